@@ -1,0 +1,61 @@
+package mildtilt.analysis;
+
+import java.util.List;
+import java.util.Optional;
+import mildtilt.check.Checks;
+import mildtilt.check.Finding;
+import mildtilt.check.Remedy;
+import mildtilt.check.Severity;
+import mildtilt.column.ColumnFigures;
+import mildtilt.job.Element;
+import mildtilt.job.Job;
+import mildtilt.shop.BenchSheet;
+import mildtilt.steer.Grid;
+import mildtilt.steer.SteerFigures;
+import mildtilt.steer.SteerSweep;
+import mildtilt.steer.SteeringTrain;
+import mildtilt.steer.TravelMap;
+
+/**
+ * Everything worked out of one job.
+ *
+ * @param train ready to be turned to any position of the hands
+ * @param column empty without a column
+ * @param steer empty without an axle, or with a joint locked
+ * @param findings gravest first
+ */
+public record Analysis(
+        Job job,
+        SteeringTrain train,
+        Optional<ColumnFigures> column,
+        Optional<SteerFigures> steer,
+        Optional<TravelMap> map,
+        Headlines headlines,
+        BenchSheet bench,
+        List<Finding> findings) {
+
+    public static Analysis of(Job job) {
+        return of(job, Grid.USUAL);
+    }
+
+    /** @throws mildtilt.geometry.ImpossibleGeometryException if a rod or arm has no length */
+    public static Analysis of(Job job, Grid grid) {
+        SteeringTrain train = new SteeringTrain(job);
+        Optional<ColumnFigures> column = job.column().map(ColumnFigures::of);
+        Optional<SteerFigures> steer = SteerSweep.of(train, job.vehicle(), grid);
+        Optional<TravelMap> map = TravelMap.of(train, job.vehicle(), grid);
+        return new Analysis(job, train, column, steer, map, Headlines.of(train.column(), steer),
+                BenchSheet.of(train), Checks.of(job, column, steer, map));
+    }
+
+    /** The worst found at one element. */
+    public Severity stateOf(Element element) {
+        return findings.stream().filter(f -> f.element().equals(element)).map(Finding::severity)
+                .reduce(Severity.FINE, Severity::worse);
+    }
+
+    /** What a remedy would do to the headlines; empty if it would leave parts that can't be. */
+    public List<Headlines.Change> effectOf(Remedy remedy) {
+        return Headlines.of(remedy.edit().apply(job)).map(headlines::against).orElse(List.of());
+    }
+}

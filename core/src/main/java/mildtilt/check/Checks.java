@@ -1,0 +1,25 @@
+package mildtilt.check;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import mildtilt.column.ColumnFigures;
+import mildtilt.job.Job;
+import mildtilt.steer.SteerFigures;
+import mildtilt.steer.TravelMap;
+
+/** All checks of a job, the gravest finding first. */
+public final class Checks {
+
+    private Checks() {}
+
+    public static List<Finding> of(
+            Job job, Optional<ColumnFigures> column, Optional<SteerFigures> steer, Optional<TravelMap> map) {
+        List<Finding> all = new ArrayList<>();
+        column.ifPresent(c -> all.addAll(new ColumnChecks(job, c).findings()));
+        steer.ifPresent(s -> all.addAll(new AxleChecks(job, s, map).findings()));
+        all.sort(Comparator.comparing(Finding::severity).reversed().thenComparing(Finding::fault));
+        return List.copyOf(all);
+    }
+}

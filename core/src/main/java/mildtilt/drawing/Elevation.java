@@ -1,0 +1,52 @@
+package mildtilt.drawing;
+
+import mildtilt.geometry.Point;
+import mildtilt.geometry.Vector;
+
+/** A way of looking square on at the vehicle. */
+public enum Elevation {
+    SIDE("Side", "seen from the left, front to the left"),
+    PLAN("Plan", "seen from above, front to the left"),
+    FRONT("Front", "seen from ahead");
+
+    private final String label;
+    private final String sense;
+
+    Elevation(String label, String sense) {
+        this.label = label;
+        this.sense = sense;
+    }
+
+    public String label() {
+        return label;
+    }
+
+    public String sense() {
+        return sense;
+    }
+
+    /** Rightward on the sheet, mm. */
+    public double across(Point p) {
+        return switch (this) {
+            case SIDE, PLAN -> -p.x();
+            case FRONT -> p.y();
+        };
+    }
+
+    /** Upward on the sheet, mm. */
+    public double up(Point p) {
+        return switch (this) {
+            case SIDE, FRONT -> p.z();
+            case PLAN -> -p.y();
+        };
+    }
+
+    /** The move in space for a move on the sheet; nothing moves toward or away from the viewer. */
+    public Vector inSpace(double across, double up) {
+        return switch (this) {
+            case SIDE -> new Vector(-across, 0, up);
+            case PLAN -> new Vector(-across, -up, 0);
+            case FRONT -> new Vector(0, across, up);
+        };
+    }
+}

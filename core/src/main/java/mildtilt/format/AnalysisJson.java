@@ -1,0 +1,80 @@
+package mildtilt.format;
+
+import static mildtilt.format.JobWriter.number;
+import static mildtilt.format.JobWriter.object;
+
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import mildtilt.analysis.Analysis;
+import mildtilt.check.Finding;
+import mildtilt.measure.LengthUnit;
+import mildtilt.shop.BenchSheet;
+
+/**
+ * Every computed figure of a job as JSON at full precision. The names are described in docs/figures.md; an
+ * absent figure is null, never NaN.
+ */
+public final class AnalysisJson {
+
+    private AnalysisJson() {}
+
+    public static String write(Analysis analysis, List<HandPosition> positions) {
+        return JobWriter.print(tree(analysis, positions));
+    }
+
+    static ObjectNode tree(Analysis analysis, List<HandPosition> positions) {
+        ObjectNode root = object();
+        root.put("format", "mild-tilt-analysis");
+        root.put("version", 1);
+        root.put("title", analysis.job().title());
+        analysis.train().column().ifPresent(c -> root.set("column", ColumnJson.tree(c)));
+        analysis.train().locked().ifPresent(l -> root.put("cannot_turn", l.sentence()));
+        analysis.steer().ifPresent(s -> root.set("linkage", SteerJson.tree(analysis, s)));
+        root.set("bench", bench(analysis.bench()));
+        ArrayNode findings = root.putArray("findings");
+        analysis.findings().forEach(f -> findings.add(finding(f)));
+        if (!positions.isEmpty()) {
+            ArrayNode all = root.putArray("positions");
+            positions.forEach(p -> all.add(PoseJson.tree(analysis, p)));
+        }
+        return root;
+    }
+
+    private static ObjectNode bench(BenchSheet bench) {
+        ObjectNode o = object();
+        ArrayNode shafts = o.putArray("shafts");
+        for (BenchSheet.ShaftLine s : bench.shafts()) {
+            ObjectNode line = shafts.addObject();
+            line.put("name", s.name());
+            number(line, "between_centres_mm", s.centres());
+            optional(line, "cut_length_mm", s.cut());
+            optional(line, "clocking_deg", s.mark().map(BenchSheet.ForkMark::deg));
+            optional(line, "clocking_arc_mm", s.mark().map(BenchSheet.ForkMark::arc));
+        }
+        ArrayNode rods = o.putArray("tie_rods");
+        for (BenchSheet.RodLine r : bench.rods()) {
+            ObjectNode line = rods.addObject();
+            line.put("side", r.side().label());
+            number(line, "centre_to_centre_mm", r.length());
+        }
+        return o;
+    }
+
+    private static ObjectNode finding(Finding f) {
+        ObjectNode o = object();
+        o.put("fault", f.fault().name().toLowerCase(Locale.ROOT));
+        o.put("severity", f.severity().word());
+        o.put("what", f.what().text(LengthUnit.MM));
+        o.put("why", f.why());
+        ArrayNode remedies = o.putArray("remedies");
+        f.remedies().forEach(r -> remedies.add(r.action().text(LengthUnit.MM)));
+        return o;
+    }
+
+    static void optional(ObjectNode o, String key, Optional<Double> value) {
+        value.filter(Double::isFinite).ifPresentOrElse(v -> number(o, key, v), () -> o.putNull(key));
+    }
+}

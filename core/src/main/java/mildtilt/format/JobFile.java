@@ -1,0 +1,104 @@
+package mildtilt.format;
+
+import java.io.IOException;
+import java.nio.ByteBuffer;
+import java.nio.channels.FileChannel;
+import java.nio.charset.CharacterCodingException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.AccessDeniedException;
+import java.nio.file.Files;
+import java.nio.file.NoSuchFileException;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.nio.file.StandardOpenOption;
+import mildtilt.job.Job;
+
+/**
+ * Job files on disk. Saving never leaves a half-written job: the text goes to a temporary file beside it,
+ * is flushed to the disk, and takes the job's name in one step; the copy it replaces is kept.
+ */
+public final class JobFile {
+
+    /** Ending of a job file's name. */
+    public static final String ENDING = ".tilt";
+
+    private static final long LARGEST_BYTES = 20L << 20;
+
+    private JobFile() {}
+
+    /** @throws JobFileException if the file can't be read or holds no job; the message names the file */
+    public static Job open(Path file) throws JobFileException {
+        try {
+            if (Files.isDirectory(file)) {
+                throw new JobFileException("it is a folder, not a job file.");
+            }
+            if (Files.size(file) > LARGEST_BYTES) {
+                throw new JobFileException("it is far too large for a job (over 20 MB).");
+            }
+            return JobReader.read(Files.readString(file));
+        } catch (JobFileException e) {
+            throw new JobFileException(file.getFileName() + ": " + e.getMessage());
+        } catch (CharacterCodingException e) {
+            throw new JobFileException(file.getFileName() + ": The file is damaged or is not a job: it is not text.");
+        } catch (IOException e) {
+            throw new JobFileException(file + " can't be read: " + reason(e));
+        }
+    }
+
+    /** Where the copy that the last save replaced is kept. */
+    public static Path previous(Path file) {
+        return file.resolveSibling(file.getFileName() + ".previous");
+    }
+
+    /** @throws JobFileException if it can't be written; what was in the file before is still there */
+    public static void save(Path file, Job job) throws JobFileException {
+        try {
+            if (Files.isRegularFile(file)) {
+                replace(previous(file), Files.readAllBytes(file));
+            }
+            replace(file, JobWriter.write(job).getBytes(StandardCharsets.UTF_8));
+        } catch (IOException e) {
+            throw new JobFileException(file + " can't be saved: " + reason(e)
+                    + " The job is still open and unsaved; save it somewhere else.");
+        }
+    }
+
+    /** Puts bytes in a file's place in one step, after they have reached the disk. */
+    public static void replace(Path file, byte[] bytes) throws IOException {
+        // A job reached through a link stays where the link points.
+        Path target = Files.exists(file) ? file.toRealPath() : file.toAbsolutePath();
+        Path folder = target.getParent();
+        Path part = folder.resolve("." + target.getFileName() + "." + ProcessHandle.current().pid() + ".part");
+        try {
+            try (FileChannel channel = FileChannel.open(part, StandardOpenOption.WRITE,
+                    StandardOpenOption.CREATE, StandardOpenOption.TRUNCATE_EXISTING)) {
+                ByteBuffer left = ByteBuffer.wrap(bytes);
+                while (left.hasRemaining()) {
+                    channel.write(left);
+                }
+                channel.force(true);
+            }
+            Files.move(part, target, StandardCopyOption.ATOMIC_MOVE);
+            flushFolder(folder);
+        } finally {
+            Files.deleteIfExists(part);
+        }
+    }
+
+    /** Makes the rename itself lasting. Windows can't open a folder so, and needs no such step. */
+    private static void flushFolder(Path folder) {
+        try (FileChannel channel = FileChannel.open(folder, StandardOpenOption.READ)) {
+            channel.force(true);
+        } catch (IOException e) {
+            // The file itself is already whole and in place.
+        }
+    }
+
+    private static String reason(IOException e) {
+        return switch (e) {
+            case NoSuchFileException _ -> "there is no such file or folder.";
+            case AccessDeniedException _ -> "it is not permitted there.";
+            default -> String.valueOf(e.getMessage()) + ".";
+        };
+    }
+}

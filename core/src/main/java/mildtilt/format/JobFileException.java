@@ -1,0 +1,11 @@
+package mildtilt.format;
+
+/** A job file that can't be read or written. The message says what, where in it, and what to do. */
+public final class JobFileException extends Exception {
+
+    private static final long serialVersionUID = 1L;
+
+    public JobFileException(String message) {
+        super(message);
+    }
+}

@@ -1,0 +1,4 @@
+package mildtilt.gear;
+
+/** A steering gear. */
+public sealed interface Gear permits RackAndPinion {}

@@ -1,0 +1,22 @@
+package mildtilt.job;
+
+import mildtilt.geometry.Side;
+
+/** Names one point of a job that can be measured, typed or dragged. */
+public sealed interface PointId {
+
+    record Hub() implements PointId {}
+
+    /** @param index from the wheel, 0 first */
+    record JointCentre(int index) implements PointId {}
+
+    record GearInput() implements PointId {}
+
+    /** Midway between the rack's inner pivots; moving it moves the whole rack. */
+    record RackCentre() implements PointId {}
+
+    /** Moving it across moves both inner pivots apart alike; up, down, fore and aft it takes the rack along. */
+    record RackEnd(Side side) implements PointId {}
+
+    record OnCorner(Side side, CornerPoint which) implements PointId {}
+}

@@ -1,0 +1,22 @@
+package mildtilt.measure;
+
+import java.util.List;
+
+/**
+ * A sentence with measures in it, kept apart so that it can be shown in any unit. {@code {0}} stands for
+ * the first measure, and so on.
+ */
+public record Phrase(String pattern, List<Quantity> measures) {
+
+    public static Phrase of(String pattern, Quantity... measures) {
+        return new Phrase(pattern, List.of(measures));
+    }
+
+    public String text(LengthUnit lengths) {
+        String s = pattern;
+        for (int i = 0; i < measures.size(); i++) {
+            s = s.replace("{" + i + "}", measures.get(i).text(lengths));
+        }
+        return s;
+    }
+}

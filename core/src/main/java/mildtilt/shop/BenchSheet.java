@@ -1,0 +1,71 @@
+package mildtilt.shop;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import mildtilt.column.Column;
+import mildtilt.column.ColumnTrain;
+import mildtilt.column.Joint;
+import mildtilt.column.Shaft;
+import mildtilt.geometry.Side;
+import mildtilt.steer.SteeringTrain;
+
+/** The figures a fabricator takes to the bench, always of the job as planned. */
+public record BenchSheet(List<JointLine> joints, List<ShaftLine> shafts, List<RodLine> rods) {
+
+    /** @param angleDeg operating angle to set */
+    public record JointLine(String name, double angleDeg, double limitDeg) {}
+
+    /**
+     * @param centres between centres, mm
+     * @param cut length to cut to; empty for a part used as it comes
+     * @param mark how to clock its forks; empty for a shaft with one fork
+     */
+    public record ShaftLine(String name, double diameter, double centres, Optional<Double> cut, Optional<ForkMark> mark) {}
+
+    /**
+     * @param deg from the wheel-end fork pin to the gear-end fork pin, + clockwise seen from the wheel end
+     * @param arc the same measured round the shaft's surface, mm, always positive
+     */
+    public record ForkMark(double deg, double arc) {
+
+        /** The way to turn, seen from the wheel end. */
+        public String way() {
+            return Math.abs(deg) < 0.05 ? "in line" : deg > 0 ? "clockwise" : "anticlockwise";
+        }
+    }
+
+    /** @param length from pivot centre to pivot centre, mm */
+    public record RodLine(Side side, double length) {}
+
+    public static BenchSheet of(SteeringTrain train) {
+        List<JointLine> joints = new ArrayList<>();
+        List<ShaftLine> shafts = new ArrayList<>();
+        train.column().ifPresent(c -> {
+            for (int i = 0; i < c.column().joints().size(); i++) {
+                Joint j = c.column().joints().get(i);
+                joints.add(new JointLine(j.name(), c.jointAngleDeg(i), j.maxAngleDeg()));
+            }
+            for (int i = 0; i < c.column().shafts().size(); i++) {
+                shafts.add(line(c, i));
+            }
+        });
+        List<RodLine> rods = new ArrayList<>();
+        train.axle().ifPresent(a -> {
+            for (Side side : Side.values()) {
+                rods.add(new RodLine(side, a.tieRodLength(side)));
+            }
+        });
+        return new BenchSheet(List.copyOf(joints), List.copyOf(shafts), List.copyOf(rods));
+    }
+
+    private static ShaftLine line(ColumnTrain train, int i) {
+        Column column = train.column();
+        Shaft shaft = column.shafts().get(i);
+        return new ShaftLine(shaft.name(), shaft.diameter(), column.length(i),
+                shaft.toCut() ? Optional.of(column.cutLength(i)) : Optional.empty(),
+                column.liesBetweenJoints(i)
+                        ? Optional.of(new ForkMark(shaft.clockingDeg(), Math.abs(shaft.arcFor(shaft.clockingDeg()))))
+                        : Optional.empty());
+    }
+}

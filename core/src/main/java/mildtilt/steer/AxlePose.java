@@ -1,0 +1,38 @@
+package mildtilt.steer;
+
+import java.util.Optional;
+import mildtilt.suspension.CannotAssemble;
+import mildtilt.suspension.CornerPose;
+import mildtilt.suspension.KnucklePose;
+
+/**
+ * Both corners for one place of the hands.
+ *
+ * @param steeringWheelDeg as asked
+ * @param gearInputDeg rotation of the gear's input to the left, degrees
+ */
+public record AxlePose(double steeringWheelDeg, double gearInputDeg, CornerPose left, CornerPose right) {
+
+    /** Both knuckles, if both corners can be assembled. */
+    public Optional<Assembled> assembled() {
+        return left instanceof KnucklePose l && right instanceof KnucklePose r
+                ? Optional.of(new Assembled(l, r))
+                : Optional.empty();
+    }
+
+    /** Why it can't be assembled: the left corner's reason before the right one's. */
+    public Optional<CannotAssemble> obstacle() {
+        if (left instanceof CannotAssemble c) {
+            return Optional.of(c);
+        }
+        return right instanceof CannotAssemble c ? Optional.of(c) : Optional.empty();
+    }
+
+    /** Two knuckles that stand. */
+    public record Assembled(KnucklePose left, KnucklePose right) {
+
+        public double meanSteerDeg() {
+            return (left.steerDeg() + right.steerDeg()) / 2;
+        }
+    }
+}

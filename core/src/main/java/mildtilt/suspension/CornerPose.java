@@ -1,0 +1,4 @@
+package mildtilt.suspension;
+
+/** Where a corner stands, or why it can't. */
+public sealed interface CornerPose permits KnucklePose, CannotAssemble {}

@@ -1,0 +1,89 @@
+package mildtilt.suspension;
+
+import mildtilt.geometry.Axis;
+import mildtilt.geometry.Frame;
+import mildtilt.geometry.Point;
+import mildtilt.geometry.Side;
+import mildtilt.geometry.Vector;
+
+/**
+ * A knuckle as it stands.
+ *
+ * @param design the knuckle's frame in the design position
+ * @param now the same frame as it stands
+ * @param steerAxisLow a point on the steer axis, mm
+ * @param steerAxisHigh a point on the steer axis above it, mm
+ * @param tieRodPoint outer end of the tie rod, mm
+ * @param tieRodInner inner end of the tie rod, mm
+ * @param wheelCentre mm
+ * @param spin unit vector along the spin axis, outboard
+ */
+public record KnucklePose(
+        Side side,
+        Frame design,
+        Frame now,
+        Point steerAxisLow,
+        Point steerAxisHigh,
+        Point tieRodPoint,
+        Point tieRodInner,
+        Point wheelCentre,
+        Vector spin)
+        implements CornerPose {
+
+    /** Steer angle seen from above, degrees, + left; static toe included. */
+    public double steerDeg() {
+        return Math.toDegrees(Math.atan2(-side.sign() * spin.x(), side.sign() * spin.y()));
+    }
+
+    /** Degrees, + in. */
+    public double toeInDeg() {
+        return -side.sign() * steerDeg();
+    }
+
+    /** Degrees, − with the top leaning inward. */
+    public double camberDeg() {
+        return -Math.toDegrees(Math.asin(Math.clamp(spin.z(), -1, 1)));
+    }
+
+    public Axis steerAxis() {
+        return Axis.through(steerAxisLow, steerAxisHigh);
+    }
+
+    /** Degrees in the y-z plane, + with the top leaning inward. */
+    public double kingpinInclinationDeg() {
+        Vector k = steerAxisHigh.minus(steerAxisLow);
+        return Math.toDegrees(Math.atan2(-side.sign() * k.y(), k.z()));
+    }
+
+    /** Degrees in the x-z plane, + with the top leaning back. */
+    public double casterDeg() {
+        Vector k = steerAxisHigh.minus(steerAxisLow);
+        return Math.toDegrees(Math.atan2(-k.x(), k.z()));
+    }
+
+    /** Where the tyre meets the ground z = 0: down the steepest line in the wheel plane from the centre, mm. */
+    public Point contactPoint() {
+        Vector down = spin.times(spin.z()).minus(Vector.Z);
+        return wheelCentre.plus(down.times(-wheelCentre.z() / down.z()));
+    }
+
+    /** mm, + with the contact point outboard of the steer axis at the ground. */
+    public double scrubRadius() {
+        return side.sign() * (contactPoint().y() - steerAxis().onGround().y());
+    }
+
+    /** mm, + with the steer axis ahead of the contact point at the ground. */
+    public double mechanicalTrail() {
+        return steerAxis().onGround().x() - contactPoint().x();
+    }
+
+    /** From the foot of the steering arm on the steer axis to the tie-rod point, mm. */
+    public Vector steeringArm() {
+        return tieRodPoint.minus(steerAxis().footOf(tieRodPoint));
+    }
+
+    /** In space, between tie rod and steering arm at the knuckle; 180 stretched, 0 folded; degrees. */
+    public double rodToArmDeg() {
+        return Math.toDegrees(tieRodInner.minus(tieRodPoint).angleTo(steeringArm().negated()));
+    }
+}
