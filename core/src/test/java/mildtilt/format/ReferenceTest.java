@@ -45,8 +45,9 @@ class ReferenceTest {
                 assertThat(ours.get(key).asDouble()).as(key).isCloseTo(from, within(1e-5 * Math.max(1, from)));
                 continue;
             }
-            // Its search for the best clocking looks at fewer steps still, and stops at about 1e-6.
-            double tolerance = key.startsWith("best_ripple") ? 1e-4 * Math.max(1, e.getValue().asDouble()) : TOLERANCE;
+            // Its search for the best clocking samples the turn more coarsely: for one and the same clocking its
+            // "best" ripple is up to 2.2 in 10^4 below its own figure over 1440 steps.
+            double tolerance = key.startsWith("best_ripple") ? 3e-4 * Math.max(1, e.getValue().asDouble()) : TOLERANCE;
             compare(name + "/" + key, e.getValue(), ours.get(key), tolerance);
         }
     }

@@ -1,0 +1,124 @@
+package mildtilt.format;
+
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Stream;
+import mildtilt.drawing.Elevation;
+import mildtilt.drawing.Extent;
+import mildtilt.drawing.Note;
+import mildtilt.drawing.Outlines;
+import mildtilt.drawing.Pen;
+import mildtilt.drawing.Sketch;
+import mildtilt.drawing.Stroke;
+import mildtilt.measure.LengthUnit;
+
+/** Elevations of a sketch on a sheet, to one scale that is said beside them. */
+final class PdfDrawing {
+
+    private static final int[] SCALES = {1, 2, 5, 10, 15, 20, 25, 30, 40, 50, 75, 100, 200, 500, 1000, 2000, 5000};
+    private static final double ROOM_FOR_TEXT = 12;
+    private static final double SIZE = 7.5;
+
+    private final PdfSheet sheet;
+    private final Sketch sketch;
+    private final LengthUnit unit;
+
+    PdfDrawing(PdfSheet sheet, Sketch sketch, LengthUnit unit) {
+        this.sheet = sheet;
+        this.sketch = sketch;
+        this.unit = unit;
+    }
+
+    private record Box(double x, double y, double w, double h) {
+        boolean meets(Box o) {
+            return x < o.x + o.w && o.x < x + w && y < o.y + o.h && o.y < y + h;
+        }
+    }
+
+    /** The largest usual scale at which these elevations fit side by side. */
+    int scaleFor(List<Elevation> elevations, double width, double height) {
+        for (int scale : SCALES) {
+            double across = 0;
+            double up = 0;
+            for (Elevation e : elevations) {
+                Extent x = Extent.of(sketch, e);
+                across += x.width() / scale * PdfSheet.MM + 2 * ROOM_FOR_TEXT;
+                up = Math.max(up, x.height() / scale * PdfSheet.MM + 2 * ROOM_FOR_TEXT);
+            }
+            if (across <= width && up <= height) {
+                return scale;
+            }
+        }
+        return SCALES[SCALES.length - 1];
+    }
+
+    /** Draws one elevation in the middle of a box. */
+    void draw(Elevation e, int scale, double x, double y, double w, double h) throws IOException {
+        Extent extent = Extent.of(sketch, e);
+        double k = PdfSheet.MM / scale;
+        double x0 = x + w / 2 - extent.middleAcross() * k;
+        double y0 = y + h / 2 + extent.middleUp() * k;
+        sheet.pen(0.4, 0.75);
+        if (e == Elevation.PLAN) {
+            sheet.dash(6, 2, 1, 2);
+            sheet.line(x0 + extent.left() * k - 6, y0, x0 + extent.right() * k + 6, y0);
+        } else {
+            sheet.line(x0 + extent.left() * k - 6, y0, x0 + extent.right() * k + 6, y0);
+        }
+        sheet.dash();
+        for (Stroke stroke : sketch.strokes()) {
+            ink(stroke.pen());
+            switch (stroke) {
+                case Stroke.Line line -> sheet.path(flat(line.points().stream()
+                        .flatMap(p -> Stream.of(x0 + e.across(p) * k, y0 - e.up(p) * k)).toList()), false);
+                case Stroke.Outline outline -> sheet.path(flat(Outlines.of(outline, e).stream()
+                        .flatMap(f -> Stream.of(x0 + f.across() * k, y0 - f.up() * k)).toList()), true);
+            }
+            sheet.dash();
+        }
+        List<Box> taken = new ArrayList<>();
+        for (Note note : sketch.notes()) {
+            label(note.figure().text(unit), x0 + e.across(note.at()) * k, y0 - e.up(note.at()) * k,
+                    new Box(x, y, w, h), taken);
+        }
+        sheet.text(sheet.bold, 8, x, y + h + 8, e.label());
+        sheet.text(sheet.regular, 8, x + sheet.textWidth(sheet.bold, 8, e.label() + "  "), y + h + 8, e.sense());
+    }
+
+    /** Beside its place, the first way that meets no other; left out if every way does: it stands in the tables. */
+    private void label(String text, double x, double y, Box page, List<Box> taken) throws IOException {
+        double w = sheet.textWidth(sheet.bold, SIZE, text);
+        double[][] ways = {{5, -5}, {-5 - w, -5}, {5, 10}, {-5 - w, 10}, {-w / 2, -14}, {-w / 2, 20}, {16, -16}, {-16 - w, 18}};
+        for (double[] way : ways) {
+            Box box = new Box(x + way[0] - 1, y + way[1] - SIZE, w + 2, SIZE + 2);
+            boolean inside = box.x >= page.x && box.x + box.w <= page.x + page.w
+                    && box.y >= page.y && box.y + box.h <= page.y + page.h;
+            if (inside && taken.stream().noneMatch(box::meets)) {
+                taken.add(box);
+                sheet.whiteBox(box.x, box.y, box.w, box.h);
+                sheet.text(sheet.bold, SIZE, box.x + 1, y + way[1], text);
+                return;
+            }
+        }
+    }
+
+    private static double[] flat(List<Double> xy) {
+        return xy.stream().mapToDouble(Double::doubleValue).toArray();
+    }
+
+    private void ink(Pen pen) throws IOException {
+        switch (pen) {
+            case GROUND, CENTRE_LINE -> sheet.pen(0.4, 0.7);
+            case TYRE -> sheet.pen(0.7, 0.55);
+            case WISHBONE -> sheet.pen(0.7, 0.55);
+            case STEER_AXIS -> {
+                sheet.pen(0.4, 0.5);
+                sheet.dash(5, 2, 1, 2);
+            }
+            case FORK_PIN -> sheet.pen(0.8, 0.2);
+            case STEERING_WHEEL, RACK, JOINT -> sheet.pen(0.8, 0.15);
+            case SHAFT, TIE_ROD, STEERING_ARM -> sheet.pen(1.6, 0);
+        }
+    }
+}

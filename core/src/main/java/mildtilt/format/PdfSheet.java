@@ -1,0 +1,154 @@
+package mildtilt.format;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
+import java.util.ArrayList;
+import java.util.List;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.PDPageContentStream;
+import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.apache.pdfbox.pdmodel.font.PDFont;
+import org.apache.pdfbox.pdmodel.font.PDType0Font;
+
+/** One A4 sheet written from the top down, in points of 1/72 inch; y counts from the top edge. */
+final class PdfSheet implements AutoCloseable {
+
+    static final double MM = 72 / 25.4;
+    static final double MARGIN = 14 * MM;
+
+    private final PDDocument document = new PDDocument();
+    private final PDPageContentStream out;
+    final PDFont regular;
+    final PDFont bold;
+    final double width;
+    final double height;
+
+    PdfSheet(String title) throws IOException {
+        document.getDocumentInformation().setTitle(title);
+        document.getDocumentInformation().setCreator("Mild Tilt");
+        PDPage page = new PDPage(PDRectangle.A4);
+        document.addPage(page);
+        width = page.getMediaBox().getWidth();
+        height = page.getMediaBox().getHeight();
+        regular = font("SourceSans3_400Regular.ttf");
+        bold = font("SourceSans3_600SemiBold.ttf");
+        out = new PDPageContentStream(document, page);
+    }
+
+    private PDFont font(String name) throws IOException {
+        try (InputStream in = PdfSheet.class.getResourceAsStream("/mildtilt/fonts/" + name)) {
+            return PDType0Font.load(document, in);
+        }
+    }
+
+    double textWidth(PDFont font, double size, String text) throws IOException {
+        return font.getStringWidth(writable(font, text)) / 1000 * size;
+    }
+
+    void text(PDFont font, double size, double x, double y, String text) throws IOException {
+        out.beginText();
+        out.setFont(font, (float) size);
+        out.newLineAtOffset((float) x, (float) (height - y));
+        out.showText(writable(font, text));
+        out.endText();
+    }
+
+    void textRight(PDFont font, double size, double right, double y, String text) throws IOException {
+        text(font, size, right - textWidth(font, size, text), y, text);
+    }
+
+    void textMiddle(PDFont font, double size, double middle, double y, String text) throws IOException {
+        text(font, size, middle - textWidth(font, size, text) / 2, y, text);
+    }
+
+    /** A name typed by a user may hold letters the font lacks; those print as "?" rather than fail. */
+    private static String writable(PDFont font, String text) {
+        StringBuilder kept = new StringBuilder();
+        text.codePoints().forEach(c -> {
+            String letter = Character.toString(c);
+            try {
+                font.encode(letter);
+                kept.append(letter);
+            } catch (IOException | IllegalArgumentException e) {
+                kept.append(Character.isWhitespace(c) ? " " : "?");
+            }
+        });
+        return kept.toString();
+    }
+
+    /** Text cut at word ends to lines that fit a width. */
+    List<String> wrap(PDFont font, double size, double within, String text) throws IOException {
+        List<String> lines = new ArrayList<>();
+        StringBuilder line = new StringBuilder();
+        for (String word : text.strip().split("\\s+")) {
+            String longer = line.isEmpty() ? word : line + " " + word;
+            if (!line.isEmpty() && textWidth(font, size, longer) > within) {
+                lines.add(line.toString());
+                line = new StringBuilder(word);
+            } else {
+                line = new StringBuilder(longer);
+            }
+        }
+        lines.add(line.toString());
+        return lines;
+    }
+
+    /** Text shortened with an ellipsis to fit a width. */
+    String fit(PDFont font, double size, double within, String text) throws IOException {
+        String kept = text.strip();
+        if (textWidth(font, size, kept) <= within) {
+            return kept;
+        }
+        while (!kept.isEmpty() && textWidth(font, size, kept + "…") > within) {
+            kept = kept.substring(0, kept.offsetByCodePoints(kept.length(), -1));
+        }
+        return kept + "…";
+    }
+
+    void pen(double lineWidth, double grey) throws IOException {
+        out.setLineWidth((float) lineWidth);
+        out.setStrokingColor((float) grey, (float) grey, (float) grey);
+    }
+
+    void dash(float... pattern) throws IOException {
+        out.setLineDashPattern(pattern, 0);
+    }
+
+    void line(double x1, double y1, double x2, double y2) throws IOException {
+        out.moveTo((float) x1, (float) (height - y1));
+        out.lineTo((float) x2, (float) (height - y2));
+        out.stroke();
+    }
+
+    /** A path through x, y pairs. */
+    void path(double[] xy, boolean closed) throws IOException {
+        out.moveTo((float) xy[0], (float) (height - xy[1]));
+        for (int i = 2; i < xy.length; i += 2) {
+            out.lineTo((float) xy[i], (float) (height - xy[i + 1]));
+        }
+        if (closed) {
+            out.closeAndStroke();
+        } else {
+            out.stroke();
+        }
+    }
+
+    void whiteBox(double x, double y, double w, double h) throws IOException {
+        out.setNonStrokingColor(1f, 1f, 1f);
+        out.addRect((float) x, (float) (height - y - h), (float) w, (float) h);
+        out.fill();
+        out.setNonStrokingColor(0f, 0f, 0f);
+    }
+
+    void save(OutputStream to) throws IOException {
+        out.close();
+        document.save(to);
+    }
+
+    @Override
+    public void close() throws IOException {
+        document.close();
+    }
+}
