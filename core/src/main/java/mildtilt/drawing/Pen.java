@@ -13,5 +13,13 @@ public enum Pen {
     STEERING_ARM,
     WISHBONE,
     STEER_AXIS,
-    TYRE
+    TYRE;
+
+    /** Whether figures should stay off lines of this pen. */
+    public boolean matters() {
+        return switch (this) {
+            case SHAFT, TIE_ROD, STEERING_ARM, RACK, STEERING_WHEEL -> true;
+            case GROUND, CENTRE_LINE, JOINT, FORK_PIN, WISHBONE, STEER_AXIS, TYRE -> false;
+        };
+    }
 }

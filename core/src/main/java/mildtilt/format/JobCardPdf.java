@@ -62,7 +62,7 @@ public final class JobCardPdf {
         double tables = tablesHeight();
         double footHeight = foot.size() * 10.5 + 10;
         double drawing = sheet.height - PdfSheet.MARGIN - footHeight - tables - y;
-        drawing(Math.max(60, drawing - 26));
+        drawing(Math.max(60, drawing - 40));
         tables();
         double at = sheet.height - PdfSheet.MARGIN - footHeight + 14;
         sheet.pen(0.6, 0);
@@ -98,7 +98,7 @@ public final class JobCardPdf {
         double first = inside() * side / (side + plan);
         drawing.draw(Elevation.SIDE, scale, PdfSheet.MARGIN, y, first, h);
         drawing.draw(Elevation.PLAN, scale, PdfSheet.MARGIN + first, y, inside() - first, h);
-        y += h + 8;
+        y += h + 20;
         scaleBar(scale);
         y += 14;
     }

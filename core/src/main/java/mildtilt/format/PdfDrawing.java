@@ -1,11 +1,13 @@
 package mildtilt.format;
 
 import java.io.IOException;
-import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Stream;
 import mildtilt.drawing.Elevation;
 import mildtilt.drawing.Extent;
+import mildtilt.drawing.LabelPlacer;
+import mildtilt.drawing.LabelPlacer.Box;
 import mildtilt.drawing.Note;
 import mildtilt.drawing.Outlines;
 import mildtilt.drawing.Pen;
@@ -28,12 +30,6 @@ final class PdfDrawing {
         this.sheet = sheet;
         this.sketch = sketch;
         this.unit = unit;
-    }
-
-    private record Box(double x, double y, double w, double h) {
-        boolean meets(Box o) {
-            return x < o.x + o.w && o.x < x + w && y < o.y + o.h && o.y < y + h;
-        }
     }
 
     /** The largest usual scale at which these elevations fit side by side. */
@@ -77,28 +73,29 @@ final class PdfDrawing {
             }
             sheet.dash();
         }
-        List<Box> taken = new ArrayList<>();
-        for (Note note : sketch.notes()) {
-            label(note.figure().text(unit), x0 + e.across(note.at()) * k, y0 - e.up(note.at()) * k,
-                    new Box(x, y, w, h), taken);
-        }
+        labels(e, k, x0, y0, new Box(x, y, w, h));
         sheet.text(sheet.bold, 8, x, y + h + 8, e.label());
         sheet.text(sheet.regular, 8, x + sheet.textWidth(sheet.bold, 8, e.label() + "  "), y + h + 8, e.sense());
     }
 
-    /** Beside its place, the first way that meets no other; left out if every way does: it stands in the tables. */
-    private void label(String text, double x, double y, Box page, List<Box> taken) throws IOException {
-        double w = sheet.textWidth(sheet.bold, SIZE, text);
-        double[][] ways = {{5, -5}, {-5 - w, -5}, {5, 10}, {-5 - w, 10}, {-w / 2, -14}, {-w / 2, 20}, {16, -16}, {-16 - w, 18}};
-        for (double[] way : ways) {
-            Box box = new Box(x + way[0] - 1, y + way[1] - SIZE, w + 2, SIZE + 2);
-            boolean inside = box.x >= page.x && box.x + box.w <= page.x + page.w
-                    && box.y >= page.y && box.y + box.h <= page.y + page.h;
-            if (inside && taken.stream().noneMatch(box::meets)) {
-                taken.add(box);
-                sheet.whiteBox(box.x, box.y, box.w, box.h);
-                sheet.text(sheet.bold, SIZE, box.x + 1, y + way[1], text);
-                return;
+    private void labels(Elevation e, double k, double x0, double y0, Box surface) throws IOException {
+        LabelPlacer placer = new LabelPlacer(surface);
+        for (Stroke stroke : sketch.strokes()) {
+            for (int i = 1; i < stroke.points().size() && stroke.pen().matters(); i++) {
+                placer.keepClear(
+                        x0 + e.across(stroke.points().get(i - 1)) * k, y0 - e.up(stroke.points().get(i - 1)) * k,
+                        x0 + e.across(stroke.points().get(i)) * k, y0 - e.up(stroke.points().get(i)) * k);
+            }
+        }
+        for (Note note : sketch.notes()) {
+            if (!note.belongsIn(e)) {
+                continue;
+            }
+            String text = note.figure().text(unit);
+            Optional<Box> box = placer.place(x0 + e.across(note.at()) * k, y0 - e.up(note.at()) * k,
+                    sheet.textWidth(sheet.bold, SIZE, text), SIZE);
+            if (box.isPresent()) {
+                sheet.text(sheet.bold, SIZE, box.get().x(), box.get().y() + SIZE - 1, text);
             }
         }
     }

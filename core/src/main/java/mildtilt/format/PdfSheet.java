@@ -135,13 +135,6 @@ final class PdfSheet implements AutoCloseable {
         }
     }
 
-    void whiteBox(double x, double y, double w, double h) throws IOException {
-        out.setNonStrokingColor(1f, 1f, 1f);
-        out.addRect((float) x, (float) (height - y - h), (float) w, (float) h);
-        out.fill();
-        out.setNonStrokingColor(0f, 0f, 0f);
-    }
-
     void save(OutputStream to) throws IOException {
         out.close();
         document.save(to);

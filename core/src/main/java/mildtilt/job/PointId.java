@@ -19,4 +19,13 @@ public sealed interface PointId {
     record RackEnd(Side side) implements PointId {}
 
     record OnCorner(Side side, CornerPoint which) implements PointId {}
+
+    /** The same point on the left, where it is one of a pair. */
+    default PointId onLeft() {
+        return switch (this) {
+            case RackEnd _ -> new RackEnd(Side.LEFT);
+            case OnCorner c -> new OnCorner(Side.LEFT, c.which());
+            case Hub _, JointCentre _, GearInput _, RackCentre _ -> this;
+        };
+    }
 }

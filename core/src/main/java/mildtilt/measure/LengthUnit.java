@@ -3,8 +3,8 @@ package mildtilt.measure;
 /** How lengths are shown. What is typed may carry any unit whatever is shown. */
 public enum LengthUnit {
     MM("mm", 1),
-    INCH("in", 25.4),
-    INCH_FRACTION("in, fractions", 25.4);
+    INCH("inches", 25.4),
+    INCH_FRACTION("inch fractions", 25.4);
 
     private final String label;
     private final double mm;

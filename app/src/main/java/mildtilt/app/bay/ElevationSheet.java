@@ -1,0 +1,295 @@
+package mildtilt.app.bay;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Objects;
+import java.util.Optional;
+import javafx.geometry.VPos;
+import javafx.scene.canvas.Canvas;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.shape.Rectangle;
+import javafx.scene.shape.StrokeLineCap;
+import javafx.scene.text.Text;
+import javafx.scene.text.TextAlignment;
+import mildtilt.app.look.Fonts;
+import mildtilt.app.look.Ink;
+import mildtilt.app.look.InkedPane;
+import mildtilt.app.shell.WorkStage;
+import mildtilt.app.shell.Workbench;
+import mildtilt.drawing.Elevation;
+import mildtilt.drawing.Extent;
+import mildtilt.drawing.LabelPlacer;
+import mildtilt.drawing.LabelPlacer.Box;
+import mildtilt.drawing.Note;
+import mildtilt.drawing.Outlines;
+import mildtilt.drawing.Pen;
+import mildtilt.drawing.Sketch;
+import mildtilt.drawing.Stroke;
+import mildtilt.geometry.Point;
+import mildtilt.job.Element;
+import mildtilt.measure.LengthText;
+import org.jspecify.annotations.Nullable;
+
+/** One elevation to scale, drawn anew for every place of the hands; points are dragged on it. */
+final class ElevationSheet extends InkedPane {
+
+    private static final double NEAR = 9;
+
+    private final Workbench bench;
+    private final Elevation elevation;
+    private final Canvas canvas = new Canvas();
+    private final PointHandles handles;
+    private @Nullable SheetView view;
+    private boolean userView;
+    private Sketch sketch = new Sketch(List.of(), List.of());
+    private boolean large = true;
+    private double pressedX;
+    private double pressedY;
+
+    ElevationSheet(Workbench bench, Elevation elevation) {
+        this.bench = bench;
+        this.elevation = elevation;
+        getStyleClass().add("elevation");
+        setId("sheet-" + elevation.label().toLowerCase(Locale.ROOT));
+        handles = new PointHandles(bench, this);
+        getChildren().addAll(canvas, handles);
+        Rectangle clip = new Rectangle();
+        clip.widthProperty().bind(widthProperty());
+        clip.heightProperty().bind(heightProperty());
+        setClip(clip);
+        setMinSize(60, 40);
+        bench.jobProperty().addListener((_, _, _) -> redraw());
+        bench.handsProperty().addListener((_, _, _) -> redraw());
+        bench.selectionProperty().addListener((_, _, _) -> redraw());
+        bench.lengthUnitProperty().addListener((_, _, _) -> redraw());
+        bench.stageProperty().addListener((_, _, _) -> fit());
+        setOnScroll(e -> {
+            if (view != null && e.getDeltaY() != 0) {
+                view = view.zoomed(Math.pow(1.1, Math.signum(e.getDeltaY())), e.getX(), e.getY());
+                userView = true;
+                redraw();
+            }
+        });
+        addEventHandler(MouseEvent.MOUSE_PRESSED, e -> {
+            pressedX = e.getX();
+            pressedY = e.getY();
+        });
+        addEventHandler(MouseEvent.MOUSE_DRAGGED, this::pan);
+        addEventHandler(MouseEvent.MOUSE_CLICKED, this::select);
+    }
+
+    Elevation elevation() {
+        return elevation;
+    }
+
+    Optional<SheetView> view() {
+        return Optional.ofNullable(view);
+    }
+
+    boolean large() {
+        return large;
+    }
+
+    /** The large pane shows every point of the stage to drag; the small ones only those of the selection. */
+    void setLarge(boolean is) {
+        large = is;
+        fit();
+    }
+
+    /** Shows all of what the stage is about. */
+    void fit() {
+        userView = false;
+        redraw();
+    }
+
+    private void pan(MouseEvent e) {
+        if (view == null || bench.dragging() || e.isConsumed()) {
+            return;
+        }
+        view = view.moved(e.getX() - pressedX, e.getY() - pressedY);
+        pressedX = e.getX();
+        pressedY = e.getY();
+        userView = true;
+        redraw();
+    }
+
+    private void select(MouseEvent e) {
+        if (view == null || !e.isStillSincePress() || e.getButton() != MouseButton.PRIMARY) {
+            return;
+        }
+        bench.selectionProperty().set(nearest(e.getX(), e.getY()));
+    }
+
+    private Optional<Element> nearest(double x, double y) {
+        double best = NEAR;
+        Optional<Element> found = Optional.empty();
+        for (Stroke s : sketch.strokes()) {
+            for (int i = 1; i < s.points().size(); i++) {
+                double d = distance(s.points().get(i - 1), s.points().get(i), x, y);
+                if (d < best && s.element().isPresent()) {
+                    best = d;
+                    found = s.element();
+                }
+            }
+        }
+        return found;
+    }
+
+    private double distance(Point a, Point b, double x, double y) {
+        SheetView v = Objects.requireNonNull(view);
+        double ax = v.x(a);
+        double ay = v.y(a);
+        double dx = v.x(b) - ax;
+        double dy = v.y(b) - ay;
+        double n = dx * dx + dy * dy;
+        double t = n == 0 ? 0 : Math.clamp(((x - ax) * dx + (y - ay) * dy) / n, 0, 1);
+        return Math.hypot(x - ax - t * dx, y - ay - t * dy);
+    }
+
+    @Override
+    protected void redraw() {
+        double w = getWidth();
+        double h = getHeight();
+        if (w < 20 || h < 20) {
+            return;
+        }
+        canvas.setWidth(w);
+        canvas.setHeight(h);
+        sketch = Sketch.of(bench.job(), bench.train(), bench.hands().steeringWheelDeg(), bench.pose());
+        // While a point is dragged the sheet holds still under the pointer.
+        if (view == null || !userView && !bench.dragging()) {
+            view = SheetView.fitting(elevation, Extent.of(aboutStage(), elevation), w, h - 16);
+        }
+        SheetView v = view;
+        GraphicsContext g = canvas.getGraphicsContext2D();
+        g.clearRect(0, 0, w, h);
+        g.setLineCap(StrokeLineCap.ROUND);
+        datum(g, v, w, h);
+        LabelPlacer placer = new LabelPlacer(new Box(2, 2, w - 4, h - 22));
+        for (Stroke s : sketch.strokes()) {
+            stroke(g, v, s, placer);
+        }
+        handles.update(v);
+        handles.keepClear(placer);
+        for (Note note : sketch.notes()) {
+            if (note.belongsIn(elevation) && (large || selected(Optional.of(note.element())))) {
+                write(g, v, note, placer);
+            }
+        }
+        scaleBar(g, v, w, h);
+        g.setGlobalAlpha(1);
+    }
+
+    /** Only what the stage is about settles how far the sheet reaches. */
+    private Sketch aboutStage() {
+        WorkStage stage = bench.stageProperty().get();
+        List<Stroke> about = sketch.strokes().stream().filter(s -> s.element().map(e -> switch (e) {
+            case Element.Wheel _, Element.ShaftAt _, Element.JointAt _ -> stage != WorkStage.LINKAGE;
+            case Element.GearElement _, Element.TieRods _, Element.SteeringArms _, Element.Knuckles _, Element.Tyres _ ->
+                    stage != WorkStage.COLUMN;
+        }).orElse(false)).toList();
+        return about.isEmpty() ? sketch : new Sketch(about, List.of());
+    }
+
+    private void datum(GraphicsContext g, SheetView v, double w, double h) {
+        g.setStroke(ink(Ink.GRID));
+        g.setLineWidth(1);
+        double y = v.originY();
+        if (elevation == Elevation.PLAN) {
+            g.setLineDashes(14, 4, 3, 4);
+        }
+        if (y > 0 && y < h) {
+            g.strokeLine(0, y, w, y);
+        }
+        g.setLineDashes();
+        if (elevation != Elevation.PLAN && y > 12 && y < h - 24 && large) {
+            g.setFill(ink(Ink.FAINT));
+            g.setFont(Fonts.text(12));
+            g.setTextAlign(TextAlignment.RIGHT);
+            g.fillText("ground", w - 8, y + 14);
+        }
+    }
+
+    private boolean selected(Optional<Element> element) {
+        return element.isPresent() && bench.selectionProperty().get().equals(element);
+    }
+
+    private void stroke(GraphicsContext g, SheetView v, Stroke s, LabelPlacer placer) {
+        boolean chosen = selected(s.element());
+        g.setStroke(ink(chosen ? Ink.ACCENT : faint(s.pen()) ? Ink.FAINT : Ink.LINE));
+        g.setLineWidth(width(s.pen()) * (large ? 1 : 0.7) + (chosen ? 1.5 : 0));
+        if (s.pen() == Pen.STEER_AXIS) {
+            g.setLineDashes(9, 3, 2, 3);
+        }
+        switch (s) {
+            case Stroke.Line line -> {
+                double[] xs = line.points().stream().mapToDouble(v::x).toArray();
+                double[] ys = line.points().stream().mapToDouble(v::y).toArray();
+                g.strokePolyline(xs, ys, xs.length);
+                for (int i = 1; i < xs.length && s.pen().matters(); i++) {
+                    placer.keepClear(xs[i - 1], ys[i - 1], xs[i], ys[i]);
+                }
+            }
+            case Stroke.Outline outline -> {
+                List<Outlines.Flat> hull = Outlines.of(outline, elevation);
+                double[] xs = hull.stream().mapToDouble(f -> v.originX() + f.across() * v.pixelsPerMm()).toArray();
+                double[] ys = hull.stream().mapToDouble(f -> v.originY() - f.up() * v.pixelsPerMm()).toArray();
+                g.strokePolygon(xs, ys, xs.length);
+            }
+        }
+        g.setLineDashes();
+    }
+
+    private static boolean faint(Pen pen) {
+        return switch (pen) {
+            case GROUND, CENTRE_LINE, TYRE, WISHBONE, STEER_AXIS -> true;
+            case STEERING_WHEEL, SHAFT, JOINT, FORK_PIN, RACK, TIE_ROD, STEERING_ARM -> false;
+        };
+    }
+
+    private static double width(Pen pen) {
+        return switch (pen) {
+            case GROUND, CENTRE_LINE, STEER_AXIS -> 1;
+            case TYRE, RACK -> 1.5;
+            case WISHBONE, STEERING_WHEEL, FORK_PIN, JOINT -> 2;
+            case SHAFT, TIE_ROD, STEERING_ARM -> 4;
+        };
+    }
+
+    private void write(GraphicsContext g, SheetView v, Note note, LabelPlacer placer) {
+        String text = note.figure().text(bench.lengthUnit());
+        double size = large ? 15 : 12;
+        Text measured = new Text(text);
+        measured.setFont(Fonts.figure(size));
+        double tw = measured.getLayoutBounds().getWidth();
+        placer.place(v.x(note.at()), v.y(note.at()), tw + 4, size).ifPresent(box -> {
+            g.setFill(ink(selected(Optional.of(note.element())) ? Ink.ACCENT : Ink.LINE));
+            g.setFont(Fonts.figure(size));
+            g.setTextAlign(TextAlignment.LEFT);
+            g.setTextBaseline(VPos.CENTER);
+            g.fillText(text, box.x() + 2, box.y() + box.h() / 2);
+        });
+    }
+
+    /** A bar of a round length near a quarter of the width. */
+    private void scaleBar(GraphicsContext g, SheetView v, double w, double h) {
+        double unit = bench.lengthUnit().mm();
+        double rough = w / 4 / v.pixelsPerMm() / unit;
+        double power = Math.pow(10, Math.floor(Math.log10(rough)));
+        double part = rough / power;
+        double length = power * (part >= 5 ? 5 : part >= 2 ? 2 : 1) * unit;
+        double pixels = length * v.pixelsPerMm();
+        double y = h - 7;
+        g.setStroke(ink(Ink.LINE));
+        g.setLineWidth(1.5);
+        g.strokePolyline(new double[] {8, 8, 8 + pixels, 8 + pixels}, new double[] {y - 5, y, y, y - 5}, 4);
+        g.setFill(ink(Ink.LINE));
+        g.setFont(Fonts.text(12));
+        g.setTextAlign(TextAlignment.LEFT);
+        g.setTextBaseline(VPos.CENTER);
+        String text = LengthText.editable(length, bench.lengthUnit());
+        g.fillText(text, 14 + pixels, y - 3);
+    }
+}

@@ -1,0 +1,144 @@
+package mildtilt.app.bay;
+
+import java.util.Locale;
+import java.util.Optional;
+import javafx.scene.AccessibleRole;
+import javafx.scene.control.Tooltip;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.shape.Circle;
+import mildtilt.app.shell.Workbench;
+import mildtilt.geometry.Point;
+import mildtilt.geometry.Vector;
+import mildtilt.job.Element;
+import mildtilt.job.JobPoints;
+import mildtilt.job.PointId;
+import mildtilt.measure.LengthText;
+import org.jspecify.annotations.Nullable;
+
+/** One point to drag with the mouse, or to nudge with the arrow keys while it has the focus. */
+final class PointHandle extends Circle {
+
+    private static final double COARSE = 10;
+    private static final double STEP = 1;
+    private static final double FINE = 0.1;
+
+    private final Workbench bench;
+    private final ElevationSheet sheet;
+    private final PointId id;
+    private final Tooltip tip = new Tooltip();
+    private @Nullable PointDrag drag;
+    private double pressedX;
+    private double pressedY;
+
+    PointHandle(Workbench bench, ElevationSheet sheet, PointId id) {
+        this.bench = bench;
+        this.sheet = sheet;
+        this.id = id;
+        setRadius(6);
+        getStyleClass().add("point-handle");
+        setId(sheet.getId() + "-" + JobPoints.label(bench.job(), id).toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-"));
+        setFocusTraversable(true);
+        setAccessibleRole(AccessibleRole.BUTTON);
+        Tooltip.install(this, tip);
+        setOnMousePressed(this::press);
+        setOnMouseDragged(this::move);
+        setOnMouseReleased(this::release);
+        setOnMouseClicked(MouseEvent::consume);
+        setOnKeyPressed(this::key);
+    }
+
+    void put(SheetView view, Point at) {
+        setCenterX(view.x(at));
+        setCenterY(view.y(at));
+        String label = JobPoints.label(bench.job(), id);
+        String place = "x " + LengthText.format(at.x(), bench.lengthUnit()) + "   y " + LengthText.format(at.y(), bench.lengthUnit())
+                + "   z " + LengthText.format(at.z(), bench.lengthUnit());
+        tip.setText(label + "\n" + place);
+        setAccessibleText(label + ", " + place);
+    }
+
+    private void press(MouseEvent e) {
+        requestFocus();
+        drag = new PointDrag(bench.job(), id);
+        pressedX = e.getSceneX();
+        pressedY = e.getSceneY();
+        bench.beginDrag();
+        selectOwner();
+        e.consume();
+    }
+
+    private void move(MouseEvent e) {
+        PointDrag d = drag;
+        if (d != null) {
+            sheet.view().ifPresent(v -> {
+                Point to = d.target(v, e.getSceneX() - pressedX, e.getSceneY() - pressedY, e.isShiftDown() ? FINE : STEP);
+                bench.drag(start -> d.moved(start, to));
+            });
+        }
+        e.consume();
+    }
+
+    private void release(MouseEvent e) {
+        PointDrag d = drag;
+        drag = null;
+        if (d != null && bench.dragging()) {
+            bench.endDrag(told(JobPoints.position(d.start(), id), JobPoints.position(bench.job(), id)));
+        }
+        e.consume();
+    }
+
+    /** Selects what the point belongs to, unless the present selection owns it too. */
+    private void selectOwner() {
+        boolean owned = bench.selectionProperty().get().map(s -> Element.points(bench.job(), s).contains(id.onLeft())).orElse(false);
+        if (!owned) {
+            Element.trainOf(bench.job()).stream().filter(e -> !(e instanceof Element.ShaftAt || e instanceof Element.TieRods))
+                    .filter(e -> Element.points(bench.job(), e).contains(id.onLeft())).findFirst()
+                    .ifPresent(e -> bench.selectionProperty().set(Optional.of(e)));
+        }
+    }
+
+    private void key(KeyEvent e) {
+        if (e.getCode() == KeyCode.ESCAPE && bench.dragging()) {
+            drag = null;
+            bench.cancelDrag();
+            e.consume();
+            return;
+        }
+        if (e.isAltDown()) {
+            return;
+        }
+        double step = e.isShiftDown() ? COARSE : e.isShortcutDown() ? FINE : STEP;
+        Vector by = switch (e.getCode()) {
+            case LEFT -> sheet.elevation().inSpace(-step, 0);
+            case RIGHT -> sheet.elevation().inSpace(step, 0);
+            case UP -> sheet.elevation().inSpace(0, step);
+            case DOWN -> sheet.elevation().inSpace(0, -step);
+            default -> new Vector(0, 0, 0);
+        };
+        if (by.norm() > 0) {
+            Point from = JobPoints.position(bench.job(), id);
+            Point to = from.plus(by);
+            selectOwner();
+            bench.edit(told(from, to), job -> JobPoints.moved(job, id, to));
+            e.consume();
+        }
+    }
+
+    private String told(Point from, Point to) {
+        Vector by = to.minus(from);
+        StringBuilder said = new StringBuilder("Move " + JobPoints.label(bench.job(), id));
+        tell(said, by.x(), "forward", "back");
+        tell(said, by.y(), "to the left", "to the right");
+        tell(said, by.z(), "up", "down");
+        return said.toString();
+    }
+
+    private void tell(StringBuilder said, double mm, String plus, String minus) {
+        if (Math.abs(mm) > 1e-9) {
+            said.append(said.indexOf(":") < 0 ? ": " : ", ")
+                    .append(LengthText.format(Math.abs(mm), bench.lengthUnit())).append(' ').append(mm > 0 ? plus : minus);
+        }
+    }
+}

@@ -1,0 +1,161 @@
+package mildtilt.app.bay;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javafx.geometry.Point3D;
+import javafx.scene.Node;
+import javafx.scene.paint.Color;
+import javafx.scene.paint.PhongMaterial;
+import javafx.scene.shape.Cylinder;
+import javafx.scene.shape.Shape3D;
+import javafx.scene.shape.Sphere;
+import javafx.scene.transform.Rotate;
+import javafx.scene.transform.Translate;
+import mildtilt.column.Column;
+import mildtilt.column.ColumnTrain;
+import mildtilt.drawing.Pen;
+import mildtilt.drawing.Sketch;
+import mildtilt.drawing.Stroke;
+import mildtilt.gear.Gear;
+import mildtilt.gear.RackAndPinion;
+import mildtilt.geometry.Direction;
+import mildtilt.geometry.Point;
+import mildtilt.geometry.Vector;
+import mildtilt.job.Element;
+import mildtilt.job.Job;
+import mildtilt.steer.AxlePose;
+import mildtilt.steer.SteeringTrain;
+import mildtilt.suspension.CornerPose;
+import mildtilt.suspension.KnucklePose;
+
+/** The parts of the steering as solids: round bar along every line of the sketch, and the bulky parts. */
+final class Solids {
+
+    private static final double FORK_LENGTH = 34;
+    private static final double FORK_SPREAD = 17;
+
+    private final PhongMaterial metal;
+    private final PhongMaterial dull;
+    private final PhongMaterial chosen;
+    private final Optional<Element> selected;
+    private final List<Node> nodes = new ArrayList<>();
+
+    Solids(Color line, Color faint, Color accent, Optional<Element> selected) {
+        metal = new PhongMaterial(line);
+        dull = new PhongMaterial(faint);
+        chosen = new PhongMaterial(accent);
+        this.selected = selected;
+    }
+
+    List<Node> of(Job job, SteeringTrain train, double steeringWheelDeg, Optional<AxlePose> pose) {
+        for (Stroke s : Sketch.of(job, train, steeringWheelDeg, pose).strokes()) {
+            PhongMaterial material = s.element().equals(selected) && selected.isPresent() ? chosen
+                    : s.pen() == Pen.WISHBONE || s.pen() == Pen.STEER_AXIS ? dull : metal;
+            double radius = radius(s.pen());
+            if (s instanceof Stroke.Line && radius > 0) {
+                for (int i = 1; i < s.points().size(); i++) {
+                    bar(s.points().get(i - 1), s.points().get(i), radius, material);
+                }
+            }
+        }
+        train.column().ifPresent(c -> forks(c, steeringWheelDeg));
+        job.axle().ifPresent(a -> rackHousing(new Element.GearElement(), a.gear()));
+        pose.ifPresent(p -> {
+            tyre(job, p.left());
+            tyre(job, p.right());
+        });
+        return nodes;
+    }
+
+    private static double radius(Pen pen) {
+        return switch (pen) {
+            case GROUND, CENTRE_LINE, TYRE, FORK_PIN -> 0;
+            case STEERING_WHEEL -> 12;
+            case SHAFT -> 10;
+            case JOINT -> 6;
+            case RACK -> 11;
+            case TIE_ROD -> 8;
+            case STEERING_ARM -> 13;
+            case WISHBONE -> 10;
+            case STEER_AXIS -> 2.5;
+        };
+    }
+
+    private PhongMaterial material(Element e, PhongMaterial usual) {
+        return selected.isPresent() && selected.get().equals(e) ? chosen : usual;
+    }
+
+    /** Each fork as two ears beside its pin, so that the clocking is seen. */
+    private void forks(ColumnTrain train, double steeringWheelDeg) {
+        Column c = train.column();
+        List<ColumnTrain.Pins> pins = train.pinsAt(-Math.toRadians(steeringWheelDeg));
+        for (int i = 0; i < pins.size(); i++) {
+            PhongMaterial m = material(new Element.JointAt(i), metal);
+            Point centre = c.joints().get(i).centre();
+            ears(centre, pins.get(i).wheelSide(), c.axis(i).times(-FORK_LENGTH), m);
+            ears(centre, pins.get(i).gearSide(), c.axis(i + 1).times(FORK_LENGTH), m);
+            Sphere cross = new Sphere(9);
+            cross.setMaterial(dull);
+            cross.getTransforms().add(new Translate(centre.x(), centre.y(), centre.z()));
+            nodes.add(cross);
+        }
+    }
+
+    private void ears(Point centre, Direction pin, Vector toShaft, PhongMaterial material) {
+        for (int way : new int[] {-1, 1}) {
+            Vector out = pin.times(way * FORK_SPREAD);
+            bar(centre.plus(out), centre.plus(out).plus(toShaft), 6.5, material);
+        }
+        bar(centre.plus(pin.times(FORK_SPREAD + 7)).plus(toShaft), centre.plus(pin.times(-FORK_SPREAD - 7)).plus(toShaft), 8, material);
+        bar(centre.plus(pin.times(FORK_SPREAD + 9)), centre.plus(pin.times(-FORK_SPREAD - 9)), 4, dull);
+    }
+
+    private void rackHousing(Element e, Gear gear) {
+        switch (gear) {
+            case RackAndPinion r -> bar(
+                    r.centre().plus(r.axis().times(r.pivotSpacing() * 0.4)),
+                    r.centre().plus(r.axis().times(-r.pivotSpacing() * 0.4)), 22, material(e, metal));
+        }
+    }
+
+    private void tyre(Job job, CornerPose pose) {
+        if (!(pose instanceof KnucklePose k)) {
+            return;
+        }
+        double radius = job.axle().orElseThrow().corner(k.side()).knuckle().wheelCentre().z();
+        Vector half = k.spin().times(job.vehicle().tyreWidth() / 2);
+        PhongMaterial m = material(new Element.Tyres(), dull);
+        // A ring of bars rather than a drum, so that the knuckle inside stays in sight.
+        ring(k.wheelCentre().plus(half), k.spin().direction(), radius - 12, m);
+        ring(k.wheelCentre().plus(half.negated()), k.spin().direction(), radius - 12, m);
+        bar(k.wheelCentre(), k.wheelCentre().plus(half), 28, m);
+    }
+
+    private void ring(Point centre, Direction axis, double radius, PhongMaterial m) {
+        int n = 36;
+        Vector u = axis.anySquare().vector().times(radius);
+        for (int i = 0; i < n; i++) {
+            bar(centre.plus(axis.turn(u, 2 * Math.PI * i / n)), centre.plus(axis.turn(u, 2 * Math.PI * (i + 1) / n)), 12, m);
+        }
+    }
+
+    private void bar(Point from, Point to, double radius, PhongMaterial material) {
+        Vector along = to.minus(from);
+        double length = along.norm();
+        if (length < 1e-6) {
+            return;
+        }
+        Shape3D bar = new Cylinder(radius, length, 16);
+        bar.setMaterial(material);
+        Point mid = from.midwayTo(to);
+        // A cylinder stands along y; turn y onto the bar.
+        Vector axis = Vector.Y.cross(along);
+        double angle = Math.toDegrees(Vector.Y.angleTo(along));
+        Point3D about = axis.norm() < 1e-9
+                ? Rotate.X_AXIS
+                : new Point3D(axis.x(), axis.y(), axis.z());
+        bar.getTransforms().addAll(new Translate(mid.x(), mid.y(), mid.z()), new Rotate(angle, about));
+        nodes.add(bar);
+    }
+}

@@ -1,0 +1,136 @@
+package mildtilt.app.cli;
+
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.Callable;
+import mildtilt.analysis.Analysis;
+import mildtilt.app.shell.MildTilt;
+import mildtilt.format.AnalysisJson;
+import mildtilt.format.CsvFiles;
+import mildtilt.format.DemoJob;
+import mildtilt.format.HandPosition;
+import mildtilt.format.JobFile;
+import mildtilt.format.JobFileException;
+import mildtilt.steer.Grid;
+import picocli.CommandLine;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+
+/** The command line: {@code demo}, {@code open}, {@code analyse}, {@code shots}. */
+@Command(name = "mild-tilt", mixinStandardHelpOptions = true, version = "Mild Tilt 0.1.0",
+        description = "Lays out steering from the wheel to the tyres.",
+        subcommands = {Main.Demo.class, Main.Open.class, Main.Analyse.class, Main.Shots.class})
+public final class Main implements Callable<Integer> {
+
+    private static final int BAD_INPUT = 2;
+
+    public static void main(String[] args) {
+        System.exit(run(args));
+    }
+
+    /** Runs a command and returns its exit code: 0 done, 2 unusable input. */
+    public static int run(String... args) {
+        return new CommandLine(new Main()).execute(args);
+    }
+
+    @Override
+    public Integer call() {
+        MildTilt.run(new MildTilt.Start(MildTilt.empty(), Optional.empty(), Optional.empty()));
+        return 0;
+    }
+
+    @Command(name = "demo", description = "Opens the demo vehicle.", mixinStandardHelpOptions = true)
+    static final class Demo implements Callable<Integer> {
+        @Override
+        public Integer call() {
+            MildTilt.run(new MildTilt.Start(DemoJob.marshCarrier(), Optional.empty(), Optional.empty()));
+            return 0;
+        }
+    }
+
+    @Command(name = "open", description = "Opens a job.", mixinStandardHelpOptions = true)
+    static final class Open implements Callable<Integer> {
+        @Parameters(paramLabel = "FILE", description = "a job file")
+        private Path file = Path.of("");
+
+        @Override
+        public Integer call() {
+            MildTilt.run(new MildTilt.Start(MildTilt.empty(), Optional.of(file), Optional.empty()));
+            return 0;
+        }
+    }
+
+    @Command(name = "shots", description = "Takes the pictures of the documentation from the demo.", mixinStandardHelpOptions = true)
+    static final class Shots implements Callable<Integer> {
+        @Option(names = "--out", paramLabel = "DIR", description = "where to put them (docs/screenshots)")
+        private Path out = Path.of("docs", "screenshots");
+
+        @Override
+        public Integer call() {
+            MildTilt.run(new MildTilt.Start(DemoJob.marshCarrier(), Optional.empty(), Optional.of(new ShotList(out)::take)));
+            return 0;
+        }
+    }
+
+    @Command(name = "analyse", mixinStandardHelpOptions = true,
+            description = "Prints every computed figure of a job as JSON. No window is opened.")
+    static final class Analyse implements Callable<Integer> {
+        @Parameters(paramLabel = "FILE", description = "a job file")
+        private Path file = Path.of("");
+
+        @Option(names = "--out", paramLabel = "DIR", description = "write the curves and points there as CSV")
+        private Optional<Path> out = Optional.empty();
+
+        @Option(names = "--positions", paramLabel = "FILE.csv",
+                description = "work out the whole pose at each steering_wheel_deg, travel_left_mm, travel_right_mm")
+        private Optional<Path> positions = Optional.empty();
+
+        @Option(names = "--grid", paramLabel = "STEERxTRAVEL",
+                description = "odd numbers of samples over steer and travel (61x41)")
+        private String grid = "61x41";
+
+        @Override
+        public Integer call() {
+            try {
+                List<HandPosition> at = positions.isPresent() ? CsvFiles.readPositions(positions.get()) : List.of();
+                Analysis analysis = Analysis.of(JobFile.open(file), grid());
+                print(AnalysisJson.write(analysis, at));
+                if (out.isPresent()) {
+                    CsvFiles.write(analysis, out.get());
+                }
+                return 0;
+            } catch (JobFileException e) {
+                System.err.println(e.getMessage());
+            } catch (IOException | UncheckedIOException e) {
+                System.err.println("The CSV files could not be written: " + e.getMessage());
+            }
+            return BAD_INPUT;
+        }
+
+        private Grid grid() throws JobFileException {
+            String[] n = grid.split("x");
+            try {
+                int steer = Integer.parseInt(n[0]);
+                int travel = n.length == 2 ? Integer.parseInt(n[1]) : 0;
+                if (steer % 2 == 1 && travel % 2 == 1) {
+                    return new Grid(steer / 2, travel / 2);
+                }
+            } catch (IllegalArgumentException e) {
+                // Told below, together with even numbers.
+            }
+            throw new JobFileException("--grid \"" + grid + "\" is not usable: give two odd numbers from 3 to 2001, like 61x41.");
+        }
+
+        private static void print(String text) {
+            PrintWriter out = new PrintWriter(System.out, false, StandardCharsets.UTF_8);
+            out.print(text);
+            out.flush();
+        }
+    }
+}

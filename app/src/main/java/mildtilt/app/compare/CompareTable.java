@@ -1,0 +1,110 @@
+package mildtilt.app.compare;
+
+import java.util.EnumMap;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import javafx.css.PseudoClass;
+import javafx.geometry.HPos;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.ChoiceBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.ColumnConstraints;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import javafx.util.StringConverter;
+import mildtilt.analysis.Headline;
+import mildtilt.analysis.Headlines;
+import mildtilt.app.shell.Compared;
+import mildtilt.app.shell.Workbench;
+import mildtilt.app.shell.Worked;
+
+/** Every headline figure now, beside what it was before. */
+public final class CompareTable extends VBox {
+
+    private static final PseudoClass CHANGED = PseudoClass.getPseudoClass("changed");
+
+    private final Workbench bench;
+    private final Map<Headline, Row> rows = new EnumMap<>(Headline.class);
+
+    private record Row(Label name, Label before, Label now) {}
+
+    public CompareTable(Workbench bench) {
+        this.bench = bench;
+        getStyleClass().add("compare-table");
+        setMinWidth(318);
+        GridPane grid = new GridPane();
+        grid.getStyleClass().add("compare-grid");
+        ColumnConstraints name = new ColumnConstraints();
+        name.setHgrow(Priority.ALWAYS);
+        ColumnConstraints figure = new ColumnConstraints(88);
+        figure.setHalignment(HPos.RIGHT);
+        grid.getColumnConstraints().addAll(name, figure, figure);
+        int at = 0;
+        for (Headline h : Headline.values()) {
+            Row row = new Row(new Label(h.label()), new Label(), new Label());
+            row.name.setTooltip(new Tooltip(h.meaning()));
+            row.before.getStyleClass().add("figure-before");
+            row.now.getStyleClass().add("figure-now");
+            row.before.setId("before-" + h.name().toLowerCase(Locale.ROOT));
+            row.now.setId("now-" + h.name().toLowerCase(Locale.ROOT));
+            grid.addRow(at++, row.name, row.before, row.now);
+            rows.put(h, row);
+        }
+        getChildren().addAll(head(), grid);
+        bench.workedProperty().addListener((_, _, _) -> refresh());
+        bench.lengthUnitProperty().addListener((_, _, _) -> refresh());
+        refresh();
+    }
+
+    private HBox head() {
+        ChoiceBox<Compared> choice = new ChoiceBox<>();
+        choice.setId("compared");
+        choice.getItems().setAll(Compared.values());
+        choice.setConverter(new StringConverter<>() {
+            @Override
+            public String toString(Compared c) {
+                return c == null ? "" : c.label();
+            }
+
+            @Override
+            public Compared fromString(String s) {
+                return Compared.LAST_CHANGE;
+            }
+        });
+        choice.valueProperty().bindBidirectional(bench.comparedProperty());
+        choice.setAccessibleText("What before means");
+        Button pin = new Button("Pin");
+        pin.setTooltip(new Tooltip("Keep the job as it stands now to compare with (Ctrl+B)"));
+        pin.setOnAction(_ -> bench.pin());
+        Region gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        Label now = new Label("now");
+        now.getStyleClass().add("pane-head");
+        HBox head = new HBox(6, choice, pin, gap, now);
+        head.setAlignment(Pos.CENTER_LEFT);
+        return head;
+    }
+
+    private void refresh() {
+        Optional<Worked> worked = bench.workedProperty().get();
+        rows.forEach((h, row) -> {
+            Optional<Double> now = worked.flatMap(w -> w.now().headlines().get(h));
+            Optional<Double> before = worked.flatMap(Worked::before).flatMap(a -> a.headlines().get(h));
+            boolean changed = worked.flatMap(Worked::before).isPresent()
+                    && new Headlines.Change(h, before, now).notable();
+            row.now.setText(text(h, now));
+            row.before.setText(changed ? text(h, before) : "");
+            row.now.pseudoClassStateChanged(CHANGED, changed);
+        });
+    }
+
+    private String text(Headline h, Optional<Double> value) {
+        return value.map(v -> h.unit().format(v, bench.lengthUnit())).orElse("–");
+    }
+}

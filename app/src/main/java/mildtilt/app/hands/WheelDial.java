@@ -1,0 +1,137 @@
+package mildtilt.app.hands;
+
+import javafx.geometry.VPos;
+import javafx.scene.AccessibleRole;
+import javafx.scene.canvas.Canvas;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.shape.ArcType;
+import javafx.scene.text.TextAlignment;
+import mildtilt.app.look.Fonts;
+import mildtilt.app.look.Ink;
+import mildtilt.app.look.InkedPane;
+import mildtilt.app.shell.HandsPosition;
+import mildtilt.app.shell.Workbench;
+import mildtilt.geometry.Side;
+import mildtilt.measure.LengthText;
+
+/** The steering wheel as the driver sees it, to turn with the mouse, the scroll wheel or the arrow keys. */
+final class WheelDial extends InkedPane {
+
+    private static final double KEY_STEP = 5;
+    private static final double FINE_STEP = 1;
+
+    private final Workbench bench;
+    private final Canvas canvas = new Canvas();
+    private double grabbedAt;
+
+    WheelDial(Workbench bench) {
+        this.bench = bench;
+        setId("wheel-dial");
+        getStyleClass().add("wheel-dial");
+        getChildren().add(canvas);
+        setFocusTraversable(true);
+        setAccessibleRole(AccessibleRole.SLIDER);
+        setMinSize(150, 150);
+        bench.handsProperty().addListener((_, _, _) -> redraw());
+        bench.jobProperty().addListener((_, _, _) -> redraw());
+        focusedProperty().addListener((_, _, _) -> redraw());
+        addEventHandler(MouseEvent.MOUSE_PRESSED, e -> {
+            requestFocus();
+            grabbedAt = pointerDeg(e);
+        });
+        addEventHandler(MouseEvent.MOUSE_DRAGGED, this::turn);
+        setOnScroll(e -> turnBy(Math.signum(e.getDeltaY()) * (e.isShiftDown() ? FINE_STEP : KEY_STEP)));
+        setOnKeyPressed(this::key);
+    }
+
+    private double pointerDeg(MouseEvent e) {
+        return Math.toDegrees(Math.atan2(e.getX() - getWidth() / 2, middle() - e.getY()));
+    }
+
+    private double middle() {
+        return getHeight() / 2 - 8;
+    }
+
+    private void turn(MouseEvent e) {
+        double now = pointerDeg(e);
+        double by = now - grabbedAt;
+        by -= 360 * Math.rint(by / 360);
+        grabbedAt = now;
+        turnBy(-by);
+    }
+
+    private void turnBy(double left) {
+        HandsPosition h = bench.hands();
+        bench.moveHands(new HandsPosition(h.steeringWheelDeg() + left, h.travelLeft(), h.travelRight()));
+    }
+
+    private void key(KeyEvent e) {
+        if (e.isAltDown() || e.isShortcutDown()) {
+            return;
+        }
+        double step = e.isShiftDown() ? FINE_STEP : KEY_STEP;
+        switch (e.getCode()) {
+            case LEFT, DOWN -> turnBy(step);
+            case RIGHT, UP -> turnBy(-step);
+            case HOME, DIGIT0 -> bench.moveHands(
+                    new HandsPosition(0, bench.hands().travelLeft(), bench.hands().travelRight()));
+            default -> {
+                return;
+            }
+        }
+        e.consume();
+    }
+
+    @Override
+    protected void redraw() {
+        double w = getWidth();
+        double h = getHeight();
+        canvas.setWidth(w);
+        canvas.setHeight(h);
+        GraphicsContext g = canvas.getGraphicsContext2D();
+        g.clearRect(0, 0, w, h);
+        double deg = bench.hands().steeringWheelDeg();
+        double r = Math.min(w, h - 18) / 2 - 12;
+        double cx = w / 2;
+        double cy = middle();
+        limits(g, cx, cy, r + 7, deg);
+        g.setStroke(isFocused() ? ink(Ink.ACCENT) : ink(Ink.LINE));
+        g.setLineWidth(7);
+        g.strokeOval(cx - r, cy - r, 2 * r, 2 * r);
+        g.setStroke(ink(Ink.LINE));
+        g.setLineWidth(5);
+        for (double spoke : new double[] {0, 120, 240}) {
+            double a = Math.toRadians(spoke - deg);
+            g.setStroke(spoke == 0 ? ink(Ink.ACCENT) : ink(Ink.LINE));
+            g.strokeLine(cx + Math.sin(a) * 20, cy - Math.cos(a) * 20, cx + Math.sin(a) * (r - 3), cy - Math.cos(a) * (r - 3));
+        }
+        g.setTextAlign(TextAlignment.CENTER);
+        g.setTextBaseline(VPos.CENTER);
+        g.setFill(ink(Ink.LINE));
+        g.setFont(Fonts.figure(16));
+        String text = LengthText.decimal(Math.abs(deg), 0) + "°";
+        String way = Math.abs(deg) < 0.5 ? "" : deg > 0 ? " left" : " right";
+        g.fillText(text, cx, cy);
+        g.setFont(Fonts.text(13));
+        g.fillText("Steering wheel" + way, cx, h - 9);
+        setAccessibleText("Steering wheel, " + text + way);
+    }
+
+    /** How much of the way to each end is used, as an arc; full at the end. */
+    private void limits(GraphicsContext g, double cx, double cy, double r, double deg) {
+        g.setLineWidth(3);
+        g.setStroke(ink(Ink.GRID));
+        g.strokeOval(cx - r, cy - r, 2 * r, 2 * r);
+        double stop = bench.train().stopDeg(deg >= 0 ? Side.LEFT : Side.RIGHT).orElse(360.0);
+        double part = stop == 0 ? 0 : deg / Math.abs(stop);
+        boolean atEnd = Math.abs(part) > 0.999;
+        g.setStroke(ink(atEnd ? Ink.STOP : Ink.ACCENT));
+        g.strokeArc(cx - r, cy - r, 2 * r, 2 * r, 90, 180 * part, ArcType.OPEN);
+        // The end of the gear's travel is drawn at the bottom, half way round to either side.
+        g.setStroke(ink(Ink.LINE));
+        g.setLineWidth(2);
+        g.strokeLine(cx, cy + r - 4, cx, cy + r + 4);
+    }
+}

@@ -1,0 +1,29 @@
+package mildtilt.app.look;
+
+import java.util.Locale;
+import mildtilt.check.Severity;
+
+/** The inks of a drawing. Each is the style sheet's {@code -mt-} token of the same name. */
+public enum Ink {
+    PAPER,
+    LINE,
+    FAINT,
+    GRID,
+    ACCENT,
+    BEFORE,
+    FINE,
+    LOOK,
+    STOP;
+
+    String token() {
+        return name().toLowerCase(Locale.ROOT);
+    }
+
+    public static Ink of(Severity severity) {
+        return switch (severity) {
+            case FINE -> FINE;
+            case LOOK -> LOOK;
+            case STOP -> STOP;
+        };
+    }
+}

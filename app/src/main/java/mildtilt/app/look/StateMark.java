@@ -1,0 +1,38 @@
+package mildtilt.app.look;
+
+import java.util.Locale;
+import javafx.css.PseudoClass;
+import javafx.scene.control.Label;
+import javafx.scene.layout.Region;
+import mildtilt.check.Severity;
+
+/** A state told three ways: by shape, by word, by colour. */
+public final class StateMark extends Label {
+
+    private static final String CIRCLE = "M0,5 A5,5 0 1,1 10,5 A5,5 0 1,1 0,5 Z";
+    private static final String WEDGE = "M0,10 L5,0 L10,10 Z";
+    private static final String OCTAGON = "M3,0 L7,0 L10,3 L10,7 L7,10 L3,10 L0,7 L0,3 Z";
+
+    private final Region shape = new Region();
+
+    public StateMark(Severity severity) {
+        getStyleClass().add("state-mark");
+        shape.getStyleClass().add("state-shape");
+        shape.setMinSize(10, 10);
+        shape.setMaxSize(10, 10);
+        setGraphic(shape);
+        show(severity);
+    }
+
+    public void show(Severity severity) {
+        setText(severity.word());
+        shape.setStyle("-fx-shape: \"" + switch (severity) {
+            case FINE -> CIRCLE;
+            case LOOK -> WEDGE;
+            case STOP -> OCTAGON;
+        } + "\";");
+        for (Severity s : Severity.values()) {
+            pseudoClassStateChanged(PseudoClass.getPseudoClass(s.name().toLowerCase(Locale.ROOT)), s == severity);
+        }
+    }
+}

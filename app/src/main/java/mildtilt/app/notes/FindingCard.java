@@ -1,0 +1,73 @@
+package mildtilt.app.notes;
+
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import mildtilt.analysis.Headlines;
+import mildtilt.app.look.StateMark;
+import mildtilt.app.shell.Workbench;
+import mildtilt.app.shell.Worked;
+import mildtilt.check.Finding;
+import mildtilt.check.Remedy;
+import mildtilt.job.Element;
+
+/** One finding: what, why, and each remedy with its effect shown before it is taken. */
+final class FindingCard extends VBox {
+
+    FindingCard(Workbench bench, Worked worked, Finding finding, String id) {
+        getStyleClass().add("finding-card");
+        getStyleClass().add(finding.severity().word());
+        setId(id);
+        Button where = new Button(Element.label(worked.now().job(), finding.element()));
+        where.getStyleClass().add("where-link");
+        where.setOnAction(_ -> bench.selectionProperty().set(Optional.of(finding.element())));
+        Region gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        Label what = wrapped(finding.what().text(bench.lengthUnit()), "finding-what");
+        getChildren().addAll(new HBox(new StateMark(finding.severity()), gap, where), what, wrapped(finding.why(), "finding-why"));
+        int n = 0;
+        for (Remedy remedy : finding.remedies()) {
+            getChildren().add(remedy(bench, worked, remedy, id + "-remedy-" + n++));
+        }
+    }
+
+    private static VBox remedy(Workbench bench, Worked worked, Remedy remedy, String id) {
+        String action = remedy.action().text(bench.lengthUnit());
+        Button take = new Button("Do it");
+        take.setId(id);
+        take.getStyleClass().add("take-remedy");
+        take.setMinWidth(Region.USE_PREF_SIZE);
+        take.setAccessibleText("Do it: " + action);
+        take.setOnAction(_ -> bench.edit(action, remedy.edit()));
+        VBox effect = new VBox();
+        effect.getStyleClass().add("remedy-effect");
+        List<Headlines.Change> changes = worked.effects().getOrDefault(remedy, List.of()).stream()
+                .filter(Headlines.Change::notable).limit(4).toList();
+        for (Headlines.Change c : changes) {
+            effect.getChildren().add(new Label(c.headline().label() + "  " + text(bench, c, c.before()) + " → "
+                    + text(bench, c, c.after())));
+        }
+        HBox.setHgrow(effect, Priority.ALWAYS);
+        HBox row = new HBox(8, effect, take);
+        VBox box = new VBox(wrapped(action, "remedy-action"), row);
+        box.getStyleClass().add("remedy");
+        return box;
+    }
+
+    private static String text(Workbench bench, Headlines.Change c, Optional<Double> value) {
+        return value.map(v -> c.headline().unit().format(v, bench.lengthUnit())).orElse("none");
+    }
+
+    private static Label wrapped(String text, String style) {
+        Label label = new Label(text);
+        label.setWrapText(true);
+        label.setMinHeight(Region.USE_PREF_SIZE);
+        label.getStyleClass().add(style);
+        return label;
+    }
+}

@@ -1,0 +1,58 @@
+package mildtilt.app.notes;
+
+import java.util.List;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import mildtilt.app.shell.Workbench;
+import mildtilt.app.shell.Worked;
+import mildtilt.check.Finding;
+import mildtilt.check.Severity;
+
+/** All findings, gravest first. */
+public final class NotesPane extends VBox {
+
+    private final Workbench bench;
+    private final Label head = new Label("Notes");
+    private final VBox cards = new VBox();
+
+    public NotesPane(Workbench bench) {
+        this.bench = bench;
+        getStyleClass().add("notes-pane");
+        setId("notes");
+        head.getStyleClass().add("pane-head");
+        head.setId("notes-head");
+        cards.getStyleClass().add("notes-cards");
+        ScrollPane scroll = new ScrollPane(cards);
+        scroll.setFitToWidth(true);
+        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        scroll.getStyleClass().add("notes-scroll");
+        VBox.setVgrow(scroll, Priority.ALWAYS);
+        getChildren().addAll(head, scroll);
+        bench.workedProperty().addListener((_, _, _) -> refresh());
+        bench.lengthUnitProperty().addListener((_, _, _) -> refresh());
+        refresh();
+    }
+
+    private void refresh() {
+        cards.getChildren().clear();
+        bench.workedProperty().get().ifPresent(this::show);
+    }
+
+    private void show(Worked worked) {
+        List<Finding> findings = worked.now().findings();
+        long stops = findings.stream().filter(f -> f.severity() == Severity.STOP).count();
+        head.setText("Notes: " + stops + " stop, " + (findings.size() - stops) + " look");
+        for (int i = 0; i < findings.size(); i++) {
+            cards.getChildren().add(new FindingCard(bench, worked, findings.get(i), "finding-" + i));
+        }
+        if (findings.isEmpty()) {
+            Label none = new Label("Nothing found by the checks this program makes. That is not an approval: tack, turn "
+                    + "through the whole range, and have it looked at.");
+            none.setWrapText(true);
+            none.getStyleClass().add("finding-why");
+            cards.getChildren().add(none);
+        }
+    }
+}

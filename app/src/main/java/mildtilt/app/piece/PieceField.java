@@ -1,0 +1,19 @@
+package mildtilt.app.piece;
+
+import java.util.function.BiFunction;
+import mildtilt.job.Job;
+
+/**
+ * One size of a piece that can be typed.
+ *
+ * @param value mm, degrees or a plain number, as the measure says
+ * @param set the job with the size changed
+ */
+record PieceField(String label, Measure measure, double value, BiFunction<Job, Double, Job> set) {
+
+    enum Measure {
+        LENGTH,
+        ANGLE,
+        NUMBER
+    }
+}

@@ -1,0 +1,154 @@
+package mildtilt.app.piece;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.function.DoubleFunction;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import mildtilt.app.shell.Workbench;
+import mildtilt.geometry.Point;
+import mildtilt.job.Element;
+import mildtilt.job.Job;
+import mildtilt.job.JobPoints;
+import mildtilt.job.PointId;
+import mildtilt.measure.LengthText;
+import mildtilt.measure.LengthUnit;
+import org.jspecify.annotations.Nullable;
+
+/** The sizes of the selected element, to be read and typed. Lengths may be typed in any unit. */
+public final class PiecePane extends VBox {
+
+    private final Workbench bench;
+    private final Label head = new Label();
+    private final VBox body = new VBox();
+
+    public PiecePane(Workbench bench) {
+        this.bench = bench;
+        getStyleClass().add("piece-pane");
+        setId("piece");
+        head.getStyleClass().add("pane-head");
+        body.getStyleClass().add("piece-body");
+        ScrollPane scroll = new ScrollPane(body);
+        scroll.setFitToWidth(true);
+        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        VBox.setVgrow(scroll, Priority.ALWAYS);
+        getChildren().addAll(head, scroll);
+        bench.selectionProperty().addListener((_, _, _) -> refresh());
+        bench.lengthUnitProperty().addListener((_, _, _) -> refresh());
+        bench.jobProperty().addListener((_, _, _) -> refresh());
+        refresh();
+    }
+
+    private void refresh() {
+        String focused = focusedFieldId();
+        body.getChildren().clear();
+        Optional<Element> selected = bench.selectionProperty().get()
+                .filter(Element.trainOf(bench.job())::contains);
+        head.setText(selected.map(e -> Element.label(bench.job(), e)).orElse("Vehicle"));
+        selected.ifPresentOrElse(this::showElement, this::showVehicle);
+        if (focused != null && body.lookup("#" + focused) instanceof Node again) {
+            again.requestFocus();
+        }
+    }
+
+    private @Nullable String focusedFieldId() {
+        return getScene() != null && getScene().getFocusOwner() instanceof MeasureField f && f.getParent() != null
+                ? f.getId() : null;
+    }
+
+    private void showVehicle() {
+        GridPane grid = grid();
+        addFields(grid, PieceFields.ofVehicle(bench.job()));
+        Label hint = new Label("Press an element in the strip above, or a point in the drawing, to see and type its sizes.");
+        hint.setWrapText(true);
+        hint.getStyleClass().add("hint");
+        body.getChildren().addAll(hint, grid);
+    }
+
+    private void showElement(Element element) {
+        GridPane grid = grid();
+        addFields(grid, PieceFields.of(bench.job(), element));
+        if (!grid.getChildren().isEmpty()) {
+            body.getChildren().add(grid);
+        }
+        for (PointId id : Element.points(bench.job(), element)) {
+            body.getChildren().add(point(id));
+        }
+    }
+
+    private static GridPane grid() {
+        GridPane grid = new GridPane();
+        grid.getStyleClass().add("piece-grid");
+        return grid;
+    }
+
+    private void addFields(GridPane grid, List<PieceField> fields) {
+        int row = grid.getRowCount();
+        for (PieceField f : fields) {
+            Label name = new Label(f.label());
+            MeasureField field = switch (f.measure()) {
+                case LENGTH -> new MeasureField(LengthText.editable(f.value(), bench.lengthUnit()),
+                        t -> LengthText.parse(t, bench.lengthUnit()), v -> change(f, v), bench::refuse);
+                case ANGLE -> new MeasureField(trim(f.value()) + "°", LengthText::parseDegrees, v -> change(f, v), bench::refuse);
+                case NUMBER -> new MeasureField(trim(f.value()), LengthText::parseNumber, v -> change(f, v), bench::refuse);
+            };
+            field.setId("field-" + f.label().toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-"));
+            field.setAccessibleText(f.label());
+            name.setLabelFor(field);
+            GridPane.setHgrow(name, Priority.ALWAYS);
+            grid.addRow(row++, name, field);
+        }
+    }
+
+    private static String trim(double v) {
+        return LengthText.decimal(v, 3).replaceAll("0+$", "").replaceAll("\\.$", "");
+    }
+
+    private void change(PieceField f, double value) {
+        bench.edit(f.label() + " of " + head.getText(), job -> f.set().apply(job, value));
+    }
+
+    private Node point(PointId id) {
+        Job job = bench.job();
+        Point p = JobPoints.position(job, id);
+        String label = JobPoints.label(job, id);
+        Label name = new Label(capital(label));
+        name.getStyleClass().add("point-name");
+        List<Node> fields = new ArrayList<>();
+        fields.add(coordinate(id, "x", p.x(), x -> new Point(x, p.y(), p.z())));
+        fields.add(coordinate(id, "y", p.y(), y -> new Point(p.x(), y, p.z())));
+        fields.add(coordinate(id, "z", p.z(), z -> new Point(p.x(), p.y(), z)));
+        HBox row = new HBox(4);
+        row.getStyleClass().add("coordinates");
+        row.getChildren().addAll(fields);
+        return new VBox(name, row);
+    }
+
+    private static String capital(String s) {
+        return Character.toUpperCase(s.charAt(0)) + s.substring(1);
+    }
+
+    private Node coordinate(PointId id, String axis, double value, DoubleFunction<Point> to) {
+        LengthUnit unit = bench.lengthUnit();
+        String label = JobPoints.label(bench.job(), id);
+        MeasureField field = new MeasureField(LengthText.editable(value, unit), t -> LengthText.parse(t, unit),
+                v -> bench.edit("Move " + label + ", " + axis, job -> JobPoints.moved(job, id, to.apply(v))), bench::refuse);
+        field.setId("field-" + axis + "-" + label.replaceAll("[^a-z0-9A-Z]+", "-"));
+        field.setAccessibleText(label + " " + axis);
+        Label name = new Label(axis);
+        name.setLabelFor(field);
+        HBox box = new HBox(3, name, field);
+        box.setAlignment(Pos.CENTER_LEFT);
+        HBox.setHgrow(box, Priority.ALWAYS);
+        HBox.setHgrow(field, Priority.ALWAYS);
+        return box;
+    }
+}

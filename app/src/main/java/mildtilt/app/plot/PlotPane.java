@@ -1,0 +1,54 @@
+package mildtilt.app.plot;
+
+import javafx.geometry.Pos;
+import javafx.scene.control.ChoiceBox;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import javafx.util.StringConverter;
+import mildtilt.app.shell.WorkStage;
+import mildtilt.app.shell.Workbench;
+
+/** A curve over the range, chosen here, or by the stage. */
+public final class PlotPane extends VBox {
+
+    public PlotPane(Workbench bench) {
+        getStyleClass().add("plot-pane");
+        PlotSheet sheet = new PlotSheet(bench);
+        ChoiceBox<Curve> choice = new ChoiceBox<>();
+        choice.setId("curve");
+        choice.setAccessibleText("Which curve");
+        choice.getItems().setAll(Curve.values());
+        choice.setConverter(new StringConverter<>() {
+            @Override
+            public String toString(Curve c) {
+                return c == null ? "" : c.title();
+            }
+
+            @Override
+            public Curve fromString(String s) {
+                return Curve.COLUMN_TURN;
+            }
+        });
+        choice.valueProperty().addListener((_, _, c) -> sheet.show(c));
+        choice.setValue(Curve.COLUMN_TURN);
+        bench.stageProperty().addListener((_, _, stage) -> {
+            if (stage == WorkStage.COLUMN) {
+                choice.setValue(Curve.COLUMN_TURN);
+            } else if (choice.getValue() == Curve.COLUMN_TURN) {
+                choice.setValue(Curve.BUMP_STEER);
+            }
+        });
+        Label key = new Label("── now   ╌╌ before");
+        key.getStyleClass().add("hint");
+        key.setMinWidth(Region.USE_PREF_SIZE);
+        Region gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        HBox head = new HBox(6, choice, gap, key);
+        head.setAlignment(Pos.CENTER_LEFT);
+        VBox.setVgrow(sheet, Priority.ALWAYS);
+        getChildren().addAll(head, sheet);
+    }
+}

@@ -1,0 +1,87 @@
+package mildtilt.app.shell;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.atomic.AtomicReference;
+import java.util.function.Consumer;
+import javafx.application.Platform;
+import mildtilt.analysis.Analysis;
+import mildtilt.analysis.Headlines;
+import mildtilt.check.Finding;
+import mildtilt.check.Remedy;
+import mildtilt.job.Job;
+import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+
+/** Analyses jobs off the interface thread, one at a time; of those waiting only the newest is done. */
+final class AnalysisRunner implements AutoCloseable {
+
+    private static final Logger LOG = LoggerFactory.getLogger(AnalysisRunner.class);
+
+    private record Order(Job job, Optional<Job> before) {}
+
+    private final ExecutorService worker = Executors.newSingleThreadExecutor(r -> {
+        Thread t = new Thread(r, "analysis");
+        t.setDaemon(true);
+        return t;
+    });
+    private final AtomicReference<@Nullable Order> waiting = new AtomicReference<>();
+    private final Consumer<Worked> done;
+    private final Consumer<String> failed;
+    private @Nullable Analysis lastBefore;
+
+    /** Both are called on the interface thread. */
+    AnalysisRunner(Consumer<Worked> done, Consumer<String> failed) {
+        this.done = done;
+        this.failed = failed;
+    }
+
+    void request(Job job, Optional<Job> before) {
+        if (waiting.getAndSet(new Order(job, before)) == null) {
+            worker.execute(this::work);
+        }
+    }
+
+    private void work() {
+        Order order = waiting.getAndSet(null);
+        if (order == null) {
+            return;
+        }
+        try {
+            Worked worked = workOut(order);
+            Platform.runLater(() -> done.accept(worked));
+        } catch (RuntimeException e) {
+            LOG.error("analysis failed", e);
+            Platform.runLater(() -> failed.accept("This job could not be worked out: " + e.getMessage()));
+        }
+    }
+
+    private Worked workOut(Order order) {
+        Analysis now = Analysis.of(order.job);
+        Optional<Analysis> before = order.before.map(this::analysisOfBefore);
+        Map<Remedy, List<Headlines.Change>> effects = new HashMap<>();
+        for (Finding finding : now.findings()) {
+            for (Remedy remedy : finding.remedies()) {
+                effects.put(remedy, now.effectOf(remedy));
+            }
+        }
+        return new Worked(now, before, effects);
+    }
+
+    private Analysis analysisOfBefore(Job job) {
+        if (lastBefore == null || lastBefore.job() != job) {
+            lastBefore = Analysis.of(job);
+        }
+        return lastBefore;
+    }
+
+    @Override
+    public void close() {
+        worker.shutdownNow();
+    }
+}

@@ -1,0 +1,180 @@
+package mildtilt.app.shell;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Supplier;
+import javafx.application.Platform;
+import javafx.beans.property.ObjectProperty;
+import javafx.event.ActionEvent;
+import javafx.scene.Scene;
+import javafx.scene.control.Alert;
+import javafx.scene.control.Label;
+import javafx.scene.control.Menu;
+import javafx.scene.control.MenuBar;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.SeparatorMenuItem;
+import javafx.scene.control.TextInputControl;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyCombination;
+import javafx.scene.input.KeyEvent;
+import javafx.stage.Stage;
+import javafx.stage.WindowEvent;
+import mildtilt.app.bay.BayPane;
+import mildtilt.measure.LengthUnit;
+
+/** Every command once: it feeds its menu entry, its keys and the sheet of shortcuts. */
+final class Commands {
+
+    /** @param entry what the menu says just now; empty while there is nothing to do */
+    private record Command(String name, Optional<String> keys, Supplier<Optional<String>> entry, Runnable run) {}
+
+    private record Group(String name, List<Command> commands) {}
+
+    private final Stage window;
+    private final Workbench bench;
+    private final List<Group> groups = new ArrayList<>();
+
+    Commands(Stage window, Workbench bench, Documents documents, BayPane bay, ObjectProperty<Theme> theme) {
+        this.window = window;
+        this.bench = bench;
+        groups.add(new Group("Job", List.of(
+                always("Open…", "Shortcut+O", () -> documents.open(window)),
+                always("Save", "Shortcut+S", () -> documents.save(window)),
+                always("Save as…", "Shortcut+Shift+S", () -> documents.saveAs(window)),
+                always("Save the job card as PDF…", "Shortcut+P", () -> documents.saveJobCard(window)),
+                always("Save curves and points as CSV…", "Shortcut+E", () -> documents.saveCsv(window)),
+                always("Quit", "Shortcut+Q", () -> window.fireEvent(new WindowEvent(window, WindowEvent.WINDOW_CLOSE_REQUEST))))));
+        groups.add(new Group("Edit", List.of(
+                new Command("Undo", Optional.of("Shortcut+Z"), () -> bench.undoable().map(c -> "Undo: " + c), bench::undo),
+                new Command("Redo", Optional.of("Shortcut+Shift+Z"), () -> bench.redoable().map(c -> "Redo: " + c), bench::redo),
+                always("Pin to compare with", "Shortcut+B", bench::pin))));
+        groups.add(new Group("View", List.of(
+                always("Side", "Shortcut+1", () -> bay.enlarge(0)),
+                always("Plan", "Shortcut+2", () -> bay.enlarge(1)),
+                always("Front", "Shortcut+3", () -> bay.enlarge(2)),
+                always("Solid", "Shortcut+4", () -> bay.enlarge(3)),
+                always("Show all of it", "Shortcut+0", bay::fit),
+                always("Linkage stage", "Alt+1", () -> bench.stageProperty().set(WorkStage.LINKAGE)),
+                always("Column stage", "Alt+2", () -> bench.stageProperty().set(WorkStage.COLUMN)),
+                always("Make stage", "Alt+3", () -> bench.stageProperty().set(WorkStage.MAKE)),
+                always("Next unit of length", "Shortcut+U", this::nextUnit),
+                always("Light or dark", "Shortcut+D",
+                        () -> theme.set(theme.get() == Theme.LIGHT ? Theme.DARK : Theme.LIGHT)))));
+        groups.add(new Group("Hands", List.of(
+                always("Steering wheel left", "Alt+Left", () -> turn(10)),
+                always("Steering wheel right", "Alt+Right", () -> turn(-10)),
+                always("Both wheels up", "Alt+Up", () -> travel(5)),
+                always("Both wheels down", "Alt+Down", () -> travel(-5)),
+                always("Full left lock", "Alt+Shift+Left", () -> turn(1e6)),
+                always("Full right lock", "Alt+Shift+Right", () -> turn(-1e6)),
+                always("Centre the hands", "Alt+Home", () -> bench.moveHands(HandsPosition.CENTRED)))));
+        groups.add(new Group("Help", List.of(
+                always("Shortcuts", "F1", this::shortcuts),
+                always("Cautions", "F2", this::cautions))));
+    }
+
+    private static Command always(String name, String keys, Runnable run) {
+        return new Command(name, Optional.of(keys), () -> Optional.of(name), run);
+    }
+
+    MenuBar menuBar() {
+        MenuBar bar = new MenuBar();
+        for (Group group : groups) {
+            Menu menu = new Menu(group.name);
+            for (Command c : group.commands) {
+                MenuItem item = new MenuItem(c.name);
+                c.keys.ifPresent(k -> item.setAccelerator(KeyCombination.valueOf(k)));
+                item.setOnAction((ActionEvent _) -> c.run.run());
+                if (c.name.equals("Quit") || c.name.equals("Linkage stage")) {
+                    menu.getItems().add(new SeparatorMenuItem());
+                }
+                menu.getItems().add(item);
+                Runnable refresh = () -> {
+                    item.setText(c.entry.get().orElse(c.name));
+                    item.setDisable(c.entry.get().isEmpty());
+                };
+                bench.jobProperty().addListener((_, _, _) -> refresh.run());
+                bench.messageProperty().addListener((_, _, _) -> refresh.run());
+                refresh.run();
+            }
+            bar.getMenus().add(menu);
+        }
+        return bar;
+    }
+
+    /** Undo and redo before a text field takes them for itself: what is typed is not a change yet. */
+    void installKeys(Scene scene) {
+        KeyCombination redoToo = KeyCombination.valueOf("Shortcut+Y");
+        scene.addEventFilter(KeyEvent.KEY_PRESSED, e -> {
+            if (redoToo.match(e)) {
+                bench.redo();
+                e.consume();
+            } else if (scene.getFocusOwner() instanceof TextInputControl) {
+                for (Command c : groups.get(1).commands) {
+                    if (c.keys.map(KeyCombination::valueOf).filter(k -> k.match(e)).isPresent()) {
+                        c.run.run();
+                        e.consume();
+                    }
+                }
+            }
+            if (e.getCode() == KeyCode.ESCAPE && bench.dragging()) {
+                bench.cancelDrag();
+            }
+        });
+    }
+
+    private void nextUnit() {
+        LengthUnit[] all = LengthUnit.values();
+        bench.lengthUnitProperty().set(all[(bench.lengthUnit().ordinal() + 1) % all.length]);
+    }
+
+    private void turn(double deg) {
+        HandsPosition h = bench.hands();
+        bench.moveHands(new HandsPosition(h.steeringWheelDeg() + deg, h.travelLeft(), h.travelRight()));
+    }
+
+    private void travel(double mm) {
+        HandsPosition h = bench.hands();
+        bench.moveHands(new HandsPosition(h.steeringWheelDeg(), h.travelLeft() + mm, h.travelRight() + mm));
+    }
+
+    private void shortcuts() {
+        StringBuilder text = new StringBuilder();
+        for (Group g : groups) {
+            text.append(g.name).append('\n');
+            for (Command c : g.commands) {
+                text.append("    ").append(c.keys.map(k -> KeyCombination.valueOf(k).getDisplayText()).orElse(""))
+                        .append("   ").append(c.name).append('\n');
+            }
+        }
+        text.append("A point with the focus: arrow keys move it 1 mm, with Shift 10 mm, with Ctrl 0.1 mm.\n")
+                .append("Dragging a point keeps to whole millimetres; with Shift to tenths. Escape gives a drag up.");
+        show("Shortcuts", text.toString());
+    }
+
+    private void cautions() {
+        show("Cautions", """
+                Steering that fails can kill. This program works out figures from the sizes you give it. It does not know \
+                the metal, the welds, the bolts or the law where you are, and it never approves a design.
+
+                Ask the authority that inspects vehicles where you are before you weld or join a steering shaft, a steering \
+                arm or a knuckle. Some forbid it, some want it tested, some want it done by someone licensed.
+
+                Tack, then turn from lock to lock at full bump and full droop, before the final weld. Keep heat off bearings, \
+                joints and seals. Have the work looked at by someone other than yourself.""");
+    }
+
+    private void show(String head, String text) {
+        Alert alert = new Alert(Alert.AlertType.INFORMATION);
+        alert.initOwner(window);
+        alert.setTitle("Mild Tilt");
+        alert.setHeaderText(head);
+        Label label = new Label(text);
+        label.setWrapText(true);
+        label.setMaxWidth(560);
+        alert.getDialogPane().setContent(label);
+        Platform.runLater(() -> alert.getDialogPane().requestFocus());
+        alert.showAndWait();
+    }
+}

@@ -1,0 +1,18 @@
+package mildtilt.app.shell;
+
+/** What "before" means in the comparison. */
+public enum Compared {
+    LAST_CHANGE("before the last change"),
+    OPENED("as opened"),
+    PINNED("as pinned");
+
+    private final String label;
+
+    Compared(String label) {
+        this.label = label;
+    }
+
+    public String label() {
+        return label;
+    }
+}

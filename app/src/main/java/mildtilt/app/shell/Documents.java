@@ -1,0 +1,177 @@
+package mildtilt.app.shell;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import javafx.scene.control.Alert;
+import javafx.scene.control.ButtonBar;
+import javafx.scene.control.ButtonType;
+import javafx.scene.control.Label;
+import javafx.stage.Window;
+import mildtilt.analysis.Analysis;
+import mildtilt.format.CsvFiles;
+import mildtilt.format.JobCardPdf;
+import mildtilt.format.JobFile;
+import mildtilt.format.JobFileException;
+import mildtilt.job.Job;
+
+/** Opening, saving, putting out. Whatever goes wrong is told, and what was open stays as it was. */
+public final class Documents {
+
+    private final Workbench bench;
+    private final Recovery recovery;
+    private final FilePrompt prompt;
+    private final Clock clock;
+
+    public Documents(Workbench bench, Recovery recovery, FilePrompt prompt, Clock clock) {
+        this.bench = bench;
+        this.recovery = recovery;
+        this.prompt = prompt;
+        this.clock = clock;
+        bench.jobProperty().addListener((_, _, _) -> keep());
+        bench.fileProperty().addListener((_, _, _) -> keep());
+    }
+
+    private void keep() {
+        if (bench.unsaved()) {
+            recovery.changed(bench.job(), bench.fileProperty().get());
+        } else {
+            recovery.allSaved();
+        }
+    }
+
+    public void open(Window owner) {
+        if (mayLetGo(owner)) {
+            prompt.openJob(owner).ifPresent(p -> open(owner, p));
+        }
+    }
+
+    /** Opens a file in place of what is open, if it is a job. */
+    public boolean open(Window owner, Path file) {
+        try {
+            Job job = JobFile.open(file);
+            bench.open(job, Optional.of(file));
+            bench.say("Opened " + file.getFileName() + ".");
+            return true;
+        } catch (JobFileException e) {
+            tell(owner, "That file was not opened. What was open is untouched.", e.getMessage());
+            return false;
+        }
+    }
+
+    /** @return whether it was saved */
+    public boolean save(Window owner) {
+        Optional<Path> file = bench.fileProperty().get();
+        return file.isPresent() ? saveTo(owner, file.get()) : saveAs(owner);
+    }
+
+    public boolean saveAs(Window owner) {
+        return prompt.saveJob(owner, suggested()).map(p -> saveTo(owner, p)).orElse(false);
+    }
+
+    private boolean saveTo(Window owner, Path file) {
+        try {
+            JobFile.save(file, bench.job());
+            bench.savedAs(file);
+            recovery.allSaved();
+            bench.say("Saved " + file.getFileName() + ".");
+            return true;
+        } catch (JobFileException e) {
+            tell(owner, "The job was not saved.", e.getMessage());
+            return false;
+        }
+    }
+
+    private String suggested() {
+        String name = bench.job().title().toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\p{N}]+", "-")
+                .replaceAll("^-|-$", "");
+        return name.isEmpty() ? "job" : name;
+    }
+
+    public void saveJobCard(Window owner) {
+        prompt.savePdf(owner, suggested() + "-job-card").ifPresent(p -> put(owner, () -> {
+            String file = bench.fileProperty().get().map(f -> f.getFileName().toString()).orElse("not saved yet");
+            byte[] pdf = JobCardPdf.write(Analysis.of(bench.job()), bench.lengthUnit(), LocalDate.now(clock), file);
+            JobFile.replace(p, pdf);
+            return "The job card is in " + p.getFileName() + ".";
+        }));
+    }
+
+    public void saveCsv(Window owner) {
+        prompt.folder(owner, "Folder for the CSV files").ifPresent(p -> put(owner, () -> {
+            List<Path> written = CsvFiles.write(Analysis.of(bench.job()), p);
+            return written.size() + " CSV files are in " + p.getFileName() + ".";
+        }));
+    }
+
+    private interface Put {
+        String write() throws IOException;
+    }
+
+    private void put(Window owner, Put put) {
+        try {
+            bench.say(put.write());
+        } catch (IOException e) {
+            tell(owner, "It was not written.", e.getMessage() + "\nChoose another place.");
+        }
+    }
+
+    /** Whether what is open may be let go: it is saved, or the user says so. */
+    public boolean mayLetGo(Window owner) {
+        if (!bench.unsaved()) {
+            return true;
+        }
+        ButtonType save = new ButtonType("Save", ButtonBar.ButtonData.YES);
+        ButtonType drop = new ButtonType("Drop the changes", ButtonBar.ButtonData.NO);
+        ButtonType stay = new ButtonType("Stay", ButtonBar.ButtonData.CANCEL_CLOSE);
+        Alert alert = new Alert(Alert.AlertType.CONFIRMATION, "", save, drop, stay);
+        alert.initOwner(owner);
+        alert.setTitle("Mild Tilt");
+        alert.setHeaderText("\"" + bench.job().title() + "\" has changes that are not saved.");
+        ButtonType answer = alert.showAndWait().orElse(stay);
+        return answer == drop || answer == save && save(owner);
+    }
+
+    /** Offers back the unsaved work that a program which died left behind. */
+    public void offerRecovered(Window owner) {
+        for (Recovery.Left left : recovery.left()) {
+            ButtonType take = new ButtonType("Take it back", ButtonBar.ButtonData.YES);
+            ButtonType drop = new ButtonType("Throw it away", ButtonBar.ButtonData.NO);
+            ButtonType later = new ButtonType("Ask me next time", ButtonBar.ButtonData.CANCEL_CLOSE);
+            Alert alert = new Alert(Alert.AlertType.CONFIRMATION, "", take, drop, later);
+            alert.initOwner(owner);
+            alert.setTitle("Mild Tilt");
+            alert.setHeaderText("Unsaved work on \"" + left.job().title() + "\" was kept when the program last ended without warning.");
+            alert.setContentText(left.from().map(f -> "It belongs to " + f).orElse("It was never saved to a file."));
+            ButtonType answer = alert.showAndWait().orElse(later);
+            if (answer == take) {
+                bench.open(left.job(), left.from());
+                bench.markUnsaved();
+                recovery.keepNow(left.job(), left.from());
+                recovery.forget(left);
+                bench.say("Recovered. It is not saved yet.");
+                return;
+            }
+            if (answer == drop) {
+                recovery.forget(left);
+            }
+        }
+    }
+
+    private static void tell(Window owner, String head, String text) {
+        Alert alert = new Alert(Alert.AlertType.ERROR);
+        alert.initOwner(owner);
+        alert.setTitle("Mild Tilt");
+        alert.setHeaderText(head);
+        Label label = new Label(text);
+        label.setWrapText(true);
+        label.setMaxWidth(560);
+        label.setId("problem-text");
+        alert.getDialogPane().setContent(label);
+        alert.showAndWait();
+    }
+}

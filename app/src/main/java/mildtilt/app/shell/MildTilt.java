@@ -1,0 +1,73 @@
+package mildtilt.app.shell;
+
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.Optional;
+import java.util.function.Consumer;
+import javafx.application.Application;
+import javafx.application.Platform;
+import javafx.stage.Stage;
+import mildtilt.app.look.Fonts;
+import mildtilt.job.Job;
+import mildtilt.job.Targets;
+import mildtilt.job.Vehicle;
+import org.jspecify.annotations.Nullable;
+
+/** The JavaFX application: puts a first job on the bench and shows the window. */
+public final class MildTilt extends Application {
+
+    /**
+     * What to start with.
+     *
+     * @param job on the bench at first
+     * @param file to open at once, if one was named
+     * @param then what to do when the window stands, such as taking pictures; usually nothing
+     */
+    public record Start(Job job, Optional<Path> file, Optional<Consumer<Running>> then) {}
+
+    /** A window that stands. */
+    public record Running(Stage window, Workbench bench, Shell shell) {}
+
+    private static Start start = new Start(empty(), Optional.empty(), Optional.empty());
+
+    private @Nullable Recovery recovery;
+    private @Nullable Workbench bench;
+
+    /** A job in which nothing is measured yet. */
+    public static Job empty() {
+        return new Job("New job", "", new Vehicle(2400, 60, 60, 180), Optional.empty(), Optional.empty(), Targets.USUAL);
+    }
+
+    /** Runs until the window is closed. */
+    public static void run(Start with) {
+        start = with;
+        launch(MildTilt.class);
+    }
+
+    @Override
+    public void start(Stage window) throws Exception {
+        Fonts.load();
+        Recovery kept = new Recovery(Recovery.usualFolder());
+        Workbench b = new Workbench(start.job);
+        recovery = kept;
+        bench = b;
+        Shell shell = new Shell(window, b, kept, FilePrompt.system(), Clock.systemDefaultZone());
+        window.show();
+        start.file.ifPresent(f -> shell.documents().open(window, f));
+        if (start.then.isPresent()) {
+            start.then.get().accept(new Running(window, b, shell));
+        } else {
+            Platform.runLater(() -> shell.documents().offerRecovered(window));
+        }
+    }
+
+    @Override
+    public void stop() {
+        if (recovery != null) {
+            recovery.close();
+        }
+        if (bench != null) {
+            bench.close();
+        }
+    }
+}

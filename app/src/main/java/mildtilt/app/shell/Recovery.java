@@ -1,0 +1,184 @@
+package mildtilt.app.shell;
+
+import java.io.IOException;
+import java.nio.channels.FileChannel;
+import java.nio.channels.FileLock;
+import java.nio.channels.OverlappingFileLockException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.ScheduledFuture;
+import java.util.concurrent.Executors;
+import java.util.concurrent.TimeUnit;
+import java.util.stream.Stream;
+import mildtilt.format.JobFile;
+import mildtilt.format.JobFileException;
+import mildtilt.format.JobReader;
+import mildtilt.format.JobWriter;
+import mildtilt.job.Job;
+import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+
+/**
+ * Keeps a copy of unsaved work where a killed program leaves it behind, and finds what others left. Each
+ * running program holds a lock beside its copy; a copy without a held lock was left by one that died.
+ */
+public final class Recovery implements AutoCloseable {
+
+    private static final Logger LOG = LoggerFactory.getLogger(Recovery.class);
+    private static final Duration DELAY = Duration.ofMillis(400);
+
+    private final Path folder;
+    private final Path copy;
+    private final Path origin;
+    private final FileChannel lockChannel;
+    private final FileLock lock;
+    private final ScheduledExecutorService writer = Executors.newSingleThreadScheduledExecutor(r -> {
+        Thread t = new Thread(r, "recovery");
+        t.setDaemon(true);
+        return t;
+    });
+    private @Nullable ScheduledFuture<?> pending;
+
+    /** @param from where the job was last saved, if it was */
+    public record Left(Job job, Optional<Path> from, Path copy) {}
+
+    public Recovery(Path folder) throws IOException {
+        this.folder = Files.createDirectories(folder);
+        String id = UUID.randomUUID().toString();
+        copy = folder.resolve(id + JobFile.ENDING);
+        origin = folder.resolve(id + ".origin");
+        lockChannel = FileChannel.open(folder.resolve(id + ".lock"), StandardOpenOption.CREATE, StandardOpenOption.WRITE);
+        lock = lockChannel.lock();
+    }
+
+    /** Where this user's copies are kept. */
+    public static Path usualFolder() {
+        String set = System.getProperty("mildtilt.state");
+        return set != null ? Path.of(set) : Path.of(System.getProperty("user.home"), ".mild-tilt", "unsaved");
+    }
+
+    /** Notes that the job stands so and is not saved; written within half a second, off the interface thread. */
+    public synchronized void changed(Job job, Optional<Path> from) {
+        if (pending != null) {
+            pending.cancel(false);
+        }
+        pending = writer.schedule(() -> write(job, from), DELAY.toMillis(), TimeUnit.MILLISECONDS);
+    }
+
+    /** The same at once, for work that was just taken over from a dead program's copy. */
+    public void keepNow(Job job, Optional<Path> from) {
+        write(job, from);
+    }
+
+    private synchronized void write(Job job, Optional<Path> from) {
+        try {
+            JobFile.replace(origin, from.map(p -> p.toAbsolutePath().toString()).orElse("").getBytes(StandardCharsets.UTF_8));
+            JobFile.replace(copy, JobWriter.write(job).getBytes(StandardCharsets.UTF_8));
+        } catch (IOException e) {
+            LOG.warn("unsaved work could not be kept: {}", e.toString());
+        }
+    }
+
+    /** Notes that all is saved: there is nothing to recover. */
+    public synchronized void allSaved() {
+        if (pending != null) {
+            pending.cancel(false);
+        }
+        writer.execute(this::deleteCopy);
+    }
+
+    private void deleteCopy() {
+        try {
+            Files.deleteIfExists(copy);
+            Files.deleteIfExists(origin);
+        } catch (IOException e) {
+            LOG.warn("a kept copy could not be removed: {}", e.toString());
+        }
+    }
+
+    /** The unsaved work that programs now dead left behind, newest first. */
+    public List<Left> left() {
+        List<Left> all = new ArrayList<>();
+        try (Stream<Path> files = Files.list(folder)) {
+            for (Path lockFile : files.filter(p -> p.toString().endsWith(".lock")).toList()) {
+                String id = lockFile.getFileName().toString().replace(".lock", "");
+                if (!lockFile.equals(folder.resolve(copy.getFileName().toString().replace(JobFile.ENDING, ".lock")))
+                        && abandoned(lockFile)) {
+                    collect(id, lockFile).ifPresent(all::add);
+                }
+            }
+        } catch (IOException e) {
+            LOG.warn("unsaved work could not be looked for: {}", e.toString());
+        }
+        all.sort((a, b) -> Long.compare(b.copy.toFile().lastModified(), a.copy.toFile().lastModified()));
+        return all;
+    }
+
+    private static boolean abandoned(Path lockFile) {
+        try (FileChannel channel = FileChannel.open(lockFile, StandardOpenOption.WRITE);
+                FileLock free = channel.tryLock()) {
+            return free != null;
+        } catch (IOException | OverlappingFileLockException e) {
+            return false;
+        }
+    }
+
+    private Optional<Left> collect(String id, Path lockFile) throws IOException {
+        Path itsCopy = folder.resolve(id + JobFile.ENDING);
+        if (!Files.exists(itsCopy)) {
+            Files.deleteIfExists(lockFile);
+            return Optional.empty();
+        }
+        try {
+            Path itsOrigin = folder.resolve(id + ".origin");
+            String from = Files.exists(itsOrigin) ? Files.readString(itsOrigin) : "";
+            return Optional.of(new Left(JobReader.read(Files.readString(itsCopy)),
+                    from.isBlank() ? Optional.empty() : Optional.of(Path.of(from)), itsCopy));
+        } catch (JobFileException e) {
+            LOG.warn("a kept copy can't be read: {}", e.getMessage());
+            return Optional.empty();
+        }
+    }
+
+    /** Forgets what was left, after it was taken over or turned down. */
+    public void forget(Left left) {
+        String id = left.copy.getFileName().toString().replace(JobFile.ENDING, "");
+        for (String ending : new String[] {JobFile.ENDING, ".origin", ".lock"}) {
+            try {
+                Files.deleteIfExists(folder.resolve(id + ending));
+            } catch (IOException e) {
+                LOG.warn("a kept copy could not be removed: {}", e.toString());
+            }
+        }
+    }
+
+    /** Ends in good order: nothing is left behind. */
+    @Override
+    public void close() {
+        writer.shutdownNow();
+        try {
+            if (!writer.awaitTermination(2, TimeUnit.SECONDS)) {
+                LOG.warn("a copy was still being written at the end");
+            }
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
+        deleteCopy();
+        try {
+            lock.close();
+            lockChannel.close();
+            Files.deleteIfExists(folder.resolve(copy.getFileName().toString().replace(JobFile.ENDING, ".lock")));
+        } catch (IOException e) {
+            LOG.warn("the lock could not be removed: {}", e.toString());
+        }
+    }
+}

@@ -1,0 +1,155 @@
+package mildtilt.app.shell;
+
+import java.time.Clock;
+import java.util.Locale;
+import javafx.beans.binding.Bindings;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.SimpleObjectProperty;
+import javafx.css.PseudoClass;
+import javafx.geometry.Pos;
+import javafx.scene.Scene;
+import javafx.scene.control.ChoiceBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.MenuBar;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import javafx.stage.Stage;
+import javafx.util.StringConverter;
+import mildtilt.app.bay.BayPane;
+import mildtilt.app.compare.CompareTable;
+import mildtilt.app.hands.HandsPane;
+import mildtilt.app.make.JobCardPane;
+import mildtilt.app.notes.NotesPane;
+import mildtilt.app.piece.PiecePane;
+import mildtilt.app.plot.PlotPane;
+import mildtilt.app.train.TrainStrip;
+import mildtilt.measure.LengthUnit;
+
+/** The window: train strip above, bay in the middle, notes at the side, hands below. */
+public final class Shell {
+
+    private static final PseudoClass REFUSAL = PseudoClass.getPseudoClass("refusal");
+
+    private final Stage window;
+    private final Workbench bench;
+    private final Documents documents;
+    private final BayPane bay;
+    private final ObjectProperty<Theme> theme = new SimpleObjectProperty<>(Theme.LIGHT);
+
+    public Shell(Stage window, Workbench bench, Recovery recovery, FilePrompt prompt, Clock clock) {
+        this.window = window;
+        this.bench = bench;
+        documents = new Documents(bench, recovery, prompt, clock);
+        bay = new BayPane(bench);
+        JobCardPane card = new JobCardPane(bench, clock, () -> documents.saveJobCard(window), () -> documents.saveCsv(window));
+        StackPane middle = new StackPane(bay, card);
+        middle.setMinSize(0, 0);
+        bay.visibleProperty().bind(bench.stageProperty().isNotEqualTo(WorkStage.MAKE));
+        card.visibleProperty().bind(bench.stageProperty().isEqualTo(WorkStage.MAKE));
+
+        Commands commands = new Commands(window, bench, documents, bay, theme);
+        VBox side = new VBox(new PiecePane(bench), new NotesPane(bench));
+        side.getStyleClass().add("side");
+        VBox.setVgrow(side.getChildren().get(1), Priority.ALWAYS);
+        PlotPane plot = new PlotPane(bench);
+        HBox.setHgrow(plot, Priority.ALWAYS);
+        HBox bottom = new HBox(new HandsPane(bench), new CompareTable(bench), plot);
+        bottom.getStyleClass().add("bottom");
+
+        BorderPane root = new BorderPane(middle);
+        root.setTop(new VBox(bar(commands.menuBar()), new TrainStrip(bench)));
+        root.setRight(side);
+        root.setBottom(new VBox(bottom, messageBar()));
+        Scene scene = new Scene(root, 1280, 800);
+        theme.addListener((_, _, t) -> t.applyTo(scene));
+        theme.get().applyTo(scene);
+        commands.installKeys(scene);
+        window.setScene(scene);
+        window.setMinWidth(1100);
+        window.setMinHeight(700);
+        window.titleProperty().bind(Bindings.createStringBinding(this::title,
+                bench.jobProperty(), bench.fileProperty(), bench.messageProperty()));
+        window.setOnCloseRequest(e -> {
+            if (!documents.mayLetGo(window)) {
+                e.consume();
+            }
+        });
+    }
+
+    public Documents documents() {
+        return documents;
+    }
+
+    private String title() {
+        return bench.job().title() + (bench.unsaved() ? " (not saved)" : "")
+                + bench.fileProperty().get().map(p -> " · " + p.getFileName()).orElse("") + " · Mild Tilt";
+    }
+
+    private HBox bar(MenuBar menu) {
+        HBox stages = new HBox();
+        stages.getStyleClass().add("stages");
+        for (WorkStage s : WorkStage.values()) {
+            ToggleButton b = new ToggleButton(s.label());
+            b.setId("stage-" + s.name().toLowerCase(Locale.ROOT));
+            b.getStyleClass().add("stage-button");
+            b.setSelected(bench.stageProperty().get() == s);
+            b.setOnAction(_ -> {
+                bench.stageProperty().set(s);
+                b.setSelected(true);
+            });
+            bench.stageProperty().addListener((_, _, now) -> b.setSelected(now == s));
+            stages.getChildren().add(b);
+        }
+        Region gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        Label lengths = new Label("Lengths in");
+        HBox bar = new HBox(8, menu, stages, gap, lengths, unitChoice());
+        bar.getStyleClass().add("top-bar");
+        bar.setAlignment(Pos.CENTER_LEFT);
+        return bar;
+    }
+
+    private ChoiceBox<LengthUnit> unitChoice() {
+        ChoiceBox<LengthUnit> units = new ChoiceBox<>();
+        units.setId("length-unit");
+        units.setAccessibleText("Unit that lengths are shown in");
+        units.getItems().setAll(LengthUnit.values());
+        units.setConverter(new StringConverter<>() {
+            @Override
+            public String toString(LengthUnit u) {
+                return u == null ? "" : u.label();
+            }
+
+            @Override
+            public LengthUnit fromString(String s) {
+                return LengthUnit.MM;
+            }
+        });
+        units.valueProperty().bindBidirectional(bench.lengthUnitProperty());
+        return units;
+    }
+
+    private HBox messageBar() {
+        Label message = new Label();
+        message.setId("message");
+        message.getStyleClass().add("message");
+        message.setMaxWidth(Double.MAX_VALUE);
+        HBox.setHgrow(message, Priority.ALWAYS);
+        Label caution = new Label("Plan figures only. Nothing here approves a design: local rules and licensed practice come first.");
+        caution.getStyleClass().add("hint");
+        caution.setMinWidth(Region.USE_PREF_SIZE);
+        bench.messageProperty().addListener((_, _, m) -> {
+            message.setText(m.text());
+            message.pseudoClassStateChanged(REFUSAL, m.refusal());
+        });
+        HBox bar = new HBox(message, caution);
+        bar.getStyleClass().add("message-bar");
+        bar.setAlignment(Pos.CENTER_LEFT);
+        return bar;
+    }
+}

@@ -1,0 +1,18 @@
+package mildtilt.app.shell;
+
+/** What is being worked on. A stage changes what is shown, never the job. In working order. */
+public enum WorkStage {
+    LINKAGE("Linkage"),
+    COLUMN("Column"),
+    MAKE("Make");
+
+    private final String label;
+
+    WorkStage(String label) {
+        this.label = label;
+    }
+
+    public String label() {
+        return label;
+    }
+}

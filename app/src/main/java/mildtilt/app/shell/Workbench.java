@@ -1,0 +1,279 @@
+package mildtilt.app.shell;
+
+import java.nio.file.Path;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.SimpleObjectProperty;
+import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.geometry.Side;
+import mildtilt.job.Element;
+import mildtilt.job.Job;
+import mildtilt.measure.LengthUnit;
+import mildtilt.steer.AxlePose;
+import mildtilt.steer.SteeringTrain;
+
+/**
+ * What is open and how it is looked at: the one thing every view reads and every command changes. Used on
+ * the interface thread only.
+ */
+public final class Workbench implements AutoCloseable {
+
+    /** A sentence for the user, and whether it reports a refusal. */
+    public record Message(String text, boolean refusal) {}
+
+    private final ReadOnlyObjectWrapper<Job> job;
+    private final ReadOnlyObjectWrapper<Optional<Worked>> worked = new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final ReadOnlyObjectWrapper<Optional<Path>> file = new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final ReadOnlyObjectWrapper<HandsPosition> hands = new ReadOnlyObjectWrapper<>(HandsPosition.CENTRED);
+    private final ObjectProperty<Optional<Element>> selection = new SimpleObjectProperty<>(Optional.empty());
+    private final ObjectProperty<LengthUnit> lengthUnit = new SimpleObjectProperty<>(LengthUnit.MM);
+    private final ObjectProperty<WorkStage> stage = new SimpleObjectProperty<>(WorkStage.COLUMN);
+    private final ObjectProperty<Compared> compared = new SimpleObjectProperty<>(Compared.LAST_CHANGE);
+    private final ObjectProperty<Message> message = new SimpleObjectProperty<>(new Message("", false));
+    private final History history = new History();
+    private final AnalysisRunner runner;
+    private SteeringTrain train;
+    private Job opened;
+    private Optional<Job> saved;
+    private Optional<Job> pinned = Optional.empty();
+    private Optional<Job> dragStart = Optional.empty();
+
+    public Workbench(Job first) {
+        job = new ReadOnlyObjectWrapper<>(first);
+        train = new SteeringTrain(first);
+        opened = first;
+        saved = Optional.of(first);
+        runner = new AnalysisRunner(w -> worked.set(Optional.of(w)), this::refuse);
+        compared.addListener((_, _, _) -> requestAnalysis());
+        requestAnalysis();
+    }
+
+    public ReadOnlyObjectProperty<Job> jobProperty() {
+        return job.getReadOnlyProperty();
+    }
+
+    public Job job() {
+        return job.get();
+    }
+
+    /** What the background last worked out; while a point is dragged it may lag a moment behind the job. */
+    public ReadOnlyObjectProperty<Optional<Worked>> workedProperty() {
+        return worked.getReadOnlyProperty();
+    }
+
+    public ReadOnlyObjectProperty<Optional<Path>> fileProperty() {
+        return file.getReadOnlyProperty();
+    }
+
+    public ReadOnlyObjectProperty<HandsPosition> handsProperty() {
+        return hands.getReadOnlyProperty();
+    }
+
+    public HandsPosition hands() {
+        return hands.get();
+    }
+
+    public ObjectProperty<Optional<Element>> selectionProperty() {
+        return selection;
+    }
+
+    public ObjectProperty<LengthUnit> lengthUnitProperty() {
+        return lengthUnit;
+    }
+
+    public LengthUnit lengthUnit() {
+        return lengthUnit.get();
+    }
+
+    public ObjectProperty<WorkStage> stageProperty() {
+        return stage;
+    }
+
+    public ObjectProperty<Compared> comparedProperty() {
+        return compared;
+    }
+
+    public ObjectProperty<Message> messageProperty() {
+        return message;
+    }
+
+    public void say(String text) {
+        message.set(new Message(text, false));
+    }
+
+    public void refuse(String text) {
+        message.set(new Message(text, true));
+    }
+
+    /** The present job made ready to be turned. */
+    public SteeringTrain train() {
+        return train;
+    }
+
+    /** The axle where the hands hold it, if the job has one. */
+    public Optional<AxlePose> pose() {
+        HandsPosition h = hands.get();
+        return train.axle().map(_ -> train.pose(h.steeringWheelDeg(), h.travelLeft(), h.travelRight()));
+    }
+
+    /** Puts another document on the bench, and forgets the history of the one before. */
+    public void open(Job job, Optional<Path> from) {
+        history.clear();
+        pinned = Optional.empty();
+        dragStart = Optional.empty();
+        opened = job;
+        saved = Optional.of(job);
+        file.set(from);
+        hands.set(HandsPosition.CENTRED);
+        selection.set(Optional.empty());
+        compared.set(Compared.LAST_CHANGE);
+        put(job);
+    }
+
+    /** Marks the document on the bench as not saved anywhere, as one that was recovered is. */
+    public void markUnsaved() {
+        saved = Optional.empty();
+    }
+
+    public void savedAs(Path path) {
+        saved = Optional.of(job());
+        file.set(Optional.of(path));
+    }
+
+    public boolean unsaved() {
+        return saved.isEmpty() || !saved.get().equals(job());
+    }
+
+    /**
+     * Changes the job. If its parts can't be so, the job stays as it is and the user is told why.
+     *
+     * @return whether it was changed
+     */
+    public boolean edit(String change, UnaryOperator<Job> edit) {
+        Job before = job();
+        Optional<Job> after = attempt(edit);
+        if (after.isEmpty() || after.get().equals(before)) {
+            return false;
+        }
+        history.did(before, change);
+        put(after.get());
+        say(change);
+        return true;
+    }
+
+    private Optional<Job> attempt(UnaryOperator<Job> edit) {
+        try {
+            Job after = edit.apply(job());
+            new SteeringTrain(after);
+            return Optional.of(after);
+        } catch (ImpossibleGeometryException e) {
+            refuse("That can't be. " + e.getMessage() + " Nothing was changed.");
+            return Optional.empty();
+        }
+    }
+
+    /** Starts a drag: what follows until {@link #endDrag} is one change. */
+    public void beginDrag() {
+        dragStart = Optional.of(job());
+    }
+
+    /** One step of a drag, from the job it started with. */
+    public void drag(UnaryOperator<Job> fromStart) {
+        dragStart.flatMap(start -> attempt(_ -> fromStart.apply(start))).ifPresent(this::put);
+    }
+
+    public void endDrag(String change) {
+        Optional<Job> start = dragStart;
+        dragStart = Optional.empty();
+        if (start.isPresent() && !start.get().equals(job())) {
+            history.did(start.get(), change);
+            say(change);
+            requestAnalysis();
+        }
+    }
+
+    /** Gives a drag up: the job is as it was before. */
+    public void cancelDrag() {
+        dragStart.ifPresent(start -> {
+            dragStart = Optional.empty();
+            put(start);
+        });
+    }
+
+    public boolean dragging() {
+        return dragStart.isPresent();
+    }
+
+    public Optional<String> undoable() {
+        return history.lastChange().map(History.Step::change);
+    }
+
+    public Optional<String> redoable() {
+        return history.nextChange().map(History.Step::change);
+    }
+
+    public void undo() {
+        Optional<String> change = undoable();
+        history.back(job()).ifPresent(j -> {
+            put(j);
+            say("Undone: " + change.orElse(""));
+        });
+    }
+
+    public void redo() {
+        Optional<String> change = redoable();
+        history.forward(job()).ifPresent(j -> {
+            put(j);
+            say("Done again: " + change.orElse(""));
+        });
+    }
+
+    /** Keeps the present job to compare with. */
+    public void pin() {
+        pinned = Optional.of(job());
+        compared.set(Compared.PINNED);
+        requestAnalysis();
+        say("Pinned. Changes from here on are compared with the job as it stands now.");
+    }
+
+    private Optional<Job> before() {
+        return switch (compared.get()) {
+            case LAST_CHANGE -> dragStart.or(() -> history.lastChange().map(History.Step::job));
+            case OPENED -> Optional.of(opened);
+            case PINNED -> pinned.or(() -> Optional.of(opened));
+        };
+    }
+
+    private void put(Job j) {
+        train = new SteeringTrain(j);
+        job.set(j);
+        hands.set(within(hands.get()));
+        requestAnalysis();
+    }
+
+    private void requestAnalysis() {
+        runner.request(job(), before());
+    }
+
+    /** Moves the hands, no further than the gear and the travel allow. */
+    public void moveHands(HandsPosition to) {
+        hands.set(within(to));
+    }
+
+    private HandsPosition within(HandsPosition h) {
+        double left = train.stopDeg(Side.LEFT).orElse(360.0);
+        double right = train.stopDeg(Side.RIGHT).orElse(-360.0);
+        double bump = job().vehicle().bump();
+        double droop = job().vehicle().droop();
+        return new HandsPosition(Math.clamp(h.steeringWheelDeg(), right, left),
+                Math.clamp(h.travelLeft(), -droop, bump), Math.clamp(h.travelRight(), -droop, bump));
+    }
+
+    @Override
+    public void close() {
+        runner.close();
+    }
+}

@@ -1,0 +1,14 @@
+package mildtilt.app.shell;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import mildtilt.analysis.Analysis;
+import mildtilt.analysis.Headlines;
+import mildtilt.check.Remedy;
+
+/**
+ * What the background worked out: the job's analysis, that of the job it is compared with, and what each
+ * remedy would do.
+ */
+public record Worked(Analysis now, Optional<Analysis> before, Map<Remedy, List<Headlines.Change>> effects) {}

@@ -1,0 +1,50 @@
+package mildtilt.app.train;
+
+import java.util.Optional;
+import mildtilt.analysis.Analysis;
+import mildtilt.job.Element;
+import mildtilt.measure.LengthUnit;
+import mildtilt.measure.Quantity;
+import mildtilt.measure.Unit;
+import mildtilt.steer.Turn;
+
+/** The one figure that matters most at each element. */
+final class ElementHeadline {
+
+    private ElementHeadline() {}
+
+    static String of(Analysis a, Element element, LengthUnit unit) {
+        return switch (element) {
+            case Element.Wheel _ -> a.steer().map(s -> new Quantity(s.turnsLockToLock(), Unit.TURNS).text(unit))
+                    .orElseGet(() -> Quantity.length(a.job().column().orElseThrow().wheelDiameter()).text(unit));
+            case Element.ShaftAt s -> {
+                var line = a.bench().shafts().get(s.index());
+                yield Quantity.length(line.cut().orElse(line.centres())).text(unit);
+            }
+            case Element.JointAt j -> Quantity.angle(a.bench().joints().get(j.index()).angleDeg()).text(unit);
+            case Element.GearElement _ -> text(a.steer().flatMap(s -> s.ratioAtCentre()), Unit.RATIO, unit);
+            case Element.TieRods _ -> text(a.steer().map(s -> s.tieRodLeft()), Unit.LENGTH, unit);
+            case Element.SteeringArms _ -> text(a.steer().flatMap(s -> s.ackermannAt20Pct()), Unit.PERCENT, unit);
+            case Element.Knuckles _ -> text(a.steer().map(s -> s.worstBumpSteerDeg()), Unit.ANGLE, unit);
+            case Element.Tyres _ -> text(a.steer().map(s -> s.leftReach().turn()).map(Turn::innerDeg), Unit.ANGLE, unit);
+        };
+    }
+
+    private static String text(Optional<Double> value, Unit what, LengthUnit unit) {
+        return value.map(v -> what.format(v, unit)).orElse("none");
+    }
+
+    /** What the figure is. */
+    static String meaning(Analysis a, Element element) {
+        return switch (element) {
+            case Element.Wheel _ -> a.steer().isPresent() ? "lock to lock" : "rim diameter";
+            case Element.ShaftAt s -> a.bench().shafts().get(s.index()).cut().isPresent() ? "cut to" : "centres";
+            case Element.JointAt _ -> "angle";
+            case Element.GearElement _ -> "ratio";
+            case Element.TieRods _ -> "left, centres";
+            case Element.SteeringArms _ -> "Ackermann 20°";
+            case Element.Knuckles _ -> "bump steer";
+            case Element.Tyres _ -> "inner lock";
+        };
+    }
+}

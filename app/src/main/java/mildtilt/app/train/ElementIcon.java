@@ -1,0 +1,102 @@
+package mildtilt.app.train;
+
+import javafx.scene.canvas.Canvas;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.paint.Color;
+import javafx.scene.shape.StrokeLineCap;
+import mildtilt.app.look.Ink;
+import mildtilt.app.look.InkedPane;
+import mildtilt.job.Element;
+
+/** A small drawing of one kind of element, in ink. */
+final class ElementIcon extends InkedPane {
+
+    static final double WIDTH = 46;
+    static final double HEIGHT = 26;
+
+    private final Canvas canvas = new Canvas(WIDTH, HEIGHT);
+    private final Element element;
+
+    ElementIcon(Element element) {
+        this.element = element;
+        setMinSize(WIDTH, HEIGHT);
+        setMaxSize(WIDTH, HEIGHT);
+        getChildren().add(canvas);
+        setMouseTransparent(true);
+    }
+
+    @Override
+    protected void redraw() {
+        GraphicsContext g = canvas.getGraphicsContext2D();
+        g.clearRect(0, 0, WIDTH, HEIGHT);
+        Color line = ink(Ink.LINE);
+        g.setStroke(line);
+        g.setFill(line);
+        g.setLineCap(StrokeLineCap.ROUND);
+        g.setLineWidth(2);
+        switch (element) {
+            case Element.Wheel _ -> wheel(g);
+            case Element.ShaftAt _ -> {
+                g.setLineWidth(5);
+                g.strokeLine(6, 19, 40, 7);
+            }
+            case Element.JointAt _ -> joint(g);
+            case Element.GearElement _ -> rack(g);
+            case Element.TieRods _ -> {
+                g.strokeLine(7, 13, 39, 13);
+                g.strokeOval(2, 9, 8, 8);
+                g.strokeOval(36, 9, 8, 8);
+            }
+            case Element.SteeringArms _ -> {
+                g.setLineWidth(5);
+                g.strokePolyline(new double[] {9, 22, 40}, new double[] {6, 13, 19}, 3);
+                g.setFill(ink(Ink.PAPER));
+                g.fillOval(36.5, 15.5, 7, 7);
+                g.setLineWidth(1.5);
+                g.strokeOval(36.5, 15.5, 7, 7);
+            }
+            case Element.Knuckles _ -> {
+                g.strokeLine(20, 2, 26, 24);
+                g.setLineWidth(4);
+                g.strokePolyline(new double[] {17, 28, 29}, new double[] {4, 12, 22}, 3);
+                g.strokeLine(28, 12, 40, 12);
+            }
+            case Element.Tyres _ -> {
+                g.strokeOval(11, 1, 24, 24);
+                g.strokeOval(18, 8, 10, 10);
+            }
+        }
+    }
+
+    private static void wheel(GraphicsContext g) {
+        g.setLineWidth(3);
+        g.strokeOval(11, 2, 23, 22);
+        g.setLineWidth(2);
+        g.strokeLine(12, 13, 33, 13);
+        g.strokeLine(22.5, 13, 22.5, 23);
+    }
+
+    private void joint(GraphicsContext g) {
+        g.setLineWidth(4);
+        g.strokeLine(3, 21, 14, 16);
+        g.strokeLine(32, 10, 43, 5);
+        g.setLineWidth(2);
+        g.strokePolyline(new double[] {25, 17, 14, 20, 28}, new double[] {8, 10, 16, 20, 18}, 5);
+        g.strokePolyline(new double[] {19, 28, 32, 27, 20}, new double[] {7, 6, 10, 18, 19}, 5);
+        g.setFill(ink(Ink.PAPER));
+        g.fillOval(20, 10, 6, 6);
+        g.strokeOval(20, 10, 6, 6);
+    }
+
+    private static void rack(GraphicsContext g) {
+        g.setLineWidth(1.5);
+        g.strokeRect(6, 13, 34, 7);
+        for (int x = 10; x < 38; x += 5) {
+            g.strokeLine(x, 13, x + 2, 9);
+        }
+        g.setLineWidth(3);
+        g.strokeLine(1, 16.5, 6, 16.5);
+        g.strokeLine(40, 16.5, 45, 16.5);
+        g.strokeLine(23, 10, 27, 2);
+    }
+}

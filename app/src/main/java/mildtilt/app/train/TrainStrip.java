@@ -1,0 +1,122 @@
+package mildtilt.app.train;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javafx.css.PseudoClass;
+import javafx.geometry.Pos;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import mildtilt.app.look.StateMark;
+import mildtilt.app.shell.Workbench;
+import mildtilt.check.Severity;
+import mildtilt.job.Element;
+
+/** Every element of the steering in order, each with its figure and its state. Selecting one selects it everywhere. */
+public final class TrainStrip extends ScrollPane {
+
+    private static final PseudoClass SELECTED = PseudoClass.getPseudoClass("selected-element");
+
+    private final Workbench bench;
+    private final HBox row = new HBox();
+    private List<Element> shown = List.of();
+    private final List<Tile> tiles = new ArrayList<>();
+
+    public TrainStrip(Workbench bench) {
+        this.bench = bench;
+        getStyleClass().add("train-strip");
+        row.getStyleClass().add("train-row");
+        setContent(row);
+        setFitToWidth(true);
+        setFitToHeight(true);
+        setVbarPolicy(ScrollBarPolicy.NEVER);
+        setMinHeight(96);
+        setPrefHeight(96);
+        bench.jobProperty().addListener((_, _, _) -> rebuildIfChanged());
+        bench.workedProperty().addListener((_, _, _) -> refresh());
+        bench.lengthUnitProperty().addListener((_, _, _) -> refresh());
+        bench.selectionProperty().addListener((_, _, _) -> refresh());
+        row.addEventFilter(KeyEvent.KEY_PRESSED, this::walk);
+        rebuildIfChanged();
+    }
+
+    private final class Tile extends ToggleButton {
+        private final Element element;
+        private final Label name = new Label();
+        private final Label figure = new Label();
+        private final Label meaning = new Label();
+        private final StateMark state = new StateMark(Severity.FINE);
+
+        Tile(Element element, int index) {
+            this.element = element;
+            setId("element-" + index);
+            getStyleClass().setAll("element-tile");
+            name.getStyleClass().add("element-name");
+            figure.getStyleClass().add("element-figure");
+            meaning.getStyleClass().add("element-meaning");
+            HBox top = new HBox(2, new ElementIcon(element), state);
+            top.setAlignment(Pos.CENTER_LEFT);
+            VBox box = new VBox(top, name, figure, meaning);
+            box.getStyleClass().add("element-box");
+            setGraphic(box);
+            setMaxWidth(Double.MAX_VALUE);
+            HBox.setHgrow(this, Priority.ALWAYS);
+            setOnAction(_ -> bench.selectionProperty().set(
+                    bench.selectionProperty().get().equals(Optional.of(element)) ? Optional.empty() : Optional.of(element)));
+        }
+
+        void refresh() {
+            boolean selected = bench.selectionProperty().get().equals(Optional.of(element));
+            setSelected(selected);
+            pseudoClassStateChanged(SELECTED, selected);
+            String label = Element.label(bench.job(), element);
+            name.setText(label);
+            bench.workedProperty().get().map(w -> w.now()).filter(a -> Element.trainOf(a.job()).equals(shown)).ifPresent(a -> {
+                figure.setText(ElementHeadline.of(a, element, bench.lengthUnit()));
+                meaning.setText(ElementHeadline.meaning(a, element));
+                state.show(a.stateOf(element));
+                setAccessibleText(label + ", " + meaning.getText() + " " + figure.getText() + ", " + state.getText());
+            });
+        }
+    }
+
+    private void rebuildIfChanged() {
+        List<Element> train = Element.trainOf(bench.job());
+        if (!train.equals(shown)) {
+            shown = train;
+            tiles.clear();
+            for (int i = 0; i < train.size(); i++) {
+                tiles.add(new Tile(train.get(i), i));
+            }
+            row.getChildren().setAll(tiles);
+        }
+        refresh();
+    }
+
+    private void refresh() {
+        tiles.forEach(Tile::refresh);
+    }
+
+    /** Left and right go along the train. */
+    private void walk(KeyEvent e) {
+        int step = e.getCode() == KeyCode.RIGHT ? 1 : e.getCode() == KeyCode.LEFT ? -1 : 0;
+        if (step == 0 || e.isAltDown() || e.isShortcutDown()) {
+            return;
+        }
+        for (int i = 0; i < tiles.size(); i++) {
+            if (tiles.get(i).isFocused()) {
+                Tile next = tiles.get(Math.clamp(i + step, 0, tiles.size() - 1));
+                next.requestFocus();
+                bench.selectionProperty().set(Optional.of(next.element));
+                e.consume();
+                return;
+            }
+        }
+    }
+}
