@@ -6,8 +6,8 @@ import mildtilt.geometry.Vector;
 /** A way of looking square on at the vehicle. */
 public enum Elevation {
     SIDE("Side", "seen from the left, front to the left"),
-    PLAN("Plan", "seen from above, front to the left"),
-    FRONT("Front", "seen from ahead");
+    PLAN("Plan", "seen from above, front at the top"),
+    FRONT("Front", "seen from ahead, the vehicle's left on the right");
 
     private final String label;
     private final String sense;
@@ -28,7 +28,8 @@ public enum Elevation {
     /** Rightward on the sheet, mm. */
     public double across(Point p) {
         return switch (this) {
-            case SIDE, PLAN -> -p.x();
+            case SIDE -> -p.x();
+            case PLAN -> -p.y();
             case FRONT -> p.y();
         };
     }
@@ -37,7 +38,7 @@ public enum Elevation {
     public double up(Point p) {
         return switch (this) {
             case SIDE, FRONT -> p.z();
-            case PLAN -> -p.y();
+            case PLAN -> p.x();
         };
     }
 
@@ -45,7 +46,7 @@ public enum Elevation {
     public Vector inSpace(double across, double up) {
         return switch (this) {
             case SIDE -> new Vector(-across, 0, up);
-            case PLAN -> new Vector(-across, -up, 0);
+            case PLAN -> new Vector(up, -across, 0);
             case FRONT -> new Vector(0, across, up);
         };
     }

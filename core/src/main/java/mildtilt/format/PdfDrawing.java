@@ -58,7 +58,7 @@ final class PdfDrawing {
         sheet.pen(0.4, 0.75);
         if (e == Elevation.PLAN) {
             sheet.dash(6, 2, 1, 2);
-            sheet.line(x0 + extent.left() * k - 6, y0, x0 + extent.right() * k + 6, y0);
+            sheet.line(x0, y0 - extent.bottom() * k + 6, x0, y0 - extent.top() * k - 6);
         } else {
             sheet.line(x0 + extent.left() * k - 6, y0, x0 + extent.right() * k + 6, y0);
         }

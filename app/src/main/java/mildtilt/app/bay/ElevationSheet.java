@@ -174,7 +174,8 @@ final class ElevationSheet extends InkedPane {
         handles.update(v);
         handles.keepClear(placer);
         for (Note note : sketch.notes()) {
-            if (note.belongsIn(elevation) && (large || selected(Optional.of(note.element())))) {
+            boolean chosen = selected(Optional.of(note.element()));
+            if (note.belongsIn(elevation) && (chosen || large && ofStage(note.element()))) {
                 write(g, v, note, placer);
             }
         }
@@ -184,13 +185,17 @@ final class ElevationSheet extends InkedPane {
 
     /** Only what the stage is about settles how far the sheet reaches. */
     private Sketch aboutStage() {
+        List<Stroke> about = sketch.strokes().stream().filter(s -> s.element().map(this::ofStage).orElse(false)).toList();
+        return about.isEmpty() ? sketch : new Sketch(about, List.of());
+    }
+
+    private boolean ofStage(Element element) {
         WorkStage stage = bench.stageProperty().get();
-        List<Stroke> about = sketch.strokes().stream().filter(s -> s.element().map(e -> switch (e) {
+        return switch (element) {
             case Element.Wheel _, Element.ShaftAt _, Element.JointAt _ -> stage != WorkStage.LINKAGE;
             case Element.GearElement _, Element.TieRods _, Element.SteeringArms _, Element.Knuckles _, Element.Tyres _ ->
                     stage != WorkStage.COLUMN;
-        }).orElse(false)).toList();
-        return about.isEmpty() ? sketch : new Sketch(about, List.of());
+        };
     }
 
     private void datum(GraphicsContext g, SheetView v, double w, double h) {
@@ -200,7 +205,9 @@ final class ElevationSheet extends InkedPane {
         if (elevation == Elevation.PLAN) {
             g.setLineDashes(14, 4, 3, 4);
         }
-        if (y > 0 && y < h) {
+        if (elevation == Elevation.PLAN) {
+            g.strokeLine(v.originX(), 0, v.originX(), h);
+        } else if (y > 0 && y < h) {
             g.strokeLine(0, y, w, y);
         }
         g.setLineDashes();
@@ -210,6 +217,30 @@ final class ElevationSheet extends InkedPane {
             g.setTextAlign(TextAlignment.RIGHT);
             g.fillText("ground", w - 8, y + 14);
         }
+        if (large) {
+            sides(g, w, h);
+        }
+    }
+
+    /** Which way the vehicle faces, where it could be mistaken. */
+    private void sides(GraphicsContext g, double w, double h) {
+        g.setFill(ink(Ink.FAINT));
+        g.setFont(Fonts.text(12));
+        g.setTextBaseline(VPos.TOP);
+        String left = switch (elevation) {
+            case SIDE -> "front";
+            case PLAN -> "left";
+            case FRONT -> "right";
+        };
+        String right = switch (elevation) {
+            case SIDE -> "rear";
+            case PLAN -> "right";
+            case FRONT -> "left";
+        };
+        g.setTextAlign(TextAlignment.LEFT);
+        g.fillText("◂ " + left, 8, 6);
+        g.setTextAlign(TextAlignment.RIGHT);
+        g.fillText(right + " ▸", w - 8, 6);
     }
 
     private boolean selected(Optional<Element> element) {
@@ -218,8 +249,9 @@ final class ElevationSheet extends InkedPane {
 
     private void stroke(GraphicsContext g, SheetView v, Stroke s, LabelPlacer placer) {
         boolean chosen = selected(s.element());
-        g.setStroke(ink(chosen ? Ink.ACCENT : faint(s.pen()) ? Ink.FAINT : Ink.LINE));
-        g.setLineWidth(width(s.pen()) * (large ? 1 : 0.7) + (chosen ? 1.5 : 0));
+        boolean quiet = faint(s.pen()) || !s.element().map(this::ofStage).orElse(false);
+        g.setStroke(ink(chosen ? Ink.ACCENT : quiet ? Ink.FAINT : Ink.LINE));
+        g.setLineWidth(width(s.pen()) * (large ? 1 : 0.6) + (chosen ? 1.5 : 0));
         if (s.pen() == Pen.STEER_AXIS) {
             g.setLineDashes(9, 3, 2, 3);
         }
@@ -282,6 +314,9 @@ final class ElevationSheet extends InkedPane {
         double length = power * (part >= 5 ? 5 : part >= 2 ? 2 : 1) * unit;
         double pixels = length * v.pixelsPerMm();
         double y = h - 7;
+        String text = LengthText.editable(length, bench.lengthUnit());
+        g.setFill(ink(Ink.PAPER));
+        g.fillRect(0, h - 20, 22 + pixels + text.length() * 7, 20);
         g.setStroke(ink(Ink.LINE));
         g.setLineWidth(1.5);
         g.strokePolyline(new double[] {8, 8, 8 + pixels, 8 + pixels}, new double[] {y - 5, y, y, y - 5}, 4);
@@ -289,7 +324,6 @@ final class ElevationSheet extends InkedPane {
         g.setFont(Fonts.text(12));
         g.setTextAlign(TextAlignment.LEFT);
         g.setTextBaseline(VPos.CENTER);
-        String text = LengthText.editable(length, bench.lengthUnit());
         g.fillText(text, 14 + pixels, y - 3);
     }
 }

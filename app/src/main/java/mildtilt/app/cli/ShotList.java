@@ -38,7 +38,11 @@ final class ShotList {
 
     private final Path folder;
 
-    private record Shot(String name, Runnable prepare) {}
+    private record Shot(String name, Runnable prepare, Duration settle) {
+        Shot(String name, Runnable prepare) {
+            this(name, prepare, SETTLE);
+        }
+    }
 
     ShotList(Path folder) {
         this.folder = folder;
@@ -61,14 +65,14 @@ final class ShotList {
             bench.stageProperty().set(WorkStage.LINKAGE);
             bench.selectionProperty().set(Optional.of(new Element.SteeringArms()));
             PointId arm = new PointId.OnCorner(Side.LEFT, CornerPoint.TIE_ROD_POINT);
-            bench.edit("Move left tie-rod point on the steering arm: 28.0 mm forward, 12.0 mm to the right",
-                    j -> JobPoints.moved(j, arm, JobPoints.position(j, arm).plus(new Vector(28, -12, 0))));
+            bench.edit("Move left tie-rod point on the steering arm: 14.0 mm forward, 7.0 mm to the right",
+                    j -> JobPoints.moved(j, arm, JobPoints.position(j, arm).plus(new Vector(14, -7, 0))));
         }));
         shots.add(new Shot("inch-fractions", () -> bench.lengthUnitProperty().set(LengthUnit.INCH_FRACTION)));
         shots.add(new Shot("make-job-card", () -> {
             bench.lengthUnitProperty().set(LengthUnit.MM);
             bench.stageProperty().set(WorkStage.MAKE);
-        }));
+        }, SETTLE.multiply(4)));
         shots.add(new Shot("dark", () -> {
             bench.stageProperty().set(WorkStage.COLUMN);
             bench.selectionProperty().set(Optional.empty());
@@ -93,17 +97,17 @@ final class ShotList {
             return;
         }
         Shot shot = left.poll();
-        after(() -> {
+        after(SETTLE, () -> {
             shot.prepare.run();
-            after(() -> {
+            after(shot.settle, () -> {
                 capture(running, shot.name);
                 next(running, left);
             });
         });
     }
 
-    private static void after(Runnable run) {
-        PauseTransition pause = new PauseTransition(SETTLE);
+    private static void after(Duration wait, Runnable run) {
+        PauseTransition pause = new PauseTransition(wait);
         pause.setOnFinished(_ -> run.run());
         pause.play();
     }

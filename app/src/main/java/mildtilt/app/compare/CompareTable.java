@@ -16,6 +16,7 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
+import javafx.scene.layout.RowConstraints;
 import javafx.scene.layout.VBox;
 import javafx.util.StringConverter;
 import mildtilt.analysis.Headline;
@@ -28,6 +29,8 @@ import mildtilt.app.shell.Worked;
 public final class CompareTable extends VBox {
 
     private static final PseudoClass CHANGED = PseudoClass.getPseudoClass("changed");
+
+    private static final double ROW_HEIGHT = 18;
 
     private final Workbench bench;
     private final Map<Headline, Row> rows = new EnumMap<>(Headline.class);
@@ -54,6 +57,7 @@ public final class CompareTable extends VBox {
             row.before.setId("before-" + h.name().toLowerCase(Locale.ROOT));
             row.now.setId("now-" + h.name().toLowerCase(Locale.ROOT));
             grid.addRow(at++, row.name, row.before, row.now);
+            grid.getRowConstraints().add(new RowConstraints(ROW_HEIGHT));
             rows.put(h, row);
         }
         getChildren().addAll(head(), grid);
@@ -86,6 +90,9 @@ public final class CompareTable extends VBox {
         HBox.setHgrow(gap, Priority.ALWAYS);
         Label now = new Label("now");
         now.getStyleClass().add("pane-head");
+        choice.setPrefWidth(176);
+        pin.setMinWidth(Region.USE_PREF_SIZE);
+        now.setMinWidth(Region.USE_PREF_SIZE);
         HBox head = new HBox(6, choice, pin, gap, now);
         head.setAlignment(Pos.CENTER_LEFT);
         return head;

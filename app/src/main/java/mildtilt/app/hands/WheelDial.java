@@ -112,7 +112,7 @@ final class WheelDial extends InkedPane {
         g.setFill(ink(Ink.LINE));
         g.setFont(Fonts.figure(16));
         String text = LengthText.decimal(Math.abs(deg), 0) + "°";
-        String way = Math.abs(deg) < 0.5 ? "" : deg > 0 ? " left" : " right";
+        String way = Math.abs(deg) < 0.5 ? "" : deg > 0 ? ", left" : ", right";
         g.fillText(text, cx, cy);
         g.setFont(Fonts.text(13));
         g.fillText("Steering wheel" + way, cx, h - 9);

@@ -9,7 +9,8 @@ import javafx.scene.text.FontWeight;
 /** The font that ships with the program; its figures are all of one width. */
 public final class Fonts {
 
-    public static final String FAMILY = "Source Sans 3";
+    static final String FAMILY = "Source Sans 3";
+    static final String STRONG_FAMILY = "Source Sans 3 SemiBold";
 
     private Fonts() {}
 
@@ -25,7 +26,7 @@ public final class Fonts {
     }
 
     public static Font figure(double size) {
-        return Font.font(FAMILY, FontWeight.SEMI_BOLD, size);
+        return Font.font(STRONG_FAMILY, FontWeight.SEMI_BOLD, size);
     }
 
     public static Font text(double size) {

@@ -35,6 +35,7 @@ public final class JobCardPane extends VBox {
     private final Workbench bench;
     private final Clock clock;
     private final ImageView page = new ImageView();
+    private final Label hint = new Label();
     private int asked;
 
     public JobCardPane(Workbench bench, Clock clock, Runnable savePdf, Runnable saveCsv) {
@@ -50,7 +51,6 @@ public final class JobCardPane extends VBox {
         csv.setOnAction(_ -> saveCsv.run());
         Label head = new Label("Job card");
         head.getStyleClass().add("pane-head");
-        Label hint = new Label("one page A4, the drawing to scale");
         hint.getStyleClass().add("hint");
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
@@ -75,6 +75,7 @@ public final class JobCardPane extends VBox {
             return;
         }
         int mine = ++asked;
+        hint.setText("drawing the page …");
         LengthUnit unit = bench.lengthUnit();
         String file = bench.fileProperty().get().map(p -> p.getFileName().toString()).orElse("not saved yet");
         CompletableFuture.supplyAsync(() -> draw(analysis.get(), unit, file)).whenComplete((image, problem) ->
@@ -82,6 +83,7 @@ public final class JobCardPane extends VBox {
                     if (mine != asked) {
                         return;
                     }
+                    hint.setText("one page A4, the drawing to scale");
                     if (problem == null) {
                         page.setImage(SwingFXUtils.toFXImage(image, null));
                     } else {

@@ -7,6 +7,9 @@ import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleObjectProperty;
+import mildtilt.format.JobFileException;
+import mildtilt.format.JobReader;
+import mildtilt.format.JobWriter;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Side;
 import mildtilt.job.Element;
@@ -155,13 +158,24 @@ public final class Workbench implements AutoCloseable {
     public boolean edit(String change, UnaryOperator<Job> edit) {
         Job before = job();
         Optional<Job> after = attempt(edit);
-        if (after.isEmpty() || after.get().equals(before)) {
+        if (after.isEmpty() || after.get().equals(before) || !fitsFile(after.get())) {
             return false;
         }
         history.did(before, change);
         put(after.get());
         say(change);
         return true;
+    }
+
+    /** A size no job file may hold, such as a joint that allows 400 degrees, is refused when it is typed. */
+    private boolean fitsFile(Job after) {
+        try {
+            JobReader.read(JobWriter.write(after));
+            return true;
+        } catch (JobFileException e) {
+            refuse("That can't be. " + e.getMessage() + " Nothing was changed.");
+            return false;
+        }
     }
 
     private Optional<Job> attempt(UnaryOperator<Job> edit) {
@@ -189,6 +203,10 @@ public final class Workbench implements AutoCloseable {
         Optional<Job> start = dragStart;
         dragStart = Optional.empty();
         if (start.isPresent() && !start.get().equals(job())) {
+            if (!fitsFile(job())) {
+                put(start.get());
+                return;
+            }
             history.did(start.get(), change);
             say(change);
             requestAnalysis();

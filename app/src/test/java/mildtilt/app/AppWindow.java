@@ -1,0 +1,116 @@
+package mildtilt.app;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.Optional;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
+import java.util.function.BooleanSupplier;
+import java.util.stream.Stream;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.Labeled;
+import javafx.scene.text.Text;
+import javafx.stage.Stage;
+import javafx.stage.Window;
+import mildtilt.app.look.Fonts;
+import mildtilt.app.shell.FilePrompt;
+import mildtilt.app.shell.Recovery;
+import mildtilt.app.shell.Shell;
+import mildtilt.app.shell.Workbench;
+import mildtilt.job.Job;
+import org.testfx.api.FxRobot;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** The real window on a job, with the answers to file dialogues given by the test. */
+final class AppWindow implements AutoCloseable {
+
+    final Stage stage;
+    final Workbench bench;
+    final Recovery recovery;
+    final Shell shell;
+    Path chosen = Path.of("");
+
+    AppWindow(Stage stage, Job job, Path state) throws Exception {
+        Fonts.load();
+        this.stage = stage;
+        bench = new Workbench(job);
+        recovery = new Recovery(state);
+        shell = new Shell(stage, bench, recovery, new FilePrompt() {
+            @Override
+            public Optional<Path> openJob(Window owner) {
+                return Optional.of(chosen);
+            }
+
+            @Override
+            public Optional<Path> saveJob(Window owner, String suggested) {
+                return Optional.of(chosen);
+            }
+
+            @Override
+            public Optional<Path> savePdf(Window owner, String suggested) {
+                return Optional.of(chosen);
+            }
+
+            @Override
+            public Optional<Path> folder(Window owner, String title) {
+                return Optional.of(chosen);
+            }
+        }, Clock.fixed(Instant.parse("2026-11-24T12:00:00Z"), ZoneOffset.UTC));
+        stage.setX(0);
+        stage.setY(0);
+        stage.show();
+        stage.toFront();
+    }
+
+    /** Waits until the background has worked out the job as it stands. */
+    void settle() {
+        until(() -> bench.workedProperty().get().map(w -> w.now().job() == bench.job()).orElse(false));
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    static void until(BooleanSupplier condition) {
+        try {
+            WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, condition::getAsBoolean);
+        } catch (TimeoutException e) {
+            throw new AssertionError("waited too long", e);
+        }
+    }
+
+    String text(FxRobot robot, String id) {
+        return robot.lookup(id).queryAs(Label.class).getText();
+    }
+
+    /** Labels that show less than they say: cut off with an ellipsis. */
+    static Stream<String> cutOff(Node root) {
+        return root.lookupAll(".label, .button, .toggle-button").stream()
+                .filter(Labeled.class::isInstance).map(Labeled.class::cast)
+                .filter(l -> l.isVisible() && l.localToScene(l.getLayoutBounds()).getWidth() > 0 && shownInTree(l))
+                .filter(l -> l.lookupAll(".text").stream().filter(Text.class::isInstance).map(Text.class::cast)
+                        .anyMatch(t -> t.getText().endsWith("…") && !l.getText().endsWith("…") || t.getText().endsWith("...")))
+                .map(Labeled::getText);
+    }
+
+    private static boolean shownInTree(Node node) {
+        for (Node n = node; n != null; n = n.getParent()) {
+            if (!n.isVisible()) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    static Path temporary() throws Exception {
+        return Files.createTempDirectory("mild-tilt-test");
+    }
+
+    @Override
+    public void close() {
+        recovery.close();
+        bench.close();
+        stage.close();
+    }
+}

@@ -1,0 +1,73 @@
+package mildtilt.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.io.ByteArrayOutputStream;
+import java.io.PrintStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import mildtilt.app.cli.Main;
+import mildtilt.format.DemoJob;
+import mildtilt.format.JobFile;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+class CommandLineTest {
+
+    private record Said(int code, String out, String err) {}
+
+    private static Said run(String... args) {
+        PrintStream out = System.out;
+        PrintStream err = System.err;
+        ByteArrayOutputStream saidOut = new ByteArrayOutputStream();
+        ByteArrayOutputStream saidErr = new ByteArrayOutputStream();
+        System.setOut(new PrintStream(saidOut, true, StandardCharsets.UTF_8));
+        System.setErr(new PrintStream(saidErr, true, StandardCharsets.UTF_8));
+        try {
+            int code = Main.run(args);
+            return new Said(code, saidOut.toString(StandardCharsets.UTF_8), saidErr.toString(StandardCharsets.UTF_8));
+        } finally {
+            System.setOut(out);
+            System.setErr(err);
+        }
+    }
+
+    @Test
+    void analysePrintsEveryFigureAndWritesTheCurves(@TempDir Path folder) throws Exception {
+        Path file = folder.resolve("demo.tilt");
+        JobFile.save(file, DemoJob.marshCarrier());
+        Path positions = Files.writeString(folder.resolve("p.csv"),
+                "steering_wheel_deg,travel_left_mm,travel_right_mm\n90,20,-10\n2000,0,0\n");
+        Said said = run("analyse", file.toString(), "--out", folder.resolve("curves").toString(),
+                "--positions", positions.toString(), "--grid", "21x9");
+        assertThat(said.err).isEmpty();
+        assertThat(said.code).isZero();
+        JsonNode json = new ObjectMapper().readTree(said.out);
+        assertThat(json.at("/column/joint_angles_deg/1").asDouble()).isBetween(37.404, 37.406);
+        assertThat(json.at("/linkage/steer_table").size()).isEqualTo(21);
+        assertThat(json.at("/linkage/bump_steer_table").size()).isEqualTo(9);
+        assertThat(json.at("/findings/0/fault").asText()).isEqualTo("joint_over_limit");
+        assertThat(json.at("/positions/0/left/delta_deg").asDouble()).isPositive();
+        assertThat(json.at("/positions/1/left/why_not").asText()).contains("rack");
+        assertThat(folder.resolve("curves/steer-curve.csv")).exists();
+    }
+
+    @Test
+    void unusableInputIsASentenceAndACode(@TempDir Path folder) throws Exception {
+        Path file = folder.resolve("x.tilt");
+        Files.writeString(file, "no json");
+        assertThat(run("analyse", file.toString())).satisfies(s -> {
+            assertThat(s.code).isEqualTo(2);
+            assertThat(s.out).isEmpty();
+            assertThat(s.err).contains("x.tilt").contains("line 1").doesNotContain("Exception");
+        });
+        JobFile.save(file, DemoJob.marshCarrier());
+        assertThat(run("analyse", file.toString(), "--grid", "20x9").err).contains("odd");
+        assertThat(run("analyse", file.toString(), "--positions", folder.resolve("none.csv").toString()).code).isEqualTo(2);
+        assertThat(run("analyse").code).isEqualTo(2);
+        assertThat(run("fly").code).isEqualTo(2);
+    }
+}

@@ -1,0 +1,77 @@
+package mildtilt.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.BufferedReader;
+import java.io.InputStreamReader;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import mildtilt.app.shell.Recovery;
+import mildtilt.format.DemoJob;
+import mildtilt.job.Job;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+class RecoveryTest {
+
+    /** Edits a job, says so, and waits to be killed. */
+    static final class Victim {
+        public static void main(String[] args) throws Exception {
+            Recovery recovery = new Recovery(Path.of(args[0]));
+            Job job = DemoJob.marshCarrier();
+            for (int i = 0; i < 20; i++) {
+                job = job.withTitle("edit " + i);
+                recovery.changed(job, Optional.of(Path.of("carrier.tilt")));
+            }
+            while (true) {
+                try (var files = Files.list(Path.of(args[0]))) {
+                    if (files.anyMatch(f -> f.toString().endsWith(".tilt"))) {
+                        System.out.println("kept");
+                    }
+                }
+                Thread.sleep(50);
+            }
+        }
+    }
+
+    @Test
+    void unsavedWorkSurvivesAKillAndIsOfferedOnce(@TempDir Path folder) throws Exception {
+        Process victim = new ProcessBuilder(ProcessHandle.current().info().command().orElse("java"),
+                "-cp", System.getProperty("java.class.path"), Victim.class.getName(), folder.toString())
+                .redirectError(ProcessBuilder.Redirect.INHERIT).start();
+        try (BufferedReader out = new BufferedReader(new InputStreamReader(victim.getInputStream(), StandardCharsets.UTF_8))) {
+            assertThat(out.readLine()).isEqualTo("kept");
+            try (Recovery other = new Recovery(folder)) {
+                // While it runs its work is its own.
+                assertThat(other.left()).isEmpty();
+                victim.destroyForcibly().waitFor();
+                List<Recovery.Left> left = other.left();
+                assertThat(left).singleElement().satisfies(l -> {
+                    assertThat(l.job()).isEqualTo(DemoJob.marshCarrier().withTitle("edit 19"));
+                    assertThat(l.from().orElseThrow()).hasFileName("carrier.tilt");
+                });
+                other.forget(left.getFirst());
+                assertThat(other.left()).isEmpty();
+            }
+        } finally {
+            victim.destroyForcibly();
+        }
+        try (var files = Files.list(folder)) {
+            assertThat(files).isEmpty();
+        }
+    }
+
+    @Test
+    void savedWorkLeavesNothing(@TempDir Path folder) throws Exception {
+        try (Recovery recovery = new Recovery(folder)) {
+            recovery.keepNow(DemoJob.marshCarrier(), Optional.empty());
+            recovery.allSaved();
+        }
+        try (var files = Files.list(folder)) {
+            assertThat(files).isEmpty();
+        }
+    }
+}

@@ -1,0 +1,136 @@
+package mildtilt.format;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.fail;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Random;
+import mildtilt.analysis.Analysis;
+import mildtilt.geometry.Vector;
+import mildtilt.job.Job;
+import mildtilt.job.JobPoints;
+import mildtilt.job.PointId;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class JobFileTest {
+
+    private static final String DEMO = JobWriter.write(DemoJob.marshCarrier());
+
+    @TempDir
+    private Path folder = Path.of("");
+
+    @Test
+    void savedOpenedAndSavedAgainIsTheSameFile() throws Exception {
+        Path first = folder.resolve("a.tilt");
+        Path second = folder.resolve("b.tilt");
+        for (String text : List.of(DEMO, ReferenceCases.wishboneJob(ReferenceCases.load("double_wishbone_rack").get("input")),
+                ReferenceCases.columnJob(ReferenceCases.load("double-joint-then-single").get("input")))) {
+            Job job = JobReader.read(text);
+            JobFile.save(first, job);
+            Job again = JobFile.open(first);
+            JobFile.save(second, again);
+            assertThat(again).isEqualTo(job);
+            assertThat(Files.readAllBytes(second)).isEqualTo(Files.readAllBytes(first));
+        }
+    }
+
+    @Test
+    void aSaveKeepsTheCopyItReplacesAndLeavesNothingElse() throws Exception {
+        Path file = folder.resolve("carrier.tilt");
+        Job job = DemoJob.marshCarrier();
+        JobFile.save(file, job);
+        Job changed = JobPoints.moved(job, new PointId.Hub(), job.column().orElseThrow().hub().plus(new Vector(1, 2, 3)));
+        JobFile.save(file, changed);
+        assertThat(JobFile.open(file)).isEqualTo(changed);
+        assertThat(JobFile.open(JobFile.previous(file))).isEqualTo(job);
+        try (var files = Files.list(folder)) {
+            assertThat(files).containsExactlyInAnyOrder(file, JobFile.previous(file));
+        }
+        Path nowhere = folder.resolve("no/such/folder/x.tilt");
+        assertThatThrownBy(() -> JobFile.save(nowhere, job)).isInstanceOf(JobFileException.class)
+                .hasMessageContaining("x.tilt").hasMessageContaining("still open");
+    }
+
+    /** Each: what is replaced in the demo's file, by what, and what the refusal must say. */
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', quoteCharacter = '~', nullValues = "null", value = {
+        "\"format\" : \"mild-tilt-job\" | \"format\" : \"other\" | not a Mild Tilt job",
+        "\"version\" : 1 | \"version\" : 7 | newer Mild Tilt (job version 7",
+        "\"bump_mm\" : 70 | \"bump_mm\" : -70 | vehicle, bump_mm",
+        "\"bump_mm\" : 70 | \"bump_mm\" : \"seventy\" | vehicle, bump_mm",
+        "\"bump_mm\" : 70 | \"bump_mm\" : 1e999 | vehicle, bump_mm",
+        "\"bump_mm\" : 70 | \"bumps_mm\" : 70 | bumps_mm",
+        "\"bump_mm\" : 70 | \"bump_mm\" : 70, \"bump_mm\" : 71 | line 8",
+        "[ -285, 215, 535 ] | [ -285, 215 ] | column, joints number 2, centre_mm",
+        "[ -285, 215, 535 ] | [ -570, 380, 700 ] | \"Lower shaft\" has no length",
+        "\"kind\" : \"single\" | \"kind\" : \"triple\" | column, joints number 1, kind",
+        "\"travel_per_left_turn_mm\" : -55 | \"travel_per_left_turn_mm\" : 0 | travel_per_left_turn_mm",
+        "[ -158, 612, 330 ] | [ 1.5909090909090908, 632.9545454545455, 330 ] | left steering arm has no length",
+        "[ 5, 640, 280 ] | [ 5, 640, 580 ] | axle, left: The upper ball joint must stand above",
+        "[ 0, 760, 390 ] | [ 0, -760, 390 ] | axle, left",
+        "\"fork\" : \"any\" | \"fork\" : \"stepped\" | column, shafts number 2: A stepped fork needs \"fork_step_deg\"",
+        "\"diameter_mm\" : 22, | \"diameter_mm\" : 22, \"clocking_deg\" : 4, | has one fork only",
+        "\"about\" : | \"about\"  | line 5"
+    })
+    void aFileThatWillNotDoIsRefusedWithThePlace(String part, String by, String says) {
+        assertThat(DEMO).contains(part);
+        assertThatThrownBy(() -> JobReader.read(DEMO.replaceFirst("\\Q" + part + "\\E", by.replace("\\", "\\\\"))))
+                .isInstanceOf(JobFileException.class).hasMessageContaining(says);
+    }
+
+    @Test
+    void filesThatAreNoJobsAtAll() throws IOException {
+        Path binary = Files.write(folder.resolve("photo.tilt"), new byte[] {(byte) 0x89, 'P', 'N', 'G', (byte) 0xff, 0});
+        assertThatThrownBy(() -> JobFile.open(binary)).hasMessageStartingWith("photo.tilt: ").hasMessageContaining("not text");
+        assertThatThrownBy(() -> JobFile.open(folder.resolve("gone.tilt"))).hasMessageContaining("no such file");
+        assertThatThrownBy(() -> JobFile.open(folder)).hasMessageContaining("folder");
+        assertThatThrownBy(() -> JobReader.read("")).isInstanceOf(JobFileException.class);
+        assertThatThrownBy(() -> JobReader.read("[".repeat(100_000))).isInstanceOf(JobFileException.class);
+        assertThatThrownBy(() -> JobReader.read(DEMO + "{}")).isInstanceOf(JobFileException.class);
+    }
+
+    /** Damaged files end in a refusal or a job whose every figure is a number; never in anything else. */
+    @Test
+    void noDamageGetsPast() {
+        Random random = new Random(20);
+        String[] swaps = {"0", "-1", "1e5", "99999", "null", "true", "\"x\"", "[]", "{}", "0.0001", "-0.0", "90"};
+        int read = 0;
+        for (int i = 0; i < 1500; i++) {
+            StringBuilder text = new StringBuilder(DEMO);
+            for (int n = 1 + random.nextInt(2); n > 0; n--) {
+                if (random.nextInt(4) == 0) {
+                    text.setCharAt(random.nextInt(text.length()), (char) (32 + random.nextInt(95)));
+                } else {
+                    var number = java.util.regex.Pattern.compile("-?\\d+(\\.\\d+)?").matcher(text);
+                    int from = random.nextInt(text.length());
+                    if (number.find(from)) {
+                        text.replace(number.start(), number.end(), swaps[random.nextInt(swaps.length)]);
+                    }
+                }
+            }
+            try {
+                Job job = JobReader.read(text.toString());
+                read++;
+                finite(AnalysisJson.tree(Analysis.of(job, new mildtilt.steer.Grid(4, 3)), List.of(new HandPosition(40, 10, -10))), text);
+            } catch (JobFileException e) {
+                assertThat(e.getMessage()).isNotBlank().doesNotContain("Exception");
+            }
+        }
+        assertThat(read).isBetween(100, 1400);
+    }
+
+    private static void finite(JsonNode node, CharSequence text) {
+        if (node.isDouble() && !Double.isFinite(node.asDouble())) {
+            fail("a figure is not a number, from:\n" + text);
+        }
+        node.forEach(child -> finite(child, text));
+    }
+}

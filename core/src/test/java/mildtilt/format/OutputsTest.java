@@ -1,0 +1,130 @@
+package mildtilt.format;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import mildtilt.analysis.Analysis;
+import mildtilt.column.Column;
+import mildtilt.column.Joint;
+import mildtilt.column.Shaft;
+import mildtilt.geometry.Vector;
+import mildtilt.job.Job;
+import mildtilt.measure.LengthUnit;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+class OutputsTest {
+
+    private final Analysis demo = Analysis.of(DemoJob.marshCarrier());
+
+    private static String card(Analysis analysis, LengthUnit unit) throws Exception {
+        try (PDDocument pdf = Loader.loadPDF(JobCardPdf.write(analysis, unit, LocalDate.of(2026, 11, 24), "carrier.tilt"))) {
+            assertThat(pdf.getNumberOfPages()).isEqualTo(1);
+            return new PDFTextStripper().getText(pdf);
+        }
+    }
+
+    @Test
+    void theJobCardSaysWhatTheBenchNeeds() throws Exception {
+        String text = card(demo, LengthUnit.MM);
+        assertThat(text).contains("Marsh rescue carrier", "carrier.tilt", "2026-11-24", "Scale 1:", "50 mm on paper",
+                "37.4°", "OVER LIMIT", "20.0° clockwise", "seen from the wheel end", "340.3 mm", "334.6 mm",
+                "STOP", "Lower joint binds", "not an approval");
+        assertThat(card(demo, LengthUnit.INCH_FRACTION)).contains("13 13/32\"").doesNotContain("340.3");
+        assertThat(card(Analysis.of(JobReader.read(JobWriter.write(
+                new Job("Ξένος 車 job", "", demo.job().vehicle(), demo.job().column(), java.util.Optional.empty(), demo.job().targets())))),
+                LengthUnit.MM)).contains("Lower joint");
+    }
+
+    @Test
+    void aColumnOfEightJointsStillFitsOnePage() throws Exception {
+        Column c = demo.job().column().orElseThrow();
+        List<Joint> joints = new ArrayList<>();
+        List<Shaft> shafts = new ArrayList<>(List.of(c.shafts().getFirst()));
+        for (int i = 0; i < 8; i++) {
+            joints.add(c.joints().getFirst().withCentre(c.joints().getFirst().centre().plus(new Vector(45 * i, 9 * (i % 3), -30 * i))));
+            shafts.add(i < 7 ? c.shafts().get(1) : c.shafts().get(2));
+        }
+        Job job = demo.job().withColumn(new Column(380, c.hub(), c.hubFit(), shafts, joints,
+                joints.getLast().centre().plus(new Vector(60, 10, -80)), c.gearFit(), 0));
+        assertThat(card(Analysis.of(job), LengthUnit.MM)).contains("Pinion stub", "Turning circle", "not an approval");
+    }
+
+    @Test
+    void positionsComeBackWithTheWholePoseOrTheReason() throws Exception {
+        JsonNode reference = ReferenceCases.load("double_wishbone_rack");
+        Analysis orchard = Analysis.of(JobReader.read(ReferenceCases.wishboneJob(reference.get("input"))));
+        StringBuilder csv = new StringBuilder("travel_right_mm,steering_wheel_deg,travel_left_mm\n");
+        reference.at("/expected/steer_table").forEach(r -> csv.append("0,").append(r.get("steering_wheel_deg")).append(",0\n"));
+        reference.at("/expected/bump_steer_table").forEach(r -> csv.append(r.get("travel_mm")).append(",0,").append(r.get("travel_mm")).append('\n'));
+        csv.append("0,600,0\n");
+        try (PositionsFile file = new PositionsFile(csv.toString())) {
+            JsonNode poses = AnalysisJson.tree(orchard, CsvFiles.readPositions(file.path())).get("positions");
+            int i = 0;
+            for (JsonNode row : reference.at("/expected/steer_table")) {
+                close(poses.get(i).at("/left/delta_deg"), row.get("delta_left_deg"));
+                close(poses.get(i).at("/right/delta_deg"), row.get("delta_right_deg"));
+                close(poses.get(i++).get("rack_displacement_mm"), row.get("rack_displacement_mm"));
+            }
+            for (JsonNode row : reference.at("/expected/bump_steer_table")) {
+                close(poses.get(i).at("/left/camber_deg"), row.get("camber_left_deg"));
+                close(poses.get(i++).at("/left/wheel_centre_left_y_shift_mm"), row.get("wheel_centre_left_y_shift_mm"));
+            }
+            assertThat(poses.get(i).get("assembles").asBoolean()).isFalse();
+            assertThat(poses.get(i).at("/left/why_not").asText()).contains("rack meets its end");
+        }
+    }
+
+    private static void close(JsonNode ours, JsonNode theirs) {
+        assertThat(ours.asDouble()).isCloseTo(theirs.asDouble(), within(1e-6));
+    }
+
+    private static final class PositionsFile implements AutoCloseable {
+        private final Path file = Files.createTempFile("positions", ".csv");
+
+        PositionsFile(String text) throws java.io.IOException {
+            Files.writeString(file, text);
+        }
+
+        Path path() {
+            return file;
+        }
+
+        @Override
+        public void close() throws java.io.IOException {
+            Files.delete(file);
+        }
+    }
+
+    @Test
+    void unusablePositionsAreRefusedWithTheLine(@TempDir Path folder) throws Exception {
+        Path p = folder.resolve("p.csv");
+        Files.writeString(p, "steering_wheel_deg,travel_left_mm,travel_right_mm\n1,2,3\n4,five,6\n");
+        assertThatThrownBy(() -> CsvFiles.readPositions(p)).hasMessageContaining("line 3").hasMessageContaining("five");
+        Files.writeString(p, "steer,left,right\n1,2,3\n");
+        assertThatThrownBy(() -> CsvFiles.readPositions(p)).hasMessageContaining("steering_wheel_deg");
+        assertThatThrownBy(() -> CsvFiles.readPositions(folder.resolve("none.csv"))).isInstanceOf(JobFileException.class);
+    }
+
+    @Test
+    void curvesAreWrittenWithUnitsInTheirHeads(@TempDir Path folder) throws Exception {
+        List<Path> written = CsvFiles.write(demo, folder);
+        assertThat(written).hasSize(4);
+        List<String> steer = Files.readAllLines(folder.resolve("steer-curve.csv"));
+        assertThat(steer).hasSize(62);
+        assertThat(steer.getFirst()).isEqualTo("steering_wheel_deg,gear_input_deg,delta_left_deg,delta_right_deg,ratio,ackermann_pct");
+        assertThat(Files.readAllLines(folder.resolve("points.csv"))).hasSize(1 + 4 + 3 + 16).contains("gear input,-205.0,190.0,370.0");
+        assertThat(Files.readAllLines(folder.resolve("column-turn.csv"))).hasSize(74);
+        assertThat(Files.readAllLines(folder.resolve("bump-steer.csv"))).hasSize(42);
+    }
+}

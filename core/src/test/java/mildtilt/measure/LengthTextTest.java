@@ -1,0 +1,58 @@
+package mildtilt.measure;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.ValueSource;
+
+class LengthTextTest {
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', quoteCharacter = '~', value = {
+        "88.9 | MM | 88.9", "88.9 mm | INCH | 88.9", "3.5 | INCH | 88.9", "3.5\" | MM | 88.9", "3 1/2\" | MM | 88.9",
+        "3-1/2 in | MM | 88.9", "1/2 | MM | 12.7", "5' 2 3/8\" | MM | 1584.325", "5'2\" | MM | 1574.8", "5 ft | MM | 1524",
+        "-3 1/2\" | MM | -88.9", "−12 | MM | -12", "8.89cm | INCH | 88.9", "0.5 m | MM | 500", ".5 | INCH_FRACTION | 12.7",
+        "3 1/2'' | MM | 88.9", "6' 3 | MM | 1905"
+    })
+    void readsWhatPeopleWrite(String text, LengthUnit shown, double mm) {
+        assertThat(LengthText.parse(text, shown)).isCloseTo(mm, within(1e-9));
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"", "abc", "1,234", "3 1/0\"", "12 furlongs", "1/2/3", "--4", "5' x", "NaN", "1e400", "3 1/2 1/4"})
+    void refusesWhatItCannotBeSureOf(String text) {
+        assertThatThrownBy(() -> LengthText.parse(text, LengthUnit.MM))
+                .isInstanceOf(UnreadableMeasureException.class).hasMessageContaining("\"");
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', quoteCharacter = '~', value = {
+        "88.9 | MM | 88.9 mm", "88.9 | INCH | 3.500\"", "88.9 | INCH_FRACTION | 3 1/2\"", "-88.9 | INCH_FRACTION | −3 1/2\"",
+        "1584.325 | INCH_FRACTION | 5' 2 3/8\"", "0.1 | INCH_FRACTION | 0\"", "-0.01 | MM | 0.0 mm", "25.3 | INCH_FRACTION | 1\""
+    })
+    void writesAsTheBenchReads(double mm, LengthUnit unit, String text) {
+        assertThat(LengthText.format(mm, unit)).isEqualTo(text);
+    }
+
+    @ParameterizedTest
+    @EnumSource(LengthUnit.class)
+    void whatIsShownForEditingReadsBackTheSame(LengthUnit unit) {
+        Random random = new Random(11);
+        for (int i = 0; i < 2000; i++) {
+            double mm = Math.rint((random.nextDouble() - 0.5) * 6e6) / 1000;
+            assertThat(LengthText.parse(LengthText.editable(mm, unit), unit)).isCloseTo(mm, within(6e-4));
+        }
+    }
+
+    @Test
+    void anglesTakeADegreeMarkOrNone() {
+        assertThat(LengthText.parseDegrees(" −61.5° ")).isEqualTo(-61.5);
+        assertThatThrownBy(() -> LengthText.parseDegrees("10,5")).hasMessageContaining("comma");
+    }
+}
