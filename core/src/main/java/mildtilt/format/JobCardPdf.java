@@ -21,6 +21,7 @@ public final class JobCardPdf {
 
     private static final double ROW = 12.5;
     private static final double TEXT = 9;
+    private static final double WRITING_LINE = 20;
 
     private static final String CAUTION = "Plan figures from the sizes given, not an approval. Tack, then turn from lock to lock "
             + "at full bump and droop before anything is welded for good. Keep heat off bearings and joints. Welding a "
@@ -61,10 +62,11 @@ public final class JobCardPdf {
         List<String> foot = foot();
         double tables = tablesHeight();
         double footHeight = foot.size() * 10.5 + 10;
-        double drawing = sheet.height - PdfSheet.MARGIN - footHeight - tables - y;
-        drawing(Math.max(60, drawing - 40));
+        double room = sheet.height - PdfSheet.MARGIN - footHeight - tables - y;
+        drawing(Math.max(60, room - 40));
         tables();
         double at = sheet.height - PdfSheet.MARGIN - footHeight + 14;
+        linesToWriteOn(at - 16);
         sheet.pen(0.6, 0);
         sheet.line(PdfSheet.MARGIN, at - 12, right(), at - 12);
         for (String line : foot) {
@@ -88,11 +90,24 @@ public final class JobCardPdf {
         y += 4;
     }
 
-    private void drawing(double h) throws IOException {
+    /** What room is left is ruled, for what is found and changed at the bench. */
+    private void linesToWriteOn(double bottom) throws IOException {
+        if (bottom - y < 3 * WRITING_LINE) {
+            return;
+        }
+        heading("Found and changed at the bench", PdfSheet.MARGIN);
+        sheet.pen(0.3, 0.7);
+        for (double line = y + WRITING_LINE; line < bottom; line += WRITING_LINE) {
+            sheet.line(PdfSheet.MARGIN, line, right(), line);
+        }
+    }
+
+    private void drawing(double room) throws IOException {
         Sketch sketch = Sketch.ofDesign(analysis.job(), analysis.train());
         PdfDrawing drawing = new PdfDrawing(sheet, sketch, unit);
         List<Elevation> two = List.of(Elevation.SIDE, Elevation.PLAN);
-        int scale = drawing.scaleFor(two, inside(), h);
+        int scale = drawing.scaleFor(two, inside(), room);
+        double h = Math.min(room, drawing.heightAt(scale, two));
         double side = Extent.of(sketch, Elevation.SIDE).width();
         double plan = Extent.of(sketch, Elevation.PLAN).width();
         double first = inside() * side / (side + plan);

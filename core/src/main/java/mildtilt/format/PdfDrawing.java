@@ -49,6 +49,12 @@ final class PdfDrawing {
         return SCALES[SCALES.length - 1];
     }
 
+    /** Height that elevations side by side take at a scale. */
+    double heightAt(int scale, List<Elevation> elevations) {
+        return elevations.stream().mapToDouble(e -> Extent.of(sketch, e).height() / scale * PdfSheet.MM + 2 * ROOM_FOR_TEXT)
+                .max().orElse(0);
+    }
+
     /** Draws one elevation in the middle of a box. */
     void draw(Elevation e, int scale, double x, double y, double w, double h) throws IOException {
         Extent extent = Extent.of(sketch, e);

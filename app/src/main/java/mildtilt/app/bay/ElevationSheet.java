@@ -16,7 +16,6 @@ import javafx.scene.text.TextAlignment;
 import mildtilt.app.look.Fonts;
 import mildtilt.app.look.Ink;
 import mildtilt.app.look.InkedPane;
-import mildtilt.app.shell.WorkStage;
 import mildtilt.app.shell.Workbench;
 import mildtilt.drawing.Elevation;
 import mildtilt.drawing.Extent;
@@ -160,7 +159,7 @@ final class ElevationSheet extends InkedPane {
         sketch = Sketch.of(bench.job(), bench.train(), bench.hands().steeringWheelDeg(), bench.pose());
         // While a point is dragged the sheet holds still under the pointer.
         if (view == null || !userView && !bench.dragging()) {
-            view = SheetView.fitting(elevation, Extent.of(aboutStage(), elevation), w, h - 16);
+            view = SheetView.fitting(elevation, Extent.of(StageParts.of(bench.stageProperty().get(), sketch), elevation), w, h - 16);
         }
         SheetView v = view;
         GraphicsContext g = canvas.getGraphicsContext2D();
@@ -183,19 +182,8 @@ final class ElevationSheet extends InkedPane {
         g.setGlobalAlpha(1);
     }
 
-    /** Only what the stage is about settles how far the sheet reaches. */
-    private Sketch aboutStage() {
-        List<Stroke> about = sketch.strokes().stream().filter(s -> s.element().map(this::ofStage).orElse(false)).toList();
-        return about.isEmpty() ? sketch : new Sketch(about, List.of());
-    }
-
     private boolean ofStage(Element element) {
-        WorkStage stage = bench.stageProperty().get();
-        return switch (element) {
-            case Element.Wheel _, Element.ShaftAt _, Element.JointAt _ -> stage != WorkStage.LINKAGE;
-            case Element.GearElement _, Element.TieRods _, Element.SteeringArms _, Element.Knuckles _, Element.Tyres _ ->
-                    stage != WorkStage.COLUMN;
-        };
+        return StageParts.about(bench.stageProperty().get(), element);
     }
 
     private void datum(GraphicsContext g, SheetView v, double w, double h) {

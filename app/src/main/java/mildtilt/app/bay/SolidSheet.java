@@ -63,6 +63,7 @@ final class SolidSheet extends InkedPane {
         bench.jobProperty().addListener((_, _, _) -> redraw());
         bench.handsProperty().addListener((_, _, _) -> redraw());
         bench.selectionProperty().addListener((_, _, _) -> redraw());
+        bench.stageProperty().addListener((_, _, _) -> redraw());
     }
 
     private void scene() {
@@ -128,8 +129,9 @@ final class SolidSheet extends InkedPane {
             return;
         }
         Sketch sketch = Sketch.of(bench.job(), bench.train(), bench.hands().steeringWheelDeg(), bench.pose());
-        Extent side = Extent.of(sketch, Elevation.SIDE);
-        Extent front = Extent.of(sketch, Elevation.FRONT);
+        Sketch about = StageParts.of(bench.stageProperty().get(), sketch);
+        Extent side = Extent.of(about, Elevation.SIDE);
+        Extent front = Extent.of(about, Elevation.FRONT);
         middle.setX(side.middleAcross());
         middle.setY(-front.middleAcross());
         middle.setZ(-side.middleUp());

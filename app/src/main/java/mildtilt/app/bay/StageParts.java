@@ -1,0 +1,28 @@
+package mildtilt.app.bay;
+
+import java.util.List;
+import mildtilt.app.shell.WorkStage;
+import mildtilt.drawing.Sketch;
+import mildtilt.drawing.Stroke;
+import mildtilt.job.Element;
+
+/** Which parts of the train a stage is about: they are drawn strongest and settle how far a view reaches. */
+final class StageParts {
+
+    private StageParts() {}
+
+    static boolean about(WorkStage stage, Element element) {
+        return switch (element) {
+            case Element.Wheel _, Element.ShaftAt _, Element.JointAt _ -> stage != WorkStage.LINKAGE;
+            case Element.GearElement _, Element.TieRods _, Element.SteeringArms _, Element.Knuckles _, Element.Tyres _ ->
+                    stage != WorkStage.COLUMN;
+        };
+    }
+
+    /** The strokes a stage is about; all of them where the job has none of those. */
+    static Sketch of(WorkStage stage, Sketch sketch) {
+        List<Stroke> about = sketch.strokes().stream()
+                .filter(s -> s.element().map(e -> about(stage, e)).orElse(false)).toList();
+        return about.isEmpty() ? sketch : new Sketch(about, List.of());
+    }
+}

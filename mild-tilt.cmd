@@ -1,0 +1,50 @@
+@echo off
+rem Sets up what Mild Tilt needs and runs it: mild-tilt demo ^| test ^| open FILE ^| analyse FILE ^| shots ^| bench
+setlocal enabledelayedexpansion
+set "HERE=%~dp0"
+set "JAVA="
+if defined JAVA_HOME if exist "%JAVA_HOME%\bin\javac.exe" call :try "%JAVA_HOME%"
+if not defined JAVA for /d %%D in ("%ProgramFiles%\Eclipse Adoptium\jdk-2*" "%ProgramFiles%\Java\jdk-2*") do if not defined JAVA call :try "%%~D"
+if not defined JAVA (
+  echo Mild Tilt needs a JDK 25 or newer and found none. Install one, or set JAVA_HOME to it, and try again. 1>&2
+  exit /b 1
+)
+set "JAVA_HOME=%JAVA%"
+if "%~1"=="" goto usage
+if /i "%~1"=="help" goto usage
+if /i "%~1"=="--help" goto usage
+where mvn >nul 2>nul
+if errorlevel 1 (
+  echo Mild Tilt is built with Apache Maven, and there is no mvn here. Install Maven and try again. 1>&2
+  exit /b 1
+)
+if /i "%~1"=="test" (
+  call mvn -B -f "%HERE%pom.xml" verify
+  exit /b !errorlevel!
+)
+if /i "%~1"=="bench" (
+  call mvn -B -q -f "%HERE%pom.xml" -DskipTests package || exit /b 1
+  "%JAVA%\bin\java" -cp "%HERE%bench\target\*;%HERE%bench\target\lib\*" org.openjdk.jmh.Main
+  exit /b !errorlevel!
+)
+rem The build is quick when nothing has changed since the last.
+call mvn -B -q -f "%HERE%pom.xml" -DskipTests -pl core,app package || exit /b 1
+set "MODULES="
+for %%J in ("%HERE%app\target\lib\javafx-*.jar") do set "MODULES=!MODULES!;%%~fJ"
+set "CLASSES="
+for %%J in ("%HERE%app\target\mild-tilt-app-*.jar") do set "CLASSES=!CLASSES!;%%~fJ"
+"%JAVA%\bin\java" --enable-native-access=ALL-UNNAMED,javafx.graphics --module-path "!MODULES:~1!" --add-modules javafx.controls,javafx.swing -cp "!CLASSES:~1!;%HERE%app\target\lib\*" mildtilt.app.cli.Main %*
+exit /b %errorlevel%
+
+:try
+for /f "tokens=2 delims=. " %%V in ('"%~1\bin\javac.exe" -version 2^>^&1') do if %%V GEQ 25 set "JAVA=%~1"
+exit /b 0
+
+:usage
+echo mild-tilt demo             opens the demo vehicle
+echo mild-tilt test             runs every test
+echo mild-tilt open FILE        opens a job
+echo mild-tilt analyse FILE     prints every figure of a job as JSON (--out DIR, --positions FILE.csv, --grid 61x41)
+echo mild-tilt shots            takes the pictures in docs\screenshots anew
+echo mild-tilt bench            measures speed
+exit /b 2
