@@ -224,11 +224,14 @@ class JourneyTest {
                 app.stage.setWidth(size[0]);
                 app.stage.setHeight(size[1]);
             });
+            AppWindow.until(() -> Math.abs(app.stage.getScene().getWidth() - size[0]) < 20);
             for (WorkStage stage : WorkStage.values()) {
                 robot.interact(() -> app.bench.stageProperty().set(stage));
-                WaitForAsyncUtils.waitForFxEvents();
-                WaitForAsyncUtils.waitForFxEvents();
+                robot.sleep(150);
                 assertThat(AppWindow.cutOff(app.stage.getScene().getRoot())).as(stage + " at " + size[0]).isEmpty();
+                if (stage == WorkStage.COLUMN) {
+                    everyElementsSizesCanBeRead(robot);
+                }
                 robot.lookup(".pane-head").queryAll().forEach(head -> {
                     var at = head.localToScene(head.getLayoutBounds());
                     assertThat(at.getMaxX()).isLessThanOrEqualTo(app.stage.getScene().getWidth());
@@ -236,6 +239,15 @@ class JourneyTest {
                 });
             }
         }
+    }
+
+    private void everyElementsSizesCanBeRead(FxRobot robot) {
+        for (Element e : Element.trainOf(app.bench.job())) {
+            robot.interact(() -> app.bench.selectionProperty().set(Optional.of(e)));
+            WaitForAsyncUtils.waitForFxEvents();
+            assertThat(AppWindow.cutOff(robot.lookup("#piece").query())).as(e.toString()).isEmpty();
+        }
+        robot.interact(() -> app.bench.selectionProperty().set(Optional.empty()));
     }
 
     @Test

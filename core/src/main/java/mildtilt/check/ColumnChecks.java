@@ -26,6 +26,9 @@ final class ColumnChecks {
     /** A clocking that gains less than this is not worth a cut, percent points of ripple. */
     private static final double WORTHWHILE_GAIN = 0.5;
 
+    /** A fork this near to in line is marked in line, degrees. */
+    private static final double IN_LINE = 0.05;
+
     private final Job job;
     private final Column column;
     private final ColumnFigures figures;
@@ -54,19 +57,22 @@ final class ColumnChecks {
         double deg = figures.jointAnglesDeg().get(index);
         double over = deg - joint.maxAngleDeg();
         Element where = new Element.JointAt(index);
+        List<Remedy> moves = over > 0 ? JointMoves.withinLimits(job) : List.of();
+        String noMove = moves.isEmpty()
+                ? " No move of one joint alone cures it: move two, or share the bend among more joints." : "";
         boolean locked = Math.toRadians(deg) > joint.lockUpAngle() - 1e-6;
         if (locked) {
             all.add(new Finding(Fault.JOINT_LOCKED, Severity.STOP, where,
                     Phrase.of(joint.name() + " stands at {0} and can't turn at all.", Quantity.angle(deg)),
-                    "A single joint passes no rotation at a right angle or beyond: the column is solid.",
-                    JointMoves.withinLimits(job)));
+                    "A single joint passes no rotation at a right angle or beyond: the column is solid." + noMove,
+                    moves));
         } else if (over > 0) {
             all.add(new Finding(Fault.JOINT_OVER_LIMIT, Severity.STOP, where,
                     Phrase.of(joint.name() + " binds: {0}, which is {1} over its limit of {2}.",
                             Quantity.angle(deg), Quantity.angle(over), Quantity.angle(joint.maxAngleDeg())),
                     "Beyond its limit the ears of one fork strike the other, twice in every turn. It may catch "
-                            + "under load, wear fast, or crack a fork.",
-                    JointMoves.withinLimits(job)));
+                            + "under load, wear fast, or crack a fork." + noMove,
+                    moves));
         } else if (over > -NEAR_LIMIT) {
             all.add(new Finding(Fault.JOINT_OVER_LIMIT, Severity.LOOK, where,
                     Phrase.of(joint.name() + " at {0} is only {1} inside its limit of {2}.",
@@ -148,12 +154,16 @@ final class ColumnChecks {
     }
 
     private Phrase clockingOrder(int shaft, double deg) {
+        String name = column.shafts().get(shaft).name();
+        if (Math.abs(deg) < IN_LINE) {
+            return Phrase.of("Set the two forks of " + name + " in line");
+        }
         String way = deg >= 0 ? "clockwise" : "anticlockwise";
         String how = switch (column.shafts().get(shaft).setting()) {
             case ForkSetting.Stepped _ -> ", the nearest step its end allows";
             case ForkSetting.AnyAngle _, ForkSetting.Fixed _ -> "";
         };
-        return Phrase.of("Clock the gear-end fork of " + column.shafts().get(shaft).name()
+        return Phrase.of("Clock the gear-end fork of " + name
                 + " {0} " + way + " from its wheel-end fork, seen from the wheel end" + how,
                 Quantity.angle(Math.abs(deg)));
     }

@@ -95,6 +95,7 @@ public final class JobCardPdf {
         if (bottom - y < 3 * WRITING_LINE) {
             return;
         }
+        y += 5;
         heading("Found and changed at the bench", PdfSheet.MARGIN);
         sheet.pen(0.3, 0.7);
         for (double line = y + WRITING_LINE; line < bottom; line += WRITING_LINE) {

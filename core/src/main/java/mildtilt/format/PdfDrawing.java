@@ -39,7 +39,7 @@ final class PdfDrawing {
             double up = 0;
             for (Elevation e : elevations) {
                 Extent x = Extent.of(sketch, e);
-                across += x.width() / scale * PdfSheet.MM + 2 * ROOM_FOR_TEXT;
+                across += x.width() / scale * PdfSheet.MM + ROOM_FOR_TEXT;
                 up = Math.max(up, x.height() / scale * PdfSheet.MM + 2 * ROOM_FOR_TEXT);
             }
             if (across <= width && up <= height) {

@@ -12,7 +12,7 @@ public enum Unit {
     public String format(double value, LengthUnit lengths) {
         return switch (this) {
             case LENGTH -> LengthText.format(value, lengths);
-            case ANGLE -> LengthText.decimal(value, Math.abs(value) < 1 ? 2 : 1) + "°";
+            case ANGLE -> LengthText.decimal(value, Math.abs(value) < 1 && Math.abs(value) >= 0.005 ? 2 : 1) + "°";
             case PERCENT -> LengthText.decimal(value, Math.abs(value) < 10 ? 1 : 0) + " %";
             case RATIO -> LengthText.decimal(value, 1) + " : 1";
             case TURNS -> LengthText.decimal(value, 2) + " turns";

@@ -137,7 +137,7 @@ final class SolidSheet extends InkedPane {
         middle.setZ(-side.middleUp());
         double size = Math.hypot(side.width(), Math.hypot(side.height(), front.width()));
         double aspect = Math.min(1, getWidth() / getHeight());
-        back.setZ(size / 2 / Math.tan(Math.toRadians(FIELD_OF_VIEW / 2)) / aspect / zoom * 0.78);
+        back.setZ(size / 2 / Math.tan(Math.toRadians(FIELD_OF_VIEW / 2)) / aspect / zoom * 0.86);
         swing.setAngle(heading + 90);
         tilt.setAngle(-height);
         lamp.getTransforms().setAll(new Translate(-size, -size * 1.5, 0));

@@ -48,7 +48,9 @@ public final class NotesPane extends VBox {
             cards.getChildren().add(new FindingCard(bench, worked, findings.get(i), "finding-" + i));
         }
         if (findings.isEmpty()) {
-            Label none = new Label("Nothing found by the checks this program makes. That is not an approval: tack, turn "
+            boolean nothing = worked.now().job().column().isEmpty() && worked.now().job().axle().isEmpty();
+            Label none = new Label(nothing ? "There is no column and no axle in this job yet, so there is nothing to check. "
+                    + "Open a job (Ctrl+O), or write one: docs/job-format.md says how." : "Nothing found by the checks this program makes. That is not an approval: tack, turn "
                     + "through the whole range, and have it looked at.");
             none.setWrapText(true);
             none.getStyleClass().add("finding-why");

@@ -17,6 +17,9 @@ import mildtilt.job.Targets;
 /** Which sizes, points apart, each element has to type. */
 final class PieceFields {
 
+    private static final String CLOCKING = "Clocking, + clockwise";
+    private static final String TRAVEL_PER_TURN = "Travel per left turn";
+
     private PieceFields() {}
 
     static List<PieceField> ofVehicle(Job job) {
@@ -60,7 +63,7 @@ final class PieceFields {
         Shaft s = c.shafts().get(index);
         List<PieceField> fields = new ArrayList<>();
         if (c.liesBetweenJoints(index)) {
-            fields.add(angle("Clocking, + clockwise from the wheel end", s.clockingDeg(),
+            fields.add(angle(CLOCKING, s.clockingDeg(),
                     (j, v) -> j.editColumn(k -> k.withShaft(index, k.shafts().get(index).withClockingDeg(v)))));
         }
         fields.add(length("Diameter", s.diameter(),
@@ -90,7 +93,7 @@ final class PieceFields {
     private static List<PieceField> rack(RackAndPinion r) {
         return List.of(
                 length("Inner pivot spacing", r.pivotSpacing(), (j, v) -> withRack(j, x -> x.withPivotSpacing(v))),
-                length("Travel for one left turn, + to the left", r.travelPerLeftTurn(),
+                length(TRAVEL_PER_TURN, r.travelPerLeftTurn(),
                         (j, v) -> withRack(j, x -> x.withTravelPerLeftTurn(v))),
                 length("Travel each way", r.travelEachWay(), (j, v) -> withRack(j, x -> x.withTravelEachWay(v))));
     }
@@ -102,14 +105,25 @@ final class PieceFields {
     }
 
     private static PieceField length(String label, double mm, BiFunction<Job, Double, Job> set) {
-        return new PieceField(label, Measure.LENGTH, mm, set);
+        return new PieceField(label, meaning(label), Measure.LENGTH, mm, set);
     }
 
     private static PieceField angle(String label, double deg, BiFunction<Job, Double, Job> set) {
-        return new PieceField(label, Measure.ANGLE, deg, set);
+        return new PieceField(label, meaning(label), Measure.ANGLE, deg, set);
     }
 
     private static PieceField number(String label, double value, BiFunction<Job, Double, Job> set) {
-        return new PieceField(label, Measure.NUMBER, value, set);
+        return new PieceField(label, meaning(label), Measure.NUMBER, value, set);
+    }
+
+    private static String meaning(String label) {
+        return switch (label) {
+            case CLOCKING -> "From the wheel-end fork pin to the gear-end fork pin, + clockwise seen from the wheel end.";
+            case TRAVEL_PER_TURN -> "How far the rack moves to the left for one turn of the pinion to the left. "
+                    + "Below 0 it moves to the right, as a rack behind the axle must.";
+            case "First fork, straight ahead" -> "Where the first fork's pin stands, from square to the plane of the first two shafts.";
+            default -> label.startsWith("Take-off") ? "From the joint centre to the face the shaft enters."
+                    : label.startsWith("Engagement") ? "How far the shaft goes in past that face." : "";
+        };
     }
 }

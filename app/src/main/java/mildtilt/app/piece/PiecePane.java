@@ -9,6 +9,7 @@ import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -94,6 +95,9 @@ public final class PiecePane extends VBox {
         int row = grid.getRowCount();
         for (PieceField f : fields) {
             Label name = new Label(f.label());
+            if (!f.meaning().isEmpty()) {
+                name.setTooltip(new Tooltip(f.meaning()));
+            }
             MeasureField field = switch (f.measure()) {
                 case LENGTH -> new MeasureField(LengthText.editable(f.value(), bench.lengthUnit()),
                         t -> LengthText.parse(t, bench.lengthUnit()), v -> change(f, v), bench::refuse);

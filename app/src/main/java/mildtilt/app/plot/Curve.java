@@ -13,10 +13,10 @@ import mildtilt.steer.Turn;
 
 /** The curves that can be shown, each from an analysis alone. */
 enum Curve {
-    COLUMN_TURN("Column: speed at the gear against the hands", "steering wheel, °", "%", Curve::columnTurn),
-    RATIO("Steering ratio at ride height", "steering wheel, °", ": 1", a -> steer(a, r -> r.ratio())),
-    ACKERMANN("Ackermann at ride height", "steering wheel, °", "%", a -> steer(a, r -> r.turn().flatMap(Turn::ackermannPct))),
-    BUMP_STEER("Bump steer: toe-in over the travel, left wheel", "travel", "°", Curve::bump);
+    COLUMN_TURN("Column speed over a turn", "steering wheel, °", "%", Curve::columnTurn),
+    RATIO("Steering ratio", "steering wheel, °", ": 1", a -> steer(a, r -> r.ratio())),
+    ACKERMANN("Ackermann", "steering wheel, °", "%", a -> steer(a, r -> r.turn().flatMap(Turn::ackermannPct))),
+    BUMP_STEER("Bump steer, left toe-in", "travel", "°", Curve::bump);
 
     /** A stretch of curve without gaps. */
     record Run(List<double[]> points) {}

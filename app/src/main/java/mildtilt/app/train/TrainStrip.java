@@ -3,6 +3,7 @@ package mildtilt.app.train;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import javafx.beans.binding.Bindings;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
@@ -17,15 +18,19 @@ import mildtilt.app.look.StateMark;
 import mildtilt.app.shell.Workbench;
 import mildtilt.check.Severity;
 import mildtilt.job.Element;
+import org.jspecify.annotations.Nullable;
 
 /** Every element of the steering in order, each with its figure and its state. Selecting one selects it everywhere. */
 public final class TrainStrip extends ScrollPane {
 
     private static final PseudoClass SELECTED = PseudoClass.getPseudoClass("selected-element");
 
+    private static final double HEIGHT = 96;
+    private static final double SCROLL_BAR = 12;
+
     private final Workbench bench;
     private final HBox row = new HBox();
-    private List<Element> shown = List.of();
+    private @Nullable List<Element> shown;
     private final List<Tile> tiles = new ArrayList<>();
 
     public TrainStrip(Workbench bench) {
@@ -36,8 +41,10 @@ public final class TrainStrip extends ScrollPane {
         setFitToWidth(true);
         setFitToHeight(true);
         setVbarPolicy(ScrollBarPolicy.NEVER);
-        setMinHeight(96);
-        setPrefHeight(96);
+        // Where the train is too long for the window the scroll bar takes room of its own.
+        prefHeightProperty().bind(Bindings.createDoubleBinding(
+                () -> row.minWidth(-1) > getWidth() ? HEIGHT + SCROLL_BAR : HEIGHT, widthProperty(), row.widthProperty()));
+        minHeightProperty().bind(prefHeightProperty());
         bench.jobProperty().addListener((_, _, _) -> rebuildIfChanged());
         bench.workedProperty().addListener((_, _, _) -> refresh());
         bench.lengthUnitProperty().addListener((_, _, _) -> refresh());
@@ -95,6 +102,11 @@ public final class TrainStrip extends ScrollPane {
                 tiles.add(new Tile(train.get(i), i));
             }
             row.getChildren().setAll(tiles);
+            if (tiles.isEmpty()) {
+                Label none = new Label("The train of parts from steering wheel to tyres stands here once a job has some.");
+                none.getStyleClass().add("hint");
+                row.getChildren().add(none);
+            }
         }
         refresh();
     }
