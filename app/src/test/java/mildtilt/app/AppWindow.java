@@ -86,7 +86,8 @@ final class AppWindow implements AutoCloseable {
 
     /** Labels that show less than they say: cut off with an ellipsis. */
     static Stream<String> cutOff(Node root) {
-        return root.lookupAll(".label, .button, .toggle-button").stream()
+        return Stream.of(".label", ".button", ".toggle-button", ".element-tile", ".menu-button")
+                .flatMap(style -> root.lookupAll(style).stream())
                 .filter(Labeled.class::isInstance).map(Labeled.class::cast)
                 .filter(l -> l.isVisible() && l.localToScene(l.getLayoutBounds()).getWidth() > 0 && shownInTree(l))
                 .filter(l -> l.lookupAll(".text").stream().filter(Text.class::isInstance).map(Text.class::cast)
