@@ -26,6 +26,7 @@ public final class CornerSolver {
     private static final double REACH_TOLERANCE = 1e-9;
     private static final double WIDEST_SWING = 1.5;
     private static final double SCAN_STEP = 0.02;
+    private static final double PROBE = 0.02;
 
     private final Side side;
     private final Knuckle knuckle;
@@ -40,7 +41,9 @@ public final class CornerSolver {
     private final Frame design;
     private final Vector wheelLocal;
     private final Vector spinLocal;
+    /** Rise of the wheel for a swing of the lower arm in the design position, mm/rad, and how that changes. */
     private final double heightPerSwing;
+    private final double heightPerSwingSquared;
 
     /**
      * @param tieRodInner the tie rod's inner pivot in the design position, which settles the rod's length
@@ -73,8 +76,11 @@ public final class CornerSolver {
         design = frame(low, high, knuckle.tieRodPoint());
         wheelLocal = design.local(knuckle.wheelCentre().minus(design.origin()));
         spinLocal = design.local(knuckle.spinAxisPoint().minus(knuckle.wheelCentre()).direction().vector());
-        double rate = lower.radius() * lower.v().z();
+        double up = at(PROBE, tieRodInner).wheelHeight - knuckle.wheelCentre().z();
+        double down = at(-PROBE, tieRodInner).wheelHeight - knuckle.wheelCentre().z();
+        double rate = (up - down) / (2 * PROBE);
         heightPerSwing = Math.abs(rate) < 1 ? 1 : rate;
+        heightPerSwingSquared = Math.abs(rate) < 1 ? 0 : (up + down) / (PROBE * PROBE);
     }
 
     public double tieRodLength() {
@@ -141,13 +147,18 @@ public final class CornerSolver {
 
     /** The root near the design position by the secant rule; null where it leads astray. */
     private @Nullable Trial bySecant(Point inner, double target) {
-        double a0 = 0;
+        // Where the arm would stand if the height went with the swing as a parabola, straight ahead.
+        double linear = (target - knuckle.wheelCentre().z()) / heightPerSwing;
+        double a0 = linear - heightPerSwingSquared * linear * linear / (2 * heightPerSwing);
+        if (!(Math.abs(a0) < WIDEST_SWING)) {
+            return null;
+        }
         Trial t0 = at(a0, inner);
         double f0 = t0.wheelHeight - target;
         if (Math.abs(f0) <= HEIGHT_TOLERANCE) {
             return t0;
         }
-        double a1 = -f0 / heightPerSwing;
+        double a1 = a0 - f0 / (heightPerSwing + heightPerSwingSquared * a0);
         for (int i = 0; i < 14; i++) {
             if (!(Math.abs(a1) < WIDEST_SWING)) {
                 return null;

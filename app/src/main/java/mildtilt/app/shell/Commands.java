@@ -7,6 +7,7 @@ import java.util.function.Supplier;
 import javafx.application.Platform;
 import javafx.beans.property.ObjectProperty;
 import javafx.event.ActionEvent;
+import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.Alert;
 import javafx.scene.control.Label;
@@ -18,6 +19,10 @@ import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyCombination;
 import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
 import javafx.stage.Stage;
 import javafx.stage.WindowEvent;
 import mildtilt.app.bay.BayPane;
@@ -140,21 +145,41 @@ final class Commands {
     }
 
     private void shortcuts() {
-        StringBuilder text = new StringBuilder();
+        HBox columns = new HBox(28);
+        VBox column = new VBox(2);
+        columns.getChildren().add(column);
         for (Group g : groups) {
-            text.append(g.name).append('\n');
-            for (Command c : g.commands) {
-                text.append("    ").append(c.keys.map(k -> KeyCombination.valueOf(k).getDisplayText()).orElse(""))
-                        .append("   ").append(c.name).append('\n');
+            // Two columns of much the same length.
+            if (g.name.equals("Hands")) {
+                column = new VBox(2);
+                columns.getChildren().add(column);
             }
+            Label head = new Label(g.name);
+            head.getStyleClass().add("pane-head");
+            GridPane keys = new GridPane();
+            keys.setHgap(14);
+            for (int i = 0; i < g.commands.size(); i++) {
+                Command c = g.commands.get(i);
+                keys.addRow(i, new Label(c.keys.map(k -> KeyCombination.valueOf(k).getDisplayText()).orElse("")), new Label(c.name));
+            }
+            column.getChildren().addAll(head, keys);
         }
-        text.append("A point with the focus: arrow keys move it 1 mm, with Shift 10 mm, with Ctrl 0.1 mm.\n")
-                .append("Dragging a point keeps to whole millimetres; with Shift to tenths. Escape gives a drag up.");
-        show("Shortcuts", text.toString());
+        column.getChildren().add(text("A point with the focus: arrow keys move it 1 mm, with Shift 10 mm, with Ctrl 0.1 mm. "
+                + "Dragging a point keeps to whole millimetres; with Shift to tenths. Escape gives a drag up. "
+                + "The wheel and the levers take the arrow keys too, Home for the middle.", 300));
+        show("Shortcuts", columns);
+    }
+
+    private static Label text(String text, double width) {
+        Label label = new Label(text);
+        label.setWrapText(true);
+        label.setMaxWidth(width);
+        label.setMinHeight(Region.USE_PREF_SIZE);
+        return label;
     }
 
     private void cautions() {
-        show("Cautions", """
+        show("Cautions", text("""
                 Steering that fails can kill. This program works out figures from the sizes you give it. It does not know \
                 the metal, the welds, the bolts or the law where you are, and it never approves a design.
 
@@ -162,18 +187,16 @@ final class Commands {
                 arm or a knuckle. Some forbid it, some want it tested, some want it done by someone licensed.
 
                 Tack, then turn from lock to lock at full bump and full droop, before the final weld. Keep heat off bearings, \
-                joints and seals. Have the work looked at by someone other than yourself.""");
+                joints and seals. Have the work looked at by someone other than yourself.""", 560));
     }
 
-    private void show(String head, String text) {
+    private void show(String head, Node content) {
         Alert alert = new Alert(Alert.AlertType.INFORMATION);
         alert.initOwner(window);
         alert.setTitle("Mild Tilt");
         alert.setHeaderText(head);
-        Label label = new Label(text);
-        label.setWrapText(true);
-        label.setMaxWidth(560);
-        alert.getDialogPane().setContent(label);
+        alert.getDialogPane().setContent(content);
+        alert.setGraphic(null);
         Platform.runLater(() -> alert.getDialogPane().requestFocus());
         alert.showAndWait();
     }
