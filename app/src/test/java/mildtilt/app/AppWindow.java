@@ -20,7 +20,7 @@ import mildtilt.app.look.Fonts;
 import mildtilt.app.shell.FilePrompt;
 import mildtilt.app.shell.Recovery;
 import mildtilt.app.shell.Shell;
-import mildtilt.app.shell.Workbench;
+import mildtilt.app.workbench.Workbench;
 import mildtilt.job.Job;
 import org.testfx.api.FxRobot;
 import org.testfx.util.WaitForAsyncUtils;

@@ -15,7 +15,7 @@ import javafx.scene.shape.Circle;
 import javafx.stage.Stage;
 import mildtilt.analysis.Analysis;
 import mildtilt.analysis.Headline;
-import mildtilt.app.shell.WorkStage;
+import mildtilt.app.workbench.WorkStage;
 import mildtilt.check.Fault;
 import mildtilt.check.Finding;
 import mildtilt.check.Severity;

@@ -14,9 +14,9 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import mildtilt.app.shell.HandsPosition;
-import mildtilt.app.shell.WorkStage;
-import mildtilt.app.shell.Workbench;
+import mildtilt.app.workbench.HandsPosition;
+import mildtilt.app.workbench.WorkStage;
+import mildtilt.app.workbench.Workbench;
 import mildtilt.drawing.Elevation;
 
 /** One view large and the others small beside it; pressing a small one's head makes it the large one. */
@@ -130,6 +130,24 @@ public final class BayPane extends HBox {
     /** Shows a view large: 0 side, 1 plan, 2 front, 3 solid. */
     public void enlarge(int index) {
         enlarge(sheets.get(index));
+    }
+
+    /** Brings the large view nearer (above 1) or farther (below 1). */
+    public void zoom(double factor) {
+        switch (large.drawing) {
+            case ElevationSheet e -> e.zoom(factor, e.getWidth() / 2, e.getHeight() / 2);
+            case SolidSheet s -> s.zoomBy(factor);
+            default -> { }
+        }
+    }
+
+    /** Shifts the large view; a solid is turned instead. */
+    public void pan(double pixelsRight, double pixelsDown) {
+        switch (large.drawing) {
+            case ElevationSheet e -> e.shift(pixelsRight, pixelsDown);
+            case SolidSheet s -> s.look(pixelsRight / 6, pixelsDown / 6);
+            default -> { }
+        }
     }
 
     /** Shows all of what the large view is about. */

@@ -16,11 +16,11 @@ import javafx.scene.text.TextAlignment;
 import mildtilt.app.look.Fonts;
 import mildtilt.app.look.Ink;
 import mildtilt.app.look.InkedPane;
-import mildtilt.app.shell.Workbench;
+import mildtilt.app.workbench.Workbench;
 import mildtilt.drawing.Elevation;
 import mildtilt.drawing.Extent;
-import mildtilt.drawing.LabelPlacer;
 import mildtilt.drawing.LabelPlacer.Box;
+import mildtilt.drawing.LabelPlacer;
 import mildtilt.drawing.Note;
 import mildtilt.drawing.Outlines;
 import mildtilt.drawing.Pen;
@@ -65,10 +65,8 @@ final class ElevationSheet extends InkedPane {
         bench.lengthUnitProperty().addListener((_, _, _) -> redraw());
         bench.stageProperty().addListener((_, _, _) -> fit());
         setOnScroll(e -> {
-            if (view != null && e.getDeltaY() != 0) {
-                view = view.zoomed(Math.pow(1.1, Math.signum(e.getDeltaY())), e.getX(), e.getY());
-                userView = true;
-                redraw();
+            if (e.getDeltaY() != 0) {
+                zoom(Math.pow(1.1, Math.signum(e.getDeltaY())), e.getX(), e.getY());
             }
         });
         addEventHandler(MouseEvent.MOUSE_PRESSED, e -> {
@@ -107,11 +105,25 @@ final class ElevationSheet extends InkedPane {
         if (view == null || bench.dragging() || e.isConsumed()) {
             return;
         }
-        view = view.moved(e.getX() - pressedX, e.getY() - pressedY);
+        shift(e.getX() - pressedX, e.getY() - pressedY);
         pressedX = e.getX();
         pressedY = e.getY();
-        userView = true;
-        redraw();
+    }
+
+    void shift(double pixelsRight, double pixelsDown) {
+        if (view != null) {
+            view = view.moved(pixelsRight, pixelsDown);
+            userView = true;
+            redraw();
+        }
+    }
+
+    void zoom(double factor, double aroundX, double aroundY) {
+        if (view != null) {
+            view = view.zoomed(factor, aroundX, aroundY);
+            userView = true;
+            redraw();
+        }
     }
 
     private void select(MouseEvent e) {

@@ -8,7 +8,7 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.shape.Circle;
-import mildtilt.app.shell.Workbench;
+import mildtilt.app.workbench.Workbench;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Vector;
 import mildtilt.job.Element;

@@ -17,7 +17,7 @@ import javafx.scene.transform.Rotate;
 import javafx.scene.transform.Translate;
 import mildtilt.app.look.Ink;
 import mildtilt.app.look.InkedPane;
-import mildtilt.app.shell.Workbench;
+import mildtilt.app.workbench.Workbench;
 import mildtilt.drawing.Elevation;
 import mildtilt.drawing.Extent;
 import mildtilt.drawing.Sketch;
@@ -94,13 +94,13 @@ final class SolidSheet extends InkedPane {
         setOnKeyPressed(this::key);
     }
 
-    private void look(double dHeading, double dHeight) {
+    void look(double dHeading, double dHeight) {
         heading += dHeading;
         height = Math.clamp(height + dHeight, -10, 90);
         redraw();
     }
 
-    private void zoomBy(double factor) {
+    void zoomBy(double factor) {
         zoom = Math.clamp(zoom * factor, 0.3, 8);
         redraw();
     }

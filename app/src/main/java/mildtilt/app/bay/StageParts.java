@@ -1,7 +1,7 @@
 package mildtilt.app.bay;
 
 import java.util.List;
-import mildtilt.app.shell.WorkStage;
+import mildtilt.app.workbench.WorkStage;
 import mildtilt.drawing.Sketch;
 import mildtilt.drawing.Stroke;
 import mildtilt.job.Element;

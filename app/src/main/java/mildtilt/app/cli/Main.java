@@ -17,10 +17,10 @@ import mildtilt.format.HandPosition;
 import mildtilt.format.JobFile;
 import mildtilt.format.JobFileException;
 import mildtilt.steer.Grid;
-import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
+import picocli.CommandLine;
 
 /** The command line: {@code demo}, {@code open}, {@code analyse}, {@code shots}. */
 @Command(name = "mild-tilt", mixinStandardHelpOptions = true, version = "Mild Tilt 0.1.0",

@@ -21,9 +21,9 @@ import javafx.scene.layout.VBox;
 import javafx.util.StringConverter;
 import mildtilt.analysis.Headline;
 import mildtilt.analysis.Headlines;
-import mildtilt.app.shell.Compared;
-import mildtilt.app.shell.Workbench;
-import mildtilt.app.shell.Worked;
+import mildtilt.app.workbench.Compared;
+import mildtilt.app.workbench.Workbench;
+import mildtilt.app.workbench.Worked;
 
 /** Every headline figure now, beside what it was before. */
 public final class CompareTable extends VBox {

@@ -11,8 +11,8 @@ import javafx.scene.text.TextAlignment;
 import mildtilt.app.look.Fonts;
 import mildtilt.app.look.Ink;
 import mildtilt.app.look.InkedPane;
-import mildtilt.app.shell.HandsPosition;
-import mildtilt.app.shell.Workbench;
+import mildtilt.app.workbench.HandsPosition;
+import mildtilt.app.workbench.Workbench;
 import mildtilt.geometry.Side;
 import mildtilt.measure.LengthText;
 

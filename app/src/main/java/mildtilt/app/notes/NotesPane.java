@@ -5,8 +5,8 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import mildtilt.app.shell.Workbench;
-import mildtilt.app.shell.Worked;
+import mildtilt.app.workbench.Workbench;
+import mildtilt.app.workbench.Worked;
 import mildtilt.check.Finding;
 import mildtilt.check.Severity;
 

@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
 import mildtilt.analysis.Analysis;
-import mildtilt.app.shell.HandsPosition;
+import mildtilt.app.workbench.HandsPosition;
 import mildtilt.column.Transfer;
 import mildtilt.measure.LengthUnit;
 import mildtilt.steer.SteerFigures.SteerRow;

@@ -8,8 +8,8 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.util.StringConverter;
-import mildtilt.app.shell.WorkStage;
-import mildtilt.app.shell.Workbench;
+import mildtilt.app.workbench.WorkStage;
+import mildtilt.app.workbench.Workbench;
 
 /** A curve over the range, chosen here, or by the stage. */
 public final class PlotPane extends VBox {

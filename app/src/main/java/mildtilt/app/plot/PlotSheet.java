@@ -10,8 +10,8 @@ import mildtilt.app.look.Fonts;
 import mildtilt.app.look.Ink;
 import mildtilt.app.look.InkedPane;
 import mildtilt.app.plot.Curve.Run;
-import mildtilt.app.shell.Workbench;
-import mildtilt.app.shell.Worked;
+import mildtilt.app.workbench.Workbench;
+import mildtilt.app.workbench.Worked;
 import mildtilt.measure.LengthText;
 
 /** One curve, now in full ink and before the change in faint, with the hands' place marked. */

@@ -26,6 +26,9 @@ import javafx.scene.layout.VBox;
 import javafx.stage.Stage;
 import javafx.stage.WindowEvent;
 import mildtilt.app.bay.BayPane;
+import mildtilt.app.workbench.HandsPosition;
+import mildtilt.app.workbench.WorkStage;
+import mildtilt.app.workbench.Workbench;
 import mildtilt.measure.LengthUnit;
 
 /** Every command once: it feeds its menu entry, its keys and the sheet of shortcuts. */
@@ -60,6 +63,12 @@ final class Commands {
                 always("Front", "Shortcut+3", () -> bay.enlarge(2)),
                 always("Solid", "Shortcut+4", () -> bay.enlarge(3)),
                 always("Show all of it", "Shortcut+0", bay::fit),
+                always("Nearer", "Shortcut+Equals", () -> bay.zoom(1.15)),
+                always("Farther", "Shortcut+Minus", () -> bay.zoom(1 / 1.15)),
+                always("Look left", "Shortcut+Shift+Left", () -> bay.pan(60, 0)),
+                always("Look right", "Shortcut+Shift+Right", () -> bay.pan(-60, 0)),
+                always("Look up", "Shortcut+Shift+Up", () -> bay.pan(0, 60)),
+                always("Look down", "Shortcut+Shift+Down", () -> bay.pan(0, -60)),
                 always("Linkage stage", "Alt+1", () -> bench.stageProperty().set(WorkStage.LINKAGE)),
                 always("Column stage", "Alt+2", () -> bench.stageProperty().set(WorkStage.COLUMN)),
                 always("Make stage", "Alt+3", () -> bench.stageProperty().set(WorkStage.MAKE)),

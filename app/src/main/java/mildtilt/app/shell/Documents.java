@@ -13,6 +13,7 @@ import javafx.scene.control.ButtonType;
 import javafx.scene.control.Label;
 import javafx.stage.Window;
 import mildtilt.analysis.Analysis;
+import mildtilt.app.workbench.Workbench;
 import mildtilt.format.CsvFiles;
 import mildtilt.format.JobCardPdf;
 import mildtilt.format.JobFile;

@@ -8,6 +8,7 @@ import javafx.application.Application;
 import javafx.application.Platform;
 import javafx.stage.Stage;
 import mildtilt.app.look.Fonts;
+import mildtilt.app.workbench.Workbench;
 import mildtilt.job.Job;
 import mildtilt.job.Targets;
 import mildtilt.job.Vehicle;

@@ -28,6 +28,8 @@ import mildtilt.app.notes.NotesPane;
 import mildtilt.app.piece.PiecePane;
 import mildtilt.app.plot.PlotPane;
 import mildtilt.app.train.TrainStrip;
+import mildtilt.app.workbench.WorkStage;
+import mildtilt.app.workbench.Workbench;
 import mildtilt.measure.LengthUnit;
 
 /** The window: train strip above, bay in the middle, notes at the side, hands below. */

@@ -1,4 +1,4 @@
-/** The window, the document that is open in it, its history and its files. Views read the {@link mildtilt.app.shell.Workbench} and never each other. */
+/** The window with its commands and its files: puts the views together on one workbench. */
 @NullMarked
 package mildtilt.app.shell;
 

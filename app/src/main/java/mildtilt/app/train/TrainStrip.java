@@ -15,7 +15,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import mildtilt.app.look.StateMark;
-import mildtilt.app.shell.Workbench;
+import mildtilt.app.workbench.Workbench;
 import mildtilt.check.Severity;
 import mildtilt.job.Element;
 import org.jspecify.annotations.Nullable;

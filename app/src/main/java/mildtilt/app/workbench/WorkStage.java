@@ -1,4 +1,4 @@
-package mildtilt.app.shell;
+package mildtilt.app.workbench;
 
 /** What is being worked on. A stage changes what is shown, never the job. In working order. */
 public enum WorkStage {

@@ -1,4 +1,4 @@
-package mildtilt.app.shell;
+package mildtilt.app.workbench;
 
 import java.util.HashMap;
 import java.util.List;

@@ -1,4 +1,4 @@
-package mildtilt.app.shell;
+package mildtilt.app.workbench;
 
 /**
  * Where the hands hold the wheel and the wheels' travel levers.

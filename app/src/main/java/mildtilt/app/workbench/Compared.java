@@ -1,4 +1,4 @@
-package mildtilt.app.shell;
+package mildtilt.app.workbench;
 
 /** What "before" means in the comparison. */
 public enum Compared {

@@ -1,4 +1,4 @@
-package mildtilt.app.shell;
+package mildtilt.app.workbench;
 
 import java.nio.file.Path;
 import java.util.Optional;

@@ -1,0 +1,36 @@
+package mildtilt.app;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.importer.ClassFileImporter;
+import com.tngtech.archunit.core.importer.ImportOption;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+/** The shape that docs/architecture.md promises of the interface. */
+class AppArchitectureTest {
+
+    private static final List<String> VIEWS =
+            List.of("train", "bay", "hands", "notes", "piece", "compare", "plot", "make");
+
+    private final JavaClasses app = new ClassFileImporter()
+            .withImportOption(new ImportOption.DoNotIncludeTests()).importPackages("mildtilt.app");
+
+    @Test
+    void packagesFormNoRing() {
+        assertThat(app).hasSizeGreaterThan(40);
+        slices().matching("mildtilt.app.(*)..").should().beFreeOfCycles().check(app);
+    }
+
+    @Test
+    void noViewReadsAnotherView() {
+        for (String view : VIEWS) {
+            String[] others = VIEWS.stream().filter(v -> !v.equals(view)).map(v -> "mildtilt.app." + v).toArray(String[]::new);
+            noClasses().that().resideInAPackage("mildtilt.app." + view)
+                    .should().dependOnClassesThat().resideInAnyPackage(others).check(app);
+        }
+    }
+}
