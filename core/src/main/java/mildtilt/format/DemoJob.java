@@ -18,7 +18,7 @@ public final class DemoJob {
 
     private static Job load(String name) {
         try (InputStream in = DemoJob.class.getResourceAsStream("/mildtilt/demo/" + name + JobFile.ENDING)) {
-            return JobReader.read(new String(in.readAllBytes(), StandardCharsets.UTF_8));
+            return JobReader.readShipped(new String(in.readAllBytes(), StandardCharsets.UTF_8));
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         } catch (JobFileException e) {

@@ -41,7 +41,7 @@ public final class Main implements Callable<Integer> {
 
     @Override
     public Integer call() {
-        MildTilt.run(new MildTilt.Start(MildTilt.empty(), Optional.empty(), Optional.empty()));
+        MildTilt.run(new MildTilt.Start(MildTilt::empty, Optional.empty(), Optional.empty()));
         return 0;
     }
 
@@ -49,7 +49,7 @@ public final class Main implements Callable<Integer> {
     static final class Demo implements Callable<Integer> {
         @Override
         public Integer call() {
-            MildTilt.run(new MildTilt.Start(DemoJob.marshCarrier(), Optional.empty(), Optional.empty()));
+            MildTilt.run(new MildTilt.Start(DemoJob::marshCarrier, Optional.empty(), Optional.empty()));
             return 0;
         }
     }
@@ -61,7 +61,7 @@ public final class Main implements Callable<Integer> {
 
         @Override
         public Integer call() {
-            MildTilt.run(new MildTilt.Start(MildTilt.empty(), Optional.of(file), Optional.empty()));
+            MildTilt.run(new MildTilt.Start(MildTilt::empty, Optional.of(file), Optional.empty()));
             return 0;
         }
     }
@@ -73,7 +73,7 @@ public final class Main implements Callable<Integer> {
 
         @Override
         public Integer call() {
-            MildTilt.run(new MildTilt.Start(DemoJob.marshCarrier(), Optional.empty(), Optional.of(new ShotList(out)::take)));
+            MildTilt.run(new MildTilt.Start(DemoJob::marshCarrier, Optional.empty(), Optional.of(new ShotList(out)::take)));
             return 0;
         }
     }

@@ -3,7 +3,9 @@ package mildtilt.app.shell;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
 import java.util.function.Consumer;
+import java.util.function.Supplier;
 import javafx.application.Application;
 import javafx.application.Platform;
 import javafx.stage.Stage;
@@ -20,16 +22,17 @@ public final class MildTilt extends Application {
     /**
      * What to start with.
      *
-     * @param job on the bench at first
+     * @param job on the bench at first; read while the toolkit starts
      * @param file to open at once, if one was named
      * @param then what to do when the window stands, such as taking pictures; usually nothing
      */
-    public record Start(Job job, Optional<Path> file, Optional<Consumer<Running>> then) {}
+    public record Start(Supplier<Job> job, Optional<Path> file, Optional<Consumer<Running>> then) {}
 
     /** A window that stands. */
     public record Running(Stage window, Workbench bench, Shell shell) {}
 
-    private static Start start = new Start(empty(), Optional.empty(), Optional.empty());
+    private static Start start = new Start(MildTilt::empty, Optional.empty(), Optional.empty());
+    private static CompletableFuture<Job> first = CompletableFuture.completedFuture(empty());
 
     private @Nullable Recovery recovery;
     private @Nullable Workbench bench;
@@ -42,6 +45,7 @@ public final class MildTilt extends Application {
     /** Runs until the window is closed. */
     public static void run(Start with) {
         start = with;
+        first = CompletableFuture.supplyAsync(with.job);
         launch(MildTilt.class);
     }
 
@@ -49,7 +53,7 @@ public final class MildTilt extends Application {
     public void start(Stage window) throws Exception {
         Fonts.load();
         Recovery kept = new Recovery(Recovery.usualFolder());
-        Workbench b = new Workbench(start.job);
+        Workbench b = new Workbench(first.join());
         recovery = kept;
         bench = b;
         Shell shell = new Shell(window, b, kept, FilePrompt.system(), Clock.systemDefaultZone());

@@ -41,6 +41,11 @@ final class AnalysisRunner implements AutoCloseable {
         this.failed = failed;
     }
 
+    /** Has something else done off the interface thread, after what is asked for already. */
+    void later(Runnable task) {
+        worker.execute(task);
+    }
+
     void request(Job job, Optional<Job> before) {
         if (waiting.getAndSet(new Order(job, before)) == null) {
             worker.execute(this::work);

@@ -52,6 +52,7 @@ public final class Workbench implements AutoCloseable {
         runner = new AnalysisRunner(w -> worked.set(Optional.of(w)), this::refuse);
         compared.addListener((_, _, _) -> requestAnalysis());
         requestAnalysis();
+        runner.later(JobReader::prepare);
     }
 
     public ReadOnlyObjectProperty<Job> jobProperty() {
