@@ -8,6 +8,7 @@ import javafx.scene.Node;
 import javafx.scene.paint.Color;
 import javafx.scene.paint.PhongMaterial;
 import javafx.scene.shape.Cylinder;
+import javafx.scene.shape.MeshView;
 import javafx.scene.shape.Shape3D;
 import javafx.scene.shape.Sphere;
 import javafx.scene.transform.Rotate;
@@ -53,13 +54,20 @@ final class Solids {
             PhongMaterial material = s.element().equals(selected) && selected.isPresent() ? chosen
                     : s.pen() == Pen.WISHBONE || s.pen() == Pen.STEER_AXIS ? dull : metal;
             double radius = radius(s.pen());
+            if (s.pen() == Pen.STEERING_WHEEL && s.points().size() > 2) {
+                continue;
+            }
             if (s instanceof Stroke.Line && radius > 0) {
                 for (int i = 1; i < s.points().size(); i++) {
                     bar(s.points().get(i - 1), s.points().get(i), radius, material);
                 }
             }
         }
-        train.column().ifPresent(c -> forks(c, steeringWheelDeg));
+        train.column().ifPresent(c -> {
+            forks(c, steeringWheelDeg);
+            ring(c.column().hub(), c.column().axis(0), c.column().wheelDiameter() / 2, radius(Pen.STEERING_WHEEL),
+                    material(new Element.Wheel(), metal));
+        });
         job.axle().ifPresent(a -> rackHousing(new Element.GearElement(), a.gear()));
         pose.ifPresent(p -> {
             tyre(job, p.left());
@@ -126,18 +134,16 @@ final class Solids {
         double radius = job.axle().orElseThrow().corner(k.side()).knuckle().wheelCentre().z();
         Vector half = k.spin().times(job.vehicle().tyreWidth() / 2);
         PhongMaterial m = material(new Element.Tyres(), dull);
-        // A ring of bars rather than a drum, so that the knuckle inside stays in sight.
-        ring(k.wheelCentre().plus(half), k.spin().direction(), radius - 12, m);
-        ring(k.wheelCentre().plus(half.negated()), k.spin().direction(), radius - 12, m);
+        // Two rings rather than a drum, so that the knuckle inside stays in sight.
+        ring(k.wheelCentre().plus(half), k.spin().direction(), radius - 12, 12, m);
+        ring(k.wheelCentre().plus(half.negated()), k.spin().direction(), radius - 12, 12, m);
         bar(k.wheelCentre(), k.wheelCentre().plus(half), 28, m);
     }
 
-    private void ring(Point centre, Direction axis, double radius, PhongMaterial m) {
-        int n = 36;
-        Vector u = axis.anySquare().vector().times(radius);
-        for (int i = 0; i < n; i++) {
-            bar(centre.plus(axis.turn(u, 2 * Math.PI * i / n)), centre.plus(axis.turn(u, 2 * Math.PI * (i + 1) / n)), 12, m);
-        }
+    private void ring(Point centre, Direction axis, double radius, double thickness, PhongMaterial m) {
+        MeshView ring = new MeshView(RingMesh.of(radius, thickness));
+        ring.setMaterial(m);
+        put(ring, centre, axis.vector());
     }
 
     private void bar(Point from, Point to, double radius, PhongMaterial material) {
@@ -146,16 +152,19 @@ final class Solids {
         if (length < 1e-6) {
             return;
         }
-        Shape3D bar = new Cylinder(radius, length, 16);
+        Cylinder bar = new Cylinder(radius, length, 12);
         bar.setMaterial(material);
-        Point mid = from.midwayTo(to);
-        // A cylinder stands along y; turn y onto the bar.
+        put(bar, from.midwayTo(to), along);
+    }
+
+    /** Cylinders and rings stand along y: turns y onto a direction and puts the middle in place. */
+    private void put(Shape3D shape, Point middle, Vector along) {
         Vector axis = Vector.Y.cross(along);
         double angle = Math.toDegrees(Vector.Y.angleTo(along));
         Point3D about = axis.norm() < 1e-9
                 ? Rotate.X_AXIS
                 : new Point3D(axis.x(), axis.y(), axis.z());
-        bar.getTransforms().addAll(new Translate(mid.x(), mid.y(), mid.z()), new Rotate(angle, about));
-        nodes.add(bar);
+        shape.getTransforms().addAll(new Translate(middle.x(), middle.y(), middle.z()), new Rotate(angle, about));
+        nodes.add(shape);
     }
 }

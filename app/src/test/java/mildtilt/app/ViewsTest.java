@@ -1,0 +1,302 @@
+package mildtilt.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Optional;
+import java.util.Set;
+import javafx.application.ConditionalFeature;
+import javafx.application.Platform;
+import javafx.geometry.Bounds;
+import javafx.scene.Node;
+import javafx.scene.SubScene;
+import javafx.scene.control.Button;
+import javafx.scene.control.ChoiceBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.image.WritableImage;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
+import javafx.scene.paint.Color;
+import javafx.stage.Stage;
+import javafx.stage.WindowEvent;
+import mildtilt.app.shell.Recovery;
+import mildtilt.app.workbench.Compared;
+import mildtilt.app.workbench.HandsPosition;
+import mildtilt.app.workbench.WorkStage;
+import mildtilt.format.DemoJob;
+import mildtilt.format.JobFile;
+import mildtilt.geometry.Side;
+import mildtilt.job.Element;
+import mildtilt.job.Job;
+import mildtilt.measure.LengthUnit;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.framework.junit5.Start;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** Each view of the real window by itself. */
+@ExtendWith(ApplicationExtension.class)
+class ViewsTest {
+
+    private AppWindow app;
+    private Path folder;
+
+    @Start
+    void open(Stage stage) throws Exception {
+        folder = AppWindow.temporary();
+        app = new AppWindow(stage, DemoJob.marshCarrier(), folder.resolve("state"));
+    }
+
+    @AfterEach
+    void close(FxRobot robot) {
+        robot.interact(app::close);
+    }
+
+    private static void press(FxRobot robot, KeyCode... keys) {
+        robot.press(keys);
+        KeyCode[] back = new KeyCode[keys.length];
+        for (int i = 0; i < keys.length; i++) {
+            back[i] = keys[keys.length - 1 - i];
+        }
+        robot.release(back);
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    private static Button button(FxRobot robot, String id) {
+        return robot.lookup(id).queryButton();
+    }
+
+    @Test
+    void theTrainIsWalkedWithTheArrowKeys(FxRobot robot) {
+        app.settle();
+        robot.clickOn("#element-0");
+        assertThat(app.bench.selectionProperty().get()).contains(new Element.Wheel());
+        robot.type(KeyCode.RIGHT, KeyCode.RIGHT);
+        assertThat(app.bench.selectionProperty().get()).contains(new Element.JointAt(0));
+        robot.type(KeyCode.LEFT);
+        assertThat(app.bench.selectionProperty().get()).contains(new Element.ShaftAt(0));
+        // What a tile says is read out with its state in words.
+        assertThat(robot.lookup("#element-4").query().getAccessibleText()).isEqualTo("Lower joint, angle 37.4°, stop");
+        assertThat(robot.lookup("#element-8").query().getAccessibleText()).endsWith("36 %, look");
+        robot.clickOn("#element-1");
+        assertThat(app.bench.selectionProperty().get()).as("a second press lets go").isEmpty();
+    }
+
+    @Test
+    void everySizeOfEveryElementIsTypedAndTaken(FxRobot robot) {
+        app.settle();
+        for (Element element : Element.trainOf(app.bench.job())) {
+            robot.interact(() -> app.bench.selectionProperty().set(Optional.of(element)));
+            Set<Node> fields = Set.copyOf(robot.lookup("#piece .measure-field").queryAll());
+            assertThat(fields).as(element.toString()).isNotEmpty();
+            for (String id : fields.stream().map(Node::getId).sorted().toList()) {
+                robot.interact(() -> typeAndUndo(robot, id));
+            }
+        }
+    }
+
+    private void typeAndUndo(FxRobot robot, String id) {
+        Job before = app.bench.job();
+        TextField field = robot.lookup("#" + id).queryAs(TextField.class);
+        String was = field.getText();
+        field.requestFocus();
+        field.setText(String.valueOf(Double.parseDouble(was.replaceAll("[^0-9.−-]", "").replace('−', '-')) * 1.01 + 0.5));
+        field.getOnAction().handle(null);
+        assertThat(app.bench.job()).as(id + " from " + was).isNotEqualTo(before);
+        app.bench.undo();
+        assertThat(app.bench.job()).as(id).isEqualTo(before);
+        assertThat(robot.lookup("#" + id).queryAs(TextField.class).getText()).as("shown again").isEqualTo(was);
+    }
+
+    @Test
+    void aFieldGivesUpWithEscapeAndMarksWhatItCannotRead(FxRobot robot) {
+        app.settle();
+        robot.interact(() -> app.bench.selectionProperty().set(Optional.of(new Element.JointAt(0))));
+        TextField field = robot.lookup("#field-largest-angle-allowed").queryAs(TextField.class);
+        robot.interact(() -> {
+            field.requestFocus();
+            field.setText("wide");
+            field.getOnAction().handle(null);
+        });
+        assertThat(field.getPseudoClassStates()).anyMatch(p -> p.getPseudoClassName().equals("wrong"));
+        assertThat(field.getTooltip().getText()).contains("\"wide\" is not a number");
+        robot.interact(field::requestFocus);
+        robot.type(KeyCode.ESCAPE);
+        assertThat(field.getText()).isEqualTo("35°");
+        assertThat(field.getPseudoClassStates()).noneMatch(p -> p.getPseudoClassName().equals("wrong"));
+        assertThat(app.bench.job()).isEqualTo(DemoJob.marshCarrier());
+    }
+
+    @Test
+    void anyViewIsMadeLargeZoomedShiftedAndFitted(FxRobot robot) {
+        app.settle();
+        String[] titles = {"#show-side", "#show-plan", "#show-front", "#show-solid"};
+        KeyCode[] digits = {KeyCode.DIGIT1, KeyCode.DIGIT2, KeyCode.DIGIT3, KeyCode.DIGIT4};
+        for (int i = 0; i < 4; i++) {
+            press(robot, KeyCode.CONTROL, digits[i]);
+            robot.interact(() -> app.stage.getScene().getRoot().layout());
+            Bounds large = button(robot, titles[i]).getParent().getParent().localToScene(
+                    button(robot, titles[i]).getParent().getParent().getLayoutBounds());
+            assertThat(large.getWidth()).isGreaterThan(500);
+        }
+        press(robot, KeyCode.CONTROL, KeyCode.DIGIT1);
+        Node joint = robot.lookup("#sheet-side-upper-joint-centre").query();
+        Bounds fitted = joint.getBoundsInParent();
+        press(robot, KeyCode.CONTROL, KeyCode.EQUALS);
+        press(robot, KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.LEFT);
+        assertThat(robot.lookup("#sheet-side-upper-joint-centre").query().getBoundsInParent()).isNotEqualTo(fitted);
+        press(robot, KeyCode.CONTROL, KeyCode.DIGIT0);
+        Bounds again = robot.lookup("#sheet-side-upper-joint-centre").query().getBoundsInParent();
+        assertThat(again.getCenterX()).isCloseTo(fitted.getCenterX(), within(0.5));
+        assertThat(again.getCenterY()).isCloseTo(fitted.getCenterY(), within(0.5));
+    }
+
+    @Test
+    void solidsAreDrawnWhereTheMachineCan(FxRobot robot) {
+        app.settle();
+        press(robot, KeyCode.CONTROL, KeyCode.DIGIT4);
+        if (Platform.isSupported(ConditionalFeature.SCENE3D)) {
+            SubScene solid = (SubScene) robot.lookup("#sheet-solid").query().lookupAll("*").stream()
+                    .filter(SubScene.class::isInstance).findFirst().orElseThrow();
+            WritableImage[] image = new WritableImage[2];
+            robot.interact(() -> image[0] = solid.snapshot(null, null));
+            assertThat(inked(image[0])).as("something is drawn").isGreaterThan(500);
+            robot.interact(() -> robot.lookup("#sheet-solid").query().requestFocus());
+            robot.type(KeyCode.LEFT, KeyCode.LEFT, KeyCode.UP);
+            robot.interact(() -> image[1] = solid.snapshot(null, null));
+            assertThat(differ(image[0], image[1])).as("it was turned").isGreaterThan(500);
+        } else {
+            assertThat(robot.lookup("#sheet-solid .hint").queryAs(Label.class).getText()).contains("can't draw solids");
+        }
+    }
+
+    private static int inked(WritableImage image) {
+        Color paper = image.getPixelReader().getColor(2, 2);
+        int n = 0;
+        for (int x = 0; x < image.getWidth(); x++) {
+            for (int y = 0; y < image.getHeight(); y++) {
+                n += image.getPixelReader().getColor(x, y).equals(paper) ? 0 : 1;
+            }
+        }
+        return n;
+    }
+
+    private static int differ(WritableImage a, WritableImage b) {
+        int n = 0;
+        for (int x = 0; x < Math.min(a.getWidth(), b.getWidth()); x++) {
+            for (int y = 0; y < Math.min(a.getHeight(), b.getHeight()); y++) {
+                n += a.getPixelReader().getArgb(x, y) == b.getPixelReader().getArgb(x, y) ? 0 : 1;
+            }
+        }
+        return n;
+    }
+
+    @Test
+    void lightAndDarkAndEveryUnit(FxRobot robot) {
+        app.settle();
+        Color[] paper = new Color[2];
+        robot.interact(() -> paper[0] = app.stage.getScene().snapshot(null).getPixelReader().getColor(700, 700));
+        press(robot, KeyCode.CONTROL, KeyCode.D);
+        robot.interact(() -> paper[1] = app.stage.getScene().snapshot(null).getPixelReader().getColor(700, 700));
+        assertThat(paper[0].getBrightness()).isGreaterThan(0.8);
+        assertThat(paper[1].getBrightness()).isLessThan(0.3);
+        String[] shown = {"334.6 mm", "13.175\"", "13 3/16\""};
+        for (LengthUnit unit : LengthUnit.values()) {
+            robot.interact(() -> robot.lookup("#length-unit").queryAs(ChoiceBox.class).getSelectionModel().select(unit.ordinal()));
+            assertThat(app.bench.lengthUnit()).isEqualTo(unit);
+            assertThat(app.text(robot, "#now-tie_rod")).isEqualTo(shown[unit.ordinal()]);
+        }
+    }
+
+    @Test
+    void everyCurveAndEveryBeforeIsShown(FxRobot robot) {
+        app.settle();
+        robot.interact(() -> app.bench.edit("longer travel", j -> j.withVehicle(j.vehicle().withBump(80))));
+        app.settle();
+        ChoiceBox<?> curve = robot.lookup("#curve").queryAs(ChoiceBox.class);
+        for (int i = 0; i < curve.getItems().size(); i++) {
+            int choice = i;
+            robot.interact(() -> curve.getSelectionModel().select(choice));
+            assertThat(robot.lookup("#plot").query().getAccessibleText()).isEqualTo(
+                    new String[] {"Column speed over a turn", "Steering ratio", "Ackermann", "Bump steer, left toe-in"}[i]);
+        }
+        robot.interact(() -> app.bench.stageProperty().set(WorkStage.LINKAGE));
+        robot.interact(() -> app.bench.stageProperty().set(WorkStage.COLUMN));
+        assertThat(curve.getSelectionModel().getSelectedIndex()).as("the stage brings its curve").isZero();
+        press(robot, KeyCode.CONTROL, KeyCode.B);
+        assertThat(app.bench.comparedProperty().get()).isEqualTo(Compared.PINNED);
+        assertThat(app.text(robot, "#message")).startsWith("Pinned");
+    }
+
+    @Test
+    void theHandsByMouse(FxRobot robot) {
+        app.settle();
+        Node dial = robot.lookup("#wheel-dial").query();
+        Bounds at = dial.localToScreen(dial.getLayoutBounds());
+        double cx = at.getCenterX();
+        double cy = at.getCenterY() - 8;
+        // A quarter round to the left, holding the rim at the top.
+        robot.moveTo(cx, cy - 50).press(MouseButton.PRIMARY);
+        robot.moveTo(cx - 35, cy - 35).moveTo(cx - 50, cy).release(MouseButton.PRIMARY);
+        assertThat(app.bench.hands().steeringWheelDeg()).isCloseTo(90, within(3.0));
+        Node lever = robot.lookup("#travel-right").query();
+        Bounds leverAt = lever.localToScreen(lever.getLayoutBounds());
+        robot.moveTo(leverAt.getCenterX(), leverAt.getMinY() + 24).press(MouseButton.PRIMARY)
+                .release(MouseButton.PRIMARY);
+        assertThat(app.bench.hands().travelRight()).isGreaterThan(50);
+        assertThat(app.bench.hands().travelLeft()).isZero();
+        press(robot, KeyCode.ALT, KeyCode.HOME);
+        assertThat(app.bench.hands()).isEqualTo(HandsPosition.CENTRED);
+        press(robot, KeyCode.ALT, KeyCode.LEFT);
+        press(robot, KeyCode.ALT, KeyCode.UP);
+        assertThat(app.bench.hands()).isEqualTo(new HandsPosition(10, 5, 5));
+        assertThat(app.bench.train().stopDeg(Side.LEFT).orElseThrow()).isGreaterThan(10);
+    }
+
+    @Test
+    void unsavedWorkIsAskedAboutAndSaved(FxRobot robot) throws Exception {
+        app.settle();
+        robot.interact(() -> app.bench.edit("longer travel", j -> j.withVehicle(j.vehicle().withBump(80))));
+        assertThat(app.stage.getTitle()).contains("not saved");
+        app.chosen = folder.resolve("kept.tilt");
+        Platform.runLater(() -> app.stage.fireEvent(
+                new WindowEvent(app.stage, WindowEvent.WINDOW_CLOSE_REQUEST)));
+        AppWindow.until(() -> robot.lookup("Stay").tryQuery().isPresent());
+        robot.clickOn("Stay");
+        assertThat(app.stage.isShowing()).isTrue();
+        Platform.runLater(() -> app.stage.fireEvent(
+                new WindowEvent(app.stage, WindowEvent.WINDOW_CLOSE_REQUEST)));
+        AppWindow.until(() -> robot.lookup(".dialog-pane").tryQuery().isPresent());
+        robot.clickOn(robot.from(Set.of(robot.lookup(".dialog-pane").<Node>query())).lookup("Save").queryButton());
+        AppWindow.until(() -> !app.stage.isShowing());
+        assertThat(JobFile.open(app.chosen).vehicle().bump()).isEqualTo(80);
+        assertThat(app.bench.unsaved()).isFalse();
+    }
+
+    @Test
+    void whatAKilledProgramLeftIsOfferedAndTakenBack(FxRobot robot) throws Exception {
+        app.settle();
+        Job lost = DemoJob.marshCarrier().withTitle("lost and found");
+        // A copy with a lock that nobody holds is what a killed program leaves.
+        Path state = folder.resolve("state");
+        JobFile.save(state.resolve("dead.tilt"), lost);
+        Files.writeString(state.resolve("dead.origin"), folder.resolve("lost.tilt").toString());
+        Files.writeString(state.resolve("dead.lock"), "");
+        Platform.runLater(() -> app.shell.documents().offerRecovered(app.stage));
+        AppWindow.until(() -> robot.lookup("Take it back").tryQuery().isPresent());
+        robot.clickOn("Take it back");
+        AppWindow.until(() -> app.bench.job().equals(lost));
+        assertThat(app.bench.unsaved()).isTrue();
+        assertThat(app.bench.fileProperty().get()).contains(folder.resolve("lost.tilt"));
+        assertThat(state.resolve("dead.tilt")).doesNotExist();
+        try (Recovery another = new Recovery(state)) {
+            assertThat(another.left()).as("it is this program's own work now").isEmpty();
+        }
+    }
+}

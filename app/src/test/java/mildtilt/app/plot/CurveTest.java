@@ -1,0 +1,96 @@
+package mildtilt.app.plot;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import java.util.Optional;
+import mildtilt.analysis.Analysis;
+import mildtilt.app.plot.Curve.Run;
+import mildtilt.app.workbench.HandsPosition;
+import mildtilt.format.DemoJob;
+import mildtilt.geometry.Point;
+import mildtilt.geometry.Side;
+import mildtilt.job.CornerPoint;
+import mildtilt.job.Job;
+import mildtilt.job.JobPoints;
+import mildtilt.job.PointId;
+import mildtilt.measure.LengthUnit;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class CurveTest {
+
+    private final Job demo = DemoJob.marshCarrier();
+    private final Analysis analysis = Analysis.of(demo);
+
+    @Test
+    void theColumnCurveHasTheRippleThatIsTold() {
+        List<double[]> points = Curve.COLUMN_TURN.runs(analysis).getFirst().points();
+        double high = points.stream().mapToDouble(p -> p[1]).max().orElseThrow();
+        double low = points.stream().mapToDouble(p -> p[1]).min().orElseThrow();
+        assertThat(high - low).isCloseTo(
+                analysis.column().orElseThrow().turning().orElseThrow().transfer().ripplePct(), within(0.5));
+    }
+
+    @Test
+    void theRatioAtTheMiddleIsTheHeadline() {
+        List<double[]> points = Curve.RATIO.runs(analysis).getFirst().points();
+        assertThat(points).hasSize(61);
+        double[] middle = points.get(30);
+        assertThat(middle[0]).isZero();
+        assertThat(middle[1]).isCloseTo(analysis.steer().orElseThrow().ratioAtCentre().orElseThrow(), within(1e-9));
+    }
+
+    @Test
+    void ackermannHasNoMeaningStraightAheadSoTheCurveHasAGapThere() {
+        List<Run> runs = Curve.ACKERMANN.runs(analysis);
+        assertThat(runs).hasSize(2);
+        assertThat(runs.getFirst().points().getLast()[0]).isNegative();
+        assertThat(runs.getLast().points().getFirst()[0]).isPositive();
+    }
+
+    @Test
+    void aPlaceThatCannotBeReachedIsAGapToo() {
+        Job shortArms = JobPoints.moved(demo, new PointId.OnCorner(Side.LEFT, CornerPoint.TIE_ROD_POINT), new Point(-80, 612, 330));
+        List<Run> runs = Curve.RATIO.runs(Analysis.of(shortArms));
+        assertThat(runs.stream().mapToInt(r -> r.points().size()).sum()).isLessThan(61);
+        assertThat(runs).allMatch(r -> r.points().stream().allMatch(p -> Double.isFinite(p[1])));
+    }
+
+    @Test
+    void aJobWithoutThePartsHasNoCurve() {
+        Analysis none = Analysis.of(new Job("n", "", demo.vehicle(), Optional.empty(), Optional.empty(), demo.targets()));
+        for (Curve c : Curve.values()) {
+            assertThat(c.runs(none)).as(c.title()).isEmpty();
+        }
+    }
+
+    @Test
+    void theHandsStandOnTheCurve() {
+        HandsPosition hands = new HandsPosition(400, 25, -10);
+        assertThat(Curve.COLUMN_TURN.at(hands)).isEqualTo(40);
+        assertThat(Curve.RATIO.at(hands)).isEqualTo(400);
+        assertThat(Curve.BUMP_STEER.at(hands)).isEqualTo(25);
+        assertThat(Curve.BUMP_STEER.shown(LengthUnit.INCH)).isCloseTo(1 / 25.4, within(1e-12));
+        assertThat(Curve.BUMP_STEER.across(LengthUnit.INCH)).isEqualTo("travel, in");
+    }
+
+    @ParameterizedTest
+    @CsvSource({"0, 1, 5", "-73, 41, 6", "0.011, 0.013, 4", "-1e-7, 1e-7, 4", "14.2, 14.2, 3", "-900, 900, 8"})
+    void marksAreRoundAndInsideTheScale(double low, double high, double marks) {
+        Scale s = Scale.over(List.of(new Run(List.of(new double[] {0, low}, new double[] {1, high}))), List.of(), 1, 1, 200, 0, marks);
+        assertThat(s.step()).isPositive();
+        assertThat(s.low()).isLessThan(s.high());
+        assertThat(s.first()).isGreaterThanOrEqualTo(s.low() - s.step() * 1e-6);
+        assertThat(s.last()).isLessThanOrEqualTo(s.high() + s.step() * 1e-6);
+        assertThat((s.last() - s.first()) / s.step()).isBetween(0.0, 3 * marks);
+        assertThat(s.at(s.low())).isEqualTo(200);
+        assertThat(s.at(s.high())).isCloseTo(0, within(1e-9));
+        double mark = s.step() * Math.pow(10, s.decimals());
+        assertThat(mark).isCloseTo(Math.rint(mark), within(1e-6));
+        // A curve that hardly changes is not blown up.
+        assertThat(s.high() - s.low()).isGreaterThanOrEqualTo(0.0999);
+    }
+}

@@ -1,0 +1,213 @@
+package mildtilt.app.workbench;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.nio.file.Path;
+import java.util.Optional;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicReference;
+import javafx.application.Platform;
+import mildtilt.analysis.Headline;
+import mildtilt.app.workbench.Workbench.Message;
+import mildtilt.format.DemoJob;
+import mildtilt.geometry.Point;
+import mildtilt.geometry.Side;
+import mildtilt.geometry.Vector;
+import mildtilt.job.CornerPoint;
+import mildtilt.job.Element;
+import mildtilt.job.Job;
+import mildtilt.job.JobPoints;
+import mildtilt.job.PointId;
+import mildtilt.suspension.KnucklePose;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** The document and its history, on the interface thread but without a window. */
+@ExtendWith(ApplicationExtension.class)
+class WorkbenchTest {
+
+    private static final PointId HUB = new PointId.Hub();
+    private static final PointId ARM = new PointId.OnCorner(Side.LEFT, CornerPoint.TIE_ROD_POINT);
+
+    private final Job demo = DemoJob.marshCarrier();
+    private final AtomicReference<Workbench> made = new AtomicReference<>();
+
+    @BeforeEach
+    void open() {
+        onFx(() -> made.set(new Workbench(demo)));
+    }
+
+    @AfterEach
+    void close() {
+        onFx(() -> bench().close());
+    }
+
+    private Workbench bench() {
+        return made.get();
+    }
+
+    private static void onFx(Runnable run) {
+        WaitForAsyncUtils.waitForAsyncFx(20_000, () -> {
+            assertThat(Platform.isFxApplicationThread()).isTrue();
+            run.run();
+        });
+    }
+
+    private static Job moved(Job job, PointId id, double x, double y, double z) {
+        return JobPoints.moved(job, id, JobPoints.position(job, id).plus(new Vector(x, y, z)));
+    }
+
+    private void settle() throws Exception {
+        WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () ->
+                bench().workedProperty().get().map(w -> w.now().job() == bench().job()).orElse(false));
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    @Test
+    void aThousandEditsAreUndoneAndDoneAgain() {
+        onFx(() -> {
+            for (int i = 0; i < 1000; i++) {
+                assertThat(bench().edit("step " + i, j -> moved(j, HUB, 0, 0, 0.5))).isTrue();
+            }
+            Job last = bench().job();
+            assertThat(JobPoints.position(last, HUB).z()).isCloseTo(1010 + 500, within(1e-6));
+            for (int i = 999; i >= 0; i--) {
+                assertThat(bench().undoable()).contains("step " + i);
+                bench().undo();
+            }
+            assertThat(bench().job()).isEqualTo(demo);
+            assertThat(bench().undoable()).isEmpty();
+            bench().undo();
+            for (int i = 0; i < 1000; i++) {
+                bench().redo();
+            }
+            assertThat(bench().job()).isEqualTo(last);
+            bench().undo();
+            bench().edit("another way", j -> moved(j, HUB, 1, 0, 0));
+            assertThat(bench().redoable()).as("a new change ends the old future").isEmpty();
+        });
+    }
+
+    @Test
+    void whatCannotBeIsRefusedAndNothingChanges() {
+        onFx(() -> {
+            assertThat(bench().edit("fold the arm", j -> JobPoints.moved(j, new PointId.JointCentre(0),
+                    JobPoints.position(j, HUB)))).isFalse();
+            Message said = bench().messageProperty().get();
+            assertThat(said.refusal()).isTrue();
+            assertThat(said.text()).contains("\"Column shaft\" has no length").contains("Nothing was changed");
+            // A size the file could not hold is refused as well, before it can be saved.
+            assertThat(bench().edit("far away", j -> JobPoints.moved(j, HUB, new Point(-5e6, 0, 0)))).isFalse();
+            assertThat(bench().messageProperty().get().text()).contains("hub_mm");
+            assertThat(bench().job()).isSameAs(demo);
+            assertThat(bench().undoable()).isEmpty();
+            assertThat(bench().unsaved()).isFalse();
+            assertThat(bench().edit("no change", j -> j)).isFalse();
+        });
+    }
+
+    @Test
+    void aDragIsOneChangeAndCanBeGivenUp() {
+        onFx(() -> {
+            bench().beginDrag();
+            for (int i = 1; i <= 30; i++) {
+                double x = i;
+                bench().drag(start -> moved(start, ARM, x, 0, 0));
+            }
+            assertThat(bench().undoable()).isEmpty();
+            assertThat(JobPoints.position(bench().job(), ARM).x()).isEqualTo(-158 + 30);
+            // On its way a drag may pass places that can't be; it stays at the last that can.
+            bench().drag(start -> JobPoints.moved(start, ARM, JobPoints.position(start, new PointId.RackEnd(Side.LEFT))));
+            assertThat(JobPoints.position(bench().job(), ARM).x()).isEqualTo(-158 + 30);
+            bench().endDrag("move the arm");
+            assertThat(bench().undoable()).contains("move the arm");
+            bench().undo();
+            assertThat(bench().job()).isEqualTo(demo);
+
+            bench().beginDrag();
+            bench().drag(start -> moved(start, HUB, 9, 9, 9));
+            bench().cancelDrag();
+            assertThat(bench().job()).isEqualTo(demo);
+            bench().endDrag("nothing");
+            assertThat(bench().undoable()).isEmpty();
+        });
+    }
+
+    @Test
+    void beforeIsTheLastChangeOrTheOpenedOrThePinned() throws Exception {
+        onFx(() -> bench().edit("raise the hub", j -> moved(j, HUB, 0, 0, 10)));
+        settle();
+        assertThat(before()).isEqualTo(demo);
+        onFx(() -> bench().edit("raise it again", j -> moved(j, HUB, 0, 0, 10)));
+        settle();
+        assertThat(JobPoints.position(before(), HUB).z()).isEqualTo(1020);
+        onFx(() -> bench().comparedProperty().set(Compared.OPENED));
+        WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> before().equals(demo));
+        onFx(() -> bench().pin());
+        onFx(() -> bench().edit("and again", j -> moved(j, HUB, 0, 0, 10)));
+        settle();
+        assertThat(JobPoints.position(before(), HUB).z()).isEqualTo(1030);
+        assertThat(bench().comparedProperty().get()).isEqualTo(Compared.PINNED);
+    }
+
+    private Job before() {
+        return bench().workedProperty().get().flatMap(Worked::before).orElseThrow().job();
+    }
+
+    @Test
+    void theNewestJobWinsInTheBackground() throws Exception {
+        onFx(() -> {
+            for (int i = 0; i < 60; i++) {
+                bench().edit("step", j -> moved(j, ARM, 0.5, 0, 0));
+            }
+        });
+        settle();
+        Worked worked = bench().workedProperty().get().orElseThrow();
+        assertThat(worked.now().job()).isSameAs(bench().job());
+        assertThat(worked.effects()).hasSize((int) worked.now().findings().stream().mapToLong(f -> f.remedies().size()).sum());
+        assertThat(worked.now().headlines().get(Headline.RATIO)).isPresent();
+    }
+
+    @Test
+    void theHandsGoNoFurtherThanTheGearAndTheTravel() {
+        onFx(() -> {
+            bench().moveHands(new HandsPosition(1e6, 500, -500));
+            HandsPosition h = bench().hands();
+            assertThat(h.steeringWheelDeg()).isEqualTo(bench().train().stopDeg(Side.LEFT).orElseThrow());
+            assertThat(h.travelLeft()).isEqualTo(70);
+            assertThat(h.travelRight()).isEqualTo(-60);
+            assertThat(bench().pose().orElseThrow().assembled()).isPresent();
+            assertThat(bench().pose().orElseThrow().left()).isInstanceOfSatisfying(KnucklePose.class,
+                    k -> assertThat(k.steerDeg()).isGreaterThan(25));
+            // A shorter rack brings the hands back with it.
+            bench().edit("half the travel", j -> j.withVehicle(j.vehicle().withBump(20)));
+            assertThat(bench().hands().travelLeft()).isEqualTo(20);
+        });
+    }
+
+    @Test
+    void savedAndOpenedAreTold() {
+        onFx(() -> {
+            bench().edit("raise the hub", j -> moved(j, HUB, 0, 0, 10));
+            assertThat(bench().unsaved()).isTrue();
+            bench().undo();
+            assertThat(bench().unsaved()).as("back at what was opened").isFalse();
+            bench().redo();
+            bench().savedAs(Path.of("x.tilt"));
+            assertThat(bench().unsaved()).isFalse();
+            assertThat(bench().fileProperty().get()).contains(Path.of("x.tilt"));
+            bench().selectionProperty().set(Optional.of(new Element.Wheel()));
+            bench().open(demo.withTitle("other"), Optional.empty());
+            assertThat(bench().undoable()).isEmpty();
+            assertThat(bench().selectionProperty().get()).isEmpty();
+            assertThat(bench().hands().centred()).isTrue();
+            bench().markUnsaved();
+            assertThat(bench().unsaved()).isTrue();
+        });
+    }
+}

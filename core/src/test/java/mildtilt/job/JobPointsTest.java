@@ -1,0 +1,132 @@
+package mildtilt.job;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import java.util.Optional;
+import mildtilt.column.Column;
+import mildtilt.format.DemoJob;
+import mildtilt.gear.RackAndPinion;
+import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.geometry.Point;
+import mildtilt.geometry.Side;
+import mildtilt.geometry.Vector;
+import mildtilt.linkage.SteeredAxle;
+import mildtilt.suspension.Knuckle;
+import org.junit.jupiter.api.Test;
+
+class JobPointsTest {
+
+    private final Job demo = DemoJob.marshCarrier();
+
+    private static RackAndPinion rack(Job job) {
+        return (RackAndPinion) job.axle().orElseThrow().gear();
+    }
+
+    private Job ownRight() {
+        SteeredAxle a = demo.axle().orElseThrow();
+        return demo.withAxle(new SteeredAxle(a.gear(), a.left(), Optional.of(a.corner(Side.RIGHT))));
+    }
+
+    @Test
+    void everyPointGoesWhereItIsPutAndNothingElseThatIsNotTiedToItMoves() {
+        for (Job job : List.of(demo, ownRight())) {
+            boolean mirrored = job.axle().orElseThrow().ownRight().isEmpty();
+            for (PointId id : JobPoints.of(job)) {
+                Point to = JobPoints.position(job, id).plus(new Vector(3, 2, -4));
+                Job moved = JobPoints.moved(job, id, to);
+                assertThat(JobPoints.position(moved, id).distanceTo(to)).as(id.toString()).isLessThan(1e-9);
+                assertThat(JobPoints.label(job, id)).isNotBlank();
+                for (PointId other : JobPoints.of(job)) {
+                    boolean tied = other.onLeft().equals(id.onLeft()) && mirrored || isRack(other) && isRack(id) || other.equals(id);
+                    if (!tied) {
+                        assertThat(JobPoints.position(moved, other)).as(other + " when " + id + " moves")
+                                .isEqualTo(JobPoints.position(job, other));
+                    }
+                }
+            }
+        }
+    }
+
+    private static boolean isRack(PointId id) {
+        return id instanceof PointId.RackCentre || id instanceof PointId.RackEnd;
+    }
+
+    @Test
+    void aMirroredAxleMovesBothSidesAndAnOwnSideOnlyItself() {
+        PointId right = new PointId.OnCorner(Side.RIGHT, CornerPoint.TIE_ROD_POINT);
+        PointId left = right.onLeft();
+        Point to = JobPoints.position(demo, right).plus(new Vector(10, -5, 0));
+        assertThat(JobPoints.position(JobPoints.moved(demo, right, to), left)).isEqualTo(to.mirrored());
+        Job own = ownRight();
+        assertThat(JobPoints.position(JobPoints.moved(own, right, to), left)).isEqualTo(JobPoints.position(own, left));
+    }
+
+    @Test
+    void theRackStaysStraightWhenAnEndIsMoved() {
+        PointId end = new PointId.RackEnd(Side.LEFT);
+        Job wider = JobPoints.moved(demo, end, JobPoints.position(demo, end).plus(new Vector(0, 12, 7)));
+        assertThat(rack(wider).pivotSpacing()).isCloseTo(rack(demo).pivotSpacing() + 24, within(1e-9));
+        assertThat(rack(wider).centre()).isEqualTo(rack(demo).centre().plus(new Vector(0, 0, 7)));
+        assertThatThrownBy(() -> JobPoints.moved(demo, end, new Point(0, -300, 325)))
+                .isInstanceOf(ImpossibleGeometryException.class).hasMessageContaining("pivot spacing");
+    }
+
+    @Test
+    void movingTheWheelKeepsItsToeAndCamber() {
+        PointId wheel = new PointId.OnCorner(Side.LEFT, CornerPoint.WHEEL_CENTRE);
+        Knuckle before = demo.axle().orElseThrow().left().knuckle();
+        Knuckle after = JobPoints.moved(demo, wheel, before.wheelCentre().plus(new Vector(5, 20, 10)))
+                .axle().orElseThrow().left().knuckle();
+        assertThat(after.spinAxisPoint().minus(after.wheelCentre()).minus(before.spinAxisPoint().minus(before.wheelCentre())).norm())
+                .isLessThan(1e-9);
+    }
+
+    @Test
+    void theTrainRunsFromHandsToTyresAndOwnsItsPoints() {
+        List<Element> train = Element.trainOf(demo);
+        assertThat(train).hasSize(11).startsWith(new Element.Wheel(), new Element.ShaftAt(0), new Element.JointAt(0))
+                .endsWith(new Element.Knuckles(), new Element.Tyres());
+        List<PointId> all = JobPoints.of(demo);
+        for (Element e : train) {
+            assertThat(Element.points(demo, e)).isNotEmpty().isSubsetOf(all);
+            assertThat(Element.label(demo, e)).isNotBlank();
+        }
+        // Every point on the left is owned by some element, so that pressing it can select something.
+        assertThat(all.stream().map(PointId::onLeft).distinct())
+                .allMatch(id -> train.stream().anyMatch(e -> Element.points(demo, e).contains(id)));
+    }
+
+    @Test
+    void halfAJobHasHalfThePoints() {
+        Job columnOnly = new Job("c", "", demo.vehicle(), demo.column(), Optional.empty(), demo.targets());
+        assertThat(JobPoints.of(columnOnly)).hasSize(4);
+        assertThatThrownBy(() -> JobPoints.position(columnOnly, new PointId.RackCentre()))
+                .isInstanceOf(IllegalArgumentException.class).hasMessageContaining("no steered axle");
+        assertThat(columnOnly.editAxle(a -> {
+            throw new AssertionError("there is none");
+        })).isSameAs(columnOnly);
+        Job none = new Job("n", "", demo.vehicle(), Optional.empty(), Optional.empty(), demo.targets());
+        assertThat(JobPoints.of(none)).isEmpty();
+        assertThat(Element.trainOf(none)).isEmpty();
+    }
+
+    @Test
+    void sizesThatCannotBeAreRefusedByTheRecordsThemselves() {
+        assertThatThrownBy(() -> demo.vehicle().withWheelbase(0)).hasMessageContaining("wheelbase");
+        assertThatThrownBy(() -> demo.vehicle().withDroop(-1)).hasMessageContaining("negative");
+        assertThatThrownBy(() -> demo.vehicle().withTyreWidth(Double.NaN)).hasMessageContaining("tyre width");
+        assertThatThrownBy(() -> new Targets(10, 90, 60, 1)).hasMessageContaining("Ackermann");
+        assertThatThrownBy(() -> new Targets(0, 60, 90, 1)).hasMessageContaining("above 0");
+        assertThatThrownBy(() -> rack(demo).withTravelPerLeftTurn(0)).hasMessageContaining("travel per turn");
+        assertThatThrownBy(() -> rack(demo).withTravelEachWay(-3)).hasMessageContaining("each way");
+        Column c = demo.column().orElseThrow();
+        assertThatThrownBy(() -> c.withWheelDiameter(0)).hasMessageContaining("diameter");
+        assertThatThrownBy(() -> c.withShaft(0, c.shafts().get(0).withClockingDeg(5))).hasMessageContaining("one fork");
+        assertThatThrownBy(() -> c.withJoint(1, c.joints().get(1).withCentre(c.gearInput()))).hasMessageContaining("\"Pinion stub\"");
+        assertThatThrownBy(() -> new Column(1, c.hub(), c.hubFit(), c.shafts(), List.of(), c.gearInput(), c.gearFit(), 0))
+                .hasMessageContaining("needs 1 shafts, but has 3");
+    }
+}

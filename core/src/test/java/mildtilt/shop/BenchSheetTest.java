@@ -1,0 +1,48 @@
+package mildtilt.shop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.Optional;
+import mildtilt.format.DemoJob;
+import mildtilt.geometry.Side;
+import mildtilt.job.Job;
+import mildtilt.shop.BenchSheet.ForkMark;
+import mildtilt.steer.SteeringTrain;
+import org.junit.jupiter.api.Test;
+
+class BenchSheetTest {
+
+    @Test
+    void whatTheDemoTakesToTheBench() {
+        Job demo = DemoJob.marshCarrier();
+        BenchSheet sheet = BenchSheet.of(new SteeringTrain(demo));
+        assertThat(sheet.joints()).extracting(BenchSheet.JointLine::name).containsExactly("Upper joint", "Lower joint");
+        assertThat(sheet.shafts().get(0).cut()).isEmpty();
+        assertThat(sheet.shafts().get(0).mark()).isEmpty();
+        BenchSheet.ShaftLine lower = sheet.shafts().get(1);
+        // Between centres, less 42 − 28 at the upper and 40 − 26 at the lower joint.
+        assertThat(lower.cut().orElseThrow()).isCloseTo(lower.centres() - 14 - 14, within(1e-9));
+        assertThat(lower.mark().orElseThrow().arc()).isCloseTo(Math.PI * 19 * 20 / 360, within(1e-9));
+        assertThat(sheet.rods()).hasSize(2);
+        assertThat(sheet.rods().get(0).side()).isEqualTo(Side.LEFT);
+        assertThat(sheet.rods().get(0).length()).isEqualTo(sheet.rods().get(1).length());
+    }
+
+    @Test
+    void marksAreToldAsSeenFromTheWheelEnd() {
+        assertThat(new ForkMark(12, 2).way()).isEqualTo("clockwise");
+        assertThat(new ForkMark(-12, 2).way()).isEqualTo("anticlockwise");
+        assertThat(new ForkMark(0.01, 0).way()).isEqualTo("in line");
+    }
+
+    @Test
+    void aJobWithoutPartsHasAnEmptySheet() {
+        Job demo = DemoJob.marshCarrier();
+        BenchSheet sheet = BenchSheet.of(new SteeringTrain(
+                new Job("none", "", demo.vehicle(), Optional.empty(), Optional.empty(), demo.targets())));
+        assertThat(sheet.joints()).isEmpty();
+        assertThat(sheet.shafts()).isEmpty();
+        assertThat(sheet.rods()).isEmpty();
+    }
+}
