@@ -11,6 +11,7 @@ import java.util.concurrent.TimeoutException;
 import java.util.function.BooleanSupplier;
 import java.util.stream.Stream;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.Labeled;
 import javafx.scene.text.Text;
@@ -82,6 +83,20 @@ final class AppWindow implements AutoCloseable {
 
     String text(FxRobot robot, String id) {
         return robot.lookup(id).queryAs(Label.class).getText();
+    }
+
+    /** Presses the button of a dialogue, as soon as the dialogue stands. */
+    static void answer(FxRobot robot, String text) {
+        until(() -> dialogueButton(robot, text).isPresent());
+        robot.interactNoWait(() -> dialogueButton(robot, text).orElseThrow().fire());
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    private static Optional<Button> dialogueButton(FxRobot robot, String text) {
+        return robot.lookup(".dialog-pane").queryAll().stream()
+                .flatMap(pane -> pane.lookupAll(".button").stream())
+                .filter(Button.class::isInstance).map(Button.class::cast)
+                .filter(b -> b.getText().equals(text) && b.getScene().getWindow().isShowing()).findFirst();
     }
 
     /** Labels that show less than they say: cut off with an ellipsis. */

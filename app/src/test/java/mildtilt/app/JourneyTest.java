@@ -211,7 +211,7 @@ class JourneyTest {
         robot.press(KeyCode.CONTROL, KeyCode.O).release(KeyCode.O, KeyCode.CONTROL);
         AppWindow.until(() -> robot.lookup("#problem-text").tryQuery().isPresent());
         assertThat(app.text(robot, "#problem-text")).contains("broken.tilt").contains("newer Mild Tilt");
-        robot.type(KeyCode.ENTER);
+        AppWindow.answer(robot, "OK");
         assertThat(app.bench.job()).isEqualTo(DemoJob.marshCarrier());
         assertThat(app.bench.fileProperty().get()).isEmpty();
     }

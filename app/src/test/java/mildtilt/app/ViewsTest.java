@@ -267,13 +267,11 @@ class ViewsTest {
         app.chosen = folder.resolve("kept.tilt");
         Platform.runLater(() -> app.stage.fireEvent(
                 new WindowEvent(app.stage, WindowEvent.WINDOW_CLOSE_REQUEST)));
-        AppWindow.until(() -> robot.lookup("Stay").tryQuery().isPresent());
-        robot.clickOn("Stay");
+        AppWindow.answer(robot, "Stay");
         assertThat(app.stage.isShowing()).isTrue();
         Platform.runLater(() -> app.stage.fireEvent(
                 new WindowEvent(app.stage, WindowEvent.WINDOW_CLOSE_REQUEST)));
-        AppWindow.until(() -> robot.lookup(".dialog-pane").tryQuery().isPresent());
-        robot.clickOn(robot.from(Set.of(robot.lookup(".dialog-pane").<Node>query())).lookup("Save").queryButton());
+        AppWindow.answer(robot, "Save");
         AppWindow.until(() -> !app.stage.isShowing());
         assertThat(JobFile.open(app.chosen).vehicle().bump()).isEqualTo(80);
         assertThat(app.bench.unsaved()).isFalse();
@@ -289,8 +287,7 @@ class ViewsTest {
         Files.writeString(state.resolve("dead.origin"), folder.resolve("lost.tilt").toString());
         Files.writeString(state.resolve("dead.lock"), "");
         Platform.runLater(() -> app.shell.documents().offerRecovered(app.stage));
-        AppWindow.until(() -> robot.lookup("Take it back").tryQuery().isPresent());
-        robot.clickOn("Take it back");
+        AppWindow.answer(robot, "Take it back");
         AppWindow.until(() -> app.bench.job().equals(lost));
         assertThat(app.bench.unsaved()).isTrue();
         assertThat(app.bench.fileProperty().get()).contains(folder.resolve("lost.tilt"));
