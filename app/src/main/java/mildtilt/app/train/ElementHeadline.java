@@ -44,7 +44,7 @@ final class ElementHeadline {
             case Element.TieRods _ -> "left, centres";
             case Element.SteeringArms _ -> "Ackermann 20°";
             case Element.Knuckles _ -> "bump steer";
-            case Element.Tyres _ -> "inner lock";
+            case Element.Tyres _ -> "left lock, inner";
         };
     }
 }
