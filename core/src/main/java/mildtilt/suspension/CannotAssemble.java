@@ -1,6 +1,7 @@
 package mildtilt.suspension;
 
-import java.util.Locale;
+import mildtilt.measure.LengthText;
+import mildtilt.measure.LengthUnit;
 
 /**
  * A pose that can't be put together.
@@ -22,18 +23,23 @@ public record CannotAssemble(String part, double amount, Reason reason) implemen
         return new CannotAssemble(prefix + " " + part, amount, reason);
     }
 
-    /** A sentence for the user, lengths in mm. */
+    /** A sentence for the user, lengths in mm to a hundredth. */
     public String sentence() {
-        return switch (reason) {
-            case LINK -> mm("The %s is too %s by %.2f mm to reach.", part, amount > 0 ? "short" : "long", amount);
-            case WHEEL_TRAVEL -> mm("The %s can't bring the wheel that far: %2$s by %3$.2f mm.", part,
-                    amount > 0 ? "it stays low" : "it stays high", amount);
-            case GEAR_END -> mm("The %s meets its end%s: %.2f mm more than it has.", part, "", amount);
-            case JOINT_LOCKED -> mm("The joint \"%s\" can't turn%s at %.1f degrees.", part, "", amount);
-        };
+        return sentence(LengthUnit.MM);
     }
 
-    private static String mm(String form, String part, String word, double amount) {
-        return String.format(Locale.ROOT, form, part, word, Math.abs(amount));
+    /** A sentence for the user, in the unit that is shown. */
+    public String sentence(LengthUnit unit) {
+        String by = unit == LengthUnit.MM
+                ? LengthText.decimal(Math.abs(amount), 2) + " mm"
+                : LengthText.format(Math.abs(amount), unit);
+        return switch (reason) {
+            case LINK -> "The " + part + " is too " + (amount > 0 ? "short" : "long") + " by " + by + " to reach.";
+            case WHEEL_TRAVEL -> "The " + part + " can't bring the wheel that far: "
+                    + (amount > 0 ? "it stays low" : "it stays high") + " by " + by + ".";
+            case GEAR_END -> "The " + part + " meets its end: " + by + " more than it has.";
+            case JOINT_LOCKED -> "The joint \"" + part + "\" can't turn at "
+                    + LengthText.decimal(Math.abs(amount), 1) + " degrees.";
+        };
     }
 }

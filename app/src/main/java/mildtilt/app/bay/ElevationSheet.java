@@ -168,7 +168,7 @@ final class ElevationSheet extends InkedPane {
         }
         canvas.setWidth(w);
         canvas.setHeight(h);
-        sketch = Sketch.of(bench.job(), bench.train(), bench.hands().steeringWheelDeg(), bench.pose());
+        sketch = bench.sketch();
         // While a point is dragged the sheet holds still under the pointer.
         if (view == null || !userView && !bench.dragging()) {
             view = SheetView.fitting(elevation, Extent.of(StageParts.of(bench.stageProperty().get(), sketch), elevation), w, h - 16);

@@ -128,7 +128,7 @@ final class SolidSheet extends InkedPane {
         if (!able || getWidth() < 20 || getHeight() < 20) {
             return;
         }
-        Sketch sketch = Sketch.of(bench.job(), bench.train(), bench.hands().steeringWheelDeg(), bench.pose());
+        Sketch sketch = bench.sketch();
         Sketch about = StageParts.of(bench.stageProperty().get(), sketch);
         Extent side = Extent.of(about, Elevation.SIDE);
         Extent front = Extent.of(about, Elevation.FRONT);
@@ -142,6 +142,6 @@ final class SolidSheet extends InkedPane {
         tilt.setAngle(-height);
         lamp.getTransforms().setAll(new Translate(-size, -size * 1.5, 0));
         Solids solids = new Solids(ink(Ink.LINE), ink(Ink.FAINT), ink(Ink.ACCENT), bench.selectionProperty().get());
-        world.getChildren().setAll(solids.of(bench.job(), bench.train(), bench.hands().steeringWheelDeg(), bench.pose()));
+        world.getChildren().setAll(solids.of(sketch, bench.job(), bench.train(), bench.hands().steeringWheelDeg(), bench.pose()));
     }
 }

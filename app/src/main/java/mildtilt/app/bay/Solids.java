@@ -49,8 +49,8 @@ final class Solids {
         this.selected = selected;
     }
 
-    List<Node> of(Job job, SteeringTrain train, double steeringWheelDeg, Optional<AxlePose> pose) {
-        for (Stroke s : Sketch.of(job, train, steeringWheelDeg, pose).strokes()) {
+    List<Node> of(Sketch sketch, Job job, SteeringTrain train, double steeringWheelDeg, Optional<AxlePose> pose) {
+        for (Stroke s : sketch.strokes()) {
             PhongMaterial material = s.element().equals(selected) && selected.isPresent() ? chosen
                     : s.pen() == Pen.WISHBONE || s.pen() == Pen.STEER_AXIS ? dull : metal;
             double radius = radius(s.pen());

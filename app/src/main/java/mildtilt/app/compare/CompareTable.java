@@ -18,9 +18,9 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.RowConstraints;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 import mildtilt.analysis.Headline;
 import mildtilt.analysis.Headlines;
+import mildtilt.app.look.Choices;
 import mildtilt.app.workbench.Compared;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.app.workbench.Worked;
@@ -67,22 +67,8 @@ public final class CompareTable extends VBox {
     }
 
     private HBox head() {
-        ChoiceBox<Compared> choice = new ChoiceBox<>();
-        choice.setId("compared");
-        choice.getItems().setAll(Compared.values());
-        choice.setConverter(new StringConverter<>() {
-            @Override
-            public String toString(Compared c) {
-                return c == null ? "" : c.label();
-            }
-
-            @Override
-            public Compared fromString(String s) {
-                return Compared.LAST_CHANGE;
-            }
-        });
+        ChoiceBox<Compared> choice = Choices.of(Compared.class, Compared::label, "compared", "What before means");
         choice.valueProperty().bindBidirectional(bench.comparedProperty());
-        choice.setAccessibleText("What before means");
         Button pin = new Button("Pin");
         pin.setTooltip(new Tooltip("Keep the job as it stands now to compare with (Ctrl+B)"));
         pin.setOnAction(_ -> bench.pin());

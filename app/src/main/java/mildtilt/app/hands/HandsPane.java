@@ -44,6 +44,7 @@ public final class HandsPane extends HBox {
         getChildren().addAll(new WheelDial(bench), new TravelLever(bench, Side.LEFT), new TravelLever(bench, Side.RIGHT), reading);
         bench.handsProperty().addListener((_, _, _) -> refresh());
         bench.jobProperty().addListener((_, _, _) -> refresh());
+        bench.lengthUnitProperty().addListener((_, _, _) -> refresh());
         refresh();
     }
 
@@ -51,7 +52,7 @@ public final class HandsPane extends HBox {
         Optional<AxlePose> pose = bench.pose();
         left.setText(pose.map(p -> reading("L", p.left())).orElse("no axle yet"));
         right.setText(pose.map(p -> reading("R", p.right())).orElse(""));
-        left.setTooltip(pose.flatMap(AxlePose::obstacle).map(CannotAssemble::sentence).map(Tooltip::new).orElse(null));
+        left.setTooltip(pose.flatMap(AxlePose::obstacle).map(c -> c.sentence(bench.lengthUnit())).map(Tooltip::new).orElse(null));
         centre.setDisable(bench.hands().centred());
     }
 

@@ -2,14 +2,13 @@ package mildtilt.app.hands;
 
 import javafx.geometry.VPos;
 import javafx.scene.AccessibleRole;
-import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.text.TextAlignment;
+import mildtilt.app.look.CanvasPane;
 import mildtilt.app.look.Fonts;
 import mildtilt.app.look.Ink;
-import mildtilt.app.look.InkedPane;
 import mildtilt.app.workbench.HandsPosition;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.geometry.Side;
@@ -17,20 +16,18 @@ import mildtilt.job.Vehicle;
 import mildtilt.measure.LengthText;
 
 /** Moves one wheel between droop and bump; with Shift held, both. */
-final class TravelLever extends InkedPane {
+final class TravelLever extends CanvasPane {
 
     private static final double TOP = 20;
     private static final double BOTTOM = 38;
 
     private final Workbench bench;
     private final Side side;
-    private final Canvas canvas = new Canvas();
 
     TravelLever(Workbench bench, Side side) {
         this.bench = bench;
         this.side = side;
         setId("travel-" + side.label());
-        getChildren().add(canvas);
         setFocusTraversable(true);
         setAccessibleRole(AccessibleRole.SLIDER);
         setMinSize(74, 150);
@@ -89,13 +86,7 @@ final class TravelLever extends InkedPane {
     }
 
     @Override
-    protected void redraw() {
-        double w = getWidth();
-        double h = getHeight();
-        canvas.setWidth(w);
-        canvas.setHeight(h);
-        GraphicsContext g = canvas.getGraphicsContext2D();
-        g.clearRect(0, 0, w, h);
+    protected void draw(GraphicsContext g, double w, double h) {
         Vehicle v = bench.job().vehicle();
         double x = w / 2;
         g.setStroke(ink(Ink.GRID));

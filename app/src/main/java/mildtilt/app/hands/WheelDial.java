@@ -2,35 +2,32 @@ package mildtilt.app.hands;
 
 import javafx.geometry.VPos;
 import javafx.scene.AccessibleRole;
-import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.shape.ArcType;
 import javafx.scene.text.TextAlignment;
+import mildtilt.app.look.CanvasPane;
 import mildtilt.app.look.Fonts;
 import mildtilt.app.look.Ink;
-import mildtilt.app.look.InkedPane;
 import mildtilt.app.workbench.HandsPosition;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.geometry.Side;
 import mildtilt.measure.LengthText;
 
 /** The steering wheel as the driver sees it, to turn with the mouse, the scroll wheel or the arrow keys. */
-final class WheelDial extends InkedPane {
+final class WheelDial extends CanvasPane {
 
     private static final double KEY_STEP = 5;
     private static final double FINE_STEP = 1;
 
     private final Workbench bench;
-    private final Canvas canvas = new Canvas();
     private double grabbedAt;
 
     WheelDial(Workbench bench) {
         this.bench = bench;
         setId("wheel-dial");
         getStyleClass().add("wheel-dial");
-        getChildren().add(canvas);
         setFocusTraversable(true);
         setAccessibleRole(AccessibleRole.SLIDER);
         setMinSize(150, 150);
@@ -85,13 +82,7 @@ final class WheelDial extends InkedPane {
     }
 
     @Override
-    protected void redraw() {
-        double w = getWidth();
-        double h = getHeight();
-        canvas.setWidth(w);
-        canvas.setHeight(h);
-        GraphicsContext g = canvas.getGraphicsContext2D();
-        g.clearRect(0, 0, w, h);
+    protected void draw(GraphicsContext g, double w, double h) {
         double deg = bench.hands().steeringWheelDeg();
         double r = Math.min(w, h - 18) / 2 - 12;
         double cx = w / 2;

@@ -75,7 +75,7 @@ public final class JobCardPane extends VBox {
             return;
         }
         int mine = ++asked;
-        hint.setText("drawing the page …");
+        hint.setText("drawing the page");
         LengthUnit unit = bench.lengthUnit();
         String file = bench.fileProperty().get().map(p -> p.getFileName().toString()).orElse("not saved yet");
         CompletableFuture.supplyAsync(() -> draw(analysis.get(), unit, file)).whenComplete((image, problem) ->

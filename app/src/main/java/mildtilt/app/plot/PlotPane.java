@@ -7,7 +7,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
+import mildtilt.app.look.Choices;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
 
@@ -17,21 +17,7 @@ public final class PlotPane extends VBox {
     public PlotPane(Workbench bench) {
         getStyleClass().add("plot-pane");
         PlotSheet sheet = new PlotSheet(bench);
-        ChoiceBox<Curve> choice = new ChoiceBox<>();
-        choice.setId("curve");
-        choice.setAccessibleText("Which curve");
-        choice.getItems().setAll(Curve.values());
-        choice.setConverter(new StringConverter<>() {
-            @Override
-            public String toString(Curve c) {
-                return c == null ? "" : c.title();
-            }
-
-            @Override
-            public Curve fromString(String s) {
-                return Curve.COLUMN_TURN;
-            }
-        });
+        ChoiceBox<Curve> choice = Choices.of(Curve.class, Curve::title, "curve", "Which curve");
         choice.valueProperty().addListener((_, _, c) -> sheet.show(c));
         choice.setValue(Curve.COLUMN_TURN);
         bench.stageProperty().addListener((_, _, stage) -> {

@@ -3,19 +3,18 @@ package mildtilt.app.plot;
 import java.util.List;
 import java.util.Optional;
 import javafx.geometry.VPos;
-import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.text.TextAlignment;
+import mildtilt.app.look.CanvasPane;
 import mildtilt.app.look.Fonts;
 import mildtilt.app.look.Ink;
-import mildtilt.app.look.InkedPane;
 import mildtilt.app.plot.Curve.Run;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.app.workbench.Worked;
 import mildtilt.measure.LengthText;
 
 /** One curve, now in full ink and before the change in faint, with the hands' place marked. */
-final class PlotSheet extends InkedPane {
+final class PlotSheet extends CanvasPane {
 
     private static final double LEFT = 50;
     private static final double RIGHT = 10;
@@ -23,13 +22,11 @@ final class PlotSheet extends InkedPane {
     private static final double BOTTOM = 34;
 
     private final Workbench bench;
-    private final Canvas canvas = new Canvas();
     private Curve curve = Curve.COLUMN_TURN;
 
     PlotSheet(Workbench bench) {
         this.bench = bench;
         setId("plot");
-        getChildren().add(canvas);
         setMinSize(200, 120);
         bench.workedProperty().addListener((_, _, _) -> redraw());
         bench.handsProperty().addListener((_, _, _) -> redraw());
@@ -42,13 +39,7 @@ final class PlotSheet extends InkedPane {
     }
 
     @Override
-    protected void redraw() {
-        double w = getWidth();
-        double h = getHeight();
-        canvas.setWidth(w);
-        canvas.setHeight(h);
-        GraphicsContext g = canvas.getGraphicsContext2D();
-        g.clearRect(0, 0, w, h);
+    protected void draw(GraphicsContext g, double w, double h) {
         Optional<Worked> worked = bench.workedProperty().get();
         List<Run> now = worked.map(x -> curve.runs(x.now())).orElse(List.of());
         List<Run> before = worked.flatMap(Worked::before).map(curve::runs).orElse(List.of());

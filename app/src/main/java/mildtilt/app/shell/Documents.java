@@ -1,12 +1,15 @@
 package mildtilt.app.shell;
 
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
+import javafx.application.Platform;
 import javafx.scene.control.Alert;
 import javafx.scene.control.ButtonBar;
 import javafx.scene.control.ButtonType;
@@ -19,6 +22,7 @@ import mildtilt.format.JobCardPdf;
 import mildtilt.format.JobFile;
 import mildtilt.format.JobFileException;
 import mildtilt.job.Job;
+import mildtilt.measure.LengthUnit;
 
 /** Opening, saving, putting out. Whatever goes wrong is told, and what was open stays as it was. */
 public final class Documents {
@@ -94,17 +98,19 @@ public final class Documents {
     }
 
     public void saveJobCard(Window owner) {
+        Job job = bench.job();
+        LengthUnit unit = bench.lengthUnit();
+        String file = bench.fileProperty().get().map(f -> f.getFileName().toString()).orElse("not saved yet");
         prompt.savePdf(owner, suggested() + "-job-card").ifPresent(p -> put(owner, () -> {
-            String file = bench.fileProperty().get().map(f -> f.getFileName().toString()).orElse("not saved yet");
-            byte[] pdf = JobCardPdf.write(Analysis.of(bench.job()), bench.lengthUnit(), LocalDate.now(clock), file);
-            JobFile.replace(p, pdf);
+            JobFile.replace(p, JobCardPdf.write(Analysis.of(job), unit, LocalDate.now(clock), file));
             return "The job card is in " + p.getFileName() + ".";
         }));
     }
 
     public void saveCsv(Window owner) {
+        Job job = bench.job();
         prompt.folder(owner, "Folder for the CSV files").ifPresent(p -> put(owner, () -> {
-            List<Path> written = CsvFiles.write(Analysis.of(bench.job()), p);
+            List<Path> written = CsvFiles.write(Analysis.of(job), p);
             return written.size() + " CSV files are in " + p.getFileName() + ".";
         }));
     }
@@ -113,12 +119,22 @@ public final class Documents {
         String write() throws IOException;
     }
 
+    /** Off the interface thread: a first page takes a second or two. What comes of it is told when it is done. */
     private void put(Window owner, Put put) {
-        try {
-            bench.say(put.write());
-        } catch (IOException e) {
-            tell(owner, "It was not written.", e.getMessage() + "\nChoose another place.");
-        }
+        CompletableFuture.supplyAsync(() -> {
+            try {
+                return put.write();
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
+            }
+        }).whenComplete((said, problem) -> Platform.runLater(() -> {
+            if (problem == null) {
+                bench.say(said);
+            } else {
+                String why = problem.getCause() == null ? problem.getMessage() : problem.getCause().getMessage();
+                tell(owner, "It was not written.", why + "\nChoose another place.");
+            }
+        }));
     }
 
     /** Whether what is open may be let go: it is saved, or the user says so. */

@@ -19,10 +19,10 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.stage.Stage;
-import javafx.util.StringConverter;
 import mildtilt.app.bay.BayPane;
 import mildtilt.app.compare.CompareTable;
 import mildtilt.app.hands.HandsPane;
+import mildtilt.app.look.Choices;
 import mildtilt.app.make.JobCardPane;
 import mildtilt.app.notes.NotesPane;
 import mildtilt.app.piece.PiecePane;
@@ -117,21 +117,8 @@ public final class Shell {
     }
 
     private ChoiceBox<LengthUnit> unitChoice() {
-        ChoiceBox<LengthUnit> units = new ChoiceBox<>();
-        units.setId("length-unit");
-        units.setAccessibleText("Unit that lengths are shown in");
-        units.getItems().setAll(LengthUnit.values());
-        units.setConverter(new StringConverter<>() {
-            @Override
-            public String toString(LengthUnit u) {
-                return u == null ? "" : u.label();
-            }
-
-            @Override
-            public LengthUnit fromString(String s) {
-                return LengthUnit.MM;
-            }
-        });
+        ChoiceBox<LengthUnit> units = Choices.of(LengthUnit.class, LengthUnit::label, "length-unit",
+                "Unit that lengths are shown in");
         units.valueProperty().bindBidirectional(bench.lengthUnitProperty());
         return units;
     }

@@ -7,6 +7,7 @@ import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleObjectProperty;
+import mildtilt.drawing.Sketch;
 import mildtilt.format.JobFileException;
 import mildtilt.format.JobReader;
 import mildtilt.format.JobWriter;
@@ -17,6 +18,7 @@ import mildtilt.job.Job;
 import mildtilt.measure.LengthUnit;
 import mildtilt.steer.AxlePose;
 import mildtilt.steer.SteeringTrain;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What is open and how it is looked at: the one thing every view reads and every command changes. Used on
@@ -26,6 +28,9 @@ public final class Workbench implements AutoCloseable {
 
     /** A sentence for the user, and whether it reports a refusal. */
     public record Message(String text, boolean refusal) {}
+
+    /** What all views draw; good for one train and one place of the hands. */
+    private record Scene(SteeringTrain train, HandsPosition hands, Optional<AxlePose> pose, Sketch sketch) {}
 
     private final ReadOnlyObjectWrapper<Job> job;
     private final ReadOnlyObjectWrapper<Optional<Worked>> worked = new ReadOnlyObjectWrapper<>(Optional.empty());
@@ -39,6 +44,7 @@ public final class Workbench implements AutoCloseable {
     private final History history = new History();
     private final AnalysisRunner runner;
     private SteeringTrain train;
+    private @Nullable Scene scene;
     private Job opened;
     private Optional<Job> saved;
     private Optional<Job> pinned = Optional.empty();
@@ -119,8 +125,21 @@ public final class Workbench implements AutoCloseable {
 
     /** The axle where the hands hold it, if the job has one. */
     public Optional<AxlePose> pose() {
+        return scene().pose;
+    }
+
+    /** The job as lines in space where the hands hold it: worked out once for all views. */
+    public Sketch sketch() {
+        return scene().sketch;
+    }
+
+    private Scene scene() {
         HandsPosition h = hands.get();
-        return train.axle().map(_ -> train.pose(h.steeringWheelDeg(), h.travelLeft(), h.travelRight()));
+        if (scene == null || scene.train != train || !scene.hands.equals(h)) {
+            Optional<AxlePose> pose = train.axle().map(_ -> train.pose(h.steeringWheelDeg(), h.travelLeft(), h.travelRight()));
+            scene = new Scene(train, h, pose, Sketch.of(job(), train, h.steeringWheelDeg(), pose));
+        }
+        return scene;
     }
 
     /** Puts another document on the bench, and forgets the history of the one before. */

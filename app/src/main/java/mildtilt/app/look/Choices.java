@@ -1,0 +1,34 @@
+package mildtilt.app.look;
+
+import java.util.function.Function;
+import javafx.scene.control.ChoiceBox;
+import javafx.util.StringConverter;
+
+/** Choice boxes over the values of an enum. */
+public final class Choices {
+
+    private Choices() {}
+
+    /**
+     * @param id for the style sheet and the tests
+     * @param meaning what is chosen, as read out
+     */
+    public static <T extends Enum<T>> ChoiceBox<T> of(Class<T> kind, Function<T, String> label, String id, String meaning) {
+        ChoiceBox<T> box = new ChoiceBox<>();
+        box.setId(id);
+        box.setAccessibleText(meaning);
+        box.getItems().setAll(kind.getEnumConstants());
+        box.setConverter(new StringConverter<>() {
+            @Override
+            public String toString(T value) {
+                return value == null ? "" : label.apply(value);
+            }
+
+            @Override
+            public T fromString(String text) {
+                throw new UnsupportedOperationException("a choice is never typed");
+            }
+        });
+        return box;
+    }
+}
