@@ -10,6 +10,7 @@ import mildtilt.column.ColumnFigures;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
 import mildtilt.shop.BenchSheet;
+import mildtilt.steer.ArmMatch;
 import mildtilt.steer.Grid;
 import mildtilt.steer.SteerFigures;
 import mildtilt.steer.SteerSweep;
@@ -22,6 +23,7 @@ import mildtilt.steer.TravelMap;
  * @param train ready to be turned to any position of the hands
  * @param column empty without a column
  * @param steer empty without an axle, or with a joint locked
+ * @param match gear against knuckle arms, where anything but the gear ends the lock
  * @param findings gravest first
  */
 public record Analysis(
@@ -30,6 +32,7 @@ public record Analysis(
         Optional<ColumnFigures> column,
         Optional<SteerFigures> steer,
         Optional<TravelMap> map,
+        Optional<ArmMatch> match,
         Headlines headlines,
         BenchSheet bench,
         List<Finding> findings) {
@@ -42,10 +45,11 @@ public record Analysis(
     public static Analysis of(Job job, Grid grid) {
         SteeringTrain train = new SteeringTrain(job);
         Optional<ColumnFigures> column = job.column().map(ColumnFigures::of);
-        Optional<SteerFigures> steer = SteerSweep.of(train, job.vehicle(), grid);
-        Optional<TravelMap> map = TravelMap.of(train, job.vehicle(), grid);
-        return new Analysis(job, train, column, steer, map, Headlines.of(train.column(), steer),
-                BenchSheet.of(train), Checks.of(job, column, steer, map));
+        Optional<SteerFigures> steer = SteerSweep.of(train, job, grid);
+        Optional<TravelMap> map = TravelMap.of(train, job, grid);
+        Optional<ArmMatch> match = steer.flatMap(s -> ArmMatch.of(train, job, s));
+        return new Analysis(job, train, column, steer, map, match, Headlines.of(train.column(), steer, map, match),
+                BenchSheet.of(train), Checks.of(job, train, column, steer, map, match));
     }
 
     /** The worst found at one element. */

@@ -10,10 +10,12 @@ import mildtilt.column.Transfer;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Side;
 import mildtilt.job.Job;
+import mildtilt.steer.ArmMatch;
 import mildtilt.steer.Grid;
 import mildtilt.steer.SteerFigures;
 import mildtilt.steer.SteerSweep;
 import mildtilt.steer.SteeringTrain;
+import mildtilt.steer.TravelMap;
 import mildtilt.steer.Turn;
 
 /** The headline figures of one job. One that a job does not have is not in the map. */
@@ -53,13 +55,15 @@ public record Headlines(Map<Headline, Double> values) {
     public static Optional<Headlines> of(Job job) {
         try {
             SteeringTrain train = new SteeringTrain(job);
-            return Optional.of(of(train.column(), SteerSweep.of(train, job.vehicle(), Grid.USUAL)));
+            Optional<SteerFigures> steer = SteerSweep.of(train, job, Grid.USUAL);
+            return Optional.of(of(train.column(), steer, TravelMap.of(train, job, Grid.USUAL),
+                    steer.flatMap(s -> ArmMatch.of(train, job, s))));
         } catch (ImpossibleGeometryException e) {
             return Optional.empty();
         }
     }
 
-    static Headlines of(Optional<ColumnTrain> column, Optional<SteerFigures> steer) {
+    static Headlines of(Optional<ColumnTrain> column, Optional<SteerFigures> steer, Optional<TravelMap> map, Optional<ArmMatch> match) {
         Map<Headline, Double> v = new EnumMap<>(Headline.class);
         column.ifPresent(c -> {
             for (int i = 0; i < c.column().joints().size(); i++) {
@@ -68,16 +72,43 @@ public record Headlines(Map<Headline, Double> values) {
             c.transfer().map(Transfer::ripplePct).ifPresent(r -> v.put(Headline.RIPPLE, r));
         });
         steer.ifPresent(s -> {
-            Turn left = s.leftReach().turn();
-            s.ratioAtCentre().ifPresent(r -> v.put(Headline.RATIO, r));
-            v.put(Headline.TURNS, s.turnsLockToLock());
-            v.put(Headline.INNER_LOCK, left.innerDeg());
-            v.put(Headline.OUTER_LOCK, left.outerDeg());
-            s.ackermannAt20Pct().ifPresent(a -> v.put(Headline.ACKERMANN, a));
-            v.put(Headline.BUMP_STEER, s.worstBumpSteerDeg());
-            s.turningCircle().ifPresent(c -> v.put(Headline.CIRCLE, c));
+            turning(v, s);
+            travel(v, s);
+            s.rake().values().forEach(r -> v.merge(Headline.RAKE, r.worstDeg(), Math::max));
+            s.effort().ifPresent(e -> {
+                v.put(Headline.PARKED, e.worstParked());
+                v.put(Headline.CREEPING, e.worstCreeping());
+            });
+            s.rodLoads().forEach(l -> l.bucklingMargin().ifPresent(m -> v.merge(Headline.BUCKLING, m, Math::min)));
             v.put(Headline.TIE_ROD, s.tieRod(Side.LEFT));
         });
+        map.ifPresent(m -> {
+            m.nearestToggle().ifPresent(t -> v.put(Headline.TOGGLE, t.getValue().closestToToggle()));
+            m.tilts().values().forEach(t -> t.allowedDeg().ifPresent(a -> v.merge(Headline.ROD_END, a - t.deg(), Math::min)));
+        });
+        match.ifPresent(m -> v.put(Headline.GEAR_USED, 100 * m.gearUsed()));
         return new Headlines(v);
+    }
+
+    private static void turning(Map<Headline, Double> v, SteerFigures s) {
+        Turn left = s.lock(Side.LEFT).turn();
+        s.ratioAtCentre().ifPresent(r -> v.put(Headline.RATIO, r));
+        s.averageRatio().ifPresent(r -> v.put(Headline.RATIO_OVERALL, r));
+        v.put(Headline.TURNS, s.turnsAvailable());
+        v.put(Headline.INNER_LOCK, left.innerDeg());
+        v.put(Headline.OUTER_LOCK, left.outerDeg());
+        v.put(Headline.RIGHT_INNER_LOCK, s.lock(Side.RIGHT).turn().innerDeg());
+        s.ackermannAt20Pct().ifPresent(a -> v.put(Headline.ACKERMANN, a));
+        left.outerErrorDeg().ifPresent(e -> v.put(Headline.OUTER_ERROR, e));
+        s.circleAvailable().ifPresent(c -> v.put(Headline.CIRCLE, c));
+    }
+
+    private static void travel(Map<Headline, Double> v, SteerFigures s) {
+        v.put(Headline.BUMP_STEER_NORMAL, s.worstNormalBumpSteerDeg());
+        v.put(Headline.BUMP_STEER, s.worstBumpSteerDeg());
+        s.rollSteer().ifPresent(r -> v.put(Headline.ROLL_STEER, r));
+        v.put(Headline.CAMBER, s.left().camberDeg());
+        v.put(Headline.CASTER, s.left().casterDeg());
+        v.put(Headline.SCRUB, s.left().scrubRadius());
     }
 }

@@ -6,7 +6,9 @@ import java.util.List;
 import java.util.Optional;
 import mildtilt.column.ColumnFigures;
 import mildtilt.job.Job;
+import mildtilt.steer.ArmMatch;
 import mildtilt.steer.SteerFigures;
+import mildtilt.steer.SteeringTrain;
 import mildtilt.steer.TravelMap;
 
 /** All checks of a job, the gravest finding first. */
@@ -15,10 +17,15 @@ public final class Checks {
     private Checks() {}
 
     public static List<Finding> of(
-            Job job, Optional<ColumnFigures> column, Optional<SteerFigures> steer, Optional<TravelMap> map) {
+            Job job, SteeringTrain train, Optional<ColumnFigures> column, Optional<SteerFigures> steer, Optional<TravelMap> map,
+            Optional<ArmMatch> match) {
         List<Finding> all = new ArrayList<>();
         column.ifPresent(c -> all.addAll(new ColumnChecks(job, c).findings()));
-        steer.ifPresent(s -> all.addAll(new AxleChecks(job, s, map).findings()));
+        steer.ifPresent(s -> {
+            all.addAll(new AxleChecks(job, s, map).findings());
+            all.addAll(new AimChecks(job, train, s, match).findings());
+            all.addAll(new LoadChecks(job, s).findings());
+        });
         all.sort(Comparator.comparing(Finding::severity).reversed().thenComparing(Finding::fault));
         return List.copyOf(all);
     }

@@ -12,7 +12,11 @@ import mildtilt.measure.Phrase;
  * @param why why it matters
  */
 public record Finding(
-        Fault fault, Severity severity, Element element, Phrase what, String why, List<Remedy> remedies) {
+        Fault fault, Severity severity, Element element, Phrase what, Phrase why, List<Remedy> remedies) {
+
+    public Finding(Fault fault, Severity severity, Element element, Phrase what, String why, List<Remedy> remedies) {
+        this(fault, severity, element, what, Phrase.of(why), remedies);
+    }
 
     public Finding {
         remedies = List.copyOf(remedies);

@@ -2,7 +2,6 @@ package mildtilt.check;
 
 import java.util.List;
 import java.util.Optional;
-import mildtilt.gear.RackAndPinion;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
@@ -11,21 +10,25 @@ import mildtilt.job.CornerPoint;
 import mildtilt.job.Job;
 import mildtilt.job.JobPoints;
 import mildtilt.job.PointId.OnCorner;
+import mildtilt.linkage.BellCrank;
+import mildtilt.linkage.CentreLink;
+import mildtilt.linkage.DragLink;
+import mildtilt.linkage.RackTieRods;
+import mildtilt.linkage.Shuttle;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.measure.Phrase;
 import mildtilt.measure.Quantity;
-import mildtilt.steer.AxlePose;
+import mildtilt.steer.BumpSteer;
 import mildtilt.steer.SteerSweep;
 import mildtilt.steer.SteeringTrain;
 import mildtilt.steer.Turn;
 
-/** Moves of the tie-rod points and of the rack that cure Ackermann or bump steer, found by search. */
+/** Moves of the tie-rod points and of the gear that cure Ackermann or bump steer, found by search. */
 final class LinkageMoves {
 
     private static final double FARTHEST_ARM_MOVE = 60;
     private static final double FARTHEST_RACK_MOVE = 60;
     private static final double FINEST = 0.5;
-    private static final int BUMP_SAMPLES = 8;
 
     private LinkageMoves() {}
 
@@ -64,7 +67,7 @@ final class LinkageMoves {
     private static Optional<Double> ackermann(Job job, double outboard) {
         try {
             Job moved = armsMoved(job, outboard);
-            return SteerSweep.leftTurnAtInner20(new SteeringTrain(moved), moved.vehicle()).flatMap(Turn::ackermannPct);
+            return SteerSweep.leftTurnAtInner20(new SteeringTrain(moved), moved).flatMap(Turn::ackermannPct);
         } catch (ImpossibleGeometryException e) {
             return Optional.empty();
         }
@@ -82,7 +85,7 @@ final class LinkageMoves {
         return JobPoints.moved(job, id, p.plus(new Vector(0, side.sign() * outboard, 0)));
     }
 
-    /** The rack up or down to the height of least bump steer, if that at least halves it. */
+    /** The gear up or down to the height of least bump steer, if that at least halves it. */
     static List<Remedy> forBumpSteer(Job job) {
         double now = bumpSteer(job, 0);
         double best = 0;
@@ -102,37 +105,30 @@ final class LinkageMoves {
         }
         double up = Math.rint(best / FINEST) * FINEST;
         return List.of(new Remedy(
-                Phrase.of((up > 0 ? "Raise" : "Lower") + " the rack {0}", Quantity.length(Math.abs(up))),
-                j -> j.editAxle(a -> rackRaised(a, up))));
+                Phrase.of((up > 0 ? "Raise" : "Lower") + " the " + gear(job) + " {0}", Quantity.length(Math.abs(up))),
+                j -> j.editAxle(a -> gearRaised(a, up))));
     }
 
-    private static SteeredAxle rackRaised(SteeredAxle axle, double up) {
-        return switch (axle.gear()) {
-            case RackAndPinion r -> axle.withGear(r.withCentre(r.centre().plus(new Vector(0, 0, up))));
+    private static String gear(Job job) {
+        return switch (job.axle().orElseThrow().linkage()) {
+            case RackTieRods _ -> "rack";
+            case CentreLink _ -> "box and idler";
+            case DragLink _ -> "gear";
+            case BellCrank _ -> "bell crank and gear";
+            case Shuttle _ -> "shuttle and gear";
         };
     }
 
     private static double bumpSteer(Job job, double up) {
-        SteeringTrain train;
         try {
-            train = new SteeringTrain(job.editAxle(a -> rackRaised(a, up)));
+            Job raised = job.editAxle(a -> gearRaised(a, up));
+            return BumpSteer.worstDeg(new SteeringTrain(raised), job.vehicle().normalDroop(), job.vehicle().normalBump());
         } catch (ImpossibleGeometryException e) {
             return Double.POSITIVE_INFINITY;
         }
-        double[] least = {Double.POSITIVE_INFINITY, Double.POSITIVE_INFINITY};
-        double[] most = {Double.NEGATIVE_INFINITY, Double.NEGATIVE_INFINITY};
-        for (int i = 0; i <= BUMP_SAMPLES; i++) {
-            double z = -job.vehicle().droop() + (job.vehicle().droop() + job.vehicle().bump()) * i / BUMP_SAMPLES;
-            Optional<AxlePose.Assembled> pose = train.pose(0, z, z).assembled();
-            if (pose.isEmpty()) {
-                return Double.POSITIVE_INFINITY;
-            }
-            double[] toe = {pose.get().left().toeInDeg(), pose.get().right().toeInDeg()};
-            for (int s = 0; s < 2; s++) {
-                least[s] = Math.min(least[s], toe[s]);
-                most[s] = Math.max(most[s], toe[s]);
-            }
-        }
-        return Math.max(most[0] - least[0], most[1] - least[1]);
+    }
+
+    private static SteeredAxle gearRaised(SteeredAxle axle, double up) {
+        return axle.withGearMoved(new Vector(0, 0, up));
     }
 }

@@ -5,31 +5,34 @@ import java.util.List;
 import java.util.Optional;
 import mildtilt.column.Column;
 import mildtilt.column.ColumnTrain;
-import mildtilt.gear.RackAndPinion;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.Point;
-import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
-import mildtilt.linkage.Corner;
 import mildtilt.measure.Quantity;
 import mildtilt.steer.AxlePose;
 import mildtilt.steer.SteeringTrain;
-import mildtilt.suspension.DoubleWishbone;
-import mildtilt.suspension.KnucklePose;
 
-/** A job's steering in one position of the hands, as strokes and figures in space. */
-public record Sketch(List<Stroke> strokes, List<Note> notes) {
+/**
+ * A job's steering in one position of the hands, as strokes and figures in space.
+ *
+ * @param construction lines that explain rather than show parts: arcs of the arms, lock sectors, axes to the
+ *     turning centre; they do not settle how far a view reaches
+ */
+public record Sketch(List<Stroke> strokes, List<Note> notes, List<Stroke> construction) {
 
     private static final int CIRCLE_POINTS = 48;
     private static final double JOINT_RADIUS = 26;
-    private static final double RACK_RADIUS = 22;
-    private static final double AXIS_OVERHANG = 40;
 
     public Sketch {
         strokes = List.copyOf(strokes);
         notes = List.copyOf(notes);
+        construction = List.copyOf(construction);
+    }
+
+    public Sketch(List<Stroke> strokes, List<Note> notes) {
+        this(strokes, notes, List.of());
     }
 
     /** Straight ahead at ride height. */
@@ -43,8 +46,9 @@ public record Sketch(List<Stroke> strokes, List<Note> notes) {
     public static Sketch of(Job job, SteeringTrain train, double steeringWheelDeg, Optional<AxlePose> pose) {
         Builder b = new Builder();
         train.column().ifPresent(c -> b.column(c, steeringWheelDeg));
-        pose.ifPresent(p -> b.axle(job, train, p));
-        return new Sketch(b.strokes, b.notes);
+        pose.ifPresent(p -> new AxleSketch(b, job, train.requireAxle(), p).draw());
+        List<Stroke> construction = pose.map(p -> LockSketch.of(train, p)).orElse(List.of());
+        return new Sketch(b.strokes, b.notes, construction);
     }
 
     /** Points on a circle about an axis. */
@@ -59,14 +63,15 @@ public record Sketch(List<Stroke> strokes, List<Note> notes) {
         return all;
     }
 
-    private static List<Point> cylinder(Point from, Point to, double radius) {
+    static List<Point> cylinder(Point from, Point to, double radius) {
         Direction axis = to.minus(from).direction();
         List<Point> all = circle(from, axis, radius);
         all.addAll(circle(to, axis, radius));
         return all;
     }
 
-    private static final class Builder {
+    /** Gathers strokes and figures. */
+    static final class Builder {
         final List<Stroke> strokes = new ArrayList<>();
         final List<Note> notes = new ArrayList<>();
 
@@ -105,51 +110,6 @@ public record Sketch(List<Stroke> strokes, List<Note> notes) {
 
         private void pin(Element joint, Point centre, Direction along) {
             line(joint, Pen.FORK_PIN, centre.plus(along.times(JOINT_RADIUS)), centre.plus(along.times(-JOINT_RADIUS)));
-        }
-
-        void axle(Job job, SteeringTrain train, AxlePose pose) {
-            switch (train.requireAxle().gear()) {
-                case RackAndPinion rack -> {
-                    double displacement = rack.displacementAt(Math.toRadians(pose.gearInputDeg()));
-                    Point left = rack.innerPivot(Side.LEFT, displacement);
-                    Point right = rack.innerPivot(Side.RIGHT, displacement);
-                    double half = rack.pivotSpacing() / 2 * 0.8;
-                    outline(new Element.GearElement(), Pen.RACK, cylinder(
-                            rack.centre().plus(rack.axis().times(half)),
-                            rack.centre().plus(rack.axis().times(-half)), RACK_RADIUS));
-                    line(new Element.GearElement(), Pen.RACK, left, right);
-                }
-            }
-            corner(job, train, Side.LEFT, pose);
-            corner(job, train, Side.RIGHT, pose);
-        }
-
-        private void corner(Job job, SteeringTrain train, Side side, AxlePose pose) {
-            Corner corner = train.requireAxle().corner(side);
-            if (!((side == Side.LEFT ? pose.left() : pose.right()) instanceof KnucklePose k)) {
-                return;
-            }
-            Element knuckle = new Element.Knuckles();
-            switch (corner.suspension()) {
-                case DoubleWishbone w -> {
-                    line(knuckle, Pen.WISHBONE, w.lowerInnerFront(), k.steerAxisLow(), w.lowerInnerRear());
-                    line(knuckle, Pen.WISHBONE, w.upperInnerFront(), k.steerAxisHigh(), w.upperInnerRear());
-                }
-            }
-            Vector over = k.steerAxis().direction().times(AXIS_OVERHANG);
-            line(knuckle, Pen.STEER_AXIS, k.steerAxis().onGround(), k.steerAxisHigh().plus(over));
-            line(new Element.SteeringArms(), Pen.STEERING_ARM, k.steerAxis().footOf(k.tieRodPoint()), k.tieRodPoint());
-            line(new Element.TieRods(), Pen.TIE_ROD, k.tieRodInner(), k.tieRodPoint());
-            Vector half = k.spin().times(job.vehicle().tyreWidth() / 2);
-            double radius = corner.knuckle().wheelCentre().z();
-            outline(new Element.Tyres(), Pen.TYRE,
-                    cylinder(k.wheelCentre().plus(half), k.wheelCentre().plus(half.negated()), radius));
-            if (side == Side.LEFT) {
-                notes.add(new Note(new Element.TieRods(), k.tieRodInner().midwayTo(k.tieRodPoint()),
-                        Quantity.length(k.tieRodInner().distanceTo(k.tieRodPoint()))));
-                notes.add(new Note(new Element.SteeringArms(), k.tieRodPoint(), Quantity.length(k.steeringArm().norm())));
-            }
-            notes.add(new Note(new Element.Tyres(), k.contactPoint(), Quantity.angle(k.steerDeg())));
         }
     }
 }

@@ -54,10 +54,10 @@ public final class AnalysisJson {
             optional(line, "clocking_deg", s.mark().map(BenchSheet.ForkMark::deg));
             optional(line, "clocking_arc_mm", s.mark().map(BenchSheet.ForkMark::arc));
         }
-        ArrayNode rods = o.putArray("tie_rods");
+        ArrayNode rods = o.putArray("rods");
         for (BenchSheet.RodLine r : bench.rods()) {
             ObjectNode line = rods.addObject();
-            line.put("side", r.side().label());
+            line.put("name", r.rod().label());
             number(line, "centre_to_centre_mm", r.length());
         }
         return o;
@@ -68,7 +68,7 @@ public final class AnalysisJson {
         o.put("fault", f.fault().name().toLowerCase(Locale.ROOT));
         o.put("severity", f.severity().word());
         o.put("what", f.what().text(LengthUnit.MM));
-        o.put("why", f.why());
+        o.put("why", f.why().text(LengthUnit.MM));
         ArrayNode remedies = o.putArray("remedies");
         f.remedies().forEach(r -> remedies.add(r.action().text(LengthUnit.MM)));
         return o;

@@ -182,9 +182,9 @@ public final class JobCardPdf {
             y += 5;
         }
         if (!b.rods().isEmpty()) {
-            heading("Tie rods, pivot centre to pivot centre", x);
+            heading("Rods, joint centre to joint centre", x);
             for (BenchSheet.RodLine r : b.rods()) {
-                row(x, w * 0.3, r.side().label());
+                row(x, w * 0.3, r.rod().label());
                 sheet.textRight(sheet.bold, TEXT, x + w * 0.40, y, LengthText.format(r.length(), unit));
             }
             y += 5;

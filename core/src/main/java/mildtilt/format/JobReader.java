@@ -25,19 +25,16 @@ import mildtilt.column.ForkSetting;
 import mildtilt.column.Joint;
 import mildtilt.column.Shaft;
 import mildtilt.column.SingleJoint;
-import mildtilt.gear.RackAndPinion;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
 import mildtilt.job.Job;
+import mildtilt.job.Loads;
+import mildtilt.job.OuterTable;
 import mildtilt.job.Targets;
+import mildtilt.job.Variant;
 import mildtilt.job.Vehicle;
-import mildtilt.linkage.Corner;
-import mildtilt.linkage.RodEnds;
-import mildtilt.linkage.SteeredAxle;
 import mildtilt.steer.SteeringTrain;
-import mildtilt.suspension.DoubleWishbone;
-import mildtilt.suspension.Knuckle;
 
 /**
  * Reads a job from JSON text: first as JSON, then against the schema that ships, then part by part into
@@ -156,26 +153,60 @@ public final class JobReader {
         }
     }
 
-    private static <T> T at(String place, Supplier<T> part) {
+    static <T> T at(String place, Supplier<T> part) {
         try {
             return part.get();
+        } catch (Misfit m) {
+            throw m.place.startsWith(place) ? m : new Misfit(place + ", " + m.place, m.getMessage());
         } catch (ImpossibleGeometryException e) {
             throw new Misfit(place, e.getMessage());
         }
     }
 
     private static Job job(JsonNode root) {
-        JsonNode v = root.path("vehicle");
-        Vehicle vehicle = at("vehicle", () -> new Vehicle(number(v, "wheelbase_mm", 0), number(v, "bump_mm", 50),
-                number(v, "droop_mm", 50), number(v, "tyre_width_mm", 150)));
+        Job plan = plan(root, root.path("title").asText(), root.path("about").asText(""));
+        List<Variant> variants = new ArrayList<>();
+        for (JsonNode v : root.path("variants")) {
+            int number = variants.size() + 1;
+            variants.add(at("variants number " + number, () -> {
+                Job other = plan(v, plan.title(), plan.about());
+                new SteeringTrain(other);
+                return new Variant(v.path("name").asText(), other);
+            }));
+        }
+        return at("variants", () -> plan.withVariants(variants));
+    }
+
+    private static Job plan(JsonNode o, String title, String about) {
+        return new Job(title, about, at("vehicle", () -> vehicle(o.path("vehicle"))), optional(o, "column").map(JobReader::column),
+                optional(o, "axle").map(a -> at("axle", () -> AxleReader.axle(a))), at("targets", () -> targets(o.path("targets"))));
+    }
+
+    private static Vehicle vehicle(JsonNode v) {
+        Vehicle plain = new Vehicle(number(v, "wheelbase_mm", 0), number(v, "bump_mm", 50), number(v, "droop_mm", 50),
+                number(v, "tyre_width_mm", 150));
+        Vehicle vehicle = plain.withNormal(number(v, "normal_bump_mm", plain.normalBump()),
+                number(v, "normal_droop_mm", plain.normalDroop()));
+        return optional(v, "loads").map(l -> {
+            Loads usual = Loads.of(number(l, "front_axle_kg", 0));
+            return vehicle.withLoads(new Loads(usual.frontAxleKg(), number(l, "friction", usual.friction()),
+                    number(l, "rolling_resistance", usual.rollingResistance()), number(l, "efficiency", usual.efficiency())));
+        }).orElse(vehicle);
+    }
+
+    private static Targets targets(JsonNode t) {
         Targets usual = Targets.USUAL;
-        JsonNode t = root.path("targets");
-        Targets targets = at("targets", () -> new Targets(number(t, "ripple_pct", usual.ripplePct()),
-                number(t, "ackermann_min_pct", usual.ackermannMinPct()),
-                number(t, "ackermann_max_pct", usual.ackermannMaxPct()),
-                number(t, "bump_steer_deg", usual.bumpSteerDeg())));
-        return new Job(root.path("title").asText(), root.path("about").asText(""), vehicle,
-                optional(root, "column").map(JobReader::column), optional(root, "axle").map(JobReader::axle), targets);
+        return new Targets(number(t, "ripple_pct", usual.ripplePct()), number(t, "ackermann_min_pct", usual.ackermannMinPct()),
+                number(t, "ackermann_max_pct", usual.ackermannMaxPct()), number(t, "bump_steer_deg", usual.bumpSteerDeg()),
+                optional(t, "lock_deg").map(JsonNode::asDouble), number(t, "toggle_deg", usual.toggleDeg()),
+                number(t, "rake_deg", usual.rakeDeg()), number(t, "rim_force_n", usual.rimForce()),
+                number(t, "buckling_margin", usual.bucklingMargin()), optional(t, "outer_table").map(JobReader::outerTable));
+    }
+
+    private static OuterTable outerTable(JsonNode o) {
+        List<OuterTable.Row> rows = new ArrayList<>();
+        o.path("rows").forEach(r -> rows.add(new OuterTable.Row(r.path(0).asDouble(), r.path(1).asDouble())));
+        return new OuterTable(rows, number(o, "tolerance_deg", 1));
     }
 
     private static Column column(JsonNode c) {
@@ -222,47 +253,21 @@ public final class JobReader {
         return new ForkFit(number(o, "take_off_mm", 0), number(o, "engagement_mm", 0));
     }
 
-    private static SteeredAxle axle(JsonNode a) {
-        JsonNode g = a.path("gear");
-        RackAndPinion rack = at("axle, gear", () -> new RackAndPinion(point(g, "centre_mm"),
-                optional(g, "axis").map(JobReader::direction).orElse(new Direction(0, 1, 0)),
-                number(g, "pivot_spacing_mm", 0), number(g, "travel_per_left_turn_mm", 0),
-                number(g, "travel_each_way_mm", 0)));
-        Corner left = at("axle, left", () -> corner(a.path("left")));
-        Optional<Corner> right = optional(a, "right").map(r -> at("axle, right", () -> corner(r)));
-        return at("axle", () -> new SteeredAxle(rack, left, right));
-    }
-
-    private static Corner corner(JsonNode c) {
-        JsonNode s = c.path("suspension");
-        JsonNode k = c.path("knuckle");
-        JsonNode e = c.path("rod_ends");
-        DoubleWishbone arms = new DoubleWishbone(
-                point(s, "lower_inner_front_mm"), point(s, "lower_inner_rear_mm"), point(s, "lower_ball_joint_mm"),
-                point(s, "upper_inner_front_mm"), point(s, "upper_inner_rear_mm"), point(s, "upper_ball_joint_mm"));
-        Knuckle knuckle = new Knuckle(
-                point(k, "wheel_centre_mm"), point(k, "spin_axis_point_mm"), point(k, "tie_rod_point_mm"));
-        return new Corner(arms, knuckle, new RodEnds(
-                optional(e, "outer_bolt").map(JobReader::direction),
-                optional(e, "inner_bolt").map(JobReader::direction),
-                optional(e, "allowed_deg").map(JsonNode::asDouble)));
-    }
-
-    private static Optional<JsonNode> optional(JsonNode o, String key) {
+    static Optional<JsonNode> optional(JsonNode o, String key) {
         return o.has(key) ? Optional.of(o.get(key)) : Optional.empty();
     }
 
-    private static double number(JsonNode o, String key, double ifAbsent) {
+    static double number(JsonNode o, String key, double ifAbsent) {
         return o.has(key) ? o.get(key).asDouble() : ifAbsent;
     }
 
-    private static Point point(JsonNode o, String key) {
+    static Point point(JsonNode o, String key) {
         JsonNode a = o.path(key);
         return new Point(a.path(0).asDouble(), a.path(1).asDouble(), a.path(2).asDouble());
     }
 
     /** Any length will do, but one that is already one is kept to the last bit, so that saving changes nothing. */
-    private static Direction direction(JsonNode a) {
+    static Direction direction(JsonNode a) {
         double x = a.path(0).asDouble();
         double y = a.path(1).asDouble();
         double z = a.path(2).asDouble();

@@ -14,20 +14,19 @@ import mildtilt.column.ForkSetting;
 import mildtilt.column.Joint;
 import mildtilt.column.Shaft;
 import mildtilt.column.SingleJoint;
-import mildtilt.gear.RackAndPinion;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.Point;
 import mildtilt.job.Job;
-import mildtilt.linkage.Corner;
-import mildtilt.linkage.SteeredAxle;
-import mildtilt.suspension.DoubleWishbone;
-import mildtilt.suspension.Knuckle;
+import mildtilt.job.Targets;
+import mildtilt.job.Variant;
+import mildtilt.job.Vehicle;
 
 /** A job as JSON text: always the same text for the same job, every field written. */
 public final class JobWriter {
 
     static final String FORMAT = "mild-tilt-job";
-    static final int VERSION = 1;
+    /** 2 since linkages other than rack and tie rods, and variants. */
+    static final int VERSION = 2;
 
     private static final JsonMapper MAPPER = new JsonMapper();
 
@@ -54,19 +53,61 @@ public final class JobWriter {
         root.put("version", VERSION);
         root.put("title", job.title());
         root.put("about", job.about());
-        ObjectNode v = root.putObject("vehicle");
-        number(v, "wheelbase_mm", job.vehicle().wheelbase());
-        number(v, "bump_mm", job.vehicle().bump());
-        number(v, "droop_mm", job.vehicle().droop());
-        number(v, "tyre_width_mm", job.vehicle().tyreWidth());
-        job.column().ifPresent(c -> root.set("column", column(c)));
-        job.axle().ifPresent(a -> root.set("axle", axle(a)));
-        ObjectNode t = root.putObject("targets");
-        number(t, "ripple_pct", job.targets().ripplePct());
-        number(t, "ackermann_min_pct", job.targets().ackermannMinPct());
-        number(t, "ackermann_max_pct", job.targets().ackermannMaxPct());
-        number(t, "bump_steer_deg", job.targets().bumpSteerDeg());
+        plan(root, job);
+        if (!job.variants().isEmpty()) {
+            ArrayNode variants = root.putArray("variants");
+            for (Variant v : job.variants()) {
+                ObjectNode o = variants.addObject();
+                o.put("name", v.name());
+                plan(o, v.job());
+            }
+        }
         return root;
+    }
+
+    private static void plan(ObjectNode o, Job job) {
+        o.set("vehicle", vehicle(job.vehicle()));
+        job.column().ifPresent(c -> o.set("column", column(c)));
+        job.axle().ifPresent(a -> o.set("axle", AxleWriter.axle(a)));
+        o.set("targets", targets(job.targets()));
+    }
+
+    private static ObjectNode vehicle(Vehicle vehicle) {
+        ObjectNode v = object();
+        number(v, "wheelbase_mm", vehicle.wheelbase());
+        number(v, "bump_mm", vehicle.bump());
+        number(v, "droop_mm", vehicle.droop());
+        number(v, "normal_bump_mm", vehicle.normalBump());
+        number(v, "normal_droop_mm", vehicle.normalDroop());
+        number(v, "tyre_width_mm", vehicle.tyreWidth());
+        vehicle.loads().ifPresent(l -> {
+            ObjectNode o = v.putObject("loads");
+            number(o, "front_axle_kg", l.frontAxleKg());
+            number(o, "friction", l.friction());
+            number(o, "rolling_resistance", l.rollingResistance());
+            number(o, "efficiency", l.efficiency());
+        });
+        return v;
+    }
+
+    private static ObjectNode targets(Targets targets) {
+        ObjectNode t = object();
+        number(t, "ripple_pct", targets.ripplePct());
+        number(t, "ackermann_min_pct", targets.ackermannMinPct());
+        number(t, "ackermann_max_pct", targets.ackermannMaxPct());
+        number(t, "bump_steer_deg", targets.bumpSteerDeg());
+        targets.lockDeg().ifPresent(d -> number(t, "lock_deg", d));
+        number(t, "toggle_deg", targets.toggleDeg());
+        number(t, "rake_deg", targets.rakeDeg());
+        number(t, "rim_force_n", targets.rimForce());
+        number(t, "buckling_margin", targets.bucklingMargin());
+        targets.outerTable().ifPresent(table -> {
+            ObjectNode o = t.putObject("outer_table");
+            ArrayNode rows = o.putArray("rows");
+            table.rows().forEach(r -> rows.add(numbers(r.innerDeg(), r.outerDeg())));
+            number(o, "tolerance_deg", table.toleranceDeg());
+        });
+        return t;
     }
 
     private static ObjectNode column(Column c) {
@@ -126,50 +167,6 @@ public final class JobWriter {
         number(o, "engagement_mm", f.engagement());
     }
 
-    private static ObjectNode axle(SteeredAxle a) {
-        ObjectNode o = object();
-        ObjectNode g = o.putObject("gear");
-        switch (a.gear()) {
-            case RackAndPinion r -> {
-                g.put("kind", "rack_and_pinion");
-                g.set("centre_mm", point(r.centre()));
-                g.set("axis", direction(r.axis()));
-                number(g, "pivot_spacing_mm", r.pivotSpacing());
-                number(g, "travel_per_left_turn_mm", r.travelPerLeftTurn());
-                number(g, "travel_each_way_mm", r.travelEachWay());
-            }
-        }
-        o.set("left", corner(a.left()));
-        a.ownRight().ifPresent(r -> o.set("right", corner(r)));
-        return o;
-    }
-
-    private static ObjectNode corner(Corner c) {
-        ObjectNode o = object();
-        ObjectNode s = o.putObject("suspension");
-        switch (c.suspension()) {
-            case DoubleWishbone w -> {
-                s.put("kind", "double_wishbone");
-                s.set("lower_inner_front_mm", point(w.lowerInnerFront()));
-                s.set("lower_inner_rear_mm", point(w.lowerInnerRear()));
-                s.set("lower_ball_joint_mm", point(w.lowerBallJoint()));
-                s.set("upper_inner_front_mm", point(w.upperInnerFront()));
-                s.set("upper_inner_rear_mm", point(w.upperInnerRear()));
-                s.set("upper_ball_joint_mm", point(w.upperBallJoint()));
-            }
-        }
-        Knuckle k = c.knuckle();
-        ObjectNode kn = o.putObject("knuckle");
-        kn.set("wheel_centre_mm", point(k.wheelCentre()));
-        kn.set("spin_axis_point_mm", point(k.spinAxisPoint()));
-        kn.set("tie_rod_point_mm", point(k.tieRodPoint()));
-        ObjectNode ends = o.putObject("rod_ends");
-        c.rodEnds().outerBolt().ifPresent(d -> ends.set("outer_bolt", direction(d)));
-        c.rodEnds().innerBolt().ifPresent(d -> ends.set("inner_bolt", direction(d)));
-        c.rodEnds().allowedDeg().ifPresent(d -> number(ends, "allowed_deg", d));
-        return o;
-    }
-
     static ObjectNode object() {
         return JsonNodeFactory.instance.objectNode();
     }
@@ -178,7 +175,7 @@ public final class JobWriter {
         return numbers(p.x(), p.y(), p.z());
     }
 
-    private static ArrayNode direction(Direction d) {
+    static ArrayNode direction(Direction d) {
         return numbers(d.x(), d.y(), d.z());
     }
 

@@ -112,16 +112,15 @@ final class PdfDrawing {
 
     private void ink(Pen pen) throws IOException {
         switch (pen) {
-            case GROUND, CENTRE_LINE -> sheet.pen(0.4, 0.7);
-            case TYRE -> sheet.pen(0.7, 0.55);
-            case WISHBONE -> sheet.pen(0.7, 0.55);
+            case GROUND, CENTRE_LINE, LOCK_ARC, TURN_AXIS -> sheet.pen(0.4, 0.7);
+            case TYRE, WISHBONE, STRUT, SPINDLE, BEAM, TRACK_BAR, GUIDE, GEAR_BOX -> sheet.pen(0.7, 0.55);
             case STEER_AXIS -> {
                 sheet.pen(0.4, 0.5);
                 sheet.dash(5, 2, 1, 2);
             }
             case FORK_PIN -> sheet.pen(0.8, 0.2);
-            case STEERING_WHEEL, RACK, JOINT -> sheet.pen(0.8, 0.15);
-            case SHAFT, TIE_ROD, STEERING_ARM -> sheet.pen(1.6, 0);
+            case STEERING_WHEEL, RACK, JOINT, SHUTTLE -> sheet.pen(0.8, 0.15);
+            case SHAFT, TIE_ROD, STEERING_ARM, GEAR_ARM, DRIVEN_ROD -> sheet.pen(1.6, 0);
         }
     }
 }

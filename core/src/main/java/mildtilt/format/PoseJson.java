@@ -8,6 +8,7 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import mildtilt.analysis.Analysis;
 import mildtilt.geometry.Side;
 import mildtilt.linkage.AxleSolver;
+import mildtilt.linkage.RodEnd;
 import mildtilt.steer.AxlePose;
 import mildtilt.suspension.CannotAssemble;
 import mildtilt.suspension.CornerPose;
@@ -29,10 +30,25 @@ final class PoseJson {
         }
         AxleSolver axle = analysis.train().axle().get();
         AxlePose pose = analysis.train().pose(at.steeringWheelDeg(), at.travelLeft(), at.travelRight());
-        number(o, "rack_displacement_mm", SteerJson.displacement(analysis.job(), pose.gearInputDeg()));
+        SteerJson.mechanism(o, axle.axle(), pose.stance());
         o.put("assembles", pose.assembled().isPresent());
         o.set("left", corner(axle, Side.LEFT, pose.left()));
         o.set("right", corner(axle, Side.RIGHT, pose.right()));
+        if (pose.assembled().isPresent()) {
+            ObjectNode tilts = o.putObject("rod_end_misalignment");
+            ObjectNode arms = o.putObject("rod_to_arm_angles");
+            axle.atRodEnds(pose.stance(), new AxleSolver.AtRodEnd() {
+                @Override
+                public void tilt(RodEnd end, double deg) {
+                    number(tilts, end.tiltKey() + "_deg", deg);
+                }
+
+                @Override
+                public void arm(RodEnd end, double deg) {
+                    number(arms, end.armKey() + "_deg", deg);
+                }
+            });
+        }
         return o;
     }
 
@@ -41,7 +57,11 @@ final class PoseJson {
         switch (pose) {
             case CannotAssemble c -> {
                 o.put("why_not", c.sentence());
-                number(o, c.reason() == CannotAssemble.Reason.JOINT_LOCKED ? "joint_angle_deg" : "missing_mm", c.amount());
+                number(o, switch (c.reason()) {
+                    case JOINT_LOCKED -> "joint_angle_deg";
+                    case GEAR_TURNED_OUT -> "gear_input_missing_deg";
+                    case LINK, WHEEL_TRAVEL, GEAR_END -> "missing_mm";
+                }, c.amount());
             }
             case KnucklePose k -> {
                 number(o, "delta_deg", k.steerDeg());
@@ -54,8 +74,6 @@ final class PoseJson {
                 number(o, "wheel_centre_" + side.label() + "_y_shift_mm",
                         k.wheelCentre().y() - axle.axle().corner(side).knuckle().wheelCentre().y());
                 number(o, "rod_to_arm_deg", k.rodToArmDeg());
-                axle.outerMisalignmentDeg(k).ifPresent(d -> number(o, "rod_end_outer_misalignment_deg", d));
-                axle.innerMisalignmentDeg(k).ifPresent(d -> number(o, "rod_end_inner_misalignment_deg", d));
                 o.set("wheel_centre_mm", point(k.wheelCentre()));
                 o.set("contact_point_mm", point(k.contactPoint()));
                 o.set("steer_axis_low_mm", point(k.steerAxisLow()));

@@ -7,12 +7,16 @@ import static mildtilt.format.JobWriter.point;
 
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import java.util.Map;
 import java.util.Optional;
 import mildtilt.analysis.Analysis;
-import mildtilt.gear.RackAndPinion;
+import mildtilt.gear.ColumnArm;
 import mildtilt.geometry.Side;
 import mildtilt.job.Job;
+import mildtilt.linkage.Beam;
+import mildtilt.linkage.Mechanism;
+import mildtilt.linkage.Rod;
+import mildtilt.linkage.Stance;
+import mildtilt.linkage.SteeredAxle;
 import mildtilt.steer.SteerFigures;
 import mildtilt.steer.SteerFigures.BumpRow;
 import mildtilt.steer.SteerFigures.Reach;
@@ -20,7 +24,6 @@ import mildtilt.steer.SteerFigures.Sense;
 import mildtilt.steer.SteerFigures.SteerRow;
 import mildtilt.steer.TravelMap;
 import mildtilt.steer.TravelMap.At;
-import mildtilt.steer.TravelMap.Tilt;
 import mildtilt.steer.Turn;
 import mildtilt.suspension.KnucklePose;
 
@@ -32,13 +35,17 @@ final class SteerJson {
     static ObjectNode tree(Analysis analysis, SteerFigures s) {
         ObjectNode o = object();
         ObjectNode lengths = o.putObject("lengths");
-        number(lengths, "tie_rod_left_mm", s.tieRodLeft());
-        number(lengths, "tie_rod_right_mm", s.tieRodRight());
+        for (Rod rod : Rod.values()) {
+            if (s.lengths().containsKey(rod)) {
+                number(lengths, rod.key(), s.lengths().get(rod));
+            }
+        }
+        trackBar(analysis.job()).ifPresent(mm -> number(lengths, "track_bar_mm", mm));
         o.set("static_left", still(s.left(), s.axisSpacing()));
         o.set("static_right", still(s.right(), s.axisSpacing()));
         o.set("range", range(s));
         ArrayNode rows = o.putArray("steer_table");
-        s.rows().forEach(r -> rows.add(steerRow(analysis.job(), r)));
+        s.rows().forEach(r -> rows.add(steerRow(analysis.train().requireAxle(), r)));
         o.set("steering_ratio", ratio(s));
         ObjectNode lock = o.putObject("full_lock");
         lock.set("steering_wheel_left", lock(s.leftReach()));
@@ -51,6 +58,7 @@ final class SteerJson {
         number(o, "bump_steer_right_peak_to_peak_deg", s.bumpSteerDeg(Side.RIGHT));
         ArrayNode bump = o.putArray("bump_steer_table");
         s.bump().forEach(b -> bump.add(bumpRow(s, b)));
+        RangeJson.put(o, analysis, s);
         analysis.map().ifPresent(m -> map(o, m));
         return o;
     }
@@ -63,7 +71,7 @@ final class SteerJson {
         number(o, "caster_deg", k.casterDeg());
         number(o, "scrub_radius_mm", k.scrubRadius());
         number(o, "mechanical_trail_mm", k.mechanicalTrail());
-        o.set("steer_axis_ground_point_mm", point(k.steerAxis().onGround()));
+        o.set("steer_axis_ground_point_mm", point(k.axisOnGround()));
         o.set("contact_point_mm", point(k.contactPoint()));
         number(o, "steer_axis_ground_separation_mm", axisSpacing);
         return o;
@@ -85,7 +93,12 @@ final class SteerJson {
         return r.byToggle() ? "toggle" : "stop";
     }
 
-    private static ObjectNode steerRow(Job job, SteerRow r) {
+    private static Optional<Double> trackBar(Job job) {
+        return job.axle().flatMap(SteeredAxle::beam)
+                .flatMap(b -> b instanceof Beam.Sprung sprung ? sprung.trackBar() : Optional.empty()).map(Beam.TrackBar::length);
+    }
+
+    private static ObjectNode steerRow(SteeredAxle axle, SteerRow r) {
         ObjectNode o = object();
         number(o, "steering_wheel_deg", r.steeringWheelDeg());
         number(o, "gear_input_deg", r.gearInputDeg());
@@ -94,14 +107,34 @@ final class SteerJson {
         optional(o, "delta_right_deg", r.turn().map(Turn::rightDeg));
         optional(o, "ratio", r.ratio());
         optional(o, "ackermann_pct", r.turn().flatMap(Turn::ackermannPct));
-        number(o, "rack_displacement_mm", displacement(job, r.gearInputDeg()));
+        optional(o, "outer_wheel_error_deg", r.turn().flatMap(Turn::outerErrorDeg));
+        mechanism(o, axle, r.pose().stance());
         return o;
     }
 
-    static double displacement(Job job, double gearInputDeg) {
-        return switch (job.axle().orElseThrow().gear()) {
-            case RackAndPinion rack -> rack.displacementAt(Math.toRadians(gearInputDeg));
-        };
+    /** Where the parts between gear and tie rods stand. */
+    static void mechanism(ObjectNode o, SteeredAxle axle, Stance stance) {
+        String arm = axle.gear() instanceof ColumnArm ? "column_arm_angle_deg" : "pitman_angle_deg";
+        switch (stance.mechanism().orElse(null)) {
+            case null -> { }
+            case Mechanism.RackAt m -> number(o, "rack_displacement_mm", m.displacement());
+            case Mechanism.CentreLinkAt m -> {
+                number(o, arm, Math.toDegrees(m.pitmanAngle()));
+                number(o, "idler_angle_deg", Math.toDegrees(m.idlerAngle()));
+            }
+            case Mechanism.DragLinkAt m -> number(o, arm, Math.toDegrees(m.armAngle()));
+            case Mechanism.BellCrankAt m -> {
+                number(o, arm, Math.toDegrees(m.armAngle()));
+                number(o, "bell_crank_angle_deg", Math.toDegrees(m.crankAngle()));
+            }
+            case Mechanism.ShuttleAt m -> {
+                number(o, arm, Math.toDegrees(m.armAngle()));
+                number(o, "shuttle_displacement_mm", m.displacement());
+            }
+            case Mechanism.Broken m -> number(o, arm, Math.toDegrees(m.armAngle()));
+        }
+        stance.beam().filter(_ -> axle.beam().isPresent()).ifPresent(b ->
+                number(o, "axle_y_shift_mm", b.origin().y() - axle.beamDesign().origin().y()));
     }
 
     private static ObjectNode ratio(SteerFigures s) {
@@ -124,7 +157,7 @@ final class SteerJson {
         turn.ifPresentOrElse(t -> o.set(key, turn(t)), () -> o.putNull(key));
     }
 
-    private static ObjectNode turn(Turn t) {
+    static ObjectNode turn(Turn t) {
         ObjectNode o = object();
         number(o, "steering_wheel_deg", t.steeringWheelDeg());
         o.put("road_wheels_turned", t.turned().label());
@@ -150,6 +183,8 @@ final class SteerJson {
             optional(o, "toe_in_" + side.label() + "_deg", k.map(KnucklePose::toeInDeg));
             optional(o, "camber_" + side.label() + "_deg", k.map(KnucklePose::camberDeg));
             optional(o, "wheel_centre_" + side.label() + "_y_shift_mm", k.map(p -> p.wheelCentre().y() - design));
+            optional(o, "wheel_centre_" + side.label() + "_x_shift_mm",
+                    k.map(p -> p.wheelCentre().x() - s.knuckle(side).wheelCentre().x()));
             optional(o, "delta_" + side.label() + "_deg", k.map(KnucklePose::steerDeg));
         }
         return o;
@@ -168,22 +203,25 @@ final class SteerJson {
         grid.put("poses_assembled", m.posesRequested() - m.notAssembled().size());
         grid.put("poses_requested", m.posesRequested());
         ObjectNode arms = o.putObject("rod_to_arm_angles_over_grid");
-        m.rodToArm().forEach((side, r) -> {
-            ObjectNode a = arms.putObject("tie_rod_to_steering_arm_" + side.label());
+        m.rodToArm().forEach((end, r) -> {
+            ObjectNode a = arms.putObject(end.armKey());
             number(a, "smallest_angle_deg", r.smallest());
             number(a, "largest_angle_deg", r.largest());
             number(a, "closest_to_toggle_deg", r.closestToToggle());
             a.set("closest_at", at(r.closestAt()));
         });
-        optional(o, "tie_rod_to_steering_arm_closest_to_toggle_deg",
-                m.nearestToggle().map(TravelMap.RodToArm::closestToToggle));
-        ObjectNode tilt = o.putObject("rod_end_misalignment_max_over_grid");
-        tilts(tilt, "outer", m.outerTilt());
-        tilts(tilt, "inner", m.innerTilt());
-    }
-
-    private static void tilts(ObjectNode o, String end, Map<Side, Tilt> tilts) {
-        tilts.forEach((side, t) -> number(o, "tie_rod_" + side.label() + "_" + end + "_end_deg", t.deg()));
+        optional(o, "tie_rod_to_steering_arm_closest_to_toggle_deg", m.rodToArm().entrySet().stream()
+                .filter(e -> e.getKey().atSteeringArm()).map(e -> e.getValue().closestToToggle()).min(Double::compare));
+        ObjectNode tilts = o.putObject("rod_end_misalignment_max_over_grid");
+        m.tilts().forEach((end, t) -> number(tilts, end.tiltKey() + "_deg", t.deg()));
+        ObjectNode where = o.putObject("rod_end_misalignment_worst_at");
+        m.tilts().forEach((end, t) -> where.set(end.tiltKey(), at(t.at())));
+        ObjectNode margin = o.putObject("tightest_limit_over_grid");
+        m.tightest().ifPresent(c -> {
+            number(margin, "margin_deg", c.getValue().marginDeg());
+            margin.put("limit", c.getValue().limit().label());
+            margin.set("at", at(c.getKey()));
+        });
     }
 
     private static ObjectNode at(At at) {

@@ -45,9 +45,18 @@ public record RackAndPinion(
         return travelPerLeftTurn * pinionLeft / (2 * Math.PI);
     }
 
-    /** How far the pinion turns from straight ahead to either end, rad. */
-    public double pinionStop() {
+    @Override
+    public double inputStop() {
         return 2 * Math.PI * travelEachWay / Math.abs(travelPerLeftTurn);
+    }
+
+    @Override
+    public RackAndPinion reversed() {
+        return withTravelPerLeftTurn(-travelPerLeftTurn);
+    }
+
+    public RackAndPinion withAxis(Direction d) {
+        return new RackAndPinion(centre, d, pivotSpacing, travelPerLeftTurn, travelEachWay);
     }
 
     public RackAndPinion withCentre(Point p) {

@@ -13,15 +13,28 @@ public record Axis(Point origin, Direction direction) {
         return origin.plus(direction.times(direction.dot(p.minus(origin))));
     }
 
+    /** A point turned about the line, right-handed, by an angle in rad. */
+    public Point turned(Point p, double angle) {
+        return origin.plus(direction.turn(p.minus(origin), angle));
+    }
+
+    public Axis moved(Vector by) {
+        return new Axis(origin.plus(by), direction);
+    }
+
+    public Axis mirrored() {
+        return new Axis(origin.mirrored(), direction.mirrored());
+    }
+
     public double distanceTo(Point p) {
         return footOf(p).distanceTo(p);
     }
 
-    /** Where the line meets the ground, z = 0. @throws ImpossibleGeometryException if it is level */
-    public Point onGround() {
+    /** Where the line meets a level plane, z in mm. @throws ImpossibleGeometryException if the line is level too */
+    public Point atHeight(double z) {
         if (Math.abs(direction.z()) < 1e-12) {
             throw new ImpossibleGeometryException("A level line never meets the ground.");
         }
-        return origin.plus(direction.times(-origin.z() / direction.z()));
+        return origin.plus(direction.times((z - origin.z()) / direction.z()));
     }
 }

@@ -33,6 +33,12 @@ public record Orbit(Point centre, Vector u, Vector v, double radius) {
                 centre.z() + a * u.z() + b * v.z());
     }
 
+    /** Angle, −pi to pi rad, at which a point of the circle stands. */
+    public double angleOf(Point p) {
+        Vector w = p.minus(centre);
+        return Math.atan2(w.dot(v), w.dot(u));
+    }
+
     /**
      * On which side of the line from {@code anchor} through the centre the point at this angle stands,
      * +1 or -1: the branch that {@link #atReach} needs to find it again.

@@ -1,13 +1,23 @@
 package mildtilt.job;
 
-/** The points that make a double-wishbone corner. */
+import java.util.List;
+import mildtilt.suspension.DoubleWishbone;
+import mildtilt.suspension.Kingpin;
+import mildtilt.suspension.Strut;
+import mildtilt.suspension.Suspension;
+
+/** The points that make a corner; which of them there are depends on the suspension. */
 public enum CornerPoint {
-    LOWER_INNER_FRONT("lower wishbone, front pivot"),
-    LOWER_INNER_REAR("lower wishbone, rear pivot"),
+    LOWER_INNER_FRONT("lower arm, front pivot"),
+    LOWER_INNER_REAR("lower arm, rear pivot"),
     LOWER_BALL_JOINT("lower ball joint"),
-    UPPER_INNER_FRONT("upper wishbone, front pivot"),
-    UPPER_INNER_REAR("upper wishbone, rear pivot"),
+    UPPER_INNER_FRONT("upper arm, front pivot"),
+    UPPER_INNER_REAR("upper arm, rear pivot"),
     UPPER_BALL_JOINT("upper ball joint"),
+    STRUT_TOP("strut top mount"),
+    STRUT_LOWER("point low on the strut"),
+    KINGPIN_LOWER("kingpin, lower point"),
+    KINGPIN_UPPER("kingpin, upper point"),
     WHEEL_CENTRE("wheel centre"),
     TIE_ROD_POINT("tie-rod point on the steering arm");
 
@@ -19,5 +29,15 @@ public enum CornerPoint {
 
     public String label() {
         return label;
+    }
+
+    /** The points that hold a knuckle. */
+    static List<CornerPoint> holding(Suspension suspension) {
+        return switch (suspension) {
+            case DoubleWishbone _ -> List.of(LOWER_BALL_JOINT, UPPER_BALL_JOINT, LOWER_INNER_FRONT, LOWER_INNER_REAR,
+                    UPPER_INNER_FRONT, UPPER_INNER_REAR);
+            case Strut _ -> List.of(LOWER_BALL_JOINT, STRUT_TOP, LOWER_INNER_FRONT, LOWER_INNER_REAR, STRUT_LOWER);
+            case Kingpin _ -> List.of(KINGPIN_LOWER, KINGPIN_UPPER);
+        };
     }
 }

@@ -2,13 +2,25 @@ package mildtilt.job;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Stream;
+import mildtilt.gear.ColumnArm;
+import mildtilt.gear.RackAndPinion;
+import mildtilt.gear.SteeringBox;
 import mildtilt.geometry.Side;
+import mildtilt.job.PointId.GearArmEnd;
+import mildtilt.job.PointId.GearCentre;
 import mildtilt.job.PointId.GearInput;
 import mildtilt.job.PointId.Hub;
+import mildtilt.job.PointId.InnerPivot;
 import mildtilt.job.PointId.JointCentre;
 import mildtilt.job.PointId.OnCorner;
-import mildtilt.job.PointId.RackCentre;
-import mildtilt.job.PointId.RackEnd;
+import mildtilt.linkage.BellCrank;
+import mildtilt.linkage.CentreLink;
+import mildtilt.linkage.DragLink;
+import mildtilt.linkage.Linkage;
+import mildtilt.linkage.RackTieRods;
+import mildtilt.linkage.Shuttle;
+import mildtilt.linkage.SteeredAxle;
 
 /** One link of the steering train from hands to tyres. What is paired left and right is one element. */
 public sealed interface Element {
@@ -21,11 +33,23 @@ public sealed interface Element {
 
     record GearElement() implements Element {}
 
+    /** The arm on the gear's shaft. */
+    record GearArm() implements Element {}
+
+    /** The rod pushed by the gear's arm: drag link, drag rod, short link or centre link. */
+    record DrivenRod() implements Element {}
+
+    /** What stands between that rod and the tie rods: idler arm, bell crank or shuttle. */
+    record Relay() implements Element {}
+
     record TieRods() implements Element {}
 
     record SteeringArms() implements Element {}
 
     record Knuckles() implements Element {}
+
+    /** The axle beam. */
+    record BeamElement() implements Element {}
 
     record Tyres() implements Element {}
 
@@ -40,8 +64,17 @@ public sealed interface Element {
             }
             train.add(new ShaftAt(c.joints().size()));
         });
-        job.axle().ifPresent(_ ->
-                train.addAll(List.of(new GearElement(), new TieRods(), new SteeringArms(), new Knuckles(), new Tyres())));
+        job.axle().ifPresent(a -> {
+            train.add(new GearElement());
+            switch (a.linkage()) {
+                case RackTieRods _ -> { }
+                case CentreLink _, BellCrank _, Shuttle _ -> train.addAll(List.of(new GearArm(), new DrivenRod(), new Relay()));
+                case DragLink _ -> train.addAll(List.of(new GearArm(), new DrivenRod()));
+            }
+            train.addAll(List.of(new TieRods(), new SteeringArms(), new Knuckles()));
+            a.beam().ifPresent(_ -> train.add(new BeamElement()));
+            train.add(new Tyres());
+        });
         return train;
     }
 
@@ -50,12 +83,38 @@ public sealed interface Element {
             case Wheel _ -> "Steering wheel";
             case ShaftAt s -> job.column().orElseThrow().shafts().get(s.index()).name();
             case JointAt j -> job.column().orElseThrow().joints().get(j.index()).name();
-            case GearElement _ -> "Rack";
-            case TieRods _ -> "Tie rods";
+            case GearElement _ -> switch (axle(job).gear()) {
+                case RackAndPinion _ -> "Rack";
+                case SteeringBox _ -> "Steering box";
+                case ColumnArm _ -> "Column arm's shaft";
+            };
+            case GearArm _ -> axle(job).gear() instanceof ColumnArm ? "Column arm" : "Pitman arm";
+            case DrivenRod _ -> rodLabel(axle(job).linkage());
+            case Relay _ -> switch (axle(job).linkage()) {
+                case CentreLink _ -> "Idler arm";
+                case BellCrank _ -> "Bell crank";
+                case Shuttle _ -> "Shuttle";
+                case RackTieRods _, DragLink _ -> "Relay";
+            };
+            case TieRods _ -> axle(job).oneTieRod() ? "Tie rod" : "Tie rods";
             case SteeringArms _ -> "Steering arms";
             case Knuckles _ -> "Knuckles";
+            case BeamElement _ -> "Axle beam";
             case Tyres _ -> "Tyres";
         };
+    }
+
+    private static String rodLabel(Linkage linkage) {
+        return switch (linkage) {
+            case CentreLink _ -> "Centre link";
+            case DragLink _, RackTieRods _ -> "Drag link";
+            case BellCrank _ -> "Drag rod";
+            case Shuttle _ -> "Short link";
+        };
+    }
+
+    private static SteeredAxle axle(Job job) {
+        return job.axle().orElseThrow(() -> new IllegalArgumentException("This job has no steered axle."));
     }
 
     /** The points that settle where an element is, the left side standing for both. */
@@ -67,13 +126,19 @@ public sealed interface Element {
                     s.index() == 0 ? new Hub() : new JointCentre(s.index() - 1),
                     s.index() == joints ? new GearInput() : new JointCentre(s.index()));
             case JointAt j -> List.of(new JointCentre(j.index()));
-            case GearElement _ -> List.of(new RackCentre(), new RackEnd(Side.LEFT));
-            case TieRods _ -> List.of(new RackEnd(Side.LEFT), corner(CornerPoint.TIE_ROD_POINT));
+            case GearElement _ -> axle(job).gear() instanceof RackAndPinion
+                    ? List.of(new GearCentre(), new InnerPivot(Side.LEFT)) : List.of(new GearCentre());
+            case GearArm _ -> List.of(new GearArmEnd(), new GearCentre());
+            case DrivenRod _ -> Stream.concat(Stream.of(new GearArmEnd()), JobPoints.ofLinkage(axle(job)).stream()
+                    .filter(p -> p instanceof PointId.DrivenPoint || p instanceof PointId.IdlerEnd)).toList();
+            case Relay _ -> Stream.concat(JobPoints.ofLinkage(axle(job)).stream(),
+                    JobPoints.hasInnerPivots(axle(job).linkage()) ? Stream.of(new InnerPivot(Side.LEFT)) : Stream.of()).toList();
+            case TieRods _ -> JobPoints.hasInnerPivots(axle(job).linkage())
+                    ? List.of(new InnerPivot(Side.LEFT), corner(CornerPoint.TIE_ROD_POINT))
+                    : List.of(corner(CornerPoint.TIE_ROD_POINT));
             case SteeringArms _ -> List.of(corner(CornerPoint.TIE_ROD_POINT));
-            case Knuckles _ -> List.of(
-                    corner(CornerPoint.LOWER_BALL_JOINT), corner(CornerPoint.UPPER_BALL_JOINT),
-                    corner(CornerPoint.LOWER_INNER_FRONT), corner(CornerPoint.LOWER_INNER_REAR),
-                    corner(CornerPoint.UPPER_INNER_FRONT), corner(CornerPoint.UPPER_INNER_REAR));
+            case Knuckles _ -> CornerPoint.holding(axle(job).left().suspension()).stream().map(Element::corner).toList();
+            case BeamElement _ -> JobPoints.ofBeam(axle(job));
             case Tyres _ -> List.of(corner(CornerPoint.WHEEL_CENTRE));
         };
     }

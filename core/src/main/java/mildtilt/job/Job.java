@@ -1,8 +1,11 @@
 package mildtilt.job;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import mildtilt.column.Column;
+import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.linkage.SteeredAxle;
 
 /**
@@ -12,6 +15,7 @@ import mildtilt.linkage.SteeredAxle;
  * @param about free text: whose vehicle, what for
  * @param column from steering wheel to gear, if laid out yet
  * @param axle gear, linkage and corners, if measured yet
+ * @param variants other ways to build it, kept beside the plan under its title; names differ
  */
 public record Job(
         String title,
@@ -19,26 +23,43 @@ public record Job(
         Vehicle vehicle,
         Optional<Column> column,
         Optional<SteeredAxle> axle,
-        Targets targets) {
+        Targets targets,
+        List<Variant> variants) {
+
+    /** @throws ImpossibleGeometryException if two variants have one name */
+    public Job {
+        variants = variants.stream().map(v -> v.of(title, about)).toList();
+        if (variants.stream().map(Variant::name).distinct().count() < variants.size()) {
+            throw new ImpossibleGeometryException("Two variants have the same name; give each its own.");
+        }
+    }
+
+    public Job(String title, String about, Vehicle vehicle, Optional<Column> column, Optional<SteeredAxle> axle, Targets targets) {
+        this(title, about, vehicle, column, axle, targets, List.of());
+    }
 
     public Job withTitle(String t) {
-        return new Job(t, about, vehicle, column, axle, targets);
+        return new Job(t, about, vehicle, column, axle, targets, variants);
     }
 
     public Job withVehicle(Vehicle v) {
-        return new Job(title, about, v, column, axle, targets);
+        return new Job(title, about, v, column, axle, targets, variants);
     }
 
     public Job withTargets(Targets t) {
-        return new Job(title, about, vehicle, column, axle, t);
+        return new Job(title, about, vehicle, column, axle, t, variants);
     }
 
     public Job withColumn(Column c) {
-        return new Job(title, about, vehicle, Optional.of(c), axle, targets);
+        return new Job(title, about, vehicle, Optional.of(c), axle, targets, variants);
     }
 
     public Job withAxle(SteeredAxle a) {
-        return new Job(title, about, vehicle, column, Optional.of(a), targets);
+        return new Job(title, about, vehicle, column, Optional.of(a), targets, variants);
+    }
+
+    public Job withVariants(List<Variant> v) {
+        return new Job(title, about, vehicle, column, axle, targets, v);
     }
 
     /** The column changed; a job without one stays as it is. */
@@ -49,5 +70,28 @@ public record Job(
     /** The axle changed; a job without one stays as it is. */
     public Job editAxle(UnaryOperator<SteeredAxle> edit) {
         return axle.map(a -> withAxle(edit.apply(a))).orElse(this);
+    }
+
+    /** The plan as it stands kept as a variant of this name, in place of any that had it. */
+    public Job keepingVariant(String name) {
+        List<Variant> kept = new ArrayList<>(withoutVariant(name).variants);
+        kept.add(new Variant(name, this));
+        return withVariants(kept);
+    }
+
+    public Job withoutVariant(String name) {
+        return withVariants(variants.stream().filter(v -> !v.name().equals(name)).toList());
+    }
+
+    /**
+     * The variant of this name as the plan, the plan so far kept as a variant under another name.
+     *
+     * @throws IllegalArgumentException if there is no such variant
+     */
+    public Job takingVariant(String name, String formerPlan) {
+        Variant taken = variants.stream().filter(v -> v.name().equals(name)).findFirst()
+                .orElseThrow(() -> new IllegalArgumentException("no variant " + name));
+        Job kept = withoutVariant(name).keepingVariant(formerPlan);
+        return taken.job().withTitle(title).withVariants(kept.variants);
     }
 }

@@ -2,21 +2,44 @@ package mildtilt.job;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import mildtilt.column.Column;
+import mildtilt.gear.ArmGear;
 import mildtilt.gear.RackAndPinion;
+import mildtilt.geometry.Axis;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
+import mildtilt.job.PointId.CentrePinPoint;
+import mildtilt.job.PointId.CrankPivot;
+import mildtilt.job.PointId.DrivenPoint;
+import mildtilt.job.PointId.GearArmEnd;
+import mildtilt.job.PointId.GearCentre;
 import mildtilt.job.PointId.GearInput;
 import mildtilt.job.PointId.Hub;
+import mildtilt.job.PointId.IdlerEnd;
+import mildtilt.job.PointId.IdlerPivot;
+import mildtilt.job.PointId.InnerPivot;
 import mildtilt.job.PointId.JointCentre;
 import mildtilt.job.PointId.OnCorner;
-import mildtilt.job.PointId.RackCentre;
-import mildtilt.job.PointId.RackEnd;
+import mildtilt.job.PointId.TrackBarAxle;
+import mildtilt.job.PointId.TrackBarBody;
+import mildtilt.linkage.Beam;
+import mildtilt.linkage.Beam.TrackBar;
+import mildtilt.linkage.BellCrank;
+import mildtilt.linkage.CentreLink;
 import mildtilt.linkage.Corner;
+import mildtilt.linkage.DragLink;
+import mildtilt.linkage.DragLink.Attachment;
+import mildtilt.linkage.Linkage;
+import mildtilt.linkage.RackTieRods;
+import mildtilt.linkage.Shuttle;
 import mildtilt.linkage.SteeredAxle;
+import mildtilt.linkage.SwingArm;
 import mildtilt.suspension.DoubleWishbone;
+import mildtilt.suspension.Kingpin;
 import mildtilt.suspension.Knuckle;
+import mildtilt.suspension.Strut;
 
 /** The points of a job: which there are, where each is, and the job with one of them moved. */
 public final class JobPoints {
@@ -33,18 +56,53 @@ public final class JobPoints {
             }
             all.add(new GearInput());
         });
-        job.axle().ifPresent(_ -> {
-            all.add(new RackCentre());
-            for (Side side : Side.values()) {
-                all.add(new RackEnd(side));
+        job.axle().ifPresent(a -> {
+            all.addAll(ofGear(a));
+            all.addAll(ofLinkage(a));
+            if (hasInnerPivots(a.linkage())) {
+                all.add(new InnerPivot(Side.LEFT));
+                all.add(new InnerPivot(Side.RIGHT));
             }
             for (Side side : Side.values()) {
-                for (CornerPoint p : CornerPoint.values()) {
+                for (CornerPoint p : CornerPoint.holding(a.corner(side).suspension())) {
                     all.add(new OnCorner(side, p));
                 }
+                all.add(new OnCorner(side, CornerPoint.WHEEL_CENTRE));
+                all.add(new OnCorner(side, CornerPoint.TIE_ROD_POINT));
             }
+            all.addAll(ofBeam(a));
         });
         return all;
+    }
+
+    static List<PointId> ofGear(SteeredAxle a) {
+        return a.gear() instanceof ArmGear ? List.of(new GearCentre(), new GearArmEnd()) : List.of(new GearCentre());
+    }
+
+    /** What stands between the gear and the tie rods. */
+    static List<PointId> ofLinkage(SteeredAxle a) {
+        return switch (a.linkage()) {
+            case RackTieRods _ -> List.of();
+            case CentreLink _ -> List.of(new IdlerPivot(), new IdlerEnd());
+            case DragLink d -> d.attachment() instanceof Attachment.OnKnuckle ? List.of(new DrivenPoint()) : List.of();
+            case BellCrank _ -> List.of(new CrankPivot(), new DrivenPoint());
+            case Shuttle _ -> List.of(new DrivenPoint());
+        };
+    }
+
+    static List<PointId> ofBeam(SteeredAxle a) {
+        return a.beam().map(b -> switch (b) {
+            case Beam.Sprung s -> s.trackBar().isPresent()
+                    ? List.<PointId>of(new TrackBarBody(), new TrackBarAxle()) : List.<PointId>of();
+            case Beam.CentrePin _ -> List.<PointId>of(new CentrePinPoint());
+        }).orElse(List.of());
+    }
+
+    static boolean hasInnerPivots(Linkage linkage) {
+        return switch (linkage) {
+            case RackTieRods _, BellCrank _, Shuttle _ -> true;
+            case CentreLink _, DragLink _ -> false;
+        };
     }
 
     /** What a fabricator calls the point. */
@@ -53,8 +111,22 @@ public final class JobPoints {
             case Hub _ -> "steering wheel hub";
             case JointCentre j -> column(job).joints().get(j.index()).name() + ", centre";
             case GearInput _ -> "gear input";
-            case RackCentre _ -> "rack, midway between pivots";
-            case RackEnd e -> e.side().label() + " inner tie-rod pivot";
+            case GearCentre _ -> axle(job).gear() instanceof RackAndPinion
+                    ? "rack, midway between pivots" : "gear's arm, point on its shaft";
+            case GearArmEnd _ -> "end of the gear's arm";
+            case IdlerPivot _ -> "idler arm, point on its axis";
+            case IdlerEnd _ -> "end of the idler arm";
+            case CrankPivot _ -> "bell crank, point on its pivot";
+            case DrivenPoint _ -> switch (axle(job).linkage()) {
+                case DragLink _ -> "drag link's point on the knuckle";
+                case BellCrank _ -> "drag rod's point on the bell crank";
+                case Shuttle _ -> "short link's point on the shuttle";
+                case RackTieRods _, CentreLink _ -> throw noSuch(id);
+            };
+            case InnerPivot e -> e.side().label() + " inner tie-rod pivot";
+            case TrackBarBody _ -> "track bar, frame end";
+            case TrackBarAxle _ -> "track bar, axle end";
+            case CentrePinPoint _ -> "axle centre pin";
             case OnCorner c -> c.side().label() + " " + c.which().label();
         };
     }
@@ -65,24 +137,60 @@ public final class JobPoints {
             case Hub _ -> column(job).hub();
             case JointCentre j -> column(job).joints().get(j.index()).centre();
             case GearInput _ -> column(job).gearInput();
-            case RackCentre _ -> rack(job).centre();
-            case RackEnd e -> rack(job).innerPivot(e.side(), 0);
-            case OnCorner c -> position(axle(job).corner(c.side()), c.which());
+            case GearCentre _ -> switch (axle(job).gear()) {
+                case RackAndPinion r -> r.centre();
+                case ArmGear g -> g.axis().origin();
+            };
+            case GearArmEnd _ -> arm(job, id).armEnd();
+            case IdlerPivot _ -> idler(job, id).axis().origin();
+            case IdlerEnd _ -> idler(job, id).end();
+            case CrankPivot _ -> crank(job, id).pivot().origin();
+            case DrivenPoint _ -> switch (axle(job).linkage()) {
+                case DragLink d when d.attachment() instanceof Attachment.OnKnuckle k -> k.point();
+                case BellCrank b -> b.dragRodPoint();
+                case Shuttle s -> s.linkPoint();
+                case DragLink _, RackTieRods _, CentreLink _ -> throw noSuch(id);
+            };
+            case InnerPivot e -> switch (axle(job).linkage()) {
+                case RackTieRods _ -> rack(job, id).innerPivot(e.side(), 0);
+                case BellCrank b -> b.tieRodPoint(e.side());
+                case Shuttle s -> s.inner(e.side());
+                case CentreLink _, DragLink _ -> throw noSuch(id);
+            };
+            case TrackBarBody _ -> trackBar(job, id).bodyEnd();
+            case TrackBarAxle _ -> trackBar(job, id).axleEnd();
+            case CentrePinPoint _ -> pin(job, id).origin();
+            case OnCorner c -> position(axle(job).corner(c.side()), c);
         };
     }
 
-    private static Point position(Corner corner, CornerPoint which) {
-        Knuckle k = corner.knuckle();
-        return switch (corner.suspension()) {
-            case DoubleWishbone w -> switch (which) {
-                case LOWER_INNER_FRONT -> w.lowerInnerFront();
-                case LOWER_INNER_REAR -> w.lowerInnerRear();
-                case LOWER_BALL_JOINT -> w.lowerBallJoint();
-                case UPPER_INNER_FRONT -> w.upperInnerFront();
-                case UPPER_INNER_REAR -> w.upperInnerRear();
-                case UPPER_BALL_JOINT -> w.upperBallJoint();
-                case WHEEL_CENTRE -> k.wheelCentre();
-                case TIE_ROD_POINT -> k.tieRodPoint();
+    private static Point position(Corner corner, OnCorner id) {
+        return switch (id.which()) {
+            case WHEEL_CENTRE -> corner.knuckle().wheelCentre();
+            case TIE_ROD_POINT -> corner.knuckle().tieRodPoint();
+            default -> switch (corner.suspension()) {
+                case DoubleWishbone w -> switch (id.which()) {
+                    case LOWER_INNER_FRONT -> w.lowerInnerFront();
+                    case LOWER_INNER_REAR -> w.lowerInnerRear();
+                    case LOWER_BALL_JOINT -> w.lowerBallJoint();
+                    case UPPER_INNER_FRONT -> w.upperInnerFront();
+                    case UPPER_INNER_REAR -> w.upperInnerRear();
+                    case UPPER_BALL_JOINT -> w.upperBallJoint();
+                    default -> throw noSuch(id);
+                };
+                case Strut s -> switch (id.which()) {
+                    case LOWER_INNER_FRONT -> s.lowerInnerFront();
+                    case LOWER_INNER_REAR -> s.lowerInnerRear();
+                    case LOWER_BALL_JOINT -> s.lowerBallJoint();
+                    case STRUT_TOP -> s.topMount();
+                    case STRUT_LOWER -> s.axisLowerPoint();
+                    default -> throw noSuch(id);
+                };
+                case Kingpin k -> switch (id.which()) {
+                    case KINGPIN_LOWER -> k.lower();
+                    case KINGPIN_UPPER -> k.upper();
+                    default -> throw noSuch(id);
+                };
             };
         };
     }
@@ -101,12 +209,40 @@ public final class JobPoints {
                 yield job.withColumn(c.withJoint(j.index(), c.joints().get(j.index()).withCentre(to)));
             }
             case GearInput _ -> job.withColumn(column(job).withGearInput(to));
-            case RackCentre _ -> job.withAxle(axle(job).withGear(rack(job).withCentre(to)));
-            case RackEnd e -> job.withAxle(axle(job).withGear(rackWithEnd(rack(job), e.side(), to)));
-            case OnCorner c -> {
-                SteeredAxle axle = axle(job);
-                yield job.withAxle(axle.withCorner(c.side(), moved(axle.corner(c.side()), c.which(), to)));
+            case GearCentre _ -> job.editAxle(a -> a.withGear(switch (a.gear()) {
+                case RackAndPinion r -> r.withCentre(to);
+                case ArmGear g -> g.moved(to.minus(g.axis().origin()));
+            }));
+            case GearArmEnd _ -> job.editAxle(a -> a.withGear(arm(job, id).withArmEnd(to)));
+            case IdlerPivot _ -> {
+                SwingArm i = idler(job, id);
+                yield withIdler(job, i.moved(to.minus(i.axis().origin())));
             }
+            case IdlerEnd _ -> withIdler(job, new SwingArm(idler(job, id).axis(), to));
+            case CrankPivot _ -> {
+                BellCrank b = crank(job, id);
+                yield job.editAxle(a -> a.withLinkage(b.moved(to.minus(b.pivot().origin()))));
+            }
+            case DrivenPoint _ -> job.editAxle(a -> a.withLinkage(switch (a.linkage()) {
+                case DragLink d when d.attachment() instanceof Attachment.OnKnuckle k ->
+                        d.withAttachment(new Attachment.OnKnuckle(k.side(), to));
+                case BellCrank b -> b.withDragRodPoint(to);
+                case Shuttle s -> s.withLinkPoint(to);
+                case DragLink _, RackTieRods _, CentreLink _ -> throw noSuch(id);
+            }));
+            case InnerPivot e -> job.editAxle(a -> switch (a.linkage()) {
+                case RackTieRods _ -> a.withGear(rackWithEnd(rack(job, id), e.side(), to));
+                case BellCrank b -> a.withLinkage(b.withTieRodPoint(e.side(), to));
+                case Shuttle s -> a.withLinkage(s.withInner(e.side(), to));
+                case CentreLink _, DragLink _ -> throw noSuch(id);
+            });
+            case TrackBarBody _ -> withTrackBar(job, new TrackBar(to, trackBar(job, id).axleEnd()));
+            case TrackBarAxle _ -> withTrackBar(job, new TrackBar(trackBar(job, id).bodyEnd(), to));
+            case CentrePinPoint _ -> {
+                Axis pin = pin(job, id);
+                yield job.editAxle(a -> a.withBeam(new Beam.CentrePin(new Axis(to, pin.direction()))));
+            }
+            case OnCorner c -> job.editAxle(a -> a.withCorner(c.side(), moved(a.corner(c.side()), c, to)));
         };
     }
 
@@ -117,27 +253,43 @@ public final class JobPoints {
                 .withCentre(rack.centre().plus(move.minus(rack.axis().times(along))));
     }
 
-    private static Corner moved(Corner corner, CornerPoint which, Point p) {
+    private static Job withIdler(Job job, SwingArm idler) {
+        return job.editAxle(a -> a.withLinkage(((CentreLink) a.linkage()).withIdler(idler)));
+    }
+
+    private static Job withTrackBar(Job job, TrackBar bar) {
+        return job.editAxle(a -> a.withBeam(new Beam.Sprung(Optional.of(bar))));
+    }
+
+    private static Corner moved(Corner corner, OnCorner id, Point p) {
         Knuckle k = corner.knuckle();
-        return switch (corner.suspension()) {
-            case DoubleWishbone w -> switch (which) {
-                case LOWER_INNER_FRONT, LOWER_INNER_REAR, LOWER_BALL_JOINT,
-                        UPPER_INNER_FRONT, UPPER_INNER_REAR, UPPER_BALL_JOINT ->
-                        corner.withSuspension(wishbone(w, p, which));
-                case WHEEL_CENTRE -> corner.withKnuckle(k.withWheelCentre(p));
-                case TIE_ROD_POINT -> corner.withKnuckle(k.withTieRodPoint(p));
-            };
+        CornerPoint which = id.which();
+        return switch (which) {
+            case WHEEL_CENTRE -> corner.withKnuckle(k.withWheelCentre(p));
+            case TIE_ROD_POINT -> corner.withKnuckle(k.withTieRodPoint(p));
+            default -> corner.withSuspension(switch (corner.suspension()) {
+                case DoubleWishbone w -> new DoubleWishbone(
+                        which == CornerPoint.LOWER_INNER_FRONT ? p : w.lowerInnerFront(),
+                        which == CornerPoint.LOWER_INNER_REAR ? p : w.lowerInnerRear(),
+                        which == CornerPoint.LOWER_BALL_JOINT ? p : w.lowerBallJoint(),
+                        which == CornerPoint.UPPER_INNER_FRONT ? p : w.upperInnerFront(),
+                        which == CornerPoint.UPPER_INNER_REAR ? p : w.upperInnerRear(),
+                        which == CornerPoint.UPPER_BALL_JOINT ? p : w.upperBallJoint());
+                case Strut s -> new Strut(
+                        which == CornerPoint.LOWER_INNER_FRONT ? p : s.lowerInnerFront(),
+                        which == CornerPoint.LOWER_INNER_REAR ? p : s.lowerInnerRear(),
+                        which == CornerPoint.LOWER_BALL_JOINT ? p : s.lowerBallJoint(),
+                        which == CornerPoint.STRUT_TOP ? p : s.topMount(),
+                        which == CornerPoint.STRUT_LOWER ? p : s.axisLowerPoint());
+                case Kingpin pin -> new Kingpin(
+                        which == CornerPoint.KINGPIN_LOWER ? p : pin.lower(),
+                        which == CornerPoint.KINGPIN_UPPER ? p : pin.upper());
+            });
         };
     }
 
-    private static DoubleWishbone wishbone(DoubleWishbone w, Point p, CornerPoint which) {
-        return new DoubleWishbone(
-                which == CornerPoint.LOWER_INNER_FRONT ? p : w.lowerInnerFront(),
-                which == CornerPoint.LOWER_INNER_REAR ? p : w.lowerInnerRear(),
-                which == CornerPoint.LOWER_BALL_JOINT ? p : w.lowerBallJoint(),
-                which == CornerPoint.UPPER_INNER_FRONT ? p : w.upperInnerFront(),
-                which == CornerPoint.UPPER_INNER_REAR ? p : w.upperInnerRear(),
-                which == CornerPoint.UPPER_BALL_JOINT ? p : w.upperBallJoint());
+    private static IllegalArgumentException noSuch(PointId id) {
+        return new IllegalArgumentException("This job has no such point: " + id);
     }
 
     private static Column column(Job job) {
@@ -148,9 +300,45 @@ public final class JobPoints {
         return job.axle().orElseThrow(() -> new IllegalArgumentException("This job has no steered axle."));
     }
 
-    private static RackAndPinion rack(Job job) {
-        return switch (axle(job).gear()) {
-            case RackAndPinion r -> r;
-        };
+    private static RackAndPinion rack(Job job, PointId id) {
+        if (axle(job).gear() instanceof RackAndPinion r) {
+            return r;
+        }
+        throw noSuch(id);
+    }
+
+    private static ArmGear arm(Job job, PointId id) {
+        if (axle(job).gear() instanceof ArmGear g) {
+            return g;
+        }
+        throw noSuch(id);
+    }
+
+    private static SwingArm idler(Job job, PointId id) {
+        if (axle(job).linkage() instanceof CentreLink c) {
+            return c.idler(arm(job, id));
+        }
+        throw noSuch(id);
+    }
+
+    private static BellCrank crank(Job job, PointId id) {
+        if (axle(job).linkage() instanceof BellCrank b) {
+            return b;
+        }
+        throw noSuch(id);
+    }
+
+    private static TrackBar trackBar(Job job, PointId id) {
+        if (axle(job).beam().orElse(null) instanceof Beam.Sprung s && s.trackBar().isPresent()) {
+            return s.trackBar().get();
+        }
+        throw noSuch(id);
+    }
+
+    private static Axis pin(Job job, PointId id) {
+        if (axle(job).beam().orElse(null) instanceof Beam.CentrePin c) {
+            return c.pin();
+        }
+        throw noSuch(id);
     }
 }

@@ -12,20 +12,45 @@ public sealed interface PointId {
 
     record GearInput() implements PointId {}
 
-    /** Midway between the rack's inner pivots; moving it moves the whole rack. */
-    record RackCentre() implements PointId {}
+    /** Midway between the rack's inner pivots, or on the shaft of a gear's arm; moving it moves the whole gear. */
+    record GearCentre() implements PointId {}
 
-    /** Moving it across moves both inner pivots apart alike; up, down, fore and aft it takes the rack along. */
-    record RackEnd(Side side) implements PointId {}
+    /** The end of a gear's arm. */
+    record GearArmEnd() implements PointId {}
+
+    /** On the idler arm's axis; moving it moves the whole idler. */
+    record IdlerPivot() implements PointId {}
+
+    record IdlerEnd() implements PointId {}
+
+    /** On the bell crank's axis; moving it moves the whole crank. */
+    record CrankPivot() implements PointId {}
+
+    /** Where the rod from the gear's arm drives: on a knuckle, a bell crank or a shuttle. */
+    record DrivenPoint() implements PointId {}
+
+    /**
+     * Inner end of a tie rod. On a rack, moving it across moves both inner pivots apart alike; up, down, fore
+     * and aft it takes the rack along.
+     */
+    record InnerPivot(Side side) implements PointId {}
+
+    record TrackBarBody() implements PointId {}
+
+    record TrackBarAxle() implements PointId {}
+
+    /** On the pin a beam axle rolls on. */
+    record CentrePinPoint() implements PointId {}
 
     record OnCorner(Side side, CornerPoint which) implements PointId {}
 
     /** The same point on the left, where it is one of a pair. */
     default PointId onLeft() {
         return switch (this) {
-            case RackEnd _ -> new RackEnd(Side.LEFT);
+            case InnerPivot _ -> new InnerPivot(Side.LEFT);
             case OnCorner c -> new OnCorner(Side.LEFT, c.which());
-            case Hub _, JointCentre _, GearInput _, RackCentre _ -> this;
+            case Hub _, JointCentre _, GearInput _, GearCentre _, GearArmEnd _, IdlerPivot _, IdlerEnd _, CrankPivot _,
+                    DrivenPoint _, TrackBarBody _, TrackBarAxle _, CentrePinPoint _ -> this;
         };
     }
 }

@@ -1,5 +1,6 @@
 package mildtilt.job;
 
+import java.util.Optional;
 import mildtilt.geometry.ImpossibleGeometryException;
 
 /**
@@ -9,9 +10,25 @@ import mildtilt.geometry.ImpossibleGeometryException;
  * @param ripplePct most ripple wanted of the column, percent
  * @param ackermannMinPct least Ackermann wanted at 20 degrees of inner wheel, percent
  * @param ackermannMaxPct most Ackermann wanted there, percent
- * @param bumpSteerDeg most toe change of a wheel wanted over the whole travel, peak to peak, degrees
+ * @param bumpSteerDeg most toe change of a wheel wanted over the normal travel, peak to peak, degrees
+ * @param lockDeg inner wheel's angle wanted at full lock, degrees, if one is wanted
+ * @param toggleDeg least angle wanted between any rod and arm and their being in line, degrees
+ * @param rakeDeg most rake of a tie rod in plan wanted, degrees
+ * @param rimForce most force at the rim wanted, parked, N
+ * @param bucklingMargin least wanted of a rod's buckling load over its force, parked
+ * @param outerTable wanted outer angles, if the builder has a table; it then goes before the Ackermann band
  */
-public record Targets(double ripplePct, double ackermannMinPct, double ackermannMaxPct, double bumpSteerDeg) {
+public record Targets(
+        double ripplePct,
+        double ackermannMinPct,
+        double ackermannMaxPct,
+        double bumpSteerDeg,
+        Optional<Double> lockDeg,
+        double toggleDeg,
+        double rakeDeg,
+        double rimForce,
+        double bucklingMargin,
+        Optional<OuterTable> outerTable) {
 
     /** Even to the hand, towards true Ackermann for walking-pace turns on grip, toe held within half a degree. */
     public static final Targets USUAL = new Targets(10, 60, 110, 0.5);
@@ -24,5 +41,64 @@ public record Targets(double ripplePct, double ackermannMinPct, double ackermann
         if (!(ackermannMinPct < ackermannMaxPct)) {
             throw new ImpossibleGeometryException("The least wanted Ackermann must be below the most wanted.");
         }
+        if (lockDeg.filter(l -> !(l > 0 && l < 90)).isPresent()) {
+            throw new ImpossibleGeometryException("The wanted lock must be between 0 and 90 degrees.");
+        }
+        if (!(toggleDeg > 0 && toggleDeg < 90) || !(rakeDeg > 0 && rakeDeg < 90)) {
+            throw new ImpossibleGeometryException("The margin to over-centre and the rake must be between 0 and 90 degrees.");
+        }
+        if (!(rimForce > 0) || !(bucklingMargin > 0)) {
+            throw new ImpossibleGeometryException("The rim force and the buckling margin must be above 0.");
+        }
+    }
+
+    /** With the usual aims for the rest. */
+    public Targets(double ripplePct, double ackermannMinPct, double ackermannMaxPct, double bumpSteerDeg) {
+        this(ripplePct, ackermannMinPct, ackermannMaxPct, bumpSteerDeg, Optional.empty(), 25, 20, 250, 4, Optional.empty());
+    }
+
+    public Targets withRipplePct(double pct) {
+        return new Targets(pct, ackermannMinPct, ackermannMaxPct, bumpSteerDeg, lockDeg, toggleDeg, rakeDeg, rimForce,
+                bucklingMargin, outerTable);
+    }
+
+    public Targets withAckermann(double minPct, double maxPct) {
+        return new Targets(ripplePct, minPct, maxPct, bumpSteerDeg, lockDeg, toggleDeg, rakeDeg, rimForce, bucklingMargin,
+                outerTable);
+    }
+
+    public Targets withBumpSteerDeg(double deg) {
+        return new Targets(ripplePct, ackermannMinPct, ackermannMaxPct, deg, lockDeg, toggleDeg, rakeDeg, rimForce,
+                bucklingMargin, outerTable);
+    }
+
+    public Targets withLockDeg(double deg) {
+        return new Targets(ripplePct, ackermannMinPct, ackermannMaxPct, bumpSteerDeg, Optional.of(deg), toggleDeg, rakeDeg,
+                rimForce, bucklingMargin, outerTable);
+    }
+
+    public Targets withToggleDeg(double deg) {
+        return new Targets(ripplePct, ackermannMinPct, ackermannMaxPct, bumpSteerDeg, lockDeg, deg, rakeDeg, rimForce,
+                bucklingMargin, outerTable);
+    }
+
+    public Targets withRakeDeg(double deg) {
+        return new Targets(ripplePct, ackermannMinPct, ackermannMaxPct, bumpSteerDeg, lockDeg, toggleDeg, deg, rimForce,
+                bucklingMargin, outerTable);
+    }
+
+    public Targets withRimForce(double newton) {
+        return new Targets(ripplePct, ackermannMinPct, ackermannMaxPct, bumpSteerDeg, lockDeg, toggleDeg, rakeDeg, newton,
+                bucklingMargin, outerTable);
+    }
+
+    public Targets withBucklingMargin(double times) {
+        return new Targets(ripplePct, ackermannMinPct, ackermannMaxPct, bumpSteerDeg, lockDeg, toggleDeg, rakeDeg, rimForce,
+                times, outerTable);
+    }
+
+    public Targets withOuterTable(Optional<OuterTable> table) {
+        return new Targets(ripplePct, ackermannMinPct, ackermannMaxPct, bumpSteerDeg, lockDeg, toggleDeg, rakeDeg, rimForce,
+                bucklingMargin, table);
     }
 }

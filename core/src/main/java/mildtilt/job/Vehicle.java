@@ -1,14 +1,28 @@
 package mildtilt.job;
 
+import java.util.Optional;
 import mildtilt.geometry.ImpossibleGeometryException;
 
 /**
  * @param wheelbase mm
  * @param bump largest rise of a wheel from ride height, mm
  * @param droop largest fall of a wheel from ride height, mm, as a positive number
+ * @param normalBump the rise that everyday driving uses, mm; within {@code bump}
+ * @param normalDroop the fall that everyday driving uses, mm; within {@code droop}
  * @param tyreWidth mm
+ * @param loads if known
  */
-public record Vehicle(double wheelbase, double bump, double droop, double tyreWidth) {
+public record Vehicle(
+        double wheelbase,
+        double bump,
+        double droop,
+        double normalBump,
+        double normalDroop,
+        double tyreWidth,
+        Optional<Loads> loads) {
+
+    /** Part of the travel taken as normal where nothing is said. */
+    public static final double USUAL_NORMAL_PART = 0.4;
 
     /** @throws ImpossibleGeometryException naming the size that can't be */
     public Vehicle {
@@ -18,24 +32,41 @@ public record Vehicle(double wheelbase, double bump, double droop, double tyreWi
         if (!(bump >= 0) || !(droop >= 0)) {
             throw new ImpossibleGeometryException("Bump and droop travel can't be negative.");
         }
+        if (!(normalBump >= 0 && normalBump <= bump) || !(normalDroop >= 0 && normalDroop <= droop)) {
+            throw new ImpossibleGeometryException("The normal travel must lie within the whole bump and droop travel.");
+        }
         if (!(tyreWidth > 0)) {
             throw new ImpossibleGeometryException("The tyre width must be above 0.");
         }
     }
 
-    public Vehicle withWheelbase(double mm) {
-        return new Vehicle(mm, bump, droop, tyreWidth);
+    /** With two fifths of the travel taken as normal, loads not known. */
+    public Vehicle(double wheelbase, double bump, double droop, double tyreWidth) {
+        this(wheelbase, bump, droop, bump * USUAL_NORMAL_PART, droop * USUAL_NORMAL_PART, tyreWidth, Optional.empty());
     }
 
+    public Vehicle withWheelbase(double mm) {
+        return new Vehicle(mm, bump, droop, normalBump, normalDroop, tyreWidth, loads);
+    }
+
+    /** The normal part goes along where it would not fit any more. */
     public Vehicle withBump(double mm) {
-        return new Vehicle(wheelbase, mm, droop, tyreWidth);
+        return new Vehicle(wheelbase, mm, droop, Math.min(normalBump, Math.max(0, mm)), normalDroop, tyreWidth, loads);
     }
 
     public Vehicle withDroop(double mm) {
-        return new Vehicle(wheelbase, bump, mm, tyreWidth);
+        return new Vehicle(wheelbase, bump, mm, normalBump, Math.min(normalDroop, Math.max(0, mm)), tyreWidth, loads);
+    }
+
+    public Vehicle withNormal(double bumpMm, double droopMm) {
+        return new Vehicle(wheelbase, bump, droop, bumpMm, droopMm, tyreWidth, loads);
     }
 
     public Vehicle withTyreWidth(double mm) {
-        return new Vehicle(wheelbase, bump, droop, mm);
+        return new Vehicle(wheelbase, bump, droop, normalBump, normalDroop, mm, loads);
+    }
+
+    public Vehicle withLoads(Loads l) {
+        return new Vehicle(wheelbase, bump, droop, normalBump, normalDroop, tyreWidth, Optional.of(l));
     }
 }

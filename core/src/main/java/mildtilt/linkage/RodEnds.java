@@ -5,16 +5,18 @@ import mildtilt.geometry.Direction;
 import mildtilt.geometry.ImpossibleGeometryException;
 
 /**
- * The rod ends of a tie rod: the bolt or stud each turns on, as it points in the design position, and how
- * far they may tilt on it.
+ * A rod's two ends: the bolt or stud each turns on, as it points in the design position, how far they may
+ * tilt on it, and what is between them.
  *
- * @param outerBolt fixed in the steering arm
- * @param innerBolt fixed in the gear
+ * @param outerBolt fixed in the steering arm, or in what else the rod drives
+ * @param innerBolt fixed in the gear, or in what else drives the rod
  * @param allowedDeg the largest tilt from square to the bolt that the rod ends allow, degrees
+ * @param tube the rod between them, if chosen
  */
-public record RodEnds(Optional<Direction> outerBolt, Optional<Direction> innerBolt, Optional<Double> allowedDeg) {
+public record RodEnds(
+        Optional<Direction> outerBolt, Optional<Direction> innerBolt, Optional<Double> allowedDeg, Optional<RodTube> tube) {
 
-    public static final RodEnds UNKNOWN = new RodEnds(Optional.empty(), Optional.empty(), Optional.empty());
+    public static final RodEnds UNKNOWN = new RodEnds(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
 
     /** @throws ImpossibleGeometryException if the allowed tilt is not between 0 and 90 */
     public RodEnds {
@@ -24,6 +26,22 @@ public record RodEnds(Optional<Direction> outerBolt, Optional<Direction> innerBo
     }
 
     public RodEnds mirrored() {
-        return new RodEnds(outerBolt.map(Direction::mirrored), innerBolt.map(Direction::mirrored), allowedDeg);
+        return new RodEnds(outerBolt.map(Direction::mirrored), innerBolt.map(Direction::mirrored), allowedDeg, tube);
+    }
+
+    public RodEnds withOuterBolt(Optional<Direction> bolt) {
+        return new RodEnds(bolt, innerBolt, allowedDeg, tube);
+    }
+
+    public RodEnds withInnerBolt(Optional<Direction> bolt) {
+        return new RodEnds(outerBolt, bolt, allowedDeg, tube);
+    }
+
+    public RodEnds withTube(RodTube t) {
+        return new RodEnds(outerBolt, innerBolt, allowedDeg, Optional.of(t));
+    }
+
+    public RodEnds withAllowedDeg(double deg) {
+        return new RodEnds(outerBolt, innerBolt, Optional.of(deg), tube);
     }
 }

@@ -1,18 +1,26 @@
 package mildtilt.linkage;
 
 import java.util.Optional;
+import mildtilt.gear.ArmGear;
 import mildtilt.gear.Gear;
+import mildtilt.gear.RackAndPinion;
+import mildtilt.geometry.Frame;
 import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
+import mildtilt.geometry.Vector;
+import mildtilt.suspension.Kingpin;
 
 /**
- * The gear and the two corners it turns.
+ * The gear, the linkage and the two corners it turns.
  *
+ * @param beam the axle beam that carries both kingpins; empty for wheels that travel on their own, and for
+ *     kingpins fixed to the frame
  * @param ownRight the right corner where it differs; empty if it is the mirror image of the left
  */
-public record SteeredAxle(Gear gear, Corner left, Optional<Corner> ownRight) {
+public record SteeredAxle(Gear gear, Linkage linkage, Optional<Beam> beam, Corner left, Optional<Corner> ownRight) {
 
-    /** @throws ImpossibleGeometryException if a wheel stands on the wrong side */
+    /** @throws ImpossibleGeometryException if a wheel stands on the wrong side, or the parts do not go together */
     public SteeredAxle {
         if (!(left.knuckle().wheelCentre().y() > 0)) {
             throw new ImpossibleGeometryException("The left wheel centre must lie on the left (y above 0).");
@@ -20,10 +28,61 @@ public record SteeredAxle(Gear gear, Corner left, Optional<Corner> ownRight) {
         if (ownRight.isPresent() && !(ownRight.get().knuckle().wheelCentre().y() < 0)) {
             throw new ImpossibleGeometryException("The right wheel centre must lie on the right (y below 0).");
         }
+        boolean leftPin = left.suspension() instanceof Kingpin;
+        boolean rightPin = ownRight.map(r -> r.suspension() instanceof Kingpin).orElse(leftPin);
+        if (leftPin != rightPin) {
+            throw new ImpossibleGeometryException("Either both wheels turn on kingpins or neither does.");
+        }
+        if (beam.isPresent() && !leftPin) {
+            throw new ImpossibleGeometryException("A beam axle carries kingpins: give both corners a kingpin.");
+        }
+        switch (linkage) {
+            case RackTieRods _ -> {
+                if (!(gear instanceof RackAndPinion)) {
+                    throw new ImpossibleGeometryException(
+                            "A gear with an arm needs a linkage of its own: say which linkage it drives.");
+                }
+            }
+            case CentreLink _, BellCrank _, Shuttle _ -> needArm(gear, linkage);
+            case DragLink d -> {
+                needArm(gear, linkage);
+                if (d.attachment() instanceof DragLink.Attachment.OnTieRod && !leftPin) {
+                    throw new ImpossibleGeometryException("A drag link taken from the tie rod needs both knuckles on "
+                            + "kingpins, on a beam or on the frame.");
+                }
+            }
+        }
+    }
+
+    /** A rack with a tie rod to each steering arm. */
+    public static SteeredAxle rack(RackAndPinion rack, Corner left, Optional<Corner> ownRight) {
+        return new SteeredAxle(rack, new RackTieRods(), Optional.empty(), left, ownRight);
+    }
+
+    private static void needArm(Gear gear, Linkage linkage) {
+        if (!(gear instanceof ArmGear)) {
+            throw new ImpossibleGeometryException(
+                    "This linkage (" + linkage.label() + ") needs a gear with an arm, not a rack.");
+        }
     }
 
     public Corner corner(Side side) {
         return side == Side.LEFT ? left : ownRight.orElseGet(left::mirrored);
+    }
+
+    /** Both ends of a rod and what it is made of; empty for a centre link, whose ends turn on its arms. */
+    public Optional<RodEnds> rodEnds(Rod rod) {
+        return switch (rod) {
+            case LEFT_TIE_ROD, TIE_ROD -> Optional.of(left.rodEnds());
+            case RIGHT_TIE_ROD -> Optional.of(corner(Side.RIGHT).rodEnds());
+            case CENTRE_LINK -> Optional.empty();
+            case DRAG_LINK, DRAG_ROD, SHORT_LINK -> switch (linkage) {
+                case DragLink d -> Optional.of(d.ends());
+                case BellCrank b -> Optional.of(b.dragRodEnds());
+                case Shuttle s -> Optional.of(s.linkEnds());
+                case RackTieRods _, CentreLink _ -> Optional.empty();
+            };
+        };
     }
 
     /** Both wheel centres apart across the vehicle, mm. */
@@ -31,17 +90,79 @@ public record SteeredAxle(Gear gear, Corner left, Optional<Corner> ownRight) {
         return left.knuckle().wheelCentre().y() - corner(Side.RIGHT).knuckle().wheelCentre().y();
     }
 
+    public WheelTravel wheelTravel() {
+        if (beam.isEmpty()) {
+            return left.suspension() instanceof Kingpin ? WheelTravel.NONE : WheelTravel.FREE;
+        }
+        return beam.get() instanceof Beam.CentrePin ? WheelTravel.ROLL_ONLY : WheelTravel.FREE;
+    }
+
+    /** The frame that beam and kingpins are given in: midway between the wheel centres, square to the vehicle. */
+    public Frame beamDesign() {
+        Point middle = left.knuckle().wheelCentre().midwayTo(corner(Side.RIGHT).knuckle().wheelCentre());
+        return new Frame(middle, Vector.X, Vector.Y, Vector.Z);
+    }
+
+    /** One tie rod joins both knuckles, instead of one from each to something between. */
+    public boolean oneTieRod() {
+        return linkage instanceof DragLink;
+    }
+
+    /** A rack's inner tie-rod pivot, straight ahead. */
+    public Point rackInner(Side side) {
+        return ((RackAndPinion) gear).innerPivot(side, 0);
+    }
+
+    /** A tie rod's inner end on the centre link, straight ahead. */
+    public Point linkInner(Side side) {
+        CentreLink c = (CentreLink) linkage;
+        ArmGear arm = (ArmGear) gear;
+        return c.innerAt(side, arm.armEnd(), c.idler(arm).end());
+    }
+
+    /** The gear moved, with all that stands on the body between it and the rods: idler, bell crank, shuttle bar. */
+    public SteeredAxle withGearMoved(Vector by) {
+        return switch (gear) {
+            case RackAndPinion r -> withGear(r.withCentre(r.centre().plus(by)));
+            case ArmGear g -> {
+                SteeredAxle moved = withGear(g.moved(by));
+                yield switch (linkage) {
+                    case RackTieRods _, DragLink _ -> moved;
+                    // A mirrored idler goes along up, down, fore and aft; only a move across needs one of its own.
+                    case CentreLink c -> c.ownIdler().isEmpty() && by.y() == 0 ? moved
+                            : moved.withLinkage(c.withIdler(c.idler(g).moved(by)));
+                    case BellCrank b -> moved.withLinkage(b.moved(by));
+                    case Shuttle s -> moved.withLinkage(s.moved(by));
+                };
+            }
+        };
+    }
+
+    /** The knuckle that a drag link drives, if one does. */
+    public Optional<Side> dragLinkSide() {
+        return linkage instanceof DragLink d && d.attachment() instanceof DragLink.Attachment.OnKnuckle k
+                ? Optional.of(k.side()) : Optional.empty();
+    }
+
     public SteeredAxle withGear(Gear g) {
-        return new SteeredAxle(g, left, ownRight);
+        return new SteeredAxle(g, linkage, beam, left, ownRight);
+    }
+
+    public SteeredAxle withLinkage(Linkage l) {
+        return new SteeredAxle(gear, l, beam, left, ownRight);
+    }
+
+    public SteeredAxle withBeam(Beam b) {
+        return new SteeredAxle(gear, linkage, Optional.of(b), left, ownRight);
     }
 
     /** One corner changed; where the right is the mirror of the left, both are. */
     public SteeredAxle withCorner(Side side, Corner corner) {
         if (ownRight.isEmpty()) {
-            return new SteeredAxle(gear, side == Side.LEFT ? corner : corner.mirrored(), ownRight);
+            return new SteeredAxle(gear, linkage, beam, side == Side.LEFT ? corner : corner.mirrored(), ownRight);
         }
         return side == Side.LEFT
-                ? new SteeredAxle(gear, corner, ownRight)
-                : new SteeredAxle(gear, left, Optional.of(corner));
+                ? new SteeredAxle(gear, linkage, beam, corner, ownRight)
+                : new SteeredAxle(gear, linkage, beam, left, Optional.of(corner));
     }
 }

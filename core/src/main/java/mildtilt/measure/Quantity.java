@@ -15,6 +15,18 @@ public record Quantity(double value, Unit unit) {
         return new Quantity(pct, Unit.PERCENT);
     }
 
+    public static Quantity force(double newton) {
+        return new Quantity(newton, Unit.FORCE);
+    }
+
+    public static Quantity stress(double mpa) {
+        return new Quantity(mpa, Unit.STRESS);
+    }
+
+    public static Quantity times(double factor) {
+        return new Quantity(factor, Unit.TIMES);
+    }
+
     public String text(LengthUnit lengths) {
         return unit.format(value, lengths);
     }

@@ -6,7 +6,15 @@ public enum Unit {
     ANGLE,
     PERCENT,
     RATIO,
-    TURNS;
+    TURNS,
+    /** N; in pounds-force where lengths are shown in inches. */
+    FORCE,
+    /** MPa; in psi where lengths are shown in inches. */
+    STRESS,
+    TIMES;
+
+    private static final double NEWTON_PER_POUND = 4.4482216152605;
+    private static final double MPA_PER_PSI = NEWTON_PER_POUND / (25.4 * 25.4);
 
     /** A value of this unit as text, with its unit mark. Lengths in mm, angles in degrees. */
     public String format(double value, LengthUnit lengths) {
@@ -16,6 +24,11 @@ public enum Unit {
             case PERCENT -> LengthText.decimal(value, Math.abs(value) < 10 ? 1 : 0) + " %";
             case RATIO -> LengthText.decimal(value, 1) + " : 1";
             case TURNS -> LengthText.decimal(value, 2) + " turns";
+            case FORCE -> lengths == LengthUnit.MM ? LengthText.decimal(value, 0) + " N"
+                    : LengthText.decimal(value / NEWTON_PER_POUND, 0) + " lbf";
+            case STRESS -> lengths == LengthUnit.MM ? LengthText.decimal(value, 0) + " MPa"
+                    : LengthText.decimal(value / MPA_PER_PSI, 0) + " psi";
+            case TIMES -> LengthText.decimal(value, value < 10 ? 1 : 0) + " ×";
         };
     }
 }

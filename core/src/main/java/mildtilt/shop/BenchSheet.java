@@ -7,7 +7,7 @@ import mildtilt.column.Column;
 import mildtilt.column.ColumnTrain;
 import mildtilt.column.Joint;
 import mildtilt.column.Shaft;
-import mildtilt.geometry.Side;
+import mildtilt.linkage.Rod;
 import mildtilt.steer.SteeringTrain;
 
 /** The figures a fabricator takes to the bench, always of the job as planned. */
@@ -35,8 +35,8 @@ public record BenchSheet(List<JointLine> joints, List<ShaftLine> shafts, List<Ro
         }
     }
 
-    /** @param length from pivot centre to pivot centre, mm */
-    public record RodLine(Side side, double length) {}
+    /** @param length from joint centre to joint centre, mm */
+    public record RodLine(Rod rod, double length) {}
 
     public static BenchSheet of(SteeringTrain train) {
         List<JointLine> joints = new ArrayList<>();
@@ -52,8 +52,10 @@ public record BenchSheet(List<JointLine> joints, List<ShaftLine> shafts, List<Ro
         });
         List<RodLine> rods = new ArrayList<>();
         train.axle().ifPresent(a -> {
-            for (Side side : Side.values()) {
-                rods.add(new RodLine(side, a.tieRodLength(side)));
+            for (Rod rod : Rod.values()) {
+                if (a.lengths().containsKey(rod)) {
+                    rods.add(new RodLine(rod, a.lengths().get(rod)));
+                }
             }
         });
         return new BenchSheet(List.copyOf(joints), List.copyOf(shafts), List.copyOf(rods));

@@ -1,15 +1,19 @@
 package mildtilt.steer;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import mildtilt.geometry.Side;
+import mildtilt.job.OuterTable;
+import mildtilt.linkage.Rod;
 import mildtilt.suspension.KnucklePose;
 
 /**
  * What the steering does over its range, the grid of travel apart ({@link TravelMap}).
  *
- * @param tieRodLeft centre to centre, mm
- * @param tieRodRight centre to centre, mm
+ * @param lengths of every rod, centre to centre, mm
+ * @param tieRodLeft the tie rod that ends at the left steering arm, centre to centre, mm
+ * @param tieRodRight the same on the right; one and the same rod where one joins both arms
  * @param left the left knuckle straight ahead at ride height
  * @param right the right knuckle straight ahead at ride height
  * @param axisSpacing between the steer axes at the ground, mm
@@ -20,9 +24,18 @@ import mildtilt.suspension.KnucklePose;
  *     empty when the wheels do not turn
  * @param sense which way the wheels turn
  * @param atInner20 where the inner wheel stands at exactly 20 degrees, turning left and right, if it does
- * @param bump straight ahead over the travel, from droop to bump
+ * @param bump straight ahead over the travel, from droop to bump; both wheels alike, or against each other
+ *     where the axle only rolls
+ * @param roll straight ahead, the left wheel up as the right goes down, over the travel that both allow
+ * @param normal as {@code bump}, over the normal travel alone
+ * @param rake of each tie rod in plan; empty where one tie rod joins both arms
+ * @param limits what stops the lock
+ * @param locks where the lock really ends at ride height, each way, stops and tyres with it
+ * @param effort empty without a known load or a steering wheel
+ * @param rodLoads what each rod carries, where the effort is known
  */
 public record SteerFigures(
+        Map<Rod, Double> lengths,
         double tieRodLeft,
         double tieRodRight,
         KnucklePose left,
@@ -35,9 +48,21 @@ public record SteerFigures(
         Sense sense,
         Optional<Turn> leftAtInner20,
         Optional<Turn> rightAtInner20,
-        List<BumpRow> bump) {
+        List<BumpRow> bump,
+        List<BumpRow> roll,
+        List<BumpRow> normal,
+        Map<Side, Rake> rake,
+        LockLimits limits,
+        Map<Side, Lock> locks,
+        Optional<Effort> effort,
+        List<RodLoad> rodLoads) {
 
     public SteerFigures {
+        lengths = Map.copyOf(lengths);
+        roll = List.copyOf(roll);
+        normal = List.copyOf(normal);
+        rake = Map.copyOf(rake);
+        locks = Map.copyOf(locks);
         rows = List.copyOf(rows);
         bump = List.copyOf(bump);
     }
@@ -61,14 +86,47 @@ public record SteerFigures(
     public record Reach(double stopDeg, double reachedDeg, boolean byToggle, Turn turn) {}
 
     /**
-     * @param gearInputDeg rotation of the gear's input, + left
+     * The end of the lock one way, at ride height.
+     *
+     * @param turn the wheels there
+     * @param hit what ends it
+     */
+    public record Lock(Turn turn, LockLimits.Hit hit) {}
+
+    /**
      * @param turn both wheels; empty where the pose can't be assembled
      * @param ratio d(steering wheel)/d(mean steer angle) there
      */
-    public record SteerRow(
-            double steeringWheelDeg, double gearInputDeg, Optional<Turn> turn, Optional<Double> ratio) {}
+    public record SteerRow(AxlePose pose, Optional<Turn> turn, Optional<Double> ratio) {
 
-    /** @param knuckles both wheels at this travel; empty where the pose can't be assembled */
+        public double steeringWheelDeg() {
+            return pose.steeringWheelDeg();
+        }
+
+        public double gearInputDeg() {
+            return pose.gearInputDeg();
+        }
+    }
+
+    /**
+     * How far a tie rod stands, in plan, from the way its inner end moves.
+     *
+     * @param designDeg straight ahead, degrees
+     * @param worstDeg over the lock at ride height, degrees
+     * @param steeringWheelDeg where that is
+     */
+    public record Rake(double designDeg, double worstDeg, double steeringWheelDeg) {
+
+        /** How many times the rod's force grows against a square pull: 1 / cos. */
+        public double forceFactor() {
+            return 1 / Math.cos(Math.toRadians(worstDeg));
+        }
+    }
+
+    /**
+     * @param travel of the left wheel, mm
+     * @param knuckles both wheels there; empty where the pose can't be assembled
+     */
     public record BumpRow(double travel, Optional<AxlePose.Assembled> knuckles) {}
 
     public KnucklePose knuckle(Side side) {
@@ -83,7 +141,23 @@ public record SteerFigures(
         return way == Side.LEFT ? leftReach : rightReach;
     }
 
-    /** Steering-wheel turns from end to end. */
+    public Lock lock(Side way) {
+        return locks.get(way);
+    }
+
+    /** Steering-wheel turns from where the lock really ends to where it ends the other way. */
+    public double turnsAvailable() {
+        return (lock(Side.LEFT).turn.steeringWheelDeg() - lock(Side.RIGHT).turn.steeringWheelDeg()) / 360;
+    }
+
+    /** The wider of both turning circles where the lock really ends, mm. */
+    public Optional<Double> circleAvailable() {
+        Optional<Double> l = lock(Side.LEFT).turn.turningCircle();
+        Optional<Double> r = lock(Side.RIGHT).turn.turningCircle();
+        return l.isPresent() && r.isPresent() ? Optional.of(Math.max(l.get(), r.get())) : l.or(() -> r);
+    }
+
+    /** Steering-wheel turns from one end of the gear, or of the linkage, to the other. */
     public double turnsLockToLock() {
         return (leftReach.reachedDeg - rightReach.reachedDeg) / 360;
     }
@@ -105,19 +179,66 @@ public record SteerFigures(
 
     /** Toe change of one wheel over the whole travel, straight ahead, peak to peak, degrees. */
     public double bumpSteerDeg(Side side) {
-        double[] toe = bump.stream().flatMap(r -> r.knuckles().stream())
-                .mapToDouble(k -> (side == Side.LEFT ? k.left() : k.right()).toeInDeg()).toArray();
+        return toeSpread(bump, side);
+    }
+
+    /** The same over the normal travel alone. */
+    public double normalBumpSteerDeg(Side side) {
+        return toeSpread(normal, side);
+    }
+
+    private static double toeSpread(List<BumpRow> rows, Side side) {
         double max = Double.NEGATIVE_INFINITY;
         double min = Double.POSITIVE_INFINITY;
-        for (double t : toe) {
-            max = Math.max(max, t);
-            min = Math.min(min, t);
+        for (BumpRow r : rows) {
+            if (r.knuckles.isPresent()) {
+                double toe = r.knuckles.get().knuckle(side).toeInDeg();
+                max = Math.max(max, toe);
+                min = Math.min(min, toe);
+            }
         }
-        return toe.length == 0 ? 0 : max - min;
+        return max < min ? 0 : max - min;
     }
 
     public double worstBumpSteerDeg() {
         return Math.max(bumpSteerDeg(Side.LEFT), bumpSteerDeg(Side.RIGHT));
+    }
+
+    public double worstNormalBumpSteerDeg() {
+        return Math.max(normalBumpSteerDeg(Side.LEFT), normalBumpSteerDeg(Side.RIGHT));
+    }
+
+    /**
+     * Degrees both wheels steer on average for a degree of roll, + to the left as the left wheel rises (the
+     * body leaning left, as in a turn to the right); from the least travel sampled to either side.
+     */
+    public Optional<Double> rollSteer() {
+        int middle = roll.size() / 2;
+        if (roll.size() < 3) {
+            return Optional.empty();
+        }
+        BumpRow up = roll.get(middle + 1);
+        BumpRow down = roll.get(middle - 1);
+        if (up.knuckles.isEmpty() || down.knuckles.isEmpty() || up.travel == down.travel) {
+            return Optional.empty();
+        }
+        double track = left.wheelCentre().y() - right.wheelCentre().y();
+        double rollDeg = Math.toDegrees(Math.atan2(2 * up.travel, track) - Math.atan2(2 * down.travel, track));
+        return Optional.of((up.knuckles.get().meanSteerDeg() - down.knuckles.get().meanSteerDeg()) / rollDeg);
+    }
+
+    /** Contact points apart across the vehicle at a place of the travel, mm. */
+    public static double track(AxlePose.Assembled at) {
+        return at.left().contactPoint().y() - at.right().contactPoint().y();
+    }
+
+    /** Largest miss of a builder's own table over the angles it covers, both ways, degrees; empty if none is reached. */
+    public Optional<Double> worstMiss(OuterTable table) {
+        double last = table.rows().getLast().innerDeg();
+        return rows.stream().flatMap(r -> r.turn().stream())
+                .filter(t -> t.innerDeg() >= 0.5 && t.innerDeg() <= last + 1e-9)
+                .map(t -> Math.abs(t.outerDeg() - table.outerAt(t.innerDeg())))
+                .max(Double::compare);
     }
 
     /** Ackermann at 20 degrees of inner wheel, the way that is further from true; empty if never reached. */

@@ -1,11 +1,19 @@
 package mildtilt.steer;
 
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import mildtilt.gear.ArmGear;
+import mildtilt.gear.RackAndPinion;
 import mildtilt.geometry.Side;
+import mildtilt.geometry.Vector;
+import mildtilt.job.Job;
 import mildtilt.job.Vehicle;
+import mildtilt.linkage.Shuttle;
+import mildtilt.linkage.WheelTravel;
 import mildtilt.steer.SteerFigures.BumpRow;
 import mildtilt.steer.SteerFigures.Reach;
 import mildtilt.steer.SteerFigures.Sense;
@@ -20,37 +28,48 @@ public final class SteerSweep {
     /** The ratio is a central difference over this part of the stop angle to either side. */
     private static final double RATIO_STEP = 1e-3;
 
+    private static final int NORMAL_STEPS = 6;
+
     private final SteeringTrain train;
+    private final Job job;
     private final Vehicle vehicle;
+    private final WheelTravel travel;
     private final KnucklePose left;
     private final KnucklePose right;
     private final double axisSpacing;
     private final double track;
 
-    private SteerSweep(SteeringTrain train, Vehicle vehicle, AxlePose.Assembled design) {
+    private SteerSweep(SteeringTrain train, Job job, AxlePose.Assembled design) {
         this.train = train;
-        this.vehicle = vehicle;
+        this.job = job;
+        vehicle = job.vehicle();
+        travel = train.requireAxle().wheelTravel();
         left = design.left();
         right = design.right();
-        axisSpacing = left.steerAxis().onGround().y() - right.steerAxis().onGround().y();
+        axisSpacing = left.axisOnGround().y() - right.axisOnGround().y();
         track = train.requireAxle().track();
     }
 
     /** Empty if the job has no axle, or a locked joint keeps it from turning at all. */
-    public static Optional<SteerFigures> of(SteeringTrain train, Vehicle vehicle, Grid grid) {
-        return start(train, vehicle).map(s -> s.figures(grid));
+    public static Optional<SteerFigures> of(SteeringTrain train, Job job, Grid grid) {
+        return start(train, job).map(s -> s.figures(grid));
     }
 
     /** Just the wheels where the inner one stands at 20 degrees, turning left: what a search needs. */
-    public static Optional<Turn> leftTurnAtInner20(SteeringTrain train, Vehicle vehicle) {
-        return start(train, vehicle).flatMap(s -> s.atInner(20, Side.LEFT, s.reach(Side.LEFT, Grid.USUAL)));
+    public static Optional<Turn> leftTurnAtInner20(SteeringTrain train, Job job) {
+        return start(train, job).flatMap(s -> s.atInner(20, Side.LEFT, s.reach(Side.LEFT, Grid.USUAL)));
     }
 
-    private static Optional<SteerSweep> start(SteeringTrain train, Vehicle vehicle) {
+    /** Just which way the wheels turn. */
+    public static Sense sense(SteeringTrain train, Job job) {
+        return start(train, job).map(s -> s.sense(RATIO_STEP * train.stopDeg(Side.LEFT).orElseThrow())).orElse(Sense.NONE);
+    }
+
+    private static Optional<SteerSweep> start(SteeringTrain train, Job job) {
         if (train.axle().isEmpty() || train.locked().isPresent()) {
             return Optional.empty();
         }
-        return train.pose(0, 0, 0).assembled().map(d -> new SteerSweep(train, vehicle, d));
+        return train.pose(0, 0, 0).assembled().map(d -> new SteerSweep(train, job, d));
     }
 
     private SteerFigures figures(Grid grid) {
@@ -59,18 +78,72 @@ public final class SteerSweep {
         double step = RATIO_STEP * toLeft.stopDeg();
         List<SteerRow> rows = new ArrayList<>();
         for (double sw : Grid.spread(-toRight.stopDeg(), toLeft.stopDeg(), grid.steerStepsEachWay())) {
-            rows.add(new SteerRow(sw, train.gearInputDeg(sw), turnAt(sw), ratioAt(sw, step)));
-        }
-        List<BumpRow> bump = new ArrayList<>();
-        for (double z : Grid.spread(vehicle.droop(), vehicle.bump(), grid.travelStepsEachWay())) {
-            bump.add(new BumpRow(z, train.pose(0, z, z).assembled()));
+            AxlePose pose = train.pose(sw, 0, 0);
+            rows.add(new SteerRow(pose, pose.assembled().map(p -> turn(sw, p)), ratioAt(sw, step)));
         }
         Optional<Double> ratio = ratioAt(0, step);
+        Optional<Effort> effort = Effort.of(train, job, rows, step);
+        double both = Math.min(vehicle.droop(), vehicle.bump());
         return new SteerFigures(
-                left.tieRodInner().distanceTo(left.tieRodPoint()),
-                right.tieRodInner().distanceTo(right.tieRodPoint()),
+                train.axle().orElseThrow().lengths(),
+                train.axle().orElseThrow().tieRodLength(Side.LEFT), train.axle().orElseThrow().tieRodLength(Side.RIGHT),
                 left, right, axisSpacing, toLeft, toRight, rows, ratio, sense(step),
-                atInner(20, Side.LEFT, toLeft), atInner(20, Side.RIGHT, toRight), bump);
+                atInner(20, Side.LEFT, toLeft), atInner(20, Side.RIGHT, toRight),
+                travelled(vehicle.droop(), vehicle.bump(), grid.travelStepsEachWay(), travel),
+                travel == WheelTravel.NONE ? List.of()
+                        : travelled(both, both, grid.travelStepsEachWay(), WheelTravel.ROLL_ONLY),
+                travelled(vehicle.normalDroop(), vehicle.normalBump(), NORMAL_STEPS, travel),
+                rakes(rows), LockLimits.of(train, job),
+                Map.of(Side.LEFT, lock(Side.LEFT), Side.RIGHT, lock(Side.RIGHT)), effort,
+                effort.map(e -> RodLoad.of(train.requireAxle(), train.axle().orElseThrow().lengths(), e)).orElse(List.of()));
+    }
+
+    private SteerFigures.Lock lock(Side way) {
+        LockLimits.Hit hit = LockLimits.stop(train, job, way);
+        return new SteerFigures.Lock(turnAt(hit.steeringWheelDeg()).orElseThrow(), hit);
+    }
+
+    /** Straight ahead over a travel. */
+    private List<BumpRow> travelled(double droop, double bump, int steps, WheelTravel how) {
+        if (travel == WheelTravel.NONE) {
+            return List.of(new BumpRow(0, train.pose(0, 0, 0).assembled()));
+        }
+        List<BumpRow> rows = new ArrayList<>();
+        for (double z : Grid.spread(droop, bump, steps)) {
+            rows.add(new BumpRow(z, train.pose(0, z, how.rightWith(z)).assembled()));
+        }
+        return rows;
+    }
+
+    private Map<Side, SteerFigures.Rake> rakes(List<SteerRow> rows) {
+        Map<Side, SteerFigures.Rake> all = new EnumMap<>(Side.class);
+        if (train.requireAxle().oneTieRod()) {
+            return all;
+        }
+        for (Side side : Side.values()) {
+            double worst = rakeDeg(side == Side.LEFT ? left : right);
+            double at = 0;
+            for (SteerRow r : rows) {
+                double deg = r.pose().assembled().map(a -> rakeDeg(a.knuckle(side))).orElse(0.0);
+                if (deg > worst) {
+                    worst = deg;
+                    at = r.steeringWheelDeg();
+                }
+            }
+            all.put(side, new SteerFigures.Rake(rakeDeg(side == Side.LEFT ? left : right), worst, at));
+        }
+        return all;
+    }
+
+    /** Between a tie rod and the way its inner end moves straight ahead, both seen from above, degrees. */
+    private double rakeDeg(KnucklePose k) {
+        Vector rod = k.tieRodPoint().minus(k.tieRodInner());
+        Vector moves = switch (train.requireAxle().gear()) {
+            case RackAndPinion r -> r.axis().vector();
+            case ArmGear _ -> train.requireAxle().linkage() instanceof Shuttle s ? s.slide().vector() : Vector.Y;
+        };
+        double sine = Math.abs(rod.x() * moves.y() - rod.y() * moves.x());
+        return Math.toDegrees(Math.atan2(sine, Math.abs(rod.x() * moves.x() + rod.y() * moves.y())));
     }
 
     private Optional<Turn> turnAt(double sw) {

@@ -6,6 +6,7 @@ import mildtilt.column.Transfer;
 import mildtilt.geometry.Side;
 import mildtilt.job.Job;
 import mildtilt.linkage.AxleSolver;
+import mildtilt.linkage.Stance;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.suspension.CannotAssemble;
 import mildtilt.suspension.CannotAssemble.Reason;
@@ -68,12 +69,11 @@ public final class SteeringTrain {
     public AxlePose pose(double steeringWheelDeg, double travelLeft, double travelRight) {
         AxleSolver solver = axle.orElseThrow(() -> new IllegalStateException("This job has no steered axle."));
         if (locked.isPresent()) {
-            return new AxlePose(steeringWheelDeg, steeringWheelDeg, locked.get(), locked.get());
+            return new AxlePose(steeringWheelDeg, steeringWheelDeg,
+                    new Stance(locked.get(), locked.get(), Optional.empty(), Optional.empty()));
         }
         double gear = gearInputDeg(steeringWheelDeg);
-        double rad = Math.toRadians(gear);
-        return new AxlePose(steeringWheelDeg, gear,
-                solver.pose(Side.LEFT, rad, travelLeft), solver.pose(Side.RIGHT, rad, travelRight));
+        return new AxlePose(steeringWheelDeg, gear, solver.pose(Math.toRadians(gear), travelLeft, travelRight));
     }
 
     public SteeredAxle requireAxle() {

@@ -42,6 +42,11 @@ public record Turn(
         return Math.toDegrees(Math.atan2(1, cot));
     }
 
+    /** Outer angle less the ideal one, degrees: + where the outer wheel is turned too much. */
+    public Optional<Double> outerErrorDeg() {
+        return innerDeg() < SMALLEST ? Optional.empty() : Optional.of(outerDeg() - idealOuterDeg());
+    }
+
     /** (inner − outer) / (inner − ideal outer), percent: 0 parallel, 100 true, below 0 reversed. */
     public Optional<Double> ackermannPct() {
         return innerDeg() < SMALLEST

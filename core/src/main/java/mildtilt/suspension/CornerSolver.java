@@ -1,24 +1,22 @@
 package mildtilt.suspension;
 
 import mildtilt.geometry.Axis;
-import mildtilt.geometry.Frame;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Orbit;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
-import mildtilt.geometry.Vector;
 import mildtilt.suspension.CannotAssemble.Reason;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Finds how a double-wishbone knuckle stands for a travel of its wheel and a place of its tie rod's inner
- * pivot. Made ready once for a corner, then asked for any number of poses.
+ * Finds how the knuckle of a wheel that moves on its own stands (double wishbones or a strut) for a travel
+ * of that wheel and a place of its rod's other end. Made ready once for a corner, then asked for any number
+ * of poses.
  *
- * <p>For a given rise of the lower arm everything follows in closed form: the upper ball joint turns about
- * the upper pivots at a fixed distance from the lower ball joint, the tie-rod point turns about the steer
- * axis at a fixed distance from the inner pivot. The rise that puts the wheel centre at the wanted height
- * is then a root in one variable. A link that can't reach is held at its nearest, which keeps that
- * function continuous; what is missing is reported at the end.
+ * <p>For a given swing of the lower arm everything follows in closed form: the steer axis from the arms,
+ * the knuckle about it from the rod ({@link SteeredKnuckle}). The swing that puts the wheel centre at the
+ * wanted height is then a root in one variable. A link that can't reach is held at its nearest, which keeps
+ * that function continuous; what is missing is reported at the end.
  */
 public final class CornerSolver {
 
@@ -29,126 +27,111 @@ public final class CornerSolver {
     private static final double PROBE = 0.02;
 
     private final Side side;
-    private final Knuckle knuckle;
-    private final double tieRodLength;
+    private final SteeredKnuckle knuckle;
+    private final String rod;
     private final Orbit lower;
-    private final Orbit upper;
-    private final int upperBranch;
-    private final double ballJointDistance;
-    private final double armHeight;
-    private final double armRadius;
-    private final int armBranch;
-    private final Frame design;
-    private final Vector wheelLocal;
-    private final Vector spinLocal;
+    private final Upper upper;
+    private final double designHeight;
     /** Rise of the wheel for a swing of the lower arm in the design position, mm/rad, and how that changes. */
     private final double heightPerSwing;
     private final double heightPerSwingSquared;
 
-    /**
-     * @param tieRodInner the tie rod's inner pivot in the design position, which settles the rod's length
-     * @throws ImpossibleGeometryException if the steering arm or the tie rod has no length
-     */
-    public CornerSolver(Side side, DoubleWishbone arms, Knuckle knuckle, Point tieRodInner) {
-        this.side = side;
-        this.knuckle = knuckle;
-        tieRodLength = knuckle.tieRodPoint().distanceTo(tieRodInner);
-        if (tieRodLength < 1) {
-            throw new ImpossibleGeometryException("The " + side.label() + " tie rod has no length.");
-        }
-        Point low = arms.lowerBallJoint();
-        Point high = arms.upperBallJoint();
-        lower = Orbit.of(Axis.through(arms.lowerInnerRear(), arms.lowerInnerFront()), low);
-        upper = Orbit.of(Axis.through(arms.upperInnerRear(), arms.upperInnerFront()), high);
-        upperBranch = upper.branchAt(0, low);
-        ballJointDistance = low.distanceTo(high);
+    /** What settles the upper end of the steer axis for a place of the lower ball joint. */
+    private sealed interface Upper {
 
-        Axis steerAxis = arms.steerAxis();
-        Point foot = steerAxis.footOf(knuckle.tieRodPoint());
-        Vector arm = knuckle.tieRodPoint().minus(foot);
-        if (arm.norm() < 1) {
-            throw new ImpossibleGeometryException("The " + side.label()
-                    + " steering arm has no length: its tie-rod point lies on the steer axis.");
+        /** @param branch which of the two places the upper wishbone's ball joint could take */
+        record Wishbone(Orbit orbit, int branch, double ballJointDistance) implements Upper {}
+
+        record TopMount(Point mount) implements Upper {}
+    }
+
+    /**
+     * @param rodPoint where the rod that steers this knuckle meets it, design position
+     * @param anchor that rod's other end in the design position, which settles its length
+     * @param rod what that rod is called
+     * @throws ImpossibleGeometryException if the steering arm or the rod has no length, or a kingpin is
+     *     given, which does not travel by itself
+     */
+    public CornerSolver(Side side, Suspension suspension, Knuckle knuckle, Point rodPoint, Point anchor, String rod) {
+        this.side = side;
+        this.rod = rod;
+        this.knuckle = new SteeredKnuckle(side, suspension, knuckle, rodPoint, anchor, rod);
+        switch (suspension) {
+            case DoubleWishbone w -> {
+                lower = Orbit.of(Axis.through(w.lowerInnerRear(), w.lowerInnerFront()), w.lowerBallJoint());
+                Orbit high = Orbit.of(Axis.through(w.upperInnerRear(), w.upperInnerFront()), w.upperBallJoint());
+                upper = new Upper.Wishbone(high, high.branchAt(0, w.lowerBallJoint()),
+                        w.lowerBallJoint().distanceTo(w.upperBallJoint()));
+            }
+            case Strut s -> {
+                lower = Orbit.of(Axis.through(s.lowerInnerRear(), s.lowerInnerFront()), s.lowerBallJoint());
+                upper = new Upper.TopMount(s.topMount());
+            }
+            case Kingpin _ -> throw new ImpossibleGeometryException("A kingpin does not travel by itself.");
         }
-        armHeight = foot.minus(low).dot(steerAxis.direction().vector());
-        armRadius = arm.norm();
-        armBranch = Orbit.of(steerAxis, knuckle.tieRodPoint()).branchAt(0, tieRodInner);
-        design = frame(low, high, knuckle.tieRodPoint());
-        wheelLocal = design.local(knuckle.wheelCentre().minus(design.origin()));
-        spinLocal = design.local(knuckle.spinAxisPoint().minus(knuckle.wheelCentre()).direction().vector());
-        double up = at(PROBE, tieRodInner).wheelHeight - knuckle.wheelCentre().z();
-        double down = at(-PROBE, tieRodInner).wheelHeight - knuckle.wheelCentre().z();
+        designHeight = knuckle.wheelCentre().z();
+        double up = at(PROBE, anchor).wheelHeight - designHeight;
+        double down = at(-PROBE, anchor).wheelHeight - designHeight;
         double rate = (up - down) / (2 * PROBE);
         heightPerSwing = Math.abs(rate) < 1 ? 1 : rate;
         heightPerSwingSquared = Math.abs(rate) < 1 ? 0 : (up + down) / (PROBE * PROBE);
     }
 
-    public double tieRodLength() {
-        return tieRodLength;
+    public double rodLength() {
+        return knuckle.rodLength();
     }
 
-    /** What is found on the way for one rise of the lower arm. */
-    private record Trial(Point low, Point high, Point tieRodPoint, Frame frame,
-            double upperMissing, double rodMissing, double wheelHeight) {}
-
-    private static Frame frame(Point low, Point high, Point tieRodPoint) {
-        Vector k = high.minus(low);
-        k = k.times(1 / k.norm());
-        Vector out = tieRodPoint.minus(low);
-        Vector e = out.minus(k.times(out.dot(k)));
-        e = e.times(1 / e.norm());
-        return new Frame(low, e, k.cross(e), k);
-    }
+    /** What is found on the way for one swing of the lower arm. */
+    private record Trial(Point low, Point high, SteeredKnuckle.Held held, double upperMissing, double wheelHeight) {}
 
     private Trial at(double swing, Point inner) {
         Point low = lower.at(swing);
-        Orbit.Reach up = upper.atReach(low, ballJointDistance, upperBranch);
-        Point high = up.point();
-        Vector k = high.minus(low);
-        double kn = k.norm();
-        k = kn > 0 ? k.times(1 / kn) : Vector.Z;
-        Vector square = Math.abs(k.x()) < 0.9 ? Vector.X : Vector.Y;
-        Vector u = square.minus(k.times(square.dot(k)));
-        u = u.times(1 / u.norm());
-        Orbit armEnd = new Orbit(low.plus(k.times(armHeight)), u, k.cross(u), armRadius);
-        Orbit.Reach rod = armEnd.atReach(inner, tieRodLength, armBranch);
-        Vector e = rod.point().minus(armEnd.centre()).times(1 / armRadius);
-        Frame frame = new Frame(low, e, k.cross(e), k);
-        double height = low.z() + wheelLocal.x() * frame.e().z()
-                + wheelLocal.y() * frame.f().z() + wheelLocal.z() * frame.g().z();
-        return new Trial(low, high, rod.point(), frame, up.missing(), rod.missing(), height);
+        Point high;
+        double upperMissing;
+        switch (upper) {
+            case Upper.Wishbone w -> {
+                Orbit.Reach up = w.orbit.atReach(low, w.ballJointDistance, w.branch);
+                high = up.point();
+                upperMissing = up.missing();
+            }
+            case Upper.TopMount t -> {
+                high = t.mount;
+                upperMissing = 0;
+            }
+        }
+        SteeredKnuckle.Held held = knuckle.heldBy(low, high, inner);
+        return new Trial(low, high, held, upperMissing, knuckle.wheelHeight(held.frame()));
     }
 
     /**
-     * @param inner place of the tie rod's inner pivot
+     * @param inner place of the rod's other end
+     * @param tieRodInner place of the tie rod's inner end; the same unless another rod steers this knuckle
      * @param travel rise of the wheel centre from its design height, mm
      */
-    public CornerPose solve(Point inner, double travel) {
-        double target = knuckle.wheelCentre().z() + travel;
+    public CornerPose solve(Point inner, Point tieRodInner, double travel) {
+        double target = designHeight + travel;
         Trial trial = bySecant(inner, target);
         if (trial == null) {
             Swing swing = byScan(inner, target, travel >= 0 ? 1 : -1);
             if (!swing.found) {
-                return new CannotAssemble("suspension", target - at(swing.angle, inner).wheelHeight,
+                return new CannotAssemble(side.label() + " suspension", target - at(swing.angle, inner).wheelHeight,
                         Reason.WHEEL_TRAVEL);
             }
             trial = at(swing.angle, inner);
         }
         if (Math.abs(trial.upperMissing) > REACH_TOLERANCE) {
-            return new CannotAssemble("upper wishbone", trial.upperMissing, Reason.LINK);
+            return new CannotAssemble(side.label() + " upper wishbone", trial.upperMissing, Reason.LINK);
         }
-        if (Math.abs(trial.rodMissing) > REACH_TOLERANCE) {
-            return new CannotAssemble("tie rod", trial.rodMissing, Reason.LINK);
+        if (Math.abs(trial.held.missing()) > REACH_TOLERANCE) {
+            return new CannotAssemble(rod, trial.held.missing(), Reason.LINK);
         }
-        Frame now = trial.frame;
-        return new KnucklePose(side, design, now, trial.low, trial.high, trial.tieRodPoint, inner,
-                now.origin().plus(now.world(wheelLocal)), now.world(spinLocal));
+        return knuckle.pose(trial.held.frame(), trial.low, trial.high, tieRodInner);
     }
 
     /** The root near the design position by the secant rule; null where it leads astray. */
     private @Nullable Trial bySecant(Point inner, double target) {
         // Where the arm would stand if the height went with the swing as a parabola, straight ahead.
-        double linear = (target - knuckle.wheelCentre().z()) / heightPerSwing;
+        double linear = (target - designHeight) / heightPerSwing;
         double a0 = linear - heightPerSwingSquared * linear * linear / (2 * heightPerSwing);
         if (!(Math.abs(a0) < WIDEST_SWING)) {
             return null;

@@ -42,7 +42,7 @@ public record DoubleWishbone(
                 upperInnerFront.mirrored(), upperInnerRear.mirrored(), upperBallJoint.mirrored());
     }
 
-    /** The steer axis in the design position, upward. */
+    @Override
     public Axis steerAxis() {
         return Axis.through(lowerBallJoint, upperBallJoint);
     }

@@ -30,6 +30,15 @@ public record KnucklePose(
         Vector spin)
         implements CornerPose {
 
+    public KnucklePose withTieRodInner(Point p) {
+        return new KnucklePose(side, design, now, steerAxisLow, steerAxisHigh, tieRodPoint, p, wheelCentre, spin);
+    }
+
+    /** A point fixed in the knuckle, given in the design position, as it stands. */
+    public Point carried(Point p) {
+        return now.carried(p, design);
+    }
+
     /** Steer angle seen from above, degrees, + left; static toe included. */
     public double steerDeg() {
         return Math.toDegrees(Math.atan2(-side.sign() * spin.x(), side.sign() * spin.y()));
@@ -61,20 +70,30 @@ public record KnucklePose(
         return Math.toDegrees(Math.atan2(-k.x(), k.z()));
     }
 
-    /** Where the tyre meets the ground z = 0: down the steepest line in the wheel plane from the centre, mm. */
+    /** Height of the ground under this wheel in the body's frame, mm: it goes up and down with the wheel. */
+    public double groundHeight() {
+        return wheelCentre.z() - design.carried(wheelCentre, now).z();
+    }
+
+    /** Where the tyre meets the ground: down the steepest line in the wheel plane from the centre, mm. */
     public Point contactPoint() {
         Vector down = spin.times(spin.z()).minus(Vector.Z);
-        return wheelCentre.plus(down.times(-wheelCentre.z() / down.z()));
+        return wheelCentre.plus(down.times((groundHeight() - wheelCentre.z()) / down.z()));
+    }
+
+    /** Where the steer axis meets that ground, mm. */
+    public Point axisOnGround() {
+        return steerAxis().atHeight(groundHeight());
     }
 
     /** mm, + with the contact point outboard of the steer axis at the ground. */
     public double scrubRadius() {
-        return side.sign() * (contactPoint().y() - steerAxis().onGround().y());
+        return side.sign() * (contactPoint().y() - axisOnGround().y());
     }
 
     /** mm, + with the steer axis ahead of the contact point at the ground. */
     public double mechanicalTrail() {
-        return steerAxis().onGround().x() - contactPoint().x();
+        return axisOnGround().x() - contactPoint().x();
     }
 
     /** From the foot of the steering arm on the steer axis to the tie-rod point, mm. */
@@ -84,6 +103,12 @@ public record KnucklePose(
 
     /** In space, between tie rod and steering arm at the knuckle; 180 stretched, 0 folded; degrees. */
     public double rodToArmDeg() {
-        return Math.toDegrees(tieRodInner.minus(tieRodPoint).angleTo(steeringArm().negated()));
+        return armAngleDeg(tieRodPoint, tieRodInner);
+    }
+
+    /** The same for any rod, from its point on the knuckle as it stands to its other end. */
+    public double armAngleDeg(Point rodPoint, Point otherEnd) {
+        Vector arm = rodPoint.minus(steerAxis().footOf(rodPoint));
+        return Math.toDegrees(otherEnd.minus(rodPoint).angleTo(arm.negated()));
     }
 }

@@ -1,8 +1,13 @@
 package mildtilt.suspension;
 
-/** How a knuckle is held to the body. */
-public sealed interface Suspension permits DoubleWishbone {
+import mildtilt.geometry.Axis;
+
+/** How a knuckle is held. */
+public sealed interface Suspension permits DoubleWishbone, Strut, Kingpin {
 
     /** The same on the other side of the vehicle. */
     Suspension mirrored();
+
+    /** The steer axis in the design position, upward. */
+    Axis steerAxis();
 }

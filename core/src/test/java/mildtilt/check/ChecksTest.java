@@ -19,8 +19,6 @@ import mildtilt.job.Element;
 import mildtilt.job.Job;
 import mildtilt.job.JobPoints;
 import mildtilt.job.PointId;
-import mildtilt.linkage.Corner;
-import mildtilt.linkage.RodEnds;
 import mildtilt.measure.LengthUnit;
 import org.junit.jupiter.api.Test;
 
@@ -90,9 +88,8 @@ class ChecksTest {
         Job shortArms = JobPoints.moved(demo, arm, JobPoints.position(demo, arm).plus(new Vector(78, 0, 0)));
         assertThat(find(shortArms, Fault.LOCK_NOT_REACHED)).isPresent();
         Job tall = demo.withVehicle(demo.vehicle().withBump(450));
-        assertThat(find(tall, Fault.TRAVEL_NOT_REACHED).orElseThrow().why()).contains("can't bring the wheel that far");
-        Job tight = demo.editAxle(a -> a.withCorner(Side.LEFT, new Corner(a.left().suspension(), a.left().knuckle(),
-                new RodEnds(a.left().rodEnds().outerBolt(), Optional.empty(), Optional.of(5.0)))));
+        assertThat(find(tall, Fault.TRAVEL_NOT_REACHED).orElseThrow().why().text(LengthUnit.MM)).contains("can't bring the wheel that far");
+        Job tight = demo.editAxle(a -> a.withCorner(Side.LEFT, a.left().withRodEnds(a.left().rodEnds().withAllowedDeg(5))));
         assertThat(find(tight, Fault.ROD_END_OVER_LIMIT).orElseThrow().element()).isEqualTo(new Element.TieRods());
     }
 

@@ -31,7 +31,7 @@ class JobFileTest {
     void savedOpenedAndSavedAgainIsTheSameFile() throws Exception {
         Path first = folder.resolve("a.tilt");
         Path second = folder.resolve("b.tilt");
-        for (String text : List.of(DEMO, ReferenceCases.wishboneJob(ReferenceCases.load("double_wishbone_rack").get("input")),
+        for (String text : List.of(DEMO, ReferenceCases.linkageJob(ReferenceCases.load("double_wishbone_rack").get("input")),
                 ReferenceCases.columnJob(ReferenceCases.load("double-joint-then-single").get("input")))) {
             Job job = JobReader.read(text);
             JobFile.save(first, job);

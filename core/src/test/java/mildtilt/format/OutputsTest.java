@@ -63,7 +63,7 @@ class OutputsTest {
     @Test
     void positionsComeBackWithTheWholePoseOrTheReason() throws Exception {
         JsonNode reference = ReferenceCases.load("double_wishbone_rack");
-        Analysis orchard = Analysis.of(JobReader.read(ReferenceCases.wishboneJob(reference.get("input"))));
+        Analysis orchard = Analysis.of(JobReader.read(ReferenceCases.linkageJob(reference.get("input"))));
         StringBuilder csv = new StringBuilder("travel_right_mm,steering_wheel_deg,travel_left_mm\n");
         reference.at("/expected/steer_table").forEach(r -> csv.append("0,").append(r.get("steering_wheel_deg")).append(",0\n"));
         reference.at("/expected/bump_steer_table").forEach(r -> csv.append(r.get("travel_mm")).append(",0,").append(r.get("travel_mm")).append('\n'));

@@ -7,6 +7,7 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.util.Optional;
 
 /** The independent solver's cases, turned into job files as a person with those inputs would write them. */
 final class ReferenceCases {
@@ -53,33 +54,121 @@ final class ReferenceCases {
         return job.toString();
     }
 
-    static String wishboneJob(JsonNode input) {
-        ObjectNode job = job("orchard carrier", input.at("/vehicle/wheelbase_mm").asDouble());
-        JsonNode travels = input.at("/evaluation/travels_mm");
-        ((ObjectNode) job.get("vehicle")).put("droop_mm", -travels.get(0).asDouble())
-                .put("bump_mm", travels.get(travels.size() - 1).asDouble());
-        ObjectNode axle = job.putObject("axle");
-        ObjectNode gear = axle.putObject("gear").put("kind", "rack_and_pinion");
-        JsonNode inner = input.at("/tie_rod/inner_point_mm");
-        gear.putArray("centre_mm").add(inner.get(0)).add(0).add(inner.get(2));
-        gear.set("axis", input.at("/rack/axis_direction"));
-        gear.put("pivot_spacing_mm", 2 * inner.get(1).asDouble());
-        gear.set("travel_per_left_turn_mm", input.at("/rack/rack_mm_per_pinion_turn"));
-        gear.set("travel_each_way_mm", input.at("/rack/max_travel_each_way_mm"));
-        ObjectNode left = axle.putObject("left");
-        ObjectNode arms = left.putObject("suspension").put("kind", "double_wishbone");
-        for (String end : new String[] {"lower", "upper"}) {
-            arms.set(end + "_inner_front_mm", input.at("/suspension/" + end + "_arm_inner_front_mm"));
-            arms.set(end + "_inner_rear_mm", input.at("/suspension/" + end + "_arm_inner_rear_mm"));
-            arms.set(end + "_ball_joint_mm", input.at("/suspension/" + end + "_ball_joint_mm"));
+    /** Any of the linkage cases, by what its inputs hold. */
+    static String linkageJob(JsonNode in) {
+        ObjectNode job = job("reference vehicle", in.at("/vehicle/wheelbase_mm").asDouble());
+        JsonNode travels = in.at("/evaluation/travels_mm");
+        if (!travels.isMissingNode()) {
+            ((ObjectNode) job.get("vehicle")).put("droop_mm", -travels.get(0).asDouble())
+                    .put("bump_mm", travels.get(travels.size() - 1).asDouble());
         }
+        ObjectNode axle = job.putObject("axle");
+        axle.set("gear", in.has("rack") ? rack(in) : in.has("steering_shaft") ? columnArm(in.get("steering_shaft")) : box(in.get("gear")));
+        linkage(in).ifPresent(l -> axle.set("linkage", l));
+        if (in.has("track_bar")) {
+            ObjectNode bar = axle.putObject("beam").put("kind", "sprung").putObject("track_bar");
+            bar.set("body_end_mm", in.at("/track_bar/body_point_mm"));
+            bar.set("axle_end_mm", in.at("/track_bar/axle_point_mm"));
+        }
+        ObjectNode left = axle.putObject("left");
+        left.set("suspension", suspension(in));
         ObjectNode knuckle = left.putObject("knuckle");
-        knuckle.set("wheel_centre_mm", input.at("/wheel/wheel_centre_mm"));
-        knuckle.set("spin_axis_point_mm", input.at("/wheel/spin_axis_point_mm"));
-        knuckle.set("tie_rod_point_mm", input.at("/tie_rod/outer_point_mm"));
-        ObjectNode ends = left.putObject("rod_ends");
-        ends.set("outer_bolt", input.at("/tie_rod/outer_bolt_axis_direction"));
-        ends.set("inner_bolt", input.at("/tie_rod/inner_bolt_axis_direction"));
+        knuckle.set("wheel_centre_mm", in.at("/wheel/wheel_centre_mm"));
+        knuckle.set("spin_axis_point_mm", in.at("/wheel/spin_axis_point_mm"));
+        knuckle.set("tie_rod_point_mm", in.at("/tie_rod/outer_point_mm"));
+        left.set("rod_ends", ends(in, "/tie_rod/outer_bolt_axis_direction", "/tie_rod/inner_bolt_axis_direction"));
         return job.toString();
+    }
+
+    private static ObjectNode ends(JsonNode in, String outer, String inner) {
+        ObjectNode ends = MAPPER.createObjectNode();
+        if (!in.at(outer).isMissingNode()) {
+            ends.set("outer_bolt", in.at(outer));
+        }
+        if (!in.at(inner).isMissingNode()) {
+            ends.set("inner_bolt", in.at(inner));
+        }
+        return ends;
+    }
+
+    private static ObjectNode rack(JsonNode in) {
+        ObjectNode gear = MAPPER.createObjectNode().put("kind", "rack_and_pinion");
+        JsonNode inner = in.at("/tie_rod/inner_point_mm");
+        gear.putArray("centre_mm").add(inner.get(0)).add(0).add(inner.get(2));
+        gear.set("axis", in.at("/rack/axis_direction"));
+        gear.put("pivot_spacing_mm", 2 * inner.get(1).asDouble());
+        gear.set("travel_per_left_turn_mm", in.at("/rack/rack_mm_per_pinion_turn"));
+        gear.set("travel_each_way_mm", in.at("/rack/max_travel_each_way_mm"));
+        return gear;
+    }
+
+    private static ObjectNode box(JsonNode g) {
+        double ratio = g.get("gear_ratio_steering_wheel_per_pitman").asDouble();
+        ObjectNode gear = MAPPER.createObjectNode().put("kind", "steering_box").put("ratio", ratio)
+                .put("sweep_each_way_deg", g.get("steering_wheel_max_angle_each_way_deg").asDouble() / ratio);
+        gear.set("axis_point_mm", g.get("pitman_axis_point_mm"));
+        gear.set("axis", g.get("pitman_axis_direction"));
+        gear.set("arm_end_mm", g.get("pitman_arm_end_mm"));
+        return gear;
+    }
+
+    private static ObjectNode columnArm(JsonNode s) {
+        ObjectNode gear = MAPPER.createObjectNode().put("kind", "column_arm");
+        gear.set("axis_point_mm", s.get("axis_point_mm"));
+        gear.set("axis", s.get("axis_direction"));
+        gear.set("arm_end_mm", s.get("arm_end_mm"));
+        gear.set("sweep_each_way_deg", s.get("steering_wheel_max_angle_each_way_deg"));
+        return gear;
+    }
+
+    private static Optional<ObjectNode> linkage(JsonNode in) {
+        ObjectNode o = MAPPER.createObjectNode();
+        if (in.has("centre_link")) {
+            o.put("kind", "centre_link");
+            o.set("left_fraction", in.at("/centre_link/inner_tie_rod_fraction_of_link_from_each_end"));
+        } else if (in.has("drag_link")) {
+            o.put("kind", "drag_link");
+            o.set("knuckle_side", in.at("/drag_link/knuckle_side"));
+            o.set("knuckle_point_mm", in.at("/drag_link/knuckle_point_mm"));
+            o.set("ends", ends(in, "/drag_link/knuckle_end_bolt_axis_direction", "/drag_link/pitman_end_bolt_axis_direction"));
+        } else if (in.has("bell_crank")) {
+            o.put("kind", "bell_crank");
+            o.set("pivot_point_mm", in.at("/bell_crank/pivot_axis_point_mm"));
+            o.set("pivot_axis", in.at("/bell_crank/pivot_axis_direction"));
+            o.set("drag_rod_point_mm", in.at("/bell_crank/drag_rod_point_mm"));
+            o.set("left_tie_rod_point_mm", in.at("/bell_crank/tie_rod_point_mm"));
+            o.set("drag_rod_ends", ends(in, "/bell_crank/drag_rod_bolt_axis_direction", "/steering_shaft/drag_rod_bolt_axis_direction"));
+        } else if (in.has("shuttle")) {
+            o.put("kind", "shuttle");
+            o.set("slide", in.at("/shuttle/slide_direction"));
+            o.set("link_point_mm", in.at("/shuttle/link_point_mm"));
+            o.set("left_inner_mm", in.at("/tie_rod/inner_point_mm"));
+            o.set("link_ends", ends(in, "/shuttle/link_shuttle_end_bolt_axis_direction", "/shuttle/link_pitman_end_bolt_axis_direction"));
+        } else {
+            return Optional.empty();
+        }
+        return Optional.of(o);
+    }
+
+    private static ObjectNode suspension(JsonNode in) {
+        ObjectNode s = MAPPER.createObjectNode();
+        if (in.has("kingpin")) {
+            s.put("kind", "kingpin");
+            s.set("lower_point_mm", in.at("/kingpin/lower_point_mm"));
+            s.set("upper_point_mm", in.at("/kingpin/upper_point_mm"));
+            return s;
+        }
+        boolean strut = in.at("/suspension").has("strut_top_mount_mm");
+        s.put("kind", strut ? "strut" : "double_wishbone");
+        for (String end : strut ? new String[] {"lower"} : new String[] {"lower", "upper"}) {
+            s.set(end + "_inner_front_mm", in.at("/suspension/" + end + "_arm_inner_front_mm"));
+            s.set(end + "_inner_rear_mm", in.at("/suspension/" + end + "_arm_inner_rear_mm"));
+            s.set(end + "_ball_joint_mm", in.at("/suspension/" + end + "_ball_joint_mm"));
+        }
+        if (strut) {
+            s.set("top_mount_mm", in.at("/suspension/strut_top_mount_mm"));
+            s.set("strut_lower_point_mm", in.at("/suspension/strut_axis_lower_point_mm"));
+        }
+        return s;
     }
 }

@@ -11,7 +11,6 @@ import java.util.Set;
 import mildtilt.analysis.Analysis;
 import mildtilt.job.Job;
 import mildtilt.steer.Grid;
-import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
@@ -52,13 +51,16 @@ class ReferenceTest {
         }
     }
 
-    @Test
-    void doubleWishboneFigures() throws JobFileException {
-        JsonNode reference = ReferenceCases.load("double_wishbone_rack");
-        Job job = JobReader.read(ReferenceCases.wishboneJob(reference.get("input")));
+    @ParameterizedTest
+    @ValueSource(strings = {
+        "double_wishbone_rack", "strut_rack", "parallelogram_box", "solid_axle_box", "centre_pivot", "centre_slider"
+    })
+    void linkageFigures(String name) throws JobFileException {
+        JsonNode reference = ReferenceCases.load(name);
+        Job job = JobReader.read(ReferenceCases.linkageJob(reference.get("input")));
         // The reference's own grid: 21 steering angles by 9 travels.
         JsonNode ours = AnalysisJson.tree(Analysis.of(job, new Grid(10, 4)), List.of()).get("linkage");
-        compare("linkage", reference.get("expected"), ours, TOLERANCE);
+        compare(name, reference.get("expected"), ours, TOLERANCE);
     }
 
     private static void compare(String path, JsonNode expected, JsonNode ours, double tolerance) {

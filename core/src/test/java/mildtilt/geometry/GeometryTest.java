@@ -91,11 +91,11 @@ class GeometryTest {
     @Test
     void axesMeetTheGroundWhereTheyShould() {
         Axis kingpin = Axis.through(new Point(5, 640, 280), new Point(-14, 610, 500));
-        Point ground = kingpin.onGround();
+        Point ground = kingpin.atHeight(0);
         assertThat(ground.z()).isCloseTo(0, within(1e-12));
         assertThat(ground.y()).isCloseTo(640 + 30 * 280 / 220.0, within(1e-9));
         assertThat(kingpin.footOf(ground).distanceTo(ground)).isCloseTo(0, within(1e-9));
-        assertThatThrownBy(() -> new Axis(Point.ORIGIN, new Direction(1, 0, 0)).onGround()).hasMessageContaining("level");
+        assertThatThrownBy(() -> new Axis(Point.ORIGIN, new Direction(1, 0, 0)).atHeight(0)).hasMessageContaining("level");
     }
 
     @Test

@@ -27,7 +27,7 @@ class JobPointsTest {
 
     private Job ownRight() {
         SteeredAxle a = demo.axle().orElseThrow();
-        return demo.withAxle(new SteeredAxle(a.gear(), a.left(), Optional.of(a.corner(Side.RIGHT))));
+        return demo.withAxle(new SteeredAxle(a.gear(), a.linkage(), a.beam(), a.left(), Optional.of(a.corner(Side.RIGHT))));
     }
 
     @Test
@@ -51,7 +51,7 @@ class JobPointsTest {
     }
 
     private static boolean isRack(PointId id) {
-        return id instanceof PointId.RackCentre || id instanceof PointId.RackEnd;
+        return id instanceof PointId.GearCentre || id instanceof PointId.InnerPivot;
     }
 
     @Test
@@ -66,7 +66,7 @@ class JobPointsTest {
 
     @Test
     void theRackStaysStraightWhenAnEndIsMoved() {
-        PointId end = new PointId.RackEnd(Side.LEFT);
+        PointId end = new PointId.InnerPivot(Side.LEFT);
         Job wider = JobPoints.moved(demo, end, JobPoints.position(demo, end).plus(new Vector(0, 12, 7)));
         assertThat(rack(wider).pivotSpacing()).isCloseTo(rack(demo).pivotSpacing() + 24, within(1e-9));
         assertThat(rack(wider).centre()).isEqualTo(rack(demo).centre().plus(new Vector(0, 0, 7)));
@@ -103,7 +103,7 @@ class JobPointsTest {
     void halfAJobHasHalfThePoints() {
         Job columnOnly = new Job("c", "", demo.vehicle(), demo.column(), Optional.empty(), demo.targets());
         assertThat(JobPoints.of(columnOnly)).hasSize(4);
-        assertThatThrownBy(() -> JobPoints.position(columnOnly, new PointId.RackCentre()))
+        assertThatThrownBy(() -> JobPoints.position(columnOnly, new PointId.GearCentre()))
                 .isInstanceOf(IllegalArgumentException.class).hasMessageContaining("no steered axle");
         assertThat(columnOnly.editAxle(a -> {
             throw new AssertionError("there is none");

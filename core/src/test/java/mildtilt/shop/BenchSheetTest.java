@@ -5,8 +5,8 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.Optional;
 import mildtilt.format.DemoJob;
-import mildtilt.geometry.Side;
 import mildtilt.job.Job;
+import mildtilt.linkage.Rod;
 import mildtilt.shop.BenchSheet.ForkMark;
 import mildtilt.steer.SteeringTrain;
 import org.junit.jupiter.api.Test;
@@ -25,7 +25,7 @@ class BenchSheetTest {
         assertThat(lower.cut().orElseThrow()).isCloseTo(lower.centres() - 14 - 14, within(1e-9));
         assertThat(lower.mark().orElseThrow().arc()).isCloseTo(Math.PI * 19 * 20 / 360, within(1e-9));
         assertThat(sheet.rods()).hasSize(2);
-        assertThat(sheet.rods().get(0).side()).isEqualTo(Side.LEFT);
+        assertThat(sheet.rods().get(0).rod()).isEqualTo(Rod.LEFT_TIE_ROD);
         assertThat(sheet.rods().get(0).length()).isEqualTo(sheet.rods().get(1).length());
     }
 

@@ -37,7 +37,7 @@ class SteeringTrainTest {
     }
 
     private static SteerFigures figures(Job job) {
-        return SteerSweep.of(new SteeringTrain(job), job.vehicle(), Grid.USUAL).orElseThrow();
+        return SteerSweep.of(new SteeringTrain(job), job, Grid.USUAL).orElseThrow();
     }
 
     @Test
@@ -48,7 +48,7 @@ class SteeringTrainTest {
                 r.pivotSpacing(), r.travelPerLeftTurn(), r.travelEachWay());
         SteeredAxle axle = demo.axle().orElseThrow();
         Knuckle k = axle.corner(Side.RIGHT).knuckle();
-        SteeredAxle own = new SteeredAxle(askew, axle.left(), Optional.of(axle.corner(Side.RIGHT)
+        SteeredAxle own = SteeredAxle.rack(askew, axle.left(), Optional.of(axle.corner(Side.RIGHT)
                 .withKnuckle(k.withTieRodPoint(k.tieRodPoint().plus(new Vector(9, 12, 5))))));
         Job job = demo.withAxle(own);
         SteeringTrain train = new SteeringTrain(job);
@@ -118,7 +118,7 @@ class SteeringTrainTest {
         // One arm on the wrong side of its axis: the wheels go against each other.
         SteeredAxle axle = demo.axle().orElseThrow();
         Knuckle k = axle.corner(Side.RIGHT).knuckle();
-        SteeredAxle crossed = new SteeredAxle(axle.gear(), axle.left(), Optional.of(axle.corner(Side.RIGHT)
+        SteeredAxle crossed = SteeredAxle.rack((RackAndPinion) axle.gear(), axle.left(), Optional.of(axle.corner(Side.RIGHT)
                 .withKnuckle(k.withTieRodPoint(new Point(150, k.tieRodPoint().y(), 330)))));
         assertThat(figures(demo.withAxle(crossed)).sense()).isEqualTo(Sense.AGAINST_EACH_OTHER);
     }

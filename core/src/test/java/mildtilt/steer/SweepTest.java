@@ -14,6 +14,7 @@ import mildtilt.job.CornerPoint;
 import mildtilt.job.Job;
 import mildtilt.job.JobPoints;
 import mildtilt.job.PointId;
+import mildtilt.linkage.RodEnd;
 import mildtilt.steer.SteerFigures.SteerRow;
 import mildtilt.suspension.KnucklePose;
 import org.junit.jupiter.api.Test;
@@ -23,7 +24,7 @@ class SweepTest {
 
     private final Job demo = DemoJob.marshCarrier();
     private final SteeringTrain train = new SteeringTrain(demo);
-    private final SteerFigures figures = SteerSweep.of(train, demo.vehicle(), Grid.USUAL).orElseThrow();
+    private final SteerFigures figures = SteerSweep.of(train, demo, Grid.USUAL).orElseThrow();
 
     @Test
     void theRowsAreThePosesAndReachBothStops() {
@@ -65,12 +66,10 @@ class SweepTest {
         assertThat(figures.leftAtInner20().orElseThrow().innerDeg()).isCloseTo(20, within(1e-9));
         assertThat(figures.rightAtInner20().orElseThrow().innerDeg()).isCloseTo(20, within(1e-9));
         assertThat(figures.leftAtInner20().orElseThrow().turned()).isEqualTo(Side.LEFT);
-        assertThat(SteerSweep.leftTurnAtInner20(train, demo.vehicle())).isEqualTo(figures.leftAtInner20());
+        assertThat(SteerSweep.leftTurnAtInner20(train, demo)).isEqualTo(figures.leftAtInner20());
         // A rack too short to get there has no such turn.
-        Job shortRack = demo.editAxle(a -> switch (a.gear()) {
-            case RackAndPinion r -> a.withGear(r.withTravelEachWay(30));
-        });
-        SteerFigures little = SteerSweep.of(new SteeringTrain(shortRack), demo.vehicle(), Grid.USUAL).orElseThrow();
+        Job shortRack = demo.editAxle(a -> a.withGear(((RackAndPinion) a.gear()).withTravelEachWay(30)));
+        SteerFigures little = SteerSweep.of(new SteeringTrain(shortRack), demo, Grid.USUAL).orElseThrow();
         assertThat(little.leftAtInner20()).isEmpty();
         assertThat(little.ackermannAt20Pct()).isEmpty();
     }
@@ -92,7 +91,7 @@ class SweepTest {
     @Test
     void theMapHoldsTheExtremesOfAllPoses() {
         Grid grid = new Grid(6, 3);
-        TravelMap map = TravelMap.of(train, demo.vehicle(), grid).orElseThrow();
+        TravelMap map = TravelMap.of(train, demo, grid).orElseThrow();
         assertThat(map.posesRequested()).isEqualTo(13 * 7);
         assertThat(map.notAssembled()).isEmpty();
         double smallest = 180;
@@ -104,20 +103,20 @@ class SweepTest {
                 largest = Math.max(largest, k.rodToArmDeg());
             }
         }
-        TravelMap.RodToArm left = map.rodToArm().get(Side.LEFT);
+        TravelMap.RodToArm left = map.rodToArm().get(RodEnd.LEFT_OUTER);
         assertThat(left.smallest()).isEqualTo(smallest);
         assertThat(left.largest()).isEqualTo(largest);
         assertThat(left.closestToToggle()).isEqualTo(Math.min(smallest, 180 - largest));
-        assertThat(map.nearestToggle().orElseThrow().closestToToggle()).isLessThanOrEqualTo(left.closestToToggle());
-        assertThat(map.worstTilt().orElseThrow().deg()).isEqualTo(Math.max(
-                map.outerTilt().get(Side.LEFT).deg(), map.outerTilt().get(Side.RIGHT).deg()));
+        assertThat(map.nearestToggle().orElseThrow().getValue().closestToToggle()).isLessThanOrEqualTo(left.closestToToggle());
+        assertThat(map.tilts().get(RodEnd.LEFT_OUTER).deg()).isCloseTo(map.tilts().get(RodEnd.RIGHT_OUTER).deg(), within(0.5));
+        assertThat(map.cells()).hasSize(13 * 7).allMatch(c -> c.marginDeg() <= map.cell(6, 3).marginDeg() + 60);
     }
 
     @Test
     void whereTheLinkageRunsOutTheRodAndTheArmAreInLine() {
         Job shortArms = JobPoints.moved(demo, new PointId.OnCorner(Side.LEFT, CornerPoint.TIE_ROD_POINT), new Point(-80, 612, 330));
         SteeringTrain t = new SteeringTrain(shortArms);
-        SteerFigures s = SteerSweep.of(t, demo.vehicle(), Grid.USUAL).orElseThrow();
+        SteerFigures s = SteerSweep.of(t, demo, Grid.USUAL).orElseThrow();
         for (Side way : Side.values()) {
             assertThat(s.reach(way).byToggle()).isTrue();
             assertThat(Math.abs(s.reach(way).reachedDeg())).isLessThan(Math.abs(s.reach(way).stopDeg()));
@@ -125,7 +124,7 @@ class SweepTest {
             double nearest = Math.min(margin(at.left()), margin(at.right()));
             assertThat(nearest).isLessThan(8);
         }
-        assertThat(TravelMap.of(t, demo.vehicle(), Grid.USUAL).orElseThrow().notAssembled()).isNotEmpty();
+        assertThat(TravelMap.of(t, demo, Grid.USUAL).orElseThrow().notAssembled()).isNotEmpty();
     }
 
     private static double margin(KnucklePose k) {
@@ -136,8 +135,8 @@ class SweepTest {
     void thereIsNothingToSweepWithoutAnAxleOrWithALockedJoint() {
         Job columnOnly = new Job("c", "", demo.vehicle(), demo.column(), Optional.empty(), demo.targets());
         SteeringTrain t = new SteeringTrain(columnOnly);
-        assertThat(SteerSweep.of(t, demo.vehicle(), Grid.USUAL)).isEmpty();
-        assertThat(TravelMap.of(t, demo.vehicle(), Grid.USUAL)).isEmpty();
+        assertThat(SteerSweep.of(t, demo, Grid.USUAL)).isEmpty();
+        assertThat(TravelMap.of(t, demo, Grid.USUAL)).isEmpty();
         assertThat(t.stopDeg(Side.LEFT)).isEmpty();
         assertThatThrownBy(() -> t.pose(0, 0, 0)).isInstanceOf(IllegalStateException.class).hasMessageContaining("no steered axle");
         Point lower = JobPoints.position(demo, new PointId.JointCentre(1));
@@ -145,7 +144,7 @@ class SweepTest {
         SteeringTrain stuck = new SteeringTrain(locked);
         assertThat(stuck.locked().orElseThrow().sentence()).startsWith("The joint \"Lower joint\" can't turn at");
         assertThat(stuck.pose(10, 0, 0).obstacle()).isPresent();
-        assertThat(SteerSweep.of(stuck, demo.vehicle(), Grid.USUAL)).isEmpty();
+        assertThat(SteerSweep.of(stuck, demo, Grid.USUAL)).isEmpty();
     }
 
     @Test

@@ -22,13 +22,17 @@ class CornerSolverTest {
             new Point(0, 700, 300), new Point(0, 800, 300), new Point(-150, 600, 300));
     private static final Point INNER = new Point(-150, 300, 300);
 
+    private static CornerSolver solver(Side side, DoubleWishbone arms, Knuckle knuckle, Point inner) {
+        return new CornerSolver(side, arms, knuckle, knuckle.tieRodPoint(), inner, side.label() + " tie rod");
+    }
+
     private static KnucklePose pose(CornerSolver solver, Point inner, double travel) {
-        return (KnucklePose) solver.solve(inner, travel);
+        return (KnucklePose) solver.solve(inner, inner, travel);
     }
 
     @Test
     void aParallelogramRisesUprightAndDrawsIn() {
-        CornerSolver solver = new CornerSolver(Side.LEFT, PARALLEL, UPRIGHT, INNER);
+        CornerSolver solver = solver(Side.LEFT, PARALLEL, UPRIGHT, INNER);
         for (double z = -150; z <= 150; z += 25) {
             KnucklePose p = pose(solver, INNER, z);
             double in = 300 - Math.sqrt(300 * 300 - z * z);
@@ -40,12 +44,12 @@ class CornerSolverTest {
             assertThat(p.casterDeg()).isCloseTo(0, within(1e-9));
             assertThat(p.kingpinInclinationDeg()).isCloseTo(0, within(1e-9));
         }
-        assertThat(solver.tieRodLength()).isEqualTo(300);
+        assertThat(solver.rodLength()).isEqualTo(300);
     }
 
     @Test
     void steeringAnUprightKingpinTurnsTheArmByItsSine() {
-        CornerSolver solver = new CornerSolver(Side.LEFT, PARALLEL, UPRIGHT, INNER);
+        CornerSolver solver = solver(Side.LEFT, PARALLEL, UPRIGHT, INNER);
         // A long way round: the rod stays parallel to y only to first order, so compare with the plane triangle.
         for (double d = -60; d <= 60; d += 15) {
             Point inner = INNER.plus(new Vector(0, d, 0));
@@ -61,8 +65,8 @@ class CornerSolverTest {
 
     @Test
     void leftAndRightAreMirrorImages() {
-        CornerSolver left = new CornerSolver(Side.LEFT, PARALLEL, UPRIGHT, INNER);
-        CornerSolver right = new CornerSolver(Side.RIGHT, PARALLEL.mirrored(), UPRIGHT.mirrored(), INNER.mirrored());
+        CornerSolver left = solver(Side.LEFT, PARALLEL, UPRIGHT, INNER);
+        CornerSolver right = solver(Side.RIGHT, PARALLEL.mirrored(), UPRIGHT.mirrored(), INNER.mirrored());
         KnucklePose l = pose(left, INNER.plus(new Vector(3, 40, -8)), 55);
         KnucklePose r = pose(right, INNER.plus(new Vector(3, 40, -8)).mirrored(), 55);
         assertThat(r.wheelCentre()).isEqualTo(l.wheelCentre().mirrored());
@@ -78,7 +82,7 @@ class CornerSolverTest {
         DoubleWishbone leaning = new DoubleWishbone(
                 new Point(100, 300, 200), new Point(-100, 300, 200), new Point(5, 610, 200),
                 new Point(100, 300, 400), new Point(-100, 300, 400), new Point(-5, 590, 400));
-        KnucklePose p = pose(new CornerSolver(Side.LEFT, leaning, UPRIGHT, INNER), INNER, 0);
+        KnucklePose p = pose(solver(Side.LEFT, leaning, UPRIGHT, INNER), INNER, 0);
         assertThat(p.kingpinInclinationDeg()).isCloseTo(Math.toDegrees(Math.atan(0.1)), within(1e-9));
         assertThat(p.casterDeg()).isCloseTo(Math.toDegrees(Math.atan(0.05)), within(1e-9));
         assertThat(p.scrubRadius()).isCloseTo(700 - 630, within(1e-9));
@@ -91,7 +95,7 @@ class CornerSolverTest {
     @Test
     void camberAndToeAreReadOffTheSpinAxis() {
         Knuckle set = new Knuckle(new Point(0, 700, 300), new Point(1, 800, 302), new Point(-150, 600, 300));
-        KnucklePose p = pose(new CornerSolver(Side.LEFT, PARALLEL, set, INNER), INNER, 0);
+        KnucklePose p = pose(solver(Side.LEFT, PARALLEL, set, INNER), INNER, 0);
         // With the outer end of the spin axis ahead, the left wheel points to the right: inward.
         assertThat(p.toeInDeg()).isCloseTo(Math.toDegrees(Math.atan(0.01)), within(1e-9));
         assertThat(p.camberDeg()).isCloseTo(-Math.toDegrees(Math.asin(2 / Math.sqrt(1 + 100 * 100 + 4))), within(1e-9));
@@ -99,13 +103,13 @@ class CornerSolverTest {
 
     @Test
     void theTravelThatArmsCannotGiveIsSaid() {
-        CornerSolver solver = new CornerSolver(Side.LEFT, PARALLEL, UPRIGHT, INNER);
-        assertThat(solver.solve(INNER, 290)).isInstanceOf(KnucklePose.class);
+        CornerSolver solver = solver(Side.LEFT, PARALLEL, UPRIGHT, INNER);
+        assertThat(solver.solve(INNER, INNER, 290)).isInstanceOf(KnucklePose.class);
         for (double z : new double[] {305, 400, 5000, -305, -5000}) {
-            assertThat(solver.solve(INNER, z)).isInstanceOfSatisfying(CannotAssemble.class, c -> {
+            assertThat(solver.solve(INNER, INNER, z)).isInstanceOfSatisfying(CannotAssemble.class, c -> {
                 assertThat(c.reason()).isEqualTo(CannotAssemble.Reason.WHEEL_TRAVEL);
                 assertThat(Math.signum(c.amount())).isEqualTo(Math.signum(z));
-                assertThat(c.named("left").sentence()).startsWith("The left suspension can't bring the wheel that far: it stays "
+                assertThat(c.sentence()).startsWith("The left suspension can't bring the wheel that far: it stays "
                         + (z > 0 ? "low" : "high"));
             });
         }
@@ -113,22 +117,22 @@ class CornerSolverTest {
 
     @Test
     void aRodPulledPastReachSaysTooShortOrTooLong() {
-        CornerSolver solver = new CornerSolver(Side.LEFT, PARALLEL, UPRIGHT, INNER);
-        assertThat(solver.solve(INNER.plus(new Vector(0, -200, 0)), 0)).isInstanceOfSatisfying(CannotAssemble.class, c -> {
+        CornerSolver solver = solver(Side.LEFT, PARALLEL, UPRIGHT, INNER);
+        assertThat(solver.solve(INNER.plus(new Vector(0, -200, 0)), INNER, 0)).isInstanceOfSatisfying(CannotAssemble.class, c -> {
             assertThat(c.reason()).isEqualTo(CannotAssemble.Reason.LINK);
             // Inner at (−150, 100), arm of 150 about (0, 600): nearest it comes is √(150² + 500²) − 150.
             assertThat(c.amount()).isCloseTo(Math.hypot(150, 500) - 150 - 300, within(1e-6));
             assertThat(c.sentence()).contains("tie rod is too short by");
         });
-        assertThat(solver.solve(INNER.plus(new Vector(100, 290, 0)), 0)).isInstanceOfSatisfying(CannotAssemble.class, c ->
+        assertThat(solver.solve(INNER.plus(new Vector(100, 290, 0)), INNER, 0)).isInstanceOfSatisfying(CannotAssemble.class, c ->
                 assertThat(c.sentence()).contains("tie rod is too long by"));
     }
 
     @Test
     void cornersThatCannotBeAreRefused() {
-        assertThatThrownBy(() -> new CornerSolver(Side.LEFT, PARALLEL, UPRIGHT.withTieRodPoint(new Point(0, 600, 250)), INNER))
+        assertThatThrownBy(() -> solver(Side.LEFT, PARALLEL, UPRIGHT.withTieRodPoint(new Point(0, 600, 250)), INNER))
                 .isInstanceOf(ImpossibleGeometryException.class).hasMessageContaining("left steering arm has no length");
-        assertThatThrownBy(() -> new CornerSolver(Side.RIGHT, PARALLEL, UPRIGHT.withTieRodPoint(INNER), INNER))
+        assertThatThrownBy(() -> solver(Side.RIGHT, PARALLEL, UPRIGHT.withTieRodPoint(INNER), INNER))
                 .hasMessageContaining("right tie rod has no length");
         assertThatThrownBy(() -> new DoubleWishbone(PARALLEL.lowerInnerFront(), PARALLEL.lowerInnerFront(), PARALLEL.lowerBallJoint(),
                 PARALLEL.upperInnerFront(), PARALLEL.upperInnerRear(), PARALLEL.upperBallJoint())).hasMessageContaining("lower wishbone");

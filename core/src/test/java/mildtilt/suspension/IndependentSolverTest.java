@@ -10,13 +10,13 @@ import mildtilt.geometry.Direction;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
+import org.hipparchus.linear.Array2DRowRealMatrix;
 import org.hipparchus.linear.ArrayRealVector;
 import org.hipparchus.linear.RealVector;
 import org.hipparchus.optim.nonlinear.vector.leastsquares.LeastSquaresBuilder;
 import org.hipparchus.optim.nonlinear.vector.leastsquares.LeastSquaresOptimizer;
 import org.hipparchus.optim.nonlinear.vector.leastsquares.LevenbergMarquardtOptimizer;
 import org.hipparchus.optim.nonlinear.vector.leastsquares.MultivariateJacobianFunction;
-import org.hipparchus.linear.Array2DRowRealMatrix;
 import org.hipparchus.util.Pair;
 import org.junit.jupiter.api.RepeatedTest;
 import org.junit.jupiter.api.RepetitionInfo;
@@ -104,7 +104,7 @@ class IndependentSolverTest {
     void ourPoseIsTheOneWhereAllLengthsHold(RepetitionInfo rep) {
         Random r = new Random(rep.getCurrentRepetition());
         Corner c = random(r);
-        CornerSolver ours = new CornerSolver(Side.LEFT, c.arms, c.knuckle, c.inner);
+        CornerSolver ours = new CornerSolver(Side.LEFT, c.arms, c.knuckle, c.knuckle.tieRodPoint(), c.inner, "left tie rod");
         double travel = r.nextDouble() * 110 - 55;
         double rack = r.nextDouble() * 90 - 45;
         double[] at = coordinates(c.arms.lowerBallJoint(), c.arms.upperBallJoint(), c.knuckle.tieRodPoint(), c.knuckle.wheelCentre());
@@ -114,7 +114,7 @@ class IndependentSolverTest {
             Point inner = c.inner.plus(new Vector(0, rack * i / steps, 0));
             at = solve(c, inner, c.knuckle.wheelCentre().z() + travel * i / steps, at).toArray();
         }
-        KnucklePose pose = (KnucklePose) ours.solve(c.inner.plus(new Vector(0, rack, 0)), travel);
+        KnucklePose pose = (KnucklePose) ours.solve(c.inner.plus(new Vector(0, rack, 0)), c.inner, travel);
         double[] found = coordinates(pose.steerAxisLow(), pose.steerAxisHigh(), pose.tieRodPoint(), pose.wheelCentre());
         for (int i = 0; i < 12; i++) {
             assertThat(found[i]).as("coordinate " + i).isCloseTo(at[i], within(1e-6));

@@ -1,0 +1,40 @@
+package mildtilt.check;
+
+import java.util.List;
+import mildtilt.geometry.Axis;
+import mildtilt.geometry.Point;
+import mildtilt.geometry.Vector;
+import mildtilt.job.Job;
+import mildtilt.knuckle.KnuckleEdits;
+import mildtilt.linkage.Corner;
+import mildtilt.linkage.SteeredAxle;
+import mildtilt.measure.Phrase;
+
+/**
+ * Why Ackermann is reversed. Arms behind the axle must lean in toward the rear axle's middle, arms ahead of it
+ * must lean out; arms made for one side and used on the other lean the wrong way.
+ */
+record AckermannCause(String likely, List<Remedy> remedies) {
+
+    static AckermannCause of(Job job) {
+        SteeredAxle axle = job.axle().orElseThrow();
+        Corner corner = axle.left();
+        Axis steer = corner.suspension().steerAxis();
+        Point end = corner.knuckle().tieRodPoint();
+        Vector arm = end.minus(steer.footOf(end));
+        boolean ahead = arm.x() > 0;
+        boolean leansIn = arm.y() < 0;
+        if (ahead != leansIn) {
+            return new AckermannCause("The arms lean the right way for their side, so the likely cause is where the inner ends "
+                    + "are: the gear stands too far " + (ahead ? "back" : "forward")
+                    + " of the arms' ends, or it was moved to this side of the axle.", List.of());
+        }
+        String shape = "The arms point " + (ahead ? "ahead and lean in" : "back and lean out")
+                + ": that is the shape of arms made to point " + (ahead ? "back" : "ahead")
+                + ". Likely the left and right knuckles are swapped, or the gear was moved to the other side of the axle and the "
+                + "arms with it. Some builders choose it for fast grip; then lower the target.";
+        Remedy swap = new Remedy(Phrase.of("Swap the left and right knuckles, and take the gear to the other side of the axle with "
+                + "the arms"), j -> KnuckleEdits.swapSides(KnuckleEdits.flipGear(j, true)));
+        return new AckermannCause(shape, List.of(swap));
+    }
+}

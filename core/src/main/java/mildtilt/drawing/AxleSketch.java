@@ -1,0 +1,237 @@
+package mildtilt.drawing;
+
+import java.util.ArrayList;
+import java.util.List;
+import mildtilt.drawing.Sketch.Builder;
+import mildtilt.gear.ArmGear;
+import mildtilt.gear.ColumnArm;
+import mildtilt.gear.RackAndPinion;
+import mildtilt.geometry.Axis;
+import mildtilt.geometry.Frame;
+import mildtilt.geometry.Point;
+import mildtilt.geometry.Side;
+import mildtilt.geometry.Vector;
+import mildtilt.job.Element;
+import mildtilt.job.Job;
+import mildtilt.linkage.Beam;
+import mildtilt.linkage.BellCrank;
+import mildtilt.linkage.CentreLink;
+import mildtilt.linkage.Corner;
+import mildtilt.linkage.Mechanism;
+import mildtilt.linkage.Shuttle;
+import mildtilt.linkage.SteeredAxle;
+import mildtilt.measure.Quantity;
+import mildtilt.steer.AxlePose;
+import mildtilt.suspension.DoubleWishbone;
+import mildtilt.suspension.Kingpin;
+import mildtilt.suspension.KnucklePose;
+import mildtilt.suspension.Strut;
+
+/** Gear, linkage, corners and beam as they stand. */
+final class AxleSketch {
+
+    private static final double RACK_RADIUS = 22;
+    private static final double AXIS_OVERHANG = 40;
+    private static final double BOX_HALF = 45;
+    private static final double SHUTTLE_RADIUS = 24;
+    private static final double PIVOT_OVERHANG = 28;
+
+    private static final Element GEAR = new Element.GearElement();
+    private static final Element ARM = new Element.GearArm();
+    private static final Element DRIVEN = new Element.DrivenRod();
+    private static final Element RELAY = new Element.Relay();
+    private static final Element RODS = new Element.TieRods();
+    private static final Element STEERING_ARMS = new Element.SteeringArms();
+    private static final Element KNUCKLES = new Element.Knuckles();
+    private static final Element BEAM = new Element.BeamElement();
+
+    private final Builder out;
+    private final Job job;
+    private final SteeredAxle axle;
+    private final AxlePose pose;
+
+    AxleSketch(Builder out, Job job, SteeredAxle axle, AxlePose pose) {
+        this.out = out;
+        this.job = job;
+        this.axle = axle;
+        this.pose = pose;
+    }
+
+    void draw() {
+        gear();
+        pose.stance().mechanism().ifPresent(this::mechanism);
+        beam();
+        for (Side side : Side.values()) {
+            if (pose.corner(side) instanceof KnucklePose k) {
+                corner(axle.corner(side), k);
+            }
+        }
+        if (axle.oneTieRod() && pose.assembled().isPresent()) {
+            KnucklePose l = pose.assembled().get().left();
+            rod(RODS, Pen.TIE_ROD, l.tieRodPoint(), l.tieRodInner(), 0.3);
+        }
+    }
+
+    private void gear() {
+        switch (axle.gear()) {
+            case RackAndPinion rack -> {
+                double displacement = rack.displacementAt(Math.toRadians(pose.gearInputDeg()));
+                double half = rack.pivotSpacing() / 2 * 0.8;
+                out.outline(GEAR, Pen.RACK, Sketch.cylinder(rack.centre().plus(rack.axis().times(half)),
+                        rack.centre().plus(rack.axis().times(-half)), RACK_RADIUS));
+                out.line(GEAR, Pen.RACK, rack.innerPivot(Side.LEFT, displacement), rack.innerPivot(Side.RIGHT, displacement));
+            }
+            case ArmGear arm -> {
+                Axis axis = arm.axis();
+                Point foot = axis.footOf(arm.armEnd());
+                if (arm instanceof ColumnArm) {
+                    out.line(GEAR, Pen.GUIDE, foot.plus(axis.direction().times(-PIVOT_OVERHANG)), axis.origin(),
+                            foot.plus(axis.direction().times(PIVOT_OVERHANG)));
+                } else {
+                    // The box stands on the side of the arm where the shaft's given point is.
+                    Vector away = axis.origin().minus(foot);
+                    double reach = Math.max(away.norm(), 1.5 * BOX_HALF);
+                    Vector along = axis.direction().times(axis.direction().dot(away) >= 0 ? 1 : -1);
+                    out.line(GEAR, Pen.GUIDE, foot, foot.plus(along.times(reach)));
+                    out.outline(GEAR, Pen.GEAR_BOX, box(foot.plus(along.times(reach)), axis));
+                }
+            }
+        }
+    }
+
+    private static List<Point> box(Point middle, Axis axis) {
+        Vector w = axis.direction().times(BOX_HALF);
+        Vector u = axis.direction().anySquare().times(BOX_HALF);
+        Vector v = axis.direction().cross(u);
+        List<Point> all = new ArrayList<>();
+        for (int i = 0; i < 8; i++) {
+            all.add(middle.plus(u.times((i & 1) == 0 ? 1 : -1)).plus(v.times((i & 2) == 0 ? 1 : -1)).plus(w.times((i & 4) == 0 ? 1 : -1)));
+        }
+        return all;
+    }
+
+    private void mechanism(Mechanism m) {
+        switch (m) {
+            case Mechanism.RackAt _ -> { }
+            case Mechanism.CentreLinkAt c -> {
+                gearArm(c.pitmanEnd());
+                Axis idler = ((CentreLink) axle.linkage()).idler((ArmGear) axle.gear()).axis();
+                pivot(idler, c.idlerEnd());
+                out.line(RELAY, Pen.GEAR_ARM, idler.footOf(c.idlerEnd()), c.idlerEnd());
+                rod(DRIVEN, Pen.DRIVEN_ROD, c.pitmanEnd(), c.idlerEnd(), 0.5);
+            }
+            case Mechanism.DragLinkAt d -> {
+                gearArm(d.armEnd());
+                rod(DRIVEN, Pen.DRIVEN_ROD, d.armEnd(), d.drivenPoint(), 0.5);
+                dragLinkArm(d.drivenPoint());
+            }
+            case Mechanism.BellCrankAt b -> {
+                gearArm(b.armEnd());
+                Axis pivot = ((BellCrank) axle.linkage()).pivot();
+                pivot(pivot, b.crankPoint());
+                for (Point p : List.of(b.crankPoint(), b.left(), b.right())) {
+                    out.line(RELAY, Pen.GEAR_ARM, pivot.footOf(p), p);
+                }
+                rod(DRIVEN, Pen.DRIVEN_ROD, b.armEnd(), b.crankPoint(), 0.5);
+            }
+            case Mechanism.ShuttleAt s -> {
+                gearArm(s.armEnd());
+                shuttle(s);
+                rod(DRIVEN, Pen.DRIVEN_ROD, s.armEnd(), s.linkPoint(), 0.5);
+            }
+            case Mechanism.Broken b -> gearArm(b.armEnd());
+        }
+    }
+
+    private void gearArm(Point end) {
+        Axis axis = ((ArmGear) axle.gear()).axis();
+        out.line(ARM, Pen.GEAR_ARM, axis.footOf(end), end);
+        out.notes.add(new Note(ARM, axis.footOf(end).midwayTo(end), Quantity.length(axis.distanceTo(end))));
+    }
+
+    private void pivot(Axis axis, Point level) {
+        Point foot = axis.footOf(level);
+        out.line(RELAY, Pen.GUIDE, foot.plus(axis.direction().times(-PIVOT_OVERHANG)), foot.plus(axis.direction().times(PIVOT_OVERHANG)));
+    }
+
+    /** The arm on the knuckle that the drag link pushes, where it is not the tie rod that it pushes. */
+    private void dragLinkArm(Point driven) {
+        if (axle.dragLinkSide().map(pose::corner).orElse(null) instanceof KnucklePose k) {
+            out.line(STEERING_ARMS, Pen.STEERING_ARM, k.steerAxis().footOf(driven), driven);
+        }
+    }
+
+    private void shuttle(Mechanism.ShuttleAt at) {
+        Shuttle s = (Shuttle) axle.linkage();
+        Point middle = s.inner(Side.LEFT).midwayTo(s.inner(Side.RIGHT));
+        double reach = s.travelEachWay().orElse(90.0);
+        double half = Math.max(60, s.inner(Side.LEFT).distanceTo(s.inner(Side.RIGHT)) / 2);
+        out.line(RELAY, Pen.GUIDE, middle.plus(s.slide().times(-half - reach)), middle.plus(s.slide().times(half + reach)));
+        Point centre = at.left().midwayTo(at.right());
+        out.outline(RELAY, Pen.SHUTTLE, Sketch.cylinder(centre.plus(s.slide().times(half * 0.6)),
+                centre.plus(s.slide().times(-half * 0.6)), SHUTTLE_RADIUS));
+        out.line(RELAY, Pen.GEAR_ARM, centre, at.linkPoint());
+        out.line(RELAY, Pen.GEAR_ARM, at.left(), at.right());
+    }
+
+    private void beam() {
+        axle.beam().ifPresent(b -> pose.stance().beam().ifPresent(now -> {
+            Frame design = axle.beamDesign();
+            Point left = now.carried(axis(Side.LEFT), design);
+            Point right = now.carried(axis(Side.RIGHT), design);
+            out.line(BEAM, Pen.BEAM, left, right);
+            switch (b) {
+                case Beam.Sprung s -> s.trackBar().ifPresent(t ->
+                        out.line(BEAM, Pen.TRACK_BAR, t.bodyEnd(), now.carried(t.axleEnd(), design)));
+                case Beam.CentrePin c -> out.line(BEAM, Pen.GUIDE, c.pin().origin().plus(c.pin().direction().times(-60)),
+                        c.pin().origin().plus(c.pin().direction().times(60)));
+            }
+        }));
+    }
+
+    /** The middle of a kingpin as designed. */
+    private Point axis(Side side) {
+        Axis a = axle.corner(side).suspension().steerAxis();
+        return a.footOf(axle.corner(side).knuckle().wheelCentre());
+    }
+
+    private void corner(Corner corner, KnucklePose k) {
+        switch (corner.suspension()) {
+            case DoubleWishbone w -> {
+                out.line(KNUCKLES, Pen.WISHBONE, w.lowerInnerFront(), k.steerAxisLow(), w.lowerInnerRear());
+                out.line(KNUCKLES, Pen.WISHBONE, w.upperInnerFront(), k.steerAxisHigh(), w.upperInnerRear());
+            }
+            case Strut s -> {
+                out.line(KNUCKLES, Pen.WISHBONE, s.lowerInnerFront(), k.steerAxisLow(), s.lowerInnerRear());
+                out.line(KNUCKLES, Pen.STRUT, s.topMount(), k.carried(s.axisLowerPoint()));
+                out.line(KNUCKLES, Pen.WISHBONE, k.carried(s.axisLowerPoint()), k.steerAxisLow());
+            }
+            case Kingpin _ -> { }
+        }
+        Axis axis = k.steerAxis();
+        Vector over = axis.direction().times(AXIS_OVERHANG);
+        out.line(KNUCKLES, Pen.STEER_AXIS, k.axisOnGround(), k.steerAxisHigh().plus(over));
+        out.line(KNUCKLES, Pen.SPINDLE, axis.footOf(k.wheelCentre()), k.wheelCentre());
+        out.line(STEERING_ARMS, Pen.STEERING_ARM, axis.footOf(k.tieRodPoint()), k.tieRodPoint());
+        if (!axle.oneTieRod()) {
+            out.line(RODS, Pen.TIE_ROD, k.tieRodInner(), k.tieRodPoint());
+        }
+        Vector half = k.spin().times(job.vehicle().tyreWidth() / 2);
+        double radius = corner.knuckle().wheelCentre().z();
+        out.outline(new Element.Tyres(), Pen.TYRE,
+                Sketch.cylinder(k.wheelCentre().plus(half), k.wheelCentre().plus(half.negated()), radius));
+        if (k.side() == Side.LEFT) {
+            if (!axle.oneTieRod()) {
+                out.notes.add(new Note(RODS, k.tieRodInner().midwayTo(k.tieRodPoint()),
+                        Quantity.length(k.tieRodInner().distanceTo(k.tieRodPoint()))));
+            }
+            out.notes.add(new Note(STEERING_ARMS, k.tieRodPoint(), Quantity.length(k.steeringArm().norm())));
+        }
+        out.notes.add(new Note(new Element.Tyres(), k.contactPoint(), Quantity.angle(k.steerDeg())));
+    }
+
+    private void rod(Element element, Pen pen, Point from, Point to, double noteAt) {
+        out.line(element, pen, from, to);
+        out.notes.add(new Note(element, from.plus(to.minus(from).times(noteAt)), Quantity.length(from.distanceTo(to))));
+    }
+}
