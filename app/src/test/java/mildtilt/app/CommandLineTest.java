@@ -38,7 +38,7 @@ class CommandLineTest {
     @Test
     void analysePrintsEveryFigureAndWritesTheCurves(@TempDir Path folder) throws Exception {
         Path file = folder.resolve("demo.tilt");
-        JobFile.save(file, DemoJob.marshCarrier());
+        JobFile.save(file, DemoJob.MARSH_CARRIER.job());
         Path positions = Files.writeString(folder.resolve("p.csv"),
                 "steering_wheel_deg,travel_left_mm,travel_right_mm\n90,20,-10\n2000,0,0\n");
         Said said = run("analyse", file.toString(), "--out", folder.resolve("curves").toString(),
@@ -64,7 +64,7 @@ class CommandLineTest {
             assertThat(s.out).isEmpty();
             assertThat(s.err).contains("x.tilt").contains("line 1").doesNotContain("Exception");
         });
-        JobFile.save(file, DemoJob.marshCarrier());
+        JobFile.save(file, DemoJob.MARSH_CARRIER.job());
         assertThat(run("analyse", file.toString(), "--grid", "20x9").err).contains("odd");
         assertThat(run("analyse", file.toString(), "--positions", folder.resolve("none.csv").toString()).code).isEqualTo(2);
         assertThat(run("analyse").code).isEqualTo(2);

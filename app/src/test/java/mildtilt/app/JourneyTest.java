@@ -46,7 +46,7 @@ class JourneyTest {
     @Start
     void open(Stage stage) throws Exception {
         folder = AppWindow.temporary();
-        app = new AppWindow(stage, DemoJob.marshCarrier(), folder.resolve("state"));
+        app = new AppWindow(stage, DemoJob.MARSH_CARRIER.job(), folder.resolve("state"));
     }
 
     @AfterEach
@@ -164,7 +164,7 @@ class JourneyTest {
         for (int i = 0; i < 6; i++) {
             robot.press(KeyCode.CONTROL, KeyCode.Z).release(KeyCode.Z, KeyCode.CONTROL);
         }
-        assertThat(app.bench.job()).isEqualTo(DemoJob.marshCarrier());
+        assertThat(app.bench.job()).isEqualTo(DemoJob.MARSH_CARRIER.job());
         robot.press(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.Z).release(KeyCode.Z, KeyCode.SHIFT, KeyCode.CONTROL);
         assertThat(app.bench.job().column().orElseThrow().joints().get(1).centre().z()).isEqualTo(545);
         robot.press(KeyCode.CONTROL, KeyCode.Y).release(KeyCode.Y, KeyCode.CONTROL);
@@ -212,7 +212,7 @@ class JourneyTest {
         AppWindow.until(() -> robot.lookup("#problem-text").tryQuery().isPresent());
         assertThat(app.text(robot, "#problem-text")).contains("broken.tilt").contains("newer Mild Tilt");
         AppWindow.answer(robot, "OK");
-        assertThat(app.bench.job()).isEqualTo(DemoJob.marshCarrier());
+        assertThat(app.bench.job()).isEqualTo(DemoJob.MARSH_CARRIER.job());
         assertThat(app.bench.fileProperty().get()).isEmpty();
     }
 
@@ -254,7 +254,7 @@ class JourneyTest {
 
     @Test
     void aJobWithHalfOfItMissingStillWorks(FxRobot robot) {
-        Job demo = DemoJob.marshCarrier();
+        Job demo = DemoJob.MARSH_CARRIER.job();
         Job columnOnly = new Job("column only", "", demo.vehicle(), demo.column(), Optional.empty(), demo.targets());
         Job axleOnly = new Job("axle only", "", demo.vehicle(), Optional.empty(), demo.axle(), demo.targets());
         Job nothing = new Job("nothing yet", "", demo.vehicle(), Optional.empty(), Optional.empty(), demo.targets());

@@ -21,7 +21,7 @@ class RecoveryTest {
     static final class Victim {
         public static void main(String[] args) throws Exception {
             Recovery recovery = new Recovery(Path.of(args[0]));
-            Job job = DemoJob.marshCarrier();
+            Job job = DemoJob.MARSH_CARRIER.job();
             for (int i = 0; i < 20; i++) {
                 job = job.withTitle("edit " + i);
                 recovery.changed(job, Optional.of(Path.of("carrier.tilt")));
@@ -50,7 +50,7 @@ class RecoveryTest {
                 victim.destroyForcibly().waitFor();
                 List<Recovery.Left> left = other.left();
                 assertThat(left).singleElement().satisfies(l -> {
-                    assertThat(l.job()).isEqualTo(DemoJob.marshCarrier().withTitle("edit 19"));
+                    assertThat(l.job()).isEqualTo(DemoJob.MARSH_CARRIER.job().withTitle("edit 19"));
                     assertThat(l.from().orElseThrow()).hasFileName("carrier.tilt");
                 });
                 other.forget(left.getFirst());
@@ -67,7 +67,7 @@ class RecoveryTest {
     @Test
     void savedWorkLeavesNothing(@TempDir Path folder) throws Exception {
         try (Recovery recovery = new Recovery(folder)) {
-            recovery.keepNow(DemoJob.marshCarrier(), Optional.empty());
+            recovery.keepNow(DemoJob.MARSH_CARRIER.job(), Optional.empty());
             recovery.allSaved();
         }
         try (var files = Files.list(folder)) {

@@ -50,7 +50,7 @@ class ViewsTest {
     @Start
     void open(Stage stage) throws Exception {
         folder = AppWindow.temporary();
-        app = new AppWindow(stage, DemoJob.marshCarrier(), folder.resolve("state"));
+        app = new AppWindow(stage, DemoJob.MARSH_CARRIER.job(), folder.resolve("state"));
     }
 
     @AfterEach
@@ -130,7 +130,7 @@ class ViewsTest {
         robot.type(KeyCode.ESCAPE);
         assertThat(field.getText()).isEqualTo("35°");
         assertThat(field.getPseudoClassStates()).noneMatch(p -> p.getPseudoClassName().equals("wrong"));
-        assertThat(app.bench.job()).isEqualTo(DemoJob.marshCarrier());
+        assertThat(app.bench.job()).isEqualTo(DemoJob.MARSH_CARRIER.job());
     }
 
     @Test
@@ -280,7 +280,7 @@ class ViewsTest {
     @Test
     void whatAKilledProgramLeftIsOfferedAndTakenBack(FxRobot robot) throws Exception {
         app.settle();
-        Job lost = DemoJob.marshCarrier().withTitle("lost and found");
+        Job lost = DemoJob.MARSH_CARRIER.job().withTitle("lost and found");
         // A copy with a lock that nobody holds is what a killed program leaves.
         Path state = folder.resolve("state");
         JobFile.save(state.resolve("dead.tilt"), lost);

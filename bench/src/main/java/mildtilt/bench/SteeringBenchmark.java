@@ -28,7 +28,7 @@ import org.openjdk.jmh.annotations.Warmup;
 @Measurement(iterations = 5, time = 2)
 public class SteeringBenchmark {
 
-    private final Job demo = DemoJob.marshCarrier();
+    private final Job demo = DemoJob.MARSH_CARRIER.job();
     private final SteeringTrain train = new SteeringTrain(demo);
     private int step;
 

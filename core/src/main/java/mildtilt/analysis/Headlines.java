@@ -83,8 +83,8 @@ public record Headlines(Map<Headline, Double> values) {
             v.put(Headline.TIE_ROD, s.tieRod(Side.LEFT));
         });
         map.ifPresent(m -> {
-            m.nearestToggle().ifPresent(t -> v.put(Headline.TOGGLE, t.getValue().closestToToggle()));
-            m.tilts().values().forEach(t -> t.allowedDeg().ifPresent(a -> v.merge(Headline.ROD_END, a - t.deg(), Math::min)));
+            m.nearestReachableToggle().ifPresent(t -> v.put(Headline.TOGGLE, t.getValue().closestToToggle()));
+            m.reachableTilts().values().forEach(t -> t.allowedDeg().ifPresent(a -> v.merge(Headline.ROD_END, a - t.deg(), Math::min)));
         });
         match.ifPresent(m -> v.put(Headline.GEAR_USED, 100 * m.gearUsed()));
         return new Headlines(v);

@@ -14,7 +14,6 @@ import mildtilt.steer.Limit;
 import mildtilt.steer.LockLimits;
 import mildtilt.steer.SteerFigures;
 import mildtilt.steer.SteeringTrain;
-import mildtilt.steer.Turn;
 
 /** What falls short of the aims set for the job: Ackermann, lock, bump steer, what takes the blow at lock. */
 final class AimChecks {
@@ -117,12 +116,13 @@ final class AimChecks {
     private void blow(List<Finding> all) {
         for (Side way : Side.values()) {
             Optional<LockLimits.Hit> first = figures.limits().first(way);
-            boolean stopped = figures.limits().of(way, Limit.KNUCKLE_STOP).isPresent();
+            Optional<Double> stop = job.axle().orElseThrow().corner(way).limits().stopInner();
             if (first.isPresent() && first.get().limit() == Limit.GEAR_END) {
                 all.add(new Finding(Fault.GEAR_TAKES_THE_BLOW, Severity.LOOK, new Element.Knuckles(),
-                        Phrase.of("Turning " + way.label() + ", the gear's own end comes first, at {0} of steering wheel; "
-                                        + (stopped ? "the knuckle stop comes after it." : "there is no knuckle stop."),
-                                Quantity.angle(Math.abs(first.get().steeringWheelDeg()))),
+                        Phrase.of("Turning " + way.label() + ", the gear's own end comes first, at {0} of steering wheel, with the inner "
+                                        + "wheel at {1}; " + (stop.isPresent() ? "its knuckle stop at {2} is not reached." : "it has no knuckle stop."),
+                                Quantity.angle(Math.abs(first.get().steeringWheelDeg())),
+                                Quantity.angle(figures.reach(way).turn().innerDeg()), Quantity.angle(stop.orElse(0.0))),
                         "A wheel driven against a kerb then hammers the gear's inside and every rod between. A stop on the knuckle, "
                                 + "or limiters on the rack, that act a little earlier take that blow. Some builders rely on the "
                                 + "gear's end; ask its maker whether it may take it.",
@@ -147,10 +147,5 @@ final class AimChecks {
                 Phrase.of("Bump steer: toe changes by {0} over the normal travel, wanted {1} ({2} over the full travel).",
                         Quantity.angle(deg), Quantity.angle(wanted), Quantity.angle(figures.worstBumpSteerDeg())),
                 why, LinkageMoves.forBumpSteer(job)));
-    }
-
-    /** Inner and outer at lock, for the remedies. */
-    static Optional<Turn> lock(SteerFigures figures, Side way) {
-        return Optional.of(figures.reach(way).turn());
     }
 }

@@ -82,10 +82,13 @@ final class AxleChecks {
         for (Side way : Side.values()) {
             SteerFigures.Reach reach = figures.reach(way);
             if (reach.byToggle()) {
-                all.add(new Finding(Fault.LOCK_NOT_REACHED, Severity.STOP, new Element.TieRods(),
-                        Phrase.of("Turning " + way.label() + ", the linkage runs out at {0} of steering wheel; the gear "
-                                        + "would go on to {1}.",
-                                Quantity.angle(Math.abs(reach.reachedDeg())), Quantity.angle(Math.abs(reach.stopDeg()))),
+                LockLimits.Hit stop = figures.lock(way).hit();
+                boolean stopped = stop.limit() == Limit.KNUCKLE_STOP;
+                all.add(new Finding(Fault.LOCK_NOT_REACHED, stopped ? Severity.LOOK : Severity.STOP, new Element.TieRods(),
+                        Phrase.of("Turning " + way.label() + ", the linkage runs out at {0} of steering wheel; the gear would go on to {1}."
+                                        + (stopped ? " Only the knuckle stop, at {2}, keeps it from there." : ""),
+                                Quantity.angle(Math.abs(reach.reachedDeg())), Quantity.angle(Math.abs(reach.stopDeg())),
+                                Quantity.angle(Math.abs(stop.steeringWheelDeg()))),
                         "There a rod and its arm come into line. Forced further, the linkage can flip over "
                                 + "centre and stay there. A stop must come first.",
                         List.of()));
@@ -107,9 +110,8 @@ final class AxleChecks {
                 List.of()));
     }
 
-    /** The knuckle stops end the lock before some places of the grid: there nothing can go over centre. */
     private void toggle(TravelMap m, List<Finding> all) {
-        m.nearestToggle().filter(e -> e.getValue().closestToToggle() < job.targets().toggleDeg()).ifPresent(near -> {
+        m.nearestReachableToggle().filter(e -> e.getValue().closestToToggle() < job.targets().toggleDeg()).ifPresent(near -> {
             RodEnd end = near.getKey();
             double deg = near.getValue().closestToToggle();
             At at = near.getValue().closestAt();
@@ -126,7 +128,7 @@ final class AxleChecks {
     }
 
     private void rodEnds(TravelMap m, List<Finding> all) {
-        m.tilts().forEach((end, tilt) -> tilt.allowedDeg().filter(allowed -> tilt.deg() > allowed).ifPresent(allowed ->
+        m.reachableTilts().forEach((end, tilt) -> tilt.allowedDeg().filter(allowed -> tilt.deg() > allowed).ifPresent(allowed ->
                 all.add(new Finding(Fault.ROD_END_OVER_LIMIT, Severity.STOP, elementOf(end),
                         Phrase.of("The " + end.rod().label() + "'s " + end.label() + " end tilts {0}, allowed {1}, at {2} of steering "
                                 + "wheel with {3} of travel.", Quantity.angle(tilt.deg()), Quantity.angle(allowed),

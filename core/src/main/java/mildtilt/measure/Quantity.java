@@ -23,6 +23,14 @@ public record Quantity(double value, Unit unit) {
         return new Quantity(mpa, Unit.STRESS);
     }
 
+    public static Quantity ratio(double toOne) {
+        return new Quantity(toOne, Unit.RATIO);
+    }
+
+    public static Quantity turns(double turns) {
+        return new Quantity(turns, Unit.TURNS);
+    }
+
     public static Quantity times(double factor) {
         return new Quantity(factor, Unit.TIMES);
     }

@@ -1,8 +1,10 @@
 package mildtilt.steer;
 
+import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Consumer;
 import mildtilt.geometry.Side;
 import mildtilt.job.Targets;
 import mildtilt.linkage.AxleSolver;
@@ -25,14 +27,32 @@ final class LimitGauge {
 
     private final AxleSolver axle;
     private final double toggleDeg;
-    private final double[] allowedTilt = new double[RodEnd.values().length];
+    private static final RodEnd[] ENDS = RodEnd.values();
+
+    /** What the user reads for each rod end, made once: a margin is told thousands of times. */
+    private static final String[] WHERE = Arrays.stream(ENDS).map(e -> e.label() + " end of the " + e.rod().label()).toArray(String[]::new);
+
+    private final double[] allowedTilt = new double[ENDS.length];
+    /** Left inner, left outer, right inner, right outer. */
+    private final double[] stops = new double[4];
+    private final double[] tyres = new double[4];
+    private final double shuttleTravel;
 
     LimitGauge(AxleSolver axle, Targets targets) {
         this.axle = axle;
         toggleDeg = targets.toggleDeg();
-        for (RodEnd end : RodEnd.values()) {
+        for (RodEnd end : ENDS) {
             allowedTilt[end.ordinal()] = allowed(end).orElse(Double.POSITIVE_INFINITY);
         }
+        for (Side side : Side.values()) {
+            WheelLimits limits = axle.axle().corner(side).limits();
+            for (int i = 0; i < 2; i++) {
+                stops[2 * side.ordinal() + i] = limits.stop(i == 0).orElse(Double.POSITIVE_INFINITY);
+                tyres[2 * side.ordinal() + i] = limits.tyre(i == 0).orElse(Double.POSITIVE_INFINITY);
+            }
+        }
+        shuttleTravel = axle.axle().linkage() instanceof Shuttle s ? s.travelEachWay().orElse(Double.POSITIVE_INFINITY)
+                : Double.POSITIVE_INFINITY;
     }
 
     private Optional<Double> allowed(RodEnd end) {
@@ -49,63 +69,75 @@ final class LimitGauge {
     /** The tightest margin of each kind; empty if the pose can't be assembled. */
     Map<Limit, Margin> margins(AxlePose pose) {
         Map<Limit, Margin> all = new EnumMap<>(Limit.class);
-        if (pose.assembled().isEmpty()) {
-            return all;
-        }
-        axle.atRodEnds(pose.stance(), new AxleSolver.AtRodEnd() {
-            @Override
-            public void tilt(RodEnd end, double deg) {
-                if (Double.isFinite(allowedTilt[end.ordinal()])) {
-                    put(all, Limit.ROD_END, allowedTilt[end.ordinal()] - deg, end, "end of the ");
-                }
-            }
-
-            @Override
-            public void arm(RodEnd end, double deg) {
-                put(all, Limit.OVER_CENTRE, Math.min(deg, 180 - deg) - toggleDeg, end, "end of the ");
-            }
-        });
-        wheel(all, pose.assembled().get().left(), pose);
-        wheel(all, pose.assembled().get().right(), pose);
-        if (axle.axle().linkage() instanceof Shuttle s && s.travelEachWay().isPresent()
-                && pose.stance().mechanism().orElse(null) instanceof Mechanism.ShuttleAt at) {
-            put(all, Limit.SHUTTLE_END, s.travelEachWay().get() - Math.abs(at.displacement()), "shuttle");
+        if (pose.assembled().isPresent()) {
+            each(pose, RodEndReading.of(axle, pose.stance()), m -> all.merge(m.limit, m, (a, b) -> b.amount < a.amount ? b : a));
         }
         return all;
     }
 
-    private void wheel(Map<Limit, Margin> all, KnucklePose k, AxlePose pose) {
-        WheelLimits limits = axle.axle().corner(k.side()).limits();
-        // A left turn has the left wheel inside. Where the wheels truly point decides, not the hands.
-        double intoLeft = k.steerDeg();
-        boolean inner = intoLeft * k.side().sign() >= 0;
-        double turned = Math.abs(intoLeft);
-        limits.stop(inner).ifPresent(s -> put(all, Limit.KNUCKLE_STOP, s - turned, k.side().label() + " knuckle"));
-        limits.tyre(inner).ifPresent(t -> put(all, Limit.TYRE, t - turned, k.side().label() + " tyre"));
-    }
-
-    private static void put(Map<Limit, Margin> all, Limit limit, double amount, RodEnd end, String words) {
-        Margin was = all.get(limit);
-        if (was == null || amount < was.amount) {
-            all.put(limit, new Margin(amount, limit, end.label() + " " + words + end.rod().label()));
-        }
-    }
-
-    private static void put(Map<Limit, Margin> all, Limit limit, double amount, String where) {
-        Margin was = all.get(limit);
-        if (was == null || amount < was.amount) {
-            all.put(limit, new Margin(amount, limit, where));
-        }
-    }
-
     /** The tightest of all margins in degrees; a shuttle's, in mm, is told in {@link #margins} alone. */
-    static @Nullable Margin tightest(Map<Limit, Margin> margins) {
-        Margin least = null;
-        for (Margin m : margins.values()) {
-            if (m.limit != Limit.SHUTTLE_END && (least == null || m.amount < least.amount)) {
-                least = m;
+    @Nullable Margin tightest(AxlePose pose, RodEndReading reading) {
+        if (pose.assembled().isEmpty()) {
+            return null;
+        }
+        Margin[] least = {null};
+        each(pose, reading, m -> {
+            if (m.limit != Limit.SHUTTLE_END && (least[0] == null || m.amount < least[0].amount)) {
+                least[0] = m;
+            }
+        });
+        return least[0];
+    }
+
+    private void each(AxlePose pose, RodEndReading reading, Consumer<Margin> to) {
+        for (int i = 0; i < ENDS.length; i++) {
+            if (Double.isFinite(allowedTilt[i]) && !Double.isNaN(reading.tilt[i])) {
+                to.accept(new Margin(allowedTilt[i] - reading.tilt[i], Limit.ROD_END, WHERE[i]));
+            }
+            if (!Double.isNaN(reading.arm[i])) {
+                to.accept(new Margin(Math.min(reading.arm[i], 180 - reading.arm[i]) - toggleDeg, Limit.OVER_CENTRE, WHERE[i]));
             }
         }
-        return least;
+        AxlePose.Assembled a = pose.assembled().orElseThrow();
+        for (Side side : Side.values()) {
+            KnucklePose k = a.knuckle(side);
+            boolean inner = inner(k);
+            double turned = Math.abs(k.steerDeg());
+            double stop = limit(stops, side, inner);
+            if (Double.isFinite(stop)) {
+                to.accept(new Margin(stop - turned, Limit.KNUCKLE_STOP, side.label() + " knuckle"));
+            }
+            double tyre = limit(tyres, side, inner);
+            if (Double.isFinite(tyre)) {
+                to.accept(new Margin(tyre - turned, Limit.TYRE, side.label() + " tyre"));
+            }
+        }
+        if (shuttleTravel < Double.POSITIVE_INFINITY && pose.stance().mechanism().orElse(null) instanceof Mechanism.ShuttleAt at) {
+            to.accept(new Margin(shuttleTravel - Math.abs(at.displacement()), Limit.SHUTTLE_END, "shuttle"));
+        }
+    }
+
+    /** A left turn has the left wheel inside. Where the wheel truly points decides, not the hands. */
+    private static boolean inner(KnucklePose k) {
+        return k.steerDeg() * k.side().sign() >= 0;
+    }
+
+    /** Whether knuckle stops and tyres let the wheels go there. */
+    boolean withinStops(AxlePose pose) {
+        if (pose.assembled().isEmpty()) {
+            return false;
+        }
+        for (Side side : Side.values()) {
+            KnucklePose k = pose.assembled().get().knuckle(side);
+            double turned = Math.abs(k.steerDeg());
+            if (turned > limit(stops, side, inner(k)) || turned > limit(tyres, side, inner(k))) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private static double limit(double[] limits, Side side, boolean inner) {
+        return limits[2 * side.ordinal() + (inner ? 0 : 1)];
     }
 }

@@ -82,7 +82,10 @@ public final class SteerSweep {
             rows.add(new SteerRow(pose, pose.assembled().map(p -> turn(sw, p)), ratioAt(sw, step)));
         }
         Optional<Double> ratio = ratioAt(0, step);
-        Optional<Effort> effort = Effort.of(train, job, rows, step);
+        Map<Side, SteerFigures.Lock> locks = Map.of(Side.LEFT, lock(Side.LEFT), Side.RIGHT, lock(Side.RIGHT));
+        List<SteerRow> reachable = rows.stream().filter(r -> r.steeringWheelDeg() <= locks.get(Side.LEFT).turn().steeringWheelDeg()
+                && r.steeringWheelDeg() >= locks.get(Side.RIGHT).turn().steeringWheelDeg()).toList();
+        Optional<Effort> effort = Effort.of(train, job, reachable, step);
         double both = Math.min(vehicle.droop(), vehicle.bump());
         return new SteerFigures(
                 train.axle().orElseThrow().lengths(),
@@ -93,8 +96,7 @@ public final class SteerSweep {
                 travel == WheelTravel.NONE ? List.of()
                         : travelled(both, both, grid.travelStepsEachWay(), WheelTravel.ROLL_ONLY),
                 travelled(vehicle.normalDroop(), vehicle.normalBump(), NORMAL_STEPS, travel),
-                rakes(rows), LockLimits.of(train, job),
-                Map.of(Side.LEFT, lock(Side.LEFT), Side.RIGHT, lock(Side.RIGHT)), effort,
+                rakes(reachable), LockLimits.of(train, job), locks, effort,
                 effort.map(e -> RodLoad.of(train.requireAxle(), train.axle().orElseThrow().lengths(), e)).orElse(List.of()));
     }
 

@@ -2,7 +2,6 @@ package mildtilt.steer;
 
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -18,6 +17,8 @@ import mildtilt.suspension.CannotAssemble;
  * to going over centre, how far the rod ends tilt, and what limits each place. Both wheels travel alike, or
  * against each other where the axle only rolls.
  *
+ * @param reachableArms as {@code rodToArm}, over the places that knuckle stops and tyres leave within reach
+ * @param reachableTilts as {@code tilts}, over the same places
  * @param steeringWheelDeg of the grid, from right lock to left lock
  * @param travels of the left wheel, from droop to bump, mm
  * @param cells row by row of travel, the steering-wheel angles within
@@ -27,6 +28,8 @@ public record TravelMap(
         List<NotAssembled> notAssembled,
         Map<RodEnd, RodToArm> rodToArm,
         Map<RodEnd, Tilt> tilts,
+        Map<RodEnd, RodToArm> reachableArms,
+        Map<RodEnd, Tilt> reachableTilts,
         List<Double> steeringWheelDeg,
         List<Double> travels,
         List<Cell> cells) {
@@ -73,9 +76,18 @@ public record TravelMap(
                 cells.get(worst)));
     }
 
-    /** The rod end nearest to being in line with its arm. */
+    /** The rod end nearest to being in line with its arm, on the whole grid. */
     public Optional<Map.Entry<RodEnd, RodToArm>> nearestToggle() {
-        return rodToArm.entrySet().stream()
+        return nearest(rodToArm);
+    }
+
+    /** The same where the wheels can really go. */
+    public Optional<Map.Entry<RodEnd, RodToArm>> nearestReachableToggle() {
+        return nearest(reachableArms);
+    }
+
+    private static Optional<Map.Entry<RodEnd, RodToArm>> nearest(Map<RodEnd, RodToArm> arms) {
+        return arms.entrySet().stream()
                 .min((a, b) -> Double.compare(a.getValue().closestToToggle(), b.getValue().closestToToggle()));
     }
 
@@ -98,20 +110,13 @@ public record TravelMap(
         return Optional.of(g.result(steer, travels));
     }
 
-    private static final class Gatherer implements AxleSolver.AtRodEnd {
-        private static final int ENDS = RodEnd.values().length;
-
+    private static final class Gatherer {
         private final AxleSolver axle;
         private final LimitGauge gauge;
         private final List<NotAssembled> not = new ArrayList<>();
         private final List<Cell> cells = new ArrayList<>();
-        private final double[] smallest = new double[ENDS];
-        private final double[] largest = new double[ENDS];
-        private final double[] closest = new double[ENDS];
-        private final At[] closestAt = new At[ENDS];
-        private final double[] tilt = new double[ENDS];
-        private final At[] tiltAt = new At[ENDS];
-        private At here = new At(0, 0);
+        private final RodEndRecord whole = new RodEndRecord();
+        private final RodEndRecord reachable = new RodEndRecord();
 
         Gatherer(AxleSolver axle, LimitGauge gauge) {
             this.axle = axle;
@@ -119,56 +124,19 @@ public record TravelMap(
         }
 
         void add(At at, AxlePose pose) {
-            here = at;
             pose.obstacle().ifPresent(o -> not.add(new NotAssembled(at, o)));
-            axle.atRodEnds(pose.stance(), this);
-            LimitGauge.Margin least = LimitGauge.tightest(gauge.margins(pose));
+            RodEndReading reading = RodEndReading.of(axle, pose.stance());
+            LimitGauge.Margin least = gauge.tightest(pose, reading);
             cells.add(least == null ? new Cell(NONE_LEFT, Limit.LINKAGE_ENDS) : new Cell(least.amount(), least.limit()));
-        }
-
-        @Override
-        public void tilt(RodEnd end, double deg) {
-            int i = end.ordinal();
-            if (tiltAt[i] == null || deg > tilt[i]) {
-                tilt[i] = deg;
-                tiltAt[i] = here;
-            }
-        }
-
-        @Override
-        public void arm(RodEnd end, double deg) {
-            int i = end.ordinal();
-            double margin = Math.min(deg, 180 - deg);
-            if (closestAt[i] == null) {
-                smallest[i] = deg;
-                largest[i] = deg;
-                closest[i] = margin;
-                closestAt[i] = here;
-                return;
-            }
-            smallest[i] = Math.min(smallest[i], deg);
-            largest[i] = Math.max(largest[i], deg);
-            if (margin < closest[i]) {
-                closest[i] = margin;
-                closestAt[i] = here;
+            whole.add(reading, at);
+            if (gauge.withinStops(pose)) {
+                reachable.add(reading, at);
             }
         }
 
         TravelMap result(double[] steer, double[] travels) {
-            Map<RodEnd, RodToArm> arms = new EnumMap<>(RodEnd.class);
-            Map<RodEnd, Tilt> tilts = new EnumMap<>(RodEnd.class);
-            for (RodEnd end : RodEnd.values()) {
-                int i = end.ordinal();
-                if (closestAt[i] != null) {
-                    arms.put(end, new RodToArm(smallest[i], largest[i], closest[i], closestAt[i]));
-                }
-                if (tiltAt[i] != null) {
-                    double allowed = gauge.allowedTiltDeg(end);
-                    tilts.put(end, new Tilt(tilt[i], tiltAt[i], Double.isFinite(allowed) ? Optional.of(allowed) : Optional.empty()));
-                }
-            }
-            return new TravelMap(cells.size(), List.copyOf(not), arms, tilts,
-                    Arrays.stream(steer).boxed().toList(), Arrays.stream(travels).boxed().toList(),
+            return new TravelMap(cells.size(), List.copyOf(not), whole.arms(), whole.tilts(gauge), reachable.arms(),
+                    reachable.tilts(gauge), Arrays.stream(steer).boxed().toList(), Arrays.stream(travels).boxed().toList(),
                     List.copyOf(cells));
         }
     }

@@ -24,7 +24,7 @@ import org.junit.jupiter.api.Test;
 
 class ChecksTest {
 
-    private final Job demo = DemoJob.marshCarrier();
+    private final Job demo = DemoJob.MARSH_CARRIER.job();
 
     private static Optional<Finding> find(Job job, Fault fault) {
         return Analysis.of(job).findings().stream().filter(f -> f.fault() == fault).findFirst();

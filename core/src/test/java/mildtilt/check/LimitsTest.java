@@ -30,7 +30,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 /** Where fine ends and look and stop begin. */
 class LimitsTest {
 
-    private final Job demo = DemoJob.marshCarrier();
+    private final Job demo = DemoJob.MARSH_CARRIER.job();
 
     private Job bent(double angleDeg, double limitDeg) {
         double a = Math.toRadians(angleDeg);

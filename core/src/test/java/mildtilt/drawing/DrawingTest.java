@@ -49,7 +49,7 @@ class DrawingTest {
 
     @Test
     void theSketchFollowsTheHands() {
-        Job demo = DemoJob.marshCarrier();
+        Job demo = DemoJob.MARSH_CARRIER.job();
         SteeringTrain train = new SteeringTrain(demo);
         Sketch still = Sketch.ofDesign(demo, train);
         Sketch turned = Sketch.of(demo, train, 200, Optional.of(train.pose(200, 30, -30)));

@@ -66,7 +66,7 @@ class DocumentationTest {
         Set<String> keys = new TreeSet<>();
         collectKeys(schema(), keys);
         Set<String> written = new TreeSet<>();
-        collectNames(JobWriter.tree(DemoJob.marshCarrier()), written);
+        collectNames(JobWriter.tree(DemoJob.MARSH_CARRIER.job()), written);
         assertThat(keys).containsAll(written);
     }
 
@@ -79,14 +79,14 @@ class DocumentationTest {
     void theDemoThatShipsIsHeldAgainstTheSchemaAndIsAsItWouldBeSaved() throws Exception {
         try (InputStream in = DemoJob.class.getResourceAsStream("/mildtilt/demo/marsh-carrier.tilt")) {
             String shipped = new String(in.readAllBytes(), StandardCharsets.UTF_8);
-            assertThat(JobReader.read(shipped)).isEqualTo(DemoJob.marshCarrier());
-            assertThat(JobWriter.write(DemoJob.marshCarrier())).isEqualTo(shipped);
+            assertThat(JobReader.read(shipped)).isEqualTo(DemoJob.MARSH_CARRIER.job());
+            assertThat(JobWriter.write(DemoJob.MARSH_CARRIER.job())).isEqualTo(shipped);
         }
     }
 
     @Test
     void theFiguresThatAreDocumentedArePrinted() throws Exception {
-        JsonNode printed = AnalysisJson.tree(Analysis.of(DemoJob.marshCarrier()), List.of(new HandPosition(30, 5, 5)));
+        JsonNode printed = AnalysisJson.tree(Analysis.of(DemoJob.MARSH_CARRIER.job()), List.of(new HandPosition(30, 5, 5)));
         Set<String> names = new TreeSet<>();
         collectNames(printed, names);
         Matcher named = Pattern.compile("`([a-z][a-zA-Z0-9_.]*_(?:mm|deg|pct|percent))`").matcher(doc("figures.md"));

@@ -22,7 +22,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 class JobFileTest {
 
-    private static final String DEMO = JobWriter.write(DemoJob.marshCarrier());
+    private static final String DEMO = JobWriter.write(DemoJob.MARSH_CARRIER.job());
 
     @TempDir
     private Path folder = Path.of("");
@@ -45,7 +45,7 @@ class JobFileTest {
     @Test
     void aSaveKeepsTheCopyItReplacesAndLeavesNothingElse() throws Exception {
         Path file = folder.resolve("carrier.tilt");
-        Job job = DemoJob.marshCarrier();
+        Job job = DemoJob.MARSH_CARRIER.job();
         JobFile.save(file, job);
         Job changed = JobPoints.moved(job, new PointId.Hub(), job.column().orElseThrow().hub().plus(new Vector(1, 2, 3)));
         JobFile.save(file, changed);

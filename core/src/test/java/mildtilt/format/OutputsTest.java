@@ -25,7 +25,7 @@ import org.junit.jupiter.api.io.TempDir;
 
 class OutputsTest {
 
-    private final Analysis demo = Analysis.of(DemoJob.marshCarrier());
+    private final Analysis demo = Analysis.of(DemoJob.MARSH_CARRIER.job());
 
     private static String card(Analysis analysis, LengthUnit unit) throws Exception {
         try (PDDocument pdf = Loader.loadPDF(JobCardPdf.write(analysis, unit, LocalDate.of(2026, 11, 24), "carrier.tilt"))) {

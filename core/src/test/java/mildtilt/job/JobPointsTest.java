@@ -19,7 +19,7 @@ import org.junit.jupiter.api.Test;
 
 class JobPointsTest {
 
-    private final Job demo = DemoJob.marshCarrier();
+    private final Job demo = DemoJob.MARSH_CARRIER.job();
 
     private static RackAndPinion rack(Job job) {
         return (RackAndPinion) job.axle().orElseThrow().gear();

@@ -15,7 +15,7 @@ class BenchSheetTest {
 
     @Test
     void whatTheDemoTakesToTheBench() {
-        Job demo = DemoJob.marshCarrier();
+        Job demo = DemoJob.MARSH_CARRIER.job();
         BenchSheet sheet = BenchSheet.of(new SteeringTrain(demo));
         assertThat(sheet.joints()).extracting(BenchSheet.JointLine::name).containsExactly("Upper joint", "Lower joint");
         assertThat(sheet.shafts().get(0).cut()).isEmpty();
@@ -38,7 +38,7 @@ class BenchSheetTest {
 
     @Test
     void aJobWithoutPartsHasAnEmptySheet() {
-        Job demo = DemoJob.marshCarrier();
+        Job demo = DemoJob.MARSH_CARRIER.job();
         BenchSheet sheet = BenchSheet.of(new SteeringTrain(
                 new Job("none", "", demo.vehicle(), Optional.empty(), Optional.empty(), demo.targets())));
         assertThat(sheet.joints()).isEmpty();

@@ -26,7 +26,7 @@ import org.junit.jupiter.api.Test;
 
 class SteeringTrainTest {
 
-    private final Job demo = DemoJob.marshCarrier();
+    private final Job demo = DemoJob.MARSH_CARRIER.job();
 
     private static RackAndPinion rack(Job job) {
         return (RackAndPinion) job.axle().orElseThrow().gear();

@@ -22,7 +22,7 @@ import org.junit.jupiter.api.Test;
 /** The gathered figures against poses taken one by one. */
 class SweepTest {
 
-    private final Job demo = DemoJob.marshCarrier();
+    private final Job demo = DemoJob.MARSH_CARRIER.job();
     private final SteeringTrain train = new SteeringTrain(demo);
     private final SteerFigures figures = SteerSweep.of(train, demo, Grid.USUAL).orElseThrow();
 

@@ -23,7 +23,7 @@ import org.junit.jupiter.params.provider.EnumSource;
 /** What is thought in a drag is not in a node. */
 class DragTest {
 
-    private final Job demo = DemoJob.marshCarrier();
+    private final Job demo = DemoJob.MARSH_CARRIER.job();
     private final PointId joint = new PointId.JointCentre(1);
 
     @ParameterizedTest

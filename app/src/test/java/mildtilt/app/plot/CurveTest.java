@@ -22,7 +22,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 class CurveTest {
 
-    private final Job demo = DemoJob.marshCarrier();
+    private final Job demo = DemoJob.MARSH_CARRIER.job();
     private final Analysis analysis = Analysis.of(demo);
 
     @Test

@@ -34,7 +34,7 @@ class WorkbenchTest {
     private static final PointId HUB = new PointId.Hub();
     private static final PointId ARM = new PointId.OnCorner(Side.LEFT, CornerPoint.TIE_ROD_POINT);
 
-    private final Job demo = DemoJob.marshCarrier();
+    private final Job demo = DemoJob.MARSH_CARRIER.job();
     private final AtomicReference<Workbench> made = new AtomicReference<>();
 
     @BeforeEach

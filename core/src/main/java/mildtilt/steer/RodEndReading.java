@@ -1,0 +1,34 @@
+package mildtilt.steer;
+
+import java.util.Arrays;
+import mildtilt.linkage.AxleSolver;
+import mildtilt.linkage.RodEnd;
+import mildtilt.linkage.Stance;
+
+/** Every rod end's tilt and its angle to its arm in one pose, degrees; NaN where there is none. For inner loops. */
+final class RodEndReading implements AxleSolver.AtRodEnd {
+
+    final double[] tilt = new double[RodEnd.values().length];
+    final double[] arm = new double[RodEnd.values().length];
+
+    private RodEndReading() {
+        Arrays.fill(tilt, Double.NaN);
+        Arrays.fill(arm, Double.NaN);
+    }
+
+    static RodEndReading of(AxleSolver axle, Stance stance) {
+        RodEndReading r = new RodEndReading();
+        axle.atRodEnds(stance, r);
+        return r;
+    }
+
+    @Override
+    public void tilt(RodEnd end, double deg) {
+        tilt[end.ordinal()] = deg;
+    }
+
+    @Override
+    public void arm(RodEnd end, double deg) {
+        arm[end.ordinal()] = deg;
+    }
+}

@@ -1,0 +1,66 @@
+package mildtilt.steer;
+
+import java.util.EnumMap;
+import java.util.Map;
+import java.util.Optional;
+import mildtilt.linkage.RodEnd;
+import mildtilt.steer.TravelMap.At;
+import mildtilt.steer.TravelMap.RodToArm;
+import mildtilt.steer.TravelMap.Tilt;
+
+/** The extremes of many readings, and where they were. */
+final class RodEndRecord {
+
+    private static final RodEnd[] ENDS = RodEnd.values();
+
+    private final double[] smallest = new double[ENDS.length];
+    private final double[] largest = new double[ENDS.length];
+    private final double[] closest = new double[ENDS.length];
+    private final At[] closestAt = new At[ENDS.length];
+    private final double[] tilt = new double[ENDS.length];
+    private final At[] tiltAt = new At[ENDS.length];
+
+    void add(RodEndReading r, At at) {
+        for (int i = 0; i < ENDS.length; i++) {
+            if (!Double.isNaN(r.tilt[i]) && (tiltAt[i] == null || r.tilt[i] > tilt[i])) {
+                tilt[i] = r.tilt[i];
+                tiltAt[i] = at;
+            }
+            if (!Double.isNaN(r.arm[i])) {
+                arm(i, r.arm[i], at);
+            }
+        }
+    }
+
+    private void arm(int i, double deg, At at) {
+        double margin = Math.min(deg, 180 - deg);
+        boolean first = closestAt[i] == null;
+        smallest[i] = first ? deg : Math.min(smallest[i], deg);
+        largest[i] = first ? deg : Math.max(largest[i], deg);
+        if (first || margin < closest[i]) {
+            closest[i] = margin;
+            closestAt[i] = at;
+        }
+    }
+
+    Map<RodEnd, RodToArm> arms() {
+        Map<RodEnd, RodToArm> arms = new EnumMap<>(RodEnd.class);
+        for (int i = 0; i < ENDS.length; i++) {
+            if (closestAt[i] != null) {
+                arms.put(ENDS[i], new RodToArm(smallest[i], largest[i], closest[i], closestAt[i]));
+            }
+        }
+        return arms;
+    }
+
+    Map<RodEnd, Tilt> tilts(LimitGauge gauge) {
+        Map<RodEnd, Tilt> tilts = new EnumMap<>(RodEnd.class);
+        for (int i = 0; i < ENDS.length; i++) {
+            if (tiltAt[i] != null) {
+                double allowed = gauge.allowedTiltDeg(ENDS[i]);
+                tilts.put(ENDS[i], new Tilt(tilt[i], tiltAt[i], Double.isFinite(allowed) ? Optional.of(allowed) : Optional.empty()));
+            }
+        }
+        return tilts;
+    }
+}
