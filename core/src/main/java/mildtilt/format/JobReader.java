@@ -187,11 +187,11 @@ public final class JobReader {
                 number(v, "tyre_width_mm", 150));
         Vehicle vehicle = plain.withNormal(number(v, "normal_bump_mm", plain.normalBump()),
                 number(v, "normal_droop_mm", plain.normalDroop()));
-        return optional(v, "loads").map(l -> {
+        return vehicle.withLoads(optional(v, "loads").map(l -> {
             Loads usual = Loads.of(number(l, "front_axle_kg", 0));
-            return vehicle.withLoads(new Loads(usual.frontAxleKg(), number(l, "friction", usual.friction()),
-                    number(l, "rolling_resistance", usual.rollingResistance()), number(l, "efficiency", usual.efficiency())));
-        }).orElse(vehicle);
+            return new Loads(usual.frontAxleKg(), number(l, "friction", usual.friction()),
+                    number(l, "rolling_resistance", usual.rollingResistance()), number(l, "efficiency", usual.efficiency()));
+        }));
     }
 
     private static Targets targets(JsonNode t) {

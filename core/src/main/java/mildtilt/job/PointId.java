@@ -46,9 +46,17 @@ public sealed interface PointId {
 
     /** The same point on the left, where it is one of a pair. */
     default PointId onLeft() {
+        return on(Side.LEFT);
+    }
+
+    default PointId onRight() {
+        return on(Side.RIGHT);
+    }
+
+    private PointId on(Side side) {
         return switch (this) {
-            case InnerPivot _ -> new InnerPivot(Side.LEFT);
-            case OnCorner c -> new OnCorner(Side.LEFT, c.which());
+            case InnerPivot _ -> new InnerPivot(side);
+            case OnCorner c -> new OnCorner(side, c.which());
             case Hub _, JointCentre _, GearInput _, GearCentre _, GearArmEnd _, IdlerPivot _, IdlerEnd _, CrankPivot _,
                     DrivenPoint _, TrackBarBody _, TrackBarAxle _, CentrePinPoint _ -> this;
         };

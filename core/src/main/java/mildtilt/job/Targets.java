@@ -72,8 +72,8 @@ public record Targets(
                 bucklingMargin, outerTable);
     }
 
-    public Targets withLockDeg(double deg) {
-        return new Targets(ripplePct, ackermannMinPct, ackermannMaxPct, bumpSteerDeg, Optional.of(deg), toggleDeg, rakeDeg,
+    public Targets withLockDeg(Optional<Double> deg) {
+        return new Targets(ripplePct, ackermannMinPct, ackermannMaxPct, bumpSteerDeg, deg, toggleDeg, rakeDeg,
                 rimForce, bucklingMargin, outerTable);
     }
 

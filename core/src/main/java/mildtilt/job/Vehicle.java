@@ -66,7 +66,7 @@ public record Vehicle(
         return new Vehicle(wheelbase, bump, droop, normalBump, normalDroop, mm, loads);
     }
 
-    public Vehicle withLoads(Loads l) {
-        return new Vehicle(wheelbase, bump, droop, normalBump, normalDroop, tyreWidth, Optional.of(l));
+    public Vehicle withLoads(Optional<Loads> l) {
+        return new Vehicle(wheelbase, bump, droop, normalBump, normalDroop, tyreWidth, l);
     }
 }

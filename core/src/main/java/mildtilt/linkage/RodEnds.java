@@ -37,8 +37,12 @@ public record RodEnds(
         return new RodEnds(outerBolt, bolt, allowedDeg, tube);
     }
 
-    public RodEnds withTube(RodTube t) {
-        return new RodEnds(outerBolt, innerBolt, allowedDeg, Optional.of(t));
+    public RodEnds withTube(Optional<RodTube> t) {
+        return new RodEnds(outerBolt, innerBolt, allowedDeg, t);
+    }
+
+    public RodEnds withAllowed(Optional<Double> deg) {
+        return new RodEnds(outerBolt, innerBolt, deg, tube);
     }
 
     public RodEnds withAllowedDeg(double deg) {

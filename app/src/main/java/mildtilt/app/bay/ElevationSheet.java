@@ -19,8 +19,8 @@ import mildtilt.app.look.InkedPane;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.drawing.Elevation;
 import mildtilt.drawing.Extent;
-import mildtilt.drawing.LabelPlacer.Box;
 import mildtilt.drawing.LabelPlacer;
+import mildtilt.drawing.LabelPlacer.Box;
 import mildtilt.drawing.Note;
 import mildtilt.drawing.Outlines;
 import mildtilt.drawing.Pen;
@@ -276,17 +276,18 @@ final class ElevationSheet extends InkedPane {
 
     private static boolean faint(Pen pen) {
         return switch (pen) {
-            case GROUND, CENTRE_LINE, TYRE, WISHBONE, STEER_AXIS -> true;
-            case STEERING_WHEEL, SHAFT, JOINT, FORK_PIN, RACK, TIE_ROD, STEERING_ARM -> false;
+            case GROUND, CENTRE_LINE, TYRE, WISHBONE, STEER_AXIS, GEAR_BOX, STRUT, SPINDLE, LOCK_ARC, TURN_AXIS -> true;
+            case STEERING_WHEEL, SHAFT, JOINT, FORK_PIN, RACK, TIE_ROD, STEERING_ARM, GEAR_ARM, DRIVEN_ROD, GUIDE, SHUTTLE, BEAM,
+                    TRACK_BAR -> false;
         };
     }
 
     private static double width(Pen pen) {
         return switch (pen) {
-            case GROUND, CENTRE_LINE, STEER_AXIS -> 1;
-            case TYRE, RACK -> 1.5;
-            case WISHBONE, STEERING_WHEEL, FORK_PIN, JOINT -> 2;
-            case SHAFT, TIE_ROD, STEERING_ARM -> 4;
+            case GROUND, CENTRE_LINE, STEER_AXIS, LOCK_ARC, TURN_AXIS -> 1;
+            case TYRE, RACK, GEAR_BOX, SHUTTLE, GUIDE -> 1.5;
+            case WISHBONE, STEERING_WHEEL, FORK_PIN, JOINT, STRUT, SPINDLE, TRACK_BAR -> 2;
+            case SHAFT, TIE_ROD, STEERING_ARM, GEAR_ARM, DRIVEN_ROD, BEAM -> 4;
         };
     }
 

@@ -70,7 +70,9 @@ final class PointHandles extends Pane {
         WorkStage stage = bench.stageProperty().get();
         return switch (id) {
             case PointId.Hub _, PointId.JointCentre _, PointId.GearInput _ -> stage != WorkStage.LINKAGE;
-            case PointId.RackCentre _, PointId.RackEnd _ -> stage != WorkStage.COLUMN;
+            case PointId.GearCentre _, PointId.GearArmEnd _, PointId.IdlerPivot _, PointId.IdlerEnd _, PointId.CrankPivot _,
+                    PointId.DrivenPoint _, PointId.InnerPivot _, PointId.TrackBarBody _, PointId.TrackBarAxle _,
+                    PointId.CentrePinPoint _ -> stage != WorkStage.COLUMN;
             case PointId.OnCorner c -> stage == WorkStage.LINKAGE || stage == WorkStage.MAKE
                     && c.which() == CornerPoint.TIE_ROD_POINT;
         };
@@ -81,8 +83,10 @@ final class PointHandles extends Pane {
         boolean mirrored = bench.job().axle().map(a -> a.ownRight().isEmpty()).orElse(true);
         return !(sheet.elevation() == Elevation.SIDE && mirrored && switch (id) {
             case PointId.OnCorner c -> c.side() == Side.RIGHT;
-            case PointId.RackEnd e -> e.side() == Side.RIGHT;
-            case PointId.Hub _, PointId.JointCentre _, PointId.GearInput _, PointId.RackCentre _ -> false;
+            case PointId.InnerPivot e -> e.side() == Side.RIGHT;
+            case PointId.Hub _, PointId.JointCentre _, PointId.GearInput _, PointId.GearCentre _, PointId.GearArmEnd _,
+                    PointId.IdlerPivot _, PointId.IdlerEnd _, PointId.CrankPivot _, PointId.DrivenPoint _, PointId.TrackBarBody _,
+                    PointId.TrackBarAxle _, PointId.CentrePinPoint _ -> false;
         });
     }
 }

@@ -18,6 +18,7 @@ import mildtilt.column.ColumnTrain;
 import mildtilt.drawing.Pen;
 import mildtilt.drawing.Sketch;
 import mildtilt.drawing.Stroke;
+import mildtilt.gear.ArmGear;
 import mildtilt.gear.Gear;
 import mildtilt.gear.RackAndPinion;
 import mildtilt.geometry.Direction;
@@ -52,10 +53,13 @@ final class Solids {
     List<Node> of(Sketch sketch, Job job, SteeringTrain train, double steeringWheelDeg, Optional<AxlePose> pose) {
         for (Stroke s : sketch.strokes()) {
             PhongMaterial material = s.element().equals(selected) && selected.isPresent() ? chosen
-                    : s.pen() == Pen.WISHBONE || s.pen() == Pen.STEER_AXIS ? dull : metal;
+                    : dullPen(s.pen()) ? dull : metal;
             double radius = radius(s.pen());
             if (s.pen() == Pen.STEERING_WHEEL && s.points().size() > 2) {
                 continue;
+            }
+            if (s instanceof Stroke.Outline o) {
+                block(o);
             }
             if (s instanceof Stroke.Line && radius > 0) {
                 for (int i = 1; i < s.points().size(); i++) {
@@ -68,7 +72,7 @@ final class Solids {
             ring(c.column().hub(), c.column().axis(0), c.column().wheelDiameter() / 2, radius(Pen.STEERING_WHEEL),
                     material(new Element.Wheel(), metal));
         });
-        job.axle().ifPresent(a -> rackHousing(new Element.GearElement(), a.gear()));
+        job.axle().ifPresent(a -> gear(new Element.GearElement(), a.gear()));
         pose.ifPresent(p -> {
             tyre(job, p.left());
             tyre(job, p.right());
@@ -78,14 +82,17 @@ final class Solids {
 
     private static double radius(Pen pen) {
         return switch (pen) {
-            case GROUND, CENTRE_LINE, TYRE, FORK_PIN -> 0;
+            case GROUND, CENTRE_LINE, TYRE, FORK_PIN, LOCK_ARC, TURN_AXIS, GEAR_BOX, SHUTTLE -> 0;
             case STEERING_WHEEL -> 12;
             case SHAFT -> 10;
             case JOINT -> 6;
             case RACK -> 11;
             case TIE_ROD -> 8;
             case STEERING_ARM -> 13;
-            case WISHBONE -> 10;
+            case WISHBONE, TRACK_BAR, DRIVEN_ROD, GUIDE -> 10;
+            case GEAR_ARM -> 12;
+            case STRUT, SPINDLE -> 16;
+            case BEAM -> 28;
             case STEER_AXIS -> 2.5;
         };
     }
@@ -119,8 +126,39 @@ final class Solids {
         bar(centre.plus(pin.times(FORK_SPREAD + 9)), centre.plus(pin.times(-FORK_SPREAD - 9)), 4, dull);
     }
 
-    private void rackHousing(Element e, Gear gear) {
+    private static boolean dullPen(Pen pen) {
+        return switch (pen) {
+            case WISHBONE, STEER_AXIS, STRUT, SPINDLE, BEAM, TRACK_BAR -> true;
+            case GROUND, CENTRE_LINE, STEERING_WHEEL, SHAFT, JOINT, FORK_PIN, RACK, TIE_ROD, STEERING_ARM, TYRE, GEAR_BOX, GEAR_ARM,
+                    DRIVEN_ROD, GUIDE, SHUTTLE, LOCK_ARC, TURN_AXIS -> false;
+        };
+    }
+
+    /** What the sketch only outlines: a gear's housing, a shuttle's block. */
+    private void block(Stroke.Outline outline) {
+        int half = outline.points().size() / 2;
+        if (outline.pen() == Pen.SHUTTLE && half > 1) {
+            bar(middle(outline.points().subList(0, half)), middle(outline.points().subList(half, 2 * half)), 24,
+                    material(outline.element().orElseThrow(), metal));
+        } else if (outline.pen() == Pen.GEAR_BOX) {
+            // Its eight corners: the fifth lies along the shaft from the first.
+            Vector along = outline.points().get(4).minus(outline.points().get(0)).times(0.5);
+            Point centre = middle(outline.points());
+            bar(centre.plus(along.negated()), centre.plus(along), along.norm(), material(outline.element().orElseThrow(), metal));
+        }
+    }
+
+    private static Point middle(List<Point> points) {
+        Vector sum = new Vector(0, 0, 0);
+        for (Point p : points) {
+            sum = sum.plus(p.minus(Point.ORIGIN));
+        }
+        return Point.ORIGIN.plus(sum.times(1.0 / points.size()));
+    }
+
+    private void gear(Element e, Gear gear) {
         switch (gear) {
+            case ArmGear _ -> { }
             case RackAndPinion r -> bar(
                     r.centre().plus(r.axis().times(r.pivotSpacing() * 0.4)),
                     r.centre().plus(r.axis().times(-r.pivotSpacing() * 0.4)), 22, material(e, metal));

@@ -5,9 +5,12 @@ import java.io.PrintWriter;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
+import java.util.stream.Collectors;
 import mildtilt.analysis.Analysis;
 import mildtilt.app.shell.MildTilt;
 import mildtilt.format.AnalysisJson;
@@ -17,10 +20,10 @@ import mildtilt.format.HandPosition;
 import mildtilt.format.JobFile;
 import mildtilt.format.JobFileException;
 import mildtilt.steer.Grid;
+import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
-import picocli.CommandLine;
 
 /** The command line: {@code demo}, {@code open}, {@code analyse}, {@code shots}. */
 @Command(name = "mild-tilt", mixinStandardHelpOptions = true, version = "Mild Tilt 0.1.0",
@@ -45,12 +48,30 @@ public final class Main implements Callable<Integer> {
         return 0;
     }
 
-    @Command(name = "demo", description = "Opens the demo vehicle.", mixinStandardHelpOptions = true)
+    @Command(name = "demo", description = "Opens a demo vehicle.", mixinStandardHelpOptions = true)
     static final class Demo implements Callable<Integer> {
+        @Parameters(paramLabel = "NAME", arity = "0..1", description = "which one: ${COMPLETION-CANDIDATES}",
+                completionCandidates = DemoNames.class)
+        private String name = DemoJob.MARSH_CARRIER.file();
+
         @Override
         public Integer call() {
-            MildTilt.run(new MildTilt.Start(DemoJob::marshCarrier, Optional.empty(), Optional.empty()));
+            Optional<DemoJob> demo = Arrays.stream(DemoJob.values()).filter(d -> d.file().equals(name)).findFirst();
+            if (demo.isEmpty()) {
+                System.err.println("There is no demo \"" + name + "\". There are: "
+                        + Arrays.stream(DemoJob.values()).map(DemoJob::file).collect(Collectors.joining(", ")) + ".");
+                return BAD_INPUT;
+            }
+            MildTilt.run(new MildTilt.Start(demo.get()::job, Optional.empty(), Optional.empty()));
             return 0;
+        }
+    }
+
+    static final class DemoNames extends ArrayList<String> {
+        private static final long serialVersionUID = 1L;
+
+        DemoNames() {
+            super(Arrays.stream(DemoJob.values()).map(DemoJob::file).toList());
         }
     }
 
@@ -73,7 +94,7 @@ public final class Main implements Callable<Integer> {
 
         @Override
         public Integer call() {
-            MildTilt.run(new MildTilt.Start(DemoJob::marshCarrier, Optional.empty(), Optional.of(new ShotList(out)::take)));
+            MildTilt.run(new MildTilt.Start(DemoJob.MARSH_CARRIER::job, Optional.empty(), Optional.of(new ShotList(out)::take)));
             return 0;
         }
     }

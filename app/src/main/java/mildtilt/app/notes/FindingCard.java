@@ -29,7 +29,7 @@ final class FindingCard extends VBox {
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
         Label what = wrapped(finding.what().text(bench.lengthUnit()), "finding-what");
-        getChildren().addAll(new HBox(new StateMark(finding.severity()), gap, where), what, wrapped(finding.why(), "finding-why"));
+        getChildren().addAll(new HBox(new StateMark(finding.severity()), gap, where), what, wrapped(finding.why().text(bench.lengthUnit()), "finding-why"));
         int n = 0;
         for (Remedy remedy : finding.remedies()) {
             getChildren().add(remedy(bench, worked, remedy, id + "-remedy-" + n++));
@@ -47,7 +47,7 @@ final class FindingCard extends VBox {
         VBox effect = new VBox();
         effect.getStyleClass().add("remedy-effect");
         List<Headlines.Change> changes = worked.effects().getOrDefault(remedy, List.of()).stream()
-                .filter(Headlines.Change::notable).limit(4).toList();
+                .filter(Headlines.Change::notable).limit(5).toList();
         for (Headlines.Change c : changes) {
             effect.getChildren().add(new Label(c.headline().label() + "  " + text(bench, c, c.before()) + " → "
                     + text(bench, c, c.after())));

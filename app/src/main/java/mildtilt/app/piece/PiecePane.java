@@ -80,8 +80,12 @@ public final class PiecePane extends VBox {
         if (!grid.getChildren().isEmpty()) {
             body.getChildren().add(grid);
         }
+        boolean differ = bench.job().axle().map(a -> a.ownRight().isPresent()).orElse(false);
         for (PointId id : Element.points(bench.job(), element)) {
             body.getChildren().add(point(id));
+            if (differ && !id.onRight().equals(id)) {
+                body.getChildren().add(point(id.onRight()));
+            }
         }
     }
 
@@ -98,12 +102,8 @@ public final class PiecePane extends VBox {
             if (!f.meaning().isEmpty()) {
                 name.setTooltip(new Tooltip(f.meaning()));
             }
-            MeasureField field = switch (f.measure()) {
-                case LENGTH -> new MeasureField(LengthText.editable(f.value(), bench.lengthUnit()),
-                        t -> LengthText.parse(t, bench.lengthUnit()), v -> change(f, v), bench::refuse);
-                case ANGLE -> new MeasureField(trim(f.value()) + "°", LengthText::parseDegrees, v -> change(f, v), bench::refuse);
-                case NUMBER -> new MeasureField(trim(f.value()), LengthText::parseNumber, v -> change(f, v), bench::refuse);
-            };
+            MeasureField field = new MeasureField(f.value().map(v -> text(f, v)).orElse(PieceField.NONE), t -> read(f, t),
+                    v -> change(f, v), bench::refuse);
             field.setId("field-" + f.label().toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-"));
             field.setAccessibleText(f.label());
             name.setLabelFor(field);
@@ -116,8 +116,29 @@ public final class PiecePane extends VBox {
         return LengthText.decimal(v, 3).replaceAll("0+$", "").replaceAll("\\.$", "");
     }
 
+    private String text(PieceField f, double v) {
+        return switch (f.measure()) {
+            case LENGTH -> LengthText.editable(v, bench.lengthUnit());
+            case ANGLE -> trim(v) + "°";
+            case NUMBER -> trim(v);
+        };
+    }
+
+    /** NaN takes a size away that need not be known. */
+    private double read(PieceField f, String typed) {
+        if (f.clear().isPresent() && (typed.isBlank() || typed.strip().equalsIgnoreCase(PieceField.NONE))) {
+            return Double.NaN;
+        }
+        return switch (f.measure()) {
+            case LENGTH -> LengthText.parse(typed, bench.lengthUnit());
+            case ANGLE -> LengthText.parseDegrees(typed);
+            case NUMBER -> LengthText.parseNumber(typed);
+        };
+    }
+
     private void change(PieceField f, double value) {
-        bench.edit(f.label() + " of " + head.getText(), job -> f.set().apply(job, value));
+        bench.edit(f.label() + " of " + head.getText(),
+                job -> Double.isNaN(value) ? f.clear().orElseThrow().apply(job) : f.set().apply(job, value));
     }
 
     private Node point(PointId id) {

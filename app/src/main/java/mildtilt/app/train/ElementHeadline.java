@@ -1,11 +1,17 @@
 package mildtilt.app.train;
 
 import java.util.Optional;
+import java.util.stream.Stream;
 import mildtilt.analysis.Analysis;
+import mildtilt.gear.ArmGear;
+import mildtilt.geometry.Side;
 import mildtilt.job.Element;
+import mildtilt.linkage.Rod;
 import mildtilt.measure.LengthUnit;
 import mildtilt.measure.Quantity;
 import mildtilt.measure.Unit;
+import mildtilt.steer.SteerFigures;
+import mildtilt.steer.TravelMap;
 import mildtilt.steer.Turn;
 
 /** The one figure that matters most at each element. */
@@ -15,7 +21,7 @@ final class ElementHeadline {
 
     static String of(Analysis a, Element element, LengthUnit unit) {
         return switch (element) {
-            case Element.Wheel _ -> a.steer().map(s -> new Quantity(s.turnsLockToLock(), Unit.TURNS).text(unit))
+            case Element.Wheel _ -> a.steer().map(s -> new Quantity(s.turnsAvailable(), Unit.TURNS).text(unit))
                     .orElseGet(() -> Quantity.length(a.job().column().orElseThrow().wheelDiameter()).text(unit));
             case Element.ShaftAt s -> {
                 var line = a.bench().shafts().get(s.index());
@@ -23,15 +29,24 @@ final class ElementHeadline {
             }
             case Element.JointAt j -> Quantity.angle(a.bench().joints().get(j.index()).angleDeg()).text(unit);
             case Element.GearElement _ -> text(a.steer().flatMap(s -> s.ratioAtCentre()), Unit.RATIO, unit);
+            case Element.GearArm _ -> Quantity.length(((ArmGear) a.job().axle().orElseThrow().gear()).armLength()).text(unit);
+            case Element.DrivenRod _ -> text(drivenRod(a), Unit.LENGTH, unit);
+            case Element.Relay _ -> text(a.map().flatMap(TravelMap::nearestReachableToggle).map(t -> t.getValue().closestToToggle()), Unit.ANGLE, unit);
+            case Element.BeamElement _ -> text(a.steer().flatMap(SteerFigures::rollSteer), Unit.ANGLE, unit);
             case Element.TieRods _ -> text(a.steer().map(s -> s.tieRodLeft()), Unit.LENGTH, unit);
             case Element.SteeringArms _ -> text(a.steer().flatMap(s -> s.ackermannAt20Pct()), Unit.PERCENT, unit);
-            case Element.Knuckles _ -> text(a.steer().map(s -> s.worstBumpSteerDeg()), Unit.ANGLE, unit);
-            case Element.Tyres _ -> text(a.steer().map(s -> s.leftReach().turn()).map(Turn::innerDeg), Unit.ANGLE, unit);
+            case Element.Knuckles _ -> text(a.steer().map(s -> s.worstNormalBumpSteerDeg()), Unit.ANGLE, unit);
+            case Element.Tyres _ -> text(a.steer().map(s -> s.lock(Side.LEFT).turn()).map(Turn::innerDeg), Unit.ANGLE, unit);
         };
     }
 
     private static String text(Optional<Double> value, Unit what, LengthUnit unit) {
         return value.map(v -> what.format(v, unit)).orElse("none");
+    }
+
+    private static Optional<Double> drivenRod(Analysis a) {
+        return a.steer().flatMap(s -> Stream.of(Rod.CENTRE_LINK, Rod.DRAG_LINK, Rod.DRAG_ROD, Rod.SHORT_LINK)
+                .filter(s.lengths()::containsKey).map(s.lengths()::get).findFirst());
     }
 
     /** What the figure is. */
@@ -41,7 +56,11 @@ final class ElementHeadline {
             case Element.ShaftAt s -> a.bench().shafts().get(s.index()).cut().isPresent() ? "cut to" : "centres";
             case Element.JointAt _ -> "angle";
             case Element.GearElement _ -> "ratio";
-            case Element.TieRods _ -> "left, centres";
+            case Element.GearArm _ -> "length";
+            case Element.DrivenRod _ -> "centres";
+            case Element.Relay _ -> "to over-centre";
+            case Element.BeamElement _ -> "roll steer per °";
+            case Element.TieRods _ -> a.job().axle().orElseThrow().oneTieRod() ? "centres" : "left, centres";
             case Element.SteeringArms _ -> "Ackermann 20°";
             case Element.Knuckles _ -> "bump steer";
             case Element.Tyres _ -> "left lock, inner";

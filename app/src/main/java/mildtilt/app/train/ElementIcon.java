@@ -6,7 +6,9 @@ import javafx.scene.paint.Color;
 import javafx.scene.shape.StrokeLineCap;
 import mildtilt.app.look.Ink;
 import mildtilt.app.look.InkedPane;
+import mildtilt.gear.RackAndPinion;
 import mildtilt.job.Element;
+import mildtilt.job.Job;
 
 /** A small drawing of one kind of element, in ink. */
 final class ElementIcon extends InkedPane {
@@ -15,9 +17,12 @@ final class ElementIcon extends InkedPane {
     static final double HEIGHT = 26;
 
     private final Canvas canvas = new Canvas(WIDTH, HEIGHT);
+    private final Job job;
     private final Element element;
 
-    ElementIcon(Element element) {
+    /** @param job whose kind of gear decides how a gear is drawn */
+    ElementIcon(Job job, Element element) {
+        this.job = job;
         this.element = element;
         setMinSize(WIDTH, HEIGHT);
         setMaxSize(WIDTH, HEIGHT);
@@ -41,7 +46,45 @@ final class ElementIcon extends InkedPane {
                 g.strokeLine(6, 19, 40, 7);
             }
             case Element.JointAt _ -> joint(g);
-            case Element.GearElement _ -> rack(g);
+            case Element.GearElement _ -> {
+                if (job.axle().map(a -> a.gear() instanceof RackAndPinion).orElse(true)) {
+                    rack(g);
+                } else {
+                    gearBox(g);
+                }
+            }
+            case Element.GearArm _ -> {
+                g.setLineWidth(4);
+                g.strokeLine(14, 6, 30, 21);
+                g.setLineWidth(1.5);
+                g.strokeOval(9, 1, 10, 10);
+                g.setFill(ink(Ink.PAPER));
+                g.fillOval(27, 17, 7, 7);
+                g.strokeOval(27, 17, 7, 7);
+            }
+            case Element.DrivenRod _ -> {
+                g.setLineWidth(3);
+                g.strokeLine(8, 19, 38, 8);
+                g.setLineWidth(1.5);
+                g.setFill(ink(Ink.PAPER));
+                g.fillOval(3, 16, 8, 8);
+                g.strokeOval(3, 16, 8, 8);
+                g.fillOval(35, 3, 8, 8);
+                g.strokeOval(35, 3, 8, 8);
+            }
+            case Element.Relay _ -> {
+                g.strokePolygon(new double[] {23, 8, 38}, new double[] {4, 21, 21}, 3);
+                g.setFill(ink(Ink.PAPER));
+                g.fillOval(19, 1, 8, 8);
+                g.strokeOval(19, 1, 8, 8);
+            }
+            case Element.BeamElement _ -> {
+                g.setLineWidth(5);
+                g.strokePolyline(new double[] {6, 14, 32, 40}, new double[] {9, 14, 14, 9}, 4);
+                g.setLineWidth(2);
+                g.strokeLine(5, 3, 7, 16);
+                g.strokeLine(41, 3, 39, 16);
+            }
             case Element.TieRods _ -> {
                 g.strokeLine(7, 13, 39, 13);
                 g.strokeOval(2, 9, 8, 8);
@@ -86,6 +129,16 @@ final class ElementIcon extends InkedPane {
         g.setFill(ink(Ink.PAPER));
         g.fillOval(20, 10, 6, 6);
         g.strokeOval(20, 10, 6, 6);
+    }
+
+    private static void gearBox(GraphicsContext g) {
+        g.setLineWidth(1.5);
+        g.strokeRoundRect(10, 5, 26, 15, 5, 5);
+        g.setLineWidth(3);
+        g.strokeLine(1, 9, 10, 9);
+        g.setLineWidth(2);
+        g.strokeOval(18, 8, 10, 9);
+        g.strokeLine(23, 20, 23, 25);
     }
 
     private static void rack(GraphicsContext g) {

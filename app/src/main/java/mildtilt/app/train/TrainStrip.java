@@ -31,6 +31,7 @@ public final class TrainStrip extends ScrollPane {
     private final Workbench bench;
     private final HBox row = new HBox();
     private @Nullable List<Element> shown;
+    private Optional<Class<?>> shownGear = Optional.empty();
     private final List<Tile> tiles = new ArrayList<>();
 
     public TrainStrip(Workbench bench) {
@@ -67,7 +68,7 @@ public final class TrainStrip extends ScrollPane {
             name.getStyleClass().add("element-name");
             figure.getStyleClass().add("element-figure");
             meaning.getStyleClass().add("element-meaning");
-            HBox top = new HBox(2, new ElementIcon(element), state);
+            HBox top = new HBox(2, new ElementIcon(bench.job(), element), state);
             top.setAlignment(Pos.CENTER_LEFT);
             VBox box = new VBox(top, name, figure, meaning);
             box.getStyleClass().add("element-box");
@@ -95,8 +96,10 @@ public final class TrainStrip extends ScrollPane {
 
     private void rebuildIfChanged() {
         List<Element> train = Element.trainOf(bench.job());
-        if (!train.equals(shown)) {
+        Optional<Class<?>> gear = bench.job().axle().map(a -> a.gear().getClass());
+        if (!train.equals(shown) || !gear.equals(shownGear)) {
             shown = train;
+            shownGear = gear;
             tiles.clear();
             for (int i = 0; i < train.size(); i++) {
                 tiles.add(new Tile(train.get(i), i));

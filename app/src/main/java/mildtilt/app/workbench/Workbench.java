@@ -15,6 +15,8 @@ import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Side;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
+import mildtilt.linkage.SteeredAxle;
+import mildtilt.linkage.WheelTravel;
 import mildtilt.measure.LengthUnit;
 import mildtilt.steer.AxlePose;
 import mildtilt.steer.SteeringTrain;
@@ -306,8 +308,23 @@ public final class Workbench implements AutoCloseable {
         double right = train.stopDeg(Side.RIGHT).orElse(-360.0);
         double bump = job().vehicle().bump();
         double droop = job().vehicle().droop();
-        return new HandsPosition(Math.clamp(h.steeringWheelDeg(), right, left),
-                Math.clamp(h.travelLeft(), -droop, bump), Math.clamp(h.travelRight(), -droop, bump));
+        double steer = Math.clamp(h.steeringWheelDeg(), right, left);
+        return switch (wheelTravel()) {
+            case FREE -> new HandsPosition(steer, Math.clamp(h.travelLeft(), -droop, bump), Math.clamp(h.travelRight(), -droop, bump));
+            case ROLL_ONLY -> {
+                // The lever that was moved leads; the other wheel goes the other way.
+                boolean rightLeads = h.travelRight() != hands.get().travelRight() && h.travelLeft() == hands.get().travelLeft();
+                double most = Math.min(bump, droop);
+                double up = Math.clamp(rightLeads ? -h.travelRight() : h.travelLeft(), -most, most);
+                yield new HandsPosition(steer, up, up == 0 ? 0 : -up);
+            }
+            case NONE -> new HandsPosition(steer, 0, 0);
+        };
+    }
+
+    /** How the wheels of the job on the bench can travel. */
+    public WheelTravel wheelTravel() {
+        return job().axle().map(SteeredAxle::wheelTravel).orElse(WheelTravel.FREE);
     }
 
     @Override
