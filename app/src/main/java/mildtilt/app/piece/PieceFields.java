@@ -100,7 +100,7 @@ final class PieceFields {
                 length("Engagement, wheel side", w.engagement(),
                         (j, v) -> withJoint(j, index, x -> x.withFits(new ForkFit(x.wheelSide().takeOff(), v), x.gearSide()))).meaning(ENGAGEMENT),
                 length("Take-off, gear side", g.takeOff(),
-                        (j, v) -> withJoint(j, index, x -> x.withFits(x.wheelSide(), new ForkFit(v, x.gearSide().engagement()))).meaning(TAKE_OFF)),
+                        (j, v) -> withJoint(j, index, x -> x.withFits(x.wheelSide(), new ForkFit(v, x.gearSide().engagement())))).meaning(TAKE_OFF),
                 length("Engagement, gear side", g.engagement(),
                         (j, v) -> withJoint(j, index, x -> x.withFits(x.wheelSide(), new ForkFit(x.gearSide().takeOff(), v)))).meaning(ENGAGEMENT));
     }
