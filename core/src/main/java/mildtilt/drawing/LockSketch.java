@@ -7,6 +7,7 @@ import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
 import mildtilt.job.Element;
+import mildtilt.measure.Quantity;
 import mildtilt.steer.AxlePose;
 import mildtilt.steer.SteeringTrain;
 import mildtilt.suspension.KnucklePose;
@@ -19,10 +20,11 @@ final class LockSketch {
 
     private LockSketch() {}
 
-    static List<Stroke> of(SteeringTrain train, AxlePose pose) {
+    static Sketch.Construction of(SteeringTrain train, AxlePose pose) {
         List<Stroke> all = new ArrayList<>();
+        List<Note> notes = new ArrayList<>();
         if (train.axle().isEmpty() || train.locked().isPresent() || pose.assembled().isEmpty()) {
-            return all;
+            return Sketch.Construction.NONE;
         }
         List<AxlePose.Assembled> over = new ArrayList<>();
         for (int i = -STEPS; i <= STEPS; i++) {
@@ -34,14 +36,17 @@ final class LockSketch {
             Optional<Element> tyres = Optional.of(new Element.Tyres());
             if (over.size() > 1) {
                 all.add(new Stroke.Line(arms, Pen.LOCK_ARC, over.stream().map(a -> a.knuckle(side).tieRodPoint()).toList()));
-                all.add(new Stroke.Line(tyres, Pen.LOCK_ARC, sector(over, side)));
+                List<Point> sector = sector(over, side);
+                all.add(new Stroke.Line(tyres, Pen.LOCK_ARC, sector));
+                notes.add(new Note(new Element.Tyres(), sector.get(1), Quantity.angle(over.getFirst().knuckle(side).steerDeg())));
+                notes.add(new Note(new Element.Tyres(), sector.get(sector.size() - 2), Quantity.angle(over.getLast().knuckle(side).steerDeg())));
             }
             KnucklePose k = pose.assembled().get().knuckle(side);
             Vector flat = new Vector(k.spin().x(), k.spin().y(), 0);
             all.add(new Stroke.Line(tyres, Pen.TURN_AXIS, List.of(k.wheelCentre().plus(flat.times(AXIS_LENGTH)),
                     k.wheelCentre().plus(flat.times(-AXIS_LENGTH)))));
         }
-        return all;
+        return new Sketch.Construction(all, notes);
     }
 
     /** From the wheel's middle out to the tread, along the treads of all headings, and back. */

@@ -20,7 +20,19 @@ import mildtilt.steer.SteeringTrain;
  * @param construction lines that explain rather than show parts: arcs of the arms, lock sectors, axes to the
  *     turning centre; they do not settle how far a view reaches
  */
-public record Sketch(List<Stroke> strokes, List<Note> notes, List<Stroke> construction) {
+public record Sketch(List<Stroke> strokes, List<Note> notes, Construction construction) {
+
+    /** Strokes and figures that explain. */
+    public record Construction(List<Stroke> strokes, List<Note> notes) {
+
+        static final Construction NONE = new Construction(List.of(), List.of());
+
+        public Construction {
+            strokes = List.copyOf(strokes);
+            notes = List.copyOf(notes);
+        }
+    }
+
 
     private static final int CIRCLE_POINTS = 48;
     private static final double JOINT_RADIUS = 26;
@@ -28,11 +40,10 @@ public record Sketch(List<Stroke> strokes, List<Note> notes, List<Stroke> constr
     public Sketch {
         strokes = List.copyOf(strokes);
         notes = List.copyOf(notes);
-        construction = List.copyOf(construction);
     }
 
     public Sketch(List<Stroke> strokes, List<Note> notes) {
-        this(strokes, notes, List.of());
+        this(strokes, notes, Construction.NONE);
     }
 
     /** Straight ahead at ride height. */
@@ -47,7 +58,7 @@ public record Sketch(List<Stroke> strokes, List<Note> notes, List<Stroke> constr
         Builder b = new Builder();
         train.column().ifPresent(c -> b.column(c, steeringWheelDeg));
         pose.ifPresent(p -> new AxleSketch(b, job, train.requireAxle(), p).draw());
-        List<Stroke> construction = pose.map(p -> LockSketch.of(train, p)).orElse(List.of());
+        Construction construction = pose.map(p -> LockSketch.of(train, p)).orElse(Construction.NONE);
         return new Sketch(b.strokes, b.notes, construction);
     }
 

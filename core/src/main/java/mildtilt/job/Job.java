@@ -72,11 +72,21 @@ public record Job(
         return axle.map(a -> withAxle(edit.apply(a))).orElse(this);
     }
 
+    /** Another job's parts under this job's title, its variants kept. */
+    public Job withSolution(Job other) {
+        return new Job(title, about, other.vehicle, other.column, other.axle, other.targets, variants);
+    }
+
+    /** A variant added, in place of any of its name. */
+    public Job keepingVariant(Variant variant) {
+        List<Variant> kept = new ArrayList<>(withoutVariant(variant.name()).variants);
+        kept.add(variant);
+        return withVariants(kept);
+    }
+
     /** The plan as it stands kept as a variant of this name, in place of any that had it. */
     public Job keepingVariant(String name) {
-        List<Variant> kept = new ArrayList<>(withoutVariant(name).variants);
-        kept.add(new Variant(name, this));
-        return withVariants(kept);
+        return keepingVariant(new Variant(name, this));
     }
 
     public Job withoutVariant(String name) {

@@ -2,6 +2,7 @@ package mildtilt.knuckle;
 
 import java.util.ArrayList;
 import java.util.List;
+import mildtilt.geometry.Direction;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
@@ -70,22 +71,16 @@ public final class CutAndMove {
         if (before.rodEnds().outerBolt().isEmpty() || after.rodEnds().outerBolt().isEmpty()) {
             return;
         }
-        Vector was = before.rodEnds().outerBolt().get().vector();
-        Vector is = after.rodEnds().outerBolt().get().vector();
+        Direction was = before.rodEnds().outerBolt().get();
+        Direction is = after.rodEnds().outerBolt().get();
         if (Math.toDegrees(was.angleTo(is)) < NOTHING_DEG) {
             return;
         }
         // Told as what an angle finder on the stud shows against the steer axis, across the arm and along it.
         all.add(Phrase.of("Turn the boss: against the steer axis its stud leans {0} toward the wheel (was {1}) and {2} away from "
                         + "the axis along the arm (was {3}).",
-                Quantity.angle(lean(frame, is, true)), Quantity.angle(lean(frame, was, true)),
-                Quantity.angle(lean(frame, is, false)), Quantity.angle(lean(frame, was, false))));
-    }
-
-    private static double lean(ArmFrame frame, Vector stud, boolean across) {
-        double up = frame.up().dot(stud);
-        double over = (across ? frame.out() : frame.along()).dot(stud) * Math.signum(up == 0 ? 1 : up);
-        return Math.toDegrees(Math.atan2(over, Math.abs(up)));
+                Quantity.angle(frame.leanDeg(is, frame.out())), Quantity.angle(frame.leanDeg(was, frame.out())),
+                Quantity.angle(frame.leanDeg(is, frame.along())), Quantity.angle(frame.leanDeg(was, frame.along()))));
     }
 
     private record Mark(String name, Point at) {}

@@ -49,6 +49,24 @@ public final class KnuckleEdits {
         });
     }
 
+    /** What was done to one side's arm between two jobs. */
+    public static KnuckleChange between(Job from, Job to, Side side) {
+        Corner was = from.axle().orElseThrow().corner(side);
+        Corner is = to.axle().orElseThrow().corner(side);
+        return ArmFrame.of(was, side).toward(was.knuckle().tieRodPoint(), is.knuckle().tieRodPoint(), was.rodEnds().outerBolt(),
+                is.rodEnds().outerBolt());
+    }
+
+    /** A job with one side's arm as a change makes it from another job's arm, the piece in hand. */
+    public static Job changedFrom(Job hand, Job job, Side side, KnuckleChange change) {
+        Corner made = changed(hand, side, change).axle().orElseThrow().corner(side);
+        return job.editAxle(a -> {
+            Corner c = a.corner(side);
+            return a.withCorner(side, c.withKnuckle(c.knuckle().withTieRodPoint(made.knuckle().tieRodPoint()))
+                    .withRodEnds(c.rodEnds().withOuterBolt(made.rodEnds().outerBolt())));
+        });
+    }
+
     /** Both sides' arms changed alike. */
     public static Job changedBoth(Job job, KnuckleChange change) {
         Job left = changed(job, Side.LEFT, change);

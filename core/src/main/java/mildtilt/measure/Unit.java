@@ -13,7 +13,7 @@ public enum Unit {
     STRESS,
     TIMES;
 
-    private static final double NEWTON_PER_POUND = 4.4482216152605;
+    public static final double NEWTON_PER_POUND = 4.4482216152605;
     private static final double MPA_PER_PSI = NEWTON_PER_POUND / (25.4 * 25.4);
 
     /** A value of this unit as text, with its unit mark. Lengths in mm, angles in degrees. */

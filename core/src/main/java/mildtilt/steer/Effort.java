@@ -4,6 +4,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
 import mildtilt.job.Job;
 import mildtilt.job.Loads;
@@ -71,7 +72,26 @@ public record Effort(List<Row> rows, Map<Rod, Double> rodForce) {
             return Optional.empty();
         }
         Gatherer g = new Gatherer(train, loads.get(), job.vehicle().tyreWidth(), rim.get(), step);
-        return Optional.of(new Effort(rows.stream().flatMap(r -> g.row(r).stream()).toList(), g.rodForce));
+        return Optional.of(new Effort(rows.stream().flatMap(r -> g.row(r.steeringWheelDeg(), r.pose()).stream()).toList(), g.rodForce));
+    }
+
+    /**
+     * At one place of the steering wheel, ride height; empty without loads, without a steering wheel, or where it can't be.
+     *
+     * @param row force at the rim, N
+     * @param rodForce along each rod while parked, N, without sign
+     */
+    public record Here(Row row, Map<Rod, Double> rodForce) {}
+
+    public static Optional<Here> at(SteeringTrain train, Job job, double steeringWheelDeg) {
+        Optional<Loads> loads = job.vehicle().loads();
+        Optional<Double> rim = job.column().map(c -> c.wheelDiameter() / 2);
+        if (loads.isEmpty() || rim.isEmpty() || train.axle().isEmpty() || train.locked().isPresent()) {
+            return Optional.empty();
+        }
+        Gatherer g = new Gatherer(train, loads.get(), job.vehicle().tyreWidth(), rim.get(),
+                1e-3 * train.stopDeg(Side.LEFT).orElseThrow());
+        return g.row(steeringWheelDeg, train.pose(steeringWheelDeg, 0, 0)).map(r -> new Here(r, g.rodForce));
     }
 
     private static final class Gatherer {
@@ -90,9 +110,8 @@ public record Effort(List<Row> rows, Map<Rod, Double> rodForce) {
             this.step = step;
         }
 
-        Optional<Row> row(SteerFigures.SteerRow row) {
-            double sw = row.steeringWheelDeg();
-            Optional<AxlePose.Assembled> here = row.pose().assembled();
+        Optional<Row> row(double sw, AxlePose pose) {
+            Optional<AxlePose.Assembled> here = pose.assembled();
             AxlePose.Assembled up = train.pose(sw + step, 0, 0).assembled().or(() -> here).orElse(null);
             AxlePose.Assembled down = train.pose(sw - step, 0, 0).assembled().or(() -> here).orElse(null);
             if (here.isEmpty() || up == null || down == null || up.equals(down)) {
@@ -113,7 +132,7 @@ public record Effort(List<Row> rows, Map<Rod, Double> rodForce) {
             double weight = leftRate * weightTorque(loads, l) + rightRate * weightTorque(loads, r);
             double outward = sw >= 0 ? 1 : -1;
             double back = -outward * weight;
-            RodForces.of(train.axle().orElseThrow(), row.pose(), here.get(),
+            RodForces.of(train.axle().orElseThrow(), pose, here.get(),
                             Math.copySign(parkedLeft, leftRate), Math.copySign(parkedRight, rightRate))
                     .forEach((rod, force) -> rodForce.merge(rod, Math.abs(force), Math::max));
             double atRim = rim * loads.efficiency();

@@ -20,10 +20,10 @@ import org.jspecify.annotations.Nullable;
  * How far a pose is from each thing that could end it. Margins are degrees of the part that would be
  * stopped: of the road wheel for stops and tyres, of the rod for rod ends and over-centre; mm for a shuttle.
  */
-final class LimitGauge {
+public final class LimitGauge {
 
     /** @param amount left until the limit, below 0 past it */
-    record Margin(double amount, Limit limit, String where) {}
+    public record Margin(double amount, Limit limit, String where) {}
 
     private final AxleSolver axle;
     private final double toggleDeg;
@@ -38,7 +38,7 @@ final class LimitGauge {
     private final double[] tyres = new double[4];
     private final double shuttleTravel;
 
-    LimitGauge(AxleSolver axle, Targets targets) {
+    public LimitGauge(AxleSolver axle, Targets targets) {
         this.axle = axle;
         toggleDeg = targets.toggleDeg();
         for (RodEnd end : ENDS) {
@@ -62,12 +62,13 @@ final class LimitGauge {
                 : axle.axle().rodEnds(end.rod()).flatMap(RodEnds::allowedDeg);
     }
 
-    double allowedTiltDeg(RodEnd end) {
+    /** The tilt a rod end allows, degrees; infinite where that is not known. */
+    public double allowedTiltDeg(RodEnd end) {
         return allowedTilt[end.ordinal()];
     }
 
     /** The tightest margin of each kind; empty if the pose can't be assembled. */
-    Map<Limit, Margin> margins(AxlePose pose) {
+    public Map<Limit, Margin> margins(AxlePose pose) {
         Map<Limit, Margin> all = new EnumMap<>(Limit.class);
         if (pose.assembled().isPresent()) {
             each(pose, RodEndReading.of(axle, pose.stance()), m -> all.merge(m.limit, m, (a, b) -> b.amount < a.amount ? b : a));

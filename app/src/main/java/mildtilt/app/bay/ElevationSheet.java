@@ -16,6 +16,7 @@ import javafx.scene.text.TextAlignment;
 import mildtilt.app.look.Fonts;
 import mildtilt.app.look.Ink;
 import mildtilt.app.look.InkedPane;
+import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.drawing.Elevation;
 import mildtilt.drawing.Extent;
@@ -179,6 +180,12 @@ final class ElevationSheet extends InkedPane {
         g.setLineCap(StrokeLineCap.ROUND);
         datum(g, v, w, h);
         LabelPlacer placer = new LabelPlacer(new Box(2, 2, w - 4, h - 22));
+        boolean constructing = large && elevation == Elevation.PLAN && bench.stageProperty().get() == WorkStage.LINKAGE;
+        Optional<Box> inset = constructing ? TurnInset.box(w, h, bench) : Optional.empty();
+        if (constructing) {
+            sketch.construction().strokes().forEach(s -> constructionLine(g, v, s));
+        }
+        inset.ifPresent(placer::keepClear);
         for (Stroke s : sketch.strokes()) {
             stroke(g, v, s, placer);
         }
@@ -190,8 +197,43 @@ final class ElevationSheet extends InkedPane {
                 write(g, v, note, placer);
             }
         }
+        if (constructing) {
+            for (Note note : sketch.construction().notes()) {
+                writeFaint(g, v, note, placer);
+            }
+        }
+        inset.ifPresent(box -> TurnInset.draw(g, box, bench, this::ink));
         scaleBar(g, v, w, h);
         g.setGlobalAlpha(1);
+    }
+
+    private void constructionLine(GraphicsContext g, SheetView v, Stroke s) {
+        double[] xs = s.points().stream().mapToDouble(v::x).toArray();
+        double[] ys = s.points().stream().mapToDouble(v::y).toArray();
+        if (s.pen() == Pen.LOCK_ARC && s.element().equals(Optional.of(new Element.Tyres()))) {
+            g.setGlobalAlpha(0.1);
+            g.setFill(ink(Ink.ACCENT));
+            g.fillPolygon(xs, ys, xs.length);
+            g.setGlobalAlpha(1);
+        }
+        g.setStroke(ink(s.pen() == Pen.TURN_AXIS ? Ink.FAINT : Ink.ACCENT));
+        g.setLineWidth(1);
+        g.setLineDashes(s.pen() == Pen.TURN_AXIS ? new double[] {12, 4, 2, 4} : new double[] {4, 3});
+        g.strokePolyline(xs, ys, xs.length);
+        g.setLineDashes();
+    }
+
+    private void writeFaint(GraphicsContext g, SheetView v, Note note, LabelPlacer placer) {
+        String text = note.figure().text(bench.lengthUnit());
+        Text measured = new Text(text);
+        measured.setFont(Fonts.text(12));
+        placer.place(v.x(note.at()), v.y(note.at()), measured.getLayoutBounds().getWidth() + 4, 13).ifPresent(box -> {
+            g.setFill(ink(Ink.ACCENT));
+            g.setFont(Fonts.text(12));
+            g.setTextAlign(TextAlignment.LEFT);
+            g.setTextBaseline(VPos.CENTER);
+            g.fillText(text, box.x() + 2, box.y() + box.h() / 2);
+        });
     }
 
     private boolean ofStage(Element element) {

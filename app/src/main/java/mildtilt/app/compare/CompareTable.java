@@ -1,15 +1,19 @@
 package mildtilt.app.compare;
 
 import java.util.EnumMap;
+import java.util.EnumSet;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import javafx.css.PseudoClass;
 import javafx.geometry.HPos;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
@@ -17,11 +21,13 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.RowConstraints;
+import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import mildtilt.analysis.Headline;
 import mildtilt.analysis.Headlines;
 import mildtilt.app.look.Choices;
 import mildtilt.app.workbench.Compared;
+import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.app.workbench.Worked;
 
@@ -32,6 +38,13 @@ public final class CompareTable extends VBox {
 
     private static final double ROW_HEIGHT = 18;
 
+    /** What stands beside the column's own figures while the column is worked on. */
+    private static final Set<Headline> COLUMN_STAGE = EnumSet.of(Headline.WORST_JOINT, Headline.RIPPLE, Headline.RATIO, Headline.TURNS,
+            Headline.INNER_LOCK, Headline.OUTER_LOCK, Headline.ACKERMANN, Headline.BUMP_STEER_NORMAL, Headline.CIRCLE, Headline.TIE_ROD);
+
+    private final GridPane grid = new GridPane();
+    private final ToggleButton atHands = new ToggleButton("At the hands");
+
     private final Workbench bench;
     private final Map<Headline, Row> rows = new EnumMap<>(Headline.class);
 
@@ -41,14 +54,12 @@ public final class CompareTable extends VBox {
         this.bench = bench;
         getStyleClass().add("compare-table");
         setMinWidth(318);
-        GridPane grid = new GridPane();
         grid.getStyleClass().add("compare-grid");
         ColumnConstraints name = new ColumnConstraints();
         name.setHgrow(Priority.ALWAYS);
         ColumnConstraints figure = new ColumnConstraints(88);
         figure.setHalignment(HPos.RIGHT);
         grid.getColumnConstraints().addAll(name, figure, figure);
-        int at = 0;
         for (Headline h : Headline.values()) {
             Row row = new Row(new Label(h.label()), new Label(), new Label());
             row.name.setTooltip(new Tooltip(h.meaning()));
@@ -56,14 +67,38 @@ public final class CompareTable extends VBox {
             row.now.getStyleClass().add("figure-now");
             row.before.setId("before-" + h.name().toLowerCase(Locale.ROOT));
             row.now.setId("now-" + h.name().toLowerCase(Locale.ROOT));
-            grid.addRow(at++, row.name, row.before, row.now);
-            grid.getRowConstraints().add(new RowConstraints(ROW_HEIGHT));
             rows.put(h, row);
         }
-        getChildren().addAll(head(), grid);
+        ScrollPane scroll = new ScrollPane(grid);
+        scroll.setFitToWidth(true);
+        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        scroll.getStyleClass().add("table-scroll");
+        HandsTable hands = new HandsTable(bench);
+        hands.visibleProperty().bind(atHands.selectedProperty());
+        scroll.visibleProperty().bind(atHands.selectedProperty().not());
+        StackPane tables = new StackPane(scroll, hands);
+        VBox.setVgrow(tables, Priority.ALWAYS);
+        getChildren().addAll(head(), tables);
+        lay();
+        bench.stageProperty().addListener((_, _, _) -> lay());
         bench.workedProperty().addListener((_, _, _) -> refresh());
         bench.lengthUnitProperty().addListener((_, _, _) -> refresh());
         refresh();
+    }
+
+    /** The rows that the stage is about. */
+    private void lay() {
+        grid.getChildren().clear();
+        grid.getRowConstraints().clear();
+        boolean linkage = bench.stageProperty().get() == WorkStage.LINKAGE;
+        int at = 0;
+        for (Headline h : Headline.values()) {
+            if (linkage ? h.group() != Headline.Group.COLUMN : COLUMN_STAGE.contains(h)) {
+                Row row = rows.get(h);
+                grid.addRow(at++, row.name, row.before, row.now);
+                grid.getRowConstraints().add(new RowConstraints(ROW_HEIGHT));
+            }
+        }
     }
 
     private HBox head() {
@@ -76,10 +111,15 @@ public final class CompareTable extends VBox {
         HBox.setHgrow(gap, Priority.ALWAYS);
         Label now = new Label("now");
         now.getStyleClass().add("pane-head");
-        choice.setPrefWidth(176);
+        choice.setPrefWidth(150);
         pin.setMinWidth(Region.USE_PREF_SIZE);
         now.setMinWidth(Region.USE_PREF_SIZE);
-        HBox head = new HBox(6, choice, pin, gap, now);
+        atHands.setId("at-hands");
+        atHands.getStyleClass().add("side-tab");
+        atHands.setMinWidth(Region.USE_PREF_SIZE);
+        atHands.setTooltip(new Tooltip("Every figure of both wheels and the rods where the hands hold them"));
+        now.visibleProperty().bind(atHands.selectedProperty().not());
+        HBox head = new HBox(6, choice, pin, atHands, gap, now);
         head.setAlignment(Pos.CENTER_LEFT);
         return head;
     }

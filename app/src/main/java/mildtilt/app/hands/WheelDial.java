@@ -33,6 +33,7 @@ final class WheelDial extends CanvasPane {
         setMinSize(150, 150);
         bench.handsProperty().addListener((_, _, _) -> redraw());
         bench.jobProperty().addListener((_, _, _) -> redraw());
+        bench.workedProperty().addListener((_, _, _) -> redraw());
         focusedProperty().addListener((_, _, _) -> redraw());
         addEventHandler(MouseEvent.MOUSE_PRESSED, e -> {
             requestFocus();
@@ -120,6 +121,19 @@ final class WheelDial extends CanvasPane {
         boolean atEnd = Math.abs(part) > 0.999;
         g.setStroke(ink(atEnd ? Ink.STOP : Ink.ACCENT));
         g.strokeArc(cx - r, cy - r, 2 * r, 2 * r, 90, 180 * part, ArcType.OPEN);
+        // Where something stops the lock before the gear does.
+        bench.workedProperty().get().flatMap(x -> x.now().steer()).ifPresent(s -> {
+            for (Side way : Side.values()) {
+                double end = s.reach(way).stopDeg();
+                double lock = s.lock(way).turn().steeringWheelDeg();
+                if (end != 0 && Math.abs(lock / end) < 0.995) {
+                    double a = Math.toRadians(90 + 180 * way.sign() * Math.abs(lock / end));
+                    g.setStroke(ink(Ink.STOP));
+                    g.setLineWidth(3);
+                    g.strokeLine(cx + Math.cos(a) * (r - 4), cy - Math.sin(a) * (r - 4), cx + Math.cos(a) * (r + 5), cy - Math.sin(a) * (r + 5));
+                }
+            }
+        });
         // The end of the gear's travel is drawn at the bottom, half way round to either side.
         g.setStroke(ink(Ink.LINE));
         g.setLineWidth(2);

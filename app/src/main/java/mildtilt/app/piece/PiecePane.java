@@ -14,6 +14,7 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import mildtilt.app.look.MeasureField;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.geometry.Point;
 import mildtilt.job.Element;

@@ -4,67 +4,140 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.function.ToDoubleFunction;
 import mildtilt.analysis.Analysis;
 import mildtilt.app.workbench.HandsPosition;
+import mildtilt.app.workbench.Workbench;
 import mildtilt.column.Transfer;
+import mildtilt.geometry.Side;
+import mildtilt.job.OuterTable;
 import mildtilt.measure.LengthUnit;
+import mildtilt.measure.Unit;
+import mildtilt.steer.AxlePose;
+import mildtilt.steer.Effort;
+import mildtilt.steer.SteerFigures;
+import mildtilt.steer.SteerFigures.BumpRow;
 import mildtilt.steer.SteerFigures.SteerRow;
 import mildtilt.steer.Turn;
+import mildtilt.suspension.KnucklePose;
 
 /** The curves that can be shown, each from an analysis alone. */
 enum Curve {
-    COLUMN_TURN("Column speed over a turn", "steering wheel, °", "%", Curve::columnTurn),
-    RATIO("Steering ratio", "steering wheel, °", ": 1", a -> steer(a, r -> r.ratio())),
-    ACKERMANN("Ackermann", "steering wheel, °", "%", a -> steer(a, r -> r.turn().flatMap(Turn::ackermannPct))),
-    BUMP_STEER("Bump steer, left toe-in", "travel", "°", Curve::bump);
+    COLUMN_TURN("Column speed over a turn", Across.COLUMN_TURN, "%", Unit.PERCENT, Curve::columnTurn),
+    RATIO("Steering ratio", Across.STEER, ": 1", Unit.RATIO, a -> List.of(series("", steer(a, SteerRow::ratio)))),
+    STEER("Road wheels", Across.STEER, "°", Unit.ANGLE, a -> List.of(
+            series("left", steer(a, r -> r.turn().map(Turn::leftDeg))), series("right", steer(a, r -> r.turn().map(Turn::rightDeg))))),
+    ACKERMANN("Ackermann", Across.STEER, "%", Unit.PERCENT,
+            a -> List.of(series("", steer(a, r -> r.turn().flatMap(Turn::ackermannPct))))),
+    OUTER_ERROR("Outer wheel off the ideal", Across.STEER, "°", Unit.ANGLE, Curve::outerError),
+    EFFORT("Force at the rim", Across.STEER, "N", Unit.FORCE, Curve::effort),
+    BUMP_STEER("Bump steer, toe-in", Across.TRAVEL, "°", Unit.ANGLE, a -> bothWheels(a, false, KnucklePose::toeInDeg)),
+    ROLL_STEER("Roll steer", Across.ROLL, "°", Unit.ANGLE, a -> bothWheels(a, true, KnucklePose::steerDeg)),
+    CAMBER("Camber over travel", Across.TRAVEL, "°", Unit.ANGLE, a -> bothWheels(a, false, KnucklePose::camberDeg)),
+    CASTER("Caster over travel", Across.TRAVEL, "°", Unit.ANGLE, a -> bothWheels(a, false, KnucklePose::casterDeg)),
+    TRACK("Track change", Across.TRAVEL, "mm", Unit.LENGTH, a -> List.of(series("", travel(a, false, p -> SteerFigures.track(p)
+            - SteerFigures.track(new AxlePose.Assembled(a.steer().orElseThrow().left(), a.steer().orElseThrow().right())))))),
+    WHEELBASE("Wheelbase change", Across.TRAVEL, "mm", Unit.LENGTH, Curve::wheelbase);
+
+    /** What runs along the bottom. */
+    enum Across {
+        COLUMN_TURN,
+        STEER,
+        TRAVEL,
+        ROLL;
+
+        boolean isLength() {
+            return this == TRAVEL || this == ROLL;
+        }
+    }
 
     /** A stretch of curve without gaps. */
     record Run(List<double[]> points) {}
 
-    private final String title;
-    private final String across;
-    private final String unit;
-    private final Function<Analysis, List<Run>> runs;
+    /** One line of a curve. @param name what tells it from the others; empty where there is only one */
+    record Series(String name, List<Run> runs) {}
 
-    Curve(String title, String across, String unit, Function<Analysis, List<Run>> runs) {
+    private final String title;
+    private final Across across;
+    private final String unit;
+    private final Unit measure;
+    private final Function<Analysis, List<Series>> all;
+
+    Curve(String title, Across across, String unit, Unit measure, Function<Analysis, List<Series>> all) {
         this.title = title;
         this.across = across;
         this.unit = unit;
-        this.runs = runs;
+        this.measure = measure;
+        this.all = all;
     }
 
     String title() {
         return title;
     }
 
-    /** What runs along the bottom, with its unit. */
-    String across(LengthUnit lengths) {
-        return this == BUMP_STEER ? across + ", " + (lengths == LengthUnit.MM ? "mm" : "in") : across;
+    Across acrossWhat() {
+        return across;
     }
 
-    String unit() {
-        return unit;
+    /** What runs along the bottom, with its unit. */
+    String across(LengthUnit lengths) {
+        String length = lengths == LengthUnit.MM ? "mm" : "in";
+        return switch (across) {
+            case COLUMN_TURN, STEER -> "steering wheel, °";
+            case TRAVEL -> "travel, " + length;
+            case ROLL -> "left wheel up, right wheel down, " + length;
+        };
+    }
+
+    /** The unit marked on the scale. */
+    String unit(LengthUnit lengths) {
+        boolean inches = lengths != LengthUnit.MM;
+        return measure == Unit.LENGTH && inches ? "in" : measure == Unit.FORCE && inches ? "lbf" : unit;
+    }
+
+    /** A value of the curve in words. */
+    String text(double value, LengthUnit lengths) {
+        return measure.format(value, lengths);
     }
 
     /** How many of the shown unit are in one of the curve's own, along the bottom. */
     double shown(LengthUnit lengths) {
-        return this == BUMP_STEER ? 1 / lengths.mm() : 1;
+        return across.isLength() ? 1 / lengths.mm() : 1;
     }
 
-    List<Run> runs(Analysis analysis) {
-        return runs.apply(analysis);
+    /** The same up the side. */
+    double shownUp(LengthUnit lengths) {
+        return measure == Unit.LENGTH ? 1 / lengths.mm() : measure == Unit.FORCE && lengths != LengthUnit.MM ? 1 / Unit.NEWTON_PER_POUND : 1;
+    }
+
+    List<Series> series(Analysis analysis) {
+        return all.apply(analysis).stream().filter(s -> !s.runs.isEmpty()).toList();
     }
 
     /** Where the hands stand on this curve. */
     double at(HandsPosition hands) {
-        return switch (this) {
-            case BUMP_STEER -> hands.travelLeft();
-            case RATIO, ACKERMANN -> hands.steeringWheelDeg();
+        return switch (across) {
+            case TRAVEL, ROLL -> hands.travelLeft();
+            case STEER -> hands.steeringWheelDeg();
             case COLUMN_TURN -> hands.steeringWheelDeg() - 360 * Math.rint(hands.steeringWheelDeg() / 360);
         };
     }
 
-    private static List<Run> columnTurn(Analysis a) {
+    /** Takes the hands to a place on this curve. */
+    void take(Workbench bench, double value) {
+        HandsPosition h = bench.hands();
+        bench.moveHands(switch (across) {
+            case STEER, COLUMN_TURN -> new HandsPosition(value, h.travelLeft(), h.travelRight());
+            case TRAVEL -> new HandsPosition(h.steeringWheelDeg(), value, value);
+            case ROLL -> new HandsPosition(h.steeringWheelDeg(), value, -value);
+        });
+    }
+
+    private static Series series(String name, List<Run> runs) {
+        return new Series(name, runs);
+    }
+
+    private static List<Series> columnTurn(Analysis a) {
         Transfer t = a.train().column().flatMap(c -> c.transfer()).orElse(null);
         if (t == null) {
             return List.of();
@@ -73,11 +146,44 @@ enum Curve {
         for (int deg = -180; deg <= 180; deg += 3) {
             points.add(new double[] {deg, 100 * (t.ratioAt(-Math.toRadians(deg)) - 1)});
         }
-        return List.of(new Run(points));
+        return List.of(series("", List.of(new Run(points))));
     }
 
-    private static List<Run> steer(
-            Analysis a, Function<SteerRow, Optional<Double>> value) {
+    private static List<Series> outerError(Analysis a) {
+        List<Series> all = new ArrayList<>(List.of(series("true Ackermann", steer(a, r -> r.turn().flatMap(Turn::outerErrorDeg)))));
+        a.job().targets().outerTable().ifPresent(t -> all.add(series("the table", steer(a, r -> r.turn().flatMap(x -> miss(t, x))))));
+        return all;
+    }
+
+    private static Optional<Double> miss(OuterTable table, Turn turn) {
+        return turn.innerDeg() < 0.5 ? Optional.empty() : Optional.of(turn.outerDeg() - table.outerAt(turn.innerDeg()));
+    }
+
+    private static List<Series> effort(Analysis a) {
+        List<Effort.Row> rows = a.steer().flatMap(SteerFigures::effort).map(Effort::rows).orElse(List.of());
+        return rows.size() < 2 ? List.of() : List.of(
+                series("parked", List.of(new Run(rows.stream().map(r -> new double[] {r.steeringWheelDeg(), r.parked()}).toList()))),
+                series("creeping", List.of(new Run(rows.stream().map(r -> new double[] {r.steeringWheelDeg(), r.creeping()}).toList()))));
+    }
+
+    private static List<Series> wheelbase(Analysis a) {
+        List<Series> all = new ArrayList<>();
+        for (Side side : Side.values()) {
+            all.add(series(side.label(), travel(a, false, p -> p.knuckle(side).wheelCentre().x()
+                    - a.steer().orElseThrow().knuckle(side).wheelCentre().x())));
+        }
+        return all;
+    }
+
+    private static List<Series> bothWheels(Analysis a, boolean roll, ToDoubleFunction<KnucklePose> value) {
+        List<Series> all = new ArrayList<>();
+        for (Side side : Side.values()) {
+            all.add(series(side.label(), travel(a, roll, p -> value.applyAsDouble(p.knuckle(side)))));
+        }
+        return all;
+    }
+
+    private static List<Run> steer(Analysis a, Function<SteerRow, Optional<Double>> value) {
         List<Run> runs = new ArrayList<>();
         List<double[]> points = new ArrayList<>();
         a.steer().ifPresent(s -> s.rows().forEach(r -> value.apply(r).ifPresentOrElse(
@@ -87,12 +193,13 @@ enum Curve {
         return runs;
     }
 
-    private static List<Run> bump(Analysis a) {
+    private static List<Run> travel(Analysis a, boolean roll, ToDoubleFunction<AxlePose.Assembled> value) {
         List<Run> runs = new ArrayList<>();
         List<double[]> points = new ArrayList<>();
-        a.steer().ifPresent(s -> s.bump().forEach(b -> b.knuckles().ifPresentOrElse(
-                k -> points.add(new double[] {b.travel(), k.left().toeInDeg()}),
-                () -> cut(runs, points))));
+        List<BumpRow> rows = a.steer().map(s -> roll ? s.roll() : s.bump()).orElse(List.of());
+        rows.forEach(b -> b.knuckles().ifPresentOrElse(
+                k -> points.add(new double[] {b.travel(), value.applyAsDouble(k)}),
+                () -> cut(runs, points)));
         cut(runs, points);
         return runs;
     }

@@ -4,16 +4,24 @@ import java.util.List;
 import java.util.Optional;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.input.MouseEvent;
 import javafx.scene.text.TextAlignment;
 import mildtilt.app.look.CanvasPane;
 import mildtilt.app.look.Fonts;
 import mildtilt.app.look.Ink;
+import mildtilt.app.plot.Curve.Across;
 import mildtilt.app.plot.Curve.Run;
+import mildtilt.app.plot.Curve.Series;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.app.workbench.Worked;
+import mildtilt.job.Vehicle;
 import mildtilt.measure.LengthText;
+import org.jspecify.annotations.Nullable;
 
-/** One curve, now in full ink and before the change in faint, with the hands' place marked. */
+/**
+ * One curve, now in full ink and before the change in faint, with the hands' place marked and the normal travel shaded.
+ * Pointed at it tells its values there; pressed it takes the hands there.
+ */
 final class PlotSheet extends CanvasPane {
 
     private static final double LEFT = 50;
@@ -23,6 +31,8 @@ final class PlotSheet extends CanvasPane {
 
     private final Workbench bench;
     private Curve curve = Curve.COLUMN_TURN;
+    private @Nullable Scale xScale;
+    private double pointed = Double.NaN;
 
     PlotSheet(Workbench bench) {
         this.bench = bench;
@@ -31,35 +41,131 @@ final class PlotSheet extends CanvasPane {
         bench.workedProperty().addListener((_, _, _) -> redraw());
         bench.handsProperty().addListener((_, _, _) -> redraw());
         bench.lengthUnitProperty().addListener((_, _, _) -> redraw());
+        addEventHandler(MouseEvent.MOUSE_MOVED, e -> point(e.getX()));
+        addEventHandler(MouseEvent.MOUSE_EXITED, _ -> point(Double.NaN));
+        addEventHandler(MouseEvent.MOUSE_PRESSED, e -> take(e.getX()));
+        addEventHandler(MouseEvent.MOUSE_DRAGGED, e -> take(e.getX()));
     }
 
     void show(Curve c) {
         curve = c;
+        pointed = Double.NaN;
         redraw();
+    }
+
+    private void point(double x) {
+        Scale scale = xScale;
+        double before = pointed;
+        pointed = scale == null || Double.isNaN(x) || x < LEFT || x > getWidth() - RIGHT ? Double.NaN : scale.valueAt(x);
+        if (Double.compare(before, pointed) != 0) {
+            redraw();
+        }
+    }
+
+    private void take(double x) {
+        Scale scale = xScale;
+        if (scale != null) {
+            double value = Math.clamp(scale.valueAt(x), scale.low(), scale.high());
+            curve.take(bench, value / curve.shown(bench.lengthUnit()));
+        }
     }
 
     @Override
     protected void draw(GraphicsContext g, double w, double h) {
         Optional<Worked> worked = bench.workedProperty().get();
-        List<Run> now = worked.map(x -> curve.runs(x.now())).orElse(List.of());
-        List<Run> before = worked.flatMap(Worked::before).map(curve::runs).orElse(List.of());
+        List<Series> now = worked.map(x -> curve.series(x.now())).orElse(List.of());
+        List<Series> before = worked.flatMap(Worked::before).map(curve::series).orElse(List.of());
+        setAccessibleText(curve.title());
         if (now.isEmpty()) {
+            xScale = null;
             g.setFill(ink(Ink.FAINT));
             g.setFont(Fonts.text(14));
-            g.fillText("Nothing to draw: this job lacks the parts, or they can't turn.", LEFT, h / 2, w - LEFT - RIGHT);
+            g.fillText("Nothing to draw: this job lacks the parts, or they can't move so.", LEFT, h / 2, w - LEFT - RIGHT);
             return;
         }
         double shown = curve.shown(bench.lengthUnit());
-        Scale x = Scale.over(now, before, 0, shown, LEFT, w - RIGHT, (w - LEFT) / 70);
-        Scale y = Scale.over(now, before, 1, 1, h - BOTTOM, TOP, (h - TOP - BOTTOM) / 26);
+        double up = curve.shownUp(bench.lengthUnit());
+        Scale x = Scale.over(runs(now), runs(before), 0, shown, LEFT, w - RIGHT, (w - LEFT) / 70);
+        Scale y = Scale.over(runs(now), runs(before), 1, up, h - BOTTOM, TOP, (h - TOP - BOTTOM) / 26);
+        xScale = x;
+        band(g, x, shown, h);
         grid(g, x, y, w, h);
-        stroke(g, before, x, y, shown, Ink.BEFORE, 1.5, true);
-        stroke(g, now, x, y, shown, Ink.ACCENT, 2.5, false);
+        for (Series s : before) {
+            stroke(g, s.runs(), x, y, shown, up, Ink.BEFORE, 1.5, true);
+        }
+        for (int i = now.size() - 1; i >= 0; i--) {
+            stroke(g, now.get(i).runs(), x, y, shown, up, i == 0 ? Ink.ACCENT : Ink.LINE, i == 0 ? 2.5 : 1.5, false);
+        }
         double at = x.at(curve.at(bench.hands()) * shown);
         g.setStroke(ink(Ink.LINE));
         g.setLineWidth(1);
         g.strokeLine(at, TOP, at, h - BOTTOM);
-        setAccessibleText(curve.title());
+        reading(g, x, now, before, shown, w, h);
+    }
+
+    private static List<Run> runs(List<Series> all) {
+        return all.stream().flatMap(s -> s.runs().stream()).toList();
+    }
+
+    /** The normal travel apart from the full. */
+    private void band(GraphicsContext g, Scale x, double shown, double h) {
+        if (curve.acrossWhat() == Across.TRAVEL) {
+            Vehicle v = bench.job().vehicle();
+            double from = x.at(Math.max(x.low(), -v.normalDroop() * shown));
+            double to = x.at(Math.min(x.high(), v.normalBump() * shown));
+            g.setFill(ink(Ink.GRID));
+            g.setGlobalAlpha(0.55);
+            g.fillRect(from, TOP, Math.max(0, to - from), h - BOTTOM - TOP);
+            g.setGlobalAlpha(1);
+        }
+    }
+
+    /** What the curve says where it is pointed at, else where the hands are. */
+    private void reading(GraphicsContext g, Scale x, List<Series> now, List<Series> before, double shown, double w, double h) {
+        boolean pointing = !Double.isNaN(pointed);
+        double at = pointing ? pointed : curve.at(bench.hands()) * shown;
+        StringBuilder text = new StringBuilder(LengthText.decimal(at, Math.max(x.decimals(), curve.acrossWhat().isLength() ? 0 : 1)));
+        text.append(curve.acrossWhat().isLength() ? "" : "°").append(": ");
+        boolean any = false;
+        for (Series s : now) {
+            Optional<Double> value = value(s, at / shown);
+            if (value.isPresent()) {
+                text.append(any ? ",  " : "").append(s.name()).append(s.name().isEmpty() ? "" : " ").append(curve.text(value.get(), bench.lengthUnit()));
+                before.stream().filter(b -> b.name().equals(s.name())).findFirst().flatMap(b -> value(b, at / shown))
+                        .filter(was -> Math.abs(was - value.get()) > 1e-9)
+                        .ifPresent(was -> text.append(" (was ").append(curve.text(was, bench.lengthUnit())).append(')'));
+                any = true;
+            }
+        }
+        if (!any) {
+            return;
+        }
+        if (pointing) {
+            g.setStroke(ink(Ink.ACCENT));
+            g.setLineDashes(2, 3);
+            g.strokeLine(x.at(at), TOP, x.at(at), h - BOTTOM);
+            g.setLineDashes();
+        }
+        g.setFont(Fonts.figure(13));
+        g.setTextAlign(TextAlignment.RIGHT);
+        g.setTextBaseline(VPos.TOP);
+        g.setFill(ink(pointing ? Ink.ACCENT : Ink.LINE));
+        g.fillText(text.toString(), w - RIGHT - 2, TOP - 7, w - LEFT - RIGHT);
+    }
+
+    /** In between the points along straight lines; empty in gaps. */
+    static Optional<Double> value(Series s, double at) {
+        for (Run run : s.runs()) {
+            List<double[]> p = run.points();
+            for (int i = 1; i < p.size(); i++) {
+                double a = p.get(i - 1)[0];
+                double b = p.get(i)[0];
+                if (at >= Math.min(a, b) - 1e-9 && at <= Math.max(a, b) + 1e-9 && a != b) {
+                    return Optional.of(p.get(i - 1)[1] + (p.get(i)[1] - p.get(i - 1)[1]) * (at - a) / (b - a));
+                }
+            }
+        }
+        return Optional.empty();
     }
 
     private void grid(GraphicsContext g, Scale x, Scale y, double w, double h) {
@@ -84,16 +190,16 @@ final class PlotSheet extends CanvasPane {
         g.setTextBaseline(VPos.BASELINE);
         g.fillText(curve.across(bench.lengthUnit()), (LEFT + w - RIGHT) / 2, h - 5);
         g.setTextAlign(TextAlignment.LEFT);
-        g.fillText(curve.unit(), 4, h - 5);
+        g.fillText(curve.unit(bench.lengthUnit()), 4, h - 5);
     }
 
-    private void stroke(GraphicsContext g, List<Run> runs, Scale x, Scale y, double shown, Ink ink, double width, boolean dashed) {
+    private void stroke(GraphicsContext g, List<Run> runs, Scale x, Scale y, double shown, double up, Ink ink, double width, boolean dashed) {
         g.setStroke(ink(ink));
         g.setLineWidth(width);
         g.setLineDashes(dashed ? new double[] {5, 4} : null);
         for (Run run : runs) {
             double[] xs = run.points().stream().mapToDouble(p -> x.at(p[0] * shown)).toArray();
-            double[] ys = run.points().stream().mapToDouble(p -> y.at(p[1])).toArray();
+            double[] ys = run.points().stream().mapToDouble(p -> y.at(p[1] * up)).toArray();
             g.strokePolyline(xs, ys, xs.length);
         }
         g.setLineDashes();

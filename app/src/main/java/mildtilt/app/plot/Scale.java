@@ -37,6 +37,11 @@ record Scale(double low, double high, double from, double to, double step) {
         return from + (value - low) / (high - low) * (to - from);
     }
 
+    /** The value at a pixel. */
+    double valueAt(double pixel) {
+        return low + (pixel - from) / (to - from) * (high - low);
+    }
+
     double first() {
         return Math.ceil(low / step - 1e-9) * step;
     }

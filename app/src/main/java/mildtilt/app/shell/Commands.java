@@ -27,8 +27,10 @@ import javafx.stage.Stage;
 import javafx.stage.WindowEvent;
 import mildtilt.app.bay.BayPane;
 import mildtilt.app.workbench.HandsPosition;
+import mildtilt.app.workbench.SideTab;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
+import mildtilt.format.DemoJob;
 import mildtilt.measure.LengthUnit;
 
 /** Every command once: it feeds its menu entry, its keys and the sheet of shortcuts. */
@@ -41,11 +43,13 @@ final class Commands {
 
     private final Stage window;
     private final Workbench bench;
+    private final Documents documents;
     private final List<Group> groups = new ArrayList<>();
 
     Commands(Stage window, Workbench bench, Documents documents, BayPane bay, ObjectProperty<Theme> theme) {
         this.window = window;
         this.bench = bench;
+        this.documents = documents;
         groups.add(new Group("Job", List.of(
                 always("Open…", "Shortcut+O", () -> documents.open(window)),
                 always("Save", "Shortcut+S", () -> documents.save(window)),
@@ -56,7 +60,11 @@ final class Commands {
         groups.add(new Group("Edit", List.of(
                 new Command("Undo", Optional.of("Shortcut+Z"), () -> bench.undoable().map(c -> "Undo: " + c), bench::undo),
                 new Command("Redo", Optional.of("Shortcut+Shift+Z"), () -> bench.redoable().map(c -> "Redo: " + c), bench::redo),
-                always("Pin to compare with", "Shortcut+B", bench::pin))));
+                always("Pin to compare with", "Shortcut+B", bench::pin),
+                tab("Notes", "Shortcut+Alt+1", SideTab.NOTES),
+                tab("Knuckle changes", "Shortcut+Alt+2", SideTab.KNUCKLE),
+                tab("Work it out", "Shortcut+Alt+3", SideTab.WORK_OUT),
+                tab("Variants", "Shortcut+Alt+4", SideTab.VARIANTS))));
         groups.add(new Group("View", List.of(
                 always("Side", "Shortcut+1", () -> bay.enlarge(0)),
                 always("Plan", "Shortcut+2", () -> bay.enlarge(1)),
@@ -92,6 +100,24 @@ final class Commands {
         return new Command(name, Optional.of(keys), () -> Optional.of(name), run);
     }
 
+    private Command tab(String name, String keys, SideTab tab) {
+        return always(name, keys, () -> {
+            bench.stageProperty().set(WorkStage.LINKAGE);
+            bench.sideTabProperty().set(tab);
+        });
+    }
+
+    /** The demo vehicles, below the commands of the job. */
+    private Menu demos() {
+        Menu menu = new Menu("Demo vehicles");
+        for (DemoJob d : DemoJob.values()) {
+            MenuItem item = new MenuItem(d.title() + ": " + d.steering());
+            item.setOnAction(_ -> documents.openDemo(window, d));
+            menu.getItems().add(item);
+        }
+        return menu;
+    }
+
     MenuBar menuBar() {
         MenuBar bar = new MenuBar();
         for (Group group : groups) {
@@ -100,7 +126,10 @@ final class Commands {
                 MenuItem item = new MenuItem(c.name);
                 c.keys.ifPresent(k -> item.setAccelerator(KeyCombination.valueOf(k)));
                 item.setOnAction((ActionEvent _) -> c.run.run());
-                if (c.name.equals("Quit") || c.name.equals("Linkage stage")) {
+                if (c.name.equals("Save")) {
+                    menu.getItems().add(demos());
+                }
+                if (c.name.equals("Quit") || c.name.equals("Linkage stage") || c.name.equals("Notes")) {
                     menu.getItems().add(new SeparatorMenuItem());
                 }
                 menu.getItems().add(item);

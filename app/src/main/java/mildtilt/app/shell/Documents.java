@@ -18,6 +18,7 @@ import javafx.stage.Window;
 import mildtilt.analysis.Analysis;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.format.CsvFiles;
+import mildtilt.format.DemoJob;
 import mildtilt.format.JobCardPdf;
 import mildtilt.format.JobFile;
 import mildtilt.format.JobFileException;
@@ -65,6 +66,14 @@ public final class Documents {
         } catch (JobFileException e) {
             tell(owner, "That file was not opened. What was open is untouched.", e.getMessage());
             return false;
+        }
+    }
+
+    /** Puts a demo vehicle on the bench, as a job not saved anywhere yet. */
+    public void openDemo(Window owner, DemoJob demo) {
+        if (mayLetGo(owner)) {
+            bench.open(demo.job(), Optional.empty());
+            bench.say("Opened the demo " + demo.title() + ": " + demo.steering() + ".");
         }
     }
 

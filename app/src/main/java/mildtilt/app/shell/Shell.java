@@ -3,6 +3,7 @@ package mildtilt.app.shell;
 import java.time.Clock;
 import java.util.Locale;
 import javafx.beans.binding.Bindings;
+import javafx.beans.binding.BooleanBinding;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.css.PseudoClass;
@@ -22,12 +23,17 @@ import javafx.stage.Stage;
 import mildtilt.app.bay.BayPane;
 import mildtilt.app.compare.CompareTable;
 import mildtilt.app.hands.HandsPane;
+import mildtilt.app.linkage.KnucklePane;
+import mildtilt.app.linkage.VariantsPane;
+import mildtilt.app.linkage.VariantsTable;
+import mildtilt.app.linkage.WorkOutPane;
 import mildtilt.app.look.Choices;
 import mildtilt.app.make.JobCardPane;
 import mildtilt.app.notes.NotesPane;
 import mildtilt.app.piece.PiecePane;
 import mildtilt.app.plot.PlotPane;
 import mildtilt.app.train.TrainStrip;
+import mildtilt.app.workbench.SideTab;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.measure.LengthUnit;
@@ -49,15 +55,19 @@ public final class Shell {
         documents = new Documents(bench, recovery, prompt, clock);
         bay = new BayPane(bench);
         JobCardPane card = new JobCardPane(bench, clock, () -> documents.saveJobCard(window), () -> documents.saveCsv(window));
-        StackPane middle = new StackPane(bay, card);
+        VariantsTable variants = new VariantsTable(bench);
+        StackPane middle = new StackPane(bay, variants, card);
         middle.setMinSize(0, 0);
-        bay.visibleProperty().bind(bench.stageProperty().isNotEqualTo(WorkStage.MAKE));
+        BooleanBinding comparing = bench.stageProperty().isEqualTo(WorkStage.LINKAGE)
+                .and(bench.sideTabProperty().isEqualTo(SideTab.VARIANTS));
+        variants.visibleProperty().bind(comparing);
+        bay.visibleProperty().bind(bench.stageProperty().isNotEqualTo(WorkStage.MAKE).and(comparing.not()));
         card.visibleProperty().bind(bench.stageProperty().isEqualTo(WorkStage.MAKE));
 
         Commands commands = new Commands(window, bench, documents, bay, theme);
-        VBox side = new VBox(new PiecePane(bench), new NotesPane(bench));
+        VBox side = new VBox(new PiecePane(bench), sideTabs(), sidePanes());
         side.getStyleClass().add("side");
-        VBox.setVgrow(side.getChildren().get(1), Priority.ALWAYS);
+        VBox.setVgrow(side.getChildren().getLast(), Priority.ALWAYS);
         PlotPane plot = new PlotPane(bench);
         HBox.setHgrow(plot, Priority.ALWAYS);
         HBox bottom = new HBox(new HandsPane(bench), new CompareTable(bench), plot);
@@ -114,6 +124,45 @@ public final class Shell {
         bar.getStyleClass().add("top-bar");
         bar.setAlignment(Pos.CENTER_LEFT);
         return bar;
+    }
+
+    /** What the side is used for: a choice in the linkage stage, the notes elsewhere. */
+    private HBox sideTabs() {
+        HBox tabs = new HBox();
+        tabs.getStyleClass().add("side-tabs");
+        for (SideTab t : SideTab.values()) {
+            ToggleButton b = new ToggleButton(t.label());
+            b.setId("side-" + t.name().toLowerCase(Locale.ROOT).replace('_', '-'));
+            b.getStyleClass().add("side-tab");
+            b.setSelected(bench.sideTabProperty().get() == t);
+            b.setOnAction(_ -> {
+                bench.sideTabProperty().set(t);
+                b.setSelected(true);
+            });
+            bench.sideTabProperty().addListener((_, _, now) -> b.setSelected(now == t));
+            tabs.getChildren().add(b);
+        }
+        tabs.visibleProperty().bind(bench.stageProperty().isEqualTo(WorkStage.LINKAGE));
+        tabs.managedProperty().bind(tabs.visibleProperty());
+        return tabs;
+    }
+
+    private StackPane sidePanes() {
+        StackPane panes = new StackPane();
+        panes.setMinSize(0, 0);
+        for (SideTab t : SideTab.values()) {
+            Region pane = switch (t) {
+                case NOTES -> new NotesPane(bench);
+                case KNUCKLE -> new KnucklePane(bench);
+                case WORK_OUT -> new WorkOutPane(bench);
+                case VARIANTS -> new VariantsPane(bench);
+            };
+            BooleanBinding elsewhere = bench.stageProperty().isNotEqualTo(WorkStage.LINKAGE);
+            BooleanBinding chosen = bench.sideTabProperty().isEqualTo(t);
+            pane.visibleProperty().bind(t == SideTab.NOTES ? chosen.or(elsewhere) : chosen.and(elsewhere.not()));
+            panes.getChildren().add(pane);
+        }
+        return panes;
     }
 
     private ChoiceBox<LengthUnit> unitChoice() {

@@ -42,6 +42,7 @@ public final class Workbench implements AutoCloseable {
     private final ObjectProperty<LengthUnit> lengthUnit = new SimpleObjectProperty<>(LengthUnit.MM);
     private final ObjectProperty<WorkStage> stage = new SimpleObjectProperty<>(WorkStage.COLUMN);
     private final ObjectProperty<Compared> compared = new SimpleObjectProperty<>(Compared.LAST_CHANGE);
+    private final ObjectProperty<SideTab> sideTab = new SimpleObjectProperty<>(SideTab.NOTES);
     private final ObjectProperty<Message> message = new SimpleObjectProperty<>(new Message("", false));
     private final History history = new History();
     private final AnalysisRunner runner;
@@ -102,6 +103,11 @@ public final class Workbench implements AutoCloseable {
 
     public ObjectProperty<WorkStage> stageProperty() {
         return stage;
+    }
+
+    /** What stands at the side. */
+    public ObjectProperty<SideTab> sideTabProperty() {
+        return sideTab;
     }
 
     public ObjectProperty<Compared> comparedProperty() {
@@ -277,6 +283,11 @@ public final class Workbench implements AutoCloseable {
         compared.set(Compared.PINNED);
         requestAnalysis();
         say("Pinned. Changes from here on are compared with the job as it stands now.");
+    }
+
+    /** The job that changes are told from: as pinned, else as opened. */
+    public Job pieceInHand() {
+        return pinned.orElse(opened);
     }
 
     private Optional<Job> before() {

@@ -1,4 +1,4 @@
-package mildtilt.app.piece;
+package mildtilt.app.look;
 
 import java.util.function.Consumer;
 import java.util.function.DoubleConsumer;
@@ -14,7 +14,7 @@ import org.jspecify.annotations.Nullable;
  * A field for one measure. Enter or leaving it takes what was typed; Escape puts back what was there. What
  * can't be read stays to be mended, marked, with the reason; nothing is taken.
  */
-final class MeasureField extends TextField {
+public final class MeasureField extends TextField {
 
     private static final PseudoClass WRONG = PseudoClass.getPseudoClass("wrong");
 
@@ -23,7 +23,7 @@ final class MeasureField extends TextField {
     private final DoubleConsumer take;
     private final Consumer<String> refuse;
 
-    MeasureField(String shown, ToDoubleFunction<String> read, DoubleConsumer take,
+    public MeasureField(String shown, ToDoubleFunction<String> read, DoubleConsumer take,
             Consumer<String> refuse) {
         super(shown);
         this.shown = shown;

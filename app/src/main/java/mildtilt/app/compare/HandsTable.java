@@ -1,0 +1,163 @@
+package mildtilt.app.compare;
+
+import java.util.EnumMap;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import javafx.geometry.HPos;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.ColumnConstraints;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import mildtilt.app.workbench.Workbench;
+import mildtilt.linkage.AxleSolver;
+import mildtilt.linkage.Rod;
+import mildtilt.linkage.RodEnd;
+import mildtilt.measure.Quantity;
+import mildtilt.steer.AxlePose;
+import mildtilt.steer.Effort;
+import mildtilt.steer.LimitGauge;
+import mildtilt.suspension.CannotAssemble;
+import mildtilt.suspension.CornerPose;
+import mildtilt.suspension.KnucklePose;
+
+/** Every figure of both wheels and of the rods where the hands hold them. */
+final class HandsTable extends VBox {
+
+    private final Workbench bench;
+    private final GridPane grid = new GridPane();
+    private int row;
+
+    public HandsTable(Workbench bench) {
+        this.bench = bench;
+        setId("hands-table");
+        grid.getStyleClass().add("compare-grid");
+        ColumnConstraints name = new ColumnConstraints();
+        name.setHgrow(Priority.ALWAYS);
+        ColumnConstraints figure = new ColumnConstraints(84);
+        figure.setHalignment(HPos.RIGHT);
+        grid.getColumnConstraints().addAll(name, figure, figure);
+        ScrollPane scroll = new ScrollPane(grid);
+        scroll.setFitToWidth(true);
+        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        scroll.getStyleClass().add("table-scroll");
+        VBox.setVgrow(scroll, Priority.ALWAYS);
+        getChildren().add(scroll);
+        bench.handsProperty().addListener((_, _, _) -> refresh());
+        bench.jobProperty().addListener((_, _, _) -> refresh());
+        bench.lengthUnitProperty().addListener((_, _, _) -> refresh());
+        visibleProperty().addListener((_, _, _) -> refresh());
+        refresh();
+    }
+
+    private void refresh() {
+        if (!isVisible()) {
+            return;
+        }
+        grid.getChildren().clear();
+        row = 0;
+        Optional<AxlePose> pose = bench.pose();
+        if (pose.isEmpty()) {
+            line("This job has no axle yet.", "", "");
+            return;
+        }
+        line("", "left", "right");
+        wheels(pose.get());
+        pose.get().assembled().ifPresent(_ -> rods(pose.get()));
+        pose.get().obstacle().map(CannotAssemble::phrase).ifPresent(p -> {
+            Label why = new Label(p.text(bench.lengthUnit()));
+            why.setWrapText(true);
+            grid.add(why, 0, row++, 3, 1);
+        });
+    }
+
+    private void wheels(AxlePose pose) {
+        pair(pose, "Steer, + left", k -> Quantity.angle(k.steerDeg()));
+        pair(pose, "Toe-in", k -> Quantity.angle(k.toeInDeg()));
+        pair(pose, "Camber", k -> Quantity.angle(k.camberDeg()));
+        pair(pose, "Caster", k -> Quantity.angle(k.casterDeg()));
+        pair(pose, "Kingpin inclination", k -> Quantity.angle(k.kingpinInclinationDeg()));
+        pair(pose, "Scrub radius", k -> Quantity.length(k.scrubRadius()));
+        pair(pose, "Trail", k -> Quantity.length(k.mechanicalTrail()));
+    }
+
+    private void pair(AxlePose pose, String name, Function<KnucklePose, Quantity> figure) {
+        line(name, text(pose.left(), figure), text(pose.right(), figure));
+    }
+
+    private String text(CornerPose pose, Function<KnucklePose, Quantity> figure) {
+        return switch (pose) {
+            case CannotAssemble _ -> "–";
+            case KnucklePose k -> figure.apply(k).text(bench.lengthUnit());
+        };
+    }
+
+    private void rods(AxlePose pose) {
+        AxleSolver axle = bench.train().axle().orElseThrow();
+        LimitGauge gauge = new LimitGauge(axle, bench.job().targets());
+        Map<RodEnd, Double> tilt = new EnumMap<>(RodEnd.class);
+        Map<RodEnd, Double> arm = new EnumMap<>(RodEnd.class);
+        axle.atRodEnds(pose.stance(), new AxleSolver.AtRodEnd() {
+            @Override
+            public void tilt(RodEnd end, double deg) {
+                tilt.put(end, deg);
+            }
+
+            @Override
+            public void arm(RodEnd end, double deg) {
+                arm.put(end, Math.min(deg, 180 - deg));
+            }
+        });
+        boolean one = axle.axle().oneTieRod();
+        RodEnd left = one ? RodEnd.TIE_LEFT : RodEnd.LEFT_OUTER;
+        RodEnd right = one ? RodEnd.TIE_RIGHT : RodEnd.RIGHT_OUTER;
+        line("Tie rod to over-centre", angle(arm, left), angle(arm, right));
+        line("Rod end tilt, at the arm", tilt(tilt, gauge, left), tilt(tilt, gauge, right));
+        if (!one) {
+            line("Rod end tilt, inner", tilt(tilt, gauge, RodEnd.LEFT_INNER), tilt(tilt, gauge, RodEnd.RIGHT_INNER));
+        }
+        for (RodEnd end : RodEnd.values()) {
+            if (end.rod() != Rod.LEFT_TIE_ROD && end.rod() != Rod.RIGHT_TIE_ROD && end.rod() != Rod.TIE_ROD) {
+                if (tilt.containsKey(end)) {
+                    line(capital(end.rod().label()) + " tilt, " + end.label(), "", tilt(tilt, gauge, end));
+                }
+                if (arm.containsKey(end)) {
+                    line(capital(end.rod().label()) + " over-centre, " + end.label(), "", angle(arm, end));
+                }
+            }
+        }
+        effort();
+    }
+
+    private void effort() {
+        Effort.at(bench.train(), bench.job(), bench.hands().steeringWheelDeg()).ifPresent(e -> {
+            line("Rim force, parked", "", Quantity.force(e.row().parked()).text(bench.lengthUnit()));
+            line("Rim force, creeping", "", Quantity.force(e.row().creeping()).text(bench.lengthUnit()));
+            line("Weight returns it with", "", Quantity.force(e.row().returning()).text(bench.lengthUnit()));
+            e.rodForce().forEach((rod, n) -> line("Force in the " + rod.label(), "", Quantity.force(n).text(bench.lengthUnit())));
+        });
+    }
+
+    private String angle(Map<RodEnd, Double> map, RodEnd end) {
+        return Optional.ofNullable(map.get(end)).map(d -> Quantity.angle(d).text(bench.lengthUnit())).orElse("–");
+    }
+
+    private String tilt(Map<RodEnd, Double> map, LimitGauge gauge, RodEnd end) {
+        double allowed = gauge.allowedTiltDeg(end);
+        return map.containsKey(end) ? angle(map, end) + (Double.isFinite(allowed) ? " of " + Math.round(allowed) + "°" : "") : "–";
+    }
+
+    private static String capital(String s) {
+        return Character.toUpperCase(s.charAt(0)) + s.substring(1);
+    }
+
+    private void line(String name, String left, String right) {
+        Label l = new Label(left);
+        Label r = new Label(right);
+        l.getStyleClass().add("figure-now");
+        r.getStyleClass().add("figure-now");
+        grid.addRow(row++, new Label(name), l, r);
+    }
+}

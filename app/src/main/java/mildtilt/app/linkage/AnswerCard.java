@@ -1,0 +1,71 @@
+package mildtilt.app.linkage;
+
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import mildtilt.analysis.Headlines;
+import mildtilt.app.workbench.Workbench;
+import mildtilt.job.Job;
+import mildtilt.job.Variant;
+import mildtilt.measure.Phrase;
+import mildtilt.workout.Answer;
+
+/** One answer: what to do, what is still missing, every figure it changes, and the press that takes it. */
+final class AnswerCard extends VBox {
+
+    private static final int SHOWN = 9;
+
+    AnswerCard(Workbench bench, Answer answer, List<Headlines.Change> effects, String id) {
+        getStyleClass().addAll("finding-card", answer.meets() ? "meets" : "near");
+        setId(id);
+        String text = answer.sentence().text(bench.lengthUnit());
+        getChildren().add(KnucklePane.wrapped(text, "finding-what"));
+        if (!answer.meets()) {
+            for (Phrase missing : answer.missing()) {
+                getChildren().add(KnucklePane.wrapped("Not met: " + missing.text(bench.lengthUnit()), "finding-why"));
+            }
+        }
+        VBox effect = new VBox();
+        effect.getStyleClass().add("remedy-effect");
+        List<Headlines.Change> notable = effects.stream().filter(Headlines.Change::notable).toList();
+        for (Headlines.Change c : notable.stream().limit(SHOWN).toList()) {
+            effect.getChildren().add(new Label(c.headline().label() + "  " + text(bench, c, c.before()) + " → " + text(bench, c, c.after())));
+        }
+        if (notable.size() > SHOWN) {
+            effect.getChildren().add(new Label("and " + (notable.size() - SHOWN) + " more"));
+        }
+        HBox.setHgrow(effect, Priority.ALWAYS);
+        Button take = new Button("Take it");
+        take.setId(id + "-take");
+        take.getStyleClass().add("take-remedy");
+        take.setMinWidth(Region.USE_PREF_SIZE);
+        take.setOnAction(_ -> bench.edit(text, j -> j.withSolution(answer.job())));
+        Button keep = new Button("Keep beside");
+        keep.setId(id + "-keep");
+        keep.setMinWidth(Region.USE_PREF_SIZE);
+        keep.setOnAction(_ -> bench.edit("Keep as a variant: " + text, j -> j.keepingVariant(new Variant(freeName(j), answer.job()))));
+        VBox buttons = new VBox(4, take, keep);
+        getChildren().add(new HBox(8, effect, buttons));
+    }
+
+    private static String freeName(Job job) {
+        int n = 1;
+        while (taken(job, "Answer " + n)) {
+            n++;
+        }
+        return "Answer " + n;
+    }
+
+    private static boolean taken(Job job, String name) {
+        return job.variants().stream().anyMatch(v -> v.name().equals(name));
+    }
+
+    private static String text(Workbench bench, Headlines.Change c, Optional<Double> value) {
+        return value.map(v -> c.headline().unit().format(v, bench.lengthUnit())).orElse("none");
+    }
+}

@@ -1,0 +1,119 @@
+package mildtilt.app.linkage;
+
+import java.util.Locale;
+import javafx.geometry.Pos;
+import javafx.scene.control.Alert;
+import javafx.scene.control.Button;
+import javafx.scene.control.ButtonBar;
+import javafx.scene.control.ButtonType;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import mildtilt.app.workbench.Workbench;
+import mildtilt.job.Job;
+import mildtilt.job.Variant;
+
+/** Keeps the plan as a named variant, takes a variant as the plan, drops one. The table in the middle compares them. */
+public final class VariantsPane extends VBox {
+
+    private final Workbench bench;
+    private final TextField name = new TextField();
+    private final VBox list = new VBox();
+
+    public VariantsPane(Workbench bench) {
+        this.bench = bench;
+        setId("variants-pane");
+        getStyleClass().add("tab-pane-body");
+        name.setId("variant-name");
+        name.setPromptText("name, e.g. short arms");
+        name.setAccessibleText("Name of the variant");
+        HBox.setHgrow(name, Priority.ALWAYS);
+        Button keep = new Button("Keep the plan as");
+        keep.setId("keep-variant");
+        keep.setMinWidth(Region.USE_PREF_SIZE);
+        keep.setOnAction(_ -> keep());
+        name.setOnAction(_ -> keep());
+        HBox row = new HBox(6, keep, name);
+        row.setAlignment(Pos.CENTER_LEFT);
+        list.getStyleClass().add("notes-cards");
+        VBox body = new VBox(KnucklePane.wrapped("A variant is another way to build the same vehicle, kept in the job beside the plan. "
+                + "The table compares them all.", "hint"), row, list);
+        body.getStyleClass().add("tab-body");
+        ScrollPane scroll = new ScrollPane(body);
+        scroll.setFitToWidth(true);
+        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        VBox.setVgrow(scroll, Priority.ALWAYS);
+        getChildren().add(scroll);
+        bench.jobProperty().addListener((_, _, _) -> refresh());
+        refresh();
+    }
+
+    private void keep() {
+        String n = name.getText().strip();
+        if (n.isEmpty()) {
+            bench.refuse("Give the variant a name first.");
+            name.requestFocus();
+            return;
+        }
+        boolean again = bench.job().variants().stream().anyMatch(v -> v.name().equals(n));
+        if (again && !sure(n)) {
+            return;
+        }
+        if (bench.edit("Keep the plan as \"" + n + "\"", j -> j.keepingVariant(n))) {
+            name.clear();
+        }
+    }
+
+    private boolean sure(String n) {
+        ButtonType replace = new ButtonType("Replace it", ButtonBar.ButtonData.YES);
+        ButtonType stay = new ButtonType("Stay", ButtonBar.ButtonData.CANCEL_CLOSE);
+        Alert alert = new Alert(Alert.AlertType.CONFIRMATION, "", replace, stay);
+        alert.initOwner(getScene().getWindow());
+        alert.setTitle("Mild Tilt");
+        alert.setHeaderText("There is a variant \"" + n + "\" already. Replace it with the plan as it stands?");
+        return alert.showAndWait().orElse(stay) == replace;
+    }
+
+    private void refresh() {
+        list.getChildren().clear();
+        for (Variant v : bench.job().variants()) {
+            Label label = KnucklePane.wrapped(v.name(), "finding-what");
+            Button take = new Button("Take as the plan");
+            take.setId("take-variant-" + id(v));
+            take.getStyleClass().add("take-remedy");
+            take.setOnAction(_ -> bench.edit("Take \"" + v.name() + "\" as the plan",
+                    j -> j.takingVariant(v.name(), former(j, v.name()))));
+            Button drop = new Button("Drop");
+            drop.setId("drop-variant-" + id(v));
+            drop.setOnAction(_ -> bench.edit("Drop the variant \"" + v.name() + "\"", j -> j.withoutVariant(v.name())));
+            VBox card = new VBox(4, label, new HBox(8, take, drop));
+            card.getStyleClass().add("finding-card");
+            list.getChildren().add(card);
+        }
+        if (bench.job().variants().isEmpty()) {
+            list.getChildren().add(KnucklePane.wrapped("No variants yet.", "hint"));
+        }
+    }
+
+    private static String id(Variant v) {
+        return v.name().toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-");
+    }
+
+    /** The name the plan so far is kept under. */
+    static String former(Job job, String taken) {
+        String base = "Plan before " + taken;
+        String n = base;
+        for (int i = 2; has(job, n); i++) {
+            n = base + " " + i;
+        }
+        return n;
+    }
+
+    private static boolean has(Job job, String name) {
+        return job.variants().stream().anyMatch(v -> v.name().equals(name));
+    }
+}

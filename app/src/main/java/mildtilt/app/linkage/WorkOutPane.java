@@ -1,0 +1,277 @@
+package mildtilt.app.linkage;
+
+import java.util.EnumMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.function.DoubleConsumer;
+import javafx.application.Platform;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.ChoiceBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ProgressBar;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import mildtilt.analysis.Headlines;
+import mildtilt.app.look.Choices;
+import mildtilt.app.look.MeasureField;
+import mildtilt.app.workbench.Workbench;
+import mildtilt.check.StopMoves;
+import mildtilt.job.Job;
+import mildtilt.measure.LengthText;
+import mildtilt.measure.LengthUnit;
+import mildtilt.workout.Answer;
+import mildtilt.workout.Freedom;
+import mildtilt.workout.Goal;
+import mildtilt.workout.Knob;
+import mildtilt.workout.LockStops;
+import mildtilt.workout.Question;
+import mildtilt.workout.Want;
+import mildtilt.workout.Want.Wish;
+import mildtilt.workout.WorkOut;
+
+/**
+ * Asks what may move and how far, and what is wanted; looks for answers in the background with a way to give up; shows
+ * each with what it costs. Nothing is changed until one is taken.
+ */
+public final class WorkOutPane extends VBox {
+
+    private static final double USUAL_BOLT_RADIUS = 60;
+
+    private final Workbench bench;
+    private final ChoiceBox<Goal> goal = Choices.of(Goal.class, Goal::label, "goal", "What is to be worked out");
+    private final Label meaning = KnucklePane.wrapped("", "hint");
+    private final GridPane asked = new GridPane();
+    private final Button run = new Button("Work it out");
+    private final Button giveUp = new Button("Give up");
+    private final ProgressBar bar = new ProgressBar(0);
+    private final VBox answers = new VBox();
+    private final Map<Knob, Freedom> freedoms = new EnumMap<>(Knob.class);
+    private final Map<Wish, Double> wants = new LinkedHashMap<>();
+    private double boltRadius = USUAL_BOLT_RADIUS;
+    private double before = StopMoves.BEFORE_DEG;
+    private AtomicBoolean going = new AtomicBoolean();
+    private Optional<Job> askedAbout = Optional.empty();
+
+    public WorkOutPane(Workbench bench) {
+        this.bench = bench;
+        setId("work-out-pane");
+        getStyleClass().add("tab-pane-body");
+        asked.getStyleClass().add("piece-grid");
+        run.setId("run-work-out");
+        run.getStyleClass().add("take-remedy");
+        run.setOnAction(_ -> search());
+        giveUp.setId("give-up");
+        giveUp.setOnAction(_ -> stop());
+        bar.setMaxWidth(Double.MAX_VALUE);
+        HBox.setHgrow(bar, Priority.ALWAYS);
+        HBox buttons = new HBox(8, run, giveUp, bar);
+        buttons.setAlignment(Pos.CENTER_LEFT);
+        answers.getStyleClass().add("notes-cards");
+        answers.setId("answers");
+        VBox body = new VBox(goal, meaning, asked, buttons, answers);
+        body.getStyleClass().add("tab-body");
+        ScrollPane scroll = new ScrollPane(body);
+        scroll.setFitToWidth(true);
+        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        VBox.setVgrow(scroll, Priority.ALWAYS);
+        getChildren().add(scroll);
+        goal.setValue(Goal.LEAST_BUMP_STEER);
+        goal.valueProperty().addListener((_, _, _) -> start());
+        bench.lengthUnitProperty().addListener((_, _, _) -> ask());
+        bench.jobProperty().addListener((_, _, _) -> jobChanged());
+        visibleProperty().addListener((_, _, shown) -> {
+            if (shown) {
+                jobChanged();
+            }
+        });
+        searching(false);
+    }
+
+    /** Answers belong to the job they were worked out for; another asks anew. */
+    private void jobChanged() {
+        if (isVisible() && !bench.dragging() && !askedAbout.equals(Optional.of(bench.job()))) {
+            start();
+        }
+    }
+
+    private void start() {
+        stop();
+        answers.getChildren().clear();
+        askedAbout = Optional.of(bench.job());
+        freedoms.clear();
+        wants.clear();
+        Job job = bench.job();
+        Goal g = goal.getValue();
+        meaning.setText(g.meaning());
+        g.knobs(job).forEach(k -> freedoms.put(k, Freedom.either(k, k.usualReach())));
+        g.wants(job).forEach(w -> wants.put(w.wish(), w.value()));
+        ask();
+    }
+
+    private void ask() {
+        asked.getChildren().clear();
+        int row = 0;
+        Job job = bench.job();
+        Goal g = goal.getValue();
+        if (g == Goal.LOCK_STOPS) {
+            row = field(row, "Stop acts before all else by", "stop-before", Measure.ANGLE, before, v -> before = v);
+            row = field(row, "Stop bolt from the steer axis", "stop-radius", Measure.LENGTH, boltRadius, v -> boltRadius = v);
+        }
+        if (!wants.isEmpty()) {
+            asked.add(sub("Wanted"), 0, row++, 2, 1);
+        }
+        for (Map.Entry<Wish, Double> w : wants.entrySet()) {
+            row = field(row, w.getKey().label() + (w.getKey().unit().isEmpty() ? "" : ", " + w.getKey().unit()),
+                    "want-" + id(w.getKey()), Measure.NUMBER, w.getValue(), w::setValue);
+        }
+        if (!g.knobs(job).isEmpty()) {
+            asked.add(sub("May change, either way by"), 0, row++, 2, 1);
+        }
+        for (Knob k : g.knobs(job)) {
+            CheckBox use = new CheckBox(k.label());
+            use.setId("knob-" + id(k));
+            use.setSelected(freedoms.containsKey(k));
+            use.setMinHeight(Region.USE_PREF_SIZE);
+            use.setOnAction(_ -> {
+                if (use.isSelected()) {
+                    freedoms.put(k, Freedom.either(k, k.usualReach()));
+                } else {
+                    freedoms.remove(k);
+                }
+            });
+            double reach = freedoms.containsKey(k) ? freedoms.get(k).most() : k.usualReach();
+            MeasureField field = measure("reach-" + id(k), k.inDegrees() ? Measure.ANGLE : Measure.LENGTH, reach, v -> {
+                if (v > 0) {
+                    freedoms.put(k, Freedom.either(k, v));
+                    use.setSelected(true);
+                } else {
+                    bench.refuse("How far it may go must be above 0; untick it to leave it as it is.");
+                }
+            });
+            field.setAccessibleText(k.label() + ", either way by");
+            GridPane.setHgrow(use, Priority.ALWAYS);
+            asked.addRow(row++, use, field);
+        }
+        boolean can = g == Goal.LOCK_STOPS ? job.axle().isPresent() : !wants.isEmpty() && !g.knobs(job).isEmpty();
+        run.setDisable(!can);
+        if (!can) {
+            asked.add(KnucklePane.wrapped("This job can't be worked on so: it has no axle, does not steer the right way, or can't go "
+                    + "through its whole range. The notes say why.", "hint"), 0, row, 2, 1);
+        }
+    }
+
+    private static Label sub(String text) {
+        Label l = new Label(text);
+        l.getStyleClass().add("sub-head");
+        return l;
+    }
+
+    private static String id(Enum<?> e) {
+        return e.name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
+
+    private int field(int row, String label, String id, Measure measure, double value, DoubleConsumer take) {
+        Label name = KnucklePane.wrapped(label, "field-name");
+        MeasureField field = measure(id, measure, value, take);
+        field.setAccessibleText(label);
+        name.setLabelFor(field);
+        GridPane.setHgrow(name, Priority.ALWAYS);
+        asked.addRow(row, name, field);
+        return row + 1;
+    }
+
+    private MeasureField measure(String id, Measure measure, double value, DoubleConsumer take) {
+        LengthUnit unit = bench.lengthUnit();
+        MeasureField field = new MeasureField(switch (measure) {
+            case LENGTH -> LengthText.editable(value, unit);
+            case ANGLE -> LengthText.decimal(value, 1) + "°";
+            case NUMBER -> LengthText.decimal(value, 2);
+        }, t -> switch (measure) {
+            case LENGTH -> LengthText.parse(t, unit);
+            case ANGLE -> LengthText.parseDegrees(t);
+            case NUMBER -> LengthText.parseNumber(t);
+        }, take, bench::refuse);
+        field.setId(id);
+        return field;
+    }
+
+    private void searching(boolean is) {
+        run.setVisible(!is);
+        run.setManaged(!is);
+        giveUp.setVisible(is);
+        giveUp.setManaged(is);
+        bar.setVisible(is);
+    }
+
+    private void stop() {
+        going.set(false);
+        searching(false);
+    }
+
+    private record Priced(Answer answer, List<Headlines.Change> effects) {}
+
+    private void search() {
+        stop();
+        // What was typed last may still have the focus.
+        run.requestFocus();
+        Job job = bench.job();
+        AtomicBoolean mine = new AtomicBoolean(true);
+        going = mine;
+        Question question = new Question(List.copyOf(freedoms.values()),
+                wants.entrySet().stream().map(w -> Want.of(w.getKey(), w.getValue())).toList());
+        boolean stops = goal.getValue() == Goal.LOCK_STOPS;
+        double radius = boltRadius;
+        double early = before;
+        searching(true);
+        bar.setProgress(0);
+        answers.getChildren().clear();
+        CompletableFuture.supplyAsync(() -> {
+            List<Answer> found = stops ? LockStops.of(job, early, radius) : WorkOut.search(job, question, done -> {
+                Platform.runLater(() -> bar.setProgress(done));
+                return mine.get();
+            });
+            Headlines now = Headlines.of(job).orElseThrow();
+            return found.stream().map(a -> new Priced(a, Headlines.of(a.job()).map(now::against).orElse(List.of()))).toList();
+        }).whenComplete((found, problem) -> Platform.runLater(() -> {
+            if (!mine.get()) {
+                return;
+            }
+            searching(false);
+            if (problem != null) {
+                bench.refuse("It could not be worked out: " + problem.getMessage());
+            } else {
+                show(found, !stops && WorkOut.alreadyMet(job, question));
+            }
+        }));
+    }
+
+    private void show(List<Priced> found, boolean met) {
+        if (met) {
+            answers.getChildren().add(KnucklePane.wrapped("What is wanted is met as it stands.", "finding-what"));
+        }
+        if (found.isEmpty() && !met) {
+            answers.getChildren().add(KnucklePane.wrapped("Nothing within these limits brings it much nearer. Let it go further, or let "
+                    + "more change, or want less.", "finding-what"));
+        }
+        for (int i = 0; i < found.size(); i++) {
+            answers.getChildren().add(new AnswerCard(bench, found.get(i).answer, found.get(i).effects, "answer-" + i));
+        }
+    }
+
+    private enum Measure {
+        LENGTH,
+        ANGLE,
+        NUMBER
+    }
+}

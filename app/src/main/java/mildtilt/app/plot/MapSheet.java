@@ -1,0 +1,185 @@
+package mildtilt.app.plot;
+
+import java.util.Optional;
+import javafx.geometry.VPos;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.text.TextAlignment;
+import mildtilt.app.look.CanvasPane;
+import mildtilt.app.look.Fonts;
+import mildtilt.app.look.Ink;
+import mildtilt.app.workbench.HandsPosition;
+import mildtilt.app.workbench.Workbench;
+import mildtilt.measure.LengthText;
+import mildtilt.measure.LengthUnit;
+import mildtilt.measure.Quantity;
+import mildtilt.steer.TravelMap;
+
+/**
+ * Steering wheel against travel, each place in the ink of the margin to whatever limits it first, and hatched where it
+ * is past. Pointed at it tells the margin and the limit; pressed it takes the hands there.
+ */
+final class MapSheet extends CanvasPane {
+
+    private static final double LEFT = 50;
+    private static final double RIGHT = 104;
+    private static final double TOP = 14;
+    private static final double BOTTOM = 34;
+    /** Margins from here on are all drawn alike, degrees. */
+    private static final double AMPLE = 15;
+    private static final double CLOSE = 5;
+
+    private final Workbench bench;
+    private double pointedX = Double.NaN;
+    private double pointedY = Double.NaN;
+
+    MapSheet(Workbench bench) {
+        this.bench = bench;
+        setId("map");
+        setMinSize(200, 120);
+        setAccessibleText("Map of steering wheel against travel, by the margin to what limits first");
+        bench.workedProperty().addListener((_, _, _) -> redraw());
+        bench.handsProperty().addListener((_, _, _) -> redraw());
+        bench.lengthUnitProperty().addListener((_, _, _) -> redraw());
+        visibleProperty().addListener((_, _, _) -> redraw());
+        addEventHandler(MouseEvent.MOUSE_MOVED, e -> point(e.getX(), e.getY()));
+        addEventHandler(MouseEvent.MOUSE_EXITED, _ -> point(Double.NaN, Double.NaN));
+        addEventHandler(MouseEvent.MOUSE_PRESSED, e -> take(e.getX(), e.getY()));
+        addEventHandler(MouseEvent.MOUSE_DRAGGED, e -> take(e.getX(), e.getY()));
+    }
+
+    private Optional<TravelMap> map() {
+        return bench.workedProperty().get().flatMap(w -> w.now().map());
+    }
+
+    private void point(double x, double y) {
+        pointedX = x;
+        pointedY = y;
+        redraw();
+    }
+
+    private void take(double x, double y) {
+        map().ifPresent(m -> {
+            double sw = m.steeringWheelDeg().getFirst()
+                    + (x - LEFT) / width() * (m.steeringWheelDeg().getLast() - m.steeringWheelDeg().getFirst());
+            double up = m.travels().getLast() - (y - TOP) / height() * (m.travels().getLast() - m.travels().getFirst());
+            bench.moveHands(new HandsPosition(sw, up, up));
+        });
+    }
+
+    private double width() {
+        return getWidth() - LEFT - RIGHT;
+    }
+
+    private double height() {
+        return getHeight() - TOP - BOTTOM;
+    }
+
+    @Override
+    protected void draw(GraphicsContext g, double w, double h) {
+        if (!isVisible()) {
+            return;
+        }
+        Optional<TravelMap> map = map();
+        if (map.isEmpty()) {
+            g.setFill(ink(Ink.FAINT));
+            g.setFont(Fonts.text(14));
+            g.fillText("Nothing to draw: this job has no axle, or it can't turn.", LEFT, h / 2, w - LEFT);
+            return;
+        }
+        TravelMap m = map.get();
+        int nx = m.steeringWheelDeg().size();
+        int ny = m.travels().size();
+        double cw = width() / nx;
+        double ch = height() / ny;
+        for (int j = 0; j < ny; j++) {
+            for (int i = 0; i < nx; i++) {
+                cell(g, m.cell(i, j).marginDeg(), LEFT + i * cw, TOP + (ny - 1 - j) * ch, cw, ch, (i + j) % 3 == 0);
+            }
+        }
+        axes(g, m, w, h);
+        legend(g, w);
+        double hx = xAt(m, bench.hands().steeringWheelDeg());
+        double hy = yAt(m, bench.hands().travelLeft());
+        g.setStroke(ink(Ink.LINE));
+        g.setLineWidth(2);
+        g.strokeLine(hx - 8, hy, hx + 8, hy);
+        g.strokeLine(hx, hy - 8, hx, hy + 8);
+        reading(g, m, cw, ch, w);
+    }
+
+    private void cell(GraphicsContext g, double margin, double x, double y, double cw, double ch, boolean hatch) {
+        g.setFill(ink(margin < 0 ? Ink.STOP : margin < CLOSE ? Ink.LOOK : Ink.FINE));
+        g.setGlobalAlpha(margin < 0 ? 0.75 : margin < CLOSE ? 0.6 : 0.55 - 0.4 * Math.min(1, (margin - CLOSE) / (AMPLE - CLOSE)));
+        // A little over its edge, so that no seams show.
+        g.fillRect(x, y, cw + 0.6, ch + 0.6);
+        g.setGlobalAlpha(1);
+        if (margin < 0 && hatch) {
+            g.setStroke(ink(Ink.PAPER));
+            g.setLineWidth(1);
+            g.strokeLine(x, y + ch, x + cw, y);
+        }
+    }
+
+    private double xAt(TravelMap m, double sw) {
+        return LEFT + (sw - m.steeringWheelDeg().getFirst()) / (m.steeringWheelDeg().getLast() - m.steeringWheelDeg().getFirst()) * width();
+    }
+
+    private double yAt(TravelMap m, double travel) {
+        double span = m.travels().getLast() - m.travels().getFirst();
+        return span == 0 ? TOP + height() / 2 : TOP + (m.travels().getLast() - travel) / span * height();
+    }
+
+    private void axes(GraphicsContext g, TravelMap m, double w, double h) {
+        g.setFill(ink(Ink.LINE));
+        g.setFont(Fonts.text(12));
+        g.setTextBaseline(VPos.TOP);
+        g.setTextAlign(TextAlignment.CENTER);
+        for (double sw : new double[] {m.steeringWheelDeg().getFirst(), 0, m.steeringWheelDeg().getLast()}) {
+            g.fillText(LengthText.decimal(sw, 0), xAt(m, sw), h - BOTTOM + 3);
+        }
+        g.setTextBaseline(VPos.BASELINE);
+        g.fillText("steering wheel, °  (right − / left +)", LEFT + width() / 2, h - 5);
+        g.setTextAlign(TextAlignment.RIGHT);
+        g.setTextBaseline(VPos.CENTER);
+        for (double z : new double[] {m.travels().getFirst(), 0, m.travels().getLast()}) {
+            g.fillText(LengthText.decimal(z / bench.lengthUnit().mm(), bench.lengthUnit() == LengthUnit.MM ? 0 : 1), LEFT - 6, yAt(m, z));
+        }
+        g.setTextAlign(TextAlignment.LEFT);
+        g.setTextBaseline(VPos.BASELINE);
+        g.fillText(bench.lengthUnit() == LengthUnit.MM ? "mm up" : "in up", 4, h - 5);
+    }
+
+    private void legend(GraphicsContext g, double w) {
+        double x = w - RIGHT + 12;
+        String[] words = {"past a limit", "under " + (int) CLOSE + "°", (int) CLOSE + "° and more", "ample"};
+        double[] margins = {-1, CLOSE - 1, CLOSE, AMPLE};
+        g.setFont(Fonts.text(12));
+        g.setTextAlign(TextAlignment.LEFT);
+        g.setTextBaseline(VPos.CENTER);
+        for (int i = 0; i < words.length; i++) {
+            double y = TOP + 8 + i * 20;
+            cell(g, margins[i], x, y - 6, 12, 12, true);
+            g.setFill(ink(Ink.LINE));
+            g.fillText(words[i], x + 18, y, RIGHT - 32);
+        }
+    }
+
+    private void reading(GraphicsContext g, TravelMap m, double cw, double ch, double w) {
+        boolean pointing = pointedX >= LEFT && pointedX < LEFT + width() && pointedY >= TOP && pointedY < TOP + height();
+        int i = Math.clamp((int) (((pointing ? pointedX : xAt(m, bench.hands().steeringWheelDeg())) - LEFT) / cw), 0, m.steeringWheelDeg().size() - 1);
+        int j = Math.clamp(m.travels().size() - 1 - (int) (((pointing ? pointedY : yAt(m, bench.hands().travelLeft())) - TOP) / ch), 0,
+                m.travels().size() - 1);
+        TravelMap.Cell cell = m.cell(i, j);
+        String text = LengthText.decimal(m.steeringWheelDeg().get(i), 0) + "°, "
+                + Quantity.length(m.travels().get(j)).text(bench.lengthUnit()) + ": "
+                + (cell.marginDeg() == TravelMap.NONE_LEFT ? cell.limit().label()
+                        : (cell.marginDeg() < 0 ? Quantity.angle(-cell.marginDeg()).text(bench.lengthUnit()) + " past "
+                                : Quantity.angle(cell.marginDeg()).text(bench.lengthUnit()) + " to ") + cell.limit().label());
+        g.setFill(ink(pointing ? Ink.ACCENT : Ink.LINE));
+        g.setFont(Fonts.figure(13));
+        g.setTextAlign(TextAlignment.RIGHT);
+        g.setTextBaseline(VPos.TOP);
+        g.fillText(text, w - 8, -3, w - LEFT);
+    }
+}
