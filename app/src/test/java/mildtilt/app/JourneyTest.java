@@ -101,7 +101,7 @@ class JourneyTest {
         double moved = app.bench.job().axle().orElseThrow().left().knuckle().tieRodPoint().x() + 158;
         assertThat(moved).isBetween(10.0, 30.0);
         assertThat(app.bench.job().axle().orElseThrow().left().knuckle().tieRodPoint().y()).isEqualTo(612);
-        for (String figure : new String[] {"ratio", "inner_lock", "ackermann", "bump_steer", "circle"}) {
+        for (String figure : new String[] {"ratio", "outer_lock", "ackermann", "bump_steer", "circle"}) {
             assertThat(app.text(robot, "#before-" + figure)).as(figure).isNotEmpty().isNotEqualTo(app.text(robot, "#now-" + figure));
         }
         assertThat(app.bench.undoable().orElseThrow()).contains("tie-rod point").contains("forward");

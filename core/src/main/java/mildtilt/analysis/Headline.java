@@ -21,7 +21,7 @@ public enum Headline {
             "Steer angle of the wheel on the inside of the turn, with the steering wheel at full right lock."),
     ACKERMANN("Ackermann at 20°", Unit.PERCENT, Group.TURNING,
             "0 % turns both wheels alike, 100 % lets both roll about one point. Taken at 20° of inner wheel."),
-    OUTER_ERROR("Outer wheel off ideal, at lock", Unit.ANGLE, Group.TURNING,
+    OUTER_ERROR("Outer wheel off ideal", Unit.ANGLE, Group.TURNING,
             "Outer wheel's angle less the one at which both wheels roll about one point, at left lock. + is turned too much."),
     CIRCLE("Turning circle", Unit.LENGTH, Group.TURNING, "Kerb to kerb at full lock, the wider of left and right."),
     BUMP_STEER_NORMAL("Bump steer, normal travel", Unit.ANGLE, Group.TRAVEL,

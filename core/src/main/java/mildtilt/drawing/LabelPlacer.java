@@ -33,7 +33,7 @@ public final class LabelPlacer {
         }
 
         /** Whether a straight line passes through: clipped against each side in turn (Liang and Barsky). */
-        boolean crossedBy(double x1, double y1, double x2, double y2) {
+        public boolean crossedBy(double x1, double y1, double x2, double y2) {
             double dx = x2 - x1;
             double dy = y2 - y1;
             double[] p = {-dx, dx, -dy, dy};

@@ -122,10 +122,10 @@ public record Effort(List<Row> rows, Map<Rod, Double> rodForce) {
             double rightRate = (up.right().steerDeg() - down.right().steerDeg()) / turned;
             KnucklePose l = here.get().left();
             KnucklePose r = here.get().right();
-            double parkedLeft = parkedTorque(loads, tyreWidth, l.scrubRadius());
-            double parkedRight = parkedTorque(loads, tyreWidth, r.scrubRadius());
-            double creepLeft = creepingTorque(loads, tyreWidth, l.scrubRadius());
-            double creepRight = creepingTorque(loads, tyreWidth, r.scrubRadius());
+            double parkedLeft = parkedTorque(loads, tyreWidth, l.scrubAcrossWheel());
+            double parkedRight = parkedTorque(loads, tyreWidth, r.scrubAcrossWheel());
+            double creepLeft = creepingTorque(loads, tyreWidth, l.scrubAcrossWheel());
+            double creepRight = creepingTorque(loads, tyreWidth, r.scrubAcrossWheel());
             // Virtual work: what the knuckles take in for a small turn of the steering wheel.
             double parked = Math.abs(leftRate) * parkedLeft + Math.abs(rightRate) * parkedRight;
             double creeping = Math.abs(leftRate) * creepLeft + Math.abs(rightRate) * creepRight;

@@ -20,7 +20,8 @@ import mildtilt.suspension.Strut;
 /**
  * A corner as the plain geometry of bump steer sees it: cut by the cross plane through the tie rod's outer end.
  * A knuckle that does not steer turns, to first order, about the line in which the planes of its arms meet; a tie
- * rod aimed at that line neither pushes nor pulls.
+ * rod aimed at that line neither pushes nor pulls. The toe then keeps still where that line is level; arms whose pivots
+ * slope fore and aft leave a little.
  *
  * @param instantCentre where the arms' planes and the cross plane meet; empty where the arms are parallel
  * @param rodToLowerArmDeg slope of the tie rod less that of the lower arm, both toward the middle, degrees

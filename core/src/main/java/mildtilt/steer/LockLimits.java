@@ -48,7 +48,7 @@ public record LockLimits(List<Hit> left, List<Hit> right) {
     }
 
     /** The first thing at ride height that is solid enough to stop the lock. */
-    static Hit stop(SteeringTrain train, Job job, Side way) {
+    public static Hit stop(SteeringTrain train, Job job, Side way) {
         return toward(way, train, job, new LimitGauge(train.axle().orElseThrow(), job.targets()), List.of(0.0)).stream()
                 .filter(h -> h.limit.stops()).findFirst().orElseThrow();
     }

@@ -2,6 +2,7 @@ package mildtilt.steer;
 
 import java.util.EnumMap;
 import java.util.Map;
+import mildtilt.gear.ArmGear;
 import mildtilt.geometry.Axis;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.Point;
@@ -9,6 +10,7 @@ import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
 import mildtilt.linkage.AxleSolver;
 import mildtilt.linkage.BellCrank;
+import mildtilt.linkage.CentreLink;
 import mildtilt.linkage.DragLink;
 import mildtilt.linkage.DragLink.Attachment;
 import mildtilt.linkage.Mechanism;
@@ -60,10 +62,34 @@ final class RodForces {
                 double moment = moment(pivot, b.left(), onLeft) + moment(pivot, b.right(), onRight);
                 put(forces, Rod.DRAG_ROD, moment(pivot, b.crankPoint(), unit(b.crankPoint(), b.armEnd())), -moment, SHORTEST_LEVER);
             }
-            case Mechanism.CentreLinkAt c ->
-                    forces.put(Rod.CENTRE_LINK, -onLeft.plus(onRight).dot(unit(c.idlerEnd(), c.pitmanEnd())));
+            case Mechanism.CentreLinkAt c -> {
+                Vector push = onCentreLink(axle, c, onLeft, onRight);
+                forces.put(Rod.CENTRE_LINK, push.dot(unit(c.idlerEnd(), c.pitmanEnd())));
+            }
         }
         return forces;
+    }
+
+    /**
+     * What the pitman arm does to a centre link that two tie rods pull at: the idler holds it square to the link as a beam
+     * on two supports, and along it only so far that nothing turns the idler.
+     */
+    static Vector onCentreLink(AxleSolver axle, Mechanism.CentreLinkAt c, Vector onLeft, Vector onRight) {
+        Vector along = unit(c.pitmanEnd(), c.idlerEnd());
+        double length = c.pitmanEnd().distanceTo(c.idlerEnd());
+        Vector idler = squareTo(along, onLeft).times(-c.left().distanceTo(c.pitmanEnd()) / length)
+                .plus(squareTo(along, onRight).times(-c.right().distanceTo(c.pitmanEnd()) / length));
+        Axis axis = ((CentreLink) axle.axle().linkage()).idler((ArmGear) axle.axle().gear()).axis();
+        Vector swings = axis.direction().cross(c.idlerEnd().minus(axis.footOf(c.idlerEnd())));
+        double lever = along.dot(swings);
+        if (Math.abs(lever) > 1e-6 * swings.norm()) {
+            idler = idler.plus(along.times(-idler.dot(swings) / lever));
+        }
+        return idler.plus(onLeft).plus(onRight).negated();
+    }
+
+    private static Vector squareTo(Vector along, Vector v) {
+        return v.minus(along.times(along.dot(v)));
     }
 
     private static void oneTieRod(Map<Rod, Double> forces, DragLink link, Mechanism.DragLinkAt at,
@@ -79,14 +105,36 @@ final class RodForces {
                 forces.put(Rod.TIE_ROD, tie);
                 put(forces, Rod.DRAG_LINK, lever(driving, at.drivenPoint(), at.armEnd()), rest, SHORTEST_LEVER);
             }
-            case Attachment.OnTieRod _ -> {
-                double left = pull(leverLeft, torqueLeft);
-                double right = pull(leverRight, torqueRight);
-                forces.put(Rod.TIE_ROD, Math.abs(left) > Math.abs(right) ? left : right);
-                Vector rightward = unit(l.tieRodPoint(), r.tieRodPoint());
-                put(forces, Rod.DRAG_LINK, rightward.dot(unit(at.drivenPoint(), at.armEnd())), left - right, 1e-3);
-            }
+            case Attachment.OnTieRod t -> onTieRod(forces, t.fraction(), unit(at.drivenPoint(), at.armEnd()), l, r, torqueLeft, torqueRight);
         }
+    }
+
+    /**
+     * A drag link that pulls at the tie rod between its ends: square to the rod its pull is shared as on a beam on two
+     * supports, along it so that both knuckles have their torque. Two equations for the pull on the left end and the drag
+     * link's force.
+     */
+    private static void onTieRod(Map<Rod, Double> forces, double part, Vector pulled, KnucklePose l, KnucklePose r, double torqueLeft,
+            double torqueRight) {
+        Vector along = unit(l.tieRodPoint(), r.tieRodPoint());
+        Vector square = squareTo(along, pulled);
+        double alongLeft = moment(l.steerAxis(), l.tieRodPoint(), along);
+        double alongRight = moment(r.steerAxis(), r.tieRodPoint(), along);
+        // On the left knuckle: along · a + square · (1 − part) · d; on the right: along · (d (pulled · along) − a) + square · part · d.
+        double a11 = alongLeft;
+        double a12 = (1 - part) * moment(l.steerAxis(), l.tieRodPoint(), square);
+        double a21 = -alongRight;
+        double a22 = pulled.dot(along) * alongRight + part * moment(r.steerAxis(), r.tieRodPoint(), square);
+        double det = a11 * a22 - a12 * a21;
+        if (Math.abs(det) < SHORTEST_LEVER * SHORTEST_LEVER) {
+            return;
+        }
+        double left = (torqueLeft * a22 - a12 * torqueRight) / det;
+        double drag = (a11 * torqueRight - a21 * torqueLeft) / det;
+        double right = drag * pulled.dot(along) - left;
+        // Pulling at the left knuckle is toward the right along the rod, at the right knuckle toward the left.
+        forces.put(Rod.TIE_ROD, Math.abs(left) > Math.abs(right) ? left : -right);
+        forces.put(Rod.DRAG_LINK, drag);
     }
 
     private static void put(Map<Rod, Double> forces, Rod rod, double lever, double load, double shortest) {

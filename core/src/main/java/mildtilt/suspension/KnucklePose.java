@@ -96,6 +96,18 @@ public record KnucklePose(
         return axisOnGround().x() - contactPoint().x();
     }
 
+    /** Scrub radius across the wheel as it is turned, mm; the same as {@link #scrubRadius} with the wheel straight. */
+    public double scrubAcrossWheel() {
+        Vector flat = new Vector(spin.x(), spin.y(), 0).direction().vector();
+        return contactPoint().minus(axisOnGround()).dot(flat);
+    }
+
+    /** Mechanical trail along the wheel as it is turned, mm; the same as {@link #mechanicalTrail} with the wheel straight. */
+    public double trailAlongWheel() {
+        Vector heading = new Vector(spin.y(), -spin.x(), 0).direction().times(side.sign());
+        return axisOnGround().minus(contactPoint()).dot(heading);
+    }
+
     /** From the foot of the steering arm on the steer axis to the tie-rod point, mm. */
     public Vector steeringArm() {
         return tieRodPoint.minus(steerAxis().footOf(tieRodPoint));

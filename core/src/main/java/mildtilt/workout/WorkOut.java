@@ -83,7 +83,7 @@ public final class WorkOut {
         AtomicInteger done = new AtomicInteger();
         List<Found> found = sets.parallelStream().map(set -> {
             Optional<Found> best = given.get() ? Optional.<Found>empty() : best(set);
-            if (!progress.at((double) done.incrementAndGet() / sets.size())) {
+            if (!given.get() && !progress.at((double) done.incrementAndGet() / sets.size())) {
                 given.set(true);
             }
             return best;

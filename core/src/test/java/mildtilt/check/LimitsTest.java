@@ -134,7 +134,7 @@ class LimitsTest {
         Job wider = demo.withVehicle(demo.vehicle().withWheelbase(2500));
         List<Headline> changed = before.against(Headlines.of(wider).orElseThrow()).stream()
                 .filter(Headlines.Change::notable).map(Headlines.Change::headline).toList();
-        assertThat(changed).containsExactly(Headline.ACKERMANN, Headline.CIRCLE);
+        assertThat(changed).containsExactly(Headline.ACKERMANN, Headline.OUTER_ERROR, Headline.CIRCLE);
         Job noAxle = new Job("c", "", demo.vehicle(), demo.column(), Optional.empty(), demo.targets());
         assertThat(before.against(Headlines.of(noAxle).orElseThrow()))
                 .anySatisfy(c -> {

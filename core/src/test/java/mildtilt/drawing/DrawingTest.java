@@ -52,7 +52,7 @@ class DrawingTest {
         Job demo = DemoJob.MARSH_CARRIER.job();
         SteeringTrain train = new SteeringTrain(demo);
         Sketch still = Sketch.ofDesign(demo, train);
-        Sketch turned = Sketch.of(demo, train, 200, Optional.of(train.pose(200, 30, -30)));
+        Sketch turned = Sketch.of(demo, train, 200, Optional.of(train.pose(200, 30, -30)), LockArcs.of(demo, train));
         assertThat(turned.strokes()).hasSameSizeAs(still.strokes()).isNotEqualTo(still.strokes());
         Extent plan = Extent.of(still, Elevation.PLAN);
         assertThat(plan.width()).isCloseTo(2 * 760 + 280, within(8.0));

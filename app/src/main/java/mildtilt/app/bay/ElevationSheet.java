@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.stream.Stream;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
@@ -181,7 +182,7 @@ final class ElevationSheet extends InkedPane {
         datum(g, v, w, h);
         LabelPlacer placer = new LabelPlacer(new Box(2, 2, w - 4, h - 22));
         boolean constructing = large && elevation == Elevation.PLAN && bench.stageProperty().get() == WorkStage.LINKAGE;
-        Optional<Box> inset = constructing ? TurnInset.box(w, h, bench) : Optional.empty();
+        Optional<Box> inset = constructing ? TurnInset.box(w, h, bench, box -> hidden(v, box)) : Optional.empty();
         if (constructing) {
             sketch.construction().strokes().forEach(s -> constructionLine(g, v, s));
         }
@@ -205,6 +206,20 @@ final class ElevationSheet extends InkedPane {
         inset.ifPresent(box -> TurnInset.draw(g, box, bench, this::ink));
         scaleBar(g, v, w, h);
         g.setGlobalAlpha(1);
+    }
+
+    /** How much of what matters a box would hide, strong lines counting double. */
+    private double hidden(SheetView v, Box box) {
+        double sum = 0;
+        for (Stroke s : Stream.concat(sketch.strokes().stream(), sketch.construction().strokes().stream()).toList()) {
+            double weight = s.pen() == Pen.TURN_AXIS || !s.element().map(this::ofStage).orElse(false) ? 0.2 : s.pen().matters() ? 2 : 0.7;
+            boolean crossed = false;
+            for (int i = 1; i < s.points().size() && !crossed; i++) {
+                crossed = box.crossedBy(v.x(s.points().get(i - 1)), v.y(s.points().get(i - 1)), v.x(s.points().get(i)), v.y(s.points().get(i)));
+            }
+            sum += crossed ? weight : 0;
+        }
+        return sum;
     }
 
     private void constructionLine(GraphicsContext g, SheetView v, Stroke s) {

@@ -1,7 +1,10 @@
 package mildtilt.app.bay;
 
+import java.util.Comparator;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.function.ToDoubleFunction;
+import java.util.stream.Stream;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
@@ -29,11 +32,23 @@ final class TurnInset {
 
     private TurnInset() {}
 
-    /** Where it goes; empty while the wheels stand straight or can't stand at all. */
-    static Optional<Box> box(double w, double h, Workbench bench) {
+    /**
+     * Where it goes: of the places along the top, the bottom and the sides, the one that hides least of the drawing; empty
+     * while the wheels stand straight or can't stand at all.
+     *
+     * @param hidden how much of the drawing a place would hide
+     */
+    static Optional<Box> box(double w, double h, Workbench bench, ToDoubleFunction<Box> hidden) {
         boolean turned = bench.pose().flatMap(AxlePose::assembled)
                 .map(a -> Math.abs(a.left().steerDeg()) > STRAIGHT && Math.abs(a.right().steerDeg()) > STRAIGHT).orElse(false);
-        return turned && w > 420 && h > 260 ? Optional.of(new Box(w - WIDTH - 8, h - HEIGHT - 26, WIDTH, HEIGHT)) : Optional.empty();
+        if (!turned || w < 420 || h < 260) {
+            return Optional.empty();
+        }
+        double low = h - HEIGHT - 26;
+        double middle = (w - WIDTH) / 2;
+        return Stream.of(new Box(middle, low, WIDTH, HEIGHT), new Box(middle, 24, WIDTH, HEIGHT), new Box(w - WIDTH - 8, low, WIDTH, HEIGHT),
+                        new Box(8, low - 4, WIDTH, HEIGHT), new Box(w - WIDTH - 8, 24, WIDTH, HEIGHT), new Box(8, 24, WIDTH, HEIGHT))
+                .min(Comparator.comparingDouble(hidden));
     }
 
     static void draw(GraphicsContext g, Box box, Workbench bench, Function<Ink, Color> ink) {

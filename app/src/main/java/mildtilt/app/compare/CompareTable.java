@@ -53,13 +53,11 @@ public final class CompareTable extends VBox {
     public CompareTable(Workbench bench) {
         this.bench = bench;
         getStyleClass().add("compare-table");
-        setMinWidth(318);
+        setMinWidth(336);
         grid.getStyleClass().add("compare-grid");
         ColumnConstraints name = new ColumnConstraints();
         name.setHgrow(Priority.ALWAYS);
-        ColumnConstraints figure = new ColumnConstraints(88);
-        figure.setHalignment(HPos.RIGHT);
-        grid.getColumnConstraints().addAll(name, figure, figure);
+        grid.getColumnConstraints().addAll(name, figures(74), figures(82));
         for (Headline h : Headline.values()) {
             Row row = new Row(new Label(h.label()), new Label(), new Label());
             row.name.setTooltip(new Tooltip(h.meaning()));
@@ -84,6 +82,12 @@ public final class CompareTable extends VBox {
         bench.workedProperty().addListener((_, _, _) -> refresh());
         bench.lengthUnitProperty().addListener((_, _, _) -> refresh());
         refresh();
+    }
+
+    private static ColumnConstraints figures(double width) {
+        ColumnConstraints figure = new ColumnConstraints(width);
+        figure.setHalignment(HPos.RIGHT);
+        return figure;
     }
 
     /** The rows that the stage is about. */
@@ -111,7 +115,8 @@ public final class CompareTable extends VBox {
         HBox.setHgrow(gap, Priority.ALWAYS);
         Label now = new Label("now");
         now.getStyleClass().add("pane-head");
-        choice.setPrefWidth(150);
+        choice.setPrefWidth(126);
+        choice.setTooltip(new Tooltip("What the figures before are: before the last change, as opened, or as pinned"));
         pin.setMinWidth(Region.USE_PREF_SIZE);
         now.setMinWidth(Region.USE_PREF_SIZE);
         atHands.setId("at-hands");

@@ -75,12 +75,14 @@ final class HandsTable extends VBox {
 
     private void wheels(AxlePose pose) {
         pair(pose, "Steer, + left", k -> Quantity.angle(k.steerDeg()));
-        pair(pose, "Toe-in", k -> Quantity.angle(k.toeInDeg()));
+        if (bench.hands().steeringWheelDeg() == 0) {
+            pair(pose, "Toe-in", k -> Quantity.angle(k.toeInDeg()));
+        }
         pair(pose, "Camber", k -> Quantity.angle(k.camberDeg()));
         pair(pose, "Caster", k -> Quantity.angle(k.casterDeg()));
         pair(pose, "Kingpin inclination", k -> Quantity.angle(k.kingpinInclinationDeg()));
-        pair(pose, "Scrub radius", k -> Quantity.length(k.scrubRadius()));
-        pair(pose, "Trail", k -> Quantity.length(k.mechanicalTrail()));
+        pair(pose, "Scrub radius", k -> Quantity.length(k.scrubAcrossWheel()));
+        pair(pose, "Trail", k -> Quantity.length(k.trailAlongWheel()));
     }
 
     private void pair(AxlePose pose, String name, Function<KnucklePose, Quantity> figure) {

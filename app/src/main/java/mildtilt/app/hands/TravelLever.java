@@ -13,6 +13,7 @@ import mildtilt.app.workbench.HandsPosition;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.geometry.Side;
 import mildtilt.job.Vehicle;
+import mildtilt.linkage.WheelTravel;
 import mildtilt.measure.LengthText;
 
 /** Moves one wheel between droop and bump; with Shift held, both. */
@@ -97,6 +98,16 @@ final class TravelLever extends CanvasPane {
         g.strokeLine(x - 12, yAt(v.bump()), x + 12, yAt(v.bump()));
         g.strokeLine(x - 8, yAt(0), x + 8, yAt(0));
         g.strokeLine(x - 12, yAt(-v.droop()), x + 12, yAt(-v.droop()));
+        if (bench.wheelTravel() == WheelTravel.NONE) {
+            g.setFill(ink(Ink.FAINT));
+            g.setFont(Fonts.text(12));
+            g.setTextAlign(TextAlignment.CENTER);
+            g.setTextBaseline(VPos.CENTER);
+            g.fillText(side == Side.LEFT ? "left wheel" : "right wheel", x, h - BOTTOM + 12);
+            g.fillText("on the frame", x, h - BOTTOM + 26, w - 2);
+            setAccessibleText("The " + side.label() + " wheel is fixed to the frame and does not travel");
+            return;
+        }
         boolean atEnd = travel() >= v.bump() || travel() <= -v.droop();
         g.setFill(ink(isFocused() ? Ink.ACCENT : atEnd ? Ink.STOP : Ink.LINE));
         g.fillRoundRect(x - 17, yAt(travel()) - 6, 34, 12, 6, 6);

@@ -5,7 +5,6 @@ import java.util.Optional;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import mildtilt.analysis.Headlines;
@@ -39,7 +38,6 @@ final class AnswerCard extends VBox {
         if (notable.size() > SHOWN) {
             effect.getChildren().add(new Label("and " + (notable.size() - SHOWN) + " more"));
         }
-        HBox.setHgrow(effect, Priority.ALWAYS);
         Button take = new Button("Take it");
         take.setId(id + "-take");
         take.getStyleClass().add("take-remedy");
@@ -49,8 +47,7 @@ final class AnswerCard extends VBox {
         keep.setId(id + "-keep");
         keep.setMinWidth(Region.USE_PREF_SIZE);
         keep.setOnAction(_ -> bench.edit("Keep as a variant: " + text, j -> j.keepingVariant(new Variant(freeName(j), answer.job()))));
-        VBox buttons = new VBox(4, take, keep);
-        getChildren().add(new HBox(8, effect, buttons));
+        getChildren().addAll(effect, new HBox(8, take, keep));
     }
 
     private static String freeName(Job job) {

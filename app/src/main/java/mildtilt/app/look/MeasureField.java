@@ -22,6 +22,7 @@ public final class MeasureField extends TextField {
     private final ToDoubleFunction<String> read;
     private final DoubleConsumer take;
     private final Consumer<String> refuse;
+    private @Nullable String taken;
 
     public MeasureField(String shown, ToDoubleFunction<String> read, DoubleConsumer take,
             Consumer<String> refuse) {
@@ -47,13 +48,15 @@ public final class MeasureField extends TextField {
     }
 
     private void commit() {
-        if (getText().equals(shown)) {
+        // Taking it may build this field anew, which takes the focus from this one: it is taken once.
+        if (getText().equals(shown) || getText().equals(taken)) {
             mark(null);
             return;
         }
         try {
             double value = read.applyAsDouble(getText());
             mark(null);
+            taken = getText();
             take.accept(value);
         } catch (UnreadableMeasureException e) {
             mark(e.getMessage());

@@ -223,14 +223,25 @@ final class AxleFields {
         return job.withVehicle(job.vehicle().withLoads(Optional.of(loads)));
     }
 
+    /** A direction as an angle finder and a compass on the floor tell it. */
     private static List<PieceField> direction(String what, Direction d, BiFunction<Job, Direction, Job> set) {
-        return List.of(
-                number(what + " points forward", d.x(), (j, v) -> set.apply(j, Direction.along(v, d.y(), d.z()))).meaning(DIRECTION),
-                number(what + " points left", d.y(), (j, v) -> set.apply(j, Direction.along(d.x(), v, d.z()))).meaning(DIRECTION),
-                number(what + " points up", d.z(), (j, v) -> set.apply(j, Direction.along(d.x(), d.y(), v))).meaning(DIRECTION));
+        double lean = Math.toDegrees(Math.atan2(Math.hypot(d.x(), d.y()), d.z()));
+        double toward = Math.toDegrees(Math.atan2(d.y(), d.x()));
+        List<PieceField> all = new ArrayList<>(List.of(
+                angle(what + " leans from upright", lean, (j, v) -> set.apply(j, leaning(v, toward)))
+                        .meaning("0° points straight up, 90° lies level, 180° points down.")));
+        if (lean > 0.01 && lean < 179.99) {
+            all.add(angle(what + " leans toward", toward, (j, v) -> set.apply(j, leaning(lean, v)))
+                    .meaning("Seen from above: 0° forward, 90° to the left, −90° to the right, 180° back."));
+        }
+        return all;
     }
 
-    private static final String DIRECTION = "How far it goes that way for each unit of its length; the other two follow.";
+    private static Direction leaning(double lean, double toward) {
+        double l = Math.toRadians(lean);
+        double t = Math.toRadians(toward);
+        return Direction.along(Math.sin(l) * Math.cos(t), Math.sin(l) * Math.sin(t), Math.cos(l));
+    }
 
     private static List<Side> sides(SteeredAxle axle) {
         return axle.ownRight().isPresent() ? List.of(Side.LEFT, Side.RIGHT) : List.of(Side.LEFT);

@@ -46,6 +46,8 @@ enum Curve {
         TRAVEL,
         ROLL;
 
+        private static final String BOTH_WAYS = "left wheel up, right wheel down, ";
+
         boolean isLength() {
             return this == TRAVEL || this == ROLL;
         }
@@ -79,13 +81,13 @@ enum Curve {
         return across;
     }
 
-    /** What runs along the bottom, with its unit. */
-    String across(LengthUnit lengths) {
+    /** What runs along the bottom, with its unit. @param rollOnly whether the axle can only roll */
+    String across(LengthUnit lengths, boolean rollOnly) {
         String length = lengths == LengthUnit.MM ? "mm" : "in";
         return switch (across) {
             case COLUMN_TURN, STEER -> "steering wheel, °";
-            case TRAVEL -> "travel, " + length;
-            case ROLL -> "left wheel up, right wheel down, " + length;
+            case TRAVEL -> rollOnly ? Across.BOTH_WAYS + length : "travel, " + length;
+            case ROLL -> Across.BOTH_WAYS + length;
         };
     }
 

@@ -60,9 +60,10 @@ final class MapSheet extends CanvasPane {
 
     private void take(double x, double y) {
         map().ifPresent(m -> {
-            double sw = m.steeringWheelDeg().getFirst()
-                    + (x - LEFT) / width() * (m.steeringWheelDeg().getLast() - m.steeringWheelDeg().getFirst());
-            double up = m.travels().getLast() - (y - TOP) / height() * (m.travels().getLast() - m.travels().getFirst());
+            double sw = m.steeringWheelDeg().getFirst() + fromCells((x - LEFT) / width(), m.steeringWheelDeg().size())
+                    * (m.steeringWheelDeg().getLast() - m.steeringWheelDeg().getFirst());
+            double up = m.travels().getLast() - fromCells((y - TOP) / height(), m.travels().size())
+                    * (m.travels().getLast() - m.travels().getFirst());
             bench.moveHands(new HandsPosition(sw, up, up));
         });
     }
@@ -84,6 +85,7 @@ final class MapSheet extends CanvasPane {
         if (map.isEmpty()) {
             g.setFill(ink(Ink.FAINT));
             g.setFont(Fonts.text(14));
+            g.setTextAlign(TextAlignment.LEFT);
             g.fillText("Nothing to draw: this job has no axle, or it can't turn.", LEFT, h / 2, w - LEFT);
             return;
         }
@@ -109,11 +111,10 @@ final class MapSheet extends CanvasPane {
     }
 
     private void cell(GraphicsContext g, double margin, double x, double y, double cw, double ch, boolean hatch) {
-        g.setFill(ink(margin < 0 ? Ink.STOP : margin < CLOSE ? Ink.LOOK : Ink.FINE));
-        g.setGlobalAlpha(margin < 0 ? 0.75 : margin < CLOSE ? 0.6 : 0.55 - 0.4 * Math.min(1, (margin - CLOSE) / (AMPLE - CLOSE)));
+        double pale = margin < 0 ? 0.25 : margin < CLOSE ? 0.4 : 0.45 + 0.4 * Math.min(1, (margin - CLOSE) / (AMPLE - CLOSE));
+        g.setFill(ink(margin < 0 ? Ink.STOP : margin < CLOSE ? Ink.LOOK : Ink.FINE).interpolate(ink(Ink.PAPER), pale));
         // A little over its edge, so that no seams show.
-        g.fillRect(x, y, cw + 0.6, ch + 0.6);
-        g.setGlobalAlpha(1);
+        g.fillRect(x, y, cw + 0.7, ch + 0.7);
         if (margin < 0 && hatch) {
             g.setStroke(ink(Ink.PAPER));
             g.setLineWidth(1);
@@ -122,12 +123,23 @@ final class MapSheet extends CanvasPane {
     }
 
     private double xAt(TravelMap m, double sw) {
-        return LEFT + (sw - m.steeringWheelDeg().getFirst()) / (m.steeringWheelDeg().getLast() - m.steeringWheelDeg().getFirst()) * width();
+        double part = (sw - m.steeringWheelDeg().getFirst()) / (m.steeringWheelDeg().getLast() - m.steeringWheelDeg().getFirst());
+        return LEFT + inCells(part, m.steeringWheelDeg().size()) * width();
     }
 
     private double yAt(TravelMap m, double travel) {
         double span = m.travels().getLast() - m.travels().getFirst();
-        return span == 0 ? TOP + height() / 2 : TOP + (m.travels().getLast() - travel) / span * height();
+        return span == 0 ? TOP + height() / 2
+                : TOP + inCells((m.travels().getLast() - travel) / span, m.travels().size()) * height();
+    }
+
+    /** A sample stands in the middle of its cell. */
+    private static double inCells(double part, int cells) {
+        return (part * (cells - 1) + 0.5) / cells;
+    }
+
+    private static double fromCells(double part, int cells) {
+        return cells == 1 ? 0 : (part * cells - 0.5) / (cells - 1);
     }
 
     private void axes(GraphicsContext g, TravelMap m, double w, double h) {

@@ -44,6 +44,9 @@ public final class PlotPane extends VBox {
         Label key = new Label("── now   ╌╌ before");
         key.getStyleClass().add("hint");
         key.setMinWidth(Region.USE_PREF_SIZE);
+        // Where the pane is narrow the choice of the curve needs the room.
+        key.visibleProperty().bind(widthProperty().greaterThan(400));
+        key.managedProperty().bind(key.visibleProperty());
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
         HBox head = new HBox(6, choice, showMap, gap, key);

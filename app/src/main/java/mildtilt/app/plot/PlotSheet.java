@@ -15,7 +15,9 @@ import mildtilt.app.plot.Curve.Series;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.app.workbench.Worked;
 import mildtilt.job.Vehicle;
+import mildtilt.linkage.WheelTravel;
 import mildtilt.measure.LengthText;
+import mildtilt.measure.LengthUnit;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -80,6 +82,7 @@ final class PlotSheet extends CanvasPane {
             xScale = null;
             g.setFill(ink(Ink.FAINT));
             g.setFont(Fonts.text(14));
+            g.setTextAlign(TextAlignment.LEFT);
             g.fillText("Nothing to draw: this job lacks the parts, or they can't move so.", LEFT, h / 2, w - LEFT - RIGHT);
             return;
         }
@@ -125,7 +128,7 @@ final class PlotSheet extends CanvasPane {
         boolean pointing = !Double.isNaN(pointed);
         double at = pointing ? pointed : curve.at(bench.hands()) * shown;
         StringBuilder text = new StringBuilder(LengthText.decimal(at, Math.max(x.decimals(), curve.acrossWhat().isLength() ? 0 : 1)));
-        text.append(curve.acrossWhat().isLength() ? "" : "°").append(": ");
+        text.append(!curve.acrossWhat().isLength() ? "°" : bench.lengthUnit() == LengthUnit.MM ? " mm" : "\"").append(":  ");
         boolean any = false;
         for (Series s : now) {
             Optional<Double> value = value(s, at / shown);
@@ -188,7 +191,7 @@ final class PlotSheet extends CanvasPane {
             g.fillText(LengthText.decimal(v, x.decimals()), x.at(v), h - BOTTOM + 3);
         }
         g.setTextBaseline(VPos.BASELINE);
-        g.fillText(curve.across(bench.lengthUnit()), (LEFT + w - RIGHT) / 2, h - 5);
+        g.fillText(curve.across(bench.lengthUnit(), bench.wheelTravel() == WheelTravel.ROLL_ONLY), (LEFT + w - RIGHT) / 2, h - 5);
         g.setTextAlign(TextAlignment.LEFT);
         g.fillText(curve.unit(bench.lengthUnit()), 4, h - 5);
     }

@@ -65,7 +65,12 @@ public final class Shell {
         card.visibleProperty().bind(bench.stageProperty().isEqualTo(WorkStage.MAKE));
 
         Commands commands = new Commands(window, bench, documents, bay, theme);
-        VBox side = new VBox(new PiecePane(bench), sideTabs(), sidePanes());
+        PiecePane piece = new PiecePane(bench);
+        // The other uses of the side need the room.
+        piece.visibleProperty().bind(bench.stageProperty().isNotEqualTo(WorkStage.LINKAGE)
+                .or(bench.sideTabProperty().isEqualTo(SideTab.NOTES)));
+        piece.managedProperty().bind(piece.visibleProperty());
+        VBox side = new VBox(piece, sideTabs(), sidePanes());
         side.getStyleClass().add("side");
         VBox.setVgrow(side.getChildren().getLast(), Priority.ALWAYS);
         PlotPane plot = new PlotPane(bench);

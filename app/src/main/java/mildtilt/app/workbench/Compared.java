@@ -2,7 +2,7 @@ package mildtilt.app.workbench;
 
 /** What "before" means in the comparison. */
 public enum Compared {
-    LAST_CHANGE("before the last change"),
+    LAST_CHANGE("last change"),
     OPENED("as opened"),
     PINNED("as pinned");
 

@@ -7,6 +7,7 @@ import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleObjectProperty;
+import mildtilt.drawing.LockArcs;
 import mildtilt.drawing.Sketch;
 import mildtilt.format.JobFileException;
 import mildtilt.format.JobReader;
@@ -48,6 +49,8 @@ public final class Workbench implements AutoCloseable {
     private final AnalysisRunner runner;
     private SteeringTrain train;
     private @Nullable Scene scene;
+    private @Nullable LockArcs arcs;
+    private @Nullable SteeringTrain arcsOf;
     private Job opened;
     private Optional<Job> saved;
     private Optional<Job> pinned = Optional.empty();
@@ -141,11 +144,19 @@ public final class Workbench implements AutoCloseable {
         return scene().sketch;
     }
 
+    private LockArcs lockArcs() {
+        if (arcs == null || arcsOf != train) {
+            arcs = LockArcs.of(job(), train);
+            arcsOf = train;
+        }
+        return arcs;
+    }
+
     private Scene scene() {
         HandsPosition h = hands.get();
         if (scene == null || scene.train != train || !scene.hands.equals(h)) {
             Optional<AxlePose> pose = train.axle().map(_ -> train.pose(h.steeringWheelDeg(), h.travelLeft(), h.travelRight()));
-            scene = new Scene(train, h, pose, Sketch.of(job(), train, h.steeringWheelDeg(), pose));
+            scene = new Scene(train, h, pose, Sketch.of(job(), train, h.steeringWheelDeg(), pose, lockArcs()));
         }
         return scene;
     }

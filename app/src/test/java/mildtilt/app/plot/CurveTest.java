@@ -27,7 +27,7 @@ class CurveTest {
 
     @Test
     void theColumnCurveHasTheRippleThatIsTold() {
-        List<double[]> points = Curve.COLUMN_TURN.runs(analysis).getFirst().points();
+        List<double[]> points = Curve.COLUMN_TURN.series(analysis).getFirst().runs().getFirst().points();
         double high = points.stream().mapToDouble(p -> p[1]).max().orElseThrow();
         double low = points.stream().mapToDouble(p -> p[1]).min().orElseThrow();
         assertThat(high - low).isCloseTo(
@@ -36,7 +36,7 @@ class CurveTest {
 
     @Test
     void theRatioAtTheMiddleIsTheHeadline() {
-        List<double[]> points = Curve.RATIO.runs(analysis).getFirst().points();
+        List<double[]> points = Curve.RATIO.series(analysis).getFirst().runs().getFirst().points();
         assertThat(points).hasSize(61);
         double[] middle = points.get(30);
         assertThat(middle[0]).isZero();
@@ -45,7 +45,7 @@ class CurveTest {
 
     @Test
     void ackermannHasNoMeaningStraightAheadSoTheCurveHasAGapThere() {
-        List<Run> runs = Curve.ACKERMANN.runs(analysis);
+        List<Run> runs = Curve.ACKERMANN.series(analysis).getFirst().runs();
         assertThat(runs).hasSize(2);
         assertThat(runs.getFirst().points().getLast()[0]).isNegative();
         assertThat(runs.getLast().points().getFirst()[0]).isPositive();
@@ -54,7 +54,7 @@ class CurveTest {
     @Test
     void aPlaceThatCannotBeReachedIsAGapToo() {
         Job shortArms = JobPoints.moved(demo, new PointId.OnCorner(Side.LEFT, CornerPoint.TIE_ROD_POINT), new Point(-80, 612, 330));
-        List<Run> runs = Curve.RATIO.runs(Analysis.of(shortArms));
+        List<Run> runs = Curve.RATIO.series(Analysis.of(shortArms)).getFirst().runs();
         assertThat(runs.stream().mapToInt(r -> r.points().size()).sum()).isLessThan(61);
         assertThat(runs).allMatch(r -> r.points().stream().allMatch(p -> Double.isFinite(p[1])));
     }
@@ -63,7 +63,7 @@ class CurveTest {
     void aJobWithoutThePartsHasNoCurve() {
         Analysis none = Analysis.of(new Job("n", "", demo.vehicle(), Optional.empty(), Optional.empty(), demo.targets()));
         for (Curve c : Curve.values()) {
-            assertThat(c.runs(none)).as(c.title()).isEmpty();
+            assertThat(c.series(none)).as(c.title()).isEmpty();
         }
     }
 
@@ -74,7 +74,7 @@ class CurveTest {
         assertThat(Curve.RATIO.at(hands)).isEqualTo(400);
         assertThat(Curve.BUMP_STEER.at(hands)).isEqualTo(25);
         assertThat(Curve.BUMP_STEER.shown(LengthUnit.INCH)).isCloseTo(1 / 25.4, within(1e-12));
-        assertThat(Curve.BUMP_STEER.across(LengthUnit.INCH)).isEqualTo("travel, in");
+        assertThat(Curve.BUMP_STEER.across(LengthUnit.INCH, false)).isEqualTo("travel, in");
     }
 
     @ParameterizedTest

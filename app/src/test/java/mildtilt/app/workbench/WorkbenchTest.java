@@ -122,7 +122,7 @@ class WorkbenchTest {
             assertThat(bench().undoable()).isEmpty();
             assertThat(JobPoints.position(bench().job(), ARM).x()).isEqualTo(-158 + 30);
             // On its way a drag may pass places that can't be; it stays at the last that can.
-            bench().drag(start -> JobPoints.moved(start, ARM, JobPoints.position(start, new PointId.RackEnd(Side.LEFT))));
+            bench().drag(start -> JobPoints.moved(start, ARM, JobPoints.position(start, new PointId.InnerPivot(Side.LEFT))));
             assertThat(JobPoints.position(bench().job(), ARM).x()).isEqualTo(-158 + 30);
             bench().endDrag("move the arm");
             assertThat(bench().undoable()).contains("move the arm");

@@ -1,0 +1,82 @@
+package mildtilt.drawing;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import mildtilt.geometry.Point;
+import mildtilt.geometry.Side;
+import mildtilt.geometry.Vector;
+import mildtilt.job.Element;
+import mildtilt.job.Job;
+import mildtilt.measure.Quantity;
+import mildtilt.steer.AxlePose;
+import mildtilt.steer.LockLimits;
+import mildtilt.steer.SteeringTrain;
+import mildtilt.suspension.KnucklePose;
+
+/**
+ * For the plan: the arcs of the arms' ends, the sector each wheel turns through up to where something stops it, and the
+ * axes to the turning centre. Worked out once for a job, drawn for any place of the hands.
+ *
+ * @param over the whole lock at ride height, from the right to the left
+ */
+public record LockArcs(List<AxlePose.Assembled> over) {
+
+    public static final LockArcs NONE = new LockArcs(List.of());
+
+    private static final int STEPS = 8;
+    private static final double AXIS_LENGTH = 40_000;
+
+    public static LockArcs of(Job job, SteeringTrain train) {
+        if (train.axle().isEmpty() || train.locked().isPresent() || train.pose(0, 0, 0).assembled().isEmpty()) {
+            return NONE;
+        }
+        List<AxlePose.Assembled> over = new ArrayList<>();
+        double right = LockLimits.stop(train, job, Side.RIGHT).steeringWheelDeg();
+        double left = LockLimits.stop(train, job, Side.LEFT).steeringWheelDeg();
+        for (int i = -STEPS; i <= STEPS; i++) {
+            train.pose((i < 0 ? right : left) * Math.abs(i) / STEPS, 0, 0).assembled().ifPresent(over::add);
+        }
+        return new LockArcs(over);
+    }
+
+    Sketch.Construction construction(AxlePose pose) {
+        if (over.size() < 2 || pose.assembled().isEmpty()) {
+            return Sketch.Construction.NONE;
+        }
+        List<Stroke> all = new ArrayList<>();
+        List<Note> notes = new ArrayList<>();
+        Optional<Element> arms = Optional.of(new Element.SteeringArms());
+        Optional<Element> tyres = Optional.of(new Element.Tyres());
+        for (Side side : Side.values()) {
+            List<Point> sector = sector(side);
+            all.add(new Stroke.Line(arms, Pen.LOCK_ARC, over.stream().map(a -> a.knuckle(side).tieRodPoint()).toList()));
+            all.add(new Stroke.Line(tyres, Pen.LOCK_ARC, sector));
+            notes.add(lock(over.getFirst(), side, sector.get(1)));
+            notes.add(lock(over.getLast(), side, sector.get(sector.size() - 2)));
+            KnucklePose k = pose.assembled().get().knuckle(side);
+            Vector flat = new Vector(k.spin().x(), k.spin().y(), 0);
+            all.add(new Stroke.Line(tyres, Pen.TURN_AXIS, List.of(k.wheelCentre().plus(flat.times(AXIS_LENGTH)),
+                    k.wheelCentre().plus(flat.times(-AXIS_LENGTH)))));
+        }
+        return new Sketch.Construction(all, notes);
+    }
+
+    private static Note lock(AxlePose.Assembled at, Side side, Point where) {
+        return new Note(new Element.Tyres(), where, Quantity.angle(Math.abs(at.knuckle(side).steerDeg())));
+    }
+
+    /** From the wheel's middle out to the tread, along the treads of all headings, and back. */
+    private List<Point> sector(Side side) {
+        List<Point> points = new ArrayList<>();
+        KnucklePose middle = over.get(over.size() / 2).knuckle(side);
+        points.add(middle.wheelCentre());
+        for (AxlePose.Assembled a : over) {
+            KnucklePose k = a.knuckle(side);
+            Vector forward = k.spin().times(side.sign()).cross(Vector.Z);
+            points.add(k.wheelCentre().plus(forward.times(1.12 * middle.wheelCentre().z() / forward.norm())));
+        }
+        points.add(middle.wheelCentre());
+        return points;
+    }
+}
