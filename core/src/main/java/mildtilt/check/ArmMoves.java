@@ -17,7 +17,7 @@ import mildtilt.steer.ArmMatch;
 import mildtilt.steer.SteeringTrain;
 
 /** Arm lengths, drillings or gear travel that bring the gear's end and the wheel's lock together. */
-final class ArmMoves {
+public final class ArmMoves {
 
     private static final double SHORTEST = 0.35;
     private static final double LONGEST = 2.5;
@@ -26,7 +26,8 @@ final class ArmMoves {
 
     private ArmMoves() {}
 
-    static List<Remedy> forMatch(Job job, ArmMatch match) {
+    /** Ways to use the whole gear for the lock there is, or to get the lock from the gear there is. */
+    public static List<Remedy> forMatch(Job job, ArmMatch match) {
         Side way = match.left().gearUsed() <= match.right().gearUsed() ? Side.LEFT : Side.RIGHT;
         double lock = match.toward(way).innerAllowed();
         List<Remedy> all = new ArrayList<>();

@@ -18,6 +18,9 @@ import mildtilt.linkage.BellCrank;
 import mildtilt.linkage.CentreLink;
 import mildtilt.linkage.Corner;
 import mildtilt.linkage.Mechanism;
+import mildtilt.linkage.Rod;
+import mildtilt.linkage.RodEnds;
+import mildtilt.linkage.RodTube;
 import mildtilt.linkage.Shuttle;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.measure.Quantity;
@@ -68,7 +71,7 @@ final class AxleSketch {
         }
         if (axle.oneTieRod() && pose.assembled().isPresent()) {
             KnucklePose l = pose.assembled().get().left();
-            rod(RODS, Pen.TIE_ROD, l.tieRodPoint(), l.tieRodInner(), 0.3);
+            rod(RODS, Pen.TIE_ROD, Rod.TIE_ROD, l.tieRodPoint(), l.tieRodInner(), 0.3);
         }
     }
 
@@ -118,11 +121,11 @@ final class AxleSketch {
                 Axis idler = ((CentreLink) axle.linkage()).idler((ArmGear) axle.gear()).axis();
                 pivot(idler, c.idlerEnd());
                 out.line(RELAY, Pen.GEAR_ARM, idler.footOf(c.idlerEnd()), c.idlerEnd());
-                rod(DRIVEN, Pen.DRIVEN_ROD, c.pitmanEnd(), c.idlerEnd(), 0.5);
+                rod(DRIVEN, Pen.DRIVEN_ROD, Rod.CENTRE_LINK, c.pitmanEnd(), c.idlerEnd(), 0.5);
             }
             case Mechanism.DragLinkAt d -> {
                 gearArm(d.armEnd());
-                rod(DRIVEN, Pen.DRIVEN_ROD, d.armEnd(), d.drivenPoint(), 0.5);
+                rod(DRIVEN, Pen.DRIVEN_ROD, Rod.DRAG_LINK, d.armEnd(), d.drivenPoint(), 0.5);
                 dragLinkArm(d.drivenPoint());
             }
             case Mechanism.BellCrankAt b -> {
@@ -132,12 +135,12 @@ final class AxleSketch {
                 for (Point p : List.of(b.crankPoint(), b.left(), b.right())) {
                     out.line(RELAY, Pen.GEAR_ARM, pivot.footOf(p), p);
                 }
-                rod(DRIVEN, Pen.DRIVEN_ROD, b.armEnd(), b.crankPoint(), 0.5);
+                rod(DRIVEN, Pen.DRIVEN_ROD, Rod.DRAG_ROD, b.armEnd(), b.crankPoint(), 0.5);
             }
             case Mechanism.ShuttleAt s -> {
                 gearArm(s.armEnd());
                 shuttle(s);
-                rod(DRIVEN, Pen.DRIVEN_ROD, s.armEnd(), s.linkPoint(), 0.5);
+                rod(DRIVEN, Pen.DRIVEN_ROD, Rod.SHORT_LINK, s.armEnd(), s.linkPoint(), 0.5);
             }
             case Mechanism.Broken b -> gearArm(b.armEnd());
         }
@@ -214,7 +217,7 @@ final class AxleSketch {
         out.line(KNUCKLES, Pen.SPINDLE, axis.footOf(k.wheelCentre()), k.wheelCentre());
         out.line(STEERING_ARMS, Pen.STEERING_ARM, axis.footOf(k.tieRodPoint()), k.tieRodPoint());
         if (!axle.oneTieRod()) {
-            out.line(RODS, Pen.TIE_ROD, k.tieRodInner(), k.tieRodPoint());
+            line(RODS, Pen.TIE_ROD, k.tieRodInner(), k.tieRodPoint(), crank(k.side() == Side.LEFT ? Rod.LEFT_TIE_ROD : Rod.RIGHT_TIE_ROD));
         }
         Vector half = k.spin().times(job.vehicle().tyreWidth() / 2);
         double radius = corner.knuckle().wheelCentre().z();
@@ -230,8 +233,24 @@ final class AxleSketch {
         out.notes.add(new Note(new Element.Tyres(), k.contactPoint(), Quantity.angle(k.steerDeg())));
     }
 
-    private void rod(Element element, Pen pen, Point from, Point to, double noteAt) {
-        out.line(element, pen, from, to);
+    private void rod(Element element, Pen pen, Rod rod, Point from, Point to, double noteAt) {
+        line(element, pen, from, to, crank(rod));
         out.notes.add(new Note(element, from.plus(to.minus(from).times(noteAt)), Quantity.length(from.distanceTo(to))));
+    }
+
+    private double crank(Rod rod) {
+        return axle.rodEnds(rod).flatMap(RodEnds::tube).map(RodTube::crank).orElse(0.0);
+    }
+
+    /** A cranked rod is drawn with its middle hanging below the line between its ends. */
+    private void line(Element element, Pen pen, Point from, Point to, double crank) {
+        if (crank == 0) {
+            out.line(element, pen, from, to);
+            return;
+        }
+        Vector along = to.minus(from);
+        Vector level = Vector.Z.cross(along);
+        Vector down = level.norm() > 1e-9 ? along.cross(level).negated().direction().times(crank) : Vector.X.times(crank);
+        out.line(element, pen, from, from.plus(along.times(0.2)).plus(down), from.plus(along.times(0.8)).plus(down), to);
     }
 }

@@ -16,6 +16,7 @@ public enum Goal {
             List.of(Knob.ARM_LENGTH, Knob.ARM_OUT, Knob.ARM_RAISE, Knob.GEAR_FORE_AFT)),
     RATIO("Arm and gear for a ratio", "Choose arm and gear for a wanted ratio and turns.",
             List.of(Knob.ARM_LENGTH, Knob.GEAR_ARM, Knob.TRAVEL_PER_TURN, Knob.GEAR_TRAVEL)),
+    ARM_MATCH("Match gear and knuckle arms", "Gear-side arm against knuckle-side arm: what brings both ends together.", List.of()),
     LOCK_STOPS("Lock stops", "Set the stops so that neither gear nor rods take the blow.", List.of());
 
     private final String label;
@@ -65,7 +66,7 @@ public enum Goal {
                 all.add(Want.of(Wish.RATIO, Math.rint(now.ratio() * 10) / 10));
                 all.add(Want.of(Wish.LOCK, t.lockDeg().orElse(Math.rint(now.lockDeg()))));
             }
-            case LOCK_STOPS -> { }
+            case ARM_MATCH, LOCK_STOPS -> { }
         }
         return all;
     }

@@ -29,8 +29,10 @@ import mildtilt.drawing.Pen;
 import mildtilt.drawing.Sketch;
 import mildtilt.drawing.Stroke;
 import mildtilt.geometry.Point;
+import mildtilt.geometry.Side;
 import mildtilt.job.Element;
 import mildtilt.measure.LengthText;
+import mildtilt.steer.SteerFigures;
 import org.jspecify.annotations.Nullable;
 
 /** One elevation to scale, drawn anew for every place of the hands; points are dragged on it. */
@@ -66,6 +68,9 @@ final class ElevationSheet extends InkedPane {
         bench.selectionProperty().addListener((_, _, _) -> redraw());
         bench.lengthUnitProperty().addListener((_, _, _) -> redraw());
         bench.stageProperty().addListener((_, _, _) -> fit());
+        if (elevation == Elevation.PLAN) {
+            bench.workedProperty().addListener((_, _, _) -> redraw());
+        }
         setOnScroll(e -> {
             if (e.getDeltaY() != 0) {
                 zoom(Math.pow(1.1, Math.signum(e.getDeltaY())), e.getX(), e.getY());
@@ -205,6 +210,9 @@ final class ElevationSheet extends InkedPane {
         }
         inset.ifPresent(box -> TurnInset.draw(g, box, bench, this::ink));
         scaleBar(g, v, w, h);
+        if (constructing) {
+            locks(g, w, h);
+        }
         g.setGlobalAlpha(1);
     }
 
@@ -220,6 +228,22 @@ final class ElevationSheet extends InkedPane {
             sum += crossed ? weight : 0;
         }
         return sum;
+    }
+
+    /** What ends the lock each way. */
+    private void locks(GraphicsContext g, double w, double h) {
+        bench.workedProperty().get().flatMap(x -> x.now().steer()).ifPresent(s -> {
+            g.setFill(ink(Ink.ACCENT));
+            g.setFont(Fonts.text(12));
+            g.setTextAlign(TextAlignment.RIGHT);
+            g.setTextBaseline(VPos.CENTER);
+            g.fillText("Lock ends: left " + lock(s, Side.LEFT) + ", right " + lock(s, Side.RIGHT), w - 8, h - 10, w * 0.66);
+        });
+    }
+
+    private static String lock(SteerFigures s, Side way) {
+        SteerFigures.Lock lock = s.lock(way);
+        return lock.hit().limit().label() + " at " + LengthText.decimal(Math.abs(lock.turn().steeringWheelDeg()), 0) + "°";
     }
 
     private void constructionLine(GraphicsContext g, SheetView v, Stroke s) {

@@ -12,6 +12,7 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import mildtilt.app.workbench.Workbench;
+import mildtilt.geometry.Side;
 import mildtilt.linkage.AxleSolver;
 import mildtilt.linkage.Rod;
 import mildtilt.linkage.RodEnd;
@@ -19,6 +20,9 @@ import mildtilt.measure.Quantity;
 import mildtilt.steer.AxlePose;
 import mildtilt.steer.Effort;
 import mildtilt.steer.LimitGauge;
+import mildtilt.steer.LockLimits;
+import mildtilt.steer.RodLoad;
+import mildtilt.steer.SteerFigures;
 import mildtilt.suspension.CannotAssemble;
 import mildtilt.suspension.CornerPose;
 import mildtilt.suspension.KnucklePose;
@@ -48,6 +52,7 @@ final class HandsTable extends VBox {
         bench.handsProperty().addListener((_, _, _) -> refresh());
         bench.jobProperty().addListener((_, _, _) -> refresh());
         bench.lengthUnitProperty().addListener((_, _, _) -> refresh());
+        bench.workedProperty().addListener((_, _, _) -> refresh());
         visibleProperty().addListener((_, _, _) -> refresh());
         refresh();
     }
@@ -131,6 +136,21 @@ final class HandsTable extends VBox {
             }
         }
         effort();
+        bench.workedProperty().get().flatMap(w -> w.now().steer()).ifPresent(this::wholeRange);
+    }
+
+    /** What holds for the whole lock, wherever the hands are. */
+    private void wholeRange(SteerFigures s) {
+        for (RodLoad l : s.rodLoads()) {
+            String rod = capital(l.rod().label());
+            l.bucklingMargin().ifPresent(m -> line(rod + " buckles at", "", Quantity.times(m).text(bench.lengthUnit())));
+            l.stress().ifPresent(x -> line(rod + " stress, worst", "", Quantity.stress(x).text(bench.lengthUnit())));
+        }
+        for (Side way : Side.values()) {
+            for (LockLimits.Hit hit : s.limits().toward(way)) {
+                line("Turning " + way.label() + ": " + hit.limit().label(), "", Quantity.angle(Math.abs(hit.steeringWheelDeg())).text(bench.lengthUnit()));
+            }
+        }
     }
 
     private void effort() {

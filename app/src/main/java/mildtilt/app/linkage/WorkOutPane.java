@@ -35,6 +35,7 @@ import mildtilt.workout.Freedom;
 import mildtilt.workout.Goal;
 import mildtilt.workout.Knob;
 import mildtilt.workout.LockStops;
+import mildtilt.workout.Matching;
 import mildtilt.workout.Question;
 import mildtilt.workout.Want;
 import mildtilt.workout.Want.Wish;
@@ -163,7 +164,10 @@ public final class WorkOutPane extends VBox {
             GridPane.setHgrow(use, Priority.ALWAYS);
             asked.addRow(row++, use, field);
         }
-        boolean can = g == Goal.LOCK_STOPS ? job.axle().isPresent() : !wants.isEmpty() && !g.knobs(job).isEmpty();
+        boolean can = switch (g) {
+            case LOCK_STOPS, ARM_MATCH -> job.axle().isPresent();
+            case LEAST_BUMP_STEER, ARM_SHAPE, RATIO -> !wants.isEmpty() && !g.knobs(job).isEmpty();
+        };
         run.setDisable(!can);
         if (!can) {
             asked.add(KnucklePane.wrapped("This job can't be worked on so: it has no axle, does not steer the right way, or can't go "
@@ -230,19 +234,16 @@ public final class WorkOutPane extends VBox {
         going = mine;
         Question question = new Question(List.copyOf(freedoms.values()),
                 wants.entrySet().stream().map(w -> Want.of(w.getKey(), w.getValue())).toList());
-        boolean stops = goal.getValue() == Goal.LOCK_STOPS;
+        Goal g = goal.getValue();
         double radius = boltRadius;
         double early = before;
         searching(true);
         bar.setProgress(0);
         answers.getChildren().clear();
         CompletableFuture.supplyAsync(() -> {
-            List<Answer> found = stops ? LockStops.of(job, early, radius) : WorkOut.search(job, question, done -> {
-                Platform.runLater(() -> bar.setProgress(done));
-                return mine.get();
-            });
             Headlines now = Headlines.of(job).orElseThrow();
-            return found.stream().map(a -> new Priced(a, Headlines.of(a.job()).map(now::against).orElse(List.of()))).toList();
+            return found(g, job, question, early, radius, mine).stream()
+                    .map(a -> new Priced(a, Headlines.of(a.job()).map(now::against).orElse(List.of()))).toList();
         }).whenComplete((found, problem) -> Platform.runLater(() -> {
             if (!mine.get()) {
                 return;
@@ -251,16 +252,36 @@ public final class WorkOutPane extends VBox {
             if (problem != null) {
                 bench.refuse("It could not be worked out: " + problem.getMessage());
             } else {
-                show(found, !stops && WorkOut.alreadyMet(job, question));
+                show(g, job, found, question);
             }
         }));
     }
 
-    private void show(List<Priced> found, boolean met) {
+    private List<Answer> found(Goal g, Job job, Question question, double early, double radius, AtomicBoolean mine) {
+        return switch (g) {
+            case LOCK_STOPS -> LockStops.of(job, early, radius);
+            case ARM_MATCH -> Matching.of(job).map(m -> Matching.answers(job, m)).orElse(List.of());
+            case LEAST_BUMP_STEER, ARM_SHAPE, RATIO -> WorkOut.search(job, question, done -> {
+                Platform.runLater(() -> bar.setProgress(done));
+                return mine.get();
+            });
+        };
+    }
+
+    private void show(Goal g, Job job, List<Priced> found, Question question) {
+        boolean met = false;
+        switch (g) {
+            case ARM_MATCH -> Matching.of(job).ifPresentOrElse(
+                    m -> Matching.told(m).forEach(p -> answers.getChildren().add(KnucklePane.wrapped(p.text(bench.lengthUnit()), "step"))),
+                    () -> answers.getChildren().add(KnucklePane.wrapped("Nothing but the gear ends the lock, or the wheels do not follow it: "
+                            + "say which lock is wanted (Vehicle), or where stops and tyres are (Knuckles).", "step")));
+            case LOCK_STOPS -> { }
+            case LEAST_BUMP_STEER, ARM_SHAPE, RATIO -> met = WorkOut.alreadyMet(job, question);
+        }
         if (met) {
             answers.getChildren().add(KnucklePane.wrapped("What is wanted is met as it stands.", "finding-what"));
         }
-        if (found.isEmpty() && !met) {
+        if (found.isEmpty() && !met && g != Goal.ARM_MATCH) {
             answers.getChildren().add(KnucklePane.wrapped("Nothing within these limits brings it much nearer. Let it go further, or let "
                     + "more change, or want less.", "finding-what"));
         }

@@ -76,6 +76,9 @@ public final class PiecePane extends VBox {
     }
 
     private void showElement(Element element) {
+        if (element instanceof Element.SteeringArms) {
+            body.getChildren().add(new SchoolFields(bench));
+        }
         GridPane grid = grid();
         addFields(grid, PieceFields.of(bench.job(), element));
         if (!grid.getChildren().isEmpty()) {

@@ -30,6 +30,7 @@ enum Curve {
     ACKERMANN("Ackermann", Across.STEER, "%", Unit.PERCENT,
             a -> List.of(series("", steer(a, r -> r.turn().flatMap(Turn::ackermannPct))))),
     OUTER_ERROR("Outer wheel off the ideal", Across.STEER, "°", Unit.ANGLE, Curve::outerError),
+    OUTER("Outer wheel against inner", Across.INNER, "°", Unit.ANGLE, Curve::schools),
     EFFORT("Force at the rim", Across.STEER, "N", Unit.FORCE, Curve::effort),
     BUMP_STEER("Bump steer, toe-in", Across.TRAVEL, "°", Unit.ANGLE, a -> bothWheels(a, false, KnucklePose::toeInDeg)),
     ROLL_STEER("Roll steer", Across.ROLL, "°", Unit.ANGLE, a -> bothWheels(a, true, KnucklePose::steerDeg)),
@@ -43,6 +44,7 @@ enum Curve {
     enum Across {
         COLUMN_TURN,
         STEER,
+        INNER,
         TRAVEL,
         ROLL;
 
@@ -86,6 +88,7 @@ enum Curve {
         String length = lengths == LengthUnit.MM ? "mm" : "in";
         return switch (across) {
             case COLUMN_TURN, STEER -> "steering wheel, °";
+            case INNER -> "inner wheel, ° (turning left)";
             case TRAVEL -> rollOnly ? Across.BOTH_WAYS + length : "travel, " + length;
             case ROLL -> Across.BOTH_WAYS + length;
         };
@@ -117,8 +120,10 @@ enum Curve {
     }
 
     /** Where the hands stand on this curve. */
-    double at(HandsPosition hands) {
+    double at(Workbench bench) {
+        HandsPosition hands = bench.hands();
         return switch (across) {
+            case INNER -> bench.pose().flatMap(AxlePose::assembled).map(a -> Math.max(0, Math.max(a.left().steerDeg(), -a.right().steerDeg()))).orElse(0.0);
             case TRAVEL, ROLL -> hands.travelLeft();
             case STEER -> hands.steeringWheelDeg();
             case COLUMN_TURN -> hands.steeringWheelDeg() - 360 * Math.rint(hands.steeringWheelDeg() / 360);
@@ -129,6 +134,9 @@ enum Curve {
     void take(Workbench bench, double value) {
         HandsPosition h = bench.hands();
         bench.moveHands(switch (across) {
+            case INNER -> bench.workedProperty().get().flatMap(w -> w.now().steer()).flatMap(s -> s.rows().stream()
+                    .filter(r -> r.steeringWheelDeg() >= 0 && r.turn().map(x -> x.leftDeg() >= value).orElse(false)).findFirst())
+                    .map(r -> new HandsPosition(r.steeringWheelDeg(), h.travelLeft(), h.travelRight())).orElse(h);
             case STEER, COLUMN_TURN -> new HandsPosition(value, h.travelLeft(), h.travelRight());
             case TRAVEL -> new HandsPosition(h.steeringWheelDeg(), value, value);
             case ROLL -> new HandsPosition(h.steeringWheelDeg(), value, -value);
@@ -161,11 +169,31 @@ enum Curve {
         return turn.innerDeg() < 0.5 ? Optional.empty() : Optional.of(turn.outerDeg() - table.outerAt(turn.innerDeg()));
     }
 
+    /** This job beside the schools: rolling about one point, both alike, and the job's own table. */
+    private static List<Series> schools(Analysis a) {
+        List<Turn> turns = a.steer().map(s -> s.rows().stream().filter(r -> r.steeringWheelDeg() > 0).flatMap(r -> r.turn().stream())
+                .filter(x -> x.innerDeg() > 0.5).toList()).orElse(List.of());
+        if (turns.size() < 2) {
+            return List.of();
+        }
+        List<Series> all = new ArrayList<>(List.of(
+                against("this job", turns, Turn::outerDeg), against("full Ackermann", turns, Turn::idealOuterDeg),
+                against("parallel", turns, Turn::innerDeg)));
+        a.job().targets().outerTable().ifPresent(t -> all.add(against("the table", turns, x -> t.outerAt(x.innerDeg()))));
+        return all;
+    }
+
+    private static Series against(String name, List<Turn> turns, ToDoubleFunction<Turn> outer) {
+        return series(name, List.of(new Run(turns.stream().map(x -> new double[] {x.innerDeg(), outer.applyAsDouble(x)}).toList())));
+    }
+
     private static List<Series> effort(Analysis a) {
         List<Effort.Row> rows = a.steer().flatMap(SteerFigures::effort).map(Effort::rows).orElse(List.of());
         return rows.size() < 2 ? List.of() : List.of(
                 series("parked", List.of(new Run(rows.stream().map(r -> new double[] {r.steeringWheelDeg(), r.parked()}).toList()))),
-                series("creeping", List.of(new Run(rows.stream().map(r -> new double[] {r.steeringWheelDeg(), r.creeping()}).toList()))));
+                series("creeping", List.of(new Run(rows.stream().map(r -> new double[] {r.steeringWheelDeg(), r.creeping()}).toList()))),
+                series("limit", List.of(new Run(List.of(new double[] {rows.getFirst().steeringWheelDeg(), a.job().targets().rimForce()},
+                        new double[] {rows.getLast().steeringWheelDeg(), a.job().targets().rimForce()})))));
     }
 
     private static List<Series> wheelbase(Analysis a) {

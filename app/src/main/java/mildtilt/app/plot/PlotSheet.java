@@ -31,6 +31,9 @@ final class PlotSheet extends CanvasPane {
     private static final double TOP = 8;
     private static final double BOTTOM = 34;
 
+    /** The first series in the accent, those beside it apart from each other. */
+    private static final Ink[] INKS = {Ink.ACCENT, Ink.LINE, Ink.LOOK, Ink.FINE};
+
     private final Workbench bench;
     private Curve curve = Curve.COLUMN_TURN;
     private @Nullable Scale xScale;
@@ -97,13 +100,29 @@ final class PlotSheet extends CanvasPane {
             stroke(g, s.runs(), x, y, shown, up, Ink.BEFORE, 1.5, true);
         }
         for (int i = now.size() - 1; i >= 0; i--) {
-            stroke(g, now.get(i).runs(), x, y, shown, up, i == 0 ? Ink.ACCENT : Ink.LINE, i == 0 ? 2.5 : 1.5, false);
+            stroke(g, now.get(i).runs(), x, y, shown, up, INKS[Math.min(i, INKS.length - 1)], i == 0 ? 2.5 : 1.5, false);
         }
-        double at = x.at(curve.at(bench.hands()) * shown);
+        double at = x.at(curve.at(bench) * shown);
         g.setStroke(ink(Ink.LINE));
         g.setLineWidth(1);
         g.strokeLine(at, TOP, at, h - BOTTOM);
+        names(g, now, x, y, shown, up);
         reading(g, x, now, before, shown, w, h);
+    }
+
+    /** Each series named at the end of its line, where there are several. */
+    private void names(GraphicsContext g, List<Series> all, Scale x, Scale y, double shown, double up) {
+        if (all.size() < 3) {
+            return;
+        }
+        g.setFont(Fonts.text(12));
+        g.setTextAlign(TextAlignment.RIGHT);
+        g.setTextBaseline(VPos.BOTTOM);
+        for (int i = 0; i < all.size(); i++) {
+            double[] last = all.get(i).runs().getLast().points().getLast();
+            g.setFill(ink(INKS[Math.min(i, INKS.length - 1)]));
+            g.fillText(all.get(i).name(), x.at(last[0] * shown) - 26 * (i % 2), y.at(last[1] * up) - 2);
+        }
     }
 
     private static List<Run> runs(List<Series> all) {
@@ -126,7 +145,7 @@ final class PlotSheet extends CanvasPane {
     /** What the curve says where it is pointed at, else where the hands are. */
     private void reading(GraphicsContext g, Scale x, List<Series> now, List<Series> before, double shown, double w, double h) {
         boolean pointing = !Double.isNaN(pointed);
-        double at = pointing ? pointed : curve.at(bench.hands()) * shown;
+        double at = pointing ? pointed : curve.at(bench) * shown;
         StringBuilder text = new StringBuilder(LengthText.decimal(at, Math.max(x.decimals(), curve.acrossWhat().isLength() ? 0 : 1)));
         text.append(!curve.acrossWhat().isLength() ? "°" : bench.lengthUnit() == LengthUnit.MM ? " mm" : "\"").append(":  ");
         boolean any = false;

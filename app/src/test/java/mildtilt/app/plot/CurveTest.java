@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import mildtilt.analysis.Analysis;
 import mildtilt.app.plot.Curve.Run;
-import mildtilt.app.workbench.HandsPosition;
+import mildtilt.app.plot.Curve.Series;
 import mildtilt.format.DemoJob;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
@@ -68,13 +68,26 @@ class CurveTest {
     }
 
     @Test
-    void theHandsStandOnTheCurve() {
-        HandsPosition hands = new HandsPosition(400, 25, -10);
-        assertThat(Curve.COLUMN_TURN.at(hands)).isEqualTo(40);
-        assertThat(Curve.RATIO.at(hands)).isEqualTo(400);
-        assertThat(Curve.BUMP_STEER.at(hands)).isEqualTo(25);
+    void lengthsAlongAndUpAreShownInTheUnitChosen() {
         assertThat(Curve.BUMP_STEER.shown(LengthUnit.INCH)).isCloseTo(1 / 25.4, within(1e-12));
         assertThat(Curve.BUMP_STEER.across(LengthUnit.INCH, false)).isEqualTo("travel, in");
+        assertThat(Curve.BUMP_STEER.across(LengthUnit.MM, true)).contains("right wheel down, mm");
+        assertThat(Curve.TRACK.shownUp(LengthUnit.INCH)).isCloseTo(1 / 25.4, within(1e-12));
+        assertThat(Curve.EFFORT.unit(LengthUnit.INCH)).isEqualTo("lbf");
+        assertThat(Curve.RATIO.shownUp(LengthUnit.INCH)).isEqualTo(1);
+    }
+
+    @Test
+    void theSchoolsStandSideBySide() {
+        List<Series> all = Curve.OUTER.series(analysis);
+        assertThat(all).extracting(Series::name).containsExactly("this job", "full Ackermann", "parallel");
+        for (double inner : new double[] {8, 15, 25}) {
+            double here = PlotSheet.value(all.get(0), inner).orElseThrow();
+            double full = PlotSheet.value(all.get(1), inner).orElseThrow();
+            assertThat(PlotSheet.value(all.get(2), inner).orElseThrow()).isCloseTo(inner, within(1e-9));
+            assertThat(here).as("36 % of the way from parallel to full").isBetween(full, inner);
+        }
+        assertThat(PlotSheet.value(all.get(0), 89)).isEmpty();
     }
 
     @ParameterizedTest
