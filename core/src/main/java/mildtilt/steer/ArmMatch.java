@@ -35,10 +35,11 @@ public record ArmMatch(double gearArm, double gearGives, Way left, Way right) {
      *     ends it, whichever is first, degrees
      * @param allowedBy what that is
      * @param steeringWheelDeg steering wheel from straight ahead to that place, if the gear were long enough, degrees
-     * @param gearUsed that over the steering wheel's way to the gear's end; above 1 where the gear is too short
+     * @param stopDeg steering wheel from straight ahead to the gear's end, degrees
+     * @param gearUsed the gear's travel to that place over what it has; above 1 where the gear is too short
      */
     public record Way(
-            double innerAtGearEnd, double innerAllowed, String allowedBy, double steeringWheelDeg, double gearUsed) {
+            double innerAtGearEnd, double innerAllowed, String allowedBy, double steeringWheelDeg, double stopDeg, double gearUsed) {
 
         /** Lock that the gear is too short to give, degrees of the inner wheel. */
         public double lockUnused() {
@@ -47,7 +48,7 @@ public record ArmMatch(double gearArm, double gearGives, Way left, Way right) {
 
         /** How far the gear would go on after the wheel has met its end, degrees of steering wheel. */
         public double gearUnusedDeg() {
-            return gearUsed < 1 ? steeringWheelDeg / gearUsed - steeringWheelDeg : 0;
+            return Math.max(0, stopDeg - steeringWheelDeg);
         }
     }
 
@@ -105,8 +106,10 @@ public record ArmMatch(double gearArm, double gearGives, Way left, Way right) {
         if (by.isEmpty() || Double.isNaN(inner)) {
             return Optional.empty();
         }
+        // By the gear's own travel: the column's unevenness lies between it and the steering wheel.
+        double used = free.gearInputDeg(farthest) / free.gearInputDeg(figures.reach(way).stopDeg());
         return Optional.of(new Way(figures.reach(way).turn().innerDeg(), inner, by, Math.abs(farthest),
-                farthest / figures.reach(way).stopDeg()));
+                Math.abs(figures.reach(way).stopDeg()), used));
     }
 
     private static OptionalDouble innerAt(SteeringTrain train, double sw) {

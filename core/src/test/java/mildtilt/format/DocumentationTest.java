@@ -17,6 +17,8 @@ import java.util.regex.Pattern;
 import mildtilt.analysis.Analysis;
 import mildtilt.job.Job;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
 
 /** What docs/ promises of files is what the program does. */
 class DocumentationTest {
@@ -66,7 +68,9 @@ class DocumentationTest {
         Set<String> keys = new TreeSet<>();
         collectKeys(schema(), keys);
         Set<String> written = new TreeSet<>();
-        collectNames(JobWriter.tree(DemoJob.MARSH_CARRIER.job()), written);
+        for (DemoJob demo : DemoJob.values()) {
+            collectNames(JobWriter.tree(demo.job()), written);
+        }
         assertThat(keys).containsAll(written);
     }
 
@@ -75,12 +79,14 @@ class DocumentationTest {
         node.forEach(child -> collectNames(child, names));
     }
 
-    @Test
-    void theDemoThatShipsIsHeldAgainstTheSchemaAndIsAsItWouldBeSaved() throws Exception {
-        try (InputStream in = DemoJob.class.getResourceAsStream("/mildtilt/demo/marsh-carrier.tilt")) {
+    @ParameterizedTest
+    @EnumSource(DemoJob.class)
+    void theDemosThatShipAreHeldAgainstTheSchemaAndAreAsTheyWouldBeSaved(DemoJob demo) throws Exception {
+        try (InputStream in = DemoJob.class.getResourceAsStream("/mildtilt/demo/" + demo.file() + ".tilt")) {
             String shipped = new String(in.readAllBytes(), StandardCharsets.UTF_8);
-            assertThat(JobReader.read(shipped)).isEqualTo(DemoJob.MARSH_CARRIER.job());
-            assertThat(JobWriter.write(DemoJob.MARSH_CARRIER.job())).isEqualTo(shipped);
+            assertThat(JobReader.read(shipped)).isEqualTo(demo.job());
+            assertThat(JobWriter.write(demo.job())).isEqualTo(shipped);
+            assertThat(demo.job().title()).isEqualTo(demo.title());
         }
     }
 

@@ -18,7 +18,8 @@ record SheetView(Elevation elevation, double pixelsPerMm, double originX, double
     static SheetView fitting(Elevation elevation, Extent extent, double width, double height) {
         double w = Math.max(1, extent.width());
         double h = Math.max(1, extent.height());
-        double k = Math.max(0.01, Math.min((width - 2 * MARGIN) / w, (height - 2 * MARGIN) / h));
+        double margin = Math.min(MARGIN, 0.09 * Math.min(width, height));
+        double k = Math.max(0.01, Math.min((width - 2 * margin) / w, (height - 2 * margin) / h));
         return new SheetView(elevation, k,
                 width / 2 - extent.middleAcross() * k, height / 2 + extent.middleUp() * k);
     }

@@ -1,7 +1,9 @@
 package mildtilt.app.plot;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.MouseEvent;
@@ -102,7 +104,7 @@ final class PlotSheet extends CanvasPane {
         for (int i = now.size() - 1; i >= 0; i--) {
             stroke(g, now.get(i).runs(), x, y, shown, up, INKS[Math.min(i, INKS.length - 1)], i == 0 ? 2.5 : 1.5, false);
         }
-        double at = x.at(curve.at(bench) * shown);
+        double at = x.at(Math.clamp(curve.at(bench) * shown, x.low(), x.high()));
         g.setStroke(ink(Ink.LINE));
         g.setLineWidth(1);
         g.strokeLine(at, TOP, at, h - BOTTOM);
@@ -118,11 +120,20 @@ final class PlotSheet extends CanvasPane {
         g.setFont(Fonts.text(12));
         g.setTextAlign(TextAlignment.RIGHT);
         g.setTextBaseline(VPos.BOTTOM);
-        for (int i = 0; i < all.size(); i++) {
-            double[] last = all.get(i).runs().getLast().points().getLast();
+        List<Integer> lowestFirst = IntStream.range(0, all.size()).boxed()
+                .sorted(Comparator.comparingDouble(i -> -y.at(end(all.get(i))[1] * up))).toList();
+        double free = Double.POSITIVE_INFINITY;
+        for (int i : lowestFirst) {
+            // Each no nearer than a line of text above the one below it.
+            double at = Math.min(y.at(end(all.get(i))[1] * up) - 2, free);
+            free = at - 13;
             g.setFill(ink(INKS[Math.min(i, INKS.length - 1)]));
-            g.fillText(all.get(i).name(), x.at(last[0] * shown) - 26 * (i % 2), y.at(last[1] * up) - 2);
+            g.fillText(all.get(i).name(), x.at(end(all.get(i))[0] * shown) - 2, at);
         }
+    }
+
+    private static double[] end(Series s) {
+        return s.runs().getLast().points().getLast();
     }
 
     private static List<Run> runs(List<Series> all) {

@@ -15,6 +15,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import mildtilt.app.look.StateMark;
+import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.check.Severity;
 import mildtilt.job.Element;
@@ -50,6 +51,8 @@ public final class TrainStrip extends ScrollPane {
         bench.workedProperty().addListener((_, _, _) -> refresh());
         bench.lengthUnitProperty().addListener((_, _, _) -> refresh());
         bench.selectionProperty().addListener((_, _, _) -> refresh());
+        // Where the train is too long for the window the part that the stage is about is brought into sight.
+        bench.stageProperty().addListener((_, _, stage) -> setHvalue(stage == WorkStage.LINKAGE ? 1 : 0));
         row.addEventFilter(KeyEvent.KEY_PRESSED, this::walk);
         rebuildIfChanged();
     }

@@ -1,0 +1,229 @@
+package mildtilt.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.Optional;
+import java.util.Set;
+import javafx.scene.Node;
+import javafx.scene.control.ButtonBase;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.ChoiceBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.input.MouseButton;
+import javafx.stage.Stage;
+import mildtilt.analysis.Headline;
+import mildtilt.app.workbench.HandsPosition;
+import mildtilt.app.workbench.SideTab;
+import mildtilt.app.workbench.WorkStage;
+import mildtilt.format.DemoJob;
+import mildtilt.geometry.Side;
+import mildtilt.geometry.Vector;
+import mildtilt.job.Element;
+import mildtilt.job.Job;
+import mildtilt.job.Variant;
+import mildtilt.knuckle.KnuckleChange;
+import mildtilt.knuckle.KnuckleEdits;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.framework.junit5.Start;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** The linkage stage as a fabricator uses it, in the real window, on vehicles of every kind. */
+@ExtendWith(ApplicationExtension.class)
+class LinkageStageTest {
+
+    private AppWindow app;
+
+    @Start
+    void open(Stage stage) throws Exception {
+        app = new AppWindow(stage, DemoJob.LIBRARY_BUS.job(), AppWindow.temporary().resolve("state"));
+    }
+
+    @AfterEach
+    void close(FxRobot robot) {
+        robot.interact(app::close);
+    }
+
+    private double now(Headline h) {
+        return app.bench.workedProperty().get().orElseThrow().now().headlines().get(h).orElseThrow();
+    }
+
+    private static void press(FxRobot robot, String id) {
+        AppWindow.until(() -> robot.lookup(id).tryQuery().isPresent());
+        robot.interact(() -> robot.lookup(id).<ButtonBase>queryAs(ButtonBase.class).fire());
+    }
+
+    private static void type(FxRobot robot, String id, String text) {
+        robot.interact(() -> {
+            TextField field = robot.lookup(id).queryAs(TextField.class);
+            field.requestFocus();
+            field.setText(text);
+            field.getOnAction().handle(null);
+        });
+    }
+
+    @Test
+    void anArmIsChangedFromThePieceInHandTriedKeptBesideAndTaken(FxRobot robot) {
+        robot.clickOn("#stage-linkage");
+        app.settle();
+        double ratio = now(Headline.RATIO);
+        // Shorter and in: told as a change from the piece as opened, and written out for the bench.
+        robot.clickOn("#side-knuckle");
+        type(robot, "#knuckle-lengthen", "-12");
+        type(robot, "#knuckle-out", "-1/8\"");
+        app.settle();
+        assertThat(now(Headline.RATIO)).isLessThan(ratio);
+        KnuckleChange made = KnuckleEdits.between(DemoJob.LIBRARY_BUS.job(), app.bench.job(), Side.LEFT);
+        assertThat(made.lengthen()).isCloseTo(-12, within(1e-9));
+        assertThat(made.out()).isCloseTo(-3.175, within(1e-9));
+        Set<Node> steps = Set.copyOf(robot.lookup("#knuckle-pane .step").queryAll());
+        assertThat(steps).anySatisfy(s -> assertThat(((Label) s).getText()).contains("12.0 mm toward the steer axis"));
+        assertThat(robot.lookup("#knuckle-lengthen").queryAs(TextField.class).getText()).isEqualTo("−12 mm");
+        assertThat(app.text(robot, "#before-outer_error")).isNotEmpty();
+
+        // Kept under a name; the plan taken back; both in one table.
+        robot.clickOn("#side-variants");
+        robot.interact(() -> robot.lookup("#variant-name").queryAs(TextField.class).setText("short arms"));
+        press(robot, "#keep-variant");
+        robot.interact(() -> {
+            app.bench.undo();
+            app.bench.undo();
+            app.bench.undo();
+        });
+        assertThat(app.bench.job()).isEqualTo(DemoJob.LIBRARY_BUS.job());
+        robot.interact(() -> {
+            app.bench.redo();
+            app.bench.redo();
+            app.bench.redo();
+        });
+        app.settle();
+        AppWindow.until(() -> robot.lookup("#variants-table .sub-head").queryAll().size() == 3);
+        press(robot, "#take-variant-short-arms");
+        app.settle();
+        assertThat(app.bench.job().variants()).extracting(Variant::name).containsExactly("Plan before short arms");
+        press(robot, "#drop-variant-plan-before-short-arms");
+        assertThat(app.bench.job().variants()).isEmpty();
+        assertThat(app.bench.undoable().orElseThrow()).contains("Drop the variant");
+    }
+
+    @Test
+    void theGearIsPlacedByWorkingItOut(FxRobot robot) {
+        robot.interact(() -> {
+            app.bench.stageProperty().set(WorkStage.LINKAGE);
+            app.bench.edit("raise", j -> j.editAxle(a -> a.withGearMoved(new Vector(0, 0, 15))));
+        });
+        app.settle();
+        assertThat(now(Headline.BUMP_STEER_NORMAL)).isGreaterThan(0.3);
+        Job before = app.bench.job();
+        robot.clickOn("#side-work-out");
+        // One thing may not be changed, another only a little.
+        press(robot, "#knob-gear-fore-aft");
+        robot.interact(() -> robot.lookup("#knob-gear-tilt").queryAs(CheckBox.class).fire());
+        type(robot, "#reach-pivot-spacing", "15 mm");
+        press(robot, "#run-work-out");
+        AppWindow.until(() -> robot.lookup("#answer-0-take").tryQuery().isPresent());
+        assertThat(app.bench.job()).as("nothing is changed until one is taken").isSameAs(before);
+        assertThat(robot.lookup("#answers").query().lookupAll(".finding-what")).isNotEmpty()
+                .noneSatisfy(l -> assertThat(((Label) l).getText()).containsIgnoringCase("forward"));
+        press(robot, "#answer-0-keep");
+        assertThat(app.bench.job().variants()).hasSize(1);
+        robot.interact(() -> app.bench.undo());
+        press(robot, "#run-work-out");
+        AppWindow.until(() -> robot.lookup("#answer-0-take").tryQuery().isPresent());
+        press(robot, "#answer-0-take");
+        app.settle();
+        assertThat(now(Headline.BUMP_STEER_NORMAL)).isLessThan(0.1);
+        robot.interact(() -> app.bench.undo());
+        assertThat(app.bench.job()).isEqualTo(before);
+        // The stops, with the bolt where it is on this knuckle.
+        robot.interact(() -> robot.lookup("#goal").queryAs(ChoiceBox.class).getSelectionModel().selectLast());
+        type(robot, "#stop-radius", "80");
+        press(robot, "#run-work-out");
+        AppWindow.until(() -> robot.lookup("#answers .finding-what").tryQuery().isPresent());
+        assertThat(robot.lookup("#answers .finding-what").queryAs(Label.class).getText()).contains("80.0 mm from the steer axis");
+    }
+
+    @Test
+    void theMapAndTheCurvesArePointedAtAndTakeTheHandsThere(FxRobot robot) {
+        robot.interact(() -> app.bench.stageProperty().set(WorkStage.LINKAGE));
+        app.settle();
+        robot.clickOn("#plot");
+        assertThat(app.bench.hands().travelLeft()).isCloseTo(2.5, within(25.0));
+        robot.moveBy(60, 0).clickOn(MouseButton.PRIMARY);
+        assertThat(app.bench.hands().travelLeft()).isGreaterThan(10);
+        assertThat(app.bench.hands().travelRight()).isEqualTo(app.bench.hands().travelLeft());
+        press(robot, "#show-map");
+        robot.interact(() -> app.stage.getScene().getRoot().layout());
+        robot.moveTo("#map").moveBy(-30, -20).clickOn(MouseButton.PRIMARY);
+        assertThat(app.bench.hands().steeringWheelDeg()).isNotZero();
+        assertThat(app.bench.hands().travelLeft()).isGreaterThan(5);
+        press(robot, "#at-hands");
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(robot.lookup("#hands-table .figure-now").queryAll().size()).isGreaterThan(20);
+    }
+
+    @Test
+    void beamsRollAndWheelsOnTheFrameStay(FxRobot robot) {
+        robot.interact(() -> app.bench.open(DemoJob.HOP_PLATFORM.job(), Optional.empty()));
+        robot.interact(() -> app.bench.moveHands(new HandsPosition(0, 30, 0)));
+        assertThat(app.bench.hands()).isEqualTo(new HandsPosition(0, 30, -30));
+        robot.interact(() -> app.bench.moveHands(new HandsPosition(0, 30, 55)));
+        assertThat(app.bench.hands()).isEqualTo(new HandsPosition(0, -55, 55));
+        robot.interact(() -> app.bench.open(DemoJob.GREENHOUSE_TUG.job(), Optional.empty()));
+        robot.interact(() -> app.bench.moveHands(new HandsPosition(10, 5, 5)));
+        assertThat(app.bench.hands()).isEqualTo(new HandsPosition(10, 0, 0));
+        assertThat(robot.lookup("#travel-left").query().getAccessibleText()).contains("fixed to the frame");
+    }
+
+    @Test
+    void everyDemoIsShownWholeWithEveryUseOfTheSide(FxRobot robot) {
+        for (DemoJob demo : DemoJob.values()) {
+            robot.interact(() -> {
+                app.bench.open(demo.job(), Optional.empty());
+                app.bench.stageProperty().set(WorkStage.LINKAGE);
+            });
+            app.settle();
+            for (SideTab tab : SideTab.values()) {
+                robot.interact(() -> {
+                    app.bench.sideTabProperty().set(tab);
+                    app.bench.moveHands(new HandsPosition(tab.ordinal() * 15, 10, 10));
+                });
+                robot.sleep(120);
+                robot.interact(() -> app.stage.getScene().getRoot().layout());
+                assertThat(AppWindow.cutOff(app.stage.getScene().getRoot())).as(demo + ", " + tab).isEmpty();
+            }
+            robot.interact(() -> app.bench.sideTabProperty().set(SideTab.NOTES));
+            for (Element e : Element.trainOf(demo.job())) {
+                robot.interact(() -> app.bench.selectionProperty().set(Optional.of(e)));
+                WaitForAsyncUtils.waitForFxEvents();
+                assertThat(robot.lookup("#piece .measure-field").queryAll()).as(demo + ", " + e).isNotEmpty();
+                assertThat(AppWindow.cutOff(robot.lookup("#piece").query())).as(demo + ", " + e).isEmpty();
+            }
+        }
+    }
+
+    @Test
+    void aSchoolIsChosenAndItsTableTyped(FxRobot robot) {
+        robot.interact(() -> {
+            app.bench.stageProperty().set(WorkStage.LINKAGE);
+            app.bench.selectionProperty().set(Optional.of(new Element.SteeringArms()));
+        });
+        app.settle();
+        robot.interact(() -> robot.lookup("#school").queryAs(ChoiceBox.class).getSelectionModel().select(1));
+        assertThat(app.bench.job().targets().ackermannMaxPct()).isEqualTo(15);
+        robot.interact(() -> robot.lookup("#school").queryAs(ChoiceBox.class).getSelectionModel().selectLast());
+        assertThat(app.bench.job().targets().outerTable().orElseThrow().rows()).hasSize(3);
+        type(robot, "#outer-table", "10 9.4, 20 17.9, 32 26");
+        assertThat(app.bench.job().targets().outerTable().orElseThrow().outerAt(32)).isEqualTo(26);
+        type(robot, "#outer-table", "10 9.4, 20");
+        assertThat(app.text(robot, "#message")).contains("\"20\" is not a pair");
+        type(robot, "#outer-table", "20 9, 10 4");
+        assertThat(app.text(robot, "#message")).contains("must rise");
+        assertThat(app.bench.job().targets().outerTable().orElseThrow().outerAt(32)).isEqualTo(26);
+    }
+}
