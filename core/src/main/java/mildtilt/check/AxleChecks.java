@@ -98,12 +98,12 @@ final class AxleChecks {
 
     private void travel(TravelMap m, List<Finding> all) {
         boolean lockReached = !figures.leftReach().byToggle() && !figures.rightReach().byToggle();
-        if (m.notAssembled().isEmpty() || !lockReached) {
+        if (m.reachableNotAssembled().isEmpty() || !lockReached) {
             return;
         }
-        NotAssembled first = m.notAssembled().getFirst();
+        NotAssembled first = m.reachableNotAssembled().getFirst();
         all.add(new Finding(Fault.TRAVEL_NOT_REACHED, Severity.STOP, new Element.Knuckles(),
-                Phrase.of(m.notAssembled().size() + " of " + m.posesRequested() + " places in the range can't be reached, "
+                Phrase.of(m.reachableNotAssembled().size() + " of " + m.posesRequested() + " places in the range can't be reached, "
                                 + "first at {0} of steering wheel with {1} of travel.",
                         Quantity.angle(first.at().steeringWheelDeg()), Quantity.length(first.at().travel())),
                 first.reason().phrase().then(" The travel given for this vehicle is more than its arms allow."),

@@ -9,17 +9,16 @@ import mildtilt.linkage.AxleSolver;
 import mildtilt.linkage.WheelTravel;
 
 /**
- * The few figures a search needs, a fraction of a millisecond each time. The gear goes to its end; knuckle stops
- * and tyres are left aside.
+ * The few figures a search needs, a fraction of a millisecond each time.
  *
- * @param lockDeg inner wheel at the gear's end, the lesser of left and right, degrees
+ * @param lockDeg inner wheel at the end of the lock, the lesser of left and right, degrees
  * @param ackermannPct at 20 degrees of inner wheel turning left; empty where that is not reached
  * @param outerMissDeg largest miss of the job's own table of outer angles; empty without one or where it is not reached
  * @param ratio at centre
- * @param turns gear end to gear end
+ * @param turns from end to end of the lock
  * @param bumpDeg worst toe change of a wheel over the full travel
  * @param normalBumpDeg the same over the normal travel
- * @param toggleDeg least angle of any rod to being in line with its arm
+ * @param toggleDeg least angle of any rod to being in line with its arm; 0 where the linkage runs out within the lock
  * @param rodEndMarginDeg least tilt any rod end has left; infinite where none has a limit
  */
 public record QuickFigures(
@@ -35,28 +34,38 @@ public record QuickFigures(
 
     private static final int STEER_STEPS = 3;
     private static final int ITERATIONS = 40;
+    private static final int END_STEPS = 8;
+    private static final int END_HALVINGS = 20;
 
-    /** Empty if it can't be built, does not steer the right way, or can't go through its whole range. */
-    public static Optional<QuickFigures> of(Job job) {
+    /** Where the lock ends for these figures. */
+    public enum Until {
+        /** At the gear's end, wherever knuckle stops and tyres are: they can be set anew. */
+        GEAR_END,
+        /** At the first solid thing, knuckle stops and tyres with it. */
+        FIRST_STOP
+    }
+
+    /** Empty if it can't be built or does not steer the right way. */
+    public static Optional<QuickFigures> of(Job job, Until until) {
         try {
             SteeringTrain train = new SteeringTrain(job);
             if (train.axle().isEmpty() || train.locked().isPresent() || SteerSweep.sense(train, job) != SteerFigures.Sense.RIGHT_WAY) {
                 return Optional.empty();
             }
-            return new Worker(job, train).figures();
+            return new Worker(job, train, new LimitGauge(train.axle().get(), job.targets()), until).figures();
         } catch (ImpossibleGeometryException e) {
             return Optional.empty();
         }
     }
 
-    private record Worker(Job job, SteeringTrain train) {
+    private record Worker(Job job, SteeringTrain train, LimitGauge gauge, Until until) {
 
         Optional<QuickFigures> figures() {
-            double left = train.stopDeg(Side.LEFT).orElseThrow();
-            double right = train.stopDeg(Side.RIGHT).orElseThrow();
+            double left = end(Side.LEFT);
+            double right = end(Side.RIGHT);
             Optional<Turn> leftTurn = turn(left);
             Optional<Turn> rightTurn = turn(right);
-            double step = left * 1e-3;
+            double step = train.stopDeg(Side.LEFT).orElseThrow() * 1e-3;
             Optional<Turn> up = turn(step);
             Optional<Turn> down = turn(-step);
             if (leftTurn.isEmpty() || rightTurn.isEmpty() || up.isEmpty() || down.isEmpty()) {
@@ -64,11 +73,8 @@ public record QuickFigures(
             }
             double mean = up.get().meanDeg() - down.get().meanDeg();
             RodEndRecord ends = new RodEndRecord();
-            if (!whole(ends, left, right)) {
-                return Optional.empty();
-            }
-            LimitGauge gauge = new LimitGauge(train.axle().orElseThrow(), job.targets());
-            double toggle = ends.arms().values().stream().mapToDouble(TravelMap.RodToArm::closestToToggle).min().orElse(90);
+            boolean whole = whole(ends, left, right);
+            double toggle = !whole ? 0 : ends.arms().values().stream().mapToDouble(TravelMap.RodToArm::closestToToggle).min().orElse(90);
             double margin = ends.tilts(gauge).values().stream()
                     .mapToDouble(t -> t.allowedDeg().map(a -> a - t.deg()).orElse(Double.POSITIVE_INFINITY)).min()
                     .orElse(Double.POSITIVE_INFINITY);
@@ -77,6 +83,38 @@ public record QuickFigures(
                     2 * step / mean, (left - right) / 360,
                     BumpSteer.worstDeg(train, job.vehicle().droop(), job.vehicle().bump()),
                     BumpSteer.worstDeg(train, job.vehicle().normalDroop(), job.vehicle().normalBump()), toggle, margin));
+        }
+
+        /** The end of the lock one way: as far as the linkage goes, and no further than what counts as a stop. */
+        private double end(Side way) {
+            double stop = train.stopDeg(way).orElseThrow();
+            if (free(stop)) {
+                return stop;
+            }
+            double good = 0;
+            double bad = stop;
+            for (int i = 1; i <= END_STEPS; i++) {
+                double sw = stop * i / END_STEPS;
+                if (!free(sw)) {
+                    bad = sw;
+                    break;
+                }
+                good = sw;
+            }
+            for (int i = 0; i < END_HALVINGS; i++) {
+                double mid = (good + bad) / 2;
+                if (free(mid)) {
+                    good = mid;
+                } else {
+                    bad = mid;
+                }
+            }
+            return good;
+        }
+
+        private boolean free(double sw) {
+            AxlePose pose = train.pose(sw, 0, 0);
+            return pose.assembled().isPresent() && (until == Until.GEAR_END || gauge.withinStops(pose));
         }
 
         private Optional<Turn> turn(double sw) {
@@ -90,6 +128,7 @@ public record QuickFigures(
         }
 
         private boolean whole(RodEndRecord ends, double left, double right) {
+            boolean whole = true;
             AxleSolver axle = train.axle().orElseThrow();
             WheelTravel travel = train.requireAxle().wheelTravel();
             double[] travels = travel == WheelTravel.NONE ? new double[] {0}
@@ -98,12 +137,13 @@ public record QuickFigures(
                 for (double sw : Grid.spread(-right, left, STEER_STEPS)) {
                     AxlePose pose = train.pose(sw, z, travel.rightWith(z));
                     if (pose.assembled().isEmpty()) {
-                        return false;
+                        whole = false;
+                        continue;
                     }
                     ends.add(RodEndReading.of(axle, pose.stance()), new TravelMap.At(sw, z));
                 }
             }
-            return true;
+            return whole;
         }
 
         /** By false position, halving where that stalls. */

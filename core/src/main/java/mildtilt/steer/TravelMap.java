@@ -17,6 +17,7 @@ import mildtilt.suspension.CannotAssemble;
  * to going over centre, how far the rod ends tilt, and what limits each place. Both wheels travel alike, or
  * against each other where the axle only rolls.
  *
+ * @param reachableNotAssembled of those not assembled, the ones that no knuckle stop or tyre keeps the wheels from
  * @param reachableArms as {@code rodToArm}, over the places that knuckle stops and tyres leave within reach
  * @param reachableTilts as {@code tilts}, over the same places
  * @param steeringWheelDeg of the grid, from right lock to left lock
@@ -26,6 +27,7 @@ import mildtilt.suspension.CannotAssemble;
 public record TravelMap(
         int posesRequested,
         List<NotAssembled> notAssembled,
+        List<NotAssembled> reachableNotAssembled,
         Map<RodEnd, RodToArm> rodToArm,
         Map<RodEnd, Tilt> tilts,
         Map<RodEnd, RodToArm> reachableArms,
@@ -103,9 +105,11 @@ public record TravelMap(
                 : Grid.spread(job.vehicle().droop(), job.vehicle().bump(), grid.travelStepsEachWay());
         Gatherer g = new Gatherer(train.axle().get(), new LimitGauge(train.axle().get(), job.targets()));
         for (double z : travels) {
-            for (double sw : steer) {
-                g.add(new At(sw, z), train.pose(sw, z, travel.rightWith(z)));
+            AxlePose[] row = new AxlePose[steer.length];
+            for (int i = 0; i < steer.length; i++) {
+                row[i] = train.pose(steer[i], z, travel.rightWith(z));
             }
+            g.add(row, z);
         }
         return Optional.of(g.result(steer, travels));
     }
@@ -114,6 +118,7 @@ public record TravelMap(
         private final AxleSolver axle;
         private final LimitGauge gauge;
         private final List<NotAssembled> not = new ArrayList<>();
+        private final List<NotAssembled> reachableNot = new ArrayList<>();
         private final List<Cell> cells = new ArrayList<>();
         private final RodEndRecord whole = new RodEndRecord();
         private final RodEndRecord reachable = new RodEndRecord();
@@ -123,19 +128,40 @@ public record TravelMap(
             this.gauge = gauge;
         }
 
-        void add(At at, AxlePose pose) {
-            pose.obstacle().ifPresent(o -> not.add(new NotAssembled(at, o)));
+        /** One travel, from right lock to left lock. A place beyond one where a stop has acted is out of reach. */
+        void add(AxlePose[] row, double travel) {
+            int middle = row.length / 2;
+            boolean[] within = new boolean[row.length];
+            for (int way : new int[] {-1, 1}) {
+                boolean stopped = false;
+                for (int i = middle; i >= 0 && i < row.length; i += way) {
+                    stopped |= row[i].assembled().isPresent() && !gauge.withinStops(row[i]);
+                    within[i] = !stopped;
+                }
+            }
+            for (int i = 0; i < row.length; i++) {
+                add(new At(row[i].steeringWheelDeg(), travel), row[i], within[i]);
+            }
+        }
+
+        private void add(At at, AxlePose pose, boolean within) {
+            pose.obstacle().ifPresent(o -> {
+                not.add(new NotAssembled(at, o));
+                if (within) {
+                    reachableNot.add(new NotAssembled(at, o));
+                }
+            });
             RodEndReading reading = RodEndReading.of(axle, pose.stance());
             LimitGauge.Margin least = gauge.tightest(pose, reading);
             cells.add(least == null ? new Cell(NONE_LEFT, Limit.LINKAGE_ENDS) : new Cell(least.amount(), least.limit()));
             whole.add(reading, at);
-            if (gauge.withinStops(pose)) {
+            if (within) {
                 reachable.add(reading, at);
             }
         }
 
         TravelMap result(double[] steer, double[] travels) {
-            return new TravelMap(cells.size(), List.copyOf(not), whole.arms(), whole.tilts(gauge), reachable.arms(),
+            return new TravelMap(cells.size(), List.copyOf(not), List.copyOf(reachableNot), whole.arms(), whole.tilts(gauge), reachable.arms(),
                     reachable.tilts(gauge), Arrays.stream(steer).boxed().toList(), Arrays.stream(travels).boxed().toList(),
                     List.copyOf(cells));
         }

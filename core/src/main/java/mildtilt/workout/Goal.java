@@ -6,6 +6,7 @@ import java.util.Optional;
 import mildtilt.job.Job;
 import mildtilt.job.Targets;
 import mildtilt.steer.QuickFigures;
+import mildtilt.steer.QuickFigures.Until;
 import mildtilt.workout.Want.Wish;
 
 /** What can be asked. */
@@ -44,7 +45,7 @@ public enum Goal {
 
     /** What it asks for, with values to begin with; empty if the job can't be measured as it is. */
     public List<Want> wants(Job job) {
-        Optional<QuickFigures> measured = QuickFigures.of(job);
+        Optional<QuickFigures> measured = QuickFigures.of(job, this == LEAST_BUMP_STEER ? Until.FIRST_STOP : Until.GEAR_END);
         if (measured.isEmpty()) {
             return List.of();
         }

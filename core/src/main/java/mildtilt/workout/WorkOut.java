@@ -64,7 +64,7 @@ public final class WorkOut {
      * up, if nothing within the limits helps, or if the job can't be measured as it stands.
      */
     public static List<Answer> search(Job job, Question question, Progress progress) {
-        Optional<QuickFigures> now = QuickFigures.of(job);
+        Optional<QuickFigures> now = QuickFigures.of(job, question.until());
         if (now.isEmpty() || question.freedoms().isEmpty() || question.wants().isEmpty()) {
             return List.of();
         }
@@ -108,7 +108,7 @@ public final class WorkOut {
 
     /** Whether a job has all that is wanted as it stands; false where it can't be measured. */
     public static boolean alreadyMet(Job job, Question question) {
-        return QuickFigures.of(job)
+        return QuickFigures.of(job, question.until())
                 .map(f -> new WorkOut(job, question, f, Progress.SILENT).missed(f) <= 1).orElse(false);
     }
 
@@ -199,7 +199,7 @@ public final class WorkOut {
 
     private Optional<QuickFigures> figures(List<Freedom> set, double[] amounts) {
         try {
-            return QuickFigures.of(applied(set, amounts));
+            return QuickFigures.of(applied(set, amounts), question.until());
         } catch (ImpossibleGeometryException e) {
             return Optional.empty();
         }

@@ -152,7 +152,7 @@ class LimitsOfLockTest {
     @EnumSource(DemoJob.class)
     void theQuickFiguresAreTheFullOnes(DemoJob which) {
         Job job = which.job();
-        QuickFigures q = QuickFigures.of(job).orElseThrow();
+        QuickFigures q = QuickFigures.of(job, QuickFigures.Until.GEAR_END).orElseThrow();
         SteerFigures s = figures(job);
         assertThat(q.ratio()).isCloseTo(s.ratioAtCentre().orElseThrow(), within(1e-9));
         assertThat(q.turns()).isCloseTo(s.turnsLockToLock(), within(1e-9));
@@ -160,5 +160,21 @@ class LimitsOfLockTest {
         s.leftAtInner20().flatMap(Turn::ackermannPct).ifPresent(a ->
                 assertThat(q.ackermannPct().orElseThrow()).isCloseTo(a, within(1e-5)));
         assertThat(q.bumpDeg()).isLessThanOrEqualTo(s.worstBumpSteerDeg() + 1e-9).isGreaterThan(s.worstBumpSteerDeg() * 0.9 - 1e-9);
+    }
+
+    @Test
+    void whatLiesBeyondAStopIsNeitherCountedNorSearched() {
+        // Raised so far that the gear's last few degrees can't be assembled in droop; the knuckle stops come first.
+        Job bus = DemoJob.LIBRARY_BUS.job().editAxle(a -> a.withGearMoved(new Vector(0, 0, 15)));
+        TravelMap map = TravelMap.of(new SteeringTrain(bus), bus, Grid.USUAL).orElseThrow();
+        assertThat(map.notAssembled()).isNotEmpty();
+        assertThat(map.reachableNotAssembled()).isEmpty();
+        QuickFigures stopped = QuickFigures.of(bus, QuickFigures.Until.FIRST_STOP).orElseThrow();
+        assertThat(stopped.lockDeg()).isCloseTo(35, within(1e-3));
+        assertThat(stopped.toggleDeg()).isPositive();
+        assertThat(QuickFigures.of(bus, QuickFigures.Until.GEAR_END).orElseThrow().toggleDeg()).isZero();
+        Job bare = limits(bus, WheelLimits.NONE);
+        assertThat(TravelMap.of(new SteeringTrain(bare), bare, Grid.USUAL).orElseThrow().reachableNotAssembled())
+                .hasSameSizeAs(map.notAssembled());
     }
 }

@@ -51,7 +51,7 @@ class WorkOutTest {
         Question q = new Question(free, List.of(Want.of(Want.Wish.LOCK, 32), Want.of(Want.Wish.ACKERMANN, 70)));
         Answer a = WorkOut.search(job, q, Progress.SILENT).getFirst();
         assertThat(a.meets()).isTrue();
-        QuickFigures f = QuickFigures.of(a.job()).orElseThrow();
+        QuickFigures f = QuickFigures.of(a.job(), QuickFigures.Until.GEAR_END).orElseThrow();
         assertThat(f.lockDeg()).isCloseTo(32, within(0.3));
         assertThat(f.ackermannPct().orElseThrow()).isCloseTo(70, within(2.0));
         assertThat(f.toggleDeg()).isGreaterThanOrEqualTo(24.5);
@@ -64,11 +64,11 @@ class WorkOutTest {
     @EnumSource(value = DemoJob.class, names = {"GREENHOUSE_TUG", "BOG_TENDER"})
     void aRatioIsFoundForArmGears(DemoJob which) {
         Job job = which.job();
-        double wanted = QuickFigures.of(job).orElseThrow().ratio() * 1.12;
+        double wanted = QuickFigures.of(job, QuickFigures.Until.GEAR_END).orElseThrow().ratio() * 1.12;
         Question q = new Question(List.of(Freedom.either(Knob.ARM_LENGTH, 50), Freedom.either(Knob.GEAR_ARM, 50)),
                 List.of(new Want(Want.Wish.RATIO, wanted, 0.05)));
         Answer a = WorkOut.search(job, q, Progress.SILENT).getFirst();
-        assertThat(QuickFigures.of(a.job()).orElseThrow().ratio()).isCloseTo(wanted, within(0.06));
+        assertThat(QuickFigures.of(a.job(), QuickFigures.Until.GEAR_END).orElseThrow().ratio()).isCloseTo(wanted, within(0.06));
         assertThat(a.orders()).hasSize(1);
     }
 
