@@ -1,55 +1,91 @@
 package mildtilt.bench;
 
+import java.util.List;
 import java.util.concurrent.TimeUnit;
 import mildtilt.analysis.Analysis;
 import mildtilt.analysis.Headlines;
 import mildtilt.format.DemoJob;
+import mildtilt.geometry.Side;
 import mildtilt.job.Job;
+import mildtilt.linkage.WheelTravel;
 import mildtilt.steer.AxlePose;
 import mildtilt.steer.Grid;
+import mildtilt.steer.QuickFigures;
 import mildtilt.steer.SteeringTrain;
 import mildtilt.steer.TravelMap;
+import mildtilt.workout.Answer;
+import mildtilt.workout.Goal;
+import mildtilt.workout.Progress;
+import mildtilt.workout.Question;
+import mildtilt.workout.WorkOut;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
 import org.openjdk.jmh.annotations.Fork;
 import org.openjdk.jmh.annotations.Measurement;
 import org.openjdk.jmh.annotations.Mode;
 import org.openjdk.jmh.annotations.OutputTimeUnit;
+import org.openjdk.jmh.annotations.Param;
 import org.openjdk.jmh.annotations.Scope;
+import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
 
-/** A pose of both sides, the whole map of steer against travel, the whole analysis after an edit. */
+/** For each kind of steering: a pose of both sides, the whole map, the whole analysis after an edit, one search. */
 @State(Scope.Benchmark)
 @BenchmarkMode(Mode.AverageTime)
 @OutputTimeUnit(TimeUnit.MICROSECONDS)
 @Fork(1)
-@Warmup(iterations = 3, time = 2)
-@Measurement(iterations = 5, time = 2)
+@Warmup(iterations = 3, time = 1)
+@Measurement(iterations = 5, time = 1)
 public class SteeringBenchmark {
 
-    private final Job demo = DemoJob.MARSH_CARRIER.job();
-    private final SteeringTrain train = new SteeringTrain(demo);
+    @Param
+    DemoJob vehicle = DemoJob.MARSH_CARRIER;
+
+    private Job job = vehicle.job();
+    private SteeringTrain train = new SteeringTrain(job);
+    private double reach;
+    private WheelTravel travel = WheelTravel.FREE;
     private int step;
+
+    @Setup
+    public void open() {
+        job = vehicle.job();
+        train = new SteeringTrain(job);
+        travel = train.requireAxle().wheelTravel();
+        reach = train.stopDeg(Side.LEFT).orElseThrow() * 0.8;
+    }
 
     @Benchmark
     public AxlePose poseOfBothSides() {
         step = (step + 37) % 401;
-        return train.pose(step - 200, step / 4.0 - 40, 40 - step / 5.0);
+        double left = travel == WheelTravel.NONE ? 0 : step / 5.0 - 40;
+        double right = travel == WheelTravel.FREE ? 40 - step / 5.0 : travel.rightWith(left);
+        return train.pose((step - 200) / 200.0 * reach, left, right);
     }
 
     @Benchmark
     public Object mapOfSteerAgainstTravel() {
-        return TravelMap.of(train, demo.vehicle(), Grid.USUAL);
+        return TravelMap.of(train, job, Grid.USUAL);
     }
 
     @Benchmark
     public Object headlines() {
-        return Headlines.of(demo);
+        return Headlines.of(job);
+    }
+
+    @Benchmark
+    public Object quickFigures() {
+        return QuickFigures.of(job, QuickFigures.Until.FIRST_STOP);
     }
 
     @Benchmark
     public Analysis wholeAnalysis() {
-        return Analysis.of(demo);
+        return Analysis.of(job);
+    }
+
+    @Benchmark
+    public List<Answer> leastBumpSteer() {
+        return WorkOut.search(job, Question.usual(Goal.LEAST_BUMP_STEER, job), Progress.SILENT);
     }
 }

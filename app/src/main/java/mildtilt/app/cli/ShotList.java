@@ -12,7 +12,8 @@ import javafx.application.Platform;
 import javafx.embed.swing.SwingFXUtils;
 import javafx.geometry.Rectangle2D;
 import javafx.scene.Node;
-import javafx.scene.control.Button;
+import javafx.scene.control.ButtonBase;
+import javafx.scene.control.ChoiceBox;
 import javafx.scene.image.WritableImage;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyCombination;
@@ -20,15 +21,20 @@ import javafx.scene.robot.Robot;
 import javafx.util.Duration;
 import javax.imageio.ImageIO;
 import mildtilt.app.shell.MildTilt.Running;
+import mildtilt.app.workbench.Compared;
 import mildtilt.app.workbench.HandsPosition;
+import mildtilt.app.workbench.SideTab;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
+import mildtilt.format.DemoJob;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
 import mildtilt.job.CornerPoint;
 import mildtilt.job.Element;
 import mildtilt.job.JobPoints;
 import mildtilt.job.PointId;
+import mildtilt.knuckle.KnuckleChange;
+import mildtilt.knuckle.KnuckleEdits;
 import mildtilt.measure.LengthUnit;
 
 /** The pictures of the documentation, taken off the real window one after another. */
@@ -76,15 +82,85 @@ final class ShotList {
         shots.add(new Shot("dark", () -> {
             bench.stageProperty().set(WorkStage.COLUMN);
             bench.selectionProperty().set(Optional.empty());
-            running.window().getScene().getAccelerators()
-                    .getOrDefault(KeyCombination.keyCombination("Shortcut+" + KeyCode.D.getName()), () -> {}).run();
+            dark(running);
         }));
+        linkages(running, shots);
         next(running, shots);
+    }
+
+    /** The linkage stage on vehicles of other kinds. */
+    private static void linkages(Running running, Deque<Shot> shots) {
+        Workbench bench = running.bench();
+        shots.add(new Shot("lock-and-map", () -> {
+            dark(running);
+            bench.open(DemoJob.LIBRARY_BUS.job(), Optional.empty());
+            bench.stageProperty().set(WorkStage.LINKAGE);
+            press(running, "#show-plan");
+            press(running, "#at-hands");
+            press(running, "#show-map");
+            bench.moveHands(new HandsPosition(400, 20, 20));
+        }));
+        shots.add(new Shot("knuckle-change", () -> {
+            bench.moveHands(HandsPosition.CENTRED);
+            press(running, "#at-hands");
+            press(running, "#show-map");
+            bench.sideTabProperty().set(SideTab.KNUCKLE);
+            bench.comparedProperty().set(Compared.OPENED);
+            bench.edit("Steering arms shorter and in", j -> KnuckleEdits.changedBoth(j, new KnuckleChange(-10, -4, 3, 0, 0)));
+            pick(running, "#curve", "Outer wheel against inner");
+        }));
+        shots.add(new Shot("work-it-out", () -> {
+            bench.open(DemoJob.GARDEN_SHUTTLE.job(), Optional.empty());
+            bench.sideTabProperty().set(SideTab.WORK_OUT);
+            pick(running, "#curve", "Bump steer, toe-in");
+            press(running, "#knob-gear-fore-aft");
+            press(running, "#run-work-out");
+        }, SETTLE.multiply(6)));
+        shots.add(new Shot("variants", () -> {
+            bench.edit("variants", j -> KnuckleEdits.changedBoth(j, new KnuckleChange(-14, 0, 0, 0, 0)).keepingVariant("short arms")
+                    .withSolution(KnuckleEdits.changedBoth(j, new KnuckleChange(0, 26, 0, 0, 0))).keepingVariant("ends out")
+                    .withSolution(j));
+            bench.sideTabProperty().set(SideTab.VARIANTS);
+        }));
+        shots.add(new Shot("beam-axle", () -> {
+            bench.open(DemoJob.BOG_TENDER.job(), Optional.empty());
+            bench.sideTabProperty().set(SideTab.NOTES);
+            bench.moveHands(new HandsPosition(-320, 20, -30));
+            pick(running, "#curve", "Force at the rim");
+        }));
+        shots.add(new Shot("centre-pin", () -> {
+            bench.open(DemoJob.HOP_PLATFORM.job(), Optional.empty());
+            press(running, "#show-front");
+            bench.moveHands(new HandsPosition(250, 45, -45));
+            pick(running, "#curve", "Roll steer");
+        }));
+        shots.add(new Shot("bell-crank", () -> {
+            bench.open(DemoJob.GREENHOUSE_TUG.job(), Optional.empty());
+            press(running, "#show-solid");
+            bench.moveHands(new HandsPosition(30, 0, 0));
+            pick(running, "#curve", "Road wheels");
+        }));
+        shots.add(new Shot("shuttle", () -> {
+            bench.open(DemoJob.SALT_RAKE.job(), Optional.empty());
+            bench.moveHands(new HandsPosition(-200, 20, 20));
+            pick(running, "#curve", "Steering ratio");
+        }));
+    }
+
+    private static void dark(Running running) {
+        running.window().getScene().getAccelerators()
+                .getOrDefault(KeyCombination.keyCombination("Shortcut+" + KeyCode.D.getName()), () -> {}).run();
+    }
+
+    @SuppressWarnings("unchecked")
+    private static void pick(Running running, String id, String title) {
+        ChoiceBox<Object> choice = (ChoiceBox<Object>) running.window().getScene().lookup(id);
+        choice.setValue(choice.getItems().stream().filter(i -> choice.getConverter().toString(i).equals(title)).findFirst().orElseThrow());
     }
 
     private static void press(Running running, String id) {
         Node node = running.window().getScene().lookup(id);
-        if (node instanceof Button b) {
+        if (node instanceof ButtonBase b) {
             b.fire();
         } else {
             throw new IllegalStateException("nothing to press at " + id);
