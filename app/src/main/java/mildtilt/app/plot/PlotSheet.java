@@ -30,7 +30,7 @@ final class PlotSheet extends CanvasPane {
 
     private static final double LEFT = 50;
     private static final double RIGHT = 10;
-    private static final double TOP = 8;
+    private static final double TOP = 18;
     private static final double BOTTOM = 34;
 
     /** The first series in the accent, those beside it apart from each other. */
@@ -183,7 +183,7 @@ final class PlotSheet extends CanvasPane {
         g.setTextAlign(TextAlignment.RIGHT);
         g.setTextBaseline(VPos.TOP);
         g.setFill(ink(pointing ? Ink.ACCENT : Ink.LINE));
-        g.fillText(text.toString(), w - RIGHT - 2, TOP - 7, w - LEFT - RIGHT);
+        g.fillText(text.toString(), w - RIGHT - 2, 0, w - LEFT - RIGHT);
     }
 
     /** In between the points along straight lines; empty in gaps. */

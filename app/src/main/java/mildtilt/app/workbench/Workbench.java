@@ -172,6 +172,7 @@ public final class Workbench implements AutoCloseable {
         hands.set(HandsPosition.CENTRED);
         selection.set(Optional.empty());
         compared.set(Compared.LAST_CHANGE);
+        say("");
         put(job);
     }
 
