@@ -41,7 +41,7 @@ for /f "tokens=2 delims=. " %%V in ('"%~1\bin\javac.exe" -version 2^>^&1') do if
 exit /b 0
 
 :usage
-echo mild-tilt demo             opens the demo vehicle
+echo mild-tilt demo [NAME]      opens the demo vehicle, or another (library-bus, bog-tender, ...)
 echo mild-tilt test             runs every test
 echo mild-tilt open FILE        opens a job
 echo mild-tilt analyse FILE     prints every figure of a job as JSON (--out DIR, --positions FILE.csv, --grid 61x41)

@@ -16,7 +16,9 @@ import mildtilt.geometry.Side;
 import mildtilt.job.Job;
 import mildtilt.job.JobPoints;
 import mildtilt.job.PointId;
+import mildtilt.steer.Effort;
 import mildtilt.steer.SteerFigures;
+import mildtilt.steer.TravelMap;
 import mildtilt.steer.Turn;
 import mildtilt.suspension.KnucklePose;
 import org.apache.commons.csv.CSVFormat;
@@ -41,7 +43,16 @@ public final class CsvFiles {
         }
         if (analysis.steer().isPresent()) {
             written.add(put(folder.resolve("steer-curve.csv"), steerCurve(analysis.steer().get())));
-            written.add(put(folder.resolve("bump-steer.csv"), bumpSteer(analysis.steer().get())));
+            written.add(put(folder.resolve("bump-steer.csv"), travel(analysis.steer().get(), analysis.steer().get().bump())));
+            if (!analysis.steer().get().roll().isEmpty()) {
+                written.add(put(folder.resolve("roll-steer.csv"), travel(analysis.steer().get(), analysis.steer().get().roll())));
+            }
+            if (analysis.steer().get().effort().isPresent()) {
+                written.add(put(folder.resolve("effort.csv"), effort(analysis.steer().get().effort().get())));
+            }
+        }
+        if (analysis.map().isPresent()) {
+            written.add(put(folder.resolve("limit-map.csv"), limitMap(analysis.map().get())));
         }
         return written;
     }
@@ -76,22 +87,54 @@ public final class CsvFiles {
         for (SteerFigures.SteerRow r : s.rows()) {
             rows.add(new Object[] {r.steeringWheelDeg(), r.gearInputDeg(),
                     cell(r.turn().map(Turn::leftDeg)), cell(r.turn().map(Turn::rightDeg)), cell(r.ratio()),
-                    cell(r.turn().flatMap(Turn::ackermannPct))});
+                    cell(r.turn().flatMap(Turn::ackermannPct)), cell(r.turn().flatMap(Turn::outerErrorDeg))});
         }
         return csv(rows, "steering_wheel_deg", "gear_input_deg", "delta_left_deg", "delta_right_deg", "ratio",
-                "ackermann_pct");
+                "ackermann_pct", "outer_wheel_error_deg");
     }
 
-    public static String bumpSteer(SteerFigures s) {
+    /** Straight ahead over a travel. */
+    static String travel(SteerFigures s, List<SteerFigures.BumpRow> over) {
         List<Object[]> rows = new ArrayList<>();
-        for (SteerFigures.BumpRow b : s.bump()) {
-            Optional<KnucklePose> l = b.knuckles().map(k -> k.left());
-            Optional<KnucklePose> r = b.knuckles().map(k -> k.right());
-            rows.add(new Object[] {b.travel(), cell(l.map(KnucklePose::toeInDeg)), cell(r.map(KnucklePose::toeInDeg)),
-                    cell(l.map(KnucklePose::camberDeg)), cell(r.map(KnucklePose::camberDeg))});
+        for (SteerFigures.BumpRow b : over) {
+            List<Object> row = new ArrayList<>(List.of(b.travel()));
+            for (Side side : Side.values()) {
+                Optional<KnucklePose> k = b.knuckles().map(a -> a.knuckle(side));
+                Point design = s.knuckle(side).wheelCentre();
+                row.add(cell(k.map(KnucklePose::toeInDeg)));
+                row.add(cell(k.map(KnucklePose::camberDeg)));
+                row.add(cell(k.map(KnucklePose::casterDeg)));
+                row.add(cell(k.map(p -> p.wheelCentre().x() - design.x())));
+                row.add(cell(k.map(p -> p.wheelCentre().y() - design.y())));
+            }
+            rows.add(row.toArray());
         }
-        return csv(rows, "travel_mm", "toe_in_" + Side.LEFT.label() + "_deg", "toe_in_" + Side.RIGHT.label() + "_deg",
-                "camber_left_deg", "camber_right_deg");
+        List<String> head = new ArrayList<>(List.of("travel_left_mm"));
+        for (Side side : Side.values()) {
+            for (String figure : new String[] {"toe_in_%s_deg", "camber_%s_deg", "caster_%s_deg", "wheel_centre_%s_x_shift_mm",
+                "wheel_centre_%s_y_shift_mm"}) {
+                head.add(figure.formatted(side.label()));
+            }
+        }
+        return csv(rows, head.toArray(String[]::new));
+    }
+
+    static String effort(Effort e) {
+        return csv(e.rows().stream().map(r -> new Object[] {r.steeringWheelDeg(), r.parked(), r.creeping(), r.returning()}).toList(),
+                "steering_wheel_deg", "parked_n", "creeping_n", "weight_returns_n");
+    }
+
+    /** The margin to what limits first, over steer and travel. */
+    static String limitMap(TravelMap m) {
+        List<Object[]> rows = new ArrayList<>();
+        for (int j = 0; j < m.travels().size(); j++) {
+            for (int i = 0; i < m.steeringWheelDeg().size(); i++) {
+                TravelMap.Cell c = m.cell(i, j);
+                boolean stands = c.marginDeg() != TravelMap.NONE_LEFT;
+                rows.add(new Object[] {m.steeringWheelDeg().get(i), m.travels().get(j), stands ? c.marginDeg() : "", c.limit().label()});
+            }
+        }
+        return csv(rows, "steering_wheel_deg", "travel_left_mm", "margin_deg", "limit");
     }
 
     private static Object cell(Optional<Double> value) {

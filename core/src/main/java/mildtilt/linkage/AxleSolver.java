@@ -46,6 +46,9 @@ public final class AxleSolver {
     private final Orbit driven;
     private final int drivenBranch;
     private final double drivenLength;
+    /** With a drag link on the tie rod, straight ahead: gap for a turn of the left knuckle, mm/rad; that turn for one of the arm. */
+    private final double gapPerTurn;
+    private final double turnPerArm;
 
     /** One corner made ready, on arms of its own or on a kingpin. */
     private sealed interface Moving {
@@ -134,6 +137,16 @@ public final class AxleSolver {
                 }
                 length(Rod.TIE_ROD, tieLeft, tieRight);
             }
+        }
+        if (axle.linkage() instanceof DragLink d && d.attachment() instanceof Attachment.OnTieRod t) {
+            double h = 1e-4;
+            Point end = arm.at(0);
+            gapPerTurn = (tieRodTrial(t, beamDesign, h, end).gap - tieRodTrial(t, beamDesign, -h, end).gap) / (2 * h);
+            double gapPerArm = (tieRodTrial(t, beamDesign, 0, arm.at(h)).gap - tieRodTrial(t, beamDesign, 0, arm.at(-h)).gap) / (2 * h);
+            turnPerArm = gapPerTurn == 0 ? 0 : -gapPerArm / gapPerTurn;
+        } else {
+            gapPerTurn = 0;
+            turnPerArm = 0;
         }
         if (!axle.oneTieRod()) {
             lengths.put(Rod.LEFT_TIE_ROD, left.rodLength());
@@ -348,6 +361,10 @@ public final class AxleSolver {
      */
     private Stance fromTieRod(Attachment.OnTieRod t, double angle, Frame beam) {
         Point end = arm.at(angle);
+        Optional<TieRodTrial> quick = bySecant(t, beam, end, turnPerArm * angle);
+        if (quick.isPresent()) {
+            return onTieRod(quick.get(), angle, end, beam);
+        }
         double at = 0;
         double gap = tieRodTrial(t, beam, 0, end).gap;
         double nearest = gap;
@@ -376,11 +393,48 @@ public final class AxleSolver {
                 return broken(Rod.DRAG_LINK, nearest, angle, end, Optional.of(beam));
             }
         }
-        TieRodTrial held = tieRodTrial(t, beam, at, end);
+        return onTieRod(tieRodTrial(t, beam, at, end), angle, end, beam);
+    }
+
+    private static Stance onTieRod(TieRodTrial held, double angle, Point end, Frame beam) {
         if (!(held.right instanceof KnucklePose r)) {
             return new Stance(held.right, held.right, Optional.of(new Mechanism.Broken(angle, end)), Optional.of(beam));
         }
         return new Stance(held.left.withTieRodInner(r.tieRodPoint()), r, Optional.of(new Mechanism.DragLinkAt(angle, end, held.driven)), Optional.of(beam));
+    }
+
+    /**
+     * The root by the secant rule from where it would be if everything went in proportion; empty where that leads astray, or
+     * to a place where the gap closes the other way round, which lies beyond over-centre.
+     */
+    private Optional<TieRodTrial> bySecant(Attachment.OnTieRod t, Frame beam, Point end, double guess) {
+        if (gapPerTurn == 0) {
+            return Optional.empty();
+        }
+        double a0 = guess;
+        TieRodTrial t0 = tieRodTrial(t, beam, a0, end);
+        if (Math.abs(t0.gap) < 1e-12) {
+            return Optional.of(t0);
+        }
+        double a1 = a0 - t0.gap / gapPerTurn;
+        for (int i = 0; i < 10; i++) {
+            if (!(Math.abs(a1) < WIDEST_TURN) || t0.right instanceof CannotAssemble) {
+                return Optional.empty();
+            }
+            TieRodTrial t1 = tieRodTrial(t, beam, a1, end);
+            double slope = (t1.gap - t0.gap) / (a1 - a0);
+            if (Math.abs(t1.gap) < 1e-11 || Math.abs(t1.gap / slope) < 1e-15) {
+                return slope * gapPerTurn > 0 && t1.right instanceof KnucklePose ? Optional.of(t1) : Optional.empty();
+            }
+            double next = a1 - t1.gap / slope;
+            a0 = a1;
+            t0 = t1;
+            a1 = next;
+            if (a1 == a0) {
+                return Optional.empty();
+            }
+        }
+        return Optional.empty();
     }
 
     /** @param gap how much further from the arm's end the driven point stands than the drag link is long, mm */

@@ -76,14 +76,15 @@ public final class LimitGauge {
         return all;
     }
 
-    /** The tightest of all margins in degrees; a shuttle's, in mm, is told in {@link #margins} alone. */
+    /** The tightest of all margins in degrees; a shuttle's, in mm, only where it is past. */
     @Nullable Margin tightest(AxlePose pose, RodEndReading reading) {
         if (pose.assembled().isEmpty()) {
             return null;
         }
         Margin[] least = {null};
         each(pose, reading, m -> {
-            if (m.limit != Limit.SHUTTLE_END && (least[0] == null || m.amount < least[0].amount)) {
+            // Degrees and mm can't be weighed against each other, but past is past.
+            if ((m.limit != Limit.SHUTTLE_END || m.amount < 0) && (least[0] == null || m.amount < least[0].amount)) {
                 least[0] = m;
             }
         });
@@ -123,9 +124,12 @@ public final class LimitGauge {
         return k.steerDeg() * k.side().sign() >= 0;
     }
 
-    /** Whether knuckle stops and tyres let the wheels go there. */
+    /** Whether knuckle stops, tyres and a shuttle's mounts let the wheels go there. */
     boolean withinStops(AxlePose pose) {
         if (pose.assembled().isEmpty()) {
+            return false;
+        }
+        if (pose.stance().mechanism().orElse(null) instanceof Mechanism.ShuttleAt at && Math.abs(at.displacement()) > shuttleTravel) {
             return false;
         }
         for (Side side : Side.values()) {

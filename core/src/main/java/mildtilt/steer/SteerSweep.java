@@ -6,13 +6,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import mildtilt.gear.ArmGear;
-import mildtilt.gear.RackAndPinion;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
 import mildtilt.job.Job;
 import mildtilt.job.Vehicle;
-import mildtilt.linkage.Shuttle;
 import mildtilt.linkage.WheelTravel;
 import mildtilt.steer.SteerFigures.BumpRow;
 import mildtilt.steer.SteerFigures.Reach;
@@ -123,27 +120,33 @@ public final class SteerSweep {
             return all;
         }
         for (Side side : Side.values()) {
-            double worst = rakeDeg(side == Side.LEFT ? left : right);
+            Vector moves = innerMoves(side);
+            double worst = rakeDeg(side == Side.LEFT ? left : right, moves);
             double at = 0;
             for (SteerRow r : rows) {
-                double deg = r.pose().assembled().map(a -> rakeDeg(a.knuckle(side))).orElse(0.0);
+                double deg = r.pose().assembled().map(a -> rakeDeg(a.knuckle(side), moves)).orElse(0.0);
                 if (deg > worst) {
                     worst = deg;
                     at = r.steeringWheelDeg();
                 }
             }
-            all.put(side, new SteerFigures.Rake(rakeDeg(side == Side.LEFT ? left : right), worst, at));
+            all.put(side, new SteerFigures.Rake(rakeDeg(side == Side.LEFT ? left : right, moves), worst, at));
         }
         return all;
     }
 
+    /** The way a tie rod's inner end moves straight ahead. */
+    private Vector innerMoves(Side side) {
+        double step = RATIO_STEP * train.stopDeg(Side.LEFT).orElseThrow();
+        Optional<AxlePose.Assembled> up = train.pose(step, 0, 0).assembled();
+        Optional<AxlePose.Assembled> down = train.pose(-step, 0, 0).assembled();
+        return up.isEmpty() || down.isEmpty() ? Vector.Y
+                : up.get().knuckle(side).tieRodInner().minus(down.get().knuckle(side).tieRodInner());
+    }
+
     /** Between a tie rod and the way its inner end moves straight ahead, both seen from above, degrees. */
-    private double rakeDeg(KnucklePose k) {
+    private static double rakeDeg(KnucklePose k, Vector moves) {
         Vector rod = k.tieRodPoint().minus(k.tieRodInner());
-        Vector moves = switch (train.requireAxle().gear()) {
-            case RackAndPinion r -> r.axis().vector();
-            case ArmGear _ -> train.requireAxle().linkage() instanceof Shuttle s ? s.slide().vector() : Vector.Y;
-        };
         double sine = Math.abs(rod.x() * moves.y() - rod.y() * moves.x());
         return Math.toDegrees(Math.atan2(sine, Math.abs(rod.x() * moves.x() + rod.y() * moves.y())));
     }

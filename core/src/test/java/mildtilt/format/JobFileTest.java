@@ -8,6 +8,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Random;
 import mildtilt.analysis.Analysis;
@@ -102,9 +103,10 @@ class JobFileTest {
     void noDamageGetsPast() {
         Random random = new Random(20);
         String[] swaps = {"0", "-1", "1e5", "99999", "null", "true", "\"x\"", "[]", "{}", "0.0001", "-0.0", "90"};
+        String[] demos = Arrays.stream(DemoJob.values()).map(d -> JobWriter.write(d.job())).toArray(String[]::new);
         int read = 0;
         for (int i = 0; i < 1500; i++) {
-            StringBuilder text = new StringBuilder(DEMO);
+            StringBuilder text = new StringBuilder(demos[i % demos.length]);
             for (int n = 1 + random.nextInt(2); n > 0; n--) {
                 if (random.nextInt(4) == 0) {
                     text.setCharAt(random.nextInt(text.length()), (char) (32 + random.nextInt(95)));

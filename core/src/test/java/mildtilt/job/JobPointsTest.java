@@ -16,6 +16,8 @@ import mildtilt.geometry.Vector;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.suspension.Knuckle;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
 
 class JobPointsTest {
 
@@ -47,6 +49,24 @@ class JobPointsTest {
                     }
                 }
             }
+        }
+    }
+
+    @ParameterizedTest
+    @EnumSource(DemoJob.class)
+    void everyPointOfEveryKindOfSteeringGoesWhereItIsPut(DemoJob which) {
+        Job job = which.job();
+        for (PointId id : JobPoints.of(job)) {
+            Point to = JobPoints.position(job, id).plus(new Vector(2, 1, -3));
+            Job moved = JobPoints.moved(job, id, to);
+            assertThat(JobPoints.position(moved, id).distanceTo(to)).as(id.toString()).isLessThan(1e-9);
+            assertThat(JobPoints.label(job, id)).isNotBlank();
+            assertThat(JobPoints.position(JobPoints.moved(moved, id, JobPoints.position(job, id)), id).distanceTo(JobPoints.position(job, id)))
+                    .isLessThan(1e-9);
+        }
+        for (Element e : Element.trainOf(job)) {
+            assertThat(Element.label(job, e)).isNotBlank();
+            assertThat(JobPoints.of(job)).as(e.toString()).containsAll(Element.points(job, e));
         }
     }
 

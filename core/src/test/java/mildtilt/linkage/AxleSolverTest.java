@@ -37,7 +37,34 @@ class AxleSolverTest {
     @ParameterizedTest
     @EnumSource(DemoJob.class)
     void everyRodKeepsItsLengthAndEveryKnuckleItsShape(DemoJob demo) {
-        SteeredAxle axle = axle(demo);
+        stands(axle(demo));
+    }
+
+    @ParameterizedTest
+    @EnumSource(DemoJob.class)
+    void soDoSidesThatDiffer(DemoJob demo) {
+        SteeredAxle a = axle(demo);
+        Corner right = a.corner(Side.RIGHT);
+        Corner other = right.withKnuckle(right.knuckle().withTieRodPoint(right.knuckle().tieRodPoint().plus(new Vector(4, 6, -5))));
+        stands(new SteeredAxle(a.gear(), a.linkage(), a.beam(), a.left(), Optional.of(other)));
+    }
+
+    @Test
+    void aSectorShaftMayLieLevelWithItsArmHangingDown() {
+        // The box on the left rail, its arm swinging fore and aft, a drag link along the frame to the left knuckle.
+        SteeredAxle tender = axle(DemoJob.BOG_TENDER);
+        SteeringBox box = new SteeringBox(new Axis(new Point(420, 560, 640), new Direction(0, 1, 0)), new Point(420, 560, 470), 18, 30);
+        DragLink link = new DragLink(new DragLink.Attachment.OnKnuckle(Side.LEFT, new Point(10, 545, 470)), RodEnds.UNKNOWN);
+        SteeredAxle along = tender.withGear(new SteeringBox(box.axis(), box.armEnd(), box.ratio(), 30)).withGear(box).withLinkage(link);
+        stands(along);
+        AxleSolver solver = new AxleSolver(along);
+        KnucklePose left = (KnucklePose) solver.pose(0.5 * solver.gearInputStop(), 0, 0).left();
+        KnucklePose right = (KnucklePose) solver.pose(0.5 * solver.gearInputStop(), 0, 0).right();
+        assertThat(Math.abs(left.steerDeg())).isGreaterThan(5);
+        assertThat(Math.signum(left.steerDeg())).isEqualTo(Math.signum(right.steerDeg()));
+    }
+
+    private static void stands(SteeredAxle axle) {
         AxleSolver solver = new AxleSolver(axle);
         Random r = new Random(7);
         WheelTravel travel = axle.wheelTravel();

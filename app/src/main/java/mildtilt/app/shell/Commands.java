@@ -3,6 +3,8 @@ package mildtilt.app.shell;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Consumer;
+import java.util.function.Function;
 import java.util.function.Supplier;
 import javafx.application.Platform;
 import javafx.beans.property.ObjectProperty;
@@ -107,12 +109,12 @@ final class Commands {
         });
     }
 
-    /** The demo vehicles, below the commands of the job. */
-    private Menu demos() {
-        Menu menu = new Menu("Demo vehicles");
+    /** A menu with an entry for each demo vehicle. */
+    private static Menu ofDemos(String name, Function<DemoJob, String> entry, Consumer<DemoJob> run) {
+        Menu menu = new Menu(name);
         for (DemoJob d : DemoJob.values()) {
-            MenuItem item = new MenuItem(d.title() + ": " + d.steering());
-            item.setOnAction(_ -> documents.openDemo(window, d));
+            MenuItem item = new MenuItem(entry.apply(d));
+            item.setOnAction(_ -> run.accept(d));
             menu.getItems().add(item);
         }
         return menu;
@@ -127,7 +129,8 @@ final class Commands {
                 c.keys.ifPresent(k -> item.setAccelerator(KeyCombination.valueOf(k)));
                 item.setOnAction((ActionEvent _) -> c.run.run());
                 if (c.name.equals("Save")) {
-                    menu.getItems().add(demos());
+                    menu.getItems().add(ofDemos("New job with", DemoJob::steering, d -> documents.newLike(window, d)));
+                    menu.getItems().add(ofDemos("Demo vehicles", d -> d.title() + ": " + d.steering(), d -> documents.openDemo(window, d)));
                 }
                 if (c.name.equals("Quit") || c.name.equals("Linkage stage") || c.name.equals("Notes")) {
                     menu.getItems().add(new SeparatorMenuItem());

@@ -77,6 +77,16 @@ public final class Documents {
         }
     }
 
+    /** A new job with a demo's kind of steering and sizes to begin with, to be typed over with one's own. */
+    public void newLike(Window owner, DemoJob demo) {
+        if (mayLetGo(owner)) {
+            Job like = demo.job();
+            bench.open(new Job("New job", "", like.vehicle(), like.column(), like.axle(), like.targets()), Optional.empty());
+            bench.markUnsaved();
+            bench.say("A new job with " + demo.steering() + ". Every size is still the demo's: type or drag each to your own.");
+        }
+    }
+
     /** @return whether it was saved */
     public boolean save(Window owner) {
         Optional<Path> file = bench.fileProperty().get();
