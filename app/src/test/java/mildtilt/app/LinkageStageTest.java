@@ -11,12 +11,14 @@ import javafx.scene.control.CheckBox;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.stage.Stage;
 import mildtilt.analysis.Headline;
 import mildtilt.app.workbench.HandsPosition;
 import mildtilt.app.workbench.SideTab;
 import mildtilt.app.workbench.WorkStage;
+import mildtilt.check.Fault;
 import mildtilt.format.DemoJob;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
@@ -25,6 +27,7 @@ import mildtilt.job.Job;
 import mildtilt.job.Variant;
 import mildtilt.knuckle.KnuckleChange;
 import mildtilt.knuckle.KnuckleEdits;
+import mildtilt.measure.LengthUnit;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -225,5 +228,132 @@ class LinkageStageTest {
         type(robot, "#outer-table", "20 9, 10 4");
         assertThat(app.text(robot, "#message")).contains("must rise");
         assertThat(app.bench.job().targets().outerTable().orElseThrow().outerAt(32)).isEqualTo(26);
+    }
+
+    @Test
+    void sidesMayDifferAndEachHasItsOwnFieldsAndInstruction(FxRobot robot) {
+        robot.interact(() -> {
+            app.bench.stageProperty().set(WorkStage.LINKAGE);
+            app.bench.sideTabProperty().set(SideTab.KNUCKLE);
+        });
+        app.settle();
+        press(robot, "#own-right");
+        assertThat(app.bench.job().axle().orElseThrow().ownRight()).isPresent();
+        robot.interact(() -> robot.lookup("#knuckle-which").queryAs(ChoiceBox.class).getSelectionModel().selectLast());
+        type(robot, "#knuckle-raise", "7");
+        Job job = app.bench.job();
+        assertThat(KnuckleEdits.between(DemoJob.LIBRARY_BUS.job(), job, Side.RIGHT).raise()).isCloseTo(7, within(1e-9));
+        assertThat(KnuckleEdits.between(DemoJob.LIBRARY_BUS.job(), job, Side.LEFT).movesEnd()).isFalse();
+        assertThat(robot.lookup("#knuckle-pane .step").queryAll()).anySatisfy(s ->
+                assertThat(((Label) s).getText()).contains("right steering arm"));
+        // The boss is turned in degrees, and told as what an angle finder shows.
+        type(robot, "#knuckle-roll-boss", "5");
+        assertThat(robot.lookup("#knuckle-pane .step").queryAll()).anySatisfy(s ->
+                assertThat(((Label) s).getText()).contains("its stud leans"));
+        robot.interact(() -> {
+            app.bench.sideTabProperty().set(SideTab.NOTES);
+            app.bench.selectionProperty().set(Optional.of(new Element.Knuckles()));
+        });
+        assertThat(robot.lookup("#piece .measure-field").queryAll().stream().map(n -> ((Node) n).getId()).toList())
+                .contains("field-lock-stop-wheel-inside-left", "field-lock-stop-wheel-inside-right");
+        robot.interact(() -> app.bench.sideTabProperty().set(SideTab.KNUCKLE));
+        press(robot, "#own-right");
+        assertThat(app.bench.job().axle().orElseThrow().ownRight()).isEmpty();
+    }
+
+    @Test
+    void swappedKnucklesAndAFlippedGearAreWarnedOf(FxRobot robot) {
+        robot.interact(() -> {
+            app.bench.stageProperty().set(WorkStage.LINKAGE);
+            app.bench.sideTabProperty().set(SideTab.KNUCKLE);
+        });
+        press(robot, "#swap-knuckles");
+        app.settle();
+        assertThat(app.text(robot, "#notes-head")).startsWith("Notes: ").doesNotContain("0 stop");
+        press(robot, "#flip-gear");
+        app.settle();
+        assertThat(app.bench.workedProperty().get().orElseThrow().now().findings()).anyMatch(f -> f.fault() == Fault.REVERSED_ACKERMANN);
+        robot.interact(() -> {
+            app.bench.undo();
+            app.bench.undo();
+        });
+        press(robot, "#reverse-gear");
+        app.settle();
+        assertThat(app.bench.workedProperty().get().orElseThrow().now().findings().getFirst().fault()).isEqualTo(Fault.WRONG_WAY);
+        // Nothing can be worked out for a vehicle that steers the wrong way, and it says so.
+        robot.interact(() -> app.bench.sideTabProperty().set(SideTab.WORK_OUT));
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(robot.lookup("#run-work-out").queryButton().isDisabled()).isTrue();
+        robot.interact(app.bench::undo);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(robot.lookup("#run-work-out").queryButton().isDisabled()).isFalse();
+    }
+
+    @Test
+    void aSearchIsGivenUpAndTheMatchOfArmsIsTold(FxRobot robot) {
+        robot.interact(() -> {
+            app.bench.stageProperty().set(WorkStage.LINKAGE);
+            app.bench.sideTabProperty().set(SideTab.WORK_OUT);
+        });
+        app.settle();
+        Job before = app.bench.job();
+        press(robot, "#run-work-out");
+        assertThat(robot.lookup("#give-up").query().isVisible()).isTrue();
+        press(robot, "#give-up");
+        assertThat(robot.lookup("#run-work-out").query().isVisible()).isTrue();
+        assertThat(robot.lookup("#answer-0").tryQuery()).isEmpty();
+        robot.interact(() -> robot.lookup("#goal").queryAs(ChoiceBox.class).getSelectionModel().select(3));
+        press(robot, "#run-work-out");
+        AppWindow.until(() -> robot.lookup("#answers .step").tryQuery().isPresent());
+        assertThat(robot.lookup("#answers .step").queryAs(Label.class).getText()).contains("knuckle stop").contains("of the gear's travel");
+        assertThat(robot.lookup("#answers .finding-card").queryAll()).hasSize(3);
+        assertThat(app.bench.job()).isSameAs(before);
+        // How far a thing may go must be above nothing.
+        robot.interact(() -> robot.lookup("#goal").queryAs(ChoiceBox.class).getSelectionModel().selectFirst());
+        type(robot, "#reach-gear-height", "-3");
+        assertThat(app.text(robot, "#message")).contains("above 0");
+    }
+
+    @Test
+    void everythingOfTheStageIsReachedByKeysAndInInches(FxRobot robot) {
+        SideTab[] tabs = SideTab.values();
+        KeyCode[] digits = {KeyCode.DIGIT1, KeyCode.DIGIT2, KeyCode.DIGIT3, KeyCode.DIGIT4};
+        for (int i = tabs.length - 1; i >= 0; i--) {
+            robot.press(KeyCode.CONTROL, KeyCode.ALT, digits[i]).release(digits[i], KeyCode.ALT, KeyCode.CONTROL);
+            WaitForAsyncUtils.waitForFxEvents();
+            assertThat(app.bench.sideTabProperty().get()).isEqualTo(tabs[i]);
+            assertThat(app.bench.stageProperty().get()).isEqualTo(WorkStage.LINKAGE);
+        }
+        robot.interact(() -> app.bench.lengthUnitProperty().set(LengthUnit.INCH));
+        robot.interact(() -> app.bench.sideTabProperty().set(SideTab.WORK_OUT));
+        assertThat(robot.lookup("#reach-gear-height").queryAs(TextField.class).getText()).endsWith("\"");
+        press(robot, "#at-hands");
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(robot.lookup("#hands-table .figure-now").queryAll().stream().map(n -> ((Label) n).getText()).toList())
+                .anyMatch(x -> x.endsWith("lbf")).anyMatch(x -> x.endsWith("psi")).anyMatch(x -> x.endsWith("\"")).noneMatch(x -> x.endsWith("mm"));
+        // Every curve and the map can be shown in inches.
+        @SuppressWarnings("unchecked")
+        ChoiceBox<Object> curve = robot.lookup("#curve").queryAs(ChoiceBox.class);
+        for (Object c : curve.getItems()) {
+            robot.interact(() -> curve.setValue(c));
+            WaitForAsyncUtils.waitForFxEvents();
+        }
+        press(robot, "#show-map");
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(robot.lookup("#map").query().isVisible()).isTrue();
+    }
+
+    @Test
+    void aNewJobStartsFromAKindOfSteeringAndIsNotSavedYet(FxRobot robot) {
+        robot.interact(() -> app.shell.documents().newLike(app.stage, DemoJob.SALT_RAKE));
+        app.settle();
+        assertThat(app.bench.job().title()).isEqualTo("New job");
+        assertThat(app.bench.job().axle()).isEqualTo(DemoJob.SALT_RAKE.job().axle());
+        assertThat(app.bench.unsaved()).isTrue();
+        assertThat(app.text(robot, "#message")).contains("type or drag each to your own");
+        robot.interact(() -> app.bench.open(DemoJob.HOP_PLATFORM.job(), Optional.empty()));
+        robot.interact(() -> app.shell.documents().openDemo(app.stage, DemoJob.BOG_TENDER));
+        assertThat(app.bench.job()).isEqualTo(DemoJob.BOG_TENDER.job());
+        assertThat(app.bench.unsaved()).isFalse();
     }
 }

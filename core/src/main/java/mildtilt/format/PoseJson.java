@@ -9,6 +9,7 @@ import mildtilt.analysis.Analysis;
 import mildtilt.geometry.Side;
 import mildtilt.linkage.AxleSolver;
 import mildtilt.linkage.RodEnd;
+import mildtilt.linkage.RodEndAngles;
 import mildtilt.steer.AxlePose;
 import mildtilt.suspension.CannotAssemble;
 import mildtilt.suspension.CornerPose;
@@ -37,7 +38,7 @@ final class PoseJson {
         if (pose.assembled().isPresent()) {
             ObjectNode tilts = o.putObject("rod_end_misalignment");
             ObjectNode arms = o.putObject("rod_to_arm_angles");
-            axle.atRodEnds(pose.stance(), new AxleSolver.AtRodEnd() {
+            axle.atRodEnds(pose.stance(), new RodEndAngles.Visitor() {
                 @Override
                 public void tilt(RodEnd end, double deg) {
                     number(tilts, end.tiltKey() + "_deg", deg);

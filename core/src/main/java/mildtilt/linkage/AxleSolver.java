@@ -5,8 +5,6 @@ import java.util.Map;
 import java.util.Optional;
 import mildtilt.gear.ArmGear;
 import mildtilt.gear.RackAndPinion;
-import mildtilt.geometry.Axis;
-import mildtilt.geometry.Direction;
 import mildtilt.geometry.Frame;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Orbit;
@@ -46,9 +44,8 @@ public final class AxleSolver {
     private final Orbit driven;
     private final int drivenBranch;
     private final double drivenLength;
-    /** With a drag link on the tie rod, straight ahead: gap for a turn of the left knuckle, mm/rad; that turn for one of the arm. */
-    private final double gapPerTurn;
-    private final double turnPerArm;
+    private final Optional<DragLinkOnTieRod> onTieRod;
+    private final RodEndAngles rodEnds;
 
     /** One corner made ready, on arms of its own or on a kingpin. */
     private sealed interface Moving {
@@ -138,16 +135,11 @@ public final class AxleSolver {
                 length(Rod.TIE_ROD, tieLeft, tieRight);
             }
         }
-        if (axle.linkage() instanceof DragLink d && d.attachment() instanceof Attachment.OnTieRod t) {
-            double h = 1e-4;
-            Point end = arm.at(0);
-            gapPerTurn = (tieRodTrial(t, beamDesign, h, end).gap - tieRodTrial(t, beamDesign, -h, end).gap) / (2 * h);
-            double gapPerArm = (tieRodTrial(t, beamDesign, 0, arm.at(h)).gap - tieRodTrial(t, beamDesign, 0, arm.at(-h)).gap) / (2 * h);
-            turnPerArm = gapPerTurn == 0 ? 0 : -gapPerArm / gapPerTurn;
-        } else {
-            gapPerTurn = 0;
-            turnPerArm = 0;
-        }
+        onTieRod = axle.linkage() instanceof DragLink d && d.attachment() instanceof Attachment.OnTieRod t
+                ? Optional.of(new DragLinkOnTieRod(t.fraction(), drivenLength, ((Moving.OnKingpin) left).solver(),
+                        ((Moving.OnKingpin) right).solver(), arm, beamDesign))
+                : Optional.empty();
+        rodEnds = new RodEndAngles(axle);
         if (!axle.oneTieRod()) {
             lengths.put(Rod.LEFT_TIE_ROD, left.rodLength());
             lengths.put(Rod.RIGHT_TIE_ROD, right.rodLength());
@@ -290,7 +282,7 @@ public final class AxleSolver {
                 }
                 yield switch (d.attachment()) {
                     case Attachment.OnKnuckle k -> fromKnuckle(k, angle, beam, travelLeft, travelRight);
-                    case Attachment.OnTieRod t -> fromTieRod(t, angle, beam.orElseThrow());
+                    case Attachment.OnTieRod _ -> onTieRod.orElseThrow().stance(angle, arm.at(angle), beam.orElseThrow());
                 };
             }
         };
@@ -351,250 +343,8 @@ public final class AxleSolver {
                 : new Stance(second, firstWhole, Optional.of(mechanism), beam);
     }
 
-    private static final double WIDEST_TURN = 1.6;
-    private static final double TURN_STEP = 0.02;
-
-    /**
-     * The drag link meets the tie rod between its ends: the left knuckle's angle is the root at which the drag
-     * link has its length, found by stepping out from straight ahead the way that closes the gap, then
-     * halving.
-     */
-    private Stance fromTieRod(Attachment.OnTieRod t, double angle, Frame beam) {
-        Point end = arm.at(angle);
-        Optional<TieRodTrial> quick = bySecant(t, beam, end, turnPerArm * angle);
-        if (quick.isPresent()) {
-            return onTieRod(quick.get(), angle, end, beam);
-        }
-        double at = 0;
-        double gap = tieRodTrial(t, beam, 0, end).gap;
-        double nearest = gap;
-        if (Math.abs(gap) > 1e-12) {
-            double ahead = tieRodTrial(t, beam, 1e-4, end).gap;
-            double way = (ahead - gap) * gap < 0 ? 1 : -1;
-            boolean found = false;
-            double from = 0;
-            for (double to = way * TURN_STEP; Math.abs(to) < WIDEST_TURN; to += way * TURN_STEP) {
-                TieRodTrial there = tieRodTrial(t, beam, to, end);
-                if (there.right instanceof CannotAssemble) {
-                    break;
-                }
-                if (gap * there.gap <= 0) {
-                    at = halved(t, beam, end, from, to, gap);
-                    found = true;
-                    break;
-                }
-                if (Math.abs(there.gap) > Math.abs(nearest)) {
-                    break;
-                }
-                nearest = there.gap;
-                from = to;
-            }
-            if (!found) {
-                return broken(Rod.DRAG_LINK, nearest, angle, end, Optional.of(beam));
-            }
-        }
-        return onTieRod(tieRodTrial(t, beam, at, end), angle, end, beam);
-    }
-
-    private static Stance onTieRod(TieRodTrial held, double angle, Point end, Frame beam) {
-        if (!(held.right instanceof KnucklePose r)) {
-            return new Stance(held.right, held.right, Optional.of(new Mechanism.Broken(angle, end)), Optional.of(beam));
-        }
-        return new Stance(held.left.withTieRodInner(r.tieRodPoint()), r, Optional.of(new Mechanism.DragLinkAt(angle, end, held.driven)), Optional.of(beam));
-    }
-
-    /**
-     * The root by the secant rule from where it would be if everything went in proportion; empty where that leads astray, or
-     * to a place where the gap closes the other way round, which lies beyond over-centre.
-     */
-    private Optional<TieRodTrial> bySecant(Attachment.OnTieRod t, Frame beam, Point end, double guess) {
-        if (gapPerTurn == 0) {
-            return Optional.empty();
-        }
-        double a0 = guess;
-        TieRodTrial t0 = tieRodTrial(t, beam, a0, end);
-        if (Math.abs(t0.gap) < 1e-12) {
-            return Optional.of(t0);
-        }
-        double a1 = a0 - t0.gap / gapPerTurn;
-        for (int i = 0; i < 10; i++) {
-            if (!(Math.abs(a1) < WIDEST_TURN) || t0.right instanceof CannotAssemble) {
-                return Optional.empty();
-            }
-            TieRodTrial t1 = tieRodTrial(t, beam, a1, end);
-            double slope = (t1.gap - t0.gap) / (a1 - a0);
-            if (Math.abs(t1.gap) < 1e-11 || Math.abs(t1.gap / slope) < 1e-15) {
-                return slope * gapPerTurn > 0 && t1.right instanceof KnucklePose ? Optional.of(t1) : Optional.empty();
-            }
-            double next = a1 - t1.gap / slope;
-            a0 = a1;
-            t0 = t1;
-            a1 = next;
-            if (a1 == a0) {
-                return Optional.empty();
-            }
-        }
-        return Optional.empty();
-    }
-
-    /** @param gap how much further from the arm's end the driven point stands than the drag link is long, mm */
-    private record TieRodTrial(KnucklePose left, CornerPose right, Point driven, double gap) {}
-
-    private TieRodTrial tieRodTrial(Attachment.OnTieRod t, Frame beam, double angle, Point end) {
-        KingpinSolver onLeft = ((Moving.OnKingpin) left).solver();
-        KnucklePose l = onLeft.turned(beam, angle, Point.ORIGIN);
-        CornerPose r = corner(Side.RIGHT, l.tieRodPoint(), l.tieRodPoint(), Optional.of(beam), 0);
-        Point driven = r instanceof KnucklePose k ? between(l.tieRodPoint(), k.tieRodPoint(), t.fraction()) : l.tieRodPoint();
-        return new TieRodTrial(l, r, driven, driven.distanceTo(end) - drivenLength);
-    }
-
-    private double halved(Attachment.OnTieRod t, Frame beam, Point end, double from, double to, double gapFrom) {
-        double a = from;
-        double b = to;
-        double ga = gapFrom;
-        double gb = tieRodTrial(t, beam, b, end).gap;
-        // The secant's point where it falls inside, else the middle: quick, and never outside the bracket.
-        for (int i = 0; i < 80 && Math.abs(b - a) > 1e-15; i++) {
-            double mid = i % 3 == 2 ? (a + b) / 2 : a - ga * (b - a) / (gb - ga);
-            if (!(mid > Math.min(a, b) && mid < Math.max(a, b))) {
-                mid = (a + b) / 2;
-            }
-            double gm = tieRodTrial(t, beam, mid, end).gap;
-            if (Math.abs(gm) < 1e-12) {
-                return mid;
-            }
-            if (ga * gm <= 0) {
-                b = mid;
-                gb = gm;
-            } else {
-                a = mid;
-                ga = gm;
-            }
-        }
-        return (a + b) / 2;
-    }
-
-    /** Told every rod end's tilt and, where it pushes an arm, its angle to that arm. */
-    public interface AtRodEnd {
-
-        /** @param deg |90° − angle between bolt and rod|; only where the bolt is known */
-        void tilt(RodEnd end, double deg);
-
-        /** @param deg in space between rod and arm; 180 stretched, 0 folded */
-        void arm(RodEnd end, double deg);
-    }
-
     /** Goes through the rod ends of an axle that stands. */
-    public void atRodEnds(Stance stance, AtRodEnd visitor) {
-        if (!(stance.left() instanceof KnucklePose l) || !(stance.right() instanceof KnucklePose r)
-                || stance.mechanism().isEmpty()) {
-            return;
-        }
-        boolean one = axle.oneTieRod();
-        atKnuckle(l, one ? RodEnd.TIE_LEFT : RodEnd.LEFT_OUTER, visitor);
-        atKnuckle(r, one ? RodEnd.TIE_RIGHT : RodEnd.RIGHT_OUTER, visitor);
-        switch (stance.mechanism().get()) {
-            case Mechanism.RackAt _ -> inners(l, r, v -> v, visitor);
-            case Mechanism.ShuttleAt m -> {
-                inners(l, r, v -> v, visitor);
-                Shuttle s = (Shuttle) axle.linkage();
-                Vector rod = m.linkPoint().minus(m.armEnd());
-                s.linkEnds().outerBolt().ifPresent(b -> visitor.tilt(RodEnd.SHORT_SHUTTLE, tilt(b.vector(), rod)));
-                s.linkEnds().innerBolt().ifPresent(b -> visitor.tilt(RodEnd.SHORT_PITMAN,
-                        tilt(armGear().axis().direction().turn(b.vector(), m.armAngle()), rod)));
-                visitor.arm(RodEnd.SHORT_PITMAN, armAngle(armGear().axis(), m.armEnd(), m.linkPoint()));
-            }
-            case Mechanism.CentreLinkAt m -> {
-                Vector was = linkDesign();
-                Vector now = m.idlerEnd().minus(m.pitmanEnd());
-                inners(l, r, v -> swung(v, was, now), visitor);
-                CentreLink c = (CentreLink) axle.linkage();
-                visitor.arm(RodEnd.LINK_PITMAN, armAngle(armGear().axis(), m.pitmanEnd(), m.idlerEnd()));
-                visitor.arm(RodEnd.LINK_IDLER, armAngle(c.idler(armGear()).axis(), m.idlerEnd(), m.pitmanEnd()));
-            }
-            case Mechanism.BellCrankAt m -> {
-                BellCrank b = (BellCrank) axle.linkage();
-                Direction pivot = b.pivot().direction();
-                inners(l, r, v -> pivot.turn(v, m.crankAngle()), visitor);
-                visitor.arm(RodEnd.LEFT_INNER, armAngle(b.pivot(), m.left(), l.tieRodPoint()));
-                visitor.arm(RodEnd.RIGHT_INNER, armAngle(b.pivot(), m.right(), r.tieRodPoint()));
-                Vector rod = m.crankPoint().minus(m.armEnd());
-                b.dragRodEnds().outerBolt().ifPresent(d -> visitor.tilt(RodEnd.ROD_CRANK,
-                        tilt(pivot.turn(d.vector(), m.crankAngle()), rod)));
-                b.dragRodEnds().innerBolt().ifPresent(d -> visitor.tilt(RodEnd.ROD_SHAFT_ARM,
-                        tilt(armGear().axis().direction().turn(d.vector(), m.armAngle()), rod)));
-                visitor.arm(RodEnd.ROD_CRANK, armAngle(b.pivot(), m.crankPoint(), m.armEnd()));
-                visitor.arm(RodEnd.ROD_SHAFT_ARM, armAngle(armGear().axis(), m.armEnd(), m.crankPoint()));
-            }
-            case Mechanism.DragLinkAt m -> {
-                DragLink d = (DragLink) axle.linkage();
-                Vector rod = m.drivenPoint().minus(m.armEnd());
-                d.ends().innerBolt().ifPresent(b -> visitor.tilt(RodEnd.DRAG_PITMAN,
-                        tilt(armGear().axis().direction().turn(b.vector(), m.armAngle()), rod)));
-                visitor.arm(RodEnd.DRAG_PITMAN, armAngle(armGear().axis(), m.armEnd(), m.drivenPoint()));
-                switch (d.attachment()) {
-                    case Attachment.OnKnuckle k -> {
-                        KnucklePose driving = k.side() == Side.LEFT ? l : r;
-                        RodEnd end = k.side() == Side.LEFT ? RodEnd.DRAG_LEFT : RodEnd.DRAG_RIGHT;
-                        d.ends().outerBolt().ifPresent(b -> visitor.tilt(end,
-                                tilt(driving.now().carried(b.vector(), driving.design()), rod)));
-                        visitor.arm(end, driving.armAngleDeg(m.drivenPoint(), m.armEnd()));
-                    }
-                    case Attachment.OnTieRod _ -> {
-                        Vector now = r.tieRodPoint().minus(l.tieRodPoint());
-                        Vector was = axle.corner(Side.RIGHT).knuckle().tieRodPoint()
-                                .minus(axle.corner(Side.LEFT).knuckle().tieRodPoint());
-                        d.ends().outerBolt().ifPresent(b -> visitor.tilt(RodEnd.DRAG_ON_TIE_ROD,
-                                tilt(swung(b.vector(), was, now), rod)));
-                    }
-                }
-            }
-            case Mechanism.Broken _ -> { }
-        }
-    }
-
-    private Vector linkDesign() {
-        CentreLink c = (CentreLink) axle.linkage();
-        return c.idler(armGear()).end().minus(armGear().armEnd());
-    }
-
-    private void atKnuckle(KnucklePose k, RodEnd end, AtRodEnd visitor) {
-        visitor.arm(end, k.rodToArmDeg());
-        Optional<Direction> bolt = axle.corner(k.side()).rodEnds().outerBolt();
-        if (bolt.isPresent()) {
-            visitor.tilt(end, tilt(k.now().carried(bolt.get().vector(), k.design()), k.tieRodInner().minus(k.tieRodPoint())));
-        }
-    }
-
-    private interface Carry {
-        Vector now(Vector design);
-    }
-
-    private void inners(KnucklePose l, KnucklePose r, Carry carry, AtRodEnd visitor) {
-        inner(l, RodEnd.LEFT_INNER, carry, visitor);
-        inner(r, RodEnd.RIGHT_INNER, carry, visitor);
-    }
-
-    private void inner(KnucklePose k, RodEnd end, Carry carry, AtRodEnd visitor) {
-        Optional<Direction> bolt = axle.corner(k.side()).rodEnds().innerBolt();
-        if (bolt.isPresent()) {
-            visitor.tilt(end, tilt(carry.now(bolt.get().vector()), k.tieRodInner().minus(k.tieRodPoint())));
-        }
-    }
-
-    private static double tilt(Vector bolt, Vector rod) {
-        return Math.abs(90 - Math.toDegrees(bolt.angleTo(rod)));
-    }
-
-    /** Angle in space between a rod and the arm that holds its end. */
-    private static double armAngle(Axis axis, Point end, Point otherEnd) {
-        return Math.toDegrees(otherEnd.minus(end).angleTo(axis.footOf(end).minus(end)));
-    }
-
-    /** A vector turned with a link by the smallest rotation that takes the link from where it was to where it is. */
-    private static Vector swung(Vector v, Vector was, Vector now) {
-        Vector about = was.cross(now);
-        double sine = about.norm();
-        return sine < 1e-12 * was.norm() * now.norm() ? v : about.direction().turn(v, was.angleTo(now));
+    public void atRodEnds(Stance stance, RodEndAngles.Visitor visitor) {
+        rodEnds.visit(stance, visitor);
     }
 }

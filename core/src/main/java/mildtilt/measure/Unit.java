@@ -28,7 +28,7 @@ public enum Unit {
                     : LengthText.decimal(value / NEWTON_PER_POUND, 0) + " lbf";
             case STRESS -> lengths == LengthUnit.MM ? LengthText.decimal(value, 0) + " MPa"
                     : LengthText.decimal(value / MPA_PER_PSI, 0) + " psi";
-            case TIMES -> LengthText.decimal(value, value < 10 ? 1 : 0) + " ×";
+            case TIMES -> LengthText.decimal(value, value < 2 ? 2 : value < 10 ? 1 : 0) + " ×";
         };
     }
 }

@@ -3,10 +3,11 @@ package mildtilt.steer;
 import java.util.Arrays;
 import mildtilt.linkage.AxleSolver;
 import mildtilt.linkage.RodEnd;
+import mildtilt.linkage.RodEndAngles;
 import mildtilt.linkage.Stance;
 
 /** Every rod end's tilt and its angle to its arm in one pose, degrees; NaN where there is none. For inner loops. */
-final class RodEndReading implements AxleSolver.AtRodEnd {
+final class RodEndReading implements RodEndAngles.Visitor {
 
     final double[] tilt = new double[RodEnd.values().length];
     final double[] arm = new double[RodEnd.values().length];

@@ -9,9 +9,15 @@ import java.util.Optional;
 import java.util.Random;
 import mildtilt.drawing.LabelPlacer.Box;
 import mildtilt.format.DemoJob;
+import mildtilt.geometry.Axis;
 import mildtilt.geometry.Point;
+import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
+import mildtilt.job.Element;
 import mildtilt.job.Job;
+import mildtilt.linkage.RodTube;
+import mildtilt.steer.AxlePose;
+import mildtilt.steer.LockLimits;
 import mildtilt.steer.SteeringTrain;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -61,5 +67,49 @@ class DrawingTest {
                 .filter(s -> s.pen() == Pen.TYRE).map(Stroke.Outline.class::cast).findFirst()
                 .map(s -> Outlines.of(s, Elevation.SIDE)).orElseThrow();
         assertThat(tyre).allMatch(f -> Math.abs(Math.hypot(f.across(), f.up() - 390) - 390) < 3);
+    }
+
+    @ParameterizedTest
+    @EnumSource(DemoJob.class)
+    void everyKindOfSteeringIsDrawnWholeAndWhereItStands(DemoJob which) {
+        Job job = which.job();
+        SteeringTrain t = new SteeringTrain(job);
+        LockArcs arcs = LockArcs.of(job, t);
+        double sw = 0.6 * t.stopDeg(Side.LEFT).orElseThrow();
+        AxlePose pose = t.pose(sw, 0, 0);
+        Sketch sketch = Sketch.of(job, t, sw, Optional.of(pose), arcs);
+        List<Element> train = Element.trainOf(job);
+        for (Element e : train) {
+            assertThat(sketch.strokes()).as(e.toString()).anyMatch(s -> s.element().equals(Optional.of(e)));
+        }
+        assertThat(sketch.strokes()).allMatch(s -> train.contains(s.element().orElseThrow()));
+        AxlePose.Assembled a = pose.assembled().orElseThrow();
+        assertThat(sketch.strokes().stream().filter(s -> s.pen() == Pen.TIE_ROD).flatMap(s -> s.points().stream()).toList())
+                .contains(a.left().tieRodPoint(), a.right().tieRodPoint());
+        for (Elevation e : Elevation.values()) {
+            Extent x = Extent.of(sketch, e);
+            assertThat(x.width()).isBetween(100.0, 5000.0);
+            assertThat(x.height()).isBetween(100.0, 5000.0);
+        }
+        // The sectors end where something stops the lock.
+        double left = LockLimits.stop(t, job, Side.LEFT).steeringWheelDeg();
+        double lock = Math.abs(t.pose(left, 0, 0).assembled().orElseThrow().left().steerDeg());
+        assertThat(sketch.construction().notes()).anySatisfy(n -> assertThat(n.figure().value()).isCloseTo(lock, within(1e-9)));
+        assertThat(sketch.construction().strokes()).filteredOn(s -> s.pen() == Pen.TURN_AXIS).hasSize(2);
+        assertThat(Sketch.ofDesign(job, t).construction().strokes()).isEmpty();
+    }
+
+    @Test
+    void aCrankedRodHangsOffItsLine() {
+        Job cranked = DemoJob.MARSH_CARRIER.job().editAxle(a -> a.withCorner(Side.LEFT, a.left().withRodEnds(a.left().rodEnds()
+                .withTube(Optional.of(new RodTube(25, 4, 60, 235))))));
+        List<Stroke> rods = Sketch.ofDesign(cranked, new SteeringTrain(cranked)).strokes().stream().filter(s -> s.pen() == Pen.TIE_ROD).toList();
+        for (Stroke rod : rods) {
+            Axis line = Axis.through(rod.points().getFirst(), rod.points().getLast());
+            assertThat(rod.points()).hasSize(4);
+            assertThat(line.distanceTo(rod.points().get(1))).isCloseTo(60, within(1e-9));
+            assertThat(rod.points().get(1).z()).isLessThan(line.footOf(rod.points().get(1)).z());
+        }
+        assertThat(rods).hasSize(2);
     }
 }

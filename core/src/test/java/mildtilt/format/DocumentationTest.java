@@ -92,9 +92,10 @@ class DocumentationTest {
 
     @Test
     void theFiguresThatAreDocumentedArePrinted() throws Exception {
-        JsonNode printed = AnalysisJson.tree(Analysis.of(DemoJob.MARSH_CARRIER.job()), List.of(new HandPosition(30, 5, 5)));
         Set<String> names = new TreeSet<>();
-        collectNames(printed, names);
+        for (DemoJob demo : DemoJob.values()) {
+            collectNames(AnalysisJson.tree(Analysis.of(demo.job()), List.of(new HandPosition(30, 5, 5), new HandPosition(20, 0, 0))), names);
+        }
         Matcher named = Pattern.compile("`([a-z][a-zA-Z0-9_.]*_(?:mm|deg|pct|percent))`").matcher(doc("figures.md"));
         int n = 0;
         while (named.find()) {

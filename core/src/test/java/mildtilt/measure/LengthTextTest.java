@@ -55,4 +55,23 @@ class LengthTextTest {
         assertThat(LengthText.parseDegrees(" −61.5° ")).isEqualTo(-61.5);
         assertThatThrownBy(() -> LengthText.parseDegrees("10,5")).hasMessageContaining("comma");
     }
+
+    @Test
+    void forcesStressesAndFactorsInBothWorlds() {
+        assertThat(Quantity.force(444.82216).text(LengthUnit.MM)).isEqualTo("445 N");
+        assertThat(Quantity.force(444.82216).text(LengthUnit.INCH)).isEqualTo("100 lbf");
+        assertThat(Quantity.stress(6.894757).text(LengthUnit.INCH_FRACTION)).isEqualTo("1000 psi");
+        assertThat(Quantity.stress(235).text(LengthUnit.MM)).isEqualTo("235 MPa");
+        assertThat(Quantity.times(1.034).text(LengthUnit.MM)).isEqualTo("1.03 ×");
+        assertThat(Quantity.times(4.25).text(LengthUnit.MM)).isEqualTo("4.3 ×");
+        assertThat(Quantity.times(42).text(LengthUnit.MM)).isEqualTo("42 ×");
+    }
+
+    @Test
+    void sentencesAreJoinedWithTheirMeasures() {
+        Phrase both = Phrase.of("Raise it {0}", Quantity.length(12)).then(", then ").then(Phrase.of("lean it {0} over {1}.",
+                Quantity.angle(3), Quantity.length(25.4)));
+        assertThat(both.text(LengthUnit.MM)).isEqualTo("Raise it 12.0 mm, then lean it 3.0° over 25.4 mm.");
+        assertThat(both.text(LengthUnit.INCH)).contains("over 1.000\"");
+    }
 }

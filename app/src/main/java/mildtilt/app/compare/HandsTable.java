@@ -16,6 +16,7 @@ import mildtilt.geometry.Side;
 import mildtilt.linkage.AxleSolver;
 import mildtilt.linkage.Rod;
 import mildtilt.linkage.RodEnd;
+import mildtilt.linkage.RodEndAngles;
 import mildtilt.measure.Quantity;
 import mildtilt.steer.AxlePose;
 import mildtilt.steer.Effort;
@@ -106,7 +107,7 @@ final class HandsTable extends VBox {
         LimitGauge gauge = new LimitGauge(axle, bench.job().targets());
         Map<RodEnd, Double> tilt = new EnumMap<>(RodEnd.class);
         Map<RodEnd, Double> arm = new EnumMap<>(RodEnd.class);
-        axle.atRodEnds(pose.stance(), new AxleSolver.AtRodEnd() {
+        axle.atRodEnds(pose.stance(), new RodEndAngles.Visitor() {
             @Override
             public void tilt(RodEnd end, double deg) {
                 tilt.put(end, deg);
@@ -141,6 +142,11 @@ final class HandsTable extends VBox {
 
     /** What holds for the whole lock, wherever the hands are. */
     private void wholeRange(SteerFigures s) {
+        if (!s.rake().isEmpty()) {
+            line("Tie rod rake, worst", rake(s, Side.LEFT), rake(s, Side.RIGHT));
+            line("… its force, times", Quantity.times(s.rake().get(Side.LEFT).forceFactor()).text(bench.lengthUnit()),
+                    Quantity.times(s.rake().get(Side.RIGHT).forceFactor()).text(bench.lengthUnit()));
+        }
         for (RodLoad l : s.rodLoads()) {
             String rod = capital(l.rod().label());
             l.bucklingMargin().ifPresent(m -> line(rod + " buckles at", "", Quantity.times(m).text(bench.lengthUnit())));
@@ -160,6 +166,10 @@ final class HandsTable extends VBox {
             line("Weight returns it with", "", Quantity.force(e.row().returning()).text(bench.lengthUnit()));
             e.rodForce().forEach((rod, n) -> line("Force in the " + rod.label(), "", Quantity.force(n).text(bench.lengthUnit())));
         });
+    }
+
+    private String rake(SteerFigures s, Side side) {
+        return Quantity.angle(s.rake().get(side).worstDeg()).text(bench.lengthUnit());
     }
 
     private String angle(Map<RodEnd, Double> map, RodEnd end) {

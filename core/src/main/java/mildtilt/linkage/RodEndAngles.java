@@ -1,0 +1,149 @@
+package mildtilt.linkage;
+
+import java.util.Optional;
+import mildtilt.gear.ArmGear;
+import mildtilt.geometry.Axis;
+import mildtilt.geometry.Direction;
+import mildtilt.geometry.Point;
+import mildtilt.geometry.Side;
+import mildtilt.geometry.Vector;
+import mildtilt.linkage.DragLink.Attachment;
+import mildtilt.suspension.KnucklePose;
+
+/** How every rod end of an axle tilts on its bolt and stands to the arm it pushes. */
+public final class RodEndAngles {
+
+    private final SteeredAxle axle;
+
+    RodEndAngles(SteeredAxle axle) {
+        this.axle = axle;
+    }
+
+    private ArmGear armGear() {
+        return (ArmGear) axle.gear();
+    }
+
+    /** Told every rod end's tilt and, where it pushes an arm, its angle to that arm. */
+    public interface Visitor {
+
+        /** @param deg |90° − angle between bolt and rod|; only where the bolt is known */
+        void tilt(RodEnd end, double deg);
+
+        /** @param deg in space between rod and arm; 180 stretched, 0 folded */
+        void arm(RodEnd end, double deg);
+    }
+
+    /** Goes through the rod ends of an axle that stands. */
+    void visit(Stance stance, Visitor visitor) {
+        if (!(stance.left() instanceof KnucklePose l) || !(stance.right() instanceof KnucklePose r)
+                || stance.mechanism().isEmpty()) {
+            return;
+        }
+        boolean one = axle.oneTieRod();
+        atKnuckle(l, one ? RodEnd.TIE_LEFT : RodEnd.LEFT_OUTER, visitor);
+        atKnuckle(r, one ? RodEnd.TIE_RIGHT : RodEnd.RIGHT_OUTER, visitor);
+        switch (stance.mechanism().get()) {
+            case Mechanism.RackAt _ -> inners(l, r, v -> v, visitor);
+            case Mechanism.ShuttleAt m -> {
+                inners(l, r, v -> v, visitor);
+                Shuttle s = (Shuttle) axle.linkage();
+                Vector rod = m.linkPoint().minus(m.armEnd());
+                s.linkEnds().outerBolt().ifPresent(b -> visitor.tilt(RodEnd.SHORT_SHUTTLE, tilt(b.vector(), rod)));
+                s.linkEnds().innerBolt().ifPresent(b -> visitor.tilt(RodEnd.SHORT_PITMAN,
+                        tilt(armGear().axis().direction().turn(b.vector(), m.armAngle()), rod)));
+                visitor.arm(RodEnd.SHORT_PITMAN, armAngle(armGear().axis(), m.armEnd(), m.linkPoint()));
+            }
+            case Mechanism.CentreLinkAt m -> {
+                Vector was = linkDesign();
+                Vector now = m.idlerEnd().minus(m.pitmanEnd());
+                inners(l, r, v -> swung(v, was, now), visitor);
+                CentreLink c = (CentreLink) axle.linkage();
+                visitor.arm(RodEnd.LINK_PITMAN, armAngle(armGear().axis(), m.pitmanEnd(), m.idlerEnd()));
+                visitor.arm(RodEnd.LINK_IDLER, armAngle(c.idler(armGear()).axis(), m.idlerEnd(), m.pitmanEnd()));
+            }
+            case Mechanism.BellCrankAt m -> {
+                BellCrank b = (BellCrank) axle.linkage();
+                Direction pivot = b.pivot().direction();
+                inners(l, r, v -> pivot.turn(v, m.crankAngle()), visitor);
+                visitor.arm(RodEnd.LEFT_INNER, armAngle(b.pivot(), m.left(), l.tieRodPoint()));
+                visitor.arm(RodEnd.RIGHT_INNER, armAngle(b.pivot(), m.right(), r.tieRodPoint()));
+                Vector rod = m.crankPoint().minus(m.armEnd());
+                b.dragRodEnds().outerBolt().ifPresent(d -> visitor.tilt(RodEnd.ROD_CRANK,
+                        tilt(pivot.turn(d.vector(), m.crankAngle()), rod)));
+                b.dragRodEnds().innerBolt().ifPresent(d -> visitor.tilt(RodEnd.ROD_SHAFT_ARM,
+                        tilt(armGear().axis().direction().turn(d.vector(), m.armAngle()), rod)));
+                visitor.arm(RodEnd.ROD_CRANK, armAngle(b.pivot(), m.crankPoint(), m.armEnd()));
+                visitor.arm(RodEnd.ROD_SHAFT_ARM, armAngle(armGear().axis(), m.armEnd(), m.crankPoint()));
+            }
+            case Mechanism.DragLinkAt m -> {
+                DragLink d = (DragLink) axle.linkage();
+                Vector rod = m.drivenPoint().minus(m.armEnd());
+                d.ends().innerBolt().ifPresent(b -> visitor.tilt(RodEnd.DRAG_PITMAN,
+                        tilt(armGear().axis().direction().turn(b.vector(), m.armAngle()), rod)));
+                visitor.arm(RodEnd.DRAG_PITMAN, armAngle(armGear().axis(), m.armEnd(), m.drivenPoint()));
+                switch (d.attachment()) {
+                    case Attachment.OnKnuckle k -> {
+                        KnucklePose driving = k.side() == Side.LEFT ? l : r;
+                        RodEnd end = k.side() == Side.LEFT ? RodEnd.DRAG_LEFT : RodEnd.DRAG_RIGHT;
+                        d.ends().outerBolt().ifPresent(b -> visitor.tilt(end,
+                                tilt(driving.now().carried(b.vector(), driving.design()), rod)));
+                        visitor.arm(end, driving.armAngleDeg(m.drivenPoint(), m.armEnd()));
+                    }
+                    case Attachment.OnTieRod _ -> {
+                        Vector now = r.tieRodPoint().minus(l.tieRodPoint());
+                        Vector was = axle.corner(Side.RIGHT).knuckle().tieRodPoint()
+                                .minus(axle.corner(Side.LEFT).knuckle().tieRodPoint());
+                        d.ends().outerBolt().ifPresent(b -> visitor.tilt(RodEnd.DRAG_ON_TIE_ROD,
+                                tilt(swung(b.vector(), was, now), rod)));
+                    }
+                }
+            }
+            case Mechanism.Broken _ -> { }
+        }
+    }
+
+    private Vector linkDesign() {
+        CentreLink c = (CentreLink) axle.linkage();
+        return c.idler(armGear()).end().minus(armGear().armEnd());
+    }
+
+    private void atKnuckle(KnucklePose k, RodEnd end, Visitor visitor) {
+        visitor.arm(end, k.rodToArmDeg());
+        Optional<Direction> bolt = axle.corner(k.side()).rodEnds().outerBolt();
+        if (bolt.isPresent()) {
+            visitor.tilt(end, tilt(k.now().carried(bolt.get().vector(), k.design()), k.tieRodInner().minus(k.tieRodPoint())));
+        }
+    }
+
+    private interface Carry {
+        Vector now(Vector design);
+    }
+
+    private void inners(KnucklePose l, KnucklePose r, Carry carry, Visitor visitor) {
+        inner(l, RodEnd.LEFT_INNER, carry, visitor);
+        inner(r, RodEnd.RIGHT_INNER, carry, visitor);
+    }
+
+    private void inner(KnucklePose k, RodEnd end, Carry carry, Visitor visitor) {
+        Optional<Direction> bolt = axle.corner(k.side()).rodEnds().innerBolt();
+        if (bolt.isPresent()) {
+            visitor.tilt(end, tilt(carry.now(bolt.get().vector()), k.tieRodInner().minus(k.tieRodPoint())));
+        }
+    }
+
+    private static double tilt(Vector bolt, Vector rod) {
+        return Math.abs(90 - Math.toDegrees(bolt.angleTo(rod)));
+    }
+
+    /** Angle in space between a rod and the arm that holds its end. */
+    private static double armAngle(Axis axis, Point end, Point otherEnd) {
+        return Math.toDegrees(otherEnd.minus(end).angleTo(axis.footOf(end).minus(end)));
+    }
+
+    /** A vector turned with a link by the smallest rotation that takes the link from where it was to where it is. */
+    private static Vector swung(Vector v, Vector was, Vector now) {
+        Vector about = was.cross(now);
+        double sine = about.norm();
+        return sine < 1e-12 * was.norm() * now.norm() ? v : about.direction().turn(v, was.angleTo(now));
+    }
+}
