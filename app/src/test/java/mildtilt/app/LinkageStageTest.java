@@ -254,7 +254,7 @@ class LinkageStageTest {
             app.bench.sideTabProperty().set(SideTab.NOTES);
             app.bench.selectionProperty().set(Optional.of(new Element.Knuckles()));
         });
-        assertThat(robot.lookup("#piece .measure-field").queryAll().stream().map(n -> ((Node) n).getId()).toList())
+        assertThat(robot.lookup("#piece .measure-field").queryAll().stream().map(Node::getId).toList())
                 .contains("field-lock-stop-wheel-inside-left", "field-lock-stop-wheel-inside-right");
         robot.interact(() -> app.bench.sideTabProperty().set(SideTab.KNUCKLE));
         press(robot, "#own-right");
@@ -306,7 +306,8 @@ class LinkageStageTest {
         press(robot, "#run-work-out");
         AppWindow.until(() -> robot.lookup("#answers .step").tryQuery().isPresent());
         assertThat(robot.lookup("#answers .step").queryAs(Label.class).getText()).contains("knuckle stop").contains("of the gear's travel");
-        assertThat(robot.lookup("#answers .finding-card").queryAll()).hasSize(3);
+        // Either the knuckle arms change or the gear does.
+        assertThat(robot.lookup("#answers .finding-card").queryAll()).hasSize(2);
         assertThat(app.bench.job()).isSameAs(before);
         // How far a thing may go must be above nothing.
         robot.interact(() -> robot.lookup("#goal").queryAs(ChoiceBox.class).getSelectionModel().selectFirst());

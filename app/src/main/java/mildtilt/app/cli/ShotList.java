@@ -107,7 +107,7 @@ final class ShotList {
             bench.sideTabProperty().set(SideTab.KNUCKLE);
             bench.comparedProperty().set(Compared.OPENED);
             bench.edit("Steering arms shorter and in", j -> KnuckleEdits.changedBoth(j, new KnuckleChange(-10, -4, 3, 0, 0)));
-            pick(running, "#curve", "Outer wheel against inner");
+            pick(running, "#curve", "Outer against inner wheel");
         }));
         shots.add(new Shot("work-it-out", () -> {
             bench.open(DemoJob.GARDEN_SHUTTLE.job(), Optional.empty());
@@ -117,7 +117,7 @@ final class ShotList {
             press(running, "#run-work-out");
         }, SETTLE.multiply(6)));
         shots.add(new Shot("variants", () -> {
-            bench.edit("variants", j -> KnuckleEdits.changedBoth(j, new KnuckleChange(-14, 0, 0, 0, 0)).keepingVariant("short arms")
+            bench.edit("Keep two variants", j -> KnuckleEdits.changedBoth(j, new KnuckleChange(-14, 0, 0, 0, 0)).keepingVariant("short arms")
                     .withSolution(KnuckleEdits.changedBoth(j, new KnuckleChange(0, 26, 0, 0, 0))).keepingVariant("ends out")
                     .withSolution(j));
             bench.sideTabProperty().set(SideTab.VARIANTS);

@@ -30,7 +30,7 @@ enum Curve {
     ACKERMANN("Ackermann", Across.STEER, "%", Unit.PERCENT,
             a -> List.of(series("", steer(a, r -> r.turn().flatMap(Turn::ackermannPct))))),
     OUTER_ERROR("Outer wheel off the ideal", Across.STEER, "°", Unit.ANGLE, Curve::outerError),
-    OUTER("Outer wheel against inner", Across.INNER, "°", Unit.ANGLE, Curve::schools),
+    OUTER("Outer against inner wheel", Across.INNER, "°", Unit.ANGLE, Curve::schools),
     EFFORT("Force at the rim", Across.STEER, "N", Unit.FORCE, Curve::effort),
     BUMP_STEER("Bump steer, toe-in", Across.TRAVEL, "°", Unit.ANGLE, a -> bothWheels(a, false, KnucklePose::toeInDeg)),
     ROLL_STEER("Roll steer", Across.ROLL, "°", Unit.ANGLE, a -> bothWheels(a, true, KnucklePose::steerDeg)),
@@ -57,6 +57,9 @@ enum Curve {
 
     /** A stretch of curve without gaps. */
     record Run(List<double[]> points) {}
+
+    /** A stretch along the bottom, in the curve's own unit. */
+    record Used(double from, double to) {}
 
     /** One line of a curve. @param name what tells it from the others; empty where there is only one */
     record Series(String name, List<Run> runs) {}
@@ -117,6 +120,17 @@ enum Curve {
 
     List<Series> series(Analysis analysis) {
         return all.apply(analysis).stream().filter(s -> !s.runs.isEmpty()).toList();
+    }
+
+    /** What is used of the range: the normal travel, the wheel from lock to lock. Empty where all of it is. */
+    Optional<Used> used(Workbench bench) {
+        return switch (across) {
+            case COLUMN_TURN, INNER -> Optional.empty();
+            case STEER -> bench.workedProperty().get().flatMap(w -> w.now().steer()).map(s ->
+                    new Used(s.lock(Side.RIGHT).turn().steeringWheelDeg(), s.lock(Side.LEFT).turn().steeringWheelDeg()));
+            case TRAVEL -> Optional.of(new Used(-bench.job().vehicle().normalDroop(), bench.job().vehicle().normalBump()));
+            case ROLL -> Optional.of(bench.job().vehicle()).map(v -> Math.min(v.normalBump(), v.normalDroop())).map(t -> new Used(-t, t));
+        };
     }
 
     /** Where the hands stand on this curve. */

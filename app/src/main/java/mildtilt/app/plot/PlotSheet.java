@@ -11,26 +11,27 @@ import javafx.scene.text.TextAlignment;
 import mildtilt.app.look.CanvasPane;
 import mildtilt.app.look.Fonts;
 import mildtilt.app.look.Ink;
-import mildtilt.app.plot.Curve.Across;
 import mildtilt.app.plot.Curve.Run;
 import mildtilt.app.plot.Curve.Series;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.app.workbench.Worked;
-import mildtilt.job.Vehicle;
 import mildtilt.linkage.WheelTravel;
 import mildtilt.measure.LengthText;
 import mildtilt.measure.LengthUnit;
 import org.jspecify.annotations.Nullable;
 
 /**
- * One curve, now in full ink and before the change in faint, with the hands' place marked and the normal travel shaded.
+ * One curve, now in full ink and before the change in faint, with the hands' place marked and what is used of the range
+ * shaded: the normal travel, the wheel from lock to lock.
  * Pointed at it tells its values there; pressed it takes the hands there.
  */
 final class PlotSheet extends CanvasPane {
 
     private static final double LEFT = 50;
     private static final double RIGHT = 10;
+    /** Below the reading; and where the lines are named, below the name of one that ends at the very top. */
     private static final double TOP = 18;
+    private static final double TOP_NAMED = 31;
     private static final double BOTTOM = 34;
 
     /** The first series in the accent, those beside it apart from each other. */
@@ -40,6 +41,7 @@ final class PlotSheet extends CanvasPane {
     private Curve curve = Curve.COLUMN_TURN;
     private @Nullable Scale xScale;
     private double pointed = Double.NaN;
+    private double top = TOP;
 
     PlotSheet(Workbench bench) {
         this.bench = bench;
@@ -91,10 +93,11 @@ final class PlotSheet extends CanvasPane {
             g.fillText("Nothing to draw: this job lacks the parts, or they can't move so.", LEFT, h / 2, w - LEFT - RIGHT);
             return;
         }
+        top = named(now) ? TOP_NAMED : TOP;
         double shown = curve.shown(bench.lengthUnit());
         double up = curve.shownUp(bench.lengthUnit());
         Scale x = Scale.over(runs(now), runs(before), 0, shown, LEFT, w - RIGHT, (w - LEFT) / 70);
-        Scale y = Scale.over(runs(now), runs(before), 1, up, h - BOTTOM, TOP, (h - TOP - BOTTOM) / 26);
+        Scale y = Scale.over(runs(now), runs(before), 1, up, h - BOTTOM, top, (h - top - BOTTOM) / 26);
         xScale = x;
         band(g, x, shown, h);
         grid(g, x, y, w, h);
@@ -107,14 +110,14 @@ final class PlotSheet extends CanvasPane {
         double at = x.at(Math.clamp(curve.at(bench) * shown, x.low(), x.high()));
         g.setStroke(ink(Ink.LINE));
         g.setLineWidth(1);
-        g.strokeLine(at, TOP, at, h - BOTTOM);
+        g.strokeLine(at, top, at, h - BOTTOM);
         names(g, now, x, y, shown, up);
         reading(g, x, now, before, shown, w, h);
     }
 
     /** Each series named at the end of its line, where there are several. */
     private void names(GraphicsContext g, List<Series> all, Scale x, Scale y, double shown, double up) {
-        if (all.size() < 3) {
+        if (!named(all)) {
             return;
         }
         g.setFont(Fonts.text(12));
@@ -132,6 +135,10 @@ final class PlotSheet extends CanvasPane {
         }
     }
 
+    private static boolean named(List<Series> all) {
+        return all.size() > 2;
+    }
+
     private static double[] end(Series s) {
         return s.runs().getLast().points().getLast();
     }
@@ -140,17 +147,16 @@ final class PlotSheet extends CanvasPane {
         return all.stream().flatMap(s -> s.runs().stream()).toList();
     }
 
-    /** The normal travel apart from the full. */
+    /** What is used of the range apart from the rest. */
     private void band(GraphicsContext g, Scale x, double shown, double h) {
-        if (curve.acrossWhat() == Across.TRAVEL) {
-            Vehicle v = bench.job().vehicle();
-            double from = x.at(Math.max(x.low(), -v.normalDroop() * shown));
-            double to = x.at(Math.min(x.high(), v.normalBump() * shown));
+        curve.used(bench).ifPresent(used -> {
+            double from = x.at(Math.max(x.low(), used.from() * shown));
+            double to = x.at(Math.min(x.high(), used.to() * shown));
             g.setFill(ink(Ink.GRID));
             g.setGlobalAlpha(0.55);
-            g.fillRect(from, TOP, Math.max(0, to - from), h - BOTTOM - TOP);
+            g.fillRect(from, top, Math.max(0, to - from), h - BOTTOM - top);
             g.setGlobalAlpha(1);
-        }
+        });
     }
 
     /** What the curve says where it is pointed at, else where the hands are. */
@@ -176,7 +182,7 @@ final class PlotSheet extends CanvasPane {
         if (pointing) {
             g.setStroke(ink(Ink.ACCENT));
             g.setLineDashes(2, 3);
-            g.strokeLine(x.at(at), TOP, x.at(at), h - BOTTOM);
+            g.strokeLine(x.at(at), top, x.at(at), h - BOTTOM);
             g.setLineDashes();
         }
         g.setFont(Fonts.figure(13));
@@ -216,7 +222,7 @@ final class PlotSheet extends CanvasPane {
         g.setTextAlign(TextAlignment.CENTER);
         for (double v = x.first(); v <= x.last() + 1e-9; v += x.step()) {
             g.setStroke(ink(Ink.GRID));
-            g.strokeLine(x.at(v), TOP, x.at(v), h - BOTTOM);
+            g.strokeLine(x.at(v), top, x.at(v), h - BOTTOM);
             g.setFill(ink(Ink.LINE));
             g.fillText(LengthText.decimal(v, x.decimals()), x.at(v), h - BOTTOM + 3);
         }
