@@ -304,7 +304,7 @@ class LinkageStageTest {
         assertThat(robot.lookup("#answer-0").tryQuery()).isEmpty();
         robot.interact(() -> robot.lookup("#goal").queryAs(ChoiceBox.class).getSelectionModel().select(3));
         press(robot, "#run-work-out");
-        AppWindow.until(() -> robot.lookup("#answers .step").tryQuery().isPresent());
+        AppWindow.until(() -> robot.lookup("#answer-1").tryQuery().isPresent());
         assertThat(robot.lookup("#answers .step").queryAs(Label.class).getText()).contains("knuckle stop").contains("of the gear's travel");
         // Either the knuckle arms change or the gear does.
         assertThat(robot.lookup("#answers .finding-card").queryAll()).hasSize(2);
