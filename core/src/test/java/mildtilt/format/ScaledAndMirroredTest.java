@@ -1,0 +1,189 @@
+package mildtilt.format;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.DoubleNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import com.fasterxml.jackson.databind.node.TextNode;
+import java.util.List;
+import java.util.Set;
+import java.util.regex.Pattern;
+import mildtilt.analysis.Analysis;
+import mildtilt.job.Job;
+import mildtilt.linkage.WheelTravel;
+import mildtilt.steer.Grid;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+
+/**
+ * Two things that must hold of every vehicle and every figure: one built twice as large keeps its angles, ratios and
+ * forces; one built as in a mirror does to the right what the other does to the left. The job files and what is printed
+ * of them are changed here as files, by the units and sides in their names.
+ */
+class ScaledAndMirroredTest {
+
+    private static final ObjectMapper MAPPER = new ObjectMapper();
+    private static final Grid GRID = new Grid(8, 4);
+    private static final double[][] PLACES = {{-150, 20, -15}, {200, -15, -15}, {35, 0, 0}, {-11, -10, 10}};
+
+    /** Angles that are to the left where they are above nought. */
+    private static final Pattern TO_THE_LEFT = Pattern.compile("(worst_at_)?steering_wheel_((stop_)?(left|right)_)?deg"
+            + "|largest_reachable_steering_wheel_\\w+|gear_input_deg|delta_\\w*deg|mean_delta_deg|(pitman|idler|column_arm|bell_crank)_angle_deg|\\w+_y_shift_mm"
+            + "|(shuttle|rack)_displacement_mm|clocking_deg|clocking_arc_mm|first_fork_deg|best_clocking.*");
+    /** Where a thing was found tells nothing where two places are as good; a set of clockings is one of several as good. */
+    private static final Set<String> ANY_OF_SEVERAL = Set.of("closest_at", "closest_to_toggle_at", "at");
+
+    private static JsonNode printed(String job, List<HandPosition> places) throws JobFileException {
+        Job read = JobReader.read(job);
+        return AnalysisJson.tree(Analysis.of(read, GRID), places);
+    }
+
+    /** Places the wheels of the axle can travel to. */
+    private static List<HandPosition> places(DemoJob demo, double k, boolean mirrored) {
+        WheelTravel travel = demo.job().axle().orElseThrow().wheelTravel();
+        return List.of(PLACES).stream().map(p -> {
+            double left = travel == WheelTravel.NONE ? 0 : p[1] * k;
+            double right = travel == WheelTravel.FREE ? p[2] * k : travel.rightWith(left);
+            return mirrored ? new HandPosition(-p[0], right, left) : new HandPosition(p[0], left, right);
+        }).toList();
+    }
+
+    @ParameterizedTest
+    @EnumSource(DemoJob.class)
+    void twiceAsLarge(DemoJob demo) throws Exception {
+        JsonNode file = MAPPER.readTree(JobWriter.write(demo.job()));
+        JsonNode expected = scaled("", printed(file.toString(), places(demo, 1, false)), true);
+        JsonNode large = printed(scaled("", file, false).toString(), places(demo, 2, false));
+        for (String part : List.of("column", "linkage", "bench", "positions")) {
+            compare(demo + "/" + part, expected.get(part), large.get(part));
+        }
+        assertThat(faults(large)).isEqualTo(faults(expected));
+    }
+
+    private static List<String> faults(JsonNode printed) {
+        return printed.get("findings").valueStream().map(f -> f.get("fault").asText() + ", " + f.get("severity").asText()).sorted().toList();
+    }
+
+    private static JsonNode scaled(String key, JsonNode node, boolean figures) {
+        if (node instanceof ObjectNode o) {
+            ObjectNode out = MAPPER.createObjectNode();
+            o.properties().forEach(e -> out.set(e.getKey(), scaled(e.getKey(), e.getValue(), figures)));
+            return out;
+        }
+        if (node instanceof ArrayNode a) {
+            ArrayNode out = MAPPER.createArrayNode();
+            a.forEach(n -> out.add(scaled(key, n, figures)));
+            return out;
+        }
+        double factor = key.endsWith("_mm") ? 2
+                : !figures ? 1
+                // A rod twice as thick and long carries the same force at a quarter of the stress.
+                : key.equals("stress_mpa") ? 0.25
+                : key.equals("buckling_margin") || key.equals("yield_margin") ? 4 : 1;
+        return node.isNumber() && factor != 1 ? DoubleNode.valueOf(node.asDouble() * factor) : node;
+    }
+
+    @ParameterizedTest
+    @EnumSource(DemoJob.class)
+    void asInAMirror(DemoJob demo) throws Exception {
+        JsonNode file = MAPPER.readTree(JobWriter.write(demo.job()));
+        JsonNode expected = mirrored("", printed(file.toString(), places(demo, 1, false)));
+        JsonNode mirror = printed(mirroredJob((ObjectNode) file).toString(), places(demo, 1, true));
+        for (String part : List.of("column", "positions")) {
+            compare(demo + "/" + part, expected.get(part), mirror.get(part));
+        }
+        for (String part : List.of("lengths", "static_left", "static_right", "range", "steering_ratio", "full_lock", "turns_lock_to_lock",
+                "ackermann_at_inner_20_deg", "bump_steer_left_peak_to_peak_deg", "normal_bump_steer_right_peak_to_peak_deg",
+                "roll_steer_deg_per_deg", "lock_limits", "lock_as_stopped", "tie_rod_rake_in_plan", "effort", "rod_loads", "arm_match",
+                "rod_to_arm_angles_over_grid", "rod_end_misalignment_max_over_grid", "tightest_limit_over_grid")) {
+            compare(demo + "/" + part, expected.at("/linkage/" + part), mirror.at("/linkage/" + part));
+        }
+        assertThat(faults(mirror)).isEqualTo(faults(expected));
+    }
+
+    private static JsonNode mirroredJob(ObjectNode file) {
+        ObjectNode out = (ObjectNode) mirrored("", file);
+        ObjectNode was = (ObjectNode) file.get("axle");
+        ObjectNode axle = (ObjectNode) out.get("axle");
+        if (!was.has("right")) {
+            // One corner stands for both: it is its own mirror image.
+            axle.remove("right");
+            axle.set("left", was.get("left"));
+        }
+        ObjectNode linkage = (ObjectNode) axle.get("linkage");
+        for (String point : List.of("tie_rod_point_mm", "inner_mm")) {
+            if (was.get("linkage").has("left_" + point) && !was.get("linkage").has("right_" + point)) {
+                linkage.remove("right_" + point);
+                linkage.set("left_" + point, was.get("linkage").get("left_" + point));
+            }
+        }
+        if (linkage.has("tie_rod_fraction")) {
+            linkage.put("tie_rod_fraction", 1 - linkage.get("tie_rod_fraction").asDouble());
+        }
+        // What slides is measured to the left in both.
+        pointLeft(linkage, "slide");
+        if (axle.get("gear").get("kind").asText().equals("rack_and_pinion")) {
+            pointLeft((ObjectNode) axle.get("gear"), "axis");
+        }
+        return out;
+    }
+
+    private static void pointLeft(ObjectNode parent, String key) {
+        if (parent.get(key) instanceof ArrayNode a) {
+            parent.set(key, MAPPER.createArrayNode().add(-a.get(0).asDouble()).add(-a.get(1).asDouble()).add(-a.get(2).asDouble()));
+        }
+    }
+
+    private static String swapped(String text) {
+        return text.equals("travel_per_left_turn_mm") ? text
+                : text.replace("left", "#").replace("right", "left").replace("#", "right");
+    }
+
+    private static JsonNode mirrored(String key, JsonNode node) {
+        if (node instanceof ObjectNode o) {
+            ObjectNode out = MAPPER.createObjectNode();
+            o.properties().forEach(e -> out.set(swapped(e.getKey()), mirrored(e.getKey(), e.getValue())));
+            return out;
+        }
+        if (node instanceof ArrayNode a) {
+            boolean triple = a.size() == 3 && a.get(0).isNumber() && (key.endsWith("_mm") && !key.endsWith("lengths_mm") || key.endsWith("axis")
+                    || key.endsWith("bolt") || key.equals("slide"));
+            ArrayNode out = MAPPER.createArrayNode();
+            for (int i = 0; i < a.size(); i++) {
+                // Rows from the right lock to the left one come the other way round.
+                JsonNode item = a.get(key.equals("rows") ? a.size() - 1 - i : i);
+                out.add(triple ? i == 1 ? DoubleNode.valueOf(-item.asDouble()) : item : mirrored(key, item));
+            }
+            return out;
+        }
+        return node.isTextual() ? TextNode.valueOf(swapped(node.asText()))
+                : node.isNumber() && TO_THE_LEFT.matcher(key).matches() ? DoubleNode.valueOf(-node.asDouble()) : node;
+    }
+
+    private static void compare(String path, JsonNode expected, JsonNode ours) {
+        assertThat(ours).as(path).isNotNull();
+        if (expected instanceof ObjectNode o) {
+            assertThat(ours.properties().size()).as(path).isEqualTo(o.size());
+            o.properties().stream().filter(e -> !ANY_OF_SEVERAL.contains(e.getKey()))
+                    .forEach(e -> compare(path + "/" + e.getKey(), e.getValue(), ours.get(e.getKey())));
+        } else if (expected instanceof ArrayNode list) {
+            assertThat(ours.size()).as(path + " count").isEqualTo(list.size());
+            for (int i = 0; i < list.size(); i++) {
+                JsonNode item = list.get(i);
+                // Rods come left before right in both.
+                compare(path + "/" + i, item, !item.has("rod") ? ours.get(i)
+                        : ours.valueStream().filter(o -> o.get("rod").equals(item.get("rod"))).findFirst().orElseThrow());
+            }
+        } else if (expected.isNumber()) {
+            // Forces follow from slopes taken by differences.
+            double tolerance = path.endsWith("_n") ? 1e-4 : 1e-6;
+            assertThat(ours.asDouble()).as(path).isCloseTo(expected.asDouble(), within(tolerance * Math.max(1, Math.abs(expected.asDouble()))));
+        } else {
+            assertThat(ours).as(path).isEqualTo(expected);
+        }
+    }
+}
