@@ -2,11 +2,16 @@ package mildtilt.analysis;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import mildtilt.check.Checks;
+import mildtilt.check.Fault;
 import mildtilt.check.Finding;
 import mildtilt.check.Remedy;
 import mildtilt.check.Severity;
 import mildtilt.column.ColumnFigures;
+import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
 import mildtilt.shop.BenchSheet;
@@ -58,8 +63,22 @@ public record Analysis(
                 .reduce(Severity.FINE, Severity::worse);
     }
 
-    /** What a remedy would do to the headlines; empty if it would leave parts that can't be. */
-    public List<Headlines.Change> effectOf(Remedy remedy) {
-        return Headlines.of(remedy.edit().apply(job)).map(headlines::against).orElse(List.of());
+    public Effect effectOf(Remedy remedy) {
+        return effectOf(remedy.edit().apply(job));
+    }
+
+    /** What it would do to make the job so. */
+    public Effect effectOf(Job changed) {
+        try {
+            Analysis after = of(changed);
+            Set<Fault> stops = stops().map(Finding::fault).collect(Collectors.toSet());
+            return new Effect(headlines.against(after.headlines), after.stops().filter(f -> !stops.contains(f.fault())).toList());
+        } catch (ImpossibleGeometryException e) {
+            return Effect.NONE;
+        }
+    }
+
+    private Stream<Finding> stops() {
+        return findings.stream().filter(f -> f.severity() == Severity.STOP);
     }
 }

@@ -9,6 +9,10 @@ import mildtilt.knuckle.KnuckleEdits;
 import mildtilt.linkage.Corner;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.measure.Phrase;
+import mildtilt.steer.Grid;
+import mildtilt.steer.SteerFigures;
+import mildtilt.steer.SteerSweep;
+import mildtilt.steer.SteeringTrain;
 
 /**
  * Why Ackermann is reversed. Arms behind the axle must lean in toward the rear axle's middle, arms ahead of it
@@ -33,8 +37,16 @@ record AckermannCause(String likely, List<Remedy> remedies) {
                 + ": that is the shape of arms made to point " + (ahead ? "back" : "ahead")
                 + ". Likely the left and right knuckles are swapped, or the gear was moved to the other side of the axle and the "
                 + "arms with it. Some builders choose it for fast grip; then lower the target.";
-        Remedy swap = new Remedy(Phrase.of("Swap the left and right knuckles, and take the gear to the other side of the axle with "
-                + "the arms"), j -> KnuckleEdits.swapSides(KnuckleEdits.flipGear(j, true)));
-        return new AckermannCause(shape, List.of(swap));
+        // Arms and gear together on the other side of the axle turn the wheels the other way.
+        Job moved = KnuckleEdits.swapSides(KnuckleEdits.flipGear(job, false));
+        Job right = KnuckleEdits.steeringRight(moved);
+        Remedy swap = new Remedy(Phrase.of("Swap the left and right knuckles, take the gear to the other side of the axle with the arms"
+                + (right.equals(moved) ? "" : ", and use a gear that drives the other way")),
+                j -> KnuckleEdits.steeringRight(KnuckleEdits.swapSides(KnuckleEdits.flipGear(j, false))));
+        return new AckermannCause(shape, ackermann(right) > 0 ? List.of(swap) : List.of());
+    }
+
+    private static double ackermann(Job job) {
+        return SteerSweep.of(new SteeringTrain(job), job, Grid.USUAL).flatMap(SteerFigures::ackermannAt20Pct).orElse(Double.NaN);
     }
 }

@@ -108,7 +108,8 @@ final class AimChecks {
                             Quantity.angle(w.innerAllowed()), Quantity.percent(100 * w.gearUsed())),
                     "The knuckle-side arm is short for this gear: the steering is quicker and heavier than it need be, and the "
                             + "gear would push on after the wheel has met its end.",
-                    ArmMoves.forMatch(job, m)));
+                    // What needs more of the gear one way can't have less of it the other way.
+                    Math.max(m.left().gearUsed(), m.right().gearUsed()) < 1 ? ArmMoves.forMatch(job, m) : List.of()));
         }
     }
 

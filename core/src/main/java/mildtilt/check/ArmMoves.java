@@ -14,6 +14,7 @@ import mildtilt.knuckle.KnuckleEdits;
 import mildtilt.measure.Phrase;
 import mildtilt.measure.Quantity;
 import mildtilt.steer.ArmMatch;
+import mildtilt.steer.LockLimits;
 import mildtilt.steer.SteeringTrain;
 
 /** Arm lengths, drillings or gear travel that bring the gear's end and the wheel's lock together. */
@@ -24,17 +25,39 @@ public final class ArmMoves {
     private static final int STEPS = 43;
     private static final int HALVINGS = 30;
 
+    /** Lock that may be lost to rounding, degrees of inner wheel. */
+    private static final double LOCK_KEPT_DEG = 0.5;
+
     private ArmMoves() {}
 
-    /** Ways to use the whole gear for the lock there is, or to get the lock from the gear there is. */
+    /**
+     * Ways to use the whole gear for the lock there is, or to get the lock from the gear there is. None that meets another
+     * limit sooner: a longer arm may tilt a rod end or go over centre before the lock is there. Where the two ways of
+     * turning differ the one that needs most of the gear decides, so that neither loses lock.
+     */
     public static List<Remedy> forMatch(Job job, ArmMatch match) {
-        Side way = match.left().gearUsed() <= match.right().gearUsed() ? Side.LEFT : Side.RIGHT;
+        Side way = match.left().gearUsed() >= match.right().gearUsed() ? Side.LEFT : Side.RIGHT;
         double lock = match.toward(way).innerAllowed();
         List<Remedy> all = new ArrayList<>();
         knuckleArms(job, way, lock).ifPresent(all::add);
         gearArm(job, way, lock).ifPresent(all::add);
-        gearTravel(job, match).ifPresent(all::add);
+        gearTravel(job, match.toward(way).gearUsed()).ifPresent(all::add);
+        all.removeIf(r -> !keepsLock(r.edit().apply(job), match, way));
         return all;
+    }
+
+    private static boolean keepsLock(Job changed, ArmMatch before, Side needsMost) {
+        SteeringTrain train = new SteeringTrain(changed);
+        for (Side way : Side.values()) {
+            ArmMatch.Way was = before.toward(way);
+            double wanted = way == needsMost ? was.innerAllowed() : Math.min(was.innerAllowed(), was.innerAtGearEnd());
+            double lock = train.pose(LockLimits.of(train, changed, way).getFirst().steeringWheelDeg(), 0, 0).assembled()
+                    .map(p -> way.sign() * p.knuckle(way).steerDeg()).orElse(0.0);
+            if (lock < wanted - LOCK_KEPT_DEG) {
+                return false;
+            }
+        }
+        return true;
     }
 
     private static Optional<Remedy> knuckleArms(Job job, Side way, double lock) {
@@ -55,8 +78,7 @@ public final class ArmMoves {
                 j -> KnuckleEdits.scaledGearArm(j, f)));
     }
 
-    private static Optional<Remedy> gearTravel(Job job, ArmMatch match) {
-        double used = match.gearUsed();
+    private static Optional<Remedy> gearTravel(Job job, double used) {
         return switch (job.axle().orElseThrow().gear()) {
             case RackAndPinion r -> {
                 double travel = Math.rint(r.travelEachWay() * used * 10) / 10;

@@ -53,7 +53,8 @@ public record LockLimits(List<Hit> left, List<Hit> right) {
                 .filter(h -> h.limit.stops()).findFirst().orElseThrow();
     }
 
-    static List<Hit> of(SteeringTrain train, Job job, Side way) {
+    /** Every limit met one way, over the travel, the first of them first. The gear's end is always among them. */
+    public static List<Hit> of(SteeringTrain train, Job job, Side way) {
         return toward(way, train, job, new LimitGauge(train.axle().orElseThrow(), job.targets()));
     }
 

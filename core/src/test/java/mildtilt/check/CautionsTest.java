@@ -63,6 +63,8 @@ class CautionsTest {
         assertThat(f.why().text(LengthUnit.MM)).contains("ahead and lean in").contains("swapped");
         Job cured = f.remedies().getFirst().edit().apply(swapped);
         assertThat(find(cured, Fault.REVERSED_ACKERMANN)).isEmpty();
+        assertThat(find(cured, Fault.WRONG_WAY)).isEmpty();
+        assertThat(f.remedies().getFirst().action().text(LengthUnit.MM)).endsWith("and use a gear that drives the other way");
         assertThat(Analysis.of(cured).headlines().get(Headline.ACKERMANN).orElseThrow()).isPositive();
         // Arms that lean the right way with a rack far off point to the rack instead.
         Job rackFar = demo.editAxle(a -> a.withGearMoved(new Vector(110, 0, 0)));

@@ -51,7 +51,7 @@ class ChecksTest {
             assertThat(f.remedies()).as(f.fault().name()).isNotEmpty();
             for (Remedy r : f.remedies()) {
                 Analysis after = Analysis.of(r.edit().apply(demo));
-                before.effectOf(r).forEach(c -> assertThat(after.headlines().get(c.headline())).isEqualTo(c.after()));
+                before.effectOf(r).changes().forEach(c -> assertThat(after.headlines().get(c.headline())).isEqualTo(c.after()));
             }
         }
         assertThat(find(cured(demo, Fault.JOINT_OVER_LIMIT), Fault.JOINT_OVER_LIMIT))

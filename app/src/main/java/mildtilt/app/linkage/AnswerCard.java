@@ -7,6 +7,7 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import mildtilt.analysis.Effect;
 import mildtilt.analysis.Headlines;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.job.Job;
@@ -19,7 +20,7 @@ final class AnswerCard extends VBox {
 
     private static final int SHOWN = 9;
 
-    AnswerCard(Workbench bench, Answer answer, List<Headlines.Change> effects, String id) {
+    AnswerCard(Workbench bench, Answer answer, Effect effects, String id) {
         getStyleClass().addAll("finding-card", answer.meets() ? "meets" : "near");
         setId(id);
         String text = answer.sentence().text(bench.lengthUnit());
@@ -31,13 +32,15 @@ final class AnswerCard extends VBox {
         }
         VBox effect = new VBox();
         effect.getStyleClass().add("remedy-effect");
-        List<Headlines.Change> notable = effects.stream().filter(Headlines.Change::notable).toList();
+        List<Headlines.Change> notable = effects.notable();
         for (Headlines.Change c : notable.stream().limit(SHOWN).toList()) {
             effect.getChildren().add(new Label(c.headline().label() + "  " + text(bench, c, c.before()) + " → " + text(bench, c, c.after())));
         }
         if (notable.size() > SHOWN) {
             effect.getChildren().add(new Label("and " + (notable.size() - SHOWN) + " more"));
         }
+        VBox brings = new VBox();
+        effects.brings().forEach(f -> brings.getChildren().add(KnucklePane.wrapped("But then: " + f.what().text(bench.lengthUnit()), "brings")));
         Button take = new Button("Take it");
         take.setId(id + "-take");
         take.getStyleClass().add("take-remedy");
@@ -47,7 +50,7 @@ final class AnswerCard extends VBox {
         keep.setId(id + "-keep");
         keep.setMinWidth(Region.USE_PREF_SIZE);
         keep.setOnAction(_ -> bench.edit("Keep as a variant: " + text, j -> j.keepingVariant(new Variant(freeName(j), answer.job()))));
-        getChildren().addAll(effect, new HBox(8, take, keep));
+        getChildren().addAll(effect, brings, new HBox(8, take, keep));
     }
 
     private static String freeName(Job job) {

@@ -22,7 +22,8 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import mildtilt.analysis.Headlines;
+import mildtilt.analysis.Analysis;
+import mildtilt.analysis.Effect;
 import mildtilt.app.look.Choices;
 import mildtilt.app.look.MeasureField;
 import mildtilt.app.workbench.Workbench;
@@ -223,7 +224,7 @@ public final class WorkOutPane extends VBox {
         searching(false);
     }
 
-    private record Priced(Answer answer, List<Headlines.Change> effects) {}
+    private record Priced(Answer answer, Effect effects) {}
 
     private void search() {
         stop();
@@ -241,9 +242,9 @@ public final class WorkOutPane extends VBox {
         bar.setProgress(0);
         answers.getChildren().clear();
         CompletableFuture.supplyAsync(() -> {
-            Headlines now = Headlines.of(job).orElseThrow();
+            Analysis now = Analysis.of(job);
             return found(g, job, question, early, radius, mine).stream()
-                    .map(a -> new Priced(a, Headlines.of(a.job()).map(now::against).orElse(List.of()))).toList();
+                    .map(a -> new Priced(a, now.effectOf(a.job()))).toList();
         }).whenComplete((found, problem) -> Platform.runLater(() -> {
             if (!mine.get()) {
                 return;

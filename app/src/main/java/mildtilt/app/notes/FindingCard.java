@@ -1,6 +1,5 @@
 package mildtilt.app.notes;
 
-import java.util.List;
 import java.util.Optional;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -8,6 +7,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import mildtilt.analysis.Effect;
 import mildtilt.analysis.Headlines;
 import mildtilt.app.look.StateMark;
 import mildtilt.app.workbench.Workbench;
@@ -46,15 +46,15 @@ final class FindingCard extends VBox {
         take.setOnAction(_ -> bench.edit(action, remedy.edit()));
         VBox effect = new VBox();
         effect.getStyleClass().add("remedy-effect");
-        List<Headlines.Change> changes = worked.effects().getOrDefault(remedy, List.of()).stream()
-                .filter(Headlines.Change::notable).limit(5).toList();
-        for (Headlines.Change c : changes) {
+        Effect what = worked.effects().getOrDefault(remedy, Effect.NONE);
+        for (Headlines.Change c : what.notable().stream().limit(5).toList()) {
             effect.getChildren().add(new Label(c.headline().label() + "  " + text(bench, c, c.before()) + " → "
                     + text(bench, c, c.after())));
         }
         HBox.setHgrow(effect, Priority.ALWAYS);
         HBox row = new HBox(8, effect, take);
         VBox box = new VBox(wrapped(action, "remedy-action"), row);
+        what.brings().forEach(f -> box.getChildren().add(wrapped("But then: " + f.what().text(bench.lengthUnit()), "brings")));
         box.getStyleClass().add("remedy");
         return box;
     }

@@ -1,7 +1,6 @@
 package mildtilt.app.workbench;
 
 import java.util.HashMap;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ExecutorService;
@@ -10,7 +9,7 @@ import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Consumer;
 import javafx.application.Platform;
 import mildtilt.analysis.Analysis;
-import mildtilt.analysis.Headlines;
+import mildtilt.analysis.Effect;
 import mildtilt.check.Finding;
 import mildtilt.check.Remedy;
 import mildtilt.job.Job;
@@ -69,7 +68,7 @@ final class AnalysisRunner implements AutoCloseable {
     private Worked workOut(Order order) {
         Analysis now = Analysis.of(order.job);
         Optional<Analysis> before = order.before.map(this::analysisOfBefore);
-        Map<Remedy, List<Headlines.Change>> effects = new HashMap<>();
+        Map<Remedy, Effect> effects = new HashMap<>();
         for (Finding finding : now.findings()) {
             for (Remedy remedy : finding.remedies()) {
                 effects.put(remedy, now.effectOf(remedy));

@@ -1,0 +1,104 @@
+package mildtilt.check;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.DoubleNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import mildtilt.analysis.Analysis;
+import mildtilt.analysis.Effect;
+import mildtilt.format.DemoJob;
+import mildtilt.format.JobFileException;
+import mildtilt.format.JobReader;
+import mildtilt.format.JobWriter;
+import mildtilt.geometry.Side;
+import mildtilt.job.Job;
+import mildtilt.measure.LengthUnit;
+import mildtilt.steer.ArmMatch;
+import mildtilt.steer.SteerFigures;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+
+/** Whatever is offered as a remedy, on vehicles nobody drew: every size of each demo shaken by some hundredths. */
+class RemediesTest {
+
+    private static final ObjectMapper MAPPER = new ObjectMapper();
+    private static final int VEHICLES = 6;
+
+    /** Faults whose every remedy clears them. Others may only be eased: some ripple can't be clocked away. */
+    private static final List<Fault> CLEARED = List.of(Fault.WRONG_WAY, Fault.ACKERMANN, Fault.REVERSED_ACKERMANN, Fault.BUMP_STEER,
+            Fault.GEAR_TAKES_THE_BLOW, Fault.TYRE_TOUCHES, Fault.LOCK_SHORT);
+
+    private static JsonNode shaken(String key, JsonNode node, Random r) {
+        if (node instanceof ObjectNode o) {
+            ObjectNode out = MAPPER.createObjectNode();
+            o.properties().forEach(e -> out.set(e.getKey(), shaken(e.getKey(), e.getValue(), r)));
+            return out;
+        }
+        if (node instanceof ArrayNode a) {
+            ArrayNode out = MAPPER.createArrayNode();
+            a.forEach(n -> out.add(shaken(key, n, r)));
+            return out;
+        }
+        return node.isNumber() && key.endsWith("_mm") ? DoubleNode.valueOf(node.asDouble() * (1 + 0.03 * r.nextGaussian())) : node;
+    }
+
+    private static List<Job> vehicles(DemoJob demo) throws Exception {
+        Random r = new Random(demo.ordinal());
+        List<Job> all = new ArrayList<>();
+        while (all.size() < VEHICLES) {
+            try {
+                all.add(JobReader.read(shaken("", MAPPER.readTree(JobWriter.write(demo.job())), r).toString()));
+            } catch (JobFileException e) {
+                assertThat(e).as("refused with a sentence").hasMessageContaining("can't exist");
+            }
+        }
+        return all;
+    }
+
+    @ParameterizedTest
+    @EnumSource(DemoJob.class)
+    void noRemedyIsWorseThanItsFaultAndWhatItBringsIsTold(DemoJob demo) throws Exception {
+        for (Job job : vehicles(demo)) {
+            Analysis before = Analysis.of(job);
+            for (Finding f : before.findings()) {
+                for (Remedy remedy : f.remedies()) {
+                    String what = demo + ", " + f.what().text(LengthUnit.MM) + " → " + remedy.action().text(LengthUnit.MM);
+                    Analysis after = Analysis.of(remedy.edit().apply(job));
+                    assertThat(after.steer().map(SteerFigures::sense)).as(what).isEqualTo(Optional.of(SteerFigures.Sense.RIGHT_WAY));
+                    Optional<Finding> left = after.findings().stream()
+                            .filter(x -> x.fault() == f.fault() && x.element().equals(f.element())).findFirst();
+                    assertThat(left.map(Finding::severity).orElse(Severity.FINE)).as(what).isLessThanOrEqualTo(f.severity());
+                    if (CLEARED.contains(f.fault())) {
+                        assertThat(left).as(what).isEmpty();
+                    }
+                    if (f.fault() == Fault.GEAR_OVERTRAVELS || f.fault() == Fault.LOCK_SHORT) {
+                        assertThat(after.match().map(RemediesTest::lock).orElseThrow()).as(what).allSatisfy((side, deg) ->
+                                assertThat(deg).isGreaterThan(lock(before.match().orElseThrow()).get(side) - 0.75));
+                    }
+                    Effect effect = before.effectOf(remedy);
+                    assertThat(effect.brings()).as(what).extracting(Finding::fault).containsExactlyElementsOf(after.findings().stream()
+                            .filter(x -> x.severity() == Severity.STOP).map(Finding::fault).filter(x -> before.findings().stream()
+                                    .noneMatch(y -> y.severity() == Severity.STOP && y.fault() == x)).toList());
+                }
+            }
+        }
+    }
+
+    /** What either way gives of lock, whether the gear ends it or something else. */
+    private static Map<Side, Double> lock(ArmMatch match) {
+        Map<Side, Double> all = new EnumMap<>(Side.class);
+        for (Side side : Side.values()) {
+            all.put(side, Math.min(match.toward(side).innerAllowed(), match.toward(side).innerAtGearEnd()));
+        }
+        return all;
+    }
+}
