@@ -290,6 +290,19 @@ class LinkageStageTest {
     }
 
     @Test
+    void whatACureWouldStopIsToldBesideIt(FxRobot robot) {
+        // Rod ends with no room to spare: arms bent in for Ackermann tilt them too far.
+        robot.interact(() -> {
+            app.bench.open(DemoJob.MARSH_CARRIER.job().editAxle(a -> a.withCorner(Side.LEFT,
+                    a.left().withRodEnds(a.left().rodEnds().withAllowedDeg(9.9)))), Optional.empty());
+            app.bench.stageProperty().set(WorkStage.LINKAGE);
+        });
+        app.settle();
+        assertThat(robot.lookup("#notes .brings").queryAll().stream().map(n -> ((Label) n).getText()).toList())
+                .isNotEmpty().first().asString().startsWith("But then: The left tie rod's outer end tilts").contains("allowed 9.9°");
+    }
+
+    @Test
     void aSearchIsGivenUpAndTheMatchOfArmsIsTold(FxRobot robot) {
         robot.interact(() -> {
             app.bench.stageProperty().set(WorkStage.LINKAGE);

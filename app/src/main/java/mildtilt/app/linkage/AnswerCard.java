@@ -50,7 +50,7 @@ final class AnswerCard extends VBox {
         keep.setId(id + "-keep");
         keep.setMinWidth(Region.USE_PREF_SIZE);
         keep.setOnAction(_ -> bench.edit("Keep as a variant: " + text, j -> j.keepingVariant(new Variant(freeName(j), answer.job()))));
-        getChildren().addAll(effect, brings, new HBox(8, take, keep));
+        getChildren().addAll(brings, effect, new HBox(8, take, keep));
     }
 
     private static String freeName(Job job) {

@@ -53,8 +53,9 @@ final class FindingCard extends VBox {
         }
         HBox.setHgrow(effect, Priority.ALWAYS);
         HBox row = new HBox(8, effect, take);
-        VBox box = new VBox(wrapped(action, "remedy-action"), row);
+        VBox box = new VBox(wrapped(action, "remedy-action"));
         what.brings().forEach(f -> box.getChildren().add(wrapped("But then: " + f.what().text(bench.lengthUnit()), "brings")));
+        box.getChildren().add(row);
         box.getStyleClass().add("remedy");
         return box;
     }
