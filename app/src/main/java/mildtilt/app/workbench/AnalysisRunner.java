@@ -71,7 +71,10 @@ final class AnalysisRunner implements AutoCloseable {
         Map<Remedy, Effect> effects = new HashMap<>();
         for (Finding finding : now.findings()) {
             for (Remedy remedy : finding.remedies()) {
-                effects.put(remedy, now.effectOf(remedy));
+                // A newer job, as while a point is dragged, makes these effects idle work: its own follow at once.
+                if (waiting.get() == null) {
+                    effects.put(remedy, now.effectOf(remedy));
+                }
             }
         }
         return new Worked(now, before, effects);
