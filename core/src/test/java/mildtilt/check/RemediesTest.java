@@ -2,11 +2,7 @@ package mildtilt.check;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
-import com.fasterxml.jackson.databind.node.ArrayNode;
-import com.fasterxml.jackson.databind.node.DoubleNode;
-import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
@@ -19,6 +15,7 @@ import mildtilt.format.DemoJob;
 import mildtilt.format.JobFileException;
 import mildtilt.format.JobReader;
 import mildtilt.format.JobWriter;
+import mildtilt.format.Numbers;
 import mildtilt.geometry.Side;
 import mildtilt.job.Job;
 import mildtilt.measure.LengthUnit;
@@ -37,26 +34,13 @@ class RemediesTest {
     private static final List<Fault> CLEARED = List.of(Fault.WRONG_WAY, Fault.ACKERMANN, Fault.REVERSED_ACKERMANN, Fault.BUMP_STEER,
             Fault.GEAR_TAKES_THE_BLOW, Fault.TYRE_TOUCHES, Fault.LOCK_SHORT);
 
-    private static JsonNode shaken(String key, JsonNode node, Random r) {
-        if (node instanceof ObjectNode o) {
-            ObjectNode out = MAPPER.createObjectNode();
-            o.properties().forEach(e -> out.set(e.getKey(), shaken(e.getKey(), e.getValue(), r)));
-            return out;
-        }
-        if (node instanceof ArrayNode a) {
-            ArrayNode out = MAPPER.createArrayNode();
-            a.forEach(n -> out.add(shaken(key, n, r)));
-            return out;
-        }
-        return node.isNumber() && key.endsWith("_mm") ? DoubleNode.valueOf(node.asDouble() * (1 + 0.03 * r.nextGaussian())) : node;
-    }
-
     private static List<Job> vehicles(DemoJob demo) throws Exception {
         Random r = new Random(demo.ordinal());
         List<Job> all = new ArrayList<>();
         while (all.size() < VEHICLES) {
             try {
-                all.add(JobReader.read(shaken("", MAPPER.readTree(JobWriter.write(demo.job())), r).toString()));
+                all.add(JobReader.read(Numbers.times(MAPPER.readTree(JobWriter.write(demo.job())),
+                        key -> key.endsWith("_mm") ? 1 + 0.03 * r.nextGaussian() : 1).toString()));
             } catch (JobFileException e) {
                 assertThat(e).as("refused with a sentence").hasMessageContaining("can't exist");
             }

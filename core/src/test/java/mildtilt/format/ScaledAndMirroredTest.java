@@ -56,8 +56,8 @@ class ScaledAndMirroredTest {
     @EnumSource(DemoJob.class)
     void twiceAsLarge(DemoJob demo) throws Exception {
         JsonNode file = MAPPER.readTree(JobWriter.write(demo.job()));
-        JsonNode expected = scaled("", printed(file.toString(), places(demo, 1, false)), true);
-        JsonNode large = printed(scaled("", file, false).toString(), places(demo, 2, false));
+        JsonNode expected = Numbers.times(printed(file.toString(), places(demo, 1, false)), ScaledAndMirroredTest::figureTwice);
+        JsonNode large = printed(Numbers.times(file, ScaledAndMirroredTest::twice).toString(), places(demo, 2, false));
         for (String part : List.of("column", "linkage", "bench", "positions")) {
             compare(demo + "/" + part, expected.get(part), large.get(part));
         }
@@ -68,23 +68,17 @@ class ScaledAndMirroredTest {
         return printed.get("findings").valueStream().map(f -> f.get("fault").asText() + ", " + f.get("severity").asText()).sorted().toList();
     }
 
-    private static JsonNode scaled(String key, JsonNode node, boolean figures) {
-        if (node instanceof ObjectNode o) {
-            ObjectNode out = MAPPER.createObjectNode();
-            o.properties().forEach(e -> out.set(e.getKey(), scaled(e.getKey(), e.getValue(), figures)));
-            return out;
-        }
-        if (node instanceof ArrayNode a) {
-            ArrayNode out = MAPPER.createArrayNode();
-            a.forEach(n -> out.add(scaled(key, n, figures)));
-            return out;
-        }
-        double factor = key.endsWith("_mm") ? 2
-                : !figures ? 1
-                // A rod twice as thick and long carries the same force at a quarter of the stress.
-                : key.equals("stress_mpa") ? 0.25
-                : key.equals("buckling_margin") || key.equals("yield_margin") ? 4 : 1;
-        return node.isNumber() && factor != 1 ? DoubleNode.valueOf(node.asDouble() * factor) : node;
+    private static double twice(String key) {
+        return key.endsWith("_mm") ? 2 : 1;
+    }
+
+    /** A rod twice as thick and long carries the same force at a quarter of the stress. */
+    private static double figureTwice(String key) {
+        return switch (key) {
+            case "stress_mpa" -> 0.25;
+            case "buckling_margin", "yield_margin" -> 4;
+            default -> twice(key);
+        };
     }
 
     @ParameterizedTest
