@@ -10,6 +10,7 @@ import mildtilt.column.Transfer;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Side;
 import mildtilt.job.Job;
+import mildtilt.measure.LengthUnit;
 import mildtilt.steer.ArmMatch;
 import mildtilt.steer.Grid;
 import mildtilt.steer.SteerFigures;
@@ -29,6 +30,15 @@ public record Headlines(Map<Headline, Double> values) {
             return before.isPresent() != after.isPresent()
                     || before.isPresent() && Math.abs(before.get() - after.get())
                             > 0.004 * Math.max(1, Math.abs(before.get()));
+        }
+
+        /** What it is, from what to what. */
+        public String text(LengthUnit lengths) {
+            return headline.label() + "  " + text(before, lengths) + " → " + text(after, lengths);
+        }
+
+        private String text(Optional<Double> value, LengthUnit lengths) {
+            return value.map(v -> headline.unit().format(v, lengths)).orElse("none");
         }
     }
 

@@ -51,7 +51,8 @@ public final class LengthText {
         return s;
     }
 
-    private static String trimmed(double value, int decimals) {
+    /** At most so many decimals, without noughts at the end. */
+    public static String trimmed(double value, int decimals) {
         String s = decimal(value, decimals);
         return s.contains(".") ? s.replaceAll("0+$", "").replaceAll("\\.$", "") : s;
     }

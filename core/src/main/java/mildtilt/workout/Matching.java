@@ -2,27 +2,17 @@ package mildtilt.workout;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import mildtilt.check.ArmMoves;
 import mildtilt.geometry.Side;
 import mildtilt.job.Job;
 import mildtilt.measure.Phrase;
 import mildtilt.measure.Quantity;
 import mildtilt.steer.ArmMatch;
-import mildtilt.steer.Grid;
-import mildtilt.steer.SteerSweep;
-import mildtilt.steer.SteeringTrain;
 
 /** How the gear-side arm and the knuckle-side arms fit each other, and what would bring their ends together. */
 public final class Matching {
 
     private Matching() {}
-
-    /** Empty where nothing but the gear ever ends the lock. */
-    public static Optional<ArmMatch> of(Job job) {
-        SteeringTrain train = new SteeringTrain(job);
-        return SteerSweep.of(train, job, Grid.USUAL).flatMap(s -> ArmMatch.of(train, job, s));
-    }
 
     /** The match in words, a sentence for each way. */
     public static List<Phrase> told(ArmMatch match) {

@@ -26,6 +26,7 @@ import javafx.scene.layout.VBox;
 import mildtilt.analysis.Headline;
 import mildtilt.analysis.Headlines;
 import mildtilt.app.look.Choices;
+import mildtilt.app.look.Wrap;
 import mildtilt.app.workbench.Compared;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
@@ -67,9 +68,7 @@ public final class CompareTable extends VBox {
             row.now.setId("now-" + h.name().toLowerCase(Locale.ROOT));
             rows.put(h, row);
         }
-        ScrollPane scroll = new ScrollPane(grid);
-        scroll.setFitToWidth(true);
-        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        ScrollPane scroll = Wrap.tall(grid);
         scroll.getStyleClass().add("table-scroll");
         HandsTable hands = new HandsTable(bench);
         hands.visibleProperty().bind(atHands.selectedProperty());

@@ -11,12 +11,14 @@ import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import mildtilt.app.look.Wrap;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.geometry.Side;
 import mildtilt.linkage.AxleSolver;
 import mildtilt.linkage.Rod;
 import mildtilt.linkage.RodEnd;
 import mildtilt.linkage.RodEndAngles;
+import mildtilt.measure.LengthText;
 import mildtilt.measure.Quantity;
 import mildtilt.steer.AxlePose;
 import mildtilt.steer.Effort;
@@ -44,11 +46,8 @@ final class HandsTable extends VBox {
         ColumnConstraints figure = new ColumnConstraints(84);
         figure.setHalignment(HPos.RIGHT);
         grid.getColumnConstraints().addAll(name, figure, figure);
-        ScrollPane scroll = new ScrollPane(grid);
-        scroll.setFitToWidth(true);
-        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        ScrollPane scroll = Wrap.tall(grid);
         scroll.getStyleClass().add("table-scroll");
-        VBox.setVgrow(scroll, Priority.ALWAYS);
         getChildren().add(scroll);
         bench.handsProperty().addListener((_, _, _) -> refresh());
         bench.jobProperty().addListener((_, _, _) -> refresh());
@@ -178,7 +177,7 @@ final class HandsTable extends VBox {
 
     private String tilt(Map<RodEnd, Double> map, LimitGauge gauge, RodEnd end) {
         double allowed = gauge.allowedTiltDeg(end);
-        return map.containsKey(end) ? angle(map, end) + (Double.isFinite(allowed) ? " of " + Math.round(allowed) + "°" : "") : "–";
+        return map.containsKey(end) ? angle(map, end) + (Double.isFinite(allowed) ? " of " + LengthText.trimmed(allowed, 1) + "°" : "") : "–";
     }
 
     private static String capital(String s) {

@@ -1,7 +1,6 @@
 package mildtilt.app.linkage;
 
 import java.util.List;
-import java.util.Optional;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
@@ -9,6 +8,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import mildtilt.analysis.Effect;
 import mildtilt.analysis.Headlines;
+import mildtilt.app.look.Wrap;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.job.Job;
 import mildtilt.job.Variant;
@@ -24,23 +24,23 @@ final class AnswerCard extends VBox {
         getStyleClass().addAll("finding-card", answer.meets() ? "meets" : "near");
         setId(id);
         String text = answer.sentence().text(bench.lengthUnit());
-        getChildren().add(KnucklePane.wrapped(text, "finding-what"));
+        getChildren().add(Wrap.text(text, "finding-what"));
         if (!answer.meets()) {
             for (Phrase missing : answer.missing()) {
-                getChildren().add(KnucklePane.wrapped("Not met: " + missing.text(bench.lengthUnit()), "finding-why"));
+                getChildren().add(Wrap.text("Not met: " + missing.text(bench.lengthUnit()), "finding-why"));
             }
         }
         VBox effect = new VBox();
         effect.getStyleClass().add("remedy-effect");
         List<Headlines.Change> notable = effects.notable();
         for (Headlines.Change c : notable.stream().limit(SHOWN).toList()) {
-            effect.getChildren().add(new Label(c.headline().label() + "  " + text(bench, c, c.before()) + " → " + text(bench, c, c.after())));
+            effect.getChildren().add(new Label(c.text(bench.lengthUnit())));
         }
         if (notable.size() > SHOWN) {
             effect.getChildren().add(new Label("and " + (notable.size() - SHOWN) + " more"));
         }
         VBox brings = new VBox();
-        effects.brings().forEach(f -> brings.getChildren().add(KnucklePane.wrapped("But then: " + f.what().text(bench.lengthUnit()), "brings")));
+        effects.brings().forEach(f -> brings.getChildren().add(Wrap.text("But then: " + f.what().text(bench.lengthUnit()), "brings")));
         Button take = new Button("Take it");
         take.setId(id + "-take");
         take.getStyleClass().add("take-remedy");
@@ -63,9 +63,5 @@ final class AnswerCard extends VBox {
 
     private static boolean taken(Job job, String name) {
         return job.variants().stream().anyMatch(v -> v.name().equals(name));
-    }
-
-    private static String text(Workbench bench, Headlines.Change c, Optional<Double> value) {
-        return value.map(v -> c.headline().unit().format(v, bench.lengthUnit())).orElse("none");
     }
 }

@@ -10,10 +10,10 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import mildtilt.app.look.Choices;
 import mildtilt.app.look.MeasureField;
+import mildtilt.app.look.Wrap;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.geometry.Side;
 import mildtilt.job.Job;
@@ -59,7 +59,7 @@ public final class KnucklePane extends VBox {
         which.valueProperty().addListener((_, _, _) -> refresh());
         fields.getStyleClass().add("piece-grid");
         steps.getStyleClass().add("steps");
-        Label from = wrapped("From the piece in hand: the arm as opened, or as pinned (Ctrl+B). Along, across and up are the arm's own directions.", "hint");
+        Label from = Wrap.text("From the piece in hand: the arm as opened, or as pinned (Ctrl+B). Along, across and up are the arm's own directions.", "hint");
         Button swap = button("Swap left and right knuckles", "swap-knuckles",
                 () -> edit("Swap the left and right knuckles", KnuckleEdits::swapSides));
         Button flip = button("Put the gear on the other side of the axle", "flip-gear",
@@ -73,14 +73,12 @@ public final class KnucklePane extends VBox {
         head.getStyleClass().add("sub-head");
         body.getChildren().addAll(which, from, fields, swap, flip, right, own, head, steps);
         body.getStyleClass().add("tab-body");
-        ScrollPane scroll = new ScrollPane(body);
-        scroll.setFitToWidth(true);
-        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-        VBox.setVgrow(scroll, Priority.ALWAYS);
+        ScrollPane scroll = Wrap.tall(body);
         getChildren().add(scroll);
         bench.jobProperty().addListener((_, _, _) -> refresh());
         bench.comparedProperty().addListener((_, _, _) -> refresh());
         bench.lengthUnitProperty().addListener((_, _, _) -> refresh());
+        visibleProperty().addListener((_, _, _) -> refresh());
         refresh();
     }
 
@@ -108,11 +106,14 @@ public final class KnucklePane extends VBox {
     }
 
     private void refresh() {
+        if (!isVisible()) {
+            return;
+        }
         fields.getChildren().clear();
         steps.getChildren().clear();
         Job hand = bench.pieceInHand();
         if (bench.job().axle().isEmpty() || hand.axle().isEmpty()) {
-            steps.getChildren().add(wrapped("This job has no axle yet.", "hint"));
+            steps.getChildren().add(Wrap.text("This job has no axle yet.", "hint"));
             return;
         }
         Side shown = which.getValue() == Arms.RIGHT ? Side.RIGHT : Side.LEFT;
@@ -136,13 +137,13 @@ public final class KnucklePane extends VBox {
         }
         for (Side side : sides()) {
             for (Phrase p : CutAndMove.steps(side, hand, bench.job())) {
-                steps.getChildren().add(wrapped(p.text(bench.lengthUnit()), "step"));
+                steps.getChildren().add(Wrap.text(p.text(bench.lengthUnit()), "step"));
             }
         }
     }
 
     private static String degrees(double v) {
-        return LengthText.decimal(v, 2).replaceAll("0+$", "").replaceAll("\\.$", "") + "°";
+        return LengthText.trimmed(v, 2) + "°";
     }
 
     private List<Side> sides() {
@@ -166,13 +167,5 @@ public final class KnucklePane extends VBox {
             }
             return changed;
         });
-    }
-
-    static Label wrapped(String text, String style) {
-        Label label = new Label(text);
-        label.setWrapText(true);
-        label.setMinHeight(Region.USE_PREF_SIZE);
-        label.getStyleClass().add(style);
-        return label;
     }
 }

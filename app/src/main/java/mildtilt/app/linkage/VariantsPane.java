@@ -13,6 +13,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import mildtilt.app.look.Wrap;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.job.Job;
 import mildtilt.job.Variant;
@@ -40,13 +41,10 @@ public final class VariantsPane extends VBox {
         HBox row = new HBox(6, keep, name);
         row.setAlignment(Pos.CENTER_LEFT);
         list.getStyleClass().add("notes-cards");
-        VBox body = new VBox(KnucklePane.wrapped("A variant is another way to build the same vehicle, kept in the job beside the plan. "
+        VBox body = new VBox(Wrap.text("A variant is another way to build the same vehicle, kept in the job beside the plan. "
                 + "The table compares them all.", "hint"), row, list);
         body.getStyleClass().add("tab-body");
-        ScrollPane scroll = new ScrollPane(body);
-        scroll.setFitToWidth(true);
-        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-        VBox.setVgrow(scroll, Priority.ALWAYS);
+        ScrollPane scroll = Wrap.tall(body);
         getChildren().add(scroll);
         bench.jobProperty().addListener((_, _, _) -> refresh());
         refresh();
@@ -81,7 +79,7 @@ public final class VariantsPane extends VBox {
     private void refresh() {
         list.getChildren().clear();
         for (Variant v : bench.job().variants()) {
-            Label label = KnucklePane.wrapped(v.name(), "finding-what");
+            Label label = Wrap.text(v.name(), "finding-what");
             Button take = new Button("Take as the plan");
             take.setId("take-variant-" + id(v));
             take.getStyleClass().add("take-remedy");
@@ -95,7 +93,7 @@ public final class VariantsPane extends VBox {
             list.getChildren().add(card);
         }
         if (bench.job().variants().isEmpty()) {
-            list.getChildren().add(KnucklePane.wrapped("No variants yet.", "hint"));
+            list.getChildren().add(Wrap.text("No variants yet.", "hint"));
         }
     }
 

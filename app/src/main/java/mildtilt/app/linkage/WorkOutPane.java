@@ -26,11 +26,13 @@ import mildtilt.analysis.Analysis;
 import mildtilt.analysis.Effect;
 import mildtilt.app.look.Choices;
 import mildtilt.app.look.MeasureField;
+import mildtilt.app.look.Wrap;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.check.StopMoves;
 import mildtilt.job.Job;
 import mildtilt.measure.LengthText;
 import mildtilt.measure.LengthUnit;
+import mildtilt.measure.Phrase;
 import mildtilt.workout.Answer;
 import mildtilt.workout.Freedom;
 import mildtilt.workout.Goal;
@@ -52,7 +54,7 @@ public final class WorkOutPane extends VBox {
 
     private final Workbench bench;
     private final ChoiceBox<Goal> goal = Choices.of(Goal.class, Goal::label, "goal", "What is to be worked out");
-    private final Label meaning = KnucklePane.wrapped("", "hint");
+    private final Label meaning = Wrap.text("", "hint");
     private final GridPane asked = new GridPane();
     private final Button run = new Button("Work it out");
     private final Button giveUp = new Button("Give up");
@@ -83,10 +85,7 @@ public final class WorkOutPane extends VBox {
         answers.setId("answers");
         VBox body = new VBox(goal, meaning, asked, buttons, answers);
         body.getStyleClass().add("tab-body");
-        ScrollPane scroll = new ScrollPane(body);
-        scroll.setFitToWidth(true);
-        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-        VBox.setVgrow(scroll, Priority.ALWAYS);
+        ScrollPane scroll = Wrap.tall(body);
         getChildren().add(scroll);
         goal.setValue(Goal.LEAST_BUMP_STEER);
         goal.valueProperty().addListener((_, _, _) -> start());
@@ -171,7 +170,7 @@ public final class WorkOutPane extends VBox {
         };
         run.setDisable(!can);
         if (!can) {
-            asked.add(KnucklePane.wrapped("This job can't be worked on so: it has no axle, does not steer the right way, or can't go "
+            asked.add(Wrap.text("This job can't be worked on so: it has no axle, does not steer the right way, or can't go "
                     + "through its whole range. The notes say why.", "hint"), 0, row, 2, 1);
         }
     }
@@ -187,7 +186,7 @@ public final class WorkOutPane extends VBox {
     }
 
     private int field(int row, String label, String id, Measure measure, double value, DoubleConsumer take) {
-        Label name = KnucklePane.wrapped(label, "field-name");
+        Label name = Wrap.text(label, "field-name");
         MeasureField field = measure(id, measure, value, take);
         field.setAccessibleText(label);
         name.setLabelFor(field);
@@ -226,6 +225,14 @@ public final class WorkOutPane extends VBox {
 
     private record Priced(Answer answer, Effect effects) {}
 
+    /**
+     * What came of it.
+     *
+     * @param told what is to be known before any answer
+     * @param met whether what is wanted is met as it stands
+     */
+    private record Outcome(List<Phrase> told, boolean met, List<Priced> answers) {}
+
     private void search() {
         stop();
         // What was typed last may still have the focus.
@@ -243,8 +250,9 @@ public final class WorkOutPane extends VBox {
         answers.getChildren().clear();
         CompletableFuture.supplyAsync(() -> {
             Analysis now = Analysis.of(job);
-            return found(g, job, question, early, radius, mine).stream()
+            List<Priced> answers = found(g, now, question, early, radius, mine).stream()
                     .map(a -> new Priced(a, now.effectOf(a.job()))).toList();
+            return new Outcome(told(g, now), !question.wants().isEmpty() && WorkOut.alreadyMet(job, question), answers);
         }).whenComplete((found, problem) -> Platform.runLater(() -> {
             if (!mine.get()) {
                 return;
@@ -253,41 +261,41 @@ public final class WorkOutPane extends VBox {
             if (problem != null) {
                 bench.refuse("It could not be worked out: " + problem.getMessage());
             } else {
-                show(g, job, found, question);
+                show(g, found);
             }
         }));
     }
 
-    private List<Answer> found(Goal g, Job job, Question question, double early, double radius, AtomicBoolean mine) {
+    private List<Answer> found(Goal g, Analysis now, Question question, double early, double radius, AtomicBoolean mine) {
         return switch (g) {
-            case LOCK_STOPS -> LockStops.of(job, early, radius);
-            case ARM_MATCH -> Matching.of(job).map(m -> Matching.answers(job, m)).orElse(List.of());
-            case LEAST_BUMP_STEER, ARM_SHAPE, RATIO -> WorkOut.search(job, question, done -> {
+            case LOCK_STOPS -> LockStops.of(now.job(), early, radius);
+            case ARM_MATCH -> now.match().map(m -> Matching.answers(now.job(), m)).orElse(List.of());
+            case LEAST_BUMP_STEER, ARM_SHAPE, RATIO -> WorkOut.search(now.job(), question, done -> {
                 Platform.runLater(() -> bar.setProgress(done));
                 return mine.get();
             });
         };
     }
 
-    private void show(Goal g, Job job, List<Priced> found, Question question) {
-        boolean met = false;
-        switch (g) {
-            case ARM_MATCH -> Matching.of(job).ifPresentOrElse(
-                    m -> Matching.told(m).forEach(p -> answers.getChildren().add(KnucklePane.wrapped(p.text(bench.lengthUnit()), "step"))),
-                    () -> answers.getChildren().add(KnucklePane.wrapped("Nothing but the gear ends the lock, or the wheels do not follow it: "
-                            + "say which lock is wanted (Vehicle), or where stops and tyres are (Knuckles).", "step")));
-            case LOCK_STOPS -> { }
-            case LEAST_BUMP_STEER, ARM_SHAPE, RATIO -> met = WorkOut.alreadyMet(job, question);
+    private static List<Phrase> told(Goal g, Analysis now) {
+        return switch (g) {
+            case ARM_MATCH -> now.match().map(Matching::told).orElse(List.of(Phrase.of("Nothing but the gear ends the lock, or the wheels "
+                    + "do not follow it: say which lock is wanted (Vehicle), or where stops and tyres are (Knuckles).")));
+            case LOCK_STOPS, LEAST_BUMP_STEER, ARM_SHAPE, RATIO -> List.of();
+        };
+    }
+
+    private void show(Goal g, Outcome found) {
+        found.told.forEach(p -> answers.getChildren().add(Wrap.text(p.text(bench.lengthUnit()), "step")));
+        if (found.met) {
+            answers.getChildren().add(Wrap.text("What is wanted is met as it stands.", "finding-what"));
         }
-        if (met) {
-            answers.getChildren().add(KnucklePane.wrapped("What is wanted is met as it stands.", "finding-what"));
-        }
-        if (found.isEmpty() && !met && g != Goal.ARM_MATCH) {
-            answers.getChildren().add(KnucklePane.wrapped("Nothing within these limits brings it much nearer. Let it go further, or let "
+        if (found.answers.isEmpty() && !found.met && g != Goal.ARM_MATCH) {
+            answers.getChildren().add(Wrap.text("Nothing within these limits brings it much nearer. Let it go further, or let "
                     + "more change, or want less.", "finding-what"));
         }
-        for (int i = 0; i < found.size(); i++) {
-            answers.getChildren().add(new AnswerCard(bench, found.get(i).answer, found.get(i).effects, "answer-" + i));
+        for (int i = 0; i < found.answers.size(); i++) {
+            answers.getChildren().add(new AnswerCard(bench, found.answers.get(i).answer, found.answers.get(i).effects, "answer-" + i));
         }
     }
 

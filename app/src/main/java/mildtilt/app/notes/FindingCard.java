@@ -10,6 +10,7 @@ import javafx.scene.layout.VBox;
 import mildtilt.analysis.Effect;
 import mildtilt.analysis.Headlines;
 import mildtilt.app.look.StateMark;
+import mildtilt.app.look.Wrap;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.app.workbench.Worked;
 import mildtilt.check.Finding;
@@ -28,8 +29,8 @@ final class FindingCard extends VBox {
         where.setOnAction(_ -> bench.selectionProperty().set(Optional.of(finding.element())));
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
-        Label what = wrapped(finding.what().text(bench.lengthUnit()), "finding-what");
-        getChildren().addAll(new HBox(new StateMark(finding.severity()), gap, where), what, wrapped(finding.why().text(bench.lengthUnit()), "finding-why"));
+        Label what = Wrap.text(finding.what().text(bench.lengthUnit()), "finding-what");
+        getChildren().addAll(new HBox(new StateMark(finding.severity()), gap, where), what, Wrap.text(finding.why().text(bench.lengthUnit()), "finding-why"));
         int n = 0;
         for (Remedy remedy : finding.remedies()) {
             getChildren().add(remedy(bench, worked, remedy, id + "-remedy-" + n++));
@@ -48,27 +49,14 @@ final class FindingCard extends VBox {
         effect.getStyleClass().add("remedy-effect");
         Effect what = worked.effects().getOrDefault(remedy, Effect.NONE);
         for (Headlines.Change c : what.notable().stream().limit(5).toList()) {
-            effect.getChildren().add(new Label(c.headline().label() + "  " + text(bench, c, c.before()) + " → "
-                    + text(bench, c, c.after())));
+            effect.getChildren().add(new Label(c.text(bench.lengthUnit())));
         }
         HBox.setHgrow(effect, Priority.ALWAYS);
         HBox row = new HBox(8, effect, take);
-        VBox box = new VBox(wrapped(action, "remedy-action"));
-        what.brings().forEach(f -> box.getChildren().add(wrapped("But then: " + f.what().text(bench.lengthUnit()), "brings")));
+        VBox box = new VBox(Wrap.text(action, "remedy-action"));
+        what.brings().forEach(f -> box.getChildren().add(Wrap.text("But then: " + f.what().text(bench.lengthUnit()), "brings")));
         box.getChildren().add(row);
         box.getStyleClass().add("remedy");
         return box;
-    }
-
-    private static String text(Workbench bench, Headlines.Change c, Optional<Double> value) {
-        return value.map(v -> c.headline().unit().format(v, bench.lengthUnit())).orElse("none");
-    }
-
-    private static Label wrapped(String text, String style) {
-        Label label = new Label(text);
-        label.setWrapText(true);
-        label.setMinHeight(Region.USE_PREF_SIZE);
-        label.getStyleClass().add(style);
-        return label;
     }
 }

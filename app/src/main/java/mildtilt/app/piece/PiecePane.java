@@ -15,6 +15,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import mildtilt.app.look.MeasureField;
+import mildtilt.app.look.Wrap;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.geometry.Point;
 import mildtilt.job.Element;
@@ -38,10 +39,7 @@ public final class PiecePane extends VBox {
         setId("piece");
         head.getStyleClass().add("pane-head");
         body.getStyleClass().add("piece-body");
-        ScrollPane scroll = new ScrollPane(body);
-        scroll.setFitToWidth(true);
-        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-        VBox.setVgrow(scroll, Priority.ALWAYS);
+        ScrollPane scroll = Wrap.tall(body);
         getChildren().addAll(head, scroll);
         bench.selectionProperty().addListener((_, _, _) -> refresh());
         bench.lengthUnitProperty().addListener((_, _, _) -> refresh());
@@ -117,7 +115,7 @@ public final class PiecePane extends VBox {
     }
 
     private static String trim(double v) {
-        return LengthText.decimal(v, 3).replaceAll("0+$", "").replaceAll("\\.$", "");
+        return LengthText.trimmed(v, 3);
     }
 
     private String text(PieceField f, double v) {

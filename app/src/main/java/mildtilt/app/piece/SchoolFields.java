@@ -77,7 +77,7 @@ final class SchoolFields extends VBox {
     }
 
     private static String number(double v) {
-        return LengthText.decimal(v, 2).replaceAll("0+$", "").replaceAll("\\.$", "");
+        return LengthText.trimmed(v, 2);
     }
 
     /** @throws UnreadableMeasureException with a sentence for the user */
