@@ -199,7 +199,7 @@ public final class WorkOutPane extends VBox {
         LengthUnit unit = bench.lengthUnit();
         MeasureField field = new MeasureField(switch (measure) {
             case LENGTH -> LengthText.editable(value, unit);
-            case ANGLE -> LengthText.decimal(value, 1) + "°";
+            case ANGLE -> LengthText.trimmed(value, 2) + "°";
             case NUMBER -> LengthText.decimal(value, 2);
         }, t -> switch (measure) {
             case LENGTH -> LengthText.parse(t, unit);

@@ -62,7 +62,7 @@ final class SchoolFields extends VBox {
                 take.run();
             }
         });
-        MeasureField tolerance = new MeasureField(LengthText.decimal(table.toleranceDeg(), 1) + "°", LengthText::parseDegrees,
+        MeasureField tolerance = new MeasureField(LengthText.trimmed(table.toleranceDeg(), 2) + "°", LengthText::parseDegrees,
                 v -> bench.edit("Tolerance of the table", j -> j.withTargets(j.targets().withOuterTable(
                         Optional.of(new OuterTable(table.rows(), v))))), bench::refuse);
         tolerance.setId("field-table-tolerance");
