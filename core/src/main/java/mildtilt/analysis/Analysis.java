@@ -5,15 +5,16 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import mildtilt.catalogue.Catalogue;
 import mildtilt.check.Checks;
 import mildtilt.check.Fault;
 import mildtilt.check.Finding;
 import mildtilt.check.Remedy;
 import mildtilt.check.Severity;
-import mildtilt.column.ColumnFigures;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
+import mildtilt.routing.ColumnFigures;
 import mildtilt.shop.BenchSheet;
 import mildtilt.steer.ArmMatch;
 import mildtilt.steer.Grid;
@@ -30,6 +31,7 @@ import mildtilt.steer.TravelMap;
  * @param steer empty without an axle, or with a joint locked
  * @param match gear against knuckle arms, where anything but the gear ends the lock
  * @param findings gravest first
+ * @param catalogue whose parts the remedies may name
  */
 public record Analysis(
         Job job,
@@ -40,21 +42,28 @@ public record Analysis(
         Optional<ArmMatch> match,
         Headlines headlines,
         BenchSheet bench,
-        List<Finding> findings) {
+        List<Finding> findings,
+        Catalogue catalogue) {
 
+    /** With no catalogue to name parts of. */
     public static Analysis of(Job job) {
-        return of(job, Grid.USUAL);
+        return of(job, Grid.USUAL, Catalogue.NONE);
+    }
+
+    /** With no catalogue to name parts of. */
+    public static Analysis of(Job job, Grid grid) {
+        return of(job, grid, Catalogue.NONE);
     }
 
     /** @throws mildtilt.geometry.ImpossibleGeometryException if a rod or arm has no length */
-    public static Analysis of(Job job, Grid grid) {
+    public static Analysis of(Job job, Grid grid, Catalogue catalogue) {
         SteeringTrain train = new SteeringTrain(job);
-        Optional<ColumnFigures> column = job.column().map(ColumnFigures::of);
+        Optional<ColumnFigures> column = job.column().map(_ -> ColumnFigures.of(job));
         Optional<SteerFigures> steer = SteerSweep.of(train, job, grid);
         Optional<TravelMap> map = TravelMap.of(train, job, grid);
         Optional<ArmMatch> match = steer.flatMap(s -> ArmMatch.of(train, job, s));
         return new Analysis(job, train, column, steer, map, match, Headlines.of(train.column(), steer, map, match),
-                BenchSheet.of(train), Checks.of(job, train, column, steer, map, match));
+                BenchSheet.of(job, train), Checks.of(job, train, column, steer, map, match, catalogue), catalogue);
     }
 
     /** The worst found at one element. */
@@ -70,7 +79,7 @@ public record Analysis(
     /** What it would do to make the job so. */
     public Effect effectOf(Job changed) {
         try {
-            Analysis after = of(changed);
+            Analysis after = of(changed, Grid.USUAL, catalogue);
             Set<Fault> stops = stops().map(Finding::fault).collect(Collectors.toSet());
             return new Effect(headlines.against(after.headlines), after.stops().filter(f -> !stops.contains(f.fault())).toList());
         } catch (ImpossibleGeometryException e) {

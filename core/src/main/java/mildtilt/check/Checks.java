@@ -4,8 +4,9 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import mildtilt.column.ColumnFigures;
+import mildtilt.catalogue.Catalogue;
 import mildtilt.job.Job;
+import mildtilt.routing.ColumnFigures;
 import mildtilt.steer.ArmMatch;
 import mildtilt.steer.SteerFigures;
 import mildtilt.steer.SteeringTrain;
@@ -18,9 +19,16 @@ public final class Checks {
 
     public static List<Finding> of(
             Job job, SteeringTrain train, Optional<ColumnFigures> column, Optional<SteerFigures> steer, Optional<TravelMap> map,
-            Optional<ArmMatch> match) {
+            Optional<ArmMatch> match, Catalogue catalogue) {
         List<Finding> all = new ArrayList<>();
-        column.ifPresent(c -> all.addAll(new ColumnChecks(job, c).findings()));
+        column.ifPresent(c -> {
+            all.addAll(new ColumnChecks(job, c).findings());
+            all.addAll(new SupportChecks(job, c, catalogue).findings());
+            all.addAll(new EndChecks(job, catalogue).findings());
+            all.addAll(new RangeChecks(job, c).findings());
+            all.addAll(new StrengthChecks(job, c).findings());
+            all.addAll(new RuleChecks(job, c).findings());
+        });
         steer.ifPresent(s -> {
             all.addAll(new AxleChecks(job, s, map).findings());
             all.addAll(new AimChecks(job, train, s, match).findings());

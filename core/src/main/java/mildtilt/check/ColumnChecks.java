@@ -2,17 +2,20 @@ package mildtilt.check;
 
 import java.util.ArrayList;
 import java.util.List;
-import mildtilt.column.BestClocking;
 import mildtilt.column.Column;
-import mildtilt.column.ColumnFigures;
-import mildtilt.column.ColumnFigures.Turning;
-import mildtilt.column.DoubleJoint;
 import mildtilt.column.ForkSetting;
 import mildtilt.column.Joint;
+import mildtilt.column.JointKind;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
 import mildtilt.measure.Phrase;
 import mildtilt.measure.Quantity;
+import mildtilt.phasing.BestClocking;
+import mildtilt.phasing.EvenFeel;
+import mildtilt.phasing.ForkMark;
+import mildtilt.routing.ColumnFigures;
+import mildtilt.routing.ColumnFigures.Turning;
+import mildtilt.routing.ColumnRange;
 
 /** Faults of the column: angles, room, clocking, support. */
 final class ColumnChecks {
@@ -47,36 +50,46 @@ final class ColumnChecks {
         for (int i = 0; i < column.shafts().size(); i++) {
             room(i, all);
         }
-        figures.turning().ifPresent(t -> ripple(t, all));
-        support(all);
+        figures.turning().ifPresent(t -> {
+            ripple(t, all);
+            lopsided(t, all);
+        });
         return all;
     }
 
     private void angle(int index, List<Finding> all) {
         Joint joint = column.joints().get(index);
-        double deg = figures.jointAnglesDeg().get(index);
-        double over = deg - joint.maxAngleDeg();
+        double now = figures.jointAnglesDeg().get(index);
+        ColumnRange.JointRange range = figures.range().joints().get(index);
+        double deg = range.worstDeg();
+        double limit = figures.limitsDeg().get(index);
+        double over = deg - limit;
         Element where = new Element.JointAt(index);
         List<Remedy> moves = over > 0 ? JointMoves.withinLimits(job) : List.of();
         String noMove = moves.isEmpty()
                 ? " No move of one joint alone cures it: move two, or share the bend among more joints." : "";
-        boolean locked = Math.toRadians(deg) > joint.lockUpAngle() - 1e-6;
+        String when = range.at().isEmpty() ? "" : " with the " + range.at();
+        String whose = limit < joint.maxAngleDeg() ? "the rule set's limit" : "its limit";
+        boolean locked = Math.toRadians(now) > joint.kind().lockUpAngle() - 1e-6;
         if (locked) {
             all.add(new Finding(Fault.JOINT_LOCKED, Severity.STOP, where,
-                    Phrase.of(joint.name() + " stands at {0} and can't turn at all.", Quantity.angle(deg)),
+                    Phrase.of(joint.name() + " stands at {0} and can't turn at all.", Quantity.angle(now)),
                     "A single joint passes no rotation at a right angle or beyond: the column is solid." + noMove,
                     moves));
         } else if (over > 0) {
             all.add(new Finding(Fault.JOINT_OVER_LIMIT, Severity.STOP, where,
-                    Phrase.of(joint.name() + " binds: {0}, which is {1} over its limit of {2}.",
-                            Quantity.angle(deg), Quantity.angle(over), Quantity.angle(joint.maxAngleDeg())),
-                    "Beyond its limit the ears of one fork strike the other, twice in every turn. It may catch "
-                            + "under load, wear fast, or crack a fork." + noMove,
+                    Phrase.of(joint.name() + (limit < joint.maxAngleDeg() && deg <= joint.maxAngleDeg() ? " stands too far over" : " binds")
+                                    + when + ": {0}, which is {1} over " + whose + " of {2}.",
+                            Quantity.angle(deg), Quantity.angle(over), Quantity.angle(limit)),
+                    (joint.kind() instanceof JointKind.Coupling
+                            ? "Beyond its limit a coupling tears its disc, a little in every turn."
+                            : "Beyond its limit the ears of one fork strike the other, twice in every turn. It may catch "
+                            + "under load, wear fast, or crack a fork.") + noMove,
                     moves));
-        } else if (over > -NEAR_LIMIT) {
+        } else if (over > -Math.min(NEAR_LIMIT, 0.1 * limit)) {
             all.add(new Finding(Fault.JOINT_OVER_LIMIT, Severity.LOOK, where,
-                    Phrase.of(joint.name() + " at {0} is only {1} inside its limit of {2}.",
-                            Quantity.angle(deg), Quantity.angle(-over), Quantity.angle(joint.maxAngleDeg())),
+                    Phrase.of(joint.name() + " at {0}" + when + " is only {1} inside " + whose + " of {2}.",
+                            Quantity.angle(deg), Quantity.angle(-over), Quantity.angle(limit)),
                     "A bracket tacked a degree out, or the frame flexing, would take it over.",
                     List.of()));
         }
@@ -97,7 +110,7 @@ final class ColumnChecks {
 
     private void ripple(Turning turning, List<Finding> all) {
         double ripple = turning.transfer().ripplePct();
-        double wanted = job.targets().ripplePct();
+        double wanted = Math.min(job.targets().ripplePct(), job.rules().ripplePct());
         if (ripple <= wanted) {
             return;
         }
@@ -111,6 +124,27 @@ final class ColumnChecks {
                 "Twice in every turn the road wheels run quick and then slow against the hands: the wheel "
                         + "feels as if it catches, and it does not feel the same to left and right.",
                 clockings(turning)));
+    }
+
+    private void lopsided(Turning turning, List<Finding> all) {
+        EvenFeel feel = turning.feel();
+        double wanted = Math.min(job.targets().ripplePct(), job.rules().ripplePct());
+        // Where the forks are yet to be clocked, that comes first and changes this.
+        if (Math.abs(feel.leftRightPct()) <= wanted / 2
+                || turning.transfer().ripplePct() > wanted && turning.transfer().ripplePct() - turning.best().ripplePct() > WORTHWHILE_GAIN) {
+            return;
+        }
+        List<Remedy> remedies = feel.choices().stream()
+                .filter(c -> Math.abs(c.leftRightPct()) < Math.abs(feel.leftRightPct()) / 2)
+                .map(c -> new Remedy(Phrase.of("Turn the whole train {0} " + (c.turnDeg() >= 0 ? "clockwise" : "anticlockwise")
+                                + " in hub and gear, wheel and gear left where they are: alike both ways, " + c.middle().label(),
+                        Quantity.angle(Math.abs(c.turnDeg()))), j -> j.editColumn(k -> k.withFirstForkDeg(c.firstForkDeg())))).toList();
+        String quicker = feel.leftRightPct() > 0 ? "left" : "right";
+        all.add(new Finding(Fault.LOPSIDED, Severity.LOOK, new Element.Wheel(),
+                Phrase.of("The wheel feels quicker to the " + quicker + " than the other way: {0} apart.", Quantity.percent(Math.abs(feel.leftRightPct()))),
+                "The ripple that is left lies to one side of straight ahead. Clocking the whole train brings it round so that both "
+                        + "ways feel alike; quicker in the middle darts on the straight, slower in the middle is calm there and quick on lock.",
+                remedies));
     }
 
     /** The shaft whose own re-clocking gains most; the first shaft between joints if none gains. */
@@ -159,8 +193,9 @@ final class ColumnChecks {
             return Phrase.of("Set the two forks of " + name + " in line");
         }
         String way = deg >= 0 ? "clockwise" : "anticlockwise";
-        String how = switch (column.shafts().get(shaft).setting()) {
-            case ForkSetting.Stepped _ -> ", the nearest step its end allows";
+        String how = switch (column.setting(shaft)) {
+            case ForkSetting.Stepped _ -> ForkMark.of(column, shaft, deg).teeth().isPresent()
+                    ? ": " + ForkMark.of(column, shaft, deg).teethText() : ", the nearest step its ends allow";
             case ForkSetting.AnyAngle _, ForkSetting.Fixed _ -> "";
         };
         return Phrase.of("Clock the gear-end fork of " + name
@@ -170,25 +205,5 @@ final class ColumnChecks {
 
     private static Column clocked(Column c, int shaft, double deg) {
         return c.withShaft(shaft, c.shafts().get(shaft).withClockingDeg(deg));
-    }
-
-    private void support(List<Finding> all) {
-        // Hub bearings hold the first shaft and the gear the last; two joints leave one shaft held at both ends.
-        int floating = column.joints().size() - 2;
-        boolean doubles = column.joints().stream().anyMatch(DoubleJoint.class::isInstance);
-        if (floating > 0) {
-            all.add(new Finding(Fault.SHAFT_FLOATS, Severity.LOOK, new Element.ShaftAt(1),
-                    Phrase.of("With " + column.joints().size() + " joints the column needs " + floating
-                            + (floating == 1 ? " bearing" : " bearings") + " between the first and the last joint."),
-                    "Without one the joints between fold under load like a chain. This job does not hold "
-                            + "bearings yet: plan and check each one on the vehicle.",
-                    List.of()));
-        } else if (doubles && column.joints().size() > 1) {
-            all.add(new Finding(Fault.SHAFT_FLOATS, Severity.LOOK, new Element.ShaftAt(1),
-                    Phrase.of("A double joint needs a bearing on the shaft beside it."),
-                    "Its centre is free to wander unless the shafts on both sides are held in line. This job "
-                            + "does not hold bearings yet: plan and check it on the vehicle.",
-                    List.of()));
-        }
     }
 }

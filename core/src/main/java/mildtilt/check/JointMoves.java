@@ -5,7 +5,6 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import mildtilt.column.Column;
-import mildtilt.column.ColumnTrain;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
@@ -13,6 +12,8 @@ import mildtilt.geometry.Vector;
 import mildtilt.job.Job;
 import mildtilt.measure.Phrase;
 import mildtilt.measure.Quantity;
+import mildtilt.routing.ColumnFigures;
+import mildtilt.routing.ColumnRange;
 
 /**
  * The smallest moves of one joint, in a direction that can be measured on the vehicle, that bring every
@@ -36,7 +37,7 @@ final class JointMoves {
         List<Move> moves = new ArrayList<>();
         for (int joint = 0; joint < column.joints().size(); joint++) {
             for (Way way : ways(column, joint)) {
-                smallest(column, joint, way).ifPresent(moves::add);
+                smallest(job, column, joint, way).ifPresent(moves::add);
             }
         }
         moves.sort(Comparator.comparingInt(Move::mm));
@@ -63,21 +64,21 @@ final class JointMoves {
                 new Way("up", Vector.Z.direction()), new Way("down", Vector.Z.negated().direction()));
     }
 
-    private static Optional<Move> smallest(Column column, int joint, Way way) {
+    private static Optional<Move> smallest(Job job, Column column, int joint, Way way) {
         for (int mm = 1; mm <= FARTHEST_MM; mm++) {
-            if (allInside(column, joint, way, mm)) {
+            if (allInside(job, column, joint, way, mm)) {
                 return Optional.of(new Move(joint, way, mm));
             }
         }
         return Optional.empty();
     }
 
-    private static boolean allInside(Column column, int joint, Way way, int mm) {
+    private static boolean allInside(Job job, Column column, int joint, Way way, int mm) {
         try {
             Column moved = moved(column, joint, way.direction.times(mm));
-            ColumnTrain train = new ColumnTrain(moved);
+            ColumnRange range = ColumnRange.of(moved);
             for (int i = 0; i < moved.joints().size(); i++) {
-                if (train.jointAngleDeg(i) > moved.joints().get(i).maxAngleDeg() - MARGIN_DEG) {
+                if (range.joints().get(i).worstDeg() > ColumnFigures.limitDeg(moved.joints().get(i), job.rules()) - MARGIN_DEG) {
                     return false;
                 }
             }

@@ -2,6 +2,10 @@ package mildtilt.column;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
+import mildtilt.geometry.Axis;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
@@ -9,43 +13,43 @@ import mildtilt.geometry.Point;
 /**
  * Everything from the steering wheel to the gear's input shaft.
  *
- * @param wheelDiameter rim diameter, mm
- * @param hub centre of the steering wheel hub, where the first shaft begins
- * @param hubFit how the first shaft sits in the hub
  * @param shafts one more than there are joints, from wheel to gear
  * @param joints from wheel to gear
- * @param gearInput where the last shaft ends in the gear
- * @param gearFit how the last shaft sits in the gear
  * @param firstForkDeg straight ahead, where the first fork pin stands about its shaft, from the direction
  *     axis0 × axis1; degrees
+ * @param tube round the first shaft, if it has one
+ * @param bearings besides those of the tube and of the gear
  */
 public record Column(
-        double wheelDiameter,
-        Point hub,
-        ForkFit hubFit,
+        SteeringWheel wheel,
         List<Shaft> shafts,
         List<Joint> joints,
-        Point gearInput,
-        ForkFit gearFit,
-        double firstForkDeg) {
+        GearInput gear,
+        double firstForkDeg,
+        Optional<ColumnTube> tube,
+        List<Bearing> bearings,
+        Installation installation) {
 
     /** Shorter than this a shaft has no reliable direction, mm. */
     public static final double SHORTEST_SHAFT = 0.01;
+
+    public static final int MOST_JOINTS = 8;
 
     /** @throws ImpossibleGeometryException naming the shaft that has no length, or the miscount */
     public Column {
         shafts = List.copyOf(shafts);
         joints = List.copyOf(joints);
+        bearings = List.copyOf(bearings);
+        if (joints.size() > MOST_JOINTS) {
+            throw new ImpossibleGeometryException("A column can have up to " + MOST_JOINTS + " joints, not " + joints.size() + ".");
+        }
         if (shafts.size() != joints.size() + 1) {
             throw new ImpossibleGeometryException("A column with " + joints.size() + " joints needs "
                     + (joints.size() + 1) + " shafts, but has " + shafts.size() + ".");
         }
-        if (!(wheelDiameter > 0)) {
-            throw new ImpossibleGeometryException("The steering wheel's diameter must be above 0.");
-        }
         for (int i = 0; i < shafts.size(); i++) {
-            Point from = i == 0 ? hub : joints.get(i - 1).centre();
-            Point to = i == joints.size() ? gearInput : joints.get(i).centre();
+            Point from = i == 0 ? wheel.hub() : joints.get(i - 1).centre();
+            Point to = i == joints.size() ? gear.point() : joints.get(i).centre();
             if (from.distanceTo(to) < SHORTEST_SHAFT) {
                 throw new ImpossibleGeometryException(
                         "\"" + shafts.get(i).name() + "\" has no length: both its ends are in one place.");
@@ -56,14 +60,33 @@ public record Column(
                         + "\" has one fork only, so it has no clocking: only a shaft between two joints has.");
             }
         }
+        for (Bearing b : bearings) {
+            if (b.shaft() >= shafts.size()) {
+                throw new ImpossibleGeometryException("\"" + b.name() + "\" sits on shaft " + (b.shaft() + 1) + ", but there are only "
+                        + shafts.size() + ".");
+            }
+        }
+    }
+
+    /** With nothing said of what holds it. */
+    public Column(SteeringWheel wheel, List<Shaft> shafts, List<Joint> joints, GearInput gear) {
+        this(wheel, shafts, joints, gear, 0, Optional.empty(), List.of(), Installation.FREE);
+    }
+
+    public Point hub() {
+        return wheel.hub();
+    }
+
+    public Point gearInput() {
+        return gear.point();
     }
 
     /** Hub, joint centres in order, gear input. */
     public List<Point> points() {
         List<Point> all = new ArrayList<>(joints.size() + 2);
-        all.add(hub);
+        all.add(hub());
         joints.forEach(j -> all.add(j.centre()));
-        all.add(gearInput);
+        all.add(gearInput());
         return all;
     }
 
@@ -77,15 +100,25 @@ public record Column(
     }
 
     public Point start(int shaft) {
-        return shaft == 0 ? hub : joints.get(shaft - 1).centre();
+        return shaft == 0 ? hub() : joints.get(shaft - 1).centre();
     }
 
     public Point end(int shaft) {
-        return shaft == joints.size() ? gearInput : joints.get(shaft).centre();
+        return shaft == joints.size() ? gearInput() : joints.get(shaft).centre();
     }
 
     public boolean liesBetweenJoints(int shaft) {
         return shaft > 0 && shaft < joints.size();
+    }
+
+    /** What the shaft's end toward the wheel sits in. */
+    public ForkFit wheelEndFit(int shaft) {
+        return shaft == 0 ? wheel.fit() : joints.get(shaft - 1).gearSide();
+    }
+
+    /** What the shaft's end toward the gear sits in. */
+    public ForkFit gearEndFit(int shaft) {
+        return shaft == joints.size() ? gear.fit() : joints.get(shaft).wheelSide();
     }
 
     /**
@@ -93,36 +126,103 @@ public record Column(
      * Zero or less means that there is no room for a shaft.
      */
     public double cutLength(int shaft) {
-        ForkFit wheelEnd = shaft == 0 ? hubFit : joints.get(shaft - 1).gearSide();
-        ForkFit gearEnd = shaft == joints.size() ? gearFit : joints.get(shaft).wheelSide();
-        return length(shaft) - wheelEnd.shortening() - gearEnd.shortening();
+        return length(shaft) - wheelEndFit(shaft).shortening() - gearEndFit(shaft).shortening();
+    }
+
+    /** At which clock angles the forks of a shaft between two joints can be set against each other. */
+    public ForkSetting setting(int shaft) {
+        Shaft s = shafts.get(shaft);
+        if (s.forksFixed()) {
+            return new ForkSetting.Fixed();
+        }
+        List<Integer> ways = Stream.of(wheelEndFit(shaft), gearEndFit(shaft))
+                .flatMap(f -> f.socket().stream()).map(Socket::waysPerTurn).toList();
+        return ForkSetting.of(ways, s.indexDeg());
+    }
+
+    /** Where a bearing's middle is as planned. */
+    public Point place(Bearing b) {
+        return start(b.shaft()).plus(axis(b.shaft()).times(b.along()));
+    }
+
+    /** Where on a shaft bearings hold it, those of the tube too, mm from its wheel end, rising. */
+    public List<Double> supportsOn(int shaft) {
+        Stream<Double> ofTube = shaft == 0 ? tube.stream().flatMap(t -> Stream.of(t.from(), t.to())) : Stream.of();
+        return Stream.concat(ofTube, bearings.stream().filter(b -> b.shaft() == shaft).map(Bearing::along)).sorted().toList();
+    }
+
+    public Column withWheel(SteeringWheel w) {
+        return new Column(w, shafts, joints, gear, firstForkDeg, tube, bearings, installation);
     }
 
     public Column withHub(Point p) {
-        return new Column(wheelDiameter, p, hubFit, shafts, joints, gearInput, gearFit, firstForkDeg);
+        return withWheel(wheel.withHub(p));
+    }
+
+    public Column withGear(GearInput g) {
+        return new Column(wheel, shafts, joints, g, firstForkDeg, tube, bearings, installation);
     }
 
     public Column withGearInput(Point p) {
-        return new Column(wheelDiameter, hub, hubFit, shafts, joints, p, gearFit, firstForkDeg);
+        return withGear(gear.withPoint(p));
+    }
+
+    /** Other shafts and joints, the bearings as they should sit on them. */
+    public Column withTrain(List<Shaft> s, List<Joint> j, List<Bearing> b) {
+        return new Column(wheel, s, j, gear, firstForkDeg, tube, b, installation);
     }
 
     public Column withJoint(int index, Joint joint) {
         List<Joint> changed = new ArrayList<>(joints);
         changed.set(index, joint);
-        return new Column(wheelDiameter, hub, hubFit, shafts, changed, gearInput, gearFit, firstForkDeg);
+        return withTrain(shafts, changed, bearings);
     }
 
     public Column withShaft(int index, Shaft shaft) {
         List<Shaft> changed = new ArrayList<>(shafts);
         changed.set(index, shaft);
-        return new Column(wheelDiameter, hub, hubFit, changed, joints, gearInput, gearFit, firstForkDeg);
+        return withTrain(changed, joints, bearings);
+    }
+
+    public Column editShaft(int index, UnaryOperator<Shaft> edit) {
+        return withShaft(index, edit.apply(shafts.get(index)));
+    }
+
+    public Column editJoint(int index, UnaryOperator<Joint> edit) {
+        return withJoint(index, edit.apply(joints.get(index)));
+    }
+
+    public Column editBearing(int index, UnaryOperator<Bearing> edit) {
+        List<Bearing> changed = new ArrayList<>(bearings);
+        changed.set(index, edit.apply(bearings.get(index)));
+        return withBearings(changed);
+    }
+
+    public Column withBearings(List<Bearing> b) {
+        return withTrain(shafts, joints, b);
+    }
+
+    public Column withTube(Optional<ColumnTube> t) {
+        return new Column(wheel, shafts, joints, gear, firstForkDeg, t, bearings, installation);
     }
 
     public Column withFirstForkDeg(double deg) {
-        return new Column(wheelDiameter, hub, hubFit, shafts, joints, gearInput, gearFit, deg);
+        return new Column(wheel, shafts, joints, gear, deg, tube, bearings, installation);
     }
 
-    public Column withWheelDiameter(double mm) {
-        return new Column(mm, hub, hubFit, shafts, joints, gearInput, gearFit, firstForkDeg);
+    public Column withInstallation(Installation i) {
+        return new Column(wheel, shafts, joints, gear, firstForkDeg, tube, bearings, i);
+    }
+
+    /** The shaft's wheel-end fit changed: the hub's, or the gear side of the joint before it. */
+    public Column editWheelEndFit(int shaft, UnaryOperator<ForkFit> edit) {
+        return shaft == 0 ? withWheel(wheel.withFit(edit.apply(wheel.fit())))
+                : editJoint(shaft - 1, j -> j.withFits(j.wheelSide(), edit.apply(j.gearSide())));
+    }
+
+    /** The shaft's gear-end fit changed: the gear's, or the wheel side of the joint after it. */
+    public Column editGearEndFit(int shaft, UnaryOperator<ForkFit> edit) {
+        return shaft == joints.size() ? withGear(gear.withFit(edit.apply(gear.fit())))
+                : editJoint(shaft, j -> j.withFits(edit.apply(j.wheelSide()), j.gearSide()));
     }
 }

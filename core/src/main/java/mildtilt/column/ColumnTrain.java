@@ -39,7 +39,7 @@ public final class ColumnTrain {
         unevenness = new double[n];
         for (int i = 0; i < n; i++) {
             angles[i] = axes[i].angleTo(axes[i + 1]);
-            unevenness[i] = column.joints().get(i).unevenness(angles[i]);
+            unevenness[i] = column.joints().get(i).kind().unevenness(angles[i]);
             boolean straight = angles[i] < STRAIGHT || Math.PI - angles[i] < STRAIGHT;
             normals[i] = straight
                     ? axes[i].direction().anySquare().vector()
@@ -47,7 +47,7 @@ public final class ColumnTrain {
         }
         phases = new double[Math.max(0, n - 1)];
         for (int i = 0; i + 1 < n; i++) {
-            phases[i] = column.joints().get(i).pinAdvance() + turnAbout(axes[i + 1], normals[i + 1], normals[i]);
+            phases[i] = column.joints().get(i).kind().pinAdvance() + turnAbout(axes[i + 1], normals[i + 1], normals[i]);
         }
     }
 
@@ -67,7 +67,7 @@ public final class ColumnTrain {
     /** The first joint that can't turn at all at its operating angle, if there is one. */
     public OptionalInt lockedJoint() {
         for (int i = 0; i < angles.length; i++) {
-            if (angles[i] > column.joints().get(i).lockUpAngle() - 1e-6) {
+            if (angles[i] > column.joints().get(i).kind().lockUpAngle() - 1e-6) {
                 return OptionalInt.of(i);
             }
         }
@@ -79,7 +79,8 @@ public final class ColumnTrain {
         return lockedJoint().isPresent() ? Optional.empty() : Optional.of(transfer(clockings()));
     }
 
-    double[] clockings() {
+    /** Of the shafts between joints as they are set now, rad. */
+    public double[] clockings() {
         double[] c = new double[phases.length];
         for (int i = 0; i < c.length; i++) {
             c[i] = Math.toRadians(column.shafts().get(i + 1).clockingDeg());
@@ -88,10 +89,14 @@ public final class ColumnTrain {
     }
 
     /** The transfer with other clockings, rad, of the shafts between joints. */
-    Transfer transfer(double[] clockings) {
+    public Transfer transfer(double[] clockings) {
+        return transfer(unevenness, clockings, angles.length);
+    }
+
+    private Transfer transfer(double[] uneven, double[] clockings, int joints) {
         Transfer train = Transfer.EVEN.thenTurn(Math.toRadians(column.firstForkDeg()));
-        for (int i = 0; i < angles.length; i++) {
-            train = train.then(Transfer.ofUnevenness(unevenness[i]));
+        for (int i = 0; i < joints; i++) {
+            train = train.then(Transfer.ofUnevenness(uneven[i]));
             if (i < phases.length) {
                 train = train.thenTurn(phases[i] + clockings[i]);
             }
@@ -99,15 +104,29 @@ public final class ColumnTrain {
         return train;
     }
 
-    double unevenness(int joint) {
+    /** The transfer from the wheel to a shaft: 0 the first, which turns as the wheel does. */
+    public Transfer transferTo(int shaft) {
+        return transfer(unevenness, clockings(), shaft);
+    }
+
+    /** Ripple, percent, that would be left if one joint passed rotation evenly and all else stayed. */
+    public double rippleWithoutPct(int joint) {
+        double[] others = unevenness.clone();
+        others[joint] = 0;
+        return transfer(others, clockings(), angles.length).ripplePct();
+    }
+
+    public double unevenness(int joint) {
         return unevenness[joint];
     }
 
-    double phase(int gap) {
+    /** From joint {@code gap}'s normal to the next joint's input reference, without the clocking of the shaft between, rad. */
+    public double phase(int gap) {
         return phases[gap];
     }
 
-    int gaps() {
+    /** How many shafts lie between two joints. */
+    public int gaps() {
         return phases.length;
     }
 
@@ -134,9 +153,9 @@ public final class ColumnTrain {
         Vector pin = axes[0].direction().turn(normals[0], start);
         double[] clockings = clockings();
         for (int i = 0; i < all.length; i++) {
-            Vector out = switch (column.joints().get(i)) {
-                case SingleJoint _ -> axes[i + 1].cross(pin).direction().vector();
-                case DoubleJoint _ -> {
+            Vector out = switch (column.joints().get(i).kind()) {
+                case JointKind.Single _ -> axes[i + 1].cross(pin).direction().vector();
+                case JointKind.Double _, JointKind.Coupling _ -> {
                     double fromNormal = turnAbout(axes[i], normals[i], pin);
                     yield axes[i + 1].direction().turn(normals[i], fromNormal);
                 }

@@ -1,5 +1,6 @@
 package mildtilt.column;
 
+import java.util.Optional;
 import mildtilt.geometry.ImpossibleGeometryException;
 
 /**
@@ -7,8 +8,9 @@ import mildtilt.geometry.ImpossibleGeometryException;
  *
  * @param takeOff from the joint centre (or the named end point) to the face the shaft enters, mm
  * @param engagement how far the shaft goes in past that face, mm
+ * @param socket the bore and what keeps the end in it, if known
  */
-public record ForkFit(double takeOff, double engagement) {
+public record ForkFit(double takeOff, double engagement, Optional<Socket> socket) {
 
     public static final ForkFit NONE = new ForkFit(0, 0);
 
@@ -17,6 +19,23 @@ public record ForkFit(double takeOff, double engagement) {
         if (!(takeOff >= 0) || !(engagement >= 0)) {
             throw new ImpossibleGeometryException("Take-off and engagement can't be negative.");
         }
+    }
+
+    /** With the bore not known. */
+    public ForkFit(double takeOff, double engagement) {
+        this(takeOff, engagement, Optional.empty());
+    }
+
+    public ForkFit withTakeOff(double mm) {
+        return new ForkFit(mm, engagement, socket);
+    }
+
+    public ForkFit withEngagement(double mm) {
+        return new ForkFit(takeOff, mm, socket);
+    }
+
+    public ForkFit withSocket(Socket s) {
+        return new ForkFit(takeOff, engagement, Optional.of(s));
     }
 
     /** What the fit takes off a shaft measured to the joint centre, mm. */

@@ -1,39 +1,76 @@
 package mildtilt.column;
 
+import java.util.Optional;
+import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
 
-/** A joint between two shafts. */
-public sealed interface Joint permits SingleJoint, DoubleJoint {
+/**
+ * A joint between two shafts.
+ *
+ * @param maxAngleDeg the largest operating angle the joint allows, degrees
+ * @param torqueNm the most torque its maker allows, N·m, if known
+ * @param swingDiameter of the circle its ears and screws sweep, mm, if known
+ * @param typical whether its sizes are still typical ones that nobody has measured on the part itself
+ */
+public record Joint(
+        String name,
+        JointKind kind,
+        Point centre,
+        double maxAngleDeg,
+        ForkFit wheelSide,
+        ForkFit gearSide,
+        Optional<Double> torqueNm,
+        Optional<Double> swingDiameter,
+        boolean typical) {
 
-    String name();
+    /** @throws ImpossibleGeometryException naming the size that can't be */
+    public Joint {
+        if (!(maxAngleDeg > 0 && maxAngleDeg <= 180)) {
+            throw new ImpossibleGeometryException("The largest angle of \"" + name + "\" must be above 0 and at most 180 degrees.");
+        }
+        if (torqueNm.filter(t -> !(t > 0)).isPresent() || swingDiameter.filter(d -> !(d > 0)).isPresent()) {
+            throw new ImpossibleGeometryException("Torque and swing diameter of \"" + name + "\" must be above 0 where they are known.");
+        }
+    }
 
-    Point centre();
+    /** With its strength and swing not known. */
+    public Joint(String name, JointKind kind, Point centre, double maxAngleDeg, ForkFit wheelSide, ForkFit gearSide) {
+        this(name, kind, centre, maxAngleDeg, wheelSide, gearSide, Optional.empty(), Optional.empty(), false);
+    }
 
-    /** The largest operating angle the joint allows, degrees. */
-    double maxAngleDeg();
+    public static Joint single(String name, Point centre, double maxAngleDeg, ForkFit wheelSide, ForkFit gearSide) {
+        return new Joint(name, new JointKind.Single(), centre, maxAngleDeg, wheelSide, gearSide);
+    }
 
-    ForkFit wheelSide();
+    public Joint withName(String n) {
+        return new Joint(n, kind, centre, maxAngleDeg, wheelSide, gearSide, torqueNm, swingDiameter, typical);
+    }
 
-    ForkFit gearSide();
+    public Joint withKind(JointKind k) {
+        return new Joint(name, k, centre, maxAngleDeg, wheelSide, gearSide, torqueNm, swingDiameter, typical);
+    }
 
-    Joint withCentre(Point centre);
+    public Joint withCentre(Point c) {
+        return new Joint(name, kind, c, maxAngleDeg, wheelSide, gearSide, torqueNm, swingDiameter, typical);
+    }
 
-    Joint withMaxAngleDeg(double deg);
+    public Joint withMaxAngleDeg(double deg) {
+        return new Joint(name, kind, centre, deg, wheelSide, gearSide, torqueNm, swingDiameter, typical);
+    }
 
-    Joint withFits(ForkFit wheelSide, ForkFit gearSide);
+    public Joint withFits(ForkFit wheel, ForkFit gear) {
+        return new Joint(name, kind, centre, maxAngleDeg, wheel, gear, torqueNm, swingDiameter, typical);
+    }
 
-    /**
-     * The joint's unevenness {@code tan²(angle/2)}: 0 for a joint that passes rotation evenly.
-     *
-     * @param angle operating angle, rad
-     */
-    double unevenness(double angle);
+    public Joint withTorqueNm(Optional<Double> t) {
+        return new Joint(name, kind, centre, maxAngleDeg, wheelSide, gearSide, t, swingDiameter, typical);
+    }
 
-    /**
-     * From the pin of its wheel-side fork to the pin of its gear-side fork, rad, when the joint is straight.
-     */
-    double pinAdvance();
+    public Joint withSwingDiameter(Optional<Double> d) {
+        return new Joint(name, kind, centre, maxAngleDeg, wheelSide, gearSide, torqueNm, d, typical);
+    }
 
-    /** The angle at and beyond which the joint can't turn at all, rad. */
-    double lockUpAngle();
+    public Joint withTypical(boolean t) {
+        return new Joint(name, kind, centre, maxAngleDeg, wheelSide, gearSide, torqueNm, swingDiameter, t);
+    }
 }

@@ -1,38 +1,122 @@
 package mildtilt.column;
 
+import java.util.Optional;
 import mildtilt.geometry.ImpossibleGeometryException;
 
 /**
  * A shaft between two joints, or between a joint and the hub or gear.
  *
- * @param diameter outside diameter where the forks sit, mm
+ * @param profile form and outside size over its length
+ * @param bore inside diameter of a tube, mm; 0 for a solid shaft
+ * @param yieldMpa yield strength of the material, MPa
+ * @param wheelEnd form of the end toward the wheel; as the profile if empty
+ * @param gearEnd form of the end toward the gear; as the profile if empty
  * @param clockingDeg from wheel-end fork pin to gear-end fork pin, degrees, + clockwise seen from the
  *     wheel end; 0 on the first and last shaft, which have one fork only
- * @param setting at which angles the gear-end fork can be set
+ * @param indexDeg one clocking that splined, flatted or keyed ends allow as they are made, degrees
+ * @param forksFixed whether both forks are on it for good, so that it can't be clocked any more
  * @param toCut whether the fabricator cuts this shaft to length; false for a part used as it comes
+ * @param slide if its length can change
+ * @param typical whether its sizes are still typical ones that nobody has measured on the part itself
  */
-public record Shaft(String name, double diameter, double clockingDeg, ForkSetting setting, boolean toCut) {
+public record Shaft(
+        String name,
+        Seat profile,
+        double bore,
+        double yieldMpa,
+        Optional<Seat> wheelEnd,
+        Optional<Seat> gearEnd,
+        double clockingDeg,
+        double indexDeg,
+        boolean forksFixed,
+        boolean toCut,
+        Optional<Slide> slide,
+        boolean typical) {
 
-    /** @throws ImpossibleGeometryException if the diameter is not above 0 or the clocking not finite */
+    /** Of plain mild steel bar, MPa. */
+    public static final double MILD_STEEL = 235;
+
+    /** @throws ImpossibleGeometryException naming the size that can't be */
     public Shaft {
-        if (!(diameter > 0)) {
-            throw new ImpossibleGeometryException("The diameter of \"" + name + "\" must be above 0.");
+        if (!(bore >= 0 && bore < profile.roundNoStronger())) {
+            throw new ImpossibleGeometryException("The bore of \"" + name + "\" must be smaller than the shaft, or 0 for a solid one.");
         }
-        if (!Double.isFinite(clockingDeg)) {
+        if (!(yieldMpa > 0)) {
+            throw new ImpossibleGeometryException("The yield strength of \"" + name + "\" must be above 0.");
+        }
+        if (!Double.isFinite(clockingDeg) || !Double.isFinite(indexDeg)) {
             throw new ImpossibleGeometryException("The clocking of \"" + name + "\" is not a number.");
         }
     }
 
+    /** Plain, round, solid, of mild steel. */
+    public static Shaft round(String name, double diameter, double clockingDeg, boolean toCut) {
+        return new Shaft(name, new Seat.Round(diameter), 0, MILD_STEEL, Optional.empty(), Optional.empty(), clockingDeg, 0,
+                false, toCut, Optional.empty(), false);
+    }
+
+    public double diameter() {
+        return profile.diameter();
+    }
+
+    public Seat wheelEndSeat() {
+        return wheelEnd.orElse(profile);
+    }
+
+    public Seat gearEndSeat() {
+        return gearEnd.orElse(profile);
+    }
+
+    public Shaft withName(String n) {
+        return new Shaft(n, profile, bore, yieldMpa, wheelEnd, gearEnd, clockingDeg, indexDeg, forksFixed, toCut, slide, typical);
+    }
+
     public Shaft withClockingDeg(double deg) {
-        return new Shaft(name, diameter, deg, setting, toCut);
+        return new Shaft(name, profile, bore, yieldMpa, wheelEnd, gearEnd, deg, indexDeg, forksFixed, toCut, slide, typical);
+    }
+
+    public Shaft withIndexDeg(double deg) {
+        return new Shaft(name, profile, bore, yieldMpa, wheelEnd, gearEnd, clockingDeg, deg, forksFixed, toCut, slide, typical);
+    }
+
+    public Shaft withForksFixed(boolean fixed) {
+        return new Shaft(name, profile, bore, yieldMpa, wheelEnd, gearEnd, clockingDeg, indexDeg, fixed, toCut, slide, typical);
+    }
+
+    public Shaft withProfile(Seat p) {
+        return new Shaft(name, p, bore, yieldMpa, wheelEnd, gearEnd, clockingDeg, indexDeg, forksFixed, toCut, slide, typical);
     }
 
     public Shaft withDiameter(double mm) {
-        return new Shaft(name, mm, clockingDeg, setting, toCut);
+        return withProfile(profile.withDiameter(mm));
+    }
+
+    public Shaft withBore(double mm) {
+        return new Shaft(name, profile, mm, yieldMpa, wheelEnd, gearEnd, clockingDeg, indexDeg, forksFixed, toCut, slide, typical);
+    }
+
+    public Shaft withYieldMpa(double mpa) {
+        return new Shaft(name, profile, bore, mpa, wheelEnd, gearEnd, clockingDeg, indexDeg, forksFixed, toCut, slide, typical);
+    }
+
+    public Shaft withEnds(Optional<Seat> wheel, Optional<Seat> gear) {
+        return new Shaft(name, profile, bore, yieldMpa, wheel, gear, clockingDeg, indexDeg, forksFixed, toCut, slide, typical);
+    }
+
+    public Shaft withToCut(boolean cut) {
+        return new Shaft(name, profile, bore, yieldMpa, wheelEnd, gearEnd, clockingDeg, indexDeg, forksFixed, cut, slide, typical);
+    }
+
+    public Shaft withSlide(Optional<Slide> s) {
+        return new Shaft(name, profile, bore, yieldMpa, wheelEnd, gearEnd, clockingDeg, indexDeg, forksFixed, toCut, s, typical);
+    }
+
+    public Shaft withTypical(boolean t) {
+        return new Shaft(name, profile, bore, yieldMpa, wheelEnd, gearEnd, clockingDeg, indexDeg, forksFixed, toCut, slide, t);
     }
 
     /** Arc on this shaft's surface for an angle, mm: what is measured round the shaft with a strip of tape. */
     public double arcFor(double deg) {
-        return Math.toRadians(deg) * diameter / 2;
+        return Math.toRadians(deg) * diameter() / 2;
     }
 }

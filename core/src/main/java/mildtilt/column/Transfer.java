@@ -19,30 +19,47 @@ public record Transfer(Complex conformal, Complex flip) {
     public static final Transfer EVEN = new Transfer(Complex.ONE, Complex.ZERO);
 
     /** What one joint adds, its fork angle measured from the normal to both shafts. */
-    static Transfer ofUnevenness(double unevenness) {
+    public static Transfer ofUnevenness(double unevenness) {
         return new Transfer(Complex.ONE, new Complex(unevenness));
     }
 
     /** This train, then a turn of the frame by an angle in rad. */
-    Transfer thenTurn(double angle) {
+    public Transfer thenTurn(double angle) {
         Complex e = new Complex(Math.cos(angle), Math.sin(angle));
         return new Transfer(conformal.multiply(e), flip.multiply(e));
     }
 
     /** This train, then another. */
-    Transfer then(Transfer next) {
+    public Transfer then(Transfer next) {
         return new Transfer(
                 next.conformal.multiply(conformal).add(next.flip.multiply(flip.conjugate())),
                 next.conformal.multiply(flip).add(next.flip.multiply(conformal.conjugate())));
     }
 
-    private Complex t() {
+    /** What makes the train uneven: b/a. Real where the train turns alike to left and right of straight ahead. */
+    public Complex t() {
         return flip.divide(conformal);
     }
 
     /** 0 for an even train, towards 1 for one about to lock up. */
     public double unevenness() {
         return flip.norm() / conformal.norm();
+    }
+
+    /** How far it stretches along one line: {@code ln((1 + u) / (1 - u))}, which adds up along a line in the hyperbolic plane. */
+    public double stretch() {
+        double u = unevenness();
+        return Math.log((1 + u) / (1 - u));
+    }
+
+    /** A transfer is a turn, a stretch along the first axis, and a turn; this is the first turn, rad. */
+    public double turnBefore() {
+        return flip.norm() == 0 ? 0 : (conformal.getArgument() - flip.getArgument()) / 2;
+    }
+
+    /** The turn after the stretch, rad. */
+    public double turnAfter() {
+        return flip.norm() == 0 ? conformal.getArgument() : (conformal.getArgument() + flip.getArgument()) / 2;
     }
 
     /** Rotation of the output, rad, for a rotation of the input, rad; both 0 straight ahead. */
@@ -100,7 +117,7 @@ public record Transfer(Complex conformal, Complex flip) {
     }
 
     /** Ripple, percent, of a train with this unevenness. */
-    static double rippleOf(double unevenness) {
+    public static double rippleOf(double unevenness) {
         return 400 * unevenness / ((1 - unevenness) * (1 + unevenness));
     }
 }

@@ -8,6 +8,10 @@ public enum Pen {
     SHAFT,
     JOINT,
     FORK_PIN,
+    /** The tube round the first shaft. */
+    TUBE,
+    /** A bearing that holds a shaft. */
+    BEARING,
     RACK,
     TIE_ROD,
     STEERING_ARM,
@@ -36,7 +40,7 @@ public enum Pen {
     public boolean matters() {
         return switch (this) {
             case SHAFT, TIE_ROD, STEERING_ARM, RACK, STEERING_WHEEL, GEAR_ARM, DRIVEN_ROD -> true;
-            case GROUND, CENTRE_LINE, JOINT, FORK_PIN, WISHBONE, STEER_AXIS, TYRE, GEAR_BOX, GUIDE, SHUTTLE, BEAM, TRACK_BAR, STRUT,
+            case GROUND, CENTRE_LINE, JOINT, FORK_PIN, TUBE, BEARING, WISHBONE, STEER_AXIS, TYRE, GEAR_BOX, GUIDE, SHUTTLE, BEAM, TRACK_BAR, STRUT,
                     SPINDLE, LOCK_ARC, TURN_AXIS -> false;
         };
     }

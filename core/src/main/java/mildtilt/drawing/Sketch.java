@@ -3,6 +3,7 @@ package mildtilt.drawing;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import mildtilt.column.Bearing;
 import mildtilt.column.Column;
 import mildtilt.column.ColumnTrain;
 import mildtilt.geometry.Direction;
@@ -33,9 +34,10 @@ public record Sketch(List<Stroke> strokes, List<Note> notes, Construction constr
         }
     }
 
-
     private static final int CIRCLE_POINTS = 48;
     private static final double JOINT_RADIUS = 26;
+    private static final double BEARING_WIDTH = 16;
+    private static final double BEARING_WALL = 11;
 
     public Sketch {
         strokes = List.copyOf(strokes);
@@ -99,16 +101,21 @@ public record Sketch(List<Stroke> strokes, List<Note> notes, Construction constr
             Column c = train.column();
             Element wheel = new Element.Wheel();
             Direction axis = c.axis(0);
-            strokes.add(new Stroke.Line(Optional.of(wheel), Pen.STEERING_WHEEL, circle(c.hub(), axis, c.wheelDiameter() / 2)));
+            strokes.add(new Stroke.Line(Optional.of(wheel), Pen.STEERING_WHEEL, circle(c.hub(), axis, c.wheel().diameter() / 2)));
             // The spoke that stands at the top straight ahead shows how far the wheel is turned.
             Vector top = Vector.Z.minus(axis.times(axis.z()));
             Vector up = top.norm() > 1e-6 ? top.direction().vector() : axis.anySquare().vector();
-            Vector spoke = axis.turn(up, -Math.toRadians(steeringWheelDeg)).times(c.wheelDiameter() / 2);
+            Vector spoke = axis.turn(up, -Math.toRadians(steeringWheelDeg)).times(c.wheel().diameter() / 2);
             line(wheel, Pen.STEERING_WHEEL, c.hub(), c.hub().plus(spoke));
             for (int i = 0; i < c.shafts().size(); i++) {
                 Element shaft = new Element.ShaftAt(i);
                 line(shaft, Pen.SHAFT, c.start(i), c.end(i));
                 notes.add(new Note(shaft, c.start(i).midwayTo(c.end(i)), Quantity.length(c.length(i))));
+            }
+            c.tube().ifPresent(t -> outline(new Element.Tube(), Pen.TUBE, cylinder(
+                    c.hub().plus(axis.times(t.from())), c.hub().plus(axis.times(t.to())), t.outside() / 2)));
+            for (int i = 0; i < c.bearings().size(); i++) {
+                bearing(c, i);
             }
             List<ColumnTrain.Pins> pins = train.pinsAt(-Math.toRadians(steeringWheelDeg));
             for (int i = 0; i < pins.size(); i++) {
@@ -118,6 +125,13 @@ public record Sketch(List<Stroke> strokes, List<Note> notes, Construction constr
                 pin(joint, centre, pins.get(i).gearSide());
                 notes.add(new Note(joint, centre, Quantity.angle(train.jointAngleDeg(i))));
             }
+        }
+
+        private void bearing(Column c, int index) {
+            Bearing b = c.bearings().get(index);
+            Vector half = c.axis(b.shaft()).times(BEARING_WIDTH / 2);
+            Point at = c.place(b);
+            outline(new Element.BearingAt(index), Pen.BEARING, cylinder(at.plus(half.negated()), at.plus(half), b.bore() / 2 + BEARING_WALL));
         }
 
         private void pin(Element joint, Point centre, Direction along) {

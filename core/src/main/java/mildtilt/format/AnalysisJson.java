@@ -11,6 +11,7 @@ import java.util.Optional;
 import mildtilt.analysis.Analysis;
 import mildtilt.check.Finding;
 import mildtilt.measure.LengthUnit;
+import mildtilt.phasing.ForkMark;
 import mildtilt.shop.BenchSheet;
 
 /**
@@ -30,7 +31,7 @@ public final class AnalysisJson {
         root.put("format", "mild-tilt-analysis");
         root.put("version", 1);
         root.put("title", analysis.job().title());
-        analysis.train().column().ifPresent(c -> root.set("column", ColumnJson.tree(c)));
+        analysis.train().column().ifPresent(c -> root.set("column", ColumnJson.tree(c, analysis.column().orElseThrow())));
         analysis.train().locked().ifPresent(l -> root.put("cannot_turn", l.sentence()));
         analysis.steer().ifPresent(s -> root.set("linkage", SteerJson.tree(analysis, s)));
         root.set("bench", bench(analysis.bench()));
@@ -51,8 +52,10 @@ public final class AnalysisJson {
             line.put("name", s.name());
             number(line, "between_centres_mm", s.centres());
             optional(line, "cut_length_mm", s.cut());
-            optional(line, "clocking_deg", s.mark().map(BenchSheet.ForkMark::deg));
-            optional(line, "clocking_arc_mm", s.mark().map(BenchSheet.ForkMark::arc));
+            optional(line, "clocking_deg", s.mark().map(ForkMark::deg));
+            optional(line, "clocking_arc_mm", s.mark().map(ForkMark::arc));
+            s.mark().map(ForkMark::teethText).filter(t -> !t.isEmpty()).ifPresent(t -> line.put("clocking_teeth", t));
+            line.put("typical_sizes", s.typical());
         }
         ArrayNode rods = o.putArray("rods");
         for (BenchSheet.RodLine r : bench.rods()) {

@@ -14,6 +14,7 @@ import mildtilt.drawing.Extent;
 import mildtilt.drawing.Sketch;
 import mildtilt.measure.LengthText;
 import mildtilt.measure.LengthUnit;
+import mildtilt.phasing.ForkMark;
 import mildtilt.shop.BenchSheet;
 
 /** The job card: one A4 page with what to set, mark and cut, the drawing to scale, and what is still wrong. */
@@ -137,7 +138,8 @@ public final class JobCardPdf {
         BenchSheet b = analysis.bench();
         double h = 0;
         if (!b.shafts().isEmpty()) {
-            h += (b.joints().size() + b.shafts().size() + 2) * ROW + 16;
+            boolean typical = b.shafts().stream().anyMatch(s -> s.cut().isPresent() && s.typical());
+            h += (b.joints().size() + b.shafts().size() + 2 + (typical ? 1 : 0)) * ROW + 16;
         }
         long figures = headlines().size();
         return h + (Math.max(b.rods().size() + 1, 0) + (figures + 1) / 2) * ROW + 30;
@@ -176,8 +178,12 @@ public final class JobCardPdf {
                 row(x, w * 0.26, s.name());
                 sheet.textRight(sheet.regular, TEXT, x + w * 0.40, y, LengthText.format(s.centres(), unit));
                 sheet.textRight(sheet.bold, TEXT, x + w * 0.55, y,
-                        s.cut().map(c -> LengthText.format(c, unit)).orElse("as it comes"));
+                        s.cut().map(c -> LengthText.format(c, unit) + (s.typical() ? " *" : "")).orElse("as it comes"));
                 sheet.textRight(sheet.bold, TEXT, right(), y, s.mark().map(m -> mark(m, s.diameter())).orElse("one fork"));
+            }
+            if (b.shafts().stream().anyMatch(s -> s.cut().isPresent() && s.typical())) {
+                y += ROW;
+                sheet.text(sheet.regular, 7.5, x, y, "* from typical sizes of a catalogue: measure the parts in hand before you cut");
             }
             y += 5;
         }
@@ -192,10 +198,10 @@ public final class JobCardPdf {
         figures(x, w);
     }
 
-    private String mark(BenchSheet.ForkMark m, double diameter) {
+    private String mark(ForkMark m, double diameter) {
         return m.way().equals("in line") ? "in line (0°)"
                 : angle(Math.abs(m.deg())) + " " + m.way() + " · " + LengthText.format(m.arc(), unit) + " round Ø"
-                        + LengthText.format(diameter, unit);
+                        + LengthText.format(diameter, unit) + (m.teeth().isPresent() ? " · " + m.teethText() : "");
     }
 
     private void figures(double x, double w) throws IOException {

@@ -28,18 +28,28 @@ public final class JobFile {
 
     /** @throws JobFileException if the file can't be read or holds no job; the message names the file */
     public static Job open(Path file) throws JobFileException {
+        return open(file, "job", JobReader::read);
+    }
+
+    /** Makes something of a file's text. */
+    interface Reader<T> {
+        T read(String text) throws JobFileException;
+    }
+
+    /** @param what the file should be, in a word or two */
+    static <T> T open(Path file, String what, Reader<T> reader) throws JobFileException {
         try {
             if (Files.isDirectory(file)) {
-                throw new JobFileException("it is a folder, not a job file.");
+                throw new JobFileException("it is a folder, not a " + what + " file.");
             }
             if (Files.size(file) > LARGEST_BYTES) {
-                throw new JobFileException("it is far too large for a job (over 20 MB).");
+                throw new JobFileException("it is far too large for a " + what + " (over 20 MB).");
             }
-            return JobReader.read(Files.readString(file));
+            return reader.read(Files.readString(file));
         } catch (JobFileException e) {
             throw new JobFileException(file.getFileName() + ": " + e.getMessage());
         } catch (CharacterCodingException e) {
-            throw new JobFileException(file.getFileName() + ": The file is damaged or is not a job: it is not text.");
+            throw new JobFileException(file.getFileName() + ": The file is damaged or is not a " + what + ": it is not text.");
         } catch (IOException e) {
             throw new JobFileException(file + " can't be read: " + reason(e));
         }

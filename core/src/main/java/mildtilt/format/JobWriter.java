@@ -7,26 +7,20 @@ import com.fasterxml.jackson.databind.json.JsonMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import mildtilt.column.Column;
-import mildtilt.column.DoubleJoint;
-import mildtilt.column.ForkFit;
-import mildtilt.column.ForkSetting;
-import mildtilt.column.Joint;
-import mildtilt.column.Shaft;
-import mildtilt.column.SingleJoint;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.Point;
 import mildtilt.job.Job;
 import mildtilt.job.Targets;
 import mildtilt.job.Variant;
 import mildtilt.job.Vehicle;
+import mildtilt.rules.RulesJson;
 
 /** A job as JSON text: always the same text for the same job, every field written. */
 public final class JobWriter {
 
     static final String FORMAT = "mild-tilt-job";
-    /** 2 since linkages other than rack and tie rods, and variants. */
-    static final int VERSION = 2;
+    /** 2 since linkages other than rack and tie rods, and variants; 3 since ends, bearings, sliding shafts and rule sets. */
+    static final int VERSION = 3;
 
     private static final JsonMapper MAPPER = new JsonMapper();
 
@@ -54,6 +48,7 @@ public final class JobWriter {
         root.put("title", job.title());
         root.put("about", job.about());
         plan(root, job);
+        root.set("rules", RulesJson.write(job.rules()));
         if (!job.variants().isEmpty()) {
             ArrayNode variants = root.putArray("variants");
             for (Variant v : job.variants()) {
@@ -67,7 +62,7 @@ public final class JobWriter {
 
     private static void plan(ObjectNode o, Job job) {
         o.set("vehicle", vehicle(job.vehicle()));
-        job.column().ifPresent(c -> o.set("column", column(c)));
+        job.column().ifPresent(c -> o.set("column", ColumnWriter.column(c)));
         job.axle().ifPresent(a -> o.set("axle", AxleWriter.axle(a)));
         o.set("targets", targets(job.targets()));
     }
@@ -108,63 +103,6 @@ public final class JobWriter {
             number(o, "tolerance_deg", table.toleranceDeg());
         });
         return t;
-    }
-
-    private static ObjectNode column(Column c) {
-        ObjectNode o = object();
-        ObjectNode wheel = o.putObject("steering_wheel");
-        wheel.set("hub_mm", point(c.hub()));
-        number(wheel, "diameter_mm", c.wheelDiameter());
-        fit(wheel, c.hubFit());
-        number(o, "first_fork_deg", c.firstForkDeg());
-        ArrayNode shafts = o.putArray("shafts");
-        for (int i = 0; i < c.shafts().size(); i++) {
-            shafts.add(shaft(c.shafts().get(i), c.liesBetweenJoints(i)));
-        }
-        ArrayNode joints = o.putArray("joints");
-        c.joints().forEach(j -> joints.add(joint(j)));
-        ObjectNode input = o.putObject("gear_input");
-        input.set("point_mm", point(c.gearInput()));
-        fit(input, c.gearFit());
-        return o;
-    }
-
-    private static ObjectNode shaft(Shaft s, boolean betweenJoints) {
-        ObjectNode o = object();
-        o.put("name", s.name());
-        number(o, "diameter_mm", s.diameter());
-        if (betweenJoints) {
-            number(o, "clocking_deg", s.clockingDeg());
-            switch (s.setting()) {
-                case ForkSetting.AnyAngle _ -> o.put("fork", "any");
-                case ForkSetting.Fixed _ -> o.put("fork", "fixed");
-                case ForkSetting.Stepped step -> {
-                    o.put("fork", "stepped");
-                    number(o, "fork_step_deg", step.stepDeg());
-                }
-            }
-        }
-        o.put("to_cut", s.toCut());
-        return o;
-    }
-
-    private static ObjectNode joint(Joint j) {
-        ObjectNode o = object();
-        o.put("name", j.name());
-        o.put("kind", switch (j) {
-            case SingleJoint _ -> "single";
-            case DoubleJoint _ -> "double";
-        });
-        o.set("centre_mm", point(j.centre()));
-        number(o, "max_angle_deg", j.maxAngleDeg());
-        fit(o.putObject("wheel_side"), j.wheelSide());
-        fit(o.putObject("gear_side"), j.gearSide());
-        return o;
-    }
-
-    private static void fit(ObjectNode o, ForkFit f) {
-        number(o, "take_off_mm", f.takeOff());
-        number(o, "engagement_mm", f.engagement());
     }
 
     static ObjectNode object() {

@@ -1,7 +1,9 @@
 package mildtilt.job;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import mildtilt.gear.ColumnArm;
 import mildtilt.gear.RackAndPinion;
@@ -31,6 +33,12 @@ public sealed interface Element {
 
     record JointAt(int index) implements Element {}
 
+    /** The tube round the first shaft. */
+    record Tube() implements Element {}
+
+    /** @param index among the column's bearings */
+    record BearingAt(int index) implements Element {}
+
     record GearElement() implements Element {}
 
     /** The arm on the gear's shaft. */
@@ -58,11 +66,16 @@ public sealed interface Element {
         List<Element> train = new ArrayList<>();
         job.column().ifPresent(c -> {
             train.add(new Wheel());
-            for (int i = 0; i < c.joints().size(); i++) {
+            c.tube().ifPresent(_ -> train.add(new Tube()));
+            for (int i = 0; i < c.shafts().size(); i++) {
+                int shaft = i;
                 train.add(new ShaftAt(i));
-                train.add(new JointAt(i));
+                IntStream.range(0, c.bearings().size()).boxed().filter(b -> c.bearings().get(b).shaft() == shaft)
+                        .sorted(Comparator.comparingDouble(b -> c.bearings().get(b).along())).forEach(b -> train.add(new BearingAt(b)));
+                if (i < c.joints().size()) {
+                    train.add(new JointAt(i));
+                }
             }
-            train.add(new ShaftAt(c.joints().size()));
         });
         job.axle().ifPresent(a -> {
             train.add(new GearElement());
@@ -83,6 +96,8 @@ public sealed interface Element {
             case Wheel _ -> "Steering wheel";
             case ShaftAt s -> job.column().orElseThrow().shafts().get(s.index()).name();
             case JointAt j -> job.column().orElseThrow().joints().get(j.index()).name();
+            case Tube _ -> "Column tube";
+            case BearingAt b -> job.column().orElseThrow().bearings().get(b.index()).name();
             case GearElement _ -> switch (axle(job).gear()) {
                 case RackAndPinion _ -> "Rack";
                 case SteeringBox _ -> "Steering box";
@@ -126,6 +141,8 @@ public sealed interface Element {
                     s.index() == 0 ? new Hub() : new JointCentre(s.index() - 1),
                     s.index() == joints ? new GearInput() : new JointCentre(s.index()));
             case JointAt j -> List.of(new JointCentre(j.index()));
+            case Tube _ -> List.of();
+            case BearingAt b -> List.of(new PointId.BearingMiddle(b.index()));
             case GearElement _ -> axle(job).gear() instanceof RackAndPinion
                     ? List.of(new GearCentre(), new InnerPivot(Side.LEFT)) : List.of(new GearCentre());
             case GearArm _ -> List.of(new GearArmEnd(), new GearCentre());

@@ -7,6 +7,8 @@ import java.util.function.UnaryOperator;
 import mildtilt.column.Column;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.linkage.SteeredAxle;
+import mildtilt.rules.Rules;
+import mildtilt.rules.ShippedRules;
 
 /**
  * A vehicle's steering as planned. Either half may still be missing while the other is worked on.
@@ -15,6 +17,7 @@ import mildtilt.linkage.SteeredAxle;
  * @param about free text: whose vehicle, what for
  * @param column from steering wheel to gear, if laid out yet
  * @param axle gear, linkage and corners, if measured yet
+ * @param rules the limits the column is judged by; the same for all variants
  * @param variants other ways to build it, kept beside the plan under its title; names differ
  */
 public record Job(
@@ -24,42 +27,48 @@ public record Job(
         Optional<Column> column,
         Optional<SteeredAxle> axle,
         Targets targets,
+        Rules rules,
         List<Variant> variants) {
 
     /** @throws ImpossibleGeometryException if two variants have one name */
     public Job {
-        variants = variants.stream().map(v -> v.of(title, about)).toList();
+        variants = variants.stream().map(v -> v.of(title, about, rules)).toList();
         if (variants.stream().map(Variant::name).distinct().count() < variants.size()) {
             throw new ImpossibleGeometryException("Two variants have the same name; give each its own.");
         }
     }
 
+    /** Under the cautious rule set, without variants. */
     public Job(String title, String about, Vehicle vehicle, Optional<Column> column, Optional<SteeredAxle> axle, Targets targets) {
-        this(title, about, vehicle, column, axle, targets, List.of());
+        this(title, about, vehicle, column, axle, targets, ShippedRules.CAUTIOUS_ROAD.rules(), List.of());
     }
 
     public Job withTitle(String t) {
-        return new Job(t, about, vehicle, column, axle, targets, variants);
+        return new Job(t, about, vehicle, column, axle, targets, rules, variants);
     }
 
     public Job withVehicle(Vehicle v) {
-        return new Job(title, about, v, column, axle, targets, variants);
+        return new Job(title, about, v, column, axle, targets, rules, variants);
     }
 
     public Job withTargets(Targets t) {
-        return new Job(title, about, vehicle, column, axle, t, variants);
+        return new Job(title, about, vehicle, column, axle, t, rules, variants);
+    }
+
+    public Job withRules(Rules r) {
+        return new Job(title, about, vehicle, column, axle, targets, r, variants);
     }
 
     public Job withColumn(Column c) {
-        return new Job(title, about, vehicle, Optional.of(c), axle, targets, variants);
+        return new Job(title, about, vehicle, Optional.of(c), axle, targets, rules, variants);
     }
 
     public Job withAxle(SteeredAxle a) {
-        return new Job(title, about, vehicle, column, Optional.of(a), targets, variants);
+        return new Job(title, about, vehicle, column, Optional.of(a), targets, rules, variants);
     }
 
     public Job withVariants(List<Variant> v) {
-        return new Job(title, about, vehicle, column, axle, targets, v);
+        return new Job(title, about, vehicle, column, axle, targets, rules, v);
     }
 
     /** The column changed; a job without one stays as it is. */
@@ -74,7 +83,7 @@ public record Job(
 
     /** Another job's parts under this job's title, its variants kept. */
     public Job withSolution(Job other) {
-        return new Job(title, about, other.vehicle, other.column, other.axle, other.targets, variants);
+        return new Job(title, about, other.vehicle, other.column, other.axle, other.targets, rules, variants);
     }
 
     /** A variant added, in place of any of its name. */

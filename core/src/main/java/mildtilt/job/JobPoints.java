@@ -10,6 +10,7 @@ import mildtilt.geometry.Axis;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
+import mildtilt.job.PointId.BearingMiddle;
 import mildtilt.job.PointId.CentrePinPoint;
 import mildtilt.job.PointId.CrankPivot;
 import mildtilt.job.PointId.DrivenPoint;
@@ -55,6 +56,9 @@ public final class JobPoints {
                 all.add(new JointCentre(i));
             }
             all.add(new GearInput());
+            for (int i = 0; i < c.bearings().size(); i++) {
+                all.add(new BearingMiddle(i));
+            }
         });
         job.axle().ifPresent(a -> {
             all.addAll(ofGear(a));
@@ -111,6 +115,7 @@ public final class JobPoints {
             case Hub _ -> "steering wheel hub";
             case JointCentre j -> column(job).joints().get(j.index()).name() + ", centre";
             case GearInput _ -> "gear input";
+            case BearingMiddle b -> column(job).bearings().get(b.index()).name() + ", middle";
             case GearCentre _ -> axle(job).gear() instanceof RackAndPinion
                     ? "rack, midway between pivots" : "gear's arm, point on its shaft";
             case GearArmEnd _ -> "end of the gear's arm";
@@ -137,6 +142,7 @@ public final class JobPoints {
             case Hub _ -> column(job).hub();
             case JointCentre j -> column(job).joints().get(j.index()).centre();
             case GearInput _ -> column(job).gearInput();
+            case BearingMiddle b -> column(job).place(column(job).bearings().get(b.index()));
             case GearCentre _ -> switch (axle(job).gear()) {
                 case RackAndPinion r -> r.centre();
                 case ArmGear g -> g.axis().origin();
@@ -209,6 +215,7 @@ public final class JobPoints {
                 yield job.withColumn(c.withJoint(j.index(), c.joints().get(j.index()).withCentre(to)));
             }
             case GearInput _ -> job.withColumn(column(job).withGearInput(to));
+            case BearingMiddle b -> job.withColumn(slid(column(job), b.index(), to));
             case GearCentre _ -> job.editAxle(a -> a.withGear(switch (a.gear()) {
                 case RackAndPinion r -> r.withCentre(to);
                 case ArmGear g -> g.moved(to.minus(g.axis().origin()));
@@ -244,6 +251,13 @@ public final class JobPoints {
             }
             case OnCorner c -> job.editAxle(a -> a.withCorner(c.side(), moved(a.corner(c.side()), c, to)));
         };
+    }
+
+    /** To the nearest place of its shaft, no further than the shaft's ends. */
+    private static Column slid(Column c, int bearing, Point to) {
+        int shaft = c.bearings().get(bearing).shaft();
+        double along = c.axis(shaft).dot(to.minus(c.start(shaft)));
+        return c.editBearing(bearing, b -> b.on(shaft, Math.clamp(along, 0, c.length(shaft))));
     }
 
     private static RackAndPinion rackWithEnd(RackAndPinion rack, Side side, Point to) {

@@ -12,6 +12,9 @@ public sealed interface PointId {
 
     record GearInput() implements PointId {}
 
+    /** The middle of a bearing, on its shaft's line: moved, it slides along the shaft. */
+    record BearingMiddle(int index) implements PointId {}
+
     /** Midway between the rack's inner pivots, or on the shaft of a gear's arm; moving it moves the whole gear. */
     record GearCentre() implements PointId {}
 
@@ -57,7 +60,7 @@ public sealed interface PointId {
         return switch (this) {
             case InnerPivot _ -> new InnerPivot(side);
             case OnCorner c -> new OnCorner(side, c.which());
-            case Hub _, JointCentre _, GearInput _, GearCentre _, GearArmEnd _, IdlerPivot _, IdlerEnd _, CrankPivot _,
+            case Hub _, JointCentre _, GearInput _, BearingMiddle _, GearCentre _, GearArmEnd _, IdlerPivot _, IdlerEnd _, CrankPivot _,
                     DrivenPoint _, TrackBarBody _, TrackBarAxle _, CentrePinPoint _ -> this;
         };
     }

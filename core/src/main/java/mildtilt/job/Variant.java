@@ -1,6 +1,7 @@
 package mildtilt.job;
 
 import java.util.List;
+import mildtilt.rules.Rules;
 
 /**
  * Another way to build the same vehicle, kept beside the plan.
@@ -15,8 +16,8 @@ public record Variant(String name, Job job) {
         }
     }
 
-    Variant of(String title, String about) {
-        return job.title().equals(title) && job.about().equals(about) ? this
-                : new Variant(name, new Job(title, about, job.vehicle(), job.column(), job.axle(), job.targets()));
+    Variant of(String title, String about, Rules rules) {
+        return job.title().equals(title) && job.about().equals(about) && job.rules().equals(rules) ? this
+                : new Variant(name, new Job(title, about, job.vehicle(), job.column(), job.axle(), job.targets(), rules, List.of()));
     }
 }

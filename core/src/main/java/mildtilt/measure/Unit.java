@@ -11,7 +11,9 @@ public enum Unit {
     FORCE,
     /** MPa; in psi where lengths are shown in inches. */
     STRESS,
-    TIMES;
+    TIMES,
+    /** Times a second. */
+    HERTZ;
 
     public static final double NEWTON_PER_POUND = 4.4482216152605;
     private static final double MPA_PER_PSI = NEWTON_PER_POUND / (25.4 * 25.4);
@@ -29,6 +31,7 @@ public enum Unit {
             case STRESS -> lengths == LengthUnit.MM ? LengthText.decimal(value, 0) + " MPa"
                     : LengthText.decimal(value / MPA_PER_PSI, 0) + " psi";
             case TIMES -> LengthText.decimal(value, value < 2 ? 2 : value < 10 ? 1 : 0) + " ×";
+            case HERTZ -> LengthText.decimal(value, 0) + " Hz";
         };
     }
 }

@@ -7,44 +7,39 @@ import mildtilt.column.Column;
 import mildtilt.column.ColumnTrain;
 import mildtilt.column.Joint;
 import mildtilt.column.Shaft;
+import mildtilt.job.Job;
 import mildtilt.linkage.Rod;
+import mildtilt.phasing.ForkMark;
+import mildtilt.routing.ColumnFigures;
 import mildtilt.steer.SteeringTrain;
 
 /** The figures a fabricator takes to the bench, always of the job as planned. */
 public record BenchSheet(List<JointLine> joints, List<ShaftLine> shafts, List<RodLine> rods) {
 
-    /** @param angleDeg operating angle to set */
-    public record JointLine(String name, double angleDeg, double limitDeg) {}
+    /**
+     * @param angleDeg operating angle to set
+     * @param typical whether its sizes are still a catalogue's, not measured on the part
+     */
+    public record JointLine(String name, double angleDeg, double limitDeg, boolean typical) {}
 
     /**
      * @param centres between centres, mm
      * @param cut length to cut to; empty for a part used as it comes
      * @param mark how to clock its forks; empty for a shaft with one fork
+     * @param typical whether a size that the cut follows from is still a catalogue's, not measured on the part
      */
-    public record ShaftLine(String name, double diameter, double centres, Optional<Double> cut, Optional<ForkMark> mark) {}
-
-    /**
-     * @param deg from the wheel-end fork pin to the gear-end fork pin, + clockwise seen from the wheel end
-     * @param arc the same measured round the shaft's surface, mm, always positive
-     */
-    public record ForkMark(double deg, double arc) {
-
-        /** The way to turn, seen from the wheel end. */
-        public String way() {
-            return Math.abs(deg) < 0.05 ? "in line" : deg > 0 ? "clockwise" : "anticlockwise";
-        }
-    }
+    public record ShaftLine(String name, double diameter, double centres, Optional<Double> cut, Optional<ForkMark> mark, boolean typical) {}
 
     /** @param length from joint centre to joint centre, mm */
     public record RodLine(Rod rod, double length) {}
 
-    public static BenchSheet of(SteeringTrain train) {
+    public static BenchSheet of(Job job, SteeringTrain train) {
         List<JointLine> joints = new ArrayList<>();
         List<ShaftLine> shafts = new ArrayList<>();
         train.column().ifPresent(c -> {
             for (int i = 0; i < c.column().joints().size(); i++) {
                 Joint j = c.column().joints().get(i);
-                joints.add(new JointLine(j.name(), c.jointAngleDeg(i), j.maxAngleDeg()));
+                joints.add(new JointLine(j.name(), c.jointAngleDeg(i), ColumnFigures.limitDeg(j, job.rules()), j.typical()));
             }
             for (int i = 0; i < c.column().shafts().size(); i++) {
                 shafts.add(line(c, i));
@@ -64,10 +59,10 @@ public record BenchSheet(List<JointLine> joints, List<ShaftLine> shafts, List<Ro
     private static ShaftLine line(ColumnTrain train, int i) {
         Column column = train.column();
         Shaft shaft = column.shafts().get(i);
+        boolean typical = shaft.typical() || i > 0 && column.joints().get(i - 1).typical()
+                || i < column.joints().size() && column.joints().get(i).typical();
         return new ShaftLine(shaft.name(), shaft.diameter(), column.length(i),
                 shaft.toCut() ? Optional.of(column.cutLength(i)) : Optional.empty(),
-                column.liesBetweenJoints(i)
-                        ? Optional.of(new ForkMark(shaft.clockingDeg(), Math.abs(shaft.arcFor(shaft.clockingDeg()))))
-                        : Optional.empty());
+                column.liesBetweenJoints(i) ? Optional.of(ForkMark.of(column, i, shaft.clockingDeg())) : Optional.empty(), typical);
     }
 }

@@ -67,7 +67,7 @@ public record Effort(List<Row> rows, Map<Rod, Double> rodForce) {
     /** Empty without loads or without a steering wheel to pull at. */
     static Optional<Effort> of(SteeringTrain train, Job job, List<SteerFigures.SteerRow> rows, double step) {
         Optional<Loads> loads = job.vehicle().loads();
-        Optional<Double> rim = job.column().map(c -> c.wheelDiameter() / 2);
+        Optional<Double> rim = job.column().map(c -> c.wheel().diameter() / 2);
         if (loads.isEmpty() || rim.isEmpty()) {
             return Optional.empty();
         }
@@ -85,7 +85,7 @@ public record Effort(List<Row> rows, Map<Rod, Double> rodForce) {
 
     public static Optional<Here> at(SteeringTrain train, Job job, double steeringWheelDeg) {
         Optional<Loads> loads = job.vehicle().loads();
-        Optional<Double> rim = job.column().map(c -> c.wheelDiameter() / 2);
+        Optional<Double> rim = job.column().map(c -> c.wheel().diameter() / 2);
         if (loads.isEmpty() || rim.isEmpty() || train.axle().isEmpty() || train.locked().isPresent()) {
             return Optional.empty();
         }

@@ -8,7 +8,6 @@ import java.util.function.UnaryOperator;
 import mildtilt.analysis.Analysis;
 import mildtilt.analysis.Headline;
 import mildtilt.column.Column;
-import mildtilt.column.ForkSetting;
 import mildtilt.column.Shaft;
 import mildtilt.format.DemoJob;
 import mildtilt.gear.RackAndPinion;
@@ -99,12 +98,11 @@ class ChecksTest {
         PointId lower = new PointId.JointCentre(1);
         Job cramped = JobPoints.moved(demo, lower, c.joints().getFirst().centre().plus(new Vector(15, -5, -5)));
         assertThat(find(cramped, Fault.NO_ROOM_FOR_SHAFT)).isPresent();
-        Shaft extra = new Shaft("Extra shaft", 19, 0, new ForkSetting.AnyAngle(), true);
-        Job three = demo.withColumn(new Column(c.wheelDiameter(), c.hub(), c.hubFit(),
+        Shaft extra = Shaft.round("Extra shaft", 19, 0, true);
+        Job three = demo.withColumn(c.withTrain(
                 List.of(c.shafts().get(0), c.shafts().get(1), extra, c.shafts().get(2)),
                 List.of(c.joints().get(0), c.joints().get(0).withCentre(c.joints().get(0).centre().midwayTo(c.joints().get(1).centre())
-                        .plus(new Vector(0, 30, 20))), c.joints().get(1)),
-                c.gearInput(), c.gearFit(), 0));
+                        .plus(new Vector(0, 30, 20))), c.joints().get(1)), List.of()));
         assertThat(find(three, Fault.SHAFT_FLOATS).orElseThrow().what().text(LengthUnit.MM)).contains("1 bearing");
         assertThat(Analysis.of(three).findings().stream().filter(f -> f.fault() == Fault.RIPPLE).findFirst().orElseThrow()
                 .remedies()).hasSizeGreaterThanOrEqualTo(2);

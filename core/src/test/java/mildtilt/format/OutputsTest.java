@@ -55,8 +55,8 @@ class OutputsTest {
             joints.add(c.joints().getFirst().withCentre(c.joints().getFirst().centre().plus(new Vector(45 * i, 9 * (i % 3), -30 * i))));
             shafts.add(i < 7 ? c.shafts().get(1) : c.shafts().get(2));
         }
-        Job job = demo.job().withColumn(new Column(380, c.hub(), c.hubFit(), shafts, joints,
-                joints.getLast().centre().plus(new Vector(60, 10, -80)), c.gearFit(), 0));
+        Job job = demo.job().withColumn(c.withTrain(shafts, joints, List.of())
+                .withGearInput(joints.getLast().centre().plus(new Vector(60, 10, -80))));
         assertThat(card(Analysis.of(job), LengthUnit.MM)).contains("Pinion stub", "Turning circle", "not an approval");
     }
 

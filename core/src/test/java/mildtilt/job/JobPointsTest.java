@@ -143,10 +143,10 @@ class JobPointsTest {
         assertThatThrownBy(() -> rack(demo).withTravelPerLeftTurn(0)).hasMessageContaining("travel per turn");
         assertThatThrownBy(() -> rack(demo).withTravelEachWay(-3)).hasMessageContaining("each way");
         Column c = demo.column().orElseThrow();
-        assertThatThrownBy(() -> c.withWheelDiameter(0)).hasMessageContaining("diameter");
+        assertThatThrownBy(() -> c.wheel().withDiameter(0)).hasMessageContaining("diameter");
         assertThatThrownBy(() -> c.withShaft(0, c.shafts().get(0).withClockingDeg(5))).hasMessageContaining("one fork");
         assertThatThrownBy(() -> c.withJoint(1, c.joints().get(1).withCentre(c.gearInput()))).hasMessageContaining("\"Pinion stub\"");
-        assertThatThrownBy(() -> new Column(1, c.hub(), c.hubFit(), c.shafts(), List.of(), c.gearInput(), c.gearFit(), 0))
+        assertThatThrownBy(() -> c.withTrain(c.shafts(), List.of(), List.of()))
                 .hasMessageContaining("needs 1 shafts, but has 3");
     }
 }

@@ -7,7 +7,7 @@ import java.util.Optional;
 import mildtilt.format.DemoJob;
 import mildtilt.job.Job;
 import mildtilt.linkage.Rod;
-import mildtilt.shop.BenchSheet.ForkMark;
+import mildtilt.phasing.ForkMark;
 import mildtilt.steer.SteeringTrain;
 import org.junit.jupiter.api.Test;
 
@@ -16,7 +16,7 @@ class BenchSheetTest {
     @Test
     void whatTheDemoTakesToTheBench() {
         Job demo = DemoJob.MARSH_CARRIER.job();
-        BenchSheet sheet = BenchSheet.of(new SteeringTrain(demo));
+        BenchSheet sheet = BenchSheet.of(demo, new SteeringTrain(demo));
         assertThat(sheet.joints()).extracting(BenchSheet.JointLine::name).containsExactly("Upper joint", "Lower joint");
         assertThat(sheet.shafts().get(0).cut()).isEmpty();
         assertThat(sheet.shafts().get(0).mark()).isEmpty();
@@ -31,16 +31,16 @@ class BenchSheetTest {
 
     @Test
     void marksAreToldAsSeenFromTheWheelEnd() {
-        assertThat(new ForkMark(12, 2).way()).isEqualTo("clockwise");
-        assertThat(new ForkMark(-12, 2).way()).isEqualTo("anticlockwise");
-        assertThat(new ForkMark(0.01, 0).way()).isEqualTo("in line");
+        assertThat(new ForkMark(12, 2, 19, Optional.empty()).way()).isEqualTo("clockwise");
+        assertThat(new ForkMark(-12, 2, 19, Optional.empty()).way()).isEqualTo("anticlockwise");
+        assertThat(new ForkMark(0.01, 0, 19, Optional.empty()).way()).isEqualTo("in line");
     }
 
     @Test
     void aJobWithoutPartsHasAnEmptySheet() {
         Job demo = DemoJob.MARSH_CARRIER.job();
-        BenchSheet sheet = BenchSheet.of(new SteeringTrain(
-                new Job("none", "", demo.vehicle(), Optional.empty(), Optional.empty(), demo.targets())));
+        Job none = new Job("none", "", demo.vehicle(), Optional.empty(), Optional.empty(), demo.targets());
+        BenchSheet sheet = BenchSheet.of(none, new SteeringTrain(none));
         assertThat(sheet.joints()).isEmpty();
         assertThat(sheet.shafts()).isEmpty();
         assertThat(sheet.rods()).isEmpty();

@@ -128,7 +128,7 @@ class LoadsTest {
         assertThat(middle.row().returning()).isCloseTo(0, within(0.5));
         SteerFigures s = SteerSweep.of(train, job, Grid.USUAL).orElseThrow();
         double torque = Effort.parkedTorque(job.vehicle().loads().orElseThrow(), job.vehicle().tyreWidth(), s.left().scrubRadius());
-        double rim = job.column().orElseThrow().wheelDiameter() / 2;
+        double rim = job.column().orElseThrow().wheel().diameter() / 2;
         assertThat(middle.row().parked()).isCloseTo(2 * torque / s.ratioAtCentre().orElseThrow() / rim / 0.85,
                 within(middle.row().parked() * 0.02));
         assertThat(s.effort().orElseThrow().worstParked()).isGreaterThanOrEqualTo(middle.row().parked() - 1e-9);

@@ -357,15 +357,15 @@ final class ElevationSheet extends InkedPane {
 
     private static boolean faint(Pen pen) {
         return switch (pen) {
-            case GROUND, CENTRE_LINE, TYRE, WISHBONE, STEER_AXIS, GEAR_BOX, STRUT, SPINDLE, BEAM, TRACK_BAR, LOCK_ARC, TURN_AXIS -> true;
-            case STEERING_WHEEL, SHAFT, JOINT, FORK_PIN, RACK, TIE_ROD, STEERING_ARM, GEAR_ARM, DRIVEN_ROD, GUIDE, SHUTTLE -> false;
+            case GROUND, CENTRE_LINE, TYRE, WISHBONE, STEER_AXIS, GEAR_BOX, STRUT, SPINDLE, BEAM, TRACK_BAR, TUBE, LOCK_ARC, TURN_AXIS -> true;
+            case STEERING_WHEEL, SHAFT, JOINT, FORK_PIN, BEARING, RACK, TIE_ROD, STEERING_ARM, GEAR_ARM, DRIVEN_ROD, GUIDE, SHUTTLE -> false;
         };
     }
 
     private static double width(Pen pen) {
         return switch (pen) {
             case GROUND, CENTRE_LINE, STEER_AXIS, LOCK_ARC, TURN_AXIS -> 1;
-            case TYRE, RACK, GEAR_BOX, SHUTTLE, GUIDE -> 1.5;
+            case TYRE, RACK, GEAR_BOX, SHUTTLE, GUIDE, TUBE, BEARING -> 1.5;
             case WISHBONE, STEERING_WHEEL, FORK_PIN, JOINT, STRUT, SPINDLE, TRACK_BAR -> 2;
             case SHAFT, TIE_ROD, STEERING_ARM, GEAR_ARM, DRIVEN_ROD -> 4;
             case BEAM -> 7;

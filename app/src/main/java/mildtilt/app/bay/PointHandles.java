@@ -69,7 +69,7 @@ final class PointHandles extends Pane {
     private boolean ofStage(PointId id) {
         WorkStage stage = bench.stageProperty().get();
         return switch (id) {
-            case PointId.Hub _, PointId.JointCentre _, PointId.GearInput _ -> stage != WorkStage.LINKAGE;
+            case PointId.Hub _, PointId.JointCentre _, PointId.GearInput _, PointId.BearingMiddle _ -> stage != WorkStage.LINKAGE;
             case PointId.GearCentre _, PointId.GearArmEnd _, PointId.IdlerPivot _, PointId.IdlerEnd _, PointId.CrankPivot _,
                     PointId.DrivenPoint _, PointId.InnerPivot _, PointId.TrackBarBody _, PointId.TrackBarAxle _,
                     PointId.CentrePinPoint _ -> stage != WorkStage.COLUMN;
@@ -84,7 +84,7 @@ final class PointHandles extends Pane {
         return !(sheet.elevation() == Elevation.SIDE && mirrored && switch (id) {
             case PointId.OnCorner c -> c.side() == Side.RIGHT;
             case PointId.InnerPivot e -> e.side() == Side.RIGHT;
-            case PointId.Hub _, PointId.JointCentre _, PointId.GearInput _, PointId.GearCentre _, PointId.GearArmEnd _,
+            case PointId.Hub _, PointId.JointCentre _, PointId.GearInput _, PointId.BearingMiddle _, PointId.GearCentre _, PointId.GearArmEnd _,
                     PointId.IdlerPivot _, PointId.IdlerEnd _, PointId.CrankPivot _, PointId.DrivenPoint _, PointId.TrackBarBody _,
                     PointId.TrackBarAxle _, PointId.CentrePinPoint _ -> false;
         });

@@ -69,7 +69,7 @@ final class Solids {
         }
         train.column().ifPresent(c -> {
             forks(c, steeringWheelDeg);
-            ring(c.column().hub(), c.column().axis(0), c.column().wheelDiameter() / 2, radius(Pen.STEERING_WHEEL),
+            ring(c.column().hub(), c.column().axis(0), c.column().wheel().diameter() / 2, radius(Pen.STEERING_WHEEL),
                     material(new Element.Wheel(), metal));
         });
         job.axle().ifPresent(a -> gear(new Element.GearElement(), a.gear()));
@@ -82,7 +82,7 @@ final class Solids {
 
     private static double radius(Pen pen) {
         return switch (pen) {
-            case GROUND, CENTRE_LINE, TYRE, FORK_PIN, LOCK_ARC, TURN_AXIS, GEAR_BOX, SHUTTLE -> 0;
+            case GROUND, CENTRE_LINE, TYRE, FORK_PIN, LOCK_ARC, TURN_AXIS, GEAR_BOX, SHUTTLE, TUBE, BEARING -> 0;
             case STEERING_WHEEL -> 12;
             case SHAFT -> 10;
             case JOINT -> 6;
@@ -128,18 +128,22 @@ final class Solids {
 
     private static boolean dullPen(Pen pen) {
         return switch (pen) {
-            case WISHBONE, STEER_AXIS, STRUT, SPINDLE, BEAM, TRACK_BAR -> true;
-            case GROUND, CENTRE_LINE, STEERING_WHEEL, SHAFT, JOINT, FORK_PIN, RACK, TIE_ROD, STEERING_ARM, TYRE, GEAR_BOX, GEAR_ARM,
+            case WISHBONE, STEER_AXIS, STRUT, SPINDLE, BEAM, TRACK_BAR, TUBE -> true;
+            case GROUND, CENTRE_LINE, STEERING_WHEEL, SHAFT, JOINT, FORK_PIN, RACK, BEARING, TIE_ROD, STEERING_ARM, TYRE, GEAR_BOX, GEAR_ARM,
                     DRIVEN_ROD, GUIDE, SHUTTLE, LOCK_ARC, TURN_AXIS -> false;
         };
     }
 
-    /** What the sketch only outlines: a gear's housing, a shuttle's block. */
+    /** What the sketch only outlines: a gear's housing, a shuttle's block, a bearing, the column's tube. */
     private void block(Stroke.Outline outline) {
         int half = outline.points().size() / 2;
         if (outline.pen() == Pen.SHUTTLE && half > 1) {
             bar(middle(outline.points().subList(0, half)), middle(outline.points().subList(half, 2 * half)), 24,
                     material(outline.element().orElseThrow(), metal));
+        } else if (outline.pen() == Pen.BEARING || outline.pen() == Pen.TUBE) {
+            Point from = middle(outline.points().subList(0, half - 1));
+            bar(from, middle(outline.points().subList(half, 2 * half - 1)), outline.points().getFirst().distanceTo(from),
+                    material(outline.element().orElseThrow(), outline.pen() == Pen.TUBE ? dull : metal));
         } else if (outline.pen() == Pen.GEAR_BOX) {
             // Its eight corners: the fifth lies along the shaft from the first.
             Vector along = outline.points().get(4).minus(outline.points().get(0)).times(0.5);

@@ -14,6 +14,7 @@ import java.util.stream.Collectors;
 import mildtilt.analysis.Analysis;
 import mildtilt.app.shell.MildTilt;
 import mildtilt.format.AnalysisJson;
+import mildtilt.format.CatalogueFile;
 import mildtilt.format.CsvFiles;
 import mildtilt.format.DemoJob;
 import mildtilt.format.HandPosition;
@@ -120,7 +121,7 @@ public final class Main implements Callable<Integer> {
         public Integer call() {
             try {
                 List<HandPosition> at = positions.isPresent() ? CsvFiles.readPositions(positions.get()) : List.of();
-                Analysis analysis = Analysis.of(JobFile.open(file), grid());
+                Analysis analysis = Analysis.of(JobFile.open(file), grid(), CatalogueFile.shipped());
                 print(AnalysisJson.write(analysis, at));
                 if (out.isPresent()) {
                     CsvFiles.write(analysis, out.get());

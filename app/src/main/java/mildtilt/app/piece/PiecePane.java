@@ -5,8 +5,10 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.DoubleFunction;
+import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
+import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.Tooltip;
@@ -79,6 +81,7 @@ public final class PiecePane extends VBox {
         }
         GridPane grid = grid();
         addFields(grid, PieceFields.of(bench.job(), element));
+        bench.job().column().ifPresent(c -> addChoices(grid, new ColumnFields(c).choices(element)));
         if (!grid.getChildren().isEmpty()) {
             body.getChildren().add(grid);
         }
@@ -111,6 +114,31 @@ public final class PiecePane extends VBox {
             name.setLabelFor(field);
             GridPane.setHgrow(name, Priority.ALWAYS);
             grid.addRow(row++, name, field);
+        }
+    }
+
+    private void addChoices(GridPane grid, List<PieceChoice> choices) {
+        int row = grid.getRowCount();
+        for (PieceChoice c : choices) {
+            Label name = new Label(c.label());
+            if (!c.meaning().isEmpty()) {
+                name.setTooltip(new Tooltip(c.meaning()));
+            }
+            ChoiceBox<String> box = new ChoiceBox<>();
+            box.getItems().setAll(c.options());
+            box.getSelectionModel().select(c.chosen());
+            box.setId("choice-" + c.label().toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-"));
+            box.setAccessibleText(c.label());
+            box.getStyleClass().add("piece-choice");
+            box.getSelectionModel().selectedIndexProperty().addListener((_, was, is) -> {
+                // A refused choice shows what holds again.
+                if (is.intValue() >= 0 && !is.equals(c.chosen())
+                        && !bench.edit(c.label() + " of " + head.getText() + ": " + c.options().get(is.intValue()), j -> c.set().apply(j, is.intValue()))) {
+                    Platform.runLater(this::refresh);
+                }
+            });
+            name.setLabelFor(box);
+            grid.addRow(row++, name, box);
         }
     }
 

@@ -22,12 +22,14 @@ final class ElementHeadline {
     static String of(Analysis a, Element element, LengthUnit unit) {
         return switch (element) {
             case Element.Wheel _ -> a.steer().map(s -> new Quantity(s.turnsAvailable(), Unit.TURNS).text(unit))
-                    .orElseGet(() -> Quantity.length(a.job().column().orElseThrow().wheelDiameter()).text(unit));
+                    .orElseGet(() -> Quantity.length(a.job().column().orElseThrow().wheel().diameter()).text(unit));
             case Element.ShaftAt s -> {
                 var line = a.bench().shafts().get(s.index());
                 yield Quantity.length(line.cut().orElse(line.centres())).text(unit);
             }
             case Element.JointAt j -> Quantity.angle(a.bench().joints().get(j.index()).angleDeg()).text(unit);
+            case Element.Tube _ -> text(a.job().column().flatMap(c -> c.tube()).map(t -> t.to() - t.from()), Unit.LENGTH, unit);
+            case Element.BearingAt b -> Quantity.length(a.job().column().orElseThrow().bearings().get(b.index()).bore()).text(unit);
             case Element.GearElement _ -> text(a.steer().flatMap(s -> s.ratioAtCentre()), Unit.RATIO, unit);
             case Element.GearArm _ -> Quantity.length(((ArmGear) a.job().axle().orElseThrow().gear()).armLength()).text(unit);
             case Element.DrivenRod _ -> text(drivenRod(a), Unit.LENGTH, unit);
@@ -55,6 +57,8 @@ final class ElementHeadline {
             case Element.Wheel _ -> a.steer().isPresent() ? "lock to lock" : "rim diameter";
             case Element.ShaftAt s -> a.bench().shafts().get(s.index()).cut().isPresent() ? "cut to" : "centres";
             case Element.JointAt _ -> "angle";
+            case Element.Tube _ -> "bearings apart";
+            case Element.BearingAt _ -> "bore";
             case Element.GearElement _ -> "ratio";
             case Element.GearArm _ -> "length";
             case Element.DrivenRod _ -> "centres";

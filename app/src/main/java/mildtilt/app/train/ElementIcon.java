@@ -46,6 +46,20 @@ final class ElementIcon extends InkedPane {
                 g.strokeLine(6, 19, 40, 7);
             }
             case Element.JointAt _ -> joint(g);
+            case Element.Tube _ -> {
+                g.setLineWidth(1.5);
+                g.strokePolygon(new double[] {8, 35, 39, 12}, new double[] {16, 3, 11, 24}, 4);
+                g.setLineWidth(3);
+                g.strokeLine(2, 24, 10, 20);
+                g.strokeLine(37, 7, 44, 4);
+            }
+            case Element.BearingAt _ -> {
+                g.setLineWidth(1.5);
+                g.strokeOval(13, 1, 20, 20);
+                g.strokePolyline(new double[] {8, 8, 38, 38}, new double[] {25, 19, 19, 25}, 4);
+                g.setLineWidth(3);
+                g.strokeOval(18, 6, 10, 10);
+            }
             case Element.GearElement _ -> {
                 if (job.axle().map(a -> a.gear() instanceof RackAndPinion).orElse(true)) {
                     rack(g);

@@ -1,8 +1,10 @@
-package mildtilt.column;
+package mildtilt.phasing;
 
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import mildtilt.column.ColumnTrain;
+import mildtilt.column.Transfer;
 
 /**
  * The clockings that leave the least ripple, in closed form, for any number of joints.
@@ -49,15 +51,11 @@ final class LeastRipple {
         }
         blocks.add(block);
 
-        double[] length = blocks.stream().mapToDouble(t -> 2 * atanh(t.unevenness())).toArray();
+        double[] length = blocks.stream().mapToDouble(Transfer::stretch).toArray();
         double[] turn = cornerTurns(length);
         double[] one = assemble(train, blocks, gapShaft, turn, set);
         double[] mirrored = assemble(train, blocks, gapShaft, Arrays.stream(turn).map(t -> -t).toArray(), set);
         return turning(one, set) <= turning(mirrored, set) ? one : mirrored;
-    }
-
-    private static double atanh(double x) {
-        return 0.5 * Math.log((1 + x) / (1 - x));
     }
 
     private static double[] assemble(
@@ -65,19 +63,9 @@ final class LeastRipple {
         double[] all = set.clone();
         for (int k = 0; k < gapShaft.length; k++) {
             int i = gapShaft[k];
-            all[i] = turn[k] - after(blocks.get(k)) - before(blocks.get(k + 1)) - train.phase(i);
+            all[i] = turn[k] - blocks.get(k).turnAfter() - blocks.get(k + 1).turnBefore() - train.phase(i);
         }
         return all;
-    }
-
-    /** A transfer is a turn, a stretch along the first axis, and a turn; this is the second turn. */
-    private static double after(Transfer t) {
-        return t.flip().norm() == 0 ? t.conformal().getArgument()
-                : (t.conformal().getArgument() + t.flip().getArgument()) / 2;
-    }
-
-    private static double before(Transfer t) {
-        return t.flip().norm() == 0 ? 0 : (t.conformal().getArgument() - t.flip().getArgument()) / 2;
     }
 
     private static double turning(double[] clockings, double[] from) {

@@ -1,9 +1,11 @@
-package mildtilt.column;
+package mildtilt.phasing;
 
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.stream.IntStream;
+import mildtilt.column.ColumnTrain;
+import mildtilt.column.ForkSetting;
 import mildtilt.column.ForkSetting.AnyAngle;
 import mildtilt.column.ForkSetting.Fixed;
 import mildtilt.column.ForkSetting.Stepped;
@@ -14,20 +16,20 @@ import mildtilt.column.ForkSetting.Stepped;
  * @param clockingDeg one for each shaft between two joints, degrees in (−90, 90]: half a turn brings a
  *     fork's pin back into line
  * @param ripplePct ripple that is left, percent
+ * @param proven whether no other setting can leave less; false only where there were too many to rule all out
  */
-public record BestClocking(List<Double> clockingDeg, double ripplePct) {
+public record BestClocking(List<Double> clockingDeg, double ripplePct, boolean proven) {
 
-    /** Up to this many combinations of steps are all tried; beyond, one shaft after another is improved. */
+    /** Up to this many combinations of steps are all tried beside shafts that are free to be set to any angle. */
     private static final long EXHAUSTIVE = 120_000;
 
     public BestClocking {
         clockingDeg = List.copyOf(clockingDeg);
     }
 
-    /** With each shaft set only as its own {@link ForkSetting} allows. */
+    /** With each shaft set only as its own ends allow. */
     public static BestClocking asMade(ColumnTrain train) {
-        return of(train, IntStream.range(0, train.gaps())
-                .mapToObj(i -> train.column().shafts().get(i + 1).setting()).toList());
+        return of(train, IntStream.range(0, train.gaps()).mapToObj(i -> train.column().setting(i + 1)).toList());
     }
 
     /** With the same setting for every shaft, whatever the job says of them. */
@@ -38,13 +40,14 @@ public record BestClocking(List<Double> clockingDeg, double ripplePct) {
     /** With one shaft free to be set as it allows, all others left as they are. */
     public static BestClocking ofOne(ColumnTrain train, int shaft) {
         return of(train, IntStream.range(0, train.gaps())
-                .mapToObj(i -> i + 1 == shaft ? train.column().shafts().get(shaft).setting() : new Fixed())
+                .mapToObj(i -> i + 1 == shaft ? train.column().setting(shaft) : new Fixed())
                 .toList());
     }
 
     private static BestClocking of(ColumnTrain train, List<ForkSetting> settings) {
         double[] now = train.clockings();
         boolean[] free = new boolean[now.length];
+        boolean anyFree = false;
         List<double[]> choices = new ArrayList<>();
         long combinations = 1;
         for (int i = 0; i < now.length; i++) {
@@ -56,14 +59,23 @@ public record BestClocking(List<Double> clockingDeg, double ripplePct) {
                 case Fixed _ -> new double[] {now[i]};
                 case Stepped s -> Arrays.stream(s.settings()).map(Math::toRadians).toArray();
             };
+            anyFree |= free[i];
             choices.add(choice);
             combinations = Math.min(EXHAUSTIVE + 1, combinations * choice.length);
         }
-        double[] best = combinations <= EXHAUSTIVE
-                ? tryAll(train, free, choices)
-                : improveEach(train, free, choices);
-        double ripple = train.transfer(best).ripplePct();
-        return new BestClocking(Arrays.stream(best).mapToObj(BestClocking::normalDeg).toList(), ripple);
+        if (!anyFree && now.length > 0) {
+            StepSearch.Found found = StepSearch.best(train, choices);
+            return found(train, found.clockings(), found.proven());
+        }
+        return combinations <= EXHAUSTIVE
+                ? found(train, tryAll(train, free, choices), true)
+                : found(train, improveEach(train, free, choices), false);
+    }
+
+    private static BestClocking found(ColumnTrain train, double[] rad, boolean proven) {
+        double ripple = train.transfer(rad).ripplePct();
+        // A train that is as even as arithmetic can tell can't be beaten, however it was found.
+        return new BestClocking(Arrays.stream(rad).mapToObj(BestClocking::normalDeg).toList(), ripple, proven || ripple < 1e-9);
     }
 
     private static double[] tryAll(ColumnTrain train, boolean[] free, List<double[]> choices) {

@@ -1,0 +1,85 @@
+package mildtilt.catalogue;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.DoubleStream;
+import java.util.stream.Stream;
+import mildtilt.column.Bearing;
+import mildtilt.column.ColumnTube;
+import mildtilt.column.Joint;
+import mildtilt.column.Seat;
+import mildtilt.column.Shaft;
+import mildtilt.column.Socket;
+
+/**
+ * Generic parts with typical sizes, to be put into a column and then measured. A part's place means nothing here.
+ *
+ * @param joints single, double and couplings
+ * @param shafts whole shafts, sliding ones too
+ * @param ends forks, hubs and gear inputs: what a shaft's end can sit in
+ * @param tubes column tubes
+ */
+public record Catalogue(
+        List<Joint> joints,
+        List<Shaft> shafts,
+        List<NamedEnd> ends,
+        List<Bearing> bearings,
+        List<NamedTube> tubes,
+        List<RodEndPart> rodEnds) {
+
+    public static final Catalogue NONE = new Catalogue(List.of(), List.of(), List.of(), List.of(), List.of(), List.of());
+
+    public record NamedEnd(String name, Socket socket) {}
+
+    public record NamedTube(String name, ColumnTube tube) {}
+
+    /**
+     * @param bore of the ball, mm
+     * @param thread of the shank, mm
+     * @param tiltDeg that its ball allows, degrees
+     */
+    public record RodEndPart(String name, double bore, double thread, double tiltDeg) {}
+
+    public Catalogue {
+        joints = List.copyOf(joints);
+        shafts = List.copyOf(shafts);
+        ends = List.copyOf(ends);
+        bearings = List.copyOf(bearings);
+        tubes = List.copyOf(tubes);
+        rodEnds = List.copyOf(rodEnds);
+    }
+
+    /** All bores that bearings can be had with, rising, mm. */
+    public DoubleStream bores() {
+        return bearings.stream().mapToDouble(Bearing::bore).sorted().distinct();
+    }
+
+    /** The largest bore that is smaller than a shaft by more than the tolerance, mm. */
+    public Optional<Double> boreBelow(double shaft, double tolerance) {
+        return bores().filter(b -> b < shaft - tolerance).boxed().max(Comparator.naturalOrder());
+    }
+
+    /** The smallest bore that is larger than a shaft by more than the tolerance, mm. */
+    public Optional<Double> boreAbove(double shaft, double tolerance) {
+        return bores().filter(b -> b > shaft + tolerance).boxed().min(Comparator.naturalOrder());
+    }
+
+    /** A joint of the same kind with other bores, if there is one; the nearest in angle allowed first. */
+    public Optional<Joint> jointLike(Joint joint, Seat wheelShaft, Seat gearShaft, double tolerance) {
+        return joints.stream().filter(j -> j.kind().equals(joint.kind()))
+                .filter(j -> takes(j.wheelSide().socket(), wheelShaft, tolerance) && takes(j.gearSide().socket(), gearShaft, tolerance))
+                .min(Comparator.comparingDouble(j -> Math.abs(j.maxAngleDeg() - joint.maxAngleDeg())));
+    }
+
+    private static boolean takes(Optional<Socket> socket, Seat shaft, double tolerance) {
+        return socket.map(s -> EndFit.between(shaft, s, tolerance) == EndFit.FITS).orElse(false);
+    }
+
+    /** Everything by name, for a search. */
+    public Stream<String> names() {
+        return Stream.of(joints.stream().map(Joint::name), shafts.stream().map(Shaft::name), ends.stream().map(NamedEnd::name),
+                bearings.stream().map(Bearing::name), tubes.stream().map(NamedTube::name), rodEnds.stream().map(RodEndPart::name))
+                .flatMap(s -> s);
+    }
+}

@@ -1,0 +1,242 @@
+package mildtilt.check;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+import mildtilt.catalogue.Catalogue;
+import mildtilt.column.Bearing;
+import mildtilt.column.Column;
+import mildtilt.column.Joint;
+import mildtilt.column.JointKind;
+import mildtilt.column.Seat;
+import mildtilt.column.Shaft;
+import mildtilt.geometry.Vector;
+import mildtilt.job.Element;
+import mildtilt.job.Job;
+import mildtilt.measure.Phrase;
+import mildtilt.measure.Quantity;
+import mildtilt.routing.ColumnFigures;
+import mildtilt.routing.TrainEdits;
+import mildtilt.support.BearingPlace;
+import mildtilt.support.FixedAxes;
+import mildtilt.support.OutOfLine;
+import mildtilt.support.Span;
+
+/** Faults of what holds the column: floating shafts, long spans, bearings out of line or of the wrong bore, axes that miss. */
+final class SupportChecks {
+
+    /** A joint is put on a measured axis at best this truly, mm. */
+    private static final double ON_AXIS = 0.5;
+    /** Between the two joints that take the place of one and the nearest point of the axes, mm. */
+    private static final double JOINTS_APART = 60;
+    private static final double TUBE = 45;
+    private static final double BEARING_SLIP = 0.05;
+    private static final int OFFERED = 3;
+
+    private final Job job;
+    private final Column column;
+    private final ColumnFigures figures;
+    private final Catalogue catalogue;
+
+    SupportChecks(Job job, ColumnFigures figures, Catalogue catalogue) {
+        this.job = job;
+        this.column = job.column().orElseThrow();
+        this.figures = figures;
+        this.catalogue = catalogue;
+    }
+
+    List<Finding> findings() {
+        List<Finding> all = new ArrayList<>();
+        floating(all);
+        figures.spans().forEach(s -> span(s, all));
+        figures.outOfLine().forEach(o -> fighting(o, all));
+        for (int i = 0; i < column.bearings().size(); i++) {
+            bore(i, all);
+        }
+        figures.axes().ifPresent(a -> axes(a, all));
+        return all;
+    }
+
+    private void floating(List<Finding> all) {
+        if (figures.supports().allHeld()) {
+            return;
+        }
+        int first = figures.supports().held().indexOf(false);
+        if (first == 0) {
+            all.add(new Finding(Fault.SHAFT_FLOATS, Severity.LOOK, new Element.ShaftAt(0),
+                    Phrase.of("Nothing is said to hold " + column.shafts().getFirst().name() + "."),
+                    "The shaft at the wheel needs two bearings of its own: those of a column tube, or two that carry a bare shaft. "
+                            + "Without them every push on the wheel goes into the first joint.",
+                    List.of(new Remedy(Phrase.of("Put it in a column tube with a bearing near each end"),
+                            j -> j.editColumn(c -> TrainEdits.withTube(c, TUBE, 0))))));
+            return;
+        }
+        List<String> names = new ArrayList<>();
+        for (int i = 0; i < column.shafts().size(); i++) {
+            if (!figures.supports().held().get(i)) {
+                names.add(column.shafts().get(i).name());
+            }
+        }
+        int missing = figures.supports().missing();
+        List<Remedy> remedies = BearingPlace.of(column).stream().limit(OFFERED).map(p -> new Remedy(
+                Phrase.of("Put a support bearing on " + column.shafts().get(p.shaft()).name() + ", {0} from the centre of "
+                        + column.joints().get(p.joint()).name() + ", where it moves the joint {1} its own play",
+                        Quantity.length(p.toJoint()), Quantity.times(p.gain())),
+                j -> j.editColumn(p::putOn))).toList();
+        Optional<Joint> loose = column.joints().stream().filter(j -> !j.kind().locates()).findFirst();
+        all.add(new Finding(Fault.SHAFT_FLOATS, Severity.STOP, new Element.ShaftAt(first),
+                Phrase.of((names.size() == 1 ? names.getFirst() + " floats" : String.join(" and ", names) + " float")
+                        + ": " + missing + (missing == 1 ? " bearing more is" : " bearings more are") + " needed."),
+                (loose.isPresent() ? loose.get().name() + " is a double joint that does not centre itself: it holds neither of its shafts, so "
+                        + "each needs bearings of its own. " : "More joints than the ends can hold fold under load like a chain. ")
+                        + "A bearing does most close to the joint it steadies. Its bracket must be stiff: weld it to the frame, not to sheet.",
+                remedies));
+    }
+
+    private void span(Span s, List<Finding> all) {
+        double least = job.rules().spanHz();
+        if (s.hertz() >= least) {
+            return;
+        }
+        Shaft shaft = column.shafts().get(s.shaft());
+        double longest = Span.longestFor(shaft, least);
+        List<Remedy> remedies = new ArrayList<>();
+        double middle = (s.from() + s.to()) / 2;
+        if (middle > 0) {
+            remedies.add(new Remedy(Phrase.of("Put a bearing on " + shaft.name() + ", {0} from its wheel end, in line", Quantity.length(middle)),
+                    j -> j.editColumn(c -> {
+                        Column with = TrainEdits.withBearing(c, s.shaft(),
+                                Bearing.planned("Steady bearing", Bearing.Kind.PILLOW_BLOCK, Bearing.Mount.FRAME, s.shaft(), 0, shaft.diameter()));
+                        return with.editBearing(with.bearings().size() - 1, b -> b.on(s.shaft(), middle));
+                    })));
+        }
+        all.add(new Finding(Fault.SPAN_LONG, Severity.LOOK, new Element.ShaftAt(s.shaft()),
+                Phrase.of("{0} of " + shaft.name() + " hang free, which is long for its diameter of {1}: at most {2}.",
+                        Quantity.length(s.length()), Quantity.length(shaft.diameter()), Quantity.length(longest)),
+                Phrase.of("A span that long shakes at " + Math.round(s.hertz()) + " times a second, within reach of engine and road; the rule set asks for "
+                        + Math.round(least) + ". A tube of the same weight is stiffer than a bar."), remedies));
+    }
+
+    private void fighting(OutOfLine o, List<Finding> all) {
+        Bearing b = column.bearings().get(o.bearing());
+        boolean bent = o.off() > job.rules().outOfLine();
+        boolean leant = o.pastItsAlignment(column);
+        if (!bent && !leant) {
+            return;
+        }
+        Phrase what = bent
+                ? Phrase.of(b.name() + " fights the others: it stands {0} out of line and is pressed with {1}.", Quantity.length(o.off()), Quantity.force(o.sideLoad()))
+                : Phrase.of("The shaft leans {0} in " + b.name() + ", and a " + b.kind().label() + " takes {1}.",
+                        Quantity.angle(o.tiltDeg()), Quantity.angle(b.kind().selfAlignDeg()));
+        String move = Stream.of(b.offAcross() == 0 ? "" : "{0} to the " + (b.offAcross() > 0 ? "right" : "left"),
+                b.offUp() == 0 ? "" : "{1} " + (b.offUp() > 0 ? "down" : "up")).filter(s -> !s.isEmpty()).reduce((a, c) -> a + " and " + c).orElse("");
+        List<Remedy> remedies = move.isEmpty() ? List.of() : List.of(new Remedy(
+                Phrase.of("Shim " + b.name() + " " + move, Quantity.length(Math.abs(b.offAcross())), Quantity.length(Math.abs(b.offUp()))),
+                j -> j.editColumn(c -> c.editBearing(o.bearing(), x -> x.withOff(0, 0)))));
+        all.add(new Finding(Fault.BEARINGS_FIGHT, Severity.LOOK, new Element.BearingAt(o.bearing()), what,
+                "Bearings that do not lie on one line bend the shaft once in every turn: it turns stiff and springs back. Bolt one up, "
+                        + "let the shaft find the others, then shim.", remedies));
+    }
+
+    private void bore(int index, List<Finding> all) {
+        Bearing b = column.bearings().get(index);
+        Shaft s = column.shafts().get(b.shaft());
+        double play = b.bore() - s.diameter();
+        boolean round = s.profile() instanceof Seat.Round;
+        if (round && play >= -1e-6 && play <= BEARING_SLIP + 1e-6) {
+            return;
+        }
+        Phrase what = !round ? Phrase.of(b.name() + " has nothing round to run on: " + s.name() + " is " + s.profile().label() + " there.")
+                : play < 0 ? Phrase.of(b.name() + " has a bore of {0}; " + s.name() + " of {1} does not go through.", Quantity.length(b.bore()), Quantity.length(s.diameter()))
+                : Phrase.of(b.name() + " has a bore of {0}; " + s.name() + " of {1} rattles in it.", Quantity.length(b.bore()), Quantity.length(s.diameter()));
+        Optional<Double> below = catalogue.boreBelow(s.diameter(), BEARING_SLIP);
+        Optional<Double> above = catalogue.boreAbove(s.diameter() + 1e-6, BEARING_SLIP);
+        Optional<Double> same = catalogue.bores().boxed().filter(x -> x >= s.diameter() - 1e-6 && x <= s.diameter() + BEARING_SLIP).findFirst();
+        List<Remedy> remedies = new ArrayList<>();
+        same.ifPresent(x -> remedies.add(new Remedy(Phrase.of("Take a bearing with a bore of {0}", Quantity.length(x)),
+                j -> j.editColumn(c -> c.editBearing(index, k -> k.withBore(x))))));
+        if (round && s.toCut()) {
+            below.ifPresent(x -> remedies.add(new Remedy(Phrase.of("Turn " + s.name() + " down to {0} and take a bearing of that bore", Quantity.length(x)),
+                    j -> j.editColumn(c -> c.editShaft(b.shaft(), k -> k.withEnds(Optional.of(k.wheelEndSeat()), Optional.of(k.gearEndSeat()))
+                            .withDiameter(x)).editBearing(index, k -> k.withBore(x))))));
+        }
+        Phrase why = Phrase.of("A bearing must be a light push on its shaft.");
+        if (below.isPresent()) {
+            why = why.then(Phrase.of(" The next standard bore below is {0}: turn the shaft down to it.", Quantity.length(below.get())));
+        }
+        if (above.isPresent()) {
+            why = why.then(Phrase.of(" The next above is {0}: a sleeve takes up {1} all round.", Quantity.length(above.get()),
+                    Quantity.length((above.get() - s.diameter()) / 2)));
+        }
+        all.add(new Finding(Fault.BEARING_BORE, play < 0 || !round ? Severity.STOP : Severity.LOOK, new Element.BearingAt(index), what, why, remedies));
+    }
+
+    private void axes(FixedAxes axes, List<Finding> all) {
+        if (axes.crossing().isPresent()) {
+            crossing(axes, axes.crossing().get(), all);
+            return;
+        }
+        off(axes.firstOff(), 0, "the column", all);
+        off(axes.lastOff(), column.joints().size() - 1, "the gear's input", all);
+    }
+
+    private void off(Optional<Double> off, int joint, String whose, List<Finding> all) {
+        if (off.isEmpty() || off.get() <= ON_AXIS) {
+            return;
+        }
+        String name = column.joints().get(joint).name();
+        List<Remedy> remedies = column.joints().size() < 2 ? List.of() : List.of(new Remedy(
+                Phrase.of("Put " + name + " on the measured axis, {0} over", Quantity.length(off.get())), j -> j.editColumn(FixedAxes::onAxes)));
+        all.add(new Finding(Fault.AXES_MISS, Severity.STOP, new Element.JointAt(joint),
+                Phrase.of(name + " stands {0} off the axis of " + whose + " as measured.", Quantity.length(off.get())),
+                "A shaft that is bolted down points where it points: a joint drawn beside its axis will not go on, or bends what holds it.", remedies));
+    }
+
+    /** One joint between two axes that are both bolted down. */
+    private void crossing(FixedAxes axes, FixedAxes.Crossing x, List<Finding> all) {
+        boolean inPlace = column.joints().getFirst().centre().distanceTo(x.onGear()) <= ON_AXIS;
+        if (x.miss() <= ON_AXIS && inPlace) {
+            return;
+        }
+        List<Remedy> remedies = new ArrayList<>();
+        remedies.add(new Remedy(Phrase.of("Shim the column " + shimWords(x.shim()) + " and put the joint where the axes then meet", shimSizes(x.shim())),
+                j -> j.editColumn(axes::shimmed)));
+        if (x.miss() > ON_AXIS && column.joints().size() < Column.MOST_JOINTS) {
+            remedies.add(new Remedy(Phrase.of("Use two joints with a short shaft between, one on each axis"), j -> j.editColumn(c -> twoJoints(c, x))));
+        }
+        all.add(new Finding(Fault.AXES_MISS, Severity.STOP, new Element.JointAt(0),
+                Phrase.of(x.miss() > ON_AXIS ? "The axes of column and gear miss each other by {0}; one joint can't join them."
+                        : "The axes of column and gear meet {1} from where the joint stands.", Quantity.length(x.miss()),
+                        Quantity.length(column.joints().getFirst().centre().distanceTo(x.onGear()))),
+                Phrase.of("A single joint turns freely only where both axes go through its centre; a small miss bends both shafts in every "
+                        + "turn and works the bearings loose. Where they pass nearest they stand at {0} to each other.", Quantity.angle(x.angleDeg())), remedies));
+    }
+
+    private static String shimWords(Vector by) {
+        List<String> words = new ArrayList<>();
+        String[] ways = {by.x() > 0 ? "forward" : "back", by.y() > 0 ? "to the left" : "to the right", by.z() > 0 ? "up" : "down"};
+        double[] sizes = {by.x(), by.y(), by.z()};
+        for (int i = 0; i < 3; i++) {
+            if (Math.abs(sizes[i]) > 0.05) {
+                words.add("{" + i + "} " + ways[i]);
+            }
+        }
+        return words.isEmpty() ? "nowhere" : String.join(", ", words);
+    }
+
+    private static Quantity[] shimSizes(Vector by) {
+        return new Quantity[] {Quantity.length(Math.abs(by.x())), Quantity.length(Math.abs(by.y())), Quantity.length(Math.abs(by.z()))};
+    }
+
+    private static Column twoJoints(Column c, FixedAxes.Crossing x) {
+        Joint was = c.joints().getFirst();
+        double back = Math.min(JOINTS_APART, c.hub().distanceTo(x.onColumn()) / 2);
+        double on = Math.min(JOINTS_APART, c.gearInput().distanceTo(x.onGear()) / 2);
+        Column split = TrainEdits.split(c, 1, was.withKind(new JointKind.Single()).withName("Second joint"));
+        return split.editJoint(0, j -> j.withCentre(x.onColumn().plus(c.installation().columnAxis().orElseThrow().times(-back))))
+                .editJoint(1, j -> j.withCentre(x.onGear().plus(c.gear().axis().orElseThrow().times(on))))
+                .editShaft(1, s -> Shaft.round("Intermediate shaft", s.diameter(), 0, true))
+                .editShaft(2, s -> c.shafts().get(1).withToCut(s.toCut()));
+    }
+}

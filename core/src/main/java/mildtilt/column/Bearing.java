@@ -1,0 +1,107 @@
+package mildtilt.column;
+
+import mildtilt.geometry.ImpossibleGeometryException;
+
+/**
+ * A bearing that holds a shaft.
+ *
+ * @param shaft which shaft, 0 the one at the wheel
+ * @param along from the shaft's wheel-end centre (hub or joint) to the bearing's middle, mm
+ * @param bore mm
+ * @param offAcross how far its middle was measured to the left of the shaft's line, mm; 0 as planned
+ * @param offUp how far its middle was measured above the shaft's line, square to it, mm; 0 as planned
+ * @param typical whether its sizes are still typical ones that nobody has measured on the part itself
+ */
+public record Bearing(
+        String name, Kind kind, Mount mount, int shaft, double along, double bore, double offAcross, double offUp, boolean typical) {
+
+    /** What a bearing is, and how far out of line it lets a shaft stand, degrees. */
+    public enum Kind {
+        ROD_END("rod end", 12),
+        FLANGE("flange bearing", 3),
+        PILLOW_BLOCK("pillow block", 3),
+        IN_TUBE("bearing in a tube housing", 0.2);
+
+        private final String label;
+        private final double selfAlignDeg;
+
+        Kind(String label, double selfAlignDeg) {
+            this.label = label;
+            this.selfAlignDeg = selfAlignDeg;
+        }
+
+        public String label() {
+            return label;
+        }
+
+        public double selfAlignDeg() {
+            return selfAlignDeg;
+        }
+    }
+
+    /** What it is fixed to. */
+    public enum Mount {
+        FRAME("frame"),
+        BULKHEAD("bulkhead");
+
+        private final String label;
+
+        Mount(String label) {
+            this.label = label;
+        }
+
+        public String label() {
+            return label;
+        }
+    }
+
+    /** @throws ImpossibleGeometryException naming the size that can't be */
+    public Bearing {
+        if (shaft < 0 || !(along >= 0) || !Double.isFinite(along)) {
+            throw new ImpossibleGeometryException("\"" + name + "\" must sit on a shaft, at or past its wheel end.");
+        }
+        if (!(bore > 0)) {
+            throw new ImpossibleGeometryException("The bore of \"" + name + "\" must be above 0.");
+        }
+        if (!Double.isFinite(offAcross) || !Double.isFinite(offUp)) {
+            throw new ImpossibleGeometryException("How far \"" + name + "\" is out of line is not a number.");
+        }
+    }
+
+    public static Bearing planned(String name, Kind kind, Mount mount, int shaft, double along, double bore) {
+        return new Bearing(name, kind, mount, shaft, along, bore, 0, 0, false);
+    }
+
+    public Bearing withName(String n) {
+        return new Bearing(n, kind, mount, shaft, along, bore, offAcross, offUp, typical);
+    }
+
+    public Bearing withKind(Kind k) {
+        return new Bearing(name, k, mount, shaft, along, bore, offAcross, offUp, typical);
+    }
+
+    public Bearing withMount(Mount m) {
+        return new Bearing(name, kind, m, shaft, along, bore, offAcross, offUp, typical);
+    }
+
+    public Bearing on(int s, double mm) {
+        return new Bearing(name, kind, mount, s, mm, bore, offAcross, offUp, typical);
+    }
+
+    public Bearing withBore(double mm) {
+        return new Bearing(name, kind, mount, shaft, along, mm, offAcross, offUp, typical);
+    }
+
+    public Bearing withOff(double across, double up) {
+        return new Bearing(name, kind, mount, shaft, along, bore, across, up, typical);
+    }
+
+    public Bearing withTypical(boolean t) {
+        return new Bearing(name, kind, mount, shaft, along, bore, offAcross, offUp, t);
+    }
+
+    /** How far its middle is out of line, mm. */
+    public double off() {
+        return Math.hypot(offAcross, offUp);
+    }
+}

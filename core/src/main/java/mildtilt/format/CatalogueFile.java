@@ -1,0 +1,79 @@
+package mildtilt.format;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.Function;
+import mildtilt.catalogue.Catalogue;
+
+/** The catalogue of generic parts: one ships, a user's own copy takes its place. Its parts are written as in a job, without their places. */
+public final class CatalogueFile {
+
+    /** Name of the user's own in the folder the program keeps its state in. */
+    public static final String NAME = "catalogue.json";
+    private static final String FORMAT = "mild-tilt-catalogue";
+
+    private CatalogueFile() {}
+
+    private static final class Held {
+        static final Catalogue SHIPPED = load();
+
+        private static Catalogue load() {
+            try {
+                return build(SchemaCheck.parse(shippedText()));
+            } catch (JobFileException e) {
+                throw new IllegalStateException(e);
+            }
+        }
+    }
+
+    public static Catalogue shipped() {
+        return Held.SHIPPED;
+    }
+
+    /** As it ships, for those who copy it. */
+    public static String shippedText() {
+        try (InputStream in = CatalogueFile.class.getResourceAsStream("/mildtilt/catalogue/" + NAME)) {
+            return new String(in.readAllBytes(), StandardCharsets.UTF_8);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** @throws JobFileException if the file is not a catalogue, saying what is wrong and where */
+    public static Catalogue open(Path file) throws JobFileException {
+        return JobFile.open(file, "catalogue", CatalogueFile::read);
+    }
+
+    static Catalogue read(String text) throws JobFileException {
+        JsonNode root = SchemaCheck.parse(text);
+        if (!root.isObject() || !FORMAT.equals(root.path("format").asText())) {
+            throw new JobFileException("This is not a Mild Tilt catalogue: one begins with \"format\": \"" + FORMAT + "\".");
+        }
+        SchemaCheck.mustBeCatalogue(root);
+        return build(root);
+    }
+
+    private static Catalogue build(JsonNode root) throws JobFileException {
+        return JobReader.built("catalogue", () -> new Catalogue(
+                parts(root, "joints", ColumnReader::joint), parts(root, "shafts", ColumnReader::shaft),
+                parts(root, "ends", e -> new Catalogue.NamedEnd(e.path("name").asText(), ColumnReader.socket(e))),
+                parts(root, "bearings", ColumnReader::bearing),
+                parts(root, "tubes", t -> new Catalogue.NamedTube(t.path("name").asText(), ColumnReader.tube(t))),
+                parts(root, "rod_end_parts", r -> new Catalogue.RodEndPart(r.path("name").asText(), JobReader.number(r, "bore_mm", 10),
+                        JobReader.number(r, "thread_mm", 10), JobReader.number(r, "tilt_deg", 12)))));
+    }
+
+    private static <T> List<T> parts(JsonNode root, String key, Function<JsonNode, T> part) {
+        List<T> all = new ArrayList<>();
+        for (JsonNode p : root.path(key)) {
+            all.add(JobReader.at(key + " number " + (all.size() + 1), () -> part.apply(p)));
+        }
+        return all;
+    }
+}

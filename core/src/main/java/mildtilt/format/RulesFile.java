@@ -1,0 +1,44 @@
+package mildtilt.format;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import mildtilt.rules.Rules;
+import mildtilt.rules.RulesJson;
+
+/** A rule set in a file of its own, to be copied, edited and passed on. */
+public final class RulesFile {
+
+    public static final String ENDING = ".rules.json";
+    private static final String FORMAT = "mild-tilt-rules";
+
+    private RulesFile() {}
+
+    /** @throws JobFileException if the file is not a rule set, saying what is wrong and where */
+    public static Rules open(Path file) throws JobFileException {
+        return JobFile.open(file, "rule set", RulesFile::read);
+    }
+
+    static Rules read(String text) throws JobFileException {
+        JsonNode root = SchemaCheck.parse(text);
+        if (!root.isObject() || !FORMAT.equals(root.path("format").asText())) {
+            throw new JobFileException("This is not a Mild Tilt rule set: one begins with \"format\": \"" + FORMAT + "\".");
+        }
+        SchemaCheck.mustBeRules(root);
+        return JobReader.built("rule set", () -> RulesJson.read(root));
+    }
+
+    public static void save(Rules rules, Path file) throws IOException {
+        JobFile.replace(file, write(rules).getBytes(StandardCharsets.UTF_8));
+    }
+
+    public static String write(Rules rules) {
+        ObjectNode root = JobWriter.object();
+        root.put("format", FORMAT);
+        root.put("version", 1);
+        root.setAll(RulesJson.write(rules));
+        return JobWriter.print(root);
+    }
+}

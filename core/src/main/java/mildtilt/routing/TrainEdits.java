@@ -1,0 +1,126 @@
+package mildtilt.routing;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+import mildtilt.column.Bearing;
+import mildtilt.column.Column;
+import mildtilt.column.ColumnTube;
+import mildtilt.column.Joint;
+import mildtilt.column.Shaft;
+import mildtilt.geometry.Axis;
+import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.geometry.Point;
+
+/** Parts of a column put in, split, swapped for others and taken out. What stays keeps its name and place. */
+public final class TrainEdits {
+
+    /** How far from either end of the first shaft a new tube's bearings are put, mm; less on a short shaft. */
+    private static final double TUBE_INSET = 60;
+
+    private TrainEdits() {}
+
+    /**
+     * A shaft parted in its middle by a joint. Bearings stay where they are; the part toward the gear is a shaft of its
+     * own with forks in line. A sliding part stays with the part toward the wheel.
+     *
+     * @param part its sizes; its place means nothing
+     * @throws ImpossibleGeometryException if the column has all the joints it can have
+     */
+    public static Column split(Column c, int shaft, Joint part) {
+        Point middle = c.start(shaft).midwayTo(c.end(shaft));
+        double at = c.length(shaft) / 2;
+        Shaft was = c.shafts().get(shaft);
+        boolean wheelPartBetween = shaft > 0;
+        boolean gearPartBetween = shaft < c.joints().size();
+        List<Shaft> shafts = new ArrayList<>(c.shafts());
+        shafts.set(shaft, was.withEnds(was.wheelEnd(), Optional.empty()).withClockingDeg(wheelPartBetween && gearPartBetween ? was.clockingDeg() : 0));
+        shafts.add(shaft + 1, was.withName(free(was.name(), c.shafts().stream().map(Shaft::name)))
+                .withEnds(Optional.empty(), was.gearEnd()).withClockingDeg(0).withIndexDeg(0).withSlide(Optional.empty()));
+        List<Joint> joints = new ArrayList<>(c.joints());
+        joints.add(shaft, part.withCentre(middle).withName(free(part.name(), c.joints().stream().map(Joint::name))));
+        List<Bearing> bearings = c.bearings().stream().map(b -> b.shaft() > shaft ? b.on(b.shaft() + 1, b.along())
+                : b.shaft() == shaft && b.along() > at ? b.on(shaft + 1, b.along() - at) : b).toList();
+        return c.withTube(shaft == 0 ? c.tube().map(t -> within(t, at)) : c.tube()).withTrain(shafts, joints, bearings);
+    }
+
+    /** A tube no longer than the shaft that is left. */
+    private static ColumnTube within(ColumnTube t, double length) {
+        double to = Math.min(t.to(), 0.9 * length);
+        return new ColumnTube(t.outside(), Math.min(t.from(), to / 2), to, t.collapse());
+    }
+
+    /**
+     * A joint taken out: the two shafts it joined become one straight one, the one toward the wheel going on to the next
+     * centre. Bearings of both are put on it at their nearest place.
+     *
+     * @throws ImpossibleGeometryException if what is left can't be
+     */
+    public static Column withoutJoint(Column c, int joint) {
+        List<Joint> joints = new ArrayList<>(c.joints());
+        joints.remove(joint);
+        List<Shaft> shafts = new ArrayList<>(c.shafts());
+        Shaft gone = shafts.remove(joint + 1);
+        boolean between = joint > 0 && joint < joints.size();
+        Shaft kept = shafts.get(joint);
+        shafts.set(joint, kept.withEnds(kept.wheelEnd(), gone.gearEnd()).withClockingDeg(between ? kept.clockingDeg() : 0)
+                .withSlide(kept.slide().or(gone::slide)).withToCut(kept.toCut() || gone.toCut()));
+        Point from = c.start(joint);
+        Point to = c.end(joint + 1);
+        if (from.distanceTo(to) < Column.SHORTEST_SHAFT) {
+            throw new ImpossibleGeometryException("Without \"" + c.joints().get(joint).name() + "\" the shaft would have no length.");
+        }
+        Axis line = Axis.through(from, to);
+        List<Bearing> bearings = c.bearings().stream().map(b -> b.shaft() > joint + 1 ? b.on(b.shaft() - 1, b.along())
+                : b.shaft() >= joint ? b.on(joint, Math.clamp(line.direction().dot(c.place(b).minus(from)), 0, from.distanceTo(to))) : b).toList();
+        return c.withTrain(shafts, joints, bearings);
+    }
+
+    /** Another joint in the place of one: its own name and place stay. */
+    public static Column swapped(Column c, int joint, Joint part) {
+        Joint was = c.joints().get(joint);
+        return c.withJoint(joint, part.withName(was.name()).withCentre(was.centre()));
+    }
+
+    /** Another shaft in the place of one: its own name, clocking and whether it is cut stay. */
+    public static Column swapped(Column c, int shaft, Shaft part) {
+        Shaft was = c.shafts().get(shaft);
+        return c.withShaft(shaft, part.withName(was.name()).withClockingDeg(was.clockingDeg()).withToCut(was.toCut()));
+    }
+
+    /** Another bearing in the place of one: its own name, mount and place stay. */
+    public static Column swappedBearing(Column c, int bearing, Bearing part) {
+        return c.editBearing(bearing, was -> part.withName(was.name()).withMount(was.mount()).on(was.shaft(), was.along())
+                .withOff(was.offAcross(), was.offUp()));
+    }
+
+    /** A bearing put on the middle of a shaft. */
+    public static Column withBearing(Column c, int shaft, Bearing part) {
+        List<Bearing> all = new ArrayList<>(c.bearings());
+        all.add(part.withName(free(part.name(), c.bearings().stream().map(Bearing::name))).on(shaft, c.length(shaft) / 2));
+        return c.withBearings(all);
+    }
+
+    public static Column withoutBearing(Column c, int bearing) {
+        List<Bearing> all = new ArrayList<>(c.bearings());
+        all.remove(bearing);
+        return c.withBearings(all);
+    }
+
+    /** A tube over the first shaft, its bearings near the shaft's ends. */
+    public static Column withTube(Column c, double outside, double collapse) {
+        double inset = Math.min(TUBE_INSET, c.length(0) / 5);
+        return c.withTube(Optional.of(new ColumnTube(outside, inset, c.length(0) - inset, collapse)));
+    }
+
+    /** A name nothing else bears. */
+    private static String free(String wanted, Stream<String> taken) {
+        List<String> names = taken.toList();
+        String name = wanted;
+        for (int n = 2; names.contains(name); n++) {
+            name = wanted + " " + n;
+        }
+        return name;
+    }
+}

@@ -1,0 +1,174 @@
+package mildtilt.rules;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import mildtilt.column.Socket.Hold;
+import mildtilt.geometry.ImpossibleGeometryException;
+
+/**
+ * The limits a column is judged by. They are the builder's own choice of caution, never a law: local rules come first.
+ *
+ * @param name short name of the set
+ * @param about whom it is meant for
+ * @param jointDeg most operating angle of any single joint, degrees, even where the joint itself allows more
+ * @param ripplePct most ripple of the column, percent
+ * @param welding whether a steering shaft or fork may be welded
+ * @param collapse what a blow from the front must find
+ * @param engagementTimes least engagement of a shaft in a fork, in diameters of the shaft
+ * @param overlap least overlap of a sliding shaft, mm
+ * @param holds what may keep a shaft's end in a fork
+ * @param locking how every fastener is to be locked, in words
+ * @param jointInCabin whether a joint may stand inside the cabin
+ * @param heavyPull at the rim, that nothing may fail under, N
+ * @param strengthMargin least yield strength over stress under that pull
+ * @param windUpDeg most twist of all shafts together under that pull, degrees
+ * @param spanHz least frequency at which an unsupported span may shake, Hz
+ * @param outOfLine most that a bearing may be out of line where a shaft has more than two supports, mm
+ * @param classes of vehicle the set is meant for; none for any vehicle
+ * @param differ where authorities differ, one sentence each
+ */
+public record Rules(
+        String name,
+        String about,
+        double jointDeg,
+        double ripplePct,
+        Welding welding,
+        Collapse collapse,
+        double engagementTimes,
+        double overlap,
+        Set<Hold> holds,
+        String locking,
+        boolean jointInCabin,
+        double heavyPull,
+        double strengthMargin,
+        double windUpDeg,
+        double spanHz,
+        double outOfLine,
+        List<VehicleClass> classes,
+        List<String> differ) {
+
+    /** Whether a steering shaft may be welded. */
+    public enum Welding {
+        ALLOWED("allowed"),
+        TESTED("allowed if tested after"),
+        FORBIDDEN("forbidden");
+
+        private final String label;
+
+        Welding(String label) {
+            this.label = label;
+        }
+
+        public String label() {
+            return label;
+        }
+    }
+
+    /**
+     * What must keep a blow from the front from driving the wheel at the driver. Two schools: a column that collapses,
+     * or a column that is kinked so that it folds.
+     *
+     * @param stroke least free stroke of sliding and collapsing parts, mm; 0 if none is asked for
+     * @param kinkDeg the sum of the joints' angles that is taken instead, if it is
+     */
+    public record Collapse(double stroke, Optional<Double> kinkDeg) {
+        public Collapse {
+            if (!(stroke >= 0) || kinkDeg.filter(k -> !(k > 0)).isPresent()) {
+                throw new ImpossibleGeometryException("The stroke wanted can't be negative, and a kink taken instead must be above 0.");
+            }
+        }
+    }
+
+    /**
+     * @param wheelbaseMin mm
+     * @param wheelbaseMax mm
+     * @param widthMax over the tyres, mm
+     */
+    public record VehicleClass(String name, double wheelbaseMin, double wheelbaseMax, double widthMax) {
+        public VehicleClass {
+            if (!(wheelbaseMin >= 0 && wheelbaseMax > wheelbaseMin && widthMax > 0)) {
+                throw new ImpossibleGeometryException("The class \"" + name + "\" must have a largest wheelbase above its least, and a width above 0.");
+            }
+        }
+
+        public boolean takesWheelbase(double mm) {
+            return mm >= wheelbaseMin && mm <= wheelbaseMax;
+        }
+    }
+
+    /** @throws ImpossibleGeometryException naming the limit that can't be */
+    public Rules {
+        holds = Set.copyOf(holds);
+        classes = List.copyOf(classes);
+        differ = List.copyOf(differ);
+        if (!(jointDeg > 0 && jointDeg < 90)) {
+            throw new ImpossibleGeometryException("The most angle of a joint must be between 0 and 90 degrees.");
+        }
+        if (!(ripplePct > 0 && heavyPull > 0 && strengthMargin > 0 && windUpDeg > 0 && spanHz > 0)) {
+            throw new ImpossibleGeometryException("Ripple, pull, strength margin, wind-up and span frequency of a rule set must be above 0.");
+        }
+        if (!(engagementTimes >= 0 && overlap >= 0 && outOfLine >= 0)) {
+            throw new ImpossibleGeometryException("Engagement, overlap and out-of-line of a rule set can't be negative.");
+        }
+        if (holds.isEmpty()) {
+            throw new ImpossibleGeometryException("A rule set must accept at least one way to keep a shaft in a fork.");
+        }
+    }
+
+    public boolean accepts(Hold hold) {
+        return holds.contains(hold) && !(hold == Hold.WELD && welding == Welding.FORBIDDEN);
+    }
+
+    public Rules withName(String n) {
+        return with(n, welding, jointInCabin, RuleLimit.RIPPLE, ripplePct);
+    }
+
+    public Rules withWelding(Welding w) {
+        return with(name, w, jointInCabin, RuleLimit.RIPPLE, ripplePct);
+    }
+
+    public Rules withJointInCabin(boolean may) {
+        return with(name, welding, may, RuleLimit.RIPPLE, ripplePct);
+    }
+
+    /** @throws ImpossibleGeometryException if the limit can't be so */
+    public Rules with(RuleLimit limit, double value) {
+        return with(name, welding, jointInCabin, limit, value);
+    }
+
+    /** With no kink taken in place of free stroke. */
+    public Rules withoutKink() {
+        return new Rules(name, about, jointDeg, ripplePct, welding, new Collapse(collapse.stroke, Optional.empty()), engagementTimes, overlap, holds,
+                locking, jointInCabin, heavyPull, strengthMargin, windUpDeg, spanHz, outOfLine, classes, differ);
+    }
+
+    /** A limit's figure; empty where the set asks nothing of the kind. */
+    public Optional<Double> get(RuleLimit limit) {
+        return switch (limit) {
+            case JOINT_ANGLE -> Optional.of(jointDeg);
+            case RIPPLE -> Optional.of(ripplePct);
+            case STROKE -> Optional.of(collapse.stroke);
+            case KINK -> collapse.kinkDeg;
+            case ENGAGEMENT -> Optional.of(engagementTimes);
+            case OVERLAP -> Optional.of(overlap);
+            case HEAVY_PULL -> Optional.of(heavyPull);
+            case STRENGTH -> Optional.of(strengthMargin);
+            case WIND_UP -> Optional.of(windUpDeg);
+            case SPAN -> Optional.of(spanHz);
+            case OUT_OF_LINE -> Optional.of(outOfLine);
+        };
+    }
+
+    private Rules with(String n, Welding w, boolean inCabin, RuleLimit limit, double v) {
+        return new Rules(n, about, set(RuleLimit.JOINT_ANGLE, jointDeg, limit, v), set(RuleLimit.RIPPLE, ripplePct, limit, v), w,
+                new Collapse(set(RuleLimit.STROKE, collapse.stroke, limit, v), limit == RuleLimit.KINK ? Optional.of(v) : collapse.kinkDeg),
+                set(RuleLimit.ENGAGEMENT, engagementTimes, limit, v), set(RuleLimit.OVERLAP, overlap, limit, v), holds, locking, inCabin,
+                set(RuleLimit.HEAVY_PULL, heavyPull, limit, v), set(RuleLimit.STRENGTH, strengthMargin, limit, v), set(RuleLimit.WIND_UP, windUpDeg, limit, v),
+                set(RuleLimit.SPAN, spanHz, limit, v), set(RuleLimit.OUT_OF_LINE, outOfLine, limit, v), classes, differ);
+    }
+
+    private static double set(RuleLimit which, double was, RuleLimit limit, double v) {
+        return which == limit ? v : was;
+    }
+}
