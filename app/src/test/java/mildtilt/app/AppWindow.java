@@ -19,6 +19,7 @@ import javafx.stage.Stage;
 import javafx.stage.Window;
 import mildtilt.app.look.Fonts;
 import mildtilt.app.shell.FilePrompt;
+import mildtilt.app.shell.OwnCatalogue;
 import mildtilt.app.shell.Recovery;
 import mildtilt.app.shell.Shell;
 import mildtilt.app.workbench.Workbench;
@@ -40,19 +41,14 @@ final class AppWindow implements AutoCloseable {
         this.stage = stage;
         bench = new Workbench(job);
         recovery = new Recovery(state);
-        shell = new Shell(stage, bench, recovery, new FilePrompt() {
+        shell = new Shell(stage, bench, recovery, new OwnCatalogue(state), new FilePrompt() {
             @Override
-            public Optional<Path> openJob(Window owner) {
+            public Optional<Path> open(Window owner, String title, Kind kind) {
                 return Optional.of(chosen);
             }
 
             @Override
-            public Optional<Path> saveJob(Window owner, String suggested) {
-                return Optional.of(chosen);
-            }
-
-            @Override
-            public Optional<Path> savePdf(Window owner, String suggested) {
+            public Optional<Path> save(Window owner, String title, Kind kind, String suggested) {
                 return Optional.of(chosen);
             }
 

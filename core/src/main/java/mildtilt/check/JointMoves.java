@@ -13,7 +13,6 @@ import mildtilt.job.Job;
 import mildtilt.measure.Phrase;
 import mildtilt.measure.Quantity;
 import mildtilt.routing.ColumnFigures;
-import mildtilt.routing.ColumnRange;
 
 /**
  * The smallest moves of one joint, in a direction that can be measured on the vehicle, that bring every
@@ -76,11 +75,8 @@ final class JointMoves {
     private static boolean allInside(Job job, Column column, int joint, Way way, int mm) {
         try {
             Column moved = moved(column, joint, way.direction.times(mm));
-            ColumnRange range = ColumnRange.of(moved);
-            for (int i = 0; i < moved.joints().size(); i++) {
-                if (range.joints().get(i).worstDeg() > ColumnFigures.limitDeg(moved.joints().get(i), job.rules()) - MARGIN_DEG) {
-                    return false;
-                }
+            if (ColumnFigures.spareDeg(moved, job.rules()) < MARGIN_DEG) {
+                return false;
             }
             for (int i = 0; i < moved.shafts().size(); i++) {
                 boolean folded = moved.axis(i).dot(column.axis(i).vector()) < 0;

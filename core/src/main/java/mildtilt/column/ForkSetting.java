@@ -1,8 +1,10 @@
 package mildtilt.column;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.IntStream;
 import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.measure.LengthText;
 
 /** At which clock angles the gear-end fork of a shaft can be set against its wheel-end fork. */
 public sealed interface ForkSetting {
@@ -50,6 +52,25 @@ public sealed interface ForkSetting {
 
     /** Already made for good: stays as it is. */
     record Fixed() implements ForkSetting {}
+
+    /** The setting nearest to a clocking that is wanted, degrees; empty where the forks can't be set any more. */
+    default Optional<Double> nearestTo(double deg) {
+        return switch (this) {
+            case AnyAngle _ -> Optional.of(deg);
+            case Stepped s -> Optional.of(s.nearest(deg));
+            case Fixed _ -> Optional.empty();
+        };
+    }
+
+    /** What the bench has to know of it. */
+    default String label() {
+        return switch (this) {
+            case AnyAngle _ -> "any angle";
+            case Stepped s -> s.settings().length == 1 ? "one way and half a turn from it only"
+                    : LengthText.trimmed(180.0 / s.settings().length, 2) + "° at a time";
+            case Fixed _ -> "on for good";
+        };
+    }
 
     /**
      * What the ends of a shaft allow together. An end whose form is not known asks nothing; where neither is, or one

@@ -63,10 +63,17 @@ final class ColumnReader {
         if (!s.path("fork").asText("any").equals("stepped") || shaft >= joints.size()) {
             return false;
         }
+        String name = shafts.get(shaft).name();
+        if (!s.has("fork_step_deg")) {
+            throw new ImpossibleGeometryException("A stepped fork needs \"fork_step_deg\", and \"" + name + "\" has none.");
+        }
+        if (joints.get(shaft).wheelSide().socket().isPresent()) {
+            throw new ImpossibleGeometryException("\"" + name + "\" has a \"fork_step_deg\" and its fork a socket: the step follows from the socket, so leave \"fork\" out.");
+        }
         double ways = 360 / number(s, "fork_step_deg", 0);
         int whole = (int) Math.rint(ways);
         if (!(Math.abs(ways - whole) < 1e-6 && whole >= 2)) {
-            throw new ImpossibleGeometryException("\"fork_step_deg\" of \"" + shafts.get(shaft).name() + "\" must go into a whole turn evenly.");
+            throw new ImpossibleGeometryException("\"fork_step_deg\" of \"" + name + "\" must go into a whole turn evenly.");
         }
         double d = shafts.get(shaft).diameter();
         Seat seat = whole == 2 ? new Seat.DoubleD(d, 0.8 * d) : new Seat.Splined(d, whole);

@@ -16,6 +16,7 @@ import mildtilt.geometry.Side;
 import mildtilt.job.Job;
 import mildtilt.job.JobPoints;
 import mildtilt.job.PointId;
+import mildtilt.shop.BenchSheet;
 import mildtilt.steer.Effort;
 import mildtilt.steer.SteerFigures;
 import mildtilt.steer.TravelMap;
@@ -40,6 +41,9 @@ public final class CsvFiles {
         written.add(put(folder.resolve("points.csv"), points(analysis.job())));
         if (analysis.train().column().flatMap(c -> c.transfer()).isPresent()) {
             written.add(put(folder.resolve("column-turn.csv"), columnTurn(analysis)));
+        }
+        if (analysis.bench().shafts().stream().anyMatch(s -> s.mark().isPresent())) {
+            written.add(put(folder.resolve("fork-marks.csv"), forkMarks(analysis)));
         }
         if (analysis.steer().isPresent()) {
             written.add(put(folder.resolve("steer-curve.csv"), steerCurve(analysis.steer().get())));
@@ -80,6 +84,15 @@ public final class CsvFiles {
             rows.add(new Object[] {deg, out, out - deg, t.ratioAt(-Math.toRadians(deg))});
         }
         return csv(rows, "steering_wheel_deg", "gear_input_deg", "position_error_deg", "ratio");
+    }
+
+    /** How the gear-end fork of each shaft between joints is marked from its wheel-end fork. */
+    public static String forkMarks(Analysis analysis) {
+        List<Object[]> rows = new ArrayList<>();
+        for (BenchSheet.ShaftLine s : analysis.bench().shafts()) {
+            s.mark().ifPresent(m -> rows.add(new Object[] {s.name(), m.deg(), m.way(), m.arc(), m.diameter(), m.teethText()}));
+        }
+        return csv(rows, "shaft", "clocking_deg", "seen_from_the_wheel_end", "arc_mm", "on_diameter_mm", "teeth");
     }
 
     public static String steerCurve(SteerFigures s) {

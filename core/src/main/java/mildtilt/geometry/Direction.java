@@ -17,6 +17,28 @@ public record Direction(double x, double y, double z) {
         return new Vector(x, y, z).direction();
     }
 
+    /**
+     * As an angle finder and a plan give it.
+     *
+     * @param downDeg how far it slopes below level going forward, degrees
+     * @param leftDeg how far it points to the left of straight forward in plan, degrees
+     */
+    public static Direction ofSlope(double downDeg, double leftDeg) {
+        double down = Math.toRadians(downDeg);
+        double left = Math.toRadians(leftDeg);
+        return along(Math.cos(down) * Math.cos(left), Math.cos(down) * Math.sin(left), -Math.sin(down));
+    }
+
+    /** How far it slopes below level, degrees. */
+    public double downDeg() {
+        return Math.toDegrees(Math.atan2(-z, Math.hypot(x, y)));
+    }
+
+    /** How far it points to the left of straight forward in plan, degrees. */
+    public double leftDeg() {
+        return Math.toDegrees(Math.atan2(y, x));
+    }
+
     public Vector times(double length) {
         return new Vector(x * length, y * length, z * length);
     }

@@ -88,6 +88,7 @@ public record EvenFeel(double ratioAhead, double leftRightPct, Middle middle, Li
 
     /** The same place of a pin, within half a turn. */
     private static double tidy(double deg) {
-        return Math.IEEEremainder(deg, 180);
+        double within = Math.IEEEremainder(deg, 180);
+        return within <= -90 + 1e-9 ? within + 180 : within;
     }
 }

@@ -87,6 +87,24 @@ public record ColumnFigures(
                 GearTilt.of(job));
     }
 
+    /**
+     * The least that any joint is inside its limit over the whole range, degrees. Where one is over it as planned
+     * already, the figure is that one's: the range is not gone through.
+     */
+    public static double spareDeg(Column c, Rules rules) {
+        double planned = Double.POSITIVE_INFINITY;
+        for (int i = 0; i < c.joints().size(); i++) {
+            double now = Math.toDegrees(c.axis(i).angleTo(c.axis(i + 1)));
+            planned = Math.min(planned, limitDeg(c.joints().get(i), rules) - now);
+        }
+        if (planned < 0) {
+            return planned;
+        }
+        ColumnRange range = ColumnRange.of(c);
+        return IntStream.range(0, c.joints().size())
+                .mapToDouble(i -> limitDeg(c.joints().get(i), rules) - range.joints().get(i).worstDeg()).min().orElse(planned);
+    }
+
     /** The largest angle a joint may stand at: its own, and no more than the rules allow any single joint. */
     public static double limitDeg(Joint joint, Rules rules) {
         return joint.kind() instanceof JointKind.Single ? Math.min(joint.maxAngleDeg(), rules.jointDeg()) : joint.maxAngleDeg();

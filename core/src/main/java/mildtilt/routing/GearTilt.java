@@ -3,7 +3,6 @@ package mildtilt.routing;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import mildtilt.column.Column;
 import mildtilt.column.ColumnTrain;
 import mildtilt.gear.RackAndPinion;
 import mildtilt.geometry.Axis;
@@ -31,7 +30,7 @@ public record GearTilt(List<Step> steps, List<Stretch> suits) {
 
     /**
      * @param deg the rack turned by
-     * @param spareDeg the least that any joint is inside its limit; below 0 over it
+     * @param spareDeg the least that any joint is inside its limit; below 0 over it, where it is the figure as planned
      */
     public record Step(double deg, double spareDeg) {}
 
@@ -91,13 +90,7 @@ public record GearTilt(List<Step> steps, List<Stretch> suits) {
 
     private static double spare(Job job, double deg) {
         try {
-            Column c = tilted(job, deg).column().orElseThrow();
-            ColumnRange range = ColumnRange.of(c);
-            double least = Double.POSITIVE_INFINITY;
-            for (int i = 0; i < c.joints().size(); i++) {
-                least = Math.min(least, ColumnFigures.limitDeg(c.joints().get(i), job.rules()) - range.joints().get(i).worstDeg());
-            }
-            return least;
+            return ColumnFigures.spareDeg(tilted(job, deg).column().orElseThrow(), job.rules());
         } catch (ImpossibleGeometryException e) {
             return -180;
         }

@@ -7,11 +7,15 @@ import java.util.stream.Stream;
 import mildtilt.column.Bearing;
 import mildtilt.column.Column;
 import mildtilt.column.ColumnTube;
+import mildtilt.column.ForkFit;
+import mildtilt.column.GearInput;
 import mildtilt.column.Joint;
 import mildtilt.column.Shaft;
+import mildtilt.column.SteeringWheel;
 import mildtilt.geometry.Axis;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
+import mildtilt.geometry.Vector;
 
 /** Parts of a column put in, split, swapped for others and taken out. What stays keeps its name and place. */
 public final class TrainEdits {
@@ -20,6 +24,24 @@ public final class TrainEdits {
     private static final double TUBE_INSET = 60;
 
     private TrainEdits() {}
+
+    /** How far ahead of and below the hub a gear's input stands in a column begun with nothing, mm. */
+    private static final double AHEAD = 700;
+    private static final double BELOW = 600;
+
+    /**
+     * A column to begin with: a wheel, a shaft, a joint and a stub into the gear. Every size is to be changed to one's own.
+     *
+     * @param gear where the gear's input is, if that is known
+     */
+    public static Column begun(Optional<Point> gear, Joint part) {
+        Point input = gear.orElse(new Point(-200, 300, 400));
+        Point hub = input.plus(new Vector(-AHEAD, 100, BELOW));
+        Point centre = input.plus(new Vector(-60, 10, 160));
+        return TrainEdits.withTube(new Column(new SteeringWheel(360, hub, ForkFit.NONE),
+                List.of(Shaft.round("Column shaft", 19, 0, true), Shaft.round("Gear stub", 19, 0, false)),
+                List.of(part.withName("First joint").withCentre(centre)), new GearInput(input, ForkFit.NONE)), 45, 0);
+    }
 
     /**
      * A shaft parted in its middle by a joint. Bearings stay where they are; the part toward the gear is a shaft of its

@@ -121,26 +121,34 @@ public record Rules(
     }
 
     public Rules withName(String n) {
-        return with(n, welding, jointInCabin, RuleLimit.RIPPLE, ripplePct);
+        return with(n, welding, collapse, holds, jointInCabin);
     }
 
     public Rules withWelding(Welding w) {
-        return with(name, w, jointInCabin, RuleLimit.RIPPLE, ripplePct);
+        return with(name, w, collapse, holds, jointInCabin);
     }
 
     public Rules withJointInCabin(boolean may) {
-        return with(name, welding, may, RuleLimit.RIPPLE, ripplePct);
+        return with(name, welding, collapse, holds, may);
+    }
+
+    public Rules withHolds(Set<Hold> h) {
+        return with(name, welding, collapse, h, jointInCabin);
     }
 
     /** @throws ImpossibleGeometryException if the limit can't be so */
-    public Rules with(RuleLimit limit, double value) {
-        return with(name, welding, jointInCabin, limit, value);
+    public Rules with(RuleLimit limit, double v) {
+        return new Rules(name, about, set(RuleLimit.JOINT_ANGLE, jointDeg, limit, v), set(RuleLimit.RIPPLE, ripplePct, limit, v), welding,
+                new Collapse(set(RuleLimit.STROKE, collapse.stroke, limit, v), limit == RuleLimit.KINK ? Optional.of(v) : collapse.kinkDeg),
+                set(RuleLimit.ENGAGEMENT, engagementTimes, limit, v), set(RuleLimit.OVERLAP, overlap, limit, v), holds, locking, jointInCabin,
+                set(RuleLimit.HEAVY_PULL, heavyPull, limit, v), set(RuleLimit.STRENGTH, strengthMargin, limit, v),
+                set(RuleLimit.WIND_UP, windUpDeg, limit, v), set(RuleLimit.SPAN, spanHz, limit, v), set(RuleLimit.OUT_OF_LINE, outOfLine, limit, v),
+                classes, differ);
     }
 
     /** With no kink taken in place of free stroke. */
     public Rules withoutKink() {
-        return new Rules(name, about, jointDeg, ripplePct, welding, new Collapse(collapse.stroke, Optional.empty()), engagementTimes, overlap, holds,
-                locking, jointInCabin, heavyPull, strengthMargin, windUpDeg, spanHz, outOfLine, classes, differ);
+        return with(name, welding, new Collapse(collapse.stroke, Optional.empty()), holds, jointInCabin);
     }
 
     /** A limit's figure; empty where the set asks nothing of the kind. */
@@ -160,12 +168,9 @@ public record Rules(
         };
     }
 
-    private Rules with(String n, Welding w, boolean inCabin, RuleLimit limit, double v) {
-        return new Rules(n, about, set(RuleLimit.JOINT_ANGLE, jointDeg, limit, v), set(RuleLimit.RIPPLE, ripplePct, limit, v), w,
-                new Collapse(set(RuleLimit.STROKE, collapse.stroke, limit, v), limit == RuleLimit.KINK ? Optional.of(v) : collapse.kinkDeg),
-                set(RuleLimit.ENGAGEMENT, engagementTimes, limit, v), set(RuleLimit.OVERLAP, overlap, limit, v), holds, locking, inCabin,
-                set(RuleLimit.HEAVY_PULL, heavyPull, limit, v), set(RuleLimit.STRENGTH, strengthMargin, limit, v), set(RuleLimit.WIND_UP, windUpDeg, limit, v),
-                set(RuleLimit.SPAN, spanHz, limit, v), set(RuleLimit.OUT_OF_LINE, outOfLine, limit, v), classes, differ);
+    private Rules with(String n, Welding w, Collapse c, Set<Hold> h, boolean inCabin) {
+        return new Rules(n, about, jointDeg, ripplePct, w, c, engagementTimes, overlap, h, locking, inCabin, heavyPull, strengthMargin,
+                windUpDeg, spanHz, outOfLine, classes, differ);
     }
 
     private static double set(RuleLimit which, double was, RuleLimit limit, double v) {

@@ -6,12 +6,16 @@ import static org.assertj.core.api.Assertions.fail;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Random;
 import mildtilt.analysis.Analysis;
+import mildtilt.column.Adjustment;
+import mildtilt.column.Column;
+import mildtilt.column.ForkSetting;
 import mildtilt.geometry.Vector;
 import mildtilt.job.Job;
 import mildtilt.job.JobPoints;
@@ -64,7 +68,7 @@ class JobFileTest {
     @ParameterizedTest
     @CsvSource(delimiter = '|', quoteCharacter = '~', nullValues = "null", value = {
         "\"format\" : \"mild-tilt-job\" | \"format\" : \"other\" | not a Mild Tilt job",
-        "\"version\" : 2 | \"version\" : 7 | newer Mild Tilt (job version 7",
+        "\"version\" : 3 | \"version\" : 7 | newer Mild Tilt (job version 7",
         "\"bump_mm\" : 70 | \"bump_mm\" : -70 | vehicle, bump_mm",
         "\"bump_mm\" : 70 | \"bump_mm\" : \"seventy\" | vehicle, bump_mm",
         "\"bump_mm\" : 70 | \"bump_mm\" : 1e999 | vehicle, bump_mm",
@@ -77,14 +81,34 @@ class JobFileTest {
         "[ -158, 612, 330 ] | [ 1.5909090909090908, 632.9545454545455, 330 ] | left steering arm has no length",
         "[ 5, 640, 280 ] | [ 5, 640, 580 ] | axle, left: The upper ball joint must stand above",
         "[ 0, 760, 390 ] | [ 0, -760, 390 ] | axle, left",
-        "\"fork\" : \"any\" | \"fork\" : \"stepped\" | column, shafts number 2: A stepped fork needs \"fork_step_deg\"",
-        "\"diameter_mm\" : 22, | \"diameter_mm\" : 22, \"clocking_deg\" : 4, | has one fork only",
+        "\"clocking_deg\" : 20 | \"clocking_deg\" : 20, \"fork\" : \"stepped\" | column, shafts number 2: A stepped fork needs \"fork_step_deg\"",
+        "\"hold\" : \"nut\" | \"hold\" : \"glue\" | column, steering_wheel, socket, hold",
+        "\"to_mm\" : 510 | \"to_mm\" : 50 | lower bearing below the upper",
+        "\"bore_mm\" : 0 | \"bore_mm\" : 22 | The bore of \"Column shaft\" must be smaller",
+        "\"name\" : \"Column shaft\", | \"name\" : \"Column shaft\", \"clocking_deg\" : 4, | has one fork only",
         "\"about\" : | \"about\"  | line 5"
     })
     void aFileThatWillNotDoIsRefusedWithThePlace(String part, String by, String says) {
         assertThat(DEMO).contains(part);
         assertThatThrownBy(() -> JobReader.read(DEMO.replaceFirst("\\Q" + part + "\\E", by.replace("\\", "\\\\"))))
                 .isInstanceOf(JobFileException.class).hasMessageContaining(says);
+    }
+
+    @Test
+    void aFileOfAnEarlierVersionIsReadWithNothingMadeUp() throws Exception {
+        String old = new String(JobFileTest.class.getResourceAsStream("/jobs/version-2.tilt").readAllBytes(), StandardCharsets.UTF_8);
+        Column c = JobReader.read(old).column().orElseThrow();
+        assertThat(c.tube()).isEmpty();
+        assertThat(c.wheel().adjustment()).isEqualTo(Adjustment.NONE);
+        assertThat(c.joints()).allMatch(j -> j.wheelSide().socket().isEmpty() && j.torqueNm().isEmpty());
+        assertThat(c.setting(1)).isEqualTo(new ForkSetting.AnyAngle());
+        String stepped = old.replace("\"fork\" : \"any\"", "\"fork\" : \"stepped\", \"fork_step_deg\" : 7.5");
+        assertThat(JobReader.read(stepped).column().orElseThrow().setting(1)).isEqualTo(new ForkSetting.Stepped(48));
+        assertThat(JobReader.read(old.replace("\"fork\" : \"any\"", "\"fork\" : \"fixed\"")).column().orElseThrow().setting(1))
+                .isEqualTo(new ForkSetting.Fixed());
+        assertThatThrownBy(() -> JobReader.read(stepped.replace("7.5", "7"))).hasMessageContaining("evenly");
+        // Kept again it is of this version and the same.
+        assertThat(JobReader.read(JobWriter.write(JobReader.read(stepped)))).isEqualTo(JobReader.read(stepped));
     }
 
     @Test

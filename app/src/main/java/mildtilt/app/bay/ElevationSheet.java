@@ -10,6 +10,7 @@ import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
+import javafx.scene.shape.ArcType;
 import javafx.scene.shape.Rectangle;
 import javafx.scene.shape.StrokeLineCap;
 import javafx.scene.text.Text;
@@ -196,6 +197,7 @@ final class ElevationSheet extends InkedPane {
             stroke(g, v, s, placer);
         }
         handles.update(v);
+        handles.angleSeen(v).ifPresent(a -> bend(g, a));
         handles.keepClear(placer);
         for (Note note : sketch.notes()) {
             boolean chosen = selected(Optional.of(note.element()));
@@ -244,6 +246,18 @@ final class ElevationSheet extends InkedPane {
     private static String lock(SteerFigures s, Side way) {
         SteerFigures.Lock lock = s.lock(way);
         return lock.hit().limit().label() + " at " + LengthText.decimal(Math.abs(lock.turn().steeringWheelDeg()), 0) + "°";
+    }
+
+    /** The operating angle of the selected joint: from where the shaft before would go straight on, to the shaft after. */
+    private void bend(GraphicsContext g, AngleHandle.Seen a) {
+        g.setStroke(ink(Ink.ACCENT));
+        g.setLineWidth(1.2);
+        g.setLineDashes(4, 3);
+        double on = a.radius() + 14;
+        g.strokeLine(a.x(), a.y(), a.x() + on * Math.cos(a.straightOn()), a.y() + on * Math.sin(a.straightOn()));
+        g.setLineDashes();
+        g.strokeArc(a.x() - a.radius(), a.y() - a.radius(), 2 * a.radius(), 2 * a.radius(), -Math.toDegrees(a.straightOn()),
+                -Math.toDegrees(a.between()), ArcType.OPEN);
     }
 
     private void constructionLine(GraphicsContext g, SheetView v, Stroke s) {

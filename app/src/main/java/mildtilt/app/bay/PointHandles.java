@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import javafx.scene.layout.Pane;
 import mildtilt.app.workbench.WorkStage;
@@ -16,6 +17,7 @@ import mildtilt.job.CornerPoint;
 import mildtilt.job.Element;
 import mildtilt.job.JobPoints;
 import mildtilt.job.PointId;
+import org.jspecify.annotations.Nullable;
 
 /** The points that can be dragged on one sheet, as nodes that take mouse and keys. */
 final class PointHandles extends Pane {
@@ -23,6 +25,7 @@ final class PointHandles extends Pane {
     private final Workbench bench;
     private final ElevationSheet sheet;
     private final Map<PointId, PointHandle> handles = new HashMap<>();
+    private @Nullable AngleHandle angle;
 
     PointHandles(Workbench bench, ElevationSheet sheet) {
         this.bench = bench;
@@ -47,6 +50,25 @@ final class PointHandles extends Pane {
         for (PointId id : gone) {
             getChildren().remove(handles.remove(id));
         }
+        Optional<AngleHandle.Seen> bend = angleSeen(view);
+        if (bend.isEmpty()) {
+            getChildren().remove(angle);
+        } else {
+            AngleHandle handle = angle == null ? new AngleHandle(bench, sheet) : angle;
+            angle = handle;
+            if (!getChildren().contains(handle)) {
+                getChildren().add(handle);
+            }
+            handle.put(((Element.JointAt) bench.selectionProperty().get().orElseThrow()).index(), bend.get());
+        }
+    }
+
+    /** The selected joint's angle, on the large sheet with the hands centred. */
+    Optional<AngleHandle.Seen> angleSeen(SheetView view) {
+        return bench.selectionProperty().get()
+                .filter(e -> sheet.large() && bench.hands().centred() && bench.stageProperty().get() == WorkStage.COLUMN
+                        && Element.trainOf(bench.job()).contains(e))
+                .flatMap(e -> e instanceof Element.JointAt j ? AngleHandle.Seen.of(bench.job().column().orElseThrow(), j.index(), view) : Optional.empty());
     }
 
     void keepClear(LabelPlacer placer) {

@@ -23,6 +23,7 @@ import mildtilt.column.Slide;
 import mildtilt.column.Socket;
 import mildtilt.column.Socket.Hold;
 import mildtilt.column.SteeringWheel;
+import mildtilt.geometry.Direction;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
@@ -58,8 +59,11 @@ final class ColumnFields {
     /** What is chosen from a few; none for an element that is not the column's. */
     List<PieceChoice> choices(Element element) {
         return switch (element) {
-            case Element.Wheel _ -> socketChoices("", c.wheel().fit(), c.shafts().getFirst().diameter(),
-                    (j, f) -> wheel(j, w -> w.withFit(f)));
+            case Element.Wheel _ -> {
+                List<PieceChoice> all = new ArrayList<>(socketChoices("", c.wheel().fit(), c.shafts().getFirst().diameter(), (j, f) -> wheel(j, w -> w.withFit(f))));
+                all.add(axisChoice("Column is", c.installation().columnAxis(), c.axis(0), (j, d) -> installation(j, i -> i.withColumnAxis(d))));
+                yield all;
+            }
             case Element.ShaftAt s -> shaftChoices(s.index());
             case Element.JointAt j -> jointChoices(j.index());
             case Element.BearingAt b -> bearingChoices(b.index());
@@ -97,6 +101,7 @@ final class ColumnFields {
                         .meaning("How far the frame, with gear and lower joints, moves against the body that carries the column, any way."),
                 PieceField.optional("Bulkhead at x", Measure.LENGTH, c.installation().bulkhead(), (j, v) -> installation(j, i -> i.withBulkhead(v)))
                         .meaning("Between cabin and front; none where there is none.")));
+        all.addAll(axis("Column", c.installation().columnAxis(), (j, d) -> installation(j, i -> i.withColumnAxis(Optional.of(d)))));
         all.addAll(fit("hub", c.wheel().fit(), (j, f) -> wheel(j, w -> w.withFit(f))));
         return all;
     }
@@ -139,9 +144,24 @@ final class ColumnFields {
             all.add(length("Closes by", slide.closes(), (j, v) -> slide(j, index, x -> x.withCloses(v))).meaning("How far it can be pushed together before it bottoms."));
         });
         if (index == c.joints().size()) {
+            all.addAll(axis("Gear input", c.gear().axis(), (j, d) -> j.editColumn(k -> k.withGear(k.gear().withAxis(Optional.of(d))))));
             all.addAll(fit("gear", c.gear().fit(), (j, f) -> j.editColumn(k -> k.withGear(k.gear().withFit(f)))));
         }
         return all;
+    }
+
+    /** An axis as measured where it is bolted down; nothing where it is free. */
+    private static List<PieceField> axis(String whose, Optional<Direction> axis, BiFunction<Job, Direction, Job> set) {
+        return axis.map(d -> List.of(
+                angle(whose + " slopes down", d.downDeg(), (j, v) -> set.apply(j, Direction.ofSlope(v, d.leftDeg())))
+                        .meaning("With an angle finder on the shaft, against level, going forward."),
+                angle(whose + " points left", d.leftDeg(), (j, v) -> set.apply(j, Direction.ofSlope(d.downDeg(), v)))
+                        .meaning("In plan, from straight forward; − to the right."))).orElse(List.of());
+    }
+
+    private static PieceChoice axisChoice(String label, Optional<Direction> axis, Direction drawn, BiFunction<Job, Optional<Direction>, Job> set) {
+        return PieceChoice.yesNo(label, "free to be set", "bolted down", axis.isEmpty(), (j, free) -> set.apply(j, free ? Optional.empty() : Optional.of(drawn)))
+                .meaning("Bolted down, its axis is kept as measured, and joints that stand off it are told.");
     }
 
     private static Job slide(Job job, int index, UnaryOperator<Slide> edit) {
@@ -161,6 +181,7 @@ final class ColumnFields {
             all.add(PieceChoice.yesNo("Forks", "can be clocked", "on for good", !s.forksFixed(), (j, free) -> shaft(j, index, x -> x.withForksFixed(!free))));
         }
         if (index == c.joints().size()) {
+            all.add(axisChoice("Gear is", c.gear().axis(), c.axis(index), (j, d) -> j.editColumn(k -> k.withGear(k.gear().withAxis(d)))));
             all.addAll(socketChoices(", gear", c.gear().fit(), s.diameter(), (j, f) -> j.editColumn(k -> k.withGear(k.gear().withFit(f)))));
         }
         all.add(typical(s.typical(), (j, t) -> shaft(j, index, x -> x.withTypical(t))));

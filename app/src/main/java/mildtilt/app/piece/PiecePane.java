@@ -15,6 +15,7 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import mildtilt.app.look.MeasureField;
 import mildtilt.app.look.Wrap;
@@ -81,9 +82,13 @@ public final class PiecePane extends VBox {
         }
         GridPane grid = grid();
         addFields(grid, PieceFields.of(bench.job(), element));
-        bench.job().column().ifPresent(c -> addChoices(grid, new ColumnFields(c).choices(element)));
-        if (!grid.getChildren().isEmpty()) {
-            body.getChildren().add(grid);
+        // Choices are wider than sizes: in a grid of their own they leave the names of the sizes their room.
+        GridPane chosen = grid();
+        bench.job().column().ifPresent(c -> addChoices(chosen, new ColumnFields(c).choices(element)));
+        for (GridPane g : List.of(grid, chosen)) {
+            if (!g.getChildren().isEmpty()) {
+                body.getChildren().add(g);
+            }
         }
         boolean differ = bench.job().axle().map(a -> a.ownRight().isPresent()).orElse(false);
         for (PointId id : Element.points(bench.job(), element)) {
@@ -138,6 +143,8 @@ public final class PiecePane extends VBox {
                 }
             });
             name.setLabelFor(box);
+            name.setMinWidth(Region.USE_PREF_SIZE);
+            GridPane.setHgrow(name, Priority.ALWAYS);
             grid.addRow(row++, name, box);
         }
     }

@@ -24,6 +24,7 @@ import mildtilt.suspension.KnucklePose;
 /** The curves that can be shown, each from an analysis alone. */
 enum Curve {
     COLUMN_TURN("Column speed over a turn", Across.COLUMN_TURN, "%", Unit.PERCENT, Curve::columnTurn),
+    COLUMN_LEAD("Gear ahead of the hands", Across.COLUMN_TURN, "°", Unit.ANGLE, Curve::columnLead),
     RATIO("Steering ratio", Across.STEER, ": 1", Unit.RATIO, a -> List.of(series("", steer(a, SteerRow::ratio)))),
     STEER("Road wheels", Across.STEER, "°", Unit.ANGLE, a -> List.of(
             series("left", steer(a, r -> r.turn().map(Turn::leftDeg))), series("right", steer(a, r -> r.turn().map(Turn::rightDeg))))),
@@ -169,6 +170,17 @@ enum Curve {
         List<double[]> points = new ArrayList<>();
         for (int deg = -180; deg <= 180; deg += 3) {
             points.add(new double[] {deg, 100 * (t.ratioAt(-Math.toRadians(deg)) - 1)});
+        }
+        return List.of(series("", List.of(new Run(points))));
+    }
+
+    private static List<Series> columnLead(Analysis a) {
+        if (a.train().column().flatMap(c -> c.transfer()).isEmpty()) {
+            return List.of();
+        }
+        List<double[]> points = new ArrayList<>();
+        for (int deg = -180; deg <= 180; deg += 3) {
+            points.add(new double[] {deg, a.train().gearInputDeg(deg) - deg});
         }
         return List.of(series("", List.of(new Run(points))));
     }

@@ -1,6 +1,7 @@
 package mildtilt.app.shell;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
@@ -58,6 +59,9 @@ final class Commands {
                 always("Save as…", "Shortcut+Shift+S", () -> documents.saveAs(window)),
                 always("Save the job card as PDF…", "Shortcut+P", () -> documents.saveJobCard(window)),
                 always("Save curves and points as CSV…", "Shortcut+E", () -> documents.saveCsv(window)),
+                unkeyed("Save a copy of the catalogue…", () -> documents.saveCatalogue(window)),
+                unkeyed("Use a catalogue…", () -> documents.openCatalogue(window)),
+                unkeyed("Use the catalogue that ships", () -> documents.dropCatalogue(window)),
                 always("Quit", "Shortcut+Q", () -> window.fireEvent(new WindowEvent(window, WindowEvent.WINDOW_CLOSE_REQUEST))))));
         groups.add(new Group("Edit", List.of(
                 new Command("Undo", Optional.of("Shortcut+Z"), () -> bench.undoable().map(c -> "Undo: " + c), bench::undo),
@@ -66,7 +70,11 @@ final class Commands {
                 tab("Notes", "Shortcut+Alt+1", SideTab.NOTES),
                 tab("Knuckle changes", "Shortcut+Alt+2", SideTab.KNUCKLE),
                 tab("Work it out", "Shortcut+Alt+3", SideTab.WORK_OUT),
-                tab("Variants", "Shortcut+Alt+4", SideTab.VARIANTS))));
+                tab("Variants", "Shortcut+Alt+4", SideTab.VARIANTS),
+                tab("Phasing", "Shortcut+Alt+5", SideTab.PHASING),
+                tab("Holding", "Shortcut+Alt+6", SideTab.HOLDING),
+                tab("Range", "Shortcut+Alt+7", SideTab.RANGE),
+                tab("Rules", "Shortcut+Alt+8", SideTab.RULES))));
         groups.add(new Group("View", List.of(
                 always("Side", "Shortcut+1", () -> bay.enlarge(0)),
                 always("Plan", "Shortcut+2", () -> bay.enlarge(1)),
@@ -95,16 +103,24 @@ final class Commands {
                 always("Centre the hands", "Alt+Home", () -> bench.moveHands(HandsPosition.CENTRED)))));
         groups.add(new Group("Help", List.of(
                 always("Shortcuts", "F1", this::shortcuts),
-                always("Cautions", "F2", this::cautions))));
+                always("Cautions", "F2", this::cautions),
+                always("Practice and its costs", "F3", this::practice))));
     }
 
     private static Command always(String name, String keys, Runnable run) {
         return new Command(name, Optional.of(keys), () -> Optional.of(name), run);
     }
 
+    private static Command unkeyed(String name, Runnable run) {
+        return new Command(name, Optional.empty(), () -> Optional.of(name), run);
+    }
+
+    /** A use of the side, in a stage that has it: the present one if it has. */
     private Command tab(String name, String keys, SideTab tab) {
         return always(name, keys, () -> {
-            bench.stageProperty().set(WorkStage.LINKAGE);
+            if (!tab.belongsTo(bench.stageProperty().get())) {
+                bench.stageProperty().set(Arrays.stream(WorkStage.values()).filter(tab::belongsTo).findFirst().orElseThrow());
+            }
             bench.sideTabProperty().set(tab);
         });
     }
@@ -132,7 +148,7 @@ final class Commands {
                     menu.getItems().add(ofDemos("New job with", DemoJob::steering, d -> documents.newLike(window, d)));
                     menu.getItems().add(ofDemos("Demo vehicles", d -> d.title() + ": " + d.steering(), d -> documents.openDemo(window, d)));
                 }
-                if (c.name.equals("Quit") || c.name.equals("Linkage stage") || c.name.equals("Notes")) {
+                if (c.name.equals("Quit") || c.name.equals("Linkage stage") || c.name.equals("Notes") || c.name.equals("Phasing") || c.name.equals("Save a copy of the catalogue…")) {
                     menu.getItems().add(new SeparatorMenuItem());
                 }
                 menu.getItems().add(item);
@@ -229,6 +245,27 @@ final class Commands {
 
                 Tack, then turn from lock to lock at full bump and full droop, before the final weld. Keep heat off bearings, \
                 joints and seals. Have the work looked at by someone other than yourself.""", 560));
+    }
+
+    /** Where practitioners differ, what each way costs, and what is not offered. */
+    private void practice() {
+        show("Practice and its costs", text("""
+                Welded or one-piece shafts. A welded fork clocks to any angle and costs no length; the weld must be made and tested as the \
+                authority where you are wants it, and some want none. Bolted forks come off again and need no test; they clock only as their \
+                teeth or flats fall, and every bolt must be locked.
+
+                Joints inside or outside the cabin. Inside they stay dry and are looked at, but feet, hoses and carpet come near. Outside they \
+                want boots, and the bulkhead a sealed bearing.
+
+                A collapsing column or a kink. A column that shortens keeps the wheel where it is, but needs a part made for it. A kinked one \
+                folds aside with plain parts, and only as far as its bearings let it. A straight bar from gear to driver does neither.
+
+                Single joints in pairs, or a double joint. Two single joints clocked to cancel are cheap and need the right angles; a double \
+                joint is even at any angle, is long, and unless it centres itself wants a bearing on both sides.
+
+                Two parallel shafts joined by a chain or a belt are not offered. When a chain jumps, a belt strips or either comes off, the wheel \
+                turns and the vehicle does not: nothing is left that is positive between hands and gear. Route shafts and joints around \
+                instead, or use a gear made for steering.""", 640));
     }
 
     private void show(String head, Node content) {

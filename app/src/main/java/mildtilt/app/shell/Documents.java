@@ -2,6 +2,7 @@ package mildtilt.app.shell;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -16,14 +17,18 @@ import javafx.scene.control.ButtonType;
 import javafx.scene.control.Label;
 import javafx.stage.Window;
 import mildtilt.analysis.Analysis;
+import mildtilt.app.shell.FilePrompt.Kind;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.format.CsvFiles;
 import mildtilt.format.DemoJob;
 import mildtilt.format.JobCardPdf;
 import mildtilt.format.JobFile;
 import mildtilt.format.JobFileException;
+import mildtilt.format.RulesFile;
 import mildtilt.job.Job;
 import mildtilt.measure.LengthUnit;
+import mildtilt.rules.Rules;
+import mildtilt.steer.Grid;
 
 /** Opening, saving, putting out. Whatever goes wrong is told, and what was open stays as it was. */
 public final class Documents {
@@ -31,11 +36,13 @@ public final class Documents {
     private final Workbench bench;
     private final Recovery recovery;
     private final FilePrompt prompt;
+    private final OwnCatalogue own;
     private final Clock clock;
 
-    public Documents(Workbench bench, Recovery recovery, FilePrompt prompt, Clock clock) {
+    public Documents(Workbench bench, Recovery recovery, OwnCatalogue own, FilePrompt prompt, Clock clock) {
         this.bench = bench;
         this.recovery = recovery;
+        this.own = own;
         this.prompt = prompt;
         this.clock = clock;
         bench.jobProperty().addListener((_, _, _) -> keep());
@@ -52,7 +59,7 @@ public final class Documents {
 
     public void open(Window owner) {
         if (mayLetGo(owner)) {
-            prompt.openJob(owner).ifPresent(p -> open(owner, p));
+            prompt.open(owner, "Open a job", Kind.JOB).ifPresent(p -> open(owner, p));
         }
     }
 
@@ -94,7 +101,7 @@ public final class Documents {
     }
 
     public boolean saveAs(Window owner) {
-        return prompt.saveJob(owner, suggested()).map(p -> saveTo(owner, p)).orElse(false);
+        return prompt.save(owner, "Save the job", Kind.JOB, suggested()).map(p -> saveTo(owner, p)).orElse(false);
     }
 
     private boolean saveTo(Window owner, Path file) {
@@ -120,16 +127,79 @@ public final class Documents {
         Job job = bench.job();
         LengthUnit unit = bench.lengthUnit();
         String file = bench.fileProperty().get().map(f -> f.getFileName().toString()).orElse("not saved yet");
-        prompt.savePdf(owner, suggested() + "-job-card").ifPresent(p -> put(owner, () -> {
-            JobFile.replace(p, JobCardPdf.write(Analysis.of(job), unit, LocalDate.now(clock), file));
+        prompt.save(owner, "Save the job card", Kind.CARD, suggested() + "-job-card").ifPresent(p -> put(owner, () -> {
+            JobFile.replace(p, JobCardPdf.write(analysed(job), unit, LocalDate.now(clock), file));
             return "The job card is in " + p.getFileName() + ".";
         }));
+    }
+
+    private Analysis analysed(Job job) {
+        return Analysis.of(job, Grid.USUAL, bench.catalogueProperty().get());
+    }
+
+    public void saveRules(Window owner) {
+        Rules rules = bench.job().rules();
+        String name = rules.name().toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\p{N}]+", "-").replaceAll("^-|-$", "");
+        prompt.save(owner, "Save the rule set", Kind.RULES, name.isEmpty() ? "rules" : name).ifPresent(p -> put(owner, () -> {
+            RulesFile.save(rules, p);
+            return "The rule set is in " + p.getFileName() + ".";
+        }));
+    }
+
+    /** Judges the job by a rule set from a file. */
+    public void openRules(Window owner) {
+        prompt.open(owner, "Take a rule set", Kind.RULES).ifPresent(p -> {
+            try {
+                Rules rules = RulesFile.open(p);
+                bench.edit("Judge by the rule set \"" + rules.name() + "\"", j -> j.withRules(rules));
+            } catch (JobFileException e) {
+                tell(owner, "That rule set was not taken. The job is judged by the one it had.", e.getMessage());
+            }
+        });
+    }
+
+    /** Takes up the user's own catalogue if there is one. */
+    public void loadCatalogue(Window owner) {
+        try {
+            bench.catalogueProperty().set(own.load());
+        } catch (JobFileException e) {
+            tell(owner, "Your own catalogue can't be used. The one that ships is used instead.", e.getMessage());
+        }
+    }
+
+    public void saveCatalogue(Window owner) {
+        prompt.save(owner, "Save a copy of the catalogue to edit", Kind.CATALOGUE, "catalogue").ifPresent(p -> put(owner, () -> {
+            JobFile.replace(p, own.text().getBytes(StandardCharsets.UTF_8));
+            return "The catalogue is in " + p.getFileName() + ". Edit it, then take it with Job, Use a catalogue.";
+        }));
+    }
+
+    public void openCatalogue(Window owner) {
+        prompt.open(owner, "Use a catalogue", Kind.CATALOGUE).ifPresent(p -> {
+            try {
+                bench.catalogueProperty().set(own.adopt(p));
+                bench.say("Parts now come from " + p.getFileName() + ".");
+            } catch (JobFileException e) {
+                tell(owner, "That catalogue was not taken. The one in use stays.", e.getMessage());
+            } catch (IOException e) {
+                tell(owner, "That catalogue could not be kept.", e.getMessage());
+            }
+        });
+    }
+
+    public void dropCatalogue(Window owner) {
+        try {
+            bench.catalogueProperty().set(own.drop());
+            bench.say("Parts come from the catalogue that ships.");
+        } catch (IOException e) {
+            tell(owner, "Your own catalogue could not be taken away.", e.getMessage());
+        }
     }
 
     public void saveCsv(Window owner) {
         Job job = bench.job();
         prompt.folder(owner, "Folder for the CSV files").ifPresent(p -> put(owner, () -> {
-            List<Path> written = CsvFiles.write(Analysis.of(job), p);
+            List<Path> written = CsvFiles.write(analysed(job), p);
             return written.size() + " CSV files are in " + p.getFileName() + ".";
         }));
     }

@@ -7,16 +7,32 @@ import javafx.stage.DirectoryChooser;
 import javafx.stage.FileChooser;
 import javafx.stage.Window;
 import mildtilt.format.JobFile;
+import mildtilt.format.RulesFile;
 import org.jspecify.annotations.Nullable;
 
 /** Asks the user for a file or folder. Behind an interface so that a test can answer for the user. */
 public interface FilePrompt {
 
-    Optional<Path> openJob(Window owner);
+    /** A kind of file, as the user sees it and as it ends. */
+    enum Kind {
+        JOB("Mild Tilt jobs", JobFile.ENDING),
+        CARD("PDF", ".pdf"),
+        RULES("Mild Tilt rule sets", RulesFile.ENDING),
+        CATALOGUE("Mild Tilt catalogues", ".json");
 
-    Optional<Path> saveJob(Window owner, String suggested);
+        private final String label;
+        private final String ending;
 
-    Optional<Path> savePdf(Window owner, String suggested);
+        Kind(String label, String ending) {
+            this.label = label;
+            this.ending = ending;
+        }
+    }
+
+    Optional<Path> open(Window owner, String title, Kind kind);
+
+    /** @param suggested name without ending */
+    Optional<Path> save(Window owner, String title, Kind kind, String suggested);
 
     Optional<Path> folder(Window owner, String title);
 
@@ -24,18 +40,16 @@ public interface FilePrompt {
     static FilePrompt system() {
         return new FilePrompt() {
             @Override
-            public Optional<Path> openJob(Window owner) {
-                return path(chooser("Open a job", "Mild Tilt jobs", JobFile.ENDING).showOpenDialog(owner));
+            public Optional<Path> open(Window owner, String title, Kind kind) {
+                return path(chooser(title, kind).showOpenDialog(owner));
             }
 
             @Override
-            public Optional<Path> saveJob(Window owner, String suggested) {
-                return save(owner, chooser("Save the job", "Mild Tilt jobs", JobFile.ENDING), suggested, JobFile.ENDING);
-            }
-
-            @Override
-            public Optional<Path> savePdf(Window owner, String suggested) {
-                return save(owner, chooser("Save the job card", "PDF", ".pdf"), suggested, ".pdf");
+            public Optional<Path> save(Window owner, String title, Kind kind, String suggested) {
+                FileChooser chooser = chooser(title, kind);
+                chooser.setInitialFileName(suggested + kind.ending);
+                return path(chooser.showSaveDialog(owner)).map(p ->
+                        p.getFileName().toString().contains(".") ? p : p.resolveSibling(p.getFileName() + kind.ending));
             }
 
             @Override
@@ -45,17 +59,11 @@ public interface FilePrompt {
                 return path(chooser.showDialog(owner));
             }
 
-            private FileChooser chooser(String title, String kind, String ending) {
+            private FileChooser chooser(String title, Kind kind) {
                 FileChooser chooser = new FileChooser();
                 chooser.setTitle(title);
-                chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter(kind, "*" + ending));
+                chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter(kind.label, "*" + kind.ending));
                 return chooser;
-            }
-
-            private Optional<Path> save(Window owner, FileChooser chooser, String suggested, String ending) {
-                chooser.setInitialFileName(suggested + ending);
-                return path(chooser.showSaveDialog(owner)).map(p ->
-                        p.getFileName().toString().contains(".") ? p : p.resolveSibling(p.getFileName() + ending));
             }
 
             private Optional<Path> path(@Nullable File file) {

@@ -56,8 +56,9 @@ public final class MildTilt extends Application {
         Workbench b = new Workbench(first.join());
         recovery = kept;
         bench = b;
-        Shell shell = new Shell(window, b, kept, FilePrompt.system(), Clock.systemDefaultZone());
+        Shell shell = new Shell(window, b, kept, new OwnCatalogue(OwnCatalogue.usualFolder()), FilePrompt.system(), Clock.systemDefaultZone());
         window.show();
+        shell.documents().loadCatalogue(window);
         start.file.ifPresent(f -> shell.documents().open(window, f));
         if (start.then.isPresent()) {
             start.then.get().accept(new Running(window, b, shell));

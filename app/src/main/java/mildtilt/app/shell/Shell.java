@@ -21,6 +21,11 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.stage.Stage;
 import mildtilt.app.bay.BayPane;
+import mildtilt.app.column.HoldingPane;
+import mildtilt.app.column.PhasingPane;
+import mildtilt.app.column.RangePane;
+import mildtilt.app.column.RulesPane;
+import mildtilt.app.column.UnrolledStrip;
 import mildtilt.app.compare.CompareTable;
 import mildtilt.app.hands.HandsPane;
 import mildtilt.app.linkage.KnucklePane;
@@ -49,26 +54,32 @@ public final class Shell {
     private final BayPane bay;
     private final ObjectProperty<Theme> theme = new SimpleObjectProperty<>(Theme.LIGHT);
 
-    public Shell(Stage window, Workbench bench, Recovery recovery, FilePrompt prompt, Clock clock) {
+    public Shell(Stage window, Workbench bench, Recovery recovery, OwnCatalogue own, FilePrompt prompt, Clock clock) {
         this.window = window;
         this.bench = bench;
-        documents = new Documents(bench, recovery, prompt, clock);
+        documents = new Documents(bench, recovery, own, prompt, clock);
         bay = new BayPane(bench);
         JobCardPane card = new JobCardPane(bench, clock, () -> documents.saveJobCard(window), () -> documents.saveCsv(window));
         VariantsTable variants = new VariantsTable(bench);
-        StackPane middle = new StackPane(bay, variants, card);
+        UnrolledStrip unrolled = new UnrolledStrip(bench);
+        unrolled.visibleProperty().bind(Bindings.createBooleanBinding(
+                () -> bench.stageProperty().get() == WorkStage.COLUMN && bench.job().column().isPresent(), bench.stageProperty(), bench.jobProperty()));
+        unrolled.managedProperty().bind(unrolled.visibleProperty());
+        VBox views = new VBox(bay, unrolled);
+        VBox.setVgrow(bay, Priority.ALWAYS);
+        views.setMinSize(0, 0);
+        StackPane middle = new StackPane(views, variants, card);
         middle.setMinSize(0, 0);
         BooleanBinding comparing = bench.stageProperty().isEqualTo(WorkStage.LINKAGE)
                 .and(bench.sideTabProperty().isEqualTo(SideTab.VARIANTS));
         variants.visibleProperty().bind(comparing);
-        bay.visibleProperty().bind(bench.stageProperty().isNotEqualTo(WorkStage.MAKE).and(comparing.not()));
+        views.visibleProperty().bind(bench.stageProperty().isNotEqualTo(WorkStage.MAKE).and(comparing.not()));
         card.visibleProperty().bind(bench.stageProperty().isEqualTo(WorkStage.MAKE));
 
         Commands commands = new Commands(window, bench, documents, bay, theme);
         PiecePane piece = new PiecePane(bench);
         // The other uses of the side need the room.
-        piece.visibleProperty().bind(bench.stageProperty().isNotEqualTo(WorkStage.LINKAGE)
-                .or(bench.sideTabProperty().isEqualTo(SideTab.NOTES)));
+        piece.visibleProperty().bind(bench.sideTabProperty().isEqualTo(SideTab.NOTES));
         piece.managedProperty().bind(piece.visibleProperty());
         VBox side = new VBox(piece, sideTabs(), sidePanes());
         side.getStyleClass().add("side");
@@ -131,7 +142,7 @@ public final class Shell {
         return bar;
     }
 
-    /** What the side is used for: a choice in the linkage stage, the notes elsewhere. */
+    /** What the side is used for, where the stage leaves a choice. */
     private HBox sideTabs() {
         HBox tabs = new HBox();
         tabs.getStyleClass().add("side-tabs");
@@ -145,9 +156,11 @@ public final class Shell {
                 b.setSelected(true);
             });
             bench.sideTabProperty().addListener((_, _, now) -> b.setSelected(now == t));
+            b.visibleProperty().bind(Bindings.createBooleanBinding(() -> t.belongsTo(bench.stageProperty().get()), bench.stageProperty()));
+            b.managedProperty().bind(b.visibleProperty());
             tabs.getChildren().add(b);
         }
-        tabs.visibleProperty().bind(bench.stageProperty().isEqualTo(WorkStage.LINKAGE));
+        tabs.visibleProperty().bind(bench.stageProperty().isNotEqualTo(WorkStage.MAKE));
         tabs.managedProperty().bind(tabs.visibleProperty());
         return tabs;
     }
@@ -161,10 +174,12 @@ public final class Shell {
                 case KNUCKLE -> new KnucklePane(bench);
                 case WORK_OUT -> new WorkOutPane(bench);
                 case VARIANTS -> new VariantsPane(bench);
+                case PHASING -> new PhasingPane(bench);
+                case HOLDING -> new HoldingPane(bench);
+                case RANGE -> new RangePane(bench);
+                case RULES -> new RulesPane(bench, () -> documents.saveRules(window), () -> documents.openRules(window));
             };
-            BooleanBinding elsewhere = bench.stageProperty().isNotEqualTo(WorkStage.LINKAGE);
-            BooleanBinding chosen = bench.sideTabProperty().isEqualTo(t);
-            pane.visibleProperty().bind(t == SideTab.NOTES ? chosen.or(elsewhere) : chosen.and(elsewhere.not()));
+            pane.visibleProperty().bind(bench.sideTabProperty().isEqualTo(t));
             panes.getChildren().add(pane);
         }
         return panes;

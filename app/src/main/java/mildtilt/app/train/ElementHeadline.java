@@ -57,7 +57,7 @@ final class ElementHeadline {
             case Element.Wheel _ -> a.steer().isPresent() ? "lock to lock" : "rim diameter";
             case Element.ShaftAt s -> a.bench().shafts().get(s.index()).cut().isPresent() ? "cut to" : "centres";
             case Element.JointAt _ -> "angle";
-            case Element.Tube _ -> "bearings apart";
+            case Element.Tube _ -> "bearing span";
             case Element.BearingAt _ -> "bore";
             case Element.GearElement _ -> "ratio";
             case Element.GearArm _ -> "length";

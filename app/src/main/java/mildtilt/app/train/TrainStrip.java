@@ -6,19 +6,28 @@ import java.util.Optional;
 import javafx.beans.binding.Bindings;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.ToggleButton;
+import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import mildtilt.app.look.StateMark;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.check.Severity;
 import mildtilt.job.Element;
+import mildtilt.job.JobPoints;
+import mildtilt.job.PointId;
+import mildtilt.routing.TrainEdits;
 import org.jspecify.annotations.Nullable;
 
 /** Every element of the steering in order, each with its figure and its state. Selecting one selects it everywhere. */
@@ -31,12 +40,14 @@ public final class TrainStrip extends ScrollPane {
 
     private final Workbench bench;
     private final HBox row = new HBox();
+    private final TrainMenu menu;
     private @Nullable List<Element> shown;
     private Optional<Class<?>> shownGear = Optional.empty();
     private final List<Tile> tiles = new ArrayList<>();
 
     public TrainStrip(Workbench bench) {
         this.bench = bench;
+        menu = new TrainMenu(bench);
         getStyleClass().add("train-strip");
         row.getStyleClass().add("train-row");
         setContent(row);
@@ -73,13 +84,44 @@ public final class TrainStrip extends ScrollPane {
             meaning.getStyleClass().add("element-meaning");
             HBox top = new HBox(2, new ElementIcon(bench.job(), element), state);
             top.setAlignment(Pos.CENTER_LEFT);
-            VBox box = new VBox(top, name, figure, meaning);
+            state.setVisible(false);
+            HBox bottom = new HBox(meaning);
+            if (TrainMenu.has(element)) {
+                offer(bottom, index);
+            }
+            VBox box = new VBox(top, name, figure, bottom);
             box.getStyleClass().add("element-box");
             setGraphic(box);
             setMaxWidth(Double.MAX_VALUE);
             HBox.setHgrow(this, Priority.ALWAYS);
             setOnAction(_ -> bench.selectionProperty().set(
                     bench.selectionProperty().get().equals(Optional.of(element)) ? Optional.empty() : Optional.of(element)));
+        }
+
+        /** What can be done to it, from a small button and by the other mouse button or the menu key. */
+        private void offer(HBox row, int index) {
+            MenuButton more = new MenuButton("");
+            more.setId("element-menu-" + index);
+            more.getStyleClass().add("tile-menu");
+            more.setTooltip(new Tooltip("Split, swap, add, take out"));
+            Region gap = new Region();
+            HBox.setHgrow(gap, Priority.ALWAYS);
+            row.getChildren().addAll(gap, more);
+            // Filled when it is opened: the catalogue may have changed. A menu without items does not open.
+            more.getItems().add(new MenuItem(""));
+            more.showingProperty().addListener((_, _, showing) -> {
+                if (showing) {
+                    more.getItems().setAll(menu.of(element));
+                }
+            });
+            more.setAccessibleText("Change " + Element.label(bench.job(), element));
+            ContextMenu context = new ContextMenu();
+            setOnContextMenuRequested(e -> {
+                bench.selectionProperty().set(Optional.of(element));
+                context.getItems().setAll(menu.of(element));
+                context.show(this, e.getScreenX(), e.getScreenY());
+                e.consume();
+            });
         }
 
         void refresh() {
@@ -92,6 +134,8 @@ public final class TrainStrip extends ScrollPane {
                 figure.setText(ElementHeadline.of(a, element, bench.lengthUnit()));
                 meaning.setText(ElementHeadline.meaning(a, element));
                 state.show(a.stateOf(element));
+                // Nothing is called fine before it is worked out.
+                state.setVisible(true);
                 setAccessibleText(label + ", " + meaning.getText() + " " + figure.getText() + ", " + state.getText());
             });
         }
@@ -113,8 +157,25 @@ public final class TrainStrip extends ScrollPane {
                 none.getStyleClass().add("hint");
                 row.getChildren().add(none);
             }
+            if (bench.job().column().isEmpty()) {
+                row.getChildren().addFirst(begin());
+            }
         }
         refresh();
+    }
+
+    /** A job without a column can be given one to begin with. */
+    private HBox begin() {
+        Button begin = new Button("Begin a column");
+        begin.setId("begin-column");
+        begin.setMinWidth(Region.USE_PREF_SIZE);
+        begin.setOnAction(_ -> bench.catalogueProperty().get().joints().stream().findFirst().ifPresentOrElse(
+                part -> bench.edit("Begin a column: a wheel, a shaft in a tube, a joint, a stub into the gear",
+                        j -> j.withColumn(TrainEdits.begun(j.axle().map(_ -> JobPoints.position(j, new PointId.GearCentre())), part))),
+                () -> bench.refuse("The catalogue in use has no joint to begin with.")));
+        HBox box = new HBox(begin);
+        box.getStyleClass().add("begin");
+        return box;
     }
 
     private void refresh() {

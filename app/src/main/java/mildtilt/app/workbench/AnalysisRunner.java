@@ -10,9 +10,11 @@ import java.util.function.Consumer;
 import javafx.application.Platform;
 import mildtilt.analysis.Analysis;
 import mildtilt.analysis.Effect;
+import mildtilt.catalogue.Catalogue;
 import mildtilt.check.Finding;
 import mildtilt.check.Remedy;
 import mildtilt.job.Job;
+import mildtilt.steer.Grid;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -22,7 +24,7 @@ final class AnalysisRunner implements AutoCloseable {
 
     private static final Logger LOG = LoggerFactory.getLogger(AnalysisRunner.class);
 
-    private record Order(Job job, Optional<Job> before) {}
+    private record Order(Job job, Optional<Job> before, Catalogue catalogue) {}
 
     private final ExecutorService worker = Executors.newSingleThreadExecutor(r -> {
         Thread t = new Thread(r, "analysis");
@@ -45,8 +47,8 @@ final class AnalysisRunner implements AutoCloseable {
         worker.execute(task);
     }
 
-    void request(Job job, Optional<Job> before) {
-        if (waiting.getAndSet(new Order(job, before)) == null) {
+    void request(Job job, Optional<Job> before, Catalogue catalogue) {
+        if (waiting.getAndSet(new Order(job, before, catalogue)) == null) {
             worker.execute(this::work);
         }
     }
@@ -66,8 +68,8 @@ final class AnalysisRunner implements AutoCloseable {
     }
 
     private Worked workOut(Order order) {
-        Analysis now = Analysis.of(order.job);
-        Optional<Analysis> before = order.before.map(this::analysisOfBefore);
+        Analysis now = Analysis.of(order.job, Grid.USUAL, order.catalogue);
+        Optional<Analysis> before = order.before.map(b -> analysisOfBefore(b, order.catalogue));
         Map<Remedy, Effect> effects = new HashMap<>();
         for (Finding finding : now.findings()) {
             for (Remedy remedy : finding.remedies()) {
@@ -80,9 +82,9 @@ final class AnalysisRunner implements AutoCloseable {
         return new Worked(now, before, effects);
     }
 
-    private Analysis analysisOfBefore(Job job) {
-        if (lastBefore == null || lastBefore.job() != job) {
-            lastBefore = Analysis.of(job);
+    private Analysis analysisOfBefore(Job job, Catalogue catalogue) {
+        if (lastBefore == null || lastBefore.job() != job || lastBefore.catalogue() != catalogue) {
+            lastBefore = Analysis.of(job, Grid.USUAL, catalogue);
         }
         return lastBefore;
     }

@@ -1,11 +1,15 @@
 package mildtilt.app.workbench;
 
-/** What the side of the window is used for in the linkage stage; elsewhere it holds the notes. */
+/** What the side of the window is used for: the notes in every stage, and what is the stage's own. */
 public enum SideTab {
     NOTES("Notes"),
     KNUCKLE("Knuckle"),
     WORK_OUT("Work it out"),
-    VARIANTS("Variants");
+    VARIANTS("Variants"),
+    PHASING("Phasing"),
+    HOLDING("Holding"),
+    RANGE("Range"),
+    RULES("Rules");
 
     private final String label;
 
@@ -15,5 +19,13 @@ public enum SideTab {
 
     public String label() {
         return label;
+    }
+
+    public boolean belongsTo(WorkStage stage) {
+        return switch (this) {
+            case NOTES -> true;
+            case KNUCKLE, WORK_OUT, VARIANTS -> stage == WorkStage.LINKAGE;
+            case PHASING, HOLDING, RANGE, RULES -> stage == WorkStage.COLUMN;
+        };
     }
 }

@@ -7,8 +7,10 @@ import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleObjectProperty;
+import mildtilt.catalogue.Catalogue;
 import mildtilt.drawing.LockArcs;
 import mildtilt.drawing.Sketch;
+import mildtilt.format.CatalogueFile;
 import mildtilt.format.JobFileException;
 import mildtilt.format.JobReader;
 import mildtilt.format.JobWriter;
@@ -43,6 +45,7 @@ public final class Workbench implements AutoCloseable {
     private final ObjectProperty<LengthUnit> lengthUnit = new SimpleObjectProperty<>(LengthUnit.MM);
     private final ObjectProperty<WorkStage> stage = new SimpleObjectProperty<>(WorkStage.COLUMN);
     private final ObjectProperty<Compared> compared = new SimpleObjectProperty<>(Compared.LAST_CHANGE);
+    private final ObjectProperty<Catalogue> catalogue = new SimpleObjectProperty<>(CatalogueFile.shipped());
     private final ObjectProperty<SideTab> sideTab = new SimpleObjectProperty<>(SideTab.NOTES);
     private final ObjectProperty<Message> message = new SimpleObjectProperty<>(new Message("", false));
     private final History history = new History();
@@ -63,6 +66,12 @@ public final class Workbench implements AutoCloseable {
         saved = Optional.of(first);
         runner = new AnalysisRunner(w -> worked.set(Optional.of(w)), this::refuse);
         compared.addListener((_, _, _) -> requestAnalysis());
+        catalogue.addListener((_, _, _) -> requestAnalysis());
+        stage.addListener((_, _, now) -> {
+            if (!sideTab.get().belongsTo(now)) {
+                sideTab.set(SideTab.NOTES);
+            }
+        });
         requestAnalysis();
         runner.later(JobReader::prepare);
     }
@@ -111,6 +120,11 @@ public final class Workbench implements AutoCloseable {
     /** What stands at the side. */
     public ObjectProperty<SideTab> sideTabProperty() {
         return sideTab;
+    }
+
+    /** The generic parts that elements are swapped for and that remedies draw on: the shipped ones, or the user's own. */
+    public ObjectProperty<Catalogue> catalogueProperty() {
+        return catalogue;
     }
 
     public ObjectProperty<Compared> comparedProperty() {
@@ -318,7 +332,7 @@ public final class Workbench implements AutoCloseable {
     }
 
     private void requestAnalysis() {
-        runner.request(job(), before());
+        runner.request(job(), before(), catalogue.get());
     }
 
     /** Moves the hands, no further than the gear and the travel allow. */

@@ -1,0 +1,184 @@
+package mildtilt.app.column;
+
+import java.util.Arrays;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.IntConsumer;
+import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
+import javafx.application.Platform;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.ChoiceBox;
+import javafx.scene.control.Label;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.Priority;
+import mildtilt.app.look.MeasureField;
+import mildtilt.app.look.Wrap;
+import mildtilt.app.workbench.Workbench;
+import mildtilt.app.workbench.Worked;
+import mildtilt.column.Socket.Hold;
+import mildtilt.measure.LengthText;
+import mildtilt.measure.LengthUnit;
+import mildtilt.measure.Quantity;
+import mildtilt.measure.Unit;
+import mildtilt.rules.RuleLimit;
+import mildtilt.rules.Rules;
+import mildtilt.rules.Rules.Welding;
+import mildtilt.rules.ShippedRules;
+
+/** The rule set the column is judged by: one that ships, or one's own copy of it, edited here or in a file. */
+public final class RulesPane extends FactsPane {
+
+    private static final String NONE = "none";
+    private static final String EDITED = " (edited)";
+
+    private final Runnable save;
+    private final Runnable open;
+
+    /** @param save keeps the rule set as a file. @param open takes one from a file */
+    public RulesPane(Workbench bench, Runnable save, Runnable open) {
+        super(bench, "rules-pane");
+        this.save = save;
+        this.open = open;
+        refresh();
+    }
+
+    @Override
+    void show(Worked worked) {
+        Rules rules = worked.now().job().rules();
+        add(sets(rules));
+        if (!rules.about().isEmpty()) {
+            hint(rules.about());
+        }
+        GridPane grid = new GridPane();
+        grid.getStyleClass().add("piece-grid");
+        int row = 0;
+        for (RuleLimit limit : RuleLimit.values()) {
+            Label name = Wrap.text(limit.label(), "facts-name");
+            MeasureField field = field(rules, limit);
+            name.setLabelFor(field);
+            GridPane.setHgrow(name, Priority.ALWAYS);
+            grid.addRow(row++, name, field);
+        }
+        add(grid);
+        GridPane chosen = new GridPane();
+        chosen.getStyleClass().add("piece-grid");
+        chosen.addRow(0, new Label("Welding a steering shaft"), choice("rule-welding", Arrays.stream(Welding.values()).map(Welding::label).toList(),
+                rules.welding().ordinal(), i -> edit("Welding: " + Welding.values()[i].label(), r -> r.withWelding(Welding.values()[i]))));
+        chosen.addRow(1, new Label("Joints in the cabin"), choice("rule-cabin", List.of("allowed", "not allowed"), rules.jointInCabin() ? 0 : 1,
+                i -> edit("Joints in the cabin", r -> r.withJointInCabin(i == 0))));
+        add(chosen);
+        head("What may keep a shaft in a fork");
+        for (Hold hold : Hold.values()) {
+            add(hold(rules, hold));
+        }
+        if (!rules.locking().isEmpty()) {
+            hint(rules.locking());
+        }
+        rules.classes().forEach(c -> hint("Class \"" + c.name() + "\": wheelbase " + text(Quantity.length(c.wheelbaseMin())) + " to " + text(Quantity.length(c.wheelbaseMax()))
+                + ", up to " + text(Quantity.length(c.widthMax())) + " wide."));
+        button("Save this rule set as a file…", "save-rules", save);
+        button("Take a rule set from a file…", "open-rules", open);
+        if (!rules.differ().isEmpty()) {
+            head("Where authorities differ");
+            rules.differ().forEach(this::say);
+        }
+        hint("A rule set is a builder's choice of caution, not a law, and keeping to it approves nothing. Ask the authority that inspects vehicles where you are; its "
+                + "rules come first.");
+    }
+
+    private ChoiceBox<String> sets(Rules rules) {
+        List<String> names = Arrays.stream(ShippedRules.values()).map(s -> s.rules().name()).toList();
+        Optional<ShippedRules> now = Arrays.stream(ShippedRules.values()).filter(s -> s.rules().equals(rules)).findFirst();
+        List<String> options = now.isPresent() ? names : Stream.concat(names.stream(), Stream.of(rules.name())).toList();
+        ChoiceBox<String> box = choice("rule-set", options, now.map(Enum::ordinal).orElse(names.size()), i -> {
+            if (i < names.size()) {
+                Rules chosen = ShippedRules.values()[i].rules();
+                bench.edit("Judge by the rule set \"" + chosen.name() + "\"", j -> j.withRules(chosen));
+            }
+        });
+        box.setMaxWidth(Double.MAX_VALUE);
+        box.setAccessibleText("Rule set");
+        return box;
+    }
+
+    private ChoiceBox<String> choice(String id, List<String> options, int chosen, IntConsumer take) {
+        ChoiceBox<String> box = new ChoiceBox<>();
+        box.setId(id);
+        box.getItems().setAll(options);
+        box.getSelectionModel().select(chosen);
+        // The box must be done with its own change before the pane is built anew.
+        box.getSelectionModel().selectedIndexProperty().addListener((_, _, is) -> {
+            if (is.intValue() >= 0 && is.intValue() != chosen) {
+                Platform.runLater(() -> take.accept(is.intValue()));
+            }
+        });
+        return box;
+    }
+
+    private CheckBox hold(Rules rules, Hold hold) {
+        CheckBox box = new CheckBox(hold.label());
+        box.setId("hold-" + hold.name().toLowerCase(Locale.ROOT).replace('_', '-'));
+        box.setSelected(rules.holds().contains(hold));
+        box.setOnAction(_ -> {
+            Set<Hold> holds = EnumSet.noneOf(Hold.class);
+            holds.addAll(rules.holds());
+            if (!holds.remove(hold)) {
+                holds.add(hold);
+            }
+            if (!edit((holds.contains(hold) ? "Accept: " : "Do not accept: ") + hold.label(), r -> r.withHolds(holds))) {
+                box.setSelected(rules.holds().contains(hold));
+            }
+        });
+        return box;
+    }
+
+    private MeasureField field(Rules rules, RuleLimit limit) {
+        boolean optional = limit == RuleLimit.KINK;
+        MeasureField field = new MeasureField(rules.get(limit).map(v -> shown(limit, v)).orElse(NONE),
+                t -> optional && t.strip().equalsIgnoreCase(NONE) ? Double.NaN : read(limit, t),
+                v -> edit(limit.label() + ": " + (Double.isNaN(v) ? NONE : shown(limit, v)), r -> Double.isNaN(v) ? r.withoutKink() : r.with(limit, v)), bench::refuse);
+        field.setId("rule-" + limit.name().toLowerCase(Locale.ROOT).replace('_', '-'));
+        field.setAccessibleText(limit.label());
+        return field;
+    }
+
+    private String shown(RuleLimit limit, double v) {
+        return switch (limit.unit()) {
+            case LENGTH -> LengthText.editable(v, bench.lengthUnit());
+            case ANGLE -> LengthText.trimmed(v, 2) + "°";
+            case PERCENT -> LengthText.trimmed(v, 2) + " %";
+            case FORCE -> bench.lengthUnit() == LengthUnit.MM ? LengthText.trimmed(v, 0) + " N" : LengthText.trimmed(v / Unit.NEWTON_PER_POUND, 1) + " lbf";
+            case TIMES -> LengthText.trimmed(v, 2) + " ×";
+            case HERTZ -> LengthText.trimmed(v, 1) + " Hz";
+            case RATIO, TURNS, STRESS -> LengthText.trimmed(v, 2);
+        };
+    }
+
+    /** The unit may be typed or left out. */
+    private double read(RuleLimit limit, String typed) {
+        return switch (limit.unit()) {
+            case LENGTH -> LengthText.parse(typed, bench.lengthUnit());
+            case ANGLE -> LengthText.parseDegrees(typed);
+            case FORCE -> {
+                String t = typed.strip();
+                double n = LengthText.parseNumber(t.replaceAll("(?i)\\s*(lbf|n)$", ""));
+                boolean pounds = t.toLowerCase(Locale.ROOT).endsWith("lbf") || bench.lengthUnit() != LengthUnit.MM && !t.toLowerCase(Locale.ROOT).endsWith("n");
+                yield pounds ? n * Unit.NEWTON_PER_POUND : n;
+            }
+            case PERCENT, TIMES, HERTZ, RATIO, TURNS, STRESS -> LengthText.parseNumber(typed.replaceAll("(?i)\\s*(%|×|x|hz|times)\\s*$", ""));
+        };
+    }
+
+    /** Changes the rule set, which is then no longer the one that shipped under its name. */
+    private boolean edit(String change, UnaryOperator<Rules> edit) {
+        return bench.edit("Rules: " + change, j -> {
+            Rules after = edit.apply(j.rules());
+            boolean shipped = Arrays.stream(ShippedRules.values()).anyMatch(s -> s.rules().name().equals(after.name()));
+            return j.withRules(shipped && !after.equals(j.rules()) ? after.withName(after.name() + EDITED) : after);
+        });
+    }
+}

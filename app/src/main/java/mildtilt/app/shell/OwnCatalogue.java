@@ -1,0 +1,56 @@
+package mildtilt.app.shell;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import mildtilt.catalogue.Catalogue;
+import mildtilt.format.CatalogueFile;
+import mildtilt.format.JobFileException;
+
+/** The user's own catalogue of parts, kept in the program's folder; the shipped one holds where there is none. */
+public final class OwnCatalogue {
+
+    private final Path file;
+
+    public OwnCatalogue(Path folder) {
+        file = folder.resolve(CatalogueFile.NAME);
+    }
+
+    /** In the user's home, or where the property {@code mildtilt.state} says. */
+    public static Path usualFolder() {
+        String set = System.getProperty("mildtilt.state");
+        return set != null ? Path.of(set) : Path.of(System.getProperty("user.home"), ".mild-tilt");
+    }
+
+    /** @throws JobFileException if there is one that can't be used, saying why; the shipped one holds then */
+    public Catalogue load() throws JobFileException {
+        return Files.exists(file) ? CatalogueFile.open(file) : CatalogueFile.shipped();
+    }
+
+    /**
+     * Takes another file as the user's own from now on.
+     *
+     * @throws JobFileException if it is not a catalogue; the present one stays
+     */
+    public Catalogue adopt(Path from) throws JobFileException, IOException {
+        Catalogue taken = CatalogueFile.open(from);
+        Files.createDirectories(file.getParent());
+        if (!Files.exists(file) || !Files.isSameFile(from, file)) {
+            Files.copy(from, file, StandardCopyOption.REPLACE_EXISTING);
+        }
+        return taken;
+    }
+
+    /** Goes back to the shipped one. */
+    public Catalogue drop() throws IOException {
+        Files.deleteIfExists(file);
+        return CatalogueFile.shipped();
+    }
+
+    /** The catalogue in use as text, to be copied and edited. */
+    public String text() throws IOException {
+        return Files.exists(file) ? Files.readString(file, StandardCharsets.UTF_8) : CatalogueFile.shippedText();
+    }
+}
