@@ -74,8 +74,8 @@ class JourneyTest {
         // The column binds, and the window says where and why.
         assertThat(app.text(robot, "#notes-head")).isEqualTo("Notes: 2 stop, 1 look");
         assertThat(robot.lookup("#finding-0 .finding-what").queryAs(Label.class).getText())
-                .startsWith("Lower joint binds: 37.4°");
-        robot.clickOn("#element-4");
+                .startsWith("Lower joint binds with the frame moved: 37.8°");
+        robot.clickOn("#element-5");
         assertThat(app.bench.selectionProperty().get()).contains(new Element.JointAt(1));
 
         // One press turns one fork to the clock angle worked out; the ripple falls.
@@ -147,9 +147,9 @@ class JourneyTest {
         robot.interact(() -> app.bench.selectionProperty().set(Optional.of(new Element.Wheel())));
         TextField rim = robot.lookup("#field-rim-diameter").queryAs(TextField.class);
         type(robot, rim, "14 1/2");
-        assertThat(app.bench.job().column().orElseThrow().wheelDiameter()).isCloseTo(368.3, within(1e-9));
+        assertThat(app.bench.job().column().orElseThrow().wheel().diameter()).isCloseTo(368.3, within(1e-9));
         type(robot, robot.lookup("#field-rim-diameter").queryAs(TextField.class), "360 mm");
-        assertThat(app.bench.job().column().orElseThrow().wheelDiameter()).isEqualTo(360);
+        assertThat(app.bench.job().column().orElseThrow().wheel().diameter()).isEqualTo(360);
 
         // What can't be read is refused with a sentence, and so is what can't be; nothing changes.
         Job before = app.bench.job();

@@ -66,9 +66,9 @@ public final class RulesPane extends FactsPane {
         add(grid);
         GridPane chosen = new GridPane();
         chosen.getStyleClass().add("piece-grid");
-        chosen.addRow(0, new Label("Welding a steering shaft"), choice("rule-welding", Arrays.stream(Welding.values()).map(Welding::label).toList(),
+        chosen.addRow(0, Wrap.whole("Welding a steering shaft"), choice("rule-welding", Arrays.stream(Welding.values()).map(Welding::label).toList(),
                 rules.welding().ordinal(), i -> edit("Welding: " + Welding.values()[i].label(), r -> r.withWelding(Welding.values()[i]))));
-        chosen.addRow(1, new Label("Joints in the cabin"), choice("rule-cabin", List.of("allowed", "not allowed"), rules.jointInCabin() ? 0 : 1,
+        chosen.addRow(1, Wrap.whole("Joints in the cabin"), choice("rule-cabin", List.of("allowed", "not allowed"), rules.jointInCabin() ? 0 : 1,
                 i -> edit("Joints in the cabin", r -> r.withJointInCabin(i == 0))));
         add(chosen);
         head("What may keep a shaft in a fork");

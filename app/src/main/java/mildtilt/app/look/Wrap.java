@@ -21,6 +21,13 @@ public final class Wrap {
         return label;
     }
 
+    /** A short text on one line that is never cut off. */
+    public static Label whole(String text) {
+        Label label = new Label(text);
+        label.setMinWidth(Region.USE_PREF_SIZE);
+        return label;
+    }
+
     /** Content as wide as the pane that scrolls up and down, and takes the height a column has left. */
     public static ScrollPane tall(Node content) {
         ScrollPane scroll = new ScrollPane(content);

@@ -24,7 +24,8 @@ final class AnalysisRunner implements AutoCloseable {
 
     private static final Logger LOG = LoggerFactory.getLogger(AnalysisRunner.class);
 
-    private record Order(Job job, Optional<Job> before, Catalogue catalogue) {}
+    /** @param effects whether those of the remedies are worked out too: not while something is dragged */
+    private record Order(Job job, Optional<Job> before, Catalogue catalogue, boolean effects) {}
 
     private final ExecutorService worker = Executors.newSingleThreadExecutor(r -> {
         Thread t = new Thread(r, "analysis");
@@ -47,8 +48,8 @@ final class AnalysisRunner implements AutoCloseable {
         worker.execute(task);
     }
 
-    void request(Job job, Optional<Job> before, Catalogue catalogue) {
-        if (waiting.getAndSet(new Order(job, before, catalogue)) == null) {
+    void request(Job job, Optional<Job> before, Catalogue catalogue, boolean effects) {
+        if (waiting.getAndSet(new Order(job, before, catalogue, effects)) == null) {
             worker.execute(this::work);
         }
     }
@@ -73,8 +74,8 @@ final class AnalysisRunner implements AutoCloseable {
         Map<Remedy, Effect> effects = new HashMap<>();
         for (Finding finding : now.findings()) {
             for (Remedy remedy : finding.remedies()) {
-                // A newer job, as while a point is dragged, makes these effects idle work: its own follow at once.
-                if (waiting.get() == null) {
+                // A newer job makes these effects idle work: its own follow at once.
+                if (order.effects && waiting.get() == null) {
                     effects.put(remedy, now.effectOf(remedy));
                 }
             }

@@ -332,7 +332,7 @@ public final class Workbench implements AutoCloseable {
     }
 
     private void requestAnalysis() {
-        runner.request(job(), before(), catalogue.get());
+        runner.request(job(), before(), catalogue.get(), dragStart.isEmpty());
     }
 
     /** Moves the hands, no further than the gear and the travel allow. */
