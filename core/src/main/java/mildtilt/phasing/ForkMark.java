@@ -73,7 +73,7 @@ public record ForkMark(double deg, double arc, double diameter, Optional<Teeth> 
         Teeth best = null;
         for (int a = -wheel / 2; a <= wheel / 2; a++) {
             // The shaft turned on by a teeth in its wheel-end fork carries the gear-end fork along.
-            double rest = deg - s.indexDeg() - (wheel == 0 ? 0 : a * 360.0 / wheel);
+            double rest = Math.IEEEremainder(deg - s.indexDeg() - (wheel == 0 ? 0 : a * 360.0 / wheel), 360);
             int b = gear == 0 ? 0 : nearestTooth(rest, gear);
             double off = half(rest - (gear == 0 ? 0 : b * 360.0 / gear));
             Teeth found = new Teeth(a, wheel, b, gear);

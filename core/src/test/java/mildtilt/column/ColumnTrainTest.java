@@ -4,47 +4,16 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
-import mildtilt.column.ForkSetting.Fixed;
-import mildtilt.column.ForkSetting.Stepped;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Vector;
-import mildtilt.phasing.BestClocking;
 import org.junit.jupiter.api.RepeatedTest;
 import org.junit.jupiter.api.RepetitionInfo;
 import org.junit.jupiter.api.Test;
 
 class ColumnTrainTest {
-
-    private static Column column(List<Point> points, double[] clocking, boolean... doubles) {
-        int joints = points.size() - 2;
-        List<Shaft> shafts = new ArrayList<>();
-        List<Joint> all = new ArrayList<>();
-        for (int i = 0; i <= joints; i++) {
-            shafts.add(Shaft.round("shaft " + i, 20, i > 0 && i < joints ? clocking[i - 1] : 0, true));
-        }
-        for (int i = 0; i < joints; i++) {
-            all.add(i < doubles.length && doubles[i]
-                    ? new Joint("double " + i, new JointKind.Double(true), points.get(i + 1), 90, ForkFit.NONE, ForkFit.NONE)
-                    : Joint.single("joint " + i, points.get(i + 1), 35, ForkFit.NONE, ForkFit.NONE));
-        }
-        return new Column(new SteeringWheel(360, points.getFirst(), ForkFit.NONE), shafts, all, new GearInput(points.getLast(), ForkFit.NONE));
-    }
-
-    /** A path that wanders forward and down, with joints between nothing and some 60 degrees. */
-    private static Column random(Random r, int joints) {
-        List<Point> points = new ArrayList<>(List.of(new Point(-1000, 300, 900)));
-        for (int i = 0; i <= joints; i++) {
-            Point p = points.getLast();
-            points.add(new Point(p.x() + 150 + 100 * r.nextDouble(), p.y() + 240 * (r.nextDouble() - 0.5),
-                    p.z() - 260 * r.nextDouble()));
-        }
-        double[] clocking = r.doubles(Math.max(0, joints - 1), -90, 90).toArray();
-        return column(points, clocking);
-    }
 
     /** Rotation of the last fork about its shaft, followed step by step round the turn from the pins alone. */
     private static double followedOutput(ColumnTrain train, double input, int steps) {
@@ -63,7 +32,7 @@ class ColumnTrainTest {
     @RepeatedTest(12)
     void closedFormAgreesWithThePinsOfTheCrosses(RepetitionInfo rep) {
         Random r = new Random(rep.getCurrentRepetition());
-        ColumnTrain train = new ColumnTrain(random(r, 1 + rep.getCurrentRepetition() % 6));
+        ColumnTrain train = new ColumnTrain(TestColumns.random(r, 1 + rep.getCurrentRepetition() % 6));
         Transfer t = train.transfer().orElseThrow();
         for (int i = 0; i < 6; i++) {
             double input = (r.nextDouble() - 0.5) * 14;
@@ -77,58 +46,10 @@ class ColumnTrainTest {
         train.pinsAt(1.1).forEach(p -> assertThat(p.wheelSide().dot(p.gearSide().vector())).isCloseTo(0, within(1e-12)));
     }
 
-    @RepeatedTest(20)
-    void noOtherClockingBeatsTheClosedForm(RepetitionInfo rep) {
-        Random r = new Random(100 + rep.getCurrentRepetition());
-        int joints = 2 + rep.getCurrentRepetition() % 5;
-        ColumnTrain train = new ColumnTrain(random(r, joints));
-        BestClocking best = BestClocking.asMade(train);
-        double[] rad = best.clockingDeg().stream().mapToDouble(Math::toRadians).toArray();
-        assertThat(train.transfer(rad).ripplePct()).isCloseTo(best.ripplePct(), within(1e-6));
-        for (int i = 0; i < 4000; i++) {
-            double[] other = r.doubles(joints - 1, -Math.PI / 2, Math.PI / 2).toArray();
-            assertThat(train.transfer(other).ripplePct()).isGreaterThanOrEqualTo(best.ripplePct() - 1e-7);
-        }
-        assertThat(best.clockingDeg()).allMatch(d -> d > -90 && d <= 90 + 1e-9);
-    }
-
-    @RepeatedTest(8)
-    void bestOfOneShaftIsTheBestOverItsWholeTurn(RepetitionInfo rep) {
-        Random r = new Random(200 + rep.getCurrentRepetition());
-        ColumnTrain train = new ColumnTrain(random(r, 4));
-        for (int shaft = 1; shaft <= 3; shaft++) {
-            BestClocking best = BestClocking.ofOne(train, shaft);
-            double[] c = train.clockings();
-            double least = Double.POSITIVE_INFINITY;
-            for (int i = 0; i < 1800; i++) {
-                c[shaft - 1] = Math.PI * i / 1800;
-                least = Math.min(least, train.transfer(c).ripplePct());
-            }
-            assertThat(best.ripplePct()).isLessThanOrEqualTo(least + 1e-9).isGreaterThan(least * 0.99 - 0.1);
-            for (int other = 1; other <= 3; other++) {
-                if (other != shaft) {
-                    assertThat(best.clockingDeg().get(other - 1))
-                            .isCloseTo(train.column().shafts().get(other).clockingDeg(), within(1e-9));
-                }
-            }
-        }
-    }
-
-    @Test
-    void manySplinedShaftsAreStillSetOnTheirSteps() {
-        ColumnTrain train = new ColumnTrain(random(new Random(7), 8));
-        BestClocking best = BestClocking.withAll(train, new Stepped(36));
-        assertThat(best.proven()).isTrue();
-        assertThat(best.clockingDeg()).hasSize(7).allMatch(d -> Math.abs(d / 10 - Math.rint(d / 10)) < 1e-9);
-        assertThat(best.ripplePct()).isLessThan(train.transfer().orElseThrow().ripplePct()).isLessThan(12);
-        assertThat(BestClocking.withAll(train, new Fixed()).ripplePct())
-                .isCloseTo(train.transfer().orElseThrow().ripplePct(), within(1e-9));
-    }
-
     @Test
     void limitingCases() {
         // Straight on: even, whatever the clocking.
-        ColumnTrain straight = new ColumnTrain(column(List.of(
+        ColumnTrain straight = new ColumnTrain(TestColumns.through(List.of(
                 new Point(0, 0, 0), new Point(100, 0, 0), new Point(200, 0, 0), new Point(300, 0, 0)),
                 new double[] {37}));
         assertThat(straight.transfer().orElseThrow().ripplePct()).isZero();
@@ -136,20 +57,20 @@ class ColumnTrainTest {
         // Two equal joints in one plane, forks in line: even; forks crossed: as one joint of cos² .
         List<Point> offset = List.of(new Point(0, 0, 0), new Point(100, 0, 0), new Point(200, 0, -50), new Point(300, 0, -50));
         double cos = Math.cos(Math.atan(0.5));
-        assertThat(new ColumnTrain(column(offset, new double[] {0})).transfer().orElseThrow().ripplePct())
+        assertThat(new ColumnTrain(TestColumns.through(offset, new double[] {0})).transfer().orElseThrow().ripplePct())
                 .isCloseTo(0, within(1e-9));
-        assertThat(new ColumnTrain(column(offset, new double[] {90})).transfer().orElseThrow().ratioMin())
+        assertThat(new ColumnTrain(TestColumns.through(offset, new double[] {90})).transfer().orElseThrow().ratioMin())
                 .isCloseTo(cos * cos, within(1e-12));
         // A double joint is even at any angle.
-        assertThat(new ColumnTrain(column(List.of(new Point(0, 0, 0), new Point(100, 0, 0), new Point(100, 80, -60)),
+        assertThat(new ColumnTrain(TestColumns.through(List.of(new Point(0, 0, 0), new Point(100, 0, 0), new Point(100, 80, -60)),
                 new double[0], true)).transfer().orElseThrow().ripplePct()).isZero();
         // A single joint at a right angle is a lock, said so and not NaN.
-        ColumnTrain locked = new ColumnTrain(column(List.of(new Point(0, 0, 0), new Point(100, 0, 0), new Point(100, 80, 0)),
+        ColumnTrain locked = new ColumnTrain(TestColumns.through(List.of(new Point(0, 0, 0), new Point(100, 0, 0), new Point(100, 80, 0)),
                 new double[0]));
         assertThat(locked.transfer()).isEmpty();
         assertThat(locked.lockedJoint()).hasValue(0);
         // No joints at all.
-        assertThat(new ColumnTrain(column(List.of(new Point(0, 0, 0), new Point(9, 0, 0)), new double[0]))
+        assertThat(new ColumnTrain(TestColumns.through(List.of(new Point(0, 0, 0), new Point(9, 0, 0)), new double[0]))
                 .transfer().orElseThrow().outputAt(2)).isEqualTo(2);
     }
 
@@ -168,7 +89,7 @@ class ColumnTrainTest {
 
     @Test
     void whatCannotBeIsRefusedWithTheNameOfThePart() {
-        assertThatThrownBy(() -> column(List.of(new Point(0, 0, 0), new Point(0, 0, 0), new Point(1, 0, 0)), new double[0]))
+        assertThatThrownBy(() -> TestColumns.through(List.of(new Point(0, 0, 0), new Point(0, 0, 0), new Point(1, 0, 0)), new double[0]))
                 .isInstanceOf(ImpossibleGeometryException.class).hasMessageContaining("\"shaft 0\" has no length");
         assertThatThrownBy(() -> new Point(Double.NaN, 0, 0)).isInstanceOf(ImpossibleGeometryException.class);
     }
