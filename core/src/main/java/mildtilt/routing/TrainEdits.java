@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import mildtilt.column.Bearing;
 import mildtilt.column.Column;
+import mildtilt.column.ColumnTrain;
 import mildtilt.column.ColumnTube;
 import mildtilt.column.ForkFit;
 import mildtilt.column.GearInput;
@@ -13,6 +14,7 @@ import mildtilt.column.Joint;
 import mildtilt.column.Shaft;
 import mildtilt.column.SteeringWheel;
 import mildtilt.geometry.Axis;
+import mildtilt.geometry.Direction;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Vector;
@@ -45,7 +47,8 @@ public final class TrainEdits {
 
     /**
      * A shaft parted in its middle by a joint. Bearings stay where they are; the part toward the gear is a shaft of its
-     * own with forks in line. A sliding part stays with the part toward the wheel.
+     * own, its forks set so that the column turns as it did, or as nearly as its ends allow. A sliding part stays with the
+     * part toward the wheel.
      *
      * @param part its sizes; its place means nothing
      * @throws ImpossibleGeometryException if the column has all the joints it can have
@@ -64,7 +67,30 @@ public final class TrainEdits {
         joints.add(shaft, part.withCentre(middle).withName(free(part.name(), c.joints().stream().map(Joint::name))));
         List<Bearing> bearings = c.bearings().stream().map(b -> b.shaft() > shaft ? b.on(b.shaft() + 1, b.along())
                 : b.shaft() == shaft && b.along() > at ? b.on(shaft + 1, b.along() - at) : b).toList();
-        return c.withTube(shaft == 0 ? c.tube().map(t -> within(t, at)) : c.tube()).withTrain(shafts, joints, bearings);
+        return turningAs(c, c.withTube(shaft == 0 ? c.tube().map(t -> within(t, at)) : c.tube()).withTrain(shafts, joints, bearings), shaft);
+    }
+
+    /** A split column, still straight at its new joint, with the pin of the joint after the split where it was. */
+    private static Column turningAs(Column before, Column split, int shaft) {
+        if (shaft == before.joints().size()) {
+            return split;
+        }
+        Direction pin = new ColumnTrain(before).pinsAt(0).get(shaft).wheelSide();
+        Direction axis = split.axis(shaft);
+        Column changed = split;
+        if (shaft == 0) {
+            Direction zero = new ColumnTrain(split.withFirstForkDeg(0)).pinsAt(0).getFirst().wheelSide();
+            changed = split.withFirstForkDeg(turned(axis, zero, pin));
+        }
+        double clocking = turned(axis, new ColumnTrain(changed).pinsAt(0).get(shaft).gearSide(), pin);
+        double set = changed.setting(shaft + 1).nearestTo(clocking).orElse(clocking);
+        return changed.editShaft(shaft + 1, s -> s.withClockingDeg(set));
+    }
+
+    /** From one pin to another about their shaft, degrees within a quarter turn: half a turn brings a pin back. */
+    private static double turned(Direction axis, Direction from, Direction to) {
+        double deg = Math.toDegrees(Math.atan2(axis.dot(from.cross(to.vector())), from.dot(to.vector())));
+        return Math.IEEEremainder(deg, 180);
     }
 
     /** A tube no longer than the shaft that is left. */

@@ -45,7 +45,7 @@ public record BearingPlace(int shaft, double along, double toJoint, int joint, d
     }
 
     private static void add(Column c, int shaft, double along, double toJoint, int joint, double gain, int missing, List<BearingPlace> all) {
-        boolean room = along > HOUSING && along < c.length(shaft) - HOUSING && gain < 3 && gain >= 1;
+        boolean room = along >= HOUSING && along <= c.length(shaft) - HOUSING && gain < 3 && gain >= 1;
         boolean clear = c.supportsOn(shaft).stream().allMatch(s -> Math.abs(s - along) > 2 * HOUSING);
         if (room && clear && Supports.missingWith(c, shaft, along, c.shafts().get(shaft).diameter()) < missing) {
             all.add(new BearingPlace(shaft, along, toJoint, joint, gain));
