@@ -56,6 +56,25 @@ class CommandLineTest {
     }
 
     @Test
+    void rulesAndCatalogueArePrintedAndTakenBack(@TempDir Path folder) throws Exception {
+        Path job = folder.resolve("demo.tilt");
+        JobFile.save(job, DemoJob.MARSH_CARRIER.job());
+        Path rules = Files.writeString(folder.resolve("mine.rules.json"), run("rules", "cautious-road").out.replace("\"joint_deg\" : 35", "\"joint_deg\" : 20"));
+        Path parts = Files.writeString(folder.resolve("parts.json"), run("catalogue").out);
+        Said said = run("analyse", job.toString(), "--grid", "5x5", "--rules", rules.toString(), "--catalogue", parts.toString(), "--out", folder.toString());
+        assertThat(said.err).isEmpty();
+        JsonNode json = new ObjectMapper().readTree(said.out);
+        assertThat(json.at("/column/joint_limits_deg/0").asDouble()).isEqualTo(20);
+        assertThat(json.at("/findings").valueStream().filter(f -> f.get("fault").asText().equals("joint_over_limit"))).hasSize(2);
+        assertThat(Files.readString(folder.resolve("fork-marks.csv"))).contains("Lower shaft,20.0,clockwise,");
+        assertThat(run("rules", "none").err).contains("cautious-road, closed-course, slow-workplace");
+        assertThat(run("analyse", job.toString(), "--rules", job.toString())).satisfies(s -> {
+            assertThat(s.code).isEqualTo(2);
+            assertThat(s.err).contains("demo.tilt").contains("not a Mild Tilt rule set");
+        });
+    }
+
+    @Test
     void unusableInputIsASentenceAndACode(@TempDir Path folder) throws Exception {
         Path file = folder.resolve("x.tilt");
         Files.writeString(file, "no json");

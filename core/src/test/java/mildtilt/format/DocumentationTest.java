@@ -15,6 +15,7 @@ import java.util.TreeSet;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import mildtilt.analysis.Analysis;
+import mildtilt.column.Bearing;
 import mildtilt.job.Job;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -49,7 +50,7 @@ class DocumentationTest {
 
     @Test
     void everyKeyOfTheSchemaIsDescribed() throws Exception {
-        String text = doc("job-format.md");
+        String text = doc("job-format.md") + doc("rules.md");
         Set<String> keys = new TreeSet<>();
         collectKeys(schema(), keys);
         assertThat(keys).hasSizeGreaterThan(45).contains("clocking_deg", "travel_per_left_turn_mm");
@@ -93,6 +94,8 @@ class DocumentationTest {
     @Test
     void theFiguresThatAreDocumentedArePrinted() throws Exception {
         Set<String> names = new TreeSet<>();
+        Bearing askew = Bearing.planned("Askew", Bearing.Kind.ROD_END, Bearing.Mount.FRAME, 1, 100, 19).withOff(2, 1);
+        collectNames(AnalysisJson.tree(Analysis.of(DemoJob.MARSH_CARRIER.job().editColumn(c -> c.withBearings(List.of(askew)))), List.of()), names);
         for (DemoJob demo : DemoJob.values()) {
             collectNames(AnalysisJson.tree(Analysis.of(demo.job()), List.of(new HandPosition(30, 5, 5), new HandPosition(20, 0, 0))), names);
         }

@@ -20,6 +20,9 @@ import mildtilt.format.DemoJob;
 import mildtilt.format.HandPosition;
 import mildtilt.format.JobFile;
 import mildtilt.format.JobFileException;
+import mildtilt.format.RulesFile;
+import mildtilt.job.Job;
+import mildtilt.rules.ShippedRules;
 import mildtilt.steer.Grid;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
@@ -29,7 +32,7 @@ import picocli.CommandLine.Parameters;
 /** The command line: {@code demo}, {@code open}, {@code analyse}, {@code shots}. */
 @Command(name = "mild-tilt", mixinStandardHelpOptions = true, version = "Mild Tilt 0.1.0",
         description = "Lays out steering from the wheel to the tyres.",
-        subcommands = {Main.Demo.class, Main.Open.class, Main.Analyse.class, Main.Shots.class})
+        subcommands = {Main.Demo.class, Main.Open.class, Main.Analyse.class, Main.PrintRules.class, Main.PrintCatalogue.class, Main.Shots.class})
 public final class Main implements Callable<Integer> {
 
     private static final int BAD_INPUT = 2;
@@ -117,11 +120,21 @@ public final class Main implements Callable<Integer> {
                 description = "odd numbers of samples over steer and travel (61x41)")
         private String grid = "61x41";
 
+        @Option(names = "--rules", paramLabel = "FILE", description = "judge by this rule set instead of the job's own")
+        private Optional<Path> rules = Optional.empty();
+
+        @Option(names = "--catalogue", paramLabel = "FILE", description = "draw parts from this catalogue instead of the one that ships")
+        private Optional<Path> catalogue = Optional.empty();
+
         @Override
         public Integer call() {
             try {
                 List<HandPosition> at = positions.isPresent() ? CsvFiles.readPositions(positions.get()) : List.of();
-                Analysis analysis = Analysis.of(JobFile.open(file), grid(), CatalogueFile.shipped());
+                Job job = JobFile.open(file);
+                if (rules.isPresent()) {
+                    job = job.withRules(RulesFile.open(rules.get()));
+                }
+                Analysis analysis = Analysis.of(job, grid(), catalogue.isPresent() ? CatalogueFile.open(catalogue.get()) : CatalogueFile.shipped());
                 print(AnalysisJson.write(analysis, at));
                 if (out.isPresent()) {
                     CsvFiles.write(analysis, out.get());
@@ -149,10 +162,45 @@ public final class Main implements Callable<Integer> {
             throw new JobFileException("--grid \"" + grid + "\" is not usable: give two odd numbers from 3 to 2001, like 61x41.");
         }
 
-        private static void print(String text) {
-            PrintWriter out = new PrintWriter(System.out, false, StandardCharsets.UTF_8);
-            out.print(text);
-            out.flush();
+    }
+
+    private static void print(String text) {
+        PrintWriter out = new PrintWriter(System.out, false, StandardCharsets.UTF_8);
+        out.print(text);
+        out.flush();
+    }
+
+    @Command(name = "rules", mixinStandardHelpOptions = true, description = "Prints a rule set that ships, to be copied and edited.")
+    static final class PrintRules implements Callable<Integer> {
+        @Parameters(paramLabel = "NAME", description = "which one: ${COMPLETION-CANDIDATES}", completionCandidates = RuleNames.class)
+        private String name = "";
+
+        @Override
+        public Integer call() {
+            Optional<ShippedRules> set = Arrays.stream(ShippedRules.values()).filter(s -> s.file().equals(name)).findFirst();
+            if (set.isEmpty()) {
+                System.err.println("There is no rule set \"" + name + "\". There are: " + String.join(", ", new RuleNames()) + ".");
+                return BAD_INPUT;
+            }
+            print(RulesFile.write(set.get().rules()));
+            return 0;
+        }
+    }
+
+    static final class RuleNames extends ArrayList<String> {
+        private static final long serialVersionUID = 1L;
+
+        RuleNames() {
+            super(Arrays.stream(ShippedRules.values()).map(ShippedRules::file).toList());
+        }
+    }
+
+    @Command(name = "catalogue", mixinStandardHelpOptions = true, description = "Prints the catalogue that ships, to be copied and edited.")
+    static final class PrintCatalogue implements Callable<Integer> {
+        @Override
+        public Integer call() {
+            print(CatalogueFile.shippedText());
+            return 0;
         }
     }
 }
