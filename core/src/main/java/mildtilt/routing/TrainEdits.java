@@ -11,6 +11,7 @@ import mildtilt.column.ColumnTube;
 import mildtilt.column.ForkFit;
 import mildtilt.column.GearInput;
 import mildtilt.column.Joint;
+import mildtilt.column.Seat;
 import mildtilt.column.Shaft;
 import mildtilt.column.SteeringWheel;
 import mildtilt.geometry.Axis;
@@ -39,9 +40,11 @@ public final class TrainEdits {
     public static Column begun(Optional<Point> gear, Joint part) {
         Point input = gear.orElse(new Point(-200, 300, 400));
         Point hub = input.plus(new Vector(-AHEAD, 100, BELOW));
-        Point centre = input.plus(new Vector(-60, 10, 160));
+        Point centre = input.plus(new Vector(-110, 12, 130));
+        Seat seat = part.wheelSide().socket().map(s -> s.seat()).orElse(new Seat.Round(20));
         return TrainEdits.withTube(new Column(new SteeringWheel(360, hub, ForkFit.NONE),
-                List.of(Shaft.round("Column shaft", 19, 0, true), Shaft.round("Gear stub", 19, 0, false)),
+                List.of(Shaft.round("Column shaft", seat.diameter(), 0, true).withProfile(seat),
+                        Shaft.round("Gear stub", seat.diameter(), 0, false).withProfile(seat)),
                 List.of(part.withName("First joint").withCentre(centre)), new GearInput(input, ForkFit.NONE)), 45, 0);
     }
 

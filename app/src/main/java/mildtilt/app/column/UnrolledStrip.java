@@ -197,11 +197,12 @@ public final class UnrolledStrip extends InkedPane {
     /** Where each joint's pair of dials stands: under the joint, moved aside where two would overlap. */
     private static double[] spread(double[] wanted, double from, double to) {
         double[] p = wanted.clone();
+        double pair = p.length == 0 ? PAIR : Math.min(PAIR, (to - from) / p.length);
         for (int i = 0; i < p.length; i++) {
-            p[i] = Math.max(p[i], i == 0 ? from + PAIR / 2 : p[i - 1] + PAIR);
+            p[i] = Math.max(p[i], i == 0 ? from + pair / 2 : p[i - 1] + pair);
         }
         for (int i = p.length - 1; i >= 0; i--) {
-            p[i] = Math.min(p[i], i == p.length - 1 ? to - PAIR / 2 : p[i + 1] - PAIR);
+            p[i] = Math.min(p[i], i == p.length - 1 ? to - pair / 2 : p[i + 1] - pair);
         }
         return p;
     }

@@ -74,11 +74,14 @@ public final class TrainStrip extends ScrollPane {
         private final Label figure = new Label();
         private final Label meaning = new Label();
         private final StateMark state = new StateMark(Severity.FINE);
+        /** A long name is cut off on the tile. */
+        private final Tooltip whole = new Tooltip();
 
         Tile(Element element, int index) {
             this.element = element;
             setId("element-" + index);
             getStyleClass().setAll("element-tile");
+            setTooltip(whole);
             name.getStyleClass().add("element-name");
             figure.getStyleClass().add("element-figure");
             meaning.getStyleClass().add("element-meaning");
@@ -103,6 +106,7 @@ public final class TrainStrip extends ScrollPane {
             MenuButton more = new MenuButton("");
             more.setId("element-menu-" + index);
             more.getStyleClass().add("tile-menu");
+            more.setMinWidth(Region.USE_PREF_SIZE);
             more.setTooltip(new Tooltip("Split, swap, add, take out"));
             Region gap = new Region();
             HBox.setHgrow(gap, Priority.ALWAYS);
@@ -130,6 +134,7 @@ public final class TrainStrip extends ScrollPane {
             pseudoClassStateChanged(SELECTED, selected);
             String label = Element.label(bench.job(), element);
             name.setText(label);
+            whole.setText(label);
             bench.workedProperty().get().map(w -> w.now()).filter(a -> Element.trainOf(a.job()).equals(shown)).ifPresent(a -> {
                 figure.setText(ElementHeadline.of(a, element, bench.lengthUnit()));
                 meaning.setText(ElementHeadline.meaning(a, element));
