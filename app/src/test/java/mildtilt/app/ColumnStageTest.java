@@ -196,7 +196,7 @@ class ColumnStageTest {
         app.settle();
         Job before = app.bench.job();
         choose(robot, index(new Element.ShaftAt(1)), "Split it", "Single joint, welded 19.05 both");
-        assertThat(column().joints()).extracting(Joint::name).containsExactly("Upper joint", "Single joint, welded 19.05 both", "Lower joint");
+        assertThat(column().joints()).extracting(Joint::name).containsExactly("Upper joint", "Joint", "Lower joint");
         assertThat(app.bench.selectionProperty().get()).contains(new Element.JointAt(1));
         assertThat(app.bench.workedProperty().get().orElseThrow().now().findings()).anyMatch(f -> f.fault() == Fault.SHAFT_FLOATS);
 
@@ -211,6 +211,7 @@ class ColumnStageTest {
         choose(robot, index(new Element.JointAt(1)), "Swap it for", "Double joint, self-centring");
         assertThat(column().joints().get(1).kind()).isEqualTo(new JointKind.Double(true));
         assertThat(column().joints().get(1).typical()).isTrue();
+        assertThat(robot.lookup("#element-" + index(new Element.JointAt(1))).query().getAccessibleText()).contains("angle, typical");
         choose(robot, index(new Element.JointAt(1)), "Take it out");
         assertThat(column().points()).isEqualTo(before.column().orElseThrow().points());
 

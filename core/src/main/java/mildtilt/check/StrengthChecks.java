@@ -60,19 +60,15 @@ final class StrengthChecks {
         all.add(new Finding(Fault.SHAFT_WEAK, load.margin() < 1 ? Severity.STOP : Severity.LOOK, new Element.ShaftAt(index),
                 Phrase.of(s.name() + " carries a heavy pull with a margin of {0} " + load.weakest() + "; the rule set wants {1}.",
                         Quantity.times(load.margin()), Quantity.times(rules.strengthMargin())),
-                Phrase.of("{0} at the rim twists it with up to " + newtonMetres(load.torque()) + " and, by the joints' angles, bends it with up to "
-                        + newtonMetres(load.bending()) + ": {1} in steel that yields at {2}. Welds and threads have less.",
-                        Quantity.force(rules.heavyPull()), Quantity.stress(load.stressMpa()), Quantity.stress(s.yieldMpa())), remedies));
-    }
-
-    private static String newtonMetres(double nmm) {
-        return Math.round(nmm / 1000) + " N·m";
+                Phrase.of("{0} at the rim twists it with up to {1} and, by the joints' angles, bends it with up to {2}: {3} in steel that yields at {4}. "
+                        + "Welds and threads have less.", Quantity.force(rules.heavyPull()), Quantity.torque(load.torque()), Quantity.torque(load.bending()),
+                        Quantity.stress(load.stressMpa()), Quantity.stress(s.yieldMpa())), remedies));
     }
 
     private void joint(int index, ShaftLoad.JointLoad load, List<Finding> all) {
         load.margin().filter(m -> m < 1).ifPresent(m -> all.add(new Finding(Fault.JOINT_WEAK, Severity.STOP, new Element.JointAt(index),
-                Phrase.of(column.joints().get(index).name() + " passes up to " + newtonMetres(load.torque()) + " under a heavy pull, and is made for "
-                        + newtonMetres(load.torque() * m) + "."),
+                Phrase.of(column.joints().get(index).name() + " passes up to {0} under a heavy pull, and is made for {1}.", Quantity.torque(load.torque()),
+                        Quantity.torque(load.torque() * m)),
                 Phrase.of("{0} at the rim, made larger by the angles of the joints before it. Take a larger joint, or take some of their angle away.",
                         Quantity.force(job.rules().heavyPull())), List.of())));
     }

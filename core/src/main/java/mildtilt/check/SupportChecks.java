@@ -233,7 +233,7 @@ final class SupportChecks {
         Joint was = c.joints().getFirst();
         double back = Math.min(JOINTS_APART, c.hub().distanceTo(x.onColumn()) / 2);
         double on = Math.min(JOINTS_APART, c.gearInput().distanceTo(x.onGear()) / 2);
-        Column split = TrainEdits.split(c, 1, was.withKind(new JointKind.Single()).withName("Second joint"));
+        Column split = TrainEdits.split(c, 1, was.withKind(new JointKind.Single()));
         return split.editJoint(0, j -> j.withCentre(x.onColumn().plus(c.installation().columnAxis().orElseThrow().times(-back))))
                 .editJoint(1, j -> j.withCentre(x.onGear().plus(c.gear().axis().orElseThrow().times(on))))
                 .editShaft(1, s -> Shaft.round("Intermediate shaft", s.diameter(), 0, true))

@@ -23,6 +23,10 @@ public record Quantity(double value, Unit unit) {
         return new Quantity(mpa, Unit.STRESS);
     }
 
+    public static Quantity torque(double newtonMillimetres) {
+        return new Quantity(newtonMillimetres, Unit.TORQUE);
+    }
+
     public static Quantity ratio(double toOne) {
         return new Quantity(toOne, Unit.RATIO);
     }

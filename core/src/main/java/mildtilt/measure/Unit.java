@@ -11,11 +11,14 @@ public enum Unit {
     FORCE,
     /** MPa; in psi where lengths are shown in inches. */
     STRESS,
+    /** N·mm; in N·m, or in pound-feet where lengths are shown in inches. */
+    TORQUE,
     TIMES,
     /** Times a second. */
     HERTZ;
 
     public static final double NEWTON_PER_POUND = 4.4482216152605;
+    private static final double NMM_PER_POUND_FOOT = NEWTON_PER_POUND * 304.8;
     private static final double MPA_PER_PSI = NEWTON_PER_POUND / (25.4 * 25.4);
 
     /** A value of this unit as text, with its unit mark. Lengths in mm, angles in degrees. */
@@ -30,6 +33,8 @@ public enum Unit {
                     : LengthText.decimal(value / NEWTON_PER_POUND, 0) + " lbf";
             case STRESS -> lengths == LengthUnit.MM ? LengthText.decimal(value, 0) + " MPa"
                     : LengthText.decimal(value / MPA_PER_PSI, 0) + " psi";
+            case TORQUE -> lengths == LengthUnit.MM ? LengthText.decimal(value / 1000, 0) + " N·m"
+                    : LengthText.decimal(value / NMM_PER_POUND_FOOT, 0) + " lbf·ft";
             case TIMES -> LengthText.decimal(value, value < 2 ? 2 : value < 10 ? 1 : 0) + " ×";
             case HERTZ -> LengthText.decimal(value, 0) + " Hz";
         };

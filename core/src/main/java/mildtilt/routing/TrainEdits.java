@@ -53,7 +53,7 @@ public final class TrainEdits {
      * own, its forks set so that the column turns as it did, or as nearly as its ends allow. A sliding part stays with the
      * part toward the wheel.
      *
-     * @param part its sizes; its place means nothing
+     * @param part its sizes; its place and name mean nothing
      * @throws ImpossibleGeometryException if the column has all the joints it can have
      */
     public static Column split(Column c, int shaft, Joint part) {
@@ -67,7 +67,7 @@ public final class TrainEdits {
         shafts.add(shaft + 1, was.withName(free(was.name(), c.shafts().stream().map(Shaft::name)))
                 .withEnds(Optional.empty(), was.gearEnd()).withClockingDeg(0).withIndexDeg(0).withSlide(Optional.empty()));
         List<Joint> joints = new ArrayList<>(c.joints());
-        joints.add(shaft, part.withCentre(middle).withName(free(part.name(), c.joints().stream().map(Joint::name))));
+        joints.add(shaft, part.withCentre(middle).withName(free("Joint", c.joints().stream().map(Joint::name))));
         List<Bearing> bearings = c.bearings().stream().map(b -> b.shaft() > shaft ? b.on(b.shaft() + 1, b.along())
                 : b.shaft() == shaft && b.along() > at ? b.on(shaft + 1, b.along() - at) : b).toList();
         return turningAs(c, c.withTube(shaft == 0 ? c.tube().map(t -> within(t, at)) : c.tube()).withTrain(shafts, joints, bearings), shaft);
@@ -149,7 +149,7 @@ public final class TrainEdits {
     /** A bearing put on the middle of a shaft. */
     public static Column withBearing(Column c, int shaft, Bearing part) {
         List<Bearing> all = new ArrayList<>(c.bearings());
-        all.add(part.withName(free(part.name(), c.bearings().stream().map(Bearing::name))).on(shaft, c.length(shaft) / 2));
+        all.add(part.withName(free(capital(part.kind().label()), c.bearings().stream().map(Bearing::name))).on(shaft, c.length(shaft) / 2));
         return c.withBearings(all);
     }
 
@@ -165,13 +165,18 @@ public final class TrainEdits {
         return c.withTube(Optional.of(new ColumnTube(outside, inset, c.length(0) - inset, collapse)));
     }
 
-    /** A name nothing else bears. */
+    /** A name nothing else bears: as wanted, else with the next number after it. */
     private static String free(String wanted, Stream<String> taken) {
         List<String> names = taken.toList();
+        String base = wanted.replaceFirst(" \\d+$", "");
         String name = wanted;
         for (int n = 2; names.contains(name); n++) {
-            name = wanted + " " + n;
+            name = base + " " + n;
         }
         return name;
+    }
+
+    private static String capital(String s) {
+        return Character.toUpperCase(s.charAt(0)) + s.substring(1);
     }
 }

@@ -7,7 +7,6 @@ import java.util.stream.IntStream;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.app.workbench.Worked;
 import mildtilt.column.Column;
-import mildtilt.measure.LengthText;
 import mildtilt.measure.Quantity;
 import mildtilt.measure.Unit;
 import mildtilt.routing.ColumnFigures;
@@ -85,11 +84,11 @@ public final class HoldingPane extends FactsPane {
 
     private void strength(Column c, ShaftLoad.All load, Rules rules) {
         head("Under a heavy pull");
-        say("{0} at the rim is {1} N·m at the wheel.".replace("{1}", LengthText.decimal(load.wheelTorque() / 1000, 0)), Quantity.force(rules.heavyPull()));
+        say("{0} at the rim is {1} at the wheel.", Quantity.force(rules.heavyPull()), Quantity.torque(load.wheelTorque()));
         List<List<String>> rows = new ArrayList<>();
         for (int i = 0; i < load.shafts().size(); i++) {
             ShaftLoad s = load.shafts().get(i);
-            rows.add(List.of(c.shafts().get(i).name(), LengthText.decimal(s.torque() / 1000, 0) + " N·m", LengthText.decimal(s.bending() / 1000, 0) + " N·m",
+            rows.add(List.of(c.shafts().get(i).name(), text(Quantity.torque(s.torque())), text(Quantity.torque(s.bending())),
                     text(Quantity.times(s.margin()))));
         }
         table(List.of("", "torque", "bending", "margin"), rows);
@@ -97,7 +96,7 @@ public final class HoldingPane extends FactsPane {
         say("Nearest to yielding: " + c.shafts().get(weak).name() + " " + load.shafts().get(weak).weakest() + ", {0}.", Quantity.stress(load.shafts().get(weak).stressMpa()));
         for (int j = 0; j < load.joints().size(); j++) {
             ShaftLoad.JointLoad l = load.joints().get(j);
-            say(c.joints().get(j).name() + ": up to " + LengthText.decimal(l.torque() / 1000, 0) + " N·m, "
+            say(c.joints().get(j).name() + ": up to " + text(Quantity.torque(l.torque())) + ", "
                     + l.margin().map(m -> "margin " + text(Quantity.times(m))).orElse("what it takes is not known"));
         }
         say("All shafts together wind up {0}; the rule set takes {1}.", Quantity.angle(load.twistDeg()), Quantity.angle(rules.windUpDeg()));

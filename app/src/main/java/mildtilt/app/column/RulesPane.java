@@ -154,7 +154,7 @@ public final class RulesPane extends FactsPane {
             case FORCE -> bench.lengthUnit() == LengthUnit.MM ? LengthText.trimmed(v, 0) + " N" : LengthText.trimmed(v / Unit.NEWTON_PER_POUND, 1) + " lbf";
             case TIMES -> LengthText.trimmed(v, 2) + " ×";
             case HERTZ -> LengthText.trimmed(v, 1) + " Hz";
-            case RATIO, TURNS, STRESS -> LengthText.trimmed(v, 2);
+            case RATIO, TURNS, STRESS, TORQUE -> LengthText.trimmed(v, 2);
         };
     }
 
@@ -169,7 +169,7 @@ public final class RulesPane extends FactsPane {
                 boolean pounds = t.toLowerCase(Locale.ROOT).endsWith("lbf") || bench.lengthUnit() != LengthUnit.MM && !t.toLowerCase(Locale.ROOT).endsWith("n");
                 yield pounds ? n * Unit.NEWTON_PER_POUND : n;
             }
-            case PERCENT, TIMES, HERTZ, RATIO, TURNS, STRESS -> LengthText.parseNumber(typed.replaceAll("(?i)\\s*(%|×|x|hz|times)\\s*$", ""));
+            case PERCENT, TIMES, HERTZ, RATIO, TURNS, STRESS, TORQUE -> LengthText.parseNumber(typed.replaceAll("(?i)\\s*(%|×|x|hz|times)\\s*$", ""));
         };
     }
 

@@ -184,6 +184,14 @@ public final class UnrolledStrip extends InkedPane {
         }
     }
 
+    private static String shortened(String name, double room) {
+        String shown = name;
+        while (shown.length() > 3 && width(shown) > room) {
+            shown = shown.substring(0, shown.length() - 2).strip() + "…";
+        }
+        return shown;
+    }
+
     static String clocking(double deg) {
         return Math.abs(deg) < 0.05 ? "in line" : Quantity.angle(Math.abs(deg)).text(LengthUnit.MM) + (deg > 0 ? " clockwise" : " anticlockwise");
     }
@@ -233,7 +241,7 @@ public final class UnrolledStrip extends InkedPane {
             g.setTextAlign(TextAlignment.CENTER);
             g.setTextBaseline(VPos.CENTER);
             g.setFill(ink(chosen ? Ink.ACCENT : Ink.FAINT));
-            g.fillText(c.joints().get(j).name(), pairs[j], HEIGHT - 12, PAIR - 4);
+            g.fillText(shortened(c.joints().get(j).name(), 2 * ForkDial.SIZE), pairs[j], HEIGHT - 12);
         }
     }
 

@@ -21,6 +21,7 @@ public final class StateMark extends Label {
         shape.setMinSize(10, 10);
         shape.setMaxSize(10, 10);
         setGraphic(shape);
+        setMinWidth(USE_PREF_SIZE);
         show(severity);
     }
 

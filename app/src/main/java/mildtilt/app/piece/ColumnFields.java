@@ -56,6 +56,17 @@ final class ColumnFields {
         };
     }
 
+    /** The job with an element renamed, for one whose name is the user's own. */
+    static Optional<BiFunction<Job, String, Job>> rename(Element element) {
+        return switch (element) {
+            case Element.ShaftAt s -> Optional.of((j, n) -> shaft(j, s.index(), x -> x.withName(n)));
+            case Element.JointAt i -> Optional.of((j, n) -> joint(j, i.index(), x -> x.withName(n)));
+            case Element.BearingAt b -> Optional.of((j, n) -> bearing(j, b.index(), x -> x.withName(n)));
+            case Element.Wheel _, Element.Tube _, Element.GearElement _, Element.GearArm _, Element.DrivenRod _, Element.Relay _, Element.TieRods _,
+                    Element.SteeringArms _, Element.Knuckles _, Element.BeamElement _, Element.Tyres _ -> Optional.empty();
+        };
+    }
+
     /** What is chosen from a few; none for an element that is not the column's. */
     List<PieceChoice> choices(Element element) {
         return switch (element) {

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.BiFunction;
 import java.util.function.DoubleFunction;
 import javafx.application.Platform;
 import javafx.geometry.Pos;
@@ -11,6 +12,7 @@ import javafx.scene.Node;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
@@ -82,6 +84,7 @@ public final class PiecePane extends VBox {
         }
         GridPane grid = grid();
         addFields(grid, PieceFields.of(bench.job(), element));
+        ColumnFields.rename(element).ifPresent(rename -> addName(grid, rename));
         // Choices are wider than sizes: in a grid of their own they leave the names of the sizes their room.
         GridPane chosen = grid();
         bench.job().column().ifPresent(c -> addChoices(chosen, new ColumnFields(c).choices(element)));
@@ -120,6 +123,32 @@ public final class PiecePane extends VBox {
             GridPane.setHgrow(name, Priority.ALWAYS);
             grid.addRow(row++, name, field);
         }
+    }
+
+    private void addName(GridPane grid, BiFunction<Job, String, Job> rename) {
+        String now = head.getText();
+        TextField field = new TextField(now);
+        field.setId("field-name");
+        field.getStyleClass().add("name-field");
+        field.setAccessibleText("Name");
+        Runnable take = () -> {
+            String typed = field.getText().strip();
+            if (typed.isEmpty()) {
+                bench.refuse("A part needs a name.");
+                field.setText(now);
+            } else if (!typed.equals(now)) {
+                bench.edit("Rename " + now + " to " + typed, j -> rename.apply(j, typed));
+            }
+        };
+        field.setOnAction(_ -> take.run());
+        field.focusedProperty().addListener((_, _, focused) -> {
+            if (!focused) {
+                take.run();
+            }
+        });
+        Label name = new Label("Name");
+        name.setLabelFor(field);
+        grid.addRow(grid.getRowCount(), name, field);
     }
 
     private void addChoices(GridPane grid, List<PieceChoice> choices) {

@@ -53,6 +53,21 @@ final class ElementHeadline {
 
     /** What the figure is. */
     static String meaning(Analysis a, Element element) {
+        return plainMeaning(a, element) + (typical(a, element) ? ", typical" : "");
+    }
+
+    /** Whether its sizes are a catalogue's still. */
+    private static boolean typical(Analysis a, Element element) {
+        return a.job().column().map(c -> switch (element) {
+            case Element.ShaftAt s -> c.shafts().get(s.index()).typical();
+            case Element.JointAt j -> c.joints().get(j.index()).typical();
+            case Element.BearingAt b -> c.bearings().get(b.index()).typical();
+            case Element.Wheel _, Element.Tube _, Element.GearElement _, Element.GearArm _, Element.DrivenRod _, Element.Relay _, Element.TieRods _,
+                    Element.SteeringArms _, Element.Knuckles _, Element.BeamElement _, Element.Tyres _ -> false;
+        }).orElse(false);
+    }
+
+    private static String plainMeaning(Analysis a, Element element) {
         return switch (element) {
             case Element.Wheel _ -> a.steer().isPresent() ? "lock to lock" : "rim diameter";
             case Element.ShaftAt s -> a.bench().shafts().get(s.index()).cut().isPresent() ? "cut to" : "centres";
