@@ -202,7 +202,7 @@ class ColumnStageTest {
 
         choose(robot, index(new Element.ShaftAt(2)), "Put a bearing on it", "pillow block", "Pillow block, bore 19.05");
         assertThat(app.bench.workedProperty().get().orElseThrow().now().findings()).noneMatch(f -> f.fault() == Fault.SHAFT_FLOATS);
-        assertThat(robot.lookup("#element-" + index(new Element.BearingAt(0))).query().getAccessibleText()).contains("bore 19.1 mm");
+        assertThat(robot.lookup("#element-" + index(new Element.BearingAt(0))).query().getAccessibleText()).contains("bore, typical 19.1 mm");
         choose(robot, index(new Element.BearingAt(0)), "Swap it for", "rod end", "Rod end, bore 20");
         assertThat(column().bearings().getFirst().bore()).isEqualTo(20);
         choose(robot, index(new Element.BearingAt(0)), "Take it away");

@@ -36,6 +36,8 @@ import mildtilt.job.PointId;
 import mildtilt.knuckle.KnuckleChange;
 import mildtilt.knuckle.KnuckleEdits;
 import mildtilt.measure.LengthUnit;
+import mildtilt.routing.JointBend;
+import mildtilt.routing.TrainEdits;
 
 /** The pictures of the documentation, taken off the real window one after another. */
 final class ShotList {
@@ -84,15 +86,43 @@ final class ShotList {
             bench.selectionProperty().set(Optional.empty());
             dark(running);
         }));
+        columns(running, shots);
         linkages(running, shots);
         next(running, shots);
+    }
+
+    /** The uses of the side in the column stage. */
+    private static void columns(Running running, Deque<Shot> shots) {
+        Workbench bench = running.bench();
+        shots.add(new Shot("phasing", () -> {
+            dark(running);
+            bench.open(DemoJob.BOG_TENDER.job(), Optional.empty());
+            bench.sideTabProperty().set(SideTab.PHASING);
+            pick(running, "#curve", "Gear ahead of the hands");
+            bench.moveHands(new HandsPosition(60, 0, 0));
+        }));
+        shots.add(new Shot("holding", () -> {
+            bench.open(DemoJob.MARSH_CARRIER.job(), Optional.empty());
+            bench.edit("Split the lower shaft with a joint", j -> j.editColumn(c -> TrainEdits.split(c, 1, bench.catalogueProperty().get().joints().getFirst())));
+            bench.edit("Bend it", j -> j.editColumn(c -> JointBend.withAngle(c, 1, 18)));
+            bench.sideTabProperty().set(SideTab.HOLDING);
+            bench.selectionProperty().set(Optional.of(new Element.JointAt(1)));
+        }));
+        shots.add(new Shot("range", () -> {
+            bench.open(DemoJob.MARSH_CARRIER.job(), Optional.empty());
+            bench.sideTabProperty().set(SideTab.RANGE);
+            press(running, "#show-front");
+        }));
+        shots.add(new Shot("rules", () -> {
+            press(running, "#show-side");
+            bench.sideTabProperty().set(SideTab.RULES);
+        }));
     }
 
     /** The linkage stage on vehicles of other kinds. */
     private static void linkages(Running running, Deque<Shot> shots) {
         Workbench bench = running.bench();
         shots.add(new Shot("lock-and-map", () -> {
-            dark(running);
             bench.open(DemoJob.LIBRARY_BUS.job(), Optional.empty());
             bench.stageProperty().set(WorkStage.LINKAGE);
             press(running, "#show-plan");
