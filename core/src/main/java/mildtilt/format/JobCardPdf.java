@@ -139,7 +139,8 @@ public final class JobCardPdf {
         double h = 0;
         if (!b.shafts().isEmpty()) {
             boolean typical = b.shafts().stream().anyMatch(s -> s.cut().isPresent() && s.typical());
-            h += (b.joints().size() + b.shafts().size() + 2 + (typical ? 1 : 0)) * ROW + 16;
+            long toothed = b.shafts().stream().filter(s -> !teeth(s).isEmpty()).count();
+            h += (b.joints().size() + b.shafts().size() + toothed + 2 + (typical ? 1 : 0)) * ROW + 16;
         }
         long figures = headlines().size();
         return h + (Math.max(b.rods().size() + 1, 0) + (figures + 1) / 2) * ROW + 30;
@@ -161,12 +162,14 @@ public final class JobCardPdf {
         double w = inside();
         if (!b.shafts().isEmpty()) {
             heading("Joints", x);
-            columnHeads(x + w * 0.52, "set to", x + w * 0.70, "limit", right(), "");
+            sheet.textRight(sheet.regular, 7.5, right(), y - 1, sheet.fit(sheet.regular, 7.5, w * 0.28, "rule set: " + analysis.job().rules().name()));
+            columnHeads(x + w * 0.40, "set to", x + w * 0.55, "worst in use", x + w * 0.70, "limit");
             for (BenchSheet.JointLine j : b.joints()) {
                 row(x, w * 0.4, j.name());
-                sheet.textRight(sheet.bold, TEXT, x + w * 0.52, y, angle(j.angleDeg()));
+                sheet.textRight(sheet.bold, TEXT, x + w * 0.40, y, angle(j.angleDeg()));
+                sheet.textRight(sheet.regular, TEXT, x + w * 0.55, y, angle(j.worstDeg()));
                 sheet.textRight(sheet.regular, TEXT, x + w * 0.70, y, angle(j.limitDeg()));
-                if (j.angleDeg() > j.limitDeg()) {
+                if (j.worstDeg() > j.limitDeg()) {
                     sheet.textRight(sheet.bold, TEXT, right(), y, "OVER LIMIT");
                 }
             }
@@ -180,6 +183,10 @@ public final class JobCardPdf {
                 sheet.textRight(sheet.bold, TEXT, x + w * 0.55, y,
                         s.cut().map(c -> LengthText.format(c, unit) + (s.typical() ? " *" : "")).orElse("as it comes"));
                 sheet.textRight(sheet.bold, TEXT, right(), y, s.mark().map(m -> mark(m, s.diameter())).orElse("one fork"));
+                if (!teeth(s).isEmpty()) {
+                    y += ROW;
+                    sheet.textRight(sheet.regular, TEXT, right(), y, teeth(s));
+                }
             }
             if (b.shafts().stream().anyMatch(s -> s.cut().isPresent() && s.typical())) {
                 y += ROW;
@@ -201,7 +208,12 @@ public final class JobCardPdf {
     private String mark(ForkMark m, double diameter) {
         return m.way().equals("in line") ? "in line (0°)"
                 : angle(Math.abs(m.deg())) + " " + m.way() + " · " + LengthText.format(m.arc(), unit) + " round Ø"
-                        + LengthText.format(diameter, unit) + (m.teeth().isPresent() ? " · " + m.teethText() : "");
+                        + LengthText.format(diameter, unit);
+    }
+
+    /** On a line of its own, as there is no room beside the mark. */
+    private static String teeth(BenchSheet.ShaftLine s) {
+        return s.mark().map(ForkMark::teethText).orElse("");
     }
 
     private void figures(double x, double w) throws IOException {

@@ -11,16 +11,19 @@ import mildtilt.job.Job;
 import mildtilt.linkage.Rod;
 import mildtilt.phasing.ForkMark;
 import mildtilt.routing.ColumnFigures;
+import mildtilt.routing.ColumnRange;
 import mildtilt.steer.SteeringTrain;
 
 /** The figures a fabricator takes to the bench, always of the job as planned. */
 public record BenchSheet(List<JointLine> joints, List<ShaftLine> shafts, List<RodLine> rods) {
 
     /**
-     * @param angleDeg operating angle to set
+     * @param angleDeg to set it to
+     * @param worstDeg over the wheel's adjustment and the frame's movement
+     * @param limitDeg what the joint and the rule set allow
      * @param typical whether its sizes are still a catalogue's, not measured on the part
      */
-    public record JointLine(String name, double angleDeg, double limitDeg, boolean typical) {}
+    public record JointLine(String name, double angleDeg, double worstDeg, double limitDeg, boolean typical) {}
 
     /**
      * @param centres between centres, mm
@@ -37,9 +40,10 @@ public record BenchSheet(List<JointLine> joints, List<ShaftLine> shafts, List<Ro
         List<JointLine> joints = new ArrayList<>();
         List<ShaftLine> shafts = new ArrayList<>();
         train.column().ifPresent(c -> {
+            ColumnRange range = ColumnRange.of(c.column());
             for (int i = 0; i < c.column().joints().size(); i++) {
                 Joint j = c.column().joints().get(i);
-                joints.add(new JointLine(j.name(), c.jointAngleDeg(i), ColumnFigures.limitDeg(j, job.rules()), j.typical()));
+                joints.add(new JointLine(j.name(), c.jointAngleDeg(i), range.joints().get(i).worstDeg(), ColumnFigures.limitDeg(j, job.rules()), j.typical()));
             }
             for (int i = 0; i < c.column().shafts().size(); i++) {
                 shafts.add(line(c, i));

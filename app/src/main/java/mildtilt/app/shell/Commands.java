@@ -223,7 +223,8 @@ final class Commands {
         }
         column.getChildren().add(text("A point with the focus: arrow keys move it 1 mm, with Shift 10 mm, with Ctrl 0.1 mm. "
                 + "Dragging a point keeps to whole millimetres; with Shift to tenths. Escape gives a drag up. "
-                + "The wheel and the levers take the arrow keys too, Home for the middle.", 300));
+                + "The diamond at a joint bends it by its angle, a degree a key. A fork's clock turns by a degree or a tooth; with Shift "
+                + "by ten degrees, with Ctrl by a tenth. The wheel and the levers take the arrow keys too, Home for the middle.", 300));
         show("Shortcuts", columns);
     }
 
