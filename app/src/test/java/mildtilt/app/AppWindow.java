@@ -65,7 +65,7 @@ final class AppWindow implements AutoCloseable {
 
     /** Waits until the background has worked out the job as it stands. */
     void settle() {
-        until(() -> bench.workedProperty().get().map(w -> w.now().job() == bench.job()).orElse(false));
+        until(() -> bench.workedProperty().get().map(w -> w.now().job() == bench.job() && (w.whole() || bench.dragging())).orElse(false));
         WaitForAsyncUtils.waitForFxEvents();
     }
 

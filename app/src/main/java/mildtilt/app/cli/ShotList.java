@@ -14,6 +14,7 @@ import javafx.geometry.Rectangle2D;
 import javafx.scene.Node;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.control.ChoiceBox;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.image.WritableImage;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyCombination;
@@ -107,11 +108,12 @@ final class ShotList {
             bench.edit("Bend it", j -> j.editColumn(c -> JointBend.withAngle(c, 1, 18)));
             bench.sideTabProperty().set(SideTab.HOLDING);
             bench.selectionProperty().set(Optional.of(new Element.JointAt(1)));
-        }));
+        }, SETTLE.multiply(2)));
         shots.add(new Shot("range", () -> {
             bench.open(DemoJob.MARSH_CARRIER.job(), Optional.empty());
             bench.sideTabProperty().set(SideTab.RANGE);
             press(running, "#show-front");
+            scroll(running, "#range-pane", 0.52);
         }));
         shots.add(new Shot("rules", () -> {
             press(running, "#show-side");
@@ -175,6 +177,11 @@ final class ShotList {
             bench.moveHands(new HandsPosition(-200, 20, 20));
             pick(running, "#curve", "Steering ratio");
         }));
+    }
+
+    private static void scroll(Running running, String pane, double to) {
+        running.window().getScene().getRoot().layout();
+        ((ScrollPane) running.window().getScene().lookup(pane + " .scroll-pane")).setVvalue(to);
     }
 
     private static void dark(Running running) {

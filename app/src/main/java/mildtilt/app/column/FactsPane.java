@@ -1,9 +1,11 @@
 package mildtilt.app.column;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.function.UnaryOperator;
 import javafx.geometry.HPos;
 import javafx.scene.Node;
+import javafx.scene.Scene;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.ColumnConstraints;
@@ -22,6 +24,7 @@ abstract class FactsPane extends VBox {
 
     final Workbench bench;
     private final VBox body = new VBox();
+    private Optional<List<Object>> shown = Optional.empty();
 
     FactsPane(Workbench bench, String id) {
         this.bench = bench;
@@ -29,24 +32,50 @@ abstract class FactsPane extends VBox {
         getStyleClass().add("tab-pane-body");
         body.getStyleClass().add("tab-body");
         getChildren().add(Wrap.tall(body));
+        bench.jobProperty().addListener((_, _, _) -> refresh());
         bench.workedProperty().addListener((_, _, _) -> refresh());
         bench.lengthUnitProperty().addListener((_, _, _) -> refresh());
         visibleProperty().addListener((_, _, _) -> refresh());
     }
 
-    /** To be called by the subclass once it is made, and whenever what it shows has changed. */
+    /** To be called by the subclass once it is made. What is being typed elsewhere in the pane is not disturbed without need. */
     final void refresh() {
-        if (!isVisible()) {
+        if (!isVisible() || bench.workedProperty().get().isEmpty()) {
             return;
         }
+        Worked worked = bench.workedProperty().get().get();
+        List<Object> now = List.of(basis(worked), bench.lengthUnit());
+        if (shown.equals(Optional.of(now))) {
+            return;
+        }
+        shown = Optional.of(now);
+        Optional<String> focused = Optional.ofNullable(getScene()).map(Scene::getFocusOwner)
+                .filter(n -> n.getId() != null && body.lookup("#" + n.getId()) == n).map(Node::getId);
         body.getChildren().clear();
-        bench.workedProperty().get().ifPresent(w -> {
-            if (w.now().column().isEmpty()) {
-                add(Wrap.text("This job has no column yet.", "hint"));
-            } else {
-                show(w);
-            }
-        });
+        if (worked.now().column().isEmpty()) {
+            add(Wrap.text("This job has no column yet.", "hint"));
+        } else {
+            show(worked);
+        }
+        focused.map(id -> body.lookup("#" + id)).ifPresent(Node::requestFocus);
+    }
+
+    /** What the pane is made from: while that stays the same, so does the pane. */
+    Object basis(Worked worked) {
+        return new SameOnly(worked.now());
+    }
+
+    /** Equal only to the very same thing: comparing two analyses would take longer than drawing one. */
+    private record SameOnly(Object thing) {
+        @Override
+        public boolean equals(Object o) {
+            return o instanceof SameOnly s && s.thing == thing;
+        }
+
+        @Override
+        public int hashCode() {
+            return System.identityHashCode(thing);
+        }
     }
 
     /** Adds everything to the empty pane; the job has a column. */

@@ -46,9 +46,15 @@ public final class RulesPane extends FactsPane {
         refresh();
     }
 
+    /** Only the rules: they are there at once, and typing one limit after another is not disturbed by what is worked out. */
+    @Override
+    Object basis(Worked worked) {
+        return List.of(bench.job().rules(), worked.now().column().isPresent());
+    }
+
     @Override
     void show(Worked worked) {
-        Rules rules = worked.now().job().rules();
+        Rules rules = bench.job().rules();
         add(sets(rules));
         if (!rules.about().isEmpty()) {
             hint(rules.about());

@@ -47,6 +47,11 @@ final class FindingCard extends VBox {
         take.setOnAction(_ -> bench.edit(action, remedy.edit()));
         VBox effect = new VBox();
         effect.getStyleClass().add("remedy-effect");
+        // What it does is shown before it is taken.
+        take.setDisable(!worked.whole());
+        if (!worked.whole()) {
+            effect.getChildren().add(new Label("working out what it does"));
+        }
         Effect what = worked.effects().getOrDefault(remedy, Effect.NONE);
         for (Headlines.Change c : what.notable().stream().limit(5).toList()) {
             effect.getChildren().add(new Label(c.text(bench.lengthUnit())));

@@ -1,6 +1,8 @@
 package mildtilt.app.notes;
 
 import java.util.List;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.VBox;
@@ -33,8 +35,12 @@ public final class NotesPane extends VBox {
     }
 
     private void refresh() {
+        String focused = getScene() != null && getScene().getFocusOwner() instanceof Button b && cards.lookup("#" + b.getId()) == b ? b.getId() : null;
         cards.getChildren().clear();
         bench.workedProperty().get().ifPresent(this::show);
+        if (focused != null && cards.lookup("#" + focused) instanceof Node again) {
+            again.requestFocus();
+        }
     }
 
     private void show(Worked worked) {

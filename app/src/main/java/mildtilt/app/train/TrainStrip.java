@@ -85,7 +85,7 @@ public final class TrainStrip extends ScrollPane {
             name.getStyleClass().add("element-name");
             figure.getStyleClass().add("element-figure");
             meaning.getStyleClass().add("element-meaning");
-            HBox top = new HBox(new ElementIcon(bench.job(), element), state);
+            HBox top = new HBox(1, new ElementIcon(bench.job(), element), state);
             top.setAlignment(Pos.CENTER_LEFT);
             state.setVisible(false);
             HBox bottom = new HBox(meaning);

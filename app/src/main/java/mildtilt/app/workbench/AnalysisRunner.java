@@ -60,27 +60,37 @@ final class AnalysisRunner implements AutoCloseable {
             return;
         }
         try {
-            Worked worked = workOut(order);
-            Platform.runLater(() -> done.accept(worked));
+            workOut(order);
         } catch (RuntimeException e) {
             LOG.error("analysis failed", e);
             Platform.runLater(() -> failed.accept("This job could not be worked out: " + e.getMessage()));
         }
     }
 
-    private Worked workOut(Order order) {
+    /** Tells the figures as soon as they are there, then again with the effects. */
+    private void workOut(Order order) {
         Analysis now = Analysis.of(order.job, Grid.USUAL, order.catalogue);
         Optional<Analysis> before = order.before.map(b -> analysisOfBefore(b, order.catalogue));
+        boolean none = now.findings().stream().allMatch(f -> f.remedies().isEmpty());
+        tell(new Worked(now, before, Map.of(), none));
+        if (none || !order.effects) {
+            return;
+        }
         Map<Remedy, Effect> effects = new HashMap<>();
         for (Finding finding : now.findings()) {
             for (Remedy remedy : finding.remedies()) {
                 // A newer job makes these effects idle work: its own follow at once.
-                if (order.effects && waiting.get() == null) {
-                    effects.put(remedy, now.effectOf(remedy));
+                if (waiting.get() != null) {
+                    return;
                 }
+                effects.put(remedy, now.effectOf(remedy));
             }
         }
-        return new Worked(now, before, effects);
+        tell(new Worked(now, before, effects, true));
+    }
+
+    private void tell(Worked worked) {
+        Platform.runLater(() -> done.accept(worked));
     }
 
     private Analysis analysisOfBefore(Job job, Catalogue catalogue) {

@@ -8,6 +8,8 @@ import mildtilt.check.Remedy;
 
 /**
  * What the background worked out: the job's analysis, that of the job it is compared with, and what each
- * remedy would do.
+ * remedy would do. Figures come first, the effects a moment after them; not at all while something is dragged.
+ *
+ * @param whole whether the effects are there
  */
-public record Worked(Analysis now, Optional<Analysis> before, Map<Remedy, Effect> effects) {}
+public record Worked(Analysis now, Optional<Analysis> before, Map<Remedy, Effect> effects, boolean whole) {}

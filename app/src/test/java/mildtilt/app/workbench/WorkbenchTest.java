@@ -64,7 +64,7 @@ class WorkbenchTest {
 
     private void settle() throws Exception {
         WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () ->
-                bench().workedProperty().get().map(w -> w.now().job() == bench().job()).orElse(false));
+                bench().workedProperty().get().map(w -> w.now().job() == bench().job() && w.whole()).orElse(false));
         WaitForAsyncUtils.waitForFxEvents();
     }
 
