@@ -12,6 +12,7 @@ public enum Fault {
     MUST_SLIDE,
     AXES_MISS,
     ENDS_DO_NOT_FIT,
+    BEARING_OFF_SHAFT,
     BEARING_BORE,
     SHAFT_WEAK,
     JOINT_WEAK,

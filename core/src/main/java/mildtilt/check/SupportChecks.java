@@ -31,6 +31,8 @@ final class SupportChecks {
     /** Between the two joints that take the place of one and the nearest point of the axes, mm. */
     private static final double JOINTS_APART = 60;
     private static final double TUBE = 45;
+    /** From a fork's face to a bearing's middle, for its housing, mm. */
+    private static final double HOUSING = 20;
     private static final double BEARING_SLIP = 0.05;
     private static final int OFFERED = 3;
 
@@ -51,7 +53,9 @@ final class SupportChecks {
         floating(all);
         figures.spans().forEach(s -> span(s, all));
         figures.outOfLine().forEach(o -> fighting(o, all));
+        tubeOnShaft(all);
         for (int i = 0; i < column.bearings().size(); i++) {
+            onShaft(i, all);
             bore(i, all);
         }
         figures.axes().ifPresent(a -> axes(a, all));
@@ -137,6 +141,36 @@ final class SupportChecks {
         all.add(new Finding(Fault.BEARINGS_FIGHT, Severity.LOOK, new Element.BearingAt(o.bearing()), what,
                 "Bearings that do not lie on one line bend the shaft once in every turn: it turns stiff and springs back. Bolt one up, "
                         + "let the shaft find the others, then shim.", remedies));
+    }
+
+    /** A shaft may have been moved or shortened under its tube. */
+    private void tubeOnShaft(List<Finding> all) {
+        double end = column.length(0) - column.gearEndFit(0).takeOff();
+        column.tube().filter(t -> t.to() > end + 1e-6).ifPresent(t -> {
+            List<Remedy> remedies = end - HOUSING <= t.from() ? List.of() : List.of(new Remedy(
+                    Phrase.of("Let the tube end {0} from the hub", Quantity.length(end - HOUSING)),
+                    j -> j.editColumn(c -> c.withTube(c.tube().map(x -> x.withTo(end - HOUSING))))));
+            all.add(new Finding(Fault.BEARING_OFF_SHAFT, Severity.STOP, new Element.Tube(),
+                    Phrase.of("The tube's lower bearing stands {0} from the hub, where " + column.shafts().getFirst().name() + " has ended.", Quantity.length(t.to())),
+                    Phrase.of("The shaft is clear of the fork up to {0}. What sits past it holds nothing.", Quantity.length(end)), remedies));
+        });
+    }
+
+    private void onShaft(int index, List<Finding> all) {
+        Bearing b = column.bearings().get(index);
+        double from = column.wheelEndFit(b.shaft()).takeOff();
+        double to = column.length(b.shaft()) - column.gearEndFit(b.shaft()).takeOff();
+        if (b.along() >= from - 1e-6 && b.along() <= to + 1e-6) {
+            return;
+        }
+        String shaft = column.shafts().get(b.shaft()).name();
+        List<Remedy> remedies = to - from < 2 * HOUSING ? List.of() : List.of(new Remedy(Phrase.of("Put it on " + shaft + ", {0} from its wheel end",
+                Quantity.length(Math.clamp(b.along(), from + HOUSING, to - HOUSING))), j -> j.editColumn(c -> c.editBearing(index,
+                        x -> x.on(x.shaft(), Math.clamp(x.along(), from + HOUSING, to - HOUSING))))));
+        all.add(new Finding(Fault.BEARING_OFF_SHAFT, Severity.STOP, new Element.BearingAt(index),
+                Phrase.of(b.name() + " does not sit on " + shaft + ": it stands {0} from its wheel end, and the shaft is clear from {1} to {2}.",
+                        Quantity.length(b.along()), Quantity.length(from), Quantity.length(to)),
+                "A bearing on a fork or past the end holds nothing, and the fork strikes it.", remedies));
     }
 
     private void bore(int index, List<Finding> all) {
