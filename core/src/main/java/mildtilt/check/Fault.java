@@ -9,6 +9,7 @@ public enum Fault {
     NO_ROOM_FOR_SHAFT,
     SHAFT_FLOATS,
     SLIDE_SHORT,
+    CAN_NOT_FOLLOW,
     MUST_SLIDE,
     AXES_MISS,
     ENDS_DO_NOT_FIT,

@@ -11,13 +11,17 @@ import mildtilt.job.Job;
 import mildtilt.measure.Phrase;
 import mildtilt.measure.Quantity;
 import mildtilt.routing.ColumnFigures;
+import mildtilt.routing.ColumnRange;
 import mildtilt.routing.ColumnRange.ShaftRange;
+import mildtilt.routing.TrainEdits;
 
 /** Faults over the wheel's adjustment and the frame's movement: shafts that must give and can't, overlap and stroke that run out. */
 final class RangeChecks {
 
     /** Spare stroke given to a shaft that is made to slide, mm. */
     private static final double SPARE = 10;
+    /** Shorter than this a shaft has no room for a second joint and a slide, mm. */
+    private static final double ROOM_FOR_TWO = 250;
 
     private final Job job;
     private final Column column;
@@ -31,16 +35,40 @@ final class RangeChecks {
 
     List<Finding> findings() {
         List<Finding> all = new ArrayList<>();
+        boolean follows = figures.range().offGear() <= ColumnRange.GIVES;
+        if (!follows) {
+            canNotFollow(figures.range().offGear(), all);
+        }
         for (int i = 0; i < column.shafts().size(); i++) {
             ShaftRange range = figures.range().shafts().get(i);
             Optional<Slide> slide = column.shafts().get(i).slide();
             if (slide.isPresent()) {
                 sliding(i, slide.get(), range, all);
-            } else if (range.mustSlide()) {
+            } else if (range.mustSlide() && follows) {
                 rigid(i, range, all);
             }
         }
         return all;
+    }
+
+    /** The gear holds its input in line, and so few joints take up nothing beside it. */
+    private void canNotFollow(double off, List<Finding> all) {
+        int last = column.joints().size();
+        String carried = last == 0 ? "the wheel" : column.joints().getFirst().name();
+        List<Remedy> remedies = last == 1 && column.length(1) > ROOM_FOR_TWO ? List.of(new Remedy(
+                Phrase.of("Put a second joint in " + column.shafts().get(1).name() + " and let the part between slide"), j -> j.editColumn(c -> twoJoints(c, job.rules().overlap()))))
+                : List.of();
+        all.add(new Finding(Fault.CAN_NOT_FOLLOW, Severity.STOP, new Element.ShaftAt(last),
+                Phrase.of("The wheel's adjustment and the frame's movement carry " + carried + " {0} off the line of the gear's input.", Quantity.length(off)),
+                "The gear holds its input in line. With " + (last == 0 ? "no joint" : "one joint") + " nothing takes that up but the gear's bearings and the column's bracket. "
+                        + "Use two joints with a sliding shaft between them, or fix the column to what carries the gear.", remedies));
+    }
+
+    private static Column twoJoints(Column c, double overlap) {
+        Column split = TrainEdits.split(c, 1, c.joints().getFirst());
+        ShaftRange range = ColumnRange.of(split).shafts().get(1);
+        Slide made = new Slide(Math.ceil(overlap + range.longest() - split.length(1) + SPARE), overlap, Math.ceil(split.length(1) - range.shortest() + SPARE));
+        return split.editShaft(1, s -> s.withSlide(Optional.of(made)));
     }
 
     private void rigid(int index, ShaftRange range, List<Finding> all) {

@@ -51,6 +51,7 @@ final class ColumnJson {
             number(line, "angle_deg", j.worstDeg());
             line.put("setting", j.at().isEmpty() ? "as planned" : j.at());
         });
+        number(o, "carried_off_gear_mm", figures.range().offGear());
         ArrayNode shafts = o.putArray("shaft_range");
         figures.range().shafts().forEach(s -> {
             ObjectNode line = shafts.addObject();

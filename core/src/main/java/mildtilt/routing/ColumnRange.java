@@ -22,8 +22,10 @@ import mildtilt.geometry.Vector;
  *
  * @param joints for each joint
  * @param shafts for each shaft
+ * @param offGear the most that the last shaft's wheel end is carried off the gear's input as planned, mm: the gear holds
+ *     its input in line, so with two joints or more it is 0, and with fewer something else must give
  */
-public record ColumnRange(List<JointRange> joints, List<ShaftRange> shafts) {
+public record ColumnRange(List<JointRange> joints, List<ShaftRange> shafts, double offGear) {
 
     private static final int TILT_STEPS = 8;
     /** Less than this a shaft need not slide, mm. */
@@ -72,8 +74,11 @@ public record ColumnRange(List<JointRange> joints, List<ShaftRange> shafts) {
         String[] at = new String[joints];
         double[] shortest = new double[joints + 1];
         double[] longest = new double[joints + 1];
+        Axis input = Axis.through(c.start(joints), c.end(joints));
+        double offGear = 0;
         for (int k = 0; k < settings.size(); k++) {
             List<Point> p = pointsAt(c, settings.get(k));
+            offGear = Math.max(offGear, k == 0 ? 0 : input.distanceTo(p.get(joints)));
             for (int i = 0; i <= joints; i++) {
                 double length = p.get(i).distanceTo(p.get(i + 1));
                 shortest[i] = k == 0 ? length : Math.min(shortest[i], length);
@@ -98,7 +103,7 @@ public record ColumnRange(List<JointRange> joints, List<ShaftRange> shafts) {
             double shorter = c.length(i) - shortest[i];
             ofShafts.add(new ShaftRange(shortest[i], longest[i], slide.map(s -> s.overlap() - longer), slide.map(s -> s.closes() - shorter)));
         }
-        return new ColumnRange(List.copyOf(ofJoints), List.copyOf(ofShafts));
+        return new ColumnRange(List.copyOf(ofJoints), List.copyOf(ofShafts), offGear);
     }
 
     /** Hub, joints and gear input with the wheel set and the frame as planned. @param reach toward the gear, mm. @param tilt up, degrees */

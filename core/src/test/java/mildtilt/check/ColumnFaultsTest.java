@@ -90,6 +90,10 @@ class ColumnFaultsTest {
                         c -> sliding(c, new Slide(6, 0, 60)).withInstallation(c.installation().withFrameMovement(12))),
                 broken("bottoms", Fault.SLIDE_SHORT, Severity.STOP, "bottoms", 1,
                         c -> sliding(c, new Slide(90, 40, 3)).withInstallation(c.installation().withFrameMovement(12))),
+                new Broken("one joint between body and frame", DemoJob.SALT_RAKE.job().editColumn(c -> c.withInstallation(c.installation().withFrameMovement(4))),
+                        Fault.CAN_NOT_FOLLOW, Severity.STOP, "4.0 mm off the line of the gear's input", 1),
+                new Broken("no joint and a reach", DemoJob.GREENHOUSE_TUG.job().editColumn(c -> c.withWheel(c.wheel().withAdjustment(
+                        new Adjustment(0, 0, 3, 3, Optional.of(100.0))))), Fault.CAN_NOT_FOLLOW, Severity.STOP, "carry the wheel", 0),
                 broken("nothing gives", Fault.MUST_SLIDE, Severity.STOP, "has no sliding part", 1, c -> c.withInstallation(c.installation().withFrameMovement(5))),
                 broken("a joint beside the measured column", Fault.AXES_MISS, Severity.STOP, "off the axis of the column", 1,
                         c -> c.withInstallation(c.installation().withColumnAxis(Optional.of(c.axis(0)))).editJoint(0, j -> j.withCentre(j.centre().plus(beside)))),

@@ -113,8 +113,9 @@ final class ShotList {
             bench.open(DemoJob.MARSH_CARRIER.job(), Optional.empty());
             bench.sideTabProperty().set(SideTab.RANGE);
             press(running, "#show-front");
-            scroll(running, "#range-pane", 0.52);
-        }));
+            // Once the figures are there.
+            after(SETTLE, () -> scroll(running, "#range-pane", 0.5));
+        }, SETTLE.multiply(2)));
         shots.add(new Shot("rules", () -> {
             press(running, "#show-side");
             bench.sideTabProperty().set(SideTab.RULES);
