@@ -13,6 +13,7 @@ import mildtilt.job.Job;
 import mildtilt.measure.Phrase;
 import mildtilt.measure.Quantity;
 import mildtilt.routing.ColumnFigures;
+import mildtilt.support.ClearShaft;
 
 /**
  * The smallest moves of one joint, in a direction that can be measured on the vehicle, that bring every
@@ -75,6 +76,10 @@ final class JointMoves {
     private static boolean allInside(Job job, Column column, int joint, Way way, int mm) {
         try {
             Column moved = moved(column, joint, way.direction.times(mm));
+            // What holds the shafts now must still sit on them.
+            if (ClearShaft.holdsAll(column) && !ClearShaft.holdsAll(moved)) {
+                return false;
+            }
             if (ColumnFigures.spareDeg(moved, job.rules()) < MARGIN_DEG) {
                 return false;
             }

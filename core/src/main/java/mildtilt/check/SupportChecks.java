@@ -19,6 +19,7 @@ import mildtilt.measure.Quantity;
 import mildtilt.routing.ColumnFigures;
 import mildtilt.routing.TrainEdits;
 import mildtilt.support.BearingPlace;
+import mildtilt.support.ClearShaft;
 import mildtilt.support.FixedAxes;
 import mildtilt.support.OutOfLine;
 import mildtilt.support.Span;
@@ -145,7 +146,7 @@ final class SupportChecks {
 
     /** A shaft may have been moved or shortened under its tube. */
     private void tubeOnShaft(List<Finding> all) {
-        double end = column.length(0) - column.gearEndFit(0).takeOff();
+        double end = ClearShaft.of(column, 0).to();
         column.tube().filter(t -> t.to() > end + 1e-6).ifPresent(t -> {
             List<Remedy> remedies = end - HOUSING <= t.from() ? List.of() : List.of(new Remedy(
                     Phrase.of("Let the tube end {0} from the hub", Quantity.length(end - HOUSING)),
@@ -158,11 +159,12 @@ final class SupportChecks {
 
     private void onShaft(int index, List<Finding> all) {
         Bearing b = column.bearings().get(index);
-        double from = column.wheelEndFit(b.shaft()).takeOff();
-        double to = column.length(b.shaft()) - column.gearEndFit(b.shaft()).takeOff();
-        if (b.along() >= from - 1e-6 && b.along() <= to + 1e-6) {
+        ClearShaft clear = ClearShaft.of(column, b.shaft());
+        if (clear.holds(b.along())) {
             return;
         }
+        double from = clear.from();
+        double to = clear.to();
         String shaft = column.shafts().get(b.shaft()).name();
         List<Remedy> remedies = to - from < 2 * HOUSING ? List.of() : List.of(new Remedy(Phrase.of("Put it on " + shaft + ", {0} from its wheel end",
                 Quantity.length(Math.clamp(b.along(), from + HOUSING, to - HOUSING))), j -> j.editColumn(c -> c.editBearing(index,
