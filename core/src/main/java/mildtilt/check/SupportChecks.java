@@ -190,7 +190,7 @@ final class SupportChecks {
         Optional<Double> above = catalogue.boreAbove(s.diameter() + 1e-6, BEARING_SLIP);
         Optional<Double> same = catalogue.bores().boxed().filter(x -> x >= s.diameter() - 1e-6 && x <= s.diameter() + BEARING_SLIP).findFirst();
         List<Remedy> remedies = new ArrayList<>();
-        same.ifPresent(x -> remedies.add(new Remedy(Phrase.of("Take a bearing with a bore of {0}", Quantity.length(x)),
+        same.filter(_ -> round).ifPresent(x -> remedies.add(new Remedy(Phrase.of("Take a bearing with a bore of {0}", Quantity.length(x)),
                 j -> j.editColumn(c -> c.editBearing(index, k -> k.withBore(x))))));
         if (round && s.toCut()) {
             below.ifPresent(x -> remedies.add(new Remedy(Phrase.of("Turn " + s.name() + " down to {0} and take a bearing of that bore", Quantity.length(x)),

@@ -142,6 +142,33 @@ class ClockingTest {
         assertThat(best.ripplePct()).isLessThanOrEqualTo(least + 1e-9).isCloseTo(least, within(0.05));
     }
 
+    /** Where there is too much to rule all out, what is found is said not to be proven, and is still no worse than a long search by chance. */
+    @Test
+    void tooManyToTryAreStillSetWell() {
+        // Free shafts among fine steps, and fine steps only, past what can be gone through.
+        for (int[] ways : new int[][] {{48, 36, 0, 36, 36, 48}, {48, 40}}) {
+            Column c = TestColumns.splined(TestColumns.random(new Random(17), 8), ways);
+            ColumnTrain train = new ColumnTrain(c);
+            BestClocking best = BestClocking.asMade(train);
+            assertThat(best.ripplePct()).isLessThanOrEqualTo(train.transfer().orElseThrow().ripplePct());
+            Random r = new Random(1);
+            double[] set = new double[7];
+            for (int i = 0; i < 20_000; i++) {
+                for (int s = 1; s <= 7; s++) {
+                    double deg = 180 * r.nextDouble();
+                    set[s - 1] = Math.toRadians(c.setting(s).nearestTo(deg).orElse(deg));
+                }
+                assertThat(train.transfer(set).ripplePct()).isGreaterThanOrEqualTo(best.ripplePct() - 1e-9);
+            }
+            for (int s = 1; s <= 7; s++) {
+                double deg = best.clockingDeg().get(s - 1);
+                if (c.setting(s) instanceof Stepped t) {
+                    assertThat(Math.IEEEremainder(deg - t.nearest(deg), 180)).isCloseTo(0, within(1e-9));
+                }
+            }
+        }
+    }
+
     @Test
     void whatTheEndsAllow() {
         assertThat(ForkSetting.of(List.of(36, 48), 0)).isEqualTo(new Stepped(144, 0));
