@@ -6,10 +6,12 @@ import static org.assertj.core.api.Assertions.within;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Random;
+import java.util.Set;
 import javafx.application.Platform;
 import javafx.geometry.Bounds;
 import javafx.geometry.Point2D;
@@ -402,6 +404,97 @@ class ColumnStageTest {
         assertThat(CatalogueFile.open(app.chosen).names()).contains("Bar from my own rack");
         robot.interact(() -> app.shell.documents().dropCatalogue(app.stage));
         assertThat(app.bench.catalogueProperty().get()).isEqualTo(CatalogueFile.shipped());
+    }
+
+    /** Every choice of every element is taken, shown, and undone. */
+    @Test
+    @SuppressWarnings("unchecked")
+    void everyChoiceOfEveryPartIsTaken(FxRobot robot) {
+        open(robot, DemoJob.BOG_TENDER.job().editColumn(c -> TrainEdits.withBearing(c, 1, CatalogueFile.shipped().bearings().getFirst())));
+        int taken = 0;
+        Set<String> done = new HashSet<>();
+        for (Element e : Element.trainOf(app.bench.job())) {
+            robot.interact(() -> app.bench.selectionProperty().set(Optional.of(e)));
+            for (String id : robot.lookup("#piece .piece-choice").queryAll().stream().map(Node::getId).filter(i -> done.add(e.getClass() + i)).toList()) {
+                int options = robot.lookup("#" + id).queryAs(ChoiceBox.class).getItems().size();
+                for (int i = 0; i < options; i++) {
+                    int chosen = i;
+                    Job before = app.bench.job();
+                    robot.interact(() -> robot.lookup("#" + id).queryAs(ChoiceBox.class).getSelectionModel().select(chosen));
+                    WaitForAsyncUtils.waitForFxEvents();
+                    if (app.bench.job().equals(before)) {
+                        continue;
+                    }
+                    taken++;
+                    assertThat(robot.lookup("#" + id).queryAs(ChoiceBox.class).getSelectionModel().getSelectedIndex()).as(id + " " + i).isEqualTo(chosen);
+                    // What the choice brings to type is typed whole: no name or figure is cut off.
+                    assertThat(AppWindow.cutOff(robot.lookup("#piece").query())).as(id + " " + i).isEmpty();
+                    robot.interact(app.bench::undo);
+                    assertThat(app.bench.job()).isEqualTo(before);
+                }
+            }
+        }
+        assertThat(taken).isGreaterThan(35);
+    }
+
+    @Test
+    void whatStandsInTheStripIsPressed(FxRobot robot) {
+        open(robot, DemoJob.MARSH_CARRIER.job().editColumn(c -> TrainEdits.withBearing(c, 1, CatalogueFile.shipped().bearings().getFirst())));
+        Node strip = robot.lookup("#unrolled").query();
+        Bounds b = strip.localToScreen(strip.getBoundsInLocal());
+        double total = column().length(0) + column().length(1) + column().length(2);
+        record Press(double along, Element hit) {}
+        for (Press p : List.of(new Press(0, new Element.Wheel()), new Press(column().length(0) * 0.4, new Element.ShaftAt(0)),
+                new Press(column().length(0), new Element.JointAt(0)), new Press(column().length(0) + column().length(1) * 0.25, new Element.ShaftAt(1)),
+                new Press(column().length(0) + column().length(1) / 2, new Element.BearingAt(0)), new Press(total * 0.95, new Element.ShaftAt(2)))) {
+            robot.clickOn(new Point2D(b.getMinX() + 40 + (b.getWidth() - 80) * p.along / total, b.getMinY() + 34));
+            assertThat(app.bench.selectionProperty().get()).as(p.toString()).contains(p.hit);
+        }
+        robot.clickOn(new Point2D(b.getMinX() + 60, b.getMaxY() - 4));
+        assertThat(app.bench.selectionProperty().get()).isEmpty();
+    }
+
+    @Test
+    void theSheetsOfHelpSayWhatIsNotOfferedAndWhy(FxRobot robot) {
+        app.settle();
+        for (String[] sheet : new String[][] {{"F1", "Practice and its costs"}, {"F2", "never approves a design"}, {"F3", "not offered"}}) {
+            robot.push(KeyCode.valueOf(sheet[0]));
+            AppWindow.until(() -> robot.lookup(".dialog-pane").tryQuery().isPresent());
+            StringBuilder said = new StringBuilder();
+            robot.lookup(".dialog-pane .label").queryAll().forEach(l -> said.append(((Label) l).getText()).append(' '));
+            assertThat(said.toString()).contains(sheet[1]);
+            AppWindow.answer(robot, "OK");
+        }
+    }
+
+    @Test
+    void aPartIsRenamedAndNeverNameless(FxRobot robot) {
+        app.settle();
+        robot.interact(() -> app.bench.selectionProperty().set(Optional.of(new Element.JointAt(0))));
+        type(robot, "#field-name", "Joint at the firewall");
+        assertThat(column().joints().getFirst().name()).isEqualTo("Joint at the firewall");
+        type(robot, "#field-name", "  ");
+        assertThat(app.text(robot, "#message")).contains("needs a name");
+        assertThat(robot.lookup("#field-name").queryAs(TextField.class).getText()).isEqualTo("Joint at the firewall");
+        assertThat(column().joints().getFirst().name()).isEqualTo("Joint at the firewall");
+    }
+
+    /** While a joint is dragged the panes at the side follow, before it is let go. */
+    @Test
+    void figuresFollowADragBeforeItEnds(FxRobot robot) {
+        app.settle();
+        tab(robot, SideTab.PHASING);
+        String before = words(robot, "#phasing-pane");
+        Node joint = robot.lookup("#sheet-side-lower-joint-centre").query();
+        Bounds b = joint.localToScreen(joint.getBoundsInLocal());
+        robot.drag(new Point2D(b.getCenterX(), b.getCenterY()), MouseButton.PRIMARY).moveBy(12, -6).moveBy(10, -5);
+        AppWindow.until(() -> !words(robot, "#phasing-pane").equals(before));
+        assertThat(app.bench.dragging()).isTrue();
+        assertThat(app.bench.workedProperty().get().orElseThrow().effects()).isEmpty();
+        robot.type(KeyCode.ESCAPE);
+        robot.release(MouseButton.PRIMARY);
+        app.settle();
+        assertThat(words(robot, "#phasing-pane")).isEqualTo(before);
     }
 
     @Test

@@ -16,6 +16,9 @@ import mildtilt.column.Transfer;
  * l is never below |p − q|: with the second half's combinations in order of length, those too far from p to beat the
  * best so far need not be looked at. For each pair that is, the best step of the cut shaft is the one that brings ψ
  * nearest to a right angle.
+ *
+ * <p>Where a half has too many combinations to hold, three shafts at a time are set to their best among the others as
+ * they are, until no three gain: good, but not proven.
  */
 final class StepSearch {
 
@@ -36,7 +39,7 @@ final class StepSearch {
     static Found best(ColumnTrain train, List<double[]> choices) {
         int cut = cut(choices);
         if (product(choices, 0, cut) > LARGEST_HALF || product(choices, cut + 1, choices.size()) > LARGEST_HALF) {
-            return new Found(nearestToClosedForm(train, choices), false);
+            return new Found(threeAtATime(train, choices), false);
         }
         List<Half> first = halves(train, choices, 0, cut);
         List<Half> second = halves(train, choices, cut + 1, choices.size());
@@ -172,6 +175,32 @@ final class StepSearch {
         for (int i = 0; i < pick.length; i++) {
             all[from + i] = choices.get(from + i)[pick[i]];
         }
+    }
+
+    private static double[] threeAtATime(ColumnTrain train, List<double[]> choices) {
+        double[] set = nearestToClosedForm(train, choices);
+        double least = train.transfer(set).unevenness();
+        for (boolean gained = true; gained; ) {
+            gained = false;
+            for (int a = 0; a < set.length; a++) {
+                for (int b = a + 1; b < set.length; b++) {
+                    for (int c = b + 1; c < set.length; c++) {
+                        List<double[]> some = new ArrayList<>();
+                        for (int i = 0; i < set.length; i++) {
+                            some.add(i == a || i == b || i == c ? choices.get(i) : new double[] {set[i]});
+                        }
+                        double[] found = best(train, some).clockings();
+                        double u = train.transfer(found).unevenness();
+                        if (u < least - TIE) {
+                            least = u;
+                            set = found;
+                            gained = true;
+                        }
+                    }
+                }
+            }
+        }
+        return set;
     }
 
     private static double[] nearestToClosedForm(ColumnTrain train, List<double[]> choices) {
