@@ -1,7 +1,10 @@
 package mildtilt.check;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
 import mildtilt.column.Column;
 import mildtilt.column.ForkSetting;
 import mildtilt.column.Joint;
@@ -16,6 +19,7 @@ import mildtilt.phasing.ForkMark;
 import mildtilt.routing.ColumnFigures;
 import mildtilt.routing.ColumnFigures.Turning;
 import mildtilt.routing.ColumnRange;
+import mildtilt.routing.GearTilt;
 
 /** Faults of the column: angles, room, clocking, support. */
 final class ColumnChecks {
@@ -65,7 +69,7 @@ final class ColumnChecks {
         double limit = figures.limitsDeg().get(index);
         double over = deg - limit;
         Element where = new Element.JointAt(index);
-        List<Remedy> moves = over > 0 ? JointMoves.withinLimits(job) : List.of();
+        List<Remedy> moves = over > 0 ? Stream.concat(JointMoves.withinLimits(job).stream(), turnedRack().stream()).toList() : List.of();
         String noMove = moves.isEmpty()
                 ? " No move of one joint alone cures it: move two, or share the bend among more joints." : "";
         String when = range.at().isEmpty() ? "" : " with the " + range.at();
@@ -93,6 +97,14 @@ final class ColumnChecks {
                     "A bracket tacked a degree out, or the frame flexing, would take it over.",
                     List.of()));
         }
+    }
+
+    /** A rack can be turned in its clamps without touching a rod: as far as leaves the joints most to spare. */
+    private Optional<Remedy> turnedRack() {
+        return figures.tilt().flatMap(t -> t.suits().stream().max(Comparator.comparingDouble(GearTilt.Stretch::spareDeg)))
+                .filter(s -> Math.abs(s.bestDeg()) > IN_LINE)
+                .map(s -> new Remedy(Phrase.of("Turn the rack {0} in its clamps, the top of its input " + (s.bestDeg() > 0 ? "forward" : "back"),
+                        Quantity.angle(Math.abs(s.bestDeg()))), j -> GearTilt.tilted(j, s.bestDeg())));
     }
 
     private void room(int index, List<Finding> all) {

@@ -193,6 +193,21 @@ class ColumnFaultsTest {
         assertThat(findings(beside, Fault.AXES_MISS).getFirst().what().text(LengthUnit.MM)).contains("from where the joint stands");
     }
 
+    /** The demo's rack, turned in its clamps as offered, brings its joint inside; nothing of the axle changes. */
+    @Test
+    void aRackTurnedInItsClampsIsOfferedForAJointTooFarOver() {
+        Job demo = DemoJob.MARSH_CARRIER.job();
+        Finding f = findings(demo, Fault.JOINT_OVER_LIMIT).getFirst();
+        Remedy turn = f.remedies().getLast();
+        assertThat(turn.action().text(LengthUnit.MM)).isEqualTo("Turn the rack 9.0° in its clamps, the top of its input back");
+        Job turned = turn.edit().apply(demo);
+        assertThat(findings(turned, Fault.JOINT_OVER_LIMIT)).isEmpty();
+        assertThat(turned.axle()).isEqualTo(demo.axle());
+        // A steering box is not turned so.
+        assertThat(findings(DemoJob.BOG_TENDER.job().editColumn(c -> JointBend.withAngle(c, 1, 37)), Fault.JOINT_OVER_LIMIT).getFirst().remedies())
+                .noneMatch(r -> r.action().text(LengthUnit.MM).contains("rack"));
+    }
+
     @Test
     void theNearestStandardBoresOfAnOddShaftAreTold() {
         Job odd = SOUND.editColumn(c -> bearing(c.editShaft(1, s -> s.withDiameter(20.6)), 1, 200, 19.05));
