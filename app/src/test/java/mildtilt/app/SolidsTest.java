@@ -1,0 +1,93 @@
+package mildtilt.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assumptions.assumeThat;
+
+import java.util.Optional;
+import javafx.application.ConditionalFeature;
+import javafx.application.Platform;
+import javafx.scene.SubScene;
+import javafx.scene.image.WritableImage;
+import javafx.scene.input.KeyCode;
+import javafx.scene.paint.Color;
+import javafx.stage.Stage;
+import mildtilt.format.DemoJob;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Tag;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.framework.junit5.Start;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** The solids, for which the window is drawn by OpenGL: in a run of their own, as the rest does without it. */
+@Tag("solids")
+@ExtendWith(ApplicationExtension.class)
+class SolidsTest {
+
+    private AppWindow app;
+
+    @Start
+    void open(Stage stage) throws Exception {
+        app = new AppWindow(stage, DemoJob.MARSH_CARRIER.job(), AppWindow.temporary());
+    }
+
+    @AfterEach
+    void close(FxRobot robot) {
+        robot.interact(app::close);
+    }
+
+    private SubScene solid(FxRobot robot) {
+        return (SubScene) robot.lookup("#sheet-solid").query().lookupAll("*").stream()
+                .filter(SubScene.class::isInstance).findFirst().orElseThrow();
+    }
+
+    private WritableImage picture(FxRobot robot) {
+        WritableImage[] image = new WritableImage[1];
+        robot.interact(() -> image[0] = solid(robot).snapshot(null, null));
+        return image[0];
+    }
+
+    @Test
+    void solidsAreDrawnTurnedAndFollowTheJob(FxRobot robot) {
+        app.settle();
+        assumeThat(Platform.isSupported(ConditionalFeature.SCENE3D)).isTrue();
+        robot.press(KeyCode.CONTROL, KeyCode.DIGIT4).release(KeyCode.DIGIT4, KeyCode.CONTROL);
+        WaitForAsyncUtils.waitForFxEvents();
+        WritableImage first = picture(robot);
+        assertThat(inked(first)).as("something is drawn").isGreaterThan(500);
+        robot.interact(() -> robot.lookup("#sheet-solid").query().requestFocus());
+        robot.type(KeyCode.LEFT, KeyCode.LEFT, KeyCode.UP);
+        WritableImage turned = picture(robot);
+        assertThat(differ(first, turned)).as("it was turned").isGreaterThan(500);
+        // A fatter tube is seen at once.
+        robot.interact(() -> app.bench.edit("fatter tube", j -> j.editColumn(c -> c.withTube(c.tube().map(t -> t.withOutside(160))))));
+        assertThat(differ(turned, picture(robot))).as("the tube grew").isGreaterThan(100);
+        for (DemoJob demo : DemoJob.values()) {
+            robot.interact(() -> app.bench.open(demo.job(), Optional.empty()));
+            assertThat(inked(picture(robot))).as(demo.toString()).isGreaterThan(500);
+        }
+    }
+
+    private static int inked(WritableImage image) {
+        Color paper = image.getPixelReader().getColor(2, 2);
+        int n = 0;
+        for (int x = 0; x < image.getWidth(); x++) {
+            for (int y = 0; y < image.getHeight(); y++) {
+                n += image.getPixelReader().getColor(x, y).equals(paper) ? 0 : 1;
+            }
+        }
+        return n;
+    }
+
+    private static int differ(WritableImage a, WritableImage b) {
+        int n = 0;
+        for (int x = 0; x < Math.min(a.getWidth(), b.getWidth()); x++) {
+            for (int y = 0; y < Math.min(a.getHeight(), b.getHeight()); y++) {
+                n += a.getPixelReader().getArgb(x, y) == b.getPixelReader().getArgb(x, y) ? 0 : 1;
+            }
+        }
+        return n;
+    }
+}
