@@ -33,6 +33,9 @@ final class ColumnChecks {
     /** A clocking that gains less than this is not worth a cut, percent points of ripple. */
     private static final double WORTHWHILE_GAIN = 0.5;
 
+    /** Left and right this near to each other are called alike, percent. */
+    private static final double ALIKE = 0.5;
+
     /** A fork this near to in line is marked in line, degrees. */
     private static final double IN_LINE = 0.05;
 
@@ -149,8 +152,9 @@ final class ColumnChecks {
         List<Remedy> remedies = feel.choices().stream()
                 .filter(c -> Math.abs(c.leftRightPct()) < Math.abs(feel.leftRightPct()) / 2)
                 .map(c -> new Remedy(Phrase.of("Turn the whole train {0} " + (c.turnDeg() >= 0 ? "clockwise" : "anticlockwise")
-                                + " in hub and gear, wheel and gear left where they are: alike both ways, " + c.middle().label(),
-                        Quantity.angle(Math.abs(c.turnDeg()))), j -> j.editColumn(k -> k.withFirstForkDeg(c.firstForkDeg())))).toList();
+                                + " in hub and gear, wheel and gear left where they are: "
+                                + (Math.abs(c.leftRightPct()) > ALIKE ? "{1} apart then, as the hub's teeth fall, " : "alike both ways, ") + c.middle().label(),
+                        Quantity.angle(Math.abs(c.turnDeg())), Quantity.percent(Math.abs(c.leftRightPct()))), j -> j.editColumn(k -> k.withFirstForkDeg(c.firstForkDeg())))).toList();
         String quicker = feel.leftRightPct() > 0 ? "left" : "right";
         all.add(new Finding(Fault.LOPSIDED, Severity.LOOK, new Element.Wheel(),
                 Phrase.of("The wheel feels quicker to the " + quicker + " than the other way: {0} apart.", Quantity.percent(Math.abs(feel.leftRightPct()))),

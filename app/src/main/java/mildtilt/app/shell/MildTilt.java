@@ -11,6 +11,7 @@ import javafx.application.Platform;
 import javafx.stage.Stage;
 import mildtilt.app.look.Fonts;
 import mildtilt.app.workbench.Workbench;
+import mildtilt.format.CatalogueFile;
 import mildtilt.job.Job;
 import mildtilt.job.Targets;
 import mildtilt.job.Vehicle;
@@ -45,7 +46,11 @@ public final class MildTilt extends Application {
     /** Runs until the window is closed. */
     public static void run(Start with) {
         start = with;
-        first = CompletableFuture.supplyAsync(with.job);
+        first = CompletableFuture.supplyAsync(() -> {
+            // Read beside the toolkit's start too, so that the first window does not wait for it.
+            CatalogueFile.shipped();
+            return with.job.get();
+        });
         launch(MildTilt.class);
     }
 
