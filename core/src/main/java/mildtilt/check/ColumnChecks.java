@@ -131,11 +131,12 @@ final class ColumnChecks {
         }
         double best = turning.best().ripplePct();
         boolean clockedWrong = ripple - best > WORTHWHILE_GAIN;
-        String cause = clockedWrong ? " The forks are clocked wrong." : " No clocking of these shafts makes it less.";
+        String cause = !clockedWrong ? " No clocking of these shafts makes it less."
+                : best <= wanted ? " The forks are clocked wrong." : " The forks are clocked wrong; the best clocking leaves {2}.";
         all.add(new Finding(Fault.RIPPLE, ripple > GRAVE_RIPPLE * wanted ? Severity.STOP : Severity.LOOK,
                 new Element.ShaftAt(worstClocked(turning)),
                 Phrase.of("The column turns unevenly: ripple {0}, wanted {1}." + cause,
-                        Quantity.percent(ripple), Quantity.percent(wanted)),
+                        Quantity.percent(ripple), Quantity.percent(wanted), Quantity.percent(best)),
                 "Twice in every turn the road wheels run quick and then slow against the hands: the wheel "
                         + "feels as if it catches, and it does not feel the same to left and right.",
                 clockings(turning)));
