@@ -36,8 +36,8 @@ final class ColumnChecks {
     /** Left and right this near to each other are called alike, percent. */
     private static final double ALIKE = 0.5;
 
-    /** A fork this near to in line is marked in line, degrees. */
-    private static final double IN_LINE = 0.05;
+    /** A rack turned by less is not turned, degrees. */
+    private static final double TURNED = 0.05;
 
     private final Job job;
     private final Column column;
@@ -105,7 +105,7 @@ final class ColumnChecks {
     /** A rack can be turned in its clamps without touching a rod: as far as leaves the joints most to spare. */
     private Optional<Remedy> turnedRack() {
         return figures.tilt().flatMap(t -> t.suits().stream().max(Comparator.comparingDouble(GearTilt.Stretch::spareDeg)))
-                .filter(s -> Math.abs(s.bestDeg()) > IN_LINE)
+                .filter(s -> Math.abs(s.bestDeg()) > TURNED)
                 .map(s -> new Remedy(Phrase.of("Turn the rack {0} in its clamps, the top of its input " + (s.bestDeg() > 0 ? "forward" : "back"),
                         Quantity.angle(Math.abs(s.bestDeg()))), j -> GearTilt.tilted(j, s.bestDeg())));
     }
@@ -206,17 +206,16 @@ final class ColumnChecks {
 
     private Phrase clockingOrder(int shaft, double deg) {
         String name = column.shafts().get(shaft).name();
-        if (Math.abs(deg) < IN_LINE) {
+        if (ForkMark.isInLine(deg)) {
             return Phrase.of("Set the two forks of " + name + " in line");
         }
-        String way = deg >= 0 ? "clockwise" : "anticlockwise";
         String how = switch (column.setting(shaft)) {
             case ForkSetting.Stepped _ -> ForkMark.of(column, shaft, deg).teeth().isPresent()
                     ? ": " + ForkMark.of(column, shaft, deg).teethText() : ", the nearest step its ends allow";
             case ForkSetting.AnyAngle _, ForkSetting.Fixed _ -> "";
         };
         return Phrase.of("Clock the gear-end fork of " + name
-                + " {0} " + way + " from its wheel-end fork, seen from the wheel end" + how,
+                + " {0} " + ForkMark.way(deg) + " from its wheel-end fork, seen from the wheel end" + how,
                 Quantity.angle(Math.abs(deg)));
     }
 

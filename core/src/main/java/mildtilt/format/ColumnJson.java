@@ -33,7 +33,7 @@ final class ColumnJson {
         o.set("joint_angles_deg", numbers(IntStream.range(0, joints).mapToDouble(train::jointAngleDeg).toArray()));
         o.set("shaft_lengths_mm", numbers(IntStream.range(0, shafts).mapToDouble(c::length).toArray()));
         o.set("shaft_cut_lengths_mm", numbers(IntStream.range(0, shafts).mapToDouble(c::cutLength).toArray()));
-        train.transfer().ifPresent(t -> turning(o, train, t));
+        figures.turning().ifPresent(t -> turning(o, train, t));
         o.set("joint_limits_deg", numbers(figures.limitsDeg().stream().mapToDouble(Double::doubleValue).toArray()));
         range(o, figures);
         figures.turning().ifPresent(t -> feel(o, t));
@@ -151,14 +151,15 @@ final class ColumnJson {
         });
     }
 
-    private static void turning(ObjectNode o, ColumnTrain train, Transfer t) {
+    private static void turning(ObjectNode o, ColumnTrain train, ColumnFigures.Turning turning) {
+        Transfer t = turning.transfer();
         number(o, "ratio_min", t.ratioMin());
         number(o, "ratio_max", t.ratioMax());
         number(o, "ripple_peak_to_peak_percent", t.ripplePct());
         number(o, "position_error_peak_to_peak_deg", t.positionErrorDeg());
         number(o, "ratio_at_straight_ahead", t.ratioAt(0));
         o.set("extremes_over_1440_steps", sampled(t));
-        best(o, "best_clocking_as_made_deg", "best_ripple_as_made_percent", BestClocking.asMade(train));
+        best(o, "best_clocking_as_made_deg", "best_ripple_as_made_percent", turning.best());
         best(o, "best_clocking_any_angle_deg", "best_ripple_any_angle_percent",
                 BestClocking.withAll(train, new ForkSetting.AnyAngle()));
         best(o, "best_clocking_36_spline_10_deg", "best_ripple_36_spline_10_deg_percent",

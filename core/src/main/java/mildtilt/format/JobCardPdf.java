@@ -206,7 +206,7 @@ public final class JobCardPdf {
     }
 
     private String mark(ForkMark m, double diameter) {
-        return m.way().equals("in line") ? "in line (0°)"
+        return ForkMark.isInLine(m.deg()) ? "in line (0°)"
                 : angle(Math.abs(m.deg())) + " " + m.way() + " · " + LengthText.format(m.arc(), unit) + " round Ø"
                         + LengthText.format(diameter, unit);
     }

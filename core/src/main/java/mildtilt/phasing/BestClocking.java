@@ -147,12 +147,6 @@ public record BestClocking(List<Double> clockingDeg, double ripplePct, boolean p
 
     /** A clocking in rad as degrees in (−90, 90]. */
     static double normalDeg(double rad) {
-        double deg = Math.toDegrees(rad) % 180;
-        if (deg > 90 + 1e-9) {
-            deg -= 180;
-        } else if (deg <= -90 + 1e-9) {
-            deg += 180;
-        }
-        return deg;
+        return ForkMark.withinHalfTurn(Math.toDegrees(rad));
     }
 }

@@ -83,12 +83,6 @@ public record EvenFeel(double ratioAhead, double leftRightPct, Middle middle, Li
         double angle = -2 * Math.toRadians(set);
         Complex e = new Complex(Math.cos(angle), Math.sin(angle));
         Transfer then = new Transfer(Complex.ONE, t.t().multiply(e));
-        return new Choice(wanted, tidy(c.firstForkDeg() + set), set, leftRight(then));
-    }
-
-    /** The same place of a pin, within half a turn. */
-    private static double tidy(double deg) {
-        double within = Math.IEEEremainder(deg, 180);
-        return within <= -90 + 1e-9 ? within + 180 : within;
+        return new Choice(wanted, ForkMark.withinHalfTurn(c.firstForkDeg() + set), set, leftRight(then));
     }
 }

@@ -36,7 +36,22 @@ public record ForkMark(double deg, double arc, double diameter, Optional<Teeth> 
 
     /** The way to turn, seen from the wheel end. */
     public String way() {
-        return Math.abs(deg) < IN_LINE ? "in line" : deg > 0 ? "clockwise" : "anticlockwise";
+        return way(deg);
+    }
+
+    /** The same for any clocking, degrees. */
+    public static String way(double deg) {
+        return isInLine(deg) ? "in line" : deg > 0 ? "clockwise" : "anticlockwise";
+    }
+
+    public static boolean isInLine(double deg) {
+        return Math.abs(deg) < IN_LINE;
+    }
+
+    /** The same place of a pin in (−90, 90], degrees: half a turn brings it back into line. */
+    public static double withinHalfTurn(double deg) {
+        double within = half(deg);
+        return within <= -90 + 1e-9 ? within + 180 : within;
     }
 
     /** The teeth in words; empty where there are none to count. */

@@ -19,6 +19,7 @@ import mildtilt.drawing.UnrolledColumn.Fork;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
 import mildtilt.measure.LengthText;
+import mildtilt.phasing.ForkMark;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -101,13 +102,7 @@ final class ForkDial extends CanvasPane {
     }
 
     private static Job clocked(Job job, int shaft, double deg) {
-        return job.editColumn(c -> shaft == 0 ? c.withFirstForkDeg(within(deg)) : c.editShaft(shaft, s -> s.withClockingDeg(within(deg))));
-    }
-
-    /** Half a turn brings a pin back into line. */
-    private static double within(double deg) {
-        double d = Math.IEEEremainder(deg, 180);
-        return d <= -90 + 1e-9 ? d + 180 : d;
+        return job.editColumn(c -> shaft == 0 ? c.withFirstForkDeg(ForkMark.withinHalfTurn(deg)) : c.editShaft(shaft, s -> s.withClockingDeg(ForkMark.withinHalfTurn(deg))));
     }
 
     private double pointer(MouseEvent e) {
@@ -190,7 +185,7 @@ final class ForkDial extends CanvasPane {
             case ForkSetting.Stepped s -> s.nearest(s.nearest(now) + way * 180.0 / s.settings().length);
             case ForkSetting.Fixed _ -> now;
         };
-        bench.edit(f.shaft() == 0 ? "Turn the whole train on" : "Clock " + c.shafts().get(f.shaft()).name() + ": " + UnrolledStrip.clocking(within(to)),
+        bench.edit(f.shaft() == 0 ? "Turn the whole train on" : "Clock " + c.shafts().get(f.shaft()).name() + ": " + UnrolledStrip.clocking(ForkMark.withinHalfTurn(to)),
                 j -> clocked(j, f.shaft(), to));
         e.consume();
     }

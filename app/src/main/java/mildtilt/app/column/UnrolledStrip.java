@@ -22,6 +22,7 @@ import mildtilt.job.Element;
 import mildtilt.measure.LengthText;
 import mildtilt.measure.LengthUnit;
 import mildtilt.measure.Quantity;
+import mildtilt.phasing.ForkMark;
 
 /** The column laid straight with true lengths, and under each joint its two forks as clocks that turn with the hands. */
 public final class UnrolledStrip extends InkedPane {
@@ -193,7 +194,7 @@ public final class UnrolledStrip extends InkedPane {
     }
 
     static String clocking(double deg) {
-        return Math.abs(deg) < 0.05 ? "in line" : Quantity.angle(Math.abs(deg)).text(LengthUnit.MM) + (deg > 0 ? " clockwise" : " anticlockwise");
+        return ForkMark.isInLine(deg) ? ForkMark.way(deg) : Quantity.angle(Math.abs(deg)).text(LengthUnit.MM) + " " + ForkMark.way(deg);
     }
 
     private static double width(String text) {
