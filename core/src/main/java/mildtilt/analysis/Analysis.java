@@ -3,6 +3,8 @@ package mildtilt.analysis;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.CompletionException;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import mildtilt.catalogue.Catalogue;
@@ -11,6 +13,8 @@ import mildtilt.check.Fault;
 import mildtilt.check.Finding;
 import mildtilt.check.Remedy;
 import mildtilt.check.Severity;
+import mildtilt.clearance.ClearanceFigures;
+import mildtilt.clearance.Clearances;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
@@ -30,6 +34,7 @@ import mildtilt.steer.TravelMap;
  * @param column empty without a column
  * @param steer empty without an axle, or with a joint locked
  * @param match gear against knuckle arms, where anything but the gear ends the lock
+ * @param clearance empty where the wheels can't be assembled anywhere
  * @param findings gravest first
  * @param catalogue whose parts the remedies may name
  */
@@ -40,6 +45,7 @@ public record Analysis(
         Optional<SteerFigures> steer,
         Optional<TravelMap> map,
         Optional<ArmMatch> match,
+        Optional<ClearanceFigures> clearance,
         Headlines headlines,
         BenchSheet bench,
         List<Finding> findings,
@@ -58,12 +64,24 @@ public record Analysis(
     /** @throws mildtilt.geometry.ImpossibleGeometryException if a rod or arm has no length */
     public static Analysis of(Job job, Grid grid, Catalogue catalogue) {
         SteeringTrain train = new SteeringTrain(job);
+        // Gone through beside all else: it takes as long as the rest together.
+        CompletableFuture<Optional<ClearanceFigures>> room = CompletableFuture.supplyAsync(() -> Clearances.of(job, train));
         Optional<ColumnFigures> column = job.column().map(_ -> ColumnFigures.of(job));
         Optional<SteerFigures> steer = SteerSweep.of(train, job, grid);
         Optional<TravelMap> map = TravelMap.of(train, job, grid);
         Optional<ArmMatch> match = steer.flatMap(s -> ArmMatch.of(train, job, s));
-        return new Analysis(job, train, column, steer, map, match, Headlines.of(train.column(), steer, map, match),
-                BenchSheet.of(job, train), Checks.of(job, train, column, steer, map, match, catalogue), catalogue);
+        BenchSheet bench = BenchSheet.of(job, train);
+        Optional<ClearanceFigures> clearance = joined(room);
+        return new Analysis(job, train, column, steer, map, match, clearance, Headlines.of(train.column(), steer, map, match, clearance),
+                bench, Checks.of(job, train, column, steer, map, match, clearance, catalogue), catalogue);
+    }
+
+    private static <T> T joined(CompletableFuture<T> task) {
+        try {
+            return task.join();
+        } catch (CompletionException e) {
+            throw e.getCause() instanceof RuntimeException r ? r : e;
+        }
     }
 
     /** The worst found at one element. */

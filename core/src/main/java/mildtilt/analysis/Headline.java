@@ -37,6 +37,8 @@ public enum Headline {
             "Least angle between any rod and its arm and their being in line, over the whole steer and travel."),
     ROD_END("Rod end's least margin", Unit.ANGLE, Group.MARGIN,
             "Tilt a rod end still allows at the worst place of the range; below 0 it is past its angle."),
+    GAP("Gap to spare", Unit.LENGTH, Group.MARGIN,
+            "The least that any gap in the whole range leaves over what it needs; below 0 it is too small. None is told where all leave plenty."),
     RAKE("Tie rod's worst rake", Unit.ANGLE, Group.MARGIN,
             "In plan, against the way its inner end moves. It carries 1/cos of the force."),
     GEAR_USED("Gear travel used", Unit.PERCENT, Group.MARGIN,

@@ -5,6 +5,8 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import mildtilt.clearance.ClearanceFigures;
+import mildtilt.clearance.Clearances;
 import mildtilt.column.ColumnTrain;
 import mildtilt.column.Transfer;
 import mildtilt.geometry.ImpossibleGeometryException;
@@ -67,13 +69,14 @@ public record Headlines(Map<Headline, Double> values) {
             SteeringTrain train = new SteeringTrain(job);
             Optional<SteerFigures> steer = SteerSweep.of(train, job, Grid.USUAL);
             return Optional.of(of(train.column(), steer, TravelMap.of(train, job, Grid.USUAL),
-                    steer.flatMap(s -> ArmMatch.of(train, job, s))));
+                    steer.flatMap(s -> ArmMatch.of(train, job, s)), Clearances.of(job, train)));
         } catch (ImpossibleGeometryException e) {
             return Optional.empty();
         }
     }
 
-    static Headlines of(Optional<ColumnTrain> column, Optional<SteerFigures> steer, Optional<TravelMap> map, Optional<ArmMatch> match) {
+    static Headlines of(Optional<ColumnTrain> column, Optional<SteerFigures> steer, Optional<TravelMap> map, Optional<ArmMatch> match,
+            Optional<ClearanceFigures> clearance) {
         Map<Headline, Double> v = new EnumMap<>(Headline.class);
         column.ifPresent(c -> {
             for (int i = 0; i < c.column().joints().size(); i++) {
@@ -96,6 +99,7 @@ public record Headlines(Map<Headline, Double> values) {
             m.nearestReachableToggle().ifPresent(t -> v.put(Headline.TOGGLE, t.getValue().closestToToggle()));
             m.reachableTilts().values().forEach(t -> t.allowedDeg().ifPresent(a -> v.merge(Headline.ROD_END, a - t.deg(), Math::min)));
         });
+        clearance.flatMap(ClearanceFigures::tightest).ifPresent(p -> v.put(Headline.GAP, p.margin()));
         match.ifPresent(m -> v.put(Headline.GEAR_USED, 100 * m.gearUsed()));
         return new Headlines(v);
     }

@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import mildtilt.catalogue.Catalogue;
+import mildtilt.clearance.ClearanceFigures;
 import mildtilt.job.Job;
 import mildtilt.routing.ColumnFigures;
 import mildtilt.steer.ArmMatch;
@@ -19,7 +20,7 @@ public final class Checks {
 
     public static List<Finding> of(
             Job job, SteeringTrain train, Optional<ColumnFigures> column, Optional<SteerFigures> steer, Optional<TravelMap> map,
-            Optional<ArmMatch> match, Catalogue catalogue) {
+            Optional<ArmMatch> match, Optional<ClearanceFigures> clearance, Catalogue catalogue) {
         List<Finding> all = new ArrayList<>();
         column.ifPresent(c -> {
             all.addAll(new ColumnChecks(job, c).findings());
@@ -34,6 +35,7 @@ public final class Checks {
             all.addAll(new AimChecks(job, train, s, match).findings());
             all.addAll(new LoadChecks(job, s).findings());
         });
+        all.addAll(new ClearanceChecks(job, clearance).findings());
         all.sort(Comparator.comparing(Finding::severity).reversed().thenComparing(Finding::fault));
         return List.copyOf(all);
     }

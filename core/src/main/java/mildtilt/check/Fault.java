@@ -4,6 +4,7 @@ package mildtilt.check;
 public enum Fault {
     WRONG_WAY,
     WHEELS_DO_NOT_FOLLOW,
+    TOUCHES,
     JOINT_LOCKED,
     JOINT_OVER_LIMIT,
     NO_ROOM_FOR_SHAFT,
@@ -30,6 +31,8 @@ public enum Fault {
     ROD_BENDS,
     RIPPLE,
     LOPSIDED,
+    GAP_SHORT,
+    FIXED_TO_NOTHING,
     SPAN_LONG,
     WIND_UP,
     REVERSED_ACKERMANN,

@@ -242,15 +242,7 @@ final class AxleSketch {
         return axle.rodEnds(rod).flatMap(RodEnds::tube).map(RodTube::crank).orElse(0.0);
     }
 
-    /** A cranked rod is drawn with its middle hanging below the line between its ends. */
     private void line(Element element, Pen pen, Point from, Point to, double crank) {
-        if (crank == 0) {
-            out.line(element, pen, from, to);
-            return;
-        }
-        Vector along = to.minus(from);
-        Vector level = Vector.Z.cross(along);
-        Vector down = level.norm() > 1e-9 ? along.cross(level).negated().direction().times(crank) : Vector.X.times(crank);
-        out.line(element, pen, from, from.plus(along.times(0.2)).plus(down), from.plus(along.times(0.8)).plus(down), to);
+        out.line(element, pen, RodTube.line(from, to, crank).toArray(Point[]::new));
     }
 }

@@ -31,6 +31,18 @@ public enum Pen {
     TRACK_BAR,
     STRUT,
     SPINDLE,
+    /** Something in the way. */
+    OBSTACLE,
+    /** Something in the way that gives off heat. */
+    HOT,
+    /** Where something in the way goes by itself; the outline of a scan. */
+    SWEPT,
+    /** The driver's legs. */
+    DRIVER,
+    /** A route that is offered and not taken yet. */
+    GHOST,
+    /** Between the nearest places of two things. */
+    GAP,
     /** Construction: where an arm's end goes, how far a wheel turns. */
     LOCK_ARC,
     /** Construction: a wheel's axis, toward the turning centre. */
@@ -39,9 +51,9 @@ public enum Pen {
     /** Whether figures should stay off lines of this pen. */
     public boolean matters() {
         return switch (this) {
-            case SHAFT, TIE_ROD, STEERING_ARM, RACK, STEERING_WHEEL, GEAR_ARM, DRIVEN_ROD -> true;
+            case SHAFT, TIE_ROD, STEERING_ARM, RACK, STEERING_WHEEL, GEAR_ARM, DRIVEN_ROD, GHOST, GAP -> true;
             case GROUND, CENTRE_LINE, JOINT, FORK_PIN, TUBE, BEARING, WISHBONE, STEER_AXIS, TYRE, GEAR_BOX, GUIDE, SHUTTLE, BEAM, TRACK_BAR, STRUT,
-                    SPINDLE, LOCK_ARC, TURN_AXIS -> false;
+                    SPINDLE, OBSTACLE, HOT, SWEPT, DRIVER, LOCK_ARC, TURN_AXIS -> false;
         };
     }
 }

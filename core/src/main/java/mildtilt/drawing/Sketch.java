@@ -50,17 +50,19 @@ public record Sketch(List<Stroke> strokes, List<Note> notes, Construction constr
 
     /** Straight ahead at ride height. */
     public static Sketch ofDesign(Job job, SteeringTrain train) {
-        return of(job, train, 0, train.axle().map(_ -> train.pose(0, 0, 0)), LockArcs.NONE);
+        return of(job, train, 0, 0, 0, train.axle().map(_ -> train.pose(0, 0, 0)), LockArcs.NONE);
     }
 
     /**
      * @param pose of the axle, if the job has one; a corner that can't be assembled is left out
      * @param arcs for the construction
      */
-    public static Sketch of(Job job, SteeringTrain train, double steeringWheelDeg, Optional<AxlePose> pose, LockArcs arcs) {
+    public static Sketch of(Job job, SteeringTrain train, double steeringWheelDeg, double travelLeft, double travelRight, Optional<AxlePose> pose,
+            LockArcs arcs) {
         Builder b = new Builder();
         train.column().ifPresent(c -> b.column(c, steeringWheelDeg));
         pose.ifPresent(p -> new AxleSketch(b, job, train.requireAxle(), p).draw());
+        ObstacleSketch.draw(b, job, pose, travelLeft, travelRight);
         Construction construction = pose.map(p -> arcs.construction(p)).orElse(Construction.NONE);
         return new Sketch(b.strokes, b.notes, construction);
     }

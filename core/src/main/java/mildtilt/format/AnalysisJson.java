@@ -34,6 +34,7 @@ public final class AnalysisJson {
         analysis.train().column().ifPresent(c -> root.set("column", ColumnJson.tree(c, analysis.column().orElseThrow())));
         analysis.train().locked().ifPresent(l -> root.put("cannot_turn", l.sentence()));
         analysis.steer().ifPresent(s -> root.set("linkage", SteerJson.tree(analysis, s)));
+        analysis.clearance().ifPresent(c -> root.set("clearance", ClearanceJson.tree(c)));
         root.set("bench", bench(analysis.bench()));
         ArrayNode findings = root.putArray("findings");
         analysis.findings().forEach(f -> findings.add(finding(f)));

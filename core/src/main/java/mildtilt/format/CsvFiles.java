@@ -10,6 +10,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import mildtilt.analysis.Analysis;
+import mildtilt.clearance.ClearanceFigures;
+import mildtilt.clearance.GapMap;
+import mildtilt.clearance.PairGap;
 import mildtilt.column.Transfer;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
@@ -58,7 +61,36 @@ public final class CsvFiles {
         if (analysis.map().isPresent()) {
             written.add(put(folder.resolve("limit-map.csv"), limitMap(analysis.map().get())));
         }
+        if (analysis.clearance().isPresent()) {
+            written.add(put(folder.resolve("gaps.csv"), gaps(analysis.clearance().get())));
+            if (analysis.clearance().get().map().isPresent()) {
+                written.add(put(folder.resolve("gap-map.csv"), gapMap(analysis.clearance().get().map().get())));
+            }
+        }
         return written;
+    }
+
+    /** The smallest gap of every pair that comes near. */
+    public static String gaps(ClearanceFigures f) {
+        List<Object[]> rows = new ArrayList<>();
+        for (PairGap p : f.pairs()) {
+            rows.add(new Object[] {p.first(), p.second(), p.gap(), p.need(), p.atRest(), p.where().steeringWheelDeg(), p.where().travelLeft(),
+                p.where().travelRight(), p.where().column()});
+        }
+        return csv(rows, "first", "second", "gap_mm", "need_mm", "gap_at_rest_mm", "steering_wheel_deg", "travel_left_mm", "travel_right_mm", "wheel_set");
+    }
+
+    /** The tightest margin of every place of steering and travel; an empty cell where there is plenty. */
+    static String gapMap(GapMap m) {
+        List<Object[]> rows = new ArrayList<>();
+        for (int j = 0; j < m.travels().size(); j++) {
+            for (int i = 0; i < m.steeringWheelDeg().size(); i++) {
+                GapMap.Cell c = m.cell(i, j);
+                rows.add(new Object[] {m.steeringWheelDeg().get(i), m.travels().get(j), c.pair() == null ? "" : c.margin(), c.pair() == null ? "" : c.pair(),
+                    c.reachable()});
+            }
+        }
+        return csv(rows, "steering_wheel_deg", "travel_mm", "margin_mm", "tightest_pair", "reachable");
     }
 
     private static Path put(Path file, String text) throws IOException {

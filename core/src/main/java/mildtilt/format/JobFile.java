@@ -22,7 +22,7 @@ public final class JobFile {
     /** Ending of a job file's name. */
     public static final String ENDING = ".tilt";
 
-    private static final long LARGEST_BYTES = 20L << 20;
+    private static final long LARGEST_BYTES = 80L << 20;
 
     private JobFile() {}
 
@@ -43,7 +43,7 @@ public final class JobFile {
                 throw new JobFileException("it is a folder, not a " + what + " file.");
             }
             if (Files.size(file) > LARGEST_BYTES) {
-                throw new JobFileException("it is far too large for a " + what + " (over 20 MB).");
+                throw new JobFileException("it is far too large for a " + what + " (over 80 MB).");
             }
             return reader.read(Files.readString(file));
         } catch (JobFileException e) {

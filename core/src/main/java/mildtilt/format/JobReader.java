@@ -14,6 +14,7 @@ import mildtilt.job.OuterTable;
 import mildtilt.job.Targets;
 import mildtilt.job.Variant;
 import mildtilt.job.Vehicle;
+import mildtilt.obstacle.Surroundings;
 import mildtilt.rules.Rules;
 import mildtilt.rules.RulesJson;
 import mildtilt.rules.ShippedRules;
@@ -100,7 +101,8 @@ public final class JobReader {
 
     private static Job job(JsonNode root) {
         Rules rules = optional(root, "rules").map(r -> at("rules", () -> RulesJson.read(r))).orElseGet(ShippedRules.CAUTIOUS_ROAD::rules);
-        Job plan = plan(root, root.path("title").asText(), root.path("about").asText("")).withRules(rules);
+        Surroundings surroundings = optional(root, "surroundings").map(s -> at("surroundings", () -> SurroundingsReader.surroundings(s))).orElse(Surroundings.NONE);
+        Job plan = plan(root, root.path("title").asText(), root.path("about").asText("")).withRules(rules).withSurroundings(surroundings);
         List<Variant> variants = new ArrayList<>();
         for (JsonNode v : root.path("variants")) {
             int number = variants.size() + 1;

@@ -13,14 +13,15 @@ import mildtilt.job.Job;
 import mildtilt.job.Targets;
 import mildtilt.job.Variant;
 import mildtilt.job.Vehicle;
+import mildtilt.obstacle.Surroundings;
 import mildtilt.rules.RulesJson;
 
 /** A job as JSON text: always the same text for the same job, every field written. */
 public final class JobWriter {
 
     static final String FORMAT = "mild-tilt-job";
-    /** 2 since linkages other than rack and tie rods, and variants; 3 since ends, bearings, sliding shafts and rule sets. */
-    static final int VERSION = 3;
+    /** 2 since linkages other than rack and tie rods, and variants; 3 since ends, bearings, sliding shafts and rule sets; 4 since what is in the way. */
+    static final int VERSION = 4;
 
     private static final JsonMapper MAPPER = new JsonMapper();
 
@@ -49,6 +50,9 @@ public final class JobWriter {
         root.put("about", job.about());
         plan(root, job);
         root.set("rules", RulesJson.write(job.rules()));
+        if (!job.surroundings().equals(Surroundings.NONE)) {
+            root.set("surroundings", SurroundingsWriter.surroundings(job.surroundings()));
+        }
         if (!job.variants().isEmpty()) {
             ArrayNode variants = root.putArray("variants");
             for (Variant v : job.variants()) {

@@ -24,7 +24,7 @@ import mildtilt.linkage.RackTieRods;
 import mildtilt.linkage.Shuttle;
 import mildtilt.linkage.SteeredAxle;
 
-/** One link of the steering train from hands to tyres. What is paired left and right is one element. */
+/** One link of the steering train from hands to tyres, or what is in its way. What is paired left and right is one element. */
 public sealed interface Element {
 
     record Wheel() implements Element {}
@@ -60,6 +60,22 @@ public sealed interface Element {
     record BeamElement() implements Element {}
 
     record Tyres() implements Element {}
+
+    /** Something in the way; not of the train. @param index among the job's obstacles */
+    record InTheWay(int index) implements Element {}
+
+    /** Who sits at the wheel; not of the train. */
+    record AtTheWheel() implements Element {}
+
+    /** Whatever of a job can be selected: the train, then what is in the way. */
+    static List<Element> of(Job job) {
+        List<Element> all = new ArrayList<>(trainOf(job));
+        for (int i = 0; i < job.surroundings().obstacles().size(); i++) {
+            all.add(new InTheWay(i));
+        }
+        job.surroundings().driver().ifPresent(_ -> all.add(new AtTheWheel()));
+        return all;
+    }
 
     /** The train of a job, in order. */
     static List<Element> trainOf(Job job) {
@@ -116,6 +132,8 @@ public sealed interface Element {
             case Knuckles _ -> "Knuckles";
             case BeamElement _ -> "Axle beam";
             case Tyres _ -> "Tyres";
+            case InTheWay i -> job.surroundings().obstacles().get(i.index()).name();
+            case AtTheWheel _ -> "Driver";
         };
     }
 
@@ -157,6 +175,9 @@ public sealed interface Element {
             case Knuckles _ -> CornerPoint.holding(axle(job).left().suspension()).stream().map(Element::corner).toList();
             case BeamElement _ -> JobPoints.ofBeam(axle(job));
             case Tyres _ -> List.of(corner(CornerPoint.WHEEL_CENTRE));
+            case InTheWay i -> IntStream.range(0, job.surroundings().obstacles().get(i.index()).shape().points().size())
+                    .<PointId>mapToObj(p -> new PointId.ObstaclePoint(i.index(), p)).toList();
+            case AtTheWheel _ -> List.of(new PointId.DriverHip(), new PointId.DriverHeel());
         };
     }
 

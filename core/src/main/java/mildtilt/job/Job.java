@@ -7,6 +7,7 @@ import java.util.function.UnaryOperator;
 import mildtilt.column.Column;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.linkage.SteeredAxle;
+import mildtilt.obstacle.Surroundings;
 import mildtilt.rules.Rules;
 import mildtilt.rules.ShippedRules;
 
@@ -18,6 +19,7 @@ import mildtilt.rules.ShippedRules;
  * @param column from steering wheel to gear, if laid out yet
  * @param axle gear, linkage and corners, if measured yet
  * @param rules the limits the column is judged by; the same for all variants
+ * @param surroundings what is in the way; the same for all variants
  * @param variants other ways to build it, kept beside the plan under its title; names differ
  */
 public record Job(
@@ -28,47 +30,56 @@ public record Job(
         Optional<SteeredAxle> axle,
         Targets targets,
         Rules rules,
+        Surroundings surroundings,
         List<Variant> variants) {
 
     /** @throws ImpossibleGeometryException if two variants have one name */
     public Job {
-        variants = variants.stream().map(v -> v.of(title, about, rules)).toList();
+        variants = variants.stream().map(v -> v.of(title, about, rules, surroundings)).toList();
         if (variants.stream().map(Variant::name).distinct().count() < variants.size()) {
             throw new ImpossibleGeometryException("Two variants have the same name; give each its own.");
         }
     }
 
-    /** Under the cautious rule set, without variants. */
+    /** Under the cautious rule set, nothing in the way, without variants. */
     public Job(String title, String about, Vehicle vehicle, Optional<Column> column, Optional<SteeredAxle> axle, Targets targets) {
-        this(title, about, vehicle, column, axle, targets, ShippedRules.CAUTIOUS_ROAD.rules(), List.of());
+        this(title, about, vehicle, column, axle, targets, ShippedRules.CAUTIOUS_ROAD.rules(), Surroundings.NONE, List.of());
     }
 
     public Job withTitle(String t) {
-        return new Job(t, about, vehicle, column, axle, targets, rules, variants);
+        return new Job(t, about, vehicle, column, axle, targets, rules, surroundings, variants);
     }
 
     public Job withVehicle(Vehicle v) {
-        return new Job(title, about, v, column, axle, targets, rules, variants);
+        return new Job(title, about, v, column, axle, targets, rules, surroundings, variants);
     }
 
     public Job withTargets(Targets t) {
-        return new Job(title, about, vehicle, column, axle, t, rules, variants);
+        return new Job(title, about, vehicle, column, axle, t, rules, surroundings, variants);
     }
 
     public Job withRules(Rules r) {
-        return new Job(title, about, vehicle, column, axle, targets, r, variants);
+        return new Job(title, about, vehicle, column, axle, targets, r, surroundings, variants);
+    }
+
+    public Job withSurroundings(Surroundings s) {
+        return new Job(title, about, vehicle, column, axle, targets, rules, s, variants);
+    }
+
+    public Job editSurroundings(UnaryOperator<Surroundings> edit) {
+        return withSurroundings(edit.apply(surroundings));
     }
 
     public Job withColumn(Column c) {
-        return new Job(title, about, vehicle, Optional.of(c), axle, targets, rules, variants);
+        return new Job(title, about, vehicle, Optional.of(c), axle, targets, rules, surroundings, variants);
     }
 
     public Job withAxle(SteeredAxle a) {
-        return new Job(title, about, vehicle, column, Optional.of(a), targets, rules, variants);
+        return new Job(title, about, vehicle, column, Optional.of(a), targets, rules, surroundings, variants);
     }
 
     public Job withVariants(List<Variant> v) {
-        return new Job(title, about, vehicle, column, axle, targets, rules, v);
+        return new Job(title, about, vehicle, column, axle, targets, rules, surroundings, v);
     }
 
     /** The column changed; a job without one stays as it is. */
@@ -83,7 +94,7 @@ public record Job(
 
     /** Another job's parts under this job's title, its variants kept. */
     public Job withSolution(Job other) {
-        return new Job(title, about, other.vehicle, other.column, other.axle, other.targets, rules, variants);
+        return new Job(title, about, other.vehicle, other.column, other.axle, other.targets, rules, surroundings, variants);
     }
 
     /** A variant added, in place of any of its name. */

@@ -37,6 +37,9 @@ import mildtilt.linkage.RackTieRods;
 import mildtilt.linkage.Shuttle;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.linkage.SwingArm;
+import mildtilt.obstacle.Driver;
+import mildtilt.obstacle.Obstacle;
+import mildtilt.obstacle.Shape;
 import mildtilt.suspension.DoubleWishbone;
 import mildtilt.suspension.Kingpin;
 import mildtilt.suspension.Knuckle;
@@ -76,6 +79,10 @@ public final class JobPoints {
             }
             all.addAll(ofBeam(a));
         });
+        for (int i = 0; i < job.surroundings().obstacles().size(); i++) {
+            all.addAll(Element.points(job, new Element.InTheWay(i)));
+        }
+        job.surroundings().driver().ifPresent(_ -> all.addAll(Element.points(job, new Element.AtTheWheel())));
         return all;
     }
 
@@ -132,6 +139,9 @@ public final class JobPoints {
             case TrackBarBody _ -> "track bar, frame end";
             case TrackBarAxle _ -> "track bar, axle end";
             case CentrePinPoint _ -> "axle centre pin";
+            case PointId.ObstaclePoint o -> pointLabel(obstacle(job, o), o.point());
+            case PointId.DriverHip _ -> "driver's hip";
+            case PointId.DriverHeel _ -> "driver's heel";
             case OnCorner c -> c.side().label() + " " + c.which().label();
         };
     }
@@ -166,6 +176,9 @@ public final class JobPoints {
             case TrackBarBody _ -> trackBar(job, id).bodyEnd();
             case TrackBarAxle _ -> trackBar(job, id).axleEnd();
             case CentrePinPoint _ -> pin(job, id).origin();
+            case PointId.ObstaclePoint o -> obstacle(job, o).shape().points().get(o.point());
+            case PointId.DriverHip _ -> driver(job).hip();
+            case PointId.DriverHeel _ -> driver(job).heel();
             case OnCorner c -> position(axle(job).corner(c.side()), c);
         };
     }
@@ -249,6 +262,12 @@ public final class JobPoints {
                 Axis pin = pin(job, id);
                 yield job.editAxle(a -> a.withBeam(new Beam.CentrePin(new Axis(to, pin.direction()))));
             }
+            case PointId.ObstaclePoint o -> {
+                Obstacle was = obstacle(job, o);
+                yield job.editSurroundings(s -> s.edit(o.index(), _ -> was.withShape(was.shape().withPoint(o.point(), to))));
+            }
+            case PointId.DriverHip _ -> job.editSurroundings(s -> s.withDriver(Optional.of(driver(job).withHip(to))));
+            case PointId.DriverHeel _ -> job.editSurroundings(s -> s.withDriver(Optional.of(driver(job).withHeel(to))));
             case OnCorner c -> job.editAxle(a -> a.withCorner(c.side(), moved(a.corner(c.side()), c, to)));
         };
     }
@@ -300,6 +319,27 @@ public final class JobPoints {
                         which == CornerPoint.KINGPIN_UPPER ? p : pin.upper());
             });
         };
+    }
+
+    private static Obstacle obstacle(Job job, PointId.ObstaclePoint id) {
+        if (id.index() < job.surroundings().obstacles().size()) {
+            return job.surroundings().obstacles().get(id.index());
+        }
+        throw noSuch(id);
+    }
+
+    private static String pointLabel(Obstacle o, int point) {
+        return o.name() + switch (o.shape()) {
+            case Shape.Box _, Shape.Sphere _ -> ", middle";
+            case Shape.Scan _ -> ", origin of the scan";
+            case Shape.Cylinder _ -> point == 0 ? ", one end" : ", other end";
+            case Shape.Tube _ -> ", point " + (point + 1);
+            case Shape.Plate _ -> ", corner " + (point + 1);
+        };
+    }
+
+    private static Driver driver(Job job) {
+        return job.surroundings().driver().orElseThrow(() -> new IllegalArgumentException("This job has no driver."));
     }
 
     private static IllegalArgumentException noSuch(PointId id) {

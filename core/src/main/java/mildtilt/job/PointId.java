@@ -45,6 +45,13 @@ public sealed interface PointId {
     /** On the pin a beam axle rolls on. */
     record CentrePinPoint() implements PointId {}
 
+    /** A point of something in the way. @param index among the job's obstacles; @param point of its shape */
+    record ObstaclePoint(int index, int point) implements PointId {}
+
+    record DriverHip() implements PointId {}
+
+    record DriverHeel() implements PointId {}
+
     record OnCorner(Side side, CornerPoint which) implements PointId {}
 
     /** The same point on the left, where it is one of a pair. */
@@ -61,7 +68,7 @@ public sealed interface PointId {
             case InnerPivot _ -> new InnerPivot(side);
             case OnCorner c -> new OnCorner(side, c.which());
             case Hub _, JointCentre _, GearInput _, BearingMiddle _, GearCentre _, GearArmEnd _, IdlerPivot _, IdlerEnd _, CrankPivot _,
-                    DrivenPoint _, TrackBarBody _, TrackBarAxle _, CentrePinPoint _ -> this;
+                    DrivenPoint _, TrackBarBody _, TrackBarAxle _, CentrePinPoint _, ObstaclePoint _, DriverHip _, DriverHeel _ -> this;
         };
     }
 }

@@ -1,6 +1,7 @@
 package mildtilt.job;
 
 import java.util.List;
+import mildtilt.obstacle.Surroundings;
 import mildtilt.rules.Rules;
 
 /**
@@ -16,8 +17,9 @@ public record Variant(String name, Job job) {
         }
     }
 
-    Variant of(String title, String about, Rules rules) {
-        return job.title().equals(title) && job.about().equals(about) && job.rules().equals(rules) ? this
-                : new Variant(name, new Job(title, about, job.vehicle(), job.column(), job.axle(), job.targets(), rules, List.of()));
+    Variant of(String title, String about, Rules rules, Surroundings surroundings) {
+        return job.title().equals(title) && job.about().equals(about) && job.rules().equals(rules) && job.surroundings().equals(surroundings)
+                ? this
+                : new Variant(name, new Job(title, about, job.vehicle(), job.column(), job.axle(), job.targets(), rules, surroundings, List.of()));
     }
 }

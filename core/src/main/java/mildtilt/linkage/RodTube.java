@@ -1,6 +1,9 @@
 package mildtilt.linkage;
 
+import java.util.List;
 import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.geometry.Point;
+import mildtilt.geometry.Vector;
 
 /**
  * What a rod is made of, between its rod ends. Steel is taken.
@@ -29,6 +32,17 @@ public record RodTube(double outside, double wall, double crank, double yield) {
         if (!(yield > 0)) {
             throw new ImpossibleGeometryException("The rod material's yield must be above 0.");
         }
+    }
+
+    /** The line a rod takes between its ends: straight, or with its middle hanging below by the crank. */
+    public static List<Point> line(Point from, Point to, double crank) {
+        if (crank == 0) {
+            return List.of(from, to);
+        }
+        Vector along = to.minus(from);
+        Vector level = Vector.Z.cross(along);
+        Vector down = level.norm() > 1e-9 ? along.cross(level).negated().direction().times(crank) : Vector.X.times(crank);
+        return List.of(from, from.plus(along.times(0.2)).plus(down), from.plus(along.times(0.8)).plus(down), to);
     }
 
     public double inside() {

@@ -106,6 +106,14 @@ public record ColumnRange(List<JointRange> joints, List<ShaftRange> shafts, doub
         return new ColumnRange(List.copyOf(ofJoints), List.copyOf(ofShafts), offGear);
     }
 
+    /** The column with its wheel set somewhere. @param words how it is set, empty as planned; @param points hub, joints, gear input */
+    public record Placed(String words, List<Point> points) {}
+
+    /** Every place of the wheel's adjustment that is gone through, the frame as planned; as planned first. */
+    public static List<Placed> placings(Column c) {
+        return settings(c).stream().filter(s -> s.moved.norm() == 0).map(s -> new Placed(s.words(), pointsAt(c, s))).toList();
+    }
+
     /** Hub, joints and gear input with the wheel set and the frame as planned. @param reach toward the gear, mm. @param tilt up, degrees */
     public static List<Point> pointsAt(Column c, double reach, double tilt) {
         return pointsAt(c, new Setting(reach, tilt, new Vector(0, 0, 0)));

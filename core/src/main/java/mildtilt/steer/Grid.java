@@ -17,7 +17,7 @@ public record Grid(int steerStepsEachWay, int travelStepsEachWay) {
     }
 
     /** From {@code -low} through 0 to {@code high}, ascending, 2·steps + 1 values. */
-    static double[] spread(double low, double high, int steps) {
+    public static double[] spread(double low, double high, int steps) {
         double[] all = new double[2 * steps + 1];
         for (int i = 1; i <= steps; i++) {
             all[steps - i] = -low * i / steps;

@@ -125,7 +125,7 @@ public final class LimitGauge {
     }
 
     /** Whether knuckle stops, tyres and a shuttle's mounts let the wheels go there. */
-    boolean withinStops(AxlePose pose) {
+    public boolean withinStops(AxlePose pose) {
         if (pose.assembled().isEmpty()) {
             return false;
         }

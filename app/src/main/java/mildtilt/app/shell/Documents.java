@@ -88,7 +88,7 @@ public final class Documents {
     public void newLike(Window owner, DemoJob demo) {
         if (mayLetGo(owner)) {
             Job like = demo.job();
-            bench.open(new Job("New job", "", like.vehicle(), like.column(), like.axle(), like.targets(), like.rules(), List.of()), Optional.empty());
+            bench.open(new Job("New job", "", like.vehicle(), like.column(), like.axle(), like.targets(), like.rules(), like.surroundings(), List.of()), Optional.empty());
             bench.markUnsaved();
             bench.say("A new job with " + demo.steering() + ". Every size is still the demo's: type or drag each to your own.");
         }

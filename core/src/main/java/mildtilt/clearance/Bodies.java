@@ -1,0 +1,448 @@
+package mildtilt.clearance;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import mildtilt.clearance.Body.Sort;
+import mildtilt.column.Column;
+import mildtilt.column.Joint;
+import mildtilt.gear.ArmGear;
+import mildtilt.gear.ColumnArm;
+import mildtilt.gear.RackAndPinion;
+import mildtilt.geometry.Axis;
+import mildtilt.geometry.Direction;
+import mildtilt.geometry.Frame;
+import mildtilt.geometry.Point;
+import mildtilt.geometry.RigidMove;
+import mildtilt.geometry.Side;
+import mildtilt.geometry.Vector;
+import mildtilt.job.Element;
+import mildtilt.job.Job;
+import mildtilt.linkage.Beam;
+import mildtilt.linkage.BellCrank;
+import mildtilt.linkage.CentreLink;
+import mildtilt.linkage.DragLink;
+import mildtilt.linkage.Mechanism;
+import mildtilt.linkage.RackTieRods;
+import mildtilt.linkage.Rod;
+import mildtilt.linkage.RodEnds;
+import mildtilt.linkage.RodTube;
+import mildtilt.linkage.Shuttle;
+import mildtilt.linkage.SteeredAxle;
+import mildtilt.measure.Phrase;
+import mildtilt.measure.Quantity;
+import mildtilt.obstacle.Carrier;
+import mildtilt.obstacle.Driver;
+import mildtilt.obstacle.Obstacle;
+import mildtilt.obstacle.OwnParts;
+import mildtilt.obstacle.Sweep;
+import mildtilt.routing.ColumnRange;
+import mildtilt.solid.Bounds;
+import mildtilt.solid.Convex;
+import mildtilt.solid.Solid;
+import mildtilt.suspension.DoubleWishbone;
+import mildtilt.suspension.Kingpin;
+import mildtilt.suspension.Knuckle;
+import mildtilt.suspension.KnucklePose;
+import mildtilt.suspension.Strut;
+
+/**
+ * The vehicle's own parts as solids, made from the sizes the job has, and what is in their way. Sizes that are not in the job are
+ * taken from {@link OwnParts} or as usual, and said to be.
+ */
+final class Bodies {
+
+    /** Sectors that a ring is made of. */
+    private static final int SECTORS = 24;
+    private static final double RIM_WALL = 9;
+    /** Part of a tyre's width that its shoulders are rounded by. */
+    private static final double SHOULDER = 0.15;
+    /** Of the steering wheel's rim, mm. */
+    private static final double RIM_RADIUS = 14;
+    /** Swing of a joint whose own is not known, in diameters of the thicker shaft in it. */
+    private static final double USUAL_SWING = 2.5;
+
+    private final Job job;
+    private final OwnParts own;
+    private final List<Body> all = new ArrayList<>();
+    private final List<Phrase> assumed = new ArrayList<>();
+
+    Bodies(Job job) {
+        this.job = job;
+        own = job.surroundings().own();
+        job.axle().ifPresent(this::axle);
+        job.column().ifPresent(this::column);
+        job.surroundings().driver().ifPresent(this::driver);
+        for (int i = 0; i < job.surroundings().obstacles().size(); i++) {
+            obstacle(i, job.surroundings().obstacles().get(i));
+        }
+    }
+
+    List<Body> all() {
+        return all;
+    }
+
+    /** Sizes that were taken for want of the job's own. */
+    List<Phrase> assumed() {
+        return assumed;
+    }
+
+    private void onPose(String name, Element element, Sort sort, Optional<Side> side, double need, Function<Stand, List<Point>> markers, Function<Stand, Solid> solid) {
+        all.add(new Body(name, element, sort, side, need, 0, true, false, false, Optional.empty(), markers, solid));
+    }
+
+    /** Round bars along a line of points that the pose settles. */
+    private void bars(String name, Element element, Sort sort, Optional<Side> side, double diameter, Function<Stand, List<Point>> line) {
+        onPose(name, element, sort, side, own.gap(), line, s -> bars(line.apply(s), diameter));
+    }
+
+    private static Solid bars(List<Point> line, double diameter) {
+        List<Convex> parts = new ArrayList<>();
+        for (int i = 1; i < line.size(); i++) {
+            parts.add(Convex.bar(line.get(i - 1), line.get(i), diameter / 2));
+        }
+        return new Solid.Parts(parts);
+    }
+
+    private static KnucklePose knuckle(Stand s, Side side) {
+        return (KnucklePose) s.pose().orElseThrow().corner(side);
+    }
+
+    private void axle(SteeredAxle axle) {
+        for (Side side : Side.values()) {
+            wheel(axle, side);
+            corner(axle, side);
+        }
+        gear(axle);
+        linkage(axle);
+        axle.beam().ifPresent(b -> beam(axle, b));
+        if (own.rimDiameter().isEmpty()) {
+            assumed.add(Phrase.of("rims {0} across", Quantity.length(rimRadius(job, Side.LEFT) * 2)));
+        }
+        assumed.add(Phrase.of("arms {0}, steering arms {1}, gear {2} across", Quantity.length(own.armDiameter()),
+                Quantity.length(own.steeringArmDiameter()), Quantity.length(own.gearDiameter())));
+    }
+
+    /** Of the room inside a wheel, mm. */
+    static double innerRadius(Job job, Side side) {
+        return rimRadius(job, side) - RIM_WALL;
+    }
+
+    private static double rimRadius(Job job, Side side) {
+        double tyre = 2 * job.axle().orElseThrow().corner(side).knuckle().wheelCentre().z();
+        return Math.min(job.surroundings().own().rimDiameter().orElse(tyre * OwnParts.USUAL_RIM_PART) / 2, tyre / 2 - 20);
+    }
+
+    private void wheel(SteeredAxle axle, Side side) {
+        double radius = axle.corner(side).knuckle().wheelCentre().z();
+        double half = job.vehicle().tyreWidth() / 2;
+        onPose(side.label() + " tyre", new Element.Tyres(), Sort.TYRE, Optional.of(side), own.tyreGap(), drumMarkers(axle, side, half, radius),
+                s -> drum(knuckle(s, side), half, radius));
+        double inner = innerRadius(job, side);
+        // Rim and tyre are one ring to what stands inside.
+        onPose(side.label() + " wheel, inside", new Element.Tyres(), Sort.WHEEL_RING, Optional.of(side), own.gap(), drumMarkers(axle, side, half, radius),
+                s -> ring(knuckle(s, side), half, inner, radius));
+    }
+
+    static Solid drum(KnucklePose k, double half, double radius) {
+        Vector out = k.spin().times(half);
+        return Solid.of(Convex.cylinder(k.wheelCentre().plus(out.negated()), k.wheelCentre().plus(out), radius, 2 * half * SHOULDER));
+    }
+
+    /** The corners of a box round a drum, fixed to the knuckle: they are carried farther than any point of the drum. */
+    private static Function<Stand, List<Point>> drumMarkers(SteeredAxle axle, Side side, double half, double radius) {
+        Knuckle design = axle.corner(side).knuckle();
+        Direction axis = design.spinAxisPoint().minus(design.wheelCentre()).direction();
+        Vector u = axis.anySquare().times(radius);
+        List<Point> corners = Convex.box(design.wheelCentre(), axis.times(half), u, axis.cross(u)).core();
+        return s -> {
+            KnucklePose k = knuckle(s, side);
+            return corners.stream().map(k::carried).toList();
+        };
+    }
+
+    static Solid ring(KnucklePose k, double half, double inner, double outer) {
+        return new Solid.Ring(k.wheelCentre(), k.spin(), half, inner, outer);
+    }
+
+    private void corner(SteeredAxle axle, Side side) {
+        Element knuckles = new Element.Knuckles();
+        Optional<Side> on = Optional.of(side);
+        switch (axle.corner(side).suspension()) {
+            case DoubleWishbone w -> {
+                bars(side.label() + " lower arm", knuckles, Sort.CORNER, on, own.armDiameter(),
+                        s -> List.of(w.lowerInnerFront(), knuckle(s, side).steerAxisLow(), w.lowerInnerRear()));
+                bars(side.label() + " upper arm", knuckles, Sort.CORNER, on, own.armDiameter(),
+                        s -> List.of(w.upperInnerFront(), knuckle(s, side).steerAxisHigh(), w.upperInnerRear()));
+            }
+            case Strut t -> {
+                bars(side.label() + " lower arm", knuckles, Sort.CORNER, on, own.armDiameter(),
+                        s -> List.of(t.lowerInnerFront(), knuckle(s, side).steerAxisLow(), t.lowerInnerRear()));
+                bars(side.label() + " strut", knuckles, Sort.CORNER, on, own.armDiameter() * 1.8,
+                        s -> List.of(t.topMount(), knuckle(s, side).carried(t.axisLowerPoint())));
+            }
+            case Kingpin _ -> { }
+        }
+        bars(side.label() + " steering arm", new Element.SteeringArms(), Sort.CORNER, on, own.steeringArmDiameter(), s -> {
+            KnucklePose k = knuckle(s, side);
+            Point foot = k.steerAxis().footOf(k.tieRodPoint());
+            return foot.distanceTo(k.tieRodPoint()) < 1 ? List.of(foot, k.tieRodPoint().plus(Vector.Z)) : List.of(foot, k.tieRodPoint());
+        });
+    }
+
+    private double rodDiameter(SteeredAxle axle, Rod rod) {
+        return axle.rodEnds(rod).flatMap(RodEnds::tube).map(RodTube::outside).orElse(own.rodDiameter());
+    }
+
+    private double crank(SteeredAxle axle, Rod rod) {
+        return axle.rodEnds(rod).flatMap(RodEnds::tube).map(RodTube::crank).orElse(0.0);
+    }
+
+    private void linkage(SteeredAxle axle) {
+        if (axle.oneTieRod()) {
+            rod(axle, Rod.TIE_ROD, new Element.TieRods(), Optional.empty(), s -> knuckle(s, Side.LEFT).tieRodPoint(), s -> knuckle(s, Side.LEFT).tieRodInner());
+        } else {
+            rod(axle, Rod.LEFT_TIE_ROD, new Element.TieRods(), Optional.of(Side.LEFT), s -> knuckle(s, Side.LEFT).tieRodInner(), s -> knuckle(s, Side.LEFT).tieRodPoint());
+            rod(axle, Rod.RIGHT_TIE_ROD, new Element.TieRods(), Optional.of(Side.RIGHT), s -> knuckle(s, Side.RIGHT).tieRodInner(), s -> knuckle(s, Side.RIGHT).tieRodPoint());
+        }
+        Element driven = new Element.DrivenRod();
+        Element relay = new Element.Relay();
+        switch (axle.linkage()) {
+            case RackTieRods _ -> { }
+            case CentreLink c -> {
+                rod(axle, Rod.CENTRE_LINK, driven, Optional.empty(), s -> centreLink(s).pitmanEnd(), s -> centreLink(s).idlerEnd());
+                Axis idler = c.idler((ArmGear) axle.gear()).axis();
+                bars("idler arm", relay, Sort.GEAR, Optional.empty(), own.steeringArmDiameter(), s -> List.of(idler.footOf(centreLink(s).idlerEnd()), centreLink(s).idlerEnd()));
+            }
+            case DragLink _ -> rod(axle, Rod.DRAG_LINK, driven, Optional.empty(), s -> dragLink(s).armEnd(), s -> dragLink(s).drivenPoint());
+            case BellCrank b -> {
+                rod(axle, Rod.DRAG_ROD, driven, Optional.empty(), s -> bellCrank(s).armEnd(), s -> bellCrank(s).crankPoint());
+                bars("bell crank", relay, Sort.GEAR, Optional.empty(), own.steeringArmDiameter(), s -> {
+                    Mechanism.BellCrankAt at = bellCrank(s);
+                    Point foot = b.pivot().footOf(at.crankPoint());
+                    return List.of(at.left(), foot, at.crankPoint(), foot, at.right());
+                });
+            }
+            case Shuttle t -> {
+                rod(axle, Rod.SHORT_LINK, driven, Optional.empty(), s -> shuttle(s).armEnd(), s -> shuttle(s).linkPoint());
+                bars("shuttle", relay, Sort.GEAR, Optional.empty(), own.gearDiameter(), s -> List.of(shuttle(s).left(), shuttle(s).right()));
+            }
+        }
+    }
+
+    private void rod(SteeredAxle axle, Rod rod, Element element, Optional<Side> side, Function<Stand, Point> from, Function<Stand, Point> to) {
+        double crank = crank(axle, rod);
+        bars(rod.label(), element, Sort.ROD, side, rodDiameter(axle, rod), s -> RodTube.line(from.apply(s), to.apply(s), crank));
+        if (axle.rodEnds(rod).flatMap(RodEnds::tube).isEmpty() && side.orElse(Side.LEFT) == Side.LEFT) {
+            assumed.add(Phrase.of(rod.label() + " {0} across", Quantity.length(own.rodDiameter())));
+        }
+    }
+
+    private static Mechanism mechanism(Stand s) {
+        return s.pose().orElseThrow().stance().mechanism().orElseThrow();
+    }
+
+    private static Mechanism.CentreLinkAt centreLink(Stand s) {
+        return (Mechanism.CentreLinkAt) mechanism(s);
+    }
+
+    private static Mechanism.DragLinkAt dragLink(Stand s) {
+        return (Mechanism.DragLinkAt) mechanism(s);
+    }
+
+    private static Mechanism.BellCrankAt bellCrank(Stand s) {
+        return (Mechanism.BellCrankAt) mechanism(s);
+    }
+
+    private static Mechanism.ShuttleAt shuttle(Stand s) {
+        return (Mechanism.ShuttleAt) mechanism(s);
+    }
+
+    private void still(String name, Element element, Sort sort, Solid solid) {
+        all.add(new Body(name, element, sort, Optional.empty(), own.gap(), 0, false, false, false, Optional.empty(), _ -> List.of(), _ -> solid));
+    }
+
+    private void gear(SteeredAxle axle) {
+        Element gear = new Element.GearElement();
+        switch (axle.gear()) {
+            case RackAndPinion r -> {
+                Vector half = r.axis().times(r.pivotSpacing() * 0.4);
+                still("rack housing", gear, Sort.GEAR, Solid.of(Convex.cylinder(r.centre().plus(half.negated()), r.centre().plus(half), own.gearDiameter() / 2, 0)));
+                bars("rack bar", gear, Sort.GEAR, Optional.empty(), own.gearDiameter() / 2, s -> {
+                    double d = r.displacementAt(Math.toRadians(s.pose().orElseThrow().gearInputDeg()));
+                    return List.of(r.innerPivot(Side.LEFT, d), r.innerPivot(Side.RIGHT, d));
+                });
+            }
+            case ArmGear g -> {
+                Axis axis = g.axis();
+                Point foot = axis.footOf(g.armEnd());
+                if (!(g instanceof ColumnArm)) {
+                    Vector away = axis.origin().minus(foot);
+                    double reach = Math.max(away.norm(), 1.5 * own.gearDiameter());
+                    Vector along = axis.direction().times(axis.direction().dot(away) >= 0 ? 1 : -1);
+                    Vector half = along.times(own.gearDiameter() * 0.9);
+                    Point middle = foot.plus(along.times(reach));
+                    still("steering box", gear, Sort.GEAR, Solid.of(Convex.cylinder(middle.plus(half.negated()), middle.plus(half), own.gearDiameter() * 0.9, 0)));
+                }
+                bars(g instanceof ColumnArm ? "column arm" : "pitman arm", new Element.GearArm(), Sort.GEAR, Optional.empty(), own.steeringArmDiameter(), s -> {
+                    Point end = switch (mechanism(s)) {
+                        case Mechanism.CentreLinkAt c -> c.pitmanEnd();
+                        case Mechanism.DragLinkAt d -> d.armEnd();
+                        case Mechanism.BellCrankAt b -> b.armEnd();
+                        case Mechanism.ShuttleAt t -> t.armEnd();
+                        case Mechanism.Broken b -> b.armEnd();
+                        case Mechanism.RackAt _ -> g.armEnd();
+                    };
+                    return List.of(foot, end);
+                });
+            }
+        }
+    }
+
+    private void beam(SteeredAxle axle, Beam beam) {
+        Frame design = axle.beamDesign();
+        Element element = new Element.BeamElement();
+        bars("axle beam", element, Sort.BEAM, Optional.empty(), own.armDiameter() * 2, s -> {
+            Frame now = s.pose().orElseThrow().stance().beam().orElse(design);
+            return List.of(now.carried(pin(axle, Side.LEFT), design), now.carried(pin(axle, Side.RIGHT), design));
+        });
+        if (beam instanceof Beam.Sprung p && p.trackBar().isPresent()) {
+            Beam.TrackBar t = p.trackBar().get();
+            bars("track bar", element, Sort.TRACK_BAR, Optional.empty(), own.armDiameter(), s -> {
+                Frame now = s.pose().orElseThrow().stance().beam().orElse(design);
+                return List.of(t.bodyEnd(), now.carried(t.axleEnd(), design));
+            });
+        }
+    }
+
+    private static Point pin(SteeredAxle axle, Side side) {
+        return axle.corner(side).suspension().steerAxis().footOf(axle.corner(side).knuckle().wheelCentre());
+    }
+
+    private void column(Column c) {
+        double moves = c.installation().frameMovement();
+        int joints = c.joints().size();
+        onColumn("steering wheel", new Element.Wheel(), Sort.STEERING_WHEEL, own.gap(), moves, s -> rimMarkers(s, c), s -> rim(s, c, RIM_RADIUS));
+        if (job.surroundings().driver().isPresent()) {
+            onColumn("knuckles of the hands", new Element.Wheel(), Sort.HANDS, 0, moves, s -> rimMarkers(s, c), s -> rim(s, c, Driver.KNUCKLES));
+        }
+        c.tube().ifPresent(t -> onColumn("column tube", new Element.Tube(), Sort.TUBE, own.gap(), moves, s -> List.of(s.columnPoint(0), s.columnPoint(1)), s -> {
+            Vector along = s.columnPoint(1).minus(s.columnPoint(0)).direction().vector();
+            return Solid.of(Convex.cylinder(s.columnPoint(0).plus(along.times(t.from())), s.columnPoint(0).plus(along.times(t.to())), t.outside() / 2, 0));
+        }));
+        for (int i = 0; i <= joints; i++) {
+            int shaft = i;
+            // The first shaft and the first joint hang on the body, all that follows on the frame.
+            ofColumn(moved(c, i) || moved(c, i + 1), c.shafts().get(i).name(), new Element.ShaftAt(i), Sort.SHAFT, own.gap(), i < 2 ? moves : 0,
+                    s -> List.of(s.columnPoint(shaft), s.columnPoint(shaft + 1)),
+                    s -> Solid.of(Convex.bar(s.columnPoint(shaft), s.columnPoint(shaft + 1), c.shafts().get(shaft).diameter() / 2)));
+        }
+        for (int i = 0; i < joints; i++) {
+            joint(c, i, i == 0 ? moves : 0);
+        }
+    }
+
+    /** Whether the steering wheel's adjustment carries a point of the column. */
+    private static boolean moved(Column c, int point) {
+        return ColumnRange.placings(c).stream().anyMatch(p -> p.points().get(point).distanceTo(c.points().get(point)) > 1e-9);
+    }
+
+    private void onColumn(String name, Element element, Sort sort, double need, double extra, Function<Stand, List<Point>> markers, Function<Stand, Solid> solid) {
+        ofColumn(true, name, element, sort, need, extra, markers, solid);
+    }
+
+    private void ofColumn(boolean moves, String name, Element element, Sort sort, double need, double extra, Function<Stand, List<Point>> markers,
+            Function<Stand, Solid> solid) {
+        all.add(new Body(name, element, sort, Optional.empty(), need, extra, false, moves, false, Optional.empty(), markers, solid));
+    }
+
+    /** What a joint sweeps as it turns: a ball about its centre, and both hubs with their screws as far as the shafts go in. */
+    private void joint(Column c, int index, double moves) {
+        Joint j = c.joints().get(index);
+        double swing = swing(c, index);
+        if (j.swingDiameter().isEmpty()) {
+            assumed.add(Phrase.of(j.name() + " swinging {0}", Quantity.length(swing)));
+        }
+        ofColumn(moved(c, index) || moved(c, index + 1) || moved(c, index + 2), j.name(), new Element.JointAt(index), Sort.JOINT, own.gap(), moves,
+                s -> List.of(s.columnPoint(index), s.columnPoint(index + 1), s.columnPoint(index + 2)),
+                s -> sweptJoint(s.columnPoint(index), s.columnPoint(index + 1), s.columnPoint(index + 2), j, swing));
+    }
+
+    static double swing(Column c, int joint) {
+        return c.joints().get(joint).swingDiameter()
+                .orElseGet(() -> USUAL_SWING * Math.max(c.shafts().get(joint).diameter(), c.shafts().get(joint + 1).diameter()));
+    }
+
+    static Solid sweptJoint(Point before, Point centre, Point after, Joint j, double swing) {
+        List<Convex> parts = new ArrayList<>(List.of(Convex.sphere(centre, swing / 2)));
+        hub(parts, centre, before, j.wheelSide().takeOff(), swing);
+        hub(parts, centre, after, j.gearSide().takeOff(), swing);
+        return new Solid.Parts(parts);
+    }
+
+    private static void hub(List<Convex> parts, Point centre, Point toward, double takeOff, double swing) {
+        double long0 = Math.min(takeOff, centre.distanceTo(toward));
+        if (long0 > 1) {
+            parts.add(Convex.cylinder(centre, centre.plus(toward.minus(centre).direction().times(long0)), swing / 2, 0));
+        }
+    }
+
+    /** A square about the rim. */
+    private static List<Point> rimMarkers(Stand s, Column c) {
+        Direction axis = s.columnPoint(1).minus(s.columnPoint(0)).direction();
+        Vector u = axis.anySquare().times(c.wheel().diameter() / 2);
+        Vector v = axis.cross(u);
+        return List.of(s.columnPoint(0).plus(u.plus(v)), s.columnPoint(0).plus(u.minus(v)), s.columnPoint(0).plus(v.minus(u)), s.columnPoint(0).plus(u.plus(v).negated()));
+    }
+
+    private static Solid rim(Stand s, Column c, double thickness) {
+        Direction axis = s.columnPoint(1).minus(s.columnPoint(0)).direction();
+        Vector u = axis.anySquare().vector();
+        Vector v = axis.cross(u);
+        // Chords that swing as far outside the circle as inside it.
+        double r = c.wheel().diameter() / 2 * 2 / (1 + Math.cos(Math.PI / SECTORS));
+        List<Point> round = IntStream.rangeClosed(0, SECTORS).mapToObj(i -> {
+            double a = 2 * Math.PI * i / SECTORS;
+            return s.columnPoint(0).plus(u.times(r * Math.cos(a))).plus(v.times(r * Math.sin(a)));
+        }).toList();
+        return bars(round, 2 * thickness);
+    }
+
+    private void driver(Driver d) {
+        for (Side side : Side.values()) {
+            Solid leg = d.leg(side);
+            all.add(new Body("driver's " + side.label() + " leg", new Element.AtTheWheel(), Sort.LEG, Optional.empty(), own.driverGap(), 0, false, false, false,
+                    Optional.empty(), _ -> List.of(), _ -> leg));
+        }
+    }
+
+    private void obstacle(int index, Obstacle o) {
+        Solid design = o.shape().solid();
+        Sweep sweep = o.sweep();
+        boolean rides = job.axle().map(a -> o.carrier() != Carrier.FRAME && Carriers.exists(a, o.carrier())).orElse(false);
+        boolean follows = job.axle().isPresent() && sweep instanceof Sweep.FollowsWheel;
+        Function<Stand, RigidMove> move = s -> {
+            RigidMove m = sweep instanceof Sweep.FollowsWheel f && follows
+                    ? RigidMove.about(f.axis(), Math.toRadians(f.degPerMm() * (f.side() == Side.LEFT ? s.travelLeft() : s.travelRight())))
+                    : sweep.at(s.part());
+            return rides ? m.then(Carriers.move(job.axle().orElseThrow(), s.pose().orElseThrow(), o.carrier())) : m;
+        };
+        List<Point> corners = corners(design.bounds());
+        boolean moves = rides || follows || sweep.free();
+        double extra = sweep instanceof Sweep.Wanders w ? w.by() : 0;
+        all.add(new Body(o.name(), new Element.InTheWay(index), Sort.OBSTACLE, o.carrier().side(), o.gap(), extra, rides || follows, false, sweep.free(),
+                Optional.of(rides ? o.carrier() : Carrier.FRAME),
+                moves ? s -> {
+                    RigidMove m = move.apply(s);
+                    return corners.stream().map(m::moved).toList();
+                } : _ -> List.of(), moves ? s -> design.moved(move.apply(s)) : _ -> design));
+    }
+
+    private static List<Point> corners(Bounds b) {
+        return Stream.of(b.minX(), b.maxX()).flatMap(x -> Stream.of(b.minY(), b.maxY()).flatMap(y ->
+                Stream.of(b.minZ(), b.maxZ()).map(z -> new Point(x, y, z)))).toList();
+    }
+}

@@ -1,0 +1,63 @@
+package mildtilt.clearance;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Function;
+import mildtilt.geometry.Point;
+import mildtilt.geometry.Side;
+import mildtilt.job.Element;
+import mildtilt.obstacle.Carrier;
+import mildtilt.solid.Solid;
+
+/**
+ * One thing that could touch another.
+ *
+ * @param name as the user reads it
+ * @param element what it belongs to
+ * @param need gap it wants to anything, mm
+ * @param extra by how much it may be nearer than drawn, mm
+ * @param onPose whether steering or wheel travel moves it
+ * @param onColumn whether the steering wheel's adjustment moves it
+ * @param onPart whether it moves by itself
+ * @param carrier of an obstacle, what it is fixed to
+ * @param markers points that follow it: it is nowhere carried farther than the farthest of them
+ * @param solid as it stands
+ */
+record Body(
+        String name, Element element, Sort sort, Optional<Side> side, double need, double extra, boolean onPose, boolean onColumn, boolean onPart,
+        Optional<Carrier> carrier, Function<Stand, List<Point>> markers, Function<Stand, Solid> solid) {
+
+    /** What kind of part, which settles what it is looked at against. */
+    enum Sort {
+        /** From outside: a drum as wide as the tyre. */
+        TYRE,
+        /** From inside: rim and tyre as rings, for what reaches into the wheel. */
+        WHEEL_RING,
+        /** What a wheel hangs on and is steered by: arms, strut, knuckle, steering arm. */
+        CORNER,
+        /** A tie rod, drag link, centre link. */
+        ROD,
+        /** Gear, its arm, idler, bell crank, shuttle. */
+        GEAR,
+        BEAM,
+        TRACK_BAR,
+        STEERING_WHEEL,
+        HANDS,
+        SHAFT,
+        JOINT,
+        TUBE,
+        LEG,
+        OBSTACLE;
+
+        boolean ofColumn() {
+            return switch (this) {
+                case STEERING_WHEEL, HANDS, SHAFT, JOINT, TUBE -> true;
+                case TYRE, WHEEL_RING, CORNER, ROD, GEAR, BEAM, TRACK_BAR, LEG, OBSTACLE -> false;
+            };
+        }
+    }
+
+    boolean moves() {
+        return onPose || onColumn || onPart;
+    }
+}

@@ -1,0 +1,29 @@
+package mildtilt.clearance;
+
+import java.util.List;
+import java.util.Optional;
+import mildtilt.measure.Phrase;
+
+/**
+ * What is worked out of the room round the steering.
+ *
+ * @param pairs whose smallest gap leaves less than {@link #NEAR} over what is needed, the tightest first
+ * @param looked how many pairs were looked at
+ * @param positions how many positions of steering, travel and adjustment
+ * @param map empty without an axle that can be turned
+ * @param lock how much of it the gaps leave; empty without an axle that can be turned
+ * @param notches rails that would have to be notched
+ * @param tyre empty where nothing is near enough to the tyres to stop a larger one within reason
+ * @param assumed sizes taken for want of the job's own
+ */
+public record ClearanceFigures(
+        List<PairGap> pairs, int looked, int positions, Optional<GapMap> map, Optional<LockKept> lock, List<Notch> notches,
+        Optional<LargestTyre> tyre, List<Phrase> assumed) {
+
+    /** Pairs with a margin over this are not told, mm. */
+    public static final double NEAR = 40;
+
+    public Optional<PairGap> tightest() {
+        return pairs.stream().findFirst();
+    }
+}

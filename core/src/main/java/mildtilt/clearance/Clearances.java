@@ -1,0 +1,422 @@
+package mildtilt.clearance;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Predicate;
+import mildtilt.geometry.Point;
+import mildtilt.geometry.Side;
+import mildtilt.job.Element;
+import mildtilt.job.Job;
+import mildtilt.obstacle.Obstacle;
+import mildtilt.obstacle.Shape;
+import mildtilt.solid.Gap;
+import mildtilt.solid.Gaps;
+import mildtilt.solid.Solid;
+import mildtilt.steer.AxlePose;
+import mildtilt.steer.SteeringTrain;
+import mildtilt.steer.Turn;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Goes through the whole range for the smallest gap of every pair. A gap changes between two positions by no more than both
+ * bodies are carried: a position is only looked at where that bound leaves a chance of a smaller gap than is known already. What
+ * is found on the grid is then narrowed between its places.
+ */
+public final class Clearances {
+
+    /** Pairs with a margin below this are narrowed between the places of the grid, mm. */
+    private static final double NARROWED = 25;
+    /** How much more than is wanted is found out, so that it holds for neighbouring positions too, mm. */
+    private static final double REACH = 60;
+    private static final int LOCK_STEPS = 14;
+
+    private final Job job;
+    private final Range range;
+    private final List<Pair> pairs = new ArrayList<>();
+    private final double[] cellMargin;
+    private final @Nullable Pair[] cellPair;
+    private int looked;
+
+    /** Two bodies, and the least found of them so far. */
+    private final class Pair {
+        final Track a;
+        final Track b;
+        final double need;
+        double best = Double.POSITIVE_INFINITY;
+        double atRest;
+        Stand where;
+        /** Of each position, whether the gap is too small there; made for pairs that are too near somewhere. */
+        boolean[] foul = new boolean[0];
+        final List<Solid> foulPlaces = new ArrayList<>();
+        Gap gap = new Gap(0, Point.ORIGIN, Point.ORIGIN);
+
+        Pair(Track a, Track b) {
+            this.a = a;
+            this.b = b;
+            need = Pairing.need(a.body, b.body);
+            where = Track.stand(range, rest, 0, restPart);
+        }
+
+        boolean onPose() {
+            return a.body.onPose() || b.body.onPose();
+        }
+
+        boolean onColumn() {
+            return a.body.onColumn() || b.body.onColumn();
+        }
+
+        boolean onPart() {
+            return a.body.onPart() || b.body.onPart();
+        }
+
+        double extra() {
+            return a.body.extra() + b.body.extra();
+        }
+
+        double gapAt(Stand s) {
+            return Gaps.between(a.body.solid().apply(s), b.body.solid().apply(s)).mm() - extra();
+        }
+
+        String label() {
+            return a.body.name() + " and " + b.body.name();
+        }
+    }
+
+    private final int rest;
+    private final int restPart;
+
+    private Clearances(Job job, SteeringTrain train) {
+        this.job = job;
+        range = new Range(job, train);
+        cellMargin = new double[range.reachable.length];
+        Arrays.fill(cellMargin, GapMap.AMPLE);
+        cellPair = new Pair[cellMargin.length];
+        restPart = range.parts.length / 2;
+        rest = restPosition();
+    }
+
+    /** Straight ahead at ride height, or the first there is. */
+    private int restPosition() {
+        for (int i = 0; i < range.positions.size(); i++) {
+            Stand s = range.positions.get(i).stand();
+            if (s.pose().map(AxlePose::steeringWheelDeg).orElse(0.0) == 0 && s.travelLeft() == 0 && s.travelRight() == 0) {
+                return i;
+            }
+        }
+        return 0;
+    }
+
+    /** Empty where the wheels can't even be assembled anywhere. */
+    public static Optional<ClearanceFigures> of(Job job, SteeringTrain train) {
+        Clearances c = new Clearances(job, train);
+        return c.range.positions.isEmpty() ? Optional.empty() : Optional.of(c.figures());
+    }
+
+    /** Only the gaps of the column's shafts and joints, the tightest first. */
+    public static List<PairGap> ofShafts(Job job, SteeringTrain train) {
+        Clearances c = new Clearances(job, train);
+        if (c.range.positions.isEmpty()) {
+            return List.of();
+        }
+        c.pair(new Bodies(job), b -> b.sort() == Body.Sort.SHAFT || b.sort() == Body.Sort.JOINT);
+        return c.near().stream().map(c::told).toList();
+    }
+
+    /** Pairs of which one is asked about, as far as they can come near at all, gone through. */
+    private void pair(Bodies bodies, Predicate<Body> about) {
+        List<Track> tracks = bodies.all().stream().map(b -> new Track(b, range)).toList();
+        double[] reach = tracks.stream().mapToDouble(t -> t.carriedFrom(rest, 0, restPart)).toArray();
+        for (int i = 0; i < tracks.size(); i++) {
+            for (int j = i + 1; j < tracks.size(); j++) {
+                Body a = tracks.get(i).body;
+                Body b = tracks.get(j).body;
+                if ((about.test(a) || about.test(b)) && Pairing.matters(a, b) && job.surroundings().meant().stream().noneMatch(t -> t.is(a.name(), b.name()))) {
+                    looked++;
+                    Pair p = new Pair(tracks.get(i), tracks.get(j));
+                    double far = ClearanceFigures.NEAR + p.need + p.extra() + reach[i] + reach[j];
+                    double apart = p.a.solid(rest, 0, restPart).bounds().distanceTo(p.b.solid(rest, 0, restPart).bounds());
+                    if (apart < far) {
+                        p.atRest = Gaps.between(p.a.solid(rest, 0, restPart), p.b.solid(rest, 0, restPart)).mm() - p.extra();
+                        if (p.atRest + p.extra() < far) {
+                            pairs.add(p);
+                        }
+                    }
+                }
+            }
+        }
+        // The tightest first: what they leave settles soonest what need not be looked at.
+        pairs.sort(Comparator.comparingDouble(p -> p.atRest - p.need));
+        pairs.forEach(this::through);
+        pairs.stream().filter(p -> p.best - p.need < NARROWED).forEach(this::narrow);
+    }
+
+    private List<Pair> near() {
+        return pairs.stream().filter(p -> p.best - p.need < ClearanceFigures.NEAR).sorted(Comparator.comparingDouble(p -> p.best - p.need)).toList();
+    }
+
+    private ClearanceFigures figures() {
+        Bodies bodies = new Bodies(job);
+        pair(bodies, _ -> true);
+        List<Pair> near = near();
+        near.stream().filter(p -> p.best < p.need).forEach(this::mark);
+        Optional<LockKept> lock = range.gauge.isPresent() ? Optional.of(lock(near)) : Optional.empty();
+        return new ClearanceFigures(near.stream().map(this::told).toList(), looked,
+                range.positions.size() * range.columns.size(), map(), lock, notches(near),
+                range.gauge.isPresent() ? new TyreRoom(job, range).of(near.stream().map(p -> new TyreRoom.Near(p.a, p.b)).toList()) : Optional.empty(),
+                bodies.assumed());
+    }
+
+    /** Goes through all positions of a pair. */
+    private void through(Pair p) {
+        boolean mapped = p.onPose();
+        int positions = p.onPose() ? range.positions.size() : 1;
+        int columns = p.onColumn() ? range.columns.size() : 1;
+        int parts = p.onPart() ? range.parts.length : 1;
+        int p0 = rest;
+        int c0 = 0;
+        int k0 = restPart;
+        double known = p.atRest;
+        for (int i = 0; i < positions; i++) {
+            int position = p.onPose() ? i : rest;
+            int cell = mapped ? range.positions.get(position).cell() : -1;
+            for (int c = 0; c < columns; c++) {
+                for (int k = 0; k < parts; k++) {
+                    int part = p.onPart() ? k : restPart;
+                    double bound = known - p.a.carried(p0, c0, k0, position, c, part) - p.b.carried(p0, c0, k0, position, c, part);
+                    // A gap that leaves more than is told need not be known.
+                    double wanted = Math.max(Math.min(p.best, p.need + ClearanceFigures.NEAR), cell < 0 ? Double.NEGATIVE_INFINITY : cellMargin[cell] + p.need);
+                    if (bound >= wanted) {
+                        continue;
+                    }
+                    p0 = position;
+                    c0 = c;
+                    k0 = part;
+                    known = p.a.solid(position, c, part).bounds().distanceTo(p.b.solid(position, c, part).bounds()) - p.extra();
+                    if (known >= wanted) {
+                        continue;
+                    }
+                    Gap g = Gaps.between(p.a.solid(position, c, part), p.b.solid(position, c, part), wanted + p.extra() + REACH);
+                    known = g.mm() - p.extra();
+                    if (known < p.best) {
+                        p.best = known;
+                        p.gap = g;
+                        p.where = Track.stand(range, position, c, part);
+                    }
+                    if (cell >= 0 && known - p.need < cellMargin[cell]) {
+                        cellMargin[cell] = known - p.need;
+                        cellPair[cell] = p;
+                    }
+                }
+            }
+        }
+    }
+
+    /** Looks between the places of the grid, by steps that halve. */
+    private void narrow(Pair p) {
+        double steer = p.onPose() ? range.steerStep() / 2 : 0;
+        double travel = p.onPose() ? range.travelStep() / 2 : 0;
+        double part = p.onPart() ? 0.5 / (range.parts.length - 1) : 0;
+        if (steer == 0 && travel == 0 && part == 0) {
+            return;
+        }
+        for (int round = 0; round < 7; round++) {
+            boolean better = true;
+            for (int tries = 0; better && tries < 4; tries++) {
+                better = step(p, steer, 0, 0) || step(p, -steer, 0, 0) || step(p, 0, travel, 0) || step(p, 0, -travel, 0)
+                        || step(p, 0, 0, part) || step(p, 0, 0, -part);
+            }
+            steer /= 2;
+            travel /= 2;
+            part /= 2;
+        }
+        p.gap = Gaps.between(p.a.body.solid().apply(p.where), p.b.body.solid().apply(p.where));
+    }
+
+    private boolean step(Pair p, double steer, double travel, double part) {
+        if (steer == 0 && travel == 0 && part == 0) {
+            return false;
+        }
+        Optional<Stand> s = range.near(p.where, steer, travel, part);
+        if (s.isEmpty()) {
+            return false;
+        }
+        double g = p.gapAt(s.get());
+        if (g >= p.best - 1e-6) {
+            return false;
+        }
+        p.best = g;
+        p.where = s.get();
+        return true;
+    }
+
+    private PairGap told(Pair p) {
+        return new PairGap(p.a.body.name(), p.a.body.element(), p.b.body.name(), p.b.body.element(), p.best, p.need, p.atRest,
+                Where.of(p.where), p.gap.onFirst(), p.gap.onSecond(), p.onPose());
+    }
+
+    private Optional<GapMap> map() {
+        if (range.gauge.isEmpty()) {
+            return Optional.empty();
+        }
+        List<GapMap.Cell> cells = new ArrayList<>(cellMargin.length);
+        for (int i = 0; i < cellMargin.length; i++) {
+            Pair p = cellPair[i];
+            cells.add(new GapMap.Cell(cellMargin[i], p == null ? null : p.label(), range.reachable[i]));
+        }
+        return Optional.of(new GapMap(Arrays.stream(range.steer).boxed().toList(), Arrays.stream(range.travels).boxed().toList(), List.copyOf(cells)));
+    }
+
+    /** What is too near straight ahead at rest already is no matter of the lock. */
+    private LockKept lock(List<Pair> near) {
+        List<Pair> bad = near.stream().filter(p -> p.onPose() && p.best < p.need && p.atRest >= p.need).toList();
+        List<LockKept.Row> rows = new ArrayList<>();
+        for (int j = 0; j < range.travels.length; j++) {
+            rows.add(new LockKept.Row(range.travels[j], kept(j, Side.LEFT, bad), kept(j, Side.RIGHT, bad)));
+        }
+        return new LockKept(List.copyOf(rows), free(rows, 1), free(rows, -1));
+    }
+
+    /** How far the wheels may travel one way with full lock on, before anything comes too near; empty if nothing does. */
+    private static Optional<Double> free(List<LockKept.Row> rows, int way) {
+        List<LockKept.Row> outward = rows.stream().filter(r -> r.travel() * way >= 0)
+                .sorted(Comparator.comparingDouble(r -> r.travel() * way)).toList();
+        double last = 0;
+        for (LockKept.Row r : outward) {
+            if (r.left().costs() || r.right().costs()) {
+                return Optional.of(last);
+            }
+            last = Math.abs(r.travel());
+        }
+        return Optional.empty();
+    }
+
+    /** Marks where a pair is too near. */
+    private void mark(Pair p) {
+        p.foul = new boolean[p.onPose() ? range.positions.size() : 1];
+        int p0 = rest;
+        int c0 = 0;
+        int k0 = restPart;
+        double known = p.atRest;
+        for (int i = 0; i < p.foul.length; i++) {
+            int position = p.onPose() ? i : rest;
+            for (int c = 0; c < (p.onColumn() ? range.columns.size() : 1); c++) {
+                for (int k = 0; k < (p.onPart() ? range.parts.length : 1); k++) {
+                    int part = p.onPart() ? k : restPart;
+                    if (known - p.a.carried(p0, c0, k0, position, c, part) - p.b.carried(p0, c0, k0, position, c, part) >= p.need) {
+                        continue;
+                    }
+                    known = Gaps.between(p.a.solid(position, c, part), p.b.solid(position, c, part), p.need + p.extra() + REACH).mm() - p.extra();
+                    p0 = position;
+                    c0 = c;
+                    k0 = part;
+                    if (known < p.need) {
+                        p.foul[i] = true;
+                        p.foulPlaces.add(p.a.solid(position, c, part));
+                    }
+                }
+            }
+        }
+        p.foulPlaces.add(p.a.body.solid().apply(p.where));
+    }
+
+    private LockKept.Way kept(int row, Side side, List<Pair> bad) {
+        double travel = range.travels[row];
+        List<Integer> outward = new ArrayList<>();
+        for (int i = 0; i < range.positions.size(); i++) {
+            Range.Position p = range.positions.get(i);
+            if (p.cell() >= 0 && p.cell() / range.steer.length == row && steeringWheel(i) * side.sign() >= 0) {
+                outward.add(i);
+            }
+        }
+        outward.sort(Comparator.comparingDouble(i -> Math.abs(steeringWheel(i))));
+        if (outward.isEmpty()) {
+            return new LockKept.Way(0, 0, 0, 0, Optional.empty());
+        }
+        Turn lock = turn(stand(outward.getLast()));
+        for (int n = 0; n < outward.size(); n++) {
+            int at = outward.get(n);
+            List<Pair> first = bad.stream().filter(p -> p.foul[at]).toList();
+            if (!first.isEmpty()) {
+                if (n == 0) {
+                    return new LockKept.Way(inner(lock, side), 0, 0, 0, Optional.of(first.getFirst().label()));
+                }
+                Stand in = stand(outward.get(n - 1));
+                double out = steeringWheel(at);
+                Pair by = first.getFirst();
+                for (int k = 0; k < LOCK_STEPS; k++) {
+                    double mid = (in.pose().orElseThrow().steeringWheelDeg() + out) / 2;
+                    Optional<Stand> s = range.at(mid, travel, stand(at).travelRight());
+                    Optional<Pair> w = s.flatMap(x -> tooNear(x, first));
+                    if (s.isPresent() && w.isEmpty()) {
+                        in = s.get();
+                    } else {
+                        out = mid;
+                        by = w.orElse(by);
+                    }
+                }
+                Turn kept = turn(in);
+                return new LockKept.Way(inner(lock, side), inner(kept, side), outer(kept, side), in.pose().orElseThrow().steeringWheelDeg(),
+                        Optional.of(by.label()));
+            }
+        }
+        return new LockKept.Way(inner(lock, side), inner(lock, side), outer(lock, side), steeringWheel(outward.getLast()), Optional.empty());
+    }
+
+    private Stand stand(int position) {
+        return range.positions.get(position).stand();
+    }
+
+    private double steeringWheel(int position) {
+        return stand(position).pose().orElseThrow().steeringWheelDeg();
+    }
+
+    private static double inner(Turn t, Side side) {
+        return side == Side.LEFT ? t.leftDeg() : -t.rightDeg();
+    }
+
+    private static double outer(Turn t, Side side) {
+        return side == Side.LEFT ? t.rightDeg() : -t.leftDeg();
+    }
+
+    /** The first pair too near in one position, over the wheel's adjustment and what moves by itself. */
+    private Optional<Pair> tooNear(Stand s, List<Pair> bad) {
+        for (Pair p : bad) {
+            for (int c = 0; c < (p.onColumn() ? range.columns.size() : 1); c++) {
+                for (int k = 0; k < (p.onPart() ? range.parts.length : 1); k++) {
+                    if (p.gapAt(new Stand(s.pose(), s.travelLeft(), s.travelRight(), range.columns.get(c), p.onPart() ? range.parts[k] : s.part())) < p.need) {
+                        return Optional.of(p);
+                    }
+                }
+            }
+        }
+        return Optional.empty();
+    }
+
+    private Turn turn(Stand s) {
+        AxlePose.Assembled a = s.pose().orElseThrow().assembled().orElseThrow();
+        return new Turn(s.pose().get().steeringWheelDeg(), a.left().steerDeg(), a.right().steerDeg(), job.vehicle().wheelbase(), 1, 1);
+    }
+
+    private List<Notch> notches(List<Pair> near) {
+        List<Notch> all = new ArrayList<>();
+        for (Pair p : near) {
+            if (p.best < p.need) {
+                box(p.b.body).ifPresent(i -> NotchPlan.of(i, obstacleAt(i), p.a.body.name(), p.need + p.extra(), p.foulPlaces).ifPresent(all::add));
+            }
+        }
+        return List.copyOf(all);
+    }
+
+    private Obstacle obstacleAt(int index) {
+        return job.surroundings().obstacles().get(index);
+    }
+
+    /** A box that is a good deal longer than wide or high, and stands still on the frame, is a rail that can be notched. */
+    private Optional<Integer> box(Body b) {
+        return b.element() instanceof Element.InTheWay i && !b.moves() && obstacleAt(i.index()).shape() instanceof Shape.Box b0 && NotchPlan.rail(b0)
+                ? Optional.of(i.index()) : Optional.empty();
+    }
+}

@@ -1,0 +1,38 @@
+package mildtilt.clearance;
+
+import mildtilt.geometry.Point;
+import mildtilt.job.Element;
+
+/**
+ * The smallest gap of one pair over the whole range.
+ *
+ * @param firstElement what the first belongs to
+ * @param gap mm, − where they are in each other
+ * @param need mm
+ * @param atRest the gap straight ahead at ride height, the wheel as planned, mm
+ * @param where the smallest is
+ * @param onFirst its place on the first
+ * @param onSecond its place on the second
+ * @param steered whether steering or wheel travel changes it
+ */
+public record PairGap(
+        String first, Element firstElement, String second, Element secondElement, double gap, double need, double atRest, Where where,
+        Point onFirst, Point onSecond, boolean steered) {
+
+    /** What is left of the gap over what is needed, mm. */
+    public double margin() {
+        return gap - need;
+    }
+
+    public boolean touches() {
+        return gap <= 0;
+    }
+
+    public String label() {
+        return first + " and " + second;
+    }
+
+    public boolean has(Element e) {
+        return firstElement.equals(e) || secondElement.equals(e);
+    }
+}

@@ -1,0 +1,126 @@
+package mildtilt.clearance;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import mildtilt.clearance.Body.Sort;
+import mildtilt.geometry.Side;
+import mildtilt.job.Job;
+import mildtilt.solid.Gaps;
+import mildtilt.solid.Solid;
+import mildtilt.suspension.KnucklePose;
+
+/** Looks for the largest tyre, by halving: a larger one is nowhere farther from anything. */
+final class TyreRoom {
+
+    private static final double CLOSE = 0.25;
+    /** No tyre smaller than this part of the present one is told. */
+    private static final double SMALLEST = 0.6;
+    /** How much larger a tyre is looked for, in radius or half the width, mm. */
+    private static final double MOST = ClearanceFigures.NEAR;
+
+    private final Job job;
+    private final Range range;
+
+    TyreRoom(Job job, Range range) {
+        this.job = job;
+        this.range = range;
+    }
+
+    /** Two bodies that come near each other. */
+    record Near(Track a, Track b) {}
+
+    /** What a tyre comes near to in one position, and how near: a bound for how much it may grow there. */
+    private record Place(Side side, boolean inner, KnucklePose knuckle, Solid other, double spare, double need, String name) {}
+
+    Optional<LargestTyre> of(List<Near> near) {
+        List<Place> places = new ArrayList<>();
+        near.forEach(n -> places(n, places));
+        if (places.isEmpty()) {
+            return Optional.empty();
+        }
+        places.sort(Comparator.comparingDouble(Place::spare));
+        double radius = Math.max(radius(Side.LEFT), radius(Side.RIGHT));
+        double half = job.vehicle().tyreWidth() / 2;
+        double r = largest(places, radius, d -> new double[] {half, d});
+        double w = largest(places, half, d -> new double[] {d, radius});
+        return Optional.of(new LargestTyre(2 * r, 2 * w, r >= radius + MOST ? "" : by(places, half, r + 2 * CLOSE),
+                w >= half + MOST ? "" : by(places, w + 2 * CLOSE, radius)));
+    }
+
+    private double radius(Side side) {
+        return job.axle().orElseThrow().corner(side).knuckle().wheelCentre().z();
+    }
+
+    private void places(Near n, List<Place> to) {
+        Body tyre = n.a().body;
+        Body other = n.b().body;
+        boolean inner = tyre.sort() == Sort.WHEEL_RING;
+        if (tyre.sort() != Sort.TYRE && !inner) {
+            return;
+        }
+        Side side = tyre.side().orElseThrow();
+        double need = Pairing.need(tyre, other) + other.extra();
+        int p0 = -1;
+        int c0 = 0;
+        int k0 = 0;
+        double known = 0;
+        for (int i = 0; i < range.positions.size(); i++) {
+            for (int c = 0; c < (other.onColumn() ? range.columns.size() : 1); c++) {
+                for (int k = 0; k < (other.onPart() ? range.parts.length : 1); k++) {
+                    if (p0 >= 0 && known - n.a().carried(p0, c0, k0, i, c, k) - n.b().carried(p0, c0, k0, i, c, k) >= need + MOST) {
+                        continue;
+                    }
+                    Solid o = n.b().solid(i, c, k);
+                    known = Gaps.between(n.a().solid(i, c, k), o, need + MOST + 30).mm();
+                    p0 = i;
+                    c0 = c;
+                    k0 = k;
+                    if (known < need + MOST) {
+                        to.add(new Place(side, inner, (KnucklePose) range.positions.get(i).stand().pose().orElseThrow().corner(side), o,
+                                known - need, need, other.name()));
+                    }
+                }
+            }
+        }
+    }
+
+    private interface Size {
+        /** Half the width and the radius. */
+        double[] of(double size);
+    }
+
+    /** What of one place after another leaves; only a place where the size left so far is too large is halved for. */
+    private double largest(List<Place> places, double now, Size size) {
+        double most = now + MOST;
+        for (Place p : places) {
+            // Of the drum no point goes out farther than the growth, and its rounded edge by a little more.
+            if (p.spare > Math.max(0, most - now) * 1.5) {
+                break;
+            }
+            if (tooNear(p, size.of(most))) {
+                double in = SMALLEST * now;
+                while (most - in > CLOSE) {
+                    double mid = (in + most) / 2;
+                    if (tooNear(p, size.of(mid))) {
+                        most = mid;
+                    } else {
+                        in = mid;
+                    }
+                }
+                most = in;
+            }
+        }
+        return most;
+    }
+
+    private String by(List<Place> places, double half, double radius) {
+        return places.stream().filter(p -> tooNear(p, new double[] {half, radius})).findFirst().map(Place::name).orElse("");
+    }
+
+    private boolean tooNear(Place p, double[] size) {
+        Solid tyre = p.inner ? Bodies.ring(p.knuckle, size[0], Bodies.innerRadius(job, p.side), size[1]) : Bodies.drum(p.knuckle, size[0], size[1]);
+        return Gaps.between(tyre, p.other, p.need).mm() < p.need;
+    }
+}

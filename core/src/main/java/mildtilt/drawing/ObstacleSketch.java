@@ -1,0 +1,110 @@
+package mildtilt.drawing;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import mildtilt.clearance.Carriers;
+import mildtilt.drawing.Sketch.Builder;
+import mildtilt.geometry.Point;
+import mildtilt.geometry.RigidMove;
+import mildtilt.geometry.Side;
+import mildtilt.geometry.Vector;
+import mildtilt.job.Element;
+import mildtilt.job.Job;
+import mildtilt.obstacle.Carrier;
+import mildtilt.obstacle.Driver;
+import mildtilt.obstacle.Obstacle;
+import mildtilt.obstacle.Shape;
+import mildtilt.obstacle.Sweep;
+import mildtilt.solid.Convex;
+import mildtilt.solid.Solid;
+import mildtilt.solid.TriangleMesh;
+import mildtilt.steer.AxlePose;
+
+/** What is in the way, where the hands hold the wheels; what moves by itself stands as given, with its ends in thin line. */
+public final class ObstacleSketch {
+
+    /** Of a scan so many triangles are drawn. */
+    private static final int DRAWN = 260;
+
+    private ObstacleSketch() {}
+
+    /** Where an obstacle has been carried. @param part of its own way, a half as given */
+    public static RigidMove move(Job job, Obstacle o, Optional<AxlePose> pose, double travelLeft, double travelRight, double part) {
+        RigidMove own = o.sweep() instanceof Sweep.FollowsWheel f
+                ? RigidMove.about(f.axis(), Math.toRadians(f.degPerMm() * (f.side() == Side.LEFT ? travelLeft : travelRight))) : o.sweep().at(part);
+        return job.axle().isPresent() && pose.isPresent() && o.carrier() != Carrier.FRAME && Carriers.exists(job.axle().get(), o.carrier())
+                ? own.then(Carriers.move(job.axle().get(), pose.get(), o.carrier())) : own;
+    }
+
+    static void draw(Builder out, Job job, Optional<AxlePose> pose, double travelLeft, double travelRight) {
+        for (int i = 0; i < job.surroundings().obstacles().size(); i++) {
+            Obstacle o = job.surroundings().obstacles().get(i);
+            Element e = new Element.InTheWay(i);
+            Pen pen = o.hot() ? Pen.HOT : Pen.OBSTACLE;
+            draw(out, e, pen, o.shape(), move(job, o, pose, travelLeft, travelRight, 0.5));
+            if (o.sweep().free() && !(o.shape() instanceof Shape.Scan)) {
+                draw(out, e, Pen.SWEPT, o.shape(), move(job, o, pose, travelLeft, travelRight, 0));
+                draw(out, e, Pen.SWEPT, o.shape(), move(job, o, pose, travelLeft, travelRight, 1));
+            }
+        }
+        job.surroundings().driver().ifPresent(d -> {
+            for (Side side : Side.values()) {
+                leg(out, d, side);
+            }
+        });
+    }
+
+    private static void leg(Builder out, Driver d, Side side) {
+        Element e = new Element.AtTheWheel();
+        for (Convex c : ((Solid.Parts) d.leg(side)).parts()) {
+            List<Point> ends = c.core();
+            out.outline(e, Pen.DRIVER, capsule(ends.getFirst(), ends.getLast(), c.rounding()));
+        }
+    }
+
+    private static void draw(Builder out, Element e, Pen pen, Shape shape, RigidMove m) {
+        switch (shape) {
+            case Shape.Tube t -> {
+                for (int i = 1; i < t.line().size(); i++) {
+                    out.outline(e, pen, capsule(m.moved(t.line().get(i - 1)), m.moved(t.line().get(i)), t.diameter() / 2));
+                }
+            }
+            case Shape.Box _, Shape.Plate _ -> out.outline(e, pen,
+                    ((Solid.Parts) shape.solid()).parts().getFirst().core().stream().map(m::moved).toList());
+            case Shape.Cylinder c -> out.outline(e, pen, Sketch.cylinder(m.moved(c.from()), m.moved(c.to()), c.diameter() / 2));
+            case Shape.Sphere s -> out.outline(e, pen, ball(m.moved(s.centre()), s.diameter() / 2));
+            case Shape.Scan s -> scan(out, e, pen, s, s.place().then(m));
+        }
+    }
+
+    private static void scan(Builder out, Element e, Pen pen, Shape.Scan s, RigidMove m) {
+        TriangleMesh mesh = s.mesh();
+        List<Point> hull = new ArrayList<>();
+        int corners = Math.max(1, mesh.cornerCount() / 4000);
+        for (int i = 0; i < mesh.cornerCount(); i += corners) {
+            hull.add(m.moved(mesh.corner(i)));
+        }
+        out.outline(e, Pen.SWEPT, hull);
+        int step = Math.max(1, mesh.count() / DRAWN);
+        for (int t = 0; t < mesh.count(); t += step) {
+            Point a = m.moved(mesh.corner(mesh.cornerOf(t, 0)));
+            out.line(e, pen, a, m.moved(mesh.corner(mesh.cornerOf(t, 1))), m.moved(mesh.corner(mesh.cornerOf(t, 2))), a);
+        }
+    }
+
+    private static List<Point> capsule(Point from, Point to, double radius) {
+        List<Point> all = new ArrayList<>(ball(from, radius));
+        all.addAll(ball(to, radius));
+        return all;
+    }
+
+    /** Three rings, which have the right outline seen square on. */
+    private static List<Point> ball(Point centre, double radius) {
+        List<Point> all = new ArrayList<>();
+        for (Vector axis : List.of(Vector.X, Vector.Y, Vector.Z)) {
+            all.addAll(Sketch.circle(centre, axis.direction(), radius));
+        }
+        return all;
+    }
+}

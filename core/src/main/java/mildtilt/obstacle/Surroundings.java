@@ -1,0 +1,107 @@
+package mildtilt.obstacle;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+import mildtilt.geometry.ImpossibleGeometryException;
+
+/**
+ * All that clearances are judged against.
+ *
+ * @param obstacles names differ
+ * @param driver if there is one to be kept clear of
+ * @param meant pairs that are meant to touch, or that the user has left out; nothing is told of them
+ */
+public record Surroundings(List<Obstacle> obstacles, Optional<Driver> driver, OwnParts own, List<Touching> meant) {
+
+    public static final Surroundings NONE = new Surroundings(List.of(), Optional.empty(), OwnParts.USUAL, List.of());
+
+    public static final int MOST = 200;
+
+    /** Two parts by their names, in either order. */
+    public record Touching(String first, String second) {
+
+        boolean has(String name) {
+            return first.equals(name) || second.equals(name);
+        }
+
+        public boolean is(String one, String other) {
+            return first.equals(one) && second.equals(other) || first.equals(other) && second.equals(one);
+        }
+
+        private Touching renamed(String was, String is) {
+            return new Touching(first.equals(was) ? is : first, second.equals(was) ? is : second);
+        }
+    }
+
+    /** @throws ImpossibleGeometryException if two have one name, or there are too many */
+    public Surroundings {
+        obstacles = List.copyOf(obstacles);
+        meant = meant.stream().distinct().sorted(Comparator.comparing(Touching::first).thenComparing(Touching::second)).toList();
+        if (obstacles.size() > MOST) {
+            throw new ImpossibleGeometryException("Up to " + MOST + " things can be in the way, not " + obstacles.size() + ".");
+        }
+        if (obstacles.stream().map(Obstacle::name).distinct().count() < obstacles.size()) {
+            throw new ImpossibleGeometryException("Two things in the way have the same name; give each its own.");
+        }
+    }
+
+    public Surroundings with(Obstacle added) {
+        List<Obstacle> all = new ArrayList<>(obstacles);
+        all.add(added.withName(free(added.name())));
+        return new Surroundings(all, driver, own, meant);
+    }
+
+    public Surroundings without(int index) {
+        List<Obstacle> all = new ArrayList<>(obstacles);
+        String gone = all.remove(index).name();
+        return new Surroundings(all, driver, own, meant.stream().filter(t -> !t.has(gone)).toList());
+    }
+
+    /** With a pair told nothing about any more. */
+    public Surroundings leavingOut(String first, String second) {
+        List<Touching> all = new ArrayList<>(meant);
+        all.add(new Touching(first, second));
+        return new Surroundings(obstacles, driver, own, all);
+    }
+
+    /** With every pair looked at again. */
+    public Surroundings leavingOutNone() {
+        return new Surroundings(obstacles, driver, own, List.of());
+    }
+
+    public Surroundings edit(int index, UnaryOperator<Obstacle> edit) {
+        List<Obstacle> all = new ArrayList<>(obstacles);
+        String was = all.get(index).name();
+        all.set(index, edit.apply(all.get(index)));
+        String is = all.get(index).name();
+        return new Surroundings(all, driver, own, was.equals(is) ? meant : meant.stream().map(t -> t.renamed(was, is)).toList());
+    }
+
+    public Surroundings withObstacles(List<Obstacle> o) {
+        return new Surroundings(o, driver, own, meant);
+    }
+
+    public Surroundings withDriver(Optional<Driver> d) {
+        return new Surroundings(obstacles, d, own, meant);
+    }
+
+    public Surroundings withOwn(OwnParts o) {
+        return new Surroundings(obstacles, driver, o, meant);
+    }
+
+    public Optional<Obstacle> named(String name) {
+        return obstacles.stream().filter(o -> o.name().equals(name)).findFirst();
+    }
+
+    /** The name itself, or with the next number after it where something bears it. */
+    public String free(String wanted) {
+        String name = wanted;
+        for (int n = 2; named(name).isPresent(); n++) {
+            name = wanted + " " + n;
+        }
+        return name;
+    }
+}
