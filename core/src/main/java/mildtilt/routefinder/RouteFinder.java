@@ -8,7 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.atomic.AtomicLong;
-import java.util.function.ToDoubleFunction;
+import java.util.function.ToDoubleBiFunction;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import mildtilt.clearance.Standing;
@@ -51,7 +51,8 @@ public final class RouteFinder {
     private static final int OFFERED = 6;
     /** Two routes are different where they are so far apart somewhere, mm. */
     private static final double APART = 45;
-    private static final double LONG_WAY = 140;
+    private static final double LONG_WAY = 90;
+    private static final int LONG_WAYS = 10;
     private static final double LIKE = 18;
 
     private final Layout layout;
@@ -383,7 +384,7 @@ public final class RouteFinder {
                 starts.add(w);
             }
         }
-        List<Weighed> done = starts.parallelStream().flatMap(w -> Stream.of(narrow(w, Worth::cost), narrow(w, Worth::roomy)))
+        List<Weighed> done = starts.parallelStream().flatMap(w -> Stream.of(narrow(w, (_, x) -> x.cost()), narrow(w, (_, x) -> x.roomy())))
                 .sorted(Comparator.comparingDouble(w -> w.worth.cost())).toList();
         List<Weighed> kept = new ArrayList<>();
         for (Weighed w : done) {
@@ -394,7 +395,17 @@ public final class RouteFinder {
         // The roomiest of all that can be gone is kept too, however it weighs.
         done.stream().filter(w -> w.worth.lacking() == 0).max(Comparator.comparingDouble(w -> w.worth.margin().mm()))
                 .filter(w -> !kept.contains(w)).ifPresent(kept::add);
+        if (!kept.isEmpty()) {
+            longWay(all, shown.isEmpty() ? layout.points(kept.getFirst().way) : shown.getFirst().points()).ifPresent(kept::add);
+        }
         return kept;
+    }
+
+    /** The best that stays well away from the tight one. */
+    private Optional<Weighed> longWay(List<Weighed> all, List<Point> tight) {
+        return all.stream().filter(w -> apart(layout.points(w.way), tight) > LONG_WAY).limit(LONG_WAYS).toList().parallelStream()
+                .map(w -> narrow(w, (way, x) -> x.cost() + 5 * Math.max(0, LONG_WAY + 5 - apart(layout.points(way), tight))))
+                .filter(w -> w.worth.lacking() == 0 && apart(layout.points(w.way), tight) > LONG_WAY).min(Comparator.comparingDouble(w -> w.worth.cost()));
     }
 
     private boolean near(Way a, Way b) {
@@ -421,7 +432,7 @@ public final class RouteFinder {
         return most;
     }
 
-    private Weighed narrow(Weighed start, ToDoubleFunction<Worth> cost) {
+    private Weighed narrow(Weighed start, ToDoubleBiFunction<Way, Worth> cost) {
         Weighed best = start;
         double step = 24;
         for (int round = 0; round < 7 && !given.get(); round++) {
@@ -433,7 +444,7 @@ public final class RouteFinder {
                         Optional<Way> tried = moved(best.way, k, way * (k == Way.TILT ? step / 4 : step));
                         if (tried.isPresent()) {
                             Worth w = weigh.of(tried.get());
-                            if (cost.applyAsDouble(w) < cost.applyAsDouble(best.worth) - 1e-6) {
+                            if (cost.applyAsDouble(tried.get(), w) < cost.applyAsDouble(best.way, best.worth) - 1e-6) {
                                 best = new Weighed(tried.get(), w);
                                 better = true;
                             }
