@@ -84,6 +84,11 @@ public record Surroundings(List<Obstacle> obstacles, Optional<Driver> driver, Ow
         return new Surroundings(o, driver, own, meant);
     }
 
+    /** With every scan as a single triangle: what is needed to judge all else of a job, and no more. */
+    public Surroundings withScansThinned() {
+        return withObstacles(obstacles.stream().map(o -> o.shape() instanceof Shape.Scan s ? o.withShape(s.thinned()) : o).toList());
+    }
+
     public Surroundings withDriver(Optional<Driver> d) {
         return new Surroundings(obstacles, d, own, meant);
     }

@@ -20,6 +20,7 @@ import mildtilt.app.look.Ink;
 import mildtilt.app.look.InkedPane;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
+import mildtilt.clearance.PairGap;
 import mildtilt.drawing.Elevation;
 import mildtilt.drawing.Extent;
 import mildtilt.drawing.LabelPlacer;
@@ -33,6 +34,7 @@ import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 import mildtilt.job.Element;
 import mildtilt.measure.LengthText;
+import mildtilt.measure.Quantity;
 import mildtilt.steer.SteerFigures;
 import org.jspecify.annotations.Nullable;
 
@@ -68,6 +70,8 @@ final class ElevationSheet extends InkedPane {
         bench.handsProperty().addListener((_, _, _) -> redraw());
         bench.selectionProperty().addListener((_, _, _) -> redraw());
         bench.lengthUnitProperty().addListener((_, _, _) -> redraw());
+        bench.ghostProperty().addListener((_, _, _) -> redraw());
+        bench.shownGapProperty().addListener((_, _, _) -> redraw());
         bench.stageProperty().addListener((_, _, _) -> fit());
         if (elevation == Elevation.PLAN) {
             bench.workedProperty().addListener((_, _, _) -> redraw());
@@ -145,7 +149,7 @@ final class ElevationSheet extends InkedPane {
         double best = NEAR;
         Optional<Element> found = Optional.empty();
         for (Stroke s : sketch.strokes()) {
-            for (int i = 1; i < s.points().size(); i++) {
+            for (int i = 1; i < s.points().size() && shown(s); i++) {
                 double d = distance(s.points().get(i - 1), s.points().get(i), x, y);
                 if (d < best && s.element().isPresent()) {
                     best = d;
@@ -194,8 +198,11 @@ final class ElevationSheet extends InkedPane {
         }
         inset.ifPresent(placer::keepClear);
         for (Stroke s : sketch.strokes()) {
-            stroke(g, v, s, placer);
+            if (shown(s)) {
+                stroke(g, v, s, placer);
+            }
         }
+        bench.ghost().ifPresent(p -> ghost(g, v, p));
         handles.update(v);
         handles.angleSeen(v).ifPresent(a -> bend(g, a));
         handles.keepClear(placer);
@@ -210,12 +217,50 @@ final class ElevationSheet extends InkedPane {
                 writeFaint(g, v, note, placer);
             }
         }
+        bench.shownGap().ifPresent(p -> gap(g, v, p, placer));
         inset.ifPresent(box -> TurnInset.draw(g, box, bench, this::ink));
         scaleBar(g, v, w, h);
         if (constructing) {
             locks(g, w, h);
         }
         g.setGlobalAlpha(1);
+    }
+
+    /** What is in the way is drawn where the column or the room round it is worked on. */
+    private boolean shown(Stroke s) {
+        return bench.stageProperty().get() != WorkStage.LINKAGE
+                || !(s.element().orElse(null) instanceof Element.InTheWay || s.element().orElse(null) instanceof Element.AtTheWheel);
+    }
+
+    /** A route that is looked at: its shafts, and a ring at every joint. */
+    private void ghost(GraphicsContext g, SheetView v, List<Point> points) {
+        g.setStroke(ink(Ink.ACCENT));
+        g.setLineWidth(large ? 4 : 2.4);
+        g.setLineDashes(9, 7);
+        g.strokePolyline(points.stream().mapToDouble(v::x).toArray(), points.stream().mapToDouble(v::y).toArray(), points.size());
+        g.setLineDashes();
+        g.setLineWidth(1.6);
+        for (Point p : points.subList(1, points.size() - 1)) {
+            g.strokeOval(v.x(p) - 7, v.y(p) - 7, 14, 14);
+        }
+    }
+
+    /** Between the nearest places of the pair that is looked at. */
+    private void gap(GraphicsContext g, SheetView v, PairGap p, LabelPlacer placer) {
+        double x = v.x(p.onFirst());
+        double y = v.y(p.onFirst());
+        g.setStroke(ink(p.margin() < 0 ? Ink.STOP : Ink.FINE));
+        g.setLineWidth(2.5);
+        g.strokeLine(x, y, v.x(p.onSecond()), v.y(p.onSecond()));
+        g.strokeOval(x - 11, y - 11, 22, 22);
+        String text = Quantity.length(p.gap()).text(bench.lengthUnit());
+        placer.place(x, y, text.length() * 8.5, 15).ifPresent(box -> {
+            g.setFill(ink(p.margin() < 0 ? Ink.STOP : Ink.FINE));
+            g.setFont(Fonts.figure(15));
+            g.setTextAlign(TextAlignment.LEFT);
+            g.setTextBaseline(VPos.CENTER);
+            g.fillText(text, box.x() + 2, box.y() + box.h() / 2);
+        });
     }
 
     /** How much of what matters a box would hide, strong lines counting double. */
@@ -345,8 +390,14 @@ final class ElevationSheet extends InkedPane {
     private void stroke(GraphicsContext g, SheetView v, Stroke s, LabelPlacer placer) {
         boolean chosen = selected(s.element());
         boolean quiet = faint(s.pen()) || !s.element().map(this::ofStage).orElse(false);
-        g.setStroke(ink(chosen ? Ink.ACCENT : quiet ? Ink.FAINT : Ink.LINE));
+        g.setStroke(ink(chosen ? Ink.ACCENT : quiet ? Ink.FAINT : s.pen() == Pen.HOT ? Ink.LOOK : Ink.LINE));
         g.setLineWidth(width(s.pen()) * (large ? 1 : 0.6) + (chosen ? 1.5 : 0));
+        if (s.pen() == Pen.SWEPT) {
+            g.setLineDashes(3, 3);
+        }
+        if (scanned(s)) {
+            g.setLineWidth(0.6);
+        }
         if (s.pen() == Pen.STEER_AXIS) {
             g.setLineDashes(9, 3, 2, 3);
         }
@@ -363,25 +414,40 @@ final class ElevationSheet extends InkedPane {
                 List<Outlines.Flat> hull = Outlines.of(outline, elevation);
                 double[] xs = hull.stream().mapToDouble(f -> v.originX() + f.across() * v.pixelsPerMm()).toArray();
                 double[] ys = hull.stream().mapToDouble(f -> v.originY() - f.up() * v.pixelsPerMm()).toArray();
+                if (filled(s.pen())) {
+                    g.setGlobalAlpha(chosen ? 0.22 : 0.1);
+                    g.setFill(g.getStroke());
+                    g.fillPolygon(xs, ys, xs.length);
+                    g.setGlobalAlpha(1);
+                }
                 g.strokePolygon(xs, ys, xs.length);
             }
         }
         g.setLineDashes();
     }
 
+    /** A triangle of a scan: there are many. */
+    private static boolean scanned(Stroke s) {
+        return s instanceof Stroke.Line && (s.pen() == Pen.OBSTACLE || s.pen() == Pen.HOT);
+    }
+
+    private static boolean filled(Pen pen) {
+        return pen == Pen.OBSTACLE || pen == Pen.HOT || pen == Pen.DRIVER;
+    }
+
     private static boolean faint(Pen pen) {
         return switch (pen) {
-            case GROUND, CENTRE_LINE, TYRE, WISHBONE, STEER_AXIS, GEAR_BOX, STRUT, SPINDLE, BEAM, TRACK_BAR, TUBE, LOCK_ARC, TURN_AXIS -> true;
-            case STEERING_WHEEL, SHAFT, JOINT, FORK_PIN, BEARING, RACK, TIE_ROD, STEERING_ARM, GEAR_ARM, DRIVEN_ROD, GUIDE, SHUTTLE -> false;
+            case GROUND, CENTRE_LINE, TYRE, WISHBONE, STEER_AXIS, GEAR_BOX, STRUT, SPINDLE, BEAM, TRACK_BAR, TUBE, SWEPT, DRIVER, LOCK_ARC, TURN_AXIS -> true;
+            case STEERING_WHEEL, SHAFT, JOINT, FORK_PIN, BEARING, RACK, TIE_ROD, STEERING_ARM, GEAR_ARM, DRIVEN_ROD, GUIDE, SHUTTLE, OBSTACLE, HOT, GHOST, GAP -> false;
         };
     }
 
     private static double width(Pen pen) {
         return switch (pen) {
-            case GROUND, CENTRE_LINE, STEER_AXIS, LOCK_ARC, TURN_AXIS -> 1;
-            case TYRE, RACK, GEAR_BOX, SHUTTLE, GUIDE, TUBE, BEARING -> 1.5;
-            case WISHBONE, STEERING_WHEEL, FORK_PIN, JOINT, STRUT, SPINDLE, TRACK_BAR -> 2;
-            case SHAFT, TIE_ROD, STEERING_ARM, GEAR_ARM, DRIVEN_ROD -> 4;
+            case GROUND, CENTRE_LINE, STEER_AXIS, SWEPT, LOCK_ARC, TURN_AXIS -> 1;
+            case TYRE, RACK, GEAR_BOX, SHUTTLE, GUIDE, TUBE, BEARING, OBSTACLE, HOT, DRIVER -> 1.5;
+            case WISHBONE, STEERING_WHEEL, FORK_PIN, JOINT, STRUT, SPINDLE, TRACK_BAR, GAP -> 2;
+            case SHAFT, TIE_ROD, STEERING_ARM, GEAR_ARM, DRIVEN_ROD, GHOST -> 4;
             case BEAM -> 7;
         };
     }

@@ -77,7 +77,7 @@ final class PointHandles extends Pane {
 
     private List<PointId> shown() {
         Set<PointId> selected = new HashSet<>();
-        bench.selectionProperty().get().filter(Element.trainOf(bench.job())::contains)
+        bench.selectionProperty().get().filter(Element.of(bench.job())::contains)
                 .ifPresent(e -> selected.addAll(Element.points(bench.job(), e)));
         List<PointId> all = new ArrayList<>();
         for (PointId id : JobPoints.of(bench.job())) {
@@ -95,6 +95,7 @@ final class PointHandles extends Pane {
             case PointId.GearCentre _, PointId.GearArmEnd _, PointId.IdlerPivot _, PointId.IdlerEnd _, PointId.CrankPivot _,
                     PointId.DrivenPoint _, PointId.InnerPivot _, PointId.TrackBarBody _, PointId.TrackBarAxle _,
                     PointId.CentrePinPoint _ -> stage != WorkStage.COLUMN;
+            case PointId.ObstaclePoint _, PointId.DriverHip _, PointId.DriverHeel _ -> false;
             case PointId.OnCorner c -> stage == WorkStage.LINKAGE || stage == WorkStage.MAKE
                     && c.which() == CornerPoint.TIE_ROD_POINT;
         };
@@ -108,7 +109,7 @@ final class PointHandles extends Pane {
             case PointId.InnerPivot e -> e.side() == Side.RIGHT;
             case PointId.Hub _, PointId.JointCentre _, PointId.GearInput _, PointId.BearingMiddle _, PointId.GearCentre _, PointId.GearArmEnd _,
                     PointId.IdlerPivot _, PointId.IdlerEnd _, PointId.CrankPivot _, PointId.DrivenPoint _, PointId.TrackBarBody _,
-                    PointId.TrackBarAxle _, PointId.CentrePinPoint _ -> false;
+                    PointId.TrackBarAxle _, PointId.CentrePinPoint _, PointId.ObstaclePoint _, PointId.DriverHip _, PointId.DriverHeel _ -> false;
         });
     }
 }

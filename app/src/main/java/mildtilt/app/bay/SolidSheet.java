@@ -1,9 +1,13 @@
 package mildtilt.app.bay;
 
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
 import javafx.application.ConditionalFeature;
 import javafx.application.Platform;
 import javafx.scene.AmbientLight;
 import javafx.scene.Group;
+import javafx.scene.Node;
 import javafx.scene.PerspectiveCamera;
 import javafx.scene.PointLight;
 import javafx.scene.SceneAntialiasing;
@@ -17,10 +21,17 @@ import javafx.scene.transform.Rotate;
 import javafx.scene.transform.Translate;
 import mildtilt.app.look.Ink;
 import mildtilt.app.look.InkedPane;
+import mildtilt.app.workbench.HandsPosition;
+import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.drawing.Elevation;
 import mildtilt.drawing.Extent;
 import mildtilt.drawing.Sketch;
+import mildtilt.geometry.Point;
+import mildtilt.obstacle.Carrier;
+import mildtilt.obstacle.Surroundings;
+import mildtilt.obstacle.Sweep;
+import org.jspecify.annotations.Nullable;
 
 /** The steering as solids, to be looked at from any side. Where the machine can't, it says so. */
 final class SolidSheet extends InkedPane {
@@ -41,6 +52,9 @@ final class SolidSheet extends InkedPane {
     private double zoom = 1;
     private double pressedX;
     private double pressedY;
+    private @Nullable Surroundings madeFrom;
+    private Object madeFor = Optional.empty();
+    private List<Node> made = List.of();
 
     SolidSheet(Workbench bench) {
         this.bench = bench;
@@ -64,6 +78,7 @@ final class SolidSheet extends InkedPane {
         bench.handsProperty().addListener((_, _, _) -> redraw());
         bench.selectionProperty().addListener((_, _, _) -> redraw());
         bench.stageProperty().addListener((_, _, _) -> redraw());
+        bench.ghostProperty().addListener((_, _, _) -> redraw());
     }
 
     private void scene() {
@@ -142,6 +157,32 @@ final class SolidSheet extends InkedPane {
         tilt.setAngle(-height);
         lamp.getTransforms().setAll(new Translate(-size, -size * 1.5, 0));
         Solids solids = new Solids(ink(Ink.LINE), ink(Ink.FAINT), ink(Ink.ACCENT), bench.selectionProperty().get());
-        world.getChildren().setAll(solids.of(sketch, bench.job(), bench.train(), bench.hands().steeringWheelDeg(), bench.pose()));
+        List<Node> all = new ArrayList<>(solids.of(sketch, bench.job(), bench.train(), bench.hands().steeringWheelDeg(), bench.pose()));
+        bench.ghost().ifPresent(p -> all.addAll(ghost(p)));
+        if (bench.stageProperty().get() != WorkStage.LINKAGE) {
+            all.addAll(inTheWay());
+        }
+        world.getChildren().setAll(all);
     }
-}
+
+    private List<Node> ghost(List<Point> points) {
+        return new Solids(ink(Ink.ACCENT), ink(Ink.ACCENT), ink(Ink.ACCENT), Optional.empty()).bars(points);
+    }
+
+    /** A large scan is slow to make and stays as it is while only the hands move what is not fixed to it: it is made anew where anything of it changes. */
+    private List<Node> inTheWay() {
+        Surroundings now = bench.job().surroundings();
+        HandsPosition hands = bench.hands();
+        Object basis = List.of(bench.selectionProperty().get(), ink(Ink.LINE), moving(now) ? hands : HandsPosition.CENTRED);
+        if (madeFrom != now || !basis.equals(madeFor)) {
+            made = new Solids(ink(Ink.LINE), ink(Ink.FAINT), ink(Ink.ACCENT), bench.selectionProperty().get())
+                    .surroundings(bench.job(), bench.pose(), hands.travelLeft(), hands.travelRight(), ink(Ink.BEFORE), ink(Ink.LOOK));
+            madeFrom = now;
+            madeFor = basis;
+        }
+        return made;
+    }
+
+    private static boolean moving(Surroundings s) {
+        return s.obstacles().stream().anyMatch(o -> o.carrier() != Carrier.FRAME || o.sweep() instanceof Sweep.FollowsWheel);
+    }}

@@ -7,7 +7,9 @@ import javafx.geometry.Point3D;
 import javafx.scene.Node;
 import javafx.scene.paint.Color;
 import javafx.scene.paint.PhongMaterial;
+import javafx.scene.shape.CullFace;
 import javafx.scene.shape.Cylinder;
+import javafx.scene.shape.Mesh;
 import javafx.scene.shape.MeshView;
 import javafx.scene.shape.Shape3D;
 import javafx.scene.shape.Sphere;
@@ -15,6 +17,7 @@ import javafx.scene.transform.Rotate;
 import javafx.scene.transform.Translate;
 import mildtilt.column.Column;
 import mildtilt.column.ColumnTrain;
+import mildtilt.drawing.ObstacleSketch;
 import mildtilt.drawing.Pen;
 import mildtilt.drawing.Sketch;
 import mildtilt.drawing.Stroke;
@@ -23,9 +26,14 @@ import mildtilt.gear.Gear;
 import mildtilt.gear.RackAndPinion;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.Point;
+import mildtilt.geometry.RigidMove;
+import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
+import mildtilt.obstacle.Driver;
+import mildtilt.obstacle.Obstacle;
+import mildtilt.obstacle.Shape;
 import mildtilt.steer.AxlePose;
 import mildtilt.steer.SteeringTrain;
 import mildtilt.suspension.CornerPose;
@@ -82,7 +90,8 @@ final class Solids {
 
     private static double radius(Pen pen) {
         return switch (pen) {
-            case GROUND, CENTRE_LINE, TYRE, FORK_PIN, LOCK_ARC, TURN_AXIS, GEAR_BOX, SHUTTLE, TUBE, BEARING -> 0;
+            case GROUND, CENTRE_LINE, TYRE, FORK_PIN, LOCK_ARC, TURN_AXIS, GEAR_BOX, SHUTTLE, TUBE, BEARING, OBSTACLE, HOT, SWEPT, DRIVER, GAP -> 0;
+            case GHOST -> 7;
             case STEERING_WHEEL -> 12;
             case SHAFT -> 10;
             case JOINT -> 6;
@@ -128,9 +137,9 @@ final class Solids {
 
     private static boolean dullPen(Pen pen) {
         return switch (pen) {
-            case WISHBONE, STEER_AXIS, STRUT, SPINDLE, BEAM, TRACK_BAR, TUBE -> true;
+            case WISHBONE, STEER_AXIS, STRUT, SPINDLE, BEAM, TRACK_BAR, TUBE, OBSTACLE, HOT, SWEPT, DRIVER -> true;
             case GROUND, CENTRE_LINE, STEERING_WHEEL, SHAFT, JOINT, FORK_PIN, RACK, BEARING, TIE_ROD, STEERING_ARM, TYRE, GEAR_BOX, GEAR_ARM,
-                    DRIVEN_ROD, GUIDE, SHUTTLE, LOCK_ARC, TURN_AXIS -> false;
+                    DRIVEN_ROD, GUIDE, SHUTTLE, GHOST, GAP, LOCK_ARC, TURN_AXIS -> false;
         };
     }
 
@@ -180,6 +189,61 @@ final class Solids {
         ring(k.wheelCentre().plus(half), k.spin().direction(), radius - 12, 12, m);
         ring(k.wheelCentre().plus(half.negated()), k.spin().direction(), radius - 12, 12, m);
         bar(k.wheelCentre(), k.wheelCentre().plus(half), 28, m);
+    }
+
+    /** What is in the way, where the hands hold the wheels, and the driver's legs. */
+    List<Node> surroundings(Job job, Optional<AxlePose> pose, double travelLeft, double travelRight, Color inTheWay, Color hot) {
+        for (int i = 0; i < job.surroundings().obstacles().size(); i++) {
+            Obstacle o = job.surroundings().obstacles().get(i);
+            PhongMaterial m = material(new Element.InTheWay(i), new PhongMaterial(o.hot() ? hot : inTheWay));
+            obstacle(o.shape(), ObstacleSketch.move(job, o, pose, travelLeft, travelRight, 0.5), m);
+        }
+        job.surroundings().driver().ifPresent(d -> {
+            for (Side side : Side.values()) {
+                Point knee = d.knee(side);
+                bar(d.hip().plus(new Vector(0, side.sign() * 90, 0)), knee, Driver.LEG_RADIUS, material(new Element.AtTheWheel(), dull));
+                bar(knee, d.heel().plus(new Vector(0, side.sign() * 100, 0)), Driver.LEG_RADIUS * 0.85, material(new Element.AtTheWheel(), dull));
+            }
+        });
+        return List.copyOf(nodes);
+    }
+
+    /** Round bars from point to point. */
+    List<Node> bars(List<Point> points) {
+        for (int i = 1; i < points.size(); i++) {
+            bar(points.get(i - 1), points.get(i), 8, chosen);
+        }
+        return List.copyOf(nodes);
+    }
+
+    private void obstacle(Shape shape, RigidMove m, PhongMaterial material) {
+        switch (shape) {
+            case Shape.Tube t -> {
+                for (int i = 1; i < t.line().size(); i++) {
+                    bar(m.moved(t.line().get(i - 1)), m.moved(t.line().get(i)), t.diameter() / 2, material);
+                    ball(m.moved(t.line().get(i)), t.diameter() / 2, material);
+                }
+            }
+            case Shape.Cylinder c -> bar(m.moved(c.from()), m.moved(c.to()), c.diameter() / 2, material);
+            case Shape.Sphere s -> ball(m.moved(s.centre()), s.diameter() / 2, material);
+            case Shape.Box b -> mesh(SkinMesh.box(b, m), material);
+            case Shape.Plate p -> mesh(SkinMesh.plate(p, m), material);
+            case Shape.Scan s -> mesh(SkinMesh.scan(s, m), material);
+        }
+    }
+
+    private void mesh(Mesh mesh, PhongMaterial material) {
+        MeshView view = new MeshView(mesh);
+        view.setCullFace(CullFace.NONE);
+        view.setMaterial(material);
+        nodes.add(view);
+    }
+
+    private void ball(Point at, double radius, PhongMaterial material) {
+        Sphere ball = new Sphere(radius, 12);
+        ball.setMaterial(material);
+        ball.getTransforms().add(new Translate(at.x(), at.y(), at.z()));
+        nodes.add(ball);
     }
 
     private void ring(Point centre, Direction axis, double radius, double thickness, PhongMaterial m) {

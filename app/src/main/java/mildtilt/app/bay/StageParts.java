@@ -13,6 +13,7 @@ final class StageParts {
 
     static boolean about(WorkStage stage, Element element) {
         return switch (element) {
+            case Element.InTheWay _, Element.AtTheWheel _ -> stage == WorkStage.CLEARANCE;
             case Element.Wheel _, Element.ShaftAt _, Element.JointAt _, Element.Tube _, Element.BearingAt _ -> stage != WorkStage.LINKAGE;
             case Element.GearElement _, Element.GearArm _, Element.DrivenRod _, Element.Relay _, Element.TieRods _,
                     Element.SteeringArms _, Element.Knuckles _, Element.BeamElement _, Element.Tyres _ -> stage != WorkStage.COLUMN;

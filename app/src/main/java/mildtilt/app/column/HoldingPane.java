@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.stream.IntStream;
+import mildtilt.app.facts.FactsPane;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.app.workbench.Worked;
 import mildtilt.column.Column;
@@ -26,7 +27,7 @@ public final class HoldingPane extends FactsPane {
     }
 
     @Override
-    void show(Worked worked) {
+    protected void show(Worked worked) {
         Column c = worked.now().job().column().orElseThrow();
         ColumnFigures f = worked.now().column().orElseThrow();
         Rules rules = worked.now().job().rules();

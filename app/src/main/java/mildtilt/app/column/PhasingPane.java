@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import mildtilt.app.facts.FactsPane;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.app.workbench.Worked;
 import mildtilt.column.Column;
@@ -24,7 +25,7 @@ public final class PhasingPane extends FactsPane {
     }
 
     @Override
-    void show(Worked worked) {
+    protected void show(Worked worked) {
         Column c = worked.now().job().column().orElseThrow();
         ColumnFigures figures = worked.now().column().orElseThrow();
         if (figures.turning().isEmpty()) {

@@ -7,6 +7,7 @@ import java.util.stream.Collectors;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
+import mildtilt.app.facts.FactsPane;
 import mildtilt.app.look.MeasureField;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.app.workbench.Worked;
@@ -30,7 +31,7 @@ public final class RangePane extends FactsPane {
     }
 
     @Override
-    void show(Worked worked) {
+    protected void show(Worked worked) {
         Job job = worked.now().job();
         Column c = job.column().orElseThrow();
         ColumnFigures f = worked.now().column().orElseThrow();

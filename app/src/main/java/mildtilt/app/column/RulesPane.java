@@ -15,6 +15,7 @@ import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
+import mildtilt.app.facts.FactsPane;
 import mildtilt.app.look.MeasureField;
 import mildtilt.app.look.Wrap;
 import mildtilt.app.workbench.Workbench;
@@ -48,12 +49,12 @@ public final class RulesPane extends FactsPane {
 
     /** Only the rules: they are there at once, and typing one limit after another is not disturbed by what is worked out. */
     @Override
-    Object basis(Worked worked) {
+    protected Object basis(Worked worked) {
         return List.of(bench.job().rules(), worked.now().column().isPresent());
     }
 
     @Override
-    void show(Worked worked) {
+    protected void show(Worked worked) {
         Rules rules = bench.job().rules();
         add(sets(rules));
         if (!rules.about().isEmpty()) {

@@ -43,6 +43,9 @@ public final class CompareTable extends VBox {
     private static final Set<Headline> COLUMN_STAGE = EnumSet.of(Headline.WORST_JOINT, Headline.RIPPLE, Headline.RATIO, Headline.TURNS,
             Headline.INNER_LOCK, Headline.OUTER_LOCK, Headline.ACKERMANN, Headline.BUMP_STEER_NORMAL, Headline.CIRCLE, Headline.TIE_ROD);
 
+    private static final Set<Headline> CLEARANCE_STAGE = EnumSet.of(Headline.GAP, Headline.WORST_JOINT, Headline.RIPPLE, Headline.INNER_LOCK, Headline.OUTER_LOCK,
+            Headline.RIGHT_INNER_LOCK, Headline.CIRCLE, Headline.TURNS, Headline.ACKERMANN);
+
     private final GridPane grid = new GridPane();
     private final ToggleButton atHands = new ToggleButton("At the hands");
 
@@ -96,7 +99,7 @@ public final class CompareTable extends VBox {
         boolean linkage = bench.stageProperty().get() == WorkStage.LINKAGE;
         int at = 0;
         for (Headline h : Headline.values()) {
-            if (linkage ? h.group() != Headline.Group.COLUMN : COLUMN_STAGE.contains(h)) {
+            if (linkage ? h.group() != Headline.Group.COLUMN : bench.stageProperty().get() == WorkStage.CLEARANCE ? CLEARANCE_STAGE.contains(h) : COLUMN_STAGE.contains(h)) {
                 Row row = rows.get(h);
                 grid.addRow(at++, row.name, row.before, row.now);
                 grid.getRowConstraints().add(new RowConstraints(ROW_HEIGHT));

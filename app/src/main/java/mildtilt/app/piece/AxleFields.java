@@ -56,7 +56,8 @@ final class AxleFields {
             case Element.Knuckles _ -> knuckles(axle);
             case Element.BeamElement _ -> beam(axle.beam().orElseThrow());
             case Element.Tyres _ -> tyres(job.vehicle());
-            case Element.Wheel _, Element.ShaftAt _, Element.JointAt _, Element.Tube _, Element.BearingAt _ -> List.of();
+            case Element.Wheel _, Element.ShaftAt _, Element.JointAt _, Element.Tube _, Element.BearingAt _,
+                    Element.InTheWay _, Element.AtTheWheel _ -> List.of();
         };
     }
 

@@ -52,7 +52,7 @@ final class ColumnFields {
             case Element.Tube _ -> c.tube().map(this::tube).orElse(List.of());
             case Element.BearingAt b -> bearing(b.index());
             case Element.GearElement _, Element.GearArm _, Element.DrivenRod _, Element.Relay _, Element.TieRods _,
-                    Element.SteeringArms _, Element.Knuckles _, Element.BeamElement _, Element.Tyres _ -> List.of();
+                    Element.SteeringArms _, Element.Knuckles _, Element.BeamElement _, Element.Tyres _, Element.InTheWay _, Element.AtTheWheel _ -> List.of();
         };
     }
 
@@ -61,9 +61,10 @@ final class ColumnFields {
         return switch (element) {
             case Element.ShaftAt s -> Optional.of((j, n) -> shaft(j, s.index(), x -> x.withName(n)));
             case Element.JointAt i -> Optional.of((j, n) -> joint(j, i.index(), x -> x.withName(n)));
+            case Element.InTheWay i -> Optional.of((j, n) -> j.editSurroundings(x -> x.edit(i.index(), o -> o.withName(n))));
             case Element.BearingAt b -> Optional.of((j, n) -> bearing(j, b.index(), x -> x.withName(n)));
             case Element.Wheel _, Element.Tube _, Element.GearElement _, Element.GearArm _, Element.DrivenRod _, Element.Relay _, Element.TieRods _,
-                    Element.SteeringArms _, Element.Knuckles _, Element.BeamElement _, Element.Tyres _ -> Optional.empty();
+                    Element.SteeringArms _, Element.Knuckles _, Element.BeamElement _, Element.Tyres _, Element.AtTheWheel _ -> Optional.empty();
         };
     }
 
@@ -79,7 +80,7 @@ final class ColumnFields {
             case Element.JointAt j -> jointChoices(j.index());
             case Element.BearingAt b -> bearingChoices(b.index());
             case Element.Tube _, Element.GearElement _, Element.GearArm _, Element.DrivenRod _, Element.Relay _, Element.TieRods _,
-                    Element.SteeringArms _, Element.Knuckles _, Element.BeamElement _, Element.Tyres _ -> List.of();
+                    Element.SteeringArms _, Element.Knuckles _, Element.BeamElement _, Element.Tyres _, Element.InTheWay _, Element.AtTheWheel _ -> List.of();
         };
     }
 

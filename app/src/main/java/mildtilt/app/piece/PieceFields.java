@@ -55,6 +55,8 @@ final class PieceFields {
         return switch (element) {
             case Element.Wheel _, Element.ShaftAt _, Element.JointAt _, Element.Tube _, Element.BearingAt _ ->
                     new ColumnFields(job.column().orElseThrow()).of(element);
+            case Element.InTheWay i -> ObstacleFields.of(job.surroundings().obstacles().get(i.index()), i.index());
+            case Element.AtTheWheel _ -> ObstacleFields.driver(job.surroundings().driver().orElseThrow());
             case Element.GearElement _, Element.GearArm _, Element.DrivenRod _, Element.Relay _, Element.TieRods _,
                     Element.SteeringArms _, Element.Knuckles _, Element.BeamElement _, Element.Tyres _ -> AxleFields.of(job, element);
         };

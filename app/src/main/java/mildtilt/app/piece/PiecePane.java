@@ -21,6 +21,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import mildtilt.app.look.MeasureField;
 import mildtilt.app.look.Wrap;
+import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.geometry.Point;
 import mildtilt.job.Element;
@@ -49,6 +50,7 @@ public final class PiecePane extends VBox {
         bench.selectionProperty().addListener((_, _, _) -> refresh());
         bench.lengthUnitProperty().addListener((_, _, _) -> refresh());
         bench.jobProperty().addListener((_, _, _) -> refresh());
+        bench.stageProperty().addListener((_, _, _) -> refresh());
         refresh();
     }
 
@@ -56,8 +58,8 @@ public final class PiecePane extends VBox {
         String focused = focusedFieldId();
         body.getChildren().clear();
         Optional<Element> selected = bench.selectionProperty().get()
-                .filter(Element.trainOf(bench.job())::contains);
-        head.setText(selected.map(e -> Element.label(bench.job(), e)).orElse("Vehicle"));
+                .filter(Element.of(bench.job())::contains);
+        head.setText(selected.map(e -> Element.label(bench.job(), e)).orElse(clearance() ? "Own parts and gaps" : "Vehicle"));
         selected.ifPresentOrElse(this::showElement, this::showVehicle);
         if (focused != null && body.lookup("#" + focused) instanceof Node again) {
             again.requestFocus();
@@ -71,11 +73,16 @@ public final class PiecePane extends VBox {
 
     private void showVehicle() {
         GridPane grid = grid();
-        addFields(grid, PieceFields.ofVehicle(bench.job()));
-        Label hint = new Label("Press an element in the strip above, or a point in the drawing, to see and type its sizes.");
+        addFields(grid, clearance() ? ObstacleFields.own(bench.job()) : PieceFields.ofVehicle(bench.job()));
+        Label hint = new Label(clearance() ? "Press something in the way, below or in the drawing, to see and type its sizes."
+                : "Press an element in the strip above, or a point in the drawing, to see and type its sizes.");
         hint.setWrapText(true);
         hint.getStyleClass().add("hint");
         body.getChildren().addAll(hint, grid);
+    }
+
+    private boolean clearance() {
+        return bench.stageProperty().get() == WorkStage.CLEARANCE;
     }
 
     private void showElement(Element element) {
@@ -88,6 +95,9 @@ public final class PiecePane extends VBox {
         // Choices are wider than sizes: in a grid of their own they leave the names of the sizes their room.
         GridPane chosen = grid();
         bench.job().column().ifPresent(c -> addChoices(chosen, new ColumnFields(c).choices(element)));
+        if (element instanceof Element.InTheWay i) {
+            addChoices(chosen, ObstacleFields.choices(bench.job().surroundings().obstacles().get(i.index()), i.index()));
+        }
         for (GridPane g : List.of(grid, chosen)) {
             if (!g.getChildren().isEmpty()) {
                 body.getChildren().add(g);

@@ -1,6 +1,8 @@
 package mildtilt.app.plot;
 
+import java.util.List;
 import java.util.Optional;
+import java.util.function.IntFunction;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.MouseEvent;
@@ -9,7 +11,9 @@ import mildtilt.app.look.CanvasPane;
 import mildtilt.app.look.Fonts;
 import mildtilt.app.look.Ink;
 import mildtilt.app.workbench.HandsPosition;
+import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
+import mildtilt.clearance.GapMap;
 import mildtilt.measure.LengthText;
 import mildtilt.measure.LengthUnit;
 import mildtilt.measure.Quantity;
@@ -28,6 +32,8 @@ final class MapSheet extends CanvasPane {
     /** Margins from here on are all drawn alike, degrees. */
     private static final double AMPLE = 15;
     private static final double CLOSE = 5;
+    /** Of a gap, over what is needed, mm. */
+    private static final double CLOSE_GAP = 5;
 
     private final Workbench bench;
     private double pointedX = Double.NaN;
@@ -42,14 +48,59 @@ final class MapSheet extends CanvasPane {
         bench.handsProperty().addListener((_, _, _) -> redraw());
         bench.lengthUnitProperty().addListener((_, _, _) -> redraw());
         visibleProperty().addListener((_, _, _) -> redraw());
+        bench.stageProperty().addListener((_, _, _) -> redraw());
         addEventHandler(MouseEvent.MOUSE_MOVED, e -> point(e.getX(), e.getY()));
         addEventHandler(MouseEvent.MOUSE_EXITED, _ -> point(Double.NaN, Double.NaN));
         addEventHandler(MouseEvent.MOUSE_PRESSED, e -> take(e.getX(), e.getY()));
         addEventHandler(MouseEvent.MOUSE_DRAGGED, e -> take(e.getX(), e.getY()));
     }
 
-    private Optional<TravelMap> map() {
-        return bench.workedProperty().get().flatMap(w -> w.now().map());
+    /**
+     * A grid of margins to draw: the linkage's limits in degrees, or in the clearance stage the gaps in mm.
+     *
+     * @param close margins below this are drawn as close
+     * @param ample margins from this on all look alike
+     * @param words of the legend: past, close, more, ample
+     * @param reachable of each cell; what stops keep the wheels from is drawn pale
+     */
+    private record Shown(List<Double> steeringWheelDeg, List<Double> travels, double[] margins, boolean[] reachable, double close, double ample,
+            String[] words, IntFunction<String> reading) {
+
+        double margin(int steer, int travel) {
+            return margins[travel * steeringWheelDeg.size() + steer];
+        }
+    }
+
+    private Optional<Shown> map() {
+        return bench.workedProperty().get().flatMap(w -> bench.stageProperty().get() == WorkStage.CLEARANCE
+                ? w.now().clearance().flatMap(c -> c.map()).map(this::gaps) : w.now().map().map(this::limits));
+    }
+
+    private Shown limits(TravelMap m) {
+        return new Shown(m.steeringWheelDeg(), m.travels(), m.cells().stream().mapToDouble(TravelMap.Cell::marginDeg).toArray(), new boolean[0], CLOSE, AMPLE,
+                new String[] {"past a limit", "under " + (int) CLOSE + "°", (int) CLOSE + "° and more", "ample"}, i -> {
+                    TravelMap.Cell cell = m.cells().get(i);
+                    return cell.marginDeg() == TravelMap.NONE_LEFT ? cell.limit().label()
+                            : (cell.marginDeg() < 0 ? Quantity.angle(-cell.marginDeg()).text(bench.lengthUnit()) + " past "
+                                    : Quantity.angle(cell.marginDeg()).text(bench.lengthUnit()) + " to ") + cell.limit().label();
+                });
+    }
+
+    private Shown gaps(GapMap m) {
+        boolean[] reachable = new boolean[m.cells().size()];
+        for (int i = 0; i < reachable.length; i++) {
+            reachable[i] = m.cells().get(i).reachable();
+        }
+        return new Shown(m.steeringWheelDeg(), m.travels(), m.cells().stream().mapToDouble(GapMap.Cell::margin).toArray(), reachable, CLOSE_GAP, GapMap.AMPLE,
+                new String[] {"gap too small", "under " + lengthOf(CLOSE_GAP) + " spare", "more", "plenty"}, i -> {
+                    GapMap.Cell c = m.cells().get(i);
+                    return !c.reachable() ? "beyond the stops" : c.pair() == null ? "plenty of room"
+                            : lengthOf(Math.abs(c.margin())) + (c.margin() < 0 ? " lacking: " : " spare: ") + c.pair();
+                });
+    }
+
+    private String lengthOf(double mm) {
+        return Quantity.length(mm).text(bench.lengthUnit());
     }
 
     private void point(double x, double y) {
@@ -81,7 +132,7 @@ final class MapSheet extends CanvasPane {
         if (!isVisible()) {
             return;
         }
-        Optional<TravelMap> map = map();
+        Optional<Shown> map = map();
         if (map.isEmpty()) {
             g.setFill(ink(Ink.FAINT));
             g.setFont(Fonts.text(14));
@@ -89,18 +140,19 @@ final class MapSheet extends CanvasPane {
             g.fillText("Nothing to draw: this job has no axle, or it can't turn.", LEFT, h / 2, w - LEFT);
             return;
         }
-        TravelMap m = map.get();
+        Shown m = map.get();
         int nx = m.steeringWheelDeg().size();
         int ny = m.travels().size();
         double cw = width() / nx;
         double ch = height() / ny;
         for (int j = 0; j < ny; j++) {
             for (int i = 0; i < nx; i++) {
-                cell(g, m.cell(i, j).marginDeg(), LEFT + i * cw, TOP + (ny - 1 - j) * ch, cw, ch, (i + j) % 3 == 0);
+                boolean out = m.reachable.length > 0 && !m.reachable[j * nx + i];
+                cell(g, m, out ? Double.NaN : m.margin(i, j), LEFT + i * cw, TOP + (ny - 1 - j) * ch, cw, ch, (i + j) % 3 == 0);
             }
         }
         axes(g, m, w, h);
-        legend(g, w);
+        legend(g, m, w);
         double hx = xAt(m, bench.hands().steeringWheelDeg());
         double hy = yAt(m, bench.hands().travelLeft());
         g.setStroke(ink(Ink.LINE));
@@ -110,9 +162,15 @@ final class MapSheet extends CanvasPane {
         reading(g, m, cw, ch, w);
     }
 
-    private void cell(GraphicsContext g, double margin, double x, double y, double cw, double ch, boolean hatch) {
-        double pale = margin < 0 ? 0.25 : margin < CLOSE ? 0.4 : 0.45 + 0.4 * Math.min(1, (margin - CLOSE) / (AMPLE - CLOSE));
-        g.setFill(ink(margin < 0 ? Ink.STOP : margin < CLOSE ? Ink.LOOK : Ink.FINE).interpolate(ink(Ink.PAPER), pale));
+    /** @param margin not a number where the wheels can't go */
+    private void cell(GraphicsContext g, Shown m, double margin, double x, double y, double cw, double ch, boolean hatch) {
+        if (Double.isNaN(margin)) {
+            g.setFill(ink(Ink.GRID));
+            g.fillRect(x, y, cw + 0.7, ch + 0.7);
+            return;
+        }
+        double pale = margin < 0 ? 0.25 : margin < m.close ? 0.4 : 0.45 + 0.4 * Math.min(1, (margin - m.close) / (m.ample - m.close));
+        g.setFill(ink(margin < 0 ? Ink.STOP : margin < m.close ? Ink.LOOK : Ink.FINE).interpolate(ink(Ink.PAPER), pale));
         // A little over its edge, so that no seams show.
         g.fillRect(x, y, cw + 0.7, ch + 0.7);
         if (margin < 0 && hatch) {
@@ -122,12 +180,12 @@ final class MapSheet extends CanvasPane {
         }
     }
 
-    private double xAt(TravelMap m, double sw) {
+    private double xAt(Shown m, double sw) {
         double part = (sw - m.steeringWheelDeg().getFirst()) / (m.steeringWheelDeg().getLast() - m.steeringWheelDeg().getFirst());
         return LEFT + inCells(part, m.steeringWheelDeg().size()) * width();
     }
 
-    private double yAt(TravelMap m, double travel) {
+    private double yAt(Shown m, double travel) {
         double span = m.travels().getLast() - m.travels().getFirst();
         return span == 0 ? TOP + height() / 2
                 : TOP + inCells((m.travels().getLast() - travel) / span, m.travels().size()) * height();
@@ -142,7 +200,7 @@ final class MapSheet extends CanvasPane {
         return cells == 1 ? 0 : (part * cells - 0.5) / (cells - 1);
     }
 
-    private void axes(GraphicsContext g, TravelMap m, double w, double h) {
+    private void axes(GraphicsContext g, Shown m, double w, double h) {
         g.setFill(ink(Ink.LINE));
         g.setFont(Fonts.text(12));
         g.setTextBaseline(VPos.TOP);
@@ -162,32 +220,27 @@ final class MapSheet extends CanvasPane {
         g.fillText(bench.lengthUnit() == LengthUnit.MM ? "mm up" : "in up", 4, h - 5);
     }
 
-    private void legend(GraphicsContext g, double w) {
+    private void legend(GraphicsContext g, Shown m, double w) {
         double x = w - RIGHT + 12;
-        String[] words = {"past a limit", "under " + (int) CLOSE + "°", (int) CLOSE + "° and more", "ample"};
-        double[] margins = {-1, CLOSE - 1, CLOSE, AMPLE};
+        double[] margins = {-1, m.close - 1, m.close, m.ample};
         g.setFont(Fonts.text(12));
         g.setTextAlign(TextAlignment.LEFT);
         g.setTextBaseline(VPos.CENTER);
-        for (int i = 0; i < words.length; i++) {
+        for (int i = 0; i < m.words.length; i++) {
             double y = TOP + 8 + i * 20;
-            cell(g, margins[i], x, y - 6, 12, 12, true);
+            cell(g, m, margins[i], x, y - 6, 12, 12, true);
             g.setFill(ink(Ink.LINE));
-            g.fillText(words[i], x + 18, y, RIGHT - 32);
+            g.fillText(m.words[i], x + 18, y, RIGHT - 32);
         }
     }
 
-    private void reading(GraphicsContext g, TravelMap m, double cw, double ch, double w) {
+    private void reading(GraphicsContext g, Shown m, double cw, double ch, double w) {
         boolean pointing = pointedX >= LEFT && pointedX < LEFT + width() && pointedY >= TOP && pointedY < TOP + height();
         int i = Math.clamp((int) (((pointing ? pointedX : xAt(m, bench.hands().steeringWheelDeg())) - LEFT) / cw), 0, m.steeringWheelDeg().size() - 1);
         int j = Math.clamp(m.travels().size() - 1 - (int) (((pointing ? pointedY : yAt(m, bench.hands().travelLeft())) - TOP) / ch), 0,
                 m.travels().size() - 1);
-        TravelMap.Cell cell = m.cell(i, j);
         String text = LengthText.decimal(m.steeringWheelDeg().get(i), 0) + "°, "
-                + Quantity.length(m.travels().get(j)).text(bench.lengthUnit()) + ": "
-                + (cell.marginDeg() == TravelMap.NONE_LEFT ? cell.limit().label()
-                        : (cell.marginDeg() < 0 ? Quantity.angle(-cell.marginDeg()).text(bench.lengthUnit()) + " past "
-                                : Quantity.angle(cell.marginDeg()).text(bench.lengthUnit()) + " to ") + cell.limit().label());
+                + Quantity.length(m.travels().get(j)).text(bench.lengthUnit()) + ": " + m.reading.apply(j * m.steeringWheelDeg().size() + i);
         g.setFill(ink(pointing ? Ink.ACCENT : Ink.LINE));
         g.setFont(Fonts.figure(13));
         g.setTextAlign(TextAlignment.RIGHT);

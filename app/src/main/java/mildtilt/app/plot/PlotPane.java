@@ -34,7 +34,9 @@ public final class PlotPane extends VBox {
         choice.valueProperty().addListener((_, _, c) -> sheet.show(c));
         choice.setValue(Curve.COLUMN_TURN);
         bench.stageProperty().addListener((_, _, stage) -> {
-            if (stage == WorkStage.COLUMN) {
+            if (stage == WorkStage.CLEARANCE) {
+                showMap.setSelected(true);
+            } else if (stage == WorkStage.COLUMN) {
                 choice.setValue(Curve.COLUMN_TURN);
                 showMap.setSelected(false);
             } else if (choice.getValue() == Curve.COLUMN_TURN) {

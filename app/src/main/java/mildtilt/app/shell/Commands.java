@@ -59,6 +59,7 @@ final class Commands {
                 always("Save as…", "Shortcut+Shift+S", () -> documents.saveAs(window)),
                 always("Save the job card as PDF…", "Shortcut+P", () -> documents.saveJobCard(window)),
                 always("Save curves and points as CSV…", "Shortcut+E", () -> documents.saveCsv(window)),
+                always("Take in a scan…", "Shortcut+I", () -> documents.openScan(window)),
                 unkeyed("Save a copy of the catalogue…", () -> documents.saveCatalogue(window)),
                 unkeyed("Use a catalogue…", () -> documents.openCatalogue(window)),
                 unkeyed("Use the catalogue that ships", () -> documents.dropCatalogue(window)),
@@ -74,7 +75,10 @@ final class Commands {
                 tab("Phasing", "Shortcut+Alt+5", SideTab.PHASING),
                 tab("Holding", "Shortcut+Alt+6", SideTab.HOLDING),
                 tab("Range", "Shortcut+Alt+7", SideTab.RANGE),
-                tab("Rules", "Shortcut+Alt+8", SideTab.RULES))));
+                tab("Rules", "Shortcut+Alt+8", SideTab.RULES),
+                tab("In the way", "Shortcut+Alt+9", SideTab.IN_THE_WAY),
+                tab("Gaps", "Shortcut+Alt+0", SideTab.GAPS),
+                tab("Routes", "Shortcut+R", SideTab.ROUTE))));
         groups.add(new Group("View", List.of(
                 always("Side", "Shortcut+1", () -> bay.enlarge(0)),
                 always("Plan", "Shortcut+2", () -> bay.enlarge(1)),
@@ -89,7 +93,8 @@ final class Commands {
                 always("Look down", "Shortcut+Shift+Down", () -> bay.pan(0, -60)),
                 always("Linkage stage", "Alt+1", () -> bench.stageProperty().set(WorkStage.LINKAGE)),
                 always("Column stage", "Alt+2", () -> bench.stageProperty().set(WorkStage.COLUMN)),
-                always("Make stage", "Alt+3", () -> bench.stageProperty().set(WorkStage.MAKE)),
+                always("Clearance stage", "Alt+3", () -> bench.stageProperty().set(WorkStage.CLEARANCE)),
+                always("Make stage", "Alt+4", () -> bench.stageProperty().set(WorkStage.MAKE)),
                 always("Next unit of length", "Shortcut+U", this::nextUnit),
                 always("Light or dark", "Shortcut+D",
                         () -> theme.set(theme.get() == Theme.LIGHT ? Theme.DARK : Theme.LIGHT)))));
@@ -148,7 +153,7 @@ final class Commands {
                     menu.getItems().add(ofDemos("New job with", DemoJob::steering, d -> documents.newLike(window, d)));
                     menu.getItems().add(ofDemos("Demo vehicles", d -> d.title() + ": " + d.steering(), d -> documents.openDemo(window, d)));
                 }
-                if (c.name.equals("Quit") || c.name.equals("Linkage stage") || c.name.equals("Notes") || c.name.equals("Phasing") || c.name.equals("Save a copy of the catalogue…")) {
+                if (c.name.equals("Quit") || c.name.equals("Linkage stage") || c.name.equals("Notes") || c.name.equals("Phasing") || c.name.equals("In the way") || c.name.equals("Save a copy of the catalogue…")) {
                     menu.getItems().add(new SeparatorMenuItem());
                 }
                 menu.getItems().add(item);

@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.CompletionException;
 import javafx.application.Platform;
 import javafx.scene.control.Alert;
 import javafx.scene.control.ButtonBar;
@@ -25,8 +26,11 @@ import mildtilt.format.JobCardPdf;
 import mildtilt.format.JobFile;
 import mildtilt.format.JobFileException;
 import mildtilt.format.RulesFile;
+import mildtilt.format.ScanFile;
+import mildtilt.job.Element;
 import mildtilt.job.Job;
 import mildtilt.measure.LengthUnit;
+import mildtilt.obstacle.Obstacle;
 import mildtilt.rules.Rules;
 import mildtilt.steer.Grid;
 
@@ -156,6 +160,35 @@ public final class Documents {
                 tell(owner, "That rule set was not taken. The job is judged by the one it had.", e.getMessage());
             }
         });
+    }
+
+    /** Asks for a scan, in which unit it is and whether what is wrong with it matters, and puts it in the way. */
+    public void openScan(Window owner) {
+        prompt.open(owner, "Take in a scan", Kind.SCAN).ifPresent(p -> {
+            bench.say("Reading " + p.getFileName() + " …");
+            CompletableFuture.supplyAsync(() -> {
+                try {
+                    return ScanFile.read(p);
+                } catch (JobFileException e) {
+                    throw new CompletionException(e);
+                }
+            }).whenComplete((read, problem) -> Platform.runLater(() -> {
+                bench.say("");
+                if (problem != null) {
+                    tell(owner, "That scan was not taken in. The job is as it was.", String.valueOf((problem.getCause() == null ? problem : problem.getCause()).getMessage()));
+                } else {
+                    new ScanQuestion(owner, read, bench.job().vehicle().wheelbase(), bench.lengthUnit()).ask().ifPresent(unit -> takeScan(read, unit));
+                }
+            }));
+        });
+    }
+
+    private void takeScan(ScanFile.Read read, ScanFile.Unit unit) {
+        String name = read.file().replaceFirst("\\.[^.]*$", "");
+        int index = bench.job().surroundings().obstacles().size();
+        if (bench.edit("Take in the scan " + read.file(), j -> j.editSurroundings(s -> s.with(Obstacle.fixed(s.free(name), ScanQuestion.placed(read, unit)))))) {
+            bench.selectionProperty().set(Optional.of(new Element.InTheWay(index)));
+        }
     }
 
     /** Takes up the user's own catalogue if there is one. */

@@ -2,7 +2,11 @@ package mildtilt.app.shell;
 
 import java.io.File;
 import java.nio.file.Path;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Stream;
 import javafx.stage.DirectoryChooser;
 import javafx.stage.FileChooser;
 import javafx.stage.Window;
@@ -18,14 +22,17 @@ public interface FilePrompt {
         JOB("Mild Tilt jobs", JobFile.ENDING),
         CARD("PDF", ".pdf"),
         RULES("Mild Tilt rule sets", RulesFile.ENDING),
-        CATALOGUE("Mild Tilt catalogues", ".json");
+        CATALOGUE("Mild Tilt catalogues", ".json"),
+        SCAN("Scans: STL or OBJ", ".stl", ".obj");
 
         private final String label;
         private final String ending;
+        private final List<String> patterns;
 
-        Kind(String label, String ending) {
+        Kind(String label, String... endings) {
             this.label = label;
-            this.ending = ending;
+            ending = endings[0];
+            patterns = Arrays.stream(endings).flatMap(e -> Stream.of("*" + e, "*" + e.toUpperCase(Locale.ROOT))).toList();
         }
     }
 
@@ -62,7 +69,7 @@ public interface FilePrompt {
             private FileChooser chooser(String title, Kind kind) {
                 FileChooser chooser = new FileChooser();
                 chooser.setTitle(title);
-                chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter(kind.label, "*" + kind.ending));
+                chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter(kind.label, kind.patterns));
                 return chooser;
             }
 

@@ -21,6 +21,9 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.stage.Stage;
 import mildtilt.app.bay.BayPane;
+import mildtilt.app.clearance.GapsPane;
+import mildtilt.app.clearance.ObstaclesPane;
+import mildtilt.app.clearance.RoutePane;
 import mildtilt.app.column.HoldingPane;
 import mildtilt.app.column.PhasingPane;
 import mildtilt.app.column.RangePane;
@@ -79,7 +82,7 @@ public final class Shell {
         Commands commands = new Commands(window, bench, documents, bay, theme);
         PiecePane piece = new PiecePane(bench);
         // The other uses of the side need the room.
-        piece.visibleProperty().bind(bench.sideTabProperty().isEqualTo(SideTab.NOTES));
+        piece.visibleProperty().bind(bench.sideTabProperty().isEqualTo(SideTab.NOTES).or(bench.sideTabProperty().isEqualTo(SideTab.IN_THE_WAY)));
         piece.managedProperty().bind(piece.visibleProperty());
         VBox side = new VBox(piece, sideTabs(), sidePanes());
         side.getStyleClass().add("side");
@@ -177,6 +180,9 @@ public final class Shell {
                 case PHASING -> new PhasingPane(bench);
                 case HOLDING -> new HoldingPane(bench);
                 case RANGE -> new RangePane(bench);
+                case IN_THE_WAY -> new ObstaclesPane(bench, () -> documents.openScan(window));
+                case GAPS -> new GapsPane(bench);
+                case ROUTE -> new RoutePane(bench);
                 case RULES -> new RulesPane(bench, () -> documents.saveRules(window), () -> documents.openRules(window));
             };
             pane.visibleProperty().bind(bench.sideTabProperty().isEqualTo(t));

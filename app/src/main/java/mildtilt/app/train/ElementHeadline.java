@@ -39,6 +39,8 @@ final class ElementHeadline {
             case Element.SteeringArms _ -> text(a.steer().flatMap(s -> s.ackermannAt20Pct()), Unit.PERCENT, unit);
             case Element.Knuckles _ -> text(a.steer().map(s -> s.worstNormalBumpSteerDeg()), Unit.ANGLE, unit);
             case Element.Tyres _ -> text(a.steer().map(s -> s.lock(Side.LEFT).turn()).map(Turn::innerDeg), Unit.ANGLE, unit);
+            case Element.InTheWay i -> text(a.clearance().flatMap(c -> c.pairs().stream().filter(p -> p.has(i)).findFirst()).map(p -> p.gap()), Unit.LENGTH, unit);
+            case Element.AtTheWheel d -> text(a.clearance().flatMap(c -> c.pairs().stream().filter(p -> p.has(d)).findFirst()).map(p -> p.gap()), Unit.LENGTH, unit);
         };
     }
 
@@ -63,7 +65,7 @@ final class ElementHeadline {
             case Element.JointAt j -> c.joints().get(j.index()).typical();
             case Element.BearingAt b -> c.bearings().get(b.index()).typical();
             case Element.Wheel _, Element.Tube _, Element.GearElement _, Element.GearArm _, Element.DrivenRod _, Element.Relay _, Element.TieRods _,
-                    Element.SteeringArms _, Element.Knuckles _, Element.BeamElement _, Element.Tyres _ -> false;
+                    Element.SteeringArms _, Element.Knuckles _, Element.BeamElement _, Element.Tyres _, Element.InTheWay _, Element.AtTheWheel _ -> false;
         }).orElse(false);
     }
 
@@ -83,6 +85,7 @@ final class ElementHeadline {
             case Element.SteeringArms _ -> "Ackermann 20°";
             case Element.Knuckles _ -> "bump steer";
             case Element.Tyres _ -> "left lock, inner";
+            case Element.InTheWay _, Element.AtTheWheel _ -> "smallest gap";
         };
     }
 }

@@ -122,6 +122,8 @@ final class ElementIcon extends InkedPane {
                 g.strokeOval(11, 1, 24, 24);
                 g.strokeOval(18, 8, 10, 10);
             }
+            case Element.InTheWay _ -> g.strokeRect(8, 6, 28, 14);
+            case Element.AtTheWheel _ -> g.strokePolyline(new double[] {6, 20, 34}, new double[] {12, 4, 22}, 3);
         }
     }
 

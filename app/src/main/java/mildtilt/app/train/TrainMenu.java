@@ -36,7 +36,7 @@ final class TrainMenu {
             case Element.Tube _ -> tube(parts);
             case Element.BearingAt b -> bearing(b.index(), parts);
             case Element.Wheel _, Element.GearElement _, Element.GearArm _, Element.DrivenRod _, Element.Relay _, Element.TieRods _,
-                    Element.SteeringArms _, Element.Knuckles _, Element.BeamElement _, Element.Tyres _ -> List.of();
+                    Element.SteeringArms _, Element.Knuckles _, Element.BeamElement _, Element.Tyres _, Element.InTheWay _, Element.AtTheWheel _ -> List.of();
         };
     }
 

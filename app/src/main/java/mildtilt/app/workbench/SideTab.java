@@ -9,7 +9,10 @@ public enum SideTab {
     PHASING("Phasing"),
     HOLDING("Holding"),
     RANGE("Range"),
-    RULES("Rules");
+    RULES("Rules"),
+    IN_THE_WAY("In the way"),
+    GAPS("Gaps"),
+    ROUTE("Route");
 
     private final String label;
 
@@ -26,6 +29,7 @@ public enum SideTab {
             case NOTES -> true;
             case KNUCKLE, WORK_OUT, VARIANTS -> stage == WorkStage.LINKAGE;
             case PHASING, HOLDING, RANGE, RULES -> stage == WorkStage.COLUMN;
+            case IN_THE_WAY, GAPS, ROUTE -> stage == WorkStage.CLEARANCE;
         };
     }
 }

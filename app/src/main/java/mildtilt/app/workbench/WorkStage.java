@@ -4,6 +4,7 @@ package mildtilt.app.workbench;
 public enum WorkStage {
     LINKAGE("Linkage"),
     COLUMN("Column"),
+    CLEARANCE("Clearance"),
     MAKE("Make");
 
     private final String label;

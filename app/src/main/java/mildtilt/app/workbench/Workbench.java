@@ -1,6 +1,7 @@
 package mildtilt.app.workbench;
 
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import javafx.beans.property.ObjectProperty;
@@ -8,6 +9,7 @@ import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleObjectProperty;
 import mildtilt.catalogue.Catalogue;
+import mildtilt.clearance.PairGap;
 import mildtilt.drawing.LockArcs;
 import mildtilt.drawing.Sketch;
 import mildtilt.format.CatalogueFile;
@@ -15,12 +17,14 @@ import mildtilt.format.JobFileException;
 import mildtilt.format.JobReader;
 import mildtilt.format.JobWriter;
 import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.linkage.WheelTravel;
 import mildtilt.measure.LengthUnit;
+import mildtilt.obstacle.Surroundings;
 import mildtilt.steer.AxlePose;
 import mildtilt.steer.SteeringTrain;
 import org.jspecify.annotations.Nullable;
@@ -47,6 +51,8 @@ public final class Workbench implements AutoCloseable {
     private final ObjectProperty<Compared> compared = new SimpleObjectProperty<>(Compared.LAST_CHANGE);
     private final ObjectProperty<Catalogue> catalogue = new SimpleObjectProperty<>(CatalogueFile.shipped());
     private final ObjectProperty<SideTab> sideTab = new SimpleObjectProperty<>(SideTab.NOTES);
+    private final ObjectProperty<Optional<Ghost>> ghost = new SimpleObjectProperty<>(Optional.empty());
+    private final ObjectProperty<Optional<PairGap>> shownGap = new SimpleObjectProperty<>(Optional.empty());
     private final ObjectProperty<Message> message = new SimpleObjectProperty<>(new Message("", false));
     private final History history = new History();
     private final AnalysisRunner runner;
@@ -127,6 +133,35 @@ public final class Workbench implements AutoCloseable {
         return catalogue;
     }
 
+    /** A route that is looked at and not taken. @param of the job it was found for */
+    public record Ghost(Job of, List<Point> points) {}
+
+    public ObjectProperty<Optional<Ghost>> ghostProperty() {
+        return ghost;
+    }
+
+    /** The ghost, as long as the job is the one it was found for. */
+    public Optional<List<Point>> ghost() {
+        return ghost.get().filter(g -> g.of == job()).map(Ghost::points);
+    }
+
+    /** A pair whose smallest gap is being looked at. */
+    public ObjectProperty<Optional<PairGap>> shownGapProperty() {
+        return shownGap;
+    }
+
+    /** The pair looked at, as long as the hands are where its gap is smallest. */
+    public Optional<PairGap> shownGap() {
+        return shownGap.get().filter(p -> hands.get().equals(within(new HandsPosition(p.where().steeringWheelDeg(), p.where().travelLeft(), p.where().travelRight()))));
+    }
+
+    /** Takes the hands to where a pair is nearest to each other. */
+    public void lookAt(PairGap pair) {
+        shownGap.set(Optional.empty());
+        moveHands(new HandsPosition(pair.where().steeringWheelDeg(), pair.where().travelLeft(), pair.where().travelRight()));
+        shownGap.set(Optional.of(pair));
+    }
+
     public ObjectProperty<Compared> comparedProperty() {
         return compared;
     }
@@ -170,7 +205,7 @@ public final class Workbench implements AutoCloseable {
         HandsPosition h = hands.get();
         if (scene == null || scene.train != train || !scene.hands.equals(h)) {
             Optional<AxlePose> pose = train.axle().map(_ -> train.pose(h.steeringWheelDeg(), h.travelLeft(), h.travelRight()));
-            scene = new Scene(train, h, pose, Sketch.of(job(), train, h.steeringWheelDeg(), pose, lockArcs()));
+            scene = new Scene(train, h, pose, Sketch.of(job(), train, h.steeringWheelDeg(), h.travelLeft(), h.travelRight(), pose, lockArcs()));
         }
         return scene;
     }
@@ -224,7 +259,7 @@ public final class Workbench implements AutoCloseable {
     /** A size no job file may hold, such as a joint that allows 400 degrees, is refused when it is typed. */
     private boolean fitsFile(Job after) {
         try {
-            JobReader.read(JobWriter.write(after));
+            JobReader.read(JobWriter.write(after.editSurroundings(Surroundings::withScansThinned)));
             return true;
         } catch (JobFileException e) {
             refuse("That can't be. " + e.getMessage() + " Nothing was changed.");
@@ -326,6 +361,7 @@ public final class Workbench implements AutoCloseable {
 
     private void put(Job j) {
         train = new SteeringTrain(j);
+        shownGap.set(Optional.empty());
         job.set(j);
         hands.set(within(hands.get()));
         requestAnalysis();

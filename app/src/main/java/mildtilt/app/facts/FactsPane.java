@@ -1,4 +1,4 @@
-package mildtilt.app.column;
+package mildtilt.app.facts;
 
 import java.util.List;
 import java.util.Optional;
@@ -20,13 +20,13 @@ import mildtilt.measure.Phrase;
 import mildtilt.measure.Quantity;
 
 /** A pane at the side that tells what was worked out, anew whenever that changes and the pane is in sight. */
-abstract class FactsPane extends VBox {
+public abstract class FactsPane extends VBox {
 
-    final Workbench bench;
+    protected final Workbench bench;
     private final VBox body = new VBox();
     private Optional<List<Object>> shown = Optional.empty();
 
-    FactsPane(Workbench bench, String id) {
+    protected FactsPane(Workbench bench, String id) {
         this.bench = bench;
         setId(id);
         getStyleClass().add("tab-pane-body");
@@ -39,7 +39,7 @@ abstract class FactsPane extends VBox {
     }
 
     /** To be called by the subclass once it is made. What is being typed elsewhere in the pane is not disturbed without need. */
-    final void refresh() {
+    protected final void refresh() {
         if (!isVisible() || bench.workedProperty().get().isEmpty()) {
             return;
         }
@@ -52,16 +52,17 @@ abstract class FactsPane extends VBox {
         Optional<String> focused = Optional.ofNullable(getScene()).map(Scene::getFocusOwner)
                 .filter(n -> n.getId() != null && body.lookup("#" + n.getId()) == n).map(Node::getId);
         body.getChildren().clear();
-        if (worked.now().column().isEmpty()) {
-            add(Wrap.text("This job has no column yet.", "hint"));
-        } else {
-            show(worked);
-        }
+        missing(worked).ifPresentOrElse(why -> add(Wrap.text(why, "hint")), () -> show(worked));
         focused.map(id -> body.lookup("#" + id)).ifPresent(Node::requestFocus);
     }
 
+    /** Why there is nothing to tell, if there is not. */
+    protected Optional<String> missing(Worked worked) {
+        return worked.now().column().isEmpty() ? Optional.of("This job has no column yet.") : Optional.empty();
+    }
+
     /** What the pane is made from: while that stays the same, so does the pane. */
-    Object basis(Worked worked) {
+    protected Object basis(Worked worked) {
         return new SameOnly(worked.now());
     }
 
@@ -78,32 +79,32 @@ abstract class FactsPane extends VBox {
         }
     }
 
-    /** Adds everything to the empty pane; the job has a column. */
-    abstract void show(Worked worked);
+    /** Adds everything to the empty pane; nothing it needs is missing. */
+    protected abstract void show(Worked worked);
 
-    final void add(Node node) {
+    protected final void add(Node node) {
         body.getChildren().add(node);
     }
 
-    final void head(String text) {
+    protected final void head(String text) {
         Label l = new Label(text);
         l.getStyleClass().add("sub-head");
         add(l);
     }
 
-    final void say(String text) {
+    protected final void say(String text) {
         add(Wrap.text(text, "step"));
     }
 
-    final void say(String text, Quantity... figures) {
+    protected final void say(String text, Quantity... figures) {
         say(Phrase.of(text, figures).text(bench.lengthUnit()));
     }
 
-    final void hint(String text) {
+    protected final void hint(String text) {
         add(Wrap.text(text, "hint"));
     }
 
-    final Button button(String text, String id, Runnable run) {
+    protected final Button button(String text, String id, Runnable run) {
         Button b = new Button(text);
         b.setId(id);
         b.setWrapText(true);
@@ -113,16 +114,16 @@ abstract class FactsPane extends VBox {
         return b;
     }
 
-    final void change(String text, String id, String change, UnaryOperator<Job> edit) {
+    protected final void change(String text, String id, String change, UnaryOperator<Job> edit) {
         button(text, id, () -> bench.edit(change, edit));
     }
 
-    final String text(Quantity q) {
+    protected final String text(Quantity q) {
         return q.text(bench.lengthUnit());
     }
 
     /** A table: the first column takes what room there is, the others stand to the right. */
-    final void table(List<String> heads, List<List<String>> rows) {
+    protected final void table(List<String> heads, List<List<String>> rows) {
         GridPane grid = new GridPane();
         grid.getStyleClass().add("facts-grid");
         for (int i = 0; i < heads.size(); i++) {

@@ -1,0 +1,118 @@
+package mildtilt.app.clearance;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import mildtilt.app.facts.FactsPane;
+import mildtilt.app.workbench.Workbench;
+import mildtilt.app.workbench.Worked;
+import mildtilt.clearance.ClearanceFigures;
+import mildtilt.clearance.LargestTyre;
+import mildtilt.clearance.LockKept;
+import mildtilt.clearance.Notch;
+import mildtilt.clearance.PairGap;
+import mildtilt.geometry.Side;
+import mildtilt.job.Job;
+import mildtilt.measure.Phrase;
+import mildtilt.measure.Quantity;
+
+/** The smallest gaps, with a press that takes the hands to each; what the lock keeps, notches, the largest tyre. */
+public final class GapsPane extends FactsPane {
+
+    private static final int SHOWN = 24;
+
+    public GapsPane(Workbench bench) {
+        super(bench, "gaps-pane");
+        refresh();
+    }
+
+    @Override
+    protected Optional<String> missing(Worked worked) {
+        return worked.now().clearance().isEmpty() ? Optional.of("The wheels can't be assembled anywhere, so no gap can be told. The notes say why.") : Optional.empty();
+    }
+
+    @Override
+    protected void show(Worked worked) {
+        ClearanceFigures f = worked.now().clearance().orElseThrow();
+        head("Smallest gaps over the whole range");
+        hint(f.looked() + " pairs looked at in " + f.positions() + " positions of steering, travel and the wheel's adjustment. Press one to take the hands there.");
+        for (int i = 0; i < Math.min(SHOWN, f.pairs().size()); i++) {
+            pair(f.pairs().get(i), i);
+        }
+        if (f.pairs().isEmpty()) {
+            say("Nothing comes within {0} of what it needs.", Quantity.length(ClearanceFigures.NEAR));
+        } else if (f.pairs().size() > SHOWN) {
+            hint((f.pairs().size() - SHOWN) + " more leave still more room; gaps.csv has them all.");
+        }
+        f.lock().ifPresent(l -> lock(l, worked.now().job()));
+        notches(f.notches());
+        tyre(f.tyre());
+        taken(f.assumed());
+    }
+
+    private void pair(PairGap p, int index) {
+        String state = p.touches() ? "touches" : p.margin() < 0 ? "short" : "fine";
+        String where = p.steered() ? p.where().words() : p.where().column().isEmpty() ? "always" : p.where().column();
+        button(p.label() + "\n" + text(Quantity.length(p.gap())) + " of " + text(Quantity.length(p.need())) + " needed, " + where + ": " + state, "gap-" + index, () -> {
+            bench.selectionProperty().set(Optional.of(p.firstElement()));
+            bench.lookAt(p);
+        }).getStyleClass().addAll("gap-row", "gap-" + state);
+    }
+
+    private void lock(LockKept l, Job job) {
+        head("What the gaps leave of the steering");
+        List<List<String>> rows = new ArrayList<>();
+        for (double travel : new double[] {job.vehicle().bump(), 0, -job.vehicle().droop()}) {
+            LockKept.Row r = l.at(travel);
+            rows.add(List.of(travel > 0 ? "full bump" : travel < 0 ? "full droop" : "ride height", kept(r.left()), kept(r.right())));
+        }
+        table(List.of("inner wheel, kept of lock", "left", "right"), rows);
+        for (Side way : Side.values()) {
+            l.stop(way).ifPresent(w -> say("Turning " + way.label() + ", the stop must act at {0} of the inner wheel ({1} of the outer) to keep the gap: " + w.pair().orElse("") + ".",
+                    Quantity.angle(w.keptDeg()), Quantity.angle(w.outerDeg())));
+        }
+        l.freeBumpAtLock().ifPresent(z -> say("With full lock on, {0} of bump is free of the whole {1}.", Quantity.length(z), Quantity.length(job.vehicle().bump())));
+        l.freeDroopAtLock().ifPresent(z -> say("With full lock on, {0} of droop is free of the whole {1}.", Quantity.length(z), Quantity.length(job.vehicle().droop())));
+        if (l.stop(Side.LEFT).isEmpty() && l.stop(Side.RIGHT).isEmpty()) {
+            hint("No gap asks for an earlier stop.");
+        }
+    }
+
+    private String kept(LockKept.Way w) {
+        return text(Quantity.angle(w.keptDeg())) + (w.costs() ? " of " + text(Quantity.angle(w.lockDeg())) : "");
+    }
+
+    private void notches(List<Notch> notches) {
+        if (notches.isEmpty()) {
+            return;
+        }
+        head("Notches");
+        for (Notch n : notches) {
+            say(n.rail() + ", " + n.face().label() + ", for " + n.by() + ": {0} deep, {1} along, {2} across. " + (n.through()
+                            ? "That is more than half of it: a notch will not do, lead the rail or the column elsewhere." : "Boxing plate {3} long."),
+                    Quantity.length(n.depth()), Quantity.length(n.width()), Quantity.length(n.height()), Quantity.length(n.boxing()));
+        }
+        hint("Measured with the needed gap round what passes. A notched rail is weaker: box it in, and keep notches away from where the suspension and the gear are fixed.");
+    }
+
+    private void tyre(Optional<LargestTyre> tyre) {
+        head("Largest tyre");
+        tyre.ifPresentOrElse(t -> {
+            say("At this width up to {0} across" + ends(t.diameterBy()) + "; at this diameter up to {1} wide" + ends(t.widthBy()) + ".", Quantity.length(t.diameter()), Quantity.length(t.width()));
+            hint("The wheel centre stays where it is. Makers' widths are nominal: measure the tyre on its rim.");
+        }, () -> hint("Nothing stands near enough to the tyres to limit them."));
+    }
+
+    private static String ends(String by) {
+        return by.isEmpty() ? " at least" : ", ended by " + by;
+    }
+
+    private void taken(List<Phrase> assumed) {
+        if (!assumed.isEmpty()) {
+            head("Sizes taken, not measured");
+            say(assumed.stream().map(a -> a.text(bench.lengthUnit())).collect(Collectors.joining("; ")) + ".");
+            hint("Mend them in the fields above the list of what is in the way, with nothing selected.");
+        }
+    }
+}

@@ -1,0 +1,188 @@
+package mildtilt.app.clearance;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import mildtilt.app.look.Wrap;
+import mildtilt.app.workbench.Workbench;
+import mildtilt.clearance.PairGap;
+import mildtilt.geometry.Point;
+import mildtilt.geometry.Vector;
+import mildtilt.job.Element;
+import mildtilt.job.Job;
+import mildtilt.measure.Quantity;
+import mildtilt.obstacle.Driver;
+import mildtilt.obstacle.Obstacle;
+import mildtilt.obstacle.Shape;
+import mildtilt.obstacle.Sweep;
+
+/** What is in the way, one row each: put in, copied to the other side, taken out. */
+public final class ObstaclesPane extends VBox {
+
+    private final Workbench bench;
+    private final Runnable takeScan;
+    private final VBox list = new VBox();
+
+    /** @param takeScan asks for a scan to take in */
+    public ObstaclesPane(Workbench bench, Runnable takeScan) {
+        this.bench = bench;
+        this.takeScan = takeScan;
+        setId("in-the-way-pane");
+        getStyleClass().add("tab-pane-body");
+        VBox body = new VBox(adding(), list);
+        body.getStyleClass().add("tab-body");
+        list.getStyleClass().add("obstacle-list");
+        getChildren().add(Wrap.tall(body));
+        bench.jobProperty().addListener((_, _, _) -> refresh());
+        bench.workedProperty().addListener((_, _, _) -> refresh());
+        bench.selectionProperty().addListener((_, _, _) -> refresh());
+        bench.lengthUnitProperty().addListener((_, _, _) -> refresh());
+        visibleProperty().addListener((_, _, _) -> refresh());
+        refresh();
+    }
+
+    private Node adding() {
+        MenuButton add = new MenuButton("Put something in the way");
+        add.setId("add-obstacle");
+        add.getItems().addAll(
+                item("Box: battery, engine, frame rail", "add-box", () -> put("box", new Shape.Box(spot(), 200, 150, 150))),
+                item("Tube: exhaust, hose, brace", "add-tube", () -> put("tube", new Shape.Tube(List.of(spot(), spot().plus(new Vector(250, 0, 0))), 40))),
+                item("Cylinder: filter, motor", "add-cylinder", () -> put("cylinder", new Shape.Cylinder(spot(), spot().plus(new Vector(0, 0, 150)), 90))),
+                item("Plate: bulkhead, floor, bracket", "add-plate", () -> put("plate", new Shape.Plate(List.of(spot(), spot().plus(new Vector(0, 200, 0)),
+                        spot().plus(new Vector(0, 200, 200)), spot().plus(new Vector(0, 0, 200))), 4))),
+                item("Sphere: anything round", "add-sphere", () -> put("sphere", new Shape.Sphere(spot(), 100))),
+                item("A scan, from STL or OBJ…", "add-scan", takeScan),
+                item("The driver", "add-driver", this::putDriver));
+        HBox row = new HBox(8, add);
+        row.setAlignment(Pos.CENTER_LEFT);
+        return row;
+    }
+
+    private static MenuItem item(String text, String id, Runnable run) {
+        MenuItem i = new MenuItem(text);
+        i.setId(id);
+        i.setOnAction(_ -> run.run());
+        return i;
+    }
+
+    /** Beside the middle of the column, where it is seen and touches nothing at once. */
+    private Point spot() {
+        return bench.job().column().map(c -> c.hub().midwayTo(c.gearInput()).plus(new Vector(0, 300, 0))).orElse(new Point(-400, 300, 500));
+    }
+
+    private void put(String name, Shape shape) {
+        String free = bench.job().surroundings().free(name);
+        int index = bench.job().surroundings().obstacles().size();
+        if (bench.edit("Put a " + name + " in the way", j -> j.editSurroundings(s -> s.with(Obstacle.fixed(free, shape))))) {
+            bench.selectionProperty().set(Optional.of(new Element.InTheWay(index)));
+        }
+    }
+
+    private void putDriver() {
+        Point hub = bench.job().column().map(c -> c.hub()).orElse(new Point(-1000, 350, 1000));
+        if (bench.job().surroundings().driver().isPresent()) {
+            bench.refuse("There is a driver already: press it in the list to see the measures.");
+        } else if (bench.edit("Put the driver in the seat", j -> j.editSurroundings(s -> s.withDriver(Optional.of(Driver.behind(hub)))))) {
+            bench.selectionProperty().set(Optional.of(new Element.AtTheWheel()));
+        }
+    }
+
+    private void refresh() {
+        if (!isVisible()) {
+            return;
+        }
+        List<Node> rows = new ArrayList<>();
+        Job job = bench.job();
+        for (int i = 0; i < job.surroundings().obstacles().size(); i++) {
+            rows.add(row(new Element.InTheWay(i), job.surroundings().obstacles().get(i).name(), words(job.surroundings().obstacles().get(i))));
+        }
+        job.surroundings().driver().ifPresent(_ -> rows.add(row(new Element.AtTheWheel(), "Driver", "legs, and knuckles on the rim")));
+        if (rows.isEmpty()) {
+            rows.add(Wrap.text("Nothing yet. Put in what the column and the wheels must pass: frame rails, engine, battery, pedals, exhaust, the driver. "
+                    + "The vehicle's own tyres, rims, arms, rods and shafts are looked at without being drawn.", "hint"));
+        }
+        if (!job.surroundings().meant().isEmpty()) {
+            int n = job.surroundings().meant().size();
+            Button again = new Button("Look at the " + n + (n == 1 ? " pair that is" : " pairs that are") + " left out again");
+            again.setId("look-again");
+            again.setOnAction(_ -> bench.edit("Look at all pairs again", j -> j.editSurroundings(s -> s.leavingOutNone())));
+            rows.add(again);
+        }
+        list.getChildren().setAll(rows);
+    }
+
+    private String words(Obstacle o) {
+        return o.shape().label() + (o.hot() ? ", hot" : "") + " on the " + o.carrier().label() + (o.sweep() instanceof Sweep.Still ? "" : ", " + o.sweep().label())
+                + (o.takesBearings() ? ", takes bearings" : "");
+    }
+
+    private Node row(Element e, String name, String about) {
+        Label title = Wrap.text(name, "obstacle-name");
+        Label what = Wrap.text(about, "hint");
+        VBox words = new VBox(title, what);
+        HBox.setHgrow(words, Priority.ALWAYS);
+        Label gap = new Label(gap(e));
+        gap.getStyleClass().add("facts-figure");
+        gap.setMinWidth(Region.USE_PREF_SIZE);
+        HBox row = new HBox(8, words, gap);
+        row.setAlignment(Pos.CENTER_LEFT);
+        if (e instanceof Element.InTheWay i) {
+            MenuButton more = new MenuButton("");
+            more.getStyleClass().add("row-menu");
+            more.setId("more-" + i.index());
+            more.setAccessibleText("More for " + name);
+            more.getItems().addAll(
+                    item("Put the same on the other side", "mirror-" + i.index(), () -> mirror(i.index())),
+                    item("Take it out", "remove-" + i.index(), () -> takeOut("Take out " + name, j -> j.editSurroundings(s -> s.without(i.index())))));
+            row.getChildren().add(more);
+        } else {
+            MenuButton more = new MenuButton("");
+            more.getStyleClass().add("row-menu");
+            more.setId("more-driver");
+            more.getItems().add(item("Take the driver out", "remove-driver", () -> takeOut("Take the driver out", j -> j.editSurroundings(s -> s.withDriver(Optional.empty())))));
+            row.getChildren().add(more);
+        }
+        row.getStyleClass().add("obstacle-row");
+        if (bench.selectionProperty().get().equals(Optional.of(e))) {
+            row.getStyleClass().add("chosen");
+        }
+        row.setId(e instanceof Element.InTheWay i ? "obstacle-" + i.index() : "obstacle-driver");
+        row.setFocusTraversable(true);
+        row.setOnMouseClicked(_ -> bench.selectionProperty().set(Optional.of(e)));
+        row.setOnKeyPressed(k -> {
+            switch (k.getCode()) {
+                case ENTER, SPACE -> bench.selectionProperty().set(Optional.of(e));
+                default -> { }
+            }
+        });
+        return row;
+    }
+
+    private void takeOut(String change, UnaryOperator<Job> edit) {
+        bench.selectionProperty().set(Optional.empty());
+        bench.edit(change, edit);
+    }
+
+    private void mirror(int index) {
+        Obstacle o = bench.job().surroundings().obstacles().get(index);
+        String as = o.name().contains("left") ? o.name().replace("left", "right") : o.name().contains("right") ? o.name().replace("right", "left") : o.name() + ", other side";
+        bench.edit("Put " + o.name() + " on the other side too", j -> j.editSurroundings(s -> s.with(o.mirrored(s.free(as)))));
+    }
+
+    /** The smallest gap anything has to it, or nothing where all is far away. */
+    private String gap(Element e) {
+        return bench.workedProperty().get().flatMap(w -> w.now().clearance()).flatMap(c -> c.pairs().stream().filter(p -> p.has(e)).findFirst())
+                .map(PairGap::gap).map(g -> Quantity.length(g).text(bench.lengthUnit())).orElse("clear");
+    }
+}

@@ -1,0 +1,278 @@
+package mildtilt.app.clearance;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.function.DoubleConsumer;
+import java.util.function.ToDoubleFunction;
+import java.util.stream.Collectors;
+import javafx.application.Platform;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.ChoiceBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ProgressBar;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import mildtilt.app.look.MeasureField;
+import mildtilt.app.look.Wrap;
+import mildtilt.app.workbench.Workbench;
+import mildtilt.app.workbench.Workbench.Ghost;
+import mildtilt.gear.RackAndPinion;
+import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.job.Job;
+import mildtilt.measure.LengthText;
+import mildtilt.measure.Phrase;
+import mildtilt.measure.Quantity;
+import mildtilt.measure.UnreadableMeasureException;
+import mildtilt.routefinder.Route;
+import mildtilt.routefinder.RouteAnswer;
+import mildtilt.routefinder.RouteFinder;
+import mildtilt.routefinder.RouteQuestion;
+
+/** Asks what a route may be, looks for routes in the background, shows each as a ghost in the drawings; nothing is changed until one is taken. */
+public final class RoutePane extends VBox {
+
+    private final Workbench bench;
+    private final GridPane asked = new GridPane();
+    private final Button run = new Button("Look for routes");
+    private final Button giveUp = new Button("Give up");
+    private final ProgressBar bar = new ProgressBar(0);
+    private final VBox answers = new VBox();
+    private RouteQuestion question = RouteQuestion.USUAL;
+    private AtomicBoolean going = new AtomicBoolean();
+    private Optional<Job> askedAbout = Optional.empty();
+
+    public RoutePane(Workbench bench) {
+        this.bench = bench;
+        setId("route-pane");
+        getStyleClass().add("tab-pane-body");
+        asked.getStyleClass().add("piece-grid");
+        run.setId("run-route");
+        run.getStyleClass().add("take-remedy");
+        run.setOnAction(_ -> search());
+        giveUp.setId("give-up-route");
+        giveUp.setOnAction(_ -> stop());
+        bar.setMaxWidth(Double.MAX_VALUE);
+        HBox.setHgrow(bar, Priority.ALWAYS);
+        HBox buttons = new HBox(8, run, giveUp, bar);
+        buttons.setAlignment(Pos.CENTER_LEFT);
+        answers.getStyleClass().add("notes-cards");
+        answers.setId("routes");
+        Label meaning = Wrap.text("From the column's end to the gear's input, past all that is in the way. Joints and shafts are the job's own. "
+                + "Bearings go where a surface is marked to take them.", "hint");
+        VBox body = new VBox(meaning, asked, buttons, answers);
+        body.getStyleClass().add("tab-body");
+        getChildren().add(Wrap.tall(body));
+        bench.lengthUnitProperty().addListener((_, _, _) -> ask());
+        bench.jobProperty().addListener((_, _, _) -> jobChanged());
+        visibleProperty().addListener((_, _, shown) -> {
+            if (shown) {
+                jobChanged();
+            } else {
+                bench.ghostProperty().set(Optional.empty());
+            }
+        });
+        searching(false);
+        ask();
+    }
+
+    /** Routes belong to the job they were found for. */
+    private void jobChanged() {
+        if (isVisible() && !bench.dragging() && !askedAbout.equals(Optional.of(bench.job()))) {
+            stop();
+            answers.getChildren().clear();
+            bench.ghostProperty().set(Optional.empty());
+            askedAbout = Optional.of(bench.job());
+            ask();
+        }
+    }
+
+    private boolean rack() {
+        return bench.job().axle().map(a -> a.gear() instanceof RackAndPinion).orElse(false);
+    }
+
+    private void ask() {
+        asked.getChildren().clear();
+        asked.addRow(0, Wrap.text("Joints, from", "field-name"), count("route-fewest", question.fewest(), n -> question.withJoints(n, Math.max(n, question.most()))));
+        asked.addRow(1, Wrap.text("Joints, to", "field-name"), count("route-most", question.most(), n -> question.withJoints(Math.min(n, question.fewest()), n)));
+        asked.addRow(2, Wrap.text("Gap wanted, at least", "field-name"), length("route-gap", question.gap(), v -> question = question.withGap(v)));
+        asked.addRow(3, Wrap.text("Bracket of a bearing reaches", "field-name"), length("route-bracket", question.bracketReach(), v -> question = question.withBracketReach(v)));
+        CheckBox tilt = new CheckBox("The rack may be turned in its clamps");
+        tilt.setId("route-tilt");
+        tilt.setSelected(question.tiltFree());
+        tilt.setDisable(!rack());
+        tilt.setOnAction(_ -> {
+            question = tilt.isSelected() ? question.withTilt(-RouteQuestion.USUAL_TILT, RouteQuestion.USUAL_TILT) : question.withTilt(0, 0);
+            ask();
+        });
+        asked.add(tilt, 0, 4, 2, 1);
+        int row = 5;
+        if (question.tiltFree()) {
+            asked.addRow(row++, Wrap.text("Top of its input back, up to", "field-name"), degrees("route-tilt-back", -question.tiltFromDeg(), v -> question = question.withTilt(-v, question.tiltToDeg())));
+            asked.addRow(row++, Wrap.text("Forward, up to", "field-name"), degrees("route-tilt-forward", question.tiltToDeg(), v -> question = question.withTilt(question.tiltFromDeg(), v)));
+        }
+        CheckBox wheel = new CheckBox("The wheel may be planned anywhere in its adjustment");
+        wheel.setId("route-wheel");
+        wheel.setWrapText(true);
+        wheel.setMinHeight(USE_PREF_SIZE);
+        wheel.setSelected(question.wheelFree());
+        wheel.setOnAction(_ -> question = question.withWheelFree(wheel.isSelected()));
+        asked.add(wheel, 0, row, 2, 1);
+        run.setDisable(bench.job().column().isEmpty());
+    }
+
+    private interface Asked {
+        RouteQuestion with(int joints);
+    }
+
+    private ChoiceBox<Integer> count(String id, int value, Asked set) {
+        ChoiceBox<Integer> box = new ChoiceBox<>();
+        for (int i = 1; i <= RouteQuestion.MOST_JOINTS; i++) {
+            box.getItems().add(i);
+        }
+        box.setId(id);
+        box.setValue(value);
+        box.valueProperty().addListener((_, _, n) -> {
+            question = set.with(n);
+            Platform.runLater(this::ask);
+        });
+        return box;
+    }
+
+    private MeasureField length(String id, double value, DoubleConsumer take) {
+        return field(id, LengthText.editable(value, bench.lengthUnit()), t -> LengthText.parse(t, bench.lengthUnit()), take);
+    }
+
+    private MeasureField degrees(String id, double value, DoubleConsumer take) {
+        return field(id, LengthText.trimmed(value, 1) + "°", LengthText::parseDegrees, take);
+    }
+
+    private MeasureField field(String id, String shown, ToDoubleFunction<String> read, DoubleConsumer take) {
+        MeasureField f = new MeasureField(shown, read::applyAsDouble, v -> {
+            try {
+                take.accept(v);
+            } catch (ImpossibleGeometryException | UnreadableMeasureException e) {
+                bench.refuse(e.getMessage());
+                Platform.runLater(this::ask);
+            }
+        }, bench::refuse);
+        f.setId(id);
+        return f;
+    }
+
+    private void searching(boolean is) {
+        run.setVisible(!is);
+        run.setManaged(!is);
+        giveUp.setVisible(is);
+        giveUp.setManaged(is);
+        bar.setVisible(is);
+    }
+
+    private void stop() {
+        going.set(false);
+        searching(false);
+    }
+
+    private void search() {
+        stop();
+        // What was typed last may still have the focus.
+        run.requestFocus();
+        Job job = bench.job();
+        askedAbout = Optional.of(job);
+        AtomicBoolean mine = new AtomicBoolean(true);
+        going = mine;
+        RouteQuestion q = rack() ? question : question.withTilt(0, 0);
+        searching(true);
+        bar.setProgress(0);
+        answers.getChildren().clear();
+        bench.ghostProperty().set(Optional.empty());
+        CompletableFuture.supplyAsync(() -> RouteFinder.search(job, q, (done, found) -> {
+            Platform.runLater(() -> {
+                if (mine.get()) {
+                    bar.setProgress(done);
+                    if (answers.getChildren().size() != found.size()) {
+                        cards(job, found);
+                    }
+                }
+            });
+            return mine.get();
+        })).whenComplete((answer, problem) -> Platform.runLater(() -> {
+            if (mine.getAndSet(false)) {
+                searching(false);
+                if (problem != null) {
+                    bench.refuse("The search for routes failed: " + problem.getMessage());
+                } else {
+                    show(job, answer);
+                }
+            }
+        }));
+    }
+
+    private void show(Job job, RouteAnswer answer) {
+        cards(job, answer.routes());
+        if (answer.routes().isEmpty()) {
+            answers.getChildren().add(Wrap.text("There is no way within these limits. Nearest to one:", "finding-what"));
+            List<Phrase> why = answer.blocked();
+            for (int i = 0; i < Math.min(4, why.size()); i++) {
+                answers.getChildren().add(Wrap.text(why.get(i).text(bench.lengthUnit()) + ".", "step"));
+            }
+            answer.nearest().ifPresent(p -> bench.ghostProperty().set(Optional.of(new Ghost(job, p))));
+            answers.getChildren().add(Wrap.text("More joints, a tilted rack, a smaller gap, or moving what blocks it would help.", "hint"));
+        } else {
+            answers.getChildren().add(Wrap.text(String.format("%,d", answer.considered()) + " ways weighed. None is taken yet.", "hint"));
+            look(job, answer.routes().getFirst());
+        }
+    }
+
+    private void cards(Job job, List<Route> routes) {
+        answers.getChildren().clear();
+        for (int i = 0; i < routes.size(); i++) {
+            answers.getChildren().add(card(job, routes.get(i), i));
+        }
+    }
+
+    private void look(Job job, Route r) {
+        bench.ghostProperty().set(Optional.of(new Ghost(job, r.points())));
+    }
+
+    private VBox card(Job job, Route r, int index) {
+        Label head = Wrap.text(r.joints() + (r.joints() == 1 ? " joint: " : " joints: ") + r.why().stream().collect(Collectors.joining(", ")), "finding-what");
+        List<String> lines = new ArrayList<>();
+        lines.add("Widest joint " + text(Quantity.angle(r.widestDeg())) + ", " + text(Quantity.angle(r.spareDeg())) + " to spare over the range");
+        lines.add("Ripple " + text(Quantity.percent(r.ripplePct())) + " with the clocking that can be marked");
+        lines.add(r.spareGap().map(g -> text(Quantity.length(g)) + " to spare over the gaps: " + r.tightest()).orElse("Plenty of room everywhere"));
+        lines.add("Free stroke " + text(Quantity.length(r.stroke())) + "; shafts " + text(Quantity.length(r.length())) + " in all");
+        if (r.tiltDeg() != 0) {
+            lines.add("Rack turned " + text(Quantity.angle(Math.abs(r.tiltDeg()))) + ", top of its input " + (r.tiltDeg() > 0 ? "forward" : "back"));
+        }
+        if (!r.wheel().isEmpty()) {
+            lines.add(Character.toUpperCase(r.wheel().charAt(0)) + r.wheel().substring(1));
+        }
+        r.bearings().forEach(b -> lines.add(b.text(bench.lengthUnit())));
+        Button look = new Button("Show");
+        look.setId("show-route-" + index);
+        look.setOnAction(_ -> look(job, r));
+        Button take = new Button("Take this route");
+        take.setId("take-route-" + index);
+        take.getStyleClass().add("take-remedy");
+        take.setOnAction(_ -> {
+            bench.ghostProperty().set(Optional.empty());
+            bench.edit("Lead the column through " + r.joints() + (r.joints() == 1 ? " joint" : " joints"), j -> r.job().withTitle(j.title()));
+        });
+        VBox card = new VBox(4, head);
+        lines.forEach(l -> card.getChildren().add(Wrap.text(l, "step")));
+        card.getChildren().add(new HBox(8, look, take));
+        card.getStyleClass().add("finding-card");
+        return card;
+    }
+
+    private String text(Quantity q) {
+        return q.text(bench.lengthUnit());
+    }
+}
