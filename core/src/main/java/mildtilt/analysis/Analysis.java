@@ -2,14 +2,11 @@ package mildtilt.analysis;
 
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import mildtilt.catalogue.Catalogue;
 import mildtilt.check.Checks;
-import mildtilt.check.Fault;
 import mildtilt.check.Finding;
 import mildtilt.check.Remedy;
 import mildtilt.check.Severity;
@@ -98,8 +95,7 @@ public record Analysis(
     public Effect effectOf(Job changed) {
         try {
             Analysis after = of(changed, Grid.USUAL, catalogue);
-            Set<Fault> stops = stops().map(Finding::fault).collect(Collectors.toSet());
-            return new Effect(headlines.against(after.headlines), after.stops().filter(f -> !stops.contains(f.fault())).toList());
+            return new Effect(headlines.against(after.headlines), after.stops().filter(f -> stops().noneMatch(f::same)).toList());
         } catch (ImpossibleGeometryException e) {
             return Effect.NONE;
         }

@@ -28,6 +28,8 @@ final class ClearanceChecks {
 
     /** What is moved out of the way is moved so much more than is lacking, mm. */
     private static final double SPARE = 1;
+    /** Gaps on either side that differ by less are told as one, mm. */
+    private static final double ALIKE = 2;
 
     private final Job job;
     private final Optional<ClearanceFigures> figures;
@@ -62,7 +64,7 @@ final class ClearanceChecks {
 
     private static boolean sameOnTheOtherSide(PairGap a, PairGap b) {
         return own(a) && other(a.first()).equals(b.first()) && other(a.second()).equals(b.second()) && !a.label().equals(b.label())
-                && Math.abs(a.gap() - b.gap()) < 0.5;
+                && (Math.abs(a.gap() - b.gap()) < ALIKE || a.touches() && b.touches());
     }
 
     private static String other(String name) {
@@ -102,7 +104,7 @@ final class ClearanceChecks {
                         : hot ? "Heat dries grease out of joints and bearings, chars boots and softens hoses long before anything touches."
                                 : "What rubs wears through, and what wedges stops the steering. Frames flex and engines move: a gap on the drawing is smaller on the road.";
         Element element = foreign(p.firstElement()) && !foreign(p.secondElement()) ? p.secondElement() : p.firstElement();
-        return new Finding(p.touches() ? Fault.TOUCHES : Fault.GAP_SHORT, severity, element, what, Phrase.of(why), remedies(f, p));
+        return new Finding(p.touches() ? Fault.TOUCHES : Fault.GAP_SHORT, severity, element, p.label(), what, Phrase.of(why), remedies(f, p));
     }
 
     private static String capital(String s) {
@@ -117,7 +119,7 @@ final class ClearanceChecks {
         moveObstacle(p).ifPresent(all::add);
         if (own(p) || p.atRest() <= 0) {
             all.add(new Remedy(Phrase.of("Leave this pair out: they are meant to be so near, or are not as taken here"),
-                    j -> j.editSurroundings(s -> s.leavingOut(p.first(), p.second()))));
+                    j -> j.editSurroundings(s -> own(p) ? s.leavingOut(p.first(), p.second()).leavingOut(other(p.first()), other(p.second())) : s.leavingOut(p.first(), p.second()))));
         }
         return all;
     }

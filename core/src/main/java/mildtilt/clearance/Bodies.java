@@ -336,7 +336,7 @@ final class Bodies {
         for (int i = 0; i <= joints; i++) {
             int shaft = i;
             // The first shaft and the first joint hang on the body, all that follows on the frame.
-            ofColumn(moved(c, i) || moved(c, i + 1), c.shafts().get(i).name(), new Element.ShaftAt(i), Sort.SHAFT, own.gap(), i < 2 ? moves : 0,
+            ofColumn(moved(c, i) || moved(c, i + 1), c.shafts().get(i).name(), new Element.ShaftAt(i), i == joints ? Sort.STUB : Sort.SHAFT, own.gap(), i < 2 ? moves : 0,
                     s -> List.of(s.columnPoint(shaft), s.columnPoint(shaft + 1)),
                     s -> Solid.of(Convex.bar(s.columnPoint(shaft), s.columnPoint(shaft + 1), c.shafts().get(shaft).diameter() / 2)));
         }

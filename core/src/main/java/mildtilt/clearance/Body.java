@@ -44,6 +44,8 @@ record Body(
         STEERING_WHEEL,
         HANDS,
         SHAFT,
+        /** The last shaft, which ends in the gear. */
+        STUB,
         JOINT,
         TUBE,
         LEG,
@@ -51,7 +53,7 @@ record Body(
 
         boolean ofColumn() {
             return switch (this) {
-                case STEERING_WHEEL, HANDS, SHAFT, JOINT, TUBE -> true;
+                case STEERING_WHEEL, HANDS, SHAFT, STUB, JOINT, TUBE -> true;
                 case TYRE, WHEEL_RING, CORNER, ROD, GEAR, BEAM, TRACK_BAR, LEG, OBSTACLE -> false;
             };
         }

@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.PriorityQueue;
 import java.util.function.Predicate;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
@@ -31,6 +32,10 @@ public final class Clearances {
     private static final double NARROWED = 25;
     /** How much more than is wanted is found out, so that it holds for neighbouring positions too, mm. */
     private static final double REACH = 60;
+    /** The smallest gap is found to about this, mm. */
+    private static final double CLOSE = 0.1;
+    /** So many places between those of the grid are looked at for one pair at the most. */
+    private static final int MOST_LOOKED = 400;
     private static final int LOCK_STEPS = 14;
 
     private final Job job;
@@ -50,6 +55,8 @@ public final class Clearances {
         Stand where;
         /** Of each position, whether the gap is too small there; made for pairs that are too near somewhere. */
         boolean[] foul = new boolean[0];
+        /** Of each position, what the gap is not below there. */
+        double[] lower = new double[0];
         final List<Solid> foulPlaces = new ArrayList<>();
         Gap gap = new Gap(0, Point.ORIGIN, Point.ORIGIN);
 
@@ -121,7 +128,7 @@ public final class Clearances {
         if (c.range.positions.isEmpty()) {
             return List.of();
         }
-        c.pair(new Bodies(job), b -> b.sort() == Body.Sort.SHAFT || b.sort() == Body.Sort.JOINT);
+        c.pair(new Bodies(job), b -> b.sort() == Body.Sort.SHAFT || b.sort() == Body.Sort.STUB || b.sort() == Body.Sort.JOINT);
         return c.near().stream().map(c::told).toList();
     }
 
@@ -179,6 +186,8 @@ public final class Clearances {
         int c0 = 0;
         int k0 = restPart;
         double known = p.atRest;
+        p.lower = new double[positions];
+        Arrays.fill(p.lower, Double.POSITIVE_INFINITY);
         for (int i = 0; i < positions; i++) {
             int position = p.onPose() ? i : rest;
             int cell = mapped ? range.positions.get(position).cell() : -1;
@@ -189,6 +198,7 @@ public final class Clearances {
                     // A gap that leaves more than is told need not be known.
                     double wanted = Math.max(Math.min(p.best, p.need + ClearanceFigures.NEAR), cell < 0 ? Double.NEGATIVE_INFINITY : cellMargin[cell] + p.need);
                     if (bound >= wanted) {
+                        p.lower[i] = Math.min(p.lower[i], bound);
                         continue;
                     }
                     p0 = position;
@@ -196,10 +206,12 @@ public final class Clearances {
                     k0 = part;
                     known = p.a.solid(position, c, part).bounds().distanceTo(p.b.solid(position, c, part).bounds()) - p.extra();
                     if (known >= wanted) {
+                        p.lower[i] = Math.min(p.lower[i], known);
                         continue;
                     }
                     Gap g = Gaps.between(p.a.solid(position, c, part), p.b.solid(position, c, part), wanted + p.extra() + REACH);
                     known = g.mm() - p.extra();
+                    p.lower[i] = Math.min(p.lower[i], known);
                     if (known < p.best) {
                         p.best = known;
                         p.gap = g;
@@ -222,6 +234,9 @@ public final class Clearances {
         if (steer == 0 && travel == 0 && part == 0) {
             return;
         }
+        if (p.onPose() && range.travels.length > 1) {
+            within(p);
+        }
         for (int round = 0; round < 7; round++) {
             boolean better = true;
             for (int tries = 0; better && tries < 4; tries++) {
@@ -233,6 +248,72 @@ public final class Clearances {
             part /= 2;
         }
         p.gap = Gaps.between(p.a.body.solid().apply(p.where), p.b.body.solid().apply(p.where));
+    }
+
+    /**
+     * A stretch of the grid between its places.
+     *
+     * @param half how far its corners are from its middle: steering wheel, degrees; travel, mm
+     * @param carried how far both bodies are carried, at the most, from the middle to a corner, mm
+     * @param least the gap is nowhere in it below this
+     */
+    private record Stretch(double steer, double travel, double halfSteer, double halfTravel, double carried, double least) {}
+
+    /**
+     * Looks into the stretches between the places of the grid, the most promising first. No gap in a stretch is smaller than the
+     * one in its middle less what both bodies are carried from there; a stretch that can't hold a smaller one is left.
+     */
+    private void within(Pair p) {
+        PriorityQueue<Stretch> open = new PriorityQueue<>(Comparator.comparingDouble(Stretch::least));
+        int n = range.steer.length;
+        int[] at = new int[n * range.travels.length];
+        Arrays.fill(at, -1);
+        for (int i = 0; i < range.positions.size(); i++) {
+            int cell = range.positions.get(i).cell();
+            if (cell >= 0 && steeringWheel(i) == range.steer[cell % n]) {
+                at[cell] = i;
+            }
+        }
+        for (int j = 0; j + 1 < range.travels.length; j++) {
+            for (int i = 0; i + 1 < n; i++) {
+                int[] corners = {at[j * n + i], at[j * n + i + 1], at[(j + 1) * n + i], at[(j + 1) * n + i + 1]};
+                double carried = 0;
+                double least = Double.POSITIVE_INFINITY;
+                for (int a : corners) {
+                    for (int b : corners) {
+                        if (a >= 0 && b > a) {
+                            carried = Math.max(carried, p.a.carried(a, 0, restPart, b, 0, restPart) + p.b.carried(a, 0, restPart, b, 0, restPart));
+                        }
+                    }
+                    least = a >= 0 ? Math.min(least, p.lower[a]) : least;
+                }
+                // Every place of the stretch lies within half of it of some corner.
+                if (least - carried / 2 < p.best - CLOSE) {
+                    open.add(new Stretch((range.steer[i] + range.steer[i + 1]) / 2, (range.travels[j] + range.travels[j + 1]) / 2,
+                            (range.steer[i + 1] - range.steer[i]) / 2, (range.travels[j + 1] - range.travels[j]) / 2, carried / 2, least - carried / 2));
+                }
+            }
+        }
+        Stand like = p.where;
+        for (int looked = 0; looked < MOST_LOOKED && !open.isEmpty() && open.peek().least < p.best - CLOSE; looked++) {
+            Stretch s = open.poll();
+            Optional<Stand> middle = range.across(like, s.steer, s.travel);
+            double g = s.least + s.carried;
+            if (middle.isPresent()) {
+                g = p.gapAt(middle.get());
+                if (g < p.best) {
+                    p.best = g;
+                    p.where = middle.get();
+                }
+            }
+            double least = Math.max(s.least, g - s.carried);
+            if (least < p.best - CLOSE) {
+                for (int k = 0; k < 4; k++) {
+                    open.add(new Stretch(s.steer + ((k & 1) == 0 ? -1 : 1) * s.halfSteer / 2, s.travel + ((k & 2) == 0 ? -1 : 1) * s.halfTravel / 2,
+                            s.halfSteer / 2, s.halfTravel / 2, s.carried / 2, least));
+                }
+            }
+        }
     }
 
     private boolean step(Pair p, double steer, double travel, double part) {

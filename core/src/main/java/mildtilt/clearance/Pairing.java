@@ -23,40 +23,41 @@ final class Pairing {
                 // A wheel's own parts and what is fixed to them reach into it: they meet its rings.
                 case CORNER, ROD, BEAM, TRACK_BAR -> false;
                 case OBSTACLE -> !reachesIn(a, b);
-                case GEAR, STEERING_WHEEL, HANDS, SHAFT, JOINT, TUBE, LEG -> true;
+                case GEAR, STEERING_WHEEL, HANDS, SHAFT, STUB, JOINT, TUBE, LEG -> true;
             };
             case WHEEL_RING -> switch (b.sort()) {
                 case CORNER -> sameSide;
                 case ROD -> b.side().isEmpty() || sameSide;
                 case BEAM, TRACK_BAR -> true;
                 case OBSTACLE -> reachesIn(a, b);
-                case TYRE, WHEEL_RING, GEAR, STEERING_WHEEL, HANDS, SHAFT, JOINT, TUBE, LEG -> false;
+                case TYRE, WHEEL_RING, GEAR, STEERING_WHEEL, HANDS, SHAFT, STUB, JOINT, TUBE, LEG -> false;
             };
             case CORNER -> switch (b.sort()) {
                 case ROD -> !joined(a, b);
-                case GEAR, TRACK_BAR, SHAFT, JOINT, TUBE, STEERING_WHEEL, OBSTACLE -> true;
+                case GEAR, TRACK_BAR, SHAFT, STUB, JOINT, TUBE, STEERING_WHEEL, OBSTACLE -> true;
                 case TYRE, WHEEL_RING, CORNER, BEAM, HANDS, LEG -> false;
             };
             case ROD -> switch (b.sort()) {
                 case ROD, GEAR -> !joined(a, b);
-                case BEAM, TRACK_BAR, SHAFT, JOINT, TUBE, STEERING_WHEEL, OBSTACLE -> true;
+                case BEAM, TRACK_BAR, SHAFT, STUB, JOINT, TUBE, STEERING_WHEEL, OBSTACLE -> true;
                 case TYRE, WHEEL_RING, CORNER, HANDS, LEG -> false;
             };
             case GEAR -> switch (b.sort()) {
                 case TRACK_BAR, BEAM, STEERING_WHEEL, TUBE -> true;
                 case SHAFT, JOINT -> a.onPose();
+                case STUB -> false;
                 case OBSTACLE -> a.onPose() || b.moves();
                 case TYRE, WHEEL_RING, CORNER, ROD, GEAR, HANDS, LEG -> false;
             };
             case BEAM, TRACK_BAR -> switch (b.sort()) {
-                case SHAFT, JOINT, TUBE -> true;
+                case SHAFT, STUB, JOINT, TUBE -> true;
                 case OBSTACLE -> !b.carrier().equals(Optional.of(Carrier.AXLE));
                 case TYRE, WHEEL_RING, CORNER, ROD, GEAR, BEAM, TRACK_BAR, STEERING_WHEEL, HANDS, LEG -> false;
             };
             case STEERING_WHEEL -> b.sort() == Sort.LEG || b.sort() == Sort.OBSTACLE;
             case HANDS -> b.sort() == Sort.OBSTACLE;
-            case SHAFT, JOINT -> switch (b.sort()) {
-                case SHAFT, JOINT -> apart(a.element(), b.element());
+            case SHAFT, STUB, JOINT -> switch (b.sort()) {
+                case SHAFT, STUB, JOINT -> apart(a.element(), b.element());
                 case LEG, OBSTACLE -> true;
                 case TYRE, WHEEL_RING, CORNER, ROD, GEAR, BEAM, TRACK_BAR, STEERING_WHEEL, HANDS, TUBE -> false;
             };

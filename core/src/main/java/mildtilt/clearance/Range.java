@@ -155,6 +155,12 @@ final class Range {
         return at(sw, left, right).map(n -> new Stand(n.pose(), left, right, s.column(), part));
     }
 
+    /** Anywhere of the map, the wheel set and what moves by itself as in another stand; empty outside of the range. */
+    Optional<Stand> across(Stand like, double steeringWheelDeg, double travelLeft) {
+        double right = travel.rightWith(travelLeft);
+        return at(steeringWheelDeg, travelLeft, right).map(n -> new Stand(n.pose(), travelLeft, right, like.column(), like.part()));
+    }
+
     double steerStep() {
         return steer.length < 2 ? 0 : Math.max(steer[1] - steer[0], steer[steer.length - 1] - steer[steer.length - 2]);
     }

@@ -36,7 +36,7 @@ final class SurroundingsReader {
             all.add(at("obstacles number " + n, () -> obstacle(x)));
         }
         List<Touching> out = new ArrayList<>();
-        o.path("left_out").forEach(t -> out.add(new Touching(t.path(0).asText(), t.path(1).asText())));
+        o.path("meant_to_touch").forEach(t -> out.add(new Touching(t.path(0).asText(), t.path(1).asText())));
         Optional<Driver> driver = optional(o, "driver").map(d -> at("driver", () -> new Driver(point(d, "hip_mm"), point(d, "heel_mm"),
                 number(d, "thigh_mm", 0), number(d, "shin_mm", 0), number(d, "knees_apart_mm", 0))));
         return at("obstacles", () -> new Surroundings(all, driver, own(o.path("own_parts")), out));
@@ -58,8 +58,8 @@ final class SurroundingsReader {
     }
 
     private static Shape shape(JsonNode o) {
-        double left = number(o, "left_deg", 0);
-        double down = number(o, "down_deg", 0);
+        double left = number(o, "heading_deg", 0);
+        double down = number(o, "slope_deg", 0);
         double roll = number(o, "roll_deg", 0);
         return switch (o.path("kind").asText()) {
             case "tube" -> new Shape.Tube(points(o.path("line_mm")), number(o, "diameter_mm", 0));

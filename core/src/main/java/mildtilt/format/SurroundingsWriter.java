@@ -29,7 +29,7 @@ final class SurroundingsWriter {
         s.driver().ifPresent(d -> o.set("driver", driver(d)));
         o.set("own_parts", own(s.own()));
         if (!s.meant().isEmpty()) {
-            ArrayNode out = o.putArray("left_out");
+            ArrayNode out = o.putArray("meant_to_touch");
             s.meant().forEach(t -> out.addArray().add(t.first()).add(t.second()));
         }
         return o;
@@ -94,8 +94,8 @@ final class SurroundingsWriter {
     }
 
     private static void turn(ObjectNode o, double left, double down, double roll) {
-        number(o, "left_deg", left);
-        number(o, "down_deg", down);
+        number(o, "heading_deg", left);
+        number(o, "slope_deg", down);
         number(o, "roll_deg", roll);
     }
 

@@ -148,10 +148,8 @@ public sealed interface Shape {
         }
     }
 
-    /** Flat and convex: three corners or more, going round. @param thickness half of it on either side of the corners, mm */
+    /** Convex: three corners or more, going round; one that is warped is taken as the hull of its corners. @param thickness half of it on either side of the corners, mm */
     record Plate(List<Point> corners, double thickness) implements Shape {
-
-        private static final double FLAT = 0.5;
 
         public Plate {
             corners = List.copyOf(corners);
@@ -162,10 +160,6 @@ public sealed interface Shape {
             Vector square = square(corners);
             int n = corners.size();
             for (int i = 0; i < n; i++) {
-                if (Math.abs(corners.get(i).minus(corners.getFirst()).dot(square)) > FLAT) {
-                    throw new ImpossibleGeometryException("Corner " + (i + 1) + " of the plate does not lie in one plane with the others: "
-                            + "give it as two plates, or mend the corner.");
-                }
                 Vector one = corners.get((i + 1) % n).minus(corners.get(i));
                 Vector next = corners.get((i + 2) % n).minus(corners.get((i + 1) % n));
                 if (one.cross(next).dot(square) < -1e-6 * one.norm() * next.norm()) {

@@ -182,6 +182,10 @@ public final class RouteFinder {
     }
 
     private List<End> gearEnds(int joints) {
+        return gearEnds(joints, MAY_LACK);
+    }
+
+    private List<End> gearEnds(int joints, double lacking) {
         List<End> all = new ArrayList<>();
         for (double tilt : tilts()) {
             RigidMove m = layout.tilt(tilt);
@@ -190,7 +194,7 @@ public final class RouteFinder {
                 Point at = input.plus(m.turned(layout.gearAxis().vector()).times(-along));
                 End e = new End(0, along, tilt, input, at);
                 Convex stub = Convex.bar(at, input, layout.shaft(joints, joints).diameter() / 2);
-                if (blockers.clears(stub, 0, MAY_LACK) && blockers.clears(Convex.sphere(at, layout.swing(joints - 1, joints) / 2), 0, MAY_LACK)) {
+                if (blockers.clears(stub, 0, lacking) && blockers.clears(Convex.sphere(at, layout.swing(joints - 1, joints) / 2), 0, lacking)) {
                     all.add(e);
                 }
             }
@@ -377,7 +381,7 @@ public final class RouteFinder {
 
     /** The best of many, apart from one another, each at its own best; those that can be gone before those that lack. */
     private List<Weighed> narrowed(List<Way> ways) {
-        List<Weighed> all = ways.parallelStream().map(w -> new Weighed(w, weigh.of(w))).sorted(Comparator.comparingDouble(w -> w.worth.cost())).toList();
+        List<Weighed> all = (ways.isEmpty() ? anyhow() : ways).parallelStream().map(w -> new Weighed(w, weigh.of(w))).sorted(Comparator.comparingDouble(w -> w.worth.cost())).toList();
         List<Weighed> starts = new ArrayList<>();
         for (Weighed w : all) {
             if (starts.size() < KEPT && starts.stream().noneMatch(s -> near(s.way, w.way))) {
@@ -406,6 +410,12 @@ public final class RouteFinder {
         return all.stream().filter(w -> apart(layout.points(w.way), tight) > LONG_WAY).limit(LONG_WAYS).toList().parallelStream()
                 .map(w -> narrow(w, (way, x) -> x.cost() + 5 * Math.max(0, LONG_WAY + 5 - apart(layout.points(way), tight))))
                 .filter(w -> w.worth.lacking() == 0 && apart(layout.points(w.way), tight) > LONG_WAY).min(Comparator.comparingDouble(w -> w.worth.cost()));
+    }
+
+    /** Where no place is clear at all, ways through whatever is there: one of them lacks least, and tells what blocks. */
+    private List<Way> anyhow() {
+        List<End> gear = gearEnds(2, Double.POSITIVE_INFINITY);
+        return columnEnds().stream().flatMap(c -> gear.stream().map(g -> Way.of(c.set, c.along, g.tilt, g.along, List.of()))).toList();
     }
 
     private boolean near(Way a, Way b) {

@@ -14,6 +14,9 @@ final class Gjk {
     private static final int MOST_STEPS = 60;
     private static final double CLOSE = 1e-8;
     private static final double[] FAN = fan(80);
+    private static final double[] STEPS = fan(12);
+    /** So many of the fan's best are narrowed. */
+    private static final int NARROWED = 3;
 
     private final double[] a = new double[3];
     private final double[] b = new double[3];
@@ -305,43 +308,62 @@ final class Gjk {
 
     /** The least move, mm, that parts two overlapping cores; its direction is left in (vx, vy, vz). */
     private double overlap(Convex p, Convex q) {
-        double best = Double.POSITIVE_INFINITY;
-        double bx = 0;
-        double by = 0;
-        double bz = 1;
+        double[] best = new double[NARROWED];
+        int[] from = new int[NARROWED];
+        Arrays.fill(best, Double.POSITIVE_INFINITY);
         for (int i = 0; i < FAN.length; i += 3) {
             double d = overlapAlong(p, q, FAN[i], FAN[i + 1], FAN[i + 2]);
-            if (d < best) {
-                best = d;
-                bx = FAN[i];
-                by = FAN[i + 1];
-                bz = FAN[i + 2];
+            for (int k = 0; k < NARROWED; k++) {
+                if (d < best[k]) {
+                    for (int m = NARROWED - 1; m > k; m--) {
+                        best[m] = best[m - 1];
+                        from[m] = from[m - 1];
+                    }
+                    best[k] = d;
+                    from[k] = i;
+                    break;
+                }
             }
         }
-        for (double reach = 0.2; reach > 1e-6; reach *= 0.4) {
+        double least = Double.POSITIVE_INFINITY;
+        double[] direction = new double[3];
+        for (int i : from) {
+            double[] d = {FAN[i], FAN[i + 1], FAN[i + 2]};
+            double depth = narrowed(p, q, d);
+            if (depth < least) {
+                least = depth;
+                direction = d;
+            }
+        }
+        vx = direction[0];
+        vy = direction[1];
+        vz = direction[2];
+        return least;
+    }
+
+    /** From one direction downhill, by steps that shrink. */
+    private double narrowed(Convex p, Convex q, double[] d) {
+        double best = overlapAlong(p, q, d[0], d[1], d[2]);
+        for (double reach = 0.25; reach > 1e-5; reach *= 0.5) {
             boolean better = true;
             while (better) {
                 better = false;
-                for (int k = 0; k < 6; k++) {
-                    double s = (k & 1) == 0 ? reach : -reach;
-                    double x = bx + (k / 2 == 0 ? s : 0);
-                    double y = by + (k / 2 == 1 ? s : 0);
-                    double z = bz + (k / 2 == 2 ? s : 0);
+                for (int k = 0; k < STEPS.length; k += 3) {
+                    double x = d[0] + reach * STEPS[k];
+                    double y = d[1] + reach * STEPS[k + 1];
+                    double z = d[2] + reach * STEPS[k + 2];
                     double n = Math.sqrt(x * x + y * y + z * z);
-                    double d = overlapAlong(p, q, x / n, y / n, z / n);
-                    if (d < best - 1e-12) {
-                        best = d;
-                        bx = x / n;
-                        by = y / n;
-                        bz = z / n;
+                    double depth = overlapAlong(p, q, x / n, y / n, z / n);
+                    if (depth < best - 1e-9) {
+                        best = depth;
+                        d[0] = x / n;
+                        d[1] = y / n;
+                        d[2] = z / n;
                         better = true;
                     }
                 }
             }
         }
-        vx = bx;
-        vy = by;
-        vz = bz;
         return best;
     }
 

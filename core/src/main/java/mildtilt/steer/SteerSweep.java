@@ -99,7 +99,9 @@ public final class SteerSweep {
 
     private SteerFigures.Lock lock(Side way) {
         LockLimits.Hit hit = LockLimits.stop(train, job, way);
-        return new SteerFigures.Lock(turnAt(hit.steeringWheelDeg()).orElseThrow(), hit);
+        // At the very end of a gear a linkage that only just reaches may not.
+        return new SteerFigures.Lock(turnAt(hit.steeringWheelDeg()).or(() -> turnAt(hit.steeringWheelDeg() * (1 - 1e-6)))
+                .or(() -> turnAt(0)).orElseThrow(), hit);
     }
 
     /** Straight ahead over a travel. */

@@ -11,12 +11,18 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import com.fasterxml.jackson.databind.node.TextNode;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import mildtilt.analysis.Analysis;
 import mildtilt.column.RandomColumns;
 import mildtilt.job.Job;
 import mildtilt.linkage.WheelTravel;
+import mildtilt.obstacle.Shape;
 import mildtilt.steer.Grid;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -36,7 +42,7 @@ class ScaledAndMirroredTest {
     /** Angles that are to the left where they are above nought. */
     private static final Pattern TO_THE_LEFT = Pattern.compile("(worst_at_)?steering_wheel_((stop_)?(left|right)_)?deg"
             + "|largest_reachable_steering_wheel_\\w+|gear_input_deg|delta_\\w*deg|mean_delta_deg|(pitman|idler|column_arm|bell_crank)_angle_deg|\\w+_y_shift_mm"
-            + "|(shuttle|rack)_displacement_mm|clocking_deg|clocking_arc_mm|first_fork_deg|clocking_index_deg|off_across_mm|best_clocking_\\w+_deg|best_clocking_48_spline_7.5_deg"
+            + "|(shuttle|rack)_displacement_mm|heading_deg|roll_deg|clocking_deg|clocking_arc_mm|first_fork_deg|clocking_index_deg|off_across_mm|best_clocking_\\w+_deg|best_clocking_48_spline_7.5_deg"
             + "|left_less_right_percent|turn_whole_train_deg");
     /** Where a thing was found tells nothing where two places are as good; a set of clockings is one of several as good. */
     private static final Set<String> ANY_OF_SEVERAL = Set.of("closest_at", "closest_to_toggle_at", "at");
@@ -59,13 +65,22 @@ class ScaledAndMirroredTest {
     @ParameterizedTest
     @EnumSource(DemoJob.class)
     void twiceAsLarge(DemoJob demo) throws Exception {
-        JsonNode file = MAPPER.readTree(JobWriter.write(demo.job()));
+        JsonNode file = MAPPER.readTree(JobWriter.write(said(demo.job())));
         JsonNode expected = Numbers.times(printed(file.toString(), places(demo, 1, false)), ScaledAndMirroredTest::figureTwice);
         JsonNode large = printed(Numbers.times(file, ScaledAndMirroredTest::twice).toString(), places(demo, 2, false));
         for (String part : List.of("column", "linkage", "bench", "positions")) {
             compare(demo + "/" + part, expected.get(part), large.get(part));
         }
-        assertThat(faults(large)).isEqualTo(faults(expected));
+        // The thickness of a rim, a leg or a wheel's barrel stays, so that what only just touches may differ.
+        assertThat(faults(large).stream().filter(f -> !f.startsWith("touches") && !f.startsWith("gap")))
+                .containsExactlyElementsOf(faults(expected).stream().filter(f -> !f.startsWith("touches") && !f.startsWith("gap")).toList());
+        // Of those that come near twice as large, where all that is told of as near is; the rim and the driver's legs have a thickness of their own.
+        Map<String, Double> twice = gaps(large);
+        gaps(expected).forEach((pair, gap) -> {
+            if (twice.containsKey(pair) && !pair.contains("steering wheel") && !pair.contains("inside")) {
+                near(pair, gap, twice.get(pair), 0.6);
+            }
+        });
     }
 
     private static List<String> faults(JsonNode printed) {
@@ -94,7 +109,7 @@ class ScaledAndMirroredTest {
     @ParameterizedTest
     @EnumSource(DemoJob.class)
     void asInAMirror(DemoJob demo) throws Exception {
-        JsonNode file = MAPPER.readTree(JobWriter.write(demo.job()));
+        JsonNode file = MAPPER.readTree(JobWriter.write(said(demo.job())));
         JsonNode expected = mirrored("", printed(file.toString(), places(demo, 1, false)));
         JsonNode mirror = printed(mirroredJob((ObjectNode) file).toString(), places(demo, 1, true));
         for (String part : List.of("column", "positions")) {
@@ -107,13 +122,40 @@ class ScaledAndMirroredTest {
             compare(demo + "/" + part, expected.at("/linkage/" + part), mirror.at("/linkage/" + part));
         }
         assertThat(faults(mirror)).isEqualTo(faults(expected));
+        Map<String, Double> ours = gaps(mirror);
+        gaps(expected).forEach((pair, gap) -> near(pair, gap, ours.get(pair), 0.3));
+    }
+
+    /** How deep two bars stand in each other is not looked for to the last; that they do is. */
+    private static void near(String pair, double gap, Double ours, double tolerance) {
+        assertThat(ours).as(pair).isNotNull();
+        if (gap > -1) {
+            assertThat(ours).as(pair).isCloseTo(gap, within(tolerance));
+        } else {
+            assertThat(ours).as(pair).isNegative();
+        }
+    }
+
+    /** With every size said that else is usual, and no scan, whose numbers are packed. */
+    private static Job said(Job job) {
+        double rim = job.axle().orElseThrow().left().knuckle().wheelCentre().z() * 1.2;
+        return job.editSurroundings(s -> s.withOwn(s.own().withRimDiameter(Optional.of(s.own().rimDiameter().orElse(rim))))
+                .withObstacles(s.obstacles().stream().filter(o -> !(o.shape() instanceof Shape.Scan)).toList()));
+    }
+
+    /** The smallest gap of every pair that is told of, by its names in order. */
+    private static Map<String, Double> gaps(JsonNode printed) {
+        Map<String, Double> all = new TreeMap<>();
+        printed.at("/clearance/pairs").forEach(p -> all.put(Stream.of(p.get("first").asText(), p.get("second").asText()).sorted().collect(Collectors.joining(" | ")),
+                p.get("gap_mm").asDouble()));
+        return all;
     }
 
     /** Columns of any parts: twice as large, and in a mirror, every figure of theirs follows. */
     @ParameterizedTest
     @ValueSource(longs = {1, 2, 3, 5, 7, 11, 13, 17, 19, 23, 29, 31, 37, 41, 43})
     void anyColumn(long seed) throws Exception {
-        JsonNode file = MAPPER.readTree(JobWriter.write(DemoJob.MARSH_CARRIER.job().withColumn(new RandomColumns(seed).next())));
+        JsonNode file = MAPPER.readTree(JobWriter.write(said(DemoJob.MARSH_CARRIER.job().withColumn(new RandomColumns(seed).next()))));
         JsonNode plain = printed(file.toString(), List.of());
         JsonNode large = printed(Numbers.times(file, ScaledAndMirroredTest::twice).toString(), List.of());
         compare(seed + "/twice", unique(Numbers.times(plain, ScaledAndMirroredTest::figureTwice).get("column")), unique(large.get("column")));
@@ -175,11 +217,16 @@ class ScaledAndMirroredTest {
         if (node instanceof ObjectNode o) {
             ObjectNode out = MAPPER.createObjectNode();
             o.properties().forEach(e -> out.set(swapped(e.getKey()), mirrored(e.getKey(), e.getValue())));
+            if (o.path("kind").asText().equals("turns")) {
+                // Seen in a mirror what turns about an axis turns the other way.
+                out.put("from_deg", -o.get("to_deg").asDouble());
+                out.put("to_deg", -o.get("from_deg").asDouble());
+            }
             return out;
         }
         if (node instanceof ArrayNode a) {
             boolean triple = a.size() == 3 && a.get(0).isNumber() && (key.endsWith("_mm") && !key.endsWith("lengths_mm") || key.endsWith("axis")
-                    || key.endsWith("bolt") || key.equals("slide"));
+                    || key.endsWith("bolt") || key.equals("slide") || key.equals("along"));
             ArrayNode out = MAPPER.createArrayNode();
             for (int i = 0; i < a.size(); i++) {
                 // Rows from the right lock to the left one come the other way round.

@@ -110,14 +110,14 @@ class JobPointsTest {
         assertThat(train).hasSize(12).startsWith(new Element.Wheel(), new Element.Tube(), new Element.ShaftAt(0), new Element.JointAt(0))
                 .endsWith(new Element.Knuckles(), new Element.Tyres());
         List<PointId> all = JobPoints.of(demo);
-        for (Element e : train) {
+        for (Element e : Element.of(demo)) {
             assertThat(Element.points(demo, e)).isSubsetOf(all);
             assertThat(Element.points(demo, e).isEmpty()).as(e.toString()).isEqualTo(e instanceof Element.Tube);
             assertThat(Element.label(demo, e)).isNotBlank();
         }
         // Every point on the left is owned by some element, so that pressing it can select something.
         assertThat(all.stream().map(PointId::onLeft).distinct())
-                .allMatch(id -> train.stream().anyMatch(e -> Element.points(demo, e).contains(id)));
+                .allMatch(id -> Element.of(demo).stream().anyMatch(e -> Element.points(demo, e).contains(id)));
     }
 
     @Test

@@ -1,9 +1,11 @@
 package mildtilt.app.bay;
 
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.Canvas;
@@ -208,7 +210,7 @@ final class ElevationSheet extends InkedPane {
         handles.keepClear(placer);
         for (Note note : sketch.notes()) {
             boolean chosen = selected(Optional.of(note.element()));
-            if (note.belongsIn(elevation) && (chosen || large && ofStage(note.element()))) {
+            if (note.belongsIn(elevation) && (chosen || large && ofStage(note.element()) && bench.stageProperty().get() != WorkStage.CLEARANCE)) {
                 write(g, v, note, placer);
             }
         }
@@ -218,6 +220,9 @@ final class ElevationSheet extends InkedPane {
             }
         }
         bench.shownGap().ifPresent(p -> gap(g, v, p, placer));
+        if (large && bench.stageProperty().get() == WorkStage.CLEARANCE) {
+            names(g, v, placer);
+        }
         inset.ifPresent(box -> TurnInset.draw(g, box, bench, this::ink));
         scaleBar(g, v, w, h);
         if (constructing) {
@@ -242,6 +247,27 @@ final class ElevationSheet extends InkedPane {
         g.setLineWidth(1.6);
         for (Point p : points.subList(1, points.size() - 1)) {
             g.strokeOval(v.x(p) - 7, v.y(p) - 7, 14, 14);
+        }
+    }
+
+    /** What each thing in the way is, where there is room to write it. */
+    private void names(GraphicsContext g, SheetView v, LabelPlacer placer) {
+        Set<Element> named = new HashSet<>();
+        for (Stroke s : sketch.strokes()) {
+            if (s.element().orElse(null) instanceof Element.InTheWay e && s.pen() != Pen.SWEPT && named.add(e)) {
+                String text = Element.label(bench.job(), e);
+                Text measured = new Text(text);
+                measured.setFont(Fonts.text(12));
+                double x = s.points().stream().mapToDouble(v::x).average().orElse(0);
+                double y = s.points().stream().mapToDouble(v::y).average().orElse(0);
+                placer.place(x, y, measured.getLayoutBounds().getWidth() + 4, 13).ifPresent(box -> {
+                    g.setFill(ink(selected(Optional.of(e)) ? Ink.ACCENT : Ink.LINE));
+                    g.setFont(Fonts.text(12));
+                    g.setTextAlign(TextAlignment.LEFT);
+                    g.setTextBaseline(VPos.CENTER);
+                    g.fillText(text, box.x() + 2, box.y() + box.h() / 2);
+                });
+            }
         }
     }
 

@@ -15,6 +15,7 @@ import javafx.scene.control.CheckBox;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -44,6 +45,7 @@ public final class RoutePane extends VBox {
     private final Button giveUp = new Button("Give up");
     private final ProgressBar bar = new ProgressBar(0);
     private final VBox answers = new VBox();
+    private final ScrollPane scroll;
     private RouteQuestion question = RouteQuestion.USUAL;
     private AtomicBoolean going = new AtomicBoolean();
     private Optional<Job> askedAbout = Optional.empty();
@@ -68,7 +70,8 @@ public final class RoutePane extends VBox {
                 + "Bearings go where a surface is marked to take them.", "hint");
         VBox body = new VBox(meaning, asked, buttons, answers);
         body.getStyleClass().add("tab-body");
-        getChildren().add(Wrap.tall(body));
+        scroll = Wrap.tall(body);
+        getChildren().add(scroll);
         bench.lengthUnitProperty().addListener((_, _, _) -> ask());
         bench.jobProperty().addListener((_, _, _) -> jobChanged());
         visibleProperty().addListener((_, _, shown) -> {
@@ -214,7 +217,17 @@ public final class RoutePane extends VBox {
         }));
     }
 
+    /** The answers below the button in sight. */
+    private void toAnswers() {
+        layout();
+        double over = scroll.getContent().getLayoutBounds().getHeight() - scroll.getViewportBounds().getHeight();
+        if (over > 0) {
+            scroll.setVvalue(Math.clamp(run.getParent().getBoundsInParent().getMinY() / over, 0, 1));
+        }
+    }
+
     private void show(Job job, RouteAnswer answer) {
+        Platform.runLater(this::toAnswers);
         cards(job, answer.routes());
         if (answer.routes().isEmpty()) {
             answers.getChildren().add(Wrap.text("There is no way within these limits. Nearest to one:", "finding-what"));
@@ -268,7 +281,7 @@ public final class RoutePane extends VBox {
         VBox card = new VBox(4, head);
         lines.forEach(l -> card.getChildren().add(Wrap.text(l, "step")));
         card.getChildren().add(new HBox(8, look, take));
-        card.getStyleClass().add("finding-card");
+        card.getStyleClass().addAll("finding-card", "meets");
         return card;
     }
 

@@ -8,6 +8,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.stream.Collectors;
@@ -20,8 +21,15 @@ import mildtilt.format.DemoJob;
 import mildtilt.format.HandPosition;
 import mildtilt.format.JobFile;
 import mildtilt.format.JobFileException;
+import mildtilt.format.RouteJson;
 import mildtilt.format.RulesFile;
+import mildtilt.format.ScanFile;
+import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.job.Job;
+import mildtilt.routefinder.RouteAnswer;
+import mildtilt.routefinder.RouteFinder;
+import mildtilt.routefinder.RouteProgress;
+import mildtilt.routefinder.RouteQuestion;
 import mildtilt.rules.ShippedRules;
 import mildtilt.steer.Grid;
 import picocli.CommandLine;
@@ -29,10 +37,10 @@ import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 
-/** The command line: {@code demo}, {@code open}, {@code analyse}, {@code shots}. */
+/** The command line: {@code demo}, {@code open}, {@code analyse}, {@code route}, {@code scan}, {@code shots}. */
 @Command(name = "mild-tilt", mixinStandardHelpOptions = true, version = "Mild Tilt 0.1.0",
         description = "Lays out steering from the wheel to the tyres.",
-        subcommands = {Main.Demo.class, Main.Open.class, Main.Analyse.class, Main.PrintRules.class, Main.PrintCatalogue.class, Main.Shots.class})
+        subcommands = {Main.Demo.class, Main.Open.class, Main.Analyse.class, Main.PrintRules.class, Main.PrintCatalogue.class, Main.FindRoute.class, Main.CheckScan.class, Main.Shots.class})
 public final class Main implements Callable<Integer> {
 
     private static final int BAD_INPUT = 2;
@@ -201,6 +209,85 @@ public final class Main implements Callable<Integer> {
         public Integer call() {
             print(CatalogueFile.shippedText());
             return 0;
+        }
+    }
+
+    @Command(name = "route", mixinStandardHelpOptions = true,
+            description = "Looks for routes from the column's end to the gear past what is in the way, and prints them as JSON.")
+    static final class FindRoute implements Callable<Integer> {
+        @Parameters(paramLabel = "FILE", description = "a job file")
+        private Path file = Path.of("");
+
+        @Option(names = "--joints", paramLabel = "FEWEST-MOST", description = "how many joints, from 1 to 4 (1-3)")
+        private String joints = "1-3";
+
+        @Option(names = "--gap", paramLabel = "MM", description = "gap wanted to everything (10)")
+        private double gap = RouteQuestion.USUAL.gap();
+
+        @Option(names = "--tilt", paramLabel = "DEG", description = "how far either way the rack may be turned in its clamps (0)")
+        private double tilt;
+
+        @Option(names = "--wheel-free", description = "the steering wheel may be planned anywhere in its adjustment")
+        private boolean wheelFree;
+
+        @Option(names = "--bracket", paramLabel = "MM", description = "how far a bearing may stand from the surface its bracket is fixed to (120)")
+        private double bracket = RouteQuestion.USUAL.bracketReach();
+
+        @Option(names = "--take", paramLabel = "FILE", description = "write the job with the first route taken there")
+        private Optional<Path> take = Optional.empty();
+
+        @Override
+        public Integer call() {
+            try {
+                Job job = JobFile.open(file);
+                if (job.column().isEmpty()) {
+                    throw new JobFileException(file.getFileName() + ": this job has no column, so a route has nothing to begin and end with.");
+                }
+                RouteAnswer answer = RouteFinder.search(job, question(), RouteProgress.SILENT);
+                print(RouteJson.write(answer));
+                if (take.isPresent() && !answer.routes().isEmpty()) {
+                    JobFile.save(take.get(), answer.routes().getFirst().job());
+                }
+                return 0;
+            } catch (JobFileException | ImpossibleGeometryException e) {
+                System.err.println(e.getMessage());
+                return BAD_INPUT;
+            }
+        }
+
+        private RouteQuestion question() throws JobFileException {
+            String[] n = joints.split("-");
+            try {
+                int from = Integer.parseInt(n[0].strip());
+                return new RouteQuestion(from, n.length > 1 ? Integer.parseInt(n[1].strip()) : from, gap, -Math.abs(tilt), Math.abs(tilt), wheelFree, bracket);
+            } catch (NumberFormatException e) {
+                throw new JobFileException("--joints \"" + joints + "\" is not usable: give the fewest and the most, like 1-3.");
+            }
+        }
+    }
+
+    @Command(name = "scan", mixinStandardHelpOptions = true,
+            description = "Tells what a scan (STL or OBJ) holds: triangles, size in each unit, what is wrong with it.")
+    static final class CheckScan implements Callable<Integer> {
+        @Parameters(paramLabel = "FILE", description = "an STL or OBJ file")
+        private Path file = Path.of("");
+
+        @Override
+        public Integer call() {
+            try {
+                ScanFile.Read read = ScanFile.read(file);
+                StringBuilder said = new StringBuilder(String.format(Locale.ROOT, "%s: %d triangles%n", read.file(), read.count()));
+                for (ScanFile.Unit u : ScanFile.Unit.values()) {
+                    double[] s = read.size();
+                    said.append(String.format(Locale.ROOT, "  if in %s: %.1f x %.1f x %.1f mm%n", u.label(), s[0] * u.mm(), s[1] * u.mm(), s[2] * u.mm()));
+                }
+                read.warnings().forEach(w -> said.append("  ").append(w).append(System.lineSeparator()));
+                print(said.toString());
+                return 0;
+            } catch (JobFileException e) {
+                System.err.println(e.getMessage());
+                return BAD_INPUT;
+            }
         }
     }
 }

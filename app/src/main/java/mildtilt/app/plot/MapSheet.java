@@ -92,7 +92,7 @@ final class MapSheet extends CanvasPane {
             reachable[i] = m.cells().get(i).reachable();
         }
         return new Shown(m.steeringWheelDeg(), m.travels(), m.cells().stream().mapToDouble(GapMap.Cell::margin).toArray(), reachable, CLOSE_GAP, GapMap.AMPLE,
-                new String[] {"gap too small", "under " + lengthOf(CLOSE_GAP) + " spare", "more", "plenty"}, i -> {
+                new String[] {"too small", "under " + lengthOf(CLOSE_GAP), "more", "plenty"}, i -> {
                     GapMap.Cell c = m.cells().get(i);
                     return !c.reachable() ? "beyond the stops" : c.pair() == null ? "plenty of room"
                             : lengthOf(Math.abs(c.margin())) + (c.margin() < 0 ? " lacking: " : " spare: ") + c.pair();
@@ -239,6 +239,10 @@ final class MapSheet extends CanvasPane {
         int i = Math.clamp((int) (((pointing ? pointedX : xAt(m, bench.hands().steeringWheelDeg())) - LEFT) / cw), 0, m.steeringWheelDeg().size() - 1);
         int j = Math.clamp(m.travels().size() - 1 - (int) (((pointing ? pointedY : yAt(m, bench.hands().travelLeft())) - TOP) / ch), 0,
                 m.travels().size() - 1);
+        // Between the last place of the grid and a stop the hands read the place they came from.
+        while (!pointing && m.reachable.length > 0 && !m.reachable[j * m.steeringWheelDeg().size() + i] && i != m.steeringWheelDeg().size() / 2) {
+            i += i > m.steeringWheelDeg().size() / 2 ? -1 : 1;
+        }
         String text = LengthText.decimal(m.steeringWheelDeg().get(i), 0) + "°, "
                 + Quantity.length(m.travels().get(j)).text(bench.lengthUnit()) + ": " + m.reading.apply(j * m.steeringWheelDeg().size() + i);
         g.setFill(ink(pointing ? Ink.ACCENT : Ink.LINE));

@@ -1,0 +1,55 @@
+package mildtilt.format;
+
+import static mildtilt.format.AnalysisJson.optional;
+import static mildtilt.format.JobWriter.number;
+import static mildtilt.format.JobWriter.object;
+import static mildtilt.format.JobWriter.point;
+
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import mildtilt.measure.LengthUnit;
+import mildtilt.routefinder.Route;
+import mildtilt.routefinder.RouteAnswer;
+
+/** What came of a search for routes. */
+public final class RouteJson {
+
+    private RouteJson() {}
+
+    public static String write(RouteAnswer answer) {
+        return JobWriter.print(tree(answer));
+    }
+
+    static ObjectNode tree(RouteAnswer answer) {
+        ObjectNode o = object();
+        o.put("format", "mild-tilt-routes");
+        o.put("version", 1);
+        o.put("considered", answer.considered());
+        ArrayNode routes = o.putArray("routes");
+        answer.routes().forEach(r -> routes.add(route(r)));
+        ArrayNode blocked = o.putArray("blocked_by");
+        answer.blocked().forEach(b -> blocked.add(b.text(LengthUnit.MM)));
+        return o;
+    }
+
+    private static ObjectNode route(Route r) {
+        ObjectNode o = object();
+        ArrayNode why = o.putArray("offered_for");
+        r.why().forEach(why::add);
+        o.put("joints", r.joints());
+        ArrayNode points = o.putArray("hub_joints_input_mm");
+        r.points().forEach(p -> points.add(point(p)));
+        number(o, "widest_joint_deg", r.widestDeg());
+        number(o, "least_spare_deg", r.spareDeg());
+        number(o, "ripple_pct", r.ripplePct());
+        optional(o, "spare_gap_mm", r.spareGap());
+        o.put("tightest", r.tightest());
+        number(o, "free_stroke_mm", r.stroke());
+        number(o, "shafts_mm", r.length());
+        number(o, "rack_turned_deg", r.tiltDeg());
+        o.put("wheel_set", r.wheel());
+        ArrayNode bearings = o.putArray("bearings");
+        r.bearings().forEach(b -> bearings.add(b.text(LengthUnit.MM)));
+        return o;
+    }
+}
