@@ -12,6 +12,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
+import java.util.concurrent.Callable;
 import javafx.application.Platform;
 import javafx.geometry.Bounds;
 import javafx.geometry.Point2D;
@@ -415,8 +416,8 @@ class ColumnStageTest {
         Set<String> done = new HashSet<>();
         for (Element e : Element.trainOf(app.bench.job())) {
             robot.interact(() -> app.bench.selectionProperty().set(Optional.of(e)));
-            for (String id : robot.lookup("#piece .piece-choice").queryAll().stream().map(Node::getId).filter(i -> done.add(e.getClass() + i)).toList()) {
-                int options = robot.lookup("#" + id).queryAs(ChoiceBox.class).getItems().size();
+            for (String id : onFx(() -> robot.lookup("#piece .piece-choice").queryAll().stream().map(Node::getId).filter(i -> done.add(e.getClass() + i)).toList())) {
+                int options = onFx(() -> robot.lookup("#" + id).queryAs(ChoiceBox.class).getItems().size());
                 for (int i = 0; i < options; i++) {
                     int chosen = i;
                     Job before = app.bench.job();
@@ -426,15 +427,20 @@ class ColumnStageTest {
                         continue;
                     }
                     taken++;
-                    assertThat(robot.lookup("#" + id).queryAs(ChoiceBox.class).getSelectionModel().getSelectedIndex()).as(id + " " + i).isEqualTo(chosen);
+                    assertThat(onFx(() -> robot.lookup("#" + id).queryAs(ChoiceBox.class).getSelectionModel().getSelectedIndex())).as(id + " " + i).isEqualTo(chosen);
                     // What the choice brings to type is typed whole: no name or figure is cut off.
-                    assertThat(AppWindow.cutOff(robot.lookup("#piece").query())).as(id + " " + i).isEmpty();
+                    assertThat(onFx(() -> AppWindow.cutOff(robot.lookup("#piece").query()).toList())).as(id + " " + i).isEmpty();
                     robot.interact(app.bench::undo);
                     assertThat(app.bench.job()).isEqualTo(before);
                 }
             }
         }
         assertThat(taken).isGreaterThan(35);
+    }
+
+    /** Looks while nothing else changes what is looked at. */
+    private static <T> T onFx(Callable<T> look) {
+        return WaitForAsyncUtils.waitFor(WaitForAsyncUtils.asyncFx(look));
     }
 
     @Test

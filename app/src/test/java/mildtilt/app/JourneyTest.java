@@ -72,15 +72,15 @@ class JourneyTest {
     void fromBindingColumnToJobCard(FxRobot robot) throws Exception {
         app.settle();
         // The column binds, and the window says where and why.
-        assertThat(app.text(robot, "#notes-head")).isEqualTo("Notes: 2 stop, 1 look");
-        assertThat(robot.lookup("#finding-0 .finding-what").queryAs(Label.class).getText())
+        assertThat(app.text(robot, "#notes-head")).isEqualTo("Notes: 3 stop, 1 look");
+        assertThat(robot.lookup("#finding-1 .finding-what").queryAs(Label.class).getText())
                 .startsWith("Lower joint binds with the frame moved: 37.8°");
         robot.clickOn("#element-5");
         assertThat(app.bench.selectionProperty().get()).contains(new Element.JointAt(1));
 
         // One press turns one fork to the clock angle worked out; the ripple falls.
         double rippleBefore = now(Headline.RIPPLE);
-        robot.interact(() -> robot.lookup("#finding-1-remedy-0").queryButton().requestFocus());
+        robot.interact(() -> robot.lookup("#finding-2-remedy-0").queryButton().requestFocus());
         robot.press(KeyCode.SPACE).release(KeyCode.SPACE);
         WaitForAsyncUtils.waitForFxEvents();
         app.settle();

@@ -13,15 +13,19 @@ import mildtilt.measure.Phrase;
  * @param map empty without an axle that can be turned
  * @param lock how much of it the gaps leave; empty without an axle that can be turned
  * @param notches rails that would have to be notched
- * @param tyre empty where nothing is near enough to the tyres to stop a larger one within reason
+ * @param largestTyre worked out when it is asked for; empty where nothing is near enough to the tyres to stop a larger one within reason
  * @param assumed sizes taken for want of the job's own
  */
 public record ClearanceFigures(
         List<PairGap> pairs, int looked, int positions, Optional<GapMap> map, Optional<LockKept> lock, List<Notch> notches,
-        Optional<LargestTyre> tyre, List<Phrase> assumed) {
+        Later<Optional<LargestTyre>> largestTyre, List<Phrase> assumed) {
 
     /** Pairs with a margin over this are not told, mm. */
     public static final double NEAR = 40;
+
+    public Optional<LargestTyre> tyre() {
+        return largestTyre.get();
+    }
 
     public Optional<PairGap> tightest() {
         return pairs.stream().findFirst();

@@ -29,13 +29,13 @@ import org.jspecify.annotations.Nullable;
 public final class Clearances {
 
     /** Pairs with a margin below this are narrowed between the places of the grid, mm. */
-    private static final double NARROWED = 25;
+    private static final double NARROWED = 15;
     /** How much more than is wanted is found out, so that it holds for neighbouring positions too, mm. */
     private static final double REACH = 60;
     /** The smallest gap is found to about this, mm. */
-    private static final double CLOSE = 0.1;
+    private static final double CLOSE = 0.2;
     /** So many places between those of the grid are looked at for one pair at the most. */
-    private static final int MOST_LOOKED = 400;
+    private static final int MOST_LOOKED = 200;
     private static final int LOCK_STEPS = 14;
 
     private final Job job;
@@ -157,7 +157,7 @@ public final class Clearances {
         // The tightest first: what they leave settles soonest what need not be looked at.
         pairs.sort(Comparator.comparingDouble(p -> p.atRest - p.need));
         pairs.forEach(this::through);
-        pairs.stream().filter(p -> p.best - p.need < NARROWED).forEach(this::narrow);
+        pairs.stream().filter(p -> p.best - p.need < (p.onPart() ? ClearanceFigures.NEAR : NARROWED)).forEach(this::narrow);
     }
 
     private List<Pair> near() {
@@ -172,7 +172,7 @@ public final class Clearances {
         Optional<LockKept> lock = range.gauge.isPresent() ? Optional.of(lock(near)) : Optional.empty();
         return new ClearanceFigures(near.stream().map(this::told).toList(), looked,
                 range.positions.size() * range.columns.size(), map(), lock, notches(near),
-                range.gauge.isPresent() ? new TyreRoom(job, range).of(near.stream().map(p -> new TyreRoom.Near(p.a, p.b)).toList()) : Optional.empty(),
+                Later.of(() -> range.gauge.isPresent() ? new TyreRoom(job, range).of(near.stream().map(p -> new TyreRoom.Near(p.a, p.b)).toList()) : Optional.empty()),
                 bodies.assumed());
     }
 

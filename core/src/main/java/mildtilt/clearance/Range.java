@@ -20,8 +20,8 @@ import mildtilt.steer.SteeringTrain;
  */
 final class Range {
 
-    static final int STEER_EACH_WAY = 15;
-    static final int TRAVEL_EACH_WAY = 10;
+    static final int STEER_EACH_WAY = 12;
+    static final int TRAVEL_EACH_WAY = 8;
     private static final int ROLLS_EACH_WAY = 3;
     private static final int PARTS = 13;
 

@@ -61,7 +61,7 @@ public record Orbit(Point centre, Vector u, Vector v, double radius) {
         Vector w = centre.minus(anchor);
         double a = w.dot(u);
         double b = w.dot(v);
-        double inPlane = Math.hypot(a, b);
+        double inPlane = Math.sqrt(a * a + b * b);
         double c = (length * length - w.dot(w) - radius * radius) / (2 * radius);
         if (Math.abs(c) <= inPlane) {
             double s = branch * Math.sqrt((inPlane - c) * (inPlane + c));

@@ -24,6 +24,10 @@ public final class Convex {
     /** Of the sphere that the core is grown by. */
     final double rounding;
     final Bounds bounds;
+    /** The mean of the points: inside of the core. */
+    final double mx;
+    final double my;
+    final double mz;
 
     private Convex(double[] points, double disc, double ax, double ay, double az, double rounding) {
         this.points = points;
@@ -33,6 +37,17 @@ public final class Convex {
         this.ay = ay;
         this.az = az;
         this.rounding = rounding;
+        double x = 0;
+        double y = 0;
+        double z = 0;
+        for (int i = 0; i < points.length; i += 3) {
+            x += points[i];
+            y += points[i + 1];
+            z += points[i + 2];
+        }
+        mx = x / count;
+        my = y / count;
+        mz = z / count;
         bounds = bounds(this);
     }
 

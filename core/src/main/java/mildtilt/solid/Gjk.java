@@ -80,9 +80,9 @@ final class Gjk {
     /** Distance between the cores; 0 where they overlap. Leaves the vector from q to p in (vx, vy, vz). */
     private double core(Convex p, Convex q) {
         size = 0;
-        vx = p.points[0] - q.points[0];
-        vy = p.points[1] - q.points[1];
-        vz = p.points[2] - q.points[2];
+        vx = p.mx - q.mx;
+        vy = p.my - q.my;
+        vz = p.mz - q.mz;
         double square = vx * vx + vy * vy + vz * vz;
         for (int step = 0; step < MOST_STEPS; step++) {
             if (square < 1e-18) {
@@ -96,8 +96,12 @@ final class Gjk {
             double along = vx * x + vy * y + vz * z;
             if (square - along <= CLOSE * square || known(x, y, z)) {
                 if (size == 0) {
-                    System.arraycopy(p.points, 0, a, 0, 3);
-                    System.arraycopy(q.points, 0, b, 0, 3);
+                    a[0] = p.mx;
+                    a[1] = p.my;
+                    a[2] = p.mz;
+                    b[0] = q.mx;
+                    b[1] = q.my;
+                    b[2] = q.mz;
                     put(vx, vy, vz);
                     share[0] = 1;
                 }

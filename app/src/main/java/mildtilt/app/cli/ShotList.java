@@ -13,6 +13,7 @@ import javafx.embed.swing.SwingFXUtils;
 import javafx.geometry.Rectangle2D;
 import javafx.scene.Node;
 import javafx.scene.control.ButtonBase;
+import javafx.scene.control.CheckBox;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.image.WritableImage;
@@ -63,7 +64,7 @@ final class ShotList {
         running.window().setY(0);
         Deque<Shot> shots = new ArrayDeque<>();
         shots.add(new Shot("column-as-opened", () -> bench.selectionProperty().set(Optional.of(new Element.JointAt(1)))));
-        shots.add(new Shot("column-clocked", () -> press(running, "#finding-1-remedy-0")));
+        shots.add(new Shot("column-clocked", () -> press(running, "#finding-2-remedy-0")));
         shots.add(new Shot("solid", () -> {
             press(running, "#show-solid");
             bench.moveHands(new HandsPosition(120, 30, -20));
@@ -89,6 +90,7 @@ final class ShotList {
         }));
         columns(running, shots);
         linkages(running, shots);
+        clearances(running, shots);
         next(running, shots);
     }
 
@@ -161,23 +163,33 @@ final class ShotList {
             bench.moveHands(new HandsPosition(-320, 20, -30));
             pick(running, "#curve", "Force at the rim");
         }));
-        shots.add(new Shot("centre-pin", () -> {
-            bench.open(DemoJob.HOP_PLATFORM.job(), Optional.empty());
-            press(running, "#show-front");
-            bench.moveHands(new HandsPosition(250, 45, -45));
-            pick(running, "#curve", "Roll steer");
-        }));
-        shots.add(new Shot("bell-crank", () -> {
-            bench.open(DemoJob.GREENHOUSE_TUG.job(), Optional.empty());
+    }
+
+    /** What is in the way, the gaps, the routes. */
+    private static void clearances(Running running, Deque<Shot> shots) {
+        Workbench bench = running.bench();
+        shots.add(new Shot("clearance-in-the-way", () -> {
+            bench.open(DemoJob.MARSH_CARRIER.job(), Optional.empty());
+            bench.stageProperty().set(WorkStage.CLEARANCE);
+            bench.sideTabProperty().set(SideTab.IN_THE_WAY);
             press(running, "#show-solid");
-            bench.moveHands(new HandsPosition(30, 0, 0));
-            pick(running, "#curve", "Road wheels");
-        }));
-        shots.add(new Shot("shuttle", () -> {
-            bench.open(DemoJob.SALT_RAKE.job(), Optional.empty());
-            bench.moveHands(new HandsPosition(-200, 20, 20));
-            pick(running, "#curve", "Steering ratio");
-        }));
+            bench.selectionProperty().set(Optional.of(new Element.InTheWay(bench.job().surroundings().obstacles().size() - 1)));
+        }, SETTLE.multiply(2)));
+        shots.add(new Shot("clearance-gap", () -> {
+            press(running, "#show-plan");
+            bench.sideTabProperty().set(SideTab.GAPS);
+            after(SETTLE, () -> press(running, "#gap-0"));
+        }, SETTLE.multiply(3)));
+        shots.add(new Shot("clearance-route", () -> {
+            bench.moveHands(HandsPosition.CENTRED);
+            bench.selectionProperty().set(Optional.empty());
+            press(running, "#show-side");
+            bench.sideTabProperty().set(SideTab.ROUTE);
+            after(SETTLE, () -> {
+                ((CheckBox) running.window().getScene().lookup("#route-tilt")).fire();
+                press(running, "#run-route");
+            });
+        }, SETTLE.multiply(8)));
     }
 
     private static void scroll(Running running, String pane, double to) {

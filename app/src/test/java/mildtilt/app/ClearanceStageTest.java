@@ -1,0 +1,253 @@
+package mildtilt.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import javafx.application.Platform;
+import javafx.event.ActionEvent;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.ChoiceBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.RadioButton;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.layout.VBox;
+import javafx.stage.Stage;
+import mildtilt.app.workbench.HandsPosition;
+import mildtilt.app.workbench.SideTab;
+import mildtilt.app.workbench.WorkStage;
+import mildtilt.check.Fault;
+import mildtilt.clearance.PairGap;
+import mildtilt.format.DemoJob;
+import mildtilt.geometry.Point;
+import mildtilt.job.Element;
+import mildtilt.job.Job;
+import mildtilt.obstacle.Carrier;
+import mildtilt.obstacle.Obstacle;
+import mildtilt.obstacle.Shape;
+import mildtilt.obstacle.Sweep;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.framework.junit5.Start;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** The clearance stage as its users work in it: put things in the way, see what touches, look at it, take a route. */
+@ExtendWith(ApplicationExtension.class)
+class ClearanceStageTest {
+
+    private AppWindow app;
+
+    @Start
+    void start(Stage stage) throws Exception {
+        app = new AppWindow(stage, DemoJob.MARSH_CARRIER.job(), AppWindow.temporary());
+        app.bench.stageProperty().set(WorkStage.CLEARANCE);
+    }
+
+    @AfterEach
+    void close(FxRobot robot) {
+        robot.interact(app::close);
+    }
+
+    private void tab(FxRobot robot, SideTab tab) {
+        robot.interact(() -> app.bench.sideTabProperty().set(tab));
+        app.settle();
+    }
+
+    private void menu(FxRobot robot, String button, String item) {
+        robot.interact(() -> robot.lookup(button).queryAs(MenuButton.class).getItems().stream().filter(i -> item.equals(i.getId())).findFirst()
+                .map(MenuItem.class::cast).orElseThrow().fire());
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    private void press(FxRobot robot, String id) {
+        robot.interact(() -> robot.lookup(id).queryAs(Button.class).fire());
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    private void type(FxRobot robot, String id, String text) {
+        robot.interact(() -> {
+            TextField f = robot.lookup(id).queryAs(TextField.class);
+            f.requestFocus();
+            f.setText(text);
+            f.fireEvent(new ActionEvent());
+        });
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    private static void choose(FxRobot robot, String id, int which) {
+        ChoiceBox<?> box = robot.lookup(id).queryAs(ChoiceBox.class);
+        robot.interact(() -> box.getSelectionModel().select(which));
+    }
+
+    private Job job() {
+        return app.bench.job();
+    }
+
+    private List<Obstacle> all() {
+        return job().surroundings().obstacles();
+    }
+
+    @Test
+    void thingsArePutInTheWaySizedMovedCopiedAndTakenOut(FxRobot robot) {
+        tab(robot, SideTab.IN_THE_WAY);
+        int before = all().size();
+        menu(robot, "#add-obstacle", "add-box");
+        assertThat(all()).hasSize(before + 1);
+        assertThat(app.bench.selectionProperty().get()).contains(new Element.InTheWay(before));
+        type(robot, "#field-length", "12 in");
+        type(robot, "#field-gap-it-needs", "20");
+        type(robot, "#field-name", "left tool box");
+        choose(robot, "#choice-fixed-to", Carrier.LEFT_LOWER_ARM.ordinal());
+        WaitForAsyncUtils.waitForFxEvents();
+        choose(robot, "#choice-moves-by-itself", 5);
+        WaitForAsyncUtils.waitForFxEvents();
+        choose(robot, "#choice-heat", 0);
+        WaitForAsyncUtils.waitForFxEvents();
+        Obstacle box = all().getLast();
+        assertThat(((Shape.Box) box.shape()).length()).isCloseTo(304.8, within(1e-9));
+        assertThat(box.name()).isEqualTo("left tool box");
+        assertThat(box.carrier()).isEqualTo(Carrier.LEFT_LOWER_ARM);
+        assertThat(box.sweep()).isEqualTo(new Sweep.Wanders(10));
+        assertThat(box.hot()).isTrue();
+        assertThat(box.gap()).as("a gap of its own stays").isEqualTo(20);
+        // A size that can't be is refused and leaves all as it was.
+        type(robot, "#field-width", "-4");
+        assertThat(((Shape.Box) all().getLast().shape()).width()).isEqualTo(150);
+        assertThat(app.text(robot, "#message")).contains("must be above 0");
+        menu(robot, "#more-" + before, "mirror-" + before);
+        assertThat(all().getLast().name()).isEqualTo("right tool box");
+        assertThat(all().getLast().carrier()).isEqualTo(Carrier.RIGHT_LOWER_ARM);
+        menu(robot, "#more-" + before, "remove-" + before);
+        assertThat(all()).extracting(Obstacle::name).contains("right tool box").doesNotContain("left tool box");
+        for (String kind : List.of("add-tube", "add-cylinder", "add-plate", "add-sphere")) {
+            menu(robot, "#add-obstacle", kind);
+        }
+        assertThat(all()).hasSize(before + 5);
+        menu(robot, "#add-obstacle", "add-driver");
+        assertThat(app.text(robot, "#message")).contains("There is a driver already");
+        menu(robot, "#more-driver", "remove-driver");
+        assertThat(job().surroundings().driver()).isEmpty();
+        menu(robot, "#add-obstacle", "add-driver");
+        assertThat(job().surroundings().driver()).isPresent();
+        while (app.bench.undoable().isPresent()) {
+            robot.interact(() -> app.bench.undo());
+        }
+        assertThat(job()).isEqualTo(DemoJob.MARSH_CARRIER.job());
+        app.settle();
+    }
+
+    @Test
+    void aPointInTheWayIsNudgedWithTheKeysAndTheFoulFollows(FxRobot robot) {
+        int bracket = all().size() - 1;
+        app.settle();
+        assertThat(app.bench.workedProperty().get().orElseThrow().now().findings()).anyMatch(f -> f.about().equals("left tyre and tray bracket"));
+        robot.interact(() -> app.bench.selectionProperty().set(Optional.of(new Element.InTheWay(bracket))));
+        Node handle = robot.lookup("#sheet-side-tray-bracket-origin-of-the-scan").query();
+        Point was = all().get(bracket).shape().points().getFirst();
+        robot.interact(handle::requestFocus);
+        robot.push(KeyCode.SHIFT, KeyCode.UP);
+        assertThat(all().get(bracket).shape().points().getFirst().z()).isCloseTo(was.z() + 10, within(1e-9));
+        for (int i = 0; i < 4; i++) {
+            robot.push(KeyCode.SHIFT, KeyCode.RIGHT);
+        }
+        app.settle();
+        assertThat(all().get(bracket).shape().points().getFirst().x()).isLessThan(was.x());
+    }
+
+    @Test
+    void aGapIsPressedAndTheHandsGoThere(FxRobot robot) {
+        tab(robot, SideTab.GAPS);
+        Button first = robot.lookup("#gap-0").queryAs(Button.class);
+        assertThat(first.getText()).startsWith("left tyre and tray bracket").contains("touches");
+        assertThat(first.getStyleClass()).contains("gap-touches");
+        press(robot, "#gap-0");
+        PairGap shown = app.bench.shownGap().orElseThrow();
+        assertThat(app.bench.hands().steeringWheelDeg()).isCloseTo(shown.where().steeringWheelDeg(), within(1e-9)).isGreaterThan(400);
+        assertThat(app.bench.hands().travelLeft()).isCloseTo(70, within(1.0));
+        assertThat(app.bench.selectionProperty().get()).contains(new Element.Tyres());
+        robot.interact(() -> app.bench.moveHands(HandsPosition.CENTRED));
+        assertThat(app.bench.shownGap()).as("elsewhere the gap is another").isEmpty();
+        List<String> said = robot.lookup("#gaps-pane").queryAs(VBox.class).lookupAll(".label").stream().map(n -> ((Label) n).getText()).toList();
+        assertThat(said).anyMatch(t -> t.contains("the stop must act at")).anyMatch(t -> t.contains("of bump is free")).anyMatch(t -> t.startsWith("At this width up to"))
+                .anyMatch(t -> t.contains("arms 30.0 mm"));
+        // The remedy that sets the stops takes the foul away.
+        robot.interact(() -> app.bench.sideTabProperty().set(SideTab.NOTES));
+        app.settle();
+        press(robot, "#finding-0-remedy-0");
+        app.settle();
+        assertThat(job().axle().orElseThrow().left().limits().stopInner().orElseThrow()).isLessThan(24);
+        assertThat(app.bench.workedProperty().get().orElseThrow().now().findings()).noneMatch(f -> f.about().equals("left tyre and tray bracket"));
+        assertThat(AppWindow.cutOff(app.stage.getScene().getRoot())).isEmpty();
+    }
+
+    @Test
+    void aScanIsTakenInByItsSizeOrNotAtAll(FxRobot robot) throws Exception {
+        Path sample = Path.of("..", "docs", "samples", "tray-bracket.stl");
+        int before = all().size();
+        app.chosen = sample;
+        Platform.runLater(() -> app.shell.documents().openScan(app.stage));
+        AppWindow.until(() -> robot.lookup("#scan-unit-mm").tryQuery().isPresent());
+        robot.interact(() -> robot.lookup("#scan-unit-mm").queryAs(RadioButton.class).setSelected(true));
+        assertThat(robot.lookup("#scan-unit-m").queryAs(RadioButton.class).getText()).contains("in metres", "of the wheelbase");
+        AppWindow.answer(robot, "Take it in");
+        AppWindow.until(() -> all().size() == before + 1);
+        Shape.Scan scan = (Shape.Scan) all().getLast().shape();
+        assertThat(scan.mesh().bounds().size().x()).isCloseTo(112.5, within(0.2));
+        // Left, nothing is taken in.
+        Platform.runLater(() -> app.shell.documents().openScan(app.stage));
+        AppWindow.answer(robot, "Leave it");
+        assertThat(all()).hasSize(before + 1);
+        // Cut short, it is refused with a sentence and the job is as it was.
+        Job was = job();
+        Path cut = AppWindow.temporary().resolve("cut.stl");
+        byte[] bytes = Files.readAllBytes(sample);
+        Files.write(cut, Arrays.copyOf(bytes, bytes.length / 2));
+        app.chosen = cut;
+        Platform.runLater(() -> app.shell.documents().openScan(app.stage));
+        AppWindow.until(() -> robot.lookup("#problem-text").tryQuery().isPresent());
+        assertThat(robot.lookup("#problem-text").queryAs(Label.class).getText()).contains("cut short", "Nothing was taken in");
+        AppWindow.answer(robot, "OK");
+        assertThat(job()).isEqualTo(was);
+        app.settle();
+    }
+
+    @Test
+    void aRouteIsLookedForShownAsAGhostAndTaken(FxRobot robot) {
+        tab(robot, SideTab.ROUTE);
+        choose(robot, "#route-most", 1);
+        WaitForAsyncUtils.waitForFxEvents();
+        press(robot, "#run-route");
+        AppWindow.until(() -> robot.lookup("#routes .finding-what").tryQuery().isPresent());
+        assertThat(robot.lookup("#routes .finding-what").queryAs(Label.class).getText()).contains("no way within these limits");
+        assertThat(app.bench.ghost()).as("the nearest miss").isPresent();
+        robot.interact(() -> robot.lookup("#route-tilt").queryAs(CheckBox.class).fire());
+        type(robot, "#route-gap", "-3");
+        assertThat(app.text(robot, "#message")).contains("can't be negative");
+        press(robot, "#run-route");
+        AppWindow.until(() -> robot.lookup("#take-route-0").tryQuery().isPresent() && robot.lookup("#run-route").query().isVisible());
+        press(robot, "#show-route-0");
+        List<Point> ghost = app.bench.ghost().orElseThrow();
+        Job before = job();
+        assertThat(before.column()).isEqualTo(DemoJob.MARSH_CARRIER.job().column());
+        press(robot, "#take-route-0");
+        assertThat(job().column().orElseThrow().points()).isEqualTo(ghost);
+        assertThat(app.bench.ghost()).isEmpty();
+        app.settle();
+        assertThat(app.bench.workedProperty().get().orElseThrow().now().findings()).noneMatch(f -> f.fault() == Fault.JOINT_OVER_LIMIT);
+        robot.interact(() -> app.bench.undo());
+        assertThat(job()).isEqualTo(before);
+        app.settle();
+    }
+}
