@@ -63,9 +63,15 @@ final class AppWindow implements AutoCloseable {
         stage.toFront();
     }
 
-    /** Waits until the background has worked out the job as it stands. */
-    void settle() {
+    /** Waits until the background has worked out the job as it stands, with what each remedy would do. */
+    void settleWhole() {
         until(() -> bench.workedProperty().get().map(w -> w.now().job() == bench.job() && (w.whole() || bench.dragging())).orElse(false));
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    /** Waits until the figures of the job as it stands are there. */
+    void settle() {
+        until(() -> bench.workedProperty().get().map(w -> w.now().job() == bench.job()).orElse(false));
         WaitForAsyncUtils.waitForFxEvents();
     }
 

@@ -295,7 +295,7 @@ class LinkageStageTest {
                     a.left().withRodEnds(a.left().rodEnds().withAllowedDeg(9.9)))), Optional.empty());
             app.bench.stageProperty().set(WorkStage.LINKAGE);
         });
-        app.settle();
+        app.settleWhole();
         assertThat(robot.lookup("#notes .brings").queryAll().stream().map(n -> ((Label) n).getText()).toList())
                 .anySatisfy(t -> assertThat(t).startsWith("But then: The left tie rod's outer end tilts").contains("allowed 9.9°"));
     }

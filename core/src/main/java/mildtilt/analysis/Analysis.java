@@ -12,6 +12,7 @@ import mildtilt.check.Remedy;
 import mildtilt.check.Severity;
 import mildtilt.clearance.ClearanceFigures;
 import mildtilt.clearance.Clearances;
+import mildtilt.column.Column;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
@@ -60,9 +61,15 @@ public record Analysis(
 
     /** @throws mildtilt.geometry.ImpossibleGeometryException if a rod or arm has no length */
     public static Analysis of(Job job, Grid grid, Catalogue catalogue) {
+        return of(job, grid, catalogue, Optional.empty());
+    }
+
+    /** @param like of a job whose gaps may serve where nothing is changed that they hang on */
+    private static Analysis of(Job job, Grid grid, Catalogue catalogue, Optional<Analysis> like) {
         SteeringTrain train = new SteeringTrain(job);
         // Gone through beside all else: it takes as long as the rest together.
-        CompletableFuture<Optional<ClearanceFigures>> room = CompletableFuture.supplyAsync(() -> Clearances.of(job, train));
+        CompletableFuture<Optional<ClearanceFigures>> room = CompletableFuture.supplyAsync(() ->
+                like.filter(l -> sameRoom(l.job, job)).map(Analysis::clearance).orElseGet(() -> Clearances.of(job, train)));
         Optional<ColumnFigures> column = job.column().map(_ -> ColumnFigures.of(job));
         Optional<SteerFigures> steer = SteerSweep.of(train, job, grid);
         Optional<TravelMap> map = TravelMap.of(train, job, grid);
@@ -71,6 +78,16 @@ public record Analysis(
         Optional<ClearanceFigures> clearance = joined(room);
         return new Analysis(job, train, column, steer, map, match, clearance, Headlines.of(train.column(), steer, map, match, clearance),
                 bench, Checks.of(job, train, column, steer, map, match, clearance, catalogue), catalogue);
+    }
+
+    /** Whether two jobs differ in nothing that takes up room: their forks may be clocked otherwise, or their wants and rules be others. */
+    private static boolean sameRoom(Job a, Job b) {
+        return a.vehicle().equals(b.vehicle()) && a.axle().equals(b.axle()) && a.surroundings().equals(b.surroundings())
+                && a.column().map(Analysis::unclocked).equals(b.column().map(Analysis::unclocked));
+    }
+
+    private static Column unclocked(Column c) {
+        return c.withFirstForkDeg(0).withTrain(c.shafts().stream().map(s -> s.withClockingDeg(0).withIndexDeg(0)).toList(), c.joints(), c.bearings());
     }
 
     private static <T> T joined(CompletableFuture<T> task) {
@@ -94,8 +111,10 @@ public record Analysis(
     /** What it would do to make the job so. */
     public Effect effectOf(Job changed) {
         try {
-            Analysis after = of(changed, Grid.USUAL, catalogue);
-            return new Effect(headlines.against(after.headlines), after.stops().filter(f -> stops().noneMatch(f::same)).toList());
+            Analysis after = of(changed, Grid.USUAL, catalogue, Optional.of(this));
+            // Where the gaps were not gone through anew, no figure of theirs is told.
+            boolean gaps = !sameRoom(job, changed);
+            return new Effect(headlines.against(after.headlines).stream().filter(c -> gaps || c.headline() != Headline.GAP).toList(), after.stops().filter(f -> stops().noneMatch(f::same)).toList());
         } catch (ImpossibleGeometryException e) {
             return Effect.NONE;
         }

@@ -25,7 +25,7 @@ import mildtilt.steer.AxlePose;
 public final class ObstacleSketch {
 
     /** Of a scan so many triangles are drawn. */
-    private static final int DRAWN = 260;
+    private static final int DRAWN = 140;
 
     private ObstacleSketch() {}
 

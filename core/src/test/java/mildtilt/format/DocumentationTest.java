@@ -16,7 +16,13 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import mildtilt.analysis.Analysis;
 import mildtilt.column.Bearing;
+import mildtilt.geometry.Point;
 import mildtilt.job.Job;
+import mildtilt.obstacle.Obstacle;
+import mildtilt.obstacle.Shape;
+import mildtilt.routefinder.RouteFinder;
+import mildtilt.routefinder.RouteProgress;
+import mildtilt.routefinder.RouteQuestion;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -99,6 +105,10 @@ class DocumentationTest {
         for (DemoJob demo : DemoJob.values()) {
             collectNames(AnalysisJson.tree(Analysis.of(demo.job()), List.of(new HandPosition(30, 5, 5), new HandPosition(20, 0, 0))), names);
         }
+        Obstacle rail = Obstacle.fixed("rail", new Shape.Box(new Point(-285, 215, 445), 900, 70, 140));
+        Job railed = DemoJob.MARSH_CARRIER.job().editSurroundings(s -> s.with(rail));
+        collectNames(AnalysisJson.tree(Analysis.of(railed), List.of()), names);
+        collectNames(RouteJson.tree(RouteFinder.search(DemoJob.MARSH_CARRIER.job(), RouteQuestion.USUAL.withJoints(2, 2).withTilt(-40, 40), RouteProgress.SILENT)), names);
         Matcher named = Pattern.compile("`([a-z][a-zA-Z0-9_.]*_(?:mm|deg|pct|percent))`").matcher(doc("figures.md"));
         int n = 0;
         while (named.find()) {
