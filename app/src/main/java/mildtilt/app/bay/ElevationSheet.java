@@ -261,6 +261,10 @@ final class ElevationSheet extends InkedPane {
                 double x = s.points().stream().mapToDouble(v::x).average().orElse(0);
                 double y = s.points().stream().mapToDouble(v::y).average().orElse(0);
                 placer.place(x, y, measured.getLayoutBounds().getWidth() + 4, 13).ifPresent(box -> {
+                    g.setGlobalAlpha(0.72);
+                    g.setFill(ink(Ink.PAPER));
+                    g.fillRect(box.x(), box.y() - 1, box.w(), box.h() + 2);
+                    g.setGlobalAlpha(1);
                     g.setFill(ink(selected(Optional.of(e)) ? Ink.ACCENT : Ink.LINE));
                     g.setFont(Fonts.text(12));
                     g.setTextAlign(TextAlignment.LEFT);

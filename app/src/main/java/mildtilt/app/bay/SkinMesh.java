@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.WeakHashMap;
 import javafx.scene.shape.TriangleMesh;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.RigidMove;
@@ -18,11 +19,21 @@ final class SkinMesh {
 
     private static final int[][] BOX_FACES = {{0, 1, 3, 2}, {4, 6, 7, 5}, {0, 4, 5, 1}, {2, 3, 7, 6}, {0, 2, 6, 4}, {1, 5, 7, 3}};
 
-    private SkinMesh() {}
+    private final Map<Shape, TriangleMesh> made = new WeakHashMap<>();
 
-    static TriangleMesh box(Shape.Box b, RigidMove m) {
+    /** Where the shape stands in the design position. */
+    TriangleMesh of(Shape shape) {
+        return made.computeIfAbsent(shape, s -> switch (s) {
+            case Shape.Box b -> box(b);
+            case Shape.Plate p -> plate(p);
+            case Shape.Scan scan -> scan(scan);
+            case Shape.Tube _, Shape.Cylinder _, Shape.Sphere _ -> throw new IllegalArgumentException("round things are drawn as such");
+        });
+    }
+
+    private static TriangleMesh box(Shape.Box b) {
         TriangleMesh mesh = empty();
-        ((Solid.Parts) b.solid()).parts().getFirst().core().forEach(p -> add(mesh, m.moved(p)));
+        ((Solid.Parts) b.solid()).parts().getFirst().core().forEach(p -> add(mesh, p));
         for (int[] f : BOX_FACES) {
             face(mesh, f[0], f[1], f[2]);
             face(mesh, f[0], f[2], f[3]);
@@ -30,10 +41,10 @@ final class SkinMesh {
         return mesh;
     }
 
-    static TriangleMesh plate(Shape.Plate p, RigidMove m) {
+    private static TriangleMesh plate(Shape.Plate p) {
         TriangleMesh mesh = empty();
         List<Point> core = ((Solid.Parts) p.solid()).parts().getFirst().core();
-        core.forEach(c -> add(mesh, m.moved(c)));
+        core.forEach(c -> add(mesh, c));
         int n = core.size() / 2;
         // The two sides lie beside each other in pairs.
         for (int i = 1; i + 1 < n; i++) {
@@ -48,9 +59,9 @@ final class SkinMesh {
         return mesh;
     }
 
-    static TriangleMesh scan(Shape.Scan s, RigidMove m) {
+    private static TriangleMesh scan(Shape.Scan s) {
         TriangleMesh mesh = empty();
-        RigidMove place = s.place().then(m);
+        RigidMove place = s.place();
         boolean whole = s.mesh().count() <= MOST_DRAWN;
         double cell = whole ? 0 : s.mesh().bounds().size().norm() / Math.sqrt(MOST_DRAWN);
         Map<List<Long>, Integer> cells = new HashMap<>();

@@ -21,17 +21,12 @@ import javafx.scene.transform.Rotate;
 import javafx.scene.transform.Translate;
 import mildtilt.app.look.Ink;
 import mildtilt.app.look.InkedPane;
-import mildtilt.app.workbench.HandsPosition;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.drawing.Elevation;
 import mildtilt.drawing.Extent;
 import mildtilt.drawing.Sketch;
 import mildtilt.geometry.Point;
-import mildtilt.obstacle.Carrier;
-import mildtilt.obstacle.Surroundings;
-import mildtilt.obstacle.Sweep;
-import org.jspecify.annotations.Nullable;
 
 /** The steering as solids, to be looked at from any side. Where the machine can't, it says so. */
 final class SolidSheet extends InkedPane {
@@ -52,9 +47,8 @@ final class SolidSheet extends InkedPane {
     private double zoom = 1;
     private double pressedX;
     private double pressedY;
-    private @Nullable Surroundings madeFrom;
-    private Object madeFor = Optional.empty();
-    private List<Node> made = List.of();
+    /** The skins of what is in the way, made once each: a large scan is slow to make. */
+    private final SkinMesh skins = new SkinMesh();
 
     SolidSheet(Workbench bench) {
         this.bench = bench;
@@ -169,20 +163,8 @@ final class SolidSheet extends InkedPane {
         return new Solids(ink(Ink.ACCENT), ink(Ink.ACCENT), ink(Ink.ACCENT), Optional.empty()).bars(points);
     }
 
-    /** A large scan is slow to make and stays as it is while only the hands move what is not fixed to it: it is made anew where anything of it changes. */
     private List<Node> inTheWay() {
-        Surroundings now = bench.job().surroundings();
-        HandsPosition hands = bench.hands();
-        Object basis = List.of(bench.selectionProperty().get(), ink(Ink.LINE), moving(now) ? hands : HandsPosition.CENTRED);
-        if (madeFrom != now || !basis.equals(madeFor)) {
-            made = new Solids(ink(Ink.LINE), ink(Ink.FAINT), ink(Ink.ACCENT), bench.selectionProperty().get())
-                    .surroundings(bench.job(), bench.pose(), hands.travelLeft(), hands.travelRight(), ink(Ink.BEFORE), ink(Ink.LOOK));
-            madeFrom = now;
-            madeFor = basis;
-        }
-        return made;
+        return new Solids(ink(Ink.LINE), ink(Ink.FAINT), ink(Ink.ACCENT), bench.selectionProperty().get())
+                .surroundings(bench.job(), bench.pose(), bench.hands().travelLeft(), bench.hands().travelRight(), ink(Ink.BEFORE), ink(Ink.LOOK), skins);
     }
-
-    private static boolean moving(Surroundings s) {
-        return s.obstacles().stream().anyMatch(o -> o.carrier() != Carrier.FRAME || o.sweep() instanceof Sweep.FollowsWheel);
-    }}
+}

@@ -13,6 +13,7 @@ import javafx.scene.shape.Mesh;
 import javafx.scene.shape.MeshView;
 import javafx.scene.shape.Shape3D;
 import javafx.scene.shape.Sphere;
+import javafx.scene.transform.Affine;
 import javafx.scene.transform.Rotate;
 import javafx.scene.transform.Translate;
 import mildtilt.column.Column;
@@ -192,11 +193,11 @@ final class Solids {
     }
 
     /** What is in the way, where the hands hold the wheels, and the driver's legs. */
-    List<Node> surroundings(Job job, Optional<AxlePose> pose, double travelLeft, double travelRight, Color inTheWay, Color hot) {
+    List<Node> surroundings(Job job, Optional<AxlePose> pose, double travelLeft, double travelRight, Color inTheWay, Color hot, SkinMesh skins) {
         for (int i = 0; i < job.surroundings().obstacles().size(); i++) {
             Obstacle o = job.surroundings().obstacles().get(i);
             PhongMaterial m = material(new Element.InTheWay(i), new PhongMaterial(o.hot() ? hot : inTheWay));
-            obstacle(o.shape(), ObstacleSketch.move(job, o, pose, travelLeft, travelRight, 0.5), m);
+            obstacle(o.shape(), ObstacleSketch.move(job, o, pose, travelLeft, travelRight, 0.5), m, skins);
         }
         job.surroundings().driver().ifPresent(d -> {
             for (Side side : Side.values()) {
@@ -216,7 +217,7 @@ final class Solids {
         return List.copyOf(nodes);
     }
 
-    private void obstacle(Shape shape, RigidMove m, PhongMaterial material) {
+    private void obstacle(Shape shape, RigidMove m, PhongMaterial material, SkinMesh skins) {
         switch (shape) {
             case Shape.Tube t -> {
                 for (int i = 1; i < t.line().size(); i++) {
@@ -226,16 +227,16 @@ final class Solids {
             }
             case Shape.Cylinder c -> bar(m.moved(c.from()), m.moved(c.to()), c.diameter() / 2, material);
             case Shape.Sphere s -> ball(m.moved(s.centre()), s.diameter() / 2, material);
-            case Shape.Box b -> mesh(SkinMesh.box(b, m), material);
-            case Shape.Plate p -> mesh(SkinMesh.plate(p, m), material);
-            case Shape.Scan s -> mesh(SkinMesh.scan(s, m), material);
+            case Shape.Box _, Shape.Plate _, Shape.Scan _ -> mesh(skins.of(shape), m, material);
         }
     }
 
-    private void mesh(Mesh mesh, PhongMaterial material) {
+    private void mesh(Mesh mesh, RigidMove m, PhongMaterial material) {
         MeshView view = new MeshView(mesh);
         view.setCullFace(CullFace.NONE);
         view.setMaterial(material);
+        view.getTransforms().add(new Affine(m.ex().x(), m.ey().x(), m.ez().x(), m.shift().x(), m.ex().y(), m.ey().y(), m.ez().y(), m.shift().y(),
+                m.ex().z(), m.ey().z(), m.ez().z(), m.shift().z()));
         nodes.add(view);
     }
 

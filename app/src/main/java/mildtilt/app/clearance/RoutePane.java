@@ -201,6 +201,9 @@ public final class RoutePane extends VBox {
                     bar.setProgress(done);
                     if (answers.getChildren().size() != found.size()) {
                         cards(job, found);
+                        if (bench.ghost().isEmpty() && !found.isEmpty()) {
+                            look(job, found.getFirst());
+                        }
                     }
                 }
             });
