@@ -59,10 +59,11 @@ final class Blockers {
     /** Whether a part keeps every gap but for a little. @param lacking how much may be lacking, mm */
     boolean clears(Convex part, double extra, double lacking) {
         for (Blocker b : all) {
-            double far = b.need + extra - lacking;
+            // With more lacking than the whole gap nothing is in the way but what is run right through.
+            double far = Math.max(0, b.need + extra - lacking);
             if (b.all.distanceTo(part.bounds()) < far) {
                 for (Solid place : b.places) {
-                    if (place.bounds().distanceTo(part.bounds()) < far && Gaps.between(Solid.of(part), place, far).mm() < far) {
+                    if (place.bounds().distanceTo(part.bounds()) < far && Gaps.nearer(part, place, far)) {
                         return false;
                     }
                 }

@@ -46,6 +46,9 @@ public final class RouteFinder {
     private static final double MAY_LACK = 8;
     /** Most passes over all numbers before the step is halved. */
     private static final int PASSES = 8;
+    /** So many of all ways of a kind, those with the smallest angles, are weighed against all that is in the way. */
+    private static final int WEIGHED = 1500;
+    private static final double LACKS_TOO_MUCH = 30;
     private static final int KEPT = 36;
     private static final int NARROWED = 8;
     private static final int OFFERED = 6;
@@ -97,15 +100,22 @@ public final class RouteFinder {
             share = 1.0 / kinds;
             if (joints == 3 && routes.isEmpty()) {
                 // A first answer soon, on a lattice that is gone through in no time.
-                take(narrowed(threes(COARSE_LATTICE)), routes, new ArrayList<>(), new ArrayList<>());
+                take(narrowed(weighed(threes(COARSE_LATTICE))), routes, new ArrayList<>(), new ArrayList<>());
                 tell(0.1);
             }
-            take(narrowed(switch (joints) {
+            List<Weighed> all = weighed(switch (joints) {
                 case 1 -> single();
                 case 2 -> pairs();
                 case 3 -> threes(LATTICE);
                 default -> fours();
-            }), routes, misses, refused);
+            });
+            if (routes.isEmpty() && !all.isEmpty()) {
+                take(List.of(narrow(all.getFirst(), (_, w) -> w.cost())), routes, new ArrayList<>(), new ArrayList<>());
+                tell(0.75);
+                // It comes again among all of its kind.
+                routes.clear();
+            }
+            take(narrowed(all), routes, misses, refused);
             tell(1);
         }
         if (given.get()) {
@@ -182,21 +192,18 @@ public final class RouteFinder {
     }
 
     private List<End> gearEnds(int joints) {
-        return gearEnds(joints, MAY_LACK);
+        return allGearEnds().stream().filter(e -> blockers.clears(Convex.bar(e.at, e.before, layout.shaft(joints, joints).diameter() / 2), 0, MAY_LACK)
+                && blockers.clears(Convex.sphere(e.at, layout.swing(joints - 1, joints) / 2), 0, MAY_LACK)).toList();
     }
 
-    private List<End> gearEnds(int joints, double lacking) {
+    private List<End> allGearEnds() {
         List<End> all = new ArrayList<>();
         for (double tilt : tilts()) {
             RigidMove m = layout.tilt(tilt);
             Point input = m.moved(layout.column.gearInput());
             for (double along : alongGear()) {
                 Point at = input.plus(m.turned(layout.gearAxis().vector()).times(-along));
-                End e = new End(0, along, tilt, input, at);
-                Convex stub = Convex.bar(at, input, layout.shaft(joints, joints).diameter() / 2);
-                if (blockers.clears(stub, 0, lacking) && blockers.clears(Convex.sphere(at, layout.swing(joints - 1, joints) / 2), 0, lacking)) {
-                    all.add(e);
-                }
+                all.add(new End(0, along, tilt, input, at));
             }
         }
         return all;
@@ -379,12 +386,18 @@ public final class RouteFinder {
 
     // Narrowing.
 
+    /** The best of many ways, each weighed, the best first. */
+    private List<Weighed> weighed(List<Way> ways) {
+        return bestByAngles(ways.isEmpty() ? anyhow() : ways, WEIGHED).parallelStream().map(w -> new Weighed(w, weigh.of(w))).sorted(Comparator.comparingDouble(w -> w.worth.cost())).toList();
+    }
+
     /** The best of many, apart from one another, each at its own best; those that can be gone before those that lack. */
-    private List<Weighed> narrowed(List<Way> ways) {
-        List<Weighed> all = (ways.isEmpty() ? anyhow() : ways).parallelStream().map(w -> new Weighed(w, weigh.of(w))).sorted(Comparator.comparingDouble(w -> w.worth.cost())).toList();
+    private List<Weighed> narrowed(List<Weighed> all) {
         List<Weighed> starts = new ArrayList<>();
         for (Weighed w : all) {
-            if (starts.size() < KEPT && starts.stream().noneMatch(s -> near(s.way, w.way))) {
+            // What lacks too much by far does not become a way by being narrowed; the best of it tells what blocks.
+            boolean worth = starts.isEmpty() || w.worth.lacking() < LACKS_TOO_MUCH;
+            if (worth && starts.size() < (w.way.between() == 0 ? KEPT / 2 : KEPT) && starts.stream().noneMatch(s -> near(s.way, w.way))) {
                 starts.add(w);
             }
         }
@@ -414,7 +427,7 @@ public final class RouteFinder {
 
     /** Where no place is clear at all, ways through whatever is there: one of them lacks least, and tells what blocks. */
     private List<Way> anyhow() {
-        List<End> gear = gearEnds(2, Double.POSITIVE_INFINITY);
+        List<End> gear = allGearEnds();
         return columnEnds().stream().flatMap(c -> gear.stream().map(g -> Way.of(c.set, c.along, g.tilt, g.along, List.of()))).toList();
     }
 

@@ -14,6 +14,8 @@ final class Weigh {
 
     /** So much of a gap over what is needed counts as good, mm. */
     private static final double GOOD_GAP = 40;
+    /** Degrees and mm lacking of angles and room beyond which gaps are not looked at. */
+    private static final double HOPELESS = 25;
     /** Less than this over what is needed is hard to hold in making, mm. */
     private static final double TIGHT = 6;
     private static final double JOINT_COSTS = 14;
@@ -72,24 +74,33 @@ final class Weigh {
                 lacks.add(new Lack(off - may, Phrase.of("With one joint the column would have to be aimed {0} off its line, {1} too far", Quantity.angle(off), Quantity.angle(off - may))));
             }
         }
-        Margin margin = Margin.PLENTY;
-        for (int i = 0; i <= joints; i++) {
+        // Bent or crowded far beyond what may be, no gap matters yet.
+        boolean hopeless = lacks.stream().mapToDouble(Lack::amount).sum() > HOPELESS;
+        Margin margin = hopeless ? new Margin(0, "", Point.ORIGIN) : Margin.PLENTY;
+        for (int i = 0; i <= joints && !hopeless; i++) {
             Margin m = blockers.margin(shaft(p, i, joints), i < 2 ? moves : 0, Math.max(0, margin.mm()));
             if (m.mm() < 0) {
                 lacks.add(lack(m, layout.shaft(i, joints).name()));
             }
             margin = margin.tighter(m);
         }
-        for (int i = 0; i < joints; i++) {
+        for (int i = 0; i < joints && !hopeless; i++) {
+            double extra = i == 0 ? moves : 0;
+            double enough = Math.max(0, margin.mm());
+            // What it sweeps lies within two bars with round ends: where those keep off, so does it.
+            if (around(p, i, joints).stream().allMatch(c -> blockers.margin(c, extra, enough).mm() >= enough)) {
+                continue;
+            }
             for (Convex part : joint(p, i, joints)) {
-                Margin m = blockers.margin(part, i == 0 ? moves : 0, Math.max(0, margin.mm()));
+                Margin m = blockers.margin(part, extra, Math.max(0, margin.mm()));
                 if (m.mm() < 0) {
                     lacks.add(lack(m, layout.joint(i, joints).name()));
                 }
                 margin = margin.tighter(m);
             }
         }
-        double lacking = lacks.stream().mapToDouble(Lack::amount).sum();
+        // Whose gaps were not looked at may lack any of them.
+        double lacking = lacks.stream().mapToDouble(Lack::amount).sum() + (hopeless ? 4 * HOPELESS : 0);
         double cost = JOINT_COSTS * joints + 0.8 * widest + 0.25 * sum - 0.35 * Math.min(margin.mm(), GOOD_GAP) + Math.max(0, TIGHT - margin.mm())
                 + 0.012 * length;
         double roomy = cost - ROOM_COUNTS * Math.min(margin.mm(), GOOD_GAP);
@@ -133,6 +144,18 @@ final class Weigh {
         hub(parts, c, p.get(joint), layout.joint(joint, joints).wheelSide().takeOff(), r);
         hub(parts, c, p.get(joint + 2), layout.joint(joint, joints).gearSide().takeOff(), r);
         return parts;
+    }
+
+    private List<Convex> around(List<Point> p, int joint, int joints) {
+        double r = layout.swing(joint, joints) / 2;
+        Point c = p.get(joint + 1);
+        return List.of(round(c, p.get(joint), layout.joint(joint, joints).wheelSide().takeOff(), r),
+                round(c, p.get(joint + 2), layout.joint(joint, joints).gearSide().takeOff(), r));
+    }
+
+    private static Convex round(Point centre, Point toward, double takeOff, double radius) {
+        double l = centre.distanceTo(toward);
+        return l < 1e-6 ? Convex.sphere(centre, radius) : Convex.bar(centre, centre.plus(toward.minus(centre).times(Math.min(takeOff, l) / l)), radius);
     }
 
     private static void hub(List<Convex> parts, Point centre, Point toward, double takeOff, double radius) {

@@ -60,6 +60,22 @@ public final class Gaps {
         return best;
     }
 
+    /** Whether a gap is below some mm, 0 or more: quicker than the gap itself where two are in each other. */
+    public static boolean nearer(Convex first, Solid second, double mm) {
+        return switch (second) {
+            case Solid.Parts b -> {
+                Gjk gjk = GJK.get();
+                for (Convex c : b.parts()) {
+                    if (c.bounds.distanceTo(first.bounds) < mm && gjk.nearer(first, c, mm)) {
+                        yield true;
+                    }
+                }
+                yield false;
+            }
+            case Solid.Skin _, Solid.Ring _ -> between(Solid.of(first), second, mm).mm() < mm;
+        };
+    }
+
     public static Gap between(Convex first, Convex second) {
         return GJK.get().nearest(first, second);
     }

@@ -47,16 +47,21 @@ final class Gjk {
         return all;
     }
 
-    /** The gap alone, mm. */
+    /** The gap alone, mm; of two in each other a rough figure, at least as deep as they are. */
     double gap(Convex p, Convex q) {
         double core = core(p, q);
-        return (core > 0 ? core : -overlap(p, q)) - p.rounding - q.rounding;
+        return (core > 0 ? core : -overlap(p, q, 0)) - p.rounding - q.rounding;
+    }
+
+    /** Whether the gap is below some mm, 0 or more. */
+    boolean nearer(Convex p, Convex q, double mm) {
+        return core(p, q) - p.rounding - q.rounding < mm;
     }
 
     Gap nearest(Convex p, Convex q) {
         double core = core(p, q);
         if (core <= 0) {
-            double depth = overlap(p, q);
+            double depth = overlap(p, q, NARROWED);
             // Along (vx, vy, vz), which points from q to p, the two are in each other least.
             p.support(-vx, -vy, -vz, a);
             q.support(vx, vy, vz, b);
@@ -310,16 +315,17 @@ final class Gjk {
         return Math.abs(corner) <= 1e-12 * scale || origin * corner < 0;
     }
 
-    /** The least move, mm, that parts two overlapping cores; its direction is left in (vx, vy, vz). */
-    private double overlap(Convex p, Convex q) {
-        double[] best = new double[NARROWED];
-        int[] from = new int[NARROWED];
+    /** The least move, mm, that parts two overlapping cores; its direction is left in (vx, vy, vz). @param narrowed how many of the fan's best are narrowed */
+    private double overlap(Convex p, Convex q, int narrowed) {
+        int kept = Math.max(1, narrowed);
+        double[] best = new double[kept];
+        int[] from = new int[kept];
         Arrays.fill(best, Double.POSITIVE_INFINITY);
         for (int i = 0; i < FAN.length; i += 3) {
             double d = overlapAlong(p, q, FAN[i], FAN[i + 1], FAN[i + 2]);
-            for (int k = 0; k < NARROWED; k++) {
+            for (int k = 0; k < kept; k++) {
                 if (d < best[k]) {
-                    for (int m = NARROWED - 1; m > k; m--) {
+                    for (int m = kept - 1; m > k; m--) {
                         best[m] = best[m - 1];
                         from[m] = from[m - 1];
                     }
@@ -333,7 +339,7 @@ final class Gjk {
         double[] direction = new double[3];
         for (int i : from) {
             double[] d = {FAN[i], FAN[i + 1], FAN[i + 2]};
-            double depth = narrowed(p, q, d);
+            double depth = narrowed == 0 ? best[0] : narrowed(p, q, d);
             if (depth < least) {
                 least = depth;
                 direction = d;
