@@ -70,7 +70,7 @@ class JourneyTest {
 
     @Test
     void fromBindingColumnToJobCard(FxRobot robot) throws Exception {
-        app.settle();
+        app.settleWhole();
         // The column binds, and the window says where and why.
         assertThat(app.text(robot, "#notes-head")).isEqualTo("Notes: 3 stop, 1 look");
         assertThat(robot.lookup("#finding-1 .finding-what").queryAs(Label.class).getText())

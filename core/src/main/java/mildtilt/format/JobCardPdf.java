@@ -14,6 +14,7 @@ import mildtilt.drawing.Extent;
 import mildtilt.drawing.Sketch;
 import mildtilt.measure.LengthText;
 import mildtilt.measure.LengthUnit;
+import mildtilt.obstacle.Surroundings;
 import mildtilt.phasing.ForkMark;
 import mildtilt.shop.BenchSheet;
 
@@ -105,7 +106,8 @@ public final class JobCardPdf {
     }
 
     private void drawing(double room) throws IOException {
-        Sketch sketch = Sketch.ofDesign(analysis.job(), analysis.train());
+        // The steering alone: what is in the way would hide it and make it smaller.
+        Sketch sketch = Sketch.ofDesign(analysis.job().withSurroundings(Surroundings.NONE), analysis.train());
         PdfDrawing drawing = new PdfDrawing(sheet, sketch, unit);
         List<Elevation> two = List.of(Elevation.SIDE, Elevation.PLAN);
         int scale = drawing.scaleFor(two, inside(), room);

@@ -1,11 +1,9 @@
 package mildtilt.app.bay;
 
-import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
 import java.util.Optional;
-import java.util.Set;
 import java.util.stream.Stream;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.Canvas;
@@ -22,7 +20,6 @@ import mildtilt.app.look.Ink;
 import mildtilt.app.look.InkedPane;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
-import mildtilt.clearance.PairGap;
 import mildtilt.drawing.Elevation;
 import mildtilt.drawing.Extent;
 import mildtilt.drawing.LabelPlacer;
@@ -36,7 +33,6 @@ import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 import mildtilt.job.Element;
 import mildtilt.measure.LengthText;
-import mildtilt.measure.Quantity;
 import mildtilt.steer.SteerFigures;
 import org.jspecify.annotations.Nullable;
 
@@ -204,7 +200,8 @@ final class ElevationSheet extends InkedPane {
                 stroke(g, v, s, placer);
             }
         }
-        bench.ghost().ifPresent(p -> ghost(g, v, p));
+        ClearanceMarks marks = new ClearanceMarks(bench, g, v, this::ink);
+        bench.ghost().ifPresent(p -> marks.ghost(p, large));
         handles.update(v);
         handles.angleSeen(v).ifPresent(a -> bend(g, a));
         handles.keepClear(placer);
@@ -219,9 +216,9 @@ final class ElevationSheet extends InkedPane {
                 writeFaint(g, v, note, placer);
             }
         }
-        bench.shownGap().ifPresent(p -> gap(g, v, p, placer));
+        bench.shownGap().ifPresent(p -> marks.gap(p, placer));
         if (large && bench.stageProperty().get() == WorkStage.CLEARANCE) {
-            names(g, v, placer);
+            marks.names(sketch, placer);
         }
         inset.ifPresent(box -> TurnInset.draw(g, box, bench, this::ink));
         scaleBar(g, v, w, h);
@@ -235,62 +232,6 @@ final class ElevationSheet extends InkedPane {
     private boolean shown(Stroke s) {
         return bench.stageProperty().get() != WorkStage.LINKAGE
                 || !(s.element().orElse(null) instanceof Element.InTheWay || s.element().orElse(null) instanceof Element.AtTheWheel);
-    }
-
-    /** A route that is looked at: its shafts, and a ring at every joint. */
-    private void ghost(GraphicsContext g, SheetView v, List<Point> points) {
-        g.setStroke(ink(Ink.ACCENT));
-        g.setLineWidth(large ? 4 : 2.4);
-        g.setLineDashes(9, 7);
-        g.strokePolyline(points.stream().mapToDouble(v::x).toArray(), points.stream().mapToDouble(v::y).toArray(), points.size());
-        g.setLineDashes();
-        g.setLineWidth(1.6);
-        for (Point p : points.subList(1, points.size() - 1)) {
-            g.strokeOval(v.x(p) - 7, v.y(p) - 7, 14, 14);
-        }
-    }
-
-    /** What each thing in the way is, where there is room to write it. */
-    private void names(GraphicsContext g, SheetView v, LabelPlacer placer) {
-        Set<Element> named = new HashSet<>();
-        for (Stroke s : sketch.strokes()) {
-            if (s.element().orElse(null) instanceof Element.InTheWay e && s.pen() != Pen.SWEPT && named.add(e)) {
-                String text = Element.label(bench.job(), e);
-                Text measured = new Text(text);
-                measured.setFont(Fonts.text(12));
-                double x = s.points().stream().mapToDouble(v::x).average().orElse(0);
-                double y = s.points().stream().mapToDouble(v::y).average().orElse(0);
-                placer.place(x, y, measured.getLayoutBounds().getWidth() + 4, 13).ifPresent(box -> {
-                    g.setGlobalAlpha(0.72);
-                    g.setFill(ink(Ink.PAPER));
-                    g.fillRect(box.x(), box.y() - 1, box.w(), box.h() + 2);
-                    g.setGlobalAlpha(1);
-                    g.setFill(ink(selected(Optional.of(e)) ? Ink.ACCENT : Ink.LINE));
-                    g.setFont(Fonts.text(12));
-                    g.setTextAlign(TextAlignment.LEFT);
-                    g.setTextBaseline(VPos.CENTER);
-                    g.fillText(text, box.x() + 2, box.y() + box.h() / 2);
-                });
-            }
-        }
-    }
-
-    /** Between the nearest places of the pair that is looked at. */
-    private void gap(GraphicsContext g, SheetView v, PairGap p, LabelPlacer placer) {
-        double x = v.x(p.onFirst());
-        double y = v.y(p.onFirst());
-        g.setStroke(ink(p.margin() < 0 ? Ink.STOP : Ink.FINE));
-        g.setLineWidth(2.5);
-        g.strokeLine(x, y, v.x(p.onSecond()), v.y(p.onSecond()));
-        g.strokeOval(x - 11, y - 11, 22, 22);
-        String text = Quantity.length(p.gap()).text(bench.lengthUnit());
-        placer.place(x, y, text.length() * 8.5, 15).ifPresent(box -> {
-            g.setFill(ink(p.margin() < 0 ? Ink.STOP : Ink.FINE));
-            g.setFont(Fonts.figure(15));
-            g.setTextAlign(TextAlignment.LEFT);
-            g.setTextBaseline(VPos.CENTER);
-            g.fillText(text, box.x() + 2, box.y() + box.h() / 2);
-        });
     }
 
     /** How much of what matters a box would hide, strong lines counting double. */
@@ -444,7 +385,7 @@ final class ElevationSheet extends InkedPane {
                 List<Outlines.Flat> hull = Outlines.of(outline, elevation);
                 double[] xs = hull.stream().mapToDouble(f -> v.originX() + f.across() * v.pixelsPerMm()).toArray();
                 double[] ys = hull.stream().mapToDouble(f -> v.originY() - f.up() * v.pixelsPerMm()).toArray();
-                if (filled(s.pen())) {
+                if (filled(s.pen()) && bench.stageProperty().get() == WorkStage.CLEARANCE) {
                     g.setGlobalAlpha(chosen ? 0.22 : 0.1);
                     g.setFill(g.getStroke());
                     g.fillPolygon(xs, ys, xs.length);

@@ -9,18 +9,16 @@ import java.util.function.DoubleConsumer;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.Collectors;
 import javafx.application.Platform;
-import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
-import javafx.scene.control.ProgressBar;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import mildtilt.app.look.MeasureField;
+import mildtilt.app.look.SearchRow;
 import mildtilt.app.look.Wrap;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.app.workbench.Workbench.Ghost;
@@ -41,9 +39,7 @@ public final class RoutePane extends VBox {
 
     private final Workbench bench;
     private final GridPane asked = new GridPane();
-    private final Button run = new Button("Look for routes");
-    private final Button giveUp = new Button("Give up");
-    private final ProgressBar bar = new ProgressBar(0);
+    private final SearchRow controls = new SearchRow("Look for routes", "run-route", "give-up-route", this::search, this::stop);
     private final VBox answers = new VBox();
     private final ScrollPane scroll;
     private RouteQuestion question = RouteQuestion.USUAL;
@@ -55,20 +51,11 @@ public final class RoutePane extends VBox {
         setId("route-pane");
         getStyleClass().add("tab-pane-body");
         asked.getStyleClass().add("piece-grid");
-        run.setId("run-route");
-        run.getStyleClass().add("take-remedy");
-        run.setOnAction(_ -> search());
-        giveUp.setId("give-up-route");
-        giveUp.setOnAction(_ -> stop());
-        bar.setMaxWidth(Double.MAX_VALUE);
-        HBox.setHgrow(bar, Priority.ALWAYS);
-        HBox buttons = new HBox(8, run, giveUp, bar);
-        buttons.setAlignment(Pos.CENTER_LEFT);
         answers.getStyleClass().add("notes-cards");
         answers.setId("routes");
         Label meaning = Wrap.text("From the column's end to the gear's input, past all that is in the way. Joints and shafts are the job's own. "
                 + "Bearings go where a surface is marked to take them.", "hint");
-        VBox body = new VBox(meaning, asked, buttons, answers);
+        VBox body = new VBox(meaning, asked, controls, answers);
         body.getStyleClass().add("tab-body");
         scroll = Wrap.tall(body);
         getChildren().add(scroll);
@@ -81,7 +68,7 @@ public final class RoutePane extends VBox {
                 bench.ghostProperty().set(Optional.empty());
             }
         });
-        searching(false);
+        controls.searching(false);
         ask();
     }
 
@@ -127,7 +114,7 @@ public final class RoutePane extends VBox {
         wheel.setSelected(question.wheelFree());
         wheel.setOnAction(_ -> question = question.withWheelFree(wheel.isSelected()));
         asked.add(wheel, 0, row, 2, 1);
-        run.setDisable(bench.job().column().isEmpty());
+        controls.setStartable(!bench.job().column().isEmpty());
     }
 
     private interface Asked {
@@ -169,36 +156,26 @@ public final class RoutePane extends VBox {
         return f;
     }
 
-    private void searching(boolean is) {
-        run.setVisible(!is);
-        run.setManaged(!is);
-        giveUp.setVisible(is);
-        giveUp.setManaged(is);
-        bar.setVisible(is);
-    }
-
     private void stop() {
         going.set(false);
-        searching(false);
+        controls.searching(false);
     }
 
     private void search() {
         stop();
-        // What was typed last may still have the focus.
-        run.requestFocus();
+        controls.takeFocus();
         Job job = bench.job();
         askedAbout = Optional.of(job);
         AtomicBoolean mine = new AtomicBoolean(true);
         going = mine;
         RouteQuestion q = rack() ? question : question.withTilt(0, 0);
-        searching(true);
-        bar.setProgress(0);
+        controls.searching(true);
         answers.getChildren().clear();
         bench.ghostProperty().set(Optional.empty());
         CompletableFuture.supplyAsync(() -> RouteFinder.search(job, q, (done, found) -> {
             Platform.runLater(() -> {
                 if (mine.get()) {
-                    bar.setProgress(done);
+                    controls.progress(done);
                     if (answers.getChildren().size() != found.size()) {
                         cards(job, found);
                         if (bench.ghost().isEmpty() && !found.isEmpty()) {
@@ -210,7 +187,7 @@ public final class RoutePane extends VBox {
             return mine.get();
         })).whenComplete((answer, problem) -> Platform.runLater(() -> {
             if (mine.getAndSet(false)) {
-                searching(false);
+                controls.searching(false);
                 if (problem != null) {
                     bench.refuse("The search for routes failed: " + problem.getMessage());
                 } else {
@@ -225,7 +202,7 @@ public final class RoutePane extends VBox {
         layout();
         double over = scroll.getContent().getLayoutBounds().getHeight() - scroll.getViewportBounds().getHeight();
         if (over > 0) {
-            scroll.setVvalue(Math.clamp(run.getParent().getBoundsInParent().getMinY() / over, 0, 1));
+            scroll.setVvalue(Math.clamp(controls.getBoundsInParent().getMinY() / over, 0, 1));
         }
     }
 

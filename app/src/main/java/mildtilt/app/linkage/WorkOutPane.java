@@ -10,15 +10,11 @@ import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.DoubleConsumer;
 import javafx.application.Platform;
-import javafx.geometry.Pos;
-import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
-import javafx.scene.control.ProgressBar;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.GridPane;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
@@ -26,6 +22,7 @@ import mildtilt.analysis.Analysis;
 import mildtilt.analysis.Effect;
 import mildtilt.app.look.Choices;
 import mildtilt.app.look.MeasureField;
+import mildtilt.app.look.SearchRow;
 import mildtilt.app.look.Wrap;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.check.StopMoves;
@@ -56,9 +53,7 @@ public final class WorkOutPane extends VBox {
     private final ChoiceBox<Goal> goal = Choices.of(Goal.class, Goal::label, "goal", "What is to be worked out");
     private final Label meaning = Wrap.text("", "hint");
     private final GridPane asked = new GridPane();
-    private final Button run = new Button("Work it out");
-    private final Button giveUp = new Button("Give up");
-    private final ProgressBar bar = new ProgressBar(0);
+    private final SearchRow controls = new SearchRow("Work it out", "run-work-out", "give-up", this::search, this::stop);
     private final VBox answers = new VBox();
     private final Map<Knob, Freedom> freedoms = new EnumMap<>(Knob.class);
     private final Map<Wish, Double> wants = new LinkedHashMap<>();
@@ -72,18 +67,9 @@ public final class WorkOutPane extends VBox {
         setId("work-out-pane");
         getStyleClass().add("tab-pane-body");
         asked.getStyleClass().add("piece-grid");
-        run.setId("run-work-out");
-        run.getStyleClass().add("take-remedy");
-        run.setOnAction(_ -> search());
-        giveUp.setId("give-up");
-        giveUp.setOnAction(_ -> stop());
-        bar.setMaxWidth(Double.MAX_VALUE);
-        HBox.setHgrow(bar, Priority.ALWAYS);
-        HBox buttons = new HBox(8, run, giveUp, bar);
-        buttons.setAlignment(Pos.CENTER_LEFT);
         answers.getStyleClass().add("notes-cards");
         answers.setId("answers");
-        VBox body = new VBox(goal, meaning, asked, buttons, answers);
+        VBox body = new VBox(goal, meaning, asked, controls, answers);
         body.getStyleClass().add("tab-body");
         ScrollPane scroll = Wrap.tall(body);
         getChildren().add(scroll);
@@ -96,7 +82,7 @@ public final class WorkOutPane extends VBox {
                 jobChanged();
             }
         });
-        searching(false);
+        controls.searching(false);
     }
 
     /** Answers belong to the job they were worked out for; another asks anew. */
@@ -168,7 +154,7 @@ public final class WorkOutPane extends VBox {
             case LOCK_STOPS, ARM_MATCH -> job.axle().isPresent();
             case LEAST_BUMP_STEER, ARM_SHAPE, RATIO -> !wants.isEmpty() && !g.knobs(job).isEmpty();
         };
-        run.setDisable(!can);
+        controls.setStartable(can);
         if (!can) {
             asked.add(Wrap.text("This job can't be worked on so: it has no axle, does not steer the right way, or can't go "
                     + "through its whole range. The notes say why.", "hint"), 0, row, 2, 1);
@@ -210,17 +196,9 @@ public final class WorkOutPane extends VBox {
         return field;
     }
 
-    private void searching(boolean is) {
-        run.setVisible(!is);
-        run.setManaged(!is);
-        giveUp.setVisible(is);
-        giveUp.setManaged(is);
-        bar.setVisible(is);
-    }
-
     private void stop() {
         going.set(false);
-        searching(false);
+        controls.searching(false);
     }
 
     private record Priced(Answer answer, Effect effects) {}
@@ -235,8 +213,7 @@ public final class WorkOutPane extends VBox {
 
     private void search() {
         stop();
-        // What was typed last may still have the focus.
-        run.requestFocus();
+        controls.takeFocus();
         Job job = bench.job();
         AtomicBoolean mine = new AtomicBoolean(true);
         going = mine;
@@ -245,8 +222,7 @@ public final class WorkOutPane extends VBox {
         Goal g = goal.getValue();
         double radius = boltRadius;
         double early = before;
-        searching(true);
-        bar.setProgress(0);
+        controls.searching(true);
         answers.getChildren().clear();
         CompletableFuture.supplyAsync(() -> {
             Analysis now = Analysis.of(job);
@@ -257,7 +233,7 @@ public final class WorkOutPane extends VBox {
             if (!mine.get()) {
                 return;
             }
-            searching(false);
+            controls.searching(false);
             if (problem != null) {
                 bench.refuse("It could not be worked out: " + problem.getMessage());
             } else {
@@ -271,7 +247,7 @@ public final class WorkOutPane extends VBox {
             case LOCK_STOPS -> LockStops.of(now.job(), early, radius);
             case ARM_MATCH -> now.match().map(m -> Matching.answers(now.job(), m)).orElse(List.of());
             case LEAST_BUMP_STEER, ARM_SHAPE, RATIO -> WorkOut.search(now.job(), question, done -> {
-                Platform.runLater(() -> bar.setProgress(done));
+                Platform.runLater(() -> controls.progress(done));
                 return mine.get();
             });
         };

@@ -1,0 +1,95 @@
+package mildtilt.app.bay;
+
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import javafx.geometry.VPos;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.paint.Color;
+import javafx.scene.text.Text;
+import javafx.scene.text.TextAlignment;
+import mildtilt.app.look.Fonts;
+import mildtilt.app.look.Ink;
+import mildtilt.app.workbench.Workbench;
+import mildtilt.clearance.PairGap;
+import mildtilt.drawing.LabelPlacer;
+import mildtilt.drawing.Pen;
+import mildtilt.drawing.Sketch;
+import mildtilt.drawing.Stroke;
+import mildtilt.geometry.Point;
+import mildtilt.job.Element;
+import mildtilt.measure.Quantity;
+
+/** What the clearance stage adds to an elevation: the route looked at, the gap looked at, what each thing in the way is. */
+final class ClearanceMarks {
+
+    private final Workbench bench;
+    private final GraphicsContext g;
+    private final SheetView v;
+    private final Function<Ink, Color> ink;
+
+    ClearanceMarks(Workbench bench, GraphicsContext g, SheetView v, Function<Ink, Color> ink) {
+        this.bench = bench;
+        this.g = g;
+        this.v = v;
+        this.ink = ink;
+    }
+
+    /** A route that is looked at: its shafts, and a ring at every joint. */
+    void ghost(List<Point> points, boolean large) {
+        g.setStroke(ink.apply(Ink.ACCENT));
+        g.setLineWidth(large ? 4 : 2.4);
+        g.setLineDashes(9, 7);
+        g.strokePolyline(points.stream().mapToDouble(v::x).toArray(), points.stream().mapToDouble(v::y).toArray(), points.size());
+        g.setLineDashes();
+        g.setLineWidth(1.6);
+        for (Point p : points.subList(1, points.size() - 1)) {
+            g.strokeOval(v.x(p) - 7, v.y(p) - 7, 14, 14);
+        }
+    }
+
+    /** What each thing in the way is, where there is room to write it. */
+    void names(Sketch sketch, LabelPlacer placer) {
+        Set<Element> named = new HashSet<>();
+        for (Stroke s : sketch.strokes()) {
+            if (s.element().orElse(null) instanceof Element.InTheWay e && s.pen() != Pen.SWEPT && named.add(e)) {
+                String text = Element.label(bench.job(), e);
+                Text measured = new Text(text);
+                measured.setFont(Fonts.text(12));
+                double x = s.points().stream().mapToDouble(v::x).average().orElse(0);
+                double y = s.points().stream().mapToDouble(v::y).average().orElse(0);
+                placer.place(x, y, measured.getLayoutBounds().getWidth() + 4, 13).ifPresent(box -> {
+                    g.setGlobalAlpha(0.72);
+                    g.setFill(ink.apply(Ink.PAPER));
+                    g.fillRect(box.x(), box.y() - 1, box.w(), box.h() + 2);
+                    g.setGlobalAlpha(1);
+                    g.setFill(ink.apply(bench.selectionProperty().get().equals(Optional.of(e)) ? Ink.ACCENT : Ink.LINE));
+                    g.setFont(Fonts.text(12));
+                    g.setTextAlign(TextAlignment.LEFT);
+                    g.setTextBaseline(VPos.CENTER);
+                    g.fillText(text, box.x() + 2, box.y() + box.h() / 2);
+                });
+            }
+        }
+    }
+
+    /** Between the nearest places of the pair that is looked at. */
+    void gap(PairGap p, LabelPlacer placer) {
+        double x = v.x(p.onFirst());
+        double y = v.y(p.onFirst());
+        g.setStroke(ink.apply(p.margin() < 0 ? Ink.STOP : Ink.FINE));
+        g.setLineWidth(2.5);
+        g.strokeLine(x, y, v.x(p.onSecond()), v.y(p.onSecond()));
+        g.strokeOval(x - 11, y - 11, 22, 22);
+        String text = Quantity.length(p.gap()).text(bench.lengthUnit());
+        placer.place(x, y, text.length() * 8.5, 15).ifPresent(box -> {
+            g.setFill(ink.apply(p.margin() < 0 ? Ink.STOP : Ink.FINE));
+            g.setFont(Fonts.figure(15));
+            g.setTextAlign(TextAlignment.LEFT);
+            g.setTextBaseline(VPos.CENTER);
+            g.fillText(text, box.x() + 2, box.y() + box.h() / 2);
+        });
+    }
+}
