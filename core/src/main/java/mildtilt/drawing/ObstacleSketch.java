@@ -103,7 +103,10 @@ public final class ObstacleSketch {
     private static List<Point> ball(Point centre, double radius) {
         List<Point> all = new ArrayList<>();
         for (Vector axis : List.of(Vector.X, Vector.Y, Vector.Z)) {
-            all.addAll(Sketch.circle(centre, axis.direction(), radius));
+            List<Point> ring = Sketch.circle(centre, axis.direction(), radius);
+            for (int i = 0; i < ring.size(); i += 3) {
+                all.add(ring.get(i));
+            }
         }
         return all;
     }

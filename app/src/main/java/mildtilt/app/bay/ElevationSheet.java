@@ -228,9 +228,13 @@ final class ElevationSheet extends InkedPane {
         g.setGlobalAlpha(1);
     }
 
-    /** What is in the way is drawn where the column or the room round it is worked on. */
+    /** What is in the way is drawn where the column or the room round it is worked on; of a scan only the outline beside the column. */
     private boolean shown(Stroke s) {
-        return bench.stageProperty().get() != WorkStage.LINKAGE
+        WorkStage stage = bench.stageProperty().get();
+        if (stage == WorkStage.COLUMN && scanned(s)) {
+            return false;
+        }
+        return stage != WorkStage.LINKAGE
                 || !(s.element().orElse(null) instanceof Element.InTheWay || s.element().orElse(null) instanceof Element.AtTheWheel);
     }
 
