@@ -179,7 +179,8 @@ class ClearanceStageTest {
         assertThat(app.bench.selectionProperty().get()).contains(new Element.Tyres());
         robot.interact(() -> app.bench.moveHands(HandsPosition.CENTRED));
         assertThat(app.bench.shownGap()).as("elsewhere the gap is another").isEmpty();
-        List<String> said = robot.lookup("#gaps-pane").queryAs(VBox.class).lookupAll(".label").stream().map(n -> ((Label) n).getText()).toList();
+        AppWindow.until(() -> said(robot).stream().anyMatch(t -> t.startsWith("At this width up to")));
+        List<String> said = said(robot);
         assertThat(said).anyMatch(t -> t.contains("the stop must act at")).anyMatch(t -> t.contains("of bump is free")).anyMatch(t -> t.startsWith("At this width up to"))
                 .anyMatch(t -> t.contains("arms 30.0 mm"));
         // The remedy that sets the stops takes the foul away.
@@ -249,5 +250,10 @@ class ClearanceStageTest {
         robot.interact(() -> app.bench.undo());
         assertThat(job()).isEqualTo(before);
         app.settle();
+    }
+
+    private static List<String> said(FxRobot robot) {
+        return WaitForAsyncUtils.waitFor(WaitForAsyncUtils.asyncFx(() ->
+                robot.lookup("#gaps-pane").queryAs(VBox.class).lookupAll(".label").stream().map(n -> ((Label) n).getText()).toList()));
     }
 }

@@ -14,9 +14,6 @@ import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
-import mildtilt.linkage.Corner;
-import mildtilt.linkage.SteeredAxle;
-import mildtilt.linkage.WheelLimits;
 import mildtilt.measure.Phrase;
 import mildtilt.measure.Quantity;
 import mildtilt.obstacle.Obstacle;
@@ -132,21 +129,7 @@ final class ClearanceChecks {
         }
         double inner = Math.floor(ways.stream().mapToDouble(LockKept.Way::keptDeg).min().orElseThrow() * 10) / 10;
         return inner < 5 ? Optional.empty() : Optional.of(new Remedy(Phrase.of("Set the knuckle stops at {0} with the wheel inside, so that the lock ends before", Quantity.angle(inner)),
-                j -> withInnerStops(j, inner)));
-    }
-
-    private static Job withInnerStops(Job job, double deg) {
-        return job.editAxle(a -> {
-            SteeredAxle changed = a;
-            for (Side side : Side.values()) {
-                if (side == Side.LEFT || a.ownRight().isPresent()) {
-                    Corner c = changed.corner(side);
-                    WheelLimits l = c.limits();
-                    changed = changed.withCorner(side, c.withLimits(l.withStops(Optional.of(Math.min(deg, l.stopInner().orElse(deg))), l.stopOuter())));
-                }
-            }
-            return changed;
-        });
+                j -> StopMoves.withInnerStopsBy(j, inner)));
     }
 
     /** The joint moved straight away from what it is too near to. */

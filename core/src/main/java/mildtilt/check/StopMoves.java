@@ -4,12 +4,14 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.ToDoubleFunction;
 import java.util.stream.DoubleStream;
 import mildtilt.gear.RackAndPinion;
 import mildtilt.geometry.Side;
 import mildtilt.job.Job;
 import mildtilt.linkage.Corner;
 import mildtilt.linkage.SteeredAxle;
+import mildtilt.linkage.WheelLimits;
 import mildtilt.measure.Phrase;
 import mildtilt.measure.Quantity;
 import mildtilt.steer.Limit;
@@ -50,12 +52,22 @@ public final class StopMoves {
     }
 
     public static Job withInnerStops(Job job, double deg) {
+        return withInnerStops(job, _ -> deg);
+    }
+
+    /** Stops at an angle, but none later than it acts now. */
+    static Job withInnerStopsBy(Job job, double deg) {
+        return withInnerStops(job, limits -> Math.min(deg, limits.stopInner().orElse(deg)));
+    }
+
+    private static Job withInnerStops(Job job, ToDoubleFunction<WheelLimits> at) {
         return job.editAxle(a -> {
             SteeredAxle changed = a;
             for (Side side : Side.values()) {
                 if (side == Side.LEFT || a.ownRight().isPresent()) {
                     Corner c = changed.corner(side);
-                    changed = changed.withCorner(side, c.withLimits(c.limits().withStops(Optional.of(deg), c.limits().stopOuter())));
+                    WheelLimits l = c.limits();
+                    changed = changed.withCorner(side, c.withLimits(l.withStops(Optional.of(at.applyAsDouble(l)), l.stopOuter())));
                 }
             }
             return changed;

@@ -62,8 +62,6 @@ final class Bodies {
     private static final double SHOULDER = 0.15;
     /** Of the steering wheel's rim, mm. */
     private static final double RIM_RADIUS = 14;
-    /** Swing of a joint whose own is not known, in diameters of the thicker shaft in it. */
-    private static final double USUAL_SWING = 2.5;
 
     private final Job job;
     private final OwnParts own;
@@ -359,35 +357,15 @@ final class Bodies {
         all.add(new Body(name, element, sort, Optional.empty(), need, extra, false, moves, false, Optional.empty(), markers, solid));
     }
 
-    /** What a joint sweeps as it turns: a ball about its centre, and both hubs with their screws as far as the shafts go in. */
     private void joint(Column c, int index, double moves) {
         Joint j = c.joints().get(index);
-        double swing = swing(c, index);
+        double swing = SweptJoint.swing(j, c.shafts().get(index), c.shafts().get(index + 1));
         if (j.swingDiameter().isEmpty()) {
             assumed.add(Phrase.of(j.name() + " swinging {0}", Quantity.length(swing)));
         }
         ofColumn(moved(c, index) || moved(c, index + 1) || moved(c, index + 2), j.name(), new Element.JointAt(index), Sort.JOINT, own.gap(), moves,
                 s -> List.of(s.columnPoint(index), s.columnPoint(index + 1), s.columnPoint(index + 2)),
-                s -> sweptJoint(s.columnPoint(index), s.columnPoint(index + 1), s.columnPoint(index + 2), j, swing));
-    }
-
-    static double swing(Column c, int joint) {
-        return c.joints().get(joint).swingDiameter()
-                .orElseGet(() -> USUAL_SWING * Math.max(c.shafts().get(joint).diameter(), c.shafts().get(joint + 1).diameter()));
-    }
-
-    static Solid sweptJoint(Point before, Point centre, Point after, Joint j, double swing) {
-        List<Convex> parts = new ArrayList<>(List.of(Convex.sphere(centre, swing / 2)));
-        hub(parts, centre, before, j.wheelSide().takeOff(), swing);
-        hub(parts, centre, after, j.gearSide().takeOff(), swing);
-        return new Solid.Parts(parts);
-    }
-
-    private static void hub(List<Convex> parts, Point centre, Point toward, double takeOff, double swing) {
-        double long0 = Math.min(takeOff, centre.distanceTo(toward));
-        if (long0 > 1) {
-            parts.add(Convex.cylinder(centre, centre.plus(toward.minus(centre).direction().times(long0)), swing / 2, 0));
-        }
+                s -> new Solid.Parts(SweptJoint.parts(s.columnPoint(index), s.columnPoint(index + 1), s.columnPoint(index + 2), j, swing)));
     }
 
     /** A square about the rim. */

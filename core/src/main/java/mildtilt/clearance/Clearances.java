@@ -7,18 +7,14 @@ import java.util.List;
 import java.util.Optional;
 import java.util.PriorityQueue;
 import java.util.function.Predicate;
-import mildtilt.geometry.Point;
-import mildtilt.geometry.Side;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
 import mildtilt.obstacle.Obstacle;
 import mildtilt.obstacle.Shape;
 import mildtilt.solid.Gap;
 import mildtilt.solid.Gaps;
-import mildtilt.solid.Solid;
 import mildtilt.steer.AxlePose;
 import mildtilt.steer.SteeringTrain;
-import mildtilt.steer.Turn;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -36,7 +32,6 @@ public final class Clearances {
     private static final double CLOSE = 0.2;
     /** So many places between those of the grid are looked at for one pair at the most. */
     private static final int MOST_LOOKED = 200;
-    private static final int LOCK_STEPS = 14;
 
     private final Job job;
     private final Range range;
@@ -44,53 +39,6 @@ public final class Clearances {
     private final double[] cellMargin;
     private final @Nullable Pair[] cellPair;
     private int looked;
-
-    /** Two bodies, and the least found of them so far. */
-    private final class Pair {
-        final Track a;
-        final Track b;
-        final double need;
-        double best = Double.POSITIVE_INFINITY;
-        double atRest;
-        Stand where;
-        /** Of each position, whether the gap is too small there; made for pairs that are too near somewhere. */
-        boolean[] foul = new boolean[0];
-        /** Of each position, what the gap is not below there. */
-        double[] lower = new double[0];
-        final List<Solid> foulPlaces = new ArrayList<>();
-        Gap gap = new Gap(0, Point.ORIGIN, Point.ORIGIN);
-
-        Pair(Track a, Track b) {
-            this.a = a;
-            this.b = b;
-            need = Pairing.need(a.body, b.body);
-            where = Track.stand(range, rest, 0, restPart);
-        }
-
-        boolean onPose() {
-            return a.body.onPose() || b.body.onPose();
-        }
-
-        boolean onColumn() {
-            return a.body.onColumn() || b.body.onColumn();
-        }
-
-        boolean onPart() {
-            return a.body.onPart() || b.body.onPart();
-        }
-
-        double extra() {
-            return a.body.extra() + b.body.extra();
-        }
-
-        double gapAt(Stand s) {
-            return Gaps.between(a.body.solid().apply(s), b.body.solid().apply(s)).mm() - extra();
-        }
-
-        String label() {
-            return a.body.name() + " and " + b.body.name();
-        }
-    }
 
     private final int rest;
     private final int restPart;
@@ -142,7 +90,7 @@ public final class Clearances {
                 Body b = tracks.get(j).body;
                 if ((about.test(a) || about.test(b)) && Pairing.matters(a, b) && job.surroundings().meant().stream().noneMatch(t -> t.is(a.name(), b.name()))) {
                     looked++;
-                    Pair p = new Pair(tracks.get(i), tracks.get(j));
+                    Pair p = new Pair(tracks.get(i), tracks.get(j), Track.stand(range, rest, 0, restPart));
                     double far = ClearanceFigures.NEAR + p.need + p.extra() + reach[i] + reach[j];
                     double apart = p.a.solid(rest, 0, restPart).bounds().distanceTo(p.b.solid(rest, 0, restPart).bounds());
                     if (apart < far) {
@@ -169,7 +117,7 @@ public final class Clearances {
         pair(bodies, _ -> true);
         List<Pair> near = near();
         near.stream().filter(p -> p.best < p.need).forEach(this::mark);
-        Optional<LockKept> lock = range.gauge.isPresent() ? Optional.of(lock(near)) : Optional.empty();
+        Optional<LockKept> lock = range.gauge.isPresent() ? Optional.of(new LockRoom(job, range).of(near)) : Optional.empty();
         return new ClearanceFigures(near.stream().map(this::told).toList(), looked,
                 range.positions.size() * range.columns.size(), map(), lock, notches(near),
                 Later.of(() -> range.gauge.isPresent() ? new TyreRoom(job, range).of(near.stream().map(p -> new TyreRoom.Near(p.a, p.b)).toList()) : Optional.empty()),
@@ -253,7 +201,10 @@ public final class Clearances {
     /**
      * A stretch of the grid between its places.
      *
-     * @param half how far its corners are from its middle: steering wheel, degrees; travel, mm
+     * @param steer of its middle, steering wheel, degrees
+     * @param travel of its middle, mm
+     * @param halfSteer from the middle to a corner, degrees
+     * @param halfTravel from the middle to a corner, mm
      * @param carried how far both bodies are carried, at the most, from the middle to a corner, mm
      * @param least the gap is nowhere in it below this
      */
@@ -270,7 +221,7 @@ public final class Clearances {
         Arrays.fill(at, -1);
         for (int i = 0; i < range.positions.size(); i++) {
             int cell = range.positions.get(i).cell();
-            if (cell >= 0 && steeringWheel(i) == range.steer[cell % n]) {
+            if (cell >= 0 && range.steeringWheelDeg(i) == range.steer[cell % n]) {
                 at[cell] = i;
             }
         }
@@ -350,30 +301,6 @@ public final class Clearances {
         return Optional.of(new GapMap(Arrays.stream(range.steer).boxed().toList(), Arrays.stream(range.travels).boxed().toList(), List.copyOf(cells)));
     }
 
-    /** What is too near straight ahead at rest already is no matter of the lock. */
-    private LockKept lock(List<Pair> near) {
-        List<Pair> bad = near.stream().filter(p -> p.onPose() && p.best < p.need && p.atRest >= p.need).toList();
-        List<LockKept.Row> rows = new ArrayList<>();
-        for (int j = 0; j < range.travels.length; j++) {
-            rows.add(new LockKept.Row(range.travels[j], kept(j, Side.LEFT, bad), kept(j, Side.RIGHT, bad)));
-        }
-        return new LockKept(List.copyOf(rows), free(rows, 1), free(rows, -1));
-    }
-
-    /** How far the wheels may travel one way with full lock on, before anything comes too near; empty if nothing does. */
-    private static Optional<Double> free(List<LockKept.Row> rows, int way) {
-        List<LockKept.Row> outward = rows.stream().filter(r -> r.travel() * way >= 0)
-                .sorted(Comparator.comparingDouble(r -> r.travel() * way)).toList();
-        double last = 0;
-        for (LockKept.Row r : outward) {
-            if (r.left().costs() || r.right().costs()) {
-                return Optional.of(last);
-            }
-            last = Math.abs(r.travel());
-        }
-        return Optional.empty();
-    }
-
     /** Marks where a pair is too near. */
     private void mark(Pair p) {
         p.foul = new boolean[p.onPose() ? range.positions.size() : 1];
@@ -401,84 +328,6 @@ public final class Clearances {
             }
         }
         p.foulPlaces.add(p.a.body.solid().apply(p.where));
-    }
-
-    private LockKept.Way kept(int row, Side side, List<Pair> bad) {
-        double travel = range.travels[row];
-        List<Integer> outward = new ArrayList<>();
-        for (int i = 0; i < range.positions.size(); i++) {
-            Range.Position p = range.positions.get(i);
-            if (p.cell() >= 0 && p.cell() / range.steer.length == row && steeringWheel(i) * side.sign() >= 0) {
-                outward.add(i);
-            }
-        }
-        outward.sort(Comparator.comparingDouble(i -> Math.abs(steeringWheel(i))));
-        if (outward.isEmpty()) {
-            return new LockKept.Way(0, 0, 0, 0, Optional.empty());
-        }
-        Turn lock = turn(stand(outward.getLast()));
-        for (int n = 0; n < outward.size(); n++) {
-            int at = outward.get(n);
-            List<Pair> first = bad.stream().filter(p -> p.foul[at]).toList();
-            if (!first.isEmpty()) {
-                if (n == 0) {
-                    return new LockKept.Way(inner(lock, side), 0, 0, 0, Optional.of(first.getFirst().label()));
-                }
-                Stand in = stand(outward.get(n - 1));
-                double out = steeringWheel(at);
-                Pair by = first.getFirst();
-                for (int k = 0; k < LOCK_STEPS; k++) {
-                    double mid = (in.pose().orElseThrow().steeringWheelDeg() + out) / 2;
-                    Optional<Stand> s = range.at(mid, travel, stand(at).travelRight());
-                    Optional<Pair> w = s.flatMap(x -> tooNear(x, first));
-                    if (s.isPresent() && w.isEmpty()) {
-                        in = s.get();
-                    } else {
-                        out = mid;
-                        by = w.orElse(by);
-                    }
-                }
-                Turn kept = turn(in);
-                return new LockKept.Way(inner(lock, side), inner(kept, side), outer(kept, side), in.pose().orElseThrow().steeringWheelDeg(),
-                        Optional.of(by.label()));
-            }
-        }
-        return new LockKept.Way(inner(lock, side), inner(lock, side), outer(lock, side), steeringWheel(outward.getLast()), Optional.empty());
-    }
-
-    private Stand stand(int position) {
-        return range.positions.get(position).stand();
-    }
-
-    private double steeringWheel(int position) {
-        return stand(position).pose().orElseThrow().steeringWheelDeg();
-    }
-
-    private static double inner(Turn t, Side side) {
-        return side == Side.LEFT ? t.leftDeg() : -t.rightDeg();
-    }
-
-    private static double outer(Turn t, Side side) {
-        return side == Side.LEFT ? t.rightDeg() : -t.leftDeg();
-    }
-
-    /** The first pair too near in one position, over the wheel's adjustment and what moves by itself. */
-    private Optional<Pair> tooNear(Stand s, List<Pair> bad) {
-        for (Pair p : bad) {
-            for (int c = 0; c < (p.onColumn() ? range.columns.size() : 1); c++) {
-                for (int k = 0; k < (p.onPart() ? range.parts.length : 1); k++) {
-                    if (p.gapAt(new Stand(s.pose(), s.travelLeft(), s.travelRight(), range.columns.get(c), p.onPart() ? range.parts[k] : s.part())) < p.need) {
-                        return Optional.of(p);
-                    }
-                }
-            }
-        }
-        return Optional.empty();
-    }
-
-    private Turn turn(Stand s) {
-        AxlePose.Assembled a = s.pose().orElseThrow().assembled().orElseThrow();
-        return new Turn(s.pose().get().steeringWheelDeg(), a.left().steerDeg(), a.right().steerDeg(), job.vehicle().wheelbase(), 1, 1);
     }
 
     private List<Notch> notches(List<Pair> near) {

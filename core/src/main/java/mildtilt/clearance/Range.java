@@ -161,6 +161,14 @@ final class Range {
         return at(steeringWheelDeg, travelLeft, right).map(n -> new Stand(n.pose(), travelLeft, right, like.column(), like.part()));
     }
 
+    Stand stand(int position) {
+        return positions.get(position).stand;
+    }
+
+    double steeringWheelDeg(int position) {
+        return stand(position).pose().orElseThrow().steeringWheelDeg();
+    }
+
     double steerStep() {
         return steer.length < 2 ? 0 : Math.max(steer[1] - steer[0], steer[steer.length - 1] - steer[steer.length - 2]);
     }

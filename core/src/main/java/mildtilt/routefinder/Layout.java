@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
+import mildtilt.clearance.SweptJoint;
 import mildtilt.column.Adjustment;
 import mildtilt.column.Bearing;
 import mildtilt.column.Column;
@@ -29,7 +30,6 @@ final class Layout {
 
     /** Room between the faces of two hubs, or of a hub and a bearing, mm. */
     static final double ROOM = 12;
-    private static final double USUAL_SWING_TIMES = 2.5;
 
     final Job job;
     final Column column;
@@ -130,8 +130,7 @@ final class Layout {
     }
 
     double swing(int index, int joints) {
-        Joint j = joint(index, joints);
-        return j.swingDiameter().orElseGet(() -> USUAL_SWING_TIMES * Math.max(shaft(index, joints).diameter(), shaft(index + 1, joints).diameter()));
+        return SweptJoint.swing(joint(index, joints), shaft(index, joints), shaft(index + 1, joints));
     }
 
     /** Hub, joints and gear input of a way. */

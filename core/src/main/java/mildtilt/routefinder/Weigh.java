@@ -2,6 +2,7 @@ package mildtilt.routefinder;
 
 import java.util.ArrayList;
 import java.util.List;
+import mildtilt.clearance.SweptJoint;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Vector;
 import mildtilt.measure.Phrase;
@@ -136,14 +137,8 @@ final class Weigh {
         return Convex.bar(from, p.get(shaft + 1), layout.shaft(shaft, joints).diameter() / 2);
     }
 
-    /** What a joint sweeps: its ball, and both hubs. */
     List<Convex> joint(List<Point> p, int joint, int joints) {
-        double r = layout.swing(joint, joints) / 2;
-        Point c = p.get(joint + 1);
-        List<Convex> parts = new ArrayList<>(List.of(Convex.sphere(c, r)));
-        hub(parts, c, p.get(joint), layout.joint(joint, joints).wheelSide().takeOff(), r);
-        hub(parts, c, p.get(joint + 2), layout.joint(joint, joints).gearSide().takeOff(), r);
-        return parts;
+        return SweptJoint.parts(p.get(joint), p.get(joint + 1), p.get(joint + 2), layout.joint(joint, joints), layout.swing(joint, joints));
     }
 
     private List<Convex> around(List<Point> p, int joint, int joints) {
@@ -156,12 +151,5 @@ final class Weigh {
     private static Convex round(Point centre, Point toward, double takeOff, double radius) {
         double l = centre.distanceTo(toward);
         return l < 1e-6 ? Convex.sphere(centre, radius) : Convex.bar(centre, centre.plus(toward.minus(centre).times(Math.min(takeOff, l) / l)), radius);
-    }
-
-    private static void hub(List<Convex> parts, Point centre, Point toward, double takeOff, double radius) {
-        double reach = Math.min(takeOff, centre.distanceTo(toward));
-        if (reach > 1) {
-            parts.add(Convex.cylinder(centre, centre.plus(toward.minus(centre).direction().times(reach)), radius, 0));
-        }
     }
 }

@@ -174,7 +174,7 @@ class ClearancesTest {
         double there = gap(with(BARE, Obstacle.fixed("pedal", new Shape.Sphere(pivot.plus(new Vector(0, 0, -300)), 60))), "Lower joint", "pedal").gap();
         assertThat(there).isLessThan(100 - 24 - 30);
         Axis swing = new Axis(pivot, Direction.along(0, 1, 0));
-        Solid swept = Bodies.sweptJoint(c.start(1), joint, c.end(2), c.joints().get(1), 48);
+        Solid swept = new Solid.Parts(SweptJoint.parts(c.start(1), joint, c.end(2), c.joints().get(1), 48));
         double least = IntStream.rangeClosed(0, 900).mapToDouble(k -> Gaps.between(swept,
                 away.solid().moved(RigidMove.about(swing, -Math.toRadians(k / 10.0)))).mm()).min().orElseThrow();
         assertThat(p.gap()).isCloseTo(least, within(0.1)).isLessThan(there + 0.1);

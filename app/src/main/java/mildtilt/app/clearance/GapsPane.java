@@ -3,8 +3,13 @@ package mildtilt.app.clearance;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
 import java.util.stream.Collectors;
+import javafx.application.Platform;
+import javafx.scene.control.Label;
+import javafx.scene.layout.VBox;
 import mildtilt.app.facts.FactsPane;
+import mildtilt.app.look.Wrap;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.app.workbench.Worked;
 import mildtilt.clearance.ClearanceFigures;
@@ -47,7 +52,7 @@ public final class GapsPane extends FactsPane {
         }
         f.lock().ifPresent(l -> lock(l, worked.now().job()));
         notches(f.notches());
-        tyre(f.tyre());
+        tyre(f);
         taken(f.assumed());
     }
 
@@ -96,12 +101,21 @@ public final class GapsPane extends FactsPane {
         hint("Measured with the needed gap round what passes. A notched rail is weaker: box it in, and keep notches away from where the suspension and the gear are fixed.");
     }
 
-    private void tyre(Optional<LargestTyre> tyre) {
+    /** Worked out beside: only this pane asks for it. */
+    private void tyre(ClearanceFigures f) {
         head("Largest tyre");
-        tyre.ifPresentOrElse(t -> {
-            say("At this width up to {0} across" + ends(t.diameterBy()) + "; at this diameter up to {1} wide" + ends(t.widthBy()) + ".", Quantity.length(t.diameter()), Quantity.length(t.width()));
-            hint("The wheel centre stays where it is. Makers' widths are nominal: measure the tyre on its rim.");
-        }, () -> hint("Nothing stands near enough to the tyres to limit them."));
+        VBox place = new VBox(6);
+        add(place);
+        CompletableFuture.supplyAsync(f::tyre).whenComplete((tyre, problem) -> Platform.runLater(() -> place.getChildren().setAll(problem == null ? told(tyre)
+                : List.of(Wrap.text("The largest tyre could not be worked out: " + problem.getMessage(), "hint")))));
+    }
+
+    private List<Label> told(Optional<LargestTyre> tyre) {
+        return tyre.map(t -> List.of(
+                        Wrap.text(Phrase.of("At this width up to {0} across" + ends(t.diameterBy()) + "; at this diameter up to {1} wide" + ends(t.widthBy()) + ".",
+                                Quantity.length(t.diameter()), Quantity.length(t.width())).text(bench.lengthUnit()), "step"),
+                        Wrap.text("The wheel centre stays where it is. Makers' widths are nominal: measure the tyre on its rim.", "hint")))
+                .orElseGet(() -> List.of(Wrap.text("Nothing stands near enough to the tyres to limit them.", "hint")));
     }
 
     private static String ends(String by) {
