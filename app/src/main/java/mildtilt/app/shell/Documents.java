@@ -175,20 +175,32 @@ public final class Documents {
             }).whenComplete((read, problem) -> Platform.runLater(() -> {
                 bench.say("");
                 if (problem != null) {
-                    tell(owner, "That scan was not taken in. The job is as it was.", String.valueOf((problem.getCause() == null ? problem : problem.getCause()).getMessage()));
+                    notTaken(owner, problem);
                 } else {
-                    new ScanQuestion(owner, read, bench.job().vehicle().wheelbase(), bench.lengthUnit()).ask().ifPresent(unit -> takeScan(read, unit));
+                    new ScanQuestion(owner, read, bench.job().vehicle().wheelbase(), bench.lengthUnit()).ask().ifPresent(unit -> takeScan(owner, read, unit));
                 }
             }));
         });
     }
 
-    private void takeScan(ScanFile.Read read, ScanFile.Unit unit) {
-        String name = read.file().replaceFirst("\\.[^.]*$", "");
-        int index = bench.job().surroundings().obstacles().size();
-        if (bench.edit("Take in the scan " + read.file(), j -> j.editSurroundings(s -> s.with(Obstacle.fixed(s.free(name), ScanQuestion.placed(read, unit)))))) {
-            bench.selectionProperty().set(Optional.of(new Element.InTheWay(index)));
-        }
+    private void notTaken(Window owner, Throwable problem) {
+        tell(owner, "That scan was not taken in. The job is as it was.", String.valueOf((problem.getCause() == null ? problem : problem.getCause()).getMessage()));
+    }
+
+    private void takeScan(Window owner, ScanFile.Read read, ScanFile.Unit unit) {
+        bench.say("Taking in " + read.file() + " …");
+        CompletableFuture.supplyAsync(() -> ScanQuestion.placed(read, unit)).whenComplete((scan, problem) -> Platform.runLater(() -> {
+            bench.say("");
+            if (problem != null) {
+                notTaken(owner, problem);
+                return;
+            }
+            String name = read.file().replaceFirst("\\.[^.]*$", "");
+            int index = bench.job().surroundings().obstacles().size();
+            if (bench.edit("Take in the scan " + read.file(), j -> j.editSurroundings(s -> s.with(Obstacle.fixed(s.free(name), scan))))) {
+                bench.selectionProperty().set(Optional.of(new Element.InTheWay(index)));
+            }
+        }));
     }
 
     /** Takes up the user's own catalogue if there is one. */
