@@ -79,12 +79,16 @@ public final class Recovery implements AutoCloseable {
         write(job, from);
     }
 
-    private synchronized void write(Job job, Optional<Path> from) {
-        try {
-            JobFile.replace(origin, from.map(p -> p.toAbsolutePath().toString()).orElse("").getBytes(StandardCharsets.UTF_8));
-            JobFile.replace(copy, JobWriter.write(job).getBytes(StandardCharsets.UTF_8));
-        } catch (IOException e) {
-            LOG.warn("unsaved work could not be kept: {}", e.toString());
+    private void write(Job job, Optional<Path> from) {
+        // Packing a large scan takes a second or two; nobody waits for this lock meanwhile.
+        byte[] bytes = JobWriter.write(job).getBytes(StandardCharsets.UTF_8);
+        synchronized (this) {
+            try {
+                JobFile.replace(origin, from.map(p -> p.toAbsolutePath().toString()).orElse("").getBytes(StandardCharsets.UTF_8));
+                JobFile.replace(copy, bytes);
+            } catch (IOException e) {
+                LOG.warn("unsaved work could not be kept: {}", e.toString());
+            }
         }
     }
 
