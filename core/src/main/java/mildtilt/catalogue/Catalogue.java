@@ -11,6 +11,7 @@ import mildtilt.column.Joint;
 import mildtilt.column.Seat;
 import mildtilt.column.Shaft;
 import mildtilt.column.Socket;
+import mildtilt.making.EndPart;
 
 /**
  * Generic parts with typical sizes, to be put into a column and then measured. A part's place means nothing here.
@@ -19,6 +20,7 @@ import mildtilt.column.Socket;
  * @param shafts whole shafts, sliding ones too
  * @param ends forks, hubs and gear inputs: what a shaft's end can sit in
  * @param tubes column tubes
+ * @param rodEnds rod ends with a bore and tie-rod ends with a taper
  */
 public record Catalogue(
         List<Joint> joints,
@@ -26,20 +28,13 @@ public record Catalogue(
         List<NamedEnd> ends,
         List<Bearing> bearings,
         List<NamedTube> tubes,
-        List<RodEndPart> rodEnds) {
+        List<EndPart> rodEnds) {
 
     public static final Catalogue NONE = new Catalogue(List.of(), List.of(), List.of(), List.of(), List.of(), List.of());
 
     public record NamedEnd(String name, Socket socket) {}
 
     public record NamedTube(String name, ColumnTube tube) {}
-
-    /**
-     * @param bore of the ball, mm
-     * @param thread of the shank, mm
-     * @param tiltDeg that its ball allows, degrees
-     */
-    public record RodEndPart(String name, double bore, double thread, double tiltDeg) {}
 
     public Catalogue {
         joints = List.copyOf(joints);
@@ -79,7 +74,7 @@ public record Catalogue(
     /** Everything by name, for a search. */
     public Stream<String> names() {
         return Stream.of(joints.stream().map(Joint::name), shafts.stream().map(Shaft::name), ends.stream().map(NamedEnd::name),
-                bearings.stream().map(Bearing::name), tubes.stream().map(NamedTube::name), rodEnds.stream().map(RodEndPart::name))
+                bearings.stream().map(Bearing::name), tubes.stream().map(NamedTube::name), rodEnds.stream().map(EndPart::name))
                 .flatMap(s -> s);
     }
 }

@@ -36,6 +36,7 @@ public final class Checks {
             all.addAll(new LoadChecks(job, s).findings());
         });
         all.addAll(new ClearanceChecks(job, clearance).findings());
+        all.addAll(new MakingChecks(job, train, catalogue).findings());
         all.sort(Comparator.comparing(Finding::severity).reversed().thenComparing(Finding::fault));
         return List.copyOf(all);
     }

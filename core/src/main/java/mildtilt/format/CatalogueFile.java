@@ -65,8 +65,7 @@ public final class CatalogueFile {
                 parts(root, "ends", e -> new Catalogue.NamedEnd(e.path("name").asText(), ColumnReader.socket(e))),
                 parts(root, "bearings", ColumnReader::bearing),
                 parts(root, "tubes", t -> new Catalogue.NamedTube(t.path("name").asText(), ColumnReader.tube(t))),
-                parts(root, "rod_end_parts", r -> new Catalogue.RodEndPart(r.path("name").asText(), JobReader.number(r, "bore_mm", 10),
-                        JobReader.number(r, "thread_mm", 10), JobReader.number(r, "tilt_deg", 12)))));
+                parts(root, "rod_end_parts", MakingReader::endPart)));
     }
 
     private static <T> List<T> parts(JsonNode root, String key, Function<JsonNode, T> part) {

@@ -7,6 +7,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import mildtilt.analysis.Analysis;
@@ -19,6 +20,8 @@ import mildtilt.geometry.Side;
 import mildtilt.job.Job;
 import mildtilt.job.JobPoints;
 import mildtilt.job.PointId;
+import mildtilt.papers.Cell;
+import mildtilt.papers.Table;
 import mildtilt.shop.BenchSheet;
 import mildtilt.steer.Effort;
 import mildtilt.steer.SteerFigures;
@@ -186,12 +189,22 @@ public final class CsvFiles {
         return value.<Object>map(v -> v).orElse("");
     }
 
+    /** What begins like a formula would be run as one by a spreadsheet: an apostrophe before it makes it text. Numbers stay numbers. */
+    private static Object safe(Object cell) {
+        return cell instanceof String s && !s.isEmpty() && "=+-@\t\r\n".indexOf(s.charAt(0)) >= 0 ? "'" + s : cell;
+    }
+
+    /** A table of the papers: figures as plain numbers in mm and degrees. */
+    public static String table(Table table) {
+        return csv(table.rows().stream().map(r -> r.stream().map(Cell::raw).toArray()).toList(), table.keys().toArray(String[]::new));
+    }
+
     private static String csv(List<Object[]> rows, String... header) {
         StringWriter out = new StringWriter();
         CSVFormat format = CSVFormat.RFC4180.builder().setHeader(header).setRecordSeparator("\n").get();
         try (CSVPrinter printer = new CSVPrinter(out, format)) {
             for (Object[] row : rows) {
-                printer.printRecord(row);
+                printer.printRecord(Arrays.stream(row).map(CsvFiles::safe).toArray());
             }
         } catch (IOException e) {
             throw new IllegalStateException(e);

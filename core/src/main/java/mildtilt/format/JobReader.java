@@ -8,12 +8,14 @@ import java.util.function.Supplier;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
+import mildtilt.job.Change;
 import mildtilt.job.Job;
 import mildtilt.job.Loads;
 import mildtilt.job.OuterTable;
 import mildtilt.job.Targets;
 import mildtilt.job.Variant;
 import mildtilt.job.Vehicle;
+import mildtilt.making.Making;
 import mildtilt.obstacle.Surroundings;
 import mildtilt.rules.Rules;
 import mildtilt.rules.RulesJson;
@@ -102,7 +104,8 @@ public final class JobReader {
     private static Job job(JsonNode root) {
         Rules rules = optional(root, "rules").map(r -> at("rules", () -> RulesJson.read(r))).orElseGet(ShippedRules.CAUTIOUS_ROAD::rules);
         Surroundings surroundings = optional(root, "surroundings").map(s -> at("surroundings", () -> SurroundingsReader.surroundings(s))).orElse(Surroundings.NONE);
-        Job plan = plan(root, root.path("title").asText(), root.path("about").asText("")).withRules(rules).withSurroundings(surroundings);
+        Job plan = plan(root, root.path("title").asText(), root.path("about").asText("")).withRules(rules).withSurroundings(surroundings)
+                .withMaking(optional(root, "making").map(m -> at("making", () -> MakingReader.making(m))).orElse(Making.NONE)).withChanges(at("changes", () -> changes(root.path("changes"))));
         List<Variant> variants = new ArrayList<>();
         for (JsonNode v : root.path("variants")) {
             int number = variants.size() + 1;
@@ -113,6 +116,12 @@ public final class JobReader {
             }));
         }
         return at("variants", () -> plan.withVariants(variants));
+    }
+
+    private static List<Change> changes(JsonNode all) {
+        List<Change> changes = new ArrayList<>();
+        all.forEach(c -> changes.add(new Change(MakingReader.moment(c.path("at").asText()), c.path("what").asText())));
+        return changes;
     }
 
     private static Job plan(JsonNode o, String title, String about) {

@@ -13,6 +13,7 @@ import mildtilt.job.Job;
 import mildtilt.job.Targets;
 import mildtilt.job.Variant;
 import mildtilt.job.Vehicle;
+import mildtilt.making.Making;
 import mildtilt.obstacle.Surroundings;
 import mildtilt.rules.RulesJson;
 
@@ -20,8 +21,8 @@ import mildtilt.rules.RulesJson;
 public final class JobWriter {
 
     static final String FORMAT = "mild-tilt-job";
-    /** 2 since linkages other than rack and tie rods, and variants; 3 since ends, bearings, sliding shafts and rule sets; 4 since what is in the way. */
-    static final int VERSION = 4;
+    /** 2 since linkages other than rack and tie rods, and variants; 3 since ends, bearings, sliding shafts and rule sets; 4 since what is in the way; 5 since how it is made, and its changes. */
+    static final int VERSION = 5;
 
     private static final JsonMapper MAPPER = new JsonMapper();
 
@@ -52,6 +53,13 @@ public final class JobWriter {
         root.set("rules", RulesJson.write(job.rules()));
         if (!job.surroundings().equals(Surroundings.NONE)) {
             root.set("surroundings", SurroundingsWriter.surroundings(job.surroundings()));
+        }
+        if (!job.making().equals(Making.NONE)) {
+            root.set("making", MakingWriter.making(job.making()));
+        }
+        if (!job.changes().isEmpty()) {
+            ArrayNode changes = root.putArray("changes");
+            job.changes().forEach(c -> changes.addObject().put("at", c.at().toString()).put("what", c.what()));
         }
         if (!job.variants().isEmpty()) {
             ArrayNode variants = root.putArray("variants");

@@ -11,30 +11,75 @@ import org.apache.pdfbox.pdmodel.PDPageContentStream;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.font.PDFont;
 import org.apache.pdfbox.pdmodel.font.PDType0Font;
+import org.apache.pdfbox.util.Matrix;
 
-/** One A4 sheet written from the top down, in points of 1/72 inch; y counts from the top edge. */
+/** Sheets written from the top down, in points of 1/72 inch; y counts from the top edge. */
 final class PdfSheet implements AutoCloseable {
 
     static final double MM = 72 / 25.4;
     static final double MARGIN = 14 * MM;
 
     private final PDDocument document = new PDDocument();
-    private final PDPageContentStream out;
+    private final PDRectangle size;
+    private PDPageContentStream out;
+    private int pages;
     final PDFont regular;
     final PDFont bold;
     final double width;
     final double height;
 
+    /** One sheet of A4. */
     PdfSheet(String title) throws IOException {
+        this(title, PDRectangle.A4);
+    }
+
+    PdfSheet(String title, PDRectangle size) throws IOException {
+        this.size = size;
         document.getDocumentInformation().setTitle(title);
         document.getDocumentInformation().setCreator("Mild Tilt");
-        PDPage page = new PDPage(PDRectangle.A4);
-        document.addPage(page);
-        width = page.getMediaBox().getWidth();
-        height = page.getMediaBox().getHeight();
+        width = size.getWidth();
+        height = size.getHeight();
         regular = font("SourceSans3_400Regular.ttf");
         bold = font("SourceSans3_600SemiBold.ttf");
-        out = new PDPageContentStream(document, page);
+        out = page();
+    }
+
+    private PDPageContentStream page() throws IOException {
+        PDPage page = new PDPage(size);
+        document.addPage(page);
+        pages++;
+        return new PDPageContentStream(document, page);
+    }
+
+    /** Goes on to another sheet. */
+    void nextPage() throws IOException {
+        out.close();
+        out = page();
+    }
+
+    /** How many sheets there are so far. */
+    int pages() {
+        return pages;
+    }
+
+    /** What is drawn until {@link #unclip} is cut off outside this box. */
+    void clip(double x, double y, double w, double h) throws IOException {
+        out.saveGraphicsState();
+        out.addRect((float) x, (float) (height - y - h), (float) w, (float) h);
+        out.clip();
+    }
+
+    void unclip() throws IOException {
+        out.restoreGraphicsState();
+    }
+
+    /** Text that runs otherwise than along the sheet. @param turn against the clock, rad */
+    void textTurned(PDFont font, double fontSize, double x, double y, double turn, String text) throws IOException {
+        out.beginText();
+        out.setFont(font, (float) fontSize);
+        out.setTextMatrix(Matrix.getRotateInstance(turn, (float) x, (float) (height - y)));
+        out.showText(writable(font, text));
+        out.endText();
     }
 
     private PDFont font(String name) throws IOException {
@@ -82,7 +127,8 @@ final class PdfSheet implements AutoCloseable {
     List<String> wrap(PDFont font, double size, double within, String text) throws IOException {
         List<String> lines = new ArrayList<>();
         StringBuilder line = new StringBuilder();
-        for (String word : text.strip().split("\\s+")) {
+        for (String whole : text.strip().split("\\s+")) {
+            String word = fit(font, size, within, whole);
             String longer = line.isEmpty() ? word : line + " " + word;
             if (!line.isEmpty() && textWidth(font, size, longer) > within) {
                 lines.add(line.toString());

@@ -7,6 +7,7 @@ import java.util.function.UnaryOperator;
 import mildtilt.column.Column;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.linkage.SteeredAxle;
+import mildtilt.making.Making;
 import mildtilt.obstacle.Surroundings;
 import mildtilt.rules.Rules;
 import mildtilt.rules.ShippedRules;
@@ -20,6 +21,8 @@ import mildtilt.rules.ShippedRules;
  * @param axle gear, linkage and corners, if measured yet
  * @param rules the limits the column is judged by; the same for all variants
  * @param surroundings what is in the way; the same for all variants
+ * @param making how it is made; the same for all variants
+ * @param changes what was done to the plan so far, the first one first
  * @param variants other ways to build it, kept beside the plan under its title; names differ
  */
 public record Job(
@@ -31,10 +34,13 @@ public record Job(
         Targets targets,
         Rules rules,
         Surroundings surroundings,
+        Making making,
+        List<Change> changes,
         List<Variant> variants) {
 
     /** @throws ImpossibleGeometryException if two variants have one name */
     public Job {
+        changes = List.copyOf(changes);
         variants = variants.stream().map(v -> v.of(title, about, rules, surroundings)).toList();
         if (variants.stream().map(Variant::name).distinct().count() < variants.size()) {
             throw new ImpossibleGeometryException("Two variants have the same name; give each its own.");
@@ -43,43 +49,62 @@ public record Job(
 
     /** Under the cautious rule set, nothing in the way, without variants. */
     public Job(String title, String about, Vehicle vehicle, Optional<Column> column, Optional<SteeredAxle> axle, Targets targets) {
-        this(title, about, vehicle, column, axle, targets, ShippedRules.CAUTIOUS_ROAD.rules(), Surroundings.NONE, List.of());
+        this(title, about, vehicle, column, axle, targets, ShippedRules.CAUTIOUS_ROAD.rules(), Surroundings.NONE, Making.NONE, List.of(), List.of());
     }
 
     public Job withTitle(String t) {
-        return new Job(t, about, vehicle, column, axle, targets, rules, surroundings, variants);
+        return new Job(t, about, vehicle, column, axle, targets, rules, surroundings, making, changes, variants);
     }
 
     public Job withVehicle(Vehicle v) {
-        return new Job(title, about, v, column, axle, targets, rules, surroundings, variants);
+        return new Job(title, about, v, column, axle, targets, rules, surroundings, making, changes, variants);
     }
 
     public Job withTargets(Targets t) {
-        return new Job(title, about, vehicle, column, axle, t, rules, surroundings, variants);
+        return new Job(title, about, vehicle, column, axle, t, rules, surroundings, making, changes, variants);
     }
 
     public Job withRules(Rules r) {
-        return new Job(title, about, vehicle, column, axle, targets, r, surroundings, variants);
+        return new Job(title, about, vehicle, column, axle, targets, r, surroundings, making, changes, variants);
     }
 
     public Job withSurroundings(Surroundings s) {
-        return new Job(title, about, vehicle, column, axle, targets, rules, s, variants);
+        return new Job(title, about, vehicle, column, axle, targets, rules, s, making, changes, variants);
     }
 
     public Job editSurroundings(UnaryOperator<Surroundings> edit) {
         return withSurroundings(edit.apply(surroundings));
     }
 
+    public Job withMaking(Making m) {
+        return new Job(title, about, vehicle, column, axle, targets, rules, surroundings, m, changes, variants);
+    }
+
+    public Job editMaking(UnaryOperator<Making> edit) {
+        return withMaking(edit.apply(making));
+    }
+
+    public Job withChanges(List<Change> c) {
+        return new Job(title, about, vehicle, column, axle, targets, rules, surroundings, making, c, variants);
+    }
+
+    /** With one more thing done to it written down; the oldest go when there are too many. */
+    public Job after(Change change) {
+        List<Change> all = new ArrayList<>(changes);
+        all.add(change);
+        return withChanges(all.subList(Math.max(0, all.size() - Change.MOST), all.size()));
+    }
+
     public Job withColumn(Column c) {
-        return new Job(title, about, vehicle, Optional.of(c), axle, targets, rules, surroundings, variants);
+        return new Job(title, about, vehicle, Optional.of(c), axle, targets, rules, surroundings, making, changes, variants);
     }
 
     public Job withAxle(SteeredAxle a) {
-        return new Job(title, about, vehicle, column, Optional.of(a), targets, rules, surroundings, variants);
+        return new Job(title, about, vehicle, column, Optional.of(a), targets, rules, surroundings, making, changes, variants);
     }
 
     public Job withVariants(List<Variant> v) {
-        return new Job(title, about, vehicle, column, axle, targets, rules, surroundings, v);
+        return new Job(title, about, vehicle, column, axle, targets, rules, surroundings, making, changes, v);
     }
 
     /** The column changed; a job without one stays as it is. */
@@ -94,7 +119,7 @@ public record Job(
 
     /** Another job's parts under this job's title, its variants kept. */
     public Job withSolution(Job other) {
-        return new Job(title, about, other.vehicle, other.column, other.axle, other.targets, rules, surroundings, variants);
+        return new Job(title, about, other.vehicle, other.column, other.axle, other.targets, rules, surroundings, making, changes, variants);
     }
 
     /** A variant added, in place of any of its name. */
@@ -121,7 +146,6 @@ public record Job(
     public Job takingVariant(String name, String formerPlan) {
         Variant taken = variants.stream().filter(v -> v.name().equals(name)).findFirst()
                 .orElseThrow(() -> new IllegalArgumentException("no variant " + name));
-        Job kept = withoutVariant(name).keepingVariant(formerPlan);
-        return taken.job().withTitle(title).withVariants(kept.variants);
+        return withoutVariant(name).keepingVariant(formerPlan).withSolution(taken.job());
     }
 }

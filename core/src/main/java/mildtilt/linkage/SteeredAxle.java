@@ -120,6 +120,17 @@ public record SteeredAxle(Gear gear, Linkage linkage, Optional<Beam> beam, Corne
         return c.innerAt(side, arm.armEnd(), c.idler(arm).end());
     }
 
+    /** A tie rod's inner end, straight ahead; empty where one rod joins both knuckles. */
+    public Optional<Point> innerEnd(Side side) {
+        return switch (linkage) {
+            case RackTieRods _ -> Optional.of(rackInner(side));
+            case CentreLink _ -> Optional.of(linkInner(side));
+            case BellCrank b -> Optional.of(b.tieRodPoint(side));
+            case Shuttle s -> Optional.of(s.inner(side));
+            case DragLink _ -> Optional.empty();
+        };
+    }
+
     /** The gear moved, with all that stands on the body between it and the rods: idler, bell crank, shuttle bar. */
     public SteeredAxle withGearMoved(Vector by) {
         return switch (gear) {

@@ -7,6 +7,11 @@ public record Quantity(double value, Unit unit) {
         return new Quantity(mm, Unit.LENGTH);
     }
 
+    /** @param mm shown to a hundredth */
+    public static Quantity fine(double mm) {
+        return new Quantity(mm, Unit.FINE_LENGTH);
+    }
+
     public static Quantity angle(double deg) {
         return new Quantity(deg, Unit.ANGLE);
     }
@@ -33,6 +38,14 @@ public record Quantity(double value, Unit unit) {
 
     public static Quantity turns(double turns) {
         return new Quantity(turns, Unit.TURNS);
+    }
+
+    public static Quantity mass(double kg) {
+        return new Quantity(kg, Unit.MASS);
+    }
+
+    public static Quantity temperature(double celsius) {
+        return new Quantity(celsius, Unit.TEMPERATURE);
     }
 
     public static Quantity times(double factor) {

@@ -3,6 +3,8 @@ package mildtilt.measure;
 /** What a figure is measured in, and how finely it is worth showing. */
 public enum Unit {
     LENGTH,
+    /** mm, to a hundredth; thousandths of an inch and finer: bores, fits and drills. */
+    FINE_LENGTH,
     ANGLE,
     PERCENT,
     RATIO,
@@ -15,15 +17,22 @@ public enum Unit {
     TORQUE,
     TIMES,
     /** Times a second. */
-    HERTZ;
+    HERTZ,
+    /** kg; in pounds where lengths are shown in inches. */
+    MASS,
+    /** °C; in °F where lengths are shown in inches. */
+    TEMPERATURE;
 
     public static final double NEWTON_PER_POUND = 4.4482216152605;
+    private static final double KG_PER_POUND = 0.45359237;
     private static final double NMM_PER_POUND_FOOT = NEWTON_PER_POUND * 304.8;
     private static final double MPA_PER_PSI = NEWTON_PER_POUND / (25.4 * 25.4);
 
     /** A value of this unit as text, with its unit mark. Lengths in mm, angles in degrees. */
     public String format(double value, LengthUnit lengths) {
         return switch (this) {
+            case FINE_LENGTH -> lengths == LengthUnit.MM ? LengthText.decimal(value, 2) + " mm"
+                    : LengthText.decimal(value / LengthUnit.INCH.mm(), 4) + "\"";
             case LENGTH -> LengthText.format(value, lengths);
             case ANGLE -> LengthText.decimal(value, Math.abs(value) < 1 && Math.abs(value) >= 0.005 ? 2 : 1) + "°";
             case PERCENT -> LengthText.decimal(value, Math.abs(value) < 10 ? 1 : 0) + " %";
@@ -37,6 +46,10 @@ public enum Unit {
                     : LengthText.decimal(value / NMM_PER_POUND_FOOT, 0) + " lbf·ft";
             case TIMES -> LengthText.decimal(value, value < 2 ? 2 : value < 10 ? 1 : 0) + " ×";
             case HERTZ -> LengthText.decimal(value, 0) + " Hz";
+            case MASS -> lengths == LengthUnit.MM ? LengthText.decimal(value, 2) + " kg"
+                    : LengthText.decimal(value / KG_PER_POUND, 2) + " lb";
+            case TEMPERATURE -> lengths == LengthUnit.MM ? LengthText.decimal(value, 0) + " °C"
+                    : LengthText.decimal(value * 1.8 + 32, 0) + " °F";
         };
     }
 }

@@ -5,6 +5,7 @@ import java.io.PrintWriter;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -21,11 +22,14 @@ import mildtilt.format.DemoJob;
 import mildtilt.format.HandPosition;
 import mildtilt.format.JobFile;
 import mildtilt.format.JobFileException;
+import mildtilt.format.PapersFiles;
 import mildtilt.format.RouteJson;
 import mildtilt.format.RulesFile;
 import mildtilt.format.ScanFile;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.job.Job;
+import mildtilt.measure.LengthUnit;
+import mildtilt.papers.Papers;
 import mildtilt.routefinder.RouteAnswer;
 import mildtilt.routefinder.RouteFinder;
 import mildtilt.routefinder.RouteProgress;
@@ -37,10 +41,10 @@ import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 
-/** The command line: {@code demo}, {@code open}, {@code analyse}, {@code route}, {@code scan}, {@code shots}. */
+/** The command line: {@code demo}, {@code open}, {@code analyse}, {@code route}, {@code scan}, {@code make}, {@code shots}. */
 @Command(name = "mild-tilt", mixinStandardHelpOptions = true, version = "Mild Tilt 0.1.0",
         description = "Lays out steering from the wheel to the tyres.",
-        subcommands = {Main.Demo.class, Main.Open.class, Main.Analyse.class, Main.PrintRules.class, Main.PrintCatalogue.class, Main.FindRoute.class, Main.CheckScan.class, Main.Shots.class})
+        subcommands = {Main.Demo.class, Main.Open.class, Main.Analyse.class, Main.PrintRules.class, Main.PrintCatalogue.class, Main.FindRoute.class, Main.CheckScan.class, Main.Make.class, Main.Shots.class})
 public final class Main implements Callable<Integer> {
 
     private static final int BAD_INPUT = 2;
@@ -263,6 +267,41 @@ public final class Main implements Callable<Integer> {
             } catch (NumberFormatException e) {
                 throw new JobFileException("--joints \"" + joints + "\" is not usable: give the fewest and the most, like 1-3.");
             }
+        }
+    }
+
+    @Command(name = "make", mixinStandardHelpOptions = true,
+            description = "Writes everything the bench needs of a job: job book, job card, tables as CSV, templates as PDF, SVG and DXF, jigs as STL.")
+    static final class Make implements Callable<Integer> {
+        @Parameters(paramLabel = "FILE", description = "a job file")
+        private Path file = Path.of("");
+
+        @Option(names = "--out", paramLabel = "DIR", required = true, description = "the folder to write into; what has the same names there is replaced")
+        private Path out = Path.of("");
+
+        @Option(names = "--unit", paramLabel = "UNIT", description = "lengths on paper in: ${COMPLETION-CANDIDATES} (MM); CSV, SVG and DXF are always in mm")
+        private LengthUnit unit = LengthUnit.MM;
+
+        @Option(names = "--catalogue", paramLabel = "FILE", description = "draw parts from this catalogue instead of the one that ships")
+        private Optional<Path> catalogue = Optional.empty();
+
+        @Override
+        public Integer call() {
+            try {
+                Analysis analysis = Analysis.of(JobFile.open(file), Grid.USUAL, catalogue.isPresent() ? CatalogueFile.open(catalogue.get()) : CatalogueFile.shipped());
+                LocalDate today = LocalDate.now();
+                StringBuilder said = new StringBuilder();
+                for (Path p : PapersFiles.write(Papers.of(analysis, today), unit, today, String.valueOf(file.getFileName()), out)) {
+                    said.append(p).append(System.lineSeparator());
+                }
+                print(said.toString());
+                return 0;
+            } catch (JobFileException e) {
+                System.err.println(e.getMessage());
+            } catch (IOException e) {
+                System.err.println("The papers could not be written into " + out + ": " + e.getMessage());
+            }
+            return BAD_INPUT;
         }
     }
 

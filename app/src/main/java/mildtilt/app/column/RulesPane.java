@@ -155,20 +155,20 @@ public final class RulesPane extends FactsPane {
 
     private String shown(RuleLimit limit, double v) {
         return switch (limit.unit()) {
-            case LENGTH -> LengthText.editable(v, bench.lengthUnit());
+            case LENGTH, FINE_LENGTH -> LengthText.editable(v, bench.lengthUnit());
             case ANGLE -> LengthText.trimmed(v, 2) + "°";
             case PERCENT -> LengthText.trimmed(v, 2) + " %";
             case FORCE -> bench.lengthUnit() == LengthUnit.MM ? LengthText.trimmed(v, 0) + " N" : LengthText.trimmed(v / Unit.NEWTON_PER_POUND, 1) + " lbf";
             case TIMES -> LengthText.trimmed(v, 2) + " ×";
             case HERTZ -> LengthText.trimmed(v, 1) + " Hz";
-            case RATIO, TURNS, STRESS, TORQUE -> LengthText.trimmed(v, 2);
+            case RATIO, TURNS, STRESS, TORQUE, MASS, TEMPERATURE -> LengthText.trimmed(v, 2);
         };
     }
 
     /** The unit may be typed or left out. */
     private double read(RuleLimit limit, String typed) {
         return switch (limit.unit()) {
-            case LENGTH -> LengthText.parse(typed, bench.lengthUnit());
+            case LENGTH, FINE_LENGTH -> LengthText.parse(typed, bench.lengthUnit());
             case ANGLE -> LengthText.parseDegrees(typed);
             case FORCE -> {
                 String t = typed.strip();
@@ -176,7 +176,7 @@ public final class RulesPane extends FactsPane {
                 boolean pounds = t.toLowerCase(Locale.ROOT).endsWith("lbf") || bench.lengthUnit() != LengthUnit.MM && !t.toLowerCase(Locale.ROOT).endsWith("n");
                 yield pounds ? n * Unit.NEWTON_PER_POUND : n;
             }
-            case PERCENT, TIMES, HERTZ, RATIO, TURNS, STRESS, TORQUE -> LengthText.parseNumber(typed.replaceAll("(?i)\\s*(%|×|x|hz|times)\\s*$", ""));
+            case PERCENT, TIMES, HERTZ, RATIO, TURNS, STRESS, TORQUE, MASS, TEMPERATURE -> LengthText.parseNumber(typed.replaceAll("(?i)\\s*(%|×|x|hz|times)\\s*$", ""));
         };
     }
 

@@ -13,6 +13,7 @@ import javafx.scene.layout.VBox;
 import mildtilt.app.look.Choices;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
+import mildtilt.curve.Curve;
 
 /** A curve over the range, chosen here, or by the stage; or the map of steer against travel. */
 public final class PlotPane extends VBox {

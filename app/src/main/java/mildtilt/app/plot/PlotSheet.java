@@ -11,10 +11,12 @@ import javafx.scene.text.TextAlignment;
 import mildtilt.app.look.CanvasPane;
 import mildtilt.app.look.Fonts;
 import mildtilt.app.look.Ink;
-import mildtilt.app.plot.Curve.Run;
-import mildtilt.app.plot.Curve.Series;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.app.workbench.Worked;
+import mildtilt.curve.Curve;
+import mildtilt.curve.Curve.Run;
+import mildtilt.curve.Curve.Series;
+import mildtilt.curve.Scale;
 import mildtilt.linkage.WheelTravel;
 import mildtilt.measure.LengthText;
 import mildtilt.measure.LengthUnit;
@@ -75,7 +77,7 @@ final class PlotSheet extends CanvasPane {
         Scale scale = xScale;
         if (scale != null) {
             double value = Math.clamp(scale.valueAt(x), scale.low(), scale.high());
-            curve.take(bench, value / curve.shown(bench.lengthUnit()));
+            CurveHands.take(curve, bench, value / curve.shown(bench.lengthUnit()));
         }
     }
 
@@ -107,7 +109,7 @@ final class PlotSheet extends CanvasPane {
         for (int i = now.size() - 1; i >= 0; i--) {
             stroke(g, now.get(i).runs(), x, y, shown, up, INKS[Math.min(i, INKS.length - 1)], i == 0 ? 2.5 : 1.5, false);
         }
-        double at = x.at(Math.clamp(curve.at(bench) * shown, x.low(), x.high()));
+        double at = x.at(Math.clamp(CurveHands.at(curve, bench) * shown, x.low(), x.high()));
         g.setStroke(ink(Ink.LINE));
         g.setLineWidth(1);
         g.strokeLine(at, top, at, h - BOTTOM);
@@ -149,7 +151,7 @@ final class PlotSheet extends CanvasPane {
 
     /** What is used of the range apart from the rest. */
     private void band(GraphicsContext g, Scale x, double shown, double h) {
-        curve.used(bench).ifPresent(used -> {
+        bench.workedProperty().get().flatMap(w -> curve.used(w.now())).ifPresent(used -> {
             double from = x.at(Math.max(x.low(), used.from() * shown));
             double to = x.at(Math.min(x.high(), used.to() * shown));
             g.setFill(ink(Ink.GRID));
@@ -162,15 +164,15 @@ final class PlotSheet extends CanvasPane {
     /** What the curve says where it is pointed at, else where the hands are. */
     private void reading(GraphicsContext g, Scale x, List<Series> now, List<Series> before, double shown, double w, double h) {
         boolean pointing = !Double.isNaN(pointed);
-        double at = pointing ? pointed : curve.at(bench) * shown;
+        double at = pointing ? pointed : CurveHands.at(curve, bench) * shown;
         StringBuilder text = new StringBuilder(LengthText.decimal(at, Math.max(x.decimals(), curve.acrossWhat().isLength() ? 0 : 1)));
         text.append(!curve.acrossWhat().isLength() ? "°" : bench.lengthUnit() == LengthUnit.MM ? " mm" : "\"").append(":  ");
         boolean any = false;
         for (Series s : now) {
-            Optional<Double> value = value(s, at / shown);
+            Optional<Double> value = s.value(at / shown);
             if (value.isPresent()) {
                 text.append(any ? ",  " : "").append(s.name()).append(s.name().isEmpty() ? "" : " ").append(curve.text(value.get(), bench.lengthUnit()));
-                before.stream().filter(b -> b.name().equals(s.name())).findFirst().flatMap(b -> value(b, at / shown))
+                before.stream().filter(b -> b.name().equals(s.name())).findFirst().flatMap(b -> b.value(at / shown))
                         .filter(was -> Math.abs(was - value.get()) > 1e-9)
                         .ifPresent(was -> text.append(" (was ").append(curve.text(was, bench.lengthUnit())).append(')'));
                 any = true;
@@ -190,21 +192,6 @@ final class PlotSheet extends CanvasPane {
         g.setTextBaseline(VPos.TOP);
         g.setFill(ink(pointing ? Ink.ACCENT : Ink.LINE));
         g.fillText(text.toString(), w - RIGHT - 2, 0, w - LEFT - RIGHT);
-    }
-
-    /** In between the points along straight lines; empty in gaps. */
-    static Optional<Double> value(Series s, double at) {
-        for (Run run : s.runs()) {
-            List<double[]> p = run.points();
-            for (int i = 1; i < p.size(); i++) {
-                double a = p.get(i - 1)[0];
-                double b = p.get(i)[0];
-                if (at >= Math.min(a, b) - 1e-9 && at <= Math.max(a, b) + 1e-9 && a != b) {
-                    return Optional.of(p.get(i - 1)[1] + (p.get(i)[1] - p.get(i - 1)[1]) * (at - a) / (b - a));
-                }
-            }
-        }
-        return Optional.empty();
     }
 
     private void grid(GraphicsContext g, Scale x, Scale y, double w, double h) {

@@ -29,6 +29,7 @@ import mildtilt.format.RulesFile;
 import mildtilt.format.ScanFile;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
+import mildtilt.making.Making;
 import mildtilt.measure.LengthUnit;
 import mildtilt.obstacle.Obstacle;
 import mildtilt.rules.Rules;
@@ -92,7 +93,7 @@ public final class Documents {
     public void newLike(Window owner, DemoJob demo) {
         if (mayLetGo(owner)) {
             Job like = demo.job();
-            bench.open(new Job("New job", "", like.vehicle(), like.column(), like.axle(), like.targets(), like.rules(), like.surroundings(), List.of()), Optional.empty());
+            bench.open(new Job("New job", "", like.vehicle(), like.column(), like.axle(), like.targets(), like.rules(), like.surroundings(), Making.NONE, List.of(), List.of()), Optional.empty());
             bench.markUnsaved();
             bench.say("A new job with " + demo.steering() + ". Every size is still the demo's: type or drag each to your own.");
         }

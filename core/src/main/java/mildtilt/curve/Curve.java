@@ -1,4 +1,4 @@
-package mildtilt.app.plot;
+package mildtilt.curve;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -6,11 +6,10 @@ import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.ToDoubleFunction;
 import mildtilt.analysis.Analysis;
-import mildtilt.app.workbench.HandsPosition;
-import mildtilt.app.workbench.Workbench;
 import mildtilt.column.Transfer;
 import mildtilt.geometry.Side;
 import mildtilt.job.OuterTable;
+import mildtilt.job.Vehicle;
 import mildtilt.measure.LengthUnit;
 import mildtilt.measure.Unit;
 import mildtilt.steer.AxlePose;
@@ -22,7 +21,7 @@ import mildtilt.steer.Turn;
 import mildtilt.suspension.KnucklePose;
 
 /** The curves that can be shown, each from an analysis alone. */
-enum Curve {
+public enum Curve {
     COLUMN_TURN("Column speed over a turn", Across.COLUMN_TURN, "%", Unit.PERCENT, Curve::columnTurn),
     COLUMN_LEAD("Gear ahead of the hands", Across.COLUMN_TURN, "°", Unit.ANGLE, Curve::columnLead),
     RATIO("Steering ratio", Across.STEER, ": 1", Unit.RATIO, a -> List.of(series("", steer(a, SteerRow::ratio)))),
@@ -42,7 +41,7 @@ enum Curve {
     WHEELBASE("Wheelbase change", Across.TRAVEL, "mm", Unit.LENGTH, Curve::wheelbase);
 
     /** What runs along the bottom. */
-    enum Across {
+    public enum Across {
         COLUMN_TURN,
         STEER,
         INNER,
@@ -51,19 +50,35 @@ enum Curve {
 
         private static final String BOTH_WAYS = "left wheel up, right wheel down, ";
 
-        boolean isLength() {
+        public boolean isLength() {
             return this == TRAVEL || this == ROLL;
         }
     }
 
     /** A stretch of curve without gaps. */
-    record Run(List<double[]> points) {}
+    public record Run(List<double[]> points) {}
 
     /** A stretch along the bottom, in the curve's own unit. */
-    record Used(double from, double to) {}
+    public record Used(double from, double to) {}
 
     /** One line of a curve. @param name what tells it from the others; empty where there is only one */
-    record Series(String name, List<Run> runs) {}
+    public record Series(String name, List<Run> runs) {
+
+        /** In between the points along straight lines; empty in gaps. */
+        public Optional<Double> value(double at) {
+            for (Run run : runs) {
+                List<double[]> p = run.points();
+                for (int i = 1; i < p.size(); i++) {
+                    double a = p.get(i - 1)[0];
+                    double b = p.get(i)[0];
+                    if (at >= Math.min(a, b) - 1e-9 && at <= Math.max(a, b) + 1e-9 && a != b) {
+                        return Optional.of(p.get(i - 1)[1] + (p.get(i)[1] - p.get(i - 1)[1]) * (at - a) / (b - a));
+                    }
+                }
+            }
+            return Optional.empty();
+        }
+    }
 
     private final String title;
     private final Across across;
@@ -79,16 +94,16 @@ enum Curve {
         this.all = all;
     }
 
-    String title() {
+    public String title() {
         return title;
     }
 
-    Across acrossWhat() {
+    public Across acrossWhat() {
         return across;
     }
 
     /** What runs along the bottom, with its unit. @param rollOnly whether the axle can only roll */
-    String across(LengthUnit lengths, boolean rollOnly) {
+    public String across(LengthUnit lengths, boolean rollOnly) {
         String length = lengths == LengthUnit.MM ? "mm" : "in";
         return switch (across) {
             case COLUMN_TURN, STEER -> "steering wheel, °";
@@ -99,63 +114,39 @@ enum Curve {
     }
 
     /** The unit marked on the scale. */
-    String unit(LengthUnit lengths) {
+    public String unit(LengthUnit lengths) {
         boolean inches = lengths != LengthUnit.MM;
         return measure == Unit.LENGTH && inches ? "in" : measure == Unit.FORCE && inches ? "lbf" : unit;
     }
 
     /** A value of the curve in words. */
-    String text(double value, LengthUnit lengths) {
+    public String text(double value, LengthUnit lengths) {
         return measure.format(value, lengths);
     }
 
     /** How many of the shown unit are in one of the curve's own, along the bottom. */
-    double shown(LengthUnit lengths) {
+    public double shown(LengthUnit lengths) {
         return across.isLength() ? 1 / lengths.mm() : 1;
     }
 
     /** The same up the side. */
-    double shownUp(LengthUnit lengths) {
+    public double shownUp(LengthUnit lengths) {
         return measure == Unit.LENGTH ? 1 / lengths.mm() : measure == Unit.FORCE && lengths != LengthUnit.MM ? 1 / Unit.NEWTON_PER_POUND : 1;
     }
 
-    List<Series> series(Analysis analysis) {
+    public List<Series> series(Analysis analysis) {
         return all.apply(analysis).stream().filter(s -> !s.runs.isEmpty()).toList();
     }
 
     /** What is used of the range: the normal travel, the wheel from lock to lock. Empty where all of it is. */
-    Optional<Used> used(Workbench bench) {
+    public Optional<Used> used(Analysis a) {
+        Vehicle vehicle = a.job().vehicle();
         return switch (across) {
             case COLUMN_TURN, INNER -> Optional.empty();
-            case STEER -> bench.workedProperty().get().flatMap(w -> w.now().steer()).map(s ->
-                    new Used(s.lock(Side.RIGHT).turn().steeringWheelDeg(), s.lock(Side.LEFT).turn().steeringWheelDeg()));
-            case TRAVEL -> Optional.of(new Used(-bench.job().vehicle().normalDroop(), bench.job().vehicle().normalBump()));
-            case ROLL -> Optional.of(bench.job().vehicle()).map(v -> Math.min(v.normalBump(), v.normalDroop())).map(t -> new Used(-t, t));
+            case STEER -> a.steer().map(s -> new Used(s.lock(Side.RIGHT).turn().steeringWheelDeg(), s.lock(Side.LEFT).turn().steeringWheelDeg()));
+            case TRAVEL -> Optional.of(new Used(-vehicle.normalDroop(), vehicle.normalBump()));
+            case ROLL -> Optional.of(Math.min(vehicle.normalBump(), vehicle.normalDroop())).map(t -> new Used(-t, t));
         };
-    }
-
-    /** Where the hands stand on this curve. */
-    double at(Workbench bench) {
-        HandsPosition hands = bench.hands();
-        return switch (across) {
-            case INNER -> bench.pose().flatMap(AxlePose::assembled).map(a -> Math.max(0, Math.max(a.left().steerDeg(), -a.right().steerDeg()))).orElse(0.0);
-            case TRAVEL, ROLL -> hands.travelLeft();
-            case STEER -> hands.steeringWheelDeg();
-            case COLUMN_TURN -> hands.steeringWheelDeg() - 360 * Math.rint(hands.steeringWheelDeg() / 360);
-        };
-    }
-
-    /** Takes the hands to a place on this curve. */
-    void take(Workbench bench, double value) {
-        HandsPosition h = bench.hands();
-        bench.moveHands(switch (across) {
-            case INNER -> bench.workedProperty().get().flatMap(w -> w.now().steer()).flatMap(s -> s.rows().stream()
-                    .filter(r -> r.steeringWheelDeg() >= 0 && r.turn().map(x -> x.leftDeg() >= value).orElse(false)).findFirst())
-                    .map(r -> new HandsPosition(r.steeringWheelDeg(), h.travelLeft(), h.travelRight())).orElse(h);
-            case STEER, COLUMN_TURN -> new HandsPosition(value, h.travelLeft(), h.travelRight());
-            case TRAVEL -> new HandsPosition(h.steeringWheelDeg(), value, value);
-            case ROLL -> new HandsPosition(h.steeringWheelDeg(), value, -value);
-        });
     }
 
     private static Series series(String name, List<Run> runs) {

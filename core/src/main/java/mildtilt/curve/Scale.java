@@ -1,16 +1,16 @@
-package mildtilt.app.plot;
+package mildtilt.curve;
 
 import java.util.List;
 import java.util.stream.Stream;
-import mildtilt.app.plot.Curve.Run;
+import mildtilt.curve.Curve.Run;
 
 /** From values to pixels along one axis, with round marks. */
-record Scale(double low, double high, double from, double to, double step) {
+public record Scale(double low, double high, double from, double to, double step) {
 
     /** A curve that hardly changes is not blown up to look as if it did. */
     private static final double NARROWEST = 0.1;
 
-    static Scale over(List<Run> now, List<Run> before, int which, double shown, double from, double to, double marks) {
+    public static Scale over(List<Run> now, List<Run> before, int which, double shown, double from, double to, double marks) {
         double[] all = Stream.concat(now.stream(), before.stream())
                 .flatMap(r -> r.points().stream()).mapToDouble(p -> p[which] * shown).toArray();
         double low = Double.POSITIVE_INFINITY;
@@ -33,25 +33,25 @@ record Scale(double low, double high, double from, double to, double step) {
         return power * (part <= 1 ? 1 : part <= 2 ? 2 : part <= 5 ? 5 : 10);
     }
 
-    double at(double value) {
+    public double at(double value) {
         return from + (value - low) / (high - low) * (to - from);
     }
 
     /** The value at a pixel. */
-    double valueAt(double pixel) {
+    public double valueAt(double pixel) {
         return low + (pixel - from) / (to - from) * (high - low);
     }
 
-    double first() {
+    public double first() {
         return Math.ceil(low / step - 1e-9) * step;
     }
 
-    double last() {
+    public double last() {
         return Math.floor(high / step + 1e-9) * step;
     }
 
     /** Decimals needed to tell the marks apart. */
-    int decimals() {
+    public int decimals() {
         return Math.max(0, (int) -Math.floor(Math.log10(step) + 1e-9));
     }
 }

@@ -1,4 +1,4 @@
-package mildtilt.app.plot;
+package mildtilt.curve;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
@@ -6,8 +6,8 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.List;
 import java.util.Optional;
 import mildtilt.analysis.Analysis;
-import mildtilt.app.plot.Curve.Run;
-import mildtilt.app.plot.Curve.Series;
+import mildtilt.curve.Curve.Run;
+import mildtilt.curve.Curve.Series;
 import mildtilt.format.DemoJob;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
@@ -82,12 +82,12 @@ class CurveTest {
         List<Series> all = Curve.OUTER.series(analysis);
         assertThat(all).extracting(Series::name).containsExactly("this job", "full Ackermann", "parallel");
         for (double inner : new double[] {8, 15, 25}) {
-            double here = PlotSheet.value(all.get(0), inner).orElseThrow();
-            double full = PlotSheet.value(all.get(1), inner).orElseThrow();
-            assertThat(PlotSheet.value(all.get(2), inner).orElseThrow()).isCloseTo(inner, within(1e-9));
+            double here = all.get(0).value(inner).orElseThrow();
+            double full = all.get(1).value(inner).orElseThrow();
+            assertThat(all.get(2).value(inner).orElseThrow()).isCloseTo(inner, within(1e-9));
             assertThat(here).as("36 % of the way from parallel to full, both toed in").isBetween(full, inner + 2 * 0.115);
         }
-        assertThat(PlotSheet.value(all.get(0), 89)).isEmpty();
+        assertThat(all.get(0).value(89)).isEmpty();
     }
 
     @ParameterizedTest

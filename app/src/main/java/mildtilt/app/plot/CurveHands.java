@@ -1,0 +1,34 @@
+package mildtilt.app.plot;
+
+import mildtilt.app.workbench.HandsPosition;
+import mildtilt.app.workbench.Workbench;
+import mildtilt.curve.Curve;
+import mildtilt.steer.AxlePose;
+
+/** Where the hands stand on a curve, and how they are taken to a place on it. */
+final class CurveHands {
+
+    private CurveHands() {}
+
+    static double at(Curve curve, Workbench bench) {
+        HandsPosition hands = bench.hands();
+        return switch (curve.acrossWhat()) {
+            case INNER -> bench.pose().flatMap(AxlePose::assembled).map(a -> Math.max(0, Math.max(a.left().steerDeg(), -a.right().steerDeg()))).orElse(0.0);
+            case TRAVEL, ROLL -> hands.travelLeft();
+            case STEER -> hands.steeringWheelDeg();
+            case COLUMN_TURN -> hands.steeringWheelDeg() - 360 * Math.rint(hands.steeringWheelDeg() / 360);
+        };
+    }
+
+    static void take(Curve curve, Workbench bench, double value) {
+        HandsPosition h = bench.hands();
+        bench.moveHands(switch (curve.acrossWhat()) {
+            case INNER -> bench.workedProperty().get().flatMap(w -> w.now().steer()).flatMap(s -> s.rows().stream()
+                    .filter(r -> r.steeringWheelDeg() >= 0 && r.turn().map(x -> x.leftDeg() >= value).orElse(false)).findFirst())
+                    .map(r -> new HandsPosition(r.steeringWheelDeg(), h.travelLeft(), h.travelRight())).orElse(h);
+            case STEER, COLUMN_TURN -> new HandsPosition(value, h.travelLeft(), h.travelRight());
+            case TRAVEL -> new HandsPosition(h.steeringWheelDeg(), value, value);
+            case ROLL -> new HandsPosition(h.steeringWheelDeg(), value, -value);
+        });
+    }
+}

@@ -1,0 +1,146 @@
+package mildtilt.check;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import mildtilt.catalogue.Catalogue;
+import mildtilt.column.Column;
+import mildtilt.job.Element;
+import mildtilt.job.Job;
+import mildtilt.linkage.Rod;
+import mildtilt.making.RodMakeUp;
+import mildtilt.making.ScrewThread.Hand;
+import mildtilt.making.ShaftJoin;
+import mildtilt.measure.Phrase;
+import mildtilt.measure.Quantity;
+import mildtilt.shop.Fits;
+import mildtilt.shop.Fits.Fit;
+import mildtilt.shop.JoinFigures;
+import mildtilt.shop.RodFigures;
+import mildtilt.shop.Seating;
+import mildtilt.steer.SteeringTrain;
+
+/** What is chosen for making: studs in arms, threads, rods that can't be set, joins in shafts. */
+final class MakingChecks {
+
+    private final Job job;
+    private final SteeringTrain train;
+    private final Catalogue catalogue;
+
+    MakingChecks(Job job, SteeringTrain train, Catalogue catalogue) {
+        this.job = job;
+        this.train = train;
+        this.catalogue = catalogue;
+    }
+
+    List<Finding> findings() {
+        List<Finding> all = new ArrayList<>();
+        RodFigures.of(job, train.axle()).forEach(r -> rod(r, all));
+        Fits.of(job, catalogue).forEach(f -> fit(f, all));
+        job.making().joins().forEach(j -> join(j, all));
+        return all;
+    }
+
+    /** Where a rod is in the train. */
+    private static Element element(Rod rod) {
+        return switch (rod) {
+            case LEFT_TIE_ROD, RIGHT_TIE_ROD, TIE_ROD -> new Element.TieRods();
+            case CENTRE_LINK, DRAG_LINK, DRAG_ROD, SHORT_LINK -> new Element.DrivenRod();
+        };
+    }
+
+    private void rod(RodFigures r, List<Finding> all) {
+        Element at = element(r.rod());
+        String name = "The " + r.rod().label();
+        if (!(r.body() > 0)) {
+            all.add(new Finding(Fault.ROD_SHORT_OF_THREAD, Severity.STOP, at, r.rod().label(), Phrase.of(name + " is {0} between centres, less than its two ends take up.", Quantity.length(r.centres())),
+                    Phrase.of("There is no room for a body between them. Take shorter ends, or join them without one."), List.of()));
+            return;
+        }
+        for (boolean outer : new boolean[] {true, false}) {
+            RodFigures.EndFigures e = r.end(outer);
+            if (e.engaged() < e.least() - 1e-6) {
+                all.add(new Finding(Fault.ROD_SHORT_OF_THREAD, Severity.STOP, at, r.rod().label() + outer, Phrase.of(name + " has {0} of thread in at its " + Fits.label(r.rod(), outer) + "; never under {1} is wanted.",
+                        Quantity.length(e.engaged()), Quantity.length(e.least())),
+                        Phrase.of("A shank on too little thread strips or works loose, and the wheel goes where it likes."), longerBody(r)));
+            }
+            if (e.faceOut() < e.faceIn() - 1e-6) {
+                all.add(new Finding(Fault.ROD_SHORT_OF_THREAD, Severity.STOP, at, r.rod().label() + outer + "in", Phrase.of(name + "'s body is {0} too long at its " + Fits.label(r.rod(), outer) + ": jam nut or shank is on the ground before it is short enough.",
+                        Quantity.length(e.faceIn() - e.faceOut())), Phrase.of("It can't be screwed together to its length. Shorten the body, or drill deeper."), longerBody(r)));
+            }
+        }
+        if (r.betweenTips().filter(t -> t < 1).isPresent()) {
+            all.add(new Finding(Fault.ROD_CAN_NOT_BE_SET, Severity.LOOK, at, r.rod().label() + "tips", Phrase.of(name + "'s shanks meet inside its body {0} before it is at its shortest.", Quantity.length(-r.betweenTips().get())),
+                    Phrase.of("It can't be shortened as far as its threads would let it."), List.of()));
+        }
+        if (r.sameHand()) {
+            all.add(new Finding(Fault.ROD_CAN_NOT_BE_SET, Severity.LOOK, at, r.rod().label() + "hand", Phrase.of("Both ends of the " + r.rod().label() + " have " + r.thread(true).hand().label() + " threads."),
+                    Phrase.of("Turning the body then screws one end in and the other out. To set it, one end must come off its arm each time, half a turn at a time."),
+                    List.of(new Remedy(Phrase.of("Take a left-hand thread at the " + Fits.label(r.rod(), false)), j -> j.editMaking(m -> m.withRod(r.rod(), m.rod(r.rod()).map(MakingChecks::opposed)))))));
+        } else if (r.way() != RodFigures.Way.BOTH && !r.shortOfThread()) {
+            all.add(new Finding(Fault.ROD_CAN_NOT_BE_SET, Severity.LOOK, at, r.rod().label() + "way", Phrase.of(name + " " + r.way().label() + ": {0} longer, {1} shorter.", Quantity.length(Math.max(0, r.longer())),
+                    Quantity.length(Math.max(0, r.shorter()))), Phrase.of("Toe has to be set both ways after the first drive, and again when something is changed."), longerBody(r)));
+        }
+    }
+
+    private static RodMakeUp opposed(RodMakeUp m) {
+        Hand other = m.outer().part().thread().hand().other();
+        return m.withEnd(false, m.inner().withPart(m.inner().part().withHand(other)));
+    }
+
+    /** A body that is there already is made anew, to the middle of the adjustment. */
+    private static List<Remedy> longerBody(RodFigures r) {
+        return r.makeUp().body().length().isEmpty() ? List.of() : List.of(new Remedy(Phrase.of("Make a new body, so that the threads stand in their middle"),
+                j -> j.editMaking(m -> m.withRod(r.rod(), m.rod(r.rod()).map(x -> x.withBody(x.body().withLength(Optional.empty())))))));
+    }
+
+    private void fit(Fit f, List<Finding> all) {
+        if (f.rod().isEmpty()) {
+            return;
+        }
+        Element at = element(f.rod().get().rod());
+        List<Remedy> ways = f.ways().stream().map(w -> new Remedy(w.action(), w.edit())).toList();
+        Phrase what = Phrase.of(f.what() + " " + f.seating().label() + " in the " + f.into() + ". ").then(f.told());
+        String about = f.rod().get().rod().label() + f.rod().get().outer();
+        if (f.seating().bad()) {
+            boolean thread = f.kind() == Fits.Kind.THREAD;
+            all.add(new Finding(thread ? Fault.THREADS_DIFFER : Fault.STUD_DOES_NOT_SEAT, Severity.STOP, at, about, what, thread
+                    ? Phrase.of("Threads that differ go together for a turn or two and hold nothing.")
+                    : Phrase.of("A tapered stud holds by its taper alone: one that rocks, sinks or touches at one edge works loose and breaks. Try every one with blue."), ways));
+        } else if (f.seating() == Seating.SINGLE_SHEAR) {
+            all.add(new Finding(Fault.STUD_IN_SINGLE_SHEAR, Severity.LOOK, at, about, what,
+                    Phrase.of("A rod end bolted to one side of an arm bends its bolt at every turn. Practice differs: some authorities forbid it, most builders hold the bolt on both sides."), ways));
+        }
+    }
+
+    private void join(ShaftJoin j, List<Finding> all) {
+        Column c = job.column().orElse(null);
+        Optional<JoinFigures> figures = JoinFigures.of(job, j);
+        if (c == null || figures.isEmpty()) {
+            all.add(new Finding(Fault.JOIN_LOST, Severity.STOP, new Element.Wheel(), j.shaft(), Phrase.of("A join at {0} along \"" + j.shaft() + "\" is on no shaft that is cut, or too near its end.", Quantity.length(j.along())),
+                    Phrase.of("The cut list leaves it out. Move it to a shaft that is there, or take it out."), List.of(new Remedy(Phrase.of("Take this join out"),
+                            x -> x.editMaking(m -> m.withJoins(m.joins().stream().filter(o -> !o.equals(j)).toList()))))));
+            return;
+        }
+        Element at = new Element.ShaftAt(figures.get().shaft());
+        if (!JoinFigures.joinable(c.shafts().get(figures.get().shaft())) && j.school() != ShaftJoin.School.ONE_PIECE) {
+            all.add(new Finding(Fault.JOIN_LOST, Severity.LOOK, at, "form", Phrase.of(j.shaft() + " is not round along its length: at the join it must be turned round first."),
+                    Phrase.of("A sleeve or coupler holds only what it fits all round."), List.of()));
+        }
+        switch (figures.get().verdict()) {
+            case ALLOWED -> { }
+            case TESTED -> all.add(new Finding(Fault.JOIN_TO_BE_TESTED, Severity.LOOK, at, "", Phrase.of("The join in " + j.shaft() + " (" + j.school().label() + ") is welded: the rule set \"" + job.rules().name() + "\" wants it tested."),
+                    Phrase.of("Have it made by a qualified welder and tested after. " + figures.get().costs()), unwelded(j)));
+            case FORBIDDEN -> all.add(new Finding(Fault.JOIN_FORBIDDEN, Severity.STOP, at, "", Phrase.of("The join in " + j.shaft() + " (" + j.school().label() + ") is welded, which the rule set \"" + job.rules().name() + "\" forbids."),
+                    Phrase.of("Where welds in a steering shaft are forbidden no weld will do, however good. Machine the shaft from one piece, or couple it with bolts."), unwelded(j)));
+        }
+    }
+
+    private static List<Remedy> unwelded(ShaftJoin j) {
+        List<Remedy> all = new ArrayList<>();
+        for (ShaftJoin.School s : new ShaftJoin.School[] {ShaftJoin.School.ONE_PIECE, ShaftJoin.School.COUPLING}) {
+            all.add(new Remedy(Phrase.of("Instead: " + s.label()), x -> x.editMaking(m -> m.withJoins(m.joins().stream().map(o -> o.equals(j) ? o.withSchool(s) : o).toList()))));
+        }
+        return all;
+    }
+}

@@ -1,0 +1,219 @@
+package mildtilt.format;
+
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.List;
+import mildtilt.measure.LengthUnit;
+import mildtilt.papers.Cell;
+import mildtilt.papers.Table;
+import org.apache.pdfbox.pdmodel.font.PDFont;
+
+/** Text and tables that flow from sheet to sheet of a book, with the same head and foot on each. */
+final class BookPages {
+
+    static final double SIZE = 8;
+    private static final double LINE = 10.5;
+    private static final double CELL_GAP = 7;
+    private static final double HEAD = 26;
+    private static final double FOOT = 20;
+
+    final PdfSheet sheet;
+    final LengthUnit unit;
+    private final String head;
+    private final String foot;
+    private double y;
+
+    BookPages(PdfSheet sheet, LengthUnit unit, String head, String foot) throws IOException {
+        this.sheet = sheet;
+        this.unit = unit;
+        this.head = head;
+        this.foot = foot;
+        begin();
+    }
+
+    private void begin() throws IOException {
+        sheet.text(sheet.bold, 9, left(), PdfSheet.MARGIN + 8, sheet.fit(sheet.bold, 9, wide() * 0.6, head));
+        sheet.textRight(sheet.regular, 8, left() + wide(), PdfSheet.MARGIN + 8, "Job book · sheet " + sheet.pages());
+        sheet.pen(0.5, 0.4);
+        sheet.line(left(), PdfSheet.MARGIN + 13, left() + wide(), PdfSheet.MARGIN + 13);
+        sheet.text(sheet.regular, 7, left(), sheet.height - PdfSheet.MARGIN + 4, sheet.fit(sheet.regular, 7, wide(), foot));
+        y = PdfSheet.MARGIN + HEAD;
+    }
+
+    double left() {
+        return PdfSheet.MARGIN;
+    }
+
+    double wide() {
+        return sheet.width - 2 * PdfSheet.MARGIN;
+    }
+
+    double bottom() {
+        return sheet.height - PdfSheet.MARGIN - FOOT;
+    }
+
+    double y() {
+        return y;
+    }
+
+    void down(double by) {
+        y += by;
+    }
+
+    void nextPage() throws IOException {
+        sheet.nextPage();
+        begin();
+    }
+
+    /** A new sheet unless so much is left on this one. */
+    void need(double height) throws IOException {
+        if (y + height > bottom()) {
+            nextPage();
+        }
+    }
+
+    void heading(String text) throws IOException {
+        need(60);
+        y += 16;
+        sheet.text(sheet.bold, 12, left(), y, text);
+        sheet.pen(0.5, 0.5);
+        sheet.line(left(), y + 3, left() + wide(), y + 3);
+        y += 14;
+    }
+
+    void say(String text) throws IOException {
+        say(sheet.regular, left(), wide(), text);
+    }
+
+    void strong(String text) throws IOException {
+        say(sheet.bold, left(), wide(), text);
+    }
+
+    void say(PDFont font, double x, double within, String text) throws IOException {
+        for (String line : sheet.wrap(font, SIZE, within, text)) {
+            need(LINE);
+            sheet.text(font, SIZE, x, y, line);
+            y += LINE;
+        }
+    }
+
+    /** A table with as much room for each column as its words need; one too wide for the sheet is written as a list. */
+    void table(Table t) throws IOException {
+        heading(t.title());
+        double[] widths = widths(t);
+        if (widths.length == 0) {
+            list(t);
+            return;
+        }
+        heads(t, widths);
+        for (List<Cell> row : t.rows()) {
+            List<List<String>> cells = new ArrayList<>();
+            int lines = 1;
+            for (int c = 0; c < widths.length; c++) {
+                List<String> wrapped = sheet.wrap(sheet.regular, SIZE, widths[c], row.get(c).text(unit));
+                cells.add(wrapped);
+                lines = Math.max(lines, wrapped.size());
+            }
+            if (y + lines * LINE > bottom()) {
+                nextPage();
+                heads(t, widths);
+            }
+            double x = left();
+            for (int c = 0; c < widths.length; c++) {
+                for (int i = 0; i < cells.get(c).size(); i++) {
+                    String text = cells.get(c).get(i);
+                    if (t.figures(c)) {
+                        sheet.textRight(sheet.regular, SIZE, x + widths[c], y + i * LINE, text);
+                    } else {
+                        sheet.text(sheet.regular, SIZE, x, y + i * LINE, text);
+                    }
+                }
+                x += widths[c] + CELL_GAP;
+            }
+            sheet.pen(0.25, 0.8);
+            sheet.line(left(), y + (lines - 1) * LINE + 2.8, left() + wide(), y + (lines - 1) * LINE + 2.8);
+            y += lines * LINE + 2;
+        }
+    }
+
+    private void heads(Table t, double[] widths) throws IOException {
+        double x = left();
+        int lines = 1;
+        for (int c = 0; c < widths.length; c++) {
+            List<String> words = sheet.wrap(sheet.bold, 7, widths[c], t.heads().get(c));
+            for (int i = 0; i < words.size(); i++) {
+                if (t.figures(c)) {
+                    sheet.textRight(sheet.bold, 7, x + widths[c], y + i * 8.5, words.get(i));
+                } else {
+                    sheet.text(sheet.bold, 7, x, y + i * 8.5, words.get(i));
+                }
+            }
+            lines = Math.max(lines, words.size());
+            x += widths[c] + CELL_GAP;
+        }
+        y += lines * 8.5 + 4;
+    }
+
+    /** Empty where even the longest words do not go beside each other. */
+    private double[] widths(Table t) throws IOException {
+        int n = t.heads().size();
+        double[] least = new double[n];
+        double[] most = new double[n];
+        for (int c = 0; c < n; c++) {
+            least[c] = longestWord(sheet.bold, 7, t.heads().get(c));
+            most[c] = sheet.textWidth(sheet.bold, 7, t.heads().get(c));
+            for (List<Cell> row : t.rows()) {
+                String text = row.get(c).text(unit);
+                // A figure and its unit are not parted.
+                double word = row.get(c).figure() ? sheet.textWidth(sheet.regular, SIZE, text) : longestWord(sheet.regular, SIZE, text);
+                least[c] = Math.max(least[c], Math.min(word, 110));
+                most[c] = Math.max(most[c], sheet.textWidth(sheet.regular, SIZE, text));
+            }
+            most[c] = Math.max(most[c], least[c]);
+        }
+        double room = wide() - CELL_GAP * (n - 1);
+        double sumLeast = sum(least);
+        double sumMost = sum(most);
+        if (sumLeast > room) {
+            return new double[0];
+        }
+        double part = sumMost <= room ? 1 : (room - sumLeast) / (sumMost - sumLeast);
+        double[] w = new double[n];
+        for (int c = 0; c < n; c++) {
+            w[c] = least[c] + (most[c] - least[c]) * part + 0.01;
+        }
+        return w;
+    }
+
+    private double longestWord(PDFont font, double size, String text) throws IOException {
+        double longest = 0;
+        for (String w : text.split("\\s+")) {
+            longest = Math.max(longest, sheet.textWidth(font, size, w));
+        }
+        return longest;
+    }
+
+    private static double sum(double[] all) {
+        double s = 0;
+        for (double v : all) {
+            s += v;
+        }
+        return s;
+    }
+
+    private void list(Table t) throws IOException {
+        for (List<Cell> row : t.rows()) {
+            need(3 * LINE);
+            strong(row.getFirst().text(unit));
+            StringBuilder rest = new StringBuilder();
+            for (int c = 1; c < row.size(); c++) {
+                String text = row.get(c).text(unit);
+                if (!text.isEmpty()) {
+                    rest.append(rest.isEmpty() ? "" : " · ").append(t.heads().get(c)).append(": ").append(text);
+                }
+            }
+            say(sheet.regular, left() + 10, wide() - 10, rest.toString());
+            y += 3;
+        }
+    }
+}

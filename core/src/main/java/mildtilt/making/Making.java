@@ -1,0 +1,96 @@
+package mildtilt.making;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.linkage.Rod;
+
+/**
+ * All that a job says of how it is made.
+ *
+ * @param rods how each rod is put together, as far as chosen
+ * @param pieces made besides; names differ
+ */
+public record Making(
+        Workshop workshop, Map<Rod, RodMakeUp> rods, List<ShaftJoin> joins, List<Piece> pieces, WorkPlan plan, List<WeldRecord> welds) {
+
+    public static final Making NONE = new Making(Workshop.USUAL, Map.of(), List.of(), List.of(), WorkPlan.NONE, List.of());
+
+    /** @throws ImpossibleGeometryException if two pieces have one name */
+    public Making {
+        rods = Map.copyOf(rods);
+        joins = List.copyOf(joins);
+        pieces = List.copyOf(pieces);
+        welds = List.copyOf(welds);
+        if (pieces.stream().map(Piece::name).distinct().count() < pieces.size()) {
+            throw new ImpossibleGeometryException("Two pieces have the same name; give each its own.");
+        }
+    }
+
+    public Optional<RodMakeUp> rod(Rod rod) {
+        return Optional.ofNullable(rods.get(rod));
+    }
+
+    public Making withWorkshop(Workshop w) {
+        return new Making(w, rods, joins, pieces, plan, welds);
+    }
+
+    public Making editWorkshop(UnaryOperator<Workshop> edit) {
+        return withWorkshop(edit.apply(workshop));
+    }
+
+    public Making withRod(Rod rod, Optional<RodMakeUp> makeUp) {
+        Map<Rod, RodMakeUp> all = new LinkedHashMap<>(rods);
+        all.remove(rod);
+        makeUp.ifPresent(m -> all.put(rod, m));
+        return new Making(workshop, all, joins, pieces, plan, welds);
+    }
+
+    public Making withJoins(List<ShaftJoin> j) {
+        return new Making(workshop, rods, j, pieces, plan, welds);
+    }
+
+    public Making editJoin(int index, UnaryOperator<ShaftJoin> edit) {
+        return withJoins(edited(joins, index, edit));
+    }
+
+    public Making withPieces(List<Piece> p) {
+        return new Making(workshop, rods, joins, p, plan, welds);
+    }
+
+    public Making withPiece(Piece p) {
+        List<Piece> all = new ArrayList<>(pieces);
+        all.add(p);
+        return withPieces(all);
+    }
+
+    public Making editPiece(int index, UnaryOperator<Piece> edit) {
+        return withPieces(edited(pieces, index, edit));
+    }
+
+    public Making withPlan(WorkPlan p) {
+        return new Making(workshop, rods, joins, pieces, p, welds);
+    }
+
+    public Making editPlan(UnaryOperator<WorkPlan> edit) {
+        return withPlan(edit.apply(plan));
+    }
+
+    public Making withWelds(List<WeldRecord> w) {
+        return new Making(workshop, rods, joins, pieces, plan, w);
+    }
+
+    public Making editWeld(int index, UnaryOperator<WeldRecord> edit) {
+        return withWelds(edited(welds, index, edit));
+    }
+
+    private static <T> List<T> edited(List<T> all, int index, UnaryOperator<T> edit) {
+        List<T> changed = new ArrayList<>(all);
+        changed.set(index, edit.apply(changed.get(index)));
+        return changed;
+    }
+}

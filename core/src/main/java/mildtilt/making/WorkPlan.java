@@ -1,0 +1,171 @@
+package mildtilt.making;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import mildtilt.geometry.ImpossibleGeometryException;
+
+/**
+ * What was written on the run sheet and the list of what to buy.
+ *
+ * @param wanted the day it should be ready
+ * @param hoursPerWeek that are worked on it
+ * @param marks by the key of their step
+ * @param ownSteps added by hand
+ * @param purchases by what they are called on the list
+ * @param ownPurchases things to buy added by hand: their names, with the key of the step that needs them
+ */
+public record WorkPlan(
+        Optional<LocalDate> wanted, double hoursPerWeek, Map<String, StepMark> marks, List<OwnStep> ownSteps,
+        Map<String, Purchase> purchases, Map<String, String> ownPurchases) {
+
+    public static final WorkPlan NONE = new WorkPlan(Optional.empty(), 12, Map.of(), List.of(), Map.of(), Map.of());
+
+    /**
+     * @param done the day it was ticked
+     * @param by who ticked it: a role or initials
+     * @param skipped left out of the work, with the reason in the note
+     * @param hours it takes, where other than usual
+     */
+    public record StepMark(Optional<LocalDate> done, String by, String note, boolean skipped, Optional<Double> hours) {
+        public static final StepMark NONE = new StepMark(Optional.empty(), "", "", false, Optional.empty());
+
+        public StepMark {
+            if (hours.filter(h -> !(h >= 0 && h <= 1000)).isPresent()) {
+                throw new ImpossibleGeometryException("A step takes from 0 to 1000 hours.");
+            }
+        }
+
+        public StepMark withDone(Optional<LocalDate> day) {
+            return new StepMark(day, by, note, skipped, hours);
+        }
+
+        public StepMark withBy(String who) {
+            return new StepMark(done, who, note, skipped, hours);
+        }
+
+        public StepMark withNote(String text) {
+            return new StepMark(done, by, text, skipped, hours);
+        }
+
+        public StepMark withSkipped(boolean is) {
+            return new StepMark(done, by, note, is, hours);
+        }
+
+        public StepMark withHours(Optional<Double> h) {
+            return new StepMark(done, by, note, skipped, h);
+        }
+    }
+
+    /** @param after key of the step it comes after */
+    public record OwnStep(String key, String after, String title) {}
+
+    /**
+     * @param price of all of it together, in whatever money the workshop counts in
+     * @param leadDays from ordering to having it
+     */
+    public record Purchase(Optional<Double> price, Optional<Integer> leadDays, Optional<LocalDate> ordered, Optional<LocalDate> arrived) {
+        public static final Purchase NONE = new Purchase(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
+
+        public Purchase {
+            if (price.filter(p -> !(p >= 0)).isPresent() || leadDays.filter(d -> d < 0 || d > 3650).isPresent()) {
+                throw new ImpossibleGeometryException("A price can't be negative, and what is ordered comes within ten years.");
+            }
+        }
+
+        public Purchase withPrice(Optional<Double> p) {
+            return new Purchase(p, leadDays, ordered, arrived);
+        }
+
+        public Purchase withLeadDays(Optional<Integer> d) {
+            return new Purchase(price, d, ordered, arrived);
+        }
+
+        public Purchase withOrdered(Optional<LocalDate> day) {
+            return new Purchase(price, leadDays, day, arrived);
+        }
+
+        public Purchase withArrived(Optional<LocalDate> day) {
+            return new Purchase(price, leadDays, ordered, day);
+        }
+    }
+
+    public WorkPlan {
+        marks = Map.copyOf(marks);
+        ownSteps = List.copyOf(ownSteps);
+        purchases = Map.copyOf(purchases);
+        ownPurchases = Map.copyOf(ownPurchases);
+        if (!(hoursPerWeek > 0 && hoursPerWeek <= 168)) {
+            throw new ImpossibleGeometryException("Hours worked in a week lie between 0 and 168.");
+        }
+    }
+
+    public StepMark mark(String key) {
+        return marks.getOrDefault(key, StepMark.NONE);
+    }
+
+    public Purchase purchase(String what) {
+        return purchases.getOrDefault(what, Purchase.NONE);
+    }
+
+    public WorkPlan withWanted(Optional<LocalDate> day) {
+        return new WorkPlan(day, hoursPerWeek, marks, ownSteps, purchases, ownPurchases);
+    }
+
+    public WorkPlan withHoursPerWeek(double h) {
+        return new WorkPlan(wanted, h, marks, ownSteps, purchases, ownPurchases);
+    }
+
+    public WorkPlan withMark(String key, StepMark mark) {
+        Map<String, StepMark> all = new LinkedHashMap<>(marks);
+        if (mark.equals(StepMark.NONE)) {
+            all.remove(key);
+        } else {
+            all.put(key, mark);
+        }
+        return new WorkPlan(wanted, hoursPerWeek, all, ownSteps, purchases, ownPurchases);
+    }
+
+    /** A step of one's own after another, with a key no other has. */
+    public WorkPlan withOwnStep(String after, String title) {
+        int n = 1;
+        while (hasOwn("own-" + n)) {
+            n++;
+        }
+        List<OwnStep> all = new ArrayList<>(ownSteps);
+        all.add(new OwnStep("own-" + n, after, title));
+        return new WorkPlan(wanted, hoursPerWeek, marks, all, purchases, ownPurchases);
+    }
+
+    private boolean hasOwn(String key) {
+        return ownSteps.stream().anyMatch(s -> s.key().equals(key));
+    }
+
+    public WorkPlan withoutOwnStep(String key) {
+        return new WorkPlan(wanted, hoursPerWeek, marks, ownSteps.stream().filter(s -> !s.key().equals(key)).toList(), purchases, ownPurchases)
+                .withMark(key, StepMark.NONE);
+    }
+
+    public WorkPlan withPurchase(String what, Purchase p) {
+        Map<String, Purchase> all = new LinkedHashMap<>(purchases);
+        all.put(what, p);
+        return new WorkPlan(wanted, hoursPerWeek, marks, ownSteps, all, ownPurchases);
+    }
+
+    public WorkPlan withOwnPurchase(String what, String step) {
+        Map<String, String> all = new LinkedHashMap<>(ownPurchases);
+        all.put(what, step);
+        return new WorkPlan(wanted, hoursPerWeek, marks, ownSteps, purchases, all);
+    }
+
+    public WorkPlan withoutOwnPurchase(String what) {
+        Map<String, String> all = new LinkedHashMap<>(ownPurchases);
+        all.remove(what);
+        Map<String, Purchase> left = new LinkedHashMap<>(purchases);
+        left.remove(what);
+        return new WorkPlan(wanted, hoursPerWeek, marks, ownSteps, left, all);
+    }
+}

@@ -1,0 +1,306 @@
+package mildtilt.shop;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+import mildtilt.catalogue.Catalogue;
+import mildtilt.catalogue.EndFit;
+import mildtilt.column.Bearing;
+import mildtilt.column.Column;
+import mildtilt.column.Seat;
+import mildtilt.column.Socket;
+import mildtilt.job.Job;
+import mildtilt.linkage.Rod;
+import mildtilt.linkage.RodEnd;
+import mildtilt.linkage.RodEnds;
+import mildtilt.linkage.RodTube;
+import mildtilt.making.Hole;
+import mildtilt.making.RodMakeUp;
+import mildtilt.making.ScrewThread;
+import mildtilt.making.Stud;
+import mildtilt.measure.LengthText;
+import mildtilt.measure.Phrase;
+import mildtilt.measure.Quantity;
+
+/** Every place where one part of a job goes into another, and how it sits there. */
+public final class Fits {
+
+    /** A bolt may have this much room in its hole and still be held, mm. */
+    private static final double BOLT_ROOM = 0.25;
+    /** Metal that has to be left round a sleeve, mm. */
+    private static final double SLEEVE_WALL = 3;
+    /** Of a thread's full depth that must be left where a tube's bore is larger than the tap drill, percent. */
+    private static final double LEAST_DEPTH_PCT = 65;
+    /** Wall over a thread, in its diameters. */
+    private static final double THINNEST_WALL = 0.15;
+    private static final double[] BOLTS = {8, 10, 12, 14, 16, 18, 20, 22, 24};
+
+    /** What a fit is between. */
+    public enum Kind {
+        SHAFT_END("shaft end"),
+        BEARING("bearing"),
+        THREAD("thread"),
+        STUD("stud in arm");
+
+        private final String label;
+
+        Kind(String label) {
+            this.label = label;
+        }
+
+        public String label() {
+            return label;
+        }
+    }
+
+    /**
+     * @param what goes into the other
+     * @param into what it goes into
+     * @param told sizes and how it sits
+     * @param ways out, for a fit that is bad
+     * @param rod that it is on, with which end, if it is on one
+     */
+    public record Fit(Kind kind, String what, String into, Seating seating, Phrase told, List<Way> ways, Optional<RodPlace> rod) {}
+
+    public record RodPlace(Rod rod, boolean outer) {}
+
+    /** @param edit the job with it done */
+    public record Way(Phrase action, UnaryOperator<Job> edit) {}
+
+    private Fits() {}
+
+    public static List<Fit> of(Job job, Catalogue catalogue) {
+        List<Fit> all = new ArrayList<>();
+        job.column().ifPresent(c -> column(c, all));
+        for (Rod rod : Rod.values()) {
+            job.making().rod(rod).ifPresent(m -> {
+                for (boolean outer : new boolean[] {true, false}) {
+                    all.add(thread(rod, m, outer, job.axle().flatMap(a -> a.rodEnds(rod)).flatMap(RodEnds::tube)));
+                    if (!(m.end(outer).part().stud() instanceof Stud.OnGear)) {
+                        all.add(stud(rod, m, outer, catalogue));
+                    }
+                }
+            });
+        }
+        return List.copyOf(all);
+    }
+
+    private static void column(Column c, List<Fit> all) {
+        for (int i = 0; i < c.shafts().size(); i++) {
+            for (boolean gearEnd : new boolean[] {false, true}) {
+                Seat seat = gearEnd ? c.shafts().get(i).gearEndSeat() : c.shafts().get(i).wheelEndSeat();
+                Optional<Socket> socket = (gearEnd ? c.gearEndFit(i) : c.wheelEndFit(i)).socket();
+                String what = c.shafts().get(i).name() + ", " + (gearEnd ? "gear" : "wheel") + " end";
+                String into = !gearEnd && i == 0 ? "steering wheel's hub" : gearEnd && i == c.joints().size() ? "gear's input" : c.joints().get(gearEnd ? i : i - 1).name();
+                all.add(shaftEnd(what, into, seat, socket));
+            }
+        }
+        for (Bearing b : c.bearings()) {
+            double d = c.shafts().get(b.shaft()).diameter();
+            double loose = b.bore() - d;
+            Seating s = loose < -1e-6 ? Seating.TOO_LARGE : loose > EndFit.SLIP + 1e-6 ? Seating.LOOSE : Seating.FITS;
+            all.add(new Fit(Kind.BEARING, c.shafts().get(b.shaft()).name(), b.name(), s, Phrase.of("Shaft {0} in a bore of {1}.", Quantity.fine(d), Quantity.fine(b.bore())),
+                    List.of(), Optional.empty()));
+        }
+    }
+
+    private static Fit shaftEnd(String what, String into, Seat seat, Optional<Socket> socket) {
+        if (socket.isEmpty()) {
+            return new Fit(Kind.SHAFT_END, what, into, Seating.NOT_MEASURED, Phrase.of(seat.label() + " {0}; the bore is not known.", Quantity.fine(seat.diameter())), List.of(), Optional.empty());
+        }
+        Seating s = switch (EndFit.between(seat, socket.get(), EndFit.SLIP)) {
+            case FITS -> Seating.FITS;
+            case TOO_LARGE -> Seating.TOO_LARGE;
+            case TOO_SMALL, OTHER_WIDTH -> Seating.LOOSE;
+            case OTHER_FORM, OTHER_TEETH -> Seating.OTHER_FORM;
+        };
+        Seat bore = socket.get().seat();
+        Phrase told = socket.get().hold() == Socket.Hold.ONE_PIECE ? Phrase.of("One piece with it.")
+                : Phrase.of(seat.label() + " {0} in " + bore.label() + " {1}, " + socket.get().hold().label() + ".", Quantity.fine(seat.diameter()), Quantity.fine(bore.diameter()));
+        return new Fit(Kind.SHAFT_END, what, into, s, s.good() ? told : told.then(" The ways out are in the notes."), List.of(), Optional.empty());
+    }
+
+    private static Fit thread(Rod rod, RodMakeUp m, boolean outer, Optional<RodTube> tube) {
+        ScrewThread shank = m.end(outer).part().thread();
+        ScrewThread tap = m.tap(outer);
+        boolean size = Math.abs(shank.major() - tap.major()) < 0.06;
+        boolean pitch = Math.abs(shank.pitch() - tap.pitch()) < 0.004;
+        Seating s = !size ? shank.major() > tap.major() ? Seating.TOO_LARGE : Seating.LOOSE : !pitch ? Seating.OTHER_PITCH
+                : shank.hand() != tap.hand() ? Seating.OTHER_HAND : tube.map(t -> metal(m, tap, t)).orElse(Seating.FITS);
+        Phrase told = Phrase.of(shank.label() + " into " + tap.label() + (s == Seating.OTHER_PITCH ? ": it starts, then binds and tears the thread." : "."));
+        if (tube.isPresent() && (s == Seating.SHALLOW || s == Seating.THIN)) {
+            RodTube t = tube.get();
+            told = told.then(s == Seating.SHALLOW
+                    ? Phrase.of(" The body's bore of {0} leaves {1} of the thread's depth; the tap drill is {2}.", Quantity.fine(t.inside()), Quantity.percent(Math.max(0, tap.depthPct(t.inside()))), Quantity.fine(tap.tapDrill()))
+                    : Phrase.of(" It leaves {0} of wall over the thread, of " + (m.body().kind() == RodMakeUp.BodyKind.BUNGS ? "a bung" : "a body") + " {1} thick.",
+                            Quantity.fine((metalAcross(m, t) - tap.major()) / 2), Quantity.fine(metalAcross(m, t))));
+        }
+        List<Way> ways = s.good() || s == Seating.SHALLOW || s == Seating.THIN ? List.of() : List.of(new Way(Phrase.of("Tap the body " + shank.label() + ", if there is metal for it"), j -> j.editMaking(k ->
+                k.withRod(rod, k.rod(rod).map(r -> r.withBody(outer ? r.body().withTaps(Optional.empty(), r.body().innerTap()) : r.body().withTaps(r.body().outerTap(), Optional.empty())))))));
+        return new Fit(Kind.THREAD, part(rod, m, outer), rod.label() + "'s body", s, told, ways, Optional.of(new RodPlace(rod, outer)));
+    }
+
+    /** Diameter of what is tapped, mm. */
+    private static double metalAcross(RodMakeUp m, RodTube t) {
+        return m.body().kind() == RodMakeUp.BodyKind.BUNGS ? t.inside() : t.outside();
+    }
+
+    /** Whether a body has the metal for a thread: a bore no larger than leaves most of it, and a wall over it. */
+    private static Seating metal(RodMakeUp m, ScrewThread tap, RodTube t) {
+        boolean tapped = m.body().kind() == RodMakeUp.BodyKind.TAPPED;
+        if (tapped && t.inside() > 0 && tap.depthPct(t.inside()) < LEAST_DEPTH_PCT) {
+            return Seating.SHALLOW;
+        }
+        return (metalAcross(m, t) - tap.major()) / 2 < THINNEST_WALL * tap.major() - 1e-9 ? Seating.THIN : Seating.FITS;
+    }
+
+    private static String part(Rod rod, RodMakeUp m, boolean outer) {
+        return m.end(outer).part().name() + " (" + rod.label() + ", " + label(rod, outer) + ")";
+    }
+
+    /** What an end of a rod is called, the outer or the inner of a make-up. */
+    public static String label(Rod rod, boolean outer) {
+        return end(rod, outer).label() + " end";
+    }
+
+    /** Where an end of a rod is. */
+    public static RodEnd end(Rod rod, boolean outer) {
+        return switch (rod) {
+            case LEFT_TIE_ROD -> outer ? RodEnd.LEFT_OUTER : RodEnd.LEFT_INNER;
+            case RIGHT_TIE_ROD -> outer ? RodEnd.RIGHT_OUTER : RodEnd.RIGHT_INNER;
+            case TIE_ROD -> outer ? RodEnd.TIE_LEFT : RodEnd.TIE_RIGHT;
+            case CENTRE_LINK -> outer ? RodEnd.LINK_IDLER : RodEnd.LINK_PITMAN;
+            case DRAG_LINK -> outer ? RodEnd.DRAG_LEFT : RodEnd.DRAG_PITMAN;
+            case DRAG_ROD -> outer ? RodEnd.ROD_CRANK : RodEnd.ROD_SHAFT_ARM;
+            case SHORT_LINK -> outer ? RodEnd.SHORT_SHUTTLE : RodEnd.SHORT_PITMAN;
+        };
+    }
+
+    private static Fit stud(Rod rod, RodMakeUp m, boolean outer, Catalogue catalogue) {
+        RodMakeUp.End end = m.end(outer);
+        String what = part(rod, m, outer);
+        String into = end(rod, outer).arm();
+        Optional<RodPlace> place = Optional.of(new RodPlace(rod, outer));
+        if (end.hole().isEmpty()) {
+            return new Fit(Kind.STUD, what, into, Seating.NOT_MEASURED, Phrase.of("The hole in the arm is not measured yet."), List.of(), place);
+        }
+        Hole hole = end.hole().get();
+        Seating seating;
+        Phrase told;
+        List<Way> ways = new ArrayList<>();
+        Phrase hint = Phrase.of("");
+        switch (end.part().stud()) {
+            case Stud.Taper t when hole instanceof Hole.Tapered h -> {
+                TaperFit f = TaperFit.of(t, h);
+                seating = f.seating(h);
+                told = taper(t, h, f, seating);
+                if (seating == Seating.NUT_RUNS_OUT) {
+                    hint = Phrase.of(" A hardened washer {0} thick or more under the nut makes up for it.", Quantity.length(f.through() + 1));
+                }
+                if (seating.bad()) {
+                    taperWays(rod, outer, t, h, ways);
+                }
+            }
+            case Stud.Bolt b when hole instanceof Hole.Plain p -> {
+                double room = p.diameter() - b.diameter();
+                seating = room < -1e-6 ? Seating.TOO_LARGE : room > BOLT_ROOM + 1e-6 ? Seating.LOOSE : end.doubleShear() ? Seating.FITS : Seating.SINGLE_SHEAR;
+                told = Phrase.of("Bolt {0} in a hole of {1} through {2}" + (end.doubleShear() ? ", held on both sides." : ": held on one side only, where a bolt bends."),
+                        Quantity.fine(b.diameter()), Quantity.fine(p.diameter()), Quantity.length(p.thickness()));
+                if (seating == Seating.SINGLE_SHEAR) {
+                    ways.add(new Way(Phrase.of("Hold the bolt on both sides, with a second plate and a spacer"), edit(rod, outer, e -> e.withDoubleShear(true))));
+                } else if (seating == Seating.TOO_LARGE) {
+                    ways.add(new Way(Phrase.of("Ream the arm to {0}", Quantity.fine(b.diameter())), edit(rod, outer, e -> e.withHole(Optional.of(new Hole.Plain(b.diameter(), p.thickness()))))));
+                } else if (seating == Seating.LOOSE && room >= 3) {
+                    ways.add(new Way(Phrase.of("Sleeve the hole from {0} to {1}, pressed in and flush", Quantity.fine(p.diameter()), Quantity.fine(b.diameter())),
+                            edit(rod, outer, e -> e.withHole(Optional.of(new Hole.Plain(b.diameter(), p.thickness()))))));
+                }
+            }
+            case Stud.OnGear _ -> throw new IllegalStateException("nothing to fit");
+            case Stud.Taper t -> {
+                seating = Seating.OTHER_FORM;
+                told = Phrase.of("A tapered stud of {0} in a plain hole of {1}: it would rock.", Quantity.fine(t.large()), Quantity.fine(((Hole.Plain) hole).diameter()));
+                Hole.Tapered wanted = TaperFit.holeFor(t, hole.thickness());
+                if (((Hole.Plain) hole).diameter() <= wanted.small()) {
+                    ways.add(ream(rod, outer, t, wanted));
+                }
+            }
+            case Stud.Bolt b -> {
+                Hole.Tapered h = (Hole.Tapered) hole;
+                seating = Seating.OTHER_FORM;
+                told = Phrase.of("A bolt of {0} in a tapered hole of {1} to {2}: it touches one edge only.", Quantity.fine(b.diameter()), Quantity.fine(h.large()), Quantity.fine(h.small()));
+                if (b.diameter() >= h.large() - 1e-6) {
+                    ways.add(new Way(Phrase.of("Drill the taper out and ream it to {0}, the bolt held on both sides", Quantity.fine(b.diameter())), edit(rod, outer, e ->
+                            e.withHole(Optional.of(new Hole.Plain(b.diameter(), h.thickness()))).withDoubleShear(true))));
+                }
+            }
+        }
+        if (seating.bad()) {
+            otherEnd(rod, outer, end, hole, catalogue).ifPresent(ways::add);
+        }
+        return new Fit(Kind.STUD, what, into, seating, told.then(hint), List.copyOf(ways), place);
+    }
+
+    private static Phrase taper(Stud.Taper t, Hole.Tapered h, TaperFit f, Seating s) {
+        Phrase sizes = Phrase.of("Stud {0} to {1}, 1 in " + rate(t.rate()) + "; hole {2} to {3}, 1 in " + rate(h.rate()) + ", through {4}. ", Quantity.fine(t.large()), Quantity.fine(t.small()),
+                Quantity.fine(h.large()), Quantity.fine(h.small()), Quantity.length(h.thickness()));
+        return sizes.then(switch (s) {
+            case FITS -> Phrase.of("It stands {0} proud and bears over {1}.", Quantity.fine(f.proud()), Quantity.length(f.contact()));
+            case NUT_RUNS_OUT -> Phrase.of("It stands {0} proud, and its small end comes {1} through: the nut may run out of thread before it draws.", Quantity.fine(f.proud()), Quantity.fine(f.through()));
+            case RATTLES -> Phrase.of("The tapers differ: it touches at the " + (f.playAtNut() ? "ball's" : "nut's") + " side only and has {0} to rock in at the other.", Quantity.fine(f.play()));
+            case SINKS -> Phrase.of("It sinks {0} below the arm's face before it seats.", Quantity.fine(-f.proud()));
+            case STANDS_PROUD -> Phrase.of("It stands {0} proud and bears over {1} only.", Quantity.fine(f.proud()), Quantity.length(f.contact()));
+            case TOO_LARGE -> Phrase.of("It is larger than the hole all along and does not go in.");
+            case NOT_MEASURED, SINGLE_SHEAR, LOOSE, OTHER_FORM, OTHER_HAND, OTHER_PITCH, SHALLOW, THIN -> throw new IllegalStateException(s.name());
+        });
+    }
+
+    private static String rate(double rate) {
+        return LengthText.decimal(1 / rate, 2);
+    }
+
+    private static void taperWays(Rod rod, boolean outer, Stud.Taper t, Hole.Tapered h, List<Way> ways) {
+        Hole.Tapered wanted = TaperFit.holeFor(t, h.thickness());
+        if (wanted.large() >= h.large() - 1e-6 && wanted.small() >= h.small() - 1e-6) {
+            ways.add(ream(rod, outer, t, wanted));
+        } else if (wanted.small() > 0) {
+            double bored = Math.ceil(Math.max(h.large(), wanted.large()) + 2 * SLEEVE_WALL);
+            ways.add(new Way(Phrase.of("Bore the arm {0}, press in a sleeve flush, reamed 1 in " + rate(t.rate()) + " to {1}, if the boss keeps {2} of metal round it", Quantity.fine(bored),
+                    Quantity.fine(wanted.large()), Quantity.length(Math.round(bored / 3))), edit(rod, outer, e -> e.withHole(Optional.of(wanted)))));
+        }
+        for (double d : BOLTS) {
+            if (d >= h.large() - 1e-6) {
+                ways.add(new Way(Phrase.of("Bolt through instead: drill and ream the arm {0}, a rod end with that bore, a spacer, the bolt held on both sides", Quantity.fine(d)), edit(rod, outer, e ->
+                        e.withPart(e.part().withStud(new Stud.Bolt(d))).withHole(Optional.of(new Hole.Plain(d, h.thickness()))).withDoubleShear(true))));
+                break;
+            }
+        }
+    }
+
+    private static Way ream(Rod rod, boolean outer, Stud.Taper t, Hole.Tapered wanted) {
+        return new Way(Phrase.of("Ream the arm 1 in " + rate(t.rate()) + " from the ball's side until its mouth is {0}", Quantity.fine(wanted.large())),
+                edit(rod, outer, e -> e.withHole(Optional.of(wanted))));
+    }
+
+    /** An end of the catalogue with the same thread that seats in the hole as it is. */
+    private static Optional<Way> otherEnd(Rod rod, boolean outer, RodMakeUp.End end, Hole hole, Catalogue catalogue) {
+        return catalogue.rodEnds().stream().filter(p -> sameThread(p.thread(), end.part().thread()) && seats(p.stud(), hole)).findFirst()
+                .map(p -> new Way(Phrase.of("Take another end: " + p.name() + " (typical sizes)"), edit(rod, outer, e -> e.withPart(p.withHand(end.part().thread().hand())))));
+    }
+
+    private static boolean sameThread(ScrewThread a, ScrewThread b) {
+        return Math.abs(a.major() - b.major()) < 0.06 && Math.abs(a.pitch() - b.pitch()) < 0.004;
+    }
+
+    private static boolean seats(Stud stud, Hole hole) {
+        return switch (stud) {
+            case Stud.Taper t -> hole instanceof Hole.Tapered h && TaperFit.of(t, h).seating(h).good();
+            case Stud.OnGear _ -> false;
+            case Stud.Bolt b -> hole instanceof Hole.Plain p && p.diameter() >= b.diameter() - 1e-6 && p.diameter() - b.diameter() <= BOLT_ROOM;
+        };
+    }
+
+    private static UnaryOperator<Job> edit(Rod rod, boolean outer, UnaryOperator<RodMakeUp.End> edit) {
+        return j -> j.editMaking(m -> m.withRod(rod, m.rod(rod).map(r -> r.withEnd(outer, edit.apply(r.end(outer))))));
+    }
+}

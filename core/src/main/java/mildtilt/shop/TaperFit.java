@@ -1,0 +1,54 @@
+package mildtilt.shop;
+
+import mildtilt.making.Hole;
+import mildtilt.making.Stud;
+
+/**
+ * How a tapered stud sits in a tapered hole.
+ *
+ * <p>With the stud's large end p above the arm's face, its diameter at depth z below the face is {@code L − r (p + z)}; the hole's
+ * is {@code D − q z}. It goes in until they meet: at the ball's face where the stud's rate r is the greater, at the nut's face where the
+ * hole's rate q is.
+ *
+ * @param proud how far the stud's large end stands above the arm's face, mm; below 0 it has sunk into the hole
+ * @param contact length along which taper and hole face each other, mm
+ * @param through how far the taper comes out at the nut's side, mm; below 0 it ends inside
+ * @param play difference of diameters at the end where they do not touch, mm
+ * @param playAtNut whether that is the nut's side
+ */
+record TaperFit(double proud, double contact, double through, double play, boolean playAtNut) {
+
+    /** Tapers that differ by no more than this in diameter over the arm bear over all their length when drawn tight, mm. */
+    static final double SAME_RATE = 0.05;
+    /** Of the arm's thickness that must be in contact. */
+    static final double LEAST_CONTACT = 0.75;
+
+    static TaperFit of(Stud.Taper stud, Hole.Tapered hole) {
+        double t = hole.thickness();
+        double r = stud.rate();
+        double q = hole.rate();
+        double proud = (stud.large() - hole.large() + Math.max(0, q - r) * t) / r;
+        double deep = stud.length() - proud;
+        double contact = Math.max(0, Math.min(t, deep) - Math.max(0, -proud));
+        return new TaperFit(proud, contact, deep - t, Math.abs(r - q) * t, r > q);
+    }
+
+    Seating seating(Hole.Tapered hole) {
+        if (contact <= 0) {
+            return proud > 0 ? Seating.TOO_LARGE : Seating.SINKS;
+        }
+        if (play > SAME_RATE) {
+            return Seating.RATTLES;
+        }
+        if (proud < 0) {
+            return Seating.SINKS;
+        }
+        return contact < LEAST_CONTACT * hole.thickness() ? Seating.STANDS_PROUD : through > 0 ? Seating.NUT_RUNS_OUT : Seating.FITS;
+    }
+
+    /** The hole that this stud would seat in, in an arm as thick: its large end a millimetre proud, or as much as keeps its small end inside. */
+    static Hole.Tapered holeFor(Stud.Taper stud, double thickness) {
+        double proud = Math.max(1, stud.length() - thickness + 0.5);
+        return new Hole.Tapered(stud.large() - stud.rate() * proud, stud.large() - stud.rate() * (proud + thickness), thickness);
+    }
+}

@@ -1,0 +1,32 @@
+package mildtilt.template;
+
+import java.util.List;
+import mildtilt.measure.Phrase;
+
+/** One thing drawn on a pattern. Lengths mm. */
+public sealed interface Ink {
+
+    /** What a line is for; a cutting table follows the first and no other. */
+    enum Layer {
+        CUT,
+        MARK
+    }
+
+    /** Straight from spot to spot. */
+    record Path(Layer layer, List<Spot> spots, boolean closed) implements Ink {
+        public Path {
+            spots = List.copyOf(spots);
+        }
+    }
+
+    record Circle(Layer layer, Spot centre, double radius) implements Ink {}
+
+    /**
+     * Words, on a layer of their own.
+     *
+     * @param at the left end of the foot of the letters
+     * @param height of the letters, mm
+     * @param upward whether it runs up the sheet instead of along it
+     */
+    record Words(Spot at, double height, boolean upward, Phrase text) implements Ink {}
+}

@@ -1,0 +1,303 @@
+package mildtilt.template;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import mildtilt.clearance.Notch;
+import mildtilt.column.Bearing;
+import mildtilt.column.Column;
+import mildtilt.gear.ArmGear;
+import mildtilt.geometry.Axis;
+import mildtilt.geometry.Direction;
+import mildtilt.geometry.Point;
+import mildtilt.geometry.Side;
+import mildtilt.geometry.Vector;
+import mildtilt.job.Job;
+import mildtilt.linkage.Corner;
+import mildtilt.linkage.SteeredAxle;
+import mildtilt.making.Piece;
+import mildtilt.measure.Phrase;
+import mildtilt.measure.Quantity;
+import mildtilt.obstacle.Obstacle;
+import mildtilt.obstacle.Shape;
+import mildtilt.phasing.ForkMark;
+import mildtilt.solid.TriangleMesh;
+
+/**
+ * All patterns of a job.
+ *
+ * @param patterns strips first, then plates, then what is cut out of rails
+ * @param jigs to be printed, as closed surfaces
+ * @param open what can't be drawn, and why
+ */
+public record Templates(List<FlatPattern> patterns, List<Jig> jigs, List<Phrase> open) {
+
+    /** @param mesh closed, facing outward */
+    public record Jig(String name, Phrase how, TriangleMesh mesh) {}
+
+    private static final double STRIP = 40;
+    private static final int TICK_DEG = 10;
+    private static final int FOOT_STEPS = 40;
+    /** Where a notch's corners are drilled, so that they do not tear, mm. */
+    private static final double CORNER = 6;
+
+    public static Templates of(Job job, List<Notch> notches) {
+        List<FlatPattern> all = new ArrayList<>();
+        List<Jig> jigs = new ArrayList<>();
+        List<Phrase> open = new ArrayList<>();
+        job.column().ifPresent(c -> {
+            for (int i = 0; i < c.shafts().size(); i++) {
+                if (c.shafts().get(i).toCut() && c.cutLength(i) > 0) {
+                    all.add(strip(c, i, false));
+                    all.add(strip(c, i, true));
+                }
+            }
+        });
+        for (Piece p : job.making().pieces()) {
+            switch (p) {
+                case Piece.ArmPlate a -> arm(job, a, all, open);
+                case Piece.BearingBracket b -> bracket(job, b, all, open);
+                case Piece.CopedTube t -> {
+                    if (Cope.of(t).shortest() > 0) {
+                        all.addAll(Cope.of(t).patterns());
+                    }
+                }
+                case Piece.CentringJig j -> jigs.add(new Jig(j.name(), JigMesh.how(j), JigMesh.of(j)));
+                case Piece.Length _ -> { }
+            }
+        }
+        for (Notch n : notches) {
+            notch(job, n, all);
+        }
+        return new Templates(List.copyOf(all), List.copyOf(jigs), List.copyOf(open));
+    }
+
+    /** Round one end of a shaft, the wheel's end up. */
+    private static FlatPattern strip(Column c, int shaft, boolean gearEnd) {
+        double d = c.shafts().get(shaft).diameter();
+        double round = Math.PI * d;
+        double engaged = Math.min(gearEnd ? c.gearEndFit(shaft).engagement() : c.wheelEndFit(shaft).engagement(), STRIP - 12);
+        List<Ink> inks = new ArrayList<>();
+        inks.add(new Ink.Path(Ink.Layer.CUT, List.of(new Spot(0, 0), new Spot(round, 0), new Spot(round, STRIP), new Spot(0, STRIP)), true));
+        // The fork's face, as far from the cut as the shaft goes in.
+        if (engaged > 0) {
+            double y = gearEnd ? engaged : STRIP - engaged;
+            inks.add(line(0, y, round, y));
+        }
+        for (int deg = 0; deg < 360; deg += TICK_DEG) {
+            double x = at(round, deg);
+            double tick = deg % 90 == 0 ? 5 : deg % 30 == 0 ? 3.5 : 2;
+            inks.add(gearEnd ? line(x, STRIP, x, STRIP - tick) : line(x, 0, x, tick));
+            if (deg % 90 == 0) {
+                String clock = deg == 0 ? "12" : Integer.toString(deg / 30);
+                inks.add(new Ink.Words(new Spot(x + 0.8, gearEnd ? STRIP - 8 : 5.5), 2.4, false, Phrase.of(clock)));
+            }
+        }
+        boolean marked = c.liesBetweenJoints(shaft);
+        double clocking = c.shafts().get(shaft).clockingDeg();
+        for (int half = 0; half < 2; half++) {
+            if (!gearEnd || marked) {
+                double x = at(round, (gearEnd ? clocking : 0) + 180.0 * half);
+                inks.add(line(x, gearEnd ? 0 : 5, x, gearEnd ? STRIP - 5 : STRIP));
+                inks.add(new Ink.Words(new Spot(x + 2.6, gearEnd ? 10 : 13), 2.2, true, Phrase.of(gearEnd ? "gear-end fork" : "fork pin")));
+            }
+        }
+        String name = c.shafts().get(shaft).name() + ", " + (gearEnd ? "gear" : "wheel") + " end";
+        inks.add(new Ink.Words(new Spot(0, STRIP + 2), 3, false, Phrase.of(name + ", for {0}" + (gearEnd ? "" : " · this edge on the cut line") + " · wheel up, print out", Quantity.length(d))));
+        if (gearEnd) {
+            inks.add(new Ink.Words(new Spot(0, -5), 3, false, Phrase.of("this edge on the cut line")));
+        }
+        Phrase how = Phrase.of("Scribe a straight line along the shaft. Wrap the strip round, wheel end up, print outside, 12 on that line. ").then(
+                !gearEnd ? Phrase.of("The two long lines are where the wheel-end fork's pin comes out. ")
+                        : marked ? Phrase.of("The two long lines are the gear-end fork's pin: {0} " + ForkMark.way(clocking) + " from the wheel-end fork, seen from the wheel. ", Quantity.angle(Math.abs(clocking)))
+                        : Phrase.of("This end takes no fork of its own to be clocked. "))
+                .then("The line across is the fork's face. If the strip does not close to half a millimetre, it was not printed at full size, or the shaft is another.");
+        return new FlatPattern(name + " strip", how, Optional.empty(), inks);
+    }
+
+    /** Clockwise seen from the wheel runs to the left. */
+    private static double at(double round, double deg) {
+        double part = (360 - (deg % 360 + 360) % 360) % 360 / 360;
+        return round * part;
+    }
+
+    private static Ink line(double x1, double y1, double x2, double y2) {
+        return new Ink.Path(Ink.Layer.MARK, List.of(new Spot(x1, y1), new Spot(x2, y2)), false);
+    }
+
+    private static List<Ink> cross(double x, double y, double half) {
+        return List.of(line(x - half, y, x + half, y), line(x, y - half, x, y + half));
+    }
+
+    private static void arm(Job job, Piece.ArmPlate a, List<FlatPattern> all, List<Phrase> open) {
+        Optional<Double> length = job.axle().flatMap(x -> armLength(x, a.of()));
+        double r1 = a.rootHole() / 2 + a.margin();
+        double r2 = a.endHole() / 2 + a.margin();
+        if (length.isEmpty()) {
+            open.add(Phrase.of("\"" + a.name() + "\": this job has no " + a.of().label() + "."));
+            return;
+        }
+        double l = length.get();
+        if (l <= Math.abs(r1 - r2) + 1 || l <= (a.rootHole() + a.endHole()) / 2) {
+            open.add(Phrase.of("\"" + a.name() + "\": both holes run into each other, as the arm is {0} long.", Quantity.length(l)));
+            return;
+        }
+        List<Ink> inks = new ArrayList<>();
+        inks.add(new Ink.Path(Ink.Layer.CUT, PlateOutline.roundTwo(r1, r2, l), true));
+        inks.add(new Ink.Circle(Ink.Layer.CUT, new Spot(0, 0), a.rootHole() / 2));
+        inks.add(new Ink.Circle(Ink.Layer.CUT, new Spot(l, 0), a.endHole() / 2));
+        inks.add(line(-r1, 0, l + r2, 0));
+        inks.addAll(cross(0, 0, a.rootHole() / 2 + 4));
+        inks.addAll(cross(l, 0, a.endHole() / 2 + 4));
+        inks.add(new Ink.Words(new Spot(l * 0.3, 3), 3, false, Phrase.of("{0} between centres", Quantity.length(l))));
+        inks.add(new Ink.Words(new Spot(-r1, r1 + 3), 3, false, Phrase.of(a.name() + ", plate {0}", Quantity.length(a.thickness()))));
+        all.add(new FlatPattern(a.name(), Phrase.of("From steer axis or shaft to the end's joint, square to that axis: {0}. Left and right are the same plate turned over. Cut outside the line, drill under size and ream.",
+                Quantity.length(l)), Optional.of(a.thickness()), inks));
+    }
+
+    /** From the axis it turns about, square, to the joint at its end, mm. */
+    static Optional<Double> armLength(SteeredAxle axle, Piece.ArmOf of) {
+        return switch (of) {
+            case LEFT_STEERING_ARM -> Optional.of(arm(axle.corner(Side.LEFT)));
+            case RIGHT_STEERING_ARM -> Optional.of(arm(axle.corner(Side.RIGHT)));
+            case GEAR_ARM -> axle.gear() instanceof ArmGear g ? Optional.of(g.armLength()) : Optional.empty();
+        };
+    }
+
+    private static double arm(Corner c) {
+        Axis steer = c.suspension().steerAxis();
+        return steer.distanceTo(c.knuckle().tieRodPoint());
+    }
+
+    private static void bracket(Job job, Piece.BearingBracket b, List<FlatPattern> all, List<Phrase> open) {
+        Optional<Column> column = job.column();
+        Optional<Bearing> bearing = column.flatMap(c -> c.bearings().stream().filter(x -> x.name().equals(b.bearing())).findFirst());
+        Optional<Obstacle> foot = job.surroundings().obstacles().stream().filter(o -> o.name().equals(b.foot())).findFirst();
+        if (bearing.isEmpty() || foot.isEmpty()) {
+            open.add(Phrase.of("\"" + b.name() + "\": there is no " + (bearing.isEmpty() ? "bearing \"" + b.bearing() + "\" on the column" : "\"" + b.foot() + "\" in the way") + " any more."));
+            return;
+        }
+        if (!SurfaceReach.carries(foot.get().shape())) {
+            open.add(Phrase.of("\"" + b.name() + "\": a bracket is not drawn onto a " + foot.get().shape().label() + "; give what it stands on as a box, plate, tube or cylinder."));
+            return;
+        }
+        Column c = column.get();
+        Point middle = c.place(bearing.get());
+        Direction axis = c.axis(bearing.get().shaft());
+        Vector u = axis.anySquare().vector();
+        Vector v = axis.cross(u);
+        Optional<Reach> nearest = IntStream.range(0, 360).mapToObj(deg -> {
+            Direction way = u.times(Math.cos(Math.toRadians(deg))).plus(v.times(Math.sin(Math.toRadians(deg)))).direction();
+            return SurfaceReach.from(middle, way, foot.get().shape()).map(h -> new Reach(way, h));
+        }).flatMap(Optional::stream).min((x, y) -> Double.compare(x.hit.far(), y.hit.far()));
+        if (nearest.isEmpty()) {
+            open.add(Phrase.of("\"" + b.name() + "\": a plate square to the shaft at \"" + b.bearing() + "\" does not meet \"" + b.foot() + "\"; move the bearing along, or stand it on something else."));
+            return;
+        }
+        foot(b, middle, axis, nearest.get(), foot.get().shape(), all, open);
+    }
+
+    private record Reach(Direction way, SurfaceReach.Hit hit) {}
+
+    /** The plate seen from the wheel, its foot down. */
+    private static void foot(Piece.BearingBracket b, Point middle, Direction axis, Reach reach, Shape shape, List<FlatPattern> all, List<Phrase> open) {
+        // Seen from the wheel along the axis, down is toward the foot; right is then down turned a quarter against the clock.
+        Vector right = reach.way.vector().cross(axis.vector());
+        List<Spot> edge = new ArrayList<>();
+        for (int i = 0; i <= FOOT_STEPS; i++) {
+            double x = b.footWidth() * (i - FOOT_STEPS / 2.0) / FOOT_STEPS;
+            Optional<SurfaceReach.Hit> hit = SurfaceReach.from(middle.plus(right.times(x)), reach.way, shape);
+            if (hit.isEmpty()) {
+                open.add(Phrase.of("\"" + b.name() + "\": its foot of {0} is wider than \"" + b.foot() + "\" is there. Make it narrower.", Quantity.length(b.footWidth())));
+                return;
+            }
+            edge.add(new Spot(x, -hit.get().far()));
+        }
+        double r = Math.max(b.hole() / 2, b.bolts() > 0 ? (b.boltCircle() + b.boltHole()) / 2 : 0) + b.margin();
+        if (edge.stream().anyMatch(s -> s.y() > -r || Math.hypot(s.x(), s.y()) <= r)) {
+            open.add(Phrase.of("\"" + b.name() + "\": the bearing is {0} from what it stands on, and its flange alone needs {1}.", Quantity.length(reach.hit.far()), Quantity.length(r)));
+            return;
+        }
+        List<Ink> inks = new ArrayList<>();
+        inks.add(new Ink.Path(Ink.Layer.CUT, PlateOutline.roundAndFoot(r, edge), true));
+        inks.add(new Ink.Circle(Ink.Layer.CUT, new Spot(0, 0), b.hole() / 2));
+        inks.addAll(cross(0, 0, b.hole() / 2 + 5));
+        for (int i = 0; i < b.bolts(); i++) {
+            double at = Math.PI / 2 + 2 * Math.PI * (i + 0.5) / b.bolts();
+            inks.add(new Ink.Circle(Ink.Layer.CUT, new Spot(b.boltCircle() / 2 * Math.cos(at), b.boltCircle() / 2 * Math.sin(at)), b.boltHole() / 2));
+        }
+        double lean = 90 - Math.toDegrees(Math.acos(Math.min(1, Math.abs(axis.dot(reach.hit.square().vector())))));
+        inks.add(line(0, -b.hole() / 2 - 5, 0, -reach.hit.far()));
+        inks.add(new Ink.Words(new Spot(2, -(b.hole() / 2 + reach.hit.far()) / 2), 3, false, Phrase.of("{0}", Quantity.length(reach.hit.far()))));
+        inks.add(new Ink.Words(new Spot(-r, r + 3), 3, false, Phrase.of(b.name() + ", plate {0}, seen from the wheel", Quantity.length(b.thickness()))));
+        all.add(new FlatPattern(b.name(), Phrase.of("Square to the shaft, seen from the wheel, its foot on \"" + b.foot() + "\" {0} from the bearing's middle. The plate leans {1} from square to that surface: "
+                + "bevel the foot by as much. Tack, fit the shaft, turn it, and only then weld, the bearing off.", Quantity.length(reach.hit.far()), Quantity.angle(lean)), Optional.of(b.thickness()), inks));
+    }
+
+    private static void notch(Job job, Notch n, List<FlatPattern> all) {
+        if (!(job.surroundings().obstacles().get(n.obstacle()).shape() instanceof Shape.Box box)) {
+            return;
+        }
+        double[] across = acrossAndInto(n, box);
+        boolean whole = n.height() >= across[0] - 0.5;
+        String name = "Notch in " + n.rail() + " (" + n.face().label() + ")";
+        List<Ink> mark = new ArrayList<>();
+        mark.add(new Ink.Path(Ink.Layer.CUT, List.of(new Spot(0, 0), new Spot(n.width(), 0), new Spot(n.width(), n.height()), new Spot(0, n.height())), true));
+        for (double[] corner : new double[][] {{CORNER, CORNER}, {n.width() - CORNER, CORNER}, {n.width() - CORNER, n.height() - CORNER}, {CORNER, n.height() - CORNER}}) {
+            if (n.width() > 3 * CORNER && n.height() > 3 * CORNER) {
+                mark.add(new Ink.Circle(Ink.Layer.MARK, new Spot(corner[0], corner[1]), CORNER));
+            }
+        }
+        mark.addAll(cross(n.width() / 2, n.height() / 2, 6));
+        mark.add(new Ink.Words(new Spot(0, n.height() + 2), 3, false, Phrase.of(name + ": {0} deep", Quantity.length(n.depth()))));
+        all.add(new FlatPattern(name, Phrase.of("Lay it on the " + n.face().label() + " of " + n.rail() + ", its cross at x {0}, y {1}, z {2}, its length along the rail. Drill the corners first, so that they are round. {3} deep.",
+                Quantity.length(n.middle().x()), Quantity.length(n.middle().y()), Quantity.length(n.middle().z()), Quantity.length(n.depth())), Optional.empty(), mark));
+        lining(n, name, all);
+        if (whole) {
+            doubler(n, name, across[1], all);
+        }
+    }
+
+    /** Size of a rail across the notched face and into it, mm. */
+    private static double[] acrossAndInto(Notch n, Shape.Box b) {
+        // A rail is long one way; of the other two the notch is into the one nearer its face's direction.
+        double[] size = {b.length(), b.width(), b.height()};
+        Vector[] axes = {b.place().ex(), b.place().ey(), b.place().ez()};
+        int along = size[0] >= size[1] && size[0] >= size[2] ? 0 : size[1] >= size[2] ? 1 : 2;
+        Vector face = switch (n.face()) {
+            case FRONT, REAR -> Vector.X;
+            case LEFT, RIGHT -> Vector.Y;
+            case TOP, BOTTOM -> Vector.Z;
+        };
+        int one = (along + 1) % 3;
+        int two = (along + 2) % 3;
+        int into = Math.abs(axes[one].dot(face)) >= Math.abs(axes[two].dot(face)) ? one : two;
+        return new double[] {size[into == one ? two : one], size[into]};
+    }
+
+    /** The plate that lines the notch: down, along, up again, folded at two lines. */
+    private static void lining(Notch n, String name, List<FlatPattern> all) {
+        double run = n.depth() + n.width() + n.depth();
+        List<Ink> inks = new ArrayList<>();
+        inks.add(new Ink.Path(Ink.Layer.CUT, List.of(new Spot(0, 0), new Spot(run, 0), new Spot(run, n.height()), new Spot(0, n.height())), true));
+        inks.add(line(n.depth(), 0, n.depth(), n.height()));
+        inks.add(line(n.depth() + n.width(), 0, n.depth() + n.width(), n.height()));
+        inks.add(new Ink.Words(new Spot(0, n.height() + 2), 3, false, Phrase.of(name + ", lining, fold 90° at both lines")));
+        all.add(new FlatPattern(name + ", lining", Phrase.of("Lines the notch, as thick as the rail's own wall: fold on both lines, allowing for the bend of your plate, and weld in all round before anything else is cut from the rail."),
+                Optional.empty(), inks));
+    }
+
+    /** On both sides of a notch that goes right across the face. */
+    private static void doubler(Notch n, String name, double railInto, List<FlatPattern> all) {
+        double from = (n.boxing() - n.width()) / 2;
+        double to = from + n.width();
+        List<Spot> outline = List.of(new Spot(0, 0), new Spot(n.boxing(), 0), new Spot(n.boxing(), railInto), new Spot(to, railInto), new Spot(to, railInto - n.depth()),
+                new Spot(from, railInto - n.depth()), new Spot(from, railInto), new Spot(0, railInto));
+        List<Ink> inks = new ArrayList<>();
+        inks.add(new Ink.Path(Ink.Layer.CUT, outline, true));
+        inks.add(new Ink.Words(new Spot(0, railInto + 2), 3, false, Phrase.of(name + ", side plate, 2 off, mirror images")));
+        all.add(new FlatPattern(name + ", side plate", Phrase.of("One on either side of the rail, {0} long, its cut-out on the notch. Round the cut-out's corners to {1}; weld along, not across the rail at its ends.",
+                Quantity.length(n.boxing()), Quantity.length(CORNER)), Optional.empty(), inks));
+    }
+}
