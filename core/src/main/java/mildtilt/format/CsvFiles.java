@@ -18,8 +18,6 @@ import mildtilt.column.Transfer;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 import mildtilt.job.Job;
-import mildtilt.job.JobPoints;
-import mildtilt.job.PointId;
 import mildtilt.papers.Cell;
 import mildtilt.papers.Table;
 import mildtilt.shop.BenchSheet;
@@ -40,11 +38,18 @@ public final class CsvFiles {
 
     private CsvFiles() {}
 
-    /** Writes every curve and the points of a job into a folder; returns what was written. */
+    /** Writes the points and every curve of a job into a folder; returns what was written. */
     public static List<Path> write(Analysis analysis, Path folder) throws IOException {
         Files.createDirectories(folder);
+        List<Path> written = new ArrayList<>(List.of(put(folder.resolve("points.csv"), points(analysis.job()))));
+        written.addAll(curves(analysis, folder));
+        return written;
+    }
+
+    /** Writes every curve alone. */
+    public static List<Path> curves(Analysis analysis, Path folder) throws IOException {
+        Files.createDirectories(folder);
         List<Path> written = new ArrayList<>();
-        written.add(put(folder.resolve("points.csv"), points(analysis.job())));
         if (analysis.train().column().flatMap(c -> c.transfer()).isPresent()) {
             written.add(put(folder.resolve("column-turn.csv"), columnTurn(analysis)));
         }
@@ -102,12 +107,7 @@ public final class CsvFiles {
     }
 
     public static String points(Job job) {
-        List<Object[]> rows = new ArrayList<>();
-        for (PointId id : JobPoints.of(job)) {
-            Point p = JobPoints.position(job, id);
-            rows.add(new Object[] {JobPoints.label(job, id), p.x(), p.y(), p.z()});
-        }
-        return csv(rows, "point", "x_mm", "y_mm", "z_mm");
+        return table(Table.ofPoints(job));
     }
 
     /** A whole turn of the steering wheel in steps of 5 degrees. */

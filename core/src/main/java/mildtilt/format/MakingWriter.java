@@ -4,7 +4,6 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.time.LocalDate;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import mildtilt.linkage.Rod;

@@ -57,7 +57,12 @@ public final class TemplatePdf {
         }
     }
 
-    Tiles tiles(FlatPattern p) {
+    /** How many sheets of paper a pattern takes. */
+    public static int sheets(FlatPattern p, Paper paper) {
+        return tiles(p, paper.width() - 2 * EDGE, paper.height() - 2 * EDGE - FOOT - HEAD).count();
+    }
+
+    private static Tiles tiles(FlatPattern p, double wide, double high) {
         FlatPattern.Bounds b = p.bounds();
         Tiles upright = new Tiles(along(b.width() + 2 * ROUND, wide), along(b.height() + 2 * ROUND, high), false);
         Tiles turned = new Tiles(along(b.height() + 2 * ROUND, wide), along(b.width() + 2 * ROUND, high), true);
@@ -74,7 +79,7 @@ public final class TemplatePdf {
         double used = 0;
         boolean footed = false;
         for (FlatPattern p : all) {
-            Tiles t = tiles(p);
+            Tiles t = tiles(p, wide, high);
             FlatPattern.Bounds b = p.bounds();
             double takes = t.count() > 1 ? full : HEAD + 2 * ROUND + (t.turned ? b.width() : b.height());
             if (used > 0 && used + takes > full + 1e-6) {

@@ -31,8 +31,8 @@ public enum Unit {
     /** A value of this unit as text, with its unit mark. Lengths in mm, angles in degrees. */
     public String format(double value, LengthUnit lengths) {
         return switch (this) {
-            case FINE_LENGTH -> lengths == LengthUnit.MM ? LengthText.decimal(value, 2) + " mm"
-                    : LengthText.decimal(value / LengthUnit.INCH.mm(), 4) + "\"";
+            case FINE_LENGTH -> lengths == LengthUnit.MM ? LengthText.trimmed(value, 2) + " mm"
+                    : LengthText.trimmed(value / LengthUnit.INCH.mm(), 4) + "\"";
             case LENGTH -> LengthText.format(value, lengths);
             case ANGLE -> LengthText.decimal(value, Math.abs(value) < 1 && Math.abs(value) >= 0.005 ? 2 : 1) + "°";
             case PERCENT -> LengthText.decimal(value, Math.abs(value) < 10 ? 1 : 0) + " %";

@@ -1,7 +1,13 @@
 package mildtilt.papers;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.IntStream;
+import mildtilt.geometry.Point;
+import mildtilt.job.Job;
+import mildtilt.job.JobPoints;
+import mildtilt.job.PointId;
+import mildtilt.measure.Quantity;
 
 /**
  * @param file its name as a file, without ending
@@ -21,5 +27,15 @@ public record Table(String file, String title, List<String> keys, List<String> h
     public boolean figures(int column) {
         return !rows.isEmpty() && IntStream.range(0, rows.size()).mapToObj(r -> rows.get(r).get(column))
                 .allMatch(c -> c.figure() || c instanceof Cell.Words w && w.words().isEmpty());
+    }
+
+    /** Every point of a job, as its views name it. */
+    public static Table ofPoints(Job job) {
+        List<List<Cell>> rows = new ArrayList<>();
+        for (PointId id : JobPoints.of(job)) {
+            Point at = JobPoints.position(job, id);
+            rows.add(List.of(Cell.of(JobPoints.label(job, id)), Cell.of(Quantity.length(at.x())), Cell.of(Quantity.length(at.y())), Cell.of(Quantity.length(at.z()))));
+        }
+        return new Table("points", "Points", List.of("point", "x_mm", "y_mm", "z_mm"), List.of("Point", "x, forward", "y, left", "z, up"), rows);
     }
 }

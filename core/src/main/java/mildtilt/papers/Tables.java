@@ -7,10 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import mildtilt.column.Bearing;
-import mildtilt.geometry.Point;
 import mildtilt.job.Job;
-import mildtilt.job.JobPoints;
-import mildtilt.job.PointId;
 import mildtilt.making.RodMakeUp;
 import mildtilt.making.ScrewThread;
 import mildtilt.making.WeldRecord;
@@ -34,7 +31,7 @@ final class Tables {
 
     static List<Table> of(Papers p) {
         List<Table> all = new ArrayList<>(List.of(cuts(p.cuts()), plates(p.cuts()), stock(p.stock()), joints(p), forks(p), bearings(p.analysis().job()), rods(p), ends(p.rods()), threads(p.rods()),
-                fits(p.fits()), joins(p.joins()), run(p.run()), buying(p.buying()), welds(p), readings(p.analysis().job()), points(p.analysis().job()), changes(p.analysis().job())));
+                fits(p.fits()), joins(p.joins()), run(p.run()), buying(p.buying()), welds(p), readings(p.analysis().job()), Table.ofPoints(p.analysis().job()), changes(p.analysis().job())));
         all.removeIf(t -> t.rows().isEmpty());
         return all;
     }
@@ -207,15 +204,6 @@ final class Tables {
         List<List<Cell>> rows = new ArrayList<>();
         job.making().welds().forEach(w -> w.readings().forEach(r -> rows.add(List.of(Cell.of(w.piece()), Cell.of(Math.round(r.minutes())), Cell.of(Quantity.temperature(r.celsius())), Cell.of(r.moment().label())))));
         return new Table("heat-readings", "Heat readings", List.of("piece", "minutes", "celsius", "moment"), List.of("Piece", "Minutes", "Temperature", "When"), rows);
-    }
-
-    private static Table points(Job job) {
-        List<List<Cell>> rows = new ArrayList<>();
-        for (PointId id : JobPoints.of(job)) {
-            Point at = JobPoints.position(job, id);
-            rows.add(List.of(Cell.of(JobPoints.label(job, id)), Cell.of(mm(at.x())), Cell.of(mm(at.y())), Cell.of(mm(at.z()))));
-        }
-        return new Table("points", "Points", List.of("point", "x_mm", "y_mm", "z_mm"), List.of("Point", "x, forward", "y, left", "z, up"), rows);
     }
 
     private static Table changes(Job job) {

@@ -56,6 +56,12 @@ public abstract class FactsPane extends VBox {
         focused.map(id -> body.lookup("#" + id)).ifPresent(Node::requestFocus);
     }
 
+    /** Makes the pane anew though nothing it is made from has changed: something of its own has. */
+    protected final void showAgain() {
+        shown = Optional.empty();
+        refresh();
+    }
+
     /** Why there is nothing to tell, if there is not. */
     protected Optional<String> missing(Worked worked) {
         return worked.now().column().isEmpty() ? Optional.of("This job has no column yet.") : Optional.empty();
@@ -67,7 +73,7 @@ public abstract class FactsPane extends VBox {
     }
 
     /** Equal only to the very same thing: comparing two analyses would take longer than drawing one. */
-    private record SameOnly(Object thing) {
+    public record SameOnly(Object thing) {
         @Override
         public boolean equals(Object o) {
             return o instanceof SameOnly s && s.thing == thing;

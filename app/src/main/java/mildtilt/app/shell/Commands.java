@@ -30,6 +30,7 @@ import javafx.stage.Stage;
 import javafx.stage.WindowEvent;
 import mildtilt.app.bay.BayPane;
 import mildtilt.app.workbench.HandsPosition;
+import mildtilt.app.workbench.MakeSheet;
 import mildtilt.app.workbench.SideTab;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
@@ -58,7 +59,10 @@ final class Commands {
                 always("Save", "Shortcut+S", () -> documents.save(window)),
                 always("Save as…", "Shortcut+Shift+S", () -> documents.saveAs(window)),
                 always("Save the job card as PDF…", "Shortcut+P", () -> documents.saveJobCard(window)),
-                always("Save curves and points as CSV…", "Shortcut+E", () -> documents.saveCsv(window)),
+                always("Save the job book as PDF…", "Shortcut+Shift+P", () -> documents.saveJobBook(window)),
+                always("Save all templates…", "Shortcut+T", () -> documents.saveTemplates(window)),
+                always("Save everything for the bench…", "Shortcut+Shift+E", () -> documents.saveEverything(window)),
+                always("Save tables and curves as CSV…", "Shortcut+E", () -> documents.saveCsv(window)),
                 always("Take in a scan…", "Shortcut+I", () -> documents.openScan(window)),
                 unkeyed("Save a copy of the catalogue…", () -> documents.saveCatalogue(window)),
                 unkeyed("Use a catalogue…", () -> documents.openCatalogue(window)),
@@ -95,6 +99,7 @@ final class Commands {
                 always("Column stage", "Alt+2", () -> bench.stageProperty().set(WorkStage.COLUMN)),
                 always("Clearance stage", "Alt+3", () -> bench.stageProperty().set(WorkStage.CLEARANCE)),
                 always("Make stage", "Alt+4", () -> bench.stageProperty().set(WorkStage.MAKE)),
+                always("Next sheet of the Make stage", "Shortcut+M", this::nextSheet),
                 always("Next unit of length", "Shortcut+U", this::nextUnit),
                 always("Light or dark", "Shortcut+D",
                         () -> theme.set(theme.get() == Theme.LIGHT ? Theme.DARK : Theme.LIGHT)))));
@@ -189,6 +194,14 @@ final class Commands {
                 bench.cancelDrag();
             }
         });
+    }
+
+    private void nextSheet() {
+        MakeSheet[] all = MakeSheet.values();
+        if (bench.stageProperty().get() == WorkStage.MAKE) {
+            bench.makeSheetProperty().set(all[(bench.makeSheetProperty().get().ordinal() + 1) % all.length]);
+        }
+        bench.stageProperty().set(WorkStage.MAKE);
     }
 
     private void nextUnit() {

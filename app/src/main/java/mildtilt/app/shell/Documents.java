@@ -18,13 +18,16 @@ import javafx.scene.control.ButtonType;
 import javafx.scene.control.Label;
 import javafx.stage.Window;
 import mildtilt.analysis.Analysis;
+import mildtilt.app.make.MakeStagePane;
 import mildtilt.app.shell.FilePrompt.Kind;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.format.CsvFiles;
 import mildtilt.format.DemoJob;
+import mildtilt.format.JobBookPdf;
 import mildtilt.format.JobCardPdf;
 import mildtilt.format.JobFile;
 import mildtilt.format.JobFileException;
+import mildtilt.format.PapersFiles;
 import mildtilt.format.RulesFile;
 import mildtilt.format.ScanFile;
 import mildtilt.job.Element;
@@ -32,6 +35,7 @@ import mildtilt.job.Job;
 import mildtilt.making.Making;
 import mildtilt.measure.LengthUnit;
 import mildtilt.obstacle.Obstacle;
+import mildtilt.papers.Papers;
 import mildtilt.rules.Rules;
 import mildtilt.steer.Grid;
 
@@ -131,11 +135,80 @@ public final class Documents {
     public void saveJobCard(Window owner) {
         Job job = bench.job();
         LengthUnit unit = bench.lengthUnit();
-        String file = bench.fileProperty().get().map(f -> f.getFileName().toString()).orElse("not saved yet");
+        String file = fileName();
         prompt.save(owner, "Save the job card", Kind.CARD, suggested() + "-job-card").ifPresent(p -> put(owner, () -> {
             JobFile.replace(p, JobCardPdf.write(analysed(job), unit, LocalDate.now(clock), file));
             return "The job card is in " + p.getFileName() + ".";
         }));
+    }
+
+    public void saveJobBook(Window owner) {
+        Job job = bench.job();
+        LengthUnit unit = bench.lengthUnit();
+        String file = fileName();
+        prompt.save(owner, "Save the job book", Kind.CARD, suggested() + "-job-book").ifPresent(p -> put(owner, () -> {
+            JobFile.replace(p, JobBookPdf.write(papers(job), unit, LocalDate.now(clock), file));
+            return "The job book is in " + p.getFileName() + ".";
+        }));
+    }
+
+    public void saveTemplates(Window owner) {
+        Job job = bench.job();
+        LengthUnit unit = bench.lengthUnit();
+        prompt.folder(owner, "Folder for the templates").ifPresent(p -> put(owner, () -> {
+            int n = PapersFiles.templates(papers(job), unit, p).size();
+            return n == 0 ? "There is no template to save yet." : n + " template files are in " + p.getFileName() + ".";
+        }));
+    }
+
+    /** Job book, card, tables, curves, templates: all of it. */
+    public void saveEverything(Window owner) {
+        Job job = bench.job();
+        LengthUnit unit = bench.lengthUnit();
+        String file = fileName();
+        prompt.folder(owner, "Folder for everything the bench needs").ifPresent(p -> put(owner, () -> {
+            Papers papers = papers(job);
+            int n = PapersFiles.write(papers, unit, LocalDate.now(clock), file, p).size() + CsvFiles.curves(papers.analysis(), p).size();
+            return n + " files are in " + p.getFileName() + ".";
+        }));
+    }
+
+    /** What the Make stage can take out. */
+    public MakeStagePane.Saving saving(Window owner) {
+        return new MakeStagePane.Saving() {
+            @Override
+            public void jobCard() {
+                saveJobCard(owner);
+            }
+
+            @Override
+            public void jobBook() {
+                saveJobBook(owner);
+            }
+
+            @Override
+            public void csv() {
+                saveCsv(owner);
+            }
+
+            @Override
+            public void templates() {
+                saveTemplates(owner);
+            }
+
+            @Override
+            public void everything() {
+                saveEverything(owner);
+            }
+        };
+    }
+
+    private String fileName() {
+        return bench.fileProperty().get().map(f -> f.getFileName().toString()).orElse("not saved yet");
+    }
+
+    private Papers papers(Job job) {
+        return Papers.of(analysed(job), LocalDate.now(clock));
     }
 
     private Analysis analysed(Job job) {
@@ -245,8 +318,9 @@ public final class Documents {
     public void saveCsv(Window owner) {
         Job job = bench.job();
         prompt.folder(owner, "Folder for the CSV files").ifPresent(p -> put(owner, () -> {
-            List<Path> written = CsvFiles.write(analysed(job), p);
-            return written.size() + " CSV files are in " + p.getFileName() + ".";
+            Papers papers = papers(job);
+            int n = CsvFiles.curves(papers.analysis(), p).size() + PapersFiles.tables(papers, p).size();
+            return n + " CSV files are in " + p.getFileName() + ".";
         }));
     }
 

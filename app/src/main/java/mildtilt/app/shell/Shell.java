@@ -36,7 +36,7 @@ import mildtilt.app.linkage.VariantsPane;
 import mildtilt.app.linkage.VariantsTable;
 import mildtilt.app.linkage.WorkOutPane;
 import mildtilt.app.look.Choices;
-import mildtilt.app.make.JobCardPane;
+import mildtilt.app.make.MakeStagePane;
 import mildtilt.app.notes.NotesPane;
 import mildtilt.app.piece.PiecePane;
 import mildtilt.app.plot.PlotPane;
@@ -62,7 +62,7 @@ public final class Shell {
         this.bench = bench;
         documents = new Documents(bench, recovery, own, prompt, clock);
         bay = new BayPane(bench);
-        JobCardPane card = new JobCardPane(bench, clock, () -> documents.saveJobCard(window), () -> documents.saveCsv(window));
+        MakeStagePane making = new MakeStagePane(bench, clock, documents.saving(window));
         VariantsTable variants = new VariantsTable(bench);
         UnrolledStrip unrolled = new UnrolledStrip(bench);
         unrolled.visibleProperty().bind(Bindings.createBooleanBinding(
@@ -71,13 +71,13 @@ public final class Shell {
         VBox views = new VBox(bay, unrolled);
         VBox.setVgrow(bay, Priority.ALWAYS);
         views.setMinSize(0, 0);
-        StackPane middle = new StackPane(views, variants, card);
+        StackPane middle = new StackPane(views, variants, making);
         middle.setMinSize(0, 0);
         BooleanBinding comparing = bench.stageProperty().isEqualTo(WorkStage.LINKAGE)
                 .and(bench.sideTabProperty().isEqualTo(SideTab.VARIANTS));
         variants.visibleProperty().bind(comparing);
         views.visibleProperty().bind(bench.stageProperty().isNotEqualTo(WorkStage.MAKE).and(comparing.not()));
-        card.visibleProperty().bind(bench.stageProperty().isEqualTo(WorkStage.MAKE));
+        making.visibleProperty().bind(bench.stageProperty().isEqualTo(WorkStage.MAKE));
 
         Commands commands = new Commands(window, bench, documents, bay, theme);
         PiecePane piece = new PiecePane(bench);
@@ -91,6 +91,9 @@ public final class Shell {
         HBox.setHgrow(plot, Priority.ALWAYS);
         HBox bottom = new HBox(new HandsPane(bench), new CompareTable(bench), plot);
         bottom.getStyleClass().add("bottom");
+        // The papers are of the plan, not of the hands, and want the height.
+        bottom.visibleProperty().bind(bench.stageProperty().isNotEqualTo(WorkStage.MAKE));
+        bottom.managedProperty().bind(bottom.visibleProperty());
 
         BorderPane root = new BorderPane(middle);
         root.setTop(new VBox(bar(commands.menuBar()), new TrainStrip(bench)));

@@ -1,6 +1,9 @@
 package mildtilt.app.workbench;
 
 import java.nio.file.Path;
+import java.time.Clock;
+import java.time.LocalDateTime;
+import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
@@ -19,6 +22,7 @@ import mildtilt.format.JobWriter;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
+import mildtilt.job.Change;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
 import mildtilt.linkage.SteeredAxle;
@@ -54,7 +58,9 @@ public final class Workbench implements AutoCloseable {
     private final ObjectProperty<Optional<Ghost>> ghost = new SimpleObjectProperty<>(Optional.empty());
     private final ObjectProperty<Optional<PairGap>> shownGap = new SimpleObjectProperty<>(Optional.empty());
     private final ObjectProperty<Message> message = new SimpleObjectProperty<>(new Message("", false));
+    private final ObjectProperty<MakeSheet> makeSheet = new SimpleObjectProperty<>(MakeSheet.CUT_LIST);
     private final History history = new History();
+    private final Clock clock;
     private final AnalysisRunner runner;
     private SteeringTrain train;
     private @Nullable Scene scene;
@@ -66,6 +72,12 @@ public final class Workbench implements AutoCloseable {
     private Optional<Job> dragStart = Optional.empty();
 
     public Workbench(Job first) {
+        this(first, Clock.systemDefaultZone());
+    }
+
+    /** @param clock that changes are dated by */
+    public Workbench(Job first, Clock clock) {
+        this.clock = clock;
         job = new ReadOnlyObjectWrapper<>(first);
         train = new SteeringTrain(first);
         opened = first;
@@ -121,6 +133,11 @@ public final class Workbench implements AutoCloseable {
 
     public ObjectProperty<WorkStage> stageProperty() {
         return stage;
+    }
+
+    /** Which of the papers the Make stage shows. */
+    public ObjectProperty<MakeSheet> makeSheetProperty() {
+        return makeSheet;
     }
 
     /** What stands at the side. */
@@ -251,9 +268,15 @@ public final class Workbench implements AutoCloseable {
             return false;
         }
         history.did(before, change);
-        put(after.get());
+        put(logged(before, after.get(), change));
         say(change);
         return true;
+    }
+
+    /** With the change written into the job, unless it is itself something written down: a step ticked, a reading taken. */
+    private Job logged(Job before, Job after, String change) {
+        Job apart = after.editMaking(m -> m.withPlan(before.making().plan()).withWelds(before.making().welds()));
+        return apart.equals(before) ? after : after.after(new Change(LocalDateTime.now(clock).truncatedTo(ChronoUnit.SECONDS), change.substring(0, Math.min(change.length(), 500))));
     }
 
     /** A size no job file may hold, such as a joint that allows 400 degrees, is refused when it is typed. */
@@ -297,8 +320,8 @@ public final class Workbench implements AutoCloseable {
                 return;
             }
             history.did(start.get(), change);
+            put(logged(start.get(), job(), change));
             say(change);
-            requestAnalysis();
         }
     }
 

@@ -1,0 +1,121 @@
+package mildtilt.app.make;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import javafx.scene.control.Button;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import mildtilt.app.look.StateMark;
+import mildtilt.app.look.Wrap;
+import mildtilt.app.workbench.Workbench;
+import mildtilt.check.Severity;
+import mildtilt.column.Shaft;
+import mildtilt.job.Job;
+import mildtilt.making.ShaftJoin;
+import mildtilt.making.ShaftJoin.School;
+import mildtilt.measure.Phrase;
+import mildtilt.measure.Quantity;
+import mildtilt.papers.Papers;
+import mildtilt.runsheet.Cautions;
+import mildtilt.shop.JoinFigures;
+
+/** Joins in shafts: the schools side by side with their sizes, and what the rule set says of each. */
+final class JoinsPane extends MakePane {
+
+    JoinsPane(Workbench bench, PapersDesk desk) {
+        super(bench, desk, "make-joins");
+        refresh();
+    }
+
+    @Override
+    protected void show(Papers p) {
+        Job job = p.analysis().job();
+        title("Sleeves and joins in shafts", "Judged by the rule set \"" + job.rules().name() + "\": welded steering shafts " + job.rules().welding().label()
+                + ". Practice differs from place to place; ask the authority where you are before anything is cut.");
+        List<ShaftJoin> joins = job.making().joins();
+        for (int i = 0; i < joins.size(); i++) {
+            join(job, i, joins.get(i));
+        }
+        List<Shaft> shafts = job.column().map(c -> c.shafts().stream().filter(s -> s.toCut() && s.slide().isEmpty()).toList()).orElse(List.of());
+        if (shafts.isEmpty()) {
+            hint("No shaft of this job is cut in one piece, so there is nothing to join. A shaft is marked as cut here in the Column stage; one that slides is two pieces already.");
+        } else {
+            row(named("Join a shaft", choiceBox("join-add", shafts, Optional.empty(), Shaft::name, s -> bench.edit("Join in " + s.name(), j -> added(j, s)))));
+        }
+        head("Before heat");
+        say(Cautions.QUALIFIED);
+        say(Cautions.HEAT);
+        say(Cautions.CURRENT);
+        say(Cautions.SEALED);
+    }
+
+    private static Job added(Job j, Shaft s) {
+        int index = j.column().orElseThrow().shafts().indexOf(s);
+        double middle = j.column().orElseThrow().length(index) / 2;
+        School school = JoinFigures.verdict(j.rules(), School.SLEEVE) == JoinFigures.Verdict.FORBIDDEN ? School.COUPLING : School.SLEEVE;
+        return j.editMaking(m -> {
+            List<ShaftJoin> all = new ArrayList<>(m.joins());
+            all.add(new ShaftJoin(s.name(), Math.round(middle), school));
+            return m.withJoins(all);
+        });
+    }
+
+    private void join(Job job, int i, ShaftJoin join) {
+        head("Join in " + join.shaft());
+        row(length("Along, from its wheel-end centre", "join-along-" + i, join.along(), (j, v) -> j.editMaking(m -> m.editJoin(i, x -> x.at(v)))),
+                named(" ", small("Take out", "join-out-" + i, () -> make("Take out the join in " + join.shaft(), m -> {
+                    List<ShaftJoin> left = new ArrayList<>(m.joins());
+                    left.remove(i);
+                    return m.withJoins(left);
+                }))));
+        HBox schools = new HBox(8);
+        boolean found = false;
+        for (School s : School.values()) {
+            Optional<JoinFigures> f = JoinFigures.of(job, join.withSchool(s));
+            found |= f.isPresent();
+            f.ifPresent(x -> schools.getChildren().add(card(i, join, x)));
+        }
+        if (found) {
+            add(schools);
+        } else {
+            say("There is no shaft of this name that is cut, or the join lies too near its end.");
+        }
+    }
+
+    private VBox card(int i, ShaftJoin join, JoinFigures f) {
+        School s = f.join().school();
+        Severity severity = switch (f.verdict()) {
+            case ALLOWED -> Severity.FINE;
+            case TESTED -> Severity.LOOK;
+            case FORBIDDEN -> Severity.STOP;
+        };
+        StateMark mark = new StateMark(severity);
+        mark.setText(f.verdict().label());
+        VBox card = new VBox(Wrap.text(Character.toUpperCase(s.label().charAt(0)) + s.label().substring(1), "remedy-action"), mark);
+        card.setId("school-" + i + "-" + s.name().toLowerCase(Locale.ROOT));
+        card.getStyleClass().addAll("finding-card", "join-card", severity == Severity.STOP ? "stop" : severity == Severity.FINE ? "meets" : "near");
+        f.dimensions().forEach(d -> card.getChildren().add(Wrap.text("– " + d.text(bench.lengthUnit()), "make-words")));
+        if (s != School.ONE_PIECE) {
+            card.getChildren().add(Wrap.text(Phrase.of("Run-out to hold: {0} beside the join, {1} at a bearing.", Quantity.fine(f.runOut()), Quantity.fine(f.runOutAtBearings())).text(bench.lengthUnit()), "make-words"));
+        }
+        f.near().forEach(n -> card.getChildren().add(Wrap.text(Phrase.of("Heat: " + n.name() + " is {0} away.", Quantity.length(n.away())).text(bench.lengthUnit()), "brings")));
+        card.getChildren().add(Wrap.text(f.costs(), "hint"));
+        if (join.school() == s) {
+            card.getStyleClass().add("chosen");
+            card.getChildren().add(Wrap.text("As planned", "sub-head"));
+        } else {
+            Button take = small("Do it so", "school-take-" + i + "-" + s.name().toLowerCase(Locale.ROOT), () -> make("Join in " + join.shaft() + ": " + s.label(), m -> m.editJoin(i, x -> x.withSchool(s))));
+            take.getStyleClass().add("take-remedy");
+            // Where the rule set forbids it there is no way to choose it.
+            take.setDisable(f.verdict() == JoinFigures.Verdict.FORBIDDEN);
+            card.getChildren().add(take);
+        }
+        HBox.setHgrow(card, Priority.ALWAYS);
+        card.setPrefWidth(180);
+        card.setMinWidth(0);
+        return card;
+    }
+}

@@ -1,0 +1,91 @@
+package mildtilt.app.make;
+
+import javafx.geometry.VPos;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.text.TextAlignment;
+import mildtilt.app.look.CanvasPane;
+import mildtilt.app.look.Fonts;
+import mildtilt.app.look.Ink;
+import mildtilt.measure.LengthText;
+import mildtilt.measure.LengthUnit;
+import mildtilt.template.FlatPattern;
+
+/** A pattern as it will be printed, as large as there is room, with its size. */
+final class PatternDrawing extends CanvasPane {
+
+    private static final double MARGIN = 26;
+
+    private final FlatPattern pattern;
+    private final LengthUnit unit;
+
+    PatternDrawing(FlatPattern pattern, LengthUnit unit) {
+        this.pattern = pattern;
+        this.unit = unit;
+        setId("pattern-drawing");
+        getStyleClass().add("pattern-drawing");
+        setMinHeight(270);
+        setPrefHeight(270);
+    }
+
+    @Override
+    protected void draw(GraphicsContext g, double w, double h) {
+        FlatPattern.Bounds b = pattern.bounds();
+        double k = Math.min((w - 2 * MARGIN) / b.width(), (h - 2 * MARGIN) / b.height());
+        double x0 = (w - b.width() * k) / 2 - b.left() * k;
+        double y0 = (h + b.height() * k) / 2 + b.bottom() * k;
+        for (mildtilt.template.Ink ink : pattern.inks()) {
+            switch (ink) {
+                case mildtilt.template.Ink.Path p -> {
+                    pen(g, p.layer());
+                    double[] xs = p.spots().stream().mapToDouble(s -> x0 + s.x() * k).toArray();
+                    double[] ys = p.spots().stream().mapToDouble(s -> y0 - s.y() * k).toArray();
+                    if (p.closed()) {
+                        g.strokePolygon(xs, ys, xs.length);
+                    } else {
+                        g.strokePolyline(xs, ys, xs.length);
+                    }
+                }
+                case mildtilt.template.Ink.Circle c -> {
+                    pen(g, c.layer());
+                    g.strokeOval(x0 + (c.centre().x() - c.radius()) * k, y0 - (c.centre().y() + c.radius()) * k, 2 * c.radius() * k, 2 * c.radius() * k);
+                }
+                // Words smaller than can be read are left to the paper.
+                case mildtilt.template.Ink.Words t when t.height() * k >= 7 -> {
+                    g.setFill(ink(Ink.LINE));
+                    g.setFont(Fonts.text(Math.min(13, t.height() * k * 1.3)));
+                    g.setTextAlign(TextAlignment.LEFT);
+                    g.setTextBaseline(VPos.BASELINE);
+                    g.save();
+                    g.translate(x0 + t.at().x() * k, y0 - t.at().y() * k);
+                    if (t.upward()) {
+                        g.rotate(-90);
+                    }
+                    g.fillText(t.text().text(unit), 0, 0);
+                    g.restore();
+                }
+                case mildtilt.template.Ink.Words _ -> { }
+            }
+        }
+        g.setLineDashes();
+        g.setFill(ink(Ink.FAINT));
+        g.setFont(Fonts.text(12));
+        g.setTextAlign(TextAlignment.RIGHT);
+        g.setTextBaseline(VPos.BOTTOM);
+        g.fillText(LengthText.format(b.width(), unit) + " × " + LengthText.format(b.height(), unit) + ", drawn " + LengthText.decimal(k * 25.4 / 96, 2) + " of full size", w - 6, h - 3);
+    }
+
+    private void pen(GraphicsContext g, mildtilt.template.Ink.Layer layer) {
+        switch (layer) {
+            case CUT -> {
+                g.setStroke(ink(Ink.LINE));
+                g.setLineWidth(1.6);
+                g.setLineDashes();
+            }
+            case MARK -> {
+                g.setStroke(ink(Ink.ACCENT));
+                g.setLineWidth(1);
+                g.setLineDashes(5, 3);
+            }
+        }
+    }
+}

@@ -1,0 +1,65 @@
+package mildtilt.app.make;
+
+import javafx.geometry.VPos;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.text.TextAlignment;
+import mildtilt.app.look.CanvasPane;
+import mildtilt.app.look.Fonts;
+import mildtilt.app.look.Ink;
+import mildtilt.measure.LengthText;
+import mildtilt.measure.LengthUnit;
+import mildtilt.shop.CutList;
+import mildtilt.shop.StockPlan;
+
+/** Every bar to one scale, with its cuts in order and what is left. */
+final class StockDrawing extends CanvasPane {
+
+    private static final double BAR = 17;
+    private static final double STEP = 40;
+
+    private final StockPlan plan;
+    private final LengthUnit unit;
+
+    StockDrawing(StockPlan plan, LengthUnit unit) {
+        this.plan = plan;
+        this.unit = unit;
+        setId("stock-drawing");
+        setMinHeight(STEP * plan.bars().size() + 6);
+        setPrefHeight(STEP * plan.bars().size() + 6);
+    }
+
+    @Override
+    protected void draw(GraphicsContext g, double w, double h) {
+        double longest = plan.bars().stream().mapToDouble(StockPlan.Bar::length).max().orElse(1);
+        double k = (w - 8) / longest;
+        double y = 2;
+        for (StockPlan.Bar b : plan.bars()) {
+            g.setFill(ink(Ink.FAINT));
+            g.setFont(Fonts.text(12));
+            g.setTextAlign(TextAlignment.LEFT);
+            g.setTextBaseline(VPos.TOP);
+            g.fillText(CutList.text(b.section()).text(unit) + (b.onHand() ? ", on hand, " : ", to buy, ") + LengthText.format(b.length(), unit) + ", " + LengthText.format(b.rest(), unit) + " left over", 4, y);
+            double top = y + 16;
+            g.setStroke(ink(Ink.FAINT));
+            g.setLineWidth(1);
+            g.strokeRect(4.5, top + 0.5, b.length() * k - 1, BAR);
+            double x = 4;
+            g.setTextBaseline(VPos.CENTER);
+            for (StockPlan.Cut c : b.cuts()) {
+                double wide = c.saw() * k;
+                g.setFill(ink(Ink.ACCENT));
+                g.setGlobalAlpha(0.18);
+                g.fillRect(x, top, wide, BAR + 1);
+                g.setGlobalAlpha(1);
+                g.setStroke(ink(Ink.LINE));
+                g.strokeLine(x + wide, top - 2, x + wide, top + BAR + 3);
+                g.setFill(ink(Ink.LINE));
+                if (wide > 70) {
+                    g.fillText(LengthText.format(c.saw(), unit), x + 4, top + BAR / 2 + 1, wide - 8);
+                }
+                x += wide + b.kerf() / Math.max(1, b.cuts().size()) * k;
+            }
+            y += STEP;
+        }
+    }
+}
