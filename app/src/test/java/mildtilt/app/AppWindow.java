@@ -112,7 +112,7 @@ final class AppWindow implements AutoCloseable {
                 .map(Labeled::getText);
     }
 
-    private static boolean shownInTree(Node node) {
+    static boolean shownInTree(Node node) {
         for (Node n = node; n != null; n = n.getParent()) {
             if (!n.isVisible()) {
                 return false;

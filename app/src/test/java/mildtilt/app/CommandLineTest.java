@@ -36,6 +36,26 @@ class CommandLineTest {
     }
 
     @Test
+    void makeWritesEverythingTheBenchNeedsAndRefusesWhatIsNoJob(@TempDir Path folder) throws Exception {
+        Path file = folder.resolve("demo.tilt");
+        JobFile.save(file, DemoJob.BOG_TENDER.job());
+        Said said = run("make", file.toString(), "--out", folder.resolve("bench").toString(), "--unit", "INCH");
+        assertThat(said.err).isEmpty();
+        assertThat(said.code).isZero();
+        for (String name : new String[] {"job-book.pdf", "job-card.pdf", "cut-list.csv", "joins.csv", "run-sheet.csv", "templates/templates.pdf", "templates/pitman-arm.svg", "templates/pitman-arm.dxf", "templates/jig-for-the-lower-shaft.stl"}) {
+            assertThat(folder.resolve("bench").resolve(name)).as(name).isNotEmptyFile();
+            assertThat(said.out).contains(Path.of(name).getFileName().toString());
+        }
+        assertThat(run("make", folder.resolve("none.tilt").toString(), "--out", folder.toString()).code).isEqualTo(2);
+        assertThat(run("make", file.toString()).code).as("nowhere to write to").isEqualTo(2);
+        Path taken = Files.writeString(folder.resolve("taken"), "a file");
+        Said stuck = run("make", file.toString(), "--out", taken.toString());
+        assertThat(stuck.code).isEqualTo(2);
+        assertThat(stuck.err).contains("could not be written");
+        assertThat(taken).hasContent("a file");
+    }
+
+    @Test
     void analysePrintsEveryFigureAndWritesTheCurves(@TempDir Path folder) throws Exception {
         Path file = folder.resolve("demo.tilt");
         JobFile.save(file, DemoJob.MARSH_CARRIER.job());

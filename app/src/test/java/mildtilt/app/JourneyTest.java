@@ -6,7 +6,9 @@ import static org.assertj.core.api.Assertions.within;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
+import java.util.stream.Stream;
 import javafx.geometry.Point2D;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
@@ -15,6 +17,7 @@ import javafx.scene.shape.Circle;
 import javafx.stage.Stage;
 import mildtilt.analysis.Analysis;
 import mildtilt.analysis.Headline;
+import mildtilt.app.workbench.MakeSheet;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.check.Fault;
 import mildtilt.check.Finding;
@@ -72,7 +75,7 @@ class JourneyTest {
     void fromBindingColumnToJobCard(FxRobot robot) throws Exception {
         app.settleWhole();
         // The column binds, and the window says where and why.
-        assertThat(app.text(robot, "#notes-head")).isEqualTo("Notes: 3 stop, 1 look");
+        assertThat(app.text(robot, "#notes-head")).isEqualTo("Notes: 4 stop, 1 look");
         assertThat(robot.lookup("#finding-1 .finding-what").queryAs(Label.class).getText())
                 .startsWith("Lower joint binds with the frame moved: 37.8°");
         robot.clickOn("#element-5");
@@ -80,7 +83,7 @@ class JourneyTest {
 
         // One press turns one fork to the clock angle worked out; the ripple falls.
         double rippleBefore = now(Headline.RIPPLE);
-        robot.interact(() -> robot.lookup("#finding-2-remedy-0").queryButton().requestFocus());
+        robot.interact(() -> robot.lookup("#finding-3-remedy-0").queryButton().requestFocus());
         robot.press(KeyCode.SPACE).release(KeyCode.SPACE);
         WaitForAsyncUtils.waitForFxEvents();
         app.settle();
@@ -120,6 +123,7 @@ class JourneyTest {
 
         // The job card, from the stage that makes it.
         robot.clickOn("#stage-make");
+        robot.clickOn("#make-papers-tab");
         app.chosen = folder.resolve("card.pdf");
         robot.clickOn("#save-job-card");
         AppWindow.until(() -> Files.exists(app.chosen));
@@ -234,12 +238,28 @@ class JourneyTest {
                 if (stage == WorkStage.COLUMN) {
                     everyElementsSizesCanBeRead(robot);
                 }
-                robot.lookup(".pane-head").queryAll().forEach(head -> {
+                if (stage == WorkStage.MAKE) {
+                    everySheetCanBeRead(robot);
+                }
+                robot.lookup(".pane-head").queryAll().stream().filter(AppWindow::shownInTree).forEach(head -> {
                     var at = head.localToScene(head.getLayoutBounds());
                     assertThat(at.getMaxX()).isLessThanOrEqualTo(app.stage.getScene().getWidth());
                     assertThat(at.getMaxY()).isLessThanOrEqualTo(app.stage.getScene().getHeight());
                 });
             }
+        }
+    }
+
+    private void everySheetCanBeRead(FxRobot robot) {
+        for (MakeSheet sheet : MakeSheet.values()) {
+            robot.interact(() -> app.bench.makeSheetProperty().set(sheet));
+            AppWindow.until(() -> robot.lookup("Working it out …").queryAll().stream().noneMatch(Node::isVisible));
+            robot.interact(() -> app.stage.getScene().getRoot().layout());
+            assertThat(AppWindow.cutOff(app.stage.getScene().getRoot())).as(sheet.label()).isEmpty();
+            Node shown = robot.lookup(".make-sheet").queryAll().stream().filter(Node::isVisible).findFirst().orElse(app.stage.getScene().getRoot());
+            double right = shown.localToScene(shown.getLayoutBounds()).getMaxX();
+            assertThat(Stream.of(".make-table", ".make-row", ".finding-card").flatMap(s -> shown.lookupAll(s).stream()).map(n -> n.localToScene(n.getLayoutBounds()).getMaxX()))
+                    .as(sheet.label()).allMatch(x -> x <= right + 0.5);
         }
     }
 

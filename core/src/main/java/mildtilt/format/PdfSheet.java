@@ -5,6 +5,9 @@ import java.io.InputStream;
 import java.io.OutputStream;
 import java.util.ArrayList;
 import java.util.List;
+import org.apache.fontbox.ttf.TTFParser;
+import org.apache.fontbox.ttf.TrueTypeFont;
+import org.apache.pdfbox.io.RandomAccessReadBuffer;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
@@ -84,7 +87,10 @@ final class PdfSheet implements AutoCloseable {
 
     private PDFont font(String name) throws IOException {
         try (InputStream in = PdfSheet.class.getResourceAsStream("/mildtilt/fonts/" + name)) {
-            return PDType0Font.load(document, in);
+            // Ligatures print well, but are lost when the text is searched or copied.
+            TrueTypeFont ttf = new TTFParser().parse(new RandomAccessReadBuffer(in));
+            ttf.setEnableGsub(false);
+            return PDType0Font.load(document, ttf, true);
         }
     }
 

@@ -222,7 +222,7 @@ public final class Fits {
                 told = Phrase.of("A tapered stud of {0} in a plain hole of {1}: it would rock.", Quantity.fine(t.large()), Quantity.fine(((Hole.Plain) hole).diameter()));
                 Hole.Tapered wanted = TaperFit.holeFor(t, hole.thickness());
                 if (((Hole.Plain) hole).diameter() <= wanted.small()) {
-                    ways.add(ream(rod, outer, t, wanted));
+                    ways.add(ream(rod, outer, t, wanted, hole.thickness()));
                 }
             }
             case Stud.Bolt b -> {
@@ -261,12 +261,14 @@ public final class Fits {
 
     private static void taperWays(Rod rod, boolean outer, Stud.Taper t, Hole.Tapered h, List<Way> ways) {
         Hole.Tapered wanted = TaperFit.holeFor(t, h.thickness());
-        if (wanted.large() >= h.large() - 1e-6 && wanted.small() >= h.small() - 1e-6) {
-            ways.add(ream(rod, outer, t, wanted));
+        // What is there at the depth that the reamed hole ends at.
+        double small = h.large() - h.rate() * wanted.thickness();
+        if (wanted.large() >= h.large() - 1e-6 && wanted.small() >= small - 1e-6) {
+            ways.add(ream(rod, outer, t, wanted, h.thickness()));
         } else if (wanted.small() > 0) {
             double bored = Math.ceil(Math.max(h.large(), wanted.large()) + 2 * SLEEVE_WALL);
-            ways.add(new Way(Phrase.of("Bore the arm {0}, press in a sleeve flush, reamed 1 in " + rate(t.rate()) + " to {1}, if the boss keeps {2} of metal round it", Quantity.fine(bored),
-                    Quantity.fine(wanted.large()), Quantity.length(Math.round(bored / 3))), edit(rod, outer, e -> e.withHole(Optional.of(wanted)))));
+            ways.add(new Way(faced(h.thickness(), wanted.thickness()).then(Phrase.of("Bore the arm {0}, press in a sleeve flush, reamed 1 in " + rate(t.rate()) + " to {1}, if the boss keeps {2} of metal round it", Quantity.fine(bored),
+                    Quantity.fine(wanted.large()), Quantity.length(Math.round(bored / 3)))), edit(rod, outer, e -> e.withHole(Optional.of(wanted)))));
         }
         for (double d : BOLTS) {
             if (d >= h.large() - 1e-6) {
@@ -277,8 +279,13 @@ public final class Fits {
         }
     }
 
-    private static Way ream(Rod rod, boolean outer, Stud.Taper t, Hole.Tapered wanted) {
-        return new Way(Phrase.of("Ream the arm 1 in " + rate(t.rate()) + " from the ball's side until its mouth is {0}", Quantity.fine(wanted.large())),
+    /** What is faced off an arm that is too thick for the stud. */
+    private static Phrase faced(double is, double wanted) {
+        return wanted < is - 1e-6 ? Phrase.of("Face the arm down to {0} on the nut's side, if it has that to spare. ", Quantity.length(wanted)) : Phrase.of("");
+    }
+
+    private static Way ream(Rod rod, boolean outer, Stud.Taper t, Hole.Tapered wanted, double is) {
+        return new Way(faced(is, wanted.thickness()).then(Phrase.of("Ream the arm 1 in " + rate(t.rate()) + " from the ball's side until its mouth is {0}", Quantity.fine(wanted.large()))),
                 edit(rod, outer, e -> e.withHole(Optional.of(wanted))));
     }
 

@@ -46,8 +46,12 @@ record TaperFit(double proud, double contact, double through, double play, boole
         return contact < LEAST_CONTACT * hole.thickness() ? Seating.STANDS_PROUD : through > 0 ? Seating.NUT_RUNS_OUT : Seating.FITS;
     }
 
-    /** The hole that this stud would seat in, in an arm as thick: its large end a millimetre proud, or as much as keeps its small end inside. */
-    static Hole.Tapered holeFor(Stud.Taper stud, double thickness) {
+    /**
+     * The hole that this stud would seat in: its large end a millimetre proud, or as much as keeps its small end inside; the arm as thick as it
+     * is, or faced down to the stud where that is too short for it.
+     */
+    static Hole.Tapered holeFor(Stud.Taper stud, double is) {
+        double thickness = is > (stud.length() - 1) / LEAST_CONTACT ? stud.length() - 0.5 : is;
         double proud = Math.max(1, stud.length() - thickness + 0.5);
         return new Hole.Tapered(stud.large() - stud.rate() * proud, stud.large() - stud.rate() * (proud + thickness), thickness);
     }

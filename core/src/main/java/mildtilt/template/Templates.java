@@ -1,6 +1,7 @@
 package mildtilt.template;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
@@ -187,33 +188,45 @@ public record Templates(List<FlatPattern> patterns, List<Jig> jigs, List<Phrase>
         Direction axis = c.axis(bearing.get().shaft());
         Vector u = axis.anySquare().vector();
         Vector v = axis.cross(u);
-        Optional<Reach> nearest = IntStream.range(0, 360).mapToObj(deg -> {
+        List<Reach> ways = IntStream.range(0, 360).mapToObj(deg -> {
             Direction way = u.times(Math.cos(Math.toRadians(deg))).plus(v.times(Math.sin(Math.toRadians(deg)))).direction();
             return SurfaceReach.from(middle, way, foot.get().shape()).map(h -> new Reach(way, h));
-        }).flatMap(Optional::stream).min((x, y) -> Double.compare(x.hit.far(), y.hit.far()));
-        if (nearest.isEmpty()) {
+        }).flatMap(Optional::stream).sorted(Comparator.comparingDouble(x -> x.hit.far())).toList();
+        if (ways.isEmpty()) {
             open.add(Phrase.of("\"" + b.name() + "\": a plate square to the shaft at \"" + b.bearing() + "\" does not meet \"" + b.foot() + "\"; move the bearing along, or stand it on something else."));
             return;
         }
-        foot(b, middle, axis, nearest.get(), foot.get().shape(), all, open);
+        // The nearest way on which all of the foot finds something to stand on.
+        for (Reach reach : ways) {
+            List<Spot> edge = edge(b, middle, axis, reach.way, foot.get().shape());
+            if (!edge.isEmpty()) {
+                foot(b, axis, reach, edge, all, open);
+                return;
+            }
+        }
+        open.add(Phrase.of("\"" + b.name() + "\": its foot of {0} is wider than \"" + b.foot() + "\" is there. Make it narrower.", Quantity.length(b.footWidth())));
     }
 
     private record Reach(Direction way, SurfaceReach.Hit hit) {}
 
-    /** The plate seen from the wheel, its foot down. */
-    private static void foot(Piece.BearingBracket b, Point middle, Direction axis, Reach reach, Shape shape, List<FlatPattern> all, List<Phrase> open) {
+    /** Where the foot meets what it stands on, from left to right seen from the wheel with the foot down; empty where part of it meets nothing. */
+    private static List<Spot> edge(Piece.BearingBracket b, Point middle, Direction axis, Direction way, Shape shape) {
         // Seen from the wheel along the axis, down is toward the foot; right is then down turned a quarter against the clock.
-        Vector right = reach.way.vector().cross(axis.vector());
+        Vector right = way.vector().cross(axis.vector());
         List<Spot> edge = new ArrayList<>();
         for (int i = 0; i <= FOOT_STEPS; i++) {
             double x = b.footWidth() * (i - FOOT_STEPS / 2.0) / FOOT_STEPS;
-            Optional<SurfaceReach.Hit> hit = SurfaceReach.from(middle.plus(right.times(x)), reach.way, shape);
+            Optional<SurfaceReach.Hit> hit = SurfaceReach.from(middle.plus(right.times(x)), way, shape);
             if (hit.isEmpty()) {
-                open.add(Phrase.of("\"" + b.name() + "\": its foot of {0} is wider than \"" + b.foot() + "\" is there. Make it narrower.", Quantity.length(b.footWidth())));
-                return;
+                return List.of();
             }
             edge.add(new Spot(x, -hit.get().far()));
         }
+        return edge;
+    }
+
+    /** The plate seen from the wheel, its foot down. */
+    private static void foot(Piece.BearingBracket b, Direction axis, Reach reach, List<Spot> edge, List<FlatPattern> all, List<Phrase> open) {
         double r = Math.max(b.hole() / 2, b.bolts() > 0 ? (b.boltCircle() + b.boltHole()) / 2 : 0) + b.margin();
         if (edge.stream().anyMatch(s -> s.y() > -r || Math.hypot(s.x(), s.y()) <= r)) {
             open.add(Phrase.of("\"" + b.name() + "\": the bearing is {0} from what it stands on, and its flange alone needs {1}.", Quantity.length(reach.hit.far()), Quantity.length(r)));

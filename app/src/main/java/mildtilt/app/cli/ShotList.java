@@ -25,6 +25,7 @@ import javax.imageio.ImageIO;
 import mildtilt.app.shell.MildTilt.Running;
 import mildtilt.app.workbench.Compared;
 import mildtilt.app.workbench.HandsPosition;
+import mildtilt.app.workbench.MakeSheet;
 import mildtilt.app.workbench.SideTab;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
@@ -64,7 +65,6 @@ final class ShotList {
         running.window().setY(0);
         Deque<Shot> shots = new ArrayDeque<>();
         shots.add(new Shot("column-as-opened", () -> bench.selectionProperty().set(Optional.of(new Element.JointAt(1)))));
-        shots.add(new Shot("column-clocked", () -> press(running, "#finding-2-remedy-0")));
         shots.add(new Shot("solid", () -> {
             press(running, "#show-solid");
             bench.moveHands(new HandsPosition(120, 30, -20));
@@ -78,20 +78,34 @@ final class ShotList {
             bench.edit("Move left tie-rod point on the steering arm: 14.0 mm forward, 7.0 mm to the right",
                     j -> JobPoints.moved(j, arm, JobPoints.position(j, arm).plus(new Vector(14, -7, 0))));
         }));
-        shots.add(new Shot("inch-fractions", () -> bench.lengthUnitProperty().set(LengthUnit.INCH_FRACTION)));
-        shots.add(new Shot("make-job-card", () -> {
-            bench.lengthUnitProperty().set(LengthUnit.MM);
-            bench.stageProperty().set(WorkStage.MAKE);
-        }, SETTLE.multiply(4)));
-        shots.add(new Shot("dark", () -> {
-            bench.stageProperty().set(WorkStage.COLUMN);
-            bench.selectionProperty().set(Optional.empty());
-            dark(running);
-        }));
+        making(running, shots);
         columns(running, shots);
         linkages(running, shots);
         clearances(running, shots);
         next(running, shots);
+    }
+
+    /** The sheets of the Make stage. */
+    private static void making(Running running, Deque<Shot> shots) {
+        Workbench bench = running.bench();
+        shots.add(new Shot("make-cut-list", () -> {
+            bench.open(DemoJob.MARSH_CARRIER.job(), Optional.empty());
+            bench.makeSheetProperty().set(MakeSheet.CUT_LIST);
+            bench.stageProperty().set(WorkStage.MAKE);
+        }, SETTLE.multiply(2)));
+        shots.add(new Shot("make-rods", () -> {
+            bench.lengthUnitProperty().set(LengthUnit.INCH_FRACTION);
+            bench.makeSheetProperty().set(MakeSheet.RODS);
+        }));
+        shots.add(new Shot("make-fits", () -> {
+            bench.lengthUnitProperty().set(LengthUnit.MM);
+            bench.makeSheetProperty().set(MakeSheet.FITS);
+        }));
+        shots.add(new Shot("make-order-of-work", () -> bench.makeSheetProperty().set(MakeSheet.RUN)));
+        shots.add(new Shot("make-templates-by-night", () -> {
+            bench.makeSheetProperty().set(MakeSheet.TEMPLATES);
+            dark(running);
+        }));
     }
 
     /** The uses of the side in the column stage. */
@@ -100,6 +114,7 @@ final class ShotList {
         shots.add(new Shot("phasing", () -> {
             dark(running);
             bench.open(DemoJob.BOG_TENDER.job(), Optional.empty());
+            bench.stageProperty().set(WorkStage.COLUMN);
             bench.sideTabProperty().set(SideTab.PHASING);
             pick(running, "#curve", "Gear ahead of the hands");
             bench.moveHands(new HandsPosition(60, 0, 0));
@@ -156,12 +171,6 @@ final class ShotList {
                     .withSolution(KnuckleEdits.changedBoth(j, new KnuckleChange(0, 26, 0, 0, 0))).keepingVariant("ends out")
                     .withSolution(j));
             bench.sideTabProperty().set(SideTab.VARIANTS);
-        }));
-        shots.add(new Shot("beam-axle", () -> {
-            bench.open(DemoJob.BOG_TENDER.job(), Optional.empty());
-            bench.sideTabProperty().set(SideTab.NOTES);
-            bench.moveHands(new HandsPosition(-320, 20, -30));
-            pick(running, "#curve", "Force at the rim");
         }));
     }
 

@@ -22,9 +22,7 @@ import mildtilt.runsheet.Buying;
 /** What must be bought, when it must be ordered for the wanted day, and what can be done meanwhile. */
 final class BuyingPane extends MakePane {
 
-    private static final List<String> HEADS = List.of("What", "For", "Price", "Lead days", "Order by", "Ordered", "Arrived", "");
-
-    private static final double FOR_WIDTH = 150;
+    private static final List<String> HEADS = List.of("What, and for which step", "Price", "Lead days", "Order by", "Ordered", "Arrived");
 
     BuyingPane(Workbench bench, PapersDesk desk) {
         super(bench, desk, "make-buying");
@@ -51,10 +49,6 @@ final class BuyingPane extends MakePane {
         for (int c = 0; c < HEADS.size(); c++) {
             ColumnConstraints cc = new ColumnConstraints();
             cc.setHgrow(c == 0 ? Priority.ALWAYS : Priority.NEVER);
-            if (c == 1) {
-                cc.setMinWidth(FOR_WIDTH);
-                cc.setMaxWidth(FOR_WIDTH);
-            }
             grid.getColumnConstraints().add(cc);
             grid.add(Wrap.whole(HEADS.get(c)), c, 0);
         }
@@ -89,21 +83,22 @@ final class BuyingPane extends MakePane {
         Label what = Wrap.text((n > 1 ? n + " × " : "") + item.wanted().what().text(bench.lengthUnit()), "facts-name");
         Label by = Wrap.whole(q.arrived().isPresent() ? "here" : q.ordered().isPresent() ? "ordered" : item.latest().map(d -> d + (item.late() > 0 ? ", " + item.late() + (item.late() == 1 ? " day late" : " days late") : "")).orElse("–"));
         by.getStyleClass().add(item.late() > 0 ? "brings" : "facts-figure");
-        grid.addRow(i + 1, what, Wrap.text(item.stepTitle(), "make-words"),
+        VBox named = new VBox(what, Wrap.text(item.stepTitle(), "hint"));
+        if (item.own()) {
+            named.getChildren().add(small("Take out", "buy-out-" + i, () -> make("Not to buy: " + key, m -> m.editPlan(x -> x.withoutOwnPurchase(key)))));
+        }
+        grid.addRow(i + 1, named,
                 bare(maybeNumber("Price of " + key, "buy-price-" + i, q.price(), (j, v) -> bought(j, key, x -> x.withPrice(v)))),
                 bare(maybeNumber("Lead days of " + key, "buy-lead-" + i, q.leadDays().map(Integer::doubleValue), (j, v) -> bought(j, key, x -> x.withLeadDays(v.map(d -> (int) Math.round(d)))))),
                 by,
                 bare(day("Ordered: " + key, "buy-ordered-" + i, q.ordered(), (j, d) -> bought(j, key, x -> x.withOrdered(d)))),
                 bare(day("Arrived: " + key, "buy-arrived-" + i, q.arrived(), (j, d) -> bought(j, key, x -> x.withArrived(d)))));
-        if (item.own()) {
-            grid.add(small("Take out", "buy-out-" + i, () -> make("Not to buy: " + key, m -> m.editPlan(x -> x.withoutOwnPurchase(key)))), HEADS.size() - 1, i + 1);
-        }
     }
 
     /** The control alone: the column's head is its name. */
     private static Node bare(Node named) {
         Region control = (Region) ((VBox) named).getChildren().getLast();
-        control.setMinWidth(control instanceof WordField ? 92 : 62);
+        control.setMinWidth(control instanceof WordField ? 92 : 54);
         control.setPrefWidth(control.getMinWidth());
         return control;
     }

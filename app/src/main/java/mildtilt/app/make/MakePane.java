@@ -77,7 +77,7 @@ abstract class MakePane extends FactsPane {
     /** A heading of the whole sheet, with what it is for. */
     protected final void title(String text, String about) {
         Label l = new Label(text);
-        l.getStyleClass().add("pane-head");
+        l.getStyleClass().add("make-title");
         add(l);
         if (!about.isEmpty()) {
             hint(about);
@@ -190,6 +190,7 @@ abstract class MakePane extends FactsPane {
     protected static Button small(String text, String id, Runnable run) {
         Button b = new Button(text);
         b.setId(id);
+        b.setMinWidth(USE_PREF_SIZE);
         b.setOnAction(_ -> run.run());
         return b;
     }

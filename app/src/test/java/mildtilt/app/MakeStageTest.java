@@ -1,0 +1,282 @@
+package mildtilt.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.LocalDate;
+import java.util.Optional;
+import java.util.stream.Stream;
+import javafx.event.ActionEvent;
+import javafx.scene.control.Button;
+import javafx.scene.control.ButtonBase;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.ChoiceBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.TextField;
+import javafx.scene.image.ImageView;
+import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
+import mildtilt.app.workbench.MakeSheet;
+import mildtilt.app.workbench.WorkStage;
+import mildtilt.check.Fault;
+import mildtilt.format.DemoJob;
+import mildtilt.job.Change;
+import mildtilt.job.Job;
+import mildtilt.linkage.Rod;
+import mildtilt.making.Making;
+import mildtilt.making.Piece;
+import mildtilt.making.ShaftJoin.School;
+import mildtilt.measure.LengthUnit;
+import mildtilt.rules.Rules.Welding;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.framework.junit5.Start;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** The Make stage as its users work in it: choose, measure, tick, take out. */
+@ExtendWith(ApplicationExtension.class)
+class MakeStageTest {
+
+    private AppWindow app;
+
+    @Start
+    void start(Stage stage) throws Exception {
+        app = new AppWindow(stage, DemoJob.MARSH_CARRIER.job(), AppWindow.temporary());
+        app.bench.stageProperty().set(WorkStage.MAKE);
+    }
+
+    @AfterEach
+    void close(FxRobot robot) {
+        robot.interact(app::close);
+    }
+
+    private void sheet(FxRobot robot, MakeSheet s) {
+        robot.interact(() -> app.bench.makeSheetProperty().set(s));
+        ready(robot);
+    }
+
+    /** Waits until the papers shown are of the job as it stands. */
+    private void ready(FxRobot robot) {
+        app.settle();
+        robot.sleep(250);
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    private void press(FxRobot robot, String id) {
+        robot.interact(() -> robot.lookup(id).queryAs(ButtonBase.class).fire());
+        ready(robot);
+    }
+
+    private void type(FxRobot robot, String id, String text) {
+        robot.interact(() -> {
+            TextField f = robot.lookup(id).queryAs(TextField.class);
+            f.requestFocus();
+            f.setText(text);
+            f.fireEvent(new ActionEvent());
+        });
+        ready(robot);
+    }
+
+    @SuppressWarnings("unchecked")
+    private void choose(FxRobot robot, String id, String what) {
+        robot.interact(() -> {
+            ChoiceBox<Object> box = robot.lookup(id).queryAs(ChoiceBox.class);
+            box.setValue(box.getItems().stream().filter(i -> box.getConverter().toString(i).equals(what)).findFirst().orElseThrow());
+        });
+        ready(robot);
+    }
+
+    private boolean says(FxRobot robot, String pane, String text) {
+        return robot.lookup(pane + " .label").queryAllAs(Label.class).stream().anyMatch(l -> l.getText().contains(text));
+    }
+
+    private Making making() {
+        return app.bench.job().making();
+    }
+
+    @Test
+    void aTaperThatRattlesIsReamedFromTheSheet(FxRobot robot) {
+        sheet(robot, MakeSheet.FITS);
+        assertThat(says(robot, "#fit-1", "rattles in the right steering arm")).isTrue();
+        press(robot, "#fit-1-way-0");
+        assertThat(says(robot, "#fit-1", "fits the right steering arm")).isTrue();
+        assertThat(app.bench.workedProperty().get().orElseThrow().now().findings()).noneMatch(f -> f.fault() == Fault.STUD_DOES_NOT_SEAT);
+        // Measured otherwise, it sinks; the figures follow at once.
+        type(robot, "#hole-large-right-tie-rod-outer", "16.4");
+        type(robot, "#hole-small-right-tie-rod-outer", "14.2");
+        assertThat(says(robot, "#fit-1", "It sinks 4 mm below the arm's face")).isTrue();
+        // What can't be is refused, and what was there stays.
+        Job before = app.bench.job();
+        type(robot, "#hole-small-right-tie-rod-outer", "18");
+        assertThat(app.bench.job()).isEqualTo(before);
+        assertThat(app.text(robot, "#message")).contains("large diameter must be above its small one").contains("Nothing was changed");
+        // It is all in the job's changes, and goes back with undo.
+        assertThat(app.bench.job().changes()).extracting(Change::what).anyMatch(w -> w.startsWith("Ream the arm"));
+        robot.interact(app.bench::undo);
+        robot.interact(app.bench::undo);
+        robot.interact(app.bench::undo);
+        ready(robot);
+        assertThat(app.bench.job()).isEqualTo(DemoJob.MARSH_CARRIER.job());
+        assertThat(says(robot, "#fit-1", "rattles")).isTrue();
+    }
+
+    @Test
+    void aRodIsMadeUpAndTellsWhatATurnDoes(FxRobot robot) {
+        sheet(robot, MakeSheet.RODS);
+        assertThat(says(robot, "#make-rods", "Body 171.6 mm. It grows and shrinks: 12.0 mm longer, 12.0 mm shorter.")).isTrue();
+        type(robot, "#rod-length-left-tie-rod", "192");
+        assertThat(says(robot, "#make-rods", "can only grow")).isTrue();
+        type(robot, "#rod-length-left-tie-rod", "none");
+        choose(robot, "#rod-hand-left-tie-rod-inner", "right-hand");
+        assertThat(says(robot, "#make-rods", "Both threads turn the same way")).isTrue();
+        assertThat(app.bench.workedProperty().get().orElseThrow().now().findings()).anyMatch(f -> f.fault() == Fault.ROD_CAN_NOT_BE_SET);
+        press(robot, "#rod-copy-right-tie-rod");
+        assertThat(making().rod(Rod.LEFT_TIE_ROD)).isEqualTo(making().rod(Rod.RIGHT_TIE_ROD));
+        press(robot, "#rod-drop-left-tie-rod");
+        choose(robot, "#rod-choose-left-tie-rod", "Rod end 5/8\" × 18");
+        assertThat(making().rod(Rod.LEFT_TIE_ROD).orElseThrow().outer().part().thread().label()).isEqualTo("5/8\" × 18");
+        robot.interact(() -> app.bench.lengthUnitProperty().set(LengthUnit.INCH_FRACTION));
+        ready(robot);
+        assertThat(says(robot, "#make-rods", "13 3/16\" between centres")).isTrue();
+    }
+
+    @Test
+    void theCutListFollowsTheSawAndTheStock(FxRobot robot) {
+        sheet(robot, MakeSheet.CUT_LIST);
+        assertThat(says(robot, "#table-cut-list", "173.6 mm")).isTrue();
+        type(robot, "#make-facing", "2");
+        assertThat(says(robot, "#table-cut-list", "175.6 mm")).isTrue();
+        type(robot, "#make-sets", "6");
+        assertThat(says(robot, "#table-stock-plan", "to buy")).isTrue();
+        type(robot, "#stock-length-0", "2.5m");
+        assertThat(making().workshop().stock().getFirst().length()).isEqualTo(2500);
+        press(robot, "#add-length");
+        type(robot, "#piece-name-4", "Bush");
+        type(robot, "#piece-wall-4", "none");
+        assertThat(making().pieces().get(4)).isInstanceOf(Piece.Length.class).extracting(Piece::name).isEqualTo("Bush");
+        assertThat(says(robot, "#table-cut-list", "bar Ø 25 mm")).isTrue();
+        press(robot, "#piece-out-4");
+        assertThat(making().pieces()).hasSize(4);
+        type(robot, "#make-sets", "0");
+        assertThat(app.text(robot, "#message")).contains("From 1 to 1000 sets");
+        assertThat(making().workshop().sets()).isEqualTo(6);
+    }
+
+    @Test
+    void schoolsStandSideBySideAndAForbiddenOneCanNotBeChosen(FxRobot robot) {
+        robot.interact(() -> app.bench.open(DemoJob.BOG_TENDER.job(), Optional.empty()));
+        robot.interact(() -> app.bench.stageProperty().set(WorkStage.MAKE));
+        sheet(robot, MakeSheet.JOINS);
+        for (School s : School.values()) {
+            assertThat(robot.lookup("#school-0-" + s.name().toLowerCase()).tryQuery()).isPresent();
+        }
+        assertThat(robot.lookup("#school-take-0-plug").queryButton().isDisabled()).isFalse();
+        robot.interact(() -> app.bench.edit("Forbid welds", j -> j.withRules(j.rules().withWelding(Welding.FORBIDDEN))));
+        ready(robot);
+        assertThat(robot.lookup("#school-take-0-plug").queryButton().isDisabled()).isTrue();
+        assertThat(app.bench.workedProperty().get().orElseThrow().now().findings().getFirst().fault()).isEqualTo(Fault.JOIN_FORBIDDEN);
+        press(robot, "#school-take-0-coupling");
+        assertThat(making().joins().getFirst().school()).isEqualTo(School.COUPLING);
+        assertThat(app.bench.workedProperty().get().orElseThrow().now().findings()).noneMatch(f -> f.fault() == Fault.JOIN_FORBIDDEN);
+    }
+
+    @Test
+    void stepsAreTickedDatedAndPutInAndThingsBought(FxRobot robot) {
+        sheet(robot, MakeSheet.RUN);
+        Job before = app.bench.job();
+        robot.interact(() -> robot.lookup("#tick-weld").queryAs(CheckBox.class).fire());
+        ready(robot);
+        assertThat(making().plan().mark("weld").done()).contains(LocalDate.of(2026, 11, 24));
+        assertThat(app.text(robot, "#message")).contains("should come first");
+        assertThat(says(robot, "#make-run", "done out of order")).isTrue();
+        press(robot, "#step-trial");
+        type(robot, "#run-by-trial", "second pair of eyes");
+        type(robot, "#run-add-trial", "Photograph the joints");
+        assertThat(making().plan().ownSteps()).hasSize(2);
+        press(robot, "#run-skip-trial");
+        assertThat(making().plan().mark("trial").skipped()).isTrue();
+        assertThat(app.bench.job().changes()).as("ticks have dates of their own").isEqualTo(before.changes());
+        sheet(robot, MakeSheet.BUYING);
+        type(robot, "#buy-wanted", "2026-12-20");
+        assertThat(says(robot, "#make-buying", "late to be ordered")).isTrue();
+        type(robot, "#buy-wanted", "next spring");
+        assertThat(app.text(robot, "#message")).contains("is not a day");
+        type(robot, "#buy-add", "Split pins");
+        assertThat(making().plan().ownPurchases()).containsKey("Split pins");
+        type(robot, "#buy-price-2", "33.5");
+        assertThat(says(robot, "#make-buying", "Priced so far: 343.50")).isTrue();
+        type(robot, "#buy-arrived-0", "2026-11-23");
+        assertThat(says(robot, "#make-buying", "here")).isTrue();
+    }
+
+    @Test
+    void aReadingTooColdIsSaidAtOnce(FxRobot robot) {
+        sheet(robot, MakeSheet.HEAT);
+        type(robot, "#heat-add", "Right knuckle");
+        assertThat(says(robot, "#make-heat", "A steering part of this metal (not known yet) is not welded")).isTrue();
+        choose(robot, "#heat-metal-1", "cast steel");
+        for (String[] r : new String[][] {{"0", "20", "heating"}, {"30", "120", "heating"}, {"40", "250", "between runs"}}) {
+            robot.interact(() -> {
+                robot.lookup("#heat-minutes-1").queryAs(TextField.class).setText(r[0]);
+                robot.lookup("#heat-celsius-1").queryAs(TextField.class).setText(r[1]);
+            });
+            choose(robot, "#heat-moment-1", r[2]);
+            press(robot, "#heat-take-1");
+        }
+        assertThat(making().welds().get(1).readings()).hasSize(3);
+        assertThat(says(robot, "#make-heat", "Heated to 120 °C; 150 °C was wanted before the arc.")).isTrue();
+        robot.interact(() -> robot.lookup("#heat-celsius-1").queryAs(TextField.class).setText("hot"));
+        press(robot, "#heat-take-1");
+        assertThat(making().welds().get(1).readings()).hasSize(3);
+        press(robot, "#heat-drop-1");
+        assertThat(making().welds().get(1).readings()).hasSize(2);
+    }
+
+    @Test
+    void templatesAreLookedAtAndEverythingIsTakenOut(FxRobot robot) throws Exception {
+        sheet(robot, MakeSheet.TEMPLATES);
+        choose(robot, "#template-look", "Left arm plate");
+        assertThat(says(robot, "#make-templates", "1 sheet of A4. From steer axis")).isTrue();
+        robot.interact(() -> robot.lookup("#add-template").queryAs(MenuButton.class).getItems().stream().filter(i -> "add-stay".equals(i.getId())).findFirst().orElseThrow().fire());
+        ready(robot);
+        type(robot, "#piece-into-from-4", "20");
+        assertThat(app.text(robot, "#message")).contains("no cope fits it");
+        app.chosen = AppWindow.temporary().resolve("bench");
+        sheet(robot, MakeSheet.PAPERS);
+        press(robot, "#paper-book");
+        AppWindow.until(() -> robot.lookup(".job-card-pane .hint").queryAllAs(Label.class).stream().anyMatch(l -> l.getText().startsWith("sheet 1 of")));
+        press(robot, "#paper-on");
+        AppWindow.until(() -> robot.lookup(".job-card-pane .hint").queryAllAs(Label.class).stream().anyMatch(l -> l.getText().startsWith("sheet 2 of")));
+        assertThat(robot.lookup(".job-card-pane .image-view").queryAs(ImageView.class).getImage().getWidth()).isCloseTo(1286, within(3.0));
+        robot.interact(() -> robot.lookup("#save-everything").queryAs(Button.class).fire());
+        AppWindow.until(() -> app.text(robot, "#message").contains("files are in bench"));
+        try (Stream<Path> files = Files.walk(app.chosen)) {
+            assertThat(files.map(p -> p.getFileName().toString()).toList()).contains("job-book.pdf", "steer-curve.csv", "cut-list.csv", "left-arm-plate.dxf", "stay-of-tube-coped-first-end.svg", "jig-for-19-on-19.stl");
+        }
+        // Sheets go by with a key.
+        robot.interact(() -> app.bench.makeSheetProperty().set(MakeSheet.CUT_LIST));
+        robot.press(KeyCode.CONTROL, KeyCode.M).release(KeyCode.M, KeyCode.CONTROL);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(app.bench.makeSheetProperty().get()).isEqualTo(MakeSheet.RODS);
+    }
+
+    @Test
+    void aJobWithNothingToMakeSaysWhatIsMissing(FxRobot robot) {
+        Job demo = DemoJob.MARSH_CARRIER.job();
+        robot.interact(() -> app.bench.open(new Job("nothing yet", "", demo.vehicle(), Optional.empty(), Optional.empty(), demo.targets()), Optional.empty()));
+        for (MakeSheet s : MakeSheet.values()) {
+            sheet(robot, s);
+            assertThat(app.text(robot, "#message")).as(s.label()).doesNotContain("could not");
+        }
+        sheet(robot, MakeSheet.CUT_LIST);
+        assertThat(says(robot, "#make-cut-list", "Nothing is cut yet")).isTrue();
+        sheet(robot, MakeSheet.RODS);
+        assertThat(says(robot, "#make-rods", "no steered axle yet")).isTrue();
+    }
+}

@@ -1,0 +1,107 @@
+package mildtilt.shop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.time.LocalDate;
+import java.util.List;
+import mildtilt.analysis.Analysis;
+import mildtilt.check.Fault;
+import mildtilt.check.Finding;
+import mildtilt.check.Severity;
+import mildtilt.format.DemoJob;
+import mildtilt.job.Job;
+import mildtilt.making.Section;
+import mildtilt.making.ShaftJoin;
+import mildtilt.making.ShaftJoin.School;
+import mildtilt.papers.Papers;
+import mildtilt.rules.Rules.Welding;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
+
+class JoinFiguresTest {
+
+    private final Job tender = DemoJob.BOG_TENDER.job();
+
+    private Job joined(School school, double along) {
+        return tender.editMaking(m -> m.withJoins(List.of(new ShaftJoin("Lower shaft", along, school))));
+    }
+
+    private static double polar(double outside, double inside) {
+        return Math.PI * (Math.pow(outside, 4) - Math.pow(inside, 4)) / 16 / outside;
+    }
+
+    @ParameterizedTest
+    @CsvSource({"0, 420", "0, 235", "12, 420", "15, 600"})
+    void whatTheJoinIsMadeWithCarriesWhatTheShaftDoes(double bore, double yield) {
+        Job job = joined(School.SLEEVE, 120).editColumn(c -> c.editShaft(1, s -> s.withBore(bore).withYieldMpa(yield)));
+        double shaft = polar(19, bore) * yield;
+        JoinFigures sleeve = JoinFigures.of(job, job.making().joins().getFirst()).orElseThrow();
+        Section.Tube t = (Section.Tube) sleeve.parts().getFirst().section();
+        assertThat(polar(t.outside(), t.inside()) * 235).isBetween(shaft, shaft * 1.25);
+        assertThat(t.inside()).isCloseTo(19.1, within(1e-9));
+        // Bolts: two each side, each in two planes, at the shaft's surface.
+        JoinFigures bolted = JoinFigures.of(job, job.making().joins().getFirst().withSchool(School.COUPLING)).orElseThrow();
+        String words = bolted.dimensions().get(1).pattern();
+        double m = Double.parseDouble(words.replaceAll(".*bolts M(\\d+).*", "$1"));
+        assertThat(2 * 2 * Math.PI * m * m / 4 * 0.577 * 640 * 9.5).isGreaterThan(0.577 * shaft);
+        assertThat(((Section.Tube) bolted.parts().getFirst().section()).inside()).isCloseTo(19.03, within(1e-9));
+    }
+
+    /** The pieces and gaps of a joined shaft are together as long as the shaft, by every school. */
+    @ParameterizedTest
+    @EnumSource(School.class)
+    void theCutPiecesMakeUpTheShaft(School school) {
+        Job job = joined(school, 120);
+        double whole = job.column().orElseThrow().cutLength(1);
+        CutList cuts = Papers.of(Analysis.of(job), LocalDate.EPOCH).cuts();
+        List<CutList.CutLine> pieces = cuts.lines().stream().filter(l -> l.name().startsWith("Lower shaft") && !l.name().matches(".*(sleeve|plug|coupler)")).toList();
+        double sum = pieces.stream().mapToDouble(CutList.CutLine::finished).sum();
+        switch (school) {
+            case SLEEVE -> assertThat(sum + 1.5).isCloseTo(whole, within(1e-9));
+            case COUPLING -> assertThat(sum).isCloseTo(whole, within(1e-9));
+            case ONE_PIECE -> assertThat(pieces).singleElement().satisfies(p -> assertThat(p.finished()).isCloseTo(whole, within(1e-9)));
+            // A spigot of 1.2 diameters lies inside the other piece, past the root gap.
+            case PLUG -> assertThat(sum - 1.2 * 19).isCloseTo(whole, within(1e-9));
+        }
+        assertThat(cuts.open()).isEmpty();
+    }
+
+    @Test
+    void whereWeldsAreForbiddenNoWeldedSchoolWillDo() {
+        for (School s : School.values()) {
+            for (Welding w : Welding.values()) {
+                Job job = joined(s, 120).withRules(tender.rules().withWelding(w));
+                List<Finding> found = Analysis.of(job).findings().stream().filter(f -> f.fault() == Fault.JOIN_FORBIDDEN || f.fault() == Fault.JOIN_TO_BE_TESTED).toList();
+                if (!s.welded() || w == Welding.ALLOWED) {
+                    assertThat(found).isEmpty();
+                } else {
+                    assertThat(found).singleElement().satisfies(f -> {
+                        assertThat(f.severity()).isEqualTo(w == Welding.FORBIDDEN ? Severity.STOP : Severity.LOOK);
+                        assertThat(f.remedies()).hasSize(2).allSatisfy(r -> assertThat(Analysis.of(r.edit().apply(job)).findings()).noneMatch(x -> x.fault() == f.fault()));
+                    });
+                }
+            }
+        }
+    }
+
+    @Test
+    void aJoinWhoseShaftIsGoneIsToldAndNotCutSomewhereElse() {
+        Job renamed = joined(School.SLEEVE, 120).editColumn(c -> c.editShaft(1, s -> s.withName("Middle shaft")));
+        for (Job job : List.of(renamed, joined(School.SLEEVE, 4000), joined(School.SLEEVE, 5))) {
+            Finding lost = Analysis.of(job).findings().stream().filter(f -> f.fault() == Fault.JOIN_LOST).findFirst().orElseThrow();
+            assertThat(lost.severity()).isEqualTo(Severity.STOP);
+            assertThat(Papers.of(Analysis.of(job), LocalDate.EPOCH).cuts().open()).isNotEmpty();
+            assertThat(lost.remedies().getFirst().edit().apply(job).making().joins()).isEmpty();
+        }
+    }
+
+    @Test
+    void whatTheHeatWouldReachIsNamedWithItsDistance() {
+        JoinFigures f = JoinFigures.of(joined(School.SLEEVE, 60), joined(School.SLEEVE, 60).making().joins().getFirst()).orElseThrow();
+        assertThat(f.near()).extracting(JoinFigures.Near::name).contains("Upper joint");
+        assertThat(f.near().getFirst().away()).isCloseTo(60, within(1e-9));
+    }
+}
