@@ -8,6 +8,7 @@ import mildtilt.column.Column;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
 import mildtilt.linkage.Rod;
+import mildtilt.linkage.RodEnds;
 import mildtilt.making.RodMakeUp;
 import mildtilt.making.ScrewThread.Hand;
 import mildtilt.making.ShaftJoin;
@@ -35,7 +36,10 @@ final class MakingChecks {
 
     List<Finding> findings() {
         List<Finding> all = new ArrayList<>();
-        RodFigures.of(job, train.axle()).forEach(r -> rod(r, all));
+        RodFigures.of(job, train.axle()).forEach(r -> {
+            rod(r, all);
+            tilt(r, all);
+        });
         Fits.of(job, catalogue).forEach(f -> fit(f, all));
         job.making().joins().forEach(j -> join(j, all));
         return all;
@@ -59,6 +63,10 @@ final class MakingChecks {
         }
         for (boolean outer : new boolean[] {true, false}) {
             RodFigures.EndFigures e = r.end(outer);
+            if (e.faceIn() > e.faceFar() + 1e-6) {
+                shank(r, outer, all);
+                continue;
+            }
             if (e.engaged() < e.least() - 1e-6) {
                 all.add(new Finding(Fault.ROD_SHORT_OF_THREAD, Severity.STOP, at, r.rod().label() + outer, Phrase.of(name + " has {0} of thread in at its " + Fits.label(r.rod(), outer) + "; never under {1} is wanted.",
                         Quantity.length(e.engaged()), Quantity.length(e.least())),
@@ -81,6 +89,29 @@ final class MakingChecks {
             all.add(new Finding(Fault.ROD_CAN_NOT_BE_SET, Severity.LOOK, at, r.rod().label() + "way", Phrase.of(name + " " + r.way().label() + ": {0} longer, {1} shorter.", Quantity.length(Math.max(0, r.longer())),
                     Quantity.length(Math.max(0, r.shorter()))), Phrase.of("Toe has to be set both ways after the first drive, and again when something is changed."), longerBody(r)));
         }
+    }
+
+    /** A shank with too little thread for a jam nut and the least engagement together, or too long for its hole. */
+    private static void shank(RodFigures r, boolean outer, List<Finding> all) {
+        RodMakeUp.End e = r.makeUp().end(outer);
+        all.add(new Finding(Fault.ROD_SHORT_OF_THREAD, Severity.STOP, element(r.rod()), r.rod().label() + outer + "shank", Phrase.of("The " + r.rod().label() + "'s " + Fits.label(r.rod(), outer)
+                + " has {0} of thread on a shank of {1}; a jam nut of {2} and {3} in the body do not go on it together, or its hole of {4} is too shallow.", Quantity.length(e.part().threadLength()),
+                Quantity.length(e.part().reach()), Quantity.length(e.jamNut()), Quantity.length(r.end(outer).least()), Quantity.length(r.makeUp().body().drilled())),
+                Phrase.of("There is no length at which it holds. Take an end with a longer thread, a thinner nut, or a deeper hole."), List.of()));
+    }
+
+    /** Ends that tilt less than the linkage is judged by would bind where no margin is seen to be gone. */
+    private void tilt(RodFigures r, List<Finding> all) {
+        double least = Math.min(r.makeUp().outer().part().tiltDeg(), r.makeUp().inner().part().tiltDeg());
+        Optional<Double> judged = job.axle().flatMap(a -> a.rodEnds(r.rod())).flatMap(RodEnds::allowedDeg);
+        if (judged.filter(d -> d <= least + 1e-9).isPresent()) {
+            return;
+        }
+        all.add(new Finding(Fault.ROD_END_TILTS_LESS, judged.isPresent() ? Severity.STOP : Severity.LOOK, element(r.rod()), r.rod().label() + "tilt", judged.isPresent()
+                ? Phrase.of("The " + r.rod().label() + "'s ends allow {0} of tilt, but the linkage is judged as if they allowed {1}.", Quantity.angle(least), Quantity.angle(judged.get()))
+                : Phrase.of("The " + r.rod().label() + "'s ends allow {0} of tilt, and the linkage is not judged by it.", Quantity.angle(least)),
+                Phrase.of("An end tilted past what it allows levers on its shank and breaks. Judge the linkage by the ends that are really taken."),
+                List.of(new Remedy(Phrase.of("Judge the " + r.rod().label() + " by {0}", Quantity.angle(least)), j -> j.editAxle(a -> a.editRodEnds(r.rod(), e -> e.withAllowedDeg(least)))))));
     }
 
     private static RodMakeUp opposed(RodMakeUp m) {

@@ -133,8 +133,7 @@ final class PdfSheet implements AutoCloseable {
     List<String> wrap(PDFont font, double size, double within, String text) throws IOException {
         List<String> lines = new ArrayList<>();
         StringBuilder line = new StringBuilder();
-        for (String whole : text.strip().split("\\s+")) {
-            String word = fit(font, size, within, whole);
+        for (String word : words(font, size, within, text)) {
             String longer = line.isEmpty() ? word : line + " " + word;
             if (!line.isEmpty() && textWidth(font, size, longer) > within) {
                 lines.add(line.toString());
@@ -145,6 +144,28 @@ final class PdfSheet implements AutoCloseable {
         }
         lines.add(line.toString());
         return lines;
+    }
+
+    /** The words of a text; one wider than a line in pieces that fit. */
+    private List<String> words(PDFont font, double size, double within, String text) throws IOException {
+        List<String> all = new ArrayList<>();
+        for (String word : text.strip().split("\\s+")) {
+            if (textWidth(font, size, word) <= within) {
+                all.add(word);
+                continue;
+            }
+            StringBuilder piece = new StringBuilder();
+            for (int c : word.codePoints().toArray()) {
+                String next = Character.toString(c);
+                if (!piece.isEmpty() && textWidth(font, size, piece + next) > within) {
+                    all.add(piece.toString());
+                    piece.setLength(0);
+                }
+                piece.append(next);
+            }
+            all.add(piece.toString());
+        }
+        return all;
     }
 
     /** Text shortened with an ellipsis to fit a width. */

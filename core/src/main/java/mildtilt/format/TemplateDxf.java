@@ -78,12 +78,14 @@ public final class TemplateDxf {
         return this;
     }
 
-    /** No line ends, which would end the value; and the percent sign doubled, which else begins a code. */
+    /** No line ends, which would end the value; nor what begins a code: two percent signs, a caret. */
     private static String ascii(String text) {
         StringBuilder s = new StringBuilder();
         text.chars().forEach(c -> {
-            if (c == '%') {
-                s.append("%%37");
+            if (c == '%' && s.length() > 0 && s.charAt(s.length() - 1) == '%') {
+                s.append(" %");
+            } else if (c == '^') {
+                s.append("^ ");
             } else if (c < 0x20 || c == 0x7F) {
                 s.append(' ');
             } else if (c < 0x7F) {

@@ -1,6 +1,7 @@
 package mildtilt.linkage;
 
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 import mildtilt.gear.ArmGear;
 import mildtilt.gear.Gear;
 import mildtilt.gear.RackAndPinion;
@@ -81,6 +82,21 @@ public record SteeredAxle(Gear gear, Linkage linkage, Optional<Beam> beam, Corne
                 case BellCrank b -> Optional.of(b.dragRodEnds());
                 case Shuttle s -> Optional.of(s.linkEnds());
                 case RackTieRods _, CentreLink _ -> Optional.empty();
+            };
+        };
+    }
+
+    /** A rod's ends changed; a rod without any, or that is not there, stays as it is. */
+    public SteeredAxle editRodEnds(Rod rod, UnaryOperator<RodEnds> edit) {
+        return switch (rod) {
+            case LEFT_TIE_ROD, TIE_ROD -> withCorner(Side.LEFT, left.withRodEnds(edit.apply(left.rodEnds())));
+            case RIGHT_TIE_ROD -> withCorner(Side.RIGHT, corner(Side.RIGHT).withRodEnds(edit.apply(corner(Side.RIGHT).rodEnds())));
+            case CENTRE_LINK -> this;
+            case DRAG_LINK, DRAG_ROD, SHORT_LINK -> switch (linkage) {
+                case DragLink d -> withLinkage(new DragLink(d.attachment(), edit.apply(d.ends())));
+                case BellCrank b -> withLinkage(new BellCrank(b.pivot(), b.dragRodPoint(), b.leftTieRodPoint(), b.ownRightTieRodPoint(), edit.apply(b.dragRodEnds())));
+                case Shuttle s -> withLinkage(new Shuttle(s.slide(), s.linkPoint(), s.leftInner(), s.ownRightInner(), s.travelEachWay(), edit.apply(s.linkEnds())));
+                case RackTieRods _, CentreLink _ -> this;
             };
         };
     }

@@ -7,6 +7,9 @@ public enum Metal {
     STAINLESS("stainless steel", 7900),
     ALUMINIUM("aluminium", 2700);
 
+    /** Steel of more yield than this is not to be had as plain bar, MPa. */
+    private static final double PLAIN_MOST = 300;
+
     private final String label;
     private final double density;
 
@@ -17,6 +20,11 @@ public enum Metal {
 
     public String label() {
         return label;
+    }
+
+    /** The steel that a yield strength asks for. @param mpa yield strength */
+    public static Metal ofYield(double mpa) {
+        return mpa > PLAIN_MOST ? ALLOY_STEEL : STEEL;
     }
 
     /** kg/m³. */

@@ -181,7 +181,7 @@ public record CutList(List<CutLine> lines, List<PlateLine> plates, List<String> 
                     return;
                 }
                 String name = here.isEmpty() ? s.name() : s.name() + ", piece " + (k + 1) + " of " + (here.size() + 1);
-                add(name, section, "steel, yield " + Math.round(s.yieldMpa()) + " MPa", own, before + "; " + after, gap, 1, 0, typical);
+                add(name, section, Metal.ofYield(s.yieldMpa()), "steel, yield " + Math.round(s.yieldMpa()) + " MPa", own, before + "; " + after, gap, 1, 0, typical);
                 from = to;
             }
             for (JoinFigures f : here) {
@@ -259,7 +259,7 @@ public record CutList(List<CutLine> lines, List<PlateLine> plates, List<String> 
                 case BUNGS -> "square, chamfered for the bungs' welds";
             };
             Optional<Phrase> note = b.length().isPresent() ? Optional.of(Phrase.of("There already: nothing to saw if it is this long.")) : Optional.empty();
-            add(name, section, "steel, yield " + Math.round(f.tube().yield()) + " MPa", f.body(), ends, 0, left, right, note);
+            add(name, section, Metal.ofYield(f.tube().yield()), "steel, yield " + Math.round(f.tube().yield()) + " MPa", f.body(), ends, 0, left, right, note);
             if (b.kind() == RodMakeUp.BodyKind.BUNGS && section instanceof Section.Tube t) {
                 for (boolean outer : new boolean[] {true, false}) {
                     add((both ? "Tie rod" : capital(rod.label())) + " bung, " + (outer ? "outer" : "inner"), new Section.Bar(t.inside()), "steel that welds", b.threaded(),

@@ -97,8 +97,9 @@ public record Templates(List<FlatPattern> patterns, List<Jig> jigs, List<Phrase>
         }
         boolean marked = c.liesBetweenJoints(shaft);
         double clocking = c.shafts().get(shaft).clockingDeg();
+        boolean fork = gearEnd ? marked : shaft > 0;
         for (int half = 0; half < 2; half++) {
-            if (!gearEnd || marked) {
+            if (fork) {
                 double x = at(round, (gearEnd ? clocking : 0) + 180.0 * half);
                 inks.add(line(x, gearEnd ? 0 : 5, x, gearEnd ? STRIP - 5 : STRIP));
                 inks.add(new Ink.Words(new Spot(x + 2.6, gearEnd ? 10 : 13), 2.2, true, Phrase.of(gearEnd ? "gear-end fork" : "fork pin")));
@@ -110,10 +111,10 @@ public record Templates(List<FlatPattern> patterns, List<Jig> jigs, List<Phrase>
             inks.add(new Ink.Words(new Spot(0, -5), 3, false, Phrase.of("this edge on the cut line")));
         }
         Phrase how = Phrase.of("Scribe a straight line along the shaft. Wrap the strip round, wheel end up, print outside, 12 on that line. ").then(
-                !gearEnd ? Phrase.of("The two long lines are where the wheel-end fork's pin comes out. ")
-                        : marked ? Phrase.of("The two long lines are the gear-end fork's pin: {0} " + ForkMark.way(clocking) + " from the wheel-end fork, seen from the wheel. ", Quantity.angle(Math.abs(clocking)))
-                        : Phrase.of("This end takes no fork of its own to be clocked. "))
-                .then("The line across is the fork's face. If the strip does not close to half a millimetre, it was not printed at full size, or the shaft is another.");
+                fork && !gearEnd ? Phrase.of("The two long lines are where the wheel-end fork's pin comes out. ")
+                        : fork ? Phrase.of("The two long lines are the gear-end fork's pin: {0} " + ForkMark.way(clocking) + " from the wheel-end fork, seen from the wheel. ", Quantity.angle(Math.abs(clocking)))
+                        : Phrase.of("Nothing has to be clocked at this end. "))
+                .then("The line across is how far it goes in. If the strip does not close to half a millimetre, it was not printed at full size, or the shaft is another.");
         return new FlatPattern(name + " strip", how, Optional.empty(), inks);
     }
 

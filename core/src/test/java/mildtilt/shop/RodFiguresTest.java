@@ -13,6 +13,7 @@ import mildtilt.geometry.Axis;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 import mildtilt.job.Job;
+import mildtilt.linkage.AxleSolver;
 import mildtilt.linkage.Corner;
 import mildtilt.linkage.Rod;
 import mildtilt.linkage.RodTube;
@@ -24,6 +25,7 @@ import mildtilt.making.RodMakeUp.BodyKind;
 import mildtilt.making.ScrewThread;
 import mildtilt.making.ScrewThread.Hand;
 import mildtilt.making.Stud;
+import mildtilt.measure.LengthUnit;
 import mildtilt.shop.RodFigures.Way;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -125,6 +127,35 @@ class RodFiguresTest {
         RodFigures r = figures(made(bungs), 190);
         double tips = r.body() - (96 - r.outer().faceShort()) - (96 - r.inner().faceShort());
         assertThat(r.betweenTips().orElseThrow()).isCloseTo(tips, within(1e-9)).isNegative();
+    }
+
+    @Test
+    void anEndThatTiltsLessThanTheLinkageIsJudgedByIsToldAndTakenOver() {
+        Job demo = DemoJob.MARSH_CARRIER.job();
+        Job job = demo.editMaking(m -> m.withRod(Rod.LEFT_TIE_ROD, m.rod(Rod.LEFT_TIE_ROD).map(r -> r.withEnd(true, r.outer().withPart(END)))));
+        Finding f = found(job, Fault.ROD_END_TILTS_LESS);
+        assertThat(f.what().text(LengthUnit.MM)).contains("allow 14.0° of tilt, but the linkage is judged as if they allowed 25.0°");
+        Job judged = f.remedies().getFirst().edit().apply(job);
+        assertThat(judged.axle().orElseThrow().rodEnds(Rod.LEFT_TIE_ROD).orElseThrow().allowedDeg()).contains(14.0);
+        assertThat(Analysis.of(judged).findings()).noneMatch(x -> x.fault() == Fault.ROD_END_TILTS_LESS && x.about().startsWith("left"));
+        // Every rod's own ends are changed and no other's.
+        for (DemoJob d : DemoJob.values()) {
+            SteeredAxle axle = d.job().axle().orElseThrow();
+            for (Rod rod : new AxleSolver(axle).lengths().keySet()) {
+                SteeredAxle changed = axle.editRodEnds(rod, e -> e.withAllowedDeg(7));
+                axle.rodEnds(rod).ifPresent(_ -> assertThat(changed.rodEnds(rod).orElseThrow().allowedDeg()).as(d + " " + rod).contains(7.0));
+            }
+        }
+    }
+
+    private static Finding found(Job job, Fault fault) {
+        return Analysis.of(job).findings().stream().filter(x -> x.fault() == fault).findFirst().orElseThrow(() -> new AssertionError(fault + " not found"));
+    }
+
+    @Test
+    void aShankTooShortForNutAndEngagementIsAStopOfItsOwn() {
+        Job job = DemoJob.MARSH_CARRIER.job().editMaking(m -> m.withRod(Rod.LEFT_TIE_ROD, m.rod(Rod.LEFT_TIE_ROD).map(r -> r.withEnd(true, r.outer().withPart(END.withShank(52, 30))))));
+        assertThat(found(job, Fault.ROD_SHORT_OF_THREAD).what().text(LengthUnit.MM)).contains("30.0 mm of thread").contains("8.0 mm").contains("24.0 mm");
     }
 
     /** Against the knuckle turned by a small angle and the rod measured again. */

@@ -32,7 +32,7 @@ final class CutListPane extends MakePane {
     protected void show(Papers p) {
         Making m = p.analysis().job().making();
         title("Cut list", "Finished is what the piece is in the end; the saw is set to the longer figure, for facing. Lengths are of the plan: mock up before a shaft is cut.");
-        p.table("cut-list").ifPresentOrElse(t -> table(t, "piece", "section", "finished_mm", "saw_mm", "ends", "left", "right", "sets", "mass_kg"),
+        p.table("cut-list").ifPresentOrElse(t -> table(t, "piece+section+material", "finished_mm", "saw_mm", "ends", "weld_gap_mm", "left", "right", "sets", "mass_kg"),
                 () -> hint("Nothing is cut yet: no shaft of the column is marked as cut here, and no rod has its ends chosen."));
         p.table("plates").ifPresent(t -> table(t, "piece", "thickness_mm", "how", "count", "mass_each_kg"));
         say("All of it {0}, sliding halves not counted.", Quantity.mass(p.cuts().mass()));

@@ -3,12 +3,14 @@ package mildtilt.app.make;
 import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 import javafx.geometry.HPos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -195,13 +197,14 @@ abstract class MakePane extends FactsPane {
         return b;
     }
 
-    /** Some columns of one of the papers' tables. @param keys of the columns, as in the CSV */
+    /** Some columns of one of the papers' tables. @param keys of the columns, as in the CSV; with a plus, others told in small below the first */
     protected final void table(Table t, String... keys) {
         GridPane grid = new GridPane();
         grid.getStyleClass().addAll("facts-grid", "make-table");
         grid.setId("table-" + t.file());
         for (int c = 0; c < keys.length; c++) {
-            int at = t.keys().indexOf(keys[c]);
+            String[] parts = keys[c].split("\\+");
+            int at = t.keys().indexOf(parts[0]);
             boolean figures = t.figures(at);
             ColumnConstraints cc = new ColumnConstraints();
             cc.setHalignment(figures ? HPos.RIGHT : HPos.LEFT);
@@ -217,7 +220,13 @@ abstract class MakePane extends FactsPane {
             head.setMinWidth(USE_PREF_SIZE);
             grid.add(head, c, 0);
             for (int r = 0; r < t.rows().size(); r++) {
-                grid.add(cell(t.rows().get(r).get(at), c == 0), c, r + 1);
+                List<Cell> row = t.rows().get(r);
+                Node cell = cell(row.get(at), c == 0);
+                if (parts.length > 1) {
+                    String below = Arrays.stream(parts).skip(1).map(k -> row.get(t.keys().indexOf(k)).text(bench.lengthUnit())).filter(x -> !x.isEmpty()).collect(Collectors.joining(" · "));
+                    cell = new VBox(cell, Wrap.text(below, "hint"));
+                }
+                grid.add(cell, c, r + 1);
             }
         }
         add(grid);

@@ -32,6 +32,7 @@ import mildtilt.linkage.Corner;
 import mildtilt.linkage.DragLink;
 import mildtilt.linkage.Linkage;
 import mildtilt.linkage.RackTieRods;
+import mildtilt.linkage.Rod;
 import mildtilt.linkage.RodEnds;
 import mildtilt.linkage.RodTube;
 import mildtilt.linkage.Shuttle;
@@ -103,13 +104,11 @@ final class AxleFields {
                             x -> x.withAttachment(new DragLink.Attachment.OnTieRod(v))))
                             .meaning("Where the drag link meets the tie rod: 0 at its left end, 1 at its right."));
                 }
-                all.addAll(rodEnds(d.ends(), "", (j, e) -> withLinkage(j, DragLink.class, x -> new DragLink(x.attachment(), e.apply(x.ends())))));
+                all.addAll(rodEnds(d.ends(), "", (j, e) -> j.editAxle(x -> x.editRodEnds(Rod.DRAG_LINK, e))));
                 yield all;
             }
-            case BellCrank b -> rodEnds(b.dragRodEnds(), "", (j, e) -> withLinkage(j, BellCrank.class, x -> new BellCrank(x.pivot(),
-                    x.dragRodPoint(), x.leftTieRodPoint(), x.ownRightTieRodPoint(), e.apply(x.dragRodEnds()))));
-            case Shuttle s -> rodEnds(s.linkEnds(), "", (j, e) -> withLinkage(j, Shuttle.class, x -> new Shuttle(x.slide(), x.linkPoint(),
-                    x.leftInner(), x.ownRightInner(), x.travelEachWay(), e.apply(x.linkEnds()))));
+            case BellCrank b -> rodEnds(b.dragRodEnds(), "", (j, e) -> j.editAxle(x -> x.editRodEnds(Rod.DRAG_ROD, e)));
+            case Shuttle s -> rodEnds(s.linkEnds(), "", (j, e) -> j.editAxle(x -> x.editRodEnds(Rod.SHORT_LINK, e)));
             case RackTieRods _ -> List.of();
         };
     }

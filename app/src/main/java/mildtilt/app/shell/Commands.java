@@ -282,6 +282,10 @@ final class Commands {
                 Single joints in pairs, or a double joint. Two single joints clocked to cancel are cheap and need the right angles; a double \
                 joint is even at any angle, is long, and unless it centres itself wants a bearing on both sides.
 
+                Joins in shafts. A sleeve shows what was done and costs no length, and wants two welds tested; a press fit with plug welds hides \
+                them and wants a lathe; one piece has nothing to come apart and is made anew if it was wrong; a bolted coupling takes no heat, \
+                is thick, weakens the shaft by its holes, and every nut must be locked.
+
                 Two parallel shafts joined by a chain or a belt are not offered. When a chain jumps, a belt strips or either comes off, the wheel \
                 turns and the vehicle does not: nothing is left that is positive between hands and gear. Route shafts and joints around \
                 instead, or use a gear made for steering.""", 640));
