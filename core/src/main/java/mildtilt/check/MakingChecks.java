@@ -134,14 +134,23 @@ final class MakingChecks {
         Phrase what = Phrase.of(f.what() + " " + f.seating().label() + " in the " + f.into() + ". ").then(f.told());
         String about = f.rod().get().rod().label() + f.rod().get().outer();
         if (f.seating().bad()) {
-            boolean thread = f.kind() == Fits.Kind.THREAD;
-            all.add(new Finding(thread ? Fault.THREADS_DIFFER : Fault.STUD_DOES_NOT_SEAT, Severity.STOP, at, about, what, thread
-                    ? Phrase.of("Threads that differ go together for a turn or two and hold nothing.")
-                    : Phrase.of("A tapered stud holds by its taper alone: one that rocks, sinks or touches at one edge works loose and breaks. Try every one with blue."), ways));
+            Fault fault = switch (f.seating()) {
+                case SHALLOW, THIN -> Fault.BODY_TOO_WEAK;
+                default -> f.kind() == Fits.Kind.THREAD ? Fault.THREADS_DIFFER : Fault.STUD_DOES_NOT_SEAT;
+            };
+            all.add(new Finding(fault, Severity.STOP, at, about, what, why(fault), ways));
         } else if (f.seating() == Seating.SINGLE_SHEAR) {
             all.add(new Finding(Fault.STUD_IN_SINGLE_SHEAR, Severity.LOOK, at, about, what,
                     Phrase.of("A rod end bolted to one side of an arm bends its bolt at every turn. Practice differs: some authorities forbid it, most builders hold the bolt on both sides."), ways));
         }
+    }
+
+    private static Phrase why(Fault fault) {
+        return Phrase.of(switch (fault) {
+            case THREADS_DIFFER -> "Threads that differ go together for a turn or two and hold nothing.";
+            case BODY_TOO_WEAK -> "A thread with little metal round it, or cut to part of its depth, splits or strips. Take a thicker tube, a smaller thread, or bungs that leave the metal.";
+            default -> "A tapered stud holds by its taper alone: one that rocks, sinks or touches at one edge works loose and breaks. Try every one with blue.";
+        });
     }
 
     private void join(ShaftJoin j, List<Finding> all) {

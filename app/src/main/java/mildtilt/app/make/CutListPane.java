@@ -35,7 +35,9 @@ final class CutListPane extends MakePane {
         p.table("cut-list").ifPresentOrElse(t -> table(t, "piece+section+material", "finished_mm", "saw_mm", "ends", "weld_gap_mm", "left", "right", "sets", "mass_kg"),
                 () -> hint("Nothing is cut yet: no shaft of the column is marked as cut here, and no rod has its ends chosen."));
         p.table("plates").ifPresent(t -> table(t, "piece", "thickness_mm", "how", "count", "mass_each_kg"));
-        say("All of it {0}, sliding halves not counted.", Quantity.mass(p.cuts().mass()));
+        if (p.cuts().mass() > 0) {
+            say("All of it {0}, sliding halves not counted.", Quantity.mass(p.cuts().mass()));
+        }
         for (CutList.CutLine l : p.cuts().lines()) {
             l.note().ifPresent(n -> hint(Phrase.of(l.name() + ": ").then(n).text(bench.lengthUnit())));
         }
