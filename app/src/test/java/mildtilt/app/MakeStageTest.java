@@ -164,7 +164,7 @@ class MakeStageTest {
         press(robot, "#piece-out-4");
         assertThat(making().pieces()).hasSize(4);
         type(robot, "#make-sets", "0");
-        assertThat(app.text(robot, "#message")).contains("From 1 to 1000 sets");
+        assertThat(app.text(robot, "#message")).contains("From 1 to 100 sets");
         assertThat(making().workshop().sets()).isEqualTo(6);
     }
 

@@ -5,12 +5,17 @@ import static mildtilt.format.JobWriter.object;
 
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import mildtilt.analysis.Analysis;
 import mildtilt.check.Finding;
 import mildtilt.measure.LengthUnit;
+import mildtilt.papers.Cell;
+import mildtilt.papers.Papers;
+import mildtilt.papers.Table;
 import mildtilt.phasing.ForkMark;
 import mildtilt.shop.BenchSheet;
 
@@ -19,6 +24,8 @@ import mildtilt.shop.BenchSheet;
  * absent figure is null, never NaN.
  */
 public final class AnalysisJson {
+
+    private static final Set<String> NOT_OF_MAKING = Set.of("joints", "shafts", "points", "changes", "buying", "run-sheet");
 
     private AnalysisJson() {}
 
@@ -36,6 +43,7 @@ public final class AnalysisJson {
         analysis.steer().ifPresent(s -> root.set("linkage", SteerJson.tree(analysis, s)));
         analysis.clearance().ifPresent(c -> root.set("clearance", ClearanceJson.tree(c)));
         root.set("bench", bench(analysis.bench()));
+        root.set("making", making(analysis));
         ArrayNode findings = root.putArray("findings");
         analysis.findings().forEach(f -> findings.add(finding(f)));
         if (!positions.isEmpty()) {
@@ -63,6 +71,30 @@ public final class AnalysisJson {
             ObjectNode line = rods.addObject();
             line.put("name", r.rod().label());
             number(line, "centre_to_centre_mm", r.length());
+        }
+        return o;
+    }
+
+    /** The tables of the papers, but for those that hang on the day or are told elsewhere: a list of rows each, under the keys of the CSV. */
+    private static ObjectNode making(Analysis analysis) {
+        ObjectNode o = object();
+        for (Table t : Papers.of(analysis, LocalDate.EPOCH).tables()) {
+            if (!NOT_OF_MAKING.contains(t.file())) {
+                ArrayNode rows = o.putArray(t.file().replace('-', '_'));
+                t.rows().forEach(r -> rows.add(row(t, r)));
+            }
+        }
+        return o;
+    }
+
+    private static ObjectNode row(Table t, List<Cell> cells) {
+        ObjectNode o = object();
+        for (int i = 0; i < cells.size(); i++) {
+            switch (cells.get(i).raw()) {
+                case Double d -> number(o, t.keys().get(i), d);
+                case Long n -> o.put(t.keys().get(i), n);
+                case Object words -> o.put(t.keys().get(i), words.toString());
+            }
         }
         return o;
     }

@@ -138,8 +138,8 @@ public sealed interface Piece {
     }
 
     private static void counts(String name, int left, int right) {
-        if (left < 0 || right < 0 || left + right < 1 || left + right > 1000) {
-            throw new ImpossibleGeometryException("Of \"" + name + "\" at least one and at most a thousand are made.");
+        if (left < 0 || right < 0 || left + right < 1 || left + right > 200) {
+            throw new ImpossibleGeometryException("Of \"" + name + "\" at least one and at most two hundred are made.");
         }
     }
 }

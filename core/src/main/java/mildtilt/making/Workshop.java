@@ -53,8 +53,8 @@ public record Workshop(
     /** @param length mm; @param count of that length on hand */
     public record StockBar(Section section, Metal metal, double length, int count) {
         public StockBar {
-            if (!(length > 0) || count < 1 || count > 1000) {
-                throw new ImpossibleGeometryException("A bar on hand has a length, and there are 1 to 1000 of it.");
+            if (!(length > 0) || count < 1 || count > 200) {
+                throw new ImpossibleGeometryException("A bar on hand has a length, and there are 1 to 200 of it.");
             }
         }
     }
@@ -62,8 +62,8 @@ public record Workshop(
     /** @throws ImpossibleGeometryException naming the figure that can't be */
     public Workshop {
         stock = List.copyOf(stock);
-        if (sets < 1 || sets > 1000) {
-            throw new ImpossibleGeometryException("From 1 to 1000 sets can be made.");
+        if (sets < 1 || sets > 100) {
+            throw new ImpossibleGeometryException("From 1 to 100 sets can be made.");
         }
         if (!(kerf >= 0 && kerf < 20) || !(facing >= 0 && facing < 50) || !(rootGap >= 0 && rootGap < 10)) {
             throw new ImpossibleGeometryException("Saw kerf, facing and root gap can't be negative, nor as wide as that.");

@@ -57,17 +57,17 @@ final class Tables {
 
     private static Table stock(StockPlan plan) {
         List<List<Cell>> rows = new ArrayList<>();
-        for (StockPlan.Bar b : plan.bars()) {
+        plan.alike().forEach((b, alike) -> {
             Map<StockPlan.Cut, Long> cuts = b.cuts().stream().collect(Collectors.groupingBy(c -> c, LinkedHashMap::new, Collectors.counting()));
             Phrase said = Phrase.of("");
             for (Map.Entry<StockPlan.Cut, Long> c : cuts.entrySet()) {
                 said = said.then(said.pattern().isEmpty() ? "" : "; ").then(Phrase.of((c.getValue() > 1 ? c.getValue() + " × " : "") + c.getKey().name() + " {0}", mm(c.getKey().saw())));
             }
-            rows.add(List.of(Cell.of(CutList.text(b.section())), Cell.of(b.metal().label()), Cell.of(b.onHand() ? "on hand" : "to buy"), Cell.of(mm(b.length())), Cell.of(said), Cell.of(mm(b.kerf())),
+            rows.add(List.of(Cell.of(CutList.text(b.section())), Cell.of(b.metal().label()), Cell.of(b.onHand() ? "on hand" : "to buy"), Cell.of(alike), Cell.of(mm(b.length())), Cell.of(said), Cell.of(mm(b.kerf())),
                     Cell.of(mm(b.rest())), Cell.of(Quantity.percent(100 * b.lostPart())), Cell.of(b.least() ? "least" : "good, not proved least")));
-        }
-        return new Table("stock-plan", "Stock plan", List.of("section", "metal", "bar", "length_mm", "cuts_in_order", "kerf_mm", "left_over_mm", "lost_and_left_pct", "solve"),
-                List.of("Section", "Metal", "Bar", "Length", "Cuts, in order", "Kerf", "Left over", "Lost and left", "Layout"), rows);
+        });
+        return new Table("stock-plan", "Stock plan", List.of("section", "metal", "bar", "bars", "length_mm", "cuts_in_order", "kerf_mm", "left_over_mm", "lost_and_left_pct", "solve"),
+                List.of("Section", "Metal", "Bar", "Bars", "Length", "Cuts, in order", "Kerf", "Left over", "Lost and left", "Layout"), rows);
     }
 
     private static Table joints(Papers p) {

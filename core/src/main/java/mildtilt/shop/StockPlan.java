@@ -1,13 +1,16 @@
 package mildtilt.shop;
 
+import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.BitSet;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.IntStream;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
 import mildtilt.making.Metal;
 import mildtilt.making.Section;
 import mildtilt.making.Workshop;
@@ -27,6 +30,8 @@ import mildtilt.making.Workshop;
 public record StockPlan(List<Bar> bars, List<Cut> tooLong) {
 
     private static final int MOST_BRANCHES = 200_000;
+    /** Of more pieces than this the quick layouts are taken; with so many they come as near as makes no matter. */
+    private static final int MOST_SEARCHED = 600;
     private static final double EXACT = 1e-6;
 
     /** One piece off a bar. @param saw length, mm */
@@ -88,18 +93,17 @@ public record StockPlan(List<Bar> bars, List<Cut> tooLong) {
             solve(kind, less.stream().filter(c -> c.saw <= longest + EXACT).toList(), shop, bars, tooLong);
             return;
         }
-        for (int b = 0; b < search.bars(place); b++) {
-            int bar = b;
-            List<Cut> in = IntStream.range(0, place.length).filter(i -> place[i] == bar).mapToObj(fit::get).toList();
-            if (in.isEmpty()) {
-                continue;
-            }
+        Map<Integer, List<Cut>> byBar = new TreeMap<>();
+        for (int i = 0; i < place.length; i++) {
+            byBar.computeIfAbsent(place[i], _ -> new ArrayList<>()).add(fit.get(i));
+        }
+        byBar.forEach((bar, in) -> {
             double length = search.length(bar);
             double sum = in.stream().mapToDouble(Cut::saw).sum();
             // The last cut is not needed where the piece ends with the bar.
             double kerf = Math.min(in.size() * shop.kerf(), length - sum);
-            bars.add(new Bar(kind.section, kind.metal, bar < onHand.size(), length, in, kerf, Math.max(0, length - sum - kerf), search.proved()));
-        }
+            bars.add(new Bar(kind.section, kind.metal, bar < onHand.size(), length, List.copyOf(in), kerf, Math.max(0, length - sum - kerf), search.proved()));
+        });
     }
 
     /** Bars on hand are numbered first, shortest first; bars bought follow. A bar and every piece are taken a kerf longer, which counts every cut but one that ends with the bar. */
@@ -113,6 +117,7 @@ public record StockPlan(List<Bar> bars, List<Cut> tooLong) {
         private int bought;
         private double usedOnHand;
         private int branches;
+        private final boolean proved;
 
         Search(double[] pieces, double[] onHand, double usual, double kerf) {
             this.pieces = pieces;
@@ -127,7 +132,12 @@ public record StockPlan(List<Bar> bars, List<Cut> tooLong) {
             bought = Integer.MAX_VALUE;
             quick(true);
             quick(false);
-            place(0, new int[pieces.length], room(), 0);
+            if (pieces.length <= MOST_SEARCHED) {
+                place(0, new int[pieces.length], room(), 0);
+                proved = branches < MOST_BRANCHES;
+            } else {
+                proved = bought == least(0, 0, Arrays.stream(onHand).map(l -> l + kerf).sum());
+            }
         }
 
         int[] best() {
@@ -135,11 +145,7 @@ public record StockPlan(List<Bar> bars, List<Cut> tooLong) {
         }
 
         boolean proved() {
-            return branches < MOST_BRANCHES;
-        }
-
-        int bars(int[] place) {
-            return Arrays.stream(place).max().orElse(-1) + 1;
+            return proved;
         }
 
         double length(int bar) {
@@ -156,35 +162,51 @@ public record StockPlan(List<Bar> bars, List<Cut> tooLong) {
 
         /** The longest first, into the bar that it fills best. @param handFirst whether a bar on hand is begun before a bought one */
         private void quick(boolean handFirst) {
-            double[] room = room();
-            boolean[] begun = new boolean[room.length];
+            // By the room they have left, the bars that may be used.
+            TreeMap<Double, ArrayDeque<Integer>> open = new TreeMap<>();
+            BitSet begun = new BitSet();
+            for (int b = 0; b < onHand.length && handFirst; b++) {
+                put(open, onHand[b] + kerf, b);
+            }
             int[] at = new int[pieces.length];
             int count = 0;
             for (int i = 0; i < pieces.length; i++) {
-                int where = -1;
-                for (int b = 0; b < onHand.length + count; b++) {
-                    boolean may = begun[b] || handFirst && b < onHand.length;
-                    if (may && room[b] >= pieces[i] + kerf - EXACT && (where < 0 || room[b] < room[where])) {
-                        where = b;
+                double need = pieces[i] + kerf;
+                Map.Entry<Double, ArrayDeque<Integer>> fits = open.ceilingEntry(need - EXACT);
+                double room;
+                if (fits != null) {
+                    room = fits.getKey();
+                    at[i] = fits.getValue().pop();
+                    if (fits.getValue().isEmpty()) {
+                        open.remove(room);
                     }
-                }
-                if (where < 0) {
-                    if (usual + EXACT >= pieces[i]) {
-                        where = onHand.length + count++;
-                    } else {
-                        for (int b = 0; b < onHand.length && where < 0; b++) {
-                            where = !begun[b] && room[b] >= pieces[i] + kerf - EXACT ? b : -1;
-                        }
-                        if (where < 0) {
-                            return;
-                        }
+                } else if (usual + EXACT >= pieces[i]) {
+                    room = usual + kerf;
+                    at[i] = onHand.length + count++;
+                } else {
+                    int b = 0;
+                    while (b < onHand.length && (begun.get(b) || onHand[b] + kerf < need - EXACT)) {
+                        b++;
                     }
+                    if (b == onHand.length) {
+                        return;
+                    }
+                    room = onHand[b] + kerf;
+                    at[i] = b;
                 }
-                begun[where] = true;
-                room[where] -= pieces[i] + kerf;
-                at[i] = where;
+                begun.set(at[i]);
+                put(open, room - need, at[i]);
             }
             keep(at, count);
+        }
+
+        private static void put(TreeMap<Double, ArrayDeque<Integer>> open, double room, int bar) {
+            open.computeIfAbsent(room, _ -> new ArrayDeque<>()).push(bar);
+        }
+
+        /** How many bars are bought at least, with what is left to place and so much room in what there is. */
+        private int least(int piece, int count, double free) {
+            return count + (int) Math.ceil(Math.max(0, suffix[piece] - free) / (usual + kerf) - EXACT);
         }
 
         private void keep(int[] at, int count) {
@@ -208,7 +230,7 @@ public record StockPlan(List<Bar> bars, List<Cut> tooLong) {
             for (int b = 0; b < onHand.length + count; b++) {
                 free += room[b];
             }
-            int least = count + (int) Math.ceil(Math.max(0, suffix[piece] - free) / (usual + kerf) - EXACT);
+            int least = least(piece, count, free);
             // Nothing bought can't be bettered in what is bought; how much on hand is begun is then all there is to gain.
             if (least > bought || least == bought && onHand.length == 0) {
                 return;
@@ -243,6 +265,11 @@ public record StockPlan(List<Bar> bars, List<Cut> tooLong) {
             }
             return false;
         }
+    }
+
+    /** Bars sawn alike, with how many of each. */
+    public Map<Bar, Long> alike() {
+        return bars.stream().collect(Collectors.groupingBy(b -> b, LinkedHashMap::new, Collectors.counting()));
     }
 
     /** How many bars of a section are bought. */

@@ -22,6 +22,7 @@ import mildtilt.job.Change;
 import mildtilt.job.Job;
 import mildtilt.linkage.Rod;
 import mildtilt.making.Hole;
+import mildtilt.making.Making;
 import mildtilt.making.Metal;
 import mildtilt.making.Piece;
 import mildtilt.making.Piece.ArmOf;
@@ -212,6 +213,14 @@ class PapersFilesTest {
         assertThat(taken.making()).isEqualTo(job.making());
         assertThat(taken.changes()).isEqualTo(job.changes());
         assertThat(JobReader.read(JobWriter.write(taken))).isEqualTo(taken);
+    }
+
+    @Test
+    void aFileFromBeforeHasNothingMadeUp() throws Exception {
+        Job plain = demo.withMaking(Making.NONE);
+        String text = JobWriter.write(plain);
+        assertThat(text).doesNotContain("making").doesNotContain("changes");
+        assertThat(JobReader.read(text.replace("\"version\" : 5", "\"version\" : 4"))).isEqualTo(plain);
     }
 
     /** Each: what is replaced in the file, by what, and what the refusal must say. */

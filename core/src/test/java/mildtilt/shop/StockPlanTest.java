@@ -22,7 +22,7 @@ class StockPlanTest {
     private static StockPlan plan(double kerf, double usual, List<StockBar> onHand, double... pieces) {
         List<CutList.CutLine> lines = new ArrayList<>();
         for (int i = 0; i < pieces.length; i++) {
-            lines.add(new CutList.CutLine("p" + i, Optional.of(BAR), Phrase.of("bar"), Metal.STEEL, "steel", pieces[i], pieces[i], "", 0, 1, 0, 1, Optional.empty(), Optional.empty()));
+            lines.add(new CutList.CutLine("p" + pieces[i], Optional.of(BAR), Phrase.of("bar"), Metal.STEEL, "steel", pieces[i], pieces[i], "", 0, 1, 0, 1, Optional.empty(), Optional.empty()));
         }
         return StockPlan.of(new CutList(lines, List.of(), List.of(), List.of()), Workshop.USUAL.withSaw(kerf, 0, 0).withUsualBar(usual).withStock(onHand));
     }
@@ -105,6 +105,17 @@ class StockPlanTest {
         StockPlan plan = plan(2, 1000, List.of(onHand(1500, 1)), 1400, 1300, 2000, 500);
         assertThat(plan.tooLong()).extracting(StockPlan.Cut::saw).containsExactlyInAnyOrder(2000.0, 1400.0);
         sound(plan, 4, 2);
+    }
+
+    @Test
+    void moreThanAnyoneMakesIsLaidOutAllTheSame() {
+        double[] pieces = new double[40_000];
+        Arrays.fill(pieces, 0, 20_000, 171.6);
+        Arrays.fill(pieces, 20_000, 40_000, 18.0);
+        StockPlan plan = plan(2, 3000, List.of(), pieces);
+        sound(plan, 40_000, 2);
+        assertThat(plan.alike().size()).isLessThan(20);
+        assertThat((double) plan.bars().size()).isLessThan(1.02 * Math.ceil((Arrays.stream(pieces).sum() + 80_000) / 3002));
     }
 
     @Test

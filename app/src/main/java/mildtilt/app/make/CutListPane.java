@@ -66,7 +66,7 @@ final class CutListPane extends MakePane {
             hint("Nothing to saw from bar.");
         } else {
             add(new StockDrawing(p.stock(), bench.lengthUnit()));
-            table(p.table("stock-plan").orElseThrow(), "section", "metal", "bar", "length_mm", "cuts_in_order", "kerf_mm", "left_over_mm", "solve");
+            table(p.table("stock-plan").orElseThrow(), "section+metal", "bar", "bars", "length_mm", "cuts_in_order", "kerf_mm", "left_over_mm", "solve");
         }
         p.stock().lostPart().ifPresent(part -> say("{0} of these bars becomes saw dust or is left over.", Quantity.percent(100 * part)));
         for (StockPlan.Cut c : p.stock().tooLong()) {

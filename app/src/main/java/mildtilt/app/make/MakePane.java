@@ -23,8 +23,8 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 import mildtilt.app.facts.FactsPane;
+import mildtilt.app.look.Choices;
 import mildtilt.app.look.MeasureField;
 import mildtilt.app.look.WordField;
 import mildtilt.app.look.Wrap;
@@ -163,22 +163,9 @@ abstract class MakePane extends FactsPane {
     }
 
     protected final <T> ChoiceBox<T> choiceBox(String id, List<T> from, Optional<T> chosen, Function<T, String> name, Consumer<T> take) {
-        ChoiceBox<T> box = new ChoiceBox<>();
-        box.setId(id);
-        box.setConverter(new StringConverter<>() {
-            @Override
-            public String toString(T v) {
-                return v == null ? "" : name.apply(v);
-            }
-
-            @Override
-            public T fromString(String text) {
-                throw new UnsupportedOperationException("a choice is never typed");
-            }
-        });
         List<T> all = new ArrayList<>(from);
         chosen.filter(c -> !all.contains(c)).ifPresent(c -> all.addFirst(c));
-        box.getItems().setAll(all);
+        ChoiceBox<T> box = Choices.of(all, name, id, "");
         chosen.ifPresent(box::setValue);
         box.valueProperty().addListener((_, _, now) -> {
             if (now != null) {

@@ -1,5 +1,7 @@
 package mildtilt.app.make;
 
+import java.util.LinkedHashMap;
+import java.util.Map;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.text.TextAlignment;
@@ -17,28 +19,32 @@ final class StockDrawing extends CanvasPane {
     private static final double BAR = 17;
     private static final double STEP = 40;
 
-    private final StockPlan plan;
+    /** More layouts than these are told in the table alone. */
+    private static final int MOST = 12;
+
+    private final Map<StockPlan.Bar, Long> bars = new LinkedHashMap<>();
     private final LengthUnit unit;
 
     StockDrawing(StockPlan plan, LengthUnit unit) {
-        this.plan = plan;
+        plan.alike().entrySet().stream().limit(MOST).forEach(e -> bars.put(e.getKey(), e.getValue()));
         this.unit = unit;
         setId("stock-drawing");
-        setMinHeight(STEP * plan.bars().size() + 6);
-        setPrefHeight(STEP * plan.bars().size() + 6);
+        setMinHeight(STEP * bars.size() + 6);
+        setPrefHeight(STEP * bars.size() + 6);
     }
 
     @Override
     protected void draw(GraphicsContext g, double w, double h) {
-        double longest = plan.bars().stream().mapToDouble(StockPlan.Bar::length).max().orElse(1);
+        double longest = bars.keySet().stream().mapToDouble(StockPlan.Bar::length).max().orElse(1);
         double k = (w - 8) / longest;
         double y = 2;
-        for (StockPlan.Bar b : plan.bars()) {
+        for (Map.Entry<StockPlan.Bar, Long> e : bars.entrySet()) {
+            StockPlan.Bar b = e.getKey();
             g.setFill(ink(Ink.FAINT));
             g.setFont(Fonts.text(12));
             g.setTextAlign(TextAlignment.LEFT);
             g.setTextBaseline(VPos.TOP);
-            g.fillText(CutList.text(b.section()).text(unit) + (b.onHand() ? ", on hand, " : ", to buy, ") + LengthText.format(b.length(), unit) + ", " + LengthText.format(b.rest(), unit) + " left over", 4, y);
+            g.fillText((e.getValue() > 1 ? e.getValue() + " × " : "") + CutList.text(b.section()).text(unit) + (b.onHand() ? ", on hand, " : ", to buy, ") + LengthText.format(b.length(), unit) + ", " + LengthText.format(b.rest(), unit) + " left over", 4, y);
             double top = y + 16;
             g.setStroke(ink(Ink.FAINT));
             g.setLineWidth(1);

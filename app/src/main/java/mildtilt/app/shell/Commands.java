@@ -54,15 +54,16 @@ final class Commands {
         this.window = window;
         this.bench = bench;
         this.documents = documents;
+        PaperSaving papers = documents.papers(window);
         groups.add(new Group("Job", List.of(
                 always("Open…", "Shortcut+O", () -> documents.open(window)),
                 always("Save", "Shortcut+S", () -> documents.save(window)),
                 always("Save as…", "Shortcut+Shift+S", () -> documents.saveAs(window)),
-                always("Save the job card as PDF…", "Shortcut+P", () -> documents.saveJobCard(window)),
-                always("Save the job book as PDF…", "Shortcut+Shift+P", () -> documents.saveJobBook(window)),
-                always("Save all templates…", "Shortcut+T", () -> documents.saveTemplates(window)),
-                always("Save everything for the bench…", "Shortcut+Shift+E", () -> documents.saveEverything(window)),
-                always("Save tables and curves as CSV…", "Shortcut+E", () -> documents.saveCsv(window)),
+                always("Save the job card as PDF…", "Shortcut+P", papers::jobCard),
+                always("Save the job book as PDF…", "Shortcut+Shift+P", papers::jobBook),
+                always("Save all templates…", "Shortcut+T", papers::templates),
+                always("Save everything for the bench…", "Shortcut+Shift+E", papers::everything),
+                always("Save tables and curves as CSV…", "Shortcut+E", papers::csv),
                 always("Take in a scan…", "Shortcut+I", () -> documents.openScan(window)),
                 unkeyed("Save a copy of the catalogue…", () -> documents.saveCatalogue(window)),
                 unkeyed("Use a catalogue…", () -> documents.openCatalogue(window)),

@@ -5,7 +5,6 @@ import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.time.Clock;
-import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -17,27 +16,18 @@ import javafx.scene.control.ButtonBar;
 import javafx.scene.control.ButtonType;
 import javafx.scene.control.Label;
 import javafx.stage.Window;
-import mildtilt.analysis.Analysis;
-import mildtilt.app.make.MakeStagePane;
 import mildtilt.app.shell.FilePrompt.Kind;
 import mildtilt.app.workbench.Workbench;
-import mildtilt.format.CsvFiles;
 import mildtilt.format.DemoJob;
-import mildtilt.format.JobBookPdf;
-import mildtilt.format.JobCardPdf;
 import mildtilt.format.JobFile;
 import mildtilt.format.JobFileException;
-import mildtilt.format.PapersFiles;
 import mildtilt.format.RulesFile;
 import mildtilt.format.ScanFile;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
 import mildtilt.making.Making;
-import mildtilt.measure.LengthUnit;
 import mildtilt.obstacle.Obstacle;
-import mildtilt.papers.Papers;
 import mildtilt.rules.Rules;
-import mildtilt.steer.Grid;
 
 /** Opening, saving, putting out. Whatever goes wrong is told, and what was open stays as it was. */
 public final class Documents {
@@ -110,7 +100,7 @@ public final class Documents {
     }
 
     public boolean saveAs(Window owner) {
-        return prompt.save(owner, "Save the job", Kind.JOB, suggested()).map(p -> saveTo(owner, p)).orElse(false);
+        return prompt.save(owner, "Save the job", Kind.JOB, suggested(bench)).map(p -> saveTo(owner, p)).orElse(false);
     }
 
     private boolean saveTo(Window owner, Path file) {
@@ -126,93 +116,16 @@ public final class Documents {
         }
     }
 
-    private String suggested() {
+    /** A file name for what is open, without ending. */
+    static String suggested(Workbench bench) {
         String name = bench.job().title().toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\p{N}]+", "-")
                 .replaceAll("^-|-$", "");
         return name.isEmpty() ? "job" : name;
     }
 
-    public void saveJobCard(Window owner) {
-        Job job = bench.job();
-        LengthUnit unit = bench.lengthUnit();
-        String file = fileName();
-        prompt.save(owner, "Save the job card", Kind.CARD, suggested() + "-job-card").ifPresent(p -> put(owner, () -> {
-            JobFile.replace(p, JobCardPdf.write(analysed(job), unit, LocalDate.now(clock), file));
-            return "The job card is in " + p.getFileName() + ".";
-        }));
-    }
-
-    public void saveJobBook(Window owner) {
-        Job job = bench.job();
-        LengthUnit unit = bench.lengthUnit();
-        String file = fileName();
-        prompt.save(owner, "Save the job book", Kind.CARD, suggested() + "-job-book").ifPresent(p -> put(owner, () -> {
-            JobFile.replace(p, JobBookPdf.write(papers(job), unit, LocalDate.now(clock), file));
-            return "The job book is in " + p.getFileName() + ".";
-        }));
-    }
-
-    public void saveTemplates(Window owner) {
-        Job job = bench.job();
-        LengthUnit unit = bench.lengthUnit();
-        prompt.folder(owner, "Folder for the templates").ifPresent(p -> put(owner, () -> {
-            int n = PapersFiles.templates(papers(job), unit, p).size();
-            return n == 0 ? "There is no template to save yet." : n + " template files are in " + p.getFileName() + ".";
-        }));
-    }
-
-    /** Job book, card, tables, curves, templates: all of it. */
-    public void saveEverything(Window owner) {
-        Job job = bench.job();
-        LengthUnit unit = bench.lengthUnit();
-        String file = fileName();
-        prompt.folder(owner, "Folder for everything the bench needs").ifPresent(p -> put(owner, () -> {
-            Papers papers = papers(job);
-            int n = PapersFiles.write(papers, unit, LocalDate.now(clock), file, p).size() + CsvFiles.curves(papers.analysis(), p).size();
-            return n + " files are in " + p.getFileName() + ".";
-        }));
-    }
-
     /** What the Make stage can take out. */
-    public MakeStagePane.Saving saving(Window owner) {
-        return new MakeStagePane.Saving() {
-            @Override
-            public void jobCard() {
-                saveJobCard(owner);
-            }
-
-            @Override
-            public void jobBook() {
-                saveJobBook(owner);
-            }
-
-            @Override
-            public void csv() {
-                saveCsv(owner);
-            }
-
-            @Override
-            public void templates() {
-                saveTemplates(owner);
-            }
-
-            @Override
-            public void everything() {
-                saveEverything(owner);
-            }
-        };
-    }
-
-    private String fileName() {
-        return bench.fileProperty().get().map(f -> f.getFileName().toString()).orElse("not saved yet");
-    }
-
-    private Papers papers(Job job) {
-        return Papers.of(analysed(job), LocalDate.now(clock));
-    }
-
-    private Analysis analysed(Job job) {
-        return Analysis.of(job, Grid.USUAL, bench.catalogueProperty().get());
+    public PaperSaving papers(Window owner) {
+        return new PaperSaving(owner, bench, prompt, clock, put -> put(owner, put));
     }
 
     public void saveRules(Window owner) {
@@ -315,16 +228,8 @@ public final class Documents {
         }
     }
 
-    public void saveCsv(Window owner) {
-        Job job = bench.job();
-        prompt.folder(owner, "Folder for the CSV files").ifPresent(p -> put(owner, () -> {
-            Papers papers = papers(job);
-            int n = CsvFiles.curves(papers.analysis(), p).size() + PapersFiles.tables(papers, p).size();
-            return n + " CSV files are in " + p.getFileName() + ".";
-        }));
-    }
-
-    private interface Put {
+    /** Writes something and tells what. */
+    interface Put {
         String write() throws IOException;
     }
 

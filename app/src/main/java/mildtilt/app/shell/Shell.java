@@ -62,7 +62,7 @@ public final class Shell {
         this.bench = bench;
         documents = new Documents(bench, recovery, own, prompt, clock);
         bay = new BayPane(bench);
-        MakeStagePane making = new MakeStagePane(bench, clock, documents.saving(window));
+        MakeStagePane making = new MakeStagePane(bench, clock, documents.papers(window));
         VariantsTable variants = new VariantsTable(bench);
         UnrolledStrip unrolled = new UnrolledStrip(bench);
         unrolled.visibleProperty().bind(Bindings.createBooleanBinding(

@@ -1,0 +1,105 @@
+package mildtilt.app.shell;
+
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.function.Consumer;
+import javafx.stage.Window;
+import mildtilt.analysis.Analysis;
+import mildtilt.app.make.MakeStagePane;
+import mildtilt.app.shell.Documents.Put;
+import mildtilt.app.shell.FilePrompt.Kind;
+import mildtilt.app.workbench.Workbench;
+import mildtilt.catalogue.Catalogue;
+import mildtilt.format.CsvFiles;
+import mildtilt.format.JobBookPdf;
+import mildtilt.format.JobCardPdf;
+import mildtilt.format.JobFile;
+import mildtilt.format.PapersFiles;
+import mildtilt.job.Job;
+import mildtilt.measure.LengthUnit;
+import mildtilt.papers.Papers;
+import mildtilt.steer.Grid;
+
+/** Asks where to, and writes what goes to the bench, of the job as it stands then. */
+public final class PaperSaving implements MakeStagePane.Saving {
+
+    private final Window owner;
+    private final Workbench bench;
+    private final FilePrompt prompt;
+    private final Clock clock;
+    private final Consumer<Put> put;
+
+    /** @param put writes beside the interface and tells what came of it */
+    PaperSaving(Window owner, Workbench bench, FilePrompt prompt, Clock clock, Consumer<Put> put) {
+        this.owner = owner;
+        this.bench = bench;
+        this.prompt = prompt;
+        this.clock = clock;
+        this.put = put;
+    }
+
+    /** What is written, made ready on the interface thread: what is changed after is not in it. */
+    private record Now(Job job, Catalogue catalogue, LengthUnit unit, String file, LocalDate day) {}
+
+    private Now now() {
+        return new Now(bench.job(), bench.catalogueProperty().get(), bench.lengthUnit(), bench.fileProperty().get().map(f -> f.getFileName().toString()).orElse("not saved yet"), LocalDate.now(clock));
+    }
+
+    private static Papers papers(Now now) {
+        return Papers.of(Analysis.of(now.job, Grid.USUAL, now.catalogue), now.day);
+    }
+
+    private String suggested() {
+        return Documents.suggested(bench);
+    }
+
+    @Override
+    public void jobCard() {
+        Now now = now();
+        prompt.save(owner, "Save the job card", Kind.CARD, suggested() + "-job-card").ifPresent(p -> put.accept(() -> {
+            JobFile.replace(p, JobCardPdf.write(papers(now).analysis(), now.unit, now.day, now.file));
+            return "The job card is in " + p.getFileName() + ".";
+        }));
+    }
+
+    @Override
+    public void jobBook() {
+        Now now = now();
+        prompt.save(owner, "Save the job book", Kind.CARD, suggested() + "-job-book").ifPresent(p -> put.accept(() -> {
+            JobFile.replace(p, JobBookPdf.write(papers(now), now.unit, now.day, now.file));
+            return "The job book is in " + p.getFileName() + ".";
+        }));
+    }
+
+    @Override
+    public void csv() {
+        Now now = now();
+        prompt.folder(owner, "Folder for the CSV files").ifPresent(p -> put.accept(() -> {
+            Papers papers = papers(now);
+            return told(CsvFiles.curves(papers.analysis(), p).size() + PapersFiles.tables(papers, p).size(), "CSV files", p);
+        }));
+    }
+
+    @Override
+    public void templates() {
+        Now now = now();
+        prompt.folder(owner, "Folder for the templates").ifPresent(p -> put.accept(() -> {
+            int n = PapersFiles.templates(papers(now), now.unit, p).size();
+            return n == 0 ? "There is no template to save yet." : told(n, "template files", p);
+        }));
+    }
+
+    @Override
+    public void everything() {
+        Now now = now();
+        prompt.folder(owner, "Folder for everything the bench needs").ifPresent(p -> put.accept(() -> {
+            Papers papers = papers(now);
+            return told(PapersFiles.write(papers, now.unit, now.day, now.file, p).size() + CsvFiles.curves(papers.analysis(), p).size(), "files", p);
+        }));
+    }
+
+    private static String told(int n, String what, Path folder) {
+        return n + " " + what + " are in " + folder.getFileName() + ".";
+    }
+}
