@@ -77,6 +77,11 @@ final class MakingChecks {
                         Quantity.length(e.faceIn() - e.faceOut())), Phrase.of("It can't be screwed together to its length. Shorten the body, or drill deeper."), longerBody(r)));
             }
         }
+        RodMakeUp.Body body = r.makeUp().body();
+        if (body.kind() == RodMakeUp.BodyKind.BUNGS && r.body() < 2 * body.threaded()) {
+            all.add(new Finding(Fault.BODY_TOO_WEAK, Severity.STOP, at, r.rod().label() + "bungs", Phrase.of(name + "'s body is {0} long, less than its two bungs of {1}.", Quantity.length(r.body()), Quantity.length(body.threaded())),
+                    Phrase.of("The bungs meet inside. Take shorter ones, or one bar tapped from both ends."), List.of()));
+        }
         if (r.betweenTips().filter(t -> t < 1).isPresent()) {
             all.add(new Finding(Fault.ROD_CAN_NOT_BE_SET, Severity.LOOK, at, r.rod().label() + "tips", Phrase.of(name + "'s shanks meet inside its body {0} before it is at its shortest.", Quantity.length(-r.betweenTips().get())),
                     Phrase.of("It can't be shortened as far as its threads would let it."), List.of()));
@@ -167,6 +172,8 @@ final class MakingChecks {
             all.add(new Finding(Fault.JOIN_LOST, Severity.LOOK, at, "form", Phrase.of(j.shaft() + " is not round along its length: at the join it must be turned round first."),
                     Phrase.of("A sleeve or coupler holds only what it fits all round."), List.of()));
         }
+        figures.get().noRoom().ifPresent(why -> all.add(new Finding(Fault.JOIN_LOST, Severity.STOP, at, "room", Phrase.of("The join in " + j.shaft() + " (" + j.school().label() + ") has no room there. ").then(why),
+                Phrase.of("A sleeve or coupler that meets a fork can't be put on, and the cut list would be wrong. Move it, or make the shaft from one piece."), room(j))));
         switch (figures.get().verdict()) {
             case ALLOWED -> { }
             case TESTED -> all.add(new Finding(Fault.JOIN_TO_BE_TESTED, Severity.LOOK, at, "", Phrase.of("The join in " + j.shaft() + " (" + j.school().label() + ") is welded: the rule set \"" + job.rules().name() + "\" wants it tested."),
@@ -174,6 +181,21 @@ final class MakingChecks {
             case FORBIDDEN -> all.add(new Finding(Fault.JOIN_FORBIDDEN, Severity.STOP, at, "", Phrase.of("The join in " + j.shaft() + " (" + j.school().label() + ") is welded, which the rule set \"" + job.rules().name() + "\" forbids."),
                     Phrase.of("Where welds in a steering shaft are forbidden no weld will do, however good. Machine the shaft from one piece, or couple it with bolts."), unwelded(j)));
         }
+    }
+
+    /** Where the join goes on the shaft, in the middle of what is free; else the shaft from one piece. */
+    private List<Remedy> room(ShaftJoin j) {
+        List<Remedy> all = new ArrayList<>();
+        Column c = job.column().orElseThrow();
+        int i = JoinFigures.of(job, j).orElseThrow().shaft();
+        double free = (c.wheelEndFit(i).engagement() + c.cutLength(i) - c.gearEndFit(i).engagement()) / 2 + c.wheelEndFit(i).shortening();
+        ShaftJoin moved = j.at(Math.round(free));
+        if (JoinFigures.of(job, moved).filter(f -> f.noRoom().isEmpty()).isPresent()) {
+            all.add(new Remedy(Phrase.of("Move the join to {0} along", Quantity.length(moved.along())), x -> x.editMaking(m -> m.withJoins(m.joins().stream().map(o -> o.equals(j) ? moved : o).toList()))));
+        }
+        all.add(new Remedy(Phrase.of("Instead: " + ShaftJoin.School.ONE_PIECE.label()),
+                x -> x.editMaking(m -> m.withJoins(m.joins().stream().map(o -> o.equals(j) ? o.withSchool(ShaftJoin.School.ONE_PIECE) : o).toList()))));
+        return all;
     }
 
     private static List<Remedy> unwelded(ShaftJoin j) {

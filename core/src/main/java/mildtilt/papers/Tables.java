@@ -154,8 +154,9 @@ final class Tables {
                     for (JoinFigures.Near n : j.near()) {
                         near = near.then(near.pattern().isEmpty() ? "" : "; ").then(Phrase.of(n.name() + " at {0}", mm(n.away())));
                     }
+                    Phrase told = j.noRoom().map(why -> Phrase.of("NO ROOM: ").then(why).then(" ")).orElse(Phrase.of("")).then(dims);
                     return List.of(Cell.of(j.join().shaft()), Cell.of(mm(j.join().along())), Cell.of(j.join().school().label()), Cell.of(j.verdict().label()), Cell.of(Quantity.fine(j.runOut())),
-                            Cell.of(Quantity.fine(j.runOutAtBearings())), Cell.of(dims), Cell.of(near), Cell.of(j.costs()));
+                            Cell.of(Quantity.fine(j.runOutAtBearings())), Cell.of(told), Cell.of(near), Cell.of(j.costs()));
                 }).toList());
     }
 

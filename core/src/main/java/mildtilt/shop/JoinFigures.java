@@ -34,12 +34,13 @@ import mildtilt.rules.Rules;
  * @param runOut most run-out of the joined shaft beside the join, dial reading, mm
  * @param runOutAtBearings most run-out where a bearing sits, dial reading, mm
  * @param near bearings and joints that the heat or the weld's current would reach, with their distance, mm
+ * @param noRoom why it does not go on the shaft there; empty where it does
  * @param costs what this school costs
  */
 public record JoinFigures(
         ShaftJoin join, int shaft, double along, Verdict verdict, String wheelSideEnd, String gearSideEnd, double wheelSideExtra,
         double gearSideExtra, double rootGap, List<Part> parts, List<Phrase> dimensions, double runOut, double runOutAtBearings,
-        List<Near> near, String costs) {
+        List<Near> near, Optional<Phrase> noRoom, String costs) {
 
     /** @param count for one join */
     public record Part(String name, Section section, String material, double length, String ends, int count, Phrase note) {}
@@ -70,6 +71,8 @@ public record JoinFigures(
     private static final double BOLT_YIELD = 640;
     private static final double SHEAR = 0.577;
     private static final double[] BOLTS = {6, 8, 10, 12, 14, 16, 20, 24};
+    /** Half of what a bearing takes up along a shaft, mm. */
+    private static final double BEARING = 10;
     /** Heat travels this far along a shaft before it harms grease and seals, mm. */
     private static final double HEAT_REACH = 150;
 
@@ -149,7 +152,7 @@ public record JoinFigures(
             double leg = Math.ceil(throat() * Math.sqrt(2) * 2) / 2;
             Part part = new Part(shaft.name() + " sleeve", Section.round(outside, inside), "steel that welds", length, "faced square, bored to slip on", 1,
                     Phrase.of("Bored {0} to slip on without shake.", Quantity.fine(inside)));
-            return figures("butt end bevelled 30°", "butt end bevelled 30°", -gap / 2, -gap / 2, gap, List.of(part), List.of(
+            return figures("butt end bevelled 30°", "butt end bevelled 30°", -gap / 2, -gap / 2, gap, 1.5 * d + leg, List.of(part), List.of(
                     Phrase.of("Sleeve {0} outside, bored {1}, {2} long: {3} over either end.", Quantity.fine(outside), Quantity.fine(inside), Quantity.length(length), Quantity.length((length - gap) / 2)),
                     Phrase.of("Butt weld over a root gap of {0} first, ground flush; then a fillet of {1} leg round either end of the sleeve.", Quantity.length(gap), Quantity.length(leg)),
                     Phrase.of("Two holes of {0} in the sleeve's middle to see that both ends meet.", Quantity.length(Math.max(3, Math.round(d / 5))))),
@@ -191,7 +194,7 @@ public record JoinFigures(
             double each = 1.5 * d;
             Part part = new Part(shaft.name() + " plug", new Section.Bar(bore), "steel that welds", 2 * each, "turned to press in, 1 mm × 30° lead at both ends", 1,
                     Phrase.of("Turned {0} to {1}: {2} to {3} over the bore.", Quantity.fine(bore + 0.02), Quantity.fine(bore + 0.05), Quantity.fine(0.02), Quantity.fine(0.05)));
-            return figures("bevelled 30°, bored for the plug", "bevelled 30°, bored for the plug", -gap / 2, -gap / 2, gap, List.of(part), List.of(
+            return figures("bevelled 30°, bored for the plug", "bevelled 30°, bored for the plug", -gap / 2, -gap / 2, gap, each, List.of(part), List.of(
                     Phrase.of("Plug pressed {0} into either tube.", Quantity.length(each)), plugText(),
                     Phrase.of("Butt weld round over a root gap of {0}.", Quantity.length(gap)), vent()),
                     "Nothing stands out from the shaft; needs a lathe for the press fit, and welds to be tested. The plug closes the tube: vent it.");
@@ -200,7 +203,7 @@ public record JoinFigures(
         private JoinFigures spigot() {
             double spigot = Math.round(0.6 * d);
             double deep = 1.2 * d;
-            return figures("bored for the spigot, bevelled 30°", "turned to a spigot, bevelled 30°", -gap / 2, -gap / 2 + deep + gap, gap, List.of(), List.of(
+            return figures("bored for the spigot, bevelled 30°", "turned to a spigot, bevelled 30°", -gap / 2, -gap / 2 + deep + gap, gap, deep, List.of(), List.of(
                     Phrase.of("Spigot {0} on the gear-side piece, {1} long, turned {2} to {3} over its bore.", Quantity.fine(spigot), Quantity.length(deep), Quantity.fine(0.02), Quantity.fine(0.05)),
                     plugText(), Phrase.of("Butt weld round over a root gap of {0}, down to the spigot.", Quantity.length(gap)), vent()),
                     "Nothing stands out from the shaft; needs a lathe for the press fit, and welds to be tested. The spigot alone carries about a fifth: the welds do the work.");
@@ -215,7 +218,7 @@ public record JoinFigures(
         }
 
         private JoinFigures onePiece() {
-            return figures("as the shaft's end", "as the shaft's end", 0, 0, 0, List.of(), List.of(
+            return figures("as the shaft's end", "as the shaft's end", 0, 0, 0, 0, List.of(), List.of(
                     Phrase.of("No join: one bar of {0} and {1} length, ends cut on it.", Quantity.fine(d), Quantity.length(column.cutLength(index))),
                     Phrase.of("A radius of {0} at every step in diameter; no tool marks across.", Quantity.length(Math.max(1, Math.round(d / 10))))),
                     "Nothing to come apart and nothing to test; the dearest, and the whole shaft is made anew if its length was wrong.");
@@ -240,7 +243,7 @@ public record JoinFigures(
             double left = Math.max(0, 1 - size * d * d / 6 * 16 / (Math.PI * twist()));
             Part part = new Part(shaft.name() + " coupler", Section.round(outside, inside), "steel", 2 * each, "faced square, reamed to a close slide", 1,
                     Phrase.of("Reamed {0}.", Quantity.fine(inside)));
-            return figures("faced square, cross-drilled in the coupler", "faced square, cross-drilled in the coupler", 0, 0, 0, List.of(part), List.of(
+            return figures("faced square, cross-drilled in the coupler", "faced square, cross-drilled in the coupler", 0, 0, 0, each, List.of(part), List.of(
                     Phrase.of("Coupler {0} outside, reamed {1}, {2} long: {3} on either shaft.", Quantity.fine(outside), Quantity.fine(inside), Quantity.length(2 * each), Quantity.length(each)),
                     Phrase.of("On either side " + bolts + " bolts M" + Math.round(size) + " class 8.8 right through, plain shank in the shear planes, a quarter turn apart and {0} between; reamed to fit, "
                             + "each with a new prevailing-torque nut.", Quantity.length(3 * size)),
@@ -248,10 +251,28 @@ public record JoinFigures(
                     "No heat and nothing to test, and it comes apart; the heaviest and thickest, weakens the shaft by its holes, and every nut has to be locked and looked at.");
         }
 
-        private JoinFigures figures(String wheelEnd, String gearEnd, double wheelExtra, double gearExtra, double rootGap, List<Part> parts, List<Phrase> dims, String costs) {
+        private JoinFigures figures(String wheelEnd, String gearEnd, double wheelExtra, double gearExtra, double rootGap, double reach, List<Part> parts, List<Phrase> dims, String costs) {
             double runOut = job.rules().outOfLine();
             return new JoinFigures(join, index, along, JoinFigures.verdict(job.rules(), join.school()), wheelEnd, gearEnd, wheelExtra, gearExtra, rootGap, parts, dims,
-                    runOut, runOut / 2, near(), costs);
+                    runOut, runOut / 2, near(), noRoom(reach), costs);
+        }
+
+        /** What is on the join has to stay clear of both forks and of every bearing. */
+        private Optional<Phrase> noRoom(double reach) {
+            double toWheelFork = along - column.wheelEndFit(index).engagement();
+            double toGearFork = column.cutLength(index) - along - column.gearEndFit(index).engagement();
+            if (reach > Math.min(toWheelFork, toGearFork)) {
+                return Optional.of(Phrase.of("It takes {0} on either side of the join; there are {1} to what its wheel end goes into and {2} to what its gear end goes into.", Quantity.length(reach),
+                        Quantity.length(Math.max(0, toWheelFork)), Quantity.length(Math.max(0, toGearFork))));
+            }
+            Optional<ShaftJoin> other = job.making().joins().stream().filter(o -> o != join && !o.equals(join) && o.shaft().equals(join.shaft()) && reach > 0 && Math.abs(o.along() - join.along()) < 2 * reach)
+                    .findFirst();
+            if (other.isPresent()) {
+                return other.map(o -> Phrase.of("Another join is {0} from it, and each takes {1} on either side.", Quantity.length(Math.abs(o.along() - join.along())), Quantity.length(reach)));
+            }
+            double from = column.wheelEndFit(index).shortening();
+            return column.bearings().stream().filter(b -> b.shaft() == index && reach > 0 && Math.abs(b.along() - from - along) < reach + BEARING).findFirst()
+                    .map(b -> Phrase.of("\"" + b.name() + "\" sits {0} from the join, and it takes {1} on either side.", Quantity.length(Math.abs(b.along() - from - along)), Quantity.length(reach)));
         }
 
         private List<Near> near() {

@@ -9,6 +9,7 @@ import mildtilt.analysis.Analysis;
 import mildtilt.check.Fault;
 import mildtilt.check.Finding;
 import mildtilt.check.Severity;
+import mildtilt.column.Bearing;
 import mildtilt.format.DemoJob;
 import mildtilt.job.Job;
 import mildtilt.making.Section;
@@ -96,6 +97,21 @@ class JoinFiguresTest {
             assertThat(Papers.of(Analysis.of(job), LocalDate.EPOCH).cuts().open()).isNotEmpty();
             assertThat(lost.remedies().getFirst().edit().apply(job).making().joins()).isEmpty();
         }
+    }
+
+    @Test
+    void aSleeveThatMeetsAForkOrABearingHasNoRoom() {
+        Job tight = joined(School.SLEEVE, 180);
+        Finding f = Analysis.of(tight).findings().stream().filter(x -> x.fault() == Fault.JOIN_LOST).findFirst().orElseThrow();
+        assertThat(f.severity()).isEqualTo(Severity.STOP);
+        assertThat(f.remedies()).isNotEmpty().allSatisfy(r -> assertThat(Analysis.of(r.edit().apply(tight)).findings()).noneMatch(x -> x.fault() == Fault.JOIN_LOST));
+        // By hand: cut 200.5 long, 26 of it in the lower joint; the sleeve takes 28.5 and its fillet.
+        JoinFigures at = JoinFigures.of(tight, tight.making().joins().getFirst()).orElseThrow();
+        double left = tight.column().orElseThrow().cutLength(1) - at.along() - tight.column().orElseThrow().gearEndFit(1).engagement();
+        assertThat(at.noRoom().orElseThrow().measures().get(2).value()).isCloseTo(left, within(1e-9)).isLessThan(28.5);
+        Job held = joined(School.COUPLING, 115).editColumn(c -> c.withBearings(List.of(Bearing.planned("Steady", Bearing.Kind.FLANGE, Bearing.Mount.FRAME, 1, 130, 19))));
+        assertThat(JoinFigures.of(held, held.making().joins().getFirst()).orElseThrow().noRoom().orElseThrow().pattern()).contains("Steady");
+        assertThat(JoinFigures.of(joined(School.SLEEVE, 115), joined(School.SLEEVE, 115).making().joins().getFirst()).orElseThrow().noRoom()).isEmpty();
     }
 
     @Test

@@ -99,7 +99,9 @@ abstract class MakePane extends FactsPane {
         l.getStyleClass().add("hint");
         VBox box = new VBox(1, l, control);
         box.setFillWidth(false);
-        control.setAccessibleText(label);
+        if (!label.isBlank()) {
+            control.setAccessibleText(label);
+        }
         return box;
     }
 

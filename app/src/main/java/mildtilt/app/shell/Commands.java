@@ -29,6 +29,7 @@ import javafx.scene.layout.VBox;
 import javafx.stage.Stage;
 import javafx.stage.WindowEvent;
 import mildtilt.app.bay.BayPane;
+import mildtilt.app.look.Wrap;
 import mildtilt.app.workbench.HandsPosition;
 import mildtilt.app.workbench.MakeSheet;
 import mildtilt.app.workbench.SideTab;
@@ -225,8 +226,8 @@ final class Commands {
         VBox column = new VBox(2);
         columns.getChildren().add(column);
         for (Group g : groups) {
-            // Two columns of much the same length.
-            if (g.name.equals("Hands")) {
+            // Columns of much the same length.
+            if (g.name.equals("View") || g.name.equals("Hands")) {
                 column = new VBox(2);
                 columns.getChildren().add(column);
             }
@@ -236,7 +237,7 @@ final class Commands {
             keys.setHgap(14);
             for (int i = 0; i < g.commands.size(); i++) {
                 Command c = g.commands.get(i);
-                keys.addRow(i, new Label(c.keys.map(k -> KeyCombination.valueOf(k).getDisplayText()).orElse("")), new Label(c.name));
+                keys.addRow(i, Wrap.whole(c.keys.map(k -> KeyCombination.valueOf(k).getDisplayText()).orElse("")), Wrap.whole(c.name));
             }
             column.getChildren().addAll(head, keys);
         }
