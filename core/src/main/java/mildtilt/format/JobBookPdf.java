@@ -115,11 +115,18 @@ public final class JobBookPdf {
     }
 
     private void drawings() throws IOException {
-        Sketch sketch = Sketch.ofDesign(analysis.job().withSurroundings(Surroundings.NONE), analysis.train());
+        // The steering alone first; then, where there is something in the way, with it.
+        drawings(Sketch.ofDesign(analysis.job().withSurroundings(Surroundings.NONE), analysis.train()), Elevation.values());
+        if (!analysis.job().surroundings().equals(Surroundings.NONE)) {
+            drawings(Sketch.ofDesign(analysis.job(), analysis.train()), Elevation.SIDE, Elevation.PLAN);
+        }
+    }
+
+    private void drawings(Sketch sketch, Elevation... elevations) throws IOException {
         if (sketch.strokes().isEmpty()) {
             return;
         }
-        for (Elevation e : Elevation.values()) {
+        for (Elevation e : elevations) {
             pages.nextPage();
             PdfDrawing drawing = new PdfDrawing(sheet, sketch, unit);
             double h = pages.bottom() - pages.y() - 30;
@@ -197,7 +204,7 @@ public final class JobBookPdf {
         List<String> all = new ArrayList<>();
         papers.cuts().open().forEach(p -> all.add(p.text(unit)));
         papers.templates().open().forEach(p -> all.add(p.text(unit)));
-        papers.stock().tooLong().forEach(c -> all.add(c.name() + " is longer than any bar there is: " + LengthText.format(c.saw(), unit) + "."));
+        papers.stock().tooLong().forEach(c -> all.add(c.name() + " finds no bar that is long enough: " + LengthText.format(c.saw(), unit) + "."));
         if (!papers.cuts().asTheyCome().isEmpty()) {
             all.add("Used as they come: " + String.join(", ", papers.cuts().asTheyCome()) + ".");
         }

@@ -82,7 +82,8 @@ public sealed interface Piece {
      *
      * @param into diameter of what it meets; 0 for a flat
      * @param angleDeg between both tubes' axes, or between the axis and the flat; 90 square
-     * @param offset of the tube's axis from the other's, across both
+     * @param offset how far the other's axis lies to the left of the tube's, seen along the tube toward this end with its 0 line up; that line, unturned,
+     *     lies in the narrower angle where the angle is below 90
      * @param turnDeg of this end's cope about the tube, against the other end's
      */
     record Meeting(double into, double angleDeg, double offset, double turnDeg) {

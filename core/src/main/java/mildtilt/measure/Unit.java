@@ -20,7 +20,7 @@ public enum Unit {
     HERTZ,
     /** kg; in pounds where lengths are shown in inches. */
     MASS,
-    /** °C; in °F where lengths are shown in inches. */
+    /** °C; in °F as well where lengths are shown in inches. */
     TEMPERATURE;
 
     public static final double NEWTON_PER_POUND = 4.4482216152605;
@@ -49,7 +49,7 @@ public enum Unit {
             case MASS -> lengths == LengthUnit.MM ? LengthText.decimal(value, 2) + " kg"
                     : LengthText.decimal(value / KG_PER_POUND, 2) + " lb";
             case TEMPERATURE -> lengths == LengthUnit.MM ? LengthText.decimal(value, 0) + " °C"
-                    : LengthText.decimal(value * 1.8 + 32, 0) + " °F";
+                    : LengthText.decimal(value * 1.8 + 32, 0) + " °F (" + LengthText.decimal(value, 0) + " °C)";
         };
     }
 }

@@ -218,7 +218,7 @@ public record CutList(List<CutLine> lines, List<PlateLine> plates, List<String> 
             for (BenchSheet.RodLine line : bench.rods()) {
                 Rod rod = line.rod();
                 if (axle.rodEnds(rod).isEmpty()) {
-                    asTheyCome.add(capital(rod.label()) + " (turns on its arms)");
+                    open.add(Phrase.of(capital(rod.label()) + ", {0} between centres, turns on its arms: if it is made and not bought, put its bar on the list as a length of its own.", Quantity.length(line.length())));
                     continue;
                 }
                 Optional<RodFigures> f = rods.stream().filter(r -> r.rod() == rod).findFirst();

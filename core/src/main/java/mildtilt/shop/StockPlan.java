@@ -25,7 +25,7 @@ import mildtilt.making.Workshop;
  * worse than those, and stops at a set number of branches: then it says that it may not be the least.
  *
  * @param bars in the order they are sawn
- * @param tooLong pieces longer than any bar there is
+ * @param tooLong pieces for which no bar is long enough, or none that is long enough is left
  */
 public record StockPlan(List<Bar> bars, List<Cut> tooLong) {
 
@@ -77,22 +77,32 @@ public record StockPlan(List<Bar> bars, List<Cut> tooLong) {
                 onHand.add(b.length());
             }
         }
-        double longest = Math.max(shop.usualBar(), onHand.stream().mapToDouble(Double::doubleValue).max().orElse(0));
-        cuts.stream().filter(c -> c.saw > longest + EXACT).forEach(tooLong::add);
-        List<Cut> fit = cuts.stream().filter(c -> c.saw <= longest + EXACT).sorted(Comparator.comparingDouble(Cut::saw).reversed()).toList();
+        List<Cut> fit = new ArrayList<>();
+        // What only a bar on hand is long enough for goes there first, each where it leaves least.
+        double[] room = onHand.stream().mapToDouble(l -> l + shop.kerf()).sorted().toArray();
+        for (Cut c : cuts.stream().sorted(Comparator.comparingDouble(Cut::saw).reversed()).toList()) {
+            if (c.saw <= shop.usualBar() + EXACT) {
+                fit.add(c);
+                continue;
+            }
+            int at = -1;
+            for (int i = 0; i < room.length; i++) {
+                if (room[i] >= c.saw + shop.kerf() - EXACT && (at < 0 || room[i] < room[at])) {
+                    at = i;
+                }
+            }
+            if (at < 0) {
+                tooLong.add(c);
+            } else {
+                room[at] -= c.saw + shop.kerf();
+                fit.add(c);
+            }
+        }
         if (fit.isEmpty()) {
             return;
         }
         Search search = new Search(fit.stream().mapToDouble(Cut::saw).toArray(), onHand.stream().mapToDouble(Double::doubleValue).sorted().toArray(), shop.usualBar(), shop.kerf());
         int[] place = search.best();
-        if (place.length == 0) {
-            // More pieces are longer than a new bar than there are longer bars on hand.
-            tooLong.add(fit.getFirst());
-            List<Cut> less = new ArrayList<>(cuts);
-            less.remove(fit.getFirst());
-            solve(kind, less.stream().filter(c -> c.saw <= longest + EXACT).toList(), shop, bars, tooLong);
-            return;
-        }
         Map<Integer, List<Cut>> byBar = new TreeMap<>();
         for (int i = 0; i < place.length; i++) {
             byBar.computeIfAbsent(place[i], _ -> new ArrayList<>()).add(fit.get(i));

@@ -117,8 +117,8 @@ public final class Cope {
         inks.add(new Ink.Words(new Spot(2, -BAND + 2), 3, false, Phrase.of(tube.name() + ", " + end + ": this end up, print outside")));
         String what = m.into() == 0 ? "a flat at " + Math.round(m.angleDeg()) + "°" : "a tube of {0} at " + Math.round(m.angleDeg()) + "°";
         return new FlatPattern(tube.name() + ", " + end, Phrase.of("Wrap round the tube of {1} with the 0 line where both ends' 0 lines are to be, and cut along the upper edge, the torch or "
-                + "saw always square to the wall. Meets " + what + (m.offset() == 0 ? "." : ", {2} off its middle."), Quantity.length(m.into()),
+                + "saw always square to the wall. Meets " + what + (m.offset() == 0 ? "." : ", whose axis lies {2} to the " + (m.offset() > 0 ? "left" : "right") + ", seen along the tube toward this end with the 0 line up.")
+                + (m.angleDeg() == 90 ? "" : " Unturned, the 0 line lies in the " + (m.angleDeg() < 90 ? "narrower" : "wider") + " angle."), Quantity.length(m.into()),
                 Quantity.length(tube.section().outside()), Quantity.length(Math.abs(m.offset()))), Optional.empty(), inks);
     }
-
 }

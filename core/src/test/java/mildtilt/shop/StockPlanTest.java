@@ -103,8 +103,13 @@ class StockPlanTest {
     @Test
     void aPieceLongerThanAnyBarIsToldAndTheRestIsStillSawn() {
         StockPlan plan = plan(2, 1000, List.of(onHand(1500, 1)), 1400, 1300, 2000, 500);
-        assertThat(plan.tooLong()).extracting(StockPlan.Cut::saw).containsExactlyInAnyOrder(2000.0, 1400.0);
+        assertThat(plan.tooLong()).extracting(StockPlan.Cut::saw).containsExactlyInAnyOrder(2000.0, 1300.0);
         sound(plan, 4, 2);
+        double[] long900 = new double[20_000];
+        Arrays.fill(long900, 1100);
+        StockPlan hopeless = plan(2, 1000, List.of(onHand(2500, 3)), long900);
+        assertThat(hopeless.tooLong()).hasSize(20_000 - 6);
+        sound(hopeless, 20_000, 2);
     }
 
     @Test

@@ -70,7 +70,7 @@ final class CutListPane extends MakePane {
         }
         p.stock().lostPart().ifPresent(part -> say("{0} of these bars becomes saw dust or is left over.", Quantity.percent(100 * part)));
         for (StockPlan.Cut c : p.stock().tooLong()) {
-            say("No bar is long enough for " + c.name() + ", {0}. Put a longer one on hand, or join it.", Quantity.length(c.saw()));
+            say("No bar that is long enough is left for " + c.name() + ", {0}. Put a longer one on hand, or join it.", Quantity.length(c.saw()));
         }
         List<StockBar> bars = p.analysis().job().making().workshop().stock();
         for (int i = 0; i < bars.size(); i++) {
