@@ -34,6 +34,7 @@ import mildtilt.making.RodMakeUp;
 import mildtilt.making.Section;
 import mildtilt.making.ShaftJoin;
 import mildtilt.measure.LengthUnit;
+import mildtilt.obstacle.Surroundings;
 import mildtilt.steer.Grid;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -65,7 +66,7 @@ class AnyJobTest {
     @EnumSource(DemoJob.class)
     void everyDemoMadeOfEveryPartOfTheCatalogue(DemoJob demo) throws Exception {
         Catalogue catalogue = CatalogueFile.shipped();
-        Job job = demo.job();
+        Job job = demo.job().withSurroundings(Surroundings.NONE);
         for (EndPart part : catalogue.rodEnds()) {
             Making m = job.making();
             for (Rod rod : Rod.values()) {
@@ -87,7 +88,7 @@ class AnyJobTest {
         double[] wild = {0, -1, 1e-3, 0.5, 1, 7, 90, 1000, 99_999};
         int made = 0;
         int refused = 0;
-        for (int n = 0; n < 400; n++) {
+        for (int n = 0; n < 250; n++) {
             JsonNode root = new JsonMapper().readTree(JobWriter.write(full));
             List<Runnable> changes = new ArrayList<>();
             numbers(root.get("making"), random, wild, changes);
@@ -103,8 +104,8 @@ class AnyJobTest {
                 refused++;
             }
         }
-        assertThat(made).isGreaterThan(60);
-        assertThat(refused).isGreaterThan(60);
+        assertThat(made).isGreaterThan(40);
+        assertThat(refused).isGreaterThan(40);
     }
 
     private static void numbers(JsonNode node, Random random, double[] wild, List<Runnable> changes) {
