@@ -21,6 +21,7 @@ import mildtilt.rules.Rules;
 import mildtilt.rules.RulesJson;
 import mildtilt.rules.ShippedRules;
 import mildtilt.steer.SteeringTrain;
+import mildtilt.survey.Survey;
 
 /**
  * Reads a job from JSON text: first as JSON, then against the schema that ships, then part by part into
@@ -105,6 +106,7 @@ public final class JobReader {
         Rules rules = optional(root, "rules").map(r -> at("rules", () -> RulesJson.read(r))).orElseGet(ShippedRules.CAUTIOUS_ROAD::rules);
         Surroundings surroundings = optional(root, "surroundings").map(s -> at("surroundings", () -> SurroundingsReader.surroundings(s))).orElse(Surroundings.NONE);
         Job plan = plan(root, root.path("title").asText(), root.path("about").asText("")).withRules(rules).withSurroundings(surroundings)
+                .withSurvey(optional(root, "survey").map(x -> at("survey", () -> SurveyJson.read(x))).orElse(Survey.NONE))
                 .withMaking(optional(root, "making").map(m -> at("making", () -> MakingReader.making(m))).orElse(Making.NONE)).withChanges(at("changes", () -> changes(root.path("changes"))));
         List<Variant> variants = new ArrayList<>();
         for (JsonNode v : root.path("variants")) {

@@ -16,6 +16,7 @@ import mildtilt.job.Vehicle;
 import mildtilt.making.Making;
 import mildtilt.obstacle.Surroundings;
 import mildtilt.rules.RulesJson;
+import mildtilt.survey.Survey;
 
 /** A job as JSON text: always the same text for the same job, every field written. */
 public final class JobWriter {
@@ -53,6 +54,9 @@ public final class JobWriter {
         root.set("rules", RulesJson.write(job.rules()));
         if (!job.surroundings().equals(Surroundings.NONE)) {
             root.set("surroundings", SurroundingsWriter.surroundings(job.surroundings()));
+        }
+        if (!job.survey().equals(Survey.NONE)) {
+            root.set("survey", SurveyJson.write(job.survey()));
         }
         if (!job.making().equals(Making.NONE)) {
             root.set("making", MakingWriter.making(job.making()));

@@ -11,6 +11,7 @@ import mildtilt.making.Making;
 import mildtilt.obstacle.Surroundings;
 import mildtilt.rules.Rules;
 import mildtilt.rules.ShippedRules;
+import mildtilt.survey.Survey;
 
 /**
  * A vehicle's steering as planned. Either half may still be missing while the other is worked on.
@@ -21,6 +22,7 @@ import mildtilt.rules.ShippedRules;
  * @param axle gear, linkage and corners, if measured yet
  * @param rules the limits the column is judged by; the same for all variants
  * @param surroundings what is in the way; the same for all variants
+ * @param survey what was measured on the vehicle; the same for all variants
  * @param making how it is made; the same for all variants
  * @param changes what was done to the plan so far, the first one first
  * @param variants other ways to build it, kept beside the plan under its title; names differ
@@ -34,6 +36,7 @@ public record Job(
         Targets targets,
         Rules rules,
         Surroundings surroundings,
+        Survey survey,
         Making making,
         List<Change> changes,
         List<Variant> variants) {
@@ -49,35 +52,43 @@ public record Job(
 
     /** Under the cautious rule set, nothing in the way, without variants. */
     public Job(String title, String about, Vehicle vehicle, Optional<Column> column, Optional<SteeredAxle> axle, Targets targets) {
-        this(title, about, vehicle, column, axle, targets, ShippedRules.CAUTIOUS_ROAD.rules(), Surroundings.NONE, Making.NONE, List.of(), List.of());
+        this(title, about, vehicle, column, axle, targets, ShippedRules.CAUTIOUS_ROAD.rules(), Surroundings.NONE, Survey.NONE, Making.NONE, List.of(), List.of());
     }
 
     public Job withTitle(String t) {
-        return new Job(t, about, vehicle, column, axle, targets, rules, surroundings, making, changes, variants);
+        return new Job(t, about, vehicle, column, axle, targets, rules, surroundings, survey, making, changes, variants);
     }
 
     public Job withVehicle(Vehicle v) {
-        return new Job(title, about, v, column, axle, targets, rules, surroundings, making, changes, variants);
+        return new Job(title, about, v, column, axle, targets, rules, surroundings, survey, making, changes, variants);
     }
 
     public Job withTargets(Targets t) {
-        return new Job(title, about, vehicle, column, axle, t, rules, surroundings, making, changes, variants);
+        return new Job(title, about, vehicle, column, axle, t, rules, surroundings, survey, making, changes, variants);
     }
 
     public Job withRules(Rules r) {
-        return new Job(title, about, vehicle, column, axle, targets, r, surroundings, making, changes, variants);
+        return new Job(title, about, vehicle, column, axle, targets, r, surroundings, survey, making, changes, variants);
     }
 
     public Job withSurroundings(Surroundings s) {
-        return new Job(title, about, vehicle, column, axle, targets, rules, s, making, changes, variants);
+        return new Job(title, about, vehicle, column, axle, targets, rules, s, survey, making, changes, variants);
     }
 
     public Job editSurroundings(UnaryOperator<Surroundings> edit) {
         return withSurroundings(edit.apply(surroundings));
     }
 
+    public Job withSurvey(Survey s) {
+        return new Job(title, about, vehicle, column, axle, targets, rules, surroundings, s, making, changes, variants);
+    }
+
+    public Job editSurvey(UnaryOperator<Survey> edit) {
+        return withSurvey(edit.apply(survey));
+    }
+
     public Job withMaking(Making m) {
-        return new Job(title, about, vehicle, column, axle, targets, rules, surroundings, m, changes, variants);
+        return new Job(title, about, vehicle, column, axle, targets, rules, surroundings, survey, m, changes, variants);
     }
 
     public Job editMaking(UnaryOperator<Making> edit) {
@@ -85,7 +96,7 @@ public record Job(
     }
 
     public Job withChanges(List<Change> c) {
-        return new Job(title, about, vehicle, column, axle, targets, rules, surroundings, making, c, variants);
+        return new Job(title, about, vehicle, column, axle, targets, rules, surroundings, survey, making, c, variants);
     }
 
     /** With one more thing done to it written down; the oldest go when there are too many. */
@@ -96,15 +107,15 @@ public record Job(
     }
 
     public Job withColumn(Column c) {
-        return new Job(title, about, vehicle, Optional.of(c), axle, targets, rules, surroundings, making, changes, variants);
+        return new Job(title, about, vehicle, Optional.of(c), axle, targets, rules, surroundings, survey, making, changes, variants);
     }
 
     public Job withAxle(SteeredAxle a) {
-        return new Job(title, about, vehicle, column, Optional.of(a), targets, rules, surroundings, making, changes, variants);
+        return new Job(title, about, vehicle, column, Optional.of(a), targets, rules, surroundings, survey, making, changes, variants);
     }
 
     public Job withVariants(List<Variant> v) {
-        return new Job(title, about, vehicle, column, axle, targets, rules, surroundings, making, changes, v);
+        return new Job(title, about, vehicle, column, axle, targets, rules, surroundings, survey, making, changes, v);
     }
 
     /** The column changed; a job without one stays as it is. */
@@ -119,7 +130,7 @@ public record Job(
 
     /** Another job's parts under this job's title, its variants kept. */
     public Job withSolution(Job other) {
-        return new Job(title, about, other.vehicle, other.column, other.axle, other.targets, rules, surroundings, making, changes, variants);
+        return new Job(title, about, other.vehicle, other.column, other.axle, other.targets, rules, surroundings, survey, making, changes, variants);
     }
 
     /** A variant added, in place of any of its name. */

@@ -1,47 +1,29 @@
 package mildtilt.app.make;
 
-import java.time.DateTimeException;
-import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.BiFunction;
-import java.util.function.Consumer;
-import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import javafx.geometry.HPos;
 import javafx.scene.Node;
-import javafx.scene.control.Button;
-import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
-import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.ColumnConstraints;
-import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import mildtilt.app.facts.FactsPane;
-import mildtilt.app.look.Choices;
-import mildtilt.app.look.MeasureField;
-import mildtilt.app.look.WordField;
+import mildtilt.app.facts.FormPane;
 import mildtilt.app.look.Wrap;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.app.workbench.Worked;
-import mildtilt.job.Job;
 import mildtilt.making.Making;
-import mildtilt.measure.LengthText;
 import mildtilt.papers.Cell;
 import mildtilt.papers.Papers;
 import mildtilt.papers.Table;
 
 /** One sheet of the Make stage: told from the papers, made anew when they are. */
-abstract class MakePane extends FactsPane {
-
-    /** What is typed to say that a size is not known. */
-    private static final String NONE = "none";
+abstract class MakePane extends FormPane {
 
     private static final double FIRST_COLUMN = 120;
 
@@ -74,116 +56,6 @@ abstract class MakePane extends FactsPane {
 
     protected final boolean make(String change, UnaryOperator<Making> edit) {
         return bench.edit(change, j -> j.editMaking(edit));
-    }
-
-    /** A heading of the whole sheet, with what it is for. */
-    protected final void title(String text, String about) {
-        Label l = new Label(text);
-        l.getStyleClass().add("make-title");
-        add(l);
-        if (!about.isEmpty()) {
-            hint(about);
-        }
-    }
-
-    /** A row of labelled controls that goes on in the next line where there is no room. */
-    protected final void row(Node... controls) {
-        FlowPane f = new FlowPane(14, 6, controls);
-        f.getStyleClass().add("make-row");
-        add(f);
-    }
-
-    /** A control under its name. */
-    protected static Node named(String label, Node control) {
-        Label l = new Label(label);
-        l.getStyleClass().add("hint");
-        VBox box = new VBox(1, l, control);
-        box.setFillWidth(false);
-        if (!label.isBlank()) {
-            control.setAccessibleText(label);
-        }
-        return box;
-    }
-
-    protected final Node length(String label, String id, double mm, BiFunction<Job, Double, Job> set) {
-        return measure(label, id, LengthText.editable(mm, bench.lengthUnit()), t -> LengthText.parse(t, bench.lengthUnit()), v -> bench.edit(label + ": " + LengthText.editable(v, bench.lengthUnit()), j -> set.apply(j, v)));
-    }
-
-    protected final Node number(String label, String id, double value, BiFunction<Job, Double, Job> set) {
-        return measure(label, id, LengthText.trimmed(value, 3), LengthText::parseNumber, v -> bench.edit(label + ": " + LengthText.trimmed(v, 3), j -> set.apply(j, v)));
-    }
-
-    protected final Node angle(String label, String id, double deg, BiFunction<Job, Double, Job> set) {
-        return measure(label, id, LengthText.trimmed(deg, 2) + "°", LengthText::parseDegrees, v -> bench.edit(label + ": " + LengthText.trimmed(v, 2) + "°", j -> set.apply(j, v)));
-    }
-
-    /** A length that need not be known: "none" takes it away. */
-    protected final Node maybeLength(String label, String id, Optional<Double> mm, BiFunction<Job, Optional<Double>, Job> set) {
-        return maybe(label, id, mm.map(v -> LengthText.editable(v, bench.lengthUnit())), t -> LengthText.parse(t, bench.lengthUnit()), set);
-    }
-
-    protected final Node maybeNumber(String label, String id, Optional<Double> v, BiFunction<Job, Optional<Double>, Job> set) {
-        return maybe(label, id, v.map(x -> LengthText.trimmed(x, 2)), LengthText::parseNumber, set);
-    }
-
-    private Node maybe(String label, String id, Optional<String> shown, Function<String, Double> read, BiFunction<Job, Optional<Double>, Job> set) {
-        return measure(label, id, shown.orElse(NONE), t -> t.isBlank() || t.strip().equalsIgnoreCase(NONE) ? Double.NaN : read.apply(t),
-                v -> bench.edit(label + (Double.isNaN(v) ? ": " + NONE : " set"), j -> set.apply(j, Double.isNaN(v) ? Optional.empty() : Optional.of(v))));
-    }
-
-    private Node measure(String label, String id, String shown, Function<String, Double> read, Consumer<Double> take) {
-        MeasureField f = new MeasureField(shown, read::apply, take::accept, bench::refuse);
-        f.setId(id);
-        return named(label, f);
-    }
-
-    protected final Node words(String label, String id, String value, double width, BiFunction<Job, String, Job> set) {
-        TextField f = new WordField(value, t -> bench.edit(label + (t.isBlank() ? " cleared" : ": " + t), j -> set.apply(j, t)));
-        f.setId(id);
-        f.setPrefWidth(width);
-        return named(label, f);
-    }
-
-    /** A day, written like 2027-04-10. */
-    protected final Node day(String label, String id, Optional<LocalDate> day, BiFunction<Job, Optional<LocalDate>, Job> set) {
-        WordField f = new WordField(day.map(LocalDate::toString).orElse(""), t -> {
-            try {
-                Optional<LocalDate> typed = t.isBlank() ? Optional.empty() : Optional.of(LocalDate.parse(t.strip()));
-                bench.edit(label + typed.map(d -> ": " + d).orElse(" cleared"), j -> set.apply(j, typed));
-            } catch (DateTimeException e) {
-                bench.refuse("\"" + t + "\" is not a day. Write it like 2027-04-10, or leave it empty.");
-            }
-        });
-        f.setId(id);
-        f.setPromptText("yyyy-mm-dd");
-        f.setPrefWidth(104);
-        return named(label, f);
-    }
-
-    protected final <T> Node choice(String label, String id, List<T> from, T chosen, Function<T, String> name, BiFunction<Job, T, Job> set) {
-        return named(label, choiceBox(id, from, Optional.of(chosen), name, v -> bench.edit(label + ": " + name.apply(v), j -> set.apply(j, v))));
-    }
-
-    protected final <T> ChoiceBox<T> choiceBox(String id, List<T> from, Optional<T> chosen, Function<T, String> name, Consumer<T> take) {
-        List<T> all = new ArrayList<>(from);
-        chosen.filter(c -> !all.contains(c)).ifPresent(c -> all.addFirst(c));
-        ChoiceBox<T> box = Choices.of(all, name, id, "");
-        chosen.ifPresent(box::setValue);
-        box.valueProperty().addListener((_, _, now) -> {
-            if (now != null) {
-                take.accept(now);
-            }
-        });
-        return box;
-    }
-
-    /** A button beside the fields of its row. */
-    protected static Button small(String text, String id, Runnable run) {
-        Button b = new Button(text);
-        b.setId(id);
-        b.setMinWidth(USE_PREF_SIZE);
-        b.setOnAction(_ -> run.run());
-        return b;
     }
 
     /** Some columns of one of the papers' tables. @param keys of the columns, as in the CSV; with a plus, others told in small below the first */

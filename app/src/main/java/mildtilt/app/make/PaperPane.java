@@ -6,8 +6,6 @@ import java.io.UncheckedIOException;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.Optional;
-import java.util.concurrent.CompletableFuture;
-import javafx.application.Platform;
 import javafx.embed.swing.SwingFXUtils;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -19,6 +17,7 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import mildtilt.app.workbench.Beside;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.format.JobBookPdf;
 import mildtilt.format.JobCardPdf;
@@ -43,15 +42,19 @@ final class PaperPane extends VBox {
     private final Button back = new Button("◀");
     private final Button on = new Button("▶");
     private int sheet;
-    private int asked;
+    private final Beside<Drawn> beside;
 
     /** @param pages of the whole document */
-    private record Drawn(BufferedImage image, int pages) {}
+    private record Drawn(BufferedImage image, boolean ofBook, int sheet, int pages) {}
 
     PaperPane(Workbench bench, PapersDesk desk, Clock clock, MakeStagePane.Saving saving) {
         this.bench = bench;
         this.desk = desk;
         this.clock = clock;
+        beside = new Beside<>(this::show, problem -> {
+            hint.setText("");
+            bench.refuse("The sheet could not be drawn: " + problem.getMessage());
+        });
         getStyleClass().add("job-card-pane");
         setMinSize(0, 0);
         card.setId("paper-card");
@@ -109,34 +112,28 @@ final class PaperPane extends VBox {
         if (!isVisible() || papers.isEmpty()) {
             return;
         }
-        int mine = ++asked;
         hint.setText("drawing the sheet");
         LengthUnit unit = bench.lengthUnit();
         String file = bench.fileProperty().get().map(p -> p.getFileName().toString()).orElse("not saved yet");
         boolean wholeBook = book.isSelected();
         int wanted = sheet;
-        CompletableFuture.supplyAsync(() -> draw(papers.get(), unit, file, wholeBook, wanted)).whenComplete((drawn, problem) -> Platform.runLater(() -> {
-            if (mine != asked) {
-                return;
-            }
-            if (problem != null) {
-                hint.setText("");
-                bench.refuse("The sheet could not be drawn: " + problem.getMessage());
-                return;
-            }
-            sheet = Math.clamp(wanted, 0, drawn.pages - 1);
-            back.setDisable(sheet == 0);
-            on.setDisable(sheet >= drawn.pages - 1);
-            hint.setText(wholeBook ? "sheet " + (sheet + 1) + " of " + drawn.pages : "one page A4, the drawing to scale");
-            page.setImage(SwingFXUtils.toFXImage(drawn.image, null));
-        }));
+        beside.ask(() -> draw(papers.get(), unit, file, wholeBook, wanted));
+    }
+
+    private void show(Drawn drawn) {
+        sheet = drawn.sheet;
+        back.setDisable(sheet == 0);
+        on.setDisable(sheet >= drawn.pages - 1);
+        hint.setText(drawn.ofBook ? "sheet " + (sheet + 1) + " of " + drawn.pages : "one page A4, the drawing to scale");
+        page.setImage(SwingFXUtils.toFXImage(drawn.image, null));
     }
 
     private Drawn draw(Papers papers, LengthUnit unit, String file, boolean wholeBook, int wanted) {
         LocalDate today = LocalDate.now(clock);
         try (PDDocument pdf = Loader.loadPDF(wholeBook ? JobBookPdf.write(papers, unit, today, file) : JobCardPdf.write(papers.analysis(), unit, today, file))) {
             int pages = pdf.getNumberOfPages();
-            return new Drawn(new PDFRenderer(pdf).renderImageWithDPI(Math.clamp(wanted, 0, pages - 1), DOTS_PER_INCH), pages);
+            int at = Math.clamp(wanted, 0, pages - 1);
+            return new Drawn(new PDFRenderer(pdf).renderImageWithDPI(at, DOTS_PER_INCH), wholeBook, at, pages);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }

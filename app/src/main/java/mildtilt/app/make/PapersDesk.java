@@ -3,11 +3,10 @@ package mildtilt.app.make;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.Optional;
-import java.util.concurrent.CompletableFuture;
-import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import mildtilt.analysis.Analysis;
+import mildtilt.app.workbench.Beside;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.papers.Papers;
@@ -18,11 +17,12 @@ public final class PapersDesk {
     private final Workbench bench;
     private final Clock clock;
     private final ReadOnlyObjectWrapper<Optional<Papers>> papers = new ReadOnlyObjectWrapper<>(Optional.empty());
-    private int asked;
+    private final Beside<Papers> beside;
 
     public PapersDesk(Workbench bench, Clock clock) {
         this.bench = bench;
         this.clock = clock;
+        beside = new Beside<>(p -> papers.set(Optional.of(p)), problem -> bench.refuse("The papers could not be worked out: " + problem.getMessage()));
         bench.workedProperty().addListener((_, _, _) -> ask());
         bench.stageProperty().addListener((_, _, _) -> ask());
     }
@@ -41,17 +41,7 @@ public final class PapersDesk {
         if (bench.stageProperty().get() != WorkStage.MAKE || analysis.isEmpty() || have) {
             return;
         }
-        int mine = ++asked;
         LocalDate today = today();
-        CompletableFuture.supplyAsync(() -> Papers.of(analysis.get(), today)).whenComplete((p, problem) -> Platform.runLater(() -> {
-            if (mine != asked) {
-                return;
-            }
-            if (problem == null) {
-                papers.set(Optional.of(p));
-            } else {
-                bench.refuse("The papers could not be worked out: " + problem.getMessage());
-            }
-        }));
+        beside.ask(() -> Papers.of(analysis.get(), today));
     }
 }

@@ -66,6 +66,7 @@ final class Commands {
                 always("Save everything for the bench…", "Shortcut+Shift+E", papers::everything),
                 always("Save tables and curves as CSV…", "Shortcut+E", papers::csv),
                 always("Take in a scan…", "Shortcut+I", () -> documents.openScan(window)),
+                unkeyed("Take points from a CSV…", () -> documents.openPoints(window)),
                 unkeyed("Save a copy of the catalogue…", () -> documents.saveCatalogue(window)),
                 unkeyed("Use a catalogue…", () -> documents.openCatalogue(window)),
                 unkeyed("Use the catalogue that ships", () -> documents.dropCatalogue(window)),
@@ -75,6 +76,7 @@ final class Commands {
                 new Command("Redo", Optional.of("Shortcut+Shift+Z"), () -> bench.redoable().map(c -> "Redo: " + c), bench::redo),
                 always("Pin to compare with", "Shortcut+B", bench::pin),
                 tab("Notes", "Shortcut+Alt+1", SideTab.NOTES),
+                tab("Measured points", "Shortcut+Alt+M", SideTab.MEASURED),
                 tab("Knuckle changes", "Shortcut+Alt+2", SideTab.KNUCKLE),
                 tab("Work it out", "Shortcut+Alt+3", SideTab.WORK_OUT),
                 tab("Variants", "Shortcut+Alt+4", SideTab.VARIANTS),
@@ -97,6 +99,7 @@ final class Commands {
                 always("Look right", "Shortcut+Shift+Right", () -> bay.pan(-60, 0)),
                 always("Look up", "Shortcut+Shift+Up", () -> bay.pan(0, 60)),
                 always("Look down", "Shortcut+Shift+Down", () -> bay.pan(0, -60)),
+                always("Survey stage", "Alt+0", () -> bench.stageProperty().set(WorkStage.SURVEY)),
                 always("Linkage stage", "Alt+1", () -> bench.stageProperty().set(WorkStage.LINKAGE)),
                 always("Column stage", "Alt+2", () -> bench.stageProperty().set(WorkStage.COLUMN)),
                 always("Clearance stage", "Alt+3", () -> bench.stageProperty().set(WorkStage.CLEARANCE)),
@@ -160,7 +163,7 @@ final class Commands {
                     menu.getItems().add(ofDemos("New job with", DemoJob::steering, d -> documents.newLike(window, d)));
                     menu.getItems().add(ofDemos("Demo vehicles", d -> d.title() + ": " + d.steering(), d -> documents.openDemo(window, d)));
                 }
-                if (c.name.equals("Quit") || c.name.equals("Linkage stage") || c.name.equals("Notes") || c.name.equals("Phasing") || c.name.equals("In the way") || c.name.equals("Save a copy of the catalogue…")) {
+                if (c.name.equals("Quit") || c.name.equals("Survey stage") || c.name.equals("Notes") || c.name.equals("Phasing") || c.name.equals("In the way") || c.name.equals("Save a copy of the catalogue…")) {
                     menu.getItems().add(new SeparatorMenuItem());
                 }
                 menu.getItems().add(item);
@@ -227,7 +230,7 @@ final class Commands {
         columns.getChildren().add(column);
         for (Group g : groups) {
             // Columns of much the same length.
-            if (g.name.equals("View") || g.name.equals("Hands")) {
+            if (!g.name.equals("Job") && !g.name.equals("Help")) {
                 column = new VBox(2);
                 columns.getChildren().add(column);
             }

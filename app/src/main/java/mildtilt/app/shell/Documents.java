@@ -21,13 +21,17 @@ import mildtilt.app.workbench.Workbench;
 import mildtilt.format.DemoJob;
 import mildtilt.format.JobFile;
 import mildtilt.format.JobFileException;
+import mildtilt.format.PointsCsv;
 import mildtilt.format.RulesFile;
 import mildtilt.format.ScanFile;
+import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
 import mildtilt.making.Making;
+import mildtilt.measure.UnreadableMeasureException;
 import mildtilt.obstacle.Obstacle;
 import mildtilt.rules.Rules;
+import mildtilt.survey.Survey;
 
 /** Opening, saving, putting out. Whatever goes wrong is told, and what was open stays as it was. */
 public final class Documents {
@@ -87,7 +91,7 @@ public final class Documents {
     public void newLike(Window owner, DemoJob demo) {
         if (mayLetGo(owner)) {
             Job like = demo.job();
-            bench.open(new Job("New job", "", like.vehicle(), like.column(), like.axle(), like.targets(), like.rules(), like.surroundings(), Making.NONE, List.of(), List.of()), Optional.empty());
+            bench.open(new Job("New job", "", like.vehicle(), like.column(), like.axle(), like.targets(), like.rules(), like.surroundings(), Survey.NONE, Making.NONE, List.of(), List.of()), Optional.empty());
             bench.markUnsaved();
             bench.say("A new job with " + demo.steering() + ". Every size is still the demo's: type or drag each to your own.");
         }
@@ -145,6 +149,22 @@ public final class Documents {
                 bench.edit("Judge by the rule set \"" + rules.name() + "\"", j -> j.withRules(rules));
             } catch (JobFileException e) {
                 tell(owner, "That rule set was not taken. The job is judged by the one it had.", e.getMessage());
+            }
+        });
+    }
+
+    /** Asks for a CSV of points, shows how it is understood, and puts them into the survey. */
+    public void openPoints(Window owner) {
+        prompt.open(owner, "Take points from a CSV", Kind.POINTS).ifPresent(p -> {
+            try {
+                PointsCsv.Read read = PointsCsv.read(p);
+                Optional<PointsCsv.Match> match = new PointsQuestion(owner, read, bench.lengthUnit()).ask();
+                if (match.isPresent()) {
+                    Survey survey = PointsCsv.take(bench.job().survey(), read, match.get());
+                    bench.edit("Take the points of " + read.file(), j -> j.withSurvey(survey));
+                }
+            } catch (JobFileException | ImpossibleGeometryException | UnreadableMeasureException e) {
+                tell(owner, "Those points were not taken. The survey is as it was.", e.getMessage());
             }
         });
     }

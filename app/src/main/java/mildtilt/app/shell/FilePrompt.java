@@ -23,6 +23,7 @@ public interface FilePrompt {
         CARD("PDF", ".pdf"),
         RULES("Mild Tilt rule sets", RulesFile.ENDING),
         CATALOGUE("Mild Tilt catalogues", ".json"),
+        POINTS("CSV", ".csv"),
         SCAN("Scans: STL or OBJ", ".stl", ".obj");
 
         private final String label;

@@ -40,6 +40,7 @@ import mildtilt.app.make.MakeStagePane;
 import mildtilt.app.notes.NotesPane;
 import mildtilt.app.piece.PiecePane;
 import mildtilt.app.plot.PlotPane;
+import mildtilt.app.survey.SurveyPane;
 import mildtilt.app.train.TrainStrip;
 import mildtilt.app.workbench.SideTab;
 import mildtilt.app.workbench.WorkStage;
@@ -177,6 +178,7 @@ public final class Shell {
         for (SideTab t : SideTab.values()) {
             Region pane = switch (t) {
                 case NOTES -> new NotesPane(bench);
+                case MEASURED -> new SurveyPane(bench, () -> documents.openPoints(window));
                 case KNUCKLE -> new KnucklePane(bench);
                 case WORK_OUT -> new WorkOutPane(bench);
                 case VARIANTS -> new VariantsPane(bench);

@@ -3,6 +3,7 @@ package mildtilt.app.workbench;
 /** What the side of the window is used for: the notes in every stage, and what is the stage's own. */
 public enum SideTab {
     NOTES("Notes"),
+    MEASURED("Measured"),
     KNUCKLE("Knuckle"),
     WORK_OUT("Work it out"),
     VARIANTS("Variants"),
@@ -27,6 +28,7 @@ public enum SideTab {
     public boolean belongsTo(WorkStage stage) {
         return switch (this) {
             case NOTES -> true;
+            case MEASURED -> stage == WorkStage.SURVEY;
             case KNUCKLE, WORK_OUT, VARIANTS -> stage == WorkStage.LINKAGE;
             case PHASING, HOLDING, RANGE, RULES -> stage == WorkStage.COLUMN;
             case IN_THE_WAY, GAPS, ROUTE -> stage == WorkStage.CLEARANCE;

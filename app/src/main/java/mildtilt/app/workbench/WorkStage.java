@@ -2,6 +2,7 @@ package mildtilt.app.workbench;
 
 /** What is being worked on. A stage changes what is shown, never the job. In working order. */
 public enum WorkStage {
+    SURVEY("Survey"),
     LINKAGE("Linkage"),
     COLUMN("Column"),
     CLEARANCE("Clearance"),

@@ -86,7 +86,9 @@ public final class Workbench implements AutoCloseable {
         compared.addListener((_, _, _) -> requestAnalysis());
         catalogue.addListener((_, _, _) -> requestAnalysis());
         stage.addListener((_, _, now) -> {
-            if (!sideTab.get().belongsTo(now)) {
+            if (now == WorkStage.SURVEY) {
+                sideTab.set(SideTab.MEASURED);
+            } else if (!sideTab.get().belongsTo(now)) {
                 sideTab.set(SideTab.NOTES);
             }
         });

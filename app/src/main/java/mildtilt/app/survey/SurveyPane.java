@@ -1,0 +1,297 @@
+package mildtilt.app.survey;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.function.BiFunction;
+import java.util.function.UnaryOperator;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import mildtilt.app.facts.FormPane;
+import mildtilt.app.look.WordField;
+import mildtilt.app.look.Wrap;
+import mildtilt.app.workbench.Beside;
+import mildtilt.app.workbench.WorkStage;
+import mildtilt.app.workbench.Workbench;
+import mildtilt.app.workbench.Worked;
+import mildtilt.geometry.Point;
+import mildtilt.job.Job;
+import mildtilt.job.JobPoints;
+import mildtilt.job.PointId;
+import mildtilt.measure.LengthText;
+import mildtilt.measure.LengthUnit;
+import mildtilt.measure.Phrase;
+import mildtilt.measure.Quantity;
+import mildtilt.survey.Reading;
+import mildtilt.survey.Skew;
+import mildtilt.survey.Survey;
+import mildtilt.survey.SurveyFit;
+import mildtilt.survey.SurveyPoint;
+import mildtilt.survey.Surveyed;
+
+/** Every measured point with its readings, where that puts it, how sure it is, and which reading looks wrong. */
+public final class SurveyPane extends FormPane {
+
+    /** A tape read with care, and an angle finder, ± one standard deviation. */
+    private static final double TAPE = 1.5;
+    private static final double ANGLE = 0.3;
+
+    private final Runnable takeCsv;
+    private final Beside<Settled> beside;
+    private Optional<Settled> settled = Optional.empty();
+    private String open = "";
+
+    /** What a survey came to. */
+    private record Settled(Survey of, Surveyed surveyed) {}
+
+    /** @param takeCsv asks for a CSV of points and takes them */
+    public SurveyPane(Workbench bench, Runnable takeCsv) {
+        super(bench, "survey-pane");
+        this.takeCsv = takeCsv;
+        beside = new Beside<>(s -> {
+            settled = Optional.of(s);
+            showAgain();
+        }, problem -> bench.refuse("The survey could not be worked out: " + problem.getMessage()));
+        bench.jobProperty().addListener((_, _, _) -> ask());
+        bench.stageProperty().addListener((_, _, _) -> ask());
+        ask();
+        refresh();
+    }
+
+    private void ask() {
+        Survey survey = bench.job().survey();
+        if (bench.stageProperty().get() != WorkStage.SURVEY || settled.filter(s -> s.of.equals(survey)).isPresent()) {
+            return;
+        }
+        Map<String, Point> plan = new TreeMap<>();
+        named(bench.job()).forEach((name, id) -> plan.put(name, JobPoints.position(bench.job(), id)));
+        beside.ask(() -> new Settled(survey, SurveyFit.of(survey, n -> Optional.ofNullable(plan.get(n)))));
+    }
+
+    /** The job's points by what they are called. */
+    private static Map<String, PointId> named(Job job) {
+        Map<String, PointId> all = new TreeMap<>();
+        for (PointId id : JobPoints.of(job)) {
+            all.putIfAbsent(JobPoints.label(job, id), id);
+        }
+        return all;
+    }
+
+    @Override
+    protected Optional<String> missing(Worked worked) {
+        return Optional.empty();
+    }
+
+    @Override
+    protected Object basis(Worked worked) {
+        return List.of(new SameOnly(bench.job()), settled);
+    }
+
+    private void change(String what, UnaryOperator<Survey> edit) {
+        bench.edit(what, j -> j.editSurvey(edit));
+    }
+
+    @Override
+    protected void show(Worked worked) {
+        Job job = bench.job();
+        Survey survey = job.survey();
+        hint("Give each point what you can measure: a plumb bob to the floor grid and a height, tapes from three marks or more, an angle finder, a mirror of the other side. More readings than needed are "
+                + "weighed against each other. ± is what two readings in three are within.");
+        adding(job);
+        Optional<Surveyed> s = settled.filter(x -> x.of.equals(survey)).map(Settled::surveyed);
+        s.ifPresent(this::summary);
+        for (SurveyPoint p : survey.points()) {
+            point(job, p, s);
+        }
+        s.ifPresent(this::skew);
+    }
+
+    private void adding(Job job) {
+        List<String> left = named(job).keySet().stream().filter(n -> job.survey().point(n).isEmpty()).toList();
+        WordField own = new WordField("", t -> {
+            if (!t.isBlank()) {
+                open = t.strip();
+                change("Measure " + t.strip(), x -> x.edit(t.strip(), p -> p));
+            }
+        });
+        own.setId("survey-add-mark");
+        own.setPromptText("mark A on the floor");
+        own.setPrefWidth(130);
+        row(named("A point of the job", choiceBox("survey-add", left, Optional.empty(), n -> n, n -> {
+            open = n;
+            change("Measure " + n, x -> x.edit(n, p -> p));
+        })), named("or a mark of its own", own), named(" ", small("Take points from a CSV…", "survey-csv", takeCsv)));
+    }
+
+    private void summary(Surveyed s) {
+        if (s.places().isEmpty() && s.open().isEmpty()) {
+            return;
+        }
+        say(s.places().size() + (s.places().size() == 1 ? " point is" : " points are") + " settled, with " + s.spare() + (s.spare() == 1 ? " reading" : " readings") + " to spare."
+                + (s.spare() == 0 ? " Nothing checks anything yet: one misread tape would not be seen." : ""));
+        s.worst().ifPresentOrElse(t -> add(Wrap.text("! " + words(t), "brings")), () -> {
+            if (s.spare() > 0) {
+                hint("No reading stands out.");
+            }
+        });
+    }
+
+    private String words(Surveyed.Told t) {
+        boolean angle = t.reading() instanceof Reading.Slope;
+        return t.point() + ", " + t.reading().label() + ", looks wrong: misread by about " + text(angle ? Quantity.angle(t.misread()) : Quantity.length(t.misread())) + " if the others are right, " + LengthText.decimal(t.times(), 0)
+                + " times what its ± lets expect.";
+    }
+
+    private static String key(String name) {
+        return name.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-");
+    }
+
+    private void point(Job job, SurveyPoint p, Optional<Surveyed> s) {
+        String key = key(p.name());
+        Button title = new Button(p.name());
+        title.setId("survey-point-" + key);
+        title.getStyleClass().add("step-title");
+        title.setMaxWidth(Double.MAX_VALUE);
+        title.setAlignment(Pos.CENTER_LEFT);
+        title.setWrapText(true);
+        title.setOnAction(_ -> {
+            open = open.equals(p.name()) ? "" : p.name();
+            showAgain();
+        });
+        HBox.setHgrow(title, Priority.ALWAYS);
+        HBox row = new HBox(6, title);
+        row.getStyleClass().add("obstacle-row");
+        add(row);
+        Optional<Surveyed.Place> place = s.map(x -> x.places().get(p.name()));
+        place.ifPresent(x -> add(Wrap.text(Phrase.of("x {0}, y {1}, z {2}; ± {3}, {4}, {5}", Quantity.length(x.at().x()), Quantity.length(x.at().y()), Quantity.length(x.at().z()), Quantity.length(x.sdX()),
+                Quantity.length(x.sdY()), Quantity.length(x.sdZ())).text(bench.lengthUnit()), "facts-figure")));
+        s.map(x -> x.open().get(p.name())).ifPresent(why -> add(Wrap.text(why, "brings")));
+        Optional<PointId> id = Optional.ofNullable(named(job).get(p.name()));
+        if (place.isPresent() && id.isPresent()) {
+            Point plan = JobPoints.position(job, id.get());
+            double off = plan.distanceTo(place.get().at());
+            if (off > 0.05) {
+                Point to = place.get().at();
+                Button put = small("Put it there", "survey-put-" + key, () -> bench.edit("Put " + p.name() + " where it was measured", j -> JobPoints.moved(j, id.get(), to)));
+                put.getStyleClass().add("take-remedy");
+                Label far = Wrap.text(Phrase.of("{0} from where the plan has it", Quantity.length(off)).text(bench.lengthUnit()), "hint");
+                HBox.setHgrow(far, Priority.ALWAYS);
+                far.setMaxWidth(Double.MAX_VALUE);
+                add(new HBox(8, far, put));
+            } else {
+                hint("The plan has it there.");
+            }
+        }
+        if (open.equals(p.name())) {
+            for (int i = 0; i < p.readings().size(); i++) {
+                reading(job, p, i, s);
+            }
+            addReading(job, p);
+        }
+    }
+
+    private void reading(Job job, SurveyPoint p, int i, Optional<Surveyed> s) {
+        String id = key(p.name()) + "-" + i;
+        Reading r = p.readings().get(i);
+        List<Node> fields = new ArrayList<>();
+        switch (r) {
+            case Reading.Plumb q -> {
+                fields.add(length("x, forward", "survey-x-" + id, q.x(), (j, v) -> put(j, p, i, new Reading.Plumb(v, q.y(), q.spread()))));
+                fields.add(length("y, left", "survey-y-" + id, q.y(), (j, v) -> put(j, p, i, new Reading.Plumb(q.x(), v, q.spread()))));
+                fields.add(length("±", "survey-spread-" + id, q.spread(), (j, v) -> put(j, p, i, new Reading.Plumb(q.x(), q.y(), v))));
+            }
+            case Reading.Height q -> {
+                fields.add(length("Height", "survey-z-" + id, q.z(), (j, v) -> put(j, p, i, new Reading.Height(v, q.spread()))));
+                fields.add(length("±", "survey-spread-" + id, q.spread(), (j, v) -> put(j, p, i, new Reading.Height(q.z(), v))));
+            }
+            case Reading.Tape q -> {
+                fields.add(other(job, p, "From", "survey-from-" + id, q.from(), (j, n) -> put(j, p, i, new Reading.Tape(n, q.length(), q.spread()))));
+                fields.add(length("Length", "survey-length-" + id, q.length(), (j, v) -> put(j, p, i, new Reading.Tape(q.from(), v, q.spread()))));
+                fields.add(length("±", "survey-spread-" + id, q.spread(), (j, v) -> put(j, p, i, new Reading.Tape(q.from(), q.length(), v))));
+            }
+            case Reading.Along q -> {
+                fields.add(other(job, p, "From", "survey-from-" + id, q.from(), (j, n) -> put(j, p, i, new Reading.Along(n, q.toward(), q.length(), q.spread()))));
+                fields.add(other(job, p, "Toward", "survey-toward-" + id, q.toward(), (j, n) -> put(j, p, i, new Reading.Along(q.from(), n, q.length(), q.spread()))));
+                fields.add(length("Along", "survey-length-" + id, q.length(), (j, v) -> put(j, p, i, new Reading.Along(q.from(), q.toward(), v, q.spread()))));
+                fields.add(length("±", "survey-spread-" + id, q.spread(), (j, v) -> put(j, p, i, new Reading.Along(q.from(), q.toward(), q.length(), v))));
+            }
+            case Reading.Slope q -> {
+                fields.add(other(job, p, "From", "survey-from-" + id, q.from(), (j, n) -> put(j, p, i, new Reading.Slope(n, q.downDeg(), q.leftDeg(), q.spread()))));
+                fields.add(angle("Below level", "survey-down-" + id, q.downDeg(), (j, v) -> put(j, p, i, new Reading.Slope(q.from(), v, q.leftDeg(), q.spread()))));
+                fields.add(angle("To the left", "survey-left-" + id, q.leftDeg(), (j, v) -> put(j, p, i, new Reading.Slope(q.from(), q.downDeg(), v, q.spread()))));
+                fields.add(angle("±", "survey-spread-" + id, q.spread(), (j, v) -> put(j, p, i, new Reading.Slope(q.from(), q.downDeg(), q.leftDeg(), v))));
+            }
+            case Reading.Middle q -> {
+                fields.add(other(job, p, "One", "survey-from-" + id, q.one(), (j, n) -> put(j, p, i, new Reading.Middle(n, q.other(), q.spread()))));
+                fields.add(other(job, p, "Other", "survey-toward-" + id, q.other(), (j, n) -> put(j, p, i, new Reading.Middle(q.one(), n, q.spread()))));
+                fields.add(length("±", "survey-spread-" + id, q.spread(), (j, v) -> put(j, p, i, new Reading.Middle(q.one(), q.other(), v))));
+            }
+            case Reading.MirrorOf q -> {
+                fields.add(other(job, p, "Of", "survey-from-" + id, q.of(), (j, n) -> put(j, p, i, new Reading.MirrorOf(n, q.spread()))));
+                fields.add(length("±", "survey-spread-" + id, q.spread(), (j, v) -> put(j, p, i, new Reading.MirrorOf(q.of(), v))));
+            }
+        }
+        fields.add(named(" ", small("×", "survey-drop-" + id, () -> change("Drop a reading of " + p.name(), x -> x.edit(p.name(), q -> q.without(i))))));
+        hint(Character.toUpperCase(r.label().charAt(0)) + r.label().substring(1) + s.flatMap(x -> x.told().stream().filter(t -> t.point().equals(p.name()) && t.index() == i).findFirst())
+                .map(t -> !t.checked() ? ": nothing checks it" : ": off by " + text(r instanceof Reading.Slope ? Quantity.angle(t.off()) : Quantity.length(t.off()))).orElse(""));
+        row(fields.toArray(Node[]::new));
+    }
+
+    private static Job put(Job j, SurveyPoint p, int i, Reading r) {
+        return j.editSurvey(x -> x.edit(p.name(), q -> q.with(i, r)));
+    }
+
+    private Node other(Job job, SurveyPoint p, String label, String id, String now, BiFunction<Job, String, Job> set) {
+        return choice(label, id, others(job, p), now, n -> n, set);
+    }
+
+    private static List<String> others(Job job, SurveyPoint p) {
+        return job.survey().points().stream().map(SurveyPoint::name).filter(n -> !n.equals(p.name())).toList();
+    }
+
+    private void addReading(Job job, SurveyPoint p) {
+        List<String> others = others(job, p);
+        MenuButton add = new MenuButton("Add a reading");
+        add.setId("survey-read-" + key(p.name()));
+        add.getItems().addAll(item(p, "Plumb bob to the floor grid", "plumb", new Reading.Plumb(0, 0, TAPE)), item(p, "Height above the floor", "height", new Reading.Height(300, TAPE)));
+        if (!others.isEmpty()) {
+            String first = others.getFirst();
+            add.getItems().addAll(item(p, "Tape from another point", "tape", new Reading.Tape(first, 500, TAPE)), item(p, "Angle finder and plan angle from another point", "slope", new Reading.Slope(first, 20, 0, ANGLE)),
+                    item(p, "Mirror of the other side", "mirror", new Reading.MirrorOf(first, 3)));
+        }
+        if (others.size() > 1) {
+            add.getItems().addAll(item(p, "So far along a line", "along", new Reading.Along(others.get(0), others.get(1), 100, TAPE)), item(p, "Midway between two", "middle", new Reading.Middle(others.get(0), others.get(1), TAPE)));
+        }
+        row(add, small("Take it out of the survey", "survey-out-" + key(p.name()), () -> change("Take " + p.name() + " out of the survey", x -> x.without(p.name()))));
+    }
+
+    private MenuItem item(SurveyPoint p, String text, String id, Reading r) {
+        MenuItem i = new MenuItem(text);
+        i.setId("survey-add-" + id);
+        i.setOnAction(_ -> change("A reading of " + p.name() + ": " + text.toLowerCase(Locale.ROOT), x -> x.edit(p.name(), q -> q.with(r))));
+        return i;
+    }
+
+    /** Left against right, and the axle against square. */
+    private void skew(Surveyed s) {
+        Skew skew = Skew.of(s);
+        if (skew.pairs().isEmpty()) {
+            return;
+        }
+        head("Left against right");
+        LengthUnit unit = bench.lengthUnit();
+        table(List.of("Left less mirrored right", "x", "y", "z"), skew.pairs().stream().map(p -> List.of(p.what() + (p.real() ? "" : " (within the measuring)"), LengthText.format(p.off().x(), unit),
+                LengthText.format(p.off().y(), unit), LengthText.format(p.off().z(), unit))).toList());
+        skew.axleDeg().ifPresent(d -> say("The axle stands {0} from square to the frame, ± {1}" + (Math.abs(d) > 2 * skew.axleSd() ? ", the " + (d > 0 ? "left" : "right") + " wheel ahead." : ": square as far as was measured."),
+                Quantity.angle(Math.abs(d)), Quantity.angle(skew.axleSd())));
+    }
+}

@@ -1,0 +1,146 @@
+package mildtilt.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Files;
+import java.util.Optional;
+import javafx.application.Platform;
+import javafx.event.ActionEvent;
+import javafx.scene.control.ButtonBase;
+import javafx.scene.control.ChoiceBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.TextField;
+import javafx.stage.Stage;
+import mildtilt.app.workbench.SideTab;
+import mildtilt.app.workbench.WorkStage;
+import mildtilt.format.DemoJob;
+import mildtilt.geometry.Point;
+import mildtilt.job.Job;
+import mildtilt.job.JobPoints;
+import mildtilt.job.PointId;
+import mildtilt.survey.Reading;
+import mildtilt.survey.Survey;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.framework.junit5.Start;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** The survey stage as its users work in it: measure, see what is wrong, put points where they are. */
+@ExtendWith(ApplicationExtension.class)
+class SurveyStageTest {
+
+    private AppWindow app;
+
+    @Start
+    void start(Stage stage) throws Exception {
+        app = new AppWindow(stage, DemoJob.MARSH_CARRIER.job(), AppWindow.temporary());
+        app.bench.stageProperty().set(WorkStage.SURVEY);
+    }
+
+    @AfterEach
+    void close(FxRobot robot) {
+        robot.interact(app::close);
+    }
+
+    private boolean says(FxRobot robot, String text) {
+        return robot.lookup("#survey-pane .label").queryAllAs(Label.class).stream().anyMatch(l -> l.getText().contains(text));
+    }
+
+    private void untilSays(FxRobot robot, String text) {
+        AppWindow.until(() -> says(robot, text));
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    private void press(FxRobot robot, String id) {
+        robot.interact(() -> robot.lookup(id).queryAs(ButtonBase.class).fire());
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    private void type(FxRobot robot, String id, String text) {
+        robot.interact(() -> {
+            TextField f = robot.lookup(id).queryAs(TextField.class);
+            f.requestFocus();
+            f.setText(text);
+            f.fireEvent(new ActionEvent());
+        });
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    private void menu(FxRobot robot, String button, String item) {
+        robot.interact(() -> robot.lookup(button).queryAs(MenuButton.class).getItems().stream().filter(i -> item.equals(i.getId())).findFirst().orElseThrow().fire());
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    @Test
+    void theMisreadTapeIsNamedAndMendedAndThePointPutThere(FxRobot robot) {
+        assertThat(app.bench.sideTabProperty().get()).isEqualTo(SideTab.MEASURED);
+        untilSays(robot, "! gear input, tape from mark D, looks wrong: misread by about 29.6 mm");
+        assertThat(says(robot, "The axle stands 0.26° from square to the frame")).isTrue();
+        press(robot, "#survey-point-gear-input");
+        double read = ((Reading.Tape) app.bench.job().survey().point("gear input").orElseThrow().readings().get(3)).length();
+        type(robot, "#survey-length-gear-input-3", Double.toString(read - 30));
+        untilSays(robot, "No reading stands out.");
+        Point plan = JobPoints.position(app.bench.job(), new PointId.GearInput());
+        press(robot, "#survey-put-gear-input");
+        Point put = JobPoints.position(app.bench.job(), new PointId.GearInput());
+        assertThat(put.distanceTo(plan)).isBetween(0.05, 3.0);
+        untilSays(robot, "The plan has it there.");
+        // What can't be is refused, with what was there kept.
+        Job before = app.bench.job();
+        type(robot, "#survey-spread-gear-input-0", "0");
+        assertThat(app.text(robot, "#message")).contains("nothing is measured exactly");
+        assertThat(app.bench.job()).isEqualTo(before);
+    }
+
+    @Test
+    void pointsComeFromACsvOnceTheColumnsWereSeen(FxRobot robot) throws Exception {
+        app.chosen = Files.writeString(AppWindow.temporary().resolve("bay.csv"), "mark,z cm,x cm,y cm\nsill left,31,-80,62\nsill right,31.2,-80,-62\n");
+        Platform.runLater(() -> robot.lookup("#survey-csv").queryAs(ButtonBase.class).fire());
+        AppWindow.until(() -> robot.lookup("#points-x").tryQuery().isPresent());
+        assertThat(robot.lookup("#points-x").queryAs(ChoiceBox.class).getValue()).isEqualTo(2);
+        AppWindow.answer(robot, "Take them");
+        untilSays(robot, "x −800.0 mm, y 620.0 mm, z 310.0 mm");
+        // A file that can't be taken changes nothing.
+        Job before = app.bench.job();
+        Files.writeString(app.chosen, "mark,x,y,z\nsill,one,2,3\n");
+        Platform.runLater(() -> robot.lookup("#survey-csv").queryAs(ButtonBase.class).fire());
+        AppWindow.answer(robot, "Take them");
+        AppWindow.until(() -> robot.lookup("#problem-text").tryQuery().isPresent());
+        assertThat(app.text(robot, "#problem-text")).contains("line 2").contains("\"one\" is not a usable number");
+        AppWindow.answer(robot, "OK");
+        assertThat(app.bench.job()).isEqualTo(before);
+    }
+
+    @Test
+    void aPointIsMeasuredFromNothing(FxRobot robot) {
+        robot.interact(() -> app.bench.edit("Nothing measured", j -> j.withSurvey(Survey.NONE)));
+        robot.interact(() -> {
+            @SuppressWarnings("unchecked")
+            ChoiceBox<String> box = robot.lookup("#survey-add").queryAs(ChoiceBox.class);
+            box.setValue("steering wheel hub");
+        });
+        untilSays(robot, "Nothing of it is measured yet.");
+        menu(robot, "#survey-read-steering-wheel-hub", "survey-add-plumb");
+        untilSays(robot, "Its readings settle 2 figures of three");
+        menu(robot, "#survey-read-steering-wheel-hub", "survey-add-height");
+        type(robot, "#survey-x-steering-wheel-hub-0", "-1050");
+        type(robot, "#survey-y-steering-wheel-hub-0", "15\"");
+        type(robot, "#survey-z-steering-wheel-hub-1", "1m");
+        untilSays(robot, "x −1050.0 mm, y 381.0 mm, z 1000.0 mm; ± 1.5 mm");
+        assertThat(says(robot, "one misread tape would not be seen")).isTrue();
+        type(robot, "#survey-add-mark", "mark on the sill");
+        menu(robot, "#survey-read-mark-on-the-sill", "survey-add-tape");
+        assertThat(app.bench.job().survey().point("mark on the sill").orElseThrow().readings()).singleElement().isInstanceOf(Reading.Tape.class);
+        press(robot, "#survey-drop-mark-on-the-sill-0");
+        press(robot, "#survey-out-mark-on-the-sill");
+        assertThat(app.bench.job().survey().point("mark on the sill")).isEmpty();
+        robot.interact(app.bench::undo);
+        assertThat(app.bench.job().survey().point("mark on the sill")).isPresent();
+        robot.interact(() -> app.bench.open(new Job("nothing yet", "", app.bench.job().vehicle(), Optional.empty(), Optional.empty(), app.bench.job().targets()), Optional.empty()));
+        untilSays(robot, "Give each point what you can measure");
+    }
+}

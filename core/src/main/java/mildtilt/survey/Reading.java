@@ -1,0 +1,180 @@
+package mildtilt.survey;
+
+import java.util.List;
+import mildtilt.geometry.ImpossibleGeometryException;
+
+/** One thing measured of a point. Other points are named; of which end a tape begins does not matter. */
+public sealed interface Reading {
+
+    /** How well it was read, ± mm or degrees, one standard deviation; above 0. */
+    double spread();
+
+    /** The other points it hangs on. */
+    default List<String> others() {
+        return List.of();
+    }
+
+    /** How many figures it settles. */
+    default int figures() {
+        return 1;
+    }
+
+    /** What the bench calls it. */
+    String label();
+
+    /** Dropped with a plumb bob to the floor's grid: x and y. */
+    record Plumb(double x, double y, double spread) implements Reading {
+        public Plumb {
+            readable(spread, x, y);
+        }
+
+        @Override
+        public int figures() {
+            return 2;
+        }
+
+        @Override
+        public String label() {
+            return "plumb bob to the floor grid";
+        }
+    }
+
+    /** Above the floor. */
+    record Height(double z, double spread) implements Reading {
+        public Height {
+            readable(spread, z);
+        }
+
+        @Override
+        public String label() {
+            return "height above the floor";
+        }
+    }
+
+    /** A tape from another point. */
+    record Tape(String from, double length, double spread) implements Reading {
+        public Tape {
+            readable(spread, length);
+            if (!(length > 0)) {
+                throw new ImpossibleGeometryException("A tape's length must be above 0.");
+            }
+        }
+
+        @Override
+        public List<String> others() {
+            return List.of(from);
+        }
+
+        @Override
+        public String label() {
+            return "tape from " + from;
+        }
+    }
+
+    /** So far along a straight line from one point toward another, as along a known shaft. */
+    record Along(String from, String toward, double length, double spread) implements Reading {
+        public Along {
+            readable(spread, length);
+        }
+
+        @Override
+        public List<String> others() {
+            return List.of(from, toward);
+        }
+
+        @Override
+        public int figures() {
+            return 3;
+        }
+
+        @Override
+        public String label() {
+            return "along the line from " + from + " toward " + toward;
+        }
+    }
+
+    /**
+     * The way a shaft runs from another point, by an angle finder in side view and the angle in plan.
+     *
+     * @param downDeg how far it slopes below level going from there
+     * @param leftDeg how far it points to the left of straight forward in plan; 180 for straight back
+     */
+    record Slope(String from, double downDeg, double leftDeg, double spread) implements Reading {
+        public Slope {
+            readable(spread, downDeg, leftDeg);
+            if (Math.abs(downDeg) > 85) {
+                throw new ImpossibleGeometryException("A shaft that stands within 5 degrees of upright has no angle in plan: measure it otherwise.");
+            }
+        }
+
+        @Override
+        public List<String> others() {
+            return List.of(from);
+        }
+
+        @Override
+        public int figures() {
+            return 2;
+        }
+
+        @Override
+        public String label() {
+            return "slope and plan angle from " + from;
+        }
+    }
+
+    /** Midway between two others: a wheel centre from the rim, a rack's middle from its eyes. */
+    record Middle(String one, String other, double spread) implements Reading {
+        public Middle {
+            readable(spread);
+        }
+
+        @Override
+        public List<String> others() {
+            return List.of(one, other);
+        }
+
+        @Override
+        public int figures() {
+            return 3;
+        }
+
+        @Override
+        public String label() {
+            return "midway between " + one + " and " + other;
+        }
+    }
+
+    /** The mirror image of a point on the other side. */
+    record MirrorOf(String of, double spread) implements Reading {
+        public MirrorOf {
+            readable(spread);
+        }
+
+        @Override
+        public List<String> others() {
+            return List.of(of);
+        }
+
+        @Override
+        public int figures() {
+            return 3;
+        }
+
+        @Override
+        public String label() {
+            return "mirror image of " + of;
+        }
+    }
+
+    private static void readable(double spread, double... figures) {
+        for (double f : figures) {
+            if (!Double.isFinite(f) || Math.abs(f) > 100_000) {
+                throw new ImpossibleGeometryException("A reading must be a number within 100 m.");
+            }
+        }
+        if (!(spread > 0 && spread <= 1000)) {
+            throw new ImpossibleGeometryException("How well it was read must be above 0: nothing is measured exactly.");
+        }
+    }
+}

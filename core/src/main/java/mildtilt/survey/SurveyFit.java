@@ -1,0 +1,306 @@
+package mildtilt.survey;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.function.Function;
+import mildtilt.geometry.Direction;
+import mildtilt.geometry.Point;
+import mildtilt.geometry.Vector;
+import mildtilt.survey.Reading.Along;
+import mildtilt.survey.Reading.Height;
+import mildtilt.survey.Reading.Middle;
+import mildtilt.survey.Reading.MirrorOf;
+import mildtilt.survey.Reading.Plumb;
+import mildtilt.survey.Reading.Slope;
+import mildtilt.survey.Reading.Tape;
+import mildtilt.survey.Surveyed.Place;
+import mildtilt.survey.Surveyed.Told;
+import org.hipparchus.linear.Array2DRowRealMatrix;
+import org.hipparchus.linear.ArrayRealVector;
+import org.hipparchus.linear.RealMatrix;
+import org.hipparchus.linear.RealVector;
+import org.hipparchus.linear.SingularValueDecomposition;
+import org.hipparchus.optim.nonlinear.vector.leastsquares.LeastSquaresBuilder;
+import org.hipparchus.optim.nonlinear.vector.leastsquares.LeastSquaresOptimizer;
+import org.hipparchus.optim.nonlinear.vector.leastsquares.LevenbergMarquardtOptimizer;
+import org.hipparchus.util.Pair;
+
+/**
+ * All points of a survey settled at once by least squares, each reading weighed by its ±: residuals over spread, Levenberg–Marquardt by
+ * Hipparchus. What the readings leave open is seen in the singular values of the last Jacobian. With Q the inverse of its normal matrix a
+ * point's ± is the root of Q's diagonal; a reading's redundancy is 1 − (J Q Jᵀ)ᵢᵢ, and its residual over the root of that is what W. Baarda's data
+ * snooping looks at (A testing procedure for use in geodetic networks, 1968).
+ */
+public final class SurveyFit {
+
+    /** A direction held by less than this part of the best held one is open. */
+    private static final double OPEN = 1e-7;
+    /** A point that moves this much in an open direction is open itself. */
+    private static final double MOVES = 1e-3;
+    /** A reading seen by the others by less than this can't be checked. */
+    private static final double SEEN = 0.02;
+    private static final double STEP = 1e-4;
+
+    private final List<SurveyPoint> points;
+    private final Map<String, Integer> index = new LinkedHashMap<>();
+    private final int rows;
+
+    private SurveyFit(List<SurveyPoint> points) {
+        this.points = points;
+        points.forEach(p -> index.put(p.name(), index.size()));
+        rows = points.stream().flatMap(p -> p.readings().stream()).mapToInt(Reading::figures).sum();
+    }
+
+    /** @param plan where a point is thought to be, if it is: of two places that suit as well, the one nearer to it is meant */
+    public static Surveyed of(Survey survey, Function<String, Optional<Point>> plan) {
+        Map<String, String> open = new TreeMap<>();
+        List<SurveyPoint> left = new ArrayList<>(survey.points());
+        // What hangs on a point that is not there, or has no reading, is open, and so is what hangs on that.
+        boolean again = true;
+        while (again) {
+            Set<String> names = new LinkedHashSet<>(left.stream().map(SurveyPoint::name).toList());
+            again = left.removeIf(p -> {
+                Optional<String> missing = p.readings().stream().flatMap(r -> r.others().stream()).filter(o -> !names.contains(o)).findFirst();
+                if (p.readings().isEmpty()) {
+                    open.put(p.name(), "Nothing of it is measured yet.");
+                } else {
+                    missing.ifPresent(m -> open.put(p.name(), "It is measured from \"" + m + "\", which is not settled."));
+                }
+                return p.readings().isEmpty() || missing.isPresent();
+            });
+        }
+        // What is under-measured is taken out, and the rest settled again.
+        while (!left.isEmpty()) {
+            SurveyFit fit = new SurveyFit(left);
+            double[] at = fit.solved(fit.start(plan));
+            Map<String, String> loose = fit.loose(at);
+            if (loose.isEmpty()) {
+                return fit.told(at, open);
+            }
+            open.putAll(loose);
+            Set<String> gone = new LinkedHashSet<>(loose.keySet());
+            left = left.stream().filter(p -> !gone.contains(p.name())).map(p -> new SurveyPoint(p.name(), p.readings().stream().filter(r -> r.others().stream().noneMatch(gone::contains)).toList()))
+                    .toList();
+            List<SurveyPoint> bare = left.stream().filter(p -> p.readings().isEmpty()).toList();
+            bare.forEach(p -> open.put(p.name(), "It is measured only from points that are not settled."));
+            left = left.stream().filter(p -> !p.readings().isEmpty()).toList();
+        }
+        return new Surveyed(Map.of(), open, List.of(), 0);
+    }
+
+    /** Where to begin: what is read straight off, then the plan's place, then beside what it is measured from. */
+    private double[] start(Function<String, Optional<Point>> plan) {
+        Map<String, Point> known = new HashMap<>();
+        for (SurveyPoint p : points) {
+            Optional<Point> planned = plan.apply(p.name());
+            Optional<Plumb> plumb = first(p, Plumb.class);
+            Optional<Height> height = first(p, Height.class);
+            if (plumb.isPresent() || planned.isPresent() || height.isPresent()) {
+                Point base = planned.orElse(new Point(0, 0, 300));
+                known.put(p.name(), new Point(plumb.map(Plumb::x).orElse(base.x()), plumb.map(Plumb::y).orElse(base.y()), height.map(Height::z).orElse(base.z())));
+            }
+        }
+        double[] at = new double[3 * points.size()];
+        for (int pass = 0; pass < points.size() + 1; pass++) {
+            for (SurveyPoint p : points) {
+                if (known.containsKey(p.name())) {
+                    continue;
+                }
+                beside(p, known).ifPresent(x -> known.put(p.name(), x));
+            }
+        }
+        for (SurveyPoint p : points) {
+            Point x = known.getOrDefault(p.name(), new Point(0, 0, 300));
+            int i = 3 * index.get(p.name());
+            at[i] = x.x();
+            at[i + 1] = x.y();
+            at[i + 2] = x.z();
+        }
+        return at;
+    }
+
+    private static <T extends Reading> Optional<T> first(SurveyPoint p, Class<T> kind) {
+        return p.readings().stream().filter(kind::isInstance).map(kind::cast).findFirst();
+    }
+
+    private static Optional<Point> beside(SurveyPoint p, Map<String, Point> known) {
+        for (Reading r : p.readings()) {
+            if (r.others().isEmpty() || !known.keySet().containsAll(r.others())) {
+                continue;
+            }
+            Point from = known.get(r.others().getFirst());
+            switch (r) {
+                case MirrorOf _ -> {
+                    return Optional.of(from.mirrored());
+                }
+                case Middle m -> {
+                    return Optional.of(from.midwayTo(known.get(m.other())));
+                }
+                case Along a -> {
+                    return Optional.of(from.plus(known.get(a.toward()).minus(from).direction().times(a.length())));
+                }
+                case Slope s -> {
+                    return Optional.of(from.plus(Direction.ofSlope(s.downDeg(), s.leftDeg()).times(300)));
+                }
+                // Above the marks on the floor, as most things are.
+                case Tape t -> {
+                    List<Point> all = p.readings().stream().filter(Tape.class::isInstance).flatMap(x -> x.others().stream()).filter(known::containsKey).map(known::get).toList();
+                    double x = all.stream().mapToDouble(Point::x).average().orElse(from.x());
+                    double y = all.stream().mapToDouble(Point::y).average().orElse(from.y());
+                    return Optional.of(new Point(x, y, from.z() + t.length() * 0.6));
+                }
+                case Plumb _, Height _ -> { }
+            }
+        }
+        return Optional.empty();
+    }
+
+    private double[] solved(double[] start) {
+        LeastSquaresOptimizer.Optimum o = new LevenbergMarquardtOptimizer().optimize(new LeastSquaresBuilder().start(start).target(new double[rows])
+                .model((RealVector x) -> new Pair<>(new ArrayRealVector(residuals(x.toArray())), jacobian(x.toArray())))
+                .maxEvaluations(2000).maxIterations(2000).build());
+        return o.getPoint().toArray();
+    }
+
+    private static Point at(double[] x, int i) {
+        return new Point(x[3 * i], x[3 * i + 1], x[3 * i + 2]);
+    }
+
+    private Point at(double[] x, String name) {
+        return at(x, index.get(name));
+    }
+
+    /** What was read less what the places say, each over its spread. */
+    private double[] residuals(double[] x) {
+        double[] r = new double[rows];
+        int k = 0;
+        for (SurveyPoint p : points) {
+            Point at = at(x, p.name());
+            for (Reading reading : p.readings()) {
+                double s = reading.spread();
+                switch (reading) {
+                    case Plumb q -> {
+                        r[k++] = (at.x() - q.x()) / s;
+                        r[k++] = (at.y() - q.y()) / s;
+                    }
+                    case Height h -> r[k++] = (at.z() - h.z()) / s;
+                    case Tape t -> r[k++] = (at.distanceTo(at(x, t.from())) - t.length()) / s;
+                    case Along a -> {
+                        Point from = at(x, a.from());
+                        Vector line = at(x, a.toward()).minus(from);
+                        double n = Math.max(1e-9, line.norm());
+                        Vector off = at.minus(from).minus(line.times(a.length() / n));
+                        k = put(r, k, off, s);
+                    }
+                    case Slope q -> {
+                        Vector d = at.minus(at(x, q.from()));
+                        r[k++] = (Math.toDegrees(Math.atan2(-d.z(), Math.hypot(d.x(), d.y()))) - q.downDeg()) / s;
+                        r[k++] = Math.IEEEremainder(Math.toDegrees(Math.atan2(d.y(), d.x())) - q.leftDeg(), 360) / s;
+                    }
+                    case Middle m -> k = put(r, k, at.minus(at(x, m.one()).midwayTo(at(x, m.other()))), s);
+                    case MirrorOf m -> k = put(r, k, at.minus(at(x, m.of()).mirrored()), s);
+                }
+            }
+        }
+        return r;
+    }
+
+    private static int put(double[] r, int k, Vector off, double s) {
+        r[k] = off.x() / s;
+        r[k + 1] = off.y() / s;
+        r[k + 2] = off.z() / s;
+        return k + 3;
+    }
+
+    private RealMatrix jacobian(double[] x) {
+        double[][] j = new double[rows][x.length];
+        for (int c = 0; c < x.length; c++) {
+            double was = x[c];
+            x[c] = was + STEP;
+            double[] more = residuals(x);
+            x[c] = was - STEP;
+            double[] less = residuals(x);
+            x[c] = was;
+            for (int i = 0; i < rows; i++) {
+                j[i][c] = (more[i] - less[i]) / (2 * STEP);
+            }
+        }
+        return new Array2DRowRealMatrix(j, false);
+    }
+
+    /** Points that can still move without any reading changing, with how many figures of them are open. */
+    private Map<String, String> loose(double[] x) {
+        SingularValueDecomposition svd = new SingularValueDecomposition(jacobian(x));
+        double[] s = svd.getSingularValues();
+        double most = s.length > 0 ? s[0] : 0;
+        RealMatrix v = svd.getV();
+        Map<String, String> open = new LinkedHashMap<>();
+        for (SurveyPoint p : points) {
+            int i = 3 * index.get(p.name());
+            double moved = 0;
+            for (int c = 0; c < v.getColumnDimension(); c++) {
+                if (s[c] <= OPEN * most) {
+                    moved += Math.hypot(Math.hypot(v.getEntry(i, c), v.getEntry(i + 1, c)), v.getEntry(i + 2, c));
+                }
+            }
+            // With fewer readings than unknowns the decomposition has fewer columns: what they do not span is open too.
+            double spanned = 0;
+            for (int axis = 0; axis < 3; axis++) {
+                for (int c = 0; c < v.getColumnDimension(); c++) {
+                    spanned += v.getEntry(i + axis, c) * v.getEntry(i + axis, c);
+                }
+            }
+            if (moved > MOVES || spanned < 3 - MOVES) {
+                int read = p.readings().stream().mapToInt(Reading::figures).sum();
+                open.put(p.name(), read < 3 ? "Its readings settle " + read + (read == 1 ? " figure" : " figures") + " of three: measure it once more, from elsewhere."
+                        : "Its readings leave it free to move: they are all from one line or one plane. Measure it from somewhere else.");
+            }
+        }
+        return open;
+    }
+
+    private Surveyed told(double[] x, Map<String, String> open) {
+        RealMatrix j = jacobian(x);
+        RealMatrix q = new SingularValueDecomposition(j.transpose().multiply(j)).getSolver().getInverse();
+        Map<String, Place> places = new LinkedHashMap<>();
+        for (SurveyPoint p : points) {
+            int i = 3 * index.get(p.name());
+            places.put(p.name(), new Place(at(x, p.name()), sd(q, i), sd(q, i + 1), sd(q, i + 2)));
+        }
+        RealMatrix jq = j.multiply(q);
+        double[] v = residuals(x);
+        List<Told> told = new ArrayList<>();
+        int k = 0;
+        for (SurveyPoint p : points) {
+            for (int n = 0; n < p.readings().size(); n++) {
+                Reading reading = p.readings().get(n);
+                double off = 0;
+                double misread = 0;
+                double times = 0;
+                boolean checked = false;
+                for (int f = 0; f < reading.figures(); f++, k++) {
+                    double seen = 1 - jq.getRowVector(k).dotProduct(j.getRowVector(k));
+                    off = Math.max(off, Math.abs(v[k]) * reading.spread());
+                    if (seen > SEEN) {
+                        checked = true;
+                        misread = Math.max(misread, Math.abs(v[k]) * reading.spread() / seen);
+                        times = Math.max(times, Math.abs(v[k]) / Math.sqrt(seen));
+                    }
+                }
+                told.add(new Told(p.name(), n, reading, off, misread, times, checked));
+            }
+        }
+        return new Surveyed(places, open, List.copyOf(told), rows - x.length);
+    }
+
+    private static double sd(RealMatrix q, int i) {
+        return Math.sqrt(Math.max(0, q.getEntry(i, i)));
+    }
+}

@@ -1,0 +1,54 @@
+package mildtilt.survey;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import mildtilt.geometry.Point;
+
+/**
+ * What a survey says.
+ *
+ * @param places where each settled point is
+ * @param open what can't be settled, with why
+ * @param told every reading of settled points against what all together say
+ * @param spare how many readings more there are than are needed
+ */
+public record Surveyed(Map<String, Place> places, Map<String, String> open, List<Told> told, int spare) {
+
+    /** More than this many of its own ± off is more than chance. */
+    public static final double SUSPECT = 3;
+
+    /** @param sdX ± of x, mm, one standard deviation, and so on */
+    public record Place(Point at, double sdX, double sdY, double sdZ) {
+
+        public double sd() {
+            return Math.sqrt(sdX * sdX + sdY * sdY + sdZ * sdZ);
+        }
+    }
+
+    /**
+     * @param point whose reading
+     * @param index among its readings
+     * @param off how far what was read is from what all say, mm or degrees; the worst of several figures
+     * @param misread how far it would have to be misread for the others to say what they say, mm or degrees; more than {@code off}, as a wrong reading draws
+     *     the point to itself
+     * @param times {@code off} in its own ±, allowing for how much of it the other readings can see
+     * @param checked whether other readings can see it at all
+     */
+    public record Told(String point, int index, Reading reading, double off, double misread, double times, boolean checked) {
+
+        public boolean suspect() {
+            return checked && times > SUSPECT;
+        }
+    }
+
+    /**
+     * The reading most likely to be wrong, if one is. The worst alone: a wrong one makes its neighbours look wrong. A tape and the place of the mark it
+     * is held to can't be told apart where nothing else is measured from there; then it is the one that is off by more.
+     */
+    public Optional<Told> worst() {
+        double most = told.stream().filter(Told::suspect).mapToDouble(Told::times).max().orElse(0);
+        return told.stream().filter(t -> t.suspect() && t.times > 0.99 * most).max(Comparator.comparingDouble(Told::off));
+    }
+}
