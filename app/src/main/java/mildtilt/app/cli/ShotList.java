@@ -30,12 +30,7 @@ import mildtilt.app.workbench.SideTab;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.format.DemoJob;
-import mildtilt.geometry.Side;
-import mildtilt.geometry.Vector;
-import mildtilt.job.CornerPoint;
 import mildtilt.job.Element;
-import mildtilt.job.JobPoints;
-import mildtilt.job.PointId;
 import mildtilt.knuckle.KnuckleChange;
 import mildtilt.knuckle.KnuckleEdits;
 import mildtilt.measure.LengthUnit;
@@ -70,14 +65,11 @@ final class ShotList {
             bench.moveHands(new HandsPosition(120, 30, -20));
             bench.selectionProperty().set(Optional.empty());
         }));
-        shots.add(new Shot("linkage-before-and-after", () -> {
-            bench.moveHands(HandsPosition.CENTRED);
-            bench.stageProperty().set(WorkStage.LINKAGE);
-            bench.selectionProperty().set(Optional.of(new Element.SteeringArms()));
-            PointId arm = new PointId.OnCorner(Side.LEFT, CornerPoint.TIE_ROD_POINT);
-            bench.edit("Move left tie-rod point on the steering arm: 14.0 mm forward, 7.0 mm to the right",
-                    j -> JobPoints.moved(j, arm, JobPoints.position(j, arm).plus(new Vector(14, -7, 0))));
-        }));
+        shots.add(new Shot("survey", () -> {
+            bench.open(DemoJob.MARSH_CARRIER.job(), Optional.empty());
+            bench.stageProperty().set(WorkStage.SURVEY);
+            after(SETTLE, () -> press(running, "#survey-point-gear-input"));
+        }, SETTLE.multiply(3)));
         making(running, shots);
         columns(running, shots);
         linkages(running, shots);

@@ -3,7 +3,6 @@ package mildtilt.app.workbench;
 /** What the side of the window is used for: the notes in every stage, and what is the stage's own. */
 public enum SideTab {
     NOTES("Notes"),
-    MEASURED("Measured"),
     KNUCKLE("Knuckle"),
     WORK_OUT("Work it out"),
     VARIANTS("Variants"),
@@ -13,7 +12,8 @@ public enum SideTab {
     RULES("Rules"),
     IN_THE_WAY("In the way"),
     GAPS("Gaps"),
-    ROUTE("Route");
+    ROUTE("Route"),
+    MEASURED("Measured");
 
     private final String label;
 
