@@ -10,10 +10,14 @@ import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import java.util.function.BooleanSupplier;
 import java.util.stream.Stream;
+import javafx.event.ActionEvent;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.ButtonBase;
 import javafx.scene.control.Label;
 import javafx.scene.control.Labeled;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.TextField;
 import javafx.scene.text.Text;
 import javafx.stage.Stage;
 import javafx.stage.Window;
@@ -85,6 +89,27 @@ final class AppWindow implements AutoCloseable {
 
     String text(FxRobot robot, String id) {
         return robot.lookup(id).queryAs(Label.class).getText();
+    }
+
+    static void press(FxRobot robot, String id) {
+        robot.interact(() -> robot.lookup(id).queryAs(ButtonBase.class).fire());
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    static void type(FxRobot robot, String id, String text) {
+        robot.interact(() -> {
+            TextField f = robot.lookup(id).queryAs(TextField.class);
+            f.requestFocus();
+            f.setText(text);
+            f.fireEvent(new ActionEvent());
+        });
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    /** Takes an entry of a menu button. */
+    static void menu(FxRobot robot, String button, String item) {
+        robot.interact(() -> robot.lookup(button).queryAs(MenuButton.class).getItems().stream().filter(i -> item.equals(i.getId())).findFirst().orElseThrow().fire());
+        WaitForAsyncUtils.waitForFxEvents();
     }
 
     /** Presses the button of a dialogue, as soon as the dialogue stands. */

@@ -9,16 +9,12 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import javafx.application.Platform;
-import javafx.event.ActionEvent;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
-import javafx.scene.control.MenuButton;
-import javafx.scene.control.MenuItem;
 import javafx.scene.control.RadioButton;
-import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.VBox;
 import javafx.stage.Stage;
@@ -65,27 +61,6 @@ class ClearanceStageTest {
         app.settle();
     }
 
-    private void menu(FxRobot robot, String button, String item) {
-        robot.interact(() -> robot.lookup(button).queryAs(MenuButton.class).getItems().stream().filter(i -> item.equals(i.getId())).findFirst()
-                .map(MenuItem.class::cast).orElseThrow().fire());
-        WaitForAsyncUtils.waitForFxEvents();
-    }
-
-    private void press(FxRobot robot, String id) {
-        robot.interact(() -> robot.lookup(id).queryAs(Button.class).fire());
-        WaitForAsyncUtils.waitForFxEvents();
-    }
-
-    private void type(FxRobot robot, String id, String text) {
-        robot.interact(() -> {
-            TextField f = robot.lookup(id).queryAs(TextField.class);
-            f.requestFocus();
-            f.setText(text);
-            f.fireEvent(new ActionEvent());
-        });
-        WaitForAsyncUtils.waitForFxEvents();
-    }
-
     private static void choose(FxRobot robot, String id, int which) {
         ChoiceBox<?> box = robot.lookup(id).queryAs(ChoiceBox.class);
         robot.interact(() -> box.getSelectionModel().select(which));
@@ -103,12 +78,12 @@ class ClearanceStageTest {
     void thingsArePutInTheWaySizedMovedCopiedAndTakenOut(FxRobot robot) {
         tab(robot, SideTab.IN_THE_WAY);
         int before = all().size();
-        menu(robot, "#add-obstacle", "add-box");
+        AppWindow.menu(robot, "#add-obstacle", "add-box");
         assertThat(all()).hasSize(before + 1);
         assertThat(app.bench.selectionProperty().get()).contains(new Element.InTheWay(before));
-        type(robot, "#field-length", "12 in");
-        type(robot, "#field-gap-it-needs", "20");
-        type(robot, "#field-name", "left tool box");
+        AppWindow.type(robot, "#field-length", "12 in");
+        AppWindow.type(robot, "#field-gap-it-needs", "20");
+        AppWindow.type(robot, "#field-name", "left tool box");
         choose(robot, "#choice-fixed-to", Carrier.LEFT_LOWER_ARM.ordinal());
         WaitForAsyncUtils.waitForFxEvents();
         choose(robot, "#choice-moves-by-itself", 5);
@@ -123,23 +98,23 @@ class ClearanceStageTest {
         assertThat(box.hot()).isTrue();
         assertThat(box.gap()).as("a gap of its own stays").isEqualTo(20);
         // A size that can't be is refused and leaves all as it was.
-        type(robot, "#field-width", "-4");
+        AppWindow.type(robot, "#field-width", "-4");
         assertThat(((Shape.Box) all().getLast().shape()).width()).isEqualTo(150);
         assertThat(app.text(robot, "#message")).contains("must be above 0");
-        menu(robot, "#more-" + before, "mirror-" + before);
+        AppWindow.menu(robot, "#more-" + before, "mirror-" + before);
         assertThat(all().getLast().name()).isEqualTo("right tool box");
         assertThat(all().getLast().carrier()).isEqualTo(Carrier.RIGHT_LOWER_ARM);
-        menu(robot, "#more-" + before, "remove-" + before);
+        AppWindow.menu(robot, "#more-" + before, "remove-" + before);
         assertThat(all()).extracting(Obstacle::name).contains("right tool box").doesNotContain("left tool box");
         for (String kind : List.of("add-tube", "add-cylinder", "add-plate", "add-sphere")) {
-            menu(robot, "#add-obstacle", kind);
+            AppWindow.menu(robot, "#add-obstacle", kind);
         }
         assertThat(all()).hasSize(before + 5);
-        menu(robot, "#add-obstacle", "add-driver");
+        AppWindow.menu(robot, "#add-obstacle", "add-driver");
         assertThat(app.text(robot, "#message")).contains("There is a driver already");
-        menu(robot, "#more-driver", "remove-driver");
+        AppWindow.menu(robot, "#more-driver", "remove-driver");
         assertThat(job().surroundings().driver()).isEmpty();
-        menu(robot, "#add-obstacle", "add-driver");
+        AppWindow.menu(robot, "#add-obstacle", "add-driver");
         assertThat(job().surroundings().driver()).isPresent();
         while (app.bench.undoable().isPresent()) {
             robot.interact(() -> app.bench.undo());
@@ -172,7 +147,7 @@ class ClearanceStageTest {
         Button first = robot.lookup("#gap-0").queryAs(Button.class);
         assertThat(first.getText()).startsWith("left tyre and tray bracket").contains("touches");
         assertThat(first.getStyleClass()).contains("gap-touches");
-        press(robot, "#gap-0");
+        AppWindow.press(robot, "#gap-0");
         PairGap shown = app.bench.shownGap().orElseThrow();
         assertThat(app.bench.hands().steeringWheelDeg()).isCloseTo(shown.where().steeringWheelDeg(), within(1e-9)).isGreaterThan(400);
         assertThat(app.bench.hands().travelLeft()).isCloseTo(70, within(1.0));
@@ -186,7 +161,7 @@ class ClearanceStageTest {
         // The remedy that sets the stops takes the foul away.
         robot.interact(() -> app.bench.sideTabProperty().set(SideTab.NOTES));
         app.settle();
-        press(robot, "#finding-0-remedy-0");
+        AppWindow.press(robot, "#finding-0-remedy-0");
         app.settle();
         assertThat(job().axle().orElseThrow().left().limits().stopInner().orElseThrow()).isLessThan(24);
         assertThat(app.bench.workedProperty().get().orElseThrow().now().findings()).noneMatch(f -> f.about().equals("left tyre and tray bracket"));
@@ -229,20 +204,20 @@ class ClearanceStageTest {
         tab(robot, SideTab.ROUTE);
         choose(robot, "#route-most", 1);
         WaitForAsyncUtils.waitForFxEvents();
-        press(robot, "#run-route");
+        AppWindow.press(robot, "#run-route");
         AppWindow.until(() -> robot.lookup("#routes .finding-what").tryQuery().isPresent());
         assertThat(robot.lookup("#routes .finding-what").queryAs(Label.class).getText()).contains("no way within these limits");
         assertThat(app.bench.ghost()).as("the nearest miss").isPresent();
         robot.interact(() -> robot.lookup("#route-tilt").queryAs(CheckBox.class).fire());
-        type(robot, "#route-gap", "-3");
+        AppWindow.type(robot, "#route-gap", "-3");
         assertThat(app.text(robot, "#message")).contains("can't be negative");
-        press(robot, "#run-route");
+        AppWindow.press(robot, "#run-route");
         AppWindow.until(() -> robot.lookup("#take-route-0").tryQuery().isPresent() && robot.lookup("#run-route").query().isVisible());
-        press(robot, "#show-route-0");
+        AppWindow.press(robot, "#show-route-0");
         List<Point> ghost = app.bench.ghost().orElseThrow();
         Job before = job();
         assertThat(before.column()).isEqualTo(DemoJob.MARSH_CARRIER.job().column());
-        press(robot, "#take-route-0");
+        AppWindow.press(robot, "#take-route-0");
         assertThat(job().column().orElseThrow().points()).isEqualTo(ghost);
         assertThat(app.bench.ghost()).isEmpty();
         app.settle();

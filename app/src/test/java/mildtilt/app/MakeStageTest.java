@@ -8,9 +8,7 @@ import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.Optional;
 import java.util.stream.Stream;
-import javafx.event.ActionEvent;
 import javafx.scene.control.Button;
-import javafx.scene.control.ButtonBase;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
@@ -69,17 +67,12 @@ class MakeStageTest {
     }
 
     private void press(FxRobot robot, String id) {
-        robot.interact(() -> robot.lookup(id).queryAs(ButtonBase.class).fire());
+        AppWindow.press(robot, id);
         ready(robot);
     }
 
     private void type(FxRobot robot, String id, String text) {
-        robot.interact(() -> {
-            TextField f = robot.lookup(id).queryAs(TextField.class);
-            f.requestFocus();
-            f.setText(text);
-            f.fireEvent(new ActionEvent());
-        });
+        AppWindow.type(robot, id, text);
         ready(robot);
     }
 

@@ -5,12 +5,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.nio.file.Files;
 import java.util.Optional;
 import javafx.application.Platform;
-import javafx.event.ActionEvent;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
-import javafx.scene.control.MenuButton;
-import javafx.scene.control.TextField;
 import javafx.stage.Stage;
 import mildtilt.app.workbench.SideTab;
 import mildtilt.app.workbench.WorkStage;
@@ -55,43 +52,23 @@ class SurveyStageTest {
         WaitForAsyncUtils.waitForFxEvents();
     }
 
-    private void press(FxRobot robot, String id) {
-        robot.interact(() -> robot.lookup(id).queryAs(ButtonBase.class).fire());
-        WaitForAsyncUtils.waitForFxEvents();
-    }
-
-    private void type(FxRobot robot, String id, String text) {
-        robot.interact(() -> {
-            TextField f = robot.lookup(id).queryAs(TextField.class);
-            f.requestFocus();
-            f.setText(text);
-            f.fireEvent(new ActionEvent());
-        });
-        WaitForAsyncUtils.waitForFxEvents();
-    }
-
-    private void menu(FxRobot robot, String button, String item) {
-        robot.interact(() -> robot.lookup(button).queryAs(MenuButton.class).getItems().stream().filter(i -> item.equals(i.getId())).findFirst().orElseThrow().fire());
-        WaitForAsyncUtils.waitForFxEvents();
-    }
-
     @Test
     void theMisreadTapeIsNamedAndMendedAndThePointPutThere(FxRobot robot) {
         assertThat(app.bench.sideTabProperty().get()).isEqualTo(SideTab.MEASURED);
         untilSays(robot, "! gear input, tape from mark D, looks wrong: misread by about 29.6 mm");
         assertThat(says(robot, "The axle stands 0.26° from square to the frame")).isTrue();
-        press(robot, "#survey-point-gear-input");
+        AppWindow.press(robot, "#survey-point-gear-input");
         double read = ((Reading.Tape) app.bench.job().survey().point("gear input").orElseThrow().readings().get(3)).length();
-        type(robot, "#survey-length-gear-input-3", Double.toString(read - 30));
+        AppWindow.type(robot, "#survey-length-gear-input-3", Double.toString(read - 30));
         untilSays(robot, "No reading stands out.");
         Point plan = JobPoints.position(app.bench.job(), new PointId.GearInput());
-        press(robot, "#survey-put-gear-input");
+        AppWindow.press(robot, "#survey-put-gear-input");
         Point put = JobPoints.position(app.bench.job(), new PointId.GearInput());
         assertThat(put.distanceTo(plan)).isBetween(0.05, 3.0);
         untilSays(robot, "The plan has it there.");
         // What can't be is refused, with what was there kept.
         Job before = app.bench.job();
-        type(robot, "#survey-spread-gear-input-0", "0");
+        AppWindow.type(robot, "#survey-spread-gear-input-0", "0");
         assertThat(app.text(robot, "#message")).contains("nothing is measured exactly");
         assertThat(app.bench.job()).isEqualTo(before);
     }
@@ -124,19 +101,19 @@ class SurveyStageTest {
             box.setValue("steering wheel hub");
         });
         untilSays(robot, "Nothing of it is measured yet.");
-        menu(robot, "#survey-read-steering-wheel-hub", "survey-add-plumb");
+        AppWindow.menu(robot, "#survey-read-steering-wheel-hub", "survey-add-plumb");
         untilSays(robot, "Its readings settle 2 figures of three");
-        menu(robot, "#survey-read-steering-wheel-hub", "survey-add-height");
-        type(robot, "#survey-x-steering-wheel-hub-0", "-1050");
-        type(robot, "#survey-y-steering-wheel-hub-0", "15\"");
-        type(robot, "#survey-z-steering-wheel-hub-1", "1m");
+        AppWindow.menu(robot, "#survey-read-steering-wheel-hub", "survey-add-height");
+        AppWindow.type(robot, "#survey-x-steering-wheel-hub-0", "-1050");
+        AppWindow.type(robot, "#survey-y-steering-wheel-hub-0", "15\"");
+        AppWindow.type(robot, "#survey-z-steering-wheel-hub-1", "1m");
         untilSays(robot, "x −1050.0 mm, y 381.0 mm, z 1000.0 mm; ± 1.5 mm");
         assertThat(says(robot, "one misread tape would not be seen")).isTrue();
-        type(robot, "#survey-add-mark", "mark on the sill");
-        menu(robot, "#survey-read-mark-on-the-sill", "survey-add-tape");
+        AppWindow.type(robot, "#survey-add-mark", "mark on the sill");
+        AppWindow.menu(robot, "#survey-read-mark-on-the-sill", "survey-add-tape");
         assertThat(app.bench.job().survey().point("mark on the sill").orElseThrow().readings()).singleElement().isInstanceOf(Reading.Tape.class);
-        press(robot, "#survey-drop-mark-on-the-sill-0");
-        press(robot, "#survey-out-mark-on-the-sill");
+        AppWindow.press(robot, "#survey-drop-mark-on-the-sill-0");
+        AppWindow.press(robot, "#survey-out-mark-on-the-sill");
         assertThat(app.bench.job().survey().point("mark on the sill")).isEmpty();
         robot.interact(app.bench::undo);
         assertThat(app.bench.job().survey().point("mark on the sill")).isPresent();

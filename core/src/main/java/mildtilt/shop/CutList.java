@@ -19,6 +19,7 @@ import mildtilt.making.RodMakeUp;
 import mildtilt.making.Section;
 import mildtilt.making.ShaftJoin;
 import mildtilt.making.Workshop;
+import mildtilt.measure.LengthText;
 import mildtilt.measure.Phrase;
 import mildtilt.measure.Quantity;
 import mildtilt.template.Cope;
@@ -288,7 +289,7 @@ public record CutList(List<CutLine> lines, List<PlateLine> plates, List<String> 
         }
 
         private static String meets(Piece.Meeting m) {
-            return m.square() ? "square" : m.into() == 0 ? "cut at " + Math.round(m.angleDeg()) + "°" : "coped by its template";
+            return m.square() ? "square" : m.into() == 0 ? "cut at " + LengthText.trimmed(m.angleDeg(), 2) + "°" : "coped by its template";
         }
 
         private void add(String name, Section section, String material, double finished, String ends, double gap, int left, int right, Phrase note) {

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import mildtilt.making.Piece.CopedTube;
 import mildtilt.making.Piece.Meeting;
+import mildtilt.measure.LengthText;
 import mildtilt.measure.Phrase;
 import mildtilt.measure.Quantity;
 
@@ -115,7 +116,7 @@ public final class Cope {
             inks.add(new Ink.Words(new Spot(x + 1, -BAND + 8), 3, false, Phrase.of(first || q % 2 == 0 ? quarters[q] : quarters[4 - q])));
         }
         inks.add(new Ink.Words(new Spot(2, -BAND + 2), 3, false, Phrase.of(tube.name() + ", " + end + ": this end up, print outside")));
-        String what = m.into() == 0 ? "a flat at " + Math.round(m.angleDeg()) + "°" : "a tube of {0} at " + Math.round(m.angleDeg()) + "°";
+        String what = (m.into() == 0 ? "a flat" : "a tube of {0}") + " at " + LengthText.trimmed(m.angleDeg(), 2) + "°";
         return new FlatPattern(tube.name() + ", " + end, Phrase.of("Wrap round the tube of {1} with the 0 line where both ends' 0 lines are to be, and cut along the upper edge, the torch or "
                 + "saw always square to the wall. Meets " + what + (m.offset() == 0 ? "." : ", whose axis lies {2} to the " + (m.offset() > 0 ? "left" : "right") + ", seen along the tube toward this end with the 0 line up.")
                 + (m.angleDeg() == 90 ? "" : " Unturned, the 0 line lies in the " + (m.angleDeg() < 90 ? "narrower" : "wider") + " angle."), Quantity.length(m.into()),

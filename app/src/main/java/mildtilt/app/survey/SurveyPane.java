@@ -109,8 +109,9 @@ public final class SurveyPane extends FormPane {
         adding(job);
         Optional<Surveyed> s = settled.filter(x -> x.of.equals(survey)).map(Settled::surveyed);
         s.ifPresent(this::summary);
+        Map<String, PointId> ids = named(job);
         for (SurveyPoint p : survey.points()) {
-            point(job, p, s);
+            point(job, p, s, Optional.ofNullable(ids.get(p.name())));
         }
         s.ifPresent(this::skew);
     }
@@ -155,7 +156,7 @@ public final class SurveyPane extends FormPane {
         return name.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-");
     }
 
-    private void point(Job job, SurveyPoint p, Optional<Surveyed> s) {
+    private void point(Job job, SurveyPoint p, Optional<Surveyed> s, Optional<PointId> id) {
         String key = key(p.name());
         Button title = new Button(p.name());
         title.setId("survey-point-" + key);
@@ -175,7 +176,6 @@ public final class SurveyPane extends FormPane {
         place.ifPresent(x -> add(Wrap.text(Phrase.of("x {0}, y {1}, z {2}; ± {3}, {4}, {5}", Quantity.length(x.at().x()), Quantity.length(x.at().y()), Quantity.length(x.at().z()), Quantity.length(x.sdX()),
                 Quantity.length(x.sdY()), Quantity.length(x.sdZ())).text(bench.lengthUnit()), "facts-figure")));
         s.map(x -> x.open().get(p.name())).ifPresent(why -> add(Wrap.text(why, "brings")));
-        Optional<PointId> id = Optional.ofNullable(named(job).get(p.name()));
         if (place.isPresent() && id.isPresent()) {
             Point plan = JobPoints.position(job, id.get());
             double off = plan.distanceTo(place.get().at());
