@@ -75,6 +75,20 @@ public record Headlines(Map<Headline, Double> values) {
         }
     }
 
+    /** For what is worked out a thousand times over: as fine as usual in steer, since lock ends between two samples. */
+    private static final Grid QUICK = new Grid(30, 4);
+
+    /** The headlines from a coarser grid, with or without the gaps, which take longer than all else; empty if the wheels can't be assembled. */
+    public static Optional<Headlines> quick(Job job, boolean gaps) {
+        SteeringTrain train = new SteeringTrain(job);
+        Optional<SteerFigures> steer = SteerSweep.of(train, job, QUICK);
+        if (job.axle().isPresent() && steer.isEmpty()) {
+            return Optional.empty();
+        }
+        return Optional.of(of(train.column(), steer, TravelMap.of(train, job, QUICK), steer.flatMap(s -> ArmMatch.of(train, job, s)),
+                gaps ? Clearances.of(job, train) : Optional.empty()));
+    }
+
     static Headlines of(Optional<ColumnTrain> column, Optional<SteerFigures> steer, Optional<TravelMap> map, Optional<ArmMatch> match,
             Optional<ClearanceFigures> clearance) {
         Map<Headline, Double> v = new EnumMap<>(Headline.class);

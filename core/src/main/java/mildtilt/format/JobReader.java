@@ -9,6 +9,7 @@ import mildtilt.geometry.Direction;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
 import mildtilt.job.Change;
+import mildtilt.job.FitLog;
 import mildtilt.job.Job;
 import mildtilt.job.Loads;
 import mildtilt.job.OuterTable;
@@ -107,7 +108,8 @@ public final class JobReader {
         Surroundings surroundings = optional(root, "surroundings").map(s -> at("surroundings", () -> SurroundingsReader.surroundings(s))).orElse(Surroundings.NONE);
         Job plan = plan(root, root.path("title").asText(), root.path("about").asText("")).withRules(rules).withSurroundings(surroundings)
                 .withSurvey(optional(root, "survey").map(x -> at("survey", () -> SurveyJson.read(x))).orElse(Survey.NONE))
-                .withMaking(optional(root, "making").map(m -> at("making", () -> MakingReader.making(m))).orElse(Making.NONE)).withChanges(at("changes", () -> changes(root.path("changes"))));
+                .withMaking(optional(root, "making").map(m -> at("making", () -> MakingReader.making(m))).orElse(Making.NONE))
+                .withLog(optional(root, "log").map(l -> at("log", () -> LogJson.read(l, p -> plan(p, "", "")))).orElse(FitLog.NONE)).withChanges(at("changes", () -> changes(root.path("changes"))));
         List<Variant> variants = new ArrayList<>();
         for (JsonNode v : root.path("variants")) {
             int number = variants.size() + 1;
@@ -122,7 +124,7 @@ public final class JobReader {
 
     private static List<Change> changes(JsonNode all) {
         List<Change> changes = new ArrayList<>();
-        all.forEach(c -> changes.add(new Change(MakingReader.moment(c.path("at").asText()), c.path("what").asText())));
+        all.forEach(c -> changes.add(new Change(MakingReader.moment(c.path("at").asText()), c.path("what").asText(), c.path("why").asText(""))));
         return changes;
     }
 

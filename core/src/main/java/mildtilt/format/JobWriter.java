@@ -9,6 +9,7 @@ import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.Point;
+import mildtilt.job.FitLog;
 import mildtilt.job.Job;
 import mildtilt.job.Targets;
 import mildtilt.job.Variant;
@@ -22,8 +23,8 @@ import mildtilt.survey.Survey;
 public final class JobWriter {
 
     static final String FORMAT = "mild-tilt-job";
-    /** 2 since linkages other than rack and tie rods, and variants; 3 since ends, bearings, sliding shafts and rule sets; 4 since what is in the way; 5 since how it is made, and its changes. */
-    static final int VERSION = 5;
+    /** 2 since linkages other than rack and tie rods, and variants; 3 since ends, bearings, sliding shafts and rule sets; 4 since what is in the way; 5 since how it is made, and its changes; 6 since the log of trials. */
+    static final int VERSION = 6;
 
     private static final JsonMapper MAPPER = new JsonMapper();
 
@@ -61,9 +62,17 @@ public final class JobWriter {
         if (!job.making().equals(Making.NONE)) {
             root.set("making", MakingWriter.making(job.making()));
         }
+        if (!job.log().equals(FitLog.NONE)) {
+            root.set("log", LogJson.write(job.log()));
+        }
         if (!job.changes().isEmpty()) {
             ArrayNode changes = root.putArray("changes");
-            job.changes().forEach(c -> changes.addObject().put("at", c.at().toString()).put("what", c.what()));
+            job.changes().forEach(c -> {
+                ObjectNode o = changes.addObject().put("at", c.at().toString()).put("what", c.what());
+                if (!c.why().isEmpty()) {
+                    o.put("why", c.why());
+                }
+            });
         }
         if (!job.variants().isEmpty()) {
             ArrayNode variants = root.putArray("variants");
@@ -76,7 +85,7 @@ public final class JobWriter {
         return root;
     }
 
-    private static void plan(ObjectNode o, Job job) {
+    static void plan(ObjectNode o, Job job) {
         o.set("vehicle", vehicle(job.vehicle()));
         job.column().ifPresent(c -> o.set("column", ColumnWriter.column(c)));
         job.axle().ifPresent(a -> o.set("axle", AxleWriter.axle(a)));

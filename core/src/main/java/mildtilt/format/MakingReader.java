@@ -53,7 +53,7 @@ final class MakingReader {
         return all;
     }
 
-    private static <E extends Enum<E>> E one(Class<E> kind, String word) {
+    static <E extends Enum<E>> E one(Class<E> kind, String word) {
         return Enum.valueOf(kind, word.toUpperCase(Locale.ROOT));
     }
 
@@ -165,14 +165,17 @@ final class MakingReader {
                 o.path("welded_by").asText(""), o.path("inspected_by").asText(""), day(o, "day"));
     }
 
-    private static Optional<LocalDate> day(JsonNode o, String key) {
-        return JobReader.optional(o, key).map(d -> {
-            try {
-                return LocalDate.parse(d.asText());
-            } catch (DateTimeException e) {
-                throw new ImpossibleGeometryException("\"" + d.asText() + "\" is not a day: write it like 2026-03-28.");
-            }
-        });
+    static Optional<LocalDate> day(JsonNode o, String key) {
+        return JobReader.optional(o, key).map(d -> date(d.asText()));
+    }
+
+    /** @throws ImpossibleGeometryException if it is not a day */
+    static LocalDate date(String text) {
+        try {
+            return LocalDate.parse(text);
+        } catch (DateTimeException e) {
+            throw new ImpossibleGeometryException("\"" + text + "\" is not a day: write it like 2026-03-28.");
+        }
     }
 
     /** @throws ImpossibleGeometryException if it is not a day and time */

@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.survey.Reading;
+import mildtilt.survey.Stated;
 import mildtilt.survey.Survey;
 import mildtilt.survey.SurveyPoint;
 
@@ -24,6 +25,12 @@ final class SurveyJson {
             ArrayNode readings = n.putArray("readings");
             p.readings().forEach(r -> readings.add(reading(r)));
         });
+        if (!survey.stated().equals(Stated.USUAL)) {
+            ObjectNode n = o.putObject("stated");
+            JobWriter.number(n, "point_mm", survey.stated().point());
+            JobWriter.number(n, "clocking_deg", survey.stated().clockingDeg());
+            JobWriter.number(n, "again_mm", survey.stated().again());
+        }
         return o;
     }
 
@@ -81,7 +88,10 @@ final class SurveyJson {
                 return new SurveyPoint(p.path("name").asText(), readings);
             }));
         }
-        return new Survey(points);
+        JsonNode n = o.path("stated");
+        Stated usual = Stated.USUAL;
+        return new Survey(points, JobReader.at("stated", () -> new Stated(JobReader.number(n, "point_mm", usual.point()), JobReader.number(n, "clocking_deg", usual.clockingDeg()),
+                JobReader.number(n, "again_mm", usual.again()))));
     }
 
     private static Reading reading(JsonNode o) {

@@ -24,6 +24,7 @@ import mildtilt.survey.Survey;
  * @param surroundings what is in the way; the same for all variants
  * @param survey what was measured on the vehicle; the same for all variants
  * @param making how it is made; the same for all variants
+ * @param log what was read on the vehicles built to it; the same for all variants
  * @param changes what was done to the plan so far, the first one first
  * @param variants other ways to build it, kept beside the plan under its title; names differ
  */
@@ -38,6 +39,7 @@ public record Job(
         Surroundings surroundings,
         Survey survey,
         Making making,
+        FitLog log,
         List<Change> changes,
         List<Variant> variants) {
 
@@ -52,27 +54,27 @@ public record Job(
 
     /** Under the cautious rule set, nothing in the way, without variants. */
     public Job(String title, String about, Vehicle vehicle, Optional<Column> column, Optional<SteeredAxle> axle, Targets targets) {
-        this(title, about, vehicle, column, axle, targets, ShippedRules.CAUTIOUS_ROAD.rules(), Surroundings.NONE, Survey.NONE, Making.NONE, List.of(), List.of());
+        this(title, about, vehicle, column, axle, targets, ShippedRules.CAUTIOUS_ROAD.rules(), Surroundings.NONE, Survey.NONE, Making.NONE, FitLog.NONE, List.of(), List.of());
     }
 
     public Job withTitle(String t) {
-        return new Job(t, about, vehicle, column, axle, targets, rules, surroundings, survey, making, changes, variants);
+        return new Job(t, about, vehicle, column, axle, targets, rules, surroundings, survey, making, log, changes, variants);
     }
 
     public Job withVehicle(Vehicle v) {
-        return new Job(title, about, v, column, axle, targets, rules, surroundings, survey, making, changes, variants);
+        return new Job(title, about, v, column, axle, targets, rules, surroundings, survey, making, log, changes, variants);
     }
 
     public Job withTargets(Targets t) {
-        return new Job(title, about, vehicle, column, axle, t, rules, surroundings, survey, making, changes, variants);
+        return new Job(title, about, vehicle, column, axle, t, rules, surroundings, survey, making, log, changes, variants);
     }
 
     public Job withRules(Rules r) {
-        return new Job(title, about, vehicle, column, axle, targets, r, surroundings, survey, making, changes, variants);
+        return new Job(title, about, vehicle, column, axle, targets, r, surroundings, survey, making, log, changes, variants);
     }
 
     public Job withSurroundings(Surroundings s) {
-        return new Job(title, about, vehicle, column, axle, targets, rules, s, survey, making, changes, variants);
+        return new Job(title, about, vehicle, column, axle, targets, rules, s, survey, making, log, changes, variants);
     }
 
     public Job editSurroundings(UnaryOperator<Surroundings> edit) {
@@ -80,7 +82,7 @@ public record Job(
     }
 
     public Job withSurvey(Survey s) {
-        return new Job(title, about, vehicle, column, axle, targets, rules, surroundings, s, making, changes, variants);
+        return new Job(title, about, vehicle, column, axle, targets, rules, surroundings, s, making, log, changes, variants);
     }
 
     public Job editSurvey(UnaryOperator<Survey> edit) {
@@ -88,15 +90,28 @@ public record Job(
     }
 
     public Job withMaking(Making m) {
-        return new Job(title, about, vehicle, column, axle, targets, rules, surroundings, survey, m, changes, variants);
+        return new Job(title, about, vehicle, column, axle, targets, rules, surroundings, survey, m, log, changes, variants);
     }
 
     public Job editMaking(UnaryOperator<Making> edit) {
         return withMaking(edit.apply(making));
     }
 
+    public Job withLog(FitLog l) {
+        return new Job(title, about, vehicle, column, axle, targets, rules, surroundings, survey, making, l, changes, variants);
+    }
+
+    public Job editLog(UnaryOperator<FitLog> edit) {
+        return withLog(edit.apply(log));
+    }
+
+    /** Vehicle, column, axle and wants, with nothing that was written down about them. */
+    public Job planAlone() {
+        return new Job("", "", vehicle, column, axle, targets);
+    }
+
     public Job withChanges(List<Change> c) {
-        return new Job(title, about, vehicle, column, axle, targets, rules, surroundings, survey, making, c, variants);
+        return new Job(title, about, vehicle, column, axle, targets, rules, surroundings, survey, making, log, c, variants);
     }
 
     /** With one more thing done to it written down; the oldest go when there are too many. */
@@ -107,15 +122,15 @@ public record Job(
     }
 
     public Job withColumn(Column c) {
-        return new Job(title, about, vehicle, Optional.of(c), axle, targets, rules, surroundings, survey, making, changes, variants);
+        return new Job(title, about, vehicle, Optional.of(c), axle, targets, rules, surroundings, survey, making, log, changes, variants);
     }
 
     public Job withAxle(SteeredAxle a) {
-        return new Job(title, about, vehicle, column, Optional.of(a), targets, rules, surroundings, survey, making, changes, variants);
+        return new Job(title, about, vehicle, column, Optional.of(a), targets, rules, surroundings, survey, making, log, changes, variants);
     }
 
     public Job withVariants(List<Variant> v) {
-        return new Job(title, about, vehicle, column, axle, targets, rules, surroundings, survey, making, changes, v);
+        return new Job(title, about, vehicle, column, axle, targets, rules, surroundings, survey, making, log, changes, v);
     }
 
     /** The column changed; a job without one stays as it is. */
@@ -130,7 +145,7 @@ public record Job(
 
     /** Another job's parts under this job's title, its variants kept. */
     public Job withSolution(Job other) {
-        return new Job(title, about, other.vehicle, other.column, other.axle, other.targets, rules, surroundings, survey, making, changes, variants);
+        return new Job(title, about, other.vehicle, other.column, other.axle, other.targets, rules, surroundings, survey, making, log, changes, variants);
     }
 
     /** A variant added, in place of any of its name. */

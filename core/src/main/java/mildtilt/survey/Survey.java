@@ -6,10 +6,14 @@ import java.util.Optional;
 import java.util.function.UnaryOperator;
 import mildtilt.geometry.ImpossibleGeometryException;
 
-/** All points that were measured; names differ. */
-public record Survey(List<SurveyPoint> points) {
+/**
+ * All points that were measured; names differ.
+ *
+ * @param stated how well all else is known
+ */
+public record Survey(List<SurveyPoint> points, Stated stated) {
 
-    public static final Survey NONE = new Survey(List.of());
+    public static final Survey NONE = new Survey(List.of(), Stated.USUAL);
 
     private static final int MOST = 150;
 
@@ -39,10 +43,14 @@ public record Survey(List<SurveyPoint> points) {
         if (!found) {
             all.add(edit.apply(new SurveyPoint(name, List.of())));
         }
-        return new Survey(all);
+        return new Survey(all, stated);
     }
 
     public Survey without(String name) {
-        return new Survey(points.stream().filter(p -> !p.name().equals(name)).toList());
+        return new Survey(points.stream().filter(p -> !p.name().equals(name)).toList(), stated);
+    }
+
+    public Survey withStated(Stated s) {
+        return new Survey(points, s);
     }
 }

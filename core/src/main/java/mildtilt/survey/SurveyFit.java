@@ -92,7 +92,7 @@ public final class SurveyFit {
             bare.forEach(p -> open.put(p.name(), "It is measured only from points that are not settled."));
             left = left.stream().filter(p -> !p.readings().isEmpty()).toList();
         }
-        return new Surveyed(Map.of(), open, List.of(), 0);
+        return new Surveyed(Map.of(), open, List.of(), 0, Covariance.NONE);
     }
 
     /** Where to begin: what is read straight off, then the plan's place, then beside what it is measured from. */
@@ -297,7 +297,7 @@ public final class SurveyFit {
                 told.add(new Told(p.name(), n, reading, off, misread, times, checked));
             }
         }
-        return new Surveyed(places, open, List.copyOf(told), rows - x.length);
+        return new Surveyed(places, open, List.copyOf(told), rows - x.length, new Covariance(List.copyOf(places.keySet()), q.getData()));
     }
 
     private static double sd(RealMatrix q, int i) {

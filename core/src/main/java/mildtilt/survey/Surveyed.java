@@ -13,8 +13,9 @@ import mildtilt.geometry.Point;
  * @param open what can't be settled, with why
  * @param told every reading of settled points against what all together say
  * @param spare how many readings more there are than are needed
+ * @param together how sure all places are, and which go wrong together
  */
-public record Surveyed(Map<String, Place> places, Map<String, String> open, List<Told> told, int spare) {
+public record Surveyed(Map<String, Place> places, Map<String, String> open, List<Told> told, int spare, Covariance together) {
 
     /** More than this many of its own ± off is more than chance. */
     public static final double SUSPECT = 3;

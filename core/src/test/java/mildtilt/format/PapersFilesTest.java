@@ -84,7 +84,7 @@ class PapersFilesTest {
     @ParameterizedTest
     @EnumSource(LengthUnit.class)
     void theBookHasTheFiguresOfTheScreen(LengthUnit unit) throws Exception {
-        Job job = demo.after(new Change(LocalDateTime.of(2026, 11, 1, 9, 30), "Moved the lower joint"));
+        Job job = demo.after(new Change(LocalDateTime.of(2026, 11, 1, 9, 30), "Moved the lower joint", "it fouled the rail"));
         Papers papers = papers(job);
         String book = squeezed(text(JobBookPdf.write(papers, unit, DAY, "marsh.tilt")));
         Set<String> tables = new HashSet<>();
@@ -200,7 +200,7 @@ class PapersFilesTest {
                         .withPiece(new Piece.Length("L", new Section.Bar(20), Metal.STAINLESS, 33.3, 0, 2))
                         .withPiece(new Piece.CopedTube("C", new Section.Tube(25, 2), Metal.ALLOY_STEEL, 222, new Meeting(0, 45, 0, 10), Meeting.SQUARE, 2, 2))
                         .editPlan(p -> p.withMark("cut", WorkPlan.StepMark.NONE.withNote("n").withSkipped(true).withHours(Optional.of(2.5))).withOwnStep("cut", "mine")))
-                .after(new Change(LocalDateTime.of(2026, 11, 20, 8, 1, 2), "did this"));
+                .after(new Change(LocalDateTime.of(2026, 11, 20, 8, 1, 2), "did this", ""));
     }
 
     @Test

@@ -1,0 +1,55 @@
+package mildtilt.diagnosis;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import mildtilt.job.Job;
+import mildtilt.measure.Phrase;
+import mildtilt.measure.Quantity;
+
+/**
+ * One thing that may be wrong, as far as it fits.
+ *
+ * @param armsSwapped whether each arm is taken to be on the other side
+ * @param amounts what is off, and by how much
+ * @param misfit sum of squares of what is left, each reading over its ±
+ * @param perReading the same for each reading to spare: about 1 where all is explained
+ * @param confidence 0 to 1, among all causes that are known
+ * @param built the plan with this wrong
+ */
+public record Cause(boolean armsSwapped, List<Amount> amounts, double misfit, double perReading, double confidence, Job built) {
+
+    /** @param mm the vehicle less the plan; @param sd its ± */
+    public record Amount(Misfit what, double mm, double sd) {}
+
+    public boolean asPlanned() {
+        return !armsSwapped && amounts.isEmpty();
+    }
+
+    /** Whether it says all that another says, if nearly by the same amounts, and maybe more. */
+    boolean saysToo(Cause other) {
+        return armsSwapped == other.armsSwapped && other.amounts.stream().allMatch(o -> amounts.stream().anyMatch(a ->
+                a.what() == o.what() && Math.abs(a.mm() - o.mm()) < 2 * Math.hypot(a.sd(), o.sd()) + 0.1 * Math.abs(o.mm())));
+    }
+
+    /** "a rack 3.1 mm low and 1.4 mm to the left", with each ±. */
+    public Phrase told(Job plan) {
+        if (asPlanned()) {
+            return Phrase.of("the plan as it is");
+        }
+        Phrase p = armsSwapped ? Phrase.of("left and right steering arms swapped") : Phrase.of("");
+        Map<Misfit.Part, List<Amount>> parts = amounts.stream().collect(Collectors.groupingBy(a -> a.what().part(), LinkedHashMap::new, Collectors.toList()));
+        boolean first = !armsSwapped;
+        for (Map.Entry<Misfit.Part, List<Amount>> e : parts.entrySet()) {
+            p = p.then((first ? "" : ", and ") + "the " + e.getKey().label(plan) + " ");
+            first = false;
+            boolean and = false;
+            for (Amount a : e.getValue()) {
+                p = p.then(and ? " and " : "").then(Phrase.of("{0} (± {1}) " + a.what().way(a.mm()), Quantity.length(Math.abs(a.mm())), Quantity.length(a.sd())));
+                and = true;
+            }
+        }
+        return p;
+    }
+}

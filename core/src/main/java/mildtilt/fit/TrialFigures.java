@@ -1,0 +1,27 @@
+package mildtilt.fit;
+
+import java.util.List;
+import mildtilt.analysis.Analysis;
+import mildtilt.job.Job;
+import mildtilt.job.Trial;
+
+/**
+ * What the readings of one trial come to.
+ *
+ * @param then the plan as it was at the trial, among what is in the way now
+ */
+public record TrialFigures(Trial trial, Analysis then, List<AgainstPlan> figures, List<WallTrace> traces, List<PlateAngles.Row> plates, List<RunOutFit> runOuts) {
+
+    public static TrialFigures of(Trial trial, Job job) {
+        Job was = trial.back(job);
+        Analysis then = Analysis.of(was);
+        return new TrialFigures(trial, then, AgainstPlan.of(trial.sheet().figures(), trial.sheet().setup(), then, job.log().tolerances()),
+                WallTrace.of(trial.sheet(), then.train()), PlateAngles.of(trial.sheet(), was, then.train()),
+                RunOutFit.of(trial.sheet().runOuts(), was.column(), job.rules().outOfLine()));
+    }
+
+    /** How many figures are not as planned. */
+    public long out() {
+        return figures.stream().filter(f -> f.state() == AgainstPlan.State.OUT).count();
+    }
+}

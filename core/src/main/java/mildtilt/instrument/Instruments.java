@@ -1,0 +1,26 @@
+package mildtilt.instrument;
+
+import mildtilt.trial.Setup;
+
+/** Instruments that can be read, wherever they are. Not to be called on the interface thread: a device may be slow. */
+public interface Instruments extends AutoCloseable {
+
+    /** @throws InstrumentException if it does not answer, or what it answers is no reading */
+    Taken read(InstrumentKind kind) throws InstrumentException;
+
+    /** Presses or lets go its button. */
+    void hold(InstrumentKind kind, boolean held) throws InstrumentException;
+
+    /**
+     * Tells a stand-in where it is put. A real instrument is where the hand holds it, and need not know.
+     *
+     * @return whether it wanted to know
+     */
+    boolean put(InstrumentKind kind, Mark mark) throws InstrumentException;
+
+    /** Tells a stand-in how its vehicle stands; a real vehicle stands as it does. @return whether it wanted to know */
+    boolean stand(Setup setup, boolean rodOn) throws InstrumentException;
+
+    @Override
+    void close();
+}

@@ -1,0 +1,151 @@
+package mildtilt.instrument;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import mildtilt.clearance.Later;
+import mildtilt.column.Column;
+import mildtilt.diagnosis.Misfit;
+import mildtilt.fit.Laser;
+import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.geometry.Point;
+import mildtilt.geometry.Side;
+import mildtilt.geometry.Vector;
+import mildtilt.job.Job;
+import mildtilt.job.JobPoints;
+import mildtilt.job.PointId;
+import mildtilt.steer.AxlePose;
+import mildtilt.steer.Grid;
+import mildtilt.steer.SteerFigures;
+import mildtilt.steer.SteerSweep;
+import mildtilt.steer.SteeringTrain;
+import mildtilt.trial.Setup;
+
+/** A vehicle that stands in for a real one: built to a plan, but not quite, as real ones are. What is wrong with it is its own secret. */
+public final class SimulatedVehicle {
+
+    /** How a shaft runs: straight lines from its held ends to a bend, mm off at the bend, and held off its axis by so much all along. */
+    private record Shaft(double bendAlong, double bend, double bendDeg, double eccentric, double eccentricDeg) {}
+
+    private final Job built;
+    private final SteeringTrain train;
+    private final Map<String, Shaft> shafts = new HashMap<>();
+    private final double heavier;
+    private final double drag;
+    private final Later<Double> parked;
+
+    /** @param built as it really is */
+    private SimulatedVehicle(Job built, Random secret) {
+        this.built = built;
+        train = new SteeringTrain(built);
+        built.column().ifPresent(c -> {
+            for (int i = 0; i < c.shafts().size(); i++) {
+                double length = c.start(i).distanceTo(c.end(i));
+                double bend = secret.nextDouble() < 0.4 ? 0.2 + 0.4 * secret.nextDouble() : 0;
+                shafts.put(c.shafts().get(i).name(), new Shaft(length * (0.35 + 0.3 * secret.nextDouble()), bend, 360 * secret.nextDouble(), 0.1 * secret.nextDouble(), 360 * secret.nextDouble()));
+            }
+        });
+        heavier = 0.95 + 0.3 * secret.nextDouble();
+        drag = 8 + 10 * secret.nextDouble();
+        parked = new Later<>(() -> SteerSweep.of(train, built, Grid.USUAL).flatMap(SteerFigures::effort).map(e -> heavier * e.worstParked()).orElse(drag));
+    }
+
+    /** One built as it really is, known to a test. */
+    public static SimulatedVehicle of(Job built, long seed) {
+        return new SimulatedVehicle(built, new Random(seed));
+    }
+
+    /** One built to a plan with errors of its own: the same seed, the same errors. */
+    public static SimulatedVehicle builtTo(Job plan, long seed) {
+        Random secret = new Random(seed);
+        Job job = plan;
+        if (plan.axle().isPresent()) {
+            List<Misfit> all = List.of(Misfit.GEAR_UP, Misfit.GEAR_UP, Misfit.LEFT_ARM_UP, Misfit.RIGHT_ARM_UP, Misfit.GEAR_TILT);
+            List<Job> wrong = new ArrayList<>();
+            tried(wrong, job, secret.nextDouble() < 0.15, 0, Optional.empty());
+            tried(wrong, wrong.getLast(), false, (secret.nextBoolean() ? 1 : -1) * (1.5 + 2.5 * secret.nextDouble()), Optional.of(all.get(secret.nextInt(all.size()))));
+            tried(wrong, wrong.getLast(), false, 1.5 * secret.nextGaussian(), Optional.of(Misfit.GEAR_LEFT));
+            job = wrong.getLast();
+        }
+        int joints = plan.column().map(c -> c.joints().size()).orElse(0);
+        for (int i = 0; i < joints; i++) {
+            PointId id = new PointId.JointCentre(i);
+            Point p = JobPoints.position(job, id);
+            job = JobPoints.moved(job, id, p.plus(new Vector(1.5 * secret.nextGaussian(), 1.5 * secret.nextGaussian(), 1.5 * secret.nextGaussian())));
+        }
+        return new SimulatedVehicle(job, secret);
+    }
+
+    private static void tried(List<Job> all, Job job, boolean swapped, double mm, Optional<Misfit> misfit) {
+        try {
+            Job next = swapped ? Misfit.armsSwapped(job) : misfit.filter(m -> m.applies(job)).map(m -> m.apply(job, mm)).orElse(job);
+            all.add(new SteeringTrain(next).pose(0, 0, 0).assembled().isPresent() ? next : job);
+        } catch (ImpossibleGeometryException e) {
+            all.add(job);
+        }
+    }
+
+    /** What it is like, for a stand-in that gives its secret away when asked. */
+    public Job built() {
+        return built;
+    }
+
+    /** What an instrument would show there, without its own noise; empty where it can't be put so. */
+    Optional<List<Double>> shown(InstrumentKind kind, Mark mark, Setup setup, boolean rodOn) {
+        return switch (kind) {
+            case ANGLE_FINDER -> mark instanceof Mark.OnJoint j ? joint(j.joint()) : Optional.empty();
+            case DIAL -> mark instanceof Mark.OnShaft s ? dial(s) : Optional.empty();
+            case TURN_PLATES -> plates(setup);
+            case LASER -> mark instanceof Mark.OnWheel w && train.axle().isPresent() && train.locked().isEmpty() ? Laser.dot(train, w.side(), w.side() == Side.LEFT ? setup.travelLeft() : setup.travelRight(), rodOn, setup.wall())
+                    .map(d -> List.of(d.left(), d.up())) : Optional.empty();
+            case PULL_SCALE -> Optional.of(List.of(pull(setup)));
+        };
+    }
+
+    private Optional<List<Double>> joint(String name) {
+        return train.column().flatMap(t -> {
+            for (int i = 0; i < t.column().joints().size(); i++) {
+                if (t.column().joints().get(i).name().equals(name)) {
+                    return Optional.of(List.of(t.jointAngleDeg(i)));
+                }
+            }
+            return Optional.empty();
+        });
+    }
+
+    private Optional<List<Double>> dial(Mark.OnShaft m) {
+        Optional<Column> column = built.column();
+        Shaft s = shafts.get(m.shaft());
+        if (column.isEmpty() || s == null) {
+            return Optional.empty();
+        }
+        double length = 0;
+        for (int i = 0; i < column.get().shafts().size(); i++) {
+            if (column.get().shafts().get(i).name().equals(m.shaft())) {
+                length = column.get().start(i).distanceTo(column.get().end(i));
+            }
+        }
+        double part = m.along() < s.bendAlong ? m.along() / s.bendAlong : (length - m.along()) / (length - s.bendAlong);
+        return Optional.of(List.of(high(s.bend * Math.max(0, part), s.bendDeg, m.turnedDeg()) + high(s.eccentric, s.eccentricDeg, m.turnedDeg())));
+    }
+
+    private static double high(double off, double atDeg, double turnedDeg) {
+        return off * Math.cos(Math.toRadians(turnedDeg - atDeg));
+    }
+
+    private Optional<List<Double>> plates(Setup setup) {
+        if (train.axle().isEmpty()) {
+            return Optional.empty();
+        }
+        Optional<AxlePose.Assembled> ahead = train.pose(0, 0, 0).assembled();
+        return train.pose(setup.steeringWheelDeg(), setup.travelLeft(), setup.travelRight()).assembled().flatMap(p -> ahead.map(a ->
+                List.of(p.left().steerDeg() - a.left().steerDeg(), p.right().steerDeg() - a.right().steerDeg())));
+    }
+
+    private double pull(Setup setup) {
+        return setup.onGround() ? parked.get() : drag;
+    }
+}

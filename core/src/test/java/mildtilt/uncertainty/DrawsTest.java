@@ -1,0 +1,165 @@
+package mildtilt.uncertainty;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import mildtilt.analysis.Headline;
+import mildtilt.analysis.Headlines;
+import mildtilt.format.DemoJob;
+import mildtilt.geometry.Point;
+import mildtilt.geometry.Side;
+import mildtilt.geometry.Vector;
+import mildtilt.job.AsBuilt;
+import mildtilt.job.Job;
+import mildtilt.job.JobPoints;
+import mildtilt.job.PointId;
+import mildtilt.survey.Reading;
+import mildtilt.survey.Stated;
+import mildtilt.survey.Survey;
+import mildtilt.survey.SurveyFit;
+import mildtilt.survey.SurveyPoint;
+import mildtilt.survey.Surveyed;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+
+/** What is told of how sure the figures are, against cases where it can be said by hand. */
+class DrawsTest {
+
+    private static final String INNER = "left inner tie-rod pivot";
+    private static final String OUTER = "left tie-rod point on the steering arm";
+    private static final Draws.Settings SETTINGS = new Draws.Settings(500, 500, 150, 7);
+
+    private static Surveyed fit(Job job) {
+        return SurveyFit.of(job.survey(), name -> JobPoints.of(job).stream().filter(id -> JobPoints.label(job, id).equals(name)).findFirst().map(id -> JobPoints.position(job, id)));
+    }
+
+    private static Sureness draws(Job job, Draws.Settings settings) {
+        return Draws.of(job, fit(job), Headlines.of(job).orElseThrow(), settings, _ -> { }, () -> false);
+    }
+
+    private static Job bare(DemoJob demo, Survey survey) {
+        Job d = demo.job();
+        return new Job(d.title(), "", d.vehicle(), d.column(), d.axle(), d.targets()).withSurvey(survey);
+    }
+
+    @Test
+    void aRodBetweenTwoPointsIsAsUnsureAsBothEndsTogether() {
+        // A tie rod's length hangs on both ends along the rod: sigma times the root of two. Measured once more to r, one end's part is sigma r / hypot.
+        Job job = bare(DemoJob.GREENHOUSE_TUG, new Survey(List.of(), new Stated(1.5, 1, 0.4)));
+        Sureness s = draws(job, SETTINGS);
+        assertThat(s.figures().get(Headline.TIE_ROD).spread()).isCloseTo(1.5 * Math.sqrt(2), within(0.2));
+        double surer = Math.hypot(1.5, 1.5 * 0.4 / Math.hypot(1.5, 0.4));
+        for (String end : List.of(INNER, OUTER)) {
+            Sureness.Gain g = s.again().stream().filter(a -> a.what().equals(end)).findFirst().orElseThrow().of(Headline.TIE_ROD).orElseThrow();
+            assertThat(g.after() / g.before()).isCloseTo(surer / (1.5 * Math.sqrt(2)), within(0.06));
+        }
+        assertThat(s.best(Headline.TIE_ROD).orElseThrow().what()).isIn(INNER, OUTER);
+        assertThat(s.again().stream().filter(a -> a.what().equals("right inner tie-rod pivot")).findFirst().flatMap(a -> a.of(Headline.TIE_ROD))).isEmpty();
+        assertThat(s.finished()).isTrue();
+        assertThat(s.impossible()).isZero();
+    }
+
+    @Test
+    void whatBothEndsShareDoesNotMakeTheRodUnsure() {
+        // Both ends are taped from one mark that is itself known to no better than 20 mm: the ends go wrong together.
+        Job plan = bare(DemoJob.GREENHOUSE_TUG, Survey.NONE);
+        Point inner = JobPoints.position(plan, new PointId.InnerPivot(Side.LEFT));
+        Point outer = plan.axle().orElseThrow().left().knuckle().tieRodPoint();
+        Survey survey = new Survey(List.of(
+                new SurveyPoint("mark", List.of(new Reading.Plumb(0, 0, 20), new Reading.Height(0, 20))), new SurveyPoint("mark 2", List.of(new Reading.Along("mark", "mark 3", 500, 0.01))),
+                new SurveyPoint("mark 3", List.of(new Reading.Plumb(1000, 0, 20), new Reading.Height(0, 20))),
+                hung(INNER, inner), hung(OUTER, outer)), Stated.USUAL);
+        Job job = plan.withSurvey(survey);
+        Surveyed s = fit(job);
+        assertThat(s.open()).isEmpty();
+        assertThat(s.places().get(INNER).sdX()).isGreaterThan(15);
+        assertThat(s.together().of(INNER, 0, OUTER, 0)).isGreaterThan(200);
+        Sureness sure = draws(job, SETTINGS);
+        assertThat(sure.figures().get(Headline.TIE_ROD).spread()).isLessThan(0.4);
+        // The right side was not surveyed: its own rod is in doubt by what is stated.
+        assertThat(sure.figures().get(Headline.SCRUB).spread()).isGreaterThan(1);
+    }
+
+    /** A point said to lie where the mark is plus an offset known well: by mirror images of the marks, which carry its error. */
+    private static SurveyPoint hung(String name, Point at) {
+        double away = at.minus(new Point(0, 0, 0)).norm();
+        Vector d = at.minus(Point.ORIGIN);
+        double down = Math.toDegrees(Math.atan2(-d.z(), Math.hypot(d.x(), d.y())));
+        return new SurveyPoint(name, List.of(new Reading.Tape("mark", away, 0.1), new Reading.Slope("mark", down, Math.toDegrees(Math.atan2(d.y(), d.x())), 0.01)));
+    }
+
+    @Test
+    void aPartMeasuredAgainLeavesTheCovarianceThatItShould() {
+        Job job = DemoJob.MARSH_CARRIER.job();
+        Doubt doubt = new Doubt(job, fit(job));
+        Doubt.Part hub = doubt.parts().stream().filter(p -> p.what().equals("steering wheel hub")).findFirst().orElseThrow();
+        assertThat(hub.surveyed()).isTrue();
+        Random random = new Random(3);
+        double[] before = new double[doubt.size()];
+        double[] after = new double[doubt.size()];
+        int n = 4000;
+        for (int i = 0; i < n; i++) {
+            double[] x = doubt.draw(random);
+            double[] y = doubt.measuredAgain(x, hub, new double[] {random.nextGaussian(), random.nextGaussian(), random.nextGaussian()});
+            for (int k = 0; k < x.length; k++) {
+                before[k] += x[k] * x[k] / n;
+                after[k] += y[k] * y[k] / n;
+            }
+        }
+        double[] told = {fit(job).places().get("steering wheel hub").sdX(), fit(job).places().get("steering wheel hub").sdY(), fit(job).places().get("steering wheel hub").sdZ()};
+        double again = job.survey().stated().again();
+        for (int k = 0; k < 3; k++) {
+            assertThat(Math.sqrt(before[hub.first() + k])).isCloseTo(told[k], within(0.05 * told[k]));
+            // Never surer than the second measuring and the first together could make it, never less sure than the second alone.
+            assertThat(Math.sqrt(after[hub.first() + k])).isLessThan(again * 1.05).isGreaterThan(0.5 * Math.min(told[k], again));
+        }
+        // What has nothing to do with it is as it was.
+        int other = doubt.parts().stream().filter(p -> p.what().equals("left lower ball joint")).findFirst().orElseThrow().first();
+        assertThat(after[other]).isEqualTo(before[other]);
+    }
+
+    @ParameterizedTest
+    @EnumSource(DemoJob.class)
+    void everyPointCanBeOffByItselfAndComesOutWhereItIs(DemoJob demo) {
+        Job job = demo.job();
+        assertThat(Headlines.quick(AsBuilt.sidesApart(job), false)).isEqualTo(Headlines.quick(job, false));
+        Random random = new Random(demo.ordinal());
+        Map<PointId, Vector> by = new HashMap<>();
+        for (PointId id : AsBuilt.points(job)) {
+            by.put(id, new Vector(random.nextGaussian(), random.nextGaussian(), random.nextGaussian()));
+        }
+        Job off = AsBuilt.placed(job, by);
+        for (PointId id : AsBuilt.points(job)) {
+            Point want = JobPoints.position(job, id).plus(by.get(id));
+            assertThat(JobPoints.position(off, id).distanceTo(want)).as(JobPoints.label(job, id)).isLessThan(1e-9);
+        }
+        // One alone leaves all others, those that it carries along in the plan too.
+        for (PointId id : AsBuilt.points(job)) {
+            Job one = AsBuilt.placed(job, Map.of(id, new Vector(1, -1, 2)));
+            for (PointId o : AsBuilt.points(job)) {
+                if (!o.equals(id)) {
+                    assertThat(JobPoints.position(one, o).distanceTo(JobPoints.position(job, o))).as(id + " leaves " + o).isLessThan(1e-9);
+                }
+            }
+        }
+    }
+
+    @Test
+    void theSameAskedTwiceIsAnsweredAlikeAndTheNewestIsTold() {
+        Job job = bare(DemoJob.GREENHOUSE_TUG, Survey.NONE);
+        Headlines plan = Headlines.of(job).orElseThrow();
+        Draws.Settings few = new Draws.Settings(60, 30, 20, 1);
+        List<Double> done = new ArrayList<>();
+        Sureness a = Draws.of(job, fit(job), plan, few, s -> done.add(s.done()), () -> false);
+        assertThat(Draws.of(job, fit(job), plan, few, _ -> { }, () -> false)).isEqualTo(a);
+        assertThat(done).isSorted().endsWith(1.0);
+        // Stopped at once it tells what it has: nothing.
+        assertThat(Draws.of(job, fit(job), plan, few, _ -> { }, () -> true).figures()).isEmpty();
+    }
+}
