@@ -13,7 +13,7 @@ public final class Later<T> {
         this.how = how;
     }
 
-    static <T> Later<T> of(Supplier<T> how) {
+    public static <T> Later<T> of(Supplier<T> how) {
         return new Later<>(how);
     }
 

@@ -50,7 +50,7 @@ public final class SimulatedVehicle {
         });
         heavier = 0.95 + 0.3 * secret.nextDouble();
         drag = 8 + 10 * secret.nextDouble();
-        parked = new Later<>(() -> SteerSweep.of(train, built, Grid.USUAL).flatMap(SteerFigures::effort).map(e -> heavier * e.worstParked()).orElse(drag));
+        parked = Later.of(() -> SteerSweep.of(train, built, Grid.USUAL).flatMap(SteerFigures::effort).map(e -> heavier * e.worstParked()).orElse(drag));
     }
 
     /** One built as it really is, known to a test. */
