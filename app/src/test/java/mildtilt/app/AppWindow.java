@@ -152,6 +152,7 @@ final class AppWindow implements AutoCloseable {
 
     @Override
     public void close() {
+        shell.close();
         recovery.close();
         bench.close();
         stage.close();

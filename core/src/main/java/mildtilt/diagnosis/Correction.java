@@ -60,7 +60,9 @@ public final class Correction {
         List<RodFigures> made = RodFigures.of(plan, then.axle());
         then.axle().get().lengths().forEach((rod, wanted) -> {
             double longer = wanted - is.getOrDefault(rod, wanted);
-            if (Math.abs(longer) > NOT_WORTH) {
+            if (Math.abs(longer) > NOT_WORTH && cause.armsSwapped()) {
+                all.add(Phrase.of("Set the " + rod.label() + " to {0} between centres again.", Quantity.length(wanted)));
+            } else if (Math.abs(longer) > NOT_WORTH) {
                 all.add(rod(rod, longer, wanted, made.stream().filter(r -> r.rod() == rod).findFirst()));
             }
         });

@@ -31,7 +31,7 @@ public record Asked(Round round, What what, Optional<Element> where, Setup setup
 
     /** Rounds in the order they are gone. */
     public enum Round {
-        LENGTHS("Angles and lengths", "Straight ahead, at ride height. An angle finder on each shaft, a tape from centre to centre."),
+        LENGTHS("Angles and lengths", "An angle finder across both shafts of a joint; a tape or trammel from centre to centre."),
         CENTRE("Centre and lock", "Gear in the middle and road wheels straight both at once; then to each lock, the wheels on turn plates."),
         PLATES("Turn plates", "Zero both plates straight ahead. Turn until the inner one says what is asked, and read both."),
         WALL("Wall trace", "Springs and bump stops off, steering wheel held still. Mark the dot at ride height; then lift the hub step by step and take how far the dot is from its mark."),

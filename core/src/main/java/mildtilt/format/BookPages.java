@@ -16,16 +16,19 @@ final class BookPages {
     private static final double CELL_GAP = 7;
     private static final double HEAD = 26;
     private static final double FOOT = 20;
+    private static final double BOX = 8;
 
     final PdfSheet sheet;
     final LengthUnit unit;
+    private final String kind;
     private final String head;
     private final String foot;
     private double y;
 
-    BookPages(PdfSheet sheet, LengthUnit unit, String head, String foot) throws IOException {
+    BookPages(PdfSheet sheet, LengthUnit unit, String kind, String head, String foot) throws IOException {
         this.sheet = sheet;
         this.unit = unit;
+        this.kind = kind;
         this.head = head;
         this.foot = foot;
         begin();
@@ -33,7 +36,7 @@ final class BookPages {
 
     private void begin() throws IOException {
         sheet.text(sheet.bold, 9, left(), PdfSheet.MARGIN + 8, sheet.fit(sheet.bold, 9, wide() * 0.6, head));
-        sheet.textRight(sheet.regular, 8, left() + wide(), PdfSheet.MARGIN + 8, "Job book · sheet " + sheet.pages());
+        sheet.textRight(sheet.regular, 8, left() + wide(), PdfSheet.MARGIN + 8, kind + " · sheet " + sheet.pages());
         sheet.pen(0.5, 0.4);
         sheet.line(left(), PdfSheet.MARGIN + 13, left() + wide(), PdfSheet.MARGIN + 13);
         sheet.text(sheet.regular, 7, left(), sheet.height - PdfSheet.MARGIN + 4, sheet.fit(sheet.regular, 7, wide(), foot));
@@ -79,6 +82,15 @@ final class BookPages {
         sheet.pen(0.5, 0.5);
         sheet.line(left(), y + 3, left() + wide(), y + 3);
         y += 14;
+    }
+
+    /** A box to tick at the left of this line, ticked or not. */
+    void tickBox(boolean ticked) throws IOException {
+        sheet.pen(0.8, 0);
+        sheet.path(new double[] {left(), y - BOX + 1, left() + BOX, y - BOX + 1, left() + BOX, y + 1, left(), y + 1}, true);
+        if (ticked) {
+            sheet.path(new double[] {left() + 1.5, y - 3, left() + 3.5, y - 0.5, left() + BOX + 2, y - BOX - 1}, false);
+        }
     }
 
     void say(String text) throws IOException {

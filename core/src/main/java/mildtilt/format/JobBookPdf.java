@@ -30,7 +30,6 @@ public final class JobBookPdf {
 
     /** Written by hands of their own. */
     private static final Set<String> NOT_AS_TABLES = Set.of("run-sheet");
-    private static final double BOX = 8;
 
     private final Papers papers;
     private final Analysis analysis;
@@ -43,7 +42,7 @@ public final class JobBookPdf {
         analysis = papers.analysis();
         this.unit = unit;
         this.sheet = sheet;
-        pages = new BookPages(sheet, unit, analysis.job().title(), file + " · " + date + " · lengths in " + unit.label()
+        pages = new BookPages(sheet, unit, "Job book", analysis.job().title(), file + " · " + date + " · lengths in " + unit.label()
                 + " · plan figures from the sizes given; a builder's record, not an approval");
     }
 
@@ -161,11 +160,7 @@ public final class JobBookPdf {
             pages.need(34);
             n++;
             double y = pages.y();
-            sheet.pen(0.8, 0);
-            sheet.path(new double[] {pages.left(), y - BOX + 1, pages.left() + BOX, y - BOX + 1, pages.left() + BOX, y + 1, pages.left(), y + 1}, true);
-            if (l.mark().done().isPresent()) {
-                sheet.path(new double[] {pages.left() + 1.5, y - 3, pages.left() + 3.5, y - 0.5, pages.left() + BOX + 2, y - BOX - 1}, false);
-            }
+            pages.tickBox(l.mark().done().isPresent());
             sheet.textRight(sheet.regular, BookPages.SIZE, pages.left() + pages.wide(), y, l.state().label() + l.mark().done().map(d -> " " + d + (l.mark().by().isBlank() ? "" : ", " + l.mark().by())).orElse("")
                     + " · " + LengthText.trimmed(l.hours(), 1) + " h");
             pages.say(sheet.bold, pages.left() + 14, pages.wide() - 160, n + ". " + l.step().title());

@@ -38,4 +38,10 @@ public record Table(String file, String title, List<String> keys, List<String> h
         }
         return new Table("points", "Points", List.of("point", "x_mm", "y_mm", "z_mm"), List.of("Point", "x, forward", "y, left", "z, up"), rows);
     }
+
+    /** What was done to the plan, and why. */
+    public static Table ofChanges(Job job) {
+        return new Table("changes", "Changes to the plan", List.of("when", "what", "why"), List.of("When", "What was done", "Why"),
+                job.changes().stream().map(c -> List.of(Cell.of(c.at().withNano(0).toString().replace('T', ' ')), Cell.of(c.what()), Cell.of(c.why()))).toList());
+    }
 }

@@ -31,7 +31,7 @@ final class Tables {
 
     static List<Table> of(Papers p) {
         List<Table> all = new ArrayList<>(List.of(cuts(p.cuts()), plates(p.cuts()), stock(p.stock()), joints(p), forks(p), bearings(p.analysis().job()), rods(p), ends(p.rods()), threads(p.rods()),
-                fits(p.fits()), joins(p.joins()), run(p.run()), buying(p.buying()), welds(p), readings(p.analysis().job()), Table.ofPoints(p.analysis().job()), changes(p.analysis().job())));
+                fits(p.fits()), joins(p.joins()), run(p.run()), buying(p.buying()), welds(p), readings(p.analysis().job()), Table.ofPoints(p.analysis().job()), Table.ofChanges(p.analysis().job())));
         all.removeIf(t -> t.rows().isEmpty());
         return all;
     }
@@ -205,10 +205,5 @@ final class Tables {
         List<List<Cell>> rows = new ArrayList<>();
         job.making().welds().forEach(w -> w.readings().forEach(r -> rows.add(List.of(Cell.of(w.piece()), Cell.of(Math.round(r.minutes())), Cell.of(Quantity.temperature(r.celsius())), Cell.of(r.moment().label())))));
         return new Table("heat-readings", "Heat readings", List.of("piece", "minutes", "celsius", "moment"), List.of("Piece", "Minutes", "Temperature", "When"), rows);
-    }
-
-    private static Table changes(Job job) {
-        return new Table("changes", "Changes to the plan", List.of("when", "what"), List.of("When", "What was done"),
-                job.changes().stream().map(c -> List.of(Cell.of(c.at().withNano(0).toString().replace('T', ' ')), Cell.of(c.what()))).toList());
     }
 }

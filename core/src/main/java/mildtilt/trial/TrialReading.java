@@ -19,6 +19,7 @@ public sealed interface TrialReading {
     /** One figure. */
     record Figure(Gauge what, double value, double spread, String by) implements TrialReading {
         public Figure {
+            value = positiveZero(value);
             readable(spread, value);
         }
     }
@@ -33,6 +34,9 @@ public sealed interface TrialReading {
      */
     record WallDot(Side wheel, boolean rodOn, double travel, double left, double up, double spread, String by) implements TrialReading {
         public WallDot {
+            travel = positiveZero(travel);
+            left = positiveZero(left);
+            up = positiveZero(up);
             readable(spread, travel, left, up);
         }
     }
@@ -46,6 +50,7 @@ public sealed interface TrialReading {
      */
     record PlatePair(Side way, double inner, double outer, double spread, String by) implements TrialReading {
         public PlatePair {
+            outer = positiveZero(outer);
             readable(spread, inner, outer);
             if (!(inner > 0 && inner < 90) || !(outer > -30 && outer < 90)) {
                 throw new ImpossibleGeometryException("A turn plate's inner angle lies between 0 and 90 degrees, counted into the turn.");
@@ -71,13 +76,18 @@ public sealed interface TrialReading {
         public static final int FEWEST = 4;
 
         public RunOut {
-            dial = List.copyOf(dial);
+            dial = dial.stream().map(TrialReading::positiveZero).toList();
             readable(spread, along);
             dial.forEach(d -> readable(spread, d));
             if (dial.size() < FEWEST || dial.size() > 36) {
                 throw new ImpossibleGeometryException("Run-out needs the dial at " + FEWEST + " to 36 equal steps of a turn: an eccentric shaft has one high place, and it must not be missed.");
             }
         }
+    }
+
+    /** A file holds no zero below zero: what is read back is what was written. */
+    private static double positiveZero(double v) {
+        return v + 0.0;
     }
 
     private static void readable(double spread, double... figures) {

@@ -52,7 +52,7 @@ public final class Draws {
 
     /** A part of the doubt less than this is not worth a second measuring. */
     private static final double WORTH = 0.03;
-    private static final int BATCH = 50;
+    private static final int BATCH = 20;
     private static final int FEWEST = 10;
 
     private final Doubt doubt;

@@ -99,7 +99,7 @@ public final class BayPane extends HBox {
         lay();
         bench.handsProperty().addListener((_, _, _) -> sheets.forEach(s -> s.refresh(s == large)));
         bench.stageProperty().addListener((_, _, stage) -> {
-            if (stage != WorkStage.MAKE) {
+            if (!stage.ownSheets()) {
                 enlarge(sheets.get(stage == WorkStage.LINKAGE ? 1 : 0));
             }
         });

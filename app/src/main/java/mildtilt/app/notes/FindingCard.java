@@ -33,18 +33,18 @@ final class FindingCard extends VBox {
         getChildren().addAll(new HBox(new StateMark(finding.severity()), gap, where), what, Wrap.text(finding.why().text(bench.lengthUnit()), "finding-why"));
         int n = 0;
         for (Remedy remedy : finding.remedies()) {
-            getChildren().add(remedy(bench, worked, remedy, id + "-remedy-" + n++));
+            getChildren().add(remedy(bench, worked, finding, remedy, id + "-remedy-" + n++));
         }
     }
 
-    private static VBox remedy(Workbench bench, Worked worked, Remedy remedy, String id) {
+    private static VBox remedy(Workbench bench, Worked worked, Finding finding, Remedy remedy, String id) {
         String action = remedy.action().text(bench.lengthUnit());
         Button take = new Button("Do it");
         take.setId(id);
         take.getStyleClass().add("take-remedy");
         take.setMinWidth(Region.USE_PREF_SIZE);
         take.setAccessibleText("Do it: " + action);
-        take.setOnAction(_ -> bench.edit(action, remedy.edit()));
+        take.setOnAction(_ -> bench.edit(action, finding.what().text(bench.lengthUnit()), remedy.edit()));
         VBox effect = new VBox();
         effect.getStyleClass().add("remedy-effect");
         // What it does is shown before it is taken.

@@ -30,6 +30,7 @@ import javafx.stage.Stage;
 import javafx.stage.WindowEvent;
 import mildtilt.app.bay.BayPane;
 import mildtilt.app.look.Wrap;
+import mildtilt.app.workbench.FitSheet;
 import mildtilt.app.workbench.HandsPosition;
 import mildtilt.app.workbench.MakeSheet;
 import mildtilt.app.workbench.SideTab;
@@ -65,6 +66,7 @@ final class Commands {
                 always("Save all templates…", "Shortcut+T", papers::templates),
                 always("Save everything for the bench…", "Shortcut+Shift+E", papers::everything),
                 always("Save tables and curves as CSV…", "Shortcut+E", papers::csv),
+                unkeyed("Save the log of trials…", papers::log),
                 always("Take in a scan…", "Shortcut+I", () -> documents.openScan(window)),
                 unkeyed("Take points from a CSV…", () -> documents.openPoints(window)),
                 unkeyed("Save a copy of the catalogue…", () -> documents.saveCatalogue(window)),
@@ -77,6 +79,7 @@ final class Commands {
                 always("Pin to compare with", "Shortcut+B", bench::pin),
                 tab("Notes", "Shortcut+Alt+1", SideTab.NOTES),
                 tab("Measured points", "Shortcut+Alt+M", SideTab.MEASURED),
+                tab("How sure the figures are", "Shortcut+Alt+S", SideTab.SURE),
                 tab("Knuckle changes", "Shortcut+Alt+2", SideTab.KNUCKLE),
                 tab("Work it out", "Shortcut+Alt+3", SideTab.WORK_OUT),
                 tab("Variants", "Shortcut+Alt+4", SideTab.VARIANTS),
@@ -104,7 +107,8 @@ final class Commands {
                 always("Column stage", "Alt+2", () -> bench.stageProperty().set(WorkStage.COLUMN)),
                 always("Clearance stage", "Alt+3", () -> bench.stageProperty().set(WorkStage.CLEARANCE)),
                 always("Make stage", "Alt+4", () -> bench.stageProperty().set(WorkStage.MAKE)),
-                always("Next sheet of the Make stage", "Shortcut+M", this::nextSheet),
+                always("Fit stage", "Alt+5", () -> bench.stageProperty().set(WorkStage.FIT)),
+                always("Next sheet of Make or Fit", "Shortcut+M", this::nextSheet),
                 always("Next unit of length", "Shortcut+U", this::nextUnit),
                 always("Light or dark", "Shortcut+D",
                         () -> theme.set(theme.get() == Theme.LIGHT ? Theme.DARK : Theme.LIGHT)))));
@@ -201,12 +205,19 @@ final class Commands {
         });
     }
 
+    /** In either stage that has sheets; from another to the Make stage. */
     private void nextSheet() {
-        MakeSheet[] all = MakeSheet.values();
-        if (bench.stageProperty().get() == WorkStage.MAKE) {
-            bench.makeSheetProperty().set(all[(bench.makeSheetProperty().get().ordinal() + 1) % all.length]);
+        if (bench.stageProperty().get() == WorkStage.FIT) {
+            bench.fitSheetProperty().set(after(FitSheet.values(), bench.fitSheetProperty().get()));
+        } else if (bench.stageProperty().get() == WorkStage.MAKE) {
+            bench.makeSheetProperty().set(after(MakeSheet.values(), bench.makeSheetProperty().get()));
+        } else {
+            bench.stageProperty().set(WorkStage.MAKE);
         }
-        bench.stageProperty().set(WorkStage.MAKE);
+    }
+
+    private static <E extends Enum<E>> E after(E[] all, E now) {
+        return all[(now.ordinal() + 1) % all.length];
     }
 
     private void nextUnit() {

@@ -16,16 +16,20 @@ import javafx.scene.control.ButtonBar;
 import javafx.scene.control.ButtonType;
 import javafx.scene.control.Label;
 import javafx.stage.Window;
+import mildtilt.app.fit.FitStagePane;
 import mildtilt.app.shell.FilePrompt.Kind;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.format.DemoJob;
 import mildtilt.format.JobFile;
 import mildtilt.format.JobFileException;
+import mildtilt.format.PhotoFile;
 import mildtilt.format.PointsCsv;
 import mildtilt.format.RulesFile;
 import mildtilt.format.ScanFile;
 import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.job.Built;
 import mildtilt.job.Element;
+import mildtilt.job.FitLog;
 import mildtilt.job.Job;
 import mildtilt.making.Making;
 import mildtilt.measure.UnreadableMeasureException;
@@ -91,7 +95,7 @@ public final class Documents {
     public void newLike(Window owner, DemoJob demo) {
         if (mayLetGo(owner)) {
             Job like = demo.job();
-            bench.open(new Job("New job", "", like.vehicle(), like.column(), like.axle(), like.targets(), like.rules(), like.surroundings(), Survey.NONE, Making.NONE, List.of(), List.of()), Optional.empty());
+            bench.open(new Job("New job", "", like.vehicle(), like.column(), like.axle(), like.targets(), like.rules(), like.surroundings(), Survey.NONE, Making.NONE, FitLog.NONE, List.of(), List.of()), Optional.empty());
             bench.markUnsaved();
             bench.say("A new job with " + demo.steering() + ". Every size is still the demo's: type or drag each to your own.");
         }
@@ -109,14 +113,25 @@ public final class Documents {
 
     private boolean saveTo(Window owner, Path file) {
         try {
+            Optional<Path> before = bench.fileProperty().get();
             JobFile.save(file, bench.job());
             bench.savedAs(file);
+
             recovery.allSaved();
             bench.say("Saved " + file.getFileName() + ".");
+            before.filter(b -> !b.equals(file)).ifPresent(b -> takePhotosAlong(b, file));
             return true;
         } catch (JobFileException e) {
             tell(owner, "The job was not saved.", e.getMessage());
             return false;
+        }
+    }
+
+    private void takePhotosAlong(Path from, Path to) {
+        try {
+            PhotoFile.copyAlong(bench.job(), from, to);
+        } catch (IOException e) {
+            bench.refuse("The job is saved, but its photos could not be copied beside it: " + e.getMessage());
         }
     }
 
@@ -130,6 +145,43 @@ public final class Documents {
     /** What the Make stage can take out. */
     public PaperSaving papers(Window owner) {
         return new PaperSaving(owner, bench, prompt, clock, put -> put(owner, put));
+    }
+
+    /** What the Fit stage asks files for. */
+    public FitStagePane.Files fitFiles(Window owner) {
+        return new FitStagePane.Files() {
+            @Override
+            public Optional<String> photo() {
+                Optional<Path> job = bench.fileProperty().get();
+                if (job.isEmpty()) {
+                    bench.refuse("Save the job first: photos are copied beside it.");
+                    return Optional.empty();
+                }
+                return prompt.open(owner, "Add a photo", Kind.PHOTO).flatMap(p -> {
+                    try {
+                        return Optional.of(PhotoFile.copyBeside(job.get(), p));
+                    } catch (JobFileException e) {
+                        tell(owner, "That photo was not added.", e.getMessage());
+                        return Optional.empty();
+                    }
+                });
+            }
+
+            @Override
+            public Optional<Path> readings() {
+                return prompt.open(owner, "The file an instrument writes", Kind.READINGS);
+            }
+
+            @Override
+            public void inspection(Built vehicle) {
+                papers(owner).inspection(vehicle);
+            }
+
+            @Override
+            public Window owner() {
+                return owner;
+            }
+        };
     }
 
     public void saveRules(Window owner) {

@@ -24,6 +24,8 @@ public interface FilePrompt {
         RULES("Mild Tilt rule sets", RulesFile.ENDING),
         CATALOGUE("Mild Tilt catalogues", ".json"),
         POINTS("CSV", ".csv"),
+        PHOTO("Photos", ".jpg", ".jpeg", ".png"),
+        READINGS("Readings", ".txt", ".log", ".csv"),
         SCAN("Scans: STL or OBJ", ".stl", ".obj");
 
         private final String label;

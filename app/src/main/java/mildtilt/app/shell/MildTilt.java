@@ -37,6 +37,7 @@ public final class MildTilt extends Application {
 
     private @Nullable Recovery recovery;
     private @Nullable Workbench bench;
+    private @Nullable Shell shell;
 
     /** A job in which nothing is measured yet. */
     public static Job empty() {
@@ -61,14 +62,15 @@ public final class MildTilt extends Application {
         Workbench b = new Workbench(first.join());
         recovery = kept;
         bench = b;
-        Shell shell = new Shell(window, b, kept, new OwnCatalogue(OwnCatalogue.usualFolder()), FilePrompt.system(), Clock.systemDefaultZone());
+        Shell s = new Shell(window, b, kept, new OwnCatalogue(OwnCatalogue.usualFolder()), FilePrompt.system(), Clock.systemDefaultZone());
+        shell = s;
         window.show();
-        shell.documents().loadCatalogue(window);
-        start.file.ifPresent(f -> shell.documents().open(window, f));
+        s.documents().loadCatalogue(window);
+        start.file.ifPresent(f -> s.documents().open(window, f));
         if (start.then.isPresent()) {
-            start.then.get().accept(new Running(window, b, shell));
+            start.then.get().accept(new Running(window, b, s));
         } else {
-            Platform.runLater(() -> shell.documents().offerRecovered(window));
+            Platform.runLater(() -> s.documents().offerRecovered(window));
         }
     }
 
@@ -76,6 +78,9 @@ public final class MildTilt extends Application {
     public void stop() {
         if (recovery != null) {
             recovery.close();
+        }
+        if (shell != null) {
+            shell.close();
         }
         if (bench != null) {
             bench.close();

@@ -12,10 +12,13 @@ import mildtilt.app.shell.FilePrompt.Kind;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.catalogue.Catalogue;
 import mildtilt.format.CsvFiles;
+import mildtilt.format.FitFiles;
+import mildtilt.format.InspectionPdf;
 import mildtilt.format.JobBookPdf;
 import mildtilt.format.JobCardPdf;
 import mildtilt.format.JobFile;
 import mildtilt.format.PapersFiles;
+import mildtilt.job.Built;
 import mildtilt.job.Job;
 import mildtilt.measure.LengthUnit;
 import mildtilt.papers.Papers;
@@ -97,6 +100,21 @@ public final class PaperSaving implements MakeStagePane.Saving {
             Papers papers = papers(now);
             return told(PapersFiles.write(papers, now.unit, now.day, now.file, p).size() + CsvFiles.curves(papers.analysis(), p).size(), "files", p);
         }));
+    }
+
+    /** The inspection sheet of one vehicle. */
+    void inspection(Built vehicle) {
+        Now now = now();
+        prompt.save(owner, "Save the inspection sheet", Kind.CARD, suggested() + "-inspection").ifPresent(p -> put.accept(() -> {
+            JobFile.replace(p, InspectionPdf.write(vehicle, Analysis.of(now.job, Grid.USUAL, now.catalogue), now.unit, now.day, now.file));
+            return "The inspection sheet is in " + p.getFileName() + ".";
+        }));
+    }
+
+    /** The log of all trials as tables, and every inspection sheet. */
+    void log() {
+        Now now = now();
+        prompt.folder(owner, "Folder for the log of trials").ifPresent(p -> put.accept(() -> told(FitFiles.write(now.job, now.unit, now.day, now.file, p).size(), "files", p)));
     }
 
     private static String told(int n, String what, Path folder) {

@@ -30,6 +30,7 @@ import mildtilt.app.column.RangePane;
 import mildtilt.app.column.RulesPane;
 import mildtilt.app.column.UnrolledStrip;
 import mildtilt.app.compare.CompareTable;
+import mildtilt.app.fit.FitStagePane;
 import mildtilt.app.hands.HandsPane;
 import mildtilt.app.linkage.KnucklePane;
 import mildtilt.app.linkage.VariantsPane;
@@ -40,6 +41,7 @@ import mildtilt.app.make.MakeStagePane;
 import mildtilt.app.notes.NotesPane;
 import mildtilt.app.piece.PiecePane;
 import mildtilt.app.plot.PlotPane;
+import mildtilt.app.survey.SurePane;
 import mildtilt.app.survey.SurveyPane;
 import mildtilt.app.train.TrainStrip;
 import mildtilt.app.workbench.SideTab;
@@ -56,6 +58,7 @@ public final class Shell {
     private final Workbench bench;
     private final Documents documents;
     private final BayPane bay;
+    private final FitStagePane fitting;
     private final ObjectProperty<Theme> theme = new SimpleObjectProperty<>(Theme.LIGHT);
 
     public Shell(Stage window, Workbench bench, Recovery recovery, OwnCatalogue own, FilePrompt prompt, Clock clock) {
@@ -64,6 +67,7 @@ public final class Shell {
         documents = new Documents(bench, recovery, own, prompt, clock);
         bay = new BayPane(bench);
         MakeStagePane making = new MakeStagePane(bench, clock, documents.papers(window));
+        fitting = new FitStagePane(bench, clock, documents.fitFiles(window));
         VariantsTable variants = new VariantsTable(bench);
         UnrolledStrip unrolled = new UnrolledStrip(bench);
         unrolled.visibleProperty().bind(Bindings.createBooleanBinding(
@@ -72,12 +76,14 @@ public final class Shell {
         VBox views = new VBox(bay, unrolled);
         VBox.setVgrow(bay, Priority.ALWAYS);
         views.setMinSize(0, 0);
-        StackPane middle = new StackPane(views, variants, making);
+        StackPane middle = new StackPane(views, variants, making, fitting);
         middle.setMinSize(0, 0);
         BooleanBinding comparing = bench.stageProperty().isEqualTo(WorkStage.LINKAGE)
                 .and(bench.sideTabProperty().isEqualTo(SideTab.VARIANTS));
         variants.visibleProperty().bind(comparing);
-        views.visibleProperty().bind(bench.stageProperty().isNotEqualTo(WorkStage.MAKE).and(comparing.not()));
+        BooleanBinding ownSheets = Bindings.createBooleanBinding(() -> bench.stageProperty().get().ownSheets(), bench.stageProperty());
+        views.visibleProperty().bind(ownSheets.not().and(comparing.not()));
+        fitting.visibleProperty().bind(bench.stageProperty().isEqualTo(WorkStage.FIT));
         making.visibleProperty().bind(bench.stageProperty().isEqualTo(WorkStage.MAKE));
 
         Commands commands = new Commands(window, bench, documents, bay, theme);
@@ -93,12 +99,15 @@ public final class Shell {
         HBox bottom = new HBox(new HandsPane(bench), new CompareTable(bench), plot);
         bottom.getStyleClass().add("bottom");
         // The papers are of the plan, not of the hands, and want the height.
-        bottom.visibleProperty().bind(bench.stageProperty().isNotEqualTo(WorkStage.MAKE));
+        bottom.visibleProperty().bind(ownSheets.not());
         bottom.managedProperty().bind(bottom.visibleProperty());
 
         BorderPane root = new BorderPane(middle);
         root.setTop(new VBox(bar(commands.menuBar()), new TrainStrip(bench)));
         root.setRight(side);
+        // Trials are of the vehicle: what is wrong with the plan stands in the other stages, and the figures want the room.
+        side.visibleProperty().bind(bench.stageProperty().isNotEqualTo(WorkStage.FIT));
+        side.managedProperty().bind(side.visibleProperty());
         root.setBottom(new VBox(bottom, messageBar()));
         Scene scene = new Scene(root, 1280, 800);
         theme.addListener((_, _, t) -> t.applyTo(scene));
@@ -114,6 +123,11 @@ public final class Shell {
                 e.consume();
             }
         });
+    }
+
+    /** Lets go of the instruments. */
+    public void close() {
+        fitting.close();
     }
 
     public Documents documents() {
@@ -179,6 +193,7 @@ public final class Shell {
             Region pane = switch (t) {
                 case NOTES -> new NotesPane(bench);
                 case MEASURED -> new SurveyPane(bench, () -> documents.openPoints(window));
+                case SURE -> new SurePane(bench);
                 case KNUCKLE -> new KnucklePane(bench);
                 case WORK_OUT -> new WorkOutPane(bench);
                 case VARIANTS -> new VariantsPane(bench);

@@ -181,7 +181,7 @@ public final class SurveyPane extends FormPane {
             double off = plan.distanceTo(place.get().at());
             if (off > 0.05) {
                 Point to = place.get().at();
-                Button put = small("Put it there", "survey-put-" + key, () -> bench.edit("Put " + p.name() + " where it was measured", j -> JobPoints.moved(j, id.get(), to)));
+                Button put = small("Put it there", "survey-put-" + key, () -> bench.edit("Put " + p.name() + " where it was measured", "It was surveyed there.", j -> JobPoints.moved(j, id.get(), to)));
                 put.getStyleClass().add("take-remedy");
                 Label far = Wrap.text(Phrase.of("{0} from where the plan has it", Quantity.length(off)).text(bench.lengthUnit()), "hint");
                 HBox.setHgrow(far, Priority.ALWAYS);

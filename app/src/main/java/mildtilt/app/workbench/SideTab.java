@@ -13,7 +13,8 @@ public enum SideTab {
     IN_THE_WAY("In the way"),
     GAPS("Gaps"),
     ROUTE("Route"),
-    MEASURED("Measured");
+    MEASURED("Measured"),
+    SURE("How sure");
 
     private final String label;
 
@@ -28,7 +29,7 @@ public enum SideTab {
     public boolean belongsTo(WorkStage stage) {
         return switch (this) {
             case NOTES -> true;
-            case MEASURED -> stage == WorkStage.SURVEY;
+            case MEASURED, SURE -> stage == WorkStage.SURVEY;
             case KNUCKLE, WORK_OUT, VARIANTS -> stage == WorkStage.LINKAGE;
             case PHASING, HOLDING, RANGE, RULES -> stage == WorkStage.COLUMN;
             case IN_THE_WAY, GAPS, ROUTE -> stage == WorkStage.CLEARANCE;

@@ -6,12 +6,18 @@ public enum WorkStage {
     LINKAGE("Linkage"),
     COLUMN("Column"),
     CLEARANCE("Clearance"),
-    MAKE("Make");
+    MAKE("Make"),
+    FIT("Fit");
 
     private final String label;
 
     WorkStage(String label) {
         this.label = label;
+    }
+
+    /** Whether the stage fills the middle with sheets of its own, instead of views, hands and curves. */
+    public boolean ownSheets() {
+        return this == MAKE || this == FIT;
     }
 
     public String label() {

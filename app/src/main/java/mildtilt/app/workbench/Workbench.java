@@ -59,6 +59,7 @@ public final class Workbench implements AutoCloseable {
     private final ObjectProperty<Optional<PairGap>> shownGap = new SimpleObjectProperty<>(Optional.empty());
     private final ObjectProperty<Message> message = new SimpleObjectProperty<>(new Message("", false));
     private final ObjectProperty<MakeSheet> makeSheet = new SimpleObjectProperty<>(MakeSheet.CUT_LIST);
+    private final ObjectProperty<FitSheet> fitSheet = new SimpleObjectProperty<>(FitSheet.BENCH);
     private final History history = new History();
     private final Clock clock;
     private final AnalysisRunner runner;
@@ -86,7 +87,7 @@ public final class Workbench implements AutoCloseable {
         compared.addListener((_, _, _) -> requestAnalysis());
         catalogue.addListener((_, _, _) -> requestAnalysis());
         stage.addListener((_, _, now) -> {
-            if (now == WorkStage.SURVEY) {
+            if (now == WorkStage.SURVEY && !(sideTab.get() == SideTab.SURE)) {
                 sideTab.set(SideTab.MEASURED);
             } else if (!sideTab.get().belongsTo(now)) {
                 sideTab.set(SideTab.NOTES);
@@ -140,6 +141,11 @@ public final class Workbench implements AutoCloseable {
     /** Which of the papers the Make stage shows. */
     public ObjectProperty<MakeSheet> makeSheetProperty() {
         return makeSheet;
+    }
+
+    /** Which of its sheets the Fit stage shows. */
+    public ObjectProperty<FitSheet> fitSheetProperty() {
+        return fitSheet;
     }
 
     /** What stands at the side. */
@@ -264,21 +270,30 @@ public final class Workbench implements AutoCloseable {
      * @return whether it was changed
      */
     public boolean edit(String change, UnaryOperator<Job> edit) {
+        return edit(change, "", edit);
+    }
+
+    /** @param why it is changed, for the log */
+    public boolean edit(String change, String why, UnaryOperator<Job> edit) {
         Job before = job();
         Optional<Job> after = attempt(edit);
         if (after.isEmpty() || after.get().equals(before) || !fitsFile(after.get())) {
             return false;
         }
         history.did(before, change);
-        put(logged(before, after.get(), change));
+        put(logged(before, after.get(), change, why));
         say(change);
         return true;
     }
 
-    /** With the change written into the job, unless it is itself something written down: a step ticked, a reading taken. */
-    private Job logged(Job before, Job after, String change) {
-        Job apart = after.editMaking(m -> m.withPlan(before.making().plan()).withWelds(before.making().welds()));
-        return apart.equals(before) ? after : after.after(new Change(LocalDateTime.now(clock).truncatedTo(ChronoUnit.SECONDS), change.substring(0, Math.min(change.length(), 500))));
+    /** With the change written into the job, unless it is itself something written down: a step ticked, a reading taken, a reason given. */
+    private Job logged(Job before, Job after, String change, String why) {
+        Job apart = after.editMaking(m -> m.withPlan(before.making().plan()).withWelds(before.making().welds())).withLog(before.log()).withChanges(before.changes());
+        return apart.equals(before) ? after : after.after(new Change(LocalDateTime.now(clock).truncatedTo(ChronoUnit.SECONDS), cut(change), cut(why)));
+    }
+
+    private static String cut(String text) {
+        return text.substring(0, Math.min(text.length(), 500));
     }
 
     /** A size no job file may hold, such as a joint that allows 400 degrees, is refused when it is typed. */
@@ -322,7 +337,7 @@ public final class Workbench implements AutoCloseable {
                 return;
             }
             history.did(start.get(), change);
-            put(logged(start.get(), job(), change));
+            put(logged(start.get(), job(), change, ""));
             say(change);
         }
     }

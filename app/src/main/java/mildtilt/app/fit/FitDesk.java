@@ -1,0 +1,134 @@
+package mildtilt.app.fit;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.SimpleObjectProperty;
+import mildtilt.app.workbench.Beside;
+import mildtilt.app.workbench.WorkStage;
+import mildtilt.app.workbench.Workbench;
+import mildtilt.diagnosis.Diagnosis;
+import mildtilt.fit.TrialFigures;
+import mildtilt.job.Built;
+import mildtilt.job.Job;
+import mildtilt.job.Trial;
+import mildtilt.trial.Setup;
+import mildtilt.trial.TrialReading;
+import mildtilt.trial.TrialSheet;
+
+/** Which vehicle and trial are in hand, and what is worked out of them beside the interface; the newest wins. */
+final class FitDesk {
+
+    /** What one trial's readings come to. @param cause empty where the readings say nothing of gear and arms */
+    record Told(TrialFigures figures, Optional<Diagnosis> cause) {}
+
+    private final Workbench bench;
+    private final Clock clock;
+    private final ObjectProperty<String> vehicle = new SimpleObjectProperty<>("");
+    private final ObjectProperty<String> trial = new SimpleObjectProperty<>("");
+    private final ReadOnlyObjectWrapper<Optional<Told>> told = new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final Beside<Told> beside;
+
+    FitDesk(Workbench bench, Clock clock) {
+        this.bench = bench;
+        this.clock = clock;
+        beside = new Beside<>(t -> told.set(Optional.of(t)), problem -> bench.refuse("The trial could not be worked out: " + problem.getMessage()));
+        bench.jobProperty().addListener((_, _, _) -> ask());
+        bench.stageProperty().addListener((_, _, _) -> ask());
+        vehicle.addListener((_, _, _) -> ask());
+        trial.addListener((_, _, _) -> ask());
+    }
+
+    ReadOnlyObjectProperty<Optional<Told>> toldProperty() {
+        return told.getReadOnlyProperty();
+    }
+
+    /** What is told, as long as it is of the trial in hand. */
+    Optional<Told> told() {
+        return told.get().filter(t -> trial().filter(x -> x.sheet().name().equals(t.figures.trial().sheet().name())).isPresent());
+    }
+
+    ObjectProperty<String> trialProperty() {
+        return trial;
+    }
+
+    LocalDate today() {
+        return LocalDate.now(clock);
+    }
+
+    /** The vehicle in hand: the one chosen, else the first. */
+    Built vehicle() {
+        return bench.job().log().vehicle(vehicle.get()).orElse(bench.job().log().vehicles().getFirst());
+    }
+
+    void choose(Built v) {
+        vehicle.set(v.name());
+        trial.set(v.last().map(t -> t.sheet().name()).orElse(""));
+    }
+
+    /** The trial in hand: the one chosen, else the last. */
+    Optional<Trial> trial() {
+        return vehicle().trial(trial.get()).or(() -> vehicle().last());
+    }
+
+    private void ask() {
+        Optional<Trial> now = trial();
+        Job job = bench.job();
+        if (bench.stageProperty().get() != WorkStage.FIT || now.isEmpty()) {
+            return;
+        }
+        Trial t = now.get();
+        Optional<Told> before = told.get();
+        boolean sameReadings = before.filter(x -> x.figures.trial().equals(t)).isPresent();
+        boolean sameRoom = before.filter(x -> samePlan(x, t, job)).isPresent();
+        if (sameReadings && sameRoom) {
+            return;
+        }
+        beside.ask(() -> new Told(before.filter(_ -> sameRoom).map(b -> TrialFigures.of(t, job, b.figures.then())).orElseGet(() -> TrialFigures.of(t, job)), Diagnosis.of(t.sheet(), t.plan())));
+    }
+
+    private static boolean samePlan(Told told, Trial t, Job job) {
+        Job was = told.figures.then().job();
+        return told.figures.trial().plan().equals(t.plan()) && was.surroundings().equals(job.surroundings()) && was.rules().equals(job.rules()) && was.log().tolerances().equals(job.log().tolerances())
+                && was.making().equals(job.making());
+    }
+
+    /** Changes the vehicle in hand. */
+    boolean edit(String change, UnaryOperator<Built> edit) {
+        String name = vehicle().name();
+        return bench.edit(change, j -> j.editLog(l -> l.edit(name, edit)));
+    }
+
+    /** Changes the trial in hand. */
+    boolean editTrial(String change, UnaryOperator<TrialSheet> edit) {
+        Optional<Trial> now = trial();
+        return now.isPresent() && edit(change, v -> v.editTrial(now.get().sheet().name(), t -> t.edit(edit)));
+    }
+
+    void take(String what, TrialReading r) {
+        editTrial(what, s -> s.with(r));
+    }
+
+    /** A new trial of the vehicle in hand with the plan as it stands, set up like the one before. */
+    void begin() {
+        Built v = vehicle();
+        int n = v.trials().size() + 1;
+        while (v.trial("Trial " + n).isPresent()) {
+            n++;
+        }
+        String name = "Trial " + n;
+        Setup setup = v.last().map(t -> t.sheet().setup()).orElse(Setup.RAISED);
+        TrialSheet sheet = new TrialSheet(name, LocalDateTime.now(clock).truncatedTo(ChronoUnit.MINUTES), v.last().map(t -> t.sheet().by()).orElse(""), "", setup, List.of(), List.of(), "");
+        Job plan = bench.job();
+        if (edit("Begin " + name, b -> b.withTrial(new Trial(sheet, plan)))) {
+            trial.set(name);
+        }
+    }
+}

@@ -1,0 +1,125 @@
+package mildtilt.app.fit;
+
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.TextInputDialog;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import javafx.stage.Window;
+import mildtilt.app.bay.VehicleView;
+import mildtilt.app.workbench.FitSheet;
+import mildtilt.app.workbench.Workbench;
+import mildtilt.job.Built;
+import mildtilt.measure.LengthText;
+import mildtilt.measure.UnreadableMeasureException;
+
+/** The Fit stage: its sheets in the order a trial goes, one shown. */
+public final class FitStagePane extends HBox implements AutoCloseable {
+
+    /** What the stage asks files for. */
+    public interface Files {
+
+        /** Copies a photo beside the job, if one is chosen and can be; its name in the job. */
+        Optional<String> photo();
+
+        /** The file an instrument writes to, if one is chosen. */
+        Optional<Path> readings();
+
+        void inspection(Built vehicle);
+
+        Window owner();
+    }
+
+    private final InstrumentLink link = new InstrumentLink();
+
+    public FitStagePane(Workbench bench, Clock clock, Files files) {
+        getStyleClass().add("make-stage");
+        setMinSize(0, 0);
+        FitDesk desk = new FitDesk(bench, clock);
+        VBox rail = new VBox();
+        rail.getStyleClass().add("make-rail");
+        StackPane sheets = new StackPane();
+        sheets.setMinSize(0, 0);
+        HBox.setHgrow(sheets, Priority.ALWAYS);
+        for (FitSheet s : FitSheet.values()) {
+            ToggleButton b = new ToggleButton(s.label());
+            b.setId("fit-" + s.name().toLowerCase(Locale.ROOT).replace('_', '-') + "-tab");
+            b.getStyleClass().add("make-tab");
+            b.setMaxWidth(Double.MAX_VALUE);
+            b.setSelected(bench.fitSheetProperty().get() == s);
+            b.setOnAction(_ -> {
+                bench.fitSheetProperty().set(s);
+                b.setSelected(true);
+            });
+            bench.fitSheetProperty().addListener((_, _, now) -> b.setSelected(now == s));
+            rail.getChildren().add(b);
+            Region pane = switch (s) {
+                case BENCH -> measuring(bench, desk, files);
+                case TRIALS -> new TrialsPane(bench, desk, () -> files.photo().ifPresent(p -> TrialsPane.added(desk, p)));
+                case WALL -> new WallPane(bench, desk);
+                case PLATES -> new PlatesPane(bench, desk);
+                case RUN_OUT -> new RunOutPane(bench, desk);
+                case DIAGNOSIS -> new DiagnosisPane(bench, desk);
+                case LOG -> new LogPane(bench, desk);
+                case INSPECTION -> new InspectionPane(bench, desk, () -> files.inspection(desk.vehicle()));
+            };
+            pane.visibleProperty().bind(visibleProperty().and(bench.fitSheetProperty().isEqualTo(s)));
+            sheets.getChildren().add(pane);
+        }
+        getChildren().addAll(rail, sheets);
+    }
+
+    /** The vehicle beside the large figures. */
+    private HBox measuring(Workbench bench, FitDesk desk, Files files) {
+        MeasurePane pane = new MeasurePane(bench, desk, link, MeasurePane.sources(List.of(
+                item("Stand-ins on a simulated vehicle", "fit-stand-ins", () -> desk.trial().ifPresentOrElse(t -> link.standIns(t.back(bench.job()), System.nanoTime()), () -> bench.refuse("Begin a trial first."))),
+                item("On a port of this machine…", "fit-port", () -> askPort(bench, files.owner())),
+                item("From a file an instrument writes…", "fit-file", () -> files.readings().ifPresent(link::file)),
+                item("None: I type", "fit-none", link::drop))));
+        VehicleView view = new VehicleView(bench);
+        HBox both = new HBox(view, pane);
+        both.setMinSize(0, 0);
+        HBox.setHgrow(view, Priority.ALWAYS);
+        HBox.setHgrow(pane, Priority.ALWAYS);
+        return both;
+    }
+
+    private void askPort(Workbench bench, Window owner) {
+        TextInputDialog ask = new TextInputDialog("47110");
+        ask.initOwner(owner);
+        ask.setTitle("Mild Tilt");
+        ask.setHeaderText("Port on which the instruments answer, on this machine");
+        ask.showAndWait().ifPresent(t -> {
+            try {
+                double port = LengthText.parseNumber(t);
+                if (port != Math.rint(port) || port < 1 || port > 65_535) {
+                    bench.refuse("A port is a whole number from 1 to 65535, not \"" + t + "\".");
+                    return;
+                }
+                link.port((int) port);
+            } catch (UnreadableMeasureException e) {
+                bench.refuse(e.getMessage());
+            }
+        });
+    }
+
+    private static MenuItem item(String text, String id, Runnable run) {
+        MenuItem i = new MenuItem(text);
+        i.setId(id);
+        i.setOnAction(_ -> run.run());
+        return i;
+    }
+
+    @Override
+    public void close() {
+        link.close();
+    }
+}

@@ -1,0 +1,18 @@
+package mildtilt.diagnosis;
+
+import java.util.List;
+import mildtilt.job.Job;
+import mildtilt.measure.Quantity;
+import mildtilt.papers.Cell;
+import mildtilt.papers.Table;
+
+/** Causes as a table. */
+public final class CauseTable {
+
+    private CauseTable() {}
+
+    public static Table of(String trial, Diagnosis d, Job plan) {
+        return new Table("trial-causes", "What fits the readings: " + trial, List.of("trial", "cause", "confidence_pct", "left_per_reading"), List.of("Trial", "Cause", "Confidence", "Left unexplained"),
+                d.causes().stream().map(c -> List.of(Cell.of(trial), Cell.of(c.told(plan)), Cell.of(Quantity.percent(100 * c.confidence())), Cell.of(Quantity.times(c.perReading())))).toList());
+    }
+}

@@ -1,0 +1,71 @@
+package mildtilt.format;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import mildtilt.analysis.Analysis;
+import mildtilt.diagnosis.CauseTable;
+import mildtilt.diagnosis.Diagnosis;
+import mildtilt.fit.FitTables;
+import mildtilt.fit.TrialFigures;
+import mildtilt.job.Built;
+import mildtilt.job.Job;
+import mildtilt.job.Trial;
+import mildtilt.measure.LengthUnit;
+import mildtilt.papers.Cell;
+import mildtilt.papers.Table;
+
+/** The log of all vehicles as files: a CSV of each kind of reading with all trials in it, and an inspection sheet a vehicle. */
+public final class FitFiles {
+
+    private FitFiles() {}
+
+    /** Returns what was written. @param file name of the job's file, as printed */
+    public static List<Path> write(Job job, LengthUnit unit, LocalDate date, String file, Path folder) throws IOException {
+        Files.createDirectories(folder);
+        List<Path> written = new ArrayList<>();
+        Map<String, Table> tables = new LinkedHashMap<>();
+        Analysis now = Analysis.of(job);
+        Set<String> taken = new HashSet<>();
+        for (Built b : job.log().vehicles()) {
+            for (Trial t : b.trials()) {
+                FitTables.of(b.name(), TrialFigures.of(t, job)).forEach(x -> add(tables, x));
+                Diagnosis.of(t.sheet(), t.plan()).ifPresent(d -> add(tables, CauseTable.of(b.name() + ", " + t.sheet().name(), d, t.plan())));
+            }
+            written.add(put(folder.resolve(SafeName.of("inspection-" + b.name(), taken) + ".pdf"), InspectionPdf.write(b, now, unit, date, file)));
+            written.add(csv(folder, SafeName.of("inspection-list-" + b.name(), taken), FitTables.inspection(b, now)));
+        }
+        if (!job.changes().isEmpty()) {
+            add(tables, Table.ofChanges(job));
+        }
+        for (Table t : tables.values()) {
+            written.add(csv(folder, t.file(), t));
+        }
+        return written;
+    }
+
+    private static void add(Map<String, Table> all, Table t) {
+        all.merge(t.file(), t, (a, b) -> {
+            List<List<Cell>> rows = new ArrayList<>(a.rows());
+            rows.addAll(b.rows());
+            return new Table(a.file(), a.title(), a.keys(), a.heads(), rows);
+        });
+    }
+
+    private static Path csv(Path folder, String name, Table t) throws IOException {
+        return put(folder.resolve(name + ".csv"), CsvFiles.table(t).getBytes(StandardCharsets.UTF_8));
+    }
+
+    private static Path put(Path file, byte[] bytes) throws IOException {
+        JobFile.replace(file, bytes);
+        return file;
+    }
+}
