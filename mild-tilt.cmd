@@ -1,5 +1,5 @@
 @echo off
-rem Sets up what Mild Tilt needs and runs it: mild-tilt demo ^| test ^| open FILE ^| analyse FILE ^| route FILE ^| make FILE ^| scan FILE ^| rules NAME ^| catalogue ^| shots ^| bench
+rem Sets up what Mild Tilt needs and runs it: mild-tilt demo ^| test ^| open FILE ^| analyse FILE ^| route FILE ^| make FILE ^| sure FILE ^| fit FILE ^| instruments FILE ^| scan FILE ^| rules NAME ^| catalogue ^| shots ^| bench
 setlocal enabledelayedexpansion
 set "HERE=%~dp0"
 set "JAVA="
@@ -47,6 +47,9 @@ echo mild-tilt open FILE        opens a job
 echo mild-tilt analyse FILE     prints every figure of a job as JSON (--out DIR, --positions FILE.csv, --grid 61x41)
 echo mild-tilt route FILE       looks for routes of the column past what is in the way
 echo mild-tilt make FILE --out DIR   writes all papers of a job
+echo mild-tilt sure FILE        tells how sure each figure is, and what to measure once more
+echo mild-tilt fit FILE --out DIR    writes the log of trials and the inspection sheets
+echo mild-tilt instruments FILE stand-ins for instruments on a vehicle built to the job, but not quite
 echo mild-tilt scan FILE        tells what an STL or OBJ file holds
 echo mild-tilt rules NAME       prints a rule set that ships, to copy and edit (cautious-road, closed-course, slow-workplace)
 echo mild-tilt catalogue        prints the catalogue of parts that ships, to copy and edit

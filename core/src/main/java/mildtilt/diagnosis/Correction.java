@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import mildtilt.diagnosis.Cause.Amount;
 import mildtilt.job.Job;
 import mildtilt.linkage.Rod;
@@ -58,7 +59,7 @@ public final class Correction {
         }
         Map<Rod, Double> is = now.axle().get().lengths();
         List<RodFigures> made = RodFigures.of(plan, then.axle());
-        then.axle().get().lengths().forEach((rod, wanted) -> {
+        new TreeMap<>(then.axle().get().lengths()).forEach((rod, wanted) -> {
             double longer = wanted - is.getOrDefault(rod, wanted);
             if (Math.abs(longer) > NOT_WORTH && cause.armsSwapped()) {
                 all.add(Phrase.of("Set the " + rod.label() + " to {0} between centres again.", Quantity.length(wanted)));

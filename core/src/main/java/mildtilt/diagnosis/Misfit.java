@@ -1,9 +1,7 @@
 package mildtilt.diagnosis;
 
-import java.util.Optional;
 import mildtilt.gear.ArmGear;
 import mildtilt.gear.RackAndPinion;
-import mildtilt.geometry.Axis;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
@@ -136,21 +134,12 @@ public enum Misfit {
     }
 
     private static Point swapped(SteeredAxle a, Side side) {
-        return foot(a, side).plus(a.corner(side.other()).knuckle().tieRodPoint().minus(foot(a, side.other())));
+        Point other = a.corner(side.other()).knuckle().tieRodPoint();
+        return a.corner(side).suspension().steerAxis().atHeight(other.z()).plus(other.minus(foot(a, side.other())));
     }
 
+    /** The steer axis at the height of the tie-rod point: an arm is bolted on level, so that swapped twice it is as it was. */
     private static Point foot(SteeredAxle a, Side side) {
-        Axis steer = a.corner(side).suspension().steerAxis();
-        return steer.footOf(a.corner(side).knuckle().tieRodPoint());
-    }
-
-    /** All that a job can be off by. */
-    public static Optional<Misfit> named(String name) {
-        for (Misfit m : values()) {
-            if (m.name().equalsIgnoreCase(name)) {
-                return Optional.of(m);
-            }
-        }
-        return Optional.empty();
+        return a.corner(side).suspension().steerAxis().atHeight(a.corner(side).knuckle().tieRodPoint().z());
     }
 }

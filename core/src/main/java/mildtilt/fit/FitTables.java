@@ -8,6 +8,7 @@ import mildtilt.analysis.Analysis;
 import mildtilt.job.Built;
 import mildtilt.measure.Phrase;
 import mildtilt.measure.Quantity;
+import mildtilt.measure.Unit;
 import mildtilt.papers.Cell;
 import mildtilt.papers.Table;
 import mildtilt.trial.Inspection;
@@ -28,14 +29,25 @@ public final class FitTables {
         List<List<Cell>> rows = new ArrayList<>();
         for (AgainstPlan p : f.figures()) {
             rows.add(List.of(Cell.of(vehicle), Cell.of(f.trial().sheet().name()), Cell.of(p.read().what().label()), quantity(p, p.planned()), quantity(p, Optional.of(p.read().value())),
-                    quantity(p, Optional.of(p.read().spread())), Cell.of(p.off()), quantity(p, Optional.of(p.tolerance())), Cell.of(p.state().label()), Cell.of(p.read().by())));
+                    quantity(p, Optional.of(p.read().spread())), Cell.of(p.off()), quantity(p, Optional.of(p.tolerance())), Cell.of(p.state().label()), Cell.of(p.read().by()), Cell.of(unit(p.read().what().unit()))));
         }
-        return new Table("trial-figures", "Planned against measured", List.of("vehicle", "trial", "what", "planned", "read", "spread", "off", "tolerance", "state", "by"),
-                List.of("Vehicle", "Trial", "What", "Planned", "Read", "±", "Off by", "May be", "", "Read by"), rows);
+        return new Table("trial-figures", "Planned against measured", List.of("vehicle", "trial", "what", "planned", "read", "spread", "off", "tolerance", "state", "by", "unit"),
+                List.of("Vehicle", "Trial", "What", "Planned", "Read", "±", "Off by", "May be", "", "Read by", "Unit in CSV"), rows);
     }
 
     private static Cell quantity(AgainstPlan p, Optional<Double> value) {
         return Cell.of(value.map(v -> new Quantity(v, p.read().what().unit())));
+    }
+
+    /** What a CSV's figures of a row are in. */
+    private static String unit(Unit u) {
+        return switch (u) {
+            case LENGTH, FINE_LENGTH -> "mm";
+            case ANGLE -> "deg";
+            case TURNS -> "turns";
+            case FORCE -> "N";
+            default -> throw new IllegalArgumentException("no gauge reads " + u);
+        };
     }
 
     public static Table wall(String vehicle, TrialFigures f) {

@@ -89,7 +89,7 @@ public final class InspectionList {
 
     private void fasteners(Job job) {
         job.column().ifPresent(c -> {
-            c.joints().forEach(x -> add("joint " + x.name(), Group.FASTENERS, Phrase.of(x.name() + ": both ends fully in their forks, pinch bolt through the groove or flat, locked: " + job.rules().locking() + ".")));
+            c.joints().forEach(x -> add("joint " + x.name(), Group.FASTENERS, Phrase.of(x.name() + ": both ends fully in their forks, pinch bolt through the groove or flat, locked. " + job.rules().locking())));
             c.bearings().forEach(b -> add("bearing " + b.name(), Group.FASTENERS, Phrase.of(b.name() + ": bracket bolts tight and locked, collar or circlip holds the shaft from sliding.")));
             add("wheel nut", Group.FASTENERS, Phrase.of("Steering wheel nut tight and locked; the wheel can't be pulled off."));
         });

@@ -34,6 +34,7 @@ public final class PlateAngles {
     /** A wheel that was read further round than the plan's gear lets it: its stop is then not where the plan has it. */
     private static final double PAST_STOP = 1.3;
     private static final int HALVINGS = 44;
+    private static final double NEAR_ENOUGH = 1e-6;
 
     private PlateAngles() {}
 
@@ -65,10 +66,7 @@ public final class PlateAngles {
         for (int i = 1; i <= STEPS; i++) {
             double sw = PAST_STOP * toward * i / STEPS;
             Optional<Double> inner = turned(train, ahead.get(), way, sw, way);
-            if (inner.isEmpty()) {
-                return Optional.empty();
-            }
-            if (inner.get() >= innerDeg) {
+            if (inner.isEmpty() || inner.get() >= innerDeg) {
                 double low = before;
                 double high = sw;
                 for (int h = 0; h < HALVINGS; h++) {
@@ -79,7 +77,9 @@ public final class PlateAngles {
                         high = mid;
                     }
                 }
-                return turned(train, ahead.get(), way, (low + high) / 2, way.other());
+                // Where the linkage ends before the wheel is so far round there is no such place.
+                double at = low;
+                return turned(train, ahead.get(), way, at, way).filter(v -> Math.abs(v - innerDeg) < NEAR_ENOUGH).flatMap(_ -> turned(train, ahead.get(), way, at, way.other()));
             }
             before = sw;
         }

@@ -84,6 +84,8 @@ public record RunOutFit(String shaft, List<Station> stations, Verdict verdict, O
     }
 
     private static final int KNEES = 60;
+    /** What each amount that is fitted must take off the sum of squares: chance alone takes off as much of two in one shaft of thirty. */
+    private static final double EARNED = 3.5;
 
     /** Of each shaft that was read. @param outOfLine what the rule set lets a bearing stand out of line, mm */
     public static List<RunOutFit> of(List<RunOut> all, Optional<Column> column, double outOfLine) {
@@ -95,28 +97,26 @@ public record RunOutFit(String shaft, List<Station> stations, Verdict verdict, O
         List<Station> stations = sorted.stream().map(RunOutFit::station).toList();
         // The amplitude of one harmonic of n readings is known to spread * root(2 / n), each way.
         double[] sd = sorted.stream().mapToDouble(r -> r.spread() * Math.sqrt(2.0 / r.dial().size())).toArray();
-        int data = 2 * stations.size();
         double none = 0;
         for (int i = 0; i < stations.size(); i++) {
             none += square(stations.get(i).off() / sd[i]);
         }
         Line flat = line(stations, sd, Optional.empty());
         double same = chi2Same(stations, sd);
-        double scale = Math.log(Math.max(2, data));
         Verdict verdict = Verdict.TRUE;
         double best = none;
-        if (same + 2 * scale < best) {
+        if (same + 2 * EARNED < best) {
             verdict = Verdict.ECCENTRIC;
-            best = same + 2 * scale;
+            best = same + 2 * EARNED;
         }
-        if (stations.size() > 2 && flat.chi2 + 4 * scale < best) {
+        if (stations.size() > 2 && flat.chi2 + 4 * EARNED < best) {
             verdict = Verdict.ASKEW;
-            best = flat.chi2 + 4 * scale;
+            best = flat.chi2 + 4 * EARNED;
         }
         Optional<Bend> bend = Optional.empty();
         if (stations.size() >= 4) {
             Knee knee = knee(stations, sd);
-            if (knee.chi2 + 7 * scale < best) {
+            if (knee.chi2 + 7 * EARNED < best) {
                 verdict = Verdict.BENT;
                 bend = Optional.of(knee.bend);
             }

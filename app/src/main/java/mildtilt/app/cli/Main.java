@@ -41,13 +41,13 @@ import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 
-/** The command line: {@code demo}, {@code open}, {@code analyse}, {@code route}, {@code scan}, {@code make}, {@code shots}. */
+/** The command line: {@code demo}, {@code open}, {@code analyse}, {@code route}, {@code scan}, {@code make}, {@code sure}, {@code fit}, {@code instruments}, {@code shots}. */
 @Command(name = "mild-tilt", mixinStandardHelpOptions = true, version = "Mild Tilt 0.1.0",
         description = "Lays out steering from the wheel to the tyres.",
-        subcommands = {Main.Demo.class, Main.Open.class, Main.Analyse.class, Main.PrintRules.class, Main.PrintCatalogue.class, Main.FindRoute.class, Main.CheckScan.class, Main.Make.class, Main.Shots.class})
+        subcommands = {Main.Demo.class, Main.Open.class, Main.Analyse.class, Main.PrintRules.class, Main.PrintCatalogue.class, Main.FindRoute.class, Main.CheckScan.class, Main.Make.class, FitCommands.Sure.class, FitCommands.Fit.class, FitCommands.Instruments.class, Main.Shots.class})
 public final class Main implements Callable<Integer> {
 
-    private static final int BAD_INPUT = 2;
+    static final int BAD_INPUT = 2;
 
     public static void main(String[] args) {
         System.exit(run(args));
@@ -176,7 +176,7 @@ public final class Main implements Callable<Integer> {
 
     }
 
-    private static void print(String text) {
+    static void print(String text) {
         PrintWriter out = new PrintWriter(System.out, false, StandardCharsets.UTF_8);
         out.print(text);
         out.flush();

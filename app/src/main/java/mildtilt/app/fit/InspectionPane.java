@@ -88,11 +88,18 @@ final class InspectionPane extends FitPane {
         what.setMaxWidth(Double.MAX_VALUE);
         Label told = Wrap.text(tick.map(t -> t.day() + (t.by().isBlank() ? "" : ", " + t.by())).orElse("open"), tick.filter(t -> !t.found()).isPresent() ? "brings" : "hint");
         told.setMinWidth(110);
-        HBox row = new HBox(8, fine, wrong, what, told);
+        WordField note = new WordField(tick.map(Tick::note).orElse(""), text -> tick.ifPresent(t -> desk.edit("Note: " + text, b -> b.editInspection(i -> i.withTick(item.key(), Optional.of(new Tick(t.found(), t.by(), t.day(), text)))))));
+        note.setId("inspect-note-" + id);
+        note.setPromptText("note");
+        note.setAccessibleText("Note");
+        note.setPrefWidth(220);
+        note.setMinWidth(140);
+        // A note goes with what was found.
+        note.setVisible(tick.isPresent());
+        HBox row = new HBox(8, fine, wrong, what, note, told);
         row.setAlignment(Pos.CENTER_LEFT);
         row.getStyleClass().add("obstacle-row");
         add(row);
-        tick.ifPresent(t -> row(words("Note", "inspect-note-" + id, t.note(), 420, (j, text) -> j.editLog(l -> l.edit(v.name(), b -> b.editInspection(i -> i.withTick(item.key(), Optional.of(new Tick(t.found(), t.by(), t.day(), text)))))))));
     }
 
     private static ToggleButton state(String text, String id, boolean on) {

@@ -3,6 +3,7 @@ package mildtilt.app.fit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -29,6 +30,7 @@ import mildtilt.fit.Asked;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.instrument.Mark;
 import mildtilt.instrument.Taken;
+import mildtilt.job.Element;
 import mildtilt.job.Trial;
 import mildtilt.measure.Phrase;
 import mildtilt.measure.Quantity;
@@ -38,6 +40,8 @@ import mildtilt.trial.TrialReading;
 
 /** What to measure next, readable from the vehicle: one figure large, few controls, the numbers from keyboard or instrument. */
 final class MeasurePane extends VBox {
+
+    private static final PseudoClass SEVERAL = PseudoClass.getPseudoClass("several");
 
     private final Workbench bench;
     private final FitDesk desk;
@@ -58,6 +62,8 @@ final class MeasurePane extends VBox {
     private int index;
     private Optional<Entry> entry = Optional.empty();
     private Optional<Asked> shown = Optional.empty();
+    private HandsPosition hands = HandsPosition.CENTRED;
+    private Optional<Element> selection = Optional.empty();
 
     MeasurePane(Workbench bench, FitDesk desk, InstrumentLink link, Node instruments) {
         this.bench = bench;
@@ -101,9 +107,22 @@ final class MeasurePane extends VBox {
             refresh();
         });
         desk.trialProperty().addListener((_, _, _) -> go(firstOpen()));
-        bench.stageProperty().addListener((_, _, _) -> watch());
+        bench.stageProperty().addListener((_, before, now) -> entered(before, now));
         bench.fitSheetProperty().addListener((_, _, _) -> watch());
         refresh();
+    }
+
+    /** The stage moves hands and selection to what it asks for; what they were before is put back when it is left. */
+    private void entered(WorkStage before, WorkStage now) {
+        if (now == WorkStage.FIT) {
+            hands = bench.hands();
+            selection = bench.selectionProperty().get();
+            entry.ifPresent(e -> look(e.asked()));
+        } else if (before == WorkStage.FIT) {
+            bench.moveHands(hands);
+            bench.selectionProperty().set(selection);
+        }
+        watch();
     }
 
     private static Button plain(String text, String id, Runnable run) {
@@ -210,11 +229,15 @@ final class MeasurePane extends VBox {
             l.getStyleClass().add("hint");
             fields.getChildren().add(e.parts().get(i).name().isEmpty() ? f : new VBox(1, l, f));
         }
-        // The vehicle beside it shows what is meant.
-        bench.selectionProperty().set(a.where());
         if (bench.stageProperty().get() == WorkStage.FIT) {
-            bench.moveHands(new HandsPosition(a.setup().steeringWheelDeg(), a.setup().travelLeft(), a.setup().travelRight()));
+            look(a);
         }
+    }
+
+    /** The vehicle beside it shows what is meant. */
+    private void look(Asked a) {
+        bench.selectionProperty().set(a.where());
+        bench.moveHands(new HandsPosition(a.setup().steeringWheelDeg(), a.setup().travelLeft(), a.setup().travelRight()));
     }
 
     /** The large figure: live from an instrument, else as it was read, else none yet. */
@@ -222,6 +245,7 @@ final class MeasurePane extends VBox {
         Entry e = new Entry(a);
         Optional<TrialReading> taken = a.reading(trial.sheet());
         Optional<Taken> now = link.liveProperty().get();
+        figure.pseudoClassStateChanged(SEVERAL, e.parts().size() > 1);
         figure.setText(now.map(t -> e.text(e.figures(t), bench.lengthUnit())).or(() -> taken.map(r -> e.text(Entry.figures(r), bench.lengthUnit()))).orElse("–"));
         planned.setText(told(a, taken));
         hold.setSelected(now.map(Taken::held).orElse(false));

@@ -3,6 +3,7 @@ package mildtilt.app.fit;
 import java.util.List;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.paint.Paint;
 import javafx.scene.text.TextAlignment;
 import mildtilt.app.look.CanvasPane;
 import mildtilt.app.look.Fonts;
@@ -72,9 +73,16 @@ final class RunOutDrawing extends CanvasPane {
             g.fillText(Quantity.length(p.along()).text(unit), LEFT + p.along() * k, h - 24);
         }
         g.setTextAlign(TextAlignment.LEFT);
-        g.fillText("● toward the mark   ● a quarter turn on   (largest " + Quantity.fine(most).text(unit) + " off its axis)", LEFT, h - 8);
-        g.setFill(ink(Ink.ACCENT));
-        g.fillText("●", LEFT, h - 8);
+        legend(g, ink(Ink.ACCENT), "toward the mark", LEFT, h - 8);
+        legend(g, ink(Ink.BEFORE), "a quarter turn on", LEFT + 130, h - 8);
+        g.fillText("largest " + Quantity.fine(most).text(unit) + " off its axis", LEFT + 270, h - 8);
+    }
+
+    private void legend(GraphicsContext g, Paint ink, String text, double x, double y) {
+        g.setFill(ink);
+        g.fillText("●", x, y);
+        g.setFill(ink(Ink.LINE));
+        g.fillText(text, x + 12, y);
     }
 
     private void trace(GraphicsContext g, double[] x, double[] y, Ink ink) {

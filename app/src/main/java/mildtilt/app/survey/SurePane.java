@@ -175,12 +175,12 @@ public final class SurePane extends FormPane {
 
     private void figures(Sureness s) {
         head("Every figure");
-        table(List.of("", "Plan", "±", "Nine in ten lie"), s.figures().entrySet().stream().map(e -> {
+        table(List.of("", "Plan", "±"), s.figures().entrySet().stream().map(e -> {
             Headline h = e.getKey();
             Figure f = e.getValue();
-            return List.of(h.label(), h.unit().format(f.plan(), bench.lengthUnit()), h.unit().format(f.spread(), bench.lengthUnit()),
-                    h.unit().format(f.least(), bench.lengthUnit()) + " to " + h.unit().format(f.most(), bench.lengthUnit()));
+            return List.of(h.label() + "\n" + h.unit().format(f.least(), bench.lengthUnit()) + " to " + h.unit().format(f.most(), bench.lengthUnit()), h.unit().format(f.plan(), bench.lengthUnit()),
+                    h.unit().format(f.spread(), bench.lengthUnit()));
         }).toList());
-        hint("Where the plan's own figure lies outside, as peak to peak figures do, the plan is at its best only if everything is exactly where it says.");
+        hint("Under each figure stands what nine draws in ten lie between. Where the plan's own figure lies outside, as peak to peak figures do, the plan is at its best only if everything is exactly where it says.");
     }
 }
