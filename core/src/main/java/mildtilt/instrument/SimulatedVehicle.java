@@ -1,6 +1,7 @@
 package mildtilt.instrument;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -19,6 +20,7 @@ import mildtilt.job.JobPoints;
 import mildtilt.job.PointId;
 import mildtilt.steer.AxlePose;
 import mildtilt.steer.Grid;
+import mildtilt.steer.LockLimits;
 import mildtilt.steer.SteerFigures;
 import mildtilt.steer.SteerSweep;
 import mildtilt.steer.SteeringTrain;
@@ -36,6 +38,7 @@ public final class SimulatedVehicle {
     private final double heavier;
     private final double drag;
     private final Later<Double> parked;
+    private final Later<List<Double>> locks;
 
     /** @param built as it really is */
     private SimulatedVehicle(Job built, Random secret) {
@@ -50,6 +53,7 @@ public final class SimulatedVehicle {
         });
         heavier = 0.95 + 0.3 * secret.nextDouble();
         drag = 8 + 10 * secret.nextDouble();
+        locks = Later.of(() -> Arrays.stream(Side.values()).map(way -> (1 - 1e-6) * LockLimits.stop(train, built, way).steeringWheelDeg()).toList());
         parked = Later.of(() -> SteerSweep.of(train, built, Grid.USUAL).flatMap(SteerFigures::effort).map(e -> heavier * e.worstParked()).orElse(drag));
     }
 
@@ -141,7 +145,9 @@ public final class SimulatedVehicle {
             return Optional.empty();
         }
         Optional<AxlePose.Assembled> ahead = train.pose(0, 0, 0).assembled();
-        return train.pose(setup.steeringWheelDeg(), setup.travelLeft(), setup.travelRight()).assembled().flatMap(p -> ahead.map(a ->
+        // It turns no further than it can, whatever the plan says.
+        double steering = Math.clamp(setup.steeringWheelDeg(), locks.get().get(1), locks.get().get(0));
+        return train.pose(steering, setup.travelLeft(), setup.travelRight()).assembled().flatMap(p -> ahead.map(a ->
                 List.of(p.left().steerDeg() - a.left().steerDeg(), p.right().steerDeg() - a.right().steerDeg())));
     }
 

@@ -13,6 +13,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.trial.Setup;
 
@@ -28,6 +30,7 @@ public final class StandIn implements AutoCloseable {
     private final SimulatedVehicle vehicle;
     private final ServerSocket server;
     private final Random noise;
+    private final Set<Socket> talking = ConcurrentHashMap.newKeySet();
 
     /**
      * @param port to listen on; 0 for any that is free
@@ -62,6 +65,7 @@ public final class StandIn implements AutoCloseable {
 
     private void talk(Socket socket) {
         Talk talk = new Talk();
+        talking.add(socket);
         try (socket; BufferedReader in = new BufferedReader(new InputStreamReader(socket.getInputStream(), StandardCharsets.UTF_8)); OutputStream out = socket.getOutputStream()) {
             for (Optional<String> line = line(in); line.isPresent(); line = line(in)) {
                 out.write((talk.answer(line.get()) + "\n").getBytes(StandardCharsets.UTF_8));
@@ -69,6 +73,8 @@ public final class StandIn implements AutoCloseable {
             }
         } catch (IOException e) {
             // The other side went away; the next one begins anew.
+        } finally {
+            talking.remove(socket);
         }
     }
 
@@ -168,6 +174,9 @@ public final class StandIn implements AutoCloseable {
     public void close() {
         try {
             server.close();
+            for (Socket s : talking) {
+                s.close();
+            }
         } catch (IOException e) {
             // It is gone either way.
         }
