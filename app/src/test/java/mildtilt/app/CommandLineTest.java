@@ -56,6 +56,28 @@ class CommandLineTest {
     }
 
     @Test
+    void sureFitAndInstrumentsDoWhatTheySayAndRefuseWhatTheyCant(@TempDir Path folder) throws Exception {
+        Path file = folder.resolve("demo.tilt");
+        JobFile.save(file, DemoJob.MARSH_CARRIER.job());
+        Path tug = folder.resolve("tug.tilt");
+        JobFile.save(tug, DemoJob.GREENHOUSE_TUG.job());
+        JsonNode sure = new ObjectMapper().readTree(run("sure", tug.toString(), "--draws", "130").out);
+        assertThat(sure.at("/draws").asInt()).isEqualTo(130);
+        assertThat(sure.at("/figures/caster/spread").asDouble()).isBetween(0.3, 3.0);
+        assertThat(sure.at("/measure_again/0/gains/0/spread_then").asDouble()).isLessThan(sure.at("/measure_again/0/gains/0/spread").asDouble());
+        assertThat(run("sure", tug.toString(), "--draws", "3").err).contains("Between 20 and 100000");
+        assertThat(run("sure", folder.resolve("none.tilt").toString()).code).isEqualTo(2);
+        Said fit = run("fit", file.toString(), "--out", folder.resolve("log").toString());
+        assertThat(fit.code).isZero();
+        assertThat(fit.out.lines()).hasSize(8).allMatch(l -> Files.exists(Path.of(l)));
+        assertThat(run("fit", file.toString()).code).isEqualTo(2);
+        assertThat(run("fit", file.toString(), "--out", file.toString()).err).contains("could not be written");
+        Said instruments = run("instruments", file.toString(), "--port", "0", "--seed", "1", "--for", "0");
+        assertThat(instruments.out).contains("Instruments answer on port");
+        assertThat(run("instruments", file.toString(), "--port", "70000").err).contains("whole number from 0 to 65535");
+    }
+
+    @Test
     void analysePrintsEveryFigureAndWritesTheCurves(@TempDir Path folder) throws Exception {
         Path file = folder.resolve("demo.tilt");
         JobFile.save(file, DemoJob.MARSH_CARRIER.job());

@@ -120,4 +120,28 @@ class SurveyStageTest {
         robot.interact(() -> app.bench.open(new Job("nothing yet", "", app.bench.job().vehicle(), Optional.empty(), Optional.empty(), app.bench.job().targets()), Optional.empty()));
         untilSays(robot, "Give each point what you can measure");
     }
+
+    @Test
+    void howSureTheFiguresAreIsWorkedOutBesideAndWhatToMeasureAgainIsNamed(FxRobot robot) {
+        robot.interact(() -> {
+            app.bench.open(DemoJob.GREENHOUSE_TUG.job(), Optional.empty());
+            app.bench.stageProperty().set(WorkStage.SURVEY);
+            app.bench.sideTabProperty().set(SideTab.SURE);
+        });
+        AppWindow.until(() -> robot.lookup("#sure-pane .label").queryAllAs(Label.class).stream().anyMatch(l -> l.getText().startsWith("1. ")));
+        assertThat(robot.lookup("#sure-pane .label").queryAllAs(Label.class)).anyMatch(l -> l.getText().startsWith("Caster, left\n")).anyMatch(l -> l.getText().contains("→ ±"));
+        assertThat(AppWindow.cutOff(robot.lookup("#sure-pane").query())).isEmpty();
+        // A better tape makes everything surer; what it is told of is the job as it stands.
+        AppWindow.type(robot, "#sure-point", "0.2");
+        assertThat(app.bench.job().survey().stated().point()).isEqualTo(0.2);
+        AppWindow.until(() -> robot.lookup("#sure-stop").tryQuery().isPresent());
+        AppWindow.press(robot, "#sure-stop");
+        AppWindow.until(() -> robot.lookup("#sure-start").tryQuery().isPresent());
+        AppWindow.press(robot, "#sure-start");
+        AppWindow.until(() -> robot.lookup("#sure-stop").tryQuery().isPresent());
+        Job before = app.bench.job();
+        AppWindow.type(robot, "#sure-clocking", "-1");
+        assertThat(app.text(robot, "#message")).contains("must be above 0");
+        assertThat(app.bench.job()).isEqualTo(before);
+    }
 }

@@ -44,6 +44,8 @@ final class InstrumentLink implements AutoCloseable {
     });
     private final ReadOnlyObjectWrapper<Optional<Taken>> live = new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyStringWrapper state = new ReadOnlyStringWrapper(NONE);
+    // On the interface thread: a reading that was still on its way when something else was asked for is not taken for that.
+    private Optional<Watch> wanted = Optional.empty();
     // Only ever touched on the worker.
     private @Nullable Instruments instruments;
     private @Nullable StandIn standIn;
@@ -113,6 +115,7 @@ final class InstrumentLink implements AutoCloseable {
 
     /** What to read from now on; nothing while nobody looks. */
     void watch(Optional<Watch> w) {
+        wanted = w;
         live.set(Optional.empty());
         worker.execute(() -> {
             placed &= watched.equals(w);
@@ -146,7 +149,11 @@ final class InstrumentLink implements AutoCloseable {
                 placed = true;
             }
             Taken t = now.read(w.kind());
-            Platform.runLater(() -> live.set(Optional.of(t)));
+            Platform.runLater(() -> {
+                if (wanted.equals(Optional.of(w))) {
+                    live.set(Optional.of(t));
+                }
+            });
         } catch (InstrumentException e) {
             show(Optional.empty(), e.getMessage());
         }

@@ -1,0 +1,303 @@
+package mildtilt.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import javax.imageio.ImageIO;
+import javafx.embed.swing.SwingFXUtils;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import javafx.application.Platform;
+import javafx.scene.Node;
+import javafx.scene.control.ButtonBase;
+import javafx.scene.control.ChoiceBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.Labeled;
+import javafx.scene.control.TextField;
+import javafx.scene.image.ImageView;
+import javafx.stage.Stage;
+import mildtilt.app.workbench.FitSheet;
+import mildtilt.app.workbench.HandsPosition;
+import mildtilt.app.workbench.WorkStage;
+import mildtilt.format.DemoJob;
+import mildtilt.format.JobFile;
+import mildtilt.gear.RackAndPinion;
+import mildtilt.job.Built;
+import mildtilt.job.Job;
+import mildtilt.job.Trial;
+import mildtilt.measure.LengthUnit;
+import mildtilt.trial.Gauge;
+import mildtilt.trial.TrialReading;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.framework.junit5.Start;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** The Fit stage as its users work in it: measure, write down, find the cause, put it right, sign. */
+@ExtendWith(ApplicationExtension.class)
+class FitStageTest {
+
+    private AppWindow app;
+
+    @Start
+    void start(Stage stage) throws Exception {
+        app = new AppWindow(stage, DemoJob.MARSH_CARRIER.job(), AppWindow.temporary());
+        app.bench.moveHands(new HandsPosition(30, 0, 0));
+        app.bench.stageProperty().set(WorkStage.FIT);
+    }
+
+    @AfterEach
+    void close(FxRobot robot) {
+        robot.interact(app::close);
+    }
+
+    private boolean says(FxRobot robot, String pane, String text) {
+        return robot.lookup(pane + " .label").queryAllAs(Label.class).stream().anyMatch(l -> l.getText().contains(text));
+    }
+
+    private void untilSays(FxRobot robot, String pane, String text) {
+        AppWindow.until(() -> says(robot, pane, text));
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    private void sheet(FxRobot robot, FitSheet s) {
+        robot.interact(() -> app.bench.fitSheetProperty().set(s));
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    @SuppressWarnings("unchecked")
+    private void pick(FxRobot robot, String id, String text) {
+        robot.interact(() -> {
+            ChoiceBox<Object> c = robot.lookup(id).queryAs(ChoiceBox.class);
+            c.setValue(c.getItems().stream().filter(i -> c.getConverter().toString(i).equals(text)).findFirst().orElseThrow());
+        });
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    private Trial trial() {
+        return app.bench.job().log().vehicles().getFirst().last().orElseThrow();
+    }
+
+    private Optional<TrialReading.Figure> read(Gauge g) {
+        return trial().sheet().figures().stream().filter(f -> f.what().equals(g)).findFirst();
+    }
+
+    private String asked(FxRobot robot) {
+        return app.text(robot, "#fit-asked");
+    }
+
+    @Test
+    void figuresAreTypedAndTakenBackAndTheVehicleBesideShowsWhatIsMeant(FxRobot robot) {
+        AppWindow.until(() -> asked(robot).equals("Angle of Upper joint"));
+        assertThat(app.text(robot, "#fit-planned")).isEqualTo("Planned 26.7°");
+        assertThat(app.bench.hands()).isEqualTo(HandsPosition.CENTRED);
+        AppWindow.type(robot, "#fit-typed-0", "31");
+        assertThat(asked(robot)).isEqualTo("Angle of Lower joint");
+        assertThat(read(new Gauge.JointAngle("Upper joint")).orElseThrow().value()).isEqualTo(31);
+        AppWindow.press(robot, "#fit-back");
+        AppWindow.until(() -> app.text(robot, "#fit-planned").contains("read 31.0°: not as planned"));
+        // Nothing that is no number is taken, and nothing is lost by it.
+        AppWindow.type(robot, "#fit-typed-0", "about thirty");
+        assertThat(app.text(robot, "#message")).contains("about thirty");
+        assertThat(robot.lookup("#fit-typed-0").queryAs(TextField.class).getText()).isEqualTo("about thirty");
+        AppWindow.press(robot, "#fit-undo");
+        assertThat(read(new Gauge.JointAngle("Upper joint"))).isEmpty();
+        // In inches a length is typed as it is shown, a force in pounds.
+        robot.interact(() -> app.bench.lengthUnitProperty().set(LengthUnit.INCH_FRACTION));
+        pick(robot, "#fit-round", "At the rim");
+        // Two are read already: the first that is not is asked for.
+        AppWindow.until(() -> asked(robot).contains("free return"));
+        AppWindow.press(robot, "#fit-back");
+        AppWindow.press(robot, "#fit-back");
+        AppWindow.until(() -> asked(robot).contains("orce at the rim"));
+        AppWindow.type(robot, "#fit-typed-0", "10");
+        assertThat(read(new Gauge.RimForce()).orElseThrow().value()).isBetween(44.4, 44.6);
+        AppWindow.type(robot, "#fit-typed-0", "1/2\"");
+        assertThat(read(new Gauge.RimPlay()).orElseThrow().value()).isEqualTo(12.7);
+        // What was looked at in the other stages is put back.
+        robot.interact(() -> app.bench.stageProperty().set(WorkStage.COLUMN));
+        assertThat(app.bench.hands()).isEqualTo(new HandsPosition(30, 0, 0));
+        // Readings are no changes of the plan.
+        assertThat(app.bench.job().changes()).isEqualTo(DemoJob.MARSH_CARRIER.job().changes());
+    }
+
+    @Test
+    void theStandInsAreHeldAndReadIntoANewTrial(FxRobot robot) {
+        AppWindow.until(() -> asked(robot).equals("Angle of Upper joint"));
+        sheet(robot, FitSheet.TRIALS);
+        AppWindow.press(robot, "#fit-begin-trial");
+        assertThat(trial().sheet().name()).isEqualTo("Trial 3");
+        assertThat(trial().sheet().readings()).isEmpty();
+        sheet(robot, FitSheet.BENCH);
+        AppWindow.until(() -> asked(robot).equals("Angle of Upper joint"));
+        AppWindow.press(robot, "#fit-take");
+        assertThat(app.text(robot, "#message")).contains("nothing to take");
+        AppWindow.menu(robot, "#fit-sources", "fit-stand-ins");
+        AppWindow.until(() -> app.text(robot, "#fit-figure").endsWith("°"));
+        robot.interact(() -> robot.lookup("#fit-hold").queryAs(ButtonBase.class).fire());
+        AppWindow.until(() -> robot.lookup("#fit-hold").queryAs(Labeled.class).getText().equals("Held"));
+        String held = app.text(robot, "#fit-figure");
+        AppWindow.press(robot, "#fit-take");
+        TrialReading.Figure f = read(new Gauge.JointAngle("Upper joint")).orElseThrow();
+        assertThat(f.by()).isEqualTo("angle finder");
+        assertThat(held).startsWith(String.format("%.1f", f.value()));
+        // A dial is read in steps, one reading of all of them.
+        pick(robot, "#fit-round", "Run-out");
+        for (int i = 0; i < 8; i++) {
+            int step = i + 1;
+            AppWindow.until(() -> says(robot, "#fit-measure", "Step " + step + " of 8") && app.text(robot, "#fit-figure").endsWith("mm"));
+            assertThat(trial().sheet().runOuts()).isEmpty();
+            AppWindow.press(robot, "#fit-take");
+        }
+        assertThat(trial().sheet().runOuts()).singleElement().satisfies(r -> assertThat(r.dial()).hasSize(8));
+        pick(robot, "#fit-round", "Turn plates");
+        AppWindow.until(() -> app.text(robot, "#fit-figure").contains("/"));
+        AppWindow.press(robot, "#fit-take");
+        assertThat(trial().sheet().plates()).singleElement().satisfies(p -> assertThat(p.inner()).isBetween(8.0, 13.0));
+        AppWindow.menu(robot, "#fit-sources", "fit-none");
+        AppWindow.until(() -> app.text(robot, "#fit-instrument").contains("type what you read"));
+        app.chosen = Path.of("no-such-file.txt");
+        AppWindow.menu(robot, "#fit-sources", "fit-file");
+        AppWindow.until(() -> app.text(robot, "#fit-instrument").contains("no file no-such-file.txt"));
+    }
+
+    @Test
+    void theCauseIsFoundPutRightAndWrittenDown(FxRobot robot) {
+        sheet(robot, FitSheet.DIAGNOSIS);
+        untilSays(robot, "#fit-diagnosis", "These readings fit the rack 3.");
+        assertThat(says(robot, "#fit-diagnosis", "Raise the rack by 3.")).isTrue();
+        assertThat(says(robot, "#fit-diagnosis", "turns of its body")).isTrue();
+        sheet(robot, FitSheet.WALL);
+        untilSays(robot, "#fit-wall-sheet", "of toe change over the normal travel (shaded), where no more than 0.50° is wanted");
+        sheet(robot, FitSheet.RUN_OUT);
+        untilSays(robot, "#fit-run-out-sheet", "Lower shaft: bent.");
+        sheet(robot, FitSheet.TRIALS);
+        untilSays(robot, "#fit-trials", "Planned against measured");
+        pick(robot, "#fit-trial", "First roll-out");
+        sheet(robot, FitSheet.PLATES);
+        untilSays(robot, "#fit-plates-sheet", "First roll-out");
+        sheet(robot, FitSheet.DIAGNOSIS);
+        untilSays(robot, "#fit-diagnosis", "These readings fit left and right steering arms swapped.");
+        sheet(robot, FitSheet.TRIALS);
+        pick(robot, "#fit-trial", "Arms changed over");
+        sheet(robot, FitSheet.DIAGNOSIS);
+        untilSays(robot, "#fit-diagnosis", "These readings fit the rack 3.");
+        double before = ((RackAndPinion) app.bench.job().axle().orElseThrow().gear()).centre().z();
+        AppWindow.press(robot, "#fit-take-built");
+        assertThat(((RackAndPinion) app.bench.job().axle().orElseThrow().gear()).centre().z()).isBetween(before - 3.5, before - 2.7);
+        assertThat(app.bench.job().changes().getLast().why()).startsWith("The readings of Arms changed over fit the rack");
+        app.settle();
+        sheet(robot, FitSheet.LOG);
+        untilSays(robot, "#fit-log", "Bump steer, normal travel");
+        int last = app.bench.job().changes().size() - 1;
+        AppWindow.type(robot, "#log-why-" + last, "no room for shims");
+        assertThat(app.bench.job().changes()).hasSize(last + 1);
+        assertThat(app.bench.job().changes().getLast().why()).isEqualTo("no room for shims");
+        AppWindow.press(robot, "#log-keep");
+        assertThat(app.bench.job().variants()).extracting(v -> v.name()).containsExactly("as at Arms changed over");
+        AppWindow.press(robot, "#log-back");
+        assertThat(app.bench.job().axle()).isEqualTo(DemoJob.MARSH_CARRIER.job().axle());
+    }
+
+    @Test
+    void theInspectionIsTickedWithWhoAndWhenAndABatchKeepsItsOwnReadings(FxRobot robot) throws Exception {
+        sheet(robot, FitSheet.INSPECTION);
+        untilSays(robot, "#fit-inspection", "builder's record, not an approval");
+        assertThat(says(robot, "#fit-inspection", "1 item was found not fine: not to be driven.")).isTrue();
+        AppWindow.type(robot, "#inspection-who", "foreman");
+        AppWindow.press(robot, "#inspect-fine-hoses");
+        untilSays(robot, "#fit-inspection", "2026-11-24, foreman");
+        assertThat(says(robot, "#fit-inspection", "found not fine")).isFalse();
+        AppWindow.type(robot, "#inspection-own", "Winch cable");
+        untilSays(robot, "#fit-inspection", "Winch cable");
+        AppWindow.type(robot, "#inspection-driven", "2026-11-30");
+        untilSays(robot, "#fit-inspection", "First driven on 2026-11-30");
+        app.chosen = AppWindow.temporary().resolve("sheet.pdf");
+        AppWindow.press(robot, "#inspection-pdf");
+        AppWindow.until(() -> Files.exists(app.chosen));
+        assertThat(Files.readAllBytes(app.chosen)).startsWith("%PDF".getBytes());
+        sheet(robot, FitSheet.TRIALS);
+        AppWindow.type(robot, "#fit-another", "carrier 2");
+        assertThat(app.bench.job().log().vehicles()).extracting(Built::name).containsExactly("carrier 1", "carrier 2");
+        AppWindow.press(robot, "#fit-begin-trial");
+        assertThat(app.bench.job().log().vehicle("carrier 2").orElseThrow().trials()).hasSize(1);
+        sheet(robot, FitSheet.INSPECTION);
+        untilSays(robot, "#fit-inspection", "Inspection: carrier 2");
+        assertThat(says(robot, "#fit-inspection", "Not driven yet.")).isTrue();
+        // Two may not be called alike.
+        sheet(robot, FitSheet.TRIALS);
+        Job before = app.bench.job();
+        AppWindow.type(robot, "#fit-vehicle-name", "carrier 1");
+        assertThat(app.text(robot, "#message")).contains("same name");
+        assertThat(app.bench.job()).isEqualTo(before);
+    }
+
+    @Test
+    void aPhotoIsCopiedBesideASavedJobAndGoesAlong(FxRobot robot) throws Exception {
+        sheet(robot, FitSheet.TRIALS);
+        untilSays(robot, "#fit-trials", "Photos are copied beside the job");
+        AppWindow.press(robot, "#fit-add-photo");
+        assertThat(app.text(robot, "#message")).contains("Save the job first");
+        Path folder = AppWindow.temporary();
+        app.chosen = folder.resolve("carrier.tilt");
+        robot.interact(() -> app.shell.documents().saveAs(app.stage));
+        app.chosen = Files.write(AppWindow.temporary().resolve("Front left.png"), Files.readAllBytes(picture(robot)));
+        AppWindow.press(robot, "#fit-add-photo");
+        assertThat(trial().sheet().photos()).containsExactly("photos/front-left.png");
+        assertThat(folder.resolve("photos/front-left.png")).exists();
+        AppWindow.until(() -> robot.lookup("#fit-trials .image-view").tryQueryAs(ImageView.class).filter(v -> v.getImage().getProgress() == 1 && !v.getImage().isError()).isPresent());
+        app.chosen = AppWindow.temporary().resolve("copy.tilt");
+        robot.interact(() -> app.shell.documents().saveAs(app.stage));
+        assertThat(app.chosen.resolveSibling("photos/front-left.png")).exists();
+        assertThat(JobFile.open(app.chosen).log()).isEqualTo(app.bench.job().log());
+        AppWindow.press(robot, "#fit-photo-out-photos-front-left-png");
+        assertThat(trial().sheet().photos()).isEmpty();
+        app.chosen = Files.writeString(AppWindow.temporary().resolve("notes.txt"), "no photo");
+        Platform.runLater(() -> robot.lookup("#fit-add-photo").queryAs(ButtonBase.class).fire());
+        AppWindow.until(() -> robot.lookup("#problem-text").tryQuery().isPresent());
+        assertThat(app.text(robot, "#problem-text")).contains("JPG or PNG");
+        AppWindow.answer(robot, "OK");
+    }
+
+    /** Some picture: of the window itself. */
+    private Path picture(FxRobot robot) throws Exception {
+        Path file = AppWindow.temporary().resolve("shot.png");
+        robot.interact(() -> {
+            try {
+                ImageIO.write(SwingFXUtils.fromFXImage(app.stage.getScene().snapshot(null), null), "png", file.toFile());
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
+            }
+        });
+        return file;
+    }
+
+    @Test
+    void aVehicleItWasNotBuiltForAndOneWithNothingAreTold(FxRobot robot) {
+        robot.interact(() -> app.bench.open(DemoJob.GREENHOUSE_TUG.job(), Optional.empty()));
+        sheet(robot, FitSheet.BENCH);
+        AppWindow.until(() -> asked(robot).contains("Begin a trial"));
+        AppWindow.press(robot, "#fit-begin");
+        AppWindow.until(() -> asked(robot).startsWith("Angle of") || asked(robot).startsWith("Length of"));
+        pick(robot, "#fit-round", "Wall trace");
+        assertThat(asked(robot)).contains("nothing of this to measure");
+        for (FitSheet s : FitSheet.values()) {
+            sheet(robot, s);
+            assertThat(AppWindow.cutOff(app.stage.getScene().getRoot())).as(s.label()).isEmpty();
+        }
+        robot.interact(() -> app.bench.open(new Job("nothing yet", "", app.bench.job().vehicle(), Optional.empty(), Optional.empty(), app.bench.job().targets()), Optional.empty()));
+        for (FitSheet s : FitSheet.values()) {
+            sheet(robot, s);
+        }
+        List<Node> panes = List.copyOf(robot.lookup("#fit-inspection").queryAll());
+        assertThat(panes).isNotEmpty();
+        sheet(robot, FitSheet.INSPECTION);
+        untilSays(robot, "#fit-inspection", "Brake hoses and lines");
+    }
+}
