@@ -12,7 +12,6 @@ import mildtilt.steer.Effort;
 import mildtilt.steer.SteerFigures;
 import mildtilt.steer.Turn;
 import mildtilt.trial.Gauge;
-import mildtilt.trial.Setup;
 import mildtilt.trial.Tolerances;
 import mildtilt.trial.TrialReading.Figure;
 
@@ -42,8 +41,8 @@ public record AgainstPlan(Figure read, Optional<Double> planned, double toleranc
         }
     }
 
-    public static List<AgainstPlan> of(List<Figure> figures, Setup setup, Analysis plan, Tolerances tolerances) {
-        return figures.stream().map(f -> of(f, planned(f.what(), setup, plan), tolerances.of(f.what()))).toList();
+    public static List<AgainstPlan> of(List<Figure> figures, Analysis plan, Tolerances tolerances) {
+        return figures.stream().map(f -> of(f, planned(f.what(), plan), tolerances.of(f.what()))).toList();
     }
 
     private static AgainstPlan of(Figure f, Optional<Double> planned, double tolerance) {
@@ -64,7 +63,7 @@ public record AgainstPlan(Figure read, Optional<Double> planned, double toleranc
     }
 
     /** What the plan says should be read, in the gauge's unit. */
-    public static Optional<Double> planned(Gauge gauge, Setup setup, Analysis a) {
+    public static Optional<Double> planned(Gauge gauge, Analysis a) {
         Optional<SteerFigures> steer = a.steer();
         return switch (gauge) {
             case Gauge.JointAngle g -> a.train().column().flatMap(t -> IntStream.range(0, t.column().joints().size()).boxed()
@@ -78,7 +77,7 @@ public record AgainstPlan(Figure read, Optional<Double> planned, double toleranc
             });
             case Gauge.Gap g -> a.clearance().flatMap(c -> c.pairs().stream().filter(p -> p.first().equals(g.first()) && p.second().equals(g.second())).findFirst()).map(p -> p.gap());
             case Gauge.TurnsTo g -> steer.map(s -> Math.abs(s.lock(g.way()).turn().steeringWheelDeg()) / 360);
-            case Gauge.RimForce _ -> setup.onGround() ? steer.flatMap(SteerFigures::effort).map(Effort::worstParked) : Optional.empty();
+            case Gauge.RimForce g -> g.onGround() ? steer.flatMap(SteerFigures::effort).map(Effort::worstParked) : Optional.empty();
             case Gauge.GearOffCentre _, Gauge.SpokesOffStraight _, Gauge.RimPlay _, Gauge.FreeReturn _ -> Optional.of(0.0);
         };
     }

@@ -36,7 +36,7 @@ public record Asked(Round round, What what, Optional<Element> where, Setup setup
         PLATES("Turn plates", "Zero both plates straight ahead. Turn until the inner one says what is asked, and read both."),
         WALL("Wall trace", "Springs and bump stops off, steering wheel held still. Mark the dot at ride height; then lift the hub step by step and take how far the dot is from its mark."),
         RUN_OUT("Run-out", "Dial square to the shaft, zero with the mark up; turn the shaft and read at equal steps. Off the vehicle in V-blocks, or between its joints."),
-        RIM("At the rim", "A pull scale square to the spoke at the rim. Parked on its tyres, then raised."),
+        RIM("At the rim", "A pull scale square to the spoke at the rim. Raised first, then parked on its tyres. Free return at walking pace, on closed ground."),
         GAPS("Gaps", "The tightest of the plan, each where the plan has it tightest: go through the whole range and take the least.");
 
         private final String label;
@@ -112,9 +112,12 @@ public record Asked(Round round, What what, Optional<Element> where, Setup setup
         }
         job.column().ifPresent(c -> runOut(all, c, ahead));
         if (job.column().isPresent() && job.axle().isPresent()) {
-            for (Gauge g : List.of(new Gauge.RimForce(), new Gauge.RimPlay(), new Gauge.FreeReturn())) {
-                all.add(new Asked(Round.RIM, new One(g), Optional.of(new Element.Wheel()), ahead));
+            for (boolean onGround : new boolean[] {false, true}) {
+                for (Gauge g : List.of(new Gauge.RimForce(onGround), new Gauge.RimPlay(onGround))) {
+                    all.add(new Asked(Round.RIM, new One(g), Optional.of(new Element.Wheel()), ahead.withOnGround(onGround)));
+                }
             }
+            all.add(new Asked(Round.RIM, new One(new Gauge.FreeReturn()), Optional.of(new Element.Wheel()), ahead.withOnGround(true)));
         }
         a.clearance().ifPresent(c -> c.pairs().stream().limit(GAPS).forEach(p -> all.add(gap(p, setup))));
         return List.copyOf(all);

@@ -19,7 +19,7 @@ public record TrialFigures(Trial trial, Analysis then, List<AgainstPlan> figures
     /** @param then of the trial's plan in this job: it takes longer than all else, and does not hang on the readings */
     public static TrialFigures of(Trial trial, Job job, Analysis then) {
         Job was = then.job();
-        return new TrialFigures(trial, then, AgainstPlan.of(trial.sheet().figures(), trial.sheet().setup(), then, job.log().tolerances()),
+        return new TrialFigures(trial, then, AgainstPlan.of(trial.sheet().figures(), then, job.log().tolerances()),
                 WallTrace.of(trial.sheet(), then.train()), PlateAngles.of(trial.sheet(), was, then.train()),
                 RunOutFit.of(trial.sheet().runOuts(), was.column(), job.rules().outOfLine()));
     }

@@ -126,8 +126,8 @@ final class LogJson {
             case Gauge.TurnsTo g -> o.put("what", "turns_to").put("way", g.way().label());
             case Gauge.GearOffCentre _ -> o.put("what", "gear_off_centre");
             case Gauge.SpokesOffStraight _ -> o.put("what", "spokes_off_straight");
-            case Gauge.RimForce _ -> o.put("what", "rim_force");
-            case Gauge.RimPlay _ -> o.put("what", "rim_play");
+            case Gauge.RimForce g -> o.put("what", "rim_force").put("on_ground", g.onGround());
+            case Gauge.RimPlay g -> o.put("what", "rim_play").put("on_ground", g.onGround());
             case Gauge.FreeReturn _ -> o.put("what", "free_return");
         }
     }
@@ -212,8 +212,8 @@ final class LogJson {
             case "turns_to" -> new Gauge.TurnsTo(side(o, "way"));
             case "gear_off_centre" -> new Gauge.GearOffCentre();
             case "spokes_off_straight" -> new Gauge.SpokesOffStraight();
-            case "rim_force" -> new Gauge.RimForce();
-            case "rim_play" -> new Gauge.RimPlay();
+            case "rim_force" -> new Gauge.RimForce(o.path("on_ground").asBoolean());
+            case "rim_play" -> new Gauge.RimPlay(o.path("on_ground").asBoolean());
             case "free_return" -> new Gauge.FreeReturn();
             default -> throw new ImpossibleGeometryException("Nothing is called \"" + o.path("what").asText() + "\" at a trial.");
         };

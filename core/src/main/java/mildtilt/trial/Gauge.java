@@ -159,11 +159,11 @@ public sealed interface Gauge {
         }
     }
 
-    /** Most force at the rim to turn the wheels. */
-    record RimForce() implements Gauge {
+    /** Most force at the rim to turn the wheels. @param onGround the tyres on the ground, standing still; else raised */
+    record RimForce(boolean onGround) implements Gauge {
         @Override
         public String label() {
-            return "force at the rim";
+            return "force at the rim, " + (onGround ? "on its tyres, parked" : "raised");
         }
 
         @Override
@@ -177,11 +177,11 @@ public sealed interface Gauge {
         }
     }
 
-    /** Free movement of the rim before a road wheel stirs. */
-    record RimPlay() implements Gauge {
+    /** Free movement of the rim before a road wheel stirs. @param onGround the tyres on the ground; else raised */
+    record RimPlay(boolean onGround) implements Gauge {
         @Override
         public String label() {
-            return "play at the rim";
+            return "play at the rim, " + (onGround ? "on its tyres" : "raised");
         }
 
         @Override

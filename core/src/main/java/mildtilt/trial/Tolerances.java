@@ -20,6 +20,9 @@ public record Tolerances(
 
     public static final Tolerances USUAL = new Tolerances(1, 1.5, 1, 2, 0.1, 0.1, 5, 15, 10);
 
+    /** A scale pulled by hand, N. */
+    private static final double PULL = 20;
+
     public Tolerances {
         for (double t : new double[] {jointDeg, length, lockDeg, gap, toeDeg, turns, centreDeg, play, returnDeg}) {
             if (!(t > 0 && t <= 1000)) {
@@ -37,9 +40,45 @@ public record Tolerances(
             case Gauge.Gap _ -> gap;
             case Gauge.TurnsTo _ -> turns;
             case Gauge.GearOffCentre _, Gauge.SpokesOffStraight _ -> centreDeg;
-            case Gauge.RimForce _ -> 0.001;
+            case Gauge.RimForce _ -> PULL;
             case Gauge.RimPlay _ -> play;
             case Gauge.FreeReturn _ -> returnDeg;
         };
+    }
+
+    public Tolerances withJointDeg(double v) {
+        return new Tolerances(v, length, lockDeg, gap, toeDeg, turns, centreDeg, play, returnDeg);
+    }
+
+    public Tolerances withLength(double v) {
+        return new Tolerances(jointDeg, v, lockDeg, gap, toeDeg, turns, centreDeg, play, returnDeg);
+    }
+
+    public Tolerances withLockDeg(double v) {
+        return new Tolerances(jointDeg, length, v, gap, toeDeg, turns, centreDeg, play, returnDeg);
+    }
+
+    public Tolerances withGap(double v) {
+        return new Tolerances(jointDeg, length, lockDeg, v, toeDeg, turns, centreDeg, play, returnDeg);
+    }
+
+    public Tolerances withToeDeg(double v) {
+        return new Tolerances(jointDeg, length, lockDeg, gap, v, turns, centreDeg, play, returnDeg);
+    }
+
+    public Tolerances withTurns(double v) {
+        return new Tolerances(jointDeg, length, lockDeg, gap, toeDeg, v, centreDeg, play, returnDeg);
+    }
+
+    public Tolerances withCentreDeg(double v) {
+        return new Tolerances(jointDeg, length, lockDeg, gap, toeDeg, turns, v, play, returnDeg);
+    }
+
+    public Tolerances withPlay(double v) {
+        return new Tolerances(jointDeg, length, lockDeg, gap, toeDeg, turns, centreDeg, v, returnDeg);
+    }
+
+    public Tolerances withReturnDeg(double v) {
+        return new Tolerances(jointDeg, length, lockDeg, gap, toeDeg, turns, centreDeg, play, v);
     }
 }

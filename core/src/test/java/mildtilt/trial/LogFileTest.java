@@ -67,8 +67,8 @@ class LogFileTest {
             case 5 -> new Gauge.TurnsTo(side());
             case 6 -> new Gauge.GearOffCentre();
             case 7 -> new Gauge.SpokesOffStraight();
-            case 8 -> new Gauge.RimForce();
-            case 9 -> new Gauge.RimPlay();
+            case 8 -> new Gauge.RimForce(RANDOM.nextBoolean());
+            case 9 -> new Gauge.RimPlay(RANDOM.nextBoolean());
             default -> new Gauge.FreeReturn();
         };
     }
@@ -133,7 +133,7 @@ class LogFileTest {
     void whatIsReadAgainReplacesWhatWasReadBefore() {
         TrialSheet s = new TrialSheet("t", LocalDateTime.of(2026, 1, 1, 0, 0), "", "", Setup.RAISED, List.of(), List.of(), "");
         for (double v : new double[] {1, 2, 3}) {
-            s = s.with(new TrialReading.Figure(new Gauge.RimPlay(), v, 1, "typed")).with(new TrialReading.WallDot(Side.LEFT, true, 20.2, v, 0, 1, "typed")).with(new TrialReading.WallDot(Side.LEFT, false, 20, v, 0, 1, "typed"))
+            s = s.with(new TrialReading.Figure(new Gauge.RimPlay(true), v, 1, "typed")).with(new TrialReading.WallDot(Side.LEFT, true, 20.2, v, 0, 1, "typed")).with(new TrialReading.WallDot(Side.LEFT, false, 20, v, 0, 1, "typed"))
                     .with(new TrialReading.PlatePair(Side.LEFT, 20 + v / 10, 17, 1, "typed")).with(new TrialReading.RunOut("s", 100, List.of(v, 0.0, 0.0, 0.0), 1, "typed"));
         }
         assertThat(s.readings()).hasSize(5);
@@ -152,7 +152,7 @@ class LogFileTest {
         assertThat(all.stream().map(Asked::what).distinct().count()).isEqualTo(all.size());
         for (Asked q : all) {
             if (q.what() instanceof Asked.One o) {
-                Optional<Double> planned = AgainstPlan.planned(o.gauge(), s.setup(), a);
+                Optional<Double> planned = AgainstPlan.planned(o.gauge(), a);
                 if (planned.isPresent()) {
                     s = s.with(new TrialReading.Figure(o.gauge(), planned.get(), o.gauge().usualSpread(), "typed"));
                     assertThat(q.taken(s)).isTrue();
@@ -167,19 +167,19 @@ class LogFileTest {
             double off = 2 * p.tolerance() + 3 * p.read().spread();
             boolean less = p.read().what() instanceof Gauge.Gap;
             boolean more = p.read().what() instanceof Gauge.RimForce;
-            assertThat(state(p, off, a, s)).isEqualTo(less ? AgainstPlan.State.FINE : AgainstPlan.State.OUT);
-            assertThat(state(p, -off, a, s)).isEqualTo(more ? AgainstPlan.State.FINE : AgainstPlan.State.OUT);
+            assertThat(state(p, off, a)).isEqualTo(less ? AgainstPlan.State.FINE : AgainstPlan.State.OUT);
+            assertThat(state(p, -off, a)).isEqualTo(more ? AgainstPlan.State.FINE : AgainstPlan.State.OUT);
         }
         List<InspectionList.Item> items = InspectionList.of(a, Inspection.NONE);
         assertThat(items).extracting(InspectionList.Item::key).doesNotHaveDuplicates().hasSizeGreaterThan(12);
         assertThat(items).extracting(InspectionList.Item::group).contains(InspectionList.Group.values());
         // A part that is gone is told to have nothing to compare with, not found fine.
-        assertThat(AgainstPlan.planned(new Gauge.JointAngle("no such joint"), s.setup(), a)).isEmpty();
+        assertThat(AgainstPlan.planned(new Gauge.JointAngle("no such joint"), a)).isEmpty();
     }
 
-    private static AgainstPlan.State state(AgainstPlan p, double off, Analysis a, TrialSheet s) {
+    private static AgainstPlan.State state(AgainstPlan p, double off, Analysis a) {
         TrialReading.Figure read = new TrialReading.Figure(p.read().what(), p.planned().orElseThrow() + off, p.read().spread(), "typed");
-        return AgainstPlan.of(List.of(read), s.setup(), a, a.job().log().tolerances()).getFirst().state();
+        return AgainstPlan.of(List.of(read), a, a.job().log().tolerances()).getFirst().state();
     }
 
     @Test

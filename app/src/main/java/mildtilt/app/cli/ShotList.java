@@ -15,6 +15,7 @@ import javafx.scene.Node;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ChoiceBox;
+import javafx.scene.control.MenuButton;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.image.WritableImage;
 import javafx.scene.input.KeyCode;
@@ -24,6 +25,7 @@ import javafx.util.Duration;
 import javax.imageio.ImageIO;
 import mildtilt.app.shell.MildTilt.Running;
 import mildtilt.app.workbench.Compared;
+import mildtilt.app.workbench.FitSheet;
 import mildtilt.app.workbench.HandsPosition;
 import mildtilt.app.workbench.MakeSheet;
 import mildtilt.app.workbench.SideTab;
@@ -70,11 +72,27 @@ final class ShotList {
             bench.stageProperty().set(WorkStage.SURVEY);
             after(SETTLE, () -> press(running, "#survey-point-gear-input"));
         }, SETTLE.multiply(3)));
+        shots.add(new Shot("how-sure", () -> bench.sideTabProperty().set(SideTab.SURE), SETTLE.multiply(25)));
+        fitting(running, shots);
         making(running, shots);
         columns(running, shots);
         linkages(running, shots);
         clearances(running, shots);
         next(running, shots);
+    }
+
+    /** The Fit stage: the stand-ins read, what was read, what fits it. */
+    private static void fitting(Running running, Deque<Shot> shots) {
+        Workbench bench = running.bench();
+        shots.add(new Shot("fit-measure", () -> {
+            bench.stageProperty().set(WorkStage.FIT);
+            after(SETTLE, () -> {
+                pick(running, "#fit-round", "Turn plates");
+                ((MenuButton) running.window().getScene().lookup("#fit-sources")).getItems().getFirst().fire();
+            });
+        }, SETTLE.multiply(3)));
+        shots.add(new Shot("fit-wall-trace", () -> bench.fitSheetProperty().set(FitSheet.WALL)));
+        shots.add(new Shot("fit-what-fits", () -> bench.fitSheetProperty().set(FitSheet.DIAGNOSIS)));
     }
 
     /** The sheets of the Make stage. */
@@ -93,7 +111,6 @@ final class ShotList {
             bench.lengthUnitProperty().set(LengthUnit.MM);
             bench.makeSheetProperty().set(MakeSheet.FITS);
         }));
-        shots.add(new Shot("make-order-of-work", () -> bench.makeSheetProperty().set(MakeSheet.RUN)));
         shots.add(new Shot("make-templates-by-night", () -> {
             bench.makeSheetProperty().set(MakeSheet.TEMPLATES);
             dark(running);
@@ -118,17 +135,6 @@ final class ShotList {
             bench.sideTabProperty().set(SideTab.HOLDING);
             bench.selectionProperty().set(Optional.of(new Element.JointAt(1)));
         }, SETTLE.multiply(2)));
-        shots.add(new Shot("range", () -> {
-            bench.open(DemoJob.MARSH_CARRIER.job(), Optional.empty());
-            bench.sideTabProperty().set(SideTab.RANGE);
-            press(running, "#show-front");
-            // Once the figures are there.
-            after(SETTLE, () -> scroll(running, "#range-pane", 0.5));
-        }, SETTLE.multiply(2)));
-        shots.add(new Shot("rules", () -> {
-            press(running, "#show-side");
-            bench.sideTabProperty().set(SideTab.RULES);
-        }));
     }
 
     /** The linkage stage on vehicles of other kinds. */
@@ -169,14 +175,9 @@ final class ShotList {
     /** What is in the way, the gaps, the routes. */
     private static void clearances(Running running, Deque<Shot> shots) {
         Workbench bench = running.bench();
-        shots.add(new Shot("clearance-in-the-way", () -> {
+        shots.add(new Shot("clearance-gap", () -> {
             bench.open(DemoJob.MARSH_CARRIER.job(), Optional.empty());
             bench.stageProperty().set(WorkStage.CLEARANCE);
-            bench.sideTabProperty().set(SideTab.IN_THE_WAY);
-            press(running, "#show-solid");
-            bench.selectionProperty().set(Optional.of(new Element.InTheWay(bench.job().surroundings().obstacles().size() - 1)));
-        }, SETTLE.multiply(2)));
-        shots.add(new Shot("clearance-gap", () -> {
             press(running, "#show-plan");
             bench.sideTabProperty().set(SideTab.GAPS);
             after(SETTLE, () -> press(running, "#gap-0"));

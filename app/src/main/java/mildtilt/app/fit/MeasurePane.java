@@ -35,6 +35,7 @@ import mildtilt.job.Trial;
 import mildtilt.measure.Phrase;
 import mildtilt.measure.Quantity;
 import mildtilt.measure.UnreadableMeasureException;
+import mildtilt.trial.Gauge;
 import mildtilt.trial.Setup;
 import mildtilt.trial.TrialReading;
 
@@ -207,6 +208,7 @@ final class MeasurePane extends VBox {
             case Asked.Plates p -> Phrase.of("Turn " + p.way().label() + " until the inner plate says about {0}.", Quantity.angle(p.inner()));
             case Asked.Dial d -> Phrase.of("{0} from its wheel end. Step " + (Math.min(dial.size(), d.steps() - 1) + 1) + " of " + d.steps() + ": mark turned to {1}.", Quantity.length(d.along()),
                     Quantity.angle(360.0 * Math.min(dial.size(), d.steps() - 1) / d.steps()));
+            case Asked.One o when o.gauge() instanceof Gauge.RimForce || o.gauge() instanceof Gauge.RimPlay || o.gauge() instanceof Gauge.FreeReturn -> Phrase.of(s.onGround() ? "On its tyres, straight ahead." : "Raised, straight ahead.");
             case Asked.One _ -> s.steeringWheelDeg() == 0 && s.travelLeft() == 0 && s.travelRight() == 0 ? Phrase.of("Straight ahead, at ride height.")
                     : Phrase.of("Steering wheel at {0} to the " + (s.steeringWheelDeg() >= 0 ? "left" : "right") + ", left wheel {1} up, right wheel {2} up.", Quantity.angle(Math.abs(s.steeringWheelDeg())),
                             Quantity.length(s.travelLeft()), Quantity.length(s.travelRight()));
@@ -256,7 +258,7 @@ final class MeasurePane extends VBox {
     private String told(Asked a, Optional<TrialReading> taken) {
         StringBuilder s = new StringBuilder();
         if (a.what() instanceof Asked.One o) {
-            desk.told().flatMap(t -> AgainstPlan.planned(o.gauge(), a.setup(), t.figures().then())).ifPresent(p -> s.append("Planned ").append(new Quantity(p, o.gauge().unit()).text(bench.lengthUnit())));
+            desk.told().flatMap(t -> AgainstPlan.planned(o.gauge(), t.figures().then())).ifPresent(p -> s.append("Planned ").append(new Quantity(p, o.gauge().unit()).text(bench.lengthUnit())));
             desk.told().flatMap(t -> t.figures().figures().stream().filter(f -> f.read().what().equals(o.gauge())).findFirst()).filter(_ -> taken.isPresent()).ifPresent(f -> {
                 s.append(s.isEmpty() ? "" : "  ·  ").append("read ").append(new Quantity(f.read().value(), o.gauge().unit()).text(bench.lengthUnit())).append(": ").append(f.state().label());
                 planned.getStyleClass().removeAll("fit-out", "fit-fine");

@@ -20,11 +20,15 @@ import mildtilt.app.workbench.Worked;
 import mildtilt.fit.FitTables;
 import mildtilt.format.PhotoFile;
 import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.geometry.Side;
 import mildtilt.job.Built;
 import mildtilt.job.Job;
 import mildtilt.job.Trial;
 import mildtilt.measure.Quantity;
+import mildtilt.trial.Gauge;
 import mildtilt.trial.Setup;
+import mildtilt.trial.Tolerances;
+import mildtilt.trial.TrialReading;
 import mildtilt.trial.TrialSheet;
 
 /** The vehicles of the batch and their trials: what was changed, how it stood, what was read against the plan, photos, remarks. */
@@ -153,11 +157,42 @@ final class TrialsPane extends FitPane {
             say(out == 0 ? "No figure is out of its tolerance." : out + (out == 1 ? " figure is" : " figures are") + " not as planned.");
             table(FitTables.figures(desk.vehicle().name(), told.figures()), "what+state", "planned", "read", "off", "tolerance", "by");
         }
+        lockToLock(t);
+        tolerances();
         told.figures().traces().forEach(x -> say("Wall trace of the " + x.wheel().label() + " wheel: {0} of toe over what was read, at most {1} from the plan.",
                 Quantity.angle(x.peakToPeak(-1e4, 1e4).orElse(0.0)), Quantity.angle(x.worstOff())));
         told.figures().plates().stream().flatMap(r -> r.off().stream()).mapToDouble(Math::abs).max().ifPresent(v -> say("Turn plates: the outer wheel at most {0} from the plan.", Quantity.angle(v)));
         told.figures().runOuts().forEach(r -> say(r.shaft() + ": " + r.verdict().label() + "."));
         told.cause().ifPresent(d -> hint("What may be behind it stands on the sheet \"What fits\"."));
+    }
+
+    /** Both turns together, and whether the gear stands in the middle of its travel when the wheels are straight. */
+    private void lockToLock(Trial t) {
+        Optional<Double> left = turns(t, Side.LEFT);
+        Optional<Double> right = turns(t, Side.RIGHT);
+        if (left.isPresent() && right.isPresent()) {
+            double apart = left.get() - right.get();
+            say("Lock to lock {0}; " + (Math.abs(apart) < 0.05 ? "as far one way as the other." : "{1} further to the " + (apart > 0 ? "left" : "right") + ": gear and road wheels are not straight ahead together, or the stops differ."),
+                    Quantity.turns(left.get() + right.get()), Quantity.turns(Math.abs(apart)));
+        }
+    }
+
+    private static Optional<Double> turns(Trial t, Side way) {
+        return t.sheet().figures().stream().filter(f -> f.what().equals(new Gauge.TurnsTo(way))).map(TrialReading.Figure::value).findFirst();
+    }
+
+    private void tolerances() {
+        Tolerances t = bench.job().log().tolerances();
+        hint("What may be off, before it is told not as planned: yours to set.");
+        row(angle("Joint angles", "tol-joint", t.jointDeg(), (j, v) -> tolerance(j, x -> x.withJointDeg(v))), length("Lengths", "tol-length", t.length(), (j, v) -> tolerance(j, x -> x.withLength(v))),
+                angle("At lock", "tol-lock", t.lockDeg(), (j, v) -> tolerance(j, x -> x.withLockDeg(v))), length("Gaps", "tol-gap", t.gap(), (j, v) -> tolerance(j, x -> x.withGap(v))),
+                angle("Toe over travel", "tol-toe", t.toeDeg(), (j, v) -> tolerance(j, x -> x.withToeDeg(v))), number("Turns to lock", "tol-turns", t.turns(), (j, v) -> tolerance(j, x -> x.withTurns(v))),
+                angle("Centre", "tol-centre", t.centreDeg(), (j, v) -> tolerance(j, x -> x.withCentreDeg(v))), length("Play", "tol-play", t.play(), (j, v) -> tolerance(j, x -> x.withPlay(v))),
+                angle("Return", "tol-return", t.returnDeg(), (j, v) -> tolerance(j, x -> x.withReturnDeg(v))));
+    }
+
+    private static Job tolerance(Job j, UnaryOperator<Tolerances> edit) {
+        return j.editLog(l -> l.withTolerances(edit.apply(l.tolerances())));
     }
 
     private void photos(Trial t) {

@@ -48,8 +48,8 @@ final class WallPane extends FitPane {
         for (WallTrace w : told.figures().traces()) {
             double target = told.figures().then().job().targets().bumpSteerDeg();
             Optional<Double> normal = w.peakToPeak(-v.normalDroop(), v.normalBump());
-            say("The " + w.wheel().label() + " wheel: " + normal.map(_ -> "{0} of toe change over the normal travel (shaded), where no more than {1} is wanted; ").orElse("") + "{2} over all that was read; at most {3} from the plan.",
-                    Quantity.angle(normal.orElse(0.0)), Quantity.angle(target), Quantity.angle(w.peakToPeak(-1e4, 1e4).orElse(0.0)), Quantity.angle(w.worstOff()));
+            say("The " + w.wheel().label() + " wheel: " + normal.map(_ -> "{0} of toe change over the normal travel (shaded), where no more than {1} is wanted; ").orElse("") + "{2} over all that was read; at most {3} from the plan" + (w.worstOff() > bench.job().log().tolerances().toeDeg() ? ", where {4} is allowed: not as planned." : "."),
+                    Quantity.angle(normal.orElse(0.0)), Quantity.angle(target), Quantity.angle(w.peakToPeak(-1e4, 1e4).orElse(0.0)), Quantity.angle(w.worstOff()), Quantity.angle(bench.job().log().tolerances().toeDeg()));
             if (!w.hubTraced()) {
                 hint("The hub was not traced with the rod off: the plan's own sideways movement is taken out instead.");
             }
