@@ -30,11 +30,12 @@ public final class PlateAngles {
         }
     }
 
-    private static final int STEPS = 24;
+    private static final int STEPS = 12;
     /** A wheel that was read further round than the plan's gear lets it: its stop is then not where the plan has it. */
     private static final double PAST_STOP = 1.3;
-    private static final int HALVINGS = 44;
+    private static final int HALVINGS = 60;
     private static final double NEAR_ENOUGH = 1e-6;
+    private static final double CLOSE = 1e-9;
 
     private PlateAngles() {}
 
@@ -62,28 +63,54 @@ public final class PlateAngles {
         double right = train.stopDeg(Side.RIGHT).orElse(0.0);
         // The road wheels decide which way it is, whatever the hands do.
         double toward = turned(train, ahead.get(), way, way.sign() * left * 1e-3, way).filter(v -> v > 0).isPresent() == (way == Side.LEFT) ? left : right;
-        double before = 0;
+        Inner inner = sw -> turned(train, ahead.get(), way, sw, way);
+        double low = 0;
+        double lowDeg = 0;
         for (int i = 1; i <= STEPS; i++) {
             double sw = PAST_STOP * toward * i / STEPS;
-            Optional<Double> inner = turned(train, ahead.get(), way, sw, way);
-            if (inner.isEmpty() || inner.get() >= innerDeg) {
-                double low = before;
-                double high = sw;
-                for (int h = 0; h < HALVINGS; h++) {
-                    double mid = (low + high) / 2;
-                    if (turned(train, ahead.get(), way, mid, way).orElse(innerDeg) < innerDeg) {
-                        low = mid;
-                    } else {
-                        high = mid;
-                    }
-                }
+            Optional<Double> deg = inner.at(sw);
+            if (deg.isEmpty() || deg.get() >= innerDeg) {
+                double at = crossed(inner, innerDeg, low, lowDeg, sw, deg);
                 // Where the linkage ends before the wheel is so far round there is no such place.
-                double at = low;
-                return turned(train, ahead.get(), way, at, way).filter(v -> Math.abs(v - innerDeg) < NEAR_ENOUGH).flatMap(_ -> turned(train, ahead.get(), way, at, way.other()));
+                return inner.at(at).filter(v -> Math.abs(v - innerDeg) < NEAR_ENOUGH).flatMap(_ -> turned(train, ahead.get(), way, at, way.other()));
             }
-            before = sw;
+            low = sw;
+            lowDeg = deg.get();
         }
         return Optional.empty();
+    }
+
+    /** How far the inner wheel is turned with the steering wheel there; empty where it can't be. */
+    private interface Inner {
+        Optional<Double> at(double steeringWheelDeg);
+    }
+
+    /** Where the inner wheel passes an angle: along the chord where both ends can be assembled, else by halves. */
+    private static double crossed(Inner inner, double innerDeg, double from, double fromDeg, double to, Optional<Double> toDeg) {
+        double low = from;
+        double lowDeg = fromDeg;
+        double high = to;
+        Optional<Double> highDeg = toDeg;
+        for (int i = 0; i < HALVINGS; i++) {
+            double base = low;
+            double baseDeg = lowDeg;
+            double top = high;
+            // Off the chord's own end a little, so that both ends close in.
+            double part = highDeg.map(h -> Math.clamp((innerDeg - baseDeg) / (h - baseDeg), 1e-3, 1 - 1e-3)).orElse(0.5);
+            double mid = i % 4 == 3 ? (low + high) / 2 : base + part * (top - base);
+            Optional<Double> deg = inner.at(mid);
+            if (deg.filter(v -> Math.abs(v - innerDeg) < CLOSE).isPresent()) {
+                return mid;
+            }
+            if (deg.isPresent() && deg.get() < innerDeg) {
+                low = mid;
+                lowDeg = deg.get();
+            } else {
+                high = mid;
+                highDeg = deg;
+            }
+        }
+        return low;
     }
 
     /** How far a wheel is turned from straight ahead into a turn that way, degrees. */

@@ -20,6 +20,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import mildtilt.analysis.Analysis;
 import mildtilt.column.RandomColumns;
+import mildtilt.job.FitLog;
 import mildtilt.job.Job;
 import mildtilt.linkage.WheelTravel;
 import mildtilt.obstacle.Shape;
@@ -139,7 +140,8 @@ class ScaledAndMirroredTest {
     /** With every size said that else is usual, and no scan, whose numbers are packed. */
     private static Job said(Job job) {
         double rim = job.axle().orElseThrow().left().knuckle().wheelCentre().z() * 1.2;
-        return job.editSurroundings(s -> s.withOwn(s.own().withRimDiameter(Optional.of(s.own().rimDiameter().orElse(rim))))
+        // What was read on a vehicle is not scaled: it is no part of what is worked out of a plan.
+        return job.withLog(FitLog.NONE).editSurroundings(s -> s.withOwn(s.own().withRimDiameter(Optional.of(s.own().rimDiameter().orElse(rim))))
                 .withObstacles(s.obstacles().stream().filter(o -> !(o.shape() instanceof Shape.Scan)).toList()));
     }
 
