@@ -33,7 +33,7 @@ class DrawsTest {
 
     private static final String INNER = "left inner tie-rod pivot";
     private static final String OUTER = "left tie-rod point on the steering arm";
-    private static final Draws.Settings SETTINGS = new Draws.Settings(500, 500, 150, 7);
+    private static final Draws.Settings SETTINGS = new Draws.Settings(400, 400, 80, 7);
 
     private static Surveyed fit(Job job) {
         return SurveyFit.of(job.survey(), name -> JobPoints.of(job).stream().filter(id -> JobPoints.label(job, id).equals(name)).findFirst().map(id -> JobPoints.position(job, id)));
@@ -140,10 +140,10 @@ class DrawsTest {
             assertThat(JobPoints.position(off, id).distanceTo(want)).as(JobPoints.label(job, id)).isLessThan(1e-9);
         }
         // One alone leaves all others, those that it carries along in the plan too.
-        for (PointId id : AsBuilt.points(job)) {
+        for (PointId id : AsBuilt.points(job).stream().filter(x -> !(x instanceof PointId.ObstaclePoint)).toList()) {
             Job one = AsBuilt.placed(job, Map.of(id, new Vector(1, -1, 2)));
             for (PointId o : AsBuilt.points(job)) {
-                if (!o.equals(id)) {
+                if (!o.equals(id) && !(o instanceof PointId.ObstaclePoint)) {
                     assertThat(JobPoints.position(one, o).distanceTo(JobPoints.position(job, o))).as(id + " leaves " + o).isLessThan(1e-9);
                 }
             }

@@ -112,8 +112,9 @@ final class FitDesk {
         return now.isPresent() && edit(change, v -> v.editTrial(now.get().sheet().name(), t -> t.edit(edit)));
     }
 
-    void take(String what, TrialReading r) {
-        editTrial(what, s -> s.with(r));
+    /** @return whether it was taken */
+    boolean take(String what, TrialReading r) {
+        return editTrial(what, s -> s.with(r));
     }
 
     /** A new trial of the vehicle in hand with the plan as it stands, set up like the one before. */

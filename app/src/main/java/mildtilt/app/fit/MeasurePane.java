@@ -310,10 +310,13 @@ final class MeasurePane extends VBox {
                 figures = List.copyOf(dial);
             }
             TrialReading r = e.reading(figures, spread, by);
-            desk.take("Read: " + e.asked().title(), r);
-            link.hold(false);
-            go(index + 1);
-            typed.stream().findFirst().ifPresent(Node::requestFocus);
+            if (desk.take("Read: " + e.asked().title(), r)) {
+                link.hold(false);
+                go(index + 1);
+                typed.stream().findFirst().ifPresent(Node::requestFocus);
+            } else {
+                dial.clear();
+            }
         } catch (UnreadableMeasureException | ImpossibleGeometryException x) {
             bench.refuse(x.getMessage());
         }

@@ -90,7 +90,6 @@ final class TrialsPane extends FitPane {
 
     private void rename(Built v, String to) {
         if (!to.isEmpty() && bench.edit("Call " + v.name() + " " + to, j -> j.editLog(l -> l.edit(v.name(), b -> b.withName(to))))) {
-            desk.vehicle();
             bench.job().log().vehicle(to).ifPresent(desk::choose);
         }
     }
