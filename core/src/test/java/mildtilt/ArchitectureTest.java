@@ -14,22 +14,22 @@ import org.junit.jupiter.api.Test;
 /** The shape that docs/architecture.md promises. */
 class ArchitectureTest {
 
-    private final JavaClasses core = new ClassFileImporter()
+    private static final JavaClasses CORE = new ClassFileImporter()
             .withImportOption(new ImportOption.DoNotIncludeTests()).importPackages("mildtilt");
 
     @Test
     void packagesFormNoRing() {
-        slices().matching("mildtilt.(*)..").should().beFreeOfCycles().check(core);
+        slices().matching("mildtilt.(*)..").should().beFreeOfCycles().check(CORE);
     }
 
     @Test
     void theCoreKnowsNoInterface() {
-        noClasses().should().dependOnClassesThat().resideInAnyPackage("javafx..", "java.awt..", "javax.swing..").check(core);
+        noClasses().should().dependOnClassesThat().resideInAnyPackage("javafx..", "java.awt..", "javax.swing..").check(CORE);
     }
 
     @Test
     void everyPackageSaysWhatItIsAndThatNothingIsNull() {
-        JavaPackage root = core.getPackage("mildtilt");
+        JavaPackage root = CORE.getPackage("mildtilt");
         assertThat(root.getSubpackages()).isNotEmpty()
                 .allMatch(p -> p.tryGetAnnotationOfType(NullMarked.class).isPresent(), "is null-marked");
     }

@@ -24,6 +24,7 @@ import javafx.stage.Window;
 import mildtilt.app.look.Fonts;
 import mildtilt.app.shell.FilePrompt;
 import mildtilt.app.shell.OwnCatalogue;
+import mildtilt.app.shell.RecentJobs;
 import mildtilt.app.shell.Recovery;
 import mildtilt.app.shell.Shell;
 import mildtilt.app.workbench.Workbench;
@@ -45,7 +46,7 @@ final class AppWindow implements AutoCloseable {
         this.stage = stage;
         bench = new Workbench(job);
         recovery = new Recovery(state);
-        shell = new Shell(stage, bench, recovery, new OwnCatalogue(state), new FilePrompt() {
+        shell = new Shell(stage, bench, recovery, new OwnCatalogue(state), new RecentJobs(state), new FilePrompt() {
             @Override
             public Optional<Path> open(Window owner, String title, Kind kind) {
                 return Optional.of(chosen);

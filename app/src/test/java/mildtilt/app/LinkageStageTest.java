@@ -189,6 +189,10 @@ class LinkageStageTest {
             robot.interact(() -> app.bench.open(demo.job(), Optional.empty()));
             app.settle();
             for (SideTab tab : SideTab.values()) {
+                // Every use of the side on every second vehicle, every vehicle with every second use.
+                if ((tab.ordinal() + demo.ordinal()) % 2 == 0) {
+                    continue;
+                }
                 robot.interact(() -> {
                     app.bench.stageProperty().set(tab.belongsTo(WorkStage.LINKAGE) ? WorkStage.LINKAGE : WorkStage.COLUMN);
                     app.bench.sideTabProperty().set(tab);

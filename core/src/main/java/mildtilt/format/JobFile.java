@@ -6,6 +6,7 @@ import java.nio.channels.FileChannel;
 import java.nio.charset.CharacterCodingException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.AccessDeniedException;
+import java.nio.file.DirectoryStream;
 import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
@@ -78,7 +79,8 @@ public final class JobFile {
         // A job reached through a link stays where the link points.
         Path target = Files.exists(file) ? file.toRealPath() : file.toAbsolutePath();
         Path folder = target.getParent();
-        Path part = folder.resolve("." + target.getFileName() + "." + ProcessHandle.current().pid() + ".part");
+        Path part = folder.resolve(partName(target, Long.toString(ProcessHandle.current().pid())));
+        clearParts(folder, target);
         try {
             try (FileChannel channel = FileChannel.open(part, StandardOpenOption.WRITE,
                     StandardOpenOption.CREATE, StandardOpenOption.TRUNCATE_EXISTING)) {
@@ -92,6 +94,25 @@ public final class JobFile {
             flushFolder(folder);
         } finally {
             Files.deleteIfExists(part);
+        }
+    }
+
+    private static String partName(Path target, String pid) {
+        return "." + target.getFileName() + "." + pid + ".part";
+    }
+
+    /** Takes away what programs that were killed in the middle of a save left half written. */
+    private static void clearParts(Path folder, Path target) {
+        String begins = partName(target, "").replace("..part", ".");
+        try (DirectoryStream<Path> parts = Files.newDirectoryStream(folder, f -> f.getFileName().toString().startsWith(begins) && f.getFileName().toString().endsWith(".part"))) {
+            for (Path p : parts) {
+                String pid = p.getFileName().toString().substring(begins.length()).replace(".part", "");
+                if (pid.matches("\\d{1,18}") && ProcessHandle.of(Long.parseLong(pid)).isEmpty()) {
+                    Files.deleteIfExists(p);
+                }
+            }
+        } catch (IOException e) {
+            // They take up room and nothing else.
         }
     }
 

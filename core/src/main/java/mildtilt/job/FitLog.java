@@ -42,6 +42,12 @@ public record FitLog(List<Built> vehicles, Tolerances tolerances) {
         return new FitLog(vehicles.stream().filter(v -> !v.name().equals(name)).toList(), tolerances);
     }
 
+    /** The readings alone, without the plans they were read against. */
+    public FitLog withoutPlans() {
+        return new FitLog(vehicles.stream().map(v -> v.withTrials(v.trials().stream().map(t ->
+                new Trial(t.sheet(), new Job("", "", t.plan().vehicle(), Optional.empty(), Optional.empty(), t.plan().targets()))).toList())).toList(), tolerances);
+    }
+
     public FitLog withTolerances(Tolerances t) {
         return new FitLog(vehicles, t);
     }

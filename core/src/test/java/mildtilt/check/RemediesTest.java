@@ -29,7 +29,7 @@ import org.junit.jupiter.params.provider.EnumSource;
 class RemediesTest {
 
     private static final ObjectMapper MAPPER = new ObjectMapper();
-    private static final int VEHICLES = 2;
+    private static final int VEHICLES = 1;
 
     /** Faults whose every remedy clears them. Others may only be eased: some ripple can't be clocked away. */
     private static final List<Fault> CLEARED = List.of(Fault.WRONG_WAY, Fault.ACKERMANN, Fault.REVERSED_ACKERMANN, Fault.BUMP_STEER,

@@ -129,7 +129,7 @@ class JobFileTest {
         String[] swaps = {"0", "-1", "1e5", "99999", "null", "true", "\"x\"", "[]", "{}", "0.0001", "-0.0", "90"};
         String[] demos = Arrays.stream(DemoJob.values()).map(d -> JobWriter.write(d.job())).toArray(String[]::new);
         int read = 0;
-        for (int i = 0; i < 500; i++) {
+        for (int i = 0; i < 150; i++) {
             StringBuilder text = new StringBuilder(demos[i % demos.length]);
             for (int n = 1 + random.nextInt(2); n > 0; n--) {
                 if (random.nextInt(4) == 0) {
@@ -150,7 +150,7 @@ class JobFileTest {
                 assertThat(e.getMessage()).isNotBlank().doesNotContain("Exception");
             }
         }
-        assertThat(read).isBetween(40, 470);
+        assertThat(read).isBetween(10, 140);
     }
 
     private static void finite(JsonNode node, CharSequence text) {

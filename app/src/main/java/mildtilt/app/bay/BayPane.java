@@ -89,7 +89,7 @@ public final class BayPane extends HBox {
         setMinSize(0, 0);
         int key = 1;
         for (Elevation e : Elevation.values()) {
-            sheets.add(new Sheet(e.label(), e.sense(), new ElevationSheet(bench, e), key++));
+            sheets.add(new Sheet(e.label(), e.sense(), new ElevationSheet(bench, e, s -> !s.ownSheets()), key++));
         }
         sheets.add(new Sheet("Solid", "drag to look round", new SolidSheet(bench), key));
         small.getStyleClass().add("small-sheets");

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.function.Predicate;
 import java.util.stream.Stream;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.Canvas;
@@ -43,6 +44,7 @@ final class ElevationSheet extends InkedPane {
 
     private final Workbench bench;
     private final Elevation elevation;
+    private final Predicate<WorkStage> seen;
     private final Canvas canvas = new Canvas();
     private final PointHandles handles;
     private @Nullable SheetView view;
@@ -52,9 +54,11 @@ final class ElevationSheet extends InkedPane {
     private double pressedX;
     private double pressedY;
 
-    ElevationSheet(Workbench bench, Elevation elevation) {
+    /** @param seen in which stages it can be seen; in others nothing is drawn */
+    ElevationSheet(Workbench bench, Elevation elevation, Predicate<WorkStage> seen) {
         this.bench = bench;
         this.elevation = elevation;
+        this.seen = seen;
         getStyleClass().add("elevation");
         setId("sheet-" + elevation.label().toLowerCase(Locale.ROOT));
         handles = new PointHandles(bench, this);
@@ -173,7 +177,7 @@ final class ElevationSheet extends InkedPane {
     protected void redraw() {
         double w = getWidth();
         double h = getHeight();
-        if (w < 20 || h < 20) {
+        if (w < 20 || h < 20 || !seen.test(bench.stageProperty().get())) {
             return;
         }
         canvas.setWidth(w);

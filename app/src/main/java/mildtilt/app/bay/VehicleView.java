@@ -5,6 +5,7 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.drawing.Elevation;
 
@@ -15,7 +16,7 @@ public final class VehicleView extends VBox {
         getStyleClass().add("vehicle-view");
         setMinSize(0, 0);
         for (Elevation e : new Elevation[] {Elevation.PLAN, Elevation.SIDE}) {
-            ElevationSheet sheet = new ElevationSheet(bench, e);
+            ElevationSheet sheet = new ElevationSheet(bench, e, s -> s == WorkStage.FIT);
             sheet.setId("fit-sheet-" + e.name().toLowerCase(Locale.ROOT));
             sheet.setLarge(false);
             Label name = new Label(e.label());

@@ -42,7 +42,7 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 
 /** The command line: {@code demo}, {@code open}, {@code analyse}, {@code route}, {@code scan}, {@code make}, {@code sure}, {@code fit}, {@code instruments}, {@code shots}. */
-@Command(name = "mild-tilt", mixinStandardHelpOptions = true, version = "Mild Tilt 0.1.0",
+@Command(name = "mild-tilt", mixinStandardHelpOptions = true, versionProvider = Version.class,
         description = "Lays out steering from the wheel to the tyres.",
         subcommands = {Main.Demo.class, Main.Open.class, Main.Analyse.class, Main.PrintRules.class, Main.PrintCatalogue.class, Main.FindRoute.class, Main.CheckScan.class, Main.Make.class, FitCommands.Sure.class, FitCommands.Fit.class, FitCommands.Instruments.class, Main.Shots.class})
 public final class Main implements Callable<Integer> {
@@ -58,9 +58,12 @@ public final class Main implements Callable<Integer> {
         return new CommandLine(new Main()).execute(args);
     }
 
+    @Parameters(paramLabel = "FILE", arity = "0..1", description = "a job file to open; without one the start page is shown")
+    private Optional<Path> file = Optional.empty();
+
     @Override
     public Integer call() {
-        MildTilt.run(new MildTilt.Start(MildTilt::empty, Optional.empty(), Optional.empty()));
+        MildTilt.run(new MildTilt.Start(MildTilt::empty, file, Optional.empty()));
         return 0;
     }
 

@@ -64,7 +64,8 @@ public final class CompareTable extends VBox {
         grid.getColumnConstraints().addAll(name, figures(74), figures(82));
         for (Headline h : Headline.values()) {
             Row row = new Row(new Label(h.label()), new Label(), new Label());
-            row.name.setTooltip(new Tooltip(h.meaning()));
+            row.name.setTooltip(new Tooltip(h.meaning() + " Press for the glossary."));
+            row.name.setOnMouseClicked(_ -> bench.askedProperty().set(Optional.of(h.label())));
             row.before.getStyleClass().add("figure-before");
             row.now.getStyleClass().add("figure-now");
             row.before.setId("before-" + h.name().toLowerCase(Locale.ROOT));

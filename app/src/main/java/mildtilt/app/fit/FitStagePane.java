@@ -14,7 +14,6 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.stage.Window;
-import mildtilt.app.bay.VehicleView;
 import mildtilt.app.workbench.FitSheet;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.job.Built;
@@ -40,7 +39,8 @@ public final class FitStagePane extends HBox implements AutoCloseable {
 
     private final InstrumentLink link = new InstrumentLink();
 
-    public FitStagePane(Workbench bench, Clock clock, Files files) {
+    /** @param vehicle the vehicle to look at, beside the large figures */
+    public FitStagePane(Workbench bench, Clock clock, Files files, Region vehicle) {
         getStyleClass().add("make-stage");
         setMinSize(0, 0);
         FitDesk desk = new FitDesk(bench, clock);
@@ -62,7 +62,7 @@ public final class FitStagePane extends HBox implements AutoCloseable {
             bench.fitSheetProperty().addListener((_, _, now) -> b.setSelected(now == s));
             rail.getChildren().add(b);
             Region pane = switch (s) {
-                case BENCH -> measuring(bench, desk, files);
+                case BENCH -> measuring(bench, desk, files, vehicle);
                 case TRIALS -> new TrialsPane(bench, desk, () -> files.photo().ifPresent(p -> TrialsPane.added(desk, p)));
                 case WALL -> new WallPane(bench, desk);
                 case PLATES -> new PlatesPane(bench, desk);
@@ -78,13 +78,12 @@ public final class FitStagePane extends HBox implements AutoCloseable {
     }
 
     /** The vehicle beside the large figures. */
-    private HBox measuring(Workbench bench, FitDesk desk, Files files) {
+    private HBox measuring(Workbench bench, FitDesk desk, Files files, Region view) {
         MeasurePane pane = new MeasurePane(bench, desk, link, MeasurePane.sources(List.of(
                 item("Stand-ins on a simulated vehicle", "fit-stand-ins", () -> desk.trial().ifPresentOrElse(t -> link.standIns(t.back(bench.job()), System.nanoTime()), () -> bench.refuse("Begin a trial first."))),
                 item("On a port of this machine…", "fit-port", () -> askPort(bench, files.owner())),
                 item("From a file an instrument writes…", "fit-file", () -> files.readings().ifPresent(link::file)),
                 item("None: I type", "fit-none", link::drop))));
-        VehicleView view = new VehicleView(bench);
         HBox both = new HBox(view, pane);
         both.setMinSize(0, 0);
         HBox.setHgrow(view, Priority.ALWAYS);

@@ -118,6 +118,7 @@ final class MeasurePane extends VBox {
         if (now == WorkStage.FIT) {
             hands = bench.hands();
             selection = bench.selectionProperty().get();
+            refresh();
             entry.ifPresent(e -> look(e.asked()));
         } else if (before == WorkStage.FIT) {
             bench.moveHands(hands);
@@ -159,6 +160,9 @@ final class MeasurePane extends VBox {
     }
 
     private void refresh() {
+        if (bench.stageProperty().get() != WorkStage.FIT) {
+            return;
+        }
         List<Asked> all = round();
         Optional<Trial> trial = desk.trial();
         if (trial.isEmpty() || all.isEmpty()) {

@@ -52,12 +52,13 @@ final class Commands {
     private final Documents documents;
     private final List<Group> groups = new ArrayList<>();
 
-    Commands(Stage window, Workbench bench, Documents documents, BayPane bay, ObjectProperty<Theme> theme) {
+    Commands(Stage window, Workbench bench, Documents documents, BayPane bay, ObjectProperty<Theme> theme, Runnable start) {
         this.window = window;
         this.bench = bench;
         this.documents = documents;
         PaperSaving papers = documents.papers(window);
         groups.add(new Group("Job", List.of(
+                always("Start page", "Shortcut+N", start),
                 always("Open…", "Shortcut+O", () -> documents.open(window)),
                 always("Save", "Shortcut+S", () -> documents.save(window)),
                 always("Save as…", "Shortcut+Shift+S", () -> documents.saveAs(window)),
@@ -123,7 +124,8 @@ final class Commands {
         groups.add(new Group("Help", List.of(
                 always("Shortcuts", "F1", this::shortcuts),
                 always("Cautions", "F2", this::cautions),
-                always("Practice and its costs", "F3", this::practice))));
+                always("Practice and its costs", "F3", this::practice),
+                always("Glossary", "F4", () -> bench.askedProperty().set(Optional.of(""))))));
     }
 
     private static Command always(String name, String keys, Runnable run) {

@@ -20,6 +20,7 @@ import mildtilt.app.fit.FitStagePane;
 import mildtilt.app.shell.FilePrompt.Kind;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.format.DemoJob;
+import mildtilt.format.FileStamp;
 import mildtilt.format.JobFile;
 import mildtilt.format.JobFileException;
 import mildtilt.format.PhotoFile;
@@ -31,6 +32,7 @@ import mildtilt.job.Built;
 import mildtilt.job.Element;
 import mildtilt.job.FitLog;
 import mildtilt.job.Job;
+import mildtilt.job.VehicleScale;
 import mildtilt.making.Making;
 import mildtilt.measure.UnreadableMeasureException;
 import mildtilt.obstacle.Obstacle;
@@ -44,12 +46,16 @@ public final class Documents {
     private final Recovery recovery;
     private final FilePrompt prompt;
     private final OwnCatalogue own;
+    private final RecentJobs recent;
     private final Clock clock;
+    /** What the file of the open job held when it was opened or saved here; empty for a job that has none. */
+    private Optional<FileStamp> stamp = Optional.empty();
 
-    public Documents(Workbench bench, Recovery recovery, OwnCatalogue own, FilePrompt prompt, Clock clock) {
+    public Documents(Workbench bench, Recovery recovery, OwnCatalogue own, RecentJobs recent, FilePrompt prompt, Clock clock) {
         this.bench = bench;
         this.recovery = recovery;
         this.own = own;
+        this.recent = recent;
         this.prompt = prompt;
         this.clock = clock;
         bench.jobProperty().addListener((_, _, _) -> keep());
@@ -70,11 +76,26 @@ public final class Documents {
         }
     }
 
+    /** The jobs of before that are still there, the newest first. */
+    public List<Path> recent() {
+        return recent.all();
+    }
+
+    /** Opens a file if what is open may be let go. */
+    public void openInstead(Window owner, Path file) {
+        if (mayLetGo(owner)) {
+            open(owner, file);
+        }
+    }
+
     /** Opens a file in place of what is open, if it is a job. */
     public boolean open(Window owner, Path file) {
         try {
+            Optional<FileStamp> as = FileStamp.of(file);
             Job job = JobFile.open(file);
             bench.open(job, Optional.of(file));
+            stamp = as;
+            recent.add(file);
             bench.say("Opened " + file.getFileName() + ".");
             return true;
         } catch (JobFileException e) {
@@ -84,27 +105,70 @@ public final class Documents {
     }
 
     /** Puts a demo vehicle on the bench, as a job not saved anywhere yet. */
-    public void openDemo(Window owner, DemoJob demo) {
-        if (mayLetGo(owner)) {
+    public boolean openDemo(Window owner, DemoJob demo) {
+        boolean may = mayLetGo(owner);
+        if (may) {
             bench.open(demo.job(), Optional.empty());
+            stamp = Optional.empty();
             bench.say("Opened the demo " + demo.title() + ": " + demo.steering() + ".");
         }
+        return may;
     }
 
     /** A new job with a demo's kind of steering and sizes to begin with, to be typed over with one's own. */
     public void newLike(Window owner, DemoJob demo) {
+        newLike(owner, demo, Optional.empty());
+    }
+
+    /** @param sizes to begin with; the demo's own, with what is in its way, if none are given */
+    public void newLike(Window owner, DemoJob demo, Optional<VehicleScale> sizes) {
+        Job like;
+        try {
+            like = sizes.isPresent() ? sizes.get().apply(demo.job()) : demo.job();
+        } catch (ImpossibleGeometryException e) {
+            bench.refuse("A vehicle with " + demo.steering() + " can't have those sizes. " + e.getMessage());
+            return;
+        }
         if (mayLetGo(owner)) {
-            Job like = demo.job();
             bench.open(new Job("New job", "", like.vehicle(), like.column(), like.axle(), like.targets(), like.rules(), like.surroundings(), Survey.NONE, Making.NONE, FitLog.NONE, List.of(), List.of()), Optional.empty());
+            stamp = Optional.empty();
             bench.markUnsaved();
-            bench.say("A new job with " + demo.steering() + ". Every size is still the demo's: type or drag each to your own.");
+            bench.say("A new job with " + demo.steering() + ". " + (sizes.isPresent() ? "It works as it stands: type or drag each point to where yours is." : "Every size is still the demo's: type or drag each to your own."));
         }
     }
 
     /** @return whether it was saved */
     public boolean save(Window owner) {
         Optional<Path> file = bench.fileProperty().get();
-        return file.isPresent() ? saveTo(owner, file.get()) : saveAs(owner);
+        if (file.isEmpty()) {
+            return saveAs(owner);
+        }
+        return switch (othersWrote(owner, file.get())) {
+            case MINE -> saveTo(owner, file.get());
+            case BESIDE -> saveAs(owner);
+            case NEITHER -> false;
+        };
+    }
+
+    /** What to do where a file is not as it was left here. */
+    private enum Whose { MINE, BESIDE, NEITHER }
+
+    /** Asks, if someone else has written the job's file since it was opened or saved here: another window, another program, another machine. */
+    private Whose othersWrote(Window owner, Path file) {
+        Optional<FileStamp> now = FileStamp.of(file);
+        // A file that is gone is simply written anew: nothing of anybody's is lost by that.
+        if (stamp.isEmpty() || now.isEmpty() || now.equals(stamp)) {
+            return Whose.MINE;
+        }
+        ButtonType beside = new ButtonType("Save mine under another name", ButtonBar.ButtonData.YES);
+        ButtonType over = new ButtonType("Save mine over it", ButtonBar.ButtonData.NO);
+        ButtonType stay = new ButtonType("Don't save now", ButtonBar.ButtonData.CANCEL_CLOSE);
+        Alert alert = new Alert(Alert.AlertType.WARNING, "It may be open in another window, or come from another machine. Saved over, what is in it now is kept beside it as " + JobFile.previous(file).getFileName() + ".", beside, over, stay);
+        alert.initOwner(owner);
+        alert.setTitle("Mild Tilt");
+        alert.setHeaderText(file.getFileName() + " was changed by someone else since you opened it.");
+        ButtonType answer = alert.showAndWait().orElse(stay);
+        return answer == beside ? Whose.BESIDE : answer == over ? Whose.MINE : Whose.NEITHER;
     }
 
     public boolean saveAs(Window owner) {
@@ -116,7 +180,8 @@ public final class Documents {
             Optional<Path> before = bench.fileProperty().get();
             JobFile.save(file, bench.job());
             bench.savedAs(file);
-
+            stamp = FileStamp.of(file);
+            recent.add(file);
             recovery.allSaved();
             bench.say("Saved " + file.getFileName() + ".");
             before.filter(b -> !b.equals(file)).ifPresent(b -> takePhotosAlong(b, file));
@@ -353,6 +418,8 @@ public final class Documents {
             ButtonType answer = alert.showAndWait().orElse(later);
             if (answer == take) {
                 bench.open(left.job(), left.from());
+                // It was edited from what the file held then, which may not be what it holds now.
+                stamp = Optional.empty();
                 bench.markUnsaved();
                 recovery.keepNow(left.job(), left.from());
                 recovery.forget(left);

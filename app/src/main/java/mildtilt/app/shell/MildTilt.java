@@ -8,6 +8,7 @@ import java.util.function.Consumer;
 import java.util.function.Supplier;
 import javafx.application.Application;
 import javafx.application.Platform;
+import javafx.scene.image.Image;
 import javafx.stage.Stage;
 import mildtilt.app.look.Fonts;
 import mildtilt.app.workbench.Workbench;
@@ -62,10 +63,14 @@ public final class MildTilt extends Application {
         Workbench b = new Workbench(first.join());
         recovery = kept;
         bench = b;
-        Shell s = new Shell(window, b, kept, new OwnCatalogue(OwnCatalogue.usualFolder()), FilePrompt.system(), Clock.systemDefaultZone());
+        Shell s = new Shell(window, b, kept, new OwnCatalogue(OwnCatalogue.usualFolder()), new RecentJobs(OwnCatalogue.usualFolder()), FilePrompt.system(), Clock.systemDefaultZone());
         shell = s;
+        window.getIcons().add(new Image(MildTilt.class.getResourceAsStream("/mildtilt/app/icon.png")));
         window.show();
         s.documents().loadCatalogue(window);
+        if (start.file.isEmpty() && b.job().column().isEmpty() && b.job().axle().isEmpty()) {
+            s.showStart();
+        }
         start.file.ifPresent(f -> s.documents().open(window, f));
         if (start.then.isPresent()) {
             start.then.get().accept(new Running(window, b, s));

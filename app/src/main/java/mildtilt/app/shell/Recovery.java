@@ -47,6 +47,9 @@ public final class Recovery implements AutoCloseable {
         return t;
     });
     private @Nullable ScheduledFuture<?> pending;
+    private @Nullable Unsaved newest;
+
+    private record Unsaved(Job job, Optional<Path> from) {}
 
     /** @param from where the job was last saved, if it was */
     public record Left(Job job, Optional<Path> from, Path copy) {}
@@ -68,10 +71,22 @@ public final class Recovery implements AutoCloseable {
 
     /** Notes that the job stands so and is not saved; written within half a second, off the interface thread. */
     public synchronized void changed(Job job, Optional<Path> from) {
-        if (pending != null) {
-            pending.cancel(false);
+        newest = new Unsaved(job, from);
+        // One that waits is not put off by the next change: a drag changes the job for as long as it lasts.
+        if (pending == null || pending.isDone()) {
+            pending = writer.schedule(this::writeNewest, DELAY.toMillis(), TimeUnit.MILLISECONDS);
         }
-        pending = writer.schedule(() -> write(job, from), DELAY.toMillis(), TimeUnit.MILLISECONDS);
+    }
+
+    private void writeNewest() {
+        Unsaved now;
+        synchronized (this) {
+            now = newest;
+            pending = null;
+        }
+        if (now != null) {
+            write(now.job, now.from);
+        }
     }
 
     /** The same at once, for work that was just taken over from a dead program's copy. */
@@ -94,8 +109,10 @@ public final class Recovery implements AutoCloseable {
 
     /** Notes that all is saved: there is nothing to recover. */
     public synchronized void allSaved() {
+        newest = null;
         if (pending != null) {
             pending.cancel(false);
+            pending = null;
         }
         writer.execute(this::deleteCopy);
     }

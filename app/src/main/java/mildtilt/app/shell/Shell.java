@@ -1,10 +1,15 @@
 package mildtilt.app.shell;
 
+import java.nio.file.Path;
 import java.time.Clock;
+import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import javafx.beans.binding.Bindings;
 import javafx.beans.binding.BooleanBinding;
+import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
@@ -21,6 +26,7 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.stage.Stage;
 import mildtilt.app.bay.BayPane;
+import mildtilt.app.bay.VehicleView;
 import mildtilt.app.clearance.GapsPane;
 import mildtilt.app.clearance.ObstaclesPane;
 import mildtilt.app.clearance.RoutePane;
@@ -41,12 +47,17 @@ import mildtilt.app.make.MakeStagePane;
 import mildtilt.app.notes.NotesPane;
 import mildtilt.app.piece.PiecePane;
 import mildtilt.app.plot.PlotPane;
+import mildtilt.app.start.GlossarySheet;
+import mildtilt.app.start.StartPane;
+import mildtilt.app.start.Walk;
 import mildtilt.app.survey.SurePane;
 import mildtilt.app.survey.SurveyPane;
 import mildtilt.app.train.TrainStrip;
 import mildtilt.app.workbench.SideTab;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
+import mildtilt.format.DemoJob;
+import mildtilt.job.VehicleScale;
 import mildtilt.measure.LengthUnit;
 
 /** The window: train strip above, bay in the middle, notes at the side, hands below. */
@@ -59,15 +70,18 @@ public final class Shell {
     private final Documents documents;
     private final BayPane bay;
     private final FitStagePane fitting;
+    private final Walk walk;
+    private final BooleanProperty starting = new SimpleBooleanProperty();
     private final ObjectProperty<Theme> theme = new SimpleObjectProperty<>(Theme.LIGHT);
 
-    public Shell(Stage window, Workbench bench, Recovery recovery, OwnCatalogue own, FilePrompt prompt, Clock clock) {
+    public Shell(Stage window, Workbench bench, Recovery recovery, OwnCatalogue own, RecentJobs recent, FilePrompt prompt, Clock clock) {
         this.window = window;
         this.bench = bench;
-        documents = new Documents(bench, recovery, own, prompt, clock);
+        documents = new Documents(bench, recovery, own, recent, prompt, clock);
         bay = new BayPane(bench);
+        walk = new Walk(bench);
         MakeStagePane making = new MakeStagePane(bench, clock, documents.papers(window));
-        fitting = new FitStagePane(bench, clock, documents.fitFiles(window));
+        fitting = new FitStagePane(bench, clock, documents.fitFiles(window), new VehicleView(bench));
         VariantsTable variants = new VariantsTable(bench);
         UnrolledStrip unrolled = new UnrolledStrip(bench);
         unrolled.visibleProperty().bind(Bindings.createBooleanBinding(
@@ -86,7 +100,7 @@ public final class Shell {
         fitting.visibleProperty().bind(bench.stageProperty().isEqualTo(WorkStage.FIT));
         making.visibleProperty().bind(bench.stageProperty().isEqualTo(WorkStage.MAKE));
 
-        Commands commands = new Commands(window, bench, documents, bay, theme);
+        Commands commands = new Commands(window, bench, documents, bay, theme, () -> starting.set(true));
         PiecePane piece = new PiecePane(bench);
         // The other uses of the side need the room.
         piece.visibleProperty().bind(bench.sideTabProperty().isEqualTo(SideTab.NOTES).or(bench.sideTabProperty().isEqualTo(SideTab.IN_THE_WAY)));
@@ -99,16 +113,36 @@ public final class Shell {
         HBox bottom = new HBox(new HandsPane(bench), new CompareTable(bench), plot);
         bottom.getStyleClass().add("bottom");
         // The papers are of the plan, not of the hands, and want the height.
-        bottom.visibleProperty().bind(ownSheets.not());
+        bottom.visibleProperty().bind(ownSheets.not().and(starting.not()));
         bottom.managedProperty().bind(bottom.visibleProperty());
 
-        BorderPane root = new BorderPane(middle);
-        root.setTop(new VBox(bar(commands.menuBar()), new TrainStrip(bench)));
+        TrainStrip train = new TrainStrip(bench);
+        train.visibleProperty().bind(starting.not());
+        train.managedProperty().bind(train.visibleProperty());
+        middle.visibleProperty().bind(starting.not());
+        StackPane centre = new StackPane(middle);
+        // Its pictures need every demo: it is made when it is first asked for.
+        starting.addListener((_, _, on) -> {
+            if (on && centre.getChildren().size() == 1) {
+                StartPane start = new StartPane(bench, begin());
+                start.visibleProperty().bind(starting);
+                centre.getChildren().add(start);
+            }
+        });
+        BorderPane root = new BorderPane(centre);
+        root.setTop(new VBox(bar(commands.menuBar()), train));
         root.setRight(side);
         // Trials are of the vehicle: what is wrong with the plan stands in the other stages, and the figures want the room.
-        side.visibleProperty().bind(bench.stageProperty().isNotEqualTo(WorkStage.FIT));
+        side.visibleProperty().bind(bench.stageProperty().isNotEqualTo(WorkStage.FIT).and(starting.not()));
         side.managedProperty().bind(side.visibleProperty());
-        root.setBottom(new VBox(bottom, messageBar()));
+        root.setBottom(new VBox(walk, bottom, messageBar()));
+        // Whatever is opened or begun is what is wanted to be seen.
+        bench.openedProperty().addListener((_, _, _) -> starting.set(false));
+        bench.stageProperty().addListener((_, _, _) -> starting.set(false));
+        bench.askedProperty().addListener((_, _, asked) -> asked.ifPresent(a -> {
+            bench.askedProperty().set(Optional.empty());
+            GlossarySheet.show(window, Optional.of(a).filter(t -> !t.isEmpty()));
+        }));
         Scene scene = new Scene(root, 1280, 800);
         theme.addListener((_, _, t) -> t.applyTo(scene));
         theme.get().applyTo(scene);
@@ -123,6 +157,47 @@ public final class Shell {
                 e.consume();
             }
         });
+    }
+
+    /** Shows the start page, until something is opened or begun. */
+    public void showStart() {
+        starting.set(true);
+    }
+
+    private StartPane.Begin begin() {
+        return new StartPane.Begin() {
+            @Override
+            public void own(DemoJob like, VehicleScale sizes) {
+                documents.newLike(window, like, Optional.of(sizes));
+            }
+
+            @Override
+            public void demo(DemoJob demo) {
+                documents.openDemo(window, demo);
+            }
+
+            @Override
+            public void walk() {
+                if (documents.openDemo(window, DemoJob.MARSH_CARRIER)) {
+                    walk.begin();
+                }
+            }
+
+            @Override
+            public void open() {
+                documents.open(window);
+            }
+
+            @Override
+            public void open(Path file) {
+                documents.openInstead(window, file);
+            }
+
+            @Override
+            public List<Path> recent() {
+                return documents.recent();
+            }
+        };
     }
 
     /** Lets go of the instruments. */

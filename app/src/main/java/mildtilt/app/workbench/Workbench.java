@@ -24,6 +24,7 @@ import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 import mildtilt.job.Change;
 import mildtilt.job.Element;
+import mildtilt.job.FitLog;
 import mildtilt.job.Job;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.linkage.WheelTravel;
@@ -60,6 +61,8 @@ public final class Workbench implements AutoCloseable {
     private final ObjectProperty<Message> message = new SimpleObjectProperty<>(new Message("", false));
     private final ObjectProperty<MakeSheet> makeSheet = new SimpleObjectProperty<>(MakeSheet.CUT_LIST);
     private final ObjectProperty<FitSheet> fitSheet = new SimpleObjectProperty<>(FitSheet.BENCH);
+    private final ReadOnlyObjectWrapper<Integer> openings = new ReadOnlyObjectWrapper<>(0);
+    private final ObjectProperty<Optional<String>> asked = new SimpleObjectProperty<>(Optional.empty());
     private final History history = new History();
     private final Clock clock;
     private final AnalysisRunner runner;
@@ -95,6 +98,16 @@ public final class Workbench implements AutoCloseable {
         });
         requestAnalysis();
         runner.later(JobReader::prepare);
+    }
+
+    /** Changes whenever another document is put on the bench. */
+    public ReadOnlyObjectProperty<Integer> openedProperty() {
+        return openings.getReadOnlyProperty();
+    }
+
+    /** A word or figure that is asked about; empty text for all words. Taken away once it is answered. */
+    public ObjectProperty<Optional<String>> askedProperty() {
+        return asked;
     }
 
     public ReadOnlyObjectProperty<Job> jobProperty() {
@@ -248,6 +261,7 @@ public final class Workbench implements AutoCloseable {
         compared.set(Compared.LAST_CHANGE);
         say("");
         put(job);
+        openings.set(openings.get() + 1);
     }
 
     /** Marks the document on the bench as not saved anywhere, as one that was recovered is. */
@@ -299,7 +313,8 @@ public final class Workbench implements AutoCloseable {
     /** A size no job file may hold, such as a joint that allows 400 degrees, is refused when it is typed. */
     private boolean fitsFile(Job after) {
         try {
-            JobReader.read(JobWriter.write(after.editSurroundings(Surroundings::withScansThinned)));
+            // Scans, and the plans of trials, are as they were read or as they were when they were the plan: they need not be gone through with every edit.
+            JobReader.read(JobWriter.write(after.editSurroundings(Surroundings::withScansThinned).editLog(FitLog::withoutPlans)));
             return true;
         } catch (JobFileException e) {
             refuse("That can't be. " + e.getMessage() + " Nothing was changed.");

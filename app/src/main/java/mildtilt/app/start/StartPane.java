@@ -1,0 +1,180 @@
+package mildtilt.app.start;
+
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Locale;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import mildtilt.app.look.MeasureField;
+import mildtilt.app.look.Wrap;
+import mildtilt.app.workbench.Workbench;
+import mildtilt.format.DemoJob;
+import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.job.Job;
+import mildtilt.job.VehicleScale;
+import mildtilt.measure.LengthText;
+
+/** What to begin with: a vehicle of one's own from few numbers, a job from before, or the demos. */
+public final class StartPane extends HBox {
+
+    /** What can be begun. */
+    public interface Begin {
+
+        /** A job of this kind at these sizes; refused in the message line where it can't be. */
+        void own(DemoJob like, VehicleScale sizes);
+
+        void demo(DemoJob demo);
+
+        void walk();
+
+        void open();
+
+        void open(Path file);
+
+        /** The jobs of before, the newest first, that are still there. */
+        List<Path> recent();
+    }
+
+    private final Workbench bench;
+    private final Begin begin;
+    private final VBox recent = new VBox(2);
+    private final HBox sizes = new HBox(10);
+    private DemoJob kind = DemoJob.MARSH_CARRIER;
+    private double track;
+    private double wheelbase;
+    private double tyre;
+
+    public StartPane(Workbench bench, Begin begin) {
+        this.bench = bench;
+        this.begin = begin;
+        setId("start-page");
+        getStyleClass().add("start-page");
+        VBox own = new VBox(8);
+        own.getStyleClass().add("start-column");
+        HBox.setHgrow(own, Priority.ALWAYS);
+        FlowPane kinds = new FlowPane(8, 8);
+        ToggleGroup group = new ToggleGroup();
+        for (DemoJob d : DemoJob.values()) {
+            kinds.getChildren().add(card(d, group));
+        }
+        Button go = new Button("Begin with these");
+        go.setId("start-own");
+        go.getStyleClass().add("take-remedy");
+        go.setOnAction(_ -> {
+            try {
+                begin.own(kind, new VehicleScale(track, wheelbase, tyre));
+            } catch (ImpossibleGeometryException e) {
+                bench.refuse(e.getMessage());
+            }
+        });
+        HBox row = new HBox(14, sizes, go);
+        row.setAlignment(Pos.BOTTOM_LEFT);
+        own.getChildren().addAll(title("A vehicle of your own"), Wrap.text("Which kind of steering? It begins as a working vehicle of that kind at your sizes; then drag or type each point to where yours is.", "hint"), kinds, row);
+        VBox side = new VBox(8);
+        side.getStyleClass().addAll("start-column", "start-side");
+        Button walk = plain("Walk through the demo's faults", "start-walk", begin::walk);
+        walk.getStyleClass().add("take-remedy");
+        side.getChildren().addAll(title("See it work"), Wrap.text("A made-up rescue carrier with faults planted in it: eight stops, two minutes.", "hint"), walk, title("Go on"), plain("Open a job…", "start-open", begin::open), recent);
+        getChildren().addAll(Wrap.tall(own), side);
+        HBox.setHgrow(getChildren().getFirst(), Priority.ALWAYS);
+        bench.lengthUnitProperty().addListener((_, _, _) -> fields());
+        visibleProperty().addListener((_, _, shown) -> {
+            if (shown) {
+                refresh();
+            }
+        });
+        choose(kind);
+        refresh();
+    }
+
+    private static Label title(String text) {
+        Label l = new Label(text);
+        l.getStyleClass().add("start-title");
+        return l;
+    }
+
+    private static Button plain(String text, String id, Runnable run) {
+        Button b = new Button(text);
+        b.setId(id);
+        b.setMaxWidth(Double.MAX_VALUE);
+        b.setOnAction(_ -> run.run());
+        return b;
+    }
+
+    private VBox card(DemoJob d, ToggleGroup group) {
+        Job job = d.job();
+        ToggleButton b = new ToggleButton();
+        b.setId("start-kind-" + d.file());
+        b.setGraphic(new VehiclePicture(job));
+        b.setToggleGroup(group);
+        b.getStyleClass().add("start-card");
+        b.setMinHeight(USE_PREF_SIZE);
+        b.setAccessibleText(d.steering());
+        b.setSelected(d == kind);
+        b.setOnAction(_ -> {
+            b.setSelected(true);
+            choose(d);
+        });
+        Label what = Wrap.text(d.steering(), "start-what");
+        what.setMaxWidth(176);
+        Button demo = new Button("Open the demo");
+        demo.setId("start-demo-" + d.file());
+        demo.getStyleClass().add("where-link");
+        demo.setTooltip(new Tooltip(d.title()));
+        demo.setOnAction(_ -> begin.demo(d));
+        return new VBox(1, b, what, demo);
+    }
+
+    private void choose(DemoJob d) {
+        kind = d;
+        VehicleScale s = VehicleScale.of(d.job()).orElseThrow();
+        track = s.track();
+        wheelbase = s.wheelbase();
+        tyre = s.tyre();
+        fields();
+    }
+
+    private void fields() {
+        sizes.getChildren().setAll(field("Track, wheel centre to wheel centre", "start-track", track, v -> track = v), field("Wheelbase", "start-wheelbase", wheelbase, v -> wheelbase = v),
+                field("Tyre diameter", "start-tyre", tyre, v -> tyre = v));
+    }
+
+    private interface Take {
+        void take(double mm);
+    }
+
+    private Node field(String label, String id, double mm, Take take) {
+        MeasureField f = new MeasureField(LengthText.editable(mm, bench.lengthUnit()), t -> LengthText.parse(t, bench.lengthUnit()), take::take, bench::refuse);
+        f.setId(id);
+        f.setAccessibleText(label);
+        f.setPrefWidth(110);
+        Label l = new Label(label);
+        l.getStyleClass().add("hint");
+        return new VBox(1, l, f);
+    }
+
+    private void refresh() {
+        recent.getChildren().clear();
+        List<Path> all = begin.recent();
+        if (all.isEmpty()) {
+            recent.getChildren().add(Wrap.text("Jobs you have opened or saved will stand here.", "hint"));
+        }
+        for (Path p : all) {
+            String name = p.getFileName().toString();
+            Button b = plain(name, "start-recent-" + name.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-"), () -> begin.open(p));
+            b.setAlignment(Pos.CENTER_LEFT);
+            b.getStyleClass().add("where-link");
+            b.setTooltip(new Tooltip(p.toString()));
+            recent.getChildren().add(b);
+        }
+    }
+}

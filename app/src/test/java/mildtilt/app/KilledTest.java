@@ -1,0 +1,106 @@
+package mildtilt.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.BufferedReader;
+import java.io.InputStreamReader;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import mildtilt.app.shell.Recovery;
+import mildtilt.format.DemoJob;
+import mildtilt.format.JobFile;
+import mildtilt.job.Job;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** A program killed at any moment while it saves and edits loses no saved job and no more than the last moments of editing. */
+class KilledTest {
+
+    /** A few in every test run; more with -Dmildtilt.kills=200. */
+    private static final int KILLS = Integer.getInteger("mildtilt.kills", 3);
+
+    /** Edits all the time as a drag does, saves now and then, and says what it has done. */
+    static final class Victim {
+        public static void main(String[] args) throws Exception {
+            Path file = Path.of(args[1]);
+            Recovery recovery = new Recovery(Path.of(args[0]));
+            Job job = JobFile.open(file);
+            int from = number(job);
+            for (int i = from + 1; ; i++) {
+                job = job.withTitle("edit " + i);
+                recovery.changed(job, Optional.of(file));
+                System.out.println("edited " + i + " " + System.currentTimeMillis());
+                if (i % 20 == 0) {
+                    JobFile.save(file, job);
+                    recovery.allSaved();
+                    System.out.println("saved " + i + " " + System.currentTimeMillis());
+                }
+                Thread.sleep(10);
+            }
+        }
+    }
+
+    private static int number(Job job) {
+        return Integer.parseInt(job.title().replace("edit ", ""));
+    }
+
+    @Test
+    void nothingSavedIsLostAndOfTheEditingOnlyTheLastMoments(@TempDir Path folder) throws Exception {
+        Path state = folder.resolve("state");
+        Path file = folder.resolve("carrier.tilt");
+        JobFile.save(file, DemoJob.GREENHOUSE_TUG.job().withTitle("edit 0"));
+        Random random = new Random(6);
+        for (int kill = 0; kill < KILLS; kill++) {
+            Process victim = new ProcessBuilder(ProcessHandle.current().info().command().orElse("java"), "-XX:TieredStopAtLevel=1", "-cp", System.getProperty("java.class.path"), Victim.class.getName(), state.toString(), file.toString())
+                    .redirectError(ProcessBuilder.Redirect.INHERIT).start();
+            try (BufferedReader out = new BufferedReader(new InputStreamReader(victim.getInputStream(), StandardCharsets.UTF_8))) {
+                int saved = number(JobFile.open(file));
+                int editedLongAgo = 0;
+                assertThat(out.readLine()).startsWith("edited");
+                long until = System.currentTimeMillis() + random.nextInt(1500);
+                int edited = 0;
+                while (System.currentTimeMillis() < until) {
+                    String[] w = out.readLine().split(" ");
+                    if (w[0].equals("saved")) {
+                        saved = Integer.parseInt(w[1]);
+                    } else {
+                        edited = Integer.parseInt(w[1]);
+                    }
+                    if (Long.parseLong(w[2]) < until - 3000) {
+                        editedLongAgo = edited;
+                    }
+                }
+                // By its handle: the process's own way closes what it said last.
+                victim.toHandle().destroyForcibly();
+                victim.waitFor();
+                // What it said in its last moments counts, too.
+                for (String line = out.readLine(); line != null; line = out.readLine()) {
+                    String[] w = line.split(" ");
+                    if (w.length == 3 && w[0].equals("saved")) {
+                        saved = Integer.parseInt(w[1]);
+                    }
+                }
+                int inFile = number(JobFile.open(file));
+                assertThat(inFile).as("a save that was told of is in the file").isGreaterThanOrEqualTo(saved);
+                assertThat(JobFile.open(JobFile.previous(file)).title()).startsWith("edit ");
+                try (Recovery next = new Recovery(state)) {
+                    List<Recovery.Left> left = next.left();
+                    int kept = left.stream().mapToInt(l -> number(l.job())).max().orElse(inFile);
+                    assertThat(Math.max(kept, inFile)).as("edits older than three seconds are kept").isGreaterThanOrEqualTo(editedLongAgo);
+                    left.forEach(next::forget);
+                }
+            } finally {
+                victim.destroyForcibly();
+            }
+        }
+        // The next save clears what was left half written.
+        JobFile.save(file, JobFile.open(file));
+        try (var files = Files.list(folder)) {
+            assertThat(files.map(p -> p.getFileName().toString())).allMatch(n -> !n.endsWith(".part"));
+        }
+    }
+}

@@ -1,0 +1,141 @@
+package mildtilt.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Optional;
+import javafx.application.Platform;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
+import javafx.stage.Stage;
+import mildtilt.app.shell.MildTilt;
+import mildtilt.app.workbench.WorkStage;
+import mildtilt.format.DemoJob;
+import mildtilt.format.JobFile;
+import mildtilt.glossary.Glossary;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.framework.junit5.Start;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** The first five minutes, and a job that someone else writes meanwhile. */
+@ExtendWith(ApplicationExtension.class)
+class StartPageTest {
+
+    private AppWindow app;
+
+    @Start
+    void start(Stage stage) throws Exception {
+        app = new AppWindow(stage, MildTilt.empty(), AppWindow.temporary());
+        app.shell.showStart();
+    }
+
+    @AfterEach
+    void close(FxRobot robot) {
+        robot.interact(app::close);
+    }
+
+    private boolean shown(FxRobot robot, String id) {
+        return robot.lookup(id).tryQuery().filter(n -> n.isVisible() && AppWindow.shownInTree(n)).isPresent();
+    }
+
+    @Test
+    void aVehicleOfOnesOwnIsBegunFromFewNumbersAndFoundAgain(FxRobot robot) throws Exception {
+        assertThat(shown(robot, "#start-page")).isTrue();
+        assertThat(AppWindow.cutOff(robot.lookup("#start-page").query())).isEmpty();
+        AppWindow.press(robot, "#start-kind-library-bus");
+        AppWindow.type(robot, "#start-track", "5' 2\"");
+        AppWindow.type(robot, "#start-tyre", "560");
+        AppWindow.type(robot, "#start-wheelbase", "wide");
+        assertThat(app.text(robot, "#message")).contains("wide");
+        AppWindow.type(robot, "#start-wheelbase", "2.6 m");
+        AppWindow.press(robot, "#start-own");
+        app.settle();
+        assertThat(shown(robot, "#start-page")).isFalse();
+        assertThat(app.bench.job().axle().orElseThrow().track()).isBetween(1574.7, 1574.9);
+        assertThat(app.bench.job().vehicle().wheelbase()).isEqualTo(2600);
+        assertThat(app.bench.unsaved()).isTrue();
+        app.chosen = AppWindow.temporary().resolve("my bus.tilt");
+        robot.interact(() -> app.shell.documents().saveAs(app.stage));
+        robot.interact(() -> app.bench.open(MildTilt.empty(), Optional.empty()));
+        robot.interact(app.shell::showStart);
+        assertThat(shown(robot, "#start-page")).isTrue();
+        AppWindow.press(robot, "#start-recent-my-bus-tilt");
+        assertThat(app.bench.fileProperty().get()).contains(app.chosen.toAbsolutePath());
+        assertThat(shown(robot, "#start-page")).isFalse();
+        // What no vehicle is is refused, and what was open stays.
+        robot.interact(app.shell::showStart);
+        AppWindow.type(robot, "#start-tyre", "20");
+        Platform.runLater(() -> robot.lookup("#start-own").queryButton().fire());
+        AppWindow.until(() -> app.text(robot, "#message").contains("tyre's diameter"));
+        assertThat(app.bench.fileProperty().get()).contains(app.chosen.toAbsolutePath());
+    }
+
+    @Test
+    void theWalkGoesPastEveryFault(FxRobot robot) {
+        AppWindow.press(robot, "#start-walk");
+        app.settle();
+        assertThat(app.text(robot, "#walk-words")).startsWith("1 of 8.").contains("lower joint");
+        WorkStage[] stages = {WorkStage.COLUMN, WorkStage.COLUMN, WorkStage.SURVEY, WorkStage.LINKAGE, WorkStage.CLEARANCE, WorkStage.MAKE, WorkStage.FIT, WorkStage.COLUMN};
+        for (int i = 0; i < stages.length; i++) {
+            assertThat(app.bench.stageProperty().get()).isEqualTo(stages[i]);
+            assertThat(app.text(robot, "#walk-words")).startsWith((i + 1) + " of 8.");
+            assertThat(AppWindow.cutOff(robot.lookup("#walk").query())).isEmpty();
+            AppWindow.press(robot, "#walk-next");
+        }
+        assertThat(shown(robot, "#walk")).isFalse();
+    }
+
+    @Test
+    void anyFigureLeadsToItsWordInTheGlossary(FxRobot robot) {
+        robot.interact(() -> app.bench.open(DemoJob.MARSH_CARRIER.job(), Optional.empty()));
+        app.settle();
+        Node figure = robot.lookup(".compare-grid .label").match((Label l) -> l.getText().equals("Column ripple")).query();
+        robot.interact(() -> figure.fireEvent(new MouseEvent(MouseEvent.MOUSE_CLICKED, 1, 1, 1, 1, MouseButton.PRIMARY, 1, false, false, false, false, true, false, false, true, false, true, null)));
+        AppWindow.until(() -> robot.lookup("#glossary-search").tryQuery().isPresent());
+        assertThat(robot.lookup("#glossary-search").queryAs(TextField.class).getText()).isEqualTo("Ripple");
+        assertThat(robot.lookup("#glossary-terms .label").queryAllAs(Label.class)).anyMatch(l -> l.getText().startsWith("How much quicker and slower")).anyMatch(l -> l.getText().startsWith("Usual: Under 10 %"));
+        robot.interact(() -> robot.lookup("#glossary-search").queryAs(TextField.class).setText(""));
+        assertThat(robot.lookup("#glossary-terms .sub-head").queryAllAs(Label.class)).hasSize(Glossary.terms().size());
+        AppWindow.answer(robot, "Close");
+    }
+
+    @Test
+    void whatSomeoneElseWroteIsNotWrittenOverUnasked(FxRobot robot) throws Exception {
+        Path file = AppWindow.temporary().resolve("shared.tilt");
+        JobFile.save(file, DemoJob.SALT_RAKE.job());
+        robot.interact(() -> app.shell.documents().open(app.stage, file));
+        robot.interact(() -> app.bench.edit("Mine", j -> j.withTitle("mine")));
+        JobFile.save(file, DemoJob.SALT_RAKE.job().withTitle("theirs"));
+        Platform.runLater(() -> app.shell.documents().save(app.stage));
+        AppWindow.answer(robot, "Don't save now");
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(JobFile.open(file).title()).isEqualTo("theirs");
+        assertThat(app.bench.unsaved()).isTrue();
+        Platform.runLater(() -> app.shell.documents().save(app.stage));
+        AppWindow.answer(robot, "Save mine over it");
+        AppWindow.until(() -> !app.bench.unsaved());
+        assertThat(JobFile.open(file).title()).isEqualTo("mine");
+        assertThat(JobFile.open(JobFile.previous(file)).title()).isEqualTo("theirs");
+        // Gone is no quarrel: it is written anew.
+        Files.delete(file);
+        robot.interact(() -> app.bench.edit("More", j -> j.withTitle("more")));
+        robot.interact(() -> app.shell.documents().save(app.stage));
+        assertThat(JobFile.open(file).title()).isEqualTo("more");
+        app.chosen = AppWindow.temporary().resolve("beside.tilt");
+        JobFile.save(file, DemoJob.SALT_RAKE.job().withTitle("theirs again"));
+        robot.interact(() -> app.bench.edit("Most", j -> j.withTitle("most")));
+        Platform.runLater(() -> app.shell.documents().save(app.stage));
+        AppWindow.answer(robot, "Save mine under another name");
+        AppWindow.until(() -> !app.bench.unsaved());
+        assertThat(JobFile.open(app.chosen).title()).isEqualTo("most");
+        assertThat(JobFile.open(file).title()).isEqualTo("theirs again");
+    }
+}

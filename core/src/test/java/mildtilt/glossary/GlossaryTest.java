@@ -1,0 +1,34 @@
+package mildtilt.glossary;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import java.util.stream.Collectors;
+import mildtilt.analysis.Headline;
+import org.junit.jupiter.api.Test;
+
+class GlossaryTest {
+
+    /** Figures whose own name says all there is to say. */
+    private static final Set<Headline> PLAIN = Set.of(Headline.OUTER_ERROR, Headline.GEAR_USED, Headline.PARKED, Headline.CREEPING, Headline.BUCKLING);
+
+    @Test
+    void everyTermIsToldOnceAndEveryFigureFindsItsOwn() {
+        assertThat(Glossary.terms()).hasSizeGreaterThan(45).allMatch(t -> t.meaning().length() > 15);
+        List<String> names = Glossary.terms().stream().map(t -> t.name().toLowerCase(Locale.ROOT)).toList();
+        assertThat(names).doesNotHaveDuplicates().isSorted();
+        Set<String> labels = Arrays.stream(Headline.values()).map(Headline::label).collect(Collectors.toSet());
+        assertThat(Glossary.terms()).flatExtracting(Glossary.Term::explains).allMatch(labels::contains).doesNotHaveDuplicates();
+        for (Headline h : Headline.values()) {
+            if (!PLAIN.contains(h)) {
+                assertThat(Glossary.explaining(h.label())).as(h.label()).isPresent();
+            }
+        }
+        assertThat(Glossary.find("toe").getFirst().name()).isEqualTo("Toe");
+        assertThat(Glossary.find("yoke")).extracting(Glossary.Term::name).containsExactly("Fork");
+        assertThat(Glossary.find("sprocket")).isEmpty();
+    }
+}
