@@ -1,0 +1,65 @@
+package mildtilt.bench;
+
+import java.util.concurrent.TimeUnit;
+import mildtilt.format.DemoJob;
+import mildtilt.steer.SteeringTrain;
+import org.openjdk.jmh.annotations.Benchmark;
+import org.openjdk.jmh.annotations.BenchmarkMode;
+import org.openjdk.jmh.annotations.Fork;
+import org.openjdk.jmh.annotations.Measurement;
+import org.openjdk.jmh.annotations.Mode;
+import org.openjdk.jmh.annotations.OutputTimeUnit;
+import org.openjdk.jmh.annotations.Param;
+import org.openjdk.jmh.annotations.Scope;
+import org.openjdk.jmh.annotations.Setup;
+import org.openjdk.jmh.annotations.State;
+import org.openjdk.jmh.annotations.Warmup;
+
+/** Neighbouring poses, as a map has them, ours and by a general-purpose solver that begins each from the one before. */
+@State(Scope.Benchmark)
+@BenchmarkMode(Mode.AverageTime)
+@OutputTimeUnit(TimeUnit.MICROSECONDS)
+@Fork(1)
+@Warmup(iterations = 2, time = 1)
+@Measurement(iterations = 3, time = 1)
+public class GeneralBenchmark {
+
+    @Param({"MARSH_CARRIER", "GARDEN_SHUTTLE", "LIBRARY_BUS", "SALT_RAKE"})
+    DemoJob vehicle = DemoJob.MARSH_CARRIER;
+
+    private GeneralSolver general = new GeneralSolver(vehicle.job().axle().orElseThrow());
+    private SteeringTrain train = new SteeringTrain(vehicle.job());
+    private int at;
+
+    /** It is the same pose that is found, or the comparison is worth nothing. */
+    @Setup
+    public void open() {
+        general = new GeneralSolver(vehicle.job().axle().orElseThrow());
+        train = new SteeringTrain(vehicle.job());
+        for (double sw = 0; sw <= 200; sw += 10) {
+            double[] deg = general.pose(Math.toRadians(train.gearInputDeg(sw)), 10, -10);
+            double ours = train.pose(sw, 10, -10).assembled().orElseThrow().left().steerDeg();
+            if (Math.abs(deg[0] - ours) > 1e-5) {
+                throw new IllegalStateException(vehicle + " at " + sw + ": the general solver says " + deg[0] + " degrees, ours " + ours);
+            }
+        }
+        for (double sw = 200; sw >= -100; sw -= 10) {
+            general.pose(Math.toRadians(train.gearInputDeg(sw)), 10, -10);
+        }
+    }
+
+    private double next() {
+        at = (at + 1) % 400;
+        return at < 200 ? at - 100 : 300 - at;
+    }
+
+    @Benchmark
+    public Object general() {
+        return general.pose(Math.toRadians(train.gearInputDeg(next())), 10, -10);
+    }
+
+    @Benchmark
+    public Object ours() {
+        return train.pose(next(), 10, -10);
+    }
+}

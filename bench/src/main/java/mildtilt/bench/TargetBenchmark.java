@@ -1,0 +1,73 @@
+package mildtilt.bench;
+
+import java.util.concurrent.TimeUnit;
+import mildtilt.analysis.Analysis;
+import mildtilt.clearance.Clearances;
+import mildtilt.format.DemoJob;
+import mildtilt.geometry.Side;
+import mildtilt.job.Job;
+import mildtilt.linkage.WheelTravel;
+import mildtilt.steer.Grid;
+import mildtilt.steer.SteeringTrain;
+import mildtilt.steer.TravelMap;
+import org.openjdk.jmh.annotations.Benchmark;
+import org.openjdk.jmh.annotations.BenchmarkMode;
+import org.openjdk.jmh.annotations.Fork;
+import org.openjdk.jmh.annotations.Measurement;
+import org.openjdk.jmh.annotations.Mode;
+import org.openjdk.jmh.annotations.OutputTimeUnit;
+import org.openjdk.jmh.annotations.Param;
+import org.openjdk.jmh.annotations.Scope;
+import org.openjdk.jmh.annotations.Setup;
+import org.openjdk.jmh.annotations.State;
+import org.openjdk.jmh.annotations.Warmup;
+
+/** What the design aims at. */
+@State(Scope.Benchmark)
+@BenchmarkMode(Mode.AverageTime)
+@OutputTimeUnit(TimeUnit.MICROSECONDS)
+@Fork(1)
+@Warmup(iterations = 2, time = 1)
+@Measurement(iterations = 3, time = 1)
+public class TargetBenchmark {
+
+    @Param
+    DemoJob vehicle = DemoJob.MARSH_CARRIER;
+
+    private Job job = vehicle.job();
+    private SteeringTrain train = new SteeringTrain(job);
+    private double reach;
+    private WheelTravel travel = WheelTravel.FREE;
+    private int step;
+
+    @Setup
+    public void open() {
+        job = vehicle.job();
+        train = new SteeringTrain(job);
+        travel = train.requireAxle().wheelTravel();
+        reach = train.stopDeg(Side.LEFT).orElseThrow() * 0.8;
+    }
+
+    @Benchmark
+    public Object pose() {
+        step = (step + 37) % 401;
+        double left = travel == WheelTravel.NONE ? 0 : step / 5.0 - 40;
+        double right = travel == WheelTravel.FREE ? 40 - step / 5.0 : travel.rightWith(left);
+        return train.pose((step - 200) / 200.0 * reach, left, right);
+    }
+
+    @Benchmark
+    public Object map() {
+        return TravelMap.of(train, job, Grid.USUAL);
+    }
+
+    @Benchmark
+    public Object analysis() {
+        return Analysis.of(job);
+    }
+
+    @Benchmark
+    public Object clearances() {
+        return Clearances.of(job, train);
+    }
+}

@@ -1,0 +1,68 @@
+package mildtilt.bench;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.TreeMap;
+import mildtilt.format.DemoJob;
+import org.openjdk.jmh.results.RunResult;
+import org.openjdk.jmh.runner.Runner;
+import org.openjdk.jmh.runner.RunnerException;
+import org.openjdk.jmh.runner.options.OptionsBuilder;
+import org.openjdk.jmh.runner.options.VerboseMode;
+
+/** Runs what the design aims at and prints one table: aim, reached, and how many times as long a general-purpose solver takes for the same. */
+public final class TargetTable {
+
+    private TargetTable() {}
+
+    /** @param args start-up and memory as the launcher measured them, a line each, to be printed with the rest */
+    public static void main(String[] args) throws RunnerException {
+        Collection<RunResult> all = new Runner(new OptionsBuilder().include("TargetBenchmark").include("GeneralBenchmark").include("ClearanceBenchmark.(routes|first).*").verbosity(VerboseMode.SILENT).build()).run();
+        Map<String, Map<String, Double>> us = new TreeMap<>();
+        for (RunResult r : all) {
+            String name = r.getParams().getBenchmark().replaceAll(".*\\.bench\\.", "");
+            String of = r.getParams().getParamsKeys().contains("vehicle") ? r.getParams().getParam("vehicle") : "";
+            us.computeIfAbsent(name, _ -> new TreeMap<>()).put(of, r.getPrimaryResult().getScore());
+        }
+        print("pose of both sides, µs", "1", us.get("TargetBenchmark.pose"), 1);
+        print("map 61 × 41, ms", "16", us.get("TargetBenchmark.map"), 1e-3);
+        print("whole analysis, ms", "50", us.get("TargetBenchmark.analysis"), 1e-3);
+        print("all gaps over the range, ms", "in the 50", us.get("TargetBenchmark.clearances"), 1e-3);
+        us.forEach((name, of) -> {
+            if (name.startsWith("ClearanceBenchmark")) {
+                print(name.replaceAll(".*\\.", "") + ", ms", name.contains("first") ? "200" : "2000", of, 1);
+            }
+        });
+        System.out.println();
+        System.out.println("the same pose by a general-purpose solver (Levenberg–Marquardt, begun from the pose before), times as long:");
+        Map<String, Double> general = us.getOrDefault("GeneralBenchmark.general", Map.of());
+        Map<String, Double> ours = us.getOrDefault("GeneralBenchmark.ours", Map.of());
+        general.forEach((vehicle, t) -> System.out.printf(Locale.ROOT, "  %-44s %8.1f µs  against %6.2f µs   %6.0f ×%n", vehicle.toLowerCase(Locale.ROOT).replace('_', '-'), t, ours.get(vehicle), t / ours.get(vehicle)));
+        for (String line : args) {
+            System.out.println(line);
+        }
+    }
+
+    private static void print(String what, String aim, Map<String, Double> us, double scale) {
+        List<String> cells = new ArrayList<>();
+        if (us == null) {
+            return;
+        }
+        if (us.containsKey("")) {
+            cells.add(figure(us.get("") * scale));
+        }
+        for (DemoJob d : DemoJob.values()) {
+            if (us.containsKey(d.name())) {
+                cells.add(d.file() + " " + figure(us.get(d.name()) * scale));
+            }
+        }
+        System.out.printf(Locale.ROOT, "%-30s aim %-10s %s%n", what, aim, String.join(", ", cells));
+    }
+
+    private static String figure(double v) {
+        return String.format(Locale.ROOT, v < 10 ? "%.2f" : "%.0f", v);
+    }
+}
