@@ -92,6 +92,16 @@ final class AppWindow implements AutoCloseable {
         return robot.lookup(id).queryAs(Label.class).getText();
     }
 
+    /** Whether a label within a pane holds a text; looked at while nothing else changes what is looked at. */
+    static boolean says(FxRobot robot, String pane, String text) {
+        return WaitForAsyncUtils.waitFor(WaitForAsyncUtils.asyncFx(() -> robot.lookup(pane + " .label").queryAllAs(Label.class).stream().anyMatch(l -> l.getText().contains(text))));
+    }
+
+    static void untilSays(FxRobot robot, String pane, String text) {
+        until(() -> says(robot, pane, text));
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
     static void press(FxRobot robot, String id) {
         robot.interact(() -> robot.lookup(id).queryAs(ButtonBase.class).fire());
         WaitForAsyncUtils.waitForFxEvents();

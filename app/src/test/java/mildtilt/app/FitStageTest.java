@@ -57,15 +57,6 @@ class FitStageTest {
         robot.interact(app::close);
     }
 
-    private boolean says(FxRobot robot, String pane, String text) {
-        return robot.lookup(pane + " .label").queryAllAs(Label.class).stream().anyMatch(l -> l.getText().contains(text));
-    }
-
-    private void untilSays(FxRobot robot, String pane, String text) {
-        AppWindow.until(() -> says(robot, pane, text));
-        WaitForAsyncUtils.waitForFxEvents();
-    }
-
     private void sheet(FxRobot robot, FitSheet s) {
         robot.interact(() -> app.bench.fitSheetProperty().set(s));
         WaitForAsyncUtils.waitForFxEvents();
@@ -148,7 +139,7 @@ class FitStageTest {
         pick(robot, "#fit-round", "Run-out");
         for (int i = 0; i < 8; i++) {
             int step = i + 1;
-            AppWindow.until(() -> says(robot, "#fit-measure", "Step " + step + " of 8") && app.text(robot, "#fit-figure").endsWith("mm"));
+            AppWindow.until(() -> AppWindow.says(robot, "#fit-measure", "Step " + step + " of 8") && app.text(robot, "#fit-figure").endsWith("mm"));
             assertThat(trial().sheet().runOuts()).isEmpty();
             AppWindow.press(robot, "#fit-take");
         }
@@ -167,31 +158,31 @@ class FitStageTest {
     @Test
     void theCauseIsFoundPutRightAndWrittenDown(FxRobot robot) {
         sheet(robot, FitSheet.DIAGNOSIS);
-        untilSays(robot, "#fit-diagnosis", "These readings fit the rack 3.");
-        assertThat(says(robot, "#fit-diagnosis", "Raise the rack by 3.")).isTrue();
-        assertThat(says(robot, "#fit-diagnosis", "turns of its body")).isTrue();
+        AppWindow.untilSays(robot, "#fit-diagnosis", "These readings fit the rack 3.");
+        assertThat(AppWindow.says(robot, "#fit-diagnosis", "Raise the rack by 3.")).isTrue();
+        assertThat(AppWindow.says(robot, "#fit-diagnosis", "turns of its body")).isTrue();
         sheet(robot, FitSheet.WALL);
-        untilSays(robot, "#fit-wall-sheet", "of toe change over the normal travel (shaded), where no more than 0.50° is wanted");
+        AppWindow.untilSays(robot, "#fit-wall-sheet", "of toe change over the normal travel (shaded), where no more than 0.50° is wanted");
         sheet(robot, FitSheet.RUN_OUT);
-        untilSays(robot, "#fit-run-out-sheet", "Lower shaft: bent.");
+        AppWindow.untilSays(robot, "#fit-run-out-sheet", "Lower shaft: bent.");
         sheet(robot, FitSheet.TRIALS);
-        untilSays(robot, "#fit-trials", "Planned against measured");
+        AppWindow.untilSays(robot, "#fit-trials", "Planned against measured");
         pick(robot, "#fit-trial", "First roll-out");
         sheet(robot, FitSheet.PLATES);
-        untilSays(robot, "#fit-plates-sheet", "First roll-out");
+        AppWindow.untilSays(robot, "#fit-plates-sheet", "First roll-out");
         sheet(robot, FitSheet.DIAGNOSIS);
-        untilSays(robot, "#fit-diagnosis", "These readings fit left and right steering arms swapped.");
+        AppWindow.untilSays(robot, "#fit-diagnosis", "These readings fit left and right steering arms swapped.");
         sheet(robot, FitSheet.TRIALS);
         pick(robot, "#fit-trial", "Arms changed over");
         sheet(robot, FitSheet.DIAGNOSIS);
-        untilSays(robot, "#fit-diagnosis", "These readings fit the rack 3.");
+        AppWindow.untilSays(robot, "#fit-diagnosis", "These readings fit the rack 3.");
         double before = ((RackAndPinion) app.bench.job().axle().orElseThrow().gear()).centre().z();
         AppWindow.press(robot, "#fit-take-built");
         assertThat(((RackAndPinion) app.bench.job().axle().orElseThrow().gear()).centre().z()).isBetween(before - 3.5, before - 2.7);
         assertThat(app.bench.job().changes().getLast().why()).startsWith("The readings of Arms changed over fit the rack");
         app.settle();
         sheet(robot, FitSheet.LOG);
-        untilSays(robot, "#fit-log", "Bump steer, normal travel");
+        AppWindow.untilSays(robot, "#fit-log", "Bump steer, normal travel");
         int last = app.bench.job().changes().size() - 1;
         AppWindow.type(robot, "#log-why-" + last, "no room for shims");
         assertThat(app.bench.job().changes()).hasSize(last + 1);
@@ -205,16 +196,16 @@ class FitStageTest {
     @Test
     void theInspectionIsTickedWithWhoAndWhenAndABatchKeepsItsOwnReadings(FxRobot robot) throws Exception {
         sheet(robot, FitSheet.INSPECTION);
-        untilSays(robot, "#fit-inspection", "builder's record, not an approval");
-        assertThat(says(robot, "#fit-inspection", "1 item was found not fine: not to be driven.")).isTrue();
+        AppWindow.untilSays(robot, "#fit-inspection", "builder's record, not an approval");
+        assertThat(AppWindow.says(robot, "#fit-inspection", "1 item was found not fine: not to be driven.")).isTrue();
         AppWindow.type(robot, "#inspection-who", "foreman");
         AppWindow.press(robot, "#inspect-fine-hoses");
-        untilSays(robot, "#fit-inspection", "2026-11-24, foreman");
-        assertThat(says(robot, "#fit-inspection", "found not fine")).isFalse();
+        AppWindow.untilSays(robot, "#fit-inspection", "2026-11-24, foreman");
+        assertThat(AppWindow.says(robot, "#fit-inspection", "found not fine")).isFalse();
         AppWindow.type(robot, "#inspection-own", "Winch cable");
-        untilSays(robot, "#fit-inspection", "Winch cable");
+        AppWindow.untilSays(robot, "#fit-inspection", "Winch cable");
         AppWindow.type(robot, "#inspection-driven", "2026-11-30");
-        untilSays(robot, "#fit-inspection", "First driven on 2026-11-30");
+        AppWindow.untilSays(robot, "#fit-inspection", "First driven on 2026-11-30");
         app.chosen = AppWindow.temporary().resolve("sheet.pdf");
         AppWindow.press(robot, "#inspection-pdf");
         AppWindow.until(() -> Files.exists(app.chosen));
@@ -225,8 +216,8 @@ class FitStageTest {
         AppWindow.press(robot, "#fit-begin-trial");
         assertThat(app.bench.job().log().vehicle("carrier 2").orElseThrow().trials()).hasSize(1);
         sheet(robot, FitSheet.INSPECTION);
-        untilSays(robot, "#fit-inspection", "Inspection: carrier 2");
-        assertThat(says(robot, "#fit-inspection", "Not driven yet.")).isTrue();
+        AppWindow.untilSays(robot, "#fit-inspection", "Inspection: carrier 2");
+        assertThat(AppWindow.says(robot, "#fit-inspection", "Not driven yet.")).isTrue();
         // Two may not be called alike.
         sheet(robot, FitSheet.TRIALS);
         Job before = app.bench.job();
@@ -238,7 +229,7 @@ class FitStageTest {
     @Test
     void aPhotoIsCopiedBesideASavedJobAndGoesAlong(FxRobot robot) throws Exception {
         sheet(robot, FitSheet.TRIALS);
-        untilSays(robot, "#fit-trials", "Photos are copied beside the job");
+        AppWindow.untilSays(robot, "#fit-trials", "Photos are copied beside the job");
         AppWindow.press(robot, "#fit-add-photo");
         assertThat(app.text(robot, "#message")).contains("Save the job first");
         Path folder = AppWindow.temporary();
@@ -295,6 +286,6 @@ class FitStageTest {
         List<Node> panes = List.copyOf(robot.lookup("#fit-inspection").queryAll());
         assertThat(panes).isNotEmpty();
         sheet(robot, FitSheet.INSPECTION);
-        untilSays(robot, "#fit-inspection", "Brake hoses and lines");
+        AppWindow.untilSays(robot, "#fit-inspection", "Brake hoses and lines");
     }
 }

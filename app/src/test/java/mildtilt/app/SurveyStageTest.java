@@ -44,12 +44,11 @@ class SurveyStageTest {
     }
 
     private boolean says(FxRobot robot, String text) {
-        return robot.lookup("#survey-pane .label").queryAllAs(Label.class).stream().anyMatch(l -> l.getText().contains(text));
+        return AppWindow.says(robot, "#survey-pane", text);
     }
 
     private void untilSays(FxRobot robot, String text) {
-        AppWindow.until(() -> says(robot, text));
-        WaitForAsyncUtils.waitForFxEvents();
+        AppWindow.untilSays(robot, "#survey-pane", text);
     }
 
     @Test
@@ -128,8 +127,10 @@ class SurveyStageTest {
             app.bench.stageProperty().set(WorkStage.SURVEY);
             app.bench.sideTabProperty().set(SideTab.SURE);
         });
-        AppWindow.until(() -> robot.lookup("#sure-pane .label").queryAllAs(Label.class).stream().anyMatch(l -> l.getText().startsWith("1. ")));
-        assertThat(robot.lookup("#sure-pane .label").queryAllAs(Label.class)).anyMatch(l -> l.getText().startsWith("Caster, left\n")).anyMatch(l -> l.getText().contains("→ ±"));
+        for (String text : new String[] {"1. ", "Caster, left\n", "→ ±"}) {
+            AppWindow.untilSays(robot, "#sure-pane", text);
+        }
+        AppWindow.until(() -> !AppWindow.says(robot, "#sure-pane", "times so far"));
         assertThat(AppWindow.cutOff(robot.lookup("#sure-pane").query())).isEmpty();
         // A better tape makes everything surer; what it is told of is the job as it stands.
         AppWindow.type(robot, "#sure-point", "0.2");

@@ -44,6 +44,7 @@ final class FitDesk {
         bench.stageProperty().addListener((_, _, _) -> ask());
         vehicle.addListener((_, _, _) -> ask());
         trial.addListener((_, _, _) -> ask());
+        ask();
     }
 
     ReadOnlyObjectProperty<Optional<Told>> toldProperty() {

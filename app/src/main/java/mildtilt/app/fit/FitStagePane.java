@@ -14,6 +14,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.stage.Window;
+import mildtilt.app.look.Lazily;
 import mildtilt.app.workbench.FitSheet;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.job.Built;
@@ -61,7 +62,7 @@ public final class FitStagePane extends HBox implements AutoCloseable {
             });
             bench.fitSheetProperty().addListener((_, _, now) -> b.setSelected(now == s));
             rail.getChildren().add(b);
-            Region pane = switch (s) {
+            Lazily.put(sheets, visibleProperty().and(bench.fitSheetProperty().isEqualTo(s)), () -> switch (s) {
                 case BENCH -> measuring(bench, desk, files, vehicle);
                 case TRIALS -> new TrialsPane(bench, desk, () -> files.photo().ifPresent(p -> TrialsPane.added(desk, p)));
                 case WALL -> new WallPane(bench, desk);
@@ -70,9 +71,7 @@ public final class FitStagePane extends HBox implements AutoCloseable {
                 case DIAGNOSIS -> new DiagnosisPane(bench, desk);
                 case LOG -> new LogPane(bench, desk);
                 case INSPECTION -> new InspectionPane(bench, desk, () -> files.inspection(desk.vehicle()));
-            };
-            pane.visibleProperty().bind(visibleProperty().and(bench.fitSheetProperty().isEqualTo(s)));
-            sheets.getChildren().add(pane);
+            });
         }
         getChildren().addAll(rail, sheets);
     }

@@ -110,6 +110,8 @@ final class MeasurePane extends VBox {
         desk.trialProperty().addListener((_, _, _) -> go(firstOpen()));
         bench.stageProperty().addListener((_, before, now) -> entered(before, now));
         bench.fitSheetProperty().addListener((_, _, _) -> watch());
+        // Made when the stage is first entered: what was looked at till then is put back after.
+        entered(WorkStage.COLUMN, bench.stageProperty().get());
         refresh();
     }
 

@@ -5,9 +5,9 @@ import java.util.Locale;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import mildtilt.app.look.Lazily;
 import mildtilt.app.workbench.MakeSheet;
 import mildtilt.app.workbench.Workbench;
 
@@ -49,7 +49,7 @@ public final class MakeStagePane extends HBox {
             });
             bench.makeSheetProperty().addListener((_, _, now) -> b.setSelected(now == s));
             rail.getChildren().add(b);
-            Region pane = switch (s) {
+            Lazily.put(sheets, visibleProperty().and(bench.makeSheetProperty().isEqualTo(s)), () -> switch (s) {
                 case CUT_LIST -> new CutListPane(bench, desk);
                 case RODS -> new RodsPane(bench, desk);
                 case FITS -> new FitsPane(bench, desk);
@@ -59,9 +59,7 @@ public final class MakeStagePane extends HBox {
                 case BUYING -> new BuyingPane(bench, desk);
                 case HEAT -> new HeatPane(bench, desk);
                 case PAPERS -> new PaperPane(bench, desk, clock, saving);
-            };
-            pane.visibleProperty().bind(visibleProperty().and(bench.makeSheetProperty().isEqualTo(s)));
-            sheets.getChildren().add(pane);
+            });
         }
         getChildren().addAll(rail, sheets);
     }

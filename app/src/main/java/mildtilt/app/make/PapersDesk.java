@@ -25,6 +25,7 @@ public final class PapersDesk {
         beside = new Beside<>(p -> papers.set(Optional.of(p)), problem -> bench.refuse("The papers could not be worked out: " + problem.getMessage()));
         bench.workedProperty().addListener((_, _, _) -> ask());
         bench.stageProperty().addListener((_, _, _) -> ask());
+        ask();
     }
 
     public ReadOnlyObjectProperty<Optional<Papers>> papersProperty() {

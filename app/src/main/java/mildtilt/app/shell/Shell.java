@@ -43,6 +43,7 @@ import mildtilt.app.linkage.VariantsPane;
 import mildtilt.app.linkage.VariantsTable;
 import mildtilt.app.linkage.WorkOutPane;
 import mildtilt.app.look.Choices;
+import mildtilt.app.look.Lazily;
 import mildtilt.app.make.MakeStagePane;
 import mildtilt.app.notes.NotesPane;
 import mildtilt.app.piece.PiecePane;
@@ -69,7 +70,7 @@ public final class Shell {
     private final Workbench bench;
     private final Documents documents;
     private final BayPane bay;
-    private final FitStagePane fitting;
+    private Optional<FitStagePane> fitting = Optional.empty();
     private final Walk walk;
     private final BooleanProperty starting = new SimpleBooleanProperty();
     private final ObjectProperty<Theme> theme = new SimpleObjectProperty<>(Theme.LIGHT);
@@ -80,9 +81,6 @@ public final class Shell {
         documents = new Documents(bench, recovery, own, recent, prompt, clock);
         bay = new BayPane(bench);
         walk = new Walk(bench);
-        MakeStagePane making = new MakeStagePane(bench, clock, documents.papers(window));
-        fitting = new FitStagePane(bench, clock, documents.fitFiles(window), new VehicleView(bench));
-        VariantsTable variants = new VariantsTable(bench);
         UnrolledStrip unrolled = new UnrolledStrip(bench);
         unrolled.visibleProperty().bind(Bindings.createBooleanBinding(
                 () -> bench.stageProperty().get() == WorkStage.COLUMN && bench.job().column().isPresent(), bench.stageProperty(), bench.jobProperty()));
@@ -90,15 +88,19 @@ public final class Shell {
         VBox views = new VBox(bay, unrolled);
         VBox.setVgrow(bay, Priority.ALWAYS);
         views.setMinSize(0, 0);
-        StackPane middle = new StackPane(views, variants, making, fitting);
+        StackPane middle = new StackPane(views);
         middle.setMinSize(0, 0);
         BooleanBinding comparing = bench.stageProperty().isEqualTo(WorkStage.LINKAGE)
                 .and(bench.sideTabProperty().isEqualTo(SideTab.VARIANTS));
-        variants.visibleProperty().bind(comparing);
+        Lazily.put(middle, comparing, () -> new VariantsTable(bench));
+        Lazily.put(middle, bench.stageProperty().isEqualTo(WorkStage.MAKE), () -> new MakeStagePane(bench, clock, documents.papers(window)));
+        Lazily.put(middle, bench.stageProperty().isEqualTo(WorkStage.FIT), () -> {
+            FitStagePane fit = new FitStagePane(bench, clock, documents.fitFiles(window), new VehicleView(bench));
+            fitting = Optional.of(fit);
+            return fit;
+        });
         BooleanBinding ownSheets = Bindings.createBooleanBinding(() -> bench.stageProperty().get().ownSheets(), bench.stageProperty());
         views.visibleProperty().bind(ownSheets.not().and(comparing.not()));
-        fitting.visibleProperty().bind(bench.stageProperty().isEqualTo(WorkStage.FIT));
-        making.visibleProperty().bind(bench.stageProperty().isEqualTo(WorkStage.MAKE));
 
         Commands commands = new Commands(window, bench, documents, bay, theme, () -> starting.set(true));
         PiecePane piece = new PiecePane(bench);
@@ -121,14 +123,7 @@ public final class Shell {
         train.managedProperty().bind(train.visibleProperty());
         middle.visibleProperty().bind(starting.not());
         StackPane centre = new StackPane(middle);
-        // Its pictures need every demo: it is made when it is first asked for.
-        starting.addListener((_, _, on) -> {
-            if (on && centre.getChildren().size() == 1) {
-                StartPane start = new StartPane(bench, begin());
-                start.visibleProperty().bind(starting);
-                centre.getChildren().add(start);
-            }
-        });
+        Lazily.put(centre, starting, () -> new StartPane(bench, begin()));
         BorderPane root = new BorderPane(centre);
         root.setTop(new VBox(bar(commands.menuBar()), train));
         root.setRight(side);
@@ -202,7 +197,7 @@ public final class Shell {
 
     /** Lets go of the instruments. */
     public void close() {
-        fitting.close();
+        fitting.ifPresent(FitStagePane::close);
     }
 
     public Documents documents() {
@@ -265,7 +260,7 @@ public final class Shell {
         StackPane panes = new StackPane();
         panes.setMinSize(0, 0);
         for (SideTab t : SideTab.values()) {
-            Region pane = switch (t) {
+            Lazily.put(panes, bench.sideTabProperty().isEqualTo(t), () -> switch (t) {
                 case NOTES -> new NotesPane(bench);
                 case MEASURED -> new SurveyPane(bench, () -> documents.openPoints(window));
                 case SURE -> new SurePane(bench);
@@ -279,9 +274,7 @@ public final class Shell {
                 case GAPS -> new GapsPane(bench);
                 case ROUTE -> new RoutePane(bench);
                 case RULES -> new RulesPane(bench, () -> documents.saveRules(window), () -> documents.openRules(window));
-            };
-            pane.visibleProperty().bind(bench.sideTabProperty().isEqualTo(t));
-            panes.getChildren().add(pane);
+            });
         }
         return panes;
     }

@@ -52,6 +52,7 @@ public final class SurePane extends FormPane {
     public SurePane(Workbench bench) {
         super(bench, "sure-pane");
         Stream.<ObservableValue<?>>of(bench.workedProperty(), bench.stageProperty(), bench.sideTabProperty()).forEach(o -> o.addListener((_, _, _) -> ask()));
+        ask();
         refresh();
     }
 
