@@ -160,7 +160,7 @@ class ClearanceStageTest {
                 .anyMatch(t -> t.contains("arms 30.0 mm"));
         // The remedy that sets the stops takes the foul away.
         robot.interact(() -> app.bench.sideTabProperty().set(SideTab.NOTES));
-        app.settle();
+        app.settleWhole();
         AppWindow.press(robot, "#finding-0-remedy-0");
         app.settle();
         assertThat(job().axle().orElseThrow().left().limits().stopInner().orElseThrow()).isLessThan(24);
@@ -207,7 +207,8 @@ class ClearanceStageTest {
         AppWindow.press(robot, "#run-route");
         AppWindow.until(() -> robot.lookup("#routes .finding-what").tryQuery().isPresent());
         assertThat(robot.lookup("#routes .finding-what").queryAs(Label.class).getText()).contains("no way within these limits");
-        assertThat(app.bench.ghost()).as("the nearest miss").isPresent();
+        // The nearest miss is shown, in the same breath as it is told.
+        AppWindow.until(() -> app.bench.ghost().isPresent());
         robot.interact(() -> robot.lookup("#route-tilt").queryAs(CheckBox.class).fire());
         AppWindow.type(robot, "#route-gap", "-3");
         assertThat(app.text(robot, "#message")).contains("can't be negative");

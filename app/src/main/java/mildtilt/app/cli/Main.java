@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.io.PrintWriter;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -63,6 +64,10 @@ public final class Main implements Callable<Integer> {
 
     @Override
     public Integer call() {
+        if (file.filter(f -> !Files.exists(f)).isPresent()) {
+            System.err.println("\"" + file.get() + "\" is neither a command nor a job file that is there. Try --help.");
+            return BAD_INPUT;
+        }
         MildTilt.run(new MildTilt.Start(MildTilt::empty, file, Optional.empty()));
         return 0;
     }

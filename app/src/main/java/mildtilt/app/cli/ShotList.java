@@ -211,6 +211,9 @@ final class ShotList {
     }
 
     private static void press(Running running, String id) {
+        // What was only now shown for the first time is found once it is laid out.
+        running.window().getScene().getRoot().applyCss();
+        running.window().getScene().getRoot().layout();
         Node node = running.window().getScene().lookup(id);
         if (node instanceof ButtonBase b) {
             b.fire();

@@ -19,6 +19,8 @@ public final class Lazily {
             if (seen.get() && !made[0]) {
                 made[0] = true;
                 Region pane = make.get();
+                // It becomes visible as it would if it had been there: some panes fill themselves then.
+                pane.setVisible(false);
                 pane.visibleProperty().bind(seen);
                 into.getChildren().add(pane);
             }
