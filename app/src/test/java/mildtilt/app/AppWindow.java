@@ -70,7 +70,7 @@ final class AppWindow implements AutoCloseable {
 
     /** Waits until the background has worked out the job as it stands, with what each remedy would do. */
     void settleWhole() {
-        until(() -> bench.workedProperty().get().map(w -> w.now().job() == bench.job() && (w.whole() || bench.dragging())).orElse(false));
+        until(() -> bench.workedProperty().get().map(w -> w.now().job() == bench.job() && (w.whole() || bench.dragging() || !bench.notesSeen())).orElse(false));
         WaitForAsyncUtils.waitForFxEvents();
     }
 

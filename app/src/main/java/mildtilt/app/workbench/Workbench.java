@@ -96,6 +96,8 @@ public final class Workbench implements AutoCloseable {
                 sideTab.set(SideTab.NOTES);
             }
         });
+        sideTab.addListener((_, _, _) -> notesShown());
+        stage.addListener((_, _, _) -> notesShown());
         requestAnalysis();
         runner.later(JobReader::prepare);
     }
@@ -423,7 +425,18 @@ public final class Workbench implements AutoCloseable {
     }
 
     private void requestAnalysis() {
-        runner.request(job(), before(), catalogue.get(), dragStart.isEmpty());
+        runner.request(job(), before(), catalogue.get(), dragStart.isEmpty() && notesSeen());
+    }
+
+    /** Whether what each remedy would do is to be seen: it takes many times as long as all else, and is not worked out for nobody. */
+    public boolean notesSeen() {
+        return sideTab.get() == SideTab.NOTES && stage.get() != WorkStage.FIT;
+    }
+
+    private void notesShown() {
+        if (notesSeen() && worked.get().filter(w -> !w.whole()).isPresent()) {
+            requestAnalysis();
+        }
     }
 
     /** Moves the hands, no further than the gear and the travel allow. */
