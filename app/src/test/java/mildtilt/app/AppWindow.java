@@ -5,6 +5,7 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneOffset;
+import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
@@ -146,6 +147,23 @@ final class AppWindow implements AutoCloseable {
                 .filter(l -> l.lookupAll(".text").stream().filter(Text.class::isInstance).map(Text.class::cast)
                         .anyMatch(t -> t.getText().endsWith("…") && !l.getText().endsWith("…") || t.getText().endsWith("...")))
                 .map(Labeled::getText);
+    }
+
+    /** A label whose text just changed shows it after the next layout: what is still cut off then, and a moment later, is cut off. */
+    void nothingIsCutOff(String where) {
+        for (int i = 0; i < 20 && !cutOffNow().isEmpty(); i++) {
+            WaitForAsyncUtils.sleep(100, TimeUnit.MILLISECONDS);
+        }
+        if (!cutOffNow().isEmpty()) {
+            throw new AssertionError(where + ", cut off: " + cutOffNow());
+        }
+    }
+
+    private List<String> cutOffNow() {
+        return WaitForAsyncUtils.waitFor(WaitForAsyncUtils.asyncFx(() -> {
+            stage.getScene().getRoot().layout();
+            return cutOff(stage.getScene().getRoot()).toList();
+        }));
     }
 
     static boolean shownInTree(Node node) {

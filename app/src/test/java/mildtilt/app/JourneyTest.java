@@ -232,9 +232,7 @@ class JourneyTest {
             for (WorkStage stage : WorkStage.values()) {
                 robot.interact(() -> app.bench.stageProperty().set(stage));
                 robot.sleep(150);
-                // A label whose text just changed shows it after the next layout.
-                robot.interact(() -> app.stage.getScene().getRoot().layout());
-                assertThat(AppWindow.cutOff(app.stage.getScene().getRoot())).as(stage + " at " + size[0]).isEmpty();
+                app.nothingIsCutOff(stage + " at " + size[0]);
                 if (stage == WorkStage.COLUMN) {
                     everyElementsSizesCanBeRead(robot);
                 }

@@ -87,7 +87,7 @@ class ColumnPartsTest {
     }
 
     /** Any column comes back from its file as it was, is worked out without a figure that is none, and every remedy applies. */
-    @RepeatedTest(12)
+    @RepeatedTest(8)
     void anyColumnIsKeptAndJudgedWhole(RepetitionInfo rep) throws Exception {
         Column c = new RandomColumns(rep.getCurrentRepetition()).next();
         Job job = DEMO.withColumn(c);

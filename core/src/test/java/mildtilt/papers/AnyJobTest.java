@@ -88,7 +88,7 @@ class AnyJobTest {
         double[] wild = {0, -1, 1e-3, 0.5, 1, 7, 90, 1000, 99_999};
         int made = 0;
         int refused = 0;
-        for (int n = 0; n < 150; n++) {
+        for (int n = 0; n < 80; n++) {
             JsonNode root = new JsonMapper().readTree(JobWriter.write(full));
             List<Runnable> changes = new ArrayList<>();
             numbers(root.get("making"), random, wild, changes);
@@ -104,8 +104,8 @@ class AnyJobTest {
                 refused++;
             }
         }
-        assertThat(made).isGreaterThan(20);
-        assertThat(refused).isGreaterThan(20);
+        assertThat(made).isGreaterThan(10);
+        assertThat(refused).isGreaterThan(10);
     }
 
     private static void numbers(JsonNode node, Random random, double[] wild, List<Runnable> changes) {
