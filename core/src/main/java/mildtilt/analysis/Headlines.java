@@ -67,9 +67,7 @@ public record Headlines(Map<Headline, Double> values) {
     public static Optional<Headlines> of(Job job) {
         try {
             SteeringTrain train = new SteeringTrain(job);
-            Optional<SteerFigures> steer = SteerSweep.of(train, job, Grid.USUAL);
-            return Optional.of(of(train.column(), steer, TravelMap.of(train, job, Grid.USUAL),
-                    steer.flatMap(s -> ArmMatch.of(train, job, s)), Clearances.of(job, train)));
+            return Optional.of(of(train, job, SteerSweep.of(train, job, Grid.USUAL), Grid.USUAL, true));
         } catch (ImpossibleGeometryException e) {
             return Optional.empty();
         }
@@ -85,8 +83,11 @@ public record Headlines(Map<Headline, Double> values) {
         if (job.axle().isPresent() && steer.isEmpty()) {
             return Optional.empty();
         }
-        return Optional.of(of(train.column(), steer, TravelMap.of(train, job, QUICK), steer.flatMap(s -> ArmMatch.of(train, job, s)),
-                gaps ? Clearances.of(job, train) : Optional.empty()));
+        return Optional.of(of(train, job, steer, QUICK, gaps));
+    }
+
+    private static Headlines of(SteeringTrain train, Job job, Optional<SteerFigures> steer, Grid grid, boolean gaps) {
+        return of(train.column(), steer, TravelMap.of(train, job, grid), steer.flatMap(s -> ArmMatch.of(train, job, s)), gaps ? Clearances.of(job, train) : Optional.empty());
     }
 
     static Headlines of(Optional<ColumnTrain> column, Optional<SteerFigures> steer, Optional<TravelMap> map, Optional<ArmMatch> match,

@@ -1,7 +1,6 @@
 package mildtilt.format;
 
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
@@ -40,14 +39,14 @@ public final class FitFiles {
                 FitTables.of(b.name(), TrialFigures.of(t, job)).forEach(x -> add(tables, x));
                 Diagnosis.of(t.sheet(), t.plan()).ifPresent(d -> add(tables, CauseTable.of(b.name() + ", " + t.sheet().name(), d, t.plan())));
             }
-            written.add(put(folder.resolve(SafeName.of("inspection-" + b.name(), taken) + ".pdf"), InspectionPdf.write(b, now, unit, date, file)));
-            written.add(csv(folder, SafeName.of("inspection-list-" + b.name(), taken), FitTables.inspection(b, now)));
+            written.add(PapersFiles.put(folder.resolve(SafeName.of("inspection-" + b.name(), taken) + ".pdf"), InspectionPdf.write(b, now, unit, date, file)));
+            written.add(PapersFiles.csv(folder, SafeName.of("inspection-list-" + b.name(), taken), FitTables.inspection(b, now)));
         }
         if (!job.changes().isEmpty()) {
             add(tables, Table.ofChanges(job));
         }
         for (Table t : tables.values()) {
-            written.add(csv(folder, t.file(), t));
+            written.add(PapersFiles.csv(folder, t.file(), t));
         }
         return written;
     }
@@ -58,14 +57,5 @@ public final class FitFiles {
             rows.addAll(b.rows());
             return new Table(a.file(), a.title(), a.keys(), a.heads(), rows);
         });
-    }
-
-    private static Path csv(Path folder, String name, Table t) throws IOException {
-        return put(folder.resolve(name + ".csv"), CsvFiles.table(t).getBytes(StandardCharsets.UTF_8));
-    }
-
-    private static Path put(Path file, byte[] bytes) throws IOException {
-        JobFile.replace(file, bytes);
-        return file;
     }
 }

@@ -33,17 +33,10 @@ final class LogJson {
     static ObjectNode write(FitLog log) {
         ObjectNode o = JobWriter.object();
         if (!log.tolerances().equals(Tolerances.USUAL)) {
-            Tolerances t = log.tolerances();
             ObjectNode n = o.putObject("tolerances");
-            JobWriter.number(n, "joint_deg", t.jointDeg());
-            JobWriter.number(n, "length_mm", t.length());
-            JobWriter.number(n, "lock_deg", t.lockDeg());
-            JobWriter.number(n, "gap_mm", t.gap());
-            JobWriter.number(n, "toe_deg", t.toeDeg());
-            JobWriter.number(n, "turns", t.turns());
-            JobWriter.number(n, "centre_deg", t.centreDeg());
-            JobWriter.number(n, "play_mm", t.play());
-            JobWriter.number(n, "return_deg", t.returnDeg());
+            for (Tolerances.Kind k : Tolerances.Kind.values()) {
+                JobWriter.number(n, key(k), log.tolerances().of(k));
+            }
         }
         ArrayNode vehicles = o.putArray("vehicles");
         for (Built b : log.vehicles()) {
@@ -143,22 +136,22 @@ final class LogJson {
     }
 
     static FitLog read(JsonNode o, Function<JsonNode, Job> plan) {
-        Tolerances usual = Tolerances.USUAL;
-        JsonNode t = o.path("tolerances");
-        Tolerances tolerances = JobReader.at("tolerances", () -> new Tolerances(JobReader.number(t, "joint_deg", usual.jointDeg()), JobReader.number(t, "length_mm", usual.length()),
-                JobReader.number(t, "lock_deg", usual.lockDeg()), JobReader.number(t, "gap_mm", usual.gap()), JobReader.number(t, "toe_deg", usual.toeDeg()), JobReader.number(t, "turns", usual.turns()),
-                JobReader.number(t, "centre_deg", usual.centreDeg()), JobReader.number(t, "play_mm", usual.play()), JobReader.number(t, "return_deg", usual.returnDeg())));
-        List<Built> vehicles = all(o, "vehicles", v -> new Built(v.path("name").asText(), all(v, "trials", x -> trial(x, plan)),
+        Tolerances tolerances = JobReader.at("tolerances", () -> tolerances(o.path("tolerances")));
+        List<Built> vehicles = MakingReader.all(o, "vehicles", v -> new Built(v.path("name").asText(), MakingReader.all(v, "trials", x -> trial(x, plan)),
                 JobReader.optional(v, "inspection").map(i -> JobReader.at("inspection", () -> inspection(i))).orElse(Inspection.NONE)));
         return new FitLog(vehicles, tolerances);
     }
 
-    private static <T> List<T> all(JsonNode o, String key, Function<JsonNode, T> read) {
-        List<T> all = new ArrayList<>();
-        for (JsonNode n : o.path(key)) {
-            all.add(JobReader.at(key + " number " + (all.size() + 1), () -> read.apply(n)));
+    private static Tolerances tolerances(JsonNode o) {
+        Tolerances all = Tolerances.USUAL;
+        for (Tolerances.Kind k : Tolerances.Kind.values()) {
+            all = all.with(k, JobReader.number(o, key(k), all.of(k)));
         }
         return all;
+    }
+
+    private static String key(Tolerances.Kind k) {
+        return k.name().toLowerCase(Locale.ROOT);
     }
 
     private static Trial trial(JsonNode o, Function<JsonNode, Job> plan) {
@@ -174,7 +167,7 @@ final class LogJson {
             return p;
         });
         return new Trial(new TrialSheet(o.path("name").asText(), MakingReader.moment(o.path("at").asText()), o.path("by").asText(""), o.path("changed").asText(""), setup,
-                all(o, "readings", LogJson::reading), photos, o.path("remarks").asText("")), then);
+                MakingReader.all(o, "readings", LogJson::reading), photos, o.path("remarks").asText("")), then);
     }
 
     private static TrialReading reading(JsonNode o) {

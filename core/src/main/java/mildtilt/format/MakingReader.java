@@ -45,7 +45,8 @@ final class MakingReader {
                 all(o, "welds", MakingReader::weld));
     }
 
-    private static <T> List<T> all(JsonNode o, String key, Function<JsonNode, T> part) {
+    /** Every part of an array; what is wrong with one says which it is. */
+    static <T> List<T> all(JsonNode o, String key, Function<JsonNode, T> part) {
         List<T> all = new ArrayList<>();
         for (JsonNode n : o.path(key)) {
             all.add(JobReader.at(key + " number " + (all.size() + 1), () -> part.apply(n)));

@@ -37,7 +37,7 @@ public final class PapersFiles {
         Files.createDirectories(folder);
         List<Path> written = new ArrayList<>();
         for (Table t : papers.tables()) {
-            written.add(put(folder.resolve(t.file() + ".csv"), CsvFiles.table(t).getBytes(StandardCharsets.UTF_8)));
+            written.add(csv(folder, t.file(), t));
         }
         return written;
     }
@@ -66,7 +66,11 @@ public final class PapersFiles {
         return written;
     }
 
-    private static Path put(Path file, byte[] bytes) throws IOException {
+    static Path csv(Path folder, String name, Table t) throws IOException {
+        return put(folder.resolve(name + ".csv"), CsvFiles.table(t).getBytes(StandardCharsets.UTF_8));
+    }
+
+    static Path put(Path file, byte[] bytes) throws IOException {
         JobFile.replace(file, bytes);
         return file;
     }

@@ -1,84 +1,90 @@
 package mildtilt.trial;
 
+import java.util.EnumMap;
+import java.util.Map;
 import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.measure.Unit;
 
-/**
- * How far what is measured may be from the plan; a builder's own, not a standard.
- *
- * @param jointDeg joint angles
- * @param length shafts and rods, mm
- * @param lockDeg wheels at full lock, and on turn plates
- * @param gap how much less than planned a gap may be, mm
- * @param toeDeg toe over the travel
- * @param turns turns to lock
- * @param centreDeg gear and spokes off the middle
- * @param play at the rim, mm
- * @param returnDeg left over after free return
- */
-public record Tolerances(
-        double jointDeg, double length, double lockDeg, double gap, double toeDeg, double turns, double centreDeg, double play, double returnDeg) {
+/** How far what is measured may be from the plan, each in its unit; a builder's own, not a standard. */
+public record Tolerances(Map<Kind, Double> all) {
 
-    public static final Tolerances USUAL = new Tolerances(1, 1.5, 1, 2, 0.1, 0.1, 5, 15, 10);
+    /** What is alike in how far it may be off. Files know a kind by its name. */
+    public enum Kind {
+        JOINT_DEG("Joint angles", Unit.ANGLE, 1),
+        /** Shafts and rods. */
+        LENGTH_MM("Lengths", Unit.LENGTH, 1.5),
+        /** Wheels at full lock, and on turn plates. */
+        LOCK_DEG("At lock", Unit.ANGLE, 1),
+        /** How much less than planned a gap may be. */
+        GAP_MM("Gaps", Unit.LENGTH, 2),
+        TOE_DEG("Toe over travel", Unit.ANGLE, 0.1),
+        TURNS("Turns to lock", Unit.TURNS, 0.1),
+        /** Gear and spokes off the middle. */
+        CENTRE_DEG("Centre", Unit.ANGLE, 5),
+        /** At the rim. */
+        PLAY_MM("Play", Unit.LENGTH, 15),
+        /** Left over after free return. */
+        RETURN_DEG("Return", Unit.ANGLE, 10);
+
+        private final String label;
+        private final Unit unit;
+        private final double usual;
+
+        Kind(String label, Unit unit, double usual) {
+            this.label = label;
+            this.unit = unit;
+            this.usual = usual;
+        }
+
+        public String label() {
+            return label;
+        }
+
+        public Unit unit() {
+            return unit;
+        }
+    }
+
+    public static final Tolerances USUAL = new Tolerances(Map.of());
 
     /** A scale pulled by hand, N. */
     private static final double PULL = 20;
 
+    /** @param all what is not in it is as usual */
     public Tolerances {
-        for (double t : new double[] {jointDeg, length, lockDeg, gap, toeDeg, turns, centreDeg, play, returnDeg}) {
+        Map<Kind, Double> whole = new EnumMap<>(Kind.class);
+        for (Kind k : Kind.values()) {
+            double t = all.getOrDefault(k, k.usual);
             if (!(t > 0 && t <= 1000)) {
-                throw new ImpossibleGeometryException("A tolerance must be above 0.");
+                throw new ImpossibleGeometryException("A tolerance must be above 0 and no more than 1000.");
             }
+            whole.put(k, t);
         }
+        all = Map.copyOf(whole);
+    }
+
+    public double of(Kind k) {
+        return all.getOrDefault(k, k.usual);
     }
 
     /** How far a figure may be off, in its unit. */
     public double of(Gauge g) {
         return switch (g) {
-            case Gauge.JointAngle _ -> jointDeg;
-            case Gauge.ShaftLength _, Gauge.RodLength _ -> length;
-            case Gauge.LockAngle _ -> lockDeg;
-            case Gauge.Gap _ -> gap;
-            case Gauge.TurnsTo _ -> turns;
-            case Gauge.GearOffCentre _, Gauge.SpokesOffStraight _ -> centreDeg;
+            case Gauge.JointAngle _ -> of(Kind.JOINT_DEG);
+            case Gauge.ShaftLength _, Gauge.RodLength _ -> of(Kind.LENGTH_MM);
+            case Gauge.LockAngle _ -> of(Kind.LOCK_DEG);
+            case Gauge.Gap _ -> of(Kind.GAP_MM);
+            case Gauge.TurnsTo _ -> of(Kind.TURNS);
+            case Gauge.GearOffCentre _, Gauge.SpokesOffStraight _ -> of(Kind.CENTRE_DEG);
             case Gauge.RimForce _ -> PULL;
-            case Gauge.RimPlay _ -> play;
-            case Gauge.FreeReturn _ -> returnDeg;
+            case Gauge.RimPlay _ -> of(Kind.PLAY_MM);
+            case Gauge.FreeReturn _ -> of(Kind.RETURN_DEG);
         };
     }
 
-    public Tolerances withJointDeg(double v) {
-        return new Tolerances(v, length, lockDeg, gap, toeDeg, turns, centreDeg, play, returnDeg);
-    }
-
-    public Tolerances withLength(double v) {
-        return new Tolerances(jointDeg, v, lockDeg, gap, toeDeg, turns, centreDeg, play, returnDeg);
-    }
-
-    public Tolerances withLockDeg(double v) {
-        return new Tolerances(jointDeg, length, v, gap, toeDeg, turns, centreDeg, play, returnDeg);
-    }
-
-    public Tolerances withGap(double v) {
-        return new Tolerances(jointDeg, length, lockDeg, v, toeDeg, turns, centreDeg, play, returnDeg);
-    }
-
-    public Tolerances withToeDeg(double v) {
-        return new Tolerances(jointDeg, length, lockDeg, gap, v, turns, centreDeg, play, returnDeg);
-    }
-
-    public Tolerances withTurns(double v) {
-        return new Tolerances(jointDeg, length, lockDeg, gap, toeDeg, v, centreDeg, play, returnDeg);
-    }
-
-    public Tolerances withCentreDeg(double v) {
-        return new Tolerances(jointDeg, length, lockDeg, gap, toeDeg, turns, v, play, returnDeg);
-    }
-
-    public Tolerances withPlay(double v) {
-        return new Tolerances(jointDeg, length, lockDeg, gap, toeDeg, turns, centreDeg, v, returnDeg);
-    }
-
-    public Tolerances withReturnDeg(double v) {
-        return new Tolerances(jointDeg, length, lockDeg, gap, toeDeg, turns, centreDeg, play, v);
+    public Tolerances with(Kind k, double t) {
+        Map<Kind, Double> changed = new EnumMap<>(all);
+        changed.put(k, t);
+        return new Tolerances(changed);
     }
 }

@@ -49,6 +49,15 @@ class LogFileTest {
 
     private static final Random RANDOM = new Random(31);
 
+    /** None as usual. */
+    private static Tolerances tolerances() {
+        Tolerances all = Tolerances.USUAL;
+        for (Tolerances.Kind k : Tolerances.Kind.values()) {
+            all = all.with(k, all.of(k) * (0.3 + 0.1 * k.ordinal()));
+        }
+        return all;
+    }
+
     private static Side side() {
         return RANDOM.nextBoolean() ? Side.LEFT : Side.RIGHT;
     }
@@ -97,7 +106,7 @@ class LogFileTest {
             }
             all.add(b.editInspection(i -> i.withTick("wheel nut", Optional.of(new Inspection.Tick(RANDOM.nextBoolean(), "x", LocalDate.of(2026, 4, 1), ""))).withOwn("Trailer plug").withDriven(Optional.of(LocalDate.of(2026, 5, 2)))));
         }
-        return job.withLog(new FitLog(all, RANDOM.nextBoolean() ? Tolerances.USUAL : new Tolerances(0.5, 1, 2, 3, 0.2, 0.05, 4, 12, 9))).after(new Change(LocalDateTime.of(2026, 1, 1, 1, 1, 1), "this", "because of \"that\""));
+        return job.withLog(new FitLog(all, RANDOM.nextBoolean() ? Tolerances.USUAL : tolerances())).after(new Change(LocalDateTime.of(2026, 1, 1, 1, 1, 1), "this", "because of \"that\""));
     }
 
     @ParameterizedTest

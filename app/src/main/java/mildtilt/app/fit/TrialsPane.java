@@ -2,8 +2,11 @@ package mildtilt.app.fit;
 
 import java.nio.file.Files;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
+import java.util.function.BiFunction;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 import javafx.scene.Node;
@@ -181,17 +184,19 @@ final class TrialsPane extends FitPane {
     }
 
     private void tolerances() {
-        Tolerances t = bench.job().log().tolerances();
         hint("What may be off, before it is told not as planned: yours to set.");
-        row(angle("Joint angles", "tol-joint", t.jointDeg(), (j, v) -> tolerance(j, x -> x.withJointDeg(v))), length("Lengths", "tol-length", t.length(), (j, v) -> tolerance(j, x -> x.withLength(v))),
-                angle("At lock", "tol-lock", t.lockDeg(), (j, v) -> tolerance(j, x -> x.withLockDeg(v))), length("Gaps", "tol-gap", t.gap(), (j, v) -> tolerance(j, x -> x.withGap(v))),
-                angle("Toe over travel", "tol-toe", t.toeDeg(), (j, v) -> tolerance(j, x -> x.withToeDeg(v))), number("Turns to lock", "tol-turns", t.turns(), (j, v) -> tolerance(j, x -> x.withTurns(v))),
-                angle("Centre", "tol-centre", t.centreDeg(), (j, v) -> tolerance(j, x -> x.withCentreDeg(v))), length("Play", "tol-play", t.play(), (j, v) -> tolerance(j, x -> x.withPlay(v))),
-                angle("Return", "tol-return", t.returnDeg(), (j, v) -> tolerance(j, x -> x.withReturnDeg(v))));
+        row(Arrays.stream(Tolerances.Kind.values()).map(this::tolerance).toArray(Node[]::new));
     }
 
-    private static Job tolerance(Job j, UnaryOperator<Tolerances> edit) {
-        return j.editLog(l -> l.withTolerances(edit.apply(l.tolerances())));
+    private Node tolerance(Tolerances.Kind k) {
+        String id = "tol-" + k.name().toLowerCase(Locale.ROOT).replaceAll("_.*", "");
+        double now = bench.job().log().tolerances().of(k);
+        BiFunction<Job, Double, Job> set = (j, v) -> j.editLog(l -> l.withTolerances(l.tolerances().with(k, v)));
+        return switch (k.unit()) {
+            case LENGTH -> length(k.label(), id, now, set);
+            case ANGLE -> angle(k.label(), id, now, set);
+            default -> number(k.label(), id, now, set);
+        };
     }
 
     private void photos(Trial t) {

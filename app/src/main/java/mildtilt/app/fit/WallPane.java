@@ -13,9 +13,11 @@ import mildtilt.geometry.Side;
 import mildtilt.job.Trial;
 import mildtilt.job.Vehicle;
 import mildtilt.measure.LengthUnit;
+import mildtilt.measure.Phrase;
 import mildtilt.measure.Quantity;
 import mildtilt.steer.Grid;
 import mildtilt.steer.SteeringTrain;
+import mildtilt.trial.Tolerances;
 
 /** Bump steer as it is really checked: dots on the wall, turned into toe at the wheel, over the planned curve. */
 final class WallPane extends FitPane {
@@ -46,17 +48,20 @@ final class WallPane extends FitPane {
         }
         add(both);
         for (WallTrace w : told.figures().traces()) {
+            double allowed = bench.job().log().tolerances().of(Tolerances.Kind.TOE_DEG);
             double target = told.figures().then().job().targets().bumpSteerDeg();
             Optional<Double> normal = w.peakToPeak(-v.normalDroop(), v.normalBump());
-            say("The " + w.wheel().label() + " wheel: " + normal.map(_ -> "{0} of toe change over the normal travel (shaded), where no more than {1} is wanted; ").orElse("") + "{2} over all that was read; at most {3} from the plan" + (w.worstOff() > bench.job().log().tolerances().toeDeg() ? ", where {4} is allowed: not as planned." : "."),
-                    Quantity.angle(normal.orElse(0.0)), Quantity.angle(target), Quantity.angle(w.peakToPeak(-1e4, 1e4).orElse(0.0)), Quantity.angle(w.worstOff()), Quantity.angle(bench.job().log().tolerances().toeDeg()));
+            say("The " + w.wheel().label() + " wheel: " + normal.map(_ -> "{0} of toe change over the normal travel (shaded), where no more than {1} is wanted; ").orElse("") + "{2} over all that was read; at most {3} from the plan" + (w.worstOff() > allowed ? ", where {4} is allowed: not as planned." : "."),
+                    Quantity.angle(normal.orElse(0.0)), Quantity.angle(target), Quantity.angle(w.peakToPeak(-1e4, 1e4).orElse(0.0)), Quantity.angle(w.worstOff()), Quantity.angle(allowed));
             if (!w.hubTraced()) {
                 hint("The hub was not traced with the rod off: the plan's own sideways movement is taken out instead.");
             }
         }
         table(FitTables.wall(desk.vehicle().name(), told.figures()), "wheel", "travel_mm", "toe_in_deg", "spread_deg", "planned_deg", "off_deg");
-        hint("The wall stands " + Quantity.length(t.sheet().setup().wall()).text(bench.lengthUnit()) + " ahead of the wheel centres: a dot a millimetre off there is " + Quantity.angle(Math.toDegrees(1 / t.sheet().setup().wall())).text(bench.lengthUnit())
-                + ". What caster and camber change between the beam's heading and the wheel's is taken from the plan.");
+        double wall = t.sheet().setup().wall();
+        double off = bench.lengthUnit() == LengthUnit.MM ? 1 : LengthUnit.INCH.mm() / 16;
+        hint(Phrase.of("The wall stands {0} ahead of the wheel centres: a dot {1} off there is {2}. What caster and camber change between the beam's heading and the wheel's is taken from the plan.",
+                Quantity.length(wall), Quantity.length(off), Quantity.angle(Math.toDegrees(off / wall))).text(bench.lengthUnit()));
     }
 
     private static List<double[]> planned(SteeringTrain train, Side wheel, Vehicle v, double wall, double scale) {
