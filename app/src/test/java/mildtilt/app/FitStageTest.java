@@ -93,6 +93,10 @@ class FitStageTest {
         assertThat(read(new Gauge.JointAngle("Upper joint")).orElseThrow().value()).isEqualTo(31);
         AppWindow.press(robot, "#fit-back");
         AppWindow.until(() -> app.text(robot, "#fit-planned").contains("read 31.0°: not as planned"));
+        assertThat(robot.lookup("#fit-planned").query().getStyleClass()).contains("fit-out");
+        AppWindow.press(robot, "#fit-skip");
+        assertThat(robot.lookup("#fit-planned").query().getStyleClass()).as("what is not read yet is not wrong").doesNotContain("fit-out");
+        AppWindow.press(robot, "#fit-back");
         // Nothing that is no number is taken, and nothing is lost by it.
         AppWindow.type(robot, "#fit-typed-0", "about thirty");
         assertThat(app.text(robot, "#message")).contains("about thirty");
@@ -218,6 +222,20 @@ class FitStageTest {
         sheet(robot, FitSheet.INSPECTION);
         AppWindow.untilSays(robot, "#fit-inspection", "Inspection: carrier 2");
         assertThat(AppWindow.says(robot, "#fit-inspection", "Not driven yet.")).isTrue();
+        // Trials of two vehicles may be called alike: each is told of by its own readings.
+        sheet(robot, FitSheet.TRIALS);
+        AppWindow.type(robot, "#fit-trial-name", "Arms changed over");
+        sheet(robot, FitSheet.DIAGNOSIS);
+        AppWindow.untilSays(robot, "#fit-diagnosis", "There are too few readings");
+        sheet(robot, FitSheet.TRIALS);
+        pick(robot, "#fit-vehicle", "carrier 1");
+        sheet(robot, FitSheet.DIAGNOSIS);
+        AppWindow.untilSays(robot, "#fit-diagnosis", "These readings fit the rack 3.");
+        sheet(robot, FitSheet.TRIALS);
+        pick(robot, "#fit-vehicle", "carrier 2");
+        sheet(robot, FitSheet.DIAGNOSIS);
+        assertThat(AppWindow.says(robot, "#fit-diagnosis", "These readings fit")).isFalse();
+        AppWindow.untilSays(robot, "#fit-diagnosis", "There are too few readings");
         // Two may not be called alike.
         sheet(robot, FitSheet.TRIALS);
         Job before = app.bench.job();

@@ -1,21 +1,14 @@
 package mildtilt.bench;
 
-import java.util.Map;
 import java.util.Optional;
-import java.util.TreeMap;
 import java.util.concurrent.TimeUnit;
 import mildtilt.analysis.Analysis;
 import mildtilt.analysis.Headlines;
 import mildtilt.diagnosis.Diagnosis;
 import mildtilt.fit.TrialFigures;
 import mildtilt.format.DemoJob;
-import mildtilt.geometry.Point;
 import mildtilt.job.Job;
-import mildtilt.job.JobPoints;
-import mildtilt.job.PointId;
 import mildtilt.job.Trial;
-import mildtilt.survey.SurveyFit;
-import mildtilt.survey.Surveyed;
 import mildtilt.uncertainty.Draws;
 import mildtilt.uncertainty.Sureness;
 import org.openjdk.jmh.annotations.Benchmark;
@@ -25,7 +18,6 @@ import org.openjdk.jmh.annotations.Measurement;
 import org.openjdk.jmh.annotations.Mode;
 import org.openjdk.jmh.annotations.OutputTimeUnit;
 import org.openjdk.jmh.annotations.Scope;
-import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
 
@@ -41,17 +33,7 @@ public class FitBenchmark {
     private Job job = DemoJob.MARSH_CARRIER.job();
     private Trial trial = job.log().vehicles().getFirst().last().orElseThrow();
     private Analysis then = Analysis.of(trial.back(job));
-    private Surveyed surveyed = SurveyFit.of(job.survey(), _ -> Optional.empty());
     private Headlines plan = then.headlines();
-
-    @Setup
-    public void prepare() {
-        Map<String, Point> points = new TreeMap<>();
-        for (PointId id : JobPoints.of(job)) {
-            points.putIfAbsent(JobPoints.label(job, id), JobPoints.position(job, id));
-        }
-        surveyed = SurveyFit.of(job.survey(), n -> Optional.ofNullable(points.get(n)));
-    }
 
     /** 28 dots and two rod lengths against every cause. */
     @Benchmark
@@ -68,6 +50,6 @@ public class FitBenchmark {
     /** Twenty draws, clearances in three of them, on all cores. */
     @Benchmark
     public Sureness twentyDraws() {
-        return Draws.of(job, surveyed, plan, new Draws.Settings(20, 8, 0, 1), _ -> { }, () -> false);
+        return Draws.of(job, plan, new Draws.Settings(20, 8, 0, 1), _ -> { }, () -> false);
     }
 }

@@ -4,6 +4,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
+import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.job.Job;
 import mildtilt.measure.Phrase;
 import mildtilt.measure.Quantity;
@@ -14,17 +15,26 @@ import mildtilt.measure.Quantity;
  * @param armsSwapped whether each arm is taken to be on the other side
  * @param amounts what is off, and by how much
  * @param misfit sum of squares of what is left, each reading over its ±
- * @param perReading the same for each reading to spare: about 1 where all is explained
+ * @param left root of the same for each reading to spare, so in times the ± of the readings: about 1 where all is explained
  * @param confidence 0 to 1, among all causes that are known
  * @param built the plan with this wrong
  */
-public record Cause(boolean armsSwapped, List<Amount> amounts, double misfit, double perReading, double confidence, Job built) {
+public record Cause(boolean armsSwapped, List<Amount> amounts, double misfit, double left, double confidence, Job built) {
 
     /** @param mm the vehicle less the plan; @param sd its ± */
     public record Amount(Misfit what, double mm, double sd) {}
 
     public boolean asPlanned() {
         return !armsSwapped && amounts.isEmpty();
+    }
+
+    /** A plan with all of this wrong as well. @throws ImpossibleGeometryException if its parts can't be so */
+    public Job onto(Job plan) {
+        Job job = armsSwapped ? Misfit.armsSwapped(plan) : plan;
+        for (Amount a : amounts) {
+            job = a.what().apply(job, a.mm());
+        }
+        return job;
     }
 
     /** Whether it says all that another says, if nearly by the same amounts, and maybe more. */

@@ -34,8 +34,8 @@ public record Diagnosis(List<Cause> causes, String told, int readings) {
     static final double USUAL = 5;
     /** A second part being wrong as well, or the arms being swapped, is so many times less likely beforehand. */
     private static final double LESS_LIKELY = 5;
-    /** What is left, for each reading to spare, above which nothing that is known explains it. */
-    public static final double UNEXPLAINED = 4;
+    /** What is left, in times the ± of the readings, above which nothing that is known explains it. */
+    private static final double UNEXPLAINED = 2;
     private static final int FEWEST = 4;
     /** An amount as large as is usual has to move the readings by so many of their own ± in all. */
     private static final double SEEN = 1.5;
@@ -63,7 +63,7 @@ public record Diagnosis(List<Cause> causes, String told, int readings) {
 
     /** Whether even the best of them leaves more than chance would. */
     public boolean unexplained() {
-        return best().perReading() > UNEXPLAINED;
+        return best().left() > UNEXPLAINED;
     }
 
     /** Causes that say something else than the best and that the readings can't tell from it: less than five times less likely. */
@@ -279,7 +279,7 @@ public record Diagnosis(List<Cause> causes, String told, int readings) {
                 }
             }
             int spare = Math.max(1, readings.size() - readings.traces() - g.mm.length);
-            return new Cause(g.swapped, List.copyOf(amounts), squares(r), squares(r) / spare, confidence, built(base, g.misfits, g.mm).orElse(base));
+            return new Cause(g.swapped, List.copyOf(amounts), squares(r), Math.sqrt(squares(r) / spare), confidence, built(base, g.misfits, g.mm).orElse(base));
         }
 
         private static double squares(double[] r) {

@@ -126,7 +126,7 @@ public final class StandIn implements AutoCloseable {
             }
             Optional<Taken> now = Optional.ofNullable(held.get(kind)).or(() -> read(kind));
             if (now.isEmpty()) {
-                return "no the " + kind.label() + " reads nothing there: put it where it can, with the vehicle as it can stand";
+                return "no there is nothing for the " + kind.label() + " to read there: choose another place, or stand the vehicle as it can stand";
             }
             if (what.equals("hold")) {
                 held.put(kind, new Taken(kind, now.get().values(), now.get().spread(), true));

@@ -2,7 +2,9 @@ package mildtilt.job;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import mildtilt.column.Column;
 import mildtilt.gear.ArmGear;
 import mildtilt.gear.RackAndPinion;
@@ -25,13 +27,13 @@ import mildtilt.job.PointId.JointCentre;
 import mildtilt.job.PointId.OnCorner;
 import mildtilt.job.PointId.TrackBarAxle;
 import mildtilt.job.PointId.TrackBarBody;
-import mildtilt.linkage.Beam;
 import mildtilt.linkage.Beam.TrackBar;
+import mildtilt.linkage.Beam;
 import mildtilt.linkage.BellCrank;
 import mildtilt.linkage.CentreLink;
 import mildtilt.linkage.Corner;
-import mildtilt.linkage.DragLink;
 import mildtilt.linkage.DragLink.Attachment;
+import mildtilt.linkage.DragLink;
 import mildtilt.linkage.Linkage;
 import mildtilt.linkage.RackTieRods;
 import mildtilt.linkage.Shuttle;
@@ -40,6 +42,8 @@ import mildtilt.linkage.SwingArm;
 import mildtilt.obstacle.Driver;
 import mildtilt.obstacle.Obstacle;
 import mildtilt.obstacle.Shape;
+import mildtilt.survey.SurveyFit;
+import mildtilt.survey.Surveyed;
 import mildtilt.suspension.DoubleWishbone;
 import mildtilt.suspension.Kingpin;
 import mildtilt.suspension.Knuckle;
@@ -49,6 +53,21 @@ import mildtilt.suspension.Strut;
 public final class JobPoints {
 
     private JobPoints() {}
+
+    /** A job's points by what they are called, in the order of the alphabet. */
+    public static Map<String, PointId> named(Job job) {
+        Map<String, PointId> all = new TreeMap<>();
+        for (PointId id : of(job)) {
+            all.putIfAbsent(label(job, id), id);
+        }
+        return all;
+    }
+
+    /** The job's survey settled: where a point may be in two places, the one nearer to the plan. */
+    public static Surveyed surveyed(Job job) {
+        Map<String, PointId> ids = named(job);
+        return SurveyFit.of(job.survey(), name -> Optional.ofNullable(ids.get(name)).map(id -> position(job, id)));
+    }
 
     /** Every point of a job, from steering wheel to tyres, left before right. */
     public static List<PointId> of(Job job) {

@@ -15,7 +15,7 @@ import mildtilt.analysis.Headline;
 import mildtilt.analysis.Headlines;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.job.Job;
-import mildtilt.survey.Surveyed;
+import mildtilt.job.JobPoints;
 import mildtilt.uncertainty.Sureness.Again;
 import mildtilt.uncertainty.Sureness.Figure;
 import mildtilt.uncertainty.Sureness.Gain;
@@ -63,8 +63,8 @@ public final class Draws {
     private final List<Optional<Headlines>> outcomes = new ArrayList<>();
     private final List<Again> again = new ArrayList<>();
 
-    private Draws(Job job, Surveyed surveyed, Headlines plan, Settings settings, BooleanSupplier stop) {
-        doubt = new Doubt(job, surveyed);
+    private Draws(Job job, Headlines plan, Settings settings, BooleanSupplier stop) {
+        doubt = new Doubt(job, JobPoints.surveyed(job));
         this.plan = plan;
         this.settings = settings;
         this.stop = stop;
@@ -75,8 +75,8 @@ public final class Draws {
      * @param progress told now and then what is known so far
      * @param stop asked now and then; when it says so, what is known so far is the answer
      */
-    public static Sureness of(Job job, Surveyed surveyed, Headlines plan, Settings settings, Consumer<Sureness> progress, BooleanSupplier stop) {
-        Draws d = new Draws(job, surveyed, plan, settings, stop);
+    public static Sureness of(Job job, Headlines plan, Settings settings, Consumer<Sureness> progress, BooleanSupplier stop) {
+        Draws d = new Draws(job, plan, settings, stop);
         d.draw(progress);
         d.measureAgain(progress);
         return d.told();

@@ -80,7 +80,7 @@ class InstrumentsTest {
             i.hold(InstrumentKind.ANGLE_FINDER, false);
             assertThat(i.read(InstrumentKind.ANGLE_FINDER).values().getFirst()).isCloseTo(37.4, within(0.4));
             // Another conversation has places and buttons of its own.
-            assertThatThrownBy(() -> other.read(InstrumentKind.ANGLE_FINDER)).isInstanceOf(InstrumentException.class).hasMessageContaining("reads nothing there");
+            assertThatThrownBy(() -> other.read(InstrumentKind.ANGLE_FINDER)).isInstanceOf(InstrumentException.class).hasMessageContaining("to read there");
         }
     }
 

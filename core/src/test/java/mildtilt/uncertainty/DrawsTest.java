@@ -35,12 +35,8 @@ class DrawsTest {
     private static final String OUTER = "left tie-rod point on the steering arm";
     private static final Draws.Settings SETTINGS = new Draws.Settings(400, 400, 80, 7);
 
-    private static Surveyed fit(Job job) {
-        return SurveyFit.of(job.survey(), name -> JobPoints.of(job).stream().filter(id -> JobPoints.label(job, id).equals(name)).findFirst().map(id -> JobPoints.position(job, id)));
-    }
-
     private static Sureness draws(Job job, Draws.Settings settings) {
-        return Draws.of(job, fit(job), Headlines.of(job).orElseThrow(), settings, _ -> { }, () -> false);
+        return Draws.of(job, Headlines.of(job).orElseThrow(), settings, _ -> { }, () -> false);
     }
 
     private static Job bare(DemoJob demo, Survey survey) {
@@ -76,7 +72,7 @@ class DrawsTest {
                 new SurveyPoint("mark 3", List.of(new Reading.Plumb(1000, 0, 20), new Reading.Height(0, 20))),
                 hung(INNER, inner), hung(OUTER, outer)), Stated.USUAL);
         Job job = plan.withSurvey(survey);
-        Surveyed s = fit(job);
+        Surveyed s = JobPoints.surveyed(job);
         assertThat(s.open()).isEmpty();
         assertThat(s.places().get(INNER).sdX()).isGreaterThan(15);
         assertThat(s.together().of(INNER, 0, OUTER, 0)).isGreaterThan(200);
@@ -97,7 +93,7 @@ class DrawsTest {
     @Test
     void aPartMeasuredAgainLeavesTheCovarianceThatItShould() {
         Job job = DemoJob.MARSH_CARRIER.job();
-        Doubt doubt = new Doubt(job, fit(job));
+        Doubt doubt = new Doubt(job, JobPoints.surveyed(job));
         Doubt.Part hub = doubt.parts().stream().filter(p -> p.what().equals("steering wheel hub")).findFirst().orElseThrow();
         assertThat(hub.surveyed()).isTrue();
         Random random = new Random(3);
@@ -112,7 +108,7 @@ class DrawsTest {
                 after[k] += y[k] * y[k] / n;
             }
         }
-        double[] told = {fit(job).places().get("steering wheel hub").sdX(), fit(job).places().get("steering wheel hub").sdY(), fit(job).places().get("steering wheel hub").sdZ()};
+        double[] told = {JobPoints.surveyed(job).places().get("steering wheel hub").sdX(), JobPoints.surveyed(job).places().get("steering wheel hub").sdY(), JobPoints.surveyed(job).places().get("steering wheel hub").sdZ()};
         double again = job.survey().stated().again();
         for (int k = 0; k < 3; k++) {
             assertThat(Math.sqrt(before[hub.first() + k])).isCloseTo(told[k], within(0.05 * told[k]));
@@ -156,10 +152,10 @@ class DrawsTest {
         Headlines plan = Headlines.of(job).orElseThrow();
         Draws.Settings few = new Draws.Settings(60, 30, 20, 1);
         List<Double> done = new ArrayList<>();
-        Sureness a = Draws.of(job, fit(job), plan, few, s -> done.add(s.done()), () -> false);
-        assertThat(Draws.of(job, fit(job), plan, few, _ -> { }, () -> false)).isEqualTo(a);
+        Sureness a = Draws.of(job, plan, few, s -> done.add(s.done()), () -> false);
+        assertThat(Draws.of(job, plan, few, _ -> { }, () -> false)).isEqualTo(a);
         assertThat(done).isSorted().endsWith(1.0);
         // Stopped at once it tells what it has: nothing.
-        assertThat(Draws.of(job, fit(job), plan, few, _ -> { }, () -> true).figures()).isEmpty();
+        assertThat(Draws.of(job, plan, few, _ -> { }, () -> true).figures()).isEmpty();
     }
 }

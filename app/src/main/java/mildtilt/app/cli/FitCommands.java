@@ -3,9 +3,7 @@ package mildtilt.app.cli;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.time.LocalDate;
-import java.util.Map;
 import java.util.Optional;
-import java.util.TreeMap;
 import java.util.concurrent.Callable;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.Collectors;
@@ -14,15 +12,11 @@ import mildtilt.format.FitFiles;
 import mildtilt.format.JobFile;
 import mildtilt.format.JobFileException;
 import mildtilt.format.SurenessJson;
-import mildtilt.geometry.Point;
 import mildtilt.instrument.InstrumentException;
 import mildtilt.instrument.SimulatedVehicle;
 import mildtilt.instrument.StandIn;
 import mildtilt.job.Job;
-import mildtilt.job.JobPoints;
-import mildtilt.job.PointId;
 import mildtilt.measure.LengthUnit;
-import mildtilt.survey.SurveyFit;
 import mildtilt.uncertainty.Draws;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
@@ -51,11 +45,7 @@ final class FitCommands {
                     System.err.println(file.getFileName() + ": the plan can't be put together as it is, so there are no figures to be sure of.");
                     return Main.BAD_INPUT;
                 }
-                Map<String, Point> points = new TreeMap<>();
-                for (PointId id : JobPoints.of(job)) {
-                    points.putIfAbsent(JobPoints.label(job, id), JobPoints.position(job, id));
-                }
-                Main.print(SurenessJson.write(Draws.of(job, SurveyFit.of(job.survey(), n -> Optional.ofNullable(points.get(n))), plan.get(), settings, _ -> { }, () -> false)));
+                Main.print(SurenessJson.write(Draws.of(job, plan.get(), settings, _ -> { }, () -> false)));
                 return 0;
             } catch (JobFileException | IllegalArgumentException e) {
                 System.err.println(e.getMessage());

@@ -15,6 +15,7 @@ import mildtilt.app.workbench.Beside;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.diagnosis.Diagnosis;
+import mildtilt.fit.Asked;
 import mildtilt.fit.TrialFigures;
 import mildtilt.job.Built;
 import mildtilt.job.Job;
@@ -26,8 +27,22 @@ import mildtilt.trial.TrialSheet;
 /** Which vehicle and trial are in hand, and what is worked out of them beside the interface; the newest wins. */
 final class FitDesk {
 
-    /** What one trial's readings come to. @param cause empty where the readings say nothing of gear and arms */
-    record Told(TrialFigures figures, Optional<Diagnosis> cause) {}
+    /**
+     * What one trial's readings come to.
+     *
+     * @param cause empty where the readings say nothing of gear and arms
+     * @param asked all there is to measure on the vehicle as it stands
+     */
+    record Told(String vehicle, TrialFigures figures, Optional<Diagnosis> cause, List<Asked> asked) {
+
+        static Told of(String vehicle, Trial t, TrialFigures figures) {
+            return new Told(vehicle, figures, Diagnosis.of(t.sheet(), t.plan()), Asked.of(figures.then(), t.sheet().setup()));
+        }
+
+        private boolean isOf(String name, Trial t) {
+            return vehicle.equals(name) && figures.trial().sheet().name().equals(t.sheet().name());
+        }
+    }
 
     private final Workbench bench;
     private final Clock clock;
@@ -53,7 +68,12 @@ final class FitDesk {
 
     /** What is told, as long as it is of the trial in hand. */
     Optional<Told> told() {
-        return told.get().filter(t -> trial().filter(x -> x.sheet().name().equals(t.figures.trial().sheet().name())).isPresent());
+        return told.get().filter(x -> trial().filter(t -> x.isOf(vehicle().name(), t)).isPresent());
+    }
+
+    /** Name of the vehicle that was chosen; nothing until one is. */
+    ReadOnlyObjectProperty<String> vehicleProperty() {
+        return vehicle;
     }
 
     ObjectProperty<String> trialProperty() {
@@ -86,13 +106,14 @@ final class FitDesk {
             return;
         }
         Trial t = now.get();
+        String name = vehicle().name();
         Optional<Told> before = told.get();
-        boolean sameReadings = before.filter(x -> x.figures.trial().equals(t)).isPresent();
+        boolean sameReadings = before.filter(x -> x.isOf(name, t) && x.figures.trial().equals(t)).isPresent();
         boolean sameRoom = before.filter(x -> samePlan(x, t, job)).isPresent();
         if (sameReadings && sameRoom) {
             return;
         }
-        beside.ask(() -> new Told(before.filter(_ -> sameRoom).map(b -> TrialFigures.of(t, job, b.figures.then())).orElseGet(() -> TrialFigures.of(t, job)), Diagnosis.of(t.sheet(), t.plan())));
+        beside.ask(() -> Told.of(name, t, before.filter(_ -> sameRoom).map(b -> TrialFigures.of(t, job, b.figures.then())).orElseGet(() -> TrialFigures.of(t, job))));
     }
 
     private static boolean samePlan(Told told, Trial t, Job job) {

@@ -17,6 +17,7 @@ abstract class FitPane extends FormPane {
         this.desk = desk;
         getStyleClass().addAll("make-sheet", "fit-sheet");
         desk.toldProperty().addListener((_, _, _) -> refresh());
+        desk.vehicleProperty().addListener((_, _, _) -> refresh());
         desk.trialProperty().addListener((_, _, _) -> refresh());
     }
 
@@ -35,7 +36,7 @@ abstract class FitPane extends FormPane {
 
     @Override
     protected Object basis(Worked worked) {
-        return List.of(new SameOnly(bench.job()), desk.told().<Object>map(SameOnly::new).orElse("none yet"), desk.trial().map(t -> t.sheet().name()).orElse(""));
+        return List.of(new SameOnly(bench.job()), desk.vehicle().name(), desk.told().<Object>map(SameOnly::new).orElse("none yet"), desk.trial().map(t -> t.sheet().name()).orElse(""));
     }
 
     /** Which trial it is, under the sheet's title. */

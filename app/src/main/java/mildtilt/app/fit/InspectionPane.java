@@ -9,6 +9,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import mildtilt.app.facts.FormPane;
 import mildtilt.app.look.WordField;
 import mildtilt.app.look.Wrap;
 import mildtilt.app.workbench.Workbench;
@@ -17,19 +18,21 @@ import mildtilt.fit.FitTables;
 import mildtilt.fit.InspectionList.Item;
 import mildtilt.fit.InspectionList;
 import mildtilt.job.Built;
-import mildtilt.job.Trial;
 import mildtilt.trial.Inspection.Tick;
 import mildtilt.trial.Inspection;
 
 /** What is looked at before the vehicle is driven and after it was driven first, with who and when: a builder's record. */
-final class InspectionPane extends FitPane {
+final class InspectionPane extends FormPane {
 
+    private final FitDesk desk;
     private final Runnable savePdf;
     private String who = "";
 
     InspectionPane(Workbench bench, FitDesk desk, Runnable savePdf) {
-        super(bench, desk, "fit-inspection");
+        super(bench, "fit-inspection");
+        this.desk = desk;
         this.savePdf = savePdf;
+        getStyleClass().addAll("make-sheet", "fit-sheet");
         refresh();
     }
 
@@ -42,9 +45,6 @@ final class InspectionPane extends FitPane {
     protected Object basis(Worked worked) {
         return List.of(new SameOnly(worked.now()), new SameOnly(bench.job()), desk.vehicle().name());
     }
-
-    @Override
-    protected void show(Trial trial, FitDesk.Told told) {}
 
     @Override
     protected void show(Worked worked) {

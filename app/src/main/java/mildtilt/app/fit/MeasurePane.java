@@ -60,7 +60,8 @@ final class MeasurePane extends VBox {
     private final Label state = Wrap.text(InstrumentLink.NONE, "hint");
     private final List<TextField> typed = new ArrayList<>();
     private final List<Double> dial = new ArrayList<>();
-    private int index;
+    /** Below 0 while it is not known what there is to measure. */
+    private int index = -1;
     private Optional<Entry> entry = Optional.empty();
     private Optional<Asked> shown = Optional.empty();
     private HandsPosition hands = HandsPosition.CENTRED;
@@ -107,6 +108,7 @@ final class MeasurePane extends VBox {
             shown = Optional.empty();
             refresh();
         });
+        desk.vehicleProperty().addListener((_, _, _) -> go(firstOpen()));
         desk.trialProperty().addListener((_, _, _) -> go(firstOpen()));
         bench.stageProperty().addListener((_, before, now) -> entered(before, now));
         bench.fitSheetProperty().addListener((_, _, _) -> watch());
@@ -140,7 +142,7 @@ final class MeasurePane extends VBox {
 
     /** What there is to measure in this round, of the plan as it was at the trial. */
     private List<Asked> round() {
-        return desk.trial().flatMap(t -> desk.told().map(x -> Asked.of(x.figures().then(), t.sheet().setup()).stream().filter(a -> a.round() == rounds.getValue()).toList())).orElse(List.of());
+        return desk.told().map(x -> x.asked().stream().filter(a -> a.round() == rounds.getValue()).toList()).orElse(List.of());
     }
 
     private int firstOpen() {
@@ -170,6 +172,7 @@ final class MeasurePane extends VBox {
         if (trial.isEmpty() || all.isEmpty()) {
             entry = Optional.empty();
             shown = Optional.empty();
+            index = -1;
             title.setText(trial.isEmpty() ? "Begin a trial to write readings into." : desk.told().isEmpty() ? "Working out what to measure …" : "There is nothing of this to measure on this vehicle.");
             how.setText(trial.isEmpty() ? "A trial keeps what was changed, how the vehicle stood, every reading, and the plan as it is now." : "");
             List.of(stands, figure, planned, count).forEach(l -> l.setText(""));
@@ -180,7 +183,7 @@ final class MeasurePane extends VBox {
             return;
         }
         nothingToTake(false);
-        index = Math.min(index, all.size() - 1);
+        index = index < 0 ? firstOpen() : Math.min(index, all.size() - 1);
         Asked a = all.get(index);
         long done = all.stream().filter(x -> x.taken(trial.get().sheet())).count();
         count.setText((index + 1) + " of " + all.size() + " · " + done + " read");
@@ -263,16 +266,15 @@ final class MeasurePane extends VBox {
 
     private String told(Asked a, Optional<TrialReading> taken) {
         StringBuilder s = new StringBuilder();
+        planned.getStyleClass().removeAll("fit-out", "fit-fine");
         if (a.what() instanceof Asked.One o) {
             desk.told().flatMap(t -> AgainstPlan.planned(o.gauge(), t.figures().then())).ifPresent(p -> s.append("Planned ").append(new Quantity(p, o.gauge().unit()).text(bench.lengthUnit())));
             desk.told().flatMap(t -> t.figures().figures().stream().filter(f -> f.read().what().equals(o.gauge())).findFirst()).filter(_ -> taken.isPresent()).ifPresent(f -> {
                 s.append(s.isEmpty() ? "" : "  ·  ").append("read ").append(new Quantity(f.read().value(), o.gauge().unit()).text(bench.lengthUnit())).append(": ").append(f.state().label());
-                planned.getStyleClass().removeAll("fit-out", "fit-fine");
                 planned.getStyleClass().add(f.state() == AgainstPlan.State.OUT ? "fit-out" : "fit-fine");
             });
             return s.toString();
         }
-        planned.getStyleClass().removeAll("fit-out", "fit-fine");
         return taken.map(r -> "Read: " + new Entry(a).text(Entry.figures(r), bench.lengthUnit()) + (r instanceof TrialReading.RunOut ? " on the dial, most less least" : "")).orElse("Not read yet");
     }
 

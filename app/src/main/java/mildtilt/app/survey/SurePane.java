@@ -1,9 +1,7 @@
 package mildtilt.app.survey;
 
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.TreeMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.atomic.AtomicBoolean;
@@ -20,12 +18,8 @@ import mildtilt.app.workbench.SideTab;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.app.workbench.Worked;
-import mildtilt.geometry.Point;
 import mildtilt.job.Job;
-import mildtilt.job.JobPoints;
-import mildtilt.job.PointId;
 import mildtilt.survey.Stated;
-import mildtilt.survey.SurveyFit;
 import mildtilt.uncertainty.Draws;
 import mildtilt.uncertainty.Sureness.Again;
 import mildtilt.uncertainty.Sureness.Figure;
@@ -79,12 +73,8 @@ public final class SurePane extends FormPane {
         asked = job;
         sure = Optional.empty();
         worker.execute(() -> {
-            Map<String, Point> points = new TreeMap<>();
-            for (PointId id : JobPoints.of(job)) {
-                points.putIfAbsent(JobPoints.label(job, id), JobPoints.position(job, id));
-            }
             try {
-                tell(mine, Draws.of(job, SurveyFit.of(job.survey(), n -> Optional.ofNullable(points.get(n))), plan.headlines(), Draws.Settings.USUAL, s -> tell(mine, s), mine::get));
+                tell(mine, Draws.of(job, plan.headlines(), Draws.Settings.USUAL, s -> tell(mine, s), mine::get));
             } catch (RuntimeException e) {
                 Platform.runLater(() -> bench.refuse("How sure the figures are could not be worked out: " + e.getMessage()));
             }

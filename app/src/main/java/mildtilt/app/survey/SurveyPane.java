@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.TreeMap;
 import java.util.function.BiFunction;
 import java.util.function.UnaryOperator;
 import javafx.geometry.Pos;
@@ -34,7 +33,6 @@ import mildtilt.measure.Quantity;
 import mildtilt.survey.Reading;
 import mildtilt.survey.Skew;
 import mildtilt.survey.Survey;
-import mildtilt.survey.SurveyFit;
 import mildtilt.survey.SurveyPoint;
 import mildtilt.survey.Surveyed;
 
@@ -72,18 +70,8 @@ public final class SurveyPane extends FormPane {
         if (bench.stageProperty().get() != WorkStage.SURVEY || settled.filter(s -> s.of.equals(survey)).isPresent()) {
             return;
         }
-        Map<String, Point> plan = new TreeMap<>();
-        named(bench.job()).forEach((name, id) -> plan.put(name, JobPoints.position(bench.job(), id)));
-        beside.ask(() -> new Settled(survey, SurveyFit.of(survey, n -> Optional.ofNullable(plan.get(n)))));
-    }
-
-    /** The job's points by what they are called. */
-    private static Map<String, PointId> named(Job job) {
-        Map<String, PointId> all = new TreeMap<>();
-        for (PointId id : JobPoints.of(job)) {
-            all.putIfAbsent(JobPoints.label(job, id), id);
-        }
-        return all;
+        Job job = bench.job();
+        beside.ask(() -> new Settled(survey, JobPoints.surveyed(job)));
     }
 
     @Override
@@ -109,7 +97,7 @@ public final class SurveyPane extends FormPane {
         adding(job);
         Optional<Surveyed> s = settled.filter(x -> x.of.equals(survey)).map(Settled::surveyed);
         s.ifPresent(this::summary);
-        Map<String, PointId> ids = named(job);
+        Map<String, PointId> ids = JobPoints.named(job);
         for (SurveyPoint p : survey.points()) {
             point(job, p, s, Optional.ofNullable(ids.get(p.name())));
         }
@@ -117,7 +105,7 @@ public final class SurveyPane extends FormPane {
     }
 
     private void adding(Job job) {
-        List<String> left = named(job).keySet().stream().filter(n -> job.survey().point(n).isEmpty()).toList();
+        List<String> left = JobPoints.named(job).keySet().stream().filter(n -> job.survey().point(n).isEmpty()).toList();
         WordField own = new WordField("", t -> {
             if (!t.isBlank()) {
                 open = t.strip();
