@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.concurrent.TimeUnit;
 import mildtilt.analysis.Analysis;
 import mildtilt.analysis.Headlines;
+import mildtilt.clearance.Clearances;
 import mildtilt.format.DemoJob;
 import mildtilt.geometry.Side;
 import mildtilt.job.Job;
@@ -30,7 +31,7 @@ import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
 
-/** For each kind of steering: a pose of both sides, the whole map, the whole analysis after an edit, one search. */
+/** For each kind of steering: a pose of both sides, the whole map, the whole analysis after an edit, the gaps alone, one search. */
 @State(Scope.Benchmark)
 @BenchmarkMode(Mode.AverageTime)
 @OutputTimeUnit(TimeUnit.MICROSECONDS)
@@ -82,6 +83,11 @@ public class SteeringBenchmark {
     @Benchmark
     public Analysis wholeAnalysis() {
         return Analysis.of(job);
+    }
+
+    @Benchmark
+    public Object clearances() {
+        return Clearances.of(job, train);
     }
 
     @Benchmark

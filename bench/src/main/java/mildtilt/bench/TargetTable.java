@@ -20,17 +20,17 @@ public final class TargetTable {
 
     /** @param args start-up and memory as the launcher measured them, a line each, to be printed with the rest */
     public static void main(String[] args) throws RunnerException {
-        Collection<RunResult> all = new Runner(new OptionsBuilder().include("TargetBenchmark").include("GeneralBenchmark").include("ClearanceBenchmark.(routes|first).*").verbosity(VerboseMode.SILENT).build()).run();
+        Collection<RunResult> all = new Runner(new OptionsBuilder().include("SteeringBenchmark.(poseOfBothSides|mapOfSteerAgainstTravel|wholeAnalysis|clearances)").include("GeneralBenchmark").include("ClearanceBenchmark.(routes|first).*").verbosity(VerboseMode.SILENT).build()).run();
         Map<String, Map<String, Double>> us = new TreeMap<>();
         for (RunResult r : all) {
             String name = r.getParams().getBenchmark().replaceAll(".*\\.bench\\.", "");
             String of = r.getParams().getParamsKeys().contains("vehicle") ? r.getParams().getParam("vehicle") : "";
             us.computeIfAbsent(name, _ -> new TreeMap<>()).put(of, r.getPrimaryResult().getScore());
         }
-        print("pose of both sides, µs", "1", us.get("TargetBenchmark.pose"), 1);
-        print("map 61 × 41, ms", "16", us.get("TargetBenchmark.map"), 1e-3);
-        print("whole analysis, ms", "50", us.get("TargetBenchmark.analysis"), 1e-3);
-        print("all gaps over the range, ms", "in the 50", us.get("TargetBenchmark.clearances"), 1e-3);
+        print("pose of both sides, µs", "1", us.get("SteeringBenchmark.poseOfBothSides"), 1);
+        print("map 61 × 41, ms", "16", us.get("SteeringBenchmark.mapOfSteerAgainstTravel"), 1e-3);
+        print("whole analysis, ms", "50", us.get("SteeringBenchmark.wholeAnalysis"), 1e-3);
+        print("all gaps over the range, ms", "in the 50", us.get("SteeringBenchmark.clearances"), 1e-3);
         us.forEach((name, of) -> {
             if (name.startsWith("ClearanceBenchmark")) {
                 print(name.replaceAll(".*\\.", "") + ", ms", name.contains("first") ? "200" : "2000", of, 1);

@@ -5,15 +5,14 @@ import java.util.List;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.text.TextAlignment;
-import mildtilt.app.look.CanvasPane;
+import mildtilt.app.look.ChartPane;
 import mildtilt.app.look.Fonts;
 import mildtilt.app.look.Ink;
 import mildtilt.curve.Curve.Run;
 import mildtilt.curve.Scale;
-import mildtilt.measure.LengthText;
 
 /** Points that were read, each with its ±, over the lines that were planned, with a band of what is normal. */
-final class ToeDrawing extends CanvasPane {
+final class ToeDrawing extends ChartPane {
 
     private static final double LEFT = 54;
     private static final double RIGHT = 14;
@@ -54,13 +53,9 @@ final class ToeDrawing extends CanvasPane {
         Scale x = Scale.over(all, List.of(), 0, 1, LEFT, w - RIGHT, (w - LEFT) / 60);
         Scale y = Scale.over(all, List.of(), 1, 1, h - BOTTOM, TOP, (h - TOP - BOTTOM) / 28);
         if (sheet.from < sheet.to) {
-            g.setFill(ink(Ink.GRID));
-            g.setGlobalAlpha(0.55);
-            double a = x.at(Math.max(x.low(), sheet.from));
-            g.fillRect(a, TOP, Math.max(0, x.at(Math.min(x.high(), sheet.to)) - a), h - TOP - BOTTOM);
-            g.setGlobalAlpha(1);
+            band(g, x, y, sheet.from, sheet.to);
         }
-        grid(g, x, y, w, h);
+        grid(g, x, y, sheet.across, sheet.up);
         for (Line l : sheet.lines) {
             g.setStroke(ink(l.dashed ? Ink.BEFORE : Ink.LINE));
             g.setLineWidth(l.dashed ? 1.3 : 2);
@@ -76,31 +71,6 @@ final class ToeDrawing extends CanvasPane {
             g.fillOval(x.at(p.at) - 4, y.at(p.value) - 4, 8, 8);
         }
         names(g, w);
-    }
-
-    private void grid(GraphicsContext g, Scale x, Scale y, double w, double h) {
-        g.setFont(Fonts.text(12));
-        g.setLineWidth(1);
-        g.setTextBaseline(VPos.CENTER);
-        g.setTextAlign(TextAlignment.RIGHT);
-        for (double v = y.first(); v <= y.last() + 1e-9; v += y.step()) {
-            g.setStroke(ink(Math.abs(v) < y.step() / 1e6 ? Ink.FAINT : Ink.GRID));
-            g.strokeLine(LEFT, y.at(v), w - RIGHT, y.at(v));
-            g.setFill(ink(Ink.LINE));
-            g.fillText(LengthText.decimal(v, y.decimals()), LEFT - 6, y.at(v));
-        }
-        g.setTextBaseline(VPos.TOP);
-        g.setTextAlign(TextAlignment.CENTER);
-        for (double v = x.first(); v <= x.last() + 1e-9; v += x.step()) {
-            g.setStroke(ink(Ink.GRID));
-            g.strokeLine(x.at(v), TOP, x.at(v), h - BOTTOM);
-            g.setFill(ink(Ink.LINE));
-            g.fillText(LengthText.decimal(v, x.decimals()), x.at(v), h - BOTTOM + 3);
-        }
-        g.setTextBaseline(VPos.BASELINE);
-        g.fillText(sheet.across, (LEFT + w - RIGHT) / 2, h - 5);
-        g.setTextAlign(TextAlignment.LEFT);
-        g.fillText(sheet.up, 4, h - 5);
     }
 
     /** Title, and how each line and the points look. */

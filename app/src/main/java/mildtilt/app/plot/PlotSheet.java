@@ -8,14 +8,14 @@ import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.text.TextAlignment;
-import mildtilt.app.look.CanvasPane;
+import mildtilt.app.look.ChartPane;
 import mildtilt.app.look.Fonts;
 import mildtilt.app.look.Ink;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.app.workbench.Worked;
-import mildtilt.curve.Curve;
 import mildtilt.curve.Curve.Run;
 import mildtilt.curve.Curve.Series;
+import mildtilt.curve.Curve;
 import mildtilt.curve.Scale;
 import mildtilt.linkage.WheelTravel;
 import mildtilt.measure.LengthText;
@@ -27,7 +27,7 @@ import org.jspecify.annotations.Nullable;
  * shaded: the normal travel, the wheel from lock to lock.
  * Pointed at it tells its values there; pressed it takes the hands there.
  */
-final class PlotSheet extends CanvasPane {
+final class PlotSheet extends ChartPane {
 
     private static final double LEFT = 50;
     private static final double RIGHT = 10;
@@ -101,8 +101,8 @@ final class PlotSheet extends CanvasPane {
         Scale x = Scale.over(runs(now), runs(before), 0, shown, LEFT, w - RIGHT, (w - LEFT) / 70);
         Scale y = Scale.over(runs(now), runs(before), 1, up, h - BOTTOM, top, (h - top - BOTTOM) / 26);
         xScale = x;
-        band(g, x, shown, h);
-        grid(g, x, y, w, h);
+        worked.map(Worked::now).flatMap(curve::used).ifPresent(used -> band(g, x, y, used.from() * shown, used.to() * shown));
+        grid(g, x, y, curve.across(bench.lengthUnit(), bench.wheelTravel() == WheelTravel.ROLL_ONLY), curve.unit(bench.lengthUnit()));
         for (Series s : before) {
             stroke(g, s.runs(), x, y, shown, up, Ink.BEFORE, 1.5, true);
         }
@@ -149,18 +149,6 @@ final class PlotSheet extends CanvasPane {
         return all.stream().flatMap(s -> s.runs().stream()).toList();
     }
 
-    /** What is used of the range apart from the rest. */
-    private void band(GraphicsContext g, Scale x, double shown, double h) {
-        bench.workedProperty().get().flatMap(w -> curve.used(w.now())).ifPresent(used -> {
-            double from = x.at(Math.max(x.low(), used.from() * shown));
-            double to = x.at(Math.min(x.high(), used.to() * shown));
-            g.setFill(ink(Ink.GRID));
-            g.setGlobalAlpha(0.55);
-            g.fillRect(from, top, Math.max(0, to - from), h - BOTTOM - top);
-            g.setGlobalAlpha(1);
-        });
-    }
-
     /** What the curve says where it is pointed at, else where the hands are. */
     private void reading(GraphicsContext g, Scale x, List<Series> now, List<Series> before, double shown, double w, double h) {
         boolean pointing = !Double.isNaN(pointed);
@@ -192,31 +180,6 @@ final class PlotSheet extends CanvasPane {
         g.setTextBaseline(VPos.TOP);
         g.setFill(ink(pointing ? Ink.ACCENT : Ink.LINE));
         g.fillText(text.toString(), w - RIGHT - 2, 0, w - LEFT - RIGHT);
-    }
-
-    private void grid(GraphicsContext g, Scale x, Scale y, double w, double h) {
-        g.setFont(Fonts.text(12));
-        g.setLineWidth(1);
-        g.setTextBaseline(VPos.CENTER);
-        g.setTextAlign(TextAlignment.RIGHT);
-        for (double v = y.first(); v <= y.last() + 1e-9; v += y.step()) {
-            g.setStroke(ink(Math.abs(v) < y.step() / 1e6 ? Ink.FAINT : Ink.GRID));
-            g.strokeLine(LEFT, y.at(v), w - RIGHT, y.at(v));
-            g.setFill(ink(Ink.LINE));
-            g.fillText(LengthText.decimal(v, y.decimals()), LEFT - 6, y.at(v));
-        }
-        g.setTextBaseline(VPos.TOP);
-        g.setTextAlign(TextAlignment.CENTER);
-        for (double v = x.first(); v <= x.last() + 1e-9; v += x.step()) {
-            g.setStroke(ink(Ink.GRID));
-            g.strokeLine(x.at(v), top, x.at(v), h - BOTTOM);
-            g.setFill(ink(Ink.LINE));
-            g.fillText(LengthText.decimal(v, x.decimals()), x.at(v), h - BOTTOM + 3);
-        }
-        g.setTextBaseline(VPos.BASELINE);
-        g.fillText(curve.across(bench.lengthUnit(), bench.wheelTravel() == WheelTravel.ROLL_ONLY), (LEFT + w - RIGHT) / 2, h - 5);
-        g.setTextAlign(TextAlignment.LEFT);
-        g.fillText(curve.unit(bench.lengthUnit()), 4, h - 5);
     }
 
     private void stroke(GraphicsContext g, List<Run> runs, Scale x, Scale y, double shown, double up, Ink ink, double width, boolean dashed) {
