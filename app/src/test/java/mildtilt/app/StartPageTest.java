@@ -51,6 +51,7 @@ class StartPageTest {
         assertThat(shown(robot, "#start-page")).isTrue();
         assertThat(AppWindow.cutOff(robot.lookup("#start-page").query())).isEmpty();
         AppWindow.press(robot, "#start-kind-library-bus");
+        AppWindow.until(() -> !robot.lookup("#start-own").query().isDisabled());
         AppWindow.type(robot, "#start-track", "5' 2\"");
         AppWindow.type(robot, "#start-tyre", "560");
         AppWindow.type(robot, "#start-wheelbase", "wide");
@@ -72,6 +73,7 @@ class StartPageTest {
         assertThat(shown(robot, "#start-page")).isFalse();
         // What no vehicle is is refused, and what was open stays.
         robot.interact(app.shell::showStart);
+        AppWindow.until(() -> !robot.lookup("#start-own").query().isDisabled());
         AppWindow.type(robot, "#start-tyre", "20");
         Platform.runLater(() -> robot.lookup("#start-own").queryButton().fire());
         AppWindow.until(() -> app.text(robot, "#message").contains("tyre's diameter"));

@@ -14,6 +14,7 @@ import javafx.scene.input.MouseEvent;
 import javafx.scene.shape.ArcType;
 import javafx.scene.shape.Rectangle;
 import javafx.scene.shape.StrokeLineCap;
+import javafx.scene.text.Font;
 import javafx.scene.text.Text;
 import javafx.scene.text.TextAlignment;
 import mildtilt.app.look.Fonts;
@@ -23,8 +24,8 @@ import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.drawing.Elevation;
 import mildtilt.drawing.Extent;
-import mildtilt.drawing.LabelPlacer;
 import mildtilt.drawing.LabelPlacer.Box;
+import mildtilt.drawing.LabelPlacer;
 import mildtilt.drawing.Note;
 import mildtilt.drawing.Outlines;
 import mildtilt.drawing.Pen;
@@ -191,7 +192,8 @@ final class ElevationSheet extends InkedPane {
         GraphicsContext g = canvas.getGraphicsContext2D();
         g.clearRect(0, 0, w, h);
         g.setLineCap(StrokeLineCap.ROUND);
-        datum(g, v, w, h);
+        SheetFrame frame = new SheetFrame(g, v, w, h, this::ink);
+        frame.datum(elevation, large);
         LabelPlacer placer = new LabelPlacer(new Box(2, 2, w - 4, h - 22));
         boolean constructing = large && elevation == Elevation.PLAN && bench.stageProperty().get() == WorkStage.LINKAGE;
         Optional<Box> inset = constructing ? TurnInset.box(w, h, bench, box -> hidden(v, box)) : Optional.empty();
@@ -212,12 +214,12 @@ final class ElevationSheet extends InkedPane {
         for (Note note : sketch.notes()) {
             boolean chosen = selected(Optional.of(note.element()));
             if (note.belongsIn(elevation) && (chosen || large && ofStage(note.element()) && bench.stageProperty().get() != WorkStage.CLEARANCE)) {
-                write(g, v, note, placer);
+                write(g, v, note, chosen ? Ink.ACCENT : Ink.LINE, Fonts.figure(large ? 15 : 12), placer);
             }
         }
         if (constructing) {
             for (Note note : sketch.construction().notes()) {
-                writeFaint(g, v, note, placer);
+                write(g, v, note, Ink.ACCENT, Fonts.text(12), placer);
             }
         }
         bench.shownGap().ifPresent(p -> marks.gap(p, placer));
@@ -225,7 +227,7 @@ final class ElevationSheet extends InkedPane {
             marks.names(sketch, placer);
         }
         inset.ifPresent(box -> TurnInset.draw(g, box, bench, this::ink));
-        scaleBar(g, v, w, h);
+        frame.scaleBar(bench.lengthUnit());
         if (constructing) {
             locks(g, w, h);
         }
@@ -300,66 +302,8 @@ final class ElevationSheet extends InkedPane {
         g.setLineDashes();
     }
 
-    private void writeFaint(GraphicsContext g, SheetView v, Note note, LabelPlacer placer) {
-        String text = note.figure().text(bench.lengthUnit());
-        Text measured = new Text(text);
-        measured.setFont(Fonts.text(12));
-        placer.place(v.x(note.at()), v.y(note.at()), measured.getLayoutBounds().getWidth() + 4, 13).ifPresent(box -> {
-            g.setFill(ink(Ink.ACCENT));
-            g.setFont(Fonts.text(12));
-            g.setTextAlign(TextAlignment.LEFT);
-            g.setTextBaseline(VPos.CENTER);
-            g.fillText(text, box.x() + 2, box.y() + box.h() / 2);
-        });
-    }
-
     private boolean ofStage(Element element) {
         return StageParts.about(bench.stageProperty().get(), element);
-    }
-
-    private void datum(GraphicsContext g, SheetView v, double w, double h) {
-        g.setStroke(ink(Ink.GRID));
-        g.setLineWidth(1);
-        double y = v.originY();
-        if (elevation == Elevation.PLAN) {
-            g.setLineDashes(14, 4, 3, 4);
-        }
-        if (elevation == Elevation.PLAN) {
-            g.strokeLine(v.originX(), 0, v.originX(), h);
-        } else if (y > 0 && y < h) {
-            g.strokeLine(0, y, w, y);
-        }
-        g.setLineDashes();
-        if (elevation != Elevation.PLAN && y > 12 && y < h - 24 && large) {
-            g.setFill(ink(Ink.FAINT));
-            g.setFont(Fonts.text(12));
-            g.setTextAlign(TextAlignment.RIGHT);
-            g.fillText("ground", w - 8, y + 14);
-        }
-        if (large) {
-            sides(g, w, h);
-        }
-    }
-
-    /** Which way the vehicle faces, where it could be mistaken. */
-    private void sides(GraphicsContext g, double w, double h) {
-        g.setFill(ink(Ink.FAINT));
-        g.setFont(Fonts.text(12));
-        g.setTextBaseline(VPos.TOP);
-        String left = switch (elevation) {
-            case SIDE -> "front";
-            case PLAN -> "left";
-            case FRONT -> "right";
-        };
-        String right = switch (elevation) {
-            case SIDE -> "rear";
-            case PLAN -> "right";
-            case FRONT -> "left";
-        };
-        g.setTextAlign(TextAlignment.LEFT);
-        g.fillText("◂ " + left, 8, 6);
-        g.setTextAlign(TextAlignment.RIGHT);
-        g.fillText(right + " ▸", w - 8, 6);
     }
 
     private boolean selected(Optional<Element> element) {
@@ -368,9 +312,9 @@ final class ElevationSheet extends InkedPane {
 
     private void stroke(GraphicsContext g, SheetView v, Stroke s, LabelPlacer placer) {
         boolean chosen = selected(s.element());
-        boolean quiet = faint(s.pen()) || !s.element().map(this::ofStage).orElse(false);
+        boolean quiet = PenLook.quiet(s.pen()) || !s.element().map(this::ofStage).orElse(false);
         g.setStroke(ink(chosen ? Ink.ACCENT : quiet ? Ink.FAINT : s.pen() == Pen.HOT ? Ink.LOOK : Ink.LINE));
-        g.setLineWidth(width(s.pen()) * (large ? 1 : 0.6) + (chosen ? 1.5 : 0));
+        g.setLineWidth(PenLook.width(s.pen()) * (large ? 1 : 0.6) + (chosen ? 1.5 : 0));
         if (s.pen() == Pen.SWEPT) {
             g.setLineDashes(3, 3);
         }
@@ -393,7 +337,7 @@ final class ElevationSheet extends InkedPane {
                 List<Outlines.Flat> hull = Outlines.of(outline, elevation);
                 double[] xs = hull.stream().mapToDouble(f -> v.originX() + f.across() * v.pixelsPerMm()).toArray();
                 double[] ys = hull.stream().mapToDouble(f -> v.originY() - f.up() * v.pixelsPerMm()).toArray();
-                if (filled(s.pen()) && bench.stageProperty().get() == WorkStage.CLEARANCE) {
+                if (PenLook.filled(s.pen()) && bench.stageProperty().get() == WorkStage.CLEARANCE) {
                     g.setGlobalAlpha(chosen ? 0.22 : 0.1);
                     g.setFill(g.getStroke());
                     g.fillPolygon(xs, ys, xs.length);
@@ -410,61 +354,16 @@ final class ElevationSheet extends InkedPane {
         return s instanceof Stroke.Line && (s.pen() == Pen.OBSTACLE || s.pen() == Pen.HOT);
     }
 
-    private static boolean filled(Pen pen) {
-        return pen == Pen.OBSTACLE || pen == Pen.HOT || pen == Pen.DRIVER;
-    }
-
-    private static boolean faint(Pen pen) {
-        return switch (pen) {
-            case GROUND, CENTRE_LINE, TYRE, WISHBONE, STEER_AXIS, GEAR_BOX, STRUT, SPINDLE, BEAM, TRACK_BAR, TUBE, SWEPT, DRIVER, LOCK_ARC, TURN_AXIS -> true;
-            case STEERING_WHEEL, SHAFT, JOINT, FORK_PIN, BEARING, RACK, TIE_ROD, STEERING_ARM, GEAR_ARM, DRIVEN_ROD, GUIDE, SHUTTLE, OBSTACLE, HOT, GHOST, GAP -> false;
-        };
-    }
-
-    private static double width(Pen pen) {
-        return switch (pen) {
-            case GROUND, CENTRE_LINE, STEER_AXIS, SWEPT, LOCK_ARC, TURN_AXIS -> 1;
-            case TYRE, RACK, GEAR_BOX, SHUTTLE, GUIDE, TUBE, BEARING, OBSTACLE, HOT, DRIVER -> 1.5;
-            case WISHBONE, STEERING_WHEEL, FORK_PIN, JOINT, STRUT, SPINDLE, TRACK_BAR, GAP -> 2;
-            case SHAFT, TIE_ROD, STEERING_ARM, GEAR_ARM, DRIVEN_ROD, GHOST -> 4;
-            case BEAM -> 7;
-        };
-    }
-
-    private void write(GraphicsContext g, SheetView v, Note note, LabelPlacer placer) {
+    private void write(GraphicsContext g, SheetView v, Note note, Ink ink, Font font, LabelPlacer placer) {
         String text = note.figure().text(bench.lengthUnit());
-        double size = large ? 15 : 12;
         Text measured = new Text(text);
-        measured.setFont(Fonts.figure(size));
-        double tw = measured.getLayoutBounds().getWidth();
-        placer.place(v.x(note.at()), v.y(note.at()), tw + 4, size).ifPresent(box -> {
-            g.setFill(ink(selected(Optional.of(note.element())) ? Ink.ACCENT : Ink.LINE));
-            g.setFont(Fonts.figure(size));
+        measured.setFont(font);
+        placer.place(v.x(note.at()), v.y(note.at()), measured.getLayoutBounds().getWidth() + 4, font.getSize()).ifPresent(box -> {
+            g.setFill(ink(ink));
+            g.setFont(font);
             g.setTextAlign(TextAlignment.LEFT);
             g.setTextBaseline(VPos.CENTER);
             g.fillText(text, box.x() + 2, box.y() + box.h() / 2);
         });
-    }
-
-    /** A bar of a round length near a quarter of the width. */
-    private void scaleBar(GraphicsContext g, SheetView v, double w, double h) {
-        double unit = bench.lengthUnit().mm();
-        double rough = w / 4 / v.pixelsPerMm() / unit;
-        double power = Math.pow(10, Math.floor(Math.log10(rough)));
-        double part = rough / power;
-        double length = power * (part >= 5 ? 5 : part >= 2 ? 2 : 1) * unit;
-        double pixels = length * v.pixelsPerMm();
-        double y = h - 7;
-        String text = LengthText.editable(length, bench.lengthUnit());
-        g.setFill(ink(Ink.PAPER));
-        g.fillRect(0, h - 20, 22 + pixels + text.length() * 7, 20);
-        g.setStroke(ink(Ink.LINE));
-        g.setLineWidth(1.5);
-        g.strokePolyline(new double[] {8, 8, 8 + pixels, 8 + pixels}, new double[] {y - 5, y, y, y - 5}, 4);
-        g.setFill(ink(Ink.LINE));
-        g.setFont(Fonts.text(12));
-        g.setTextAlign(TextAlignment.LEFT);
-        g.setTextBaseline(VPos.CENTER);
-        g.fillText(text, 14 + pixels, y - 3);
     }
 }

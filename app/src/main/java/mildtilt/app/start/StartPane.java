@@ -1,8 +1,13 @@
 package mildtilt.app.start;
 
 import java.nio.file.Path;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
+import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -17,6 +22,7 @@ import javafx.scene.layout.VBox;
 import mildtilt.app.look.MeasureField;
 import mildtilt.app.look.Wrap;
 import mildtilt.app.workbench.Workbench;
+import mildtilt.drawing.Stroke;
 import mildtilt.format.DemoJob;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.job.Job;
@@ -48,6 +54,9 @@ public final class StartPane extends HBox {
     private final Begin begin;
     private final VBox recent = new VBox(2);
     private final HBox sizes = new HBox(10);
+    private final Button go = new Button("Begin with these");
+    private final Map<DemoJob, VehiclePicture> pictures = new EnumMap<>(DemoJob.class);
+    private final Map<DemoJob, VehicleScale> shipped = new EnumMap<>(DemoJob.class);
     private DemoJob kind = DemoJob.MARSH_CARRIER;
     private double track;
     private double wheelbase;
@@ -66,7 +75,6 @@ public final class StartPane extends HBox {
         for (DemoJob d : DemoJob.values()) {
             kinds.getChildren().add(card(d, group));
         }
-        Button go = new Button("Begin with these");
         go.setId("start-own");
         go.getStyleClass().add("take-remedy");
         go.setOnAction(_ -> {
@@ -94,6 +102,22 @@ public final class StartPane extends HBox {
         });
         choose(kind);
         refresh();
+        // Read beside: the window stands before all kinds are known.
+        CompletableFuture.runAsync(() -> {
+            for (DemoJob d : DemoJob.values()) {
+                Job job = d.job();
+                List<Stroke> seen = VehiclePicture.of(job);
+                Platform.runLater(() -> known(d, VehicleScale.of(job).orElseThrow(), seen));
+            }
+        });
+    }
+
+    private void known(DemoJob d, VehicleScale s, List<Stroke> seen) {
+        Optional.ofNullable(pictures.get(d)).ifPresent(p -> p.show(seen));
+        shipped.put(d, s);
+        if (d == kind) {
+            choose(d);
+        }
     }
 
     private static Label title(String text) {
@@ -111,10 +135,11 @@ public final class StartPane extends HBox {
     }
 
     private VBox card(DemoJob d, ToggleGroup group) {
-        Job job = d.job();
+        VehiclePicture picture = new VehiclePicture();
+        pictures.put(d, picture);
         ToggleButton b = new ToggleButton();
         b.setId("start-kind-" + d.file());
-        b.setGraphic(new VehiclePicture(job));
+        b.setGraphic(picture);
         b.setToggleGroup(group);
         b.getStyleClass().add("start-card");
         b.setMinHeight(USE_PREF_SIZE);
@@ -136,14 +161,17 @@ public final class StartPane extends HBox {
 
     private void choose(DemoJob d) {
         kind = d;
-        VehicleScale s = VehicleScale.of(d.job()).orElseThrow();
-        track = s.track();
-        wheelbase = s.wheelbase();
-        tyre = s.tyre();
+        go.setDisable(!shipped.containsKey(d));
+        Optional.ofNullable(shipped.get(d)).ifPresent(s -> {
+            track = s.track();
+            wheelbase = s.wheelbase();
+            tyre = s.tyre();
+        });
         fields();
     }
 
     private void fields() {
+        sizes.setDisable(!shipped.containsKey(kind));
         sizes.getChildren().setAll(field("Track, wheel centre to wheel centre", "start-track", track, v -> track = v), field("Wheelbase", "start-wheelbase", wheelbase, v -> wheelbase = v),
                 field("Tyre diameter", "start-tyre", tyre, v -> tyre = v));
     }

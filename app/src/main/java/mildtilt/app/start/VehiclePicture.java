@@ -17,13 +17,22 @@ final class VehiclePicture extends CanvasPane {
 
     private static final double MARGIN = 6;
 
-    private final List<Stroke> strokes;
+    private List<Stroke> strokes = List.of();
 
-    VehiclePicture(Job job) {
-        strokes = Sketch.ofDesign(job, new SteeringTrain(job)).strokes().stream().filter(s -> s.element().filter(e -> !(e instanceof Element.InTheWay) && !(e instanceof Element.AtTheWheel)).isPresent()).toList();
+    VehiclePicture() {
         setMinSize(120, 84);
         setPrefSize(150, 96);
         setMouseTransparent(true);
+    }
+
+    /** What is drawn of a job. */
+    static List<Stroke> of(Job job) {
+        return Sketch.ofDesign(job, new SteeringTrain(job)).strokes().stream().filter(s -> s.element().filter(e -> !(e instanceof Element.InTheWay) && !(e instanceof Element.AtTheWheel)).isPresent()).toList();
+    }
+
+    void show(List<Stroke> s) {
+        strokes = s;
+        redraw();
     }
 
     @Override

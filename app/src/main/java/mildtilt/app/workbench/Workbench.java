@@ -13,7 +13,6 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleObjectProperty;
 import mildtilt.catalogue.Catalogue;
 import mildtilt.clearance.PairGap;
-import mildtilt.drawing.LockArcs;
 import mildtilt.drawing.Sketch;
 import mildtilt.format.CatalogueFile;
 import mildtilt.format.JobFileException;
@@ -21,7 +20,6 @@ import mildtilt.format.JobReader;
 import mildtilt.format.JobWriter;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
-import mildtilt.geometry.Side;
 import mildtilt.job.Change;
 import mildtilt.job.Element;
 import mildtilt.job.FitLog;
@@ -42,9 +40,6 @@ public final class Workbench implements AutoCloseable {
 
     /** A sentence for the user, and whether it reports a refusal. */
     public record Message(String text, boolean refusal) {}
-
-    /** What all views draw; good for one train and one place of the hands. */
-    private record Scene(SteeringTrain train, HandsPosition hands, Optional<AxlePose> pose, Sketch sketch) {}
 
     private final ReadOnlyObjectWrapper<Job> job;
     private final ReadOnlyObjectWrapper<Optional<Worked>> worked = new ReadOnlyObjectWrapper<>(Optional.empty());
@@ -67,9 +62,7 @@ public final class Workbench implements AutoCloseable {
     private final Clock clock;
     private final AnalysisRunner runner;
     private SteeringTrain train;
-    private @Nullable Scene scene;
-    private @Nullable LockArcs arcs;
-    private @Nullable SteeringTrain arcsOf;
+    private @Nullable PosedJob posed;
     private Job opened;
     private Optional<Job> saved;
     private Optional<Job> pinned = Optional.empty();
@@ -90,14 +83,14 @@ public final class Workbench implements AutoCloseable {
         compared.addListener((_, _, _) -> requestAnalysis());
         catalogue.addListener((_, _, _) -> requestAnalysis());
         stage.addListener((_, _, now) -> {
-            if (now == WorkStage.SURVEY && !(sideTab.get() == SideTab.SURE)) {
+            if (now == WorkStage.SURVEY && sideTab.get() != SideTab.SURE) {
                 sideTab.set(SideTab.MEASURED);
             } else if (!sideTab.get().belongsTo(now)) {
                 sideTab.set(SideTab.NOTES);
             }
+            notesShown();
         });
         sideTab.addListener((_, _, _) -> notesShown());
-        stage.addListener((_, _, _) -> notesShown());
         requestAnalysis();
         runner.later(JobReader::prepare);
     }
@@ -225,29 +218,19 @@ public final class Workbench implements AutoCloseable {
 
     /** The axle where the hands hold it, if the job has one. */
     public Optional<AxlePose> pose() {
-        return scene().pose;
+        return posed().pose();
     }
 
     /** The job as lines in space where the hands hold it: worked out once for all views. */
     public Sketch sketch() {
-        return scene().sketch;
+        return posed().sketch();
     }
 
-    private LockArcs lockArcs() {
-        if (arcs == null || arcsOf != train) {
-            arcs = LockArcs.of(job(), train);
-            arcsOf = train;
+    private PosedJob posed() {
+        if (posed == null || !posed.isOf(train, hands.get())) {
+            posed = PosedJob.of(job(), train, hands.get(), Optional.ofNullable(posed));
         }
-        return arcs;
-    }
-
-    private Scene scene() {
-        HandsPosition h = hands.get();
-        if (scene == null || scene.train != train || !scene.hands.equals(h)) {
-            Optional<AxlePose> pose = train.axle().map(_ -> train.pose(h.steeringWheelDeg(), h.travelLeft(), h.travelRight()));
-            scene = new Scene(train, h, pose, Sketch.of(job(), train, h.steeringWheelDeg(), h.travelLeft(), h.travelRight(), pose, lockArcs()));
-        }
-        return scene;
+        return posed;
     }
 
     /** Puts another document on the bench, and forgets the history of the one before. */
@@ -445,22 +428,7 @@ public final class Workbench implements AutoCloseable {
     }
 
     private HandsPosition within(HandsPosition h) {
-        double left = train.stopDeg(Side.LEFT).orElse(360.0);
-        double right = train.stopDeg(Side.RIGHT).orElse(-360.0);
-        double bump = job().vehicle().bump();
-        double droop = job().vehicle().droop();
-        double steer = Math.clamp(h.steeringWheelDeg(), right, left);
-        return switch (wheelTravel()) {
-            case FREE -> new HandsPosition(steer, Math.clamp(h.travelLeft(), -droop, bump), Math.clamp(h.travelRight(), -droop, bump));
-            case ROLL_ONLY -> {
-                // The lever that was moved leads; the other wheel goes the other way.
-                boolean rightLeads = h.travelRight() != hands.get().travelRight() && h.travelLeft() == hands.get().travelLeft();
-                double most = Math.min(bump, droop);
-                double up = Math.clamp(rightLeads ? -h.travelRight() : h.travelLeft(), -most, most);
-                yield new HandsPosition(steer, up, up == 0 ? 0 : -up);
-            }
-            case NONE -> new HandsPosition(steer, 0, 0);
-        };
+        return h.within(train, job().vehicle(), wheelTravel(), hands.get());
     }
 
     /** How the wheels of the job on the bench can travel. */
