@@ -38,10 +38,6 @@ public record FitLog(List<Built> vehicles, Tolerances tolerances) {
         return new FitLog(all, tolerances);
     }
 
-    public FitLog without(String name) {
-        return new FitLog(vehicles.stream().filter(v -> !v.name().equals(name)).toList(), tolerances);
-    }
-
     /** The readings alone, without the plans they were read against. */
     public FitLog withoutPlans() {
         return new FitLog(vehicles.stream().map(v -> v.withTrials(v.trials().stream().map(t ->

@@ -61,10 +61,6 @@ public record TrialSheet(
         return withReadings(all);
     }
 
-    public TrialSheet without(TrialReading r) {
-        return withReadings(readings.stream().filter(o -> !o.equals(r)).toList());
-    }
-
     private static boolean sameThing(TrialReading a, TrialReading b) {
         return switch (a) {
             case TrialReading.Figure f -> b instanceof TrialReading.Figure g && f.what().equals(g.what());

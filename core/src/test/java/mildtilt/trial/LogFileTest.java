@@ -148,7 +148,6 @@ class LogFileTest {
         assertThat(s.readings()).hasSize(5);
         assertThat(s.figures().getFirst().value()).isEqualTo(3);
         assertThat(s.dots()).allMatch(d -> d.left() == 3);
-        assertThat(s.without(s.plates().getFirst()).plates()).isEmpty();
     }
 
     @ParameterizedTest

@@ -3,18 +3,14 @@ package mildtilt.app.fit;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.TextInputDialog;
-import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
-import javafx.scene.layout.StackPane;
-import javafx.scene.layout.VBox;
 import javafx.stage.Window;
-import mildtilt.app.look.Lazily;
+import mildtilt.app.look.SheetRail;
 import mildtilt.app.workbench.FitSheet;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.job.Built;
@@ -42,38 +38,17 @@ public final class FitStagePane extends HBox implements AutoCloseable {
 
     /** @param vehicle the vehicle to look at, beside the large figures */
     public FitStagePane(Workbench bench, Clock clock, Files files, Region vehicle) {
-        getStyleClass().add("make-stage");
-        setMinSize(0, 0);
         FitDesk desk = new FitDesk(bench, clock);
-        VBox rail = new VBox();
-        rail.getStyleClass().add("make-rail");
-        StackPane sheets = new StackPane();
-        sheets.setMinSize(0, 0);
-        HBox.setHgrow(sheets, Priority.ALWAYS);
-        for (FitSheet s : FitSheet.values()) {
-            ToggleButton b = new ToggleButton(s.label());
-            b.setId("fit-" + s.name().toLowerCase(Locale.ROOT).replace('_', '-') + "-tab");
-            b.getStyleClass().add("make-tab");
-            b.setMaxWidth(Double.MAX_VALUE);
-            b.setSelected(bench.fitSheetProperty().get() == s);
-            b.setOnAction(_ -> {
-                bench.fitSheetProperty().set(s);
-                b.setSelected(true);
-            });
-            bench.fitSheetProperty().addListener((_, _, now) -> b.setSelected(now == s));
-            rail.getChildren().add(b);
-            Lazily.put(sheets, visibleProperty().and(bench.fitSheetProperty().isEqualTo(s)), () -> switch (s) {
-                case BENCH -> measuring(bench, desk, files, vehicle);
-                case TRIALS -> new TrialsPane(bench, desk, () -> files.photo().ifPresent(p -> TrialsPane.added(desk, p)));
-                case WALL -> new WallPane(bench, desk);
-                case PLATES -> new PlatesPane(bench, desk);
-                case RUN_OUT -> new RunOutPane(bench, desk);
-                case DIAGNOSIS -> new DiagnosisPane(bench, desk);
-                case LOG -> new LogPane(bench, desk);
-                case INSPECTION -> new InspectionPane(bench, desk, () -> files.inspection(desk.vehicle()));
-            });
-        }
-        getChildren().addAll(rail, sheets);
+        SheetRail.fill(this, "fit", FitSheet.values(), FitSheet::label, bench.fitSheetProperty(), s -> switch (s) {
+            case BENCH -> measuring(bench, desk, files, vehicle);
+            case TRIALS -> new TrialsPane(bench, desk, () -> files.photo().ifPresent(p -> TrialsPane.added(desk, p)));
+            case WALL -> new WallPane(bench, desk);
+            case PLATES -> new PlatesPane(bench, desk);
+            case RUN_OUT -> new RunOutPane(bench, desk);
+            case DIAGNOSIS -> new DiagnosisPane(bench, desk);
+            case LOG -> new LogPane(bench, desk);
+            case INSPECTION -> new InspectionPane(bench, desk, () -> files.inspection(desk.vehicle()));
+        });
     }
 
     /** The vehicle beside the large figures. */
