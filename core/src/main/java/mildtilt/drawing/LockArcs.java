@@ -20,14 +20,14 @@ import mildtilt.suspension.KnucklePose;
  *
  * @param over the whole lock at ride height, from the right to the left
  */
-public record LockArcs(List<AxlePose.Assembled> over) {
+record LockArcs(List<AxlePose.Assembled> over) {
 
-    public static final LockArcs NONE = new LockArcs(List.of());
+    static final LockArcs NONE = new LockArcs(List.of());
 
     private static final int STEPS = 8;
     private static final double AXIS_LENGTH = 40_000;
 
-    public static LockArcs of(Job job, SteeringTrain train) {
+    static LockArcs of(Job job, SteeringTrain train) {
         if (train.axle().isEmpty() || train.locked().isPresent() || train.pose(0, 0, 0).assembled().isEmpty()) {
             return NONE;
         }

@@ -3,6 +3,7 @@ package mildtilt.drawing;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.BiFunction;
 import mildtilt.clearance.Carriers;
 import mildtilt.drawing.Sketch.Builder;
 import mildtilt.geometry.Point;
@@ -37,22 +38,37 @@ public final class ObstacleSketch {
                 ? own.then(Carriers.move(job.axle().get(), pose.get(), o.carrier())) : own;
     }
 
-    static void draw(Builder out, Job job, Optional<AxlePose> pose, double travelLeft, double travelRight) {
-        for (int i = 0; i < job.surroundings().obstacles().size(); i++) {
-            Obstacle o = job.surroundings().obstacles().get(i);
-            Element e = new Element.InTheWay(i);
-            Pen pen = o.hot() ? Pen.HOT : Pen.OBSTACLE;
-            draw(out, e, pen, o.shape(), move(job, o, pose, travelLeft, travelRight, 0.5));
-            if (o.sweep().free() && !(o.shape() instanceof Shape.Scan)) {
-                draw(out, e, Pen.SWEPT, o.shape(), move(job, o, pose, travelLeft, travelRight, 0));
-                draw(out, e, Pen.SWEPT, o.shape(), move(job, o, pose, travelLeft, travelRight, 1));
-            }
-        }
+    /** What stands where it is however the wheel is turned and whatever the wheels travel, and the driver's legs. */
+    static void drawStanding(Builder out, Job job) {
+        draw(out, job, false, (o, part) -> move(job, o, Optional.empty(), 0, 0, part));
         job.surroundings().driver().ifPresent(d -> {
             for (Side side : Side.values()) {
                 leg(out, d, side);
             }
         });
+    }
+
+    static void drawMoving(Builder out, Job job, Optional<AxlePose> pose, double travelLeft, double travelRight) {
+        draw(out, job, true, (o, part) -> move(job, o, pose, travelLeft, travelRight, part));
+    }
+
+    private static boolean moves(Obstacle o) {
+        return o.carrier() != Carrier.FRAME || o.sweep() instanceof Sweep.FollowsWheel;
+    }
+
+    private static void draw(Builder out, Job job, boolean moving, BiFunction<Obstacle, Double, RigidMove> at) {
+        for (int i = 0; i < job.surroundings().obstacles().size(); i++) {
+            Obstacle o = job.surroundings().obstacles().get(i);
+            if (moves(o) != moving) {
+                continue;
+            }
+            Element e = new Element.InTheWay(i);
+            draw(out, e, o.hot() ? Pen.HOT : Pen.OBSTACLE, o.shape(), at.apply(o, 0.5));
+            if (o.sweep().free() && !(o.shape() instanceof Shape.Scan)) {
+                draw(out, e, Pen.SWEPT, o.shape(), at.apply(o, 0.0));
+                draw(out, e, Pen.SWEPT, o.shape(), at.apply(o, 1.0));
+            }
+        }
     }
 
     private static void leg(Builder out, Driver d, Side side) {

@@ -48,22 +48,23 @@ public record Sketch(List<Stroke> strokes, List<Note> notes, Construction constr
         this(strokes, notes, Construction.NONE);
     }
 
-    /** Straight ahead at ride height. */
+    /** Straight ahead at ride height, without construction. */
     public static Sketch ofDesign(Job job, SteeringTrain train) {
-        return of(job, train, 0, 0, 0, train.axle().map(_ -> train.pose(0, 0, 0)), LockArcs.NONE);
+        return of(job, train, 0, 0, 0, train.axle().map(_ -> train.pose(0, 0, 0)), Backdrop.withoutArcs(job, train));
     }
 
     /**
      * @param pose of the axle, if the job has one; a corner that can't be assembled is left out
-     * @param arcs for the construction
+     * @param backdrop of this job and train
      */
     public static Sketch of(Job job, SteeringTrain train, double steeringWheelDeg, double travelLeft, double travelRight, Optional<AxlePose> pose,
-            LockArcs arcs) {
+            Backdrop backdrop) {
         Builder b = new Builder();
         train.column().ifPresent(c -> b.column(c, steeringWheelDeg));
         pose.ifPresent(p -> new AxleSketch(b, job, train.requireAxle(), p).draw());
-        ObstacleSketch.draw(b, job, pose, travelLeft, travelRight);
-        Construction construction = pose.map(p -> arcs.construction(p)).orElse(Construction.NONE);
+        b.strokes.addAll(backdrop.standing());
+        ObstacleSketch.drawMoving(b, job, pose, travelLeft, travelRight);
+        Construction construction = pose.map(p -> backdrop.arcs().construction(p)).orElse(Construction.NONE);
         return new Sketch(b.strokes, b.notes, construction);
     }
 

@@ -58,7 +58,7 @@ class DrawingTest {
         Job demo = DemoJob.MARSH_CARRIER.job();
         SteeringTrain train = new SteeringTrain(demo);
         Sketch still = Sketch.ofDesign(demo, train);
-        Sketch turned = Sketch.of(demo, train, 200, 30, -30, Optional.of(train.pose(200, 30, -30)), LockArcs.of(demo, train));
+        Sketch turned = Sketch.of(demo, train, 200, 30, -30, Optional.of(train.pose(200, 30, -30)), Backdrop.of(demo, train, Optional.empty()));
         assertThat(turned.strokes()).hasSameSizeAs(still.strokes()).isNotEqualTo(still.strokes());
         Extent plan = Extent.of(still, Elevation.PLAN);
         assertThat(plan.width()).isCloseTo(2 * 760 + 280, within(8.0));
@@ -74,10 +74,10 @@ class DrawingTest {
     void everyKindOfSteeringIsDrawnWholeAndWhereItStands(DemoJob which) {
         Job job = which.job();
         SteeringTrain t = new SteeringTrain(job);
-        LockArcs arcs = LockArcs.of(job, t);
+        Backdrop backdrop = Backdrop.of(job, t, Optional.empty());
         double sw = 0.6 * t.stopDeg(Side.LEFT).orElseThrow();
         AxlePose pose = t.pose(sw, 0, 0);
-        Sketch sketch = Sketch.of(job, t, sw, 0, 0, Optional.of(pose), arcs);
+        Sketch sketch = Sketch.of(job, t, sw, 0, 0, Optional.of(pose), backdrop);
         List<Element> train = Element.of(job);
         for (Element e : train) {
             assertThat(sketch.strokes()).as(e.toString()).anyMatch(s -> s.element().equals(Optional.of(e)));

@@ -1,7 +1,9 @@
 package mildtilt.app.bay;
 
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Predicate;
@@ -51,6 +53,9 @@ final class ElevationSheet extends InkedPane {
     private @Nullable SheetView view;
     private boolean userView;
     private Sketch sketch = new Sketch(List.of(), List.of());
+    /** Outlines of the last drawing, by the stroke itself: what does not move has the same again. */
+    private Map<Stroke, List<Outlines.Flat>> hulls = new IdentityHashMap<>();
+    private Map<Stroke, List<Outlines.Flat>> drawnHulls = hulls;
     private boolean large = true;
     private double pressedX;
     private double pressedY;
@@ -201,11 +206,13 @@ final class ElevationSheet extends InkedPane {
             sketch.construction().strokes().forEach(s -> constructionLine(g, v, s));
         }
         inset.ifPresent(placer::keepClear);
+        drawnHulls = new IdentityHashMap<>();
         for (Stroke s : sketch.strokes()) {
             if (shown(s)) {
                 stroke(g, v, s, placer);
             }
         }
+        hulls = drawnHulls;
         ClearanceMarks marks = new ClearanceMarks(bench, g, v, this::ink);
         bench.ghost().ifPresent(p -> marks.ghost(p, large));
         handles.update(v);
@@ -334,7 +341,7 @@ final class ElevationSheet extends InkedPane {
                 }
             }
             case Stroke.Outline outline -> {
-                List<Outlines.Flat> hull = Outlines.of(outline, elevation);
+                List<Outlines.Flat> hull = hull(outline);
                 double[] xs = hull.stream().mapToDouble(f -> v.originX() + f.across() * v.pixelsPerMm()).toArray();
                 double[] ys = hull.stream().mapToDouble(f -> v.originY() - f.up() * v.pixelsPerMm()).toArray();
                 if (PenLook.filled(s.pen()) && bench.stageProperty().get() == WorkStage.CLEARANCE) {
@@ -347,6 +354,13 @@ final class ElevationSheet extends InkedPane {
             }
         }
         g.setLineDashes();
+    }
+
+    private List<Outlines.Flat> hull(Stroke.Outline outline) {
+        List<Outlines.Flat> known = hulls.get(outline);
+        List<Outlines.Flat> hull = known != null ? known : Outlines.of(outline, elevation);
+        drawnHulls.put(outline, hull);
+        return hull;
     }
 
     /** A triangle of a scan: there are many. */

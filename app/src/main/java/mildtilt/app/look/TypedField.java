@@ -7,7 +7,7 @@ import org.jspecify.annotations.Nullable;
 /** A field whose text is taken by Enter or by leaving it; Escape puts back what was there. */
 abstract class TypedField extends TextField {
 
-    private final String shown;
+    private String shown;
     private @Nullable String taken;
 
     TypedField(String shown) {
@@ -21,11 +21,19 @@ abstract class TypedField extends TextField {
         });
         setOnKeyPressed(e -> {
             if (e.getCode() == KeyCode.ESCAPE) {
-                setText(shown);
+                setText(this.shown);
                 unchanged();
                 e.consume();
             }
         });
+    }
+
+    /** Shows what is so now, unless somebody is typing. */
+    public final void show(String now) {
+        if (getText().equals(shown)) {
+            shown = now;
+            setText(now);
+        }
     }
 
     private void commit() {

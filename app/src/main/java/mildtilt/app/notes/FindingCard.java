@@ -1,5 +1,6 @@
 package mildtilt.app.notes;
 
+import java.util.List;
 import java.util.Optional;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -20,7 +21,17 @@ import mildtilt.job.Element;
 /** One finding: what, why, and each remedy with its effect shown before it is taken. */
 final class FindingCard extends VBox {
 
-    FindingCard(Workbench bench, Worked worked, Finding finding, String id) {
+    private final Workbench bench;
+    private final Finding first;
+    private final boolean brief;
+    private final Label what;
+    private final Label why;
+
+    /** @param brief without the remedies, as while something is dragged: none can be taken then */
+    FindingCard(Workbench bench, Worked worked, Finding finding, String id, boolean brief) {
+        this.bench = bench;
+        this.first = finding;
+        this.brief = brief;
         getStyleClass().add("finding-card");
         getStyleClass().add(finding.severity().word());
         setId(id);
@@ -29,12 +40,24 @@ final class FindingCard extends VBox {
         where.setOnAction(_ -> bench.selectionProperty().set(Optional.of(finding.element())));
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
-        Label what = Wrap.text(finding.what().text(bench.lengthUnit()), "finding-what");
-        getChildren().addAll(new HBox(new StateMark(finding.severity()), gap, where), what, Wrap.text(finding.why().text(bench.lengthUnit()), "finding-why"));
+        what = Wrap.text("", "finding-what");
+        why = Wrap.text("", "finding-why");
+        tell(finding);
+        getChildren().addAll(new HBox(new StateMark(finding.severity()), gap, where), what, why);
         int n = 0;
-        for (Remedy remedy : finding.remedies()) {
+        for (Remedy remedy : brief ? List.<Remedy>of() : finding.remedies()) {
             getChildren().add(remedy(bench, worked, finding, remedy, id + "-remedy-" + n++));
         }
+    }
+
+    /** Whether this card can go on to tell of a finding as it is now, in other figures only. */
+    boolean follows(Finding now) {
+        return brief && now.severity() == first.severity() && now.element().equals(first.element());
+    }
+
+    void tell(Finding now) {
+        what.setText(now.what().text(bench.lengthUnit()));
+        why.setText(now.why().text(bench.lengthUnit()));
     }
 
     private static VBox remedy(Workbench bench, Worked worked, Finding finding, Remedy remedy, String id) {

@@ -1,5 +1,6 @@
 package mildtilt.app.notes;
 
+import java.util.ArrayList;
 import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -36,8 +37,7 @@ public final class NotesPane extends VBox {
 
     private void refresh() {
         String focused = getScene() != null && getScene().getFocusOwner() instanceof Button b && cards.lookup("#" + b.getId()) == b ? b.getId() : null;
-        cards.getChildren().clear();
-        bench.workedProperty().get().ifPresent(this::show);
+        bench.workedProperty().get().ifPresentOrElse(this::show, cards.getChildren()::clear);
         if (focused != null && cards.lookup("#" + focused) instanceof Node again) {
             again.requestFocus();
         }
@@ -47,8 +47,9 @@ public final class NotesPane extends VBox {
         List<Finding> findings = worked.now().findings();
         long stops = findings.stream().filter(f -> f.severity() == Severity.STOP).count();
         head.setText("Notes: " + stops + " stop, " + (findings.size() - stops) + " look");
+        List<Node> now = new ArrayList<>();
         for (int i = 0; i < findings.size(); i++) {
-            cards.getChildren().add(new FindingCard(bench, worked, findings.get(i), "finding-" + i));
+            now.add(card(worked, findings.get(i), i));
         }
         if (findings.isEmpty()) {
             boolean nothing = worked.now().job().column().isEmpty() && worked.now().job().axle().isEmpty();
@@ -57,7 +58,20 @@ public final class NotesPane extends VBox {
                     + "through the whole range, and have it looked at.");
             none.setWrapText(true);
             none.getStyleClass().add("finding-why");
-            cards.getChildren().add(none);
+            now.add(none);
         }
+        if (!now.equals(cards.getChildren())) {
+            cards.getChildren().setAll(now);
+        }
+    }
+
+    /** While something is dragged a card that still fits only changes its words: new ones at every step would make the drag stutter. */
+    private FindingCard card(Worked worked, Finding finding, int place) {
+        boolean brief = bench.dragging();
+        if (brief && place < cards.getChildren().size() && cards.getChildren().get(place) instanceof FindingCard c && c.follows(finding)) {
+            c.tell(finding);
+            return c;
+        }
+        return new FindingCard(bench, worked, finding, "finding-" + place, brief);
     }
 }

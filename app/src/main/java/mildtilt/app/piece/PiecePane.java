@@ -1,11 +1,15 @@
 package mildtilt.app.piece;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.DoubleFunction;
+import java.util.function.Supplier;
+import java.util.function.ToDoubleFunction;
 import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -38,6 +42,9 @@ public final class PiecePane extends VBox {
     private final Workbench bench;
     private final Label head = new Label();
     private final VBox body = new VBox();
+    /** The fields shown now, in the order of the sizes they are of. */
+    private final List<MeasureField> sizes = new ArrayList<>();
+    private final Map<MeasureField, Supplier<String>> coordinates = new LinkedHashMap<>();
 
     public PiecePane(Workbench bench) {
         this.bench = bench;
@@ -49,7 +56,13 @@ public final class PiecePane extends VBox {
         getChildren().addAll(head, scroll);
         bench.selectionProperty().addListener((_, _, _) -> refresh());
         bench.lengthUnitProperty().addListener((_, _, _) -> refresh());
-        bench.jobProperty().addListener((_, _, _) -> refresh());
+        bench.jobProperty().addListener((_, _, _) -> {
+            if (bench.dragging()) {
+                follow();
+            } else {
+                refresh();
+            }
+        });
         bench.stageProperty().addListener((_, _, _) -> refresh());
         refresh();
     }
@@ -57,13 +70,35 @@ public final class PiecePane extends VBox {
     private void refresh() {
         String focused = focusedFieldId();
         body.getChildren().clear();
-        Optional<Element> selected = bench.selectionProperty().get()
-                .filter(Element.of(bench.job())::contains);
+        sizes.clear();
+        coordinates.clear();
+        Optional<Element> selected = selected();
         head.setText(selected.map(e -> Element.label(bench.job(), e)).orElse(clearance() ? "Own parts and gaps" : "Vehicle"));
         selected.ifPresentOrElse(this::showElement, this::showVehicle);
         if (focused != null && body.lookup("#" + focused) instanceof Node again) {
             again.requestFocus();
         }
+    }
+
+    private Optional<Element> selected() {
+        return bench.selectionProperty().get().filter(Element.of(bench.job())::contains);
+    }
+
+    /** While something is dragged the figures change and the fields stay: new ones at every step would make the drag stutter. */
+    private void follow() {
+        List<PieceField> now = fields(selected());
+        if (now.size() != sizes.size()) {
+            refresh();
+            return;
+        }
+        for (int i = 0; i < now.size(); i++) {
+            sizes.get(i).show(text(now.get(i)));
+        }
+        coordinates.forEach((field, text) -> field.show(text.get()));
+    }
+
+    private List<PieceField> fields(Optional<Element> selected) {
+        return selected.map(e -> PieceFields.of(bench.job(), e)).orElseGet(() -> clearance() ? ObstacleFields.own(bench.job()) : PieceFields.ofVehicle(bench.job()));
     }
 
     private @Nullable String focusedFieldId() {
@@ -73,7 +108,7 @@ public final class PiecePane extends VBox {
 
     private void showVehicle() {
         GridPane grid = grid();
-        addFields(grid, clearance() ? ObstacleFields.own(bench.job()) : PieceFields.ofVehicle(bench.job()));
+        addFields(grid, fields(Optional.empty()));
         Label hint = new Label(clearance() ? "Press something in the way, below or in the drawing, to see and type its sizes."
                 : "Press an element in the strip above, or a point in the drawing, to see and type its sizes.");
         hint.setWrapText(true);
@@ -90,7 +125,7 @@ public final class PiecePane extends VBox {
             body.getChildren().add(new SchoolFields(bench));
         }
         GridPane grid = grid();
-        addFields(grid, PieceFields.of(bench.job(), element));
+        addFields(grid, fields(Optional.of(element)));
         ColumnFields.rename(element).ifPresent(rename -> addName(grid, rename));
         // Choices are wider than sizes: in a grid of their own they leave the names of the sizes their room.
         GridPane chosen = grid();
@@ -125,13 +160,14 @@ public final class PiecePane extends VBox {
             if (!f.meaning().isEmpty()) {
                 name.setTooltip(new Tooltip(f.meaning()));
             }
-            MeasureField field = new MeasureField(f.value().map(v -> text(f, v)).orElse(PieceField.NONE), t -> read(f, t),
+            MeasureField field = new MeasureField(text(f), t -> read(f, t),
                     v -> change(f, v), bench::refuse);
             field.setId("field-" + f.label().toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-"));
             field.setAccessibleText(f.label());
             name.setLabelFor(field);
             GridPane.setHgrow(name, Priority.ALWAYS);
             grid.addRow(row++, name, field);
+            sizes.add(field);
         }
     }
 
@@ -192,12 +228,12 @@ public final class PiecePane extends VBox {
         return LengthText.trimmed(v, 3);
     }
 
-    private String text(PieceField f, double v) {
-        return switch (f.measure()) {
+    private String text(PieceField f) {
+        return f.value().map(v -> switch (f.measure()) {
             case LENGTH -> LengthText.editable(v, bench.lengthUnit());
             case ANGLE -> trim(v) + "°";
             case NUMBER -> trim(v);
-        };
+        }).orElse(PieceField.NONE);
     }
 
     /** NaN takes a size away that need not be known. */
@@ -224,9 +260,9 @@ public final class PiecePane extends VBox {
         Label name = new Label(capital(label));
         name.getStyleClass().add("point-name");
         List<Node> fields = new ArrayList<>();
-        fields.add(coordinate(id, "x", p.x(), x -> new Point(x, p.y(), p.z())));
-        fields.add(coordinate(id, "y", p.y(), y -> new Point(p.x(), y, p.z())));
-        fields.add(coordinate(id, "z", p.z(), z -> new Point(p.x(), p.y(), z)));
+        fields.add(coordinate(id, "x", Point::x, x -> new Point(x, p.y(), p.z())));
+        fields.add(coordinate(id, "y", Point::y, y -> new Point(p.x(), y, p.z())));
+        fields.add(coordinate(id, "z", Point::z, z -> new Point(p.x(), p.y(), z)));
         HBox row = new HBox(4);
         row.getStyleClass().add("coordinates");
         row.getChildren().addAll(fields);
@@ -237,13 +273,15 @@ public final class PiecePane extends VBox {
         return Character.toUpperCase(s.charAt(0)) + s.substring(1);
     }
 
-    private Node coordinate(PointId id, String axis, double value, DoubleFunction<Point> to) {
+    private Node coordinate(PointId id, String axis, ToDoubleFunction<Point> along, DoubleFunction<Point> to) {
         LengthUnit unit = bench.lengthUnit();
         String label = JobPoints.label(bench.job(), id);
-        MeasureField field = new MeasureField(LengthText.editable(value, unit), t -> LengthText.parse(t, unit),
+        Supplier<String> text = () -> LengthText.editable(along.applyAsDouble(JobPoints.position(bench.job(), id)), unit);
+        MeasureField field = new MeasureField(text.get(), t -> LengthText.parse(t, unit),
                 v -> bench.edit("Move " + label + ", " + axis, job -> JobPoints.moved(job, id, to.apply(v))), bench::refuse);
         field.setId("field-" + axis + "-" + label.replaceAll("[^a-z0-9A-Z]+", "-"));
         field.setAccessibleText(label + " " + axis);
+        coordinates.put(field, text);
         Label name = new Label(axis);
         name.setLabelFor(field);
         HBox box = new HBox(3, name, field);

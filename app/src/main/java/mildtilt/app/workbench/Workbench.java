@@ -339,6 +339,9 @@ public final class Workbench implements AutoCloseable {
             history.did(start.get(), change);
             put(logged(start.get(), job(), change, ""));
             say(change);
+        } else {
+            // What the remedies would do was not worked out on the way.
+            start.ifPresent(this::put);
         }
     }
 
