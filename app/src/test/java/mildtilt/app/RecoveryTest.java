@@ -7,6 +7,7 @@ import java.io.InputStreamReader;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import mildtilt.app.shell.Recovery;
@@ -72,6 +73,26 @@ class RecoveryTest {
         }
         try (var files = Files.list(folder)) {
             assertThat(files).isEmpty();
+        }
+    }
+
+    @Test
+    void whatCannotBeKeptIsToldOnceUntilItCanBe(@TempDir Path folder) throws Exception {
+        Path state = folder.resolve("state");
+        List<String> told = new ArrayList<>();
+        try (Recovery recovery = new Recovery(state)) {
+            recovery.onTrouble(told::add);
+            Path aside = folder.resolve("aside");
+            Files.move(state, aside);
+            recovery.keepNow(DemoJob.GREENHOUSE_TUG.job(), Optional.empty());
+            recovery.keepNow(DemoJob.GREENHOUSE_TUG.job(), Optional.empty());
+            assertThat(told).singleElement().asString().contains("can't be kept safe in " + state).contains("no such file or folder").contains("Save the job");
+            Files.move(aside, state);
+            recovery.keepNow(DemoJob.GREENHOUSE_TUG.job(), Optional.empty());
+            Files.move(state, aside);
+            recovery.keepNow(DemoJob.GREENHOUSE_TUG.job(), Optional.empty());
+            assertThat(told).hasSize(2);
+            Files.move(aside, state);
         }
     }
 }

@@ -222,6 +222,7 @@ public final class CsvFiles {
         CSVFormat format = CSVFormat.RFC4180.builder().setHeader().setSkipHeaderRecord(true)
                 .setIgnoreSurroundingSpaces(true).setIgnoreEmptyLines(true).get();
         List<HandPosition> all = new ArrayList<>();
+        JobFile.needPlainNamed(file, "a CSV of positions");
         try (CSVParser parser = CSVParser.parse(file, StandardCharsets.UTF_8, format)) {
             for (String needed : List.of("steering_wheel_deg", "travel_left_mm", "travel_right_mm")) {
                 if (!parser.getHeaderNames().contains(needed)) {

@@ -12,6 +12,9 @@ public record FileStamp(long size, long checksum) {
     /** Empty where there is no such file, or it can't be read. */
     public static Optional<FileStamp> of(Path file) {
         try {
+            if (!Files.isRegularFile(file)) {
+                return Optional.empty();
+            }
             byte[] bytes = Files.readAllBytes(file);
             CRC32C sum = new CRC32C();
             sum.update(bytes);

@@ -40,9 +40,7 @@ public final class JobFile {
     /** @param what the file should be, in a word or two */
     static <T> T open(Path file, String what, Reader<T> reader) throws JobFileException {
         try {
-            if (Files.isDirectory(file)) {
-                throw new JobFileException("it is a folder, not a " + what + " file.");
-            }
+            needPlain(file, "a " + what + " file");
             if (Files.size(file) > LARGEST_BYTES) {
                 throw new JobFileException("it is far too large for a " + what + " (over 80 MB).");
             }
@@ -53,6 +51,25 @@ public final class JobFile {
             throw new JobFileException(file.getFileName() + ": The file is damaged or is not a " + what + ": it is not text.");
         } catch (IOException e) {
             throw new JobFileException(file + " can't be read: " + reason(e));
+        }
+    }
+
+    /** Folders, pipes and devices are turned down before they are read: some have no end. What is not there at all is told by whoever reads it. */
+    static void needPlain(Path file, String what) throws JobFileException {
+        if (Files.isDirectory(file)) {
+            throw new JobFileException("it is a folder, not " + what + ".");
+        }
+        if (Files.exists(file) && !Files.isRegularFile(file)) {
+            throw new JobFileException("it is a pipe or a device, not " + what + ".");
+        }
+    }
+
+    /** The same, naming the file. */
+    static void needPlainNamed(Path file, String what) throws JobFileException {
+        try {
+            needPlain(file, what);
+        } catch (JobFileException e) {
+            throw new JobFileException(file.getFileName() + ": " + e.getMessage());
         }
     }
 
@@ -125,7 +142,8 @@ public final class JobFile {
         }
     }
 
-    private static String reason(IOException e) {
+    /** In words, as a sentence. */
+    public static String reason(IOException e) {
         return switch (e) {
             case NoSuchFileException _ -> "there is no such file or folder.";
             case AccessDeniedException _ -> "it is not permitted there.";

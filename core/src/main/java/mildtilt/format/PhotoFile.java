@@ -31,6 +31,7 @@ public final class PhotoFile {
         String ending = ENDINGS.stream().filter(name.toLowerCase(Locale.ROOT)::endsWith).findFirst()
                 .orElseThrow(() -> new JobFileException(name + " is no photo that can be shown: take a JPG or PNG file."));
         try {
+            JobFile.needPlainNamed(photo, "a photo");
             if (Files.size(photo) > LARGEST_BYTES) {
                 throw new JobFileException(name + " is larger than 60 MB: make it smaller first.");
             }

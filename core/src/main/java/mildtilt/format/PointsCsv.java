@@ -56,6 +56,7 @@ public final class PointsCsv {
         List<List<String>> rows = new ArrayList<>();
         List<Long> lines = new ArrayList<>();
         try {
+            JobFile.needPlainNamed(file, "a list of points");
             if (Files.size(file) > MOST_BYTES) {
                 throw new JobFileException(file.getFileName() + " is far too large for a list of points.");
             }

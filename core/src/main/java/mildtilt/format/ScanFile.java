@@ -114,9 +114,7 @@ public final class ScanFile {
     public static Read read(Path file) throws JobFileException {
         String name = file.getFileName().toString();
         try {
-            if (Files.isDirectory(file)) {
-                throw new JobFileException("it is a folder, not a scan.");
-            }
+            JobFile.needPlain(file, "a scan");
             long size = Files.size(file);
             if (size > LARGEST_BYTES) {
                 throw new JobFileException("it is far too large (" + (size >> 20) + " MB). Thin the scan out to a few hundred thousand triangles first.");

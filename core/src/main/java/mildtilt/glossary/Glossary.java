@@ -5,9 +5,15 @@ import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.SortedMap;
+import java.util.TreeMap;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
 
 /** Every term in order of the alphabet. */
 public final class Glossary {
@@ -16,10 +22,23 @@ public final class Glossary {
      * @param meaning in a sentence or two
      * @param usual what is usual, or empty
      * @param explains labels of headlines that it is about
+     * @param also other words for it, or words that ask for it
      */
-    public record Term(String name, String meaning, String usual, List<String> explains) {}
+    public record Term(String name, String meaning, String usual, List<String> explains, List<String> also) {
+
+        /** What it means and what is usual, as one text. */
+        public String told() {
+            return meaning + (usual.isEmpty() ? "" : " Usual: " + usual);
+        }
+    }
+
+    private record Word(Pattern pattern, int length, Term term) {}
 
     private static final List<Term> TERMS = read();
+    /** Longest first, so that a tie rod is not taken for a rod. */
+    private static final List<Word> WORDS = TERMS.stream().flatMap(t -> Stream.concat(Stream.of(t.name), t.also.stream())
+            .map(w -> new Word(Pattern.compile("(?i)(?<![\\p{L}-])" + Pattern.quote(w) + "(s|es)?(?![\\p{L}])"), w.length(), t)))
+            .sorted(Comparator.comparingInt((Word w) -> -w.length)).toList();
 
     private Glossary() {}
 
@@ -32,18 +51,38 @@ public final class Glossary {
         return TERMS.stream().filter(t -> t.explains.contains(label)).findFirst();
     }
 
+    /** The terms a text speaks of, in the order in which it does; the one that explains it as a whole first. */
+    public static List<Term> in(String text) {
+        String left = text;
+        SortedMap<Integer, Term> found = new TreeMap<>();
+        explaining(text).ifPresent(t -> found.put(-1, t));
+        for (Word w : WORDS) {
+            Matcher m = w.pattern.matcher(left);
+            while (m.find()) {
+                found.put(m.start(), w.term);
+                left = left.substring(0, m.start()) + "\0".repeat(m.end() - m.start()) + left.substring(m.end());
+                m.reset(left);
+            }
+        }
+        return found.values().stream().distinct().toList();
+    }
+
     /** Terms whose name or meaning holds all words that are looked for. */
     public static List<Term> find(String words) {
         List<String> all = Arrays.stream(words.toLowerCase(Locale.ROOT).strip().split("\\s+")).toList();
-        return TERMS.stream().filter(t -> all.stream().allMatch(w -> (t.name + " " + t.meaning).toLowerCase(Locale.ROOT).contains(w)))
+        return TERMS.stream().filter(t -> all.stream().allMatch(w -> (t.name + " " + t.meaning + " " + t.also).toLowerCase(Locale.ROOT).contains(w)))
                 .sorted((a, b) -> Boolean.compare(!a.name.toLowerCase(Locale.ROOT).contains(words.strip().toLowerCase(Locale.ROOT)), !b.name.toLowerCase(Locale.ROOT).contains(words.strip().toLowerCase(Locale.ROOT)))).toList();
+    }
+
+    private static List<String> list(String text) {
+        return text.isEmpty() ? List.of() : List.of(text.split(";"));
     }
 
     private static List<Term> read() {
         try (InputStream in = Glossary.class.getResourceAsStream("/mildtilt/glossary/glossary.txt")) {
             return new String(in.readAllBytes(), StandardCharsets.UTF_8).lines().filter(l -> !l.isBlank()).map(l -> {
                 String[] p = l.split("\\|", -1);
-                return new Term(p[0], p[1], p[2], p[3].isEmpty() ? List.of() : List.of(p[3].split(";")));
+                return new Term(p[0], p[1], p[2], list(p[3]), list(p[4]));
             }).toList();
         } catch (IOException e) {
             throw new UncheckedIOException(e);

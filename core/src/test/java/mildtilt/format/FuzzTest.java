@@ -13,6 +13,9 @@ import java.util.List;
 import java.util.Random;
 import mildtilt.analysis.Analysis;
 import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.instrument.FileInstruments;
+import mildtilt.instrument.InstrumentException;
+import mildtilt.instrument.InstrumentKind;
 import mildtilt.job.Job;
 import mildtilt.measure.UnreadableMeasureException;
 import mildtilt.rules.ShippedRules;
@@ -137,6 +140,25 @@ class FuzzTest {
             PointsCsv.take(Survey.NONE, points, PointsCsv.guess(points));
         });
         assertThat(read).isPositive();
+        byte[] positions = "steering_wheel_deg,travel_left_mm,travel_right_mm\n0,0,0\n-120.5,10,-10\n\"90\",0,1\n".getBytes(StandardCharsets.UTF_8);
+        all(ALL / 20, 23, positions, bytes -> assertThat(CsvFiles.readPositions(file(bytes, "h.csv"))).allMatch(h -> Double.isFinite(h.steeringWheelDeg() + h.travelLeft() + h.travelRight())));
+    }
+
+    @Test
+    void damagedLinesOfInstrumentsAreReadOrPassedOver() throws Exception {
+        byte[] lines = "value angle-finder deg 0.1 free 12.35\nvalue dial mm 0.01 held -0.35\nvalue turn-plates deg 0.2 free 20.1 18.4\n".getBytes(StandardCharsets.UTF_8);
+        int[] read = {0};
+        all(ALL / 20, 41, lines, bytes -> {
+            for (InstrumentKind kind : InstrumentKind.values()) {
+                try {
+                    assertThat(new FileInstruments(file(bytes, "i.txt")).read(kind)).matches(t -> t.kind() == kind && t.spread() > 0 && t.values().size() == kind.figures() && t.values().stream().allMatch(Double::isFinite));
+                    read[0]++;
+                } catch (InstrumentException e) {
+                    assertThat(e.getMessage()).as("a sentence").hasSizeGreaterThan(8).doesNotContain("java.");
+                }
+            }
+        });
+        assertThat(read[0]).isPositive();
     }
 
     @Test

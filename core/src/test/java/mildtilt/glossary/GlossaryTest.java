@@ -31,4 +31,17 @@ class GlossaryTest {
         assertThat(Glossary.find("yoke")).extracting(Glossary.Term::name).containsExactly("Fork");
         assertThat(Glossary.find("sprocket")).isEmpty();
     }
+
+    @Test
+    void theTermsOfATextAreFoundTheLongestWordFirst() {
+        assertThat(Glossary.in("Left tie rods are over-centre at full droop.")).extracting(Glossary.Term::name).containsExactly("Tie rod", "Over centre", "Bump and droop");
+        assertThat(Glossary.in("Ackermann at 20°")).extracting(Glossary.Term::name).containsExactly("Ackermann");
+        assertThat(Glossary.in("bump steer, normal travel").getFirst().name()).isEqualTo("Bump steer");
+        assertThat(Glossary.in("The block is unlocked; stoepe and racket are no words here.")).isEmpty();
+        for (Headline h : Headline.values()) {
+            if (!PLAIN.contains(h)) {
+                assertThat(Glossary.in(h.label()).getFirst()).isEqualTo(Glossary.explaining(h.label()).orElseThrow());
+            }
+        }
+    }
 }

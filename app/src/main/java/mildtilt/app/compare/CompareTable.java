@@ -24,6 +24,7 @@ import javafx.scene.layout.RowConstraints;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import mildtilt.analysis.Headline;
+import mildtilt.glossary.Glossary;
 import mildtilt.analysis.Headlines;
 import mildtilt.app.look.Choices;
 import mildtilt.app.look.Wrap;
@@ -64,7 +65,7 @@ public final class CompareTable extends VBox {
         grid.getColumnConstraints().addAll(name, figures(74), figures(82));
         for (Headline h : Headline.values()) {
             Row row = new Row(new Label(h.label()), new Label(), new Label());
-            row.name.setTooltip(new Tooltip(h.meaning() + " Press for the glossary."));
+            row.name.setTooltip(new Tooltip(h.meaning() + Glossary.explaining(h.label()).map(t -> t.usual().isEmpty() ? "" : " Usual: " + t.usual()).orElse("") + " Press for the glossary."));
             row.name.setOnMouseClicked(_ -> bench.askedProperty().set(Optional.of(h.label())));
             row.before.getStyleClass().add("figure-before");
             row.now.getStyleClass().add("figure-now");

@@ -178,12 +178,13 @@ public final class Documents {
     private boolean saveTo(Window owner, Path file) {
         try {
             Optional<Path> before = bench.fileProperty().get();
+            boolean gone = stamp.isPresent() && before.equals(Optional.of(file)) && FileStamp.of(file).isEmpty();
             JobFile.save(file, bench.job());
             bench.savedAs(file);
             stamp = FileStamp.of(file);
             recent.add(file);
             recovery.allSaved();
-            bench.say("Saved " + file.getFileName() + ".");
+            bench.say(gone ? file.getFileName() + " had been taken away since it was opened; it is written anew." : "Saved " + file.getFileName() + ".");
             before.filter(b -> !b.equals(file)).ifPresent(b -> takePhotosAlong(b, file));
             return true;
         } catch (JobFileException e) {

@@ -1,5 +1,7 @@
 package mildtilt.app.shell;
 
+import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.Optional;
@@ -13,6 +15,7 @@ import javafx.stage.Stage;
 import mildtilt.app.look.Fonts;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.format.CatalogueFile;
+import mildtilt.format.JobFile;
 import mildtilt.job.Job;
 import mildtilt.job.Targets;
 import mildtilt.job.Vehicle;
@@ -59,8 +62,9 @@ public final class MildTilt extends Application {
     @Override
     public void start(Stage window) throws Exception {
         Fonts.load();
-        Recovery kept = new Recovery(Recovery.usualFolder());
         Workbench b = new Workbench(first.join());
+        Recovery kept = recovery(b);
+        kept.onTrouble(t -> Platform.runLater(() -> b.refuse(t)));
         recovery = kept;
         bench = b;
         Shell s = new Shell(window, b, kept, new OwnCatalogue(OwnCatalogue.usualFolder()), new RecentJobs(OwnCatalogue.usualFolder()), FilePrompt.system(), Clock.systemDefaultZone());
@@ -76,6 +80,18 @@ public final class MildTilt extends Application {
             start.then.get().accept(new Running(window, b, s));
         } else {
             Platform.runLater(() -> s.documents().offerRecovered(window));
+        }
+    }
+
+    /** Where the usual folder can't be written the program still opens, and says what that means. */
+    private static Recovery recovery(Workbench b) throws IOException {
+        Path usual = Recovery.usualFolder();
+        try {
+            return new Recovery(usual);
+        } catch (IOException e) {
+            Path instead = Files.createTempDirectory("mild-tilt");
+            b.refuse("Nothing can be kept in " + usual + ": " + JobFile.reason(e) + " Unsaved work is kept in " + instead + " instead, where it is not looked for after a crash: save often.");
+            return new Recovery(instead);
         }
     }
 

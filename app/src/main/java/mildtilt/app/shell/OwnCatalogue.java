@@ -4,9 +4,9 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import mildtilt.catalogue.Catalogue;
 import mildtilt.format.CatalogueFile;
+import mildtilt.format.JobFile;
 import mildtilt.format.JobFileException;
 
 /** The user's own catalogue of parts, kept in the program's folder; the shipped one holds where there is none. */
@@ -38,7 +38,7 @@ public final class OwnCatalogue {
         Catalogue taken = CatalogueFile.open(from);
         Files.createDirectories(file.getParent());
         if (!Files.exists(file) || !Files.isSameFile(from, file)) {
-            Files.copy(from, file, StandardCopyOption.REPLACE_EXISTING);
+            JobFile.replace(file, Files.readAllBytes(from));
         }
         return taken;
     }

@@ -17,6 +17,7 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.ScheduledFuture;
 import java.util.concurrent.TimeUnit;
+import java.util.function.Consumer;
 import java.util.stream.Stream;
 import mildtilt.format.JobFile;
 import mildtilt.format.JobFileException;
@@ -48,6 +49,8 @@ public final class Recovery implements AutoCloseable {
     });
     private @Nullable ScheduledFuture<?> pending;
     private @Nullable Unsaved newest;
+    private Consumer<String> trouble = _ -> {};
+    private boolean troubled;
 
     private record Unsaved(Job job, Optional<Path> from) {}
 
@@ -67,6 +70,11 @@ public final class Recovery implements AutoCloseable {
     public static Path usualFolder() {
         String set = System.getProperty("mildtilt.state");
         return set != null ? Path.of(set) : Path.of(System.getProperty("user.home"), ".mild-tilt", "unsaved");
+    }
+
+    /** Who is told, on the writer's thread, when unsaved work can't be kept; again only after it could be once more. */
+    public synchronized void onTrouble(Consumer<String> told) {
+        trouble = told;
     }
 
     /** Notes that the job stands so and is not saved; written within half a second, off the interface thread. */
@@ -101,8 +109,13 @@ public final class Recovery implements AutoCloseable {
             try {
                 JobFile.replace(origin, from.map(p -> p.toAbsolutePath().toString()).orElse("").getBytes(StandardCharsets.UTF_8));
                 JobFile.replace(copy, bytes);
+                troubled = false;
             } catch (IOException e) {
                 LOG.warn("unsaved work could not be kept: {}", e.toString());
+                if (!troubled) {
+                    trouble.accept("What is not saved can't be kept safe in " + folder + ": " + JobFile.reason(e) + " Save the job, or make room there.");
+                }
+                troubled = true;
             }
         }
     }

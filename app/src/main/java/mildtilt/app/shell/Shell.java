@@ -50,6 +50,7 @@ import mildtilt.app.piece.PiecePane;
 import mildtilt.app.plot.PlotPane;
 import mildtilt.app.start.GlossarySheet;
 import mildtilt.app.start.StartPane;
+import mildtilt.app.start.TermHints;
 import mildtilt.app.start.Walk;
 import mildtilt.app.survey.SurePane;
 import mildtilt.app.survey.SurveyPane;
@@ -58,6 +59,7 @@ import mildtilt.app.workbench.SideTab;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.format.DemoJob;
+import mildtilt.glossary.Glossary;
 import mildtilt.job.VehicleScale;
 import mildtilt.measure.LengthUnit;
 
@@ -134,11 +136,12 @@ public final class Shell {
         // Whatever is opened or begun is what is wanted to be seen.
         bench.openedProperty().addListener((_, _, _) -> starting.set(false));
         bench.stageProperty().addListener((_, _, _) -> starting.set(false));
+        Scene scene = new Scene(root, 1280, 800);
+        TermHints hints = new TermHints(scene);
         bench.askedProperty().addListener((_, _, asked) -> asked.ifPresent(a -> {
             bench.askedProperty().set(Optional.empty());
-            GlossarySheet.show(window, Optional.of(a).filter(t -> !t.isEmpty()));
+            GlossarySheet.show(window, Optional.of(a).filter(t -> !t.isEmpty()).or(() -> hints.asked().map(Glossary.Term::name)));
         }));
-        Scene scene = new Scene(root, 1280, 800);
         theme.addListener((_, _, t) -> t.applyTo(scene));
         theme.get().applyTo(scene);
         commands.installKeys(scene);

@@ -1,0 +1,141 @@
+package mildtilt.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
+import javafx.scene.Node;
+import javafx.scene.Parent;
+import javafx.scene.control.ButtonBase;
+import javafx.scene.control.ChoiceBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.Labeled;
+import javafx.scene.control.MenuBar;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextField;
+import javafx.scene.control.TextInputControl;
+import javafx.scene.control.Tooltip;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseEvent;
+import javafx.stage.Stage;
+import mildtilt.app.workbench.FitSheet;
+import mildtilt.app.workbench.MakeSheet;
+import mildtilt.app.workbench.SideTab;
+import mildtilt.app.workbench.WorkStage;
+import mildtilt.format.DemoJob;
+import mildtilt.job.Element;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.framework.junit5.Start;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** Without eyes for colour, without a mouse, without knowing the words. */
+@ExtendWith(ApplicationExtension.class)
+class AccessibilityTest {
+
+    private AppWindow app;
+
+    @Start
+    void start(Stage stage) throws Exception {
+        app = new AppWindow(stage, DemoJob.MARSH_CARRIER.job(), AppWindow.temporary());
+    }
+
+    @AfterEach
+    void close(FxRobot robot) {
+        robot.interact(app::close);
+    }
+
+    private static Stream<Node> all(Node node) {
+        Stream<Node> below = node instanceof Parent p ? p.getChildrenUnmodifiable().stream().filter(Node::isVisible).flatMap(AccessibilityTest::all) : Stream.empty();
+        return Stream.concat(Stream.of(node), below);
+    }
+
+    private List<Node> shown() {
+        return all(app.stage.getScene().getRoot()).toList();
+    }
+
+    /** What a screen reader has to say of a control. */
+    private static boolean named(Node n, Set<Node> labelled) {
+        return n.getAccessibleText() != null && !n.getAccessibleText().isBlank() || n instanceof Labeled l && l.getText() != null && !l.getText().isBlank() || labelled.contains(n);
+    }
+
+    private List<String> nameless(FxRobot robot) {
+        List<String> found = new ArrayList<>();
+        robot.interact(() -> {
+            List<Node> nodes = shown();
+            Set<Node> labelled = new LinkedHashSet<>();
+            nodes.stream().filter(Label.class::isInstance).map(n -> ((Label) n).getLabelFor()).forEach(labelled::add);
+            nodes.stream().filter(n -> n.isFocusTraversable() && !(n instanceof ScrollPane) && !(n instanceof MenuBar))
+                    .filter(n -> n instanceof ButtonBase || n instanceof TextInputControl || n instanceof ChoiceBox || n.getId() != null)
+                    .filter(n -> !named(n, labelled)).forEach(n -> found.add(n.getClass().getSimpleName() + " #" + n.getId() + " in " + n.getParent().getStyleClass()));
+        });
+        return found;
+    }
+
+    @Test
+    void everyControlOfEveryViewHasAName(FxRobot robot) {
+        app.settle();
+        for (WorkStage stage : WorkStage.values()) {
+            robot.interact(() -> app.bench.stageProperty().set(stage));
+            List<Runnable> views = switch (stage) {
+                case MAKE -> Arrays.stream(MakeSheet.values()).<Runnable>map(s -> () -> app.bench.makeSheetProperty().set(s)).toList();
+                case FIT -> Arrays.stream(FitSheet.values()).<Runnable>map(s -> () -> app.bench.fitSheetProperty().set(s)).toList();
+                case SURVEY, LINKAGE, COLUMN, CLEARANCE -> Arrays.stream(SideTab.values()).filter(t -> t.belongsTo(stage)).<Runnable>map(t -> () -> app.bench.sideTabProperty().set(t)).toList();
+            };
+            for (int i = 0; i < views.size(); i++) {
+                robot.interact(views.get(i));
+                WaitForAsyncUtils.waitForFxEvents();
+                assertThat(nameless(robot)).as(stage + ", view " + i).isEmpty();
+            }
+        }
+        robot.interact(() -> {
+            app.bench.stageProperty().set(WorkStage.COLUMN);
+            app.bench.sideTabProperty().set(SideTab.NOTES);
+        });
+        for (Element e : Element.of(app.bench.job())) {
+            robot.interact(() -> app.bench.selectionProperty().set(Optional.of(e)));
+            assertThat(nameless(robot)).as("sizes of " + e).isEmpty();
+        }
+        robot.interact(app.shell::showStart);
+        assertThat(nameless(robot)).as("start page").isEmpty();
+    }
+
+    @Test
+    void everythingIsReachedWithTheKeyboard(FxRobot robot) {
+        app.settleWhole();
+        robot.interact(() -> robot.lookup("#element-0").query().requestFocus());
+        Set<Node> reached = new LinkedHashSet<>();
+        Node at = app.stage.getScene().getFocusOwner();
+        while (reached.add(at) && reached.size() < 400) {
+            robot.type(KeyCode.TAB);
+            at = app.stage.getScene().getFocusOwner();
+        }
+        List<Node> controls = shown().stream().filter(n -> (n instanceof ButtonBase || n instanceof TextField || n instanceof ChoiceBox) && !n.isDisabled() && n.isFocusTraversable() && AppWindow.shownInTree(n)).toList();
+        assertThat(controls).hasSizeGreaterThan(40);
+        assertThat(controls.stream().filter(c -> !reached.contains(c)).map(c -> c.getClass().getSimpleName() + " #" + c.getId())).isEmpty();
+        assertThat(reached).extracting(Node::getId).contains("wheel-dial", "travel-left", "travel-right", "sheet-side-upper-joint-centre", "fork-1");
+    }
+
+    @Test
+    void everyWordTellsWhatItMeans(FxRobot robot) {
+        app.settle();
+        robot.interact(() -> app.bench.selectionProperty().set(Optional.of(new Element.JointAt(1))));
+        Label allowed = robot.lookup("#piece .label").match((Label l) -> l.getText().equals("Take-off, wheel side")).queryAs(Label.class);
+        robot.interact(() -> allowed.fireEvent(new MouseEvent(MouseEvent.MOUSE_ENTERED_TARGET, 1, 1, 1, 1, null, 0, false, false, false, false, false, false, false, false, false, true, null)));
+        assertThat(allowed.getTooltip()).isNotNull().extracting(Tooltip::getText).asString().contains("joint's centre to the face");
+        // What the keyboard is at is what the glossary opens at.
+        robot.interact(() -> robot.lookup("#element-10").query().requestFocus());
+        robot.type(KeyCode.F4);
+        AppWindow.until(() -> robot.lookup("#glossary-search").tryQuery().isPresent());
+        assertThat(robot.lookup("#glossary-search").queryAs(TextField.class).getText()).isEqualTo("Knuckle");
+        AppWindow.answer(robot, "Close");
+    }
+}
