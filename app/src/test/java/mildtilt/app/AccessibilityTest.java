@@ -121,16 +121,15 @@ class AccessibilityTest {
         List<Node> controls = shown().stream().filter(n -> (n instanceof ButtonBase || n instanceof TextField || n instanceof ChoiceBox) && !n.isDisabled() && n.isFocusTraversable() && AppWindow.shownInTree(n)).toList();
         assertThat(controls).hasSizeGreaterThan(40);
         assertThat(controls.stream().filter(c -> !reached.contains(c)).map(c -> c.getClass().getSimpleName() + " #" + c.getId())).isEmpty();
-        assertThat(reached).extracting(Node::getId).contains("wheel-dial", "travel-left", "travel-right", "sheet-side-upper-joint-centre", "fork-1");
+        assertThat(reached).extracting(Node::getId).contains("wheel-dial", "travel-left", "travel-right", "sheet-side-upper-joint-centre", "sheet-solid", "fork-2");
     }
 
     @Test
     void everyWordTellsWhatItMeans(FxRobot robot) {
         app.settle();
-        robot.interact(() -> app.bench.selectionProperty().set(Optional.of(new Element.JointAt(1))));
-        Label allowed = robot.lookup("#piece .label").match((Label l) -> l.getText().equals("Take-off, wheel side")).queryAs(Label.class);
-        robot.interact(() -> allowed.fireEvent(new MouseEvent(MouseEvent.MOUSE_ENTERED_TARGET, 1, 1, 1, 1, null, 0, false, false, false, false, false, false, false, false, false, true, null)));
-        assertThat(allowed.getTooltip()).isNotNull().extracting(Tooltip::getText).asString().contains("joint's centre to the face");
+        Label meaning = robot.lookup("#element-9 .label").match((Label l) -> l.getText().equals("Ackermann 20°")).queryAs(Label.class);
+        robot.interact(() -> meaning.fireEvent(new MouseEvent(MouseEvent.MOUSE_ENTERED_TARGET, 1, 1, 1, 1, null, 0, false, false, false, false, false, false, false, false, false, true, null)));
+        assertThat(meaning.getTooltip()).isNotNull().extracting(Tooltip::getText).asString().startsWith("Ackermann: How much further").contains("Usual: 60 to 110 %");
         // What the keyboard is at is what the glossary opens at.
         robot.interact(() -> robot.lookup("#element-10").query().requestFocus());
         robot.type(KeyCode.F4);

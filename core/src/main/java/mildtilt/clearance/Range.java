@@ -1,7 +1,9 @@
 package mildtilt.clearance;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import mildtilt.geometry.Side;
 import mildtilt.job.Job;
@@ -38,6 +40,9 @@ final class Range {
     final boolean[] reachable;
     private final Job job;
     private final WheelTravel travel;
+    private final Map<Asked, Optional<Stand>> known = new HashMap<>();
+
+    private record Asked(double steeringWheelDeg, double left, double right) {}
 
     Range(Job job, SteeringTrain train) {
         this.job = job;
@@ -134,9 +139,12 @@ final class Range {
         if (gauge.isEmpty()) {
             return positions.isEmpty() ? Optional.empty() : Optional.of(positions.getFirst().stand);
         }
-        AxlePose pose = train.pose(steeringWheelDeg, left, right);
-        return pose.assembled().isPresent() && gauge.get().withinStops(pose)
-                ? Optional.of(new Stand(Optional.of(pose), left, right, columns.getFirst(), rest())) : Optional.empty();
+        // Pair after pair is looked at in the same places between those of the grid.
+        return known.computeIfAbsent(new Asked(steeringWheelDeg, left, right), a -> {
+            AxlePose pose = train.pose(a.steeringWheelDeg, a.left, a.right);
+            return pose.assembled().isPresent() && gauge.get().withinStops(pose)
+                    ? Optional.of(new Stand(Optional.of(pose), a.left, a.right, columns.getFirst(), rest())) : Optional.empty();
+        });
     }
 
     /** A stand near another one; empty outside of the range. */

@@ -88,7 +88,7 @@ public final class Gaps {
         for (Convex x : a.parts()) {
             for (Convex y : b.parts()) {
                 if (x.bounds.distanceTo(y.bounds) < best || best < 0) {
-                    double d = gjk.gap(x, y);
+                    double d = gjk.gap(x, y, best);
                     if (d < best) {
                         best = d;
                         p = x;

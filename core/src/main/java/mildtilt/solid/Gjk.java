@@ -49,17 +49,22 @@ final class Gjk {
 
     /** The gap alone, mm; of two in each other a rough figure, at least as deep as they are. */
     double gap(Convex p, Convex q) {
-        double core = core(p, q);
+        return gap(p, q, Double.POSITIVE_INFINITY);
+    }
+
+    /** The same. @param enough as soon as the gap is known to be no smaller, what is known is the answer, mm */
+    double gap(Convex p, Convex q, double enough) {
+        double core = core(p, q, enough + p.rounding + q.rounding);
         return (core > 0 ? core : -overlap(p, q, 0)) - p.rounding - q.rounding;
     }
 
     /** Whether the gap is below some mm, 0 or more. */
     boolean nearer(Convex p, Convex q, double mm) {
-        return core(p, q) - p.rounding - q.rounding < mm;
+        return core(p, q, mm + p.rounding + q.rounding) - p.rounding - q.rounding < mm;
     }
 
     Gap nearest(Convex p, Convex q) {
-        double core = core(p, q);
+        double core = core(p, q, Double.POSITIVE_INFINITY);
         if (core <= 0) {
             double depth = overlap(p, q, NARROWED);
             // Along (vx, vy, vz), which points from q to p, the two are in each other least.
@@ -82,8 +87,12 @@ final class Gjk {
                 new Point(at[3] + nx * q.rounding, at[4] + ny * q.rounding, at[5] + nz * q.rounding));
     }
 
-    /** Distance between the cores; 0 where they overlap. Leaves the vector from q to p in (vx, vy, vz). */
-    private double core(Convex p, Convex q) {
+    /**
+     * Distance between the cores; 0 where they overlap. Leaves the vector from q to p in (vx, vy, vz).
+     *
+     * @param enough once a plane parts them by this much, by how much it does is the answer, and nothing of use is left
+     */
+    private double core(Convex p, Convex q, double enough) {
         size = 0;
         vx = p.mx - q.mx;
         vy = p.my - q.my;
@@ -99,6 +108,9 @@ final class Gjk {
             double y = a[1] - b[1];
             double z = a[2] - b[2];
             double along = vx * x + vy * y + vz * z;
+            if (along > 0 && along * along >= enough * enough * square) {
+                return along / Math.sqrt(square);
+            }
             if (square - along <= CLOSE * square || known(x, y, z)) {
                 if (size == 0) {
                     a[0] = p.mx;

@@ -126,7 +126,7 @@ final class MeshTree {
             for (int i = first; i < first + counts[node]; i++) {
                 Convex t = triangle(order[i]);
                 if (t.bounds.distanceTo(s.solid.bounds) < s.best) {
-                    double d = s.gjk.gap(s.solid, t);
+                    double d = s.gjk.gap(s.solid, t, s.best);
                     if (d < s.best) {
                         s.best = d;
                         s.triangle = order[i];
@@ -158,9 +158,10 @@ final class MeshTree {
         if (boxed >= s.best) {
             return boxed;
         }
-        double d = s.gjk.gap(s.solid, Convex.points(boxes[i] + x, boxes[i + 1] + y, boxes[i + 2] + z));
+        double ball = Math.sqrt(x * x + y * y + z * z);
+        double d = s.gjk.gap(s.solid, Convex.points(boxes[i] + x, boxes[i + 1] + y, boxes[i + 2] + z), s.best + ball);
         // Within the solid the depth is no distance: nothing can be left out there.
-        return d <= 0 ? Math.min(0, d) - 1e9 : Math.max(boxed, d - Math.sqrt(x * x + y * y + z * z));
+        return d <= 0 ? Math.min(0, d) - 1e9 : Math.max(boxed, d - ball);
     }
 
     private double distance(int node, Bounds b) {

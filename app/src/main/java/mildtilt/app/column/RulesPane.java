@@ -16,6 +16,7 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
 import mildtilt.app.facts.FactsPane;
+import mildtilt.app.look.Choices;
 import mildtilt.app.look.MeasureField;
 import mildtilt.app.look.Wrap;
 import mildtilt.app.workbench.Workbench;
@@ -73,9 +74,9 @@ public final class RulesPane extends FactsPane {
         add(grid);
         GridPane chosen = new GridPane();
         chosen.getStyleClass().add("piece-grid");
-        chosen.addRow(0, Wrap.whole("Welding a steering shaft"), choice("rule-welding", Arrays.stream(Welding.values()).map(Welding::label).toList(),
+        chosen.addRow(0, Wrap.whole("Welding a steering shaft"), choice("Welding a steering shaft", "rule-welding", Arrays.stream(Welding.values()).map(Welding::label).toList(),
                 rules.welding().ordinal(), i -> edit("Welding: " + Welding.values()[i].label(), r -> r.withWelding(Welding.values()[i]))));
-        chosen.addRow(1, Wrap.whole("Joints in the cabin"), choice("rule-cabin", List.of("allowed", "not allowed"), rules.jointInCabin() ? 0 : 1,
+        chosen.addRow(1, Wrap.whole("Joints in the cabin"), choice("Joints in the cabin", "rule-cabin", List.of("allowed", "not allowed"), rules.jointInCabin() ? 0 : 1,
                 i -> edit("Joints in the cabin", r -> r.withJointInCabin(i == 0))));
         add(chosen);
         head("What may keep a shaft in a fork");
@@ -101,21 +102,18 @@ public final class RulesPane extends FactsPane {
         List<String> names = Arrays.stream(ShippedRules.values()).map(s -> s.rules().name()).toList();
         Optional<ShippedRules> now = Arrays.stream(ShippedRules.values()).filter(s -> s.rules().equals(rules)).findFirst();
         List<String> options = now.isPresent() ? names : Stream.concat(names.stream(), Stream.of(rules.name())).toList();
-        ChoiceBox<String> box = choice("rule-set", options, now.map(Enum::ordinal).orElse(names.size()), i -> {
+        ChoiceBox<String> box = choice("Rule set", "rule-set", options, now.map(Enum::ordinal).orElse(names.size()), i -> {
             if (i < names.size()) {
                 Rules chosen = ShippedRules.values()[i].rules();
                 bench.edit("Judge by the rule set \"" + chosen.name() + "\"", j -> j.withRules(chosen));
             }
         });
         box.setMaxWidth(Double.MAX_VALUE);
-        box.setAccessibleText("Rule set");
         return box;
     }
 
-    private ChoiceBox<String> choice(String id, List<String> options, int chosen, IntConsumer take) {
-        ChoiceBox<String> box = new ChoiceBox<>();
-        box.setId(id);
-        box.getItems().setAll(options);
+    private ChoiceBox<String> choice(String name, String id, List<String> options, int chosen, IntConsumer take) {
+        ChoiceBox<String> box = Choices.of(options, o -> o, id, name);
         box.getSelectionModel().select(chosen);
         // The box must be done with its own change before the pane is built anew.
         box.getSelectionModel().selectedIndexProperty().addListener((_, _, is) -> {
