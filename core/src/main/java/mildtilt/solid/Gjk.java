@@ -17,6 +17,7 @@ final class Gjk {
     private static final double[] STEPS = fan(12);
     /** So many of the fan's best are narrowed. */
     private static final int NARROWED = 3;
+    private static final int MOST_TRIES = 12;
 
     private final double[] a = new double[3];
     private final double[] b = new double[3];
@@ -368,7 +369,8 @@ final class Gjk {
         double best = overlapAlong(p, q, d[0], d[1], d[2]);
         for (double reach = 0.25; reach > 1e-5; reach *= 0.5) {
             boolean better = true;
-            while (better) {
+            // In parts that are wholly out of proportion every step gains a little for ever.
+            for (int tries = 0; better && tries < MOST_TRIES; tries++) {
                 better = false;
                 for (int k = 0; k < STEPS.length; k += 3) {
                     double x = d[0] + reach * STEPS[k];
@@ -376,7 +378,7 @@ final class Gjk {
                     double z = d[2] + reach * STEPS[k + 2];
                     double n = Math.sqrt(x * x + y * y + z * z);
                     double depth = overlapAlong(p, q, x / n, y / n, z / n);
-                    if (depth < best - 1e-9) {
+                    if (depth < best - 1e-9 * Math.max(1, best)) {
                         best = depth;
                         d[0] = x / n;
                         d[1] = y / n;

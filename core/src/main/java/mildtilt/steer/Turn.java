@@ -47,11 +47,10 @@ public record Turn(
         return innerDeg() < SMALLEST ? Optional.empty() : Optional.of(outerDeg() - idealOuterDeg());
     }
 
-    /** (inner − outer) / (inner − ideal outer), percent: 0 parallel, 100 true, below 0 reversed. */
+    /** (inner − outer) / (inner − ideal outer), percent: 0 parallel, 100 true, below 0 reversed. None where both wheels stand on one line: they want the same angle. */
     public Optional<Double> ackermannPct() {
-        return innerDeg() < SMALLEST
-                ? Optional.empty()
-                : Optional.of((innerDeg() - outerDeg()) / (innerDeg() - idealOuterDeg()) * 100);
+        double wanted = innerDeg() - idealOuterDeg();
+        return innerDeg() < SMALLEST || Math.abs(wanted) < 1e-9 ? Optional.empty() : Optional.of((innerDeg() - outerDeg()) / wanted * 100);
     }
 
     /** wheelbase · (cot inner + cot outer) / 2, mm, at the rear axle's middle. */

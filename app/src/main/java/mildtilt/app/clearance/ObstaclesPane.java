@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import javafx.geometry.Pos;
+import javafx.scene.AccessibleRole;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -150,6 +151,7 @@ public final class ObstaclesPane extends VBox {
             MenuButton more = new MenuButton("");
             more.getStyleClass().add("row-menu");
             more.setId("more-driver");
+            more.setAccessibleText("More for " + name);
             more.getItems().add(item("Take the driver out", "remove-driver", () -> takeOut("Take the driver out", j -> j.editSurroundings(s -> s.withDriver(Optional.empty())))));
             row.getChildren().add(more);
         }
@@ -159,6 +161,8 @@ public final class ObstaclesPane extends VBox {
         }
         row.setId(e instanceof Element.InTheWay i ? "obstacle-" + i.index() : "obstacle-driver");
         row.setFocusTraversable(true);
+        row.setAccessibleRole(AccessibleRole.BUTTON);
+        row.setAccessibleText(name + ", " + about + ", gap " + gap.getText());
         row.setOnMouseClicked(_ -> bench.selectionProperty().set(Optional.of(e)));
         row.setOnKeyPressed(k -> {
             switch (k.getCode()) {

@@ -9,6 +9,7 @@ import java.util.function.DoubleConsumer;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.Collectors;
 import javafx.application.Platform;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ChoiceBox;
@@ -87,12 +88,18 @@ public final class RoutePane extends VBox {
         return bench.job().axle().map(a -> a.gear() instanceof RackAndPinion).orElse(false);
     }
 
+    private void named(int row, String name, Node control) {
+        Label label = Wrap.text(name, "field-name");
+        label.setLabelFor(control);
+        asked.addRow(row, label, control);
+    }
+
     private void ask() {
         asked.getChildren().clear();
-        asked.addRow(0, Wrap.text("Joints, from", "field-name"), count("route-fewest", question.fewest(), n -> question.withJoints(n, Math.max(n, question.most()))));
-        asked.addRow(1, Wrap.text("Joints, to", "field-name"), count("route-most", question.most(), n -> question.withJoints(Math.min(n, question.fewest()), n)));
-        asked.addRow(2, Wrap.text("Gap wanted, at least", "field-name"), length("route-gap", question.gap(), v -> question = question.withGap(v)));
-        asked.addRow(3, Wrap.text("Bracket of a bearing reaches", "field-name"), length("route-bracket", question.bracketReach(), v -> question = question.withBracketReach(v)));
+        named(0, "Joints, from", count("route-fewest", question.fewest(), n -> question.withJoints(n, Math.max(n, question.most()))));
+        named(1, "Joints, to", count("route-most", question.most(), n -> question.withJoints(Math.min(n, question.fewest()), n)));
+        named(2, "Gap wanted, at least", length("route-gap", question.gap(), v -> question = question.withGap(v)));
+        named(3, "Bracket of a bearing reaches", length("route-bracket", question.bracketReach(), v -> question = question.withBracketReach(v)));
         CheckBox tilt = new CheckBox("The rack may be turned in its clamps");
         tilt.setId("route-tilt");
         tilt.setSelected(question.tiltFree());
