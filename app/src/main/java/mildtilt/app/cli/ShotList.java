@@ -5,6 +5,7 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayDeque;
+import java.util.Arrays;
 import java.util.Deque;
 import java.util.Optional;
 import javafx.animation.PauseTransition;
@@ -18,6 +19,7 @@ import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.image.WritableImage;
+import javafx.scene.image.WritablePixelFormat;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyCombination;
 import javafx.scene.robot.Robot;
@@ -38,13 +40,18 @@ import mildtilt.knuckle.KnuckleEdits;
 import mildtilt.measure.LengthUnit;
 import mildtilt.routing.JointBend;
 import mildtilt.routing.TrainEdits;
+import org.jspecify.annotations.Nullable;
 
 /** The pictures of the documentation, taken off the real window one after another. */
 final class ShotList {
 
     private static final Duration SETTLE = Duration.millis(1500);
 
+    private static final int MOST_TRIES = 12;
+
     private final Path folder;
+    private @Nullable WritableImage last;
+    private int tries;
 
     private record Shot(String name, Runnable prepare, Duration settle) {
         Shot(String name, Runnable prepare) {
@@ -61,7 +68,11 @@ final class ShotList {
         running.window().setX(0);
         running.window().setY(0);
         Deque<Shot> shots = new ArrayDeque<>();
-        shots.add(new Shot("column-as-opened", () -> bench.selectionProperty().set(Optional.of(new Element.JointAt(1)))));
+        shots.add(new Shot("start", () -> running.shell().showStart(), SETTLE.multiply(2)));
+        shots.add(new Shot("column-as-opened", () -> {
+            bench.open(DemoJob.MARSH_CARRIER.job(), Optional.empty());
+            bench.selectionProperty().set(Optional.of(new Element.JointAt(1)));
+        }, SETTLE.multiply(3)));
         shots.add(new Shot("solid", () -> {
             press(running, "#show-solid");
             bench.moveHands(new HandsPosition(120, 30, -20));
@@ -107,11 +118,8 @@ final class ShotList {
             bench.lengthUnitProperty().set(LengthUnit.INCH_FRACTION);
             bench.makeSheetProperty().set(MakeSheet.RODS);
         }));
-        shots.add(new Shot("make-fits", () -> {
-            bench.lengthUnitProperty().set(LengthUnit.MM);
-            bench.makeSheetProperty().set(MakeSheet.FITS);
-        }));
         shots.add(new Shot("make-templates-by-night", () -> {
+            bench.lengthUnitProperty().set(LengthUnit.MM);
             bench.makeSheetProperty().set(MakeSheet.TEMPLATES);
             dark(running);
         }));
@@ -230,11 +238,37 @@ final class ShotList {
         Shot shot = left.poll();
         after(SETTLE, () -> {
             shot.prepare.run();
-            after(shot.settle, () -> {
-                capture(running, shot.name);
-                next(running, left);
-            });
+            after(shot.settle, () -> takeSteady(running, shot.name, capture(running), () -> next(running, left)));
         });
+    }
+
+    /** A picture is taken when the window shows the same twice, and not what the picture before it shows: drawing may lag behind. */
+    private void takeSteady(Running running, String name, WritableImage before, Runnable then) {
+        after(SETTLE, () -> {
+            WritableImage now = capture(running);
+            boolean steady = alike(now, before) && (last == null || !alike(now, last));
+            if (steady || ++tries > MOST_TRIES) {
+                tries = 0;
+                last = now;
+                write(now, name);
+                then.run();
+            } else {
+                takeSteady(running, name, now, then);
+            }
+        });
+    }
+
+    private static boolean alike(WritableImage a, WritableImage b) {
+        int w = (int) a.getWidth();
+        int h = (int) a.getHeight();
+        if (w != (int) b.getWidth() || h != (int) b.getHeight()) {
+            return false;
+        }
+        int[] of = new int[w * h];
+        int[] and = new int[w * h];
+        a.getPixelReader().getPixels(0, 0, w, h, WritablePixelFormat.getIntArgbInstance(), of, 0, w);
+        b.getPixelReader().getPixels(0, 0, w, h, WritablePixelFormat.getIntArgbInstance(), and, 0, w);
+        return Arrays.equals(of, and);
     }
 
     private static void after(Duration wait, Runnable run) {
@@ -243,11 +277,14 @@ final class ShotList {
         pause.play();
     }
 
-    private void capture(Running running, String name) {
+    private static WritableImage capture(Running running) {
         Rectangle2D window = new Rectangle2D(running.window().getX() + running.window().getScene().getX(),
                 running.window().getY() + running.window().getScene().getY(),
                 running.window().getScene().getWidth(), running.window().getScene().getHeight());
-        WritableImage image = new Robot().getScreenCapture(null, window);
+        return new Robot().getScreenCapture(null, window);
+    }
+
+    private void write(WritableImage image, String name) {
         try {
             Files.createDirectories(folder);
             ImageIO.write(SwingFXUtils.fromFXImage(image, null), "png", folder.resolve(name + ".png").toFile());

@@ -134,7 +134,13 @@ public final class Shell {
         side.managedProperty().bind(side.visibleProperty());
         root.setBottom(new VBox(walk, bottom, messageBar()));
         // Whatever is opened or begun is what is wanted to be seen.
-        bench.openedProperty().addListener((_, _, _) -> starting.set(false));
+        bench.openedProperty().addListener((_, _, _) -> {
+            if (starting.get()) {
+                starting.set(false);
+                // Not left to whatever control comes first.
+                train.requestFocus();
+            }
+        });
         bench.stageProperty().addListener((_, _, _) -> starting.set(false));
         Scene scene = new Scene(root, 1280, 800);
         TermHints hints = new TermHints(scene);

@@ -15,9 +15,9 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.control.Tooltip;
-import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.TilePane;
 import javafx.scene.layout.VBox;
 import mildtilt.app.look.MeasureField;
 import mildtilt.app.look.Wrap;
@@ -31,6 +31,9 @@ import mildtilt.measure.LengthText;
 
 /** What to begin with: a vehicle of one's own from few numbers, a job from before, or the demos. */
 public final class StartPane extends HBox {
+
+    private static final double CARD = 176;
+    private static final double TWO_LINES = 44;
 
     /** What can be begun. */
     public interface Begin {
@@ -70,7 +73,10 @@ public final class StartPane extends HBox {
         VBox own = new VBox(8);
         own.getStyleClass().add("start-column");
         HBox.setHgrow(own, Priority.ALWAYS);
-        FlowPane kinds = new FlowPane(8, 8);
+        TilePane kinds = new TilePane(8, 12);
+        kinds.setPrefColumns(4);
+        kinds.setTileAlignment(Pos.TOP_LEFT);
+        kinds.setMinHeight(USE_PREF_SIZE);
         ToggleGroup group = new ToggleGroup();
         for (DemoJob d : DemoJob.values()) {
             kinds.getChildren().add(card(d, group));
@@ -150,13 +156,19 @@ public final class StartPane extends HBox {
             choose(d);
         });
         Label what = Wrap.text(d.steering(), "start-what");
-        what.setMaxWidth(176);
+        what.setPrefWidth(CARD);
+        what.setMaxWidth(CARD);
+        // Two lines each, so that what can be pressed below stands in one row.
+        what.setMinHeight(TWO_LINES);
+        what.setAlignment(Pos.TOP_LEFT);
         Button demo = new Button("Open the demo");
         demo.setId("start-demo-" + d.file());
         demo.getStyleClass().add("where-link");
         demo.setTooltip(new Tooltip(d.title()));
         demo.setOnAction(_ -> begin.demo(d));
-        return new VBox(1, b, what, demo);
+        VBox card = new VBox(1, b, what, demo);
+        card.setMinHeight(USE_PREF_SIZE);
+        return card;
     }
 
     private void choose(DemoJob d) {
