@@ -1,5 +1,5 @@
 @echo off
-rem Sets up what Mild Tilt needs and runs it: mild-tilt demo ^| test ^| open FILE ^| analyse FILE ^| route FILE ^| make FILE ^| sure FILE ^| fit FILE ^| instruments FILE ^| scan FILE ^| rules NAME ^| catalogue ^| shots ^| bench
+rem Sets up what Mild Tilt needs and runs it: mild-tilt demo ^| test ^| open FILE ^| analyse FILE ^| route FILE ^| make FILE ^| sure FILE ^| fit FILE ^| instruments FILE ^| scan FILE ^| rules NAME ^| catalogue ^| shots ^| bench ^| start
 setlocal enabledelayedexpansion
 set "HERE=%~dp0"
 set "JAVA="
@@ -23,17 +23,26 @@ if /i "%~1"=="test" (
   exit /b !errorlevel!
 )
 if /i "%~1"=="bench" (
+  if exist "%HERE%bench\target\lib" rmdir /s /q "%HERE%bench\target\lib"
   call mvn -B -q -f "%HERE%pom.xml" -DskipTests package || exit /b 1
-  "%JAVA%\bin\java" -cp "%HERE%bench\target\*;%HERE%bench\target\lib\*" org.openjdk.jmh.Main
+  "%JAVA%\bin\java" --sun-misc-unsafe-memory-access=allow -cp "%HERE%bench\target\*;%HERE%bench\target\lib\*" mildtilt.bench.TargetTable
   exit /b !errorlevel!
 )
+if /i "%~1"=="package" (
+  echo Packages are made on Linux, by ./mild-tilt package. Here run the program as it is: mild-tilt start 1>&2
+  exit /b 1
+)
+rem A library of an older version must not stay beside the newer one.
+if exist "%HERE%app\target\lib" rmdir /s /q "%HERE%app\target\lib"
 rem The build is quick when nothing has changed since the last.
 call mvn -B -q -f "%HERE%pom.xml" -DskipTests -pl core,app package || exit /b 1
 set "MODULES="
 for %%J in ("%HERE%app\target\lib\javafx-*.jar") do set "MODULES=!MODULES!;%%~fJ"
 set "CLASSES="
 for %%J in ("%HERE%app\target\mild-tilt-app-*.jar") do set "CLASSES=!CLASSES!;%%~fJ"
-"%JAVA%\bin\java" --enable-native-access=ALL-UNNAMED,javafx.graphics --module-path "!MODULES:~1!" --add-modules javafx.controls,javafx.swing -cp "!CLASSES:~1!;%HERE%app\target\lib\*" mildtilt.app.cli.Main %*
+set "ARGS=%*"
+if /i "%~1"=="start" set "ARGS="
+"%JAVA%\bin\java" -XX:+UseSerialGC --enable-native-access=ALL-UNNAMED,javafx.graphics --module-path "!MODULES:~1!" --add-modules javafx.controls,javafx.swing -cp "!CLASSES:~1!;%HERE%app\target\lib\*" mildtilt.app.cli.Main !ARGS!
 exit /b %errorlevel%
 
 :try
