@@ -24,31 +24,11 @@ public final class PointsCsv {
 
     private PointsCsv() {}
 
-    /** A length's unit in such a file. */
-    public enum Unit {
-        MM("mm", 1),
-        CM("cm", 10),
-        M("m", 1000),
-        INCH("inches", 25.4);
-
-        private final String label;
-        private final double mm;
-
-        Unit(String label, double mm) {
-            this.label = label;
-            this.mm = mm;
-        }
-
-        public String label() {
-            return label;
-        }
-    }
-
     /** @param lines of the file each row stands on */
     public record Read(String file, List<String> heads, List<List<String>> rows, List<Long> lines) {}
 
     /** Which column is which, by its place; what one unit is; and how well all were measured, ± mm. */
-    public record Match(int name, int x, int y, int z, Unit unit, double spread) {}
+    public record Match(int name, int x, int y, int z, FileUnit unit, double spread) {}
 
     /** @throws JobFileException if it is no CSV with a head and at least four columns */
     public static Read read(Path file) throws JobFileException {
@@ -89,7 +69,7 @@ public final class PointsCsv {
         int z = find(heads, h -> h.matches("z\\b.*|z_.*|up\\b.*|height.*"), 3);
         int name = find(heads, h -> h.matches("name.*|point.*|label.*|mark.*"), 0);
         String said = heads.get(x);
-        Unit unit = said.matches(".*\\bcm\\b.*|.*_cm") ? Unit.CM : said.matches(".*(inch|\"|\\bin\\b|_in).*") ? Unit.INCH : said.matches(".*(\\bm\\b|_m)") ? Unit.M : Unit.MM;
+        FileUnit unit = said.matches(".*\\bcm\\b.*|.*_cm") ? FileUnit.CM : said.matches(".*(inch|\"|\\bin\\b|_in).*") ? FileUnit.INCH : said.matches(".*(\\bm\\b|_m)") ? FileUnit.M : FileUnit.MM;
         return new Match(name, x, y, z, unit, 1.5);
     }
 
@@ -132,11 +112,11 @@ public final class PointsCsv {
         return at < row.size() ? row.get(at).strip() : "";
     }
 
-    private static double number(String where, String text, Unit unit) throws JobFileException {
+    private static double number(String where, String text, FileUnit unit) throws JobFileException {
         try {
             double v = Double.parseDouble(text.replace(',', '.').replace('−', '-'));
             if (Double.isFinite(v)) {
-                return v * unit.mm;
+                return v * unit.mm();
             }
         } catch (NumberFormatException e) {
             // Told below, together with numbers that are none.

@@ -27,30 +27,6 @@ public final class ScanFile {
 
     private ScanFile() {}
 
-    /** The unit a file's numbers are in. */
-    public enum Unit {
-        MM("millimetres", 1),
-        CM("centimetres", 10),
-        M("metres", 1000),
-        INCH("inches", 25.4);
-
-        private final String label;
-        private final double mm;
-
-        Unit(String label, double mm) {
-            this.label = label;
-            this.mm = mm;
-        }
-
-        public String label() {
-            return label;
-        }
-
-        public double mm() {
-            return mm;
-        }
-    }
-
     /**
      * A scan as read, its numbers as in the file.
      *
@@ -79,16 +55,16 @@ public final class ScanFile {
         }
 
         /** The unit in which the scan's longest side is most like a part of a vehicle: nearest to a quarter of the wheelbase. */
-        public Unit likely(double wheelbase) {
+        public FileUnit likely(double wheelbase) {
             double longest = Arrays.stream(size()).max().orElse(1);
-            return Arrays.stream(Unit.values()).min((a, b) -> Double.compare(
-                    Math.abs(Math.log(longest * a.mm / (wheelbase / 4))), Math.abs(Math.log(longest * b.mm / (wheelbase / 4))))).orElseThrow();
+            return Arrays.stream(FileUnit.values()).min((a, b) -> Double.compare(
+                    Math.abs(Math.log(longest * a.mm() / (wheelbase / 4))), Math.abs(Math.log(longest * b.mm() / (wheelbase / 4))))).orElseThrow();
         }
 
-        public TriangleMesh mesh(Unit unit) {
+        public TriangleMesh mesh(FileUnit unit) {
             float[] scaled = corners.clone();
             for (int i = 0; i < scaled.length; i++) {
-                scaled[i] = (float) (scaled[i] * unit.mm);
+                scaled[i] = (float) (scaled[i] * unit.mm());
             }
             return new TriangleMesh(scaled, triangles);
         }

@@ -33,7 +33,7 @@ class PointsCsvTest {
         "x (in),y (in),z (in),label / 10,-1/2,3,hub | 3 0 1 2 | INCH | none",
         "x in,y in,z in,label / 10,-2.5,3,hub | 3 0 1 2 | INCH | 254 -63.5 76.2",
         "remark,mark,height m,forward m,left m / good,hub,1.01,-1.06,0.38 | 1 3 4 2 | M | -1060 380 1010"})
-    void headsAreUnderstood(String text, String columns, PointsCsv.Unit unit, String place) throws Exception {
+    void headsAreUnderstood(String text, String columns, FileUnit unit, String place) throws Exception {
         PointsCsv.Read read = read(text.replace(" / ", "\n"));
         PointsCsv.Match match = PointsCsv.guess(read);
         assertThat(match.name() + " " + match.x() + " " + match.y() + " " + match.z()).isEqualTo(columns);

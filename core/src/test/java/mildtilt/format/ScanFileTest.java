@@ -97,13 +97,13 @@ class ScanFileTest {
             assertThat(r.corners()).hasSize(24);
             assertThat(r.size()).containsExactly(20, 30, 40);
             assertThat(r.warnings()).as(r.file()).isEmpty();
-            TriangleMesh inches = r.mesh(ScanFile.Unit.INCH);
+            TriangleMesh inches = r.mesh(FileUnit.INCH);
             assertThat(inches.closed()).isTrue();
             assertThat(inches.bounds().size().z()).isCloseTo(40 * 25.4, within(1e-3));
         }
         // Forty by thirty by twenty of which unit would be a part of a vehicle with a wheelbase of 4000?
-        assertThat(all.getFirst().likely(4000)).isEqualTo(ScanFile.Unit.INCH);
-        assertThat(all.getFirst().likely(160)).isEqualTo(ScanFile.Unit.MM);
+        assertThat(all.getFirst().likely(4000)).isEqualTo(FileUnit.INCH);
+        assertThat(all.getFirst().likely(160)).isEqualTo(FileUnit.MM);
     }
 
     @Test
@@ -149,7 +149,7 @@ class ScanFileTest {
     }
 
     private Surroundings everything() throws Exception {
-        TriangleMesh mesh = ScanFile.read(put("block.stl", textStl(6))).mesh(ScanFile.Unit.MM);
+        TriangleMesh mesh = ScanFile.read(put("block.stl", textStl(6))).mesh(FileUnit.MM);
         Axis axis = new Axis(new Point(1, 2, 3), Direction.along(0, 1, 1));
         List<Shape> shapes = List.of(new Shape.Tube(List.of(new Point(0, 0, 0), new Point(10, 0, 5), new Point(20, 5, 5)), 12),
                 new Shape.Box(new Point(1, 2, 3), 10, 20, 30, 5, -6, 7.5), new Shape.Plate(List.of(new Point(0, 0, 0), new Point(9, 0, 0), new Point(9, 9, 0)), 3),

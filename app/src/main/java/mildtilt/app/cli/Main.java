@@ -20,6 +20,7 @@ import mildtilt.format.AnalysisJson;
 import mildtilt.format.CatalogueFile;
 import mildtilt.format.CsvFiles;
 import mildtilt.format.DemoJob;
+import mildtilt.format.FileUnit;
 import mildtilt.format.HandPosition;
 import mildtilt.format.JobFile;
 import mildtilt.format.JobFileException;
@@ -37,10 +38,10 @@ import mildtilt.routefinder.RouteProgress;
 import mildtilt.routefinder.RouteQuestion;
 import mildtilt.rules.ShippedRules;
 import mildtilt.steer.Grid;
-import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
+import picocli.CommandLine;
 
 /** The command line: {@code demo}, {@code open}, {@code analyse}, {@code route}, {@code scan}, {@code make}, {@code sure}, {@code fit}, {@code instruments}, {@code shots}. */
 @Command(name = "mild-tilt", mixinStandardHelpOptions = true, versionProvider = Version.class,
@@ -324,7 +325,7 @@ public final class Main implements Callable<Integer> {
             try {
                 ScanFile.Read read = ScanFile.read(file);
                 StringBuilder said = new StringBuilder(String.format(Locale.ROOT, "%s: %d triangles%n", read.file(), read.count()));
-                for (ScanFile.Unit u : ScanFile.Unit.values()) {
+                for (FileUnit u : FileUnit.values()) {
                     double[] s = read.size();
                     said.append(String.format(Locale.ROOT, "  if in %s: %.1f x %.1f x %.1f mm%n", u.label(), s[0] * u.mm(), s[1] * u.mm(), s[2] * u.mm()));
                 }

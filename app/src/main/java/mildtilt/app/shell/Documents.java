@@ -21,6 +21,7 @@ import mildtilt.app.shell.FilePrompt.Kind;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.format.DemoJob;
 import mildtilt.format.FileStamp;
+import mildtilt.format.FileUnit;
 import mildtilt.format.JobFile;
 import mildtilt.format.JobFileException;
 import mildtilt.format.PhotoFile;
@@ -312,7 +313,7 @@ public final class Documents {
         tell(owner, "That scan was not taken in. The job is as it was.", String.valueOf((problem.getCause() == null ? problem : problem.getCause()).getMessage()));
     }
 
-    private void takeScan(Window owner, ScanFile.Read read, ScanFile.Unit unit) {
+    private void takeScan(Window owner, ScanFile.Read read, FileUnit unit) {
         bench.say("Taking in " + read.file() + " …");
         CompletableFuture.supplyAsync(() -> ScanQuestion.placed(read, unit)).whenComplete((scan, problem) -> Platform.runLater(() -> {
             bench.say("");

@@ -14,6 +14,7 @@ import javafx.scene.layout.VBox;
 import javafx.stage.Window;
 import mildtilt.app.look.Choices;
 import mildtilt.app.look.Wrap;
+import mildtilt.format.FileUnit;
 import mildtilt.format.PointsCsv;
 import mildtilt.measure.LengthText;
 import mildtilt.measure.LengthUnit;
@@ -45,7 +46,7 @@ final class PointsQuestion {
         ChoiceBox<Integer> x = column(columns, guess.x(), "points-x");
         ChoiceBox<Integer> y = column(columns, guess.y(), "points-y");
         ChoiceBox<Integer> z = column(columns, guess.z(), "points-z");
-        ChoiceBox<PointsCsv.Unit> units = Choices.of(PointsCsv.Unit.class, PointsCsv.Unit::label, "points-unit", "Unit of the file");
+        ChoiceBox<FileUnit> units = Choices.of(FileUnit.class, FileUnit::label, "points-unit", "Unit of the file");
         units.setValue(guess.unit());
         TextField spread = new TextField(LengthText.editable(guess.spread(), unit));
         spread.setId("points-spread");

@@ -11,6 +11,7 @@ import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.VBox;
 import javafx.stage.Window;
 import mildtilt.app.look.Wrap;
+import mildtilt.format.FileUnit;
 import mildtilt.format.ScanFile;
 import mildtilt.geometry.Point;
 import mildtilt.measure.LengthText;
@@ -34,17 +35,17 @@ final class ScanQuestion {
     }
 
     /** A scan stands where its own numbers put it: many are made in the vehicle's own frame. */
-    static Shape.Scan placed(ScanFile.Read read, ScanFile.Unit unit) {
+    static Shape.Scan placed(ScanFile.Read read, FileUnit unit) {
         return new Shape.Scan(read.mesh(unit), read.file(), Point.ORIGIN, 0, 0, 0);
     }
 
     /** Empty if it is not to be taken in. */
-    Optional<ScanFile.Unit> ask() {
+    Optional<FileUnit> ask() {
         VBox body = new VBox(6, Wrap.text(read.file() + ", " + String.format("%,d", read.count()) + " triangles. The file does not say in which unit its numbers are. "
                 + "Which of these sizes is right? The wheelbase is " + Quantity.length(wheelbase).text(lengths) + ".", "step"));
         ToggleGroup group = new ToggleGroup();
-        ScanFile.Unit likely = read.likely(wheelbase);
-        for (ScanFile.Unit u : ScanFile.Unit.values()) {
+        FileUnit likely = read.likely(wheelbase);
+        for (FileUnit u : FileUnit.values()) {
             RadioButton b = new RadioButton(text(u) + (u == likely ? "   (looks likely)" : ""));
             b.setId("scan-unit-" + u.name().toLowerCase(Locale.ROOT));
             b.setUserData(u);
@@ -66,10 +67,10 @@ final class ScanQuestion {
         alert.setHeaderText("Take in a scan");
         alert.setGraphic(null);
         alert.getDialogPane().setContent(body);
-        return alert.showAndWait().filter(take::equals).map(_ -> (ScanFile.Unit) group.getSelectedToggle().getUserData());
+        return alert.showAndWait().filter(take::equals).map(_ -> (FileUnit) group.getSelectedToggle().getUserData());
     }
 
-    private String text(ScanFile.Unit u) {
+    private String text(FileUnit u) {
         double[] s = read.size();
         double longest = Math.max(s[0], Math.max(s[1], s[2])) * u.mm();
         return "in " + u.label() + ": " + Quantity.length(s[0] * u.mm()).text(lengths) + " long, " + Quantity.length(s[1] * u.mm()).text(lengths) + " wide, "
