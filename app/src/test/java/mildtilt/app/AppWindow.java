@@ -103,7 +103,9 @@ final class AppWindow implements AutoCloseable {
         WaitForAsyncUtils.waitForFxEvents();
     }
 
+    /** Presses a button, as soon as it can be: what a remedy would do may just be worked out anew. */
     static void press(FxRobot robot, String id) {
+        until(() -> robot.lookup(id).tryQuery().filter(n -> !n.isDisabled()).isPresent());
         robot.interact(() -> robot.lookup(id).queryAs(ButtonBase.class).fire());
         WaitForAsyncUtils.waitForFxEvents();
     }

@@ -2,6 +2,7 @@ package mildtilt.bench;
 
 import java.util.concurrent.TimeUnit;
 import mildtilt.format.DemoJob;
+import mildtilt.linkage.WheelTravel;
 import mildtilt.steer.SteeringTrain;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
@@ -24,11 +25,12 @@ import org.openjdk.jmh.annotations.Warmup;
 @Measurement(iterations = 3, time = 1)
 public class GeneralBenchmark {
 
-    @Param({"MARSH_CARRIER", "GARDEN_SHUTTLE", "LIBRARY_BUS", "SALT_RAKE"})
+    @Param({"MARSH_CARRIER", "GARDEN_SHUTTLE", "LIBRARY_BUS", "GREENHOUSE_TUG", "SALT_RAKE"})
     DemoJob vehicle = DemoJob.MARSH_CARRIER;
 
     private GeneralSolver general = new GeneralSolver(vehicle.job().axle().orElseThrow());
     private SteeringTrain train = new SteeringTrain(vehicle.job());
+    private double travel;
     private int at;
 
     /** It is the same pose that is found, or the comparison is worth nothing. */
@@ -36,15 +38,16 @@ public class GeneralBenchmark {
     public void open() {
         general = new GeneralSolver(vehicle.job().axle().orElseThrow());
         train = new SteeringTrain(vehicle.job());
+        travel = vehicle.job().axle().orElseThrow().wheelTravel() == WheelTravel.NONE ? 0 : 10;
         for (double sw = 0; sw <= 200; sw += 10) {
-            double[] deg = general.pose(Math.toRadians(train.gearInputDeg(sw)), 10, -10);
-            double ours = train.pose(sw, 10, -10).assembled().orElseThrow().left().steerDeg();
+            double[] deg = general.pose(Math.toRadians(train.gearInputDeg(sw)), travel, -travel);
+            double ours = train.pose(sw, travel, -travel).assembled().orElseThrow().left().steerDeg();
             if (Math.abs(deg[0] - ours) > 1e-5) {
                 throw new IllegalStateException(vehicle + " at " + sw + ": the general solver says " + deg[0] + " degrees, ours " + ours);
             }
         }
         for (double sw = 200; sw >= -100; sw -= 10) {
-            general.pose(Math.toRadians(train.gearInputDeg(sw)), 10, -10);
+            general.pose(Math.toRadians(train.gearInputDeg(sw)), travel, -travel);
         }
     }
 
@@ -55,11 +58,39 @@ public class GeneralBenchmark {
 
     @Benchmark
     public Object general() {
-        return general.pose(Math.toRadians(train.gearInputDeg(next())), 10, -10);
+        return general.pose(Math.toRadians(train.gearInputDeg(next())), travel, -travel);
+    }
+
+    /** All poses of a map, row by row to and fro. */
+    @Benchmark
+    @OutputTimeUnit(TimeUnit.MILLISECONDS)
+    public double generalMap() {
+        double sum = 0;
+        for (int j = -20; j <= 20; j++) {
+            for (int i = -30; i <= 30; i++) {
+                double up = travel * j / 10;
+                sum += general.pose(Math.toRadians(train.gearInputDeg(3.0 * (j % 2 == 0 ? i : -i))), up, up)[0];
+            }
+        }
+        return sum;
+    }
+
+    /** The same poses. */
+    @Benchmark
+    @OutputTimeUnit(TimeUnit.MILLISECONDS)
+    public double oursMap() {
+        double sum = 0;
+        for (int j = -20; j <= 20; j++) {
+            for (int i = -30; i <= 30; i++) {
+                double up = travel * j / 10;
+                sum += train.pose(3.0 * (j % 2 == 0 ? i : -i), up, up).assembled().orElseThrow().left().steerDeg();
+            }
+        }
+        return sum;
     }
 
     @Benchmark
     public Object ours() {
-        return train.pose(next(), 10, -10);
+        return train.pose(next(), travel, -travel);
     }
 }

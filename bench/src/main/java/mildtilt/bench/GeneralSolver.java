@@ -9,6 +9,7 @@ import mildtilt.geometry.Direction;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
+import mildtilt.linkage.BellCrank;
 import mildtilt.linkage.CentreLink;
 import mildtilt.linkage.Shuttle;
 import mildtilt.linkage.SteeredAxle;
@@ -25,8 +26,7 @@ import org.hipparchus.util.Pair;
 
 /**
  * The same poses by a general-purpose solver: Levenberg–Marquardt (Hipparchus) on nothing but which lengths must hold, the six freedoms of a knuckle as
- * unknowns, slopes by differences, each pose begun from the one before. What our own closed forms are compared with; for racks, centre links and shuttles on wishbones or
- * struts.
+ * unknowns, slopes by differences, each pose begun from the one before. What our own closed forms are compared with; for all but beam axles, whose one tie rod joins both sides.
  */
 final class GeneralSolver {
 
@@ -44,17 +44,13 @@ final class GeneralSolver {
     /** @throws IllegalArgumentException for a kind that it is not written for */
     GeneralSolver(SteeredAxle axle) {
         this.axle = axle;
-        if (axle.oneTieRod() || axle.left().suspension() instanceof Kingpin) {
-            throw new IllegalArgumentException("not for kingpins");
+        if (axle.oneTieRod()) {
+            throw new IllegalArgumentException("not for one tie rod between both knuckles");
         }
         for (Side s : Side.values()) {
             before.put(s, new double[6]);
             rods.put(s, axle.innerEnd(s).orElseThrow().distanceTo(axle.corner(s).knuckle().tieRodPoint()));
         }
-    }
-
-    static boolean solves(SteeredAxle axle) {
-        return !axle.oneTieRod() && !(axle.left().suspension() instanceof Kingpin) && (axle.gear() instanceof RackAndPinion || axle.linkage() instanceof CentreLink || axle.linkage() instanceof Shuttle);
     }
 
     /** Steer angles of left and right, degrees. @param input of the gear to the left, rad */
@@ -77,6 +73,11 @@ final class GeneralSolver {
             Point far = idler.axis().turned(idler.end(), relay[0]);
             return Map.of(Side.LEFT, c.innerAt(Side.LEFT, end, far), Side.RIGHT, c.innerAt(Side.RIGHT, end, far));
         }
+        if (axle.linkage() instanceof BellCrank b) {
+            double length = gear.armEnd().distanceTo(b.dragRodPoint());
+            relay = solved(x -> new double[] {b.pivot().turned(b.dragRodPoint(), x[0]).distanceTo(end) - length}, relay);
+            return Map.of(Side.LEFT, b.pivot().turned(b.tieRodPoint(Side.LEFT), relay[0]), Side.RIGHT, b.pivot().turned(b.tieRodPoint(Side.RIGHT), relay[0]));
+        }
         Shuttle s = (Shuttle) axle.linkage();
         Vector along = s.slide().vector();
         double length = gear.armEnd().distanceTo(s.linkPoint());
@@ -87,6 +88,11 @@ final class GeneralSolver {
     private double steer(Side side, Point inner, double travel) {
         var corner = axle.corner(side);
         Point centre = corner.knuckle().wheelCentre();
+        if (corner.suspension() instanceof Kingpin k) {
+            double[] turn = solved(v -> new double[] {k.steerAxis().turned(corner.knuckle().tieRodPoint(), v[0]).distanceTo(inner) - rods.get(side)}, new double[] {before.get(side)[0]});
+            before.put(side, turn);
+            return heading(side, k.steerAxis().turned(corner.knuckle().spinAxisPoint(), turn[0]).minus(k.steerAxis().turned(centre, turn[0])));
+        }
         double[] x = solved(v -> {
             Point tie = moved(centre, v, corner.knuckle().tieRodPoint());
             double rod = tie.distanceTo(inner) - rods.get(side);
@@ -108,7 +114,10 @@ final class GeneralSolver {
             };
         }, before.get(side));
         before.put(side, x);
-        Vector spin = moved(centre, x, corner.knuckle().spinAxisPoint()).minus(moved(centre, x, centre));
+        return heading(side, moved(centre, x, corner.knuckle().spinAxisPoint()).minus(moved(centre, x, centre)));
+    }
+
+    private static double heading(Side side, Vector spin) {
         return Math.toDegrees(Math.atan2(-side.sign() * spin.x(), side.sign() * spin.y()));
     }
 

@@ -36,13 +36,18 @@ public final class TargetTable {
                 print(name.replaceAll(".*\\.", "") + ", ms", name.contains("first") ? "200" : "2000", of, 1);
             }
         });
-        System.out.println();
-        System.out.println("the same pose by a general-purpose solver (Levenberg–Marquardt, begun from the pose before), times as long:");
-        Map<String, Double> general = us.getOrDefault("GeneralBenchmark.general", Map.of());
-        Map<String, Double> ours = us.getOrDefault("GeneralBenchmark.ours", Map.of());
-        general.forEach((vehicle, t) -> System.out.printf(Locale.ROOT, "  %-44s %8.1f µs  against %6.2f µs   %6.0f ×%n", vehicle.toLowerCase(Locale.ROOT).replace('_', '-'), t, ours.get(vehicle), t / ours.get(vehicle)));
+        beside("the same pose by a general-purpose solver (Levenberg–Marquardt, begun from the pose before)", "µs", us.get("GeneralBenchmark.general"), us.get("GeneralBenchmark.ours"));
+        beside("all 2501 poses of a map by both", "ms", us.get("GeneralBenchmark.generalMap"), us.get("GeneralBenchmark.oursMap"));
         for (String line : args) {
             System.out.println(line);
+        }
+    }
+
+    private static void beside(String what, String unit, Map<String, Double> general, Map<String, Double> ours) {
+        System.out.println();
+        System.out.println(what + ", times as long:");
+        if (general != null && ours != null) {
+            general.forEach((vehicle, t) -> System.out.printf(Locale.ROOT, "  %-24s %8.1f %s  against %7.2f %s   %6.0f ×%n", vehicle.toLowerCase(Locale.ROOT).replace('_', '-'), t, unit, ours.get(vehicle), unit, t / ours.get(vehicle)));
         }
     }
 
