@@ -43,8 +43,10 @@ import mildtilt.format.RulesFile;
 import mildtilt.geometry.Point;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
+import mildtilt.measure.LengthText;
 import mildtilt.measure.LengthUnit;
 import mildtilt.phasing.BestClocking;
+import mildtilt.routing.JointBend;
 import mildtilt.routing.TrainEdits;
 import mildtilt.rules.RuleLimit;
 import mildtilt.rules.ShippedRules;
@@ -502,6 +504,44 @@ class ColumnStageTest {
         robot.release(MouseButton.PRIMARY);
         app.settle();
         assertThat(words(robot, "#phasing-pane")).isEqualTo(before);
+    }
+
+    /** The same fields and cards go on to tell the figures as they are; what can be done is offered again once it is let go. */
+    @Test
+    void fieldsAndNotesStayWhileSomethingIsDragged(FxRobot robot) {
+        robot.interact(() -> app.bench.selectionProperty().set(Optional.of(new Element.JointAt(1))));
+        app.settleWhole();
+        TextField angle = robot.lookup("#field-angle-it-stands-at").queryAs(TextField.class);
+        assertThat(angle.getText()).isEqualTo("37.405°");
+        assertThat(robot.lookup(".take-remedy").tryQuery()).isPresent();
+        Node handle = robot.lookup("#sheet-side-angle").query();
+        Bounds b = handle.localToScreen(handle.getBoundsInLocal());
+        robot.drag(new Point2D(b.getCenterX(), b.getCenterY()), MouseButton.PRIMARY).moveBy(4, 6).moveBy(4, 6);
+        AppWindow.until(() -> app.bench.dragging() && !angle.getText().equals("37.405°") && robot.lookup("#notes .take-remedy").tryQuery().isEmpty());
+        Node card = robot.lookup("#finding-0").query();
+        String dragged = angle.getText();
+        robot.moveBy(4, 6);
+        AppWindow.until(() -> !angle.getText().equals(dragged));
+        app.settle();
+        assertThat(robot.lookup("#field-angle-it-stands-at").queryAs(TextField.class)).as("the same field, other figures").isSameAs(angle);
+        Node still = robot.lookup("#finding-0").query();
+        assertThat(still).isSameAs(card);
+        robot.drop();
+        app.settleWhole();
+        double deg = new ColumnTrain(column()).jointAngleDeg(1);
+        assertThat(robot.lookup("#field-angle-it-stands-at").queryAs(TextField.class).getText()).isEqualTo(LengthText.trimmed(deg, 3) + "°");
+        AppWindow.until(() -> robot.lookup("#notes .take-remedy").tryQuery().filter(n -> !n.isDisabled()).isPresent());
+        // Taken hold of and let go in the same place it is as it was, remedies and all.
+        Job before = app.bench.job();
+        robot.interact(() -> {
+            app.bench.beginDrag();
+            app.bench.drag(j -> j.editColumn(c -> JointBend.withAngle(c, 1, 30)));
+            app.bench.drag(j -> j);
+            app.bench.endDrag("nothing");
+        });
+        app.settleWhole();
+        assertThat(app.bench.job()).isEqualTo(before);
+        AppWindow.until(() -> robot.lookup("#notes .take-remedy").tryQuery().filter(n -> !n.isDisabled()).isPresent());
     }
 
     @Test

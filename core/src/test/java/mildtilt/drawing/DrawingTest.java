@@ -16,6 +16,8 @@ import mildtilt.geometry.Vector;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
 import mildtilt.linkage.RodTube;
+import mildtilt.obstacle.Obstacle;
+import mildtilt.obstacle.Shape;
 import mildtilt.steer.AxlePose;
 import mildtilt.steer.LockLimits;
 import mildtilt.steer.SteeringTrain;
@@ -67,6 +69,27 @@ class DrawingTest {
                 .filter(s -> s.pen() == Pen.TYRE).map(Stroke.Outline.class::cast).findFirst()
                 .map(s -> Outlines.of(s, Elevation.SIDE)).orElseThrow();
         assertThat(tyre).allMatch(f -> Math.abs(Math.hypot(f.across(), f.up() - 390) - 390) < 3);
+    }
+
+    /** What is taken over from the position or the job before is what would have been drawn anew. */
+    @ParameterizedTest
+    @EnumSource(DemoJob.class)
+    void aBackdropTakenOverDrawsTheSame(DemoJob which) {
+        Job job = which.job();
+        SteeringTrain train = new SteeringTrain(job);
+        Backdrop first = Backdrop.of(job, train, Optional.empty());
+        Job renamed = job.withTitle("another").withVehicle(job.vehicle().withTyreWidth(job.vehicle().tyreWidth() + 5));
+        Job moved = job.editSurroundings(s -> s.with(Obstacle.fixed("post", new Shape.Sphere(new Point(-200, 300, 500), 60))));
+        for (Job now : List.of(job, renamed, moved)) {
+            SteeringTrain t = now == job ? train : new SteeringTrain(now);
+            Backdrop taken = Backdrop.of(now, t, Optional.of(first));
+            double[][] places = {{0, 0}, {0.7 * t.stopDeg(Side.LEFT).orElseThrow(), 0}, {-0.4 * t.stopDeg(Side.RIGHT).orElseThrow(), 0}};
+            for (double[] p : places) {
+                Optional<AxlePose> pose = Optional.of(t.pose(p[0], p[1], p[1]));
+                assertThat(Sketch.of(now, t, p[0], p[1], p[1], pose, taken)).isEqualTo(Sketch.of(now, t, p[0], p[1], p[1], pose, Backdrop.of(now, t, Optional.empty())));
+            }
+        }
+        assertThat(Sketch.ofDesign(moved, new SteeringTrain(moved)).strokes()).hasSize(Sketch.ofDesign(job, train).strokes().size() + 1);
     }
 
     @ParameterizedTest

@@ -77,6 +77,45 @@ class GapsTest {
         assertThat(apart).isBetween(1000, 3900);
     }
 
+    private Solid anySolid(Point about) {
+        return random.nextInt(4) == 0 ? new Solid.Skin(hills(6), RigidMove.by(new Vector(about.x(), about.y(), about.z())).then(RigidMove.about(new Axis(about, any(1).direction()), random.nextDouble() * 3)))
+                : new Solid.Parts(IntStream.range(0, 1 + random.nextInt(3)).mapToObj(_ -> anyConvex(about.plus(any(25)))).toList());
+    }
+
+    /** A gap that is asked for only up to a bound is the gap where it is below, and never less than the bound where it is not. */
+    @Test
+    void whatIsFarEnoughIsGivenUpAndNothingElse() {
+        int below = 0;
+        for (int i = 0; i < 1500; i++) {
+            Solid a = anySolid(Point.ORIGIN);
+            Solid b = anySolid(Point.ORIGIN.plus(any(120)));
+            double exact = Gaps.between(a, b).mm();
+            double enough = exact + 40 * random.nextGaussian();
+            double asked = Gaps.between(a, b, enough).mm();
+            if (exact < enough) {
+                below++;
+                // How deep two are in each other is looked for among directions, to about a tenth.
+                assertThat(asked).isCloseTo(exact, within(exact > 0 ? 1e-6 : 0.3 - 0.1 * exact));
+            } else if (enough >= 0) {
+                assertThat(asked).isEqualTo(enough);
+            } else {
+                assertThat(asked).isGreaterThan(enough - 0.3 + 0.1 * enough);
+            }
+        }
+        assertThat(below).isBetween(500, 1000);
+    }
+
+    /** Parts that are out of all proportion, one wholly in the other, are measured as soon as any. */
+    @Test
+    void theLongestAndTheSmallestAreMeasured() {
+        Convex beam = Convex.bar(p(-1e6, 0, 0), p(1e6, 0, 0), 4e4);
+        for (double size : new double[] {1e-3, 1, 1e3, 1e5}) {
+            Gap g = Gaps.between(beam, Convex.box(p(5, 0, 0), new Vector(size, 0, 0), new Vector(0, size, 0), new Vector(0, 0, size)));
+            assertThat(g.mm()).isLessThan(0).isGreaterThan(-4e4 - 2 * size);
+            assertThat(Gaps.between(beam, Convex.sphere(p(0, 4e4 + size + 7, 0), size)).mm()).isCloseTo(7, within(1e-4));
+        }
+    }
+
     @Test
     void plainOnesAsByHand() {
         assertThat(Gaps.between(Convex.sphere(p(0, 0, 0), 10), Convex.sphere(p(50, 0, 0), 10)).mm()).isCloseTo(30, within(1e-9));
