@@ -2,6 +2,7 @@ package mildtilt.bench;
 
 import java.util.concurrent.TimeUnit;
 import mildtilt.format.DemoJob;
+import mildtilt.geometry.Side;
 import mildtilt.linkage.WheelTravel;
 import mildtilt.steer.SteeringTrain;
 import org.openjdk.jmh.annotations.Benchmark;
@@ -31,6 +32,8 @@ public class GeneralBenchmark {
     private GeneralSolver general = new GeneralSolver(vehicle.job().axle().orElseThrow());
     private SteeringTrain train = new SteeringTrain(vehicle.job());
     private double travel;
+    /** Of the steering wheel each way, degrees. */
+    private double reach;
     private int at;
 
     /** It is the same pose that is found, or the comparison is worth nothing. */
@@ -39,21 +42,22 @@ public class GeneralBenchmark {
         general = new GeneralSolver(vehicle.job().axle().orElseThrow());
         train = new SteeringTrain(vehicle.job());
         travel = vehicle.job().axle().orElseThrow().wheelTravel() == WheelTravel.NONE ? 0 : 10;
-        for (double sw = 0; sw <= 200; sw += 10) {
+        reach = Math.min(100, 0.8 * train.stopDeg(Side.LEFT).orElseThrow());
+        for (double sw = 0; sw <= reach; sw += reach / 20) {
             double[] deg = general.pose(Math.toRadians(train.gearInputDeg(sw)), travel, -travel);
             double ours = train.pose(sw, travel, -travel).assembled().orElseThrow().left().steerDeg();
             if (Math.abs(deg[0] - ours) > 1e-5) {
                 throw new IllegalStateException(vehicle + " at " + sw + ": the general solver says " + deg[0] + " degrees, ours " + ours);
             }
         }
-        for (double sw = 200; sw >= -100; sw -= 10) {
+        for (double sw = reach; sw >= -reach; sw -= reach / 20) {
             general.pose(Math.toRadians(train.gearInputDeg(sw)), travel, -travel);
         }
     }
 
     private double next() {
         at = (at + 1) % 400;
-        return at < 200 ? at - 100 : 300 - at;
+        return reach / 100 * (at < 200 ? at - 100 : 300 - at);
     }
 
     @Benchmark
@@ -69,7 +73,7 @@ public class GeneralBenchmark {
         for (int j = -20; j <= 20; j++) {
             for (int i = -30; i <= 30; i++) {
                 double up = travel * j / 10;
-                sum += general.pose(Math.toRadians(train.gearInputDeg(3.0 * (j % 2 == 0 ? i : -i))), up, up)[0];
+                sum += general.pose(Math.toRadians(train.gearInputDeg(reach / 30 * (j % 2 == 0 ? i : -i))), up, up)[0];
             }
         }
         return sum;
@@ -83,7 +87,7 @@ public class GeneralBenchmark {
         for (int j = -20; j <= 20; j++) {
             for (int i = -30; i <= 30; i++) {
                 double up = travel * j / 10;
-                sum += train.pose(3.0 * (j % 2 == 0 ? i : -i), up, up).assembled().orElseThrow().left().steerDeg();
+                sum += train.pose(reach / 30 * (j % 2 == 0 ? i : -i), up, up).assembled().orElseThrow().left().steerDeg();
             }
         }
         return sum;
