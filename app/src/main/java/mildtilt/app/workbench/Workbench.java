@@ -67,6 +67,8 @@ public final class Workbench implements AutoCloseable {
     private Optional<Job> saved;
     private Optional<Job> pinned = Optional.empty();
     private Optional<Job> dragStart = Optional.empty();
+    /** Whether what the remedies would do was asked for with the last analysis. */
+    private boolean effectsAsked;
 
     public Workbench(Job first) {
         this(first, Clock.systemDefaultZone());
@@ -411,7 +413,8 @@ public final class Workbench implements AutoCloseable {
     }
 
     private void requestAnalysis() {
-        runner.request(job(), before(), catalogue.get(), dragStart.isEmpty() && notesSeen());
+        effectsAsked = dragStart.isEmpty() && notesSeen();
+        runner.request(job(), before(), catalogue.get(), effectsAsked);
     }
 
     /** Whether what each remedy would do is to be seen: it takes many times as long as all else, and is not worked out for nobody. */
@@ -420,7 +423,8 @@ public final class Workbench implements AutoCloseable {
     }
 
     private void notesShown() {
-        if (notesSeen() && worked.get().filter(w -> !w.whole()).isPresent()) {
+        // What stands in the notes now may be of another job, and what is under way may leave the effects out.
+        if (notesSeen() && !effectsAsked) {
             requestAnalysis();
         }
     }

@@ -111,6 +111,23 @@ class WorkbenchTest {
         });
     }
 
+    /** An edit made where no notes stand leaves the remedies out; the notes shown before it is worked out bring them all the same. */
+    @Test
+    void whatRemediesDoIsWorkedOutAsSoonAsTheNotesAreSeen() throws Exception {
+        settle();
+        onFx(() -> {
+            bench().stageProperty().set(WorkStage.FIT);
+            assertThat(bench().notesSeen()).isFalse();
+            bench().edit("while no notes are seen", j -> moved(j, HUB, 0, 0, 1));
+            // What is worked out still is of the job before, and whole.
+            assertThat(bench().workedProperty().get().orElseThrow().whole()).isTrue();
+            bench().stageProperty().set(WorkStage.MAKE);
+            assertThat(bench().notesSeen()).isTrue();
+        });
+        settle();
+        onFx(() -> assertThat(bench().workedProperty().get().orElseThrow().effects()).isNotEmpty());
+    }
+
     @Test
     void aDragIsOneChangeAndCanBeGivenUp() {
         onFx(() -> {
