@@ -113,7 +113,7 @@ final class ShotList {
             bench.open(DemoJob.MARSH_CARRIER.job(), Optional.empty());
             bench.makeSheetProperty().set(MakeSheet.CUT_LIST);
             bench.stageProperty().set(WorkStage.MAKE);
-        }, SETTLE.multiply(2)));
+        }, SETTLE.multiply(8)));
         shots.add(new Shot("make-rods", () -> {
             bench.lengthUnitProperty().set(LengthUnit.INCH_FRACTION);
             bench.makeSheetProperty().set(MakeSheet.RODS);
