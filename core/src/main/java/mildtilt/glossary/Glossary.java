@@ -35,10 +35,14 @@ public final class Glossary {
     private record Word(Pattern pattern, int length, Term term) {}
 
     private static final List<Term> TERMS = read();
-    /** Longest first, so that a tie rod is not taken for a rod. */
-    private static final List<Word> WORDS = TERMS.stream().flatMap(t -> Stream.concat(Stream.of(t.name), t.also.stream())
-            .map(w -> new Word(Pattern.compile("(?i)(?<![\\p{L}-])" + Pattern.quote(w) + "(s|es)?(?![\\p{L}])"), w.length(), t)))
-            .sorted(Comparator.comparingInt((Word w) -> -w.length)).toList();
+
+    /** What is looked for in a text, made when the first text is asked about: a start need not wait for it. */
+    private static final class Words {
+        /** Longest first, so that a tie rod is not taken for a rod. */
+        private static final List<Word> ALL = TERMS.stream().flatMap(t -> Stream.concat(Stream.of(t.name), t.also.stream())
+                .map(w -> new Word(Pattern.compile("(?i)(?<![\\p{L}-])" + Pattern.quote(w) + "(s|es)?(?![\\p{L}])"), w.length(), t)))
+                .sorted(Comparator.comparingInt((Word w) -> -w.length)).toList();
+    }
 
     private Glossary() {}
 
@@ -56,7 +60,7 @@ public final class Glossary {
         String left = text;
         SortedMap<Integer, Term> found = new TreeMap<>();
         explaining(text).ifPresent(t -> found.put(-1, t));
-        for (Word w : WORDS) {
+        for (Word w : Words.ALL) {
             Matcher m = w.pattern.matcher(left);
             while (m.find()) {
                 found.put(m.start(), w.term);

@@ -48,12 +48,11 @@ final class Gjk {
         return all;
     }
 
-    /** The gap alone, mm; of two in each other a rough figure, at least as deep as they are. */
-    double gap(Convex p, Convex q) {
-        return gap(p, q, Double.POSITIVE_INFINITY);
-    }
-
-    /** The same. @param enough as soon as the gap is known to be no smaller, what is known is the answer, mm */
+    /**
+     * The gap alone, mm; of two in each other a rough figure, at least as deep as they are.
+     *
+     * @param enough as soon as the gap is known to be no smaller, what is known is the answer, mm
+     */
     double gap(Convex p, Convex q, double enough) {
         double core = core(p, q, enough + p.rounding + q.rounding);
         return (core > 0 ? core : -overlap(p, q, 0)) - p.rounding - q.rounding;

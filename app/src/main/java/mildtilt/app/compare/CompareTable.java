@@ -65,7 +65,10 @@ public final class CompareTable extends VBox {
         grid.getColumnConstraints().addAll(name, figures(74), figures(82));
         for (Headline h : Headline.values()) {
             Row row = new Row(new Label(h.label()), new Label(), new Label());
-            row.name.setTooltip(new Tooltip(h.meaning() + Glossary.explaining(h.label()).map(t -> t.usual().isEmpty() ? "" : " Usual: " + t.usual()).orElse("") + " Press for the glossary."));
+            Tooltip told = new Tooltip();
+            // The glossary is read when the first is shown, not at the start.
+            told.setOnShowing(_ -> told.setText(h.meaning() + Glossary.explaining(h.label()).map(t -> t.usual().isEmpty() ? "" : " Usual: " + t.usual()).orElse("") + " Press for the glossary."));
+            row.name.setTooltip(told);
             row.name.setOnMouseClicked(_ -> bench.askedProperty().set(Optional.of(h.label())));
             row.before.getStyleClass().add("figure-before");
             row.now.getStyleClass().add("figure-now");

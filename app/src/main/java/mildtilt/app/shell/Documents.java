@@ -3,6 +3,7 @@ package mildtilt.app.shell;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.List;
@@ -179,7 +180,7 @@ public final class Documents {
     private boolean saveTo(Window owner, Path file) {
         try {
             Optional<Path> before = bench.fileProperty().get();
-            boolean gone = stamp.isPresent() && before.equals(Optional.of(file)) && FileStamp.of(file).isEmpty();
+            boolean gone = stamp.isPresent() && before.equals(Optional.of(file)) && Files.notExists(file);
             JobFile.save(file, bench.job());
             bench.savedAs(file);
             stamp = FileStamp.of(file);

@@ -15,7 +15,6 @@ import javafx.stage.Stage;
 import mildtilt.app.look.Fonts;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.format.CatalogueFile;
-import mildtilt.format.JobFile;
 import mildtilt.job.Job;
 import mildtilt.job.Targets;
 import mildtilt.job.Vehicle;
@@ -63,7 +62,17 @@ public final class MildTilt extends Application {
     public void start(Stage window) throws Exception {
         Fonts.load();
         Workbench b = new Workbench(first.join());
-        Recovery kept = recovery(b);
+        Path usual = Recovery.usualFolder();
+        Optional<String> trouble = Optional.empty();
+        Recovery kept;
+        try {
+            kept = new Recovery(usual);
+        } catch (IOException e) {
+            // Where the usual folder can't be written the program still opens, and says what that means.
+            Path instead = Files.createTempDirectory("mild-tilt");
+            trouble = Optional.of("A crash would lose unsaved work: nothing can be kept in " + usual + ". Save often.");
+            kept = new Recovery(instead);
+        }
         kept.onTrouble(t -> Platform.runLater(() -> b.refuse(t)));
         recovery = kept;
         bench = b;
@@ -76,22 +85,12 @@ public final class MildTilt extends Application {
             s.showStart();
         }
         start.file.ifPresent(f -> s.documents().open(window, f));
+        // Told last: what opening says must not take its place.
+        trouble.ifPresent(b::refuse);
         if (start.then.isPresent()) {
             start.then.get().accept(new Running(window, b, s));
         } else {
             Platform.runLater(() -> s.documents().offerRecovered(window));
-        }
-    }
-
-    /** Where the usual folder can't be written the program still opens, and says what that means. */
-    private static Recovery recovery(Workbench b) throws IOException {
-        Path usual = Recovery.usualFolder();
-        try {
-            return new Recovery(usual);
-        } catch (IOException e) {
-            Path instead = Files.createTempDirectory("mild-tilt");
-            b.refuse("Nothing can be kept in " + usual + ": " + JobFile.reason(e) + " Unsaved work is kept in " + instead + " instead, where it is not looked for after a crash: save often.");
-            return new Recovery(instead);
         }
     }
 
