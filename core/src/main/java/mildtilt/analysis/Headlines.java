@@ -67,7 +67,7 @@ public record Headlines(Map<Headline, Double> values) {
     public static Optional<Headlines> of(Job job) {
         try {
             SteeringTrain train = new SteeringTrain(job);
-            return Optional.of(of(train, job, SteerSweep.of(train, job, Grid.USUAL), Grid.USUAL, true));
+            return Optional.of(of(train, job, SteerSweep.of(train, job, Grid.USUAL), TravelMap.of(train, job, Grid.USUAL), true));
         } catch (ImpossibleGeometryException e) {
             return Optional.empty();
         }
@@ -83,11 +83,11 @@ public record Headlines(Map<Headline, Double> values) {
         if (job.axle().isPresent() && steer.isEmpty()) {
             return Optional.empty();
         }
-        return Optional.of(of(train, job, steer, QUICK, gaps));
+        return Optional.of(of(train, job, steer, TravelMap.quick(train, job, QUICK), gaps));
     }
 
-    private static Headlines of(SteeringTrain train, Job job, Optional<SteerFigures> steer, Grid grid, boolean gaps) {
-        return of(train.column(), steer, TravelMap.of(train, job, grid), steer.flatMap(s -> ArmMatch.of(train, job, s)), gaps ? Clearances.of(job, train) : Optional.empty());
+    private static Headlines of(SteeringTrain train, Job job, Optional<SteerFigures> steer, Optional<TravelMap> map, boolean gaps) {
+        return of(train.column(), steer, map, steer.flatMap(s -> ArmMatch.of(train, job, s)), gaps ? Clearances.of(job, train) : Optional.empty());
     }
 
     static Headlines of(Optional<ColumnTrain> column, Optional<SteerFigures> steer, Optional<TravelMap> map, Optional<ArmMatch> match,
@@ -111,8 +111,8 @@ public record Headlines(Map<Headline, Double> values) {
             v.put(Headline.TIE_ROD, s.tieRod(Side.LEFT));
         });
         map.ifPresent(m -> {
-            m.nearestReachableToggle().ifPresent(t -> v.put(Headline.TOGGLE, t.getValue().closestToToggle()));
-            m.reachableTilts().values().forEach(t -> t.allowedDeg().ifPresent(a -> v.merge(Headline.ROD_END, a - t.deg(), Math::min)));
+            m.nearestCentre().ifPresent(t -> v.put(Headline.TOGGLE, t.getValue().deg()));
+            m.extremes().tilts().values().forEach(t -> t.allowedDeg().ifPresent(a -> v.merge(Headline.ROD_END, a - t.deg(), Math::min)));
         });
         clearance.flatMap(ClearanceFigures::tightest).ifPresent(p -> v.put(Headline.GAP, p.margin()));
         match.ifPresent(m -> v.put(Headline.GEAR_USED, 100 * m.gearUsed()));

@@ -2,6 +2,7 @@ package mildtilt.check;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import mildtilt.gear.ColumnArm;
 import mildtilt.gear.RackAndPinion;
@@ -98,44 +99,50 @@ final class AxleChecks {
 
     private void travel(TravelMap m, List<Finding> all) {
         boolean lockReached = !figures.leftReach().byToggle() && !figures.rightReach().byToggle();
-        if (m.reachableNotAssembled().isEmpty() || !lockReached) {
+        if (m.extremes().notReached().isEmpty() || !lockReached) {
             return;
         }
-        NotAssembled first = m.reachableNotAssembled().getFirst();
+        NotAssembled first = m.extremes().notReached().getFirst();
         all.add(new Finding(Fault.TRAVEL_NOT_REACHED, Severity.STOP, new Element.Knuckles(),
-                Phrase.of(m.reachableNotAssembled().size() + " of " + m.posesRequested() + " places in the range can't be reached, "
-                                + "first at {0} of steering wheel with {1} of travel.",
-                        Quantity.angle(first.at().steeringWheelDeg()), Quantity.length(first.at().travel())),
-                first.reason().phrase().then(" The travel given for this vehicle is more than its arms allow."),
+                Phrase.of("The wheels can't go through the whole range: with {0} of travel everything ends at {1} of steering wheel.",
+                        Quantity.length(first.at().travel()), Quantity.angle(first.at().steeringWheelDeg())),
+                first.reason().phrase().then(" The travel given for this vehicle is more than its arms and rods allow."),
                 List.of()));
     }
 
     private void toggle(TravelMap m, List<Finding> all) {
-        m.nearestReachableToggle().filter(e -> e.getValue().closestToToggle() < job.targets().toggleDeg()).ifPresent(near -> {
+        m.nearestCentre().filter(e -> e.getValue().deg() < job.targets().toggleDeg()).ifPresent(near -> {
             RodEnd end = near.getKey();
-            double deg = near.getValue().closestToToggle();
-            At at = near.getValue().closestAt();
+            double deg = near.getValue().deg();
+            At at = near.getValue().at();
             all.add(new Finding(Fault.NEAR_TOGGLE, deg < TOGGLE_STOP ? Severity.STOP : Severity.LOOK,
                     end.atSteeringArm() ? new Element.SteeringArms() : elementOf(end),
-                    Phrase.of("The " + end.rod().label() + " and the " + end.arm() + " come within {0} of being in line (chosen "
-                                    + "least {1}), at {2} of steering wheel with {3} of travel.", Quantity.angle(deg),
+                    Phrase.of((end.onSlide(job.axle().orElseThrow())
+                                    ? "The " + end.rod().label() + " comes within {0} of standing square to what pushes it"
+                                    : "The " + end.rod().label() + " and the " + end.arm() + " come within {0} of being in line")
+                                    + " (chosen least {1}), at {2} of steering wheel with {3} of travel.", Quantity.angle(deg),
                             Quantity.angle(job.targets().toggleDeg()), Quantity.angle(at.steeringWheelDeg()),
                             Quantity.length(at.travel())),
-                    "Near in line the tyre's pull grows many times over in the rod, and play can let the arm go over "
-                            + "centre. Less lock, a longer arm or another angle between rod and arm keeps away from it.",
+                    "Near there the rod has no lever left: the tyre's pull grows many times over in it, and play can let the arm go over "
+                            + "centre and stay there. Less lock, a longer arm or another angle between rod and arm keeps away from it. Measured "
+                            + "in the plane the arm turns in.",
                     List.of()));
         });
     }
 
     private void rodEnds(TravelMap m, List<Finding> all) {
-        m.reachableTilts().forEach((end, tilt) -> tilt.allowedDeg().filter(allowed -> tilt.deg() > allowed).ifPresent(allowed ->
-                all.add(new Finding(Fault.ROD_END_OVER_LIMIT, Severity.STOP, elementOf(end),
+        m.extremes().tilts().entrySet().stream().sorted(Map.Entry.comparingByKey()).forEach(e -> rodEnd(e.getKey(), e.getValue(), all));
+    }
+
+    private void rodEnd(RodEnd end, TravelMap.Tilt tilt, List<Finding> all) {
+        tilt.allowedDeg().filter(allowed -> tilt.deg() > allowed).ifPresent(allowed ->
+                all.add(new Finding(Fault.ROD_END_OVER_LIMIT, Severity.STOP, elementOf(end), end.tiltKey(),
                         Phrase.of("The " + end.rod().label() + "'s " + end.label() + " end tilts {0}, allowed {1}, at {2} of steering "
                                 + "wheel with {3} of travel.", Quantity.angle(tilt.deg()), Quantity.angle(allowed),
                                 Quantity.angle(tilt.at().steeringWheelDeg()), Quantity.length(tilt.at().travel())),
-                        "A rod end out of angle is bent at its shank each time, and breaks there. Lean its stud or bolt to the "
-                                + "middle of its movement, use one with more angle, or less travel.",
-                        RodEndMoves.of(job, end, tilt.deg(), allowed)))));
+                        Phrase.of("A rod end out of angle is bent at its shank each time, and breaks there. Lean its stud or bolt to the "
+                                + "middle of its movement, use one with more angle, or less travel."),
+                        RodEndMoves.of(job, end, tilt.deg(), allowed))));
     }
 
     private void tyre(List<Finding> all) {

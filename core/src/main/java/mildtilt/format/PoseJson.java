@@ -38,6 +38,7 @@ final class PoseJson {
         if (pose.assembled().isPresent()) {
             ObjectNode tilts = o.putObject("rod_end_misalignment");
             ObjectNode arms = o.putObject("rod_to_arm_angles");
+            ObjectNode offCentre = o.putObject("over_centre_margins");
             axle.atRodEnds(pose.stance(), new RodEndAngles.Visitor() {
                 @Override
                 public void tilt(RodEnd end, double deg) {
@@ -47,6 +48,11 @@ final class PoseJson {
                 @Override
                 public void arm(RodEnd end, double deg) {
                     number(arms, end.armKey() + "_deg", deg);
+                }
+
+                @Override
+                public void offCentre(RodEnd end, double deg) {
+                    number(offCentre, end.armKey() + "_deg", deg);
                 }
             });
         }

@@ -216,6 +216,20 @@ final class SteerJson {
         m.tilts().forEach((end, t) -> number(tilts, end.tiltKey() + "_deg", t.deg()));
         ObjectNode where = o.putObject("rod_end_misalignment_worst_at");
         m.tilts().forEach((end, t) -> where.set(end.tiltKey(), at(t.at())));
+        ObjectNode offCentre = o.putObject("over_centre_margin");
+        m.extremes().offCentre().forEach((end, c) -> {
+            ObjectNode a = offCentre.putObject(end.armKey());
+            number(a, "least_deg", c.deg());
+            a.set("at", at(c.at()));
+        });
+        optional(o, "over_centre_margin_least_deg", m.nearestCentre().map(c -> c.getValue().deg()));
+        ObjectNode worst = o.putObject("rod_end_misalignment_in_reach");
+        m.extremes().tilts().forEach((end, t) -> {
+            ObjectNode a = worst.putObject(end.tiltKey());
+            number(a, "most_deg", t.deg());
+            optional(a, "allowed_deg", t.allowedDeg());
+            a.set("at", at(t.at()));
+        });
         ObjectNode margin = o.putObject("tightest_limit_over_grid");
         m.tightest().ifPresent(c -> {
             number(margin, "margin_deg", c.getValue().marginDeg());

@@ -26,6 +26,24 @@ public record Axis(Point origin, Direction direction) {
         return new Axis(origin.mirrored(), direction.mirrored());
     }
 
+    /**
+     * How far a rod is from going over centre on an arm that turns about this axis: the angle between the rod and the arm at
+     * the joint between them, seen along the axis, from being in line. In space a rod that slopes to the plane the joint turns
+     * in never comes into line with its arm, though its lever is gone all the same.
+     *
+     * @param joint at the arm's end
+     * @param otherEnd of the rod
+     * @return 0 (in line: no lever) to 90 degrees (square)
+     */
+    public double offCentreDeg(Point joint, Point otherEnd) {
+        Vector arm = joint.minus(footOf(joint));
+        Vector rod = otherEnd.minus(joint);
+        double along = Math.abs(rod.dot(arm));
+        // Square to the axis, the arm's other direction is axis × arm, as long as the arm.
+        double across = Math.abs(rod.dot(direction.cross(arm)));
+        return Math.toDegrees(Math.atan2(across, along));
+    }
+
     public double distanceTo(Point p) {
         return footOf(p).distanceTo(p);
     }

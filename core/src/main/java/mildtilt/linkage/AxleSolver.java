@@ -28,7 +28,7 @@ import mildtilt.suspension.KnucklePose;
 public final class AxleSolver {
 
     /** How far past its end the gear may be asked to go and still counts as at its end, mm or rad. */
-    private static final double GEAR_END_TOLERANCE = 1e-9;
+    private static final double GEAR_END_TOLERANCE = 1e-6;
 
     private static final double REACH_TOLERANCE = 1e-9;
 

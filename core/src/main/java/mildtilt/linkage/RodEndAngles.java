@@ -2,6 +2,7 @@ package mildtilt.linkage;
 
 import java.util.Optional;
 import mildtilt.gear.ArmGear;
+import mildtilt.gear.RackAndPinion;
 import mildtilt.geometry.Axis;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.Point;
@@ -31,6 +32,14 @@ public final class RodEndAngles {
 
         /** @param deg in space between rod and arm; 180 stretched, 0 folded */
         void arm(RodEnd end, double deg);
+
+        /**
+         * How far a rod is from having no lever on what it pushes: on an arm, from being in line with it in the plane the arm
+         * turns in; on a slide, from standing square to it.
+         *
+         * @param deg 0 no lever, 90 the most
+         */
+        void offCentre(RodEnd end, double deg);
     }
 
     /** Goes through the rod ends of an axle that stands. */
@@ -43,7 +52,10 @@ public final class RodEndAngles {
         atKnuckle(l, one ? RodEnd.TIE_LEFT : RodEnd.LEFT_OUTER, visitor);
         atKnuckle(r, one ? RodEnd.TIE_RIGHT : RodEnd.RIGHT_OUTER, visitor);
         switch (stance.mechanism().get()) {
-            case Mechanism.RackAt _ -> inners(l, r, v -> v, visitor);
+            case Mechanism.RackAt _ -> {
+                inners(l, r, v -> v, visitor);
+                onSlide(((RackAndPinion) axle.gear()).axis(), l, r, visitor);
+            }
             case Mechanism.ShuttleAt m -> {
                 inners(l, r, v -> v, visitor);
                 Shuttle s = (Shuttle) axle.linkage();
@@ -51,36 +63,38 @@ public final class RodEndAngles {
                 s.linkEnds().outerBolt().ifPresent(b -> visitor.tilt(RodEnd.SHORT_SHUTTLE, tilt(b.vector(), rod)));
                 s.linkEnds().innerBolt().ifPresent(b -> visitor.tilt(RodEnd.SHORT_PITMAN,
                         tilt(armGear().axis().direction().turn(b.vector(), m.armAngle()), rod)));
-                visitor.arm(RodEnd.SHORT_PITMAN, armAngle(armGear().axis(), m.armEnd(), m.linkPoint()));
+                arm(visitor, RodEnd.SHORT_PITMAN, armGear().axis(), m.armEnd(), m.linkPoint());
+                visitor.offCentre(RodEnd.SHORT_SHUTTLE, offSlide(s.slide(), rod));
+                onSlide(s.slide(), l, r, visitor);
             }
             case Mechanism.CentreLinkAt m -> {
                 Vector was = linkDesign();
                 Vector now = m.idlerEnd().minus(m.pitmanEnd());
                 inners(l, r, v -> swung(v, was, now), visitor);
                 CentreLink c = (CentreLink) axle.linkage();
-                visitor.arm(RodEnd.LINK_PITMAN, armAngle(armGear().axis(), m.pitmanEnd(), m.idlerEnd()));
-                visitor.arm(RodEnd.LINK_IDLER, armAngle(c.idler(armGear()).axis(), m.idlerEnd(), m.pitmanEnd()));
+                arm(visitor, RodEnd.LINK_PITMAN, armGear().axis(), m.pitmanEnd(), m.idlerEnd());
+                arm(visitor, RodEnd.LINK_IDLER, c.idler(armGear()).axis(), m.idlerEnd(), m.pitmanEnd());
             }
             case Mechanism.BellCrankAt m -> {
                 BellCrank b = (BellCrank) axle.linkage();
                 Direction pivot = b.pivot().direction();
                 inners(l, r, v -> pivot.turn(v, m.crankAngle()), visitor);
-                visitor.arm(RodEnd.LEFT_INNER, armAngle(b.pivot(), m.left(), l.tieRodPoint()));
-                visitor.arm(RodEnd.RIGHT_INNER, armAngle(b.pivot(), m.right(), r.tieRodPoint()));
+                arm(visitor, RodEnd.LEFT_INNER, b.pivot(), m.left(), l.tieRodPoint());
+                arm(visitor, RodEnd.RIGHT_INNER, b.pivot(), m.right(), r.tieRodPoint());
                 Vector rod = m.crankPoint().minus(m.armEnd());
                 b.dragRodEnds().outerBolt().ifPresent(d -> visitor.tilt(RodEnd.ROD_CRANK,
                         tilt(pivot.turn(d.vector(), m.crankAngle()), rod)));
                 b.dragRodEnds().innerBolt().ifPresent(d -> visitor.tilt(RodEnd.ROD_SHAFT_ARM,
                         tilt(armGear().axis().direction().turn(d.vector(), m.armAngle()), rod)));
-                visitor.arm(RodEnd.ROD_CRANK, armAngle(b.pivot(), m.crankPoint(), m.armEnd()));
-                visitor.arm(RodEnd.ROD_SHAFT_ARM, armAngle(armGear().axis(), m.armEnd(), m.crankPoint()));
+                arm(visitor, RodEnd.ROD_CRANK, b.pivot(), m.crankPoint(), m.armEnd());
+                arm(visitor, RodEnd.ROD_SHAFT_ARM, armGear().axis(), m.armEnd(), m.crankPoint());
             }
             case Mechanism.DragLinkAt m -> {
                 DragLink d = (DragLink) axle.linkage();
                 Vector rod = m.drivenPoint().minus(m.armEnd());
                 d.ends().innerBolt().ifPresent(b -> visitor.tilt(RodEnd.DRAG_PITMAN,
                         tilt(armGear().axis().direction().turn(b.vector(), m.armAngle()), rod)));
-                visitor.arm(RodEnd.DRAG_PITMAN, armAngle(armGear().axis(), m.armEnd(), m.drivenPoint()));
+                arm(visitor, RodEnd.DRAG_PITMAN, armGear().axis(), m.armEnd(), m.drivenPoint());
                 switch (d.attachment()) {
                     case Attachment.OnKnuckle k -> {
                         KnucklePose driving = k.side() == Side.LEFT ? l : r;
@@ -88,6 +102,7 @@ public final class RodEndAngles {
                         d.ends().outerBolt().ifPresent(b -> visitor.tilt(end,
                                 tilt(driving.now().carried(b.vector(), driving.design()), rod)));
                         visitor.arm(end, driving.armAngleDeg(m.drivenPoint(), m.armEnd()));
+                        visitor.offCentre(end, driving.offCentreDeg(m.drivenPoint(), m.armEnd()));
                     }
                     case Attachment.OnTieRod _ -> {
                         Vector now = r.tieRodPoint().minus(l.tieRodPoint());
@@ -109,6 +124,7 @@ public final class RodEndAngles {
 
     private void atKnuckle(KnucklePose k, RodEnd end, Visitor visitor) {
         visitor.arm(end, k.rodToArmDeg());
+        visitor.offCentre(end, k.offCentreDeg(k.tieRodPoint(), k.tieRodInner()));
         Optional<Direction> bolt = axle.corner(k.side()).rodEnds().outerBolt();
         if (bolt.isPresent()) {
             visitor.tilt(end, tilt(k.now().carried(bolt.get().vector(), k.design()), k.tieRodInner().minus(k.tieRodPoint())));
@@ -133,6 +149,21 @@ public final class RodEndAngles {
 
     private static double tilt(Vector bolt, Vector rod) {
         return Math.abs(90 - Math.toDegrees(bolt.angleTo(rod)));
+    }
+
+    private static void arm(Visitor visitor, RodEnd end, Axis axis, Point joint, Point otherEnd) {
+        visitor.arm(end, armAngle(axis, joint, otherEnd));
+        visitor.offCentre(end, axis.offCentreDeg(joint, otherEnd));
+    }
+
+    private static void onSlide(Direction slide, KnucklePose l, KnucklePose r, Visitor visitor) {
+        visitor.offCentre(RodEnd.LEFT_INNER, offSlide(slide, l.tieRodPoint().minus(l.tieRodInner())));
+        visitor.offCentre(RodEnd.RIGHT_INNER, offSlide(slide, r.tieRodPoint().minus(r.tieRodInner())));
+    }
+
+    /** How far a rod is from standing square to a slide, degrees. */
+    private static double offSlide(Direction slide, Vector rod) {
+        return Math.toDegrees(Math.atan2(Math.abs(slide.dot(rod)), slide.cross(rod).norm()));
     }
 
     /** Angle in space between a rod and the arm that holds its end. */

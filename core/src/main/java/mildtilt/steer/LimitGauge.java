@@ -96,8 +96,8 @@ public final class LimitGauge {
             if (Double.isFinite(allowedTilt[i]) && !Double.isNaN(reading.tilt[i])) {
                 to.accept(new Margin(allowedTilt[i] - reading.tilt[i], Limit.ROD_END, WHERE[i]));
             }
-            if (!Double.isNaN(reading.arm[i])) {
-                to.accept(new Margin(Math.min(reading.arm[i], 180 - reading.arm[i]) - toggleDeg, Limit.OVER_CENTRE, WHERE[i]));
+            if (!Double.isNaN(reading.offCentre[i])) {
+                to.accept(new Margin(reading.offCentre[i] - toggleDeg, Limit.OVER_CENTRE, WHERE[i]));
             }
         }
         AxlePose.Assembled a = pose.assembled().orElseThrow();
@@ -126,20 +126,27 @@ public final class LimitGauge {
 
     /** Whether knuckle stops, tyres and a shuttle's mounts let the wheels go there. */
     public boolean withinStops(AxlePose pose) {
+        return solidMargin(pose) >= 0;
+    }
+
+    /**
+     * What is left until the first knuckle stop, tyre contact or shuttle mount, degrees of wheel or mm of shuttle, below 0 past
+     * it; infinite where there is none, NaN where the pose can't be assembled.
+     */
+    double solidMargin(AxlePose pose) {
         if (pose.assembled().isEmpty()) {
-            return false;
+            return Double.NaN;
         }
-        if (pose.stance().mechanism().orElse(null) instanceof Mechanism.ShuttleAt at && Math.abs(at.displacement()) > shuttleTravel) {
-            return false;
+        double least = Double.POSITIVE_INFINITY;
+        if (shuttleTravel < Double.POSITIVE_INFINITY && pose.stance().mechanism().orElse(null) instanceof Mechanism.ShuttleAt at) {
+            least = shuttleTravel - Math.abs(at.displacement());
         }
         for (Side side : Side.values()) {
             KnucklePose k = pose.assembled().get().knuckle(side);
-            double turned = Math.abs(k.steerDeg());
-            if (turned > limit(stops, side, inner(k)) || turned > limit(tyres, side, inner(k))) {
-                return false;
-            }
+            boolean inner = inner(k);
+            least = Math.min(least, Math.min(limit(stops, side, inner), limit(tyres, side, inner)) - Math.abs(k.steerDeg()));
         }
-        return true;
+        return least;
     }
 
     private static double limit(double[] limits, Side side, boolean inner) {

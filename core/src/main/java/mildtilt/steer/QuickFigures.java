@@ -74,7 +74,7 @@ public record QuickFigures(
             double mean = up.get().meanDeg() - down.get().meanDeg();
             RodEndRecord ends = new RodEndRecord();
             boolean whole = whole(ends, left, right);
-            double toggle = !whole ? 0 : ends.arms().values().stream().mapToDouble(TravelMap.RodToArm::closestToToggle).min().orElse(90);
+            double toggle = !whole ? 0 : ends.leastOffCentre();
             double margin = ends.tilts(gauge).values().stream()
                     .mapToDouble(t -> t.allowedDeg().map(a -> a - t.deg()).orElse(Double.POSITIVE_INFINITY)).min()
                     .orElse(Double.POSITIVE_INFINITY);

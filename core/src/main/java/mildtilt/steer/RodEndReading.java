@@ -6,15 +6,17 @@ import mildtilt.linkage.RodEnd;
 import mildtilt.linkage.RodEndAngles;
 import mildtilt.linkage.Stance;
 
-/** Every rod end's tilt and its angle to its arm in one pose, degrees; NaN where there is none. For inner loops. */
+/** Every rod end's tilt, its angle to its arm and how far it is off centre in one pose, degrees; NaN where there is none. For inner loops. */
 final class RodEndReading implements RodEndAngles.Visitor {
 
     final double[] tilt = new double[RodEnd.values().length];
     final double[] arm = new double[RodEnd.values().length];
+    final double[] offCentre = new double[RodEnd.values().length];
 
     private RodEndReading() {
         Arrays.fill(tilt, Double.NaN);
         Arrays.fill(arm, Double.NaN);
+        Arrays.fill(offCentre, Double.NaN);
     }
 
     static RodEndReading of(AxleSolver axle, Stance stance) {
@@ -31,5 +33,10 @@ final class RodEndReading implements RodEndAngles.Visitor {
     @Override
     public void arm(RodEnd end, double deg) {
         arm[end.ordinal()] = deg;
+    }
+
+    @Override
+    public void offCentre(RodEnd end, double deg) {
+        offCentre[end.ordinal()] = deg;
     }
 }

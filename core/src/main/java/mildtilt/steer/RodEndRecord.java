@@ -1,5 +1,6 @@
 package mildtilt.steer;
 
+import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.Map;
 import java.util.Optional;
@@ -17,8 +18,13 @@ final class RodEndRecord {
     private final double[] largest = new double[ENDS.length];
     private final double[] closest = new double[ENDS.length];
     private final At[] closestAt = new At[ENDS.length];
+    private final double[] offCentre = new double[ENDS.length];
     private final double[] tilt = new double[ENDS.length];
     private final At[] tiltAt = new At[ENDS.length];
+
+    RodEndRecord() {
+        Arrays.fill(offCentre, Double.NaN);
+    }
 
     void add(RodEndReading r, At at) {
         for (int i = 0; i < ENDS.length; i++) {
@@ -28,6 +34,9 @@ final class RodEndRecord {
             }
             if (!Double.isNaN(r.arm[i])) {
                 arm(i, r.arm[i], at);
+            }
+            if (!Double.isNaN(r.offCentre[i]) && !(r.offCentre[i] >= offCentre[i])) {
+                offCentre[i] = r.offCentre[i];
             }
         }
     }
@@ -41,6 +50,11 @@ final class RodEndRecord {
             closest[i] = margin;
             closestAt[i] = at;
         }
+    }
+
+    /** The nearest that any rod comes to having no lever, degrees; 90 without a rod. */
+    double leastOffCentre() {
+        return Arrays.stream(offCentre).filter(d -> !Double.isNaN(d)).min().orElse(90);
     }
 
     Map<RodEnd, RodToArm> arms() {

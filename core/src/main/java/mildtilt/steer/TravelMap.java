@@ -17,9 +17,7 @@ import mildtilt.suspension.CannotAssemble;
  * to going over centre, how far the rod ends tilt, and what limits each place. Both wheels travel alike, or
  * against each other where the axle only rolls.
  *
- * @param reachableNotAssembled of those not assembled, the ones that no knuckle stop or tyre keeps the wheels from
- * @param reachableArms as {@code rodToArm}, over the places that knuckle stops and tyres leave within reach
- * @param reachableTilts as {@code tilts}, over the same places
+ * @param extremes the worst over all the places that knuckle stops and tyres leave within reach; no grid changes it
  * @param steeringWheelDeg of the grid, from right lock to left lock
  * @param travels of the left wheel, from droop to bump, mm
  * @param cells row by row of travel, the steering-wheel angles within
@@ -27,11 +25,9 @@ import mildtilt.suspension.CannotAssemble;
 public record TravelMap(
         int posesRequested,
         List<NotAssembled> notAssembled,
-        List<NotAssembled> reachableNotAssembled,
         Map<RodEnd, RodToArm> rodToArm,
         Map<RodEnd, Tilt> tilts,
-        Map<RodEnd, RodToArm> reachableArms,
-        Map<RodEnd, Tilt> reachableTilts,
+        RangeExtremes extremes,
         List<Double> steeringWheelDeg,
         List<Double> travels,
         List<Cell> cells) {
@@ -78,23 +74,22 @@ public record TravelMap(
                 cells.get(worst)));
     }
 
-    /** The rod end nearest to being in line with its arm, on the whole grid. */
-    public Optional<Map.Entry<RodEnd, RodToArm>> nearestToggle() {
-        return nearest(rodToArm);
-    }
-
-    /** The same where the wheels can really go. */
-    public Optional<Map.Entry<RodEnd, RodToArm>> nearestReachableToggle() {
-        return nearest(reachableArms);
-    }
-
-    private static Optional<Map.Entry<RodEnd, RodToArm>> nearest(Map<RodEnd, RodToArm> arms) {
-        return arms.entrySet().stream()
-                .min((a, b) -> Double.compare(a.getValue().closestToToggle(), b.getValue().closestToToggle()));
+    /** The rod end that comes nearest to going over centre where the wheels can really go. */
+    public Optional<Map.Entry<RodEnd, RangeExtremes.OffCentre>> nearestCentre() {
+        return extremes.nearestCentre();
     }
 
     /** Empty if the job has no axle or can't be turned at all. */
     public static Optional<TravelMap> of(SteeringTrain train, Job job, Grid grid) {
+        return of(train, job, grid, true);
+    }
+
+    /** The same with its extremes from a few hundred places only, for what is worked out a thousand times over. */
+    public static Optional<TravelMap> quick(SteeringTrain train, Job job, Grid grid) {
+        return of(train, job, grid, false);
+    }
+
+    private static Optional<TravelMap> of(SteeringTrain train, Job job, Grid grid, boolean fine) {
         if (train.axle().isEmpty() || train.locked().isPresent()) {
             return Optional.empty();
         }
@@ -103,7 +98,8 @@ public record TravelMap(
                 grid.steerStepsEachWay());
         double[] travels = travel == WheelTravel.NONE ? new double[] {0}
                 : Grid.spread(job.vehicle().droop(), job.vehicle().bump(), grid.travelStepsEachWay());
-        Gatherer g = new Gatherer(train.axle().get(), new LimitGauge(train.axle().get(), job.targets()));
+        LimitGauge gauge = new LimitGauge(train.axle().get(), job.targets());
+        Gatherer g = new Gatherer(train.axle().get(), gauge);
         for (double z : travels) {
             AxlePose[] row = new AxlePose[steer.length];
             for (int i = 0; i < steer.length; i++) {
@@ -111,59 +107,39 @@ public record TravelMap(
             }
             g.add(row, z);
         }
-        return Optional.of(g.result(steer, travels));
+        return Optional.of(g.result(steer, travels, RangeExtremes.of(train, job, gauge, fine)));
     }
 
     private static final class Gatherer {
         private final AxleSolver axle;
         private final LimitGauge gauge;
         private final List<NotAssembled> not = new ArrayList<>();
-        private final List<NotAssembled> reachableNot = new ArrayList<>();
         private final List<Cell> cells = new ArrayList<>();
         private final RodEndRecord whole = new RodEndRecord();
-        private final RodEndRecord reachable = new RodEndRecord();
 
         Gatherer(AxleSolver axle, LimitGauge gauge) {
             this.axle = axle;
             this.gauge = gauge;
         }
 
-        /** One travel, from right lock to left lock. A place beyond one where a stop has acted is out of reach. */
+        /** One travel, from right lock to left lock. */
         void add(AxlePose[] row, double travel) {
-            int middle = row.length / 2;
-            boolean[] within = new boolean[row.length];
-            for (int way : new int[] {-1, 1}) {
-                boolean stopped = false;
-                for (int i = middle; i >= 0 && i < row.length; i += way) {
-                    stopped |= row[i].assembled().isPresent() && !gauge.withinStops(row[i]);
-                    within[i] = !stopped;
-                }
-            }
-            for (int i = 0; i < row.length; i++) {
-                add(new At(row[i].steeringWheelDeg(), travel), row[i], within[i]);
+            for (AxlePose pose : row) {
+                add(new At(pose.steeringWheelDeg(), travel), pose);
             }
         }
 
-        private void add(At at, AxlePose pose, boolean within) {
-            pose.obstacle().ifPresent(o -> {
-                not.add(new NotAssembled(at, o));
-                if (within) {
-                    reachableNot.add(new NotAssembled(at, o));
-                }
-            });
+        private void add(At at, AxlePose pose) {
+            pose.obstacle().ifPresent(o -> not.add(new NotAssembled(at, o)));
             RodEndReading reading = RodEndReading.of(axle, pose.stance());
             LimitGauge.Margin least = gauge.tightest(pose, reading);
             cells.add(least == null ? new Cell(NONE_LEFT, Limit.LINKAGE_ENDS) : new Cell(least.amount(), least.limit()));
             whole.add(reading, at);
-            if (within) {
-                reachable.add(reading, at);
-            }
         }
 
-        TravelMap result(double[] steer, double[] travels) {
-            return new TravelMap(cells.size(), List.copyOf(not), List.copyOf(reachableNot), whole.arms(), whole.tilts(gauge), reachable.arms(),
-                    reachable.tilts(gauge), Arrays.stream(steer).boxed().toList(), Arrays.stream(travels).boxed().toList(),
-                    List.copyOf(cells));
+        TravelMap result(double[] steer, double[] travels, RangeExtremes extremes) {
+            return new TravelMap(cells.size(), List.copyOf(not), whole.arms(), whole.tilts(gauge), extremes,
+                    Arrays.stream(steer).boxed().toList(), Arrays.stream(travels).boxed().toList(), List.copyOf(cells));
         }
     }
 }

@@ -118,6 +118,11 @@ public record KnucklePose(
         return armAngleDeg(tieRodPoint, tieRodInner);
     }
 
+    /** How far a rod is from going over centre on this knuckle, in the plane square to the steer axis: 0 in line, 90 square; degrees. */
+    public double offCentreDeg(Point rodPoint, Point otherEnd) {
+        return steerAxis().offCentreDeg(rodPoint, otherEnd);
+    }
+
     /** The same for any rod, from its point on the knuckle as it stands to its other end. */
     public double armAngleDeg(Point rodPoint, Point otherEnd) {
         Vector arm = rodPoint.minus(steerAxis().footOf(rodPoint));

@@ -94,6 +94,36 @@ final class SteeredKnuckle {
 
     /** The knuckle held with its steer axis through two points and its rod's other end at an anchor. */
     Held heldBy(Point low, Point high, Point anchor) {
+        Turning t = turning(low, high);
+        Orbit.Reach reach = t.orbit.atReach(anchor, rodLength, branch);
+        return new Held(frame(t, reach.point()), reach.missing());
+    }
+
+    /** The same turned to an angle on the circle of its rod's point, rad, whether or not its rod reaches the anchor. */
+    Held turnedTo(Point low, Point high, double angle, Point anchor) {
+        Turning t = turning(low, high);
+        Point rodPoint = t.orbit.at(angle);
+        return new Held(frame(t, rodPoint), rodPoint.distanceTo(anchor) - rodLength);
+    }
+
+    /** Where its rod's point is on its circle, rad, as the knuckle is held. */
+    double angleHeldBy(Point low, Point high, Point anchor) {
+        Orbit orbit = turning(low, high).orbit;
+        return orbit.angleOf(orbit.atReach(anchor, rodLength, branch).point());
+    }
+
+    /**
+     * The circle of the rod's point about a steer axis.
+     *
+     * @param k unit vector along the steer axis
+     * @param lean sine of the angle between the strut and the steer axis
+     * @param upright its cosine
+     * @param pm of the rod's point from the axis, in the d-e plane, mm
+     * @param pn of the rod's point from the axis, square to that, mm
+     */
+    private record Turning(Point low, Vector k, double lean, double upright, double pm, double pn, Orbit orbit) {}
+
+    private Turning turning(Point low, Point high) {
         Vector k = high.minus(low);
         double apart = k.norm();
         k = apart > 0 ? k.times(1 / apart) : Vector.Z;
@@ -107,14 +137,17 @@ final class SteeredKnuckle {
         Vector square = Math.abs(k.x()) < 0.9 ? Vector.X : Vector.Y;
         Vector u = square.minus(k.times(square.dot(k)));
         u = u.times(1 / u.norm());
-        Orbit orbit = new Orbit(low.plus(k.times(pk)), u, k.cross(u), radius);
-        Orbit.Reach reach = orbit.atReach(anchor, rodLength, branch);
-        Vector w = reach.point().minus(orbit.centre()).times(1 / radius);
-        Vector m = w.times(pm / radius).minus(k.cross(w).times(pn / radius));
-        Vector n = k.cross(m);
-        Vector d = k.times(upright).minus(m.times(lean));
-        Vector e = k.times(lean).plus(m.times(upright));
-        return new Held(new Frame(low, d, e, n), reach.missing());
+        return new Turning(low, k, lean, upright, pm, pn, new Orbit(low.plus(k.times(pk)), u, k.cross(u), radius));
+    }
+
+    private static Frame frame(Turning t, Point rodPoint) {
+        double radius = t.orbit.radius();
+        Vector w = rodPoint.minus(t.orbit.centre()).times(1 / radius);
+        Vector m = w.times(t.pm / radius).minus(t.k.cross(w).times(t.pn / radius));
+        Vector n = t.k.cross(m);
+        Vector d = t.k.times(t.upright).minus(m.times(t.lean));
+        Vector e = t.k.times(t.lean).plus(m.times(t.upright));
+        return new Frame(t.low, d, e, n);
     }
 
     /** The knuckle turned by an angle, rad, from the design position about a steer axis that holds it there. */

@@ -70,14 +70,22 @@ final class ReferenceCases {
             bar.set("body_end_mm", in.at("/track_bar/body_point_mm"));
             bar.set("axle_end_mm", in.at("/track_bar/axle_point_mm"));
         }
-        ObjectNode left = axle.putObject("left");
-        left.set("suspension", suspension(in));
-        ObjectNode knuckle = left.putObject("knuckle");
+        axle.set("left", corner(in));
+        if (in.has("right")) {
+            axle.set("right", corner(in.get("right")));
+        }
+        return job.toString();
+    }
+
+    private static ObjectNode corner(JsonNode in) {
+        ObjectNode corner = MAPPER.createObjectNode();
+        corner.set("suspension", suspension(in));
+        ObjectNode knuckle = corner.putObject("knuckle");
         knuckle.set("wheel_centre_mm", in.at("/wheel/wheel_centre_mm"));
         knuckle.set("spin_axis_point_mm", in.at("/wheel/spin_axis_point_mm"));
         knuckle.set("tie_rod_point_mm", in.at("/tie_rod/outer_point_mm"));
-        left.set("rod_ends", ends(in, "/tie_rod/outer_bolt_axis_direction", "/tie_rod/inner_bolt_axis_direction"));
-        return job.toString();
+        corner.set("rod_ends", ends(in, "/tie_rod/outer_bolt_axis_direction", "/tie_rod/inner_bolt_axis_direction"));
+        return corner;
     }
 
     private static ObjectNode ends(JsonNode in, String outer, String inner) {
@@ -126,6 +134,15 @@ final class ReferenceCases {
         if (in.has("centre_link")) {
             o.put("kind", "centre_link");
             o.set("left_fraction", in.at("/centre_link/inner_tie_rod_fraction_of_link_from_each_end"));
+            if (in.at("/centre_link").has("right_fraction")) {
+                o.set("right_fraction", in.at("/centre_link/right_fraction"));
+            }
+            if (in.at("/centre_link").has("idler")) {
+                ObjectNode idler = o.putObject("idler");
+                idler.set("axis_point_mm", in.at("/centre_link/idler/axis_point_mm"));
+                idler.set("axis", in.at("/centre_link/idler/axis_direction"));
+                idler.set("end_mm", in.at("/centre_link/idler/end_mm"));
+            }
         } else if (in.has("drag_link")) {
             o.put("kind", "drag_link");
             o.set("knuckle_side", in.at("/drag_link/knuckle_side"));

@@ -5,12 +5,14 @@ import static org.assertj.core.api.Assertions.within;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ArrayNode;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import mildtilt.analysis.Analysis;
 import mildtilt.job.Job;
 import mildtilt.steer.Grid;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
@@ -61,6 +63,44 @@ class ReferenceTest {
         // The reference's own grid: 21 steering angles by 9 travels.
         JsonNode ours = AnalysisJson.tree(Analysis.of(job, new Grid(10, 4)), List.of()).get("linkage");
         compare(name, reference.get("expected"), ours, TOLERANCE);
+    }
+
+    /**
+     * Struts on a centre link, both sides of their own, that go over centre to one side: how far it can be turned at every
+     * travel, and poses with both wheels apart. At the very end the wheels turn with the square root of what is left, so that
+     * their angles there say little.
+     */
+    @Test
+    void aLinkageWithStrutsEndsExactlyWhereItGoesOverCentre() throws JobFileException {
+        JsonNode reference = ReferenceCases.load("strut_box_toggle");
+        JsonNode expected = reference.get("expected");
+        Job job = JobReader.read(ReferenceCases.linkageJob(reference.get("input")));
+        List<HandPosition> positions = new ArrayList<>();
+        reference.at("/input/evaluation/odd_poses").forEach(p ->
+                positions.add(new HandPosition(p.get(0).asDouble(), p.get(1).asDouble(), p.get(2).asDouble())));
+        Analysis analysis = Analysis.of(job, new Grid(10, 4));
+        JsonNode tree = AnalysisJson.tree(analysis, positions);
+        JsonNode ours = tree.get("linkage");
+        for (String key : List.of("lengths", "static_left", "static_right", "steer_table", "bump_steer_table", "grid", "rod_to_arm_angles_over_grid",
+                "tie_rod_to_steering_arm_closest_to_toggle_deg", "rod_end_misalignment_max_over_grid", "ackermann_at_inner_20_deg")) {
+            compare(key, expected.get(key), ours.get(key), TOLERANCE);
+        }
+        assertThat(ours.at("/range/largest_reachable_steering_wheel_right_deg").asDouble())
+                .isCloseTo(expected.at("/range/largest_reachable_steering_wheel_right_deg").asDouble(), within(TOLERANCE));
+        assertThat(ours.at("/range/limited_right_by").asText()).isEqualTo("toggle");
+        JsonNode travels = expected.at("/range/reach_at_each_travel");
+        assertThat(travels).hasSize(9);
+        for (JsonNode t : travels) {
+            double z = t.get("travel_mm").asDouble();
+            double right = t.get("largest_reachable_steering_wheel_right_deg").asDouble();
+            boolean toggles = t.get("limited_right_by").asText().equals("toggle");
+            // Assembled just inside of where the reference ends, and not just outside.
+            assertThat(analysis.train().pose(right + 2e-7, z, z).assembled()).as("inside at " + z).isPresent();
+            if (toggles) {
+                assertThat(analysis.train().pose(right - 2e-7, z, z).assembled()).as("outside at " + z).isEmpty();
+            }
+        }
+        compare("poses", expected.get("poses"), tree.get("positions"), TOLERANCE);
     }
 
     private static void compare(String path, JsonNode expected, JsonNode ours, double tolerance) {

@@ -72,8 +72,11 @@ class LimitsOfLockTest {
         }
         assertThat(map.tightest().orElseThrow().getValue().limit()).isEqualTo(Limit.KNUCKLE_STOP);
         // Past the knuckle stops there is nothing to be warned of.
-        assertThat(map.nearestReachableToggle().orElseThrow().getValue().closestToToggle())
-                .isGreaterThan(map.nearestToggle().orElseThrow().getValue().closestToToggle());
+        RodEndRecord whole = new RodEndRecord();
+        for (double sw : map.steeringWheelDeg()) {
+            whole.add(RodEndReading.of(train.axle().orElseThrow(), train.pose(sw, 0, 0).stance()), new TravelMap.At(sw, 0));
+        }
+        assertThat(map.nearestCentre().orElseThrow().getValue().deg()).isGreaterThan(whole.leastOffCentre());
     }
 
     @ParameterizedTest
@@ -168,13 +171,13 @@ class LimitsOfLockTest {
         Job bus = DemoJob.LIBRARY_BUS.job().editAxle(a -> a.withGearMoved(new Vector(0, 0, 15)));
         TravelMap map = TravelMap.of(new SteeringTrain(bus), bus, Grid.USUAL).orElseThrow();
         assertThat(map.notAssembled()).isNotEmpty();
-        assertThat(map.reachableNotAssembled()).isEmpty();
+        assertThat(map.extremes().notReached()).isEmpty();
         QuickFigures stopped = QuickFigures.of(bus, QuickFigures.Until.FIRST_STOP).orElseThrow();
         assertThat(stopped.lockDeg()).isCloseTo(35, within(1e-3));
         assertThat(stopped.toggleDeg()).isPositive();
         assertThat(QuickFigures.of(bus, QuickFigures.Until.GEAR_END).orElseThrow().toggleDeg()).isZero();
         Job bare = limits(bus, WheelLimits.NONE);
-        assertThat(TravelMap.of(new SteeringTrain(bare), bare, Grid.USUAL).orElseThrow().reachableNotAssembled())
+        assertThat(TravelMap.of(new SteeringTrain(bare), bare, Grid.USUAL).orElseThrow().extremes().notReached())
                 .hasSameSizeAs(map.notAssembled());
     }
 }

@@ -114,7 +114,12 @@ final class HandsTable extends VBox {
 
             @Override
             public void arm(RodEnd end, double deg) {
-                arm.put(end, Math.min(deg, 180 - deg));
+                // What judges is how far it is off centre.
+            }
+
+            @Override
+            public void offCentre(RodEnd end, double deg) {
+                arm.put(end, deg);
             }
         });
         boolean one = axle.axle().oneTieRod();

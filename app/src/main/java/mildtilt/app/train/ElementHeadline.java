@@ -33,7 +33,7 @@ final class ElementHeadline {
             case Element.GearElement _ -> text(a.steer().flatMap(s -> s.ratioAtCentre()), Unit.RATIO, unit);
             case Element.GearArm _ -> Quantity.length(((ArmGear) a.job().axle().orElseThrow().gear()).armLength()).text(unit);
             case Element.DrivenRod _ -> text(drivenRod(a), Unit.LENGTH, unit);
-            case Element.Relay _ -> text(a.map().flatMap(TravelMap::nearestReachableToggle).map(t -> t.getValue().closestToToggle()), Unit.ANGLE, unit);
+            case Element.Relay _ -> text(a.map().flatMap(TravelMap::nearestCentre).map(t -> t.getValue().deg()), Unit.ANGLE, unit);
             case Element.BeamElement _ -> text(a.steer().flatMap(SteerFigures::rollSteer), Unit.ANGLE, unit);
             case Element.TieRods _ -> text(a.steer().map(s -> s.tieRodLeft()), Unit.LENGTH, unit);
             case Element.SteeringArms _ -> text(a.steer().flatMap(s -> s.ackermannAt20Pct()), Unit.PERCENT, unit);
