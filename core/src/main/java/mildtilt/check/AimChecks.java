@@ -75,7 +75,7 @@ final class AimChecks {
     }
 
     private void outerTable(OuterTable table, List<Finding> all) {
-        figures.worstMiss(table).filter(m -> m > table.toleranceDeg()).ifPresent(miss ->
+        figures.worstMiss().filter(m -> m > table.toleranceDeg()).ifPresent(miss ->
                 all.add(new Finding(Fault.ACKERMANN, Severity.LOOK, new Element.SteeringArms(),
                         Phrase.of("The outer wheel misses the table of wanted angles by up to {0}; {1} is tolerated.",
                                 Quantity.angle(miss), Quantity.angle(table.toleranceDeg())),

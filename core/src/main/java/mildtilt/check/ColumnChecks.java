@@ -4,11 +4,14 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import mildtilt.column.Column;
+import mildtilt.column.ForkFit;
 import mildtilt.column.ForkSetting;
 import mildtilt.column.Joint;
 import mildtilt.column.JointKind;
+import mildtilt.geometry.Vector;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
 import mildtilt.measure.Phrase;
@@ -35,6 +38,12 @@ final class ColumnChecks {
 
     /** Left and right this near to each other are called alike, percent. */
     private static final double ALIKE = 0.5;
+
+    /** Faces this little in each other may be a reading's rounding, mm. */
+    private static final double FACES_MEET = 0.05;
+
+    /** Left between two faces that are moved apart, mm. */
+    private static final double ROOM = 5;
 
     /** A rack turned by less is not turned, degrees. */
     private static final double TURNED = 0.05;
@@ -80,12 +89,12 @@ final class ColumnChecks {
         boolean locked = Math.toRadians(now) > joint.kind().lockUpAngle() - 1e-6;
         if (locked) {
             all.add(new Finding(Fault.JOINT_LOCKED, Severity.STOP, where,
-                    Phrase.of(joint.name() + " stands at {0} and can't turn at all.", Quantity.angle(now)),
+                    Phrase.of(Phrase.name(joint.name()) + " stands at {0} and can't turn at all.", Quantity.angle(now)),
                     "A single joint passes no rotation at a right angle or beyond: the column is solid." + noMove,
                     moves));
         } else if (over > 0) {
             all.add(new Finding(Fault.JOINT_OVER_LIMIT, Severity.STOP, where,
-                    Phrase.of(joint.name() + (limit < joint.maxAngleDeg() && deg <= joint.maxAngleDeg() ? " stands too far over" : " binds")
+                    Phrase.of(Phrase.name(joint.name()) + (limit < joint.maxAngleDeg() && deg <= joint.maxAngleDeg() ? " stands too far over" : " binds")
                                     + when + ": {0}, which is {1} over " + whose + " of {2}.",
                             Quantity.angle(deg), Quantity.angle(over), Quantity.angle(limit)),
                     (joint.kind() instanceof JointKind.Coupling
@@ -95,7 +104,7 @@ final class ColumnChecks {
                     moves));
         } else if (over > -Math.min(NEAR_LIMIT, 0.1 * limit)) {
             all.add(new Finding(Fault.JOINT_OVER_LIMIT, Severity.LOOK, where,
-                    Phrase.of(joint.name() + " at {0}" + when + " is only {1} inside " + whose + " of {2}.",
+                    Phrase.of(Phrase.name(joint.name()) + " at {0}" + when + " is only {1} inside " + whose + " of {2}.",
                             Quantity.angle(deg), Quantity.angle(-over), Quantity.angle(limit)),
                     "A bracket tacked a degree out, or the frame flexing, would take it over.",
                     List.of()));
@@ -110,17 +119,57 @@ final class ColumnChecks {
                         Quantity.angle(Math.abs(s.bestDeg()))), j -> GearTilt.tilted(j, s.bestDeg())));
     }
 
+    /** What a shaft's ends sit in must not stand in each other, whether the shaft is cut or used as it comes. */
     private void room(int index, List<Finding> all) {
+        double faces = column.faceGap(index);
         double cut = figures.cutLengths().get(index);
-        if (cut > 0 || !column.shafts().get(index).toCut()) {
+        String name = Phrase.name(column.shafts().get(index).name());
+        if (faces < -FACES_MEET) {
+            all.add(new Finding(Fault.NO_ROOM_FOR_SHAFT, Severity.STOP, new Element.ShaftAt(index),
+                    Phrase.of("No room for " + name + ": {0} between centres, and the faces of what its ends go into overlap by {1}.",
+                            Quantity.length(figures.shaftLengths().get(index)), Quantity.length(-faces)),
+                    "Two forks can't be in one place. Move the centres apart, use shorter forks, or join the fittings directly.",
+                    farther(index, -faces)));
+        } else if (cut <= 0 && column.shafts().get(index).toCut()) {
+            all.add(new Finding(Fault.NO_ROOM_FOR_SHAFT, Severity.STOP, new Element.ShaftAt(index),
+                    Phrase.of("No room for " + name + ": {0} between centres leave nothing of it.", Quantity.length(figures.shaftLengths().get(index))),
+                    "Move the centres apart or join the fittings directly.", List.of()));
+        }
+        meetsCross(index, true, all);
+        meetsCross(index, false, all);
+    }
+
+    /** The joint at the end that is free to move, along the shaft. */
+    private List<Remedy> farther(int index, double by) {
+        double more = Math.ceil(by + ROOM);
+        int joint = index == column.joints().size() ? index - 1 : index;
+        if (column.joints().isEmpty()) {
+            return List.of();
+        }
+        Vector along = column.axis(index).times(joint == index ? more : -more);
+        Column moved = column.editJoint(joint, x -> x.withCentre(x.centre().plus(along)));
+        return moved.faceGap(index) >= 0 && IntStream.range(0, moved.shafts().size()).allMatch(i -> moved.faceGap(i) >= Math.min(0, column.faceGap(i)))
+                ? List.of(new Remedy(Phrase.of("Move " + Phrase.name(column.joints().get(joint).name()) + " {0} along " + Phrase.name(column.shafts().get(index).name())
+                        + (joint == index ? ", toward the gear" : ", toward the wheel"), Quantity.length(more)),
+                        j -> j.editColumn(c -> c.editJoint(joint, x -> x.withCentre(x.centre().plus(along)))))) : List.of();
+    }
+
+    /** An end that goes in farther than the joint's centre meets its cross. */
+    private void meetsCross(int index, boolean gearEnd, List<Finding> all) {
+        ForkFit fit = gearEnd ? column.gearEndFit(index) : column.wheelEndFit(index);
+        boolean atJoint = gearEnd ? index < column.joints().size() : index > 0;
+        if (!atJoint || fit.takeOff() == 0 || fit.engagement() <= fit.takeOff()) {
             return;
         }
-        all.add(new Finding(Fault.NO_ROOM_FOR_SHAFT, Severity.STOP, new Element.ShaftAt(index),
-                Phrase.of("No room for " + column.shafts().get(index).name()
-                                + ": {0} between centres, and the fittings at its ends take more.",
-                        Quantity.length(figures.shaftLengths().get(index))),
-                "The two fittings would overlap. Move the centres apart or join the fittings directly.",
-                List.of()));
+        String joint = Phrase.name(column.joints().get(gearEnd ? index : index - 1).name());
+        all.add(new Finding(Fault.NO_ROOM_FOR_SHAFT, Severity.STOP, new Element.ShaftAt(index), gearEnd ? "gear-end cross" : "wheel-end cross",
+                Phrase.of("The " + (gearEnd ? "gear" : "wheel") + " end of " + Phrase.name(column.shafts().get(index).name()) + " goes {0} into " + joint
+                        + ", past its centre: from face to centre there are {1}.", Quantity.length(fit.engagement()), Quantity.length(fit.takeOff())),
+                Phrase.of("It meets the cross and the other fork, and the joint can't bend or turn."),
+                List.of(new Remedy(Phrase.of("Let it go in {0}, to the usual two thirds", Quantity.length(Math.floor(fit.takeOff() * 2 / 3))), j -> j.editColumn(c -> {
+                    double mm = Math.floor(fit.takeOff() * 2 / 3);
+                    return gearEnd ? c.editGearEndFit(index, f -> f.withEngagement(mm)) : c.editWheelEndFit(index, f -> f.withEngagement(mm));
+                })))));
     }
 
     private void ripple(Turning turning, List<Finding> all) {
@@ -205,7 +254,7 @@ final class ColumnChecks {
     }
 
     private Phrase clockingOrder(int shaft, double deg) {
-        String name = column.shafts().get(shaft).name();
+        String name = Phrase.name(column.shafts().get(shaft).name());
         if (ForkMark.isInLine(deg)) {
             return Phrase.of("Set the two forks of " + name + " in line");
         }

@@ -30,6 +30,8 @@ final class EndChecks {
     private static final double THINNEST_SLEEVE = 1.5;
     /** An end may be turned down by no more than this part of itself, as its strength goes with the third power. */
     private static final double TURN_DOWN = 0.15;
+    /** Engagement this near to what is wanted is within what a tape tells. */
+    private static final double TAPE = 0.95;
 
     private final Column column;
     private final Rules rules;
@@ -61,14 +63,14 @@ final class EndChecks {
         }
 
         String label(Column c) {
-            return "The " + (towardGear ? "gear" : "wheel") + " end of " + c.shafts().get(shaft).name();
+            return "The " + (towardGear ? "gear" : "wheel") + " end of " + Phrase.name(c.shafts().get(shaft).name());
         }
 
         /** What it goes into. */
         String into(Column c) {
             return !towardGear && shaft == 0 ? "the steering wheel's hub"
                     : towardGear && shaft == c.joints().size() ? "the gear's input"
-                    : c.joints().get(towardGear ? shaft : shaft - 1).name();
+                    : Phrase.name(c.joints().get(towardGear ? shaft : shaft - 1).name());
         }
     }
 
@@ -148,7 +150,7 @@ final class EndChecks {
         }
         Joint was = column.joints().get(index);
         return catalogue.jointLike(was, column.shafts().get(index).gearEndSeat(), column.shafts().get(index + 1).wheelEndSeat(), EndFit.SLIP)
-                .map(part -> new Remedy(Phrase.of("Take another part: " + part.name() + " (typical sizes)"),
+                .map(part -> new Remedy(Phrase.of("Take another part: " + Phrase.name(part.name()) + " (typical sizes)"),
                         j -> j.editColumn(c -> TrainEdits.swapped(c, index, part))));
     }
 
@@ -162,15 +164,15 @@ final class EndChecks {
             return;
         }
         all.add(new Finding(Fault.HOLD_NOT_ACCEPTED, Severity.STOP, new Element.ShaftAt(end.shaft()),
-                Phrase.of(end.label(column) + " is kept by a " + hold.label() + ", which the rule set \"" + rules.name() + "\" does not accept."),
-                "What keeps a fork on its shaft must not be able to work loose. " + rules.locking(), otherHold(end, socket)));
+                Phrase.of(end.label(column) + " is kept by a " + hold.label() + ", which the rule set \"" + Phrase.name(rules.name()) + "\" does not accept."),
+                "What keeps a fork on its shaft must not be able to work loose. " + Phrase.name(rules.locking()), otherHold(end, socket)));
     }
 
     private void welded(End end, Socket socket, List<Finding> all) {
         boolean forbidden = rules.welding() == Welding.FORBIDDEN;
         all.add(new Finding(Fault.WELDED_SHAFT, forbidden ? Severity.STOP : Severity.LOOK, new Element.ShaftAt(end.shaft()),
-                Phrase.of(end.label(column) + " is welded into " + end.into(column) + (forbidden ? ", which the rule set \"" + rules.name() + "\" forbids."
-                        : ": the rule set \"" + rules.name() + "\" wants that weld tested.")),
+                Phrase.of(end.label(column) + " is welded into " + end.into(column) + (forbidden ? ", which the rule set \"" + Phrase.name(rules.name()) + "\" forbids."
+                        : ": the rule set \"" + Phrase.name(rules.name()) + "\" wants that weld tested.")),
                 "Authorities differ on welds in a steering shaft: some forbid any, some want them made by a licensed welder and tested after. Ask the local one "
                         + "before cutting. A weld costs no length and clocks to any angle; a bolted fork can be taken off again and needs no test.",
                 forbidden ? otherHold(end, socket) : List.of()));
@@ -195,9 +197,9 @@ final class EndChecks {
         if (is >= least - 1e-6) {
             return;
         }
-        all.add(new Finding(Fault.ENGAGEMENT_SHORT, Severity.LOOK, new Element.ShaftAt(end.shaft()),
+        all.add(new Finding(Fault.ENGAGEMENT_SHORT, is < TAPE * least ? Severity.STOP : Severity.LOOK, new Element.ShaftAt(end.shaft()), end.towardGear() ? "gear end" : "wheel end",
                 Phrase.of(end.label(column) + " goes {0} into " + end.into(column) + "; the rule set wants {1}.", Quantity.length(is), Quantity.length(least)),
-                Phrase.of("A short end rocks in its bore and works the " + socket.hold().label() + " loose. " + rules.locking()),
+                Phrase.of("A short end rocks in its bore and works the " + socket.hold().label() + " loose; then it comes out, and the wheel turns nothing. " + Phrase.name(rules.locking())),
                 List.of(new Remedy(Phrase.of("Let it go in {0}, if the bore is that deep", Quantity.length(least)),
                         j -> j.editColumn(c -> end.editFit(c, f -> f.withEngagement(least)))))));
     }

@@ -78,7 +78,7 @@ final class RangeChecks {
         double least = job.rules().overlap();
         Slide made = new Slide(Math.ceil(least + longer + SPARE), least, Math.ceil(shorter + SPARE));
         all.add(new Finding(Fault.MUST_SLIDE, Severity.STOP, new Element.ShaftAt(index),
-                Phrase.of(s.name() + " must give {0} in length and has no sliding part.", Quantity.length(range.longest() - range.shortest())),
+                Phrase.of(Phrase.name(s.name()) + " must give {0} in length and has no sliding part.", Quantity.length(range.longest() - range.shortest())),
                 Phrase.of("Over the wheel's adjustment and the frame's movement its ends come as near as {0} and as far as {1}. "
                         + "A rigid shaft there loads the gear and tears at the bearings.", Quantity.length(range.shortest()), Quantity.length(range.longest())),
                 List.of(new Remedy(Phrase.of("Make " + s.name() + " a sliding shaft: {0} of overlap, {1} to close", Quantity.length(made.overlap()),
@@ -92,20 +92,25 @@ final class RangeChecks {
         if (least < wanted - 1e-6) {
             double more = Math.ceil(wanted - least);
             all.add(new Finding(Fault.SLIDE_SHORT, least <= 0 || least < slide.leastOverlap() ? Severity.STOP : Severity.LOOK, new Element.ShaftAt(index),
-                    least <= 0 ? Phrase.of(s.name() + " comes apart: at its longest the two parts are {0} short of each other.", Quantity.length(-least))
-                            : Phrase.of(s.name() + " overlaps {0} at its longest; the least is {1}.", Quantity.length(least), Quantity.length(wanted)),
+                    least <= 0 ? Phrase.of(Phrase.name(s.name()) + " comes apart: at its longest the two parts are {0} short of each other.", Quantity.length(-least))
+                            : Phrase.of(Phrase.name(s.name()) + " overlaps {0} at its longest; the least is {1}.", Quantity.length(least), Quantity.length(wanted)),
                     "The overlap carries the whole pull of the hands; short of its least it wears, rattles, and can come apart while driving.",
                     List.of(new Remedy(Phrase.of("Make the inner part {0} longer", Quantity.length(more)),
                             j -> j.editColumn(c -> c.editShaft(index, x -> x.withSlide(Optional.of(slide.withOverlap(slide.overlap() + more)))))))));
         }
         double free = range.freeStroke().orElseThrow();
-        if (free < 0) {
+        if (free < -1e-6) {
             double more = Math.ceil(-free + SPARE);
-            all.add(new Finding(Fault.SLIDE_SHORT, Severity.STOP, new Element.ShaftAt(index),
-                    Phrase.of(s.name() + " bottoms {0} before its ends are as near as they come.", Quantity.length(-free)),
-                    "Bottomed, it pushes the gear and the wheel apart: bearings and bracket take it until something bends.",
-                    List.of(new Remedy(Phrase.of("Give it {0} more to close", Quantity.length(more)),
-                            j -> j.editColumn(c -> c.editShaft(index, x -> x.withSlide(Optional.of(slide.withCloses(slide.closes() + more)))))))));
+            boolean meetsFork = column.freeToClose(index) < slide.closes() - 1e-6;
+            Column longer = column.editShaft(index, x -> x.withSlide(Optional.of(slide.withCloses(slide.closes() + more))));
+            all.add(new Finding(Fault.SLIDE_BOTTOMS, Severity.STOP, new Element.ShaftAt(index),
+                    Phrase.of(Phrase.name(s.name()) + (meetsFork ? "'s outer half meets the fork {0} before its ends are as near as they come."
+                            : " bottoms {0} before its ends are as near as they come."), Quantity.length(-free)),
+                    "Bottomed, it pushes the gear and the wheel apart: bearings and bracket take it until something bends."
+                            + (meetsFork ? " Less overlap, or joints farther apart, give it room." : ""),
+                    longer.freeToClose(index) > column.freeToClose(index) + more - 1e-6 ? List.of(new Remedy(Phrase.of("Give it {0} more to close", Quantity.length(more)),
+                            j -> j.editColumn(c -> c.editShaft(index, x -> x.withSlide(Optional.of(slide.withCloses(slide.closes() + more)))))))
+                            : List.of()));
         }
     }
 }

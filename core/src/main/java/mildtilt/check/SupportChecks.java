@@ -1,8 +1,11 @@
 package mildtilt.check;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import mildtilt.catalogue.Catalogue;
 import mildtilt.column.Bearing;
@@ -21,8 +24,10 @@ import mildtilt.routing.TrainEdits;
 import mildtilt.support.BearingPlace;
 import mildtilt.support.ClearShaft;
 import mildtilt.support.FixedAxes;
+import mildtilt.support.ForcedBearing;
 import mildtilt.support.OutOfLine;
 import mildtilt.support.Span;
+import mildtilt.support.Supports;
 
 /** Faults of what holds the column: floating shafts, long spans, bearings out of line or of the wrong bore, axes that miss. */
 final class SupportChecks {
@@ -36,6 +41,9 @@ final class SupportChecks {
     private static final double HOUSING = 20;
     private static final double BEARING_SLIP = 0.05;
     private static final int OFFERED = 3;
+    /** A bearing forced farther than this is a stop: no bracket gives so much, mm. */
+    private static final double FORCED_STOP = 2;
+    private static final int PLACES = 20;
 
     private final Job job;
     private final Column column;
@@ -54,6 +62,7 @@ final class SupportChecks {
         floating(all);
         figures.spans().forEach(s -> span(s, all));
         figures.outOfLine().forEach(o -> fighting(o, all));
+        figures.forced().forEach(f -> forced(f, all));
         tubeOnShaft(all);
         for (int i = 0; i < column.bearings().size(); i++) {
             onShaft(i, all);
@@ -63,39 +72,40 @@ final class SupportChecks {
         return all;
     }
 
+    /** Any shaft that nothing holds lets the column fold or the wheel flop, whether there is a tube or not. */
     private void floating(List<Finding> all) {
         if (figures.supports().allHeld()) {
             return;
         }
         int first = figures.supports().held().indexOf(false);
-        if (first == 0) {
-            all.add(new Finding(Fault.SHAFT_FLOATS, Severity.LOOK, new Element.ShaftAt(0),
-                    Phrase.of("Nothing is said to hold " + column.shafts().getFirst().name() + "."),
-                    "The shaft at the wheel needs two bearings of its own: those of a column tube, or two that carry a bare shaft. "
-                            + "Without them every push on the wheel goes into the first joint.",
-                    List.of(new Remedy(Phrase.of("Put it in a column tube with a bearing near each end"),
-                            j -> j.editColumn(c -> TrainEdits.withTube(c, TUBE, 0))))));
-            return;
-        }
         List<String> names = new ArrayList<>();
         for (int i = 0; i < column.shafts().size(); i++) {
             if (!figures.supports().held().get(i)) {
-                names.add(column.shafts().get(i).name());
+                names.add(Phrase.name(column.shafts().get(i).name()));
             }
         }
         int missing = figures.supports().missing();
-        List<Remedy> remedies = BearingPlace.of(column).stream().limit(OFFERED).map(p -> new Remedy(
-                Phrase.of("Put a support bearing on " + column.shafts().get(p.shaft()).name() + ", {0} from the centre of "
-                        + column.joints().get(p.joint()).name() + ", where it moves the joint {1} its own play",
-                        Quantity.length(p.toJoint()), Quantity.times(p.gain())),
-                j -> j.editColumn(p::putOn))).toList();
+        List<Remedy> remedies = new ArrayList<>();
+        boolean bare = first == 0 && column.tube().isEmpty();
+        if (bare) {
+            remedies.add(new Remedy(Phrase.of("Put " + Phrase.name(column.shafts().getFirst().name()) + " in a column tube with a bearing near each end"),
+                    j -> j.editColumn(c -> TrainEdits.withTube(c, TUBE, 0))));
+        } else {
+            BearingPlace.of(column).stream().limit(OFFERED).map(p -> new Remedy(
+                    Phrase.of("Put a support bearing on " + Phrase.name(column.shafts().get(p.shaft()).name()) + ", {0} from the centre of "
+                            + Phrase.name(column.joints().get(p.joint()).name()) + ", where it moves the joint {1} its own play",
+                            Quantity.length(p.toJoint()), Quantity.times(p.gain())),
+                    j -> j.editColumn(p::putOn))).forEach(remedies::add);
+        }
         Optional<Joint> loose = column.joints().stream().filter(j -> !j.kind().locates()).findFirst();
+        String why = bare ? "Nothing is said to hold the shaft at the wheel: it needs two bearings of its own, those of a column tube or two that carry a "
+                + "bare shaft. " : loose.isPresent() ? Phrase.name(loose.get().name()) + " is a double joint that does not centre itself: it holds neither of its "
+                + "shafts, so each needs bearings of its own. " : "";
         all.add(new Finding(Fault.SHAFT_FLOATS, Severity.STOP, new Element.ShaftAt(first),
                 Phrase.of((names.size() == 1 ? names.getFirst() + " floats" : String.join(" and ", names) + " float")
-                        + ": " + missing + (missing == 1 ? " bearing more is" : " bearings more are") + " needed."),
-                (loose.isPresent() ? loose.get().name() + " is a double joint that does not centre itself: it holds neither of its shafts, so "
-                        + "each needs bearings of its own. " : "More joints than the ends can hold fold under load like a chain. ")
-                        + "A bearing does most close to the joint it steadies. Its bracket must be stiff: weld it to the frame, not to sheet.",
+                        + ": " + missing + (missing == 1 ? " bearing more is" : " bearings more are") + " needed, or the column folds."),
+                why + "More joints than the ends can hold fold under load like a chain, and the wheel turns nothing. A bearing does most close to the "
+                        + "joint it steadies. Its bracket must be stiff: weld it to the frame, not to sheet.",
                 remedies));
     }
 
@@ -131,7 +141,7 @@ final class SupportChecks {
             return;
         }
         Phrase what = bent
-                ? Phrase.of(b.name() + " fights the others: it stands {0} out of line and is pressed with {1}.", Quantity.length(o.off()), Quantity.force(o.sideLoad()))
+                ? Phrase.of(Phrase.name(b.name()) + " fights the others: it stands {0} out of line and is pressed with {1}.", Quantity.length(o.off()), Quantity.force(o.sideLoad()))
                 : Phrase.of("The shaft leans {0} in " + b.name() + ", and a " + b.kind().label() + " takes {1}.",
                         Quantity.angle(o.tiltDeg()), Quantity.angle(b.kind().selfAlignDeg()));
         String move = Stream.of(b.offAcross() == 0 ? "" : "{0} to the " + (b.offAcross() > 0 ? "right" : "left"),
@@ -142,6 +152,59 @@ final class SupportChecks {
         all.add(new Finding(Fault.BEARINGS_FIGHT, Severity.LOOK, new Element.BearingAt(o.bearing()), what,
                 "Bearings that do not lie on one line bend the shaft once in every turn: it turns stiff and springs back. Bolt one up, "
                         + "let the shaft find the others, then shim.", remedies));
+    }
+
+    /** The body moves against the frame, or the wheel tilts, and a bearing does not go along with its shaft. */
+    private void forced(ForcedBearing f, List<Finding> all) {
+        Bearing b = column.bearings().get(f.bearing());
+        boolean carried = f.off() > job.rules().outOfLine();
+        boolean leant = f.pastItsAlignment(column);
+        if (!carried && !leant) {
+            return;
+        }
+        String name = Phrase.name(b.name());
+        String cause = f.byFrame() ? "the frame's movement" : "tilting the wheel";
+        Phrase what = carried
+                ? Phrase.of(name + ", fixed to the " + b.mount().label() + ", is forced {0} off its shaft by " + cause + ", and presses with {1}.",
+                        Quantity.length(f.off()), Quantity.force(f.sideLoad()))
+                : Phrase.of("By " + cause + " the shaft leans {0} in " + name + ", and a " + b.kind().label() + " takes {1}.",
+                        Quantity.angle(f.tiltDeg()), Quantity.angle(b.kind().selfAlignDeg()));
+        List<Remedy> remedies = new ArrayList<>();
+        UnaryOperator<Column> other = c -> c.editBearing(f.bearing(), ForcedBearing::otherMount);
+        if (cures(other)) {
+            remedies.add(new Remedy(Phrase.of("Fix " + name + " to the " + ForcedBearing.otherMount(b).mount().label() + " instead, so that it goes along with its shaft"),
+                    j -> j.editColumn(other)));
+        }
+        UnaryOperator<Column> aligning = c -> c.editBearing(f.bearing(), x -> x.withKind(Bearing.Kind.ROD_END));
+        if (!carried && cures(aligning)) {
+            remedies.add(new Remedy(Phrase.of("Make " + name + " a self-aligning one: a rod end takes {0}", Quantity.angle(Bearing.Kind.ROD_END.selfAlignDeg())),
+                    j -> j.editColumn(aligning)));
+        }
+        moved(f, b).ifPresent(remedies::add);
+        UnaryOperator<Column> dropped = c -> c.withBearings(c.bearings().stream().filter(x -> x != c.bearings().get(f.bearing())).toList());
+        if (Supports.of(dropped.apply(column)).allHeld()) {
+            remedies.add(new Remedy(Phrase.of("Leave " + name + " out: the column is held without it"), j -> j.editColumn(dropped)));
+        }
+        all.add(new Finding(Fault.BEARING_FORCED, carried && f.off() > FORCED_STOP ? Severity.STOP : Severity.LOOK, new Element.BearingAt(f.bearing()), what,
+                "It bends the shaft, stiffens the steering as the frame works, and cracks its bracket or wears the gear's own bearing. Where a bulkhead only has to be "
+                        + "sealed, a boot or a bearing in a slot that floats does it.", remedies));
+    }
+
+    /** Along its shaft to where it is no longer forced. */
+    private Optional<Remedy> moved(ForcedBearing f, Bearing b) {
+        ClearShaft clear = ClearShaft.of(column, b.shaft());
+        Optional<Double> best = IntStream.rangeClosed(0, PLACES).mapToObj(i -> clear.from() + HOUSING + (clear.to() - clear.from() - 2 * HOUSING) * i / PLACES)
+                .filter(at -> at > 0 && at < column.length(b.shaft())).sorted(Comparator.comparingDouble(at -> Math.abs(at - b.along())))
+                .filter(at -> cures(c -> c.editBearing(f.bearing(), x -> x.on(x.shaft(), at)))).findFirst();
+        return best.map(at -> new Remedy(Phrase.of("Move " + Phrase.name(b.name()) + " to {0} from the shaft's wheel end", Quantity.length(at)),
+                j -> j.editColumn(c -> c.editBearing(f.bearing(), x -> x.on(x.shaft(), at)))));
+    }
+
+    /** Whether a change leaves every shaft held and no bearing forced past what is allowed. */
+    private boolean cures(UnaryOperator<Column> change) {
+        Column changed = change.apply(column);
+        return Supports.of(changed).allHeld()
+                && ForcedBearing.of(changed).stream().noneMatch(f -> f.off() > job.rules().outOfLine() || f.pastItsAlignment(changed));
     }
 
     /** A shaft may have been moved or shortened under its tube. */

@@ -129,6 +129,25 @@ public record Column(
         return length(shaft) - wheelEndFit(shaft).shortening() - gearEndFit(shaft).shortening();
     }
 
+    /** Between the faces of what a shaft's ends sit in, mm; below 0 where they stand in each other. */
+    public double faceGap(int shaft) {
+        return length(shaft) - wheelEndFit(shaft).takeOff() - gearEndFit(shaft).takeOff();
+    }
+
+    /**
+     * How far a sliding shaft can really be pushed together, mm: until it bottoms or its outer half meets the other fork. Halves of
+     * a shaft that is cut are alike, the overlap in the middle; of a bought one the outer half is at least as long as the overlap.
+     * 0 for a shaft that does not slide.
+     */
+    public double freeToClose(int shaft) {
+        return shafts.get(shaft).slide().map(s -> {
+            double toFork = shafts.get(shaft).toCut()
+                    ? (faceGap(shaft) + wheelEndFit(shaft).engagement() - gearEndFit(shaft).engagement() - s.overlap()) / 2
+                    : faceGap(shaft) - s.overlap();
+            return Math.max(0, Math.min(s.closes(), toFork));
+        }).orElse(0.0);
+    }
+
     /** At which clock angles the forks of a shaft between two joints can be set against each other. */
     public ForkSetting setting(int shaft) {
         Shaft s = shafts.get(shaft);

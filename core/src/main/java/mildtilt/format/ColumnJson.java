@@ -109,6 +109,20 @@ final class ColumnJson {
             number(line, "lean_deg", b.tiltDeg());
             number(line, "side_load_n", b.sideLoad());
         });
+        ArrayNode forced = o.putArray("bearings_forced");
+        figures.forced().forEach(b -> {
+            ObjectNode line = forced.addObject();
+            line.put("bearing", c.bearings().get(b.bearing()).name());
+            number(line, "off_line_mm", b.off());
+            number(line, "lean_deg", b.tiltDeg());
+            number(line, "side_load_n", b.sideLoad());
+        });
+        ArrayNode couples = o.putArray("bearing_loads_of_joint_angles");
+        figures.couples().forEach(b -> {
+            ObjectNode line = couples.addObject();
+            line.put("bearing", b.label(c));
+            number(line, "side_load_n", b.newtons());
+        });
     }
 
     private static void load(ObjectNode o, ShaftLoad.All all) {

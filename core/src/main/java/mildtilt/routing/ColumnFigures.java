@@ -13,7 +13,9 @@ import mildtilt.phasing.BestClocking;
 import mildtilt.phasing.EvenFeel;
 import mildtilt.rules.Rules;
 import mildtilt.strength.ShaftLoad;
+import mildtilt.support.CoupleLoad;
 import mildtilt.support.FixedAxes;
+import mildtilt.support.ForcedBearing;
 import mildtilt.support.OutOfLine;
 import mildtilt.support.Span;
 import mildtilt.support.Supports;
@@ -28,6 +30,8 @@ import mildtilt.support.Supports;
  * @param turning how it turns; empty if a joint stands so far over that it can't
  * @param range over the wheel's adjustment and the frame's movement
  * @param spans longest unsupported stretch of each shaft
+ * @param forced bearings that the frame's movement or the wheel's tilt carries their shaft away from
+ * @param couples what the joints' angles make every bearing carry under a heavy pull; empty if a joint is locked
  * @param axes empty where neither the column's nor the gear's axis is measured
  * @param load under a heavy pull; empty if a joint is locked
  * @param tilt what turning the rack about its own axis does; empty where there is no rack or no joint to follow it
@@ -42,6 +46,8 @@ public record ColumnFigures(
         Supports supports,
         List<Span> spans,
         List<OutOfLine> outOfLine,
+        List<ForcedBearing> forced,
+        List<CoupleLoad> couples,
         Optional<FixedAxes> axes,
         Optional<ShaftLoad.All> load,
         FrontPush push,
@@ -68,6 +74,7 @@ public record ColumnFigures(
         ColumnTrain train = new ColumnTrain(column);
         int joints = column.joints().size();
         int shafts = column.shafts().size();
+        Optional<ShaftLoad.All> load = ShaftLoad.of(train, job.rules().heavyPull());
         return new ColumnFigures(
                 IntStream.range(0, joints).mapToObj(train::jointAngleDeg).toList(),
                 column.joints().stream().map(j -> limitDeg(j, job.rules())).toList(),
@@ -81,8 +88,11 @@ public record ColumnFigures(
                 Supports.of(column),
                 IntStream.range(0, shafts).mapToObj(s -> Span.longest(column, s)).toList(),
                 OutOfLine.of(column),
+                ForcedBearing.of(column),
+                load.map(l -> CoupleLoad.of(column, l.shafts().stream().mapToDouble(ShaftLoad::torque).toArray(),
+                        IntStream.range(0, joints).mapToDouble(j -> Math.toRadians(train.jointAngleDeg(j))).toArray())).orElse(List.of()),
                 FixedAxes.of(column),
-                ShaftLoad.of(train, job.rules().heavyPull()),
+                load,
                 FrontPush.of(column),
                 GearTilt.of(job));
     }

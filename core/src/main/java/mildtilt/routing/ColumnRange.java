@@ -101,7 +101,7 @@ public record ColumnRange(List<JointRange> joints, List<ShaftRange> shafts, doub
             Optional<Slide> slide = c.shafts().get(i).slide();
             double longer = longest[i] - c.length(i);
             double shorter = c.length(i) - shortest[i];
-            ofShafts.add(new ShaftRange(shortest[i], longest[i], slide.map(s -> s.overlap() - longer), slide.map(s -> s.closes() - shorter)));
+            ofShafts.add(new ShaftRange(shortest[i], longest[i], slide.map(s -> s.overlap() - longer), slide.isPresent() ? Optional.of(c.freeToClose(i) - shorter) : Optional.empty()));
         }
         return new ColumnRange(List.copyOf(ofJoints), List.copyOf(ofShafts), offGear);
     }

@@ -14,7 +14,19 @@ public enum RuleLimit {
     STRENGTH("Strength margin, at least", Unit.TIMES),
     WIND_UP("Wind-up, at most", Unit.ANGLE),
     SPAN("Spans shake at, at least", Unit.HERTZ),
-    OUT_OF_LINE("Bearing out of line, at most", Unit.LENGTH);
+    OUT_OF_LINE("Bearing out of line, at most", Unit.LENGTH),
+    KERB("Kerb pushes with, times the wheel's load", Unit.TIMES),
+    CASTER_MIN("Caster, at least", Unit.ANGLE),
+    CASTER_MAX("Caster, at most", Unit.ANGLE),
+    TRAIL_MIN("Mechanical trail, at least", Unit.LENGTH),
+    TRAIL_MAX("Mechanical trail, at most", Unit.LENGTH),
+    KINGPIN_MIN("Kingpin inclination, at least", Unit.ANGLE),
+    KINGPIN_MAX("Kingpin inclination, at most", Unit.ANGLE),
+    SCRUB("Scrub radius either way, at most", Unit.LENGTH),
+    TOE("Static toe of a wheel, at most", Unit.ANGLE),
+    APART("Left and right steer axis differ by, at most", Unit.ANGLE),
+    ROLL_STEER("Steer for a degree of roll, at most", Unit.ANGLE),
+    LOCK_APART("Left and right lock differ by, at most", Unit.ANGLE);
 
     private final String label;
     private final Unit unit;

@@ -25,6 +25,8 @@ import mildtilt.geometry.ImpossibleGeometryException;
  * @param windUpDeg most twist of all shafts together under that pull, degrees
  * @param spanHz least frequency at which an unsupported span may shake, Hz
  * @param outOfLine most that a bearing may be out of line where a shaft has more than two supports, mm
+ * @param kerbTimes how many times its own load a wheel is pushed back with by a kerb or a hole, that nothing may yield under
+ * @param geometry what is usual of the wheels' geometry
  * @param classes of vehicle the set is meant for; none for any vehicle
  * @param differ where authorities differ, one sentence each
  */
@@ -45,6 +47,8 @@ public record Rules(
         double windUpDeg,
         double spanHz,
         double outOfLine,
+        double kerbTimes,
+        WheelGeometry geometry,
         List<VehicleClass> classes,
         List<String> differ) {
 
@@ -71,8 +75,16 @@ public record Rules(
      *
      * @param stroke least free stroke of sliding and collapsing parts, mm; 0 if none is asked for
      * @param kinkDeg the sum of the joints' angles that is taken instead, if it is
+     * @param straightForbidden whether a column that is all but a straight bar from gear to driver, without that stroke, is a
+     *     stop; else it is a thing to look at
      */
-    public record Collapse(double stroke, Optional<Double> kinkDeg) {
+    public record Collapse(double stroke, Optional<Double> kinkDeg, boolean straightForbidden) {
+
+        /** A set that asks for a stroke forbids a straight bar without it. */
+        public Collapse(double stroke, Optional<Double> kinkDeg) {
+            this(stroke, kinkDeg, stroke > 0);
+        }
+
         public Collapse {
             if (!(stroke >= 0) || kinkDeg.filter(k -> !(k > 0)).isPresent()) {
                 throw new ImpossibleGeometryException("The stroke wanted can't be negative, and a kink taken instead must be above 0.");
@@ -108,6 +120,9 @@ public record Rules(
         if (!(ripplePct > 0 && heavyPull > 0 && strengthMargin > 0 && windUpDeg > 0 && spanHz > 0)) {
             throw new ImpossibleGeometryException("Ripple, pull, strength margin, wind-up and span frequency of a rule set must be above 0.");
         }
+        if (!(kerbTimes >= 0)) {
+            throw new ImpossibleGeometryException("A kerb's push can't be negative.");
+        }
         if (!(engagementTimes >= 0 && overlap >= 0 && outOfLine >= 0)) {
             throw new ImpossibleGeometryException("Engagement, overlap and out-of-line of a rule set can't be negative.");
         }
@@ -138,17 +153,31 @@ public record Rules(
 
     /** @throws ImpossibleGeometryException if the limit can't be so */
     public Rules with(RuleLimit limit, double v) {
+        WheelGeometry g = geometry;
         return new Rules(name, about, set(RuleLimit.JOINT_ANGLE, jointDeg, limit, v), set(RuleLimit.RIPPLE, ripplePct, limit, v), welding,
-                new Collapse(set(RuleLimit.STROKE, collapse.stroke, limit, v), limit == RuleLimit.KINK ? Optional.of(v) : collapse.kinkDeg),
+                new Collapse(set(RuleLimit.STROKE, collapse.stroke, limit, v), limit == RuleLimit.KINK ? Optional.of(v) : collapse.kinkDeg,
+                        collapse.straightForbidden),
                 set(RuleLimit.ENGAGEMENT, engagementTimes, limit, v), set(RuleLimit.OVERLAP, overlap, limit, v), holds, locking, jointInCabin,
                 set(RuleLimit.HEAVY_PULL, heavyPull, limit, v), set(RuleLimit.STRENGTH, strengthMargin, limit, v),
                 set(RuleLimit.WIND_UP, windUpDeg, limit, v), set(RuleLimit.SPAN, spanHz, limit, v), set(RuleLimit.OUT_OF_LINE, outOfLine, limit, v),
+                set(RuleLimit.KERB, kerbTimes, limit, v),
+                new WheelGeometry(set(RuleLimit.CASTER_MIN, g.casterMinDeg(), limit, v), set(RuleLimit.CASTER_MAX, g.casterMaxDeg(), limit, v),
+                        set(RuleLimit.TRAIL_MIN, g.trailMin(), limit, v), set(RuleLimit.TRAIL_MAX, g.trailMax(), limit, v),
+                        set(RuleLimit.KINGPIN_MIN, g.kingpinMinDeg(), limit, v), set(RuleLimit.KINGPIN_MAX, g.kingpinMaxDeg(), limit, v),
+                        set(RuleLimit.SCRUB, g.scrubMax(), limit, v), set(RuleLimit.TOE, g.toeDeg(), limit, v),
+                        set(RuleLimit.APART, g.apartDeg(), limit, v), set(RuleLimit.ROLL_STEER, g.rollSteer(), limit, v),
+                        set(RuleLimit.LOCK_APART, g.lockApartDeg(), limit, v)),
                 classes, differ);
     }
 
     /** With no kink taken in place of free stroke. */
     public Rules withoutKink() {
-        return with(name, welding, new Collapse(collapse.stroke, Optional.empty()), holds, jointInCabin);
+        return with(name, welding, new Collapse(collapse.stroke, Optional.empty(), collapse.straightForbidden), holds, jointInCabin);
+    }
+
+    public Rules withClasses(List<VehicleClass> c) {
+        return new Rules(name, about, jointDeg, ripplePct, welding, collapse, engagementTimes, overlap, holds, locking, jointInCabin, heavyPull,
+                strengthMargin, windUpDeg, spanHz, outOfLine, kerbTimes, geometry, c, differ);
     }
 
     /** A limit's figure; empty where the set asks nothing of the kind. */
@@ -165,12 +194,24 @@ public record Rules(
             case WIND_UP -> Optional.of(windUpDeg);
             case SPAN -> Optional.of(spanHz);
             case OUT_OF_LINE -> Optional.of(outOfLine);
+            case KERB -> Optional.of(kerbTimes);
+            case CASTER_MIN -> Optional.of(geometry.casterMinDeg());
+            case CASTER_MAX -> Optional.of(geometry.casterMaxDeg());
+            case TRAIL_MIN -> Optional.of(geometry.trailMin());
+            case TRAIL_MAX -> Optional.of(geometry.trailMax());
+            case KINGPIN_MIN -> Optional.of(geometry.kingpinMinDeg());
+            case KINGPIN_MAX -> Optional.of(geometry.kingpinMaxDeg());
+            case SCRUB -> Optional.of(geometry.scrubMax());
+            case TOE -> Optional.of(geometry.toeDeg());
+            case APART -> Optional.of(geometry.apartDeg());
+            case ROLL_STEER -> Optional.of(geometry.rollSteer());
+            case LOCK_APART -> Optional.of(geometry.lockApartDeg());
         };
     }
 
     private Rules with(String n, Welding w, Collapse c, Set<Hold> h, boolean inCabin) {
         return new Rules(n, about, jointDeg, ripplePct, w, c, engagementTimes, overlap, h, locking, inCabin, heavyPull, strengthMargin,
-                windUpDeg, spanHz, outOfLine, classes, differ);
+                windUpDeg, spanHz, outOfLine, kerbTimes, geometry, classes, differ);
     }
 
     private static double set(RuleLimit which, double was, RuleLimit limit, double v) {

@@ -1,9 +1,11 @@
 package mildtilt.steer;
 
+import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.ToDoubleFunction;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
 import mildtilt.job.Job;
@@ -26,10 +28,20 @@ import mildtilt.suspension.KnucklePose;
  * <p>The weight's own pull toward (or away from) the middle is the moment of the load, straight up at the
  * contact point, about the inclined steer axis.
  *
- * @param rows from right lock to left lock
+ * @param rows from right lock to left lock, both ends with them, as finely as asked for: for tables and curves only
+ * @param worstParked the most that the rim wants parked, N
+ * @param worstCreeping the most that it wants at walking pace, N
+ * @param leastReturning the least with which the weight turns the wheel back toward the middle away from it, N; below 0 where
+ *     it turns it away
+ * @param leastReturningAt steering wheel there, degrees
  * @param rodForce the largest force along each rod while parked, N, without sign
  */
-public record Effort(List<Row> rows, Map<Rod, Double> rodForce) {
+public record Effort(List<Row> rows, double worstParked, double worstCreeping, double leastReturning, double leastReturningAt, Map<Rod, Double> rodForce) {
+
+    public Effort {
+        rows = List.copyOf(rows);
+        rodForce = Map.copyOf(rodForce);
+    }
 
     /**
      * Force at the rim, N.
@@ -40,13 +52,8 @@ public record Effort(List<Row> rows, Map<Rod, Double> rodForce) {
      */
     public record Row(double steeringWheelDeg, double parked, double creeping, double returning) {}
 
-    public double worstParked() {
-        return rows.stream().mapToDouble(Row::parked).max().orElse(0);
-    }
-
-    public double worstCreeping() {
-        return rows.stream().mapToDouble(Row::creeping).max().orElse(0);
-    }
+    /** Within this part of the whole turn from straight ahead the weight's pull is next to nothing either way. */
+    private static final double AWAY = 0.05;
 
     /** Torque to turn one tyre on the spot, N·mm. */
     public static double parkedTorque(Loads loads, double tyreWidth, double scrub) {
@@ -64,15 +71,31 @@ public record Effort(List<Row> rows, Map<Rod, Double> rodForce) {
                 .cross(Vector.Z.times(loads.wheelLoad())));
     }
 
-    /** Empty without loads or without a steering wheel to pull at. */
-    static Optional<Effort> of(SteeringTrain train, Job job, List<SteerFigures.SteerRow> rows, double step) {
+    /**
+     * Empty without loads or without a steering wheel to pull at.
+     *
+     * @param lockRight steering wheel at the right lock, degrees
+     * @param lockLeft at the left lock
+     * @param stepsEachWay rows wanted from the middle to either lock
+     * @param step over which rates are taken, degrees
+     */
+    static Optional<Effort> of(SteeringTrain train, Job job, double lockRight, double lockLeft, int stepsEachWay, double step) {
         Optional<Loads> loads = job.vehicle().loads();
         Optional<Double> rim = job.column().map(c -> c.wheel().diameter() / 2);
         if (loads.isEmpty() || rim.isEmpty()) {
             return Optional.empty();
         }
         Gatherer g = new Gatherer(train, loads.get(), job.vehicle().tyreWidth(), rim.get(), step);
-        return Optional.of(new Effort(rows.stream().flatMap(r -> g.row(r.steeringWheelDeg(), r.pose()).stream()).toList(), g.rodForce));
+        List<Row> rows = Arrays.stream(Grid.spread(-lockRight, lockLeft, stepsEachWay)).boxed().flatMap(sw -> g.at(sw).stream()).map(Here::row).toList();
+        Peak returning = Peak.of(sw -> Math.abs(sw) < AWAY * (lockLeft - lockRight) ? Double.NaN
+                : g.at(sw).map(h -> -h.row.returning()).orElse(Double.NaN), lockRight, lockLeft).orElse(new Peak(0, 0));
+        Map<Rod, Double> forces = new EnumMap<>(Rod.class);
+        for (Rod rod : train.axle().orElseThrow().lengths().keySet()) {
+            Peak.of(sw -> g.at(sw).map(h -> h.rodForce.getOrDefault(rod, Double.NaN)).orElse(Double.NaN), lockRight, lockLeft)
+                    .ifPresent(p -> forces.put(rod, p.value()));
+        }
+        return Optional.of(new Effort(rows, g.worst(Row::parked, lockRight, lockLeft), g.worst(Row::creeping, lockRight, lockLeft),
+                -returning.value(), returning.at(), forces));
     }
 
     /**
@@ -89,9 +112,7 @@ public record Effort(List<Row> rows, Map<Rod, Double> rodForce) {
         if (loads.isEmpty() || rim.isEmpty() || train.axle().isEmpty() || train.locked().isPresent()) {
             return Optional.empty();
         }
-        Gatherer g = new Gatherer(train, loads.get(), job.vehicle().tyreWidth(), rim.get(),
-                1e-3 * train.stopDeg(Side.LEFT).orElseThrow());
-        return g.row(steeringWheelDeg, train.pose(steeringWheelDeg, 0, 0)).map(r -> new Here(r, g.rodForce));
+        return new Gatherer(train, loads.get(), job.vehicle().tyreWidth(), rim.get(), 1e-3 * train.stopDeg(Side.LEFT).orElseThrow()).at(steeringWheelDeg);
     }
 
     private static final class Gatherer {
@@ -100,7 +121,6 @@ public record Effort(List<Row> rows, Map<Rod, Double> rodForce) {
         final double tyreWidth;
         final double rim;
         final double step;
-        final Map<Rod, Double> rodForce = new EnumMap<>(Rod.class);
 
         Gatherer(SteeringTrain train, Loads loads, double tyreWidth, double rim, double step) {
             this.train = train;
@@ -110,7 +130,12 @@ public record Effort(List<Row> rows, Map<Rod, Double> rodForce) {
             this.step = step;
         }
 
-        Optional<Row> row(double sw, AxlePose pose) {
+        double worst(ToDoubleFunction<Row> figure, double from, double to) {
+            return Peak.of(sw -> at(sw).map(h -> figure.applyAsDouble(h.row)).orElse(Double.NaN), from, to).map(Peak::value).orElse(0.0);
+        }
+
+        Optional<Here> at(double sw) {
+            AxlePose pose = train.pose(sw, 0, 0);
             Optional<AxlePose.Assembled> here = pose.assembled();
             AxlePose.Assembled up = train.pose(sw + step, 0, 0).assembled().or(() -> here).orElse(null);
             AxlePose.Assembled down = train.pose(sw - step, 0, 0).assembled().or(() -> here).orElse(null);
@@ -132,12 +157,12 @@ public record Effort(List<Row> rows, Map<Rod, Double> rodForce) {
             double weight = leftRate * weightTorque(loads, l) + rightRate * weightTorque(loads, r);
             double outward = sw >= 0 ? 1 : -1;
             double back = -outward * weight;
-            RodForces.of(train.axle().orElseThrow(), pose, here.get(),
-                            Math.copySign(parkedLeft, leftRate), Math.copySign(parkedRight, rightRate))
-                    .forEach((rod, force) -> rodForce.merge(rod, Math.abs(force), Math::max));
+            Map<Rod, Double> rodForce = RodForces.of(train.axle().orElseThrow(), pose, here.get(),
+                    Math.copySign(parkedLeft, leftRate), Math.copySign(parkedRight, rightRate));
+            rodForce.replaceAll((_, force) -> Math.abs(force));
             double atRim = rim * loads.efficiency();
-            return Optional.of(new Row(sw, Math.max(0, parked + back) / atRim, Math.max(0, creeping + back) / atRim,
-                    back * loads.efficiency() / rim));
+            return Optional.of(new Here(new Row(sw, Math.max(0, parked + back) / atRim, Math.max(0, creeping + back) / atRim,
+                    back * loads.efficiency() / rim), rodForce));
         }
     }
 }

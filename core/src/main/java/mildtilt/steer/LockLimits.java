@@ -19,7 +19,7 @@ import mildtilt.linkage.WheelTravel;
 public record LockLimits(List<Hit> left, List<Hit> right) {
 
     private static final int STEPS = 30;
-    private static final int HALVINGS = 24;
+    private static final int HALVINGS = 48;
 
     /**
      * A limit met.

@@ -19,7 +19,7 @@ import mildtilt.suspension.KnucklePose;
  * @param axisSpacing between the steer axes at the ground, mm
  * @param leftReach how far the wheel can be turned left at ride height
  * @param rightReach how far the wheel can be turned right at ride height
- * @param rows at ride height, from the right end to the left end
+ * @param rows at ride height, from the right end to the left end, as finely as asked for: for tables and curves only
  * @param ratioAtCentre d(steering wheel)/d(mean steer angle); negative when the wheels turn the wrong way;
  *     empty when the wheels do not turn
  * @param sense which way the wheels turn
@@ -27,7 +27,13 @@ import mildtilt.suspension.KnucklePose;
  * @param bump straight ahead over the travel, from droop to bump; both wheels alike, or against each other
  *     where the axle only rolls
  * @param roll straight ahead, the left wheel up as the right goes down, over the travel that both allow
- * @param normal as {@code bump}, over the normal travel alone
+ * @param rollSteer degrees both wheels steer on average for a degree of roll at ride height, + to the left as the left wheel
+ *     rises (the body leaning left, as in a turn to the right: above 0 it steers out of the turn, roll understeer); empty
+ *     where the wheels do not roll
+ * @param bumpSteer toe change of each wheel over the whole travel, straight ahead, peak to peak, degrees
+ * @param normalBumpSteer the same over the normal travel alone
+ * @param worstMiss largest miss of the job's own table of outer angles over the angles it covers, both ways, degrees; empty
+ *     without one or where none of it is reached
  * @param rake of each tie rod in plan; empty where one tie rod joins both arms
  * @param limits what stops the lock
  * @param locks where the lock really ends at ride height, each way, stops and tyres with it
@@ -50,7 +56,10 @@ public record SteerFigures(
         Optional<Turn> rightAtInner20,
         List<BumpRow> bump,
         List<BumpRow> roll,
-        List<BumpRow> normal,
+        Optional<Double> rollSteer,
+        Map<Side, Double> bumpSteer,
+        Map<Side, Double> normalBumpSteer,
+        Optional<Double> worstMiss,
         Map<Side, Rake> rake,
         LockLimits limits,
         Map<Side, Lock> locks,
@@ -60,7 +69,8 @@ public record SteerFigures(
     public SteerFigures {
         lengths = Map.copyOf(lengths);
         roll = List.copyOf(roll);
-        normal = List.copyOf(normal);
+        bumpSteer = Map.copyOf(bumpSteer);
+        normalBumpSteer = Map.copyOf(normalBumpSteer);
         rake = Map.copyOf(rake);
         locks = Map.copyOf(locks);
         rows = List.copyOf(rows);
@@ -179,25 +189,12 @@ public record SteerFigures(
 
     /** Toe change of one wheel over the whole travel, straight ahead, peak to peak, degrees. */
     public double bumpSteerDeg(Side side) {
-        return toeSpread(bump, side);
+        return bumpSteer.get(side);
     }
 
     /** The same over the normal travel alone. */
     public double normalBumpSteerDeg(Side side) {
-        return toeSpread(normal, side);
-    }
-
-    private static double toeSpread(List<BumpRow> rows, Side side) {
-        double max = Double.NEGATIVE_INFINITY;
-        double min = Double.POSITIVE_INFINITY;
-        for (BumpRow r : rows) {
-            if (r.knuckles.isPresent()) {
-                double toe = r.knuckles.get().knuckle(side).toeInDeg();
-                max = Math.max(max, toe);
-                min = Math.min(min, toe);
-            }
-        }
-        return max < min ? 0 : max - min;
+        return normalBumpSteer.get(side);
     }
 
     public double worstBumpSteerDeg() {
@@ -208,37 +205,9 @@ public record SteerFigures(
         return Math.max(normalBumpSteerDeg(Side.LEFT), normalBumpSteerDeg(Side.RIGHT));
     }
 
-    /**
-     * Degrees both wheels steer on average for a degree of roll, + to the left as the left wheel rises (the
-     * body leaning left, as in a turn to the right); from the least travel sampled to either side.
-     */
-    public Optional<Double> rollSteer() {
-        int middle = roll.size() / 2;
-        if (roll.size() < 3) {
-            return Optional.empty();
-        }
-        BumpRow up = roll.get(middle + 1);
-        BumpRow down = roll.get(middle - 1);
-        if (up.knuckles.isEmpty() || down.knuckles.isEmpty() || up.travel == down.travel) {
-            return Optional.empty();
-        }
-        double track = left.wheelCentre().y() - right.wheelCentre().y();
-        double rollDeg = Math.toDegrees(Math.atan2(2 * up.travel, track) - Math.atan2(2 * down.travel, track));
-        return Optional.of((up.knuckles.get().meanSteerDeg() - down.knuckles.get().meanSteerDeg()) / rollDeg);
-    }
-
     /** Contact points apart across the vehicle at a place of the travel, mm. */
     public static double track(AxlePose.Assembled at) {
         return at.left().contactPoint().y() - at.right().contactPoint().y();
-    }
-
-    /** Largest miss of a builder's own table over the angles it covers, both ways, degrees; empty if none is reached. */
-    public Optional<Double> worstMiss(OuterTable table) {
-        double last = table.rows().getLast().innerDeg();
-        return rows.stream().flatMap(r -> r.turn().stream())
-                .filter(t -> t.innerDeg() >= 0.5 && t.innerDeg() <= last + 1e-9)
-                .map(t -> Math.abs(t.outerDeg() - table.outerAt(t.innerDeg())))
-                .max(Double::compare);
     }
 
     /** Ackermann at 20 degrees of inner wheel, the way that is further from true; empty if never reached. */

@@ -6,9 +6,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.DoubleUnaryOperator;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
 import mildtilt.job.Job;
+import mildtilt.job.OuterTable;
 import mildtilt.job.Vehicle;
 import mildtilt.linkage.WheelTravel;
 import mildtilt.steer.SteerFigures.BumpRow;
@@ -25,7 +27,13 @@ public final class SteerSweep {
     /** The ratio is a central difference over this part of the stop angle to either side. */
     private static final double RATIO_STEP = 1e-3;
 
-    private static final int NORMAL_STEPS = 6;
+    private static final int REACH_STEPS = 60;
+
+    /** Below this the inner wheel is as good as straight and misses no table, degrees. */
+    private static final double FIRST_OF_TABLE = 0.5;
+
+    /** Roll steer is a central difference over this rise of one wheel and fall of the other, mm. */
+    private static final double ROLL_STEP = 1;
 
     private final SteeringTrain train;
     private final Job job;
@@ -54,7 +62,7 @@ public final class SteerSweep {
 
     /** Just the wheels where the inner one stands at 20 degrees, turning left: what a search needs. */
     public static Optional<Turn> leftTurnAtInner20(SteeringTrain train, Job job) {
-        return start(train, job).flatMap(s -> s.atInner(20, Side.LEFT, s.reach(Side.LEFT, Grid.USUAL)));
+        return start(train, job).flatMap(s -> s.atInner(20, Side.LEFT, s.reach(Side.LEFT)));
     }
 
     /** Just which way the wheels turn. */
@@ -70,8 +78,8 @@ public final class SteerSweep {
     }
 
     private SteerFigures figures(Grid grid) {
-        Reach toLeft = reach(Side.LEFT, grid);
-        Reach toRight = reach(Side.RIGHT, grid);
+        Reach toLeft = reach(Side.LEFT);
+        Reach toRight = reach(Side.RIGHT);
         double step = RATIO_STEP * toLeft.stopDeg();
         List<SteerRow> rows = new ArrayList<>();
         for (double sw : Grid.spread(-toRight.stopDeg(), toLeft.stopDeg(), grid.steerStepsEachWay())) {
@@ -80,9 +88,9 @@ public final class SteerSweep {
         }
         Optional<Double> ratio = ratioAt(0, step);
         Map<Side, SteerFigures.Lock> locks = Map.of(Side.LEFT, lock(Side.LEFT), Side.RIGHT, lock(Side.RIGHT));
-        List<SteerRow> reachable = rows.stream().filter(r -> r.steeringWheelDeg() <= locks.get(Side.LEFT).turn().steeringWheelDeg()
-                && r.steeringWheelDeg() >= locks.get(Side.RIGHT).turn().steeringWheelDeg()).toList();
-        Optional<Effort> effort = Effort.of(train, job, reachable, step);
+        double lockRight = locks.get(Side.RIGHT).turn().steeringWheelDeg();
+        double lockLeft = locks.get(Side.LEFT).turn().steeringWheelDeg();
+        Optional<Effort> effort = Effort.of(train, job, lockRight, lockLeft, grid.steerStepsEachWay(), step);
         double both = Math.min(vehicle.droop(), vehicle.bump());
         return new SteerFigures(
                 train.axle().orElseThrow().lengths(),
@@ -92,9 +100,40 @@ public final class SteerSweep {
                 travelled(vehicle.droop(), vehicle.bump(), grid.travelStepsEachWay(), travel),
                 travel == WheelTravel.NONE ? List.of()
                         : travelled(both, both, grid.travelStepsEachWay(), WheelTravel.ROLL_ONLY),
-                travelled(vehicle.normalDroop(), vehicle.normalBump(), NORMAL_STEPS, travel),
-                rakes(reachable), LockLimits.of(train, job), locks, effort,
+                rollSteer(both), toeSpread(vehicle.droop(), vehicle.bump()), toeSpread(vehicle.normalDroop(), vehicle.normalBump()),
+                job.targets().outerTable().flatMap(t -> worstMiss(t, lockRight, lockLeft)),
+                rakes(lockRight, lockLeft), LockLimits.of(train, job), locks, effort,
                 effort.map(e -> RodLoad.of(train.requireAxle(), train.axle().orElseThrow().lengths(), e)).orElse(List.of()));
+    }
+
+    private Optional<Double> rollSteer(double most) {
+        double z = Math.min(ROLL_STEP, most);
+        if (travel == WheelTravel.NONE || z <= 0) {
+            return Optional.empty();
+        }
+        Optional<AxlePose.Assembled> up = train.pose(0, z, -z).assembled();
+        Optional<AxlePose.Assembled> down = train.pose(0, -z, z).assembled();
+        double rollDeg = 2 * Math.toDegrees(Math.atan2(2 * z, left.wheelCentre().y() - right.wheelCentre().y()));
+        return up.isEmpty() || down.isEmpty() ? Optional.empty() : Optional.of((up.get().meanSteerDeg() - down.get().meanSteerDeg()) / rollDeg);
+    }
+
+    private Map<Side, Double> toeSpread(double droop, double bump) {
+        Map<Side, Double> all = new EnumMap<>(Side.class);
+        for (Side side : Side.values()) {
+            all.put(side, travel == WheelTravel.NONE ? 0.0 : Peak.spread(z -> train.pose(0, z, travel.rightWith(z)).assembled()
+                    .map(a -> a.knuckle(side).toeInDeg()).orElse(Double.NaN), -droop, bump).orElse(0.0));
+        }
+        return all;
+    }
+
+    /** Over the angles of the table, each way. */
+    private Optional<Double> worstMiss(OuterTable table, double lockRight, double lockLeft) {
+        double last = table.rows().getLast().innerDeg();
+        DoubleUnaryOperator miss = sw -> turnAt(sw).filter(t -> t.innerDeg() >= FIRST_OF_TABLE && t.innerDeg() <= last + 1e-9)
+                .map(t -> Math.abs(t.outerDeg() - table.outerAt(t.innerDeg()))).orElse(Double.NaN);
+        Optional<Double> toLeft = Peak.of(miss, 0, lockLeft).map(Peak::value);
+        Optional<Double> toRight = Peak.of(miss, 0, lockRight).map(Peak::value);
+        return toLeft.isPresent() && toRight.isPresent() ? Optional.of(Math.max(toLeft.get(), toRight.get())) : toLeft.or(() -> toRight);
     }
 
     private SteerFigures.Lock lock(Side way) {
@@ -116,23 +155,18 @@ public final class SteerSweep {
         return rows;
     }
 
-    private Map<Side, SteerFigures.Rake> rakes(List<SteerRow> rows) {
+    private Map<Side, SteerFigures.Rake> rakes(double lockRight, double lockLeft) {
         Map<Side, SteerFigures.Rake> all = new EnumMap<>(Side.class);
         if (train.requireAxle().oneTieRod()) {
             return all;
         }
         for (Side side : Side.values()) {
             Vector moves = innerMoves(side);
-            double worst = rakeDeg(side == Side.LEFT ? left : right, moves);
-            double at = 0;
-            for (SteerRow r : rows) {
-                double deg = r.pose().assembled().map(a -> rakeDeg(a.knuckle(side), moves)).orElse(0.0);
-                if (deg > worst) {
-                    worst = deg;
-                    at = r.steeringWheelDeg();
-                }
-            }
-            all.put(side, new SteerFigures.Rake(rakeDeg(side == Side.LEFT ? left : right, moves), worst, at));
+            double design = rakeDeg(side == Side.LEFT ? left : right, moves);
+            // Where several places have the same rake, straight ahead is told.
+            Peak worst = Peak.of(sw -> train.pose(sw, 0, 0).assembled().map(a -> rakeDeg(a.knuckle(side), moves)).orElse(Double.NaN), lockRight, lockLeft)
+                    .filter(p -> p.value() > design).orElse(new Peak(0, design));
+            all.put(side, new SteerFigures.Rake(design, worst.value(), worst.at()));
         }
         return all;
     }
@@ -192,11 +226,11 @@ public final class SteerSweep {
     }
 
     /** Steps outward until a pose can't be assembled, then halves to the last that can. */
-    private Reach reach(Side way, Grid grid) {
+    private Reach reach(Side way) {
         double stop = train.stopDeg(way).orElseThrow();
         double good = 0;
-        for (int i = 1; i <= grid.steerStepsEachWay(); i++) {
-            double sw = stop * i / grid.steerStepsEachWay();
+        for (int i = 1; i <= REACH_STEPS; i++) {
+            double sw = stop * i / REACH_STEPS;
             if (turnAt(sw).isEmpty()) {
                 double last = lastAssembled(good, sw);
                 return new Reach(stop, last, true, turnAt(last).orElseThrow());

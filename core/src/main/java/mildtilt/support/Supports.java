@@ -54,7 +54,9 @@ public record Supports(List<Boolean> held, List<Boolean> steady, int missing) {
 
     private static int places(Column c, int shaft, boolean[] held, int extra) {
         int last = c.joints().size();
-        int n = (int) c.supportsOn(shaft).stream().distinct().count() + extra + (shaft == last ? 2 : 0);
+        ClearShaft clear = ClearShaft.of(c, shaft);
+        // What sits on a fork or past the end holds nothing.
+        int n = (int) c.supportsOn(shaft).stream().filter(clear::holds).distinct().count() + extra + (shaft == last ? 2 : 0);
         n += shaft > 0 && held[shaft - 1] && c.joints().get(shaft - 1).kind().locates() ? 1 : 0;
         n += shaft < last && held[shaft + 1] && c.joints().get(shaft).kind().locates() ? 1 : 0;
         return n;
