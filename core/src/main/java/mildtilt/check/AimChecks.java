@@ -45,8 +45,14 @@ final class AimChecks {
         return all;
     }
 
+    /** With toe beyond what is usual, which is told by itself, what the linkage gives with the wheels straight. */
+    private Optional<Double> ackermannAt20() {
+        double toe = Math.max(Math.abs(figures.left().toeInDeg()), Math.abs(figures.right().toeInDeg()));
+        return toe > job.rules().geometry().toeDeg() ? figures.ackermannWithoutToePct() : figures.ackermannAt20Pct();
+    }
+
     private void reversedAckermann(List<Finding> all) {
-        figures.ackermannAt20Pct().filter(pct -> pct < 0).ifPresent(pct -> {
+        ackermannAt20().filter(pct -> pct < 0).ifPresent(pct -> {
             AckermannCause cause = AckermannCause.of(job);
             all.add(new Finding(Fault.REVERSED_ACKERMANN, Severity.LOOK, new Element.SteeringArms(),
                     Phrase.of("Ackermann is REVERSED: {0} at 20° of inner wheel. The outer wheel turns further than the inner.",
@@ -56,7 +62,7 @@ final class AimChecks {
     }
 
     private void ackermann(List<Finding> all) {
-        Optional<Double> at20 = figures.ackermannAt20Pct();
+        Optional<Double> at20 = ackermannAt20();
         double min = job.targets().ackermannMinPct();
         double max = job.targets().ackermannMaxPct();
         if (at20.isEmpty() || at20.get() < 0 || at20.get() >= min && at20.get() <= max) {

@@ -34,6 +34,8 @@ public final class Checks {
             all.addAll(new AxleChecks(job, s, map).findings());
             all.addAll(new AimChecks(job, train, s, match).findings());
             all.addAll(new LoadChecks(job, s).findings());
+            all.addAll(new GeometryChecks(job, s).findings());
+            all.addAll(new LockChecks(job, s).findings());
         });
         all.addAll(new ClearanceChecks(job, clearance).findings());
         all.addAll(new MakingChecks(job, train, catalogue).findings());

@@ -3,6 +3,8 @@ package mildtilt.check;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import mildtilt.catalogue.Catalogue;
 import mildtilt.column.Column;
 import mildtilt.job.Element;
@@ -14,8 +16,8 @@ import mildtilt.making.ScrewThread.Hand;
 import mildtilt.making.ShaftJoin;
 import mildtilt.measure.Phrase;
 import mildtilt.measure.Quantity;
-import mildtilt.shop.Fits;
 import mildtilt.shop.Fits.Fit;
+import mildtilt.shop.Fits;
 import mildtilt.shop.JoinFigures;
 import mildtilt.shop.RodFigures;
 import mildtilt.shop.Seating;
@@ -38,6 +40,7 @@ final class MakingChecks {
         List<Finding> all = new ArrayList<>();
         RodFigures.of(job, train.axle()).forEach(r -> {
             rod(r, all);
+            lockNuts(r, all);
             tilt(r, all);
         });
         Fits.of(job, catalogue).forEach(f -> fit(f, all));
@@ -94,6 +97,27 @@ final class MakingChecks {
             all.add(new Finding(Fault.ROD_CAN_NOT_BE_SET, Severity.LOOK, at, r.rod().label() + "way", Phrase.of(name + " " + r.way().label() + ": {0} longer, {1} shorter.", Quantity.length(Math.max(0, r.longer())),
                     Quantity.length(Math.max(0, r.shorter()))), Phrase.of("Toe has to be set both ways after the first drive, and again when something is changed."), longerBody(r)));
         }
+    }
+
+    /** A threaded end that no nut locks turns by itself as the wheels shake, until it is off its thread. */
+    private static void lockNuts(RodFigures r, List<Finding> all) {
+        List<Boolean> bare = Stream.of(true, false).filter(outer -> r.makeUp().end(outer).jamNut() == 0).toList();
+        if (bare.isEmpty()) {
+            return;
+        }
+        String ends = bare.stream().map(outer -> Fits.label(r.rod(), outer)).collect(Collectors.joining(" and its "));
+        all.add(new Finding(Fault.LOCK_NUT_MISSING, Severity.STOP, element(r.rod()), r.rod().label() + "nut",
+                Phrase.of("The " + r.rod().label() + " has no lock nut at its " + ends + "."),
+                Phrase.of("An end that nothing locks screws itself out as the wheels shake: first the toe goes, then the rod comes apart. A clamp on a slit body serves "
+                        + "as well; give its width as the nut's."),
+                List.of(new Remedy(Phrase.of("Put a lock nut on " + (bare.size() > 1 ? "each of them" : "it")), j -> j.editMaking(m -> m.withRod(r.rod(), m.rod(r.rod()).map(x -> {
+                    RodMakeUp with = x;
+                    for (boolean outer : bare) {
+                        RodMakeUp.End e = with.end(outer);
+                        with = with.withEnd(outer, e.withJamNut(RodMakeUp.End.of(e.part()).jamNut()));
+                    }
+                    return with;
+                })))))));
     }
 
     /** A shank with too little thread for a jam nut and the least engagement together, or too long for its hole. */

@@ -24,6 +24,9 @@ import mildtilt.suspension.KnucklePose;
  *     empty when the wheels do not turn
  * @param sense which way the wheels turn
  * @param atInner20 where the inner wheel stands at exactly 20 degrees, turning left and right, if it does
+ * @param ackermannWithoutToePct Ackermann at 20 degrees of inner wheel with the static toe taken out of both wheels, the way that
+ *     is further from true; empty if never reached
+ * @param lift what turning to either lock lifts the axle's weight by
  * @param bump straight ahead over the travel, from droop to bump; both wheels alike, or against each other
  *     where the axle only rolls
  * @param roll straight ahead, the left wheel up as the right goes down, over the travel that both allow
@@ -54,6 +57,8 @@ public record SteerFigures(
         Sense sense,
         Optional<Turn> leftAtInner20,
         Optional<Turn> rightAtInner20,
+        Optional<Double> ackermannWithoutToePct,
+        Map<Side, WeightLift> lift,
         List<BumpRow> bump,
         List<BumpRow> roll,
         Optional<Double> rollSteer,

@@ -1,12 +1,14 @@
 package mildtilt.steer;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.DoubleUnaryOperator;
+import java.util.stream.Stream;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
 import mildtilt.job.Job;
@@ -96,7 +98,8 @@ public final class SteerSweep {
                 train.axle().orElseThrow().lengths(),
                 train.axle().orElseThrow().tieRodLength(Side.LEFT), train.axle().orElseThrow().tieRodLength(Side.RIGHT),
                 left, right, axisSpacing, toLeft, toRight, rows, ratio, sense(step),
-                atInner(20, Side.LEFT, toLeft), atInner(20, Side.RIGHT, toRight),
+                atInner(20, Side.LEFT, toLeft), atInner(20, Side.RIGHT, toRight), ackermannWithoutToe(toLeft, toRight),
+                Map.of(Side.LEFT, WeightLift.of(train, lockLeft), Side.RIGHT, WeightLift.of(train, lockRight)),
                 travelled(vehicle.droop(), vehicle.bump(), grid.travelStepsEachWay(), travel),
                 travel == WheelTravel.NONE ? List.of()
                         : travelled(both, both, grid.travelStepsEachWay(), WheelTravel.ROLL_ONLY),
@@ -104,6 +107,36 @@ public final class SteerSweep {
                 job.targets().outerTable().flatMap(t -> worstMiss(t, lockRight, lockLeft)),
                 rakes(lockRight, lockLeft), LockLimits.of(train, job), locks, effort,
                 effort.map(e -> RodLoad.of(train.requireAxle(), train.axle().orElseThrow().lengths(), e)).orElse(List.of()));
+    }
+
+    private Optional<Double> ackermannWithoutToe(Reach toLeft, Reach toRight) {
+        return Stream.of(toLeft, toRight).flatMap(reach -> {
+            double end = reach.reachedDeg();
+            int steps = 60;
+            for (int i = 1; i <= steps; i++) {
+                double sw = end * i / steps;
+                if (straightened(sw).filter(t -> t.innerDeg() >= 20).isPresent()) {
+                    double low = end * (i - 1) / steps;
+                    double high = sw;
+                    for (int h = 0; h < 50; h++) {
+                        double mid = (low + high) / 2;
+                        if (straightened(mid).filter(t -> t.innerDeg() >= 20).isPresent()) {
+                            high = mid;
+                        } else {
+                            low = mid;
+                        }
+                    }
+                    return straightened(high).flatMap(Turn::ackermannPct).stream();
+                }
+            }
+            return Stream.empty();
+        }).max(Comparator.comparingDouble(pct -> Math.abs(pct - 100)));
+    }
+
+    /** Both wheels less what they stand at straight ahead. */
+    private Optional<Turn> straightened(double sw) {
+        return train.pose(sw, 0, 0).assembled().map(a -> new Turn(sw, a.left().steerDeg() - left.steerDeg(), a.right().steerDeg() - right.steerDeg(),
+                vehicle.wheelbase(), axisSpacing, track));
     }
 
     private Optional<Double> rollSteer(double most) {
