@@ -95,7 +95,7 @@ final class AimChecks {
             if (job.targets().lockDeg().isPresent() && w.lockUnused() > ArmMatch.FITS_DEG) {
                 all.add(new Finding(Fault.LOCK_SHORT, Severity.LOOK, new Element.GearElement(),
                         Phrase.of("Turning " + way.label() + ", the gear's end gives {0} of inner wheel; {1} is "
-                                        + (w.allowedBy().equals("wanted lock") ? "wanted" : "free (" + w.allowedBy() + ")")
+                                        + (w.limit().isEmpty() ? "wanted" : "free (" + Phrase.name(w.allowedBy()) + ")")
                                         + ". The gear is short by {2} of steering wheel.",
                                 Quantity.angle(w.innerAtGearEnd()), Quantity.angle(w.innerAllowed()),
                                 Quantity.angle(w.steeringWheelDeg() - Math.abs(figures.reach(way).stopDeg()))),
@@ -108,15 +108,46 @@ final class AimChecks {
         if (m.gearUsed() < POOR_MATCH) {
             Side way = m.left().gearUsed() <= m.right().gearUsed() ? Side.LEFT : Side.RIGHT;
             ArmMatch.Way w = m.toward(way);
+            Limit limit = w.limit().orElse(Limit.KNUCKLE_STOP);
             all.add(new Finding(Fault.GEAR_OVERTRAVELS, Severity.LOOK, new Element.GearElement(),
-                    Phrase.of("Turning " + way.label() + ", the inner wheel is at its end (" + w.allowedBy() + ") at {0}, with only "
-                                    + "{1} of the gear's travel used.",
+                    Phrase.of("Turning " + way.label() + ", " + Phrase.name(ends(limit, w.where())) + " at {0} of inner wheel, with only {1} of the gear's travel used.",
                             Quantity.angle(w.innerAllowed()), Quantity.percent(100 * w.gearUsed())),
-                    "The knuckle-side arm is short for this gear: the steering is quicker and heavier than it need be, and the "
-                            + "gear would push on after the wheel has met its end.",
+                    cure(limit),
                     // What needs more of the gear one way can't have less of it the other way.
-                    Math.max(m.left().gearUsed(), m.right().gearUsed()) < 1 ? ArmMoves.forMatch(job, m) : List.of()));
+                    helpedByArms(limit) && Math.max(m.left().gearUsed(), m.right().gearUsed()) < 1 ? ArmMoves.forMatch(job, m) : List.of()));
         }
+    }
+
+    /** What ends the lock, as it is. */
+    private static String ends(Limit limit, String where) {
+        return switch (limit) {
+            case KNUCKLE_STOP -> "the knuckle stop acts";
+            case TYRE -> "the " + where + " touches";
+            case ROD_END -> "the " + where + " is out of tilt";
+            case OVER_CENTRE -> "the " + where + " comes as near over centre as was chosen";
+            case SHUTTLE_END -> "the shuttle meets its mount";
+            case LINKAGE_ENDS -> "the " + where + " has no more length";
+            case GEAR_END -> "the gear is at its end";
+        };
+    }
+
+    private static String cure(Limit limit) {
+        return switch (limit) {
+            case KNUCKLE_STOP, GEAR_END -> "The knuckle-side arm is short for this gear: the steering is quicker and heavier than it need be, and the gear would push on after "
+                    + "the wheel has met its end.";
+            case TYRE -> "The gear would push the tyre on into what it touches. Set a stop before that, make room, or fit a narrower tyre.";
+            case ROD_END -> "The gear would push on and bend the rod end at its shank. Lean its stud to the middle of its movement, use an end with more tilt, or stop the lock before.";
+            case OVER_CENTRE, LINKAGE_ENDS -> "The gear would push the linkage on toward over centre. Longer arms, another angle between rod and arm, or a stop that acts before "
+                    + "keep away from it.";
+            case SHUTTLE_END -> "The gear would push the shuttle on against its mount. Stop the gear before, or set the mounts farther apart.";
+        };
+    }
+
+    private static boolean helpedByArms(Limit limit) {
+        return switch (limit) {
+            case KNUCKLE_STOP, GEAR_END, OVER_CENTRE, LINKAGE_ENDS, TYRE, SHUTTLE_END -> true;
+            case ROD_END -> false;
+        };
     }
 
     /** Who takes the blow when a wheel is driven to its lock from the ground. */

@@ -40,8 +40,9 @@ final class ClearanceChecks {
         List<Finding> all = new ArrayList<>();
         figures.ifPresent(f -> {
             List<PairGap> told = new ArrayList<>();
+            guessed(f).ifPresent(all::add);
             for (PairGap p : f.pairs()) {
-                if (p.margin() < 0 && told.stream().noneMatch(t -> sameOnTheOtherSide(t, p))) {
+                if (p.margin() < 0 && !p.guessed() && told.stream().noneMatch(t -> sameOnTheOtherSide(t, p))) {
                     told.add(p);
                     boolean both = f.pairs().stream().anyMatch(o -> o != p && sameOnTheOtherSide(p, o));
                     all.add(finding(f, p, both));
@@ -52,11 +53,32 @@ final class ClearanceChecks {
             Obstacle o = job.surroundings().obstacles().get(i);
             if (job.axle().isPresent() && !Carriers.exists(job.axle().get(), o.carrier())) {
                 all.add(new Finding(Fault.FIXED_TO_NOTHING, Severity.LOOK, new Element.InTheWay(i),
-                        Phrase.of(o.name() + " is fixed to the " + o.carrier().label() + ", which this axle has not got. It is taken as fixed to the frame."),
+                        Phrase.of(Phrase.name(o.name()) + " is fixed to the " + o.carrier().label() + ", which this axle has not got. It is taken as fixed to the frame."),
                         "Where it really goes as the wheels travel is not known, so its gaps are right at ride height only.", List.of()));
             }
         }
         return all;
+    }
+
+    /** What only guessed sizes bring too near, in one line: it is no fault yet, and must not hide those that are. */
+    private static Optional<Finding> guessed(ClearanceFigures f) {
+        List<PairGap> pairs = f.pairs().stream().filter(p -> p.margin() < 0 && p.guessed()).toList();
+        if (pairs.isEmpty()) {
+            return Optional.empty();
+        }
+        Phrase what = Phrase.of(pairs.size() == 1 ? "Not measured yet: one pair comes near by guessed sizes only: " : "Not measured yet: " + pairs.size()
+                + " pairs come near by guessed sizes only: ");
+        for (int i = 0; i < pairs.size(); i++) {
+            PairGap p = pairs.get(i);
+            what = what.then(i == 0 ? "" : "; ").then(Phrase.of(Phrase.name(p.first()) + " and " + Phrase.name(p.second()) + (p.touches() ? " ({0} in each other)" : " ({0} apart)"),
+                    Quantity.length(Math.abs(p.gap()))));
+        }
+        Phrase why = Phrase.of("Nobody gave these sizes, so usual ones were taken: ");
+        for (int i = 0; i < f.assumed().size(); i++) {
+            why = why.then(i == 0 ? "" : "; ").then(f.assumed().get(i));
+        }
+        return Optional.of(new Finding(Fault.SIZES_GUESSED, Severity.LOOK, pairs.getFirst().firstElement(), what.then("."),
+                why.then(". Measure the parts and give the sizes (Clearance, Own parts): what is then too near is told by itself."), List.of()));
     }
 
     private static boolean sameOnTheOtherSide(PairGap a, PairGap b) {
@@ -87,15 +109,15 @@ final class ClearanceChecks {
 
     private Finding finding(ClearanceFigures f, PairGap p, boolean bothSides) {
         boolean hot = obstacle(p.firstElement()).or(() -> obstacle(p.secondElement())).map(Obstacle::hot).orElse(false);
-        Severity severity = p.touches() && !own(p) ? Severity.STOP : Severity.LOOK;
+        Severity severity = p.touches() ? Severity.STOP : Severity.LOOK;
         Phrase at = p.steered()
                 ? Phrase.of(", worst " + p.where().words() + " (steering wheel {0}, wheel {1} up)", Quantity.angle(p.where().steeringWheelDeg()), Quantity.length(p.where().travelLeft()))
                 : Phrase.of(p.where().column().isEmpty() ? "" : ", worst with the " + p.where().column());
         Phrase rest = p.steered() && p.atRest() >= p.need() ? Phrase.of(" At rest they are {0} apart.", Quantity.length(p.atRest())) : Phrase.of("");
-        Phrase what = (p.touches() ? Phrase.of(capital(p.first()) + " goes {0} into " + p.second(), Quantity.length(-p.gap()))
-                : Phrase.of(capital(p.first()) + " comes within {0} of " + p.second(), Quantity.length(p.gap())))
+        Phrase what = (p.touches() ? Phrase.of(Phrase.name(capital(p.first())) + " goes {0} into " + Phrase.name(p.second()), Quantity.length(-p.gap()))
+                : Phrase.of(Phrase.name(capital(p.first())) + " comes within {0} of " + Phrase.name(p.second()), Quantity.length(p.gap())))
                 .then(bothSides ? ", and the same on the other side" : "").then(at).then(Phrase.of(". {0} is needed.", Quantity.length(p.need()))).then(rest);
-        String why = own(p) ? "Both are taken as straight round bars of the size in Own parts. If the real part is bent or slimmer there, measure it, or leave the pair out."
+        String why = own(p) ? "Both are taken as straight round bars between their joints. If the real part is bent there, measure it, or leave the pair out."
                 : p.firstElement() instanceof Element.AtTheWheel || p.secondElement() instanceof Element.AtTheWheel
                         ? "A knee or hand caught between the steering wheel and anything else keeps the driver from steering, or is hurt in a crash."
                         : hot ? "Heat dries grease out of joints and bearings, chars boots and softens hoses long before anything touches."
@@ -142,15 +164,15 @@ final class ClearanceChecks {
         if (away.norm() < 1e-3) {
             return Optional.empty();
         }
-        Vector by = away.direction().times(p.need() - p.gap() + SPARE);
-        return Optional.of(new Remedy(Phrase.of("Move " + p.first() + " {0} away from " + p.second(), Quantity.length(by.norm())), j -> j.editColumn(c -> {
+        Vector by = away.direction().times(Math.max(0, p.need() - p.gap()) + SPARE);
+        return Optional.of(new Remedy(Phrase.of("Move " + Phrase.name(p.first()) + " {0} away from " + Phrase.name(p.second()), Quantity.length(by.norm())), j -> j.editColumn(c -> {
             Point to = c.joints().get(joint.index()).centre().plus(by);
             return c.withJoint(joint.index(), c.joints().get(joint.index()).withCentre(to));
         })));
     }
 
     private Remedy notch(Notch n) {
-        Phrase action = Phrase.of("Notch " + n.rail() + " in its " + n.face().label() + ", {0} deep and {1} long, and box the notch in with plate {2} long",
+        Phrase action = Phrase.of("Notch " + Phrase.name(n.rail()) + " in its " + n.face().label() + ", {0} deep and {1} long, and box the notch in with plate {2} long",
                 Quantity.length(n.depth()), Quantity.length(n.width()), Quantity.length(n.boxing()));
         return new Remedy(action, j -> j.editSurroundings(s -> {
             Obstacle rail = s.obstacles().get(n.obstacle());
@@ -170,11 +192,11 @@ final class ClearanceChecks {
         }
         Obstacle o = job.surroundings().obstacles().get(i.index());
         Vector away = p.gap() > 0 ? p.onSecond().minus(p.onFirst()) : p.onFirst().minus(p.onSecond());
-        if (o.takesBearings() || !(o.sweep() instanceof Sweep.Still || o.sweep() instanceof Sweep.Wanders) || away.norm() < 1e-3) {
+        if (o.may() != Obstacle.May.MOVED || !(o.sweep() instanceof Sweep.Still || o.sweep() instanceof Sweep.Wanders) || away.norm() < 1e-3) {
             return Optional.empty();
         }
-        Vector by = away.direction().times(p.need() - p.gap() + SPARE);
-        return Optional.of(new Remedy(Phrase.of("Move " + o.name() + " {0} away, if it can be moved", Quantity.length(by.norm())),
+        Vector by = away.direction().times(Math.max(0, p.need() - p.gap()) + SPARE);
+        return Optional.of(new Remedy(Phrase.of("Move " + Phrase.name(o.name()) + " {0} away, if it can be moved", Quantity.length(by.norm())),
                 j -> j.editSurroundings(s -> s.edit(i.index(), x -> x.withShape(x.shape().shifted(by))))));
     }
 }

@@ -88,13 +88,40 @@ final class Bodies {
         return assumed;
     }
 
-    private void onPose(String name, Element element, Sort sort, Optional<Side> side, double need, Function<Stand, List<Point>> markers, Function<Stand, Solid> solid) {
-        all.add(new Body(name, element, sort, side, need, 0, true, false, false, Optional.empty(), markers, solid));
+    private void onPose(String name, Element element, Sort sort, Optional<Side> side, double need, Function<Stand, List<Point>> markers, Function<Stand, Solid> solid,
+            Body.Guess guess) {
+        all.add(new Body(name, element, sort, side, need, 0, true, false, false, Optional.empty(), markers, solid, guess));
+    }
+
+    /** What a bar's thickness is worth. */
+    private enum Known {
+        GIVEN,
+        /** A straight bar whose thickness was guessed. */
+        STRAIGHT,
+        /** A part whose thickness was guessed, and which hardly is a straight bar. */
+        SHAPED;
+
+        static Known of(Optional<Double> given, Known otherwise) {
+            return given.isPresent() ? GIVEN : otherwise;
+        }
     }
 
     /** Round bars along a line of points that the pose settles. */
-    private void bars(String name, Element element, Sort sort, Optional<Side> side, double diameter, Function<Stand, List<Point>> line) {
-        onPose(name, element, sort, side, own.gap(), line, s -> bars(line.apply(s), diameter));
+    private void bars(String name, Element element, Sort sort, Optional<Side> side, double diameter, Known known, Function<Stand, List<Point>> line) {
+        Function<Stand, Solid> least = s -> bars(line.apply(s), diameter * OwnParts.LEAST_PART);
+        onPose(name, element, sort, side, own.gap(), line, s -> bars(line.apply(s), diameter), switch (known) {
+            case GIVEN -> Body.GIVEN;
+            case STRAIGHT -> new Body.Guess.Size(least);
+            case SHAPED -> new Body.Guess.Form(least);
+        });
+    }
+
+    private Known arms(Known otherwise) {
+        return Known.of(own.arm(), otherwise);
+    }
+
+    private Known steeringArms() {
+        return Known.of(own.steeringArm(), Known.SHAPED);
     }
 
     private static Solid bars(List<Point> line, double diameter) {
@@ -117,11 +144,18 @@ final class Bodies {
         gear(axle);
         linkage(axle);
         axle.beam().ifPresent(b -> beam(axle, b));
-        if (own.rimDiameter().isEmpty()) {
+        if (own.rim().isEmpty()) {
             assumed.add(Phrase.of("rims {0} across", Quantity.length(rimRadius(job, Side.LEFT) * 2)));
         }
-        assumed.add(Phrase.of("arms {0}, steering arms {1}, gear {2} across", Quantity.length(own.armDiameter()),
-                Quantity.length(own.steeringArmDiameter()), Quantity.length(own.gearDiameter())));
+        assume("arms and track bar", own.arm(), own.armDiameter());
+        assume("steering arms", own.steeringArm(), own.steeringArmDiameter());
+        assume("gear", own.gear(), own.gearDiameter());
+    }
+
+    private void assume(String what, Optional<Double> given, double taken) {
+        if (given.isEmpty()) {
+            assumed.add(Phrase.of(what + " {0} across", Quantity.length(taken)));
+        }
     }
 
     /** Of the room inside a wheel, mm. */
@@ -129,20 +163,21 @@ final class Bodies {
         return rimRadius(job, side) - RIM_WALL;
     }
 
-    private static double rimRadius(Job job, Side side) {
+    static double rimRadius(Job job, Side side) {
         double tyre = 2 * job.axle().orElseThrow().corner(side).knuckle().wheelCentre().z();
-        return Math.min(job.surroundings().own().rimDiameter().orElse(tyre * OwnParts.USUAL_RIM_PART) / 2, tyre / 2 - 20);
+        return Math.min(job.surroundings().own().rim().orElse(tyre * OwnParts.USUAL_RIM_PART) / 2, tyre / 2 - 20);
     }
 
     private void wheel(SteeredAxle axle, Side side) {
         double radius = axle.corner(side).knuckle().wheelCentre().z();
         double half = job.vehicle().tyreWidth() / 2;
         onPose(side.label() + " tyre", new Element.Tyres(), Sort.TYRE, Optional.of(side), own.tyreGap(), drumMarkers(axle, side, half, radius),
-                s -> drum(knuckle(s, side), half, radius));
+                s -> drum(knuckle(s, side), half, radius), Body.GIVEN);
         double inner = innerRadius(job, side);
         // Rim and tyre are one ring to what stands inside.
         onPose(side.label() + " wheel, inside", new Element.Tyres(), Sort.WHEEL_RING, Optional.of(side), own.gap(), drumMarkers(axle, side, half, radius),
-                s -> ring(knuckle(s, side), half, inner, radius));
+                s -> ring(knuckle(s, side), half, inner, radius),
+                own.rim().isPresent() ? Body.GIVEN : new Body.Guess.Size(s -> ring(knuckle(s, side), half, radius * OwnParts.LARGEST_RIM_PART - RIM_WALL, radius)));
     }
 
     static Solid drum(KnucklePose k, double half, double radius) {
@@ -171,20 +206,20 @@ final class Bodies {
         Optional<Side> on = Optional.of(side);
         switch (axle.corner(side).suspension()) {
             case DoubleWishbone w -> {
-                bars(side.label() + " lower arm", knuckles, Sort.CORNER, on, own.armDiameter(),
+                bars(side.label() + " lower arm", knuckles, Sort.CORNER, on, own.armDiameter(), arms(Known.SHAPED),
                         s -> List.of(w.lowerInnerFront(), knuckle(s, side).steerAxisLow(), w.lowerInnerRear()));
-                bars(side.label() + " upper arm", knuckles, Sort.CORNER, on, own.armDiameter(),
+                bars(side.label() + " upper arm", knuckles, Sort.CORNER, on, own.armDiameter(), arms(Known.SHAPED),
                         s -> List.of(w.upperInnerFront(), knuckle(s, side).steerAxisHigh(), w.upperInnerRear()));
             }
             case Strut t -> {
-                bars(side.label() + " lower arm", knuckles, Sort.CORNER, on, own.armDiameter(),
+                bars(side.label() + " lower arm", knuckles, Sort.CORNER, on, own.armDiameter(), arms(Known.SHAPED),
                         s -> List.of(t.lowerInnerFront(), knuckle(s, side).steerAxisLow(), t.lowerInnerRear()));
-                bars(side.label() + " strut", knuckles, Sort.CORNER, on, own.armDiameter() * 1.8,
+                bars(side.label() + " strut", knuckles, Sort.CORNER, on, own.armDiameter() * 1.8, arms(Known.SHAPED),
                         s -> List.of(t.topMount(), knuckle(s, side).carried(t.axisLowerPoint())));
             }
             case Kingpin _ -> { }
         }
-        bars(side.label() + " steering arm", new Element.SteeringArms(), Sort.CORNER, on, own.steeringArmDiameter(), s -> {
+        bars(side.label() + " steering arm", new Element.SteeringArms(), Sort.CORNER, on, own.steeringArmDiameter(), steeringArms(), s -> {
             KnucklePose k = knuckle(s, side);
             Point foot = k.steerAxis().footOf(k.tieRodPoint());
             return foot.distanceTo(k.tieRodPoint()) < 1 ? List.of(foot, k.tieRodPoint().plus(Vector.Z)) : List.of(foot, k.tieRodPoint());
@@ -213,12 +248,12 @@ final class Bodies {
             case CentreLink c -> {
                 rod(axle, Rod.CENTRE_LINK, driven, Optional.empty(), s -> centreLink(s).pitmanEnd(), s -> centreLink(s).idlerEnd());
                 Axis idler = c.idler((ArmGear) axle.gear()).axis();
-                bars("idler arm", relay, Sort.GEAR, Optional.empty(), own.steeringArmDiameter(), s -> List.of(idler.footOf(centreLink(s).idlerEnd()), centreLink(s).idlerEnd()));
+                bars("idler arm", relay, Sort.GEAR, Optional.empty(), own.steeringArmDiameter(), steeringArms(), s -> List.of(idler.footOf(centreLink(s).idlerEnd()), centreLink(s).idlerEnd()));
             }
             case DragLink _ -> rod(axle, Rod.DRAG_LINK, driven, Optional.empty(), s -> dragLink(s).armEnd(), s -> dragLink(s).drivenPoint());
             case BellCrank b -> {
                 rod(axle, Rod.DRAG_ROD, driven, Optional.empty(), s -> bellCrank(s).armEnd(), s -> bellCrank(s).crankPoint());
-                bars("bell crank", relay, Sort.GEAR, Optional.empty(), own.steeringArmDiameter(), s -> {
+                bars("bell crank", relay, Sort.GEAR, Optional.empty(), own.steeringArmDiameter(), steeringArms(), s -> {
                     Mechanism.BellCrankAt at = bellCrank(s);
                     Point foot = b.pivot().footOf(at.crankPoint());
                     return List.of(at.left(), foot, at.crankPoint(), foot, at.right());
@@ -226,15 +261,16 @@ final class Bodies {
             }
             case Shuttle t -> {
                 rod(axle, Rod.SHORT_LINK, driven, Optional.empty(), s -> shuttle(s).armEnd(), s -> shuttle(s).linkPoint());
-                bars("shuttle", relay, Sort.GEAR, Optional.empty(), own.gearDiameter(), s -> List.of(shuttle(s).left(), shuttle(s).right()));
+                bars("shuttle", relay, Sort.GEAR, Optional.empty(), own.gearDiameter(), Known.of(own.gear(), Known.STRAIGHT), s -> List.of(shuttle(s).left(), shuttle(s).right()));
             }
         }
     }
 
     private void rod(SteeredAxle axle, Rod rod, Element element, Optional<Side> side, Function<Stand, Point> from, Function<Stand, Point> to) {
         double crank = crank(axle, rod);
-        bars(rod.label(), element, Sort.ROD, side, rodDiameter(axle, rod), s -> RodTube.line(from.apply(s), to.apply(s), crank));
-        if (axle.rodEnds(rod).flatMap(RodEnds::tube).isEmpty() && side.orElse(Side.LEFT) == Side.LEFT) {
+        boolean given = axle.rodEnds(rod).flatMap(RodEnds::tube).isPresent() || own.rod().isPresent();
+        bars(rod.label(), element, Sort.ROD, side, rodDiameter(axle, rod), given ? Known.GIVEN : Known.STRAIGHT, s -> RodTube.line(from.apply(s), to.apply(s), crank));
+        if (!given && side.orElse(Side.LEFT) == Side.LEFT) {
             assumed.add(Phrase.of(rod.label() + " {0} across", Quantity.length(own.rodDiameter())));
         }
     }
@@ -259,8 +295,10 @@ final class Bodies {
         return (Mechanism.ShuttleAt) mechanism(s);
     }
 
-    private void still(String name, Element element, Sort sort, Solid solid) {
-        all.add(new Body(name, element, sort, Optional.empty(), own.gap(), 0, false, false, false, Optional.empty(), _ -> List.of(), _ -> solid));
+    /** The gear's housing. */
+    private void still(String name, Element element, Sort sort, Solid solid, Solid least) {
+        all.add(new Body(name, element, sort, Optional.empty(), own.gap(), 0, false, false, false, Optional.empty(), _ -> List.of(), _ -> solid,
+                own.gear().isPresent() ? Body.GIVEN : new Body.Guess.Form(_ -> least)));
     }
 
     private void gear(SteeredAxle axle) {
@@ -268,8 +306,9 @@ final class Bodies {
         switch (axle.gear()) {
             case RackAndPinion r -> {
                 Vector half = r.axis().times(r.pivotSpacing() * 0.4);
-                still("rack housing", gear, Sort.GEAR, Solid.of(Convex.cylinder(r.centre().plus(half.negated()), r.centre().plus(half), own.gearDiameter() / 2, 0)));
-                bars("rack bar", gear, Sort.GEAR, Optional.empty(), own.gearDiameter() / 2, s -> {
+                still("rack housing", gear, Sort.GEAR, Solid.of(Convex.cylinder(r.centre().plus(half.negated()), r.centre().plus(half), own.gearDiameter() / 2, 0)),
+                        Solid.of(Convex.cylinder(r.centre().plus(half.negated()), r.centre().plus(half), own.gearDiameter() / 2 * OwnParts.LEAST_PART, 0)));
+                bars("rack bar", gear, Sort.GEAR, Optional.empty(), own.gearDiameter() / 2, Known.of(own.gear(), Known.STRAIGHT), s -> {
                     double d = r.displacementAt(Math.toRadians(s.pose().orElseThrow().gearInputDeg()));
                     return List.of(r.innerPivot(Side.LEFT, d), r.innerPivot(Side.RIGHT, d));
                 });
@@ -283,9 +322,11 @@ final class Bodies {
                     Vector along = axis.direction().times(axis.direction().dot(away) >= 0 ? 1 : -1);
                     Vector half = along.times(own.gearDiameter() * 0.9);
                     Point middle = foot.plus(along.times(reach));
-                    still("steering box", gear, Sort.GEAR, Solid.of(Convex.cylinder(middle.plus(half.negated()), middle.plus(half), own.gearDiameter() * 0.9, 0)));
+                    still("steering box", gear, Sort.GEAR, Solid.of(Convex.cylinder(middle.plus(half.negated()), middle.plus(half), own.gearDiameter() * 0.9, 0)),
+                            Solid.of(Convex.cylinder(middle.plus(half.times(-OwnParts.LEAST_PART)), middle.plus(half.times(OwnParts.LEAST_PART)),
+                                    own.gearDiameter() * 0.9 * OwnParts.LEAST_PART, 0)));
                 }
-                bars(g instanceof ColumnArm ? "column arm" : "pitman arm", new Element.GearArm(), Sort.GEAR, Optional.empty(), own.steeringArmDiameter(), s -> {
+                bars(g instanceof ColumnArm ? "column arm" : "pitman arm", new Element.GearArm(), Sort.GEAR, Optional.empty(), own.steeringArmDiameter(), steeringArms(), s -> {
                     Point end = switch (mechanism(s)) {
                         case Mechanism.CentreLinkAt c -> c.pitmanEnd();
                         case Mechanism.DragLinkAt d -> d.armEnd();
@@ -303,13 +344,13 @@ final class Bodies {
     private void beam(SteeredAxle axle, Beam beam) {
         Frame design = axle.beamDesign();
         Element element = new Element.BeamElement();
-        bars("axle beam", element, Sort.BEAM, Optional.empty(), own.armDiameter() * 2, s -> {
+        bars("axle beam", element, Sort.BEAM, Optional.empty(), own.armDiameter() * 2, arms(Known.SHAPED), s -> {
             Frame now = s.pose().orElseThrow().stance().beam().orElse(design);
             return List.of(now.carried(pin(axle, Side.LEFT), design), now.carried(pin(axle, Side.RIGHT), design));
         });
         if (beam instanceof Beam.Sprung p && p.trackBar().isPresent()) {
             Beam.TrackBar t = p.trackBar().get();
-            bars("track bar", element, Sort.TRACK_BAR, Optional.empty(), own.armDiameter(), s -> {
+            bars("track bar", element, Sort.TRACK_BAR, Optional.empty(), own.armDiameter(), arms(Known.STRAIGHT), s -> {
                 Frame now = s.pose().orElseThrow().stance().beam().orElse(design);
                 return List.of(t.bodyEnd(), now.carried(t.axleEnd(), design));
             });
@@ -354,18 +395,27 @@ final class Bodies {
 
     private void ofColumn(boolean moves, String name, Element element, Sort sort, double need, double extra, Function<Stand, List<Point>> markers,
             Function<Stand, Solid> solid) {
-        all.add(new Body(name, element, sort, Optional.empty(), need, extra, false, moves, false, Optional.empty(), markers, solid));
+        ofColumn(moves, name, element, sort, need, extra, markers, solid, Body.GIVEN);
+    }
+
+    private void ofColumn(boolean moves, String name, Element element, Sort sort, double need, double extra, Function<Stand, List<Point>> markers,
+            Function<Stand, Solid> solid, Body.Guess guess) {
+        all.add(new Body(name, element, sort, Optional.empty(), need, extra, false, moves, false, Optional.empty(), markers, solid, guess));
     }
 
     private void joint(Column c, int index, double moves) {
         Joint j = c.joints().get(index);
         double swing = SweptJoint.swing(j, c.shafts().get(index), c.shafts().get(index + 1));
         if (j.swingDiameter().isEmpty()) {
-            assumed.add(Phrase.of(j.name() + " swinging {0}", Quantity.length(swing)));
+            assumed.add(Phrase.of(Phrase.name(j.name()) + " swinging {0}", Quantity.length(swing)));
         }
         ofColumn(moved(c, index) || moved(c, index + 1) || moved(c, index + 2), j.name(), new Element.JointAt(index), Sort.JOINT, own.gap(), moves,
                 s -> List.of(s.columnPoint(index), s.columnPoint(index + 1), s.columnPoint(index + 2)),
-                s -> new Solid.Parts(SweptJoint.parts(s.columnPoint(index), s.columnPoint(index + 1), s.columnPoint(index + 2), j, swing)));
+                s -> swept(s, index, j, swing), j.swingDiameter().isPresent() ? Body.GIVEN : new Body.Guess.Size(s -> swept(s, index, j, swing * OwnParts.LEAST_PART)));
+    }
+
+    private static Solid swept(Stand s, int index, Joint j, double swing) {
+        return new Solid.Parts(SweptJoint.parts(s.columnPoint(index), s.columnPoint(index + 1), s.columnPoint(index + 2), j, swing));
     }
 
     /** A square about the rim. */
@@ -393,7 +443,7 @@ final class Bodies {
         for (Side side : Side.values()) {
             Solid leg = d.leg(side);
             all.add(new Body("driver's " + side.label() + " leg", new Element.AtTheWheel(), Sort.LEG, Optional.empty(), own.driverGap(), 0, false, false, false,
-                    Optional.empty(), _ -> List.of(), _ -> leg));
+                    Optional.empty(), _ -> List.of(), _ -> leg, Body.GIVEN));
         }
     }
 
@@ -416,7 +466,7 @@ final class Bodies {
                 moves ? s -> {
                     RigidMove m = move.apply(s);
                     return corners.stream().map(m::moved).toList();
-                } : _ -> List.of(), moves ? s -> design.moved(move.apply(s)) : _ -> design));
+                } : _ -> List.of(), moves ? s -> design.moved(move.apply(s)) : _ -> design, Body.GIVEN));
     }
 
     private static List<Point> corners(Bounds b) {

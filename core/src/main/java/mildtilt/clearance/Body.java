@@ -22,10 +22,37 @@ import mildtilt.solid.Solid;
  * @param carrier of an obstacle, what it is fixed to
  * @param markers points that follow it: it is nowhere carried farther than the farthest of them
  * @param solid as it stands
+ * @param guess what its sizes are worth
  */
 record Body(
         String name, Element element, Sort sort, Optional<Side> side, double need, double extra, boolean onPose, boolean onColumn, boolean onPart,
-        Optional<Carrier> carrier, Function<Stand, List<Point>> markers, Function<Stand, Solid> solid) {
+        Optional<Carrier> carrier, Function<Stand, List<Point>> markers, Function<Stand, Solid> solid,
+        Guess guess) {
+
+    /** What the sizes of a body are worth. */
+    sealed interface Guess {
+
+        /** All of them were given. */
+        record None() implements Guess {}
+
+        /** A size of it was guessed: as it stands if it takes up as little room as such a part ever does. */
+        record Size(Function<Stand, Solid> least) implements Guess {}
+
+        /** Its form was guessed, too, and among parts made for each other that says nothing. */
+        record Form(Function<Stand, Solid> least) implements Guess {}
+    }
+
+    static final Guess GIVEN = new Guess.None();
+
+    /** As it stands if it takes up as little room as it may. */
+    Solid least(Stand s) {
+        return switch (guess) {
+            case Guess.None _ -> solid.apply(s);
+            case Guess.Size g -> g.least.apply(s);
+            case Guess.Form g -> g.least.apply(s);
+        };
+    }
+
 
     /** What kind of part, which settles what it is looked at against. */
     enum Sort {
@@ -57,6 +84,14 @@ record Body(
                 case TYRE, WHEEL_RING, CORNER, ROD, GEAR, BEAM, TRACK_BAR, LEG, OBSTACLE -> false;
             };
         }
+    }
+
+    /** Whether it is a part of axle, gear or linkage. */
+    boolean ofAxle() {
+        return switch (sort) {
+            case TYRE, WHEEL_RING, CORNER, ROD, GEAR, BEAM, TRACK_BAR -> true;
+            case STEERING_WHEEL, HANDS, SHAFT, STUB, JOINT, TUBE, LEG, OBSTACLE -> false;
+        };
     }
 
     boolean moves() {

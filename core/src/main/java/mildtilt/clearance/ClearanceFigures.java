@@ -27,7 +27,8 @@ public record ClearanceFigures(
         return largestTyre.get();
     }
 
+    /** The tightest that is not so by guessed sizes only. */
     public Optional<PairGap> tightest() {
-        return pairs.stream().findFirst();
+        return pairs.stream().filter(p -> !p.guessed()).findFirst();
     }
 }

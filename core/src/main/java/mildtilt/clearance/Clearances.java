@@ -32,6 +32,10 @@ public final class Clearances {
     private static final double CLOSE = 0.2;
     /** So many places between those of the grid are looked at for one pair at the most. */
     private static final int MOST_LOOKED = 200;
+    /** So often the steps to a smaller gap are halved: of a pair that keeps its gap, and of one that does not. */
+    private static final int ROUNDS = 7;
+    private static final int FOUL_ROUNDS = 18;
+    private static final int MOST_TRIES = 6;
 
     private final Job job;
     private final Range range;
@@ -117,7 +121,7 @@ public final class Clearances {
         pair(bodies, _ -> true);
         List<Pair> near = near();
         near.stream().filter(p -> p.best < p.need).forEach(this::mark);
-        Optional<LockKept> lock = range.gauge.isPresent() ? Optional.of(new LockRoom(job, range).of(near)) : Optional.empty();
+        Optional<LockKept> lock = range.gauge.isPresent() ? Optional.of(new LockRoom(job, range).of(near.stream().filter(p -> !guessed(p)).toList())) : Optional.empty();
         return new ClearanceFigures(near.stream().map(this::told).toList(), looked,
                 range.positions.size() * range.columns.size(), map(), lock, notches(near),
                 Later.of(() -> range.gauge.isPresent() ? new TyreRoom(job, range).of(near.stream().map(p -> new TyreRoom.Near(p.a, p.b)).toList()) : Optional.empty()),
@@ -126,7 +130,7 @@ public final class Clearances {
 
     /** Goes through all positions of a pair. */
     private void through(Pair p) {
-        boolean mapped = p.onPose();
+        boolean mapped = p.onPose() && !ownGuess(p);
         int positions = p.onPose() ? range.positions.size() : 1;
         int columns = p.onColumn() ? range.columns.size() : 1;
         int parts = p.onPart() ? range.parts.length : 1;
@@ -185,11 +189,11 @@ public final class Clearances {
         if (p.onPose() && range.travels.length > 1) {
             within(p);
         }
-        for (int round = 0; round < 7; round++) {
-            boolean better = true;
-            for (int tries = 0; better && tries < 4; tries++) {
-                better = step(p, steer, 0, 0) || step(p, -steer, 0, 0) || step(p, 0, travel, 0) || step(p, 0, -travel, 0)
-                        || step(p, 0, 0, part) || step(p, 0, 0, -part);
+        // What is too near is told by its depth and is looked for to the last.
+        int rounds = p.best < p.need ? FOUL_ROUNDS : ROUNDS;
+        for (int round = 0; round < rounds; round++) {
+            for (int tries = 0; tries < MOST_TRIES && step(p, steer, travel, part); tries++) {
+                // On from there.
             }
             steer /= 2;
             travel /= 2;
@@ -267,26 +271,44 @@ public final class Clearances {
         }
     }
 
+    /** To the best of all neighbours, one step away in steer, travel and the part's own way, so that no way is preferred to another. */
     private boolean step(Pair p, double steer, double travel, double part) {
-        if (steer == 0 && travel == 0 && part == 0) {
-            return false;
+        Stand from = p.where;
+        double was = p.best;
+        for (int i = steer == 0 ? 0 : -1; i <= (steer == 0 ? 0 : 1); i++) {
+            for (int j = travel == 0 ? 0 : -1; j <= (travel == 0 ? 0 : 1); j++) {
+                for (int k = part == 0 ? 0 : -1; k <= (part == 0 ? 0 : 1); k++) {
+                    if (i != 0 || j != 0 || k != 0) {
+                        Optional<Stand> s = range.near(from, i * steer, j * travel, k * part);
+                        double g = s.map(p::gapAt).orElse(Double.POSITIVE_INFINITY);
+                        if (g < p.best - 1e-9) {
+                            p.best = g;
+                            p.where = s.orElseThrow();
+                        }
+                    }
+                }
+            }
         }
-        Optional<Stand> s = range.near(p.where, steer, travel, part);
-        if (s.isEmpty()) {
-            return false;
-        }
-        double g = p.gapAt(s.get());
-        if (g >= p.best - 1e-6) {
-            return false;
-        }
-        p.best = g;
-        p.where = s.get();
-        return true;
+        return p.best < was;
     }
 
     private PairGap told(Pair p) {
         return new PairGap(p.a.body.name(), p.a.body.element(), p.b.body.name(), p.b.body.element(), p.best, p.need, p.atRest,
-                Where.of(p.where), p.gap.onFirst(), p.gap.onSecond(), p.onPose());
+                Where.of(p.where), p.gap.onFirst(), p.gap.onSecond(), p.onPose(), guessed(p));
+    }
+
+    /** Whether both are parts of the axle and the size of one was guessed: no map is drawn of that. */
+    private static boolean ownGuess(Pair p) {
+        return p.a.body.ofAxle() && p.b.body.ofAxle() && !(p.a.body.guess() instanceof Body.Guess.None && p.b.body.guess() instanceof Body.Guess.None);
+    }
+
+    /** Whether a pair that is too near would not touch if what was guessed of it took up as little room as it may. */
+    private static boolean guessed(Pair p) {
+        boolean given = p.a.body.guess() instanceof Body.Guess.None && p.b.body.guess() instanceof Body.Guess.None;
+        boolean formOfOwn = (p.a.body.guess() instanceof Body.Guess.Form || p.b.body.guess() instanceof Body.Guess.Form)
+                && p.a.body.ofAxle() && p.b.body.ofAxle();
+        return p.best < p.need && !given && (formOfOwn
+                || Gaps.between(p.a.body.least(p.where), p.b.body.least(p.where)).mm() - p.extra() > 0);
     }
 
     private Optional<GapMap> map() {
@@ -333,7 +355,7 @@ public final class Clearances {
     private List<Notch> notches(List<Pair> near) {
         List<Notch> all = new ArrayList<>();
         for (Pair p : near) {
-            if (p.best < p.need) {
+            if (p.best < p.need && !guessed(p)) {
                 box(p.b.body).ifPresent(i -> NotchPlan.of(i, obstacleAt(i), p.a.body.name(), p.need + p.extra(), p.foulPlaces).ifPresent(all::add));
             }
         }
@@ -346,7 +368,7 @@ public final class Clearances {
 
     /** A box that is a good deal longer than wide or high, and stands still on the frame, is a rail that can be notched. */
     private Optional<Integer> box(Body b) {
-        return b.element() instanceof Element.InTheWay i && !b.moves() && obstacleAt(i.index()).shape() instanceof Shape.Box b0 && NotchPlan.rail(b0)
+        return b.element() instanceof Element.InTheWay i && !b.moves() && obstacleAt(i.index()).shape() instanceof Shape.Box b0 && b0.isLong() && obstacleAt(i.index()).may() == Obstacle.May.NOTCHED
                 ? Optional.of(i.index()) : Optional.empty();
     }
 }

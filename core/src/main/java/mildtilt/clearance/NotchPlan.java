@@ -1,7 +1,6 @@
 package mildtilt.clearance;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import mildtilt.clearance.Notch.Face;
@@ -27,16 +26,8 @@ final class NotchPlan {
     private static final int MOST_PLACES = 40;
     private static final double GOLDEN = (Math.sqrt(5) - 1) / 2;
 
-    /** A rail is this many times as long as it is wide and high. */
-    private static final double RAIL = 3;
 
     private NotchPlan() {}
-
-    static boolean rail(Shape.Box b) {
-        double[] size = {b.length(), b.width(), b.height()};
-        Arrays.sort(size);
-        return size[2] >= RAIL * size[1];
-    }
 
     /** @param gap that it needs, mm; @param places of what passes. Empty if it does not reach the rail after all */
     static Optional<Notch> of(int index, Obstacle rail, String by, double gap, List<Solid> places) {

@@ -14,10 +14,11 @@ import mildtilt.job.Element;
  * @param onFirst its place on the first
  * @param onSecond its place on the second
  * @param steered whether steering or wheel travel changes it
+ * @param guessed whether only guessed sizes say that it is too small: with parts as slim as such parts ever are it need not be
  */
 public record PairGap(
         String first, Element firstElement, String second, Element secondElement, double gap, double need, double atRest, Where where,
-        Point onFirst, Point onSecond, boolean steered) {
+        Point onFirst, Point onSecond, boolean steered, boolean guessed) {
 
     /** What is left of the gap over what is needed, mm. */
     public double margin() {

@@ -1,6 +1,7 @@
 package mildtilt.clearance;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -15,8 +16,11 @@ import mildtilt.suspension.KnucklePose;
 final class TyreRoom {
 
     private static final double CLOSE = 0.25;
-    /** No tyre smaller than this part of the present one is told. */
-    private static final double SMALLEST = 0.6;
+    /** No tyre stands less than this above its rim, mm. */
+    private static final double LEAST_WALL = 40;
+    /** No tyre narrower than this part of the present one is told. */
+    private static final double NARROWEST = 0.5;
+    private static final double[] SPACERS = {10, 20, 30};
     /** How much larger a tyre is looked for, in radius or half the width, mm. */
     private static final double MOST = ClearanceFigures.NEAR;
 
@@ -43,10 +47,18 @@ final class TyreRoom {
         places.sort(Comparator.comparingDouble(Place::spare));
         double radius = Math.max(radius(Side.LEFT), radius(Side.RIGHT));
         double half = job.vehicle().tyreWidth() / 2;
-        double r = largest(places, radius, d -> new double[] {half, d});
-        double w = largest(places, half, d -> new double[] {d, radius});
+        // A tyre can be no smaller than this on its rim, and what is too near even then has nothing to do with the tyre.
+        double least = Math.min(radius, Math.max(Bodies.rimRadius(job, Side.LEFT), Bodies.rimRadius(job, Side.RIGHT)) + LEAST_WALL);
+        places.removeIf(p -> tooNear(p, new double[] {NARROWEST * half, least}, 0));
+        if (places.isEmpty()) {
+            return Optional.empty();
+        }
+        double r = largest(places, least, radius, d -> new double[] {half, d}, 0);
+        double w = largest(places, NARROWEST * half, half, d -> new double[] {d, radius}, 0);
+        List<LargestTyre.Spaced> spaced = Arrays.stream(SPACERS).mapToObj(x -> new LargestTyre.Spaced(x,
+                2 * largest(places, least, radius, d -> new double[] {half, d}, x), 2 * largest(places, NARROWEST * half, half, d -> new double[] {d, radius}, x))).toList();
         return Optional.of(new LargestTyre(2 * r, 2 * w, r >= radius + MOST ? "" : by(places, half, r + 2 * CLOSE),
-                w >= half + MOST ? "" : by(places, w + 2 * CLOSE, radius)));
+                w >= half + MOST ? "" : by(places, w + 2 * CLOSE, radius), spaced));
     }
 
     private double radius(Side side) {
@@ -92,18 +104,18 @@ final class TyreRoom {
     }
 
     /** What of one place after another leaves; only a place where the size left so far is too large is halved for. */
-    private double largest(List<Place> places, double now, Size size) {
+    private double largest(List<Place> places, double least, double now, Size size, double spacer) {
         double most = now + MOST;
         for (Place p : places) {
             // Of the drum no point goes out farther than the growth, and its rounded edge by a little more.
-            if (p.spare > Math.max(0, most - now) * 1.5) {
+            if (p.spare > Math.max(0, most - now) * 1.5 + spacer) {
                 break;
             }
-            if (tooNear(p, size.of(most))) {
-                double in = SMALLEST * now;
+            if (tooNear(p, size.of(most), spacer)) {
+                double in = least;
                 while (most - in > CLOSE) {
                     double mid = (in + most) / 2;
-                    if (tooNear(p, size.of(mid))) {
+                    if (tooNear(p, size.of(mid), spacer)) {
                         most = mid;
                     } else {
                         in = mid;
@@ -116,11 +128,12 @@ final class TyreRoom {
     }
 
     private String by(List<Place> places, double half, double radius) {
-        return places.stream().filter(p -> tooNear(p, new double[] {half, radius})).findFirst().map(Place::name).orElse("");
+        return places.stream().filter(p -> tooNear(p, new double[] {half, radius}, 0)).findFirst().map(Place::name).orElse("");
     }
 
-    private boolean tooNear(Place p, double[] size) {
-        Solid tyre = p.inner ? Bodies.ring(p.knuckle, size[0], Bodies.innerRadius(job, p.side), size[1]) : Bodies.drum(p.knuckle, size[0], size[1]);
+    private boolean tooNear(Place p, double[] size, double spacer) {
+        KnucklePose k = spacer == 0 ? p.knuckle : p.knuckle.withWheelCentre(p.knuckle.wheelCentre().plus(p.knuckle.spin().times(spacer)));
+        Solid tyre = p.inner ? Bodies.ring(k, size[0], Bodies.innerRadius(job, p.side), size[1]) : Bodies.drum(k, size[0], size[1]);
         return Gaps.between(tyre, p.other, p.need).mm() < p.need;
     }
 }

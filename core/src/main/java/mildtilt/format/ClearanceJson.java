@@ -35,6 +35,13 @@ final class ClearanceJson {
             tyre.put("diameter_ends_at", t.diameterBy());
             number(tyre, "width_mm", t.width());
             tyre.put("width_ends_at", t.widthBy());
+            ArrayNode spaced = tyre.putArray("with_wheel_spacers");
+            t.spaced().forEach(s -> {
+                ObjectNode line = spaced.addObject();
+                number(line, "spacer_mm", s.spacer());
+                number(line, "diameter_mm", s.diameter());
+                number(line, "width_mm", s.width());
+            });
         }, () -> o.putNull("largest_tyre"));
         ArrayNode assumed = o.putArray("taken_sizes");
         f.assumed().forEach(a -> assumed.add(a.text(LengthUnit.MM)));
@@ -48,6 +55,7 @@ final class ClearanceJson {
         number(o, "gap_mm", p.gap());
         number(o, "need_mm", p.need());
         number(o, "gap_at_rest_mm", p.atRest());
+        o.put("by_guessed_sizes", p.guessed());
         number(o, "steering_wheel_deg", p.where().steeringWheelDeg());
         number(o, "travel_left_mm", p.where().travelLeft());
         number(o, "travel_right_mm", p.where().travelRight());

@@ -121,7 +121,7 @@ final class ColumnJson {
         figures.couples().forEach(b -> {
             ObjectNode line = couples.addObject();
             line.put("bearing", b.label(c));
-            number(line, "side_load_n", b.newtons());
+            number(line, "couple_load_n", b.newtons());
         });
     }
 

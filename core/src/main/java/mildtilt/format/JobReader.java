@@ -105,7 +105,7 @@ public final class JobReader {
 
     private static Job job(JsonNode root) {
         Rules rules = optional(root, "rules").map(r -> at("rules", () -> RulesJson.read(r))).orElseGet(ShippedRules.CAUTIOUS_ROAD::rules);
-        Surroundings surroundings = optional(root, "surroundings").map(s -> at("surroundings", () -> SurroundingsReader.surroundings(s))).orElse(Surroundings.NONE);
+        Surroundings surroundings = optional(root, "surroundings").map(s -> at("surroundings", () -> SurroundingsReader.surroundings(s, root.path("version").asInt() < 7))).orElse(Surroundings.NONE);
         Job plan = plan(root, root.path("title").asText(), root.path("about").asText("")).withRules(rules).withSurroundings(surroundings)
                 .withSurvey(optional(root, "survey").map(x -> at("survey", () -> SurveyJson.read(x))).orElse(Survey.NONE))
                 .withMaking(optional(root, "making").map(m -> at("making", () -> MakingReader.making(m))).orElse(Making.NONE))

@@ -29,7 +29,7 @@ final class SurroundingsReader {
 
     private SurroundingsReader() {}
 
-    static Surroundings surroundings(JsonNode o) {
+    static Surroundings surroundings(JsonNode o, boolean usualWritten) {
         List<Obstacle> all = new ArrayList<>();
         for (JsonNode x : o.path("obstacles")) {
             int n = all.size() + 1;
@@ -39,22 +39,28 @@ final class SurroundingsReader {
         o.path("meant_to_touch").forEach(t -> out.add(new Touching(t.path(0).asText(), t.path(1).asText())));
         Optional<Driver> driver = optional(o, "driver").map(d -> at("driver", () -> new Driver(point(d, "hip_mm"), point(d, "heel_mm"),
                 number(d, "thigh_mm", 0), number(d, "shin_mm", 0), number(d, "knees_apart_mm", 0))));
-        return at("obstacles", () -> new Surroundings(all, driver, own(o.path("own_parts")), out));
+        return at("obstacles", () -> new Surroundings(all, driver, own(o.path("own_parts"), usualWritten), out));
     }
 
-    private static OwnParts own(JsonNode o) {
+    private static OwnParts own(JsonNode o, boolean usualWritten) {
         OwnParts u = OwnParts.USUAL;
-        return new OwnParts(optional(o, "rim_diameter_mm").map(JsonNode::asDouble), number(o, "arm_diameter_mm", u.armDiameter()),
-                number(o, "rod_diameter_mm", u.rodDiameter()), number(o, "steering_arm_diameter_mm", u.steeringArmDiameter()),
-                number(o, "gear_diameter_mm", u.gearDiameter()), number(o, "own_gap_mm", u.gap()), number(o, "tyre_gap_mm", u.tyreGap()),
+        return new OwnParts(optional(o, "rim_diameter_mm").map(JsonNode::asDouble), given(o, "arm_diameter_mm", OwnParts.USUAL_ARM, usualWritten),
+                given(o, "rod_diameter_mm", OwnParts.USUAL_ROD, usualWritten), given(o, "steering_arm_diameter_mm", OwnParts.USUAL_STEERING_ARM, usualWritten),
+                given(o, "gear_diameter_mm", OwnParts.USUAL_GEAR, usualWritten), number(o, "own_gap_mm", u.gap()), number(o, "tyre_gap_mm", u.tyreGap()),
                 number(o, "driver_gap_mm", u.driverGap()));
+    }
+
+    /** Up to version 6 the usual size was written, too, whether anybody had given it or not. */
+    private static Optional<Double> given(JsonNode o, String key, double usual, boolean usualWritten) {
+        return optional(o, key).map(JsonNode::asDouble).filter(d -> !usualWritten || d != usual);
     }
 
     private static Obstacle obstacle(JsonNode o) {
         boolean hot = o.path("hot").asBoolean(false);
         return new Obstacle(o.path("name").asText(), shape(o.path("shape")), number(o, "gap_mm", hot ? Obstacle.USUAL_HOT_GAP : Obstacle.USUAL_GAP), hot,
                 Carrier.valueOf(o.path("fixed_to").asText("frame").toUpperCase(Locale.ROOT)), optional(o, "sweep").map(SurroundingsReader::sweep).orElse(new Sweep.Still()),
-                o.path("takes_bearings").asBoolean(false));
+                o.path("takes_bearings").asBoolean(false),
+                optional(o, "may_be").map(m -> Obstacle.May.valueOf(m.asText().toUpperCase(Locale.ROOT))));
     }
 
     private static Shape shape(JsonNode o) {

@@ -46,6 +46,7 @@ final class SurroundingsWriter {
             o.set("sweep", sweep(x.sweep()));
         }
         o.put("takes_bearings", x.takesBearings());
+        x.said().ifPresent(m -> o.put("may_be", m.name().toLowerCase(Locale.ROOT)));
         return o;
     }
 
@@ -143,11 +144,11 @@ final class SurroundingsWriter {
 
     private static ObjectNode own(OwnParts p) {
         ObjectNode o = object();
-        p.rimDiameter().ifPresent(d -> number(o, "rim_diameter_mm", d));
-        number(o, "arm_diameter_mm", p.armDiameter());
-        number(o, "rod_diameter_mm", p.rodDiameter());
-        number(o, "steering_arm_diameter_mm", p.steeringArmDiameter());
-        number(o, "gear_diameter_mm", p.gearDiameter());
+        p.rim().ifPresent(d -> number(o, "rim_diameter_mm", d));
+        p.arm().ifPresent(d -> number(o, "arm_diameter_mm", d));
+        p.rod().ifPresent(d -> number(o, "rod_diameter_mm", d));
+        p.steeringArm().ifPresent(d -> number(o, "steering_arm_diameter_mm", d));
+        p.gear().ifPresent(d -> number(o, "gear_diameter_mm", d));
         number(o, "own_gap_mm", p.gap());
         number(o, "tyre_gap_mm", p.tyreGap());
         number(o, "driver_gap_mm", p.driverGap());

@@ -1,5 +1,6 @@
 package mildtilt.obstacle;
 
+import java.util.Optional;
 import mildtilt.geometry.ImpossibleGeometryException;
 
 /**
@@ -11,9 +12,27 @@ import mildtilt.geometry.ImpossibleGeometryException;
  * @param carrier what it is fixed to
  * @param sweep how it moves by itself besides
  * @param takesBearings whether the bracket of a bearing can be fixed to it
+ * @param said what may be done to it when it is in the way, where that was said; else {@link #may()} takes what is usual
  */
 public record Obstacle(
-        String name, Shape shape, double gap, boolean hot, Carrier carrier, Sweep sweep, boolean takesBearings) {
+        String name, Shape shape, double gap, boolean hot, Carrier carrier, Sweep sweep, boolean takesBearings, Optional<May> said) {
+
+    /** What may be done to a thing that is in the way. */
+    public enum May {
+        MOVED("may be moved"),
+        NOTCHED("may be notched"),
+        NEITHER("stays as it is");
+
+        private final String label;
+
+        May(String label) {
+            this.label = label;
+        }
+
+        public String label() {
+            return label;
+        }
+    }
 
     /** Gap taken where nothing is said, mm. */
     public static final double USUAL_GAP = 12;
@@ -33,40 +52,53 @@ public record Obstacle(
 
     /** On the frame, still, with the usual gap. */
     public static Obstacle fixed(String name, Shape shape) {
-        return new Obstacle(name, shape, USUAL_GAP, false, Carrier.FRAME, new Sweep.Still(), false);
+        return new Obstacle(name, shape, USUAL_GAP, false, Carrier.FRAME, new Sweep.Still(), false, Optional.empty());
+    }
+
+    /**
+     * What may be done to it. Where nobody said: a member that brackets are welded to may be notched and is never moved; what rides
+     * on the axle, and anything long enough to be a spring, a slide bar or a rail of its own, is left alone; the rest may be moved.
+     */
+    public May may() {
+        return said.orElseGet(() -> takesBearings ? May.NOTCHED
+                : carrier != Carrier.FRAME || shape instanceof Shape.Box b && b.isLong() ? May.NEITHER : May.MOVED);
+    }
+
+    public Obstacle withMay(Optional<May> m) {
+        return new Obstacle(name, shape, gap, hot, carrier, sweep, takesBearings, m);
     }
 
     public Obstacle withName(String n) {
-        return new Obstacle(n, shape, gap, hot, carrier, sweep, takesBearings);
+        return new Obstacle(n, shape, gap, hot, carrier, sweep, takesBearings, said);
     }
 
     public Obstacle withShape(Shape s) {
-        return new Obstacle(name, s, gap, hot, carrier, sweep, takesBearings);
+        return new Obstacle(name, s, gap, hot, carrier, sweep, takesBearings, said);
     }
 
     public Obstacle withGap(double mm) {
-        return new Obstacle(name, shape, mm, hot, carrier, sweep, takesBearings);
+        return new Obstacle(name, shape, mm, hot, carrier, sweep, takesBearings, said);
     }
 
     /** A usual gap goes along to the other usual one. */
     public Obstacle withHot(boolean h) {
         double g = gap == (hot ? USUAL_HOT_GAP : USUAL_GAP) ? h ? USUAL_HOT_GAP : USUAL_GAP : gap;
-        return new Obstacle(name, shape, g, h, carrier, sweep, takesBearings);
+        return new Obstacle(name, shape, g, h, carrier, sweep, takesBearings, said);
     }
 
     public Obstacle withCarrier(Carrier c) {
-        return new Obstacle(name, shape, gap, hot, c, sweep, takesBearings);
+        return new Obstacle(name, shape, gap, hot, c, sweep, takesBearings, said);
     }
 
     public Obstacle withSweep(Sweep s) {
-        return new Obstacle(name, shape, gap, hot, carrier, s, takesBearings);
+        return new Obstacle(name, shape, gap, hot, carrier, s, takesBearings, said);
     }
 
     public Obstacle withTakesBearings(boolean t) {
-        return new Obstacle(name, shape, gap, hot, carrier, sweep, t);
+        return new Obstacle(name, shape, gap, hot, carrier, sweep, t, said);
     }
 
     public Obstacle mirrored(String as) {
-        return new Obstacle(as, shape.mirrored(), gap, hot, carrier.mirrored(), sweep.mirrored(), takesBearings);
+        return new Obstacle(as, shape.mirrored(), gap, hot, carrier.mirrored(), sweep.mirrored(), takesBearings, said);
     }
 }

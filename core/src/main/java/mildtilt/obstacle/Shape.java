@@ -13,6 +13,10 @@ import mildtilt.solid.TriangleMesh;
 /** The form of what is in the way, in the vehicle frame in the design position. Lengths mm. */
 public sealed interface Shape {
 
+    /** A box so many times as long as it is wide or high is a long one. */
+    double LONG = 3;
+
+
     /** What the bench calls it. */
     String label();
 
@@ -107,6 +111,13 @@ public sealed interface Shape {
         @Override
         public String label() {
             return "box";
+        }
+
+        /** Whether it is much longer than wide and high, as a rail, a spring or a bar is. */
+        public boolean isLong() {
+            double most = Math.max(length, Math.max(width, height));
+            double least = Math.min(length, Math.min(width, height));
+            return most >= LONG * (length + width + height - most - least);
         }
 
         public RigidMove place() {

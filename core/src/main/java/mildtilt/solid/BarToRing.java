@@ -11,7 +11,7 @@ import mildtilt.geometry.Point;
 final class BarToRing {
 
     private static final double GOLDEN = (Math.sqrt(5) - 1) / 2;
-    private static final int STEPS = 17;
+    private static final int STEPS = 40;
     private static final int PARTED = 4;
 
     private final Convex bar;

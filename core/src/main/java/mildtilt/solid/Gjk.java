@@ -6,18 +6,13 @@ import mildtilt.geometry.Point;
 /**
  * The distance between two convex solids: E. G. Gilbert, D. W. Johnson and S. S. Keerthi, "A fast procedure for computing the
  * distance between complex objects in three-dimensional space", 1988. The nearest point of a simplex to the origin is found by
- * the regions of C. Ericson, Real-time collision detection, 5.1. Solids that overlap are parted along the best of a fan of
- * directions that is then narrowed. One thread at a time.
+ * the regions of C. Ericson, Real-time collision detection, 5.1. How deep solids that overlap stand in each other is {@link Epa}'s.
+ * One thread at a time.
  */
 final class Gjk {
 
     private static final int MOST_STEPS = 60;
     private static final double CLOSE = 1e-8;
-    private static final double[] FAN = fan(80);
-    private static final double[] STEPS = fan(12);
-    /** So many of the fan's best are narrowed. */
-    private static final int NARROWED = 3;
-    private static final int MOST_TRIES = 12;
 
     private final double[] a = new double[3];
     private final double[] b = new double[3];
@@ -27,35 +22,19 @@ final class Gjk {
     private final double[][] onB = new double[4][3];
     private final double[] share = new double[4];
     private int size;
+    private final Epa epa = new Epa();
     private double vx;
     private double vy;
     private double vz;
 
-    /** Directions spread evenly over a sphere (a golden spiral), with the axes among them. */
-    private static double[] fan(int n) {
-        double[] all = new double[3 * (n + 6)];
-        for (int i = 0; i < n; i++) {
-            double z = 1 - (2 * i + 1.0) / n;
-            double r = Math.sqrt(1 - z * z);
-            double turn = i * Math.PI * (3 - Math.sqrt(5));
-            all[3 * i] = r * Math.cos(turn);
-            all[3 * i + 1] = r * Math.sin(turn);
-            all[3 * i + 2] = z;
-        }
-        for (int i = 0; i < 6; i++) {
-            all[3 * (n + i) + i / 2] = i % 2 == 0 ? 1 : -1;
-        }
-        return all;
-    }
-
     /**
-     * The gap alone, mm; of two in each other a rough figure, at least as deep as they are.
+     * The gap alone, mm; of two in each other how deep they are, below 0.
      *
      * @param enough as soon as the gap is known to be no smaller, what is known is the answer, mm
      */
     double gap(Convex p, Convex q, double enough) {
         double core = core(p, q, enough + p.rounding + q.rounding);
-        return (core > 0 ? core : -overlap(p, q, 0)) - p.rounding - q.rounding;
+        return (core > 0 ? core : -overlap(p, q)) - p.rounding - q.rounding;
     }
 
     /** Whether the gap is below some mm, 0 or more. */
@@ -66,7 +45,7 @@ final class Gjk {
     Gap nearest(Convex p, Convex q) {
         double core = core(p, q, Double.POSITIVE_INFINITY);
         if (core <= 0) {
-            double depth = overlap(p, q, NARROWED);
+            double depth = overlap(p, q);
             // Along (vx, vy, vz), which points from q to p, the two are in each other least.
             p.support(-vx, -vy, -vz, a);
             q.support(vx, vy, vz, b);
@@ -327,73 +306,12 @@ final class Gjk {
         return Math.abs(corner) <= 1e-12 * scale || origin * corner < 0;
     }
 
-    /** The least move, mm, that parts two overlapping cores; its direction is left in (vx, vy, vz). @param narrowed how many of the fan's best are narrowed */
-    private double overlap(Convex p, Convex q, int narrowed) {
-        int kept = Math.max(1, narrowed);
-        double[] best = new double[kept];
-        int[] from = new int[kept];
-        Arrays.fill(best, Double.POSITIVE_INFINITY);
-        for (int i = 0; i < FAN.length; i += 3) {
-            double d = overlapAlong(p, q, FAN[i], FAN[i + 1], FAN[i + 2]);
-            for (int k = 0; k < kept; k++) {
-                if (d < best[k]) {
-                    for (int m = kept - 1; m > k; m--) {
-                        best[m] = best[m - 1];
-                        from[m] = from[m - 1];
-                    }
-                    best[k] = d;
-                    from[k] = i;
-                    break;
-                }
-            }
-        }
-        double least = Double.POSITIVE_INFINITY;
-        double[] direction = new double[3];
-        for (int i : from) {
-            double[] d = {FAN[i], FAN[i + 1], FAN[i + 2]};
-            double depth = narrowed == 0 ? best[0] : narrowed(p, q, d);
-            if (depth < least) {
-                least = depth;
-                direction = d;
-            }
-        }
-        vx = direction[0];
-        vy = direction[1];
-        vz = direction[2];
-        return least;
-    }
-
-    /** From one direction downhill, by steps that shrink. */
-    private double narrowed(Convex p, Convex q, double[] d) {
-        double best = overlapAlong(p, q, d[0], d[1], d[2]);
-        for (double reach = 0.25; reach > 1e-5; reach *= 0.5) {
-            boolean better = true;
-            // In parts that are wholly out of proportion every step gains a little for ever.
-            for (int tries = 0; better && tries < MOST_TRIES; tries++) {
-                better = false;
-                for (int k = 0; k < STEPS.length; k += 3) {
-                    double x = d[0] + reach * STEPS[k];
-                    double y = d[1] + reach * STEPS[k + 1];
-                    double z = d[2] + reach * STEPS[k + 2];
-                    double n = Math.sqrt(x * x + y * y + z * z);
-                    double depth = overlapAlong(p, q, x / n, y / n, z / n);
-                    if (depth < best - 1e-9 * Math.max(1, best)) {
-                        best = depth;
-                        d[0] = x / n;
-                        d[1] = y / n;
-                        d[2] = z / n;
-                        better = true;
-                    }
-                }
-            }
-        }
-        return best;
-    }
-
-    /** How far p must go along a unit direction to be clear of q, mm. */
-    private double overlapAlong(Convex p, Convex q, double x, double y, double z) {
-        p.support(-x, -y, -z, a);
-        q.support(x, y, z, b);
-        return (b[0] - a[0]) * x + (b[1] - a[1]) * y + (b[2] - a[2]) * z;
+    /** The least move, mm, that parts two overlapping cores; its direction, from the second to the first, is left in (vx, vy, vz). */
+    private double overlap(Convex p, Convex q) {
+        double depth = epa.depth(p, q);
+        vx = epa.way[0];
+        vy = epa.way[1];
+        vz = epa.way[2];
+        return depth;
     }
 }

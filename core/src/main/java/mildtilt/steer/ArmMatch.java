@@ -24,6 +24,8 @@ public record ArmMatch(double gearArm, double gearGives, Way left, Way right) {
     private static final int STEPS = 80;
     private static final int HALVINGS = 40;
 
+    private static final String WANTED = "wanted lock";
+
     /** Below this the two sweeps fit each other, degrees of road wheel. */
     public static final double FITS_DEG = 1;
 
@@ -33,13 +35,16 @@ public record ArmMatch(double gearArm, double gearGives, Way left, Way right) {
      * @param innerAtGearEnd the inner wheel's angle with the gear at its end, degrees
      * @param innerAllowed the inner wheel's angle at which the wanted lock is reached, or something but the gear
      *     ends it, whichever is first, degrees
-     * @param allowedBy what that is
+     * @param allowedBy what that is, in words
+     * @param limit what that is; empty where it is the wanted lock
+     * @param where at which part; empty where it is the wanted lock
      * @param steeringWheelDeg steering wheel from straight ahead to that place, if the gear were long enough, degrees
      * @param stopDeg steering wheel from straight ahead to the gear's end, degrees
      * @param gearUsed the gear's travel to that place over what it has; above 1 where the gear is too short
      */
     public record Way(
-            double innerAtGearEnd, double innerAllowed, String allowedBy, double steeringWheelDeg, double stopDeg, double gearUsed) {
+            double innerAtGearEnd, double innerAllowed, String allowedBy, Optional<Limit> limit, String where, double steeringWheelDeg, double stopDeg,
+            double gearUsed) {
 
         /** Lock that the gear is too short to give, degrees of the inner wheel. */
         public double lockUnused() {
@@ -100,7 +105,8 @@ public record ArmMatch(double gearArm, double gearGives, Way left, Way right) {
             if (at.isPresent()) {
                 farthest = at.getAsDouble();
                 inner = wanted.get();
-                by = "wanted lock";
+                by = WANTED;
+                met = Optional.empty();
             }
         }
         if (by.isEmpty() || Double.isNaN(inner)) {
@@ -108,7 +114,8 @@ public record ArmMatch(double gearArm, double gearGives, Way left, Way right) {
         }
         // By the gear's own travel: the column's unevenness lies between it and the steering wheel.
         double used = free.gearInputDeg(farthest) / free.gearInputDeg(figures.reach(way).stopDeg());
-        return Optional.of(new Way(figures.reach(way).turn().innerDeg(), inner, by, Math.abs(farthest),
+        return Optional.of(new Way(figures.reach(way).turn().innerDeg(), inner, by, met.map(LockLimits.Hit::limit),
+                met.map(LockLimits.Hit::where).orElse(""), Math.abs(farthest),
                 Math.abs(figures.reach(way).stopDeg()), used));
     }
 

@@ -34,6 +34,11 @@ public record KnucklePose(
         return new KnucklePose(side, design, now, steerAxisLow, steerAxisHigh, tieRodPoint, p, wheelCentre, spin);
     }
 
+    /** With the wheel carried along its own axis, as a spacer does. */
+    public KnucklePose withWheelCentre(Point p) {
+        return new KnucklePose(side, design, now, steerAxisLow, steerAxisHigh, tieRodPoint, tieRodInner, p, spin);
+    }
+
     /** A point fixed in the knuckle, given in the design position, as it stands. */
     public Point carried(Point p) {
         return now.carried(p, design);

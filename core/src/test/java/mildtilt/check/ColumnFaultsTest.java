@@ -84,11 +84,11 @@ class ColumnFaultsTest {
                 broken("three joints and no bearing", Fault.SHAFT_FLOATS, Severity.STOP, "1 bearing more is needed", 2, ColumnFaultsTest::three),
                 broken("a double joint with nothing steadying it", Fault.SHAFT_FLOATS, Severity.STOP, "does not centre itself", 1,
                         c -> c.editJoint(1, j -> j.withKind(new JointKind.Double(false)))),
-                broken("a bare shaft in no bearing", Fault.SHAFT_FLOATS, Severity.LOOK, "Nothing is said to hold Column shaft", 1, c -> c.withTube(Optional.empty())),
+                broken("a bare shaft in no bearing", Fault.SHAFT_FLOATS, Severity.STOP, "Nothing is said to hold the shaft at the wheel", 1, c -> c.withTube(Optional.empty())),
                 broken("overlap too short", Fault.SLIDE_SHORT, Severity.STOP, "overlaps", 1, c -> sliding(c, new Slide(35, 40, 60))),
                 broken("comes apart", Fault.SLIDE_SHORT, Severity.STOP, "comes apart", 1,
                         c -> sliding(c, new Slide(6, 0, 60)).withInstallation(c.installation().withFrameMovement(12))),
-                broken("bottoms", Fault.SLIDE_SHORT, Severity.STOP, "bottoms", 1,
+                broken("bottoms", Fault.SLIDE_BOTTOMS, Severity.STOP, "bottoms", 1,
                         c -> sliding(c, new Slide(90, 40, 3)).withInstallation(c.installation().withFrameMovement(12))),
                 new Broken("one joint between body and frame", DemoJob.SALT_RAKE.job().editColumn(c -> c.withInstallation(c.installation().withFrameMovement(4))),
                         Fault.CAN_NOT_FOLLOW, Severity.STOP, "4.0 mm off the line of the gear's input", 1),
@@ -119,7 +119,7 @@ class ColumnFaultsTest {
                         Hold.ONE_PIECE, Hold.WELD))),
                 judged("welding to be tested", Fault.WELDED_SHAFT, Severity.LOOK, "wants that weld tested", 0, r -> r.withWelding(Welding.TESTED)),
                 judged("welding forbidden", Fault.WELDED_SHAFT, Severity.STOP, "forbids", 1, r -> r.withWelding(Welding.FORBIDDEN)),
-                judged("engagement too short", Fault.ENGAGEMENT_SHORT, Severity.LOOK, "goes 24.0 mm into the steering wheel's hub", 1, r -> r.with(RuleLimit.ENGAGEMENT, 1.6)),
+                judged("engagement too short", Fault.ENGAGEMENT_SHORT, Severity.STOP, "goes 24.0 mm into the steering wheel's hub", 1, r -> r.with(RuleLimit.ENGAGEMENT, 1.6)),
                 broken("a bearing out of line", Fault.BEARINGS_FIGHT, Severity.LOOK, "fights the others", 1,
                         c -> bearing(c, 1, 200, 19).editBearing(0, b -> b.withOff(3, -2))),
                 judged("spans too long", Fault.SPAN_LONG, Severity.LOOK, "hang free", 1, r -> r.with(RuleLimit.SPAN, 120)),
@@ -134,9 +134,7 @@ class ColumnFaultsTest {
     }
 
     private static Rules classes(double from, double to, double wide) {
-        Rules r = SOUND.rules();
-        return new Rules(r.name(), r.about(), r.jointDeg(), r.ripplePct(), r.welding(), r.collapse(), r.engagementTimes(), r.overlap(), r.holds(), r.locking(),
-                r.jointInCabin(), r.heavyPull(), r.strengthMargin(), r.windUpDeg(), r.spanHz(), r.outOfLine(), List.of(new VehicleClass("one", from, to, wide)), r.differ());
+        return SOUND.rules().withClasses(List.of(new VehicleClass("one", from, to, wide)));
     }
 
     private static Column three(Column c) {

@@ -190,7 +190,7 @@ class ClearancesTest {
     @Test
     void whatIsFixedToAPartRidesWithIt() {
         Point wheel = JobPoints.position(BARE, new PointId.OnCorner(Side.LEFT, CornerPoint.WHEEL_CENTRE));
-        Obstacle caliper = new Obstacle("caliper", new Shape.Sphere(wheel.plus(new Vector(-180, 0, 0)), 50), 3, false, Carrier.LEFT_KNUCKLE, new Sweep.Still(), false);
+        Obstacle caliper = new Obstacle("caliper", new Shape.Sphere(wheel.plus(new Vector(-180, 0, 0)), 50), 3, false, Carrier.LEFT_KNUCKLE, new Sweep.Still(), false, Optional.empty());
         PairGap p = gap(with(BARE, caliper), "left wheel, inside", "caliper");
         // Rim of 0.6 of the tyre's diameter less its wall; the same wherever the wheel is turned.
         assertThat(p.gap()).isCloseTo(0.6 * 390 - 9 - 180 - 25, within(0.01)).isCloseTo(p.atRest(), within(0.01));
@@ -198,7 +198,7 @@ class ClearancesTest {
         assertThat(gap(with(BARE, caliper.withCarrier(Carrier.FRAME)), "left tyre", "caliper").touches()).isTrue();
         // On the lower arm half way out it rises by half of what the ball joint does.
         Point out = JobPoints.position(BARE, new PointId.OnCorner(Side.LEFT, CornerPoint.LOWER_BALL_JOINT));
-        Obstacle onArm = new Obstacle("bracket", new Shape.Sphere(new Point(-400, (260 + out.y()) / 2, 282), 40), 5, false, Carrier.LEFT_LOWER_ARM, new Sweep.Still(), false);
+        Obstacle onArm = new Obstacle("bracket", new Shape.Sphere(new Point(-400, (260 + out.y()) / 2, 282), 40), 5, false, Carrier.LEFT_LOWER_ARM, new Sweep.Still(), false, Optional.empty());
         Obstacle lid = Obstacle.fixed("lid", new Shape.Sphere(new Point(-400, (260 + out.y()) / 2, 282 + 100), 40));
         PairGap arm = gap(with(BARE, onArm, lid), "bracket", "lid");
         assertThat(arm.atRest() - arm.gap()).isBetween(30.0, 40.0);
@@ -254,7 +254,7 @@ class ClearancesTest {
         double y = held.axle().orElseThrow().left().knuckle().wheelCentre().y();
         double r = held.axle().orElseThrow().left().knuckle().wheelCentre().z();
         double half = held.vehicle().tyreWidth() / 2;
-        OwnParts slim = OwnParts.USUAL.withDiameters(4, 4, 4, 4).withRimDiameter(Optional.of(1.8 * r));
+        OwnParts slim = OwnParts.USUAL.withDiameters(4, 4, 4, 4).withRim(Optional.of(1.8 * r));
         Surroundings free = Surroundings.NONE.withOwn(slim).leavingOut("column arm", "Column shaft");
         for (Side side : Side.values()) {
             for (String own : List.of(" steering arm", " tie rod")) {

@@ -141,7 +141,7 @@ class ScaledAndMirroredTest {
     private static Job said(Job job) {
         double rim = job.axle().orElseThrow().left().knuckle().wheelCentre().z() * 1.2;
         // What was read on a vehicle is not scaled: it is no part of what is worked out of a plan.
-        return job.withLog(FitLog.NONE).editSurroundings(s -> s.withOwn(s.own().withRimDiameter(Optional.of(s.own().rimDiameter().orElse(rim))))
+        return job.withLog(FitLog.NONE).editSurroundings(s -> s.withOwn(s.own().withRim(Optional.of(s.own().rim().orElse(rim))))
                 .withObstacles(s.obstacles().stream().filter(o -> !(o.shape() instanceof Shape.Scan)).toList()));
     }
 

@@ -157,10 +157,10 @@ class ScanFileTest {
                 new Shape.Scan(mesh, "block.stl", new Point(7, 8, 9), 10, 20, 30));
         List<Sweep> sweeps = List.of(new Sweep.Still(), new Sweep.Turns(axis, -12, 30), new Sweep.Slides(Direction.along(1, 0, 0), -5, 6), new Sweep.Wanders(4),
                 new Sweep.FollowsWheel(Side.RIGHT, axis, 0.25), new Sweep.Still());
-        Surroundings s = Surroundings.NONE.withDriver(Optional.of(Driver.behind(new Point(-1000, 300, 1000)))).withOwn(OwnParts.USUAL.withRimDiameter(Optional.of(381.0)))
+        Surroundings s = Surroundings.NONE.withDriver(Optional.of(Driver.behind(new Point(-1000, 300, 1000)))).withOwn(OwnParts.USUAL.withRim(Optional.of(381.0)))
                 .leavingOut("thing 1", "Lower shaft");
         for (int i = 0; i < shapes.size(); i++) {
-            s = s.with(new Obstacle("thing " + i, shapes.get(i), 5 + i, i % 2 == 0, Carrier.values()[i], sweeps.get(i), i == 1));
+            s = s.with(new Obstacle("thing " + i, shapes.get(i), 5 + i, i % 2 == 0, Carrier.values()[i], sweeps.get(i), i == 1, i == 0 ? Optional.empty() : Optional.of(Obstacle.May.values()[i % 3])));
         }
         return s;
     }

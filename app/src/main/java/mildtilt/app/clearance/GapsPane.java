@@ -114,6 +114,9 @@ public final class GapsPane extends FactsPane {
         return tyre.map(t -> List.of(
                         Wrap.text(Phrase.of("At this width up to {0} across" + ends(t.diameterBy()) + "; at this diameter up to {1} wide" + ends(t.widthBy()) + ".",
                                 Quantity.length(t.diameter()), Quantity.length(t.width())).text(bench.lengthUnit()), "step"),
+                        Wrap.text("With wheel spacers: " + t.spaced().stream().map(s -> Phrase.of("{0} thick, up to {1} across or {2} wide", Quantity.length(s.spacer()),
+                                Quantity.length(s.diameter()), Quantity.length(s.width())).text(bench.lengthUnit())).collect(Collectors.joining("; "))
+                                + ". Each makes the scrub radius larger by its thickness.", "step"),
                         Wrap.text("The wheel centre stays where it is. Makers' widths are nominal: measure the tyre on its rim.", "hint")))
                 .orElseGet(() -> List.of(Wrap.text("Nothing stands near enough to the tyres to limit them.", "hint")));
     }

@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BiFunction;
+import java.util.function.BiFunction;
 import mildtilt.app.piece.PieceField.Measure;
 import mildtilt.geometry.Axis;
 import mildtilt.geometry.Point;
@@ -152,12 +153,16 @@ final class ObstacleFields {
                 length("Gap between own parts", p.gap(), (j, v) -> own(j, o(j).withGaps(v, o(j).tyreGap(), o(j).driverGap()))),
                 length("Gap round the tyres", p.tyreGap(), (j, v) -> own(j, o(j).withGaps(o(j).gap(), v, o(j).driverGap()))),
                 length("Gap round the driver", p.driverGap(), (j, v) -> own(j, o(j).withGaps(o(j).gap(), o(j).tyreGap(), v))),
-                PieceField.optional("Rim diameter", Measure.LENGTH, p.rimDiameter(), (j, v) -> own(j, o(j).withRimDiameter(v)))
-                        .meaning("Of the wheel; if not known, 0.6 of the tyre's is taken."),
-                length("Arms, across", p.armDiameter(), (j, v) -> own(j, o(j).withDiameters(v, o(j).rodDiameter(), o(j).steeringArmDiameter(), o(j).gearDiameter()))),
-                length("Rods without a tube, across", p.rodDiameter(), (j, v) -> own(j, o(j).withDiameters(o(j).armDiameter(), v, o(j).steeringArmDiameter(), o(j).gearDiameter()))),
-                length("Steering arms, across", p.steeringArmDiameter(), (j, v) -> own(j, o(j).withDiameters(o(j).armDiameter(), o(j).rodDiameter(), v, o(j).gearDiameter()))),
-                length("Gear, across", p.gearDiameter(), (j, v) -> own(j, o(j).withDiameters(o(j).armDiameter(), o(j).rodDiameter(), o(j).steeringArmDiameter(), v))));
+                guessed("Rim diameter", p.rim(), "0.6 of the tyre's", OwnParts::withRim),
+                guessed("Arms and track bar, across", p.arm(), OwnParts.USUAL_ARM + " mm", OwnParts::withArm),
+                guessed("Rods without a tube, across", p.rod(), OwnParts.USUAL_ROD + " mm", OwnParts::withRod),
+                guessed("Steering arms, across", p.steeringArm(), OwnParts.USUAL_STEERING_ARM + " mm", OwnParts::withSteeringArm),
+                guessed("Gear, across", p.gear(), OwnParts.USUAL_GEAR + " mm", OwnParts::withGear));
+    }
+
+    private static PieceField guessed(String label, Optional<Double> given, String usual, BiFunction<OwnParts, Optional<Double>, OwnParts> with) {
+        return PieceField.optional(label, Measure.LENGTH, given, (j, v) -> own(j, with.apply(o(j), v)))
+                .meaning("Not given, " + usual + " is guessed, and what it decides is listed as not measured yet.");
     }
 
     private static OwnParts o(Job j) {
