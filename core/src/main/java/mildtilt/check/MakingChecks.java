@@ -7,6 +7,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import mildtilt.catalogue.Catalogue;
 import mildtilt.column.Column;
+import mildtilt.column.Shaft;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
 import mildtilt.linkage.Rod;
@@ -22,6 +23,7 @@ import mildtilt.shop.JoinFigures;
 import mildtilt.shop.RodFigures;
 import mildtilt.shop.Seating;
 import mildtilt.steer.SteeringTrain;
+import mildtilt.strength.ShaftLoad;
 
 /** What is chosen for making: studs in arms, threads, rods that can't be set, joins in shafts. */
 final class MakingChecks {
@@ -186,25 +188,50 @@ final class MakingChecks {
         Column c = job.column().orElse(null);
         Optional<JoinFigures> figures = JoinFigures.of(job, j);
         if (c == null || figures.isEmpty()) {
-            all.add(new Finding(Fault.JOIN_LOST, Severity.STOP, new Element.Wheel(), j.shaft(), Phrase.of("A join at {0} along \"" + j.shaft() + "\" is on no shaft that is cut, or too near its end.", Quantity.length(j.along())),
+            all.add(new Finding(Fault.JOIN_LOST, Severity.STOP, new Element.Wheel(), j.shaft(), Phrase.of("A join at {0} along \"" + Phrase.name(j.shaft()) + "\" is on no shaft that is cut, or too near its end.", Quantity.length(j.along())),
                     Phrase.of("The cut list leaves it out. Move it to a shaft that is there, or take it out."), List.of(new Remedy(Phrase.of("Take this join out"),
                             x -> x.editMaking(m -> m.withJoins(m.joins().stream().filter(o -> !o.equals(j)).toList()))))));
             return;
         }
         Element at = new Element.ShaftAt(figures.get().shaft());
         if (!JoinFigures.joinable(c.shafts().get(figures.get().shaft())) && j.school() != ShaftJoin.School.ONE_PIECE) {
-            all.add(new Finding(Fault.JOIN_LOST, Severity.LOOK, at, "form", Phrase.of(j.shaft() + " is not round along its length: at the join it must be turned round first."),
+            all.add(new Finding(Fault.JOIN_LOST, Severity.LOOK, at, "form", Phrase.of(Phrase.name(j.shaft()) + " is not round along its length: at the join it must be turned round first."),
                     Phrase.of("A sleeve or coupler holds only what it fits all round."), List.of()));
         }
-        figures.get().noRoom().ifPresent(why -> all.add(new Finding(Fault.JOIN_LOST, Severity.STOP, at, "room", Phrase.of("The join in " + j.shaft() + " (" + j.school().label() + ") has no room there. ").then(why),
+        figures.get().noRoom().ifPresent(why -> all.add(new Finding(Fault.JOIN_LOST, Severity.STOP, at, "room", Phrase.of("The join in " + Phrase.name(j.shaft()) + " (" + j.school().label() + ") has no room there. ").then(why),
                 Phrase.of("A sleeve or coupler that meets a fork can't be put on, and the cut list would be wrong. Move it, or make the shaft from one piece."), room(j))));
+        carries(j, figures.get(), all);
         switch (figures.get().verdict()) {
             case ALLOWED -> { }
-            case TESTED -> all.add(new Finding(Fault.JOIN_TO_BE_TESTED, Severity.LOOK, at, "", Phrase.of("The join in " + j.shaft() + " (" + j.school().label() + ") is welded: the rule set \"" + job.rules().name() + "\" wants it tested."),
+            case TESTED -> all.add(new Finding(Fault.JOIN_TO_BE_TESTED, Severity.LOOK, at, "", Phrase.of("The join in " + Phrase.name(j.shaft()) + " (" + j.school().label() + ") is welded: the rule set \"" + job.rules().name() + "\" wants it tested."),
                     Phrase.of("Have it made by a qualified welder and tested after. " + figures.get().costs()), unwelded(j)));
-            case FORBIDDEN -> all.add(new Finding(Fault.JOIN_FORBIDDEN, Severity.STOP, at, "", Phrase.of("The join in " + j.shaft() + " (" + j.school().label() + ") is welded, which the rule set \"" + job.rules().name() + "\" forbids."),
+            case FORBIDDEN -> all.add(new Finding(Fault.JOIN_FORBIDDEN, Severity.STOP, at, "", Phrase.of("The join in " + Phrase.name(j.shaft()) + " (" + j.school().label() + ") is welded, which the rule set \"" + job.rules().name() + "\" forbids."),
                     Phrase.of("Where welds in a steering shaft are forbidden no weld will do, however good. Machine the shaft from one piece, or couple it with bolts."), unwelded(j)));
         }
+    }
+
+    /** A join that gives before its shaft does: under the rule set's heavy pull, without and with its butt weld. */
+    private void carries(ShaftJoin j, JoinFigures f, List<Finding> all) {
+        Shaft shaft = job.column().orElseThrow().shafts().get(f.shaft());
+        Optional<ShaftLoad.All> load = train.column().flatMap(c -> ShaftLoad.of(c, job.rules().heavyPull()));
+        if (f.carries() > 0.995 || load.isEmpty()) {
+            return;
+        }
+        double takes = ShaftLoad.twistAtYield(shaft) / load.get().shafts().get(f.shaft()).torque();
+        double wanted = job.rules().strengthMargin();
+        double alone = takes * f.carries();
+        double butt = takes * f.withButt();
+        if (alone >= wanted) {
+            return;
+        }
+        boolean welded = f.withButt() > f.carries() + 1e-9;
+        all.add(new Finding(Fault.JOIN_WEAK, butt < 1 ? Severity.STOP : Severity.LOOK, new Element.ShaftAt(f.shaft()), j.shaft() + "weak",
+                Phrase.of("The join in " + Phrase.name(j.shaft()) + " (" + j.school().label() + ") carries a heavy pull with a margin of {0}" + (welded ? ", {1} with its butt weld" : "")
+                        + "; the rule set wants {2}.", Quantity.times(alone), Quantity.times(butt), Quantity.times(wanted)),
+                Phrase.of((welded ? "It rests on its butt weld: that must go through the whole wall, be made by a qualified welder and be tested. " : "")
+                        + "A sleeve carries the whole twist by its fillets alone; one piece has nothing to give."),
+                Stream.of(ShaftJoin.School.SLEEVE, ShaftJoin.School.ONE_PIECE).filter(s -> s != j.school()).map(s -> new Remedy(Phrase.of("Instead: " + s.label()),
+                        x -> x.editMaking(m -> m.withJoins(m.joins().stream().map(o -> o.equals(j) ? o.withSchool(s) : o).toList())))).toList()));
     }
 
     /** Where the join goes on the shaft, in the middle of what is free; else the shaft from one piece. */

@@ -144,18 +144,19 @@ final class Tables {
     }
 
     private static Table joins(List<JoinFigures> joins) {
-        return new Table("joins", "Joins in shafts", List.of("shaft", "along_mm", "how", "rule_set", "run_out_mm", "run_out_at_bearing_mm", "dimensions", "keep_from_heat", "costs"),
-                List.of("Shaft", "Along", "How", "Rule set", "Run-out", "At a bearing", "Dimensions", "Keep from heat", "Costs"), joins.stream().map(j -> {
+        return new Table("joins", "Joins in shafts", List.of("shaft", "along_mm", "how", "rule_set", "carries_pct", "with_butt_weld_pct", "run_out_mm", "run_out_at_bearing_mm", "dimensions", "keep_from_heat", "costs"),
+                List.of("Shaft", "Along", "How", "Rule set", "Carries", "With butt weld", "Run-out", "At a bearing", "Dimensions", "Keep from heat", "Costs"), joins.stream().map(j -> {
                     Phrase dims = Phrase.of("");
                     for (Phrase d : j.dimensions()) {
                         dims = dims.then(dims.pattern().isEmpty() ? "" : " ").then(d);
                     }
                     Phrase near = Phrase.of("");
                     for (JoinFigures.Near n : j.near()) {
-                        near = near.then(near.pattern().isEmpty() ? "" : "; ").then(Phrase.of(n.name() + " at {0}", mm(n.away())));
+                        near = near.then(near.pattern().isEmpty() ? "" : "; ").then(Phrase.of(Phrase.name(n.name()) + " at {0}", mm(n.away())));
                     }
                     Phrase told = j.noRoom().map(why -> Phrase.of("NO ROOM: ").then(why).then(" ")).orElse(Phrase.of("")).then(dims);
-                    return List.of(Cell.of(j.join().shaft()), Cell.of(mm(j.join().along())), Cell.of(j.join().school().label()), Cell.of(j.verdict().label()), Cell.of(Quantity.fine(j.runOut())),
+                    return List.of(Cell.of(j.join().shaft()), Cell.of(mm(j.join().along())), Cell.of(j.join().school().label()), Cell.of(j.verdict().label()), Cell.of(Quantity.percent(100 * j.carries())),
+                            Cell.of(Quantity.percent(100 * j.withButt())), Cell.of(Quantity.fine(j.runOut())),
                             Cell.of(Quantity.fine(j.runOutAtBearings())), Cell.of(told), Cell.of(near), Cell.of(j.costs()));
                 }).toList());
     }

@@ -104,6 +104,12 @@ public record ShaftLoad(double torque, double bending, double stressMpa, double 
                 Math.toDegrees(torque * c.length(index) / (Steel.G * polar)), weakest);
     }
 
+    /** Twist at which a shaft yields along its length, with nothing else on it: {@code 0.577 σ π (d⁴ − b⁴) / (16 d)}, N·mm. */
+    public static double twistAtYield(Shaft s) {
+        double d = s.profile().roundNoStronger();
+        return s.yieldMpa() / Math.sqrt(3) * Math.PI * (Math.pow(d, 4) - Math.pow(s.bore(), 4)) / (16 * d);
+    }
+
     /** Combined stress at the outside of a round section, MPa. */
     static double stress(double outside, double inside, double torque, double bending) {
         double hollow = 1 - Math.pow(Math.min(inside / outside, 1), 4);
