@@ -370,7 +370,7 @@ final class Bodies {
         }
         c.tube().ifPresent(t -> onColumn("column tube", new Element.Tube(), Sort.TUBE, own.gap(), moves, s -> List.of(s.columnPoint(0), s.columnPoint(1)), s -> {
             Vector along = s.columnPoint(1).minus(s.columnPoint(0)).direction().vector();
-            return Solid.of(Convex.cylinder(s.columnPoint(0).plus(along.times(t.from())), s.columnPoint(0).plus(along.times(t.to())), t.outside() / 2, 0));
+            return Solid.of(Convex.cylinder(s.columnPoint(0).plus(along.times(t.from() - t.beyond())), s.columnPoint(0).plus(along.times(t.to() + t.beyond())), t.outside() / 2, 0));
         }));
         for (int i = 0; i <= joints; i++) {
             int shaft = i;

@@ -31,7 +31,7 @@ public final class Clearances {
     /** The smallest gap is found to about this, mm. */
     private static final double CLOSE = 0.2;
     /** So many places between those of the grid are looked at for one pair at the most. */
-    private static final int MOST_LOOKED = 200;
+    private static final int MOST_LOOKED = 1000;
     /** So often the steps to a smaller gap are halved: of a pair that keeps its gap, and of one that does not. */
     private static final int ROUNDS = 7;
     private static final int FOUL_ROUNDS = 18;

@@ -9,8 +9,12 @@ import mildtilt.geometry.ImpossibleGeometryException;
  * @param from from the hub to the upper bearing, along the first shaft, mm
  * @param to from the hub to the lower bearing, mm
  * @param collapse how far the column can be pushed together by a blow, mm; 0 for one that can't
+ * @param beyond how far the tube stands out beyond the middle of each bearing, mm
  */
-public record ColumnTube(double outside, double from, double to, double collapse) {
+public record ColumnTube(double outside, double from, double to, double collapse, double beyond) {
+
+    /** Half a usual bearing's width, mm. */
+    public static final double USUAL_BEYOND = 10;
 
     /** @throws ImpossibleGeometryException naming the size that can't be */
     public ColumnTube {
@@ -23,21 +27,38 @@ public record ColumnTube(double outside, double from, double to, double collapse
         if (!(collapse >= 0)) {
             throw new ImpossibleGeometryException("The stroke the column collapses by can't be negative.");
         }
+        if (!(beyond >= 0)) {
+            throw new ImpossibleGeometryException("A column tube can't end before the middle of its bearings.");
+        }
+    }
+
+    /** Standing out by half a usual bearing. */
+    public ColumnTube(double outside, double from, double to, double collapse) {
+        this(outside, from, to, collapse, USUAL_BEYOND);
+    }
+
+    /** From end to end, mm. */
+    public double length() {
+        return to - from + 2 * beyond;
     }
 
     public ColumnTube withOutside(double mm) {
-        return new ColumnTube(mm, from, to, collapse);
+        return new ColumnTube(mm, from, to, collapse, beyond);
     }
 
     public ColumnTube withFrom(double mm) {
-        return new ColumnTube(outside, mm, to, collapse);
+        return new ColumnTube(outside, mm, to, collapse, beyond);
     }
 
     public ColumnTube withTo(double mm) {
-        return new ColumnTube(outside, from, mm, collapse);
+        return new ColumnTube(outside, from, mm, collapse, beyond);
     }
 
     public ColumnTube withCollapse(double mm) {
-        return new ColumnTube(outside, from, to, mm);
+        return new ColumnTube(outside, from, to, mm, beyond);
+    }
+
+    public ColumnTube withBeyond(double mm) {
+        return new ColumnTube(outside, from, to, collapse, mm);
     }
 }

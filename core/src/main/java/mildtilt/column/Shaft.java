@@ -114,9 +114,4 @@ public record Shaft(
     public Shaft withTypical(boolean t) {
         return new Shaft(name, profile, bore, yieldMpa, wheelEnd, gearEnd, clockingDeg, indexDeg, forksFixed, toCut, slide, t);
     }
-
-    /** Arc on this shaft's surface for an angle, mm: what is measured round the shaft with a strip of tape. */
-    public double arcFor(double deg) {
-        return Math.toRadians(deg) * diameter() / 2;
-    }
 }

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import mildtilt.analysis.Analysis;
+import mildtilt.clearance.PairGap;
 import mildtilt.column.Column;
 import mildtilt.geometry.Side;
 import mildtilt.linkage.AxleSolver;
@@ -20,13 +21,16 @@ import mildtilt.trial.TrialReading.Figure;
  *
  * @param planned empty where the plan has no such part any more, or has nothing to say
  * @param tolerance how far it may be off
+ * @param limit what it must not pass, if there is such a thing: a joint's angle and a force from above, a gap from below
  */
-public record AgainstPlan(Figure read, Optional<Double> planned, double tolerance, State state) {
+public record AgainstPlan(Figure read, Optional<Double> planned, double tolerance, Optional<Double> limit, State state) {
 
     /** What to make of it. */
     public enum State {
         FINE("as planned"),
         UNSURE("can't tell: within its own ±"),
+        /** Whatever was planned: what was read is more than the part, the gap or the chosen limit allows. */
+        PAST_LIMIT("past its limit"),
         OUT("not as planned"),
         NO_PLAN("nothing to compare with");
 
@@ -42,19 +46,34 @@ public record AgainstPlan(Figure read, Optional<Double> planned, double toleranc
     }
 
     public static List<AgainstPlan> of(List<Figure> figures, Analysis plan, Tolerances tolerances) {
-        return figures.stream().map(f -> of(f, planned(f.what(), plan), tolerances.of(f.what()))).toList();
+        return figures.stream().map(f -> of(f, planned(f.what(), plan), tolerances.of(f.what()), limit(f.what(), plan))).toList();
     }
 
-    private static AgainstPlan of(Figure f, Optional<Double> planned, double tolerance) {
-        return new AgainstPlan(f, planned, tolerance, planned.map(p -> {
-            // A gap may be wider and a force lower than planned.
-            double off = switch (f.what()) {
-                case Gauge.Gap _ -> p - f.value();
-                case Gauge.RimForce _ -> f.value() - p;
-                default -> Math.abs(f.value() - p);
-            };
-            return off <= tolerance ? State.FINE : off <= tolerance + 2 * f.spread() ? State.UNSURE : State.OUT;
-        }).orElse(State.NO_PLAN));
+    private static AgainstPlan of(Figure f, Optional<Double> planned, double tolerance, Optional<Double> limit) {
+        State state = planned.map(p -> {
+            // A gap may be wider than planned; a force that is far lower was read on something else.
+            double off = f.what() instanceof Gauge.Gap ? p - f.value() : Math.abs(f.value() - p);
+            return off <= tolerance ? State.FINE : off <= tolerance + f.spread() ? State.UNSURE : State.OUT;
+        }).orElse(State.NO_PLAN);
+        boolean past = limit.filter(l -> f.what() instanceof Gauge.Gap ? f.value() < l : f.value() > l).isPresent();
+        return new AgainstPlan(f, planned, tolerance, limit, past ? State.PAST_LIMIT : state);
+    }
+
+    /** What a figure must not pass, in the gauge's unit; empty where nothing says so. */
+    private static Optional<Double> limit(Gauge gauge, Analysis a) {
+        return switch (gauge) {
+            case Gauge.JointAngle g -> a.train().column().flatMap(t -> IntStream.range(0, t.column().joints().size()).boxed()
+                    .filter(i -> t.column().joints().get(i).name().equals(g.joint())).findFirst())
+                    .flatMap(i -> a.column().map(c -> c.limitsDeg().get(i)));
+            case Gauge.Gap g -> pair(g, a).map(PairGap::need);
+            case Gauge.RimForce g -> g.onGround() ? Optional.of(a.job().targets().rimForce()) : Optional.empty();
+            case Gauge.ShaftLength _, Gauge.RodLength _, Gauge.LockAngle _, Gauge.TurnsTo _, Gauge.GearOffCentre _, Gauge.SpokesOffStraight _, Gauge.RimPlay _,
+                    Gauge.FreeReturn _ -> Optional.empty();
+        };
+    }
+
+    private static Optional<PairGap> pair(Gauge.Gap g, Analysis a) {
+        return a.clearance().flatMap(c -> c.pairs().stream().filter(p -> p.first().equals(g.first()) && p.second().equals(g.second())).findFirst());
     }
 
     /** As read less as planned. */
@@ -75,7 +94,7 @@ public record AgainstPlan(Figure read, Optional<Double> planned, double toleranc
                 Turn t = s.lock(g.way()).turn();
                 return g.way().sign() * (g.wheel() == Side.LEFT ? t.leftDeg() : t.rightDeg());
             });
-            case Gauge.Gap g -> a.clearance().flatMap(c -> c.pairs().stream().filter(p -> p.first().equals(g.first()) && p.second().equals(g.second())).findFirst()).map(p -> p.gap());
+            case Gauge.Gap g -> pair(g, a).map(PairGap::gap);
             case Gauge.TurnsTo g -> steer.map(s -> Math.abs(s.lock(g.way()).turn().steeringWheelDeg()) / 360);
             case Gauge.RimForce g -> g.onGround() ? steer.flatMap(SteerFigures::effort).map(Effort::worstParked) : Optional.empty();
             case Gauge.GearOffCentre _, Gauge.SpokesOffStraight _, Gauge.RimPlay _, Gauge.FreeReturn _ -> Optional.of(0.0);

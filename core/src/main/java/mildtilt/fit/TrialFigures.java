@@ -24,8 +24,8 @@ public record TrialFigures(Trial trial, Analysis then, List<AgainstPlan> figures
                 RunOutFit.of(trial.sheet().runOuts(), was.column(), job.rules().outOfLine()));
     }
 
-    /** How many figures are not as planned. */
+    /** How many figures are not as planned, or past a limit. */
     public long out() {
-        return figures.stream().filter(f -> f.state() == AgainstPlan.State.OUT).count();
+        return figures.stream().filter(f -> f.state() == AgainstPlan.State.OUT || f.state() == AgainstPlan.State.PAST_LIMIT).count();
     }
 }

@@ -94,7 +94,8 @@ final class ColumnReader {
     }
 
     static ColumnTube tube(JsonNode t) {
-        return new ColumnTube(number(t, "outside_mm", 45), number(t, "from_mm", 0), number(t, "to_mm", 0), number(t, "collapse_mm", 0));
+        return new ColumnTube(number(t, "outside_mm", 45), number(t, "from_mm", 0), number(t, "to_mm", 0), number(t, "collapse_mm", 0),
+                number(t, "beyond_mm", ColumnTube.USUAL_BEYOND));
     }
 
     private static GearInput gear(JsonNode g) {

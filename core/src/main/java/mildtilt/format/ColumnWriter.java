@@ -72,6 +72,7 @@ final class ColumnWriter {
         number(o, "from_mm", t.from());
         number(o, "to_mm", t.to());
         number(o, "collapse_mm", t.collapse());
+        number(o, "beyond_mm", t.beyond());
         return o;
     }
 

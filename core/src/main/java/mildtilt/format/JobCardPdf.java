@@ -14,6 +14,7 @@ import mildtilt.drawing.Extent;
 import mildtilt.drawing.Sketch;
 import mildtilt.measure.LengthText;
 import mildtilt.measure.LengthUnit;
+import mildtilt.measure.Quantity;
 import mildtilt.obstacle.Surroundings;
 import mildtilt.phasing.ForkMark;
 import mildtilt.shop.BenchSheet;
@@ -184,7 +185,7 @@ public final class JobCardPdf {
                 sheet.textRight(sheet.regular, TEXT, x + w * 0.40, y, LengthText.format(s.centres(), unit));
                 sheet.textRight(sheet.bold, TEXT, x + w * 0.55, y,
                         s.cut().map(c -> LengthText.format(c, unit) + (s.typical() ? " *" : "")).orElse("as it comes"));
-                sheet.textRight(sheet.bold, TEXT, right(), y, s.mark().map(m -> mark(m, s.diameter())).orElse("one fork"));
+                sheet.textRight(sheet.bold, TEXT, right(), y, s.mark().map(m -> mark(m)).orElse("one fork"));
                 if (!teeth(s).isEmpty()) {
                     y += ROW;
                     sheet.textRight(sheet.regular, TEXT, right(), y, teeth(s));
@@ -207,10 +208,10 @@ public final class JobCardPdf {
         figures(x, w);
     }
 
-    private String mark(ForkMark m, double diameter) {
+    private String mark(ForkMark m) {
         return ForkMark.isInLine(m.deg()) ? "in line (0°)"
-                : angle(Math.abs(m.deg())) + " " + m.way() + " · " + LengthText.format(m.arc(), unit) + " round Ø"
-                        + LengthText.format(diameter, unit);
+                : angle(Math.abs(m.deg())) + " " + m.way() + " · " + Quantity.fine(m.arc()).text(unit) + " round Ø"
+                        + LengthText.format(m.diameter(), unit);
     }
 
     /** On a line of its own, as there is no room beside the mark. */

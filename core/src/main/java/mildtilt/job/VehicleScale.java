@@ -94,7 +94,7 @@ public record VehicleScale(double track, double wheelbase, double tyre) {
         List<Bearing> all = was.bearings().stream().map(b -> b.on(b.shaft(), b.along() * length(now, b.shaft()) / length(was, b.shaft()))).toList();
         Column c = now.withTrain(now.shafts(), now.joints(), all);
         double part = length(now, 0) / length(was, 0);
-        return was.tube().map(t -> c.withTube(Optional.of(new ColumnTube(t.outside(), t.from() * part, t.to() * part, t.collapse())))).orElse(c);
+        return was.tube().map(t -> c.withTube(Optional.of(new ColumnTube(t.outside(), t.from() * part, t.to() * part, t.collapse(), t.beyond())))).orElse(c);
     }
 
     private static double length(Column c, int shaft) {

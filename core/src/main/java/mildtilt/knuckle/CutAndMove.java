@@ -45,7 +45,8 @@ public final class CutAndMove {
             all.add(Phrase.of("Cut the " + side.label() + " steering arm between its root and its boss. The boss moves {0} in all:",
                     Quantity.length(move.norm())));
             add(all, along, "away from the steer axis along the arm (longer)", "toward the steer axis along the arm (shorter)");
-            add(all, out, "outboard, square to the arm", "inboard, square to the arm");
+            String more = way(frame.out(), side);
+            add(all, out, more + ", square to the arm", way(frame.out().reversed(), side) + ", square to the arm");
             add(all, up, "up, along the steer axis", "down, along the steer axis");
             all.add(Phrase.of("The arm's length, steer axis to boss centre, goes from {0} to {1}.",
                     Quantity.length(frame.length()), Quantity.length(length)));
@@ -77,10 +78,24 @@ public final class CutAndMove {
             return;
         }
         // Told as what an angle finder on the stud shows against the steer axis, across the arm and along it.
-        all.add(Phrase.of("Turn the boss: against the steer axis its stud leans {0} toward the wheel (was {1}) and {2} away from "
-                        + "the axis along the arm (was {3}).",
-                Quantity.angle(frame.leanDeg(is, frame.out())), Quantity.angle(frame.leanDeg(was, frame.out())),
-                Quantity.angle(frame.leanDeg(is, frame.along())), Quantity.angle(frame.leanDeg(was, frame.along()))));
+        all.add(Phrase.of("Turn the boss: against the steer axis its stud leans ").then(lean(frame, is, frame.out(), "toward the wheel's side of the arm", "away from it"))
+                .then(" (was ").then(lean(frame, was, frame.out(), "toward it", "away from it")).then(") and ")
+                .then(lean(frame, is, frame.along(), "away from the axis, along the arm", "toward the axis, along the arm")).then(" (was ")
+                .then(lean(frame, was, frame.along(), "away from it", "toward it")).then(")."));
+    }
+
+    /** How far a stud leans, one way or the other: an angle finder shows no sign. */
+    private static Phrase lean(ArmFrame frame, Direction stud, Direction toward, String one, String other) {
+        double deg = frame.leanDeg(stud, toward);
+        return Phrase.of("{0} " + (deg >= 0 ? one : other), Quantity.angle(Math.abs(deg)));
+    }
+
+    /** Where a direction goes, in the word that fits it best. */
+    private static String way(Direction d, Side side) {
+        double x = Math.abs(d.x());
+        double y = Math.abs(d.y());
+        double z = Math.abs(d.z());
+        return y >= x && y >= z ? d.y() * side.sign() > 0 ? "outboard" : "inboard" : x >= z ? d.x() > 0 ? "forward" : "back" : d.z() > 0 ? "up" : "down";
     }
 
     private record Mark(String name, Point at) {}

@@ -80,7 +80,7 @@ final class Tables {
         for (BenchSheet.ShaftLine s : p.analysis().bench().shafts()) {
             Optional<ForkMark> m = s.mark();
             rows.add(List.of(Cell.of(s.name()), Cell.of(mm(s.centres())), s.cut().<Cell>map(c -> Cell.of(mm(c))).orElse(Cell.of("as it comes")),
-                    Cell.of(m.map(x -> Quantity.angle(Math.abs(x.deg())))), Cell.of(m.map(ForkMark::way).orElse("one fork")), Cell.of(m.map(x -> mm(x.arc()))), Cell.of(m.map(x -> mm(x.diameter()))),
+                    Cell.of(m.map(x -> Quantity.angle(Math.abs(x.deg())))), Cell.of(m.map(ForkMark::way).orElse("one fork")), Cell.of(m.map(x -> Quantity.fine(x.arc()))), Cell.of(m.map(x -> mm(x.diameter()))),
                     Cell.of(m.map(ForkMark::teethText).orElse(""))));
         }
         return new Table("shafts", "Shafts and forks", List.of("shaft", "between_centres_mm", "cut_mm", "clocking_deg", "seen_from_the_wheel", "arc_mm", "on_diameter_mm", "teeth"),

@@ -9,8 +9,8 @@ import mildtilt.column.Socket;
  * How to set or mark the gear-end fork of a shaft against its wheel-end fork at the bench.
  *
  * @param deg from the wheel-end fork pin to the gear-end fork pin, + clockwise seen from the wheel end
- * @param arc the same measured round the shaft's surface, mm, always positive
- * @param diameter that the arc is measured on, mm
+ * @param arc the same measured round the shaft's gear end, where the fork goes on, mm, always positive
+ * @param diameter of that end, mm
  * @param teeth which teeth to use, where the ends have some
  */
 public record ForkMark(double deg, double arc, double diameter, Optional<Teeth> teeth) {
@@ -57,22 +57,25 @@ public record ForkMark(double deg, double arc, double diameter, Optional<Teeth> 
     /** The teeth in words; empty where there are none to count. */
     public String teethText() {
         return teeth.map(t -> {
-            String gear = t.atGearEnd == 0 && t.atWheelEnd != 0 ? "" : count(t.atGearEnd, t.gearEndTeeth, t.wheelEndTeeth > 0 ? " at the gear end" : "");
-            String wheel = t.atWheelEnd == 0 ? "" : count(t.atWheelEnd, t.wheelEndTeeth, " at the wheel end");
+            String gear = t.atGearEnd == 0 && t.atWheelEnd != 0 ? "" : count(t.atGearEnd, t.gearEndTeeth, "the gear-end fork", "on the shaft");
+            String wheel = t.atWheelEnd == 0 ? "" : count(t.atWheelEnd, t.wheelEndTeeth, "the shaft", "in its wheel-end fork");
             return gear + (gear.isEmpty() || wheel.isEmpty() ? "" : ", ") + wheel;
         }).orElse("");
     }
 
-    private static String count(int n, int of, String where) {
+    /** @param which what is turned; @param in what it is turned on or in, which stays */
+    private static String count(int n, int of, String which, String in) {
         if (n == 0) {
-            return "on the index tooth" + where;
+            return which + " " + in + " at the index tooth";
         }
-        return Math.abs(n) + (Math.abs(n) == 1 ? " tooth" : " teeth") + " of " + of + (n > 0 ? " clockwise" : " anticlockwise") + where;
+        return which + " " + Math.abs(n) + (Math.abs(n) == 1 ? " tooth" : " teeth") + " of " + of + (n > 0 ? " clockwise " : " anticlockwise ") + in;
     }
 
     /** The mark for a clocking of a shaft between two joints, whether it is set so now or not. */
     public static ForkMark of(Column c, int shaft, double deg) {
-        return new ForkMark(deg, Math.abs(c.shafts().get(shaft).arcFor(deg)), c.shafts().get(shaft).diameter(), teeth(c, shaft, deg));
+        // The strip sits on the end that goes into the fork, which may be turned down.
+        double d = c.shafts().get(shaft).gearEndSeat().diameter();
+        return new ForkMark(deg, Math.abs(Math.toRadians(deg) * d / 2), d, teeth(c, shaft, deg));
     }
 
     /** The fewest teeth that give a clocking, counted from the index; empty without splines or where no tooth gives it. */

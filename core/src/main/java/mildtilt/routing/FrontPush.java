@@ -45,6 +45,6 @@ public record FrontPush(double stroke, double kinkDeg, double standsOff, List<In
     /** What the first shaft gives: as it slides, and no farther than its fork can go before it meets a tube that does not collapse. */
     private static double first(Column c) {
         double slides = c.freeToClose(0);
-        return c.tube().map(t -> Math.min(slides, Math.max(0, c.length(0) - c.gearEndFit(0).takeOff() - t.to()) + t.collapse())).orElse(slides);
+        return c.tube().map(t -> Math.min(slides, Math.max(0, c.length(0) - c.gearEndFit(0).takeOff() - t.to() - t.beyond()) + t.collapse())).orElse(slides);
     }
 }

@@ -99,7 +99,7 @@ public final class TrainEdits {
     /** A tube no longer than the shaft that is left. */
     private static ColumnTube within(ColumnTube t, double length) {
         double to = Math.min(t.to(), 0.9 * length);
-        return new ColumnTube(t.outside(), Math.min(t.from(), to / 2), to, t.collapse());
+        return new ColumnTube(t.outside(), Math.min(t.from(), to / 2), to, t.collapse(), t.beyond());
     }
 
     /**

@@ -135,9 +135,9 @@ public final class StepList {
     private void shafts(Column c) {
         List<Phrase> marks = new ArrayList<>();
         for (BenchSheet.ShaftLine s : b.bench.shafts()) {
-            s.mark().ifPresent(m -> marks.add(ForkMark.isInLine(m.deg()) ? Phrase.of(s.name() + ": both forks in line.")
-                    : Phrase.of(s.name() + ": gear-end fork {0} " + m.way() + " from the wheel-end fork, seen from the wheel: {1} round Ø {2}.", Quantity.angle(Math.abs(m.deg())),
-                            Quantity.length(m.arc()), Quantity.length(m.diameter()))));
+            s.mark().ifPresent(m -> marks.add(ForkMark.isInLine(m.deg()) ? Phrase.of(Phrase.name(s.name()) + ": both forks in line.")
+                    : Phrase.of(Phrase.name(s.name()) + ": gear-end fork {0} " + m.way() + " from the wheel-end fork, seen from the wheel: {1} round Ø {2}.", Quantity.angle(Math.abs(m.deg())),
+                            Quantity.fine(m.arc()), Quantity.length(m.diameter()))));
         }
         step("forks", "Clock the forks and clamp or tack them", 2, 0, "strips wrapped round, V-blocks, angle finder", List.of(need("cut", "the strips go on the cut shafts"), need("mock", "the angles set the clocking")), marks,
                 b.joins.isEmpty() ? List.of() : List.of(Cautions.CURRENT));

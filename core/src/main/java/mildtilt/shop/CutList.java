@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import mildtilt.column.Column;
 import mildtilt.column.ForkFit;
+import mildtilt.column.Seat;
 import mildtilt.column.Shaft;
 import mildtilt.column.Slide;
 import mildtilt.column.Socket.Hold;
@@ -130,8 +131,9 @@ public record CutList(List<CutLine> lines, List<PlateLine> plates, List<String> 
                 } else if (shop.tubeWall().get() >= t.outside() / 2) {
                     open.add(Phrase.of("Column tube: its wall of {0} does not go into its diameter of {1}.", Quantity.length(shop.tubeWall().get()), Quantity.length(t.outside())));
                 } else {
-                    add("Column tube", new Section.Tube(t.outside(), shop.tubeWall().get()), "steel", t.to() - t.from(), "faced square, bearing seats bored in line", 0,
-                            1, 0, Phrase.of("From the middle of one bearing to the middle of the other: add half a bearing's width at either end for its seat."));
+                    add("Column tube", new Section.Tube(t.outside(), shop.tubeWall().get()), "steel", t.length(), "faced square, bearing seats bored in line", 0,
+                            1, 0, Phrase.of("{0} from the middle of one bearing to the middle of the other, and {1} beyond at either end for its seat.", Quantity.length(t.to() - t.from()),
+                            Quantity.length(t.beyond())));
                 }
             });
             for (ShaftJoin j : job.making().joins()) {
@@ -148,8 +150,8 @@ public record CutList(List<CutLine> lines, List<PlateLine> plates, List<String> 
                 open.add(Phrase.of(s.name() + ": there is no room for a shaft between its ends."));
                 return;
             }
-            Optional<Phrase> typical = bench.shafts().get(i).typical()
-                    ? Optional.of(Phrase.of("From typical sizes of a catalogue: measure the parts in hand before you cut.")) : Optional.empty();
+            Optional<Phrase> typical = steps(c, i, bench.shafts().get(i).typical()
+                    ? Optional.of(Phrase.of("From typical sizes of a catalogue: measure the parts in hand before you cut.")) : Optional.empty());
             String wheelEnd = end(s.wheelEndSeat().label(), c.wheelEndFit(i));
             String gearEnd = end(s.gearEndSeat().label(), c.gearEndFit(i));
             Section section = Section.round(s.diameter(), s.bore());
@@ -188,6 +190,26 @@ public record CutList(List<CutLine> lines, List<PlateLine> plates, List<String> 
             for (JoinFigures f : here) {
                 f.parts().forEach(p -> add(p.name(), p.section(), p.material(), p.length(), p.ends(), 0, p.count(), 0, Optional.of(p.note())));
             }
+        }
+
+        /** Ends that are turned down from the shaft, before all else that is to be said. */
+        private static Optional<Phrase> steps(Column c, int i, Optional<Phrase> rest) {
+            Shaft s = c.shafts().get(i);
+            Phrase said = rest.orElse(Phrase.of(""));
+            for (boolean gearEnd : new boolean[] {true, false}) {
+                Seat seat = gearEnd ? s.gearEndSeat() : s.wheelEndSeat();
+                double into = gearEnd ? c.gearEndFit(i).engagement() : c.wheelEndFit(i).engagement();
+                if (seat.diameter() < s.diameter() - 1e-6) {
+                    Phrase step = Phrase.of("Turn the " + (gearEnd ? "gear" : "wheel") + " end down from {0} to {1} for {2}, with a radius at the step.", Quantity.fine(s.diameter()),
+                            Quantity.fine(seat.diameter()), Quantity.length(into));
+                    said = said.pattern().isEmpty() ? step : step.then(" ").then(said);
+                } else if (seat.diameter() > s.diameter() + 1e-6) {
+                    Phrase step = Phrase.of("The " + (gearEnd ? "gear" : "wheel") + " end is {0}, thicker than the shaft's {1}: cut from bar of that size, or sleeve it for {2}.",
+                            Quantity.fine(seat.diameter()), Quantity.fine(s.diameter()), Quantity.length(into));
+                    said = said.pattern().isEmpty() ? step : step.then(" ").then(said);
+                }
+            }
+            return said.pattern().isEmpty() ? Optional.empty() : Optional.of(said);
         }
 
         /** Two halves, the overlap's middle in the middle of the shaft. */

@@ -8,6 +8,7 @@ import java.util.stream.IntStream;
 import mildtilt.clearance.Notch;
 import mildtilt.column.Bearing;
 import mildtilt.column.Column;
+import mildtilt.column.Shaft;
 import mildtilt.gear.ArmGear;
 import mildtilt.geometry.Axis;
 import mildtilt.geometry.Direction;
@@ -76,7 +77,9 @@ public record Templates(List<FlatPattern> patterns, List<Jig> jigs, List<Phrase>
 
     /** Round one end of a shaft, the wheel's end up. */
     private static FlatPattern strip(Column c, int shaft, boolean gearEnd) {
-        double d = c.shafts().get(shaft).diameter();
+        Shaft s = c.shafts().get(shaft);
+        // The end may be turned down from the rest of the shaft.
+        double d = (gearEnd ? s.gearEndSeat() : s.wheelEndSeat()).diameter();
         double round = Math.PI * d;
         double engaged = Math.min(gearEnd ? c.gearEndFit(shaft).engagement() : c.wheelEndFit(shaft).engagement(), STRIP - 12);
         List<Ink> inks = new ArrayList<>();

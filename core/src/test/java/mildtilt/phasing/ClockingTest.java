@@ -220,7 +220,7 @@ class ClockingTest {
     void theDemoWithTeethSaysThemInWords() {
         Column c = DemoJob.BOG_TENDER.job().column().orElseThrow();
         BestClocking best = BestClocking.asMade(new ColumnTrain(c));
-        assertThat(ForkMark.of(c, 1, best.clockingDeg().getFirst()).teethText()).matches("3 teeth of 36 (anti)?clockwise( at the (gear|wheel) end)?");
+        assertThat(ForkMark.of(c, 1, best.clockingDeg().getFirst()).teethText()).matches("(the gear-end fork 3 teeth of 36 (anti)?clockwise on the shaft|the shaft 3 teeth of 36 (anti)?clockwise in its wheel-end fork)");
     }
 
     /** The whole train turned on as offered: alike to left and right, in the middle as said, the ripple as it was. */

@@ -82,7 +82,7 @@ public final class PhasingPane extends FactsPane {
     private String marked(ForkMark m) {
         String teeth = m.teethText().isEmpty() ? "" : "; " + m.teethText();
         return ForkMark.isInLine(m.deg()) ? m.way() + teeth
-                : text(Quantity.angle(Math.abs(m.deg()))) + " " + m.way() + ", " + text(Quantity.length(m.arc())) + " of arc on " + text(Quantity.length(m.diameter()))
+                : text(Quantity.angle(Math.abs(m.deg()))) + " " + m.way() + ", " + text(Quantity.fine(m.arc())) + " of arc on " + text(Quantity.length(m.diameter()))
                         + teeth;
     }
 

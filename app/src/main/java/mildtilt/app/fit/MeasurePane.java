@@ -271,7 +271,7 @@ final class MeasurePane extends VBox {
             desk.told().flatMap(t -> AgainstPlan.planned(o.gauge(), t.figures().then())).ifPresent(p -> s.append("Planned ").append(new Quantity(p, o.gauge().unit()).text(bench.lengthUnit())));
             desk.told().flatMap(t -> t.figures().figures().stream().filter(f -> f.read().what().equals(o.gauge())).findFirst()).filter(_ -> taken.isPresent()).ifPresent(f -> {
                 s.append(s.isEmpty() ? "" : "  ·  ").append("read ").append(new Quantity(f.read().value(), o.gauge().unit()).text(bench.lengthUnit())).append(": ").append(f.state().label());
-                planned.getStyleClass().add(f.state() == AgainstPlan.State.OUT ? "fit-out" : "fit-fine");
+                planned.getStyleClass().add(f.state() == AgainstPlan.State.OUT || f.state() == AgainstPlan.State.PAST_LIMIT ? "fit-out" : "fit-fine");
             });
             return s.toString();
         }

@@ -123,7 +123,8 @@ final class ColumnFields {
                 length("Outside diameter", t.outside(), (j, v) -> tube(j, x -> x.withOutside(v))),
                 length("Upper bearing, from hub", t.from(), (j, v) -> tube(j, x -> x.withFrom(v))),
                 length("Lower bearing, from hub", t.to(), (j, v) -> tube(j, x -> x.withTo(v))),
-                length("Collapses by", t.collapse(), (j, v) -> tube(j, x -> x.withCollapse(v))).meaning("How far a blow can push the column together; 0 for one that can't."));
+                length("Collapses by", t.collapse(), (j, v) -> tube(j, x -> x.withCollapse(v))).meaning("How far a blow can push the column together; 0 for one that can't."),
+                length("Stands out beyond the bearings", t.beyond(), (j, v) -> tube(j, x -> x.withBeyond(v))).meaning("At each end, from the middle of the bearing to the end of the tube: what the saw has to leave."));
     }
 
     private static Job tube(Job job, UnaryOperator<ColumnTube> edit) {
