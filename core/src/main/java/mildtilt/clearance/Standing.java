@@ -16,8 +16,9 @@ import mildtilt.steer.SteeringTrain;
  * @param name as the user reads it
  * @param need gap it wants, with how much nearer than drawn it may be, mm
  * @param places everywhere it goes, at steps: the axle's parts over steering and travel, what moves by itself over its way
+ * @param gear whether it is part of the gear, in which the last shaft ends
  */
-public record Standing(String name, double need, List<Solid> places) {
+public record Standing(String name, double need, List<Solid> places, boolean gear) {
 
     private static final int EVERY = 5;
 
@@ -38,7 +39,7 @@ public record Standing(String name, double need, List<Solid> places) {
                         places.add(b.solid().apply(Track.stand(range, p, 0, b.onPart() ? k : range.parts.length / 2)));
                     }
                 }
-                all.add(new Standing(b.name(), b.need() + b.extra(), places));
+                all.add(new Standing(b.name(), b.need() + b.extra(), places, b.sort() == Sort.GEAR));
             }
         }
         return all;

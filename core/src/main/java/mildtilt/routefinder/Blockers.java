@@ -16,14 +16,15 @@ final class Blockers {
     /** Farther than this over its need nothing is told, mm. */
     static final double FAR = 60;
 
-    private record Blocker(String name, double need, List<Solid> places, Bounds all) {}
+    /** @param gear whether it is part of the gear itself */
+    private record Blocker(String name, double need, List<Solid> places, Bounds all, boolean gear) {}
 
     private final List<Blocker> all = new ArrayList<>();
 
     /** @param gap wanted to everything, mm */
     Blockers(List<Standing> standing, double gap) {
         for (Standing s : standing) {
-            all.add(new Blocker(s.name(), Math.max(gap, s.need()), s.places(), s.places().stream().map(Solid::bounds).reduce(Bounds::with).orElseThrow()));
+            all.add(new Blocker(s.name(), Math.max(gap, s.need()), s.places(), s.places().stream().map(Solid::bounds).reduce(Bounds::with).orElseThrow(), s.gear()));
         }
     }
 
@@ -37,12 +38,12 @@ final class Blockers {
         }
     }
 
-    /** Of a part of the column. @param extra by how much it may be nearer than drawn, mm; @param enough a margin that need not be told */
-    Margin margin(Convex part, double extra, double enough) {
+    /** Of a part of the column. @param extra by how much it may be nearer than drawn, mm; @param enough a margin that need not be told. @param inGear whether the part ends in the gear */
+    Margin margin(Convex part, double extra, double enough, boolean inGear) {
         Margin least = new Margin(enough, "", Point.ORIGIN);
         Solid solid = Solid.of(part);
         for (Blocker b : all) {
-            if (b.all.distanceTo(part.bounds()) - b.need - extra < least.mm) {
+            if (!(inGear && b.gear) && b.all.distanceTo(part.bounds()) - b.need - extra < least.mm) {
                 for (Solid place : b.places) {
                     if (place.bounds().distanceTo(part.bounds()) - b.need - extra < least.mm) {
                         Gap g = Gaps.between(solid, place, least.mm + b.need + extra);
@@ -56,12 +57,12 @@ final class Blockers {
         return least;
     }
 
-    /** Whether a part keeps every gap but for a little. @param lacking how much may be lacking, mm */
-    boolean clears(Convex part, double extra, double lacking) {
+    /** Whether a part keeps every gap but for a little. @param lacking how much may be lacking, mm. @param inGear whether the part ends in the gear */
+    boolean clears(Convex part, double extra, double lacking, boolean inGear) {
         for (Blocker b : all) {
             // With more lacking than the whole gap nothing is in the way but what is run right through.
             double far = Math.max(0, b.need + extra - lacking);
-            if (b.all.distanceTo(part.bounds()) < far) {
+            if (!(inGear && b.gear) && b.all.distanceTo(part.bounds()) < far) {
                 for (Solid place : b.places) {
                     if (place.bounds().distanceTo(part.bounds()) < far && Gaps.nearer(part, place, far)) {
                         return false;

@@ -90,8 +90,8 @@ final class Lattice {
     }
 
     private List<End> gearEnds(int joints) {
-        return allGearEnds().stream().filter(e -> blockers.clears(Convex.bar(e.at, e.before, layout.shaft(joints, joints).diameter() / 2), 0, MAY_LACK)
-                && blockers.clears(Convex.sphere(e.at, layout.swing(joints - 1, joints) / 2), 0, MAY_LACK)).toList();
+        return allGearEnds().stream().filter(e -> blockers.clears(Convex.bar(e.at, e.before, layout.shaft(joints, joints).diameter() / 2), 0, MAY_LACK, true)
+                && blockers.clears(Convex.sphere(e.at, layout.swing(joints - 1, joints) / 2), 0, MAY_LACK, false)).toList();
     }
 
     private List<End> allGearEnds() {
@@ -160,7 +160,7 @@ final class Lattice {
             }
         }
         double radius = layout.swing(0, 3) / 2;
-        return all.parallelStream().filter(p -> blockers.clears(Convex.sphere(p, radius), 0, MAY_LACK)).toList();
+        return all.parallelStream().filter(p -> blockers.clears(Convex.sphere(p, radius), 0, MAY_LACK, false)).toList();
     }
 
     private static double coordinate(Point p, int axis) {
@@ -172,7 +172,7 @@ final class Lattice {
         List<End> all = new ArrayList<>();
         for (End e : ends) {
             considered.incrementAndGet();
-            if (e.at.distanceTo(to) >= room && Weigh.angle(e.before, e.at, to) <= limit && blockers.clears(Convex.bar(e.at, to, radius), 0, MAY_LACK)) {
+            if (e.at.distanceTo(to) >= room && Weigh.angle(e.before, e.at, to) <= limit && blockers.clears(Convex.bar(e.at, to, radius), 0, MAY_LACK, false)) {
                 all.add(e);
             }
         }
@@ -238,7 +238,7 @@ final class Lattice {
                 List<End> columns = a.column.stream().filter(c -> Weigh.angle(c.at, a.at, b.at) <= second).toList();
                 List<End> gears = columns.isEmpty() ? List.of() : b.gear.stream().filter(g -> Weigh.angle(a.at, b.at, g.at) <= third).toList();
                 considered.addAndGet((long) a.column.size() * b.gear.size());
-                if (!gears.isEmpty() && blockers.clears(Convex.bar(a.at, b.at, radius), 0, MAY_LACK)) {
+                if (!gears.isEmpty() && blockers.clears(Convex.bar(a.at, b.at, radius), 0, MAY_LACK, false)) {
                     List<Way> here = new ArrayList<>();
                     for (End c : columns) {
                         for (End g : gears) {

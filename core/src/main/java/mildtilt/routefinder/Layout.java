@@ -31,6 +31,9 @@ final class Layout {
     /** Room between the faces of two hubs, or of a hub and a bearing, mm. */
     static final double ROOM = 12;
 
+    /** Two axes this near to parallel are one, rad. */
+    private static final double STRAIGHT = Math.toRadians(1);
+
     final Job job;
     final Column column;
     final RouteQuestion question;
@@ -62,6 +65,11 @@ final class Layout {
     /** The way the gear's input points, into the gear: as measured, else as planned. */
     Direction gearAxis() {
         return column.gear().axis().orElseGet(() -> column.axis(column.shafts().size() - 1));
+    }
+
+    /** Whether the wheel's axis as planned runs into the gear's input, and along it, without a joint. */
+    boolean straight() {
+        return column.joints().isEmpty() && column.gear().axis().map(a -> a.angleTo(column.axis(0)) < STRAIGHT).orElse(true);
     }
 
     RigidMove tilt(double deg) {

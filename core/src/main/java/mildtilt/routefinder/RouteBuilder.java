@@ -9,6 +9,8 @@ import mildtilt.clearance.PairGap;
 import mildtilt.clearance.Standing;
 import mildtilt.column.Column;
 import mildtilt.column.ColumnTrain;
+import mildtilt.column.Shaft;
+import mildtilt.column.Slide;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
 import mildtilt.job.Job;
@@ -28,6 +30,9 @@ import mildtilt.support.Supports;
 
 /** Makes a way into a job with bearings and clocking, and goes through it in full: range of adjustment, supports, every gap. */
 final class RouteBuilder {
+
+    /** Stroke and overlap over what the range asks, mm. */
+    private static final double SPARE = 10;
 
     private final Layout layout;
     private final List<Solid> brackets;
@@ -49,7 +54,7 @@ final class RouteBuilder {
         try {
             return held(layout.built(way), way, worth);
         } catch (ImpossibleGeometryException e) {
-            return Built.refused(Phrase.of(e.getMessage()));
+            return Built.refused(Phrase.plain(e.getMessage()));
         }
     }
 
@@ -62,7 +67,7 @@ final class RouteBuilder {
                 return Built.refused(noPlace(c, way));
             }
             c = place.get().putOn(c);
-            bearings.add(Phrase.of("Support bearing on " + c.shafts().get(place.get().shaft()).name() + ", {0} from " + c.joints().get(place.get().joint()).name()
+            bearings.add(Phrase.of("Support bearing on " + Phrase.name(c.shafts().get(place.get().shaft()).name()) + ", {0} from " + Phrase.name(c.joints().get(place.get().joint()).name())
                     + (brackets.isEmpty() ? "; no surface is marked to fix it to" : ""), Quantity.length(place.get().toJoint())));
         }
         double spare = ColumnFigures.spareDeg(c, layout.job.rules());
@@ -70,10 +75,12 @@ final class RouteBuilder {
             return Built.refused(Phrase.of("With " + way(way) + " a joint is {0} over its limit at the worst of the wheel's adjustment and the frame's movement",
                     Quantity.angle(-spare)));
         }
-        Optional<Phrase> fixed = mustSlide(c);
-        if (fixed.isPresent()) {
-            return Built.refused(fixed.get());
+        Sliding sliding = sliding(c);
+        if (sliding.refused.isPresent()) {
+            return Built.refused(sliding.refused.get());
         }
+        c = sliding.column;
+        bearings.addAll(sliding.told);
         Column clocked = c;
         BestClocking best = BestClocking.asMade(new ColumnTrain(c));
         for (int i = 0; i < best.clockingDeg().size(); i++) {
@@ -90,7 +97,7 @@ final class RouteBuilder {
                 .min(Comparator.comparingDouble(p -> p.gap() - Math.max(p.need(), layout.question.gap())));
         Optional<Double> margin = tightest.map(p -> p.gap() - Math.max(p.need(), layout.question.gap()));
         if (margin.filter(m -> m < 0).isPresent()) {
-            return Built.refused(Phrase.of("With " + way(way) + ", " + tightest.orElseThrow().label() + " lack {0} of their gap, worst " + tightest.orElseThrow().where().words(),
+            return Built.refused(Phrase.of("With " + way(way) + ", " + Phrase.name(tightest.orElseThrow().label()) + " lack {0} of their gap, worst " + tightest.orElseThrow().where().words(),
                     Quantity.length(-margin.get())));
         }
         return new Built(Optional.of(new Route(List.of(), job, layout.points(way), worth.widestDeg(), spare, ripple, margin,
@@ -103,16 +110,35 @@ final class RouteBuilder {
         return joints == 1 ? "one joint" : joints + " joints";
     }
 
-    /** A shaft that must give over the adjustment and can't. */
-    private static Optional<Phrase> mustSlide(Column c) {
-        ColumnRange range = ColumnRange.of(c);
+    /** A column with what must give made to slide. @param told what was made so, as sentences */
+    private record Sliding(Column column, List<Phrase> told, Optional<Phrase> refused) {}
+
+    /** Every shaft that must give over the adjustment and the frame's movement made to slide, as the rule set wants it, where it has the length. */
+    private Sliding sliding(Column c) {
+        Column made = c;
+        List<Phrase> told = new ArrayList<>();
         for (int i = 0; i < c.shafts().size(); i++) {
-            ColumnRange.ShaftRange r = range.shafts().get(i);
-            if (r.mustSlide() && c.shafts().get(i).slide().isEmpty()) {
-                return Optional.of(Phrase.of(c.shafts().get(i).name() + " would have to change its length by {0} and does not slide", Quantity.length(r.longest() - r.shortest())));
+            Shaft s = c.shafts().get(i);
+            ColumnRange.ShaftRange r = ColumnRange.of(made).shafts().get(i);
+            double longer = r.longest() - c.length(i);
+            double shorter = c.length(i) - r.shortest();
+            double least = layout.job.rules().overlap();
+            boolean does = s.slide().map(x -> x.overlap() - longer >= Math.max(least, x.leastOverlap()) - 1e-6).orElse(false) && r.freeStroke().map(f -> f >= -1e-6).orElse(false);
+            if (!r.mustSlide() || does) {
+                continue;
             }
+            Slide slide = new Slide(Math.ceil(least + longer + SPARE), least, Math.ceil(shorter + SPARE));
+            int index = i;
+            Column with = made.editShaft(i, x -> x.withSlide(Optional.of(slide)));
+            boolean room = s.toCut() && with.freeToClose(index) >= shorter && with.cutLength(index) > slide.overlap() + slide.closes();
+            if (!room) {
+                return new Sliding(c, told, Optional.of(Phrase.of(Phrase.name(s.name()) + " would have to change its length by {0} and " + (s.toCut() ? "is too short to be made sliding"
+                        : "is used as it comes"), Quantity.length(r.longest() - r.shortest()))));
+            }
+            made = with;
+            told.add(Phrase.of(Phrase.name(s.name()) + " made to slide: {0} of overlap, {1} to close", Quantity.length(slide.overlap()), Quantity.length(slide.closes())));
         }
-        return Optional.empty();
+        return new Sliding(made, told, Optional.empty());
     }
 
     private Optional<BearingPlace> place(Column c) {

@@ -113,6 +113,9 @@ public final class RouteFinder {
         } else {
             nearest.ifPresent(w -> w.worth.lacks().stream().sorted(Comparator.comparingDouble(Weigh.Lack::amount).reversed()).map(Weigh.Lack::told).forEach(blocked::add));
         }
+        if (layout.straight()) {
+            blocked.addFirst(Phrase.of("As planned the column points straight into the gear: it needs no joint"));
+        }
         if (blocked.isEmpty()) {
             blocked.add(Phrase.of("No place for a joint was found that is clear at all: allow more joints, a smaller gap, or let the gear tilt."));
         }
@@ -226,7 +229,7 @@ public final class RouteFinder {
         }
         Way rounded = best.way.rounded();
         Worth w = weigh.of(rounded);
-        return w.lacking() <= best.worth.lacking() + 0.2 ? new Weighed(rounded, w) : best;
+        return w.lacking() <= best.worth.lacking() + (best.worth.lacking() > 0 ? 0.2 : 0) ? new Weighed(rounded, w) : best;
     }
 
     /** Empty where a number may not go there. */

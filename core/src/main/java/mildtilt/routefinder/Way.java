@@ -44,11 +44,15 @@ record Way(int set, double[] numbers) {
         return new Way(set, n);
     }
 
-    /** To what a bench can hold: whole mm and half degrees. */
+    /** To what a bench can hold: whole mm and half degrees. What may be no less than parts need is rounded up. */
     Way rounded() {
         double[] n = new double[numbers.length];
         for (int i = 0; i < n.length; i++) {
-            n[i] = i == TILT ? Math.rint(2 * numbers[i]) / 2 : Math.rint(numbers[i]);
+            n[i] = switch (i) {
+                case TILT -> Math.rint(2 * numbers[i]) / 2;
+                case ALONG_COLUMN, ALONG_GEAR -> Math.ceil(numbers[i] - 1e-6);
+                default -> Math.rint(numbers[i]);
+            };
         }
         return new Way(set, n);
     }

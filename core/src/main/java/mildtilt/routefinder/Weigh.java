@@ -19,6 +19,8 @@ final class Weigh {
     private static final double HOPELESS = 25;
     /** Less than this over what is needed is hard to hold in making, mm. */
     private static final double TIGHT = 6;
+    /** Less than this lacking is rounding, mm. */
+    private static final double LEAST = 0.01;
     private static final double JOINT_COSTS = 14;
     private static final double ROOM_COUNTS = 1.2;
 
@@ -55,8 +57,12 @@ final class Weigh {
             double l = p.get(i).distanceTo(p.get(i + 1));
             length += l;
             double need = room(i, joints);
-            if (l < need) {
-                lacks.add(new Lack(need - l, Phrase.of(layout.shaft(i, joints).name() + " is {0} too short for the hubs at its ends", Quantity.length(need - l))));
+            if (l < need - LEAST) {
+                String name = Phrase.name(layout.shaft(i, joints).name());
+                lacks.add(new Lack(need - l, i == 0
+                        ? Phrase.of("Between the lower end of the column's tube and where " + name + " would have its joint {0} are lacking: a shorter tube, or wheel and gear farther "
+                                + "apart, give them", Quantity.length(need - l))
+                        : Phrase.of(name + " is {0} too short for what sits on its ends", Quantity.length(need - l))));
             }
         }
         for (int i = 0; i < joints; i++) {
@@ -65,7 +71,7 @@ final class Weigh {
             sum += deg;
             double over = deg - layout.limitDeg(i, joints);
             if (over > 0) {
-                lacks.add(new Lack(over, Phrase.of(layout.joint(i, joints).name() + " stands at {0}, {1} over what it may", Quantity.angle(deg), Quantity.angle(over))));
+                lacks.add(new Lack(over, Phrase.of(Phrase.name(layout.joint(i, joints).name()) + " stands at {0}, {1} over what it may", Quantity.angle(deg), Quantity.angle(over))));
             }
         }
         if (way.between() == 0 && joints == 1) {
@@ -79,7 +85,8 @@ final class Weigh {
         boolean hopeless = lacks.stream().mapToDouble(Lack::amount).sum() > HOPELESS;
         Margin margin = hopeless ? new Margin(0, "", Point.ORIGIN) : Margin.PLENTY;
         for (int i = 0; i <= joints && !hopeless; i++) {
-            Margin m = blockers.margin(shaft(p, i, joints), i < 2 ? moves : 0, Math.max(0, margin.mm()));
+            // The last shaft ends in the gear: that is no obstacle to it.
+            Margin m = blockers.margin(shaft(p, i, joints), i < 2 ? moves : 0, Math.max(0, margin.mm()), i == joints);
             if (m.mm() < 0) {
                 lacks.add(lack(m, layout.shaft(i, joints).name()));
             }
@@ -89,11 +96,11 @@ final class Weigh {
             double extra = i == 0 ? moves : 0;
             double enough = Math.max(0, margin.mm());
             // What it sweeps lies within two bars with round ends: where those keep off, so does it.
-            if (around(p, i, joints).stream().allMatch(c -> blockers.margin(c, extra, enough).mm() >= enough)) {
+            if (around(p, i, joints).stream().allMatch(c -> blockers.margin(c, extra, enough, false).mm() >= enough)) {
                 continue;
             }
             for (Convex part : joint(p, i, joints)) {
-                Margin m = blockers.margin(part, extra, Math.max(0, margin.mm()));
+                Margin m = blockers.margin(part, extra, Math.max(0, margin.mm()), false);
                 if (m.mm() < 0) {
                     lacks.add(lack(m, layout.joint(i, joints).name()));
                 }
@@ -110,7 +117,7 @@ final class Weigh {
     }
 
     private static Lack lack(Margin m, String part) {
-        return new Lack(-m.mm(), Phrase.of(part + " lacks {0} of the gap to " + m.name(), Quantity.length(-m.mm())));
+        return new Lack(-m.mm(), Phrase.of(Phrase.name(part) + " lacks {0} of the gap to " + Phrase.name(m.name()), Quantity.length(-m.mm())));
     }
 
     static double angle(Point before, Point centre, Point after) {
