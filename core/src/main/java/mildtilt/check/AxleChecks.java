@@ -149,7 +149,7 @@ final class AxleChecks {
         for (Side way : Side.values()) {
             Optional<LockLimits.Hit> first = figures.limits().first(way).filter(h -> h.limit() == Limit.TYRE);
             first.ifPresent(h -> all.add(new Finding(Fault.TYRE_TOUCHES, Severity.STOP, new Element.Tyres(),
-                    Phrase.of("Turning " + way.label() + ", the tyre touches first (" + h.where() + ") at {0} of steering wheel, "
+                    Phrase.of("Turning " + way.label() + ", the tyre touches first (" + Phrase.name(h.where()) + ") at {0} of steering wheel, "
                             + "before any stop.", Quantity.angle(Math.abs(h.steeringWheelDeg()))),
                     "A tyre that ends the lock is cut, and the hands feel no firm end. A knuckle stop a little before it, or "
                             + "less gear travel, keeps it clear.",

@@ -103,7 +103,7 @@ final class JointMoves {
     private static Remedy remedy(Column column, Move m) {
         Vector by = m.way.direction.times(m.mm);
         return new Remedy(
-                Phrase.of("Move " + column.joints().get(m.joint).name() + " {0} " + m.way.word, Quantity.length(m.mm)),
+                Phrase.of("Move " + Phrase.name(column.joints().get(m.joint).name()) + " {0} " + m.way.word, Quantity.length(m.mm)),
                 job -> job.editColumn(c -> moved(c, m.joint, by)));
     }
 }

@@ -56,7 +56,7 @@ final class RangeChecks {
         int last = column.joints().size();
         String carried = last == 0 ? "the wheel" : column.joints().getFirst().name();
         List<Remedy> remedies = last == 1 && column.length(1) > ROOM_FOR_TWO ? List.of(new Remedy(
-                Phrase.of("Put a second joint in " + column.shafts().get(1).name() + " and let the part between slide"), j -> j.editColumn(c -> twoJoints(c, job.rules().overlap()))))
+                Phrase.of("Put a second joint in " + Phrase.name(column.shafts().get(1).name()) + " and let the part between slide"), j -> j.editColumn(c -> twoJoints(c, job.rules().overlap()))))
                 : List.of();
         all.add(new Finding(Fault.CAN_NOT_FOLLOW, Severity.STOP, new Element.ShaftAt(last),
                 Phrase.of("The wheel's adjustment and the frame's movement carry " + carried + " {0} off the line of the gear's input.", Quantity.length(off)),
@@ -81,7 +81,7 @@ final class RangeChecks {
                 Phrase.of(Phrase.name(s.name()) + " must give {0} in length and has no sliding part.", Quantity.length(range.longest() - range.shortest())),
                 Phrase.of("Over the wheel's adjustment and the frame's movement its ends come as near as {0} and as far as {1}. "
                         + "A rigid shaft there loads the gear and tears at the bearings.", Quantity.length(range.shortest()), Quantity.length(range.longest())),
-                List.of(new Remedy(Phrase.of("Make " + s.name() + " a sliding shaft: {0} of overlap, {1} to close", Quantity.length(made.overlap()),
+                List.of(new Remedy(Phrase.of("Make " + Phrase.name(s.name()) + " a sliding shaft: {0} of overlap, {1} to close", Quantity.length(made.overlap()),
                         Quantity.length(made.closes())), j -> j.editColumn(c -> c.editShaft(index, x -> x.withSlide(Optional.of(made))))))));
     }
 

@@ -108,7 +108,7 @@ final class RuleChecks {
                     "Its limits may not be meant for this vehicle. Put the class you are inspected in into a copy of the rule set.", List.of()));
         } else if (width.isPresent() && fitting.stream().noneMatch(c -> width.get() <= c.widthMax())) {
             all.add(new Finding(Fault.OUT_OF_CLASS, Severity.LOOK, new Element.Tyres(),
-                    Phrase.of("{0} over the tyres is wider than the class \"" + fitting.getFirst().name() + "\" takes: {1}.", Quantity.length(width.get()),
+                    Phrase.of("{0} over the tyres is wider than the class \"" + Phrase.name(fitting.getFirst().name()) + "\" takes: {1}.", Quantity.length(width.get()),
                             Quantity.length(fitting.getFirst().widthMax())),
                     "Width and wheelbase of a class differ from one organiser to the next: check theirs.", List.of()));
         }

@@ -54,11 +54,11 @@ final class StrengthChecks {
         if (s.toCut() && s.profile() instanceof Seat.Round && s.wheelEnd().isEmpty() && s.gearEnd().isEmpty()) {
             double d = Math.ceil(s.diameter() * factor);
             double bore = s.bore() * d / s.diameter();
-            remedies.add(new Remedy(Phrase.of("Make " + s.name() + " {0} thick" + (s.bore() > 0 ? ", bored {1}" : ""), Quantity.length(d), Quantity.length(bore)),
+            remedies.add(new Remedy(Phrase.of("Make " + Phrase.name(s.name()) + " {0} thick" + (s.bore() > 0 ? ", bored {1}" : ""), Quantity.length(d), Quantity.length(bore)),
                     j -> j.editColumn(c -> c.editShaft(index, x -> x.withBore(0).withDiameter(d).withBore(bore)))));
         }
         all.add(new Finding(Fault.SHAFT_WEAK, load.margin() < 1 ? Severity.STOP : Severity.LOOK, new Element.ShaftAt(index),
-                Phrase.of(s.name() + " carries a heavy pull with a margin of {0} " + load.weakest() + "; the rule set wants {1}.",
+                Phrase.of(Phrase.name(s.name()) + " carries a heavy pull with a margin of {0} " + load.weakest() + "; the rule set wants {1}.",
                         Quantity.times(load.margin()), Quantity.times(rules.strengthMargin())),
                 Phrase.of("{0} at the rim twists it with up to {1} and, by the joints' angles, bends it with up to {2}: {3} in steel that yields at {4}. "
                         + "Welds and threads have less.", Quantity.force(rules.heavyPull()), Quantity.torque(load.torque()), Quantity.torque(load.bending()),
@@ -67,7 +67,7 @@ final class StrengthChecks {
 
     private void joint(int index, ShaftLoad.JointLoad load, List<Finding> all) {
         load.margin().filter(m -> m < 1).ifPresent(m -> all.add(new Finding(Fault.JOINT_WEAK, Severity.STOP, new Element.JointAt(index),
-                Phrase.of(column.joints().get(index).name() + " passes up to {0} under a heavy pull, and is made for {1}.", Quantity.torque(load.torque()),
+                Phrase.of(Phrase.name(column.joints().get(index).name()) + " passes up to {0} under a heavy pull, and is made for {1}.", Quantity.torque(load.torque()),
                         Quantity.torque(load.torque() * m)),
                 Phrase.of("{0} at the rim, made larger by the angles of the joints before it. Take a larger joint, or take some of their angle away.",
                         Quantity.force(job.rules().heavyPull())), List.of())));
@@ -84,7 +84,7 @@ final class StrengthChecks {
         }
         all.add(new Finding(Fault.WIND_UP, Severity.LOOK, new Element.ShaftAt(worst),
                 Phrase.of("Under a heavy pull the shafts wind up {0}; the rule set takes {1}.", Quantity.angle(load.twistDeg()), Quantity.angle(most)),
-                Phrase.of(column.shafts().get(worst).name() + " gives most of it, {0}. Twist goes with the length and against the fourth power of the "
+                Phrase.of(Phrase.name(column.shafts().get(worst).name()) + " gives most of it, {0}. Twist goes with the length and against the fourth power of the "
                         + "diameter: a thicker shaft or a tube is felt at once.", Quantity.angle(load.shafts().get(worst).twistDeg())), List.of()));
     }
 }

@@ -44,6 +44,7 @@ final class SupportChecks {
     /** A bearing forced farther than this is a stop: no bracket gives so much, mm. */
     private static final double FORCED_STOP = 2;
     private static final int PLACES = 20;
+    private static final double MOST_SHIM = 25;
 
     private final Job job;
     private final Column column;
@@ -119,7 +120,7 @@ final class SupportChecks {
         List<Remedy> remedies = new ArrayList<>();
         double middle = (s.from() + s.to()) / 2;
         if (middle > 0) {
-            remedies.add(new Remedy(Phrase.of("Put a bearing on " + shaft.name() + ", {0} from its wheel end, in line", Quantity.length(middle)),
+            remedies.add(new Remedy(Phrase.of("Put a bearing on " + Phrase.name(shaft.name()) + ", {0} from its wheel end, in line", Quantity.length(middle)),
                     j -> j.editColumn(c -> {
                         Column with = TrainEdits.withBearing(c, s.shaft(),
                                 Bearing.planned("Steady bearing", Bearing.Kind.PILLOW_BLOCK, Bearing.Mount.FRAME, s.shaft(), 0, shaft.diameter()));
@@ -127,7 +128,7 @@ final class SupportChecks {
                     })));
         }
         all.add(new Finding(Fault.SPAN_LONG, Severity.LOOK, new Element.ShaftAt(s.shaft()),
-                Phrase.of("{0} of " + shaft.name() + " hang free, which is long for its diameter of {1}: at most {2}.",
+                Phrase.of("{0} of " + Phrase.name(shaft.name()) + " hang free, which is long for its diameter of {1}: at most {2}.",
                         Quantity.length(s.length()), Quantity.length(shaft.diameter()), Quantity.length(longest)),
                 Phrase.of("A span that long shakes at " + Math.round(s.hertz()) + " times a second, within reach of engine and road; the rule set asks for "
                         + Math.round(least) + ". A tube of the same weight is stiffer than a bar."), remedies));
@@ -142,12 +143,12 @@ final class SupportChecks {
         }
         Phrase what = bent
                 ? Phrase.of(Phrase.name(b.name()) + " fights the others: it stands {0} out of line and is pressed with {1}.", Quantity.length(o.off()), Quantity.force(o.sideLoad()))
-                : Phrase.of("The shaft leans {0} in " + b.name() + ", and a " + b.kind().label() + " takes {1}.",
+                : Phrase.of("The shaft leans {0} in " + Phrase.name(b.name()) + ", and a " + b.kind().label() + " takes {1}.",
                         Quantity.angle(o.tiltDeg()), Quantity.angle(b.kind().selfAlignDeg()));
         String move = Stream.of(b.offAcross() == 0 ? "" : "{0} to the " + (b.offAcross() > 0 ? "right" : "left"),
                 b.offUp() == 0 ? "" : "{1} " + (b.offUp() > 0 ? "down" : "up")).filter(s -> !s.isEmpty()).reduce((a, c) -> a + " and " + c).orElse("");
         List<Remedy> remedies = move.isEmpty() ? List.of() : List.of(new Remedy(
-                Phrase.of("Shim " + b.name() + " " + move, Quantity.length(Math.abs(b.offAcross())), Quantity.length(Math.abs(b.offUp()))),
+                Phrase.of("Shim " + Phrase.name(b.name()) + " " + move, Quantity.length(Math.abs(b.offAcross())), Quantity.length(Math.abs(b.offUp()))),
                 j -> j.editColumn(c -> c.editBearing(o.bearing(), x -> x.withOff(0, 0)))));
         all.add(new Finding(Fault.BEARINGS_FIGHT, Severity.LOOK, new Element.BearingAt(o.bearing()), what,
                 "Bearings that do not lie on one line bend the shaft once in every turn: it turns stiff and springs back. Bolt one up, "
@@ -165,25 +166,25 @@ final class SupportChecks {
         String name = Phrase.name(b.name());
         String cause = f.byFrame() ? "the frame's movement" : "tilting the wheel";
         Phrase what = carried
-                ? Phrase.of(name + ", fixed to the " + b.mount().label() + ", is forced {0} off its shaft by " + cause + ", and presses with {1}.",
+                ? Phrase.of(Phrase.name(name) + ", fixed to the " + b.mount().label() + ", is forced {0} off its shaft by " + cause + ", and presses with {1}.",
                         Quantity.length(f.off()), Quantity.force(f.sideLoad()))
-                : Phrase.of("By " + cause + " the shaft leans {0} in " + name + ", and a " + b.kind().label() + " takes {1}.",
+                : Phrase.of("By " + cause + " the shaft leans {0} in " + Phrase.name(name) + ", and a " + b.kind().label() + " takes {1}.",
                         Quantity.angle(f.tiltDeg()), Quantity.angle(b.kind().selfAlignDeg()));
         List<Remedy> remedies = new ArrayList<>();
         UnaryOperator<Column> other = c -> c.editBearing(f.bearing(), ForcedBearing::otherMount);
         if (cures(other)) {
-            remedies.add(new Remedy(Phrase.of("Fix " + name + " to the " + ForcedBearing.otherMount(b).mount().label() + " instead, so that it goes along with its shaft"),
+            remedies.add(new Remedy(Phrase.of("Fix " + Phrase.name(name) + " to the " + ForcedBearing.otherMount(b).mount().label() + " instead, so that it goes along with its shaft"),
                     j -> j.editColumn(other)));
         }
         UnaryOperator<Column> aligning = c -> c.editBearing(f.bearing(), x -> x.withKind(Bearing.Kind.ROD_END));
         if (!carried && cures(aligning)) {
-            remedies.add(new Remedy(Phrase.of("Make " + name + " a self-aligning one: a rod end takes {0}", Quantity.angle(Bearing.Kind.ROD_END.selfAlignDeg())),
+            remedies.add(new Remedy(Phrase.of("Make " + Phrase.name(name) + " a self-aligning one: a rod end takes {0}", Quantity.angle(Bearing.Kind.ROD_END.selfAlignDeg())),
                     j -> j.editColumn(aligning)));
         }
         moved(f, b).ifPresent(remedies::add);
         UnaryOperator<Column> dropped = c -> c.withBearings(c.bearings().stream().filter(x -> x != c.bearings().get(f.bearing())).toList());
         if (Supports.of(dropped.apply(column)).allHeld()) {
-            remedies.add(new Remedy(Phrase.of("Leave " + name + " out: the column is held without it"), j -> j.editColumn(dropped)));
+            remedies.add(new Remedy(Phrase.of("Leave " + Phrase.name(name) + " out: the column is held without it"), j -> j.editColumn(dropped)));
         }
         all.add(new Finding(Fault.BEARING_FORCED, carried && f.off() > FORCED_STOP ? Severity.STOP : Severity.LOOK, new Element.BearingAt(f.bearing()), what,
                 "It bends the shaft, stiffens the steering as the frame works, and cracks its bracket or wears the gear's own bearing. Where a bulkhead only has to be "
@@ -215,7 +216,7 @@ final class SupportChecks {
                     Phrase.of("Let the tube end {0} from the hub", Quantity.length(end - HOUSING)),
                     j -> j.editColumn(c -> c.withTube(c.tube().map(x -> x.withTo(end - HOUSING))))));
             all.add(new Finding(Fault.BEARING_OFF_SHAFT, Severity.STOP, new Element.Tube(),
-                    Phrase.of("The tube's lower bearing stands {0} from the hub, where " + column.shafts().getFirst().name() + " has ended.", Quantity.length(t.to())),
+                    Phrase.of("The tube's lower bearing stands {0} from the hub, where " + Phrase.name(column.shafts().getFirst().name()) + " has ended.", Quantity.length(t.to())),
                     Phrase.of("The shaft is clear of the fork up to {0}. What sits past it holds nothing.", Quantity.length(end)), remedies));
         });
     }
@@ -229,11 +230,11 @@ final class SupportChecks {
         double from = clear.from();
         double to = clear.to();
         String shaft = column.shafts().get(b.shaft()).name();
-        List<Remedy> remedies = to - from < 2 * HOUSING ? List.of() : List.of(new Remedy(Phrase.of("Put it on " + shaft + ", {0} from its wheel end",
+        List<Remedy> remedies = to - from < 2 * HOUSING ? List.of() : List.of(new Remedy(Phrase.of("Put it on " + Phrase.name(shaft) + ", {0} from its wheel end",
                 Quantity.length(Math.clamp(b.along(), from + HOUSING, to - HOUSING))), j -> j.editColumn(c -> c.editBearing(index,
                         x -> x.on(x.shaft(), Math.clamp(x.along(), from + HOUSING, to - HOUSING))))));
         all.add(new Finding(Fault.BEARING_OFF_SHAFT, Severity.STOP, new Element.BearingAt(index),
-                Phrase.of(b.name() + " does not sit on " + shaft + ": it stands {0} from its wheel end, and the shaft is clear from {1} to {2}.",
+                Phrase.of(Phrase.name(b.name()) + " does not sit on " + Phrase.name(shaft) + ": it stands {0} from its wheel end, and the shaft is clear from {1} to {2}.",
                         Quantity.length(b.along()), Quantity.length(from), Quantity.length(to)),
                 "A bearing on a fork or past the end holds nothing, and the fork strikes it.", remedies));
     }
@@ -246,9 +247,9 @@ final class SupportChecks {
         if (round && play >= -1e-6 && play <= BEARING_SLIP + 1e-6) {
             return;
         }
-        Phrase what = !round ? Phrase.of(b.name() + " has nothing round to run on: " + s.name() + " is " + s.profile().label() + " there.")
-                : play < 0 ? Phrase.of(b.name() + " has a bore of {0}; " + s.name() + " of {1} does not go through.", Quantity.length(b.bore()), Quantity.length(s.diameter()))
-                : Phrase.of(b.name() + " has a bore of {0}; " + s.name() + " of {1} rattles in it.", Quantity.length(b.bore()), Quantity.length(s.diameter()));
+        Phrase what = !round ? Phrase.of(Phrase.name(b.name()) + " has nothing round to run on: " + Phrase.name(s.name()) + " is " + s.profile().label() + " there.")
+                : play < 0 ? Phrase.of(Phrase.name(b.name()) + " has a bore of {0}; " + Phrase.name(s.name()) + " of {1} does not go through.", Quantity.length(b.bore()), Quantity.length(s.diameter()))
+                : Phrase.of(Phrase.name(b.name()) + " has a bore of {0}; " + Phrase.name(s.name()) + " of {1} rattles in it.", Quantity.length(b.bore()), Quantity.length(s.diameter()));
         Optional<Double> below = catalogue.boreBelow(s.diameter(), BEARING_SLIP);
         Optional<Double> above = catalogue.boreAbove(s.diameter() + 1e-6, BEARING_SLIP);
         Optional<Double> same = catalogue.bores().boxed().filter(x -> x >= s.diameter() - 1e-6 && x <= s.diameter() + BEARING_SLIP).findFirst();
@@ -256,7 +257,7 @@ final class SupportChecks {
         same.filter(_ -> round).ifPresent(x -> remedies.add(new Remedy(Phrase.of("Take a bearing with a bore of {0}", Quantity.length(x)),
                 j -> j.editColumn(c -> c.editBearing(index, k -> k.withBore(x))))));
         if (round && s.toCut()) {
-            below.ifPresent(x -> remedies.add(new Remedy(Phrase.of("Turn " + s.name() + " down to {0} and take a bearing of that bore", Quantity.length(x)),
+            below.ifPresent(x -> remedies.add(new Remedy(Phrase.of("Turn " + Phrase.name(s.name()) + " down to {0} and take a bearing of that bore", Quantity.length(x)),
                     j -> j.editColumn(c -> c.editShaft(b.shaft(), k -> k.withEnds(Optional.of(k.wheelEndSeat()), Optional.of(k.gearEndSeat()))
                             .withDiameter(x)).editBearing(index, k -> k.withBore(x))))));
         }
@@ -286,9 +287,9 @@ final class SupportChecks {
         }
         String name = column.joints().get(joint).name();
         List<Remedy> remedies = column.joints().size() < 2 ? List.of() : List.of(new Remedy(
-                Phrase.of("Put " + name + " on the measured axis, {0} over", Quantity.length(off.get())), j -> j.editColumn(FixedAxes::onAxes)));
+                Phrase.of("Put " + Phrase.name(name) + " on the measured axis, {0} over", Quantity.length(off.get())), j -> j.editColumn(FixedAxes::onAxes)));
         all.add(new Finding(Fault.AXES_MISS, Severity.STOP, new Element.JointAt(joint),
-                Phrase.of(name + " stands {0} off the axis of " + whose + " as measured.", Quantity.length(off.get())),
+                Phrase.of(Phrase.name(name) + " stands {0} off the axis of " + whose + " as measured.", Quantity.length(off.get())),
                 "A shaft that is bolted down points where it points: a joint drawn beside its axis will not go on, or bends what holds it.", remedies));
     }
 
@@ -299,8 +300,11 @@ final class SupportChecks {
             return;
         }
         List<Remedy> remedies = new ArrayList<>();
-        remedies.add(new Remedy(Phrase.of("Shim the column " + shimWords(x.shim()) + " and put the joint where the axes then meet", shimSizes(x.shim())),
-                j -> j.editColumn(axes::shimmed)));
+        // No column is shimmed by more than a packing piece.
+        if (x.shim().norm() <= MOST_SHIM) {
+            remedies.add(new Remedy(Phrase.of("Shim the column " + shimWords(x.shim()) + " and put the joint where the axes then meet", shimSizes(x.shim())),
+                    j -> j.editColumn(axes::shimmed)));
+        }
         if (x.miss() > ON_AXIS && column.joints().size() < Column.MOST_JOINTS) {
             remedies.add(new Remedy(Phrase.of("Use two joints with a short shaft between, one on each axis"), j -> j.editColumn(c -> twoJoints(c, x))));
         }

@@ -74,12 +74,12 @@ public final class InspectionList {
         job.making().welds().forEach(w -> add("weld " + w.piece(), Group.WELDS, Phrase.of(w.piece() + ": full size all round, no undercut, no crack by dye or magnet; heat record signed.")));
         for (ShaftJoin j : job.making().joins()) {
             if (j.school().welded()) {
-                add("join " + j.shaft(), Group.WELDS, Phrase.of("Join in " + j.shaft() + ": looked at all round, run-out read again when cold."));
+                add("join " + j.shaft(), Group.WELDS, Phrase.of("Join in " + Phrase.name(j.shaft()) + ": looked at all round, run-out read again when cold."));
             }
         }
         job.column().ifPresent(c -> c.joints().forEach(x -> {
             if (List.of(x.wheelSide(), x.gearSide()).stream().anyMatch(f -> f.socket().filter(s -> s.hold() == Socket.Hold.WELD).isPresent())) {
-                add("fork weld " + x.name(), Group.WELDS, Phrase.of(x.name() + ": welded fork looked at all round; the cross turns freely and without notches after the heat."));
+                add("fork weld " + x.name(), Group.WELDS, Phrase.of(Phrase.name(x.name()) + ": welded fork looked at all round; the cross turns freely and without notches after the heat."));
             }
         }));
         if (items.isEmpty()) {
@@ -89,8 +89,8 @@ public final class InspectionList {
 
     private void fasteners(Job job) {
         job.column().ifPresent(c -> {
-            c.joints().forEach(x -> add("joint " + x.name(), Group.FASTENERS, Phrase.of(x.name() + ": both ends fully in their forks, pinch bolt through the groove or flat, locked. " + job.rules().locking())));
-            c.bearings().forEach(b -> add("bearing " + b.name(), Group.FASTENERS, Phrase.of(b.name() + ": bracket bolts tight and locked, collar or circlip holds the shaft from sliding.")));
+            c.joints().forEach(x -> add("joint " + x.name(), Group.FASTENERS, Phrase.of(Phrase.name(x.name()) + ": both ends fully in their forks, pinch bolt through the groove or flat, locked. " + job.rules().locking())));
+            c.bearings().forEach(b -> add("bearing " + b.name(), Group.FASTENERS, Phrase.of(Phrase.name(b.name()) + ": bracket bolts tight and locked, collar or circlip holds the shaft from sliding.")));
             add("wheel nut", Group.FASTENERS, Phrase.of("Steering wheel nut tight and locked; the wheel can't be pulled off."));
         });
         if (job.axle().isPresent()) {
@@ -121,7 +121,7 @@ public final class InspectionList {
     }
 
     private void gaps() {
-        analysis.clearance().flatMap(c -> c.tightest()).ifPresent(p -> add("gap", Group.CLEAR, Phrase.of("Tightest of the plan: " + p.label() + ", {0} where {1} is wanted.", Quantity.length(p.gap()), Quantity.length(p.need()))));
+        analysis.clearance().flatMap(c -> c.tightest()).ifPresent(p -> add("gap", Group.CLEAR, Phrase.of("Tightest of the plan: " + Phrase.name(p.label()) + ", {0} where {1} is wanted.", Quantity.length(p.gap()), Quantity.length(p.need()))));
         add("heat", Group.CLEAR, Phrase.of("No boot, joint or bearing near the exhaust without a shield; nothing drips on it."));
     }
 

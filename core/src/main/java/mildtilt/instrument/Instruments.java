@@ -15,10 +15,11 @@ public interface Instruments extends AutoCloseable {
      * Tells a stand-in where it is put. A real instrument is where the hand holds it, and need not know.
      *
      * @return whether it wanted to know
+     * @throws InstrumentException if it can't be put there: what it reads would be of the place before
      */
     boolean put(InstrumentKind kind, Mark mark) throws InstrumentException;
 
-    /** Tells a stand-in how its vehicle stands; a real vehicle stands as it does. @return whether it wanted to know */
+    /** Tells a stand-in how its vehicle stands; a real vehicle stands as it does. @return whether it wanted to know. @throws InstrumentException if it can't stand so */
     boolean stand(Setup setup, boolean rodOn) throws InstrumentException;
 
     @Override

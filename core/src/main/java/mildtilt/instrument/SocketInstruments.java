@@ -71,13 +71,30 @@ public final class SocketInstruments implements Instruments {
 
     @Override
     public boolean put(InstrumentKind kind, Mark mark) throws InstrumentException {
-        return ask("put " + kind.key() + " " + mark.text()).equals("ok");
+        return wanted(ask("put " + kind.key() + " " + mark.text()));
     }
 
     @Override
     public boolean stand(Setup s, boolean rodOn) throws InstrumentException {
-        return ask("stand " + LineText.number(s.steeringWheelDeg()) + " " + LineText.number(s.travelLeft()) + " " + LineText.number(s.travelRight()) + (rodOn ? " rod-on " : " rod-off ")
-                + (s.onGround() ? "ground " : "raised ") + LineText.number(s.wall())).equals("ok");
+        return wanted(ask("stand " + LineText.number(s.steeringWheelDeg()) + " " + LineText.number(s.travelLeft()) + " " + LineText.number(s.travelRight()) + (rodOn ? " rod-on " : " rod-off ")
+                + (s.onGround() ? "ground " : "raised ") + LineText.number(s.wall())));
+    }
+
+    /**
+     * Whether it took what it was told. A real instrument need not know and says so; one that must know and can't have it so would go on
+     * reading the place before.
+     *
+     * @throws InstrumentException if it refused
+     */
+    private boolean wanted(String answer) throws InstrumentException {
+        if (answer.equals("ok")) {
+            return true;
+        }
+        if (answer.equals("no") || answer.equals("no need") || answer.startsWith("no need ")) {
+            return false;
+        }
+        throw new InstrumentException(answer.startsWith("no ") ? "The instrument can't be put there: " + sentence(answer)
+                : "The instrument answered \"" + answer + "\" when it was told where it is; its reading would be of another place.");
     }
 
     @Override

@@ -98,12 +98,12 @@ public record Papers(
     }
 
     private static void column(Column c, int sets, List<Wanted> all) {
-        c.joints().forEach(j -> all.add(new Wanted(j.name(), Phrase.of(j.name() + ", " + j.kind().label()), sets, "", "mock")));
-        c.shafts().stream().filter(s -> !s.toCut()).forEach(s -> all.add(new Wanted(s.name(), Phrase.of(s.name() + ", as it comes"), sets, "", "mock")));
+        c.joints().forEach(j -> all.add(new Wanted(j.name(), Phrase.of(Phrase.name(j.name()) + ", " + j.kind().label()), sets, "", "mock")));
+        c.shafts().stream().filter(s -> !s.toCut()).forEach(s -> all.add(new Wanted(s.name(), Phrase.of(Phrase.name(s.name()) + ", as it comes"), sets, "", "mock")));
         c.shafts().stream().filter(s -> s.toCut() && s.slide().isPresent())
-                .forEach(s -> all.add(new Wanted(s.name() + " pair", Phrase.of(s.name() + ": a sliding pair for Ø {0}", Quantity.length(s.diameter())), sets, "", "cut")));
+                .forEach(s -> all.add(new Wanted(s.name() + " pair", Phrase.of(Phrase.name(s.name()) + ": a sliding pair for Ø {0}", Quantity.length(s.diameter())), sets, "", "cut")));
         for (Bearing b : c.bearings()) {
-            all.add(new Wanted(b.name(), Phrase.of(b.name() + ", " + b.kind().label() + " {0}", Quantity.fine(b.bore())), sets, "", "mounts"));
+            all.add(new Wanted(b.name(), Phrase.of(Phrase.name(b.name()) + ", " + b.kind().label() + " {0}", Quantity.fine(b.bore())), sets, "", "mounts"));
         }
     }
 

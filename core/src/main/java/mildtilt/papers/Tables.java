@@ -61,7 +61,7 @@ final class Tables {
             Map<StockPlan.Cut, Long> cuts = b.cuts().stream().collect(Collectors.groupingBy(c -> c, LinkedHashMap::new, Collectors.counting()));
             Phrase said = Phrase.of("");
             for (Map.Entry<StockPlan.Cut, Long> c : cuts.entrySet()) {
-                said = said.then(said.pattern().isEmpty() ? "" : "; ").then(Phrase.of((c.getValue() > 1 ? c.getValue() + " × " : "") + c.getKey().name() + " {0}", mm(c.getKey().saw())));
+                said = said.then(said.pattern().isEmpty() ? "" : "; ").then(Phrase.of((c.getValue() > 1 ? c.getValue() + " × " : "") + Phrase.name(c.getKey().name()) + " {0}", mm(c.getKey().saw())));
             }
             rows.add(List.of(Cell.of(CutList.text(b.section())), Cell.of(b.metal().label()), Cell.of(b.onHand() ? "on hand" : "to buy"), Cell.of(alike), Cell.of(mm(b.length())), Cell.of(said), Cell.of(mm(b.kerf())),
                     Cell.of(mm(b.rest())), Cell.of(Quantity.percent(100 * b.lostPart())), Cell.of(b.least() ? "least" : "good, not proved least")));

@@ -104,13 +104,13 @@ public final class StepList {
         step("mounts", "Tack column and bearings to their brackets", 4, 0, "clamps, string line from hub to gear, templates of the brackets", List.of(
                 need("gear", "the column is led to the gear, not the gear to the column"), need("wheel", "the wheel is where the column begins")), m,
                 List.of(Cautions.CHARGE, Cautions.CURRENT));
-        List<Phrase> angles = b.bench.joints().stream().map(j -> Phrase.of(j.name() + ": {0} straight ahead, never over {1} (limit {2}).", Quantity.angle(j.angleDeg()), Quantity.angle(j.worstDeg()),
+        List<Phrase> angles = b.bench.joints().stream().map(j -> Phrase.of(Phrase.name(j.name()) + ": {0} straight ahead, never over {1} (limit {2}).", Quantity.angle(j.angleDeg()), Quantity.angle(j.worstDeg()),
                 Quantity.angle(j.limitDeg()))).toList();
         step("mock", "Mock the shafts up in wood or scrap tube and measure the joint angles", 3, 0, "dowel or scrap tube, joints in hand, angle finder, thread", List.of(
                 need("mounts", "a shaft is as long as its ends are apart, and they are only known now")), angles, List.of());
         if (!b.notches.isEmpty()) {
             step("notches", "Notch and box the rails", 4, 0, "templates, hole saw for the corners, disc, welder", List.of(need("mock", "the mock-up shows that there is no other way past")),
-                    b.notches.stream().map(n -> Phrase.of(n.rail() + ", " + n.face().label() + ": {0} long, {1} high, {2} deep.", Quantity.length(n.width()), Quantity.length(n.height()), Quantity.length(n.depth()))).toList(),
+                    b.notches.stream().map(n -> Phrase.of(Phrase.name(n.rail()) + ", " + n.face().label() + ": {0} long, {1} high, {2} deep.", Quantity.length(n.width()), Quantity.length(n.height()), Quantity.length(n.depth()))).toList(),
                     List.of(Cautions.DISCS, Cautions.CURRENT, Cautions.SEALED));
         }
     }
@@ -124,7 +124,7 @@ public final class StepList {
             return;
         }
         step("cut", "Saw and face everything on the cut list", 0.3 * b.cuts.lines().size() + 0.5, 0, "saw, square, file or lathe", List.of(need("mock", "a shaft cut from the plan alone is cut from what was measured first"),
-                need("notches", "a rail that is notched otherwise moves the shaft")), b.cuts.lines().stream().limit(12).map(l -> Phrase.of(l.count() + " × " + l.name() + ": finished {0}, saw {1}.",
+                need("notches", "a rail that is notched otherwise moves the shaft")), b.cuts.lines().stream().limit(12).map(l -> Phrase.of(l.count() + " × " + Phrase.name(l.name()) + ": finished {0}, saw {1}.",
                 Quantity.length(l.finished()), Quantity.length(l.saw()))).toList(), List.of(Cautions.DISCS));
         if (!b.cuts.plates().isEmpty()) {
             step("plates", "Cut the plates by their templates", 0.7 * b.cuts.plates().size(), 0, "templates printed at full size, centre punch, drill", List.of(), List.of(Phrase.of(
@@ -145,7 +145,7 @@ public final class StepList {
             JoinFigures j = b.joins.get(i);
             List<Phrase> m = new ArrayList<>(j.dimensions());
             m.add(Phrase.of("Run-out beside the join no more than {0}, at a bearing no more than {1}.", Quantity.fine(j.runOut()), Quantity.fine(j.runOutAtBearings())));
-            j.near().forEach(n -> m.add(Phrase.of(n.name() + " is {0} from it: off, or kept cool with a wet rag, before heat.", Quantity.length(n.away()))));
+            j.near().forEach(n -> m.add(Phrase.of(Phrase.name(n.name()) + " is {0} from it: off, or kept cool with a wet rag, before heat.", Quantity.length(n.away()))));
             step("join-" + (i + 1), "Make the join in " + j.join().shaft() + ": " + j.join().school().label() + (j.join().school().welded() ? ", tacked only" : ""), 3, 0, "jig or V-blocks, dial indicator", List.of(
                     need("cut", "its pieces are cut"), need("forks", "the forks say how the two are turned against each other")), m,
                     j.join().school().welded() ? List.of(Cautions.QUALIFIED, Cautions.HEAT, Cautions.CURRENT, Cautions.SEALED) : List.of());
@@ -162,7 +162,7 @@ public final class StepList {
         if (!arms.isEmpty()) {
             step("arms", "Fit the arms", 3, 0, "reamers, feeler gauge", List.of(need("plates", "they are cut from plate"), need("centre", "their angle is taken straight ahead")), List.of(), List.of(Cautions.QUALIFIED));
         }
-        List<Phrase> studs = Fits.of(b.job, Catalogue.NONE).stream().filter(f -> f.kind() == Fits.Kind.STUD).map(f -> Phrase.of(f.what() + ": ").then(f.told())).toList();
+        List<Phrase> studs = Fits.of(b.job, Catalogue.NONE).stream().filter(f -> f.kind() == Fits.Kind.STUD).map(f -> Phrase.of(Phrase.name(f.what()) + ": ").then(f.told())).toList();
         if (!studs.isEmpty()) {
             step("studs", "Try every stud in its arm", 1.5, 0, "engineer's blue, reamer of the stud's taper", List.of(need("arms", "the arms are there")), studs, List.of());
         }
@@ -190,7 +190,7 @@ public final class StepList {
                 }
             }
         });
-        b.tightest.ifPresent(p -> m.add(Phrase.of("Tightest: " + p.first() + " to " + p.second() + ", {0}.", Quantity.length(p.gap()))));
+        b.tightest.ifPresent(p -> m.add(Phrase.of("Tightest: " + Phrase.name(p.first()) + " to " + Phrase.name(p.second()) + ", {0}.", Quantity.length(p.gap()))));
         m.add(Phrase.of("Steering wheel left, both road wheels left. Straight ahead it comes back even."));
         step("trial", "Trial: lock to lock at full bump, ride height and full droop", 2, 0, "jack under each hub in turn, feeler strips, turn plates", List.of(need("toe", "it is tried as it will run"),
                 need("shafts", "the whole train is in"), need("rods", "both wheels are held")), m, List.of(Cautions.STANDS));
@@ -199,7 +199,7 @@ public final class StepList {
 
     private void finish() {
         if (welded()) {
-            step("ask", "Ask the authority what welds it takes, by whom, and how tested", 0.5, 3, "", List.of(), List.of(Phrase.of("This job is judged by \"" + b.job.rules().name() + "\": welded shafts " + b.job.rules().welding().label() + ".")), List.of(Cautions.QUALIFIED));
+            step("ask", "Ask the authority what welds it takes, by whom, and how tested", 0.5, 3, "", List.of(), List.of(Phrase.of("This job is judged by \"" + Phrase.name(b.job.rules().name()) + "\": welded shafts " + b.job.rules().welding().label() + ".")), List.of(Cautions.QUALIFIED));
             step("strip", "Take bearings, joints, boots and seals off", 1.5, 0, "", List.of(need("witness", "what is welded can't be moved any more")), List.of(), List.of(Cautions.HEAT));
             step("weld", "Weld for good", 4, 1, "preheat, crayons or probe, record sheet", List.of(need("strip", "heat and current ruin them"), need("ask", "some welds may not be made at all"), need("trial", "full travel first: a foul found after costs the part")),
                     b.job.making().welds().stream().map(w -> Phrase.of(w.piece() + ": {0} before the arc, no more than {1} between runs, then cooling by no more than " + Math.round(w.coolPerHour()) + " °C an hour.",

@@ -138,7 +138,7 @@ public record CutList(List<CutLine> lines, List<PlateLine> plates, List<String> 
             });
             for (ShaftJoin j : job.making().joins()) {
                 if (joins.stream().noneMatch(f -> f.join().equals(j))) {
-                    open.add(Phrase.of("A join at {0} along \"" + j.shaft() + "\" is on no shaft that is cut, or past its end: move it, or take it out.", Quantity.length(j.along())));
+                    open.add(Phrase.of("A join at {0} along \"" + Phrase.name(j.shaft()) + "\" is on no shaft that is cut, or past its end: move it, or take it out.", Quantity.length(j.along())));
                 }
             }
         }
@@ -147,7 +147,7 @@ public record CutList(List<CutLine> lines, List<PlateLine> plates, List<String> 
             Shaft s = c.shafts().get(i);
             double length = c.cutLength(i);
             if (!(length > 0)) {
-                open.add(Phrase.of(s.name() + ": there is no room for a shaft between its ends."));
+                open.add(Phrase.of(Phrase.name(s.name()) + ": there is no room for a shaft between its ends."));
                 return;
             }
             Optional<Phrase> typical = steps(c, i, bench.shafts().get(i).typical()
@@ -160,7 +160,7 @@ public record CutList(List<CutLine> lines, List<PlateLine> plates, List<String> 
             if (s.slide().isPresent()) {
                 sliding(s, s.slide().get(), length, wheelEnd, gearEnd, typical);
                 if (!here.isEmpty()) {
-                    open.add(Phrase.of(s.name() + " slides, so it is two pieces already: a join in it is not cut for."));
+                    open.add(Phrase.of(Phrase.name(s.name()) + " slides, so it is two pieces already: a join in it is not cut for."));
                 }
                 return;
             }
@@ -180,7 +180,7 @@ public record CutList(List<CutLine> lines, List<PlateLine> plates, List<String> 
                     gap = Math.max(gap, here.get(k).rootGap());
                 }
                 if (!(own > 0)) {
-                    open.add(Phrase.of(s.name() + ": two joins, or a join and an end, are nearer together than their gaps."));
+                    open.add(Phrase.of(Phrase.name(s.name()) + ": two joins, or a join and an end, are nearer together than their gaps."));
                     return;
                 }
                 String name = here.isEmpty() ? s.name() : s.name() + ", piece " + (k + 1) + " of " + (here.size() + 1);
@@ -218,7 +218,7 @@ public record CutList(List<CutLine> lines, List<PlateLine> plates, List<String> 
             Phrase outer = Phrase.of("Bored {0} deep at least, so that it can close by {1}.", Quantity.length(slide.overlap() + slide.closes()), Quantity.length(slide.closes()));
             Phrase note = typical.map(t -> outer.then(" ").then(t)).orElse(outer);
             if (slide.overlap() + slide.closes() > half) {
-                open.add(Phrase.of(s.name() + ": halves of {0} are too short to close by {1} with {2} of overlap; a sliding pair made for it is needed.",
+                open.add(Phrase.of(Phrase.name(s.name()) + ": halves of {0} are too short to close by {1} with {2} of overlap; a sliding pair made for it is needed.",
                         Quantity.length(half), Quantity.length(slide.closes()), Quantity.length(slide.overlap())));
                 return;
             }
@@ -299,7 +299,7 @@ public record CutList(List<CutLine> lines, List<PlateLine> plates, List<String> 
                     // The saw has to leave the longest point of either cope.
                     double longest = cope.longest();
                     if (!(cope.shortest() > 0)) {
-                        open.add(Phrase.of("\"" + p.name() + "\" has nothing left between its copes: it is shorter than what it meets is thick."));
+                        open.add(Phrase.of("\"" + Phrase.name(p.name()) + "\" has nothing left between its copes: it is shorter than what it meets is thick."));
                         return;
                     }
                     add(p.name(), p.section(), p.metal(), p.metal().label(), longest, meets(p.from()) + "; " + meets(p.to()), 0, p.left(), p.right(),

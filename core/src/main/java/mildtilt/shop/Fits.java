@@ -292,7 +292,7 @@ public final class Fits {
     /** An end of the catalogue with the same thread that seats in the hole as it is. */
     private static Optional<Way> otherEnd(Rod rod, boolean outer, RodMakeUp.End end, Hole hole, Catalogue catalogue) {
         return catalogue.rodEnds().stream().filter(p -> sameThread(p.thread(), end.part().thread()) && seats(p.stud(), hole)).findFirst()
-                .map(p -> new Way(Phrase.of("Take another end: " + p.name() + " (typical sizes)"), edit(rod, outer, e -> e.withPart(p.withHand(end.part().thread().hand())))));
+                .map(p -> new Way(Phrase.of("Take another end: " + Phrase.name(p.name()) + " (typical sizes)"), edit(rod, outer, e -> e.withPart(p.withHand(end.part().thread().hand())))));
     }
 
     private static boolean sameThread(ScrewThread a, ScrewThread b) {

@@ -115,7 +115,7 @@ public final class Cope {
             inks.add(new Ink.Path(Ink.Layer.MARK, List.of(new Spot(x, -BAND), new Spot(x, -BAND + 12)), false));
             inks.add(new Ink.Words(new Spot(x + 1, -BAND + 8), 3, false, Phrase.of(first || q % 2 == 0 ? quarters[q] : quarters[4 - q])));
         }
-        inks.add(new Ink.Words(new Spot(2, -BAND + 2), 3, false, Phrase.of(tube.name() + ", " + end + ": this end up, print outside")));
+        inks.add(new Ink.Words(new Spot(2, -BAND + 2), 3, false, Phrase.of(Phrase.name(tube.name()) + ", " + end + ": this end up, print outside")));
         String what = (m.into() == 0 ? "a flat" : "a tube of {0}") + " at " + LengthText.trimmed(m.angleDeg(), 2) + "°";
         return new FlatPattern(tube.name() + ", " + end, Phrase.of("Wrap round the tube of {1} with the 0 line where both ends' 0 lines are to be, and cut along the upper edge, the torch or "
                 + "saw always square to the wall. Meets " + what + (m.offset() == 0 ? "." : ", whose axis lies {2} to the " + (m.offset() > 0 ? "left" : "right") + ", seen along the tube toward this end with the 0 line up.")

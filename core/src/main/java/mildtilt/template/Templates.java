@@ -109,7 +109,7 @@ public record Templates(List<FlatPattern> patterns, List<Jig> jigs, List<Phrase>
             }
         }
         String name = c.shafts().get(shaft).name() + ", " + (gearEnd ? "gear" : "wheel") + " end";
-        inks.add(new Ink.Words(new Spot(0, STRIP + 2), 3, false, Phrase.of(name + ", for {0}" + (gearEnd ? "" : " · this edge on the cut line") + " · wheel up, print out", Quantity.length(d))));
+        inks.add(new Ink.Words(new Spot(0, STRIP + 2), 3, false, Phrase.of(Phrase.name(name) + ", for {0}" + (gearEnd ? "" : " · this edge on the cut line") + " · wheel up, print out", Quantity.length(d))));
         if (gearEnd) {
             inks.add(new Ink.Words(new Spot(0, -5), 3, false, Phrase.of("this edge on the cut line")));
         }
@@ -140,12 +140,12 @@ public record Templates(List<FlatPattern> patterns, List<Jig> jigs, List<Phrase>
         double r1 = a.rootHole() / 2 + a.margin();
         double r2 = a.endHole() / 2 + a.margin();
         if (length.isEmpty()) {
-            open.add(Phrase.of("\"" + a.name() + "\": this job has no " + a.of().label() + "."));
+            open.add(Phrase.of("\"" + Phrase.name(a.name()) + "\": this job has no " + a.of().label() + "."));
             return;
         }
         double l = length.get();
         if (l <= Math.abs(r1 - r2) + 1 || l <= (a.rootHole() + a.endHole()) / 2) {
-            open.add(Phrase.of("\"" + a.name() + "\": both holes run into each other, as the arm is {0} long.", Quantity.length(l)));
+            open.add(Phrase.of("\"" + Phrase.name(a.name()) + "\": both holes run into each other, as the arm is {0} long.", Quantity.length(l)));
             return;
         }
         List<Ink> inks = new ArrayList<>();
@@ -156,7 +156,7 @@ public record Templates(List<FlatPattern> patterns, List<Jig> jigs, List<Phrase>
         inks.addAll(cross(0, 0, a.rootHole() / 2 + 4));
         inks.addAll(cross(l, 0, a.endHole() / 2 + 4));
         inks.add(new Ink.Words(new Spot(l * 0.3, 3), 3, false, Phrase.of("{0} between centres", Quantity.length(l))));
-        inks.add(new Ink.Words(new Spot(-r1, r1 + 3), 3, false, Phrase.of(a.name() + ", plate {0}", Quantity.length(a.thickness()))));
+        inks.add(new Ink.Words(new Spot(-r1, r1 + 3), 3, false, Phrase.of(Phrase.name(a.name()) + ", plate {0}", Quantity.length(a.thickness()))));
         all.add(new FlatPattern(a.name(), Phrase.of("From steer axis or shaft to the end's joint, square to that axis: {0}. Left and right are the same plate turned over. Cut outside the line, drill under size and ream.",
                 Quantity.length(l)), Optional.of(a.thickness()), inks));
     }
@@ -180,11 +180,11 @@ public record Templates(List<FlatPattern> patterns, List<Jig> jigs, List<Phrase>
         Optional<Bearing> bearing = column.flatMap(c -> c.bearings().stream().filter(x -> x.name().equals(b.bearing())).findFirst());
         Optional<Obstacle> foot = job.surroundings().obstacles().stream().filter(o -> o.name().equals(b.foot())).findFirst();
         if (bearing.isEmpty() || foot.isEmpty()) {
-            open.add(Phrase.of("\"" + b.name() + "\": there is no " + (bearing.isEmpty() ? "bearing \"" + b.bearing() + "\" on the column" : "\"" + b.foot() + "\" in the way") + " any more."));
+            open.add(Phrase.of("\"" + Phrase.name(b.name()) + "\": there is no " + (bearing.isEmpty() ? "bearing \"" + Phrase.name(b.bearing()) + "\" on the column" : "\"" + Phrase.name(b.foot()) + "\" in the way") + " any more."));
             return;
         }
         if (!SurfaceReach.carries(foot.get().shape())) {
-            open.add(Phrase.of("\"" + b.name() + "\": a bracket is not drawn onto a " + foot.get().shape().label() + "; give what it stands on as a box, plate, tube or cylinder."));
+            open.add(Phrase.of("\"" + Phrase.name(b.name()) + "\": a bracket is not drawn onto a " + foot.get().shape().label() + "; give what it stands on as a box, plate, tube or cylinder."));
             return;
         }
         Column c = column.get();
@@ -197,7 +197,7 @@ public record Templates(List<FlatPattern> patterns, List<Jig> jigs, List<Phrase>
             return SurfaceReach.from(middle, way, foot.get().shape()).map(h -> new Reach(way, h));
         }).flatMap(Optional::stream).sorted(Comparator.comparingDouble(x -> x.hit.far())).toList();
         if (ways.isEmpty()) {
-            open.add(Phrase.of("\"" + b.name() + "\": a plate square to the shaft at \"" + b.bearing() + "\" does not meet \"" + b.foot() + "\"; move the bearing along, or stand it on something else."));
+            open.add(Phrase.of("\"" + Phrase.name(b.name()) + "\": a plate square to the shaft at \"" + Phrase.name(b.bearing()) + "\" does not meet \"" + Phrase.name(b.foot()) + "\"; move the bearing along, or stand it on something else."));
             return;
         }
         // The nearest way on which all of the foot finds something to stand on.
@@ -208,7 +208,7 @@ public record Templates(List<FlatPattern> patterns, List<Jig> jigs, List<Phrase>
                 return;
             }
         }
-        open.add(Phrase.of("\"" + b.name() + "\": its foot of {0} is wider than \"" + b.foot() + "\" is there. Make it narrower.", Quantity.length(b.footWidth())));
+        open.add(Phrase.of("\"" + Phrase.name(b.name()) + "\": its foot of {0} is wider than \"" + Phrase.name(b.foot()) + "\" is there. Make it narrower.", Quantity.length(b.footWidth())));
     }
 
     private record Reach(Direction way, SurfaceReach.Hit hit) {}
@@ -233,7 +233,7 @@ public record Templates(List<FlatPattern> patterns, List<Jig> jigs, List<Phrase>
     private static void foot(Piece.BearingBracket b, Direction axis, Reach reach, List<Spot> edge, List<FlatPattern> all, List<Phrase> open) {
         double r = Math.max(b.hole() / 2, b.bolts() > 0 ? (b.boltCircle() + b.boltHole()) / 2 : 0) + b.margin();
         if (edge.stream().anyMatch(s -> s.y() > -r || Math.hypot(s.x(), s.y()) <= r)) {
-            open.add(Phrase.of("\"" + b.name() + "\": the bearing is {0} from what it stands on, and its flange alone needs {1}.", Quantity.length(reach.hit.far()), Quantity.length(r)));
+            open.add(Phrase.of("\"" + Phrase.name(b.name()) + "\": the bearing is {0} from what it stands on, and its flange alone needs {1}.", Quantity.length(reach.hit.far()), Quantity.length(r)));
             return;
         }
         List<Ink> inks = new ArrayList<>();
@@ -247,8 +247,8 @@ public record Templates(List<FlatPattern> patterns, List<Jig> jigs, List<Phrase>
         double lean = 90 - Math.toDegrees(Math.acos(Math.min(1, Math.abs(axis.dot(reach.hit.square().vector())))));
         inks.add(line(0, -b.hole() / 2 - 5, 0, -reach.hit.far()));
         inks.add(new Ink.Words(new Spot(2, -(b.hole() / 2 + reach.hit.far()) / 2), 3, false, Phrase.of("{0}", Quantity.length(reach.hit.far()))));
-        inks.add(new Ink.Words(new Spot(-r, r + 3), 3, false, Phrase.of(b.name() + ", plate {0}, seen from the wheel", Quantity.length(b.thickness()))));
-        all.add(new FlatPattern(b.name(), Phrase.of("Square to the shaft, seen from the wheel, its foot on \"" + b.foot() + "\" {0} from the bearing's middle. The plate leans {1} from square to that surface: "
+        inks.add(new Ink.Words(new Spot(-r, r + 3), 3, false, Phrase.of(Phrase.name(b.name()) + ", plate {0}, seen from the wheel", Quantity.length(b.thickness()))));
+        all.add(new FlatPattern(b.name(), Phrase.of("Square to the shaft, seen from the wheel, its foot on \"" + Phrase.name(b.foot()) + "\" {0} from the bearing's middle. The plate leans {1} from square to that surface: "
                 + "bevel the foot by as much. Tack, fit the shaft, turn it, and only then weld, the bearing off.", Quantity.length(reach.hit.far()), Quantity.angle(lean)), Optional.of(b.thickness()), inks));
     }
 
@@ -267,8 +267,8 @@ public record Templates(List<FlatPattern> patterns, List<Jig> jigs, List<Phrase>
             }
         }
         mark.addAll(cross(n.width() / 2, n.height() / 2, 6));
-        mark.add(new Ink.Words(new Spot(0, n.height() + 2), 3, false, Phrase.of(name + ": {0} deep", Quantity.length(n.depth()))));
-        all.add(new FlatPattern(name, Phrase.of("Lay it on the " + n.face().label() + " of " + n.rail() + ", its cross at x {0}, y {1}, z {2}, its length along the rail. Drill the corners first, so that they are round. {3} deep.",
+        mark.add(new Ink.Words(new Spot(0, n.height() + 2), 3, false, Phrase.of(Phrase.name(name) + ": {0} deep", Quantity.length(n.depth()))));
+        all.add(new FlatPattern(name, Phrase.of("Lay it on the " + n.face().label() + " of " + Phrase.name(n.rail()) + ", its cross at x {0}, y {1}, z {2}, its length along the rail. Drill the corners first, so that they are round. {3} deep.",
                 Quantity.length(n.middle().x()), Quantity.length(n.middle().y()), Quantity.length(n.middle().z()), Quantity.length(n.depth())), Optional.empty(), mark));
         lining(n, name, all);
         if (whole) {
@@ -300,7 +300,7 @@ public record Templates(List<FlatPattern> patterns, List<Jig> jigs, List<Phrase>
         inks.add(new Ink.Path(Ink.Layer.CUT, List.of(new Spot(0, 0), new Spot(run, 0), new Spot(run, n.height()), new Spot(0, n.height())), true));
         inks.add(line(n.depth(), 0, n.depth(), n.height()));
         inks.add(line(n.depth() + n.width(), 0, n.depth() + n.width(), n.height()));
-        inks.add(new Ink.Words(new Spot(0, n.height() + 2), 3, false, Phrase.of(name + ", lining, fold 90° at both lines")));
+        inks.add(new Ink.Words(new Spot(0, n.height() + 2), 3, false, Phrase.of(Phrase.name(name) + ", lining, fold 90° at both lines")));
         all.add(new FlatPattern(name + ", lining", Phrase.of("Lines the notch, as thick as the rail's own wall: fold on both lines, allowing for the bend of your plate, and weld in all round before anything else is cut from the rail."),
                 Optional.empty(), inks));
     }
@@ -313,7 +313,7 @@ public record Templates(List<FlatPattern> patterns, List<Jig> jigs, List<Phrase>
                 new Spot(from, railInto - n.depth()), new Spot(from, railInto), new Spot(0, railInto));
         List<Ink> inks = new ArrayList<>();
         inks.add(new Ink.Path(Ink.Layer.CUT, outline, true));
-        inks.add(new Ink.Words(new Spot(0, railInto + 2), 3, false, Phrase.of(name + ", side plate, 2 off, mirror images")));
+        inks.add(new Ink.Words(new Spot(0, railInto + 2), 3, false, Phrase.of(Phrase.name(name) + ", side plate, 2 off, mirror images")));
         all.add(new FlatPattern(name + ", side plate", Phrase.of("One on either side of the rail, {0} long, its cut-out on the notch. Round the cut-out's corners to {1}; weld along, not across the rail at its ends.",
                 Quantity.length(n.boxing()), Quantity.length(CORNER)), Optional.empty(), inks));
     }

@@ -19,7 +19,7 @@ public final class Matching {
         List<Phrase> all = new ArrayList<>();
         for (Side way : Side.values()) {
             ArmMatch.Way w = match.toward(way);
-            Phrase p = Phrase.of("Turning " + way.label() + ", the inner wheel's end is at {0} (" + w.allowedBy() + "), which takes {1} of the "
+            Phrase p = Phrase.of("Turning " + way.label() + ", the inner wheel's end is at {0} (" + Phrase.name(w.allowedBy()) + "), which takes {1} of the "
                             + "gear's travel.", Quantity.angle(w.innerAllowed()), Quantity.percent(100 * w.gearUsed()));
             if (w.lockUnused() > ArmMatch.FITS_DEG) {
                 p = p.then(Phrase.of(" The gear ends at {0}: {1} of lock is lost.", Quantity.angle(w.innerAtGearEnd()),

@@ -74,7 +74,7 @@ public final class GapsPane extends FactsPane {
         }
         table(List.of("inner wheel, kept of lock", "left", "right"), rows);
         for (Side way : Side.values()) {
-            l.stop(way).ifPresent(w -> say("Turning " + way.label() + ", the stop must act at {0} of the inner wheel ({1} of the outer) to keep the gap: " + w.pair().orElse("") + ".",
+            l.stop(way).ifPresent(w -> say("Turning " + way.label() + ", the stop must act at {0} of the inner wheel ({1} of the outer) to keep the gap: " + Phrase.name(w.pair().orElse("")) + ".",
                     Quantity.angle(w.keptDeg()), Quantity.angle(w.outerDeg())));
         }
         l.freeBumpAtLock().ifPresent(z -> say("With full lock on, {0} of bump is free of the whole {1}.", Quantity.length(z), Quantity.length(job.vehicle().bump())));
@@ -94,7 +94,7 @@ public final class GapsPane extends FactsPane {
         }
         head("Notches");
         for (Notch n : notches) {
-            say(n.rail() + ", " + n.face().label() + ", for " + n.by() + ": {0} deep, {1} along, {2} across. " + (n.through()
+            say(Phrase.name(n.rail()) + ", " + n.face().label() + ", for " + Phrase.name(n.by()) + ": {0} deep, {1} along, {2} across. " + (n.through()
                             ? "That is more than half of it: a notch will not do, lead the rail or the column elsewhere." : "Boxing plate {3} long."),
                     Quantity.length(n.depth()), Quantity.length(n.width()), Quantity.length(n.height()), Quantity.length(n.boxing()));
         }

@@ -8,13 +8,16 @@ import mildtilt.app.facts.FactsPane;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.app.workbench.Worked;
 import mildtilt.column.Column;
+import mildtilt.measure.Phrase;
 import mildtilt.measure.Quantity;
 import mildtilt.measure.Unit;
 import mildtilt.routing.ColumnFigures;
 import mildtilt.rules.Rules;
 import mildtilt.strength.ShaftLoad;
 import mildtilt.support.BearingPlace;
+import mildtilt.support.CoupleLoad;
 import mildtilt.support.FixedAxes;
+import mildtilt.support.ForcedBearing;
 import mildtilt.support.OutOfLine;
 import mildtilt.support.Span;
 
@@ -34,6 +37,8 @@ public final class HoldingPane extends FactsPane {
         held(c, f);
         spans(c, f, rules);
         f.outOfLine().forEach(o -> outOfLine(c, o));
+        f.forced().forEach(o -> forced(c, o));
+        couples(c, f.couples());
         f.axes().ifPresent(this::axes);
         f.load().ifPresentOrElse(l -> strength(c, l, rules), () -> say("A joint is locked: what the shafts carry can't be told."));
     }
@@ -72,8 +77,21 @@ public final class HoldingPane extends FactsPane {
     }
 
     private void outOfLine(Column c, OutOfLine o) {
-        say(c.bearings().get(o.bearing()).name() + " stands {0} out of line; the shaft leans {1} in it"
+        say(Phrase.name(c.bearings().get(o.bearing()).name()) + " stands {0} out of line; the shaft leans {1} in it"
                 + (o.sideLoad() > 0 ? " and presses on it with {2}." : "."), Quantity.length(o.off()), Quantity.angle(o.tiltDeg()), Quantity.force(o.sideLoad()));
+    }
+
+    private void forced(Column c, ForcedBearing f) {
+        say(Phrase.name(c.bearings().get(f.bearing()).name()) + " is carried {0} off its shaft by the frame's movement and the wheel's tilt; the shaft leans {1} in it"
+                + (f.sideLoad() > 0 ? " and presses on it with {2}." : "."), Quantity.length(f.off()), Quantity.angle(f.tiltDeg()), Quantity.force(f.sideLoad()));
+    }
+
+    /** What bearings carry because joints stand at an angle. */
+    private void couples(Column c, List<CoupleLoad> all) {
+        if (!all.isEmpty()) {
+            head("Bearings under a heavy pull, by the joints' angles");
+            table(List.of("", "presses with"), all.stream().map(l -> List.of(l.label(c), text(Quantity.force(l.newtons())))).toList());
+        }
     }
 
     private void axes(FixedAxes a) {
@@ -94,10 +112,10 @@ public final class HoldingPane extends FactsPane {
         }
         table(List.of("", "torque", "bending", "margin"), rows);
         int weak = IntStream.range(0, load.shafts().size()).boxed().min(Comparator.comparingDouble(i -> load.shafts().get(i).margin())).orElseThrow();
-        say("Nearest to yielding: " + c.shafts().get(weak).name() + " " + load.shafts().get(weak).weakest() + ", {0}.", Quantity.stress(load.shafts().get(weak).stressMpa()));
+        say("Nearest to yielding: " + Phrase.name(c.shafts().get(weak).name()) + " " + load.shafts().get(weak).weakest() + ", {0}.", Quantity.stress(load.shafts().get(weak).stressMpa()));
         for (int j = 0; j < load.joints().size(); j++) {
             ShaftLoad.JointLoad l = load.joints().get(j);
-            say(c.joints().get(j).name() + ": up to " + text(Quantity.torque(l.torque())) + ", "
+            say(Phrase.name(c.joints().get(j).name()) + ": up to " + text(Quantity.torque(l.torque())) + ", "
                     + l.margin().map(m -> "margin " + text(Quantity.times(m))).orElse("what it takes is not known"));
         }
         say("All shafts together wind up {0}; the rule set takes {1}.", Quantity.angle(load.twistDeg()), Quantity.angle(rules.windUpDeg()));

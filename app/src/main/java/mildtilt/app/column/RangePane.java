@@ -14,6 +14,7 @@ import mildtilt.app.workbench.Worked;
 import mildtilt.column.Column;
 import mildtilt.job.Job;
 import mildtilt.measure.LengthText;
+import mildtilt.measure.Phrase;
 import mildtilt.measure.Quantity;
 import mildtilt.routing.ColumnFigures;
 import mildtilt.routing.ColumnRange.JointRange;
@@ -63,7 +64,7 @@ public final class RangePane extends FactsPane {
         for (int s = 0; s < c.shafts().size(); s++) {
             ShaftRange r = f.range().shafts().get(s);
             if (r.leastOverlap().isPresent()) {
-                say(c.shafts().get(s).name() + " slides: overlap {0} as planned, {1} at the least; {2} free to close at the shortest.",
+                say(Phrase.name(c.shafts().get(s).name()) + " slides: overlap {0} as planned, {1} at the least; {2} free to close at the shortest.",
                         Quantity.length(c.shafts().get(s).slide().orElseThrow().overlap()), Quantity.length(r.leastOverlap().get()), Quantity.length(r.freeStroke().orElseThrow()));
             }
         }
@@ -95,7 +96,7 @@ public final class RangePane extends FactsPane {
         say("Free stroke before the wheel is reached: {0}. Kink on the way: {1} in all. Joints stand up to {2} off a straight line from gear to driver.",
                 Quantity.length(p.stroke()), Quantity.angle(p.kinkDeg()), Quantity.length(p.standsOff()));
         for (int j = 0; j < c.joints().size(); j++) {
-            say(c.joints().get(j).name() + ": kink {0}" + (p.inCabin().contains(j) ? ", inside the cabin" : c.installation().bulkhead().isPresent() ? ", ahead of the bulkhead" : ""),
+            say(Phrase.name(c.joints().get(j).name()) + ": kink {0}" + (p.inCabin().contains(j) ? ", inside the cabin" : c.installation().bulkhead().isPresent() ? ", ahead of the bulkhead" : ""),
                     Quantity.angle(Math.toDegrees(c.axis(j).angleTo(c.axis(j + 1)))));
         }
         if (p.stroke() == 0) {

@@ -214,7 +214,7 @@ final class MeasurePane extends VBox {
         return switch (a.what()) {
             case Asked.Dot d -> d.travel() == 0 ? Phrase.of("At ride height: the mark itself. The wall stands {0} ahead.", Quantity.length(s.wall()))
                     : Phrase.of("Hub {0} " + (d.travel() > 0 ? "up" : "down") + (d.rodOn() ? "." : ", held straight ahead by hand."), Quantity.length(Math.abs(d.travel())));
-            case Asked.Plates p -> Phrase.of("Turn " + p.way().label() + " until the inner plate says about {0}.", Quantity.angle(p.inner()));
+            case Asked.Plates p -> Phrase.of("Turn " + Phrase.name(p.way().label()) + " until the inner plate says about {0}.", Quantity.angle(p.inner()));
             case Asked.Dial d -> Phrase.of("{0} from its wheel end. Step " + (Math.min(dial.size(), d.steps() - 1) + 1) + " of " + d.steps() + ": mark turned to {1}.", Quantity.length(d.along()),
                     Quantity.angle(360.0 * Math.min(dial.size(), d.steps() - 1) / d.steps()));
             case Asked.One o when o.gauge() instanceof Gauge.RimForce || o.gauge() instanceof Gauge.RimPlay || o.gauge() instanceof Gauge.FreeReturn -> Phrase.of(s.onGround() ? "On its tyres, straight ahead." : "Raised, straight ahead.");

@@ -39,7 +39,7 @@ final class CutListPane extends MakePane {
             say("All of it {0}, sliding halves not counted.", Quantity.mass(p.cuts().mass()));
         }
         for (CutList.CutLine l : p.cuts().lines()) {
-            l.note().ifPresent(n -> hint(Phrase.of(l.name() + ": ").then(n).text(bench.lengthUnit())));
+            l.note().ifPresent(n -> hint(Phrase.of(Phrase.name(l.name()) + ": ").then(n).text(bench.lengthUnit())));
         }
         p.cuts().open().forEach(o -> say("Open: " + o.text(bench.lengthUnit())));
         if (!p.cuts().asTheyCome().isEmpty()) {
@@ -70,7 +70,7 @@ final class CutListPane extends MakePane {
         }
         p.stock().lostPart().ifPresent(part -> say("{0} of these bars becomes saw dust or is left over.", Quantity.percent(100 * part)));
         for (StockPlan.Cut c : p.stock().tooLong()) {
-            say("No bar that is long enough is left for " + c.name() + ", {0}. Put a longer one on hand, or join it.", Quantity.length(c.saw()));
+            say("No bar that is long enough is left for " + Phrase.name(c.name()) + ", {0}. Put a longer one on hand, or join it.", Quantity.length(c.saw()));
         }
         List<StockBar> bars = p.analysis().job().making().workshop().stock();
         for (int i = 0; i < bars.size(); i++) {

@@ -102,7 +102,7 @@ final class JoinsPane extends MakePane {
             card.getChildren().add(Wrap.text(Phrase.of("Run-out to hold: {0} beside the join, {1} at a bearing.", Quantity.fine(f.runOut()), Quantity.fine(f.runOutAtBearings())).text(bench.lengthUnit()), "make-words"));
         }
         f.noRoom().ifPresent(why -> card.getChildren().add(Wrap.text("No room there. " + why.text(bench.lengthUnit()), "brings")));
-        f.near().forEach(n -> card.getChildren().add(Wrap.text(Phrase.of("Heat: " + n.name() + " is {0} away.", Quantity.length(n.away())).text(bench.lengthUnit()), "brings")));
+        f.near().forEach(n -> card.getChildren().add(Wrap.text(Phrase.of("Heat: " + Phrase.name(n.name()) + " is {0} away.", Quantity.length(n.away())).text(bench.lengthUnit()), "brings")));
         card.getChildren().add(Wrap.text(f.costs(), "hint"));
         if (join.school() == s) {
             card.getStyleClass().add("chosen");
