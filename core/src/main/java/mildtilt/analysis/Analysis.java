@@ -8,6 +8,7 @@ import java.util.stream.Stream;
 import mildtilt.catalogue.Catalogue;
 import mildtilt.check.Checks;
 import mildtilt.check.Finding;
+import mildtilt.check.NotJudged;
 import mildtilt.check.Remedy;
 import mildtilt.check.Severity;
 import mildtilt.clearance.ClearanceFigures;
@@ -18,6 +19,8 @@ import mildtilt.job.Element;
 import mildtilt.job.Job;
 import mildtilt.routing.ColumnFigures;
 import mildtilt.shop.BenchSheet;
+import mildtilt.shop.PartLoad;
+import mildtilt.shop.RodFigures;
 import mildtilt.steer.ArmMatch;
 import mildtilt.steer.Grid;
 import mildtilt.steer.SteerFigures;
@@ -33,7 +36,9 @@ import mildtilt.steer.TravelMap;
  * @param steer empty without an axle, or with a joint locked
  * @param match gear against knuckle arms, where anything but the gear ends the lock
  * @param clearance empty where the wheels can't be assembled anywhere
+ * @param parts how hard what is made or bought for the linkage works
  * @param findings gravest first
+ * @param notJudged and what is missing for it: what is in neither list was looked at and is fine
  * @param catalogue whose parts the remedies may name
  */
 public record Analysis(
@@ -46,7 +51,9 @@ public record Analysis(
         Optional<ClearanceFigures> clearance,
         Headlines headlines,
         BenchSheet bench,
+        List<PartLoad> parts,
         List<Finding> findings,
+        List<NotJudged> notJudged,
         Catalogue catalogue) {
 
     /** With no catalogue to name parts of. */
@@ -76,8 +83,9 @@ public record Analysis(
         Optional<ArmMatch> match = steer.flatMap(s -> ArmMatch.of(train, job, s));
         BenchSheet bench = BenchSheet.of(job, train);
         Optional<ClearanceFigures> clearance = joined(room);
-        return new Analysis(job, train, column, steer, map, match, clearance, Headlines.of(train.column(), steer, map, match, clearance),
-                bench, Checks.of(job, train, column, steer, map, match, clearance, catalogue), catalogue);
+        List<PartLoad> parts = PartLoad.of(job, steer.map(SteerFigures::rodLoads).orElse(List.of()), RodFigures.of(job, train.axle()));
+        return new Analysis(job, train, column, steer, map, match, clearance, Headlines.of(train.column(), steer, map, match, clearance), bench, parts,
+                Checks.of(job, train, column, steer, map, match, clearance, parts, catalogue), NotJudged.of(job, column, steer, clearance), catalogue);
     }
 
     /** Whether two jobs differ in nothing that takes up room: their forks may be clocked otherwise, or their wants and rules be others. */

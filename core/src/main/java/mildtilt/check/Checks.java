@@ -8,6 +8,7 @@ import mildtilt.catalogue.Catalogue;
 import mildtilt.clearance.ClearanceFigures;
 import mildtilt.job.Job;
 import mildtilt.routing.ColumnFigures;
+import mildtilt.shop.PartLoad;
 import mildtilt.steer.ArmMatch;
 import mildtilt.steer.SteerFigures;
 import mildtilt.steer.SteeringTrain;
@@ -20,7 +21,7 @@ public final class Checks {
 
     public static List<Finding> of(
             Job job, SteeringTrain train, Optional<ColumnFigures> column, Optional<SteerFigures> steer, Optional<TravelMap> map,
-            Optional<ArmMatch> match, Optional<ClearanceFigures> clearance, Catalogue catalogue) {
+            Optional<ArmMatch> match, Optional<ClearanceFigures> clearance, List<PartLoad> parts, Catalogue catalogue) {
         List<Finding> all = new ArrayList<>();
         column.ifPresent(c -> {
             all.addAll(new ColumnChecks(job, c).findings());
@@ -37,6 +38,7 @@ public final class Checks {
             all.addAll(new GeometryChecks(job, s).findings());
             all.addAll(new LockChecks(job, s).findings());
         });
+        all.addAll(new PartChecks(job, parts, steer).findings());
         all.addAll(new ClearanceChecks(job, clearance).findings());
         all.addAll(new MakingChecks(job, train, catalogue).findings());
         all.sort(Comparator.comparing(Finding::severity).reversed().thenComparing(Finding::fault));

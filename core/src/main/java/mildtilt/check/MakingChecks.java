@@ -51,7 +51,7 @@ final class MakingChecks {
     }
 
     /** Where a rod is in the train. */
-    private static Element element(Rod rod) {
+    static Element element(Rod rod) {
         return switch (rod) {
             case LEFT_TIE_ROD, RIGHT_TIE_ROD, TIE_ROD -> new Element.TieRods();
             case CENTRE_LINK, DRAG_LINK, DRAG_ROD, SHORT_LINK -> new Element.DrivenRod();

@@ -18,6 +18,9 @@ final class StrengthChecks {
 
     private static final double ONE_LARGER = 1.02;
 
+    /** How far a joint's rated torque is taken to lie under the one it yields at: the least that is usual. */
+    private static final double RATING_UNDER_YIELD = 1.2;
+
     private final Job job;
     private final Column column;
     private final ColumnFigures figures;
@@ -65,10 +68,12 @@ final class StrengthChecks {
                         Quantity.stress(load.stressMpa()), Quantity.stress(s.yieldMpa())), remedies));
     }
 
+    /** A maker's limit is under yield already: the rule set's margin is kept against yield, as of shafts. */
     private void joint(int index, ShaftLoad.JointLoad load, List<Finding> all) {
-        load.margin().filter(m -> m < 1).ifPresent(m -> all.add(new Finding(Fault.JOINT_WEAK, Severity.STOP, new Element.JointAt(index),
-                Phrase.of(Phrase.name(column.joints().get(index).name()) + " passes up to {0} under a heavy pull, and is made for {1}.", Quantity.torque(load.torque()),
-                        Quantity.torque(load.torque() * m)),
+        double wanted = job.rules().strengthMargin() / RATING_UNDER_YIELD;
+        load.margin().filter(m -> m < Math.max(1, wanted)).ifPresent(m -> all.add(new Finding(Fault.JOINT_WEAK, m < 1 ? Severity.STOP : Severity.LOOK, new Element.JointAt(index),
+                Phrase.of(Phrase.name(column.joints().get(index).name()) + " passes up to {0} under a heavy pull, and is made for {1}" + (m < 1 ? "." : ": a margin of {2}, wanted {3}."),
+                        Quantity.torque(load.torque()), Quantity.torque(load.torque() * m), Quantity.times(m), Quantity.times(wanted)),
                 Phrase.of("{0} at the rim, made larger by the angles of the joints before it. Take a larger joint, or take some of their angle away.",
                         Quantity.force(job.rules().heavyPull())), List.of())));
     }

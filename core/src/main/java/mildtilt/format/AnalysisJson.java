@@ -12,6 +12,7 @@ import java.util.Optional;
 import java.util.Set;
 import mildtilt.analysis.Analysis;
 import mildtilt.check.Finding;
+import mildtilt.check.NotJudged;
 import mildtilt.measure.LengthUnit;
 import mildtilt.papers.Cell;
 import mildtilt.papers.Papers;
@@ -46,6 +47,12 @@ public final class AnalysisJson {
         root.set("making", making(analysis));
         ArrayNode findings = root.putArray("findings");
         analysis.findings().forEach(f -> findings.add(finding(f)));
+        ArrayNode open = root.putArray("not_judged");
+        for (NotJudged n : analysis.notJudged()) {
+            ObjectNode o = open.addObject();
+            o.put("what", n.matter());
+            o.put("missing", n.missing().text(LengthUnit.MM));
+        }
         if (!positions.isEmpty()) {
             ArrayNode all = root.putArray("positions");
             positions.forEach(p -> all.add(PoseJson.tree(analysis, p)));

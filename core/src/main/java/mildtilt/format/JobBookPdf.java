@@ -9,6 +9,7 @@ import java.util.Set;
 import mildtilt.analysis.Analysis;
 import mildtilt.analysis.Headline;
 import mildtilt.check.Finding;
+import mildtilt.check.NotJudged;
 import mildtilt.check.Severity;
 import mildtilt.curve.Curve;
 import mildtilt.drawing.Elevation;
@@ -111,6 +112,10 @@ public final class JobBookPdf {
             pages.say(f.severity() == Severity.STOP ? sheet.bold : sheet.regular, pages.left(), pages.wide(), (f.severity() == Severity.STOP ? "STOP  " : "LOOK  ") + f.what().text(unit));
         }
         pages.say("The cautions at the end of the book belong to every step.");
+        pages.heading("Not judged, and what is missing for it");
+        for (NotJudged n : analysis.notJudged()) {
+            pages.say(sheet.regular, pages.left(), pages.wide(), n.matter() + ": " + n.missing().text(unit) + ".");
+        }
     }
 
     private void drawings() throws IOException {

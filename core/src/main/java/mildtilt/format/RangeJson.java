@@ -8,6 +8,7 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import mildtilt.analysis.Analysis;
 import mildtilt.geometry.Side;
+import mildtilt.shop.PartLoad;
 import mildtilt.steer.ArmMatch;
 import mildtilt.steer.Effort;
 import mildtilt.steer.LockLimits;
@@ -48,6 +49,8 @@ final class RangeJson {
         s.effort().ifPresent(e -> o.set("effort", effort(e)));
         ArrayNode loads = o.putArray("rod_loads");
         s.rodLoads().forEach(l -> loads.add(load(l)));
+        ArrayNode parts = o.putArray("part_loads");
+        analysis.parts().forEach(p -> parts.add(part(p)));
         analysis.match().ifPresent(m -> o.set("arm_match", match(m)));
     }
 
@@ -79,9 +82,23 @@ final class RangeJson {
         ObjectNode o = object();
         o.put("rod", l.rod().label());
         number(o, "force_n", l.force());
+        optional(o, "kerb_force_n", l.kerbForce());
+        optional(o, "heavy_pull_force_n", l.pullForce());
         optional(o, "buckling_margin", l.bucklingMargin());
         optional(o, "stress_mpa", l.stress());
         optional(o, "yield_margin", l.yieldMargin());
+        return o;
+    }
+
+    private static ObjectNode part(PartLoad p) {
+        ObjectNode o = object();
+        o.put("part", p.what());
+        o.put("rod", p.rod().label());
+        number(o, "stress_for_1_kn_mpa", 1000 * p.stress());
+        number(o, "yield_mpa", p.yield());
+        optional(o, "margin_parked", p.margin(PartLoad.Load.PARKED));
+        optional(o, "margin_kerb", p.margin(PartLoad.Load.KERB));
+        optional(o, "margin_heavy_pull", p.margin(PartLoad.Load.PULL));
         return o;
     }
 

@@ -98,7 +98,7 @@ public final class StepList {
         step("wheel", "Set seat and steering wheel where the driver wants them", 1, 0, "seat in place, tape", List.of(need("stands", "heights are taken from the ground")), List.of(at("Hub", c.hub())), List.of());
         List<Phrase> m = new ArrayList<>();
         for (Bearing x : c.bearings()) {
-            m.add(at("\"" + x.name() + "\" {3} along " + c.shafts().get(x.shaft()).name() + ": its middle", c.place(x), x.along()));
+            m.add(at("\"" + Phrase.name(x.name()) + "\" {3} along " + Phrase.name(c.shafts().get(x.shaft()).name()) + ": its middle", c.place(x), x.along()));
         }
         c.tube().ifPresent(t -> m.add(Phrase.of("Tube's bearings {0} and {1} from the hub, along the shaft.", Quantity.length(t.from()), Quantity.length(t.to()))));
         step("mounts", "Tack column and bearings to their brackets", 4, 0, "clamps, string line from hub to gear, templates of the brackets", List.of(

@@ -106,6 +106,16 @@ public record Effort(List<Row> rows, double worstParked, double worstCreeping, d
      */
     public record Here(Row row, Map<Rod, Double> rodForce) {}
 
+    /** Along each rod straight ahead, N, when the rim is pulled as the rule set says and both wheels are held as parked tyres hold them: nothing is lost on the way. */
+    static Map<Rod, Double> heavyPull(SteeringTrain train, Job job) {
+        Map<Rod, Double> all = new EnumMap<>(Rod.class);
+        at(train, job, 0).filter(h -> h.row.parked() > 0).ifPresent(h -> {
+            double times = job.rules().heavyPull() / (h.row.parked() * job.vehicle().loads().orElseThrow().efficiency());
+            h.rodForce.forEach((rod, f) -> all.put(rod, f * times));
+        });
+        return all;
+    }
+
     public static Optional<Here> at(SteeringTrain train, Job job, double steeringWheelDeg) {
         Optional<Loads> loads = job.vehicle().loads();
         Optional<Double> rim = job.column().map(c -> c.wheel().diameter() / 2);

@@ -13,14 +13,18 @@ import mildtilt.linkage.SteeredAxle;
  * What a rod carries at the worst of the lock with the vehicle parked, and what is left.
  *
  * @param force N, without sign: the hands turn both ways, so that each rod is pushed as hard as it is pulled
+ * @param kerbForce the largest when one wheel meets the rule set's kerb, N ({@link KerbLoad}); empty where it asks for none
+ * @param pullForce straight ahead when the rim is pulled as hard as the rule set says and both wheels are held as a parked tyre
+ *     holds them, N, nothing lost on the way
  * @param bucklingMargin the load at which the rod as made buckles over the force; empty without a known tube
  * @param stress largest, a cranked rod's bending with it, MPa; empty without a known tube
  * @param yieldMargin the material's yield over that stress
  */
 public record RodLoad(
-        Rod rod, double force, Optional<Double> bucklingMargin, Optional<Double> stress, Optional<Double> yieldMargin) {
+        Rod rod, double force, Optional<Double> kerbForce, Optional<Double> pullForce, Optional<Double> bucklingMargin, Optional<Double> stress, Optional<Double> yieldMargin) {
 
-    static List<RodLoad> of(SteeredAxle axle, Map<Rod, Double> lengths, Effort effort) {
+    /** @param kerb empty where none is asked for @param pull of each rod by the heavy pull at the rim, N */
+    static List<RodLoad> of(SteeredAxle axle, Map<Rod, Double> lengths, Effort effort, Optional<KerbLoad> kerb, Map<Rod, Double> pull) {
         List<RodLoad> all = new ArrayList<>();
         for (Rod rod : Rod.values()) {
             if (!effort.rodForce().containsKey(rod)) {
@@ -30,7 +34,8 @@ public record RodLoad(
             double length = lengths.get(rod);
             Optional<RodTube> tube = axle.rodEnds(rod).flatMap(RodEnds::tube).filter(_ -> force > 0);
             Optional<Double> stress = tube.map(t -> t.stress(force, length));
-            all.add(new RodLoad(rod, force, tube.map(t -> t.bucklingLoad(length) / force), stress,
+            all.add(new RodLoad(rod, force, kerb.map(k -> k.rodForce().get(rod)), Optional.ofNullable(pull.get(rod)),
+                    tube.map(t -> t.bucklingLoad(length) / force), stress,
                     tube.map(t -> t.yield() / t.stress(force, length))));
         }
         return List.copyOf(all);

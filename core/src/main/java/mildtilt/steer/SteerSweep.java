@@ -106,7 +106,8 @@ public final class SteerSweep {
                 rollSteer(both), toeSpread(vehicle.droop(), vehicle.bump()), toeSpread(vehicle.normalDroop(), vehicle.normalBump()),
                 job.targets().outerTable().flatMap(t -> worstMiss(t, lockRight, lockLeft)),
                 rakes(lockRight, lockLeft), LockLimits.of(train, job), locks, effort,
-                effort.map(e -> RodLoad.of(train.requireAxle(), train.axle().orElseThrow().lengths(), e)).orElse(List.of()));
+                effort.map(e -> RodLoad.of(train.requireAxle(), train.axle().orElseThrow().lengths(), e, KerbLoad.of(train, job, lockRight, lockLeft),
+                        Effort.heavyPull(train, job))).orElse(List.of()));
     }
 
     private Optional<Double> ackermannWithoutToe(Reach toLeft, Reach toRight) {

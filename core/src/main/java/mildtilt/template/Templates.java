@@ -5,19 +5,15 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
+import mildtilt.shop.PartLoad;
 import mildtilt.clearance.Notch;
 import mildtilt.column.Bearing;
 import mildtilt.column.Column;
 import mildtilt.column.Shaft;
-import mildtilt.gear.ArmGear;
-import mildtilt.geometry.Axis;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.Point;
-import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
 import mildtilt.job.Job;
-import mildtilt.linkage.Corner;
-import mildtilt.linkage.SteeredAxle;
 import mildtilt.making.Piece;
 import mildtilt.measure.Phrase;
 import mildtilt.measure.Quantity;
@@ -136,7 +132,7 @@ public record Templates(List<FlatPattern> patterns, List<Jig> jigs, List<Phrase>
     }
 
     private static void arm(Job job, Piece.ArmPlate a, List<FlatPattern> all, List<Phrase> open) {
-        Optional<Double> length = job.axle().flatMap(x -> armLength(x, a.of()));
+        Optional<Double> length = job.axle().flatMap(x -> PartLoad.armLength(x, a.of()));
         double r1 = a.rootHole() / 2 + a.margin();
         double r2 = a.endHole() / 2 + a.margin();
         if (length.isEmpty()) {
@@ -159,20 +155,6 @@ public record Templates(List<FlatPattern> patterns, List<Jig> jigs, List<Phrase>
         inks.add(new Ink.Words(new Spot(-r1, r1 + 3), 3, false, Phrase.of(Phrase.name(a.name()) + ", plate {0}", Quantity.length(a.thickness()))));
         all.add(new FlatPattern(a.name(), Phrase.of("From steer axis or shaft to the end's joint, square to that axis: {0}. Left and right are the same plate turned over. Cut outside the line, drill under size and ream.",
                 Quantity.length(l)), Optional.of(a.thickness()), inks));
-    }
-
-    /** From the axis it turns about, square, to the joint at its end, mm. */
-    static Optional<Double> armLength(SteeredAxle axle, Piece.ArmOf of) {
-        return switch (of) {
-            case LEFT_STEERING_ARM -> Optional.of(arm(axle.corner(Side.LEFT)));
-            case RIGHT_STEERING_ARM -> Optional.of(arm(axle.corner(Side.RIGHT)));
-            case GEAR_ARM -> axle.gear() instanceof ArmGear g ? Optional.of(g.armLength()) : Optional.empty();
-        };
-    }
-
-    private static double arm(Corner c) {
-        Axis steer = c.suspension().steerAxis();
-        return steer.distanceTo(c.knuckle().tieRodPoint());
     }
 
     private static void bracket(Job job, Piece.BearingBracket b, List<FlatPattern> all, List<Phrase> open) {

@@ -6,11 +6,13 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TitledPane;
 import javafx.scene.layout.VBox;
 import mildtilt.app.look.Wrap;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.app.workbench.Worked;
 import mildtilt.check.Finding;
+import mildtilt.check.NotJudged;
 import mildtilt.check.Severity;
 
 /** All findings, gravest first. */
@@ -19,6 +21,7 @@ public final class NotesPane extends VBox {
     private final Workbench bench;
     private final Label head = new Label("Notes");
     private final VBox cards = new VBox();
+    private final TitledPane notJudged = new TitledPane();
 
     public NotesPane(Workbench bench) {
         this.bench = bench;
@@ -27,6 +30,9 @@ public final class NotesPane extends VBox {
         head.getStyleClass().add("pane-head");
         head.setId("notes-head");
         cards.getStyleClass().add("notes-cards");
+        notJudged.setId("not-judged");
+        notJudged.setExpanded(false);
+        notJudged.setAnimated(false);
         ScrollPane scroll = Wrap.tall(cards);
         scroll.getStyleClass().add("notes-scroll");
         getChildren().addAll(head, scroll);
@@ -60,9 +66,29 @@ public final class NotesPane extends VBox {
             none.getStyleClass().add("finding-why");
             now.add(none);
         }
+        if (!worked.now().notJudged().isEmpty() && !(worked.now().job().column().isEmpty() && worked.now().job().axle().isEmpty())) {
+            now.add(notJudged(worked.now().notJudged()));
+        }
         if (!now.equals(cards.getChildren())) {
             cards.getChildren().setAll(now);
         }
+    }
+
+    /** What no note above speaks of though nothing says that it is fine; folded away until asked for. */
+    private TitledPane notJudged(List<NotJudged> all) {
+        VBox lines = new VBox(6);
+        for (NotJudged n : all) {
+            Label matter = new Label(n.matter());
+            matter.getStyleClass().add("finding-what");
+            Label missing = new Label(n.missing().text(bench.lengthUnitProperty().get()));
+            missing.getStyleClass().add("finding-why");
+            matter.setWrapText(true);
+            missing.setWrapText(true);
+            lines.getChildren().addAll(matter, missing);
+        }
+        notJudged.setText("Not judged: " + all.size() + ", and what is missing");
+        notJudged.setContent(lines);
+        return notJudged;
     }
 
     /** While something is dragged a card that still fits only changes its words: new ones at every step would make the drag stutter. */

@@ -1,0 +1,119 @@
+package mildtilt.check;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import mildtilt.job.Element;
+import mildtilt.job.Job;
+import mildtilt.linkage.RodEnds;
+import mildtilt.linkage.RodTube;
+import mildtilt.making.Piece;
+import mildtilt.measure.Phrase;
+import mildtilt.measure.Quantity;
+import mildtilt.shop.PartLoad;
+import mildtilt.shop.PartLoad.Kind;
+import mildtilt.shop.PartLoad.Load;
+import mildtilt.steer.RodLoad;
+import mildtilt.steer.SteerFigures;
+
+/** Arms, rod ends, studs, threads and rods that yield: parked, at a kerb or under a heavy pull. */
+final class PartChecks {
+
+    private static final double ROUND_UP = 1.02;
+
+    private final Job job;
+    private final List<PartLoad> parts;
+    private final Optional<SteerFigures> steer;
+
+    PartChecks(Job job, List<PartLoad> parts, Optional<SteerFigures> steer) {
+        this.job = job;
+        this.parts = parts;
+        this.steer = steer;
+    }
+
+    List<Finding> findings() {
+        List<Finding> all = new ArrayList<>();
+        parts.forEach(p -> part(p, all));
+        steer.ifPresent(s -> s.rodLoads().forEach(l -> rod(s, l, all)));
+        return all;
+    }
+
+    /** Nothing may yield at the kerb or under the heavy pull; parked, which is every day, the rule set's margin is kept. */
+    private double wanted(Load load) {
+        return load == Load.PARKED ? job.rules().strengthMargin() : 1;
+    }
+
+    private void part(PartLoad p, List<Finding> all) {
+        Load worst = null;
+        double least = 1;
+        for (Load load : Load.values()) {
+            double part = p.margin(load).map(m -> m / wanted(load)).orElse(Double.POSITIVE_INFINITY);
+            if (part < least) {
+                worst = load;
+                least = part;
+            }
+        }
+        if (worst == null) {
+            return;
+        }
+        double force = p.force(worst).orElseThrow();
+        double margin = p.margin(worst).orElseThrow();
+        Severity severity = margin < 1 ? Severity.STOP : Severity.LOOK;
+        Element at = p.kind() == Kind.ARM_PLATE && job.making().pieces().stream().anyMatch(x -> x instanceof Piece.ArmPlate a && a.name().equals(p.key()) && a.of() == Piece.ArmOf.GEAR_ARM)
+                ? new Element.GearArm() : p.kind() == Kind.ARM_PLATE ? new Element.SteeringArms() : MakingChecks.element(p.rod());
+        all.add(new Finding(p.kind() == Kind.ARM_PLATE ? Fault.ARM_WEAK : Fault.ROD_END_WEAK, severity, at, p.key(),
+                Phrase.of((p.kind() == Kind.ARM_PLATE ? "" : "The ") + Phrase.name(p.what()) + " yields " + (margin < 1 ? "" : "soon ") + worst.label() + ": {0} in its rod work it with {1}, and it yields at {2}; margin {3}, wanted {4}.",
+                        Quantity.force(force), Quantity.stress(p.stress() * force), Quantity.stress(p.yield()), Quantity.times(margin), Quantity.times(wanted(worst))),
+                Phrase.of(why(p.kind())), remedies(p, least)));
+    }
+
+    private static String why(Kind kind) {
+        return switch (kind) {
+            case ARM_PLATE -> "An arm that bends changes every angle, and one that was bent back breaks. Reckoned as plain structural steel plate with the hole at its root cut out. "
+                    + "Thicker plate helps in proportion, more metal round the root hole with its square.";
+            case SHANK -> "A shank that gives lets go of the wheel. Take a larger end, and a body to go with it.";
+            case STUD -> "Held on one side only, a bolt bends: its ball stands off the arm. Hold it on both sides, or take a larger end.";
+            case THREAD -> "Thread that shears lets go of the wheel. Screw the shank in further, or take a body of better steel.";
+        };
+    }
+
+    private List<Remedy> remedies(PartLoad p, double part) {
+        List<Remedy> all = new ArrayList<>();
+        for (int i = 0; i < job.making().pieces().size(); i++) {
+            if (p.kind() == Kind.ARM_PLATE && job.making().pieces().get(i) instanceof Piece.ArmPlate a && a.name().equals(p.key())) {
+                double thick = Math.ceil(a.thickness() / part * ROUND_UP);
+                Piece.ArmPlate thicker = new Piece.ArmPlate(a.name(), a.of(), thick, a.rootHole(), a.endHole(), a.margin());
+                if (thick <= 3 * a.thickness()) {
+                    all.add(new Remedy(Phrase.of("Make " + Phrase.name(a.name()) + " of {0} plate", Quantity.length(thick)), j -> j.editMaking(m -> m.withPieces(
+                            m.pieces().stream().map(x -> x.equals(a) ? thicker : x).toList()))));
+                }
+            }
+        }
+        return all;
+    }
+
+    /** A rod that buckles or yields at the kerb or under the heavy pull, though parked it has enough. */
+    private void rod(SteerFigures s, RodLoad l, List<Finding> all) {
+        Optional<RodTube> tube = job.axle().flatMap(a -> a.rodEnds(l.rod())).flatMap(RodEnds::tube);
+        double kerb = l.kerbForce().orElse(0.0);
+        double pull = l.pullForce().orElse(0.0);
+        double force = Math.max(kerb, pull);
+        if (tube.isEmpty() || force <= l.force()) {
+            return;
+        }
+        double length = s.lengths().get(l.rod());
+        double holds = tube.get().bucklingLoad(length);
+        double stress = tube.get().stress(force, length);
+        boolean buckles = holds < force;
+        if (!buckles && stress <= tube.get().yield()) {
+            return;
+        }
+        Load load = kerb > pull ? Load.KERB : Load.PULL;
+        all.add(new Finding(buckles ? Fault.ROD_BUCKLES : Fault.ROD_BENDS, Severity.STOP, MakingChecks.element(l.rod()), l.rod() + "-" + load,
+                buckles ? Phrase.of("The " + l.rod().label() + " buckles " + load.label() + ": {0} push it, and it holds {1}.", Quantity.force(force), Quantity.force(holds))
+                        : Phrase.of("The " + l.rod().label() + " stays bent " + load.label() + ": {0} work it with {1}, and it yields at {2}.", Quantity.force(force), Quantity.stress(stress),
+                                Quantity.stress(tube.get().yield())),
+                Phrase.of("A rod that bends lets both wheels go their own way. Larger tube helps most: its stiffness grows with the third power of its diameter; a straight rod carries more than a "
+                        + "cranked one."), List.of()));
+    }
+}

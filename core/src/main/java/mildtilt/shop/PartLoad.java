@@ -1,0 +1,210 @@
+package mildtilt.shop;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import mildtilt.gear.ArmGear;
+import mildtilt.geometry.Side;
+import mildtilt.job.Job;
+import mildtilt.linkage.BellCrank;
+import mildtilt.linkage.CentreLink;
+import mildtilt.linkage.DragLink;
+import mildtilt.linkage.RackTieRods;
+import mildtilt.linkage.Rod;
+import mildtilt.linkage.Shuttle;
+import mildtilt.linkage.SteeredAxle;
+import mildtilt.making.EndPart;
+import mildtilt.making.Hole;
+import mildtilt.making.Piece;
+import mildtilt.making.RodMakeUp;
+import mildtilt.making.Stud;
+import mildtilt.steer.RodLoad;
+
+/**
+ * How hard a part that is made or bought works: an arm cut from plate, a rod end's shank, its stud or bolt, its thread in the body.
+ * Each is judged under three forces in its rod: parked, at the rule set's kerb, and under its heavy pull at the rim. Static, on
+ * sound metal; fatigue, blows and welds are not in it.
+ *
+ * <p>Plate: {@code σ = M c / I} at the hole at its root, the hole's part taken out, and where the plate between is worked hardest
+ * (Roark's Formulas for Stress and Strain, beams in bending). Shank: {@code F / (π/4 (d − 0.9382 p)²)}, the stress area of a 60°
+ * thread (ISO 898-1). Stud or bolt: held in the arm it bends with the ball about one diameter off the arm's face, so that
+ * {@code σ = 32 F / (π d²)}; held on both sides it is sheared twice, {@code 2 F / (π d²)}, yielding at 1/√3 of the yield strength
+ * (von Mises). Thread: sheared on half the cylinder of its outside diameter, {@code 2 F / (π d L)}.
+ *
+ * @param key who it is, among all parts of a job: for telling them apart, not for showing
+ * @param what that works, in words: "left steering arm's plate"
+ * @param stress of a newton in its rod, MPa
+ * @param yield that the stress is held against, MPa
+ * @param parked in its rod, N
+ * @param kerb in its rod, N; empty where the rule set asks for none
+ * @param pull in its rod under the heavy pull, N; empty where it can't be told
+ */
+public record PartLoad(Kind kind, String key, String what, Rod rod, double stress, double yield, double parked, Optional<Double> kerb, Optional<Double> pull) {
+
+    /** Of plain structural steel plate or bar (S235, EN 10025-2), MPa. */
+    public static final double PLATE_YIELD = 235;
+
+    /** Of a rod end's shank: quenched and tempered carbon steel as the least of usual ends is made of, MPa. */
+    public static final double SHANK_YIELD = 350;
+
+    /** Of a property class 8.8 bolt or a stud as strong (ISO 898-1), MPa. */
+    public static final double BOLT_YIELD = 640;
+
+    private static final double ROOT_3 = Math.sqrt(3);
+
+    /** What works. */
+    public enum Kind {
+        ARM_PLATE,
+        SHANK,
+        STUD,
+        THREAD
+    }
+
+    /** What a part is pushed and pulled by. */
+    public enum Load {
+        PARKED("parked"),
+        KERB("at a kerb"),
+        PULL("under a heavy pull at the rim");
+
+        private final String label;
+
+        Load(String label) {
+            this.label = label;
+        }
+
+        public String label() {
+            return label;
+        }
+    }
+
+    /** In its rod, N. */
+    public Optional<Double> force(Load load) {
+        return switch (load) {
+            case PARKED -> Optional.of(parked);
+            case KERB -> kerb;
+            case PULL -> pull;
+        };
+    }
+
+    /** Yield over stress. */
+    public Optional<Double> margin(Load load) {
+        return force(load).filter(f -> f > 0).map(f -> yield / (stress * f));
+    }
+
+    /** Of every plate, end and thread that is known. Where something is missing, nothing is said of it here. */
+    public static List<PartLoad> of(Job job, List<RodLoad> loads, List<RodFigures> rods) {
+        List<PartLoad> all = new ArrayList<>();
+        Map<Rod, RodLoad> of = loads.stream().collect(Collectors.toMap(RodLoad::rod, Function.identity()));
+        job.axle().ifPresent(axle -> {
+            for (Piece piece : job.making().pieces()) {
+                if (piece instanceof Piece.ArmPlate p) {
+                    plate(axle, p, of, all);
+                }
+            }
+        });
+        for (RodFigures r : rods) {
+            RodLoad load = of.get(r.rod());
+            if (load != null) {
+                end(r, true, load, all);
+                end(r, false, load, all);
+            }
+        }
+        return List.copyOf(all);
+    }
+
+    private static void plate(SteeredAxle axle, Piece.ArmPlate p, Map<Rod, RodLoad> loads, List<PartLoad> all) {
+        Optional<Double> length = armLength(axle, p.of());
+        Optional<RodLoad> load = pushedBy(axle, p.of()).map(loads::get);
+        if (length.isEmpty() || load.isEmpty()) {
+            return;
+        }
+        add(all, Kind.ARM_PLATE, p.name(), "Plate \"" + p.name() + "\"", load.get(), plateStress(p, length.get()), PLATE_YIELD);
+    }
+
+    /** The rod at the end of an arm: of a steering arm, its tie rod. */
+    static Optional<Rod> pushedBy(SteeredAxle axle, Piece.ArmOf of) {
+        return switch (of) {
+            case LEFT_STEERING_ARM, RIGHT_STEERING_ARM -> {
+                Side side = of == Piece.ArmOf.LEFT_STEERING_ARM ? Side.LEFT : Side.RIGHT;
+                yield Optional.of(axle.linkage() instanceof DragLink ? Rod.TIE_ROD : side == Side.LEFT ? Rod.LEFT_TIE_ROD : Rod.RIGHT_TIE_ROD);
+            }
+            case GEAR_ARM -> switch (axle.linkage()) {
+                case RackTieRods _ -> Optional.empty();
+                case DragLink _ -> Optional.of(Rod.DRAG_LINK);
+                case BellCrank _ -> Optional.of(Rod.DRAG_ROD);
+                case Shuttle _ -> Optional.of(Rod.SHORT_LINK);
+                case CentreLink _ -> Optional.of(Rod.CENTRE_LINK);
+            };
+        };
+    }
+
+    /** From the axis it turns about, square, to the joint at its end, mm; empty where the job has no such arm. */
+    public static Optional<Double> armLength(SteeredAxle axle, Piece.ArmOf of) {
+        return switch (of) {
+            case LEFT_STEERING_ARM -> Optional.of(steeringArm(axle, Side.LEFT));
+            case RIGHT_STEERING_ARM -> Optional.of(steeringArm(axle, Side.RIGHT));
+            case GEAR_ARM -> axle.gear() instanceof ArmGear g ? Optional.of(g.armLength()) : Optional.empty();
+        };
+    }
+
+    private static double steeringArm(SteeredAxle axle, Side side) {
+        return axle.corner(side).suspension().steerAxis().distanceTo(axle.corner(side).knuckle().tieRodPoint());
+    }
+
+    /**
+     * Largest bending stress in an arm's plate for a newton square to the arm at its end, MPa.
+     *
+     * <p>At the hole at its root {@code 6 L B / (t (B³ − d³))}; between the holes the plate, from B wide at the root to b at the
+     * end, has {@code 6 (L − x) / (t w(x)²)}, at its most at the root or, where b is under half of B, at {@code x = 2 L − B / k}
+     * with k the taper.
+     *
+     * @param length of the arm, mm
+     */
+    public static double plateStress(Piece.ArmPlate p, double length) {
+        double root = p.rootHole() + 2 * p.margin();
+        double end = p.endHole() + 2 * p.margin();
+        double atHole = 6 * length * root / (p.thickness() * (Math.pow(root, 3) - Math.pow(p.rootHole(), 3)));
+        double taper = (root - end) / length;
+        double x = taper > 0 ? Math.clamp(2 * length - root / taper, 0, length) : 0;
+        double wide = root - taper * x;
+        return Math.max(atHole, 6 * (length - x) / (p.thickness() * wide * wide));
+    }
+
+    private static void end(RodFigures r, boolean atOuter, RodLoad load, List<PartLoad> all) {
+        RodMakeUp.End e = r.makeUp().end(atOuter);
+        EndPart part = e.part();
+        String at = r.rod().label() + "'s " + Fits.label(r.rod(), atOuter);
+        double stressed = part.thread().major() - 0.9382 * part.thread().pitch();
+        add(all, Kind.SHANK, r.rod() + "-" + atOuter + "-shank", "shank of the " + at, load, 4 / (Math.PI * stressed * stressed), SHANK_YIELD);
+        double d = r.makeUp().tap(atOuter).major();
+        double engaged = r.end(atOuter).engaged();
+        if (engaged > 0) {
+            add(all, Kind.THREAD, r.rod() + "-" + atOuter + "-thread", "thread of the " + at, load, 2 / (Math.PI * d * engaged), r.tube().yield() / ROOT_3);
+        }
+        boolean both = e.doubleShear();
+        switch (part.stud()) {
+            case Stud.OnGear _ -> { }
+            case Stud.Bolt b -> stud(r, atOuter, "bolt of the " + at, b.diameter(), both, load, all);
+            case Stud.Taper t -> stud(r, atOuter, "stud of the " + at, t.large(), both, load, all);
+        }
+    }
+
+    private static void stud(RodFigures r, boolean atOuter, String what, double d, boolean both, RodLoad load, List<PartLoad> all) {
+        add(all, Kind.STUD, r.rod() + "-" + atOuter + "-stud", what, load, (both ? 2 : 32) / (Math.PI * d * d), both ? BOLT_YIELD / ROOT_3 : BOLT_YIELD);
+    }
+
+    private static void add(List<PartLoad> all, Kind kind, String key, String what, RodLoad load, double stress, double yield) {
+        all.add(new PartLoad(kind, key, what, load.rod(), stress, yield, load.force(), load.kerbForce(), load.pullForce()));
+    }
+
+    /** The worst margin of all three loads. */
+    public Optional<Load> worst() {
+        return Stream.of(Load.values()).filter(l -> margin(l).isPresent())
+                .min(Comparator.comparing(l -> margin(l).orElseThrow()));
+    }
+}
