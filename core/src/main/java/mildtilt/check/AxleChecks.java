@@ -86,7 +86,7 @@ final class AxleChecks {
                 LockLimits.Hit stop = figures.lock(way).hit();
                 boolean stopped = stop.limit() == Limit.KNUCKLE_STOP;
                 all.add(new Finding(Fault.LOCK_NOT_REACHED, stopped ? Severity.LOOK : Severity.STOP, new Element.TieRods(),
-                        Phrase.of("Turning " + way.label() + ", the linkage runs out at {0} of steering wheel; the gear would go on to {1}."
+                        Phrase.of("Turning " + way.label() + ", the linkage is over centre at {0} of steering wheel and can't go past; the gear would go on to {1}."
                                         + (stopped ? " Only the knuckle stop, at {2}, keeps it from there." : ""),
                                 Quantity.angle(Math.abs(reach.reachedDeg())), Quantity.angle(Math.abs(reach.stopDeg())),
                                 Quantity.angle(Math.abs(stop.steeringWheelDeg()))),

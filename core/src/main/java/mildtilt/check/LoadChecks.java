@@ -75,7 +75,7 @@ final class LoadChecks {
         double wanted = job.targets().bucklingMargin();
         l.bucklingMargin().filter(m -> m < wanted).ifPresent(m ->
                 all.add(new Finding(Fault.ROD_BUCKLES, m < STOP_MARGIN ? Severity.STOP : Severity.LOOK, where,
-                        Phrase.of("The " + l.rod().label() + " carries {0} parked and buckles at {1} times that; wanted {2}.",
+                        Phrase.of("The " + l.rod().label() + " carries {0} parked, and buckles at {1} that; wanted {2}.",
                                 Quantity.force(l.force()), Quantity.times(m), Quantity.times(wanted)),
                         "A rod that buckles lets both wheels go their own way. A kerb adds to the parked load. Larger tube helps "
                                 + "most: its stiffness grows with the third power of its diameter.",

@@ -62,8 +62,8 @@ final class PartChecks {
         Element at = p.kind() == Kind.ARM_PLATE && job.making().pieces().stream().anyMatch(x -> x instanceof Piece.ArmPlate a && a.name().equals(p.key()) && a.of() == Piece.ArmOf.GEAR_ARM)
                 ? new Element.GearArm() : p.kind() == Kind.ARM_PLATE ? new Element.SteeringArms() : MakingChecks.element(p.rod());
         all.add(new Finding(p.kind() == Kind.ARM_PLATE ? Fault.ARM_WEAK : Fault.ROD_END_WEAK, severity, at, p.key(),
-                Phrase.of((p.kind() == Kind.ARM_PLATE ? "" : "The ") + Phrase.name(p.what()) + " yields " + (margin < 1 ? "" : "soon ") + worst.label() + ": {0} in its rod work it with {1}, and it yields at {2}; margin {3}, wanted {4}.",
-                        Quantity.force(force), Quantity.stress(p.stress() * force), Quantity.stress(p.yield()), Quantity.times(margin), Quantity.times(wanted(worst))),
+                Phrase.of((p.kind() == Kind.ARM_PLATE ? "" : "The ") + Phrase.name(p.what()) + " " + (margin < 1 ? "yields " : "has little in hand ") + worst.label() + ": {0} in its rod work it with {1}, and it yields at {2}; margin {3}, wanted {4}.",
+                        Quantity.force(force), Quantity.stress(p.stress(worst) * force), Quantity.stress(p.yield()), Quantity.times(margin), Quantity.times(wanted(worst))),
                 Phrase.of(why(p.kind())), remedies(p, least)));
     }
 

@@ -79,7 +79,7 @@ final class RodEndMoves {
     private static double worst(Job job, Side side, boolean outer, RodEnd end, Direction bolt) {
         try {
             Job tried = withBolt(job, side, outer, bolt);
-            return TravelMap.of(new SteeringTrain(tried), tried, COARSE)
+            return TravelMap.quick(new SteeringTrain(tried), tried, COARSE)
                     .map(m -> m.tilts().get(end)).map(TravelMap.Tilt::deg).orElse(Double.POSITIVE_INFINITY);
         } catch (ImpossibleGeometryException e) {
             return Double.POSITIVE_INFINITY;

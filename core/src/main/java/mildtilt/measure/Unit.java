@@ -35,7 +35,7 @@ public enum Unit {
                     : LengthText.trimmed(value / LengthUnit.INCH.mm(), 4) + "\"";
             case LENGTH -> LengthText.format(value, lengths);
             case ANGLE -> LengthText.decimal(value, Math.abs(value) < 1 && Math.abs(value) >= 0.005 ? 2 : 1) + "°";
-            case PERCENT -> LengthText.decimal(value, Math.abs(value) < 10 ? 1 : 0) + " %";
+            case PERCENT -> LengthText.decimal(value, Math.abs(value) < 20 ? 1 : 0) + " %";
             case RATIO -> LengthText.decimal(value, 1) + " : 1";
             case TURNS -> LengthText.decimal(value, 2) + " turns";
             case FORCE -> lengths == LengthUnit.MM ? LengthText.decimal(value, 0) + " N"

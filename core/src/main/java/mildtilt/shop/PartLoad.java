@@ -30,6 +30,10 @@ import mildtilt.steer.RodLoad;
  * Each is judged under three forces in its rod: parked, at the rule set's kerb, and under its heavy pull at the rim. Static, on
  * sound metal; fatigue, blows and welds are not in it.
  *
+ * <p>Every day's load, parked, is held against the first yield of the outermost fibre; a kerb and a heavy pull, that come once,
+ * against the yield of the whole section ({@code Z_p}, Roark, beams of ductile metal beyond the elastic limit), after which it bends
+ * for good.
+ *
  * <p>Plate: {@code σ = M c / I} at the hole at its root, the hole's part taken out, and where the plate between is worked hardest
  * (Roark's Formulas for Stress and Strain, beams in bending). Shank: {@code F / (π/4 (d − 0.9382 p)²)}, the stress area of a 60°
  * thread (ISO 898-1). Stud or bolt: held in the arm it bends with the ball about one diameter off the arm's face, so that
@@ -39,12 +43,13 @@ import mildtilt.steer.RodLoad;
  * @param key who it is, among all parts of a job: for telling them apart, not for showing
  * @param what that works, in words: "left steering arm's plate"
  * @param stress of a newton in its rod, MPa
+ * @param whole load of a newton in its rod on the whole section as a stress, MPa: the same but in bending
  * @param yield that the stress is held against, MPa
  * @param parked in its rod, N
  * @param kerb in its rod, N; empty where the rule set asks for none
  * @param pull in its rod under the heavy pull, N; empty where it can't be told
  */
-public record PartLoad(Kind kind, String key, String what, Rod rod, double stress, double yield, double parked, Optional<Double> kerb, Optional<Double> pull) {
+public record PartLoad(Kind kind, String key, String what, Rod rod, double stress, double whole, double yield, double parked, Optional<Double> kerb, Optional<Double> pull) {
 
     /** Of plain structural steel plate or bar (S235, EN 10025-2), MPa. */
     public static final double PLATE_YIELD = 235;
@@ -91,9 +96,14 @@ public record PartLoad(Kind kind, String key, String what, Rod rod, double stres
         };
     }
 
+    /** Of a newton in its rod, as the load is judged, MPa. */
+    public double stress(Load load) {
+        return load == Load.PARKED ? stress : whole;
+    }
+
     /** Yield over stress. */
     public Optional<Double> margin(Load load) {
-        return force(load).filter(f -> f > 0).map(f -> yield / (stress * f));
+        return force(load).filter(f -> f > 0).map(f -> yield / (stress(load) * f));
     }
 
     /** Of every plate, end and thread that is known. Where something is missing, nothing is said of it here. */
@@ -123,7 +133,7 @@ public record PartLoad(Kind kind, String key, String what, Rod rod, double stres
         if (length.isEmpty() || load.isEmpty()) {
             return;
         }
-        add(all, Kind.ARM_PLATE, p.name(), "Plate \"" + p.name() + "\"", load.get(), plateStress(p, length.get()), PLATE_YIELD);
+        add(all, Kind.ARM_PLATE, p.name(), "Plate \"" + p.name() + "\"", load.get(), plateStress(p, length.get()), plateWhole(p, length.get()), PLATE_YIELD);
     }
 
     /** The rod at the end of an arm: of a steering arm, its tie rod. */
@@ -166,13 +176,27 @@ public record PartLoad(Kind kind, String key, String what, Rod rod, double stres
      * @param length of the arm, mm
      */
     public static double plateStress(Piece.ArmPlate p, double length) {
-        double root = p.rootHole() + 2 * p.margin();
-        double end = p.endHole() + 2 * p.margin();
+        double root = root(p);
         double atHole = 6 * length * root / (p.thickness() * (Math.pow(root, 3) - Math.pow(p.rootHole(), 3)));
-        double taper = (root - end) / length;
-        double x = taper > 0 ? Math.clamp(2 * length - root / taper, 0, length) : 0;
-        double wide = root - taper * x;
-        return Math.max(atHole, 6 * (length - x) / (p.thickness() * wide * wide));
+        return Math.max(atHole, 6 * betweenHoles(p, length) / p.thickness());
+    }
+
+    /** The same with the whole section at its yield: {@code 4 L / (t (B² − d²))} at the root's hole, {@code 4 (L − x) / (t w(x)²)} between. */
+    public static double plateWhole(Piece.ArmPlate p, double length) {
+        double root = root(p);
+        return Math.max(4 * length / (p.thickness() * (root * root - p.rootHole() * p.rootHole())), 4 * betweenHoles(p, length) / p.thickness());
+    }
+
+    private static double root(Piece.ArmPlate p) {
+        return p.rootHole() + 2 * p.margin();
+    }
+
+    /** The most that (L − x) / w² comes to between the holes, 1/mm. */
+    private static double betweenHoles(Piece.ArmPlate p, double length) {
+        double taper = (root(p) - p.endHole() - 2 * p.margin()) / length;
+        double x = taper > 0 ? Math.clamp(2 * length - root(p) / taper, 0, length) : 0;
+        double wide = root(p) - taper * x;
+        return (length - x) / (wide * wide);
     }
 
     private static void end(RodFigures r, boolean atOuter, RodLoad load, List<PartLoad> all) {
@@ -180,11 +204,11 @@ public record PartLoad(Kind kind, String key, String what, Rod rod, double stres
         EndPart part = e.part();
         String at = r.rod().label() + "'s " + Fits.label(r.rod(), atOuter);
         double stressed = part.thread().major() - 0.9382 * part.thread().pitch();
-        add(all, Kind.SHANK, r.rod() + "-" + atOuter + "-shank", "shank of the " + at, load, 4 / (Math.PI * stressed * stressed), SHANK_YIELD);
+        add(all, Kind.SHANK, r.rod() + "-" + atOuter + "-shank", "shank of the " + at, load, 4 / (Math.PI * stressed * stressed), 4 / (Math.PI * stressed * stressed), SHANK_YIELD);
         double d = r.makeUp().tap(atOuter).major();
         double engaged = r.end(atOuter).engaged();
         if (engaged > 0) {
-            add(all, Kind.THREAD, r.rod() + "-" + atOuter + "-thread", "thread of the " + at, load, 2 / (Math.PI * d * engaged), r.tube().yield() / ROOT_3);
+            add(all, Kind.THREAD, r.rod() + "-" + atOuter + "-thread", "thread of the " + at, load, 2 / (Math.PI * d * engaged), 2 / (Math.PI * d * engaged), r.tube().yield() / ROOT_3);
         }
         boolean both = e.doubleShear();
         switch (part.stud()) {
@@ -195,11 +219,12 @@ public record PartLoad(Kind kind, String key, String what, Rod rod, double stres
     }
 
     private static void stud(RodFigures r, boolean atOuter, String what, double d, boolean both, RodLoad load, List<PartLoad> all) {
-        add(all, Kind.STUD, r.rod() + "-" + atOuter + "-stud", what, load, (both ? 2 : 32) / (Math.PI * d * d), both ? BOLT_YIELD / ROOT_3 : BOLT_YIELD);
+        double sheared = 2 / (Math.PI * d * d);
+        add(all, Kind.STUD, r.rod() + "-" + atOuter + "-stud", what, load, both ? sheared : 32 / (Math.PI * d * d), both ? sheared : 6 / (d * d), both ? BOLT_YIELD / ROOT_3 : BOLT_YIELD);
     }
 
-    private static void add(List<PartLoad> all, Kind kind, String key, String what, RodLoad load, double stress, double yield) {
-        all.add(new PartLoad(kind, key, what, load.rod(), stress, yield, load.force(), load.kerbForce(), load.pullForce()));
+    private static void add(List<PartLoad> all, Kind kind, String key, String what, RodLoad load, double stress, double whole, double yield) {
+        all.add(new PartLoad(kind, key, what, load.rod(), stress, whole, yield, load.force(), load.kerbForce(), load.pullForce()));
     }
 
     /** The worst margin of all three loads. */

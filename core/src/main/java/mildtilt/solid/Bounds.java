@@ -39,6 +39,12 @@ public record Bounds(double minX, double minY, double minZ, double maxX, double 
         return Math.sqrt(x * x + y * y + z * z);
     }
 
+    /** No smaller gap than this can be between what two boxes hold, mm: below 0 the least move that parts the boxes along an axis. */
+    double leastGap(Bounds o) {
+        double in = Math.min(Math.min(o.maxX - minX, maxX - o.minX), Math.min(Math.min(o.maxY - minY, maxY - o.minY), Math.min(o.maxZ - minZ, maxZ - o.minZ)));
+        return in > 0 ? -in : distanceTo(o);
+    }
+
     public Point middle() {
         return new Point((minX + maxX) / 2, (minY + maxY) / 2, (minZ + maxZ) / 2);
     }

@@ -16,6 +16,8 @@ final class Epa {
     static final double CLOSE = 1e-9;
     private static final double FLAT = 1e-10;
     private static final int MOST_STEPS = 400;
+    /** A polytope of so many faces is no longer closed: rounding has spoilt it. */
+    private static final int MOST_FACES = 2 * MOST_STEPS + 4;
 
     private final double[] a = new double[3];
     private final double[] b = new double[3];
@@ -166,7 +168,7 @@ final class Epa {
                 any = true;
             }
         }
-        if (!any || rim.isEmpty()) {
+        if (!any || rim.isEmpty() || faces.size() + rim.size() > MOST_FACES) {
             return false;
         }
         points.add(s);

@@ -87,7 +87,7 @@ public final class Gaps {
         Convex q = null;
         for (Convex x : a.parts()) {
             for (Convex y : b.parts()) {
-                if (x.bounds.distanceTo(y.bounds) < best || best < 0) {
+                if (x.bounds.leastGap(y.bounds) < best) {
                     double d = gjk.gap(x, y, best);
                     if (d < best) {
                         best = d;

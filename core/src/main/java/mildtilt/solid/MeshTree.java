@@ -118,14 +118,14 @@ final class MeshTree {
     }
 
     private void look(Search s, int node) {
-        if (distance(node, s.solid.bounds) >= s.best) {
+        if (leastGap(node, s.solid.bounds) >= s.best) {
             return;
         }
         if (link[node] < 0) {
             int first = ~link[node];
             for (int i = first; i < first + counts[node]; i++) {
                 Convex t = triangle(order[i]);
-                if (t.bounds.distanceTo(s.solid.bounds) < s.best) {
+                if (t.bounds.leastGap(s.solid.bounds) < s.best) {
                     double d = s.gjk.gap(s.solid, t, s.best);
                     if (d < s.best) {
                         s.best = d;
@@ -154,14 +154,24 @@ final class MeshTree {
         double x = (boxes[i + 3] - boxes[i]) / 2.0;
         double y = (boxes[i + 4] - boxes[i + 1]) / 2.0;
         double z = (boxes[i + 5] - boxes[i + 2]) / 2.0;
-        double boxed = distance(node, s.solid.bounds);
+        double boxed = leastGap(node, s.solid.bounds);
         if (boxed >= s.best) {
             return boxed;
         }
         double ball = Math.sqrt(x * x + y * y + z * z);
-        double d = s.gjk.gap(s.solid, Convex.points(boxes[i] + x, boxes[i + 1] + y, boxes[i + 2] + z), s.best + ball);
-        // Within the solid the depth is no distance: nothing can be left out there.
-        return d <= 0 ? Math.min(0, d) - 1e9 : Math.max(boxed, d - ball);
+        Convex middle = Convex.points(boxes[i] + x, boxes[i + 1] + y, boxes[i + 2] + z);
+        // Within the solid the depth is no distance: only the boxes tell then.
+        if (boxed <= 0 && s.gjk.nearer(s.solid, middle, ball)) {
+            return boxed;
+        }
+        return Math.max(boxed, s.gjk.gap(s.solid, middle, Math.max(0, s.best) + ball) - ball);
+    }
+
+    private double leastGap(int node, Bounds b) {
+        int i = 6 * node;
+        double in = Math.min(Math.min(b.maxX() - boxes[i], boxes[i + 3] - b.minX()), Math.min(Math.min(b.maxY() - boxes[i + 1], boxes[i + 4] - b.minY()),
+                Math.min(b.maxZ() - boxes[i + 2], boxes[i + 5] - b.minZ())));
+        return in > 0 ? -in : distance(node, b);
     }
 
     private double distance(int node, Bounds b) {

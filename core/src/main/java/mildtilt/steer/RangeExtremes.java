@@ -27,7 +27,7 @@ public record RangeExtremes(Map<RodEnd, OffCentre> offCentre, Map<RodEnd, Tilt> 
     private static final RodEnd[] ENDS = RodEnd.values();
     private static final int STEER_STEPS = 8;
     private static final int TRAVEL_STEPS = 4;
-    private static final double FINEST = 1e-7;
+    private static final double FINEST = 1e-6;
 
     /** How near a rod comes to having no lever on what it pushes: 0 in line, 90 square. @param deg see {@link mildtilt.geometry.Axis#offCentreDeg} */
     public record OffCentre(double deg, At at) {}

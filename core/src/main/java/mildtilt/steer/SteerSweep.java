@@ -28,6 +28,8 @@ public final class SteerSweep {
 
     /** The ratio is a central difference over this part of the stop angle to either side. */
     private static final double RATIO_STEP = 1e-3;
+    /** Part of a lock that loads are told to where the linkage goes over centre at its end. */
+    private static final double SHORT_OF_CENTRE = 0.9;
 
     private static final int REACH_STEPS = 60;
 
@@ -92,7 +94,9 @@ public final class SteerSweep {
         Map<Side, SteerFigures.Lock> locks = Map.of(Side.LEFT, lock(Side.LEFT), Side.RIGHT, lock(Side.RIGHT));
         double lockRight = locks.get(Side.RIGHT).turn().steeringWheelDeg();
         double lockLeft = locks.get(Side.LEFT).turn().steeringWheelDeg();
-        Optional<Effort> effort = Effort.of(train, job, lockRight, lockLeft, grid.steerStepsEachWay(), step);
+        double loadedRight = loadedTo(locks.get(Side.RIGHT));
+        double loadedLeft = loadedTo(locks.get(Side.LEFT));
+        Optional<Effort> effort = Effort.of(train, job, loadedRight, loadedLeft, grid.steerStepsEachWay(), step);
         double both = Math.min(vehicle.droop(), vehicle.bump());
         return new SteerFigures(
                 train.axle().orElseThrow().lengths(),
@@ -106,7 +110,7 @@ public final class SteerSweep {
                 rollSteer(both), toeSpread(vehicle.droop(), vehicle.bump()), toeSpread(vehicle.normalDroop(), vehicle.normalBump()),
                 job.targets().outerTable().flatMap(t -> worstMiss(t, lockRight, lockLeft)),
                 rakes(lockRight, lockLeft), LockLimits.of(train, job), locks, effort,
-                effort.map(e -> RodLoad.of(train.requireAxle(), train.axle().orElseThrow().lengths(), e, KerbLoad.of(train, job, lockRight, lockLeft),
+                effort.map(e -> RodLoad.of(train.requireAxle(), train.axle().orElseThrow().lengths(), e, KerbLoad.of(train, job, loadedRight, loadedLeft),
                         Effort.heavyPull(train, job))).orElse(List.of()));
     }
 
@@ -175,6 +179,14 @@ public final class SteerSweep {
         // At the very end of a gear a linkage that only just reaches may not.
         return new SteerFigures.Lock(turnAt(hit.steeringWheelDeg()).or(() -> turnAt(hit.steeringWheelDeg() * (1 - 1e-6)))
                 .or(() -> turnAt(0)).orElseThrow(), hit);
+    }
+
+    /**
+     * As far toward a lock as loads are told: to its end, or where the linkage itself ends it short of there, since over centre a rod
+     * has no lever and every load is without end.
+     */
+    private static double loadedTo(SteerFigures.Lock lock) {
+        return lock.turn().steeringWheelDeg() * (lock.hit().limit() == Limit.LINKAGE_ENDS ? SHORT_OF_CENTRE : 1);
     }
 
     /** Straight ahead over a travel. */

@@ -16,7 +16,7 @@ import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
 final class WheelRange {
 
     private static final int MARCHES = 24;
-    private static final int HALVINGS = 50;
+    private static final int HALVINGS = 36;
     private static final double CLOSE = 1e-10;
 
     private final SteeringTrain train;

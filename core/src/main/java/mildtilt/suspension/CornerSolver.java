@@ -35,6 +35,7 @@ import org.jspecify.annotations.Nullable;
 public final class CornerSolver {
 
     private static final double HEIGHT_TOLERANCE = 1e-11;
+    private static final double ROOT = 1e-8;
     private static final double REACH_TOLERANCE = 1e-9;
     private static final double WIDEST_SWING = 1.5;
     private static final double SCAN_STEP = 0.02;
@@ -219,7 +220,8 @@ public final class CornerSolver {
         if (!(there * want <= 0)) {
             return Optional.empty();
         }
-        double root = there == 0 ? back : end.getValue() == 0 ? end.getPoint()
+        // Each trial is found from the last, so that a gap of next to nothing may come out on either side of 0.
+        double root = Math.abs(there) <= ROOT ? back : Math.abs(end.getValue()) <= ROOT ? end.getPoint()
                 : new BracketingNthOrderBrentSolver(1e-15, 1e-15, 1e-13, 5).solve(200, x -> finite(gap.applyAsDouble(x), want),
                         Math.min(back, end.getPoint()), Math.max(back, end.getPoint()));
         return swings.at(rodSense * root).map(Trial::reaching);

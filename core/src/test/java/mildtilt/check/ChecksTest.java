@@ -40,7 +40,7 @@ class ChecksTest {
     @Test
     void theDemosPlantedFaultsAreFoundAndNothingElse() {
         assertThat(Analysis.of(demo).findings()).extracting(Finding::fault)
-                .containsExactly(Fault.TOUCHES, Fault.JOINT_OVER_LIMIT, Fault.STUD_DOES_NOT_SEAT, Fault.RIPPLE, Fault.ACKERMANN);
+                .containsExactly(Fault.JOINT_OVER_LIMIT, Fault.TOUCHES, Fault.STUD_DOES_NOT_SEAT, Fault.RIPPLE, Fault.ACKERMANN);
     }
 
     @Test
