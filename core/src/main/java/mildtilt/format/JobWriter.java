@@ -23,7 +23,7 @@ import mildtilt.survey.Survey;
 public final class JobWriter {
 
     static final String FORMAT = "mild-tilt-job";
-    /** 2 since linkages other than rack and tie rods, and variants; 3 since ends, bearings, sliding shafts and rule sets; 4 since what is in the way; 5 since how it is made, and its changes; 6 since the log of trials. */
+    /** 2 since linkages other than rack and tie rods, and variants; 3 since ends, bearings, sliding shafts and rule sets; 4 since what is in the way; 5 since how it is made, and its changes; 6 since the log of trials; 7 since own parts tell given sizes from guessed ones, obstacles what may be done with them, rule sets geometry and a kerb. */
     static final int VERSION = 7;
 
     private static final JsonMapper MAPPER = new JsonMapper();
