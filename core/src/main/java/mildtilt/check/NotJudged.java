@@ -24,7 +24,6 @@ import mildtilt.making.Stud;
 import mildtilt.measure.Phrase;
 import mildtilt.measure.Quantity;
 import mildtilt.routing.ColumnFigures;
-import mildtilt.shop.PartLoad;
 import mildtilt.steer.RodLoad;
 import mildtilt.steer.SteerFigures;
 
@@ -193,7 +192,7 @@ public record NotJudged(String matter, Element element, Phrase missing) {
             List<Piece.ArmOf> plates = job.making().pieces().stream().filter(Piece.ArmPlate.class::isInstance).map(p -> ((Piece.ArmPlate) p).of()).toList();
             Map<String, Element> arms = new LinkedHashMap<>();
             for (Piece.ArmOf of : Piece.ArmOf.values()) {
-                if (!plates.contains(of) && PartLoad.armLength(axle, of).isPresent()) {
+                if (!plates.contains(of) && of.length(axle).isPresent()) {
                     arms.put(of.label(), of == Piece.ArmOf.GEAR_ARM ? new Element.GearArm() : new Element.SteeringArms());
                 }
             }

@@ -1,7 +1,10 @@
 package mildtilt.making;
 
+import java.util.Optional;
+import mildtilt.gear.ArmGear;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Side;
+import mildtilt.linkage.SteeredAxle;
 
 /** A piece that is made besides shafts and rods. Lengths mm, angles degrees. */
 public sealed interface Piece {
@@ -30,6 +33,19 @@ public sealed interface Piece {
 
         public String label() {
             return label;
+        }
+
+        /** From the axis it turns about, square, to the joint at its end, mm; empty where a vehicle has no such arm. */
+        public Optional<Double> length(SteeredAxle axle) {
+            return switch (this) {
+                case LEFT_STEERING_ARM -> Optional.of(steeringArm(axle, Side.LEFT));
+                case RIGHT_STEERING_ARM -> Optional.of(steeringArm(axle, Side.RIGHT));
+                case GEAR_ARM -> axle.gear() instanceof ArmGear g ? Optional.of(g.armLength()) : Optional.empty();
+            };
+        }
+
+        private static double steeringArm(SteeredAxle axle, Side side) {
+            return axle.corner(side).suspension().steerAxis().distanceTo(axle.corner(side).knuckle().tieRodPoint());
         }
 
         static ArmOf steering(Side side) {

@@ -8,7 +8,6 @@ import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import mildtilt.gear.ArmGear;
 import mildtilt.geometry.Side;
 import mildtilt.job.Job;
 import mildtilt.linkage.BellCrank;
@@ -128,7 +127,7 @@ public record PartLoad(Kind kind, String key, String what, Rod rod, double stres
     }
 
     private static void plate(SteeredAxle axle, Piece.ArmPlate p, Map<Rod, RodLoad> loads, List<PartLoad> all) {
-        Optional<Double> length = armLength(axle, p.of());
+        Optional<Double> length = p.of().length(axle);
         Optional<RodLoad> load = pushedBy(axle, p.of()).map(loads::get);
         if (length.isEmpty() || load.isEmpty()) {
             return;
@@ -151,19 +150,6 @@ public record PartLoad(Kind kind, String key, String what, Rod rod, double stres
                 case CentreLink _ -> Optional.of(Rod.CENTRE_LINK);
             };
         };
-    }
-
-    /** From the axis it turns about, square, to the joint at its end, mm; empty where the job has no such arm. */
-    public static Optional<Double> armLength(SteeredAxle axle, Piece.ArmOf of) {
-        return switch (of) {
-            case LEFT_STEERING_ARM -> Optional.of(steeringArm(axle, Side.LEFT));
-            case RIGHT_STEERING_ARM -> Optional.of(steeringArm(axle, Side.RIGHT));
-            case GEAR_ARM -> axle.gear() instanceof ArmGear g ? Optional.of(g.armLength()) : Optional.empty();
-        };
-    }
-
-    private static double steeringArm(SteeredAxle axle, Side side) {
-        return axle.corner(side).suspension().steerAxis().distanceTo(axle.corner(side).knuckle().tieRodPoint());
     }
 
     /**

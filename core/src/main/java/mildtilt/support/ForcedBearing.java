@@ -64,9 +64,9 @@ public record ForcedBearing(int bearing, double off, double tiltDeg, double side
     }
 
     /** From where the bearing is carried to where the shaft runs without it. */
-    private static double[] away(ShaftBeams without, double[][] shifts, int support) {
+    private static double[] away(ShaftBeams without, ShaftBeams.Shift shifts, int support) {
         double[] runs = without.shifted(shifts).shift(support);
-        return new double[] {runs[0] - shifts[support][0], runs[1] - shifts[support][1]};
+        return new double[] {runs[0] - shifts.supports()[support][0], runs[1] - shifts.supports()[support][1]};
     }
 
     private static double length(double[] v) {

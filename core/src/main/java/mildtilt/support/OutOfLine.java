@@ -36,7 +36,7 @@ public record OutOfLine(int bearing, double off, double tiltDeg, double sideLoad
 
     private static double off(Column c, int support) {
         ShaftBeams without = new ShaftBeams(c, support);
-        double[] is = without.measured()[support];
+        double[] is = without.measured().supports()[support];
         double[] would = without.shifted(without.measured()).shift(support);
         return Math.hypot(is[0] - would[0], is[1] - would[1]);
     }

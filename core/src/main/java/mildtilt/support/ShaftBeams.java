@@ -22,15 +22,13 @@ import org.hipparchus.linear.RealVector;
  *
  * <p>Each shaft bends in two planes as Euler and Bernoulli's beam, {@code E I} of its own section all along. A joint that keeps
  * both shafts in one place passes a force and no couple; a double joint that does not centre itself passes neither. The gear
- * holds the last shaft's end in place and in line, a bearing and either end of the column tube hold it in place only. Along
- * themselves shafts are taken to give, as they slide or as their bearings let them. N, mm, N·mm, rad.
+ * holds the last shaft's end in place and in line, a bearing and either end of the column tube hold it in place only. The column
+ * holds the first shaft along itself; other shafts are as long as they are, but for one that slides. N, mm, N·mm, rad.
  */
 final class ShaftBeams {
 
-    /** Holds what nothing else holds, so that a floating shaft does no harm to the sums; N/mm. */
-    private static final double TRACE = 1e-9;
-    /** A rotation counts as this much of a shift, which evens out the numbers, mm. */
-    private static final double LEVER = 100;
+    /** Holds what nothing else holds, so that a floating shaft does no harm to the sums; of the stiffest entry. */
+    private static final double TRACE = 1e-12;
     private static final double APART = 1e-6;
 
     /**
@@ -45,6 +43,8 @@ final class ShaftBeams {
     static final int TUBE_LOWER = -2;
 
     private final Column column;
+    /** A rotation counts as a shift of so much for each radian, which evens out the numbers, mm. */
+    private final double lever;
     private final List<Support> supports;
     private final Vector[] across;
     private final Vector[] up;
@@ -72,6 +72,7 @@ final class ShaftBeams {
     /** @param released index among the supports of one that does not hold; −1 where all do */
     ShaftBeams(Column column, int released) {
         this.column = column;
+        lever = IntStream.range(0, column.shafts().size()).mapToDouble(column::length).average().orElseThrow();
         supports = supportsOf(column);
         int shafts = column.shafts().size();
         across = new Vector[shafts];
@@ -100,13 +101,18 @@ final class ShaftBeams {
         }
         size = next;
         double[][] k = new double[size][size];
-        for (int i = 0; i < size; i++) {
-            k[i][i] = TRACE;
-        }
         for (int n = 1; n < nodes.size(); n++) {
             if (nodes.get(n).shaft == nodes.get(n - 1).shaft) {
                 beam(k, nodes.get(n - 1), nodes.get(n));
             }
+        }
+        along(k);
+        double stiffest = 0;
+        for (int i = 0; i < size; i++) {
+            stiffest = Math.max(stiffest, k[i][i]);
+        }
+        for (int i = 0; i < size; i++) {
+            k[i][i] += TRACE * stiffest;
         }
         stiffness = new Array2DRowRealMatrix(k, false);
         fixed = new boolean[size];
@@ -160,10 +166,39 @@ final class ShaftBeams {
         }
     }
 
+    /** What holds shafts along themselves: the body the first, and every one that does not slide its two ends, E A / L. */
+    private void along(double[][] k) {
+        if (column.joints().isEmpty()) {
+            return;
+        }
+        Node first = nodes.stream().filter(n -> n.shaft == 0 && n.atJoint && n.along > 0).findFirst().orElseThrow();
+        double[] hold = row(first, 0, column.axis(0).vector(), false);
+        add(k, hold, hold, axial(0));
+        for (int i = 1; i < column.shafts().size(); i++) {
+            if (column.shafts().get(i).slide().isEmpty()) {
+                int shaft = i;
+                Vector axis = column.axis(i).vector();
+                List<Node> ends = nodes.stream().filter(n -> n.shaft == shaft && n.atJoint).toList();
+                double[] one = row(ends.getFirst(), 0, axis, false);
+                double[] other = row(ends.getLast(), 0, axis, false);
+                add(k, one, one, axial(i));
+                add(k, other, other, axial(i));
+                add(k, one, other, -axial(i));
+                add(k, other, one, -axial(i));
+            }
+        }
+    }
+
+    private double axial(int shaft) {
+        Shaft s = column.shafts().get(shaft);
+        double d = s.profile().roundNoStronger();
+        return Steel.E * Math.PI / 4 * (d * d - s.bore() * s.bore()) / column.length(shaft);
+    }
+
     /** A shift or a rotation in one plane as index and factor of the unknowns that it is made of. */
     private double[] row(Node n, int plane, Vector way, boolean turn) {
         if (turn) {
-            return new double[] {n.turn + plane, 1 / LEVER};
+            return new double[] {n.turn + plane, 1 / lever};
         }
         return n.atJoint ? new double[] {n.shift, way.x(), n.shift + 1, way.y(), n.shift + 2, way.z()} : new double[] {n.shift + plane, 1};
     }
@@ -200,7 +235,7 @@ final class ShaftBeams {
         /** Of the shaft against its line as planned, across and up, rad. */
         double[] slope(int support) {
             Node n = node(support);
-            return new double[] {u[n.turn] / LEVER, u[n.turn + 1] / LEVER};
+            return new double[] {u[n.turn] / lever, u[n.turn + 1] / lever};
         }
 
         /** With which the support presses on the shaft, across and up, N. */
@@ -210,8 +245,16 @@ final class ShaftBeams {
         }
     }
 
-    /** The supports shifted: of each, across and up, mm. */
-    Bent shifted(double[][] by) {
+    /**
+     * How what holds the shafts is shifted.
+     *
+     * @param supports of each, across and up, mm
+     * @param anchor of the body, that holds the first shaft along itself, mm
+     */
+    record Shift(double[][] supports, Vector anchor) {}
+
+    Bent shifted(Shift shift) {
+        double[][] by = shift.supports;
         double[] u = new double[size];
         for (int s = 0; s < supports.size(); s++) {
             for (Node n : nodes) {
@@ -221,7 +264,15 @@ final class ShaftBeams {
                 }
             }
         }
-        return solved(u, new double[size]);
+        double[] load = new double[size];
+        if (!column.joints().isEmpty()) {
+            Vector axis = column.axis(0).vector();
+            double[] hold = row(nodes.stream().filter(n -> n.shaft == 0 && n.atJoint && n.along > 0).findFirst().orElseThrow(), 0, axis, false);
+            for (int i = 0; i < hold.length; i += 2) {
+                load[(int) hold[i]] += hold[i + 1] * axial(0) * shift.anchor.dot(axis);
+            }
+        }
+        return solved(u, load);
     }
 
     /**
@@ -233,7 +284,7 @@ final class ShaftBeams {
     Bent coupled(int shaft, boolean gearEnd, int plane, double couple) {
         double[] load = new double[size];
         Node end = nodes.stream().filter(n -> n.shaft == shaft && n.atJoint && (n.along > 0) == gearEnd).findFirst().orElseThrow();
-        load[end.turn + plane] = couple / LEVER;
+        load[end.turn + plane] = couple / lever;
         return solved(new double[size], load);
     }
 
@@ -255,13 +306,13 @@ final class ShaftBeams {
     }
 
     /** How far the bearings were measured off their shafts' lines, across and up; nothing for the tube. */
-    double[][] measured() {
+    Shift measured() {
         double[][] by = new double[supports.size()][];
         for (int s = 0; s < by.length; s++) {
             int bearing = supports.get(s).bearing;
             by[s] = bearing < 0 ? new double[2] : offOf(column.bearings().get(bearing));
         }
-        return by;
+        return new Shift(by, new Vector(0, 0, 0));
     }
 
     private static double[] offOf(Bearing b) {
@@ -269,23 +320,23 @@ final class ShaftBeams {
     }
 
     /** A shift of the body as each support of it feels it that hangs on the body, across and up. */
-    double[][] moved(Vector by) {
+    Shift moved(Vector by) {
         double[][] all = new double[supports.size()][];
         for (int s = 0; s < all.length; s++) {
             Support at = supports.get(s);
             boolean onBody = at.bearing < 0 || column.bearings().get(at.bearing).mount() == Bearing.Mount.BULKHEAD;
             all[s] = onBody ? new double[] {by.dot(across[at.shaft]), by.dot(up[at.shaft])} : new double[2];
         }
-        return all;
+        return new Shift(all, by);
     }
 
     /** The column tube tilted about a place along the first shaft: up on the driver's side, rad; all else stays. */
-    double[][] tilted(double pivot, double angle) {
+    Shift tilted(double pivot, double angle) {
         double[][] all = new double[supports.size()][];
         for (int s = 0; s < all.length; s++) {
             Support at = supports.get(s);
             all[s] = at.bearing < 0 ? new double[] {0, (pivot - at.along) * Math.tan(angle)} : new double[2];
         }
-        return all;
+        return new Shift(all, new Vector(0, 0, 0));
     }
 }

@@ -5,7 +5,6 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
-import mildtilt.shop.PartLoad;
 import mildtilt.clearance.Notch;
 import mildtilt.column.Bearing;
 import mildtilt.column.Column;
@@ -132,7 +131,7 @@ public record Templates(List<FlatPattern> patterns, List<Jig> jigs, List<Phrase>
     }
 
     private static void arm(Job job, Piece.ArmPlate a, List<FlatPattern> all, List<Phrase> open) {
-        Optional<Double> length = job.axle().flatMap(x -> PartLoad.armLength(x, a.of()));
+        Optional<Double> length = job.axle().flatMap(x -> a.of().length(x));
         double r1 = a.rootHole() / 2 + a.margin();
         double r2 = a.endHole() / 2 + a.margin();
         if (length.isEmpty()) {

@@ -11,6 +11,7 @@ import java.util.Optional;
 import java.util.Set;
 import mildtilt.analysis.Analysis;
 import mildtilt.column.Column;
+import mildtilt.column.ForkFit;
 import mildtilt.column.RandomColumns;
 import mildtilt.column.Socket.Hold;
 import mildtilt.format.CatalogueFile;
@@ -47,11 +48,18 @@ class AnyColumnTest {
             Map.entry(RuleLimit.KINK, new Judged(EnumSet.of(Fault.FRONT_PUSH), true)),
             Map.entry(RuleLimit.ENGAGEMENT, new Judged(EnumSet.of(Fault.ENGAGEMENT_SHORT), true)),
             Map.entry(RuleLimit.OVERLAP, new Judged(EnumSet.of(Fault.SLIDE_SHORT), true)),
-            Map.entry(RuleLimit.HEAVY_PULL, new Judged(EnumSet.of(Fault.SHAFT_WEAK, Fault.JOINT_WEAK, Fault.WIND_UP), true)),
-            Map.entry(RuleLimit.STRENGTH, new Judged(EnumSet.of(Fault.SHAFT_WEAK), true)),
+            Map.entry(RuleLimit.HEAVY_PULL, new Judged(EnumSet.of(Fault.SHAFT_WEAK, Fault.JOINT_WEAK, Fault.WIND_UP, Fault.ARM_WEAK, Fault.ROD_END_WEAK, Fault.ROD_BUCKLES, Fault.ROD_BENDS), true)),
+            Map.entry(RuleLimit.STRENGTH, new Judged(EnumSet.of(Fault.SHAFT_WEAK, Fault.JOINT_WEAK, Fault.ARM_WEAK, Fault.ROD_END_WEAK), true)),
             Map.entry(RuleLimit.WIND_UP, new Judged(EnumSet.of(Fault.WIND_UP), false)),
             Map.entry(RuleLimit.SPAN, new Judged(EnumSet.of(Fault.SPAN_LONG), true)),
-            Map.entry(RuleLimit.OUT_OF_LINE, new Judged(EnumSet.of(Fault.BEARINGS_FIGHT), false))));
+            Map.entry(RuleLimit.OUT_OF_LINE, new Judged(EnumSet.of(Fault.BEARINGS_FIGHT), false)),
+            Map.entry(RuleLimit.KERB, new Judged(EnumSet.of(Fault.ARM_WEAK, Fault.ROD_END_WEAK, Fault.ROD_BUCKLES, Fault.ROD_BENDS), true)),
+            Map.entry(RuleLimit.CASTER_MIN, new Judged(EnumSet.of(Fault.STEER_AXIS_UNUSUAL, Fault.TRAIL_RUNS_AWAY), true)),
+            Map.entry(RuleLimit.CASTER_MAX, new Judged(EnumSet.of(Fault.STEER_AXIS_UNUSUAL, Fault.TRAIL_RUNS_AWAY), false)),
+            Map.entry(RuleLimit.TRAIL_MIN, new Judged(EnumSet.of(Fault.TRAIL_RUNS_AWAY), true)),
+            Map.entry(RuleLimit.TRAIL_MAX, new Judged(EnumSet.of(Fault.TRAIL_RUNS_AWAY), false)),
+            Map.entry(RuleLimit.KINGPIN_MAX, new Judged(EnumSet.of(Fault.STEER_AXIS_UNUSUAL), false)),
+            Map.entry(RuleLimit.SCRUB, new Judged(EnumSet.of(Fault.STEER_AXIS_UNUSUAL), false))));
 
     private static List<Finding> findings(Job job) {
         return Analysis.of(job, COARSE, CatalogueFile.shipped()).findings();
@@ -67,16 +75,18 @@ class AnyColumnTest {
 
     /** A limit made stricter never finds less, one made laxer never more, and what it does not judge stays as it was. */
     @ParameterizedTest
-    @EnumSource(RuleLimit.class)
+    // The carrier is alike left and right, has hardly any toe or roll steer, and any kingpin leans in by more than nothing.
+    @EnumSource(value = RuleLimit.class, mode = EnumSource.Mode.EXCLUDE, names = {"KINGPIN_MIN", "TOE", "APART", "LOCK_APART", "ROLL_STEER"})
     void aStricterLimitNeverFindsLess(RuleLimit limit) {
         Judged judged = JUDGED.get(limit);
         int moved = 0;
-        for (long seed = 1; seed <= 15; seed++) {
-            Job job = any(seed);
+        for (long seed = 1; seed <= (limit.ordinal() >= RuleLimit.KERB.ordinal() ? 1 : 15); seed++) {
+            boolean ofAxle = limit.ordinal() >= RuleLimit.KERB.ordinal();
+            Job job = ofAxle ? DemoJob.MARSH_CARRIER.job() : any(seed);
             Rules rules = ShippedRules.CLOSED_COURSE.rules();
             double now = rules.get(limit).orElseThrow();
             // Short shafts shake fast.
-            double factor = limit == RuleLimit.JOINT_ANGLE ? 2 : limit == RuleLimit.SPAN ? 20 : 3;
+            double factor = limit == RuleLimit.JOINT_ANGLE ? 2 : limit == RuleLimit.SPAN ? 20 : ofAxle ? 10 : 3;
             double half = now / factor;
             double twice = now * factor;
             Job lax = job.withRules(rules.with(limit, judged.largerIsStricter ? half : twice));
@@ -159,16 +169,22 @@ class AnyColumnTest {
             }
         }
         for (int s = 0; s < c.shafts().size(); s++) {
-            if (c.shafts().get(s).toCut() && c.cutLength(s) <= 0) {
+            // Nothing left of it, faces that stand in each other, or an end that goes past a joint's centre.
+            double faces = c.length(s) - c.wheelEndFit(s).takeOff() - c.gearEndFit(s).takeOff();
+            if (c.shafts().get(s).toCut() && c.cutLength(s) <= 0 || faces < -0.05 || s > 0 && past(c.wheelEndFit(s)) || s < c.joints().size() && past(c.gearEndFit(s))) {
                 cramped.add(s);
             }
         }
         assertThat(all.stream().filter(f -> f.severity() == Severity.STOP && (f.fault() == Fault.JOINT_OVER_LIMIT || f.fault() == Fault.JOINT_LOCKED))
                 .map(f -> ((Element.JointAt) f.element()).index())).containsExactlyInAnyOrderElementsOf(over);
-        assertThat(all.stream().filter(f -> f.fault() == Fault.NO_ROOM_FOR_SHAFT).map(f -> ((Element.ShaftAt) f.element()).index()))
+        assertThat(all.stream().filter(f -> f.fault() == Fault.NO_ROOM_FOR_SHAFT).map(f -> ((Element.ShaftAt) f.element()).index()).distinct())
                 .containsExactlyInAnyOrderElementsOf(cramped);
         assertThat(all.stream().anyMatch(f -> f.fault() == Fault.SHAFT_FLOATS)).isEqualTo(!figures.supports().allHeld());
         assertThat(all).isSortedAccordingTo((x, y) -> y.severity().compareTo(x.severity()));
+    }
+
+    private static boolean past(ForkFit fit) {
+        return fit.takeOff() > 0 && fit.engagement() > fit.takeOff();
     }
 
     /** No edit of the demo's column by its own remedies, taken one after another, ends in anything but a column that is found better. */

@@ -2,7 +2,10 @@ package mildtilt.check;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.json.JsonMapper;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.DoubleNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
 import java.io.InputStream;
@@ -105,8 +108,8 @@ class DangersTest {
         stop(all, "a rod end at its limit of tilt", Fault.ROD_END_OVER_LIMIT, t -> t.put("axle/left/rod_ends/allowed_deg", 6));
         stop(all, "the weight turns the wheels away", Fault.WEIGHT_TURNS_AWAY, t -> t.put(SUSPENSION + "upper_ball_joint_mm", "[-14, 690, 500]"));
         stop(all, "the wheels trail the wrong way", Fault.TRAIL_RUNS_AWAY, t -> t.put(SUSPENSION + "upper_ball_joint_mm", "[45, 610, 500]"));
-        stop(all, "a bearing far out of line", Fault.BEARINGS_FIGHT, t -> t.put("column/bearings",
-                "[{\"name\": \"Third\", \"kind\": \"flange\", \"mount\": \"column\", \"shaft\": 1, \"along_mm\": 250, \"bore_mm\": 22, \"off_up_mm\": 4}]"));
+        look(all, "a bearing far out of line", Fault.BEARINGS_FIGHT, t -> t.drop("column/steering_wheel/adjustment").put("column/installation/frame_movement_mm", 0).put("column/bearings",
+                "[{\"name\": \"Third\", \"kind\": \"flange\", \"mount\": \"bulkhead\", \"shaft\": 1, \"along_mm\": 250, \"bore_mm\": 22, \"off_up_mm\": 4}]"));
         stop(all, "a frame bearing on a shaft that tilts with the wheel", Fault.BEARING_FORCED, t -> t.put("column/bearings",
                 "[{\"name\": \"Third\", \"kind\": \"flange\", \"mount\": \"frame\", \"shaft\": 1, \"along_mm\": 250, \"bore_mm\": 22}]"));
         stop(all, "a shaft of soft thin bar", Fault.SHAFT_WEAK, t -> t.put("column/shafts/1/yield_mpa", 180));
@@ -121,19 +124,36 @@ class DangersTest {
         stop(all, "a cranked tie rod", Fault.ROD_BENDS, t -> t.put("axle/left/rod_ends/tube/crank_mm", 90));
         stop(all, "a rod that only a kerb bends", Fault.ROD_BENDS, t -> t.put("axle/left/rod_ends/tube/crank_mm", 30));
         stop(all, "a box across the shaft", Fault.TOUCHES, t -> t.put("surroundings", box("Battery", -430, 300, 620)));
-        stop(all, "a box where the wheel turns", Fault.TYRE_TOUCHES, t -> t.put("surroundings", box("Tool box", 250, 640, 430)));
+        stop(all, "a box where the wheel turns", Fault.TOUCHES, t -> t.put("surroundings", box("Tool box", 250, 640, 430)));
         stop(all, "a column like a spear", Fault.FRONT_PUSH, t -> t.put("column/joints/0/centre_mm", "[-660, 315, 753]").put("column/joints/1/centre_mm", "[-330, 240, 530]")
                 .put("column/tube/to_mm", 330).put("column/shafts/1/slide/closes_mm", 20));
         stop(all, "welds where none may be", Fault.WELDED_SHAFT, t -> t.put("rules/welding", "\"forbidden\"").put("column/joints/0/gear_side/socket/hold", "\"weld\""));
         look(all, "the wheels toed in", Fault.STATIC_TOE, t -> t.put("axle/left/knuckle/spin_axis_point_mm", "[1.6, 860, 390.9]"));
-        stop(all, "the gear far off the middle", Fault.LOCK_UNEQUAL, t -> t.put("axle/gear/centre_mm", "[-178, 22, 325]").put("axle/left/limits", "{}"));
-        look(all, "too much caster", Fault.STEER_AXIS_UNUSUAL, t -> t.put(SUSPENSION + "upper_ball_joint_mm", "[-60, 610, 500]"));
+        look(all, "a lock unlike to left and right", Fault.LOCK_UNEQUAL, t -> t.put("axle/right", other(t.root.at("/axle/left")).toString()).put("axle/right/limits/stop_inner_deg", 22));
+        look(all, "too much caster", Fault.TRAIL_RUNS_AWAY, t -> t.put(SUSPENSION + "upper_ball_joint_mm", "[-60, 610, 500]"));
         look(all, "a plug-welded join in a tube", Fault.JOIN_WEAK, t -> t.put("column/shafts/1/bore_mm", 12).put("making/joins",
                 "[{\"shaft\": \"Lower shaft\", \"along_mm\": 130, \"school\": \"plug\"}]"));
         look(all, "a gear that stands too high for its arms", Fault.BUMP_STEER, t -> t.put("axle/gear/centre_mm", "[-178, 0, 352]"));
         stop(all, "a taper that does not seat", Fault.STUD_DOES_NOT_SEAT, t -> t.put(TIE + "outer/hole", "{\"large_mm\": 15.8, \"small_mm\": 13.05, \"thickness_mm\": 22}"));
         look(all, "a fork clocked wrong", Fault.RIPPLE, t -> t.put("column/shafts/1/clocking_deg", -20));
         return all;
+    }
+
+    /** A corner on the other side. */
+    private static JsonNode other(JsonNode node) {
+        JsonNode out = node.deepCopy();
+        out.findParents("wheel_centre_mm").forEach(p -> swap((ObjectNode) p));
+        out.findParents("lower_ball_joint_mm").forEach(p -> swap((ObjectNode) p));
+        out.findParents("outer_bolt").forEach(p -> swap((ObjectNode) p));
+        return out;
+    }
+
+    private static void swap(ObjectNode o) {
+        o.forEach(v -> {
+            if (v instanceof ArrayNode a && a.size() == 3) {
+                a.set(1, DoubleNode.valueOf(-a.get(1).asDouble()));
+            }
+        });
     }
 
     private static String box(String name, double x, double y, double z) {

@@ -10,6 +10,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.regex.Matcher;
@@ -105,7 +106,7 @@ class DocumentationTest {
         for (DemoJob demo : DemoJob.values()) {
             collectNames(AnalysisJson.tree(Analysis.of(demo.job()), List.of(new HandPosition(30, 5, 5), new HandPosition(20, 0, 0))), names);
         }
-        Obstacle rail = Obstacle.fixed("rail", new Shape.Box(new Point(-285, 215, 445), 900, 70, 140));
+        Obstacle rail = Obstacle.fixed("rail", new Shape.Box(new Point(-285, 215, 445), 900, 70, 140)).withMay(Optional.of(Obstacle.May.NOTCHED));
         Job railed = DemoJob.MARSH_CARRIER.job().editSurroundings(s -> s.with(rail));
         collectNames(AnalysisJson.tree(Analysis.of(railed), List.of()), names);
         collectNames(RouteJson.tree(RouteFinder.search(DemoJob.MARSH_CARRIER.job(), RouteQuestion.USUAL.withJoints(2, 2).withTilt(-40, 40), RouteProgress.SILENT)), names);

@@ -68,7 +68,7 @@ class JobFileTest {
     @ParameterizedTest
     @CsvSource(delimiter = '|', quoteCharacter = '~', nullValues = "null", value = {
         "\"format\" : \"mild-tilt-job\" | \"format\" : \"other\" | not a Mild Tilt job",
-        "\"version\" : 6 | \"version\" : 7 | newer Mild Tilt (job version 7",
+        "\"version\" : 7 | \"version\" : 8 | newer Mild Tilt (job version 8",
         "\"bump_mm\" : 70 | \"bump_mm\" : -70 | vehicle, bump_mm",
         "\"bump_mm\" : 70 | \"bump_mm\" : \"seventy\" | vehicle, bump_mm",
         "\"bump_mm\" : 70 | \"bump_mm\" : 1e999 | vehicle, bump_mm",

@@ -41,7 +41,12 @@ class JoinFiguresTest {
         double shaft = polar(19, bore) * yield;
         JoinFigures sleeve = JoinFigures.of(job, job.making().joins().getFirst()).orElseThrow();
         Section.Tube t = (Section.Tube) sleeve.parts().getFirst().section();
-        assertThat(polar(t.outside(), t.inside()) * 235).isBetween(shaft, shaft * 1.25);
+        // Both the sleeve and the fillet on its end carry it, and half a millimetre less of wall would leave one of them short.
+        double leg = Math.ceil(2 * Math.sqrt(2) * shaft / (2 * Math.PI * 9.5 * 9.5 * 235)) / 2;
+        assertThat(polar(t.outside(), t.inside()) * 235).isGreaterThan(shaft);
+        assertThat(t.wall()).isGreaterThanOrEqualTo(leg - 1e-9);
+        assertThat(polar(t.outside() - 1, t.inside()) * 235 < shaft || t.wall() - 0.5 < leg).isTrue();
+        assertThat(sleeve.carries()).isGreaterThanOrEqualTo(1);
         assertThat(t.inside()).isCloseTo(19.1, within(1e-9));
         // Bolts: two each side, each in two planes, at the shaft's surface.
         JoinFigures bolted = JoinFigures.of(job, job.making().joins().getFirst().withSchool(School.COUPLING)).orElseThrow();
@@ -64,8 +69,13 @@ class JoinFiguresTest {
             case SLEEVE -> assertThat(sum + 1.5).isCloseTo(whole, within(1e-9));
             case COUPLING -> assertThat(sum).isCloseTo(whole, within(1e-9));
             case ONE_PIECE -> assertThat(pieces).singleElement().satisfies(p -> assertThat(p.finished()).isCloseTo(whole, within(1e-9)));
-            // A spigot of 1.2 diameters lies inside the other piece, past the root gap.
-            case PLUG -> assertThat(sum - 1.2 * 19).isCloseTo(whole, within(1e-9));
+            // The spigot lies inside the other piece, past the root gap, and has room there for two pairs of plug welds.
+            case PLUG -> {
+                JoinFigures f = JoinFigures.of(job, job.making().joins().getFirst()).orElseThrow();
+                double spigot = f.gearSideExtra() - f.rootGap() / 2;
+                assertThat(spigot).isBetween(1.2 * 19, 2.5 * 19);
+                assertThat(sum - spigot).isCloseTo(whole, within(1e-9));
+            }
         }
         assertThat(cuts.open()).isEmpty();
     }
@@ -119,5 +129,24 @@ class JoinFiguresTest {
         JoinFigures f = JoinFigures.of(joined(School.SLEEVE, 60), joined(School.SLEEVE, 60).making().joins().getFirst()).orElseThrow();
         assertThat(f.near()).extracting(JoinFigures.Near::name).contains("Upper joint");
         assertThat(f.near().getFirst().away()).isCloseTo(60, within(1e-9));
+    }
+
+    /** The shaft of the case: 22 outside, bore 16, its plug sheared at the bore's radius by the welds of one side. */
+    @Test
+    void plugWeldsAreShearedAtTheBoreAndThoseOfOneSideCarryTheWhole() {
+        Job job = joined(School.PLUG, 120).editColumn(c -> c.editShaft(1, s -> s.withBore(0).withDiameter(22).withBore(16).withYieldMpa(420)));
+        JoinFigures f = JoinFigures.of(job, job.making().joins().getFirst()).orElseThrow();
+        double twist = Math.PI * (Math.pow(22, 4) - Math.pow(16, 4)) / 16 / 22 * 420;
+        assertThat(f.carries()).isLessThan(1);
+        String words = f.dimensions().stream().map(p -> p.text(mildtilt.measure.LengthUnit.MM)).reduce("", (a, b) -> a + b + "\n");
+        java.util.regex.Matcher m = java.util.regex.Pattern.compile("(\\d+) plug welds of ([0-9.]+) mm").matcher(words);
+        assertThat(m.find()).as(words).isTrue();
+        double h = Double.parseDouble(m.group(2));
+        // In plain steel, of one side: n π h²/4 at radius 8.
+        double one = Integer.parseInt(m.group(1)) * Math.PI * h * h / 4 * 8 * 235;
+        double plug = Math.PI * Math.pow(16, 3) / 16 * 235;
+        assertThat(f.carries()).as(words).isCloseTo(Math.min(one, plug) / twist, within(0.02));
+        // With the butt weld the ring is whole in plain steel.
+        assertThat(f.withButt()).isGreaterThan(f.carries());
     }
 }

@@ -16,6 +16,7 @@ import mildtilt.column.ColumnTube;
 import mildtilt.column.ForkFit;
 import mildtilt.column.JointKind;
 import mildtilt.column.Shaft;
+import mildtilt.column.Slide;
 import mildtilt.column.TestColumns;
 import mildtilt.format.DemoJob;
 import mildtilt.geometry.Axis;
@@ -178,7 +179,7 @@ class SupportTest {
         Column leaning = with(with(bare, 0, 100), 0, 300).editBearing(1, b -> b.withOff(0, 4));
         OutOfLine o = OutOfLine.of(leaning).getFirst();
         assertThat(o.sideLoad()).isZero();
-        assertThat(o.tiltDeg()).isCloseTo(Math.toDegrees(Math.atan(4 / 200.0)), within(1e-9));
+        assertThat(o.tiltDeg()).isCloseTo(Math.toDegrees(Math.atan(4 / 200.0)), within(1e-8));
         assertThat(o.pastItsAlignment(leaning)).isFalse();
         assertThat(OutOfLine.of(leaning.editBearing(0, b -> b.withKind(Kind.IN_TUBE))).getFirst().pastItsAlignment(leaning.editBearing(0, b -> b.withKind(Kind.IN_TUBE)))).isTrue();
     }
@@ -211,5 +212,59 @@ class SupportTest {
                 Targets.USUAL))).contains(new Element.BearingAt(0));
         Vector along = split.axis(3).vector();
         assertThat(along.cross(place.minus(split.start(3))).norm()).isCloseTo(0, within(1e-9));
+    }
+
+    /** A bar of 22 in tube bearings at 60 and 510, a bearing between them 1 mm up: 3 E I L / (a² b²), and with the next one 100 mm on more than that. */
+    @Test
+    void aBearingOutOfLinePressesAsABeamOverAllItsSupportsDoes() {
+        Column bare = TestColumns.inTube(TestColumns.straight(1, 580)).editShaft(0, s -> s.withDiameter(22))
+                .withTube(Optional.of(new ColumnTube(45, 60, 510, 0)));
+        double ei = 205_000 * Math.PI / 64 * Math.pow(22, 4);
+        Column one = with(bare, 0, 300).editBearing(0, b -> b.withOff(0, 1));
+        double byHand = 3 * ei * 450 / (240.0 * 240 * 210 * 210);
+        assertThat(byHand).isCloseTo(1253, within(3.0));
+        // The next joint is no fixed support: what hangs over the lower bearing changes nothing.
+        assertThat(OutOfLine.of(one).getFirst().sideLoad()).isCloseTo(byHand, within(byHand * 0.01));
+        // With the next at 400, in line: three moments at 60, 300, 400, 510 by Clapeyron's theorem.
+        Column two = with(one, 0, 400);
+        double[] l = {240, 100, 110};
+        double a = 6 * ei * (1 / l[0] + 1 / l[1]);
+        double b = -6 * ei / l[1];
+        // 2 (l0 + l1) M1 + l1 M2 = a; l1 M1 + 2 (l1 + l2) M2 = b; M hogging where pushed up is below 0.
+        double det = 4 * (l[0] + l[1]) * (l[1] + l[2]) - l[1] * l[1];
+        double m1 = (a * 2 * (l[1] + l[2]) - b * l[1]) / det;
+        double m2 = (b * 2 * (l[0] + l[1]) - a * l[1]) / det;
+        double reaction = m1 / l[0] + (m1 - m2) / l[1];
+        assertThat(reaction).isCloseTo(9270, within(30.0));
+        assertThat(OutOfLine.of(two).getFirst().sideLoad()).isCloseTo(reaction, within(reaction * 0.01));
+    }
+
+    /** A joint's couple on the shaft that drives it is held by the two bearings of its tube alone: M over their span. */
+    @Test
+    void theCoupleOfAJointsAngleIsHeldByTheBearingsOfItsTube() {
+        Column c = TestColumns.through(List.of(new Point(-900, 0, 900), new Point(-400, 0, 900), new Point(-100, 0, 900 - 300 * Math.tan(Math.toRadians(25))),
+                new Point(200, 0, 900 - 300 * Math.tan(Math.toRadians(25)))), new double[] {0});
+        Column held = TestColumns.inTube(c).withTube(Optional.of(new ColumnTube(45, 50, 450, 0))).editShaft(1, s -> s.withSlide(Optional.of(new Slide(80, 50, 30))));
+        double torque = 100_000;
+        double couple = torque * Math.tan(Math.toRadians(25));
+        List<CoupleLoad> all = CoupleLoad.of(held, new double[] {torque, torque, torque}, new double[] {Math.toRadians(25), 0});
+        // The driven shaft, between two joints, passes its own couple on to this one's end as a force across: sin 25 over its length.
+        double across = torque * Math.sin(Math.toRadians(25)) / held.length(1);
+        assertThat(all).hasSize(2);
+        assertThat(all.get(0).newtons()).isCloseTo(Math.max(couple / 400, across * 50 / 400), within(couple / 400 * 1e-3));
+    }
+
+    /** A frame bearing on a shaft whose lower joint goes with the frame follows; the tube's shaft, on the body, is carried off it. */
+    @Test
+    void aBearingIsForcedByAsMuchAsItsShaftIsCarriedOffIt() {
+        Column c = TestColumns.inTube(TestColumns.straight(2, 500)).editShaft(1, s -> s.withSlide(Optional.of(new Slide(80, 50, 30))));
+        Column on = with(c, 0, 250).editBearing(0, b -> b.withMount(Bearing.Mount.FRAME));
+        assertThat(ForcedBearing.of(on)).as("nothing moves").isEmpty();
+        Column moves = on.withInstallation(on.installation().withFrameMovement(8));
+        assertThat(ForcedBearing.of(moves)).singleElement().satisfies(f -> {
+            assertThat(f.off()).isCloseTo(8, within(1e-6));
+            assertThat(f.byFrame()).isTrue();
+        });
+        assertThat(ForcedBearing.of(moves.editBearing(0, b -> b.withMount(Bearing.Mount.BULKHEAD)))).as("it goes with the tube").isEmpty();
     }
 }

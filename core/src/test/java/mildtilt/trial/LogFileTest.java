@@ -169,14 +169,15 @@ class LogFileTest {
         }
         assertThat(s.figures().size()).isGreaterThan(8);
         TrialFigures f = TrialFigures.of(new Trial(s, job), job, a);
-        assertThat(f.figures()).allMatch(x -> x.state() == AgainstPlan.State.FINE);
-        // Twice its tolerance and its own doubt off, each is found out; a gap only if it is less, a force only if it is more.
+        // What the plan itself has past a limit is past it when read so, too.
+        assertThat(f.figures()).allMatch(x -> x.state() == (x.limit().filter(l -> x.read().value() > l).isPresent() ? AgainstPlan.State.PAST_LIMIT : AgainstPlan.State.FINE));
+        // Twice its tolerance and its own doubt off, each is found out, a gap only if it is less; or past its limit.
         for (AgainstPlan p : f.figures()) {
             double off = 2 * p.tolerance() + 3 * p.read().spread();
             boolean less = p.read().what() instanceof Gauge.Gap;
-            boolean more = p.read().what() instanceof Gauge.RimForce;
-            assertThat(state(p, off, a)).isEqualTo(less ? AgainstPlan.State.FINE : AgainstPlan.State.OUT);
-            assertThat(state(p, -off, a)).isEqualTo(more ? AgainstPlan.State.FINE : AgainstPlan.State.OUT);
+            assertThat(state(p, off, a)).isIn(less ? List.of(AgainstPlan.State.FINE) : List.of(AgainstPlan.State.OUT, AgainstPlan.State.PAST_LIMIT));
+            boolean past = p.limit().filter(l -> p.read().value() - off > l).isPresent();
+            assertThat(state(p, -off, a)).isEqualTo(past ? AgainstPlan.State.PAST_LIMIT : AgainstPlan.State.OUT);
         }
         List<InspectionList.Item> items = InspectionList.of(a, Inspection.NONE);
         assertThat(items).extracting(InspectionList.Item::key).doesNotHaveDuplicates().hasSizeGreaterThan(12);
