@@ -103,16 +103,14 @@ public record Effort(List<Row> rows, double worstParked, double worstCreeping, d
      *
      * @param row force at the rim, N
      * @param rodForce along each rod while parked, N, without sign
+     * @param held what both tyres alone ask of the rim parked, nothing lost on the way, N
      */
-    public record Here(Row row, Map<Rod, Double> rodForce) {}
+    public record Here(Row row, Map<Rod, Double> rodForce, double held) {}
 
     /** Along each rod straight ahead, N, when the rim is pulled as the rule set says and both wheels are held as parked tyres hold them: nothing is lost on the way. */
     static Map<Rod, Double> heavyPull(SteeringTrain train, Job job) {
         Map<Rod, Double> all = new EnumMap<>(Rod.class);
-        at(train, job, 0).filter(h -> h.row.parked() > 0).ifPresent(h -> {
-            double times = job.rules().heavyPull() / (h.row.parked() * job.vehicle().loads().orElseThrow().efficiency());
-            h.rodForce.forEach((rod, f) -> all.put(rod, f * times));
-        });
+        at(train, job, 0).filter(h -> h.held > 0).ifPresent(h -> h.rodForce.forEach((rod, f) -> all.put(rod, f * job.rules().heavyPull() / h.held)));
         return all;
     }
 
@@ -172,7 +170,14 @@ public record Effort(List<Row> rows, double worstParked, double worstCreeping, d
             rodForce.replaceAll((_, force) -> Math.abs(force));
             double atRim = rim * loads.efficiency();
             return Optional.of(new Here(new Row(sw, Math.max(0, parked + back) / atRim, Math.max(0, creeping + back) / atRim,
-                    back * loads.efficiency() / rim), rodForce));
+                    back * loads.efficiency() / rim), rodForce, (Math.abs(leftRate / heading(l)) * parkedLeft + Math.abs(rightRate / heading(r)) * parkedRight) / rim));
+        }
+
+        /** Change of where a wheel points, seen from above, for a turn about its steer axis k: (s × (k × s))_z / (s_x² + s_y²), s along the spin axis. */
+        private static double heading(KnucklePose k) {
+            Vector s = k.spin();
+            Vector turned = k.steerAxis().direction().cross(s);
+            return (s.x() * turned.y() - s.y() * turned.x()) / (s.x() * s.x() + s.y() * s.y());
         }
     }
 }

@@ -150,6 +150,12 @@ class LogFileTest {
         assertThat(s.dots()).allMatch(d -> d.left() == 3);
     }
 
+    /** Of a gap less than is needed is past its limit, of all else more than is allowed. */
+    private static boolean past(AgainstPlan p, double off) {
+        double v = p.read().value() + off;
+        return p.limit().filter(l -> p.read().what() instanceof Gauge.Gap ? v < l : v > l).isPresent();
+    }
+
     @ParameterizedTest
     @EnumSource(DemoJob.class)
     void everythingAskedForHasAPlaceAndWhatThePlanSaysIsFoundAsPlanned(DemoJob demo) {
@@ -170,14 +176,13 @@ class LogFileTest {
         assertThat(s.figures().size()).isGreaterThan(8);
         TrialFigures f = TrialFigures.of(new Trial(s, job), job, a);
         // What the plan itself has past a limit is past it when read so, too.
-        assertThat(f.figures()).allMatch(x -> x.state() == (x.limit().filter(l -> x.read().value() > l).isPresent() ? AgainstPlan.State.PAST_LIMIT : AgainstPlan.State.FINE));
+        assertThat(f.figures()).allMatch(x -> x.state() == (past(x, 0) ? AgainstPlan.State.PAST_LIMIT : AgainstPlan.State.FINE));
         // Twice its tolerance and its own doubt off, each is found out, a gap only if it is less; or past its limit.
         for (AgainstPlan p : f.figures()) {
             double off = 2 * p.tolerance() + 3 * p.read().spread();
             boolean less = p.read().what() instanceof Gauge.Gap;
-            assertThat(state(p, off, a)).isIn(less ? List.of(AgainstPlan.State.FINE) : List.of(AgainstPlan.State.OUT, AgainstPlan.State.PAST_LIMIT));
-            boolean past = p.limit().filter(l -> p.read().value() - off > l).isPresent();
-            assertThat(state(p, -off, a)).isEqualTo(past ? AgainstPlan.State.PAST_LIMIT : AgainstPlan.State.OUT);
+            assertThat(state(p, off, a)).isEqualTo(past(p, off) ? AgainstPlan.State.PAST_LIMIT : less ? AgainstPlan.State.FINE : AgainstPlan.State.OUT);
+            assertThat(state(p, -off, a)).isEqualTo(past(p, -off) ? AgainstPlan.State.PAST_LIMIT : AgainstPlan.State.OUT);
         }
         List<InspectionList.Item> items = InspectionList.of(a, Inspection.NONE);
         assertThat(items).extracting(InspectionList.Item::key).doesNotHaveDuplicates().hasSizeGreaterThan(12);

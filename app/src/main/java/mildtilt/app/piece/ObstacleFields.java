@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BiFunction;
+import java.util.stream.Stream;
 import java.util.function.BiFunction;
 import mildtilt.app.piece.PieceField.Measure;
 import mildtilt.geometry.Axis;
@@ -17,6 +18,7 @@ import mildtilt.job.Job;
 import mildtilt.obstacle.Carrier;
 import mildtilt.obstacle.Driver;
 import mildtilt.obstacle.Obstacle;
+import mildtilt.obstacle.Obstacle.May;
 import mildtilt.obstacle.OwnParts;
 import mildtilt.obstacle.Shape;
 import mildtilt.obstacle.Sweep;
@@ -111,6 +113,9 @@ final class ObstacleFields {
         List<String> words = List.of("stays", "turns (across)", "turns (fore and aft)", "slides fore and aft", "slides up and down", "wanders", "left wheel turns it", "right wheel turns it");
         all.add(new PieceChoice("Moves by itself", "Pedals and rocking engines turn, hoses wander, an anti-roll bar is turned by its wheel.", words, chosen(o.sweep()),
                 (j, i) -> j.editSurroundings(s -> s.edit(index, x -> x.withSweep(ways.get(i))))));
+        List<String> may = Stream.of(May.values()).map(May::label).toList();
+        all.add(new PieceChoice("May it give way", "What a remedy or a route may ask of it: a battery box is moved, a rail is notched, a leaf spring or a slide bar is neither.", may,
+                o.may().ordinal(), (j, i) -> j.editSurroundings(s -> s.edit(index, x -> x.withMay(Optional.of(May.values()[i]))))));
         all.add(PieceChoice.yesNo("Bearings", "bracket can be fixed", "none fixed to it", o.takesBearings(),
                 (j, takes) -> j.editSurroundings(s -> s.edit(index, x -> x.withTakesBearings(takes))))
                 .meaning("Whether the route finder may fix the bracket of a support bearing to it."));
