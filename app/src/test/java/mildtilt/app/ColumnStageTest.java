@@ -294,8 +294,8 @@ class ColumnStageTest {
     void phasingTellsSharesAndSetsTheForks(FxRobot robot) {
         app.settle();
         tab(robot, SideTab.PHASING);
-        assertThat(words(robot, "#phasing-pane")).contains("Ripple 69 %, wanted 10 % at most").contains("23 %").contains("46 %")
-                .contains("Lower shaft (any angle): 61.0° anticlockwise, 10.1 mm of arc on 19.0 mm").contains("no other setting leaves less");
+        assertThat(words(robot, "#phasing-pane")).contains("Ripple 69 %, wanted 10.0 % at most").contains("23 %").contains("46 %")
+                .contains("Lower shaft (any angle): 61.0° anticlockwise, 10.11 mm of arc on 19.0 mm").contains("no other setting leaves less");
         double best = BestClocking.asMade(new ColumnTrain(column())).ripplePct();
         press(robot, "#set-all-forks");
         assertThat(new ColumnTrain(column()).transfer().orElseThrow().ripplePct()).isCloseTo(best, within(1e-9));

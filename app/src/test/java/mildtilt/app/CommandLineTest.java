@@ -91,8 +91,8 @@ class CommandLineTest {
         assertThat(json.at("/column/joint_angles_deg/1").asDouble()).isBetween(37.404, 37.406);
         assertThat(json.at("/linkage/steer_table").size()).isEqualTo(21);
         assertThat(json.at("/linkage/bump_steer_table").size()).isEqualTo(9);
-        assertThat(json.at("/findings/0/fault").asText()).isEqualTo("touches");
-        assertThat(json.at("/findings/1/fault").asText()).isEqualTo("joint_over_limit");
+        assertThat(json.at("/findings/0/fault").asText()).isEqualTo("joint_over_limit");
+        assertThat(json.at("/findings/1/fault").asText()).isEqualTo("touches");
         assertThat(json.at("/clearance/pairs/0/second").asText()).isEqualTo("tray bracket");
         assertThat(json.at("/positions/0/left/delta_deg").asDouble()).isPositive();
         assertThat(json.at("/positions/1/left/why_not").asText()).contains("rack");

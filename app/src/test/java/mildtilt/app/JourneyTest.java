@@ -76,7 +76,7 @@ class JourneyTest {
         app.settleWhole();
         // The column binds, and the window says where and why.
         assertThat(app.text(robot, "#notes-head")).isEqualTo("Notes: 4 stop, 1 look");
-        assertThat(robot.lookup("#finding-1 .finding-what").queryAs(Label.class).getText())
+        assertThat(robot.lookup("#finding-0 .finding-what").queryAs(Label.class).getText())
                 .startsWith("Lower joint binds with the frame moved: 37.8°");
         robot.clickOn("#element-5");
         assertThat(app.bench.selectionProperty().get()).contains(new Element.JointAt(1));

@@ -111,7 +111,8 @@ final class ClearanceChecks {
         boolean hot = obstacle(p.firstElement()).or(() -> obstacle(p.secondElement())).map(Obstacle::hot).orElse(false);
         Severity severity = p.touches() ? Severity.STOP : Severity.LOOK;
         Phrase at = p.steered()
-                ? Phrase.of(", worst " + p.where().words() + " (steering wheel {0}, wheel {1} up)", Quantity.angle(p.where().steeringWheelDeg()), Quantity.length(p.where().travelLeft()))
+                ? Phrase.of(", worst " + p.where().words() + " (steering wheel {0}" + (p.where().travelLeft() == 0 ? ")" : ", wheel {1} " + (p.where().travelLeft() > 0 ? "up)" : "down)")),
+                        Quantity.angle(p.where().steeringWheelDeg()), Quantity.length(Math.abs(p.where().travelLeft())))
                 : Phrase.of(p.where().column().isEmpty() ? "" : ", worst with the " + p.where().column());
         Phrase rest = p.steered() && p.atRest() >= p.need() ? Phrase.of(" At rest they are {0} apart.", Quantity.length(p.atRest())) : Phrase.of("");
         Phrase what = (p.touches() ? Phrase.of(Phrase.name(capital(p.first())) + " goes {0} into " + Phrase.name(p.second()), Quantity.length(-p.gap()))

@@ -84,6 +84,49 @@ class ScaledAndMirroredTest {
         });
     }
 
+    /** A vehicle told from another origin, farther back, and with what is in the way the other way round, is the same vehicle: every angle, length, force and gap, overlaps too. */
+    @ParameterizedTest
+    @EnumSource(DemoJob.class)
+    void fromAnotherOriginAndInAnotherOrder(DemoJob demo) throws Exception {
+        JsonNode file = MAPPER.readTree(JobWriter.write(said(demo.job())));
+        JsonNode expected = printed(file.toString(), List.of());
+        ObjectNode moved = (ObjectNode) shifted("", file);
+        if (moved.at("/surroundings/obstacles") instanceof ArrayNode o) {
+            List<JsonNode> back = new ArrayList<>();
+            o.forEach(x -> back.addFirst(x));
+            o.removeAll().addAll(back);
+        }
+        JsonNode ours = printed(moved.toString(), List.of());
+        assertThat(faults(ours)).isEqualTo(faults(expected));
+        Map<String, Double> gaps = gaps(ours);
+        gaps(expected).forEach((pair, gap) -> near(pair, gap, gaps.get(pair), 0.02));
+        for (String part : List.of("lengths", "range", "steering_ratio", "full_lock", "ackermann_at_inner_20_deg", "lock_limits", "lock_as_stopped", "effort", "rod_loads", "part_loads",
+                "over_centre_margin", "rod_end_misalignment_in_reach")) {
+            compare(demo + "/" + part, expected.at("/linkage/" + part), ours.at("/linkage/" + part));
+        }
+        for (String part : List.of("joint_angles_deg", "shaft_cut_lengths_mm", "ripple_peak_to_peak_percent", "heavy_pull", "bearing_loads_of_joint_angles", "bearings_forced", "front_push")) {
+            compare(demo + "/" + part, expected.at("/column/" + part), ours.at("/column/" + part));
+        }
+    }
+
+    /** Every place 300 mm farther forward. */
+    private static JsonNode shifted(String key, JsonNode node) {
+        if (node instanceof ObjectNode o) {
+            ObjectNode out = MAPPER.createObjectNode();
+            o.properties().forEach(e -> out.set(e.getKey(), e.getKey().equals("bulkhead_x_mm") ? DoubleNode.valueOf(e.getValue().asDouble() + 300) : shifted(e.getKey(), e.getValue())));
+            return out;
+        }
+        if (node instanceof ArrayNode a) {
+            boolean place = a.size() == 3 && a.get(0).isNumber() && key.endsWith("_mm");
+            ArrayNode out = MAPPER.createArrayNode();
+            for (int i = 0; i < a.size(); i++) {
+                out.add(place && i == 0 ? DoubleNode.valueOf(a.get(0).asDouble() + 300) : shifted(key, a.get(i)));
+            }
+            return out;
+        }
+        return node;
+    }
+
     private static List<String> faults(JsonNode printed) {
         return printed.get("findings").valueStream().map(f -> f.get("fault").asText() + ", " + f.get("severity").asText()).sorted().toList();
     }

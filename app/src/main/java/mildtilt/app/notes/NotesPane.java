@@ -22,6 +22,7 @@ public final class NotesPane extends VBox {
     private final Label head = new Label("Notes");
     private final VBox cards = new VBox();
     private final TitledPane notJudged = new TitledPane();
+    private VBox openLines = new VBox();
 
     public NotesPane(Workbench bench) {
         this.bench = bench;
@@ -33,6 +34,8 @@ public final class NotesPane extends VBox {
         notJudged.setId("not-judged");
         notJudged.setExpanded(false);
         notJudged.setAnimated(false);
+        // What is folded away is not laid out.
+        notJudged.expandedProperty().addListener((_, _, open) -> notJudged.setContent(open ? openLines : null));
         ScrollPane scroll = Wrap.tall(cards);
         scroll.getStyleClass().add("notes-scroll");
         getChildren().addAll(head, scroll);
@@ -87,7 +90,8 @@ public final class NotesPane extends VBox {
             lines.getChildren().addAll(matter, missing);
         }
         notJudged.setText("Not judged: " + all.size() + ", and what is missing");
-        notJudged.setContent(lines);
+        openLines = lines;
+        notJudged.setContent(notJudged.isExpanded() ? lines : null);
         return notJudged;
     }
 
