@@ -10,6 +10,7 @@ import java.util.stream.Stream;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
+import javafx.scene.control.TitledPane;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
@@ -78,6 +79,12 @@ class JourneyTest {
         assertThat(app.text(robot, "#notes-head")).isEqualTo("Notes: 4 stop, 1 look");
         assertThat(robot.lookup("#finding-0 .finding-what").queryAs(Label.class).getText())
                 .startsWith("Lower joint binds with the frame moved: 37.8°");
+        // What was not judged stands under the notes, folded away until asked for.
+        TitledPane open = robot.lookup("#not-judged").queryAs(TitledPane.class);
+        assertThat(open.getText()).isEqualTo("Not judged: " + app.bench.workedProperty().get().orElseThrow().now().notJudged().size() + ", and what is missing");
+        robot.interact(() -> open.setExpanded(true));
+        assertThat(open.getContent().lookupAll(".finding-why")).extracting(n -> ((Label) n).getText()).anyMatch(t -> t.contains("no plate of it is given") && t.contains("right steering arm"));
+        robot.interact(() -> open.setExpanded(false));
         robot.clickOn("#element-5");
         assertThat(app.bench.selectionProperty().get()).contains(new Element.JointAt(1));
 

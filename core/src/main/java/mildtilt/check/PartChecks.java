@@ -62,7 +62,7 @@ final class PartChecks {
         Element at = p.kind() == Kind.ARM_PLATE && job.making().pieces().stream().anyMatch(x -> x instanceof Piece.ArmPlate a && a.name().equals(p.key()) && a.of() == Piece.ArmOf.GEAR_ARM)
                 ? new Element.GearArm() : p.kind() == Kind.ARM_PLATE ? new Element.SteeringArms() : MakingChecks.element(p.rod());
         all.add(new Finding(p.kind() == Kind.ARM_PLATE ? Fault.ARM_WEAK : Fault.ROD_END_WEAK, severity, at, p.key(),
-                Phrase.of((p.kind() == Kind.ARM_PLATE ? "" : "The ") + Phrase.name(p.what()) + " " + (margin < 1 ? "yields " : "has little in hand ") + worst.label() + ": {0} in its rod work it with {1}, and it yields at {2}; margin {3}, wanted {4}.",
+                Phrase.of((p.kind() == Kind.ARM_PLATE ? "" : "The ") + Phrase.name(p.what()) + " " + (margin < 1 ? "yields " : "has little in hand ") + worst.label() + ": {0} in its rod give it {1}, and it yields at {2}; margin {3}, wanted {4}.",
                         Quantity.force(force), Quantity.stress(p.stress(worst) * force), Quantity.stress(p.yield()), Quantity.times(margin), Quantity.times(wanted(worst))),
                 Phrase.of(why(p.kind())), remedies(p, least)));
     }
@@ -111,7 +111,7 @@ final class PartChecks {
         Load load = kerb > pull ? Load.KERB : Load.PULL;
         all.add(new Finding(buckles ? Fault.ROD_BUCKLES : Fault.ROD_BENDS, Severity.STOP, MakingChecks.element(l.rod()), l.rod() + "-" + load,
                 buckles ? Phrase.of("The " + l.rod().label() + " buckles " + load.label() + ": {0} push it, and it holds {1}.", Quantity.force(force), Quantity.force(holds))
-                        : Phrase.of("The " + l.rod().label() + " stays bent " + load.label() + ": {0} work it with {1}, and it yields at {2}.", Quantity.force(force), Quantity.stress(stress),
+                        : Phrase.of("The " + l.rod().label() + " stays bent " + load.label() + ": {0} give it {1}, and it yields at {2}.", Quantity.force(force), Quantity.stress(stress),
                                 Quantity.stress(tube.get().yield())),
                 Phrase.of("A rod that bends lets both wheels go their own way. Larger tube helps most: its stiffness grows with the third power of its diameter; a straight rod carries more than a "
                         + "cranked one."), List.of()));

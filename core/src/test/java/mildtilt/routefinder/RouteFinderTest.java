@@ -91,6 +91,22 @@ class RouteFinderTest {
         assertThat(answer.routes().stream().map(Route::points).distinct().count()).isEqualTo(answer.routes().size());
     }
 
+    /** Every demo has a way, but for the tug, whose straight column leaves no room for a joint and is told so. */
+    @ParameterizedTest
+    @EnumSource(DemoJob.class)
+    void everyDemoHasAWayOrTheTrueReason(DemoJob demo) {
+        RouteAnswer answer = search(demo.job(), RouteQuestion.USUAL.withJoints(1, 3));
+        if (demo == DemoJob.GREENHOUSE_TUG) {
+            assertThat(answer.routes()).isEmpty();
+            assertThat(answer.blocked().getFirst().text(LengthUnit.MM)).isEqualTo("As planned the column points straight into the gear: it needs no joint");
+            assertThat(answer.blocked()).noneSatisfy(b -> assertThat(b.text(LengthUnit.MM)).contains(" 0.0 mm"));
+        } else {
+            assertThat(answer.routes()).as(answer.blocked().toString()).isNotEmpty();
+            answer.routes().forEach(r -> assertThat(Analysis.of(r.job()).findings()).as(r.why().toString())
+                    .noneMatch(f -> Set.of(Fault.MUST_SLIDE, Fault.CAN_NOT_FOLLOW, Fault.SHAFT_FLOATS, Fault.NO_ROOM_FOR_SHAFT, Fault.SLIDE_SHORT).contains(f.fault())));
+        }
+    }
+
     @Test
     void theSameQuestionGetsTheSameAnswersAndTellsHowFarItIs() {
         List<Double> told = Collections.synchronizedList(new ArrayList<>());
