@@ -45,7 +45,7 @@ final class AimChecks {
         return all;
     }
 
-    /** With toe beyond what is usual, which is told by itself, what the linkage gives with the wheels straight. */
+    /** What the linkage gives with the wheels straight, where toe beyond what is usual has a finding of its own. */
     private Optional<Double> ackermannAt20() {
         double toe = Math.max(Math.abs(figures.left().toeInDeg()), Math.abs(figures.right().toeInDeg()));
         return toe > job.rules().geometry().toeDeg() ? figures.ackermannWithoutToePct() : figures.ackermannAt20Pct();

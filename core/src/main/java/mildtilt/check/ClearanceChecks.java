@@ -78,7 +78,7 @@ final class ClearanceChecks {
             why = why.then(i == 0 ? "" : "; ").then(f.assumed().get(i));
         }
         return Optional.of(new Finding(Fault.SIZES_GUESSED, Severity.LOOK, pairs.getFirst().firstElement(), what.then("."),
-                why.then(". Measure the parts and give the sizes (Clearance, Own parts): what is then too near is told by itself."), List.of()));
+                why.then(". Measure the parts and give the sizes (Clearance, Own parts): then each pair that is too near gets a finding of its own."), List.of()));
     }
 
     private static boolean sameOnTheOtherSide(PairGap a, PairGap b) {

@@ -126,13 +126,13 @@ final class ColumnChecks {
         String name = Phrase.name(column.shafts().get(index).name());
         if (faces < -FACES_MEET) {
             all.add(new Finding(Fault.NO_ROOM_FOR_SHAFT, Severity.STOP, new Element.ShaftAt(index),
-                    Phrase.of("No room for " + Phrase.name(name) + ": {0} between centres, and the faces of what its ends go into overlap by {1}.",
+                    Phrase.of("No room for " + name + ": {0} between centres, and the faces of what its ends go into overlap by {1}.",
                             Quantity.length(figures.shaftLengths().get(index)), Quantity.length(-faces)),
                     "Two forks can't be in one place. Move the centres apart, use shorter forks, or join the fittings directly.",
                     farther(index, -faces)));
         } else if (cut <= 0 && column.shafts().get(index).toCut()) {
             all.add(new Finding(Fault.NO_ROOM_FOR_SHAFT, Severity.STOP, new Element.ShaftAt(index),
-                    Phrase.of("No room for " + Phrase.name(name) + ": {0} between centres leave nothing of it.", Quantity.length(figures.shaftLengths().get(index))),
+                    Phrase.of("No room for " + name + ": {0} between centres leave nothing of it.", Quantity.length(figures.shaftLengths().get(index))),
                     "Move the centres apart or join the fittings directly.", List.of()));
         }
         meetsCross(index, true, all);
@@ -163,7 +163,7 @@ final class ColumnChecks {
         }
         String joint = Phrase.name(column.joints().get(gearEnd ? index : index - 1).name());
         all.add(new Finding(Fault.NO_ROOM_FOR_SHAFT, Severity.STOP, new Element.ShaftAt(index), gearEnd ? "gear-end cross" : "wheel-end cross",
-                Phrase.of("The " + (gearEnd ? "gear" : "wheel") + " end of " + Phrase.name(column.shafts().get(index).name()) + " goes {0} into " + Phrase.name(joint)
+                Phrase.of("The " + (gearEnd ? "gear" : "wheel") + " end of " + Phrase.name(column.shafts().get(index).name()) + " goes {0} into " + joint
                         + ", past its centre: from face to centre there are {1}.", Quantity.length(fit.engagement()), Quantity.length(fit.takeOff())),
                 Phrase.of("It meets the cross and the other fork, and the joint can't bend or turn."),
                 List.of(new Remedy(Phrase.of("Let it go in {0}, to the usual two thirds", Quantity.length(Math.floor(fit.takeOff() * 2 / 3))), j -> j.editColumn(c -> {
@@ -256,14 +256,14 @@ final class ColumnChecks {
     private Phrase clockingOrder(int shaft, double deg) {
         String name = Phrase.name(column.shafts().get(shaft).name());
         if (ForkMark.isInLine(deg)) {
-            return Phrase.of("Set the two forks of " + Phrase.name(name) + " in line");
+            return Phrase.of("Set the two forks of " + name + " in line");
         }
         String how = switch (column.setting(shaft)) {
             case ForkSetting.Stepped _ -> ForkMark.of(column, shaft, deg).teeth().isPresent()
                     ? ": " + ForkMark.of(column, shaft, deg).teethText() : ", the nearest step its ends allow";
             case ForkSetting.AnyAngle _, ForkSetting.Fixed _ -> "";
         };
-        return Phrase.of("Clock the gear-end fork of " + Phrase.name(name)
+        return Phrase.of("Clock the gear-end fork of " + name
                 + " {0} " + ForkMark.way(deg) + " from its wheel-end fork, seen from the wheel end" + how,
                 Quantity.angle(Math.abs(deg)));
     }

@@ -108,7 +108,7 @@ final class GeometryChecks {
         }
         all.add(new Finding(Fault.STEER_AXIS_UNUSUAL, Severity.LOOK, new Element.Knuckles(), side.label(), what.then("."),
                 Phrase.of("Caster and inclination bring the wheels back to straight ahead, scrub lets bumps and brakes pull at the hands. A mistyped point shows here first. "
-                        + "If it is meant so, widen the limits of the rule set \"" + set + "\"."), List.of()));
+                        + "If that is intended, widen the limits of the rule set \"" + set + "\"."), List.of()));
     }
 
     /** A vehicle pulls to the side where the axes of both sides differ. */

@@ -62,7 +62,7 @@ final class MakingChecks {
         Element at = element(r.rod());
         String name = "The " + r.rod().label();
         if (!(r.body() > 0)) {
-            all.add(new Finding(Fault.ROD_SHORT_OF_THREAD, Severity.STOP, at, r.rod().label(), Phrase.of(Phrase.name(name) + " is {0} between centres, less than its two ends take up.", Quantity.length(r.centres())),
+            all.add(new Finding(Fault.ROD_SHORT_OF_THREAD, Severity.STOP, at, r.rod().label(), Phrase.of(name + " is {0} between centres, less than its two ends take up.", Quantity.length(r.centres())),
                     Phrase.of("There is no room for a body between them. Take shorter ends, or join them without one."), List.of()));
             return;
         }
@@ -73,22 +73,22 @@ final class MakingChecks {
                 continue;
             }
             if (e.engaged() < e.least() - 1e-6) {
-                all.add(new Finding(Fault.ROD_SHORT_OF_THREAD, Severity.STOP, at, r.rod().label() + outer, Phrase.of(Phrase.name(name) + " has {0} of thread in at its " + Fits.label(r.rod(), outer) + "; never under {1} is wanted.",
+                all.add(new Finding(Fault.ROD_SHORT_OF_THREAD, Severity.STOP, at, r.rod().label() + outer, Phrase.of(name + " has {0} of thread in at its " + Fits.label(r.rod(), outer) + "; never under {1} is wanted.",
                         Quantity.length(e.engaged()), Quantity.length(e.least())),
                         Phrase.of("A shank on too little thread strips or works loose, and the wheel goes where it likes."), longerBody(r)));
             }
             if (e.faceOut() < e.faceIn() - 1e-6) {
-                all.add(new Finding(Fault.ROD_SHORT_OF_THREAD, Severity.STOP, at, r.rod().label() + outer + "in", Phrase.of(Phrase.name(name) + "'s body is {0} too long at its " + Fits.label(r.rod(), outer) + ": jam nut or shank is on the ground before it is short enough.",
+                all.add(new Finding(Fault.ROD_SHORT_OF_THREAD, Severity.STOP, at, r.rod().label() + outer + "in", Phrase.of(name + "'s body is {0} too long at its " + Fits.label(r.rod(), outer) + ": jam nut or shank is on the ground before it is short enough.",
                         Quantity.length(e.faceIn() - e.faceOut())), Phrase.of("It can't be screwed together to its length. Shorten the body, or drill deeper."), longerBody(r)));
             }
         }
         RodMakeUp.Body body = r.makeUp().body();
         if (body.kind() == RodMakeUp.BodyKind.BUNGS && r.body() < 2 * body.threaded()) {
-            all.add(new Finding(Fault.BODY_TOO_WEAK, Severity.STOP, at, r.rod().label() + "bungs", Phrase.of(Phrase.name(name) + "'s body is {0} long, less than its two bungs of {1}.", Quantity.length(r.body()), Quantity.length(body.threaded())),
+            all.add(new Finding(Fault.BODY_TOO_WEAK, Severity.STOP, at, r.rod().label() + "bungs", Phrase.of(name + "'s body is {0} long, less than its two bungs of {1}.", Quantity.length(r.body()), Quantity.length(body.threaded())),
                     Phrase.of("The bungs meet inside. Take shorter ones, or one bar tapped from both ends."), List.of()));
         }
         if (r.betweenTips().filter(t -> t < 1).isPresent()) {
-            all.add(new Finding(Fault.ROD_CAN_NOT_BE_SET, Severity.LOOK, at, r.rod().label() + "tips", Phrase.of(Phrase.name(name) + "'s shanks meet inside its body {0} before it is at its shortest.", Quantity.length(-r.betweenTips().get())),
+            all.add(new Finding(Fault.ROD_CAN_NOT_BE_SET, Severity.LOOK, at, r.rod().label() + "tips", Phrase.of(name + "'s shanks meet inside its body {0} before it is at its shortest.", Quantity.length(-r.betweenTips().get())),
                     Phrase.of("It can't be shortened as far as its threads would let it."), List.of()));
         }
         if (r.sameHand()) {
@@ -96,7 +96,7 @@ final class MakingChecks {
                     Phrase.of("Turning the body then screws one end in and the other out. To set it, one end must come off its arm each time, half a turn at a time."),
                     List.of(new Remedy(Phrase.of("Take a left-hand thread at the " + Fits.label(r.rod(), false)), j -> j.editMaking(m -> m.withRod(r.rod(), m.rod(r.rod()).map(MakingChecks::opposed)))))));
         } else if (r.way() != RodFigures.Way.BOTH && !r.shortOfThread()) {
-            all.add(new Finding(Fault.ROD_CAN_NOT_BE_SET, Severity.LOOK, at, r.rod().label() + "way", Phrase.of(Phrase.name(name) + " " + r.way().label() + ": {0} longer, {1} shorter.", Quantity.length(Math.max(0, r.longer())),
+            all.add(new Finding(Fault.ROD_CAN_NOT_BE_SET, Severity.LOOK, at, r.rod().label() + "way", Phrase.of(name + " " + r.way().label() + ": {0} longer, {1} shorter.", Quantity.length(Math.max(0, r.longer())),
                     Quantity.length(Math.max(0, r.shorter()))), Phrase.of("Toe has to be set both ways after the first drive, and again when something is changed."), longerBody(r)));
         }
     }

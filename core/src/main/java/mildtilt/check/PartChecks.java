@@ -3,6 +3,7 @@ package mildtilt.check;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
 import mildtilt.linkage.RodEnds;
@@ -59,12 +60,17 @@ final class PartChecks {
         double force = p.force(worst).orElseThrow();
         double margin = p.margin(worst).orElseThrow();
         Severity severity = margin < 1 ? Severity.STOP : Severity.LOOK;
-        Element at = p.kind() == Kind.ARM_PLATE && job.making().pieces().stream().anyMatch(x -> x instanceof Piece.ArmPlate a && a.name().equals(p.key()) && a.of() == Piece.ArmOf.GEAR_ARM)
-                ? new Element.GearArm() : p.kind() == Kind.ARM_PLATE ? new Element.SteeringArms() : MakingChecks.element(p.rod());
+        Element at = plate(p).<Element>map(a -> a.of() == Piece.ArmOf.GEAR_ARM ? new Element.GearArm() : new Element.SteeringArms()).orElseGet(() -> MakingChecks.element(p.rod()));
         all.add(new Finding(p.kind() == Kind.ARM_PLATE ? Fault.ARM_WEAK : Fault.ROD_END_WEAK, severity, at, p.key(),
                 Phrase.of((p.kind() == Kind.ARM_PLATE ? "" : "The ") + Phrase.name(p.what()) + " " + (margin < 1 ? "yields " : "has little in hand ") + worst.label() + ": {0} in its rod give it {1}, and it yields at {2}; margin {3}, wanted {4}.",
                         Quantity.force(force), Quantity.stress(p.stress(worst) * force), Quantity.stress(p.yield()), Quantity.times(margin), Quantity.times(wanted(worst))),
-                Phrase.of(why(p.kind())), remedies(p, least)));
+                Phrase.of(why(p.kind())), thicker(p, least)));
+    }
+
+    /** The piece that an arm's plate is; empty for all else. */
+    private Optional<Piece.ArmPlate> plate(PartLoad p) {
+        return job.making().pieces().stream().filter(_ -> p.kind() == Kind.ARM_PLATE).filter(x -> x.name().equals(p.key()))
+                .map(Piece.ArmPlate.class::cast).findFirst();
     }
 
     private static String why(Kind kind) {
@@ -77,19 +83,14 @@ final class PartChecks {
         };
     }
 
-    private List<Remedy> remedies(PartLoad p, double part) {
-        List<Remedy> all = new ArrayList<>();
-        for (int i = 0; i < job.making().pieces().size(); i++) {
-            if (p.kind() == Kind.ARM_PLATE && job.making().pieces().get(i) instanceof Piece.ArmPlate a && a.name().equals(p.key())) {
-                double thick = Math.ceil(a.thickness() / part * ROUND_UP);
-                Piece.ArmPlate thicker = new Piece.ArmPlate(a.name(), a.of(), thick, a.rootHole(), a.endHole(), a.margin());
-                if (thick <= 3 * a.thickness()) {
-                    all.add(new Remedy(Phrase.of("Make " + Phrase.name(a.name()) + " of {0} plate", Quantity.length(thick)), j -> j.editMaking(m -> m.withPieces(
-                            m.pieces().stream().map(x -> x.equals(a) ? thicker : x).toList()))));
-                }
-            }
-        }
-        return all;
+    /** The same plate as thick as it has to be, up to three times what it is. @param part of what is wanted that it has */
+    private List<Remedy> thicker(PartLoad p, double part) {
+        return plate(p).stream().flatMap(a -> {
+            double thick = Math.ceil(a.thickness() / part * ROUND_UP);
+            Piece.ArmPlate thicker = new Piece.ArmPlate(a.name(), a.of(), thick, a.rootHole(), a.endHole(), a.margin());
+            return thick > 3 * a.thickness() ? Stream.empty() : Stream.of(new Remedy(Phrase.of("Make " + Phrase.name(a.name()) + " of {0} plate", Quantity.length(thick)),
+                    j -> j.editMaking(m -> m.withPieces(m.pieces().stream().map(x -> x.equals(a) ? thicker : x).toList()))));
+        }).toList();
     }
 
     /** A rod that buckles or yields at the kerb or under the heavy pull, though parked it has enough. */

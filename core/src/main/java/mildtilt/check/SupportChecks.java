@@ -166,25 +166,25 @@ final class SupportChecks {
         String name = Phrase.name(b.name());
         String cause = f.byFrame() ? "the frame's movement" : "tilting the wheel";
         Phrase what = carried
-                ? Phrase.of(Phrase.name(name) + ", fixed to the " + b.mount().label() + ", is forced {0} off its shaft by " + cause + ", and presses with {1}.",
+                ? Phrase.of(name + ", fixed to the " + b.mount().label() + ", is forced {0} off its shaft by " + cause + ", and presses with {1}.",
                         Quantity.length(f.off()), Quantity.force(f.sideLoad()))
-                : Phrase.of("By " + cause + " the shaft leans {0} in " + Phrase.name(name) + ", and a " + b.kind().label() + " takes {1}.",
+                : Phrase.of("By " + cause + " the shaft leans {0} in " + name + ", and a " + b.kind().label() + " takes {1}.",
                         Quantity.angle(f.tiltDeg()), Quantity.angle(b.kind().selfAlignDeg()));
         List<Remedy> remedies = new ArrayList<>();
         UnaryOperator<Column> other = c -> c.editBearing(f.bearing(), ForcedBearing::otherMount);
         if (cures(other)) {
-            remedies.add(new Remedy(Phrase.of("Fix " + Phrase.name(name) + " to the " + ForcedBearing.otherMount(b).mount().label() + " instead, so that it goes along with its shaft"),
+            remedies.add(new Remedy(Phrase.of("Fix " + name + " to the " + ForcedBearing.otherMount(b).mount().label() + " instead, so that it goes along with its shaft"),
                     j -> j.editColumn(other)));
         }
         UnaryOperator<Column> aligning = c -> c.editBearing(f.bearing(), x -> x.withKind(Bearing.Kind.ROD_END));
         if (!carried && cures(aligning)) {
-            remedies.add(new Remedy(Phrase.of("Make " + Phrase.name(name) + " a self-aligning one: a rod end takes {0}", Quantity.angle(Bearing.Kind.ROD_END.selfAlignDeg())),
+            remedies.add(new Remedy(Phrase.of("Make " + name + " a self-aligning one: a rod end takes {0}", Quantity.angle(Bearing.Kind.ROD_END.selfAlignDeg())),
                     j -> j.editColumn(aligning)));
         }
         moved(f, b).ifPresent(remedies::add);
         UnaryOperator<Column> dropped = c -> c.withBearings(c.bearings().stream().filter(x -> x != c.bearings().get(f.bearing())).toList());
         if (Supports.of(dropped.apply(column)).allHeld()) {
-            remedies.add(new Remedy(Phrase.of("Leave " + Phrase.name(name) + " out: the column is held without it"), j -> j.editColumn(dropped)));
+            remedies.add(new Remedy(Phrase.of("Leave " + name + " out: the column is held without it"), j -> j.editColumn(dropped)));
         }
         all.add(new Finding(Fault.BEARING_FORCED, carried && f.off() > FORCED_STOP ? Severity.STOP : Severity.LOOK, new Element.BearingAt(f.bearing()), what,
                 "It bends the shaft, stiffens the steering as the frame works, and cracks its bracket or wears the gear's own bearing. Where a bulkhead only has to be "

@@ -189,7 +189,7 @@ public final class Clearances {
         if (p.onPose() && range.travels.length > 1) {
             within(p);
         }
-        // What is too near is told by its depth and is looked for to the last.
+        // A finding shows how deep such a pair overlaps, so the search does not stop early.
         int rounds = p.best < p.need ? FOUL_ROUNDS : ROUNDS;
         for (int round = 0; round < rounds; round++) {
             for (int tries = 0; tries < MOST_TRIES && step(p, steer, travel, part); tries++) {

@@ -18,7 +18,7 @@ final class TyreRoom {
     private static final double CLOSE = 0.25;
     /** No tyre stands less than this above its rim, mm. */
     private static final double LEAST_WALL = 40;
-    /** No tyre narrower than this part of the present one is told. */
+    /** No tyre narrower than this part of the present one is offered. */
     private static final double NARROWEST = 0.5;
     private static final double[] SPACERS = {10, 20, 30};
     /** How much larger a tyre is looked for, in radius or half the width, mm. */

@@ -102,27 +102,24 @@ final class ColumnJson {
             });
         });
         ArrayNode off = o.putArray("bearings_out_of_line");
-        figures.outOfLine().forEach(b -> {
-            ObjectNode line = off.addObject();
-            line.put("bearing", c.bearings().get(b.bearing()).name());
-            number(line, "off_line_mm", b.off());
-            number(line, "lean_deg", b.tiltDeg());
-            number(line, "side_load_n", b.sideLoad());
-        });
+        figures.outOfLine().forEach(b -> off.add(pressed(c, b.bearing(), b.off(), b.tiltDeg(), b.sideLoad())));
         ArrayNode forced = o.putArray("bearings_forced");
-        figures.forced().forEach(b -> {
-            ObjectNode line = forced.addObject();
-            line.put("bearing", c.bearings().get(b.bearing()).name());
-            number(line, "off_line_mm", b.off());
-            number(line, "lean_deg", b.tiltDeg());
-            number(line, "side_load_n", b.sideLoad());
-        });
+        figures.forced().forEach(b -> forced.add(pressed(c, b.bearing(), b.off(), b.tiltDeg(), b.sideLoad())));
         ArrayNode couples = o.putArray("bearing_loads_of_joint_angles");
         figures.couples().forEach(b -> {
             ObjectNode line = couples.addObject();
             line.put("bearing", b.label(c));
             number(line, "couple_load_n", b.newtons());
         });
+    }
+
+    private static ObjectNode pressed(Column c, int bearing, double off, double tiltDeg, double sideLoad) {
+        ObjectNode line = object();
+        line.put("bearing", c.bearings().get(bearing).name());
+        number(line, "off_line_mm", off);
+        number(line, "lean_deg", tiltDeg);
+        number(line, "side_load_n", sideLoad);
+        return line;
     }
 
     private static void load(ObjectNode o, ShaftLoad.All all) {

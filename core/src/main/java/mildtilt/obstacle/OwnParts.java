@@ -6,7 +6,7 @@ import mildtilt.geometry.ImpossibleGeometryException;
 
 /**
  * Sizes of the vehicle's own parts that only clearances ask for, and the gaps its parts need among themselves. Lengths mm. A size
- * that nobody gave is guessed as usual, and what it decides is told as a guess.
+ * that nobody gave is guessed as usual, and findings show what it decides as a guess.
  *
  * @param rim diameter of the wheel's rim, as given
  * @param arm diameter of suspension arms, track bar and axle beam, as given

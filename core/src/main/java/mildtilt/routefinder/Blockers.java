@@ -38,7 +38,7 @@ final class Blockers {
         }
     }
 
-    /** Of a part of the column. @param extra by how much it may be nearer than drawn, mm; @param enough a margin that need not be told. @param inGear whether the part ends in the gear */
+    /** Of a part of the column. @param extra by how much it may be nearer than drawn, mm; @param enough a margin from which on none is wanted. @param inGear whether the part ends in the gear */
     Margin margin(Convex part, double extra, double enough, boolean inGear) {
         Margin least = new Margin(enough, "", Point.ORIGIN);
         Solid solid = Solid.of(part);

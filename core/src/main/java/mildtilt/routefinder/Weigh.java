@@ -60,9 +60,9 @@ final class Weigh {
             if (l < need - LEAST) {
                 String name = Phrase.name(layout.shaft(i, joints).name());
                 lacks.add(new Lack(need - l, i == 0
-                        ? Phrase.of("Between the lower end of the column's tube and where " + Phrase.name(name) + " would have its joint {0} are lacking: a shorter tube, or wheel and gear farther "
+                        ? Phrase.of("Between the lower end of the column's tube and where " + name + " would have its joint {0} are lacking: a shorter tube, or wheel and gear farther "
                                 + "apart, give them", Quantity.length(need - l))
-                        : Phrase.of(Phrase.name(name) + " is {0} too short for what sits on its ends", Quantity.length(need - l))));
+                        : Phrase.of(name + " is {0} too short for what sits on its ends", Quantity.length(need - l))));
             }
         }
         for (int i = 0; i < joints; i++) {

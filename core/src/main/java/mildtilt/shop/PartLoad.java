@@ -1,13 +1,11 @@
 package mildtilt.shop;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import mildtilt.geometry.Side;
 import mildtilt.job.Job;
 import mildtilt.linkage.BellCrank;
@@ -46,7 +44,7 @@ import mildtilt.steer.RodLoad;
  * @param yield that the stress is held against, MPa
  * @param parked in its rod, N
  * @param kerb in its rod, N; empty where the rule set asks for none
- * @param pull in its rod under the heavy pull, N; empty where it can't be told
+ * @param pull in its rod under the heavy pull, N; empty where nothing holds the wheels
  */
 public record PartLoad(Kind kind, String key, String what, Rod rod, double stress, double whole, double yield, double parked, Optional<Double> kerb, Optional<Double> pull) {
 
@@ -211,11 +209,5 @@ public record PartLoad(Kind kind, String key, String what, Rod rod, double stres
 
     private static void add(List<PartLoad> all, Kind kind, String key, String what, RodLoad load, double stress, double whole, double yield) {
         all.add(new PartLoad(kind, key, what, load.rod(), stress, whole, yield, load.force(), load.kerbForce(), load.pullForce()));
-    }
-
-    /** The worst margin of all three loads. */
-    public Optional<Load> worst() {
-        return Stream.of(Load.values()).filter(l -> margin(l).isPresent())
-                .min(Comparator.comparing(l -> margin(l).orElseThrow()));
     }
 }

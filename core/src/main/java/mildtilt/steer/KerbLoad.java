@@ -24,7 +24,8 @@ import mildtilt.suspension.KnucklePose;
  */
 public record KerbLoad(double push, Map<Rod, Double> rodForce) {
 
-    private static final double[] PARTS = {0, 0.9};
+    /** Part of a lock that a kerb is met at. */
+    private static final double SHORT_OF_LOCK = 0.9;
 
     public KerbLoad {
         rodForce = Map.copyOf(rodForce);
@@ -38,19 +39,17 @@ public record KerbLoad(double push, Map<Rod, Double> rodForce) {
 
     private static KerbLoad of(SteeringTrain train, double push, double width, double lockRight, double lockLeft) {
         Map<Rod, Double> worst = new EnumMap<>(Rod.class);
-        for (double lock : new double[] {lockRight, lockLeft}) {
-            for (double part : PARTS) {
-                AxlePose pose = train.pose(part * lock, 0, 0);
-                pose.assembled().ifPresent(at -> {
-                    for (double edge : new double[] {-width / 2, width / 2}) {
-                        for (Side side : Side.values()) {
-                            double t = torque(side == Side.LEFT ? at.left() : at.right(), push, edge);
-                            RodForces.of(train.axle().orElseThrow(), pose, at, side == Side.LEFT ? t : 0, side == Side.RIGHT ? t : 0)
-                                    .forEach((rod, f) -> worst.merge(rod, Math.abs(f), Math::max));
-                        }
+        for (double steeringWheelDeg : new double[] {0, SHORT_OF_LOCK * lockRight, SHORT_OF_LOCK * lockLeft}) {
+            AxlePose pose = train.pose(steeringWheelDeg, 0, 0);
+            pose.assembled().ifPresent(at -> {
+                for (double edge : new double[] {-width / 2, width / 2}) {
+                    for (Side side : Side.values()) {
+                        double t = torque(at.knuckle(side), push, edge);
+                        RodForces.of(train.axle().orElseThrow(), pose, at, side == Side.LEFT ? t : 0, side == Side.RIGHT ? t : 0)
+                                .forEach((rod, f) -> worst.merge(rod, Math.abs(f), Math::max));
                     }
-                });
-            }
+                }
+            });
         }
         return new KerbLoad(push, worst);
     }

@@ -28,7 +28,7 @@ public final class SteerSweep {
 
     /** The ratio is a central difference over this part of the stop angle to either side. */
     private static final double RATIO_STEP = 1e-3;
-    /** Part of a lock that loads are told to where the linkage goes over centre at its end. */
+    /** Part of a lock over which loads are worked out where the linkage is over centre at its end. */
     private static final double SHORT_OF_CENTRE = 0.9;
 
     private static final int REACH_STEPS = 60;
@@ -182,7 +182,7 @@ public final class SteerSweep {
     }
 
     /**
-     * As far toward a lock as loads are told: to its end, or where the linkage itself ends it short of there, since over centre a rod
+     * How far toward a lock loads are worked out: to its end, or short of it where the linkage itself ends it, since over centre a rod
      * has no lever and every load is without end.
      */
     private static double loadedTo(SteerFigures.Lock lock) {
@@ -209,7 +209,7 @@ public final class SteerSweep {
         for (Side side : Side.values()) {
             Vector moves = innerMoves(side);
             double design = rakeDeg(side == Side.LEFT ? left : right, moves);
-            // Where several places have the same rake, straight ahead is told.
+            // Of several places with the same rake, straight ahead counts.
             Peak worst = Peak.of(sw -> train.pose(sw, 0, 0).assembled().map(a -> rakeDeg(a.knuckle(side), moves)).orElse(Double.NaN), lockRight, lockLeft)
                     .filter(p -> p.value() > design).orElse(new Peak(0, design));
             all.put(side, new SteerFigures.Rake(design, worst.value(), worst.at()));

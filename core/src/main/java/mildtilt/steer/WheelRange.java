@@ -10,7 +10,7 @@ import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
 
 /**
  * Where the wheels can really go: at every travel as far to either side as gear, linkage, knuckle stops, tyres and a shuttle's
- * mounts let them. A place is told by its travel, mm, and by how far it is on the way to that travel's lock: −1 right lock,
+ * mounts let them. A place is given by its travel, mm, and by how far it is on the way to that travel's lock: −1 right lock,
  * 0 straight ahead, 1 left lock. One thread at a time.
  */
 final class WheelRange {
