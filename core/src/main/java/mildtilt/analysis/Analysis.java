@@ -11,6 +11,7 @@ import mildtilt.check.Finding;
 import mildtilt.check.NotJudged;
 import mildtilt.check.Remedy;
 import mildtilt.check.Severity;
+import mildtilt.check.Workings;
 import mildtilt.clearance.ClearanceFigures;
 import mildtilt.clearance.Clearances;
 import mildtilt.column.Column;
@@ -29,7 +30,7 @@ import mildtilt.steer.SteeringTrain;
 import mildtilt.steer.TravelMap;
 
 /**
- * Everything worked out of one job.
+ * Everything worked out of one job. A part that fails is empty, and a finding says so.
  *
  * @param train ready to be turned to any position of the hands
  * @param column empty without a column
@@ -74,18 +75,22 @@ public record Analysis(
     /** @param like of a job whose gaps may serve where nothing is changed that they hang on */
     private static Analysis of(Job job, Grid grid, Catalogue catalogue, Optional<Analysis> like) {
         SteeringTrain train = new SteeringTrain(job);
+        Workings w = new Workings();
         // Gone through beside all else: it takes as long as the rest together.
-        CompletableFuture<Optional<ClearanceFigures>> room = CompletableFuture.supplyAsync(() ->
-                like.filter(l -> sameRoom(l.job, job)).map(Analysis::clearance).orElseGet(() -> Clearances.of(job, train)));
-        Optional<ColumnFigures> column = job.column().map(_ -> ColumnFigures.of(job));
-        Optional<SteerFigures> steer = SteerSweep.of(train, job, grid);
-        Optional<TravelMap> map = TravelMap.of(train, job, grid);
-        Optional<ArmMatch> match = steer.flatMap(s -> ArmMatch.of(train, job, s));
-        BenchSheet bench = BenchSheet.of(job, train);
+        CompletableFuture<Optional<ClearanceFigures>> room = CompletableFuture.supplyAsync(() -> w.attempt("The gaps", new Element.Knuckles(),
+                () -> like.filter(l -> sameRoom(l.job, job)).map(Analysis::clearance).orElseGet(() -> Clearances.of(job, train)), Optional.empty()));
+        Optional<ColumnFigures> column = w.attempt("The column", new Element.Wheel(), () -> job.column().map(_ -> ColumnFigures.of(job)), Optional.empty());
+        Optional<SteerFigures> steer = w.attempt("How it steers", new Element.GearElement(), () -> SteerSweep.of(train, job, grid), Optional.empty());
+        Optional<TravelMap> map = w.attempt("What limits steering over the travel", new Element.Knuckles(), () -> TravelMap.of(train, job, grid), Optional.empty());
+        Optional<ArmMatch> match = w.attempt("How the gear suits the arms", new Element.GearElement(), () -> steer.flatMap(s -> ArmMatch.of(train, job, s)), Optional.empty());
+        BenchSheet bench = w.attempt("The bench sheet", new Element.Wheel(), () -> BenchSheet.of(job, train), BenchSheet.EMPTY);
+        List<PartLoad> parts = w.attempt("The loads on the linkage's parts", new Element.TieRods(),
+                () -> PartLoad.of(job, steer.map(SteerFigures::rodLoads).orElse(List.of()), RodFigures.of(job, train.axle())), List.of());
         Optional<ClearanceFigures> clearance = joined(room);
-        List<PartLoad> parts = PartLoad.of(job, steer.map(SteerFigures::rodLoads).orElse(List.of()), RodFigures.of(job, train.axle()));
-        return new Analysis(job, train, column, steer, map, match, clearance, Headlines.of(train.column(), steer, map, match, clearance), bench, parts,
-                Checks.of(job, train, column, steer, map, match, clearance, parts, catalogue), NotJudged.of(job, column, steer, clearance), catalogue);
+        Headlines headlines = w.attempt("The headline figures", new Element.GearElement(), () -> Headlines.of(train.column(), steer, map, match, clearance), Headlines.NONE);
+        List<NotJudged> notJudged = w.attempt("What was not judged", new Element.Wheel(), () -> NotJudged.of(job, column, steer, clearance), List.of());
+        List<Finding> findings = Checks.of(job, train, column, steer, map, match, clearance, parts, catalogue, w);
+        return new Analysis(job, train, column, steer, map, match, clearance, headlines, bench, parts, findings, notJudged, catalogue);
     }
 
     /** Whether two jobs differ in nothing that takes up room: their forks may be clocked otherwise, or their wants and rules be others. */
@@ -102,7 +107,11 @@ public record Analysis(
         try {
             return task.join();
         } catch (CompletionException e) {
-            throw e.getCause() instanceof RuntimeException r ? r : e;
+            // Whatever else goes wrong there is a finding already.
+            if (e.getCause() instanceof Error error) {
+                throw error;
+            }
+            throw e;
         }
     }
 
@@ -113,7 +122,11 @@ public record Analysis(
     }
 
     public Effect effectOf(Remedy remedy) {
-        return effectOf(remedy.edit().apply(job));
+        try {
+            return effectOf(remedy.edit().apply(job));
+        } catch (ImpossibleGeometryException e) {
+            return Effect.NONE;
+        }
     }
 
     /** What it would do to make the job so. */

@@ -24,6 +24,9 @@ import mildtilt.steer.Turn;
 /** The headline figures of one job. One that a job does not have is not in the map. */
 public record Headlines(Map<Headline, Double> values) {
 
+    /** Of a job none of whose headlines could be worked out. */
+    static final Headlines NONE = new Headlines(Map.of());
+
     /** One headline before and after a change; either may be missing. */
     public record Change(Headline headline, Optional<Double> before, Optional<Double> after) {
 

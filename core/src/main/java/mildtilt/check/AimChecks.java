@@ -33,16 +33,15 @@ final class AimChecks {
         this.match = match;
     }
 
-    List<Finding> findings() {
-        List<Finding> all = new ArrayList<>();
+    void look(Workings w) {
         if (figures.sense() == SteerFigures.Sense.RIGHT_WAY) {
-            reversedAckermann(all);
-            job.targets().outerTable().ifPresentOrElse(t -> outerTable(t, all), () -> ackermann(all));
-            match.ifPresent(m -> match(m, all));
-            blow(all);
+            w.check("Reversed Ackermann", new Element.SteeringArms(), this::reversedAckermann);
+            w.check("Ackermann against what is wanted", new Element.SteeringArms(), all ->
+                    job.targets().outerTable().ifPresentOrElse(t -> outerTable(t, all), () -> ackermann(all)));
+            w.check("How the gear suits the arms", new Element.GearElement(), all -> match.ifPresent(m -> match(m, all)));
+            w.check("What takes the blow at full lock", new Element.GearElement(), this::blow);
         }
-        bumpSteer(all);
-        return all;
+        w.check("Bump steer against what is wanted", new Element.TieRods(), this::bumpSteer);
     }
 
     /** What the linkage gives with the wheels straight, where toe beyond what is usual has a finding of its own. */

@@ -42,8 +42,17 @@ public final class ArmMoves {
         knuckleArms(job, way, lock).ifPresent(all::add);
         gearArm(job, way, lock).ifPresent(all::add);
         gearTravel(job, match.toward(way).gearUsed()).ifPresent(all::add);
-        all.removeIf(r -> !keepsLock(r.edit().apply(job), match, way));
+        all.removeIf(r -> !possible(job, r, match, way));
         return all;
+    }
+
+    /** Whether there can be such a vehicle, and it keeps its lock. */
+    private static boolean possible(Job job, Remedy r, ArmMatch match, Side way) {
+        try {
+            return keepsLock(r.edit().apply(job), match, way);
+        } catch (ImpossibleGeometryException e) {
+            return false;
+        }
     }
 
     private static boolean keepsLock(Job changed, ArmMatch before, Side needsMost) {

@@ -36,17 +36,15 @@ final class AxleChecks {
         this.map = map;
     }
 
-    List<Finding> findings() {
-        List<Finding> all = new ArrayList<>();
-        sense(all);
-        range(all);
+    void look(Workings w) {
+        w.check("Which way it steers", new Element.GearElement(), this::sense);
+        w.check("The lock", new Element.GearElement(), this::range);
         map.ifPresent(m -> {
-            travel(m, all);
-            toggle(m, all);
-            rodEnds(m, all);
+            w.check("The travel of the wheels", new Element.Knuckles(), all -> travel(m, all));
+            w.check("How near the linkage comes to going over centre", new Element.SteeringArms(), all -> toggle(m, all));
+            w.check("The tilt of the rod ends", new Element.TieRods(), all -> rodEnds(m, all));
         });
-        tyre(all);
-        return all;
+        w.check("The tyre's own stop", new Element.Knuckles(), this::tyre);
     }
 
     private void sense(List<Finding> all) {

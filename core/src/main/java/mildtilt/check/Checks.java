@@ -1,7 +1,5 @@
 package mildtilt.check;
 
-import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import mildtilt.catalogue.Catalogue;
@@ -19,29 +17,28 @@ public final class Checks {
 
     private Checks() {}
 
+    /** @param w holds what failed before, and makes every check on its own */
     public static List<Finding> of(
             Job job, SteeringTrain train, Optional<ColumnFigures> column, Optional<SteerFigures> steer, Optional<TravelMap> map,
-            Optional<ArmMatch> match, Optional<ClearanceFigures> clearance, List<PartLoad> parts, Catalogue catalogue) {
-        List<Finding> all = new ArrayList<>();
+            Optional<ArmMatch> match, Optional<ClearanceFigures> clearance, List<PartLoad> parts, Catalogue catalogue, Workings w) {
         column.ifPresent(c -> {
-            all.addAll(new ColumnChecks(job, c).findings());
-            all.addAll(new SupportChecks(job, c, catalogue).findings());
-            all.addAll(new EndChecks(job, catalogue).findings());
-            all.addAll(new RangeChecks(job, c).findings());
-            all.addAll(new StrengthChecks(job, c).findings());
-            all.addAll(new RuleChecks(job, c).findings());
+            new ColumnChecks(job, c).look(w);
+            new SupportChecks(job, c, catalogue).look(w);
+            new EndChecks(job, catalogue).look(w);
+            new RangeChecks(job, c).look(w);
+            new StrengthChecks(job, c).look(w);
+            new RuleChecks(job, c).look(w);
         });
         steer.ifPresent(s -> {
-            all.addAll(new AxleChecks(job, s, map).findings());
-            all.addAll(new AimChecks(job, train, s, match).findings());
-            all.addAll(new LoadChecks(job, s).findings());
-            all.addAll(new GeometryChecks(job, s).findings());
-            all.addAll(new LockChecks(job, s).findings());
+            new AxleChecks(job, s, map).look(w);
+            new AimChecks(job, train, s, match).look(w);
+            new LoadChecks(job, s).look(w);
+            new GeometryChecks(job, s).look(w);
+            new LockChecks(job, s).look(w);
         });
-        all.addAll(new PartChecks(job, parts, steer).findings());
-        all.addAll(new ClearanceChecks(job, clearance).findings());
-        all.addAll(new MakingChecks(job, train, catalogue).findings());
-        all.sort(Comparator.comparing(Finding::severity).reversed().thenComparing(Finding::fault));
-        return List.copyOf(all);
+        new PartChecks(job, parts, steer).look(w);
+        new ClearanceChecks(job, clearance).look(w);
+        new MakingChecks(job, train, catalogue).look(w);
+        return w.sorted();
     }
 }

@@ -36,8 +36,12 @@ final class ClearanceChecks {
         this.figures = figures;
     }
 
-    List<Finding> findings() {
-        List<Finding> all = new ArrayList<>();
+    void look(Workings w) {
+        w.check("The gaps", new Element.Knuckles(), this::gaps);
+        w.check("What obstacles are fixed to", new Element.Knuckles(), this::fixings);
+    }
+
+    private void gaps(List<Finding> all) {
         figures.ifPresent(f -> {
             List<PairGap> told = new ArrayList<>();
             guessed(f).ifPresent(all::add);
@@ -49,6 +53,9 @@ final class ClearanceChecks {
                 }
             }
         });
+    }
+
+    private void fixings(List<Finding> all) {
         for (int i = 0; i < job.surroundings().obstacles().size(); i++) {
             Obstacle o = job.surroundings().obstacles().get(i);
             if (job.axle().isPresent() && !Carriers.exists(job.axle().get(), o.carrier())) {
@@ -57,7 +64,6 @@ final class ClearanceChecks {
                         "Where it really goes as the wheels travel is not known, so its gaps are right at ride height only.", List.of()));
             }
         }
-        return all;
     }
 
     /** What only guessed sizes bring too near, in one line: it is no fault yet, and must not hide those that are. */

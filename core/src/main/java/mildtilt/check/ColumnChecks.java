@@ -58,19 +58,19 @@ final class ColumnChecks {
         this.figures = figures;
     }
 
-    List<Finding> findings() {
-        List<Finding> all = new ArrayList<>();
+    void look(Workings w) {
         for (int i = 0; i < column.joints().size(); i++) {
-            angle(i, all);
+            int joint = i;
+            w.check("The angle of " + column.joints().get(i).name(), new Element.JointAt(i), all -> angle(joint, all));
         }
         for (int i = 0; i < column.shafts().size(); i++) {
-            room(i, all);
+            int shaft = i;
+            w.check("The room for " + column.shafts().get(i).name(), new Element.ShaftAt(i), all -> room(shaft, all));
         }
         figures.turning().ifPresent(t -> {
-            ripple(t, all);
-            lopsided(t, all);
+            w.check("The column's ripple", new Element.Wheel(), all -> ripple(t, all));
+            w.check("How even left and right are", new Element.Wheel(), all -> lopsided(t, all));
         });
-        return all;
     }
 
     private void angle(int index, List<Finding> all) {

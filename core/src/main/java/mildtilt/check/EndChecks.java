@@ -74,19 +74,18 @@ final class EndChecks {
         }
     }
 
-    List<Finding> findings() {
-        List<Finding> all = new ArrayList<>();
+    void look(Workings w) {
         for (int i = 0; i < column.shafts().size(); i++) {
             for (boolean towardGear : new boolean[] {false, true}) {
                 End end = new End(i, towardGear);
-                end.fit(column).socket().ifPresent(s -> {
-                    fits(end, s, all);
-                    held(end, s, all);
-                    engaged(end, s, all);
-                });
+                w.check("The " + (towardGear ? "gear" : "wheel") + " end of " + column.shafts().get(i).name(), new Element.ShaftAt(i),
+                        all -> end.fit(column).socket().ifPresent(s -> {
+                            held(end, s, all);
+                            engaged(end, s, all);
+                            fits(end, s, all);
+                        }));
             }
         }
-        return all;
     }
 
     private void fits(End end, Socket socket, List<Finding> all) {

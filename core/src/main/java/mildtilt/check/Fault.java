@@ -20,6 +20,8 @@ public enum Fault {
     NEAR_TOGGLE(LOSES_STEERING),
     ROD_SHORT_OF_THREAD(LOSES_STEERING),
     LOCK_NUT_MISSING(LOSES_STEERING),
+    /** A part of the analysis failed: nothing is known of it. */
+    NOT_WORKED_OUT(LOSES_STEERING),
 
     JOINT_LOCKED(BINDS),
     JOINT_OVER_LIMIT(BINDS),

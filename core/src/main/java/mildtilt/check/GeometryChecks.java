@@ -35,17 +35,17 @@ final class GeometryChecks {
         set = Phrase.name(job.rules().name());
     }
 
-    List<Finding> findings() {
-        List<Finding> all = new ArrayList<>();
-        weight(all);
+    void look(Workings w) {
+        w.check("Whether the weight brings the wheels back", new Element.Knuckles(), this::weight);
         for (Side side : Side.values()) {
-            trail(side, all);
-            axis(side, all);
+            w.check("The " + side.label() + " steer axis", new Element.Knuckles(), all -> {
+                trail(side, all);
+                axis(side, all);
+            });
         }
-        twins(all);
-        toe(all);
-        rollSteer(all);
-        return all;
+        w.check("The steer axes left against right", new Element.Knuckles(), this::twins);
+        w.check("The toe straight ahead", new Element.TieRods(), this::toe);
+        w.check("Roll steer", new Element.TieRods(), this::rollSteer);
     }
 
     private void weight(List<Finding> all) {

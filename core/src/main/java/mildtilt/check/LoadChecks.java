@@ -28,12 +28,10 @@ final class LoadChecks {
         this.figures = figures;
     }
 
-    List<Finding> findings() {
-        List<Finding> all = new ArrayList<>();
-        rake(all);
-        figures.effort().ifPresent(e -> effort(e, all));
-        figures.rodLoads().forEach(l -> rod(l, all));
-        return all;
+    void look(Workings w) {
+        w.check("How square the tie rods pull", new Element.TieRods(), this::rake);
+        w.check("The force at the rim", new Element.Wheel(), all -> figures.effort().ifPresent(e -> effort(e, all)));
+        w.check("The strength of the rods", new Element.TieRods(), all -> figures.rodLoads().forEach(l -> rod(l, all)));
     }
 
     private void rake(List<Finding> all) {

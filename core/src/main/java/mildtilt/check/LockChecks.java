@@ -42,7 +42,11 @@ final class LockChecks {
         this.figures = figures;
     }
 
-    List<Finding> findings() {
+    void look(Workings w) {
+        w.check("Full lock left against right", new Element.GearElement(), all -> all.addAll(findings()));
+    }
+
+    private List<Finding> findings() {
         SteerFigures.Lock left = figures.lock(Side.LEFT);
         SteerFigures.Lock right = figures.lock(Side.RIGHT);
         double l = left.turn().innerDeg();

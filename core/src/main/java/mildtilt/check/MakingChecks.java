@@ -38,16 +38,14 @@ final class MakingChecks {
         this.catalogue = catalogue;
     }
 
-    List<Finding> findings() {
-        List<Finding> all = new ArrayList<>();
-        RodFigures.of(job, train.axle()).forEach(r -> {
+    void look(Workings w) {
+        w.check("The make-up of the rods", new Element.TieRods(), all -> RodFigures.of(job, train.axle()).forEach(r -> {
             rod(r, all);
             lockNuts(r, all);
             tilt(r, all);
-        });
-        Fits.of(job, catalogue).forEach(f -> fit(f, all));
-        job.making().joins().forEach(j -> join(j, all));
-        return all;
+        }));
+        w.check("How the ends fit their holes", new Element.TieRods(), all -> Fits.of(job, catalogue).forEach(f -> fit(f, all)));
+        w.check("The shaft joins", new Element.Wheel(), all -> job.making().joins().forEach(j -> join(j, all)));
     }
 
     /** Where a rod is in the train. */

@@ -32,11 +32,9 @@ final class PartChecks {
         this.steer = steer;
     }
 
-    List<Finding> findings() {
-        List<Finding> all = new ArrayList<>();
-        parts.forEach(p -> part(p, all));
-        steer.ifPresent(s -> s.rodLoads().forEach(l -> rod(s, l, all)));
-        return all;
+    void look(Workings w) {
+        w.check("The strength of the linkage's parts", new Element.TieRods(), all -> parts.forEach(p -> part(p, all)));
+        w.check("The strength of the rods at the kerb", new Element.TieRods(), all -> steer.ifPresent(s -> s.rodLoads().forEach(l -> rod(s, l, all))));
     }
 
     /** Nothing may yield at the kerb or under the heavy pull; parked, which is every day, the rule set's margin is kept. */

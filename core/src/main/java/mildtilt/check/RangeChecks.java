@@ -33,22 +33,23 @@ final class RangeChecks {
         this.figures = figures;
     }
 
-    List<Finding> findings() {
-        List<Finding> all = new ArrayList<>();
+    void look(Workings w) {
         boolean follows = figures.range().offGear() <= ColumnRange.GIVES;
         if (!follows) {
-            canNotFollow(figures.range().offGear(), all);
+            w.check("Whether the column follows the frame", new Element.Wheel(), all -> canNotFollow(figures.range().offGear(), all));
         }
         for (int i = 0; i < column.shafts().size(); i++) {
+            int shaft = i;
             ShaftRange range = figures.range().shafts().get(i);
             Optional<Slide> slide = column.shafts().get(i).slide();
-            if (slide.isPresent()) {
-                sliding(i, slide.get(), range, all);
-            } else if (range.mustSlide() && follows) {
-                rigid(i, range, all);
-            }
+            w.check("How far " + column.shafts().get(i).name() + " slides", new Element.ShaftAt(i), all -> {
+                if (slide.isPresent()) {
+                    sliding(shaft, slide.get(), range, all);
+                } else if (range.mustSlide() && follows) {
+                    rigid(shaft, range, all);
+                }
+            });
         }
-        return all;
     }
 
     /** The gear holds its input in line, and so few joints take up nothing beside it. */

@@ -36,12 +36,10 @@ final class RuleChecks {
         this.rules = job.rules();
     }
 
-    List<Finding> findings() {
-        List<Finding> all = new ArrayList<>();
-        push(figures.push(), all);
-        cabin(figures.push(), all);
-        vehicleClass(all);
-        return all;
+    void look(Workings w) {
+        w.check("What the column does when it is pushed from the front", new Element.Wheel(), all -> push(figures.push(), all));
+        w.check("Joints inside the cabin", new Element.Wheel(), all -> cabin(figures.push(), all));
+        w.check("The rule set's class of vehicle", new Element.Wheel(), this::vehicleClass);
     }
 
     /** Two schools: a column that shortens, or one that is kinked so that it folds aside. */

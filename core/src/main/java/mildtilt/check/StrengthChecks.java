@@ -31,18 +31,18 @@ final class StrengthChecks {
         this.figures = figures;
     }
 
-    List<Finding> findings() {
-        List<Finding> all = new ArrayList<>();
+    void look(Workings w) {
         figures.load().ifPresent(load -> {
             for (int i = 0; i < load.shafts().size(); i++) {
-                shaft(i, load.shafts().get(i), all);
+                int shaft = i;
+                w.check("The strength of " + column.shafts().get(i).name(), new Element.ShaftAt(i), all -> shaft(shaft, load.shafts().get(shaft), all));
             }
             for (int i = 0; i < load.joints().size(); i++) {
-                joint(i, load.joints().get(i), all);
+                int joint = i;
+                w.check("The strength of " + column.joints().get(i).name(), new Element.JointAt(i), all -> joint(joint, load.joints().get(joint), all));
             }
-            windUp(load, all);
+            w.check("How far the column winds up", new Element.Wheel(), all -> windUp(load, all));
         });
-        return all;
     }
 
     private void shaft(int index, ShaftLoad load, List<Finding> all) {

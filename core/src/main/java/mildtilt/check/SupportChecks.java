@@ -58,19 +58,20 @@ final class SupportChecks {
         this.catalogue = catalogue;
     }
 
-    List<Finding> findings() {
-        List<Finding> all = new ArrayList<>();
-        floating(all);
-        figures.spans().forEach(s -> span(s, all));
-        figures.outOfLine().forEach(o -> fighting(o, all));
-        figures.forced().forEach(f -> forced(f, all));
-        tubeOnShaft(all);
+    void look(Workings w) {
+        w.check("What holds the shafts", new Element.Wheel(), this::floating);
+        w.check("The free lengths of the shafts", new Element.Wheel(), all -> figures.spans().forEach(s -> span(s, all)));
+        w.check("How the bearings line up", new Element.Wheel(), all -> figures.outOfLine().forEach(o -> fighting(o, all)));
+        w.check("How the frame's movement pushes on the bearings", new Element.Wheel(), all -> figures.forced().forEach(f -> forced(f, all)));
+        w.check("The column tube on its shaft", new Element.Wheel(), this::tubeOnShaft);
         for (int i = 0; i < column.bearings().size(); i++) {
-            onShaft(i, all);
-            bore(i, all);
+            int bearing = i;
+            w.check("Bearing " + (i + 1), new Element.BearingAt(i), all -> {
+                onShaft(bearing, all);
+                bore(bearing, all);
+            });
         }
-        figures.axes().ifPresent(a -> axes(a, all));
-        return all;
+        w.check("How the column meets the gear's input", new Element.GearElement(), all -> figures.axes().ifPresent(a -> axes(a, all)));
     }
 
     /** Any shaft that nothing holds lets the column fold or the wheel flop, whether there is a tube or not. */

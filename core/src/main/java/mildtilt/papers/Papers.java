@@ -80,8 +80,8 @@ public record Papers(
                 }
             }
         }
-        ends.forEach((name, n) -> all.add(new Wanted(name, Phrase.of(name), n, "", "rods")));
-        nuts.forEach((name, n) -> all.add(new Wanted(name, Phrase.of(name), n, "", "rods")));
+        ends.forEach((name, n) -> all.add(new Wanted(name, Phrase.plain(name), n, "", "rods")));
+        nuts.forEach((name, n) -> all.add(new Wanted(name, Phrase.plain(name), n, "", "rods")));
         Map<String, Wanted> bars = new TreeMap<>();
         for (StockPlan.Bar b : stock.bars()) {
             if (!b.onHand()) {

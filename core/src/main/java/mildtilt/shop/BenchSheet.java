@@ -17,6 +17,9 @@ import mildtilt.steer.SteeringTrain;
 /** The figures a fabricator takes to the bench, always of the job as planned. */
 public record BenchSheet(List<JointLine> joints, List<ShaftLine> shafts, List<RodLine> rods) {
 
+    /** With nothing on it. */
+    public static final BenchSheet EMPTY = new BenchSheet(List.of(), List.of(), List.of());
+
     /**
      * @param angleDeg to set it to
      * @param worstDeg over the wheel's adjustment and the frame's movement

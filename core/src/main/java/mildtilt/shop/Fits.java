@@ -220,10 +220,8 @@ public final class Fits {
             case Stud.Taper t -> {
                 seating = Seating.OTHER_FORM;
                 told = Phrase.of("A tapered stud of {0} in a plain hole of {1}: it would rock.", Quantity.fine(t.large()), Quantity.fine(((Hole.Plain) hole).diameter()));
-                Hole.Tapered wanted = TaperFit.holeFor(t, hole.thickness());
-                if (((Hole.Plain) hole).diameter() <= wanted.small()) {
-                    ways.add(ream(rod, outer, t, wanted, hole.thickness()));
-                }
+                TaperFit.holeFor(t, hole.thickness()).filter(wanted -> ((Hole.Plain) hole).diameter() <= wanted.small())
+                        .ifPresent(wanted -> ways.add(ream(rod, outer, t, wanted, hole.thickness())));
             }
             case Stud.Bolt b -> {
                 Hole.Tapered h = (Hole.Tapered) hole;
@@ -260,16 +258,23 @@ public final class Fits {
     }
 
     private static void taperWays(Rod rod, boolean outer, Stud.Taper t, Hole.Tapered h, List<Way> ways) {
-        Hole.Tapered wanted = TaperFit.holeFor(t, h.thickness());
+        TaperFit.holeFor(t, h.thickness()).ifPresent(wanted -> reamedOrSleeved(rod, outer, t, h, wanted, ways));
+        boltInstead(rod, outer, h, ways);
+    }
+
+    private static void reamedOrSleeved(Rod rod, boolean outer, Stud.Taper t, Hole.Tapered h, Hole.Tapered wanted, List<Way> ways) {
         // What is there at the depth that the reamed hole ends at.
         double small = h.large() - h.rate() * wanted.thickness();
         if (wanted.large() >= h.large() - 1e-6 && wanted.small() >= small - 1e-6) {
             ways.add(ream(rod, outer, t, wanted, h.thickness()));
-        } else if (wanted.small() > 0) {
+        } else {
             double bored = Math.ceil(Math.max(h.large(), wanted.large()) + 2 * SLEEVE_WALL);
             ways.add(new Way(faced(h.thickness(), wanted.thickness()).then(Phrase.of("Bore the arm {0}, press in a sleeve flush, reamed 1 in " + rate(t.rate()) + " to {1}, if the boss keeps {2} of metal round it", Quantity.fine(bored),
                     Quantity.fine(wanted.large()), Quantity.length(Math.round(bored / 3)))), edit(rod, outer, e -> e.withHole(Optional.of(wanted)))));
         }
+    }
+
+    private static void boltInstead(Rod rod, boolean outer, Hole.Tapered h, List<Way> ways) {
         for (double d : BOLTS) {
             if (d >= h.large() - 1e-6) {
                 ways.add(new Way(Phrase.of("Bolt through instead: drill and ream the arm {0}, a rod end with that bore, a spacer, the bolt held on both sides", Quantity.fine(d)), edit(rod, outer, e ->

@@ -1,5 +1,6 @@
 package mildtilt.shop;
 
+import java.util.Optional;
 import mildtilt.making.Hole;
 import mildtilt.making.Stud;
 
@@ -48,11 +49,12 @@ record TaperFit(double proud, double contact, double through, double play, boole
 
     /**
      * The hole that this stud would seat in: its large end a millimetre proud, or as much as keeps its small end inside; the arm as thick as it
-     * is, or faced down to the stud where that is too short for it.
+     * is, or faced down to the stud where that is too short for it. Empty where so steep a taper would have come to a point before that.
      */
-    static Hole.Tapered holeFor(Stud.Taper stud, double is) {
+    static Optional<Hole.Tapered> holeFor(Stud.Taper stud, double is) {
         double thickness = is > (stud.length() - 1) / LEAST_CONTACT ? stud.length() - 0.5 : is;
         double proud = Math.max(1, stud.length() - thickness + 0.5);
-        return new Hole.Tapered(stud.large() - stud.rate() * proud, stud.large() - stud.rate() * (proud + thickness), thickness);
+        double small = stud.large() - stud.rate() * (proud + thickness);
+        return small > 0 ? Optional.of(new Hole.Tapered(stud.large() - stud.rate() * proud, small, thickness)) : Optional.empty();
     }
 }

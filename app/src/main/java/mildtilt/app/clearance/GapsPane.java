@@ -34,7 +34,7 @@ public final class GapsPane extends FactsPane {
 
     @Override
     protected Optional<String> missing(Worked worked) {
-        return worked.now().clearance().isEmpty() ? Optional.of("The wheels can't be assembled anywhere, so no gap can be told. The notes say why.") : Optional.empty();
+        return worked.now().clearance().isEmpty() ? Optional.of("No gap could be worked out. The notes say why.") : Optional.empty();
     }
 
     @Override

@@ -64,7 +64,10 @@ public abstract class FactsPane extends VBox {
 
     /** Why there is nothing to tell, if there is not. */
     protected Optional<String> missing(Worked worked) {
-        return worked.now().column().isEmpty() ? Optional.of("This job has no column yet.") : Optional.empty();
+        if (worked.now().column().isPresent()) {
+            return Optional.empty();
+        }
+        return Optional.of(worked.now().job().column().isPresent() ? "The column could not be worked out. The notes say why." : "This job has no column yet.");
     }
 
     /** What the pane is made from: while that stays the same, so does the pane. */

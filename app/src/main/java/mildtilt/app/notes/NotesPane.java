@@ -46,10 +46,16 @@ public final class NotesPane extends VBox {
 
     private void refresh() {
         String focused = getScene() != null && getScene().getFocusOwner() instanceof Button b && cards.lookup("#" + b.getId()) == b ? b.getId() : null;
-        bench.workedProperty().get().ifPresentOrElse(this::show, cards.getChildren()::clear);
+        bench.workedProperty().get().ifPresentOrElse(this::show, this::showNothing);
         if (focused != null && cards.lookup("#" + focused) instanceof Node again) {
             again.requestFocus();
         }
+    }
+
+    /** Until the first figures come, or where none can: what was there before must not stand for another job. */
+    private void showNothing() {
+        head.setText("Notes");
+        cards.getChildren().clear();
     }
 
     private void show(Worked worked) {

@@ -13,6 +13,7 @@ import mildtilt.analysis.Effect;
 import mildtilt.catalogue.Catalogue;
 import mildtilt.check.Finding;
 import mildtilt.check.Remedy;
+import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.job.Job;
 import mildtilt.steer.Grid;
 import org.jspecify.annotations.Nullable;
@@ -61,16 +62,24 @@ final class AnalysisRunner implements AutoCloseable {
         }
         try {
             workOut(order);
-        } catch (RuntimeException e) {
+        } catch (RuntimeException | Error e) {
             LOG.error("analysis failed", e);
-            Platform.runLater(() -> failed.accept("This job could not be worked out: " + e.getMessage()));
+            Platform.runLater(() -> failed.accept(sentence(e)));
         }
+    }
+
+    private static String sentence(Throwable e) {
+        return switch (e) {
+            case OutOfMemoryError _ -> "There is not enough memory to work this job out. Take out or thin the largest scans; nothing of the job is lost.";
+            case ImpossibleGeometryException g -> "This job can't be worked out. " + g.getMessage() + " Undo the last change, or correct it.";
+            default -> "This job can't be worked out: Mild Tilt itself has a fault here. Undo the last change; the job is as you left it.";
+        };
     }
 
     /** Tells the figures as soon as they are there, then again with the effects. */
     private void workOut(Order order) {
         Analysis now = Analysis.of(order.job, Grid.USUAL, order.catalogue);
-        Optional<Analysis> before = order.before.map(b -> analysisOfBefore(b, order.catalogue));
+        Optional<Analysis> before = order.before.flatMap(b -> analysisOfBefore(b, order.catalogue));
         boolean none = now.findings().stream().allMatch(f -> f.remedies().isEmpty());
         tell(new Worked(now, before, Map.of(), none));
         if (none || !order.effects) {
@@ -93,11 +102,17 @@ final class AnalysisRunner implements AutoCloseable {
         Platform.runLater(() -> done.accept(worked));
     }
 
-    private Analysis analysisOfBefore(Job job, Catalogue catalogue) {
+    /** Empty where it can't be worked out: what is compared with must not hinder what is there now. */
+    private Optional<Analysis> analysisOfBefore(Job job, Catalogue catalogue) {
         if (lastBefore == null || lastBefore.job() != job || lastBefore.catalogue() != catalogue) {
-            lastBefore = Analysis.of(job, Grid.USUAL, catalogue);
+            try {
+                lastBefore = Analysis.of(job, Grid.USUAL, catalogue);
+            } catch (RuntimeException e) {
+                LOG.warn("what is compared with could not be worked out", e);
+                lastBefore = null;
+            }
         }
-        return lastBefore;
+        return Optional.ofNullable(lastBefore);
     }
 
     @Override

@@ -81,7 +81,7 @@ public final class Workbench implements AutoCloseable {
         train = new SteeringTrain(first);
         opened = first;
         saved = Optional.of(first);
-        runner = new AnalysisRunner(w -> worked.set(Optional.of(w)), this::refuse);
+        runner = new AnalysisRunner(w -> worked.set(Optional.of(w)), this::notWorkedOut);
         compared.addListener((_, _, _) -> requestAnalysis());
         catalogue.addListener((_, _, _) -> requestAnalysis());
         stage.addListener((_, _, now) -> {
@@ -402,6 +402,12 @@ public final class Workbench implements AutoCloseable {
             case OPENED -> Optional.of(opened);
             case PINNED -> pinned.or(() -> Optional.of(opened));
         };
+    }
+
+    /** Figures of another job must not stand beside this one. */
+    private void notWorkedOut(String why) {
+        worked.set(Optional.empty());
+        refuse(why);
     }
 
     private void put(Job j) {
