@@ -2,7 +2,6 @@ package mildtilt.format;
 
 import java.io.IOException;
 import java.io.StringWriter;
-import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -10,6 +9,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import mildtilt.analysis.Analysis;
 import mildtilt.clearance.ClearanceFigures;
 import mildtilt.clearance.GapMap;
@@ -27,14 +27,12 @@ import mildtilt.steer.TravelMap;
 import mildtilt.steer.Turn;
 import mildtilt.suspension.KnucklePose;
 import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVPrinter;
-import org.apache.commons.csv.CSVRecord;
 
-/** Curves and points out, positions of the hands in, as CSV with units in the headings. */
+/** Curves, points and tables as CSV with units in the headings. */
 public final class CsvFiles {
 
-    private static final int LARGEST_POSITIONS = 1_000_000;
+    private static final Pattern FORMULA = Pattern.compile("[\\t\\r\\n]|[\\s\\p{Z}\\p{Cf}\\p{Cc}]*[=+\\-@＝＋－＠|%]");
 
     private CsvFiles() {}
 
@@ -189,9 +187,12 @@ public final class CsvFiles {
         return value.<Object>map(v -> v).orElse("");
     }
 
-    /** What begins like a formula would be run as one by a spreadsheet: an apostrophe before it makes it text. Numbers stay numbers. */
+    /**
+     * What begins like a formula would be run as one by a spreadsheet, also behind spaces and with full-width signs: an apostrophe before
+     * it makes it text. Numbers stay numbers.
+     */
     private static Object safe(Object cell) {
-        return cell instanceof String s && !s.isEmpty() && "=+-@\t\r\n".indexOf(s.charAt(0)) >= 0 ? "'" + s : cell;
+        return cell instanceof String s && FORMULA.matcher(s).lookingAt() ? "'" + s : cell;
     }
 
     /** A table of the papers: figures as plain numbers in mm and degrees. */
@@ -210,50 +211,5 @@ public final class CsvFiles {
             throw new IllegalStateException(e);
         }
         return out.toString();
-    }
-
-    /**
-     * Positions of the hands from a CSV with the columns steering_wheel_deg, travel_left_mm and
-     * travel_right_mm, in any order.
-     *
-     * @throws JobFileException naming the line that can't be read
-     */
-    public static List<HandPosition> readPositions(Path file) throws JobFileException {
-        CSVFormat format = CSVFormat.RFC4180.builder().setHeader().setSkipHeaderRecord(true)
-                .setIgnoreSurroundingSpaces(true).setIgnoreEmptyLines(true).get();
-        List<HandPosition> all = new ArrayList<>();
-        JobFile.needPlainNamed(file, "a CSV of positions");
-        try (CSVParser parser = CSVParser.parse(file, StandardCharsets.UTF_8, format)) {
-            for (String needed : List.of("steering_wheel_deg", "travel_left_mm", "travel_right_mm")) {
-                if (!parser.getHeaderNames().contains(needed)) {
-                    throw new JobFileException(file.getFileName() + ": the first line must name a column \"" + needed
-                            + "\"; it names " + parser.getHeaderNames() + ".");
-                }
-            }
-            for (CSVRecord r : parser) {
-                all.add(new HandPosition(value(file, r, "steering_wheel_deg"), value(file, r, "travel_left_mm"),
-                        value(file, r, "travel_right_mm")));
-                if (all.size() > LARGEST_POSITIONS) {
-                    throw new JobFileException(file.getFileName() + ": more than a million positions.");
-                }
-            }
-        } catch (IOException | IllegalArgumentException | UncheckedIOException e) {
-            throw new JobFileException(file + " can't be read as CSV: " + e.getMessage());
-        }
-        return all;
-    }
-
-    private static double value(Path file, CSVRecord r, String column) throws JobFileException {
-        String text = r.isSet(column) ? r.get(column).strip() : "";
-        try {
-            double v = Double.parseDouble(text);
-            if (Double.isFinite(v) && Math.abs(v) <= 100_000) {
-                return v;
-            }
-        } catch (NumberFormatException e) {
-            // Told below, together with numbers out of range.
-        }
-        throw new JobFileException(file.getFileName() + ", line " + r.getParser().getCurrentLineNumber() + ": \"" + text
-                + "\" is not a usable number for " + column + ".");
     }
 }

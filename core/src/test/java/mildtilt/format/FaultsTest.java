@@ -58,10 +58,10 @@ class FaultsTest {
             assertThatThrownBy(() -> JobFile.open(p)).isInstanceOf(JobFileException.class).hasMessageContaining("a pipe or a device, not a job file");
             assertThatThrownBy(() -> PointsCsv.read(p)).isInstanceOf(JobFileException.class).hasMessageContaining("not a list of points");
             assertThatThrownBy(() -> ScanFile.read(p)).isInstanceOf(JobFileException.class).hasMessageContaining("not a scan");
-            assertThatThrownBy(() -> CsvFiles.readPositions(p)).isInstanceOf(JobFileException.class).hasMessageContaining("not a CSV");
+            assertThatThrownBy(() -> PositionsCsv.read(p)).isInstanceOf(JobFileException.class).hasMessageContaining("not a list of positions");
             assertThat(FileStamp.of(p)).isEmpty();
         }
-        assertThatThrownBy(() -> CsvFiles.readPositions(folder)).isInstanceOf(JobFileException.class).hasMessageContaining("a folder");
+        assertThatThrownBy(() -> PositionsCsv.read(folder)).isInstanceOf(JobFileException.class).hasMessageContaining("a folder");
     }
 
     @Test

@@ -141,7 +141,7 @@ class FuzzTest {
         });
         assertThat(read).isPositive();
         byte[] positions = "steering_wheel_deg,travel_left_mm,travel_right_mm\n0,0,0\n-120.5,10,-10\n\"90\",0,1\n".getBytes(StandardCharsets.UTF_8);
-        all(ALL / 20, 23, positions, bytes -> assertThat(CsvFiles.readPositions(file(bytes, "h.csv"))).allMatch(h -> Double.isFinite(h.steeringWheelDeg() + h.travelLeft() + h.travelRight())));
+        all(ALL / 20, 23, positions, bytes -> assertThat(PositionsCsv.read(file(bytes, "h.csv"))).allMatch(h -> Double.isFinite(h.steeringWheelDeg() + h.travelLeft() + h.travelRight())));
     }
 
     @Test

@@ -70,7 +70,7 @@ class OutputsTest {
         reference.at("/expected/bump_steer_table").forEach(r -> csv.append(r.get("travel_mm")).append(",0,").append(r.get("travel_mm")).append('\n'));
         csv.append("0,600,0\n");
         try (PositionsFile file = new PositionsFile(csv.toString())) {
-            JsonNode poses = AnalysisJson.tree(orchard, CsvFiles.readPositions(file.path())).get("positions");
+            JsonNode poses = AnalysisJson.tree(orchard, PositionsCsv.read(file.path())).get("positions");
             int i = 0;
             for (JsonNode row : reference.at("/expected/steer_table")) {
                 close(poses.get(i).at("/left/delta_deg"), row.get("delta_left_deg"));
@@ -111,10 +111,10 @@ class OutputsTest {
     void unusablePositionsAreRefusedWithTheLine(@TempDir Path folder) throws Exception {
         Path p = folder.resolve("p.csv");
         Files.writeString(p, "steering_wheel_deg,travel_left_mm,travel_right_mm\n1,2,3\n4,five,6\n");
-        assertThatThrownBy(() -> CsvFiles.readPositions(p)).hasMessageContaining("line 3").hasMessageContaining("five");
+        assertThatThrownBy(() -> PositionsCsv.read(p)).hasMessageContaining("line 3").hasMessageContaining("five");
         Files.writeString(p, "steer,left,right\n1,2,3\n");
-        assertThatThrownBy(() -> CsvFiles.readPositions(p)).hasMessageContaining("steering_wheel_deg");
-        assertThatThrownBy(() -> CsvFiles.readPositions(folder.resolve("none.csv"))).isInstanceOf(JobFileException.class);
+        assertThatThrownBy(() -> PositionsCsv.read(p)).hasMessageContaining("steering_wheel_deg");
+        assertThatThrownBy(() -> PositionsCsv.read(folder.resolve("none.csv"))).isInstanceOf(JobFileException.class);
     }
 
     @Test

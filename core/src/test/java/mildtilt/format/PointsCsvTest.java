@@ -3,8 +3,11 @@ package mildtilt.format;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.nio.charset.Charset;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Optional;
 import mildtilt.geometry.Point;
 import mildtilt.obstacle.Surroundings;
@@ -37,7 +40,7 @@ class PointsCsvTest {
         PointsCsv.Read read = read(text.replace(" / ", "\n"));
         PointsCsv.Match match = PointsCsv.guess(read);
         assertThat(match.name() + " " + match.x() + " " + match.y() + " " + match.z()).isEqualTo(columns);
-        assertThat(match.unit()).isEqualTo(unit);
+        assertThat(PointsCsv.unitOf(read, match.x())).contains(unit);
         if (place.equals("none")) {
             assertThatThrownBy(() -> PointsCsv.take(Survey.NONE, read, match)).isInstanceOf(JobFileException.class).hasMessageContaining("line 2").hasMessageContaining("-1/2");
             return;
@@ -65,5 +68,79 @@ class PointsCsvTest {
             PointsCsv.Read r = read(text.replace(" / ", "\n"));
             PointsCsv.take(Survey.NONE, r, PointsCsv.guess(r));
         }).isInstanceOf(JobFileException.class).hasMessageContaining(says);
+    }
+
+    /** Each: a line below "name;x;y;z" in mm, parted by what its marks say, and where the point is; or what the refusal says. */
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', quoteCharacter = '~', value = {
+        "name,x mm,y mm,z mm / p,\"1,234\",2,3 | 1234 2 3",
+        "name,x mm,y mm,z mm / p,\"1,234.5\",\"-2,000\",3 | 1234.5 -2000 3",
+        "name,x mm,y mm,z mm / p,\"10,5\",2,3 | 10.5 2 3",
+        "name;x mm;y mm;z mm / p;1,234;2;3 | 1.234 2 3",
+        "name;x mm;y mm;z mm / p;1.234,5;2;3 | 1234.5 2 3",
+        "name;x mm;y mm;z mm / p;1.234;2,5;3 | 1234 2.5 3",
+        "name;x mm;y mm;z mm / p;1.234;2;3 | 1.234 2 3",
+        "name\tx mm\ty mm\tz mm / p\t1'234.5\t−2\t1e2 | 1234.5 -2 100",
+        "name\tx mm\ty mm\tz mm / p\t1 234\t2\t3 | 1234 2 3",
+        "name\tx mm\ty mm\tz mm / p\t1,234\t2\t3 | Write all numbers one way",
+        "name;x mm;y mm;z mm / p;1,5;2.5;3 | Write all numbers one way",
+        "name,x in mm,y in inches,z [cm] / p,1,2,3 | 1 50.8 30",
+        "name,x in feet,y,z / p,1,2,3 | give them in mm, cm, m or inches",
+        "name,x,x,z / p,1,2,3 | two columns are called \"x\"",
+        "name,x,y,z / p,5d,2,3 | \"5d\" is not a usable number in the column \"x\"",
+        "name,x,y,z / p,0x1p3,2,3 | \"0x1p3\" is not a usable number",
+        "name,x,y,z / p,Infinity,2,3 | not a usable number",
+        "name,x,y,z / p,1e999,2,3 | too large",
+        "name,x,y,z / p,\"12,34,5\",2,3 | not a usable number",
+        "name,x,y,z / p,1,2,\"3 | line 2: a quotation mark is out of place",
+        "name,x,y,z / p,1,2,\"3\"4 | line 2: a quotation mark is out of place"})
+    void numbersAreReadAsTheTableWritesThem(String text, String says) throws Exception {
+        for (Charset charset : List.of(StandardCharsets.UTF_8, StandardCharsets.UTF_16LE, StandardCharsets.UTF_16BE, Charset.forName("windows-1252"))) {
+            for (String mark : charset.name().startsWith("UTF") ? List.of("", "\uFEFF") : List.of("")) {
+                String whole = mark + text.replace(" / ", "\r\n").replace("\\t", "\t");
+                if (!charset.newEncoder().canEncode(whole)) {
+                    continue;
+                }
+                Path file = Files.write(folder.resolve("p.csv"), whole.getBytes(charset));
+                if (says.matches("[-0-9. ]+")) {
+                    PointsCsv.Read r = PointsCsv.read(file);
+                    Point p = SurveyFit.of(PointsCsv.take(Survey.NONE, r, PointsCsv.guess(r)), _ -> Optional.empty()).places().get("p").at();
+                    String[] at = says.split(" ");
+                    assertThat(p.distanceTo(new Point(Double.parseDouble(at[0]), Double.parseDouble(at[1]), Double.parseDouble(at[2])))).as(charset + " " + p).isLessThan(1e-9);
+                } else {
+                    assertThatThrownBy(() -> {
+                        PointsCsv.Read r = PointsCsv.read(file);
+                        PointsCsv.take(Survey.NONE, r, PointsCsv.guess(r));
+                    }).isInstanceOf(JobFileException.class).hasMessageContaining(says).satisfies(e -> assertThat(e.getMessage()).hasSizeLessThan(300));
+                }
+            }
+        }
+    }
+
+    @Test
+    void lettersOfOldOfficeProgramsAreRead() throws Exception {
+        PointsCsv.Read read = PointsCsv.read(Files.write(folder.resolve("p.csv"), "Größe;x;y;z\nÖse;1;2;3\n".getBytes(Charset.forName("windows-1252"))));
+        assertThat(read.rows().getFirst().getFirst()).isEqualTo("Öse");
+        assertThat(read.heads()).startsWith("Größe");
+    }
+
+    /** Positions go through the same reader. */
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', quoteCharacter = '~', value = {
+        "\uFEFFsteering_wheel_deg,travel_left_mm,travel_right_mm / 10,0,-5 | 10 0 -5",
+        "steering_wheel_deg;travel_left_mm;travel_right_mm / 10,5;0;2 | 10.5 0 2",
+        "travel_left_in\tsteering wheel (deg)\ttravel_right_cm / 1\t-90\t2 | -90 25.4 20",
+        "steering_wheel_deg,travel_left,travel_right_mm / 1,2,3 | names no unit",
+        "steering_wheel_deg,travel_left_mm,travel_right_mm / 1,2,3000 | line 2: travel_right_mm is 3000; it can be -2000 to 2000 mm",
+        "steering_wheel_deg,travel_left_mm / 1,2 | must name a column \"travel_right_mm\""})
+    void positionsAreReadTheSameWay(String text, String says) throws Exception {
+        Path file = Files.writeString(folder.resolve("h.csv"), text.replace(" / ", "\n").replace("\\t", "\t").replace("\\uFEFF", "\uFEFF"));
+        if (says.matches("[-0-9. ]+")) {
+            HandPosition h = PositionsCsv.read(file).getFirst();
+            String[] at = says.split(" ");
+            assertThat(List.of(h.steeringWheelDeg(), h.travelLeft(), h.travelRight())).containsExactly(Double.parseDouble(at[0]), Double.parseDouble(at[1]), Double.parseDouble(at[2]));
+        } else {
+            assertThatThrownBy(() -> PositionsCsv.read(file)).isInstanceOf(JobFileException.class).hasMessageContaining(says);
+        }
     }
 }

@@ -3,6 +3,7 @@ package mildtilt.app.shell;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import javafx.scene.control.Alert;
 import javafx.scene.control.ButtonBar;
 import javafx.scene.control.ButtonType;
@@ -15,6 +16,7 @@ import javafx.stage.Window;
 import mildtilt.app.look.Choices;
 import mildtilt.app.look.Wrap;
 import mildtilt.format.FileUnit;
+import mildtilt.format.JobFileException;
 import mildtilt.format.PointsCsv;
 import mildtilt.measure.LengthText;
 import mildtilt.measure.LengthUnit;
@@ -46,12 +48,20 @@ final class PointsQuestion {
         ChoiceBox<Integer> x = column(columns, guess.x(), "points-x");
         ChoiceBox<Integer> y = column(columns, guess.y(), "points-y");
         ChoiceBox<Integer> z = column(columns, guess.z(), "points-z");
-        ChoiceBox<FileUnit> units = Choices.of(FileUnit.class, FileUnit::label, "points-unit", "Unit of the file");
+        ChoiceBox<FileUnit> units = Choices.of(FileUnit.class, FileUnit::label, "points-unit", "Unit where the heading names none");
         units.setValue(guess.unit());
+        Label unitLabel = new Label("Unit");
+        Runnable asked = () -> {
+            boolean open = Stream.of(x, y, z).anyMatch(c -> unitOf(c.getValue()).isEmpty());
+            units.setDisable(!open);
+            unitLabel.setText(open ? "Unit where the heading names none" : "Units are as the headings say");
+        };
+        Stream.of(x, y, z).forEach(c -> c.valueProperty().addListener((_, _, _) -> asked.run()));
+        asked.run();
         TextField spread = new TextField(LengthText.editable(guess.spread(), unit));
         spread.setId("points-spread");
         GridPane match = new GridPane(10, 4);
-        match.addRow(0, new Label("Name"), name, new Label("Unit"), units);
+        match.addRow(0, new Label("Name"), name, unitLabel, units);
         match.addRow(1, new Label("x, forward"), x, new Label("Measured to ±"), spread);
         match.addRow(2, new Label("y, left"), y);
         match.addRow(3, new Label("z, up"), z);
@@ -77,6 +87,15 @@ final class PointsQuestion {
             return Optional.empty();
         }
         return Optional.of(new PointsCsv.Match(name.getValue(), x.getValue(), y.getValue(), z.getValue(), units.getValue(), LengthText.parse(spread.getText(), unit)));
+    }
+
+    /** What can't be read as a unit is refused when the points are taken. */
+    private Optional<FileUnit> unitOf(int column) {
+        try {
+            return PointsCsv.unitOf(read, column);
+        } catch (JobFileException e) {
+            return Optional.empty();
+        }
     }
 
     private ChoiceBox<Integer> column(List<Integer> columns, int guess, String id) {
