@@ -10,14 +10,25 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
 import mildtilt.app.shell.Recovery;
 import mildtilt.format.DemoJob;
+import mildtilt.format.FileStamp;
 import mildtilt.format.JobFile;
+import mildtilt.format.JobWriter;
 import mildtilt.job.Job;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
-/** A program killed at any moment while it saves and edits loses no saved job and no more than the last moments of editing. */
+/**
+ * A program killed at any moment while it saves and edits loses no saved job and no more than the last moments of editing; and where somebody else writes
+ * the same file in between, what they wrote is kept, too.
+ */
 class KilledTest {
 
     /** A few in every test run; more with -Dmildtilt.kills=200. */
@@ -30,12 +41,14 @@ class KilledTest {
             Recovery recovery = new Recovery(Path.of(args[0]));
             Job job = JobFile.open(file);
             int from = number(job);
+            Optional<FileStamp> stamp = FileStamp.of(file);
             for (int i = from + 1; ; i++) {
                 job = job.withTitle("edit " + i);
-                recovery.changed(job, Optional.of(file));
+                recovery.changed(job, Optional.of(file), stamp);
                 System.out.println("edited " + i + " " + System.currentTimeMillis());
                 if (i % 20 == 0) {
-                    JobFile.save(file, job);
+                    JobFile.save(file, job, stamp);
+                    stamp = FileStamp.of(file);
                     recovery.allSaved();
                     System.out.println("saved " + i + " " + System.currentTimeMillis());
                 }
@@ -45,7 +58,48 @@ class KilledTest {
     }
 
     private static int number(Job job) {
-        return Integer.parseInt(job.title().replace("edit ", ""));
+        return Integer.parseInt(job.title().substring(job.title().lastIndexOf(' ') + 1));
+    }
+
+    /** Another program, which knows nothing of ours and writes over what it finds there. */
+    private static final class Other {
+        private final Path file;
+        private final Set<String> written = ConcurrentHashMap.newKeySet();
+        private final ScheduledExecutorService clock = Executors.newSingleThreadScheduledExecutor();
+
+        Other(Path file) {
+            this.file = file;
+            clock.scheduleWithFixedDelay(this::write, 100, 170, TimeUnit.MILLISECONDS);
+        }
+
+        private void write() {
+            try {
+                Job job = JobFile.open(file);
+                // It does not write over its own: that would be its own loss.
+                if (job.title().startsWith("edit")) {
+                    String title = "other " + written.size() + " after " + number(job);
+                    JobFile.replace(file, JobWriter.write(job.withTitle(title)).getBytes(StandardCharsets.UTF_8));
+                    written.add(title);
+                }
+            } catch (Exception e) {
+                throw new AssertionError(e);
+            }
+        }
+
+        void stop() throws Exception {
+            clock.shutdown();
+            assertThat(clock.awaitTermination(10, TimeUnit.SECONDS)).isTrue();
+        }
+    }
+
+    private static Set<String> titles(Path folder) throws Exception {
+        Set<String> all = new TreeSet<>();
+        try (var files = Files.list(folder)) {
+            for (Path p : files.filter(f -> f.toString().contains(".tilt") && !f.toString().endsWith(".part")).toList()) {
+                all.add(JobFile.open(p).title());
+            }
+        }
+        return all;
     }
 
     @Test
@@ -57,6 +111,7 @@ class KilledTest {
         for (int kill = 0; kill < KILLS; kill++) {
             Process victim = new ProcessBuilder(ProcessHandle.current().info().command().orElse("java"), "-XX:TieredStopAtLevel=1", "-cp", System.getProperty("java.class.path"), Victim.class.getName(), state.toString(), file.toString())
                     .redirectError(ProcessBuilder.Redirect.INHERIT).start();
+            Other other = new Other(file);
             try (BufferedReader out = new BufferedReader(new InputStreamReader(victim.getInputStream(), StandardCharsets.UTF_8))) {
                 int saved = number(JobFile.open(file));
                 int editedLongAgo = 0;
@@ -84,16 +139,21 @@ class KilledTest {
                         saved = Integer.parseInt(w[1]);
                     }
                 }
-                int inFile = number(JobFile.open(file));
-                assertThat(inFile).as("a save that was told of is in the file").isGreaterThanOrEqualTo(saved);
-                assertThat(JobFile.open(JobFile.previous(file)).title()).startsWith("edit ");
+                other.stop();
+                Job there = JobFile.open(file);
+                int inFile = number(there);
+                if (there.title().startsWith("edit")) {
+                    assertThat(inFile).as("a save that was told of is in the file").isGreaterThanOrEqualTo(saved);
+                }
+                assertThat(titles(folder)).as("what somebody else wrote").containsAll(other.written);
                 try (Recovery next = new Recovery(state)) {
                     List<Recovery.Left> left = next.left();
-                    int kept = left.stream().mapToInt(l -> number(l.job())).max().orElse(inFile);
+                    int kept = left.stream().mapToInt(l -> l instanceof Recovery.Whole w ? number(w.job()) : 0).max().orElse(inFile);
                     assertThat(Math.max(kept, inFile)).as("edits older than three seconds are kept").isGreaterThanOrEqualTo(editedLongAgo);
                     left.forEach(next::forget);
                 }
             } finally {
+                other.stop();
                 victim.destroyForcibly();
             }
         }

@@ -15,12 +15,16 @@ public record FileStamp(long size, long checksum) {
             if (!Files.isRegularFile(file)) {
                 return Optional.empty();
             }
-            byte[] bytes = Files.readAllBytes(file);
-            CRC32C sum = new CRC32C();
-            sum.update(bytes);
-            return Optional.of(new FileStamp(bytes.length, sum.getValue()));
+            return Optional.of(of(Files.readAllBytes(file)));
         } catch (IOException e) {
             return Optional.empty();
         }
+    }
+
+    /** Of a file that holds these bytes. */
+    public static FileStamp of(byte[] bytes) {
+        CRC32C sum = new CRC32C();
+        sum.update(bytes);
+        return new FileStamp(bytes.length, sum.getValue());
     }
 }

@@ -7,11 +7,24 @@ import java.nio.charset.CharacterCodingException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.AccessDeniedException;
 import java.nio.file.DirectoryStream;
+import java.nio.file.FileSystemException;
 import java.nio.file.Files;
+import java.nio.file.LinkOption;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
+import java.nio.file.attribute.PosixFileAttributeView;
+import java.nio.file.attribute.PosixFilePermission;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.function.BooleanSupplier;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import mildtilt.job.Job;
 
 /**
@@ -24,6 +37,12 @@ public final class JobFile {
     public static final String ENDING = ".tilt";
 
     private static final long LARGEST_BYTES = 80L << 20;
+    private static final int LONGEST_NAME = 250;
+    private static final int MOST_TRIES = 20;
+    private static final String PART = ".mild-tilt-";
+    private static final String PART_ENDING = ".part";
+    private static final Pattern HALF_WRITTEN = Pattern.compile("(?:\\.mild-tilt-|\\..*\\.tilt(?:\\.previous)?\\.)(\\d{1,18})(?:-\\d+)?\\.part");
+    private static final AtomicInteger PARTS = new AtomicInteger();
 
     private JobFile() {}
 
@@ -75,62 +94,149 @@ public final class JobFile {
 
     /** Where the copy that the last save replaced is kept. */
     public static Path previous(Path file) {
-        return file.resolveSibling(file.getFileName() + ".previous");
+        return beside(file, ".previous", "");
+    }
+
+    /** A name beside a file, made of its own, that no system finds too long. */
+    private static Path beside(Path file, String mark, String ending) {
+        String name = String.valueOf(file.getFileName());
+        String stem = !ending.isEmpty() && name.endsWith(ending) ? name.substring(0, name.length() - ending.length()) : name;
+        while ((stem + mark + ending).getBytes(StandardCharsets.UTF_8).length > LONGEST_NAME) {
+            stem = stem.substring(0, stem.offsetByCodePoints(stem.length(), -1));
+        }
+        return file.resolveSibling(stem + mark + ending);
     }
 
     /** @throws JobFileException if it can't be written; what was in the file before is still there */
     public static void save(Path file, Job job) throws JobFileException {
+        save(file, job, FileStamp.of(file));
+    }
+
+    /**
+     * Saves a job over the file that it was opened from. What somebody else wrote there in the meantime is kept beside it under a name of its own,
+     * which no later save replaces.
+     *
+     * @param known what the file held when it was last looked at; empty if that is not known
+     * @return where the other's version is kept, the last if there were several; empty if there is none
+     * @throws JobFileException if it can't be written; what was in the file before is still there
+     */
+    public static Optional<Path> save(Path file, Job job, Optional<FileStamp> known) throws JobFileException {
         try {
-            if (Files.isRegularFile(file)) {
-                replace(previous(file), Files.readAllBytes(file));
+            byte[] text = JobWriter.write(job).getBytes(StandardCharsets.UTF_8);
+            Optional<Path> others = Optional.empty();
+            Optional<FileStamp> expected = known;
+            for (int tries = 0; tries < MOST_TRIES; tries++) {
+                if (Files.isRegularFile(file)) {
+                    byte[] there = Files.readAllBytes(file);
+                    FileStamp now = FileStamp.of(there);
+                    if (!Optional.of(now).equals(expected)) {
+                        Path kept = othersVersion(file);
+                        replace(kept, there, file, () -> true);
+                        others = Optional.of(kept);
+                        expected = Optional.of(now);
+                    }
+                    replace(previous(file), there, file, () -> true);
+                }
+                Optional<FileStamp> replaced = expected;
+                if (replace(file, text, file, () -> FileStamp.of(file).map(s -> Optional.of(s).equals(replaced)).orElse(true))) {
+                    return others;
+                }
             }
-            replace(file, JobWriter.write(job).getBytes(StandardCharsets.UTF_8));
+            throw new IOException("something else goes on writing to it");
         } catch (IOException e) {
-            throw new JobFileException(file + " can't be saved: " + reason(e)
-                    + " The job is still open and unsaved; save it somewhere else.");
+            throw new JobFileException(file + " can't be saved: " + reason(e) + " The job is still open and unsaved; save it somewhere else.");
         }
     }
 
-    /** Puts bytes in a file's place in one step, after they have reached the disk. */
+    /** Where another's version of a file would be kept: a name that is free. */
+    public static Path othersVersion(Path file) {
+        Path free = beside(file, ".theirs", ENDING);
+        for (int n = 2; Files.exists(free, LinkOption.NOFOLLOW_LINKS); n++) {
+            free = beside(file, ".theirs-" + n, ENDING);
+        }
+        return free;
+    }
+
+    /** Whether a file is marked as not to be written, also for those who could all the same. */
+    public static boolean writeProtected(Path file) {
+        if (!Files.isRegularFile(file)) {
+            return false;
+        }
+        try {
+            PosixFileAttributeView posix = Files.getFileAttributeView(file, PosixFileAttributeView.class);
+            return !Files.isWritable(file) || posix != null && !posix.readAttributes().permissions().contains(PosixFilePermission.OWNER_WRITE);
+        } catch (IOException e) {
+            return false;
+        }
+    }
+
+    /** Puts bytes in a file's place in one step, after they have reached the disk. Who may read it stays as it was. */
     public static void replace(Path file, byte[] bytes) throws IOException {
+        replace(file, bytes, file, () -> true);
+    }
+
+    /**
+     * The same, unless the file is no longer what it should be at the last moment.
+     *
+     * @param like whose permissions a new file gets
+     * @return whether it was replaced
+     */
+    private static boolean replace(Path file, byte[] bytes, Path like, BooleanSupplier stillRight) throws IOException {
+        if (Files.isSymbolicLink(file) && !Files.exists(file)) {
+            throw new IOException("it is a link to " + Files.readSymbolicLink(file) + ", which is not there");
+        }
         // A job reached through a link stays where the link points.
         Path target = Files.exists(file) ? file.toRealPath() : file.toAbsolutePath();
         Path folder = target.getParent();
-        Path part = folder.resolve(partName(target, Long.toString(ProcessHandle.current().pid())));
-        clearParts(folder, target);
+        Optional<Set<PosixFilePermission>> permissions = permissions(Files.exists(target) ? target : like);
+        clearParts(folder);
+        Path part = folder.resolve(PART + ProcessHandle.current().pid() + "-" + PARTS.incrementAndGet() + PART_ENDING);
         try {
-            try (FileChannel channel = FileChannel.open(part, StandardOpenOption.WRITE,
-                    StandardOpenOption.CREATE, StandardOpenOption.TRUNCATE_EXISTING)) {
+            try (FileChannel channel = FileChannel.open(part, StandardOpenOption.WRITE, StandardOpenOption.CREATE, StandardOpenOption.TRUNCATE_EXISTING)) {
+                // Before there is anything in it to be read.
+                if (permissions.isPresent()) {
+                    Files.setPosixFilePermissions(part, permissions.get());
+                }
                 ByteBuffer left = ByteBuffer.wrap(bytes);
                 while (left.hasRemaining()) {
                     channel.write(left);
                 }
                 channel.force(true);
             }
+            if (!stillRight.getAsBoolean()) {
+                return false;
+            }
             Files.move(part, target, StandardCopyOption.ATOMIC_MOVE);
             flushFolder(folder);
+            return true;
         } finally {
             Files.deleteIfExists(part);
         }
     }
 
-    private static String partName(Path target, String pid) {
-        return "." + target.getFileName() + "." + pid + ".part";
+    private static Optional<Set<PosixFilePermission>> permissions(Path file) throws IOException {
+        PosixFileAttributeView posix = Files.exists(file) ? Files.getFileAttributeView(file, PosixFileAttributeView.class) : null;
+        return posix == null ? Optional.empty() : Optional.of(posix.readAttributes().permissions());
     }
 
     /** Takes away what programs that were killed in the middle of a save left half written. */
-    private static void clearParts(Path folder, Path target) {
-        String begins = partName(target, "").replace("..part", ".");
-        try (DirectoryStream<Path> parts = Files.newDirectoryStream(folder, f -> f.getFileName().toString().startsWith(begins) && f.getFileName().toString().endsWith(".part"))) {
+    private static void clearParts(Path folder) {
+        try (DirectoryStream<Path> parts = Files.newDirectoryStream(folder, ".*" + PART_ENDING)) {
             for (Path p : parts) {
-                String pid = p.getFileName().toString().substring(begins.length()).replace(".part", "");
-                if (pid.matches("\\d{1,18}") && ProcessHandle.of(Long.parseLong(pid)).isEmpty()) {
+                // Up to version 0.1 the name of the file stood first.
+                Matcher m = HALF_WRITTEN.matcher(p.getFileName().toString());
+                if (m.matches() && (ProcessHandle.of(Long.parseLong(m.group(1))).isEmpty() || isOld(p))) {
                     Files.deleteIfExists(p);
                 }
             }
         } catch (IOException e) {
             // They take up room and nothing else.
         }
+    }
+
+    /** A number of a process is given again after a while; no save takes so long. */
+    private static boolean isOld(Path part) throws IOException {
+        return Files.getLastModifiedTime(part).toInstant().isBefore(Instant.now().minus(1, ChronoUnit.DAYS));
     }
 
     /** Makes the rename itself lasting. Windows can't open a folder so, and needs no such step. */
@@ -147,6 +253,7 @@ public final class JobFile {
         return switch (e) {
             case NoSuchFileException _ -> "there is no such file or folder.";
             case AccessDeniedException _ -> "it is not permitted there.";
+            case FileSystemException f when f.getReason() != null -> f.getReason().substring(0, 1).toLowerCase(Locale.ROOT) + f.getReason().substring(1) + ".";
             default -> String.valueOf(e.getMessage()) + ".";
         };
     }

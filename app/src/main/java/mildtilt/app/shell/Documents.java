@@ -66,7 +66,7 @@ public final class Documents {
 
     private void keep() {
         if (bench.unsaved()) {
-            recovery.changed(bench.job(), bench.fileProperty().get());
+            recovery.changed(bench.job(), bench.fileProperty().get(), stamp);
         } else {
             recovery.allSaved();
         }
@@ -146,7 +146,7 @@ public final class Documents {
             return saveAs(owner);
         }
         return switch (othersWrote(owner, file.get())) {
-            case MINE -> saveTo(owner, file.get());
+            case MINE -> saveTo(owner, file.get(), stamp);
             case BESIDE -> saveAs(owner);
             case NEITHER -> false;
         };
@@ -159,13 +159,13 @@ public final class Documents {
     private Whose othersWrote(Window owner, Path file) {
         Optional<FileStamp> now = FileStamp.of(file);
         // A file that is gone is simply written anew: nothing of anybody's is lost by that.
-        if (stamp.isEmpty() || now.isEmpty() || now.equals(stamp)) {
-            return Whose.MINE;
+        if (now.isEmpty() || now.equals(stamp)) {
+            return mayReplace(owner, file);
         }
         ButtonType beside = new ButtonType("Save mine under another name", ButtonBar.ButtonData.YES);
         ButtonType over = new ButtonType("Save mine over it", ButtonBar.ButtonData.NO);
         ButtonType stay = new ButtonType("Don't save now", ButtonBar.ButtonData.CANCEL_CLOSE);
-        Alert alert = new Alert(Alert.AlertType.WARNING, "It may be open in another window, or come from another machine. Saved over, what is in it now is kept beside it as " + JobFile.previous(file).getFileName() + ".", beside, over, stay);
+        Alert alert = new Alert(Alert.AlertType.WARNING, "It may be open in another window, or come from another machine. If you save over it, what is in it now is kept beside it as " + JobFile.othersVersion(file).getFileName() + ".", beside, over, stay);
         alert.initOwner(owner);
         alert.setTitle("Mild Tilt");
         alert.setHeaderText(file.getFileName() + " was changed by someone else since you opened it.");
@@ -173,20 +173,46 @@ public final class Documents {
         return answer == beside ? Whose.BESIDE : answer == over ? Whose.MINE : Whose.NEITHER;
     }
 
-    public boolean saveAs(Window owner) {
-        return prompt.save(owner, "Save the job", Kind.JOB, suggested(bench)).map(p -> saveTo(owner, p)).orElse(false);
+    /** Asks, if a file is marked as not to be written. */
+    private static Whose mayReplace(Window owner, Path file) {
+        if (!JobFile.writeProtected(file)) {
+            return Whose.MINE;
+        }
+        ButtonType beside = new ButtonType("Save under another name", ButtonBar.ButtonData.YES);
+        ButtonType over = new ButtonType("Replace it", ButtonBar.ButtonData.NO);
+        ButtonType stay = new ButtonType("Cancel", ButtonBar.ButtonData.CANCEL_CLOSE);
+        Alert alert = new Alert(Alert.AlertType.WARNING, "Somebody marked it as not to be changed. If you replace it, what is in it now is kept beside it as " + JobFile.previous(file).getFileName() + ".", beside, over, stay);
+        alert.initOwner(owner);
+        alert.setTitle("Mild Tilt");
+        alert.setHeaderText(file.getFileName() + " is write-protected.");
+        ButtonType answer = alert.showAndWait().orElse(stay);
+        return answer == beside ? Whose.BESIDE : answer == over ? Whose.MINE : Whose.NEITHER;
     }
 
-    private boolean saveTo(Window owner, Path file) {
+    public boolean saveAs(Window owner) {
+        Optional<Path> file = prompt.save(owner, "Save the job", Kind.JOB, suggested(bench));
+        if (file.isEmpty()) {
+            return false;
+        }
+        // That there is a file of this name the system's own dialogue has asked about.
+        return switch (mayReplace(owner, file.get())) {
+            case MINE -> saveTo(owner, file.get(), FileStamp.of(file.get()));
+            case BESIDE -> saveAs(owner);
+            case NEITHER -> false;
+        };
+    }
+
+    /** @param known what the file held when it was last looked at: anything else there is somebody else's, and is kept */
+    private boolean saveTo(Window owner, Path file, Optional<FileStamp> known) {
         try {
             Optional<Path> before = bench.fileProperty().get();
             boolean gone = stamp.isPresent() && before.equals(Optional.of(file)) && Files.notExists(file);
-            JobFile.save(file, bench.job());
+            Optional<Path> others = JobFile.save(file, bench.job(), known);
             bench.savedAs(file);
             stamp = FileStamp.of(file);
             recent.add(file);
             recovery.allSaved();
-            bench.say(gone ? file.getFileName() + " had been taken away since it was opened; it is written anew." : "Saved " + file.getFileName() + ".");
+            others.ifPresentOrElse(o -> bench.say("Saved " + file.getFileName() + ". What somebody else had written there is in " + o.getFileName() + "."), () -> bench.say(gone ? file.getFileName() + " had been taken away since it was opened; it is written anew." : "Saved " + file.getFileName() + "."));
             before.filter(b -> !b.equals(file)).ifPresent(b -> takePhotosAlong(b, file));
             return true;
         } catch (JobFileException e) {
@@ -410,28 +436,59 @@ public final class Documents {
     /** Offers back the unsaved work that a program which died left behind. */
     public void offerRecovered(Window owner) {
         for (Recovery.Left left : recovery.left()) {
-            ButtonType take = new ButtonType("Take it back", ButtonBar.ButtonData.YES);
-            ButtonType drop = new ButtonType("Throw it away", ButtonBar.ButtonData.NO);
-            ButtonType later = new ButtonType("Ask me next time", ButtonBar.ButtonData.CANCEL_CLOSE);
-            Alert alert = new Alert(Alert.AlertType.CONFIRMATION, "", take, drop, later);
-            alert.initOwner(owner);
-            alert.setTitle("Mild Tilt");
-            alert.setHeaderText("Unsaved work on \"" + left.job().title() + "\" was kept when the program last ended without warning.");
-            alert.setContentText(left.from().map(f -> "It belongs to " + f).orElse("It was never saved to a file."));
-            ButtonType answer = alert.showAndWait().orElse(later);
-            if (answer == take) {
-                bench.open(left.job(), left.from());
-                // It was edited from what the file held then, which may not be what it holds now.
-                stamp = Optional.empty();
-                bench.markUnsaved();
-                recovery.keepNow(left.job(), left.from());
-                recovery.forget(left);
-                bench.say("Recovered. It is not saved yet.");
+            boolean taken = switch (left) {
+                case Recovery.Whole whole -> offer(owner, whole);
+                case Recovery.Damaged damaged -> {
+                    reportDamaged(owner, damaged);
+                    yield false;
+                }
+            };
+            if (taken) {
                 return;
             }
-            if (answer == drop) {
+        }
+    }
+
+    /** @return whether it was taken up */
+    private boolean offer(Window owner, Recovery.Whole left) {
+        ButtonType take = new ButtonType("Recover it", ButtonBar.ButtonData.YES);
+        ButtonType drop = new ButtonType("Delete it", ButtonBar.ButtonData.NO);
+        ButtonType later = new ButtonType("Ask me next time", ButtonBar.ButtonData.CANCEL_CLOSE);
+        Alert alert = new Alert(Alert.AlertType.CONFIRMATION, "", take, drop, later);
+        alert.initOwner(owner);
+        alert.setTitle("Mild Tilt");
+        alert.setHeaderText("Unsaved work on \"" + left.job().title() + "\" was kept when the program last ended without warning.");
+        boolean changed = left.from().flatMap(FileStamp::of).filter(now -> !Optional.of(now).equals(left.stamp())).isPresent();
+        alert.setContentText(left.from().map(f -> "It belongs to " + f + (changed ? ".\nThat file has been written by someone else since. Saving will ask before it replaces theirs." : "."))
+                .orElse("It was never saved to a file."));
+        ButtonType answer = alert.showAndWait().orElse(later);
+        if (answer == take) {
+            // What the file held when this work began: if it holds something else by now, saving asks.
+            stamp = left.stamp();
+            bench.open(left.job(), left.from());
+            bench.markUnsaved();
+            if (recovery.keepNow(left)) {
                 recovery.forget(left);
             }
+            bench.say("Recovered. It is not saved yet.");
+            return true;
+        }
+        if (answer == drop) {
+            recovery.forget(left);
+        }
+        return false;
+    }
+
+    private void reportDamaged(Window owner, Recovery.Damaged left) {
+        ButtonType drop = new ButtonType("Delete it", ButtonBar.ButtonData.NO);
+        ButtonType keep = new ButtonType("Keep it", ButtonBar.ButtonData.CANCEL_CLOSE);
+        Alert alert = new Alert(Alert.AlertType.WARNING, "", drop, keep);
+        alert.initOwner(owner);
+        alert.setTitle("Mild Tilt");
+        alert.setHeaderText("Unsaved work was kept when the program last ended without warning, but it can't be read.");
+        alert.setContentText(left.why() + "\nIt is in " + left.copy() + ".\nKept, it can be looked at with a text editor, or handed to somebody who can mend it.");
+        if (alert.showAndWait().orElse(keep) == drop) {
+            recovery.forget(left);
         }
     }
 

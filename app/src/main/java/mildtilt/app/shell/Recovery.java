@@ -4,21 +4,27 @@ import java.io.IOException;
 import java.nio.channels.FileChannel;
 import java.nio.channels.FileLock;
 import java.nio.channels.OverlappingFileLockException;
+import java.nio.charset.CharacterCodingException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
+import java.nio.file.attribute.PosixFileAttributeView;
+import java.nio.file.attribute.PosixFilePermissions;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.concurrent.ExecutionException;
 import java.util.concurrent.Executors;
+import java.util.concurrent.RejectedExecutionException;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.ScheduledFuture;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
 import java.util.stream.Stream;
+import mildtilt.format.FileStamp;
 import mildtilt.format.JobFile;
 import mildtilt.format.JobFileException;
 import mildtilt.format.JobReader;
@@ -52,18 +58,40 @@ public final class Recovery implements AutoCloseable {
     private Consumer<String> trouble = _ -> {};
     private boolean troubled;
 
-    private record Unsaved(Job job, Optional<Path> from) {}
+    private record Unsaved(Job job, Optional<Path> from, Optional<FileStamp> stamp) {}
 
-    /** @param from where the job was last saved, if it was */
-    public record Left(Job job, Optional<Path> from, Path copy) {}
+    /** What a program that died left behind. */
+    public sealed interface Left {
+        Path copy();
+    }
+
+    /**
+     * Unsaved work that can be taken up.
+     *
+     * @param from where the job was last saved, if it was
+     * @param stamp what that file held then; empty if that is not known
+     */
+    public record Whole(Job job, Optional<Path> from, Optional<FileStamp> stamp, Path copy) implements Left {}
+
+    /** Unsaved work that can't be read. */
+    public record Damaged(String why, Path copy) implements Left {}
 
     public Recovery(Path folder) throws IOException {
         this.folder = Files.createDirectories(folder);
+        keepFromOthers(folder);
         String id = UUID.randomUUID().toString();
         copy = folder.resolve(id + JobFile.ENDING);
         origin = folder.resolve(id + ".origin");
         lockChannel = FileChannel.open(folder.resolve(id + ".lock"), StandardOpenOption.CREATE, StandardOpenOption.WRITE);
         lock = lockChannel.lock();
+    }
+
+    /** A job that only its owner may read must not lie open here. */
+    private static void keepFromOthers(Path folder) throws IOException {
+        PosixFileAttributeView posix = Files.getFileAttributeView(folder, PosixFileAttributeView.class);
+        if (posix != null) {
+            posix.setPermissions(PosixFilePermissions.fromString("rwx------"));
+        }
     }
 
     /** Where this user's copies are kept. */
@@ -78,8 +106,8 @@ public final class Recovery implements AutoCloseable {
     }
 
     /** Notes that the job stands so and is not saved; written within half a second, off the interface thread. */
-    public synchronized void changed(Job job, Optional<Path> from) {
-        newest = new Unsaved(job, from);
+    public synchronized void changed(Job job, Optional<Path> from, Optional<FileStamp> stamp) {
+        newest = new Unsaved(job, from, stamp);
         // One that waits is not put off by the next change: a drag changes the job for as long as it lasts.
         if (pending == null || pending.isDone()) {
             pending = writer.schedule(this::writeNewest, DELAY.toMillis(), TimeUnit.MILLISECONDS);
@@ -93,29 +121,45 @@ public final class Recovery implements AutoCloseable {
             pending = null;
         }
         if (now != null) {
-            write(now.job, now.from);
+            write(now);
         }
     }
 
-    /** The same at once, for work that was just taken over from a dead program's copy. */
-    public void keepNow(Job job, Optional<Path> from) {
-        write(job, from);
+    /**
+     * The same at once, for work that was just taken over from a dead program's copy.
+     *
+     * @return whether it is kept: else what was left must stay where it is
+     */
+    public boolean keepNow(Whole left) {
+        try {
+            // After whatever the writer still has to do, such as taking away the copy of the job before.
+            return writer.submit(() -> write(new Unsaved(left.job, left.from, left.stamp))).get();
+        } catch (ExecutionException | RejectedExecutionException e) {
+            LOG.warn("recovered work could not be kept: {}", e.toString());
+            return false;
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            return false;
+        }
     }
 
-    private void write(Job job, Optional<Path> from) {
+    /** @return whether it is kept */
+    private boolean write(Unsaved now) {
         // Packing a large scan takes a second or two; nobody waits for this lock meanwhile.
-        byte[] bytes = JobWriter.write(job).getBytes(StandardCharsets.UTF_8);
+        byte[] bytes = JobWriter.write(now.job).getBytes(StandardCharsets.UTF_8);
         synchronized (this) {
             try {
-                JobFile.replace(origin, from.map(p -> p.toAbsolutePath().toString()).orElse("").getBytes(StandardCharsets.UTF_8));
+                JobFile.replace(origin, OriginNote.write(now.from, now.stamp));
                 JobFile.replace(copy, bytes);
                 troubled = false;
+                return true;
             } catch (IOException e) {
                 LOG.warn("unsaved work could not be kept: {}", e.toString());
                 if (!troubled) {
                     trouble.accept("What is not saved can't be kept safe in " + folder + ": " + JobFile.reason(e) + " Save the job, or make room there.");
                 }
                 troubled = true;
+                return false;
             }
         }
     }
@@ -153,7 +197,7 @@ public final class Recovery implements AutoCloseable {
         } catch (IOException e) {
             LOG.warn("unsaved work could not be looked for: {}", e.toString());
         }
-        all.sort((a, b) -> Long.compare(b.copy.toFile().lastModified(), a.copy.toFile().lastModified()));
+        all.sort((a, b) -> Long.compare(b.copy().toFile().lastModified(), a.copy().toFile().lastModified()));
         return all;
     }
 
@@ -173,19 +217,19 @@ public final class Recovery implements AutoCloseable {
             return Optional.empty();
         }
         try {
-            Path itsOrigin = folder.resolve(id + ".origin");
-            String from = Files.exists(itsOrigin) ? Files.readString(itsOrigin) : "";
-            return Optional.of(new Left(JobReader.read(Files.readString(itsCopy)),
-                    from.isBlank() ? Optional.empty() : Optional.of(Path.of(from)), itsCopy));
+            Job job = JobReader.read(Files.readString(itsCopy));
+            OriginNote note = OriginNote.read(folder.resolve(id + ".origin"));
+            return Optional.of(new Whole(job, note.from(), note.stamp(), itsCopy));
         } catch (JobFileException e) {
-            LOG.warn("a kept copy can't be read: {}", e.getMessage());
-            return Optional.empty();
+            return Optional.of(new Damaged(e.getMessage(), itsCopy));
+        } catch (CharacterCodingException e) {
+            return Optional.of(new Damaged("It is not text.", itsCopy));
         }
     }
 
     /** Forgets what was left, after it was taken over or turned down. */
     public void forget(Left left) {
-        String id = left.copy.getFileName().toString().replace(JobFile.ENDING, "");
+        String id = left.copy().getFileName().toString().replace(JobFile.ENDING, "");
         for (String ending : new String[] {JobFile.ENDING, ".origin", ".lock"}) {
             try {
                 Files.deleteIfExists(folder.resolve(id + ending));
