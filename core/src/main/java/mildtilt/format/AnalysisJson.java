@@ -3,13 +3,19 @@ package mildtilt.format;
 import static mildtilt.format.JobWriter.number;
 import static mildtilt.format.JobWriter.object;
 
+import com.fasterxml.jackson.core.JsonGenerator;
+import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.io.IOException;
+import java.io.Writer;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.IntConsumer;
 import mildtilt.analysis.Analysis;
 import mildtilt.check.Finding;
 import mildtilt.check.NotJudged;
@@ -34,12 +40,41 @@ public final class AnalysisJson {
         return JobWriter.print(tree(analysis, positions));
     }
 
+    /**
+     * The same, each position written as soon as it is worked out: a million of them take minutes and would fill the memory.
+     *
+     * @param done told after each position how many there are so far
+     */
+    public static void write(Analysis analysis, List<HandPosition> positions, Writer out, IntConsumer done) throws IOException {
+        ObjectNode root = tree(analysis, List.of());
+        if (positions.isEmpty()) {
+            out.write(JobWriter.print(root));
+            return;
+        }
+        try (JsonGenerator to = JobWriter.generator(out)) {
+            to.writeStartObject();
+            for (Map.Entry<String, JsonNode> e : root.properties()) {
+                to.writeFieldName(e.getKey());
+                to.writeTree(e.getValue());
+            }
+            to.writeArrayFieldStart("positions");
+            int n = 0;
+            for (HandPosition p : positions) {
+                to.writeTree(PoseJson.tree(analysis, p));
+                done.accept(++n);
+            }
+            to.writeEndArray();
+            to.writeEndObject();
+            to.writeRaw('\n');
+        }
+    }
+
     static ObjectNode tree(Analysis analysis, List<HandPosition> positions) {
         ObjectNode root = object();
         root.put("format", "mild-tilt-analysis");
         root.put("version", 1);
         root.put("title", analysis.job().title());
-        analysis.train().column().ifPresent(c -> root.set("column", ColumnJson.tree(c, analysis.column().orElseThrow())));
+        analysis.train().column().ifPresent(c -> analysis.column().ifPresent(f -> root.set("column", ColumnJson.tree(c, f))));
         analysis.train().locked().ifPresent(l -> root.put("cannot_turn", l.sentence()));
         analysis.steer().ifPresent(s -> root.set("linkage", SteerJson.tree(analysis, s)));
         analysis.clearance().ifPresent(c -> root.set("clearance", ClearanceJson.tree(c)));

@@ -25,7 +25,7 @@ public final class CatalogueFile {
 
         private static Catalogue load() {
             try {
-                return build(SchemaCheck.parse(shippedText()));
+                return build(JsonText.parse(shippedText()));
             } catch (JobFileException e) {
                 throw new IllegalStateException(e);
             }
@@ -51,7 +51,7 @@ public final class CatalogueFile {
     }
 
     static Catalogue read(String text) throws JobFileException {
-        JsonNode root = SchemaCheck.parse(text);
+        JsonNode root = JsonText.parse(text);
         if (!root.isObject() || !FORMAT.equals(root.path("format").asText())) {
             throw new JobFileException("This is not a Mild Tilt catalogue: one begins with \"format\": \"" + FORMAT + "\".");
         }

@@ -9,7 +9,6 @@ import static mildtilt.format.JobReader.point;
 import com.fasterxml.jackson.databind.JsonNode;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import mildtilt.column.Adjustment;
 import mildtilt.column.Bearing;
@@ -155,6 +154,6 @@ final class ColumnReader {
     }
 
     private static <T extends Enum<T>> T constant(Class<T> kind, JsonNode o, String key, T usual) {
-        return o.has(key) ? Enum.valueOf(kind, o.get(key).asText().toUpperCase(Locale.ROOT)) : usual;
+        return o.has(key) ? JobReader.one(kind, o.get(key).asText()) : usual;
     }
 }

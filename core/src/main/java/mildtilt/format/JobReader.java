@@ -2,9 +2,12 @@ package mildtilt.format;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
@@ -23,6 +26,8 @@ import mildtilt.rules.RulesJson;
 import mildtilt.rules.ShippedRules;
 import mildtilt.steer.SteeringTrain;
 import mildtilt.survey.Survey;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 
 /**
  * Reads a job from JSON text: first as JSON, then against the schema that ships, then part by part into
@@ -32,11 +37,13 @@ public final class JobReader {
 
     private static final double UNIT_LENGTH_TOLERANCE = 1e-12;
 
+    private static final Logger LOG = LoggerFactory.getLogger(JobReader.class);
+
     private JobReader() {}
 
     /** @throws JobFileException if the text is not a job, saying what is wrong and where */
     public static Job read(String text) throws JobFileException {
-        JsonNode root = SchemaCheck.parse(text);
+        JsonNode root = JsonText.parse(text);
         mustBeJob(root);
         SchemaCheck.mustBeJob(root);
         return build(root);
@@ -44,7 +51,7 @@ public final class JobReader {
 
     /** Reads a job that ships with the program, which the tests hold against the schema: a start need not wait for it. */
     static Job readShipped(String text) throws JobFileException {
-        return build(SchemaCheck.parse(text));
+        return build(JsonText.parse(text));
     }
 
     /** Makes the schema ready ahead of the first file, which else waits for it. */
@@ -80,6 +87,10 @@ public final class JobReader {
             throw new JobFileException("This " + what + " can't exist as written. At " + m.place + ": " + m.getMessage());
         } catch (ImpossibleGeometryException e) {
             throw new JobFileException("This " + what + " can't exist as written. " + e.getMessage());
+        } catch (RuntimeException e) {
+            // Whatever was not thought of must still not end the program.
+            LOG.error("a {} could not be read", what, e);
+            throw new JobFileException("This " + what + " holds something that can't be read: Mild Tilt itself has a fault here.");
         }
     }
 
@@ -158,6 +169,17 @@ public final class JobReader {
         List<OuterTable.Row> rows = new ArrayList<>();
         o.path("rows").forEach(r -> rows.add(new OuterTable.Row(r.path(0).asDouble(), r.path(1).asDouble())));
         return new OuterTable(rows, number(o, "tolerance_deg", 1));
+    }
+
+    /**
+     * The value of a kind that a word stands for.
+     *
+     * @throws ImpossibleGeometryException if it stands for none, naming those that there are
+     */
+    static <E extends Enum<E>> E one(Class<E> kind, String word) {
+        return Arrays.stream(kind.getEnumConstants()).filter(e -> e.name().equals(word.toUpperCase(Locale.ROOT))).findFirst()
+                .orElseThrow(() -> new ImpossibleGeometryException("\"" + SchemaWords.cut(word) + "\" is none of "
+                        + Arrays.stream(kind.getEnumConstants()).map(e -> e.name().toLowerCase(Locale.ROOT)).collect(Collectors.joining(", ")) + "."));
     }
 
     static Optional<JsonNode> optional(JsonNode o, String key) {

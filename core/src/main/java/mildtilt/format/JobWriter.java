@@ -1,5 +1,6 @@
 package mildtilt.format;
 
+import com.fasterxml.jackson.core.JsonGenerator;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.core.util.DefaultIndenter;
 import com.fasterxml.jackson.core.util.DefaultPrettyPrinter;
@@ -7,6 +8,8 @@ import com.fasterxml.jackson.databind.json.JsonMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.io.IOException;
+import java.io.Writer;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.Point;
 import mildtilt.job.FitLog;
@@ -36,13 +39,20 @@ public final class JobWriter {
 
     /** JSON text with two-space indents and a line feed at the end, on every platform. */
     static String print(ObjectNode tree) {
-        DefaultPrettyPrinter printer = new DefaultPrettyPrinter()
-                .withObjectIndenter(new DefaultIndenter("  ", "\n"));
         try {
-            return MAPPER.writer(printer).writeValueAsString(tree) + "\n";
+            return MAPPER.writer(layout()).writeValueAsString(tree) + "\n";
         } catch (JsonProcessingException e) {
             throw new IllegalStateException(e);
         }
+    }
+
+    /** Writes the same layout piece by piece. */
+    static JsonGenerator generator(Writer out) throws IOException {
+        return MAPPER.writer(layout()).createGenerator(out).disable(JsonGenerator.Feature.AUTO_CLOSE_TARGET);
+    }
+
+    private static DefaultPrettyPrinter layout() {
+        return new DefaultPrettyPrinter().withObjectIndenter(new DefaultIndenter("  ", "\n"));
     }
 
     static ObjectNode tree(Job job) {

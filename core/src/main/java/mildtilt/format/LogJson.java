@@ -199,7 +199,7 @@ final class LogJson {
         return switch (o.path("what").asText()) {
             case "joint_angle" -> new Gauge.JointAngle(part);
             case "shaft_length" -> new Gauge.ShaftLength(part);
-            case "rod_length" -> new Gauge.RodLength(MakingReader.one(Rod.class, part));
+            case "rod_length" -> new Gauge.RodLength(JobReader.one(Rod.class, part));
             case "lock_angle" -> new Gauge.LockAngle(side(o, "way"), side(o, "wheel"));
             case "gap" -> new Gauge.Gap(part, o.path("other").asText());
             case "turns_to" -> new Gauge.TurnsTo(side(o, "way"));

@@ -8,7 +8,6 @@ import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
@@ -37,10 +36,10 @@ final class MakingReader {
     static Making making(JsonNode o) {
         Map<Rod, RodMakeUp> rods = new EnumMap<>(Rod.class);
         for (Map.Entry<String, JsonNode> e : o.path("rods").properties()) {
-            rods.put(one(Rod.class, e.getKey()), JobReader.at("rods, " + e.getKey(), () -> rod(e.getValue())));
+            rods.put(JobReader.one(Rod.class, e.getKey()), JobReader.at("rods, " + e.getKey(), () -> rod(e.getValue())));
         }
         return new Making(JobReader.optional(o, "workshop").map(w -> JobReader.at("workshop", () -> workshop(w))).orElse(Workshop.USUAL), rods,
-                all(o, "joins", j -> new ShaftJoin(j.path("shaft").asText(), number(j, "along_mm"), one(ShaftJoin.School.class, j.path("school").asText()))),
+                all(o, "joins", j -> new ShaftJoin(j.path("shaft").asText(), number(j, "along_mm"), JobReader.one(ShaftJoin.School.class, j.path("school").asText()))),
                 all(o, "pieces", MakingReader::piece), JobReader.optional(o, "plan").map(p -> JobReader.at("plan", () -> plan(p))).orElse(WorkPlan.NONE),
                 all(o, "welds", MakingReader::weld));
     }
@@ -52,10 +51,6 @@ final class MakingReader {
             all.add(JobReader.at(key + " number " + (all.size() + 1), () -> part.apply(n)));
         }
         return all;
-    }
-
-    static <E extends Enum<E>> E one(Class<E> kind, String word) {
-        return Enum.valueOf(kind, word.toUpperCase(Locale.ROOT));
     }
 
     private static double number(JsonNode o, String key) {
@@ -70,12 +65,12 @@ final class MakingReader {
         Workshop usual = Workshop.USUAL;
         return new Workshop(o.path("sets").asInt(usual.sets()), JobReader.number(o, "kerf_mm", usual.kerf()), JobReader.number(o, "facing_mm", usual.facing()),
                 JobReader.number(o, "root_gap_mm", usual.rootGap()), JobReader.number(o, "usual_bar_mm", usual.usualBar()),
-                JobReader.number(o, "engagement_times", usual.engagementTimes()), o.has("paper") ? one(Workshop.Paper.class, o.get("paper").asText()) : usual.paper(),
+                JobReader.number(o, "engagement_times", usual.engagementTimes()), o.has("paper") ? JobReader.one(Workshop.Paper.class, o.get("paper").asText()) : usual.paper(),
                 maybe(o, "tube_wall_mm"), all(o, "stock", s -> new Workshop.StockBar(section(s.path("section")), metal(s), number(s, "length_mm"), s.path("count").asInt(1))));
     }
 
     private static Metal metal(JsonNode o) {
-        return o.has("metal") ? one(Metal.class, o.get("metal").asText()) : Metal.STEEL;
+        return o.has("metal") ? JobReader.one(Metal.class, o.get("metal").asText()) : Metal.STEEL;
     }
 
     private static Section section(JsonNode o) {
@@ -89,7 +84,7 @@ final class MakingReader {
     private static RodMakeUp rod(JsonNode o) {
         JsonNode b = o.path("body");
         return new RodMakeUp(JobReader.at("outer", () -> end(o.path("outer"))), JobReader.at("inner", () -> end(o.path("inner"))),
-                JobReader.at("body", () -> new RodMakeUp.Body(one(RodMakeUp.BodyKind.class, b.path("kind").asText()), number(b, "threaded_mm"), number(b, "drilled_mm"),
+                JobReader.at("body", () -> new RodMakeUp.Body(JobReader.one(RodMakeUp.BodyKind.class, b.path("kind").asText()), number(b, "threaded_mm"), number(b, "drilled_mm"),
                         maybe(b, "length_mm"), JobReader.optional(b, "outer_tap").map(MakingReader::thread), JobReader.optional(b, "inner_tap").map(MakingReader::thread))));
     }
 
@@ -122,14 +117,14 @@ final class MakingReader {
     }
 
     private static ScrewThread.Hand hand(JsonNode o) {
-        return o.has("hand") ? one(ScrewThread.Hand.class, o.get("hand").asText()) : ScrewThread.Hand.RIGHT;
+        return o.has("hand") ? JobReader.one(ScrewThread.Hand.class, o.get("hand").asText()) : ScrewThread.Hand.RIGHT;
     }
 
     private static Piece piece(JsonNode o) {
         String name = o.path("name").asText();
         return switch (o.path("kind").asText()) {
             case "length" -> new Piece.Length(name, section(o.path("section")), metal(o), number(o, "length_mm"), o.path("left").asInt(1), o.path("right").asInt(0));
-            case "arm_plate" -> new Piece.ArmPlate(name, one(Piece.ArmOf.class, o.path("arm").asText()), number(o, "thickness_mm"), number(o, "root_hole_mm"),
+            case "arm_plate" -> new Piece.ArmPlate(name, JobReader.one(Piece.ArmOf.class, o.path("arm").asText()), number(o, "thickness_mm"), number(o, "root_hole_mm"),
                     number(o, "end_hole_mm"), number(o, "margin_mm"));
             case "bearing_bracket" -> new Piece.BearingBracket(name, o.path("bearing").asText(), o.path("foot").asText(), number(o, "thickness_mm"), number(o, "foot_width_mm"),
                     number(o, "hole_mm"), o.path("bolts").asInt(), number(o, "bolt_circle_mm"), number(o, "bolt_hole_mm"), number(o, "margin_mm"));
@@ -160,9 +155,9 @@ final class MakingReader {
     }
 
     private static WeldRecord weld(JsonNode o) {
-        return new WeldRecord(o.path("piece").asText(), one(WeldedMetal.class, o.path("metal").asText()), number(o, "preheat_c"), number(o, "most_between_c"),
+        return new WeldRecord(o.path("piece").asText(), JobReader.one(WeldedMetal.class, o.path("metal").asText()), number(o, "preheat_c"), number(o, "most_between_c"),
                 number(o, "cool_per_hour_c"), o.path("filler").asText(""),
-                all(o, "readings", r -> new WeldRecord.Reading(number(r, "minutes"), number(r, "celsius"), one(WeldRecord.Moment.class, r.path("moment").asText()))),
+                all(o, "readings", r -> new WeldRecord.Reading(number(r, "minutes"), number(r, "celsius"), JobReader.one(WeldRecord.Moment.class, r.path("moment").asText()))),
                 o.path("welded_by").asText(""), o.path("inspected_by").asText(""), day(o, "day"));
     }
 

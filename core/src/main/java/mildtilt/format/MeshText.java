@@ -18,7 +18,13 @@ import mildtilt.solid.TriangleMesh;
 /** A scan packed into two strings of a job file: numbers low byte first, gzip, base64. */
 final class MeshText {
 
-    private static final long MOST_BYTES = 12L * TriangleMesh.MOST_TRIANGLES;
+    private static final int MOST_BYTES = 12 * TriangleMesh.MOST_TRIANGLES;
+
+    /** Numbers of a real surface pack to a fifth or a tenth; what unpacks to more than this many times its size is no scan. */
+    private static final int MOST_TIMES = 200;
+
+    /** A small scan of a flat plate may pack very tightly. */
+    private static final int SMALL_BYTES = 1 << 20;
 
     /** Packing a large scan takes a second; a job is written after every change. */
     private static final Map<TriangleMesh, Packed> MADE = Collections.synchronizedMap(new WeakHashMap<>());
@@ -63,17 +69,28 @@ final class MeshText {
     }
 
     private static byte[] unpack(String text) {
-        try (GZIPInputStream zip = new GZIPInputStream(new ByteArrayInputStream(Base64.getDecoder().decode(text)))) {
-            byte[] bytes = zip.readNBytes((int) MOST_BYTES + 1);
-            if (bytes.length > MOST_BYTES) {
+        byte[] packed;
+        try {
+            packed = Base64.getDecoder().decode(text);
+        } catch (IllegalArgumentException e) {
+            throw damaged();
+        }
+        int most = (int) Math.min(MOST_BYTES, Math.max(SMALL_BYTES, (long) MOST_TIMES * packed.length));
+        try (GZIPInputStream zip = new GZIPInputStream(new ByteArrayInputStream(packed))) {
+            byte[] bytes = zip.readNBytes(most + 1);
+            if (bytes.length > most && most < MOST_BYTES) {
+                throw damaged();
+            }
+            if (bytes.length > most) {
                 throw new ImpossibleGeometryException("The scan is far too large: up to " + TriangleMesh.MOST_TRIANGLES + " triangles can be taken.");
             }
             return bytes;
-        } catch (IOException | IllegalArgumentException e) {
-            if (e instanceof ImpossibleGeometryException i) {
-                throw i;
-            }
-            throw new ImpossibleGeometryException("The scan in the file is damaged: its packed numbers can't be read.");
+        } catch (IOException e) {
+            throw damaged();
         }
+    }
+
+    private static ImpossibleGeometryException damaged() {
+        return new ImpossibleGeometryException("The scan in the file is damaged: its packed numbers can't be read.");
     }
 }

@@ -5,6 +5,7 @@ import java.io.InputStream;
 import java.io.OutputStream;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import org.apache.fontbox.ttf.TTFParser;
 import org.apache.fontbox.ttf.TrueTypeFont;
 import org.apache.pdfbox.io.RandomAccessReadBuffer;
@@ -114,7 +115,7 @@ final class PdfSheet implements AutoCloseable {
         text(font, size, middle - textWidth(font, size, text) / 2, y, text);
     }
 
-    /** A name typed by a user may hold letters the font lacks; those print as "?" rather than fail. */
+    /** A name typed by a user may hold signs the font lacks: those are spelled, so that two names that differ also differ on paper. */
     private static String writable(PDFont font, String text) {
         StringBuilder kept = new StringBuilder();
         text.codePoints().forEach(c -> {
@@ -123,10 +124,22 @@ final class PdfSheet implements AutoCloseable {
                 font.encode(letter);
                 kept.append(letter);
             } catch (IOException | IllegalArgumentException e) {
-                kept.append(Character.isWhitespace(c) ? " " : "?");
+                kept.append(spelled(c));
             }
         });
         return kept.toString();
+    }
+
+    private static String spelled(int codePoint) {
+        return switch (Character.getType(codePoint)) {
+            case Character.SPACE_SEPARATOR, Character.LINE_SEPARATOR, Character.PARAGRAPH_SEPARATOR, Character.CONTROL -> " ";
+            // They join or colour the sign before them, and have no look of their own.
+            case Character.FORMAT, Character.NON_SPACING_MARK, Character.ENCLOSING_MARK, Character.MODIFIER_SYMBOL -> "";
+            default -> {
+                String name = Character.getName(codePoint);
+                yield name == null ? "?" : "[" + name.toLowerCase(Locale.ROOT) + "]";
+            }
+        };
     }
 
     /** Text cut at word ends to lines that fit a width. */

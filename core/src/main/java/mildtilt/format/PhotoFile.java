@@ -27,7 +27,7 @@ public final class PhotoFile {
      * @throws JobFileException if it is no photo, too large, or can't be copied; nothing is changed then
      */
     public static String copyBeside(Path job, Path photo) throws JobFileException {
-        String name = photo.getFileName().toString();
+        String name = String.valueOf(photo.getFileName());
         String ending = ENDINGS.stream().filter(name.toLowerCase(Locale.ROOT)::endsWith).findFirst()
                 .orElseThrow(() -> new JobFileException(name + " is no photo that can be shown: take a JPG or PNG file."));
         try {

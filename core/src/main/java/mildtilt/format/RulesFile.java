@@ -22,7 +22,7 @@ public final class RulesFile {
     }
 
     static Rules read(String text) throws JobFileException {
-        JsonNode root = SchemaCheck.parse(text);
+        JsonNode root = JsonText.parse(text);
         if (!root.isObject() || !FORMAT.equals(root.path("format").asText())) {
             throw new JobFileException("This is not a Mild Tilt rule set: one begins with \"format\": \"" + FORMAT + "\".");
         }

@@ -88,7 +88,7 @@ public final class ScanFile {
 
     /** @throws JobFileException if the file can't be read or holds no scan, saying what is wrong */
     public static Read read(Path file) throws JobFileException {
-        String name = file.getFileName().toString();
+        String name = String.valueOf(file.getFileName() == null ? file : file.getFileName());
         try {
             JobFile.needPlain(file, "a scan");
             long size = Files.size(file);
@@ -267,7 +267,7 @@ public final class ScanFile {
 
     private static float[] corner(List<float[]> corners, String text, int line) throws JobFileException {
         try {
-            int i = Integer.parseInt(text.split("/")[0]);
+            int i = Integer.parseInt(text.split("/", 2)[0]);
             int at = i < 0 ? corners.size() + i : i - 1;
             if (at >= 0 && at < corners.size()) {
                 return corners.get(at);

@@ -1,13 +1,8 @@
 package mildtilt.format;
 
-import com.fasterxml.jackson.core.JsonLocation;
-import com.fasterxml.jackson.core.JsonProcessingException;
-import com.fasterxml.jackson.core.StreamReadConstraints;
-import com.fasterxml.jackson.core.StreamReadFeature;
-import com.fasterxml.jackson.databind.DeserializationFeature;
 import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.json.JsonMapper;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import com.networknt.schema.JsonNodePath;
 import com.networknt.schema.JsonSchema;
 import com.networknt.schema.JsonSchemaFactory;
 import com.networknt.schema.SpecVersion;
@@ -15,23 +10,22 @@ import com.networknt.schema.ValidationMessage;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
-import java.util.stream.Collectors;
+import java.util.Set;
 
-/** JSON text read and held against the schema that ships; every refusal names the place in the file. */
+/** JSON held against the schema that ships, which holds the range of every size; every refusal names the place. */
 final class SchemaCheck {
 
-    private static final JsonMapper MAPPER = JsonMapper.builder()
-            .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
-            .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
-            .build();
+    /** Rules that only say that another kind stands there. */
+    private static final Set<String> CHOICE = Set.of("const", "oneOf", "anyOf", "allOf");
 
-    static {
-        // A packed scan is one long string.
-        MAPPER.getFactory().setStreamReadConstraints(StreamReadConstraints.builder().maxStringLength(80 << 20).build());
-    }
+    private static final int MOST_SHOWN = 3;
+    private static final int LONGEST_REFUSAL = 280;
 
-    private static final int PROBLEMS_SHOWN = 5;
+    /** Up to here all faults of a file are gathered; of a larger one only the first, or a long list of the same fault takes ages. */
+    private static final int SMALL = 20_000;
 
     private SchemaCheck() {}
 
@@ -54,7 +48,7 @@ final class SchemaCheck {
 
     private static ObjectNode tree() {
         try (InputStream in = SchemaCheck.class.getResourceAsStream("job.schema.json")) {
-            return (ObjectNode) MAPPER.readTree(in);
+            return (ObjectNode) JsonText.MAPPER.readTree(in);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
@@ -62,7 +56,7 @@ final class SchemaCheck {
 
     /** One definition of the schema as the whole. */
     private static JsonNode part(String name) {
-        ObjectNode whole = MAPPER.createObjectNode();
+        ObjectNode whole = JsonText.MAPPER.createObjectNode();
         whole.put("$schema", tree().get("$schema").asText());
         whole.put("$ref", "#/$defs/" + name);
         whole.set("$defs", tree().get("$defs"));
@@ -72,17 +66,6 @@ final class SchemaCheck {
     /** Makes the schema of jobs ready ahead of the first file, which else waits for it. */
     static void prepare() {
         Job.SCHEMA.initializeValidators();
-    }
-
-    static JsonNode parse(String text) throws JobFileException {
-        try {
-            return MAPPER.readTree(text);
-        } catch (JsonProcessingException e) {
-            JsonLocation at = e.getLocation();
-            String place = at == null ? "" : " at line " + at.getLineNr() + ", column " + at.getColumnNr();
-            throw new JobFileException("The file is damaged or is not JSON: it can't be read" + place + " ("
-                    + e.getOriginalMessage().lines().findFirst().orElse("") + ").");
-        }
     }
 
     static void mustBeJob(JsonNode root) throws JobFileException {
@@ -98,29 +81,50 @@ final class SchemaCheck {
     }
 
     private static void mustFit(JsonSchema schema, JsonNode root, String what) throws JobFileException {
-        List<ValidationMessage> problems = List.copyOf(schema.validate(root));
+        boolean small = values(root, SMALL) < SMALL;
+        Set<ValidationMessage> problems = schema.validate(root, c -> c.getExecutionConfig().setFailFast(!small));
         if (problems.isEmpty()) {
             return;
         }
-        String shown = problems.stream().limit(PROBLEMS_SHOWN)
-                .map(p -> place(p.getInstanceLocation().toString()) + ": "
-                        + p.getMessage().replaceFirst("^\\Q" + p.getInstanceLocation() + "\\E:? *", ""))
-                .collect(Collectors.joining("\n"));
-        int more = problems.size() - PROBLEMS_SHOWN;
-        throw new JobFileException("The file does not say a whole " + what + ". " + shown
-                + (more > 0 ? "\n… and " + more + " more." : ""));
+        List<String> sentences = worst(problems).stream().map(p -> SchemaWords.sentence(p, schema.getSchemaNode(), root)).distinct().toList();
+        StringBuilder said = new StringBuilder();
+        int shown = 0;
+        while (shown < Math.min(MOST_SHOWN, sentences.size()) && (shown == 0 || said.length() + sentences.get(shown).length() < LONGEST_REFUSAL - 30)) {
+            said.append(shown == 0 ? "" : " ").append(sentences.get(shown++));
+        }
+        int more = sentences.size() - shown;
+        throw new JobFileException(said + (more > 0 ? " And " + more + " more." : ""));
     }
 
-    /** {@code $.column.joints[1].centre_mm} as {@code column, joints number 2, centre_mm}. */
-    private static String place(String path) {
-        StringBuilder said = new StringBuilder();
-        for (String part : path.replaceAll("\\[(\\d+)]", ".#$1").split("[./]")) {
-            if (part.startsWith("#")) {
-                said.append(" number ").append(Integer.parseInt(part.substring(1)) + 1);
-            } else if (!part.isEmpty() && !part.equals("$")) {
-                said.append(said.isEmpty() ? "" : ", ").append(part);
+    /** One fault for each place: where a place fits none of several kinds, what is wrong deepest inside is what was meant. */
+    private static List<ValidationMessage> worst(Set<ValidationMessage> problems) {
+        List<ValidationMessage> told = new ArrayList<>();
+        problems.stream().sorted(Comparator.comparing((ValidationMessage p) -> rank(p.getType())).thenComparing(p -> -p.getInstanceLocation().getNameCount())).forEach(p -> {
+            if (told.stream().noneMatch(t -> within(p.getInstanceLocation(), t.getInstanceLocation()))) {
+                told.add(p);
             }
+        });
+        return told;
+    }
+
+    /** What says most comes first: a name that is misspelt explains the one that is missing. */
+    private static int rank(String keyword) {
+        return CHOICE.contains(keyword) ? 2 : "required".equals(keyword) ? 1 : 0;
+    }
+
+    /** Whether a place is another's, or one round it. */
+    private static boolean within(JsonNodePath place, JsonNodePath of) {
+        return place.getNameCount() < of.getNameCount() && of.startsWith(place) || place.equals(of);
+    }
+
+    private static int values(JsonNode node, int most) {
+        int n = 1;
+        for (JsonNode child : node) {
+            if (n >= most) {
+                return n;
+            }
+            n += values(child, most - n);
         }
-        return said.isEmpty() ? "the file itself" : said.toString();
+        return n;
     }
 }

@@ -9,7 +9,6 @@ import static mildtilt.format.JobReader.point;
 import com.fasterxml.jackson.databind.JsonNode;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import mildtilt.geometry.Axis;
 import mildtilt.geometry.ImpossibleGeometryException;
@@ -34,6 +33,8 @@ final class SurroundingsReader {
         for (JsonNode x : o.path("obstacles")) {
             int n = all.size() + 1;
             all.add(at("obstacles number " + n, () -> obstacle(x)));
+            // Before the next scan is unpacked.
+            Surroundings.mustNotHoldTooMuch(all);
         }
         List<Touching> out = new ArrayList<>();
         o.path("meant_to_touch").forEach(t -> out.add(new Touching(t.path(0).asText(), t.path(1).asText())));
@@ -58,9 +59,9 @@ final class SurroundingsReader {
     private static Obstacle obstacle(JsonNode o) {
         boolean hot = o.path("hot").asBoolean(false);
         return new Obstacle(o.path("name").asText(), shape(o.path("shape")), number(o, "gap_mm", hot ? Obstacle.USUAL_HOT_GAP : Obstacle.USUAL_GAP), hot,
-                Carrier.valueOf(o.path("fixed_to").asText("frame").toUpperCase(Locale.ROOT)), optional(o, "sweep").map(SurroundingsReader::sweep).orElse(new Sweep.Still()),
+                JobReader.one(Carrier.class, o.path("fixed_to").asText("frame")), optional(o, "sweep").map(SurroundingsReader::sweep).orElse(new Sweep.Still()),
                 o.path("takes_bearings").asBoolean(false),
-                optional(o, "may_be").map(m -> Obstacle.May.valueOf(m.asText().toUpperCase(Locale.ROOT))));
+                optional(o, "may_be").map(m -> JobReader.one(Obstacle.May.class, m.asText())));
     }
 
     private static Shape shape(JsonNode o) {

@@ -132,6 +132,9 @@ public final class SimulatedVehicle {
                 length = column.get().start(i).distanceTo(column.get().end(i));
             }
         }
+        if (!(m.along() >= 0 && m.along() <= length)) {
+            return Optional.empty();
+        }
         double part = m.along() < s.bendAlong ? m.along() / s.bendAlong : (length - m.along()) / (length - s.bendAlong);
         return Optional.of(List.of(high(s.bend * Math.max(0, part), s.bendDeg, m.turnedDeg()) + high(s.eccentric, s.eccentricDeg, m.turnedDeg())));
     }

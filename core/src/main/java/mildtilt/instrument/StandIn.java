@@ -15,6 +15,8 @@ import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.locks.LockSupport;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.trial.Setup;
 
@@ -26,6 +28,7 @@ public final class StandIn implements AutoCloseable {
 
     static final int VERSION = 1;
     static final int LONGEST_LINE = 500;
+    private static final int MOST_TALKING = 64;
 
     private final SimulatedVehicle vehicle;
     private final ServerSocket server;
@@ -55,10 +58,14 @@ public final class StandIn implements AutoCloseable {
         while (!server.isClosed()) {
             try {
                 Socket socket = server.accept();
-                Thread.ofVirtual().start(() -> talk(socket));
+                if (talking.size() < MOST_TALKING) {
+                    Thread.ofVirtual().start(() -> talk(socket));
+                } else {
+                    socket.close();
+                }
             } catch (IOException e) {
-                // Closed: there is nobody left to talk to.
-                return;
+                // One caller that could not be taken must not be the last; where the machine has no handles left they come back after a while.
+                LockSupport.parkNanos(TimeUnit.MILLISECONDS.toNanos(20));
             }
         }
     }

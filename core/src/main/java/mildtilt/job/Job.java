@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.function.UnaryOperator;
 import mildtilt.column.Column;
 import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.geometry.Side;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.making.Making;
 import mildtilt.obstacle.Surroundings;
@@ -43,12 +44,27 @@ public record Job(
         List<Change> changes,
         List<Variant> variants) {
 
+    /** What the thinnest tyre adds to its rim's diameter, mm. */
+    private static final int LEAST_TYRE = 40;
+
     /** @throws ImpossibleGeometryException if two variants have one name */
     public Job {
         changes = List.copyOf(changes);
         variants = variants.stream().map(v -> v.of(title, about, rules, surroundings)).toList();
         if (variants.stream().map(Variant::name).distinct().count() < variants.size()) {
             throw new ImpossibleGeometryException("Two variants have the same name; give each its own.");
+        }
+        Optional<SteeredAxle> onWheels = axle;
+        surroundings.own().rim().ifPresent(rim -> onWheels.ifPresent(a -> mustHaveTyre(rim, a)));
+    }
+
+    private static void mustHaveTyre(double rim, SteeredAxle a) {
+        for (Side side : Side.values()) {
+            double tyre = 2 * a.corner(side).knuckle().wheelCentre().z();
+            if (rim > tyre - LEAST_TYRE) {
+                throw new ImpossibleGeometryException("The rim of " + Math.round(rim) + " mm is too large for the " + side.label() + " tyre of " + Math.round(tyre)
+                        + " mm: a tyre is at least " + LEAST_TYRE + " mm larger than its rim.");
+            }
         }
     }
 

@@ -20,6 +20,9 @@ public record Surroundings(List<Obstacle> obstacles, Optional<Driver> driver, Ow
 
     public static final int MOST = 200;
 
+    /** Of all scans of a job together: what a machine of usual memory can hold and still go through. */
+    public static final int MOST_TRIANGLES = 3_000_000;
+
     /** Two parts by their names, in either order. */
     public record Touching(String first, String second) {
 
@@ -36,7 +39,7 @@ public record Surroundings(List<Obstacle> obstacles, Optional<Driver> driver, Ow
         }
     }
 
-    /** @throws ImpossibleGeometryException if two have one name, or there are too many */
+    /** @throws ImpossibleGeometryException if two have one name, there are too many, or their scans hold too much */
     public Surroundings {
         obstacles = List.copyOf(obstacles);
         meant = meant.stream().distinct().sorted(Comparator.comparing(Touching::first).thenComparing(Touching::second)).toList();
@@ -46,12 +49,21 @@ public record Surroundings(List<Obstacle> obstacles, Optional<Driver> driver, Ow
         if (obstacles.stream().map(Obstacle::name).distinct().count() < obstacles.size()) {
             throw new ImpossibleGeometryException("Two things in the way have the same name; give each its own.");
         }
+        mustNotHoldTooMuch(obstacles);
     }
 
     public Surroundings with(Obstacle added) {
         List<Obstacle> all = new ArrayList<>(obstacles);
         all.add(added.withName(free(added.name())));
         return new Surroundings(all, driver, own, meant);
+    }
+
+    /** @throws ImpossibleGeometryException if these hold more scans than can be gone through */
+    public static void mustNotHoldTooMuch(List<Obstacle> obstacles) {
+        long triangles = obstacles.stream().mapToLong(o -> o.shape() instanceof Shape.Scan s ? s.mesh().count() : 0).sum();
+        if (triangles > MOST_TRIANGLES) {
+            throw new ImpossibleGeometryException("The scans of a job may have up to " + MOST_TRIANGLES + " triangles together; these have " + triangles + ". Thin them out, or take one out.");
+        }
     }
 
     public Surroundings without(int index) {

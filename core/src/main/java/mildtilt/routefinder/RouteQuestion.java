@@ -27,8 +27,8 @@ public record RouteQuestion(int fewest, int most, double gap, double tiltFromDeg
         if (!(fewest >= 1 && most >= fewest && most <= MOST_JOINTS)) {
             throw new ImpossibleGeometryException("A route has from 1 to " + MOST_JOINTS + " joints, the fewest no more than the most.");
         }
-        if (!(gap >= 0 && bracketReach >= 0)) {
-            throw new ImpossibleGeometryException("The wanted gap and the reach of a bracket can't be negative.");
+        if (!(gap >= 0 && gap <= 1000 && bracketReach >= 0 && bracketReach <= 1000)) {
+            throw new ImpossibleGeometryException("The wanted gap and the reach of a bracket can be 0 to 1000 mm.");
         }
         if (!(tiltFromDeg <= 0 && tiltToDeg >= 0 && tiltFromDeg >= -90 && tiltToDeg <= 90)) {
             throw new ImpossibleGeometryException("The gear's tilt must go from 0 or less to 0 or more, no more than 90 degrees either way.");

@@ -16,6 +16,9 @@ public final class TriangleMesh {
     /** A scan with more triangles than this is to be thinned out first. */
     public static final int MOST_TRIANGLES = 2_000_000;
 
+    /** No corner of a scan lies farther than this from its origin along an axis, mm: a vehicle is smaller, and farther out a float is too coarse. */
+    public static final float FARTHEST = 100_000;
+
     private final float[] corners;
     private final int[] triangles;
     private final String id;
@@ -44,6 +47,9 @@ public final class TriangleMesh {
         for (int i = 0; i < corners.length; i++) {
             if (!Float.isFinite(corners[i])) {
                 throw new ImpossibleGeometryException("A corner of the scan is not a finite number.");
+            }
+            if (Math.abs(corners[i]) > FARTHEST) {
+                throw new ImpossibleGeometryException("A corner of the scan lies more than 100 m from the scan's origin. Is the unit right? Else move the scan near its origin first.");
             }
             all[i] = corners[i];
         }

@@ -227,11 +227,11 @@ class PapersFilesTest {
     /** Each: what is replaced in the file, by what, and what the refusal must say. */
     @ParameterizedTest
     @CsvSource(delimiter = '|', quoteCharacter = '~', value = {
-        "\"kerf_mm\" : 2.4 | \"kerf_mm\" : -1 | making, workshop, kerf_mm",
+        "\"kerf_mm\" : 2.4 | \"kerf_mm\" : -1 | Making, workshop, kerf is -1 mm; it can be 0 to 20 mm.",
         "\"pitch_mm\" : 1.25 | \"pitch_mm\" : 7 | less than half its diameter",
         "\"done\" : \"2026-11-07\" | \"done\" : \"2026-13-07\" | is not a day",
         "\"at\" : \"2026-11-20T08:01:02\" | \"at\" : \"yesterday\" | is not a day and time",
-        "\"school\" : \"coupling\" | \"school\" : \"glue\" | making, joins number 1, school",
+        "\"school\" : \"coupling\" | \"school\" : \"glue\" | Making, joins number 1, school is",
         "\"celsius\" : 120 | \"celsius\" : 12000 | readings",
         "\"name\" : \"L\" | \"name\" : \"C\" | Two pieces have the same name",
         "\"drilled_mm\" : 54 | \"drilled_mm\" : 5 | a hole at least as deep"})

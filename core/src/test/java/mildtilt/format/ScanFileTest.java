@@ -183,12 +183,12 @@ class ScanFileTest {
 
     @ParameterizedTest
     @CsvSource(delimiter = '|', value = {
-        "\"diameter_mm\" : 8 | \"diameter_mm\" : 0 | number 5",
+        "\"diameter_mm\" : 8 | \"diameter_mm\" : 0 | number 5, shape, diameter is 0 mm; it can be 0.1 to 2000 mm.",
         "\"name\" : \"thing 2\" | \"name\" : \"thing 1\" | same name",
         "\"kind\" : \"sphere\" | \"kind\" : \"egg\" | number 5, shape, kind",
-        "\"fixed_to\" : \"axle\" | \"fixed_to\" : \"roof\" | number 2, fixed_to",
-        "\"from_deg\" : -12 | \"from_deg\" : 12 | from_deg",
-        "\"thigh_mm\" : 440 | \"thigh_mm\" : 44 | Thigh and shin do not go",
+        "\"fixed_to\" : \"axle\" | \"fixed_to\" : \"roof\" | number 2, fixed to is",
+        "\"from_deg\" : -12 | \"from_deg\" : 12 | from is 12°; it can be -360 to 0°.",
+        "\"thigh_mm\" : 440 | \"thigh_mm\" : 144 | Thigh and shin do not go",
         "\"corners\" : \" | \"corners\" : \"AAAA | damaged"})
     void whatCantBeInTheWayIsRefusedWithThePlace(String what, String by, String why) throws Exception {
         String text = JobWriter.write(DemoJob.LIBRARY_BUS.job().withSurroundings(everything()));

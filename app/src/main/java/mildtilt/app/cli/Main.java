@@ -25,6 +25,7 @@ import mildtilt.format.HandPosition;
 import mildtilt.format.JobFile;
 import mildtilt.format.JobFileException;
 import mildtilt.format.PapersFiles;
+import mildtilt.format.PositionsCsv;
 import mildtilt.format.RouteJson;
 import mildtilt.format.RulesFile;
 import mildtilt.format.ScanFile;
@@ -51,11 +52,13 @@ public final class Main implements Callable<Integer> {
 
     static final int BAD_INPUT = 2;
 
+    static final int NOTHING_FOUND = 3;
+
     public static void main(String[] args) {
         System.exit(run(args));
     }
 
-    /** Runs a command and returns its exit code: 0 done, 2 unusable input. */
+    /** Runs a command and returns its exit code: 0 done, 2 unusable input, 3 nothing found. */
     public static int run(String... args) {
         return new CommandLine(new Main()).execute(args);
     }
@@ -150,13 +153,15 @@ public final class Main implements Callable<Integer> {
         @Override
         public Integer call() {
             try {
-                List<HandPosition> at = positions.isPresent() ? CsvFiles.readPositions(positions.get()) : List.of();
+                List<HandPosition> at = positions.isPresent() ? PositionsCsv.read(positions.get()) : List.of();
                 Job job = JobFile.open(file);
                 if (rules.isPresent()) {
                     job = job.withRules(RulesFile.open(rules.get()));
                 }
                 Analysis analysis = Analysis.of(job, grid(), catalogue.isPresent() ? CatalogueFile.open(catalogue.get()) : CatalogueFile.shipped());
-                print(AnalysisJson.write(analysis, at));
+                PrintWriter to = new PrintWriter(System.out, false, StandardCharsets.UTF_8);
+                AnalysisJson.write(analysis, at, to, new Progress("positions", at.size())::at);
+                to.flush();
                 if (out.isPresent()) {
                     CsvFiles.write(analysis, out.get());
                 }
@@ -170,7 +175,7 @@ public final class Main implements Callable<Integer> {
         }
 
         private Grid grid() throws JobFileException {
-            String[] n = grid.split("x");
+            String[] n = grid.split("x", -1);
             try {
                 int steer = Integer.parseInt(n[0]);
                 int travel = n.length == 2 ? Integer.parseInt(n[1]) : 0;
@@ -258,7 +263,11 @@ public final class Main implements Callable<Integer> {
                 }
                 RouteAnswer answer = RouteFinder.search(job, question(), RouteProgress.SILENT);
                 print(RouteJson.write(answer));
-                if (take.isPresent() && !answer.routes().isEmpty()) {
+                if (take.isPresent()) {
+                    if (answer.routes().isEmpty()) {
+                        System.err.println("There is no such route, so nothing was written to " + take.get() + ". Allow more joints or a smaller gap.");
+                        return NOTHING_FOUND;
+                    }
                     JobFile.save(take.get(), answer.routes().getFirst().job());
                 }
                 return 0;
@@ -269,7 +278,7 @@ public final class Main implements Callable<Integer> {
         }
 
         private RouteQuestion question() throws JobFileException {
-            String[] n = joints.split("-");
+            String[] n = joints.split("-", -1);
             try {
                 int from = Integer.parseInt(n[0].strip());
                 return new RouteQuestion(from, n.length > 1 ? Integer.parseInt(n[1].strip()) : from, gap, -Math.abs(tilt), Math.abs(tilt), wheelFree, bracket);
