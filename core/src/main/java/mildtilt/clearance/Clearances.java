@@ -255,7 +255,8 @@ public final class Clearances {
             Optional<Stand> middle = range.across(like, s.steer, s.travel);
             double g = s.least + s.carried;
             if (middle.isPresent()) {
-                g = p.gapAt(middle.get());
+                // A larger one leaves nothing smaller in this stretch.
+                g = p.gapAt(middle.get(), p.best + s.carried);
                 if (g < p.best) {
                     p.best = g;
                     p.where = middle.get();
@@ -280,7 +281,7 @@ public final class Clearances {
                 for (int k = part == 0 ? 0 : -1; k <= (part == 0 ? 0 : 1); k++) {
                     if (i != 0 || j != 0 || k != 0) {
                         Optional<Stand> s = range.near(from, i * steer, j * travel, k * part);
-                        double g = s.map(p::gapAt).orElse(Double.POSITIVE_INFINITY);
+                        double g = s.map(x -> p.gapAt(x, p.best)).orElse(Double.POSITIVE_INFINITY);
                         if (g < p.best - 1e-9) {
                             p.best = g;
                             p.where = s.orElseThrow();
@@ -308,7 +309,7 @@ public final class Clearances {
         boolean formOfOwn = (p.a.body.guess() instanceof Body.Guess.Form || p.b.body.guess() instanceof Body.Guess.Form)
                 && p.a.body.ofAxle() && p.b.body.ofAxle();
         return p.best < p.need && !given && (formOfOwn
-                || Gaps.between(p.a.body.least(p.where), p.b.body.least(p.where)).mm() - p.extra() > 0);
+                || !Gaps.nearer(p.a.body.least(p.where), p.b.body.least(p.where), p.extra()));
     }
 
     private Optional<GapMap> map() {
@@ -338,13 +339,16 @@ public final class Clearances {
                     if (known - p.a.carried(p0, c0, k0, position, c, part) - p.b.carried(p0, c0, k0, position, c, part) >= p.need) {
                         continue;
                     }
-                    known = Gaps.between(p.a.solid(position, c, part), p.b.solid(position, c, part), p.need + p.extra() + REACH).mm() - p.extra();
                     p0 = position;
                     c0 = c;
                     k0 = part;
-                    if (known < p.need) {
+                    if (Gaps.nearer(p.a.solid(position, c, part), p.b.solid(position, c, part), p.need + p.extra())) {
+                        // How deep need not be known here.
+                        known = Double.NEGATIVE_INFINITY;
                         p.foul[i] = true;
                         p.foulPlaces.add(p.a.solid(position, c, part));
+                    } else {
+                        known = Gaps.between(p.a.solid(position, c, part), p.b.solid(position, c, part), p.need + p.extra() + REACH).mm() - p.extra();
                     }
                 }
             }

@@ -102,7 +102,7 @@ final class LockRoom {
         for (Pair p : bad) {
             for (int c = 0; c < (p.onColumn() ? range.columns.size() : 1); c++) {
                 for (int k = 0; k < (p.onPart() ? range.parts.length : 1); k++) {
-                    if (p.gapAt(new Stand(s.pose(), s.travelLeft(), s.travelRight(), range.columns.get(c), p.onPart() ? range.parts[k] : s.part())) < p.need) {
+                    if (p.gapAt(new Stand(s.pose(), s.travelLeft(), s.travelRight(), range.columns.get(c), p.onPart() ? range.parts[k] : s.part()), p.need) < p.need) {
                         return Optional.of(p);
                     }
                 }

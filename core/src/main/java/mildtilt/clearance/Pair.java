@@ -47,8 +47,9 @@ final class Pair {
         return a.body.extra() + b.body.extra();
     }
 
-    double gapAt(Stand s) {
-        return Gaps.between(a.body.solid().apply(s), b.body.solid().apply(s)).mm() - extra();
+    /** @param enough a gap that need not be told any more, mm: where it is no smaller, that is the answer */
+    double gapAt(Stand s, double enough) {
+        return Gaps.between(a.body.solid().apply(s), b.body.solid().apply(s), enough + extra()).mm() - extra();
     }
 
     String label() {

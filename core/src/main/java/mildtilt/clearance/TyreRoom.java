@@ -85,7 +85,8 @@ final class TyreRoom {
                         continue;
                     }
                     Solid o = n.b().solid(i, c, k);
-                    known = Gaps.between(n.a().solid(i, c, k), o, need + MOST + 30).mm();
+                    // Of one that is in the tyre already, how deep need not be known.
+                    known = Gaps.nearer(n.a().solid(i, c, k), o, 0) ? -1 : Gaps.between(n.a().solid(i, c, k), o, need + MOST + 30).mm();
                     p0 = i;
                     c0 = c;
                     k0 = k;
@@ -134,6 +135,6 @@ final class TyreRoom {
     private boolean tooNear(Place p, double[] size, double spacer) {
         KnucklePose k = spacer == 0 ? p.knuckle : p.knuckle.withWheelCentre(p.knuckle.wheelCentre().plus(p.knuckle.spin().times(spacer)));
         Solid tyre = p.inner ? Bodies.ring(k, size[0], Bodies.innerRadius(job, p.side), size[1]) : Bodies.drum(k, size[0], size[1]);
-        return Gaps.between(tyre, p.other, p.need).mm() < p.need;
+        return Gaps.nearer(tyre, p.other, p.need);
     }
 }

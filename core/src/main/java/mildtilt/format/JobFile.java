@@ -107,6 +107,14 @@ public final class JobFile {
         return file.resolveSibling(stem + mark + ending);
     }
 
+    /**
+     * What came of saving.
+     *
+     * @param stamp of what was written; what the file holds a moment later may be somebody else's again
+     * @param others where another's version is kept, the last if there were several; empty if there was none
+     */
+    public record Saved(FileStamp stamp, Optional<Path> others) {}
+
     /** @throws JobFileException if it can't be written; what was in the file before is still there */
     public static void save(Path file, Job job) throws JobFileException {
         save(file, job, FileStamp.of(file));
@@ -117,10 +125,9 @@ public final class JobFile {
      * which no later save replaces.
      *
      * @param known what the file held when it was last looked at; empty if that is not known
-     * @return where the other's version is kept, the last if there were several; empty if there is none
      * @throws JobFileException if it can't be written; what was in the file before is still there
      */
-    public static Optional<Path> save(Path file, Job job, Optional<FileStamp> known) throws JobFileException {
+    public static Saved save(Path file, Job job, Optional<FileStamp> known) throws JobFileException {
         try {
             byte[] text = JobWriter.write(job).getBytes(StandardCharsets.UTF_8);
             Optional<Path> others = Optional.empty();
@@ -139,7 +146,7 @@ public final class JobFile {
                 }
                 Optional<FileStamp> replaced = expected;
                 if (replace(file, text, file, () -> FileStamp.of(file).map(s -> Optional.of(s).equals(replaced)).orElse(true))) {
-                    return others;
+                    return new Saved(FileStamp.of(text), others);
                 }
             }
             throw new IOException("something else goes on writing to it");

@@ -58,8 +58,19 @@ public record Surroundings(List<Obstacle> obstacles, Optional<Driver> driver, Ow
         return new Surroundings(all, driver, own, meant);
     }
 
-    /** @throws ImpossibleGeometryException if these hold more scans than can be gone through */
+    /** Of all tubes together: what can be gone through over the whole range in a few seconds. */
+    public static final int MOST_PIECES = 10_000;
+
+    /** What moves by itself is looked at in so many places of its way. */
+    private static final int PLACES_OF_A_SWEEP = 13;
+
+    /** @throws ImpossibleGeometryException if these hold more than can be gone through in a few seconds */
     public static void mustNotHoldTooMuch(List<Obstacle> obstacles) {
+        int pieces = obstacles.stream().mapToInt(o -> o.shape() instanceof Shape.Tube t ? (t.line().size() - 1) * (o.sweep() instanceof Sweep.Still ? 1 : PLACES_OF_A_SWEEP) : 0).sum();
+        if (pieces > MOST_PIECES) {
+            throw new ImpossibleGeometryException("The tubes in the way may have up to " + MOST_PIECES + " straight pieces together, those of one that moves counted "
+                    + PLACES_OF_A_SWEEP + " times; these have " + pieces + ". Give them fewer points.");
+        }
         long triangles = obstacles.stream().mapToLong(o -> o.shape() instanceof Shape.Scan s ? s.mesh().count() : 0).sum();
         if (triangles > MOST_TRIANGLES) {
             throw new ImpossibleGeometryException("The scans of a job may have up to " + MOST_TRIANGLES + " triangles together; these have " + triangles + ". Thin them out, or take one out.");

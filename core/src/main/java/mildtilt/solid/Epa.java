@@ -35,8 +35,12 @@ final class Epa {
         }
     }
 
-    /** Of two cores that overlap or touch: the least move of one that parts them, mm. Their rounding is left out */
-    double depth(Convex p, Convex q) {
+    /**
+     * Of two cores that overlap or touch: the least move of one that parts them, mm. Their rounding is left out.
+     *
+     * @param floor as soon as the depth is known to be no more than this, what is known is the answer, mm; 0 to have it in any case
+     */
+    double depth(Convex p, Convex q, double floor) {
         points.clear();
         faces.clear();
         double size = Math.max(1e-6, Math.max(span(p), span(q)));
@@ -47,6 +51,11 @@ final class Epa {
         Face best = nearest();
         for (int step = 0; step < MOST_STEPS; step++) {
             double[] s = support(p, q, best.nx, best.ny, best.nz);
+            // A push along any direction as far as both reach along it parts them.
+            double push = best.nx * s[0] + best.ny * s[1] + best.nz * s[2];
+            if (push <= floor) {
+                return Math.max(0, push);
+            }
             if (best.above(s) <= CLOSE * size || !grow(s, FLAT * size)) {
                 break;
             }

@@ -76,6 +76,19 @@ public final class Gaps {
         };
     }
 
+    /** The same of any two solids. */
+    public static boolean nearer(Solid first, Solid second, double mm) {
+        if (first instanceof Solid.Parts a) {
+            for (Convex c : a.parts()) {
+                if (nearer(c, second, mm)) {
+                    return true;
+                }
+            }
+            return false;
+        }
+        return second instanceof Solid.Parts ? nearer(second, first, mm) : between(first, second, mm).mm() < mm;
+    }
+
     public static Gap between(Convex first, Convex second) {
         return GJK.get().nearest(first, second);
     }

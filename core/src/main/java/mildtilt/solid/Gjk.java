@@ -34,18 +34,19 @@ final class Gjk {
      */
     double gap(Convex p, Convex q, double enough) {
         double core = core(p, q, enough + p.rounding + q.rounding);
-        return (core > 0 ? core : -overlap(p, q)) - p.rounding - q.rounding;
+        return (core > 0 ? core : -overlap(p, q, -enough - p.rounding - q.rounding)) - p.rounding - q.rounding;
     }
 
-    /** Whether the gap is below some mm, 0 or more. */
+    /** Whether the gap is below some mm, 0 or more; two that touch are nearer than any. */
     boolean nearer(Convex p, Convex q, double mm) {
-        return core(p, q, mm + p.rounding + q.rounding) - p.rounding - q.rounding < mm;
+        double core = core(p, q, mm + p.rounding + q.rounding);
+        return core <= 0 || core - p.rounding - q.rounding < mm;
     }
 
     Gap nearest(Convex p, Convex q) {
         double core = core(p, q, Double.POSITIVE_INFINITY);
         if (core <= 0) {
-            double depth = overlap(p, q);
+            double depth = overlap(p, q, 0);
             // Along (vx, vy, vz), which points from q to p, the two are in each other least.
             p.support(-vx, -vy, -vz, a);
             q.support(vx, vy, vz, b);
@@ -307,8 +308,8 @@ final class Gjk {
     }
 
     /** The least move, mm, that parts two overlapping cores; its direction, from the second to the first, is left in (vx, vy, vz). */
-    private double overlap(Convex p, Convex q) {
-        double depth = epa.depth(p, q);
+    private double overlap(Convex p, Convex q, double floor) {
+        double depth = epa.depth(p, q, Math.max(0, floor));
         vx = epa.way[0];
         vy = epa.way[1];
         vz = epa.way[2];

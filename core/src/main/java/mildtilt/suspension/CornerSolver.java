@@ -9,6 +9,7 @@ import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 import mildtilt.suspension.CannotAssemble.Reason;
 import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
+import org.hipparchus.exception.MathIllegalArgumentException;
 import org.hipparchus.optim.MaxEval;
 import org.hipparchus.optim.nonlinear.scalar.GoalType;
 import org.hipparchus.optim.univariate.BrentOptimizer;
@@ -221,9 +222,15 @@ public final class CornerSolver {
             return Optional.empty();
         }
         // Each trial is found from the last, so that a gap of next to nothing may come out on either side of 0.
-        double root = Math.abs(there) <= ROOT ? back : Math.abs(end.getValue()) <= ROOT ? end.getPoint()
-                : new BracketingNthOrderBrentSolver(1e-15, 1e-15, 1e-13, 5).solve(200, x -> finite(gap.applyAsDouble(x), want),
-                        Math.min(back, end.getPoint()), Math.max(back, end.getPoint()));
+        double root;
+        try {
+            root = Math.abs(there) <= ROOT ? back : Math.abs(end.getValue()) <= ROOT ? end.getPoint()
+                    : new BracketingNthOrderBrentSolver(1e-15, 1e-15, 1e-13, 5).solve(200, x -> finite(gap.applyAsDouble(x), want),
+                            Math.min(back, end.getPoint()), Math.max(back, end.getPoint()));
+        } catch (MathIllegalArgumentException e) {
+            // Found from elsewhere, the end lies on another branch: there is no way from here.
+            return Optional.empty();
+        }
         return swings.at(rodSense * root).map(Trial::reaching);
     }
 

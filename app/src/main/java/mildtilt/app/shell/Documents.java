@@ -207,12 +207,12 @@ public final class Documents {
         try {
             Optional<Path> before = bench.fileProperty().get();
             boolean gone = stamp.isPresent() && before.equals(Optional.of(file)) && Files.notExists(file);
-            Optional<Path> others = JobFile.save(file, bench.job(), known);
+            JobFile.Saved saved = JobFile.save(file, bench.job(), known);
+            stamp = Optional.of(saved.stamp());
             bench.savedAs(file);
-            stamp = FileStamp.of(file);
             recent.add(file);
             recovery.allSaved();
-            others.ifPresentOrElse(o -> bench.say("Saved " + file.getFileName() + ". What somebody else had written there is in " + o.getFileName() + "."), () -> bench.say(gone ? file.getFileName() + " had been taken away since it was opened; it is written anew." : "Saved " + file.getFileName() + "."));
+            saved.others().ifPresentOrElse(o -> bench.say("Saved " + file.getFileName() + ". What somebody else had written there is in " + o.getFileName() + "."), () -> bench.say(gone ? file.getFileName() + " had been taken away since it was opened; it is written anew." : "Saved " + file.getFileName() + "."));
             before.filter(b -> !b.equals(file)).ifPresent(b -> takePhotosAlong(b, file));
             return true;
         } catch (JobFileException e) {
