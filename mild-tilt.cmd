@@ -42,7 +42,7 @@ set "CLASSES="
 for %%J in ("%HERE%app\target\mild-tilt-app-*.jar") do set "CLASSES=!CLASSES!;%%~fJ"
 set "ARGS=%*"
 if /i "%~1"=="start" set "ARGS="
-"%JAVA%\bin\java" -XX:+UseSerialGC --enable-native-access=ALL-UNNAMED,javafx.graphics --module-path "!MODULES:~1!" --add-modules javafx.controls,javafx.swing -cp "!CLASSES:~1!;%HERE%app\target\lib\*" mildtilt.app.cli.Main !ARGS!
+"%JAVA%\bin\java" -XX:+UseSerialGC -Xmx768m --enable-native-access=ALL-UNNAMED,javafx.graphics --module-path "!MODULES:~1!" --add-modules javafx.controls,javafx.swing -cp "!CLASSES:~1!;%HERE%app\target\lib\*" mildtilt.app.cli.Main !ARGS!
 exit /b %errorlevel%
 
 :try

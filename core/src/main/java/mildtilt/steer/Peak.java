@@ -2,6 +2,7 @@ package mildtilt.steer;
 
 import java.util.Optional;
 import java.util.function.DoubleUnaryOperator;
+import org.hipparchus.exception.MathRuntimeException;
 import org.hipparchus.optim.MaxEval;
 import org.hipparchus.optim.nonlinear.scalar.GoalType;
 import org.hipparchus.optim.univariate.BrentOptimizer;
@@ -42,8 +43,14 @@ record Peak(double at, double value) {
         double b = sample(from, to, Math.min(SAMPLES, where + 1));
         double low = Math.min(a, b);
         double high = Math.max(a, b);
-        UnivariatePointValuePair found = new BrentOptimizer(1e-10, 1e-12).optimize(new MaxEval(200), GoalType.MAXIMIZE,
-                new UnivariateObjectiveFunction(x -> number(f.applyAsDouble(x))), new SearchInterval(low, high, (low + high) / 2));
+        UnivariatePointValuePair found;
+        try {
+            found = new BrentOptimizer(1e-10, 1e-12).optimize(new MaxEval(200), GoalType.MAXIMIZE,
+                    new UnivariateObjectiveFunction(x -> number(f.applyAsDouble(x))), new SearchInterval(low, high, (low + high) / 2));
+        } catch (MathRuntimeException e) {
+            // It jumps about between two samples: the greatest of the samples stands.
+            return Optional.of(sampled);
+        }
         return Optional.of(found.getValue() > best ? new Peak(found.getPoint(), found.getValue()) : sampled);
     }
 

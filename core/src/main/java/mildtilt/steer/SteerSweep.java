@@ -20,8 +20,10 @@ import mildtilt.steer.SteerFigures.Reach;
 import mildtilt.steer.SteerFigures.Sense;
 import mildtilt.steer.SteerFigures.SteerRow;
 import mildtilt.suspension.KnucklePose;
+import org.hipparchus.analysis.UnivariateFunction;
 import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
 import org.hipparchus.analysis.solvers.UnivariateSolverUtils;
+import org.hipparchus.exception.MathRuntimeException;
 
 /** Turns a steering train through its range and gathers {@link SteerFigures}. */
 public final class SteerSweep {
@@ -313,16 +315,34 @@ public final class SteerSweep {
             if (inner.getAsDouble() >= innerDeg) {
                 double from = Math.min(before, sw);
                 double to = Math.max(before, sw);
-                double root = innerAt(from).orElse(0) == innerDeg ? from
-                        : UnivariateSolverUtils.isBracketing(x -> innerAt(x).orElse(0) - innerDeg, from, to)
-                                ? new BracketingNthOrderBrentSolver(1e-12, 1e-12, 1e-13, 5)
-                                        .solve(200, x -> innerAt(x).orElse(0) - innerDeg, from, to)
-                                : sw;
-                return turnAt(root);
+                return turnAt(innerAt(from).orElse(0) == innerDeg ? from : root(x -> innerAt(x).orElse(0) - innerDeg, from, to, sw));
             }
             before = sw;
         }
         return Optional.empty();
+    }
+
+    /** @param reached where the sign is the other one, if no root can be closed in on */
+    private static double root(UnivariateFunction f, double from, double to, double reached) {
+        if (!UnivariateSolverUtils.isBracketing(f, from, to)) {
+            return reached;
+        }
+        try {
+            return new BracketingNthOrderBrentSolver(1e-12, 1e-12, 1e-13, 5).solve(200, f, from, to);
+        } catch (MathRuntimeException e) {
+            // It jumps: the place of the jump, by halving.
+            double in = from == reached ? to : from;
+            double out = reached;
+            for (int i = 0; i < 60; i++) {
+                double mid = (in + out) / 2;
+                if (f.value(mid) * f.value(reached) > 0) {
+                    out = mid;
+                } else {
+                    in = mid;
+                }
+            }
+            return out;
+        }
     }
 
     private OptionalDouble innerAt(double sw) {

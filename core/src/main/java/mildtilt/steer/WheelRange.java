@@ -7,6 +7,7 @@ import mildtilt.geometry.Side;
 import mildtilt.job.Job;
 import mildtilt.linkage.WheelTravel;
 import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
+import org.hipparchus.exception.MathRuntimeException;
 
 /**
  * Where the wheels can really go: at every travel as far to either side as gear, linkage, knuckle stops, tyres and a shuttle's
@@ -81,8 +82,14 @@ final class WheelRange {
         double left = margin(good, z);
         double past = margin(bad, z);
         if (left >= 0 && past < 0 && left < Double.POSITIVE_INFINITY) {
-            double at = new BracketingNthOrderBrentSolver(1e-14, CLOSE, 1e-13, 5)
-                    .solve(100, sw -> finite(margin(sw, z)), Math.min(good, bad), Math.max(good, bad));
+            double at;
+            try {
+                at = new BracketingNthOrderBrentSolver(1e-14, CLOSE, 1e-13, 5)
+                        .solve(100, sw -> finite(margin(sw, z)), Math.min(good, bad), Math.max(good, bad));
+            } catch (MathRuntimeException e) {
+                // The margin jumps where the wheels come off: halving finds that, too.
+                return halved(good, bad, z);
+            }
             // The root may lie a rounding past the limit.
             return margin(at, z) >= -1e-9 ? at : halved(good, bad, z);
         }

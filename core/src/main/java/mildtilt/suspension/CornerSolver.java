@@ -9,7 +9,7 @@ import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 import mildtilt.suspension.CannotAssemble.Reason;
 import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
-import org.hipparchus.exception.MathIllegalArgumentException;
+import org.hipparchus.exception.MathRuntimeException;
 import org.hipparchus.optim.MaxEval;
 import org.hipparchus.optim.nonlinear.scalar.GoalType;
 import org.hipparchus.optim.univariate.BrentOptimizer;
@@ -174,6 +174,15 @@ public final class CornerSolver {
      * @return empty if the wheel can't be brought to the height
      */
     private Optional<Trial> byTurn(Point inner, double target, @Nullable Trial near) {
+        try {
+            return turned(inner, target, near);
+        } catch (MathRuntimeException e) {
+            // Found from elsewhere the end lies on another branch, or the gap jumps there: no way leads on from here.
+            return Optional.empty();
+        }
+    }
+
+    private Optional<Trial> turned(Point inner, double target, @Nullable Trial near) {
         Trial start = near != null ? near : at((target - designHeight) / heightPerSwing, inner);
         TurnedSwing swings = new TurnedSwing(inner, target, (target - designHeight) / heightPerSwing);
         double from = knuckle.angleHeldBy(start.low, start.high, inner);
@@ -222,15 +231,9 @@ public final class CornerSolver {
             return Optional.empty();
         }
         // Each trial is found from the last, so that a gap of next to nothing may come out on either side of 0.
-        double root;
-        try {
-            root = Math.abs(there) <= ROOT ? back : Math.abs(end.getValue()) <= ROOT ? end.getPoint()
-                    : new BracketingNthOrderBrentSolver(1e-15, 1e-15, 1e-13, 5).solve(200, x -> finite(gap.applyAsDouble(x), want),
-                            Math.min(back, end.getPoint()), Math.max(back, end.getPoint()));
-        } catch (MathIllegalArgumentException e) {
-            // Found from elsewhere, the end lies on another branch: there is no way from here.
-            return Optional.empty();
-        }
+        double root = Math.abs(there) <= ROOT ? back : Math.abs(end.getValue()) <= ROOT ? end.getPoint()
+                : new BracketingNthOrderBrentSolver(1e-15, 1e-15, 1e-13, 5).solve(200, x -> finite(gap.applyAsDouble(x), want),
+                        Math.min(back, end.getPoint()), Math.max(back, end.getPoint()));
         return swings.at(rodSense * root).map(Trial::reaching);
     }
 

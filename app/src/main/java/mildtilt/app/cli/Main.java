@@ -39,6 +39,8 @@ import mildtilt.routefinder.RouteProgress;
 import mildtilt.routefinder.RouteQuestion;
 import mildtilt.rules.ShippedRules;
 import mildtilt.steer.Grid;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
@@ -50,17 +52,33 @@ import picocli.CommandLine;
         subcommands = {Main.Demo.class, Main.Open.class, Main.Analyse.class, Main.PrintRules.class, Main.PrintCatalogue.class, Main.FindRoute.class, Main.CheckScan.class, Main.Make.class, FitCommands.Sure.class, FitCommands.Fit.class, FitCommands.Instruments.class, Main.Shots.class, Rehearsal.class})
 public final class Main implements Callable<Integer> {
 
+    private static final Logger LOG = LoggerFactory.getLogger(Main.class);
+
     static final int BAD_INPUT = 2;
 
     static final int NOTHING_FOUND = 3;
+    private static final int OWN_FAULT = 1;
+    private static final int NO_MEMORY = 4;
 
     public static void main(String[] args) {
         System.exit(run(args));
     }
 
-    /** Runs a command and returns its exit code: 0 done, 2 unusable input, 3 nothing found. */
+    /** Runs a command and returns its exit code: 0 done, 1 a fault of the program itself, 2 unusable input, 3 nothing found, 4 not enough memory. */
     public static int run(String... args) {
-        return new CommandLine(new Main()).execute(args);
+        try {
+            return new CommandLine(new Main()).setExecutionExceptionHandler((e, _, _) -> ownFault(e)).execute(args);
+        } catch (OutOfMemoryError e) {
+            System.err.println("There is not enough memory for that. Thin the largest scans out, or give the program more: MILD_TILT_JAVA_OPTS=-Xmx2g.");
+            return NO_MEMORY;
+        }
+    }
+
+    private static int ownFault(Exception e) {
+        String where = Arrays.stream(e.getStackTrace()).filter(f -> f.getClassName().startsWith("mildtilt.")).findFirst().map(f -> " (" + f.getFileName() + ", line " + f.getLineNumber() + ")").orElse("");
+        System.err.println("Mild Tilt itself has a fault here" + where + ". Please report it with the file. Nothing was changed.");
+        LOG.debug("own fault", e);
+        return OWN_FAULT;
     }
 
     @Parameters(paramLabel = "FILE", arity = "0..1", description = "a job file to open; without one the start page is shown")

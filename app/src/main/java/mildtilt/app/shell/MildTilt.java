@@ -19,6 +19,8 @@ import mildtilt.job.Job;
 import mildtilt.job.Targets;
 import mildtilt.job.Vehicle;
 import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 
 /** The JavaFX application: puts a first job on the bench and shows the window. */
 public final class MildTilt extends Application {
@@ -35,6 +37,7 @@ public final class MildTilt extends Application {
     /** A window that stands. */
     public record Running(Stage window, Workbench bench, Shell shell) {}
 
+    private static final Logger LOG = LoggerFactory.getLogger(MildTilt.class);
     private static Start start = new Start(MildTilt::empty, Optional.empty(), Optional.empty());
     private static CompletableFuture<Job> first = CompletableFuture.completedFuture(empty());
 
@@ -80,6 +83,12 @@ public final class MildTilt extends Application {
         shell = s;
         window.getIcons().add(new Image(MildTilt.class.getResourceAsStream("/mildtilt/app/icon.png")));
         window.show();
+        // Whatever was not thought of is told, and the job stays as it is: a trace on a terminal is seen by nobody.
+        Thread.setDefaultUncaughtExceptionHandler((_, e) -> {
+            LOG.error("not thought of", e);
+            Platform.runLater(() -> b.refuse(e instanceof OutOfMemoryError ? "There is not enough memory for that. Save the job, and take out or thin the largest scans."
+                    : "That did not work: Mild Tilt itself has a fault here. The job is as it was; save it before you go on."));
+        });
         s.documents().loadCatalogue(window);
         if (start.file.isEmpty() && b.job().column().isEmpty() && b.job().axle().isEmpty()) {
             s.showStart();

@@ -5,6 +5,7 @@ import java.time.Clock;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import javafx.animation.PauseTransition;
 import javafx.beans.binding.Bindings;
 import javafx.beans.binding.BooleanBinding;
 import javafx.beans.property.BooleanProperty;
@@ -25,6 +26,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.stage.Stage;
+import javafx.util.Duration;
 import mildtilt.app.bay.BayPane;
 import mildtilt.app.bay.VehicleView;
 import mildtilt.app.clearance.GapsPane;
@@ -295,11 +297,40 @@ public final class Shell {
         return units;
     }
 
+    /** Says that figures are still to come, once that has taken a second: until then the old ones stand there. */
+    private Label working() {
+        Label working = new Label("Working out the figures …");
+        working.setId("working");
+        working.getStyleClass().add("hint");
+        working.setMinWidth(Region.USE_PREF_SIZE);
+        working.setVisible(false);
+        working.setManaged(false);
+        PauseTransition wait = new PauseTransition(Duration.seconds(1));
+        wait.setOnFinished(_ -> show(working, bench.workingProperty().get()));
+        bench.workingProperty().addListener((_, _, busy) -> {
+            if (busy) {
+                wait.playFromStart();
+            } else {
+                wait.stop();
+                show(working, false);
+            }
+        });
+        return working;
+    }
+
+    private static void show(Label label, boolean shown) {
+        label.setVisible(shown);
+        label.setManaged(shown);
+    }
+
     private HBox messageBar() {
         Label message = new Label();
         message.setId("message");
         message.getStyleClass().add("message");
         message.setMaxWidth(Double.MAX_VALUE);
+        // A refusal says where, what and what to do: it may take two lines.
+        message.setWrapText(true);
+        message.setMinHeight(Region.USE_PREF_SIZE);
         HBox.setHgrow(message, Priority.ALWAYS);
         Label caution = new Label("Plan figures only. Nothing here approves a design: local rules and licensed practice come first.");
         caution.getStyleClass().add("hint");
@@ -308,7 +339,7 @@ public final class Shell {
             message.setText(m.text());
             message.pseudoClassStateChanged(REFUSAL, m.refusal());
         });
-        HBox bar = new HBox(message, caution);
+        HBox bar = new HBox(12, message, working(), caution);
         bar.getStyleClass().add("message-bar");
         bar.setAlignment(Pos.CENTER_LEFT);
         return bar;

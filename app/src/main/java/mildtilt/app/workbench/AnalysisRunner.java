@@ -36,12 +36,18 @@ final class AnalysisRunner implements AutoCloseable {
     private final AtomicReference<@Nullable Order> waiting = new AtomicReference<>();
     private final Consumer<Worked> done;
     private final Consumer<String> failed;
+    private final Consumer<Boolean> busy;
     private @Nullable Analysis lastBefore;
 
-    /** Both are called on the interface thread. */
-    AnalysisRunner(Consumer<Worked> done, Consumer<String> failed) {
+    /**
+     * All are called on the interface thread.
+     *
+     * @param busy told when work begins and when there is none left
+     */
+    AnalysisRunner(Consumer<Worked> done, Consumer<String> failed, Consumer<Boolean> busy) {
         this.done = done;
         this.failed = failed;
+        this.busy = busy;
     }
 
     /** Has something else done off the interface thread, after what is asked for already. */
@@ -60,11 +66,15 @@ final class AnalysisRunner implements AutoCloseable {
         if (order == null) {
             return;
         }
+        Platform.runLater(() -> busy.accept(true));
         try {
             workOut(order);
         } catch (RuntimeException | Error e) {
             LOG.error("analysis failed", e);
             Platform.runLater(() -> failed.accept(sentence(e)));
+        } finally {
+            boolean more = waiting.get() != null;
+            Platform.runLater(() -> busy.accept(more));
         }
     }
 

@@ -8,6 +8,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyBooleanProperty;
+import javafx.beans.property.ReadOnlyBooleanWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleObjectProperty;
@@ -43,6 +45,7 @@ public final class Workbench implements AutoCloseable {
 
     private final ReadOnlyObjectWrapper<Job> job;
     private final ReadOnlyObjectWrapper<Optional<Worked>> worked = new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final ReadOnlyBooleanWrapper working = new ReadOnlyBooleanWrapper();
     private final ReadOnlyObjectWrapper<Optional<Path>> file = new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyObjectWrapper<HandsPosition> hands = new ReadOnlyObjectWrapper<>(HandsPosition.CENTRED);
     private final ObjectProperty<Optional<Element>> selection = new SimpleObjectProperty<>(Optional.empty());
@@ -81,7 +84,7 @@ public final class Workbench implements AutoCloseable {
         train = new SteeringTrain(first);
         opened = first;
         saved = Optional.of(first);
-        runner = new AnalysisRunner(w -> worked.set(Optional.of(w)), this::notWorkedOut);
+        runner = new AnalysisRunner(w -> worked.set(Optional.of(w)), this::notWorkedOut, working::set);
         compared.addListener((_, _, _) -> requestAnalysis());
         catalogue.addListener((_, _, _) -> requestAnalysis());
         stage.addListener((_, _, now) -> {
@@ -118,6 +121,11 @@ public final class Workbench implements AutoCloseable {
     /** What the background last worked out; while a point is dragged it may lag a moment behind the job. */
     public ReadOnlyObjectProperty<Optional<Worked>> workedProperty() {
         return worked.getReadOnlyProperty();
+    }
+
+    /** Whether figures are being worked out. */
+    public ReadOnlyBooleanProperty workingProperty() {
+        return working.getReadOnlyProperty();
     }
 
     public ReadOnlyObjectProperty<Optional<Path>> fileProperty() {
