@@ -1,10 +1,12 @@
 package mildtilt.analysis;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import mildtilt.clearance.ClearanceFigures;
 import mildtilt.clearance.Clearances;
 import mildtilt.column.ColumnTrain;
@@ -48,7 +50,7 @@ public record Headlines(Map<Headline, Double> values) {
     }
 
     public Headlines {
-        values = Map.copyOf(values);
+        values = Collections.unmodifiableMap(new TreeMap<>(values));
     }
 
     public Optional<Double> get(Headline h) {

@@ -44,9 +44,10 @@ final class LoadChecks {
                     Phrase.of("The " + side.label() + " tie rod is raked up to {0} in plan, at {1} of steering wheel; wanted at most {2}.",
                             Quantity.angle(rake.worstDeg()), Quantity.angle(rake.steeringWheelDeg()),
                             Quantity.angle(job.targets().rakeDeg())),
-                    Phrase.of("A raked rod pulls partly sideways on the gear: it carries {0} of the force a square one would, bends "
-                                    + "what its inner end sits on, and part of the gear's travel is lost. Move the gear fore or aft toward "
-                                    + "the arms' ends.", Quantity.percent(100 * rake.forceFactor())),
+                    Phrase.of("A raked rod pulls partly sideways on the gear: ")
+                            .then(rake.forceFactor().map(f -> Phrase.of("it carries {0} of the force a square one would, bends ", Quantity.percent(100 * f)))
+                                    .orElse(Phrase.of("it all but pulls along where it should pull across, bends ")))
+                            .then("what its inner end sits on, and part of the gear's travel is lost. Move the gear fore or aft toward the arms' ends."),
                     List.of()));
             return;
         }

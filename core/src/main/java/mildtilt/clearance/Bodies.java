@@ -165,7 +165,7 @@ final class Bodies {
 
     static double rimRadius(Job job, Side side) {
         double tyre = 2 * job.axle().orElseThrow().corner(side).knuckle().wheelCentre().z();
-        return Math.min(job.surroundings().own().rim().orElse(tyre * OwnParts.USUAL_RIM_PART) / 2, tyre / 2 - 20);
+        return Math.min(job.surroundings().own().rim().orElse(tyre * OwnParts.USUAL_RIM_PART) / 2, tyre / 2 - 5);
     }
 
     private void wheel(SteeredAxle axle, Side side) {

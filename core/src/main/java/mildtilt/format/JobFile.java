@@ -65,12 +65,17 @@ public final class JobFile {
             }
             return reader.read(Files.readString(file));
         } catch (JobFileException e) {
-            throw new JobFileException(file.getFileName() + ": " + e.getMessage());
+            throw new JobFileException(name(file) + ": " + e.getMessage());
         } catch (CharacterCodingException e) {
-            throw new JobFileException(file.getFileName() + ": The file is damaged or is not a " + what + ": it is not text.");
+            throw new JobFileException(name(file) + ": The file is damaged or is not a " + what + ": it is not text.");
         } catch (IOException e) {
             throw new JobFileException(file + " can't be read: " + reason(e));
         }
+    }
+
+    /** Of a file, or all of a path that has none, such as the root. */
+    private static String name(Path file) {
+        return String.valueOf(file.getFileName() == null ? file : file.getFileName());
     }
 
     /** Folders, pipes and devices are turned down before they are read: some have no end. What is not there at all is told by whoever reads it. */
@@ -88,7 +93,7 @@ public final class JobFile {
         try {
             needPlain(file, what);
         } catch (JobFileException e) {
-            throw new JobFileException(file.getFileName() + ": " + e.getMessage());
+            throw new JobFileException(name(file) + ": " + e.getMessage());
         }
     }
 

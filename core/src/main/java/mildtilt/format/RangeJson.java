@@ -44,7 +44,7 @@ final class RangeJson {
             number(at, "straight_ahead_deg", r.designDeg());
             number(at, "worst_deg", r.worstDeg());
             number(at, "worst_at_steering_wheel_deg", r.steeringWheelDeg());
-            number(at, "force_factor", r.forceFactor());
+            AnalysisJson.optional(at, "force_factor", r.forceFactor());
         });
         s.effort().ifPresent(e -> o.set("effort", effort(e)));
         ArrayNode loads = o.putArray("rod_loads");

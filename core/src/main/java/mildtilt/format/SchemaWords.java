@@ -16,6 +16,7 @@ final class SchemaWords {
 
     private static final int LONGEST_SHOWN = 40;
     private static final int MOST_WORDS = 8;
+    private static final double ALL_BUT_0 = 1e-6;
     private static final Pattern UNIT = Pattern.compile("(.*)_(mm|deg|pct|n|nm|kg|mpa|c)");
     private static final Map<String, String> UNITS = Map.of("mm", " mm", "deg", "°", "pct", " %", "n", " N", "nm", " N·m", "kg", " kg", "mpa", " N/mm²", "c", " °C");
 
@@ -25,7 +26,7 @@ final class SchemaWords {
     static String sentence(ValidationMessage m, JsonNode schema, JsonNode root) {
         JsonNode value = at(root, m.getInstanceLocation());
         JsonNode rule = within(schema, m.getSchemaLocation().getFragment());
-        String place = place(m.getInstanceLocation());
+        String place = place(m.getInstanceLocation(), root);
         String unit = unit(m.getInstanceLocation());
         String keyword = m.getType();
         return capital(place) + switch (keyword == null ? "" : keyword) {
@@ -75,7 +76,8 @@ final class SchemaWords {
 
     /** A number as it stands, but for the point and the nought after it that a whole one may have. */
     private static String shown(JsonNode value) {
-        return cut(value.asText().replaceFirst("\\.0$", ""));
+        double v = value.asDouble();
+        return v != 0 && Math.abs(v) < ALL_BUT_0 ? "all but 0" : cut(value.asText().replaceFirst("\\.0$", ""));
     }
 
     private static String words(JsonNode all) {
@@ -88,14 +90,18 @@ final class SchemaWords {
         return last < 1 ? String.join("", words) : String.join(", ", words.subList(0, last)) + " or " + words.get(last);
     }
 
-    /** {@code $.column.joints[1].centre_mm} as {@code column, joints number 2, centre}. */
-    private static String place(JsonNodePath path) {
+    /** {@code $.column.joints[1].centre_mm[2]} as {@code column, joints number 2, centre, z}. */
+    private static String place(JsonNodePath path, JsonNode root) {
         StringBuilder said = new StringBuilder();
+        JsonNode node = root;
         for (int i = 0; i < path.getNameCount(); i++) {
             if (path.getElement(i) instanceof Integer n) {
-                said.append(" number ").append(n + 1);
+                boolean point = i == path.getNameCount() - 1 && node.size() == 3 && !node.path(n).isContainerNode();
+                said.append(point ? ", " + "xyz".charAt(n) : " number " + (n + 1));
+                node = node.path(n);
             } else {
                 said.append(said.isEmpty() ? "" : ", ").append(plain(path.getName(i)));
+                node = node.path(path.getName(i));
             }
         }
         return said.isEmpty() ? "the file itself" : said.toString();

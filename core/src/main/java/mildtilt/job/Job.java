@@ -45,7 +45,7 @@ public record Job(
         List<Variant> variants) {
 
     /** What the thinnest tyre adds to its rim's diameter, mm. */
-    private static final int LEAST_TYRE = 40;
+    private static final int LEAST_TYRE = 10;
 
     /** @throws ImpossibleGeometryException if two variants have one name */
     public Job {

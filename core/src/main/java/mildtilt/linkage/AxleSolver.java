@@ -1,8 +1,10 @@
 package mildtilt.linkage;
 
+import java.util.Collections;
 import java.util.EnumMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import mildtilt.gear.ArmGear;
 import mildtilt.gear.RackAndPinion;
 import mildtilt.geometry.Frame;
@@ -180,7 +182,7 @@ public final class AxleSolver {
 
     /** Every rod's length between centres, mm. */
     public Map<Rod, Double> lengths() {
-        return Map.copyOf(lengths);
+        return Collections.unmodifiableMap(new TreeMap<>(lengths));
     }
 
     /** The tie rod that ends at this side's steering arm, centre to centre, mm. */

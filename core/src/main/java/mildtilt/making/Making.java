@@ -1,10 +1,12 @@
 package mildtilt.making;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.function.UnaryOperator;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.linkage.Rod;
@@ -22,7 +24,7 @@ public record Making(
 
     /** @throws ImpossibleGeometryException if two pieces have one name */
     public Making {
-        rods = Map.copyOf(rods);
+        rods = Collections.unmodifiableMap(new TreeMap<>(rods));
         joins = List.copyOf(joins);
         pieces = List.copyOf(pieces);
         welds = List.copyOf(welds);

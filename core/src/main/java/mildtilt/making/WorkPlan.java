@@ -2,10 +2,12 @@ package mildtilt.making;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import mildtilt.geometry.ImpossibleGeometryException;
 
 /**
@@ -94,10 +96,10 @@ public record WorkPlan(
     }
 
     public WorkPlan {
-        marks = Map.copyOf(marks);
+        marks = Collections.unmodifiableMap(new TreeMap<>(marks));
         ownSteps = List.copyOf(ownSteps);
-        purchases = Map.copyOf(purchases);
-        ownPurchases = Map.copyOf(ownPurchases);
+        purchases = Collections.unmodifiableMap(new TreeMap<>(purchases));
+        ownPurchases = Collections.unmodifiableMap(new TreeMap<>(ownPurchases));
         if (!(hoursPerWeek > 0 && hoursPerWeek <= 168)) {
             throw new ImpossibleGeometryException("Hours worked in a week lie between 0 and 168.");
         }

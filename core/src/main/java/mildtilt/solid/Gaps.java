@@ -66,7 +66,7 @@ public final class Gaps {
             case Solid.Parts b -> {
                 Gjk gjk = GJK.get();
                 for (Convex c : b.parts()) {
-                    if (c.bounds.distanceTo(first.bounds) < mm && gjk.nearer(first, c, mm)) {
+                    if (c.bounds.distanceTo(first.bounds) <= mm && gjk.nearer(first, c, mm)) {
                         yield true;
                     }
                 }
@@ -117,7 +117,8 @@ public final class Gaps {
         Gap best = new Gap(enough, NOWHERE, NOWHERE);
         for (Convex c : a.parts()) {
             Convex local = c.moved(s.back());
-            Gap g = s.mesh().tree().gap(local, best.mm());
+            // Whether the skin is touched at all must be known: one that is wholly inside may be deeper than any that touches.
+            Gap g = s.mesh().tree().gap(local, Math.max(0, best.mm()));
             boolean inside = s.mesh().closed() && s.bounds().distanceTo(c.bounds) == 0 && g.mm() >= 0
                     && s.mesh().tree().crossings(local.core().getFirst()) % 2 == 1;
             if (inside) {

@@ -22,6 +22,9 @@ final class Gjk {
     private final double[][] onB = new double[4][3];
     private final double[] share = new double[4];
     private int size;
+    /** Cores farther apart than this do not overlap, mm. */
+    private static final double APART = 1e-9;
+
     private final Epa epa = new Epa();
     private double vx;
     private double vy;
@@ -33,7 +36,8 @@ final class Gjk {
      * @param enough as soon as the gap is known to be no smaller, what is known is the answer, mm
      */
     double gap(Convex p, Convex q, double enough) {
-        double core = core(p, q, enough + p.rounding + q.rounding);
+        // Whether the cores overlap must be known in any case: then they may be deeper than all rounding.
+        double core = core(p, q, Math.max(APART, enough + p.rounding + q.rounding));
         return (core > 0 ? core : -overlap(p, q, -enough - p.rounding - q.rounding)) - p.rounding - q.rounding;
     }
 

@@ -1,10 +1,12 @@
 package mildtilt.steer;
 
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.function.ToDoubleFunction;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
@@ -40,7 +42,7 @@ public record Effort(List<Row> rows, double worstParked, double worstCreeping, d
 
     public Effort {
         rows = List.copyOf(rows);
-        rodForce = Map.copyOf(rodForce);
+        rodForce = Collections.unmodifiableMap(new TreeMap<>(rodForce));
     }
 
     /**

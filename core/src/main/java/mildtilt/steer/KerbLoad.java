@@ -1,8 +1,10 @@
 package mildtilt.steer;
 
+import java.util.Collections;
 import java.util.EnumMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
@@ -28,7 +30,7 @@ public record KerbLoad(double push, Map<Rod, Double> rodForce) {
     private static final double SHORT_OF_LOCK = 0.9;
 
     public KerbLoad {
-        rodForce = Map.copyOf(rodForce);
+        rodForce = Collections.unmodifiableMap(new TreeMap<>(rodForce));
     }
 
     /** Empty without loads, or where the rule set asks for no kerb. */

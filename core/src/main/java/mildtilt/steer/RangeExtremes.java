@@ -1,10 +1,12 @@
 package mildtilt.steer;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import mildtilt.geometry.Side;
 import mildtilt.job.Job;
 import mildtilt.linkage.AxleSolver;
@@ -33,8 +35,8 @@ public record RangeExtremes(Map<RodEnd, OffCentre> offCentre, Map<RodEnd, Tilt> 
     public record OffCentre(double deg, At at) {}
 
     public RangeExtremes {
-        offCentre = Map.copyOf(offCentre);
-        tilts = Map.copyOf(tilts);
+        offCentre = Collections.unmodifiableMap(new TreeMap<>(offCentre));
+        tilts = Collections.unmodifiableMap(new TreeMap<>(tilts));
         notReached = List.copyOf(notReached);
     }
 

@@ -1,8 +1,10 @@
 package mildtilt.steer;
 
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import mildtilt.geometry.Side;
 import mildtilt.job.OuterTable;
 import mildtilt.linkage.Rod;
@@ -72,12 +74,12 @@ public record SteerFigures(
         List<RodLoad> rodLoads) {
 
     public SteerFigures {
-        lengths = Map.copyOf(lengths);
+        lengths = Collections.unmodifiableMap(new TreeMap<>(lengths));
         roll = List.copyOf(roll);
-        bumpSteer = Map.copyOf(bumpSteer);
-        normalBumpSteer = Map.copyOf(normalBumpSteer);
-        rake = Map.copyOf(rake);
-        locks = Map.copyOf(locks);
+        bumpSteer = Collections.unmodifiableMap(new TreeMap<>(bumpSteer));
+        normalBumpSteer = Collections.unmodifiableMap(new TreeMap<>(normalBumpSteer));
+        rake = Collections.unmodifiableMap(new TreeMap<>(rake));
+        locks = Collections.unmodifiableMap(new TreeMap<>(locks));
         rows = List.copyOf(rows);
         bump = List.copyOf(bump);
     }
@@ -132,9 +134,12 @@ public record SteerFigures(
      */
     public record Rake(double designDeg, double worstDeg, double steeringWheelDeg) {
 
-        /** How many times the rod's force grows against a square pull: 1 / cos. */
-        public double forceFactor() {
-            return 1 / Math.cos(Math.toRadians(worstDeg));
+        /** From here on the rod pulls so nearly along what it should pull across that no figure of its force means anything, degrees. */
+        private static final double ALL_BUT_ALONG_DEG = 89.9;
+
+        /** How many times the rod's force grows against a square pull: 1 / cos. Empty where it all but pulls along. */
+        public Optional<Double> forceFactor() {
+            return worstDeg < ALL_BUT_ALONG_DEG ? Optional.of(1 / Math.cos(Math.toRadians(worstDeg))) : Optional.empty();
         }
     }
 

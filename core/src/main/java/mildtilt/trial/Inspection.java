@@ -2,10 +2,12 @@ package mildtilt.trial;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 
 /**
  * What was looked at before the vehicle was driven, and after it was driven first: a builder's record, not an approval.
@@ -22,7 +24,7 @@ public record Inspection(Map<String, Tick> ticks, List<String> own, Optional<Loc
     public record Tick(boolean found, String by, LocalDate day, String note) {}
 
     public Inspection {
-        ticks = Map.copyOf(ticks);
+        ticks = Collections.unmodifiableMap(new TreeMap<>(ticks));
         own = List.copyOf(own);
     }
 

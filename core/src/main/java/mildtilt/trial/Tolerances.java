@@ -1,7 +1,9 @@
 package mildtilt.trial;
 
+import java.util.Collections;
 import java.util.EnumMap;
 import java.util.Map;
+import java.util.TreeMap;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.measure.Unit;
 
@@ -60,7 +62,7 @@ public record Tolerances(Map<Kind, Double> all) {
             }
             whole.put(k, t);
         }
-        all = Map.copyOf(whole);
+        all = Collections.unmodifiableMap(new TreeMap<>(whole));
     }
 
     public double of(Kind k) {

@@ -2,7 +2,6 @@ package mildtilt.analysis;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -11,7 +10,7 @@ import java.util.Optional;
 import java.util.Random;
 import java.util.function.UnaryOperator;
 import mildtilt.column.ColumnTrain;
-import mildtilt.drawing.Sketch;
+import mildtilt.format.AllThatIsSaid;
 import mildtilt.format.AnalysisJson;
 import mildtilt.format.DemoJob;
 import mildtilt.format.HandPosition;
@@ -21,11 +20,6 @@ import mildtilt.geometry.Point;
 import mildtilt.job.Job;
 import mildtilt.job.JobPoints;
 import mildtilt.job.PointId;
-import mildtilt.measure.LengthUnit;
-import mildtilt.measure.Quantity;
-import mildtilt.papers.Cell;
-import mildtilt.papers.Papers;
-import mildtilt.papers.Table;
 import mildtilt.routing.JointBend;
 import mildtilt.steer.Grid;
 import mildtilt.steer.SteeringTrain;
@@ -37,32 +31,10 @@ import org.junit.jupiter.params.provider.EnumSource;
 class EdgesTest {
 
     private static final Grid GRID = new Grid(4, 3);
-    private static final List<HandPosition> PLACES = List.of(new HandPosition(0, 0, 0), new HandPosition(90, 20, -20), new HandPosition(-4000, 900, 900));
 
-    /** Everything that is told of a job, in every unit; or why there can't be such a vehicle. */
+    /** Why there can't be such a vehicle, if there can't. */
     private static String told(Job job) {
-        try {
-            Analysis a = Analysis.of(job, GRID);
-            StringBuilder all = new StringBuilder(AnalysisJson.write(a, PLACES));
-            for (LengthUnit unit : LengthUnit.values()) {
-                a.findings().forEach(f -> all.append(f.what().text(unit)).append('\n').append(f.why().text(unit)).append('\n'));
-                a.findings().forEach(f -> f.remedies().forEach(r -> all.append(r.action().text(unit)).append('\n')));
-                for (Headline h : Headline.values()) {
-                    all.append(h.label()).append(' ').append(a.headlines().get(h).map(v -> new Quantity(v, h.unit()).text(unit)).orElse("-")).append('\n');
-                }
-                for (Table t : Papers.of(a, LocalDate.of(2026, 11, 24)).tables()) {
-                    for (List<Cell> row : t.rows()) {
-                        row.forEach(c -> all.append(c.text(unit)).append('\n'));
-                    }
-                }
-                Sketch.ofDesign(job, new SteeringTrain(job)).notes().forEach(n -> all.append(n.figure().text(unit)).append('\n'));
-            }
-            assertThat(all.toString()).doesNotContain("NaN").doesNotContain("Infinity").doesNotContain("∞").doesNotContain("E30");
-            return "";
-        } catch (ImpossibleGeometryException e) {
-            assertThat(e.getMessage()).as("a sentence").hasSizeBetween(15, 500).endsWith(".").doesNotContain("java").doesNotContain("NaN");
-            return e.getMessage();
-        }
+        return AllThatIsSaid.of(job, Double.MAX_VALUE).cannot();
     }
 
     private static Job tried(Job job, UnaryOperator<Job> edit) {
@@ -91,7 +63,7 @@ class EdgesTest {
         List<PointId> points = JobPoints.of(job);
         Random r = new Random(80 + demo.ordinal());
         int refused = 0;
-        for (int i = 0; i < 14; i++) {
+        for (int i = 0; i < 7; i++) {
             PointId a = points.get(r.nextInt(points.size()));
             PointId b = points.get(r.nextInt(points.size()));
             Point there = JobPoints.position(job, b);
@@ -104,7 +76,7 @@ class EdgesTest {
             };
             refused += told(tried(job, j -> JobPoints.moved(j, a, to))).isEmpty() ? 0 : 1;
         }
-        assertThat(refused).as("most are vehicles, if poor ones").isLessThan(12);
+        assertThat(refused).as("most are vehicles, if poor ones").isLessThan(6);
     }
 
     @ParameterizedTest

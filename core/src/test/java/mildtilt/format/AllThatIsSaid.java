@@ -39,6 +39,11 @@ public record AllThatIsSaid(String cannot, List<Finding> findings) {
      * @throws AssertionError if anything fails, or is no number
      */
     public static AllThatIsSaid of(Job job) {
+        return of(job, LARGEST);
+    }
+
+    /** @param largest that a figure may be; more than usual for sizes that no file may hold */
+    public static AllThatIsSaid of(Job job, double largest) {
         Analysis a;
         try {
             a = Analysis.of(job, GRID);
@@ -50,7 +55,7 @@ public record AllThatIsSaid(String cannot, List<Finding> findings) {
             assertThat(f.why().text(LengthUnit.MM)).as(f.what().text(LengthUnit.MM)).doesNotContain("Mild Tilt itself has a fault");
         }
         JsonNode json = AnalysisJson.tree(a, PLACES);
-        numbers(json, "");
+        numbers(json, "", largest);
         StringBuilder all = new StringBuilder();
         for (LengthUnit unit : LengthUnit.values()) {
             a.findings().forEach(f -> all.append(f.what().text(unit)).append('\n').append(f.why().text(unit)).append('\n'));
@@ -77,13 +82,13 @@ public record AllThatIsSaid(String cannot, List<Finding> findings) {
         return findings.stream().filter(f -> f.fault() == Fault.NOT_WORKED_OUT).map(f -> f.about() + ": " + f.why().text(LengthUnit.MM)).toList();
     }
 
-    private static void numbers(JsonNode node, String place) {
+    private static void numbers(JsonNode node, String place, double largest) {
         if (node.isNumber()) {
-            assertThat(Math.abs(node.asDouble())).as(place).isFinite().isLessThan(LARGEST);
+            assertThat(Math.abs(node.asDouble())).as(place).isFinite().isLessThan(largest);
         }
-        node.properties().forEach(e -> numbers(e.getValue(), place + "/" + e.getKey()));
+        node.properties().forEach(e -> numbers(e.getValue(), place + "/" + e.getKey(), largest));
         if (node.isArray()) {
-            node.forEach(n -> numbers(n, place));
+            node.forEach(n -> numbers(n, place, largest));
         }
     }
 

@@ -144,12 +144,15 @@ final class HandsTable extends VBox {
         bench.workedProperty().get().flatMap(w -> w.now().steer()).ifPresent(this::wholeRange);
     }
 
+    private String rakeForce(SteerFigures s, Side side) {
+        return s.rake().get(side).forceFactor().map(f -> Quantity.times(f).text(bench.lengthUnit())).orElse("beyond");
+    }
+
     /** What holds for the whole lock, wherever the hands are. */
     private void wholeRange(SteerFigures s) {
         if (!s.rake().isEmpty()) {
             line("Tie rod rake, worst", rake(s, Side.LEFT), rake(s, Side.RIGHT));
-            line("… its force, times", Quantity.times(s.rake().get(Side.LEFT).forceFactor()).text(bench.lengthUnit()),
-                    Quantity.times(s.rake().get(Side.RIGHT).forceFactor()).text(bench.lengthUnit()));
+            line("… its force, times", rakeForce(s, Side.LEFT), rakeForce(s, Side.RIGHT));
         }
         for (RodLoad l : s.rodLoads()) {
             String rod = capital(l.rod().label());
