@@ -251,7 +251,7 @@ class ViewsTest {
         app.chosen = folder.resolve("kept.tilt");
         Platform.runLater(() -> app.stage.fireEvent(
                 new WindowEvent(app.stage, WindowEvent.WINDOW_CLOSE_REQUEST)));
-        AppWindow.answer(robot, "Stay");
+        AppWindow.answer(robot, "Cancel");
         assertThat(app.stage.isShowing()).isTrue();
         Platform.runLater(() -> app.stage.fireEvent(
                 new WindowEvent(app.stage, WindowEvent.WINDOW_CLOSE_REQUEST)));
@@ -271,7 +271,7 @@ class ViewsTest {
         Files.writeString(state.resolve("dead.origin"), folder.resolve("lost.tilt").toString());
         Files.writeString(state.resolve("dead.lock"), "");
         Platform.runLater(() -> app.shell.documents().offerRecovered(app.stage));
-        AppWindow.answer(robot, "Take it back");
+        AppWindow.answer(robot, "Recover it");
         AppWindow.until(() -> app.bench.job().equals(lost));
         assertThat(app.bench.unsaved()).isTrue();
         assertThat(app.bench.fileProperty().get()).contains(folder.resolve("lost.tilt"));

@@ -29,6 +29,9 @@ import mildtilt.trial.Setup;
 /** A vehicle that stands in for a real one: built to a plan, but not quite, as real ones are. What is wrong with it is its own secret. */
 public final class SimulatedVehicle {
 
+    /** A dial is set up along a shaft no closer than this, mm. */
+    private static final double SET_TO = 0.5;
+
     /** How a shaft runs: straight lines from its held ends to a bend, mm off at the bend, and held off its axis by so much all along. */
     private record Shaft(double bendAlong, double bend, double bendDeg, double eccentric, double eccentricDeg) {}
 
@@ -132,7 +135,7 @@ public final class SimulatedVehicle {
                 length = column.get().start(i).distanceTo(column.get().end(i));
             }
         }
-        if (!(m.along() >= 0 && m.along() <= length)) {
+        if (!(m.along() >= -SET_TO && m.along() <= length + SET_TO)) {
             return Optional.empty();
         }
         double part = m.along() < s.bendAlong ? m.along() / s.bendAlong : (length - m.along()) / (length - s.bendAlong);

@@ -2,6 +2,7 @@ package mildtilt.format;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assumptions.assumeThat;
 import static org.assertj.core.api.Assertions.fail;
 
 import com.fasterxml.jackson.databind.JsonNode;
@@ -9,8 +10,14 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.FileTime;
+import java.nio.file.attribute.PosixFileAttributeView;
+import java.nio.file.attribute.PosixFilePermissions;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
 import mildtilt.analysis.Analysis;
 import mildtilt.column.Adjustment;
@@ -62,6 +69,80 @@ class JobFileTest {
         Path nowhere = folder.resolve("no/such/folder/x.tilt");
         assertThatThrownBy(() -> JobFile.save(nowhere, job)).isInstanceOf(JobFileException.class)
                 .hasMessageContaining("x.tilt").hasMessageContaining("still open");
+    }
+
+    @Test
+    void savingKeepsWhoMayReadAndWriteAJob() throws Exception {
+        Path file = folder.resolve("own.tilt");
+        assumeThat(Files.getFileStore(folder).supportsFileAttributeView(PosixFileAttributeView.class)).isTrue();
+        Job job = DemoJob.GREENHOUSE_TUG.job();
+        JobFile.save(file, job);
+        for (String who : List.of("rw-------", "rw-rw-r--", "r--------")) {
+            Files.setPosixFilePermissions(file, PosixFilePermissions.fromString(who));
+            assertThat(JobFile.writeProtected(file)).isEqualTo(who.startsWith("r-"));
+            JobFile.save(file, job);
+            assertThat(Files.getPosixFilePermissions(file)).isEqualTo(PosixFilePermissions.fromString(who));
+            Files.delete(JobFile.previous(file));
+            JobFile.save(file, job.withTitle("again"));
+            assertThat(Files.getPosixFilePermissions(JobFile.previous(file))).as("the copy beside it is as private").isEqualTo(PosixFilePermissions.fromString(who));
+        }
+    }
+
+    @Test
+    void linksAreFollowedOrRefused() throws Exception {
+        Path file = folder.resolve("real.tilt");
+        Path link = Files.createSymbolicLink(folder.resolve("link.tilt"), Path.of("real.tilt"));
+        assertThatThrownBy(() -> JobFile.save(link, DemoJob.GREENHOUSE_TUG.job())).hasMessageContaining("it is a link to real.tilt, which is not there");
+        assertThat(Files.isSymbolicLink(link)).isTrue();
+        JobFile.save(file, DemoJob.GREENHOUSE_TUG.job());
+        JobFile.save(link, DemoJob.GREENHOUSE_TUG.job().withTitle("by the link"));
+        assertThat(Files.isSymbolicLink(link)).isTrue();
+        assertThat(JobFile.open(file).title()).isEqualTo("by the link");
+    }
+
+    @Test
+    void aNameThatOpensCanBeSaved() throws Exception {
+        Job job = DemoJob.GREENHOUSE_TUG.job();
+        byte[] text = JobWriter.write(job).getBytes(StandardCharsets.UTF_8);
+        for (String name : List.of("x".repeat(250) + ".tilt", "ä".repeat(120) + ".tilt", " .tilt", "no ending", "two\nlines.tilt", ".tilt")) {
+            Path file = Files.write(folder.resolve(name), text);
+            JobFile.save(file, JobFile.open(file).withTitle("first"));
+            JobFile.save(file, JobFile.open(file).withTitle("second"), Optional.empty());
+            assertThat(JobFile.open(file).title()).isEqualTo("second");
+            assertThat(JobFile.open(JobFile.previous(file)).title()).isEqualTo("first");
+        }
+    }
+
+    /** What somebody else wrote has a name of its own, which the saves that follow leave alone. */
+    @Test
+    void whatSomebodyElseWroteIsKept() throws Exception {
+        Path file = folder.resolve("carrier.tilt");
+        Job mine = DemoJob.GREENHOUSE_TUG.job().withTitle("mine");
+        Optional<FileStamp> known = Optional.of(JobFile.save(file, mine, Optional.empty()).stamp());
+        for (int n = 1; n <= 2; n++) {
+            JobFile.replace(file, JobWriter.write(mine.withTitle("theirs " + n)).getBytes(StandardCharsets.UTF_8));
+            JobFile.Saved saved = JobFile.save(file, mine, known);
+            assertThat(JobFile.open(saved.others().orElseThrow()).title()).isEqualTo("theirs " + n);
+            known = Optional.of(saved.stamp());
+            assertThat(JobFile.save(file, mine, known).others()).as("a second save has nothing to keep").isEmpty();
+        }
+        assertThat(JobFile.open(folder.resolve("carrier.theirs.tilt")).title()).isEqualTo("theirs 1");
+        assertThat(JobFile.open(folder.resolve("carrier.theirs-2.tilt")).title()).isEqualTo("theirs 2");
+    }
+
+    @Test
+    void halfWrittenCopiesOfDeadProgramsAreTakenAway() throws Exception {
+        Process dead = new ProcessBuilder(ProcessHandle.current().info().command().orElse("java"), "-version").redirectErrorStream(true).start();
+        dead.getInputStream().readAllBytes();
+        dead.waitFor();
+        long alive = ProcessHandle.current().pid();
+        Path old = Files.writeString(folder.resolve(".mild-tilt-" + alive + "-1.part"), "x");
+        Files.setLastModifiedTime(old, FileTime.from(Instant.now().minus(2, ChronoUnit.DAYS)));
+        List<Path> gone = List.of(old, Files.writeString(folder.resolve(".mild-tilt-" + dead.pid() + "-4.part"), "x"), Files.writeString(folder.resolve(".carrier.tilt." + dead.pid() + ".part"), "x"));
+        List<Path> kept = List.of(Files.writeString(folder.resolve(".mild-tilt-" + alive + "-999999.part"), "x"), Files.writeString(folder.resolve("film.part"), "x"), Files.writeString(folder.resolve(".other.12.part"), "x"));
+        JobFile.save(folder.resolve("carrier.tilt"), DemoJob.GREENHOUSE_TUG.job());
+        assertThat(gone).noneMatch(Files::exists);
+        assertThat(kept).allMatch(Files::exists);
     }
 
     /** Each: what is replaced in the demo's file, by what, and what the refusal must say. */

@@ -5,11 +5,13 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import com.fasterxml.jackson.databind.JsonNode;
+import java.io.StringWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import mildtilt.analysis.Analysis;
 import mildtilt.column.Column;
 import mildtilt.column.Joint;
@@ -18,11 +20,15 @@ import mildtilt.geometry.Vector;
 import mildtilt.job.Job;
 import mildtilt.job.JobPoints;
 import mildtilt.measure.LengthUnit;
+import mildtilt.papers.Cell;
+import mildtilt.papers.Table;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class OutputsTest {
 
@@ -43,8 +49,32 @@ class OutputsTest {
                 "STOP", "Lower joint binds", "not an approval");
         assertThat(card(demo, LengthUnit.INCH_FRACTION)).contains("13 13/32\"").doesNotContain("340.3");
         assertThat(card(Analysis.of(JobReader.read(JobWriter.write(
-                new Job("Ξένος 車 job", "", demo.job().vehicle(), demo.job().column(), java.util.Optional.empty(), demo.job().targets())))),
+                new Job("Ξένος 車 job", "", demo.job().vehicle(), demo.job().column(), Optional.empty(), demo.job().targets())))),
                 LengthUnit.MM)).contains("Lower joint");
+    }
+
+    /** Two names that differ differ on paper, too; what only joins signs is left out. */
+    @Test
+    void signsThatTheFontLacksAreSpelled() throws Exception {
+        Job job = new Job("Rig \uD83D\uDE00\uFE0F 車", "", demo.job().vehicle(), demo.job().column(), Optional.empty(), demo.job().targets());
+        assertThat(card(Analysis.of(job), LengthUnit.MM)).contains("Rig [grinning face]").doesNotContain("?");
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"=1+1", " =1+1", "\t=1", "\u00a0@x", "\uFF1D1+1", "\uFF20x", "-2", "+2", "\u200B=1"})
+    void whatASpreadsheetWouldRunIsText(String name) {
+        Table table = new Table("t", "T", List.of("name"), List.of("Name"), List.of(List.of(Cell.of(name))));
+        assertThat(CsvFiles.table(table)).contains("'" + name);
+    }
+
+    @Test
+    void positionsWrittenOneByOneAreTheSameFile() throws Exception {
+        List<HandPosition> places = List.of(new HandPosition(0, 0, 0), new HandPosition(-90, 10, -10));
+        StringWriter streamed = new StringWriter();
+        List<Integer> told = new ArrayList<>();
+        AnalysisJson.write(demo, places, streamed, told::add);
+        assertThat(streamed.toString()).isEqualTo(AnalysisJson.write(demo, places));
+        assertThat(told).containsExactly(1, 2);
     }
 
     @Test

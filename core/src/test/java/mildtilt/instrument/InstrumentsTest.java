@@ -15,6 +15,8 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
+import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
@@ -63,6 +65,58 @@ class InstrumentsTest {
             // The rod off, the plan's own vehicle, another wheel: all are other dots.
             i.stand(up, false);
             assertThat(i.read(InstrumentKind.LASER).values().getFirst()).isNotCloseTo(truth.left(), within(2.0));
+        }
+    }
+
+    @Test
+    void aDialReadsOnItsShaftAlone() throws Exception {
+        Job job = DemoJob.MARSH_CARRIER.job();
+        String shaft = job.column().orElseThrow().shafts().getFirst().name();
+        double length = job.column().get().start(0).distanceTo(job.column().get().end(0));
+        try (StandIn s = standIn(job); Instruments i = new SocketInstruments(s.port())) {
+            for (double along : new double[] {0, length / 2, length}) {
+                i.put(InstrumentKind.DIAL, new Mark.OnShaft(shaft, along, 0));
+                assertThat(i.read(InstrumentKind.DIAL).values()).hasSize(1);
+            }
+            for (double along : new double[] {-1, length + 1, 100_000}) {
+                i.put(InstrumentKind.DIAL, new Mark.OnShaft(shaft, along, 0));
+                assertThatThrownBy(() -> i.read(InstrumentKind.DIAL)).isInstanceOf(InstrumentException.class).hasMessageContaining("nothing for the");
+            }
+        }
+    }
+
+    @Test
+    void numbersOnTheLineAreNumbers() {
+        assertThat(List.of(LineText.number(-0.0), LineText.number(-0.00001), LineText.number(-1.5), LineText.number(20))).containsExactly("0", "0", "-1.5", "20");
+        for (String none : List.of("", "5d", "0x1p3", "NaN", "Infinity", "1e9", "1,5", "--1", "1e999")) {
+            assertThat(LineText.number(none)).as(none).isEmpty();
+        }
+        assertThat(LineText.number("-12.50")).contains(-12.5);
+    }
+
+    /** Many callers at once, some of them cut off: the next one is still answered. */
+    @Test
+    void oneCallerThatIsNotTakenIsNotTheLast() throws Exception {
+        try (StandIn s = standIn(DemoJob.SALT_RAKE.job())) {
+            List<Socket> callers = new ArrayList<>();
+            for (int n = 0; n < 90; n++) {
+                callers.add(new Socket(InetAddress.getLoopbackAddress(), s.port()));
+            }
+            for (Socket c : callers) {
+                c.setSoLinger(true, 0);
+                c.close();
+            }
+            Instant until = Instant.now().plusSeconds(10);
+            boolean answered = false;
+            while (!answered && Instant.now().isBefore(until)) {
+                try (Instruments i = new SocketInstruments(s.port())) {
+                    answered = i.read(InstrumentKind.TURN_PLATES).values().size() == 2;
+                } catch (InstrumentException e) {
+                    // Those before are still being let go of.
+                    Thread.onSpinWait();
+                }
+            }
+            assertThat(answered).isTrue();
         }
     }
 

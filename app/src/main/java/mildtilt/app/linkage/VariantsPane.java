@@ -68,7 +68,7 @@ public final class VariantsPane extends VBox {
 
     private boolean sure(String n) {
         ButtonType replace = new ButtonType("Replace it", ButtonBar.ButtonData.YES);
-        ButtonType stay = new ButtonType("Stay", ButtonBar.ButtonData.CANCEL_CLOSE);
+        ButtonType stay = new ButtonType("Cancel", ButtonBar.ButtonData.CANCEL_CLOSE);
         Alert alert = new Alert(Alert.AlertType.CONFIRMATION, "", replace, stay);
         alert.initOwner(getScene().getWindow());
         alert.setTitle("Mild Tilt");

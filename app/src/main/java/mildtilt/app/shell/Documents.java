@@ -423,8 +423,8 @@ public final class Documents {
             return true;
         }
         ButtonType save = new ButtonType("Save", ButtonBar.ButtonData.YES);
-        ButtonType drop = new ButtonType("Drop the changes", ButtonBar.ButtonData.NO);
-        ButtonType stay = new ButtonType("Stay", ButtonBar.ButtonData.CANCEL_CLOSE);
+        ButtonType drop = new ButtonType("Don't save", ButtonBar.ButtonData.NO);
+        ButtonType stay = new ButtonType("Cancel", ButtonBar.ButtonData.CANCEL_CLOSE);
         Alert alert = new Alert(Alert.AlertType.CONFIRMATION, "", save, drop, stay);
         alert.initOwner(owner);
         alert.setTitle("Mild Tilt");
