@@ -64,6 +64,20 @@ class DocumentationTest {
         assertThat(keys).allSatisfy(k -> assertThat(text).as(k).containsPattern("\\b" + Pattern.quote(k) + "\\b"));
     }
 
+    @Test
+    void theRangeOfEverySizeIsInTheTable() throws Exception {
+        String text = doc("job-format.md");
+        int sizes = 0;
+        for (var e : schema().get("$defs").properties()) {
+            JsonNode d = e.getValue();
+            if (d.path("type").asText().matches("number|integer")) {
+                sizes++;
+                assertThat(text).contains("| " + e.getKey().replace('_', ' ') + " | " + d.get("minimum").asText() + " to " + d.get("maximum").asText());
+            }
+        }
+        assertThat(sizes).isGreaterThan(50);
+    }
+
     private static void collectKeys(JsonNode node, Set<String> keys) {
         if (node.path("properties").isObject()) {
             node.get("properties").fieldNames().forEachRemaining(keys::add);
