@@ -1,6 +1,7 @@
 package mildtilt.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assumptions.assumeThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.nio.file.Files;
@@ -26,7 +27,9 @@ import mildtilt.app.workbench.Compared;
 import mildtilt.app.workbench.HandsPosition;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.format.DemoJob;
+import mildtilt.format.FileStamp;
 import mildtilt.format.JobFile;
+import mildtilt.format.JobWriter;
 import mildtilt.geometry.Side;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
@@ -279,5 +282,51 @@ class ViewsTest {
         try (Recovery another = new Recovery(state)) {
             assertThat(another.left()).as("it is this program's own work now").isEmpty();
         }
+    }
+
+    /** What was recovered began from what the file held then: if somebody has written it since, saving asks, and theirs is kept whatever follows. */
+    @Test
+    void recoveredWorkDoesNotSaveOverWhatSomebodyElseWrote(FxRobot robot) throws Exception {
+        app.settle();
+        Path file = folder.resolve("shared.tilt");
+        Job mine = DemoJob.GREENHOUSE_TUG.job();
+        JobFile.save(file, mine);
+        Path state = folder.resolve("state");
+        FileStamp then = FileStamp.of(file).orElseThrow();
+        Files.writeString(state.resolve("dead.tilt"), JobWriter.write(mine.withTitle("mine")));
+        Files.writeString(state.resolve("dead.origin"), then.size() + "\n" + then.checksum() + "\n" + file);
+        Files.writeString(state.resolve("dead.lock"), "");
+        JobFile.save(file, mine.withTitle("theirs"));
+        Platform.runLater(() -> app.shell.documents().offerRecovered(app.stage));
+        AppWindow.answer(robot, "Recover it");
+        AppWindow.until(() -> app.bench.job().title().equals("mine"));
+        Platform.runLater(() -> app.shell.documents().save(app.stage));
+        AppWindow.answer(robot, "Save mine over it");
+        AppWindow.until(() -> !app.bench.unsaved());
+        assertThat(JobFile.open(file).title()).isEqualTo("mine");
+        assertThat(JobFile.open(folder.resolve("shared.theirs.tilt")).title()).isEqualTo("theirs");
+        // The next save is over one's own, and asks nothing.
+        robot.interact(() -> app.bench.edit("again", j -> j.withTitle("mine again")));
+        robot.interact(() -> app.shell.documents().save(app.stage));
+        assertThat(JobFile.open(file).title()).isEqualTo("mine again");
+        assertThat(JobFile.open(folder.resolve("shared.theirs.tilt")).title()).isEqualTo("theirs");
+    }
+
+    @Test
+    void aWriteProtectedJobIsAskedAbout(FxRobot robot) throws Exception {
+        app.settle();
+        Path file = folder.resolve("locked.tilt");
+        JobFile.save(file, DemoJob.GREENHOUSE_TUG.job());
+        robot.interact(() -> app.shell.documents().open(app.stage, file));
+        assumeThat(file.toFile().setWritable(false, false)).isTrue();
+        robot.interact(() -> app.bench.edit("title", j -> j.withTitle("changed")));
+        Platform.runLater(() -> app.shell.documents().save(app.stage));
+        AppWindow.answer(robot, "Cancel");
+        assertThat(JobFile.open(file).title()).isNotEqualTo("changed");
+        assertThat(app.bench.unsaved()).isTrue();
+        Platform.runLater(() -> app.shell.documents().save(app.stage));
+        AppWindow.answer(robot, "Replace it");
+        AppWindow.until(() -> !app.bench.unsaved());
+        assertThat(JobFile.open(file).title()).isEqualTo("changed");
     }
 }
