@@ -133,4 +133,30 @@ class CommandLineTest {
         assertThat(run("analyse").code).isEqualTo(2);
         assertThat(run("fly").code).isEqualTo(2);
     }
+
+    /** Each refused in one or two sentences, without a trace, and with a code. */
+    @Test
+    void hostileArgumentsAreSentencesToo(@TempDir Path folder) throws Exception {
+        Path file = folder.resolve("x.tilt");
+        JobFile.save(file, DemoJob.GREENHOUSE_TUG.job());
+        Path scan = Files.writeString(folder.resolve("a.obj"), "v 0 0 0\nv 1 0 0\nv 0 1 0\nf // 2 3\n");
+        Path taken = Files.writeString(folder.resolve("taken"), "a file");
+        Path route = folder.resolve("route.tilt");
+        String[][] all = {{"analyse", file.toString(), "--grid", "x"}, {"analyse", file.toString(), "--grid", "1x1"}, {"analyse", "/"}, {"analyse", folder.toString()}, {"scan", "/"}, {"scan", scan.toString()},
+            {"scan", folder.resolve("none.stl").toString()}, {"route", file.toString(), "--joints", "-"}, {"route", file.toString(), "--gap", "NaN"}, {"route", file.toString(), "--gap", "1e9"},
+            {"analyse", file.toString(), "--out", taken.toString()}, {"make", file.toString(), "--out", taken.toString()}, {"analyse", file.toString(), "--positions", scan.toString()}, {"analyse", file.toString(), "--rules", "/"},
+            {"sure", "/"}, {"fit", "/", "--out", folder.toString()}, {"instruments", "/", "--port", "0"}};
+        for (String[] args : all) {
+            assertThat(run(args)).as(String.join(" ", args)).satisfies(s -> {
+                assertThat(s.code).isEqualTo(2);
+                assertThat(s.err.strip()).hasSizeBetween(15, 300).doesNotContain("Exception").doesNotContain("null").doesNotContain("\tat ").endsWith(".");
+            });
+        }
+        JobFile.save(file, DemoJob.MARSH_CARRIER.job());
+        assertThat(run("route", file.toString(), "--gap", "900", "--joints", "1", "--take", route.toString())).satisfies(s -> {
+            assertThat(s.code).isEqualTo(3);
+            assertThat(s.err).contains("There is no such route, so nothing was written to");
+            assertThat(route).doesNotExist();
+        });
+    }
 }

@@ -125,7 +125,7 @@ class StartPageTest {
         AppWindow.answer(robot, "Save mine over it");
         AppWindow.until(() -> !app.bench.unsaved());
         assertThat(JobFile.open(file).title()).isEqualTo("mine");
-        assertThat(JobFile.open(JobFile.previous(file)).title()).isEqualTo("theirs");
+        assertThat(JobFile.open(file.resolveSibling("shared.theirs.tilt")).title()).isEqualTo("theirs");
         // Gone is no quarrel: it is written anew.
         Files.delete(file);
         robot.interact(() -> app.bench.edit("More", j -> j.withTitle("more")));
@@ -135,7 +135,7 @@ class StartPageTest {
         JobFile.save(file, DemoJob.SALT_RAKE.job().withTitle("theirs again"));
         robot.interact(() -> app.bench.edit("Most", j -> j.withTitle("most")));
         Platform.runLater(() -> app.shell.documents().save(app.stage));
-        AppWindow.answer(robot, "Save mine under another name");
+        AppWindow.answer(robot, "Save under another name");
         AppWindow.until(() -> !app.bench.unsaved());
         assertThat(JobFile.open(app.chosen).title()).isEqualTo("most");
         assertThat(JobFile.open(file).title()).isEqualTo("theirs again");

@@ -48,7 +48,11 @@ public final class JobFile {
 
     /** @throws JobFileException if the file can't be read or holds no job; the message names the file */
     public static Job open(Path file) throws JobFileException {
-        return open(file, "job", JobReader::read);
+        try {
+            return open(file, "job", JobReader::read);
+        } catch (JobFileException e) {
+            throw Files.isRegularFile(previous(file)) ? new JobFileException(e.getMessage() + " The copy that the last save replaced is beside it: " + previous(file).getFileName() + ".") : e;
+        }
     }
 
     /** Makes something of a file's text. */

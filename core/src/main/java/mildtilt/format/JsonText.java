@@ -96,7 +96,7 @@ final class JsonText {
             return "The file holds a text, a number or a nesting far larger than any job's" + place + ". It is damaged, or it is something else.";
         }
         if (e instanceof JsonEOFException) {
-            return "The file is cut short: it ends in the middle" + place + ". Take the copy beside it that ends in .previous, or another copy.";
+            return "The file is cut short: it ends in the middle" + place + ".";
         }
         if (doubled.matches()) {
             return "The file says \"" + SchemaWords.cut(doubled.group(1)) + "\" twice in one place" + place + ". Take one of the two out.";

@@ -17,6 +17,7 @@ final class SchemaWords {
     private static final int LONGEST_SHOWN = 40;
     private static final int MOST_WORDS = 8;
     private static final double ALL_BUT_0 = 1e-6;
+    private static final double HUGE = 1e12;
     private static final Pattern UNIT = Pattern.compile("(.*)_(mm|deg|pct|n|nm|kg|mpa|c)");
     private static final Map<String, String> UNITS = Map.of("mm", " mm", "deg", "°", "pct", " %", "n", " N", "nm", " N·m", "kg", " kg", "mpa", " N/mm²", "c", " °C");
 
@@ -77,7 +78,8 @@ final class SchemaWords {
     /** A number as it stands, but for the point and the nought after it that a whole one may have. */
     private static String shown(JsonNode value) {
         double v = value.asDouble();
-        return v != 0 && Math.abs(v) < ALL_BUT_0 ? "all but 0" : cut(value.asText().replaceFirst("\\.0$", ""));
+        return v != 0 && Math.abs(v) < ALL_BUT_0 ? "all but 0"
+                : cut(Math.abs(v) < HUGE && value.isNumber() ? value.decimalValue().stripTrailingZeros().toPlainString() : value.asText().replaceFirst("\\.0$", ""));
     }
 
     private static String words(JsonNode all) {

@@ -73,7 +73,7 @@ final class FitCommands {
             } catch (JobFileException e) {
                 System.err.println(e.getMessage());
             } catch (IOException e) {
-                System.err.println("The log could not be written into " + out + ": " + e.getMessage());
+                System.err.println("The log could not be written into " + out + ": " + JobFile.reason(e));
             }
             return Main.BAD_INPUT;
         }

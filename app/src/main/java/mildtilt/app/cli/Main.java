@@ -187,7 +187,7 @@ public final class Main implements Callable<Integer> {
             } catch (JobFileException e) {
                 System.err.println(e.getMessage());
             } catch (IOException | UncheckedIOException e) {
-                System.err.println("The CSV files could not be written: " + e.getMessage());
+                System.err.println("The CSV files could not be written: " + JobFile.reason(e instanceof UncheckedIOException u ? u.getCause() : (IOException) e));
             }
             return BAD_INPUT;
         }
@@ -335,7 +335,7 @@ public final class Main implements Callable<Integer> {
             } catch (JobFileException e) {
                 System.err.println(e.getMessage());
             } catch (IOException e) {
-                System.err.println("The papers could not be written into " + out + ": " + e.getMessage());
+                System.err.println("The papers could not be written into " + out + ": " + JobFile.reason(e));
             }
             return BAD_INPUT;
         }

@@ -162,7 +162,7 @@ public final class Documents {
         if (now.isEmpty() || now.equals(stamp)) {
             return mayReplace(owner, file);
         }
-        ButtonType beside = new ButtonType("Save mine under another name", ButtonBar.ButtonData.YES);
+        ButtonType beside = new ButtonType("Save under another name", ButtonBar.ButtonData.YES);
         ButtonType over = new ButtonType("Save mine over it", ButtonBar.ButtonData.NO);
         ButtonType stay = new ButtonType("Don't save now", ButtonBar.ButtonData.CANCEL_CLOSE);
         Alert alert = new Alert(Alert.AlertType.WARNING, "It may be open in another window, or come from another machine. If you save over it, what is in it now is kept beside it as " + JobFile.othersVersion(file).getFileName() + ".", beside, over, stay);
@@ -225,7 +225,7 @@ public final class Documents {
         try {
             PhotoFile.copyAlong(bench.job(), from, to);
         } catch (IOException e) {
-            bench.refuse("The job is saved, but its photos could not be copied beside it: " + e.getMessage());
+            bench.refuse("The job is saved, but its photos could not be copied beside it: " + JobFile.reason(e));
         }
     }
 
@@ -380,7 +380,7 @@ public final class Documents {
             } catch (JobFileException e) {
                 tell(owner, "That catalogue was not taken. The one in use stays.", e.getMessage());
             } catch (IOException e) {
-                tell(owner, "That catalogue could not be kept.", e.getMessage());
+                tell(owner, "That catalogue could not be kept.", JobFile.reason(e));
             }
         });
     }
@@ -390,7 +390,7 @@ public final class Documents {
             bench.catalogueProperty().set(own.drop());
             bench.say("Parts come from the catalogue that ships.");
         } catch (IOException e) {
-            tell(owner, "Your own catalogue could not be taken away.", e.getMessage());
+            tell(owner, "Your own catalogue could not be taken away.", JobFile.reason(e));
         }
     }
 
@@ -411,10 +411,14 @@ public final class Documents {
             if (problem == null) {
                 bench.say(said);
             } else {
-                String why = problem.getCause() == null ? problem.getMessage() : problem.getCause().getMessage();
+                String why = rootOf(problem) instanceof IOException e ? JobFile.reason(e) : "Mild Tilt itself has a fault here.";
                 tell(owner, "It was not written.", why + "\nChoose another place.");
             }
         }));
+    }
+
+    private static Throwable rootOf(Throwable e) {
+        return (e instanceof CompletionException || e instanceof UncheckedIOException) && e.getCause() != null ? rootOf(e.getCause()) : e;
     }
 
     /** Whether what is open may be let go: it is saved, or the user says so. */
@@ -481,7 +485,7 @@ public final class Documents {
 
     private void reportDamaged(Window owner, Recovery.Damaged left) {
         ButtonType drop = new ButtonType("Delete it", ButtonBar.ButtonData.NO);
-        ButtonType keep = new ButtonType("Keep it", ButtonBar.ButtonData.CANCEL_CLOSE);
+        ButtonType keep = new ButtonType("Keep it", ButtonBar.ButtonData.OK_DONE);
         Alert alert = new Alert(Alert.AlertType.WARNING, "", drop, keep);
         alert.initOwner(owner);
         alert.setTitle("Mild Tilt");

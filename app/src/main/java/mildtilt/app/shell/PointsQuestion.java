@@ -11,6 +11,7 @@ import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.GridPane;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.stage.Window;
 import mildtilt.app.look.Choices;
@@ -54,7 +55,7 @@ final class PointsQuestion {
         Runnable asked = () -> {
             boolean open = Stream.of(x, y, z).anyMatch(c -> unitOf(c.getValue()).isEmpty());
             units.setDisable(!open);
-            unitLabel.setText(open ? "Unit where the heading names none" : "Units are as the headings say");
+            unitLabel.setText(open ? "Unit where none is named" : "Units as the headings say");
         };
         Stream.of(x, y, z).forEach(c -> c.valueProperty().addListener((_, _, _) -> asked.run()));
         asked.run();
@@ -65,6 +66,7 @@ final class PointsQuestion {
         match.addRow(1, new Label("x, forward"), x, new Label("Measured to ±"), spread);
         match.addRow(2, new Label("y, left"), y);
         match.addRow(3, new Label("z, up"), z);
+        match.getChildren().stream().filter(Label.class::isInstance).map(Label.class::cast).forEach(l -> l.setMinWidth(Region.USE_PREF_SIZE));
         GridPane rows = new GridPane(14, 2);
         for (int c = 0; c < read.heads().size(); c++) {
             Label head = new Label(read.heads().get(c));
