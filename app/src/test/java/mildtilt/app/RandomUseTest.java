@@ -74,7 +74,8 @@ class RandomUseTest {
         before = Thread.getDefaultUncaughtExceptionHandler();
         Thread.setDefaultUncaughtExceptionHandler((_, e) -> wrong.add(said(e)));
         WaitForAsyncUtils.autoCheckException = false;
-        app = new AppWindow(stage, DemoJob.MARSH_CARRIER.job(), folder.resolve("state"));
+        // Of the stage that is given here the driver keeps every event, and with it all that was ever shown.
+        app = new AppWindow(new Stage(), DemoJob.MARSH_CARRIER.job(), folder.resolve("state"));
         app.bench.messageProperty().addListener((_, _, m) -> {
             if (m.text().contains("Mild Tilt itself")) {
                 wrong.add(m.text());

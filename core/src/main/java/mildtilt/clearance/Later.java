@@ -1,12 +1,13 @@
 package mildtilt.clearance;
 
+import java.util.Objects;
 import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 
 /** Something worked out once, when it is first asked for. */
 public final class Later<T> {
 
-    private final Supplier<T> how;
+    private @Nullable Supplier<T> how;
     private @Nullable T done;
 
     private Later(Supplier<T> how) {
@@ -18,11 +19,12 @@ public final class Later<T> {
     }
 
     public synchronized T get() {
-        T known = done;
-        if (known == null) {
-            known = how.get();
-            done = known;
+        Supplier<T> open = how;
+        if (open != null) {
+            done = open.get();
+            // What it was worked out from is no longer needed, and may be large.
+            how = null;
         }
-        return known;
+        return Objects.requireNonNull(done);
     }
 }

@@ -96,11 +96,26 @@ final class SchemaCheck {
         throw new JobFileException(said + (more > 0 ? " And " + more + " more." : ""));
     }
 
+    /** Without what is wrong by the rules of a kind that does not stand there: its kind is another word. */
+    private static List<ValidationMessage> ofTheirKind(Set<ValidationMessage> problems) {
+        List<String> others = problems.stream().filter(p -> "const".equals(p.getType())).map(p -> p.getEvaluationPath().toString())
+                .filter(w -> w.contains("oneOf")).map(w -> w.substring(0, w.indexOf(']', w.lastIndexOf("oneOf")) + 1)).toList();
+        List<ValidationMessage> own = problems.stream().filter(p -> others.stream().noneMatch(o -> p.getEvaluationPath().toString().startsWith(o))).toList();
+        if (!own.isEmpty() && !own.stream().allMatch(p -> CHOICE.contains(p.getType()))) {
+            return own;
+        }
+        List<ValidationMessage> kinds = problems.stream().filter(p -> "const".equals(p.getType())).toList();
+        return kinds.isEmpty() ? List.copyOf(problems) : kinds;
+    }
+
     /** One fault for each place: where a place fits none of several kinds, what is wrong deepest inside is what was meant. */
     private static List<ValidationMessage> worst(Set<ValidationMessage> problems) {
         List<ValidationMessage> told = new ArrayList<>();
-        problems.stream().sorted(Comparator.comparing((ValidationMessage p) -> rank(p.getType())).thenComparing(p -> -p.getInstanceLocation().getNameCount())).forEach(p -> {
-            if (told.stream().noneMatch(t -> within(p.getInstanceLocation(), t.getInstanceLocation()))) {
+        ofTheirKind(problems).stream().sorted(Comparator.comparing((ValidationMessage p) -> rank(p.getType())).thenComparing(p -> -p.getInstanceLocation().getNameCount())).forEach(p -> {
+            JsonNodePath place = p.getInstanceLocation();
+            // That another kind could stand there says nothing where something of this kind is wrong already.
+            JsonNodePath of = CHOICE.contains(p.getType()) && place.getNameCount() > 0 ? place.getParent() : place;
+            if (told.stream().noneMatch(t -> within(of, t.getInstanceLocation()))) {
                 told.add(p);
             }
         });

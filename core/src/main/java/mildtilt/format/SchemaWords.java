@@ -37,7 +37,7 @@ final class SchemaWords {
             case "required" -> ": \"" + cut(String.valueOf(m.getProperty())) + "\" is missing.";
             case "additionalProperties" -> ": nothing is called \"" + cut(String.valueOf(m.getProperty())) + "\" here. Is it misspelt?";
             case "enum" -> " is " + found(value) + "; it can be " + words(rule.path("enum")) + ".";
-            case "const" -> " is " + found(value) + " and should be " + found(rule.path("const")) + ".";
+            case "const" -> " is " + found(value) + (m.getEvaluationPath().toString().contains("oneOf") ? ", which is none of the kinds there are." : " and should be " + found(rule.path("const")) + ".");
             case "minLength" -> value.asText().isEmpty() ? " is empty." : " is too short.";
             case "maxLength" -> " has " + value.asText().length() + " characters; up to " + rule.path("maxLength").asText() + " can be taken.";
             case "minItems" -> " has " + value.size() + " entries; it needs at least " + rule.path("minItems").asText() + ".";

@@ -48,7 +48,7 @@ public record FrontView(
         }
     }
 
-    /** Empty for a kingpin, and where one rod joins both arms. */
+    /** Empty for a kingpin, where one rod joins both arms, and where the plane of an arm stands upright: it turns about no line then. */
     public static Optional<FrontView> of(SteeredAxle axle, Side side) {
         Optional<Point> inner = inner(axle, side);
         Corner corner = axle.corner(side);
@@ -57,16 +57,16 @@ public record FrontView(
         }
         return switch (corner.suspension()) {
             case Kingpin _ -> Optional.empty();
-            case DoubleWishbone w -> Optional.of(of(side, corner, inner.get(),
+            case DoubleWishbone w -> of(side, corner, inner.get(),
                     arm(w.lowerInnerFront(), w.lowerInnerRear(), w.lowerBallJoint()),
                     arm(w.upperInnerFront(), w.upperInnerRear(), w.upperBallJoint()),
                     w.lowerBallJoint(), Axis.through(w.lowerInnerRear(), w.lowerInnerFront()),
-                    Optional.of(Axis.through(w.upperInnerRear(), w.upperInnerFront()))));
-            case Strut s -> Optional.of(of(side, corner, inner.get(),
+                    Optional.of(Axis.through(w.upperInnerRear(), w.upperInnerFront())));
+            case Strut s -> of(side, corner, inner.get(),
                     arm(s.lowerInnerFront(), s.lowerInnerRear(), s.lowerBallJoint()),
                     // A sliding strut moves its top square to itself, as an endless arm there would.
                     new Plane(s.topMount(), s.strutAxis().direction().vector()),
-                    s.lowerBallJoint(), Axis.through(s.lowerInnerRear(), s.lowerInnerFront()), Optional.empty()));
+                    s.lowerBallJoint(), Axis.through(s.lowerInnerRear(), s.lowerInnerFront()), Optional.empty());
         };
     }
 
@@ -74,15 +74,18 @@ public record FrontView(
         return new Plane(ball, front.minus(rear).cross(ball.minus(rear)));
     }
 
-    private static FrontView of(Side side, Corner corner, Point inner, Plane lower, Plane upper, Point ball, Axis lowerPivots,
+    private static Optional<FrontView> of(Side side, Corner corner, Point inner, Plane lower, Plane upper, Point ball, Axis lowerPivots,
             Optional<Axis> upperPivots) {
+        if (lower.slope().isEmpty() || upper.slope().isEmpty()) {
+            return Optional.empty();
+        }
         Point outer = corner.knuckle().tieRodPoint();
         double x = outer.x();
         Optional<Point> centre = Optional.empty();
         double aimed;
         double across = inner.y() - outer.y();
-        double lowerSlope = lower.slope().orElse(0.0);
-        double upperSlope = upper.slope().orElse(0.0);
+        double lowerSlope = lower.slope().get();
+        double upperSlope = upper.slope().get();
         if (Math.abs(upperSlope - lowerSlope) > PARALLEL) {
             double y = outer.y() + (lower.heightAt(x, outer.y()) - upper.heightAt(x, outer.y())) / (upperSlope - lowerSlope);
             centre = Optional.of(new Point(x, y, lower.heightAt(x, y)));
@@ -99,7 +102,7 @@ public record FrontView(
             double y = low.y() + (high.y() - low.y()) * (inner.z() - low.z()) / (high.z() - low.z());
             return side.sign() * (inner.y() - y);
         });
-        return new FrontView(centre, rodSlope - armSlope, inner.z() - aimed, outboard.filter(Double::isFinite));
+        return Optional.of(new FrontView(centre, rodSlope - armSlope, inner.z() - aimed, outboard.filter(Double::isFinite)));
     }
 
     /** Where a line passes a cross plane; its nearest given point where it runs in that plane. */

@@ -1,5 +1,6 @@
 package mildtilt.app.facts;
 
+import java.lang.ref.WeakReference;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
@@ -25,6 +26,7 @@ public abstract class FactsPane extends VBox {
     protected final Workbench bench;
     private final VBox body = new VBox();
     private Optional<List<Object>> shown = Optional.empty();
+    private WeakReference<Job> shownOf = new WeakReference<>(null);
 
     protected FactsPane(Workbench bench, String id) {
         this.bench = bench;
@@ -40,7 +42,11 @@ public abstract class FactsPane extends VBox {
 
     /** To be called by the subclass once it is made. What is being typed elsewhere in the pane is not disturbed without need. */
     protected final void refresh() {
-        if (!isVisible() || bench.workedProperty().get().isEmpty()) {
+        if (!isVisible()) {
+            letGo();
+            return;
+        }
+        if (bench.workedProperty().get().isEmpty()) {
             return;
         }
         Worked worked = bench.workedProperty().get().get();
@@ -49,11 +55,20 @@ public abstract class FactsPane extends VBox {
             return;
         }
         shown = Optional.of(now);
+        shownOf = new WeakReference<>(bench.job());
         Optional<String> focused = Optional.ofNullable(getScene()).map(Scene::getFocusOwner)
                 .filter(n -> n.getId() != null && body.lookup("#" + n.getId()) == n).map(Node::getId);
         body.getChildren().clear();
         missing(worked).ifPresentOrElse(why -> add(Wrap.text(why, "hint")), () -> show(worked));
         focused.map(id -> body.lookup("#" + id)).ifPresent(Node::requestFocus);
+    }
+
+    /** What nobody sees is of a job that has changed by now: its buttons hold figures that take up memory. */
+    private void letGo() {
+        if (shown.isPresent() && !shownOf.refersTo(bench.job())) {
+            shown = Optional.empty();
+            body.getChildren().clear();
+        }
     }
 
     /** Makes the pane anew though nothing it is made from has changed: something of its own has. */
@@ -75,16 +90,28 @@ public abstract class FactsPane extends VBox {
         return new SameOnly(worked.now());
     }
 
-    /** Equal only to the very same thing: comparing two analyses would take longer than drawing one. */
-    public record SameOnly(Object thing) {
+    /**
+     * Equal only to the very same thing: comparing two analyses would take longer than drawing one. It does not keep the thing: a pane that
+     * nobody looks at must not hold an analysis of long ago.
+     */
+    public static final class SameOnly {
+        private final WeakReference<Object> thing;
+        private final int hash;
+
+        public SameOnly(Object thing) {
+            this.thing = new WeakReference<>(thing);
+            hash = System.identityHashCode(thing);
+        }
+
         @Override
         public boolean equals(Object o) {
-            return o instanceof SameOnly s && s.thing == thing;
+            Object mine = thing.get();
+            return o instanceof SameOnly s && mine != null && s.thing.get() == mine;
         }
 
         @Override
         public int hashCode() {
-            return System.identityHashCode(thing);
+            return hash;
         }
     }
 

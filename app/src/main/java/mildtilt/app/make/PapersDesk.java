@@ -39,6 +39,10 @@ public final class PapersDesk {
     private void ask() {
         Optional<Analysis> analysis = bench.workedProperty().get().map(w -> w.now());
         boolean have = papers.get().map(Papers::analysis).filter(a -> analysis.filter(b -> a == b).isPresent()).isPresent();
+        if (bench.stageProperty().get() != WorkStage.MAKE && !have && papers.get().isPresent()) {
+            // Of a job that has changed by now, and nobody looks at them.
+            papers.set(Optional.empty());
+        }
         if (bench.stageProperty().get() != WorkStage.MAKE || analysis.isEmpty() || have) {
             return;
         }
