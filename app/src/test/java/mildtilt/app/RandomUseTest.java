@@ -2,6 +2,7 @@ package mildtilt.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.lang.ref.WeakReference;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -36,6 +37,10 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.stage.Stage;
 import javafx.stage.Window;
+import mildtilt.analysis.Analysis;
+import mildtilt.app.workbench.MakeSheet;
+import mildtilt.app.workbench.SideTab;
+import mildtilt.app.workbench.WorkStage;
 import mildtilt.format.DemoJob;
 import mildtilt.format.JobWriter;
 import mildtilt.format.StlFile;
@@ -56,6 +61,7 @@ import org.testfx.util.WaitForAsyncUtils;
 class RandomUseTest {
 
     private static final Duration FOR = Duration.ofSeconds(Integer.getInteger("mildtilt.random.seconds", 15));
+    private static final long MOST_MB = 450;
     private static final List<String> TYPED = List.of("", "0", "-1", "1e308", "NaN", "3 1/2\"", "5' 2 3/8\"", "12,5", "45", "90", "-45", "1000", "0.001", "abc", "{0}", "\uD83D\uDE00", "x".repeat(400), "1/0", "2*3", "  20 mm ", "0x1p3", "Lower joint");
     private static final List<KeyCode> KEYS = List.of(KeyCode.TAB, KeyCode.ENTER, KeyCode.ESCAPE, KeyCode.SPACE, KeyCode.UP, KeyCode.DOWN, KeyCode.LEFT, KeyCode.RIGHT, KeyCode.DELETE, KeyCode.HOME, KeyCode.END, KeyCode.PAGE_DOWN, KeyCode.F1);
     private static final List<KeyCode> WITH_CONTROL = List.of(KeyCode.Z, KeyCode.Y, KeyCode.S, KeyCode.DIGIT1, KeyCode.DIGIT2, KeyCode.DIGIT3, KeyCode.DIGIT4, KeyCode.DIGIT5, KeyCode.DIGIT6, KeyCode.P, KeyCode.F, KeyCode.D);
@@ -136,7 +142,51 @@ class RandomUseTest {
         AppWindow.until(() -> app.bench.workedProperty().get().map(w -> w.now().job() == app.bench.job()).orElse(false));
         System.gc();
         Runtime now = Runtime.getRuntime();
-        System.out.println("random use: " + n + " steps, " + ((now.totalMemory() - now.freeMemory()) >> 20) + " MB in use of " + (now.maxMemory() >> 20));
+        long used = (now.totalMemory() - now.freeMemory()) >> 20;
+        System.out.println("random use: " + n + " steps, " + used + " MB in use of " + (now.maxMemory() >> 20));
+        assertThat(used).as("MB in use, by whatever was done before").isLessThan(MOST_MB);
+    }
+
+    /** Panes that were looked at and left hold no analysis of a job that has changed since. */
+    @Test
+    void whatNobodySeesIsLetGo() {
+        app.settle();
+        for (WorkStage stage : WorkStage.values()) {
+            onInterface(() -> {
+                app.bench.stageProperty().set(stage);
+                return stage;
+            });
+            app.settle();
+            for (SideTab tab : SideTab.values()) {
+                if (tab.belongsTo(stage)) {
+                    onInterface(() -> {
+                        app.bench.sideTabProperty().set(tab);
+                        return tab;
+                    });
+                    WaitForAsyncUtils.waitForFxEvents();
+                }
+            }
+            for (MakeSheet sheet : stage == WorkStage.MAKE ? MakeSheet.values() : new MakeSheet[0]) {
+                onInterface(() -> {
+                    app.bench.makeSheetProperty().set(sheet);
+                    return sheet;
+                });
+                WaitForAsyncUtils.waitForFxEvents();
+            }
+        }
+        WeakReference<Analysis> first = new WeakReference<>(app.bench.workedProperty().get().orElseThrow().now());
+        for (int n = 1; n <= 3; n++) {
+            int bump = 60 + n;
+            onInterface(() -> {
+                app.bench.stageProperty().set(WorkStage.COLUMN);
+                return app.bench.edit("bump", j -> j.withVehicle(j.vehicle().withBump(bump)));
+            });
+            app.settleWhole();
+        }
+        AppWindow.until(() -> {
+            System.gc();
+            return first.refersTo(null);
+        });
     }
 
     /** Of the dialogue that stands, or of the main window. */

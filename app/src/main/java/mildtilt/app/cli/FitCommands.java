@@ -39,13 +39,14 @@ final class FitCommands {
         public Integer call() {
             try {
                 Job job = JobFile.open(file);
+                Progress progress = new Progress("Draws");
                 Draws.Settings settings = Draws.Settings.USUAL.withDraws(draws);
                 Optional<Headlines> plan = Headlines.of(job);
                 if (plan.isEmpty()) {
                     System.err.println(file.getFileName() + ": the plan can't be put together as it is, so there are no figures to be sure of.");
                     return Main.BAD_INPUT;
                 }
-                Main.print(SurenessJson.write(Draws.of(job, plan.get(), settings, _ -> { }, () -> false)));
+                Main.print(SurenessJson.write(Draws.of(job, plan.get(), settings, so -> progress.at(so.done()), () -> false)));
                 return 0;
             } catch (JobFileException | IllegalArgumentException e) {
                 System.err.println(e.getMessage());

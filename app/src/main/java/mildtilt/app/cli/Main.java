@@ -178,7 +178,8 @@ public final class Main implements Callable<Integer> {
                 }
                 Analysis analysis = Analysis.of(job, grid(), catalogue.isPresent() ? CatalogueFile.open(catalogue.get()) : CatalogueFile.shipped());
                 PrintWriter to = new PrintWriter(System.out, false, StandardCharsets.UTF_8);
-                AnalysisJson.write(analysis, at, to, new Progress("positions", at.size())::at);
+                Progress progress = new Progress("Positions");
+                AnalysisJson.write(analysis, at, to, n -> progress.at((double) n / at.size()));
                 to.flush();
                 if (out.isPresent()) {
                     CsvFiles.write(analysis, out.get());
@@ -279,7 +280,7 @@ public final class Main implements Callable<Integer> {
                 if (job.column().isEmpty()) {
                     throw new JobFileException(file.getFileName() + ": this job has no column, so a route has nothing to begin and end with.");
                 }
-                RouteAnswer answer = RouteFinder.search(job, question(), RouteProgress.SILENT);
+                RouteAnswer answer = RouteFinder.search(job, question(), telling(new Progress("Routes")));
                 print(RouteJson.write(answer));
                 if (take.isPresent()) {
                     if (answer.routes().isEmpty()) {
@@ -293,6 +294,13 @@ public final class Main implements Callable<Integer> {
                 System.err.println(e.getMessage());
                 return BAD_INPUT;
             }
+        }
+
+        private static RouteProgress telling(Progress progress) {
+            return (done, _) -> {
+                progress.at(done);
+                return true;
+            };
         }
 
         private RouteQuestion question() throws JobFileException {

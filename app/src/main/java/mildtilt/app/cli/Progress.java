@@ -1,26 +1,27 @@
 package mildtilt.app.cli;
 
+import java.util.Locale;
 import java.util.concurrent.TimeUnit;
 
-/** Tells on the error stream how far a long piece of work has come, once a second; nothing of a short one. Ctrl-C ends it. */
+/** Tells on the error stream how far a long piece of work has come, once a second; nothing of a short one. Ctrl-C ends it. For any thread. */
 final class Progress {
 
     private static final long EVERY = TimeUnit.SECONDS.toNanos(1);
 
     private final String what;
-    private final int all;
     private long last = System.nanoTime();
 
-    Progress(String what, int all) {
+    /** @param what is worked through, as "positions" */
+    Progress(String what) {
         this.what = what;
-        this.all = all;
     }
 
-    void at(int done) {
+    /** @param part from 0 to 1 */
+    synchronized void at(double part) {
         long now = System.nanoTime();
         if (now - last >= EVERY) {
             last = now;
-            System.err.println(done + " of " + all + " " + what);
+            System.err.println(String.format(Locale.ROOT, "%s: %.0f %%", what, 100 * part));
         }
     }
 }
