@@ -13,6 +13,7 @@ import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 
 /** JSON held against the schema that ships, which holds the range of every size; every refusal names the place. */
@@ -69,18 +70,18 @@ final class SchemaCheck {
     }
 
     static void mustBeJob(JsonNode root) throws JobFileException {
-        mustFit(Job.SCHEMA, root, "job");
+        mustFit(Job.SCHEMA, root);
     }
 
     static void mustBeRules(JsonNode root) throws JobFileException {
-        mustFit(Rules.SCHEMA, root, "rule set");
+        mustFit(Rules.SCHEMA, root);
     }
 
     static void mustBeCatalogue(JsonNode root) throws JobFileException {
-        mustFit(Catalogue.SCHEMA, root, "catalogue");
+        mustFit(Catalogue.SCHEMA, root);
     }
 
-    private static void mustFit(JsonSchema schema, JsonNode root, String what) throws JobFileException {
+    private static void mustFit(JsonSchema schema, JsonNode root) throws JobFileException {
         boolean small = values(root, SMALL) < SMALL;
         Set<ValidationMessage> problems = schema.validate(root, c -> c.getExecutionConfig().setFailFast(!small));
         if (problems.isEmpty()) {
@@ -96,11 +97,30 @@ final class SchemaCheck {
         throw new JobFileException(said + (more > 0 ? " And " + more + " more." : ""));
     }
 
-    /** Without what is wrong by the rules of a kind that does not stand there: its kind is another word. */
+    /**
+     * The rules of a kind, and a thing that is of another kind by its own word.
+     *
+     * @param rules where in the schema
+     * @param thing where in the file
+     */
+    private record OtherKind(String rules, JsonNodePath thing) {
+
+        static Optional<OtherKind> of(ValidationMessage p) {
+            String way = p.getEvaluationPath().toString();
+            int from = way.lastIndexOf("oneOf[");
+            return "const".equals(p.getType()) && from >= 0 && p.getInstanceLocation().getNameCount() > 0
+                    ? Optional.of(new OtherKind(way.substring(0, way.indexOf(']', from) + 1), p.getInstanceLocation().getParent())) : Optional.empty();
+        }
+
+        boolean says(ValidationMessage p) {
+            return p.getEvaluationPath().toString().startsWith(rules) && p.getInstanceLocation().startsWith(thing);
+        }
+    }
+
+    /** Without what is wrong by the rules of a kind that a thing does not even want to be. */
     private static List<ValidationMessage> ofTheirKind(Set<ValidationMessage> problems) {
-        List<String> others = problems.stream().filter(p -> "const".equals(p.getType())).map(p -> p.getEvaluationPath().toString())
-                .filter(w -> w.contains("oneOf")).map(w -> w.substring(0, w.indexOf(']', w.lastIndexOf("oneOf")) + 1)).toList();
-        List<ValidationMessage> own = problems.stream().filter(p -> others.stream().noneMatch(o -> p.getEvaluationPath().toString().startsWith(o))).toList();
+        List<OtherKind> others = problems.stream().map(OtherKind::of).flatMap(Optional::stream).toList();
+        List<ValidationMessage> own = problems.stream().filter(p -> others.stream().noneMatch(o -> o.says(p))).toList();
         if (!own.isEmpty() && !own.stream().allMatch(p -> CHOICE.contains(p.getType()))) {
             return own;
         }
