@@ -25,6 +25,9 @@ final class SchemaCheck {
     private static final int MOST_SHOWN = 3;
     private static final int LONGEST_REFUSAL = 280;
 
+    /** So many faults are weighed against each other; of a list with thousands of the same the first tell all. */
+    private static final int MOST_WEIGHED = 300;
+
     /** Up to here all faults of a file are gathered; of a larger one only the first, or a long list of the same fault takes ages. */
     private static final int SMALL = 20_000;
 
@@ -87,14 +90,15 @@ final class SchemaCheck {
         if (problems.isEmpty()) {
             return;
         }
-        List<String> sentences = worst(problems).stream().map(p -> SchemaWords.sentence(p, schema.getSchemaNode(), root)).distinct().toList();
+        List<ValidationMessage> first = problems.stream().limit(MOST_WEIGHED).toList();
+        List<String> sentences = worst(first).stream().map(p -> SchemaWords.sentence(p, schema.getSchemaNode(), root)).distinct().toList();
         StringBuilder said = new StringBuilder();
         int shown = 0;
         while (shown < Math.min(MOST_SHOWN, sentences.size()) && (shown == 0 || said.length() + sentences.get(shown).length() < LONGEST_REFUSAL - 30)) {
             said.append(shown == 0 ? "" : " ").append(sentences.get(shown++));
         }
         int more = sentences.size() - shown;
-        throw new JobFileException(said + (more > 0 ? " And " + more + " more." : ""));
+        throw new JobFileException(said + (problems.size() > first.size() ? " And many more." : more > 0 ? " And " + more + " more." : ""));
     }
 
     /**
@@ -118,18 +122,18 @@ final class SchemaCheck {
     }
 
     /** Without what is wrong by the rules of a kind that a thing does not even want to be. */
-    private static List<ValidationMessage> ofTheirKind(Set<ValidationMessage> problems) {
+    private static List<ValidationMessage> ofTheirKind(List<ValidationMessage> problems) {
         List<OtherKind> others = problems.stream().map(OtherKind::of).flatMap(Optional::stream).toList();
         List<ValidationMessage> own = problems.stream().filter(p -> others.stream().noneMatch(o -> o.says(p))).toList();
         if (!own.isEmpty() && !own.stream().allMatch(p -> CHOICE.contains(p.getType()))) {
             return own;
         }
         List<ValidationMessage> kinds = problems.stream().filter(p -> "const".equals(p.getType())).toList();
-        return kinds.isEmpty() ? List.copyOf(problems) : kinds;
+        return kinds.isEmpty() ? problems : kinds;
     }
 
     /** One fault for each place: where a place fits none of several kinds, what is wrong deepest inside is what was meant. */
-    private static List<ValidationMessage> worst(Set<ValidationMessage> problems) {
+    private static List<ValidationMessage> worst(List<ValidationMessage> problems) {
         List<ValidationMessage> told = new ArrayList<>();
         ofTheirKind(problems).stream().sorted(Comparator.comparing((ValidationMessage p) -> rank(p.getType())).thenComparing(p -> -p.getInstanceLocation().getNameCount())).forEach(p -> {
             JsonNodePath place = p.getInstanceLocation();

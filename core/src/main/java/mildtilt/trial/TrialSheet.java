@@ -28,8 +28,8 @@ public record TrialSheet(
             throw new ImpossibleGeometryException("A trial holds up to " + MOST + " readings: begin another.");
         }
         photos.forEach(p -> {
-            if (p.isBlank() || p.startsWith("/") || p.contains("..") || p.contains("\\") || p.contains(":")) {
-                throw new ImpossibleGeometryException("A photo lies beside the job and is named from there, not \"" + p + "\".");
+            if (p.isBlank() || p.startsWith("/") || p.contains("..") || p.contains("\\") || p.contains(":") || p.chars().anyMatch(Character::isISOControl)) {
+                throw new ImpossibleGeometryException("A photo lies beside the job and is named from there, not \"" + p.replaceAll("\\p{Cntrl}", "·") + "\".");
             }
         });
     }

@@ -40,7 +40,7 @@ class FuzzTest {
     private static final Duration SOON = Duration.ofSeconds(10);
 
     /** Every so manieth job that can be read is worked out, too. */
-    private static final int WORKED_OUT = Integer.getInteger("mildtilt.fuzz.worked", 40);
+    private static final int WORKED_OUT = Integer.getInteger("mildtilt.fuzz.worked", 60);
 
     private static final List<String> SMALL = List.of("cases/line", "cases/x05_draglink_vs_trackbar", "cases/d00_sane", "cases/lim", "cases/step", "hostile/crash-rack-travel-remedy", "hostile/rim-larger-than-0.64-of-tyre");
 
@@ -100,12 +100,12 @@ class FuzzTest {
             }
         }
         int[] read = {0};
-        int small = ALL * 11 / 20;
+        int small = ALL * 12 / 20;
         for (int i = 0; i < whole.size(); i++) {
             job(small / whole.size(), 100 + i, whole.get(i), read);
         }
         for (DemoJob demo : DemoJob.values()) {
-            job(ALL / 10 / DemoJob.values().length, 200 + demo.ordinal(), Mutator.tree(JobWriter.write(demo.job())), read);
+            job(ALL / 25 / DemoJob.values().length, 200 + demo.ordinal(), Mutator.tree(JobWriter.write(demo.job())), read);
         }
         assertThat(read[0]).as("some are still jobs, or nothing was tried").isGreaterThan(ALL / 50);
     }
@@ -124,7 +124,7 @@ class FuzzTest {
         JsonNode rules = Mutator.tree(RulesFile.write(ShippedRules.CLOSED_COURSE.rules()));
         all(ALL / 20, 20, m -> utf8(m.json(rules)), bytes -> RulesFile.open(file(bytes, "a.rules.json")));
         JsonNode parts = Mutator.tree(CatalogueFile.shippedText());
-        all(ALL / 40, 21, m -> utf8(m.json(parts)), bytes -> CatalogueFile.open(file(bytes, "c.json")));
+        all(ALL / 80, 21, m -> utf8(m.json(parts)), bytes -> CatalogueFile.open(file(bytes, "c.json")));
         byte[] csv = "mark;x mm;y mm;z mm\nsill left;-800;620,5;31\n\"hub; \"\"upper\"\"\";-1050;38;97\npin;1;2;3\n".getBytes(StandardCharsets.UTF_8);
         int read = all(ALL / 8, 22, m -> m.bytes(csv), bytes -> {
             PointsCsv.Read points = PointsCsv.read(file(bytes, "p.csv"));
@@ -139,7 +139,7 @@ class FuzzTest {
     void damagedLinesOfInstrumentsAreReadOrPassedOver() throws Exception {
         byte[] lines = "value angle-finder deg 0.1 free 12.35\nvalue dial mm 0.01 held -0.35\nvalue turn-plates deg 0.2 free 20.1 18.4\n".getBytes(StandardCharsets.UTF_8);
         int[] read = {0};
-        all(ALL / 40, 41, m -> m.bytes(lines), bytes -> {
+        all(ALL / 25, 41, m -> m.bytes(lines), bytes -> {
             for (InstrumentKind kind : InstrumentKind.values()) {
                 try {
                     assertThat(new FileInstruments(file(bytes, "i.txt")).read(kind)).matches(t -> t.kind() == kind && t.spread() > 0 && t.values().size() == kind.figures() && t.values().stream().allMatch(Double::isFinite));

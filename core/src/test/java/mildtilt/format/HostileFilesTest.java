@@ -115,7 +115,7 @@ class HostileFilesTest {
     void photosOutsideOfTheJobsFolder(String name) throws Exception {
         JsonNode tree = Mutator.tree(JobWriter.write(DemoJob.MARSH_CARRIER.job()));
         ((ObjectNode) tree.at("/log/vehicles/0/trials/0")).putArray("photos").add(name);
-        assertThatThrownBy(() -> JobReader.read(tree.toString())).isInstanceOf(JobFileException.class).hasMessageContaining("photos number 1");
+        assertThatThrownBy(() -> JobReader.read(tree.toString())).isInstanceOf(JobFileException.class).hasMessageContaining("A photo lies beside the job");
     }
 
     /** Reads each file with less memory than a lavish reading of it would take, and says what comes of it. */

@@ -149,7 +149,7 @@ final class Mutator {
                 case 0 -> a.removeAll();
                 case 1 -> a.addAll(a.deepCopy());
                 case 2 -> {
-                    for (int i = 0; i < 2000 && !a.isEmpty(); i++) {
+                    for (int i = 0; i < 700 && !a.isEmpty(); i++) {
                         a.add(a.get(0));
                     }
                 }
