@@ -100,7 +100,7 @@ class FuzzTest {
             }
         }
         int[] read = {0};
-        int small = ALL * 12 / 20;
+        int small = ALL * 13 / 20;
         for (int i = 0; i < whole.size(); i++) {
             job(small / whole.size(), 100 + i, whole.get(i), read);
         }
