@@ -88,11 +88,6 @@ class EdgesTest {
                 p -> new Point(p.x() * 1e-3, p.y() * 1e-3, p.z() * 1e-3), p -> new Point(p.x() * 1e4, p.y() * 1e4, p.z() * 1e4))) {
             told(moved(job, move));
         }
-        told(tried(job, j -> j.withVehicle(j.vehicle().withBump(5000))));
-        told(tried(job, j -> j.withVehicle(j.vehicle().withBump(1e-6))));
-        told(tried(job, j -> j.withVehicle(j.vehicle().withWheelbase(1e-3))));
-        told(tried(job, j -> j.withVehicle(j.vehicle().withWheelbase(1e7))));
-        told(tried(job, j -> j.withVehicle(j.vehicle().withTyreWidth(1e-6))));
     }
 
     /** A column straight as a rod, at a right angle, and folded back on itself. */

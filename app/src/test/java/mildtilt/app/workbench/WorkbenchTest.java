@@ -103,7 +103,7 @@ class WorkbenchTest {
             assertThat(said.text()).contains("\"Column shaft\" has no length").contains("Nothing was changed");
             // A size the file could not hold is refused as well, before it can be saved.
             assertThat(bench().edit("far away", j -> JobPoints.moved(j, HUB, new Point(-5e6, 0, 0)))).isFalse();
-            assertThat(bench().messageProperty().get().text()).contains("hub number");
+            assertThat(bench().messageProperty().get().text()).contains("hub, x is -5000000 mm; it can be -20000 to 20000 mm");
             assertThat(bench().job()).isSameAs(demo);
             assertThat(bench().undoable()).isEmpty();
             assertThat(bench().unsaved()).isFalse();
