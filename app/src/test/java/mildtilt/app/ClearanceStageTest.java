@@ -210,7 +210,7 @@ class ClearanceStageTest {
         AppWindow.until(() -> app.bench.ghost().isPresent());
         robot.interact(() -> robot.lookup("#route-tilt").queryAs(CheckBox.class).fire());
         AppWindow.type(robot, "#route-gap", "-3");
-        assertThat(app.text(robot, "#message")).contains("can't be negative");
+        assertThat(app.text(robot, "#message")).contains("can be 0 to 1000 mm");
         AppWindow.press(robot, "#run-route");
         AppWindow.until(() -> robot.lookup("#take-route-0").tryQuery().isPresent() && robot.lookup("#run-route").query().isVisible());
         AppWindow.press(robot, "#show-route-0");
