@@ -110,7 +110,9 @@ final class AppWindow implements AutoCloseable {
         WaitForAsyncUtils.waitForFxEvents();
     }
 
+    /** Types into a field, as soon as it is there. */
     static void type(FxRobot robot, String id, String text) {
+        until(() -> robot.lookup(id).tryQuery().isPresent());
         robot.interact(() -> {
             TextField f = robot.lookup(id).queryAs(TextField.class);
             f.requestFocus();

@@ -85,10 +85,6 @@ class MakeStageTest {
         ready(robot);
     }
 
-    private boolean says(FxRobot robot, String pane, String text) {
-        return robot.lookup(pane + " .label").queryAllAs(Label.class).stream().anyMatch(l -> l.getText().contains(text));
-    }
-
     private Making making() {
         return app.bench.job().making();
     }
@@ -96,14 +92,14 @@ class MakeStageTest {
     @Test
     void aTaperThatRattlesIsReamedFromTheSheet(FxRobot robot) {
         sheet(robot, MakeSheet.FITS);
-        assertThat(says(robot, "#fit-1", "rattles in the right steering arm")).isTrue();
+        AppWindow.untilSays(robot, "#fit-1", "rattles in the right steering arm");
         press(robot, "#fit-1-way-0");
-        assertThat(says(robot, "#fit-1", "fits the right steering arm")).isTrue();
+        AppWindow.untilSays(robot, "#fit-1", "fits the right steering arm");
         assertThat(app.bench.workedProperty().get().orElseThrow().now().findings()).noneMatch(f -> f.fault() == Fault.STUD_DOES_NOT_SEAT);
         // Measured otherwise, it sinks; the figures follow at once.
         type(robot, "#hole-large-right-tie-rod-outer", "16.4");
         type(robot, "#hole-small-right-tie-rod-outer", "14.2");
-        assertThat(says(robot, "#fit-1", "It sinks 4 mm below the arm's face")).isTrue();
+        AppWindow.untilSays(robot, "#fit-1", "It sinks 4 mm below the arm's face");
         // What can't be is refused, and what was there stays.
         Job before = app.bench.job();
         type(robot, "#hole-small-right-tie-rod-outer", "18");
@@ -116,18 +112,18 @@ class MakeStageTest {
         robot.interact(app.bench::undo);
         ready(robot);
         assertThat(app.bench.job()).isEqualTo(DemoJob.MARSH_CARRIER.job());
-        assertThat(says(robot, "#fit-1", "rattles")).isTrue();
+        AppWindow.untilSays(robot, "#fit-1", "rattles");
     }
 
     @Test
     void aRodIsMadeUpAndTellsWhatATurnDoes(FxRobot robot) {
         sheet(robot, MakeSheet.RODS);
-        assertThat(says(robot, "#make-rods", "Body 171.6 mm. It grows and shrinks: 12.0 mm longer, 12.0 mm shorter.")).isTrue();
+        AppWindow.untilSays(robot, "#make-rods", "Body 171.6 mm. It grows and shrinks: 12.0 mm longer, 12.0 mm shorter.");
         type(robot, "#rod-length-left-tie-rod", "192");
-        assertThat(says(robot, "#make-rods", "can only grow")).isTrue();
+        AppWindow.untilSays(robot, "#make-rods", "can only grow");
         type(robot, "#rod-length-left-tie-rod", "none");
         choose(robot, "#rod-hand-left-tie-rod-inner", "right-hand");
-        assertThat(says(robot, "#make-rods", "Both threads turn the same way")).isTrue();
+        AppWindow.untilSays(robot, "#make-rods", "Both threads turn the same way");
         assertThat(app.bench.workedProperty().get().orElseThrow().now().findings()).anyMatch(f -> f.fault() == Fault.ROD_CAN_NOT_BE_SET);
         press(robot, "#rod-copy-right-tie-rod");
         assertThat(making().rod(Rod.LEFT_TIE_ROD)).isEqualTo(making().rod(Rod.RIGHT_TIE_ROD));
@@ -136,24 +132,24 @@ class MakeStageTest {
         assertThat(making().rod(Rod.LEFT_TIE_ROD).orElseThrow().outer().part().thread().label()).isEqualTo("5/8\" × 18");
         robot.interact(() -> app.bench.lengthUnitProperty().set(LengthUnit.INCH_FRACTION));
         ready(robot);
-        assertThat(says(robot, "#make-rods", "13 3/16\" between centres")).isTrue();
+        AppWindow.untilSays(robot, "#make-rods", "13 3/16\" between centres");
     }
 
     @Test
     void theCutListFollowsTheSawAndTheStock(FxRobot robot) {
         sheet(robot, MakeSheet.CUT_LIST);
-        assertThat(says(robot, "#table-cut-list", "173.6 mm")).isTrue();
+        AppWindow.untilSays(robot, "#table-cut-list", "173.6 mm");
         type(robot, "#make-facing", "2");
-        assertThat(says(robot, "#table-cut-list", "175.6 mm")).isTrue();
+        AppWindow.untilSays(robot, "#table-cut-list", "175.6 mm");
         type(robot, "#make-sets", "6");
-        assertThat(says(robot, "#table-stock-plan", "to buy")).isTrue();
+        AppWindow.untilSays(robot, "#table-stock-plan", "to buy");
         type(robot, "#stock-length-0", "2.5m");
         assertThat(making().workshop().stock().getFirst().length()).isEqualTo(2500);
         press(robot, "#add-length");
         type(robot, "#piece-name-4", "Bush");
         type(robot, "#piece-wall-4", "none");
         assertThat(making().pieces().get(4)).isInstanceOf(Piece.Length.class).extracting(Piece::name).isEqualTo("Bush");
-        assertThat(says(robot, "#table-cut-list", "bar Ø 25 mm")).isTrue();
+        AppWindow.untilSays(robot, "#table-cut-list", "bar Ø 25 mm");
         press(robot, "#piece-out-4");
         assertThat(making().pieces()).hasSize(4);
         type(robot, "#make-sets", "0");
@@ -187,7 +183,7 @@ class MakeStageTest {
         ready(robot);
         assertThat(making().plan().mark("weld").done()).contains(LocalDate.of(2026, 11, 24));
         assertThat(app.text(robot, "#message")).contains("should come first");
-        assertThat(says(robot, "#make-run", "done out of order")).isTrue();
+        AppWindow.untilSays(robot, "#make-run", "done out of order");
         press(robot, "#step-trial");
         type(robot, "#run-by-trial", "second pair of eyes");
         type(robot, "#run-add-trial", "Photograph the joints");
@@ -197,22 +193,22 @@ class MakeStageTest {
         assertThat(app.bench.job().changes()).as("ticks have dates of their own").isEqualTo(before.changes());
         sheet(robot, MakeSheet.BUYING);
         type(robot, "#buy-wanted", "2026-12-20");
-        assertThat(says(robot, "#make-buying", "late to be ordered")).isTrue();
+        AppWindow.untilSays(robot, "#make-buying", "late to be ordered");
         type(robot, "#buy-wanted", "next spring");
         assertThat(app.text(robot, "#message")).contains("is not a day");
         type(robot, "#buy-add", "Split pins");
         assertThat(making().plan().ownPurchases()).containsKey("Split pins");
         type(robot, "#buy-price-2", "33.5");
-        assertThat(says(robot, "#make-buying", "Priced so far: 343.50")).isTrue();
+        AppWindow.untilSays(robot, "#make-buying", "Priced so far: 343.50");
         type(robot, "#buy-arrived-0", "2026-11-23");
-        assertThat(says(robot, "#make-buying", "here")).isTrue();
+        AppWindow.untilSays(robot, "#make-buying", "here");
     }
 
     @Test
     void aReadingTooColdIsSaidAtOnce(FxRobot robot) {
         sheet(robot, MakeSheet.HEAT);
         type(robot, "#heat-add", "Right knuckle");
-        assertThat(says(robot, "#make-heat", "A steering part of this metal (not known yet) is not welded")).isTrue();
+        AppWindow.untilSays(robot, "#make-heat", "A steering part of this metal (not known yet) is not welded");
         choose(robot, "#heat-metal-1", "cast steel");
         for (String[] r : new String[][] {{"0", "20", "heating"}, {"30", "120", "heating"}, {"40", "250", "between runs"}}) {
             robot.interact(() -> {
@@ -223,7 +219,7 @@ class MakeStageTest {
             press(robot, "#heat-take-1");
         }
         assertThat(making().welds().get(1).readings()).hasSize(3);
-        assertThat(says(robot, "#make-heat", "Heated to 120 °C; 150 °C was wanted before the arc.")).isTrue();
+        AppWindow.untilSays(robot, "#make-heat", "Heated to 120 °C; 150 °C was wanted before the arc.");
         robot.interact(() -> robot.lookup("#heat-celsius-1").queryAs(TextField.class).setText("hot"));
         press(robot, "#heat-take-1");
         assertThat(making().welds().get(1).readings()).hasSize(3);
@@ -235,7 +231,7 @@ class MakeStageTest {
     void templatesAreLookedAtAndEverythingIsTakenOut(FxRobot robot) throws Exception {
         sheet(robot, MakeSheet.TEMPLATES);
         choose(robot, "#template-look", "Left arm plate");
-        assertThat(says(robot, "#make-templates", "1 sheet of A4. From steer axis")).isTrue();
+        AppWindow.untilSays(robot, "#make-templates", "1 sheet of A4. From steer axis");
         robot.interact(() -> robot.lookup("#add-template").queryAs(MenuButton.class).getItems().stream().filter(i -> "add-stay".equals(i.getId())).findFirst().orElseThrow().fire());
         ready(robot);
         type(robot, "#piece-into-from-4", "20");
@@ -268,8 +264,8 @@ class MakeStageTest {
             assertThat(app.text(robot, "#message")).as(s.label()).doesNotContain("could not");
         }
         sheet(robot, MakeSheet.CUT_LIST);
-        assertThat(says(robot, "#make-cut-list", "Nothing is cut yet")).isTrue();
+        AppWindow.untilSays(robot, "#make-cut-list", "Nothing is cut yet");
         sheet(robot, MakeSheet.RODS);
-        assertThat(says(robot, "#make-rods", "no steered axle yet")).isTrue();
+        AppWindow.untilSays(robot, "#make-rods", "no steered axle yet");
     }
 }
