@@ -162,29 +162,27 @@ public final class Documents {
         if (now.isEmpty() || now.equals(stamp)) {
             return mayReplace(owner, file);
         }
-        ButtonType beside = new ButtonType("Save under another name", ButtonBar.ButtonData.YES);
-        ButtonType over = new ButtonType("Save mine over it", ButtonBar.ButtonData.NO);
-        ButtonType stay = new ButtonType("Don't save now", ButtonBar.ButtonData.CANCEL_CLOSE);
-        Alert alert = new Alert(Alert.AlertType.WARNING, "It may be open in another window, or come from another machine. If you save over it, what is in it now is kept beside it as " + JobFile.othersVersion(file).getFileName() + ".", beside, over, stay);
-        alert.initOwner(owner);
-        alert.setTitle("Mild Tilt");
-        alert.setHeaderText(file.getFileName() + " was changed by someone else since you opened it.");
-        ButtonType answer = alert.showAndWait().orElse(stay);
-        return answer == beside ? Whose.BESIDE : answer == over ? Whose.MINE : Whose.NEITHER;
+        return ask(owner, file.getFileName() + " was changed by someone else since you opened it.",
+                "It may be open in another window, or come from another machine. If you save over it, what is in it now is kept beside it as "
+                        + JobFile.othersVersion(file).getFileName() + ".", "Save mine over it", "Don't save now");
     }
 
     /** Asks, if a file is marked as not to be written. */
     private static Whose mayReplace(Window owner, Path file) {
-        if (!JobFile.writeProtected(file)) {
-            return Whose.MINE;
-        }
+        return !JobFile.writeProtected(file) ? Whose.MINE : ask(owner, file.getFileName() + " is write-protected.",
+                "Somebody marked it as not to be changed. If you replace it, what is in it now is kept beside it as "
+                        + JobFile.previous(file).getFileName() + ".", "Replace it", "Cancel");
+    }
+
+    /** @param replace the button that writes over the file; @param leave the one that saves nothing */
+    private static Whose ask(Window owner, String head, String text, String replace, String leave) {
         ButtonType beside = new ButtonType("Save under another name", ButtonBar.ButtonData.YES);
-        ButtonType over = new ButtonType("Replace it", ButtonBar.ButtonData.NO);
-        ButtonType stay = new ButtonType("Cancel", ButtonBar.ButtonData.CANCEL_CLOSE);
-        Alert alert = new Alert(Alert.AlertType.WARNING, "Somebody marked it as not to be changed. If you replace it, what is in it now is kept beside it as " + JobFile.previous(file).getFileName() + ".", beside, over, stay);
+        ButtonType over = new ButtonType(replace, ButtonBar.ButtonData.NO);
+        ButtonType stay = new ButtonType(leave, ButtonBar.ButtonData.CANCEL_CLOSE);
+        Alert alert = new Alert(Alert.AlertType.WARNING, text, beside, over, stay);
         alert.initOwner(owner);
         alert.setTitle("Mild Tilt");
-        alert.setHeaderText(file.getFileName() + " is write-protected.");
+        alert.setHeaderText(head);
         ButtonType answer = alert.showAndWait().orElse(stay);
         return answer == beside ? Whose.BESIDE : answer == over ? Whose.MINE : Whose.NEITHER;
     }
@@ -462,7 +460,7 @@ public final class Documents {
         alert.initOwner(owner);
         alert.setTitle("Mild Tilt");
         alert.setHeaderText("Unsaved work on \"" + left.job().title() + "\" was kept when the program last ended without warning.");
-        boolean changed = left.from().flatMap(FileStamp::of).filter(now -> !Optional.of(now).equals(left.stamp())).isPresent();
+        boolean changed = left.from().flatMap(FileStamp::of).filter(now -> left.stamp().filter(then -> !then.equals(now)).isPresent()).isPresent();
         alert.setContentText(left.from().map(f -> "It belongs to " + f + (changed ? ".\nThat file has been written by someone else since. Saving will ask before it replaces theirs." : "."))
                 .orElse("It was never saved to a file."));
         ButtonType answer = alert.showAndWait().orElse(later);

@@ -83,9 +83,9 @@ public final class MildTilt extends Application {
         shell = s;
         window.getIcons().add(new Image(MildTilt.class.getResourceAsStream("/mildtilt/app/icon.png")));
         window.show();
-        // Whatever was not thought of is told, and the job stays as it is: a trace on a terminal is seen by nobody.
+        // Shows any fault nobody foresaw; nobody sees a stack trace on a terminal. The job stays as it is.
         Thread.setDefaultUncaughtExceptionHandler((_, e) -> {
-            LOG.error("not thought of", e);
+            LOG.error("uncaught", e);
             Platform.runLater(() -> b.refuse(e instanceof OutOfMemoryError ? "There is not enough memory for that. Save the job, and take out or thin the largest scans."
                     : "That did not work: Mild Tilt itself has a fault here. The job is as it was; save it before you go on."));
         });
