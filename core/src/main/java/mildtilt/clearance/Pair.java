@@ -47,7 +47,7 @@ final class Pair {
         return a.body.extra() + b.body.extra();
     }
 
-    /** @param enough a gap that need not be told any more, mm: where it is no smaller, that is the answer */
+    /** @param enough a gap large enough, mm: where the true one is no smaller, this is the answer */
     double gapAt(Stand s, double enough) {
         return Gaps.between(a.body.solid().apply(s), b.body.solid().apply(s), enough + extra()).mm() - extra();
     }

@@ -48,7 +48,10 @@ final class JsonText {
     static JsonNode parse(String text) throws JobFileException {
         String whole = text.startsWith("\uFEFF") ? text.substring(1) : text;
         try {
-            count(whole);
+            // A value takes a character at least: a short text need not be gone through twice.
+            if (whole.length() > MOST_VALUES) {
+                count(whole);
+            }
             JsonNode root = MAPPER.readTree(whole);
             if (root.isMissingNode()) {
                 throw new JobFileException("The file is empty.");

@@ -58,7 +58,7 @@ final class MeshText {
         return mesh;
     }
 
-    private static String pack(byte[] bytes) {
+    static String pack(byte[] bytes) {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         try (GZIPOutputStream zip = new GZIPOutputStream(out)) {
             zip.write(bytes);

@@ -179,7 +179,7 @@ class HostileFilesTest {
     }
 
     private static String scans(int n) {
-        String zeros = Mutator.pack(new byte[24_000_000]);
+        String zeros = MeshText.pack(new byte[24_000_000]);
         return many(n, i -> (i == 0 ? "" : ",") + "{\"name\":\"s" + i + "\",\"shape\":{\"kind\":\"scan\",\"at_mm\":[0,0,0],\"file\":\"a.stl\",\"corners\":\"" + zeros + "\",\"triangles\":\"" + zeros + "\"}}");
     }
 

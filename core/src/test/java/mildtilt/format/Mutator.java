@@ -12,10 +12,8 @@ import java.math.BigDecimal;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.Base64;
 import java.util.List;
 import java.util.Random;
-import java.util.zip.GZIPOutputStream;
 
 /**
  * Damages files knowing what they are made of: wrong types, keys lost, doubled and misspelt, sizes at their extremes, lists of other lengths, names that
@@ -187,7 +185,7 @@ final class Mutator {
     /** A scan whose packed numbers are damaged, are none, or unpack to far more than they are. */
     private void scan(JsonNode root) {
         if (root instanceof ObjectNode o && !o.path("surroundings").has("obstacles")) {
-            String[] packs = {"", "AAAA", pack(new byte[0]), pack(new byte[7]), pack(new byte[3_000_000]), pack(random(36 * 4)), "not base 64"};
+            String[] packs = {"", "AAAA", MeshText.pack(new byte[0]), MeshText.pack(new byte[7]), MeshText.pack(new byte[3_000_000]), MeshText.pack(random(36 * 4)), "not base 64"};
             ObjectNode shape = MAKE.objectNode().put("kind", "scan").put("file", "a.stl").put("corners", packs[r.nextInt(packs.length)]).put("triangles", packs[r.nextInt(packs.length)]);
             shape.putArray("at_mm").add(0).add(0).add(0);
             o.putObject("surroundings").putArray("obstacles").addObject().put("name", "scan").set("shape", shape);
@@ -198,16 +196,6 @@ final class Mutator {
         byte[] b = new byte[n];
         r.nextBytes(b);
         return b;
-    }
-
-    static String pack(byte[] bytes) {
-        ByteArrayOutputStream out = new ByteArrayOutputStream();
-        try (GZIPOutputStream zip = new GZIPOutputStream(out)) {
-            zip.write(bytes);
-        } catch (IOException e) {
-            throw new AssertionError(e);
-        }
-        return Base64.getEncoder().encodeToString(out.toByteArray());
     }
 
     private static final List<String> WORDS = List.of("0", "-0", "1e308", "1e-308", "NaN", "null", "true", "[]", "{}", "\"\"", "\"\\u0000\"", "1e400", "00", "-1", "99999999999999999999", "\"a\"", "{\"a\":1}", "[[[[", "\\", "\n", ",", ";", "\t", "\"",
