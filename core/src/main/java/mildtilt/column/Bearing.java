@@ -1,6 +1,7 @@
 package mildtilt.column;
 
 import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.withers.Withers;
 
 /**
  * A bearing that holds a shaft.
@@ -12,8 +13,9 @@ import mildtilt.geometry.ImpossibleGeometryException;
  * @param offUp how far its middle was measured above the shaft's line, square to it, mm; 0 as planned
  * @param typical whether its sizes are still typical ones that nobody has measured on the part itself
  */
+@Withers
 public record Bearing(
-        String name, Kind kind, Mount mount, int shaft, double along, double bore, double offAcross, double offUp, boolean typical) {
+        String name, Kind kind, Mount mount, int shaft, double along, double bore, double offAcross, double offUp, boolean typical) implements BearingBuilder.With {
 
     /** What a bearing is, and how far out of line it lets a shaft stand, degrees. */
     public enum Kind {
@@ -72,32 +74,12 @@ public record Bearing(
         return new Bearing(name, kind, mount, shaft, along, bore, 0, 0, false);
     }
 
-    public Bearing withName(String n) {
-        return new Bearing(n, kind, mount, shaft, along, bore, offAcross, offUp, typical);
-    }
-
-    public Bearing withKind(Kind k) {
-        return new Bearing(name, k, mount, shaft, along, bore, offAcross, offUp, typical);
-    }
-
-    public Bearing withMount(Mount m) {
-        return new Bearing(name, kind, m, shaft, along, bore, offAcross, offUp, typical);
-    }
-
     public Bearing on(int s, double mm) {
         return new Bearing(name, kind, mount, s, mm, bore, offAcross, offUp, typical);
     }
 
-    public Bearing withBore(double mm) {
-        return new Bearing(name, kind, mount, shaft, along, mm, offAcross, offUp, typical);
-    }
-
     public Bearing withOff(double across, double up) {
         return new Bearing(name, kind, mount, shaft, along, bore, across, up, typical);
-    }
-
-    public Bearing withTypical(boolean t) {
-        return new Bearing(name, kind, mount, shaft, along, bore, offAcross, offUp, t);
     }
 
     /** How far its middle is out of line, mm. */

@@ -9,6 +9,7 @@ import mildtilt.geometry.Axis;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
+import mildtilt.withers.Withers;
 
 /**
  * Everything from the steering wheel to the gear's input shaft.
@@ -20,6 +21,7 @@ import mildtilt.geometry.Point;
  * @param tube round the first shaft, if it has one
  * @param bearings besides those of the tube and of the gear
  */
+@Withers
 public record Column(
         SteeringWheel wheel,
         List<Shaft> shafts,
@@ -28,7 +30,7 @@ public record Column(
         double firstForkDeg,
         Optional<ColumnTube> tube,
         List<Bearing> bearings,
-        Installation installation) {
+        Installation installation) implements ColumnBuilder.With {
 
     /** Shorter than this a shaft has no reliable direction, mm. */
     public static final double SHORTEST_SHAFT = 0.01;
@@ -170,16 +172,8 @@ public record Column(
         return Stream.concat(ofTube, bearings.stream().filter(b -> b.shaft() == shaft).map(Bearing::along)).sorted().toList();
     }
 
-    public Column withWheel(SteeringWheel w) {
-        return new Column(w, shafts, joints, gear, firstForkDeg, tube, bearings, installation);
-    }
-
     public Column withHub(Point p) {
         return withWheel(wheel.withHub(p));
-    }
-
-    public Column withGear(GearInput g) {
-        return new Column(wheel, shafts, joints, g, firstForkDeg, tube, bearings, installation);
     }
 
     public Column withGearInput(Point p) {
@@ -219,18 +213,6 @@ public record Column(
 
     public Column withBearings(List<Bearing> b) {
         return withTrain(shafts, joints, b);
-    }
-
-    public Column withTube(Optional<ColumnTube> t) {
-        return new Column(wheel, shafts, joints, gear, firstForkDeg, t, bearings, installation);
-    }
-
-    public Column withFirstForkDeg(double deg) {
-        return new Column(wheel, shafts, joints, gear, deg, tube, bearings, installation);
-    }
-
-    public Column withInstallation(Installation i) {
-        return new Column(wheel, shafts, joints, gear, firstForkDeg, tube, bearings, i);
     }
 
     /** The shaft's wheel-end fit changed: the hub's, or the gear side of the joint before it. */

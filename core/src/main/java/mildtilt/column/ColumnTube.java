@@ -1,6 +1,7 @@
 package mildtilt.column;
 
 import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.withers.Withers;
 
 /**
  * The tube round the first shaft, with a bearing at either end.
@@ -11,7 +12,8 @@ import mildtilt.geometry.ImpossibleGeometryException;
  * @param collapse how far the column can be pushed together by a blow, mm; 0 for one that can't
  * @param beyond how far the tube stands out beyond the middle of each bearing, mm
  */
-public record ColumnTube(double outside, double from, double to, double collapse, double beyond) {
+@Withers
+public record ColumnTube(double outside, double from, double to, double collapse, double beyond) implements ColumnTubeBuilder.With {
 
     /** Half a usual bearing's width, mm. */
     public static final double USUAL_BEYOND = 10;
@@ -40,25 +42,5 @@ public record ColumnTube(double outside, double from, double to, double collapse
     /** From end to end, mm. */
     public double length() {
         return to - from + 2 * beyond;
-    }
-
-    public ColumnTube withOutside(double mm) {
-        return new ColumnTube(mm, from, to, collapse, beyond);
-    }
-
-    public ColumnTube withFrom(double mm) {
-        return new ColumnTube(outside, mm, to, collapse, beyond);
-    }
-
-    public ColumnTube withTo(double mm) {
-        return new ColumnTube(outside, from, mm, collapse, beyond);
-    }
-
-    public ColumnTube withCollapse(double mm) {
-        return new ColumnTube(outside, from, to, mm, beyond);
-    }
-
-    public ColumnTube withBeyond(double mm) {
-        return new ColumnTube(outside, from, to, collapse, mm);
     }
 }

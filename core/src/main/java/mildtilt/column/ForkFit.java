@@ -2,6 +2,7 @@ package mildtilt.column;
 
 import java.util.Optional;
 import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.withers.Withers;
 
 /**
  * How a shaft end sits in a fork, hub or gear input.
@@ -10,7 +11,8 @@ import mildtilt.geometry.ImpossibleGeometryException;
  * @param engagement how far the shaft goes in past that face, mm
  * @param socket the bore and what keeps the end in it, if known
  */
-public record ForkFit(double takeOff, double engagement, Optional<Socket> socket) {
+@Withers
+public record ForkFit(double takeOff, double engagement, Optional<Socket> socket) implements ForkFitBuilder.With {
 
     public static final ForkFit NONE = new ForkFit(0, 0);
 
@@ -24,14 +26,6 @@ public record ForkFit(double takeOff, double engagement, Optional<Socket> socket
     /** With the bore not known. */
     public ForkFit(double takeOff, double engagement) {
         this(takeOff, engagement, Optional.empty());
-    }
-
-    public ForkFit withTakeOff(double mm) {
-        return new ForkFit(mm, engagement, socket);
-    }
-
-    public ForkFit withEngagement(double mm) {
-        return new ForkFit(takeOff, mm, socket);
     }
 
     public ForkFit withSocket(Socket s) {

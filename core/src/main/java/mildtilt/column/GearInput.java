@@ -3,6 +3,7 @@ package mildtilt.column;
 import java.util.Optional;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.Point;
+import mildtilt.withers.Withers;
 
 /**
  * The gear's input shaft.
@@ -12,21 +13,10 @@ import mildtilt.geometry.Point;
  * @param axis the way the input points, from the column into the gear, as measured on the gear where it is bolted down;
  *     empty where the gear is still free to be set to the column
  */
-public record GearInput(Point point, ForkFit fit, Optional<Direction> axis) {
+@Withers
+public record GearInput(Point point, ForkFit fit, Optional<Direction> axis) implements GearInputBuilder.With {
 
     public GearInput(Point point, ForkFit fit) {
         this(point, fit, Optional.empty());
-    }
-
-    public GearInput withPoint(Point p) {
-        return new GearInput(p, fit, axis);
-    }
-
-    public GearInput withFit(ForkFit f) {
-        return new GearInput(point, f, axis);
-    }
-
-    public GearInput withAxis(Optional<Direction> a) {
-        return new GearInput(point, fit, a);
     }
 }

@@ -3,6 +3,7 @@ package mildtilt.column;
 import java.util.Optional;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.withers.Withers;
 
 /**
  * How the column stands in the vehicle.
@@ -13,7 +14,8 @@ import mildtilt.geometry.ImpossibleGeometryException;
  *     way, mm
  * @param bulkhead x of the bulkhead between cabin and front, mm, if there is one
  */
-public record Installation(Optional<Direction> columnAxis, double frameMovement, Optional<Double> bulkhead) {
+@Withers
+public record Installation(Optional<Direction> columnAxis, double frameMovement, Optional<Double> bulkhead) implements InstallationBuilder.With {
 
     public static final Installation FREE = new Installation(Optional.empty(), 0, Optional.empty());
 
@@ -22,17 +24,5 @@ public record Installation(Optional<Direction> columnAxis, double frameMovement,
         if (!(frameMovement >= 0)) {
             throw new ImpossibleGeometryException("The frame's movement can't be negative.");
         }
-    }
-
-    public Installation withColumnAxis(Optional<Direction> d) {
-        return new Installation(d, frameMovement, bulkhead);
-    }
-
-    public Installation withFrameMovement(double mm) {
-        return new Installation(columnAxis, mm, bulkhead);
-    }
-
-    public Installation withBulkhead(Optional<Double> x) {
-        return new Installation(columnAxis, frameMovement, x);
     }
 }

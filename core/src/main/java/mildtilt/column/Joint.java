@@ -3,6 +3,7 @@ package mildtilt.column;
 import java.util.Optional;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
+import mildtilt.withers.Withers;
 
 /**
  * A joint between two shafts.
@@ -12,6 +13,7 @@ import mildtilt.geometry.Point;
  * @param swingDiameter of the circle its ears and screws sweep, mm, if known
  * @param typical whether its sizes are still typical ones that nobody has measured on the part itself
  */
+@Withers
 public record Joint(
         String name,
         JointKind kind,
@@ -21,7 +23,7 @@ public record Joint(
         ForkFit gearSide,
         Optional<Double> torqueNm,
         Optional<Double> swingDiameter,
-        boolean typical) {
+        boolean typical) implements JointBuilder.With {
 
     /** @throws ImpossibleGeometryException naming the size that can't be */
     public Joint {
@@ -42,35 +44,7 @@ public record Joint(
         return new Joint(name, new JointKind.Single(), centre, maxAngleDeg, wheelSide, gearSide);
     }
 
-    public Joint withName(String n) {
-        return new Joint(n, kind, centre, maxAngleDeg, wheelSide, gearSide, torqueNm, swingDiameter, typical);
-    }
-
-    public Joint withKind(JointKind k) {
-        return new Joint(name, k, centre, maxAngleDeg, wheelSide, gearSide, torqueNm, swingDiameter, typical);
-    }
-
-    public Joint withCentre(Point c) {
-        return new Joint(name, kind, c, maxAngleDeg, wheelSide, gearSide, torqueNm, swingDiameter, typical);
-    }
-
-    public Joint withMaxAngleDeg(double deg) {
-        return new Joint(name, kind, centre, deg, wheelSide, gearSide, torqueNm, swingDiameter, typical);
-    }
-
     public Joint withFits(ForkFit wheel, ForkFit gear) {
         return new Joint(name, kind, centre, maxAngleDeg, wheel, gear, torqueNm, swingDiameter, typical);
-    }
-
-    public Joint withTorqueNm(Optional<Double> t) {
-        return new Joint(name, kind, centre, maxAngleDeg, wheelSide, gearSide, t, swingDiameter, typical);
-    }
-
-    public Joint withSwingDiameter(Optional<Double> d) {
-        return new Joint(name, kind, centre, maxAngleDeg, wheelSide, gearSide, torqueNm, d, typical);
-    }
-
-    public Joint withTypical(boolean t) {
-        return new Joint(name, kind, centre, maxAngleDeg, wheelSide, gearSide, torqueNm, swingDiameter, t);
     }
 }

@@ -2,6 +2,7 @@ package mildtilt.column;
 
 import java.util.Optional;
 import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.withers.Withers;
 
 /**
  * A shaft between two joints, or between a joint and the hub or gear.
@@ -19,6 +20,7 @@ import mildtilt.geometry.ImpossibleGeometryException;
  * @param slide if its length can change
  * @param typical whether its sizes are still typical ones that nobody has measured on the part itself
  */
+@Withers
 public record Shaft(
         String name,
         Seat profile,
@@ -31,7 +33,7 @@ public record Shaft(
         boolean forksFixed,
         boolean toCut,
         Optional<Slide> slide,
-        boolean typical) {
+        boolean typical) implements ShaftBuilder.With {
 
     /** Of plain mild steel bar, MPa. */
     public static final double MILD_STEEL = 235;
@@ -67,51 +69,11 @@ public record Shaft(
         return gearEnd.orElse(profile);
     }
 
-    public Shaft withName(String n) {
-        return new Shaft(n, profile, bore, yieldMpa, wheelEnd, gearEnd, clockingDeg, indexDeg, forksFixed, toCut, slide, typical);
-    }
-
-    public Shaft withClockingDeg(double deg) {
-        return new Shaft(name, profile, bore, yieldMpa, wheelEnd, gearEnd, deg, indexDeg, forksFixed, toCut, slide, typical);
-    }
-
-    public Shaft withIndexDeg(double deg) {
-        return new Shaft(name, profile, bore, yieldMpa, wheelEnd, gearEnd, clockingDeg, deg, forksFixed, toCut, slide, typical);
-    }
-
-    public Shaft withForksFixed(boolean fixed) {
-        return new Shaft(name, profile, bore, yieldMpa, wheelEnd, gearEnd, clockingDeg, indexDeg, fixed, toCut, slide, typical);
-    }
-
-    public Shaft withProfile(Seat p) {
-        return new Shaft(name, p, bore, yieldMpa, wheelEnd, gearEnd, clockingDeg, indexDeg, forksFixed, toCut, slide, typical);
-    }
-
     public Shaft withDiameter(double mm) {
         return withProfile(profile.withDiameter(mm));
     }
 
-    public Shaft withBore(double mm) {
-        return new Shaft(name, profile, mm, yieldMpa, wheelEnd, gearEnd, clockingDeg, indexDeg, forksFixed, toCut, slide, typical);
-    }
-
-    public Shaft withYieldMpa(double mpa) {
-        return new Shaft(name, profile, bore, mpa, wheelEnd, gearEnd, clockingDeg, indexDeg, forksFixed, toCut, slide, typical);
-    }
-
     public Shaft withEnds(Optional<Seat> wheel, Optional<Seat> gear) {
         return new Shaft(name, profile, bore, yieldMpa, wheel, gear, clockingDeg, indexDeg, forksFixed, toCut, slide, typical);
-    }
-
-    public Shaft withToCut(boolean cut) {
-        return new Shaft(name, profile, bore, yieldMpa, wheelEnd, gearEnd, clockingDeg, indexDeg, forksFixed, cut, slide, typical);
-    }
-
-    public Shaft withSlide(Optional<Slide> s) {
-        return new Shaft(name, profile, bore, yieldMpa, wheelEnd, gearEnd, clockingDeg, indexDeg, forksFixed, toCut, s, typical);
-    }
-
-    public Shaft withTypical(boolean t) {
-        return new Shaft(name, profile, bore, yieldMpa, wheelEnd, gearEnd, clockingDeg, indexDeg, forksFixed, toCut, slide, t);
     }
 }

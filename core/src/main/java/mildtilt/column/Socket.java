@@ -1,12 +1,15 @@
 package mildtilt.column;
 
+import mildtilt.withers.Withers;
+
 /**
  * What a fork, hub or gear has for a shaft's end.
  *
  * @param seat the form and size of its bore
  * @param hold what keeps the end in it
  */
-public record Socket(Seat seat, Hold hold) {
+@Withers
+public record Socket(Seat seat, Hold hold) implements SocketBuilder.With {
 
     /** What keeps a shaft's end in a fork. */
     public enum Hold {
@@ -33,14 +36,6 @@ public record Socket(Seat seat, Hold hold) {
                 case WELD, ONE_PIECE -> false;
             };
         }
-    }
-
-    public Socket withSeat(Seat s) {
-        return new Socket(s, hold);
-    }
-
-    public Socket withHold(Hold h) {
-        return new Socket(seat, h);
     }
 
     /** In how many ways in a whole turn a shaft's end can be put in; 0 for any angle. */

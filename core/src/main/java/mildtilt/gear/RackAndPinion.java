@@ -4,6 +4,7 @@ import mildtilt.geometry.Direction;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
+import mildtilt.withers.Withers;
 
 /**
  * A rack moved by a pinion.
@@ -15,9 +16,9 @@ import mildtilt.geometry.Side;
  *     left turn moves the rack to the right, as a rack behind the axle needs
  * @param travelEachWay from straight ahead to the end of the rack, mm
  */
+@Withers
 public record RackAndPinion(
-        Point centre, Direction axis, double pivotSpacing, double travelPerLeftTurn, double travelEachWay)
-        implements Gear {
+        Point centre, Direction axis, double pivotSpacing, double travelPerLeftTurn, double travelEachWay) implements Gear, RackAndPinionBuilder.With {
 
     /** @throws ImpossibleGeometryException naming the size that can't be */
     public RackAndPinion {
@@ -53,25 +54,5 @@ public record RackAndPinion(
     @Override
     public RackAndPinion reversed() {
         return withTravelPerLeftTurn(-travelPerLeftTurn);
-    }
-
-    public RackAndPinion withAxis(Direction d) {
-        return new RackAndPinion(centre, d, pivotSpacing, travelPerLeftTurn, travelEachWay);
-    }
-
-    public RackAndPinion withCentre(Point p) {
-        return new RackAndPinion(p, axis, pivotSpacing, travelPerLeftTurn, travelEachWay);
-    }
-
-    public RackAndPinion withPivotSpacing(double mm) {
-        return new RackAndPinion(centre, axis, mm, travelPerLeftTurn, travelEachWay);
-    }
-
-    public RackAndPinion withTravelPerLeftTurn(double mm) {
-        return new RackAndPinion(centre, axis, pivotSpacing, mm, travelEachWay);
-    }
-
-    public RackAndPinion withTravelEachWay(double mm) {
-        return new RackAndPinion(centre, axis, pivotSpacing, travelPerLeftTurn, mm);
     }
 }

@@ -6,9 +6,11 @@ import java.util.Optional;
 import java.util.function.UnaryOperator;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.trial.Inspection;
+import mildtilt.withers.Withers;
 
 /** One vehicle built to the plan: a batch has several, each with readings of its own. Names of its trials differ. */
-public record Built(String name, List<Trial> trials, Inspection inspection) {
+@Withers
+public record Built(String name, List<Trial> trials, Inspection inspection) implements BuiltBuilder.With {
 
     public Built {
         trials = List.copyOf(trials);
@@ -32,10 +34,6 @@ public record Built(String name, List<Trial> trials, Inspection inspection) {
         return trials.isEmpty() ? Optional.empty() : Optional.of(trials.getLast());
     }
 
-    public Built withTrials(List<Trial> t) {
-        return new Built(name, t, inspection);
-    }
-
     public Built withTrial(Trial t) {
         List<Trial> all = new ArrayList<>(trials);
         all.add(t);
@@ -48,10 +46,6 @@ public record Built(String name, List<Trial> trials, Inspection inspection) {
 
     public Built withoutTrial(String trial) {
         return withTrials(trials.stream().filter(t -> !t.sheet().name().equals(trial)).toList());
-    }
-
-    public Built withName(String n) {
-        return new Built(n, trials, inspection);
     }
 
     public Built editInspection(UnaryOperator<Inspection> edit) {

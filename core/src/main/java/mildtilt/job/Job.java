@@ -13,6 +13,7 @@ import mildtilt.obstacle.Surroundings;
 import mildtilt.rules.Rules;
 import mildtilt.rules.ShippedRules;
 import mildtilt.survey.Survey;
+import mildtilt.withers.Withers;
 
 /**
  * A vehicle's steering as planned. Either half may still be missing while the other is worked on.
@@ -29,6 +30,7 @@ import mildtilt.survey.Survey;
  * @param changes what was done to the plan so far, the first one first
  * @param variants other ways to build it, kept beside the plan under its title; names differ
  */
+@Withers
 public record Job(
         String title,
         String about,
@@ -42,7 +44,7 @@ public record Job(
         Making making,
         FitLog log,
         List<Change> changes,
-        List<Variant> variants) {
+        List<Variant> variants) implements JobBuilder.With {
 
     /** What the thinnest tyre adds to its rim's diameter, mm. */
     private static final int LEAST_TYRE = 10;
@@ -73,48 +75,16 @@ public record Job(
         this(title, about, vehicle, column, axle, targets, ShippedRules.CAUTIOUS_ROAD.rules(), Surroundings.NONE, Survey.NONE, Making.NONE, FitLog.NONE, List.of(), List.of());
     }
 
-    public Job withTitle(String t) {
-        return new Job(t, about, vehicle, column, axle, targets, rules, surroundings, survey, making, log, changes, variants);
-    }
-
-    public Job withVehicle(Vehicle v) {
-        return new Job(title, about, v, column, axle, targets, rules, surroundings, survey, making, log, changes, variants);
-    }
-
-    public Job withTargets(Targets t) {
-        return new Job(title, about, vehicle, column, axle, t, rules, surroundings, survey, making, log, changes, variants);
-    }
-
-    public Job withRules(Rules r) {
-        return new Job(title, about, vehicle, column, axle, targets, r, surroundings, survey, making, log, changes, variants);
-    }
-
-    public Job withSurroundings(Surroundings s) {
-        return new Job(title, about, vehicle, column, axle, targets, rules, s, survey, making, log, changes, variants);
-    }
-
     public Job editSurroundings(UnaryOperator<Surroundings> edit) {
         return withSurroundings(edit.apply(surroundings));
-    }
-
-    public Job withSurvey(Survey s) {
-        return new Job(title, about, vehicle, column, axle, targets, rules, surroundings, s, making, log, changes, variants);
     }
 
     public Job editSurvey(UnaryOperator<Survey> edit) {
         return withSurvey(edit.apply(survey));
     }
 
-    public Job withMaking(Making m) {
-        return new Job(title, about, vehicle, column, axle, targets, rules, surroundings, survey, m, log, changes, variants);
-    }
-
     public Job editMaking(UnaryOperator<Making> edit) {
         return withMaking(edit.apply(making));
-    }
-
-    public Job withLog(FitLog l) {
-        return new Job(title, about, vehicle, column, axle, targets, rules, surroundings, survey, making, l, changes, variants);
     }
 
     public Job editLog(UnaryOperator<FitLog> edit) {
@@ -124,10 +94,6 @@ public record Job(
     /** Vehicle, column, axle and wants, with nothing that was written down about them. */
     public Job planAlone() {
         return new Job("", "", vehicle, column, axle, targets);
-    }
-
-    public Job withChanges(List<Change> c) {
-        return new Job(title, about, vehicle, column, axle, targets, rules, surroundings, survey, making, log, c, variants);
     }
 
     /** With one more thing done to it written down; the oldest go when there are too many. */
@@ -143,10 +109,6 @@ public record Job(
 
     public Job withAxle(SteeredAxle a) {
         return new Job(title, about, vehicle, column, Optional.of(a), targets, rules, surroundings, survey, making, log, changes, variants);
-    }
-
-    public Job withVariants(List<Variant> v) {
-        return new Job(title, about, vehicle, column, axle, targets, rules, surroundings, survey, making, log, changes, v);
     }
 
     /** The column changed; a job without one stays as it is. */

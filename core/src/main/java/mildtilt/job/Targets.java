@@ -2,6 +2,7 @@ package mildtilt.job;
 
 import java.util.Optional;
 import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.withers.Withers;
 
 /**
  * What the fabricator wants of this vehicle. They are aims, not rules: practice differs, and local codes
@@ -18,6 +19,7 @@ import mildtilt.geometry.ImpossibleGeometryException;
  * @param bucklingMargin least wanted of a rod's buckling load over its force, parked
  * @param outerTable wanted outer angles, if the builder has a table; it then goes before the Ackermann band
  */
+@Withers
 public record Targets(
         double ripplePct,
         double ackermannMinPct,
@@ -28,7 +30,7 @@ public record Targets(
         double rakeDeg,
         double rimForce,
         double bucklingMargin,
-        Optional<OuterTable> outerTable) {
+        Optional<OuterTable> outerTable) implements TargetsBuilder.With {
 
     /** Even to the hand, towards true Ackermann for walking-pace turns on grip, toe held within half a degree. */
     public static final Targets USUAL = new Targets(10, 60, 110, 0.5);
@@ -57,48 +59,8 @@ public record Targets(
         this(ripplePct, ackermannMinPct, ackermannMaxPct, bumpSteerDeg, Optional.empty(), 25, 20, 250, 4, Optional.empty());
     }
 
-    public Targets withRipplePct(double pct) {
-        return new Targets(pct, ackermannMinPct, ackermannMaxPct, bumpSteerDeg, lockDeg, toggleDeg, rakeDeg, rimForce,
-                bucklingMargin, outerTable);
-    }
-
     public Targets withAckermann(double minPct, double maxPct) {
         return new Targets(ripplePct, minPct, maxPct, bumpSteerDeg, lockDeg, toggleDeg, rakeDeg, rimForce, bucklingMargin,
                 outerTable);
-    }
-
-    public Targets withBumpSteerDeg(double deg) {
-        return new Targets(ripplePct, ackermannMinPct, ackermannMaxPct, deg, lockDeg, toggleDeg, rakeDeg, rimForce,
-                bucklingMargin, outerTable);
-    }
-
-    public Targets withLockDeg(Optional<Double> deg) {
-        return new Targets(ripplePct, ackermannMinPct, ackermannMaxPct, bumpSteerDeg, deg, toggleDeg, rakeDeg,
-                rimForce, bucklingMargin, outerTable);
-    }
-
-    public Targets withToggleDeg(double deg) {
-        return new Targets(ripplePct, ackermannMinPct, ackermannMaxPct, bumpSteerDeg, lockDeg, deg, rakeDeg, rimForce,
-                bucklingMargin, outerTable);
-    }
-
-    public Targets withRakeDeg(double deg) {
-        return new Targets(ripplePct, ackermannMinPct, ackermannMaxPct, bumpSteerDeg, lockDeg, toggleDeg, deg, rimForce,
-                bucklingMargin, outerTable);
-    }
-
-    public Targets withRimForce(double newton) {
-        return new Targets(ripplePct, ackermannMinPct, ackermannMaxPct, bumpSteerDeg, lockDeg, toggleDeg, rakeDeg, newton,
-                bucklingMargin, outerTable);
-    }
-
-    public Targets withBucklingMargin(double times) {
-        return new Targets(ripplePct, ackermannMinPct, ackermannMaxPct, bumpSteerDeg, lockDeg, toggleDeg, rakeDeg, rimForce,
-                times, outerTable);
-    }
-
-    public Targets withOuterTable(Optional<OuterTable> table) {
-        return new Targets(ripplePct, ackermannMinPct, ackermannMaxPct, bumpSteerDeg, lockDeg, toggleDeg, rakeDeg, rimForce,
-                bucklingMargin, table);
     }
 }

@@ -2,6 +2,7 @@ package mildtilt.job;
 
 import java.util.Optional;
 import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.withers.Withers;
 
 /**
  * @param wheelbase mm
@@ -12,6 +13,7 @@ import mildtilt.geometry.ImpossibleGeometryException;
  * @param tyreWidth mm
  * @param loads if known
  */
+@Withers
 public record Vehicle(
         double wheelbase,
         double bump,
@@ -19,7 +21,7 @@ public record Vehicle(
         double normalBump,
         double normalDroop,
         double tyreWidth,
-        Optional<Loads> loads) {
+        Optional<Loads> loads) implements VehicleBuilder.With {
 
     /** Part of the travel taken as normal where nothing is said. */
     public static final double USUAL_NORMAL_PART = 0.4;
@@ -45,10 +47,6 @@ public record Vehicle(
         this(wheelbase, bump, droop, bump * USUAL_NORMAL_PART, droop * USUAL_NORMAL_PART, tyreWidth, Optional.empty());
     }
 
-    public Vehicle withWheelbase(double mm) {
-        return new Vehicle(mm, bump, droop, normalBump, normalDroop, tyreWidth, loads);
-    }
-
     /** The normal part goes along where it would not fit any more. */
     public Vehicle withBump(double mm) {
         return new Vehicle(wheelbase, mm, droop, Math.min(normalBump, Math.max(0, mm)), normalDroop, tyreWidth, loads);
@@ -60,13 +58,5 @@ public record Vehicle(
 
     public Vehicle withNormal(double bumpMm, double droopMm) {
         return new Vehicle(wheelbase, bump, droop, bumpMm, droopMm, tyreWidth, loads);
-    }
-
-    public Vehicle withTyreWidth(double mm) {
-        return new Vehicle(wheelbase, bump, droop, normalBump, normalDroop, mm, loads);
-    }
-
-    public Vehicle withLoads(Optional<Loads> l) {
-        return new Vehicle(wheelbase, bump, droop, normalBump, normalDroop, tyreWidth, l);
     }
 }

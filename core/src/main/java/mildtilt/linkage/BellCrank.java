@@ -6,6 +6,7 @@ import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
+import mildtilt.withers.Withers;
 
 /**
  * A bell crank on the vehicle's middle, pushed by a drag rod from the gear's arm; both tie rods start on it.
@@ -16,9 +17,9 @@ import mildtilt.geometry.Vector;
  * @param ownRightTieRodPoint the right one where it differs; empty if it is the mirror image
  * @param dragRodEnds the drag rod's joints: outer at the crank, inner at the gear's arm
  */
+@Withers
 public record BellCrank(
-        Axis pivot, Point dragRodPoint, Point leftTieRodPoint, Optional<Point> ownRightTieRodPoint, RodEnds dragRodEnds)
-        implements Linkage {
+        Axis pivot, Point dragRodPoint, Point leftTieRodPoint, Optional<Point> ownRightTieRodPoint, RodEnds dragRodEnds) implements Linkage, BellCrankBuilder.With {
 
     /** @throws ImpossibleGeometryException naming the point that lies on the pivot */
     public BellCrank {
@@ -37,14 +38,6 @@ public record BellCrank(
     public BellCrank moved(Vector by) {
         return new BellCrank(pivot.moved(by), dragRodPoint.plus(by), leftTieRodPoint.plus(by),
                 ownRightTieRodPoint.map(p -> p.plus(by)), dragRodEnds);
-    }
-
-    public BellCrank withPivot(Axis a) {
-        return new BellCrank(a, dragRodPoint, leftTieRodPoint, ownRightTieRodPoint, dragRodEnds);
-    }
-
-    public BellCrank withDragRodPoint(Point p) {
-        return new BellCrank(pivot, p, leftTieRodPoint, ownRightTieRodPoint, dragRodEnds);
     }
 
     /** One tie-rod point moved; where the right is the mirror of the left, both are. */

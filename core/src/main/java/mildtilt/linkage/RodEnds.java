@@ -3,6 +3,7 @@ package mildtilt.linkage;
 import java.util.Optional;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.withers.Withers;
 
 /**
  * A rod's two ends: the bolt or stud each turns on, as it points in the design position, how far they may
@@ -13,8 +14,9 @@ import mildtilt.geometry.ImpossibleGeometryException;
  * @param allowedDeg the largest tilt from square to the bolt that the rod ends allow, degrees
  * @param tube the rod between them, if chosen
  */
+@Withers
 public record RodEnds(
-        Optional<Direction> outerBolt, Optional<Direction> innerBolt, Optional<Double> allowedDeg, Optional<RodTube> tube) {
+        Optional<Direction> outerBolt, Optional<Direction> innerBolt, Optional<Double> allowedDeg, Optional<RodTube> tube) implements RodEndsBuilder.With {
 
     public static final RodEnds UNKNOWN = new RodEnds(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
 
@@ -27,18 +29,6 @@ public record RodEnds(
 
     public RodEnds mirrored() {
         return new RodEnds(outerBolt.map(Direction::mirrored), innerBolt.map(Direction::mirrored), allowedDeg, tube);
-    }
-
-    public RodEnds withOuterBolt(Optional<Direction> bolt) {
-        return new RodEnds(bolt, innerBolt, allowedDeg, tube);
-    }
-
-    public RodEnds withInnerBolt(Optional<Direction> bolt) {
-        return new RodEnds(outerBolt, bolt, allowedDeg, tube);
-    }
-
-    public RodEnds withTube(Optional<RodTube> t) {
-        return new RodEnds(outerBolt, innerBolt, allowedDeg, t);
     }
 
     public RodEnds withAllowed(Optional<Double> deg) {

@@ -11,6 +11,7 @@ import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
 import mildtilt.suspension.Kingpin;
+import mildtilt.withers.Withers;
 
 /**
  * The gear, the linkage and the two corners it turns.
@@ -19,7 +20,8 @@ import mildtilt.suspension.Kingpin;
  *     kingpins fixed to the frame
  * @param ownRight the right corner where it differs; empty if it is the mirror image of the left
  */
-public record SteeredAxle(Gear gear, Linkage linkage, Optional<Beam> beam, Corner left, Optional<Corner> ownRight) {
+@Withers
+public record SteeredAxle(Gear gear, Linkage linkage, Optional<Beam> beam, Corner left, Optional<Corner> ownRight) implements SteeredAxleBuilder.With {
 
     /** @throws ImpossibleGeometryException if a wheel stands on the wrong side, or the parts do not go together */
     public SteeredAxle {
@@ -169,14 +171,6 @@ public record SteeredAxle(Gear gear, Linkage linkage, Optional<Beam> beam, Corne
     public Optional<Side> dragLinkSide() {
         return linkage instanceof DragLink d && d.attachment() instanceof DragLink.Attachment.OnKnuckle k
                 ? Optional.of(k.side()) : Optional.empty();
-    }
-
-    public SteeredAxle withGear(Gear g) {
-        return new SteeredAxle(g, linkage, beam, left, ownRight);
-    }
-
-    public SteeredAxle withLinkage(Linkage l) {
-        return new SteeredAxle(gear, l, beam, left, ownRight);
     }
 
     public SteeredAxle withBeam(Beam b) {

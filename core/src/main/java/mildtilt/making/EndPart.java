@@ -1,6 +1,7 @@
 package mildtilt.making;
 
 import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.withers.Withers;
 
 /**
  * A rod end or tie-rod end. Lengths mm.
@@ -10,7 +11,8 @@ import mildtilt.geometry.ImpossibleGeometryException;
  * @param threadLength of the shank's thread, to its tip
  * @param tiltDeg that its ball allows, degrees
  */
-public record EndPart(String name, Stud stud, ScrewThread thread, double toThread, double threadLength, double tiltDeg) {
+@Withers
+public record EndPart(String name, Stud stud, ScrewThread thread, double toThread, double threadLength, double tiltDeg) implements EndPartBuilder.With {
 
     /** @throws ImpossibleGeometryException naming the size that can't be */
     public EndPart {
@@ -31,14 +33,6 @@ public record EndPart(String name, Stud stud, ScrewThread thread, double toThrea
     public EndPart withHand(ScrewThread.Hand hand) {
         String plain = name.endsWith(", left-hand") ? name.substring(0, name.length() - ", left-hand".length()) : name;
         return new EndPart(hand == ScrewThread.Hand.LEFT ? plain + ", left-hand" : plain, stud, thread.withHand(hand), toThread, threadLength, tiltDeg);
-    }
-
-    public EndPart withStud(Stud s) {
-        return new EndPart(name, s, thread, toThread, threadLength, tiltDeg);
-    }
-
-    public EndPart withThread(ScrewThread t) {
-        return new EndPart(name, stud, t, toThread, threadLength, tiltDeg);
     }
 
     public EndPart withShank(double to, double length) {

@@ -10,6 +10,7 @@ import java.util.TreeMap;
 import java.util.function.UnaryOperator;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.linkage.Rod;
+import mildtilt.withers.Withers;
 
 /**
  * All that a job says of how it is made.
@@ -17,8 +18,9 @@ import mildtilt.linkage.Rod;
  * @param rods how each rod is put together, as far as chosen
  * @param pieces made besides; names differ
  */
+@Withers
 public record Making(
-        Workshop workshop, Map<Rod, RodMakeUp> rods, List<ShaftJoin> joins, List<Piece> pieces, WorkPlan plan, List<WeldRecord> welds) {
+        Workshop workshop, Map<Rod, RodMakeUp> rods, List<ShaftJoin> joins, List<Piece> pieces, WorkPlan plan, List<WeldRecord> welds) implements MakingBuilder.With {
 
     public static final Making NONE = new Making(Workshop.USUAL, Map.of(), List.of(), List.of(), WorkPlan.NONE, List.of());
 
@@ -37,10 +39,6 @@ public record Making(
         return Optional.ofNullable(rods.get(rod));
     }
 
-    public Making withWorkshop(Workshop w) {
-        return new Making(w, rods, joins, pieces, plan, welds);
-    }
-
     public Making editWorkshop(UnaryOperator<Workshop> edit) {
         return withWorkshop(edit.apply(workshop));
     }
@@ -52,16 +50,8 @@ public record Making(
         return new Making(workshop, all, joins, pieces, plan, welds);
     }
 
-    public Making withJoins(List<ShaftJoin> j) {
-        return new Making(workshop, rods, j, pieces, plan, welds);
-    }
-
     public Making editJoin(int index, UnaryOperator<ShaftJoin> edit) {
         return withJoins(edited(joins, index, edit));
-    }
-
-    public Making withPieces(List<Piece> p) {
-        return new Making(workshop, rods, joins, p, plan, welds);
     }
 
     public Making withPiece(Piece p) {
@@ -74,16 +64,8 @@ public record Making(
         return withPieces(edited(pieces, index, edit));
     }
 
-    public Making withPlan(WorkPlan p) {
-        return new Making(workshop, rods, joins, pieces, p, welds);
-    }
-
     public Making editPlan(UnaryOperator<WorkPlan> edit) {
         return withPlan(edit.apply(plan));
-    }
-
-    public Making withWelds(List<WeldRecord> w) {
-        return new Making(workshop, rods, joins, pieces, plan, w);
     }
 
     public Making editWeld(int index, UnaryOperator<WeldRecord> edit) {

@@ -2,6 +2,7 @@ package mildtilt.making;
 
 import java.util.Optional;
 import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.withers.Withers;
 
 /**
  * How a rod is put together: an end, a jam nut, the body, a jam nut, an end. What the body is made of is the rod's tube.
@@ -9,7 +10,8 @@ import mildtilt.geometry.ImpossibleGeometryException;
  * @param outer at the steering arm, or at what else the rod drives
  * @param inner at the gear, or at what else drives the rod; of a tie rod across, the right one
  */
-public record RodMakeUp(End outer, End inner, Body body) {
+@Withers
+public record RodMakeUp(End outer, End inner, Body body) implements RodMakeUpBuilder.With {
 
     /** Part of a thread's diameter that a thin jam nut is thick. */
     private static final double THIN_NUT = 0.5;
@@ -19,7 +21,8 @@ public record RodMakeUp(End outer, End inner, Body body) {
      * @param hole in the arm, if measured
      * @param doubleShear whether what it bolts to holds the bolt on both sides of the ball
      */
-    public record End(EndPart part, double jamNut, Optional<Hole> hole, boolean doubleShear) {
+    @Withers
+    public record End(EndPart part, double jamNut, Optional<Hole> hole, boolean doubleShear) implements RodMakeUpEndBuilder.With {
 
         public End {
             if (!(jamNut >= 0)) {
@@ -30,22 +33,6 @@ public record RodMakeUp(End outer, End inner, Body body) {
         /** With a thin jam nut, the arm not measured yet. */
         public static End of(EndPart part) {
             return new End(part, THIN_NUT * part.thread().major(), Optional.empty(), false);
-        }
-
-        public End withPart(EndPart p) {
-            return new End(p, jamNut, hole, doubleShear);
-        }
-
-        public End withJamNut(double mm) {
-            return new End(part, mm, hole, doubleShear);
-        }
-
-        public End withHole(Optional<Hole> h) {
-            return new End(part, jamNut, h, doubleShear);
-        }
-
-        public End withDoubleShear(boolean is) {
-            return new End(part, jamNut, hole, is);
         }
     }
 
@@ -72,8 +59,9 @@ public record RodMakeUp(End outer, End inner, Body body) {
      * @param outerTap the thread at the outer end, if another than the end's own
      * @param innerTap the thread at the inner end, if another than the end's own
      */
+    @Withers
     public record Body(
-            BodyKind kind, double threaded, double drilled, Optional<Double> length, Optional<ScrewThread> outerTap, Optional<ScrewThread> innerTap) {
+            BodyKind kind, double threaded, double drilled, Optional<Double> length, Optional<ScrewThread> outerTap, Optional<ScrewThread> innerTap) implements RodMakeUpBodyBuilder.With {
 
         public Body {
             if (!(threaded > 0) || !(drilled >= threaded)) {
@@ -89,16 +77,8 @@ public record RodMakeUp(End outer, End inner, Body body) {
             return kind == BodyKind.BUNGS ? Double.POSITIVE_INFINITY : drilled;
         }
 
-        public Body withKind(BodyKind k) {
-            return new Body(k, threaded, drilled, length, outerTap, innerTap);
-        }
-
         public Body withDepths(double thread, double hole) {
             return new Body(kind, thread, hole, length, outerTap, innerTap);
-        }
-
-        public Body withLength(Optional<Double> mm) {
-            return new Body(kind, threaded, drilled, mm, outerTap, innerTap);
         }
 
         public Body withTaps(Optional<ScrewThread> outer, Optional<ScrewThread> inner) {
@@ -124,9 +104,5 @@ public record RodMakeUp(End outer, End inner, Body body) {
 
     public RodMakeUp withEnd(boolean atOuter, End e) {
         return atOuter ? new RodMakeUp(e, inner, body) : new RodMakeUp(outer, e, body);
-    }
-
-    public RodMakeUp withBody(Body b) {
-        return new RodMakeUp(outer, inner, b);
     }
 }

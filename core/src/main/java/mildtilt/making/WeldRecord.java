@@ -6,6 +6,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.withers.Withers;
 
 /**
  * What was wanted and what was done when a knuckle, an arm or a shaft was welded.
@@ -19,9 +20,10 @@ import mildtilt.geometry.ImpossibleGeometryException;
  * @param weldedBy who welded: a role or licence
  * @param inspectedBy who looked at it or tested it after, and how
  */
+@Withers
 public record WeldRecord(
         String piece, WeldedMetal metal, double preheat, double mostBetween, double coolPerHour, String filler, List<Reading> readings,
-        String weldedBy, String inspectedBy, Optional<LocalDate> day) {
+        String weldedBy, String inspectedBy, Optional<LocalDate> day) implements WeldRecordBuilder.With {
 
     /** When a temperature was read. */
     public enum Moment {
@@ -73,17 +75,9 @@ public record WeldRecord(
         return new WeldRecord(piece, metal, preheat, mostBetween, coolPerHour, fill, readings, welder, inspector, day);
     }
 
-    public WeldRecord withDay(Optional<LocalDate> d) {
-        return new WeldRecord(piece, metal, preheat, mostBetween, coolPerHour, filler, readings, weldedBy, inspectedBy, d);
-    }
-
     public WeldRecord withReading(Reading r) {
         List<Reading> all = new ArrayList<>(readings);
         all.add(r);
         return withReadings(all);
-    }
-
-    public WeldRecord withReadings(List<Reading> r) {
-        return new WeldRecord(piece, metal, preheat, mostBetween, coolPerHour, filler, r, weldedBy, inspectedBy, day);
     }
 }

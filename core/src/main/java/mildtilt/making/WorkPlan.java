@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.withers.Withers;
 
 /**
  * What was written on the run sheet and the list of what to buy.
@@ -20,9 +21,10 @@ import mildtilt.geometry.ImpossibleGeometryException;
  * @param purchases by what they are called on the list
  * @param ownPurchases things to buy added by hand: their names, with the key of the step that needs them
  */
+@Withers
 public record WorkPlan(
         Optional<LocalDate> wanted, double hoursPerWeek, Map<String, StepMark> marks, List<OwnStep> ownSteps,
-        Map<String, Purchase> purchases, Map<String, String> ownPurchases) {
+        Map<String, Purchase> purchases, Map<String, String> ownPurchases) implements WorkPlanBuilder.With {
 
     public static final WorkPlan NONE = new WorkPlan(Optional.empty(), 12, Map.of(), List.of(), Map.of(), Map.of());
 
@@ -32,33 +34,14 @@ public record WorkPlan(
      * @param skipped left out of the work, with the reason in the note
      * @param hours it takes, where other than usual
      */
-    public record StepMark(Optional<LocalDate> done, String by, String note, boolean skipped, Optional<Double> hours) {
+    @Withers
+    public record StepMark(Optional<LocalDate> done, String by, String note, boolean skipped, Optional<Double> hours) implements WorkPlanStepMarkBuilder.With {
         public static final StepMark NONE = new StepMark(Optional.empty(), "", "", false, Optional.empty());
 
         public StepMark {
             if (hours.filter(h -> !(h >= 0 && h <= 1000)).isPresent()) {
                 throw new ImpossibleGeometryException("A step takes from 0 to 1000 hours.");
             }
-        }
-
-        public StepMark withDone(Optional<LocalDate> day) {
-            return new StepMark(day, by, note, skipped, hours);
-        }
-
-        public StepMark withBy(String who) {
-            return new StepMark(done, who, note, skipped, hours);
-        }
-
-        public StepMark withNote(String text) {
-            return new StepMark(done, by, text, skipped, hours);
-        }
-
-        public StepMark withSkipped(boolean is) {
-            return new StepMark(done, by, note, is, hours);
-        }
-
-        public StepMark withHours(Optional<Double> h) {
-            return new StepMark(done, by, note, skipped, h);
         }
     }
 
@@ -69,29 +52,14 @@ public record WorkPlan(
      * @param price of all of it together, in whatever money the workshop counts in
      * @param leadDays from ordering to having it
      */
-    public record Purchase(Optional<Double> price, Optional<Integer> leadDays, Optional<LocalDate> ordered, Optional<LocalDate> arrived) {
+    @Withers
+    public record Purchase(Optional<Double> price, Optional<Integer> leadDays, Optional<LocalDate> ordered, Optional<LocalDate> arrived) implements WorkPlanPurchaseBuilder.With {
         public static final Purchase NONE = new Purchase(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
 
         public Purchase {
             if (price.filter(p -> !(p >= 0)).isPresent() || leadDays.filter(d -> d < 0 || d > 3650).isPresent()) {
                 throw new ImpossibleGeometryException("A price can't be negative, and what is ordered comes within ten years.");
             }
-        }
-
-        public Purchase withPrice(Optional<Double> p) {
-            return new Purchase(p, leadDays, ordered, arrived);
-        }
-
-        public Purchase withLeadDays(Optional<Integer> d) {
-            return new Purchase(price, d, ordered, arrived);
-        }
-
-        public Purchase withOrdered(Optional<LocalDate> day) {
-            return new Purchase(price, leadDays, day, arrived);
-        }
-
-        public Purchase withArrived(Optional<LocalDate> day) {
-            return new Purchase(price, leadDays, ordered, day);
         }
     }
 
@@ -111,14 +79,6 @@ public record WorkPlan(
 
     public Purchase purchase(String what) {
         return purchases.getOrDefault(what, Purchase.NONE);
-    }
-
-    public WorkPlan withWanted(Optional<LocalDate> day) {
-        return new WorkPlan(day, hoursPerWeek, marks, ownSteps, purchases, ownPurchases);
-    }
-
-    public WorkPlan withHoursPerWeek(double h) {
-        return new WorkPlan(wanted, h, marks, ownSteps, purchases, ownPurchases);
     }
 
     public WorkPlan withMark(String key, StepMark mark) {

@@ -3,6 +3,7 @@ package mildtilt.making;
 import java.util.List;
 import java.util.Optional;
 import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.withers.Withers;
 
 /**
  * What the workshop has and how it works.
@@ -16,9 +17,10 @@ import mildtilt.geometry.ImpossibleGeometryException;
  * @param tubeWall of the column tube, if it is made and not bought, mm
  * @param stock bars and offcuts on hand
  */
+@Withers
 public record Workshop(
         int sets, double kerf, double facing, double rootGap, double usualBar, double engagementTimes, Paper paper, Optional<Double> tubeWall,
-        List<StockBar> stock) {
+        List<StockBar> stock) implements WorkshopBuilder.With {
 
     public static final Workshop USUAL = new Workshop(1, 2, 1, 1.5, 3000, 1.5, Paper.A4, Optional.empty(), List.of());
 
@@ -76,31 +78,7 @@ public record Workshop(
         }
     }
 
-    public Workshop withSets(int n) {
-        return new Workshop(n, kerf, facing, rootGap, usualBar, engagementTimes, paper, tubeWall, stock);
-    }
-
     public Workshop withSaw(double k, double face, double gap) {
         return new Workshop(sets, k, face, gap, usualBar, engagementTimes, paper, tubeWall, stock);
-    }
-
-    public Workshop withUsualBar(double mm) {
-        return new Workshop(sets, kerf, facing, rootGap, mm, engagementTimes, paper, tubeWall, stock);
-    }
-
-    public Workshop withEngagementTimes(double t) {
-        return new Workshop(sets, kerf, facing, rootGap, usualBar, t, paper, tubeWall, stock);
-    }
-
-    public Workshop withPaper(Paper p) {
-        return new Workshop(sets, kerf, facing, rootGap, usualBar, engagementTimes, p, tubeWall, stock);
-    }
-
-    public Workshop withTubeWall(Optional<Double> mm) {
-        return new Workshop(sets, kerf, facing, rootGap, usualBar, engagementTimes, paper, mm, stock);
-    }
-
-    public Workshop withStock(List<StockBar> s) {
-        return new Workshop(sets, kerf, facing, rootGap, usualBar, engagementTimes, paper, tubeWall, s);
     }
 }

@@ -7,6 +7,7 @@ import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
 import mildtilt.solid.Convex;
 import mildtilt.solid.Solid;
+import mildtilt.withers.Withers;
 
 /**
  * Who sits at the wheel, by a few simple measures.
@@ -17,7 +18,8 @@ import mildtilt.solid.Solid;
  * @param shin from knee joint to the heel, mm
  * @param kneesApart between the knees' middles, mm
  */
-public record Driver(Point hip, Point heel, double thigh, double shin, double kneesApart) {
+@Withers
+public record Driver(Point hip, Point heel, double thigh, double shin, double kneesApart) implements DriverBuilder.With {
 
     /** Of a leg about its bones at the knee, mm. */
     public static final double LEG_RADIUS = 62;
@@ -63,14 +65,6 @@ public record Driver(Point hip, Point heel, double thigh, double shin, double kn
         // Toward the foot a leg is slimmer.
         return new Solid.Parts(List.of(Convex.bar(hip.plus(hips), knee, LEG_RADIUS),
                 Convex.bar(knee, knee.midwayTo(heel.plus(feet)), LEG_RADIUS), Convex.bar(knee.midwayTo(heel.plus(feet)), heel.plus(feet), LEG_RADIUS * 0.75)));
-    }
-
-    public Driver withHip(Point p) {
-        return new Driver(p, heel, thigh, shin, kneesApart);
-    }
-
-    public Driver withHeel(Point p) {
-        return new Driver(hip, p, thigh, shin, kneesApart);
     }
 
     public Driver withMeasures(double thighMm, double shinMm, double apart) {

@@ -2,6 +2,7 @@ package mildtilt.obstacle;
 
 import java.util.Optional;
 import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.withers.Withers;
 
 /**
  * One thing in the way.
@@ -14,8 +15,9 @@ import mildtilt.geometry.ImpossibleGeometryException;
  * @param takesBearings whether the bracket of a bearing can be fixed to it
  * @param said what may be done to it when it is in the way, where that was said; else {@link #may()} takes what is usual
  */
+@Withers
 public record Obstacle(
-        String name, Shape shape, double gap, boolean hot, Carrier carrier, Sweep sweep, boolean takesBearings, Optional<May> said) {
+        String name, Shape shape, double gap, boolean hot, Carrier carrier, Sweep sweep, boolean takesBearings, Optional<May> said) implements ObstacleBuilder.With {
 
     /** What may be done to a thing that is in the way. */
     public enum May {
@@ -68,34 +70,10 @@ public record Obstacle(
         return new Obstacle(name, shape, gap, hot, carrier, sweep, takesBearings, m);
     }
 
-    public Obstacle withName(String n) {
-        return new Obstacle(n, shape, gap, hot, carrier, sweep, takesBearings, said);
-    }
-
-    public Obstacle withShape(Shape s) {
-        return new Obstacle(name, s, gap, hot, carrier, sweep, takesBearings, said);
-    }
-
-    public Obstacle withGap(double mm) {
-        return new Obstacle(name, shape, mm, hot, carrier, sweep, takesBearings, said);
-    }
-
     /** A usual gap goes along to the other usual one. */
     public Obstacle withHot(boolean h) {
         double g = gap == (hot ? USUAL_HOT_GAP : USUAL_GAP) ? h ? USUAL_HOT_GAP : USUAL_GAP : gap;
         return new Obstacle(name, shape, g, h, carrier, sweep, takesBearings, said);
-    }
-
-    public Obstacle withCarrier(Carrier c) {
-        return new Obstacle(name, shape, gap, hot, c, sweep, takesBearings, said);
-    }
-
-    public Obstacle withSweep(Sweep s) {
-        return new Obstacle(name, shape, gap, hot, carrier, s, takesBearings, said);
-    }
-
-    public Obstacle withTakesBearings(boolean t) {
-        return new Obstacle(name, shape, gap, hot, carrier, sweep, t, said);
     }
 
     public Obstacle mirrored(String as) {

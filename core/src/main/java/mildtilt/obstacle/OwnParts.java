@@ -3,6 +3,7 @@ package mildtilt.obstacle;
 import java.util.Optional;
 import java.util.stream.Stream;
 import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.withers.Withers;
 
 /**
  * Sizes of the vehicle's own parts that only clearances ask for, and the gaps its parts need among themselves. Lengths mm. A size
@@ -17,9 +18,10 @@ import mildtilt.geometry.ImpossibleGeometryException;
  * @param tyreGap between a tyre and anything
  * @param driverGap between the driver and the steering wheel or column
  */
+@Withers
 public record OwnParts(
         Optional<Double> rim, Optional<Double> arm, Optional<Double> rod, Optional<Double> steeringArm, Optional<Double> gear,
-        double gap, double tyreGap, double driverGap) {
+        double gap, double tyreGap, double driverGap) implements OwnPartsBuilder.With {
 
     /** With no size given. */
     public static final OwnParts USUAL = new OwnParts(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), 6, 15, 25);
@@ -59,26 +61,6 @@ public record OwnParts(
 
     public double gearDiameter() {
         return gear.orElse(USUAL_GEAR);
-    }
-
-    public OwnParts withRim(Optional<Double> d) {
-        return new OwnParts(d, arm, rod, steeringArm, gear, gap, tyreGap, driverGap);
-    }
-
-    public OwnParts withArm(Optional<Double> d) {
-        return new OwnParts(rim, d, rod, steeringArm, gear, gap, tyreGap, driverGap);
-    }
-
-    public OwnParts withRod(Optional<Double> d) {
-        return new OwnParts(rim, arm, d, steeringArm, gear, gap, tyreGap, driverGap);
-    }
-
-    public OwnParts withSteeringArm(Optional<Double> d) {
-        return new OwnParts(rim, arm, rod, d, gear, gap, tyreGap, driverGap);
-    }
-
-    public OwnParts withGear(Optional<Double> d) {
-        return new OwnParts(rim, arm, rod, steeringArm, d, gap, tyreGap, driverGap);
     }
 
     public OwnParts withDiameters(double a, double r, double s, double g) {

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.withers.Withers;
 
 /**
  * All that clearances are judged against.
@@ -14,7 +15,8 @@ import mildtilt.geometry.ImpossibleGeometryException;
  * @param driver if there is one to be kept clear of
  * @param meant pairs that are meant to touch, or that the user has left out; nothing is told of them
  */
-public record Surroundings(List<Obstacle> obstacles, Optional<Driver> driver, OwnParts own, List<Touching> meant) {
+@Withers
+public record Surroundings(List<Obstacle> obstacles, Optional<Driver> driver, OwnParts own, List<Touching> meant) implements SurroundingsBuilder.With {
 
     public static final Surroundings NONE = new Surroundings(List.of(), Optional.empty(), OwnParts.USUAL, List.of());
 
@@ -103,21 +105,9 @@ public record Surroundings(List<Obstacle> obstacles, Optional<Driver> driver, Ow
         return new Surroundings(all, driver, own, was.equals(is) ? meant : meant.stream().map(t -> t.renamed(was, is)).toList());
     }
 
-    public Surroundings withObstacles(List<Obstacle> o) {
-        return new Surroundings(o, driver, own, meant);
-    }
-
     /** With every scan as a single triangle: what is needed to judge all else of a job, and no more. */
     public Surroundings withScansThinned() {
         return withObstacles(obstacles.stream().map(o -> o.shape() instanceof Shape.Scan s ? o.withShape(s.thinned()) : o).toList());
-    }
-
-    public Surroundings withDriver(Optional<Driver> d) {
-        return new Surroundings(obstacles, d, own, meant);
-    }
-
-    public Surroundings withOwn(OwnParts o) {
-        return new Surroundings(obstacles, driver, o, meant);
     }
 
     public Optional<Obstacle> named(String name) {

@@ -1,6 +1,7 @@
 package mildtilt.routefinder;
 
 import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.withers.Withers;
 
 /**
  * What is asked of a route.
@@ -13,7 +14,8 @@ import mildtilt.geometry.ImpossibleGeometryException;
  * @param wheelFree whether the steering wheel may be planned anywhere within its adjustment
  * @param bracketReach how far a bearing may stand from the surface its bracket is fixed to, mm
  */
-public record RouteQuestion(int fewest, int most, double gap, double tiltFromDeg, double tiltToDeg, boolean wheelFree, double bracketReach) {
+@Withers
+public record RouteQuestion(int fewest, int most, double gap, double tiltFromDeg, double tiltToDeg, boolean wheelFree, double bracketReach) implements RouteQuestionBuilder.With {
 
     public static final int MOST_JOINTS = 4;
 
@@ -39,20 +41,8 @@ public record RouteQuestion(int fewest, int most, double gap, double tiltFromDeg
         return new RouteQuestion(least, greatest, gap, tiltFromDeg, tiltToDeg, wheelFree, bracketReach);
     }
 
-    public RouteQuestion withGap(double mm) {
-        return new RouteQuestion(fewest, most, mm, tiltFromDeg, tiltToDeg, wheelFree, bracketReach);
-    }
-
     public RouteQuestion withTilt(double from, double to) {
         return new RouteQuestion(fewest, most, gap, from, to, wheelFree, bracketReach);
-    }
-
-    public RouteQuestion withWheelFree(boolean free) {
-        return new RouteQuestion(fewest, most, gap, tiltFromDeg, tiltToDeg, free, bracketReach);
-    }
-
-    public RouteQuestion withBracketReach(double mm) {
-        return new RouteQuestion(fewest, most, gap, tiltFromDeg, tiltToDeg, wheelFree, mm);
     }
 
     public boolean tiltFree() {

@@ -1,6 +1,7 @@
 package mildtilt.survey;
 
 import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.withers.Withers;
 
 /**
  * How well the plan is known where nothing was surveyed; all one standard deviation.
@@ -9,7 +10,8 @@ import mildtilt.geometry.ImpossibleGeometryException;
  * @param clockingDeg ± to which a fork is clocked on its shaft, degrees
  * @param again ± to which a point would be known if it were measured once more with care, mm
  */
-public record Stated(double point, double clockingDeg, double again) {
+@Withers
+public record Stated(double point, double clockingDeg, double again) implements StatedBuilder.With {
 
     /** A tape under a vehicle; a fork held by eye against a scribed line; a plumb bob on a marked floor. */
     public static final Stated USUAL = new Stated(2, 1, 0.5);
@@ -19,17 +21,5 @@ public record Stated(double point, double clockingDeg, double again) {
         if (!(point > 0 && point <= 100) || !(clockingDeg > 0 && clockingDeg <= 30) || !(again > 0 && again <= 100)) {
             throw new ImpossibleGeometryException("How well something is known must be above 0 and within 100 mm, or 30 degrees for a fork.");
         }
-    }
-
-    public Stated withPoint(double mm) {
-        return new Stated(mm, clockingDeg, again);
-    }
-
-    public Stated withClockingDeg(double deg) {
-        return new Stated(point, deg, again);
-    }
-
-    public Stated withAgain(double mm) {
-        return new Stated(point, clockingDeg, mm);
     }
 }

@@ -5,13 +5,15 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.withers.Withers;
 
 /**
  * All points that were measured; names differ.
  *
  * @param stated how well all else is known
  */
-public record Survey(List<SurveyPoint> points, Stated stated) {
+@Withers
+public record Survey(List<SurveyPoint> points, Stated stated) implements SurveyBuilder.With {
 
     public static final Survey NONE = new Survey(List.of(), Stated.USUAL);
 
@@ -48,9 +50,5 @@ public record Survey(List<SurveyPoint> points, Stated stated) {
 
     public Survey without(String name) {
         return new Survey(points.stream().filter(p -> !p.name().equals(name)).toList(), stated);
-    }
-
-    public Survey withStated(Stated s) {
-        return new Survey(points, s);
     }
 }

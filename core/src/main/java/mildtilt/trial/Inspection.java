@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import mildtilt.withers.Withers;
 
 /**
  * What was looked at before the vehicle was driven, and after it was driven first: a builder's record, not an approval.
@@ -16,7 +17,8 @@ import java.util.TreeMap;
  * @param own items added by hand
  * @param driven when it was first driven, if it was
  */
-public record Inspection(Map<String, Tick> ticks, List<String> own, Optional<LocalDate> driven) {
+@Withers
+public record Inspection(Map<String, Tick> ticks, List<String> own, Optional<LocalDate> driven) implements InspectionBuilder.With {
 
     public static final Inspection NONE = new Inspection(Map.of(), List.of(), Optional.empty());
 
@@ -45,9 +47,5 @@ public record Inspection(Map<String, Tick> ticks, List<String> own, Optional<Loc
             all.add(item);
         }
         return new Inspection(ticks, all, driven);
-    }
-
-    public Inspection withDriven(Optional<LocalDate> day) {
-        return new Inspection(ticks, own, day);
     }
 }

@@ -1,6 +1,7 @@
 package mildtilt.trial;
 
 import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.withers.Withers;
 
 /**
  * How the vehicle stood.
@@ -13,7 +14,8 @@ import mildtilt.geometry.ImpossibleGeometryException;
  * @param travelRight of the right wheel, mm, + up
  * @param wall from the wheel centres forward to the wall the laser draws on, mm
  */
-public record Setup(boolean onGround, boolean springsOff, boolean stopsOff, double steeringWheelDeg, double travelLeft, double travelRight, double wall) {
+@Withers
+public record Setup(boolean onGround, boolean springsOff, boolean stopsOff, double steeringWheelDeg, double travelLeft, double travelRight, double wall) implements SetupBuilder.With {
 
     public static final Setup RAISED = new Setup(false, false, false, 0, 0, 0, 3000);
 
@@ -26,19 +28,11 @@ public record Setup(boolean onGround, boolean springsOff, boolean stopsOff, doub
         }
     }
 
-    public Setup withOnGround(boolean is) {
-        return new Setup(is, springsOff, stopsOff, steeringWheelDeg, travelLeft, travelRight, wall);
-    }
-
     public Setup withOff(boolean springs, boolean stops) {
         return new Setup(onGround, springs, stops, steeringWheelDeg, travelLeft, travelRight, wall);
     }
 
     public Setup at(double steering, double left, double right) {
         return new Setup(onGround, springsOff, stopsOff, steering, left, right, wall);
-    }
-
-    public Setup withWall(double mm) {
-        return new Setup(onGround, springsOff, stopsOff, steeringWheelDeg, travelLeft, travelRight, mm);
     }
 }

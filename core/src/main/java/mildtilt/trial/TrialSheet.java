@@ -4,6 +4,7 @@ import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
 import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.withers.Withers;
 
 /**
  * What was written down at one trial.
@@ -13,8 +14,9 @@ import mildtilt.geometry.ImpossibleGeometryException;
  * @param changed what was changed since the one before
  * @param photos beside the job, by names relative to its folder
  */
+@Withers
 public record TrialSheet(
-        String name, LocalDateTime at, String by, String changed, Setup setup, List<TrialReading> readings, List<String> photos, String remarks) {
+        String name, LocalDateTime at, String by, String changed, Setup setup, List<TrialReading> readings, List<String> photos, String remarks) implements TrialSheetBuilder.With {
 
     private static final int MOST = 1000;
 
@@ -34,24 +36,8 @@ public record TrialSheet(
         });
     }
 
-    public TrialSheet withName(String n) {
-        return new TrialSheet(n, at, by, changed, setup, readings, photos, remarks);
-    }
-
     public TrialSheet withWords(String who, String what, String said) {
         return new TrialSheet(name, at, who, what, setup, readings, photos, said);
-    }
-
-    public TrialSheet withSetup(Setup s) {
-        return new TrialSheet(name, at, by, changed, s, readings, photos, remarks);
-    }
-
-    public TrialSheet withPhotos(List<String> p) {
-        return new TrialSheet(name, at, by, changed, setup, readings, p, remarks);
-    }
-
-    public TrialSheet withReadings(List<TrialReading> r) {
-        return new TrialSheet(name, at, by, changed, setup, r, photos, remarks);
     }
 
     /** A reading added; one of the very same thing is replaced, since it was read again. */
