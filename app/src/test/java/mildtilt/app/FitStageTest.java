@@ -25,9 +25,12 @@ import mildtilt.app.workbench.WorkStage;
 import mildtilt.format.DemoJob;
 import mildtilt.format.JobFile;
 import mildtilt.gear.RackAndPinion;
+import mildtilt.id.Id;
 import mildtilt.job.Built;
 import mildtilt.job.Job;
+import mildtilt.job.Plan;
 import mildtilt.job.Trial;
+import mildtilt.job.Variant;
 import mildtilt.measure.LengthUnit;
 import mildtilt.trial.Gauge;
 import mildtilt.trial.TrialReading;
@@ -90,7 +93,7 @@ class FitStageTest {
         assertThat(app.bench.hands()).isEqualTo(HandsPosition.CENTRED);
         AppWindow.type(robot, "#fit-typed-0", "31");
         assertThat(asked(robot)).isEqualTo("Angle of Lower joint");
-        assertThat(read(new Gauge.JointAngle("Upper joint")).orElseThrow().value()).isEqualTo(31);
+        assertThat(read(new Gauge.JointAngle(new Id("joint-1"))).orElseThrow().value()).isEqualTo(31);
         AppWindow.press(robot, "#fit-back");
         AppWindow.until(() -> app.text(robot, "#fit-planned").contains("read 31.0°: not as planned"));
         assertThat(robot.lookup("#fit-planned").query().getStyleClass()).contains("fit-out");
@@ -102,7 +105,7 @@ class FitStageTest {
         assertThat(app.text(robot, "#message")).contains("about thirty");
         assertThat(robot.lookup("#fit-typed-0").queryAs(TextField.class).getText()).isEqualTo("about thirty");
         AppWindow.press(robot, "#fit-undo");
-        assertThat(read(new Gauge.JointAngle("Upper joint"))).isEmpty();
+        assertThat(read(new Gauge.JointAngle(new Id("joint-1")))).isEmpty();
         // In inches a length is typed as it is shown, a force in pounds.
         robot.interact(() -> app.bench.lengthUnitProperty().set(LengthUnit.INCH_FRACTION));
         pick(robot, "#fit-round", "At the rim");
@@ -136,7 +139,7 @@ class FitStageTest {
         AppWindow.until(() -> robot.lookup("#fit-hold").queryAs(Labeled.class).getText().equals("Held"));
         String held = app.text(robot, "#fit-figure");
         AppWindow.press(robot, "#fit-take");
-        TrialReading.Figure f = read(new Gauge.JointAngle("Upper joint")).orElseThrow();
+        TrialReading.Figure f = read(new Gauge.JointAngle(new Id("joint-1"))).orElseThrow();
         assertThat(f.by()).isEqualTo("angle finder");
         assertThat(held).startsWith(String.format("%.1f", f.value()));
         // A dial is read in steps, one reading of all of them.
@@ -192,7 +195,7 @@ class FitStageTest {
         assertThat(app.bench.job().changes()).hasSize(last + 1);
         assertThat(app.bench.job().changes().getLast().why()).isEqualTo("no room for shims");
         AppWindow.press(robot, "#log-keep");
-        assertThat(app.bench.job().variants()).extracting(v -> v.name()).containsExactly("as at Arms changed over");
+        assertThat(app.bench.job().variants().all()).extracting(Variant::name).containsExactly("as at Arms changed over");
         AppWindow.press(robot, "#log-back");
         assertThat(app.bench.job().axle()).isEqualTo(DemoJob.MARSH_CARRIER.job().axle());
     }
@@ -218,7 +221,7 @@ class FitStageTest {
         AppWindow.type(robot, "#fit-another", "carrier 2");
         assertThat(app.bench.job().log().vehicles()).extracting(Built::name).containsExactly("carrier 1", "carrier 2");
         AppWindow.press(robot, "#fit-begin-trial");
-        assertThat(app.bench.job().log().vehicle("carrier 2").orElseThrow().trials()).hasSize(1);
+        assertThat(app.bench.job().log().vehicle(new Id("vehicle-2")).orElseThrow().trials()).hasSize(1);
         sheet(robot, FitSheet.INSPECTION);
         AppWindow.untilSays(robot, "#fit-inspection", "Inspection: carrier 2");
         assertThat(AppWindow.says(robot, "#fit-inspection", "Not driven yet.")).isTrue();
@@ -297,7 +300,7 @@ class FitStageTest {
             sheet(robot, s);
             assertThat(AppWindow.cutOff(app.stage.getScene().getRoot())).as(s.label()).isEmpty();
         }
-        robot.interact(() -> app.bench.open(new Job("nothing yet", "", app.bench.job().vehicle(), Optional.empty(), Optional.empty(), app.bench.job().targets()), Optional.empty()));
+        robot.interact(() -> app.bench.open(Job.of("nothing yet", new Plan(app.bench.job().vehicle(), Optional.empty(), Optional.empty(), app.bench.job().targets())), Optional.empty()));
         for (FitSheet s : FitSheet.values()) {
             sheet(robot, s);
         }

@@ -28,6 +28,7 @@ import mildtilt.format.JobFile;
 import mildtilt.geometry.Side;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
+import mildtilt.job.Plan;
 import mildtilt.measure.LengthUnit;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -280,9 +281,9 @@ class JourneyTest {
     @Test
     void aJobWithHalfOfItMissingStillWorks(FxRobot robot) {
         Job demo = DemoJob.MARSH_CARRIER.job();
-        Job columnOnly = new Job("column only", "", demo.vehicle(), demo.column(), Optional.empty(), demo.targets());
-        Job axleOnly = new Job("axle only", "", demo.vehicle(), Optional.empty(), demo.axle(), demo.targets());
-        Job nothing = new Job("nothing yet", "", demo.vehicle(), Optional.empty(), Optional.empty(), demo.targets());
+        Job columnOnly = Job.of("column only", new Plan(demo.vehicle(), demo.column(), Optional.empty(), demo.targets()));
+        Job axleOnly = Job.of("axle only", new Plan(demo.vehicle(), Optional.empty(), demo.axle(), demo.targets()));
+        Job nothing = Job.of("nothing yet", new Plan(demo.vehicle(), Optional.empty(), Optional.empty(), demo.targets()));
         for (Job job : new Job[] {columnOnly, axleOnly, nothing}) {
             robot.interact(() -> app.bench.open(job, Optional.empty()));
             app.settle();

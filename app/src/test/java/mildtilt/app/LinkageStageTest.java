@@ -106,11 +106,11 @@ class LinkageStageTest {
         });
         app.settle();
         AppWindow.until(() -> robot.lookup("#variants-table .sub-head").queryAll().size() == 3);
-        press(robot, "#take-variant-short-arms");
+        press(robot, "#take-variant-1");
         app.settle();
-        assertThat(app.bench.job().variants()).extracting(Variant::name).containsExactly("Plan before short arms");
-        press(robot, "#drop-variant-plan-before-short-arms");
-        assertThat(app.bench.job().variants()).isEmpty();
+        assertThat(app.bench.job().variants().all()).extracting(Variant::name).containsExactly("Plan before short arms");
+        press(robot, "#drop-variant-2");
+        assertThat(app.bench.job().variants().all()).isEmpty();
         assertThat(app.bench.undoable().orElseThrow()).contains("Drop the variant");
     }
 
@@ -134,7 +134,7 @@ class LinkageStageTest {
         assertThat(robot.lookup("#answers").query().lookupAll(".finding-what")).isNotEmpty()
                 .noneSatisfy(l -> assertThat(((Label) l).getText()).containsIgnoringCase("forward"));
         press(robot, "#answer-0-keep");
-        assertThat(app.bench.job().variants()).hasSize(1);
+        assertThat(app.bench.job().variants().all()).hasSize(1);
         robot.interact(() -> app.bench.undo());
         press(robot, "#run-work-out");
         AppWindow.until(() -> robot.lookup("#answer-0-take").tryQuery().isPresent());

@@ -23,10 +23,12 @@ import mildtilt.check.Fault;
 import mildtilt.format.DemoJob;
 import mildtilt.job.Change;
 import mildtilt.job.Job;
+import mildtilt.job.Plan;
 import mildtilt.linkage.Rod;
 import mildtilt.making.Making;
 import mildtilt.making.Piece;
 import mildtilt.making.ShaftJoin.School;
+import mildtilt.making.WorkPlan;
 import mildtilt.measure.LengthUnit;
 import mildtilt.rules.Rules.Welding;
 import org.junit.jupiter.api.AfterEach;
@@ -197,7 +199,7 @@ class MakeStageTest {
         type(robot, "#buy-wanted", "next spring");
         assertThat(app.text(robot, "#message")).contains("is not a day");
         type(robot, "#buy-add", "Split pins");
-        assertThat(making().plan().ownPurchases()).containsKey("Split pins");
+        assertThat(making().plan().ownPurchases()).extracting(WorkPlan.OwnPurchase::what).contains("Split pins");
         type(robot, "#buy-price-2", "33.5");
         AppWindow.untilSays(robot, "#make-buying", "Priced so far: 343.50");
         type(robot, "#buy-arrived-0", "2026-11-23");
@@ -258,7 +260,7 @@ class MakeStageTest {
     @Test
     void aJobWithNothingToMakeSaysWhatIsMissing(FxRobot robot) {
         Job demo = DemoJob.MARSH_CARRIER.job();
-        robot.interact(() -> app.bench.open(new Job("nothing yet", "", demo.vehicle(), Optional.empty(), Optional.empty(), demo.targets()), Optional.empty()));
+        robot.interact(() -> app.bench.open(Job.of("nothing yet", new Plan(demo.vehicle(), Optional.empty(), Optional.empty(), demo.targets())), Optional.empty()));
         for (MakeSheet s : MakeSheet.values()) {
             sheet(robot, s);
             assertThat(app.text(robot, "#message")).as(s.label()).doesNotContain("could not");

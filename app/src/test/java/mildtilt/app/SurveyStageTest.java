@@ -13,8 +13,10 @@ import mildtilt.app.workbench.SideTab;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.format.DemoJob;
 import mildtilt.geometry.Point;
+import mildtilt.id.Id;
 import mildtilt.job.Job;
 import mildtilt.job.JobPoints;
+import mildtilt.job.Plan;
 import mildtilt.job.PointId;
 import mildtilt.survey.Reading;
 import mildtilt.survey.Survey;
@@ -57,7 +59,7 @@ class SurveyStageTest {
         untilSays(robot, "! gear input, tape from mark D, looks wrong: misread by about 29.6 mm");
         assertThat(says(robot, "The axle stands 0.26° from square to the frame")).isTrue();
         AppWindow.press(robot, "#survey-point-gear-input");
-        double read = ((Reading.Tape) app.bench.job().survey().point("gear input").orElseThrow().readings().get(3)).length();
+        double read = ((Reading.Tape) app.bench.job().survey().point(new Id("gear_input")).orElseThrow().readings().get(3)).length();
         AppWindow.type(robot, "#survey-length-gear-input-3", Double.toString(read - 30));
         untilSays(robot, "No reading stands out.");
         Point plan = JobPoints.position(app.bench.job(), new PointId.GearInput());
@@ -96,27 +98,27 @@ class SurveyStageTest {
         robot.interact(() -> app.bench.edit("Nothing measured", j -> j.withSurvey(Survey.NONE)));
         robot.interact(() -> {
             @SuppressWarnings("unchecked")
-            ChoiceBox<String> box = robot.lookup("#survey-add").queryAs(ChoiceBox.class);
-            box.setValue("steering wheel hub");
+            ChoiceBox<Id> box = robot.lookup("#survey-add").queryAs(ChoiceBox.class);
+            box.setValue(new Id("hub"));
         });
         untilSays(robot, "Nothing of it is measured yet.");
-        AppWindow.menu(robot, "#survey-read-steering-wheel-hub", "survey-add-plumb");
+        AppWindow.menu(robot, "#survey-read-hub", "survey-add-plumb");
         untilSays(robot, "Its readings settle 2 figures of three");
-        AppWindow.menu(robot, "#survey-read-steering-wheel-hub", "survey-add-height");
-        AppWindow.type(robot, "#survey-x-steering-wheel-hub-0", "-1050");
-        AppWindow.type(robot, "#survey-y-steering-wheel-hub-0", "15\"");
-        AppWindow.type(robot, "#survey-z-steering-wheel-hub-1", "1m");
+        AppWindow.menu(robot, "#survey-read-hub", "survey-add-height");
+        AppWindow.type(robot, "#survey-x-hub-0", "-1050");
+        AppWindow.type(robot, "#survey-y-hub-0", "15\"");
+        AppWindow.type(robot, "#survey-z-hub-1", "1m");
         untilSays(robot, "x −1050.0 mm, y 381.0 mm, z 1000.0 mm; ± 1.5 mm");
         assertThat(says(robot, "one misread tape would not be seen")).isTrue();
         AppWindow.type(robot, "#survey-add-mark", "mark on the sill");
-        AppWindow.menu(robot, "#survey-read-mark-on-the-sill", "survey-add-tape");
-        assertThat(app.bench.job().survey().point("mark on the sill").orElseThrow().readings()).singleElement().isInstanceOf(Reading.Tape.class);
-        AppWindow.press(robot, "#survey-drop-mark-on-the-sill-0");
-        AppWindow.press(robot, "#survey-out-mark-on-the-sill");
-        assertThat(app.bench.job().survey().point("mark on the sill")).isEmpty();
+        AppWindow.menu(robot, "#survey-read-mark-1", "survey-add-tape");
+        assertThat(app.bench.job().survey().point(new Id("mark-1")).orElseThrow().readings()).singleElement().isInstanceOf(Reading.Tape.class);
+        AppWindow.press(robot, "#survey-drop-mark-1-0");
+        AppWindow.press(robot, "#survey-out-mark-1");
+        assertThat(app.bench.job().survey().point(new Id("mark-1"))).isEmpty();
         robot.interact(app.bench::undo);
-        assertThat(app.bench.job().survey().point("mark on the sill")).isPresent();
-        robot.interact(() -> app.bench.open(new Job("nothing yet", "", app.bench.job().vehicle(), Optional.empty(), Optional.empty(), app.bench.job().targets()), Optional.empty()));
+        assertThat(app.bench.job().survey().point(new Id("mark-1"))).isPresent();
+        robot.interact(() -> app.bench.open(Job.of("nothing yet", new Plan(app.bench.job().vehicle(), Optional.empty(), Optional.empty(), app.bench.job().targets())), Optional.empty()));
         untilSays(robot, "Give each point what you can measure");
     }
 

@@ -14,6 +14,7 @@ import mildtilt.column.Shaft;
 import mildtilt.column.SteeringWheel;
 import mildtilt.format.DemoJob;
 import mildtilt.geometry.Point;
+import mildtilt.id.Id;
 import mildtilt.job.Job;
 import mildtilt.phasing.BestClocking;
 import mildtilt.routing.ColumnFigures;
@@ -59,9 +60,9 @@ public class ColumnBenchmark {
         List<Shaft> shafts = new ArrayList<>();
         List<Joint> all = new ArrayList<>();
         for (int i = 0; i <= joints; i++) {
-            shafts.add(Shaft.round("Shaft " + i, 20, 0, true));
+            shafts.add(Shaft.round(Id.Kind.SHAFT.first(), "Shaft " + i, 20, 0, true));
             if (i < joints) {
-                all.add(Joint.single("Joint " + i, points.get(i + 1), 35, ForkFit.NONE, ForkFit.NONE));
+                all.add(Joint.single(Id.Kind.JOINT.first(), "Joint " + i, points.get(i + 1), 35, ForkFit.NONE, ForkFit.NONE));
             }
         }
         Column c = new Column(new SteeringWheel(360, points.getFirst(), ForkFit.NONE), shafts, all, new GearInput(points.getLast(), ForkFit.NONE));

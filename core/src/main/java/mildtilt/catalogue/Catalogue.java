@@ -14,7 +14,7 @@ import mildtilt.column.Socket;
 import mildtilt.making.EndPart;
 
 /**
- * Generic parts with typical sizes, to be put into a column and then measured. A part's place means nothing here.
+ * Generic parts with typical sizes, to be put into a column and then measured. A part's id and place mean nothing here.
  *
  * @param joints single, double and couplings
  * @param shafts whole shafts, sliding ones too

@@ -13,6 +13,7 @@ import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
 import mildtilt.job.Element;
+import mildtilt.job.FixedPart;
 import mildtilt.job.Job;
 import mildtilt.measure.Phrase;
 import mildtilt.measure.Quantity;
@@ -88,12 +89,8 @@ final class ClearanceChecks {
     }
 
     private static boolean sameOnTheOtherSide(PairGap a, PairGap b) {
-        return own(a) && other(a.first()).equals(b.first()) && other(a.second()).equals(b.second()) && !a.label().equals(b.label())
+        return own(a) && FixedPart.otherSide(a.firstId()).equals(b.firstId()) && FixedPart.otherSide(a.secondId()).equals(b.secondId()) && !a.two().equals(b.two())
                 && (Math.abs(a.gap() - b.gap()) < ALIKE || a.touches() && b.touches());
-    }
-
-    private static String other(String name) {
-        return name.startsWith("left ") ? "right " + name.substring(5) : name.startsWith("right ") ? "left " + name.substring(6) : name;
     }
 
     private static boolean foreign(Element e) {
@@ -141,18 +138,18 @@ final class ClearanceChecks {
         List<Remedy> all = new ArrayList<>();
         f.lock().ifPresent(l -> stops(l, p).ifPresent(all::add));
         moveJoint(p).ifPresent(all::add);
-        f.notches().stream().filter(n -> !n.through() && n.rail().equals(p.second()) && n.by().equals(p.first())).findFirst().ifPresent(n -> all.add(notch(n)));
+        f.notches().stream().filter(n -> !n.through() && n.rail().id().equals(p.secondId()) && n.by().id().equals(p.firstId())).findFirst().ifPresent(n -> all.add(notch(n)));
         moveObstacle(p).ifPresent(all::add);
         if (own(p) || p.atRest() <= 0) {
             all.add(new Remedy(Phrase.of("Leave this pair out: they are meant to be so near, or are not as taken here"),
-                    j -> j.editSurroundings(s -> own(p) ? s.leavingOut(p.first(), p.second()).leavingOut(other(p.first()), other(p.second())) : s.leavingOut(p.first(), p.second()))));
+                    j -> j.editSurroundings(s -> own(p) ? s.leavingOut(p.firstId(), p.secondId()).leavingOut(FixedPart.otherSide(p.firstId()), FixedPart.otherSide(p.secondId())) : s.leavingOut(p.firstId(), p.secondId()))));
         }
         return all;
     }
 
     /** Stops that act before this pair comes too near, where it is this pair that asks for the earliest. */
     private Optional<Remedy> stops(LockKept lock, PairGap p) {
-        List<LockKept.Way> ways = Arrays.stream(Side.values()).flatMap(s -> lock.stop(s).stream()).filter(w -> w.pair().filter(p.label()::equals).isPresent()).toList();
+        List<LockKept.Way> ways = Arrays.stream(Side.values()).flatMap(s -> lock.stop(s).stream()).filter(w -> w.pair().filter(p.two()::equals).isPresent()).toList();
         if (ways.isEmpty()) {
             return Optional.empty();
         }
@@ -179,7 +176,7 @@ final class ClearanceChecks {
     }
 
     private Remedy notch(Notch n) {
-        Phrase action = Phrase.of("Notch " + Phrase.name(n.rail()) + " in its " + n.face().label() + ", {0} deep and {1} long, and box the notch in with plate {2} long",
+        Phrase action = Phrase.of("Notch " + Phrase.name(n.rail().name()) + " in its " + n.face().label() + ", {0} deep and {1} long, and box the notch in with plate {2} long",
                 Quantity.length(n.depth()), Quantity.length(n.width()), Quantity.length(n.boxing()));
         return new Remedy(action, j -> j.editSurroundings(s -> {
             Obstacle rail = s.obstacles().get(n.obstacle());

@@ -10,6 +10,7 @@ import mildtilt.column.Column;
 import mildtilt.column.Shaft;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
+import mildtilt.job.Names;
 import mildtilt.linkage.Rod;
 import mildtilt.linkage.RodEnds;
 import mildtilt.making.RodMakeUp;
@@ -29,11 +30,13 @@ import mildtilt.strength.ShaftLoad;
 final class MakingChecks {
 
     private final Job job;
+    private final Names names;
     private final SteeringTrain train;
     private final Catalogue catalogue;
 
     MakingChecks(Job job, SteeringTrain train, Catalogue catalogue) {
         this.job = job;
+        names = Names.of(job);
         this.train = train;
         this.catalogue = catalogue;
     }
@@ -186,24 +189,24 @@ final class MakingChecks {
         Column c = job.column().orElse(null);
         Optional<JoinFigures> figures = JoinFigures.of(job, j);
         if (c == null || figures.isEmpty()) {
-            all.add(new Finding(Fault.JOIN_LOST, Severity.STOP, new Element.Wheel(), j.shaft(), Phrase.of("A join at {0} along \"" + Phrase.name(j.shaft()) + "\" is on no shaft that is cut, or too near its end.", Quantity.length(j.along())),
+            all.add(new Finding(Fault.JOIN_LOST, Severity.STOP, new Element.Wheel(), j.id().text(), Phrase.of("A join at {0} along \"" + Phrase.name(names.apply(j.shaft())) + "\" is on no shaft that is cut, or too near its end.", Quantity.length(j.along())),
                     Phrase.of("The cut list leaves it out. Move it to a shaft that is there, or take it out."), List.of(new Remedy(Phrase.of("Take this join out"),
                             x -> x.editMaking(m -> m.withJoins(m.joins().stream().filter(o -> !o.equals(j)).toList()))))));
             return;
         }
         Element at = new Element.ShaftAt(figures.get().shaft());
         if (!JoinFigures.joinable(c.shafts().get(figures.get().shaft())) && j.school() != ShaftJoin.School.ONE_PIECE) {
-            all.add(new Finding(Fault.JOIN_LOST, Severity.LOOK, at, "form", Phrase.of(Phrase.name(j.shaft()) + " is not round along its length: at the join it must be turned round first."),
+            all.add(new Finding(Fault.JOIN_LOST, Severity.LOOK, at, "form", Phrase.of(Phrase.name(names.apply(j.shaft())) + " is not round along its length: at the join it must be turned round first."),
                     Phrase.of("A sleeve or coupler holds only what it fits all round."), List.of()));
         }
-        figures.get().noRoom().ifPresent(why -> all.add(new Finding(Fault.JOIN_LOST, Severity.STOP, at, "room", Phrase.of("The join in " + Phrase.name(j.shaft()) + " (" + j.school().label() + ") has no room there. ").then(why),
+        figures.get().noRoom().ifPresent(why -> all.add(new Finding(Fault.JOIN_LOST, Severity.STOP, at, "room", Phrase.of("The join in " + Phrase.name(names.apply(j.shaft())) + " (" + j.school().label() + ") has no room there. ").then(why),
                 Phrase.of("A sleeve or coupler that meets a fork can't be put on, and the cut list would be wrong. Move it, or make the shaft from one piece."), room(j))));
         carries(j, figures.get(), all);
         switch (figures.get().verdict()) {
             case ALLOWED -> { }
-            case TESTED -> all.add(new Finding(Fault.JOIN_TO_BE_TESTED, Severity.LOOK, at, "", Phrase.of("The join in " + Phrase.name(j.shaft()) + " (" + j.school().label() + ") is welded: the rule set \"" + Phrase.name(job.rules().name()) + "\" wants it tested."),
+            case TESTED -> all.add(new Finding(Fault.JOIN_TO_BE_TESTED, Severity.LOOK, at, "", Phrase.of("The join in " + Phrase.name(names.apply(j.shaft())) + " (" + j.school().label() + ") is welded: the rule set \"" + Phrase.name(job.rules().name()) + "\" wants it tested."),
                     Phrase.of("Have it made by a qualified welder and tested after. " + figures.get().costs()), unwelded(j)));
-            case FORBIDDEN -> all.add(new Finding(Fault.JOIN_FORBIDDEN, Severity.STOP, at, "", Phrase.of("The join in " + Phrase.name(j.shaft()) + " (" + j.school().label() + ") is welded, which the rule set \"" + Phrase.name(job.rules().name()) + "\" forbids."),
+            case FORBIDDEN -> all.add(new Finding(Fault.JOIN_FORBIDDEN, Severity.STOP, at, "", Phrase.of("The join in " + Phrase.name(names.apply(j.shaft())) + " (" + j.school().label() + ") is welded, which the rule set \"" + Phrase.name(job.rules().name()) + "\" forbids."),
                     Phrase.of("Where welds in a steering shaft are forbidden no weld will do, however good. Machine the shaft from one piece, or couple it with bolts."), unwelded(j)));
         }
     }
@@ -223,8 +226,8 @@ final class MakingChecks {
             return;
         }
         boolean welded = f.withButt() > f.carries() + 1e-9;
-        all.add(new Finding(Fault.JOIN_WEAK, butt < 1 ? Severity.STOP : Severity.LOOK, new Element.ShaftAt(f.shaft()), j.shaft() + "weak",
-                Phrase.of("The join in " + Phrase.name(j.shaft()) + " (" + j.school().label() + ") carries a heavy pull with a margin of {0}" + (welded ? ", {1} with its butt weld" : "")
+        all.add(new Finding(Fault.JOIN_WEAK, butt < 1 ? Severity.STOP : Severity.LOOK, new Element.ShaftAt(f.shaft()), j.id() + "weak",
+                Phrase.of("The join in " + Phrase.name(names.apply(j.shaft())) + " (" + j.school().label() + ") carries a heavy pull with a margin of {0}" + (welded ? ", {1} with its butt weld" : "")
                         + "; the rule set wants {2}.", Quantity.times(alone), Quantity.times(butt), Quantity.times(wanted)),
                 Phrase.of((welded ? "It rests on its butt weld: that must go through the whole wall, be made by a qualified welder and be tested. " : "")
                         + "A sleeve carries the whole twist by its fillets alone; one piece has nothing to give."),
@@ -238,7 +241,7 @@ final class MakingChecks {
         Column c = job.column().orElseThrow();
         int i = JoinFigures.of(job, j).orElseThrow().shaft();
         double free = (c.wheelEndFit(i).engagement() + c.cutLength(i) - c.gearEndFit(i).engagement()) / 2 + c.wheelEndFit(i).shortening();
-        ShaftJoin moved = j.at(Math.round(free));
+        ShaftJoin moved = j.withAlong(Math.round(free));
         if (JoinFigures.of(job, moved).filter(f -> f.noRoom().isEmpty()).isPresent()) {
             all.add(new Remedy(Phrase.of("Move the join to {0} along", Quantity.length(moved.along())), x -> x.editMaking(m -> m.withJoins(m.joins().stream().map(o -> o.equals(j) ? moved : o).toList()))));
         }

@@ -85,7 +85,7 @@ final class PartChecks {
     private List<Remedy> thicker(PartLoad p, double part) {
         return plate(p).stream().flatMap(a -> {
             double thick = Math.ceil(a.thickness() / part * ROUND_UP);
-            Piece.ArmPlate thicker = new Piece.ArmPlate(a.name(), a.of(), thick, a.rootHole(), a.endHole(), a.margin());
+            Piece.ArmPlate thicker = a.withThickness(thick);
             return thick > 3 * a.thickness() ? Stream.empty() : Stream.of(new Remedy(Phrase.of("Make " + Phrase.name(a.name()) + " of {0} plate", Quantity.length(thick)),
                     j -> j.editMaking(m -> m.withPieces(m.pieces().stream().map(x -> x.equals(a) ? thicker : x).toList()))));
         }).toList();

@@ -15,6 +15,7 @@ import mildtilt.column.JointKind;
 import mildtilt.column.Seat;
 import mildtilt.column.Shaft;
 import mildtilt.geometry.Vector;
+import mildtilt.id.Id;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
 import mildtilt.measure.Phrase;
@@ -124,7 +125,7 @@ final class SupportChecks {
             remedies.add(new Remedy(Phrase.of("Put a bearing on " + Phrase.name(shaft.name()) + ", {0} from its wheel end, in line", Quantity.length(middle)),
                     j -> j.editColumn(c -> {
                         Column with = TrainEdits.withBearing(c, s.shaft(),
-                                Bearing.planned("Steady bearing", Bearing.Kind.PILLOW_BLOCK, Bearing.Mount.FRAME, s.shaft(), 0, shaft.diameter()));
+                                Bearing.planned(Id.Kind.BEARING.next(c.partIds()), "Steady bearing", Bearing.Kind.PILLOW_BLOCK, Bearing.Mount.FRAME, s.shaft(), 0, shaft.diameter()));
                         return with.editBearing(with.bearings().size() - 1, b -> b.on(s.shaft(), middle));
                     })));
         }
@@ -340,7 +341,7 @@ final class SupportChecks {
         Column split = TrainEdits.split(c, 1, was.withKind(new JointKind.Single()));
         return split.editJoint(0, j -> j.withCentre(x.onColumn().plus(c.installation().columnAxis().orElseThrow().times(-back))))
                 .editJoint(1, j -> j.withCentre(x.onGear().plus(c.gear().axis().orElseThrow().times(on))))
-                .editShaft(1, s -> Shaft.round("Intermediate shaft", s.diameter(), 0, true))
-                .editShaft(2, s -> c.shafts().get(1).withToCut(s.toCut()));
+                .editShaft(1, s -> Shaft.round(s.id(), "Intermediate shaft", s.diameter(), 0, true))
+                .editShaft(2, s -> c.shafts().get(1).withId(s.id()).withToCut(s.toCut()));
     }
 }

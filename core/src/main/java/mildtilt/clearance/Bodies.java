@@ -19,7 +19,9 @@ import mildtilt.geometry.Point;
 import mildtilt.geometry.RigidMove;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
+import mildtilt.id.Called;
 import mildtilt.job.Element;
+import mildtilt.job.FixedPart;
 import mildtilt.job.Job;
 import mildtilt.linkage.Beam;
 import mildtilt.linkage.BellCrank;
@@ -88,9 +90,9 @@ final class Bodies {
         return assumed;
     }
 
-    private void onPose(String name, Element element, Sort sort, Optional<Side> side, double need, Function<Stand, List<Point>> markers, Function<Stand, Solid> solid,
+    private void onPose(Called part, Element element, Sort sort, Optional<Side> side, double need, Function<Stand, List<Point>> markers, Function<Stand, Solid> solid,
             Body.Guess guess) {
-        all.add(new Body(name, element, sort, side, need, 0, true, false, false, Optional.empty(), markers, solid, guess));
+        all.add(new Body(part.id(), part.name(), element, sort, side, need, 0, true, false, false, Optional.empty(), markers, solid, guess));
     }
 
     /** What a bar's thickness is worth. */
@@ -107,9 +109,9 @@ final class Bodies {
     }
 
     /** Round bars along a line of points that the pose settles. */
-    private void bars(String name, Element element, Sort sort, Optional<Side> side, double diameter, Known known, Function<Stand, List<Point>> line) {
+    private void bars(Called part, Element element, Sort sort, Optional<Side> side, double diameter, Known known, Function<Stand, List<Point>> line) {
         Function<Stand, Solid> least = s -> bars(line.apply(s), diameter * OwnParts.LEAST_PART);
-        onPose(name, element, sort, side, own.gap(), line, s -> bars(line.apply(s), diameter), switch (known) {
+        onPose(part, element, sort, side, own.gap(), line, s -> bars(line.apply(s), diameter), switch (known) {
             case GIVEN -> Body.GIVEN;
             case STRAIGHT -> new Body.Guess.Size(least);
             case SHAPED -> new Body.Guess.Form(least);
@@ -171,11 +173,11 @@ final class Bodies {
     private void wheel(SteeredAxle axle, Side side) {
         double radius = axle.corner(side).knuckle().wheelCentre().z();
         double half = job.vehicle().tyreWidth() / 2;
-        onPose(side.label() + " tyre", new Element.Tyres(), Sort.TYRE, Optional.of(side), own.tyreGap(), drumMarkers(axle, side, half, radius),
+        onPose(FixedPart.TYRE.called(side), new Element.Tyres(), Sort.TYRE, Optional.of(side), own.tyreGap(), drumMarkers(axle, side, half, radius),
                 s -> drum(knuckle(s, side), half, radius), Body.GIVEN);
         double inner = innerRadius(job, side);
         // Rim and tyre are one ring to what stands inside.
-        onPose(side.label() + " wheel, inside", new Element.Tyres(), Sort.WHEEL_RING, Optional.of(side), own.gap(), drumMarkers(axle, side, half, radius),
+        onPose(FixedPart.WHEEL_INSIDE.called(side), new Element.Tyres(), Sort.WHEEL_RING, Optional.of(side), own.gap(), drumMarkers(axle, side, half, radius),
                 s -> ring(knuckle(s, side), half, inner, radius),
                 own.rim().isPresent() ? Body.GIVEN : new Body.Guess.Size(s -> ring(knuckle(s, side), half, radius * OwnParts.LARGEST_RIM_PART - RIM_WALL, radius)));
     }
@@ -206,20 +208,20 @@ final class Bodies {
         Optional<Side> on = Optional.of(side);
         switch (axle.corner(side).suspension()) {
             case DoubleWishbone w -> {
-                bars(side.label() + " lower arm", knuckles, Sort.CORNER, on, own.armDiameter(), arms(Known.SHAPED),
+                bars(FixedPart.LOWER_ARM.called(side), knuckles, Sort.CORNER, on, own.armDiameter(), arms(Known.SHAPED),
                         s -> List.of(w.lowerInnerFront(), knuckle(s, side).steerAxisLow(), w.lowerInnerRear()));
-                bars(side.label() + " upper arm", knuckles, Sort.CORNER, on, own.armDiameter(), arms(Known.SHAPED),
+                bars(FixedPart.UPPER_ARM.called(side), knuckles, Sort.CORNER, on, own.armDiameter(), arms(Known.SHAPED),
                         s -> List.of(w.upperInnerFront(), knuckle(s, side).steerAxisHigh(), w.upperInnerRear()));
             }
             case Strut t -> {
-                bars(side.label() + " lower arm", knuckles, Sort.CORNER, on, own.armDiameter(), arms(Known.SHAPED),
+                bars(FixedPart.LOWER_ARM.called(side), knuckles, Sort.CORNER, on, own.armDiameter(), arms(Known.SHAPED),
                         s -> List.of(t.lowerInnerFront(), knuckle(s, side).steerAxisLow(), t.lowerInnerRear()));
-                bars(side.label() + " strut", knuckles, Sort.CORNER, on, own.armDiameter() * 1.8, arms(Known.SHAPED),
+                bars(FixedPart.STRUT.called(side), knuckles, Sort.CORNER, on, own.armDiameter() * 1.8, arms(Known.SHAPED),
                         s -> List.of(t.topMount(), knuckle(s, side).carried(t.axisLowerPoint())));
             }
             case Kingpin _ -> { }
         }
-        bars(side.label() + " steering arm", new Element.SteeringArms(), Sort.CORNER, on, own.steeringArmDiameter(), steeringArms(), s -> {
+        bars(FixedPart.STEERING_ARM.called(side), new Element.SteeringArms(), Sort.CORNER, on, own.steeringArmDiameter(), steeringArms(), s -> {
             KnucklePose k = knuckle(s, side);
             Point foot = k.steerAxis().footOf(k.tieRodPoint());
             return foot.distanceTo(k.tieRodPoint()) < 1 ? List.of(foot, k.tieRodPoint().plus(Vector.Z)) : List.of(foot, k.tieRodPoint());
@@ -248,12 +250,12 @@ final class Bodies {
             case CentreLink c -> {
                 rod(axle, Rod.CENTRE_LINK, driven, Optional.empty(), s -> centreLink(s).pitmanEnd(), s -> centreLink(s).idlerEnd());
                 Axis idler = c.idler((ArmGear) axle.gear()).axis();
-                bars("idler arm", relay, Sort.GEAR, Optional.empty(), own.steeringArmDiameter(), steeringArms(), s -> List.of(idler.footOf(centreLink(s).idlerEnd()), centreLink(s).idlerEnd()));
+                bars(FixedPart.IDLER_ARM.called(), relay, Sort.GEAR, Optional.empty(), own.steeringArmDiameter(), steeringArms(), s -> List.of(idler.footOf(centreLink(s).idlerEnd()), centreLink(s).idlerEnd()));
             }
             case DragLink _ -> rod(axle, Rod.DRAG_LINK, driven, Optional.empty(), s -> dragLink(s).armEnd(), s -> dragLink(s).drivenPoint());
             case BellCrank b -> {
                 rod(axle, Rod.DRAG_ROD, driven, Optional.empty(), s -> bellCrank(s).armEnd(), s -> bellCrank(s).crankPoint());
-                bars("bell crank", relay, Sort.GEAR, Optional.empty(), own.steeringArmDiameter(), steeringArms(), s -> {
+                bars(FixedPart.BELL_CRANK.called(), relay, Sort.GEAR, Optional.empty(), own.steeringArmDiameter(), steeringArms(), s -> {
                     Mechanism.BellCrankAt at = bellCrank(s);
                     Point foot = b.pivot().footOf(at.crankPoint());
                     return List.of(at.left(), foot, at.crankPoint(), foot, at.right());
@@ -261,7 +263,7 @@ final class Bodies {
             }
             case Shuttle t -> {
                 rod(axle, Rod.SHORT_LINK, driven, Optional.empty(), s -> shuttle(s).armEnd(), s -> shuttle(s).linkPoint());
-                bars("shuttle", relay, Sort.GEAR, Optional.empty(), own.gearDiameter(), Known.of(own.gear(), Known.STRAIGHT), s -> List.of(shuttle(s).left(), shuttle(s).right()));
+                bars(FixedPart.SHUTTLE.called(), relay, Sort.GEAR, Optional.empty(), own.gearDiameter(), Known.of(own.gear(), Known.STRAIGHT), s -> List.of(shuttle(s).left(), shuttle(s).right()));
             }
         }
     }
@@ -269,7 +271,7 @@ final class Bodies {
     private void rod(SteeredAxle axle, Rod rod, Element element, Optional<Side> side, Function<Stand, Point> from, Function<Stand, Point> to) {
         double crank = crank(axle, rod);
         boolean given = axle.rodEnds(rod).flatMap(RodEnds::tube).isPresent() || own.rod().isPresent();
-        bars(rod.label(), element, Sort.ROD, side, rodDiameter(axle, rod), given ? Known.GIVEN : Known.STRAIGHT, s -> RodTube.line(from.apply(s), to.apply(s), crank));
+        bars(FixedPart.called(rod), element, Sort.ROD, side, rodDiameter(axle, rod), given ? Known.GIVEN : Known.STRAIGHT, s -> RodTube.line(from.apply(s), to.apply(s), crank));
         if (!given && side.orElse(Side.LEFT) == Side.LEFT) {
             assumed.add(Phrase.of(rod.label() + " {0} across", Quantity.length(own.rodDiameter())));
         }
@@ -296,8 +298,8 @@ final class Bodies {
     }
 
     /** The gear's housing. */
-    private void still(String name, Element element, Sort sort, Solid solid, Solid least) {
-        all.add(new Body(name, element, sort, Optional.empty(), own.gap(), 0, false, false, false, Optional.empty(), _ -> List.of(), _ -> solid,
+    private void still(Called part, Element element, Sort sort, Solid solid, Solid least) {
+        all.add(new Body(part.id(), part.name(), element, sort, Optional.empty(), own.gap(), 0, false, false, false, Optional.empty(), _ -> List.of(), _ -> solid,
                 own.gear().isPresent() ? Body.GIVEN : new Body.Guess.Form(_ -> least)));
     }
 
@@ -306,9 +308,9 @@ final class Bodies {
         switch (axle.gear()) {
             case RackAndPinion r -> {
                 Vector half = r.axis().times(r.pivotSpacing() * 0.4);
-                still("rack housing", gear, Sort.GEAR, Solid.of(Convex.cylinder(r.centre().plus(half.negated()), r.centre().plus(half), own.gearDiameter() / 2, 0)),
+                still(FixedPart.RACK_HOUSING.called(), gear, Sort.GEAR, Solid.of(Convex.cylinder(r.centre().plus(half.negated()), r.centre().plus(half), own.gearDiameter() / 2, 0)),
                         Solid.of(Convex.cylinder(r.centre().plus(half.negated()), r.centre().plus(half), own.gearDiameter() / 2 * OwnParts.LEAST_PART, 0)));
-                bars("rack bar", gear, Sort.GEAR, Optional.empty(), own.gearDiameter() / 2, Known.of(own.gear(), Known.STRAIGHT), s -> {
+                bars(FixedPart.RACK_BAR.called(), gear, Sort.GEAR, Optional.empty(), own.gearDiameter() / 2, Known.of(own.gear(), Known.STRAIGHT), s -> {
                     double d = r.displacementAt(Math.toRadians(s.pose().orElseThrow().gearInputDeg()));
                     return List.of(r.innerPivot(Side.LEFT, d), r.innerPivot(Side.RIGHT, d));
                 });
@@ -322,11 +324,11 @@ final class Bodies {
                     Vector along = axis.direction().times(axis.direction().dot(away) >= 0 ? 1 : -1);
                     Vector half = along.times(own.gearDiameter() * 0.9);
                     Point middle = foot.plus(along.times(reach));
-                    still("steering box", gear, Sort.GEAR, Solid.of(Convex.cylinder(middle.plus(half.negated()), middle.plus(half), own.gearDiameter() * 0.9, 0)),
+                    still(FixedPart.STEERING_BOX.called(), gear, Sort.GEAR, Solid.of(Convex.cylinder(middle.plus(half.negated()), middle.plus(half), own.gearDiameter() * 0.9, 0)),
                             Solid.of(Convex.cylinder(middle.plus(half.times(-OwnParts.LEAST_PART)), middle.plus(half.times(OwnParts.LEAST_PART)),
                                     own.gearDiameter() * 0.9 * OwnParts.LEAST_PART, 0)));
                 }
-                bars(g instanceof ColumnArm ? "column arm" : "pitman arm", new Element.GearArm(), Sort.GEAR, Optional.empty(), own.steeringArmDiameter(), steeringArms(), s -> {
+                bars((g instanceof ColumnArm ? FixedPart.COLUMN_ARM : FixedPart.PITMAN_ARM).called(), new Element.GearArm(), Sort.GEAR, Optional.empty(), own.steeringArmDiameter(), steeringArms(), s -> {
                     Point end = switch (mechanism(s)) {
                         case Mechanism.CentreLinkAt c -> c.pitmanEnd();
                         case Mechanism.DragLinkAt d -> d.armEnd();
@@ -344,13 +346,13 @@ final class Bodies {
     private void beam(SteeredAxle axle, Beam beam) {
         Frame design = axle.beamDesign();
         Element element = new Element.BeamElement();
-        bars("axle beam", element, Sort.BEAM, Optional.empty(), own.armDiameter() * 2, arms(Known.SHAPED), s -> {
+        bars(FixedPart.AXLE_BEAM.called(), element, Sort.BEAM, Optional.empty(), own.armDiameter() * 2, arms(Known.SHAPED), s -> {
             Frame now = s.pose().orElseThrow().stance().beam().orElse(design);
             return List.of(now.carried(pin(axle, Side.LEFT), design), now.carried(pin(axle, Side.RIGHT), design));
         });
         if (beam instanceof Beam.Sprung p && p.trackBar().isPresent()) {
             Beam.TrackBar t = p.trackBar().get();
-            bars("track bar", element, Sort.TRACK_BAR, Optional.empty(), own.armDiameter(), arms(Known.STRAIGHT), s -> {
+            bars(FixedPart.TRACK_BAR.called(), element, Sort.TRACK_BAR, Optional.empty(), own.armDiameter(), arms(Known.STRAIGHT), s -> {
                 Frame now = s.pose().orElseThrow().stance().beam().orElse(design);
                 return List.of(t.bodyEnd(), now.carried(t.axleEnd(), design));
             });
@@ -364,18 +366,18 @@ final class Bodies {
     private void column(Column c) {
         double moves = c.installation().frameMovement();
         int joints = c.joints().size();
-        onColumn("steering wheel", new Element.Wheel(), Sort.STEERING_WHEEL, own.gap(), moves, s -> rimMarkers(s, c), s -> rim(s, c, RIM_RADIUS));
+        onColumn(FixedPart.STEERING_WHEEL.called(), new Element.Wheel(), Sort.STEERING_WHEEL, own.gap(), moves, s -> rimMarkers(s, c), s -> rim(s, c, RIM_RADIUS));
         if (job.surroundings().driver().isPresent()) {
-            onColumn("knuckles of the hands", new Element.Wheel(), Sort.HANDS, 0, moves, s -> rimMarkers(s, c), s -> rim(s, c, Driver.KNUCKLES));
+            onColumn(FixedPart.HANDS.called(), new Element.Wheel(), Sort.HANDS, 0, moves, s -> rimMarkers(s, c), s -> rim(s, c, Driver.KNUCKLES));
         }
-        c.tube().ifPresent(t -> onColumn("column tube", new Element.Tube(), Sort.TUBE, own.gap(), moves, s -> List.of(s.columnPoint(0), s.columnPoint(1)), s -> {
+        c.tube().ifPresent(t -> onColumn(FixedPart.COLUMN_TUBE.called(), new Element.Tube(), Sort.TUBE, own.gap(), moves, s -> List.of(s.columnPoint(0), s.columnPoint(1)), s -> {
             Vector along = s.columnPoint(1).minus(s.columnPoint(0)).direction().vector();
             return Solid.of(Convex.cylinder(s.columnPoint(0).plus(along.times(t.from() - t.beyond())), s.columnPoint(0).plus(along.times(t.to() + t.beyond())), t.outside() / 2, 0));
         }));
         for (int i = 0; i <= joints; i++) {
             int shaft = i;
             // The first shaft and the first joint hang on the body, all that follows on the frame.
-            ofColumn(moved(c, i) || moved(c, i + 1), c.shafts().get(i).name(), new Element.ShaftAt(i), i == joints ? Sort.STUB : Sort.SHAFT, own.gap(), i < 2 ? moves : 0,
+            ofColumn(moved(c, i) || moved(c, i + 1), new Called(c.shafts().get(i).id(), c.shafts().get(i).name()), new Element.ShaftAt(i), i == joints ? Sort.STUB : Sort.SHAFT, own.gap(), i < 2 ? moves : 0,
                     s -> List.of(s.columnPoint(shaft), s.columnPoint(shaft + 1)),
                     s -> Solid.of(Convex.bar(s.columnPoint(shaft), s.columnPoint(shaft + 1), c.shafts().get(shaft).diameter() / 2)));
         }
@@ -389,18 +391,18 @@ final class Bodies {
         return ColumnRange.placings(c).stream().anyMatch(p -> p.points().get(point).distanceTo(c.points().get(point)) > 1e-9);
     }
 
-    private void onColumn(String name, Element element, Sort sort, double need, double extra, Function<Stand, List<Point>> markers, Function<Stand, Solid> solid) {
-        ofColumn(true, name, element, sort, need, extra, markers, solid);
+    private void onColumn(Called part, Element element, Sort sort, double need, double extra, Function<Stand, List<Point>> markers, Function<Stand, Solid> solid) {
+        ofColumn(true, part, element, sort, need, extra, markers, solid);
     }
 
-    private void ofColumn(boolean moves, String name, Element element, Sort sort, double need, double extra, Function<Stand, List<Point>> markers,
+    private void ofColumn(boolean moves, Called part, Element element, Sort sort, double need, double extra, Function<Stand, List<Point>> markers,
             Function<Stand, Solid> solid) {
-        ofColumn(moves, name, element, sort, need, extra, markers, solid, Body.GIVEN);
+        ofColumn(moves, part, element, sort, need, extra, markers, solid, Body.GIVEN);
     }
 
-    private void ofColumn(boolean moves, String name, Element element, Sort sort, double need, double extra, Function<Stand, List<Point>> markers,
+    private void ofColumn(boolean moves, Called part, Element element, Sort sort, double need, double extra, Function<Stand, List<Point>> markers,
             Function<Stand, Solid> solid, Body.Guess guess) {
-        all.add(new Body(name, element, sort, Optional.empty(), need, extra, false, moves, false, Optional.empty(), markers, solid, guess));
+        all.add(new Body(part.id(), part.name(), element, sort, Optional.empty(), need, extra, false, moves, false, Optional.empty(), markers, solid, guess));
     }
 
     private void joint(Column c, int index, double moves) {
@@ -409,7 +411,7 @@ final class Bodies {
         if (j.swingDiameter().isEmpty()) {
             assumed.add(Phrase.of(Phrase.name(j.name()) + " swinging {0}", Quantity.length(swing)));
         }
-        ofColumn(moved(c, index) || moved(c, index + 1) || moved(c, index + 2), j.name(), new Element.JointAt(index), Sort.JOINT, own.gap(), moves,
+        ofColumn(moved(c, index) || moved(c, index + 1) || moved(c, index + 2), new Called(j.id(), j.name()), new Element.JointAt(index), Sort.JOINT, own.gap(), moves,
                 s -> List.of(s.columnPoint(index), s.columnPoint(index + 1), s.columnPoint(index + 2)),
                 s -> swept(s, index, j, swing), j.swingDiameter().isPresent() ? Body.GIVEN : new Body.Guess.Size(s -> swept(s, index, j, swing * OwnParts.LEAST_PART)));
     }
@@ -442,7 +444,7 @@ final class Bodies {
     private void driver(Driver d) {
         for (Side side : Side.values()) {
             Solid leg = d.leg(side);
-            all.add(new Body("driver's " + side.label() + " leg", new Element.AtTheWheel(), Sort.LEG, Optional.empty(), own.driverGap(), 0, false, false, false,
+            all.add(new Body(FixedPart.LEG.called(side).id(), FixedPart.LEG.called(side).name(), new Element.AtTheWheel(), Sort.LEG, Optional.empty(), own.driverGap(), 0, false, false, false,
                     Optional.empty(), _ -> List.of(), _ -> leg, Body.GIVEN));
         }
     }
@@ -461,7 +463,7 @@ final class Bodies {
         List<Point> corners = corners(design.bounds());
         boolean moves = rides || follows || sweep.free();
         double extra = sweep instanceof Sweep.Wanders w ? w.by() : 0;
-        all.add(new Body(o.name(), new Element.InTheWay(index), Sort.OBSTACLE, o.carrier().side(), o.gap(), extra, rides || follows, false, sweep.free(),
+        all.add(new Body(o.id(), o.name(), new Element.InTheWay(index), Sort.OBSTACLE, o.carrier().side(), o.gap(), extra, rides || follows, false, sweep.free(),
                 Optional.of(rides ? o.carrier() : Carrier.FRAME),
                 moves ? s -> {
                     RigidMove m = move.apply(s);

@@ -5,6 +5,8 @@ import java.util.Optional;
 import java.util.function.Function;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
+import mildtilt.id.Called;
+import mildtilt.id.Id;
 import mildtilt.job.Element;
 import mildtilt.obstacle.Carrier;
 import mildtilt.solid.Solid;
@@ -12,6 +14,7 @@ import mildtilt.solid.Solid;
 /**
  * One thing that could touch another.
  *
+ * @param id of the part it is
  * @param name as the user reads it
  * @param element what it belongs to
  * @param need gap it wants to anything, mm
@@ -25,7 +28,7 @@ import mildtilt.solid.Solid;
  * @param guess what its sizes are worth
  */
 record Body(
-        String name, Element element, Sort sort, Optional<Side> side, double need, double extra, boolean onPose, boolean onColumn, boolean onPart,
+        Id id, String name, Element element, Sort sort, Optional<Side> side, double need, double extra, boolean onPose, boolean onColumn, boolean onPart,
         Optional<Carrier> carrier, Function<Stand, List<Point>> markers, Function<Stand, Solid> solid,
         Guess guess) {
 
@@ -84,6 +87,10 @@ record Body(
                 case TYRE, WHEEL_RING, CORNER, ROD, GEAR, BEAM, TRACK_BAR, LEG, OBSTACLE -> false;
             };
         }
+    }
+
+    Called called() {
+        return new Called(id, name);
     }
 
     /** Whether it is a part of axle, gear or linkage. */

@@ -92,7 +92,7 @@ public final class Clearances {
             for (int j = i + 1; j < tracks.size(); j++) {
                 Body a = tracks.get(i).body;
                 Body b = tracks.get(j).body;
-                if ((about.test(a) || about.test(b)) && Pairing.matters(a, b) && job.surroundings().meant().stream().noneMatch(t -> t.is(a.name(), b.name()))) {
+                if ((about.test(a) || about.test(b)) && Pairing.matters(a, b) && job.surroundings().meant().stream().noneMatch(t -> t.is(a.id(), b.id()))) {
                     looked++;
                     Pair p = new Pair(tracks.get(i), tracks.get(j), Track.stand(range, rest, 0, restPart));
                     double far = ClearanceFigures.NEAR + p.need + p.extra() + reach[i] + reach[j];
@@ -294,7 +294,7 @@ public final class Clearances {
     }
 
     private PairGap told(Pair p) {
-        return new PairGap(p.a.body.name(), p.a.body.element(), p.b.body.name(), p.b.body.element(), p.best, p.need, p.atRest,
+        return new PairGap(p.a.body.name(), p.a.body.id(), p.a.body.element(), p.b.body.name(), p.b.body.id(), p.b.body.element(), p.best, p.need, p.atRest,
                 Where.of(p.where), p.gap.onFirst(), p.gap.onSecond(), p.onPose(), guessed(p));
     }
 
@@ -319,7 +319,7 @@ public final class Clearances {
         List<GapMap.Cell> cells = new ArrayList<>(cellMargin.length);
         for (int i = 0; i < cellMargin.length; i++) {
             Pair p = cellPair[i];
-            cells.add(new GapMap.Cell(cellMargin[i], p == null ? null : p.label(), range.reachable[i]));
+            cells.add(new GapMap.Cell(cellMargin[i], p == null ? null : p.two().label(), range.reachable[i]));
         }
         return Optional.of(new GapMap(Arrays.stream(range.steer).boxed().toList(), Arrays.stream(range.travels).boxed().toList(), List.copyOf(cells)));
     }
@@ -360,7 +360,7 @@ public final class Clearances {
         List<Notch> all = new ArrayList<>();
         for (Pair p : near) {
             if (p.best < p.need && !guessed(p)) {
-                box(p.b.body).ifPresent(i -> NotchPlan.of(i, obstacleAt(i), p.a.body.name(), p.need + p.extra(), p.foulPlaces).ifPresent(all::add));
+                box(p.b.body).ifPresent(i -> NotchPlan.of(i, obstacleAt(i), p.a.body.called(), p.need + p.extra(), p.foulPlaces).ifPresent(all::add));
             }
         }
         return List.copyOf(all);

@@ -65,7 +65,7 @@ final class LockRoom {
             List<Pair> first = bad.stream().filter(p -> p.foul[at]).toList();
             if (!first.isEmpty()) {
                 if (n == 0) {
-                    return new LockKept.Way(inner(lock, side), 0, 0, 0, Optional.of(first.getFirst().label()));
+                    return new LockKept.Way(inner(lock, side), 0, 0, 0, Optional.of(first.getFirst().two()));
                 }
                 Stand in = range.stand(outward.get(n - 1));
                 double out = range.steeringWheelDeg(at);
@@ -83,7 +83,7 @@ final class LockRoom {
                 }
                 Turn kept = turn(in);
                 return new LockKept.Way(inner(lock, side), inner(kept, side), outer(kept, side), in.pose().orElseThrow().steeringWheelDeg(),
-                        Optional.of(by.label()));
+                        Optional.of(by.two()));
             }
         }
         return new LockKept.Way(inner(lock, side), inner(lock, side), outer(lock, side), range.steeringWheelDeg(outward.getLast()), Optional.empty());

@@ -2,13 +2,14 @@ package mildtilt.clearance;
 
 import java.util.List;
 import mildtilt.geometry.Point;
+import mildtilt.id.Called;
 import mildtilt.obstacle.Shape;
 
 /**
  * What must be taken out of a rail for something to pass with the gap it needs.
  *
  * @param obstacle place of the rail among the job's obstacles
- * @param rail its name
+ * @param rail the same thing
  * @param by what needs the room
  * @param face of the rail that is notched
  * @param depth into that face, mm
@@ -20,7 +21,7 @@ import mildtilt.obstacle.Shape;
  * @param left what is left of the rail, as boxes: on either side of the notch, and behind it
  */
 public record Notch(
-        int obstacle, String rail, String by, Face face, double depth, double width, double height,
+        int obstacle, Called rail, Called by, Face face, double depth, double width, double height,
         boolean through, double boxing, Point middle, List<Shape.Box> left) {
 
     /** More of a rail's depth than this is not to be taken out. */

@@ -52,7 +52,7 @@ final class Pair {
         return Gaps.between(a.body.solid().apply(s), b.body.solid().apply(s), enough + extra()).mm() - extra();
     }
 
-    String label() {
-        return a.body.name() + " and " + b.body.name();
+    Two two() {
+        return new Two(a.body.called(), b.body.called());
     }
 }

@@ -1,11 +1,14 @@
 package mildtilt.clearance;
 
 import mildtilt.geometry.Point;
+import mildtilt.id.Called;
+import mildtilt.id.Id;
 import mildtilt.job.Element;
 
 /**
  * The smallest gap of one pair over the whole range.
  *
+ * @param firstId of the part that the first is
  * @param firstElement what the first belongs to
  * @param gap mm, − where they are in each other
  * @param need mm
@@ -17,7 +20,7 @@ import mildtilt.job.Element;
  * @param guessed whether only guessed sizes say that it is too small: with parts as slim as such parts ever are it need not be
  */
 public record PairGap(
-        String first, Element firstElement, String second, Element secondElement, double gap, double need, double atRest, Where where,
+        String first, Id firstId, Element firstElement, String second, Id secondId, Element secondElement, double gap, double need, double atRest, Where where,
         Point onFirst, Point onSecond, boolean steered, boolean guessed) {
 
     /** What is left of the gap over what is needed, mm. */
@@ -29,8 +32,12 @@ public record PairGap(
         return gap <= 0;
     }
 
+    public Two two() {
+        return new Two(new Called(firstId, first), new Called(secondId, second));
+    }
+
     public String label() {
-        return first + " and " + second;
+        return two().label();
     }
 
     public boolean has(Element e) {

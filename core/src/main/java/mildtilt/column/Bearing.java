@@ -1,11 +1,13 @@
 package mildtilt.column;
 
 import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.id.Id;
 import mildtilt.withers.Withers;
 
 /**
  * A bearing that holds a shaft.
  *
+ * @param id a bearing's of its column
  * @param shaft which shaft, 0 the one at the wheel
  * @param along from the shaft's wheel-end centre (hub or joint) to the bearing's middle, mm
  * @param bore mm
@@ -15,7 +17,7 @@ import mildtilt.withers.Withers;
  */
 @Withers
 public record Bearing(
-        String name, Kind kind, Mount mount, int shaft, double along, double bore, double offAcross, double offUp, boolean typical) implements BearingBuilder.With {
+        Id id, String name, Kind kind, Mount mount, int shaft, double along, double bore, double offAcross, double offUp, boolean typical) implements BearingBuilder.With {
 
     /** What a bearing is, and how far out of line it lets a shaft stand, degrees. */
     public enum Kind {
@@ -70,16 +72,16 @@ public record Bearing(
         }
     }
 
-    public static Bearing planned(String name, Kind kind, Mount mount, int shaft, double along, double bore) {
-        return new Bearing(name, kind, mount, shaft, along, bore, 0, 0, false);
+    public static Bearing planned(Id id, String name, Kind kind, Mount mount, int shaft, double along, double bore) {
+        return new Bearing(id, name, kind, mount, shaft, along, bore, 0, 0, false);
     }
 
     public Bearing on(int s, double mm) {
-        return new Bearing(name, kind, mount, s, mm, bore, offAcross, offUp, typical);
+        return withShaft(s).withAlong(mm);
     }
 
     public Bearing withOff(double across, double up) {
-        return new Bearing(name, kind, mount, shaft, along, bore, across, up, typical);
+        return withOffAcross(across).withOffUp(up);
     }
 
     /** How far its middle is out of line, mm. */

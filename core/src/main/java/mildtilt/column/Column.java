@@ -1,14 +1,18 @@
 package mildtilt.column;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.UnaryOperator;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import mildtilt.geometry.Axis;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
+import mildtilt.id.Id;
 import mildtilt.withers.Withers;
 
 /**
@@ -62,6 +66,9 @@ public record Column(
                         + "\" has one fork only, so it has no clocking: only a shaft between two joints has.");
             }
         }
+        mustDiffer("shafts", shafts.stream().map(Shaft::id));
+        mustDiffer("joints", joints.stream().map(Joint::id));
+        mustDiffer("bearings", bearings.stream().map(Bearing::id));
         for (Bearing b : bearings) {
             if (b.shaft() >= shafts.size()) {
                 throw new ImpossibleGeometryException("\"" + b.name() + "\" sits on shaft " + (b.shaft() + 1) + ", but there are only "
@@ -70,9 +77,41 @@ public record Column(
         }
     }
 
+    private static void mustDiffer(String what, Stream<Id> ids) {
+        Set<Id> seen = new HashSet<>();
+        ids.filter(id -> !seen.add(id)).findFirst().ifPresent(id -> {
+            throw new ImpossibleGeometryException("Two " + what + " have the id \"" + id + "\"; give each its own.");
+        });
+    }
+
     /** With nothing said of what holds it. */
     public Column(SteeringWheel wheel, List<Shaft> shafts, List<Joint> joints, GearInput gear) {
         this(wheel, shafts, joints, gear, 0, Optional.empty(), List.of(), Installation.FREE);
+    }
+
+    /** Of all shafts, joints and bearings. */
+    public Stream<Id> partIds() {
+        return Stream.of(shafts.stream().map(Shaft::id), joints.stream().map(Joint::id), bearings.stream().map(Bearing::id)).flatMap(s -> s);
+    }
+
+    /** The place of a shaft in the row, 0 the one at the wheel. */
+    public Optional<Integer> shaft(Id id) {
+        return IntStream.range(0, shafts.size()).boxed().filter(i -> shafts.get(i).id().equals(id)).findFirst();
+    }
+
+    /** The place of a joint in the row, 0 the one nearest the wheel. */
+    public Optional<Integer> joint(Id id) {
+        return IntStream.range(0, joints.size()).boxed().filter(i -> joints.get(i).id().equals(id)).findFirst();
+    }
+
+    public Optional<Bearing> bearing(Id id) {
+        return bearings.stream().filter(b -> b.id().equals(id)).findFirst();
+    }
+
+    /** With other ids where {@code to} gives one. */
+    public Column renamed(UnaryOperator<Id> to) {
+        return withTrain(shafts.stream().map(s -> s.withId(to.apply(s.id()))).toList(), joints.stream().map(j -> j.withId(to.apply(j.id()))).toList(),
+                bearings.stream().map(b -> b.withId(to.apply(b.id()))).toList());
     }
 
     public Point hub() {

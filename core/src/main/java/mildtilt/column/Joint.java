@@ -3,11 +3,13 @@ package mildtilt.column;
 import java.util.Optional;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
+import mildtilt.id.Id;
 import mildtilt.withers.Withers;
 
 /**
  * A joint between two shafts.
  *
+ * @param id a joint's of its column
  * @param maxAngleDeg the largest operating angle the joint allows, degrees
  * @param torqueNm the most torque its maker allows, N·m, if known
  * @param swingDiameter of the circle its ears and screws sweep, mm, if known
@@ -15,6 +17,7 @@ import mildtilt.withers.Withers;
  */
 @Withers
 public record Joint(
+        Id id,
         String name,
         JointKind kind,
         Point centre,
@@ -36,15 +39,15 @@ public record Joint(
     }
 
     /** With its strength and swing not known. */
-    public Joint(String name, JointKind kind, Point centre, double maxAngleDeg, ForkFit wheelSide, ForkFit gearSide) {
-        this(name, kind, centre, maxAngleDeg, wheelSide, gearSide, Optional.empty(), Optional.empty(), false);
+    public Joint(Id id, String name, JointKind kind, Point centre, double maxAngleDeg, ForkFit wheelSide, ForkFit gearSide) {
+        this(id, name, kind, centre, maxAngleDeg, wheelSide, gearSide, Optional.empty(), Optional.empty(), false);
     }
 
-    public static Joint single(String name, Point centre, double maxAngleDeg, ForkFit wheelSide, ForkFit gearSide) {
-        return new Joint(name, new JointKind.Single(), centre, maxAngleDeg, wheelSide, gearSide);
+    public static Joint single(Id id, String name, Point centre, double maxAngleDeg, ForkFit wheelSide, ForkFit gearSide) {
+        return new Joint(id, name, new JointKind.Single(), centre, maxAngleDeg, wheelSide, gearSide);
     }
 
     public Joint withFits(ForkFit wheel, ForkFit gear) {
-        return new Joint(name, kind, centre, maxAngleDeg, wheel, gear, torqueNm, swingDiameter, typical);
+        return withWheelSide(wheel).withGearSide(gear);
     }
 }

@@ -2,11 +2,13 @@ package mildtilt.column;
 
 import java.util.Optional;
 import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.id.Id;
 import mildtilt.withers.Withers;
 
 /**
  * A shaft between two joints, or between a joint and the hub or gear.
  *
+ * @param id a shaft's of its column
  * @param profile form and outside size over its length
  * @param bore inside diameter of a tube, mm; 0 for a solid shaft
  * @param yieldMpa yield strength of the material, MPa
@@ -22,6 +24,7 @@ import mildtilt.withers.Withers;
  */
 @Withers
 public record Shaft(
+        Id id,
         String name,
         Seat profile,
         double bore,
@@ -52,8 +55,8 @@ public record Shaft(
     }
 
     /** Plain, round, solid, of mild steel. */
-    public static Shaft round(String name, double diameter, double clockingDeg, boolean toCut) {
-        return new Shaft(name, new Seat.Round(diameter), 0, MILD_STEEL, Optional.empty(), Optional.empty(), clockingDeg, 0,
+    public static Shaft round(Id id, String name, double diameter, double clockingDeg, boolean toCut) {
+        return new Shaft(id, name, new Seat.Round(diameter), 0, MILD_STEEL, Optional.empty(), Optional.empty(), clockingDeg, 0,
                 false, toCut, Optional.empty(), false);
     }
 
@@ -74,6 +77,6 @@ public record Shaft(
     }
 
     public Shaft withEnds(Optional<Seat> wheel, Optional<Seat> gear) {
-        return new Shaft(name, profile, bore, yieldMpa, wheel, gear, clockingDeg, indexDeg, forksFixed, toCut, slide, typical);
+        return withWheelEnd(wheel).withGearEnd(gear);
     }
 }

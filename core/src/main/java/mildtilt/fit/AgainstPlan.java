@@ -2,10 +2,8 @@ package mildtilt.fit;
 
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.IntStream;
 import mildtilt.analysis.Analysis;
 import mildtilt.clearance.PairGap;
-import mildtilt.column.Column;
 import mildtilt.geometry.Side;
 import mildtilt.linkage.AxleSolver;
 import mildtilt.measure.Quantity;
@@ -62,9 +60,7 @@ public record AgainstPlan(Figure read, Optional<Double> planned, double toleranc
     /** What a figure must not pass, in the gauge's unit; empty where nothing says so. */
     private static Optional<Double> limit(Gauge gauge, Analysis a) {
         return switch (gauge) {
-            case Gauge.JointAngle g -> a.train().column().flatMap(t -> IntStream.range(0, t.column().joints().size()).boxed()
-                    .filter(i -> t.column().joints().get(i).name().equals(g.joint())).findFirst())
-                    .flatMap(i -> a.column().map(c -> c.limitsDeg().get(i)));
+            case Gauge.JointAngle g -> a.column().flatMap(c -> joint(a, g).map(i -> c.limitsDeg().get(i)));
             case Gauge.Gap g -> pair(g, a).map(PairGap::need);
             case Gauge.RimForce g -> g.onGround() ? Optional.of(a.job().targets().rimForce()) : Optional.empty();
             case Gauge.ShaftLength _, Gauge.RodLength _, Gauge.LockAngle _, Gauge.TurnsTo _, Gauge.GearOffCentre _, Gauge.SpokesOffStraight _, Gauge.RimPlay _,
@@ -72,8 +68,12 @@ public record AgainstPlan(Figure read, Optional<Double> planned, double toleranc
         };
     }
 
+    private static Optional<Integer> joint(Analysis a, Gauge.JointAngle g) {
+        return a.job().column().flatMap(c -> c.joint(g.joint()));
+    }
+
     private static Optional<PairGap> pair(Gauge.Gap g, Analysis a) {
-        return a.clearance().flatMap(c -> c.pairs().stream().filter(p -> p.first().equals(g.first()) && p.second().equals(g.second())).findFirst());
+        return a.clearance().flatMap(c -> c.pairs().stream().filter(p -> p.firstId().equals(g.first()) && p.secondId().equals(g.second())).findFirst());
     }
 
     /** As read less as planned. */
@@ -85,10 +85,8 @@ public record AgainstPlan(Figure read, Optional<Double> planned, double toleranc
     public static Optional<Double> planned(Gauge gauge, Analysis a) {
         Optional<SteerFigures> steer = a.steer();
         return switch (gauge) {
-            case Gauge.JointAngle g -> a.train().column().flatMap(t -> IntStream.range(0, t.column().joints().size()).boxed()
-                    .filter(i -> t.column().joints().get(i).name().equals(g.joint())).findFirst().map(t::jointAngleDeg));
-            case Gauge.ShaftLength g -> a.job().column().flatMap((Column c) -> IntStream.range(0, c.shafts().size()).boxed()
-                    .filter(i -> c.shafts().get(i).name().equals(g.shaft())).findFirst().map(i -> c.start(i).distanceTo(c.end(i))));
+            case Gauge.JointAngle g -> a.train().column().flatMap(t -> joint(a, g).map(t::jointAngleDeg));
+            case Gauge.ShaftLength g -> a.job().column().flatMap(c -> c.shaft(g.shaft()).map(c::length));
             case Gauge.RodLength g -> a.train().axle().map(AxleSolver::lengths).map(l -> l.get(g.rod()));
             case Gauge.LockAngle g -> steer.map(s -> {
                 Turn t = s.lock(g.way()).turn();

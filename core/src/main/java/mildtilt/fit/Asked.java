@@ -3,10 +3,12 @@ package mildtilt.fit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 import mildtilt.analysis.Analysis;
 import mildtilt.clearance.PairGap;
 import mildtilt.column.Column;
 import mildtilt.geometry.Side;
+import mildtilt.id.Id;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
 import mildtilt.job.Vehicle;
@@ -67,7 +69,7 @@ public record Asked(Round round, What what, Optional<Element> where, Setup setup
     public record Plates(Side way, double inner) implements What {}
 
     /** @param steps of one turn */
-    public record Dial(String shaft, double along, int steps) implements What {}
+    public record Dial(Id shaft, double along, int steps) implements What {}
 
     public static final int DIAL_STEPS = 8;
     private static final int TRACE_STEPS_EACH_WAY = 3;
@@ -88,14 +90,18 @@ public record Asked(Round round, What what, Optional<Element> where, Setup setup
         }).findFirst();
     }
 
-    /** In a word or two, as it stands on the bench. */
-    public String title() {
+    /** In a word or two, as it stands on the bench. @param names what parts are called */
+    public String title(Function<Id, String> names) {
         return switch (what) {
-            case One o -> Character.toUpperCase(o.gauge.label().charAt(0)) + o.gauge.label().substring(1);
+            case One o -> capital(o.gauge.label(names));
             case Dot d -> "Dot of the " + d.wheel.label() + " hub, tie rod " + (d.rodOn ? "on" : "off");
             case Plates p -> "Both plates, turned " + p.way.label();
-            case Dial d -> "Dial on " + d.shaft;
+            case Dial d -> "Dial on " + names.apply(d.shaft);
         };
+    }
+
+    private static String capital(String s) {
+        return Character.toUpperCase(s.charAt(0)) + s.substring(1);
     }
 
     /** All that a plan lets ask for. */
@@ -125,10 +131,10 @@ public record Asked(Round round, What what, Optional<Element> where, Setup setup
 
     private static void lengths(List<Asked> all, Column c, Setup ahead) {
         for (int i = 0; i < c.joints().size(); i++) {
-            all.add(new Asked(Round.LENGTHS, new One(new Gauge.JointAngle(c.joints().get(i).name())), Optional.of(new Element.JointAt(i)), ahead));
+            all.add(new Asked(Round.LENGTHS, new One(new Gauge.JointAngle(c.joints().get(i).id())), Optional.of(new Element.JointAt(i)), ahead));
         }
         for (int i = 0; i < c.shafts().size(); i++) {
-            all.add(new Asked(Round.LENGTHS, new One(new Gauge.ShaftLength(c.shafts().get(i).name())), Optional.of(new Element.ShaftAt(i)), ahead));
+            all.add(new Asked(Round.LENGTHS, new One(new Gauge.ShaftLength(c.shafts().get(i).id())), Optional.of(new Element.ShaftAt(i)), ahead));
         }
     }
 
@@ -185,14 +191,14 @@ public record Asked(Round round, What what, Optional<Element> where, Setup setup
         for (int i = 0; i < c.shafts().size(); i++) {
             double length = c.start(i).distanceTo(c.end(i));
             for (int k = 0; k < STATIONS; k++) {
-                all.add(new Asked(Round.RUN_OUT, new Dial(c.shafts().get(i).name(), Math.rint(length * (0.12 + 0.76 * k / (STATIONS - 1))), DIAL_STEPS),
+                all.add(new Asked(Round.RUN_OUT, new Dial(c.shafts().get(i).id(), Math.rint(length * (0.12 + 0.76 * k / (STATIONS - 1))), DIAL_STEPS),
                         Optional.of(new Element.ShaftAt(i)), ahead));
             }
         }
     }
 
     private static Asked gap(PairGap p, Setup setup) {
-        return new Asked(Round.GAPS, new One(new Gauge.Gap(p.first(), p.second())), Optional.of(p.firstElement()),
+        return new Asked(Round.GAPS, new One(new Gauge.Gap(p.firstId(), p.secondId())), Optional.of(p.firstElement()),
                 setup.at(p.where().steeringWheelDeg(), p.where().travelLeft(), p.where().travelRight()));
     }
 }

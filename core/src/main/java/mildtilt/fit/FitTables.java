@@ -28,7 +28,7 @@ public final class FitTables {
     public static Table figures(String vehicle, TrialFigures f) {
         List<List<Cell>> rows = new ArrayList<>();
         for (AgainstPlan p : f.figures()) {
-            rows.add(List.of(Cell.of(vehicle), Cell.of(f.trial().sheet().name()), Cell.of(p.read().what().label()), quantity(p, p.planned()), quantity(p, Optional.of(p.read().value())),
+            rows.add(List.of(Cell.of(vehicle), Cell.of(f.trial().sheet().name()), Cell.of(p.read().what().label(f.names())), quantity(p, p.planned()), quantity(p, Optional.of(p.read().value())),
                     quantity(p, Optional.of(p.read().spread())), Cell.of(p.off()), quantity(p, Optional.of(p.tolerance())), Cell.of(p.state().label()), Cell.of(p.read().by()), Cell.of(unit(p.read().what().unit()))));
         }
         return new Table("trial-figures", "Planned against measured", List.of("vehicle", "trial", "what", "planned", "read", "spread", "off", "tolerance", "state", "by", "unit"),
@@ -77,7 +77,7 @@ public final class FitTables {
         List<List<Cell>> rows = new ArrayList<>();
         for (RunOutFit r : f.runOuts()) {
             for (RunOutFit.Station s : r.stations()) {
-                rows.add(List.of(Cell.of(vehicle), Cell.of(f.trial().sheet().name()), Cell.of(r.shaft()), Cell.of(Quantity.length(s.along())), Cell.of(Quantity.fine(s.reading())), Cell.of(Quantity.fine(s.off())),
+                rows.add(List.of(Cell.of(vehicle), Cell.of(f.trial().sheet().name()), Cell.of(f.names().apply(r.shaft())), Cell.of(Quantity.length(s.along())), Cell.of(Quantity.fine(s.reading())), Cell.of(Quantity.fine(s.off())),
                         Cell.of(Quantity.angle(s.highDeg())), Cell.of(Quantity.fine(s.oval()))));
             }
         }
@@ -88,7 +88,7 @@ public final class FitTables {
     public static Table inspection(Built vehicle, Analysis analysis) {
         List<List<Cell>> rows = new ArrayList<>();
         for (InspectionList.Item i : InspectionList.of(analysis, vehicle.inspection())) {
-            Optional<Inspection.Tick> t = vehicle.inspection().tick(i.key());
+            Optional<Inspection.Tick> t = vehicle.inspection().tick(i.id());
             rows.add(List.of(Cell.of(i.group().label()), Cell.of(i.what()), Cell.of(t.map(x -> x.found() ? "fine" : "NOT FINE").orElse("open")), Cell.of(t.map(Inspection.Tick::by).orElse("")),
                     Cell.day(t.map(Inspection.Tick::day)), Cell.of(t.map(Inspection.Tick::note).orElse(""))));
         }
@@ -97,8 +97,8 @@ public final class FitTables {
 
     /** A line for a sheet that is signed. */
     public static Phrase signed(Built vehicle, List<InspectionList.Item> items) {
-        long open = items.stream().filter(i -> vehicle.inspection().tick(i.key()).isEmpty() && i.group() != InspectionList.Group.AGAIN).count();
-        long wrong = items.stream().filter(i -> vehicle.inspection().tick(i.key()).filter(t -> !t.found()).isPresent()).count();
+        long open = items.stream().filter(i -> vehicle.inspection().tick(i.id()).isEmpty() && i.group() != InspectionList.Group.AGAIN).count();
+        long wrong = items.stream().filter(i -> vehicle.inspection().tick(i.id()).filter(t -> !t.found()).isPresent()).count();
         Optional<LocalDate> driven = vehicle.inspection().driven();
         return Phrase.of((wrong > 0 ? wrong + (wrong == 1 ? " item was" : " items were") + " found not fine: not to be driven. " : "") + (open > 0 ? open + (open == 1 ? " item is" : " items are") + " still open before the first drive. "
                 : wrong == 0 ? "Every item before the first drive is ticked. " : "") + driven.map(d -> "First driven on " + d + ".").orElse("Not driven yet."));

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import mildtilt.column.Bearing;
 import mildtilt.column.Column;
+import mildtilt.id.Id;
 import mildtilt.trial.TrialReading.RunOut;
 import org.hipparchus.linear.Array2DRowRealMatrix;
 import org.hipparchus.linear.ArrayRealVector;
@@ -21,7 +22,7 @@ import org.hipparchus.linear.SingularValueDecomposition;
  * @param bend where the two straight halves meet, if it is bent
  * @param bearings run-out where a bearing sits, against what it stands
  */
-public record RunOutFit(String shaft, List<Station> stations, Verdict verdict, Optional<Bend> bend, List<AtBearing> bearings) {
+public record RunOutFit(Id shaft, List<Station> stations, Verdict verdict, Optional<Bend> bend, List<AtBearing> bearings) {
 
     /**
      * @param along mm from the wheel end
@@ -92,7 +93,7 @@ public record RunOutFit(String shaft, List<Station> stations, Verdict verdict, O
         return all.stream().map(RunOut::shaft).distinct().map(s -> of(s, all.stream().filter(r -> r.shaft().equals(s)).toList(), column, outOfLine)).toList();
     }
 
-    private static RunOutFit of(String shaft, List<RunOut> read, Optional<Column> column, double outOfLine) {
+    private static RunOutFit of(Id shaft, List<RunOut> read, Optional<Column> column, double outOfLine) {
         List<RunOut> sorted = read.stream().sorted(Comparator.comparingDouble(RunOut::along)).toList();
         List<Station> stations = sorted.stream().map(RunOutFit::station).toList();
         // The amplitude of one harmonic of n readings is known to spread * root(2 / n), each way.
@@ -219,11 +220,11 @@ public record RunOutFit(String shaft, List<Station> stations, Verdict verdict, O
     }
 
     /** Between the stations beside it, along a straight line; at the end station's own beyond them. */
-    private static List<AtBearing> bearings(String shaft, List<Station> stations, Line line, Optional<Column> column, double outOfLine) {
+    private static List<AtBearing> bearings(Id shaft, List<Station> stations, Line line, Optional<Column> column, double outOfLine) {
         List<AtBearing> all = new ArrayList<>();
         column.ifPresent(c -> {
             for (Bearing b : c.bearings()) {
-                if (c.shafts().get(b.shaft()).name().equals(shaft) && stations.size() > 1) {
+                if (c.shafts().get(b.shaft()).id().equals(shaft) && stations.size() > 1) {
                     double off = offAt(stations, b.along());
                     all.add(new AtBearing(b.name(), b.along(), 2 * off, outOfLine / 2, Math.max(line.slopeDeg(), slopeDeg(stations, b.along())), b.kind().selfAlignDeg()));
                 }

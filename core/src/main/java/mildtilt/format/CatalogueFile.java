@@ -10,6 +10,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Function;
 import mildtilt.catalogue.Catalogue;
+import mildtilt.id.Id;
 
 /** The catalogue of generic parts: one ships, a user's own copy takes its place. Its parts are written as in a job, without their places. */
 public final class CatalogueFile {
@@ -61,9 +62,9 @@ public final class CatalogueFile {
 
     private static Catalogue build(JsonNode root) throws JobFileException {
         return JobReader.built("catalogue", () -> new Catalogue(
-                parts(root, "joints", ColumnReader::joint), parts(root, "shafts", ColumnReader::shaft),
+                parts(root, "joints", j -> ColumnReader.joint(j, Id.Kind.JOINT.first())), parts(root, "shafts", s -> ColumnReader.shaft(s, Id.Kind.SHAFT.first())),
                 parts(root, "ends", e -> new Catalogue.NamedEnd(e.path("name").asText(), ColumnReader.socket(e))),
-                parts(root, "bearings", ColumnReader::bearing),
+                parts(root, "bearings", b -> ColumnReader.bearing(b, Id.Kind.BEARING.first(), 0)),
                 parts(root, "tubes", t -> new Catalogue.NamedTube(t.path("name").asText(), ColumnReader.tube(t))),
                 parts(root, "rod_end_parts", MakingReader::endPart)));
     }

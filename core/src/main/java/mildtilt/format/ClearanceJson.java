@@ -89,14 +89,14 @@ final class ClearanceJson {
         number(o, "inner_kept_deg", w.keptDeg());
         number(o, "outer_kept_deg", w.outerDeg());
         number(o, "steering_wheel_deg", w.steeringWheelDeg());
-        w.pair().ifPresentOrElse(p -> o.put("comes_too_near", p), () -> o.putNull("comes_too_near"));
+        w.pair().ifPresentOrElse(p -> o.put("comes_too_near", p.label()), () -> o.putNull("comes_too_near"));
         return o;
     }
 
     private static ObjectNode notch(Notch n) {
         ObjectNode o = object();
-        o.put("rail", n.rail());
-        o.put("for", n.by());
+        o.put("rail", n.rail().name());
+        o.put("for", n.by().name());
         o.put("face", n.face().name().toLowerCase(Locale.ROOT));
         number(o, "depth_mm", n.depth());
         number(o, "along_mm", n.width());

@@ -2,6 +2,7 @@ package mildtilt.format;
 
 import static mildtilt.format.JobReader.at;
 import static mildtilt.format.JobReader.direction;
+import static mildtilt.format.JobReader.id;
 import static mildtilt.format.JobReader.number;
 import static mildtilt.format.JobReader.optional;
 import static mildtilt.format.JobReader.point;
@@ -10,6 +11,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import mildtilt.column.Adjustment;
 import mildtilt.column.Bearing;
 import mildtilt.column.Column;
@@ -27,6 +29,7 @@ import mildtilt.column.Socket.Hold;
 import mildtilt.column.SteeringWheel;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
+import mildtilt.id.Id;
 
 /** The column and its parts out of JSON that fits the schema. The catalogue's parts are written the same way. */
 final class ColumnReader {
@@ -38,48 +41,26 @@ final class ColumnReader {
     static Column column(JsonNode c) {
         List<Shaft> shafts = new ArrayList<>();
         for (JsonNode s : c.path("shafts")) {
-            shafts.add(at("column, shafts number " + (shafts.size() + 1), () -> shaft(s)));
+            shafts.add(at("column, shafts number " + (shafts.size() + 1), () -> shaft(s, id(s, "id"))));
         }
         List<Joint> joints = new ArrayList<>();
         for (JsonNode j : c.path("joints")) {
-            joints.add(at("column, joints number " + (joints.size() + 1), () -> joint(j)));
+            joints.add(at("column, joints number " + (joints.size() + 1), () -> joint(j, id(j, "id"))));
         }
         List<Bearing> bearings = new ArrayList<>();
         for (JsonNode b : c.path("bearings")) {
-            bearings.add(at("column, bearings number " + (bearings.size() + 1), () -> bearing(b)));
-        }
-        for (int i = 0; i < shafts.size(); i++) {
-            int index = i;
-            at("column, shafts number " + (i + 1), () -> stepsOfVersion2(c.path("shafts").get(index), index, shafts, joints));
+            bearings.add(at("column, bearings number " + (bearings.size() + 1), () -> bearing(b, id(b, "id"), shaftOf(b, shafts))));
         }
         return at("column", () -> new Column(wheel(c.path("steering_wheel")), shafts, joints, gear(c.path("gear_input")),
                 number(c, "first_fork_deg", 0), optional(c, "tube").map(ColumnReader::tube), bearings,
                 optional(c, "installation").map(ColumnReader::installation).orElse(Installation.FREE)));
     }
 
-    /** Up to version 2 a step stood on the shaft itself; since then it follows from the fork's bore. */
-    private static boolean stepsOfVersion2(JsonNode s, int shaft, List<Shaft> shafts, List<Joint> joints) {
-        if (!s.path("fork").asText("any").equals("stepped") || shaft >= joints.size()) {
-            return false;
-        }
-        String name = shafts.get(shaft).name();
-        if (!s.has("fork_step_deg")) {
-            throw new ImpossibleGeometryException("A stepped fork needs \"fork_step_deg\", and \"" + name + "\" has none.");
-        }
-        if (joints.get(shaft).wheelSide().socket().isPresent()) {
-            throw new ImpossibleGeometryException("\"" + name + "\" has a \"fork_step_deg\" and its fork a socket: the step follows from the socket, so leave \"fork\" out.");
-        }
-        double ways = 360 / number(s, "fork_step_deg", 0);
-        int whole = (int) Math.rint(ways);
-        if (!(Math.abs(ways - whole) < 1e-6 && whole >= 2)) {
-            throw new ImpossibleGeometryException("\"fork_step_deg\" of \"" + name + "\" must go into a whole turn evenly.");
-        }
-        double d = shafts.get(shaft).diameter();
-        Seat seat = whole == 2 ? new Seat.DoubleD(d, 0.8 * d) : new Seat.Splined(d, whole);
-        Joint j = joints.get(shaft);
-        joints.set(shaft, j.withFits(j.wheelSide().withSocket(new Socket(seat, Hold.PINCH_BOLT)), j.gearSide()));
-        shafts.set(shaft, shafts.get(shaft).withEnds(shafts.get(shaft).wheelEnd(), Optional.of(seat)));
-        return true;
+    /** The place in the row of the shaft that a bearing holds. */
+    private static int shaftOf(JsonNode bearing, List<Shaft> shafts) {
+        Id id = bearing.has("shaft") ? id(bearing, "shaft") : shafts.getFirst().id();
+        return IntStream.range(0, shafts.size()).filter(i -> shafts.get(i).id().equals(id)).findFirst()
+                .orElseThrow(() -> new ImpossibleGeometryException("There is no shaft \"" + id + "\" for \"" + bearing.path("name").asText() + "\" to hold."));
     }
 
     private static SteeringWheel wheel(JsonNode w) {
@@ -106,32 +87,32 @@ final class ColumnReader {
                 number(i, "frame_movement_mm", 0), optional(i, "bulkhead_x_mm").map(JsonNode::asDouble));
     }
 
-    static Shaft shaft(JsonNode s) {
+    static Shaft shaft(JsonNode s, Id id) {
         Optional<Slide> slide = optional(s, "slide")
                 .map(o -> new Slide(number(o, "overlap_mm", 0), number(o, "least_overlap_mm", 0), number(o, "closes_mm", 0)));
-        return new Shaft(s.path("name").asText(), seat(s, DEFAULT_SHAFT), number(s, "bore_mm", 0), number(s, "yield_mpa", Shaft.MILD_STEEL),
+        return new Shaft(id, s.path("name").asText(), seat(s, DEFAULT_SHAFT), number(s, "bore_mm", 0), number(s, "yield_mpa", Shaft.MILD_STEEL),
                 optional(s, "wheel_end").map(e -> seat(e, number(s, "diameter_mm", DEFAULT_SHAFT))),
                 optional(s, "gear_end").map(e -> seat(e, number(s, "diameter_mm", DEFAULT_SHAFT))),
                 number(s, "clocking_deg", 0), number(s, "clocking_index_deg", 0),
-                s.path("forks_fixed").asBoolean(s.path("fork").asText("any").equals("fixed")), s.path("to_cut").asBoolean(true), slide,
+                s.path("forks_fixed").asBoolean(false), s.path("to_cut").asBoolean(true), slide,
                 s.path("typical").asBoolean(false));
     }
 
-    static Joint joint(JsonNode j) {
+    static Joint joint(JsonNode j, Id id) {
         JointKind kind = switch (j.path("kind").asText("single")) {
             case "double" -> new JointKind.Double(j.path("centred").asBoolean(false));
             case "coupling" -> new JointKind.Coupling();
             default -> new JointKind.Single();
         };
-        return new Joint(j.path("name").asText(), kind, j.has("centre_mm") ? point(j, "centre_mm") : Point.ORIGIN,
+        return new Joint(id, j.path("name").asText(), kind, j.has("centre_mm") ? point(j, "centre_mm") : Point.ORIGIN,
                 number(j, "max_angle_deg", kind.usualLimitDeg()), fit(j.path("wheel_side")), fit(j.path("gear_side")),
                 optional(j, "torque_nm").map(JsonNode::asDouble), optional(j, "swing_diameter_mm").map(JsonNode::asDouble),
                 j.path("typical").asBoolean(false));
     }
 
-    static Bearing bearing(JsonNode b) {
-        return new Bearing(b.path("name").asText(), constant(Bearing.Kind.class, b, "kind", Bearing.Kind.ROD_END),
-                constant(Bearing.Mount.class, b, "mount", Bearing.Mount.FRAME), b.path("shaft").asInt(1) - 1, number(b, "along_mm", 0),
+    static Bearing bearing(JsonNode b, Id id, int shaft) {
+        return new Bearing(id, b.path("name").asText(), constant(Bearing.Kind.class, b, "kind", Bearing.Kind.ROD_END),
+                constant(Bearing.Mount.class, b, "mount", Bearing.Mount.FRAME), shaft, number(b, "along_mm", 0),
                 number(b, "bore_mm", DEFAULT_SHAFT), number(b, "off_across_mm", 0), number(b, "off_up_mm", 0), b.path("typical").asBoolean(false));
     }
 

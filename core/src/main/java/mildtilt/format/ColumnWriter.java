@@ -19,8 +19,9 @@ import mildtilt.column.JointKind;
 import mildtilt.column.Seat;
 import mildtilt.column.Shaft;
 import mildtilt.column.Socket;
+import mildtilt.id.Id;
 
-/** The column and its parts as JSON. */
+/** The column and its parts as JSON, as {@link ColumnReader} reads them. */
 final class ColumnWriter {
 
     private ColumnWriter() {}
@@ -41,10 +42,10 @@ final class ColumnWriter {
             shafts.add(shaft(c.shafts().get(i), c.liesBetweenJoints(i)));
         }
         ArrayNode joints = o.putArray("joints");
-        c.joints().forEach(j -> joints.add(joint(j, true)));
+        c.joints().forEach(j -> joints.add(joint(j)));
         if (!c.bearings().isEmpty()) {
             ArrayNode bearings = o.putArray("bearings");
-            c.bearings().forEach(b -> bearings.add(bearing(b, true)));
+            c.bearings().forEach(b -> bearings.add(bearing(b, c.shafts().get(b.shaft()).id())));
         }
         ObjectNode input = o.putObject("gear_input");
         input.set("point_mm", point(c.gearInput()));
@@ -66,7 +67,7 @@ final class ColumnWriter {
         return o;
     }
 
-    static ObjectNode tube(ColumnTube t) {
+    private static ObjectNode tube(ColumnTube t) {
         ObjectNode o = object();
         number(o, "outside_mm", t.outside());
         number(o, "from_mm", t.from());
@@ -84,8 +85,9 @@ final class ColumnWriter {
         return o;
     }
 
-    static ObjectNode shaft(Shaft s, boolean betweenJoints) {
+    private static ObjectNode shaft(Shaft s, boolean betweenJoints) {
         ObjectNode o = object();
+        o.put("id", s.id().text());
         o.put("name", s.name());
         seat(o, s.profile());
         number(o, "bore_mm", s.bore());
@@ -112,9 +114,9 @@ final class ColumnWriter {
         return o;
     }
 
-    /** @param placed whether its centre means anything */
-    static ObjectNode joint(Joint j, boolean placed) {
+    private static ObjectNode joint(Joint j) {
         ObjectNode o = object();
+        o.put("id", j.id().text());
         o.put("name", j.name());
         switch (j.kind()) {
             case JointKind.Single _ -> o.put("kind", "single");
@@ -124,9 +126,7 @@ final class ColumnWriter {
                 o.put("centred", d.centred());
             }
         }
-        if (placed) {
-            o.set("centre_mm", point(j.centre()));
-        }
+        o.set("centre_mm", point(j.centre()));
         number(o, "max_angle_deg", j.maxAngleDeg());
         fit(o.putObject("wheel_side"), j.wheelSide());
         fit(o.putObject("gear_side"), j.gearSide());
@@ -136,16 +136,14 @@ final class ColumnWriter {
         return o;
     }
 
-    /** @param placed whether its place means anything */
-    static ObjectNode bearing(Bearing b, boolean placed) {
+    private static ObjectNode bearing(Bearing b, Id shaft) {
         ObjectNode o = object();
+        o.put("id", b.id().text());
         o.put("name", b.name());
         o.put("kind", lower(b.kind()));
-        if (placed) {
-            o.put("mount", lower(b.mount()));
-            o.put("shaft", b.shaft() + 1);
-            number(o, "along_mm", b.along());
-        }
+        o.put("mount", lower(b.mount()));
+        o.put("shaft", shaft.text());
+        number(o, "along_mm", b.along());
         number(o, "bore_mm", b.bore());
         if (b.off() > 0) {
             number(o, "off_across_mm", b.offAcross());
@@ -167,7 +165,7 @@ final class ColumnWriter {
         f.socket().ifPresent(s -> o.set("socket", socket(s)));
     }
 
-    static ObjectNode socket(Socket s) {
+    private static ObjectNode socket(Socket s) {
         ObjectNode o = object();
         seat(o, s.seat());
         o.put("hold", lower(s.hold()));

@@ -37,7 +37,8 @@ public final class FitFiles {
         for (Built b : job.log().vehicles()) {
             for (Trial t : b.trials()) {
                 FitTables.of(b.name(), TrialFigures.of(t, job)).forEach(x -> add(tables, x));
-                Diagnosis.of(t.sheet(), t.plan()).ifPresent(d -> add(tables, CauseTable.of(b.name() + ", " + t.sheet().name(), d, t.plan())));
+                Job then = Job.of("", t.plan());
+                Diagnosis.of(t.sheet(), then).ifPresent(d -> add(tables, CauseTable.of(b.name() + ", " + t.sheet().name(), d, then)));
             }
             written.add(PapersFiles.put(folder.resolve(SafeName.of("inspection-" + b.name(), taken) + ".pdf"), InspectionPdf.write(b, now, unit, date, file)));
             written.add(PapersFiles.csv(folder, SafeName.of("inspection-list-" + b.name(), taken), FitTables.inspection(b, now)));

@@ -33,7 +33,7 @@ public final class InspectionPdf {
             for (InspectionList.Group g : InspectionList.Group.values()) {
                 pages.heading(g.label());
                 for (InspectionList.Item i : items.stream().filter(x -> x.group() == g).toList()) {
-                    item(sheet, pages, i.what().text(unit), vehicle.inspection().tick(i.key()));
+                    item(sheet, pages, i.what().text(unit), vehicle.inspection().tick(i.id()));
                 }
             }
             pages.need(70);

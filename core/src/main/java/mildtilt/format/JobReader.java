@@ -1,6 +1,7 @@
 package mildtilt.format;
 
 import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -11,13 +12,16 @@ import java.util.stream.Collectors;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
+import mildtilt.id.Id;
 import mildtilt.job.Change;
-import mildtilt.job.FitLog;
+import mildtilt.job.Plan;
+import mildtilt.job.TrialLog;
 import mildtilt.job.Job;
 import mildtilt.job.Loads;
 import mildtilt.job.OuterTable;
 import mildtilt.job.Targets;
 import mildtilt.job.Variant;
+import mildtilt.job.Variants;
 import mildtilt.job.Vehicle;
 import mildtilt.making.Making;
 import mildtilt.obstacle.Surroundings;
@@ -45,6 +49,7 @@ public final class JobReader {
     public static Job read(String text) throws JobFileException {
         JsonNode root = JsonText.parse(text);
         mustBeJob(root);
+        Migrations.bringUp((ObjectNode) root);
         SchemaCheck.mustBeJob(root);
         return build(root);
     }
@@ -116,21 +121,18 @@ public final class JobReader {
 
     private static Job job(JsonNode root) {
         Rules rules = optional(root, "rules").map(r -> at("rules", () -> RulesJson.read(r))).orElseGet(ShippedRules.CAUTIOUS_ROAD::rules);
-        Surroundings surroundings = optional(root, "surroundings").map(s -> at("surroundings", () -> SurroundingsReader.surroundings(s, root.path("version").asInt() < 7))).orElse(Surroundings.NONE);
-        Job plan = plan(root, root.path("title").asText(), root.path("about").asText("")).withRules(rules).withSurroundings(surroundings)
+        Surroundings surroundings = optional(root, "surroundings").map(s -> at("surroundings", () -> SurroundingsReader.surroundings(s))).orElse(Surroundings.NONE);
+        String title = root.path("title").asText();
+        List<Variant> variants = MakingReader.all(root, "variants", v -> {
+            Plan other = plan(v);
+            new SteeringTrain(Job.of(title, other));
+            return new Variant(id(v, "id"), v.path("name").asText(), other);
+        });
+        Job job = Job.of(title, plan(root)).withAbout(root.path("about").asText("")).withRules(rules).withSurroundings(surroundings)
                 .withSurvey(optional(root, "survey").map(x -> at("survey", () -> SurveyJson.read(x))).orElse(Survey.NONE))
                 .withMaking(optional(root, "making").map(m -> at("making", () -> MakingReader.making(m))).orElse(Making.NONE))
-                .withLog(optional(root, "log").map(l -> at("log", () -> LogJson.read(l, p -> plan(p, "", "")))).orElse(FitLog.NONE)).withChanges(at("changes", () -> changes(root.path("changes"))));
-        List<Variant> variants = new ArrayList<>();
-        for (JsonNode v : root.path("variants")) {
-            int number = variants.size() + 1;
-            variants.add(at("variants number " + number, () -> {
-                Job other = plan(v, plan.title(), plan.about());
-                new SteeringTrain(other);
-                return new Variant(v.path("name").asText(), other);
-            }));
-        }
-        return at("variants", () -> plan.withVariants(variants));
+                .withLog(optional(root, "log").map(l -> at("log", () -> LogJson.read(l, JobReader::plan))).orElse(TrialLog.NONE)).withChanges(at("changes", () -> changes(root.path("changes"))));
+        return at("variants", () -> job.withVariants(new Variants(variants)));
     }
 
     private static List<Change> changes(JsonNode all) {
@@ -139,8 +141,8 @@ public final class JobReader {
         return changes;
     }
 
-    private static Job plan(JsonNode o, String title, String about) {
-        return new Job(title, about, at("vehicle", () -> vehicle(o.path("vehicle"))), optional(o, "column").map(ColumnReader::column),
+    private static Plan plan(JsonNode o) {
+        return new Plan(at("vehicle", () -> vehicle(o.path("vehicle"))), optional(o, "column").map(ColumnReader::column),
                 optional(o, "axle").map(a -> at("axle", () -> AxleReader.axle(a))), at("targets", () -> targets(o.path("targets"))));
     }
 
@@ -180,6 +182,10 @@ public final class JobReader {
         return Arrays.stream(kind.getEnumConstants()).filter(e -> e.name().equals(word.toUpperCase(Locale.ROOT))).findFirst()
                 .orElseThrow(() -> new ImpossibleGeometryException("\"" + SchemaWords.cut(word) + "\" is none of "
                         + Arrays.stream(kind.getEnumConstants()).map(e -> e.name().toLowerCase(Locale.ROOT)).collect(Collectors.joining(", ")) + "."));
+    }
+
+    static Id id(JsonNode o, String key) {
+        return new Id(o.path(key).asText());
     }
 
     static Optional<JsonNode> optional(JsonNode o, String key) {

@@ -12,7 +12,8 @@ import java.io.IOException;
 import java.io.Writer;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.Point;
-import mildtilt.job.FitLog;
+import mildtilt.job.Plan;
+import mildtilt.job.TrialLog;
 import mildtilt.job.Job;
 import mildtilt.job.Targets;
 import mildtilt.job.Variant;
@@ -26,8 +27,8 @@ import mildtilt.survey.Survey;
 public final class JobWriter {
 
     static final String FORMAT = "mild-tilt-job";
-    /** 2 since linkages other than rack and tie rods, and variants; 3 since ends, bearings, sliding shafts and rule sets; 4 since what is in the way; 5 since how it is made, and its changes; 6 since the log of trials; 7 since own parts tell given sizes from guessed ones, obstacles what may be done with them, rule sets geometry and a kerb. */
-    static final int VERSION = 7;
+    /** 2 since linkages other than rack and tie rods, and variants; 3 since ends, bearings, sliding shafts and rule sets; 4 since what is in the way; 5 since how it is made, and its changes; 6 since the log of trials; 7 since own parts tell given sizes from guessed ones, obstacles what may be done with them, rule sets geometry and a kerb; 8 since everything is referred to by ids. {@link Migrations} brings older ones up. */
+    static final int VERSION = 8;
 
     private static final JsonMapper MAPPER = new JsonMapper();
 
@@ -61,7 +62,7 @@ public final class JobWriter {
         root.put("version", VERSION);
         root.put("title", job.title());
         root.put("about", job.about());
-        plan(root, job);
+        plan(root, job.plan());
         root.set("rules", RulesJson.write(job.rules()));
         if (!job.surroundings().equals(Surroundings.NONE)) {
             root.set("surroundings", SurroundingsWriter.surroundings(job.surroundings()));
@@ -72,7 +73,7 @@ public final class JobWriter {
         if (!job.making().equals(Making.NONE)) {
             root.set("making", MakingWriter.making(job.making()));
         }
-        if (!job.log().equals(FitLog.NONE)) {
+        if (!job.log().equals(TrialLog.NONE)) {
             root.set("log", LogJson.write(job.log()));
         }
         if (!job.changes().isEmpty()) {
@@ -86,20 +87,21 @@ public final class JobWriter {
         }
         if (!job.variants().isEmpty()) {
             ArrayNode variants = root.putArray("variants");
-            for (Variant v : job.variants()) {
+            for (Variant v : job.variants().all()) {
                 ObjectNode o = variants.addObject();
+                o.put("id", v.id().text());
                 o.put("name", v.name());
-                plan(o, v.job());
+                plan(o, v.plan());
             }
         }
         return root;
     }
 
-    static void plan(ObjectNode o, Job job) {
-        o.set("vehicle", vehicle(job.vehicle()));
-        job.column().ifPresent(c -> o.set("column", ColumnWriter.column(c)));
-        job.axle().ifPresent(a -> o.set("axle", AxleWriter.axle(a)));
-        o.set("targets", targets(job.targets()));
+    static void plan(ObjectNode o, Plan plan) {
+        o.set("vehicle", vehicle(plan.vehicle()));
+        plan.column().ifPresent(c -> o.set("column", ColumnWriter.column(c)));
+        plan.axle().ifPresent(a -> o.set("axle", AxleWriter.axle(a)));
+        o.set("targets", targets(plan.targets()));
     }
 
     private static ObjectNode vehicle(Vehicle vehicle) {

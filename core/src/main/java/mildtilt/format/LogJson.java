@@ -12,8 +12,10 @@ import java.util.TreeMap;
 import java.util.function.Function;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Side;
+import mildtilt.id.Id;
 import mildtilt.job.Built;
-import mildtilt.job.FitLog;
+import mildtilt.job.Plan;
+import mildtilt.job.TrialLog;
 import mildtilt.job.Job;
 import mildtilt.job.Trial;
 import mildtilt.linkage.Rod;
@@ -30,7 +32,7 @@ final class LogJson {
 
     private LogJson() {}
 
-    static ObjectNode write(FitLog log) {
+    static ObjectNode write(TrialLog log) {
         ObjectNode o = JobWriter.object();
         if (!log.tolerances().equals(Tolerances.USUAL)) {
             ObjectNode n = o.putObject("tolerances");
@@ -41,6 +43,7 @@ final class LogJson {
         ArrayNode vehicles = o.putArray("vehicles");
         for (Built b : log.vehicles()) {
             ObjectNode v = vehicles.addObject();
+            v.put("id", b.id().text());
             v.put("name", b.name());
             ArrayNode trials = v.putArray("trials");
             b.trials().forEach(t -> trials.add(trial(t)));
@@ -54,6 +57,7 @@ final class LogJson {
     private static ObjectNode trial(Trial t) {
         TrialSheet s = t.sheet();
         ObjectNode o = JobWriter.object();
+        o.put("id", t.id().text());
         o.put("name", s.name());
         o.put("at", s.at().toString());
         o.put("by", s.by());
@@ -99,7 +103,7 @@ final class LogJson {
             }
             case TrialReading.RunOut r -> {
                 o.put("kind", "run_out");
-                o.put("part", r.shaft());
+                o.put("part", r.shaft().text());
                 JobWriter.number(o, "along_mm", r.along());
                 o.set("dial_mm", JobWriter.numbers(r.dial().stream().mapToDouble(Double::doubleValue).toArray()));
             }
@@ -111,11 +115,11 @@ final class LogJson {
 
     private static void gauge(ObjectNode o, Gauge gauge) {
         switch (gauge) {
-            case Gauge.JointAngle g -> o.put("what", "joint_angle").put("part", g.joint());
-            case Gauge.ShaftLength g -> o.put("what", "shaft_length").put("part", g.shaft());
+            case Gauge.JointAngle g -> o.put("what", "joint_angle").put("part", g.joint().text());
+            case Gauge.ShaftLength g -> o.put("what", "shaft_length").put("part", g.shaft().text());
             case Gauge.RodLength g -> o.put("what", "rod_length").put("part", g.rod().name().toLowerCase(Locale.ROOT));
             case Gauge.LockAngle g -> o.put("what", "lock_angle").put("way", g.way().label()).put("wheel", g.wheel().label());
-            case Gauge.Gap g -> o.put("what", "gap").put("part", g.first()).put("other", g.second());
+            case Gauge.Gap g -> o.put("what", "gap").put("part", g.first().text()).put("other", g.second().text());
             case Gauge.TurnsTo g -> o.put("what", "turns_to").put("way", g.way().label());
             case Gauge.GearOffCentre _ -> o.put("what", "gear_off_centre");
             case Gauge.SpokesOffStraight _ -> o.put("what", "spokes_off_straight");
@@ -128,18 +132,18 @@ final class LogJson {
     private static ObjectNode inspection(Inspection i) {
         ObjectNode o = JobWriter.object();
         ArrayNode ticks = o.putArray("ticks");
-        new TreeMap<>(i.ticks()).forEach((key, t) -> ticks.addObject().put("key", key).put("found", t.found()).put("by", t.by()).put("day", t.day().toString()).put("note", t.note()));
+        new TreeMap<>(i.ticks()).forEach((key, t) -> ticks.addObject().put("key", key.text()).put("found", t.found()).put("by", t.by()).put("day", t.day().toString()).put("note", t.note()));
         ArrayNode own = o.putArray("own");
-        i.own().forEach(own::add);
+        i.own().forEach(x -> own.addObject().put("id", x.id().text()).put("what", x.what()));
         i.driven().ifPresent(d -> o.put("driven", d.toString()));
         return o;
     }
 
-    static FitLog read(JsonNode o, Function<JsonNode, Job> plan) {
+    static TrialLog read(JsonNode o, Function<JsonNode, Plan> plan) {
         Tolerances tolerances = JobReader.at("tolerances", () -> tolerances(o.path("tolerances")));
-        List<Built> vehicles = MakingReader.all(o, "vehicles", v -> new Built(v.path("name").asText(), MakingReader.all(v, "trials", x -> trial(x, plan)),
+        List<Built> vehicles = MakingReader.all(o, "vehicles", v -> new Built(JobReader.id(v, "id"), v.path("name").asText(), MakingReader.all(v, "trials", x -> trial(x, plan)),
                 JobReader.optional(v, "inspection").map(i -> JobReader.at("inspection", () -> inspection(i))).orElse(Inspection.NONE)));
-        return new FitLog(vehicles, tolerances);
+        return new TrialLog(vehicles, tolerances);
     }
 
     private static Tolerances tolerances(JsonNode o) {
@@ -154,19 +158,19 @@ final class LogJson {
         return k.name().toLowerCase(Locale.ROOT);
     }
 
-    private static Trial trial(JsonNode o, Function<JsonNode, Job> plan) {
+    private static Trial trial(JsonNode o, Function<JsonNode, Plan> plan) {
         JsonNode u = o.path("setup");
         Setup usual = Setup.RAISED;
         Setup setup = new Setup(u.path("on_ground").asBoolean(), u.path("springs_off").asBoolean(), u.path("stops_off").asBoolean(), u.path("steering_wheel_deg").asDouble(),
                 u.path("travel_left_mm").asDouble(), u.path("travel_right_mm").asDouble(), JobReader.number(u, "wall_mm", usual.wall()));
         List<String> photos = new ArrayList<>();
         o.path("photos").forEach(p -> photos.add(p.asText()));
-        Job then = JobReader.at("plan", () -> {
-            Job p = plan.apply(o.path("plan"));
-            new SteeringTrain(p);
+        Plan then = JobReader.at("plan", () -> {
+            Plan p = plan.apply(o.path("plan"));
+            new SteeringTrain(Job.of("", p));
             return p;
         });
-        return new Trial(new TrialSheet(o.path("name").asText(), MakingReader.moment(o.path("at").asText()), o.path("by").asText(""), o.path("changed").asText(""), setup,
+        return new Trial(JobReader.id(o, "id"), new TrialSheet(o.path("name").asText(), MakingReader.moment(o.path("at").asText()), o.path("by").asText(""), o.path("changed").asText(""), setup,
                 MakingReader.all(o, "readings", LogJson::reading), photos, o.path("remarks").asText("")), then);
     }
 
@@ -180,7 +184,7 @@ final class LogJson {
             case "run_out" -> {
                 List<Double> dial = new ArrayList<>();
                 o.path("dial_mm").forEach(d -> dial.add(d.asDouble()));
-                yield new TrialReading.RunOut(o.path("part").asText(), o.path("along_mm").asDouble(), dial, spread, by);
+                yield new TrialReading.RunOut(JobReader.id(o, "part"), o.path("along_mm").asDouble(), dial, spread, by);
             }
             default -> throw new ImpossibleGeometryException("There is no kind of reading \"" + o.path("kind").asText() + "\".");
         };
@@ -195,13 +199,12 @@ final class LogJson {
     }
 
     private static Gauge gauge(JsonNode o) {
-        String part = o.path("part").asText();
         return switch (o.path("what").asText()) {
-            case "joint_angle" -> new Gauge.JointAngle(part);
-            case "shaft_length" -> new Gauge.ShaftLength(part);
-            case "rod_length" -> new Gauge.RodLength(JobReader.one(Rod.class, part));
+            case "joint_angle" -> new Gauge.JointAngle(JobReader.id(o, "part"));
+            case "shaft_length" -> new Gauge.ShaftLength(JobReader.id(o, "part"));
+            case "rod_length" -> new Gauge.RodLength(JobReader.one(Rod.class, o.path("part").asText()));
             case "lock_angle" -> new Gauge.LockAngle(side(o, "way"), side(o, "wheel"));
-            case "gap" -> new Gauge.Gap(part, o.path("other").asText());
+            case "gap" -> new Gauge.Gap(JobReader.id(o, "part"), JobReader.id(o, "other"));
             case "turns_to" -> new Gauge.TurnsTo(side(o, "way"));
             case "gear_off_centre" -> new Gauge.GearOffCentre();
             case "spokes_off_straight" -> new Gauge.SpokesOffStraight();
@@ -213,10 +216,10 @@ final class LogJson {
     }
 
     private static Inspection inspection(JsonNode o) {
-        Map<String, Inspection.Tick> ticks = new LinkedHashMap<>();
-        o.path("ticks").forEach(t -> ticks.put(t.path("key").asText(), new Inspection.Tick(t.path("found").asBoolean(), t.path("by").asText(""), MakingReader.date(t.path("day").asText()), t.path("note").asText(""))));
-        List<String> own = new ArrayList<>();
-        o.path("own").forEach(i -> own.add(i.asText()));
+        Map<Id, Inspection.Tick> ticks = new LinkedHashMap<>();
+        o.path("ticks").forEach(t -> ticks.put(JobReader.id(t, "key"), new Inspection.Tick(t.path("found").asBoolean(), t.path("by").asText(""), MakingReader.date(t.path("day").asText()), t.path("note").asText(""))));
+        List<Inspection.Own> own = new ArrayList<>();
+        o.path("own").forEach(i -> own.add(new Inspection.Own(JobReader.id(i, "id"), i.path("what").asText())));
         return new Inspection(ticks, own, MakingReader.day(o, "driven"));
     }
 }

@@ -12,6 +12,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.id.Id;
 import mildtilt.linkage.Rod;
 import mildtilt.making.EndPart;
 import mildtilt.making.Hole;
@@ -39,7 +40,7 @@ final class MakingReader {
             rods.put(JobReader.one(Rod.class, e.getKey()), JobReader.at("rods, " + e.getKey(), () -> rod(e.getValue())));
         }
         return new Making(JobReader.optional(o, "workshop").map(w -> JobReader.at("workshop", () -> workshop(w))).orElse(Workshop.USUAL), rods,
-                all(o, "joins", j -> new ShaftJoin(j.path("shaft").asText(), number(j, "along_mm"), JobReader.one(ShaftJoin.School.class, j.path("school").asText()))),
+                all(o, "joins", j -> new ShaftJoin(JobReader.id(j, "id"), JobReader.id(j, "shaft"), number(j, "along_mm"), JobReader.one(ShaftJoin.School.class, j.path("school").asText()))),
                 all(o, "pieces", MakingReader::piece), JobReader.optional(o, "plan").map(p -> JobReader.at("plan", () -> plan(p))).orElse(WorkPlan.NONE),
                 all(o, "welds", MakingReader::weld));
     }
@@ -121,16 +122,17 @@ final class MakingReader {
     }
 
     private static Piece piece(JsonNode o) {
+        Id id = JobReader.id(o, "id");
         String name = o.path("name").asText();
         return switch (o.path("kind").asText()) {
-            case "length" -> new Piece.Length(name, section(o.path("section")), metal(o), number(o, "length_mm"), o.path("left").asInt(1), o.path("right").asInt(0));
-            case "arm_plate" -> new Piece.ArmPlate(name, JobReader.one(Piece.ArmOf.class, o.path("arm").asText()), number(o, "thickness_mm"), number(o, "root_hole_mm"),
+            case "length" -> new Piece.Length(id, name, section(o.path("section")), metal(o), number(o, "length_mm"), o.path("left").asInt(1), o.path("right").asInt(0));
+            case "arm_plate" -> new Piece.ArmPlate(id, name, JobReader.one(Piece.ArmOf.class, o.path("arm").asText()), number(o, "thickness_mm"), number(o, "root_hole_mm"),
                     number(o, "end_hole_mm"), number(o, "margin_mm"));
-            case "bearing_bracket" -> new Piece.BearingBracket(name, o.path("bearing").asText(), o.path("foot").asText(), number(o, "thickness_mm"), number(o, "foot_width_mm"),
+            case "bearing_bracket" -> new Piece.BearingBracket(id, name, JobReader.id(o, "bearing"), JobReader.id(o, "foot"), number(o, "thickness_mm"), number(o, "foot_width_mm"),
                     number(o, "hole_mm"), o.path("bolts").asInt(), number(o, "bolt_circle_mm"), number(o, "bolt_hole_mm"), number(o, "margin_mm"));
-            case "coped_tube" -> new Piece.CopedTube(name, tube(o.path("section")), metal(o), number(o, "length_mm"), meeting(o.path("from")), meeting(o.path("to")),
+            case "coped_tube" -> new Piece.CopedTube(id, name, tube(o.path("section")), metal(o), number(o, "length_mm"), meeting(o.path("from")), meeting(o.path("to")),
                     o.path("left").asInt(1), o.path("right").asInt(0));
-            case "centring_jig" -> new Piece.CentringJig(name, number(o, "one_mm"), number(o, "other_mm"), number(o, "length_mm"), number(o, "wall_mm"));
+            case "centring_jig" -> new Piece.CentringJig(id, name, number(o, "one_mm"), number(o, "other_mm"), number(o, "length_mm"), number(o, "wall_mm"));
             default -> throw new ImpossibleGeometryException("There is no kind of piece \"" + o.path("kind").asText() + "\".");
         };
     }
@@ -144,18 +146,17 @@ final class MakingReader {
         o.path("marks").forEach(m -> {
             marks.put(m.path("step").asText(), new WorkPlan.StepMark(day(m, "done"), m.path("by").asText(""), m.path("note").asText(""), m.path("skipped").asBoolean(), maybe(m, "hours")));
         });
-        Map<String, WorkPlan.Purchase> purchases = new LinkedHashMap<>();
+        Map<Id, WorkPlan.Purchase> purchases = new LinkedHashMap<>();
         o.path("purchases").forEach(p -> {
-            purchases.put(p.path("what").asText(), new WorkPlan.Purchase(maybe(p, "price"), JobReader.optional(p, "lead_days").map(JsonNode::asInt), day(p, "ordered"), day(p, "arrived")));
+            purchases.put(JobReader.id(p, "what"), new WorkPlan.Purchase(maybe(p, "price"), JobReader.optional(p, "lead_days").map(JsonNode::asInt), day(p, "ordered"), day(p, "arrived")));
         });
-        Map<String, String> own = new LinkedHashMap<>();
-        o.path("own_purchases").forEach(p -> own.put(p.path("what").asText(), p.path("step").asText()));
+        List<WorkPlan.OwnPurchase> own = all(o, "own_purchases", p -> new WorkPlan.OwnPurchase(JobReader.id(p, "id"), p.path("what").asText(), p.path("step").asText()));
         return new WorkPlan(day(o, "wanted"), JobReader.number(o, "hours_per_week", WorkPlan.NONE.hoursPerWeek()), marks,
                 all(o, "own_steps", s -> new WorkPlan.OwnStep(s.path("key").asText(), s.path("after").asText(), s.path("title").asText())), purchases, own);
     }
 
     private static WeldRecord weld(JsonNode o) {
-        return new WeldRecord(o.path("piece").asText(), JobReader.one(WeldedMetal.class, o.path("metal").asText()), number(o, "preheat_c"), number(o, "most_between_c"),
+        return new WeldRecord(JobReader.id(o, "id"), o.path("piece").asText(), JobReader.one(WeldedMetal.class, o.path("metal").asText()), number(o, "preheat_c"), number(o, "most_between_c"),
                 number(o, "cool_per_hour_c"), o.path("filler").asText(""),
                 all(o, "readings", r -> new WeldRecord.Reading(number(r, "minutes"), number(r, "celsius"), JobReader.one(WeldRecord.Moment.class, r.path("moment").asText()))),
                 o.path("welded_by").asText(""), o.path("inspected_by").asText(""), day(o, "day"));

@@ -36,7 +36,8 @@ final class MakingWriter {
         ArrayNode joins = o.putArray("joins");
         m.joins().forEach(j -> {
             ObjectNode n = joins.addObject();
-            n.put("shaft", j.shaft());
+            n.put("id", j.id().text());
+            n.put("shaft", j.shaft().text());
             JobWriter.number(n, "along_mm", j.along());
             n.put("school", word(j.school()));
         });
@@ -155,6 +156,7 @@ final class MakingWriter {
 
     private static ObjectNode piece(Piece piece) {
         ObjectNode o = JobWriter.object();
+        o.put("id", piece.id().text());
         switch (piece) {
             case Piece.Length p -> {
                 o.put("kind", "length");
@@ -177,8 +179,8 @@ final class MakingWriter {
             case Piece.BearingBracket p -> {
                 o.put("kind", "bearing_bracket");
                 o.put("name", p.name());
-                o.put("bearing", p.bearing());
-                o.put("foot", p.foot());
+                o.put("bearing", p.bearing().text());
+                o.put("foot", p.foot().text());
                 JobWriter.number(o, "thickness_mm", p.thickness());
                 JobWriter.number(o, "foot_width_mm", p.footWidth());
                 JobWriter.number(o, "hole_mm", p.hole());
@@ -238,14 +240,14 @@ final class MakingWriter {
         ArrayNode purchases = o.putArray("purchases");
         new TreeMap<>(p.purchases()).forEach((what, b) -> {
             ObjectNode n = purchases.addObject();
-            n.put("what", what);
+            n.put("what", what.text());
             b.price().ifPresent(x -> JobWriter.number(n, "price", x));
             b.leadDays().ifPresent(d -> n.put("lead_days", d));
             day(n, "ordered", b.ordered());
             day(n, "arrived", b.arrived());
         });
         ArrayNode ownPurchases = o.putArray("own_purchases");
-        new TreeMap<>(p.ownPurchases()).forEach((what, step) -> ownPurchases.addObject().put("what", what).put("step", step));
+        p.ownPurchases().forEach(x -> ownPurchases.addObject().put("id", x.id().text()).put("what", x.what()).put("step", x.step()));
         return o;
     }
 
@@ -255,6 +257,7 @@ final class MakingWriter {
 
     private static ObjectNode weld(WeldRecord w) {
         ObjectNode o = JobWriter.object();
+        o.put("id", w.id().text());
         o.put("piece", w.piece());
         o.put("metal", word(w.metal()));
         JobWriter.number(o, "preheat_c", w.preheat());

@@ -2,11 +2,16 @@ package mildtilt.format;
 
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Predicate;
 import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.id.Id;
+import mildtilt.job.Job;
+import mildtilt.job.JobPoints;
 import mildtilt.survey.Reading;
 import mildtilt.survey.Survey;
+import mildtilt.survey.SurveyPoint;
 
 /** Points from a CSV: a name and three coordinates a line. Which column is which is guessed from the heads and shown before anything is taken. */
 public final class PointsCsv {
@@ -85,10 +90,13 @@ public final class PointsCsv {
     /**
      * The survey with these points in it, each as dropped to the floor grid with a height; one of the same name is measured anew.
      *
+     * @param job whose points are found by what they are called; any other name is a mark's
+     *
      * @throws JobFileException naming the line that can't be taken
      */
-    public static Survey take(Survey survey, Read read, Match match) throws JobFileException {
-        Survey all = survey;
+    public static Survey take(Job job, Read read, Match match) throws JobFileException {
+        Survey all = job.survey();
+        Map<String, Id> called = JobPoints.idsByLabel(job);
         for (int i = 0; i < read.rows().size(); i++) {
             String name = read.text.cell(i, match.name());
             if (name.isEmpty()) {
@@ -98,7 +106,9 @@ public final class PointsCsv {
             double y = length(read, i, match.y(), match);
             double z = length(read, i, match.z(), match);
             try {
-                all = all.without(name).edit(name, p -> p.with(new Reading.Plumb(x, y, match.spread())).with(new Reading.Height(z, match.spread())));
+                Survey before = all;
+                Id id = called.computeIfAbsent(name, _ -> before.nextMark());
+                all = all.with(new SurveyPoint(id, name, List.of(new Reading.Plumb(x, y, match.spread()), new Reading.Height(z, match.spread()))));
             } catch (ImpossibleGeometryException e) {
                 throw new JobFileException(read.text.where(i) + ": " + e.getMessage());
             }

@@ -2,6 +2,7 @@ package mildtilt.format;
 
 import static mildtilt.format.JobReader.at;
 import static mildtilt.format.JobReader.direction;
+import static mildtilt.format.JobReader.id;
 import static mildtilt.format.JobReader.number;
 import static mildtilt.format.JobReader.optional;
 import static mildtilt.format.JobReader.point;
@@ -14,6 +15,7 @@ import mildtilt.geometry.Axis;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
+import mildtilt.id.Id;
 import mildtilt.obstacle.Carrier;
 import mildtilt.obstacle.Driver;
 import mildtilt.obstacle.Obstacle;
@@ -28,7 +30,7 @@ final class SurroundingsReader {
 
     private SurroundingsReader() {}
 
-    static Surroundings surroundings(JsonNode o, boolean usualWritten) {
+    static Surroundings surroundings(JsonNode o) {
         List<Obstacle> all = new ArrayList<>();
         for (JsonNode x : o.path("obstacles")) {
             int n = all.size() + 1;
@@ -37,28 +39,25 @@ final class SurroundingsReader {
             Surroundings.mustNotHoldTooMuch(all);
         }
         List<Touching> out = new ArrayList<>();
-        o.path("meant_to_touch").forEach(t -> out.add(new Touching(t.path(0).asText(), t.path(1).asText())));
+        o.path("meant_to_touch").forEach(t -> out.add(new Touching(new Id(t.path(0).asText()), new Id(t.path(1).asText()))));
         Optional<Driver> driver = optional(o, "driver").map(d -> at("driver", () -> new Driver(point(d, "hip_mm"), point(d, "heel_mm"),
                 number(d, "thigh_mm", 0), number(d, "shin_mm", 0), number(d, "knees_apart_mm", 0))));
-        return at("obstacles", () -> new Surroundings(all, driver, own(o.path("own_parts"), usualWritten), out));
+        return at("obstacles", () -> new Surroundings(all, driver, own(o.path("own_parts")), out));
     }
 
-    private static OwnParts own(JsonNode o, boolean usualWritten) {
+    private static OwnParts own(JsonNode o) {
         OwnParts u = OwnParts.USUAL;
-        return new OwnParts(optional(o, "rim_diameter_mm").map(JsonNode::asDouble), given(o, "arm_diameter_mm", OwnParts.USUAL_ARM, usualWritten),
-                given(o, "rod_diameter_mm", OwnParts.USUAL_ROD, usualWritten), given(o, "steering_arm_diameter_mm", OwnParts.USUAL_STEERING_ARM, usualWritten),
-                given(o, "gear_diameter_mm", OwnParts.USUAL_GEAR, usualWritten), number(o, "own_gap_mm", u.gap()), number(o, "tyre_gap_mm", u.tyreGap()),
-                number(o, "driver_gap_mm", u.driverGap()));
+        return new OwnParts(given(o, "rim_diameter_mm"), given(o, "arm_diameter_mm"), given(o, "rod_diameter_mm"), given(o, "steering_arm_diameter_mm"), given(o, "gear_diameter_mm"),
+                number(o, "own_gap_mm", u.gap()), number(o, "tyre_gap_mm", u.tyreGap()), number(o, "driver_gap_mm", u.driverGap()));
     }
 
-    /** Up to version 6 the usual size was written, too, whether anybody had given it or not. */
-    private static Optional<Double> given(JsonNode o, String key, double usual, boolean usualWritten) {
-        return optional(o, key).map(JsonNode::asDouble).filter(d -> !usualWritten || d != usual);
+    private static Optional<Double> given(JsonNode o, String key) {
+        return optional(o, key).map(JsonNode::asDouble);
     }
 
     private static Obstacle obstacle(JsonNode o) {
         boolean hot = o.path("hot").asBoolean(false);
-        return new Obstacle(o.path("name").asText(), shape(o.path("shape")), number(o, "gap_mm", hot ? Obstacle.USUAL_HOT_GAP : Obstacle.USUAL_GAP), hot,
+        return new Obstacle(id(o, "id"), o.path("name").asText(), shape(o.path("shape")), number(o, "gap_mm", hot ? Obstacle.USUAL_HOT_GAP : Obstacle.USUAL_GAP), hot,
                 JobReader.one(Carrier.class, o.path("fixed_to").asText("frame")), optional(o, "sweep").map(SurroundingsReader::sweep).orElse(new Sweep.Still()),
                 o.path("takes_bearings").asBoolean(false),
                 optional(o, "may_be").map(m -> JobReader.one(Obstacle.May.class, m.asText())));

@@ -30,13 +30,14 @@ final class SurroundingsWriter {
         o.set("own_parts", own(s.own()));
         if (!s.meant().isEmpty()) {
             ArrayNode out = o.putArray("meant_to_touch");
-            s.meant().forEach(t -> out.addArray().add(t.first()).add(t.second()));
+            s.meant().forEach(t -> out.addArray().add(t.first().text()).add(t.second().text()));
         }
         return o;
     }
 
     private static ObjectNode obstacle(Obstacle x) {
         ObjectNode o = object();
+        o.put("id", x.id().text());
         o.put("name", x.name());
         o.set("shape", shape(x.shape()));
         number(o, "gap_mm", x.gap());

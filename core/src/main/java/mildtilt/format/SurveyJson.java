@@ -5,7 +5,9 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Supplier;
 import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.id.Id;
 import mildtilt.survey.Reading;
 import mildtilt.survey.Stated;
 import mildtilt.survey.Survey;
@@ -21,6 +23,7 @@ final class SurveyJson {
         ArrayNode points = o.putArray("points");
         survey.points().forEach(p -> {
             ObjectNode n = points.addObject();
+            n.put("id", p.id().text());
             n.put("name", p.name());
             ArrayNode readings = n.putArray("readings");
             p.readings().forEach(r -> readings.add(reading(r)));
@@ -48,29 +51,29 @@ final class SurveyJson {
             }
             case Reading.Tape r -> {
                 o.put("kind", "tape");
-                o.put("begins_at", r.from());
+                o.put("begins_at", r.from().text());
                 JobWriter.number(o, "length_mm", r.length());
             }
             case Reading.Along r -> {
                 o.put("kind", "along");
-                o.put("begins_at", r.from());
-                o.put("toward", r.toward());
+                o.put("begins_at", r.from().text());
+                o.put("toward", r.toward().text());
                 JobWriter.number(o, "length_mm", r.length());
             }
             case Reading.Slope r -> {
                 o.put("kind", "slope");
-                o.put("begins_at", r.from());
+                o.put("begins_at", r.from().text());
                 JobWriter.number(o, "down_deg", r.downDeg());
                 JobWriter.number(o, "left_deg", r.leftDeg());
             }
             case Reading.Middle r -> {
                 o.put("kind", "middle");
-                o.put("begins_at", r.one());
-                o.put("ends_at", r.other());
+                o.put("begins_at", r.one().text());
+                o.put("ends_at", r.other().text());
             }
             case Reading.MirrorOf r -> {
                 o.put("kind", "mirror");
-                o.put("begins_at", r.of());
+                o.put("begins_at", r.of().text());
             }
         }
         JobWriter.number(o, "spread", reading.spread());
@@ -85,7 +88,7 @@ final class SurveyJson {
                 for (JsonNode r : p.path("readings")) {
                     readings.add(JobReader.at("readings number " + (readings.size() + 1), () -> reading(r)));
                 }
-                return new SurveyPoint(p.path("name").asText(), readings);
+                return new SurveyPoint(JobReader.id(p, "id"), p.path("name").asText(), readings);
             }));
         }
         JsonNode n = o.path("stated");
@@ -96,16 +99,16 @@ final class SurveyJson {
 
     private static Reading reading(JsonNode o) {
         double spread = o.path("spread").asDouble();
-        String from = o.path("begins_at").asText();
+        Supplier<Id> from = () -> JobReader.id(o, "begins_at");
         double length = o.path("length_mm").asDouble();
         return switch (o.path("kind").asText()) {
             case "plumb" -> new Reading.Plumb(o.path("x_mm").asDouble(), o.path("y_mm").asDouble(), spread);
             case "height" -> new Reading.Height(o.path("z_mm").asDouble(), spread);
-            case "tape" -> new Reading.Tape(from, length, spread);
-            case "along" -> new Reading.Along(from, o.path("toward").asText(), length, spread);
-            case "slope" -> new Reading.Slope(from, o.path("down_deg").asDouble(), o.path("left_deg").asDouble(), spread);
-            case "middle" -> new Reading.Middle(from, o.path("ends_at").asText(), spread);
-            case "mirror" -> new Reading.MirrorOf(from, spread);
+            case "tape" -> new Reading.Tape(from.get(), length, spread);
+            case "along" -> new Reading.Along(from.get(), JobReader.id(o, "toward"), length, spread);
+            case "slope" -> new Reading.Slope(from.get(), o.path("down_deg").asDouble(), o.path("left_deg").asDouble(), spread);
+            case "middle" -> new Reading.Middle(from.get(), JobReader.id(o, "ends_at"), spread);
+            case "mirror" -> new Reading.MirrorOf(from.get(), spread);
             default -> throw new ImpossibleGeometryException("There is no kind of reading \"" + o.path("kind").asText() + "\".");
         };
     }

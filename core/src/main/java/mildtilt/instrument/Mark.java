@@ -2,7 +2,9 @@ package mildtilt.instrument;
 
 import java.util.Optional;
 import mildtilt.fit.Asked;
+import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Side;
+import mildtilt.id.Id;
 import mildtilt.trial.Gauge;
 
 /** Where an instrument is put. */
@@ -11,7 +13,7 @@ public sealed interface Mark {
     /** As the protocol writes it. */
     String text();
 
-    record OnJoint(String joint) implements Mark {
+    record OnJoint(Id joint) implements Mark {
         @Override
         public String text() {
             return "joint " + joint;
@@ -26,7 +28,7 @@ public sealed interface Mark {
     }
 
     /** @param along mm from the shaft's wheel end; @param turnedDeg of the shaft, from the mark up */
-    record OnShaft(String shaft, double along, double turnedDeg) implements Mark {
+    record OnShaft(Id shaft, double along, double turnedDeg) implements Mark {
         @Override
         public String text() {
             return "shaft " + LineText.number(along) + " " + LineText.number(turnedDeg) + " " + shaft;
@@ -52,16 +54,24 @@ public sealed interface Mark {
         String[] w = text.strip().split("\\s+", 2);
         String rest = w.length > 1 ? w[1] : "";
         return switch (w[0]) {
-            case "joint" -> rest.isEmpty() ? Optional.empty() : Optional.of(new OnJoint(rest));
+            case "joint" -> id(rest).map(OnJoint::new);
             case "wheel" -> rest.equals("left") ? Optional.of(new OnWheel(Side.LEFT)) : rest.equals("right") ? Optional.of(new OnWheel(Side.RIGHT)) : Optional.empty();
             case "shaft" -> {
                 String[] s = rest.split("\\s+", 3);
-                yield s.length < 3 ? Optional.empty() : LineText.number(s[0]).flatMap(along -> LineText.number(s[1]).map(turned -> new OnShaft(s[2], along, turned)));
+                yield s.length < 3 ? Optional.empty() : LineText.number(s[0]).flatMap(along -> LineText.number(s[1]).flatMap(turned -> id(s[2]).map(on -> new OnShaft(on, along, turned))));
             }
             case "rim" -> Optional.of(new AtRim());
             case "plates" -> Optional.of(new UnderWheels());
             default -> Optional.empty();
         };
+    }
+
+    private static Optional<Id> id(String text) {
+        try {
+            return Optional.of(new Id(text));
+        } catch (ImpossibleGeometryException e) {
+            return Optional.empty();
+        }
     }
 
     /** What reads a thing that is asked for, if an instrument does. */

@@ -15,6 +15,7 @@ import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
+import mildtilt.id.Id;
 import mildtilt.job.Job;
 import mildtilt.job.JobPoints;
 import mildtilt.job.PointId;
@@ -37,7 +38,7 @@ public final class SimulatedVehicle {
 
     private final Job built;
     private final SteeringTrain train;
-    private final Map<String, Shaft> shafts = new HashMap<>();
+    private final Map<Id, Shaft> shafts = new HashMap<>();
     private final double heavier;
     private final double drag;
     private final Later<Double> parked;
@@ -51,7 +52,7 @@ public final class SimulatedVehicle {
             for (int i = 0; i < c.shafts().size(); i++) {
                 double length = c.start(i).distanceTo(c.end(i));
                 double bend = secret.nextDouble() < 0.4 ? 0.2 + 0.4 * secret.nextDouble() : 0;
-                shafts.put(c.shafts().get(i).name(), new Shaft(length * (0.35 + 0.3 * secret.nextDouble()), bend, 360 * secret.nextDouble(), 0.1 * secret.nextDouble(), 360 * secret.nextDouble()));
+                shafts.put(c.shafts().get(i).id(), new Shaft(length * (0.35 + 0.3 * secret.nextDouble()), bend, 360 * secret.nextDouble(), 0.1 * secret.nextDouble(), 360 * secret.nextDouble()));
             }
         });
         heavier = 0.95 + 0.3 * secret.nextDouble();
@@ -112,15 +113,8 @@ public final class SimulatedVehicle {
         };
     }
 
-    private Optional<List<Double>> joint(String name) {
-        return train.column().flatMap(t -> {
-            for (int i = 0; i < t.column().joints().size(); i++) {
-                if (t.column().joints().get(i).name().equals(name)) {
-                    return Optional.of(List.of(t.jointAngleDeg(i)));
-                }
-            }
-            return Optional.empty();
-        });
+    private Optional<List<Double>> joint(Id id) {
+        return train.column().flatMap(t -> t.column().joint(id).map(i -> List.of(t.jointAngleDeg(i))));
     }
 
     private Optional<List<Double>> dial(Mark.OnShaft m) {
@@ -129,12 +123,7 @@ public final class SimulatedVehicle {
         if (column.isEmpty() || s == null) {
             return Optional.empty();
         }
-        double length = 0;
-        for (int i = 0; i < column.get().shafts().size(); i++) {
-            if (column.get().shafts().get(i).name().equals(m.shaft())) {
-                length = column.get().start(i).distanceTo(column.get().end(i));
-            }
-        }
+        double length = column.get().shaft(m.shaft()).map(column.get()::length).orElse(0.0);
         if (!(m.along() >= -SET_TO && m.along() <= length + SET_TO)) {
             return Optional.empty();
         }

@@ -26,7 +26,7 @@ import mildtilt.trial.Setup;
  */
 public final class StandIn implements AutoCloseable {
 
-    static final int VERSION = 1;
+    static final int VERSION = 2;
     static final int LONGEST_LINE = 500;
     private static final int MOST_TALKING = 64;
 

@@ -5,50 +5,63 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.id.Id;
 import mildtilt.trial.Inspection;
+import mildtilt.trial.TrialSheet;
 import mildtilt.withers.Withers;
 
 /** One vehicle built to the plan: a batch has several, each with readings of its own. Names of its trials differ. */
 @Withers
-public record Built(String name, List<Trial> trials, Inspection inspection) implements BuiltBuilder.With {
+public record Built(Id id, String name, List<Trial> trials, Inspection inspection) implements BuiltBuilder.With {
 
+    /** @throws ImpossibleGeometryException if it has no name, or two of its trials have one name or one id */
     public Built {
         trials = List.copyOf(trials);
         if (name.isBlank()) {
             throw new ImpossibleGeometryException("A vehicle of the batch needs a name.");
         }
-        if (trials.stream().map(t -> t.sheet().name()).distinct().count() < trials.size()) {
+        if (trials.stream().map(Trial::name).distinct().count() < trials.size()) {
             throw new ImpossibleGeometryException("Two trials of \"" + name + "\" have the same name; give each its own.");
+        }
+        if (trials.stream().map(Trial::id).distinct().count() < trials.size()) {
+            throw new ImpossibleGeometryException("Two trials of \"" + name + "\" have the same id; give each its own.");
         }
     }
 
-    public Built(String name) {
-        this(name, List.of(), Inspection.NONE);
+    /** Nothing read on it yet. */
+    public static Built named(Id id, String name) {
+        return new Built(id, name, List.of(), Inspection.NONE);
     }
 
-    public Optional<Trial> trial(String trial) {
-        return trials.stream().filter(t -> t.sheet().name().equals(trial)).findFirst();
+    public Optional<Trial> trial(Id trial) {
+        return trials.stream().filter(t -> t.id().equals(trial)).findFirst();
     }
 
     public Optional<Trial> last() {
         return trials.isEmpty() ? Optional.empty() : Optional.of(trials.getLast());
     }
 
-    public Built withTrial(Trial t) {
+    /** With another trial, under the next id. */
+    public Built withTrial(TrialSheet sheet, Plan plan) {
         List<Trial> all = new ArrayList<>(trials);
-        all.add(t);
+        all.add(new Trial(nextTrial(), sheet, plan));
         return withTrials(all);
     }
 
-    public Built editTrial(String trial, UnaryOperator<Trial> edit) {
-        return withTrials(trials.stream().map(t -> t.sheet().name().equals(trial) ? edit.apply(t) : t).toList());
+    /** The id that the next trial gets. */
+    public Id nextTrial() {
+        return Id.Kind.TRIAL.next(trials.stream().map(Trial::id));
     }
 
-    public Built withoutTrial(String trial) {
-        return withTrials(trials.stream().filter(t -> !t.sheet().name().equals(trial)).toList());
+    public Built editTrial(Id trial, UnaryOperator<Trial> edit) {
+        return withTrials(trials.stream().map(t -> t.id().equals(trial) ? edit.apply(t) : t).toList());
+    }
+
+    public Built withoutTrial(Id trial) {
+        return withTrials(trials.stream().filter(t -> !t.id().equals(trial)).toList());
     }
 
     public Built editInspection(UnaryOperator<Inspection> edit) {
-        return new Built(name, trials, edit.apply(inspection));
+        return withInspection(edit.apply(inspection));
     }
 }

@@ -12,6 +12,7 @@ import mildtilt.geometry.Axis;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
+import mildtilt.id.Id;
 import mildtilt.job.PointId.BearingMiddle;
 import mildtilt.job.PointId.CentrePinPoint;
 import mildtilt.job.PointId.CrankPivot;
@@ -54,19 +55,53 @@ public final class JobPoints {
 
     private JobPoints() {}
 
-    /** A job's points by what they are called, in the order of the alphabet. */
-    public static Map<String, PointId> named(Job job) {
-        Map<String, PointId> all = new TreeMap<>();
-        for (PointId id : of(job)) {
-            all.putIfAbsent(label(job, id), id);
-        }
+    /** A job's points by their ids. */
+    public static Map<Id, PointId> byId(Job job) {
+        Map<Id, PointId> all = new TreeMap<>();
+        of(job).forEach(p -> all.put(id(job, p), p));
+        return all;
+    }
+
+    /**
+     * What a point is referred to as in files: where it belongs to a part that has an id, a part of that.
+     *
+     * @throws IllegalArgumentException if this job has no such point
+     */
+    public static Id id(Job job, PointId point) {
+        return switch (point) {
+            case Hub _ -> new Id("hub");
+            case JointCentre j -> column(job).joints().get(j.index()).id().part("centre");
+            case GearInput _ -> new Id("gear_input");
+            case BearingMiddle b -> column(job).bearings().get(b.index()).id().part("middle");
+            case GearCentre _ -> new Id("gear.centre");
+            case GearArmEnd _ -> new Id("gear.arm_end");
+            case IdlerPivot _ -> new Id("idler.pivot");
+            case IdlerEnd _ -> new Id("idler.end");
+            case CrankPivot _ -> new Id("bell_crank.pivot");
+            case DrivenPoint _ -> new Id("driven_point");
+            case InnerPivot e -> new Id(e.side().label() + ".inner_pivot");
+            case TrackBarBody _ -> new Id("track_bar.body_end");
+            case TrackBarAxle _ -> new Id("track_bar.axle_end");
+            case CentrePinPoint _ -> new Id("centre_pin");
+            case PointId.ObstaclePoint o -> obstacle(job, o).id().part(String.valueOf(o.point() + 1));
+            case PointId.DriverHip _ -> new Id("driver.hip");
+            case PointId.DriverHeel _ -> new Id("driver.heel");
+            case OnCorner c -> new Id(c.side().label()).part(Id.of(c.which()).text());
+        };
+    }
+
+    /** What a person would call each point of a job, and each mark of its survey, and so what a list from elsewhere may call it. */
+    public static Map<String, Id> idsByLabel(Job job) {
+        Map<String, Id> all = new TreeMap<>();
+        job.survey().points().stream().filter(p -> p.id().is(Id.Kind.MARK)).forEach(p -> all.putIfAbsent(p.name(), p.id()));
+        of(job).forEach(p -> all.putIfAbsent(label(job, p), id(job, p)));
         return all;
     }
 
     /** The job's survey settled: where a point may be in two places, the one nearer to the plan. */
     public static Surveyed surveyed(Job job) {
-        Map<String, PointId> ids = named(job);
-        return SurveyFit.of(job.survey(), name -> Optional.ofNullable(ids.get(name)).map(id -> position(job, id)));
+        Map<Id, PointId> points = byId(job);
+        return SurveyFit.of(job.survey(), id -> Optional.ofNullable(points.get(id)).map(p -> position(job, p)), Names.of(job));
     }
 
     /** Every point of a job, from steering wheel to tyres, left before right. */

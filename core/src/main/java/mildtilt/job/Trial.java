@@ -1,25 +1,26 @@
 package mildtilt.job;
 
 import java.util.function.UnaryOperator;
+import mildtilt.id.Id;
 import mildtilt.trial.TrialSheet;
 
 /**
  * One trial with the plan as it was then.
  *
- * @param plan vehicle, column, axle and wants only: what is in the way, and how it is made, are the job's
+ * @param plan only: what is in the way, and how it is made, are the job's
  */
-public record Trial(TrialSheet sheet, Job plan) {
-
-    public Trial {
-        plan = plan.planAlone();
-    }
+public record Trial(Id id, TrialSheet sheet, Plan plan) {
 
     public Trial edit(UnaryOperator<TrialSheet> edit) {
-        return new Trial(edit.apply(sheet), plan);
+        return new Trial(id, edit.apply(sheet), plan);
+    }
+
+    public String name() {
+        return sheet.name();
     }
 
     /** The job with this trial's plan in it again, everything else as it is. */
     public Job back(Job job) {
-        return job.withSolution(plan);
+        return job.withPlan(plan);
     }
 }

@@ -57,7 +57,7 @@ public record VehicleScale(double track, double wheelbase, double tyre) {
         VehicleScale was = of(job).orElseThrow(() -> new ImpossibleGeometryException("A vehicle without an axle has no sizes to change."));
         double across = track / was.track;
         double along = tyre / was.tyre;
-        Job bare = new Job(job.title(), job.about(), job.vehicle(), job.column(), job.axle(), job.targets()).withRules(job.rules());
+        Job bare = Job.of(job.title(), job.plan()).withAbout(job.about()).withRules(job.rules());
         Map<PointId, Vector> by = new HashMap<>();
         for (PointId id : AsBuilt.points(bare)) {
             Point p = JobPoints.position(bare, id);

@@ -8,7 +8,9 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
 import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.id.Id;
 import mildtilt.linkage.Rod;
 import mildtilt.withers.Withers;
 
@@ -16,7 +18,7 @@ import mildtilt.withers.Withers;
  * All that a job says of how it is made.
  *
  * @param rods how each rod is put together, as far as chosen
- * @param pieces made besides; names differ
+ * @param pieces made besides; names differ, so that people can tell them apart
  */
 @Withers
 public record Making(
@@ -32,6 +34,15 @@ public record Making(
         welds = List.copyOf(welds);
         if (pieces.stream().map(Piece::name).distinct().count() < pieces.size()) {
             throw new ImpossibleGeometryException("Two pieces have the same name; give each its own.");
+        }
+        mustDiffer("pieces", pieces.stream().map(Piece::id).toList());
+        mustDiffer("joins", joins.stream().map(ShaftJoin::id).toList());
+        mustDiffer("heat records", welds.stream().map(WeldRecord::id).toList());
+    }
+
+    private static void mustDiffer(String what, List<Id> ids) {
+        if (ids.stream().distinct().count() < ids.size()) {
+            throw new ImpossibleGeometryException("Two " + what + " have the same id; give each its own.");
         }
     }
 
@@ -54,10 +65,26 @@ public record Making(
         return withJoins(edited(joins, index, edit));
     }
 
+    /** With another join, under an id that no step of the run sheet was ever ticked for. */
+    public Making withJoin(Id shaft, double along, ShaftJoin.School school) {
+        List<ShaftJoin> all = new ArrayList<>(joins);
+        Stream<Id> ticked = plan.marks().keySet().stream().map(Id::new);
+        all.add(new ShaftJoin(Id.Kind.JOIN.next(Stream.concat(joins.stream().map(ShaftJoin::id), ticked)), shaft, along, school));
+        return withJoins(all);
+    }
+
+    /** With another piece, under the next id. */
     public Making withPiece(Piece p) {
         List<Piece> all = new ArrayList<>(pieces);
-        all.add(p);
+        all.add(p.under(Id.Kind.PIECE.next(pieces.stream().map(Piece::id))));
         return withPieces(all);
+    }
+
+    /** With another heat record, with the temperatures usual for a metal. */
+    public Making withWeld(String piece, WeldedMetal metal) {
+        List<WeldRecord> all = new ArrayList<>(welds);
+        all.add(WeldRecord.usual(Id.Kind.WELD.next(welds.stream().map(WeldRecord::id)), piece, metal));
+        return withWelds(all);
     }
 
     public Making editPiece(int index, UnaryOperator<Piece> edit) {

@@ -4,15 +4,31 @@ import java.util.Optional;
 import mildtilt.gear.ArmGear;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Side;
+import mildtilt.id.Id;
 import mildtilt.linkage.SteeredAxle;
+import mildtilt.withers.Withers;
 
 /** A piece that is made besides shafts and rods. Lengths mm, angles degrees. */
 public sealed interface Piece {
 
+    Id id();
+
     String name();
 
+    /** The same piece under another id. */
+    default Piece under(Id other) {
+        return switch (this) {
+            case Length p -> p.withId(other);
+            case ArmPlate p -> p.withId(other);
+            case BearingBracket p -> p.withId(other);
+            case CopedTube p -> p.withId(other);
+            case CentringJig p -> p.withId(other);
+        };
+    }
+
     /** Sleeve, spacer or any other length of bar or tube, cut square. */
-    record Length(String name, Section section, Metal metal, double length, int left, int right) implements Piece {
+    @Withers
+    record Length(Id id, String name, Section section, Metal metal, double length, int left, int right) implements Piece, PieceLengthBuilder.With {
         public Length {
             above0(name, length, "length");
             counts(name, left, right);
@@ -58,7 +74,8 @@ public sealed interface Piece {
      *
      * @param margin from a hole's edge to the plate's edge
      */
-    record ArmPlate(String name, ArmOf of, double thickness, double rootHole, double endHole, double margin) implements Piece {
+    @Withers
+    record ArmPlate(Id id, String name, ArmOf of, double thickness, double rootHole, double endHole, double margin) implements Piece, PieceArmPlateBuilder.With {
         public ArmPlate {
             above0(name, thickness, "thickness");
             above0(name, rootHole, "root hole");
@@ -70,15 +87,16 @@ public sealed interface Piece {
     /**
      * A plate square to a shaft that carries one of its bearings and stands with its foot on something in the way.
      *
-     * @param bearing its name among the column's
-     * @param foot name of the thing it stands on, among what is in the way
+     * @param bearing a bearing's of the column
+     * @param foot of the thing it stands on, an obstacle's
      * @param footWidth of the foot, along what it stands on
      * @param hole for the bearing or its shaft
      * @param bolts that hold the bearing, evenly round; 0 for none
      */
+    @Withers
     record BearingBracket(
-            String name, String bearing, String foot, double thickness, double footWidth, double hole, int bolts, double boltCircle,
-            double boltHole, double margin) implements Piece {
+            Id id, String name, Id bearing, Id foot, double thickness, double footWidth, double hole, int bolts, double boltCircle,
+            double boltHole, double margin) implements Piece, PieceBearingBracketBuilder.With {
         public BearingBracket {
             above0(name, thickness, "thickness");
             above0(name, footWidth, "foot width");
@@ -119,7 +137,8 @@ public sealed interface Piece {
     /**
      * A stay or strut of tube with copes. Its length runs from axis to axis of what it meets; to the middle of a flat's face.
      */
-    record CopedTube(String name, Section.Tube section, Metal metal, double length, Meeting from, Meeting to, int left, int right) implements Piece {
+    @Withers
+    record CopedTube(Id id, String name, Section.Tube section, Metal metal, double length, Meeting from, Meeting to, int left, int right) implements Piece, PieceCopedTubeBuilder.With {
         public CopedTube {
             above0(name, length, "length");
             counts(name, left, right);
@@ -137,7 +156,8 @@ public sealed interface Piece {
      * @param length in all
      * @param wall over the larger shaft
      */
-    record CentringJig(String name, double one, double other, double length, double wall) implements Piece {
+    @Withers
+    record CentringJig(Id id, String name, double one, double other, double length, double wall) implements Piece, PieceCentringJigBuilder.With {
         public CentringJig {
             above0(name, one, "first diameter");
             above0(name, other, "second diameter");

@@ -1,14 +1,18 @@
 package mildtilt.making;
 
 import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.id.Id;
+import mildtilt.withers.Withers;
 
 /**
  * A place where a shaft is made of two.
  *
- * @param shaft its name: should the train be changed, a join is missed rather than found on another shaft
+ * @param id a join's
+ * @param shaft the id of the shaft: should it be taken out, the join is missed rather than found on another
  * @param along from the shaft's wheel-end centre (hub or joint), mm
  */
-public record ShaftJoin(String shaft, double along, School school) {
+@Withers
+public record ShaftJoin(Id id, Id shaft, double along, School school) implements ShaftJoinBuilder.With {
 
     /** How it may be done; where authorities differ. */
     public enum School {
@@ -39,13 +43,5 @@ public record ShaftJoin(String shaft, double along, School school) {
         if (!(along > 0)) {
             throw new ImpossibleGeometryException("A join lies on a shaft, past its wheel end.");
         }
-    }
-
-    public ShaftJoin withSchool(School s) {
-        return new ShaftJoin(shaft, along, s);
-    }
-
-    public ShaftJoin at(double mm) {
-        return new ShaftJoin(shaft, mm, school);
     }
 }

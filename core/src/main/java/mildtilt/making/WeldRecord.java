@@ -6,12 +6,14 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.id.Id;
 import mildtilt.withers.Withers;
 
 /**
  * What was wanted and what was done when a knuckle, an arm or a shaft was welded.
  *
- * @param piece what was welded
+ * @param id a heat record's
+ * @param piece what was welded, in words
  * @param preheat wanted before the arc is struck, °C
  * @param mostBetween wanted at most between runs, °C
  * @param coolPerHour how fast it may cool after, °C an hour
@@ -22,7 +24,7 @@ import mildtilt.withers.Withers;
  */
 @Withers
 public record WeldRecord(
-        String piece, WeldedMetal metal, double preheat, double mostBetween, double coolPerHour, String filler, List<Reading> readings,
+        Id id, String piece, WeldedMetal metal, double preheat, double mostBetween, double coolPerHour, String filler, List<Reading> readings,
         String weldedBy, String inspectedBy, Optional<LocalDate> day) implements WeldRecordBuilder.With {
 
     /** When a temperature was read. */
@@ -59,20 +61,20 @@ public record WeldRecord(
     }
 
     /** With the temperatures that are usual for a metal, to be replaced by those of the welder's own procedure. */
-    public static WeldRecord usual(String piece, WeldedMetal metal) {
-        return new WeldRecord(piece, metal, metal.preheat(), metal.mostBetween(), metal.coolPerHour(), "", List.of(), "", "", Optional.empty());
+    public static WeldRecord usual(Id id, String piece, WeldedMetal metal) {
+        return new WeldRecord(id, piece, metal, metal.preheat(), metal.mostBetween(), metal.coolPerHour(), "", List.of(), "", "", Optional.empty());
     }
 
     public WeldRecord withMetal(WeldedMetal m) {
-        return new WeldRecord(piece, m, m.preheat(), m.mostBetween(), m.coolPerHour(), filler, readings, weldedBy, inspectedBy, day);
+        return new WeldRecord(id, piece, m, m.preheat(), m.mostBetween(), m.coolPerHour(), filler, readings, weldedBy, inspectedBy, day);
     }
 
     public WeldRecord withWanted(double pre, double most, double cool) {
-        return new WeldRecord(piece, metal, pre, most, cool, filler, readings, weldedBy, inspectedBy, day);
+        return new WeldRecord(id, piece, metal, pre, most, cool, filler, readings, weldedBy, inspectedBy, day);
     }
 
     public WeldRecord withWords(String fill, String welder, String inspector) {
-        return new WeldRecord(piece, metal, preheat, mostBetween, coolPerHour, fill, readings, welder, inspector, day);
+        return new WeldRecord(id, piece, metal, preheat, mostBetween, coolPerHour, fill, readings, welder, inspector, day);
     }
 
     public WeldRecord withReading(Reading r) {

@@ -8,7 +8,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.stream.Stream;
 import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.id.Id;
 import mildtilt.withers.Withers;
 
 /**
@@ -18,15 +20,15 @@ import mildtilt.withers.Withers;
  * @param hoursPerWeek that are worked on it
  * @param marks by the key of their step
  * @param ownSteps added by hand
- * @param purchases by what they are called on the list
- * @param ownPurchases things to buy added by hand: their names, with the key of the step that needs them
+ * @param purchases by the id of what is bought: a part's, or one made of its sizes
+ * @param ownPurchases things to buy added by hand
  */
 @Withers
 public record WorkPlan(
         Optional<LocalDate> wanted, double hoursPerWeek, Map<String, StepMark> marks, List<OwnStep> ownSteps,
-        Map<String, Purchase> purchases, Map<String, String> ownPurchases) implements WorkPlanBuilder.With {
+        Map<Id, Purchase> purchases, List<OwnPurchase> ownPurchases) implements WorkPlanBuilder.With {
 
-    public static final WorkPlan NONE = new WorkPlan(Optional.empty(), 12, Map.of(), List.of(), Map.of(), Map.of());
+    public static final WorkPlan NONE = new WorkPlan(Optional.empty(), 12, Map.of(), List.of(), Map.of(), List.of());
 
     /**
      * @param done the day it was ticked
@@ -44,6 +46,9 @@ public record WorkPlan(
             }
         }
     }
+
+    /** @param step key of the step that needs it */
+    public record OwnPurchase(Id id, String what, String step) {}
 
     /** @param after key of the step it comes after */
     public record OwnStep(String key, String after, String title) {}
@@ -67,7 +72,7 @@ public record WorkPlan(
         marks = Collections.unmodifiableMap(new TreeMap<>(marks));
         ownSteps = List.copyOf(ownSteps);
         purchases = Collections.unmodifiableMap(new TreeMap<>(purchases));
-        ownPurchases = Collections.unmodifiableMap(new TreeMap<>(ownPurchases));
+        ownPurchases = List.copyOf(ownPurchases);
         if (!(hoursPerWeek > 0 && hoursPerWeek <= 168)) {
             throw new ImpossibleGeometryException("Hours worked in a week lie between 0 and 168.");
         }
@@ -77,7 +82,7 @@ public record WorkPlan(
         return marks.getOrDefault(key, StepMark.NONE);
     }
 
-    public Purchase purchase(String what) {
+    public Purchase purchase(Id what) {
         return purchases.getOrDefault(what, Purchase.NONE);
     }
 
@@ -111,23 +116,24 @@ public record WorkPlan(
                 .withMark(key, StepMark.NONE);
     }
 
-    public WorkPlan withPurchase(String what, Purchase p) {
-        Map<String, Purchase> all = new LinkedHashMap<>(purchases);
+    public WorkPlan withPurchase(Id what, Purchase p) {
+        Map<Id, Purchase> all = new LinkedHashMap<>(purchases);
         all.put(what, p);
-        return new WorkPlan(wanted, hoursPerWeek, marks, ownSteps, all, ownPurchases);
+        return withPurchases(all);
     }
 
+    /** With something more to buy for a step; what is on the list already is bought for that step. */
     public WorkPlan withOwnPurchase(String what, String step) {
-        Map<String, String> all = new LinkedHashMap<>(ownPurchases);
-        all.put(what, step);
-        return new WorkPlan(wanted, hoursPerWeek, marks, ownSteps, purchases, all);
+        List<OwnPurchase> all = new ArrayList<>(ownPurchases);
+        Optional<OwnPurchase> there = ownPurchases.stream().filter(o -> o.what.equals(what)).findFirst();
+        there.ifPresentOrElse(o -> all.set(all.indexOf(o), new OwnPurchase(o.id, what, step)),
+                () -> all.add(new OwnPurchase(Id.Kind.PURCHASE.next(Stream.concat(ownPurchases.stream().map(OwnPurchase::id), purchases.keySet().stream())), what, step)));
+        return withOwnPurchases(all);
     }
 
-    public WorkPlan withoutOwnPurchase(String what) {
-        Map<String, String> all = new LinkedHashMap<>(ownPurchases);
-        all.remove(what);
-        Map<String, Purchase> left = new LinkedHashMap<>(purchases);
-        left.remove(what);
-        return new WorkPlan(wanted, hoursPerWeek, marks, ownSteps, left, all);
+    public WorkPlan withoutOwnPurchase(Id id) {
+        Map<Id, Purchase> left = new LinkedHashMap<>(purchases);
+        left.remove(id);
+        return withOwnPurchases(ownPurchases.stream().filter(o -> !o.id.equals(id)).toList()).withPurchases(left);
     }
 }

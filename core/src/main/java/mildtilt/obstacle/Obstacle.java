@@ -2,11 +2,13 @@ package mildtilt.obstacle;
 
 import java.util.Optional;
 import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.id.Id;
 import mildtilt.withers.Withers;
 
 /**
  * One thing in the way.
  *
+ * @param id an obstacle's of its surroundings
  * @param name unlike any other's
  * @param gap that it needs to whatever moves past it, mm
  * @param hot whether it gives off heat, so that the gap is for more than touching
@@ -17,7 +19,7 @@ import mildtilt.withers.Withers;
  */
 @Withers
 public record Obstacle(
-        String name, Shape shape, double gap, boolean hot, Carrier carrier, Sweep sweep, boolean takesBearings, Optional<May> said) implements ObstacleBuilder.With {
+        Id id, String name, Shape shape, double gap, boolean hot, Carrier carrier, Sweep sweep, boolean takesBearings, Optional<May> said) implements ObstacleBuilder.With {
 
     /** What may be done to a thing that is in the way. */
     public enum May {
@@ -52,9 +54,9 @@ public record Obstacle(
         }
     }
 
-    /** On the frame, still, with the usual gap. */
+    /** On the frame, still, with the usual gap; its id is given when it is put among others. */
     public static Obstacle fixed(String name, Shape shape) {
-        return new Obstacle(name, shape, USUAL_GAP, false, Carrier.FRAME, new Sweep.Still(), false, Optional.empty());
+        return new Obstacle(Id.Kind.OBSTACLE.first(), name, shape, USUAL_GAP, false, Carrier.FRAME, new Sweep.Still(), false, Optional.empty());
     }
 
     /**
@@ -67,16 +69,17 @@ public record Obstacle(
     }
 
     public Obstacle withMay(Optional<May> m) {
-        return new Obstacle(name, shape, gap, hot, carrier, sweep, takesBearings, m);
+        return withSaid(m);
     }
 
     /** A usual gap goes along to the other usual one. */
     public Obstacle withHot(boolean h) {
         double g = gap == (hot ? USUAL_HOT_GAP : USUAL_GAP) ? h ? USUAL_HOT_GAP : USUAL_GAP : gap;
-        return new Obstacle(name, shape, g, h, carrier, sweep, takesBearings, said);
+        return new Obstacle(id, name, shape, g, h, carrier, sweep, takesBearings, said);
     }
 
+    /** The other side's, to be put among others. */
     public Obstacle mirrored(String as) {
-        return new Obstacle(as, shape.mirrored(), gap, hot, carrier.mirrored(), sweep.mirrored(), takesBearings, said);
+        return new Obstacle(id, as, shape.mirrored(), gap, hot, carrier.mirrored(), sweep.mirrored(), takesBearings, said);
     }
 }

@@ -5,7 +5,9 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
 import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.id.Id;
 import mildtilt.withers.Withers;
 
 /**
@@ -25,19 +27,15 @@ public record Surroundings(List<Obstacle> obstacles, Optional<Driver> driver, Ow
     /** Of all scans of a job together: what a machine of usual memory can hold and still go through. */
     public static final int MOST_TRIANGLES = 3_000_000;
 
-    /** Two parts by their names, in either order. */
-    public record Touching(String first, String second) {
+    /** Two parts, in either order. */
+    public record Touching(Id first, Id second) {
 
-        boolean has(String name) {
-            return first.equals(name) || second.equals(name);
+        boolean has(Id part) {
+            return first.equals(part) || second.equals(part);
         }
 
-        public boolean is(String one, String other) {
+        public boolean is(Id one, Id other) {
             return first.equals(one) && second.equals(other) || first.equals(other) && second.equals(one);
-        }
-
-        private Touching renamed(String was, String is) {
-            return new Touching(first.equals(was) ? is : first, second.equals(was) ? is : second);
         }
     }
 
@@ -51,12 +49,16 @@ public record Surroundings(List<Obstacle> obstacles, Optional<Driver> driver, Ow
         if (obstacles.stream().map(Obstacle::name).distinct().count() < obstacles.size()) {
             throw new ImpossibleGeometryException("Two things in the way have the same name; give each its own.");
         }
+        if (obstacles.stream().map(Obstacle::id).distinct().count() < obstacles.size()) {
+            throw new ImpossibleGeometryException("Two things in the way have the same id; give each its own.");
+        }
         mustNotHoldTooMuch(obstacles);
     }
 
+    /** With another thing, under the next id, its name numbered where something bears it. */
     public Surroundings with(Obstacle added) {
         List<Obstacle> all = new ArrayList<>(obstacles);
-        all.add(added.withName(free(added.name())));
+        all.add(added.withId(Id.Kind.OBSTACLE.next(Stream.concat(obstacles.stream().map(Obstacle::id), meant.stream().flatMap(t -> Stream.of(t.first, t.second))))).withName(free(added.name())));
         return new Surroundings(all, driver, own, meant);
     }
 
@@ -81,12 +83,12 @@ public record Surroundings(List<Obstacle> obstacles, Optional<Driver> driver, Ow
 
     public Surroundings without(int index) {
         List<Obstacle> all = new ArrayList<>(obstacles);
-        String gone = all.remove(index).name();
+        Id gone = all.remove(index).id();
         return new Surroundings(all, driver, own, meant.stream().filter(t -> !t.has(gone)).toList());
     }
 
     /** With a pair told nothing about any more. */
-    public Surroundings leavingOut(String first, String second) {
+    public Surroundings leavingOut(Id first, Id second) {
         List<Touching> all = new ArrayList<>(meant);
         all.add(new Touching(first, second));
         return new Surroundings(obstacles, driver, own, all);
@@ -99,15 +101,17 @@ public record Surroundings(List<Obstacle> obstacles, Optional<Driver> driver, Ow
 
     public Surroundings edit(int index, UnaryOperator<Obstacle> edit) {
         List<Obstacle> all = new ArrayList<>(obstacles);
-        String was = all.get(index).name();
         all.set(index, edit.apply(all.get(index)));
-        String is = all.get(index).name();
-        return new Surroundings(all, driver, own, was.equals(is) ? meant : meant.stream().map(t -> t.renamed(was, is)).toList());
+        return withObstacles(all);
     }
 
     /** With every scan as a single triangle: what is needed to judge all else of a job, and no more. */
     public Surroundings withScansThinned() {
         return withObstacles(obstacles.stream().map(o -> o.shape() instanceof Shape.Scan s ? o.withShape(s.thinned()) : o).toList());
+    }
+
+    public Optional<Obstacle> get(Id id) {
+        return obstacles.stream().filter(o -> o.id().equals(id)).findFirst();
     }
 
     public Optional<Obstacle> named(String name) {

@@ -10,6 +10,7 @@ import mildtilt.analysis.Analysis;
 import mildtilt.clearance.ClearanceFigures;
 import mildtilt.column.Bearing;
 import mildtilt.column.Column;
+import mildtilt.id.Id;
 import mildtilt.job.Job;
 import mildtilt.making.RodMakeUp;
 import mildtilt.making.Workshop;
@@ -69,41 +70,46 @@ public record Papers(
         int sets = job.making().workshop().sets();
         List<Wanted> all = new ArrayList<>();
         job.column().ifPresent(c -> column(c, sets, all));
-        Map<String, Integer> ends = new TreeMap<>();
-        Map<String, Integer> nuts = new TreeMap<>();
+        Map<String, Wanted> ends = new TreeMap<>();
+        Map<String, Wanted> nuts = new TreeMap<>();
         for (RodFigures r : rods) {
             for (boolean outer : new boolean[] {true, false}) {
                 RodMakeUp.End e = r.makeUp().end(outer);
-                ends.merge(e.part().name(), sets, Integer::sum);
+                // The same end in several places is bought under the first of them.
+                more(ends, e.part().name(), Id.of(r.rod()).part(outer ? "outer" : "inner"), sets, "rods");
                 if (e.jamNut() > 0) {
-                    nuts.merge("Jam nut " + e.part().thread().label(), sets, Integer::sum);
+                    more(nuts, "Jam nut " + e.part().thread().label(), PurchaseIds.jamNut(e.part().thread()), sets, "rods");
                 }
             }
         }
-        ends.forEach((name, n) -> all.add(new Wanted(name, Phrase.plain(name), n, "", "rods")));
-        nuts.forEach((name, n) -> all.add(new Wanted(name, Phrase.plain(name), n, "", "rods")));
+        all.addAll(ends.values());
+        all.addAll(nuts.values());
         Map<String, Wanted> bars = new TreeMap<>();
         for (StockPlan.Bar b : stock.bars()) {
             if (!b.onHand()) {
                 Phrase what = Phrase.of(b.metal().label() + " ").then(CutList.text(b.section())).then(Phrase.of(", {0} long", Quantity.length(b.length())));
-                String key = what.text(LengthUnit.MM);
-                bars.merge(key, new Wanted(key, what, 1, "", "cut"), (x, y) -> new Wanted(key, what, x.count() + 1, "", "cut"));
+                Id key = PurchaseIds.bar(b.metal(), b.section(), b.length());
+                bars.merge(what.text(LengthUnit.MM), new Wanted(key, what, 1, "", "cut"), (x, y) -> new Wanted(key, what, x.count() + 1, "", "cut"));
             }
         }
         all.addAll(bars.values());
         Map<Double, Double> plates = new TreeMap<>();
         cuts.plates().forEach(p -> plates.merge(p.thickness(), p.massEach() * p.count(), Double::sum));
-        plates.forEach((t, kg) -> all.add(new Wanted("Plate " + t, Phrase.of("Plate {0}, {1} of it net", Quantity.length(t), Quantity.mass(kg)), 1, "", "plates")));
+        plates.forEach((t, kg) -> all.add(new Wanted(PurchaseIds.plate(t), Phrase.of("Plate {0}, {1} of it net", Quantity.length(t), Quantity.mass(kg)), 1, "", "plates")));
         return all;
     }
 
+    private static void more(Map<String, Wanted> all, String name, Id key, int count, String step) {
+        all.merge(name, new Wanted(key, Phrase.plain(name), count, "", step), (x, _) -> new Wanted(x.key(), x.what(), x.count() + count, "", step));
+    }
+
     private static void column(Column c, int sets, List<Wanted> all) {
-        c.joints().forEach(j -> all.add(new Wanted(j.name(), Phrase.of(Phrase.name(j.name()) + ", " + j.kind().label()), sets, "", "mock")));
-        c.shafts().stream().filter(s -> !s.toCut()).forEach(s -> all.add(new Wanted(s.name(), Phrase.of(Phrase.name(s.name()) + ", as it comes"), sets, "", "mock")));
+        c.joints().forEach(j -> all.add(new Wanted(j.id(), Phrase.of(Phrase.name(j.name()) + ", " + j.kind().label()), sets, "", "mock")));
+        c.shafts().stream().filter(s -> !s.toCut()).forEach(s -> all.add(new Wanted(s.id(), Phrase.of(Phrase.name(s.name()) + ", as it comes"), sets, "", "mock")));
         c.shafts().stream().filter(s -> s.toCut() && s.slide().isPresent())
-                .forEach(s -> all.add(new Wanted(s.name() + " pair", Phrase.of(Phrase.name(s.name()) + ": a sliding pair for Ø {0}", Quantity.length(s.diameter())), sets, "", "cut")));
+                .forEach(s -> all.add(new Wanted(s.id().part("pair"), Phrase.of(Phrase.name(s.name()) + ": a sliding pair for Ø {0}", Quantity.length(s.diameter())), sets, "", "cut")));
         for (Bearing b : c.bearings()) {
-            all.add(new Wanted(b.name(), Phrase.of(Phrase.name(b.name()) + ", " + b.kind().label() + " {0}", Quantity.fine(b.bore())), sets, "", "mounts"));
+            all.add(new Wanted(b.id(), Phrase.of(Phrase.name(b.name()) + ", " + b.kind().label() + " {0}", Quantity.fine(b.bore())), sets, "", "mounts"));
         }
     }
 

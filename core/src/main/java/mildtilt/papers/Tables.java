@@ -155,7 +155,7 @@ final class Tables {
                         near = near.then(near.pattern().isEmpty() ? "" : "; ").then(Phrase.of(Phrase.name(n.name()) + " at {0}", mm(n.away())));
                     }
                     Phrase told = j.noRoom().map(why -> Phrase.of("NO ROOM: ").then(why).then(" ")).orElse(Phrase.of("")).then(dims);
-                    return List.of(Cell.of(j.join().shaft()), Cell.of(mm(j.join().along())), Cell.of(j.join().school().label()), Cell.of(j.verdict().label()), Cell.of(Quantity.percent(100 * j.carries())),
+                    return List.of(Cell.of(j.shaftName()), Cell.of(mm(j.join().along())), Cell.of(j.join().school().label()), Cell.of(j.verdict().label()), Cell.of(Quantity.percent(100 * j.carries())),
                             Cell.of(Quantity.percent(100 * j.withButt())), Cell.of(Quantity.fine(j.runOut())),
                             Cell.of(Quantity.fine(j.runOutAtBearings())), Cell.of(told), Cell.of(near), Cell.of(j.costs()));
                 }).toList());

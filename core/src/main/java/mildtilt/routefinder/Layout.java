@@ -3,6 +3,7 @@ package mildtilt.routefinder;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import mildtilt.clearance.SweptJoint;
 import mildtilt.column.Adjustment;
@@ -18,6 +19,7 @@ import mildtilt.geometry.Axis;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.RigidMove;
+import mildtilt.id.Id;
 import mildtilt.job.Job;
 import mildtilt.routing.ColumnFigures;
 import mildtilt.routing.ColumnRange;
@@ -39,6 +41,9 @@ final class Layout {
     final RouteQuestion question;
     final List<WheelSet> sets;
     final Optional<Axis> rack;
+    /** For joints and shafts that the column does not have yet, by their place. */
+    private final List<Id> spareJoints;
+    private final List<Id> spareShafts;
 
     /** A setting of the steering wheel. @param words empty as planned */
     record WheelSet(String words, double tiltUp, Point hub, Direction axis) {}
@@ -49,6 +54,17 @@ final class Layout {
         column = job.column().orElseThrow();
         rack = job.axle().flatMap(a -> a.gear() instanceof RackAndPinion r ? Optional.of(new Axis(r.centre(), r.axis())) : Optional.empty());
         sets = sets();
+        spareJoints = spare(Id.Kind.JOINT);
+        spareShafts = spare(Id.Kind.SHAFT);
+    }
+
+    private List<Id> spare(Id.Kind kind) {
+        List<Id> all = column.partIds().collect(Collectors.toCollection(ArrayList::new));
+        int there = all.size();
+        for (int i = 0; i <= Column.MOST_JOINTS; i++) {
+            all.add(kind.next(all));
+        }
+        return List.copyOf(all.subList(there, all.size()));
     }
 
     private List<WheelSet> sets() {
@@ -99,7 +115,7 @@ final class Layout {
     Joint joint(int index, int joints) {
         List<Joint> all = column.joints();
         if (all.isEmpty()) {
-            return Joint.single("Joint " + (index + 1), column.gearInput(), new JointKind.Single().usualLimitDeg(), new ForkFit(40, 26), new ForkFit(40, 26)).withTypical(true);
+            return Joint.single(spareJoints.get(index), "Joint " + (index + 1), column.gearInput(), new JointKind.Single().usualLimitDeg(), new ForkFit(40, 26), new ForkFit(40, 26)).withTypical(true);
         }
         Joint first = all.getFirst();
         Joint last = all.getLast();
@@ -110,12 +126,12 @@ final class Layout {
             return all.size() == 1 ? first.withFits(first.wheelSide(), first.wheelSide()) : first;
         }
         if (index == joints - 1) {
-            return all.size() == 1 ? last.withName(last.name() + " 2").withFits(last.gearSide(), last.gearSide()) : last;
+            return all.size() == 1 ? last.withId(spareJoints.get(index)).withName(last.name() + " 2").withFits(last.gearSide(), last.gearSide()) : last;
         }
         if (joints == all.size()) {
             return all.get(index);
         }
-        return first.withName(joints == 3 ? "Middle joint" : "Middle joint " + index).withFits(first.gearSide(), first.gearSide());
+        return first.withId(spareJoints.get(index)).withName(joints == 3 ? "Middle joint" : "Middle joint " + index).withFits(first.gearSide(), first.gearSide());
     }
 
     Shaft shaft(int index, int joints) {
@@ -124,13 +140,13 @@ final class Layout {
             return all.getFirst();
         }
         if (index == joints) {
-            return all.size() == 1 ? all.getFirst().withName("Gear stub").withEnds(Optional.empty(), all.getFirst().gearEnd()) : all.getLast();
+            return all.size() == 1 ? all.getFirst().withId(spareShafts.get(index)).withName("Gear stub").withEnds(Optional.empty(), all.getFirst().gearEnd()) : all.getLast();
         }
         if (joints == column.joints().size()) {
             return all.get(index);
         }
-        Shaft model = all.size() > 2 ? all.get(1) : all.getFirst().withEnds(Optional.empty(), Optional.empty()).withToCut(true).withName("Lower shaft");
-        return index == 1 ? model : model.withName(joints == 3 ? "Middle shaft" : "Middle shaft " + (index - 1)).withSlide(Optional.empty());
+        Shaft model = all.size() > 2 ? all.get(1) : all.getFirst().withId(spareShafts.get(index)).withEnds(Optional.empty(), Optional.empty()).withToCut(true).withName("Lower shaft");
+        return index == 1 ? model : model.withId(spareShafts.get(index)).withName(joints == 3 ? "Middle shaft" : "Middle shaft " + (index - 1)).withSlide(Optional.empty());
     }
 
     double limitDeg(int index, int joints) {

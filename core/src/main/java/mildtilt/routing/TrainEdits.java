@@ -1,5 +1,9 @@
 package mildtilt.routing;
 
+import static mildtilt.id.Id.Kind.BEARING;
+import static mildtilt.id.Id.Kind.JOINT;
+import static mildtilt.id.Id.Kind.SHAFT;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -20,7 +24,7 @@ import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Vector;
 
-/** Parts of a column put in, split, swapped for others and taken out. What stays keeps its name and place. */
+/** Parts of a column put in, split, swapped for others and taken out. What stays keeps its id, name and place. */
 public final class TrainEdits {
 
     /** How far from either end of the first shaft a new tube's bearings are put, mm; less on a short shaft. */
@@ -43,9 +47,9 @@ public final class TrainEdits {
         Point centre = input.plus(new Vector(-110, 12, 130));
         Seat seat = part.wheelSide().socket().map(s -> s.seat()).orElse(new Seat.Round(20));
         return TrainEdits.withTube(new Column(new SteeringWheel(360, hub, ForkFit.NONE),
-                List.of(Shaft.round("Column shaft", seat.diameter(), 0, true).withProfile(seat),
-                        Shaft.round("Gear stub", seat.diameter(), 0, false).withProfile(seat)),
-                List.of(part.withName("First joint").withCentre(centre)), new GearInput(input, ForkFit.NONE)), 45, 0);
+                List.of(Shaft.round(SHAFT.first(), "Column shaft", seat.diameter(), 0, true).withProfile(seat),
+                        Shaft.round(SHAFT.number(2), "Gear stub", seat.diameter(), 0, false).withProfile(seat)),
+                List.of(part.withId(JOINT.first()).withName("First joint").withCentre(centre)), new GearInput(input, ForkFit.NONE)), 45, 0);
     }
 
     /**
@@ -53,7 +57,7 @@ public final class TrainEdits {
      * own, its forks set so that the column turns as it did, or as nearly as its ends allow. A sliding part stays with the
      * part toward the wheel.
      *
-     * @param part its sizes; its place and name mean nothing
+     * @param part its sizes; its id, place and name mean nothing
      * @throws ImpossibleGeometryException if the column has all the joints it can have
      */
     public static Column split(Column c, int shaft, Joint part) {
@@ -64,10 +68,10 @@ public final class TrainEdits {
         boolean gearPartBetween = shaft < c.joints().size();
         List<Shaft> shafts = new ArrayList<>(c.shafts());
         shafts.set(shaft, was.withEnds(was.wheelEnd(), Optional.empty()).withClockingDeg(wheelPartBetween && gearPartBetween ? was.clockingDeg() : 0));
-        shafts.add(shaft + 1, was.withName(free(was.name(), c.shafts().stream().map(Shaft::name)))
+        shafts.add(shaft + 1, was.withId(SHAFT.next(c.partIds())).withName(free(was.name(), c.shafts().stream().map(Shaft::name)))
                 .withEnds(Optional.empty(), was.gearEnd()).withClockingDeg(0).withIndexDeg(0).withSlide(Optional.empty()));
         List<Joint> joints = new ArrayList<>(c.joints());
-        joints.add(shaft, part.withCentre(middle).withName(free("Joint", c.joints().stream().map(Joint::name))));
+        joints.add(shaft, part.withId(JOINT.next(c.partIds())).withCentre(middle).withName(free("Joint", c.joints().stream().map(Joint::name))));
         List<Bearing> bearings = c.bearings().stream().map(b -> b.shaft() > shaft ? b.on(b.shaft() + 1, b.along())
                 : b.shaft() == shaft && b.along() > at ? b.on(shaft + 1, b.along() - at) : b).toList();
         return turningAs(c, c.withTube(shaft == 0 ? c.tube().map(t -> within(t, at)) : c.tube()).withTrain(shafts, joints, bearings), shaft);
@@ -131,25 +135,25 @@ public final class TrainEdits {
     /** Another joint in the place of one: its own name and place stay. */
     public static Column swapped(Column c, int joint, Joint part) {
         Joint was = c.joints().get(joint);
-        return c.withJoint(joint, part.withName(was.name()).withCentre(was.centre()));
+        return c.withJoint(joint, part.withId(was.id()).withName(was.name()).withCentre(was.centre()));
     }
 
     /** Another shaft in the place of one: its own name, clocking and whether it is cut stay. */
     public static Column swapped(Column c, int shaft, Shaft part) {
         Shaft was = c.shafts().get(shaft);
-        return c.withShaft(shaft, part.withName(was.name()).withClockingDeg(was.clockingDeg()).withToCut(was.toCut()));
+        return c.withShaft(shaft, part.withId(was.id()).withName(was.name()).withClockingDeg(was.clockingDeg()).withToCut(was.toCut()));
     }
 
     /** Another bearing in the place of one: its own name, mount and place stay. */
     public static Column swappedBearing(Column c, int bearing, Bearing part) {
-        return c.editBearing(bearing, was -> part.withName(was.name()).withMount(was.mount()).on(was.shaft(), was.along())
+        return c.editBearing(bearing, was -> part.withId(was.id()).withName(was.name()).withMount(was.mount()).on(was.shaft(), was.along())
                 .withOff(was.offAcross(), was.offUp()));
     }
 
     /** A bearing put on the middle of a shaft. */
     public static Column withBearing(Column c, int shaft, Bearing part) {
         List<Bearing> all = new ArrayList<>(c.bearings());
-        all.add(part.withName(free(capital(part.kind().label()), c.bearings().stream().map(Bearing::name))).on(shaft, c.length(shaft) / 2));
+        all.add(part.withId(BEARING.next(c.partIds())).withName(free(capital(part.kind().label()), c.bearings().stream().map(Bearing::name))).on(shaft, c.length(shaft) / 2));
         return c.withBearings(all);
     }
 

@@ -7,7 +7,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.TreeMap;
+import mildtilt.id.Id;
 import mildtilt.making.WorkPlan;
 import mildtilt.making.WorkPlan.Purchase;
 import mildtilt.measure.Phrase;
@@ -21,8 +21,8 @@ import mildtilt.measure.Phrase;
  */
 public record Buying(List<Item> items, List<String> meanwhile, double price, int unpriced) {
 
-    /** @param key what it is called, the same in every unit; @param step that needs it */
-    public record Wanted(String key, Phrase what, double count, String countedIn, String step) {}
+    /** @param key of the part, or made of its sizes; @param step that needs it */
+    public record Wanted(Id key, Phrase what, double count, String countedIn, String step) {}
 
     /**
      * @param needed the day its step begins, for the day the job is wanted
@@ -33,7 +33,7 @@ public record Buying(List<Item> items, List<String> meanwhile, double price, int
 
     public static Buying of(List<Wanted> wanted, RunSheet sheet, WorkPlan plan, LocalDate today) {
         List<Wanted> all = new ArrayList<>(wanted);
-        new TreeMap<>(plan.ownPurchases()).forEach((what, step) -> all.add(new Wanted(what, Phrase.of(what), 1, "", step)));
+        plan.ownPurchases().forEach(o -> all.add(new Wanted(o.id(), Phrase.of(Phrase.name(o.what())), 1, "", o.step())));
         List<Item> items = new ArrayList<>();
         Set<String> missing = new LinkedHashSet<>();
         double price = 0;
@@ -50,7 +50,7 @@ public record Buying(List<Item> items, List<String> meanwhile, double price, int
             }
             price += p.price().orElse(0.0);
             unpriced += p.price().isEmpty() ? 1 : 0;
-            items.add(new Item(w, p, plan.ownPurchases().containsKey(w.key()), line.map(l -> l.step().title()).orElse("the work"), needed, latest, late));
+            items.add(new Item(w, p, w.key().is(Id.Kind.PURCHASE), line.map(l -> l.step().title()).orElse("the work"), needed, latest, late));
         }
         Set<String> held = sheet.held(missing);
         List<String> meanwhile = sheet.lines().stream().filter(l -> l.toDo() && !held.contains(l.step().key())).map(l -> l.step().title()).toList();

@@ -110,7 +110,7 @@ public final class StepList {
                 need("mounts", "a shaft is as long as its ends are apart, and they are only known now")), angles, List.of());
         if (!b.notches.isEmpty()) {
             step("notches", "Notch and box the rails", 4, 0, "templates, hole saw for the corners, disc, welder", List.of(need("mock", "the mock-up shows that there is no other way past")),
-                    b.notches.stream().map(n -> Phrase.of(Phrase.name(n.rail()) + ", " + n.face().label() + ": {0} long, {1} high, {2} deep.", Quantity.length(n.width()), Quantity.length(n.height()), Quantity.length(n.depth()))).toList(),
+                    b.notches.stream().map(n -> Phrase.of(Phrase.name(n.rail().name()) + ", " + n.face().label() + ": {0} long, {1} high, {2} deep.", Quantity.length(n.width()), Quantity.length(n.height()), Quantity.length(n.depth()))).toList(),
                     List.of(Cautions.DISCS, Cautions.CURRENT, Cautions.SEALED));
         }
     }
@@ -146,11 +146,11 @@ public final class StepList {
             List<Phrase> m = new ArrayList<>(j.dimensions());
             m.add(Phrase.of("Run-out beside the join no more than {0}, at a bearing no more than {1}.", Quantity.fine(j.runOut()), Quantity.fine(j.runOutAtBearings())));
             j.near().forEach(n -> m.add(Phrase.of(Phrase.name(n.name()) + " is {0} from it: off, or kept cool with a wet rag, before heat.", Quantity.length(n.away()))));
-            step("join-" + (i + 1), "Make the join in " + j.join().shaft() + ": " + j.join().school().label() + (j.join().school().welded() ? ", tacked only" : ""), 3, 0, "jig or V-blocks, dial indicator", List.of(
+            step(j.join().id().text(), "Make the join in " + j.shaftName() + ": " + j.join().school().label() + (j.join().school().welded() ? ", tacked only" : ""), 3, 0, "jig or V-blocks, dial indicator", List.of(
                     need("cut", "its pieces are cut"), need("forks", "the forks say how the two are turned against each other")), m,
                     j.join().school().welded() ? List.of(Cautions.QUALIFIED, Cautions.HEAT, Cautions.CURRENT, Cautions.SEALED) : List.of());
         }
-        step("shafts", "Put the train together from wheel to gear", 1.5, 0, "", List.of(need("forks", "they are clocked off the vehicle"), need("join-1", "a shaft in two is one before it goes in")), List.of(
+        step("shafts", "Put the train together from wheel to gear", 1.5, 0, "", List.of(need("forks", "they are clocked off the vehicle"), need(b.joins.isEmpty() ? "" : b.joins.getFirst().join().id().text(), "a shaft in two is one before it goes in")), List.of(
                 Phrase.of("It must turn by hand all the way round with the gear off its arms, no tighter in one place than in another.")), List.of());
     }
 

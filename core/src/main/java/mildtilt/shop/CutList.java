@@ -11,6 +11,7 @@ import mildtilt.column.Shaft;
 import mildtilt.column.Slide;
 import mildtilt.column.Socket.Hold;
 import mildtilt.job.Job;
+import mildtilt.job.Names;
 import mildtilt.linkage.Rod;
 import mildtilt.linkage.RodTube;
 import mildtilt.linkage.SteeredAxle;
@@ -138,7 +139,7 @@ public record CutList(List<CutLine> lines, List<PlateLine> plates, List<String> 
             });
             for (ShaftJoin j : job.making().joins()) {
                 if (joins.stream().noneMatch(f -> f.join().equals(j))) {
-                    open.add(Phrase.of("A join at {0} along \"" + Phrase.name(j.shaft()) + "\" is on no shaft that is cut, or past its end: move it, or take it out.", Quantity.length(j.along())));
+                    open.add(Phrase.of("A join at {0} along \"" + Phrase.name(Names.of(job).apply(j.shaft())) + "\" is on no shaft that is cut, or past its end: move it, or take it out.", Quantity.length(j.along())));
                 }
             }
         }

@@ -43,7 +43,7 @@ import mildtilt.rules.Rules;
  * @param costs what this school costs
  */
 public record JoinFigures(
-        ShaftJoin join, int shaft, double along, Verdict verdict, String wheelSideEnd, String gearSideEnd, double wheelSideExtra,
+        ShaftJoin join, int shaft, String shaftName, double along, Verdict verdict, String wheelSideEnd, String gearSideEnd, double wheelSideExtra,
         double gearSideExtra, double rootGap, List<Part> parts, List<Phrase> dimensions, double runOut, double runOutAtBearings,
         List<Near> near, double carries, double withButt, Optional<Phrase> noRoom, String costs) {
 
@@ -108,7 +108,7 @@ public record JoinFigures(
         for (int i = 0; i < c.shafts().size(); i++) {
             Shaft s = c.shafts().get(i);
             double along = join.along() - c.wheelEndFit(i).shortening();
-            if (s.name().equals(join.shaft()) && s.toCut() && along > s.diameter() && along < c.cutLength(i) - s.diameter()) {
+            if (s.id().equals(join.shaft()) && s.toCut() && along > s.diameter() && along < c.cutLength(i) - s.diameter()) {
                 return Optional.of(new Sizes(job, c, i, join, along).figures());
             }
         }
@@ -318,7 +318,7 @@ public record JoinFigures(
                                 Quantity.percent(100 * alone), Quantity.percent(100 * butt))
                         : Phrase.of("It carries {0} of the shaft's twist.", Quantity.percent(100 * alone)));
             }
-            return new JoinFigures(join, index, along, JoinFigures.verdict(job.rules(), join.school()), wheelEnd, gearEnd, wheelExtra, gearExtra, rootGap, parts, List.copyOf(all),
+            return new JoinFigures(join, index, shaft.name(), along, JoinFigures.verdict(job.rules(), join.school()), wheelEnd, gearEnd, wheelExtra, gearExtra, rootGap, parts, List.copyOf(all),
                     runOut, runOut / 2, near(), alone, butt, noRoom(reach), costs);
         }
 

@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import mildtilt.column.Bearing;
 import mildtilt.column.Column;
+import mildtilt.id.Id;
 
 /**
  * A place for one more bearing.
@@ -55,7 +56,7 @@ public record BearingPlace(int shaft, double along, double toJoint, int joint, d
     /** The column with a rod end there, mounted on the frame. */
     public Column putOn(Column c) {
         List<Bearing> all = new ArrayList<>(c.bearings());
-        all.add(Bearing.planned(name(c), Bearing.Kind.ROD_END, Bearing.Mount.FRAME, shaft, along, c.shafts().get(shaft).diameter()));
+        all.add(Bearing.planned(Id.Kind.BEARING.next(c.partIds()), name(c), Bearing.Kind.ROD_END, Bearing.Mount.FRAME, shaft, along, c.shafts().get(shaft).diameter()));
         return c.withBearings(all);
     }
 

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import mildtilt.column.Bearing;
 import mildtilt.column.Column;
+import mildtilt.id.Id;
 
 /**
  * Which shafts are held and which float.
@@ -98,7 +99,7 @@ public record Supports(List<Boolean> held, List<Boolean> steady, int missing) {
     /** Whether one more bearing on a shaft would leave fewer afloat, and how many would then still be missing. */
     static int missingWith(Column c, int shaft, double along, double bore) {
         List<Bearing> all = new ArrayList<>(c.bearings());
-        all.add(Bearing.planned("tried", Bearing.Kind.ROD_END, Bearing.Mount.FRAME,
+        all.add(Bearing.planned(Id.Kind.BEARING.next(c.partIds()), "tried", Bearing.Kind.ROD_END, Bearing.Mount.FRAME,
                 shaft, along, bore));
         return missing(c.withBearings(all));
     }

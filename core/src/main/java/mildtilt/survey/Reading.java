@@ -1,7 +1,9 @@
 package mildtilt.survey;
 
 import java.util.List;
+import java.util.function.Function;
 import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.id.Id;
 
 /** One thing measured of a point. Other points are named; of which end a tape begins does not matter. */
 public sealed interface Reading {
@@ -10,7 +12,7 @@ public sealed interface Reading {
     double spread();
 
     /** The other points it hangs on. */
-    default List<String> others() {
+    default List<Id> others() {
         return List.of();
     }
 
@@ -19,8 +21,8 @@ public sealed interface Reading {
         return 1;
     }
 
-    /** What the bench calls it. */
-    String label();
+    /** What the bench calls it, the other points called as {@code names} says. */
+    String label(Function<Id, String> names);
 
     /** Dropped with a plumb bob to the floor's grid: x and y. */
     record Plumb(double x, double y, double spread) implements Reading {
@@ -34,7 +36,7 @@ public sealed interface Reading {
         }
 
         @Override
-        public String label() {
+        public String label(Function<Id, String> names) {
             return "plumb bob to the floor grid";
         }
     }
@@ -46,13 +48,13 @@ public sealed interface Reading {
         }
 
         @Override
-        public String label() {
+        public String label(Function<Id, String> names) {
             return "height above the floor";
         }
     }
 
     /** A tape from another point. */
-    record Tape(String from, double length, double spread) implements Reading {
+    record Tape(Id from, double length, double spread) implements Reading {
         public Tape {
             readable(spread, length);
             if (!(length > 0)) {
@@ -61,24 +63,24 @@ public sealed interface Reading {
         }
 
         @Override
-        public List<String> others() {
+        public List<Id> others() {
             return List.of(from);
         }
 
         @Override
-        public String label() {
-            return "tape from " + from;
+        public String label(Function<Id, String> names) {
+            return "tape from " + names.apply(from);
         }
     }
 
     /** So far along a straight line from one point toward another, as along a known shaft. */
-    record Along(String from, String toward, double length, double spread) implements Reading {
+    record Along(Id from, Id toward, double length, double spread) implements Reading {
         public Along {
             readable(spread, length);
         }
 
         @Override
-        public List<String> others() {
+        public List<Id> others() {
             return List.of(from, toward);
         }
 
@@ -88,8 +90,8 @@ public sealed interface Reading {
         }
 
         @Override
-        public String label() {
-            return "along the line from " + from + " toward " + toward;
+        public String label(Function<Id, String> names) {
+            return "along the line from " + names.apply(from) + " toward " + names.apply(toward);
         }
     }
 
@@ -99,7 +101,7 @@ public sealed interface Reading {
      * @param downDeg how far it slopes below level going from there
      * @param leftDeg how far it points to the left of straight forward in plan; 180 for straight back
      */
-    record Slope(String from, double downDeg, double leftDeg, double spread) implements Reading {
+    record Slope(Id from, double downDeg, double leftDeg, double spread) implements Reading {
         public Slope {
             readable(spread, downDeg, leftDeg);
             if (Math.abs(downDeg) > 85) {
@@ -108,7 +110,7 @@ public sealed interface Reading {
         }
 
         @Override
-        public List<String> others() {
+        public List<Id> others() {
             return List.of(from);
         }
 
@@ -118,19 +120,19 @@ public sealed interface Reading {
         }
 
         @Override
-        public String label() {
-            return "slope and plan angle from " + from;
+        public String label(Function<Id, String> names) {
+            return "slope and plan angle from " + names.apply(from);
         }
     }
 
     /** Midway between two others: a wheel centre from the rim, a rack's middle from its eyes. */
-    record Middle(String one, String other, double spread) implements Reading {
+    record Middle(Id one, Id other, double spread) implements Reading {
         public Middle {
             readable(spread);
         }
 
         @Override
-        public List<String> others() {
+        public List<Id> others() {
             return List.of(one, other);
         }
 
@@ -140,19 +142,19 @@ public sealed interface Reading {
         }
 
         @Override
-        public String label() {
-            return "midway between " + one + " and " + other;
+        public String label(Function<Id, String> names) {
+            return "midway between " + names.apply(one) + " and " + names.apply(other);
         }
     }
 
     /** The mirror image of a point on the other side. */
-    record MirrorOf(String of, double spread) implements Reading {
+    record MirrorOf(Id of, double spread) implements Reading {
         public MirrorOf {
             readable(spread);
         }
 
         @Override
-        public List<String> others() {
+        public List<Id> others() {
             return List.of(of);
         }
 
@@ -162,8 +164,8 @@ public sealed interface Reading {
         }
 
         @Override
-        public String label() {
-            return "mirror image of " + of;
+        public String label(Function<Id, String> names) {
+            return "mirror image of " + names.apply(of);
         }
     }
 

@@ -13,6 +13,7 @@ import java.util.function.Function;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Vector;
+import mildtilt.id.Id;
 import mildtilt.survey.Reading.Along;
 import mildtilt.survey.Reading.Height;
 import mildtilt.survey.Reading.Middle;
@@ -49,29 +50,32 @@ public final class SurveyFit {
     private static final double STEP = 1e-4;
 
     private final List<SurveyPoint> points;
-    private final Map<String, Integer> index = new LinkedHashMap<>();
+    private final Map<Id, Integer> index = new LinkedHashMap<>();
     private final int rows;
 
     private SurveyFit(List<SurveyPoint> points) {
         this.points = points;
-        points.forEach(p -> index.put(p.name(), index.size()));
+        points.forEach(p -> index.put(p.id(), index.size()));
         rows = points.stream().flatMap(p -> p.readings().stream()).mapToInt(Reading::figures).sum();
     }
 
-    /** @param plan where a point is thought to be, if it is: of two places that suit as well, the one nearer to it is meant */
-    public static Surveyed of(Survey survey, Function<String, Optional<Point>> plan) {
-        Map<String, String> open = new TreeMap<>();
+    /**
+     * @param plan where a point is thought to be, if it is: of two places that suit as well, the one nearer to it is meant
+     * @param names what a point is called in what is said of it
+     */
+    public static Surveyed of(Survey survey, Function<Id, Optional<Point>> plan, Function<Id, String> names) {
+        Map<Id, String> open = new TreeMap<>();
         List<SurveyPoint> left = new ArrayList<>(survey.points());
         // What hangs on a point that is not there, or has no reading, is open, and so is what hangs on that.
         boolean again = true;
         while (again) {
-            Set<String> names = new LinkedHashSet<>(left.stream().map(SurveyPoint::name).toList());
+            Set<Id> there = new LinkedHashSet<>(left.stream().map(SurveyPoint::id).toList());
             again = left.removeIf(p -> {
-                Optional<String> missing = p.readings().stream().flatMap(r -> r.others().stream()).filter(o -> !names.contains(o)).findFirst();
+                Optional<Id> missing = p.readings().stream().flatMap(r -> r.others().stream()).filter(o -> !there.contains(o)).findFirst();
                 if (p.readings().isEmpty()) {
-                    open.put(p.name(), "Nothing of it is measured yet.");
+                    open.put(p.id(), "Nothing of it is measured yet.");
                 } else {
-                    missing.ifPresent(m -> open.put(p.name(), "It is measured from \"" + m + "\", which is not settled."));
+                    missing.ifPresent(m -> open.put(p.id(), "It is measured from \"" + names.apply(m) + "\", which is not settled."));
                 }
                 return p.readings().isEmpty() || missing.isPresent();
             });
@@ -80,45 +84,45 @@ public final class SurveyFit {
         while (!left.isEmpty()) {
             SurveyFit fit = new SurveyFit(left);
             double[] at = fit.solved(fit.start(plan));
-            Map<String, String> loose = fit.loose(at);
+            Map<Id, String> loose = fit.loose(at);
             if (loose.isEmpty()) {
                 return fit.told(at, open);
             }
             open.putAll(loose);
-            Set<String> gone = new LinkedHashSet<>(loose.keySet());
-            left = left.stream().filter(p -> !gone.contains(p.name())).map(p -> new SurveyPoint(p.name(), p.readings().stream().filter(r -> r.others().stream().noneMatch(gone::contains)).toList()))
+            Set<Id> gone = new LinkedHashSet<>(loose.keySet());
+            left = left.stream().filter(p -> !gone.contains(p.id())).map(p -> new SurveyPoint(p.id(), p.name(), p.readings().stream().filter(r -> r.others().stream().noneMatch(gone::contains)).toList()))
                     .toList();
             List<SurveyPoint> bare = left.stream().filter(p -> p.readings().isEmpty()).toList();
-            bare.forEach(p -> open.put(p.name(), "It is measured only from points that are not settled."));
+            bare.forEach(p -> open.put(p.id(), "It is measured only from points that are not settled."));
             left = left.stream().filter(p -> !p.readings().isEmpty()).toList();
         }
         return new Surveyed(Map.of(), open, List.of(), 0, Covariance.NONE);
     }
 
     /** Where to begin: what is read straight off, then the plan's place, then beside what it is measured from. */
-    private double[] start(Function<String, Optional<Point>> plan) {
-        Map<String, Point> known = new HashMap<>();
+    private double[] start(Function<Id, Optional<Point>> plan) {
+        Map<Id, Point> known = new HashMap<>();
         for (SurveyPoint p : points) {
-            Optional<Point> planned = plan.apply(p.name());
+            Optional<Point> planned = plan.apply(p.id());
             Optional<Plumb> plumb = first(p, Plumb.class);
             Optional<Height> height = first(p, Height.class);
             if (plumb.isPresent() || planned.isPresent() || height.isPresent()) {
                 Point base = planned.orElse(new Point(0, 0, 300));
-                known.put(p.name(), new Point(plumb.map(Plumb::x).orElse(base.x()), plumb.map(Plumb::y).orElse(base.y()), height.map(Height::z).orElse(base.z())));
+                known.put(p.id(), new Point(plumb.map(Plumb::x).orElse(base.x()), plumb.map(Plumb::y).orElse(base.y()), height.map(Height::z).orElse(base.z())));
             }
         }
         double[] at = new double[3 * points.size()];
         for (int pass = 0; pass < points.size() + 1; pass++) {
             for (SurveyPoint p : points) {
-                if (known.containsKey(p.name())) {
+                if (known.containsKey(p.id())) {
                     continue;
                 }
-                beside(p, known).ifPresent(x -> known.put(p.name(), x));
+                beside(p, known).ifPresent(x -> known.put(p.id(), x));
             }
         }
         for (SurveyPoint p : points) {
-            Point x = known.getOrDefault(p.name(), new Point(0, 0, 300));
-            int i = 3 * index.get(p.name());
+            Point x = known.getOrDefault(p.id(), new Point(0, 0, 300));
+            int i = 3 * index.get(p.id());
             at[i] = x.x();
             at[i + 1] = x.y();
             at[i + 2] = x.z();
@@ -130,7 +134,7 @@ public final class SurveyFit {
         return p.readings().stream().filter(kind::isInstance).map(kind::cast).findFirst();
     }
 
-    private static Optional<Point> beside(SurveyPoint p, Map<String, Point> known) {
+    private static Optional<Point> beside(SurveyPoint p, Map<Id, Point> known) {
         for (Reading r : p.readings()) {
             if (r.others().isEmpty() || !known.keySet().containsAll(r.others())) {
                 continue;
@@ -173,8 +177,8 @@ public final class SurveyFit {
         return new Point(x[3 * i], x[3 * i + 1], x[3 * i + 2]);
     }
 
-    private Point at(double[] x, String name) {
-        return at(x, index.get(name));
+    private Point at(double[] x, Id point) {
+        return at(x, index.get(point));
     }
 
     /** What was read less what the places say, each over its spread. */
@@ -182,7 +186,7 @@ public final class SurveyFit {
         double[] r = new double[rows];
         int k = 0;
         for (SurveyPoint p : points) {
-            Point at = at(x, p.name());
+            Point at = at(x, p.id());
             for (Reading reading : p.readings()) {
                 double s = reading.spread();
                 switch (reading) {
@@ -236,14 +240,14 @@ public final class SurveyFit {
     }
 
     /** Points that can still move without any reading changing, with how many figures of them are open. */
-    private Map<String, String> loose(double[] x) {
+    private Map<Id, String> loose(double[] x) {
         SingularValueDecomposition svd = new SingularValueDecomposition(jacobian(x));
         double[] s = svd.getSingularValues();
         double most = s.length > 0 ? s[0] : 0;
         RealMatrix v = svd.getV();
-        Map<String, String> open = new LinkedHashMap<>();
+        Map<Id, String> open = new LinkedHashMap<>();
         for (SurveyPoint p : points) {
-            int i = 3 * index.get(p.name());
+            int i = 3 * index.get(p.id());
             double moved = 0;
             for (int c = 0; c < v.getColumnDimension(); c++) {
                 if (s[c] <= OPEN * most) {
@@ -259,20 +263,20 @@ public final class SurveyFit {
             }
             if (moved > MOVES || spanned < 3 - MOVES) {
                 int read = p.readings().stream().mapToInt(Reading::figures).sum();
-                open.put(p.name(), read < 3 ? "Its readings settle " + read + (read == 1 ? " figure" : " figures") + " of three: measure it once more, from elsewhere."
+                open.put(p.id(), read < 3 ? "Its readings settle " + read + (read == 1 ? " figure" : " figures") + " of three: measure it once more, from elsewhere."
                         : "Its readings leave it free to move: they are all from one line or one plane. Measure it from somewhere else.");
             }
         }
         return open;
     }
 
-    private Surveyed told(double[] x, Map<String, String> open) {
+    private Surveyed told(double[] x, Map<Id, String> open) {
         RealMatrix j = jacobian(x);
         RealMatrix q = new SingularValueDecomposition(j.transpose().multiply(j)).getSolver().getInverse();
-        Map<String, Place> places = new LinkedHashMap<>();
+        Map<Id, Place> places = new LinkedHashMap<>();
         for (SurveyPoint p : points) {
-            int i = 3 * index.get(p.name());
-            places.put(p.name(), new Place(at(x, p.name()), sd(q, i), sd(q, i + 1), sd(q, i + 2)));
+            int i = 3 * index.get(p.id());
+            places.put(p.id(), new Place(at(x, p.id()), sd(q, i), sd(q, i + 1), sd(q, i + 2)));
         }
         RealMatrix jq = j.multiply(q);
         double[] v = residuals(x);
@@ -294,7 +298,7 @@ public final class SurveyFit {
                         times = Math.max(times, Math.abs(v[k]) / Math.sqrt(seen));
                     }
                 }
-                told.add(new Told(p.name(), n, reading, off, misread, times, checked));
+                told.add(new Told(p.id(), n, reading, off, misread, times, checked));
             }
         }
         return new Surveyed(places, open, List.copyOf(told), rows - x.length, new Covariance(List.copyOf(places.keySet()), q.getData()));

@@ -3,13 +3,15 @@ package mildtilt.survey;
 import java.util.ArrayList;
 import java.util.List;
 import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.id.Id;
 
 /**
  * A point that was measured.
  *
- * @param name as the job calls its point, or a name of its own for a mark to measure from
+ * @param id of the job's point, such as {@code joint-1.centre}, or of a mark of its own to measure from
+ * @param name of a mark; of a job's point what it was called when it was surveyed, shown where the job has it no more
  */
-public record SurveyPoint(String name, List<Reading> readings) {
+public record SurveyPoint(Id id, String name, List<Reading> readings) {
 
     public SurveyPoint {
         readings = List.copyOf(readings);
@@ -17,7 +19,7 @@ public record SurveyPoint(String name, List<Reading> readings) {
             throw new ImpossibleGeometryException("A measured point needs a name.");
         }
         for (Reading r : readings) {
-            if (r.others().contains(name)) {
+            if (r.others().contains(id)) {
                 throw new ImpossibleGeometryException("\"" + name + "\" can't be measured from itself.");
             }
         }
@@ -26,18 +28,18 @@ public record SurveyPoint(String name, List<Reading> readings) {
     public SurveyPoint with(Reading r) {
         List<Reading> all = new ArrayList<>(readings);
         all.add(r);
-        return new SurveyPoint(name, all);
+        return new SurveyPoint(id, name, all);
     }
 
     public SurveyPoint with(int index, Reading r) {
         List<Reading> all = new ArrayList<>(readings);
         all.set(index, r);
-        return new SurveyPoint(name, all);
+        return new SurveyPoint(id, name, all);
     }
 
     public SurveyPoint without(int index) {
         List<Reading> all = new ArrayList<>(readings);
         all.remove(index);
-        return new SurveyPoint(name, all);
+        return new SurveyPoint(id, name, all);
     }
 }

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import mildtilt.geometry.Point;
+import mildtilt.id.Id;
 
 /**
  * What a survey says.
@@ -15,7 +16,7 @@ import mildtilt.geometry.Point;
  * @param spare how many readings more there are than are needed
  * @param together how sure all places are, and which go wrong together
  */
-public record Surveyed(Map<String, Place> places, Map<String, String> open, List<Told> told, int spare, Covariance together) {
+public record Surveyed(Map<Id, Place> places, Map<Id, String> open, List<Told> told, int spare, Covariance together) {
 
     /** More than this many of its own ± off is more than chance. */
     public static final double SUSPECT = 3;
@@ -37,7 +38,7 @@ public record Surveyed(Map<String, Place> places, Map<String, String> open, List
      * @param times {@code off} in its own ±, allowing for how much of it the other readings can see
      * @param checked whether other readings can see it at all
      */
-    public record Told(String point, int index, Reading reading, double off, double misread, double times, boolean checked) {
+    public record Told(Id point, int index, Reading reading, double off, double misread, double times, boolean checked) {
 
         public boolean suspect() {
             return checked && times > SUSPECT;

@@ -158,10 +158,12 @@ public record Templates(List<FlatPattern> patterns, List<Jig> jigs, List<Phrase>
 
     private static void bracket(Job job, Piece.BearingBracket b, List<FlatPattern> all, List<Phrase> open) {
         Optional<Column> column = job.column();
-        Optional<Bearing> bearing = column.flatMap(c -> c.bearings().stream().filter(x -> x.name().equals(b.bearing())).findFirst());
-        Optional<Obstacle> foot = job.surroundings().obstacles().stream().filter(o -> o.name().equals(b.foot())).findFirst();
+        Optional<Bearing> bearing = column.flatMap(c -> c.bearing(b.bearing()));
+        Optional<Obstacle> foot = job.surroundings().get(b.foot());
+        String bearingName = bearing.map(Bearing::name).orElse(b.bearing().text());
+        String footName = foot.map(Obstacle::name).orElse(b.foot().text());
         if (bearing.isEmpty() || foot.isEmpty()) {
-            open.add(Phrase.of("\"" + Phrase.name(b.name()) + "\": there is no " + (bearing.isEmpty() ? "bearing \"" + Phrase.name(b.bearing()) + "\" on the column" : "\"" + Phrase.name(b.foot()) + "\" in the way") + " any more."));
+            open.add(Phrase.of("\"" + Phrase.name(b.name()) + "\": there is no " + (bearing.isEmpty() ? "bearing \"" + Phrase.name(bearingName) + "\" on the column" : "\"" + Phrase.name(footName) + "\" in the way") + " any more."));
             return;
         }
         if (!SurfaceReach.carries(foot.get().shape())) {
@@ -178,18 +180,18 @@ public record Templates(List<FlatPattern> patterns, List<Jig> jigs, List<Phrase>
             return SurfaceReach.from(middle, way, foot.get().shape()).map(h -> new Reach(way, h));
         }).flatMap(Optional::stream).sorted(Comparator.comparingDouble(x -> x.hit.far())).toList();
         if (ways.isEmpty()) {
-            open.add(Phrase.of("\"" + Phrase.name(b.name()) + "\": a plate square to the shaft at \"" + Phrase.name(b.bearing()) + "\" does not meet \"" + Phrase.name(b.foot()) + "\"; move the bearing along, or stand it on something else."));
+            open.add(Phrase.of("\"" + Phrase.name(b.name()) + "\": a plate square to the shaft at \"" + Phrase.name(bearingName) + "\" does not meet \"" + Phrase.name(footName) + "\"; move the bearing along, or stand it on something else."));
             return;
         }
         // The nearest way on which all of the foot finds something to stand on.
         for (Reach reach : ways) {
             List<Spot> edge = edge(b, middle, axis, reach.way, foot.get().shape());
             if (!edge.isEmpty()) {
-                foot(b, axis, reach, edge, all, open);
+                foot(b, footName, axis, reach, edge, all, open);
                 return;
             }
         }
-        open.add(Phrase.of("\"" + Phrase.name(b.name()) + "\": its foot of {0} is wider than \"" + Phrase.name(b.foot()) + "\" is there. Make it narrower.", Quantity.length(b.footWidth())));
+        open.add(Phrase.of("\"" + Phrase.name(b.name()) + "\": its foot of {0} is wider than \"" + Phrase.name(footName) + "\" is there. Make it narrower.", Quantity.length(b.footWidth())));
     }
 
     private record Reach(Direction way, SurfaceReach.Hit hit) {}
@@ -211,7 +213,7 @@ public record Templates(List<FlatPattern> patterns, List<Jig> jigs, List<Phrase>
     }
 
     /** The plate seen from the wheel, its foot down. */
-    private static void foot(Piece.BearingBracket b, Direction axis, Reach reach, List<Spot> edge, List<FlatPattern> all, List<Phrase> open) {
+    private static void foot(Piece.BearingBracket b, String footName, Direction axis, Reach reach, List<Spot> edge, List<FlatPattern> all, List<Phrase> open) {
         double r = Math.max(b.hole() / 2, b.bolts() > 0 ? (b.boltCircle() + b.boltHole()) / 2 : 0) + b.margin();
         if (edge.stream().anyMatch(s -> s.y() > -r || Math.hypot(s.x(), s.y()) <= r)) {
             open.add(Phrase.of("\"" + Phrase.name(b.name()) + "\": the bearing is {0} from what it stands on, and its flange alone needs {1}.", Quantity.length(reach.hit.far()), Quantity.length(r)));
@@ -229,7 +231,7 @@ public record Templates(List<FlatPattern> patterns, List<Jig> jigs, List<Phrase>
         inks.add(line(0, -b.hole() / 2 - 5, 0, -reach.hit.far()));
         inks.add(new Ink.Words(new Spot(2, -(b.hole() / 2 + reach.hit.far()) / 2), 3, false, Phrase.of("{0}", Quantity.length(reach.hit.far()))));
         inks.add(new Ink.Words(new Spot(-r, r + 3), 3, false, Phrase.of(Phrase.name(b.name()) + ", plate {0}, seen from the wheel", Quantity.length(b.thickness()))));
-        all.add(new FlatPattern(b.name(), Phrase.of("Square to the shaft, seen from the wheel, its foot on \"" + Phrase.name(b.foot()) + "\" {0} from the bearing's middle. The plate leans {1} from square to that surface: "
+        all.add(new FlatPattern(b.name(), Phrase.of("Square to the shaft, seen from the wheel, its foot on \"" + Phrase.name(footName) + "\" {0} from the bearing's middle. The plate leans {1} from square to that surface: "
                 + "bevel the foot by as much. Tack, fit the shaft, turn it, and only then weld, the bearing off.", Quantity.length(reach.hit.far()), Quantity.angle(lean)), Optional.of(b.thickness()), inks));
     }
 
@@ -239,7 +241,7 @@ public record Templates(List<FlatPattern> patterns, List<Jig> jigs, List<Phrase>
         }
         double[] across = acrossAndInto(n, box);
         boolean whole = n.height() >= across[0] - 0.5;
-        String name = "Notch in " + n.rail() + " (" + n.face().label() + ")";
+        String name = "Notch in " + n.rail().name() + " (" + n.face().label() + ")";
         List<Ink> mark = new ArrayList<>();
         mark.add(new Ink.Path(Ink.Layer.CUT, List.of(new Spot(0, 0), new Spot(n.width(), 0), new Spot(n.width(), n.height()), new Spot(0, n.height())), true));
         for (double[] corner : new double[][] {{CORNER, CORNER}, {n.width() - CORNER, CORNER}, {n.width() - CORNER, n.height() - CORNER}, {CORNER, n.height() - CORNER}}) {
@@ -249,7 +251,7 @@ public record Templates(List<FlatPattern> patterns, List<Jig> jigs, List<Phrase>
         }
         mark.addAll(cross(n.width() / 2, n.height() / 2, 6));
         mark.add(new Ink.Words(new Spot(0, n.height() + 2), 3, false, Phrase.of(Phrase.name(name) + ": {0} deep", Quantity.length(n.depth()))));
-        all.add(new FlatPattern(name, Phrase.of("Lay it on the " + n.face().label() + " of " + Phrase.name(n.rail()) + ", its cross at x {0}, y {1}, z {2}, its length along the rail. Drill the corners first, so that they are round. {3} deep.",
+        all.add(new FlatPattern(name, Phrase.of("Lay it on the " + n.face().label() + " of " + Phrase.name(n.rail().name()) + ", its cross at x {0}, y {1}, z {2}, its length along the rail. Drill the corners first, so that they are round. {3} deep.",
                 Quantity.length(n.middle().x()), Quantity.length(n.middle().y()), Quantity.length(n.middle().z()), Quantity.length(n.depth())), Optional.empty(), mark));
         lining(n, name, all);
         if (whole) {

@@ -1,17 +1,20 @@
 package mildtilt.trial;
 
+import java.util.List;
+import java.util.function.Function;
 import mildtilt.geometry.Side;
+import mildtilt.id.Id;
 import mildtilt.linkage.Rod;
 import mildtilt.measure.Unit;
 
-/** One figure that is read at a trial and that the plan has too, or that should be nothing. Parts are named as the job names them. */
+/** One figure that is read at a trial and that the plan has too, or that should be nothing. */
 public sealed interface Gauge {
 
     /** Operating angle of a joint, 0 straight. */
-    record JointAngle(String joint) implements Gauge {}
+    record JointAngle(Id joint) implements Gauge {}
 
     /** A shaft from joint centre to joint centre, hub or gear input. */
-    record ShaftLength(String shaft) implements Gauge {}
+    record ShaftLength(Id shaft) implements Gauge {}
 
     /** A rod from joint centre to joint centre. */
     record RodLength(Rod rod) implements Gauge {}
@@ -20,7 +23,7 @@ public sealed interface Gauge {
     record LockAngle(Side way, Side wheel) implements Gauge {}
 
     /** The least gap between two parts over the whole range of steering and travel. */
-    record Gap(String first, String second) implements Gauge {}
+    record Gap(Id first, Id second) implements Gauge {}
 
     /** Turns of the steering wheel from straight ahead to where the lock ends. */
     record TurnsTo(Side way) implements Gauge {}
@@ -40,14 +43,24 @@ public sealed interface Gauge {
     /** Where the steering wheel comes to rest by itself, turned and let go at walking pace; + still turned left. */
     record FreeReturn() implements Gauge {}
 
-    /** What the bench calls it. */
-    default String label() {
+    /** The parts it is read of, as far as a job has several such. */
+    default List<Id> parts() {
         return switch (this) {
-            case JointAngle g -> "angle of " + g.joint;
-            case ShaftLength g -> "length of " + g.shaft;
+            case JointAngle g -> List.of(g.joint);
+            case ShaftLength g -> List.of(g.shaft);
+            case Gap g -> List.of(g.first, g.second);
+            case RodLength _, LockAngle _, TurnsTo _, GearOffCentre _, SpokesOffStraight _, RimForce _, RimPlay _, FreeReturn _ -> List.of();
+        };
+    }
+
+    /** What the bench calls it. @param names what parts are called */
+    default String label(Function<Id, String> names) {
+        return switch (this) {
+            case JointAngle g -> "angle of " + names.apply(g.joint);
+            case ShaftLength g -> "length of " + names.apply(g.shaft);
             case RodLength g -> "length of the " + g.rod.label();
             case LockAngle g -> g.wheel.label() + " wheel at full " + g.way.label() + " lock";
-            case Gap g -> "gap of " + g.first + " and " + g.second;
+            case Gap g -> "gap of " + names.apply(g.first) + " and " + names.apply(g.second);
             case TurnsTo g -> "turns to full " + g.way.label() + " lock";
             case GearOffCentre _ -> "gear off the middle of its travel, wheels straight";
             case SpokesOffStraight _ -> "spokes off straight, wheels straight";

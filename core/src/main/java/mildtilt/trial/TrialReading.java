@@ -3,6 +3,7 @@ package mildtilt.trial;
 import java.util.List;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Side;
+import mildtilt.id.Id;
 
 /** Something read at a trial. */
 public sealed interface TrialReading {
@@ -15,6 +16,15 @@ public sealed interface TrialReading {
 
     /** How it came here: {@link #TYPED} or the instrument's name. */
     String by();
+
+    /** The parts it was read of, as far as a job has several such. */
+    default List<Id> parts() {
+        return switch (this) {
+            case Figure f -> f.what.parts();
+            case RunOut r -> List.of(r.shaft);
+            case WallDot _, PlatePair _ -> List.of();
+        };
+    }
 
     /** One figure. */
     record Figure(Gauge what, double value, double spread, String by) implements TrialReading {
@@ -71,7 +81,7 @@ public sealed interface TrialReading {
      *
      * @param along from the shaft's wheel end, mm
      */
-    record RunOut(String shaft, double along, List<Double> dial, double spread, String by) implements TrialReading {
+    record RunOut(Id shaft, double along, List<Double> dial, double spread, String by) implements TrialReading {
 
         public static final int FEWEST = 4;
 

@@ -2,12 +2,11 @@ package mildtilt.uncertainty;
 
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import java.util.random.RandomGenerator;
 import mildtilt.geometry.Vector;
+import mildtilt.id.Id;
 import mildtilt.job.AsBuilt;
 import mildtilt.job.Job;
 import mildtilt.job.JobPoints;
@@ -47,14 +46,12 @@ final class Doubt {
             }
             return all;
         }).orElse(List.of());
-        List<String> names = points.stream().map(id -> JobPoints.label(job, id)).toList();
-        Set<String> once = new HashSet<>();
+        List<Id> ids = points.stream().map(id -> JobPoints.id(job, id)).toList();
         int n = 3 * points.size() + clocked.size();
         covariance = new Array2DRowRealMatrix(n, n);
         for (int p = 0; p < points.size(); p++) {
-            // Of two points that are called alike the survey means the first.
-            boolean known = surveyed.places().containsKey(names.get(p)) && once.add(names.get(p));
-            parts.add(new Part(names.get(p), 3 * p, 3, known, false, points.get(p) instanceof PointId.ObstaclePoint));
+            boolean known = surveyed.places().containsKey(ids.get(p));
+            parts.add(new Part(JobPoints.label(job, points.get(p)), 3 * p, 3, known, false, points.get(p) instanceof PointId.ObstaclePoint));
             for (int axis = 0; axis < 3; axis++) {
                 if (!known) {
                     covariance.setEntry(3 * p + axis, 3 * p + axis, stated.point() * stated.point());
@@ -65,7 +62,7 @@ final class Doubt {
                         continue;
                     }
                     for (int other = 0; other < 3; other++) {
-                        double c = surveyed.together().of(names.get(p), axis, names.get(q), other);
+                        double c = surveyed.together().of(ids.get(p), axis, ids.get(q), other);
                         covariance.setEntry(3 * p + axis, 3 * q + other, c);
                         covariance.setEntry(3 * q + other, 3 * p + axis, c);
                     }

@@ -19,6 +19,7 @@ import mildtilt.format.DemoJob;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
+import mildtilt.job.Plan;
 import mildtilt.measure.LengthUnit;
 import mildtilt.routing.ColumnFigures;
 import mildtilt.rules.RuleLimit;
@@ -35,8 +36,7 @@ import org.junit.jupiter.params.provider.EnumSource;
 class AnyColumnTest {
 
     private static final Grid COARSE = new Grid(4, 3);
-    private static final Job CARRIER = new Job("any", "", DemoJob.MARSH_CARRIER.job().vehicle(), Optional.empty(), Optional.empty(),
-            DemoJob.MARSH_CARRIER.job().targets());
+    private static final Job CARRIER = Job.of("any", new Plan(DemoJob.MARSH_CARRIER.job().vehicle(), Optional.empty(), Optional.empty(), DemoJob.MARSH_CARRIER.job().targets()));
 
     /** What each limit judges, and whether a larger figure asks more. */
     private record Judged(Set<Fault> faults, boolean largerIsStricter) {}

@@ -16,13 +16,16 @@ import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
 import mildtilt.job.Job;
 import mildtilt.job.OuterTable;
+import mildtilt.job.TrialLog;
 import mildtilt.job.Variant;
 import mildtilt.knuckle.KnuckleChange;
 import mildtilt.knuckle.KnuckleEdits;
 import mildtilt.linkage.Corner;
 import mildtilt.linkage.RodTube;
 import mildtilt.linkage.WheelLimits;
+import mildtilt.making.Making;
 import mildtilt.measure.LengthUnit;
+import mildtilt.survey.Survey;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -162,14 +165,16 @@ class CautionsTest {
     @Test
     void variantsAreKeptComparedAndTaken() throws Exception {
         Job shorter = KnuckleEdits.changedBoth(demo, new KnuckleChange(-10, 0, 0, 0, 0));
-        Job with = shorter.keepingVariant("short arms").withSolution(demo).keepingVariant("as found");
-        assertThat(with.variants()).extracting(Variant::name).containsExactly("short arms", "as found");
+        Job with = shorter.keepingVariant("short arms").withPlan(demo.plan()).keepingVariant("as found");
+        assertThat(with.variants().all()).extracting(Variant::name).containsExactly("short arms", "as found");
         assertThat(JobReader.read(JobWriter.write(with))).isEqualTo(with);
-        Job taken = with.takingVariant("short arms", "before");
+        Job taken = with.takingVariant(with.variants().named("short arms").orElseThrow().id(), "before");
         assertThat(taken.axle()).isEqualTo(shorter.axle());
-        assertThat(taken.variants()).extracting(Variant::name).containsExactly("as found", "before");
-        assertThat(taken.variants().getLast().job().axle()).isEqualTo(demo.axle());
-        assertThat(taken.withoutVariant("as found").variants()).hasSize(1);
-        assertThat(with.withTitle("Another").variants()).allMatch(v -> v.job().title().equals("Another"));
+        assertThat(taken.variants().all()).extracting(Variant::name).containsExactly("as found", "before");
+        assertThat(taken.variants().all().getLast().plan().axle()).isEqualTo(demo.axle());
+        assertThat(taken.variants().all()).extracting(v -> v.id().text()).as("an id is not given twice").containsExactly("variant-2", "variant-3");
+        assertThat(taken.variants().without(taken.variants().named("as found").orElseThrow().id()).all()).hasSize(1);
+        Variant kept = with.variants().named("short arms").orElseThrow();
+        assertThat(with.withTitle("Another").as(kept)).isEqualTo(shorter.withTitle("Another").withAbout("").withSurvey(Survey.NONE).withMaking(Making.NONE).withLog(TrialLog.NONE).withChanges(List.of()));
     }
 }

@@ -13,6 +13,7 @@ import mildtilt.format.DemoJob;
 import mildtilt.gear.RackAndPinion;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
+import mildtilt.id.Id;
 import mildtilt.job.CornerPoint;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
@@ -98,7 +99,7 @@ class ChecksTest {
         PointId lower = new PointId.JointCentre(1);
         Job cramped = JobPoints.moved(demo, lower, c.joints().getFirst().centre().plus(new Vector(15, -5, -5)));
         assertThat(find(cramped, Fault.NO_ROOM_FOR_SHAFT)).isPresent();
-        Shaft extra = Shaft.round("Extra shaft", 19, 0, true);
+        Shaft extra = Shaft.round(Id.Kind.SHAFT.number(9), "Extra shaft", 19, 0, true);
         Job three = demo.withColumn(c.withTrain(
                 List.of(c.shafts().get(0), c.shafts().get(1), extra, c.shafts().get(2)),
                 List.of(c.joints().get(0), c.joints().get(0).withCentre(c.joints().get(0).centre().midwayTo(c.joints().get(1).centre())

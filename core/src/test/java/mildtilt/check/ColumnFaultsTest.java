@@ -21,6 +21,7 @@ import mildtilt.column.Socket.Hold;
 import mildtilt.format.CatalogueFile;
 import mildtilt.format.DemoJob;
 import mildtilt.geometry.Vector;
+import mildtilt.id.Id;
 import mildtilt.job.Job;
 import mildtilt.measure.LengthUnit;
 import mildtilt.routing.JointBend;
@@ -62,7 +63,7 @@ class ColumnFaultsTest {
 
     private static Column bearing(Column c, int shaft, double along, double bore) {
         return c.withBearings(Stream.concat(c.bearings().stream(),
-                Stream.of(Bearing.planned("Steady", Kind.PILLOW_BLOCK, Mount.FRAME, shaft, along, bore))).toList());
+                Stream.of(Bearing.planned(Id.Kind.BEARING.next(c.partIds()), "Steady", Kind.PILLOW_BLOCK, Mount.FRAME, shaft, along, bore))).toList());
     }
 
     private static Column lower(Column c, UnaryOperator<Socket> gearSide) {

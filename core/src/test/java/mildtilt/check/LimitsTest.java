@@ -19,8 +19,10 @@ import mildtilt.column.SteeringWheel;
 import mildtilt.format.DemoJob;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Vector;
+import mildtilt.id.Id;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
+import mildtilt.job.Plan;
 import mildtilt.job.Targets;
 import mildtilt.measure.LengthUnit;
 import mildtilt.rules.RuleLimit;
@@ -35,11 +37,11 @@ class LimitsTest {
 
     private Job bent(double angleDeg, double limitDeg) {
         double a = Math.toRadians(angleDeg);
-        Shaft s = Shaft.round("Shaft", 20, 0, true);
-        Column c = new Column(new SteeringWheel(360, new Point(-600, 0, 900), ForkFit.NONE), List.of(s, s),
-                List.of(Joint.single("Joint", new Point(-100, 0, 900), limitDeg, ForkFit.NONE, ForkFit.NONE)),
+        Shaft s = Shaft.round(Id.Kind.SHAFT.first(), "Shaft", 20, 0, true);
+        Column c = new Column(new SteeringWheel(360, new Point(-600, 0, 900), ForkFit.NONE), List.of(s, s.withId(Id.Kind.SHAFT.number(2))),
+                List.of(Joint.single(Id.Kind.JOINT.first(), "Joint", new Point(-100, 0, 900), limitDeg, ForkFit.NONE, ForkFit.NONE)),
                 new GearInput(new Point(-100 + 200 * Math.cos(a), 0, 900 - 200 * Math.sin(a)), ForkFit.NONE));
-        return new Job("bent", "", demo.vehicle(), Optional.of(c), Optional.empty(), demo.targets());
+        return Job.of("bent", new Plan(demo.vehicle(), Optional.of(c), Optional.empty(), demo.targets()));
     }
 
     @ParameterizedTest
@@ -75,8 +77,8 @@ class LimitsTest {
     @Test
     void aMoveOfAMiddleJointIsTheSmallestThatServes() {
         Column c = demo.column().orElseThrow();
-        Joint middle = Joint.single("Middle joint", new Point(-430, 330, 560), 35, new ForkFit(40, 26), new ForkFit(40, 26));
-        Shaft extra = Shaft.round("Middle shaft", 19, 0, true);
+        Joint middle = Joint.single(Id.Kind.JOINT.number(9), "Middle joint", new Point(-430, 330, 560), 35, new ForkFit(40, 26), new ForkFit(40, 26));
+        Shaft extra = Shaft.round(Id.Kind.SHAFT.number(9), "Middle shaft", 19, 0, true);
         Job job = demo.withColumn(c.withTrain(List.of(c.shafts().get(0), extra, c.shafts().get(1), c.shafts().get(2)),
                 List.of(c.joints().get(0), middle, c.joints().get(1)), List.of()));
         Finding f = Analysis.of(job).findings().stream().filter(x -> x.fault() == Fault.JOINT_OVER_LIMIT).findFirst().orElseThrow();
@@ -136,7 +138,7 @@ class LimitsTest {
         List<Headline> changed = before.against(Headlines.of(wider).orElseThrow()).stream()
                 .filter(Headlines.Change::notable).map(Headlines.Change::headline).toList();
         assertThat(changed).containsExactly(Headline.ACKERMANN, Headline.OUTER_ERROR, Headline.CIRCLE);
-        Job noAxle = new Job("c", "", demo.vehicle(), demo.column(), Optional.empty(), demo.targets());
+        Job noAxle = Job.of("c", new Plan(demo.vehicle(), demo.column(), Optional.empty(), demo.targets()));
         assertThat(before.against(Headlines.of(noAxle).orElseThrow()))
                 .anySatisfy(c -> {
                     assertThat(c.headline()).isEqualTo(Headline.CIRCLE);

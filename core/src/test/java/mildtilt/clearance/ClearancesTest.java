@@ -22,11 +22,16 @@ import mildtilt.geometry.Point;
 import mildtilt.geometry.RigidMove;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
+import mildtilt.id.Called;
+import mildtilt.id.Id;
 import mildtilt.job.CornerPoint;
 import mildtilt.job.Element;
+import mildtilt.job.FixedPart;
 import mildtilt.job.Job;
 import mildtilt.job.JobPoints;
+import mildtilt.job.Plan;
 import mildtilt.job.PointId;
+import mildtilt.linkage.Rod;
 import mildtilt.measure.LengthUnit;
 import mildtilt.obstacle.Carrier;
 import mildtilt.obstacle.Driver;
@@ -94,7 +99,7 @@ class ClearancesTest {
                 for (int j = i + 1; j < bodies.size(); j++) {
                     Body a = bodies.get(i);
                     Body b = bodies.get(j);
-                    if (!Pairing.matters(a, b) || job.surroundings().meant().stream().anyMatch(t -> t.is(a.name(), b.name()))) {
+                    if (!Pairing.matters(a, b) || job.surroundings().meant().stream().anyMatch(t -> t.is(a.id(), b.id()))) {
                         continue;
                     }
                     double need = Pairing.need(a, b);
@@ -190,7 +195,7 @@ class ClearancesTest {
     @Test
     void whatIsFixedToAPartRidesWithIt() {
         Point wheel = JobPoints.position(BARE, new PointId.OnCorner(Side.LEFT, CornerPoint.WHEEL_CENTRE));
-        Obstacle caliper = new Obstacle("caliper", new Shape.Sphere(wheel.plus(new Vector(-180, 0, 0)), 50), 3, false, Carrier.LEFT_KNUCKLE, new Sweep.Still(), false, Optional.empty());
+        Obstacle caliper = new Obstacle(Id.Kind.OBSTACLE.first(), "caliper", new Shape.Sphere(wheel.plus(new Vector(-180, 0, 0)), 50), 3, false, Carrier.LEFT_KNUCKLE, new Sweep.Still(), false, Optional.empty());
         PairGap p = gap(with(BARE, caliper), "left wheel, inside", "caliper");
         // Rim of 0.6 of the tyre's diameter less its wall; the same wherever the wheel is turned.
         assertThat(p.gap()).isCloseTo(0.6 * 390 - 9 - 180 - 25, within(0.01)).isCloseTo(p.atRest(), within(0.01));
@@ -198,7 +203,7 @@ class ClearancesTest {
         assertThat(gap(with(BARE, caliper.withCarrier(Carrier.FRAME)), "left tyre", "caliper").touches()).isTrue();
         // On the lower arm half way out it rises by half of what the ball joint does.
         Point out = JobPoints.position(BARE, new PointId.OnCorner(Side.LEFT, CornerPoint.LOWER_BALL_JOINT));
-        Obstacle onArm = new Obstacle("bracket", new Shape.Sphere(new Point(-400, (260 + out.y()) / 2, 282), 40), 5, false, Carrier.LEFT_LOWER_ARM, new Sweep.Still(), false, Optional.empty());
+        Obstacle onArm = new Obstacle(Id.Kind.OBSTACLE.first(), "bracket", new Shape.Sphere(new Point(-400, (260 + out.y()) / 2, 282), 40), 5, false, Carrier.LEFT_LOWER_ARM, new Sweep.Still(), false, Optional.empty());
         Obstacle lid = Obstacle.fixed("lid", new Shape.Sphere(new Point(-400, (260 + out.y()) / 2, 282 + 100), 40));
         PairGap arm = gap(with(BARE, onArm, lid), "bracket", "lid");
         assertThat(arm.atRest() - arm.gap()).isBetween(30.0, 40.0);
@@ -230,7 +235,7 @@ class ClearancesTest {
         assertThat(n.boxing()).isCloseTo(n.width() + 2 * 140, within(1e-9));
         // A ball that is all there is: exactly.
         Shape.Sphere ball = new Shape.Sphere(new Point(1500, 0, 800), 60);
-        Notch plain = NotchPlan.of(0, Obstacle.fixed("rail", new Shape.Box(new Point(1500, 10, 800 - 25 - 50), 800, 120, 100)), "ball", 10, List.of(ball.solid())).orElseThrow();
+        Notch plain = NotchPlan.of(0, Obstacle.fixed("rail", new Shape.Box(new Point(1500, 10, 800 - 25 - 50), 800, 120, 100)), new Called(new Id("ball"), "ball"), 10, List.of(ball.solid())).orElseThrow();
         assertThat(plain.depth()).isCloseTo(40 - 25, within(0.06));
         assertThat(plain.width()).isCloseTo(2 * Math.sqrt(40 * 40 - 25 * 25), within(0.1));
         assertThat(plain.height()).isCloseTo(plain.width(), within(0.1));
@@ -255,11 +260,10 @@ class ClearancesTest {
         double r = held.axle().orElseThrow().left().knuckle().wheelCentre().z();
         double half = held.vehicle().tyreWidth() / 2;
         OwnParts slim = OwnParts.USUAL.withDiameters(4, 4, 4, 4).withRim(Optional.of(1.8 * r));
-        Surroundings free = Surroundings.NONE.withOwn(slim).leavingOut("column arm", "Column shaft");
+        Surroundings free = Surroundings.NONE.withOwn(slim).leavingOut(FixedPart.COLUMN_ARM.called().id(), held.column().orElseThrow().shafts().getFirst().id());
         for (Side side : Side.values()) {
-            for (String own : List.of(" steering arm", " tie rod")) {
-                free = free.leavingOut(side.label() + " wheel, inside", side.label() + own);
-            }
+            free = free.leavingOut(FixedPart.WHEEL_INSIDE.called(side).id(), FixedPart.STEERING_ARM.called(side).id())
+                    .leavingOut(FixedPart.WHEEL_INSIDE.called(side).id(), Id.of(side == Side.LEFT ? Rod.LEFT_TIE_ROD : Rod.RIGHT_TIE_ROD));
         }
         Job above = held.withSurroundings(free.with(Obstacle.fixed("arch", new Shape.Box(new Point(0, y, 2 * r + 40 + 10), 300, 400, 20)).withGap(0)));
         LargestTyre tyre = figures(above).tyre().orElseThrow();
@@ -291,7 +295,7 @@ class ClearancesTest {
 
     @Test
     void aPairLeftOutIsToldNothingOf() {
-        Job job = CARRIER.editSurroundings(s -> s.leavingOut("tray bracket", "left tyre"));
+        Job job = CARRIER.editSurroundings(s -> s.leavingOut(s.named("tray bracket").orElseThrow().id(), FixedPart.TYRE.called(Side.LEFT).id()));
         assertThat(pair(figures(job), "left tyre", "tray bracket")).isEmpty();
         assertThat(Analysis.of(job).findings()).noneMatch(f -> f.fault() == Fault.TOUCHES);
         assertThat(pair(figures(job.editSurroundings(Surroundings::leavingOutNone)), "left tyre", "tray bracket")).isPresent();
@@ -301,12 +305,12 @@ class ClearancesTest {
     void aColumnWithoutAnAxleAndAnAxleWithoutAColumnAreLookedAtToo() {
         Column c = BARE.column().orElseThrow();
         Obstacle ball = Obstacle.fixed("ball", new Shape.Sphere(c.joints().get(0).centre().plus(new Vector(0, 60, 0)), 40));
-        Job columnOnly = with(new Job("c", "", BARE.vehicle(), BARE.column(), Optional.empty(), BARE.targets()), ball);
+        Job columnOnly = with(Job.of("c", new Plan(BARE.vehicle(), BARE.column(), Optional.empty(), BARE.targets())), ball);
         assertThat(gap(columnOnly, "Upper joint", "ball").gap()).isLessThan(20);
         assertThat(figures(columnOnly).map()).isEmpty();
-        Job axleOnly = new Job("a", "", BARE.vehicle(), Optional.empty(), BARE.axle(), BARE.targets());
+        Job axleOnly = Job.of("a", new Plan(BARE.vehicle(), Optional.empty(), BARE.axle(), BARE.targets()));
         assertThat(figures(axleOnly).map()).isPresent();
-        Job nothing = new Job("n", "", BARE.vehicle(), Optional.empty(), Optional.empty(), BARE.targets());
+        Job nothing = Job.of("n", new Plan(BARE.vehicle(), Optional.empty(), Optional.empty(), BARE.targets()));
         assertThat(figures(with(nothing, ball)).pairs()).isEmpty();
     }
 }

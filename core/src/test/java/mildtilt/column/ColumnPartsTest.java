@@ -21,6 +21,7 @@ import mildtilt.geometry.Direction;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Vector;
+import mildtilt.id.Id;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
 import mildtilt.job.JobPoints;
@@ -41,7 +42,7 @@ class ColumnPartsTest {
     private static final Job DEMO = DemoJob.MARSH_CARRIER.job();
 
     static Stream<Arguments> refused() {
-        Shaft s = Shaft.round("Mid", 20, 0, true);
+        Shaft s = Shaft.round(Id.Kind.SHAFT.first(), "Mid", 20, 0, true);
         Column c = TestColumns.random(new Random(1), 2);
         return Stream.of(
                 refusal(() -> new Seat.Round(0), "above 0"),
@@ -60,10 +61,10 @@ class ColumnPartsTest {
                 refusal(() -> c.joints().getFirst().withMaxAngleDeg(181), "at most 180"),
                 refusal(() -> c.joints().getFirst().withTorqueNm(Optional.of(0.0)), "above 0"),
                 refusal(() -> c.joints().getFirst().withSwingDiameter(Optional.of(-3.0)), "above 0"),
-                refusal(() -> Bearing.planned("B", Bearing.Kind.FLANGE, Bearing.Mount.FRAME, 0, -1, 20), "at or past its wheel end"),
-                refusal(() -> Bearing.planned("B", Bearing.Kind.FLANGE, Bearing.Mount.FRAME, 0, 1, 0), "bore of \"B\""),
-                refusal(() -> Bearing.planned("B", Bearing.Kind.FLANGE, Bearing.Mount.FRAME, 0, 1, 5).withOff(Double.NaN, 0), "not a number"),
-                refusal(() -> c.withBearings(List.of(Bearing.planned("B", Bearing.Kind.FLANGE, Bearing.Mount.FRAME, 3, 1, 5))), "sits on shaft 4, but there are only 3"),
+                refusal(() -> Bearing.planned(Id.Kind.BEARING.first(), "B", Bearing.Kind.FLANGE, Bearing.Mount.FRAME, 0, -1, 20), "at or past its wheel end"),
+                refusal(() -> Bearing.planned(Id.Kind.BEARING.first(), "B", Bearing.Kind.FLANGE, Bearing.Mount.FRAME, 0, 1, 0), "bore of \"B\""),
+                refusal(() -> Bearing.planned(Id.Kind.BEARING.first(), "B", Bearing.Kind.FLANGE, Bearing.Mount.FRAME, 0, 1, 5).withOff(Double.NaN, 0), "not a number"),
+                refusal(() -> c.withBearings(List.of(Bearing.planned(Id.Kind.BEARING.first(), "B", Bearing.Kind.FLANGE, Bearing.Mount.FRAME, 3, 1, 5))), "sits on shaft 4, but there are only 3"),
                 refusal(() -> new ColumnTube(0, 1, 2, 0), "diameter"),
                 refusal(() -> new ColumnTube(40, 5, 5, 0), "lower bearing below the upper"),
                 refusal(() -> new ColumnTube(40, 1, 2, -1), "collapses"),
@@ -115,7 +116,7 @@ class ColumnPartsTest {
     /** A bearing dragged goes along its shaft and nowhere else, and no farther than its ends. */
     @Test
     void aBearingIsDraggedAlongItsShaft() {
-        Job job = DEMO.editColumn(c -> c.withBearings(List.of(Bearing.planned("Steady", Bearing.Kind.ROD_END, Bearing.Mount.FRAME, 1, 100, 19))));
+        Job job = DEMO.editColumn(c -> c.withBearings(List.of(Bearing.planned(Id.Kind.BEARING.first(), "Steady", Bearing.Kind.ROD_END, Bearing.Mount.FRAME, 1, 100, 19))));
         PointId middle = new PointId.BearingMiddle(0);
         Column c = job.column().orElseThrow();
         Point at = JobPoints.position(job, middle);

@@ -9,6 +9,7 @@ import java.util.Random;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Vector;
+import mildtilt.id.Id;
 import org.junit.jupiter.api.RepeatedTest;
 import org.junit.jupiter.api.RepetitionInfo;
 import org.junit.jupiter.api.Test;
@@ -76,10 +77,10 @@ class ColumnTrainTest {
 
     @Test
     void cutLengthTakesOffTheForksAndAddsTheEngagement() {
-        Joint upper = Joint.single("u", new Point(100, 0, 0), 35, new ForkFit(10, 5), new ForkFit(42, 28));
-        Joint lower = Joint.single("l", new Point(500, 0, 0), 35, new ForkFit(40, 26), new ForkFit(1, 1));
-        Shaft s = Shaft.round("s", 19.05, 0, true);
-        Column c = new Column(new SteeringWheel(360, new Point(0, 0, 0), new ForkFit(30, 20)), List.of(s, s, s), List.of(upper, lower),
+        Joint upper = Joint.single(Id.Kind.JOINT.first(), "u", new Point(100, 0, 0), 35, new ForkFit(10, 5), new ForkFit(42, 28));
+        Joint lower = Joint.single(Id.Kind.JOINT.number(2), "l", new Point(500, 0, 0), 35, new ForkFit(40, 26), new ForkFit(1, 1));
+        Shaft s = Shaft.round(Id.Kind.SHAFT.first(), "s", 19.05, 0, true);
+        Column c = new Column(new SteeringWheel(360, new Point(0, 0, 0), new ForkFit(30, 20)), List.of(s, s.withId(Id.Kind.SHAFT.number(2)), s.withId(Id.Kind.SHAFT.number(3))), List.of(upper, lower),
                 new GearInput(new Point(700, 0, 0), new ForkFit(8, 8)));
         assertThat(c.cutLength(0)).isEqualTo(100 - 10 - 5);
         assertThat(c.cutLength(1)).isEqualTo(400 - 14 - 14);

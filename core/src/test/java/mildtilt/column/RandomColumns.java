@@ -10,6 +10,7 @@ import mildtilt.column.Bearing.Kind;
 import mildtilt.column.Bearing.Mount;
 import mildtilt.column.Socket.Hold;
 import mildtilt.geometry.Direction;
+import mildtilt.id.Id;
 
 /** Columns of every kind of part in any sizes that can be, for properties that must hold of all. */
 public final class RandomColumns {
@@ -34,8 +35,7 @@ public final class RandomColumns {
         List<Bearing> bearings = new ArrayList<>();
         for (int i = r.nextInt(3); i > 0; i--) {
             int on = r.nextInt(joints + 1);
-            bearings.add(new Bearing("Bearing " + i, Kind.values()[r.nextInt(4)], Mount.values()[r.nextInt(2)], on, round(r.nextDouble() * c.length(on)),
-                    15 + r.nextInt(12), maybe() ? round(r.nextGaussian()) : 0, maybe() ? round(r.nextGaussian()) : 0, maybe()));
+            bearings.add(new Bearing(Id.Kind.BEARING.number(1 + i), "Bearing " + i, Kind.values()[r.nextInt(4)], Mount.values()[r.nextInt(2)], on, round(r.nextDouble() * c.length(on)), 15 + r.nextInt(12), maybe() ? round(r.nextGaussian()) : 0, maybe() ? round(r.nextGaussian()) : 0, maybe()));
         }
         Optional<ColumnTube> tube = maybe() ? Optional.of(new ColumnTube(38 + r.nextInt(20), 20, 20 + round(r.nextDouble() * 120 + 10), r.nextInt(3) * 40))
                 : Optional.empty();
@@ -60,9 +60,7 @@ public final class RandomColumns {
     private Shaft shaft(Shaft s, boolean between) {
         Seat profile = seat();
         Optional<Slide> slide = maybe() ? Optional.empty() : Optional.of(new Slide(40 + r.nextInt(60), 20 + r.nextInt(40), r.nextInt(60)));
-        return new Shaft(s.name(), profile, maybe() ? 0 : profile.roundNoStronger() * 0.6, 235 + r.nextInt(400), maybe() ? Optional.empty() : Optional.of(seat()),
-                maybe() ? Optional.empty() : Optional.of(seat()), between ? round(s.clockingDeg()) : 0, maybe() ? 0 : round(r.nextGaussian() * 20), between && r.nextInt(5) == 0,
-                maybe(), slide, maybe());
+        return new Shaft(s.id(), s.name(), profile, maybe() ? 0 : profile.roundNoStronger() * 0.6, 235 + r.nextInt(400), maybe() ? Optional.empty() : Optional.of(seat()), maybe() ? Optional.empty() : Optional.of(seat()), between ? round(s.clockingDeg()) : 0, maybe() ? 0 : round(r.nextGaussian() * 20), between && r.nextInt(5) == 0, maybe(), slide, maybe());
     }
 
     private Seat seat() {
@@ -88,7 +86,6 @@ public final class RandomColumns {
             case 2 -> new JointKind.Coupling();
             default -> new JointKind.Single();
         };
-        return new Joint(j.name(), kind, j.centre(), kind.usualLimitDeg(), fit(), fit(), maybe() ? Optional.empty() : Optional.of(40.0 + r.nextInt(300)),
-                maybe() ? Optional.empty() : Optional.of(40.0 + r.nextInt(30)), maybe());
+        return new Joint(j.id(), j.name(), kind, j.centre(), kind.usualLimitDeg(), fit(), fit(), maybe() ? Optional.empty() : Optional.of(40.0 + r.nextInt(300)), maybe() ? Optional.empty() : Optional.of(40.0 + r.nextInt(30)), maybe());
     }
 }

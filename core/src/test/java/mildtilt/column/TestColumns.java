@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import mildtilt.geometry.Point;
+import mildtilt.id.Id;
 
 /** Columns made for tests: plain 20 mm shafts between single joints, unless a test makes them otherwise. */
 public final class TestColumns {
@@ -17,12 +18,12 @@ public final class TestColumns {
         List<Shaft> shafts = new ArrayList<>();
         List<Joint> all = new ArrayList<>();
         for (int i = 0; i <= joints; i++) {
-            shafts.add(Shaft.round("shaft " + i, 20, i > 0 && i < joints ? clocking[i - 1] : 0, true));
+            shafts.add(Shaft.round(Id.Kind.SHAFT.number(1 + i), "shaft " + i, 20, i > 0 && i < joints ? clocking[i - 1] : 0, true));
         }
         for (int i = 0; i < joints; i++) {
             all.add(i < doubles.length && doubles[i]
-                    ? new Joint("double " + i, new JointKind.Double(true), points.get(i + 1), 90, ForkFit.NONE, ForkFit.NONE)
-                    : Joint.single("joint " + i, points.get(i + 1), 35, ForkFit.NONE, ForkFit.NONE));
+                    ? new Joint(Id.Kind.JOINT.number(1 + i), "double " + i, new JointKind.Double(true), points.get(i + 1), 90, ForkFit.NONE, ForkFit.NONE)
+                    : Joint.single(Id.Kind.JOINT.number(1 + i), "joint " + i, points.get(i + 1), 35, ForkFit.NONE, ForkFit.NONE));
         }
         return new Column(new SteeringWheel(360, points.getFirst(), ForkFit.NONE), shafts, all, new GearInput(points.getLast(), ForkFit.NONE));
     }

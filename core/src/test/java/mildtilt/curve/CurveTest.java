@@ -14,6 +14,7 @@ import mildtilt.geometry.Side;
 import mildtilt.job.CornerPoint;
 import mildtilt.job.Job;
 import mildtilt.job.JobPoints;
+import mildtilt.job.Plan;
 import mildtilt.job.PointId;
 import mildtilt.measure.LengthUnit;
 import org.junit.jupiter.api.Test;
@@ -61,7 +62,7 @@ class CurveTest {
 
     @Test
     void aJobWithoutThePartsHasNoCurve() {
-        Analysis none = Analysis.of(new Job("n", "", demo.vehicle(), Optional.empty(), Optional.empty(), demo.targets()));
+        Analysis none = Analysis.of(Job.of("n", new Plan(demo.vehicle(), Optional.empty(), Optional.empty(), demo.targets())));
         for (Curve c : Curve.values()) {
             assertThat(c.series(none)).as(c.title()).isEmpty();
         }

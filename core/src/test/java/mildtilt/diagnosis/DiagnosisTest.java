@@ -13,6 +13,7 @@ import mildtilt.fit.PlateAngles;
 import mildtilt.format.DemoJob;
 import mildtilt.geometry.Side;
 import mildtilt.job.Job;
+import mildtilt.job.Plan;
 import mildtilt.measure.LengthUnit;
 import mildtilt.steer.Grid;
 import mildtilt.steer.SteeringTrain;
@@ -138,7 +139,7 @@ class DiagnosisTest {
         }
         assertThat(Diagnosis.of(s.withReadings(wild), plan).orElseThrow().unexplained()).isTrue();
         assertThat(Diagnosis.of(s.withReadings(s.readings().subList(0, 3)), plan)).isEmpty();
-        Job column = new Job("t", "", plan.vehicle(), plan.column(), Optional.empty(), plan.targets());
+        Job column = Job.of("t", new Plan(plan.vehicle(), plan.column(), Optional.empty(), plan.targets()));
         assertThat(Diagnosis.of(s, column)).isEmpty();
         // An axle that does not travel has no wall trace to be judged by.
         Job fixed = DemoJob.GREENHOUSE_TUG.job();

@@ -10,6 +10,7 @@ import java.util.Random;
 import java.util.function.DoubleUnaryOperator;
 import mildtilt.column.Bearing;
 import mildtilt.format.DemoJob;
+import mildtilt.id.Id;
 import mildtilt.job.Job;
 import mildtilt.trial.TrialReading.RunOut;
 import org.junit.jupiter.api.Test;
@@ -29,7 +30,7 @@ class RunOutFitTest {
                 double a = 2 * Math.PI * i / 8;
                 dial.add(zero + x.applyAsDouble(s) * Math.cos(a) + y.applyAsDouble(s) * Math.sin(a) + oval / 2 * Math.cos(2 * a) + NOISE * r.nextGaussian());
             }
-            all.add(new RunOut(shaft, s, dial, NOISE, "typed"));
+            all.add(new RunOut(new Id(shaft), s, dial, NOISE, "typed"));
         }
         return all;
     }
@@ -82,13 +83,13 @@ class RunOutFitTest {
     @Test
     void aBearingSeesWhatTheShaftDoesThere() {
         Job job = DemoJob.MARSH_CARRIER.job();
-        Job held = job.editColumn(c -> c.withTrain(c.shafts(), c.joints(), List.of(new Bearing("hanger", Bearing.Kind.IN_TUBE, Bearing.Mount.FRAME, 1, 180, 20, 0, 0, false))));
-        RunOutFit f = RunOutFit.of(turned("Lower shaft", FIVE, s -> 0.4, s -> 0, 0, new Random(2)), held.column(), 0.5).getFirst();
+        Job held = job.editColumn(c -> c.withTrain(c.shafts(), c.joints(), List.of(new Bearing(Id.Kind.BEARING.first(), "hanger", Bearing.Kind.IN_TUBE, Bearing.Mount.FRAME, 1, 180, 20, 0, 0, false))));
+        RunOutFit f = RunOutFit.of(turned("shaft-2", FIVE, s -> 0.4, s -> 0, 0, new Random(2)), held.column(), 0.5).getFirst();
         RunOutFit.AtBearing b = f.bearings().getFirst();
         assertThat(b.reading()).as("twice what it is off").isCloseTo(0.8, within(0.03));
         assertThat(b.most()).isEqualTo(0.25);
         assertThat(b.tooMuch()).isTrue();
-        assertThat(RunOutFit.of(turned("Lower shaft", FIVE, _ -> 0.02, _ -> 0, 0, new Random(2)), held.column(), 0.5).getFirst().bearings().getFirst().tooMuch()).isFalse();
-        assertThat(RunOutFit.of(turned("Lower shaft", new double[] {40, 300}, _ -> 0.4, _ -> 0, 0, new Random(2)), held.column(), 0.5).getFirst().verdict()).isEqualTo(RunOutFit.Verdict.TOO_FEW);
+        assertThat(RunOutFit.of(turned("shaft-2", FIVE, _ -> 0.02, _ -> 0, 0, new Random(2)), held.column(), 0.5).getFirst().bearings().getFirst().tooMuch()).isFalse();
+        assertThat(RunOutFit.of(turned("shaft-2", new double[] {40, 300}, _ -> 0.4, _ -> 0, 0, new Random(2)), held.column(), 0.5).getFirst().verdict()).isEqualTo(RunOutFit.Verdict.TOO_FEW);
     }
 }

@@ -18,6 +18,7 @@ import java.util.regex.Pattern;
 import mildtilt.analysis.Analysis;
 import mildtilt.column.Bearing;
 import mildtilt.geometry.Point;
+import mildtilt.id.Id;
 import mildtilt.job.Job;
 import mildtilt.obstacle.Obstacle;
 import mildtilt.obstacle.Shape;
@@ -115,7 +116,7 @@ class DocumentationTest {
     @Test
     void theFiguresThatAreDocumentedArePrinted() throws Exception {
         Set<String> names = new TreeSet<>();
-        Bearing askew = Bearing.planned("Askew", Bearing.Kind.ROD_END, Bearing.Mount.FRAME, 1, 100, 19).withOff(2, 1);
+        Bearing askew = Bearing.planned(Id.Kind.BEARING.first(), "Askew", Bearing.Kind.ROD_END, Bearing.Mount.FRAME, 1, 100, 19).withOff(2, 1);
         collectNames(AnalysisJson.tree(Analysis.of(DemoJob.MARSH_CARRIER.job().editColumn(c -> c.withBearings(List.of(askew)))), List.of()), names);
         for (DemoJob demo : DemoJob.values()) {
             collectNames(AnalysisJson.tree(Analysis.of(demo.job()), List.of(new HandPosition(30, 5, 5), new HandPosition(20, 0, 0))), names);

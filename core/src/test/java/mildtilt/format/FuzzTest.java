@@ -24,7 +24,6 @@ import mildtilt.instrument.InstrumentKind;
 import mildtilt.job.Job;
 import mildtilt.measure.UnreadableMeasureException;
 import mildtilt.rules.ShippedRules;
-import mildtilt.survey.Survey;
 import org.junit.jupiter.api.Assertions;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -130,7 +129,7 @@ class FuzzTest {
         byte[] csv = "mark;x mm;y mm;z mm\nsill left;-800;620,5;31\n\"hub; \"\"upper\"\"\";-1050;38;97\npin;1;2;3\n".getBytes(StandardCharsets.UTF_8);
         int read = all(ALL / 8, 22, m -> m.bytes(csv), bytes -> {
             PointsCsv.Read points = PointsCsv.read(file(bytes, "p.csv"));
-            PointsCsv.take(Survey.NONE, points, PointsCsv.guess(points));
+            PointsCsv.take(DemoJob.BOG_TENDER.job(), points, PointsCsv.guess(points));
         });
         assertThat(read).isPositive();
         byte[] positions = "steering_wheel_deg,travel_left_mm,travel_right_mm\n0,0,0\n-120.5,10,-10\n\"90\",0,1\n".getBytes(StandardCharsets.UTF_8);

@@ -19,6 +19,7 @@ import mildtilt.column.Shaft;
 import mildtilt.geometry.Vector;
 import mildtilt.job.Job;
 import mildtilt.job.JobPoints;
+import mildtilt.job.Plan;
 import mildtilt.measure.LengthUnit;
 import mildtilt.papers.Cell;
 import mildtilt.papers.Table;
@@ -49,14 +50,14 @@ class OutputsTest {
                 "STOP", "Lower joint binds", "not an approval");
         assertThat(card(demo, LengthUnit.INCH_FRACTION)).contains("13 13/32\"").doesNotContain("340.3");
         assertThat(card(Analysis.of(JobReader.read(JobWriter.write(
-                new Job("Ξένος 車 job", "", demo.job().vehicle(), demo.job().column(), Optional.empty(), demo.job().targets())))),
+                Job.of("Ξένος 車 job", new Plan(demo.job().vehicle(), demo.job().column(), Optional.empty(), demo.job().targets()))))),
                 LengthUnit.MM)).contains("Lower joint");
     }
 
     /** Two names that differ differ on paper, too; what only joins signs is left out. */
     @Test
     void signsThatTheFontLacksAreSpelled() throws Exception {
-        Job job = new Job("Rig \uD83D\uDE00\uFE0F 車", "", demo.job().vehicle(), demo.job().column(), Optional.empty(), demo.job().targets());
+        Job job = Job.of("Rig \uD83D\uDE00\uFE0F 車", new Plan(demo.job().vehicle(), demo.job().column(), Optional.empty(), demo.job().targets()));
         assertThat(card(Analysis.of(job), LengthUnit.MM)).contains("Rig [grinning face]").doesNotContain("?");
     }
 

@@ -18,8 +18,9 @@ import java.util.stream.Stream;
 import javax.xml.parsers.DocumentBuilderFactory;
 import mildtilt.analysis.Analysis;
 import mildtilt.catalogue.Catalogue;
+import mildtilt.id.Id;
 import mildtilt.job.Change;
-import mildtilt.job.FitLog;
+import mildtilt.job.TrialLog;
 import mildtilt.job.Job;
 import mildtilt.linkage.Rod;
 import mildtilt.making.Hole;
@@ -130,7 +131,7 @@ class PapersFilesTest {
     @Test
     void namesOfAnyLettersAreSafeInEveryFile(@TempDir Path folder) throws Exception {
         Job job = demo.withTitle("<&> ../x").editMaking(m -> m.withPieces(NASTY.stream().flatMap(n -> Stream.<Piece>of(
-                new Piece.ArmPlate(n, ArmOf.LEFT_STEERING_ARM, 10, 30, 16, 10), new Piece.CentringJig("jig " + n, 19, 19, 90, 8))).toList()));
+                new Piece.ArmPlate(Id.Kind.PIECE.first(), n, ArmOf.LEFT_STEERING_ARM, 10, 30, 16, 10), new Piece.CentringJig(Id.Kind.PIECE.first(), "jig " + n, 19, 19, 90, 8))).toList()));
         Path into = folder.resolve("out");
         List<Path> written = PapersFiles.write(papers(job), LengthUnit.MM, DAY, "x\ny.tilt", into);
         try (Stream<Path> all = Files.walk(folder)) {
@@ -195,11 +196,11 @@ class PapersFilesTest {
         made = made.withEnd(true, made.outer().withHole(Optional.of(new Hole.Plain(8.1, 10))).withDoubleShear(true))
                 .withBody(made.body().withKind(RodMakeUp.BodyKind.BUNGS).withLength(Optional.of(211.5)).withTaps(Optional.of(new ScrewThread(8, 1, ScrewThread.Hand.LEFT)), Optional.empty()));
         RodMakeUp rod = made;
-        return demo.editMaking(m -> m.withRod(Rod.RIGHT_TIE_ROD, Optional.of(rod)).withJoins(List.of(new ShaftJoin("Lower shaft", 100.25, ShaftJoin.School.COUPLING)))
+        return demo.editMaking(m -> m.withRod(Rod.RIGHT_TIE_ROD, Optional.of(rod)).withJoin(new Id("shaft-2"), 100.25, ShaftJoin.School.COUPLING)
                         .withWorkshop(new Workshop(3, 2.4, 0.5, 2, 6000, 1.25, Paper.LETTER, Optional.of(2.6), m.workshop().stock()))
-                        .withPiece(new Piece.BearingBracket("B", "bearing", "rail", 6, 60, 25, 3, 60, 9, 10))
-                        .withPiece(new Piece.Length("L", new Section.Bar(20), Metal.STAINLESS, 33.3, 0, 2))
-                        .withPiece(new Piece.CopedTube("C", new Section.Tube(25, 2), Metal.ALLOY_STEEL, 222, new Meeting(0, 45, 0, 10), Meeting.SQUARE, 2, 2))
+                        .withPiece(new Piece.BearingBracket(Id.Kind.PIECE.first(), "B", Id.Kind.BEARING.first(), Id.Kind.OBSTACLE.first(), 6, 60, 25, 3, 60, 9, 10))
+                        .withPiece(new Piece.Length(Id.Kind.PIECE.first(), "L", new Section.Bar(20), Metal.STAINLESS, 33.3, 0, 2))
+                        .withPiece(new Piece.CopedTube(Id.Kind.PIECE.first(), "C", new Section.Tube(25, 2), Metal.ALLOY_STEEL, 222, new Meeting(0, 45, 0, 10), Meeting.SQUARE, 2, 2))
                         .editPlan(p -> p.withMark("cut", WorkPlan.StepMark.NONE.withNote("n").withSkipped(true).withHours(Optional.of(2.5))).withOwnStep("cut", "mine")))
                 .after(new Change(LocalDateTime.of(2026, 11, 20, 8, 1, 2), "did this", ""));
     }
@@ -210,7 +211,7 @@ class PapersFilesTest {
         assertThat(JobReader.read(JobWriter.write(job))).isEqualTo(job);
         assertThat(JobWriter.write(JobReader.read(JobWriter.write(job)))).isEqualTo(JobWriter.write(job));
         // A variant has none of its own, and taking one keeps the plan's.
-        Job taken = job.keepingVariant("other").takingVariant("other", "before");
+        Job taken = job.keepingVariant("other").takingVariant(Id.Kind.VARIANT.first(), "before");
         assertThat(taken.making()).isEqualTo(job.making());
         assertThat(taken.changes()).isEqualTo(job.changes());
         assertThat(JobReader.read(JobWriter.write(taken))).isEqualTo(taken);
@@ -218,7 +219,7 @@ class PapersFilesTest {
 
     @Test
     void aFileFromBeforeHasNothingMadeUp() throws Exception {
-        Job plain = demo.withMaking(Making.NONE).withLog(FitLog.NONE).withChanges(List.of());
+        Job plain = demo.withMaking(Making.NONE).withLog(TrialLog.NONE).withChanges(List.of());
         String text = JobWriter.write(plain);
         assertThat(text).doesNotContain("making").doesNotContain("\"log\"").doesNotContain("changes");
         assertThat(JobReader.read(text.replace("\"version\" : 6", "\"version\" : 4"))).isEqualTo(plain);

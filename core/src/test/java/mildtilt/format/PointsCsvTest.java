@@ -10,16 +10,22 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import mildtilt.geometry.Point;
+import mildtilt.id.Id;
+import mildtilt.job.Job;
 import mildtilt.obstacle.Surroundings;
 import mildtilt.survey.Reading;
 import mildtilt.survey.Survey;
 import mildtilt.survey.SurveyFit;
+import mildtilt.survey.SurveyPoint;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 class PointsCsvTest {
+
+    private static final Id HUB = new Id("hub");
+    private static final Job NOTHING = Job.of("nothing", DemoJob.MARSH_CARRIER.job().plan().bare());
 
     @TempDir
     private Path folder;
@@ -42,22 +48,24 @@ class PointsCsvTest {
         assertThat(match.name() + " " + match.x() + " " + match.y() + " " + match.z()).isEqualTo(columns);
         assertThat(PointsCsv.unitOf(read, match.x())).contains(unit);
         if (place.equals("none")) {
-            assertThatThrownBy(() -> PointsCsv.take(Survey.NONE, read, match)).isInstanceOf(JobFileException.class).hasMessageContaining("line 2").hasMessageContaining("-1/2");
+            assertThatThrownBy(() -> PointsCsv.take(NOTHING, read, match)).isInstanceOf(JobFileException.class).hasMessageContaining("line 2").hasMessageContaining("-1/2");
             return;
         }
         String[] at = place.split(" ");
-        Point p = SurveyFit.of(PointsCsv.take(Survey.NONE, read, match), _ -> Optional.empty()).places().get("hub").at();
+        Point p = SurveyFit.of(PointsCsv.take(NOTHING, read, match), _ -> Optional.empty(), Id::text).places().get(Id.Kind.MARK.first()).at();
         assertThat(p.distanceTo(new Point(Double.parseDouble(at[0]), Double.parseDouble(at[1]), Double.parseDouble(at[2])))).isLessThan(1e-6);
     }
 
     @Test
     void ourOwnPointsComeBackAndReplaceWhatWasMeasured() throws Exception {
-        Survey before = Survey.NONE.edit("steering wheel hub", p -> p.with(new Reading.Height(5, 1))).edit("mark", p -> p.with(new Reading.Height(0, 1)));
-        PointsCsv.Read read = read(CsvFiles.points(DemoJob.MARSH_CARRIER.job().withSurroundings(Surroundings.NONE)));
-        Survey all = PointsCsv.take(before, read, PointsCsv.guess(read));
+        Id mark = Id.Kind.MARK.first();
+        Survey before = Survey.NONE.with(new SurveyPoint(HUB, "steering wheel hub", List.of(new Reading.Height(5, 1)))).with(new SurveyPoint(mark, "mark", List.of(new Reading.Height(0, 1))));
+        Job job = DemoJob.MARSH_CARRIER.job().withSurroundings(Surroundings.NONE).withSurvey(before);
+        PointsCsv.Read read = read(CsvFiles.points(job));
+        Survey all = PointsCsv.take(job, read, PointsCsv.guess(read));
         assertThat(all.points()).hasSize(read.rows().size() + 1);
-        assertThat(SurveyFit.of(all, _ -> Optional.empty()).places().get("steering wheel hub").at()).satisfies(p -> assertThat(p.distanceTo(new Point(-1060, 380, 1010))).isLessThan(1e-6));
-        assertThat(all.point("mark")).isEqualTo(before.point("mark"));
+        assertThat(SurveyFit.of(all, _ -> Optional.empty(), Id::text).places().get(HUB).at()).satisfies(p -> assertThat(p.distanceTo(new Point(-1060, 380, 1010))).isLessThan(1e-6));
+        assertThat(all.point(mark)).isEqualTo(before.point(mark));
     }
 
     @ParameterizedTest
@@ -66,7 +74,7 @@ class PointsCsvTest {
     void whatCanNotBeTakenIsRefused(String text, String says) {
         assertThatThrownBy(() -> {
             PointsCsv.Read r = read(text.replace(" / ", "\n"));
-            PointsCsv.take(Survey.NONE, r, PointsCsv.guess(r));
+            PointsCsv.take(NOTHING, r, PointsCsv.guess(r));
         }).isInstanceOf(JobFileException.class).hasMessageContaining(says);
     }
 
@@ -104,13 +112,13 @@ class PointsCsvTest {
                 Path file = Files.write(folder.resolve("p.csv"), whole.getBytes(charset));
                 if (says.matches("[-0-9. ]+")) {
                     PointsCsv.Read r = PointsCsv.read(file);
-                    Point p = SurveyFit.of(PointsCsv.take(Survey.NONE, r, PointsCsv.guess(r)), _ -> Optional.empty()).places().get("p").at();
+                    Point p = SurveyFit.of(PointsCsv.take(NOTHING, r, PointsCsv.guess(r)), _ -> Optional.empty(), Id::text).places().get(Id.Kind.MARK.first()).at();
                     String[] at = says.split(" ");
                     assertThat(p.distanceTo(new Point(Double.parseDouble(at[0]), Double.parseDouble(at[1]), Double.parseDouble(at[2])))).as(charset + " " + p).isLessThan(1e-9);
                 } else {
                     assertThatThrownBy(() -> {
                         PointsCsv.Read r = PointsCsv.read(file);
-                        PointsCsv.take(Survey.NONE, r, PointsCsv.guess(r));
+                        PointsCsv.take(NOTHING, r, PointsCsv.guess(r));
                     }).isInstanceOf(JobFileException.class).hasMessageContaining(says).satisfies(e -> assertThat(e.getMessage()).hasSizeLessThan(300));
                 }
             }

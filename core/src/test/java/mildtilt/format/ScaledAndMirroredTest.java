@@ -20,7 +20,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import mildtilt.analysis.Analysis;
 import mildtilt.column.RandomColumns;
-import mildtilt.job.FitLog;
+import mildtilt.job.TrialLog;
 import mildtilt.job.Job;
 import mildtilt.linkage.WheelTravel;
 import mildtilt.obstacle.Shape;
@@ -182,7 +182,7 @@ class ScaledAndMirroredTest {
     private static Job said(Job job) {
         double rim = job.axle().orElseThrow().left().knuckle().wheelCentre().z() * 1.2;
         // What was read on a vehicle is not scaled: it is no part of what is worked out of a plan.
-        return job.withLog(FitLog.NONE).editSurroundings(s -> s.withOwn(s.own().withRim(Optional.of(s.own().rim().orElse(rim))))
+        return job.withLog(TrialLog.NONE).editSurroundings(s -> s.withOwn(s.own().withRim(Optional.of(s.own().rim().orElse(rim))))
                 .withObstacles(s.obstacles().stream().filter(o -> !(o.shape() instanceof Shape.Scan)).toList()));
     }
 

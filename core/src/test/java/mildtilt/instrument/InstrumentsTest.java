@@ -26,6 +26,7 @@ import mildtilt.fit.Asked;
 import mildtilt.fit.Laser;
 import mildtilt.format.DemoJob;
 import mildtilt.geometry.Side;
+import mildtilt.id.Id;
 import mildtilt.job.Job;
 import mildtilt.steer.SteeringTrain;
 import mildtilt.trial.Setup;
@@ -71,7 +72,7 @@ class InstrumentsTest {
     @Test
     void aDialReadsOnItsShaftAlone() throws Exception {
         Job job = DemoJob.MARSH_CARRIER.job();
-        String shaft = job.column().orElseThrow().shafts().getFirst().name();
+        Id shaft = job.column().orElseThrow().shafts().getFirst().id();
         double length = job.column().get().start(0).distanceTo(job.column().get().end(0));
         try (StandIn s = standIn(job); Instruments i = new SocketInstruments(s.port())) {
             for (double along : new double[] {0, length / 2, length}) {
@@ -123,13 +124,13 @@ class InstrumentsTest {
     @Test
     void aHeldReadingStaysUntilItIsFreed() throws Exception {
         try (StandIn s = standIn(DemoJob.MARSH_CARRIER.job()); Instruments i = new SocketInstruments(s.port()); Instruments other = new SocketInstruments(s.port())) {
-            Mark joint = new Mark.OnJoint("Upper joint");
+            Mark joint = new Mark.OnJoint(new Id("joint-1"));
             i.put(InstrumentKind.ANGLE_FINDER, joint);
             i.hold(InstrumentKind.ANGLE_FINDER, true);
             Taken held = i.read(InstrumentKind.ANGLE_FINDER);
             assertThat(held.held()).isTrue();
             assertThat(held.values().getFirst()).isCloseTo(26.7, within(0.4));
-            i.put(InstrumentKind.ANGLE_FINDER, new Mark.OnJoint("Lower joint"));
+            i.put(InstrumentKind.ANGLE_FINDER, new Mark.OnJoint(new Id("joint-2")));
             assertThat(i.read(InstrumentKind.ANGLE_FINDER)).isEqualTo(held);
             i.hold(InstrumentKind.ANGLE_FINDER, false);
             assertThat(i.read(InstrumentKind.ANGLE_FINDER).values().getFirst()).isCloseTo(37.4, within(0.4));
@@ -149,7 +150,7 @@ class InstrumentsTest {
                 if (kind.isPresent()) {
                     i.put(kind.get(), Mark.of(a, 3));
                     assertThat(i.stand(a.setup(), true)).isTrue();
-                    assertThat(i.read(kind.get()).values()).as(a.title()).hasSize(kind.get().figures()).allMatch(Double::isFinite);
+                    assertThat(i.read(kind.get()).values()).as(a.title(Id::text)).hasSize(kind.get().figures()).allMatch(Double::isFinite);
                     read++;
                 }
             }
@@ -167,10 +168,10 @@ class InstrumentsTest {
             List<Double> values = r.doubles(k.figures(), -500, 500).map(v -> Math.rint(v * 1e4) / 1e4).boxed().toList();
             Taken t = new Taken(k, values, Math.rint((0.01 + r.nextDouble()) * 1e4) / 1e4, r.nextBoolean());
             assertThat(Taken.parse(t.line())).contains(t);
-            Mark m = new Mark.OnShaft("Lower shaft  2", Math.rint(r.nextDouble() * 1e6) / 1e3, 45 * r.nextInt(8));
+            Mark m = new Mark.OnShaft(new Id("shaft-2"), Math.rint(r.nextDouble() * 1e6) / 1e3, 45 * r.nextInt(8));
             assertThat(Mark.parse(m.text())).contains(m);
         }
-        for (Mark m : List.of(new Mark.AtRim(), new Mark.UnderWheels(), new Mark.OnWheel(Side.RIGHT), new Mark.OnJoint("a b"))) {
+        for (Mark m : List.of(new Mark.AtRim(), new Mark.UnderWheels(), new Mark.OnWheel(Side.RIGHT), new Mark.OnJoint(new Id("joint-12")))) {
             assertThat(Mark.parse(m.text())).contains(m);
         }
     }

@@ -13,6 +13,7 @@ import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
+import mildtilt.job.Plan;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.suspension.Knuckle;
 import org.junit.jupiter.api.Test;
@@ -122,14 +123,14 @@ class JobPointsTest {
 
     @Test
     void halfAJobHasHalfThePoints() {
-        Job columnOnly = new Job("c", "", demo.vehicle(), demo.column(), Optional.empty(), demo.targets());
+        Job columnOnly = Job.of("c", new Plan(demo.vehicle(), demo.column(), Optional.empty(), demo.targets()));
         assertThat(JobPoints.of(columnOnly)).hasSize(4);
         assertThatThrownBy(() -> JobPoints.position(columnOnly, new PointId.GearCentre()))
                 .isInstanceOf(IllegalArgumentException.class).hasMessageContaining("no steered axle");
         assertThat(columnOnly.editAxle(a -> {
             throw new AssertionError("there is none");
         })).isSameAs(columnOnly);
-        Job none = new Job("n", "", demo.vehicle(), Optional.empty(), Optional.empty(), demo.targets());
+        Job none = Job.of("n", new Plan(demo.vehicle(), Optional.empty(), Optional.empty(), demo.targets()));
         assertThat(JobPoints.of(none)).isEmpty();
         assertThat(Element.trainOf(none)).isEmpty();
     }

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Optional;
 import mildtilt.format.DemoJob;
 import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.id.Id;
 import mildtilt.linkage.WheelLimits;
 import org.assertj.core.api.ThrowableAssert.ThrowingCallable;
 import org.junit.jupiter.api.Test;
@@ -62,11 +63,12 @@ class RefusalsTest {
     }
 
     @Test
-    void jobsWithTwoVariantsOfOneNameAndVariantsThatAreNot() {
+    void jobsWithTwoVariantsOfOneNameOrIdAndVariantsThatAreNot() {
         Job job = DemoJob.SALT_RAKE.job();
-        refused(() -> job.withVariants(List.of(new Variant("a", job), new Variant("a", job))), "same name");
-        assertThatThrownBy(() -> job.takingVariant("none", "before")).hasMessageContaining("none");
-        Variant nested = new Variant("b", job.keepingVariant("a"));
-        assertThat(nested.job().variants()).as("a variant has none of its own").isEmpty();
+        Id one = Id.Kind.VARIANT.first();
+        Id other = Id.Kind.VARIANT.number(2);
+        refused(() -> new Variants(List.of(new Variant(one, "a", job.plan()), new Variant(other, "a", job.plan()))), "same name");
+        refused(() -> new Variants(List.of(new Variant(one, "a", job.plan()), new Variant(one, "b", job.plan()))), "same id");
+        assertThatThrownBy(() -> job.takingVariant(one, "before")).hasMessageContaining("variant-1");
     }
 }

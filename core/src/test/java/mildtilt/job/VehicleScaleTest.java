@@ -12,6 +12,7 @@ import mildtilt.format.JobReader;
 import mildtilt.format.JobWriter;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Side;
+import mildtilt.job.Plan;
 import mildtilt.steer.SteeringTrain;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -55,7 +56,7 @@ class VehicleScaleTest {
         assertThatThrownBy(() -> new VehicleScale(0, 2000, 600)).isInstanceOf(ImpossibleGeometryException.class).hasMessageContaining("The track");
         assertThatThrownBy(() -> new VehicleScale(1200, Double.NaN, 600)).isInstanceOf(ImpossibleGeometryException.class).hasMessageContaining("wheelbase");
         assertThatThrownBy(() -> new VehicleScale(1200, 2000, 1e9)).isInstanceOf(ImpossibleGeometryException.class).hasMessageContaining("tyre");
-        Job none = new Job("t", "", demo.job().vehicle(), Optional.empty(), Optional.empty(), demo.job().targets());
+        Job none = Job.of("t", new Plan(demo.job().vehicle(), Optional.empty(), Optional.empty(), demo.job().targets()));
         assertThat(VehicleScale.of(none)).isEmpty();
         assertThatThrownBy(() -> new VehicleScale(1200, 2000, 600).apply(none)).isInstanceOf(ImpossibleGeometryException.class);
     }

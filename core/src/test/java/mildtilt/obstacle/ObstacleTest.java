@@ -16,6 +16,7 @@ import mildtilt.geometry.Point;
 import mildtilt.geometry.RigidMove;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
+import mildtilt.id.Id;
 import mildtilt.solid.Convex;
 import mildtilt.solid.Gaps;
 import mildtilt.solid.Solid;
@@ -117,7 +118,7 @@ class ObstacleTest {
             s = s.with(Obstacle.fixed("post", new Shape.Sphere(new Point(i, 0, 0), 10)));
         }
         assertThat(s.obstacles()).extracting(Obstacle::name).containsExactly("post", "post 2", "post 3", "post 4", "post 5");
-        Surroundings left = s.leavingOut("post", "post 2").without(0);
+        Surroundings left = s.leavingOut(Id.Kind.OBSTACLE.first(), Id.Kind.OBSTACLE.number(2)).without(0);
         assertThat(left.meant()).as("what was left out goes with what is gone").isEmpty();
         assertThat(left.named("post")).isEqualTo(Optional.empty());
         List<Obstacle> twice = List.of(s.obstacles().getFirst(), s.obstacles().getFirst());

@@ -24,6 +24,7 @@ import mildtilt.format.JobWriter;
 import mildtilt.format.TemplateDxf;
 import mildtilt.format.TemplateSvg;
 import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.id.Id;
 import mildtilt.job.Job;
 import mildtilt.linkage.Rod;
 import mildtilt.making.EndPart;
@@ -81,9 +82,9 @@ class AnyJobTest {
     @Test
     void numbersOfAnySizeAreRefusedOrMade() throws Exception {
         Job full = DemoJob.BOG_TENDER.job().editMaking(m -> m
-                .withJoins(List.of(new ShaftJoin("Lower shaft", 90, ShaftJoin.School.PLUG), new ShaftJoin("Lower shaft", 130, ShaftJoin.School.COUPLING)))
-                .withPiece(new Piece.Length("L", new Section.Tube(30, 3), Metal.ALUMINIUM, 40, 2, 2))
-                .withPiece(new Piece.CopedTube("C", new Section.Tube(25, 2), Metal.STEEL, 200, new Piece.Meeting(45, 60, 3, 20), new Piece.Meeting(0, 70, 0, 0), 1, 1)));
+                .withJoins(List.of()).withJoin(new Id("shaft-2"), 90, ShaftJoin.School.PLUG).withJoin(new Id("shaft-2"), 130, ShaftJoin.School.COUPLING)
+                .withPiece(new Piece.Length(Id.Kind.PIECE.first(), "L", new Section.Tube(30, 3), Metal.ALUMINIUM, 40, 2, 2))
+                .withPiece(new Piece.CopedTube(Id.Kind.PIECE.first(), "C", new Section.Tube(25, 2), Metal.STEEL, 200, new Piece.Meeting(45, 60, 3, 20), new Piece.Meeting(0, 70, 0, 0), 1, 1)));
         Random random = new Random(17);
         double[] wild = {0, -1, 1e-3, 0.5, 1, 7, 90, 1000, 99_999};
         int made = 0;

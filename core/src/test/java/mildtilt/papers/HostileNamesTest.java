@@ -21,6 +21,7 @@ import mildtilt.format.CsvFiles;
 import mildtilt.format.DemoJob;
 import mildtilt.format.JobReader;
 import mildtilt.format.JobWriter;
+import mildtilt.id.Id;
 import mildtilt.job.Job;
 import mildtilt.making.Metal;
 import mildtilt.making.Piece;
@@ -83,7 +84,7 @@ class HostileNamesTest {
     }
 
     private static void readsTheSame(Job job) throws Exception {
-        JsonNode plain = new JsonMapper().readTree(JobWriter.write(job.withLog(mildtilt.job.FitLog.NONE).withSurvey(mildtilt.survey.Survey.NONE)
+        JsonNode plain = new JsonMapper().readTree(JobWriter.write(job.withLog(mildtilt.job.TrialLog.NONE).withSurvey(mildtilt.survey.Survey.NONE)
                 // Marks on the run sheet and prices refer to what a step says, and so would be lost with the old names.
                 .editMaking(m -> m.withPlan(mildtilt.making.WorkPlan.NONE))));
         List<String> expected = said(JobReader.read(plain.toString()));
@@ -99,10 +100,9 @@ class HostileNamesTest {
     @EnumSource(DemoJob.class)
     void theDemosAndAllThatIsMadeOfThem(DemoJob demo) throws Exception {
         Job job = demo.job();
-        String shaft = job.column().orElseThrow().shafts().get(Math.min(1, job.column().get().joints().size())).name();
-        readsTheSame(job.editMaking(m -> m.withJoins(List.of(new ShaftJoin(shaft, 70, ShaftJoin.School.PLUG), new ShaftJoin(shaft, 120, ShaftJoin.School.COUPLING),
-                new ShaftJoin("no such shaft", 90, ShaftJoin.School.SLEEVE)))
-                .withPiece(new Piece.CopedTube("Brace", new Section.Tube(25, 2), Metal.STEEL, 200, new Piece.Meeting(45, 60, 3, 20), new Piece.Meeting(0, 70, 0, 0), 1, 1))));
+        Id shaft = job.column().orElseThrow().shafts().get(Math.min(1, job.column().get().joints().size())).id();
+        readsTheSame(job.editMaking(m -> m.withJoins(List.of()).withJoin(shaft, 70, ShaftJoin.School.PLUG).withJoin(shaft, 120, ShaftJoin.School.COUPLING).withJoin(Id.Kind.SHAFT.number(99), 90, ShaftJoin.School.SLEEVE)
+                .withPiece(new Piece.CopedTube(Id.Kind.PIECE.first(), "Brace", new Section.Tube(25, 2), Metal.STEEL, 200, new Piece.Meeting(45, 60, 3, 20), new Piece.Meeting(0, 70, 0, 0), 1, 1))));
     }
 
     @ParameterizedTest

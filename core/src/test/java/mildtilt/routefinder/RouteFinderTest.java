@@ -23,6 +23,7 @@ import mildtilt.geometry.Point;
 import mildtilt.geometry.Vector;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
+import mildtilt.job.Plan;
 import mildtilt.measure.LengthUnit;
 import mildtilt.obstacle.Obstacle;
 import mildtilt.obstacle.Shape;
@@ -175,7 +176,7 @@ class RouteFinderTest {
         assertThatThrownBy(() -> RouteQuestion.USUAL.withJoints(0, 2)).isInstanceOf(ImpossibleGeometryException.class).hasMessageContaining("from 1 to 4");
         assertThatThrownBy(() -> RouteQuestion.USUAL.withTilt(5, 10)).isInstanceOf(ImpossibleGeometryException.class).hasMessageContaining("from 0 or less");
         assertThatThrownBy(() -> RouteQuestion.USUAL.withGap(-1)).isInstanceOf(ImpossibleGeometryException.class);
-        Job axleOnly = new Job("a", "", CARRIER.vehicle(), Optional.empty(), CARRIER.axle(), CARRIER.targets());
+        Job axleOnly = Job.of("a", new Plan(CARRIER.vehicle(), Optional.empty(), CARRIER.axle(), CARRIER.targets()));
         assertThatThrownBy(() -> search(axleOnly, TWO)).hasMessageContaining("steering wheel and a gear input");
     }
 }

@@ -16,7 +16,9 @@ import mildtilt.column.Slide;
 import mildtilt.column.SteeringWheel;
 import mildtilt.format.DemoJob;
 import mildtilt.geometry.Point;
+import mildtilt.id.Id;
 import mildtilt.job.Job;
+import mildtilt.job.Plan;
 import mildtilt.phasing.ForkMark;
 import mildtilt.rules.RuleLimit;
 import mildtilt.rules.Rules;
@@ -38,14 +40,14 @@ class ByHandTest {
     private static Column column(double clockingDeg) {
         ForkFit fork = new ForkFit(40, 26);
         return new Column(new SteeringWheel(400, new Point(-1000, 0, 900), new ForkFit(30, 20)),
-                List.of(Shaft.round("Column shaft", 20, 0, true), Shaft.round("Lower shaft", 20, clockingDeg, true).withSlide(Optional.of(new Slide(90, 50, 40))),
-                        Shaft.round("Stub", 20, 0, false)),
-                List.of(Joint.single("Upper", FIRST, 35, fork, fork), Joint.single("Lower", SECOND, 35, fork, fork)),
+                List.of(Shaft.round(Id.Kind.SHAFT.first(), "Column shaft", 20, 0, true), Shaft.round(Id.Kind.SHAFT.number(2), "Lower shaft", 20, clockingDeg, true).withSlide(Optional.of(new Slide(90, 50, 40))),
+                        Shaft.round(Id.Kind.SHAFT.number(3), "Stub", 20, 0, false)),
+                List.of(Joint.single(Id.Kind.JOINT.first(), "Upper", FIRST, 35, fork, fork), Joint.single(Id.Kind.JOINT.number(2), "Lower", SECOND, 35, fork, fork)),
                 new GearInput(new Point(SECOND.x() + 200, 0, 700), new ForkFit(10, 10))).withTube(Optional.of(new ColumnTube(45, 50, 500, 80)));
     }
 
     private ColumnFigures figures(Column c) {
-        return ColumnFigures.of(new Job("hand", "", DemoJob.BOG_TENDER.job().vehicle(), Optional.of(c), Optional.empty(), DemoJob.BOG_TENDER.job().targets())
+        return ColumnFigures.of(Job.of("hand", new Plan(DemoJob.BOG_TENDER.job().vehicle(), Optional.of(c), Optional.empty(), DemoJob.BOG_TENDER.job().targets()))
                 .withRules(rules));
     }
 

@@ -239,7 +239,7 @@ class RoutingTest {
         Column c = DemoJob.MARSH_CARRIER.job().column().orElseThrow();
         Joint part = parts.joints().get(3);
         Column joint = TrainEdits.swapped(c, 1, part);
-        assertThat(joint.joints().get(1)).isEqualTo(part.withName("Lower joint").withCentre(c.joints().get(1).centre()));
+        assertThat(joint.joints().get(1)).isEqualTo(part.withId(c.joints().get(1).id()).withName("Lower joint").withCentre(c.joints().get(1).centre()));
         Column shaft = TrainEdits.swapped(c, 1, parts.shafts().getFirst());
         assertThat(shaft.shafts().get(1).name()).isEqualTo("Lower shaft");
         assertThat(shaft.shafts().get(1).clockingDeg()).isEqualTo(20);

@@ -10,7 +10,9 @@ import java.util.Optional;
 import java.util.Set;
 import mildtilt.analysis.Analysis;
 import mildtilt.format.DemoJob;
+import mildtilt.id.Id;
 import mildtilt.job.Job;
+import mildtilt.job.Plan;
 import mildtilt.making.WeldRecord;
 import mildtilt.making.WeldRecord.Moment;
 import mildtilt.making.WeldRecord.Reading;
@@ -64,11 +66,11 @@ class RunSheetTest {
     @Test
     void aJobHasTheStepsOfWhatIsInIt() {
         Job demo = DemoJob.MARSH_CARRIER.job();
-        Job axleOnly = new Job("axle", "", demo.vehicle(), Optional.empty(), demo.axle(), demo.targets());
+        Job axleOnly = Job.of("axle", new Plan(demo.vehicle(), Optional.empty(), demo.axle(), demo.targets()));
         assertThat(keys(papers(axleOnly).run())).doesNotContain("mounts", "forks", "weld").contains("rods", "toe", "trial");
-        Job columnOnly = new Job("column", "", demo.vehicle(), demo.column(), Optional.empty(), demo.targets());
+        Job columnOnly = Job.of("column", new Plan(demo.vehicle(), demo.column(), Optional.empty(), demo.targets()));
         assertThat(keys(papers(columnOnly).run())).doesNotContain("rods", "gear").contains("mounts", "forks");
-        Job nothing = new Job("nothing", "", demo.vehicle(), Optional.empty(), Optional.empty(), demo.targets());
+        Job nothing = Job.of("nothing", new Plan(demo.vehicle(), Optional.empty(), Optional.empty(), demo.targets()));
         assertThat(keys(papers(nothing).run())).contains("stands", "drive");
     }
 
@@ -105,13 +107,13 @@ class RunSheetTest {
     void theLatestDayToOrderFollowsFromTheWantedDay() {
         // 7 hours a week is an hour a day: c and d are nine hours, so c begins nine days before; b has a day's wait besides.
         WorkPlan plan = WorkPlan.NONE.withHoursPerWeek(7).withWanted(Optional.of(LocalDate.of(2027, 1, 31)))
-                .withPurchase("bar", new Purchase(Optional.of(12.5), Optional.of(10), Optional.empty(), Optional.empty()))
-                .withPurchase("joint", new Purchase(Optional.of(80.0), Optional.of(60), Optional.empty(), Optional.empty()));
+                .withPurchase(new Id("bar"), new Purchase(Optional.of(12.5), Optional.of(10), Optional.empty(), Optional.empty()))
+                .withPurchase(new Id("joint"), new Purchase(Optional.of(80.0), Optional.of(60), Optional.empty(), Optional.empty()));
         RunSheet run = RunSheet.of(STEPS, plan);
         assertThat(run.daysFrom("c", 7)).isEqualTo(9);
         assertThat(run.daysFrom("b", 7)).isEqualTo(12);
         assertThat(run.begin(plan)).contains(LocalDate.of(2027, 1, 15));
-        List<Buying.Wanted> wanted = List.of(new Buying.Wanted("bar", Phrase.of("bar"), 1, "", "c"), new Buying.Wanted("joint", Phrase.of("joint"), 2, "", "b"), new Buying.Wanted("nut", Phrase.of("nut"), 2, "", "d"));
+        List<Buying.Wanted> wanted = List.of(new Buying.Wanted(new Id("bar"), Phrase.of("bar"), 1, "", "c"), new Buying.Wanted(new Id("joint"), Phrase.of("joint"), 2, "", "b"), new Buying.Wanted(new Id("nut"), Phrase.of("nut"), 2, "", "d"));
         Buying b = Buying.of(wanted, run, plan, DAY);
         assertThat(b.items().get(0).latest()).contains(LocalDate.of(2027, 1, 12));
         assertThat(b.items().get(0).late()).isZero();
@@ -122,7 +124,7 @@ class RunSheetTest {
         assertThat(b.unpriced()).isEqualTo(1);
         assertThat(b.meanwhile()).containsExactly("Step a");
         // Once here, what it held up can be done; once ordered, there is no day to order it any more.
-        WorkPlan here = plan.withPurchase("joint", plan.purchase("joint").withArrived(Optional.of(DAY))).withPurchase("bar", plan.purchase("bar").withOrdered(Optional.of(DAY)));
+        WorkPlan here = plan.withPurchase(new Id("joint"), plan.purchase(new Id("joint")).withArrived(Optional.of(DAY))).withPurchase(new Id("bar"), plan.purchase(new Id("bar")).withOrdered(Optional.of(DAY)));
         Buying later = Buying.of(wanted, RunSheet.of(STEPS, here), here, DAY);
         assertThat(later.items().get(0).latest()).isEmpty();
         assertThat(later.meanwhile()).containsExactly("Step a", "Step b");
@@ -130,7 +132,7 @@ class RunSheetTest {
     }
 
     private static WeldRecord weld(WeldedMetal metal, double[]... readings) {
-        WeldRecord w = WeldRecord.usual("arm", metal).withWords("rod", "welder", "dye, by another").withDay(Optional.of(DAY));
+        WeldRecord w = WeldRecord.usual(Id.Kind.WELD.first(), "arm", metal).withWords("rod", "welder", "dye, by another").withDay(Optional.of(DAY));
         for (double[] r : readings) {
             w = w.withReading(new Reading(r[0], r[1], Moment.values()[(int) r[2]]));
         }

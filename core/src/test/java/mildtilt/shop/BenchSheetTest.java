@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.Optional;
 import mildtilt.format.DemoJob;
 import mildtilt.job.Job;
+import mildtilt.job.Plan;
 import mildtilt.linkage.Rod;
 import mildtilt.phasing.ForkMark;
 import mildtilt.steer.SteeringTrain;
@@ -39,7 +40,7 @@ class BenchSheetTest {
     @Test
     void aJobWithoutPartsHasAnEmptySheet() {
         Job demo = DemoJob.MARSH_CARRIER.job();
-        Job none = new Job("none", "", demo.vehicle(), Optional.empty(), Optional.empty(), demo.targets());
+        Job none = Job.of("none", new Plan(demo.vehicle(), Optional.empty(), Optional.empty(), demo.targets()));
         BenchSheet sheet = BenchSheet.of(none, new SteeringTrain(none));
         assertThat(sheet.joints()).isEmpty();
         assertThat(sheet.shafts()).isEmpty();

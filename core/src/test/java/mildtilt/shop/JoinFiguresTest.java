@@ -11,6 +11,7 @@ import mildtilt.check.Finding;
 import mildtilt.check.Severity;
 import mildtilt.column.Bearing;
 import mildtilt.format.DemoJob;
+import mildtilt.id.Id;
 import mildtilt.job.Job;
 import mildtilt.making.Section;
 import mildtilt.making.ShaftJoin;
@@ -27,7 +28,7 @@ class JoinFiguresTest {
     private final Job tender = DemoJob.BOG_TENDER.job();
 
     private Job joined(School school, double along) {
-        return tender.editMaking(m -> m.withJoins(List.of(new ShaftJoin("Lower shaft", along, school))));
+        return tender.editMaking(m -> m.withJoins(List.of()).withJoin(new Id("shaft-2"), along, school));
     }
 
     private static double polar(double outside, double inside) {
@@ -100,8 +101,8 @@ class JoinFiguresTest {
 
     @Test
     void aJoinWhoseShaftIsGoneIsToldAndNotCutSomewhereElse() {
-        Job renamed = joined(School.SLEEVE, 120).editColumn(c -> c.editShaft(1, s -> s.withName("Middle shaft")));
-        for (Job job : List.of(renamed, joined(School.SLEEVE, 4000), joined(School.SLEEVE, 5))) {
+        Job gone = joined(School.SLEEVE, 120).editColumn(c -> c.editShaft(1, s -> s.withId(Id.Kind.SHAFT.number(9))));
+        for (Job job : List.of(gone, joined(School.SLEEVE, 4000), joined(School.SLEEVE, 5))) {
             Finding lost = Analysis.of(job).findings().stream().filter(f -> f.fault() == Fault.JOIN_LOST).findFirst().orElseThrow();
             assertThat(lost.severity()).isEqualTo(Severity.STOP);
             assertThat(Papers.of(Analysis.of(job), LocalDate.EPOCH).cuts().open()).isNotEmpty();
@@ -119,7 +120,7 @@ class JoinFiguresTest {
         JoinFigures at = JoinFigures.of(tight, tight.making().joins().getFirst()).orElseThrow();
         double left = tight.column().orElseThrow().cutLength(1) - at.along() - tight.column().orElseThrow().gearEndFit(1).engagement();
         assertThat(at.noRoom().orElseThrow().measures().get(2).value()).isCloseTo(left, within(1e-9)).isLessThan(28.5);
-        Job held = joined(School.COUPLING, 115).editColumn(c -> c.withBearings(List.of(Bearing.planned("Steady", Bearing.Kind.FLANGE, Bearing.Mount.FRAME, 1, 130, 19))));
+        Job held = joined(School.COUPLING, 115).editColumn(c -> c.withBearings(List.of(Bearing.planned(Id.Kind.BEARING.first(), "Steady", Bearing.Kind.FLANGE, Bearing.Mount.FRAME, 1, 130, 19))));
         assertThat(JoinFigures.of(held, held.making().joins().getFirst()).orElseThrow().noRoom().orElseThrow().pattern()).contains("Steady");
         assertThat(JoinFigures.of(joined(School.SLEEVE, 115), joined(School.SLEEVE, 115).making().joins().getFirst()).orElseThrow().noRoom()).isEmpty();
     }

@@ -9,6 +9,7 @@ import mildtilt.format.DemoJob;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
+import mildtilt.id.Id;
 import mildtilt.job.Job;
 import mildtilt.linkage.Rod;
 import mildtilt.making.Piece;
@@ -27,7 +28,7 @@ class PartLoadTest {
     private final Job carrier = DemoJob.MARSH_CARRIER.job();
 
     private static Piece.ArmPlate plate(double thick, double root, double end, double margin) {
-        return new Piece.ArmPlate("p", ArmOf.LEFT_STEERING_ARM, thick, root, end, margin);
+        return new Piece.ArmPlate(Id.Kind.PIECE.first(), "p", ArmOf.LEFT_STEERING_ARM, thick, root, end, margin);
     }
 
     /** Where along the plate it works hardest, gone through in steps; the root's hole taken out of its section. */

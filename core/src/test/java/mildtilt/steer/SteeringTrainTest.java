@@ -14,6 +14,7 @@ import mildtilt.geometry.Vector;
 import mildtilt.job.CornerPoint;
 import mildtilt.job.Job;
 import mildtilt.job.JobPoints;
+import mildtilt.job.Plan;
 import mildtilt.job.PointId;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.steer.SteerFigures.Sense;
@@ -104,7 +105,7 @@ class SteeringTrainTest {
         assertThat(over.reason()).isEqualTo(Reason.GEAR_END);
         assertThat(over.sentence()).contains("rack").contains("mm more than it has");
         // Without a column the hands are on the gear's input itself.
-        Job bare = new Job("bare", "", demo.vehicle(), Optional.empty(), demo.axle(), demo.targets());
+        Job bare = Job.of("bare", new Plan(demo.vehicle(), Optional.empty(), demo.axle(), demo.targets()));
         assertThat(new SteeringTrain(bare).gearInputDeg(200)).isEqualTo(200);
     }
 
@@ -144,7 +145,7 @@ class SteeringTrainTest {
 
     @Test
     void mirrorImagesTurnAlike() {
-        SteeringTrain train = new SteeringTrain(new Job("m", "", demo.vehicle(), Optional.empty(), demo.axle(), demo.targets()));
+        SteeringTrain train = new SteeringTrain(Job.of("m", new Plan(demo.vehicle(), Optional.empty(), demo.axle(), demo.targets())));
         AxlePose.Assembled left = train.pose(170, 20, -10).assembled().orElseThrow();
         AxlePose.Assembled right = train.pose(-170, -10, 20).assembled().orElseThrow();
         assertThat(left.left().steerDeg()).isCloseTo(-right.right().steerDeg(), within(1e-9));

@@ -13,6 +13,7 @@ import mildtilt.geometry.Side;
 import mildtilt.job.CornerPoint;
 import mildtilt.job.Job;
 import mildtilt.job.JobPoints;
+import mildtilt.job.Plan;
 import mildtilt.job.PointId;
 import mildtilt.linkage.RodEnd;
 import mildtilt.steer.SteerFigures.SteerRow;
@@ -132,7 +133,7 @@ class SweepTest {
 
     @Test
     void thereIsNothingToSweepWithoutAnAxleOrWithALockedJoint() {
-        Job columnOnly = new Job("c", "", demo.vehicle(), demo.column(), Optional.empty(), demo.targets());
+        Job columnOnly = Job.of("c", new Plan(demo.vehicle(), demo.column(), Optional.empty(), demo.targets()));
         SteeringTrain t = new SteeringTrain(columnOnly);
         assertThat(SteerSweep.of(t, demo, Grid.USUAL)).isEmpty();
         assertThat(TravelMap.of(t, demo, Grid.USUAL)).isEmpty();

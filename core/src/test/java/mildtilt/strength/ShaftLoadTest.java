@@ -14,6 +14,7 @@ import mildtilt.column.Shaft;
 import mildtilt.column.TestColumns;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Vector;
+import mildtilt.id.Id;
 import org.junit.jupiter.api.RepeatedTest;
 import org.junit.jupiter.api.RepetitionInfo;
 import org.junit.jupiter.api.Test;
@@ -103,7 +104,7 @@ class ShaftLoadTest {
         // A locked joint passes nothing that could be told.
         Column locked = TestColumns.through(List.of(new Point(0, 0, 0), new Point(100, 0, 0), new Point(100, 80, 0)), new double[0]);
         assertThat(ShaftLoad.of(new ColumnTrain(locked), 500)).isEmpty();
-        Shaft thin = Shaft.round("thin", 20, 0, true).withBore(19.9);
+        Shaft thin = Shaft.round(Id.Kind.SHAFT.first(), "thin", 20, 0, true).withBore(19.9);
         assertThat(load(c.withShaft(0, thin.withEnds(Optional.empty(), Optional.of(new Seat.Round(19)))), 500).shafts().getFirst().margin()).isLessThan(1e-3);
     }
 

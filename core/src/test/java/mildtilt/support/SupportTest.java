@@ -23,8 +23,10 @@ import mildtilt.geometry.Axis;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Vector;
+import mildtilt.id.Id;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
+import mildtilt.job.Plan;
 import mildtilt.job.Targets;
 import mildtilt.routing.TrainEdits;
 import org.junit.jupiter.api.RepeatedTest;
@@ -42,7 +44,7 @@ class SupportTest {
 
     private static Column with(Column c, int shaft, double along) {
         return c.withBearings(Stream.concat(c.bearings().stream(),
-                Stream.of(Bearing.planned("b" + c.bearings().size(), Kind.ROD_END, Mount.FRAME, shaft, along, 20))).toList());
+                Stream.of(Bearing.planned(Id.Kind.BEARING.next(c.partIds()), "b" + c.bearings().size(), Kind.ROD_END, Mount.FRAME, shaft, along, 20))).toList());
     }
 
     /** Between a column in its tube and the gear, every joint past two lets the train fold: each wants a bearing. */
@@ -187,7 +189,7 @@ class SupportTest {
     /** Against the beam formula put together from the section itself. */
     @Test
     void aSpanShakesAsABeamDoes() {
-        Shaft tube = Shaft.round("t", 30, 0, true).withBore(24);
+        Shaft tube = Shaft.round(Id.Kind.SHAFT.first(), "t", 30, 0, true).withBore(24);
         double i = Math.PI / 64 * (Math.pow(30, 4) - Math.pow(24, 4));
         double kgPerMm = Math.PI / 4 * (900 - 576) * 7850e-9;
         // N mm² over kg/mm: a factor of a thousand for mm/s².
@@ -208,8 +210,7 @@ class SupportTest {
         Point place = c.place(c.bearings().getFirst());
         Column split = TrainEdits.split(c, 1, c.joints().getFirst());
         assertThat(split.place(split.bearings().getFirst()).distanceTo(place)).isCloseTo(0, within(1e-9));
-        assertThat(Element.trainOf(new Job("t", "", DemoJob.BOG_TENDER.job().vehicle(), Optional.of(split), Optional.empty(),
-                Targets.USUAL))).contains(new Element.BearingAt(0));
+        assertThat(Element.trainOf(Job.of("t", new Plan(DemoJob.BOG_TENDER.job().vehicle(), Optional.of(split), Optional.empty(), Targets.USUAL)))).contains(new Element.BearingAt(0));
         Vector along = split.axis(3).vector();
         assertThat(along.cross(place.minus(split.start(3))).norm()).isCloseTo(0, within(1e-9));
     }

@@ -15,6 +15,8 @@ import mildtilt.geometry.Axis;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Vector;
+import mildtilt.id.Called;
+import mildtilt.id.Id;
 import mildtilt.job.Job;
 import mildtilt.making.Metal;
 import mildtilt.making.Piece;
@@ -71,21 +73,21 @@ class TemplatesTest {
     @Test
     void aStayBetweenTwoTubesIsAsLongAsItIsDrawn() {
         // Square between two tubes of 50: at the sides of the tube nothing is cut away but the sagitta.
-        Piece.CopedTube stay = new Piece.CopedTube("Stay", new Section.Tube(25, 2), Metal.STEEL, 300, new Meeting(50, 90, 0, 0), new Meeting(50, 90, 0, 90), 1, 0);
+        Piece.CopedTube stay = new Piece.CopedTube(Id.Kind.PIECE.first(), "Stay", new Section.Tube(25, 2), Metal.STEEL, 300, new Meeting(50, 90, 0, 0), new Meeting(50, 90, 0, 90), 1, 0);
         Cope cope = Cope.of(stay);
         double deepest = Math.sqrt(25 * 25 - 12.5 * 12.5);
         assertThat(cope.longest()).as("the least of both cuts is at the outer skin").isCloseTo(300 - 2 * Math.sqrt(25 * 25 - 10.5 * 10.5), within(0.02));
         assertThat(cope.shortest()).isBetween(300 - 50.0, 300 - 25 - deepest);
         FlatPattern first = pattern(of(demo, stay), "Stay, first end");
         assertThat(first.bounds().width()).isCloseTo(Math.PI * 25, within(1e-9));
-        Piece.CopedTube plain = new Piece.CopedTube("Plain", new Section.Tube(25, 2), Metal.STEEL, 300, Meeting.SQUARE, Meeting.SQUARE, 1, 0);
+        Piece.CopedTube plain = new Piece.CopedTube(Id.Kind.PIECE.first(), "Plain", new Section.Tube(25, 2), Metal.STEEL, 300, Meeting.SQUARE, Meeting.SQUARE, 1, 0);
         assertThat(Cope.of(plain).longest()).isCloseTo(300, within(1e-9));
         assertThat(of(demo, plain).patterns()).noneMatch(p -> p.name().startsWith("Plain"));
     }
 
     @Test
     void anArmPlateIsAsLongAsTheJobsArm() {
-        FlatPattern p = pattern(of(demo, new Piece.ArmPlate("Arm", ArmOf.LEFT_STEERING_ARM, 12, 30, 16, 11)), "Arm");
+        FlatPattern p = pattern(of(demo, new Piece.ArmPlate(Id.Kind.PIECE.first(), "Arm", ArmOf.LEFT_STEERING_ARM, 12, 30, 16, 11)), "Arm");
         List<Ink.Circle> holes = p.inks().stream().filter(Ink.Circle.class::isInstance).map(Ink.Circle.class::cast).toList();
         double length = demo.axle().orElseThrow().left().suspension().steerAxis().distanceTo(demo.axle().orElseThrow().left().knuckle().tieRodPoint());
         assertThat(holes.get(0).centre().distanceTo(holes.get(1).centre())).isCloseTo(length, within(1e-9));
@@ -101,8 +103,8 @@ class TemplatesTest {
         double alpha = Math.acos((r1 - r2) / length);
         double hull = r1 * r1 * (Math.PI - alpha) + r2 * r2 * alpha + Math.sin(alpha) * length * (r1 + r2);
         assertThat(p.area()).isCloseTo(hull - Math.PI * (15 * 15 + 8 * 8), within(hull * 1e-3));
-        assertThat(of(demo, new Piece.ArmPlate("None", ArmOf.GEAR_ARM, 12, 30, 16, 11)).open()).as("a rack has no arm").hasSize(1);
-        assertThat(of(demo, new Piece.ArmPlate("Fat", ArmOf.LEFT_STEERING_ARM, 12, 300, 160, 11)).open().getFirst().text(LengthUnit.MM)).contains("run into each other");
+        assertThat(of(demo, new Piece.ArmPlate(Id.Kind.PIECE.first(), "None", ArmOf.GEAR_ARM, 12, 30, 16, 11)).open()).as("a rack has no arm").hasSize(1);
+        assertThat(of(demo, new Piece.ArmPlate(Id.Kind.PIECE.first(), "Fat", ArmOf.LEFT_STEERING_ARM, 12, 300, 160, 11)).open().getFirst().text(LengthUnit.MM)).contains("run into each other");
     }
 
     private static final List<Shape> FEET = List.of(new Shape.Box(new Point(-300, 350, 430), 900, 60, 60, 10, 6, 4), new Shape.Cylinder(new Point(-700, 390, 440), new Point(0, 300, 400), 60),
@@ -129,10 +131,10 @@ class TemplatesTest {
     /** Each place of the foot's edge, put back into the vehicle, lies on what the bracket stands on; the plate is square to the shaft. */
     @Test
     void aBracketsFootStandsOnTheRailAtItsAngle() {
-        Column c = demo.column().orElseThrow().withBearings(List.of(Bearing.planned("Steady", Bearing.Kind.FLANGE, Bearing.Mount.FRAME, 1, 150, 19)));
+        Column c = demo.column().orElseThrow().withBearings(List.of(Bearing.planned(Id.Kind.BEARING.first(), "Steady", Bearing.Kind.FLANGE, Bearing.Mount.FRAME, 1, 150, 19)));
         for (Shape shape : FEET) {
             Job job = demo.withColumn(c).withSurroundings(Surroundings.NONE.with(Obstacle.fixed("rail", shape)));
-            FlatPattern p = pattern(of(job, new Piece.BearingBracket("Foot", "Steady", "rail", 6, 30, 20, 2, 46, 8, 8)), "Foot");
+            FlatPattern p = pattern(of(job, new Piece.BearingBracket(Id.Kind.PIECE.first(), "Foot", Id.Kind.BEARING.first(), Id.Kind.OBSTACLE.first(), 6, 30, 20, 2, 46, 8, 8)), "Foot");
             Ink.Path outline = (Ink.Path) p.inks().getFirst();
             Point middle = c.place(c.bearings().getFirst());
             Vector axis = c.axis(1).vector();
@@ -156,8 +158,8 @@ class TemplatesTest {
 
     @Test
     void aBracketThatCanNotBeDrawnSaysWhy() {
-        Column c = demo.column().orElseThrow().withBearings(List.of(Bearing.planned("Steady", Bearing.Kind.FLANGE, Bearing.Mount.FRAME, 1, 150, 19)));
-        Piece.BearingBracket b = new Piece.BearingBracket("Foot", "Steady", "thing", 6, 30, 20, 2, 46, 8, 8);
+        Column c = demo.column().orElseThrow().withBearings(List.of(Bearing.planned(Id.Kind.BEARING.first(), "Steady", Bearing.Kind.FLANGE, Bearing.Mount.FRAME, 1, 150, 19)));
+        Piece.BearingBracket b = new Piece.BearingBracket(Id.Kind.PIECE.first(), "Foot", Id.Kind.BEARING.first(), Id.Kind.OBSTACLE.first(), 6, 30, 20, 2, 46, 8, 8);
         Map<Shape, String> why = new HashMap<>(Map.of(new Shape.Sphere(new Point(-400, 300, 300), 100), "not drawn onto a",
                 new Shape.Box(new Point(-2000, 300, 300), 50, 50, 50), "does not meet",
                 new Shape.Box(c.place(c.bearings().getFirst()).plus(c.axis(1).anySquare().times(90)), 20, 20, 20), "wider"));
@@ -195,7 +197,7 @@ class TemplatesTest {
     void aNotchIsLinedAndBoxed() {
         Shape.Box rail = new Shape.Box(new Point(-320, 270, 425), 1300, 50, 60);
         Job job = demo.withSurroundings(Surroundings.NONE.with(Obstacle.fixed("rail", rail)));
-        Notch n = new Notch(0, "rail", "lower shaft", Notch.Face.TOP, 18, 90, 50, false, 210, new Point(-300, 270, 455), List.of());
+        Notch n = new Notch(0, new Called(Id.Kind.OBSTACLE.first(), "rail"), new Called(Id.Kind.SHAFT.number(2), "lower shaft"), Notch.Face.TOP, 18, 90, 50, false, 210, new Point(-300, 270, 455), List.of());
         Templates t = Templates.of(job, List.of(n));
         FlatPattern lining = pattern(t, "Notch in rail (top), lining");
         assertThat(lining.bounds().width()).isEqualTo(18 + 90 + 18);
@@ -204,14 +206,14 @@ class TemplatesTest {
         assertThat(side.bounds().width()).isEqualTo(210);
         assertThat(side.bounds().height()).as("as high as the rail").isEqualTo(60);
         assertThat(side.area()).isCloseTo(210 * 60 - 90 * 18, within(1e-9));
-        Notch pocket = new Notch(0, "rail", "lower shaft", Notch.Face.LEFT, 18, 90, 30, false, 210, new Point(-300, 295, 425), List.of());
+        Notch pocket = new Notch(0, new Called(Id.Kind.OBSTACLE.first(), "rail"), new Called(Id.Kind.SHAFT.number(2), "lower shaft"), Notch.Face.LEFT, 18, 90, 30, false, 210, new Point(-300, 295, 425), List.of());
         assertThat(Templates.of(job, List.of(pocket)).patterns()).noneMatch(p -> p.name().endsWith("side plate"));
     }
 
     @ParameterizedTest
     @CsvSource({"19, 19, 90, 8", "19, 25, 100, 10", "12, 30, 80, 6", "16, 15.875, 60, 5"})
     void aJigIsClosedAndGoesRoundItsShafts(double one, double other, double length, double wall) {
-        TriangleMesh mesh = JigMesh.of(new Piece.CentringJig("j", one, other, length, wall));
+        TriangleMesh mesh = JigMesh.of(new Piece.CentringJig(Id.Kind.PIECE.first(), "j", one, other, length, wall));
         Map<Long, Integer> edges = new HashMap<>();
         int[] t = mesh.trianglesCopy();
         float[] p = mesh.cornersCopy();

@@ -28,9 +28,10 @@ import mildtilt.format.JobWriter;
 import mildtilt.format.PhotoFile;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Side;
+import mildtilt.id.Id;
 import mildtilt.job.Built;
 import mildtilt.job.Change;
-import mildtilt.job.FitLog;
+import mildtilt.job.TrialLog;
 import mildtilt.job.Job;
 import mildtilt.job.Trial;
 import mildtilt.linkage.Rod;
@@ -68,11 +69,11 @@ class LogFileTest {
 
     private static Gauge gauge() {
         return switch (RANDOM.nextInt(11)) {
-            case 0 -> new Gauge.JointAngle("Joint \"" + RANDOM.nextInt(5) + "\"");
-            case 1 -> new Gauge.ShaftLength("Shaft, long");
+            case 0 -> new Gauge.JointAngle(Id.Kind.JOINT.number(1 + RANDOM.nextInt(5)));
+            case 1 -> new Gauge.ShaftLength(Id.Kind.SHAFT.number(7));
             case 2 -> new Gauge.RodLength(Rod.values()[RANDOM.nextInt(Rod.values().length)]);
             case 3 -> new Gauge.LockAngle(side(), side());
-            case 4 -> new Gauge.Gap("left tyre", "Rail");
+            case 4 -> new Gauge.Gap(new Id("left_tyre"), Id.Kind.OBSTACLE.number(3));
             case 5 -> new Gauge.TurnsTo(side());
             case 6 -> new Gauge.GearOffCentre();
             case 7 -> new Gauge.SpokesOffStraight();
@@ -88,25 +89,25 @@ class LogFileTest {
             case 0 -> new TrialReading.Figure(gauge(), figure(), spread, TrialReading.TYPED);
             case 1 -> new TrialReading.WallDot(side(), RANDOM.nextBoolean(), Math.rint(figure()), figure(), figure(), spread, "laser on the hub");
             case 2 -> new TrialReading.PlatePair(side(), 1 + RANDOM.nextInt(80), RANDOM.nextInt(80) - 20, spread, "turn plates");
-            default -> new TrialReading.RunOut("Shaft, long", Math.abs(figure()), RANDOM.doubles(4 + RANDOM.nextInt(9), -1, 1).boxed().toList(), spread, "dial");
+            default -> new TrialReading.RunOut(Id.Kind.SHAFT.number(7), Math.abs(figure()), RANDOM.doubles(4 + RANDOM.nextInt(9), -1, 1).boxed().toList(), spread, "dial");
         };
     }
 
     private static Job withLog(Job job) {
         List<Built> all = new ArrayList<>();
         for (int v = 0; v < 1 + RANDOM.nextInt(3); v++) {
-            Built b = new Built("vehicle " + v);
+            Built b = Built.named(Id.Kind.VEHICLE.number(1 + v), "vehicle " + v);
             for (int t = 0; t < RANDOM.nextInt(3); t++) {
                 TrialSheet s = new TrialSheet("trial " + t, LocalDateTime.of(2026, 3, 1 + t, 7, 5), "crew", "cut, \"tacked\"\n and tried", new Setup(RANDOM.nextBoolean(), RANDOM.nextBoolean(), true, figure(), 10, -20, 2500), List.of(),
                         List.of("photos/a-" + t + ".jpg"), "ok");
                 for (int r = 0; r < RANDOM.nextInt(30); r++) {
                     s = s.with(reading());
                 }
-                b = b.withTrial(new Trial(s, job));
+                b = b.withTrial(s, job.plan());
             }
-            all.add(b.editInspection(i -> i.withTick("wheel nut", Optional.of(new Inspection.Tick(RANDOM.nextBoolean(), "x", LocalDate.of(2026, 4, 1), ""))).withOwn("Trailer plug").withDriven(Optional.of(LocalDate.of(2026, 5, 2)))));
+            all.add(b.editInspection(i -> i.withTick(new Id("wheel_nut"), Optional.of(new Inspection.Tick(RANDOM.nextBoolean(), "x", LocalDate.of(2026, 4, 1), ""))).withOwn("Trailer plug").withDriven(Optional.of(LocalDate.of(2026, 5, 2)))));
         }
-        return job.withLog(new FitLog(all, RANDOM.nextBoolean() ? Tolerances.USUAL : tolerances())).after(new Change(LocalDateTime.of(2026, 1, 1, 1, 1, 1), "this", "because of \"that\""));
+        return job.withLog(new TrialLog(all, RANDOM.nextBoolean() ? Tolerances.USUAL : tolerances())).after(new Change(LocalDateTime.of(2026, 1, 1, 1, 1, 1), "this", "because of \"that\""));
     }
 
     @ParameterizedTest
@@ -133,9 +134,9 @@ class LogFileTest {
             assertThat(good).contains(w[0]);
             assertThatThrownBy(() -> JobReader.read(good.replaceFirst(Pattern.quote(w[0]), Matcher.quoteReplacement(w[1])))).isInstanceOf(JobFileException.class).message().containsIgnoringCase(w[2]);
         }
-        assertThatThrownBy(() -> new TrialReading.RunOut("s", 1, List.of(1.0, 2.0, 3.0), 0.01, "x")).isInstanceOf(ImpossibleGeometryException.class).hasMessageContaining("4 to 36");
-        assertThatThrownBy(() -> new FitLog(List.of(), Tolerances.USUAL)).isInstanceOf(ImpossibleGeometryException.class);
-        assertThatThrownBy(() -> new FitLog(List.of(new Built("a"), new Built("a")), Tolerances.USUAL)).isInstanceOf(ImpossibleGeometryException.class);
+        assertThatThrownBy(() -> new TrialReading.RunOut(Id.Kind.SHAFT.first(), 1, List.of(1.0, 2.0, 3.0), 0.01, "x")).isInstanceOf(ImpossibleGeometryException.class).hasMessageContaining("4 to 36");
+        assertThatThrownBy(() -> new TrialLog(List.of(), Tolerances.USUAL)).isInstanceOf(ImpossibleGeometryException.class);
+        assertThatThrownBy(() -> new TrialLog(List.of(Built.named(Id.Kind.VEHICLE.first(), "a"), Built.named(Id.Kind.VEHICLE.number(2), "a")), Tolerances.USUAL)).isInstanceOf(ImpossibleGeometryException.class);
     }
 
     @Test
@@ -143,7 +144,7 @@ class LogFileTest {
         TrialSheet s = new TrialSheet("t", LocalDateTime.of(2026, 1, 1, 0, 0), "", "", Setup.RAISED, List.of(), List.of(), "");
         for (double v : new double[] {1, 2, 3}) {
             s = s.with(new TrialReading.Figure(new Gauge.RimPlay(true), v, 1, "typed")).with(new TrialReading.WallDot(Side.LEFT, true, 20.2, v, 0, 1, "typed")).with(new TrialReading.WallDot(Side.LEFT, false, 20, v, 0, 1, "typed"))
-                    .with(new TrialReading.PlatePair(Side.LEFT, 20 + v / 10, 17, 1, "typed")).with(new TrialReading.RunOut("s", 100, List.of(v, 0.0, 0.0, 0.0), 1, "typed"));
+                    .with(new TrialReading.PlatePair(Side.LEFT, 20 + v / 10, 17, 1, "typed")).with(new TrialReading.RunOut(Id.Kind.SHAFT.first(), 100, List.of(v, 0.0, 0.0, 0.0), 1, "typed"));
         }
         assertThat(s.readings()).hasSize(5);
         assertThat(s.figures().getFirst().value()).isEqualTo(3);
@@ -174,7 +175,7 @@ class LogFileTest {
             }
         }
         assertThat(s.figures().size()).isGreaterThan(8);
-        TrialFigures f = TrialFigures.of(new Trial(s, job), job, a);
+        TrialFigures f = TrialFigures.of(new Trial(Id.Kind.TRIAL.first(), s, job.plan()), job, a);
         // What the plan itself has past a limit is past it when read so, too.
         assertThat(f.figures()).allMatch(x -> x.state() == (past(x, 0) ? AgainstPlan.State.PAST_LIMIT : AgainstPlan.State.FINE));
         // Twice its tolerance and its own doubt off, each is found out, a gap only if it is less; or past its limit.
@@ -185,10 +186,10 @@ class LogFileTest {
             assertThat(state(p, -off, a)).isEqualTo(past(p, -off) ? AgainstPlan.State.PAST_LIMIT : AgainstPlan.State.OUT);
         }
         List<InspectionList.Item> items = InspectionList.of(a, Inspection.NONE);
-        assertThat(items).extracting(InspectionList.Item::key).doesNotHaveDuplicates().hasSizeGreaterThan(12);
+        assertThat(items).extracting(InspectionList.Item::id).doesNotHaveDuplicates().hasSizeGreaterThan(12);
         assertThat(items).extracting(InspectionList.Item::group).contains(InspectionList.Group.values());
         // A part that is gone is told to have nothing to compare with, not found fine.
-        assertThat(AgainstPlan.planned(new Gauge.JointAngle("no such joint"), a)).isEmpty();
+        assertThat(AgainstPlan.planned(new Gauge.JointAngle(Id.Kind.JOINT.number(99)), a)).isEmpty();
     }
 
     private static AgainstPlan.State state(AgainstPlan p, double off, Analysis a) {
@@ -198,7 +199,7 @@ class LogFileTest {
 
     @Test
     void theFilesOfTheLogHoldWhatTheScreenShows(@TempDir Path folder) throws Exception {
-        Job job = DemoJob.MARSH_CARRIER.job().editLog(l -> l.with(new Built("carrier / 2")));
+        Job job = DemoJob.MARSH_CARRIER.job().editLog(l -> l.with("carrier / 2"));
         List<Path> written = FitFiles.write(job, LengthUnit.INCH, LocalDate.of(2026, 12, 1), "marsh.tilt", folder);
         assertThat(written).allMatch(p -> p.startsWith(folder)).extracting(p -> p.getFileName().toString()).contains("inspection-carrier-1.pdf", "inspection-carrier-2.pdf", "trial-causes.csv", "trial-figures.csv",
                 "trial-wall-trace.csv", "trial-turn-plates.csv", "trial-run-out.csv", "changes.csv");
@@ -229,7 +230,7 @@ class LogFileTest {
         assertThat(Files.readAllBytes(PhotoFile.beside(job, two))).containsExactly(1, 2, 3);
         assertThatThrownBy(() -> PhotoFile.copyBeside(job, Files.writeString(camera.resolve("x.exe"), "x"))).isInstanceOf(JobFileException.class).hasMessageContaining("JPG or PNG");
         assertThatThrownBy(() -> PhotoFile.copyBeside(job, camera.resolve("gone.png"))).isInstanceOf(JobFileException.class).hasMessageContaining("could not be copied");
-        Job with = DemoJob.SALT_RAKE.job().editLog(l -> l.edit("the vehicle", b -> b.withTrial(new Trial(new TrialSheet("t", LocalDateTime.of(2026, 1, 1, 0, 0), "", "", Setup.RAISED, List.of(), List.of(one, "photos/lost.jpg"), ""), DemoJob.SALT_RAKE.job()))));
+        Job with = DemoJob.SALT_RAKE.job().editLog(l -> l.edit(Id.Kind.VEHICLE.first(), b -> b.withTrial(new TrialSheet("t", LocalDateTime.of(2026, 1, 1, 0, 0), "", "", Setup.RAISED, List.of(), List.of(one, "photos/lost.jpg"), ""), DemoJob.SALT_RAKE.job().plan())));
         Path elsewhere = folder.resolve("other").resolve("copy.tilt");
         PhotoFile.copyAlong(with, job, elsewhere);
         assertThat(Files.readAllBytes(PhotoFile.beside(elsewhere, one))).containsExactly(1, 2, 3);

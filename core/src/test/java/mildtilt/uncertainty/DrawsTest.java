@@ -14,9 +14,11 @@ import mildtilt.format.DemoJob;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
+import mildtilt.id.Id;
 import mildtilt.job.AsBuilt;
 import mildtilt.job.Job;
 import mildtilt.job.JobPoints;
+import mildtilt.job.Plan;
 import mildtilt.job.PointId;
 import mildtilt.survey.Reading;
 import mildtilt.survey.Stated;
@@ -31,8 +33,11 @@ import org.junit.jupiter.params.provider.EnumSource;
 /** What is told of how sure the figures are, against cases where it can be said by hand. */
 class DrawsTest {
 
-    private static final String INNER = "left inner tie-rod pivot";
-    private static final String OUTER = "left tie-rod point on the steering arm";
+    private static final String INNER_CALLED = "left inner tie-rod pivot";
+    private static final String OUTER_CALLED = "left tie-rod point on the steering arm";
+    private static final Id INNER = new Id("left.inner_pivot");
+    private static final Id OUTER = new Id("left.tie_rod_point");
+    private static final Id MARK = Id.Kind.MARK.first();
     private static final Draws.Settings SETTINGS = new Draws.Settings(400, 400, 80, 7);
 
     private static Sureness draws(Job job, Draws.Settings settings) {
@@ -41,7 +46,7 @@ class DrawsTest {
 
     private static Job bare(DemoJob demo, Survey survey) {
         Job d = demo.job();
-        return new Job(d.title(), "", d.vehicle(), d.column(), d.axle(), d.targets()).withSurvey(survey);
+        return Job.of(d.title(), new Plan(d.vehicle(), d.column(), d.axle(), d.targets())).withSurvey(survey);
     }
 
     @Test
@@ -51,11 +56,11 @@ class DrawsTest {
         Sureness s = draws(job, SETTINGS);
         assertThat(s.figures().get(Headline.TIE_ROD).spread()).isCloseTo(1.5 * Math.sqrt(2), within(0.2));
         double surer = Math.hypot(1.5, 1.5 * 0.4 / Math.hypot(1.5, 0.4));
-        for (String end : List.of(INNER, OUTER)) {
+        for (String end : List.of(INNER_CALLED, OUTER_CALLED)) {
             Sureness.Gain g = s.again().stream().filter(a -> a.what().equals(end)).findFirst().orElseThrow().of(Headline.TIE_ROD).orElseThrow();
             assertThat(g.after() / g.before()).isCloseTo(surer / (1.5 * Math.sqrt(2)), within(0.06));
         }
-        assertThat(s.best(Headline.TIE_ROD).orElseThrow().what()).isIn(INNER, OUTER);
+        assertThat(s.best(Headline.TIE_ROD).orElseThrow().what()).isIn(INNER_CALLED, OUTER_CALLED);
         assertThat(s.again().stream().filter(a -> a.what().equals("right inner tie-rod pivot")).findFirst().flatMap(a -> a.of(Headline.TIE_ROD))).isEmpty();
         assertThat(s.finished()).isTrue();
         assertThat(s.impossible()).isZero();
@@ -68,8 +73,9 @@ class DrawsTest {
         Point inner = JobPoints.position(plan, new PointId.InnerPivot(Side.LEFT));
         Point outer = plan.axle().orElseThrow().left().knuckle().tieRodPoint();
         Survey survey = new Survey(List.of(
-                new SurveyPoint("mark", List.of(new Reading.Plumb(0, 0, 20), new Reading.Height(0, 20))), new SurveyPoint("mark 2", List.of(new Reading.Along("mark", "mark 3", 500, 0.01))),
-                new SurveyPoint("mark 3", List.of(new Reading.Plumb(1000, 0, 20), new Reading.Height(0, 20))),
+                new SurveyPoint(MARK, "mark", List.of(new Reading.Plumb(0, 0, 20), new Reading.Height(0, 20))),
+                new SurveyPoint(Id.Kind.MARK.number(2), "mark 2", List.of(new Reading.Along(MARK, Id.Kind.MARK.number(3), 500, 0.01))),
+                new SurveyPoint(Id.Kind.MARK.number(3), "mark 3", List.of(new Reading.Plumb(1000, 0, 20), new Reading.Height(0, 20))),
                 hung(INNER, inner), hung(OUTER, outer)), Stated.USUAL);
         Job job = plan.withSurvey(survey);
         Surveyed s = JobPoints.surveyed(job);
@@ -83,11 +89,11 @@ class DrawsTest {
     }
 
     /** A point said to lie where the mark is plus an offset known well: by mirror images of the marks, which carry its error. */
-    private static SurveyPoint hung(String name, Point at) {
+    private static SurveyPoint hung(Id id, Point at) {
         double away = at.minus(new Point(0, 0, 0)).norm();
         Vector d = at.minus(Point.ORIGIN);
         double down = Math.toDegrees(Math.atan2(-d.z(), Math.hypot(d.x(), d.y())));
-        return new SurveyPoint(name, List.of(new Reading.Tape("mark", away, 0.1), new Reading.Slope("mark", down, Math.toDegrees(Math.atan2(d.y(), d.x())), 0.01)));
+        return new SurveyPoint(id, id.text(), List.of(new Reading.Tape(MARK, away, 0.1), new Reading.Slope(MARK, down, Math.toDegrees(Math.atan2(d.y(), d.x())), 0.01)));
     }
 
     @Test
@@ -108,7 +114,7 @@ class DrawsTest {
                 after[k] += y[k] * y[k] / n;
             }
         }
-        double[] told = {JobPoints.surveyed(job).places().get("steering wheel hub").sdX(), JobPoints.surveyed(job).places().get("steering wheel hub").sdY(), JobPoints.surveyed(job).places().get("steering wheel hub").sdZ()};
+        double[] told = {JobPoints.surveyed(job).places().get(new Id("hub")).sdX(), JobPoints.surveyed(job).places().get(new Id("hub")).sdY(), JobPoints.surveyed(job).places().get(new Id("hub")).sdZ()};
         double again = job.survey().stated().again();
         for (int k = 0; k < 3; k++) {
             assertThat(Math.sqrt(before[hub.first() + k])).isCloseTo(told[k], within(0.05 * told[k]));

@@ -17,6 +17,7 @@ import mildtilt.clearance.LargestTyre;
 import mildtilt.clearance.LockKept;
 import mildtilt.clearance.Notch;
 import mildtilt.clearance.PairGap;
+import mildtilt.clearance.Two;
 import mildtilt.geometry.Side;
 import mildtilt.job.Job;
 import mildtilt.measure.Phrase;
@@ -74,7 +75,7 @@ public final class GapsPane extends FactsPane {
         }
         table(List.of("inner wheel, kept of lock", "left", "right"), rows);
         for (Side way : Side.values()) {
-            l.stop(way).ifPresent(w -> say("Turning " + way.label() + ", the stop must act at {0} of the inner wheel ({1} of the outer) to keep the gap: " + Phrase.name(w.pair().orElse("")) + ".",
+            l.stop(way).ifPresent(w -> say("Turning " + way.label() + ", the stop must act at {0} of the inner wheel ({1} of the outer) to keep the gap: " + Phrase.name(w.pair().map(Two::label).orElse("")) + ".",
                     Quantity.angle(w.keptDeg()), Quantity.angle(w.outerDeg())));
         }
         l.freeBumpAtLock().ifPresent(z -> say("With full lock on, {0} of bump is free of the whole {1}.", Quantity.length(z), Quantity.length(job.vehicle().bump())));
@@ -94,7 +95,7 @@ public final class GapsPane extends FactsPane {
         }
         head("Notches");
         for (Notch n : notches) {
-            say(Phrase.name(n.rail()) + ", " + n.face().label() + ", for " + Phrase.name(n.by()) + ": {0} deep, {1} along, {2} across. " + (n.through()
+            say(Phrase.name(n.rail().name()) + ", " + n.face().label() + ", for " + Phrase.name(n.by().name()) + ": {0} deep, {1} along, {2} across. " + (n.through()
                             ? "That is more than half of it: a notch will not do, lead the rail or the column elsewhere." : "Boxing plate {3} long."),
                     Quantity.length(n.depth()), Quantity.length(n.width()), Quantity.length(n.height()), Quantity.length(n.boxing()));
         }

@@ -174,8 +174,8 @@ final class ShotList {
         }, SETTLE.multiply(6)));
         shots.add(new Shot("variants", () -> {
             bench.edit("Keep two variants", j -> KnuckleEdits.changedBoth(j, new KnuckleChange(-14, 0, 0, 0, 0)).keepingVariant("short arms")
-                    .withSolution(KnuckleEdits.changedBoth(j, new KnuckleChange(0, 26, 0, 0, 0))).keepingVariant("ends out")
-                    .withSolution(j));
+                    .withPlan(KnuckleEdits.changedBoth(j, new KnuckleChange(0, 26, 0, 0, 0)).plan()).keepingVariant("ends out")
+                    .withPlan(j.plan()));
             bench.sideTabProperty().set(SideTab.VARIANTS);
         }));
     }

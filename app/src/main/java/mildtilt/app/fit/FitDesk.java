@@ -17,8 +17,10 @@ import mildtilt.app.workbench.Workbench;
 import mildtilt.diagnosis.Diagnosis;
 import mildtilt.fit.Asked;
 import mildtilt.fit.TrialFigures;
+import mildtilt.id.Id;
 import mildtilt.job.Built;
 import mildtilt.job.Job;
+import mildtilt.job.Plan;
 import mildtilt.job.Trial;
 import mildtilt.trial.Setup;
 import mildtilt.trial.TrialReading;
@@ -33,21 +35,21 @@ final class FitDesk {
      * @param cause empty where the readings say nothing of gear and arms
      * @param asked all there is to measure on the vehicle as it stands
      */
-    record Told(String vehicle, TrialFigures figures, Optional<Diagnosis> cause, List<Asked> asked) {
+    record Told(Id vehicle, TrialFigures figures, Optional<Diagnosis> cause, List<Asked> asked) {
 
-        static Told of(String vehicle, Trial t, TrialFigures figures) {
-            return new Told(vehicle, figures, Diagnosis.of(t.sheet(), t.plan()), Asked.of(figures.then(), t.sheet().setup()));
+        static Told of(Id vehicle, Trial t, TrialFigures figures) {
+            return new Told(vehicle, figures, Diagnosis.of(t.sheet(), Job.of("", t.plan())), Asked.of(figures.then(), t.sheet().setup()));
         }
 
-        private boolean isOf(String name, Trial t) {
-            return vehicle.equals(name) && figures.trial().sheet().name().equals(t.sheet().name());
+        private boolean isOf(Id other, Trial t) {
+            return vehicle.equals(other) && figures.trial().id().equals(t.id());
         }
     }
 
     private final Workbench bench;
     private final Clock clock;
-    private final ObjectProperty<String> vehicle = new SimpleObjectProperty<>("");
-    private final ObjectProperty<String> trial = new SimpleObjectProperty<>("");
+    private final ObjectProperty<Optional<Id>> vehicle = new SimpleObjectProperty<>(Optional.empty());
+    private final ObjectProperty<Optional<Id>> trial = new SimpleObjectProperty<>(Optional.empty());
     private final ReadOnlyObjectWrapper<Optional<Told>> told = new ReadOnlyObjectWrapper<>(Optional.empty());
     private final Beside<Told> beside;
 
@@ -68,15 +70,15 @@ final class FitDesk {
 
     /** What is told, as long as it is of the trial in hand. */
     Optional<Told> told() {
-        return told.get().filter(x -> trial().filter(t -> x.isOf(vehicle().name(), t)).isPresent());
+        return told.get().filter(x -> trial().filter(t -> x.isOf(vehicle().id(), t)).isPresent());
     }
 
-    /** Name of the vehicle that was chosen; nothing until one is. */
-    ReadOnlyObjectProperty<String> vehicleProperty() {
+    /** The vehicle that was chosen; nothing until one is. */
+    ReadOnlyObjectProperty<Optional<Id>> vehicleProperty() {
         return vehicle;
     }
 
-    ObjectProperty<String> trialProperty() {
+    ObjectProperty<Optional<Id>> trialProperty() {
         return trial;
     }
 
@@ -86,17 +88,17 @@ final class FitDesk {
 
     /** The vehicle in hand: the one chosen, else the first. */
     Built vehicle() {
-        return bench.job().log().vehicle(vehicle.get()).orElse(bench.job().log().vehicles().getFirst());
+        return vehicle.get().flatMap(bench.job().log()::vehicle).orElse(bench.job().log().vehicles().getFirst());
     }
 
     void choose(Built v) {
-        vehicle.set(v.name());
-        trial.set(v.last().map(t -> t.sheet().name()).orElse(""));
+        vehicle.set(Optional.of(v.id()));
+        trial.set(v.last().map(Trial::id));
     }
 
     /** The trial in hand: the one chosen, else the last. */
     Optional<Trial> trial() {
-        return vehicle().trial(trial.get()).or(() -> vehicle().last());
+        return trial.get().flatMap(vehicle()::trial).or(() -> vehicle().last());
     }
 
     private void ask() {
@@ -106,14 +108,14 @@ final class FitDesk {
             return;
         }
         Trial t = now.get();
-        String name = vehicle().name();
+        Id of = vehicle().id();
         Optional<Told> before = told.get();
-        boolean sameReadings = before.filter(x -> x.isOf(name, t) && x.figures.trial().equals(t)).isPresent();
+        boolean sameReadings = before.filter(x -> x.isOf(of, t) && x.figures.trial().equals(t)).isPresent();
         boolean sameRoom = before.filter(x -> samePlan(x, t, job)).isPresent();
         if (sameReadings && sameRoom) {
             return;
         }
-        beside.ask(() -> Told.of(name, t, before.filter(_ -> sameRoom).map(b -> TrialFigures.of(t, job, b.figures.then())).orElseGet(() -> TrialFigures.of(t, job))));
+        beside.ask(() -> Told.of(of, t, before.filter(_ -> sameRoom).map(b -> TrialFigures.of(t, job, b.figures.then())).orElseGet(() -> TrialFigures.of(t, job))));
     }
 
     private static boolean samePlan(Told told, Trial t, Job job) {
@@ -124,14 +126,14 @@ final class FitDesk {
 
     /** Changes the vehicle in hand. */
     boolean edit(String change, UnaryOperator<Built> edit) {
-        String name = vehicle().name();
-        return bench.edit(change, j -> j.editLog(l -> l.edit(name, edit)));
+        Id id = vehicle().id();
+        return bench.edit(change, j -> j.editLog(l -> l.edit(id, edit)));
     }
 
     /** Changes the trial in hand. */
     boolean editTrial(String change, UnaryOperator<TrialSheet> edit) {
         Optional<Trial> now = trial();
-        return now.isPresent() && edit(change, v -> v.editTrial(now.get().sheet().name(), t -> t.edit(edit)));
+        return now.isPresent() && edit(change, v -> v.editTrial(now.get().id(), t -> t.edit(edit)));
     }
 
     /** @return whether it was taken */
@@ -143,15 +145,16 @@ final class FitDesk {
     void begin() {
         Built v = vehicle();
         int n = v.trials().size() + 1;
-        while (v.trial("Trial " + n).isPresent()) {
+        while (v.trials().stream().map(Trial::name).anyMatch(("Trial " + n)::equals)) {
             n++;
         }
         String name = "Trial " + n;
         Setup setup = v.last().map(t -> t.sheet().setup()).orElse(Setup.RAISED);
         TrialSheet sheet = new TrialSheet(name, LocalDateTime.now(clock).truncatedTo(ChronoUnit.MINUTES), v.last().map(t -> t.sheet().by()).orElse(""), "", setup, List.of(), List.of(), "");
-        Job plan = bench.job();
-        if (edit("Begin " + name, b -> b.withTrial(new Trial(sheet, plan)))) {
-            trial.set(name);
+        Plan plan = bench.job().plan();
+        Id id = v.nextTrial();
+        if (edit("Begin " + name, b -> b.withTrial(sheet, plan))) {
+            trial.set(Optional.of(id));
         }
     }
 }

@@ -2,7 +2,6 @@ package mildtilt.app.fit;
 
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
@@ -43,7 +42,7 @@ final class InspectionPane extends FormPane {
 
     @Override
     protected Object basis(Worked worked) {
-        return List.of(new SameOnly(worked.now()), new SameOnly(bench.job()), desk.vehicle().name());
+        return List.of(new SameOnly(worked.now()), new SameOnly(bench.job()), desk.vehicle().id());
     }
 
     @Override
@@ -65,7 +64,7 @@ final class InspectionPane extends FormPane {
         own.setId("inspection-own");
         own.setPromptText("an item of your own");
         own.setPrefWidth(200);
-        row(named("Looked at by", by), day("First driven on", "inspection-driven", v.inspection().driven(), (j, d) -> j.editLog(l -> l.edit(v.name(), b -> b.editInspection(i -> i.withDriven(d))))),
+        row(named("Looked at by", by), day("First driven on", "inspection-driven", v.inspection().driven(), (j, d) -> j.editLog(l -> l.edit(v.id(), b -> b.editInspection(i -> i.withDriven(d))))),
                 named("Add", own), named(" ", small("Save the sheet as PDF…", "inspection-pdf", savePdf)));
         for (InspectionList.Group g : InspectionList.Group.values()) {
             head(g.label());
@@ -77,8 +76,8 @@ final class InspectionPane extends FormPane {
     }
 
     private void item(Built v, Item item) {
-        Optional<Tick> tick = v.inspection().tick(item.key());
-        String id = item.key().toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-");
+        Optional<Tick> tick = v.inspection().tick(item.id());
+        String id = item.id().text().replaceAll("[^a-z0-9]+", "-");
         ToggleButton fine = state("Fine", "inspect-fine-" + id, tick.filter(Tick::found).isPresent());
         ToggleButton wrong = state("Not fine", "inspect-wrong-" + id, tick.filter(t -> !t.found()).isPresent());
         fine.setOnAction(_ -> mark(item, fine.isSelected() ? Optional.of(true) : Optional.empty(), tick));
@@ -88,7 +87,7 @@ final class InspectionPane extends FormPane {
         what.setMaxWidth(Double.MAX_VALUE);
         Label told = Wrap.text(tick.map(t -> t.day() + (t.by().isBlank() ? "" : ", " + t.by())).orElse("open"), tick.filter(t -> !t.found()).isPresent() ? "brings" : "hint");
         told.setMinWidth(110);
-        WordField note = new WordField(tick.map(Tick::note).orElse(""), text -> tick.ifPresent(t -> desk.edit("Note: " + text, b -> b.editInspection(i -> i.withTick(item.key(), Optional.of(new Tick(t.found(), t.by(), t.day(), text)))))));
+        WordField note = new WordField(tick.map(Tick::note).orElse(""), text -> tick.ifPresent(t -> desk.edit("Note: " + text, b -> b.editInspection(i -> i.withTick(item.id(), Optional.of(new Tick(t.found(), t.by(), t.day(), text)))))));
         note.setId("inspect-note-" + id);
         note.setPromptText("note");
         note.setAccessibleText("Note");
@@ -115,6 +114,6 @@ final class InspectionPane extends FormPane {
         LocalDate today = desk.today();
         Optional<Tick> tick = found.map(f -> new Tick(f, who, today, before.map(Tick::note).orElse("")));
         String change = found.map(f -> f ? "Found fine: " : "Found not fine: ").orElse("Open again: ") + item.group().label();
-        desk.edit(change, b -> b.editInspection((Inspection i) -> i.withTick(item.key(), tick)));
+        desk.edit(change, b -> b.editInspection((Inspection i) -> i.withTick(item.id(), tick)));
     }
 }

@@ -72,7 +72,7 @@ final class LogPane extends FitPane {
             table(List.of("", "Then", "Now"), rows);
         }
         row(small("Keep that plan as a variant", "log-keep", () -> bench.edit("Keep the plan of " + t.sheet().name() + " as a variant",
-                        j -> j.withVariants(t.back(j).keepingVariant("as at " + t.sheet().name()).variants()))),
+                        j -> j.editVariants(v -> v.keeping("as at " + t.name(), t.plan())))),
                 small("Go back to that plan", "log-back", () -> bench.edit("Back to the plan of " + t.sheet().name(), "", t::back)));
         hint("A variant can be laid beside the plan, figure for figure, in the Linkage stage.");
     }

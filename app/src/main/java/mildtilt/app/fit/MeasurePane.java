@@ -31,6 +31,7 @@ import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.instrument.Mark;
 import mildtilt.instrument.Taken;
 import mildtilt.job.Element;
+import mildtilt.job.Names;
 import mildtilt.job.Trial;
 import mildtilt.measure.Phrase;
 import mildtilt.measure.Quantity;
@@ -45,6 +46,8 @@ final class MeasurePane extends VBox {
     private static final PseudoClass SEVERAL = PseudoClass.getPseudoClass("several");
 
     private final Workbench bench;
+    /** What parts are called in the trial at hand. */
+    private Names names;
     private final FitDesk desk;
     private final InstrumentLink link;
     private final ChoiceBox<Round> rounds = Choices.of(Round.class, Round::label, "fit-round", "What is measured");
@@ -69,6 +72,7 @@ final class MeasurePane extends VBox {
 
     MeasurePane(Workbench bench, FitDesk desk, InstrumentLink link, Node instruments) {
         this.bench = bench;
+        names = Names.of(bench.job());
         this.desk = desk;
         this.link = link;
         setId("fit-measure");
@@ -185,6 +189,7 @@ final class MeasurePane extends VBox {
         nothingToTake(false);
         index = index < 0 ? firstOpen() : Math.min(index, all.size() - 1);
         Asked a = all.get(index);
+        names = desk.told().map(t -> t.figures().names()).orElseGet(() -> Names.of(bench.job()));
         long done = all.stream().filter(x -> x.taken(trial.get().sheet())).count();
         count.setText((index + 1) + " of " + all.size() + " · " + done + " read");
         if (!shown.equals(Optional.of(a))) {
@@ -193,7 +198,7 @@ final class MeasurePane extends VBox {
             ask(a);
             watch();
         }
-        title.setText(a.title());
+        title.setText(a.title(names));
         stands.setText(stands(a).text(bench.lengthUnit()));
         how.setText(a.round().how());
         read(a, trial.get());
@@ -234,7 +239,7 @@ final class MeasurePane extends VBox {
             f.getStyleClass().add("fit-typed");
             f.setPromptText("type it");
             f.setOnAction(_ -> take());
-            f.setAccessibleText(a.title() + " " + e.parts().get(i).name());
+            f.setAccessibleText(a.title(names) + " " + e.parts().get(i).name());
             typed.add(f);
             Label l = new Label(e.parts().get(i).name());
             l.getStyleClass().add("hint");
@@ -318,7 +323,7 @@ final class MeasurePane extends VBox {
                 figures = List.copyOf(dial);
             }
             TrialReading r = e.reading(figures, spread, by);
-            if (desk.take("Read: " + e.asked().title(), r)) {
+            if (desk.take("Read: " + e.asked().title(names), r)) {
                 link.hold(false);
                 go(index + 1);
                 typed.stream().findFirst().ifPresent(Node::requestFocus);

@@ -24,8 +24,9 @@ final class RunOutPane extends FitPane {
             say("No dial is read yet. Choose \"Run-out\" on the sheet \"Measure\".");
         }
         for (RunOutFit r : told.figures().runOuts()) {
-            head(r.shaft());
-            say(r.shaft() + ": " + r.verdict().label() + ".");
+            String shaft = told.figures().names().apply(r.shaft());
+            head(shaft);
+            say(Phrase.name(shaft) + ": " + r.verdict().label() + ".");
             r.bend().ifPresent(b -> say("Bent by {0} at {1} from its wheel end, standing out {2} there, high at {3} from the mark. Press it there, or make another; heat and a weld do not straighten a steering shaft.",
                     Quantity.angle(b.deg()), Quantity.length(b.along()), Quantity.fine(b.deep()), Quantity.angle(b.highDeg())));
             for (RunOutFit.AtBearing b : r.bearings()) {

@@ -24,9 +24,11 @@ import mildtilt.fit.FitTables;
 import mildtilt.format.PhotoFile;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Side;
+import mildtilt.id.Id;
 import mildtilt.job.Built;
 import mildtilt.job.Job;
 import mildtilt.job.Trial;
+import mildtilt.measure.Phrase;
 import mildtilt.measure.Quantity;
 import mildtilt.trial.Gauge;
 import mildtilt.trial.Setup;
@@ -67,9 +69,9 @@ final class TrialsPane extends FitPane {
         Built v = desk.vehicle();
         WordField another = new WordField("", t -> {
             if (!t.isBlank()) {
-                Built b = new Built(t.strip());
-                if (bench.edit("Another vehicle: " + t.strip(), j -> j.editLog(l -> l.with(b)))) {
-                    desk.choose(b);
+                Id id = bench.job().log().nextId();
+                if (bench.edit("Another vehicle: " + t.strip(), j -> j.editLog(l -> l.with(t.strip())))) {
+                    bench.job().log().vehicle(id).ifPresent(desk::choose);
                 }
             }
         });
@@ -80,35 +82,35 @@ final class TrialsPane extends FitPane {
         name.setId("fit-vehicle-name");
         name.setPrefWidth(130);
         row(named("Vehicle of the batch", choiceBox("fit-vehicle", bench.job().log().vehicles(), Optional.of(v), Built::name, b -> {
-            if (!b.name().equals(desk.vehicle().name())) {
+            if (!b.id().equals(desk.vehicle().id())) {
                 desk.choose(b);
                 showAgain();
             }
         })), named("Called", name), named("Add to the batch", another),
-                named("Trial", choiceBox("fit-trial", v.trials().stream().map(t -> t.sheet().name()).toList(), desk.trial().map(t -> t.sheet().name()), n -> n, n -> {
-                    desk.trialProperty().set(n);
+                named("Trial", choiceBox("fit-trial", v.trials(), desk.trial(), Trial::name, t -> {
+                    desk.trialProperty().set(Optional.of(t.id()));
                     showAgain();
                 })), named(" ", small("Begin a trial", "fit-begin-trial", desk::begin)));
     }
 
     private void rename(Built v, String to) {
-        if (!to.isEmpty() && bench.edit("Call " + v.name() + " " + to, j -> j.editLog(l -> l.edit(v.name(), b -> b.withName(to))))) {
-            bench.job().log().vehicle(to).ifPresent(desk::choose);
+        if (!to.isEmpty()) {
+            bench.edit("Call " + v.name() + " " + to, j -> j.editLog(l -> l.edit(v.id(), b -> b.withName(to))));
         }
     }
 
     private void words(Trial t) {
         TrialSheet s = t.sheet();
         WordField name = new WordField(s.name(), x -> {
-            if (!x.isBlank() && desk.editTrial("Call it " + x.strip(), y -> y.withName(x.strip()))) {
-                desk.trialProperty().set(x.strip());
+            if (!x.isBlank()) {
+                desk.editTrial("Call it " + x.strip(), y -> y.withName(x.strip()));
             }
         });
         name.setId("fit-trial-name");
         name.setPrefWidth(150);
         row(named("Called", name), field("By", "fit-by", s.by(), 110, (x, v) -> x.withWords(v, x.changed(), x.remarks())),
                 field("Changed since the one before", "fit-changed", s.changed(), 300, (x, v) -> x.withWords(x.by(), v, x.remarks())),
-                named(" ", small("Take the trial out", "fit-out-trial", () -> desk.edit("Take out " + s.name(), b -> b.withoutTrial(s.name())))));
+                named(" ", small("Take the trial out", "fit-out-trial", () -> desk.edit("Take out " + s.name(), b -> b.withoutTrial(t.id())))));
         row(field("Remarks", "fit-remarks", s.remarks(), 620, (x, v) -> x.withWords(x.by(), x.changed(), v)));
     }
 
@@ -125,18 +127,18 @@ final class TrialsPane extends FitPane {
 
     private void setup(Trial t) {
         Setup s = t.sheet().setup();
-        String name = t.sheet().name();
+        Id id = t.id();
         row(tick("On its tyres", "fit-ground", s.onGround(), on -> desk.editTrial(on ? "On its tyres" : "Raised", x -> x.withSetup(x.setup().withOnGround(on)))),
                 tick("Springs off", "fit-springs", s.springsOff(), on -> desk.editTrial(on ? "Springs off" : "Springs on", x -> x.withSetup(x.setup().withOff(on, x.setup().stopsOff())))),
                 tick("Bump stops off", "fit-stops", s.stopsOff(), on -> desk.editTrial(on ? "Stops off" : "Stops on", x -> x.withSetup(x.setup().withOff(x.setup().springsOff(), on)))),
-                length("Wall ahead of the wheels", "fit-wall", s.wall(), (j, v) -> at(j, name, u -> u.withWall(v))),
-                angle("Steering wheel at", "fit-steering", s.steeringWheelDeg(), (j, v) -> at(j, name, u -> u.at(v, u.travelLeft(), u.travelRight()))),
-                length("Left wheel up", "fit-travel-left", s.travelLeft(), (j, v) -> at(j, name, u -> u.at(u.steeringWheelDeg(), v, u.travelRight()))),
-                length("Right wheel up", "fit-travel-right", s.travelRight(), (j, v) -> at(j, name, u -> u.at(u.steeringWheelDeg(), u.travelLeft(), v))));
+                length("Wall ahead of the wheels", "fit-wall", s.wall(), (j, v) -> at(j, id, u -> u.withWall(v))),
+                angle("Steering wheel at", "fit-steering", s.steeringWheelDeg(), (j, v) -> at(j, id, u -> u.at(v, u.travelLeft(), u.travelRight()))),
+                length("Left wheel up", "fit-travel-left", s.travelLeft(), (j, v) -> at(j, id, u -> u.at(u.steeringWheelDeg(), v, u.travelRight()))),
+                length("Right wheel up", "fit-travel-right", s.travelRight(), (j, v) -> at(j, id, u -> u.at(u.steeringWheelDeg(), u.travelLeft(), v))));
     }
 
-    private Job at(Job j, String trial, UnaryOperator<Setup> edit) {
-        return j.editLog(l -> l.edit(desk.vehicle().name(), b -> b.editTrial(trial, t -> t.edit(s -> s.withSetup(edit.apply(s.setup()))))));
+    private Job at(Job j, Id trial, UnaryOperator<Setup> edit) {
+        return j.editLog(l -> l.edit(desk.vehicle().id(), b -> b.editTrial(trial, t -> t.edit(s -> s.withSetup(edit.apply(s.setup()))))));
     }
 
     private static Node tick(String label, String id, boolean on, Consumer<Boolean> take) {
@@ -164,7 +166,7 @@ final class TrialsPane extends FitPane {
         told.figures().traces().forEach(x -> say("Wall trace of the " + x.wheel().label() + " wheel: {0} of toe over what was read, at most {1} from the plan.",
                 Quantity.angle(x.peakToPeak(-1e4, 1e4).orElse(0.0)), Quantity.angle(x.worstOff())));
         told.figures().plates().stream().flatMap(r -> r.off().stream()).mapToDouble(Math::abs).max().ifPresent(v -> say("Turn plates: the outer wheel at most {0} from the plan.", Quantity.angle(v)));
-        told.figures().runOuts().forEach(r -> say(r.shaft() + ": " + r.verdict().label() + "."));
+        told.figures().runOuts().forEach(r -> say(Phrase.name(told.figures().names().apply(r.shaft())) + ": " + r.verdict().label() + "."));
         told.cause().ifPresent(d -> hint("What may be behind it stands on the sheet \"What fits\"."));
     }
 

@@ -10,8 +10,7 @@ import mildtilt.analysis.Effect;
 import mildtilt.analysis.Headlines;
 import mildtilt.app.look.Wrap;
 import mildtilt.app.workbench.Workbench;
-import mildtilt.job.Job;
-import mildtilt.job.Variant;
+import mildtilt.job.Variants;
 import mildtilt.measure.Phrase;
 import mildtilt.workout.Answer;
 
@@ -45,23 +44,19 @@ final class AnswerCard extends VBox {
         take.setId(id + "-take");
         take.getStyleClass().add("take-remedy");
         take.setMinWidth(Region.USE_PREF_SIZE);
-        take.setOnAction(_ -> bench.edit(text, j -> j.withSolution(answer.job())));
+        take.setOnAction(_ -> bench.edit(text, j -> j.withPlan(answer.job().plan())));
         Button keep = new Button("Keep beside");
         keep.setId(id + "-keep");
         keep.setMinWidth(Region.USE_PREF_SIZE);
-        keep.setOnAction(_ -> bench.edit("Keep as a variant: " + text, j -> j.keepingVariant(new Variant(freeName(j), answer.job()))));
+        keep.setOnAction(_ -> bench.edit("Keep as a variant: " + text, j -> j.editVariants(v -> v.keeping(freeName(v), answer.job().plan()))));
         getChildren().addAll(brings, effect, new HBox(8, take, keep));
     }
 
-    private static String freeName(Job job) {
+    private static String freeName(Variants all) {
         int n = 1;
-        while (taken(job, "Answer " + n)) {
+        while (all.named("Answer " + n).isPresent()) {
             n++;
         }
         return "Answer " + n;
-    }
-
-    private static boolean taken(Job job, String name) {
-        return job.variants().stream().anyMatch(v -> v.name().equals(name));
     }
 }

@@ -1,6 +1,5 @@
 package mildtilt.app.linkage;
 
-import java.util.Locale;
 import javafx.geometry.Pos;
 import javafx.scene.control.Alert;
 import javafx.scene.control.Button;
@@ -15,7 +14,6 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import mildtilt.app.look.Wrap;
 import mildtilt.app.workbench.Workbench;
-import mildtilt.job.Job;
 import mildtilt.job.Variant;
 
 /** Keeps the plan as a named variant, takes a variant as the plan, drops one. The table in the middle compares them. */
@@ -57,7 +55,7 @@ public final class VariantsPane extends VBox {
             name.requestFocus();
             return;
         }
-        boolean again = bench.job().variants().stream().anyMatch(v -> v.name().equals(n));
+        boolean again = bench.job().variants().named(n).isPresent();
         if (again && !sure(n)) {
             return;
         }
@@ -78,16 +76,16 @@ public final class VariantsPane extends VBox {
 
     private void refresh() {
         list.getChildren().clear();
-        for (Variant v : bench.job().variants()) {
+        for (Variant v : bench.job().variants().all()) {
             Label label = Wrap.text(v.name(), "finding-what");
             Button take = new Button("Take as the plan");
-            take.setId("take-variant-" + id(v));
+            take.setId("take-" + v.id());
             take.getStyleClass().add("take-remedy");
             take.setOnAction(_ -> bench.edit("Take \"" + v.name() + "\" as the plan",
-                    j -> j.takingVariant(v.name(), former(j, v.name()))));
+                    j -> j.takingVariant(v.id(), j.variants().free("Plan before " + v.name()))));
             Button drop = new Button("Drop");
-            drop.setId("drop-variant-" + id(v));
-            drop.setOnAction(_ -> bench.edit("Drop the variant \"" + v.name() + "\"", j -> j.withoutVariant(v.name())));
+            drop.setId("drop-" + v.id());
+            drop.setOnAction(_ -> bench.edit("Drop the variant \"" + v.name() + "\"", j -> j.editVariants(x -> x.without(v.id()))));
             VBox card = new VBox(4, label, new HBox(8, take, drop));
             card.getStyleClass().add("finding-card");
             list.getChildren().add(card);
@@ -95,23 +93,5 @@ public final class VariantsPane extends VBox {
         if (bench.job().variants().isEmpty()) {
             list.getChildren().add(Wrap.text("No variants yet.", "hint"));
         }
-    }
-
-    private static String id(Variant v) {
-        return v.name().toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-");
-    }
-
-    /** The name the plan so far is kept under. */
-    static String former(Job job, String taken) {
-        String base = "Plan before " + taken;
-        String n = base;
-        for (int i = 2; has(job, n); i++) {
-            n = base + " " + i;
-        }
-        return n;
-    }
-
-    private static boolean has(Job job, String name) {
-        return job.variants().stream().anyMatch(v -> v.name().equals(name));
     }
 }

@@ -16,6 +16,7 @@ import javafx.scene.layout.GridPane;
 import mildtilt.analysis.Headline;
 import mildtilt.analysis.Headlines;
 import mildtilt.app.workbench.Workbench;
+import mildtilt.job.Job;
 import mildtilt.job.Variant;
 
 /** Every headline of the plan and of all variants in one table; what differs from the plan stands out. */
@@ -25,7 +26,7 @@ public final class VariantsTable extends BorderPane {
 
     private final Workbench bench;
     private final GridPane grid = new GridPane();
-    private final Map<Variant, Optional<Headlines>> known = new HashMap<>();
+    private final Map<Job, Optional<Headlines>> known = new HashMap<>();
     private int asked;
 
     public VariantsTable(Workbench bench) {
@@ -50,15 +51,16 @@ public final class VariantsTable extends BorderPane {
             return;
         }
         Optional<Headlines> plan = bench.workedProperty().get().map(w -> w.now().headlines());
-        List<Variant> variants = bench.job().variants();
-        known.keySet().retainAll(variants);
-        List<Variant> missing = variants.stream().filter(v -> !known.containsKey(v)).toList();
+        List<Variant> variants = bench.job().variants().all();
+        List<Job> jobs = variants.stream().map(bench.job()::as).toList();
+        known.keySet().retainAll(jobs);
+        List<Job> missing = jobs.stream().filter(j -> !known.containsKey(j)).toList();
         show(plan, variants);
         if (!missing.isEmpty()) {
             int mine = ++asked;
             CompletableFuture.supplyAsync(() -> {
-                Map<Variant, Optional<Headlines>> found = new HashMap<>();
-                missing.forEach(v -> found.put(v, Headlines.of(v.job())));
+                Map<Job, Optional<Headlines>> found = new HashMap<>();
+                missing.forEach(j -> found.put(j, Headlines.of(j)));
                 return found;
             }).thenAccept(found -> Platform.runLater(() -> {
                 known.putAll(found);

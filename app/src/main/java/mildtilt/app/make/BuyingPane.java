@@ -12,10 +12,12 @@ import javafx.scene.layout.VBox;
 import mildtilt.app.look.WordField;
 import mildtilt.app.look.Wrap;
 import mildtilt.app.workbench.Workbench;
+import mildtilt.id.Id;
 import mildtilt.job.Job;
 import mildtilt.making.WorkPlan;
 import mildtilt.making.WorkPlan.Purchase;
 import mildtilt.measure.LengthText;
+import mildtilt.measure.LengthUnit;
 import mildtilt.papers.Papers;
 import mildtilt.runsheet.Buying;
 
@@ -72,12 +74,13 @@ final class BuyingPane extends MakePane {
         b.meanwhile().forEach(s -> say("– " + s));
     }
 
-    private Job bought(Job j, String key, UnaryOperator<Purchase> edit) {
+    private Job bought(Job j, Id key, UnaryOperator<Purchase> edit) {
         return j.editMaking(m -> m.editPlan(x -> x.withPurchase(key, edit.apply(x.purchase(key)))));
     }
 
     private void item(GridPane grid, Buying.Item item, int i) {
-        String key = item.wanted().key();
+        Id key = item.wanted().key();
+        String name = item.wanted().what().text(LengthUnit.MM);
         Purchase q = item.purchase();
         long n = Math.round(item.wanted().count());
         Label what = Wrap.text((n > 1 ? n + " × " : "") + item.wanted().what().text(bench.lengthUnit()), "facts-name");
@@ -85,14 +88,14 @@ final class BuyingPane extends MakePane {
         by.getStyleClass().add(item.late() > 0 ? "brings" : "facts-figure");
         VBox named = new VBox(what, Wrap.text(item.stepTitle(), "hint"));
         if (item.own()) {
-            named.getChildren().add(small("Take out", "buy-out-" + i, () -> make("Not to buy: " + key, m -> m.editPlan(x -> x.withoutOwnPurchase(key)))));
+            named.getChildren().add(small("Take out", "buy-out-" + i, () -> make("Not to buy: " + name, m -> m.editPlan(x -> x.withoutOwnPurchase(key)))));
         }
         grid.addRow(i + 1, named,
-                bare(maybeNumber("Price of " + key, "buy-price-" + i, q.price(), (j, v) -> bought(j, key, x -> x.withPrice(v)))),
-                bare(maybeNumber("Lead days of " + key, "buy-lead-" + i, q.leadDays().map(Integer::doubleValue), (j, v) -> bought(j, key, x -> x.withLeadDays(v.map(d -> (int) Math.round(d)))))),
+                bare(maybeNumber("Price of " + name, "buy-price-" + i, q.price(), (j, v) -> bought(j, key, x -> x.withPrice(v)))),
+                bare(maybeNumber("Lead days of " + name, "buy-lead-" + i, q.leadDays().map(Integer::doubleValue), (j, v) -> bought(j, key, x -> x.withLeadDays(v.map(d -> (int) Math.round(d)))))),
                 by,
-                bare(day("Ordered: " + key, "buy-ordered-" + i, q.ordered(), (j, d) -> bought(j, key, x -> x.withOrdered(d)))),
-                bare(day("Arrived: " + key, "buy-arrived-" + i, q.arrived(), (j, d) -> bought(j, key, x -> x.withArrived(d)))));
+                bare(day("Ordered: " + name, "buy-ordered-" + i, q.ordered(), (j, d) -> bought(j, key, x -> x.withOrdered(d)))),
+                bare(day("Arrived: " + name, "buy-arrived-" + i, q.arrived(), (j, d) -> bought(j, key, x -> x.withArrived(d)))));
     }
 
     /** The control alone: the column's head is its name. */

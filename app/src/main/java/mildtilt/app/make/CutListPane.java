@@ -7,6 +7,7 @@ import java.util.TreeSet;
 import javafx.scene.Node;
 import mildtilt.app.look.Wrap;
 import mildtilt.app.workbench.Workbench;
+import mildtilt.id.Id;
 import mildtilt.job.Job;
 import mildtilt.making.Making;
 import mildtilt.making.Metal;
@@ -125,22 +126,22 @@ final class CutListPane extends MakePane {
             if (m.pieces().get(i) instanceof Piece.Length p) {
                 boolean tube = p.section() instanceof Section.Tube;
                 List<Node> fields = new ArrayList<>(List.of(
-                        words("Name", "piece-name-" + i, p.name(), 150, (j, t) -> set(j, at, new Piece.Length(t, p.section(), p.metal(), p.length(), p.left(), p.right()))),
+                        words("Name", "piece-name-" + i, p.name(), 150, (j, t) -> set(j, at, p.withName(t))),
                         length(tube ? "Outside" : "Diameter", "piece-outside-" + i, tube ? ((Section.Tube) p.section()).outside() : ((Section.Bar) p.section()).diameter(), (j, v) ->
-                                set(j, at, new Piece.Length(p.name(), p.section() instanceof Section.Tube t ? new Section.Tube(v, t.wall()) : new Section.Bar(v), p.metal(), p.length(), p.left(), p.right()))),
+                                set(j, at, p.withSection(p.section() instanceof Section.Tube t ? new Section.Tube(v, t.wall()) : new Section.Bar(v)))),
                         maybeLength("Wall", "piece-wall-" + i, p.section() instanceof Section.Tube t ? Optional.of(t.wall()) : Optional.empty(), (j, v) -> {
                             double out = p.section() instanceof Section.Tube t ? t.outside() : ((Section.Bar) p.section()).diameter();
-                            return set(j, at, new Piece.Length(p.name(), v.<Section>map(w -> new Section.Tube(out, w)).orElseGet(() -> new Section.Bar(out)), p.metal(), p.length(), p.left(), p.right()));
+                            return set(j, at, p.withSection(v.<Section>map(w -> new Section.Tube(out, w)).orElseGet(() -> new Section.Bar(out))));
                         }),
-                        length("Length", "piece-length-" + i, p.length(), (j, v) -> set(j, at, new Piece.Length(p.name(), p.section(), p.metal(), v, p.left(), p.right()))),
-                        choice("Metal", "piece-metal-" + i, List.of(Metal.values()), p.metal(), Metal::label, (j, v) -> set(j, at, new Piece.Length(p.name(), p.section(), v, p.length(), p.left(), p.right()))),
-                        number("Left", "piece-left-" + i, p.left(), (j, v) -> set(j, at, new Piece.Length(p.name(), p.section(), p.metal(), p.length(), (int) Math.round(v), p.right()))),
-                        number("Right", "piece-right-" + i, p.right(), (j, v) -> set(j, at, new Piece.Length(p.name(), p.section(), p.metal(), p.length(), p.left(), (int) Math.round(v))))));
+                        length("Length", "piece-length-" + i, p.length(), (j, v) -> set(j, at, p.withLength(v))),
+                        choice("Metal", "piece-metal-" + i, List.of(Metal.values()), p.metal(), Metal::label, (j, v) -> set(j, at, p.withMetal(v))),
+                        number("Left", "piece-left-" + i, p.left(), (j, v) -> set(j, at, p.withLeft((int) Math.round(v)))),
+                        number("Right", "piece-right-" + i, p.right(), (j, v) -> set(j, at, p.withRight((int) Math.round(v))))));
                 fields.add(named(" ", small("Take out", "piece-out-" + i, () -> make("Take out " + p.name(), x -> without(x, at)))));
                 row(fields.toArray(Node[]::new));
             }
         }
-        row(small("Add a length of bar or tube", "add-length", () -> make("Add a spacer", x -> x.withPiece(new Piece.Length(free(x, "Spacer"), new Section.Tube(25, 3), Metal.STEEL, 20, 1, 1)))));
+        row(small("Add a length of bar or tube", "add-length", () -> make("Add a spacer", x -> x.withPiece(new Piece.Length(Id.Kind.PIECE.first(), free(x, "Spacer"), new Section.Tube(25, 3), Metal.STEEL, 20, 1, 1)))));
     }
 
     static Job set(Job job, int at, Piece piece) {

@@ -39,11 +39,7 @@ final class HeatPane extends MakePane {
         }
         WordField add = new WordField("", t -> {
             if (!t.isBlank()) {
-                make("Heat record of " + t.strip(), m -> {
-                    List<WeldRecord> all = new ArrayList<>(m.welds());
-                    all.add(WeldRecord.usual(t.strip(), WeldedMetal.UNKNOWN));
-                    return m.withWelds(all);
-                });
+                make("Heat record of " + t.strip(), m -> m.withWeld(t.strip(), WeldedMetal.UNKNOWN));
             }
         });
         add.setId("heat-add");

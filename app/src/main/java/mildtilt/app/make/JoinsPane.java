@@ -14,6 +14,7 @@ import mildtilt.app.workbench.Workbench;
 import mildtilt.check.Severity;
 import mildtilt.column.Shaft;
 import mildtilt.job.Job;
+import mildtilt.job.Names;
 import mildtilt.making.ShaftJoin;
 import mildtilt.making.ShaftJoin.School;
 import mildtilt.measure.Phrase;
@@ -56,17 +57,14 @@ final class JoinsPane extends MakePane {
         int index = j.column().orElseThrow().shafts().indexOf(s);
         double middle = j.column().orElseThrow().length(index) / 2;
         School school = JoinFigures.verdict(j.rules(), School.SLEEVE) == JoinFigures.Verdict.FORBIDDEN ? School.COUPLING : School.SLEEVE;
-        return j.editMaking(m -> {
-            List<ShaftJoin> all = new ArrayList<>(m.joins());
-            all.add(new ShaftJoin(s.name(), Math.round(middle), school));
-            return m.withJoins(all);
-        });
+        return j.editMaking(m -> m.withJoin(s.id(), Math.round(middle), school));
     }
 
     private void join(Job job, int i, ShaftJoin join) {
-        head("Join in " + join.shaft());
-        row(length("Along, from its wheel-end centre", "join-along-" + i, join.along(), (j, v) -> j.editMaking(m -> m.editJoin(i, x -> x.at(v)))),
-                named(" ", small("Take out", "join-out-" + i, () -> make("Take out the join in " + join.shaft(), m -> {
+        String name = Names.of(job).apply(join.shaft());
+        head("Join in " + name);
+        row(length("Along, from its wheel-end centre", "join-along-" + i, join.along(), (j, v) -> j.editMaking(m -> m.editJoin(i, x -> x.withAlong(v)))),
+                named(" ", small("Take out", "join-out-" + i, () -> make("Take out the join in " + name, m -> {
                     List<ShaftJoin> left = new ArrayList<>(m.joins());
                     left.remove(i);
                     return m.withJoins(left);
@@ -81,7 +79,7 @@ final class JoinsPane extends MakePane {
         if (found) {
             add(schools);
         } else {
-            say("There is no shaft of this name that is cut, or the join lies too near its end.");
+            say("That shaft is there no more or is not cut, or the join lies too near its end.");
         }
     }
 
@@ -108,7 +106,7 @@ final class JoinsPane extends MakePane {
             card.getStyleClass().add("chosen");
             card.getChildren().add(Wrap.text("As planned", "sub-head"));
         } else {
-            Button take = small("Do it so", "school-take-" + i + "-" + s.name().toLowerCase(Locale.ROOT), () -> make("Join in " + join.shaft() + ": " + s.label(), m -> m.editJoin(i, x -> x.withSchool(s))));
+            Button take = small("Do it so", "school-take-" + i + "-" + s.name().toLowerCase(Locale.ROOT), () -> make("Join in " + f.shaftName() + ": " + s.label(), m -> m.editJoin(i, x -> x.withSchool(s))));
             take.getStyleClass().add("take-remedy");
             // Where the rule set forbids it there is no way to choose it.
             take.setDisable(f.verdict() == JoinFigures.Verdict.FORBIDDEN);

@@ -12,7 +12,9 @@ import mildtilt.app.workbench.Workbench;
 import mildtilt.column.Bearing;
 import mildtilt.format.TemplatePdf;
 import mildtilt.gear.ArmGear;
+import mildtilt.id.Id;
 import mildtilt.job.Job;
+import mildtilt.job.Names;
 import mildtilt.making.Metal;
 import mildtilt.making.Piece;
 import mildtilt.making.Piece.ArmOf;
@@ -69,18 +71,18 @@ final class TemplatesPane extends MakePane {
         MenuButton add = new MenuButton("Add a piece");
         add.setId("add-template");
         job.axle().ifPresent(a -> {
-            add.getItems().add(item("Steering arm plate", "add-arm-plate", x -> new Piece.ArmPlate(x, ArmOf.LEFT_STEERING_ARM, 12, 30, 16, 12)));
+            add.getItems().add(item("Steering arm plate", "add-arm-plate", x -> new Piece.ArmPlate(Id.Kind.PIECE.first(), x, ArmOf.LEFT_STEERING_ARM, 12, 30, 16, 12)));
             if (a.gear() instanceof ArmGear) {
-                add.getItems().add(item("Pitman or column arm plate", "add-gear-arm-plate", x -> new Piece.ArmPlate(x, ArmOf.GEAR_ARM, 16, 30, 16, 14)));
+                add.getItems().add(item("Pitman or column arm plate", "add-gear-arm-plate", x -> new Piece.ArmPlate(Id.Kind.PIECE.first(), x, ArmOf.GEAR_ARM, 16, 30, 16, 14)));
             }
         });
         Optional<Bearing> bearing = job.column().flatMap(c -> c.bearings().stream().findFirst());
         if (bearing.isPresent() && !job.surroundings().obstacles().isEmpty()) {
-            String foot = job.surroundings().obstacles().stream().filter(Obstacle::takesBearings).findFirst().orElse(job.surroundings().obstacles().getFirst()).name();
-            add.getItems().add(item("Bearing bracket", "add-bracket", x -> new Piece.BearingBracket(x, bearing.get().name(), foot, 6, 60, bearing.get().bore() + 6, 2, 60, 9, 10)));
+            Id foot = job.surroundings().obstacles().stream().filter(Obstacle::takesBearings).findFirst().orElse(job.surroundings().obstacles().getFirst()).id();
+            add.getItems().add(item("Bearing bracket", "add-bracket", x -> new Piece.BearingBracket(Id.Kind.PIECE.first(), x, bearing.get().id(), foot, 6, 60, bearing.get().bore() + 6, 2, 60, 9, 10)));
         }
-        add.getItems().add(item("Stay of tube, coped", "add-stay", x -> new Piece.CopedTube(x, new Section.Tube(25, 2), Metal.STEEL, 300, new Meeting(45, 90, 0, 0), new Meeting(50, 90, 0, 0), 1, 0)));
-        add.getItems().add(item("Centring jig to print", "add-jig", x -> new Piece.CentringJig(x, 19, 19, 90, 8)));
+        add.getItems().add(item("Stay of tube, coped", "add-stay", x -> new Piece.CopedTube(Id.Kind.PIECE.first(), x, new Section.Tube(25, 2), Metal.STEEL, 300, new Meeting(45, 90, 0, 0), new Meeting(50, 90, 0, 0), 1, 0)));
+        add.getItems().add(item("Centring jig to print", "add-jig", x -> new Piece.CentringJig(Id.Kind.PIECE.first(), x, 19, 19, 90, 8)));
         return add;
     }
 
@@ -117,42 +119,43 @@ final class TemplatesPane extends MakePane {
     }
 
     private List<Node> arm(int i, Piece.ArmPlate q) {
-        return List.of(words("Name", "piece-name-" + i, q.name(), 150, (j, t) -> set(j, i, new Piece.ArmPlate(t, q.of(), q.thickness(), q.rootHole(), q.endHole(), q.margin()))),
-                choice("Arm", "piece-arm-" + i, List.of(ArmOf.values()), q.of(), ArmOf::label, (j, v) -> set(j, i, new Piece.ArmPlate(q.name(), v, q.thickness(), q.rootHole(), q.endHole(), q.margin()))),
-                length("Plate", "piece-thick-" + i, q.thickness(), (j, v) -> set(j, i, new Piece.ArmPlate(q.name(), q.of(), v, q.rootHole(), q.endHole(), q.margin()))),
-                length("Hole at its root", "piece-root-" + i, q.rootHole(), (j, v) -> set(j, i, new Piece.ArmPlate(q.name(), q.of(), q.thickness(), v, q.endHole(), q.margin()))),
-                length("Hole at its end", "piece-end-" + i, q.endHole(), (j, v) -> set(j, i, new Piece.ArmPlate(q.name(), q.of(), q.thickness(), q.rootHole(), v, q.margin()))),
-                length("Metal round them", "piece-margin-" + i, q.margin(), (j, v) -> set(j, i, new Piece.ArmPlate(q.name(), q.of(), q.thickness(), q.rootHole(), q.endHole(), v))));
+        return List.of(words("Name", "piece-name-" + i, q.name(), 150, (j, t) -> set(j, i, q.withName(t))),
+                choice("Arm", "piece-arm-" + i, List.of(ArmOf.values()), q.of(), ArmOf::label, (j, v) -> set(j, i, q.withOf(v))),
+                length("Plate", "piece-thick-" + i, q.thickness(), (j, v) -> set(j, i, q.withThickness(v))),
+                length("Hole at its root", "piece-root-" + i, q.rootHole(), (j, v) -> set(j, i, q.withRootHole(v))),
+                length("Hole at its end", "piece-end-" + i, q.endHole(), (j, v) -> set(j, i, q.withEndHole(v))),
+                length("Metal round them", "piece-margin-" + i, q.margin(), (j, v) -> set(j, i, q.withMargin(v))));
     }
 
     private List<Node> bracket(Job job, int i, Piece.BearingBracket q) {
-        List<String> bearings = job.column().map(c -> c.bearings().stream().map(Bearing::name).toList()).orElse(List.of());
-        List<String> feet = job.surroundings().obstacles().stream().map(Obstacle::name).toList();
+        Names names = Names.of(job);
+        List<Id> bearings = job.column().map(c -> c.bearings().stream().map(Bearing::id).toList()).orElse(List.of());
+        List<Id> feet = job.surroundings().obstacles().stream().map(Obstacle::id).toList();
         return List.of(
-                choice("Bearing", "piece-bearing-" + i, bearings, q.bearing(), s -> s, (j, v) -> set(j, i, new Piece.BearingBracket(q.name(), v, q.foot(), q.thickness(), q.footWidth(), q.hole(), q.bolts(), q.boltCircle(), q.boltHole(), q.margin()))),
-                choice("Stands on", "piece-foot-" + i, feet, q.foot(), s -> s, (j, v) -> set(j, i, new Piece.BearingBracket(q.name(), q.bearing(), v, q.thickness(), q.footWidth(), q.hole(), q.bolts(), q.boltCircle(), q.boltHole(), q.margin()))),
-                length("Plate", "piece-thick-" + i, q.thickness(), (j, v) -> set(j, i, new Piece.BearingBracket(q.name(), q.bearing(), q.foot(), v, q.footWidth(), q.hole(), q.bolts(), q.boltCircle(), q.boltHole(), q.margin()))),
-                length("Foot's width", "piece-width-" + i, q.footWidth(), (j, v) -> set(j, i, new Piece.BearingBracket(q.name(), q.bearing(), q.foot(), q.thickness(), v, q.hole(), q.bolts(), q.boltCircle(), q.boltHole(), q.margin()))),
-                length("Hole", "piece-hole-" + i, q.hole(), (j, v) -> set(j, i, new Piece.BearingBracket(q.name(), q.bearing(), q.foot(), q.thickness(), q.footWidth(), v, q.bolts(), q.boltCircle(), q.boltHole(), q.margin()))),
-                number("Bolts", "piece-bolts-" + i, q.bolts(), (j, v) -> set(j, i, new Piece.BearingBracket(q.name(), q.bearing(), q.foot(), q.thickness(), q.footWidth(), q.hole(), (int) Math.round(v), q.boltCircle(), q.boltHole(), q.margin()))),
-                length("Bolt circle", "piece-circle-" + i, q.boltCircle(), (j, v) -> set(j, i, new Piece.BearingBracket(q.name(), q.bearing(), q.foot(), q.thickness(), q.footWidth(), q.hole(), q.bolts(), v, q.boltHole(), q.margin()))),
-                length("Bolt holes", "piece-bolt-hole-" + i, q.boltHole(), (j, v) -> set(j, i, new Piece.BearingBracket(q.name(), q.bearing(), q.foot(), q.thickness(), q.footWidth(), q.hole(), q.bolts(), q.boltCircle(), v, q.margin()))),
-                length("Metal round them", "piece-margin-" + i, q.margin(), (j, v) -> set(j, i, new Piece.BearingBracket(q.name(), q.bearing(), q.foot(), q.thickness(), q.footWidth(), q.hole(), q.bolts(), q.boltCircle(), q.boltHole(), v))));
+                choice("Bearing", "piece-bearing-" + i, bearings, q.bearing(), names, (j, v) -> set(j, i, q.withBearing(v))),
+                choice("Stands on", "piece-foot-" + i, feet, q.foot(), names, (j, v) -> set(j, i, q.withFoot(v))),
+                length("Plate", "piece-thick-" + i, q.thickness(), (j, v) -> set(j, i, q.withThickness(v))),
+                length("Foot's width", "piece-width-" + i, q.footWidth(), (j, v) -> set(j, i, q.withFootWidth(v))),
+                length("Hole", "piece-hole-" + i, q.hole(), (j, v) -> set(j, i, q.withHole(v))),
+                number("Bolts", "piece-bolts-" + i, q.bolts(), (j, v) -> set(j, i, q.withBolts((int) Math.round(v)))),
+                length("Bolt circle", "piece-circle-" + i, q.boltCircle(), (j, v) -> set(j, i, q.withBoltCircle(v))),
+                length("Bolt holes", "piece-bolt-hole-" + i, q.boltHole(), (j, v) -> set(j, i, q.withBoltHole(v))),
+                length("Metal round them", "piece-margin-" + i, q.margin(), (j, v) -> set(j, i, q.withMargin(v))));
     }
 
     private List<Node> stay(int i, Piece.CopedTube q) {
         List<Node> all = new ArrayList<>(List.of(
-                words("Name", "piece-name-" + i, q.name(), 150, (j, t) -> set(j, i, new Piece.CopedTube(t, q.section(), q.metal(), q.length(), q.from(), q.to(), q.left(), q.right()))),
-                length("Outside", "piece-outside-" + i, q.section().outside(), (j, v) -> set(j, i, new Piece.CopedTube(q.name(), new Section.Tube(v, q.section().wall()), q.metal(), q.length(), q.from(), q.to(), q.left(), q.right()))),
-                length("Wall", "piece-wall-" + i, q.section().wall(), (j, v) -> set(j, i, new Piece.CopedTube(q.name(), new Section.Tube(q.section().outside(), v), q.metal(), q.length(), q.from(), q.to(), q.left(), q.right()))),
-                length("Axis to axis", "piece-length-" + i, q.length(), (j, v) -> set(j, i, new Piece.CopedTube(q.name(), q.section(), q.metal(), v, q.from(), q.to(), q.left(), q.right()))),
-                number("Left", "piece-left-" + i, q.left(), (j, v) -> set(j, i, new Piece.CopedTube(q.name(), q.section(), q.metal(), q.length(), q.from(), q.to(), (int) Math.round(v), q.right()))),
-                number("Right", "piece-right-" + i, q.right(), (j, v) -> set(j, i, new Piece.CopedTube(q.name(), q.section(), q.metal(), q.length(), q.from(), q.to(), q.left(), (int) Math.round(v))))));
+                words("Name", "piece-name-" + i, q.name(), 150, (j, t) -> set(j, i, q.withName(t))),
+                length("Outside", "piece-outside-" + i, q.section().outside(), (j, v) -> set(j, i, q.withSection(new Section.Tube(v, q.section().wall())))),
+                length("Wall", "piece-wall-" + i, q.section().wall(), (j, v) -> set(j, i, q.withSection(new Section.Tube(q.section().outside(), v)))),
+                length("Axis to axis", "piece-length-" + i, q.length(), (j, v) -> set(j, i, q.withLength(v))),
+                number("Left", "piece-left-" + i, q.left(), (j, v) -> set(j, i, q.withLeft((int) Math.round(v)))),
+                number("Right", "piece-right-" + i, q.right(), (j, v) -> set(j, i, q.withRight((int) Math.round(v))))));
         for (boolean first : new boolean[] {true, false}) {
             Meeting m = first ? q.from() : q.to();
             String end = first ? "First end" : "Other end";
             String id = (first ? "from-" : "to-") + i;
-            BiFunction<Job, Meeting, Job> put = (j, x) -> set(j, i, new Piece.CopedTube(q.name(), q.section(), q.metal(), q.length(), first ? x : q.from(), first ? q.to() : x, q.left(), q.right()));
+            BiFunction<Job, Meeting, Job> put = (j, x) -> set(j, i, q.withFrom(first ? x : q.from()).withTo(first ? q.to() : x));
             all.add(length(end + " meets Ø (0 flat)", "piece-into-" + id, m.into(), (j, v) -> put.apply(j, new Meeting(v, m.angleDeg(), m.offset(), m.turnDeg()))));
             all.add(angle(end + ", at", "piece-angle-" + id, m.angleDeg(), (j, v) -> put.apply(j, new Meeting(m.into(), v, m.offset(), m.turnDeg()))));
             all.add(length(end + ", off its middle", "piece-offset-" + id, m.offset(), (j, v) -> put.apply(j, new Meeting(m.into(), m.angleDeg(), v, m.turnDeg()))));
@@ -162,10 +165,10 @@ final class TemplatesPane extends MakePane {
     }
 
     private List<Node> jig(int i, Piece.CentringJig q) {
-        return List.of(words("Name", "piece-name-" + i, q.name(), 150, (j, t) -> set(j, i, new Piece.CentringJig(t, q.one(), q.other(), q.length(), q.wall()))),
-                length("One shaft", "piece-one-" + i, q.one(), (j, v) -> set(j, i, new Piece.CentringJig(q.name(), v, q.other(), q.length(), q.wall()))),
-                length("Other shaft", "piece-other-" + i, q.other(), (j, v) -> set(j, i, new Piece.CentringJig(q.name(), q.one(), v, q.length(), q.wall()))),
-                length("Length", "piece-length-" + i, q.length(), (j, v) -> set(j, i, new Piece.CentringJig(q.name(), q.one(), q.other(), v, q.wall()))),
-                length("Wall", "piece-wall-" + i, q.wall(), (j, v) -> set(j, i, new Piece.CentringJig(q.name(), q.one(), q.other(), q.length(), v))));
+        return List.of(words("Name", "piece-name-" + i, q.name(), 150, (j, t) -> set(j, i, q.withName(t))),
+                length("One shaft", "piece-one-" + i, q.one(), (j, v) -> set(j, i, q.withOne(v))),
+                length("Other shaft", "piece-other-" + i, q.other(), (j, v) -> set(j, i, q.withOther(v))),
+                length("Length", "piece-length-" + i, q.length(), (j, v) -> set(j, i, q.withLength(v))),
+                length("Wall", "piece-wall-" + i, q.wall(), (j, v) -> set(j, i, q.withWall(v))));
     }
 }

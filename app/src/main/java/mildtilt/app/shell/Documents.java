@@ -32,7 +32,7 @@ import mildtilt.format.ScanFile;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.job.Built;
 import mildtilt.job.Element;
-import mildtilt.job.FitLog;
+import mildtilt.job.TrialLog;
 import mildtilt.job.Job;
 import mildtilt.job.VehicleScale;
 import mildtilt.making.Making;
@@ -132,7 +132,7 @@ public final class Documents {
             return;
         }
         if (mayLetGo(owner)) {
-            bench.open(new Job("New job", "", like.vehicle(), like.column(), like.axle(), like.targets(), like.rules(), like.surroundings(), Survey.NONE, Making.NONE, FitLog.NONE, List.of(), List.of()), Optional.empty());
+            bench.open(Job.of("New job", like.plan()).withRules(like.rules()).withSurroundings(like.surroundings()), Optional.empty());
             stamp = Optional.empty();
             bench.markUnsaved();
             bench.say("A new job with " + demo.steering() + ". " + (sizes.isPresent() ? "It works as it stands: type or drag each point to where yours is." : "Every size is still the demo's: type or drag each to your own."));
@@ -304,7 +304,7 @@ public final class Documents {
                 PointsCsv.Read read = PointsCsv.read(p);
                 Optional<PointsCsv.Match> match = new PointsQuestion(owner, read, bench.lengthUnit()).ask();
                 if (match.isPresent()) {
-                    Survey survey = PointsCsv.take(bench.job().survey(), read, match.get());
+                    Survey survey = PointsCsv.take(bench.job(), read, match.get());
                     bench.edit("Take the points of " + read.file(), j -> j.withSurvey(survey));
                 }
             } catch (JobFileException | ImpossibleGeometryException | UnreadableMeasureException e) {

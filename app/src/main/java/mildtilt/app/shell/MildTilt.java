@@ -16,6 +16,7 @@ import mildtilt.app.look.Fonts;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.format.CatalogueFile;
 import mildtilt.job.Job;
+import mildtilt.job.Plan;
 import mildtilt.job.Targets;
 import mildtilt.job.Vehicle;
 import org.jspecify.annotations.Nullable;
@@ -47,7 +48,7 @@ public final class MildTilt extends Application {
 
     /** A job in which nothing is measured yet. */
     public static Job empty() {
-        return new Job("New job", "", new Vehicle(2400, 60, 60, 180), Optional.empty(), Optional.empty(), Targets.USUAL);
+        return Job.of("New job", new Plan(new Vehicle(2400, 60, 60, 180), Optional.empty(), Optional.empty(), Targets.USUAL));
     }
 
     /** Runs until the window is closed. */

@@ -1,6 +1,7 @@
 package mildtilt.app.survey;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -23,8 +24,10 @@ import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.app.workbench.Worked;
 import mildtilt.geometry.Point;
+import mildtilt.id.Id;
 import mildtilt.job.Job;
 import mildtilt.job.JobPoints;
+import mildtilt.job.Names;
 import mildtilt.job.PointId;
 import mildtilt.measure.LengthText;
 import mildtilt.measure.LengthUnit;
@@ -46,7 +49,8 @@ public final class SurveyPane extends FormPane {
     private final Runnable takeCsv;
     private final Beside<Settled> beside;
     private Optional<Settled> settled = Optional.empty();
-    private String open = "";
+    private Optional<Id> open = Optional.empty();
+    private Names names;
 
     /** What a survey came to. */
     private record Settled(Survey of, Surveyed surveyed) {}
@@ -55,6 +59,7 @@ public final class SurveyPane extends FormPane {
     public SurveyPane(Workbench bench, Runnable takeCsv) {
         super(bench, "survey-pane");
         this.takeCsv = takeCsv;
+        names = Names.of(bench.job());
         beside = new Beside<>(s -> {
             settled = Optional.of(s);
             showAgain();
@@ -92,33 +97,41 @@ public final class SurveyPane extends FormPane {
     protected void show(Worked worked) {
         Job job = bench.job();
         Survey survey = job.survey();
+        names = Names.of(job);
         hint("Give each point what you can measure: a plumb bob to the floor grid and a height, tapes from three marks or more, an angle finder, a mirror of the other side. More readings than needed are "
                 + "weighed against each other. ± is what two readings in three are within.");
         adding(job);
         Optional<Surveyed> s = settled.filter(x -> x.of.equals(survey)).map(Settled::surveyed);
         s.ifPresent(this::summary);
-        Map<String, PointId> ids = JobPoints.named(job);
+        Map<Id, PointId> points = JobPoints.byId(job);
         for (SurveyPoint p : survey.points()) {
-            point(job, p, s, Optional.ofNullable(ids.get(p.name())));
+            point(job, p, s, Optional.ofNullable(points.get(p.id())));
         }
         s.ifPresent(this::skew);
     }
 
     private void adding(Job job) {
-        List<String> left = JobPoints.named(job).keySet().stream().filter(n -> job.survey().point(n).isEmpty()).toList();
+        List<Id> left = JobPoints.byId(job).keySet().stream().filter(id -> job.survey().point(id).isEmpty()).sorted(Comparator.comparing(names)).toList();
         WordField own = new WordField("", t -> {
             if (!t.isBlank()) {
-                open = t.strip();
-                change("Measure " + t.strip(), x -> x.edit(t.strip(), p -> p));
+                add(JobPoints.idsByLabel(job).getOrDefault(t.strip(), job.survey().nextMark()), t.strip());
             }
         });
         own.setId("survey-add-mark");
         own.setPromptText("mark A on the floor");
         own.setPrefWidth(130);
-        row(named("A point of the job", choiceBox("survey-add", left, Optional.empty(), n -> n, n -> {
-            open = n;
-            change("Measure " + n, x -> x.edit(n, p -> p));
-        })), named("or a mark of its own", own), named(" ", small("Take points from a CSV…", "survey-csv", takeCsv)));
+        row(named("A point of the job", choiceBox("survey-add", left, Optional.empty(), names, id -> add(id, names.apply(id)))), named("or a mark of its own", own),
+                named(" ", small("Take points from a CSV…", "survey-csv", takeCsv)));
+    }
+
+    /** A point to be measured; one that is measured already is opened. */
+    private void add(Id id, String name) {
+        open = Optional.of(id);
+        if (bench.job().survey().point(id).isPresent()) {
+            showAgain();
+        } else {
+            change("Measure " + name, x -> x.with(new SurveyPoint(id, name, List.of())));
+        }
     }
 
     private void summary(Surveyed s) {
@@ -136,40 +149,41 @@ public final class SurveyPane extends FormPane {
 
     private String words(Surveyed.Told t) {
         boolean angle = t.reading() instanceof Reading.Slope;
-        return t.point() + ", " + t.reading().label() + ", looks wrong: misread by about " + text(angle ? Quantity.angle(t.misread()) : Quantity.length(t.misread())) + " if the others are right, " + LengthText.decimal(t.times(), 0)
+        return names.apply(t.point()) + ", " + t.reading().label(names) + ", looks wrong: misread by about " + text(angle ? Quantity.angle(t.misread()) : Quantity.length(t.misread())) + " if the others are right, " + LengthText.decimal(t.times(), 0)
                 + " times what its ± lets expect.";
     }
 
-    private static String key(String name) {
-        return name.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-");
+    /** For the ids of a point's controls. */
+    private static String key(SurveyPoint p) {
+        return p.id().text().replaceAll("[._]", "-");
     }
 
     private void point(Job job, SurveyPoint p, Optional<Surveyed> s, Optional<PointId> id) {
-        String key = key(p.name());
-        Button title = new Button(p.name());
+        String key = key(p);
+        Button title = new Button(names.apply(p.id()));
         title.setId("survey-point-" + key);
         title.getStyleClass().add("step-title");
         title.setMaxWidth(Double.MAX_VALUE);
         title.setAlignment(Pos.CENTER_LEFT);
         title.setWrapText(true);
         title.setOnAction(_ -> {
-            open = open.equals(p.name()) ? "" : p.name();
+            open = isOpen(p) ? Optional.empty() : Optional.of(p.id());
             showAgain();
         });
         HBox.setHgrow(title, Priority.ALWAYS);
         HBox row = new HBox(6, title);
         row.getStyleClass().add("obstacle-row");
         add(row);
-        Optional<Surveyed.Place> place = s.map(x -> x.places().get(p.name()));
+        Optional<Surveyed.Place> place = s.map(x -> x.places().get(p.id()));
         place.ifPresent(x -> add(Wrap.text(Phrase.of("x {0}, y {1}, z {2}; ± {3}, {4}, {5}", Quantity.length(x.at().x()), Quantity.length(x.at().y()), Quantity.length(x.at().z()), Quantity.length(x.sdX()),
                 Quantity.length(x.sdY()), Quantity.length(x.sdZ())).text(bench.lengthUnit()), "facts-figure")));
-        s.map(x -> x.open().get(p.name())).ifPresent(why -> add(Wrap.text(why, "brings")));
+        s.map(x -> x.open().get(p.id())).ifPresent(why -> add(Wrap.text(why, "brings")));
         if (place.isPresent() && id.isPresent()) {
             Point plan = JobPoints.position(job, id.get());
             double off = plan.distanceTo(place.get().at());
             if (off > 0.05) {
                 Point to = place.get().at();
-                Button put = small("Put it there", "survey-put-" + key, () -> bench.edit("Put " + p.name() + " where it was measured", "It was surveyed there.", j -> JobPoints.moved(j, id.get(), to)));
+                Button put = small("Put it there", "survey-put-" + key, () -> bench.edit("Put " + names.apply(p.id()) + " where it was measured", "It was surveyed there.", j -> JobPoints.moved(j, id.get(), to)));
                 put.getStyleClass().add("take-remedy");
                 Label far = Wrap.text(Phrase.of("{0} from where the plan has it", Quantity.length(off)).text(bench.lengthUnit()), "hint");
                 HBox.setHgrow(far, Priority.ALWAYS);
@@ -179,7 +193,7 @@ public final class SurveyPane extends FormPane {
                 hint("The plan has it there.");
             }
         }
-        if (open.equals(p.name())) {
+        if (isOpen(p)) {
             for (int i = 0; i < p.readings().size(); i++) {
                 reading(job, p, i, s);
             }
@@ -188,7 +202,7 @@ public final class SurveyPane extends FormPane {
     }
 
     private void reading(Job job, SurveyPoint p, int i, Optional<Surveyed> s) {
-        String id = key(p.name()) + "-" + i;
+        String id = key(p) + "-" + i;
         Reading r = p.readings().get(i);
         List<Node> fields = new ArrayList<>();
         switch (r) {
@@ -228,50 +242,58 @@ public final class SurveyPane extends FormPane {
                 fields.add(length("±", "survey-spread-" + id, q.spread(), (j, v) -> put(j, p, i, new Reading.MirrorOf(q.of(), v))));
             }
         }
-        fields.add(named(" ", small("×", "survey-drop-" + id, () -> change("Drop a reading of " + p.name(), x -> x.edit(p.name(), q -> q.without(i))))));
-        hint(Character.toUpperCase(r.label().charAt(0)) + r.label().substring(1) + s.flatMap(x -> x.told().stream().filter(t -> t.point().equals(p.name()) && t.index() == i).findFirst())
+        fields.add(named(" ", small("×", "survey-drop-" + id, () -> change("Drop a reading of " + names.apply(p.id()), x -> x.edit(p.id(), q -> q.without(i))))));
+        hint(capital(r.label(names)) + s.flatMap(x -> x.told().stream().filter(t -> t.point().equals(p.id()) && t.index() == i).findFirst())
                 .map(t -> !t.checked() ? ": nothing checks it" : ": off by " + text(r instanceof Reading.Slope ? Quantity.angle(t.off()) : Quantity.length(t.off()))).orElse(""));
         row(fields.toArray(Node[]::new));
     }
 
+    private boolean isOpen(SurveyPoint p) {
+        return open.filter(p.id()::equals).isPresent();
+    }
+
+    private static String capital(String text) {
+        return Character.toUpperCase(text.charAt(0)) + text.substring(1);
+    }
+
     private static Job put(Job j, SurveyPoint p, int i, Reading r) {
-        return j.editSurvey(x -> x.edit(p.name(), q -> q.with(i, r)));
+        return j.editSurvey(x -> x.edit(p.id(), q -> q.with(i, r)));
     }
 
-    private Node other(Job job, SurveyPoint p, String label, String id, String now, BiFunction<Job, String, Job> set) {
-        return choice(label, id, others(job, p), now, n -> n, set);
+    private Node other(Job job, SurveyPoint p, String label, String id, Id now, BiFunction<Job, Id, Job> set) {
+        return choice(label, id, others(job, p), now, names, set);
     }
 
-    private static List<String> others(Job job, SurveyPoint p) {
-        return job.survey().points().stream().map(SurveyPoint::name).filter(n -> !n.equals(p.name())).toList();
+    private static List<Id> others(Job job, SurveyPoint p) {
+        return job.survey().points().stream().map(SurveyPoint::id).filter(id -> !id.equals(p.id())).toList();
     }
 
     private void addReading(Job job, SurveyPoint p) {
-        List<String> others = others(job, p);
+        List<Id> others = others(job, p);
         MenuButton add = new MenuButton("Add a reading");
-        add.setId("survey-read-" + key(p.name()));
+        add.setId("survey-read-" + key(p));
         add.getItems().addAll(item(p, "Plumb bob to the floor grid", "plumb", new Reading.Plumb(0, 0, TAPE)), item(p, "Height above the floor", "height", new Reading.Height(300, TAPE)));
         if (!others.isEmpty()) {
-            String first = others.getFirst();
+            Id first = others.getFirst();
             add.getItems().addAll(item(p, "Tape from another point", "tape", new Reading.Tape(first, 500, TAPE)), item(p, "Angle finder and plan angle from another point", "slope", new Reading.Slope(first, 20, 0, ANGLE)),
                     item(p, "Mirror of the other side", "mirror", new Reading.MirrorOf(first, 3)));
         }
         if (others.size() > 1) {
             add.getItems().addAll(item(p, "So far along a line", "along", new Reading.Along(others.get(0), others.get(1), 100, TAPE)), item(p, "Midway between two", "middle", new Reading.Middle(others.get(0), others.get(1), TAPE)));
         }
-        row(add, small("Take it out of the survey", "survey-out-" + key(p.name()), () -> change("Take " + p.name() + " out of the survey", x -> x.without(p.name()))));
+        row(add, small("Take it out of the survey", "survey-out-" + key(p), () -> change("Take " + names.apply(p.id()) + " out of the survey", x -> x.without(p.id()))));
     }
 
     private MenuItem item(SurveyPoint p, String text, String id, Reading r) {
         MenuItem i = new MenuItem(text);
         i.setId("survey-add-" + id);
-        i.setOnAction(_ -> change("A reading of " + p.name() + ": " + text.toLowerCase(Locale.ROOT), x -> x.edit(p.name(), q -> q.with(r))));
+        i.setOnAction(_ -> change("A reading of " + names.apply(p.id()) + ": " + text.toLowerCase(Locale.ROOT), x -> x.edit(p.id(), q -> q.with(r))));
         return i;
     }
 
     /** Left against right, and the axle against square. */
     private void skew(Surveyed s) {
-        Skew skew = Skew.of(s);
+        Skew skew = Skew.of(s, names);
         if (skew.pairs().isEmpty()) {
             return;
         }

@@ -24,7 +24,7 @@ import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
 import mildtilt.job.Change;
 import mildtilt.job.Element;
-import mildtilt.job.FitLog;
+import mildtilt.job.TrialLog;
 import mildtilt.job.Job;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.linkage.WheelTravel;
@@ -309,7 +309,7 @@ public final class Workbench implements AutoCloseable {
     private boolean fitsFile(Job after) {
         try {
             // Scans, and the plans of trials, are as they were read or as they were when they were the plan: they need not be gone through with every edit.
-            JobReader.read(JobWriter.write(after.editSurroundings(Surroundings::withScansThinned).editLog(FitLog::withoutPlans)));
+            JobReader.read(JobWriter.write(after.editSurroundings(Surroundings::withScansThinned).editLog(TrialLog::withoutPlans)));
             return true;
         } catch (JobFileException e) {
             refuse("That can't be. " + e.getMessage() + " Nothing was changed.");

@@ -14,6 +14,7 @@ import mildtilt.geometry.Point;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
 import mildtilt.job.JobPoints;
+import mildtilt.job.Plan;
 import mildtilt.job.PointId;
 import mildtilt.steer.SteeringTrain;
 import org.junit.jupiter.api.Test;
@@ -83,7 +84,7 @@ class DragTest {
         assertThat(StageParts.of(WorkStage.LINKAGE, sketch).strokes()).noneMatch(s -> s.pen() == Pen.SHAFT);
         assertThat(StageParts.about(WorkStage.MAKE, new Element.Wheel())).isTrue();
         // A job without a column still fills the column stage with what there is.
-        Job axleOnly = new Job("a", "", demo.vehicle(), Optional.empty(), demo.axle(), demo.targets());
+        Job axleOnly = Job.of("a", new Plan(demo.vehicle(), Optional.empty(), demo.axle(), demo.targets()));
         Sketch axle = Sketch.ofDesign(axleOnly, new SteeringTrain(axleOnly));
         assertThat(StageParts.of(WorkStage.COLUMN, axle)).isEqualTo(axle);
     }

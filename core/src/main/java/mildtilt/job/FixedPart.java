@@ -1,0 +1,85 @@
+package mildtilt.job;
+
+import java.util.Map;
+import java.util.TreeMap;
+import mildtilt.geometry.Side;
+import mildtilt.id.Called;
+import mildtilt.id.Id;
+import mildtilt.linkage.Rod;
+
+/** The parts that a vehicle has one of, or one on each side, and that can be near something. Rods are {@link Rod}. */
+public enum FixedPart {
+    TYRE(true, "tyre"),
+    /** Rim and tyre from inside, for what reaches into the wheel. */
+    WHEEL_INSIDE(true, "wheel, inside"),
+    LOWER_ARM(true, "lower arm"),
+    UPPER_ARM(true, "upper arm"),
+    STRUT(true, "strut"),
+    STEERING_ARM(true, "steering arm"),
+    LEG(true, "leg"),
+    IDLER_ARM(false, "idler arm"),
+    BELL_CRANK(false, "bell crank"),
+    SHUTTLE(false, "shuttle"),
+    RACK_HOUSING(false, "rack housing"),
+    RACK_BAR(false, "rack bar"),
+    STEERING_BOX(false, "steering box"),
+    COLUMN_ARM(false, "column arm"),
+    PITMAN_ARM(false, "pitman arm"),
+    AXLE_BEAM(false, "axle beam"),
+    TRACK_BAR(false, "track bar"),
+    STEERING_WHEEL(false, "steering wheel"),
+    HANDS(false, "knuckles of the hands"),
+    COLUMN_TUBE(false, "column tube");
+
+    private static final String LEFT = "left_";
+    private static final String RIGHT = "right_";
+
+    private final boolean sided;
+    private final String label;
+
+    FixedPart(boolean sided, String label) {
+        this.sided = sided;
+        this.label = label;
+    }
+
+    /** A rod. */
+    public static Called called(Rod rod) {
+        return new Called(Id.of(rod), rod.label());
+    }
+
+    /** @throws IllegalArgumentException if there is one on each side */
+    public Called called() {
+        if (sided) {
+            throw new IllegalArgumentException(this + " is on both sides");
+        }
+        return new Called(Id.of(this), label);
+    }
+
+    /** The one on a side. */
+    public Called called(Side side) {
+        return new Called(new Id(side.label() + "_" + Id.of(this)), (this == LEG ? "driver's " : "") + side.label() + " " + label);
+    }
+
+    /** What all of them, and the rods, are called. */
+    static Map<Id, String> names() {
+        Map<Id, String> all = new TreeMap<>();
+        for (FixedPart p : values()) {
+            if (p.sided) {
+                for (Side side : Side.values()) {
+                    all.put(p.called(side).id(), p.called(side).name());
+                }
+            } else {
+                all.put(p.called().id(), p.called().name());
+            }
+        }
+        for (Rod rod : Rod.values()) {
+            all.put(Id.of(rod), rod.label());
+        }
+        return all;
+    }
+
+    /** Of a part that is on one side its twin; any other itself. */
+    public static Id otherSide(Id part) {
+        return part.text().startsWith(LEFT) ? new Id(RIGHT + part.text().substring(LEFT.length())) : part.text().startsWith(RIGHT) ? new Id(LEFT + part.text().substring(RIGHT.length())) : part;
+    }
+}
