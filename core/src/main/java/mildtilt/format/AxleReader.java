@@ -5,6 +5,8 @@ import static mildtilt.format.JobReader.direction;
 import static mildtilt.format.JobReader.number;
 import static mildtilt.format.JobReader.optional;
 import static mildtilt.format.JobReader.point;
+import static mildtilt.format.JobReader.side;
+import static mildtilt.format.JobReader.unknown;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.MissingNode;
@@ -16,7 +18,6 @@ import mildtilt.gear.SteeringBox;
 import mildtilt.geometry.Axis;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.ImpossibleGeometryException;
-import mildtilt.geometry.Side;
 import mildtilt.linkage.Beam;
 import mildtilt.linkage.BellCrank;
 import mildtilt.linkage.CentreLink;
@@ -44,7 +45,7 @@ final class AxleReader {
     /** @throws ImpossibleGeometryException if the parts can't be so or do not go together */
     static SteeredAxle axle(JsonNode a) {
         Gear gear = at("gear", () -> gear(a.path("gear")));
-        Linkage linkage = at("linkage", () -> linkage(a.path("linkage")));
+        Linkage linkage = optional(a, "linkage").map(l -> at("linkage", () -> linkage(l))).orElse(new RackTieRods());
         Optional<Beam> beam = optional(a, "beam").map(b -> at("beam", () -> beam(b)));
         Corner left = at("left", () -> corner(a.path("left")));
         Optional<Corner> right = optional(a, "right").map(r -> at("right", () -> corner(r)));
@@ -57,10 +58,11 @@ final class AxleReader {
                     number(g, "ratio", 0), number(g, "sweep_each_way_deg", 0));
             case "column_arm" -> new ColumnArm(axis(g, "axis_point_mm", "axis"), point(g, "arm_end_mm"),
                     number(g, "sweep_each_way_deg", 0));
-            default -> new RackAndPinion(point(g, "centre_mm"),
+            case "rack_and_pinion" -> new RackAndPinion(point(g, "centre_mm"),
                     optional(g, "axis").map(JobReader::direction).orElse(new Direction(0, 1, 0)),
                     number(g, "pivot_spacing_mm", 0), number(g, "travel_per_left_turn_mm", 0),
                     number(g, "travel_each_way_mm", 0));
+            default -> throw unknown("gear", g.path("kind").asText());
         };
     }
 
@@ -81,7 +83,8 @@ final class AxleReader {
                     point(o, "link_point_mm"), point(o, "left_inner_mm"),
                     optional(o, "right_inner_mm").map(_ -> point(o, "right_inner_mm")),
                     optional(o, "travel_each_way_mm").map(JsonNode::asDouble), rodEnds(o.path("link_ends")));
-            default -> new RackTieRods();
+            case "rack_tie_rods" -> new RackTieRods();
+            default -> throw unknown("linkage", o.path("kind").asText());
         };
     }
 
@@ -93,15 +96,16 @@ final class AxleReader {
         }
         return onKnuckle
                 ? new DragLink.Attachment.OnKnuckle(
-                        o.path("knuckle_side").asText().equals("left") ? Side.LEFT : Side.RIGHT, point(o, "knuckle_point_mm"))
+                        side(o, "knuckle_side"), point(o, "knuckle_point_mm"))
                 : new DragLink.Attachment.OnTieRod(number(o, "tie_rod_fraction", 0));
     }
 
     private static Beam beam(JsonNode o) {
-        return o.path("kind").asText().equals("centre_pin")
-                ? new Beam.CentrePin(axis(o, "pin_point_mm", "pin_axis"))
-                : new Beam.Sprung(optional(o, "track_bar")
-                        .map(t -> new Beam.TrackBar(point(t, "body_end_mm"), point(t, "axle_end_mm"))));
+        return switch (o.path("kind").asText()) {
+            case "centre_pin" -> new Beam.CentrePin(axis(o, "pin_point_mm", "pin_axis"));
+            case "sprung" -> new Beam.Sprung(optional(o, "track_bar").map(t -> new Beam.TrackBar(point(t, "body_end_mm"), point(t, "axle_end_mm"))));
+            default -> throw unknown("beam", o.path("kind").asText());
+        };
     }
 
     private static Corner corner(JsonNode c) {
@@ -116,9 +120,10 @@ final class AxleReader {
             case "strut" -> new Strut(point(s, "lower_inner_front_mm"), point(s, "lower_inner_rear_mm"),
                     point(s, "lower_ball_joint_mm"), point(s, "top_mount_mm"), point(s, "strut_lower_point_mm"));
             case "kingpin" -> new Kingpin(point(s, "lower_point_mm"), point(s, "upper_point_mm"));
-            default -> new DoubleWishbone(
+            case "double_wishbone" -> new DoubleWishbone(
                     point(s, "lower_inner_front_mm"), point(s, "lower_inner_rear_mm"), point(s, "lower_ball_joint_mm"),
                     point(s, "upper_inner_front_mm"), point(s, "upper_inner_rear_mm"), point(s, "upper_ball_joint_mm"));
+            default -> throw unknown("suspension", s.path("kind").asText());
         };
     }
 

@@ -92,7 +92,7 @@ final class AxleWriter {
                 o.put("kind", "drag_link");
                 switch (d.attachment()) {
                     case Attachment.OnKnuckle k -> {
-                        o.put("knuckle_side", k.side().label());
+                        o.put("knuckle_side", k.side().code());
                         o.set("knuckle_point_mm", point(k.point()));
                     }
                     case Attachment.OnTieRod t -> number(o, "tie_rod_fraction", t.fraction());

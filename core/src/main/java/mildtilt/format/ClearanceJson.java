@@ -68,7 +68,7 @@ final class ClearanceJson {
     private static ObjectNode lock(LockKept l) {
         ObjectNode o = object();
         for (Side way : Side.values()) {
-            l.stop(way).ifPresentOrElse(w -> o.set("stop_turning_" + way.label(), way(w)), () -> o.putNull("stop_turning_" + way.label()));
+            l.stop(way).ifPresentOrElse(w -> o.set("stop_turning_" + way.code(), way(w)), () -> o.putNull("stop_turning_" + way.code()));
         }
         optional(o, "free_bump_at_full_lock_mm", l.freeBumpAtLock());
         optional(o, "free_droop_at_full_lock_mm", l.freeDroopAtLock());
@@ -77,7 +77,7 @@ final class ClearanceJson {
             ObjectNode row = rows.addObject();
             number(row, "travel_mm", r.travel());
             for (Side way : Side.values()) {
-                row.set("turning_" + way.label(), way(r.way(way)));
+                row.set("turning_" + way.code(), way(r.way(way)));
             }
         }
         return o;

@@ -6,6 +6,7 @@ import static mildtilt.format.JobReader.id;
 import static mildtilt.format.JobReader.number;
 import static mildtilt.format.JobReader.optional;
 import static mildtilt.format.JobReader.point;
+import static mildtilt.format.JobReader.unknown;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import java.util.ArrayList;
@@ -102,7 +103,8 @@ final class ColumnReader {
         JointKind kind = switch (j.path("kind").asText("single")) {
             case "double" -> new JointKind.Double(j.path("centred").asBoolean(false));
             case "coupling" -> new JointKind.Coupling();
-            default -> new JointKind.Single();
+            case "single" -> new JointKind.Single();
+            case String other -> throw unknown("joint", other);
         };
         return new Joint(id, j.path("name").asText(), kind, j.has("centre_mm") ? point(j, "centre_mm") : Point.ORIGIN,
                 number(j, "max_angle_deg", kind.usualLimitDeg()), fit(j.path("wheel_side")), fit(j.path("gear_side")),
@@ -130,7 +132,8 @@ final class ColumnReader {
             case "spline" -> new Seat.Splined(d, s.path("teeth").asInt(36));
             case "double_d" -> new Seat.DoubleD(d, number(s, "across_flats_mm", 0.8 * d));
             case "keyed" -> new Seat.Keyed(d, number(s, "key_width_mm", d / 4));
-            default -> new Seat.Round(d);
+            case "round" -> new Seat.Round(d);
+            case String form -> throw unknown("end", form);
         };
     }
 

@@ -159,7 +159,7 @@ public final class CsvFiles {
         for (Side side : Side.values()) {
             for (String figure : new String[] {"toe_in_%s_deg", "camber_%s_deg", "caster_%s_deg", "wheel_centre_%s_x_shift_mm",
                 "wheel_centre_%s_y_shift_mm"}) {
-                head.add(figure.formatted(side.label()));
+                head.add(figure.formatted(side.code()));
             }
         }
         return csv(rows, head.toArray(String[]::new));

@@ -12,6 +12,7 @@ import java.util.stream.Collectors;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
+import mildtilt.geometry.Side;
 import mildtilt.id.Id;
 import mildtilt.job.Change;
 import mildtilt.job.Plan;
@@ -186,6 +187,15 @@ public final class JobReader {
 
     static Id id(JsonNode o, String key) {
         return new Id(o.path(key).asText());
+    }
+
+    /** Of a kind that no reader knows: the schema has refused it already, so this is the program's own slip. */
+    static ImpossibleGeometryException unknown(String what, String kind) {
+        return new ImpossibleGeometryException("There is no " + what + " of the kind \"" + SchemaWords.cut(kind) + "\".");
+    }
+
+    static Side side(JsonNode o, String key) {
+        return one(Side.class, o.path(key).asText());
     }
 
     static Optional<JsonNode> optional(JsonNode o, String key) {

@@ -11,7 +11,6 @@ import java.util.Map;
 import java.util.TreeMap;
 import java.util.function.Function;
 import mildtilt.geometry.ImpossibleGeometryException;
-import mildtilt.geometry.Side;
 import mildtilt.id.Id;
 import mildtilt.job.Built;
 import mildtilt.job.Plan;
@@ -89,7 +88,7 @@ final class LogJson {
             }
             case TrialReading.WallDot r -> {
                 o.put("kind", "wall_dot");
-                o.put("wheel", r.wheel().label());
+                o.put("wheel", r.wheel().code());
                 o.put("rod_on", r.rodOn());
                 JobWriter.number(o, "travel_mm", r.travel());
                 JobWriter.number(o, "left_mm", r.left());
@@ -97,7 +96,7 @@ final class LogJson {
             }
             case TrialReading.PlatePair r -> {
                 o.put("kind", "turn_plates");
-                o.put("way", r.way().label());
+                o.put("way", r.way().code());
                 JobWriter.number(o, "inner_deg", r.inner());
                 JobWriter.number(o, "outer_deg", r.outer());
             }
@@ -118,9 +117,9 @@ final class LogJson {
             case Gauge.JointAngle g -> o.put("what", "joint_angle").put("part", g.joint().text());
             case Gauge.ShaftLength g -> o.put("what", "shaft_length").put("part", g.shaft().text());
             case Gauge.RodLength g -> o.put("what", "rod_length").put("part", g.rod().name().toLowerCase(Locale.ROOT));
-            case Gauge.LockAngle g -> o.put("what", "lock_angle").put("way", g.way().label()).put("wheel", g.wheel().label());
+            case Gauge.LockAngle g -> o.put("what", "lock_angle").put("way", g.way().code()).put("wheel", g.wheel().code());
             case Gauge.Gap g -> o.put("what", "gap").put("part", g.first().text()).put("other", g.second().text());
-            case Gauge.TurnsTo g -> o.put("what", "turns_to").put("way", g.way().label());
+            case Gauge.TurnsTo g -> o.put("what", "turns_to").put("way", g.way().code());
             case Gauge.GearOffCentre _ -> o.put("what", "gear_off_centre");
             case Gauge.SpokesOffStraight _ -> o.put("what", "spokes_off_straight");
             case Gauge.RimForce g -> o.put("what", "rim_force").put("on_ground", g.onGround());
@@ -179,8 +178,8 @@ final class LogJson {
         String by = o.path("by").asText(TrialReading.TYPED);
         return switch (o.path("kind").asText()) {
             case "figure" -> new TrialReading.Figure(gauge(o), o.path("value").asDouble(), spread, by);
-            case "wall_dot" -> new TrialReading.WallDot(side(o, "wheel"), o.path("rod_on").asBoolean(true), o.path("travel_mm").asDouble(), o.path("left_mm").asDouble(), o.path("up_mm").asDouble(), spread, by);
-            case "turn_plates" -> new TrialReading.PlatePair(side(o, "way"), o.path("inner_deg").asDouble(), o.path("outer_deg").asDouble(), spread, by);
+            case "wall_dot" -> new TrialReading.WallDot(JobReader.side(o, "wheel"), o.path("rod_on").asBoolean(true), o.path("travel_mm").asDouble(), o.path("left_mm").asDouble(), o.path("up_mm").asDouble(), spread, by);
+            case "turn_plates" -> new TrialReading.PlatePair(JobReader.side(o, "way"), o.path("inner_deg").asDouble(), o.path("outer_deg").asDouble(), spread, by);
             case "run_out" -> {
                 List<Double> dial = new ArrayList<>();
                 o.path("dial_mm").forEach(d -> dial.add(d.asDouble()));
@@ -190,22 +189,14 @@ final class LogJson {
         };
     }
 
-    private static Side side(JsonNode o, String key) {
-        return switch (o.path(key).asText()) {
-            case "left" -> Side.LEFT;
-            case "right" -> Side.RIGHT;
-            default -> throw new ImpossibleGeometryException("\"" + key + "\" must say left or right.");
-        };
-    }
-
     private static Gauge gauge(JsonNode o) {
         return switch (o.path("what").asText()) {
             case "joint_angle" -> new Gauge.JointAngle(JobReader.id(o, "part"));
             case "shaft_length" -> new Gauge.ShaftLength(JobReader.id(o, "part"));
             case "rod_length" -> new Gauge.RodLength(JobReader.one(Rod.class, o.path("part").asText()));
-            case "lock_angle" -> new Gauge.LockAngle(side(o, "way"), side(o, "wheel"));
+            case "lock_angle" -> new Gauge.LockAngle(JobReader.side(o, "way"), JobReader.side(o, "wheel"));
             case "gap" -> new Gauge.Gap(JobReader.id(o, "part"), JobReader.id(o, "other"));
-            case "turns_to" -> new Gauge.TurnsTo(side(o, "way"));
+            case "turns_to" -> new Gauge.TurnsTo(JobReader.side(o, "way"));
             case "gear_off_centre" -> new Gauge.GearOffCentre();
             case "spokes_off_straight" -> new Gauge.SpokesOffStraight();
             case "rim_force" -> new Gauge.RimForce(o.path("on_ground").asBoolean());

@@ -78,7 +78,7 @@ final class PoseJson {
                 number(o, "caster_deg", k.casterDeg());
                 number(o, "scrub_radius_mm", k.scrubRadius());
                 number(o, "mechanical_trail_mm", k.mechanicalTrail());
-                number(o, "wheel_centre_" + side.label() + "_y_shift_mm",
+                number(o, "wheel_centre_" + side.code() + "_y_shift_mm",
                         k.wheelCentre().y() - axle.axle().corner(side).knuckle().wheelCentre().y());
                 number(o, "rod_to_arm_deg", k.rodToArmDeg());
                 o.set("wheel_centre_mm", point(k.wheelCentre()));

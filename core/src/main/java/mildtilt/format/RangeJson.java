@@ -26,7 +26,7 @@ final class RangeJson {
         optional(o, "roll_steer_deg_per_deg", s.rollSteer());
         ObjectNode limits = o.putObject("lock_limits");
         for (Side way : Side.values()) {
-            ArrayNode hits = limits.putArray("turning_" + way.label());
+            ArrayNode hits = limits.putArray("turning_" + way.code());
             s.limits().toward(way).forEach(h -> hits.add(hit(h)));
         }
         ObjectNode locks = o.putObject("lock_as_stopped");
@@ -35,12 +35,12 @@ final class RangeJson {
             ObjectNode at = SteerJson.turn(lock.turn());
             at.put("stopped_by", lock.hit().limit().label());
             at.put("stopped_at", lock.hit().where());
-            locks.set("turning_" + way.label(), at);
+            locks.set("turning_" + way.code(), at);
         }
         number(o, "turns_lock_to_lock_as_stopped", s.turnsAvailable());
         ObjectNode rake = o.putObject("tie_rod_rake_in_plan");
         s.rake().forEach((side, r) -> {
-            ObjectNode at = rake.putObject(side.label());
+            ObjectNode at = rake.putObject(side.code());
             number(at, "straight_ahead_deg", r.designDeg());
             number(at, "worst_deg", r.worstDeg());
             number(at, "worst_at_steering_wheel_deg", r.steeringWheelDeg());
@@ -107,7 +107,7 @@ final class RangeJson {
         number(o, "gear_gives_mm", m.gearGives());
         for (Side way : Side.values()) {
             ArmMatch.Way w = m.toward(way);
-            ObjectNode at = o.putObject("turning_" + way.label());
+            ObjectNode at = o.putObject("turning_" + way.code());
             number(at, "inner_at_gear_end_deg", w.innerAtGearEnd());
             number(at, "inner_allowed_deg", w.innerAllowed());
             at.put("allowed_by", w.allowedBy());

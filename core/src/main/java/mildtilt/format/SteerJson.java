@@ -160,7 +160,7 @@ final class SteerJson {
     static ObjectNode turn(Turn t) {
         ObjectNode o = object();
         number(o, "steering_wheel_deg", t.steeringWheelDeg());
-        o.put("road_wheels_turned", t.turned().label());
+        o.put("road_wheels_turned", t.turned().code());
         number(o, "delta_left_deg", t.leftDeg());
         number(o, "delta_right_deg", t.rightDeg());
         number(o, "mean_delta_deg", t.meanDeg());
@@ -180,12 +180,12 @@ final class SteerJson {
         for (Side side : Side.values()) {
             Optional<KnucklePose> k = b.knuckles().map(a -> side == Side.LEFT ? a.left() : a.right());
             double design = s.knuckle(side).wheelCentre().y();
-            optional(o, "toe_in_" + side.label() + "_deg", k.map(KnucklePose::toeInDeg));
-            optional(o, "camber_" + side.label() + "_deg", k.map(KnucklePose::camberDeg));
-            optional(o, "wheel_centre_" + side.label() + "_y_shift_mm", k.map(p -> p.wheelCentre().y() - design));
-            optional(o, "wheel_centre_" + side.label() + "_x_shift_mm",
+            optional(o, "toe_in_" + side.code() + "_deg", k.map(KnucklePose::toeInDeg));
+            optional(o, "camber_" + side.code() + "_deg", k.map(KnucklePose::camberDeg));
+            optional(o, "wheel_centre_" + side.code() + "_y_shift_mm", k.map(p -> p.wheelCentre().y() - design));
+            optional(o, "wheel_centre_" + side.code() + "_x_shift_mm",
                     k.map(p -> p.wheelCentre().x() - s.knuckle(side).wheelCentre().x()));
-            optional(o, "delta_" + side.label() + "_deg", k.map(KnucklePose::steerDeg));
+            optional(o, "delta_" + side.code() + "_deg", k.map(KnucklePose::steerDeg));
         }
         return o;
     }

@@ -6,15 +6,15 @@ import static mildtilt.format.JobReader.id;
 import static mildtilt.format.JobReader.number;
 import static mildtilt.format.JobReader.optional;
 import static mildtilt.format.JobReader.point;
+import static mildtilt.format.JobReader.side;
+import static mildtilt.format.JobReader.unknown;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import mildtilt.geometry.Axis;
-import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
-import mildtilt.geometry.Side;
 import mildtilt.id.Id;
 import mildtilt.obstacle.Carrier;
 import mildtilt.obstacle.Driver;
@@ -73,8 +73,9 @@ final class SurroundingsReader {
             case "plate" -> new Shape.Plate(points(o.path("corners_mm")), number(o, "thickness_mm", 0));
             case "cylinder" -> new Shape.Cylinder(point(o, "from_mm"), point(o, "to_mm"), number(o, "diameter_mm", 0));
             case "sphere" -> new Shape.Sphere(point(o, "centre_mm"), number(o, "diameter_mm", 0));
-            default -> new Shape.Scan(MeshText.read(o.path("corners").asText(), o.path("triangles").asText()), o.path("file").asText(""),
+            case "scan" -> new Shape.Scan(MeshText.read(o.path("corners").asText(), o.path("triangles").asText()), o.path("file").asText(""),
                     point(o, "at_mm"), left, down, roll);
+            default -> throw unknown("shape", o.path("kind").asText());
         };
     }
 
@@ -93,8 +94,8 @@ final class SurroundingsReader {
             case "turns" -> new Sweep.Turns(axis(o), number(o, "from_deg", 0), number(o, "to_deg", 0));
             case "slides" -> new Sweep.Slides(direction(o.path("along")), number(o, "from_travel_mm", 0), number(o, "to_travel_mm", 0));
             case "wanders" -> new Sweep.Wanders(number(o, "by_mm", 0));
-            case "follows_wheel" -> new Sweep.FollowsWheel(o.path("side").asText().equals("left") ? Side.LEFT : Side.RIGHT, axis(o), number(o, "deg_per_mm", 0));
-            default -> throw new ImpossibleGeometryException("There is no sweep of the kind \"" + o.path("kind").asText() + "\".");
+            case "follows_wheel" -> new Sweep.FollowsWheel(side(o, "side"), axis(o), number(o, "deg_per_mm", 0));
+            default -> throw unknown("sweep", o.path("kind").asText());
         };
     }
 }

@@ -53,13 +53,14 @@ final class SurroundingsWriter {
 
     private static ObjectNode shape(Shape shape) {
         ObjectNode o = object();
-        o.put("kind", shape.label());
         switch (shape) {
             case Shape.Tube t -> {
+                o.put("kind", "tube");
                 points(o.putArray("line_mm"), t.line());
                 number(o, "diameter_mm", t.diameter());
             }
             case Shape.Box b -> {
+                o.put("kind", "box");
                 o.set("centre_mm", point(b.centre()));
                 number(o, "length_mm", b.length());
                 number(o, "width_mm", b.width());
@@ -67,19 +68,23 @@ final class SurroundingsWriter {
                 turn(o, b.leftDeg(), b.downDeg(), b.rollDeg());
             }
             case Shape.Plate p -> {
+                o.put("kind", "plate");
                 points(o.putArray("corners_mm"), p.corners());
                 number(o, "thickness_mm", p.thickness());
             }
             case Shape.Cylinder c -> {
+                o.put("kind", "cylinder");
                 o.set("from_mm", point(c.from()));
                 o.set("to_mm", point(c.to()));
                 number(o, "diameter_mm", c.diameter());
             }
             case Shape.Sphere s -> {
+                o.put("kind", "sphere");
                 o.set("centre_mm", point(s.centre()));
                 number(o, "diameter_mm", s.diameter());
             }
             case Shape.Scan s -> {
+                o.put("kind", "scan");
                 o.put("file", s.file());
                 o.set("at_mm", point(s.at()));
                 turn(o, s.leftDeg(), s.downDeg(), s.rollDeg());
@@ -124,7 +129,7 @@ final class SurroundingsWriter {
             }
             case Sweep.FollowsWheel f -> {
                 o.put("kind", "follows_wheel");
-                o.put("side", f.side().label());
+                o.put("side", f.side().code());
                 o.set("origin_mm", point(f.axis().origin()));
                 o.set("axis", direction(f.axis().direction()));
                 number(o, "deg_per_mm", f.degPerMm());

@@ -18,6 +18,12 @@ public enum Side {
         return sign;
     }
 
+    /** In files and ids. */
+    public String code() {
+        return this == LEFT ? "left" : "right";
+    }
+
+    /** As people read it. */
     public String label() {
         return label;
     }

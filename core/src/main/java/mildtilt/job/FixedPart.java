@@ -57,7 +57,7 @@ public enum FixedPart {
 
     /** The one on a side. */
     public Called called(Side side) {
-        return new Called(new Id(side.label() + "_" + Id.of(this)), (this == LEG ? "driver's " : "") + side.label() + " " + label);
+        return new Called(new Id(side.code() + "_" + Id.of(this)), (this == LEG ? "driver's " : "") + side.label() + " " + label);
     }
 
     /** What all of them, and the rods, are called. */

@@ -79,14 +79,14 @@ public final class JobPoints {
             case IdlerEnd _ -> new Id("idler.end");
             case CrankPivot _ -> new Id("bell_crank.pivot");
             case DrivenPoint _ -> new Id("driven_point");
-            case InnerPivot e -> new Id(e.side().label() + ".inner_pivot");
+            case InnerPivot e -> new Id(e.side().code() + ".inner_pivot");
             case TrackBarBody _ -> new Id("track_bar.body_end");
             case TrackBarAxle _ -> new Id("track_bar.axle_end");
             case CentrePinPoint _ -> new Id("centre_pin");
             case PointId.ObstaclePoint o -> obstacle(job, o).id().part(String.valueOf(o.point() + 1));
             case PointId.DriverHip _ -> new Id("driver.hip");
             case PointId.DriverHeel _ -> new Id("driver.heel");
-            case OnCorner c -> new Id(c.side().label()).part(Id.of(c.which()).text());
+            case OnCorner c -> new Id(c.side().code()).part(Id.of(c.which()).text());
         };
     }
 
