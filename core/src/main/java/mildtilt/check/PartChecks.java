@@ -59,7 +59,7 @@ final class PartChecks {
         double margin = p.margin(worst).orElseThrow();
         Severity severity = margin < 1 ? Severity.STOP : Severity.LOOK;
         Element at = plate(p).<Element>map(a -> a.of() == Piece.ArmOf.GEAR_ARM ? new Element.GearArm() : new Element.SteeringArms()).orElseGet(() -> MakingChecks.element(p.rod()));
-        all.add(new Finding(p.kind() == Kind.ARM_PLATE ? Fault.ARM_WEAK : Fault.ROD_END_WEAK, severity, at, p.key(),
+        all.add(new Finding(p.kind() == Kind.ARM_PLATE ? Fault.ARM_WEAK : Fault.ROD_END_WEAK, severity, at, p.id().text(),
                 Phrase.of((p.kind() == Kind.ARM_PLATE ? "" : "The ") + Phrase.name(p.what()) + " " + (margin < 1 ? "yields " : "has little in hand ") + worst.label() + ": {0} in its rod give it {1}, and it yields at {2}; margin {3}, wanted {4}.",
                         Quantity.force(force), Quantity.stress(p.stress(worst) * force), Quantity.stress(p.yield()), Quantity.times(margin), Quantity.times(wanted(worst))),
                 Phrase.of(why(p.kind())), thicker(p, least)));
@@ -67,7 +67,7 @@ final class PartChecks {
 
     /** The piece that an arm's plate is; empty for all else. */
     private Optional<Piece.ArmPlate> plate(PartLoad p) {
-        return job.making().pieces().stream().filter(_ -> p.kind() == Kind.ARM_PLATE).filter(x -> x.name().equals(p.key()))
+        return job.making().pieces().stream().filter(_ -> p.kind() == Kind.ARM_PLATE).filter(x -> x.id().equals(p.id()))
                 .map(Piece.ArmPlate.class::cast).findFirst();
     }
 

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import mildtilt.geometry.Side;
+import mildtilt.id.Id;
 import mildtilt.job.Job;
 import mildtilt.linkage.BellCrank;
 import mildtilt.linkage.CentreLink;
@@ -37,7 +38,7 @@ import mildtilt.steer.RodLoad;
  * {@code σ = 32 F / (π d²)}; held on both sides it is sheared twice, {@code 2 F / (π d²)}, yielding at 1/√3 of the yield strength
  * (von Mises). Thread: sheared on half the cylinder of its outside diameter, {@code 2 F / (π d L)}.
  *
- * @param key who it is, among all parts of a job: for telling them apart, not for showing
+ * @param id of the piece, or of the rod's end and what of it
  * @param what that works, in words: "left steering arm's plate"
  * @param stress of a newton in its rod, MPa
  * @param whole load of a newton in its rod on the whole section as a stress, MPa: the same but in bending
@@ -46,7 +47,7 @@ import mildtilt.steer.RodLoad;
  * @param kerb in its rod, N; empty where the rule set asks for none
  * @param pull in its rod under the heavy pull, N; empty where nothing holds the wheels
  */
-public record PartLoad(Kind kind, String key, String what, Rod rod, double stress, double whole, double yield, double parked, Optional<Double> kerb, Optional<Double> pull) {
+public record PartLoad(Kind kind, Id id, String what, Rod rod, double stress, double whole, double yield, double parked, Optional<Double> kerb, Optional<Double> pull) {
 
     /** Of plain structural steel plate or bar (S235, EN 10025-2), MPa. */
     public static final double PLATE_YIELD = 235;
@@ -130,7 +131,7 @@ public record PartLoad(Kind kind, String key, String what, Rod rod, double stres
         if (length.isEmpty() || load.isEmpty()) {
             return;
         }
-        add(all, Kind.ARM_PLATE, p.name(), "Plate \"" + p.name() + "\"", load.get(), plateStress(p, length.get()), plateWhole(p, length.get()), PLATE_YIELD);
+        add(all, Kind.ARM_PLATE, p.id(), "Plate \"" + p.name() + "\"", load.get(), plateStress(p, length.get()), plateWhole(p, length.get()), PLATE_YIELD);
     }
 
     /** The rod at the end of an arm: of a steering arm, its tie rod. */
@@ -188,11 +189,11 @@ public record PartLoad(Kind kind, String key, String what, Rod rod, double stres
         EndPart part = e.part();
         String at = r.rod().label() + "'s " + Fits.label(r.rod(), atOuter);
         double stressed = part.thread().major() - 0.9382 * part.thread().pitch();
-        add(all, Kind.SHANK, r.rod() + "-" + atOuter + "-shank", "shank of the " + at, load, 4 / (Math.PI * stressed * stressed), 4 / (Math.PI * stressed * stressed), SHANK_YIELD);
+        add(all, Kind.SHANK, end(r, atOuter).part("shank"), "shank of the " + at, load, 4 / (Math.PI * stressed * stressed), 4 / (Math.PI * stressed * stressed), SHANK_YIELD);
         double d = r.makeUp().tap(atOuter).major();
         double engaged = r.end(atOuter).engaged();
         if (engaged > 0) {
-            add(all, Kind.THREAD, r.rod() + "-" + atOuter + "-thread", "thread of the " + at, load, 2 / (Math.PI * d * engaged), 2 / (Math.PI * d * engaged), r.tube().yield() / ROOT_3);
+            add(all, Kind.THREAD, end(r, atOuter).part("thread"), "thread of the " + at, load, 2 / (Math.PI * d * engaged), 2 / (Math.PI * d * engaged), r.tube().yield() / ROOT_3);
         }
         boolean both = e.doubleShear();
         switch (part.stud()) {
@@ -202,12 +203,16 @@ public record PartLoad(Kind kind, String key, String what, Rod rod, double stres
         }
     }
 
-    private static void stud(RodFigures r, boolean atOuter, String what, double d, boolean both, RodLoad load, List<PartLoad> all) {
-        double sheared = 2 / (Math.PI * d * d);
-        add(all, Kind.STUD, r.rod() + "-" + atOuter + "-stud", what, load, both ? sheared : 32 / (Math.PI * d * d), both ? sheared : 6 / (d * d), both ? BOLT_YIELD / ROOT_3 : BOLT_YIELD);
+    private static Id end(RodFigures r, boolean atOuter) {
+        return Id.of(r.rod()).part(atOuter ? "outer" : "inner");
     }
 
-    private static void add(List<PartLoad> all, Kind kind, String key, String what, RodLoad load, double stress, double whole, double yield) {
-        all.add(new PartLoad(kind, key, what, load.rod(), stress, whole, yield, load.force(), load.kerbForce(), load.pullForce()));
+    private static void stud(RodFigures r, boolean atOuter, String what, double d, boolean both, RodLoad load, List<PartLoad> all) {
+        double sheared = 2 / (Math.PI * d * d);
+        add(all, Kind.STUD, end(r, atOuter).part("stud"), what, load, both ? sheared : 32 / (Math.PI * d * d), both ? sheared : 6 / (d * d), both ? BOLT_YIELD / ROOT_3 : BOLT_YIELD);
+    }
+
+    private static void add(List<PartLoad> all, Kind kind, Id id, String what, RodLoad load, double stress, double whole, double yield) {
+        all.add(new PartLoad(kind, id, what, load.rod(), stress, whole, yield, load.force(), load.kerbForce(), load.pullForce()));
     }
 }

@@ -226,7 +226,7 @@ class ClearancesTest {
         double low = 20;
         Shape.Box rail = new Shape.Box(joint.plus(new Vector(0, 0, -low - 70)), 900, 70, 140);
         Job job = with(BARE, Obstacle.fixed("rail", rail).withGap(10).withMay(Optional.of(Obstacle.May.NOTCHED)));
-        Notch n = figures(job).notches().stream().filter(x -> x.by().equals("Lower joint")).findFirst().orElseThrow();
+        Notch n = figures(job).notches().stream().filter(x -> x.by().name().equals("Lower joint")).findFirst().orElseThrow();
         assertThat(n.face()).isEqualTo(Notch.Face.TOP);
         // The hubs slope, so at least what the ball of 48 with its gap of 10 cuts; the first joint alone moves with the body.
         double reach = 24 + 10;

@@ -17,6 +17,7 @@ import mildtilt.column.Column;
 import mildtilt.column.Joint;
 import mildtilt.column.Shaft;
 import mildtilt.geometry.Vector;
+import mildtilt.id.Id;
 import mildtilt.job.Job;
 import mildtilt.job.JobPoints;
 import mildtilt.job.Plan;
@@ -84,8 +85,8 @@ class OutputsTest {
         List<Joint> joints = new ArrayList<>();
         List<Shaft> shafts = new ArrayList<>(List.of(c.shafts().getFirst()));
         for (int i = 0; i < 8; i++) {
-            joints.add(c.joints().getFirst().withCentre(c.joints().getFirst().centre().plus(new Vector(45 * i, 9 * (i % 3), -30 * i))));
-            shafts.add(i < 7 ? c.shafts().get(1) : c.shafts().get(2));
+            joints.add(c.joints().getFirst().withId(Id.Kind.JOINT.number(1 + i)).withCentre(c.joints().getFirst().centre().plus(new Vector(45 * i, 9 * (i % 3), -30 * i))));
+            shafts.add((i < 7 ? c.shafts().get(1) : c.shafts().get(2)).withId(Id.Kind.SHAFT.number(2 + i)));
         }
         Job job = demo.job().withColumn(c.withTrain(shafts, joints, List.of())
                 .withGearInput(joints.getLast().centre().plus(new Vector(60, 10, -80))));

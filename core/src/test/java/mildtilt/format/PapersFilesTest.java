@@ -131,7 +131,7 @@ class PapersFilesTest {
     @Test
     void namesOfAnyLettersAreSafeInEveryFile(@TempDir Path folder) throws Exception {
         Job job = demo.withTitle("<&> ../x").editMaking(m -> m.withPieces(NASTY.stream().flatMap(n -> Stream.<Piece>of(
-                new Piece.ArmPlate(Id.Kind.PIECE.first(), n, ArmOf.LEFT_STEERING_ARM, 10, 30, 16, 10), new Piece.CentringJig(Id.Kind.PIECE.first(), "jig " + n, 19, 19, 90, 8))).toList()));
+                new Piece.ArmPlate(Id.Kind.PIECE.number(1 + 2 * NASTY.indexOf(n)), n, ArmOf.LEFT_STEERING_ARM, 10, 30, 16, 10), new Piece.CentringJig(Id.Kind.PIECE.number(2 + 2 * NASTY.indexOf(n)), "jig " + n, 19, 19, 90, 8))).toList()));
         Path into = folder.resolve("out");
         List<Path> written = PapersFiles.write(papers(job), LengthUnit.MM, DAY, "x\ny.tilt", into);
         try (Stream<Path> all = Files.walk(folder)) {

@@ -189,7 +189,7 @@ class InstrumentsTest {
             socket.setSoTimeout(3000);
             BufferedReader in = new BufferedReader(new InputStreamReader(socket.getInputStream(), StandardCharsets.UTF_8));
             OutputStream out = socket.getOutputStream();
-            for (String line : List.of("", "hello", "hello 2", "read", "read sonar", "put laser", "put laser nowhere", "put laser shaft x 0 a", "stand", "stand 0 0 0 rod-on raised x", "stand 0 0 0 rod-on flying 3000", "stand 0 0 0 rod-on raised 1",
+            for (String line : List.of("", "hello", "hello 1", "read", "read sonar", "put laser", "put laser nowhere", "put laser shaft x 0 a", "stand", "stand 0 0 0 rod-on raised x", "stand 0 0 0 rod-on flying 3000", "stand 0 0 0 rod-on raised 1",
                     "stand 9e9 0 0 rod-on raised 3000", "free", "\u0000\u0001")) {
                 out.write((line + "\n").getBytes(StandardCharsets.UTF_8));
                 assertThat(in.readLine()).as(line).startsWith("no ");
