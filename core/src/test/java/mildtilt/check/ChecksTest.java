@@ -102,7 +102,7 @@ class ChecksTest {
         Shaft extra = Shaft.round(Id.Kind.SHAFT.number(9), "Extra shaft", 19, 0, true);
         Job three = demo.withColumn(c.withTrain(
                 List.of(c.shafts().get(0), c.shafts().get(1), extra, c.shafts().get(2)),
-                List.of(c.joints().get(0), c.joints().get(0).withCentre(c.joints().get(0).centre().midwayTo(c.joints().get(1).centre())
+                List.of(c.joints().get(0), c.joints().get(0).withId(Id.Kind.JOINT.number(9)).withCentre(c.joints().get(0).centre().midwayTo(c.joints().get(1).centre())
                         .plus(new Vector(0, 30, 20))), c.joints().get(1)), List.of()));
         assertThat(find(three, Fault.SHAFT_FLOATS).orElseThrow().what().text(LengthUnit.MM)).contains("1 bearing");
         assertThat(Analysis.of(three).findings().stream().filter(f -> f.fault() == Fault.RIPPLE).findFirst().orElseThrow()

@@ -149,7 +149,7 @@ class JobFileTest {
     @ParameterizedTest
     @CsvSource(delimiter = '|', quoteCharacter = '~', nullValues = "null", value = {
         "\"format\" : \"mild-tilt-job\" | \"format\" : \"other\" | not a Mild Tilt job",
-        "\"version\" : 8 | \"version\" : 9 | newer Mild Tilt (job version 8",
+        "\"version\" : 8 | \"version\" : 9 | newer Mild Tilt (job version 9",
         "\"bump_mm\" : 70 | \"bump_mm\" : -70 | Vehicle, bump is -70 mm; it can be 0 to 1000 mm.",
         "\"bump_mm\" : 70 | \"bump_mm\" : \"seventy\" | Vehicle, bump should be a number and is \"seventy\".",
         "\"bump_mm\" : 70 | \"bump_mm\" : 1e999 | Vehicle, bump is a number too large",
@@ -162,7 +162,7 @@ class JobFileTest {
         "[ -158, 612, 330 ] | [ 1.5909090909090908, 632.9545454545455, 330 ] | left steering arm has no length",
         "[ 5, 640, 280 ] | [ 5, 640, 580 ] | axle, left: The upper ball joint must stand above",
         "[ 0, 760, 390 ] | [ 0, -760, 390 ] | axle, left",
-        "\"clocking_deg\" : 20 | \"clocking_deg\" : 20, \"fork\" : \"stepped\" | column, shafts number 2: nothing is called \"fork\" here",
+        "\"clocking_deg\" : 20 | \"clocking_deg\" : 20, \"fork\" : \"stepped\" | Column, shafts number 2: nothing is called \"fork\" here",
         "\"hold\" : \"nut\" | \"hold\" : \"glue\" | Column, steering wheel, socket, hold is \"glue\"",
         "\"to_mm\" : 510 | \"to_mm\" : 50 | lower bearing below the upper",
         "\"bore_mm\" : 0 | \"bore_mm\" : 22 | The bore of \"Column shaft\" must be smaller",
