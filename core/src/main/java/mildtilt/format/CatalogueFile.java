@@ -6,11 +6,8 @@ import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
-import java.util.ArrayList;
-import java.util.List;
-import java.util.function.Function;
 import mildtilt.catalogue.Catalogue;
-import mildtilt.id.Id;
+import mildtilt.parts.CatalogueParts;
 
 /** The catalogue of generic parts: one ships, a user's own copy takes its place. Its parts are written as in a job, without their places. */
 public final class CatalogueFile {
@@ -26,7 +23,7 @@ public final class CatalogueFile {
 
         private static Catalogue load() {
             try {
-                return build(JsonText.parse(shippedText()));
+                return FormReader.read(CatalogueParts.FILE, JsonText.parse(shippedText()), "catalogue");
             } catch (JobFileException e) {
                 throw new IllegalStateException(e);
             }
@@ -56,24 +53,6 @@ public final class CatalogueFile {
         if (!root.isObject() || !FORMAT.equals(root.path("format").asText())) {
             throw new JobFileException("This is not a Mild Tilt catalogue: one begins with \"format\": \"" + FORMAT + "\".");
         }
-        SchemaCheck.mustBeCatalogue(root);
-        return build(root);
-    }
-
-    private static Catalogue build(JsonNode root) throws JobFileException {
-        return JobReader.built("catalogue", () -> new Catalogue(
-                parts(root, "joints", j -> ColumnReader.joint(j, Id.Kind.JOINT.first())), parts(root, "shafts", s -> ColumnReader.shaft(s, Id.Kind.SHAFT.first())),
-                parts(root, "ends", e -> new Catalogue.NamedEnd(e.path("name").asText(), ColumnReader.socket(e))),
-                parts(root, "bearings", b -> ColumnReader.bearing(b, Id.Kind.BEARING.first(), 0)),
-                parts(root, "tubes", t -> new Catalogue.NamedTube(t.path("name").asText(), ColumnReader.tube(t))),
-                parts(root, "rod_end_parts", MakingReader::endPart)));
-    }
-
-    private static <T> List<T> parts(JsonNode root, String key, Function<JsonNode, T> part) {
-        List<T> all = new ArrayList<>();
-        for (JsonNode p : root.path(key)) {
-            all.add(JobReader.at(key + " number " + (all.size() + 1), () -> part.apply(p)));
-        }
-        return all;
+        return FormReader.read(CatalogueParts.FILE, root, "catalogue");
     }
 }

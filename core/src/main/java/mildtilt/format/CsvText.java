@@ -15,6 +15,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
+import mildtilt.describe.Sentences;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
@@ -97,7 +98,7 @@ record CsvText(String file, List<String> heads, List<List<String>> rows, List<Lo
         Set<String> seen = new HashSet<>();
         for (String h : heads) {
             if (!h.isBlank() && !seen.add(h.strip().toLowerCase(Locale.ROOT))) {
-                throw new JobFileException(name + ": two columns are called \"" + SchemaWords.cut(h) + "\". Take one out, or give it another name.");
+                throw new JobFileException(name + ": two columns are called \"" + Sentences.cut(h) + "\". Take one out, or give it another name.");
             }
         }
         return new CsvText(name, List.copyOf(heads), rows, lines.subList(1, lines.size()), CsvNumber.of(rows, parts));
@@ -141,7 +142,7 @@ record CsvText(String file, List<String> heads, List<List<String>> rows, List<Lo
         try {
             return numbers.value(text);
         } catch (NumberFormatException e) {
-            throw new JobFileException(where(row) + ": " + "\"" + SchemaWords.cut(text) + "\" is not a usable number" + " in the column \"" + SchemaWords.cut(heads.get(column)) + "\""
+            throw new JobFileException(where(row) + ": " + "\"" + Sentences.cut(text) + "\" is not a usable number" + " in the column \"" + Sentences.cut(heads.get(column)) + "\""
                     + (e.getMessage() == null ? "." : ": " + e.getMessage()));
         }
     }
@@ -164,7 +165,7 @@ record CsvText(String file, List<String> heads, List<List<String>> rows, List<Lo
     static Optional<FileUnit> unit(String head) throws JobFileException {
         List<String> words = words(head);
         if (words.size() > 1 && Set.of("ft", "feet", "foot", "yd", "km", "um", "µm", "thou", "mil").contains(words.getLast())) {
-            throw new JobFileException("The heading \"" + SchemaWords.cut(head) + "\" gives its lengths in " + words.getLast() + "; give them in mm, cm, m or inches.");
+            throw new JobFileException("The heading \"" + Sentences.cut(head) + "\" gives its lengths in " + words.getLast() + "; give them in mm, cm, m or inches.");
         }
         return unitOf(words);
     }

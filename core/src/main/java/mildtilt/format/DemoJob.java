@@ -43,7 +43,7 @@ public enum DemoJob {
 
     public Job job() {
         try (InputStream in = DemoJob.class.getResourceAsStream("/mildtilt/demo/" + file + JobFile.ENDING)) {
-            return JobReader.readShipped(new String(in.readAllBytes(), StandardCharsets.UTF_8));
+            return JobReader.read(new String(in.readAllBytes(), StandardCharsets.UTF_8));
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         } catch (JobFileException e) {

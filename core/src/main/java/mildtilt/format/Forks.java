@@ -14,11 +14,11 @@ final class Forks {
             JsonNode shafts = plan.path("column").path("shafts");
             for (int i = 0; i < shafts.size(); i++) {
                 if (shafts.get(i) instanceof ObjectNode shaft) {
-                    int number = i;
-                    JobReader.at("column, shafts number " + (i + 1), () -> {
-                        bringUp(shaft, plan.path("column").path("joints").path(number));
-                        return shaft;
-                    });
+                    try {
+                        bringUp(shaft, plan.path("column").path("joints").path(i));
+                    } catch (ImpossibleGeometryException e) {
+                        throw new ImpossibleGeometryException("At column, shafts number " + (i + 1) + ": " + e.getMessage());
+                    }
                 }
             }
         });

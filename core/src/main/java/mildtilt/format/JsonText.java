@@ -15,6 +15,8 @@ import java.io.IOException;
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import mildtilt.describe.Sentences;
+import mildtilt.describe.Spot;
 
 /**
  * JSON text as a tree, refused in plain words where it is damaged or larger than any job. Bounded before the tree is made, so
@@ -78,7 +80,7 @@ final class JsonText {
 
     private static void finite(JsonNode node, String place) throws JobFileException {
         if (node.isFloatingPointNumber() && !Double.isFinite(node.asDouble())) {
-            throw new JobFileException(SchemaWords.capital(place.isEmpty() ? "the file" : place) + " is a number too large to be anything.");
+            throw new JobFileException(Sentences.capital(place.isEmpty() ? "the file" : place) + " is a number too large to be anything.");
         }
         if (node.isArray()) {
             for (int i = 0; i < node.size(); i++) {
@@ -86,7 +88,7 @@ final class JsonText {
             }
         } else if (node.isObject()) {
             for (Map.Entry<String, JsonNode> e : node.properties()) {
-                finite(e.getValue(), place + (place.isEmpty() ? "" : ", ") + SchemaWords.plain(e.getKey()));
+                finite(e.getValue(), place + (place.isEmpty() ? "" : ", ") + Spot.plain(e.getKey()));
             }
         }
     }
@@ -102,7 +104,7 @@ final class JsonText {
             return "The file is cut short: it ends in the middle" + place + ".";
         }
         if (doubled.matches()) {
-            return "The file says \"" + SchemaWords.cut(doubled.group(1)) + "\" twice in one place" + place + ". Take one of the two out.";
+            return "The file says \"" + Sentences.cut(doubled.group(1)) + "\" twice in one place" + place + ". Take one of the two out.";
         }
         return "The file is damaged or is not JSON: it can't be read any further" + place + ".";
     }

@@ -7,6 +7,8 @@ import java.util.Map;
 import java.util.function.Consumer;
 import java.util.stream.Stream;
 import java.util.stream.StreamSupport;
+import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.parts.JobParts;
 
 /**
  * Job files of older versions brought up to the current one, a step a version, before anything else looks at them. A step changes what
@@ -32,13 +34,15 @@ final class Migrations {
      */
     static void bringUp(ObjectNode root) throws JobFileException {
         JsonNode version = root.path("version");
-        if (!version.isIntegralNumber() || version.asLong() < 1 || version.asLong() >= JobWriter.VERSION) {
+        if (!version.isIntegralNumber() || version.asLong() < 1 || version.asLong() >= JobParts.VERSION) {
             return;
         }
-        JobReader.built("job", () -> {
+        try {
             STEPS.subList(version.asInt() - 1, STEPS.size()).forEach(step -> step.accept(root));
-            return root.put("version", JobWriter.VERSION);
-        });
+        } catch (ImpossibleGeometryException e) {
+            throw new JobFileException("This job can't exist as written. " + e.getMessage());
+        }
+        root.put("version", JobParts.VERSION);
     }
 
     /** Up to version 6 the usual size of an own part was written, too, whether anybody had given it or not. */

@@ -4,6 +4,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import mildtilt.describe.Sentences;
 
 /** Positions of steering wheel and road wheels from a CSV, one a line. */
 public final class PositionsCsv {
@@ -43,20 +44,20 @@ public final class PositionsCsv {
                 return i;
             }
         }
-        throw new JobFileException(text.file() + ": the first line must name a column \"" + asWritten + "\"; it names " + SchemaWords.cut(String.join(", ", text.heads())) + ".");
+        throw new JobFileException(text.file() + ": the first line must name a column \"" + asWritten + "\"; it names " + Sentences.cut(String.join(", ", text.heads())) + ".");
     }
 
     private static double unit(CsvText text, int column) throws JobFileException {
         Optional<FileUnit> unit = CsvText.unit(text.heads().get(column));
         if (unit.isEmpty()) {
-            throw new JobFileException(text.file() + ": the heading \"" + SchemaWords.cut(text.heads().get(column)) + "\" names no unit. Write travel_left_mm, or _cm, _m or _in.");
+            throw new JobFileException(text.file() + ": the heading \"" + Sentences.cut(text.heads().get(column)) + "\" names no unit. Write travel_left_mm, or _cm, _m or _in.");
         }
         return unit.get().mm();
     }
 
     private static double within(CsvText text, int row, int column, double v, double most, String unit) throws JobFileException {
         if (Math.abs(v) > most) {
-            throw new JobFileException(text.where(row) + ": " + text.heads().get(column) + " is " + SchemaWords.cut(text.cell(row, column)) + "; it can be -" + Math.round(most) + " to " + Math.round(most) + unit + ".");
+            throw new JobFileException(text.where(row) + ": " + text.heads().get(column) + " is " + Sentences.cut(text.cell(row, column)) + "; it can be -" + Math.round(most) + " to " + Math.round(most) + unit + ".");
         }
         return v;
     }

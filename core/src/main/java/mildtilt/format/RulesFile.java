@@ -1,12 +1,11 @@
 package mildtilt.format;
 
 import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import mildtilt.parts.RuleParts;
 import mildtilt.rules.Rules;
-import mildtilt.rules.RulesJson;
 
 /** A rule set in a file of its own, to be copied, edited and passed on. */
 public final class RulesFile {
@@ -26,8 +25,7 @@ public final class RulesFile {
         if (!root.isObject() || !FORMAT.equals(root.path("format").asText())) {
             throw new JobFileException("This is not a Mild Tilt rule set: one begins with \"format\": \"" + FORMAT + "\".");
         }
-        SchemaCheck.mustBeRules(root);
-        return JobReader.built("rule set", () -> RulesJson.read(root));
+        return FormReader.read(RuleParts.FILE, root, "rule set");
     }
 
     public static void save(Rules rules, Path file) throws IOException {
@@ -35,10 +33,6 @@ public final class RulesFile {
     }
 
     public static String write(Rules rules) {
-        ObjectNode root = JobWriter.object();
-        root.put("format", FORMAT);
-        root.put("version", 1);
-        root.setAll(RulesJson.write(rules));
-        return JobWriter.print(root);
+        return JobWriter.print(FormWriter.write(RuleParts.FILE, rules));
     }
 }

@@ -20,9 +20,13 @@ import mildtilt.geometry.ImpossibleGeometryException;
  */
 public record Id(String text) implements Comparable<Id> {
 
-    private static final int LONGEST = 80;
+    /** So many characters at most. */
+    public static final int LONGEST = 80;
 
-    private static final Pattern FORM = Pattern.compile("[a-z][a-z0-9_]*(-[1-9][0-9]{0,8})?(\\.[a-z0-9_]+)*");
+    /** How one is written, as a regular expression. */
+    public static final String PATTERN = "[a-z][a-z0-9_]*(-[1-9][0-9]{0,8})?(\\.[a-z0-9_]+)*";
+
+    private static final Pattern FORM = Pattern.compile(PATTERN);
 
     private static final Pattern NUMBERED = Pattern.compile("([a-z]+)-([1-9][0-9]{0,8})");
 

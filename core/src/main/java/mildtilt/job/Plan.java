@@ -25,9 +25,4 @@ public record Plan(Vehicle vehicle, Optional<Column> column, Optional<SteeredAxl
     public Plan editAxle(UnaryOperator<SteeredAxle> edit) {
         return axle.map(a -> withAxle(Optional.of(edit.apply(a)))).orElse(this);
     }
-
-    /** Vehicle and wants alone. */
-    public Plan bare() {
-        return new Plan(vehicle, Optional.empty(), Optional.empty(), targets);
-    }
 }

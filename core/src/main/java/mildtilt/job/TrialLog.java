@@ -50,9 +50,4 @@ public record TrialLog(List<Built> vehicles, Tolerances tolerances) implements T
     public Id nextId() {
         return Id.Kind.VEHICLE.next(vehicles.stream().map(Built::id));
     }
-
-    /** The readings alone, without the plans they were read against. */
-    public TrialLog withoutPlans() {
-        return withVehicles(vehicles.stream().map(v -> v.withTrials(v.trials().stream().map(t -> new Trial(t.id(), t.sheet(), t.plan().bare())).toList())).toList());
-    }
 }

@@ -347,13 +347,6 @@ public sealed interface Shape {
             return withPoint(0, at.plus(by));
         }
 
-        private static final TriangleMesh ONE = new TriangleMesh(new float[] {0, 0, 0, 1, 0, 0, 0, 1, 0}, new int[] {0, 1, 2});
-
-        /** The same in one triangle. */
-        Scan thinned() {
-            return new Scan(ONE, file, at, leftDeg, downDeg, rollDeg);
-        }
-
         public Scan turned(double left, double down, double roll) {
             return new Scan(mesh, file, at, left, down, roll);
         }

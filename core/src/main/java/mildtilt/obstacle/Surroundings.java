@@ -105,11 +105,6 @@ public record Surroundings(List<Obstacle> obstacles, Optional<Driver> driver, Ow
         return withObstacles(all);
     }
 
-    /** With every scan as a single triangle: what is needed to judge all else of a job, and no more. */
-    public Surroundings withScansThinned() {
-        return withObstacles(obstacles.stream().map(o -> o.shape() instanceof Shape.Scan s ? o.withShape(s.thinned()) : o).toList());
-    }
-
     public Optional<Obstacle> get(Id id) {
         return obstacles.stream().filter(o -> o.id().equals(id)).findFirst();
     }

@@ -39,7 +39,7 @@ class HostileFilesTest {
 
     @ParameterizedTest
     @CsvSource(delimiter = '|', quoteCharacter = '~', value = {
-        "crash-log-rod-name | At log, vehicles number 1, trials number 2, readings number 29: \"Upper joint\" is none of left_tie_rod,",
+        "crash-log-rod-name | Log, vehicles number 1, trials number 2, readings number 29, part is \"Upper joint\"; it can be left_tie_rod, right_tie_rod,",
         "crash-version-1e400 | Version is a number too large to be anything.",
         "infinity-column.shafts0 | Column, shafts number 1, diameter is all but 0 mm; it can be 3 to 200 mm.",
         "infinity-eff | Vehicle, loads, efficiency is all but 0; it can be 0.05 to 1.",

@@ -160,7 +160,7 @@ class JobFileTest {
         "\"kind\" : \"single\" | \"kind\" : \"triple\" | Column, joints number 1, kind is \"triple\"; it can be single, double or coupling.",
         "\"travel_per_left_turn_mm\" : -55 | \"travel_per_left_turn_mm\" : 0 | travel per left turn is 0 mm; it can't be nearer to 0 than 1 mm.",
         "[ -158, 612, 330 ] | [ 1.5909090909090908, 632.9545454545455, 330 ] | left steering arm has no length",
-        "[ 5, 640, 280 ] | [ 5, 640, 580 ] | axle, left: The upper ball joint must stand above",
+        "[ 5, 640, 280 ] | [ 5, 640, 580 ] | At axle, left, suspension: The upper ball joint must stand above",
         "[ 0, 760, 390 ] | [ 0, -760, 390 ] | axle, left",
         "\"clocking_deg\" : 20 | \"clocking_deg\" : 20, \"fork\" : \"stepped\" | Column, shafts number 2: nothing is called \"fork\" here",
         "\"hold\" : \"nut\" | \"hold\" : \"glue\" | Column, steering wheel, socket, hold is \"glue\"",

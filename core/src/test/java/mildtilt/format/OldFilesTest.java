@@ -28,6 +28,7 @@ import mildtilt.survey.Reading;
 import mildtilt.trial.Gauge;
 import mildtilt.trial.Inspection;
 import mildtilt.trial.TrialReading;
+import mildtilt.parts.JobParts;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -72,7 +73,7 @@ class OldFilesTest {
         // Saved by this version it is the same job.
         String saved = JobWriter.write(job);
         assertThat(JobReader.read(saved)).isEqualTo(job);
-        assertThat(saved).contains("\"version\" : " + JobWriter.VERSION);
+        assertThat(saved).contains("\"version\" : " + JobParts.VERSION);
     }
 
     @Test

@@ -234,7 +234,7 @@ class PapersFilesTest {
         "\"at\" : \"2026-11-20T08:01:02\" | \"at\" : \"yesterday\" | is not a day and time",
         "\"school\" : \"coupling\" | \"school\" : \"glue\" | Making, joins number 1, school is",
         "\"celsius\" : 120 | \"celsius\" : 12000 | readings",
-        "\"kind\" : \"coped_tube\" | \"kind\" : \"egg\" | kind is \"egg\", which is none of the kinds there are.",
+        "\"kind\" : \"coped_tube\" | \"kind\" : \"egg\" | kind is \"egg\"; it can be length,",
         "\"kind\" : \"length\" | \"kind\" : \"length\", \"root_hole_mm\" : 3 | nothing is called \"root_hole_mm\" here. Is it misspelt?",
         "\"name\" : \"L\" | \"name\" : \"C\" | Two pieces have the same name",
         "\"drilled_mm\" : 54 | \"drilled_mm\" : 5 | a hole at least as deep"})

@@ -25,7 +25,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 class PointsCsvTest {
 
     private static final Id HUB = new Id("hub");
-    private static final Job NOTHING = Job.of("nothing", DemoJob.MARSH_CARRIER.job().plan().bare());
+    private static final Job NOTHING = Job.of("nothing", DemoJob.MARSH_CARRIER.job().plan().withColumn(Optional.empty()).withAxle(Optional.empty()));
 
     @TempDir
     private Path folder;

@@ -1,15 +1,9 @@
 package mildtilt.app.piece;
 
-import static mildtilt.app.piece.PieceField.angle;
-import static mildtilt.app.piece.PieceField.length;
-import static mildtilt.app.piece.PieceField.number;
-
-import java.util.ArrayList;
 import java.util.List;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
-import mildtilt.job.Targets;
-import mildtilt.job.Vehicle;
+import mildtilt.parts.PlanParts;
 
 /** Which sizes, points apart, each element has to type. */
 final class PieceFields {
@@ -17,38 +11,9 @@ final class PieceFields {
     private PieceFields() {}
 
     static List<PieceField> ofVehicle(Job job) {
-        Vehicle v = job.vehicle();
-        List<PieceField> all = new ArrayList<>(List.of(
-                length("Wheelbase", v.wheelbase(), (j, x) -> j.withVehicle(j.vehicle().withWheelbase(x))),
-                length("Bump travel", v.bump(), (j, x) -> j.withVehicle(j.vehicle().withBump(x))),
-                length("Droop travel", v.droop(), (j, x) -> j.withVehicle(j.vehicle().withDroop(x))),
-                length("Normal bump travel", v.normalBump(),
-                        (j, x) -> j.withVehicle(j.vehicle().withNormal(x, j.vehicle().normalDroop())))
-                        .meaning("The part of the travel that everyday driving uses."),
-                length("Normal droop travel", v.normalDroop(),
-                        (j, x) -> j.withVehicle(j.vehicle().withNormal(j.vehicle().normalBump(), x)))
-                        .meaning("The part of the travel that everyday driving uses.")));
-        all.addAll(wanted(job.targets()));
+        List<PieceField> all = PartFields.of(PlanParts.VEHICLE, job.vehicle(), "", (j, change) -> j.withVehicle(change.apply(j.vehicle())));
+        all.addAll(PartFields.of(PlanParts.TARGETS, job.targets(), "", (j, change) -> j.withTargets(change.apply(j.targets()))));
         return all;
-    }
-
-    private static List<PieceField> wanted(Targets t) {
-        return List.of(
-                number("Most ripple wanted, %", t.ripplePct(), (j, v) -> j.withTargets(j.targets().withRipplePct(v))),
-                number("Least Ackermann wanted, %", t.ackermannMinPct(),
-                        (j, v) -> j.withTargets(j.targets().withAckermann(v, j.targets().ackermannMaxPct()))),
-                number("Most Ackermann wanted, %", t.ackermannMaxPct(),
-                        (j, v) -> j.withTargets(j.targets().withAckermann(j.targets().ackermannMinPct(), v))),
-                angle("Most bump steer wanted", t.bumpSteerDeg(), (j, v) -> j.withTargets(j.targets().withBumpSteerDeg(v)))
-                        .meaning("Over the normal travel, peak to peak."),
-                PieceField.optional("Lock wanted, inner wheel", PieceField.Measure.ANGLE, t.lockDeg(),
-                        (j, v) -> j.withTargets(j.targets().withLockDeg(v))),
-                angle("Least to over-centre", t.toggleDeg(), (j, v) -> j.withTargets(j.targets().withToggleDeg(v)))
-                        .meaning("Least angle between any rod and its arm and their being in line."),
-                angle("Most rake of a rod", t.rakeDeg(), (j, v) -> j.withTargets(j.targets().withRakeDeg(v)))
-                        .meaning("In plan, against the way its inner end moves."),
-                number("Most rim force parked, N", t.rimForce(), (j, v) -> j.withTargets(j.targets().withRimForce(v))),
-                number("Least buckling margin, times", t.bucklingMargin(), (j, v) -> j.withTargets(j.targets().withBucklingMargin(v))));
     }
 
     static List<PieceField> of(Job job, Element element) {

@@ -1,18 +1,13 @@
 package mildtilt.app.piece;
 
-import static mildtilt.app.piece.PieceField.length;
-import static mildtilt.app.piece.PieceField.number;
-
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.stream.Stream;
 import mildtilt.column.Seat;
-import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.job.Job;
 
-/** The forms an end or a bore can have, as a choice, and the sizes each has to type. */
+/** The forms an end or a bore can have, as a choice. */
 enum SeatForm {
     ROUND("round"),
     SPLINE("spline"),
@@ -55,27 +50,5 @@ enum SeatForm {
         int first = none.isEmpty() ? 0 : 1;
         return new PieceChoice(label, "", options, seat.map(s -> of(s).ordinal() + first).orElse(0),
                 (j, i) -> set.apply(j, i < first ? Optional.empty() : Optional.of(values()[i - first].usual(diameter))));
-    }
-
-    /** The sizes of a seat. @param what named before each label, such as "gear end" */
-    static List<PieceField> sizes(String what, Seat seat, boolean withDiameter, BiFunction<Job, Seat, Job> set) {
-        List<PieceField> all = new ArrayList<>();
-        if (withDiameter) {
-            all.add(length("Diameter" + what, seat.diameter(), (j, v) -> set.apply(j, seat.withDiameter(v))));
-        }
-        switch (seat) {
-            case Seat.Round _ -> { }
-            case Seat.Splined s -> all.add(number("Teeth" + what, s.teeth(), (j, v) -> set.apply(j, new Seat.Splined(s.diameter(), whole(v)))));
-            case Seat.DoubleD d -> all.add(length("Across flats" + what, d.acrossFlats(), (j, v) -> set.apply(j, new Seat.DoubleD(d.diameter(), v))));
-            case Seat.Keyed k -> all.add(length("Key width" + what, k.keyWidth(), (j, v) -> set.apply(j, new Seat.Keyed(k.diameter(), v))));
-        }
-        return all;
-    }
-
-    private static int whole(double teeth) {
-        if (teeth != Math.rint(teeth)) {
-            throw new ImpossibleGeometryException("Teeth come whole.");
-        }
-        return (int) teeth;
     }
 }

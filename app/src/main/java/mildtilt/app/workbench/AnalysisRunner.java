@@ -50,11 +50,6 @@ final class AnalysisRunner implements AutoCloseable {
         this.busy = busy;
     }
 
-    /** Has something else done off the interface thread, after what is asked for already. */
-    void later(Runnable task) {
-        worker.execute(task);
-    }
-
     void request(Job job, Optional<Job> before, Catalogue catalogue, boolean effects) {
         if (waiting.getAndSet(new Order(job, before, catalogue, effects)) == null) {
             worker.execute(this::work);

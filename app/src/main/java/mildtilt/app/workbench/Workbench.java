@@ -15,21 +15,18 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleObjectProperty;
 import mildtilt.catalogue.Catalogue;
 import mildtilt.clearance.PairGap;
+import mildtilt.describe.RangeCheck;
 import mildtilt.drawing.Sketch;
 import mildtilt.format.CatalogueFile;
-import mildtilt.format.JobFileException;
-import mildtilt.format.JobReader;
-import mildtilt.format.JobWriter;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
 import mildtilt.job.Change;
 import mildtilt.job.Element;
-import mildtilt.job.TrialLog;
 import mildtilt.job.Job;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.linkage.WheelTravel;
 import mildtilt.measure.LengthUnit;
-import mildtilt.obstacle.Surroundings;
+import mildtilt.parts.JobParts;
 import mildtilt.steer.AxlePose;
 import mildtilt.steer.SteeringTrain;
 import org.jspecify.annotations.Nullable;
@@ -97,7 +94,6 @@ public final class Workbench implements AutoCloseable {
         });
         sideTab.addListener((_, _, _) -> notesShown());
         requestAnalysis();
-        runner.later(JobReader::prepare);
     }
 
     /** Changes whenever another document is put on the bench. */
@@ -307,14 +303,9 @@ public final class Workbench implements AutoCloseable {
 
     /** A size no job file may hold, such as a joint that allows 400 degrees, is refused when it is typed. */
     private boolean fitsFile(Job after) {
-        try {
-            // Scans, and the plans of trials, are as they were read or as they were when they were the plan: they need not be gone through with every edit.
-            JobReader.read(JobWriter.write(after.editSurroundings(Surroundings::withScansThinned).editLog(TrialLog::withoutPlans)));
-            return true;
-        } catch (JobFileException e) {
-            refuse("That can't be. " + e.getMessage() + " Nothing was changed.");
-            return false;
-        }
+        Optional<String> fault = RangeCheck.fault(JobParts.JOB, after);
+        fault.ifPresent(f -> refuse("That can't be. " + f + " Nothing was changed."));
+        return fault.isEmpty();
     }
 
     private Optional<Job> attempt(UnaryOperator<Job> edit) {
