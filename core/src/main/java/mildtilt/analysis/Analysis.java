@@ -87,7 +87,7 @@ public record Analysis(
         List<PartLoad> parts = w.attempt("The loads on the linkage's parts", new Element.TieRods(),
                 () -> PartLoad.of(job, steer.map(SteerFigures::rodLoads).orElse(List.of()), RodFigures.of(job, train.axle())), List.of());
         Optional<ClearanceFigures> clearance = joined(room);
-        Headlines headlines = w.attempt("The headline figures", new Element.GearElement(), () -> Headlines.of(train.column(), steer, map, match, clearance), Headlines.NONE);
+        Headlines headlines = w.attempt("The headline figures", new Element.GearElement(), () -> Headlines.of(new Sources(train.column(), steer, map, match, clearance)), Headlines.NONE);
         List<NotJudged> notJudged = w.attempt("What was not judged", new Element.Wheel(), () -> NotJudged.of(job, column, steer, clearance), List.of());
         List<Finding> findings = Checks.of(job, train, column, steer, map, match, clearance, parts, catalogue, w);
         return new Analysis(job, train, column, steer, map, match, clearance, headlines, bench, parts, findings, notJudged, catalogue);

@@ -1,87 +1,220 @@
 package mildtilt.analysis;
 
+import static mildtilt.analysis.Headline.Better.HIGHER;
+import static mildtilt.analysis.Headline.Better.LOWER;
+import static mildtilt.analysis.Headline.Better.NEARER_0;
+import static mildtilt.analysis.Headline.Better.NEITHER;
+import static mildtilt.analysis.Headline.Where.CLEARANCE;
+import static mildtilt.analysis.Headline.Where.COLUMN;
+import static mildtilt.analysis.Headline.Where.LINKAGE;
+
+import java.util.EnumSet;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.IntStream;
+import mildtilt.clearance.ClearanceFigures;
+import mildtilt.column.Transfer;
+import mildtilt.geometry.Side;
 import mildtilt.measure.Unit;
+import mildtilt.steer.ArmMatch;
+import mildtilt.steer.Effort;
+import mildtilt.steer.SteerFigures;
+import mildtilt.steer.Turn;
+import mildtilt.suspension.KnucklePose;
 
-/** The figures a fabricator compares before and after a change. */
+/**
+ * The figures a fabricator compares before and after a change: each described here and nowhere else. The tables of the window, the analysis
+ * JSON, {@code figures.csv}, the papers, docs/figures.md and the glossary follow from it, in this order.
+ */
 public enum Headline {
-    WORST_JOINT("Widest joint angle", Unit.ANGLE, Group.COLUMN,
-            "The largest operating angle of any joint. 0 is straight; each joint has its own limit."),
-    RIPPLE("Column ripple", Unit.PERCENT, Group.COLUMN,
-            "How much quicker and slower the gear's input turns than the hands, peak to peak. 0 is even."),
-    RATIO("Ratio at centre", Unit.RATIO, Group.TURNING,
-            "Degrees of steering wheel for one degree of road wheel, straight ahead."),
-    RATIO_OVERALL("Ratio, lock to lock", Unit.RATIO, Group.TURNING,
-            "Degrees of steering wheel for one degree of road wheel, over the whole lock."),
-    TURNS("Lock to lock", Unit.TURNS, Group.TURNING, "Turns of the steering wheel from where the lock ends one way to where it ends the other."),
-    INNER_LOCK("Left lock, inner wheel", Unit.ANGLE, Group.TURNING,
-            "Steer angle of the wheel on the inside of the turn, where the lock really ends: gear, knuckle stop or tyre."),
-    OUTER_LOCK("Left lock, outer wheel", Unit.ANGLE, Group.TURNING,
-            "Steer angle of the wheel on the outside of the turn, with the steering wheel at full left lock."),
-    RIGHT_INNER_LOCK("Right lock, inner wheel", Unit.ANGLE, Group.TURNING,
-            "Steer angle of the wheel on the inside of the turn, with the steering wheel at full right lock."),
-    ACKERMANN("Ackermann at 20°", Unit.PERCENT, Group.TURNING,
-            "0 % turns both wheels alike, 100 % lets both roll about one point. Taken at 20° of inner wheel."),
-    OUTER_ERROR("Outer wheel off ideal", Unit.ANGLE, Group.TURNING,
-            "Outer wheel's angle less the one at which both wheels roll about one point, at left lock. + is turned too much."),
-    CIRCLE("Turning circle", Unit.LENGTH, Group.TURNING, "Kerb to kerb at full lock, the wider of left and right."),
-    BUMP_STEER_NORMAL("Bump steer, normal travel", Unit.ANGLE, Group.TRAVEL,
-            "Toe change of a wheel over the normal travel, straight ahead, peak to peak."),
-    BUMP_STEER("Bump steer, full travel", Unit.ANGLE, Group.TRAVEL,
-            "Toe change of a wheel over its whole travel, straight ahead, peak to peak."),
-    ROLL_STEER("Roll steer, per degree", Unit.ANGLE, Group.TRAVEL,
-            "Degrees both wheels steer to the left for a degree of the body leaning left."),
-    CAMBER("Camber, left", Unit.ANGLE, Group.TRAVEL, "At ride height; − with the top leaning inward."),
-    CASTER("Caster, left", Unit.ANGLE, Group.TRAVEL, "At ride height; + with the steer axis leaning back."),
-    SCRUB("Scrub radius, left", Unit.LENGTH, Group.TRAVEL, "Contact point outboard of the steer axis at the ground."),
-    TOGGLE("Nearest to over-centre", Unit.ANGLE, Group.MARGIN,
-            "Least angle between any rod and its arm and their being in line, over the whole steer and travel."),
-    ROD_END("Rod end's least margin", Unit.ANGLE, Group.MARGIN,
-            "Tilt a rod end still allows at the worst place of the range; below 0 it is past its angle."),
-    GAP("Gap to spare", Unit.LENGTH, Group.MARGIN,
-            "The least that any gap in the whole range leaves over what it needs; below 0 it is too small. None is told where all leave plenty."),
-    RAKE("Tie rod's worst rake", Unit.ANGLE, Group.MARGIN,
-            "In plan, against the way its inner end moves. It carries 1/cos of the force."),
-    GEAR_USED("Gear travel used", Unit.PERCENT, Group.MARGIN,
-            "Of the gear's travel, what is used when the wheel meets its end; over 100 % the gear is short."),
-    PARKED("Rim force, parked", Unit.FORCE, Group.MARGIN, "Most force at the rim to turn the wheels standing still."),
-    CREEPING("Rim force, creeping", Unit.FORCE, Group.MARGIN, "The same at walking pace."),
-    BUCKLING("Least buckling margin", Unit.TIMES, Group.MARGIN,
-            "The load at which the weakest rod buckles over what it carries parked."),
-    TIE_ROD("Tie rod, left", Unit.LENGTH, Group.MARGIN, "Left tie rod from joint centre to joint centre.");
+    WORST_JOINT("widest_joint_deg", "Widest joint angle", Unit.ANGLE, LOWER, "Under 30° for a plain single joint, less is smoother.",
+            "The largest operating angle of any joint. 0 is straight; each joint has its own limit.",
+            Headline::widestJoint, COLUMN, CLEARANCE),
+    RIPPLE("ripple_pct", "Column ripple", Unit.PERCENT, LOWER, "Under 10 %, peak to peak.",
+            "How much quicker and slower the gear's input turns than the hands, peak to peak. 0 is even.",
+            w -> w.column().flatMap(c -> c.transfer()).map(Transfer::ripplePct), COLUMN, CLEARANCE),
+    RATIO("ratio_at_centre", "Ratio at centre", Unit.RATIO, NEITHER, "12 to 20 : 1 by hand; quicker is heavier.",
+            "Degrees of steering wheel for one degree of road wheel, straight ahead.",
+            steering(SteerFigures::ratioAtCentre), COLUMN, LINKAGE),
+    RATIO_OVERALL("ratio_lock_to_lock", "Ratio, lock to lock", Unit.RATIO, NEITHER, "12 to 20 : 1 by hand; quicker is heavier.",
+            "Degrees of steering wheel for one degree of road wheel, over the whole lock.",
+            steering(SteerFigures::averageRatio), LINKAGE),
+    TURNS("turns_lock_to_lock", "Lock to lock", Unit.TURNS, NEITHER, "1.5 to 4.",
+            "Turns of the steering wheel from where the lock ends one way to where it ends the other.",
+            always(SteerFigures::turnsAvailable), COLUMN, LINKAGE, CLEARANCE),
+    INNER_LOCK("left_lock_inner_deg", "Left lock, inner wheel", Unit.ANGLE, NEITHER, "28 to 38° of the inner wheel.",
+            "Steer angle of the wheel on the inside of the turn, where the lock really ends: gear, knuckle stop or tyre.",
+            always(s -> lock(s, Side.LEFT).innerDeg()), COLUMN, LINKAGE, CLEARANCE),
+    OUTER_LOCK("left_lock_outer_deg", "Left lock, outer wheel", Unit.ANGLE, NEITHER, "28 to 38° of the inner wheel.",
+            "Steer angle of the wheel on the outside of the turn, with the steering wheel at full left lock.",
+            always(s -> lock(s, Side.LEFT).outerDeg()), COLUMN, LINKAGE, CLEARANCE),
+    RIGHT_INNER_LOCK("right_lock_inner_deg", "Right lock, inner wheel", Unit.ANGLE, NEITHER, "28 to 38° of the inner wheel.",
+            "Steer angle of the wheel on the inside of the turn, with the steering wheel at full right lock.",
+            always(s -> lock(s, Side.RIGHT).innerDeg()), LINKAGE, CLEARANCE),
+    ACKERMANN("ackermann_at_20_pct", "Ackermann at 20°", Unit.PERCENT, NEITHER, "60 to 110 % for walking-pace turns on grip; parallel or less is a school of its own for fast corners.",
+            "0 % turns both wheels alike, 100 % lets both roll about one point. Taken at 20° of inner wheel.",
+            steering(SteerFigures::ackermannAt20Pct), COLUMN, LINKAGE, CLEARANCE),
+    OUTER_ERROR("outer_wheel_off_ideal_deg", "Outer wheel off ideal", Unit.ANGLE, NEARER_0, "",
+            "Outer wheel's angle less the one at which both wheels roll about one point, at left lock. + is turned too much.",
+            steering(s -> lock(s, Side.LEFT).outerErrorDeg()), LINKAGE),
+    CIRCLE("turning_circle_mm", "Turning circle", Unit.LENGTH, LOWER, "9 to 13 m for a car.",
+            "Kerb to kerb at full lock, the wider of left and right.",
+            steering(SteerFigures::circleAvailable), COLUMN, LINKAGE, CLEARANCE),
+    BUMP_STEER_NORMAL("bump_steer_normal_travel_deg", "Bump steer, normal travel", Unit.ANGLE, LOWER, "Under half a degree over the normal travel; nought only on paper.",
+            "Toe change of a wheel over the normal travel, straight ahead, peak to peak.",
+            always(SteerFigures::worstNormalBumpSteerDeg), COLUMN, LINKAGE),
+    BUMP_STEER("bump_steer_full_travel_deg", "Bump steer, full travel", Unit.ANGLE, LOWER, "Under half a degree over the normal travel; nought only on paper.",
+            "Toe change of a wheel over its whole travel, straight ahead, peak to peak.",
+            always(SteerFigures::worstBumpSteerDeg), LINKAGE),
+    ROLL_STEER("roll_steer_deg_per_deg", "Roll steer, per degree", Unit.ANGLE, NEARER_0, "Within a few hundredths of a degree for a degree of lean.",
+            "Degrees both wheels steer to the left for a degree of the body leaning left.",
+            steering(SteerFigures::rollSteer), LINKAGE),
+    CAMBER("camber_left_deg", "Camber, left", Unit.ANGLE, NEITHER, "0 to −2°.",
+            "At ride height; − with the top leaning inward.",
+            knuckle(KnucklePose::camberDeg), LINKAGE),
+    CASTER("caster_left_deg", "Caster, left", Unit.ANGLE, NEITHER, "2 to 7°; more pulls heavier.",
+            "At ride height; + with the steer axis leaning back.",
+            knuckle(KnucklePose::casterDeg), LINKAGE),
+    SCRUB("scrub_radius_left_mm", "Scrub radius, left", Unit.LENGTH, NEITHER, "−10 to 40 mm; the arm by which a wheel pulls at the hands.",
+            "Contact point outboard of the steer axis at the ground.",
+            knuckle(KnucklePose::scrubRadius), LINKAGE),
+    TOGGLE("over_centre_margin_deg", "Nearest to over-centre", Unit.ANGLE, HIGHER, "Keep 25° and more away from it.",
+            "Least angle between any rod and its arm and their being in line, over the whole steer and travel.",
+            w -> w.map().flatMap(m -> m.nearestCentre()).map(t -> t.getValue().deg()), LINKAGE),
+    ROD_END("rod_end_margin_deg", "Rod end's least margin", Unit.ANGLE, HIGHER, "Rod ends tilt 12 to 25° each way; some degrees to spare at the worst place.",
+            "Tilt a rod end still allows at the worst place of the range; below 0 it is past its angle.",
+            Headline::rodEnd, LINKAGE),
+    GAP("gap_to_spare_mm", "Gap to spare", Unit.LENGTH, HIGHER, "0 or more: each gap has what it needs.",
+            "The least that any gap in the whole range leaves over what it needs; below 0 it is too small. None is told where all leave plenty.",
+            w -> w.clearance().flatMap(ClearanceFigures::tightest).map(p -> p.margin()), LINKAGE, CLEARANCE),
+    RAKE("rake_worst_deg", "Tie rod's worst rake", Unit.ANGLE, LOWER, "Under 20°.",
+            "In plan, against the way its inner end moves. It carries 1/cos of the force.",
+            steering(s -> s.rake().values().stream().map(r -> r.worstDeg()).reduce(Math::max)), LINKAGE),
+    GEAR_USED("gear_travel_used_pct", "Gear travel used", Unit.PERCENT, NEITHER, "Just under 100 %.",
+            "Of the gear's travel, what is used when the wheel meets its end; over 100 % the gear is short.",
+            w -> w.match().map(ArmMatch::gearUsed).map(u -> 100 * u), LINKAGE),
+    PARKED("rim_force_parked_n", "Rim force, parked", Unit.FORCE, LOWER, "Under 250 N.",
+            "Most force at the rim to turn the wheels standing still.",
+            effort(Effort::worstParked), LINKAGE),
+    CREEPING("rim_force_creeping_n", "Rim force, creeping", Unit.FORCE, LOWER, "",
+            "The same at walking pace.",
+            effort(Effort::worstCreeping), LINKAGE),
+    BUCKLING("buckling_margin", "Least buckling margin", Unit.TIMES, HIGHER, "4 and more.",
+            "The load at which the weakest rod buckles over what it carries parked.",
+            steering(s -> s.rodLoads().stream().flatMap(l -> l.bucklingMargin().stream()).reduce(Math::min)), LINKAGE),
+    TIE_ROD("tie_rod_left_mm", "Tie rod, left", Unit.LENGTH, NEITHER, "",
+            "Left tie rod from joint centre to joint centre.",
+            always(s -> s.tieRod(Side.LEFT)), COLUMN, LINKAGE);
 
-    /** What a headline is about. */
-    public enum Group {
-        COLUMN,
-        TURNING,
-        TRAVEL,
-        MARGIN
+    /** Which way is better, other things alike. */
+    public enum Better {
+        HIGHER("Higher is better."),
+        LOWER("Lower is better."),
+        NEARER_0("Nearer to 0 is better."),
+        NEITHER("");
+
+        private final String sentence;
+
+        Better(String sentence) {
+            this.sentence = sentence;
+        }
     }
 
+    /** At what work it stands in the table of figures. */
+    public enum Where {
+        COLUMN,
+        LINKAGE,
+        CLEARANCE
+    }
+
+    private final String key;
     private final String label;
     private final Unit unit;
-    private final Group group;
+    private final Better better;
+    private final String usual;
     private final String meaning;
+    private final Function<Sources, Optional<Double>> from;
+    private final Set<Where> where;
 
-    Headline(String label, Unit unit, Group group, String meaning) {
+    Headline(String key, String label, Unit unit, Better better, String usual, String meaning, Function<Sources, Optional<Double>> from, Where first, Where... others) {
+        this.key = key;
         this.label = label;
         this.unit = unit;
-        this.group = group;
+        this.better = better;
+        this.usual = usual;
         this.meaning = meaning;
+        this.from = from;
+        this.where = EnumSet.of(first, others);
+    }
+
+    /** What it is called in files. The unit is at its end. */
+    public String key() {
+        return key;
     }
 
     public String label() {
         return label;
     }
 
+    /** Also says how finely it is worth showing. */
     public Unit unit() {
         return unit;
     }
 
-    public Group group() {
-        return group;
+    public Better better() {
+        return better;
     }
 
+    /** What is usual, in a sentence; empty if nothing is. */
+    public String usual() {
+        return usual;
+    }
+
+    /** What it is, in a sentence or two. */
     public String meaning() {
         return meaning;
+    }
+
+    /** All that is told of it: what it is, what is usual, which way is better. */
+    public String told() {
+        return meaning + (usual.isEmpty() ? "" : " Usual: " + usual) + (better.sentence.isEmpty() ? "" : " " + better.sentence);
+    }
+
+    public boolean standsAt(Where w) {
+        return where.contains(w);
+    }
+
+    /** Empty if the job has none. */
+    Optional<Double> of(Sources s) {
+        return from.apply(s);
+    }
+
+    private static Function<Sources, Optional<Double>> steering(Function<SteerFigures, Optional<Double>> of) {
+        return w -> w.steer().flatMap(of);
+    }
+
+    private static Function<Sources, Optional<Double>> always(Function<SteerFigures, Double> of) {
+        return w -> w.steer().map(of);
+    }
+
+    private static Function<Sources, Optional<Double>> knuckle(Function<KnucklePose, Double> of) {
+        return w -> w.steer().map(SteerFigures::left).map(of);
+    }
+
+    private static Function<Sources, Optional<Double>> effort(Function<Effort, Double> of) {
+        return w -> w.steer().flatMap(SteerFigures::effort).map(of);
+    }
+
+    private static Turn lock(SteerFigures s, Side side) {
+        return s.lock(side).turn();
+    }
+
+    private static Optional<Double> widestJoint(Sources w) {
+        return w.column().flatMap(c -> IntStream.range(0, c.column().joints().size()).mapToObj(c::jointAngleDeg).reduce(Math::max));
+    }
+
+    private static Optional<Double> rodEnd(Sources w) {
+        return w.map().flatMap(m -> m.extremes().tilts().values().stream().flatMap(t -> t.allowedDeg().map(a -> a - t.deg()).stream()).reduce(Math::min));
     }
 }

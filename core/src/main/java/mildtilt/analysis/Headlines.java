@@ -7,12 +7,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
-import mildtilt.clearance.ClearanceFigures;
 import mildtilt.clearance.Clearances;
-import mildtilt.column.ColumnTrain;
-import mildtilt.column.Transfer;
 import mildtilt.geometry.ImpossibleGeometryException;
-import mildtilt.geometry.Side;
 import mildtilt.job.Job;
 import mildtilt.measure.LengthUnit;
 import mildtilt.steer.ArmMatch;
@@ -21,7 +17,6 @@ import mildtilt.steer.SteerFigures;
 import mildtilt.steer.SteerSweep;
 import mildtilt.steer.SteeringTrain;
 import mildtilt.steer.TravelMap;
-import mildtilt.steer.Turn;
 
 /** The headline figures of one job. One that a job does not have is not in the map. */
 public record Headlines(Map<Headline, Double> values) {
@@ -92,57 +87,14 @@ public record Headlines(Map<Headline, Double> values) {
     }
 
     private static Headlines of(SteeringTrain train, Job job, Optional<SteerFigures> steer, Optional<TravelMap> map, boolean gaps) {
-        return of(train.column(), steer, map, steer.flatMap(s -> ArmMatch.of(train, job, s)), gaps ? Clearances.of(job, train) : Optional.empty());
+        return of(new Sources(train.column(), steer, map, steer.flatMap(s -> ArmMatch.of(train, job, s)), gaps ? Clearances.of(job, train) : Optional.empty()));
     }
 
-    static Headlines of(Optional<ColumnTrain> column, Optional<SteerFigures> steer, Optional<TravelMap> map, Optional<ArmMatch> match,
-            Optional<ClearanceFigures> clearance) {
+    static Headlines of(Sources sources) {
         Map<Headline, Double> v = new EnumMap<>(Headline.class);
-        column.ifPresent(c -> {
-            for (int i = 0; i < c.column().joints().size(); i++) {
-                v.merge(Headline.WORST_JOINT, c.jointAngleDeg(i), Math::max);
-            }
-            c.transfer().map(Transfer::ripplePct).ifPresent(r -> v.put(Headline.RIPPLE, r));
-        });
-        steer.ifPresent(s -> {
-            turning(v, s);
-            travel(v, s);
-            s.rake().values().forEach(r -> v.merge(Headline.RAKE, r.worstDeg(), Math::max));
-            s.effort().ifPresent(e -> {
-                v.put(Headline.PARKED, e.worstParked());
-                v.put(Headline.CREEPING, e.worstCreeping());
-            });
-            s.rodLoads().forEach(l -> l.bucklingMargin().ifPresent(m -> v.merge(Headline.BUCKLING, m, Math::min)));
-            v.put(Headline.TIE_ROD, s.tieRod(Side.LEFT));
-        });
-        map.ifPresent(m -> {
-            m.nearestCentre().ifPresent(t -> v.put(Headline.TOGGLE, t.getValue().deg()));
-            m.extremes().tilts().values().forEach(t -> t.allowedDeg().ifPresent(a -> v.merge(Headline.ROD_END, a - t.deg(), Math::min)));
-        });
-        clearance.flatMap(ClearanceFigures::tightest).ifPresent(p -> v.put(Headline.GAP, p.margin()));
-        match.ifPresent(m -> v.put(Headline.GEAR_USED, 100 * m.gearUsed()));
+        for (Headline h : Headline.values()) {
+            h.of(sources).ifPresent(x -> v.put(h, x));
+        }
         return new Headlines(v);
-    }
-
-    private static void turning(Map<Headline, Double> v, SteerFigures s) {
-        Turn left = s.lock(Side.LEFT).turn();
-        s.ratioAtCentre().ifPresent(r -> v.put(Headline.RATIO, r));
-        s.averageRatio().ifPresent(r -> v.put(Headline.RATIO_OVERALL, r));
-        v.put(Headline.TURNS, s.turnsAvailable());
-        v.put(Headline.INNER_LOCK, left.innerDeg());
-        v.put(Headline.OUTER_LOCK, left.outerDeg());
-        v.put(Headline.RIGHT_INNER_LOCK, s.lock(Side.RIGHT).turn().innerDeg());
-        s.ackermannAt20Pct().ifPresent(a -> v.put(Headline.ACKERMANN, a));
-        left.outerErrorDeg().ifPresent(e -> v.put(Headline.OUTER_ERROR, e));
-        s.circleAvailable().ifPresent(c -> v.put(Headline.CIRCLE, c));
-    }
-
-    private static void travel(Map<Headline, Double> v, SteerFigures s) {
-        v.put(Headline.BUMP_STEER_NORMAL, s.worstNormalBumpSteerDeg());
-        v.put(Headline.BUMP_STEER, s.worstBumpSteerDeg());
-        s.rollSteer().ifPresent(r -> v.put(Headline.ROLL_STEER, r));
-        v.put(Headline.CAMBER, s.left().camberDeg());
-        v.put(Headline.CASTER, s.left().casterDeg());
-        v.put(Headline.SCRUB, s.left().scrubRadius());
     }
 }

@@ -17,6 +17,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.IntConsumer;
 import mildtilt.analysis.Analysis;
+import mildtilt.analysis.Headline;
 import mildtilt.check.Finding;
 import mildtilt.check.NotJudged;
 import mildtilt.measure.LengthUnit;
@@ -74,6 +75,10 @@ public final class AnalysisJson {
         root.put("format", "mild-tilt-analysis");
         root.put("version", 1);
         root.put("title", analysis.job().title());
+        ObjectNode figures = root.putObject("figures");
+        for (Headline h : Headline.values()) {
+            optional(figures, h.key(), analysis.headlines().get(h));
+        }
         analysis.train().column().ifPresent(c -> analysis.column().ifPresent(f -> root.set("column", ColumnJson.tree(c, f))));
         analysis.train().locked().ifPresent(l -> root.put("cannot_turn", l.sentence()));
         analysis.steer().ifPresent(s -> root.set("linkage", SteerJson.tree(analysis, s)));

@@ -44,10 +44,11 @@ public final class CsvFiles {
         return written;
     }
 
-    /** Writes every curve alone. */
+    /** Writes the figures and every curve alone. */
     public static List<Path> curves(Analysis analysis, Path folder) throws IOException {
         Files.createDirectories(folder);
         List<Path> written = new ArrayList<>();
+        written.add(put(folder.resolve("figures.csv"), figures(analysis)));
         if (analysis.train().column().flatMap(c -> c.transfer()).isPresent()) {
             written.add(put(folder.resolve("column-turn.csv"), columnTurn(analysis)));
         }
@@ -74,6 +75,13 @@ public final class CsvFiles {
             }
         }
         return written;
+    }
+
+    /** The headline figures that the job has. */
+    static String figures(Analysis analysis) {
+        List<Object[]> rows = new ArrayList<>();
+        analysis.headlines().values().forEach((h, v) -> rows.add(new Object[] {h.key(), v, h.label(), h.meaning(), h.usual()}));
+        return csv(rows, "figure", "value", "name", "what_it_is", "usual");
     }
 
     /** The smallest gap of every pair that comes near. */

@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
@@ -14,6 +15,7 @@ import java.util.TreeMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
+import mildtilt.analysis.Headline;
 
 /** Every term in order of the alphabet. */
 public final class Glossary {
@@ -21,10 +23,10 @@ public final class Glossary {
     /**
      * @param meaning in a sentence or two
      * @param usual what is usual, or empty
-     * @param explains labels of headlines that it is about
+     * @param explains figures that it is about
      * @param also other words for it, or words that ask for it
      */
-    public record Term(String name, String meaning, String usual, List<String> explains, List<String> also) {
+    public record Term(String name, String meaning, String usual, List<Headline> explains, List<String> also) {
 
         /** What it means and what is usual, as one text. */
         public String told() {
@@ -50,9 +52,9 @@ public final class Glossary {
         return TERMS;
     }
 
-    /** The term that explains a headline's label. */
+    /** The term that explains the figure of this label; each figure has one. */
     public static Optional<Term> explaining(String label) {
-        return TERMS.stream().filter(t -> t.explains.contains(label)).findFirst();
+        return TERMS.stream().filter(t -> t.explains.stream().anyMatch(h -> h.label().equals(label))).findFirst();
     }
 
     /** The terms a text speaks of, in the order in which it does; the one that explains it as a whole first. */
@@ -82,12 +84,29 @@ public final class Glossary {
         return text.isEmpty() ? List.of() : List.of(text.split(";"));
     }
 
+    /** @param usual empty where it is as of the first figure that the term is about */
+    private static Term term(String name, String meaning, String usual, List<Headline> explains, List<String> also) {
+        return new Term(name, meaning, usual.isEmpty() ? explains.stream().map(Headline::usual).findFirst().orElse("") : usual, explains, also);
+    }
+
+    private static Headline figure(String key) {
+        return Arrays.stream(Headline.values()).filter(h -> h.key().equals(key)).findFirst().orElseThrow(() -> new IllegalStateException("no figure " + key));
+    }
+
     private static List<Term> read() {
         try (InputStream in = Glossary.class.getResourceAsStream("/mildtilt/glossary/glossary.txt")) {
-            return new String(in.readAllBytes(), StandardCharsets.UTF_8).lines().filter(l -> !l.isBlank()).map(l -> {
+            List<Term> all = new ArrayList<>(new String(in.readAllBytes(), StandardCharsets.UTF_8).lines().filter(l -> !l.isBlank()).map(l -> {
                 String[] p = l.split("\\|", -1);
-                return new Term(p[0], p[1], p[2], list(p[3]), list(p[4]));
-            }).toList();
+                return term(p[0], p[1], p[2], list(p[3]).stream().map(Glossary::figure).toList(), list(p[4]));
+            }).toList());
+            // A figure that no term tells of is a term itself.
+            for (Headline h : Headline.values()) {
+                if (all.stream().noneMatch(t -> t.explains.contains(h))) {
+                    all.add(new Term(h.label(), h.meaning(), h.usual(), List.of(h), List.of()));
+                }
+            }
+            all.sort(Comparator.comparing(t -> t.name.toLowerCase(Locale.ROOT)));
+            return List.copyOf(all);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }

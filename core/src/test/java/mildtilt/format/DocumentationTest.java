@@ -10,6 +10,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
@@ -17,6 +18,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import mildtilt.analysis.Analysis;
+import mildtilt.analysis.Headline;
 import mildtilt.column.Bearing;
 import mildtilt.describe.Range;
 import mildtilt.describe.Ranges;
@@ -72,6 +74,27 @@ class DocumentationTest {
     }
 
     @Test
+    void theTableOfFiguresIsMadeOfTheCatalogue() throws Exception {
+        StringBuilder table = new StringBuilder("| name | called | what it is | usual | better |\n|---|---|---|---|---|\n");
+        for (Headline h : Headline.values()) {
+            table.append("| `").append(h.key()).append("` | ").append(h.label()).append(" | ").append(h.meaning()).append(" | ").append(h.usual()).append(" | ")
+                    .append(h.better().name().toLowerCase(Locale.ROOT).replace('_', ' ')).append(" |\n");
+        }
+        mustStandIn("figures.md", "| name | called |", table.toString());
+    }
+
+    /** A table of a page in docs/, known by how it begins. */
+    private static void mustStandIn(String page, String begins, String table) throws IOException {
+        Matcher there = Pattern.compile(Pattern.quote(begins) + ".*?\\n(?=\\n)", Pattern.DOTALL).matcher(doc(page));
+        if (RENEW) {
+            Files.writeString(DOCS.resolve(page), there.replaceFirst(Matcher.quoteReplacement(table)));
+            return;
+        }
+        assertThat(there.find()).isTrue();
+        assertThat(there.group()).isEqualTo(table);
+    }
+
+    @Test
     void theTableOfRangesIsMadeOfTheDescriptions() throws Exception {
         SchemaMaker maker = new SchemaMaker();
         List.of(JobParts.JOB, RuleParts.FILE, CatalogueParts.FILE).forEach(p -> maker.schema(p, "", ""));
@@ -82,13 +105,7 @@ class DocumentationTest {
                     .append(r.nearest() > 0 ? " (no nearer to 0 than " + Sentences.shown(r.nearest()) + ")" : "").append(" | ")
                     .append(keys.isEmpty() ? r.help() : keys.stream().limit(5).map(k -> "`" + k + "`").collect(Collectors.joining(", ")) + (keys.size() > 5 ? " …" : "")).append(" |\n");
         }
-        Matcher there = Pattern.compile("\\| kind of size \\|.*?\\n(?=\\n)", Pattern.DOTALL).matcher(doc("job-format.md"));
-        if (RENEW) {
-            Files.writeString(DOCS.resolve("job-format.md"), there.replaceFirst(Matcher.quoteReplacement(table.toString())));
-            return;
-        }
-        assertThat(there.find()).isTrue();
-        assertThat(there.group()).isEqualTo(table.toString());
+        mustStandIn("job-format.md", "| kind of size |", table.toString());
     }
 
     @Test

@@ -13,6 +13,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import mildtilt.analysis.Analysis;
+import mildtilt.analysis.Headline;
 import mildtilt.column.Column;
 import mildtilt.column.Joint;
 import mildtilt.column.Shaft;
@@ -152,7 +153,7 @@ class OutputsTest {
     @Test
     void curvesAreWrittenWithUnitsInTheirHeads(@TempDir Path folder) throws Exception {
         List<Path> written = CsvFiles.write(demo, folder);
-        assertThat(written).hasSize(10);
+        assertThat(written).hasSize(11);
         List<String> steer = Files.readAllLines(folder.resolve("steer-curve.csv"));
         assertThat(steer).hasSize(62);
         assertThat(steer.getFirst()).isEqualTo("steering_wheel_deg,gear_input_deg,delta_left_deg,delta_right_deg,ratio,ackermann_pct,outer_wheel_error_deg");
@@ -163,5 +164,14 @@ class OutputsTest {
         assertThat(Files.readAllLines(folder.resolve("roll-steer.csv")).getFirst()).contains("caster_left_deg", "wheel_centre_right_y_shift_mm");
         assertThat(Files.readAllLines(folder.resolve("effort.csv"))).hasSizeGreaterThan(50);
         assertThat(Files.readAllLines(folder.resolve("limit-map.csv"))).hasSize(1 + 61 * 41);
+        // Every figure the demo has, in the file as in the JSON as in the window.
+        JsonNode figures = AnalysisJson.tree(demo, List.of()).get("figures");
+        assertThat(figures).hasSize(Headline.values().length);
+        List<String> lines = Files.readAllLines(folder.resolve("figures.csv"));
+        assertThat(lines).hasSize(1 + demo.headlines().values().size());
+        demo.headlines().values().forEach((h, v) -> {
+            assertThat(figures.get(h.key()).asDouble()).isEqualTo(v);
+            assertThat(lines).anyMatch(l -> l.startsWith(h.key() + "," + v + ","));
+        });
     }
 }

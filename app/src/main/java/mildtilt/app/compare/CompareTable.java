@@ -1,11 +1,9 @@
 package mildtilt.app.compare;
 
 import java.util.EnumMap;
-import java.util.EnumSet;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import javafx.css.PseudoClass;
 import javafx.geometry.HPos;
 import javafx.geometry.Pos;
@@ -24,12 +22,10 @@ import javafx.scene.layout.RowConstraints;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import mildtilt.analysis.Headline;
-import mildtilt.glossary.Glossary;
 import mildtilt.analysis.Headlines;
 import mildtilt.app.look.Choices;
 import mildtilt.app.look.Wrap;
 import mildtilt.app.workbench.Compared;
-import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.app.workbench.Worked;
 
@@ -39,13 +35,6 @@ public final class CompareTable extends VBox {
     private static final PseudoClass CHANGED = PseudoClass.getPseudoClass("changed");
 
     private static final double ROW_HEIGHT = 18;
-
-    /** What stands beside the column's own figures while the column is worked on. */
-    private static final Set<Headline> COLUMN_STAGE = EnumSet.of(Headline.WORST_JOINT, Headline.RIPPLE, Headline.RATIO, Headline.TURNS,
-            Headline.INNER_LOCK, Headline.OUTER_LOCK, Headline.ACKERMANN, Headline.BUMP_STEER_NORMAL, Headline.CIRCLE, Headline.TIE_ROD);
-
-    private static final Set<Headline> CLEARANCE_STAGE = EnumSet.of(Headline.GAP, Headline.WORST_JOINT, Headline.RIPPLE, Headline.INNER_LOCK, Headline.OUTER_LOCK,
-            Headline.RIGHT_INNER_LOCK, Headline.CIRCLE, Headline.TURNS, Headline.ACKERMANN);
 
     private final GridPane grid = new GridPane();
     private final ToggleButton atHands = new ToggleButton("At the hands");
@@ -65,10 +54,7 @@ public final class CompareTable extends VBox {
         grid.getColumnConstraints().addAll(name, figures(74), figures(82));
         for (Headline h : Headline.values()) {
             Row row = new Row(new Label(h.label()), new Label(), new Label());
-            Tooltip told = new Tooltip();
-            // The glossary is read when the first is shown, not at the start.
-            told.setOnShowing(_ -> told.setText(h.meaning() + Glossary.explaining(h.label()).map(t -> t.usual().isEmpty() ? "" : " Usual: " + t.usual()).orElse("") + " Press for the glossary."));
-            row.name.setTooltip(told);
+            row.name.setTooltip(new Tooltip(h.told() + " Press for the glossary."));
             row.name.setOnMouseClicked(_ -> bench.askedProperty().set(Optional.of(h.label())));
             row.before.getStyleClass().add("figure-before");
             row.now.getStyleClass().add("figure-now");
@@ -101,10 +87,14 @@ public final class CompareTable extends VBox {
     private void lay() {
         grid.getChildren().clear();
         grid.getRowConstraints().clear();
-        boolean linkage = bench.stageProperty().get() == WorkStage.LINKAGE;
+        Headline.Where where = switch (bench.stageProperty().get()) {
+            case LINKAGE -> Headline.Where.LINKAGE;
+            case CLEARANCE -> Headline.Where.CLEARANCE;
+            case SURVEY, COLUMN, MAKE, FIT -> Headline.Where.COLUMN;
+        };
         int at = 0;
         for (Headline h : Headline.values()) {
-            if (linkage ? h.group() != Headline.Group.COLUMN : bench.stageProperty().get() == WorkStage.CLEARANCE ? CLEARANCE_STAGE.contains(h) : COLUMN_STAGE.contains(h)) {
+            if (h.standsAt(where)) {
                 Row row = rows.get(h);
                 grid.addRow(at++, row.name, row.before, row.now);
                 grid.getRowConstraints().add(new RowConstraints(ROW_HEIGHT));

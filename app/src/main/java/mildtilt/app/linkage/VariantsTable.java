@@ -85,7 +85,7 @@ public final class VariantsTable extends BorderPane {
                 continue;
             }
             Label name = new Label(h.label());
-            name.setTooltip(new Tooltip(h.meaning()));
+            name.setTooltip(new Tooltip(h.told()));
             grid.add(name, 0, row);
             grid.add(figure(h, now, false), 1, row);
             for (int i = 0; i < variants.size(); i++) {
