@@ -1,12 +1,8 @@
 package mildtilt.check;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import mildtilt.gear.ColumnArm;
-import mildtilt.gear.RackAndPinion;
-import mildtilt.gear.SteeringBox;
 import mildtilt.geometry.Side;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
@@ -69,12 +65,7 @@ final class AxleChecks {
     }
 
     private Remedy turnGearRound() {
-        String action = switch (job.axle().orElseThrow().gear()) {
-            case RackAndPinion _ -> "Use a rack whose pinion drives it the other way (pinion on its other side, rack turned over)";
-            case SteeringBox _ -> "Use a steering box that swings its arm the other way (worm of the other hand, or the box turned over)";
-            case ColumnArm _ -> "Put the column's arm on the other side of its shaft";
-        };
-        return new Remedy(Phrase.of(action), j -> j.editAxle(a -> a.withGear(a.gear().reversed())));
+        return new Remedy(Phrase.of(job.axle().orElseThrow().gear().howToReverse()), j -> j.editAxle(a -> a.withGear(a.gear().reversed())));
     }
 
     private void range(List<Finding> all) {

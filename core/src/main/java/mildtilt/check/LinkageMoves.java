@@ -10,11 +10,6 @@ import mildtilt.job.CornerPoint;
 import mildtilt.job.Job;
 import mildtilt.job.JobPoints;
 import mildtilt.job.PointId.OnCorner;
-import mildtilt.linkage.BellCrank;
-import mildtilt.linkage.CentreLink;
-import mildtilt.linkage.DragLink;
-import mildtilt.linkage.RackTieRods;
-import mildtilt.linkage.Shuttle;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.measure.Phrase;
 import mildtilt.measure.Quantity;
@@ -110,13 +105,7 @@ final class LinkageMoves {
     }
 
     private static String gear(Job job) {
-        return switch (job.axle().orElseThrow().linkage()) {
-            case RackTieRods _ -> "rack";
-            case CentreLink _ -> "box and idler";
-            case DragLink _ -> "gear";
-            case BellCrank _ -> "bell crank and gear";
-            case Shuttle _ -> "shuttle and gear";
-        };
+        return job.axle().orElseThrow().linkage().movedWithGear();
     }
 
     private static double bumpSteer(Job job, double up) {

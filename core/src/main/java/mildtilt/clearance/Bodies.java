@@ -10,7 +10,6 @@ import mildtilt.clearance.Body.Sort;
 import mildtilt.column.Column;
 import mildtilt.column.Joint;
 import mildtilt.gear.ArmGear;
-import mildtilt.gear.ColumnArm;
 import mildtilt.gear.RackAndPinion;
 import mildtilt.geometry.Axis;
 import mildtilt.geometry.Direction;
@@ -24,15 +23,11 @@ import mildtilt.job.Element;
 import mildtilt.job.FixedPart;
 import mildtilt.job.Job;
 import mildtilt.linkage.Beam;
-import mildtilt.linkage.BellCrank;
-import mildtilt.linkage.CentreLink;
-import mildtilt.linkage.DragLink;
 import mildtilt.linkage.Mechanism;
-import mildtilt.linkage.RackTieRods;
+import mildtilt.linkage.RelayPart;
 import mildtilt.linkage.Rod;
 import mildtilt.linkage.RodEnds;
 import mildtilt.linkage.RodTube;
-import mildtilt.linkage.Shuttle;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.measure.Phrase;
 import mildtilt.measure.Quantity;
@@ -245,27 +240,12 @@ final class Bodies {
         }
         Element driven = new Element.DrivenRod();
         Element relay = new Element.Relay();
-        switch (axle.linkage()) {
-            case RackTieRods _ -> { }
-            case CentreLink c -> {
-                rod(axle, Rod.CENTRE_LINK, driven, Optional.empty(), s -> centreLink(s).pitmanEnd(), s -> centreLink(s).idlerEnd());
-                Axis idler = c.idler((ArmGear) axle.gear()).axis();
-                bars(FixedPart.IDLER_ARM.called(), relay, Sort.GEAR, Optional.empty(), own.steeringArmDiameter(), steeringArms(), s -> List.of(idler.footOf(centreLink(s).idlerEnd()), centreLink(s).idlerEnd()));
-            }
-            case DragLink _ -> rod(axle, Rod.DRAG_LINK, driven, Optional.empty(), s -> dragLink(s).armEnd(), s -> dragLink(s).drivenPoint());
-            case BellCrank b -> {
-                rod(axle, Rod.DRAG_ROD, driven, Optional.empty(), s -> bellCrank(s).armEnd(), s -> bellCrank(s).crankPoint());
-                bars(FixedPart.BELL_CRANK.called(), relay, Sort.GEAR, Optional.empty(), own.steeringArmDiameter(), steeringArms(), s -> {
-                    Mechanism.BellCrankAt at = bellCrank(s);
-                    Point foot = b.pivot().footOf(at.crankPoint());
-                    return List.of(at.left(), foot, at.crankPoint(), foot, at.right());
-                });
-            }
-            case Shuttle t -> {
-                rod(axle, Rod.SHORT_LINK, driven, Optional.empty(), s -> shuttle(s).armEnd(), s -> shuttle(s).linkPoint());
-                bars(FixedPart.SHUTTLE.called(), relay, Sort.GEAR, Optional.empty(), own.gearDiameter(), Known.of(own.gear(), Known.STRAIGHT), s -> List.of(shuttle(s).left(), shuttle(s).right()));
-            }
-        }
+        axle.linkage().drivenRod().ifPresent(rod -> rod(axle, rod, driven, Optional.empty(), s -> mechanism(s).link().orElseThrow().from(), s -> mechanism(s).link().orElseThrow().to()));
+        axle.linkage().relay().ifPresent(part -> {
+            boolean slides = part == RelayPart.SHUTTLE;
+            bars(FixedPart.called(part), relay, Sort.GEAR, Optional.empty(), slides ? own.gearDiameter() : own.steeringArmDiameter(),
+                    slides ? Known.of(own.gear(), Known.STRAIGHT) : steeringArms(), s -> mechanism(s).relay().orElseThrow().line());
+        });
     }
 
     private void rod(SteeredAxle axle, Rod rod, Element element, Optional<Side> side, Function<Stand, Point> from, Function<Stand, Point> to) {
@@ -279,22 +259,6 @@ final class Bodies {
 
     private static Mechanism mechanism(Stand s) {
         return s.pose().orElseThrow().stance().mechanism().orElseThrow();
-    }
-
-    private static Mechanism.CentreLinkAt centreLink(Stand s) {
-        return (Mechanism.CentreLinkAt) mechanism(s);
-    }
-
-    private static Mechanism.DragLinkAt dragLink(Stand s) {
-        return (Mechanism.DragLinkAt) mechanism(s);
-    }
-
-    private static Mechanism.BellCrankAt bellCrank(Stand s) {
-        return (Mechanism.BellCrankAt) mechanism(s);
-    }
-
-    private static Mechanism.ShuttleAt shuttle(Stand s) {
-        return (Mechanism.ShuttleAt) mechanism(s);
     }
 
     /** The gear's housing. */
@@ -318,7 +282,7 @@ final class Bodies {
             case ArmGear g -> {
                 Axis axis = g.axis();
                 Point foot = axis.footOf(g.armEnd());
-                if (!(g instanceof ColumnArm)) {
+                if (g.boxed()) {
                     Vector away = axis.origin().minus(foot);
                     double reach = Math.max(away.norm(), 1.5 * own.gearDiameter());
                     Vector along = axis.direction().times(axis.direction().dot(away) >= 0 ? 1 : -1);
@@ -328,15 +292,8 @@ final class Bodies {
                             Solid.of(Convex.cylinder(middle.plus(half.times(-OwnParts.LEAST_PART)), middle.plus(half.times(OwnParts.LEAST_PART)),
                                     own.gearDiameter() * 0.9 * OwnParts.LEAST_PART, 0)));
                 }
-                bars((g instanceof ColumnArm ? FixedPart.COLUMN_ARM : FixedPart.PITMAN_ARM).called(), new Element.GearArm(), Sort.GEAR, Optional.empty(), own.steeringArmDiameter(), steeringArms(), s -> {
-                    Point end = switch (mechanism(s)) {
-                        case Mechanism.CentreLinkAt c -> c.pitmanEnd();
-                        case Mechanism.DragLinkAt d -> d.armEnd();
-                        case Mechanism.BellCrankAt b -> b.armEnd();
-                        case Mechanism.ShuttleAt t -> t.armEnd();
-                        case Mechanism.Broken b -> b.armEnd();
-                        case Mechanism.RackAt _ -> g.armEnd();
-                    };
+                bars((g.boxed() ? FixedPart.PITMAN_ARM : FixedPart.COLUMN_ARM).called(), new Element.GearArm(), Sort.GEAR, Optional.empty(), own.steeringArmDiameter(), steeringArms(), s -> {
+                    Point end = mechanism(s) instanceof Mechanism.ByArm a ? a.armEnd() : g.armEnd();
                     return List.of(foot, end);
                 });
             }

@@ -2,9 +2,9 @@ package mildtilt.drawing;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Stream;
 import mildtilt.drawing.Sketch.Builder;
 import mildtilt.gear.ArmGear;
-import mildtilt.gear.ColumnArm;
 import mildtilt.gear.RackAndPinion;
 import mildtilt.geometry.Axis;
 import mildtilt.geometry.Frame;
@@ -14,10 +14,9 @@ import mildtilt.geometry.Vector;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
 import mildtilt.linkage.Beam;
-import mildtilt.linkage.BellCrank;
-import mildtilt.linkage.CentreLink;
 import mildtilt.linkage.Corner;
 import mildtilt.linkage.Mechanism;
+import mildtilt.linkage.Relay;
 import mildtilt.linkage.Rod;
 import mildtilt.linkage.RodEnds;
 import mildtilt.linkage.RodTube;
@@ -87,7 +86,7 @@ final class AxleSketch {
             case ArmGear arm -> {
                 Axis axis = arm.axis();
                 Point foot = axis.footOf(arm.armEnd());
-                if (arm instanceof ColumnArm) {
+                if (!arm.boxed()) {
                     out.line(GEAR, Pen.GUIDE, foot.plus(axis.direction().times(-PIVOT_OVERHANG)), axis.origin(),
                             foot.plus(axis.direction().times(PIVOT_OVERHANG)));
                 } else {
@@ -114,42 +113,28 @@ final class AxleSketch {
     }
 
     private void mechanism(Mechanism m) {
-        switch (m) {
-            case Mechanism.RackAt _ -> { }
-            case Mechanism.CentreLinkAt c -> {
-                gearArm(c.pitmanEnd());
-                Axis idler = ((CentreLink) axle.linkage()).idler((ArmGear) axle.gear()).axis();
-                pivot(idler, c.idlerEnd());
-                out.line(RELAY, Pen.GEAR_ARM, idler.footOf(c.idlerEnd()), c.idlerEnd());
-                rod(DRIVEN, Pen.DRIVEN_ROD, Rod.CENTRE_LINK, c.pitmanEnd(), c.idlerEnd(), 0.5);
-            }
-            case Mechanism.DragLinkAt d -> {
-                gearArm(d.armEnd());
-                rod(DRIVEN, Pen.DRIVEN_ROD, Rod.DRAG_LINK, d.armEnd(), d.drivenPoint(), 0.5);
-                dragLinkArm(d.drivenPoint());
-            }
-            case Mechanism.BellCrankAt b -> {
-                gearArm(b.armEnd());
-                Axis pivot = ((BellCrank) axle.linkage()).pivot();
-                pivot(pivot, b.crankPoint());
-                for (Point p : List.of(b.crankPoint(), b.left(), b.right())) {
-                    out.line(RELAY, Pen.GEAR_ARM, pivot.footOf(p), p);
-                }
-                rod(DRIVEN, Pen.DRIVEN_ROD, Rod.DRAG_ROD, b.armEnd(), b.crankPoint(), 0.5);
-            }
-            case Mechanism.ShuttleAt s -> {
-                gearArm(s.armEnd());
-                shuttle(s);
-                rod(DRIVEN, Pen.DRIVEN_ROD, Rod.SHORT_LINK, s.armEnd(), s.linkPoint(), 0.5);
-            }
-            case Mechanism.Broken b -> gearArm(b.armEnd());
+        if (m instanceof Mechanism.ByArm a) {
+            Axis axis = a.gear().axis();
+            out.line(ARM, Pen.GEAR_ARM, axis.footOf(a.armEnd()), a.armEnd());
+            out.notes.add(new Note(ARM, axis.footOf(a.armEnd()).midwayTo(a.armEnd()), Quantity.length(axis.distanceTo(a.armEnd()))));
         }
+        m.relay().ifPresent(r -> {
+            switch (r) {
+                case Relay.Lever l -> lever(l);
+                case Relay.Slider s -> shuttle(s);
+            }
+        });
+        m.link().ifPresent(l -> {
+            rod(DRIVEN, Pen.DRIVEN_ROD, l.rod(), l.from(), l.to(), 0.5);
+            dragLinkArm(l.to());
+        });
     }
 
-    private void gearArm(Point end) {
-        Axis axis = ((ArmGear) axle.gear()).axis();
-        out.line(ARM, Pen.GEAR_ARM, axis.footOf(end), end);
-        out.notes.add(new Note(ARM, axis.footOf(end).midwayTo(end), Quantity.length(axis.distanceTo(end))));
+    private void lever(Relay.Lever l) {
+        pivot(l.pivot(), l.driven());
+        for (Point p : Stream.concat(Stream.of(l.driven()), l.others().stream()).toList()) {
+            out.line(RELAY, Pen.GEAR_ARM, l.pivot().footOf(p), p);
+        }
     }
 
     private void pivot(Axis axis, Point level) {
@@ -164,8 +149,8 @@ final class AxleSketch {
         }
     }
 
-    private void shuttle(Mechanism.ShuttleAt at) {
-        Shuttle s = (Shuttle) axle.linkage();
+    private void shuttle(Relay.Slider at) {
+        Shuttle s = at.shuttle();
         Point middle = s.inner(Side.LEFT).midwayTo(s.inner(Side.RIGHT));
         double reach = s.travelEachWay().orElse(90.0);
         double half = Math.max(60, s.inner(Side.LEFT).distanceTo(s.inner(Side.RIGHT)) / 2);
@@ -173,7 +158,7 @@ final class AxleSketch {
         Point centre = at.left().midwayTo(at.right());
         out.outline(RELAY, Pen.SHUTTLE, Sketch.cylinder(centre.plus(s.slide().times(half * 0.6)),
                 centre.plus(s.slide().times(-half * 0.6)), SHUTTLE_RADIUS));
-        out.line(RELAY, Pen.GEAR_ARM, centre, at.linkPoint());
+        out.line(RELAY, Pen.GEAR_ARM, centre, at.driven());
         out.line(RELAY, Pen.GEAR_ARM, at.left(), at.right());
     }
 

@@ -21,6 +21,7 @@ import java.util.regex.Pattern;
 import mildtilt.geometry.Side;
 import mildtilt.id.Id;
 import mildtilt.job.FixedPart;
+import mildtilt.linkage.RelayPart;
 import mildtilt.linkage.Rod;
 
 /**
@@ -363,7 +364,7 @@ final class IdsForNames {
     /** What the parts that every vehicle has were called. */
     private static Map<String, Id> fixed() {
         Map<String, Id> all = new HashMap<>();
-        Map.ofEntries(Map.entry("idler arm", FixedPart.IDLER_ARM), Map.entry("bell crank", FixedPart.BELL_CRANK), Map.entry("shuttle", FixedPart.SHUTTLE), Map.entry("rack housing", FixedPart.RACK_HOUSING),
+        Map.ofEntries(Map.entry("rack housing", FixedPart.RACK_HOUSING),
                 Map.entry("rack bar", FixedPart.RACK_BAR), Map.entry("steering box", FixedPart.STEERING_BOX), Map.entry("column arm", FixedPart.COLUMN_ARM), Map.entry("pitman arm", FixedPart.PITMAN_ARM),
                 Map.entry("axle beam", FixedPart.AXLE_BEAM), Map.entry("track bar", FixedPart.TRACK_BAR), Map.entry("steering wheel", FixedPart.STEERING_WHEEL),
                 Map.entry("knuckles of the hands", FixedPart.HANDS), Map.entry("column tube", FixedPart.COLUMN_TUBE)).forEach((called, part) -> all.put(called, part.called().id()));
@@ -374,6 +375,7 @@ final class IdsForNames {
             sided.forEach((called, part) -> all.put(word + called, part.called(side).id()));
             all.put("driver's " + word + "leg", FixedPart.LEG.called(side).id());
         }
+        Map.of("idler arm", RelayPart.IDLER_ARM, "bell crank", RelayPart.BELL_CRANK, "shuttle", RelayPart.SHUTTLE).forEach((called, part) -> all.put(called, Id.of(part)));
         Map.of("left tie rod", Rod.LEFT_TIE_ROD, "right tie rod", Rod.RIGHT_TIE_ROD, "tie rod", Rod.TIE_ROD, "centre link", Rod.CENTRE_LINK, "drag link", Rod.DRAG_LINK, "drag rod", Rod.DRAG_ROD,
                 "short link", Rod.SHORT_LINK).forEach((called, rod) -> all.put(called, Id.of(rod)));
         return Map.copyOf(all);

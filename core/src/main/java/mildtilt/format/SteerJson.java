@@ -9,7 +9,7 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.Optional;
 import mildtilt.analysis.Analysis;
-import mildtilt.gear.ColumnArm;
+import mildtilt.gear.ArmGear;
 import mildtilt.geometry.Side;
 import mildtilt.job.Job;
 import mildtilt.linkage.Beam;
@@ -114,12 +114,12 @@ final class SteerJson {
 
     /** Where the parts between gear and tie rods stand. */
     static void mechanism(ObjectNode o, SteeredAxle axle, Stance stance) {
-        String arm = axle.gear() instanceof ColumnArm ? "column_arm_angle_deg" : "pitman_angle_deg";
+        String arm = axle.gear() instanceof ArmGear g && !g.boxed() ? "column_arm_angle_deg" : "pitman_angle_deg";
         switch (stance.mechanism().orElse(null)) {
             case null -> { }
             case Mechanism.RackAt m -> number(o, "rack_displacement_mm", m.displacement());
             case Mechanism.CentreLinkAt m -> {
-                number(o, arm, Math.toDegrees(m.pitmanAngle()));
+                number(o, arm, Math.toDegrees(m.armAngle()));
                 number(o, "idler_angle_deg", Math.toDegrees(m.idlerAngle()));
             }
             case Mechanism.DragLinkAt m -> number(o, arm, Math.toDegrees(m.armAngle()));

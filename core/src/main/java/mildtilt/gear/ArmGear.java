@@ -3,8 +3,8 @@ package mildtilt.gear;
 import mildtilt.geometry.Axis;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Orbit;
+import mildtilt.geometry.Placing;
 import mildtilt.geometry.Point;
-import mildtilt.geometry.Vector;
 
 /** A gear whose output is an arm that swings about a shaft. */
 public sealed interface ArmGear extends Gear permits SteeringBox, ColumnArm {
@@ -21,8 +21,19 @@ public sealed interface ArmGear extends Gear permits SteeringBox, ColumnArm {
     /** Swing of the arm, right-handed about {@link #axis()}, rad, for a rotation of the input to the left, rad. */
     double armAngleAt(double inputLeft);
 
-    /** The whole gear moved. */
-    ArmGear moved(Vector by);
+    /** What its arm is called: "Pitman arm". */
+    String armLabel();
+
+    /** What its arm's shaft is called, for an order to the bench. */
+    String shaftLabel();
+
+    /** Whether it has a housing of its own. */
+    boolean boxed();
+
+    @Override
+    default ArmGear placed(Placing placing) {
+        return placed(placing.axis(axis()), placing.point(armEnd()));
+    }
 
     /** The same gear with its shaft and its arm's end elsewhere. */
     ArmGear placed(Axis axis, Point armEnd);

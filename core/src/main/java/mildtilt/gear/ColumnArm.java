@@ -3,7 +3,6 @@ package mildtilt.gear;
 import mildtilt.geometry.Axis;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
-import mildtilt.geometry.Vector;
 
 /**
  * An arm fixed on the column's last shaft, with no gear between.
@@ -37,11 +36,6 @@ public record ColumnArm(Axis axis, Point armEnd, double sweepEachWayDeg) impleme
     }
 
     @Override
-    public ColumnArm moved(Vector by) {
-        return new ColumnArm(axis.moved(by), armEnd.plus(by), sweepEachWayDeg);
-    }
-
-    @Override
     public ColumnArm placed(Axis a, Point end) {
         return new ColumnArm(a, end, sweepEachWayDeg);
     }
@@ -59,5 +53,30 @@ public record ColumnArm(Axis axis, Point armEnd, double sweepEachWayDeg) impleme
     @Override
     public ColumnArm withSweepEachWay(double deg) {
         return new ColumnArm(axis, armEnd, deg);
+    }
+
+    @Override
+    public String label() {
+        return "Column arm's shaft";
+    }
+
+    @Override
+    public String armLabel() {
+        return "Column arm";
+    }
+
+    @Override
+    public String shaftLabel() {
+        return "column's arm and the bell crank's pivot";
+    }
+
+    @Override
+    public String howToReverse() {
+        return "Put the column's arm on the other side of its shaft";
+    }
+
+    @Override
+    public boolean boxed() {
+        return false;
     }
 }

@@ -2,6 +2,7 @@ package mildtilt.gear;
 
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.geometry.Placing;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 import mildtilt.withers.Withers;
@@ -54,5 +55,20 @@ public record RackAndPinion(
     @Override
     public RackAndPinion reversed() {
         return withTravelPerLeftTurn(-travelPerLeftTurn);
+    }
+
+    @Override
+    public String label() {
+        return "Rack";
+    }
+
+    @Override
+    public String howToReverse() {
+        return "Use a rack whose pinion drives it the other way (pinion on its other side, rack turned over)";
+    }
+
+    @Override
+    public RackAndPinion placed(Placing placing) {
+        return withCentre(placing.point(centre)).withAxis(placing.direction(axis));
     }
 }

@@ -3,7 +3,6 @@ package mildtilt.gear;
 import mildtilt.geometry.Axis;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
-import mildtilt.geometry.Vector;
 
 /**
  * A steering box with a pitman arm on its sector shaft.
@@ -40,11 +39,6 @@ public record SteeringBox(Axis axis, Point armEnd, double ratio, double sweepEac
     }
 
     @Override
-    public SteeringBox moved(Vector by) {
-        return new SteeringBox(axis.moved(by), armEnd.plus(by), ratio, sweepEachWayDeg);
-    }
-
-    @Override
     public SteeringBox placed(Axis a, Point end) {
         return new SteeringBox(a, end, ratio, sweepEachWayDeg);
     }
@@ -66,5 +60,30 @@ public record SteeringBox(Axis axis, Point armEnd, double ratio, double sweepEac
 
     public SteeringBox withRatio(double r) {
         return new SteeringBox(axis, armEnd, r, sweepEachWayDeg);
+    }
+
+    @Override
+    public String label() {
+        return "Steering box";
+    }
+
+    @Override
+    public String armLabel() {
+        return "Pitman arm";
+    }
+
+    @Override
+    public String shaftLabel() {
+        return "box's sector shaft";
+    }
+
+    @Override
+    public String howToReverse() {
+        return "Use a steering box that swings its arm the other way (worm of the other hand, or the box turned over)";
+    }
+
+    @Override
+    public boolean boxed() {
+        return true;
     }
 }

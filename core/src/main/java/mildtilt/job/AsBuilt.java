@@ -5,19 +5,12 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import mildtilt.gear.ArmGear;
 import mildtilt.gear.RackAndPinion;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
 import mildtilt.job.PointId.GearCentre;
 import mildtilt.job.PointId.InnerPivot;
-import mildtilt.linkage.BellCrank;
-import mildtilt.linkage.CentreLink;
-import mildtilt.linkage.DragLink;
-import mildtilt.linkage.Linkage;
-import mildtilt.linkage.RackTieRods;
-import mildtilt.linkage.Shuttle;
 import mildtilt.linkage.SteeredAxle;
 
 /** A job as it really stands rather than as drawn: each point where it is, and neither side the mirror image of the other. */
@@ -37,16 +30,7 @@ public final class AsBuilt {
 
     /** The same vehicle with a right side of its own, so that one side can be changed without the other. */
     public static Job sidesApart(Job job) {
-        return job.axle().map(a -> job.withAxle(new SteeredAxle(a.gear(), apart(a), a.beam(), a.left(), Optional.of(a.corner(Side.RIGHT))))).orElse(job);
-    }
-
-    private static Linkage apart(SteeredAxle a) {
-        return switch (a.linkage()) {
-            case CentreLink c -> c.withIdler(c.idler((ArmGear) a.gear()));
-            case BellCrank b -> new BellCrank(b.pivot(), b.dragRodPoint(), b.leftTieRodPoint(), Optional.of(b.tieRodPoint(Side.RIGHT)), b.dragRodEnds());
-            case Shuttle s -> new Shuttle(s.slide(), s.linkPoint(), s.leftInner(), Optional.of(s.inner(Side.RIGHT)), s.travelEachWay(), s.linkEnds());
-            case RackTieRods _, DragLink _ -> a.linkage();
-        };
+        return job.axle().map(a -> job.withAxle(new SteeredAxle(a.gear(), a.linkage().sidesApart(a.gear()), a.beam(), a.left(), Optional.of(a.corner(Side.RIGHT))))).orElse(job);
     }
 
     /**

@@ -3,11 +3,11 @@ package mildtilt.job;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
-import mildtilt.gear.ColumnArm;
+import mildtilt.gear.ArmGear;
 import mildtilt.gear.RackAndPinion;
-import mildtilt.gear.SteeringBox;
 import mildtilt.geometry.Side;
 import mildtilt.job.PointId.GearArmEnd;
 import mildtilt.job.PointId.GearCentre;
@@ -16,12 +16,8 @@ import mildtilt.job.PointId.Hub;
 import mildtilt.job.PointId.InnerPivot;
 import mildtilt.job.PointId.JointCentre;
 import mildtilt.job.PointId.OnCorner;
-import mildtilt.linkage.BellCrank;
-import mildtilt.linkage.CentreLink;
-import mildtilt.linkage.DragLink;
-import mildtilt.linkage.Linkage;
-import mildtilt.linkage.RackTieRods;
-import mildtilt.linkage.Shuttle;
+import mildtilt.linkage.RelayPart;
+import mildtilt.linkage.Rod;
 import mildtilt.linkage.SteeredAxle;
 
 /** One link of the steering train from hands to tyres, or what is in its way. What is paired left and right is one element. */
@@ -95,11 +91,10 @@ public sealed interface Element {
         });
         job.axle().ifPresent(a -> {
             train.add(new GearElement());
-            switch (a.linkage()) {
-                case RackTieRods _ -> { }
-                case CentreLink _, BellCrank _, Shuttle _ -> train.addAll(List.of(new GearArm(), new DrivenRod(), new Relay()));
-                case DragLink _ -> train.addAll(List.of(new GearArm(), new DrivenRod()));
+            if (a.linkage().drivenRod().isPresent()) {
+                train.addAll(List.of(new GearArm(), new DrivenRod()));
             }
+            a.linkage().relay().ifPresent(_ -> train.add(new Relay()));
             train.addAll(List.of(new TieRods(), new SteeringArms(), new Knuckles()));
             a.beam().ifPresent(_ -> train.add(new BeamElement()));
             train.add(new Tyres());
@@ -114,19 +109,10 @@ public sealed interface Element {
             case JointAt j -> job.column().orElseThrow().joints().get(j.index()).name();
             case Tube _ -> "Column tube";
             case BearingAt b -> job.column().orElseThrow().bearings().get(b.index()).name();
-            case GearElement _ -> switch (axle(job).gear()) {
-                case RackAndPinion _ -> "Rack";
-                case SteeringBox _ -> "Steering box";
-                case ColumnArm _ -> "Column arm's shaft";
-            };
-            case GearArm _ -> axle(job).gear() instanceof ColumnArm ? "Column arm" : "Pitman arm";
-            case DrivenRod _ -> rodLabel(axle(job).linkage());
-            case Relay _ -> switch (axle(job).linkage()) {
-                case CentreLink _ -> "Idler arm";
-                case BellCrank _ -> "Bell crank";
-                case Shuttle _ -> "Shuttle";
-                case RackTieRods _, DragLink _ -> "Relay";
-            };
+            case GearElement _ -> axle(job).gear().label();
+            case GearArm _ -> axle(job).gear() instanceof ArmGear g ? g.armLabel() : "Arm";
+            case DrivenRod _ -> axle(job).linkage().drivenRod().map(Rod::label).map(Element::capital).orElse("Drag link");
+            case Relay _ -> axle(job).linkage().relay().map(RelayPart::label).map(Element::capital).orElse("Relay");
             case TieRods _ -> axle(job).oneTieRod() ? "Tie rod" : "Tie rods";
             case SteeringArms _ -> "Steering arms";
             case Knuckles _ -> "Knuckles";
@@ -137,13 +123,8 @@ public sealed interface Element {
         };
     }
 
-    private static String rodLabel(Linkage linkage) {
-        return switch (linkage) {
-            case CentreLink _ -> "Centre link";
-            case DragLink _, RackTieRods _ -> "Drag link";
-            case BellCrank _ -> "Drag rod";
-            case Shuttle _ -> "Short link";
-        };
+    private static String capital(String label) {
+        return label.substring(0, 1).toUpperCase(Locale.ROOT) + label.substring(1);
     }
 
     private static SteeredAxle axle(Job job) {
@@ -167,8 +148,8 @@ public sealed interface Element {
             case DrivenRod _ -> Stream.concat(Stream.of(new GearArmEnd()), JobPoints.ofLinkage(axle(job)).stream()
                     .filter(p -> p instanceof PointId.DrivenPoint || p instanceof PointId.IdlerEnd)).toList();
             case Relay _ -> Stream.concat(JobPoints.ofLinkage(axle(job)).stream(),
-                    JobPoints.hasInnerPivots(axle(job).linkage()) ? Stream.of(new InnerPivot(Side.LEFT)) : Stream.of()).toList();
-            case TieRods _ -> JobPoints.hasInnerPivots(axle(job).linkage())
+                    JobPoints.hasInnerPivots(axle(job)) ? Stream.of(new InnerPivot(Side.LEFT)) : Stream.of()).toList();
+            case TieRods _ -> JobPoints.hasInnerPivots(axle(job))
                     ? List.of(new InnerPivot(Side.LEFT), corner(CornerPoint.TIE_ROD_POINT))
                     : List.of(corner(CornerPoint.TIE_ROD_POINT));
             case SteeringArms _ -> List.of(corner(CornerPoint.TIE_ROD_POINT));

@@ -5,9 +5,10 @@ import java.util.TreeMap;
 import mildtilt.geometry.Side;
 import mildtilt.id.Called;
 import mildtilt.id.Id;
+import mildtilt.linkage.RelayPart;
 import mildtilt.linkage.Rod;
 
-/** The parts that a vehicle has one of, or one on each side, and that can be near something. Rods are {@link Rod}. */
+/** The parts that a vehicle has one of, or one on each side, and that can be near something. Rods are {@link Rod}, what they push {@link RelayPart}. */
 public enum FixedPart {
     TYRE(true, "tyre"),
     /** Rim and tyre from inside, for what reaches into the wheel. */
@@ -17,9 +18,6 @@ public enum FixedPart {
     STRUT(true, "strut"),
     STEERING_ARM(true, "steering arm"),
     LEG(true, "leg"),
-    IDLER_ARM(false, "idler arm"),
-    BELL_CRANK(false, "bell crank"),
-    SHUTTLE(false, "shuttle"),
     RACK_HOUSING(false, "rack housing"),
     RACK_BAR(false, "rack bar"),
     STEERING_BOX(false, "steering box"),
@@ -47,6 +45,11 @@ public enum FixedPart {
         return new Called(Id.of(rod), rod.label());
     }
 
+    /** What stands between the gear and the tie rods. */
+    public static Called called(RelayPart part) {
+        return new Called(Id.of(part), part.label());
+    }
+
     /** @throws IllegalArgumentException if there is one on each side */
     public Called called() {
         if (sided) {
@@ -71,6 +74,9 @@ public enum FixedPart {
             } else {
                 all.put(p.called().id(), p.called().name());
             }
+        }
+        for (RelayPart part : RelayPart.values()) {
+            all.put(Id.of(part), part.label());
         }
         for (Rod rod : Rod.values()) {
             all.put(Id.of(rod), rod.label());

@@ -9,9 +9,9 @@ import mildtilt.column.Column;
 import mildtilt.gear.ArmGear;
 import mildtilt.gear.RackAndPinion;
 import mildtilt.geometry.Axis;
+import mildtilt.geometry.Placing;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
-import mildtilt.geometry.Vector;
 import mildtilt.id.Id;
 import mildtilt.job.PointId.BearingMiddle;
 import mildtilt.job.PointId.CentrePinPoint;
@@ -28,18 +28,12 @@ import mildtilt.job.PointId.JointCentre;
 import mildtilt.job.PointId.OnCorner;
 import mildtilt.job.PointId.TrackBarAxle;
 import mildtilt.job.PointId.TrackBarBody;
-import mildtilt.linkage.Beam.TrackBar;
 import mildtilt.linkage.Beam;
-import mildtilt.linkage.BellCrank;
-import mildtilt.linkage.CentreLink;
+import mildtilt.linkage.Beam.TrackBar;
 import mildtilt.linkage.Corner;
-import mildtilt.linkage.DragLink.Attachment;
 import mildtilt.linkage.DragLink;
-import mildtilt.linkage.Linkage;
-import mildtilt.linkage.RackTieRods;
-import mildtilt.linkage.Shuttle;
+import mildtilt.linkage.LinkagePoint;
 import mildtilt.linkage.SteeredAxle;
-import mildtilt.linkage.SwingArm;
 import mildtilt.obstacle.Driver;
 import mildtilt.obstacle.Obstacle;
 import mildtilt.obstacle.Shape;
@@ -120,10 +114,6 @@ public final class JobPoints {
         job.axle().ifPresent(a -> {
             all.addAll(ofGear(a));
             all.addAll(ofLinkage(a));
-            if (hasInnerPivots(a.linkage())) {
-                all.add(new InnerPivot(Side.LEFT));
-                all.add(new InnerPivot(Side.RIGHT));
-            }
             for (Side side : Side.values()) {
                 for (CornerPoint p : CornerPoint.holding(a.corner(side).suspension())) {
                     all.add(new OnCorner(side, p));
@@ -144,15 +134,25 @@ public final class JobPoints {
         return a.gear() instanceof ArmGear ? List.of(new GearCentre(), new GearArmEnd()) : List.of(new GearCentre());
     }
 
-    /** What stands between the gear and the tie rods. */
+    /** What stands between the gear and the tie rods, their inner ends last. */
     static List<PointId> ofLinkage(SteeredAxle a) {
-        return switch (a.linkage()) {
-            case RackTieRods _ -> List.of();
-            case CentreLink _ -> List.of(new IdlerPivot(), new IdlerEnd());
-            case DragLink d -> d.attachment() instanceof Attachment.OnKnuckle ? List.of(new DrivenPoint()) : List.of();
-            case BellCrank _ -> List.of(new CrankPivot(), new DrivenPoint());
-            case Shuttle _ -> List.of(new DrivenPoint());
+        return a.linkage().points(a).stream().map(p -> id(p.which())).toList();
+    }
+
+    private static PointId id(LinkagePoint.Which which) {
+        return switch (which) {
+            case IDLER_PIVOT -> new IdlerPivot();
+            case IDLER_END -> new IdlerEnd();
+            case CRANK_PIVOT -> new CrankPivot();
+            case DRIVEN -> new DrivenPoint();
+            case LEFT_INNER -> new InnerPivot(Side.LEFT);
+            case RIGHT_INNER -> new InnerPivot(Side.RIGHT);
         };
+    }
+
+    private static LinkagePoint ofLinkage(Job job, PointId id) {
+        SteeredAxle a = axle(job);
+        return a.linkage().points(a).stream().filter(p -> id(p.which()).equals(id)).findFirst().orElseThrow(() -> noSuch(id));
     }
 
     static List<PointId> ofBeam(SteeredAxle a) {
@@ -163,11 +163,8 @@ public final class JobPoints {
         }).orElse(List.of());
     }
 
-    static boolean hasInnerPivots(Linkage linkage) {
-        return switch (linkage) {
-            case RackTieRods _, BellCrank _, Shuttle _ -> true;
-            case CentreLink _, DragLink _ -> false;
-        };
+    static boolean hasInnerPivots(SteeredAxle a) {
+        return ofLinkage(a).contains(new InnerPivot(Side.LEFT));
     }
 
     /** What a fabricator calls the point. */
@@ -180,16 +177,7 @@ public final class JobPoints {
             case GearCentre _ -> axle(job).gear() instanceof RackAndPinion
                     ? "rack, midway between pivots" : "gear's arm, point on its shaft";
             case GearArmEnd _ -> "end of the gear's arm";
-            case IdlerPivot _ -> "idler arm, point on its axis";
-            case IdlerEnd _ -> "end of the idler arm";
-            case CrankPivot _ -> "bell crank, point on its pivot";
-            case DrivenPoint _ -> switch (axle(job).linkage()) {
-                case DragLink _ -> "drag link's point on the knuckle";
-                case BellCrank _ -> "drag rod's point on the bell crank";
-                case Shuttle _ -> "short link's point on the shuttle";
-                case RackTieRods _, CentreLink _ -> throw noSuch(id);
-            };
-            case InnerPivot e -> e.side().label() + " inner tie-rod pivot";
+            case IdlerPivot _, IdlerEnd _, CrankPivot _, DrivenPoint _, InnerPivot _ -> ofLinkage(job, id).label();
             case TrackBarBody _ -> "track bar, frame end";
             case TrackBarAxle _ -> "track bar, axle end";
             case CentrePinPoint _ -> "axle centre pin";
@@ -212,21 +200,7 @@ public final class JobPoints {
                 case ArmGear g -> g.axis().origin();
             };
             case GearArmEnd _ -> arm(job, id).armEnd();
-            case IdlerPivot _ -> idler(job, id).axis().origin();
-            case IdlerEnd _ -> idler(job, id).end();
-            case CrankPivot _ -> crank(job, id).pivot().origin();
-            case DrivenPoint _ -> switch (axle(job).linkage()) {
-                case DragLink d when d.attachment() instanceof Attachment.OnKnuckle k -> k.point();
-                case BellCrank b -> b.dragRodPoint();
-                case Shuttle s -> s.linkPoint();
-                case DragLink _, RackTieRods _, CentreLink _ -> throw noSuch(id);
-            };
-            case InnerPivot e -> switch (axle(job).linkage()) {
-                case RackTieRods _ -> rack(job, id).innerPivot(e.side(), 0);
-                case BellCrank b -> b.tieRodPoint(e.side());
-                case Shuttle s -> s.inner(e.side());
-                case CentreLink _, DragLink _ -> throw noSuch(id);
-            };
+            case IdlerPivot _, IdlerEnd _, CrankPivot _, DrivenPoint _, InnerPivot _ -> ofLinkage(job, id).at();
             case TrackBarBody _ -> trackBar(job, id).bodyEnd();
             case TrackBarAxle _ -> trackBar(job, id).axleEnd();
             case CentrePinPoint _ -> pin(job, id).origin();
@@ -285,31 +259,10 @@ public final class JobPoints {
             case BearingMiddle b -> job.withColumn(slid(column(job), b.index(), to));
             case GearCentre _ -> job.editAxle(a -> a.withGear(switch (a.gear()) {
                 case RackAndPinion r -> r.withCentre(to);
-                case ArmGear g -> g.moved(to.minus(g.axis().origin()));
+                case ArmGear g -> g.placed(Placing.moved(to.minus(g.axis().origin())));
             }));
             case GearArmEnd _ -> job.editAxle(a -> a.withGear(arm(job, id).withArmEnd(to)));
-            case IdlerPivot _ -> {
-                SwingArm i = idler(job, id);
-                yield withIdler(job, i.moved(to.minus(i.axis().origin())));
-            }
-            case IdlerEnd _ -> withIdler(job, new SwingArm(idler(job, id).axis(), to));
-            case CrankPivot _ -> {
-                BellCrank b = crank(job, id);
-                yield job.editAxle(a -> a.withLinkage(b.moved(to.minus(b.pivot().origin()))));
-            }
-            case DrivenPoint _ -> job.editAxle(a -> a.withLinkage(switch (a.linkage()) {
-                case DragLink d when d.attachment() instanceof Attachment.OnKnuckle k ->
-                        d.withAttachment(new Attachment.OnKnuckle(k.side(), to));
-                case BellCrank b -> b.withDragRodPoint(to);
-                case Shuttle s -> s.withLinkPoint(to);
-                case DragLink _, RackTieRods _, CentreLink _ -> throw noSuch(id);
-            }));
-            case InnerPivot e -> job.editAxle(a -> switch (a.linkage()) {
-                case RackTieRods _ -> a.withGear(rackWithEnd(rack(job, id), e.side(), to));
-                case BellCrank b -> a.withLinkage(b.withTieRodPoint(e.side(), to));
-                case Shuttle s -> a.withLinkage(s.withInner(e.side(), to));
-                case CentreLink _, DragLink _ -> throw noSuch(id);
-            });
+            case IdlerPivot _, IdlerEnd _, CrankPivot _, DrivenPoint _, InnerPivot _ -> job.withAxle(ofLinkage(job, id).moved().apply(to));
             case TrackBarBody _ -> withTrackBar(job, new TrackBar(to, trackBar(job, id).axleEnd()));
             case TrackBarAxle _ -> withTrackBar(job, new TrackBar(trackBar(job, id).bodyEnd(), to));
             case CentrePinPoint _ -> {
@@ -331,17 +284,6 @@ public final class JobPoints {
         int shaft = c.bearings().get(bearing).shaft();
         double along = c.axis(shaft).dot(to.minus(c.start(shaft)));
         return c.editBearing(bearing, b -> b.on(shaft, Math.clamp(along, 0, c.length(shaft))));
-    }
-
-    private static RackAndPinion rackWithEnd(RackAndPinion rack, Side side, Point to) {
-        Vector move = to.minus(rack.innerPivot(side, 0));
-        double along = rack.axis().dot(move);
-        return rack.withPivotSpacing(rack.pivotSpacing() + 2 * side.sign() * along)
-                .withCentre(rack.centre().plus(move.minus(rack.axis().times(along))));
-    }
-
-    private static Job withIdler(Job job, SwingArm idler) {
-        return job.editAxle(a -> a.withLinkage(((CentreLink) a.linkage()).withIdler(idler)));
     }
 
     private static Job withTrackBar(Job job, TrackBar bar) {
@@ -408,30 +350,9 @@ public final class JobPoints {
         return job.axle().orElseThrow(() -> new IllegalArgumentException("This job has no steered axle."));
     }
 
-    private static RackAndPinion rack(Job job, PointId id) {
-        if (axle(job).gear() instanceof RackAndPinion r) {
-            return r;
-        }
-        throw noSuch(id);
-    }
-
     private static ArmGear arm(Job job, PointId id) {
         if (axle(job).gear() instanceof ArmGear g) {
             return g;
-        }
-        throw noSuch(id);
-    }
-
-    private static SwingArm idler(Job job, PointId id) {
-        if (axle(job).linkage() instanceof CentreLink c) {
-            return c.idler(arm(job, id));
-        }
-        throw noSuch(id);
-    }
-
-    private static BellCrank crank(Job job, PointId id) {
-        if (axle(job).linkage() instanceof BellCrank b) {
-            return b;
         }
         throw noSuch(id);
     }

@@ -12,11 +12,6 @@ import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
-import mildtilt.linkage.BellCrank;
-import mildtilt.linkage.CentreLink;
-import mildtilt.linkage.DragLink;
-import mildtilt.linkage.Linkage;
-import mildtilt.linkage.RackTieRods;
 import mildtilt.linkage.Shuttle;
 import mildtilt.linkage.SteeredAxle;
 
@@ -73,20 +68,12 @@ public record VehicleScale(double track, double wheelbase, double tyre) {
     /** The gear's travel goes with the arms' length, a shuttle's with it. */
     private static SteeredAxle travel(SteeredAxle a, double along) {
         SteeredAxle geared = a.gear() instanceof RackAndPinion r ? a.withGear(r.withTravelPerLeftTurn(r.travelPerLeftTurn() * along).withTravelEachWay(r.travelEachWay() * along)) : a;
-        return geared.linkage() instanceof Shuttle s ? geared.withLinkage(new Shuttle(s.slide(), s.linkPoint(), s.leftInner(), s.ownRightInner(), s.travelEachWay().map(t -> t * along), s.linkEnds())) : geared;
+        return geared.linkage() instanceof Shuttle s ? geared.withLinkage(s.withTravelEachWay(s.travelEachWay().map(t -> t * along))) : geared;
     }
 
     /** With the right side the mirror image again where it was one. */
     private static SteeredAxle mirrored(SteeredAxle was, SteeredAxle a) {
-        Linkage linkage = switch (was.linkage()) {
-            case CentreLink c when c.ownIdler().isEmpty() -> new CentreLink(Optional.empty(), c.leftFraction(), c.rightFraction());
-            case BellCrank b when b.ownRightTieRodPoint().isEmpty() && a.linkage() instanceof BellCrank now ->
-                    new BellCrank(now.pivot(), now.dragRodPoint(), now.leftTieRodPoint(), Optional.empty(), now.dragRodEnds());
-            case Shuttle s when s.ownRightInner().isEmpty() && a.linkage() instanceof Shuttle now ->
-                    new Shuttle(now.slide(), now.linkPoint(), now.leftInner(), Optional.empty(), now.travelEachWay(), now.linkEnds());
-            case CentreLink _, BellCrank _, Shuttle _, RackTieRods _, DragLink _ -> a.linkage();
-        };
-        return new SteeredAxle(a.gear(), linkage, a.beam(), a.left(), was.ownRight().map(_ -> a.corner(Side.RIGHT)));
+        return new SteeredAxle(a.gear(), a.linkage().sidesAlike(was.linkage()), a.beam(), a.left(), was.ownRight().map(_ -> a.corner(Side.RIGHT)));
     }
 
     /** Each at the same part of its shaft, the tube's too. */

@@ -2,24 +2,19 @@ package mildtilt.knuckle;
 
 import java.util.Optional;
 import mildtilt.gear.ArmGear;
-import mildtilt.gear.Gear;
-import mildtilt.gear.RackAndPinion;
 import mildtilt.geometry.Axis;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.geometry.Placing;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
 import mildtilt.job.Job;
-import mildtilt.linkage.BellCrank;
 import mildtilt.linkage.CentreLink;
 import mildtilt.linkage.Corner;
 import mildtilt.linkage.DragLink;
 import mildtilt.linkage.DragLink.Attachment;
-import mildtilt.linkage.Linkage;
-import mildtilt.linkage.RackTieRods;
 import mildtilt.linkage.RodEnds;
-import mildtilt.linkage.Shuttle;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.linkage.SwingArm;
 import mildtilt.steer.SteerFigures;
@@ -125,7 +120,7 @@ public final class KnuckleEdits {
     public static Job flipGear(Job job, boolean keepSteering) {
         Job flipped = job.editAxle(a -> {
             double x = (a.corner(Side.LEFT).knuckle().wheelCentre().x() + a.corner(Side.RIGHT).knuckle().wheelCentre().x()) / 2;
-            return a.withGear(foreAft(a.gear(), x)).withLinkage(foreAft(a.linkage(), x));
+            return a.withGearPlaced(Placing.foreAft(x));
         });
         return keepSteering ? steeringRight(flipped) : flipped;
     }
@@ -134,38 +129,6 @@ public final class KnuckleEdits {
     public static Job steeringRight(Job job) {
         return SteerSweep.sense(new SteeringTrain(job), job) == SteerFigures.Sense.WRONG_WAY
                 ? job.editAxle(a -> a.withGear(a.gear().reversed())) : job;
-    }
-
-    private static Gear foreAft(Gear gear, double x) {
-        return switch (gear) {
-            case RackAndPinion r -> r.withCentre(foreAft(r.centre(), x)).withAxis(foreAft(r.axis()));
-            case ArmGear g -> g.placed(foreAft(g.axis(), x), foreAft(g.armEnd(), x));
-        };
-    }
-
-    private static Linkage foreAft(Linkage linkage, double x) {
-        return switch (linkage) {
-            case RackTieRods r -> r;
-            case DragLink d -> d;
-            case CentreLink c -> c.ownIdler().<Linkage>map(i -> c.withIdler(new SwingArm(foreAft(i.axis(), x), foreAft(i.end(), x))))
-                    .orElse(c);
-            case BellCrank b -> new BellCrank(foreAft(b.pivot(), x), foreAft(b.dragRodPoint(), x), foreAft(b.leftTieRodPoint(), x),
-                    b.ownRightTieRodPoint().map(p -> foreAft(p, x)), b.dragRodEnds());
-            case Shuttle s -> new Shuttle(foreAft(s.slide()), foreAft(s.linkPoint(), x), foreAft(s.leftInner(), x),
-                    s.ownRightInner().map(p -> foreAft(p, x)), s.travelEachWay(), s.linkEnds());
-        };
-    }
-
-    private static Point foreAft(Point p, double x) {
-        return new Point(2 * x - p.x(), p.y(), p.z());
-    }
-
-    private static Direction foreAft(Direction d) {
-        return new Direction(-d.x(), d.y(), d.z());
-    }
-
-    private static Axis foreAft(Axis a, double x) {
-        return new Axis(foreAft(a.origin(), x), foreAft(a.direction()));
     }
 
     /** Both arms made longer or shorter by a factor, along themselves. */

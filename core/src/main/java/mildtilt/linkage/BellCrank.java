@@ -1,8 +1,11 @@
 package mildtilt.linkage;
 
+import java.util.List;
 import java.util.Optional;
+import mildtilt.gear.Gear;
 import mildtilt.geometry.Axis;
 import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.geometry.Placing;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
@@ -35,11 +38,6 @@ public record BellCrank(
         return side == Side.LEFT ? leftTieRodPoint : ownRightTieRodPoint.orElseGet(leftTieRodPoint::mirrored);
     }
 
-    public BellCrank moved(Vector by) {
-        return new BellCrank(pivot.moved(by), dragRodPoint.plus(by), leftTieRodPoint.plus(by),
-                ownRightTieRodPoint.map(p -> p.plus(by)), dragRodEnds);
-    }
-
     /** One tie-rod point moved; where the right is the mirror of the left, both are. */
     public BellCrank withTieRodPoint(Side side, Point p) {
         if (ownRightTieRodPoint.isEmpty()) {
@@ -48,5 +46,88 @@ public record BellCrank(
         return side == Side.LEFT
                 ? new BellCrank(pivot, dragRodPoint, p, ownRightTieRodPoint, dragRodEnds)
                 : new BellCrank(pivot, dragRodPoint, leftTieRodPoint, Optional.of(p), dragRodEnds);
+    }
+
+    @Override
+    public String label() {
+        return "centre bell crank";
+    }
+
+    @Override
+    public String movedWithGear() {
+        return "bell crank and the column's arm";
+    }
+
+    @Override
+    public void mustSuit(Gear gear, boolean onKingpins) {
+        armOf(gear);
+    }
+
+    @Override
+    public Optional<Rod> drivenRod() {
+        return Optional.of(Rod.DRAG_ROD);
+    }
+
+    @Override
+    public Optional<RelayPart> relay() {
+        return Optional.of(RelayPart.BELL_CRANK);
+    }
+
+    @Override
+    public Motion motion(SteeredAxle axle) {
+        return new BellCrankMotion(this, armOf(axle.gear()), axle);
+    }
+
+    @Override
+    public Optional<Point> inner(Gear gear, Side side) {
+        return Optional.of(tieRodPoint(side));
+    }
+
+    @Override
+    public boolean innersSlide() {
+        return false;
+    }
+
+    @Override
+    public Optional<RodEnds> drivenEnds() {
+        return Optional.of(dragRodEnds);
+    }
+
+    @Override
+    public BellCrank withDrivenEnds(RodEnds ends) {
+        return withDragRodEnds(ends);
+    }
+
+    @Override
+    public List<LinkagePoint> points(SteeredAxle axle) {
+        return List.of(
+                new LinkagePoint(LinkagePoint.Which.CRANK_PIVOT, "bell crank, point on its pivot", pivot.origin(), to -> axle.withLinkage(placed(axle.gear(), Placing.moved(to.minus(pivot.origin()))))),
+                new LinkagePoint(LinkagePoint.Which.DRIVEN, "drag rod's point on the bell crank", dragRodPoint, to -> axle.withLinkage(withDragRodPoint(to))),
+                inner(axle, LinkagePoint.Which.LEFT_INNER, Side.LEFT), inner(axle, LinkagePoint.Which.RIGHT_INNER, Side.RIGHT));
+    }
+
+    private LinkagePoint inner(SteeredAxle axle, LinkagePoint.Which which, Side side) {
+        return new LinkagePoint(which, side.label() + " inner tie-rod pivot", tieRodPoint(side), to -> axle.withLinkage(withTieRodPoint(side, to)));
+    }
+
+    @Override
+    public BellCrank placed(Gear gear, Placing placing) {
+        return new BellCrank(placing.axis(pivot), placing.point(dragRodPoint), placing.point(leftTieRodPoint), ownRightTieRodPoint.map(placing::point), dragRodEnds);
+    }
+
+    @Override
+    public BellCrank sidesApart(Gear gear) {
+        return withOwnRightTieRodPoint(Optional.of(tieRodPoint(Side.RIGHT)));
+    }
+
+    @Override
+    public BellCrank sidesAlike(Linkage was) {
+        return was instanceof BellCrank b && b.ownRightTieRodPoint.isEmpty() ? withOwnRightTieRodPoint(Optional.empty()) : this;
+    }
+
+    @Override
+    public SteeredAxle innersSpread(SteeredAxle axle, double by) {
+        BellCrank left = withTieRodPoint(Side.LEFT, tieRodPoint(Side.LEFT).plus(new Vector(0, by / 2, 0)));
+        return axle.withLinkage(ownRightTieRodPoint.isEmpty() ? left : left.withTieRodPoint(Side.RIGHT, left.tieRodPoint(Side.RIGHT).plus(new Vector(0, -by / 2, 0))));
     }
 }

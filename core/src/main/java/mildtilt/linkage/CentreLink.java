@@ -1,8 +1,11 @@
 package mildtilt.linkage;
 
+import java.util.List;
 import java.util.Optional;
 import mildtilt.gear.ArmGear;
+import mildtilt.gear.Gear;
 import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.geometry.Placing;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 
@@ -42,5 +45,90 @@ public record CentreLink(Optional<SwingArm> ownIdler, double leftFraction, doubl
 
     public double fraction(Side side) {
         return side == Side.LEFT ? leftFraction : rightFraction;
+    }
+
+    @Override
+    public String label() {
+        return "pitman, idler and centre link";
+    }
+
+    @Override
+    public String movedWithGear() {
+        return "steering box and idler";
+    }
+
+    @Override
+    public void mustSuit(Gear gear, boolean onKingpins) {
+        armOf(gear);
+    }
+
+    @Override
+    public Optional<Rod> drivenRod() {
+        return Optional.of(Rod.CENTRE_LINK);
+    }
+
+    @Override
+    public Optional<RelayPart> relay() {
+        return Optional.of(RelayPart.IDLER_ARM);
+    }
+
+    @Override
+    public Motion motion(SteeredAxle axle) {
+        return new CentreLinkMotion(this, armOf(axle.gear()), axle);
+    }
+
+    @Override
+    public Optional<Point> inner(Gear gear, Side side) {
+        ArmGear arm = armOf(gear);
+        return Optional.of(innerAt(side, arm.armEnd(), idler(arm).end()));
+    }
+
+    @Override
+    public boolean innersSlide() {
+        return false;
+    }
+
+    /** Its ends turn on the arms. */
+    @Override
+    public Optional<RodEnds> drivenEnds() {
+        return Optional.empty();
+    }
+
+    @Override
+    public CentreLink withDrivenEnds(RodEnds ends) {
+        return this;
+    }
+
+    @Override
+    public List<LinkagePoint> points(SteeredAxle axle) {
+        SwingArm idler = idler(armOf(axle.gear()));
+        return List.of(
+                new LinkagePoint(LinkagePoint.Which.IDLER_PIVOT, "idler arm, point on its axis", idler.axis().origin(), to -> axle.withLinkage(withIdler(idler.moved(to.minus(idler.axis().origin()))))),
+                new LinkagePoint(LinkagePoint.Which.IDLER_END, "end of the idler arm", idler.end(), to -> axle.withLinkage(withIdler(new SwingArm(idler.axis(), to)))));
+    }
+
+    /** An idler that is the mirror image of the gear's arm stays so where that is where it goes. */
+    @Override
+    public CentreLink placed(Gear gear, Placing placing) {
+        SwingArm idler = idler(armOf(gear)).placed(placing);
+        boolean mirrored = ownIdler.isEmpty() && idler.near(idler(armOf(gear.placed(placing))));
+        return mirrored ? this : withIdler(idler);
+    }
+
+    @Override
+    public CentreLink sidesApart(Gear gear) {
+        return withIdler(idler(armOf(gear)));
+    }
+
+    @Override
+    public CentreLink sidesAlike(Linkage was) {
+        return was instanceof CentreLink c && c.ownIdler.isEmpty() ? new CentreLink(Optional.empty(), leftFraction, rightFraction) : this;
+    }
+
+    @Override
+    public SteeredAxle innersSpread(SteeredAxle axle, double by) {
+        double apart = inner(axle.gear(), Side.LEFT).orElseThrow().distanceTo(inner(axle.gear(), Side.RIGHT).orElseThrow());
+        double part = by / 2 / (apart / (1 - leftFraction - rightFraction));
+        return axle.withLinkage(new CentreLink(ownIdler, leftFraction - part, rightFraction - part));
     }
 }

@@ -1,9 +1,13 @@
 package mildtilt.linkage;
 
+import java.util.Map;
 import java.util.Optional;
+import mildtilt.gear.ArmGear;
 import mildtilt.geometry.Frame;
-import mildtilt.geometry.Orbit;
+import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
+import mildtilt.geometry.Side;
+import mildtilt.linkage.DragLink.Attachment;
 import mildtilt.suspension.CannotAssemble;
 import mildtilt.suspension.CannotAssemble.Reason;
 import mildtilt.suspension.CornerPose;
@@ -14,12 +18,16 @@ import mildtilt.suspension.KnucklePose;
  * Poses of two kingpins whose tie rod is pushed between its ends by a drag link: the one linkage in which nothing holds
  * either knuckle by itself, so that the left knuckle's turn is a root in one variable.
  */
-final class DragLinkOnTieRod {
+final class DragLinkOnTieRod implements Motion {
 
     private static final double DESIGN_STEP = 1e-4;
     private static final double WIDEST_TURN = 1.6;
     private static final double TURN_STEP = 0.02;
 
+    private final DragLink link;
+    private final ArmEnd arm;
+    private final Map<Rod, Double> lengths;
+    private final Corners.OnKingpins corners;
     private final double fraction;
     private final double length;
     private final KingpinSolver left;
@@ -28,25 +36,53 @@ final class DragLinkOnTieRod {
     private final double gapPerTurn;
     private final double turnPerArm;
 
-    /**
-     * @param fraction where the drag link meets the tie rod, from its left end
-     * @param length of the drag link, mm
-     * @param arm the circle of the gear's arm
-     */
-    DragLinkOnTieRod(double fraction, double length, KingpinSolver left, KingpinSolver right, Orbit arm, Frame beamDesign) {
-        this.fraction = fraction;
-        this.length = length;
-        this.left = left;
-        this.right = right;
+    DragLinkOnTieRod(DragLink link, Attachment.OnTieRod at, ArmGear gear, SteeredAxle axle) {
+        this.link = link;
+        arm = new ArmEnd(gear);
+        fraction = at.fraction();
+        Point tieLeft = axle.corner(Side.LEFT).knuckle().tieRodPoint();
+        Point tieRight = axle.corner(Side.RIGHT).knuckle().tieRodPoint();
+        length = Motion.length(Rod.DRAG_LINK, gear.armEnd(), tieLeft.plus(tieRight.minus(tieLeft).times(fraction)));
+        lengths = Map.of(Rod.DRAG_LINK, length, Rod.TIE_ROD, Motion.length(Rod.TIE_ROD, tieLeft, tieRight));
+        corners = switch (Corners.of(axle, new Corners.RodAt(tieLeft, tieRight, Rod.TIE_ROD.label()), new Corners.RodAt(tieRight, tieLeft, Rod.TIE_ROD.label()))) {
+            case Corners.OnKingpins k -> k;
+            case Corners.OnArms _ -> throw new ImpossibleGeometryException(DragLink.NEEDS_KINGPINS);
+        };
+        left = corners.left();
+        right = corners.right();
+        Frame design = axle.beamDesign();
         double h = DESIGN_STEP;
-        Point end = arm.at(0);
-        gapPerTurn = (tieRodTrial(beamDesign, h, end).gap - tieRodTrial(beamDesign, -h, end).gap) / (2 * h);
-        double gapPerArm = (tieRodTrial(beamDesign, 0, arm.at(h)).gap - tieRodTrial(beamDesign, 0, arm.at(-h)).gap) / (2 * h);
+        Point end = arm.orbit().at(0);
+        gapPerTurn = (tieRodTrial(design, h, end).gap - tieRodTrial(design, -h, end).gap) / (2 * h);
+        double gapPerArm = (tieRodTrial(design, 0, arm.orbit().at(h)).gap - tieRodTrial(design, 0, arm.orbit().at(-h)).gap) / (2 * h);
         turnPerArm = gapPerTurn == 0 ? 0 : -gapPerArm / gapPerTurn;
     }
 
-    private static Stance broken(CornerPose no, double angle, Point end, Frame beam) {
-        return new Stance(no, no, Optional.of(new Mechanism.Broken(angle, end)), Optional.of(beam));
+    @Override
+    public Corners corners() {
+        return corners;
+    }
+
+    @Override
+    public Map<Rod, Double> lengths() {
+        return lengths;
+    }
+
+    @Override
+    public Stance stance(double gearInputLeft, Footing footing) {
+        return switch (footing) {
+            case Footing.OnKingpins k -> stance(arm.at(gearInputLeft), k.at());
+            case Footing.OnArms _ -> throw new IllegalStateException(DragLink.NEEDS_KINGPINS);
+        };
+    }
+
+    @Override
+    public Optional<Mechanism> gearAlone(double gearInputLeft) {
+        return Optional.of(arm.at(gearInputLeft));
+    }
+
+    private static Stance broken(CornerPose no, Mechanism.Broken alone, Frame beam) {
+        return new Stance(no, no, Optional.of(alone), Optional.of(beam));
     }
 
     /**
@@ -54,10 +90,11 @@ final class DragLinkOnTieRod {
      * link has its length, found by stepping out from straight ahead the way that closes the gap, then
      * halving.
      */
-    Stance stance(double angle, Point end, Frame beam) {
-        Optional<TieRodTrial> quick = bySecant(beam, end, turnPerArm * angle);
+    private Stance stance(Mechanism.Broken alone, Frame beam) {
+        Point end = alone.armEnd();
+        Optional<TieRodTrial> quick = bySecant(beam, end, turnPerArm * alone.armAngle());
         if (quick.isPresent()) {
-            return onTieRod(quick.get(), angle, end, beam);
+            return onTieRod(quick.get(), alone, beam);
         }
         double at = 0;
         double gap = tieRodTrial(beam, 0, end).gap;
@@ -84,17 +121,17 @@ final class DragLinkOnTieRod {
                 from = to;
             }
             if (!found) {
-                return broken(new CannotAssemble(Rod.DRAG_LINK.label(), nearest, Reason.LINK), angle, end, beam);
+                return broken(new CannotAssemble(Rod.DRAG_LINK.label(), nearest, Reason.LINK), alone, beam);
             }
         }
-        return onTieRod(tieRodTrial(beam, at, end), angle, end, beam);
+        return onTieRod(tieRodTrial(beam, at, end), alone, beam);
     }
 
-    private static Stance onTieRod(TieRodTrial held, double angle, Point end, Frame beam) {
+    private Stance onTieRod(TieRodTrial held, Mechanism.Broken alone, Frame beam) {
         if (!(held.right instanceof KnucklePose r)) {
-            return broken(held.right, angle, end, beam);
+            return broken(held.right, alone, beam);
         }
-        return new Stance(held.left.withTieRodInner(r.tieRodPoint()), r, Optional.of(new Mechanism.DragLinkAt(angle, end, held.driven)), Optional.of(beam));
+        return new Stance(held.left.withTieRodInner(r.tieRodPoint()), r, Optional.of(new Mechanism.DragLinkAt(link, arm.gear(), alone.armAngle(), alone.armEnd(), held.driven)), Optional.of(beam));
     }
 
     /**

@@ -1,16 +1,73 @@
 package mildtilt.linkage;
 
-/** What carries the gear's movement to the steering arms. */
+import java.util.List;
+import java.util.Optional;
+import mildtilt.gear.ArmGear;
+import mildtilt.gear.Gear;
+import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.geometry.Placing;
+import mildtilt.geometry.Point;
+import mildtilt.geometry.Side;
+
+/**
+ * What carries the gear's movement to the steering arms. Each kind says itself which gear it needs, which rods and points it has, how it moves
+ * and what stands between gear and tie rods ({@link Mechanism}); whoever draws it, keeps clear of it or surveys it asks it.
+ */
 public sealed interface Linkage permits RackTieRods, CentreLink, DragLink, BellCrank, Shuttle {
 
     /** What the trade calls it. */
-    default String label() {
-        return switch (this) {
-            case RackTieRods _ -> "rack and tie rods";
-            case CentreLink _ -> "pitman, idler and centre link";
-            case DragLink _ -> "drag link and tie rod";
-            case BellCrank _ -> "centre bell crank";
-            case Shuttle _ -> "shuttle on a bar";
-        };
+    String label();
+
+    /** What is moved when the gear is moved and the linkage with it. */
+    String movedWithGear();
+
+    /**
+     * @param onKingpins whether both knuckles are
+     * @throws ImpossibleGeometryException if it can't go with such a gear or such knuckles
+     */
+    void mustSuit(Gear gear, boolean onKingpins);
+
+    /** How it moves. */
+    Motion motion(SteeredAxle axle);
+
+    /** A tie rod's inner end, straight ahead; empty where one rod joins both knuckles. */
+    Optional<Point> inner(Gear gear, Side side);
+
+    /** Whether the tie rods begin on a part that slides rather than turns. */
+    boolean innersSlide();
+
+    /** The rod that the gear's arm pushes, if there is one. */
+    Optional<Rod> drivenRod();
+
+    /** What passes the movement on from that rod to the tie rods, if anything does. */
+    Optional<RelayPart> relay();
+
+    /** Both ends of the driven rod, and what it is made of; empty where its ends turn on the arms themselves. */
+    Optional<RodEnds> drivenEnds();
+
+    /** With other ends; as it is if it has none of its own. */
+    Linkage withDrivenEnds(RodEnds ends);
+
+    /** Points of its own that can be measured and moved, in the order of the train; the tie rods' inner ends last. */
+    List<LinkagePoint> points(SteeredAxle axle);
+
+    /** With all of it that stands on the body put elsewhere. @param gear it is driven by, before that is moved */
+    Linkage placed(Gear gear, Placing placing);
+
+    /** With a right side of its own even where that is the mirror image. */
+    Linkage sidesApart(Gear gear);
+
+    /** With the right side the mirror image of the left, where this one's was. @param was before the sides were apart */
+    Linkage sidesAlike(Linkage was);
+
+    /** An axle of this linkage with the inner pivots further apart, mm; the same where there are none. */
+    SteeredAxle innersSpread(SteeredAxle axle, double by);
+
+    /** The gear as one with an arm. @throws ImpossibleGeometryException if it has none */
+    default ArmGear armOf(Gear gear) {
+        if (gear instanceof ArmGear g) {
+            return g;
+        }
+        throw new ImpossibleGeometryException("This linkage (" + label() + ") needs a gear with an arm, not a rack.");
     }
 }

@@ -1,38 +1,147 @@
 package mildtilt.linkage;
 
+import java.util.List;
+import java.util.Optional;
+import mildtilt.gear.ArmGear;
+import mildtilt.gear.RackAndPinion;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 
 /** Where the parts between gear and tie rods stand. Angles rad, right-handed about their axes; points mm. */
 public sealed interface Mechanism {
 
-    /** @param displacement toward the left, mm */
-    record RackAt(double displacement, Point left, Point right) implements Mechanism {}
+    /** Inner end of a side's tie rod; where one rod joins both knuckles, what the gear pushes at. */
+    Point inner(Side side);
 
-    record CentreLinkAt(double pitmanAngle, double idlerAngle, Point pitmanEnd, Point idlerEnd, Point left, Point right)
-            implements Mechanism {}
+    /** The rod that the gear's arm pushes. */
+    Optional<Link> link();
+
+    /** What passes the movement on from it to the tie rods. */
+    Optional<Relay> relay();
+
+    /** A rod between two joints. */
+    record Link(Rod rod, Point from, Point to) {}
+
+    /** One that an arm drives. */
+    sealed interface ByArm extends Mechanism {
+
+        ArmGear gear();
+
+        /** From straight ahead. */
+        double armAngle();
+
+        Point armEnd();
+    }
+
+    /** @param displacement toward the left, mm */
+    record RackAt(RackAndPinion rack, double displacement) implements Mechanism {
+
+        @Override
+        public Point inner(Side side) {
+            return rack.innerPivot(side, displacement);
+        }
+
+        @Override
+        public Optional<Link> link() {
+            return Optional.empty();
+        }
+
+        @Override
+        public Optional<Relay> relay() {
+            return Optional.empty();
+        }
+    }
+
+    record CentreLinkAt(CentreLink centreLink, ArmGear gear, double armAngle, Point armEnd, SwingArm idler, double idlerAngle, Point idlerEnd) implements ByArm {
+
+        @Override
+        public Point inner(Side side) {
+            return centreLink.innerAt(side, armEnd, idlerEnd);
+        }
+
+        @Override
+        public Optional<Link> link() {
+            return Optional.of(new Link(Rod.CENTRE_LINK, armEnd, idlerEnd));
+        }
+
+        @Override
+        public Optional<Relay> relay() {
+            return Optional.of(new Relay.Lever(RelayPart.IDLER_ARM, idler.axis(), idlerEnd, List.of()));
+        }
+    }
 
     /** @param drivenPoint where the drag link drives the knuckle or the tie rod */
-    record DragLinkAt(double armAngle, Point armEnd, Point drivenPoint) implements Mechanism {}
+    record DragLinkAt(DragLink dragLink, ArmGear gear, double armAngle, Point armEnd, Point drivenPoint) implements ByArm {
 
-    record BellCrankAt(double armAngle, double crankAngle, Point armEnd, Point crankPoint, Point left, Point right)
-            implements Mechanism {}
+        @Override
+        public Point inner(Side side) {
+            return drivenPoint;
+        }
+
+        @Override
+        public Optional<Link> link() {
+            return Optional.of(new Link(Rod.DRAG_LINK, armEnd, drivenPoint));
+        }
+
+        @Override
+        public Optional<Relay> relay() {
+            return Optional.empty();
+        }
+    }
+
+    record BellCrankAt(BellCrank crank, ArmGear gear, double armAngle, Point armEnd, double crankAngle, Point crankPoint, Point left, Point right) implements ByArm {
+
+        @Override
+        public Point inner(Side side) {
+            return side == Side.LEFT ? left : right;
+        }
+
+        @Override
+        public Optional<Link> link() {
+            return Optional.of(new Link(Rod.DRAG_ROD, armEnd, crankPoint));
+        }
+
+        @Override
+        public Optional<Relay> relay() {
+            return Optional.of(new Relay.Lever(RelayPart.BELL_CRANK, crank.pivot(), crankPoint, List.of(left, right)));
+        }
+    }
 
     /** @param displacement of the shuttle toward the left, mm */
-    record ShuttleAt(double armAngle, Point armEnd, double displacement, Point linkPoint, Point left, Point right)
-            implements Mechanism {}
+    record ShuttleAt(Shuttle shuttle, ArmGear gear, double armAngle, Point armEnd, double displacement, Point linkPoint, Point left, Point right) implements ByArm {
+
+        @Override
+        public Point inner(Side side) {
+            return side == Side.LEFT ? left : right;
+        }
+
+        @Override
+        public Optional<Link> link() {
+            return Optional.of(new Link(Rod.SHORT_LINK, armEnd, linkPoint));
+        }
+
+        @Override
+        public Optional<Relay> relay() {
+            return Optional.of(new Relay.Slider(shuttle, left, right, linkPoint));
+        }
+    }
 
     /** The gear's arm alone moved; what follows it can't be assembled. */
-    record Broken(double armAngle, Point armEnd) implements Mechanism {}
+    record Broken(ArmGear gear, double armAngle, Point armEnd) implements ByArm {
 
-    static Point inner(Mechanism m, Side side) {
-        return switch (m) {
-            case RackAt r -> side == Side.LEFT ? r.left : r.right;
-            case CentreLinkAt c -> side == Side.LEFT ? c.left : c.right;
-            case BellCrankAt b -> side == Side.LEFT ? b.left : b.right;
-            case ShuttleAt s -> side == Side.LEFT ? s.left : s.right;
-            case DragLinkAt d -> d.drivenPoint;
-            case Broken b -> b.armEnd;
-        };
+        @Override
+        public Point inner(Side side) {
+            return armEnd;
+        }
+
+        @Override
+        public Optional<Link> link() {
+            return Optional.empty();
+        }
+
+        @Override
+        public Optional<Relay> relay() {
+            return Optional.empty();
+        }
     }
 }

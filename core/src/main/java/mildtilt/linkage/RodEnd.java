@@ -45,7 +45,7 @@ public enum RodEnd {
     public boolean onSlide(SteeredAxle axle) {
         return switch (this) {
             case SHORT_SHUTTLE -> true;
-            case LEFT_INNER, RIGHT_INNER -> axle.linkage() instanceof RackTieRods || axle.linkage() instanceof Shuttle;
+            case LEFT_INNER, RIGHT_INNER -> axle.linkage().innersSlide();
             case LEFT_OUTER, RIGHT_OUTER, TIE_LEFT, TIE_RIGHT, LINK_PITMAN, LINK_IDLER, DRAG_LEFT, DRAG_RIGHT, DRAG_ON_TIE_ROD, DRAG_PITMAN,
                     ROD_SHAFT_ARM, ROD_CRANK, SHORT_PITMAN -> false;
         };

@@ -1,8 +1,6 @@
 package mildtilt.linkage;
 
 import java.util.Optional;
-import mildtilt.gear.ArmGear;
-import mildtilt.gear.RackAndPinion;
 import mildtilt.geometry.Axis;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.Point;
@@ -18,10 +16,6 @@ public final class RodEndAngles {
 
     RodEndAngles(SteeredAxle axle) {
         this.axle = axle;
-    }
-
-    private ArmGear armGear() {
-        return (ArmGear) axle.gear();
     }
 
     /** Told every rod end's tilt and, where it pushes an arm, its angle to that arm. */
@@ -52,31 +46,30 @@ public final class RodEndAngles {
         atKnuckle(l, one ? RodEnd.TIE_LEFT : RodEnd.LEFT_OUTER, visitor);
         atKnuckle(r, one ? RodEnd.TIE_RIGHT : RodEnd.RIGHT_OUTER, visitor);
         switch (stance.mechanism().get()) {
-            case Mechanism.RackAt _ -> {
+            case Mechanism.RackAt m -> {
                 inners(l, r, v -> v, visitor);
-                onSlide(((RackAndPinion) axle.gear()).axis(), l, r, visitor);
+                onSlide(m.rack().axis(), l, r, visitor);
             }
             case Mechanism.ShuttleAt m -> {
                 inners(l, r, v -> v, visitor);
-                Shuttle s = (Shuttle) axle.linkage();
+                Shuttle s = m.shuttle();
                 Vector rod = m.linkPoint().minus(m.armEnd());
                 s.linkEnds().outerBolt().ifPresent(b -> visitor.tilt(RodEnd.SHORT_SHUTTLE, tilt(b.vector(), rod)));
                 s.linkEnds().innerBolt().ifPresent(b -> visitor.tilt(RodEnd.SHORT_PITMAN,
-                        tilt(armGear().axis().direction().turn(b.vector(), m.armAngle()), rod)));
-                arm(visitor, RodEnd.SHORT_PITMAN, armGear().axis(), m.armEnd(), m.linkPoint());
+                        tilt(m.gear().axis().direction().turn(b.vector(), m.armAngle()), rod)));
+                arm(visitor, RodEnd.SHORT_PITMAN, m.gear().axis(), m.armEnd(), m.linkPoint());
                 visitor.offCentre(RodEnd.SHORT_SHUTTLE, offSlide(s.slide(), rod));
                 onSlide(s.slide(), l, r, visitor);
             }
             case Mechanism.CentreLinkAt m -> {
-                Vector was = linkDesign();
-                Vector now = m.idlerEnd().minus(m.pitmanEnd());
+                Vector was = m.idler().end().minus(m.gear().armEnd());
+                Vector now = m.idlerEnd().minus(m.armEnd());
                 inners(l, r, v -> swung(v, was, now), visitor);
-                CentreLink c = (CentreLink) axle.linkage();
-                arm(visitor, RodEnd.LINK_PITMAN, armGear().axis(), m.pitmanEnd(), m.idlerEnd());
-                arm(visitor, RodEnd.LINK_IDLER, c.idler(armGear()).axis(), m.idlerEnd(), m.pitmanEnd());
+                arm(visitor, RodEnd.LINK_PITMAN, m.gear().axis(), m.armEnd(), m.idlerEnd());
+                arm(visitor, RodEnd.LINK_IDLER, m.idler().axis(), m.idlerEnd(), m.armEnd());
             }
             case Mechanism.BellCrankAt m -> {
-                BellCrank b = (BellCrank) axle.linkage();
+                BellCrank b = m.crank();
                 Direction pivot = b.pivot().direction();
                 inners(l, r, v -> pivot.turn(v, m.crankAngle()), visitor);
                 arm(visitor, RodEnd.LEFT_INNER, b.pivot(), m.left(), l.tieRodPoint());
@@ -85,16 +78,16 @@ public final class RodEndAngles {
                 b.dragRodEnds().outerBolt().ifPresent(d -> visitor.tilt(RodEnd.ROD_CRANK,
                         tilt(pivot.turn(d.vector(), m.crankAngle()), rod)));
                 b.dragRodEnds().innerBolt().ifPresent(d -> visitor.tilt(RodEnd.ROD_SHAFT_ARM,
-                        tilt(armGear().axis().direction().turn(d.vector(), m.armAngle()), rod)));
+                        tilt(m.gear().axis().direction().turn(d.vector(), m.armAngle()), rod)));
                 arm(visitor, RodEnd.ROD_CRANK, b.pivot(), m.crankPoint(), m.armEnd());
-                arm(visitor, RodEnd.ROD_SHAFT_ARM, armGear().axis(), m.armEnd(), m.crankPoint());
+                arm(visitor, RodEnd.ROD_SHAFT_ARM, m.gear().axis(), m.armEnd(), m.crankPoint());
             }
             case Mechanism.DragLinkAt m -> {
-                DragLink d = (DragLink) axle.linkage();
+                DragLink d = m.dragLink();
                 Vector rod = m.drivenPoint().minus(m.armEnd());
                 d.ends().innerBolt().ifPresent(b -> visitor.tilt(RodEnd.DRAG_PITMAN,
-                        tilt(armGear().axis().direction().turn(b.vector(), m.armAngle()), rod)));
-                arm(visitor, RodEnd.DRAG_PITMAN, armGear().axis(), m.armEnd(), m.drivenPoint());
+                        tilt(m.gear().axis().direction().turn(b.vector(), m.armAngle()), rod)));
+                arm(visitor, RodEnd.DRAG_PITMAN, m.gear().axis(), m.armEnd(), m.drivenPoint());
                 switch (d.attachment()) {
                     case Attachment.OnKnuckle k -> {
                         KnucklePose driving = k.side() == Side.LEFT ? l : r;
@@ -115,11 +108,6 @@ public final class RodEndAngles {
             }
             case Mechanism.Broken _ -> { }
         }
-    }
-
-    private Vector linkDesign() {
-        CentreLink c = (CentreLink) axle.linkage();
-        return c.idler(armGear()).end().minus(armGear().armEnd());
     }
 
     private void atKnuckle(KnucklePose k, RodEnd end, Visitor visitor) {

@@ -1,11 +1,15 @@
 package mildtilt.linkage;
 
+import java.util.List;
 import java.util.Optional;
+import mildtilt.gear.Gear;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.geometry.Placing;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
+import mildtilt.withers.Withers;
 
 /**
  * A shuttle that slides along a bar without turning, pushed by the gear's arm through a short link; both tie
@@ -18,6 +22,7 @@ import mildtilt.geometry.Vector;
  * @param travelEachWay how far it can slide from straight ahead before it meets the bar's mounts, mm, if known
  * @param linkEnds the short link's joints: outer at the shuttle, inner at the gear's arm
  */
+@Withers
 public record Shuttle(
         Direction slide,
         Point linkPoint,
@@ -25,7 +30,7 @@ public record Shuttle(
         Optional<Point> ownRightInner,
         Optional<Double> travelEachWay,
         RodEnds linkEnds)
-        implements Linkage {
+        implements Linkage, ShuttleBuilder.With {
 
     /** @throws ImpossibleGeometryException naming what can't be */
     public Shuttle {
@@ -41,15 +46,6 @@ public record Shuttle(
         return side == Side.LEFT ? leftInner : ownRightInner.orElseGet(leftInner::mirrored);
     }
 
-    public Shuttle moved(Vector by) {
-        return new Shuttle(slide, linkPoint.plus(by), leftInner.plus(by), ownRightInner.map(p -> p.plus(by)), travelEachWay,
-                linkEnds);
-    }
-
-    public Shuttle withLinkPoint(Point p) {
-        return new Shuttle(slide, p, leftInner, ownRightInner, travelEachWay, linkEnds);
-    }
-
     /** One inner point moved; where the right is the mirror of the left, both are. */
     public Shuttle withInner(Side side, Point p) {
         if (ownRightInner.isEmpty()) {
@@ -58,5 +54,86 @@ public record Shuttle(
         return side == Side.LEFT
                 ? new Shuttle(slide, linkPoint, p, ownRightInner, travelEachWay, linkEnds)
                 : new Shuttle(slide, linkPoint, leftInner, Optional.of(p), travelEachWay, linkEnds);
+    }
+
+    @Override
+    public String label() {
+        return "shuttle on a bar";
+    }
+
+    @Override
+    public String movedWithGear() {
+        return "shuttle's bar and steering box";
+    }
+
+    @Override
+    public void mustSuit(Gear gear, boolean onKingpins) {
+        armOf(gear);
+    }
+
+    @Override
+    public Optional<Rod> drivenRod() {
+        return Optional.of(Rod.SHORT_LINK);
+    }
+
+    @Override
+    public Optional<RelayPart> relay() {
+        return Optional.of(RelayPart.SHUTTLE);
+    }
+
+    @Override
+    public Motion motion(SteeredAxle axle) {
+        return new ShuttleMotion(this, armOf(axle.gear()), axle);
+    }
+
+    @Override
+    public Optional<Point> inner(Gear gear, Side side) {
+        return Optional.of(inner(side));
+    }
+
+    @Override
+    public boolean innersSlide() {
+        return true;
+    }
+
+    @Override
+    public Optional<RodEnds> drivenEnds() {
+        return Optional.of(linkEnds);
+    }
+
+    @Override
+    public Shuttle withDrivenEnds(RodEnds ends) {
+        return withLinkEnds(ends);
+    }
+
+    @Override
+    public List<LinkagePoint> points(SteeredAxle axle) {
+        return List.of(new LinkagePoint(LinkagePoint.Which.DRIVEN, "short link's point on the shuttle", linkPoint, to -> axle.withLinkage(withLinkPoint(to))),
+                inner(axle, LinkagePoint.Which.LEFT_INNER, Side.LEFT), inner(axle, LinkagePoint.Which.RIGHT_INNER, Side.RIGHT));
+    }
+
+    private LinkagePoint inner(SteeredAxle axle, LinkagePoint.Which which, Side side) {
+        return new LinkagePoint(which, side.label() + " inner tie-rod pivot", inner(side), to -> axle.withLinkage(withInner(side, to)));
+    }
+
+    @Override
+    public Shuttle placed(Gear gear, Placing placing) {
+        return new Shuttle(placing.direction(slide), placing.point(linkPoint), placing.point(leftInner), ownRightInner.map(placing::point), travelEachWay, linkEnds);
+    }
+
+    @Override
+    public Shuttle sidesApart(Gear gear) {
+        return withOwnRightInner(Optional.of(inner(Side.RIGHT)));
+    }
+
+    @Override
+    public Shuttle sidesAlike(Linkage was) {
+        return was instanceof Shuttle s && s.ownRightInner.isEmpty() ? withOwnRightInner(Optional.empty()) : this;
+    }
+
+    @Override
+    public SteeredAxle innersSpread(SteeredAxle axle, double by) {
+        Shuttle left = withInner(Side.LEFT, inner(Side.LEFT).plus(new Vector(0, by / 2, 0)));
+        return axle.withLinkage(ownRightInner.isEmpty() ? left : left.withInner(Side.RIGHT, left.inner(Side.RIGHT).plus(new Vector(0, -by / 2, 0))));
     }
 }

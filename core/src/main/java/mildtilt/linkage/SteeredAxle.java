@@ -2,11 +2,11 @@ package mildtilt.linkage;
 
 import java.util.Optional;
 import java.util.function.UnaryOperator;
-import mildtilt.gear.ArmGear;
 import mildtilt.gear.Gear;
 import mildtilt.gear.RackAndPinion;
 import mildtilt.geometry.Frame;
 import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.geometry.Placing;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
@@ -23,6 +23,8 @@ import mildtilt.withers.Withers;
 @Withers
 public record SteeredAxle(Gear gear, Linkage linkage, Optional<Beam> beam, Corner left, Optional<Corner> ownRight) implements SteeredAxleBuilder.With {
 
+    static final String ONE_KINGPIN = "Either both wheels turn on kingpins or neither does.";
+
     /** @throws ImpossibleGeometryException if a wheel stands on the wrong side, or the parts do not go together */
     public SteeredAxle {
         if (!(left.knuckle().wheelCentre().y() > 0)) {
@@ -34,39 +36,17 @@ public record SteeredAxle(Gear gear, Linkage linkage, Optional<Beam> beam, Corne
         boolean leftPin = left.suspension() instanceof Kingpin;
         boolean rightPin = ownRight.map(r -> r.suspension() instanceof Kingpin).orElse(leftPin);
         if (leftPin != rightPin) {
-            throw new ImpossibleGeometryException("Either both wheels turn on kingpins or neither does.");
+            throw new ImpossibleGeometryException(ONE_KINGPIN);
         }
         if (beam.isPresent() && !leftPin) {
             throw new ImpossibleGeometryException("A beam axle carries kingpins: give both corners a kingpin.");
         }
-        switch (linkage) {
-            case RackTieRods _ -> {
-                if (!(gear instanceof RackAndPinion)) {
-                    throw new ImpossibleGeometryException(
-                            "A gear with an arm needs a linkage of its own: say which linkage it drives.");
-                }
-            }
-            case CentreLink _, BellCrank _, Shuttle _ -> needArm(gear, linkage);
-            case DragLink d -> {
-                needArm(gear, linkage);
-                if (d.attachment() instanceof DragLink.Attachment.OnTieRod && !leftPin) {
-                    throw new ImpossibleGeometryException("A drag link taken from the tie rod needs both knuckles on "
-                            + "kingpins, on a beam or on the frame.");
-                }
-            }
-        }
+        linkage.mustSuit(gear, leftPin);
     }
 
     /** A rack with a tie rod to each steering arm. */
     public static SteeredAxle rack(RackAndPinion rack, Corner left, Optional<Corner> ownRight) {
         return new SteeredAxle(rack, new RackTieRods(), Optional.empty(), left, ownRight);
-    }
-
-    private static void needArm(Gear gear, Linkage linkage) {
-        if (!(gear instanceof ArmGear)) {
-            throw new ImpossibleGeometryException(
-                    "This linkage (" + linkage.label() + ") needs a gear with an arm, not a rack.");
-        }
     }
 
     public Corner corner(Side side) {
@@ -79,12 +59,7 @@ public record SteeredAxle(Gear gear, Linkage linkage, Optional<Beam> beam, Corne
             case LEFT_TIE_ROD, TIE_ROD -> Optional.of(left.rodEnds());
             case RIGHT_TIE_ROD -> Optional.of(corner(Side.RIGHT).rodEnds());
             case CENTRE_LINK -> Optional.empty();
-            case DRAG_LINK, DRAG_ROD, SHORT_LINK -> switch (linkage) {
-                case DragLink d -> Optional.of(d.ends());
-                case BellCrank b -> Optional.of(b.dragRodEnds());
-                case Shuttle s -> Optional.of(s.linkEnds());
-                case RackTieRods _, CentreLink _ -> Optional.empty();
-            };
+            case DRAG_LINK, DRAG_ROD, SHORT_LINK -> linkage.drivenEnds();
         };
     }
 
@@ -94,12 +69,7 @@ public record SteeredAxle(Gear gear, Linkage linkage, Optional<Beam> beam, Corne
             case LEFT_TIE_ROD, TIE_ROD -> withCorner(Side.LEFT, left.withRodEnds(edit.apply(left.rodEnds())));
             case RIGHT_TIE_ROD -> withCorner(Side.RIGHT, corner(Side.RIGHT).withRodEnds(edit.apply(corner(Side.RIGHT).rodEnds())));
             case CENTRE_LINK -> this;
-            case DRAG_LINK, DRAG_ROD, SHORT_LINK -> switch (linkage) {
-                case DragLink d -> withLinkage(new DragLink(d.attachment(), edit.apply(d.ends())));
-                case BellCrank b -> withLinkage(new BellCrank(b.pivot(), b.dragRodPoint(), b.leftTieRodPoint(), b.ownRightTieRodPoint(), edit.apply(b.dragRodEnds())));
-                case Shuttle s -> withLinkage(new Shuttle(s.slide(), s.linkPoint(), s.leftInner(), s.ownRightInner(), s.travelEachWay(), edit.apply(s.linkEnds())));
-                case RackTieRods _, CentreLink _ -> this;
-            };
+            case DRAG_LINK, DRAG_ROD, SHORT_LINK -> linkage.drivenEnds().map(e -> withLinkage(linkage.withDrivenEnds(edit.apply(e)))).orElse(this);
         };
     }
 
@@ -126,45 +96,19 @@ public record SteeredAxle(Gear gear, Linkage linkage, Optional<Beam> beam, Corne
         return linkage instanceof DragLink;
     }
 
-    /** A rack's inner tie-rod pivot, straight ahead. */
-    public Point rackInner(Side side) {
-        return ((RackAndPinion) gear).innerPivot(side, 0);
-    }
-
-    /** A tie rod's inner end on the centre link, straight ahead. */
-    public Point linkInner(Side side) {
-        CentreLink c = (CentreLink) linkage;
-        ArmGear arm = (ArmGear) gear;
-        return c.innerAt(side, arm.armEnd(), c.idler(arm).end());
-    }
-
     /** A tie rod's inner end, straight ahead; empty where one rod joins both knuckles. */
     public Optional<Point> innerEnd(Side side) {
-        return switch (linkage) {
-            case RackTieRods _ -> Optional.of(rackInner(side));
-            case CentreLink _ -> Optional.of(linkInner(side));
-            case BellCrank b -> Optional.of(b.tieRodPoint(side));
-            case Shuttle s -> Optional.of(s.inner(side));
-            case DragLink _ -> Optional.empty();
-        };
+        return linkage.inner(gear, side);
     }
 
     /** The gear moved, with all that stands on the body between it and the rods: idler, bell crank, shuttle bar. */
     public SteeredAxle withGearMoved(Vector by) {
-        return switch (gear) {
-            case RackAndPinion r -> withGear(r.withCentre(r.centre().plus(by)));
-            case ArmGear g -> {
-                SteeredAxle moved = withGear(g.moved(by));
-                yield switch (linkage) {
-                    case RackTieRods _, DragLink _ -> moved;
-                    // A mirrored idler goes along up, down, fore and aft; only a move across needs one of its own.
-                    case CentreLink c -> c.ownIdler().isEmpty() && by.y() == 0 ? moved
-                            : moved.withLinkage(c.withIdler(c.idler(g).moved(by)));
-                    case BellCrank b -> moved.withLinkage(b.moved(by));
-                    case Shuttle s -> moved.withLinkage(s.moved(by));
-                };
-            }
-        };
+        return withGearPlaced(Placing.moved(by));
+    }
+
+    /** The gear put elsewhere, with all that stands on the body between it and the rods. */
+    public SteeredAxle withGearPlaced(Placing placing) {
+        return new SteeredAxle(gear.placed(placing), linkage.placed(gear, placing), beam, left, ownRight);
     }
 
     /** The knuckle that a drag link drives, if one does. */

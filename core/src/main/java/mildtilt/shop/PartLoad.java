@@ -9,15 +9,9 @@ import java.util.stream.Collectors;
 import mildtilt.geometry.Side;
 import mildtilt.id.Id;
 import mildtilt.job.Job;
-import mildtilt.linkage.BellCrank;
-import mildtilt.linkage.CentreLink;
-import mildtilt.linkage.DragLink;
-import mildtilt.linkage.RackTieRods;
 import mildtilt.linkage.Rod;
-import mildtilt.linkage.Shuttle;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.making.EndPart;
-import mildtilt.making.Hole;
 import mildtilt.making.Piece;
 import mildtilt.making.RodMakeUp;
 import mildtilt.making.Stud;
@@ -139,15 +133,9 @@ public record PartLoad(Kind kind, Id id, String what, Rod rod, double stress, do
         return switch (of) {
             case LEFT_STEERING_ARM, RIGHT_STEERING_ARM -> {
                 Side side = of == Piece.ArmOf.LEFT_STEERING_ARM ? Side.LEFT : Side.RIGHT;
-                yield Optional.of(axle.linkage() instanceof DragLink ? Rod.TIE_ROD : side == Side.LEFT ? Rod.LEFT_TIE_ROD : Rod.RIGHT_TIE_ROD);
+                yield Optional.of(axle.oneTieRod() ? Rod.TIE_ROD : side == Side.LEFT ? Rod.LEFT_TIE_ROD : Rod.RIGHT_TIE_ROD);
             }
-            case GEAR_ARM -> switch (axle.linkage()) {
-                case RackTieRods _ -> Optional.empty();
-                case DragLink _ -> Optional.of(Rod.DRAG_LINK);
-                case BellCrank _ -> Optional.of(Rod.DRAG_ROD);
-                case Shuttle _ -> Optional.of(Rod.SHORT_LINK);
-                case CentreLink _ -> Optional.of(Rod.CENTRE_LINK);
-            };
+            case GEAR_ARM -> axle.linkage().drivenRod();
         };
     }
 

@@ -6,12 +6,7 @@ import mildtilt.geometry.Direction;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
-import mildtilt.linkage.BellCrank;
-import mildtilt.linkage.CentreLink;
 import mildtilt.linkage.Corner;
-import mildtilt.linkage.DragLink;
-import mildtilt.linkage.RackTieRods;
-import mildtilt.linkage.Shuttle;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.suspension.DoubleWishbone;
 import mildtilt.suspension.Kingpin;
@@ -50,7 +45,7 @@ public record FrontView(
 
     /** Empty for a kingpin, where one rod joins both arms, and where the plane of an arm stands upright: it turns about no line then. */
     public static Optional<FrontView> of(SteeredAxle axle, Side side) {
-        Optional<Point> inner = inner(axle, side);
+        Optional<Point> inner = axle.innerEnd(side);
         Corner corner = axle.corner(side);
         if (inner.isEmpty()) {
             return Optional.empty();
@@ -114,16 +109,5 @@ public record FrontView(
     /** Rise toward the middle (or along the way given) against level, seen from the front, degrees. */
     public static double slopeDeg(Vector v) {
         return Math.toDegrees(Math.atan2(v.z(), Math.abs(v.y())));
-    }
-
-    /** The tie rod's inner end in the design position. */
-    private static Optional<Point> inner(SteeredAxle axle, Side side) {
-        return switch (axle.linkage()) {
-            case RackTieRods _ -> Optional.of(axle.rackInner(side));
-            case CentreLink _ -> Optional.of(axle.linkInner(side));
-            case BellCrank b -> Optional.of(b.tieRodPoint(side));
-            case Shuttle s -> Optional.of(s.inner(side));
-            case DragLink _ -> Optional.empty();
-        };
     }
 }

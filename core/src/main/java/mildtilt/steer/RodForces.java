@@ -2,20 +2,16 @@ package mildtilt.steer;
 
 import java.util.EnumMap;
 import java.util.Map;
-import mildtilt.gear.ArmGear;
 import mildtilt.geometry.Axis;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
 import mildtilt.linkage.AxleSolver;
-import mildtilt.linkage.BellCrank;
-import mildtilt.linkage.CentreLink;
 import mildtilt.linkage.DragLink;
 import mildtilt.linkage.DragLink.Attachment;
 import mildtilt.linkage.Mechanism;
 import mildtilt.linkage.Rod;
-import mildtilt.linkage.Shuttle;
 import mildtilt.suspension.KnucklePose;
 
 /**
@@ -40,7 +36,7 @@ final class RodForces {
         KnucklePose r = a.right();
         Mechanism mechanism = pose.stance().mechanism().orElseThrow();
         if (mechanism instanceof Mechanism.DragLinkAt d) {
-            oneTieRod(forces, (DragLink) axle.axle().linkage(), d, l, r, torqueLeft, torqueRight);
+            oneTieRod(forces, d, l, r, torqueLeft, torqueRight);
             return forces;
         }
         double left = pull(lever(l, l.tieRodPoint(), l.tieRodInner()), torqueLeft);
@@ -53,18 +49,18 @@ final class RodForces {
         switch (mechanism) {
             case Mechanism.RackAt _, Mechanism.Broken _, Mechanism.DragLinkAt _ -> { }
             case Mechanism.ShuttleAt s -> {
-                Direction slide = ((Shuttle) axle.axle().linkage()).slide();
+                Direction slide = s.shuttle().slide();
                 double along = slide.dot(unit(s.linkPoint(), s.armEnd()));
                 put(forces, Rod.SHORT_LINK, along, -slide.dot(onLeft.plus(onRight)), 1e-3);
             }
             case Mechanism.BellCrankAt b -> {
-                Axis pivot = ((BellCrank) axle.axle().linkage()).pivot();
+                Axis pivot = b.crank().pivot();
                 double moment = moment(pivot, b.left(), onLeft) + moment(pivot, b.right(), onRight);
                 put(forces, Rod.DRAG_ROD, moment(pivot, b.crankPoint(), unit(b.crankPoint(), b.armEnd())), -moment, SHORTEST_LEVER);
             }
             case Mechanism.CentreLinkAt c -> {
-                Vector push = onCentreLink(axle, c, onLeft, onRight);
-                forces.put(Rod.CENTRE_LINK, push.dot(unit(c.idlerEnd(), c.pitmanEnd())));
+                Vector push = onCentreLink(c, onLeft, onRight);
+                forces.put(Rod.CENTRE_LINK, push.dot(unit(c.idlerEnd(), c.armEnd())));
             }
         }
         return forces;
@@ -74,12 +70,12 @@ final class RodForces {
      * What the pitman arm does to a centre link that two tie rods pull at: the idler holds it square to the link as a beam
      * on two supports, and along it only so far that nothing turns the idler.
      */
-    static Vector onCentreLink(AxleSolver axle, Mechanism.CentreLinkAt c, Vector onLeft, Vector onRight) {
-        Vector along = unit(c.pitmanEnd(), c.idlerEnd());
-        double length = c.pitmanEnd().distanceTo(c.idlerEnd());
-        Vector idler = squareTo(along, onLeft).times(-c.left().distanceTo(c.pitmanEnd()) / length)
-                .plus(squareTo(along, onRight).times(-c.right().distanceTo(c.pitmanEnd()) / length));
-        Axis axis = ((CentreLink) axle.axle().linkage()).idler((ArmGear) axle.axle().gear()).axis();
+    static Vector onCentreLink(Mechanism.CentreLinkAt c, Vector onLeft, Vector onRight) {
+        Vector along = unit(c.armEnd(), c.idlerEnd());
+        double length = c.armEnd().distanceTo(c.idlerEnd());
+        Vector idler = squareTo(along, onLeft).times(-c.inner(Side.LEFT).distanceTo(c.armEnd()) / length)
+                .plus(squareTo(along, onRight).times(-c.inner(Side.RIGHT).distanceTo(c.armEnd()) / length));
+        Axis axis = c.idler().axis();
         Vector swings = axis.direction().cross(c.idlerEnd().minus(axis.footOf(c.idlerEnd())));
         double lever = along.dot(swings);
         if (Math.abs(lever) > 1e-6 * swings.norm()) {
@@ -92,11 +88,11 @@ final class RodForces {
         return v.minus(along.times(along.dot(v)));
     }
 
-    private static void oneTieRod(Map<Rod, Double> forces, DragLink link, Mechanism.DragLinkAt at,
+    private static void oneTieRod(Map<Rod, Double> forces, Mechanism.DragLinkAt at,
             KnucklePose l, KnucklePose r, double torqueLeft, double torqueRight) {
         double leverLeft = lever(l, l.tieRodPoint(), l.tieRodInner());
         double leverRight = lever(r, r.tieRodPoint(), r.tieRodInner());
-        switch (link.attachment()) {
+        switch (at.dragLink().attachment()) {
             case Attachment.OnKnuckle k -> {
                 boolean fromLeft = k.side() == Side.LEFT;
                 double tie = fromLeft ? pull(leverRight, torqueRight) : pull(leverLeft, torqueLeft);

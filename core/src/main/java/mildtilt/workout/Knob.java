@@ -2,23 +2,17 @@ package mildtilt.workout;
 
 import java.util.Optional;
 import mildtilt.gear.ArmGear;
-import mildtilt.gear.ColumnArm;
 import mildtilt.gear.RackAndPinion;
-import mildtilt.gear.SteeringBox;
 import mildtilt.geometry.Axis;
 import mildtilt.geometry.Point;
-import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
 import mildtilt.job.Job;
 import mildtilt.knuckle.KnuckleChange;
 import mildtilt.knuckle.KnuckleEdits;
 import mildtilt.linkage.Beam;
 import mildtilt.linkage.BellCrank;
-import mildtilt.linkage.CentreLink;
 import mildtilt.linkage.DragLink;
 import mildtilt.linkage.DragLink.Attachment;
-import mildtilt.linkage.RackTieRods;
-import mildtilt.linkage.Shuttle;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.measure.Phrase;
 import mildtilt.measure.Quantity;
@@ -86,7 +80,7 @@ public enum Knob {
             case GEAR_HEIGHT -> job.editAxle(a -> a.withGearMoved(new Vector(0, 0, amount)));
             case GEAR_FORE_AFT -> job.editAxle(a -> a.withGearMoved(new Vector(amount, 0, 0)));
             case GEAR_TILT -> job.editAxle(a -> tilted(a, amount));
-            case PIVOT_SPACING -> job.editAxle(a -> spread(a, amount));
+            case PIVOT_SPACING -> job.editAxle(a -> a.linkage().innersSpread(a, amount));
             case ARM_LENGTH -> KnuckleEdits.changedBoth(job, new KnuckleChange(amount, 0, 0, 0, 0));
             case ARM_OUT -> KnuckleEdits.changedBoth(job, new KnuckleChange(0, amount, 0, 0, 0));
             case ARM_RAISE -> KnuckleEdits.changedBoth(job, new KnuckleChange(0, 0, amount, 0, 0));
@@ -130,46 +124,11 @@ public enum Knob {
                 Vector.Y.direction().turn(axis.direction().vector(), Math.toRadians(-deg)).direction());
     }
 
-    private static SteeredAxle spread(SteeredAxle a, double amount) {
-        return switch (a.linkage()) {
-            case RackTieRods _ -> {
-                RackAndPinion r = (RackAndPinion) a.gear();
-                yield a.withGear(r.withPivotSpacing(r.pivotSpacing() + amount));
-            }
-            case BellCrank b -> a.withLinkage(spread(b, amount));
-            case Shuttle s -> a.withLinkage(spread(s, amount));
-            case CentreLink c -> {
-                double link = a.linkInner(Side.LEFT).distanceTo(a.linkInner(Side.RIGHT)) / (1 - c.leftFraction() - c.rightFraction());
-                double part = amount / 2 / link;
-                yield a.withLinkage(new CentreLink(c.ownIdler(), c.leftFraction() - part, c.rightFraction() - part));
-            }
-            case DragLink _ -> a;
-        };
-    }
-
-    private static BellCrank spread(BellCrank b, double amount) {
-        BellCrank left = b.withTieRodPoint(Side.LEFT, b.tieRodPoint(Side.LEFT).plus(new Vector(0, amount / 2, 0)));
-        return b.ownRightTieRodPoint().isEmpty() ? left
-                : left.withTieRodPoint(Side.RIGHT, b.tieRodPoint(Side.RIGHT).plus(new Vector(0, -amount / 2, 0)));
-    }
-
-    private static Shuttle spread(Shuttle s, double amount) {
-        Shuttle left = s.withInner(Side.LEFT, s.inner(Side.LEFT).plus(new Vector(0, amount / 2, 0)));
-        return s.ownRightInner().isEmpty() ? left
-                : left.withInner(Side.RIGHT, s.inner(Side.RIGHT).plus(new Vector(0, -amount / 2, 0)));
-    }
-
     /** The change as an order to the bench. */
     public Phrase order(Job job, double amount) {
         boolean more = amount > 0;
         Quantity by = inDegrees() ? Quantity.angle(Math.abs(amount)) : Quantity.length(Math.abs(amount));
-        String gear = job.axle().map(a -> switch (a.linkage()) {
-            case RackTieRods _ -> "rack";
-            case CentreLink _ -> "steering box and idler";
-            case DragLink _ -> "steering box";
-            case BellCrank _ -> "bell crank and the column's arm";
-            case Shuttle _ -> "shuttle's bar and steering box";
-        }).orElse("gear");
+        String gear = job.axle().map(a -> a.linkage().movedWithGear()).orElse("gear");
         return switch (this) {
             case GEAR_HEIGHT -> Phrase.of((more ? "Raise" : "Lower") + " the " + gear + " {0}", by);
             case GEAR_FORE_AFT -> Phrase.of("Move the " + gear + " {0} " + (more ? "forward" : "back"), by);
@@ -191,8 +150,7 @@ public enum Knob {
 
     private static String shaft(Job job) {
         return switch (job.axle().orElseThrow().gear()) {
-            case SteeringBox _ -> "box's sector shaft";
-            case ColumnArm _ -> "column's arm and the bell crank's pivot";
+            case ArmGear g -> g.shaftLabel();
             case RackAndPinion _ -> "rack";
         };
     }

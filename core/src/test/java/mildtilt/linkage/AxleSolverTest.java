@@ -90,8 +90,8 @@ class AxleSolverTest {
     private static void mechanism(SteeredAxle axle, AxleSolver solver, Stance s) {
         Map<Rod, Double> lengths = solver.lengths();
         switch (s.mechanism().orElseThrow()) {
-            case Mechanism.RackAt m -> holds(m.left(), m.right(), ((RackAndPinion) axle.gear()).pivotSpacing());
-            case Mechanism.CentreLinkAt m -> holds(m.pitmanEnd(), m.idlerEnd(), lengths.get(Rod.CENTRE_LINK));
+            case Mechanism.RackAt m -> holds(m.inner(Side.LEFT), m.inner(Side.RIGHT), ((RackAndPinion) axle.gear()).pivotSpacing());
+            case Mechanism.CentreLinkAt m -> holds(m.armEnd(), m.idlerEnd(), lengths.get(Rod.CENTRE_LINK));
             case Mechanism.DragLinkAt m -> holds(m.armEnd(), m.drivenPoint(), lengths.get(Rod.DRAG_LINK));
             case Mechanism.BellCrankAt m -> {
                 holds(m.armEnd(), m.crankPoint(), lengths.get(Rod.DRAG_ROD));
@@ -104,7 +104,7 @@ class AxleSolverTest {
         }
         if (axle.gear() instanceof ArmGear g) {
             Point end = switch (s.mechanism().get()) {
-                case Mechanism.CentreLinkAt m -> m.pitmanEnd();
+                case Mechanism.CentreLinkAt m -> m.armEnd();
                 case Mechanism.DragLinkAt m -> m.armEnd();
                 case Mechanism.BellCrankAt m -> m.armEnd();
                 case Mechanism.ShuttleAt m -> m.armEnd();
@@ -165,7 +165,7 @@ class AxleSolverTest {
         AxleSolver solver = new AxleSolver(parallel);
         for (double part : new double[] {-1, -0.4, 0.3, 0.9}) {
             Mechanism.CentreLinkAt m = (Mechanism.CentreLinkAt) solver.pose(part * solver.gearInputStop(), 0, 0).mechanism().orElseThrow();
-            assertThat(m.idlerAngle()).isCloseTo(m.pitmanAngle(), within(1e-9));
+            assertThat(m.idlerAngle()).isCloseTo(m.armAngle(), within(1e-9));
         }
     }
 

@@ -88,7 +88,7 @@ class LoadsTest {
                 AxlePose.Assembled a = here.assembled().orElseThrow();
                 Vector left = pullOn(a.left(), forces.get(Rod.LEFT_TIE_ROD));
                 Vector right = pullOn(a.right(), forces.get(Rod.RIGHT_TIE_ROD));
-                Vector push = RodForces.onCentreLink(new SteeringTrain(job).axle().orElseThrow(), m, left, right);
+                Vector push = RodForces.onCentreLink(m, left, right);
                 yield push.dot(ends(up)[0].minus(ends(down)[0]));
             }
             case ArmGear _ -> {
@@ -111,7 +111,7 @@ class LoadsTest {
     /** The gear's arm end and the rod's other end. */
     private static Point[] ends(AxlePose pose) {
         return switch (pose.stance().mechanism().orElseThrow()) {
-            case Mechanism.CentreLinkAt m -> new Point[] {m.pitmanEnd(), m.idlerEnd()};
+            case Mechanism.CentreLinkAt m -> new Point[] {m.armEnd(), m.idlerEnd()};
             case Mechanism.DragLinkAt m -> new Point[] {m.armEnd(), m.drivenPoint()};
             case Mechanism.BellCrankAt m -> new Point[] {m.armEnd(), m.crankPoint()};
             case Mechanism.ShuttleAt m -> new Point[] {m.armEnd(), m.linkPoint()};

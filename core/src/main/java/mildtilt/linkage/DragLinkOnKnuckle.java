@@ -1,0 +1,64 @@
+package mildtilt.linkage;
+
+import java.util.Map;
+import java.util.Optional;
+import mildtilt.gear.ArmGear;
+import mildtilt.geometry.Point;
+import mildtilt.geometry.Side;
+import mildtilt.linkage.DragLink.Attachment;
+import mildtilt.suspension.CornerPose;
+import mildtilt.suspension.KnucklePose;
+
+/** The drag link turns one knuckle, the tie rod takes the other along. */
+final class DragLinkOnKnuckle implements Motion {
+
+    private final DragLink link;
+    private final Attachment.OnKnuckle at;
+    private final ArmEnd arm;
+    private final Map<Rod, Double> lengths;
+    private final Corners corners;
+
+    DragLinkOnKnuckle(DragLink link, Attachment.OnKnuckle at, ArmGear gear, SteeredAxle axle) {
+        this.link = link;
+        this.at = at;
+        arm = new ArmEnd(gear);
+        Point tieLeft = axle.corner(Side.LEFT).knuckle().tieRodPoint();
+        Point tieRight = axle.corner(Side.RIGHT).knuckle().tieRodPoint();
+        double drag = Motion.length(Rod.DRAG_LINK, gear.armEnd(), at.point());
+        Corners.RodAt driving = new Corners.RodAt(at.point(), gear.armEnd(), Rod.DRAG_LINK.label());
+        corners = at.side() == Side.LEFT ? Corners.of(axle, driving, new Corners.RodAt(tieRight, tieLeft, Rod.TIE_ROD.label()))
+                : Corners.of(axle, new Corners.RodAt(tieLeft, tieRight, Rod.TIE_ROD.label()), driving);
+        lengths = Map.of(Rod.DRAG_LINK, drag, Rod.TIE_ROD, Motion.length(Rod.TIE_ROD, tieLeft, tieRight));
+    }
+
+    @Override
+    public Corners corners() {
+        return corners;
+    }
+
+    @Override
+    public Map<Rod, Double> lengths() {
+        return lengths;
+    }
+
+    @Override
+    public Stance stance(double gearInputLeft, Footing footing) {
+        Mechanism.Broken alone = arm.at(gearInputLeft);
+        Point end = alone.armEnd();
+        CornerPose first = footing.corner(at.side(), end, end);
+        if (!(first instanceof KnucklePose driving)) {
+            return new Stance(first, first, Optional.of(alone), footing.beam());
+        }
+        CornerPose second = footing.corner(at.side().other(), driving.tieRodPoint(), driving.tieRodPoint());
+        CornerPose firstWhole = driving.withTieRodInner(second instanceof KnucklePose s ? s.tieRodPoint() : driving.tieRodPoint());
+        Mechanism mechanism = new Mechanism.DragLinkAt(link, arm.gear(), alone.armAngle(), end, driving.carried(at.point()));
+        return at.side() == Side.LEFT
+                ? new Stance(firstWhole, second, Optional.of(mechanism), footing.beam())
+                : new Stance(second, firstWhole, Optional.of(mechanism), footing.beam());
+    }
+
+    @Override
+    public Optional<Mechanism> gearAlone(double gearInputLeft) {
+        return Optional.of(arm.at(gearInputLeft));
+    }
+}

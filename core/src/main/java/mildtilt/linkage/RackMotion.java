@@ -1,0 +1,29 @@
+package mildtilt.linkage;
+
+import java.util.Map;
+import java.util.Optional;
+import mildtilt.gear.RackAndPinion;
+import mildtilt.geometry.Side;
+
+/** The tie rods' inner ends go with the rack. */
+record RackMotion(RackAndPinion rack, Corners corners) implements Motion {
+
+    RackMotion(RackAndPinion rack, SteeredAxle axle) {
+        this(rack, Corners.onTieRods(axle, rack.innerPivot(Side.LEFT, 0), rack.innerPivot(Side.RIGHT, 0)));
+    }
+
+    @Override
+    public Map<Rod, Double> lengths() {
+        return Map.of();
+    }
+
+    @Override
+    public Stance stance(double gearInputLeft, Footing footing) {
+        return Motion.onTieRods(new Mechanism.RackAt(rack, rack.displacementAt(gearInputLeft)), footing);
+    }
+
+    @Override
+    public Optional<Mechanism> gearAlone(double gearInputLeft) {
+        return Optional.empty();
+    }
+}
