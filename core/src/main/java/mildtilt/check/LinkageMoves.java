@@ -6,7 +6,6 @@ import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
-import mildtilt.job.CornerPoint;
 import mildtilt.job.Job;
 import mildtilt.job.JobPoints;
 import mildtilt.job.PointId.OnCorner;
@@ -17,6 +16,7 @@ import mildtilt.steer.BumpSteer;
 import mildtilt.steer.SteerSweep;
 import mildtilt.steer.SteeringTrain;
 import mildtilt.steer.Turn;
+import mildtilt.suspension.CornerPoint;
 
 /** Moves of the tie-rod points and of the gear that cure Ackermann or bump steer, found by search. */
 final class LinkageMoves {

@@ -92,7 +92,8 @@ final class Pairing {
         return switch (e) {
             case Element.ShaftAt s -> 2 * s.index();
             case Element.JointAt j -> 2 * j.index() + 1;
-            default -> throw new IllegalArgumentException("not of the column's line: " + e);
+            case Element.Wheel _, Element.Tube _, Element.BearingAt _, Element.GearElement _, Element.GearArm _, Element.DrivenRod _, Element.Relay _, Element.TieRods _, Element.SteeringArms _,
+                    Element.Knuckles _, Element.BeamElement _, Element.Tyres _, Element.InTheWay _, Element.AtTheWheel _ -> throw new IllegalArgumentException("not of the column's line: " + e);
         };
     }
 

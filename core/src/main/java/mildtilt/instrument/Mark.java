@@ -95,7 +95,7 @@ public sealed interface Mark {
             case Asked.One o -> switch (o.gauge()) {
                 case Gauge.JointAngle g -> new OnJoint(g.joint());
                 case Gauge.RimForce _ -> new AtRim();
-                default -> new UnderWheels();
+                case Gauge.LockAngle _, Gauge.ShaftLength _, Gauge.RodLength _, Gauge.Gap _, Gauge.TurnsTo _, Gauge.GearOffCentre _, Gauge.SpokesOffStraight _, Gauge.RimPlay _, Gauge.FreeReturn _ -> new UnderWheels();
             };
             case Asked.Dot d -> new OnWheel(d.wheel());
             case Asked.Plates _ -> new UnderWheels();

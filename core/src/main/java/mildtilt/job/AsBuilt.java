@@ -24,7 +24,8 @@ public final class AsBuilt {
             case PointId.BearingMiddle _, PointId.DriverHip _, PointId.DriverHeel _ -> false;
             case GearCentre _ -> !(job.axle().orElseThrow().gear() instanceof RackAndPinion);
             case PointId.ObstaclePoint o -> o.point() == 0;
-            default -> true;
+            case PointId.Hub _, PointId.JointCentre _, PointId.GearInput _, PointId.GearArmEnd _, PointId.IdlerPivot _, PointId.IdlerEnd _, PointId.CrankPivot _, PointId.DrivenPoint _, InnerPivot _,
+                    PointId.TrackBarBody _, PointId.TrackBarAxle _, PointId.CentrePinPoint _, PointId.OnCorner _ -> true;
         }).toList();
     }
 
@@ -54,7 +55,9 @@ public final class AsBuilt {
             placed = switch (id) {
                 case InnerPivot p -> withInner(placed, p, to, JobPoints.position(apart, id));
                 case PointId.ObstaclePoint o -> shifted(placed, o.index(), by.get(id));
-                default -> JobPoints.moved(placed, id, to.getOrDefault(id, JobPoints.position(apart, id)));
+                case PointId.Hub _, PointId.JointCentre _, PointId.GearInput _, PointId.BearingMiddle _, GearCentre _, PointId.GearArmEnd _, PointId.IdlerPivot _, PointId.IdlerEnd _, PointId.CrankPivot _,
+                        PointId.DrivenPoint _, PointId.TrackBarBody _, PointId.TrackBarAxle _, PointId.CentrePinPoint _, PointId.DriverHip _, PointId.DriverHeel _, PointId.OnCorner _ ->
+                        JobPoints.moved(placed, id, to.getOrDefault(id, JobPoints.position(apart, id)));
             };
         }
         return placed;

@@ -19,6 +19,7 @@ import mildtilt.job.PointId.OnCorner;
 import mildtilt.linkage.RelayPart;
 import mildtilt.linkage.Rod;
 import mildtilt.linkage.SteeredAxle;
+import mildtilt.suspension.CornerPoint;
 
 /** One link of the steering train from hands to tyres, or what is in its way. What is paired left and right is one element. */
 public sealed interface Element {
@@ -153,7 +154,7 @@ public sealed interface Element {
                     ? List.of(new InnerPivot(Side.LEFT), corner(CornerPoint.TIE_ROD_POINT))
                     : List.of(corner(CornerPoint.TIE_ROD_POINT));
             case SteeringArms _ -> List.of(corner(CornerPoint.TIE_ROD_POINT));
-            case Knuckles _ -> CornerPoint.holding(axle(job).left().suspension()).stream().map(Element::corner).toList();
+            case Knuckles _ -> axle(job).left().suspension().points().keySet().stream().map(Element::corner).toList();
             case BeamElement _ -> JobPoints.ofBeam(axle(job));
             case Tyres _ -> List.of(corner(CornerPoint.WHEEL_CENTRE));
             case InTheWay i -> IntStream.range(0, job.surroundings().obstacles().get(i.index()).shape().points().size())

@@ -30,8 +30,6 @@ import mildtilt.job.PointId.TrackBarAxle;
 import mildtilt.job.PointId.TrackBarBody;
 import mildtilt.linkage.Beam;
 import mildtilt.linkage.Beam.TrackBar;
-import mildtilt.linkage.Corner;
-import mildtilt.linkage.DragLink;
 import mildtilt.linkage.LinkagePoint;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.obstacle.Driver;
@@ -39,10 +37,6 @@ import mildtilt.obstacle.Obstacle;
 import mildtilt.obstacle.Shape;
 import mildtilt.survey.SurveyFit;
 import mildtilt.survey.Surveyed;
-import mildtilt.suspension.DoubleWishbone;
-import mildtilt.suspension.Kingpin;
-import mildtilt.suspension.Knuckle;
-import mildtilt.suspension.Strut;
 
 /** The points of a job: which there are, where each is, and the job with one of them moved. */
 public final class JobPoints {
@@ -115,11 +109,7 @@ public final class JobPoints {
             all.addAll(ofGear(a));
             all.addAll(ofLinkage(a));
             for (Side side : Side.values()) {
-                for (CornerPoint p : CornerPoint.holding(a.corner(side).suspension())) {
-                    all.add(new OnCorner(side, p));
-                }
-                all.add(new OnCorner(side, CornerPoint.WHEEL_CENTRE));
-                all.add(new OnCorner(side, CornerPoint.TIE_ROD_POINT));
+                a.corner(side).points().keySet().forEach(p -> all.add(new OnCorner(side, p)));
             }
             all.addAll(ofBeam(a));
         });
@@ -207,38 +197,7 @@ public final class JobPoints {
             case PointId.ObstaclePoint o -> obstacle(job, o).shape().points().get(o.point());
             case PointId.DriverHip _ -> driver(job).hip();
             case PointId.DriverHeel _ -> driver(job).heel();
-            case OnCorner c -> position(axle(job).corner(c.side()), c);
-        };
-    }
-
-    private static Point position(Corner corner, OnCorner id) {
-        return switch (id.which()) {
-            case WHEEL_CENTRE -> corner.knuckle().wheelCentre();
-            case TIE_ROD_POINT -> corner.knuckle().tieRodPoint();
-            default -> switch (corner.suspension()) {
-                case DoubleWishbone w -> switch (id.which()) {
-                    case LOWER_INNER_FRONT -> w.lowerInnerFront();
-                    case LOWER_INNER_REAR -> w.lowerInnerRear();
-                    case LOWER_BALL_JOINT -> w.lowerBallJoint();
-                    case UPPER_INNER_FRONT -> w.upperInnerFront();
-                    case UPPER_INNER_REAR -> w.upperInnerRear();
-                    case UPPER_BALL_JOINT -> w.upperBallJoint();
-                    default -> throw noSuch(id);
-                };
-                case Strut s -> switch (id.which()) {
-                    case LOWER_INNER_FRONT -> s.lowerInnerFront();
-                    case LOWER_INNER_REAR -> s.lowerInnerRear();
-                    case LOWER_BALL_JOINT -> s.lowerBallJoint();
-                    case STRUT_TOP -> s.topMount();
-                    case STRUT_LOWER -> s.axisLowerPoint();
-                    default -> throw noSuch(id);
-                };
-                case Kingpin k -> switch (id.which()) {
-                    case KINGPIN_LOWER -> k.lower();
-                    case KINGPIN_UPPER -> k.upper();
-                    default -> throw noSuch(id);
-                };
-            };
+            case OnCorner c -> Optional.ofNullable(axle(job).corner(c.side()).points().get(c.which())).orElseThrow(() -> noSuch(id));
         };
     }
 
@@ -275,7 +234,7 @@ public final class JobPoints {
             }
             case PointId.DriverHip _ -> job.editSurroundings(s -> s.withDriver(Optional.of(driver(job).withHip(to))));
             case PointId.DriverHeel _ -> job.editSurroundings(s -> s.withDriver(Optional.of(driver(job).withHeel(to))));
-            case OnCorner c -> job.editAxle(a -> a.withCorner(c.side(), moved(a.corner(c.side()), c, to)));
+            case OnCorner c -> job.editAxle(a -> a.withCorner(c.side(), a.corner(c.side()).withPoint(c.which(), to)));
         };
     }
 
@@ -288,33 +247,6 @@ public final class JobPoints {
 
     private static Job withTrackBar(Job job, TrackBar bar) {
         return job.editAxle(a -> a.withBeam(new Beam.Sprung(Optional.of(bar))));
-    }
-
-    private static Corner moved(Corner corner, OnCorner id, Point p) {
-        Knuckle k = corner.knuckle();
-        CornerPoint which = id.which();
-        return switch (which) {
-            case WHEEL_CENTRE -> corner.withKnuckle(k.withWheelCentre(p));
-            case TIE_ROD_POINT -> corner.withKnuckle(k.withTieRodPoint(p));
-            default -> corner.withSuspension(switch (corner.suspension()) {
-                case DoubleWishbone w -> new DoubleWishbone(
-                        which == CornerPoint.LOWER_INNER_FRONT ? p : w.lowerInnerFront(),
-                        which == CornerPoint.LOWER_INNER_REAR ? p : w.lowerInnerRear(),
-                        which == CornerPoint.LOWER_BALL_JOINT ? p : w.lowerBallJoint(),
-                        which == CornerPoint.UPPER_INNER_FRONT ? p : w.upperInnerFront(),
-                        which == CornerPoint.UPPER_INNER_REAR ? p : w.upperInnerRear(),
-                        which == CornerPoint.UPPER_BALL_JOINT ? p : w.upperBallJoint());
-                case Strut s -> new Strut(
-                        which == CornerPoint.LOWER_INNER_FRONT ? p : s.lowerInnerFront(),
-                        which == CornerPoint.LOWER_INNER_REAR ? p : s.lowerInnerRear(),
-                        which == CornerPoint.LOWER_BALL_JOINT ? p : s.lowerBallJoint(),
-                        which == CornerPoint.STRUT_TOP ? p : s.topMount(),
-                        which == CornerPoint.STRUT_LOWER ? p : s.axisLowerPoint());
-                case Kingpin pin -> new Kingpin(
-                        which == CornerPoint.KINGPIN_LOWER ? p : pin.lower(),
-                        which == CornerPoint.KINGPIN_UPPER ? p : pin.upper());
-            });
-        };
     }
 
     private static Obstacle obstacle(Job job, PointId.ObstaclePoint id) {

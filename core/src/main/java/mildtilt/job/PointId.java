@@ -1,6 +1,7 @@
 package mildtilt.job;
 
 import mildtilt.geometry.Side;
+import mildtilt.suspension.CornerPoint;
 
 /** Names one point of a job that can be measured, typed or dragged. */
 public sealed interface PointId {

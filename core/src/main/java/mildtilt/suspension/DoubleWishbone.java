@@ -1,5 +1,7 @@
 package mildtilt.suspension;
 
+import java.util.LinkedHashMap;
+import java.util.SequencedMap;
 import mildtilt.geometry.Axis;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
@@ -45,5 +47,27 @@ public record DoubleWishbone(
     @Override
     public Axis steerAxis() {
         return Axis.through(lowerBallJoint, upperBallJoint);
+    }
+
+    @Override
+    public SequencedMap<CornerPoint, Point> points() {
+        SequencedMap<CornerPoint, Point> all = new LinkedHashMap<>();
+        all.put(CornerPoint.LOWER_BALL_JOINT, lowerBallJoint);
+        all.put(CornerPoint.UPPER_BALL_JOINT, upperBallJoint);
+        all.put(CornerPoint.LOWER_INNER_FRONT, lowerInnerFront);
+        all.put(CornerPoint.LOWER_INNER_REAR, lowerInnerRear);
+        all.put(CornerPoint.UPPER_INNER_FRONT, upperInnerFront);
+        all.put(CornerPoint.UPPER_INNER_REAR, upperInnerRear);
+        return all;
+    }
+
+    @Override
+    public DoubleWishbone withPoint(CornerPoint which, Point p) {
+        return new DoubleWishbone(which == CornerPoint.LOWER_INNER_FRONT ? p : lowerInnerFront,
+                which == CornerPoint.LOWER_INNER_REAR ? p : lowerInnerRear,
+                which == CornerPoint.LOWER_BALL_JOINT ? p : lowerBallJoint,
+                which == CornerPoint.UPPER_INNER_FRONT ? p : upperInnerFront,
+                which == CornerPoint.UPPER_INNER_REAR ? p : upperInnerRear,
+                which == CornerPoint.UPPER_BALL_JOINT ? p : upperBallJoint);
     }
 }

@@ -1,5 +1,7 @@
 package mildtilt.suspension;
 
+import java.util.LinkedHashMap;
+import java.util.SequencedMap;
 import mildtilt.geometry.Axis;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
@@ -25,5 +27,19 @@ public record Kingpin(Point lower, Point upper) implements Suspension {
     @Override
     public Axis steerAxis() {
         return Axis.through(lower, upper);
+    }
+
+    @Override
+    public SequencedMap<CornerPoint, Point> points() {
+        SequencedMap<CornerPoint, Point> all = new LinkedHashMap<>();
+        all.put(CornerPoint.KINGPIN_LOWER, lower);
+        all.put(CornerPoint.KINGPIN_UPPER, upper);
+        return all;
+    }
+
+    @Override
+    public Kingpin withPoint(CornerPoint which, Point p) {
+        return new Kingpin(which == CornerPoint.KINGPIN_LOWER ? p : lower,
+                which == CornerPoint.KINGPIN_UPPER ? p : upper);
     }
 }

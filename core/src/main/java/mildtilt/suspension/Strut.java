@@ -1,5 +1,7 @@
 package mildtilt.suspension;
 
+import java.util.LinkedHashMap;
+import java.util.SequencedMap;
 import mildtilt.geometry.Axis;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
@@ -45,5 +47,25 @@ public record Strut(
     /** The strut's own axis, upward. */
     public Axis strutAxis() {
         return Axis.through(axisLowerPoint, topMount);
+    }
+
+    @Override
+    public SequencedMap<CornerPoint, Point> points() {
+        SequencedMap<CornerPoint, Point> all = new LinkedHashMap<>();
+        all.put(CornerPoint.LOWER_BALL_JOINT, lowerBallJoint);
+        all.put(CornerPoint.STRUT_TOP, topMount);
+        all.put(CornerPoint.LOWER_INNER_FRONT, lowerInnerFront);
+        all.put(CornerPoint.LOWER_INNER_REAR, lowerInnerRear);
+        all.put(CornerPoint.STRUT_LOWER, axisLowerPoint);
+        return all;
+    }
+
+    @Override
+    public Strut withPoint(CornerPoint which, Point p) {
+        return new Strut(which == CornerPoint.LOWER_INNER_FRONT ? p : lowerInnerFront,
+                which == CornerPoint.LOWER_INNER_REAR ? p : lowerInnerRear,
+                which == CornerPoint.LOWER_BALL_JOINT ? p : lowerBallJoint,
+                which == CornerPoint.STRUT_TOP ? p : topMount,
+                which == CornerPoint.STRUT_LOWER ? p : axisLowerPoint);
     }
 }

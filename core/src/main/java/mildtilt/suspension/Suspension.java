@@ -1,6 +1,8 @@
 package mildtilt.suspension;
 
+import java.util.SequencedMap;
 import mildtilt.geometry.Axis;
+import mildtilt.geometry.Point;
 
 /** How a knuckle is held. */
 public sealed interface Suspension permits DoubleWishbone, Strut, Kingpin {
@@ -10,4 +12,10 @@ public sealed interface Suspension permits DoubleWishbone, Strut, Kingpin {
 
     /** The steer axis in the design position, upward. */
     Axis steerAxis();
+
+    /** The points that hold the knuckle, those at the knuckle first. */
+    SequencedMap<CornerPoint, Point> points();
+
+    /** With one of its points elsewhere; as it is if it has no such point. */
+    Suspension withPoint(CornerPoint which, Point p);
 }

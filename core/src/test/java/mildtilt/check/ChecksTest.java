@@ -14,12 +14,12 @@ import mildtilt.gear.RackAndPinion;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
 import mildtilt.id.Id;
-import mildtilt.job.CornerPoint;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
 import mildtilt.job.JobPoints;
 import mildtilt.job.PointId;
 import mildtilt.measure.LengthUnit;
+import mildtilt.suspension.CornerPoint;
 import org.junit.jupiter.api.Test;
 
 class ChecksTest {

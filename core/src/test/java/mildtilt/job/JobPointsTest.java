@@ -15,6 +15,7 @@ import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
 import mildtilt.job.Plan;
 import mildtilt.linkage.SteeredAxle;
+import mildtilt.suspension.CornerPoint;
 import mildtilt.suspension.Knuckle;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;

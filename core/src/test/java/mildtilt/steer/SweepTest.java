@@ -10,13 +10,13 @@ import mildtilt.format.DemoJob;
 import mildtilt.gear.RackAndPinion;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
-import mildtilt.job.CornerPoint;
 import mildtilt.job.Job;
 import mildtilt.job.JobPoints;
 import mildtilt.job.Plan;
 import mildtilt.job.PointId;
 import mildtilt.linkage.RodEnd;
 import mildtilt.steer.SteerFigures.SteerRow;
+import mildtilt.suspension.CornerPoint;
 import mildtilt.suspension.KnucklePose;
 import org.junit.jupiter.api.Test;
 

@@ -13,10 +13,10 @@ import mildtilt.app.workbench.Workbench;
 import mildtilt.drawing.Elevation;
 import mildtilt.drawing.LabelPlacer;
 import mildtilt.geometry.Side;
-import mildtilt.job.CornerPoint;
 import mildtilt.job.Element;
 import mildtilt.job.JobPoints;
 import mildtilt.job.PointId;
+import mildtilt.suspension.CornerPoint;
 import org.jspecify.annotations.Nullable;
 
 /** The points that can be dragged on one sheet, as nodes that take mouse and keys. */

@@ -34,7 +34,6 @@ import mildtilt.rules.ShippedRules;
 /** The rule set the column is judged by: one that ships, or one's own copy of it, edited here or in a file. */
 public final class RulesPane extends FactsPane {
 
-    private static final String NONE = "none";
     private static final String EDITED = " (edited)";
 
     private final Runnable save;
@@ -142,10 +141,10 @@ public final class RulesPane extends FactsPane {
     }
 
     private MeasureField field(Rules rules, RuleLimit limit) {
-        boolean optional = limit == RuleLimit.KINK;
-        MeasureField field = new MeasureField(rules.get(limit).map(v -> shown(limit, v)).orElse(NONE),
-                t -> optional && t.strip().equalsIgnoreCase(NONE) ? Double.NaN : read(limit, t),
-                v -> edit(limit.label() + ": " + (Double.isNaN(v) ? NONE : shown(limit, v)), r -> Double.isNaN(v) ? r.withoutKink() : r.with(limit, v)), bench::refuse);
+        String now = rules.get(limit).map(v -> shown(limit, v)).orElse(MeasureField.NONE);
+        MeasureField field = limit == RuleLimit.KINK
+                ? MeasureField.optional(now, t -> read(limit, t), v -> edit(limit.label() + ": " + v.map(x -> shown(limit, x)).orElse(MeasureField.NONE), r -> v.map(x -> r.with(limit, x)).orElseGet(r::withoutKink)), bench::refuse)
+                : new MeasureField(now, t -> read(limit, t), v -> edit(limit.label() + ": " + shown(limit, v), r -> r.with(limit, v)), bench::refuse);
         field.setId("rule-" + limit.name().toLowerCase(Locale.ROOT).replace('_', '-'));
         field.setAccessibleText(limit.label());
         return field;

@@ -35,8 +35,6 @@ import mildtilt.papers.Table;
 /** A pane that tells what was worked out and takes what is typed: each field changes the job. */
 public abstract class FormPane extends FactsPane {
 
-    /** What is typed to say that a size is not known. */
-    private static final String NONE = "none";
     private static final double FIRST_COLUMN = 120;
 
     protected FormPane(Workbench bench, String id) {
@@ -94,14 +92,17 @@ public abstract class FormPane extends FactsPane {
     }
 
     private Node maybe(String label, String id, Optional<String> shown, Function<String, Double> read, BiFunction<Job, Optional<Double>, Job> set) {
-        return measure(label, id, shown.orElse(NONE), t -> t.isBlank() || t.strip().equalsIgnoreCase(NONE) ? Double.NaN : read.apply(t),
-                v -> bench.edit(label + (Double.isNaN(v) ? ": " + NONE : " set"), j -> set.apply(j, Double.isNaN(v) ? Optional.empty() : Optional.of(v))));
+        return measure(label, id, MeasureField.optional(shown.orElse(MeasureField.NONE), read::apply,
+                v -> bench.edit(label + (v.isEmpty() ? ": " + MeasureField.NONE : " set"), j -> set.apply(j, v)), bench::refuse));
+    }
+
+    private Node measure(String label, String id, MeasureField f) {
+        f.setId(id);
+        return named(label, f);
     }
 
     private Node measure(String label, String id, String shown, Function<String, Double> read, Consumer<Double> take) {
-        MeasureField f = new MeasureField(shown, read::apply, take::accept, bench::refuse);
-        f.setId(id);
-        return named(label, f);
+        return measure(label, id, new MeasureField(shown, read::apply, take::accept, bench::refuse));
     }
 
     protected final Node words(String label, String id, String value, double width, BiFunction<Job, String, Job> set) {

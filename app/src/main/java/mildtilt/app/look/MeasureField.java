@@ -1,7 +1,9 @@
 package mildtilt.app.look;
 
+import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.DoubleConsumer;
+import java.util.function.Function;
 import java.util.function.ToDoubleFunction;
 import javafx.css.PseudoClass;
 import javafx.scene.control.Tooltip;
@@ -16,13 +18,24 @@ public final class MeasureField extends TypedField {
 
     private static final PseudoClass WRONG = PseudoClass.getPseudoClass("wrong");
 
-    private final ToDoubleFunction<String> read;
-    private final DoubleConsumer take;
-    private final Consumer<String> refuse;
-    private double value;
+    /** What is shown for a measure that is not known, and typed to take one away. */
+    public static final String NONE = "none";
 
-    public MeasureField(String shown, ToDoubleFunction<String> read, DoubleConsumer take,
-            Consumer<String> refuse) {
+    private final Function<String, Optional<Double>> read;
+    private final Consumer<Optional<Double>> take;
+    private final Consumer<String> refuse;
+    private Optional<Double> value = Optional.empty();
+
+    public MeasureField(String shown, ToDoubleFunction<String> read, DoubleConsumer take, Consumer<String> refuse) {
+        this(refuse, shown, t -> Optional.of(read.applyAsDouble(t)), v -> v.ifPresent(take::accept));
+    }
+
+    /** One that need not be known: nothing, or "none", takes it away. */
+    public static MeasureField optional(String shown, ToDoubleFunction<String> read, Consumer<Optional<Double>> take, Consumer<String> refuse) {
+        return new MeasureField(refuse, shown, t -> t.isBlank() || t.strip().equalsIgnoreCase(NONE) ? Optional.empty() : Optional.of(read.applyAsDouble(t)), take);
+    }
+
+    private MeasureField(Consumer<String> refuse, String shown, Function<String, Optional<Double>> read, Consumer<Optional<Double>> take) {
         super(shown);
         this.read = read;
         this.take = take;
@@ -38,7 +51,7 @@ public final class MeasureField extends TypedField {
     @Override
     boolean readable() {
         try {
-            value = read.applyAsDouble(getText());
+            value = read.apply(getText());
             mark(null);
             return true;
         } catch (UnreadableMeasureException e) {

@@ -21,9 +21,6 @@ record PieceField(
         BiFunction<Job, Double, Job> set,
         Optional<UnaryOperator<Job>> clear) {
 
-    /** What is shown for a size that is not known, and typed to take one away. */
-    static final String NONE = "none";
-
     enum Measure {
         LENGTH,
         ANGLE,

@@ -10,6 +10,7 @@ import java.util.function.BiFunction;
 import java.util.function.DoubleFunction;
 import java.util.function.Supplier;
 import java.util.function.ToDoubleFunction;
+import java.util.function.UnaryOperator;
 import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -160,8 +161,9 @@ public final class PiecePane extends VBox {
             if (!f.meaning().isEmpty()) {
                 name.setTooltip(new Tooltip(f.meaning()));
             }
-            MeasureField field = new MeasureField(text(f), t -> read(f, t),
-                    v -> change(f, v), bench::refuse);
+            MeasureField field = f.clear()
+                    .map(clear -> MeasureField.optional(text(f), t -> read(f, t), v -> change(f, j -> v.map(x -> f.set().apply(j, x)).orElseGet(() -> clear.apply(j))), bench::refuse))
+                    .orElseGet(() -> new MeasureField(text(f), t -> read(f, t), v -> change(f, j -> f.set().apply(j, v)), bench::refuse));
             field.setId("field-" + f.label().toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-"));
             field.setAccessibleText(f.label());
             name.setLabelFor(field);
@@ -233,14 +235,10 @@ public final class PiecePane extends VBox {
             case LENGTH -> LengthText.editable(v, bench.lengthUnit());
             case ANGLE -> trim(v) + "°";
             case NUMBER -> trim(v);
-        }).orElse(PieceField.NONE);
+        }).orElse(MeasureField.NONE);
     }
 
-    /** NaN takes a size away that need not be known. */
     private double read(PieceField f, String typed) {
-        if (f.clear().isPresent() && (typed.isBlank() || typed.strip().equalsIgnoreCase(PieceField.NONE))) {
-            return Double.NaN;
-        }
         return switch (f.measure()) {
             case LENGTH -> LengthText.parse(typed, bench.lengthUnit());
             case ANGLE -> LengthText.parseDegrees(typed);
@@ -248,9 +246,8 @@ public final class PiecePane extends VBox {
         };
     }
 
-    private void change(PieceField f, double value) {
-        bench.edit(f.label() + " of " + head.getText(),
-                job -> Double.isNaN(value) ? f.clear().orElseThrow().apply(job) : f.set().apply(job, value));
+    private void change(PieceField f, UnaryOperator<Job> edit) {
+        bench.edit(f.label() + " of " + head.getText(), edit);
     }
 
     private Node point(PointId id) {

@@ -1,10 +1,4 @@
-package mildtilt.job;
-
-import java.util.List;
-import mildtilt.suspension.DoubleWishbone;
-import mildtilt.suspension.Kingpin;
-import mildtilt.suspension.Strut;
-import mildtilt.suspension.Suspension;
+package mildtilt.suspension;
 
 /** The points that make a corner; which of them there are depends on the suspension. */
 public enum CornerPoint {
@@ -29,15 +23,5 @@ public enum CornerPoint {
 
     public String label() {
         return label;
-    }
-
-    /** The points that hold a knuckle. */
-    static List<CornerPoint> holding(Suspension suspension) {
-        return switch (suspension) {
-            case DoubleWishbone _ -> List.of(LOWER_BALL_JOINT, UPPER_BALL_JOINT, LOWER_INNER_FRONT, LOWER_INNER_REAR,
-                    UPPER_INNER_FRONT, UPPER_INNER_REAR);
-            case Strut _ -> List.of(LOWER_BALL_JOINT, STRUT_TOP, LOWER_INNER_FRONT, LOWER_INNER_REAR, STRUT_LOWER);
-            case Kingpin _ -> List.of(KINGPIN_LOWER, KINGPIN_UPPER);
-        };
     }
 }
