@@ -1,5 +1,7 @@
 package mildtilt.measure;
 
+import java.util.Locale;
+
 /** What a figure is measured in, and how finely it is worth showing. */
 public enum Unit {
     LENGTH,
@@ -50,6 +52,33 @@ public enum Unit {
                     : LengthText.decimal(value / KG_PER_POUND, 2) + " lb";
             case TEMPERATURE -> lengths == LengthUnit.MM ? LengthText.decimal(value, 0) + " °C"
                     : LengthText.decimal(value * 1.8 + 32, 0) + " °F (" + LengthText.decimal(value, 0) + " °C)";
+        };
+    }
+
+    /** A value as text to be typed over: as fine as it is kept, with its unit mark where that is plain. */
+    public String editable(double value, LengthUnit lengths) {
+        return switch (this) {
+            case LENGTH, FINE_LENGTH -> LengthText.editable(value, lengths);
+            case ANGLE -> LengthText.trimmed(value, 2) + "°";
+            case PERCENT -> LengthText.trimmed(value, 2) + " %";
+            case FORCE -> lengths == LengthUnit.MM ? LengthText.trimmed(value, 0) + " N" : LengthText.trimmed(value / NEWTON_PER_POUND, 1) + " lbf";
+            case TIMES -> LengthText.trimmed(value, 2) + " ×";
+            case HERTZ -> LengthText.trimmed(value, 1) + " Hz";
+            case RATIO, TURNS, STRESS, TORQUE, MASS, TEMPERATURE -> LengthText.trimmed(value, 2);
+        };
+    }
+
+    /** What was typed; the unit mark may be there or not. @throws UnreadableMeasureException saying why not */
+    public double parse(String typed, LengthUnit lengths) {
+        return switch (this) {
+            case LENGTH, FINE_LENGTH -> LengthText.parse(typed, lengths);
+            case ANGLE -> LengthText.parseDegrees(typed);
+            case FORCE -> {
+                String t = typed.strip().toLowerCase(Locale.ROOT);
+                boolean pounds = t.endsWith("lbf") || lengths != LengthUnit.MM && !t.endsWith("n");
+                yield LengthText.parseNumber(t.replaceAll("\\s*(lbf|n)$", "")) * (pounds ? NEWTON_PER_POUND : 1);
+            }
+            case PERCENT, TIMES, HERTZ, RATIO, TURNS, STRESS, TORQUE, MASS, TEMPERATURE -> LengthText.parseNumber(typed.replaceAll("(?i)\\s*(%|×|x|hz|times)\\s*$", ""));
         };
     }
 }

@@ -86,6 +86,7 @@ public final class RandomColumns {
             case 2 -> new JointKind.Coupling();
             default -> new JointKind.Single();
         };
-        return new Joint(j.id(), j.name(), kind, j.centre(), kind.usualLimitDeg(), fit(), fit(), maybe() ? Optional.empty() : Optional.of(40.0 + r.nextInt(300)), maybe() ? Optional.empty() : Optional.of(40.0 + r.nextInt(30)), maybe());
+        return new Joint(j.id(), j.name(), kind, j.centre(), kind.usualLimitDeg(), fit(), fit())
+                .withTorqueNm(maybe() ? Optional.empty() : Optional.of(40.0 + r.nextInt(300))).withSwingDiameter(maybe() ? Optional.empty() : Optional.of(40.0 + r.nextInt(30))).withTypical(maybe());
     }
 }

@@ -22,10 +22,7 @@ import mildtilt.app.look.Wrap;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.app.workbench.Worked;
 import mildtilt.column.Socket.Hold;
-import mildtilt.measure.LengthText;
-import mildtilt.measure.LengthUnit;
 import mildtilt.measure.Quantity;
-import mildtilt.measure.Unit;
 import mildtilt.rules.RuleLimit;
 import mildtilt.rules.Rules;
 import mildtilt.rules.Rules.Welding;
@@ -151,30 +148,11 @@ public final class RulesPane extends FactsPane {
     }
 
     private String shown(RuleLimit limit, double v) {
-        return switch (limit.unit()) {
-            case LENGTH, FINE_LENGTH -> LengthText.editable(v, bench.lengthUnit());
-            case ANGLE -> LengthText.trimmed(v, 2) + "°";
-            case PERCENT -> LengthText.trimmed(v, 2) + " %";
-            case FORCE -> bench.lengthUnit() == LengthUnit.MM ? LengthText.trimmed(v, 0) + " N" : LengthText.trimmed(v / Unit.NEWTON_PER_POUND, 1) + " lbf";
-            case TIMES -> LengthText.trimmed(v, 2) + " ×";
-            case HERTZ -> LengthText.trimmed(v, 1) + " Hz";
-            case RATIO, TURNS, STRESS, TORQUE, MASS, TEMPERATURE -> LengthText.trimmed(v, 2);
-        };
+        return limit.unit().editable(v, bench.lengthUnit());
     }
 
-    /** The unit may be typed or left out. */
     private double read(RuleLimit limit, String typed) {
-        return switch (limit.unit()) {
-            case LENGTH, FINE_LENGTH -> LengthText.parse(typed, bench.lengthUnit());
-            case ANGLE -> LengthText.parseDegrees(typed);
-            case FORCE -> {
-                String t = typed.strip();
-                double n = LengthText.parseNumber(t.replaceAll("(?i)\\s*(lbf|n)$", ""));
-                boolean pounds = t.toLowerCase(Locale.ROOT).endsWith("lbf") || bench.lengthUnit() != LengthUnit.MM && !t.toLowerCase(Locale.ROOT).endsWith("n");
-                yield pounds ? n * Unit.NEWTON_PER_POUND : n;
-            }
-            case PERCENT, TIMES, HERTZ, RATIO, TURNS, STRESS, TORQUE, MASS, TEMPERATURE -> LengthText.parseNumber(typed.replaceAll("(?i)\\s*(%|×|x|hz|times)\\s*$", ""));
-        };
+        return limit.unit().parse(typed, bench.lengthUnit());
     }
 
     /** Changes the rule set, which is then no longer the one that shipped under its name. */
