@@ -38,7 +38,7 @@ public class FitBenchmark {
     /** 28 dots and two rod lengths against every cause. */
     @Benchmark
     public Optional<Diagnosis> whatFits() {
-        return Diagnosis.of(trial.sheet(), trial.plan());
+        return Diagnosis.of(trial.sheet(), trial.back(job));
     }
 
     /** A trial's readings against its plan, the plan's own analysis at hand. */
