@@ -7,7 +7,7 @@ import mildtilt.geometry.Placing;
 import mildtilt.geometry.Point;
 
 /** A gear whose output is an arm that swings about a shaft. */
-public sealed interface ArmGear extends Gear permits SteeringBox, ColumnArm {
+public sealed interface ArmGear extends Gear permits SteeringBox, WormAndRoller, ColumnArm {
 
     /** The shaft the arm sits on. */
     Axis axis();

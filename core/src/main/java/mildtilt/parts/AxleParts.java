@@ -26,6 +26,7 @@ import mildtilt.gear.ColumnArm;
 import mildtilt.gear.Gear;
 import mildtilt.gear.RackAndPinion;
 import mildtilt.gear.SteeringBox;
+import mildtilt.gear.WormAndRoller;
 import mildtilt.geometry.Axis;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.Point;
@@ -80,12 +81,20 @@ public final class AxleParts {
             .needs("ratio", "ratio", new Size(GEAR_RATIO), "turns of the input for one of the sector shaft; above 0: a left turn of the input swings the arm right-handed about the axis, below 0 the other way").label("Ratio of the box")
             .help("a steering box with a pitman arm");
 
+    public static final Part<WormAndRoller> WORM_AND_ROLLER = Part.of(WormAndRoller.class).inline("axis", ARM_AXIS)
+            .needs("armEnd", "arm_end_mm", ANYWHERE, "centre of the joint at the arm's end, straight ahead")
+            .needs("sweepEachWayDeg", "sweep_each_way_deg", new Size(ARM_SWEEP), "swing of the arm from straight ahead to its end").label("Swing each way")
+            .needs("ratio", "ratio", new Size(GEAR_RATIO), "straight ahead, turns of the input for one of the sector shaft; above 0: a left turn of the input swings the arm right-handed about the axis, below 0 the other way").label("Ratio, straight ahead")
+            .needs("ratioTurned", "ratio_turned", new Size(GEAR_RATIO), "the same with the arm swung as far as said; beyond, it stays so").label("Ratio, arm swung")
+            .needs("turnedDeg", "turned_deg", new Size(ARM_SWEEP), "swing of the arm at which the other ratio was taken").label("Swing at that ratio")
+            .help("a steering box whose ratio changes with the swing of its arm, such as a worm and roller");
+
     public static final Part<ColumnArm> COLUMN_ARM = Part.of(ColumnArm.class).inline("axis", ARM_AXIS)
             .needs("armEnd", "arm_end_mm", ANYWHERE, "centre of the joint at the arm's end, straight ahead")
             .needs("sweepEachWayDeg", "sweep_each_way_deg", new Size(ARM_SWEEP), "swing of the arm from straight ahead to its end").label("Swing each way")
             .help("an arm on the column itself");
 
-    public static final Form<Gear> GEAR = Form.Kinds.<Gear>of("kind", "what the column's last shaft turns").or("rack_and_pinion", RACK).or("steering_box", BOX).or("column_arm", COLUMN_ARM);
+    public static final Form<Gear> GEAR = Form.Kinds.<Gear>of("kind", "what the column's last shaft turns").or("rack_and_pinion", RACK).or("steering_box", BOX).or("worm_and_roller", WORM_AND_ROLLER).or("column_arm", COLUMN_ARM);
 
     public static final Part<RodTube> ROD_TUBE = Part.of(RodTube.class)
             .needs("outside", "outside_mm", new Size(ROD_DIAMETER), "outside diameter").label("Tube outside")

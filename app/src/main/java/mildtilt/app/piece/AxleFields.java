@@ -7,6 +7,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.UnaryOperator;
 import mildtilt.gear.ArmGear;
+import mildtilt.gear.ColumnArm;
+import mildtilt.gear.Gear;
+import mildtilt.gear.RackAndPinion;
+import mildtilt.gear.SteeringBox;
+import mildtilt.gear.WormAndRoller;
 import mildtilt.geometry.Side;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
@@ -49,6 +54,23 @@ final class AxleFields {
             case Element.Wheel _, Element.ShaftAt _, Element.JointAt _, Element.Tube _, Element.BearingAt _,
                     Element.InTheWay _, Element.AtTheWheel _ -> List.of();
         };
+    }
+
+    /** What is chosen from a few: whether a box's ratio stays the same. */
+    static List<PieceChoice> choices(SteeredAxle axle, Element element) {
+        if (!(element instanceof Element.GearElement)) {
+            return List.of();
+        }
+        return switch (axle.gear()) {
+            case SteeringBox b -> List.of(ratioChoice(true, new WormAndRoller(b.axis(), b.armEnd(), b.ratio(), b.ratio(), b.sweepEachWayDeg(), b.sweepEachWayDeg())));
+            case WormAndRoller w -> List.of(ratioChoice(false, new SteeringBox(w.axis(), w.armEnd(), w.ratio(), w.sweepEachWayDeg())));
+            case RackAndPinion _, ColumnArm _ -> List.of();
+        };
+    }
+
+    private static PieceChoice ratioChoice(boolean same, Gear other) {
+        return PieceChoice.yesNo("Ratio of the box", "the same all the way", "changes with the swing", same, (j, _) -> j.editAxle(a -> a.withGear(other)))
+                .meaning("A worm and roller is quicker or slower in the middle than near the locks. Turn its input and read the arm's swing in the middle and near an end.");
     }
 
     private static List<PieceField> drivenRod(SteeredAxle axle) {

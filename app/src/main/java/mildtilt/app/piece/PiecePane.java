@@ -131,6 +131,7 @@ public final class PiecePane extends VBox {
         // Choices are wider than sizes: in a grid of their own they leave the names of the sizes their room.
         GridPane chosen = grid();
         bench.job().column().ifPresent(c -> addChoices(chosen, new ColumnFields(c).choices(element)));
+        bench.job().axle().ifPresent(a -> addChoices(chosen, AxleFields.choices(a, element)));
         if (element instanceof Element.InTheWay i) {
             addChoices(chosen, ObstacleFields.choices(bench.job().surroundings().obstacles().get(i.index()), i.index()));
         }
