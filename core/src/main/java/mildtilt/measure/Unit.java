@@ -13,6 +13,8 @@ public enum Unit {
     TURNS,
     /** N; in pounds-force where lengths are shown in inches. */
     FORCE,
+    /** N for a degree; in pounds-force where lengths are shown in inches. */
+    FORCE_PER_DEGREE,
     /** MPa; in psi where lengths are shown in inches. */
     STRESS,
     /** N·mm; in N·m, or in pound-feet where lengths are shown in inches. */
@@ -42,6 +44,7 @@ public enum Unit {
             case TURNS -> LengthText.decimal(value, 2) + " turns";
             case FORCE -> lengths == LengthUnit.MM ? LengthText.decimal(value, 0) + " N"
                     : LengthText.decimal(value / NEWTON_PER_POUND, 0) + " lbf";
+            case FORCE_PER_DEGREE -> lengths == LengthUnit.MM ? LengthText.decimal(value, 3) + " N/°" : LengthText.decimal(value / NEWTON_PER_POUND, 4) + " lbf/°";
             case STRESS -> lengths == LengthUnit.MM ? LengthText.decimal(value, 0) + " MPa"
                     : LengthText.decimal(value / MPA_PER_PSI, 0) + " psi";
             case TORQUE -> lengths == LengthUnit.MM ? LengthText.decimal(value / 1000, 0) + " N·m"
@@ -64,7 +67,7 @@ public enum Unit {
             case FORCE -> lengths == LengthUnit.MM ? LengthText.trimmed(value, 0) + " N" : LengthText.trimmed(value / NEWTON_PER_POUND, 1) + " lbf";
             case TIMES -> LengthText.trimmed(value, 2) + " ×";
             case HERTZ -> LengthText.trimmed(value, 1) + " Hz";
-            case RATIO, TURNS, STRESS, TORQUE, MASS, TEMPERATURE -> LengthText.trimmed(value, 2);
+            case RATIO, TURNS, FORCE_PER_DEGREE, STRESS, TORQUE, MASS, TEMPERATURE -> LengthText.trimmed(value, 2);
         };
     }
 
@@ -78,7 +81,7 @@ public enum Unit {
                 boolean pounds = t.endsWith("lbf") || lengths != LengthUnit.MM && !t.endsWith("n");
                 yield LengthText.parseNumber(t.replaceAll("\\s*(lbf|n)$", "")) * (pounds ? NEWTON_PER_POUND : 1);
             }
-            case PERCENT, TIMES, HERTZ, RATIO, TURNS, STRESS, TORQUE, MASS, TEMPERATURE -> LengthText.parseNumber(typed.replaceAll("(?i)\\s*(%|×|x|hz|times)\\s*$", ""));
+            case PERCENT, TIMES, HERTZ, RATIO, TURNS, FORCE_PER_DEGREE, STRESS, TORQUE, MASS, TEMPERATURE -> LengthText.parseNumber(typed.replaceAll("(?i)\\s*(%|×|x|hz|times)\\s*$", ""));
         };
     }
 }

@@ -33,12 +33,14 @@ import mildtilt.suspension.KnucklePose;
  * @param rows from right lock to left lock, both ends with them, as finely as asked for: for tables and curves only
  * @param worstParked the most that the rim wants parked, N
  * @param worstCreeping the most that it wants at walking pace, N
+ * @param creepingPerDeg how much more the rim wants at walking pace for a degree of steering wheel, from straight ahead to the lock, the harder way, N/°; below 0
+ *     where it wants less at the lock
  * @param leastReturning the least with which the weight turns the wheel back toward the middle away from it, N; below 0 where
  *     it turns it away
  * @param leastReturningAt steering wheel there, degrees
  * @param rodForce the largest force along each rod while parked, N, without sign
  */
-public record Effort(List<Row> rows, double worstParked, double worstCreeping, double leastReturning, double leastReturningAt, Map<Rod, Double> rodForce) {
+public record Effort(List<Row> rows, double worstParked, double worstCreeping, double creepingPerDeg, double leastReturning, double leastReturningAt, Map<Rod, Double> rodForce) {
 
     public Effort {
         rows = List.copyOf(rows);
@@ -96,7 +98,7 @@ public record Effort(List<Row> rows, double worstParked, double worstCreeping, d
             Peak.of(sw -> g.at(sw).map(h -> h.rodForce.getOrDefault(rod, Double.NaN)).orElse(Double.NaN), lockRight, lockLeft)
                     .ifPresent(p -> forces.put(rod, p.value()));
         }
-        return Optional.of(new Effort(rows, g.worst(Row::parked, lockRight, lockLeft), g.worst(Row::creeping, lockRight, lockLeft),
+        return Optional.of(new Effort(rows, g.worst(Row::parked, lockRight, lockLeft), g.worst(Row::creeping, lockRight, lockLeft), Math.max(g.creepingPerDeg(lockLeft), g.creepingPerDeg(lockRight)),
                 -returning.value(), returning.at(), forces));
     }
 
@@ -142,6 +144,11 @@ public record Effort(List<Row> rows, double worstParked, double worstCreeping, d
 
         double worst(ToDoubleFunction<Row> figure, double from, double to) {
             return Peak.of(sw -> at(sw).map(h -> figure.applyAsDouble(h.row)).orElse(Double.NaN), from, to).map(Peak::value).orElse(0.0);
+        }
+
+        /** From straight ahead to a lock, N/°. */
+        double creepingPerDeg(double lock) {
+            return at(0).flatMap(ahead -> at(lock).map(there -> (there.row.creeping() - ahead.row.creeping()) / Math.abs(lock))).orElse(0.0);
         }
 
         Optional<Here> at(double sw) {

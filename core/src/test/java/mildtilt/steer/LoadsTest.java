@@ -4,8 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
+import mildtilt.analysis.Analysis;
+import mildtilt.analysis.Headline;
 import mildtilt.format.DemoJob;
 import mildtilt.gear.ArmGear;
 import mildtilt.gear.RackAndPinion;
@@ -57,6 +61,21 @@ class LoadsTest {
             double given = given(job, forces, here, train.pose(sw - step, 0, 0), train.pose(sw + step, 0, 0));
             assertThat(given).as(demo + " at " + part).isCloseTo(taken, within(Math.abs(taken) * 2e-4 + 1));
         }
+    }
+
+    /** Whatever the curve does on the way, from straight ahead to the lock it rises by that much for each degree. */
+    @ParameterizedTest
+    @EnumSource(DemoJob.class)
+    void theRimForceAtWalkingPaceRisesByItsSlopeToTheHarderLock(DemoJob demo) {
+        Job job = demo.job();
+        Analysis a = Analysis.of(job);
+        double ahead = Effort.at(a.train(), job, 0).orElseThrow().row().creeping();
+        List<Double> slopes = new ArrayList<>();
+        for (Side way : Side.values()) {
+            double lock = a.steer().orElseThrow().lock(way).turn().steeringWheelDeg();
+            slopes.add((Effort.at(a.train(), job, lock).orElseThrow().row().creeping() - ahead) / Math.abs(lock));
+        }
+        assertThat(a.headlines().get(Headline.CREEPING_PER_DEGREE).orElseThrow()).isCloseTo(Collections.max(slopes), within(1e-3 * Math.abs(Collections.max(slopes))));
     }
 
     /** How far a knuckle turned about its steer axis between two poses, rad. */
