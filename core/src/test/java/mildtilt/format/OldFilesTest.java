@@ -67,7 +67,7 @@ class OldFilesTest {
         FIGURES.path(file).path("headlines").properties().forEach(e -> expected.put(e.getKey(), e.getValue().asDouble()));
         Map<String, Double> now = new HashMap<>();
         a.headlines().values().forEach((h, v) -> now.put(h.name(), v));
-        assertThat(now).isEqualTo(expected);
+        assertThat(now).as("figures that came later may be there besides").containsAllEntriesOf(expected);
         List<String> findings = FIGURES.path(file).path("findings").valueStream().map(JsonNode::asText).toList();
         assertThat(a.findings()).extracting(f -> f.severity().name() + " " + f.fault().name()).isEqualTo(findings);
         // Saved by this version it is the same job.
