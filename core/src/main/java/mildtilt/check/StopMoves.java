@@ -3,9 +3,7 @@ package mildtilt.check;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.function.ToDoubleFunction;
-import java.util.stream.DoubleStream;
 import mildtilt.gear.RackAndPinion;
 import mildtilt.geometry.Side;
 import mildtilt.job.Job;
@@ -39,16 +37,14 @@ public final class StopMoves {
     /** Where the inner wheels' stops belong, to a half degree down: so far before all else that ends the lock, either way. */
     public static Optional<Double> innerStopDeg(Job job, SteerFigures figures, double before) {
         SteeringTrain train = new SteeringTrain(job);
-        OptionalDouble least = DoubleStream.of(inner(train, figures, Side.LEFT), inner(train, figures, Side.RIGHT)).min();
-        double deg = Math.floor((least.getAsDouble() - before) * 2) / 2;
-        return Double.isFinite(deg) && deg > 1 ? Optional.of(deg) : Optional.empty();
+        return inner(train, figures, Side.LEFT).flatMap(l -> inner(train, figures, Side.RIGHT).map(r -> Math.min(l, r)))
+                .map(least -> Math.floor((least - before) * 2) / 2).filter(deg -> deg > 1);
     }
 
-    private static double inner(SteeringTrain train, SteerFigures figures, Side way) {
+    private static Optional<Double> inner(SteeringTrain train, SteerFigures figures, Side way) {
         return figures.limits().toward(way).stream().filter(h -> h.limit() != Limit.KNUCKLE_STOP).findFirst()
                 .map(LockLimits.Hit::steeringWheelDeg)
-                .flatMap(sw -> train.pose(sw, 0, 0).assembled()).map(a -> way.sign() * a.knuckle(way).steerDeg())
-                .orElse(Double.NaN);
+                .flatMap(sw -> train.pose(sw, 0, 0).assembled()).map(a -> way.sign() * a.knuckle(way).steerDeg());
     }
 
     public static Job withInnerStops(Job job, double deg) {

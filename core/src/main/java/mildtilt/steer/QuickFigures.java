@@ -150,26 +150,33 @@ public record QuickFigures(
         private Optional<Turn> atInner(double innerDeg, double end) {
             double a = 0;
             double b = end;
-            double fa = turn(0).map(Turn::leftDeg).orElse(Double.NaN) - innerDeg;
-            double fb = turn(end).map(Turn::leftDeg).orElse(Double.NaN) - innerDeg;
-            if (!(fa <= 0 && fb >= 0)) {
+            Optional<Double> ahead = over(0, innerDeg);
+            Optional<Double> turned = over(end, innerDeg);
+            if (ahead.isEmpty() || turned.isEmpty() || ahead.get() > 0 || turned.get() < 0) {
                 return Optional.empty();
             }
+            double fa = ahead.get();
+            double fb = turned.get();
             for (int i = 0; i < ITERATIONS; i++) {
                 double mid = i % 3 == 2 ? (a + b) / 2 : a - fa * (b - a) / (fb - fa);
-                double fm = turn(mid).map(Turn::leftDeg).orElse(Double.NaN) - innerDeg;
-                if (!(Math.abs(fm) > 1e-9)) {
+                Optional<Double> fm = over(mid, innerDeg);
+                if (fm.isEmpty() || Math.abs(fm.get()) <= 1e-9) {
                     return turn(mid);
                 }
-                if (fm < 0) {
+                if (fm.get() < 0) {
                     a = mid;
-                    fa = fm;
+                    fa = fm.get();
                 } else {
                     b = mid;
-                    fb = fm;
+                    fb = fm.get();
                 }
             }
             return turn(b);
+        }
+
+        /** How much further than an angle the left wheel is turned there. */
+        private Optional<Double> over(double sw, double innerDeg) {
+            return turn(sw).map(t -> t.leftDeg() - innerDeg);
         }
 
         private Optional<Double> miss(OuterTable table, double end) {

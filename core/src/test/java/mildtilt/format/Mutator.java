@@ -12,8 +12,16 @@ import java.math.BigDecimal;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Random;
+import java.util.TreeSet;
+import mildtilt.describe.Range;
+import mildtilt.describe.Ranges;
+import mildtilt.parts.CatalogueParts;
+import mildtilt.parts.JobParts;
+import mildtilt.parts.RuleParts;
 
 /**
  * Damages files knowing what they are made of: wrong types, keys lost, doubled and misspelt, sizes at their extremes, lists of other lengths, names that
@@ -28,10 +36,26 @@ final class Mutator {
     static final double[] EXTREMES = {0, -1, 4.9e-324, 1e-9, 1e5, 1e9, 1.7e308, 90, 180};
     private static final double[] FACTORS = {-1, 0.01, 0.3, 0.8, 1.25, 3, 100};
 
+    /** The ends of the ranges that a size of each key can be in, and what lies just beyond them: from the descriptions. */
+    private static final Map<String, List<Double>> ENDS = ends();
+
     private static final List<String> NAMES = List.of("", " ", "\u0000", "a\nb", "{0} {1}", "../../etc/x", "/", "=1+1", " =1+1", "\uFF1D1", "\uD83D\uDE00\uD83D\uDE00", "\uD83D", "\uFFFF", "\u202Egnp.exe", "%n%s%d", "<b>&amp;", "null",
             "con", "x".repeat(199), "x".repeat(30_000), "\"", "\\", "\u0001{", "0", "Upper joint");
 
     private final Random r;
+
+    private static Map<String, List<Double>> ends() {
+        SchemaMaker maker = new SchemaMaker();
+        List.of(JobParts.JOB, RuleParts.FILE, CatalogueParts.FILE).forEach(part -> maker.schema(part, "", ""));
+        Map<String, List<Double>> all = new HashMap<>();
+        for (Range range : Ranges.all()) {
+            for (String key : maker.keysOfRanges().getOrDefault(range.name(), new TreeSet<>())) {
+                all.computeIfAbsent(key, _ -> new ArrayList<>()).addAll(List.of(range.least(), range.most(),
+                        Math.nextDown(range.least()), Math.nextUp(range.most()), range.nearest(), -range.nearest()));
+            }
+        }
+        return all;
+    }
 
     Mutator(long seed) {
         r = new Random(seed);
@@ -131,9 +155,11 @@ final class Mutator {
         if (!numbers.isEmpty()) {
             Spot s = numbers.get(r.nextInt(numbers.size()));
             double is = s.value().asDouble();
-            s.set(switch (r.nextInt(3)) {
+            List<Double> ends = ENDS.getOrDefault(s.key, List.of());
+            s.set(switch (r.nextInt(4)) {
                 case 0 -> MAKE.numberNode(EXTREMES[r.nextInt(EXTREMES.length)]);
-                case 1 -> MAKE.numberNode(is * FACTORS[r.nextInt(FACTORS.length)]);
+                case 1 -> MAKE.numberNode(ends.isEmpty() ? -is : ends.get(r.nextInt(ends.size())));
+                case 2 -> MAKE.numberNode(is * FACTORS[r.nextInt(FACTORS.length)]);
                 default -> MAKE.numberNode(is + 50 * r.nextGaussian());
             });
         }
