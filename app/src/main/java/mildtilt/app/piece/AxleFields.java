@@ -6,6 +6,7 @@ import static mildtilt.app.piece.PieceField.optional;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.UnaryOperator;
+import mildtilt.describe.Spot;
 import mildtilt.gear.ArmGear;
 import mildtilt.gear.ColumnArm;
 import mildtilt.gear.Gear;
@@ -36,12 +37,15 @@ import mildtilt.parts.PlanParts;
 /** Which sizes, points apart, each element from the gear to the tyres has to type. */
 final class AxleFields {
 
+    private static final Spot AXLE = Spot.WHOLE.in("axle");
+    private static final Spot LINKAGE = AXLE.in("linkage");
+
     private AxleFields() {}
 
     static List<PieceField> of(Job job, Element element) {
         SteeredAxle axle = job.axle().orElseThrow();
         return switch (element) {
-            case Element.GearElement _ -> PartFields.of(AxleParts.GEAR, axle.gear(), "", (j, change) -> j.editAxle(a -> a.withGear(change.apply(a.gear()))));
+            case Element.GearElement _ -> PartFields.of(AXLE.in("gear"), AxleParts.GEAR, axle.gear(), "", (j, change) -> j.editAxle(a -> a.withGear(change.apply(a.gear()))));
             case Element.GearArm _ -> List.of(length("Arm length", ((ArmGear) axle.gear()).armLength(),
                     (j, v) -> KnuckleEdits.scaledGearArm(j, v / ((ArmGear) axle.gear()).armLength())));
             case Element.DrivenRod _ -> drivenRod(axle);
@@ -49,7 +53,7 @@ final class AxleFields {
             case Element.TieRods _ -> tieRods(axle);
             case Element.SteeringArms _ -> arms(job, axle);
             case Element.Knuckles _ -> knuckles(axle);
-            case Element.BeamElement _ -> PartFields.of(AxleParts.BEAM, axle.beam().orElseThrow(), "", (j, change) -> j.editAxle(a -> a.withBeam(change.apply(a.beam().orElseThrow()))));
+            case Element.BeamElement _ -> PartFields.of(AXLE.in("beam"), AxleParts.BEAM, axle.beam().orElseThrow(), "", (j, change) -> j.editAxle(a -> a.withBeam(change.apply(a.beam().orElseThrow()))));
             case Element.Tyres _ -> tyres(job.vehicle());
             case Element.Wheel _, Element.ShaftAt _, Element.JointAt _, Element.Tube _, Element.BearingAt _,
                     Element.InTheWay _, Element.AtTheWheel _ -> List.of();
@@ -74,11 +78,11 @@ final class AxleFields {
     }
 
     private static List<PieceField> drivenRod(SteeredAxle axle) {
-        List<PieceField> all = PartFields.of(AxleParts.LINKAGE, axle.linkage(), "", AxleFields::linkage, "slide", "pivot_axis", "travel_each_way_mm");
+        List<PieceField> all = PartFields.of(LINKAGE, AxleParts.LINKAGE, axle.linkage(), "", AxleFields::linkage, "slide", "pivot_axis", "travel_each_way_mm");
         switch (axle.linkage()) {
-            case DragLink d -> all.addAll(rodEnds(d.ends(), "", (j, e) -> j.editAxle(x -> x.editRodEnds(Rod.DRAG_LINK, e))));
-            case BellCrank b -> all.addAll(rodEnds(b.dragRodEnds(), "", (j, e) -> j.editAxle(x -> x.editRodEnds(Rod.DRAG_ROD, e))));
-            case Shuttle s -> all.addAll(rodEnds(s.linkEnds(), "", (j, e) -> j.editAxle(x -> x.editRodEnds(Rod.SHORT_LINK, e))));
+            case DragLink d -> all.addAll(rodEnds(LINKAGE.in("ends"), d.ends(), "", (j, e) -> j.editAxle(x -> x.editRodEnds(Rod.DRAG_LINK, e))));
+            case BellCrank b -> all.addAll(rodEnds(LINKAGE.in("drag_rod_ends"), b.dragRodEnds(), "", (j, e) -> j.editAxle(x -> x.editRodEnds(Rod.DRAG_ROD, e))));
+            case Shuttle s -> all.addAll(rodEnds(LINKAGE.in("link_ends"), s.linkEnds(), "", (j, e) -> j.editAxle(x -> x.editRodEnds(Rod.SHORT_LINK, e))));
             case CentreLink _, RackTieRods _ -> { }
         }
         return all;
@@ -86,7 +90,7 @@ final class AxleFields {
 
     private static List<PieceField> relay(Linkage linkage) {
         return switch (linkage) {
-            case BellCrank _, Shuttle _ -> PartFields.of(AxleParts.LINKAGE, linkage, "", AxleFields::linkage);
+            case BellCrank _, Shuttle _ -> PartFields.of(LINKAGE, AxleParts.LINKAGE, linkage, "", AxleFields::linkage);
             case CentreLink _, RackTieRods _, DragLink _ -> List.of();
         };
     }
@@ -98,20 +102,20 @@ final class AxleFields {
     private static List<PieceField> tieRods(SteeredAxle axle) {
         List<PieceField> all = new ArrayList<>();
         for (Side side : sides(axle)) {
-            all.addAll(rodEnds(axle.corner(side).rodEnds(), of(axle, side),
+            all.addAll(rodEnds(AXLE.in(side.code()).in("rod_ends"), axle.corner(side).rodEnds(), of(axle, side),
                     (j, e) -> withCorner(j, side, c -> c.withRodEnds(e.apply(c.rodEnds())))));
         }
         return all;
     }
 
-    private static List<PieceField> rodEnds(RodEnds ends, String of, PartFields.Edit<RodEnds> edit) {
-        List<PieceField> all = PartFields.of(AxleParts.ROD_ENDS, ends, of, edit, "outer_bolt", "inner_bolt");
+    private static List<PieceField> rodEnds(Spot at, RodEnds ends, String of, PartFields.Edit<RodEnds> edit) {
+        List<PieceField> all = PartFields.of(at, AxleParts.ROD_ENDS, ends, of, edit, "outer_bolt", "inner_bolt");
         RodTube tube = ends.tube().orElse(new RodTube(22, 3, 0, RodTube.USUAL_YIELD));
         all.add(optional("Tube outside" + of, PieceField.Measure.LENGTH, ends.tube().map(RodTube::outside), (j, v) -> edit.apply(j,
                 e -> e.withTube(v.map(o -> new RodTube(o, Math.min(tube.wall(), o / 2), tube.crank(), tube.yield())))))
                 .meaning("Steel tube. Without it no buckling can be worked out."));
-        ends.tube().ifPresent(t -> all.addAll(PartFields.of(AxleParts.ROD_TUBE, t, of, (j, change) -> edit.apply(j, e -> e.withTube(e.tube().map(change))), "outside_mm")));
-        all.addAll(PartFields.of(AxleParts.ROD_ENDS, ends, of, edit, "allowed_deg"));
+        ends.tube().ifPresent(t -> all.addAll(PartFields.of(at.in("tube"), AxleParts.ROD_TUBE, t, of, (j, change) -> edit.apply(j, e -> e.withTube(e.tube().map(change))), "outside_mm")));
+        all.addAll(PartFields.of(at, AxleParts.ROD_ENDS, ends, of, edit, "allowed_deg"));
         return all;
     }
 
@@ -129,7 +133,7 @@ final class AxleFields {
     private static List<PieceField> knuckles(SteeredAxle axle) {
         List<PieceField> all = new ArrayList<>();
         for (Side side : sides(axle)) {
-            all.addAll(PartFields.of(AxleParts.LIMITS, axle.corner(side).limits(), of(axle, side), (j, change) -> withCorner(j, side, c -> c.withLimits(change.apply(c.limits())))));
+            all.addAll(PartFields.of(AXLE.in(side.code()).in("limits"), AxleParts.LIMITS, axle.corner(side).limits(), of(axle, side), (j, change) -> withCorner(j, side, c -> c.withLimits(change.apply(c.limits())))));
         }
         return all;
     }
@@ -140,8 +144,8 @@ final class AxleFields {
                 optional("Front axle load, kg", PieceField.Measure.NUMBER, v.loads().map(Loads::frontAxleKg),
                         (j, x) -> j.withVehicle(j.vehicle().withLoads(x.map(kg -> new Loads(kg, usual.friction(), usual.rollingResistance(), usual.efficiency())))))
                         .meaning("On both steered wheels together. Without it no effort can be worked out.")));
-        all.add(0, PartFields.one(PlanParts.VEHICLE, "tyre_width_mm", v, "", (j, change) -> j.withVehicle(change.apply(j.vehicle()))));
-        v.loads().ifPresent(l -> all.addAll(PartFields.of(PlanParts.LOADS, l, "", (j, change) -> j.withVehicle(j.vehicle().withLoads(j.vehicle().loads().map(change))), "front_axle_kg")));
+        all.add(0, PartFields.one(Spot.WHOLE.in("vehicle"), PlanParts.VEHICLE, "tyre_width_mm", v, (j, change) -> j.withVehicle(change.apply(j.vehicle()))));
+        v.loads().ifPresent(l -> all.addAll(PartFields.of(Spot.WHOLE.in("vehicle").in("loads"), PlanParts.LOADS, l, "", (j, change) -> j.withVehicle(j.vehicle().withLoads(j.vehicle().loads().map(change))), "front_axle_kg")));
         return all;
     }
 

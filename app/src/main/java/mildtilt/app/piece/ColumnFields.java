@@ -21,6 +21,7 @@ import mildtilt.column.Slide;
 import mildtilt.column.Socket;
 import mildtilt.column.Socket.Hold;
 import mildtilt.column.SteeringWheel;
+import mildtilt.describe.Spot;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.job.Element;
@@ -31,6 +32,8 @@ import mildtilt.routing.JointBend;
 /** The sizes and choices of each element of the column. */
 final class ColumnFields {
 
+    private static final Spot COLUMN = Spot.WHOLE.in("column");
+    private static final Spot WHEEL = COLUMN.in("steering_wheel");
     private static final Slide USUAL_SLIDE = new Slide(80, 50, 40);
     private static final List<JointKind> KINDS = List.of(new JointKind.Single(), new JointKind.Double(false), new JointKind.Double(true), new JointKind.Coupling());
 
@@ -46,7 +49,7 @@ final class ColumnFields {
             case Element.Wheel _ -> wheel();
             case Element.ShaftAt s -> shaft(s.index());
             case Element.JointAt j -> joint(j.index());
-            case Element.Tube _ -> c.tube().map(t -> PartFields.of(ColumnParts.TUBE, t, "", ColumnFields::tube)).orElse(List.of());
+            case Element.Tube _ -> c.tube().map(t -> PartFields.of(COLUMN.in("tube"), ColumnParts.TUBE, t, "", ColumnFields::tube)).orElse(List.of());
             case Element.BearingAt b -> bearing(b.index());
             case Element.GearElement _, Element.GearArm _, Element.DrivenRod _, Element.Relay _, Element.TieRods _,
                     Element.SteeringArms _, Element.Knuckles _, Element.BeamElement _, Element.Tyres _, Element.InTheWay _, Element.AtTheWheel _ -> List.of();
@@ -91,12 +94,12 @@ final class ColumnFields {
 
     private List<PieceField> wheel() {
         List<PieceField> all = new ArrayList<>();
-        all.add(PartFields.one(ColumnParts.WHEEL, "diameter_mm", c.wheel(), "", ColumnFields::wheel));
-        all.add(PartFields.one(ColumnParts.COLUMN, "first_fork_deg", c, "", Job::editColumn));
-        all.addAll(PartFields.of(ColumnParts.ADJUSTMENTS, c.wheel().adjustment(), "", (j, change) -> wheel(j, w -> w.withAdjustment(change.apply(w.adjustment())))));
-        all.addAll(PartFields.of(ColumnParts.INSTALLATION, c.installation(), "", ColumnFields::installation));
+        all.add(PartFields.one(WHEEL, ColumnParts.WHEEL, "diameter_mm", c.wheel(), ColumnFields::wheel));
+        all.add(PartFields.one(COLUMN, ColumnParts.COLUMN, "first_fork_deg", c, Job::editColumn));
+        all.addAll(PartFields.of(WHEEL.in("adjustment"), ColumnParts.ADJUSTMENTS, c.wheel().adjustment(), "", (j, change) -> wheel(j, w -> w.withAdjustment(change.apply(w.adjustment())))));
+        all.addAll(PartFields.of(COLUMN.in("installation"), ColumnParts.INSTALLATION, c.installation(), "", ColumnFields::installation));
         all.addAll(axis("Column", c.installation().columnAxis(), (j, d) -> installation(j, i -> i.withColumnAxis(Optional.of(d)))));
-        all.addAll(fit("hub", c.wheel().fit(), (j, change) -> wheel(j, w -> w.withFit(change.apply(w.fit())))));
+        all.addAll(fit(WHEEL, "hub", c.wheel().fit(), (j, change) -> wheel(j, w -> w.withFit(change.apply(w.fit())))));
         return all;
     }
 
@@ -110,16 +113,17 @@ final class ColumnFields {
 
     private List<PieceField> shaft(int index) {
         Shaft s = c.shafts().get(index);
+        Spot at = COLUMN.in("shafts").at(index);
         PartFields.Edit<Shaft> edit = (j, change) -> shaft(j, index, change);
         // Only a shaft between two joints can be clocked.
         String[] leftOut = c.liesBetweenJoints(index) ? new String[0] : new String[] {"clocking_deg", "clocking_index_deg"};
-        List<PieceField> all = PartFields.of(ColumnParts.SHAFT, s, "", edit, leftOut);
-        s.wheelEnd().ifPresent(e -> all.addAll(PartFields.of(ColumnParts.SEAT, e, ", wheel end", (j, change) -> shaft(j, index, x -> x.withEnds(x.wheelEnd().map(change), x.gearEnd())))));
-        s.gearEnd().ifPresent(e -> all.addAll(PartFields.of(ColumnParts.SEAT, e, ", gear end", (j, change) -> shaft(j, index, x -> x.withEnds(x.wheelEnd(), x.gearEnd().map(change))))));
-        s.slide().ifPresent(slide -> all.addAll(PartFields.of(ColumnParts.SLIDE, slide, "", (j, change) -> shaft(j, index, x -> x.withSlide(x.slide().map(change))))));
+        List<PieceField> all = PartFields.of(at, ColumnParts.SHAFT, s, "", edit, leftOut);
+        s.wheelEnd().ifPresent(e -> all.addAll(PartFields.of(at.in("wheel_end"), ColumnParts.SEAT, e, ", wheel end", (j, change) -> shaft(j, index, x -> x.withEnds(x.wheelEnd().map(change), x.gearEnd())))));
+        s.gearEnd().ifPresent(e -> all.addAll(PartFields.of(at.in("gear_end"), ColumnParts.SEAT, e, ", gear end", (j, change) -> shaft(j, index, x -> x.withEnds(x.wheelEnd(), x.gearEnd().map(change))))));
+        s.slide().ifPresent(slide -> all.addAll(PartFields.of(at.in("slide"), ColumnParts.SLIDE, slide, "", (j, change) -> shaft(j, index, x -> x.withSlide(x.slide().map(change))))));
         if (index == c.joints().size()) {
             all.addAll(axis("Gear input", c.gear().axis(), (j, d) -> j.editColumn(k -> k.withGear(k.gear().withAxis(Optional.of(d))))));
-            all.addAll(fit("gear", c.gear().fit(), (j, change) -> j.editColumn(k -> k.withGear(k.gear().withFit(change.apply(k.gear().fit()))))));
+            all.addAll(fit(COLUMN.in("gear_input"), "gear", c.gear().fit(), (j, change) -> j.editColumn(k -> k.withGear(k.gear().withFit(change.apply(k.gear().fit()))))));
         }
         return all;
     }
@@ -169,18 +173,19 @@ final class ColumnFields {
 
     private List<PieceField> joint(int index) {
         Joint joint = c.joints().get(index);
+        Spot at = COLUMN.in("joints").at(index);
         List<PieceField> all = new ArrayList<>(List.of(
                 angle("Angle it stands at", Math.toDegrees(c.axis(index).angleTo(c.axis(index + 1))), (j, v) -> j.editColumn(k -> JointBend.withAngle(k, index, v)))
                         .meaning("Its operating angle. Typed, the joint moves square to the line between its neighbours until it stands so.")));
-        all.addAll(PartFields.of(ColumnParts.JOINT, joint, "", (j, change) -> joint(j, index, change)));
-        all.addAll(fit("wheel side", joint.wheelSide(), (j, change) -> joint(j, index, x -> x.withFits(change.apply(x.wheelSide()), x.gearSide()))));
-        all.addAll(fit("gear side", joint.gearSide(), (j, change) -> joint(j, index, x -> x.withFits(x.wheelSide(), change.apply(x.gearSide())))));
+        all.addAll(PartFields.of(at, ColumnParts.JOINT, joint, "", (j, change) -> joint(j, index, change)));
+        all.addAll(fit(at.in("wheel_side"), "wheel side", joint.wheelSide(), (j, change) -> joint(j, index, x -> x.withFits(change.apply(x.wheelSide()), x.gearSide()))));
+        all.addAll(fit(at.in("gear_side"), "gear side", joint.gearSide(), (j, change) -> joint(j, index, x -> x.withFits(x.wheelSide(), change.apply(x.gearSide())))));
         return all;
     }
 
-    private static List<PieceField> fit(String where, ForkFit fit, PartFields.Edit<ForkFit> edit) {
-        List<PieceField> all = PartFields.of(ColumnParts.FIT, fit, ", " + where, edit);
-        fit.socket().ifPresent(s -> all.addAll(PartFields.of(ColumnParts.SEAT, s.seat(), ", " + where + " bore",
+    private static List<PieceField> fit(Spot at, String where, ForkFit fit, PartFields.Edit<ForkFit> edit) {
+        List<PieceField> all = PartFields.of(at, ColumnParts.FIT, fit, ", " + where, edit);
+        fit.socket().ifPresent(s -> all.addAll(PartFields.of(at.in("socket"), ColumnParts.SEAT, s.seat(), ", " + where + " bore",
                 (j, change) -> edit.apply(j, f -> f.withSocket(s.withSeat(change.apply(s.seat())))))));
         return all;
     }
@@ -213,7 +218,7 @@ final class ColumnFields {
     }
 
     private List<PieceField> bearing(int index) {
-        return PartFields.of(ColumnParts.BEARING, c.bearings().get(index), "", (j, change) -> bearing(j, index, b -> {
+        return PartFields.of(COLUMN.in("bearings").at(index), ColumnParts.BEARING, c.bearings().get(index), "", (j, change) -> bearing(j, index, b -> {
             Bearing after = change.apply(b);
             if (after.along() != b.along() && !(after.along() >= 0 && after.along() <= c.length(b.shaft()))) {
                 throw new ImpossibleGeometryException("A bearing sits on its shaft: from 0 to the shaft's length.");

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.stream.Stream;
+import mildtilt.describe.Spot;
 import mildtilt.geometry.Axis;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
@@ -30,11 +31,12 @@ final class ObstacleFields {
     private ObstacleFields() {}
 
     static List<PieceField> of(Obstacle o, int index) {
+        Spot at = Spot.WHOLE.in("surroundings").in("obstacles").at(index);
         PartFields.Edit<Obstacle> edit = (j, change) -> j.editSurroundings(s -> s.edit(index, change));
-        List<PieceField> all = PartFields.of(ObstacleParts.OBSTACLE, o, "", edit);
-        all.addAll(PartFields.of(ObstacleParts.SHAPE, o.shape(), "", (j, change) -> edit.apply(j, x -> x.withShape(change.apply(x.shape())))));
+        List<PieceField> all = PartFields.of(at, ObstacleParts.OBSTACLE, o, "", edit);
+        all.addAll(PartFields.of(at.in("shape"), ObstacleParts.SHAPE, o.shape(), "", (j, change) -> edit.apply(j, x -> x.withShape(change.apply(x.shape())))));
         if (!(o.sweep() instanceof Sweep.Still)) {
-            all.addAll(PartFields.of(ObstacleParts.SWEEP, o.sweep(), "", (j, change) -> edit.apply(j, x -> x.withSweep(change.apply(x.sweep())))));
+            all.addAll(PartFields.of(at.in("sweep"), ObstacleParts.SWEEP, o.sweep(), "", (j, change) -> edit.apply(j, x -> x.withSweep(change.apply(x.sweep())))));
         }
         switch (o.sweep()) {
             case Sweep.Turns t -> pivot(all, index, t.axis(), a -> new Sweep.Turns(a, t.fromDeg(), t.toDeg()));
@@ -94,10 +96,10 @@ final class ObstacleFields {
     }
 
     static List<PieceField> driver(Driver d) {
-        return PartFields.of(ObstacleParts.DRIVER, d, "", (j, change) -> j.editSurroundings(s -> s.withDriver(s.driver().map(change))));
+        return PartFields.of(Spot.WHOLE.in("surroundings").in("driver"), ObstacleParts.DRIVER, d, "", (j, change) -> j.editSurroundings(s -> s.withDriver(s.driver().map(change))));
     }
 
     static List<PieceField> own(Job job) {
-        return PartFields.of(ObstacleParts.OWN, job.surroundings().own(), "", (j, change) -> j.editSurroundings(s -> s.withOwn(change.apply(s.own()))));
+        return PartFields.of(Spot.WHOLE.in("surroundings").in("own_parts"), ObstacleParts.OWN, job.surroundings().own(), "", (j, change) -> j.editSurroundings(s -> s.withOwn(change.apply(s.own()))));
     }
 }

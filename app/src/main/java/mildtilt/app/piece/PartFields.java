@@ -13,7 +13,9 @@ import mildtilt.describe.Field.Shape;
 import mildtilt.describe.Form;
 import mildtilt.describe.Kind;
 import mildtilt.describe.Part;
+import mildtilt.describe.Range;
 import mildtilt.describe.Sentences;
+import mildtilt.describe.Spot;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.job.Job;
@@ -21,60 +23,75 @@ import mildtilt.job.Job;
 /** The sizes of a part that can be typed: every one that its description has a label for, in the order of the description. */
 final class PartFields {
 
-    private PartFields() {}
+    private final Spot at;
+    private final String after;
+    private final Set<String> leftOut;
+    private final List<PieceField> all = new ArrayList<>();
+
+    private PartFields(Spot at, String after, Set<String> leftOut) {
+        this.at = at;
+        this.after = after;
+        this.leftOut = leftOut;
+    }
 
     /** How a part is changed where it stands in the job. */
     interface Edit<T> {
         Job apply(Job job, UnaryOperator<T> change);
     }
 
-    /** @param after each label, such as ", left" @param leftOut keys of sizes that are not shown */
-    static <T> List<PieceField> of(Form<T> form, T value, String after, Edit<T> edit, String... leftOut) {
-        List<PieceField> all = new ArrayList<>();
-        add(all, form, value, after, edit, Set.of(leftOut));
-        return all;
+    /**
+     * @param at where the part stands in a job, for the sentence that refuses a size
+     * @param after each label, such as ", left"
+     * @param leftOut keys of sizes that are not shown
+     */
+    static <T> List<PieceField> of(Spot at, Form<T> form, T value, String after, Edit<T> edit, String... leftOut) {
+        PartFields fields = new PartFields(at, after, Set.of(leftOut));
+        fields.add(form, value, edit);
+        return fields.all;
     }
 
     /** One size of a part, by its key. */
-    static <T> PieceField one(Part<T> part, String key, T value, String after, Edit<T> edit) {
-        List<PieceField> all = new ArrayList<>();
-        add(all, part, part.field(key), value, after, edit, Set.of());
-        return all.getFirst();
+    static <T> PieceField one(Spot at, Part<T> part, String key, T value, Edit<T> edit) {
+        PartFields fields = new PartFields(at, "", Set.of());
+        fields.add(part, part.field(key), value, edit);
+        return fields.all.getFirst();
     }
 
     @SuppressWarnings("unchecked")
-    private static <T> void add(List<PieceField> all, Form<T> form, T value, String after, Edit<T> edit, Set<String> leftOut) {
+    private <T> void add(Form<T> form, T value, Edit<T> edit) {
         switch (form) {
-            case Part<T> p -> p.fields().forEach(f -> add(all, p, f, value, after, edit, leftOut));
-            case Form.Kinds<T> k -> add(all, (Form<T>) k.kinds().get(k.word(value)), value, after, edit, leftOut);
-            case Form.Either<T> e -> add(all, (Form<T>) e.of(value).form(), value, after, edit, leftOut);
-            case Form.Under<T> u -> add(all, u.part(), value, after, edit, leftOut);
+            case Part<T> p -> p.fields().forEach(f -> add(p, f, value, edit));
+            case Form.Kinds<T> k -> add((Form<T>) k.kinds().get(k.word(value)), value, edit);
+            case Form.Either<T> e -> add((Form<T>) e.of(value).form(), value, edit);
+            case Form.Under<T> u -> add(u.part(), value, edit);
             case Form.Packed _ -> { }
         }
     }
 
-    private static <T, V> void add(List<PieceField> all, Part<T> part, Field<T, V> f, T value, String after, Edit<T> edit, Set<String> leftOut) {
+    private <T, V> void add(Part<T> part, Field<T, V> f, T value, Edit<T> edit) {
         switch (f.shape()) {
             case Shape.Keyed<V> k -> {
                 if (!f.label().isEmpty() && !leftOut.contains(k.key())) {
-                    keyed(all, part, f, k, value, after, edit);
+                    keyed(part, f, k, value, edit);
                 }
             }
-            case Shape.Inline<V> i -> add(all, i.form(), f.get().apply(value), after,
-                    (j, change) -> edit.apply(j, t -> part.with(t, f, Optional.of(change.apply(f.get().apply(t))))), leftOut);
+            case Shape.Inline<V> i -> add(i.form(), f.get().apply(value),
+                    (j, change) -> edit.apply(j, t -> part.with(t, f, Optional.of(change.apply(f.get().apply(t))))));
             case Shape.Constant _, Shape.Fixed _ -> { }
         }
     }
 
-    private static <T, V> void keyed(List<PieceField> all, Part<T> part, Field<T, V> f, Shape.Keyed<V> k, T value, String after, Edit<T> edit) {
+    private <T, V> void keyed(Part<T> part, Field<T, V> f, Shape.Keyed<V> k, T value, Edit<T> edit) {
         Optional<Object> now = Optional.ofNullable(f.of(value));
         String label = f.label() + after;
         BiFunction<Job, Optional<?>, Job> set = (j, v) -> edit.apply(j, t -> part.with(t, f, v));
         Optional<UnaryOperator<Job>> clear = k.presence() instanceof Presence.May<V> ? Optional.of(j -> set.apply(j, Optional.empty())) : Optional.empty();
         String meaning = Sentences.capital(f.help()) + ".";
         switch (k.kind()) {
-            case Kind.Size _ -> all.add(new PieceField(label, meaning, measure(k.key()), now.map(Double.class::cast), (j, v) -> set.apply(j, Optional.of(v)), clear));
-            case Kind.Whole _ -> all.add(new PieceField(label, meaning, Measure.NUMBER, now.map(n -> ((Integer) n).doubleValue()), (j, v) -> set.apply(j, Optional.of(whole(f.label(), v))), clear));
+            case Kind.Size s -> all.add(new PieceField(label, meaning, measure(k.key()), now.map(Double.class::cast),
+                    (j, v) -> set.apply(j, Optional.of(within(s.range(), v, k.key()))), clear));
+            case Kind.Whole w -> all.add(new PieceField(label, meaning, Measure.NUMBER, now.map(n -> ((Integer) n).doubleValue()),
+                    (j, v) -> set.apply(j, Optional.of(whole(w, f.label(), v, k.key()))), clear));
             case Kind.Heading _ -> now.map(Direction.class::cast).ifPresent(d -> all.addAll(direction(f.label(), after, d, (j, n) -> set.apply(j, Optional.of(n)))));
             default -> throw new IllegalStateException("a label on " + k.key() + ", which is no size");
         }
@@ -84,9 +101,20 @@ final class PartFields {
         return key.endsWith("_mm") ? Measure.LENGTH : key.endsWith("_deg") ? Measure.ANGLE : Measure.NUMBER;
     }
 
-    private static int whole(String label, double v) {
+    /** Refused as in a file, before the part itself is asked. */
+    private double within(Range range, double v, String key) {
+        if (!range.holds(v)) {
+            throw new ImpossibleGeometryException(Sentences.outOfRange(at.in(key), v, range));
+        }
+        return v;
+    }
+
+    private int whole(Kind.Whole kind, String label, double v, String key) {
         if (v != Math.rint(v)) {
             throw new ImpossibleGeometryException(label + " come whole.");
+        }
+        if (v < kind.least() || v > kind.most()) {
+            throw new ImpossibleGeometryException(Sentences.outOfRange(at.in(key), (int) v, kind.least(), kind.most()));
         }
         return (int) v;
     }

@@ -1,6 +1,7 @@
 package mildtilt.app.piece;
 
 import java.util.List;
+import mildtilt.describe.Spot;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
 import mildtilt.parts.PlanParts;
@@ -11,8 +12,8 @@ final class PieceFields {
     private PieceFields() {}
 
     static List<PieceField> ofVehicle(Job job) {
-        List<PieceField> all = PartFields.of(PlanParts.VEHICLE, job.vehicle(), "", (j, change) -> j.withVehicle(change.apply(j.vehicle())));
-        all.addAll(PartFields.of(PlanParts.TARGETS, job.targets(), "", (j, change) -> j.withTargets(change.apply(j.targets()))));
+        List<PieceField> all = PartFields.of(Spot.WHOLE.in("vehicle"), PlanParts.VEHICLE, job.vehicle(), "", (j, change) -> j.withVehicle(change.apply(j.vehicle())));
+        all.addAll(PartFields.of(Spot.WHOLE.in("targets"), PlanParts.TARGETS, job.targets(), "", (j, change) -> j.withTargets(change.apply(j.targets()))));
         return all;
     }
 
