@@ -96,14 +96,14 @@ public final class ArmMoves {
                                 Quantity.length(r.travelEachWay() - travel), Quantity.length(travel))
                         : Phrase.of("Use a rack with {0} of travel each way instead of {1}", Quantity.length(travel),
                                 Quantity.length(r.travelEachWay())),
-                        j -> j.editAxle(a -> a.withGear(((RackAndPinion) a.gear()).withTravelEachWay(travel)))));
+                        j -> j.editAxle(a -> a.editRack(x -> x.withTravelEachWay(travel)))));
             }
             case ArmGear g -> {
                 double sweep = Math.rint(g.sweepEachWayDeg() * used * 10) / 10;
                 yield used < 1 && sweep > 0 ? Optional.of(new Remedy(
                         Phrase.of("Stop the gear's arm at {0} each way instead of {1}", Quantity.angle(sweep),
                                 Quantity.angle(g.sweepEachWayDeg())),
-                        j -> j.editAxle(a -> a.withGear(((ArmGear) a.gear()).withSweepEachWay(sweep))))) : Optional.empty();
+                        j -> j.editAxle(a -> a.editArmGear(x -> x.withSweepEachWay(sweep))))) : Optional.empty();
             }
         };
     }

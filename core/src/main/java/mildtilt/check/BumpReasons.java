@@ -3,6 +3,7 @@ package mildtilt.check;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import mildtilt.gear.ArmGear;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
 import mildtilt.job.Job;
@@ -42,10 +43,10 @@ public final class BumpReasons {
 
     /** A drag link on a sprung beam should swing as the track bar does. */
     private static Optional<Phrase> trackBar(SteeredAxle axle) {
-        if (!(axle.linkage() instanceof DragLink) || !(axle.beam().orElse(null) instanceof Beam.Sprung s)) {
+        if (!(axle.linkage() instanceof DragLink link) || !(axle.gear() instanceof ArmGear gear) || !(axle.beam().orElse(null) instanceof Beam.Sprung s)) {
             return Optional.empty();
         }
-        Vector drag = BumpSteer.dragLink(axle);
+        Vector drag = BumpSteer.dragLink(axle, link, gear);
         if (s.trackBar().isEmpty()) {
             return Optional.of(Phrase.of("The drag link stands at {0} to level, seen from the front; as the axle rises it swings, and "
                     + "without a track bar nothing swings with it.", Quantity.angle(Math.abs(FrontView.slopeDeg(drag)))));

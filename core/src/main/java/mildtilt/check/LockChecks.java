@@ -116,7 +116,7 @@ final class LockChecks {
             case RackAndPinion r -> equal(s -> job.editAxle(a -> a.withGear(r.withCentre(r.centre().plus(r.axis().times(s))))), FARTHEST).ifPresent(s -> all.add(new Cause(
                     Phrase.of("the rack stands {0} too far to the " + (s > 0 ? "right" : "left") + ", so that one tie rod is longer than the other", Quantity.length(Math.abs(s))),
                     new Remedy(Phrase.of("Move the rack {0} to the " + (s > 0 ? "left" : "right") + " and set both tie rods anew", Quantity.length(Math.abs(s))),
-                            j -> j.editAxle(a -> a.withGear(((RackAndPinion) a.gear()).withCentre(r.centre().plus(r.axis().times(s)))))))));
+                            j -> j.editAxle(a -> a.editRack(x -> x.withCentre(r.centre().plus(r.axis().times(s)))))))));
             case ArmGear g -> equal(deg -> turned(job, g, deg), FARTHEST).ifPresent(deg -> all.add(new Cause(
                     Phrase.of("the gear's arm stands {0} off its middle straight ahead", Quantity.angle(Math.abs(deg))).then(rodChange(g, deg)),
                     new Remedy(Phrase.of("Set the gear's arm {0} " + (deg > 0 ? "on" : "back") + " about its shaft, straight ahead", Quantity.angle(Math.abs(deg))).then(rodChange(g, deg)),
@@ -126,7 +126,7 @@ final class LockChecks {
     }
 
     private static Job turned(Job job, ArmGear g, double deg) {
-        return job.editAxle(a -> a.withGear(((ArmGear) a.gear()).withArmEnd(g.axis().turned(g.armEnd(), Math.toRadians(deg)))));
+        return job.editAxle(a -> a.editArmGear(x -> x.withArmEnd(g.axis().turned(g.armEnd(), Math.toRadians(deg)))));
     }
 
     /** What that makes of the rod the arm drives, in mm: how its adjuster is turned. */

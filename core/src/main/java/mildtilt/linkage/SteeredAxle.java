@@ -2,6 +2,7 @@ package mildtilt.linkage;
 
 import java.util.Optional;
 import java.util.function.UnaryOperator;
+import mildtilt.gear.ArmGear;
 import mildtilt.gear.Gear;
 import mildtilt.gear.RackAndPinion;
 import mildtilt.geometry.Frame;
@@ -99,6 +100,26 @@ public record SteeredAxle(Gear gear, Linkage linkage, Optional<Beam> beam, Corne
     /** A tie rod's inner end, straight ahead; empty where one rod joins both knuckles. */
     public Optional<Point> innerEnd(Side side) {
         return linkage.inner(gear, side);
+    }
+
+    /** The gear, if it is a rack. */
+    public Optional<RackAndPinion> rack() {
+        return gear instanceof RackAndPinion r ? Optional.of(r) : Optional.empty();
+    }
+
+    /** The gear, if it has an arm. */
+    public Optional<ArmGear> armGear() {
+        return gear instanceof ArmGear g ? Optional.of(g) : Optional.empty();
+    }
+
+    /** The rack changed; any other gear stays as it is. */
+    public SteeredAxle editRack(UnaryOperator<RackAndPinion> edit) {
+        return rack().map(r -> withGear(edit.apply(r))).orElse(this);
+    }
+
+    /** A gear with an arm changed; a rack stays as it is. */
+    public SteeredAxle editArmGear(UnaryOperator<ArmGear> edit) {
+        return armGear().map(g -> withGear(edit.apply(g))).orElse(this);
     }
 
     /** The gear moved, with all that stands on the body between it and the rods: idler, bell crank, shuttle bar. */

@@ -9,6 +9,7 @@ import mildtilt.geometry.Axis;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.job.Job;
+import mildtilt.linkage.SteeredAxle;
 import mildtilt.phasing.BestClocking;
 
 /**
@@ -105,7 +106,7 @@ public record GearTilt(List<Step> steps, List<Stretch> suits) {
         if (!applies(job)) {
             throw new ImpossibleGeometryException("Only a rack with a joint that can follow it can be turned in its clamps.");
         }
-        RackAndPinion rack = (RackAndPinion) job.axle().orElseThrow().gear();
+        RackAndPinion rack = job.axle().flatMap(SteeredAxle::rack).orElseThrow();
         Axis about = new Axis(rack.centre(), rack.axis());
         double angle = Math.toRadians(deg);
         return job.editColumn(c -> {

@@ -69,9 +69,7 @@ public final class BumpSteer {
     }
 
     /** The drag link from the gear's arm to what it drives, in the design position, mm. */
-    public static Vector dragLink(SteeredAxle axle) {
-        DragLink link = (DragLink) axle.linkage();
-        Point end = ((ArmGear) axle.gear()).armEnd();
+    public static Vector dragLink(SteeredAxle axle, DragLink link, ArmGear gear) {
         Point driven = switch (link.attachment()) {
             case Attachment.OnKnuckle k -> k.point();
             case Attachment.OnTieRod t -> {
@@ -79,6 +77,6 @@ public final class BumpSteer {
                 yield l.plus(axle.corner(Side.RIGHT).knuckle().tieRodPoint().minus(l).times(t.fraction()));
             }
         };
-        return driven.minus(end);
+        return driven.minus(gear.armEnd());
     }
 }

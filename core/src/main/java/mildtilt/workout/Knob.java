@@ -1,6 +1,5 @@
 package mildtilt.workout;
 
-import java.util.Optional;
 import mildtilt.gear.ArmGear;
 import mildtilt.gear.RackAndPinion;
 import mildtilt.geometry.Axis;
@@ -12,7 +11,7 @@ import mildtilt.knuckle.KnuckleEdits;
 import mildtilt.linkage.Beam;
 import mildtilt.linkage.BellCrank;
 import mildtilt.linkage.DragLink;
-import mildtilt.linkage.DragLink.Attachment;
+import mildtilt.linkage.LinkagePoint;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.measure.Phrase;
 import mildtilt.measure.Quantity;
@@ -84,36 +83,25 @@ public enum Knob {
             case ARM_LENGTH -> KnuckleEdits.changedBoth(job, new KnuckleChange(amount, 0, 0, 0, 0));
             case ARM_OUT -> KnuckleEdits.changedBoth(job, new KnuckleChange(0, amount, 0, 0, 0));
             case ARM_RAISE -> KnuckleEdits.changedBoth(job, new KnuckleChange(0, 0, amount, 0, 0));
-            case GEAR_ARM -> {
-                double now = ((ArmGear) job.axle().orElseThrow().gear()).armLength();
-                yield KnuckleEdits.scaledGearArm(job, (now + amount) / now);
-            }
-            case TRAVEL_PER_TURN -> job.editAxle(a -> {
-                RackAndPinion r = (RackAndPinion) a.gear();
-                return a.withGear(r.withTravelPerLeftTurn(r.travelPerLeftTurn() + Math.signum(r.travelPerLeftTurn()) * amount));
-            });
+            case GEAR_ARM -> job.axle().flatMap(SteeredAxle::armGear).map(ArmGear::armLength).map(now -> KnuckleEdits.scaledGearArm(job, (now + amount) / now)).orElse(job);
+            case TRAVEL_PER_TURN -> job.editAxle(a -> a.editRack(r -> r.withTravelPerLeftTurn(r.travelPerLeftTurn() + Math.signum(r.travelPerLeftTurn()) * amount)));
             case GEAR_TRAVEL -> job.editAxle(a -> a.withGear(switch (a.gear()) {
                 case RackAndPinion r -> r.withTravelEachWay(r.travelEachWay() + amount);
                 // Told as mm at the arm's end, so that one reach serves both kinds.
                 case ArmGear g -> g.withSweepEachWay(g.sweepEachWayDeg() + Math.toDegrees(amount / g.armLength()));
             }));
-            case DRAG_POINT_HEIGHT -> job.editAxle(a -> {
-                DragLink d = (DragLink) a.linkage();
-                Attachment.OnKnuckle k = (Attachment.OnKnuckle) d.attachment();
-                return a.withLinkage(d.withAttachment(new Attachment.OnKnuckle(k.side(), k.point().plus(new Vector(0, 0, amount)))));
-            });
-            case TRACK_BAR_HEIGHT -> job.editAxle(a -> {
-                Beam.TrackBar t = ((Beam.Sprung) a.beam().orElseThrow()).trackBar().orElseThrow();
-                return a.withBeam(new Beam.Sprung(Optional.of(
-                        new Beam.TrackBar(t.bodyEnd().plus(new Vector(0, 0, amount)), t.axleEnd()))));
-            });
+            case DRAG_POINT_HEIGHT -> job.editAxle(a -> a.linkage().points(a).stream().filter(p -> p.which() == LinkagePoint.Which.DRIVEN).findFirst()
+                    .map(p -> p.moved().apply(p.at().plus(new Vector(0, 0, amount)))).orElse(a));
+            case TRACK_BAR_HEIGHT -> job.editAxle(a -> a.beam().map(b -> switch (b) {
+                case Beam.Sprung s -> a.withBeam(new Beam.Sprung(s.trackBar().map(t -> new Beam.TrackBar(t.bodyEnd().plus(new Vector(0, 0, amount)), t.axleEnd()))));
+                case Beam.CentrePin _ -> a;
+            }).orElse(a));
         };
     }
 
     /** The gear's shaft, and a bell crank's pivot, leaned back about their arms' level, so that the arms' ends stay. */
     private static SteeredAxle tilted(SteeredAxle a, double deg) {
-        ArmGear g = (ArmGear) a.gear();
-        SteeredAxle changed = a.withGear(g.withAxis(leanedBack(g.axis(), g.armEnd(), deg)));
+        SteeredAxle changed = a.editArmGear(g -> g.withAxis(leanedBack(g.axis(), g.armEnd(), deg)));
         return a.linkage() instanceof BellCrank b ? changed.withLinkage(b.withPivot(leanedBack(b.pivot(), b.dragRodPoint(), deg)))
                 : changed;
     }

@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import mildtilt.check.StopMoves;
-import mildtilt.gear.RackAndPinion;
 import mildtilt.job.Job;
 import mildtilt.measure.Phrase;
 import mildtilt.measure.Quantity;
@@ -39,10 +38,7 @@ public final class LockStops {
                 true, List.of(), StopMoves.withInnerStops(job, deg)));
         StopMoves.limiterMm(job, deg).filter(mm -> mm >= 0.5).ifPresent(mm -> {
             double round = Math.floor(mm * 2) / 2;
-            Job limited = job.editAxle(a -> {
-                RackAndPinion r = (RackAndPinion) a.gear();
-                return a.withGear(r.withTravelEachWay(r.travelEachWay() - round));
-            });
+            Job limited = job.editAxle(a -> a.editRack(r -> r.withTravelEachWay(r.travelEachWay() - round)));
             all.add(new Answer(List.of(Phrase.of("Fit limiters {0} thick at each end of the rack, so that it ends with the inner wheel near "
                             + "{1}; the rods and the rack's fixings still take the blow of a kerb",
                     Quantity.length(round), Quantity.angle(deg))), true, List.of(), limited));

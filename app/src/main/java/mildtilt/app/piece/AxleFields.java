@@ -46,8 +46,7 @@ final class AxleFields {
         SteeredAxle axle = job.axle().orElseThrow();
         return switch (element) {
             case Element.GearElement _ -> PartFields.of(AXLE.in("gear"), AxleParts.GEAR, axle.gear(), "", (j, change) -> j.editAxle(a -> a.withGear(change.apply(a.gear()))));
-            case Element.GearArm _ -> List.of(length("Arm length", ((ArmGear) axle.gear()).armLength(),
-                    (j, v) -> KnuckleEdits.scaledGearArm(j, v / ((ArmGear) axle.gear()).armLength())));
+            case Element.GearArm _ -> axle.armGear().map(ArmGear::armLength).map(now -> List.of(length("Arm length", now, (j, v) -> KnuckleEdits.scaledGearArm(j, v / now)))).orElse(List.of());
             case Element.DrivenRod _ -> drivenRod(axle);
             case Element.Relay _ -> relay(axle.linkage());
             case Element.TieRods _ -> tieRods(axle);

@@ -3,16 +3,14 @@ package mildtilt.app.train;
 import java.util.Optional;
 import java.util.stream.Stream;
 import mildtilt.analysis.Analysis;
+import mildtilt.analysis.Headline;
 import mildtilt.gear.ArmGear;
-import mildtilt.geometry.Side;
 import mildtilt.job.Element;
 import mildtilt.linkage.Rod;
+import mildtilt.linkage.SteeredAxle;
 import mildtilt.measure.LengthUnit;
 import mildtilt.measure.Quantity;
 import mildtilt.measure.Unit;
-import mildtilt.steer.SteerFigures;
-import mildtilt.steer.TravelMap;
-import mildtilt.steer.Turn;
 
 /** The one figure that matters most at each element. */
 final class ElementHeadline {
@@ -21,7 +19,7 @@ final class ElementHeadline {
 
     static String of(Analysis a, Element element, LengthUnit unit) {
         return switch (element) {
-            case Element.Wheel _ -> a.steer().map(s -> new Quantity(s.turnsAvailable(), Unit.TURNS).text(unit))
+            case Element.Wheel _ -> a.headlines().get(Headline.TURNS).map(v -> Headline.TURNS.unit().format(v, unit))
                     .orElseGet(() -> Quantity.length(a.job().column().orElseThrow().wheel().diameter()).text(unit));
             case Element.ShaftAt s -> {
                 var line = a.bench().shafts().get(s.index());
@@ -30,18 +28,22 @@ final class ElementHeadline {
             case Element.JointAt j -> Quantity.angle(a.bench().joints().get(j.index()).angleDeg()).text(unit);
             case Element.Tube _ -> text(a.job().column().flatMap(c -> c.tube()).map(t -> t.to() - t.from()), Unit.LENGTH, unit);
             case Element.BearingAt b -> Quantity.length(a.job().column().orElseThrow().bearings().get(b.index()).bore()).text(unit);
-            case Element.GearElement _ -> text(a.steer().flatMap(s -> s.ratioAtCentre()), Unit.RATIO, unit);
-            case Element.GearArm _ -> Quantity.length(((ArmGear) a.job().axle().orElseThrow().gear()).armLength()).text(unit);
+            case Element.GearElement _ -> figure(a, Headline.RATIO, unit);
+            case Element.GearArm _ -> text(a.job().axle().flatMap(SteeredAxle::armGear).map(ArmGear::armLength), Unit.LENGTH, unit);
             case Element.DrivenRod _ -> text(drivenRod(a), Unit.LENGTH, unit);
-            case Element.Relay _ -> text(a.map().flatMap(TravelMap::nearestCentre).map(t -> t.getValue().deg()), Unit.ANGLE, unit);
-            case Element.BeamElement _ -> text(a.steer().flatMap(SteerFigures::rollSteer), Unit.ANGLE, unit);
-            case Element.TieRods _ -> text(a.steer().map(s -> s.tieRodLeft()), Unit.LENGTH, unit);
-            case Element.SteeringArms _ -> text(a.steer().flatMap(s -> s.ackermannAt20Pct()), Unit.PERCENT, unit);
-            case Element.Knuckles _ -> text(a.steer().map(s -> s.worstNormalBumpSteerDeg()), Unit.ANGLE, unit);
-            case Element.Tyres _ -> text(a.steer().map(s -> s.lock(Side.LEFT).turn()).map(Turn::innerDeg), Unit.ANGLE, unit);
+            case Element.Relay _ -> figure(a, Headline.TOGGLE, unit);
+            case Element.BeamElement _ -> figure(a, Headline.ROLL_STEER, unit);
+            case Element.TieRods _ -> figure(a, Headline.TIE_ROD, unit);
+            case Element.SteeringArms _ -> figure(a, Headline.ACKERMANN, unit);
+            case Element.Knuckles _ -> figure(a, Headline.BUMP_STEER_NORMAL, unit);
+            case Element.Tyres _ -> figure(a, Headline.INNER_LOCK, unit);
             case Element.InTheWay i -> text(a.clearance().flatMap(c -> c.pairs().stream().filter(p -> p.has(i)).findFirst()).map(p -> p.gap()), Unit.LENGTH, unit);
             case Element.AtTheWheel d -> text(a.clearance().flatMap(c -> c.pairs().stream().filter(p -> p.has(d)).findFirst()).map(p -> p.gap()), Unit.LENGTH, unit);
         };
+    }
+
+    private static String figure(Analysis a, Headline h, LengthUnit unit) {
+        return text(a.headlines().get(h), h.unit(), unit);
     }
 
     private static String text(Optional<Double> value, Unit what, LengthUnit unit) {
