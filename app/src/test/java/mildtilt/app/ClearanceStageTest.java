@@ -100,7 +100,7 @@ class ClearanceStageTest {
         // A size that can't be is refused and leaves all as it was.
         AppWindow.type(robot, "#field-width", "-4");
         assertThat(((Shape.Box) all().getLast().shape()).width()).isEqualTo(150);
-        assertThat(app.text(robot, "#message")).contains("must be above 0");
+        assertThat(app.text(robot, "#message")).contains("width is -4 mm; it can be 0.1 to 20000 mm");
         AppWindow.menu(robot, "#more-" + before, "mirror-" + before);
         assertThat(all().getLast().name()).isEqualTo("right tool box");
         assertThat(all().getLast().carrier()).isEqualTo(Carrier.RIGHT_LOWER_ARM);

@@ -168,7 +168,7 @@ class JourneyTest {
         type(robot, robot.lookup("#field-rim-diameter").queryAs(TextField.class), "1,234");
         assertThat(app.text(robot, "#message")).contains("comma");
         type(robot, robot.lookup("#field-rim-diameter").queryAs(TextField.class), "-5");
-        assertThat(app.text(robot, "#message")).contains("must be above 0");
+        assertThat(app.text(robot, "#message")).contains("diameter is -127 mm; it can be 100 to 1000 mm");
         assertThat(app.bench.job()).isEqualTo(before);
 
         // Undo without limit, and redo.

@@ -100,7 +100,7 @@ public enum Headline {
     CREEPING("rim_force_creeping_n", "Rim force, creeping", Unit.FORCE, LOWER, "",
             "The same at walking pace.",
             effort(Effort::worstCreeping), LINKAGE),
-    CREEPING_PER_DEGREE("rim_force_creeping_n_per_deg", "Rim force, creeping, per degree", Unit.FORCE_PER_DEGREE, NEITHER, "",
+    CREEPING_PER_DEGREE("rim_force_creeping_n_per_deg", "Rim force per degree", Unit.FORCE_PER_DEGREE, NEITHER, "",
             "How much more the rim asks for at walking pace at full lock than straight ahead, for each degree between, the harder way. Below 0 it gets lighter to the lock.",
             effort(Effort::creepingPerDeg), LINKAGE),
     BUCKLING("buckling_margin", "Least buckling margin", Unit.TIMES, HIGHER, "4 and more.",

@@ -44,7 +44,7 @@ public enum Unit {
             case TURNS -> LengthText.decimal(value, 2) + " turns";
             case FORCE -> lengths == LengthUnit.MM ? LengthText.decimal(value, 0) + " N"
                     : LengthText.decimal(value / NEWTON_PER_POUND, 0) + " lbf";
-            case FORCE_PER_DEGREE -> lengths == LengthUnit.MM ? LengthText.decimal(value, 3) + " N/°" : LengthText.decimal(value / NEWTON_PER_POUND, 4) + " lbf/°";
+            case FORCE_PER_DEGREE -> lengths == LengthUnit.MM ? LengthText.decimal(value, 2) + " N/°" : LengthText.decimal(value / NEWTON_PER_POUND, 3) + " lbf/°";
             case STRESS -> lengths == LengthUnit.MM ? LengthText.decimal(value, 0) + " MPa"
                     : LengthText.decimal(value / MPA_PER_PSI, 0) + " psi";
             case TORQUE -> lengths == LengthUnit.MM ? LengthText.decimal(value / 1000, 0) + " N·m"
