@@ -84,8 +84,8 @@ final class AimChecks {
                 all.add(new Finding(Fault.ACKERMANN, Severity.LOOK, new Element.SteeringArms(),
                         Phrase.of("The outer wheel misses the table of wanted angles by up to {0}; {1} is tolerated.",
                                 Quantity.angle(miss), Quantity.angle(table.toleranceDeg())),
-                        "The table is this job's own aim. Work it out (at the side) looks for an arm that follows it.",
-                        List.of())));
+                        "The table is this job's own aim. Solve for … (at the side) looks for an arm that follows it.",
+                        List.of()).titled("Outer wheel misses its table of angles")));
     }
 
     private void match(ArmMatch m, List<Finding> all) {

@@ -56,7 +56,7 @@ final class AxleChecks {
                     Phrase.of("The road wheels turn AGAINST EACH OTHER: one to the left, one to the right."),
                     "One steering arm is on the wrong side of its steer axis. Look whether the left and right "
                             + "knuckles are swapped or one tie-rod point is mistyped.",
-                    List.of()));
+                    List.of()).titled("The wheels turn against each other"));
             case NONE -> all.add(new Finding(Fault.WHEELS_DO_NOT_FOLLOW, Severity.STOP, gear,
                     Phrase.of("The road wheels do not follow the steering wheel."),
                     "The rods pull square to the way the arms can move, or stand in line with them.",
@@ -81,7 +81,7 @@ final class AxleChecks {
                                 Quantity.angle(Math.abs(stop.steeringWheelDeg()))),
                         "There a rod and its arm come into line. Forced further, the linkage can flip over "
                                 + "centre and stay there. A stop must come first.",
-                        List.of()));
+                        List.of()).at(reach.reachedDeg(), 0, 0));
             }
         }
     }
@@ -96,7 +96,7 @@ final class AxleChecks {
                 Phrase.of("The wheels can't go through the whole range: with {0} of travel everything ends at {1} of steering wheel.",
                         Quantity.length(first.at().travel()), Quantity.angle(first.at().steeringWheelDeg())),
                 first.reason().phrase().then(" The travel given for this vehicle is more than its arms and rods allow."),
-                List.of()));
+                List.of()).at(first.at().steeringWheelDeg(), first.at().travel(), first.at().travel()));
     }
 
     private void toggle(TravelMap m, List<Finding> all) {
@@ -115,7 +115,7 @@ final class AxleChecks {
                     "Near there the rod has no lever left: the tyre's pull grows many times over in it, and play can let the arm go over "
                             + "centre and stay there. Less lock, a longer arm or another angle between rod and arm keeps away from it. Measured "
                             + "in the plane the arm turns in.",
-                    List.of()));
+                    List.of()).at(at.steeringWheelDeg(), at.travel(), at.travel()));
         });
     }
 
@@ -131,7 +131,9 @@ final class AxleChecks {
                                 Quantity.angle(tilt.at().steeringWheelDeg()), Quantity.length(tilt.at().travel())),
                         Phrase.of("A rod end out of angle is bent at its shank each time, and breaks there. Lean its stud or bolt to the "
                                 + "middle of its movement, use one with more angle, or less travel."),
-                        RodEndMoves.of(job, end, tilt.deg(), allowed))));
+                        RodEndMoves.of(job, end, tilt.deg(), allowed))
+                        .titled("%s's %s end over its tilt".formatted(Element.capital(end.rod().label()), end.label()))
+                        .at(tilt.at().steeringWheelDeg(), tilt.at().travel(), tilt.at().travel())));
     }
 
     private void tyre(List<Finding> all) {
@@ -142,7 +144,7 @@ final class AxleChecks {
                             + "before any stop.", Quantity.angle(Math.abs(h.steeringWheelDeg()))),
                     "A tyre that ends the lock is cut, and the hands feel no firm end. A knuckle stop a little before it, or "
                             + "less gear travel, keeps it clear.",
-                    StopMoves.beforeEverything(job, figures))));
+                    StopMoves.beforeEverything(job, figures)).at(h.steeringWheelDeg(), 0, 0)));
         }
     }
 

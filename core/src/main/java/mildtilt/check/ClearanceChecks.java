@@ -127,7 +127,9 @@ final class ClearanceChecks {
                         : hot ? "Heat dries grease out of joints and bearings, chars boots and softens hoses long before anything touches."
                                 : "What rubs wears through, and what wedges stops the steering. Frames flex and engines move: a gap on the drawing is smaller on the road.";
         Element element = foreign(p.firstElement()) && !foreign(p.secondElement()) ? p.secondElement() : p.firstElement();
-        return new Finding(p.touches() ? Fault.TOUCHES : Fault.GAP_SHORT, severity, element, p.label(), what, Phrase.of(why), remedies(f, p));
+        return new Finding(p.touches() ? Fault.TOUCHES : Fault.GAP_SHORT, severity, element, p.label(), what, Phrase.of(why), remedies(f, p))
+                .titled(capital(p.first()) + (p.touches() ? " hits " : " too close to ") + p.second())
+                .by(Quantity.length(p.gap())).at(p.where().steeringWheelDeg(), p.where().travelLeft(), p.where().travelRight());
     }
 
     private static String capital(String s) {

@@ -107,7 +107,7 @@ final class ColumnChecks {
                     Phrase.of(Phrase.name(joint.name()) + " at {0}" + when + " is only {1} inside " + whose + " of {2}.",
                             Quantity.angle(deg), Quantity.angle(-over), Quantity.angle(limit)),
                     "A bracket tacked a degree out, or the frame flexing, would take it over.",
-                    List.of()));
+                    List.of()).titled(joint.name() + " close to its limit"));
         }
     }
 

@@ -10,81 +10,81 @@ import static mildtilt.check.Fault.Group.UNEVEN;
 
 /** The kinds of fault, the gravest first: this is the order they are shown in among equals. */
 public enum Fault {
-    WRONG_WAY(LOSES_STEERING),
-    WHEELS_DO_NOT_FOLLOW(LOSES_STEERING),
-    SHAFT_FLOATS(LOSES_STEERING),
-    BEARING_OFF_SHAFT(LOSES_STEERING),
-    SLIDE_SHORT(LOSES_STEERING),
-    ENGAGEMENT_SHORT(LOSES_STEERING),
-    LOCK_NOT_REACHED(LOSES_STEERING),
-    NEAR_TOGGLE(LOSES_STEERING),
-    ROD_SHORT_OF_THREAD(LOSES_STEERING),
-    LOCK_NUT_MISSING(LOSES_STEERING),
+    WRONG_WAY(LOSES_STEERING, "Steers the wrong way"),
+    WHEELS_DO_NOT_FOLLOW(LOSES_STEERING, "The road wheels do not follow"),
+    SHAFT_FLOATS(LOSES_STEERING, "{part} has too few bearings"),
+    BEARING_OFF_SHAFT(LOSES_STEERING, "{part}: a bearing holds nothing"),
+    SLIDE_SHORT(LOSES_STEERING, "{part}: sliding overlap too short"),
+    ENGAGEMENT_SHORT(LOSES_STEERING, "{part}: an end is not far enough in"),
+    LOCK_NOT_REACHED(LOSES_STEERING, "Linkage over centre before full lock"),
+    NEAR_TOGGLE(LOSES_STEERING, "{part} close to over centre"),
+    ROD_SHORT_OF_THREAD(LOSES_STEERING, "{part}: too little thread"),
+    LOCK_NUT_MISSING(LOSES_STEERING, "{part}: lock nut missing"),
     /** A part of the analysis failed: nothing is known of it. */
-    NOT_WORKED_OUT(LOSES_STEERING),
+    NOT_WORKED_OUT(LOSES_STEERING, "{part} could not be worked out"),
 
-    JOINT_LOCKED(BINDS),
-    JOINT_OVER_LIMIT(BINDS),
-    NO_ROOM_FOR_SHAFT(BINDS),
-    SLIDE_BOTTOMS(BINDS),
-    CAN_NOT_FOLLOW(BINDS),
-    MUST_SLIDE(BINDS),
-    ROD_END_OVER_LIMIT(BINDS),
-    WEIGHT_TURNS_AWAY(BINDS),
-    TRAIL_RUNS_AWAY(BINDS),
-    TRAVEL_NOT_REACHED(BINDS),
-    AXES_MISS(BINDS),
-    BEARING_FORCED(BINDS),
-    BEARINGS_FIGHT(BINDS),
-    SHAFT_WEAK(BINDS),
-    JOINT_WEAK(BINDS),
-    JOIN_WEAK(BINDS),
-    ARM_WEAK(BINDS),
-    ROD_BUCKLES(BINDS),
-    ROD_BENDS(BINDS),
-    ROD_END_WEAK(BINDS),
-    BODY_TOO_WEAK(BINDS),
-    ROD_END_TILTS_LESS(BINDS),
+    JOINT_LOCKED(BINDS, "{part} is bent too far to turn"),
+    JOINT_OVER_LIMIT(BINDS, "{part} over its limit"),
+    NO_ROOM_FOR_SHAFT(BINDS, "{part}: no room between its joints"),
+    SLIDE_BOTTOMS(BINDS, "{part} bottoms out"),
+    CAN_NOT_FOLLOW(BINDS, "Column can't follow the frame"),
+    MUST_SLIDE(BINDS, "{part} needs a sliding part"),
+    ROD_END_OVER_LIMIT(BINDS, "{part}: a rod end over its tilt"),
+    WEIGHT_TURNS_AWAY(BINDS, "Weight turns the wheels away from centre"),
+    TRAIL_RUNS_AWAY(BINDS, "Trail of the wheels not as usual"),
+    TRAVEL_NOT_REACHED(BINDS, "Wheels can't reach full travel"),
+    AXES_MISS(BINDS, "{part} off the axis of its shaft"),
+    BEARING_FORCED(BINDS, "{part} forced out of line"),
+    BEARINGS_FIGHT(BINDS, "{part} not in line with the others"),
+    SHAFT_WEAK(BINDS, "{part} weak under a heavy pull"),
+    JOINT_WEAK(BINDS, "{part} weak under a heavy pull"),
+    JOIN_WEAK(BINDS, "{part}: join weak under a heavy pull"),
+    ARM_WEAK(BINDS, "{part} weak"),
+    ROD_BUCKLES(BINDS, "{part} can buckle"),
+    ROD_BENDS(BINDS, "{part} can bend"),
+    ROD_END_WEAK(BINDS, "{part}: a rod end is weak"),
+    BODY_TOO_WEAK(BINDS, "{part}: too little metal"),
+    ROD_END_TILTS_LESS(BINDS, "{part}: ends tilt less than judged by"),
 
-    TOUCHES(TOUCHING),
-    TYRE_TOUCHES(TOUCHING),
-    GAP_SHORT(TOUCHING),
+    TOUCHES(TOUCHING, "{part} touches"),
+    TYRE_TOUCHES(TOUCHING, "Tyre touches before any stop"),
+    GAP_SHORT(TOUCHING, "{part} too close"),
 
-    FRONT_PUSH(BREAKS_RULES),
-    HOLD_NOT_ACCEPTED(BREAKS_RULES),
-    WELDED_SHAFT(BREAKS_RULES),
-    JOIN_FORBIDDEN(BREAKS_RULES),
-    JOIN_TO_BE_TESTED(BREAKS_RULES),
-    JOINT_IN_CABIN(BREAKS_RULES),
-    OUT_OF_CLASS(BREAKS_RULES),
+    FRONT_PUSH(BREAKS_RULES, "Column can be pushed at the driver"),
+    HOLD_NOT_ACCEPTED(BREAKS_RULES, "{part}: fixing not accepted"),
+    WELDED_SHAFT(BREAKS_RULES, "{part}: welded fork"),
+    JOIN_FORBIDDEN(BREAKS_RULES, "{part}: welded join forbidden"),
+    JOIN_TO_BE_TESTED(BREAKS_RULES, "{part}: welded join to be tested"),
+    JOINT_IN_CABIN(BREAKS_RULES, "{part} inside the cabin"),
+    OUT_OF_CLASS(BREAKS_RULES, "Vehicle outside its class"),
 
-    ENDS_DO_NOT_FIT(DOES_NOT_FIT),
-    BEARING_BORE(DOES_NOT_FIT),
-    STUD_DOES_NOT_SEAT(DOES_NOT_FIT),
-    THREADS_DIFFER(DOES_NOT_FIT),
-    STUD_IN_SINGLE_SHEAR(DOES_NOT_FIT),
-    JOIN_LOST(DOES_NOT_FIT),
-    ROD_CAN_NOT_BE_SET(DOES_NOT_FIT),
-    FIXED_TO_NOTHING(DOES_NOT_FIT),
+    ENDS_DO_NOT_FIT(DOES_NOT_FIT, "{part}: an end does not fit"),
+    BEARING_BORE(DOES_NOT_FIT, "{part}: bore does not fit its shaft"),
+    STUD_DOES_NOT_SEAT(DOES_NOT_FIT, "{part}: a stud does not seat"),
+    THREADS_DIFFER(DOES_NOT_FIT, "{part}: threads differ"),
+    STUD_IN_SINGLE_SHEAR(DOES_NOT_FIT, "{part}: bolt in single shear"),
+    JOIN_LOST(DOES_NOT_FIT, "{part}: join can't be made there"),
+    ROD_CAN_NOT_BE_SET(DOES_NOT_FIT, "{part}: length can't be set"),
+    FIXED_TO_NOTHING(DOES_NOT_FIT, "{part} fixed to a part not there"),
 
-    RIPPLE(UNEVEN),
-    LOPSIDED(UNEVEN),
-    LOCK_UNEQUAL(UNEVEN),
-    STATIC_TOE(UNEVEN),
-    STEER_AXIS_UNUSUAL(UNEVEN),
-    SPAN_LONG(UNEVEN),
-    WIND_UP(UNEVEN),
-    REVERSED_ACKERMANN(UNEVEN),
-    ACKERMANN(UNEVEN),
-    LOCK_SHORT(UNEVEN),
-    GEAR_OVERTRAVELS(UNEVEN),
-    BUMP_STEER(UNEVEN),
-    ROLL_STEER(UNEVEN),
-    RAKED_ROD(UNEVEN),
-    HEAVY(UNEVEN),
-    GEAR_TAKES_THE_BLOW(UNEVEN),
+    RIPPLE(UNEVEN, "Column turns unevenly"),
+    LOPSIDED(UNEVEN, "Steering quicker one way"),
+    LOCK_UNEQUAL(UNEVEN, "Lock differs left and right"),
+    STATIC_TOE(UNEVEN, "Toe straight ahead not as usual"),
+    STEER_AXIS_UNUSUAL(UNEVEN, "Steer axis not as usual"),
+    SPAN_LONG(UNEVEN, "{part}: long span without bearing"),
+    WIND_UP(UNEVEN, "Shafts wind up under a heavy pull"),
+    REVERSED_ACKERMANN(UNEVEN, "Ackermann is reversed"),
+    ACKERMANN(UNEVEN, "Ackermann off what is wanted"),
+    LOCK_SHORT(UNEVEN, "Gear ends before the wanted lock"),
+    GEAR_OVERTRAVELS(UNEVEN, "Gear has travel left at full lock"),
+    BUMP_STEER(UNEVEN, "Bump steer over what is wanted"),
+    ROLL_STEER(UNEVEN, "Roll steer over what is usual"),
+    RAKED_ROD(UNEVEN, "Tie rod raked in plan"),
+    HEAVY(UNEVEN, "Steering heavier than wanted"),
+    GEAR_TAKES_THE_BLOW(UNEVEN, "Gear ends before the knuckle stop"),
 
-    SIZES_GUESSED(NOT_MEASURED);
+    SIZES_GUESSED(NOT_MEASURED, "Gaps that rest on guessed sizes");
 
     /** What a fault does to the vehicle; the gravest first. */
     public enum Group {
@@ -115,9 +115,17 @@ public enum Fault {
     }
 
     private final Group group;
+    private final String headline;
 
-    Fault(Group group) {
+    /** @param headline what is wrong in a few words, {@code {part}} standing for the part's name */
+    Fault(Group group, String headline) {
         this.group = group;
+        this.headline = headline;
+    }
+
+    /** What is wrong in a few words, where the finding does not put it more exactly. @param part its name */
+    String headline(String part) {
+        return headline.replace("{part}", part);
     }
 
     public Group group() {

@@ -157,6 +157,14 @@ final class MakingChecks {
                 j -> j.editMaking(m -> m.withRod(r.rod(), m.rod(r.rod()).map(x -> x.withBody(x.body().withLength(Optional.empty())))))));
     }
 
+    /** Which end it is of, and how much it has to rock where it does. */
+    private static Finding brief(Fit f, Finding found) {
+        Fits.RodPlace at = f.rod().orElseThrow();
+        Finding titled = found.titled("%s: %s %s".formatted(Element.capital(at.rod().label()), Fits.label(at.rod(), at.outer()), f.seating().label()));
+        return f.seating() == Seating.RATTLES // The last that is told of it is how much it has to rock.
+                ? titled.by(f.told().measures().getLast()) : titled;
+    }
+
     private void fit(Fit f, List<Finding> all) {
         if (f.rod().isEmpty()) {
             return;
@@ -170,7 +178,7 @@ final class MakingChecks {
                 case SHALLOW, THIN -> Fault.BODY_TOO_WEAK;
                 default -> f.kind() == Fits.Kind.THREAD ? Fault.THREADS_DIFFER : Fault.STUD_DOES_NOT_SEAT;
             };
-            all.add(new Finding(fault, Severity.STOP, at, about, what, why(fault), ways));
+            all.add(brief(f, new Finding(fault, Severity.STOP, at, about, what, why(fault), ways)));
         } else if (f.seating() == Seating.SINGLE_SHEAR) {
             all.add(new Finding(Fault.STUD_IN_SINGLE_SHEAR, Severity.LOOK, at, about, what,
                     Phrase.of("A rod end bolted to one side of an arm bends its bolt at every turn. Practice differs: some authorities forbid it, most builders hold the bolt on both sides."), ways));

@@ -2,16 +2,24 @@ package mildtilt.check;
 
 /** How grave a finding is; told on screen by shape and word as well as colour. */
 public enum Severity {
-    FINE("fine"),
-    LOOK("look"),
-    STOP("stop");
+    FINE("fine", "OK"),
+    LOOK("look", "Check"),
+    STOP("stop", "Stop");
 
     private final String word;
+    private final String label;
 
-    Severity(String word) {
+    Severity(String word, String label) {
         this.word = word;
+        this.label = label;
     }
 
+    /** As the user reads it. */
+    public String label() {
+        return label;
+    }
+
+    /** As published files name it. */
     public String word() {
         return word;
     }

@@ -124,7 +124,8 @@ public sealed interface Element {
         };
     }
 
-    private static String capital(String label) {
+    /** A label as it begins a line. */
+    static String capital(String label) {
         return label.substring(0, 1).toUpperCase(Locale.ROOT) + label.substring(1);
     }
 

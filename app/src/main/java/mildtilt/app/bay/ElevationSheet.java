@@ -1,5 +1,6 @@
 package mildtilt.app.bay;
 
+import java.util.EnumMap;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -44,6 +45,8 @@ import org.jspecify.annotations.Nullable;
 final class ElevationSheet extends InkedPane {
 
     private static final double NEAR = 9;
+    /** Across the view, when it comes near to a point, mm. */
+    private static final double LEAST_SEEN = 700;
 
     private final Workbench bench;
     private final Elevation elevation;
@@ -52,6 +55,8 @@ final class ElevationSheet extends InkedPane {
     private final PointHandles handles;
     private @Nullable SheetView view;
     private boolean userView;
+    private final Map<WorkStage, SheetView> zooms = new EnumMap<>(WorkStage.class);
+    private Optional<Extent> awaited = Optional.empty();
     private Sketch sketch = new Sketch(List.of(), List.of());
     /** Outlines of the last drawing, by the stroke itself: what does not move has the same again. */
     private Map<Stroke, List<Outlines.Flat>> hulls = new IdentityHashMap<>();
@@ -80,7 +85,11 @@ final class ElevationSheet extends InkedPane {
         bench.lengthUnitProperty().addListener((_, _, _) -> redraw());
         bench.ghostProperty().addListener((_, _, _) -> redraw());
         bench.shownGapProperty().addListener((_, _, _) -> redraw());
-        bench.stageProperty().addListener((_, _, _) -> fit());
+        bench.stageProperty().addListener((_, was, now) -> stage(was, now));
+        bench.openedProperty().addListener((_, _, _) -> {
+            zooms.clear();
+            fit();
+        });
         if (elevation == Elevation.PLAN) {
             bench.workedProperty().addListener((_, _, _) -> redraw());
         }
@@ -111,13 +120,43 @@ final class ElevationSheet extends InkedPane {
 
     /** The large pane shows every point of the stage to drag; the small ones only those of the selection. */
     void setLarge(boolean is) {
-        large = is;
-        fit();
+        if (large != is) {
+            large = is;
+            fit();
+        }
     }
 
-    /** Shows all of what the stage is about. */
+    /** Each stage has the zoom the user left it with. */
+    private void stage(WorkStage was, WorkStage now) {
+        if (userView && view != null) {
+            zooms.put(was, view);
+        } else {
+            zooms.remove(was);
+        }
+        SheetView left = zooms.get(now);
+        userView = left != null;
+        view = left;
+        redraw();
+    }
+
+    /** Shows all of the vehicle. */
     void fit() {
         userView = false;
+        redraw();
+    }
+
+    /** Comes near to some points, with room about them. */
+    void lookAt(List<Point> around) {
+        Extent there = Extent.of(new Sketch(List.of(new Stroke.Line(Optional.empty(), Pen.GAP, around)), List.of()), elevation);
+        double room = Math.max(LEAST_SEEN, 1.8 * Math.max(there.width(), there.height()));
+        Extent wide = new Extent(there.middleAcross() - room / 2, there.middleUp() - room / 2, there.middleAcross() + room / 2, there.middleUp() + room / 2);
+        if (getWidth() < 20 || getHeight() < 20) {
+            // Not laid out yet: what it is to show then.
+            awaited = Optional.of(wide);
+            return;
+        }
+        view = SheetView.fitting(elevation, wide, getWidth(), getHeight() - 16);
+        userView = true;
         redraw();
     }
 
@@ -150,7 +189,7 @@ final class ElevationSheet extends InkedPane {
         if (view == null || !e.isStillSincePress() || e.getButton() != MouseButton.PRIMARY) {
             return;
         }
-        bench.selectionProperty().set(nearest(e.getX(), e.getY()));
+        bench.showPart(nearest(e.getX(), e.getY()));
     }
 
     private Optional<Element> nearest(double x, double y) {
@@ -191,7 +230,12 @@ final class ElevationSheet extends InkedPane {
         sketch = bench.sketch();
         // While a point is dragged the sheet holds still under the pointer.
         if (view == null || !userView && !bench.dragging()) {
-            view = SheetView.fitting(elevation, Extent.of(StageParts.of(bench.stageProperty().get(), sketch), elevation), w, h - 16);
+            view = SheetView.fitting(elevation, Extent.of(sketch, elevation), w, h - 16);
+        }
+        if (awaited.isPresent()) {
+            view = SheetView.fitting(elevation, awaited.get(), w, h - 16);
+            userView = true;
+            awaited = Optional.empty();
         }
         SheetView v = view;
         GraphicsContext g = canvas.getGraphicsContext2D();

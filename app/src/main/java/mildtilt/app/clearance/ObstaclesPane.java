@@ -35,13 +35,16 @@ public final class ObstaclesPane extends VBox {
     private final Runnable takeScan;
     private final VBox list = new VBox();
 
-    /** @param takeScan asks for a scan to take in */
-    public ObstaclesPane(Workbench bench, Runnable takeScan) {
+    /**
+     * @param sizes of the selected one, to stand below the list
+     * @param takeScan asks for a scan to import
+     */
+    public ObstaclesPane(Workbench bench, Region sizes, Runnable takeScan) {
         this.bench = bench;
         this.takeScan = takeScan;
         setId("in-the-way-pane");
         getStyleClass().add("tab-pane-body");
-        VBox body = new VBox(adding(), list);
+        VBox body = new VBox(adding(), list, sizes);
         body.getStyleClass().add("tab-body");
         list.getStyleClass().add("obstacle-list");
         getChildren().add(Wrap.tall(body));
@@ -54,7 +57,7 @@ public final class ObstaclesPane extends VBox {
     }
 
     private Node adding() {
-        MenuButton add = new MenuButton("Put something in the way");
+        MenuButton add = new MenuButton("Add an obstacle");
         add.setId("add-obstacle");
         add.getItems().addAll(
                 item("Box: battery, engine, frame rail", "add-box", () -> put("box", new Shape.Box(spot(), 200, 150, 150))),
@@ -145,7 +148,7 @@ public final class ObstaclesPane extends VBox {
             more.setAccessibleText("More for " + name);
             more.getItems().addAll(
                     item("Put the same on the other side", "mirror-" + i.index(), () -> mirror(i.index())),
-                    item("Take it out", "remove-" + i.index(), () -> takeOut("Take out " + name, j -> j.editSurroundings(s -> s.without(i.index())))));
+                    item("Delete it", "remove-" + i.index(), () -> takeOut("Take out " + name, j -> j.editSurroundings(s -> s.without(i.index())))));
             row.getChildren().add(more);
         } else {
             MenuButton more = new MenuButton("");

@@ -37,7 +37,7 @@ public final class CompareTable extends VBox {
     private static final double ROW_HEIGHT = 18;
 
     private final GridPane grid = new GridPane();
-    private final ToggleButton atHands = new ToggleButton("At the hands");
+    private final ToggleButton atHands = new ToggleButton("At this position");
 
     private final Workbench bench;
     private final Map<Headline, Row> rows = new EnumMap<>(Headline.class);
@@ -47,11 +47,12 @@ public final class CompareTable extends VBox {
     public CompareTable(Workbench bench) {
         this.bench = bench;
         getStyleClass().add("compare-table");
-        setMinWidth(336);
+        setMinWidth(290);
+        setPrefWidth(300);
         grid.getStyleClass().add("compare-grid");
         ColumnConstraints name = new ColumnConstraints();
         name.setHgrow(Priority.ALWAYS);
-        grid.getColumnConstraints().addAll(name, figures(74), figures(82));
+        grid.getColumnConstraints().addAll(name, figures(66), figures(74));
         for (Headline h : Headline.values()) {
             Row row = new Row(new Label(h.label()), new Label(), new Label());
             row.name.setTooltip(new Tooltip(h.told() + " Press for the glossary."));
@@ -105,21 +106,21 @@ public final class CompareTable extends VBox {
     private HBox head() {
         ChoiceBox<Compared> choice = Choices.of(Compared.class, Compared::label, "compared", "What before means");
         choice.valueProperty().bindBidirectional(bench.comparedProperty());
-        Button pin = new Button("Pin");
+        Button pin = new Button("Mark");
         pin.setTooltip(new Tooltip("Keep the job as it stands now to compare with (Ctrl+B)"));
         pin.setOnAction(_ -> bench.pin());
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
         Label now = new Label("now");
         now.getStyleClass().add("pane-head");
-        choice.setPrefWidth(126);
+        choice.setPrefWidth(104);
         choice.setTooltip(new Tooltip("What the figures before are: before the last change, as opened, or as pinned"));
         pin.setMinWidth(Region.USE_PREF_SIZE);
         now.setMinWidth(Region.USE_PREF_SIZE);
         atHands.setId("at-hands");
         atHands.getStyleClass().add("side-tab");
         atHands.setMinWidth(Region.USE_PREF_SIZE);
-        atHands.setTooltip(new Tooltip("Every figure of both wheels and the rods where the hands hold them"));
+        atHands.setTooltip(new Tooltip("Every figure of both wheels and the rods at this position"));
         now.visibleProperty().bind(atHands.selectedProperty().not());
         HBox head = new HBox(6, choice, pin, atHands, gap, now);
         head.setAlignment(Pos.CENTER_LEFT);

@@ -22,13 +22,13 @@ public final class HandsPane extends HBox {
     private final Workbench bench;
     private final Label left = new Label();
     private final Label right = new Label();
-    private final Button centre = new Button("Centre the hands");
+    private final Button centre = new Button("Straight ahead");
 
     public HandsPane(Workbench bench) {
         this.bench = bench;
         getStyleClass().add("hands-pane");
         centre.setId("centre-hands");
-        centre.setTooltip(new Tooltip("Straight ahead at ride height (Alt+Home)"));
+        centre.setTooltip(new Tooltip("Back to straight ahead at ride height (Alt+Home)"));
         centre.setOnAction(_ -> bench.moveHands(HandsPosition.CENTRED));
         left.getStyleClass().add("steer-angle");
         right.getStyleClass().add("steer-angle");
@@ -38,7 +38,7 @@ public final class HandsPane extends HBox {
         head.getStyleClass().add("pane-head");
         VBox reading = new VBox(4, head, left, right, centre);
         reading.getStyleClass().add("hands-reading");
-        reading.setMinWidth(136);
+        reading.setMinWidth(112);
         reading.setAlignment(Pos.CENTER_LEFT);
         setAlignment(Pos.CENTER_LEFT);
         getChildren().addAll(new WheelDial(bench), new TravelLever(bench, Side.LEFT), new TravelLever(bench, Side.RIGHT), reading);

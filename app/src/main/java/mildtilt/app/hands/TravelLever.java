@@ -19,8 +19,8 @@ import mildtilt.measure.LengthText;
 /** Moves one wheel between droop and bump; with Shift held, both. */
 final class TravelLever extends CanvasPane {
 
-    private static final double TOP = 20;
-    private static final double BOTTOM = 38;
+    private static final double TOP = 16;
+    private static final double BOTTOM = 34;
 
     private final Workbench bench;
     private final Side side;
@@ -31,8 +31,8 @@ final class TravelLever extends CanvasPane {
         setId("travel-" + side.label());
         setFocusTraversable(true);
         setAccessibleRole(AccessibleRole.SLIDER);
-        setMinSize(74, 150);
-        setPrefWidth(74);
+        setMinSize(62, 120);
+        setPrefWidth(62);
         bench.handsProperty().addListener((_, _, _) -> redraw());
         bench.jobProperty().addListener((_, _, _) -> redraw());
         bench.lengthUnitProperty().addListener((_, _, _) -> redraw());
@@ -115,7 +115,7 @@ final class TravelLever extends CanvasPane {
         g.setFont(Fonts.text(11));
         g.setTextAlign(TextAlignment.CENTER);
         g.setTextBaseline(VPos.CENTER);
-        g.fillText("bump", x, 8);
+        g.fillText("bump", x, 6);
         g.fillText("droop", x, h - BOTTOM + 10);
         g.setFill(ink(Ink.LINE));
         g.setFont(Fonts.text(13));

@@ -30,7 +30,7 @@ final class WheelDial extends CanvasPane {
         getStyleClass().add("wheel-dial");
         setFocusTraversable(true);
         setAccessibleRole(AccessibleRole.SLIDER);
-        setMinSize(150, 150);
+        setMinSize(124, 120);
         bench.handsProperty().addListener((_, _, _) -> redraw());
         bench.jobProperty().addListener((_, _, _) -> redraw());
         bench.workedProperty().addListener((_, _, _) -> redraw());
@@ -106,7 +106,7 @@ final class WheelDial extends CanvasPane {
         String text = LengthText.decimal(Math.abs(deg), 0) + "°";
         String way = Math.abs(deg) < 0.5 ? "" : deg > 0 ? ", left" : ", right";
         g.fillText(text, cx, cy);
-        g.setFont(Fonts.text(13));
+        g.setFont(Fonts.text(12));
         g.fillText("Steering wheel" + way, cx, h - 9);
         setAccessibleText("Steering wheel, " + text + way);
     }

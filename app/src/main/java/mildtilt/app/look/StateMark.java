@@ -15,7 +15,19 @@ public final class StateMark extends Label {
 
     private final Region shape = new Region();
 
+    private final boolean bare;
+
     public StateMark(Severity severity) {
+        this(severity, false);
+    }
+
+    /** The shape alone, where its word would be read beside it or has no room. */
+    public static StateMark bare(Severity severity) {
+        return new StateMark(severity, true);
+    }
+
+    private StateMark(Severity severity, boolean bare) {
+        this.bare = bare;
         getStyleClass().add("state-mark");
         shape.getStyleClass().add("state-shape");
         shape.setMinSize(10, 10);
@@ -26,7 +38,7 @@ public final class StateMark extends Label {
     }
 
     public void show(Severity severity) {
-        setText(severity.word());
+        setText(bare ? "" : severity.label());
         shape.setStyle("-fx-shape: \"" + switch (severity) {
             case FINE -> CIRCLE;
             case LOOK -> WEDGE;

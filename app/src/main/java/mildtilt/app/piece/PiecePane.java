@@ -12,12 +12,13 @@ import java.util.function.Supplier;
 import java.util.function.ToDoubleFunction;
 import java.util.function.UnaryOperator;
 import javafx.application.Platform;
+import javafx.beans.value.ObservableBooleanValue;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
+import javafx.scene.control.TitledPane;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
@@ -25,7 +26,6 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import mildtilt.app.look.MeasureField;
-import mildtilt.app.look.Wrap;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.geometry.Point;
@@ -40,21 +40,32 @@ import org.jspecify.annotations.Nullable;
 /** The sizes of the selected element, to be read and typed. Lengths may be typed in any unit. */
 public final class PiecePane extends VBox {
 
+    /** Sizes shown before the rest is folded. */
+    private static final int USUAL = 8;
+
     private final Workbench bench;
     private final Label head = new Label();
     private final VBox body = new VBox();
+    private final ObservableBooleanValue wanted;
+    private final boolean own;
+    private boolean moreOpen;
     /** The fields shown now, in the order of the sizes they are of. */
     private final List<MeasureField> sizes = new ArrayList<>();
     private final Map<MeasureField, Supplier<String>> coordinates = new LinkedHashMap<>();
 
-    public PiecePane(Workbench bench) {
+    /**
+     * @param wanted whether it is to be seen: what nobody looks at is not laid out
+     * @param own whether it shows the vehicle's own thicknesses and gaps where nothing is selected, as beside the obstacles
+     */
+    public PiecePane(Workbench bench, ObservableBooleanValue wanted, boolean own) {
         this.bench = bench;
+        this.wanted = wanted;
+        this.own = own;
         getStyleClass().add("piece-pane");
-        setId("piece");
         head.getStyleClass().add("pane-head");
         body.getStyleClass().add("piece-body");
-        ScrollPane scroll = Wrap.tall(body);
-        getChildren().addAll(head, scroll);
+        getChildren().addAll(head, body);
+        wanted.addListener((_, _, _) -> refresh());
         bench.selectionProperty().addListener((_, _, _) -> refresh());
         bench.lengthUnitProperty().addListener((_, _, _) -> refresh());
         bench.jobProperty().addListener((_, _, _) -> {
@@ -73,8 +84,11 @@ public final class PiecePane extends VBox {
         body.getChildren().clear();
         sizes.clear();
         coordinates.clear();
+        if (!wanted.get()) {
+            return;
+        }
         Optional<Element> selected = selected();
-        head.setText(selected.map(e -> Element.label(bench.job(), e)).orElse(clearance() ? "Own parts and gaps" : "Vehicle"));
+        head.setText(selected.map(e -> Element.label(bench.job(), e)).orElse(own ? "Own parts and gaps" : "Vehicle"));
         selected.ifPresentOrElse(this::showElement, this::showVehicle);
         if (focused != null && body.lookup("#" + focused) instanceof Node again) {
             again.requestFocus();
@@ -87,6 +101,9 @@ public final class PiecePane extends VBox {
 
     /** While something is dragged the figures change and the fields stay: new ones at every step would make the drag stutter. */
     private void follow() {
+        if (!wanted.get()) {
+            return;
+        }
         List<PieceField> now = fields(selected());
         if (now.size() != sizes.size()) {
             refresh();
@@ -99,7 +116,7 @@ public final class PiecePane extends VBox {
     }
 
     private List<PieceField> fields(Optional<Element> selected) {
-        return selected.map(e -> PieceFields.of(bench.job(), e)).orElseGet(() -> clearance() ? ObstacleFields.own(bench.job()) : PieceFields.ofVehicle(bench.job()));
+        return selected.map(e -> PieceFields.of(bench.job(), e)).orElseGet(() -> own ? ObstacleFields.own(bench.job()) : PieceFields.ofVehicle(bench.job()));
     }
 
     private @Nullable String focusedFieldId() {
@@ -110,15 +127,11 @@ public final class PiecePane extends VBox {
     private void showVehicle() {
         GridPane grid = grid();
         addFields(grid, fields(Optional.empty()));
-        Label hint = new Label(clearance() ? "Press something in the way, below or in the drawing, to see and type its sizes."
+        Label hint = new Label(own ? "Press something in the way, below or in the drawing, to see and type its sizes."
                 : "Press an element in the strip above, or a point in the drawing, to see and type its sizes.");
         hint.setWrapText(true);
         hint.getStyleClass().add("hint");
         body.getChildren().addAll(hint, grid);
-    }
-
-    private boolean clearance() {
-        return bench.stageProperty().get() == WorkStage.CLEARANCE;
     }
 
     private void showElement(Element element) {
@@ -126,7 +139,8 @@ public final class PiecePane extends VBox {
             body.getChildren().add(new SchoolFields(bench));
         }
         GridPane grid = grid();
-        addFields(grid, fields(Optional.of(element)));
+        List<PieceField> fields = fields(Optional.of(element));
+        addFields(grid, fields.subList(0, Math.min(USUAL, fields.size())));
         ColumnFields.rename(element).ifPresent(rename -> addName(grid, rename));
         // Choices are wider than sizes: in a grid of their own they leave the names of the sizes their room.
         GridPane chosen = grid();
@@ -139,6 +153,16 @@ public final class PiecePane extends VBox {
             if (!g.getChildren().isEmpty()) {
                 body.getChildren().add(g);
             }
+        }
+        if (fields.size() > USUAL) {
+            GridPane more = grid();
+            addFields(more, fields.subList(USUAL, fields.size()));
+            TitledPane folded = new TitledPane("More sizes (" + (fields.size() - USUAL) + ")", more);
+            folded.setId("more-sizes");
+            folded.setAnimated(false);
+            folded.setExpanded(moreOpen);
+            folded.expandedProperty().addListener((_, _, open) -> moreOpen = open);
+            body.getChildren().add(folded);
         }
         boolean differ = bench.job().axle().map(a -> a.ownRight().isPresent()).orElse(false);
         for (PointId id : Element.points(bench.job(), element)) {

@@ -8,6 +8,7 @@ import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import javafx.application.Platform;
+import javafx.beans.binding.Bindings;
 import javafx.beans.property.ObjectProperty;
 import javafx.event.ActionEvent;
 import javafx.scene.Node;
@@ -15,7 +16,7 @@ import javafx.scene.Scene;
 import javafx.scene.control.Alert;
 import javafx.scene.control.Label;
 import javafx.scene.control.Menu;
-import javafx.scene.control.MenuBar;
+import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.control.TextInputControl;
@@ -34,6 +35,7 @@ import mildtilt.app.workbench.FitSheet;
 import mildtilt.app.workbench.HandsPosition;
 import mildtilt.app.workbench.MakeSheet;
 import mildtilt.app.workbench.SideTab;
+import mildtilt.app.workbench.ViewChoice;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.format.DemoJob;
@@ -68,8 +70,8 @@ final class Commands {
                 always("Save everything for the bench…", "Shortcut+Shift+E", papers::everything),
                 always("Save tables and curves as CSV…", "Shortcut+E", papers::csv),
                 unkeyed("Save the log of trials…", papers::log),
-                always("Take in a scan…", "Shortcut+I", () -> documents.openScan(window)),
-                unkeyed("Take points from a CSV…", () -> documents.openPoints(window)),
+                always("Import a scan…", "Shortcut+I", () -> documents.openScan(window)),
+                unkeyed("Import points from a CSV…", () -> documents.openPoints(window)),
                 unkeyed("Save a copy of the catalogue…", () -> documents.saveCatalogue(window)),
                 unkeyed("Use a catalogue…", () -> documents.openCatalogue(window)),
                 unkeyed("Use the catalogue that ships", () -> documents.dropCatalogue(window)),
@@ -77,26 +79,29 @@ final class Commands {
         groups.add(new Group("Edit", List.of(
                 new Command("Undo", Optional.of("Shortcut+Z"), () -> bench.undoable().map(c -> "Undo: " + c), bench::undo),
                 new Command("Redo", Optional.of("Shortcut+Shift+Z"), () -> bench.redoable().map(c -> "Redo: " + c), bench::redo),
-                always("Pin to compare with", "Shortcut+B", bench::pin),
-                tab("Notes", "Shortcut+Alt+1", SideTab.NOTES),
-                tab("Measured points", "Shortcut+Alt+M", SideTab.MEASURED),
-                tab("How sure the figures are", "Shortcut+Alt+S", SideTab.SURE),
-                tab("Knuckle changes", "Shortcut+Alt+2", SideTab.KNUCKLE),
-                tab("Work it out", "Shortcut+Alt+3", SideTab.WORK_OUT),
+                always("Set a mark to compare with", "Shortcut+B", bench::pin),
+                tab("Findings", "Shortcut+Alt+1", SideTab.NOTES),
+                tab("Readings", "Shortcut+Alt+M", SideTab.MEASURED),
+                tab("Uncertainty of the figures", "Shortcut+Alt+S", SideTab.SURE),
+                tab("Changes of the steering arms", "Shortcut+Alt+2", SideTab.KNUCKLE),
+                tab("Solve for …", "Shortcut+Alt+3", SideTab.WORK_OUT),
+                tab("Part", "Shortcut+Alt+P", SideTab.PART),
                 tab("Variants", "Shortcut+Alt+4", SideTab.VARIANTS),
                 tab("Phasing", "Shortcut+Alt+5", SideTab.PHASING),
-                tab("Holding", "Shortcut+Alt+6", SideTab.HOLDING),
+                tab("Supports", "Shortcut+Alt+6", SideTab.HOLDING),
                 tab("Range", "Shortcut+Alt+7", SideTab.RANGE),
                 tab("Rules", "Shortcut+Alt+8", SideTab.RULES),
-                tab("In the way", "Shortcut+Alt+9", SideTab.IN_THE_WAY),
+                tab("Obstacles", "Shortcut+Alt+9", SideTab.IN_THE_WAY),
                 tab("Gaps", "Shortcut+Alt+0", SideTab.GAPS),
                 tab("Routes", "Shortcut+R", SideTab.ROUTE))));
         groups.add(new Group("View", List.of(
-                always("Side", "Shortcut+1", () -> bay.enlarge(0)),
-                always("Plan", "Shortcut+2", () -> bay.enlarge(1)),
-                always("Front", "Shortcut+3", () -> bay.enlarge(2)),
-                always("Solid", "Shortcut+4", () -> bay.enlarge(3)),
-                always("Show all of it", "Shortcut+0", bay::fit),
+                always("Side", "Shortcut+1", () -> bench.viewProperty().set(ViewChoice.SIDE)),
+                always("Plan", "Shortcut+2", () -> bench.viewProperty().set(ViewChoice.PLAN)),
+                always("Front", "Shortcut+3", () -> bench.viewProperty().set(ViewChoice.FRONT)),
+                always("3-D", "Shortcut+4", () -> bench.viewProperty().set(ViewChoice.SOLID)),
+                always("All four views", "Shortcut+5", () -> bench.viewProperty().set(ViewChoice.ALL)),
+                always("Fold or open the dock", "Shortcut+J", () -> bench.dockFoldedProperty().set(!bench.dockFoldedProperty().get())),
+                always("Fit the vehicle into the view", "Shortcut+0", bay::fit),
                 always("Nearer", "Shortcut+Equals", () -> bay.zoom(1.15)),
                 always("Farther", "Shortcut+Minus", () -> bay.zoom(1 / 1.15)),
                 always("Look left", "Shortcut+Shift+Left", () -> bay.pan(60, 0)),
@@ -108,19 +113,19 @@ final class Commands {
                 always("Column stage", "Alt+2", () -> bench.stageProperty().set(WorkStage.COLUMN)),
                 always("Clearance stage", "Alt+3", () -> bench.stageProperty().set(WorkStage.CLEARANCE)),
                 always("Make stage", "Alt+4", () -> bench.stageProperty().set(WorkStage.MAKE)),
-                always("Fit stage", "Alt+5", () -> bench.stageProperty().set(WorkStage.FIT)),
-                always("Next sheet of Make or Fit", "Shortcut+M", this::nextSheet),
+                always("Trial stage", "Alt+5", () -> bench.stageProperty().set(WorkStage.FIT)),
+                always("Next sheet of Make or Trial", "Shortcut+M", this::nextSheet),
                 always("Next unit of length", "Shortcut+U", this::nextUnit),
                 always("Light or dark", "Shortcut+D",
-                        () -> theme.set(theme.get() == Theme.LIGHT ? Theme.DARK : Theme.LIGHT)))));
-        groups.add(new Group("Hands", List.of(
+                        () -> theme.set(theme.get().other())))));
+        groups.add(new Group("Turn the wheel", List.of(
                 always("Steering wheel left", "Alt+Left", () -> turn(10)),
                 always("Steering wheel right", "Alt+Right", () -> turn(-10)),
                 always("Both wheels up", "Alt+Up", () -> travel(5)),
                 always("Both wheels down", "Alt+Down", () -> travel(-5)),
                 always("Full left lock", "Alt+Shift+Left", () -> turn(1e6)),
                 always("Full right lock", "Alt+Shift+Right", () -> turn(-1e6)),
-                always("Centre the hands", "Alt+Home", () -> bench.moveHands(HandsPosition.CENTRED)))));
+                always("Back to straight ahead", "Alt+Home", () -> bench.moveHands(HandsPosition.CENTRED)))));
         groups.add(new Group("Help", List.of(
                 always("Shortcuts", "F1", this::shortcuts),
                 always("Cautions", "F2", this::cautions),
@@ -157,37 +162,75 @@ final class Commands {
         return menu;
     }
 
-    MenuBar menuBar() {
-        MenuBar bar = new MenuBar();
-        for (Group group : groups) {
-            Menu menu = new Menu(group.name);
-            for (Command c : group.commands) {
-                MenuItem item = new MenuItem(c.name);
-                c.keys.ifPresent(k -> item.setAccelerator(KeyCombination.valueOf(k)));
-                item.setOnAction((ActionEvent _) -> c.run.run());
-                if (c.name.equals("Save")) {
-                    menu.getItems().add(ofDemos("New job with", DemoJob::steering, d -> documents.newLike(window, d)));
-                    menu.getItems().add(ofDemos("Demo vehicles", d -> d.title() + ": " + d.steering(), d -> documents.openDemo(window, d)));
-                }
-                if (c.name.equals("Quit") || c.name.equals("Survey stage") || c.name.equals("Notes") || c.name.equals("Phasing") || c.name.equals("In the way") || c.name.equals("Save a copy of the catalogue…")) {
-                    menu.getItems().add(new SeparatorMenuItem());
-                }
-                menu.getItems().add(item);
-                Runnable refresh = () -> {
-                    item.setText(c.entry.get().orElse(c.name));
-                    item.setDisable(c.entry.get().isEmpty());
-                };
-                bench.jobProperty().addListener((_, _, _) -> refresh.run());
-                bench.messageProperty().addListener((_, _, _) -> refresh.run());
-                refresh.run();
+    /** The job's own commands, and below them every other one by what it is for. */
+    MenuButton jobMenu() {
+        MenuButton menu = new MenuButton();
+        menu.setId("job-menu");
+        menu.setMnemonicParsing(false);
+        menu.getStyleClass().add("job-menu");
+        menu.textProperty().bind(Bindings.createStringBinding(() -> bench.job().title(), bench.jobProperty()));
+        menu.setAccessibleText("Job");
+        Group job = groups.getFirst();
+        for (Command c : job.commands) {
+            if (c.name.equals("Save")) {
+                menu.getItems().add(ofDemos("New job with", DemoJob::steering, d -> documents.newLike(window, d)));
+                menu.getItems().add(ofDemos("Demo vehicles", d -> d.title() + ": " + d.steering(), d -> documents.openDemo(window, d)));
             }
-            bar.getMenus().add(menu);
+            if (c.name.equals("Quit")) {
+                menu.getItems().add(new SeparatorMenuItem());
+                groups.stream().filter(g -> g != job && !g.name.equals("Help")).forEach(g -> menu.getItems().add(menu(g)));
+            }
+            if (c.name.equals("Quit") || c.name.equals("Save a copy of the catalogue…")) {
+                menu.getItems().add(new SeparatorMenuItem());
+            }
+            menu.getItems().add(item(c));
         }
-        return bar;
+        return menu;
+    }
+
+    MenuButton helpMenu() {
+        MenuButton menu = new MenuButton("Help");
+        menu.setId("help-menu");
+        menu.getStyleClass().add("job-menu");
+        menu.setMinWidth(Region.USE_PREF_SIZE);
+        groups.getLast().commands.forEach(c -> menu.getItems().add(item(c)));
+        return menu;
+    }
+
+    private Menu menu(Group group) {
+        Menu menu = new Menu(group.name);
+        for (Command c : group.commands) {
+            if (c.name.equals("Survey stage") || c.name.equals("Findings") || c.name.equals("Phasing") || c.name.equals("Obstacles")) {
+                menu.getItems().add(new SeparatorMenuItem());
+            }
+            menu.getItems().add(item(c));
+        }
+        return menu;
+    }
+
+    private MenuItem item(Command c) {
+        MenuItem item = new MenuItem(c.name);
+        item.setMnemonicParsing(false);
+        c.keys.ifPresent(k -> item.setAccelerator(KeyCombination.valueOf(k)));
+        item.setOnAction((ActionEvent _) -> c.run.run());
+        Runnable refresh = () -> {
+            item.setText(c.entry.get().orElse(c.name));
+            item.setDisable(c.entry.get().isEmpty());
+        };
+        bench.jobProperty().addListener((_, _, _) -> refresh.run());
+        bench.messageProperty().addListener((_, _, _) -> refresh.run());
+        refresh.run();
+        return item;
+    }
+
+    /** Every command that can be run now, for the search field. */
+    List<FindField.Found> found() {
+        return groups.stream().flatMap(g -> g.commands.stream()).filter(c -> c.entry.get().isPresent())
+                .map(c -> new FindField.Found(c.keys.map(k -> KeyCombination.valueOf(k).getDisplayText()).orElse("command"), c.name, c.run)).toList();
     }
 
     /** Undo and redo before a text field takes them for itself: what is typed is not a change yet. */
-    void installKeys(Scene scene) {
+    void installKeys(Scene scene, FindField find) {
         KeyCombination redoToo = KeyCombination.valueOf("Shortcut+Y");
         scene.addEventFilter(KeyEvent.KEY_PRESSED, e -> {
             if (redoToo.match(e)) {
@@ -200,6 +243,11 @@ final class Commands {
                         e.consume();
                     }
                 }
+            }
+            if (KeyCombination.valueOf("Shortcut+K").match(e)) {
+                find.requestFocus();
+                find.selectAll();
+                e.consume();
             }
             if (e.getCode() == KeyCode.ESCAPE && bench.dragging()) {
                 bench.cancelDrag();

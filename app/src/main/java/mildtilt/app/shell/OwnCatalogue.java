@@ -12,10 +12,17 @@ import mildtilt.format.JobFileException;
 /** The user's own catalogue of parts, kept in the program's folder; the shipped one holds where there is none. */
 public final class OwnCatalogue {
 
+    private final Path folder;
     private final Path file;
 
     public OwnCatalogue(Path folder) {
+        this.folder = folder;
         file = folder.resolve(CatalogueFile.NAME);
+    }
+
+    /** Where the program keeps what is this user's. */
+    Path folder() {
+        return folder;
     }
 
     /** In the user's home, or where the property {@code mildtilt.state} says. */

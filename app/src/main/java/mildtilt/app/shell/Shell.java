@@ -3,7 +3,6 @@ package mildtilt.app.shell;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import javafx.animation.PauseTransition;
 import javafx.beans.binding.Bindings;
@@ -15,10 +14,8 @@ import javafx.beans.property.SimpleObjectProperty;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.Scene;
-import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
-import javafx.scene.control.MenuBar;
-import javafx.scene.control.ToggleButton;
+import javafx.scene.control.SplitPane;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -29,33 +26,15 @@ import javafx.stage.Stage;
 import javafx.util.Duration;
 import mildtilt.app.bay.BayPane;
 import mildtilt.app.bay.VehicleView;
-import mildtilt.app.clearance.GapsPane;
-import mildtilt.app.clearance.ObstaclesPane;
-import mildtilt.app.clearance.RoutePane;
-import mildtilt.app.column.HoldingPane;
-import mildtilt.app.column.PhasingPane;
-import mildtilt.app.column.RangePane;
-import mildtilt.app.column.RulesPane;
 import mildtilt.app.column.UnrolledStrip;
-import mildtilt.app.compare.CompareTable;
 import mildtilt.app.fit.FitStagePane;
-import mildtilt.app.hands.HandsPane;
-import mildtilt.app.linkage.KnucklePane;
-import mildtilt.app.linkage.VariantsPane;
 import mildtilt.app.linkage.VariantsTable;
-import mildtilt.app.linkage.WorkOutPane;
-import mildtilt.app.look.Choices;
 import mildtilt.app.look.Lazily;
 import mildtilt.app.make.MakeStagePane;
-import mildtilt.app.notes.NotesPane;
-import mildtilt.app.piece.PiecePane;
-import mildtilt.app.plot.PlotPane;
 import mildtilt.app.start.GlossarySheet;
 import mildtilt.app.start.StartPane;
 import mildtilt.app.start.TermHints;
 import mildtilt.app.start.Walk;
-import mildtilt.app.survey.SurePane;
-import mildtilt.app.survey.SurveyPane;
 import mildtilt.app.train.TrainStrip;
 import mildtilt.app.workbench.SideTab;
 import mildtilt.app.workbench.WorkStage;
@@ -63,9 +42,8 @@ import mildtilt.app.workbench.Workbench;
 import mildtilt.format.DemoJob;
 import mildtilt.glossary.Glossary;
 import mildtilt.job.VehicleScale;
-import mildtilt.measure.LengthUnit;
 
-/** The window: train strip above, bay in the middle, notes at the side, hands below. */
+/** The window: header and train strip above, the drawing in the middle, the side panel beside it, the dock below. */
 public final class Shell {
 
     private static final PseudoClass REFUSAL = PseudoClass.getPseudoClass("refusal");
@@ -76,6 +54,7 @@ public final class Shell {
     private final BayPane bay;
     private Optional<FitStagePane> fitting = Optional.empty();
     private final Walk walk;
+    private final StageLayouts layouts;
     private final BooleanProperty starting = new SimpleBooleanProperty();
     private final ObjectProperty<Theme> theme = new SimpleObjectProperty<>(Theme.LIGHT);
 
@@ -85,56 +64,26 @@ public final class Shell {
         documents = new Documents(bench, recovery, own, recent, prompt, clock);
         bay = new BayPane(bench);
         walk = new Walk(bench);
-        UnrolledStrip unrolled = new UnrolledStrip(bench);
-        unrolled.visibleProperty().bind(Bindings.createBooleanBinding(
-                () -> bench.stageProperty().get() == WorkStage.COLUMN && bench.job().column().isPresent(), bench.stageProperty(), bench.jobProperty()));
-        unrolled.managedProperty().bind(unrolled.visibleProperty());
-        VBox views = new VBox(bay, unrolled);
-        VBox.setVgrow(bay, Priority.ALWAYS);
-        views.setMinSize(0, 0);
-        StackPane middle = new StackPane(views);
-        middle.setMinSize(0, 0);
-        BooleanBinding comparing = bench.stageProperty().isEqualTo(WorkStage.LINKAGE)
-                .and(bench.sideTabProperty().isEqualTo(SideTab.VARIANTS));
-        Lazily.put(middle, comparing, () -> new VariantsTable(bench));
-        Lazily.put(middle, bench.stageProperty().isEqualTo(WorkStage.MAKE), () -> new MakeStagePane(bench, clock, documents.papers(window)));
-        Lazily.put(middle, bench.stageProperty().isEqualTo(WorkStage.FIT), () -> {
-            FitStagePane fit = new FitStagePane(bench, clock, documents.fitFiles(window), new VehicleView(bench));
-            fitting = Optional.of(fit);
-            return fit;
-        });
-        BooleanBinding ownSheets = Bindings.createBooleanBinding(() -> bench.stageProperty().get().ownSheets(), bench.stageProperty());
-        views.visibleProperty().bind(ownSheets.not().and(comparing.not()));
-
+        layouts = new StageLayouts(own.folder(), bench);
+        Region views = views(own, clock);
         Commands commands = new Commands(window, bench, documents, bay, theme, () -> starting.set(true));
-        PiecePane piece = new PiecePane(bench);
-        // The other uses of the side need the room.
-        piece.visibleProperty().bind(bench.sideTabProperty().isEqualTo(SideTab.NOTES).or(bench.sideTabProperty().isEqualTo(SideTab.IN_THE_WAY)));
-        piece.managedProperty().bind(piece.visibleProperty());
-        VBox side = new VBox(piece, sideTabs(), sidePanes());
-        side.getStyleClass().add("side");
-        VBox.setVgrow(side.getChildren().getLast(), Priority.ALWAYS);
-        PlotPane plot = new PlotPane(bench);
-        HBox.setHgrow(plot, Priority.ALWAYS);
-        HBox bottom = new HBox(new HandsPane(bench), new CompareTable(bench), plot);
-        bottom.getStyleClass().add("bottom");
-        // The papers are of the plan, not of the hands, and want the height.
-        bottom.visibleProperty().bind(ownSheets.not().and(starting.not()));
-        bottom.managedProperty().bind(bottom.visibleProperty());
-
+        SidePanel side = new SidePanel(window, bench, documents);
         TrainStrip train = new TrainStrip(bench);
         train.visibleProperty().bind(starting.not());
         train.managedProperty().bind(train.visibleProperty());
-        middle.visibleProperty().bind(starting.not());
-        StackPane centre = new StackPane(middle);
-        Lazily.put(centre, starting, () -> new StartPane(bench, begin()));
-        BorderPane root = new BorderPane(centre);
-        root.setTop(new VBox(bar(commands.menuBar()), train));
-        root.setRight(side);
+        SplitPane work = new SplitPane(views);
+        work.getStyleClass().add("work");
+        work.visibleProperty().bind(starting.not());
         // Trials are of the vehicle: what is wrong with the plan stands in the other stages, and the figures want the room.
-        side.visibleProperty().bind(bench.stageProperty().isNotEqualTo(WorkStage.FIT).and(starting.not()));
-        side.managedProperty().bind(side.visibleProperty());
-        root.setBottom(new VBox(walk, bottom, messageBar()));
+        BooleanBinding sided = bench.stageProperty().isNotEqualTo(WorkStage.FIT);
+        besides(work, side, sided);
+        StackPane centre = new StackPane(work);
+        Lazily.put(centre, starting, () -> new StartPane(bench, begin()));
+        Finds finds = new Finds(bench, commands);
+        FindField find = new FindField(finds::all);
+        BorderPane root = new BorderPane(centre);
+        root.setTop(new VBox(new Header(bench, commands, find, theme), train));
+        root.setBottom(new VBox(walk, messageBar()));
         // Whatever is opened or begun is what is wanted to be seen.
         bench.openedProperty().addListener((_, _, _) -> {
             if (starting.get()) {
@@ -152,7 +101,7 @@ public final class Shell {
         }));
         theme.addListener((_, _, t) -> t.applyTo(scene));
         theme.get().applyTo(scene);
-        commands.installKeys(scene);
+        commands.installKeys(scene, find);
         window.setScene(scene);
         window.setMinWidth(1100);
         window.setMinHeight(700);
@@ -206,8 +155,9 @@ public final class Shell {
         };
     }
 
-    /** Lets go of the instruments. */
+    /** Lets go of the instruments, and writes down how the window was laid out. */
     public void close() {
+        layouts.keep();
         fitting.ifPresent(FitStagePane::close);
     }
 
@@ -220,81 +170,72 @@ public final class Shell {
                 + bench.fileProperty().get().map(p -> " · " + p.getFileName()).orElse("") + " · Mild Tilt";
     }
 
-    private HBox bar(MenuBar menu) {
-        HBox stages = new HBox();
-        stages.getStyleClass().add("stages");
-        for (WorkStage s : WorkStage.values()) {
-            ToggleButton b = new ToggleButton(s.label());
-            b.setId("stage-" + s.name().toLowerCase(Locale.ROOT));
-            b.getStyleClass().add("stage-button");
-            b.setSelected(bench.stageProperty().get() == s);
-            b.setOnAction(_ -> {
-                bench.stageProperty().set(s);
-                b.setSelected(true);
-            });
-            bench.stageProperty().addListener((_, _, now) -> b.setSelected(now == s));
-            stages.getChildren().add(b);
-        }
-        Region gap = new Region();
-        HBox.setHgrow(gap, Priority.ALWAYS);
-        Label lengths = new Label("Lengths in");
-        HBox bar = new HBox(8, menu, stages, gap, lengths, unitChoice());
-        bar.getStyleClass().add("top-bar");
-        bar.setAlignment(Pos.CENTER_LEFT);
-        return bar;
+    /** The drawing with the dock under it, or the sheets of a stage that has its own. */
+    private Region views(OwnCatalogue own, Clock clock) {
+        UnrolledStrip unrolled = new UnrolledStrip(bench);
+        unrolled.visibleProperty().bind(Bindings.createBooleanBinding(
+                () -> bench.stageProperty().get() == WorkStage.COLUMN && bench.sideTabProperty().get() == SideTab.PHASING && bench.job().column().isPresent(),
+                bench.stageProperty(), bench.sideTabProperty(), bench.jobProperty()));
+        unrolled.managedProperty().bind(unrolled.visibleProperty());
+        VBox.setVgrow(bay, Priority.ALWAYS);
+        BooleanBinding ownSheets = Bindings.createBooleanBinding(() -> bench.stageProperty().get().ownSheets(), bench.stageProperty());
+        // The papers are of the plan, not of a position, and want the height.
+        Dock dock = new Dock(bench);
+        VBox views = new VBox(bay, unrolled);
+        views.setMinSize(0, 0);
+        StackPane middle = new StackPane(views);
+        middle.setMinSize(0, 0);
+        VBox.setVgrow(middle, Priority.ALWAYS);
+        BooleanBinding comparing = bench.stageProperty().isEqualTo(WorkStage.LINKAGE)
+                .and(bench.sideTabProperty().isEqualTo(SideTab.VARIANTS));
+        Lazily.put(middle, comparing, () -> new VariantsTable(bench));
+        Lazily.put(middle, bench.stageProperty().isEqualTo(WorkStage.MAKE), () -> new MakeStagePane(bench, clock, documents.papers(window)));
+        Lazily.put(middle, bench.stageProperty().isEqualTo(WorkStage.FIT), () -> {
+            FitStagePane fit = new FitStagePane(bench, clock, documents.fitFiles(window), new VehicleView(bench));
+            fitting = Optional.of(fit);
+            return fit;
+        });
+        views.visibleProperty().bind(ownSheets.not().and(comparing.not()));
+        dock.visibleProperty().bind(ownSheets.not());
+        dock.managedProperty().bind(dock.visibleProperty());
+        VBox all = new VBox(middle, dock);
+        all.setMinSize(0, 0);
+        return all;
     }
 
-    /** What the side is used for, where the stage leaves a choice. */
-    private HBox sideTabs() {
-        HBox tabs = new HBox();
-        tabs.getStyleClass().add("side-tabs");
-        for (SideTab t : SideTab.values()) {
-            ToggleButton b = new ToggleButton(t.label());
-            b.setId("side-" + t.name().toLowerCase(Locale.ROOT).replace('_', '-'));
-            b.getStyleClass().add("side-tab");
-            b.setSelected(bench.sideTabProperty().get() == t);
-            b.setOnAction(_ -> {
-                bench.sideTabProperty().set(t);
-                b.setSelected(true);
-            });
-            bench.sideTabProperty().addListener((_, _, now) -> b.setSelected(now == t));
-            b.visibleProperty().bind(Bindings.createBooleanBinding(() -> t.belongsTo(bench.stageProperty().get()), bench.stageProperty()));
-            b.managedProperty().bind(b.visibleProperty());
-            tabs.getChildren().add(b);
-        }
-        tabs.visibleProperty().bind(bench.stageProperty().isNotEqualTo(WorkStage.MAKE));
-        tabs.managedProperty().bind(tabs.visibleProperty());
-        return tabs;
+    /** The side panel beside the drawing, as wide as the user last drew it. */
+    private void besides(SplitPane work, SidePanel side, BooleanBinding sided) {
+        SplitPane.setResizableWithParent(side, false);
+        side.setPrefWidth(layouts.sideWidthProperty().get());
+        side.setMinWidth(StageLayouts.USUAL_SIDE - 28);
+        side.setMaxWidth(620);
+        Runnable lay = () -> {
+            if (sided.get() && !work.getItems().contains(side)) {
+                work.getItems().add(side);
+                place(work);
+            } else if (!sided.get()) {
+                work.getItems().remove(side);
+            }
+        };
+        sided.addListener((_, _, _) -> lay.run());
+        work.widthProperty().addListener((_, was, _) -> {
+            if (was.doubleValue() == 0) {
+                place(work);
+            }
+        });
+        side.widthProperty().addListener((_, was, now) -> {
+            if (was.doubleValue() > 0) {
+                layouts.sideWidthProperty().set(now.doubleValue());
+            }
+        });
+        side.getProperties().put("sided", sided);
+        lay.run();
     }
 
-    private StackPane sidePanes() {
-        StackPane panes = new StackPane();
-        panes.setMinSize(0, 0);
-        for (SideTab t : SideTab.values()) {
-            Lazily.put(panes, bench.sideTabProperty().isEqualTo(t), () -> switch (t) {
-                case NOTES -> new NotesPane(bench);
-                case MEASURED -> new SurveyPane(bench, () -> documents.openPoints(window));
-                case SURE -> new SurePane(bench);
-                case KNUCKLE -> new KnucklePane(bench);
-                case WORK_OUT -> new WorkOutPane(bench);
-                case VARIANTS -> new VariantsPane(bench);
-                case PHASING -> new PhasingPane(bench);
-                case HOLDING -> new HoldingPane(bench);
-                case RANGE -> new RangePane(bench);
-                case IN_THE_WAY -> new ObstaclesPane(bench, () -> documents.openScan(window));
-                case GAPS -> new GapsPane(bench);
-                case ROUTE -> new RoutePane(bench);
-                case RULES -> new RulesPane(bench, () -> documents.saveRules(window), () -> documents.openRules(window));
-            });
+    private void place(SplitPane work) {
+        if (work.getWidth() > 0 && !work.getDividers().isEmpty()) {
+            work.setDividerPositions(1 - layouts.sideWidthProperty().get() / work.getWidth());
         }
-        return panes;
-    }
-
-    private ChoiceBox<LengthUnit> unitChoice() {
-        ChoiceBox<LengthUnit> units = Choices.of(LengthUnit.class, LengthUnit::label, "length-unit",
-                "Unit that lengths are shown in");
-        units.valueProperty().bindBidirectional(bench.lengthUnitProperty());
-        return units;
     }
 
     /** Says that figures are still to come, once that has taken a second: until then the old ones stand there. */

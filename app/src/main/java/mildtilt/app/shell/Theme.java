@@ -12,6 +12,10 @@ enum Theme {
     LIGHT,
     DARK;
 
+    Theme other() {
+        return this == LIGHT ? DARK : LIGHT;
+    }
+
     void applyTo(Scene scene) {
         Application.setUserAgentStylesheet(
                 this == LIGHT ? new PrimerLight().getUserAgentStylesheet() : new PrimerDark().getUserAgentStylesheet());

@@ -19,16 +19,16 @@ import mildtilt.job.Element;
 import mildtilt.routing.TrainEdits;
 
 /** What can be done to an element on the train strip: parts put in, split, swapped for others of the catalogue, taken out. */
-final class TrainMenu {
+public final class TrainMenu {
 
     private final Workbench bench;
 
-    TrainMenu(Workbench bench) {
+    public TrainMenu(Workbench bench) {
         this.bench = bench;
     }
 
     /** Empty for an element that stays what it is. Read anew each time, as the catalogue may change. */
-    List<MenuItem> of(Element element) {
+    public List<MenuItem> of(Element element) {
         Catalogue parts = bench.catalogueProperty().get();
         return switch (element) {
             case Element.ShaftAt s -> shaft(s.index(), parts);
@@ -40,7 +40,7 @@ final class TrainMenu {
         };
     }
 
-    static boolean has(Element element) {
+    public static boolean has(Element element) {
         return element instanceof Element.ShaftAt || element instanceof Element.JointAt || element instanceof Element.Tube
                 || element instanceof Element.BearingAt;
     }

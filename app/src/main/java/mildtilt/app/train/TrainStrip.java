@@ -2,16 +2,14 @@ package mildtilt.app.train;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
-import javafx.beans.binding.Bindings;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Label;
-import javafx.scene.control.MenuButton;
-import javafx.scene.control.MenuItem;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
@@ -21,6 +19,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import mildtilt.app.look.StateMark;
+import mildtilt.app.look.Wrap;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.check.Severity;
@@ -30,50 +29,105 @@ import mildtilt.job.PointId;
 import mildtilt.routing.TrainEdits;
 import org.jspecify.annotations.Nullable;
 
-/** Every element of the steering in order, each with its figure and its state. Selecting one selects it everywhere. */
-public final class TrainStrip extends ScrollPane {
+/** Every part of the steering in order, from hands to tyres, each with its figure and its state. Selecting one selects it everywhere. */
+public final class TrainStrip extends HBox {
 
     private static final PseudoClass SELECTED = PseudoClass.getPseudoClass("selected-element");
 
-    private static final double HEIGHT = 96;
-    private static final double SCROLL_BAR = 12;
+    public static final double HEIGHT = 56;
+    /** Below this width a tile leaves its drawing out. */
+    private static final double WITH_DRAWING = 106;
+    /** Below this width of a tile the groups that are not worked on are folded. */
+    private static final double LEAST = 70;
 
     private final Workbench bench;
-    private final HBox row = new HBox();
     private final TrainMenu menu;
     private @Nullable List<Element> shown;
     private Optional<Class<?>> shownGear = Optional.empty();
     private final List<Tile> tiles = new ArrayList<>();
+    private final List<GroupBox> groups = new ArrayList<>();
+
+    /** The parts that belong together. */
+    private enum Group {
+        COLUMN("Column"),
+        GEAR("Gear"),
+        LINKAGE("Linkage"),
+        WHEELS("Wheels");
+
+        private final String label;
+
+        Group(String label) {
+            this.label = label;
+        }
+
+        static Group of(Element e) {
+            return switch (e) {
+                case Element.Wheel _, Element.ShaftAt _, Element.JointAt _, Element.Tube _, Element.BearingAt _, Element.InTheWay _, Element.AtTheWheel _ -> COLUMN;
+                case Element.GearElement _, Element.GearArm _ -> GEAR;
+                case Element.DrivenRod _, Element.Relay _, Element.TieRods _, Element.SteeringArms _ -> LINKAGE;
+                case Element.Knuckles _, Element.BeamElement _, Element.Tyres _ -> WHEELS;
+            };
+        }
+    }
 
     public TrainStrip(Workbench bench) {
         this.bench = bench;
         menu = new TrainMenu(bench);
         getStyleClass().add("train-strip");
-        row.getStyleClass().add("train-row");
-        setContent(row);
-        setFitToWidth(true);
-        setFitToHeight(true);
-        setVbarPolicy(ScrollBarPolicy.NEVER);
-        // Where the train is too long for the window the scroll bar takes room of its own.
-        prefHeightProperty().bind(Bindings.createDoubleBinding(
-                () -> row.minWidth(-1) > getWidth() ? HEIGHT + SCROLL_BAR : HEIGHT, widthProperty(), row.widthProperty()));
-        minHeightProperty().bind(prefHeightProperty());
+        setId("train");
+        setMinHeight(HEIGHT);
+        setPrefHeight(HEIGHT);
+        setMaxHeight(HEIGHT);
+        setMinWidth(0);
         bench.jobProperty().addListener((_, _, _) -> rebuildIfChanged());
         bench.workedProperty().addListener((_, _, _) -> refresh());
         bench.lengthUnitProperty().addListener((_, _, _) -> refresh());
         bench.selectionProperty().addListener((_, _, _) -> refresh());
-        // Where the train is too long for the window the part that the stage is about is brought into sight.
-        bench.stageProperty().addListener((_, _, stage) -> setHvalue(stage == WorkStage.LINKAGE ? 1 : 0));
-        row.addEventFilter(KeyEvent.KEY_PRESSED, this::walk);
+        bench.stageProperty().addListener((_, _, _) -> fold());
+        widthProperty().addListener((_, _, _) -> fold());
+        addEventFilter(KeyEvent.KEY_PRESSED, this::walk);
         rebuildIfChanged();
+    }
+
+    /** The tiles of a group, or one tile for all of them where there is no room. */
+    private final class GroupBox extends HBox {
+        private final Group group;
+        private final List<Tile> own;
+        private final ToggleButton folded = new ToggleButton();
+        private final StateMark worst = StateMark.bare(Severity.FINE);
+
+        GroupBox(Group group, List<Tile> own) {
+            this.group = group;
+            this.own = own;
+            getStyleClass().add("train-group");
+            folded.setId("group-" + group.name().toLowerCase(Locale.ROOT));
+            folded.getStyleClass().setAll("element-tile");
+            folded.setGraphic(new HBox(4, new VBox(Wrap.whole(group.label), Wrap.whole(own.size() + " parts")), worst));
+            folded.setMinWidth(Region.USE_PREF_SIZE);
+            folded.setOnAction(_ -> bench.selectionProperty().set(Optional.of(own.getFirst().element)));
+        }
+
+        void lay(boolean fold, boolean drawings) {
+            own.forEach(t -> t.icon.setVisible(drawings));
+            List<Node> wanted = fold ? List.of(folded) : List.copyOf(own);
+            if (!getChildren().equals(wanted)) {
+                getChildren().setAll(wanted);
+            }
+            HBox.setHgrow(this, fold ? Priority.NEVER : Priority.ALWAYS);
+            setPrefWidth(fold ? Region.USE_COMPUTED_SIZE : own.size() * 100.0);
+        }
+
+        boolean holds(Optional<Element> e) {
+            return e.isPresent() && own.stream().anyMatch(t -> t.element.equals(e.get()));
+        }
     }
 
     private final class Tile extends ToggleButton {
         private final Element element;
         private final Label name = new Label();
         private final Label figure = new Label();
-        private final Label meaning = new Label();
-        private final StateMark state = new StateMark(Severity.FINE);
+        private final StateMark state = StateMark.bare(Severity.FINE);
+        private final ElementIcon icon;
         /** A long name is cut off on the tile. */
         private final Tooltip whole = new Tooltip();
 
@@ -82,46 +136,38 @@ public final class TrainStrip extends ScrollPane {
             setId("element-" + index);
             getStyleClass().setAll("element-tile");
             setTooltip(whole);
+            icon = new ElementIcon(bench.job(), element);
+            icon.managedProperty().bind(icon.visibleProperty());
             name.getStyleClass().add("element-name");
+            name.setWrapText(true);
+            name.setMaxHeight(28);
+            name.setMinHeight(14);
             figure.getStyleClass().add("element-figure");
-            meaning.getStyleClass().add("element-meaning");
-            HBox top = new HBox(1, new ElementIcon(bench.job(), element), state);
-            top.setAlignment(Pos.CENTER_LEFT);
+            figure.setMinWidth(0);
+            HBox line = new HBox(4, figure, state);
+            line.setAlignment(Pos.CENTER_LEFT);
             state.setVisible(false);
-            HBox bottom = new HBox(meaning);
             if (TrainMenu.has(element)) {
-                offer(bottom, index);
+                offer();
             }
-            VBox box = new VBox(top, name, figure, bottom);
-            box.getStyleClass().add("element-box");
+            VBox words = new VBox(name, line);
+            words.getStyleClass().add("element-box");
+            words.setMinWidth(0);
+            HBox box = new HBox(3, icon, words);
+            box.setAlignment(Pos.CENTER_LEFT);
             setGraphic(box);
+            setMinWidth(0);
+            setPrefWidth(100);
             setMaxWidth(Double.MAX_VALUE);
             HBox.setHgrow(this, Priority.ALWAYS);
-            setOnAction(_ -> bench.selectionProperty().set(
-                    bench.selectionProperty().get().equals(Optional.of(element)) ? Optional.empty() : Optional.of(element)));
+            setOnAction(_ -> bench.showPart(bench.selectionProperty().get().equals(Optional.of(element)) ? Optional.empty() : Optional.of(element)));
         }
 
-        /** What can be done to it, from a small button and by the other mouse button or the menu key. */
-        private void offer(HBox row, int index) {
-            MenuButton more = new MenuButton("");
-            more.setId("element-menu-" + index);
-            more.getStyleClass().add("tile-menu");
-            more.setMinWidth(Region.USE_PREF_SIZE);
-            more.setTooltip(new Tooltip("Split, swap, add, take out"));
-            Region gap = new Region();
-            HBox.setHgrow(gap, Priority.ALWAYS);
-            row.getChildren().addAll(gap, more);
-            // Filled when it is opened: the catalogue may have changed. A menu without items does not open.
-            more.getItems().add(new MenuItem(""));
-            more.showingProperty().addListener((_, _, showing) -> {
-                if (showing) {
-                    more.getItems().setAll(menu.of(element));
-                }
-            });
-            more.setAccessibleText("Change " + Element.label(bench.job(), element));
+        /** What can be done to it, by the other mouse button or the menu key. */
+        private void offer() {
             ContextMenu context = new ContextMenu();
             setOnContextMenuRequested(e -> {
-                bench.selectionProperty().set(Optional.of(element));
+                bench.showPart(Optional.of(element));
                 context.getItems().setAll(menu.of(element));
                 context.show(this, e.getScreenX(), e.getScreenY());
                 e.consume();
@@ -136,12 +182,14 @@ public final class TrainStrip extends ScrollPane {
             name.setText(label);
             whole.setText(label);
             bench.workedProperty().get().map(w -> w.now()).filter(a -> Element.trainOf(a.job()).equals(shown)).ifPresent(a -> {
+                String meaning = ElementHeadline.meaning(a, element);
                 figure.setText(ElementHeadline.of(a, element, bench.lengthUnit()));
-                meaning.setText(ElementHeadline.meaning(a, element));
                 state.show(a.stateOf(element));
                 // Nothing is called fine before it is worked out.
                 state.setVisible(true);
-                setAccessibleText(label + ", " + meaning.getText() + " " + figure.getText() + ", " + state.getText());
+                String told = meaning + " " + figure.getText() + ", " + a.stateOf(element).label();
+                whole.setText(label + "\n" + told);
+                setAccessibleText(label + ", " + told);
             });
         }
     }
@@ -153,20 +201,41 @@ public final class TrainStrip extends ScrollPane {
             shown = train;
             shownGear = gear;
             tiles.clear();
+            groups.clear();
             for (int i = 0; i < train.size(); i++) {
                 tiles.add(new Tile(train.get(i), i));
             }
-            row.getChildren().setAll(tiles);
+            for (Group g : Group.values()) {
+                List<Tile> own = tiles.stream().filter(t -> Group.of(t.element) == g).toList();
+                if (!own.isEmpty()) {
+                    groups.add(new GroupBox(g, own));
+                }
+            }
+            getChildren().setAll(groups);
             if (tiles.isEmpty()) {
-                Label none = new Label("The train of parts from steering wheel to tyres stands here once a job has some.");
+                Label none = new Label("The parts from steering wheel to tyres stand here once a job has some.");
                 none.getStyleClass().add("hint");
-                row.getChildren().add(none);
+                getChildren().add(none);
             }
             if (bench.job().column().isEmpty()) {
-                row.getChildren().addFirst(begin());
+                getChildren().addFirst(begin());
             }
+            fold();
         }
         refresh();
+    }
+
+    /** Where the tiles would be too narrow to read, the groups that are not worked on are folded to one tile each. */
+    private void fold() {
+        double each = (getWidth() - 8 * groups.size()) / Math.max(1, tiles.size());
+        boolean narrow = getWidth() > 0 && each < LEAST;
+        Group about = bench.stageProperty().get() == WorkStage.LINKAGE ? Group.LINKAGE : Group.COLUMN;
+        Optional<Element> selected = bench.selectionProperty().get();
+        boolean selectedSomewhere = groups.stream().anyMatch(g -> g.holds(selected));
+        for (GroupBox g : groups) {
+            boolean open = !narrow || (selectedSomewhere ? g.holds(selected) : g.group == about);
+            g.lay(!open, each >= WITH_DRAWING);
+        }
     }
 
     /** A job without a column can be given one to begin with. */
@@ -185,6 +254,9 @@ public final class TrainStrip extends ScrollPane {
 
     private void refresh() {
         tiles.forEach(Tile::refresh);
+        fold();
+        bench.workedProperty().get().ifPresent(w -> groups.forEach(g -> g.worst.show(
+                g.own.stream().map(t -> w.now().stateOf(t.element)).reduce(Severity.FINE, Severity::worse))));
     }
 
     /** Left and right go along the train. */
@@ -197,7 +269,7 @@ public final class TrainStrip extends ScrollPane {
             if (tiles.get(i).isFocused()) {
                 Tile next = tiles.get(Math.clamp(i + step, 0, tiles.size() - 1));
                 next.requestFocus();
-                bench.selectionProperty().set(Optional.of(next.element));
+                bench.showPart(Optional.of(next.element));
                 e.consume();
                 return;
             }

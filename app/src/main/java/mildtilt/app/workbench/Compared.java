@@ -4,7 +4,7 @@ package mildtilt.app.workbench;
 public enum Compared {
     LAST_CHANGE("last change"),
     OPENED("as opened"),
-    PINNED("as pinned");
+    PINNED("my mark");
 
     private final String label;
 

@@ -5,12 +5,12 @@ public enum MakeSheet {
     CUT_LIST("Cut list"),
     RODS("Rods"),
     FITS("Fits"),
-    JOINS("Joins"),
+    JOINS("Shaft joins"),
     TEMPLATES("Templates"),
     RUN("Order of work"),
     BUYING("Buying"),
-    HEAT("Welding heat"),
-    PAPERS("Card and book");
+    HEAT("Heat record"),
+    PAPERS("Print and export");
 
     private final String label;
 

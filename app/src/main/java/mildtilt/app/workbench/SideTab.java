@@ -1,20 +1,21 @@
 package mildtilt.app.workbench;
 
-/** What the side of the window is used for: the notes in every stage, and what is the stage's own. */
+/** What the side panel shows: findings or the selected part in every stage, and the tools of the stage. */
 public enum SideTab {
-    NOTES("Notes"),
-    KNUCKLE("Knuckle"),
-    WORK_OUT("Work it out"),
+    NOTES("Findings"),
+    PART("Part"),
+    KNUCKLE("Arms"),
+    WORK_OUT("Solve for …"),
     VARIANTS("Variants"),
     PHASING("Phasing"),
-    HOLDING("Holding"),
+    HOLDING("Supports"),
     RANGE("Range"),
     RULES("Rules"),
-    IN_THE_WAY("In the way"),
+    IN_THE_WAY("Obstacles"),
     GAPS("Gaps"),
     ROUTE("Route"),
-    MEASURED("Measured"),
-    SURE("How sure");
+    MEASURED("Readings"),
+    SURE("Uncertainty");
 
     private final String label;
 
@@ -29,6 +30,7 @@ public enum SideTab {
     public boolean belongsTo(WorkStage stage) {
         return switch (this) {
             case NOTES -> true;
+            case PART -> !stage.ownSheets();
             case MEASURED, SURE -> stage == WorkStage.SURVEY;
             case KNUCKLE, WORK_OUT, VARIANTS -> stage == WorkStage.LINKAGE;
             case PHASING, HOLDING, RANGE, RULES -> stage == WorkStage.COLUMN;

@@ -7,13 +7,16 @@ import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
+import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import mildtilt.catalogue.Catalogue;
+import mildtilt.check.Finding;
 import mildtilt.clearance.PairGap;
 import mildtilt.describe.RangeCheck;
 import mildtilt.drawing.Sketch;
@@ -48,6 +51,10 @@ public final class Workbench implements AutoCloseable {
     private final ObjectProperty<Optional<Element>> selection = new SimpleObjectProperty<>(Optional.empty());
     private final ObjectProperty<LengthUnit> lengthUnit = new SimpleObjectProperty<>(LengthUnit.MM);
     private final ObjectProperty<WorkStage> stage = new SimpleObjectProperty<>(WorkStage.COLUMN);
+    private final ObjectProperty<ViewChoice> view = new SimpleObjectProperty<>(ViewChoice.SIDE);
+    private final BooleanProperty dockFolded = new SimpleBooleanProperty();
+    private final ObjectProperty<Optional<Finding>> askedFinding = new SimpleObjectProperty<>(Optional.empty());
+    private final ObjectProperty<Optional<Spotlight>> spotlight = new SimpleObjectProperty<>(Optional.empty());
     private final ObjectProperty<Compared> compared = new SimpleObjectProperty<>(Compared.LAST_CHANGE);
     private final ObjectProperty<Catalogue> catalogue = new SimpleObjectProperty<>(CatalogueFile.shipped());
     private final ObjectProperty<SideTab> sideTab = new SimpleObjectProperty<>(SideTab.NOTES);
@@ -150,6 +157,38 @@ public final class Workbench implements AutoCloseable {
 
     public ObjectProperty<WorkStage> stageProperty() {
         return stage;
+    }
+
+    /** Which drawing fills the view. */
+    public ObjectProperty<ViewChoice> viewProperty() {
+        return view;
+    }
+
+    /** Whether the dock with the steering wheel and the curves is folded to one line. */
+    public BooleanProperty dockFoldedProperty() {
+        return dockFolded;
+    }
+
+    /** A place the drawing is to zoom to. @param around points that are to be in sight */
+    public record Spotlight(List<Point> around) {}
+
+    /** Set to send the drawing to a place; a new one each time, so that the same place can be asked for again. */
+    public ObjectProperty<Optional<Spotlight>> spotlightProperty() {
+        return spotlight;
+    }
+
+    /** A finding to open in the list; set anew each time it is asked for. */
+    public ObjectProperty<Optional<Finding>> askedFindingProperty() {
+        return askedFinding;
+    }
+
+    /** Selects a part and shows its sizes in the side panel; nothing selected shows those of the vehicle. */
+    public void showPart(Optional<Element> part) {
+        selection.set(part);
+        boolean listed = part.orElse(null) instanceof Element.InTheWay || part.orElse(null) instanceof Element.AtTheWheel;
+        if (SideTab.PART.belongsTo(stage.get()) && !(listed && sideTab.get() == SideTab.IN_THE_WAY) && part.isPresent()) {
+            sideTab.set(SideTab.PART);
+        }
     }
 
     /** Which of the papers the Make stage shows. */
@@ -387,7 +426,7 @@ public final class Workbench implements AutoCloseable {
         pinned = Optional.of(job());
         compared.set(Compared.PINNED);
         requestAnalysis();
-        say("Pinned. Changes from here on are compared with the job as it stands now.");
+        say("Marked. Changes from here on are compared with the job as it is now.");
     }
 
     /** The job that changes are told from: as pinned, else as opened. */

@@ -1,0 +1,109 @@
+package mildtilt.app.shell;
+
+import java.util.Optional;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.Slider;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+import mildtilt.app.compare.CompareTable;
+import mildtilt.app.hands.HandsPane;
+import mildtilt.app.look.Wrap;
+import mildtilt.app.plot.PlotPane;
+import mildtilt.app.workbench.HandsPosition;
+import mildtilt.app.workbench.Workbench;
+import mildtilt.geometry.Side;
+import mildtilt.job.Vehicle;
+import mildtilt.measure.LengthText;
+
+/** The steering wheel and the travel of the wheels, the key figures and a curve; folded, a line with two sliders. */
+final class Dock extends StackPane {
+
+    private final Workbench bench;
+    private final Slider steer = new Slider();
+    private final Slider travel = new Slider();
+    private final Label steerFigure = Wrap.whole("");
+    private final Label travelFigure = Wrap.whole("");
+    private boolean showing;
+
+    Dock(Workbench bench) {
+        this.bench = bench;
+        setId("dock");
+        HBox whole = whole();
+        HBox line = line();
+        whole.visibleProperty().bind(bench.dockFoldedProperty().not());
+        whole.managedProperty().bind(whole.visibleProperty());
+        line.visibleProperty().bind(bench.dockFoldedProperty());
+        line.managedProperty().bind(line.visibleProperty());
+        getChildren().addAll(whole, line);
+        bench.handsProperty().addListener((_, _, _) -> refresh());
+        bench.jobProperty().addListener((_, _, _) -> refresh());
+        bench.lengthUnitProperty().addListener((_, _, _) -> refresh());
+        refresh();
+    }
+
+    private HBox whole() {
+        PlotPane plot = new PlotPane(bench);
+        HBox.setHgrow(plot, Priority.ALWAYS);
+        HBox whole = new HBox(new HandsPane(bench), new CompareTable(bench), plot, fold("▾", "fold-dock", "Fold the dock to one line", true));
+        whole.getStyleClass().add("dock");
+        return whole;
+    }
+
+    private HBox line() {
+        steer.setId("folded-steer");
+        steer.setAccessibleText("Steering wheel");
+        steer.valueProperty().addListener((_, _, v) -> {
+            if (!showing) {
+                // The slider's right end is the wheel turned right.
+                bench.moveHands(new HandsPosition(-Math.rint(v.doubleValue()), bench.hands().travelLeft(), bench.hands().travelRight()));
+            }
+        });
+        travel.setId("folded-travel");
+        travel.setAccessibleText("Travel of both wheels");
+        travel.valueProperty().addListener((_, _, v) -> {
+            if (!showing) {
+                bench.moveHands(new HandsPosition(bench.hands().steeringWheelDeg(), Math.rint(v.doubleValue()), Math.rint(v.doubleValue())));
+            }
+        });
+        HBox.setHgrow(steer, Priority.ALWAYS);
+        steerFigure.setPrefWidth(74);
+        travelFigure.setPrefWidth(74);
+        HBox line = new HBox(10, Wrap.whole("Steering wheel"), steer, steerFigure, Wrap.whole("Travel"), travel, travelFigure, fold("▴", "unfold-dock", "Open the dock", false));
+        line.setAlignment(Pos.CENTER_LEFT);
+        line.getStyleClass().add("folded-dock");
+        return line;
+    }
+
+    private Button fold(String sign, String id, String words, boolean folded) {
+        Button fold = new Button(sign);
+        fold.setId(id);
+        fold.getStyleClass().add("sheet-button");
+        fold.setMinWidth(Region.USE_PREF_SIZE);
+        fold.setTooltip(new Tooltip(words + " (Ctrl+J)"));
+        fold.setAccessibleText(words);
+        fold.setOnAction(_ -> bench.dockFoldedProperty().set(folded));
+        return fold;
+    }
+
+    private void refresh() {
+        showing = true;
+        HandsPosition h = bench.hands();
+        Vehicle v = bench.job().vehicle();
+        steer.setMin(-Math.abs(bench.train().stopDeg(Side.LEFT).orElse(360.0)));
+        steer.setMax(Math.abs(bench.train().stopDeg(Side.RIGHT).orElse(-360.0)));
+        steer.setValue(-h.steeringWheelDeg());
+        travel.setMin(-v.droop());
+        travel.setMax(v.bump());
+        travel.setValue((h.travelLeft() + h.travelRight()) / 2);
+        String way = Math.abs(h.steeringWheelDeg()) < 0.5 ? "" : h.steeringWheelDeg() > 0 ? " left" : " right";
+        steerFigure.setText(LengthText.decimal(Math.abs(h.steeringWheelDeg()), 0) + "°" + way);
+        travelFigure.setText(Optional.of(h).filter(x -> x.travelLeft() == x.travelRight())
+                .map(x -> LengthText.format(x.travelLeft(), bench.lengthUnit())).orElse("each its own"));
+        showing = false;
+    }
+}

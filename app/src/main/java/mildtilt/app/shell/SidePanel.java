@@ -1,0 +1,96 @@
+package mildtilt.app.shell;
+
+import java.util.Locale;
+import javafx.beans.binding.Bindings;
+import javafx.beans.binding.BooleanBinding;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import javafx.stage.Stage;
+import mildtilt.app.clearance.GapsPane;
+import mildtilt.app.clearance.ObstaclesPane;
+import mildtilt.app.clearance.RoutePane;
+import mildtilt.app.column.HoldingPane;
+import mildtilt.app.column.PhasingPane;
+import mildtilt.app.column.RangePane;
+import mildtilt.app.column.RulesPane;
+import mildtilt.app.linkage.KnucklePane;
+import mildtilt.app.linkage.VariantsPane;
+import mildtilt.app.linkage.WorkOutPane;
+import mildtilt.app.look.Lazily;
+import mildtilt.app.notes.FindingList;
+import mildtilt.app.notes.NotesPane;
+import mildtilt.app.piece.PiecePane;
+import mildtilt.app.survey.SurePane;
+import mildtilt.app.survey.SurveyPane;
+import mildtilt.app.workbench.SideTab;
+import mildtilt.app.workbench.Workbench;
+
+/** One thing at a time beside the drawing: the findings, the selected part, or a tool of the stage. */
+final class SidePanel extends VBox {
+
+    private final Workbench bench;
+    /** Held here: a binding is held by nothing it is made of. */
+    private final BooleanBinding ofObstacles;
+
+    SidePanel(Stage window, Workbench bench, Documents documents) {
+        this.bench = bench;
+        ofObstacles = bench.sideTabProperty().isEqualTo(SideTab.IN_THE_WAY);
+        getStyleClass().add("side");
+        setId("side-panel");
+        StackPane panes = panes(window, documents);
+        VBox.setVgrow(panes, Priority.ALWAYS);
+        getChildren().addAll(tabs(), panes);
+    }
+
+    private HBox tabs() {
+        HBox tabs = new HBox();
+        tabs.getStyleClass().add("side-tabs");
+        for (SideTab t : SideTab.values()) {
+            ToggleButton b = new ToggleButton(t.label());
+            b.setId("side-" + t.name().toLowerCase(Locale.ROOT).replace('_', '-'));
+            b.getStyleClass().add("side-tab");
+            b.setMinWidth(Region.USE_PREF_SIZE);
+            b.setSelected(bench.sideTabProperty().get() == t);
+            b.setOnAction(_ -> {
+                bench.sideTabProperty().set(t);
+                b.setSelected(true);
+            });
+            bench.sideTabProperty().addListener((_, _, now) -> b.setSelected(now == t));
+            b.visibleProperty().bind(Bindings.createBooleanBinding(() -> t.belongsTo(bench.stageProperty().get()), bench.stageProperty()));
+            b.managedProperty().bind(b.visibleProperty());
+            if (t == SideTab.NOTES) {
+                bench.workedProperty().addListener((_, _, worked) -> b.setText(t.label() + worked.map(w -> " " + FindingList.rows(w.now().job(), w.now().findings()).size()).orElse("")));
+            }
+            tabs.getChildren().add(b);
+        }
+        return tabs;
+    }
+
+    private StackPane panes(Stage window, Documents documents) {
+        StackPane panes = new StackPane();
+        panes.setMinSize(0, 0);
+        for (SideTab t : SideTab.values()) {
+            Lazily.put(panes, bench.sideTabProperty().isEqualTo(t), () -> switch (t) {
+                case NOTES -> new NotesPane(bench);
+                case PART -> new PartPane(bench);
+                case MEASURED -> new SurveyPane(bench, () -> documents.openPoints(window));
+                case SURE -> new SurePane(bench);
+                case KNUCKLE -> new KnucklePane(bench);
+                case WORK_OUT -> new WorkOutPane(bench);
+                case VARIANTS -> new VariantsPane(bench);
+                case PHASING -> new PhasingPane(bench);
+                case HOLDING -> new HoldingPane(bench);
+                case RANGE -> new RangePane(bench);
+                case IN_THE_WAY -> new ObstaclesPane(bench, new PiecePane(bench, ofObstacles, true), () -> documents.openScan(window));
+                case GAPS -> new GapsPane(bench);
+                case ROUTE -> new RoutePane(bench);
+                case RULES -> new RulesPane(bench, () -> documents.saveRules(window), () -> documents.openRules(window));
+            });
+        }
+        return panes;
+    }
+}
