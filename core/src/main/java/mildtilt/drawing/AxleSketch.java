@@ -2,6 +2,7 @@ package mildtilt.drawing;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Stream;
 import mildtilt.drawing.Sketch.Builder;
 import mildtilt.gear.ArmGear;
@@ -70,7 +71,7 @@ final class AxleSketch {
         }
         if (axle.oneTieRod() && pose.assembled().isPresent()) {
             KnucklePose l = pose.assembled().get().left();
-            rod(RODS, Pen.TIE_ROD, Rod.TIE_ROD, l.tieRodPoint(), l.tieRodInner(), 0.3);
+            rod(RODS, Pen.TIE_ROD, Rod.TIE_ROD, l.tieRodPoint(), l.tieRodInner());
         }
     }
 
@@ -116,7 +117,7 @@ final class AxleSketch {
         if (m instanceof Mechanism.ByArm a) {
             Axis axis = a.gear().axis();
             out.line(ARM, Pen.GEAR_ARM, axis.footOf(a.armEnd()), a.armEnd());
-            out.notes.add(new Note(ARM, axis.footOf(a.armEnd()).midwayTo(a.armEnd()), Quantity.length(axis.distanceTo(a.armEnd()))));
+            out.notes.add(Note.between(ARM, axis.footOf(a.armEnd()), a.armEnd()));
         }
         m.relay().ifPresent(r -> {
             switch (r) {
@@ -125,7 +126,7 @@ final class AxleSketch {
             }
         });
         m.link().ifPresent(l -> {
-            rod(DRIVEN, Pen.DRIVEN_ROD, l.rod(), l.from(), l.to(), 0.5);
+            rod(DRIVEN, Pen.DRIVEN_ROD, l.rod(), l.from(), l.to());
             dragLinkArm(l.to());
         });
     }
@@ -208,19 +209,17 @@ final class AxleSketch {
         double radius = corner.knuckle().wheelCentre().z();
         out.outline(new Element.Tyres(), Pen.TYRE,
                 Sketch.cylinder(k.wheelCentre().plus(half), k.wheelCentre().plus(half.negated()), radius));
-        if (k.side() == Side.LEFT) {
-            if (!axle.oneTieRod()) {
-                out.notes.add(new Note(RODS, k.tieRodInner().midwayTo(k.tieRodPoint()),
-                        Quantity.length(k.tieRodInner().distanceTo(k.tieRodPoint()))));
-            }
-            out.notes.add(new Note(STEERING_ARMS, k.tieRodPoint(), Quantity.length(k.steeringArm().norm())));
+        if (!axle.oneTieRod()) {
+            out.notes.add(Note.between(RODS, k.tieRodInner(), k.tieRodPoint()));
         }
+        out.notes.add(new Note(STEERING_ARMS, k.tieRodPoint(), Quantity.length(k.steeringArm().norm()),
+                Optional.of(new Note.Span(axis.footOf(k.tieRodPoint()), k.tieRodPoint()))));
         out.notes.add(new Note(new Element.Tyres(), k.contactPoint(), Quantity.angle(k.steerDeg())));
     }
 
-    private void rod(Element element, Pen pen, Rod rod, Point from, Point to, double noteAt) {
+    private void rod(Element element, Pen pen, Rod rod, Point from, Point to) {
         line(element, pen, from, to, crank(rod));
-        out.notes.add(new Note(element, from.plus(to.minus(from).times(noteAt)), Quantity.length(from.distanceTo(to))));
+        out.notes.add(Note.between(element, from, to));
     }
 
     private double crank(Rod rod) {

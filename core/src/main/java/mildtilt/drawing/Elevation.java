@@ -42,6 +42,25 @@ public enum Elevation {
         };
     }
 
+    /** Toward the viewer, mm: of two things that cover each other on the sheet, the one with more is seen. */
+    public double near(Point p) {
+        return switch (this) {
+            case SIDE -> p.y();
+            case PLAN -> p.z();
+            case FRONT -> p.x();
+        };
+    }
+
+    /** Unit vector to the right on the sheet. */
+    public Vector right() {
+        return inSpace(1, 0);
+    }
+
+    /** Unit vector upward on the sheet. */
+    public Vector upward() {
+        return inSpace(0, 1);
+    }
+
     /** The move in space for a move on the sheet; nothing moves toward or away from the viewer. */
     public Vector inSpace(double across, double up) {
         return switch (this) {

@@ -6,12 +6,14 @@ import java.util.Optional;
 
 /**
  * Finds room for figures beside the places they belong to, so that none hides another or a line that
- * matters. Works in the units of the surface drawn on, y downward.
+ * matters; where there is no room near by, farther off, with a line that leads there. Works in the units of the surface drawn on, y downward.
  */
 public final class LabelPlacer {
 
-    private static final double[] DISTANCES = {7, 16, 28, 42};
-    private static final int DIRECTIONS = 12;
+    private static final double[] DISTANCES = {7, 16, 28, 42, 60, 84, 112};
+    private static final int DIRECTIONS = 16;
+    /** Farther from its place than this a figure wants a line that leads to it. */
+    private static final double LED = 40;
 
     private final Box surface;
     private final List<Box> taken = new ArrayList<>();
@@ -26,6 +28,10 @@ public final class LabelPlacer {
 
         boolean meets(Box o) {
             return x < o.x + o.w && o.x < x + w && y < o.y + o.h && o.y < y + h;
+        }
+
+        Box grown(double by) {
+            return new Box(x - by, y - by, w + 2 * by, h + 2 * by);
         }
 
         boolean holds(Box o) {
@@ -57,8 +63,39 @@ public final class LabelPlacer {
 
     /** Keeps a line free of figures. */
     public void keepClear(double x1, double y1, double x2, double y2) {
-        lines.add(new double[] {x1, y1, x2, y2});
+        keepClear(x1, y1, x2, y2, 0);
     }
+
+    /** Keeps a bar free of figures. @param half of its width */
+    public void keepClear(double x1, double y1, double x2, double y2, double half) {
+        lines.add(new double[] {x1, y1, x2, y2, half});
+    }
+
+    /** Whether a place is free of lines and of other figures, within the surface. */
+    public boolean free(Box box) {
+        return surface.holds(box) && taken.stream().noneMatch(box::meets) && clear(box);
+    }
+
+    /** Whether a thin line crosses none of those that are kept clear, nor a figure. */
+    public boolean freeLine(double x1, double y1, double x2, double y2) {
+        return taken.stream().noneMatch(b -> b.crossedBy(x1, y1, x2, y2)) && lines.stream().noneMatch(l -> meet(x1, y1, x2, y2, l[0], l[1], l[2], l[3]));
+    }
+
+    /** Whether two stretches cross: the ends of each lie on different sides of the other. */
+    private static boolean meet(double ax, double ay, double bx, double by, double cx, double cy, double dx, double dy) {
+        return turn(ax, ay, bx, by, cx, cy) * turn(ax, ay, bx, by, dx, dy) < 0 && turn(cx, cy, dx, dy, ax, ay) * turn(cx, cy, dx, dy, bx, by) < 0;
+    }
+
+    private static double turn(double ax, double ay, double bx, double by, double cx, double cy) {
+        return (bx - ax) * (cy - ay) - (by - ay) * (cx - ax);
+    }
+
+    private boolean clear(Box box) {
+        return lines.stream().noneMatch(l -> box.grown(l[4]).crossedBy(l[0], l[1], l[2], l[3]));
+    }
+
+    /** Where a figure goes. @param led whether a line should lead from its place to it */
+    public record Spot(Box box, boolean led) {}
 
     /** Keeps a place free of figures. */
     public void keepClear(Box box) {
@@ -66,11 +103,10 @@ public final class LabelPlacer {
     }
 
     /**
-     * The nearest free place for a figure of a given size, which is then taken. Rather than be left out a
-     * figure may cross a line; it is left out only where it would hide another figure.
+     * The nearest place for a figure of a given size that hides no other figure and no line that is to be kept clear, which is
+     * then taken; empty where there is none.
      */
-    public Optional<Box> place(double anchorX, double anchorY, double w, double h) {
-        Box fallback = null;
+    public Optional<Spot> place(double anchorX, double anchorY, double w, double h) {
         for (double d : DISTANCES) {
             for (int i = 0; i < DIRECTIONS; i++) {
                 // First to the upper right, then round.
@@ -78,21 +114,12 @@ public final class LabelPlacer {
                 double cx = anchorX + Math.cos(a) * (d + w / 2);
                 double cy = anchorY + Math.sin(a) * (d + h / 2);
                 Box box = new Box(cx - w / 2, cy - h / 2, w, h);
-                if (!surface.holds(box) || taken.stream().anyMatch(box::meets)) {
-                    continue;
-                }
-                if (lines.stream().noneMatch(l -> box.crossedBy(l[0], l[1], l[2], l[3]))) {
+                if (free(box)) {
                     taken.add(box);
-                    return Optional.of(box);
-                }
-                if (fallback == null) {
-                    fallback = box;
+                    return Optional.of(new Spot(box, d >= LED));
                 }
             }
         }
-        if (fallback != null) {
-            taken.add(fallback);
-        }
-        return Optional.ofNullable(fallback);
+        return Optional.empty();
     }
 }

@@ -113,7 +113,7 @@ public record Sketch(List<Stroke> strokes, List<Note> notes, Construction constr
             for (int i = 0; i < c.shafts().size(); i++) {
                 Element shaft = new Element.ShaftAt(i);
                 line(shaft, Pen.SHAFT, c.start(i), c.end(i));
-                notes.add(new Note(shaft, c.start(i).midwayTo(c.end(i)), Quantity.length(c.length(i))));
+                notes.add(Note.between(shaft, c.start(i), c.end(i)));
             }
             c.tube().ifPresent(t -> outline(new Element.Tube(), Pen.TUBE, cylinder(
                     c.hub().plus(axis.times(t.from())), c.hub().plus(axis.times(t.to())), t.outside() / 2)));

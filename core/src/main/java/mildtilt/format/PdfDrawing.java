@@ -99,7 +99,7 @@ final class PdfDrawing {
             }
             String text = note.figure().text(unit);
             Optional<Box> box = placer.place(x0 + e.across(note.at()) * k, y0 - e.up(note.at()) * k,
-                    sheet.textWidth(sheet.bold, SIZE, text), SIZE);
+                    sheet.textWidth(sheet.bold, SIZE, text), SIZE).map(LabelPlacer.Spot::box);
             if (box.isPresent()) {
                 sheet.text(sheet.bold, SIZE, box.get().x(), box.get().y() + SIZE - 1, text);
             }

@@ -122,6 +122,34 @@ public final class Convex {
         return all;
     }
 
+    /** Whether it is a bar with round ends between two points. */
+    public boolean isBar() {
+        return count == 2 && disc == 0;
+    }
+
+    /**
+     * Points all round the outline that it shows square on, in order: of each direction in the sheet the farthest point. Sharp
+     * corners come out exact, rounds as chords.
+     *
+     * @param right unit vector to the right on the sheet
+     * @param up unit vector upward on the sheet
+     * @param directions how many directions are looked along
+     */
+    public List<Point> outline(Vector right, Vector up, int directions) {
+        List<Point> all = new ArrayList<>(directions);
+        double[] at = new double[3];
+        for (int i = 0; i < directions; i++) {
+            double a = 2 * Math.PI * (i + 0.5) / directions;
+            Vector d = right.times(Math.cos(a)).plus(up.times(Math.sin(a)));
+            support(d.x(), d.y(), d.z(), at);
+            Point p = new Point(at[0] + rounding * d.x(), at[1] + rounding * d.y(), at[2] + rounding * d.z());
+            if (all.isEmpty() || all.getLast().distanceTo(p) > 1e-6) {
+                all.add(p);
+            }
+        }
+        return all;
+    }
+
     public Convex grown(double by) {
         return new Convex(points, disc, ax, ay, az, rounding + by);
     }

@@ -5,16 +5,12 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
-import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
-import javafx.scene.text.Text;
-import javafx.scene.text.TextAlignment;
 import mildtilt.app.look.Fonts;
 import mildtilt.app.look.Ink;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.clearance.PairGap;
-import mildtilt.drawing.LabelPlacer;
 import mildtilt.drawing.Pen;
 import mildtilt.drawing.Sketch;
 import mildtilt.drawing.Stroke;
@@ -51,45 +47,26 @@ final class ClearanceMarks {
     }
 
     /** What each thing in the way is, where there is room to write it. */
-    void names(Sketch sketch, LabelPlacer placer) {
+    void names(Sketch sketch, FigureWriter figures) {
         Set<Element> named = new HashSet<>();
         for (Stroke s : sketch.strokes()) {
             if (s.element().orElse(null) instanceof Element.InTheWay e && s.pen() != Pen.SWEPT && named.add(e)) {
-                String text = Element.label(bench.job(), e);
-                Text measured = new Text(text);
-                measured.setFont(Fonts.text(12));
                 double x = s.points().stream().mapToDouble(v::x).average().orElse(0);
                 double y = s.points().stream().mapToDouble(v::y).average().orElse(0);
-                placer.place(x, y, measured.getLayoutBounds().getWidth() + 4, 13).ifPresent(box -> {
-                    g.setGlobalAlpha(0.72);
-                    g.setFill(ink.apply(Ink.PAPER));
-                    g.fillRect(box.x(), box.y() - 1, box.w(), box.h() + 2);
-                    g.setGlobalAlpha(1);
-                    g.setFill(ink.apply(bench.selectionProperty().get().equals(Optional.of(e)) ? Ink.ACCENT : Ink.LINE));
-                    g.setFont(Fonts.text(12));
-                    g.setTextAlign(TextAlignment.LEFT);
-                    g.setTextBaseline(VPos.CENTER);
-                    g.fillText(text, box.x() + 2, box.y() + box.h() / 2);
-                });
+                figures.beside(Element.label(bench.job(), e), x, y, bench.selectionProperty().get().equals(Optional.of(e)) ? Ink.ACCENT : Ink.LINE, Fonts.text(12));
             }
         }
     }
 
     /** Between the nearest places of the pair that is looked at. */
-    void gap(PairGap p, LabelPlacer placer) {
+    void gap(PairGap p, FigureWriter figures) {
         double x = v.x(p.onFirst());
         double y = v.y(p.onFirst());
-        g.setStroke(ink.apply(p.margin() < 0 ? Ink.STOP : Ink.FINE));
+        Ink colour = p.margin() < 0 ? Ink.STOP : Ink.FINE;
+        g.setStroke(ink.apply(colour));
         g.setLineWidth(2.5);
         g.strokeLine(x, y, v.x(p.onSecond()), v.y(p.onSecond()));
         g.strokeOval(x - 11, y - 11, 22, 22);
-        String text = Quantity.length(p.gap()).text(bench.lengthUnit());
-        placer.place(x, y, text.length() * 8.5, 15).ifPresent(box -> {
-            g.setFill(ink.apply(p.margin() < 0 ? Ink.STOP : Ink.FINE));
-            g.setFont(Fonts.figure(15));
-            g.setTextAlign(TextAlignment.LEFT);
-            g.setTextBaseline(VPos.CENTER);
-            g.fillText(text, box.x() + 2, box.y() + box.h() / 2);
-        });
+        figures.beside(Quantity.length(p.gap()).text(bench.lengthUnit()), x, y, colour, Fonts.figure(15));
     }
 }

@@ -12,13 +12,12 @@ import java.util.stream.Stream;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.control.Label;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.shape.ArcType;
 import javafx.scene.shape.Rectangle;
 import javafx.scene.shape.StrokeLineCap;
-import javafx.scene.text.Font;
-import javafx.scene.text.Text;
 import javafx.scene.text.TextAlignment;
 import mildtilt.app.look.Fonts;
 import mildtilt.app.look.Ink;
@@ -34,10 +33,12 @@ import mildtilt.drawing.Outlines;
 import mildtilt.drawing.Pen;
 import mildtilt.drawing.Sketch;
 import mildtilt.drawing.Stroke;
+import mildtilt.drawing.Yokes;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 import mildtilt.job.Element;
 import mildtilt.measure.LengthText;
+import mildtilt.steer.AxlePose;
 import mildtilt.steer.SteerFigures;
 import org.jspecify.annotations.Nullable;
 
@@ -56,6 +57,8 @@ final class ElevationSheet extends InkedPane {
     private @Nullable SheetView view;
     private boolean userView;
     private final Map<WorkStage, SheetView> zooms = new EnumMap<>(WorkStage.class);
+    private final Label pointed = new Label();
+    private @Nullable PartPainter painter;
     private Optional<Extent> awaited = Optional.empty();
     private Sketch sketch = new Sketch(List.of(), List.of());
     /** Outlines of the last drawing, by the stroke itself: what does not move has the same again. */
@@ -73,7 +76,13 @@ final class ElevationSheet extends InkedPane {
         getStyleClass().add("elevation");
         setId("sheet-" + elevation.label().toLowerCase(Locale.ROOT));
         handles = new PointHandles(bench, this);
-        getChildren().addAll(canvas, handles);
+        pointed.getStyleClass().add("pointed");
+        pointed.setMouseTransparent(true);
+        pointed.setVisible(false);
+        pointed.setManaged(false);
+        getChildren().addAll(canvas, handles, pointed);
+        setOnMouseMoved(this::point);
+        setOnMouseExited(_ -> pointed.setVisible(false));
         Rectangle clip = new Rectangle();
         clip.widthProperty().bind(widthProperty());
         clip.heightProperty().bind(heightProperty());
@@ -193,10 +202,14 @@ final class ElevationSheet extends InkedPane {
     }
 
     private Optional<Element> nearest(double x, double y) {
+        Optional<Element> part = painter == null ? Optional.empty() : painter.at(x, y);
+        if (part.isPresent()) {
+            return part;
+        }
         double best = NEAR;
         Optional<Element> found = Optional.empty();
         for (Stroke s : sketch.strokes()) {
-            for (int i = 1; i < s.points().size() && shown(s); i++) {
+            for (int i = 1; i < s.points().size() && shown(s.element(), scanned(s)); i++) {
                 double d = distance(s.points().get(i - 1), s.points().get(i), x, y);
                 if (d < best && s.element().isPresent()) {
                     best = d;
@@ -209,13 +222,19 @@ final class ElevationSheet extends InkedPane {
 
     private double distance(Point a, Point b, double x, double y) {
         SheetView v = Objects.requireNonNull(view);
-        double ax = v.x(a);
-        double ay = v.y(a);
-        double dx = v.x(b) - ax;
-        double dy = v.y(b) - ay;
-        double n = dx * dx + dy * dy;
-        double t = n == 0 ? 0 : Math.clamp(((x - ax) * dx + (y - ay) * dy) / n, 0, 1);
-        return Math.hypot(x - ax - t * dx, y - ay - t * dy);
+        return PartPainter.distance(v.x(a), v.y(a), v.x(b), v.y(b), x, y);
+    }
+
+    /** Names what is under the pointer, with its figure. */
+    private void point(MouseEvent e) {
+        Optional<Element> part = view == null || bench.dragging() ? Optional.empty() : nearest(e.getX(), e.getY());
+        part.ifPresent(p -> {
+            String figure = sketch.notes().stream().filter(n -> n.element().equals(p)).findFirst().map(n -> "  " + n.figure().text(bench.lengthUnit())).orElse("");
+            pointed.setText(Element.label(bench.job(), p) + figure);
+            pointed.autosize();
+            pointed.relocate(Math.min(e.getX() + 14, getWidth() - pointed.getWidth() - 4), Math.max(2, e.getY() - 30));
+        });
+        pointed.setVisible(part.isPresent());
     }
 
     @Override
@@ -230,7 +249,7 @@ final class ElevationSheet extends InkedPane {
         sketch = bench.sketch();
         // While a point is dragged the sheet holds still under the pointer.
         if (view == null || !userView && !bench.dragging()) {
-            view = SheetView.fitting(elevation, Extent.of(sketch, elevation), w, h - 16);
+            view = SheetView.fitting(elevation, Extent.of(StageParts.inSight(bench.stageProperty().get(), sketch), elevation), w, h - 16);
         }
         if (awaited.isPresent()) {
             view = SheetView.fitting(elevation, awaited.get(), w, h - 16);
@@ -250,9 +269,13 @@ final class ElevationSheet extends InkedPane {
             sketch.construction().strokes().forEach(s -> constructionLine(g, v, s));
         }
         inset.ifPresent(placer::keepClear);
+        painter = new PartPainter(g, v, this::ink, bench.selectionProperty().get().filter(Element.of(bench.job())::contains), this::ofStage);
+        painter.draw(bench.parts().stream().filter(p -> shown(Optional.of(p.element()), false)).toList(),
+                bench.train().column().map(c -> Yokes.of(c, bench.hands().steeringWheelDeg())).orElse(List.of()), placer);
         drawnHulls = new IdentityHashMap<>();
+        boolean assembled = bench.pose().flatMap(AxlePose::assembled).isPresent();
         for (Stroke s : sketch.strokes()) {
-            if (shown(s)) {
+            if (shown(s.element(), scanned(s)) && (!PenLook.solid(s.pen()) || scanned(s) || !assembled && PenLook.onAxle(s.pen()))) {
                 stroke(g, v, s, placer);
             }
         }
@@ -262,20 +285,24 @@ final class ElevationSheet extends InkedPane {
         handles.update(v);
         handles.angleSeen(v).ifPresent(a -> bend(g, a));
         handles.keepClear(placer);
-        for (Note note : sketch.notes()) {
-            boolean chosen = selected(Optional.of(note.element()));
-            if (note.belongsIn(elevation) && (chosen || large && ofStage(note.element()) && bench.stageProperty().get() != WorkStage.CLEARANCE)) {
-                write(g, v, note, chosen ? Ink.ACCENT : Ink.LINE, Fonts.figure(large ? 15 : 12), placer);
+        FigureWriter figures = new FigureWriter(g, v, this::ink, placer, bench.lengthUnit());
+        // What is selected is written first: it finds room before all else.
+        for (boolean chosen : new boolean[] {true, false}) {
+            for (Note note : sketch.notes()) {
+                if (selected(Optional.of(note.element())) == chosen && note.belongsIn(elevation)
+                        && (chosen || large && ofStage(note.element()) && bench.stageProperty().get() != WorkStage.CLEARANCE)) {
+                    figures.write(note, chosen ? Ink.ACCENT : Ink.LINE, FigureWriter.font(large));
+                }
             }
         }
         if (constructing) {
             for (Note note : sketch.construction().notes()) {
-                write(g, v, note, Ink.ACCENT, Fonts.text(12), placer);
+                figures.beside(note.figure().text(bench.lengthUnit()), v.x(note.at()), v.y(note.at()), Ink.ACCENT, Fonts.text(12));
             }
         }
-        bench.shownGap().ifPresent(p -> marks.gap(p, placer));
+        bench.shownGap().ifPresent(p -> marks.gap(p, figures));
         if (large && bench.stageProperty().get() == WorkStage.CLEARANCE) {
-            marks.names(sketch, placer);
+            marks.names(sketch, figures);
         }
         inset.ifPresent(box -> TurnInset.draw(g, box, bench, this::ink));
         frame.scaleBar(bench.lengthUnit());
@@ -286,13 +313,13 @@ final class ElevationSheet extends InkedPane {
     }
 
     /** What is in the way is drawn where the column or the room round it is worked on; of a scan only the outline beside the column. */
-    private boolean shown(Stroke s) {
+    private boolean shown(Optional<Element> element, boolean scanned) {
         WorkStage stage = bench.stageProperty().get();
-        if (stage == WorkStage.COLUMN && scanned(s)) {
+        if (stage == WorkStage.COLUMN && scanned) {
             return false;
         }
         return stage != WorkStage.LINKAGE
-                || !(s.element().orElse(null) instanceof Element.InTheWay || s.element().orElse(null) instanceof Element.AtTheWheel);
+                || !(element.orElse(null) instanceof Element.InTheWay || element.orElse(null) instanceof Element.AtTheWheel);
     }
 
     /** How much of what matters a box would hide, strong lines counting double. */
@@ -410,18 +437,5 @@ final class ElevationSheet extends InkedPane {
     /** A triangle of a scan: there are many. */
     private static boolean scanned(Stroke s) {
         return s instanceof Stroke.Line && (s.pen() == Pen.OBSTACLE || s.pen() == Pen.HOT);
-    }
-
-    private void write(GraphicsContext g, SheetView v, Note note, Ink ink, Font font, LabelPlacer placer) {
-        String text = note.figure().text(bench.lengthUnit());
-        Text measured = new Text(text);
-        measured.setFont(font);
-        placer.place(v.x(note.at()), v.y(note.at()), measured.getLayoutBounds().getWidth() + 4, font.getSize()).ifPresent(box -> {
-            g.setFill(ink(ink));
-            g.setFont(font);
-            g.setTextAlign(TextAlignment.LEFT);
-            g.setTextBaseline(VPos.CENTER);
-            g.fillText(text, box.x() + 2, box.y() + box.h() / 2);
-        });
     }
 }

@@ -36,7 +36,7 @@ final class PointHandle extends Circle {
         this.bench = bench;
         this.sheet = sheet;
         this.id = id;
-        setRadius(6);
+        setRadius(5.5);
         getStyleClass().add("point-handle");
         setId(sheet.getId() + "-" + JobPoints.label(bench.job(), id).toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-"));
         setFocusTraversable(true);

@@ -1,7 +1,9 @@
 package mildtilt.app.bay;
 
 import java.util.List;
+import java.util.stream.Stream;
 import mildtilt.app.workbench.WorkStage;
+import mildtilt.drawing.Pen;
 import mildtilt.drawing.Sketch;
 import mildtilt.drawing.Stroke;
 import mildtilt.job.Element;
@@ -18,6 +20,16 @@ final class StageParts {
             case Element.GearElement _, Element.GearArm _, Element.DrivenRod _, Element.Relay _, Element.TieRods _,
                     Element.SteeringArms _, Element.Knuckles _, Element.BeamElement _, Element.Tyres _ -> stage != WorkStage.COLUMN;
         };
+    }
+
+    /** What is to be seen whole when a stage opens: all of the vehicle, in the linkage stage all of the axle. */
+    static Sketch inSight(WorkStage stage, Sketch sketch) {
+        if (stage != WorkStage.LINKAGE) {
+            return sketch;
+        }
+        // The sectors that the wheels turn through, too.
+        return new Sketch(Stream.concat(of(stage, sketch).strokes().stream(), sketch.construction().strokes().stream().filter(s -> s.pen() == Pen.LOCK_ARC)).toList(),
+                List.of());
     }
 
     /** The strokes a stage is about; all of them where the job has none of those. */

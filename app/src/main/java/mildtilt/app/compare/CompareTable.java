@@ -47,12 +47,12 @@ public final class CompareTable extends VBox {
     public CompareTable(Workbench bench) {
         this.bench = bench;
         getStyleClass().add("compare-table");
-        setMinWidth(290);
-        setPrefWidth(300);
+        setMinWidth(318);
+        setPrefWidth(326);
         grid.getStyleClass().add("compare-grid");
         ColumnConstraints name = new ColumnConstraints();
         name.setHgrow(Priority.ALWAYS);
-        grid.getColumnConstraints().addAll(name, figures(66), figures(74));
+        grid.getColumnConstraints().addAll(name, figures(68), figures(74));
         for (Headline h : Headline.values()) {
             Row row = new Row(new Label(h.label()), new Label(), new Label());
             row.name.setTooltip(new Tooltip(h.told() + " Press for the glossary."));

@@ -13,7 +13,16 @@ public enum Ink {
     BEFORE,
     FINE,
     LOOK,
-    STOP;
+    STOP,
+    /** Fills of parts, from the strongest to the lightest. */
+    TRAIN,
+    YOKE,
+    METAL,
+    SUSPENSION,
+    OBSTACLE,
+    HOT,
+    TYRE,
+    DRIVER;
 
     String token() {
         return name().toLowerCase(Locale.ROOT);

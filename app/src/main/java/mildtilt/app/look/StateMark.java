@@ -11,7 +11,7 @@ public final class StateMark extends Label {
 
     private static final String CIRCLE = "M0,5 A5,5 0 1,1 10,5 A5,5 0 1,1 0,5 Z";
     private static final String WEDGE = "M0,10 L5,0 L10,10 Z";
-    private static final String OCTAGON = "M3,0 L7,0 L10,3 L10,7 L7,10 L3,10 L0,7 L0,3 Z";
+    private static final String SQUARE = "M0,0 L10,0 L10,10 L0,10 Z";
 
     private final Region shape = new Region();
 
@@ -42,7 +42,7 @@ public final class StateMark extends Label {
         shape.setStyle("-fx-shape: \"" + switch (severity) {
             case FINE -> CIRCLE;
             case LOOK -> WEDGE;
-            case STOP -> OCTAGON;
+            case STOP -> SQUARE;
         } + "\";");
         for (Severity s : Severity.values()) {
             pseudoClassStateChanged(PseudoClass.getPseudoClass(s.name().toLowerCase(Locale.ROOT)), s == severity);

@@ -113,12 +113,14 @@ final class FindingRow extends VBox {
         apply.setDisable(!worked.whole());
         Effect effect = worked.effects().getOrDefault(remedy, Effect.NONE);
         Node figures = worked.whole() ? effects(effect) : Wrap.text("Working out what it does …", "hint");
-        HBox.setHgrow(figures, Priority.ALWAYS);
-        HBox row = new HBox(8, figures, apply);
-        row.setAlignment(Pos.BOTTOM_RIGHT);
-        VBox box = new VBox(Wrap.text(action, "remedy-action"));
+        Label words = Wrap.text(action, "remedy-action");
+        words.setMaxWidth(Double.MAX_VALUE);
+        HBox.setHgrow(words, Priority.ALWAYS);
+        HBox head = new HBox(8, words, apply);
+        head.setAlignment(Pos.TOP_LEFT);
+        VBox box = new VBox(head);
         effect.brings().forEach(f -> box.getChildren().add(Wrap.text("But then: " + f.headline(worked.now().job()) + f.figure().map(q -> ", " + q.text(bench.lengthUnit())).orElse(""), "brings")));
-        box.getChildren().add(row);
+        box.getChildren().add(figures);
         box.getStyleClass().add("remedy");
         return box;
     }

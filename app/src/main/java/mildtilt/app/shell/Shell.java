@@ -5,6 +5,7 @@ import java.time.Clock;
 import java.util.List;
 import java.util.Optional;
 import javafx.animation.PauseTransition;
+import javafx.application.Platform;
 import javafx.beans.binding.Bindings;
 import javafx.beans.binding.BooleanBinding;
 import javafx.beans.property.BooleanProperty;
@@ -103,6 +104,9 @@ public final class Shell {
         theme.get().applyTo(scene);
         commands.installKeys(scene, find);
         window.setScene(scene);
+        // Not left to whatever control comes first.
+        train.setFocusTraversable(true);
+        Platform.runLater(train::requestFocus);
         window.setMinWidth(1100);
         window.setMinHeight(700);
         window.titleProperty().bind(Bindings.createStringBinding(this::title,

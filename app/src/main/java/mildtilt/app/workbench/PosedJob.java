@@ -1,6 +1,8 @@
 package mildtilt.app.workbench;
 
+import java.util.List;
 import java.util.Optional;
+import mildtilt.clearance.VehicleSolids;
 import mildtilt.drawing.Backdrop;
 import mildtilt.drawing.Sketch;
 import mildtilt.job.Job;
@@ -8,13 +10,15 @@ import mildtilt.steer.AxlePose;
 import mildtilt.steer.SteeringTrain;
 
 /** What all views draw: a job where the hands hold it; good for one train and one place of the hands. */
-record PosedJob(SteeringTrain train, HandsPosition hands, Optional<AxlePose> pose, Sketch sketch, Backdrop backdrop) {
+record PosedJob(SteeringTrain train, HandsPosition hands, Optional<AxlePose> pose, Sketch sketch, Backdrop backdrop, VehicleSolids solids, List<VehicleSolids.Part> parts) {
 
     /** @param before whose backdrop is as good still where nothing of it changed */
     static PosedJob of(Job job, SteeringTrain train, HandsPosition h, Optional<PosedJob> before) {
         Backdrop backdrop = Backdrop.of(job, train, before.map(PosedJob::backdrop));
+        VehicleSolids solids = before.filter(b -> b.train == train).map(PosedJob::solids).orElseGet(() -> VehicleSolids.of(job));
         Optional<AxlePose> pose = train.axle().map(_ -> train.pose(h.steeringWheelDeg(), h.travelLeft(), h.travelRight()));
-        return new PosedJob(train, h, pose, Sketch.of(job, train, h.steeringWheelDeg(), h.travelLeft(), h.travelRight(), pose, backdrop), backdrop);
+        return new PosedJob(train, h, pose, Sketch.of(job, train, h.steeringWheelDeg(), h.travelLeft(), h.travelRight(), pose, backdrop), backdrop, solids,
+                solids.at(pose, h.travelLeft(), h.travelRight()));
     }
 
     boolean isOf(SteeringTrain t, HandsPosition h) {

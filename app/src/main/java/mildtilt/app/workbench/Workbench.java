@@ -18,6 +18,7 @@ import javafx.beans.property.SimpleObjectProperty;
 import mildtilt.catalogue.Catalogue;
 import mildtilt.check.Finding;
 import mildtilt.clearance.PairGap;
+import mildtilt.clearance.VehicleSolids;
 import mildtilt.describe.RangeCheck;
 import mildtilt.drawing.Sketch;
 import mildtilt.format.CatalogueFile;
@@ -269,6 +270,11 @@ public final class Workbench implements AutoCloseable {
     /** The job as lines in space where the hands hold it: worked out once for all views. */
     public Sketch sketch() {
         return posed().sketch();
+    }
+
+    /** The parts as solids where the hands hold them. */
+    public List<VehicleSolids.Part> parts() {
+        return posed().parts();
     }
 
     private PosedJob posed() {

@@ -1,0 +1,257 @@
+package mildtilt.app.bay;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.function.Predicate;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.paint.Color;
+import javafx.scene.shape.FillRule;
+import javafx.scene.shape.StrokeLineCap;
+import javafx.scene.shape.StrokeLineJoin;
+import mildtilt.app.look.Ink;
+import mildtilt.clearance.VehicleSolids;
+import mildtilt.clearance.VehicleSolids.Kind;
+import mildtilt.drawing.Elevation;
+import mildtilt.drawing.LabelPlacer;
+import mildtilt.drawing.Yokes;
+import mildtilt.geometry.Point;
+import mildtilt.job.Element;
+import mildtilt.solid.Convex;
+import mildtilt.solid.Solid;
+
+/**
+ * Draws parts in their true widths with a fill by what they are, farther ones first; what the stage is about over all else. Keeps
+ * what it drew, to tell what is under the pointer.
+ */
+final class PartPainter {
+
+    private static final int ROUND = 40;
+    /** As many for what is large on the sheet. */
+    private static final int LARGE_ROUND = 72;
+
+    /** What was drawn, last on top. @param reach half of a bar's width, pixels; 0 for an area */
+    private record Shape(Element element, double[] xs, double[] ys, double reach) {
+
+        boolean holds(double x, double y) {
+            if (reach > 0) {
+                for (int i = 1; i < xs.length; i++) {
+                    if (distance(xs[i - 1], ys[i - 1], xs[i], ys[i], x, y) <= Math.max(reach, 4)) {
+                        return true;
+                    }
+                }
+                return false;
+            }
+            boolean in = false;
+            for (int i = 0, j = xs.length - 1; i < xs.length; j = i++) {
+                if (ys[i] > y != ys[j] > y && x < (xs[j] - xs[i]) * (y - ys[i]) / (ys[j] - ys[i]) + xs[i]) {
+                    in = !in;
+                }
+            }
+            return in;
+        }
+    }
+
+    private record Draft(VehicleSolids.Part part, boolean about, double near) {}
+
+    private final GraphicsContext g;
+    private final SheetView v;
+    private final Elevation elevation;
+    private final Function<Ink, Color> ink;
+    private final Optional<Element> selected;
+    private final Predicate<Element> about;
+    private final List<Shape> drawn = new ArrayList<>();
+
+    PartPainter(GraphicsContext g, SheetView v, Function<Ink, Color> ink, Optional<Element> selected, Predicate<Element> about) {
+        this.g = g;
+        this.v = v;
+        this.elevation = v.elevation();
+        this.ink = ink;
+        this.selected = selected;
+        this.about = about;
+    }
+
+    static double distance(double ax, double ay, double bx, double by, double x, double y) {
+        double dx = bx - ax;
+        double dy = by - ay;
+        double n = dx * dx + dy * dy;
+        double t = n == 0 ? 0 : Math.clamp(((x - ax) * dx + (y - ay) * dy) / n, 0, 1);
+        return Math.hypot(x - ax - t * dx, y - ay - t * dy);
+    }
+
+    /** The part on top at a place of the sheet. */
+    Optional<Element> at(double x, double y) {
+        for (int i = drawn.size() - 1; i >= 0; i--) {
+            if (drawn.get(i).holds(x, y)) {
+                return Optional.of(drawn.get(i).element);
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** @param placer that is to keep figures off the steering train */
+    void draw(List<VehicleSolids.Part> parts, List<Yokes.Yoke> yokes, LabelPlacer placer) {
+        List<Draft> drafts = new ArrayList<>();
+        for (VehicleSolids.Part p : parts) {
+            if (p.kind() != Kind.JOINT_SWEEP && !(p.solid() instanceof Solid.Skin)) {
+                drafts.add(new Draft(p, about.test(p.element()), near(p.solid())));
+            }
+        }
+        drafts.sort(Comparator.comparing(Draft::about).thenComparing(d -> layer(d.part.kind())).thenComparingDouble(Draft::near));
+        g.save();
+        g.setLineJoin(StrokeLineJoin.ROUND);
+        for (Draft d : drafts) {
+            part(d, placer);
+        }
+        for (Yokes.Yoke y : yokes) {
+            yoke(y);
+        }
+        g.restore();
+    }
+
+    /** What is large and light stays under what is slender, whichever is nearer. */
+    private static int layer(Kind kind) {
+        return switch (kind) {
+            case DRIVER -> 0;
+            case OBSTACLE, HOT_OBSTACLE -> 1;
+            case TYRE, WHEEL_RING -> 2;
+            case SUSPENSION, BEAM -> 3;
+            case TUBE -> 4;
+            case GEAR, ROD, STEERING_ARM -> 5;
+            case SHAFT, JOINT_SWEEP, STEERING_WHEEL -> 6;
+        };
+    }
+
+    private double near(Solid solid) {
+        Point low = new Point(solid.bounds().minX(), solid.bounds().minY(), solid.bounds().minZ());
+        Point high = new Point(solid.bounds().maxX(), solid.bounds().maxY(), solid.bounds().maxZ());
+        return elevation.near(low.midwayTo(high));
+    }
+
+    private boolean chosen(Element e) {
+        return selected.equals(Optional.of(e));
+    }
+
+    private Color fill(Element e, Kind kind, boolean about) {
+        if (chosen(e)) {
+            return ink.apply(Ink.ACCENT).interpolate(ink.apply(Ink.PAPER), kind == Kind.TYRE || kind == Kind.OBSTACLE || kind == Kind.HOT_OBSTACLE || kind == Kind.DRIVER ? 0.75 : 0.35);
+        }
+        Color full = ink.apply(switch (kind) {
+            case SHAFT, STEERING_WHEEL, ROD, STEERING_ARM -> Ink.TRAIN;
+            case GEAR -> Ink.YOKE;
+            case JOINT_SWEEP -> Ink.YOKE;
+            case TUBE -> Ink.METAL;
+            case SUSPENSION, BEAM -> Ink.SUSPENSION;
+            case TYRE, WHEEL_RING -> Ink.TYRE;
+            case OBSTACLE -> Ink.OBSTACLE;
+            case HOT_OBSTACLE -> Ink.HOT;
+            case DRIVER -> Ink.DRIVER;
+        });
+        // What the stage is not about steps back into the paper.
+        return about ? full : full.interpolate(ink.apply(Ink.PAPER), 0.55);
+    }
+
+    private Color edge(Element e, Kind kind, boolean about) {
+        if (chosen(e)) {
+            return ink.apply(Ink.ACCENT);
+        }
+        boolean light = kind == Kind.TYRE || kind == Kind.WHEEL_RING || kind == Kind.OBSTACLE || kind == Kind.DRIVER || kind == Kind.HOT_OBSTACLE;
+        Color line = ink.apply(light ? Ink.FAINT : Ink.LINE);
+        return light ? line.interpolate(ink.apply(Ink.PAPER), 0.35) : about ? line : ink.apply(Ink.FAINT).interpolate(ink.apply(Ink.PAPER), 0.2);
+    }
+
+    private void part(Draft d, LabelPlacer placer) {
+        Element e = d.part.element();
+        Kind kind = d.part.kind();
+        Color fill = fill(e, kind, d.about);
+        Color edge = edge(e, kind, d.about);
+        boolean dark = d.about && switch (kind) {
+            case SHAFT, STEERING_WHEEL, ROD, STEERING_ARM, GEAR -> true;
+            case TYRE, WHEEL_RING, SUSPENSION, BEAM, JOINT_SWEEP, TUBE, DRIVER, OBSTACLE, HOT_OBSTACLE -> false;
+        };
+        switch (d.part.solid()) {
+            case Solid.Parts p -> {
+                g.setGlobalAlpha(kind == Kind.TYRE ? 0.72 : 1);
+                List<Convex> bars = p.parts().stream().filter(Convex::isBar).toList();
+                bars(e, bars, fill, edge, dark ? Optional.of(placer) : Optional.empty());
+                p.parts().stream().filter(c -> !c.isBar()).forEach(c -> area(e, c, fill, edge));
+                g.setGlobalAlpha(1);
+            }
+            case Solid.Ring r -> rim(e, r, edge);
+            case Solid.Skin _ -> { }
+        }
+    }
+
+    /** Bars as strokes as wide as they are: first all edges, then all fills, so that a bent bar is of one piece. */
+    private void bars(Element e, List<Convex> bars, Color fill, Color edge, Optional<LabelPlacer> placer) {
+        if (bars.isEmpty()) {
+            return;
+        }
+        g.setLineCap(StrokeLineCap.ROUND);
+        double grown = chosen(e) ? 3 : 2;
+        for (int pass = 0; pass < 2; pass++) {
+            g.setStroke(pass == 0 ? edge : fill);
+            for (Convex c : bars) {
+                double w = 2 * c.rounding() * v.pixelsPerMm();
+                g.setLineWidth(Math.max(pass == 0 ? 2.4 : 1, pass == 0 ? w : w - grown));
+                List<Point> ends = c.core();
+                g.strokeLine(v.x(ends.getFirst()), v.y(ends.getFirst()), v.x(ends.getLast()), v.y(ends.getLast()));
+            }
+        }
+        for (Convex c : bars) {
+            List<Point> ends = c.core();
+            double[] xs = {v.x(ends.getFirst()), v.x(ends.getLast())};
+            double[] ys = {v.y(ends.getFirst()), v.y(ends.getLast())};
+            drawn.add(new Shape(e, xs, ys, c.rounding() * v.pixelsPerMm()));
+            placer.ifPresent(l -> l.keepClear(xs[0], ys[0], xs[1], ys[1], Math.max(2, c.rounding() * v.pixelsPerMm())));
+        }
+    }
+
+    private void area(Element e, Convex c, Color fill, Color edge) {
+        double across = Math.max(c.bounds().maxX() - c.bounds().minX(), Math.max(c.bounds().maxY() - c.bounds().minY(), c.bounds().maxZ() - c.bounds().minZ()));
+        List<Point> round = c.outline(elevation.right(), elevation.upward(), across * v.pixelsPerMm() > 90 ? LARGE_ROUND : ROUND);
+        double[] xs = round.stream().mapToDouble(v::x).toArray();
+        double[] ys = round.stream().mapToDouble(v::y).toArray();
+        g.setFill(fill);
+        g.fillPolygon(xs, ys, xs.length);
+        g.setStroke(edge);
+        g.setLineWidth(chosen(e) ? 2 : 1.1);
+        g.strokePolygon(xs, ys, xs.length);
+        drawn.add(new Shape(e, xs, ys, 0));
+    }
+
+    /** The edge of the rim on a tyre that is drawn already. */
+    private void rim(Element e, Solid.Ring r, Color edge) {
+        Convex hole = Convex.cylinder(r.centre().plus(r.axis().times(-r.half())), r.centre().plus(r.axis().times(r.half())), r.inner(), 0);
+        List<Point> round = hole.outline(elevation.right(), elevation.upward(), LARGE_ROUND);
+        double[] xs = round.stream().mapToDouble(v::x).toArray();
+        double[] ys = round.stream().mapToDouble(v::y).toArray();
+        g.setFillRule(FillRule.NON_ZERO);
+        g.setFill(ink.apply(Ink.PAPER).deriveColor(0, 1, 1, 0.55));
+        g.fillPolygon(xs, ys, xs.length);
+        g.setStroke(edge);
+        g.setLineWidth(chosen(e) ? 1.6 : 0.9);
+        g.strokePolygon(xs, ys, xs.length);
+    }
+
+    private void yoke(Yokes.Yoke y) {
+        Element e = y.joint();
+        boolean strong = about.test(e);
+        Color fork = fill(e, Kind.JOINT_SWEEP, strong);
+        Color edge = edge(e, Kind.JOINT_SWEEP, strong);
+        // The fork that is nearer covers the other.
+        boolean gearNearer = near(y.gearSide()) > near(y.wheelSide());
+        for (List<Convex> side : gearNearer ? List.of(y.wheelSide(), y.gearSide()) : List.of(y.gearSide(), y.wheelSide())) {
+            List<Convex> sorted = new ArrayList<>(side);
+            sorted.sort(Comparator.comparingDouble(c -> near(Solid.of(c))));
+            sorted.forEach(c -> area(e, c, fork, edge));
+        }
+        y.cross().forEach(c -> area(e, c, chosen(e) ? ink.apply(Ink.ACCENT) : ink.apply(Ink.TRAIN), edge));
+    }
+
+    private double near(List<Convex> parts) {
+        return near(new Solid.Parts(parts));
+    }
+}
