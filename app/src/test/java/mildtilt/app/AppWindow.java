@@ -110,6 +110,13 @@ final class AppWindow implements AutoCloseable {
         WaitForAsyncUtils.waitForFxEvents();
     }
 
+    /** Opens the row of a finding, as soon as it is there. @param id of the row */
+    static void openRow(FxRobot robot, String id) {
+        until(() -> robot.lookup(id + "-head").tryQuery().isPresent());
+        robot.interact(() -> robot.lookup(id + "-head").query().getOnMouseClicked().handle(null));
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
     /** Types into a field, as soon as it is there. */
     static void type(FxRobot robot, String id, String text) {
         until(() -> robot.lookup(id).tryQuery().isPresent());

@@ -128,7 +128,7 @@ class ClearanceStageTest {
         int bracket = all().size() - 1;
         app.settle();
         assertThat(app.bench.workedProperty().get().orElseThrow().now().findings()).anyMatch(f -> f.about().equals("left tyre and tray bracket"));
-        robot.interact(() -> app.bench.selectionProperty().set(Optional.of(new Element.InTheWay(bracket))));
+        robot.interact(() -> app.bench.showPart(Optional.of(new Element.InTheWay(bracket))));
         Node handle = robot.lookup("#sheet-side-tray-bracket-origin-of-the-scan").query();
         Point was = all().get(bracket).shape().points().getFirst();
         robot.interact(handle::requestFocus);
@@ -159,6 +159,7 @@ class ClearanceStageTest {
         assertThat(said).anyMatch(t -> t.contains("the stop must act at")).anyMatch(t -> t.contains("of bump is free")).anyMatch(t -> t.startsWith("At this width up to"));
         // The remedy that sets the stops takes the foul away.
         robot.interact(() -> app.bench.sideTabProperty().set(SideTab.NOTES));
+        AppWindow.openRow(robot, "#finding-1");
         app.settleWhole();
         AppWindow.press(robot, "#finding-1-remedy-0");
         app.settle();
@@ -176,7 +177,7 @@ class ClearanceStageTest {
         AppWindow.until(() -> robot.lookup("#scan-unit-mm").tryQuery().isPresent());
         robot.interact(() -> robot.lookup("#scan-unit-mm").queryAs(RadioButton.class).setSelected(true));
         assertThat(robot.lookup("#scan-unit-m").queryAs(RadioButton.class).getText()).contains("in metres", "of the wheelbase");
-        AppWindow.answer(robot, "Take it in");
+        AppWindow.answer(robot, "Import");
         AppWindow.until(() -> all().size() == before + 1);
         Shape.Scan scan = (Shape.Scan) all().getLast().shape();
         assertThat(scan.mesh().bounds().size().x()).isCloseTo(112.5, within(0.2));

@@ -84,9 +84,17 @@ class ColumnStageTest {
     }
 
     private Point2D onRim(FxRobot robot, String id, double clockDeg) {
+        phasing(robot);
         Bounds b = robot.lookup(id).query().localToScreen(robot.lookup(id).query().getBoundsInLocal());
         double a = Math.toRadians(clockDeg);
         return new Point2D(b.getCenterX() + 17 * Math.sin(a), b.getCenterY() - 17 * Math.cos(a));
+    }
+
+    /** The forks lie under the drawing while they are worked on. */
+    private void phasing(FxRobot robot) {
+        if (app.bench.sideTabProperty().get() != SideTab.PHASING) {
+            tab(robot, SideTab.PHASING);
+        }
     }
 
     private void dragRound(FxRobot robot, String id, double from, double to) {
@@ -151,7 +159,7 @@ class ColumnStageTest {
     @Test
     void aJointIsBentByItsAngle(FxRobot robot) {
         app.settle();
-        robot.interact(() -> app.bench.selectionProperty().set(Optional.of(new Element.JointAt(0))));
+        robot.interact(() -> app.bench.showPart(Optional.of(new Element.JointAt(0))));
         Node handle = robot.lookup("#sheet-side-angle").query();
         assertThat(handle.getAccessibleText()).isEqualTo("Angle of Upper joint, 26.7°");
         Bounds b = handle.localToScreen(handle.getBoundsInLocal());
@@ -177,7 +185,8 @@ class ColumnStageTest {
     /** Opens an element's menu and fires the entry at the end of a way through its submenus; an entry is known by how it begins. */
     private void choose(FxRobot robot, int element, String... way) {
         robot.interact(() -> {
-            MenuButton button = robot.lookup("#element-menu-" + element).queryAs(MenuButton.class);
+            app.bench.showPart(Optional.of(Element.trainOf(app.bench.job()).get(element)));
+            MenuButton button = robot.lookup("#part-menu").queryAs(MenuButton.class);
             button.show();
             List<MenuItem> items = button.getItems();
             MenuItem found = null;
@@ -210,19 +219,19 @@ class ColumnStageTest {
         assertThat(robot.lookup("#element-" + index(new Element.BearingAt(0))).query().getAccessibleText()).contains("bore, typical 19.1 mm");
         choose(robot, index(new Element.BearingAt(0)), "Swap it for", "rod end", "Rod end, bore 20");
         assertThat(column().bearings().getFirst().bore()).isEqualTo(20);
-        choose(robot, index(new Element.BearingAt(0)), "Take it away");
+        choose(robot, index(new Element.BearingAt(0)), "Delete it");
         assertThat(column().bearings()).isEmpty();
 
         choose(robot, index(new Element.JointAt(1)), "Swap it for", "Double joint, self-centring");
         assertThat(column().joints().get(1).kind()).isEqualTo(new JointKind.Double(true));
         assertThat(column().joints().get(1).typical()).isTrue();
         assertThat(robot.lookup("#element-" + index(new Element.JointAt(1))).query().getAccessibleText()).contains("angle, typical");
-        choose(robot, index(new Element.JointAt(1)), "Take it out");
+        choose(robot, index(new Element.JointAt(1)), "Delete it");
         assertThat(column().points()).isEqualTo(before.column().orElseThrow().points());
 
         choose(robot, index(new Element.ShaftAt(1)), "Swap it for", "Tube 25.4 x 3.2");
         assertThat(column().shafts().get(1).bore()).isEqualTo(19);
-        choose(robot, index(new Element.Tube()), "Take it away");
+        choose(robot, index(new Element.Tube()), "Delete it");
         assertThat(column().tube()).isEmpty();
         choose(robot, index(new Element.ShaftAt(0)), "Put it in a column tube", "Column tube 50, collapsing");
         assertThat(column().tube().orElseThrow().collapse()).isPositive();
@@ -240,6 +249,7 @@ class ColumnStageTest {
         robot.interact(() -> robot.lookup("#begin-column").queryButton().fire());
         app.settle();
         assertThat(column().joints()).hasSize(1);
+        phasing(robot);
         assertThat(robot.lookup("#fork-0").tryQuery()).isPresent();
         assertThat(app.bench.workedProperty().get().orElseThrow().now().findings()).allMatch(f -> f.fault() == Fault.WELDED_SHAFT || f.fault() == Fault.FRONT_PUSH);
         assertThat(robot.lookup("#begin-column").tryQuery()).isEmpty();
@@ -253,6 +263,7 @@ class ColumnStageTest {
         }
         Column eight = c;
         open(robot, DemoJob.MARSH_CARRIER.job().withColumn(eight));
+        phasing(robot);
         for (double width : new double[] {1280, 1100}) {
             robot.interact(() -> app.stage.setWidth(width));
             robot.sleep(150);
@@ -417,7 +428,7 @@ class ColumnStageTest {
         int taken = 0;
         Set<String> done = new HashSet<>();
         for (Element e : Element.trainOf(app.bench.job())) {
-            robot.interact(() -> app.bench.selectionProperty().set(Optional.of(e)));
+            robot.interact(() -> app.bench.showPart(Optional.of(e)));
             for (String id : onFx(() -> robot.lookup("#piece .piece-choice").queryAll().stream().map(Node::getId).filter(i -> done.add(e.getClass() + i)).toList())) {
                 int options = onFx(() -> robot.lookup("#" + id).queryAs(ChoiceBox.class).getItems().size());
                 // The last and every third before it.
@@ -479,7 +490,7 @@ class ColumnStageTest {
     @Test
     void aPartIsRenamedAndNeverNameless(FxRobot robot) {
         app.settle();
-        robot.interact(() -> app.bench.selectionProperty().set(Optional.of(new Element.JointAt(0))));
+        robot.interact(() -> app.bench.showPart(Optional.of(new Element.JointAt(0))));
         type(robot, "#field-name", "Joint at the firewall");
         assertThat(column().joints().getFirst().name()).isEqualTo("Joint at the firewall");
         type(robot, "#field-name", "  ");
@@ -509,28 +520,30 @@ class ColumnStageTest {
     /** The same fields and cards go on to tell the figures as they are; what can be done is offered again once it is let go. */
     @Test
     void fieldsAndNotesStayWhileSomethingIsDragged(FxRobot robot) {
-        robot.interact(() -> app.bench.selectionProperty().set(Optional.of(new Element.JointAt(1))));
+        robot.interact(() -> app.bench.showPart(Optional.of(new Element.JointAt(1))));
         app.settleWhole();
         TextField angle = robot.lookup("#field-angle-it-stands-at").queryAs(TextField.class);
         assertThat(angle.getText()).isEqualTo("37.405°");
-        assertThat(robot.lookup(".take-remedy").tryQuery()).isPresent();
+        AppWindow.openRow(robot, "#part-finding-0");
+        app.settleWhole();
+        assertThat(robot.lookup("#piece .take-remedy").tryQuery()).isPresent();
         Node handle = robot.lookup("#sheet-side-angle").query();
         Bounds b = handle.localToScreen(handle.getBoundsInLocal());
         robot.drag(new Point2D(b.getCenterX(), b.getCenterY()), MouseButton.PRIMARY).moveBy(4, 6).moveBy(4, 6);
-        AppWindow.until(() -> app.bench.dragging() && !angle.getText().equals("37.405°") && robot.lookup("#notes .take-remedy").tryQuery().isEmpty());
-        Node card = robot.lookup("#finding-0").query();
+        AppWindow.until(() -> app.bench.dragging() && !angle.getText().equals("37.405°") && robot.lookup("#piece .take-remedy").tryQuery().isEmpty());
+        Node card = robot.lookup("#part-finding-0").query();
         String dragged = angle.getText();
         robot.moveBy(4, 6);
         AppWindow.until(() -> !angle.getText().equals(dragged));
         app.settle();
         assertThat(robot.lookup("#field-angle-it-stands-at").queryAs(TextField.class)).as("the same field, other figures").isSameAs(angle);
-        Node still = robot.lookup("#finding-0").query();
+        Node still = robot.lookup("#part-finding-0").query();
         assertThat(still).isSameAs(card);
         robot.drop();
         app.settleWhole();
         double deg = new ColumnTrain(column()).jointAngleDeg(1);
         assertThat(robot.lookup("#field-angle-it-stands-at").queryAs(TextField.class).getText()).isEqualTo(LengthText.trimmed(deg, 3) + "°");
-        AppWindow.until(() -> robot.lookup("#notes .take-remedy").tryQuery().filter(n -> !n.isDisabled()).isPresent());
+        AppWindow.until(() -> robot.lookup("#piece .take-remedy").tryQuery().filter(n -> !n.isDisabled()).isPresent());
         // Taken hold of and let go in the same place it is as it was, remedies and all.
         Job before = app.bench.job();
         robot.interact(() -> {
@@ -541,13 +554,13 @@ class ColumnStageTest {
         });
         app.settleWhole();
         assertThat(app.bench.job()).isEqualTo(before);
-        AppWindow.until(() -> robot.lookup("#notes .take-remedy").tryQuery().filter(n -> !n.isDisabled()).isPresent());
+        AppWindow.until(() -> robot.lookup("#piece .take-remedy").tryQuery().filter(n -> !n.isDisabled()).isPresent());
     }
 
     @Test
     void measuredAxesAreTypedAsAnAngleFinderGivesThem(FxRobot robot) {
         app.settle();
-        robot.interact(() -> app.bench.selectionProperty().set(Optional.of(new Element.Wheel())));
+        robot.interact(() -> app.bench.showPart(Optional.of(new Element.Wheel())));
         robot.interact(() -> robot.lookup("#choice-column-is").queryAs(ChoiceBox.class).getSelectionModel().select(1));
         app.settle();
         type(robot, "#field-column-slopes-down", "40");

@@ -11,6 +11,7 @@ import javafx.geometry.Point2D;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.TitledPane;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
@@ -77,7 +78,9 @@ class JourneyTest {
     void fromBindingColumnToJobCard(FxRobot robot) throws Exception {
         app.settleWhole();
         // The column binds, and the window says where and why.
-        assertThat(app.text(robot, "#notes-head")).isEqualTo("Notes: 4 stop, 1 look");
+        assertThat(app.text(robot, "#notes-head")).startsWith("4 stop, 1 check");
+        assertThat(robot.lookup("#side-notes").queryAs(ToggleButton.class).getText()).isEqualTo("Findings 5");
+        AppWindow.openRow(robot, "#finding-0");
         assertThat(robot.lookup("#finding-0 .finding-what").queryAs(Label.class).getText())
                 .startsWith("Lower joint binds with the frame moved: 37.8°");
         // What was not judged stands under the notes, folded away until asked for.
@@ -91,6 +94,9 @@ class JourneyTest {
 
         // One press turns one fork to the clock angle worked out; the ripple falls.
         double rippleBefore = now(Headline.RIPPLE);
+        robot.clickOn("#side-notes");
+        AppWindow.openRow(robot, "#finding-3");
+        app.settleWhole();
         robot.interact(() -> robot.lookup("#finding-3-remedy-0").queryButton().requestFocus());
         robot.press(KeyCode.SPACE).release(KeyCode.SPACE);
         WaitForAsyncUtils.waitForFxEvents();
@@ -156,7 +162,7 @@ class JourneyTest {
         robot.press(KeyCode.CONTROL, KeyCode.U).release(KeyCode.U, KeyCode.CONTROL);
         robot.press(KeyCode.CONTROL, KeyCode.U).release(KeyCode.U, KeyCode.CONTROL);
         assertThat(app.bench.lengthUnit()).isEqualTo(LengthUnit.INCH_FRACTION);
-        robot.interact(() -> app.bench.selectionProperty().set(Optional.of(new Element.Wheel())));
+        robot.interact(() -> app.bench.showPart(Optional.of(new Element.Wheel())));
         TextField rim = robot.lookup("#field-rim-diameter").queryAs(TextField.class);
         type(robot, rim, "14 1/2");
         assertThat(app.bench.job().column().orElseThrow().wheel().diameter()).isCloseTo(368.3, within(1e-9));
@@ -271,11 +277,11 @@ class JourneyTest {
 
     private void everyElementsSizesCanBeRead(FxRobot robot) {
         for (Element e : Element.trainOf(app.bench.job())) {
-            robot.interact(() -> app.bench.selectionProperty().set(Optional.of(e)));
+            robot.interact(() -> app.bench.showPart(Optional.of(e)));
             WaitForAsyncUtils.waitForFxEvents();
             assertThat(AppWindow.cutOff(robot.lookup("#piece").query())).as(e.toString()).isEmpty();
         }
-        robot.interact(() -> app.bench.selectionProperty().set(Optional.empty()));
+        robot.interact(() -> app.bench.showPart(Optional.empty()));
     }
 
     @Test

@@ -6,14 +6,18 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
 import javafx.application.Platform;
+import javafx.geometry.Bounds;
+import javafx.geometry.Point2D;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.stage.Stage;
 import mildtilt.app.shell.MildTilt;
-import mildtilt.app.workbench.WorkStage;
+import mildtilt.check.Fault;
+import mildtilt.check.Severity;
 import mildtilt.format.DemoJob;
 import mildtilt.format.JobFile;
 import mildtilt.glossary.Glossary;
@@ -58,8 +62,8 @@ class StartPageTest {
         assertThat(app.text(robot, "#message")).contains("wide");
         AppWindow.type(robot, "#start-wheelbase", "2.6 m");
         AppWindow.press(robot, "#start-own");
+        AppWindow.until(() -> !shown(robot, "#start-page"));
         app.settle();
-        assertThat(shown(robot, "#start-page")).isFalse();
         assertThat(app.bench.job().axle().orElseThrow().track()).isBetween(1574.7, 1574.9);
         assertThat(app.bench.job().vehicle().wheelbase()).isEqualTo(2600);
         assertThat(app.bench.unsaved()).isTrue();
@@ -80,19 +84,82 @@ class StartPageTest {
         assertThat(app.bench.fileProperty().get()).contains(app.chosen.toAbsolutePath());
     }
 
+    /** Done by hand, each step waits for it, lights what it speaks of, and at the end the demo has no stop left. */
     @Test
-    void theWalkGoesPastEveryFault(FxRobot robot) {
-        AppWindow.press(robot, "#start-walk");
+    void theTourIsDoneByHandAndCuresTheDemo(FxRobot robot) {
+        AppWindow.press(robot, "#start-tour");
+        app.settleWhole();
+        step(robot, 1, () -> robot.clickOn("#element-5"));
+        step(robot, 2, () -> {
+            Node ring = robot.lookup("#sheet-side-lower-joint-centre").query();
+            Bounds at = ring.localToScreen(ring.getBoundsInLocal());
+            robot.drag(new Point2D(at.getCenterX(), at.getCenterY()), MouseButton.PRIMARY);
+            for (int i = 0; i < 60 && jointHeight() > 496; i++) {
+                robot.moveBy(0, 1);
+            }
+            robot.drop();
+        });
+        step(robot, 3, () -> AppWindow.openRow(robot, row(robot, Fault.RIPPLE)));
+        step(robot, 4, () -> AppWindow.press(robot, row(robot, Fault.RIPPLE) + "-remedy-0"));
+        step(robot, 5, () -> {
+            robot.clickOn("#undo");
+            AppWindow.until(() -> app.bench.redoable().isPresent());
+            robot.clickOn("#redo");
+        });
+        step(robot, 6, () -> robot.press(KeyCode.ALT, KeyCode.SHIFT, KeyCode.LEFT).release(KeyCode.LEFT, KeyCode.SHIFT, KeyCode.ALT));
+        step(robot, 7, () -> {
+            AppWindow.openRow(robot, row(robot, Fault.TOUCHES));
+            AppWindow.press(robot, row(robot, Fault.TOUCHES) + "-remedy-1");
+        });
+        step(robot, 8, () -> {
+            AppWindow.openRow(robot, row(robot, Fault.STUD_DOES_NOT_SEAT));
+            AppWindow.press(robot, row(robot, Fault.STUD_DOES_NOT_SEAT) + "-remedy-0");
+        });
+        step(robot, 9, () -> { });
+        assertThat(shown(robot, "#tour")).isFalse();
         app.settle();
-        assertThat(app.text(robot, "#walk-words")).startsWith("1 of 8.").contains("lower joint");
-        WorkStage[] stages = {WorkStage.COLUMN, WorkStage.COLUMN, WorkStage.SURVEY, WorkStage.LINKAGE, WorkStage.CLEARANCE, WorkStage.MAKE, WorkStage.FIT, WorkStage.COLUMN};
-        for (int i = 0; i < stages.length; i++) {
-            assertThat(app.bench.stageProperty().get()).isEqualTo(stages[i]);
-            assertThat(app.text(robot, "#walk-words")).startsWith((i + 1) + " of 8.");
-            assertThat(AppWindow.cutOff(robot.lookup("#walk").query())).isEmpty();
-            AppWindow.press(robot, "#walk-next");
+        assertThat(app.bench.workedProperty().get().orElseThrow().now().findings()).noneMatch(f -> f.severity() == Severity.STOP);
+    }
+
+    /** What the tour does for the user ends as well. */
+    @Test
+    void theTourDoesEachStepOnRequest(FxRobot robot) {
+        AppWindow.press(robot, "#start-tour");
+        for (int i = 1; i <= 9; i++) {
+            app.settleWhole();
+            step(robot, i, () -> {
+                if (!robot.lookup("#tour-show").query().isDisabled()) {
+                    AppWindow.press(robot, "#tour-show");
+                }
+            });
         }
-        assertThat(shown(robot, "#walk")).isFalse();
+        app.settle();
+        assertThat(app.bench.workedProperty().get().orElseThrow().now().findings()).noneMatch(f -> f.severity() == Severity.STOP);
+    }
+
+    private double jointHeight() {
+        return app.bench.job().column().orElseThrow().joints().get(1).centre().z();
+    }
+
+    private String row(FxRobot robot, Fault fault) {
+        AppWindow.until(() -> robot.lookup("#notes .finding-card").queryAll().stream().anyMatch(n -> fault.equals(n.getProperties().get(Fault.class))));
+        return "#" + robot.lookup("#notes .finding-card").queryAll().stream().filter(n -> fault.equals(n.getProperties().get(Fault.class))).findFirst().orElseThrow().getId();
+    }
+
+    private void step(FxRobot robot, int number, Runnable act) {
+        AppWindow.until(() -> app.text(robot, "#tour-words").startsWith(number + " of 9."));
+        assertThat(AppWindow.cutOff(robot.lookup("#tour").query())).isEmpty();
+        AppWindow.until(() -> shown(robot, "#tour-light"));
+        Bounds lit = robot.lookup("#tour-light").query().localToScene(robot.lookup("#tour-light").query().getLayoutBounds());
+        assertThat(lit.getMinX()).as("lit at step " + number).isGreaterThanOrEqualTo(-8);
+        assertThat(lit.getMinY()).isGreaterThanOrEqualTo(-8);
+        assertThat(lit.getMaxX()).isLessThanOrEqualTo(app.stage.getScene().getWidth() + 8);
+        assertThat(lit.getMaxY()).isLessThanOrEqualTo(app.stage.getScene().getHeight() + 8);
+        if (number < 9) {
+            assertThat(robot.lookup("#tour-next").query().isDisabled()).as("step " + number + " waits").isTrue();
+        }
+        act.run();
+        AppWindow.press(robot, "#tour-next");
     }
 
     @Test

@@ -80,13 +80,13 @@ class SurveyStageTest {
         Platform.runLater(() -> robot.lookup("#survey-csv").queryAs(ButtonBase.class).fire());
         AppWindow.until(() -> robot.lookup("#points-x").tryQuery().isPresent());
         assertThat(robot.lookup("#points-x").queryAs(ChoiceBox.class).getValue()).isEqualTo(2);
-        AppWindow.answer(robot, "Take them");
+        AppWindow.answer(robot, "Import");
         untilSays(robot, "x −800.0 mm, y 620.0 mm, z 310.0 mm");
         // A file that can't be taken changes nothing.
         Job before = app.bench.job();
         Files.writeString(app.chosen, "mark,x,y,z\nsill,one,2,3\n");
         Platform.runLater(() -> robot.lookup("#survey-csv").queryAs(ButtonBase.class).fire());
-        AppWindow.answer(robot, "Take them");
+        AppWindow.answer(robot, "Import");
         AppWindow.until(() -> robot.lookup("#problem-text").tryQuery().isPresent());
         assertThat(app.text(robot, "#problem-text")).contains("line 2").contains("\"one\" is not a usable number");
         AppWindow.answer(robot, "OK");

@@ -70,10 +70,6 @@ class ViewsTest {
         WaitForAsyncUtils.waitForFxEvents();
     }
 
-    private static Button button(FxRobot robot, String id) {
-        return robot.lookup(id).queryButton();
-    }
-
     @Test
     void theTrainIsWalkedWithTheArrowKeys(FxRobot robot) {
         app.settle();
@@ -84,8 +80,8 @@ class ViewsTest {
         robot.type(KeyCode.LEFT);
         assertThat(app.bench.selectionProperty().get()).contains(new Element.ShaftAt(0));
         // What a tile says is read out with its state in words.
-        assertThat(robot.lookup("#element-5").query().getAccessibleText()).isEqualTo("Lower joint, angle 37.4°, stop");
-        assertThat(robot.lookup("#element-9").query().getAccessibleText()).endsWith("36 %, look");
+        assertThat(robot.lookup("#element-5").query().getAccessibleText()).isEqualTo("Lower joint, angle 37.4°, Stop");
+        assertThat(robot.lookup("#element-9").query().getAccessibleText()).endsWith("36 %, Check");
         robot.clickOn("#element-2");
         assertThat(app.bench.selectionProperty().get()).as("a second press lets go").isEmpty();
     }
@@ -97,7 +93,7 @@ class ViewsTest {
         app.settle();
         Set<String> typed = new HashSet<>();
         for (Element element : Element.trainOf(app.bench.job())) {
-            robot.interact(() -> app.bench.selectionProperty().set(Optional.of(element)));
+            robot.interact(() -> app.bench.showPart(Optional.of(element)));
             Set<Node> fields = Set.copyOf(robot.lookup("#piece .measure-field").queryAll());
             assertThat(fields).as(element.toString()).isNotEmpty();
             // A size that several elements of a kind have is typed at the first.
@@ -132,7 +128,7 @@ class ViewsTest {
     @Test
     void aFieldGivesUpWithEscapeAndMarksWhatItCannotRead(FxRobot robot) {
         app.settle();
-        robot.interact(() -> app.bench.selectionProperty().set(Optional.of(new Element.JointAt(0))));
+        robot.interact(() -> app.bench.showPart(Optional.of(new Element.JointAt(0))));
         TextField field = robot.lookup("#field-largest-angle-allowed").queryAs(TextField.class);
         robot.interact(() -> {
             field.requestFocus();
@@ -156,8 +152,8 @@ class ViewsTest {
         for (int i = 0; i < 4; i++) {
             press(robot, KeyCode.CONTROL, digits[i]);
             robot.interact(() -> app.stage.getScene().getRoot().layout());
-            Bounds large = button(robot, titles[i]).getParent().getParent().localToScene(
-                    button(robot, titles[i]).getParent().getParent().getLayoutBounds());
+            Bounds large = robot.lookup(titles[i]).query().getParent().getParent().localToScene(
+                    robot.lookup(titles[i]).query().getParent().getParent().getLayoutBounds());
             assertThat(large.getWidth()).isGreaterThan(500);
         }
         press(robot, KeyCode.CONTROL, KeyCode.DIGIT1);
@@ -218,7 +214,7 @@ class ViewsTest {
         assertThat(curve.getSelectionModel().getSelectedIndex()).as("the stage brings its curve").isZero();
         press(robot, KeyCode.CONTROL, KeyCode.B);
         assertThat(app.bench.comparedProperty().get()).isEqualTo(Compared.PINNED);
-        assertThat(app.text(robot, "#message")).startsWith("Pinned");
+        assertThat(app.text(robot, "#message")).startsWith("Marked");
     }
 
     @Test

@@ -58,7 +58,7 @@ public enum Headline {
     OUTER_ERROR("outer_wheel_off_ideal_deg", "Outer wheel off ideal", Unit.ANGLE, NEARER_0, "",
             "Outer wheel's angle less the one at which both wheels roll about one point, at left lock. + is turned too much.",
             steering(s -> lock(s, Side.LEFT).outerErrorDeg()), LINKAGE),
-    CIRCLE("turning_circle_mm", "Turning circle", Unit.LENGTH, LOWER, "9 to 13 m for a car.",
+    CIRCLE("turning_circle_mm", "Turning circle", Unit.WIDE_LENGTH, LOWER, "9 to 13 m for a car.",
             "Kerb to kerb at full lock, the wider of left and right.",
             steering(SteerFigures::circleAvailable), COLUMN, LINKAGE, CLEARANCE),
     BUMP_STEER_NORMAL("bump_steer_normal_travel_deg", "Bump steer, normal travel", Unit.ANGLE, LOWER, "Under half a degree over the normal travel; nought only on paper.",

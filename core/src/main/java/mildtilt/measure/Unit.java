@@ -7,6 +7,8 @@ public enum Unit {
     LENGTH,
     /** mm, to a hundredth; thousandths of an inch and finer: bores, fits and drills. */
     FINE_LENGTH,
+    /** mm, shown in metres to a hundredth, or in feet and whole inches: turning circles. */
+    WIDE_LENGTH,
     ANGLE,
     PERCENT,
     RATIO,
@@ -38,6 +40,7 @@ public enum Unit {
             case FINE_LENGTH -> lengths == LengthUnit.MM ? LengthText.trimmed(value, 2) + " mm"
                     : LengthText.trimmed(value / LengthUnit.INCH.mm(), 4) + "\"";
             case LENGTH -> LengthText.format(value, lengths);
+            case WIDE_LENGTH -> lengths == LengthUnit.MM ? LengthText.decimal(value / 1000, 2) + " m" : feet(value);
             case ANGLE -> LengthText.decimal(value, Math.abs(value) < 1 && Math.abs(value) >= 0.005 ? 2 : 1) + "°";
             case PERCENT -> LengthText.decimal(value, Math.abs(value) < 20 ? 1 : 0) + " %";
             case RATIO -> LengthText.decimal(value, 1) + " : 1";
@@ -58,10 +61,15 @@ public enum Unit {
         };
     }
 
+    private static String feet(double mm) {
+        long inches = Math.round(Math.abs(mm) / LengthUnit.INCH.mm());
+        return (mm < 0 ? "−" : "") + inches / 12 + "' " + inches % 12 + "\"";
+    }
+
     /** A value as text to be typed over: as fine as it is kept, with its unit mark where that is plain. */
     public String editable(double value, LengthUnit lengths) {
         return switch (this) {
-            case LENGTH, FINE_LENGTH -> LengthText.editable(value, lengths);
+            case LENGTH, FINE_LENGTH, WIDE_LENGTH -> LengthText.editable(value, lengths);
             case ANGLE -> LengthText.trimmed(value, 2) + "°";
             case PERCENT -> LengthText.trimmed(value, 2) + " %";
             case FORCE -> lengths == LengthUnit.MM ? LengthText.trimmed(value, 0) + " N" : LengthText.trimmed(value / NEWTON_PER_POUND, 1) + " lbf";
@@ -74,7 +82,7 @@ public enum Unit {
     /** What was typed; the unit mark may be there or not. @throws UnreadableMeasureException saying why not */
     public double parse(String typed, LengthUnit lengths) {
         return switch (this) {
-            case LENGTH, FINE_LENGTH -> LengthText.parse(typed, lengths);
+            case LENGTH, FINE_LENGTH, WIDE_LENGTH -> LengthText.parse(typed, lengths);
             case ANGLE -> LengthText.parseDegrees(typed);
             case FORCE -> {
                 String t = typed.strip().toLowerCase(Locale.ROOT);

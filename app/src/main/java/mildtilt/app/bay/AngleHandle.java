@@ -7,6 +7,7 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.shape.Polygon;
+import mildtilt.app.draw.SheetView;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.column.Column;
 import mildtilt.job.Job;

@@ -7,6 +7,7 @@ import java.util.Set;
 import java.util.function.Function;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
+import mildtilt.app.draw.SheetView;
 import mildtilt.app.look.Fonts;
 import mildtilt.app.look.Ink;
 import mildtilt.app.workbench.Workbench;

@@ -19,6 +19,8 @@ import javafx.scene.shape.ArcType;
 import javafx.scene.shape.Rectangle;
 import javafx.scene.shape.StrokeLineCap;
 import javafx.scene.text.TextAlignment;
+import mildtilt.app.draw.PartPainter;
+import mildtilt.app.draw.SheetView;
 import mildtilt.app.look.Fonts;
 import mildtilt.app.look.Ink;
 import mildtilt.app.look.InkedPane;
@@ -289,7 +291,7 @@ final class ElevationSheet extends InkedPane {
         // What is selected is written first: it finds room before all else.
         for (boolean chosen : new boolean[] {true, false}) {
             for (Note note : sketch.notes()) {
-                if (selected(Optional.of(note.element())) == chosen && note.belongsIn(elevation)
+                if (selected(Optional.of(note.element())) == chosen && note.belongsIn(elevation) && !behind(note)
                         && (chosen || large && ofStage(note.element()) && bench.stageProperty().get() != WorkStage.CLEARANCE)) {
                     figures.write(note, chosen ? Ink.ACCENT : Ink.LINE, FigureWriter.font(large));
                 }
@@ -378,6 +380,12 @@ final class ElevationSheet extends InkedPane {
         g.setLineDashes(s.pen() == Pen.TURN_AXIS ? new double[] {12, 4, 2, 4} : new double[] {4, 3});
         g.strokePolyline(xs, ys, xs.length);
         g.setLineDashes();
+    }
+
+    /** From the side the right of two sides that are alike lies behind the left. */
+    private boolean behind(Note note) {
+        return elevation == Elevation.SIDE && note.at().y() < 0 && sketch.notes().stream()
+                .anyMatch(n -> n != note && n.element().equals(note.element()) && n.at().y() > 0 && Math.abs(n.figure().value() - note.figure().value()) < 0.05);
     }
 
     private boolean ofStage(Element element) {

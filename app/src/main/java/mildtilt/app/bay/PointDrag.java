@@ -1,5 +1,6 @@
 package mildtilt.app.bay;
 
+import mildtilt.app.draw.SheetView;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Vector;
 import mildtilt.job.Job;

@@ -8,6 +8,7 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.shape.Circle;
+import mildtilt.app.draw.SheetView;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Vector;

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import javafx.scene.layout.Pane;
+import mildtilt.app.draw.SheetView;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.drawing.Elevation;

@@ -155,7 +155,7 @@ public final class ObstaclesPane extends VBox {
             more.getStyleClass().add("row-menu");
             more.setId("more-driver");
             more.setAccessibleText("More for " + name);
-            more.getItems().add(item("Take the driver out", "remove-driver", () -> takeOut("Take the driver out", j -> j.editSurroundings(s -> s.withDriver(Optional.empty())))));
+            more.getItems().add(item("Delete the driver", "remove-driver", () -> takeOut("Take the driver out", j -> j.editSurroundings(s -> s.withDriver(Optional.empty())))));
             row.getChildren().add(more);
         }
         row.getStyleClass().add("obstacle-row");

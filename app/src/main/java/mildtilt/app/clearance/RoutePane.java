@@ -258,7 +258,7 @@ public final class RoutePane extends VBox {
         Button look = new Button("Show");
         look.setId("show-route-" + index);
         look.setOnAction(_ -> look(job, r));
-        Button take = new Button("Take this route");
+        Button take = new Button("Apply this route");
         take.setId("take-route-" + index);
         take.getStyleClass().add("take-remedy");
         take.setOnAction(_ -> {

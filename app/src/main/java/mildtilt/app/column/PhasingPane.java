@@ -69,7 +69,7 @@ public final class PhasingPane extends FactsPane {
         say("Leaves a ripple of {0}" + (best.proven() ? ", and no other setting leaves less." : "; others too many to try all may leave a little less."),
                 Quantity.percent(best.ripplePct()));
         boolean there = t.transfer().ripplePct() - best.ripplePct() < 1e-6;
-        button(there ? "The forks stand so" : "Set all forks so", "set-all-forks", () -> bench.edit("Set all forks to the best clocking", j -> j.editColumn(k -> {
+        button(there ? "Applied" : "Apply to all forks", "set-all-forks", () -> bench.edit("Set all forks to the best clocking", j -> j.editColumn(k -> {
             Column changed = k;
             for (int i = 0; i < best.clockingDeg().size(); i++) {
                 double deg = best.clockingDeg().get(i);

@@ -85,7 +85,7 @@ public final class RulesPane extends FactsPane {
         rules.classes().forEach(c -> hint("Class \"" + c.name() + "\": wheelbase " + text(Quantity.length(c.wheelbaseMin())) + " to " + text(Quantity.length(c.wheelbaseMax()))
                 + ", up to " + text(Quantity.length(c.widthMax())) + " wide."));
         button("Save this rule set as a file…", "save-rules", save);
-        button("Take a rule set from a file…", "open-rules", open);
+        button("Open a rule set from a file…", "open-rules", open);
         if (!rules.differ().isEmpty()) {
             head("Where authorities differ");
             rules.differ().forEach(this::say);

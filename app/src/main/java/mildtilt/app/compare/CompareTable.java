@@ -47,12 +47,12 @@ public final class CompareTable extends VBox {
     public CompareTable(Workbench bench) {
         this.bench = bench;
         getStyleClass().add("compare-table");
-        setMinWidth(318);
-        setPrefWidth(326);
+        setMinWidth(282);
+        setPrefWidth(290);
         grid.getStyleClass().add("compare-grid");
         ColumnConstraints name = new ColumnConstraints();
         name.setHgrow(Priority.ALWAYS);
-        grid.getColumnConstraints().addAll(name, figures(68), figures(74));
+        grid.getColumnConstraints().addAll(name, figures(62), figures(66));
         for (Headline h : Headline.values()) {
             Row row = new Row(new Label(h.label()), new Label(), new Label());
             row.name.setTooltip(new Tooltip(h.told() + " Press for the glossary."));
@@ -113,7 +113,7 @@ public final class CompareTable extends VBox {
         HBox.setHgrow(gap, Priority.ALWAYS);
         Label now = new Label("now");
         now.getStyleClass().add("pane-head");
-        choice.setPrefWidth(104);
+        choice.setPrefWidth(112);
         choice.setTooltip(new Tooltip("What the figures before are: before the last change, as opened, or as pinned"));
         pin.setMinWidth(Region.USE_PREF_SIZE);
         now.setMinWidth(Region.USE_PREF_SIZE);

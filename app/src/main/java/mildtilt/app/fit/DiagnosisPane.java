@@ -21,7 +21,7 @@ final class DiagnosisPane extends FitPane {
 
     @Override
     protected void show(Trial t, FitDesk.Told told) {
-        title("What fits", "Every cause that is known, and every two of them, are fitted to the readings: gear high, low, to a side, forward or tilted; either arm or both, up, out or long; the arms swapped. Rods are taken to be set anew after.");
+        title("Diagnosis", "Every cause that is known, and every two of them, are fitted to the readings: gear high, low, to a side, forward or tilted; either arm or both, up, out or long; the arms swapped. Rods are taken to be set anew after.");
         of(t);
         Optional<Diagnosis> cause = told.cause();
         if (cause.isEmpty()) {

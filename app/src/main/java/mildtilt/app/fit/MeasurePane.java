@@ -58,7 +58,7 @@ final class MeasurePane extends VBox {
     private final Label figure = new Label();
     private final Label planned = Wrap.text("", "fit-planned");
     private final FlowPane fields = new FlowPane(10, 6);
-    private final Button take = new Button("Take it");
+    private final Button take = new Button("Record");
     private final ToggleButton hold = new ToggleButton("Hold");
     private final Label state = Wrap.text(InstrumentLink.NONE, "hint");
     private final List<TextField> typed = new ArrayList<>();

@@ -110,7 +110,7 @@ final class TrialsPane extends FitPane {
         name.setPrefWidth(150);
         row(named("Called", name), field("By", "fit-by", s.by(), 110, (x, v) -> x.withWords(v, x.changed(), x.remarks())),
                 field("Changed since the one before", "fit-changed", s.changed(), 300, (x, v) -> x.withWords(x.by(), v, x.remarks())),
-                named(" ", small("Take the trial out", "fit-out-trial", () -> desk.edit("Take out " + s.name(), b -> b.withoutTrial(t.id())))));
+                named(" ", small("Delete the trial", "fit-out-trial", () -> desk.edit("Take out " + s.name(), b -> b.withoutTrial(t.id())))));
         row(field("Remarks", "fit-remarks", s.remarks(), 620, (x, v) -> x.withWords(x.by(), x.changed(), v)));
     }
 
@@ -167,7 +167,7 @@ final class TrialsPane extends FitPane {
                 Quantity.angle(x.peakToPeak(-1e4, 1e4).orElse(0.0)), Quantity.angle(x.worstOff())));
         told.figures().plates().stream().flatMap(r -> r.off().stream()).mapToDouble(Math::abs).max().ifPresent(v -> say("Turn plates: the outer wheel at most {0} from the plan.", Quantity.angle(v)));
         told.figures().runOuts().forEach(r -> say(Phrase.name(told.figures().names().apply(r.shaft())) + ": " + r.verdict().label() + "."));
-        told.cause().ifPresent(d -> hint("What may be behind it stands on the sheet \"What fits\"."));
+        told.cause().ifPresent(d -> hint("What may be behind it stands on the sheet \"Diagnosis\"."));
     }
 
     /** Both turns together, and whether the gear stands in the middle of its travel when the wheels are straight. */
@@ -211,7 +211,7 @@ final class TrialsPane extends FitPane {
                 v.setAccessibleText("Photo " + p);
                 one.getChildren().add(v);
             }, () -> one.getChildren().add(Wrap.text("Not there: " + p, "brings")));
-            one.getChildren().addAll(new Label(p), small("Take out", "fit-photo-out-" + p.replaceAll("[^a-zA-Z0-9]", "-"), () -> desk.editTrial("Take out a photo", s -> {
+            one.getChildren().addAll(new Label(p), small("Delete", "fit-photo-out-" + p.replaceAll("[^a-zA-Z0-9]", "-"), () -> desk.editTrial("Take out a photo", s -> {
                 List<String> left = new ArrayList<>(s.photos());
                 left.remove(p);
                 return s.withPhotos(left);

@@ -31,8 +31,8 @@ final class TravelLever extends CanvasPane {
         setId("travel-" + side.label());
         setFocusTraversable(true);
         setAccessibleRole(AccessibleRole.SLIDER);
-        setMinSize(62, 120);
-        setPrefWidth(62);
+        setMinSize(56, 120);
+        setPrefWidth(56);
         bench.handsProperty().addListener((_, _, _) -> redraw());
         bench.jobProperty().addListener((_, _, _) -> redraw());
         bench.lengthUnitProperty().addListener((_, _, _) -> redraw());

@@ -30,7 +30,7 @@ final class WheelDial extends CanvasPane {
         getStyleClass().add("wheel-dial");
         setFocusTraversable(true);
         setAccessibleRole(AccessibleRole.SLIDER);
-        setMinSize(124, 120);
+        setMinSize(116, 120);
         bench.handsProperty().addListener((_, _, _) -> redraw());
         bench.jobProperty().addListener((_, _, _) -> redraw());
         bench.workedProperty().addListener((_, _, _) -> redraw());

@@ -40,7 +40,7 @@ final class AnswerCard extends VBox {
         }
         VBox brings = new VBox();
         effects.brings().forEach(f -> brings.getChildren().add(Wrap.text("But then: " + f.what().text(bench.lengthUnit()), "brings")));
-        Button take = new Button("Take it");
+        Button take = new Button("Apply");
         take.setId(id + "-take");
         take.getStyleClass().add("take-remedy");
         take.setMinWidth(Region.USE_PREF_SIZE);

@@ -64,8 +64,8 @@ public final class KnucklePane extends VBox {
                 () -> edit("Swap the left and right knuckles", KnuckleEdits::swapSides));
         Button flip = button("Put the gear on the other side of the axle", "flip-gear",
                 () -> edit("Put the gear on the other side of the axle", j -> KnuckleEdits.flipGear(j, false)));
-        Button right = button("Take a gear that drives the other way", "reverse-gear",
-                () -> edit("Take a gear that drives the other way", j -> j.editAxle(a -> a.withGear(a.gear().reversed()))));
+        Button right = button("Use a gear that drives the other way", "reverse-gear",
+                () -> edit("Use a gear that drives the other way", j -> j.editAxle(a -> a.withGear(a.gear().reversed()))));
         Button own = button("", "own-right", this::ownRight);
         bench.jobProperty().addListener((_, _, _) -> own.setText(ownRightText()));
         own.setText(ownRightText());

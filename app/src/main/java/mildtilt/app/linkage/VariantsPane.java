@@ -78,14 +78,14 @@ public final class VariantsPane extends VBox {
         list.getChildren().clear();
         for (Variant v : bench.job().variants().all()) {
             Label label = Wrap.text(v.name(), "finding-what");
-            Button take = new Button("Take as the plan");
+            Button take = new Button("Make this the plan");
             take.setId("take-" + v.id());
             take.getStyleClass().add("take-remedy");
-            take.setOnAction(_ -> bench.edit("Take \"" + v.name() + "\" as the plan",
+            take.setOnAction(_ -> bench.edit("Make \"" + v.name() + "\" the plan",
                     j -> j.takingVariant(v.id(), j.variants().free("Plan before " + v.name()))));
-            Button drop = new Button("Drop");
+            Button drop = new Button("Delete");
             drop.setId("drop-" + v.id());
-            drop.setOnAction(_ -> bench.edit("Drop the variant \"" + v.name() + "\"", j -> j.editVariants(x -> x.without(v.id()))));
+            drop.setOnAction(_ -> bench.edit("Delete the variant \"" + v.name() + "\"", j -> j.editVariants(x -> x.without(v.id()))));
             VBox card = new VBox(4, label, new HBox(8, take, drop));
             card.getStyleClass().add("finding-card");
             list.getChildren().add(card);

@@ -53,7 +53,7 @@ public final class WorkOutPane extends VBox {
     private final ChoiceBox<Goal> goal = Choices.of(Goal.class, Goal::label, "goal", "What is to be worked out");
     private final Label meaning = Wrap.text("", "hint");
     private final GridPane asked = new GridPane();
-    private final SearchRow controls = new SearchRow("Work it out", "run-work-out", "give-up", this::search, this::stop);
+    private final SearchRow controls = new SearchRow("Solve", "run-work-out", "give-up", this::search, this::stop);
     private final VBox answers = new VBox();
     private final Map<Knob, Freedom> freedoms = new EnumMap<>(Knob.class);
     private final Map<Wish, Double> wants = new LinkedHashMap<>();

@@ -88,7 +88,7 @@ final class BuyingPane extends MakePane {
         by.getStyleClass().add(item.late() > 0 ? "brings" : "facts-figure");
         VBox named = new VBox(what, Wrap.text(item.stepTitle(), "hint"));
         if (item.own()) {
-            named.getChildren().add(small("Take out", "buy-out-" + i, () -> make("Not to buy: " + name, m -> m.editPlan(x -> x.withoutOwnPurchase(key)))));
+            named.getChildren().add(small("Delete", "buy-out-" + i, () -> make("Not to buy: " + name, m -> m.editPlan(x -> x.withoutOwnPurchase(key)))));
         }
         grid.addRow(i + 1, named,
                 bare(maybeNumber("Price of " + name, "buy-price-" + i, q.price(), (j, v) -> bought(j, key, x -> x.withPrice(v)))),

@@ -137,7 +137,7 @@ final class CutListPane extends MakePane {
                         choice("Metal", "piece-metal-" + i, List.of(Metal.values()), p.metal(), Metal::label, (j, v) -> set(j, at, p.withMetal(v))),
                         number("Left", "piece-left-" + i, p.left(), (j, v) -> set(j, at, p.withLeft((int) Math.round(v)))),
                         number("Right", "piece-right-" + i, p.right(), (j, v) -> set(j, at, p.withRight((int) Math.round(v))))));
-                fields.add(named(" ", small("Take out", "piece-out-" + i, () -> make("Take out " + p.name(), x -> without(x, at)))));
+                fields.add(named(" ", small("Delete", "piece-out-" + i, () -> make("Take out " + p.name(), x -> without(x, at)))));
                 row(fields.toArray(Node[]::new));
             }
         }

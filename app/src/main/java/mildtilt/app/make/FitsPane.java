@@ -65,7 +65,7 @@ final class FitsPane extends MakePane {
         for (int i = 0; i < f.ways().size(); i++) {
             Fits.Way w = f.ways().get(i);
             String action = w.action().text(bench.lengthUnit());
-            var take = small("Plan it so", "fit-" + n + "-way-" + i, () -> bench.edit(action, w.edit()));
+            var take = small("Apply", "fit-" + n + "-way-" + i, () -> bench.edit(action, w.edit()));
             take.getStyleClass().add("take-remedy");
             take.setMinWidth(USE_PREF_SIZE);
             Label said = Wrap.text(action, "step");

@@ -100,9 +100,9 @@ final class HeatPane extends MakePane {
             }
         };
         celsius.setOnAction(_ -> take.run());
-        row(named("Minutes from the beginning", minutes), named("Read, °C", celsius), named("While", moment), named(" ", small("Take the reading", "heat-take-" + i, take)),
-                named(" ", small("Drop the last", "heat-drop-" + i, () -> make("Drop the last reading of " + w.piece(), m -> m.editWeld(i, x -> x.withReadings(x.readings().subList(0, Math.max(0, x.readings().size() - 1))))))),
-                named(" ", small("Take the record out", "heat-out-" + i, () -> make("Take out the record of " + w.piece(), m -> {
+        row(named("Minutes from the beginning", minutes), named("Read, °C", celsius), named("While", moment), named(" ", small("Record", "heat-take-" + i, take)),
+                named(" ", small("Delete the last", "heat-drop-" + i, () -> make("Drop the last reading of " + w.piece(), m -> m.editWeld(i, x -> x.withReadings(x.readings().subList(0, Math.max(0, x.readings().size() - 1))))))),
+                named(" ", small("Delete the record", "heat-out-" + i, () -> make("Take out the record of " + w.piece(), m -> {
                     List<WeldRecord> left = new ArrayList<>(m.welds());
                     left.remove(i);
                     return m.withWelds(left);

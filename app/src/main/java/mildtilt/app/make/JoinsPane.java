@@ -64,7 +64,7 @@ final class JoinsPane extends MakePane {
         String name = Names.of(job).apply(join.shaft());
         head("Join in " + name);
         row(length("Along, from its wheel-end centre", "join-along-" + i, join.along(), (j, v) -> j.editMaking(m -> m.editJoin(i, x -> x.withAlong(v)))),
-                named(" ", small("Take out", "join-out-" + i, () -> make("Take out the join in " + name, m -> {
+                named(" ", small("Delete", "join-out-" + i, () -> make("Take out the join in " + name, m -> {
                     List<ShaftJoin> left = new ArrayList<>(m.joins());
                     left.remove(i);
                     return m.withJoins(left);
@@ -106,7 +106,7 @@ final class JoinsPane extends MakePane {
             card.getStyleClass().add("chosen");
             card.getChildren().add(Wrap.text("As planned", "sub-head"));
         } else {
-            Button take = small("Do it so", "school-take-" + i + "-" + s.name().toLowerCase(Locale.ROOT), () -> make("Join in " + f.shaftName() + ": " + s.label(), m -> m.editJoin(i, x -> x.withSchool(s))));
+            Button take = small("Apply", "school-take-" + i + "-" + s.name().toLowerCase(Locale.ROOT), () -> make("Join in " + f.shaftName() + ": " + s.label(), m -> m.editJoin(i, x -> x.withSchool(s))));
             take.getStyleClass().add("take-remedy");
             // Where the rule set forbids it there is no way to choose it.
             take.setDisable(f.verdict() == JoinFigures.Verdict.FORBIDDEN);

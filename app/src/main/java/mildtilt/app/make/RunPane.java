@@ -111,7 +111,7 @@ final class RunPane extends MakePane {
                 maybeNumber("Hours", "run-hours-" + key, Optional.of(l.hours()), (j, v) -> j.editMaking(m -> m.editPlan(x -> x.withMark(key, x.mark(key).withHours(v))))),
                 words("Note", "run-note-" + key, l.mark().note(), 240, (j, t) -> j.editMaking(m -> m.editPlan(x -> x.withMark(key, x.mark(key).withNote(t))))),
                 named("Add after it", after),
-                named(" ", l.step().own() ? small("Take out", "run-out-" + key, () -> make("Take out " + l.step().title(), m -> m.editPlan(x -> x.withoutOwnStep(key))))
+                named(" ", l.step().own() ? small("Delete", "run-out-" + key, () -> make("Take out " + l.step().title(), m -> m.editPlan(x -> x.withoutOwnStep(key))))
                         : small(l.mark().skipped() ? "Put back" : "Leave out", "run-skip-" + key, () -> mark(l, (l.mark().skipped() ? "Put back: " : "Leave out: ") + l.step().title(), x -> x.withSkipped(!x.skipped())))));
     }
 }

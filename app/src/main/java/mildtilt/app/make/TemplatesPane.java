@@ -107,7 +107,7 @@ final class TemplatesPane extends MakePane {
             if (!fields.isEmpty()) {
                 int at = i;
                 String name = all.get(i).name();
-                fields.add(named(" ", small("Take out", "piece-out-" + i, () -> make("Take out " + name, m -> CutListPane.without(m, at)))));
+                fields.add(named(" ", small("Delete", "piece-out-" + i, () -> make("Take out " + name, m -> CutListPane.without(m, at)))));
                 head(name);
                 row(fields.toArray(Node[]::new));
             }

@@ -20,6 +20,7 @@ import mildtilt.app.look.StateMark;
 import mildtilt.app.look.Wrap;
 import mildtilt.app.workbench.Worked;
 import mildtilt.app.workbench.Workbench;
+import mildtilt.check.Fault;
 import mildtilt.check.Finding;
 import mildtilt.check.Remedy;
 
@@ -50,6 +51,7 @@ final class FindingRow extends VBox {
         this.brief = brief;
         getStyleClass().addAll("finding-card", first.severity().word());
         setId(id);
+        getProperties().put(Fault.class, first.fault());
         headline.getStyleClass().add("finding-headline");
         headline.setWrapText(true);
         headline.setMinHeight(Region.USE_PREF_SIZE);

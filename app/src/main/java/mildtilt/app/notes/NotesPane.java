@@ -9,7 +9,9 @@ import javafx.scene.layout.VBox;
 import mildtilt.app.look.Wrap;
 import mildtilt.app.workbench.Worked;
 import mildtilt.app.workbench.Workbench;
+import mildtilt.check.Finding;
 import mildtilt.check.NotJudged;
+import mildtilt.check.Severity;
 import mildtilt.job.Job;
 
 /** All findings, and what could not be judged. */
@@ -17,6 +19,7 @@ public final class NotesPane extends VBox {
 
     private final Workbench bench;
     private final FindingList rows;
+    private final Label head = new Label();
     private final Label none = Wrap.text("", "finding-why");
     private final TitledPane notJudged = new TitledPane();
     private VBox openLines = new VBox();
@@ -33,7 +36,9 @@ public final class NotesPane extends VBox {
         notJudged.expandedProperty().addListener((_, _, open) -> notJudged.setContent(open ? openLines : null));
         none.managedProperty().bind(none.visibleProperty());
         notJudged.managedProperty().bind(notJudged.visibleProperty());
-        VBox body = new VBox(8, rows, none, notJudged);
+        head.setId("notes-head");
+        head.getStyleClass().add("hint");
+        VBox body = new VBox(5, head, rows, none, notJudged);
         body.getStyleClass().add("notes-body");
         ScrollPane scroll = Wrap.tall(body);
         scroll.getStyleClass().add("notes-scroll");
@@ -49,12 +54,16 @@ public final class NotesPane extends VBox {
         Optional<Worked> worked = bench.workedProperty().get();
         // Until the first figures come, or where none can: what was there before must not stand for another job.
         if (worked.isEmpty()) {
+            head.setText("");
             rows.getChildren().clear();
             none.setVisible(false);
             notJudged.setVisible(false);
             return;
         }
         boolean any = rows.show(worked.get());
+        List<Finding> all = worked.get().now().findings();
+        long stops = all.stream().filter(f -> f.severity() == Severity.STOP).count();
+        head.setText(stops + " stop, " + (all.size() - stops) + " check. Press one to go there.");
         Job job = worked.get().now().job();
         boolean nothing = job.column().isEmpty() && job.axle().isEmpty();
         none.setVisible(!any);

@@ -15,10 +15,10 @@ import javafx.application.Platform;
 import javafx.beans.value.ObservableBooleanValue;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
-import javafx.scene.control.TitledPane;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
@@ -157,12 +157,22 @@ public final class PiecePane extends VBox {
         if (fields.size() > USUAL) {
             GridPane more = grid();
             addFields(more, fields.subList(USUAL, fields.size()));
-            TitledPane folded = new TitledPane("More sizes (" + (fields.size() - USUAL) + ")", more);
+            Button folded = new Button();
             folded.setId("more-sizes");
-            folded.setAnimated(false);
-            folded.setExpanded(moreOpen);
-            folded.expandedProperty().addListener((_, _, open) -> moreOpen = open);
-            body.getChildren().add(folded);
+            folded.getStyleClass().add("fold-button");
+            folded.setMaxWidth(Double.MAX_VALUE);
+            int hidden = fields.size() - USUAL;
+            Runnable lay = () -> {
+                more.setVisible(moreOpen);
+                more.setManaged(moreOpen);
+                folded.setText(moreOpen ? "▾  Fewer sizes" : "▸  More sizes (" + hidden + ")");
+            };
+            folded.setOnAction(_ -> {
+                moreOpen = !moreOpen;
+                lay.run();
+            });
+            lay.run();
+            body.getChildren().addAll(folded, more);
         }
         boolean differ = bench.job().axle().map(a -> a.ownRight().isPresent()).orElse(false);
         for (PointId id : Element.points(bench.job(), element)) {

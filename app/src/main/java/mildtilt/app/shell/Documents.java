@@ -17,6 +17,7 @@ import javafx.scene.control.ButtonBar;
 import javafx.scene.control.ButtonType;
 import javafx.scene.control.Label;
 import javafx.stage.Window;
+import mildtilt.analysis.FreshStart;
 import mildtilt.app.fit.FitStagePane;
 import mildtilt.app.shell.FilePrompt.Kind;
 import mildtilt.app.workbench.Workbench;
@@ -124,19 +125,30 @@ public final class Documents {
 
     /** @param sizes to begin with; the demo's own, with what is in its way, if none are given */
     public void newLike(Window owner, DemoJob demo, Optional<VehicleScale> sizes) {
-        Job like;
-        try {
-            like = sizes.isPresent() ? sizes.get().apply(demo.job()) : demo.job();
-        } catch (ImpossibleGeometryException e) {
-            bench.refuse("A vehicle with " + demo.steering() + " can't have those sizes. " + e.getMessage());
+        if (!mayLetGo(owner)) {
             return;
         }
-        if (mayLetGo(owner)) {
-            bench.open(Job.of("New job", like.plan()).withRules(like.rules()).withSurroundings(like.surroundings()), Optional.empty());
-            stamp = Optional.empty();
-            bench.markUnsaved();
-            bench.say("A new job with " + demo.steering() + ". " + (sizes.isPresent() ? "It works as it stands: type or drag each point to where yours is." : "Every size is still the demo's: type or drag each to your own."));
+        if (sizes.isEmpty()) {
+            began(demo, demo.job(), "Every size is still the demo's: type or drag each to your own.");
+            return;
         }
+        bench.say("Laying out a vehicle with " + demo.steering() + " …");
+        // Putting right what the new sizes would make wrong takes a second or two: not on the interface thread.
+        CompletableFuture.supplyAsync(() -> FreshStart.of(demo.job(), sizes.get())).whenComplete((job, trouble) -> Platform.runLater(() -> {
+            if (trouble == null) {
+                began(demo, job, "It works as it is: type or drag each point to where yours is.");
+            } else {
+                Throwable cause = Optional.ofNullable(trouble.getCause()).orElse(trouble);
+                bench.refuse("A vehicle with " + demo.steering() + " can't have those sizes. " + cause.getMessage());
+            }
+        }));
+    }
+
+    private void began(DemoJob demo, Job like, String then) {
+        bench.open(Job.of("New job", like.plan()).withRules(like.rules()).withSurroundings(like.surroundings()), Optional.empty());
+        stamp = Optional.empty();
+        bench.markUnsaved();
+        bench.say("A new job with " + demo.steering() + ". " + then);
     }
 
     /** @return whether it was saved */
@@ -287,7 +299,7 @@ public final class Documents {
 
     /** Judges the job by a rule set from a file. */
     public void openRules(Window owner) {
-        prompt.open(owner, "Take a rule set", Kind.RULES).ifPresent(p -> {
+        prompt.open(owner, "Open a rule set", Kind.RULES).ifPresent(p -> {
             try {
                 Rules rules = RulesFile.open(p);
                 bench.edit("Judge by the rule set \"" + rules.name() + "\"", j -> j.withRules(rules));
@@ -299,13 +311,13 @@ public final class Documents {
 
     /** Asks for a CSV of points, shows how it is understood, and puts them into the survey. */
     public void openPoints(Window owner) {
-        prompt.open(owner, "Take points from a CSV", Kind.POINTS).ifPresent(p -> {
+        prompt.open(owner, "Import points", Kind.POINTS).ifPresent(p -> {
             try {
                 PointsCsv.Read read = PointsCsv.read(p);
                 Optional<PointsCsv.Match> match = new PointsQuestion(owner, read, bench.lengthUnit()).ask();
                 if (match.isPresent()) {
                     Survey survey = PointsCsv.take(bench.job(), read, match.get());
-                    bench.edit("Take the points of " + read.file(), j -> j.withSurvey(survey));
+                    bench.edit("Import the points of " + read.file(), j -> j.withSurvey(survey));
                 }
             } catch (JobFileException | ImpossibleGeometryException | UnreadableMeasureException e) {
                 tell(owner, "Those points were not taken. The survey is as it was.", e.getMessage());
@@ -315,7 +327,7 @@ public final class Documents {
 
     /** Asks for a scan, in which unit it is and whether what is wrong with it matters, and puts it in the way. */
     public void openScan(Window owner) {
-        prompt.open(owner, "Take in a scan", Kind.SCAN).ifPresent(p -> {
+        prompt.open(owner, "Import a scan", Kind.SCAN).ifPresent(p -> {
             bench.say("Reading " + p.getFileName() + " …");
             CompletableFuture.supplyAsync(() -> {
                 try {
@@ -348,7 +360,7 @@ public final class Documents {
             }
             String name = read.file().replaceFirst("\\.[^.]*$", "");
             int index = bench.job().surroundings().obstacles().size();
-            if (bench.edit("Take in the scan " + read.file(), j -> j.editSurroundings(s -> s.with(Obstacle.fixed(s.free(name), scan))))) {
+            if (bench.edit("Import the scan " + read.file(), j -> j.editSurroundings(s -> s.with(Obstacle.fixed(s.free(name), scan))))) {
                 bench.selectionProperty().set(Optional.of(new Element.InTheWay(index)));
             }
         }));

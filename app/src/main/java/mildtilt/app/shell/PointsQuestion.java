@@ -77,7 +77,7 @@ final class PointsQuestion {
             }
         }
         Label more = Wrap.text(read.rows().size() + (read.rows().size() == 1 ? " point" : " points") + " in all; of a name that is there already, what was measured is replaced.", "hint");
-        ButtonType take = new ButtonType("Take them", ButtonBar.ButtonData.OK_DONE);
+        ButtonType take = new ButtonType("Import", ButtonBar.ButtonData.OK_DONE);
         ButtonType leave = new ButtonType("Leave them", ButtonBar.ButtonData.CANCEL_CLOSE);
         Alert alert = new Alert(Alert.AlertType.CONFIRMATION, "", take, leave);
         alert.initOwner(owner);

@@ -59,12 +59,12 @@ final class ScanQuestion {
             body.getChildren().add(warning);
         });
         body.setPrefWidth(560);
-        ButtonType take = new ButtonType("Take it in", ButtonBar.ButtonData.YES);
+        ButtonType take = new ButtonType("Import", ButtonBar.ButtonData.YES);
         ButtonType leave = new ButtonType("Leave it", ButtonBar.ButtonData.CANCEL_CLOSE);
         Alert alert = new Alert(Alert.AlertType.CONFIRMATION, "", take, leave);
         alert.initOwner(owner);
         alert.setTitle("Mild Tilt");
-        alert.setHeaderText("Take in a scan");
+        alert.setHeaderText("Import a scan");
         alert.setGraphic(null);
         alert.getDialogPane().setContent(body);
         return alert.showAndWait().filter(take::equals).map(_ -> (FileUnit) group.getSelectedToggle().getUserData());

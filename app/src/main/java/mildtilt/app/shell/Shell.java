@@ -16,9 +16,9 @@ import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.Scene;
 import javafx.scene.control.Label;
-import javafx.scene.control.SplitPane;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Pane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
@@ -35,7 +35,7 @@ import mildtilt.app.make.MakeStagePane;
 import mildtilt.app.start.GlossarySheet;
 import mildtilt.app.start.StartPane;
 import mildtilt.app.start.TermHints;
-import mildtilt.app.start.Walk;
+import mildtilt.app.start.Tour;
 import mildtilt.app.train.TrainStrip;
 import mildtilt.app.workbench.SideTab;
 import mildtilt.app.workbench.WorkStage;
@@ -54,8 +54,10 @@ public final class Shell {
     private final Documents documents;
     private final BayPane bay;
     private Optional<FitStagePane> fitting = Optional.empty();
-    private final Walk walk;
+    private final Tour tour;
     private final StageLayouts layouts;
+    /** Over all else, for the frame of the tour. */
+    private final Pane over = new Pane();
     private final BooleanProperty starting = new SimpleBooleanProperty();
     private final ObjectProperty<Theme> theme = new SimpleObjectProperty<>(Theme.LIGHT);
 
@@ -64,7 +66,9 @@ public final class Shell {
         this.bench = bench;
         documents = new Documents(bench, recovery, own, recent, prompt, clock);
         bay = new BayPane(bench);
-        walk = new Walk(bench);
+        over.setMouseTransparent(true);
+        over.setPickOnBounds(false);
+        tour = new Tour(bench, over);
         layouts = new StageLayouts(own.folder(), bench);
         Region views = views(own, clock);
         Commands commands = new Commands(window, bench, documents, bay, theme, () -> starting.set(true));
@@ -72,19 +76,23 @@ public final class Shell {
         TrainStrip train = new TrainStrip(bench);
         train.visibleProperty().bind(starting.not());
         train.managedProperty().bind(train.visibleProperty());
-        SplitPane work = new SplitPane(views);
-        work.getStyleClass().add("work");
-        work.visibleProperty().bind(starting.not());
         // Trials are of the vehicle: what is wrong with the plan stands in the other stages, and the figures want the room.
-        BooleanBinding sided = bench.stageProperty().isNotEqualTo(WorkStage.FIT);
-        besides(work, side, sided);
+        SideDivider divider = new SideDivider(side, layouts.sideWidthProperty());
+        for (Region r : List.of(side, divider)) {
+            r.visibleProperty().bind(bench.stageProperty().isNotEqualTo(WorkStage.FIT));
+            r.managedProperty().bind(r.visibleProperty());
+        }
+        HBox.setHgrow(views, Priority.ALWAYS);
+        HBox work = new HBox(views, divider, side);
+        work.setMinSize(0, 0);
+        work.visibleProperty().bind(starting.not());
         StackPane centre = new StackPane(work);
         Lazily.put(centre, starting, () -> new StartPane(bench, begin()));
         Finds finds = new Finds(bench, commands);
         FindField find = new FindField(finds::all);
         BorderPane root = new BorderPane(centre);
         root.setTop(new VBox(new Header(bench, commands, find, theme), train));
-        root.setBottom(new VBox(walk, messageBar()));
+        root.setBottom(new VBox(tour, messageBar()));
         // Whatever is opened or begun is what is wanted to be seen.
         bench.openedProperty().addListener((_, _, _) -> {
             if (starting.get()) {
@@ -94,7 +102,7 @@ public final class Shell {
             }
         });
         bench.stageProperty().addListener((_, _, _) -> starting.set(false));
-        Scene scene = new Scene(root, 1280, 800);
+        Scene scene = new Scene(new StackPane(root, over), 1280, 800);
         TermHints hints = new TermHints(scene);
         bench.askedProperty().addListener((_, _, asked) -> asked.ifPresent(a -> {
             bench.askedProperty().set(Optional.empty());
@@ -105,8 +113,7 @@ public final class Shell {
         commands.installKeys(scene, find);
         window.setScene(scene);
         // Not left to whatever control comes first.
-        train.setFocusTraversable(true);
-        Platform.runLater(train::requestFocus);
+        Platform.runLater(bay::requestFocus);
         window.setMinWidth(1100);
         window.setMinHeight(700);
         window.titleProperty().bind(Bindings.createStringBinding(this::title,
@@ -136,9 +143,9 @@ public final class Shell {
             }
 
             @Override
-            public void walk() {
+            public void tour() {
                 if (documents.openDemo(window, DemoJob.MARSH_CARRIER)) {
-                    walk.begin();
+                    tour.begin();
                 }
             }
 
@@ -205,41 +212,6 @@ public final class Shell {
         VBox all = new VBox(middle, dock);
         all.setMinSize(0, 0);
         return all;
-    }
-
-    /** The side panel beside the drawing, as wide as the user last drew it. */
-    private void besides(SplitPane work, SidePanel side, BooleanBinding sided) {
-        SplitPane.setResizableWithParent(side, false);
-        side.setPrefWidth(layouts.sideWidthProperty().get());
-        side.setMinWidth(StageLayouts.USUAL_SIDE - 28);
-        side.setMaxWidth(620);
-        Runnable lay = () -> {
-            if (sided.get() && !work.getItems().contains(side)) {
-                work.getItems().add(side);
-                place(work);
-            } else if (!sided.get()) {
-                work.getItems().remove(side);
-            }
-        };
-        sided.addListener((_, _, _) -> lay.run());
-        work.widthProperty().addListener((_, was, _) -> {
-            if (was.doubleValue() == 0) {
-                place(work);
-            }
-        });
-        side.widthProperty().addListener((_, was, now) -> {
-            if (was.doubleValue() > 0) {
-                layouts.sideWidthProperty().set(now.doubleValue());
-            }
-        });
-        side.getProperties().put("sided", sided);
-        lay.run();
-    }
-
-    private void place(SplitPane work) {
-        if (work.getWidth() > 0 && !work.getDividers().isEmpty()) {
-            work.setDividerPositions(1 - layouts.sideWidthProperty().get() / work.getWidth());
-        }
     }
 
     /** Says that figures are still to come, once that has taken a second: until then the old ones stand there. */

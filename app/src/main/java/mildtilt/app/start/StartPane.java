@@ -22,7 +22,6 @@ import javafx.scene.layout.VBox;
 import mildtilt.app.look.MeasureField;
 import mildtilt.app.look.Wrap;
 import mildtilt.app.workbench.Workbench;
-import mildtilt.drawing.Stroke;
 import mildtilt.format.DemoJob;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.job.Job;
@@ -32,7 +31,7 @@ import mildtilt.measure.LengthText;
 /** What to begin with: a vehicle of one's own from few numbers, a job from before, or the demos. */
 public final class StartPane extends HBox {
 
-    private static final double CARD = 176;
+    private static final double CARD = 212;
     private static final double TWO_LINES = 44;
 
     /** What can be begun. */
@@ -43,7 +42,7 @@ public final class StartPane extends HBox {
 
         void demo(DemoJob demo);
 
-        void walk();
+        void tour();
 
         void open();
 
@@ -95,9 +94,9 @@ public final class StartPane extends HBox {
         own.getChildren().addAll(title("A vehicle of your own"), Wrap.text("Which kind of steering? It begins as a working vehicle of that kind at your sizes; then drag or type each point to where yours is.", "hint"), kinds, row);
         VBox side = new VBox(8);
         side.getStyleClass().addAll("start-column", "start-side");
-        Button walk = plain("Walk through the demo's faults", "start-walk", begin::walk);
-        walk.getStyleClass().add("take-remedy");
-        side.getChildren().addAll(title("See it work"), Wrap.text("A made-up rescue carrier with faults planted in it: eight stops, two minutes.", "hint"), walk, title("Go on"), plain("Open a job…", "start-open", begin::open), recent);
+        Button tour = plain("Take the tour", "start-tour", begin::tour);
+        tour.getStyleClass().add("take-remedy");
+        side.getChildren().addAll(title("See it work"), Wrap.text("A made-up rescue carrier with faults in it. Nine steps, about three minutes: you find and cure them all.", "hint"), tour, title("Go on"), plain("Open a job…", "start-open", begin::open), recent);
         getChildren().addAll(Wrap.tall(own), side);
         HBox.setHgrow(getChildren().getFirst(), Priority.ALWAYS);
         bench.lengthUnitProperty().addListener((_, _, _) -> fields());
@@ -112,13 +111,13 @@ public final class StartPane extends HBox {
         CompletableFuture.runAsync(() -> {
             for (DemoJob d : DemoJob.values()) {
                 Job job = d.job();
-                List<Stroke> seen = VehiclePicture.of(job);
+                VehiclePicture.Drawn seen = VehiclePicture.Drawn.of(job);
                 Platform.runLater(() -> known(d, VehicleScale.of(job).orElseThrow(), seen));
             }
         });
     }
 
-    private void known(DemoJob d, VehicleScale s, List<Stroke> seen) {
+    private void known(DemoJob d, VehicleScale s, VehiclePicture.Drawn seen) {
         Optional.ofNullable(pictures.get(d)).ifPresent(p -> p.show(seen));
         shipped.put(d, s);
         if (d == kind) {

@@ -121,7 +121,7 @@ public final class SurveyPane extends FormPane {
         own.setPromptText("mark A on the floor");
         own.setPrefWidth(130);
         row(named("A point of the job", choiceBox("survey-add", left, Optional.empty(), names, id -> add(id, names.apply(id)))), named("or a mark of its own", own),
-                named(" ", small("Take points from a CSV…", "survey-csv", takeCsv)));
+                named(" ", small("Import points…", "survey-csv", takeCsv)));
     }
 
     /** A point to be measured; one that is measured already is opened. */
@@ -281,7 +281,7 @@ public final class SurveyPane extends FormPane {
         if (others.size() > 1) {
             add.getItems().addAll(item(p, "So far along a line", "along", new Reading.Along(others.get(0), others.get(1), 100, TAPE)), item(p, "Midway between two", "middle", new Reading.Middle(others.get(0), others.get(1), TAPE)));
         }
-        row(add, small("Take it out of the survey", "survey-out-" + key(p), () -> change("Take " + names.apply(p.id()) + " out of the survey", x -> x.without(p.id()))));
+        row(add, small("Delete it from the survey", "survey-out-" + key(p), () -> change("Take " + names.apply(p.id()) + " out of the survey", x -> x.without(p.id()))));
     }
 
     private MenuItem item(SurveyPoint p, String text, String id, Reading r) {

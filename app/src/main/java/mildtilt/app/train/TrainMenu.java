@@ -77,14 +77,14 @@ public final class TrainMenu {
         return List.of(menu("Swap it for", parts.joints(), Joint::name, "Swap " + name + " for another", Optional.empty(),
                         (c, part) -> TrainEdits.swapped(c, index, part)),
                 new SeparatorMenuItem(),
-                item("Take it out: its two shafts become one", "Take out " + name, c -> TrainEdits.withoutJoint(c, index)));
+                item("Delete it: its two shafts become one", "Take out " + name, c -> TrainEdits.withoutJoint(c, index)));
     }
 
     private List<MenuItem> tube(Catalogue parts) {
         return List.of(menu("Swap it for", parts.tubes(), NamedTube::name, "Swap the column tube for another", Optional.empty(),
                         (c, part) -> c.withTube(c.tube().map(t -> t.withOutside(part.tube().outside()).withCollapse(part.tube().collapse())))),
                 new SeparatorMenuItem(),
-                item("Take it away: a bare shaft", "Take the column tube away", c -> c.withTube(Optional.empty())));
+                item("Delete it: a bare shaft", "Take the column tube away", c -> c.withTube(Optional.empty())));
     }
 
     private List<MenuItem> bearing(int index, Catalogue parts) {
@@ -98,7 +98,7 @@ public final class TrainMenu {
         }
         all.add(swap);
         all.add(new SeparatorMenuItem());
-        all.add(item("Take it away", "Take " + name + " away", c -> TrainEdits.withoutBearing(c, index)));
+        all.add(item("Delete it", "Take " + name + " away", c -> TrainEdits.withoutBearing(c, index)));
         return all;
     }
 

@@ -7,7 +7,7 @@ public enum FitSheet {
     WALL("Wall trace"),
     PLATES("Turn plates"),
     RUN_OUT("Run-out"),
-    DIAGNOSIS("What fits"),
+    DIAGNOSIS("Diagnosis"),
     LOG("Log"),
     INSPECTION("Inspection");
 

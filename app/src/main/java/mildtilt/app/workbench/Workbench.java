@@ -469,7 +469,7 @@ public final class Workbench implements AutoCloseable {
 
     /** Whether what each remedy would do is to be seen: it takes many times as long as all else, and is not worked out for nobody. */
     public boolean notesSeen() {
-        return sideTab.get() == SideTab.NOTES && stage.get() != WorkStage.FIT;
+        return (sideTab.get() == SideTab.NOTES || sideTab.get() == SideTab.PART) && stage.get() != WorkStage.FIT;
     }
 
     private void notesShown() {

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.Optional;
 import mildtilt.app.workbench.WorkStage;
+import mildtilt.app.draw.SheetView;
 import mildtilt.drawing.Elevation;
 import mildtilt.drawing.Extent;
 import mildtilt.drawing.Pen;

@@ -1,4 +1,4 @@
-package mildtilt.app.bay;
+package mildtilt.app.draw;
 
 import mildtilt.drawing.Elevation;
 import mildtilt.drawing.Extent;
@@ -11,11 +11,11 @@ import mildtilt.geometry.Point;
  * @param originX pixel where across = 0
  * @param originY pixel where up = 0
  */
-record SheetView(Elevation elevation, double pixelsPerMm, double originX, double originY) {
+public record SheetView(Elevation elevation, double pixelsPerMm, double originX, double originY) {
 
     private static final double MARGIN = 26;
 
-    static SheetView fitting(Elevation elevation, Extent extent, double width, double height) {
+    public static SheetView fitting(Elevation elevation, Extent extent, double width, double height) {
         double w = Math.max(1, extent.width());
         double h = Math.max(1, extent.height());
         double margin = Math.min(MARGIN, 0.09 * Math.min(width, height));
@@ -24,21 +24,21 @@ record SheetView(Elevation elevation, double pixelsPerMm, double originX, double
                 width / 2 - extent.middleAcross() * k, height / 2 + extent.middleUp() * k);
     }
 
-    double x(Point p) {
+    public double x(Point p) {
         return originX + elevation.across(p) * pixelsPerMm;
     }
 
-    double y(Point p) {
+    public double y(Point p) {
         return originY - elevation.up(p) * pixelsPerMm;
     }
 
-    SheetView zoomed(double factor, double atX, double atY) {
+    public SheetView zoomed(double factor, double atX, double atY) {
         double k = Math.clamp(pixelsPerMm * factor, 0.02, 20);
         double f = k / pixelsPerMm;
         return new SheetView(elevation, k, atX + (originX - atX) * f, atY + (originY - atY) * f);
     }
 
-    SheetView moved(double dx, double dy) {
+    public SheetView moved(double dx, double dy) {
         return new SheetView(elevation, pixelsPerMm, originX + dx, originY + dy);
     }
 }

@@ -1,4 +1,4 @@
-package mildtilt.app.bay;
+package mildtilt.app.draw;
 
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -26,7 +26,7 @@ import mildtilt.solid.Solid;
  * Draws parts in their true widths with a fill by what they are, farther ones first; what the stage is about over all else. Keeps
  * what it drew, to tell what is under the pointer.
  */
-final class PartPainter {
+public final class PartPainter {
 
     private static final int ROUND = 40;
     /** As many for what is large on the sheet. */
@@ -64,7 +64,7 @@ final class PartPainter {
     private final Predicate<Element> about;
     private final List<Shape> drawn = new ArrayList<>();
 
-    PartPainter(GraphicsContext g, SheetView v, Function<Ink, Color> ink, Optional<Element> selected, Predicate<Element> about) {
+    public PartPainter(GraphicsContext g, SheetView v, Function<Ink, Color> ink, Optional<Element> selected, Predicate<Element> about) {
         this.g = g;
         this.v = v;
         this.elevation = v.elevation();
@@ -73,7 +73,7 @@ final class PartPainter {
         this.about = about;
     }
 
-    static double distance(double ax, double ay, double bx, double by, double x, double y) {
+    public static double distance(double ax, double ay, double bx, double by, double x, double y) {
         double dx = bx - ax;
         double dy = by - ay;
         double n = dx * dx + dy * dy;
@@ -82,7 +82,7 @@ final class PartPainter {
     }
 
     /** The part on top at a place of the sheet. */
-    Optional<Element> at(double x, double y) {
+    public Optional<Element> at(double x, double y) {
         for (int i = drawn.size() - 1; i >= 0; i--) {
             if (drawn.get(i).holds(x, y)) {
                 return Optional.of(drawn.get(i).element);
@@ -92,7 +92,7 @@ final class PartPainter {
     }
 
     /** @param placer that is to keep figures off the steering train */
-    void draw(List<VehicleSolids.Part> parts, List<Yokes.Yoke> yokes, LabelPlacer placer) {
+    public void draw(List<VehicleSolids.Part> parts, List<Yokes.Yoke> yokes, LabelPlacer placer) {
         List<Draft> drafts = new ArrayList<>();
         for (VehicleSolids.Part p : parts) {
             if (p.kind() != Kind.JOINT_SWEEP && !(p.solid() instanceof Solid.Skin)) {
