@@ -16,6 +16,7 @@ import mildtilt.job.JobPoints;
 import mildtilt.job.PointId;
 import mildtilt.job.VehicleScale;
 import mildtilt.phasing.BestClocking;
+import mildtilt.suspension.CornerPoint;
 
 /**
  * A vehicle to begin one's own from: like another, at other sizes, in whole millimetres, and with what its new sizes would make wrong
@@ -50,6 +51,10 @@ public final class FreshStart {
     private static Job rounded(Job job) {
         Job now = job;
         for (PointId id : JobPoints.of(job)) {
+            if (id instanceof PointId.OnCorner c && c.which() == CornerPoint.WHEEL_CENTRE) {
+                // Track and tyre stay as they were asked for.
+                continue;
+            }
             Point p = JobPoints.position(now, id);
             try {
                 now = JobPoints.moved(now, id, new Point(Math.rint(p.x()), Math.rint(p.y()), Math.rint(p.z())));

@@ -4,6 +4,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import javafx.beans.binding.Bindings;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -74,7 +75,7 @@ public final class BayPane extends VBox {
         sense.getStyleClass().add("hint");
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
-        Label why = new Label("Editing is locked while the wheels are turned.");
+        Label why = new Label();
         why.getStyleClass().add("locked-words");
         why.setMinWidth(Region.USE_PREF_SIZE);
         Button back = new Button("Back to straight ahead");
@@ -93,8 +94,9 @@ public final class BayPane extends VBox {
         HBox bar = new HBox(8, choices, sense, gap, locked, all);
         bar.getStyleClass().add("view-bar");
         bar.setAlignment(Pos.CENTER_LEFT);
+        why.textProperty().bind(Bindings.when(bar.widthProperty().greaterThan(690)).then("Editing is locked while the wheels are turned.").otherwise("Editing is locked."));
         // Where there is no room for both, which way the view looks gives way.
-        sense.visibleProperty().bind(bar.widthProperty().greaterThan(760));
+        sense.visibleProperty().bind(bar.widthProperty().greaterThan(760).and(locked.visibleProperty().not()));
         sense.managedProperty().bind(sense.visibleProperty());
         return bar;
     }

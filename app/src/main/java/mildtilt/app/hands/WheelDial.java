@@ -1,8 +1,13 @@
 package mildtilt.app.hands;
 
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
 import javafx.geometry.VPos;
 import javafx.scene.AccessibleRole;
+import javafx.scene.Cursor;
 import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.shape.ArcType;
@@ -14,6 +19,7 @@ import mildtilt.app.workbench.HandsPosition;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.geometry.Side;
 import mildtilt.measure.LengthText;
+import mildtilt.steer.LockLimits;
 
 /** The steering wheel as the driver sees it, to turn with the mouse, the scroll wheel or the arrow keys. */
 final class WheelDial extends CanvasPane {
@@ -22,6 +28,7 @@ final class WheelDial extends CanvasPane {
     private static final double FINE_STEP = 1;
 
     private final Workbench bench;
+    private final Tooltip tip = new Tooltip();
     private double grabbedAt;
 
     WheelDial(Workbench bench) {
@@ -40,6 +47,14 @@ final class WheelDial extends CanvasPane {
             grabbedAt = pointerDeg(e);
         });
         addEventHandler(MouseEvent.MOUSE_DRAGGED, this::turn);
+        addEventHandler(MouseEvent.MOUSE_CLICKED, e -> markAt(e.getX(), e.getY()).filter(_ -> e.isStillSincePress())
+                .ifPresent(m -> bench.moveHands(new HandsPosition(m.steeringWheelDeg, bench.hands().travelLeft(), bench.hands().travelRight()))));
+        addEventHandler(MouseEvent.MOUSE_MOVED, e -> {
+            Optional<Mark> mark = markAt(e.getX(), e.getY());
+            setCursor(mark.isPresent() ? Cursor.HAND : Cursor.DEFAULT);
+            tip.setText(mark.map(m -> m.words + "\nPress to turn there").orElse("Drag, scroll or arrow keys turn the wheel"));
+        });
+        Tooltip.install(this, tip);
         setOnScroll(e -> turnBy(Math.signum(e.getDeltaY()) * (e.isShiftDown() ? FINE_STEP : KEY_STEP)));
         setOnKeyPressed(this::key);
     }
@@ -111,6 +126,41 @@ final class WheelDial extends CanvasPane {
         setAccessibleText("Steering wheel, " + text + way);
     }
 
+    /**
+     * A place of the wheel where a limit is met.
+     *
+     * @param onRingDeg on the ring, counter-clockwise from the top: half a turn of it is the gear's whole travel
+     * @param limits whether it ends the lock
+     */
+    private record Mark(double steeringWheelDeg, double onRingDeg, boolean limits, String words) {}
+
+    private List<Mark> marks() {
+        List<Mark> all = new ArrayList<>();
+        bench.workedProperty().get().flatMap(x -> x.now().steer()).ifPresent(s -> {
+            for (Side way : Side.values()) {
+                double end = Math.abs(s.reach(way).stopDeg());
+                double lock = Math.abs(s.lock(way).turn().steeringWheelDeg());
+                for (LockLimits.Hit hit : s.limits().toward(way)) {
+                    double at = Math.abs(hit.steeringWheelDeg());
+                    if (end > 0 && at / end < 0.995) {
+                        all.add(new Mark(way.sign() * at, 180 * way.sign() * at / end, Math.abs(at - lock) < 0.5,
+                                hit.limit().label() + " at " + LengthText.decimal(at, 0) + "°"));
+                    }
+                }
+            }
+        });
+        return all;
+    }
+
+    /** The mark under the pointer. */
+    private Optional<Mark> markAt(double x, double y) {
+        double r = Math.min(getWidth(), getHeight() - 18) / 2 - 5;
+        return marks().stream().filter(m -> {
+            double a = Math.toRadians(90 + m.onRingDeg);
+            return Math.hypot(x - getWidth() / 2 - Math.cos(a) * r, y - middle() + Math.sin(a) * r) < 8;
+        }).findFirst();
+    }
+
     /** How much of the way to each end is used, as an arc; full at the end. */
     private void limits(GraphicsContext g, double cx, double cy, double r, double deg) {
         g.setLineWidth(3);
@@ -121,19 +171,12 @@ final class WheelDial extends CanvasPane {
         boolean atEnd = Math.abs(part) > 0.999;
         g.setStroke(ink(atEnd ? Ink.STOP : Ink.ACCENT));
         g.strokeArc(cx - r, cy - r, 2 * r, 2 * r, 90, 180 * part, ArcType.OPEN);
-        // Where something stops the lock before the gear does.
-        bench.workedProperty().get().flatMap(x -> x.now().steer()).ifPresent(s -> {
-            for (Side way : Side.values()) {
-                double end = s.reach(way).stopDeg();
-                double lock = s.lock(way).turn().steeringWheelDeg();
-                if (end != 0 && Math.abs(lock / end) < 0.995) {
-                    double a = Math.toRadians(90 + 180 * way.sign() * Math.abs(lock / end));
-                    g.setStroke(ink(Ink.STOP));
-                    g.setLineWidth(3);
-                    g.strokeLine(cx + Math.cos(a) * (r - 4), cy - Math.sin(a) * (r - 4), cx + Math.cos(a) * (r + 5), cy - Math.sin(a) * (r + 5));
-                }
-            }
-        });
+        for (Mark m : marks()) {
+            double a = Math.toRadians(90 + m.onRingDeg);
+            g.setStroke(ink(m.limits ? Ink.STOP : Ink.LOOK));
+            g.setLineWidth(3);
+            g.strokeLine(cx + Math.cos(a) * (r - 4), cy - Math.sin(a) * (r - 4), cx + Math.cos(a) * (r + 5), cy - Math.sin(a) * (r + 5));
+        }
         // The end of the gear's travel is drawn at the bottom, half way round to either side.
         g.setStroke(ink(Ink.LINE));
         g.setLineWidth(2);

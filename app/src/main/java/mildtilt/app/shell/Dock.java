@@ -1,15 +1,18 @@
 package mildtilt.app.shell;
 
 import java.util.Optional;
+import javafx.beans.binding.BooleanBinding;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.Slider;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
 import mildtilt.app.compare.CompareTable;
 import mildtilt.app.hands.HandsPane;
 import mildtilt.app.look.Wrap;
@@ -22,6 +25,8 @@ import mildtilt.measure.LengthText;
 
 /** The steering wheel and the travel of the wheels, the key figures and a curve; folded, a line with two sliders. */
 final class Dock extends StackPane {
+
+    private static final double NARROW = 860;
 
     private final Workbench bench;
     private final Slider steer = new Slider();
@@ -49,7 +54,23 @@ final class Dock extends StackPane {
     private HBox whole() {
         PlotPane plot = new PlotPane(bench);
         HBox.setHgrow(plot, Priority.ALWAYS);
-        HBox whole = new HBox(new HandsPane(bench), new CompareTable(bench), plot, fold("▾", "fold-dock", "Fold the dock to one line", true));
+        CompareTable figures = new CompareTable(bench);
+        HBox.setHgrow(figures, Priority.SOMETIMES);
+        // A narrow dock has room for the figures or the curve.
+        BooleanBinding narrow = widthProperty().lessThan(NARROW);
+        ToggleButton swap = new ToggleButton("⇄");
+        swap.setId("dock-swap");
+        swap.getStyleClass().add("sheet-button");
+        swap.setMinWidth(Region.USE_PREF_SIZE);
+        swap.setTooltip(new Tooltip("Figures or curve"));
+        swap.setAccessibleText("Curve instead of the figures");
+        swap.visibleProperty().bind(narrow);
+        swap.managedProperty().bind(narrow);
+        plot.visibleProperty().bind(narrow.not().or(swap.selectedProperty()));
+        plot.managedProperty().bind(plot.visibleProperty());
+        figures.visibleProperty().bind(narrow.not().or(swap.selectedProperty().not()));
+        figures.managedProperty().bind(figures.visibleProperty());
+        HBox whole = new HBox(new HandsPane(bench), figures, plot, new VBox(fold("▾", "fold-dock", "Fold the dock to one line", true), swap));
         whole.getStyleClass().add("dock");
         return whole;
     }

@@ -35,6 +35,8 @@ final class Header extends HBox {
         saved.visibleProperty().bind(widthProperty().greaterThan(1200));
         saved.managedProperty().bind(saved.visibleProperty());
         job.setMaxWidth(190);
+        // A long title is cut; the window's own shows it whole.
+        job.setEllipsisString("");
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
         Button undo = sign("↶", "undo", "Undo (Ctrl+Z)");

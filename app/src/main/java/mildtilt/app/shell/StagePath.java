@@ -63,7 +63,7 @@ final class StagePath extends HBox {
             if (mark != null && button != null) {
                 mark.show(worst);
                 // Nothing is found among readings and trials: they are compared in the stage itself.
-                mark.setVisible(worked.isPresent() && (worst != Severity.FINE || Arrays.asList(WorkStage.LINKAGE, WorkStage.COLUMN, WorkStage.CLEARANCE, WorkStage.MAKE).contains(s)));
+                mark.setVisible(worked.filter(w -> w.now().job().column().isPresent() || w.now().job().axle().isPresent()).isPresent() && (worst != Severity.FINE || Arrays.asList(WorkStage.LINKAGE, WorkStage.COLUMN, WorkStage.CLEARANCE, WorkStage.MAKE).contains(s)));
                 String told = worst == Severity.FINE ? "nothing found" : stops + " stop, " + checks + " check";
                 button.setTooltip(new Tooltip(s.label() + ": " + told));
                 button.setAccessibleText(s.label() + ", " + told);

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.Predicate;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -36,9 +37,13 @@ public final class TrainStrip extends HBox {
 
     public static final double HEIGHT = 56;
     /** Below this width a tile leaves its drawing out. */
-    private static final double WITH_DRAWING = 106;
+    private static final double WITH_DRAWING = 128;
     /** Below this width of a tile the groups that are not worked on are folded. */
     private static final double LEAST = 70;
+    private static final double MOST = 170;
+    /** Of the tile that a folded group is. */
+    private static final double FOLDED = 84;
+    private static final double GAP = 8;
 
     private final Workbench bench;
     private final TrainMenu menu;
@@ -107,14 +112,17 @@ public final class TrainStrip extends HBox {
             folded.setOnAction(_ -> bench.selectionProperty().set(Optional.of(own.getFirst().element)));
         }
 
-        void lay(boolean fold, boolean drawings) {
-            own.forEach(t -> t.icon.setVisible(drawings));
+        /** @param each width of a tile, pixels */
+        void lay(boolean fold, double each) {
+            own.forEach(t -> t.icon.setVisible(each >= WITH_DRAWING));
             List<Node> wanted = fold ? List.of(folded) : List.copyOf(own);
             if (!getChildren().equals(wanted)) {
                 getChildren().setAll(wanted);
             }
-            HBox.setHgrow(this, fold ? Priority.NEVER : Priority.ALWAYS);
-            setPrefWidth(fold ? Region.USE_COMPUTED_SIZE : own.size() * 100.0);
+            double width = fold ? FOLDED : own.size() * each;
+            setMinWidth(width);
+            setPrefWidth(width);
+            setMaxWidth(width);
         }
 
         boolean holds(Optional<Element> e) {
@@ -227,15 +235,17 @@ public final class TrainStrip extends HBox {
 
     /** Where the tiles would be too narrow to read, the groups that are not worked on are folded to one tile each. */
     private void fold() {
-        double each = (getWidth() - 8 * groups.size()) / Math.max(1, tiles.size());
+        double room = getWidth() - 12 - GAP * Math.max(0, groups.size() - 1);
+        double each = room / Math.max(1, tiles.size());
         boolean narrow = getWidth() > 0 && each < LEAST;
         Group about = bench.stageProperty().get() == WorkStage.LINKAGE ? Group.LINKAGE : Group.COLUMN;
         Optional<Element> selected = bench.selectionProperty().get();
         boolean selectedSomewhere = groups.stream().anyMatch(g -> g.holds(selected));
-        for (GroupBox g : groups) {
-            boolean open = !narrow || (selectedSomewhere ? g.holds(selected) : g.group == about);
-            g.lay(!open, each >= WITH_DRAWING);
-        }
+        Predicate<GroupBox> open = g -> !narrow || (selectedSomewhere ? g.holds(selected) : g.group == about);
+        long folded = groups.stream().filter(open.negate()).count();
+        int shownTiles = groups.stream().filter(open).mapToInt(g -> g.own.size()).sum();
+        double wide = Math.max(LEAST - 10, (room - folded * FOLDED) / Math.max(1, shownTiles));
+        groups.forEach(g -> g.lay(!open.test(g), Math.floor(Math.min(MOST, wide))));
     }
 
     /** A job without a column can be given one to begin with. */
