@@ -184,8 +184,9 @@ class ColumnStageTest {
 
     /** Opens an element's menu and fires the entry at the end of a way through its submenus; an entry is known by how it begins. */
     private void choose(FxRobot robot, int element, String... way) {
+        robot.interact(() -> app.bench.showPart(Optional.of(Element.trainOf(app.bench.job()).get(element))));
+        AppWindow.until(() -> robot.lookup("#part-menu").tryQuery().isPresent());
         robot.interact(() -> {
-            app.bench.showPart(Optional.of(Element.trainOf(app.bench.job()).get(element)));
             MenuButton button = robot.lookup("#part-menu").queryAs(MenuButton.class);
             button.show();
             List<MenuItem> items = button.getItems();
@@ -460,6 +461,7 @@ class ColumnStageTest {
     @Test
     void whatStandsInTheStripIsPressed(FxRobot robot) {
         open(robot, DemoJob.MARSH_CARRIER.job().editColumn(c -> TrainEdits.withBearing(c, 1, CatalogueFile.shipped().bearings().getFirst())));
+        phasing(robot);
         Node strip = robot.lookup("#unrolled").query();
         Bounds b = strip.localToScreen(strip.getBoundsInLocal());
         double total = column().length(0) + column().length(1) + column().length(2);

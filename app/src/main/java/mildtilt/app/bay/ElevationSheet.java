@@ -61,6 +61,7 @@ final class ElevationSheet extends InkedPane {
     private final Map<WorkStage, SheetView> zooms = new EnumMap<>(WorkStage.class);
     private final Label pointed = new Label();
     private @Nullable PartPainter painter;
+    private @Nullable FigureWriter writer;
     private Optional<Extent> awaited = Optional.empty();
     private Sketch sketch = new Sketch(List.of(), List.of());
     /** Outlines of the last drawing, by the stroke itself: what does not move has the same again. */
@@ -169,6 +170,16 @@ final class ElevationSheet extends InkedPane {
         view = SheetView.fitting(elevation, wide, getWidth(), getHeight() - 16);
         userView = true;
         redraw();
+    }
+
+    /** Where figures stand on the sheet, pixels; for the tests. */
+    List<Box> figures() {
+        return writer == null ? List.of() : writer.written();
+    }
+
+    /** Bars of the steering train on the sheet, as {x1, y1, x2, y2, half width}, pixels; for the tests. */
+    List<double[]> darkBars() {
+        return painter == null ? List.of() : painter.darkBars();
     }
 
     private void pan(MouseEvent e) {
@@ -288,6 +299,7 @@ final class ElevationSheet extends InkedPane {
         handles.angleSeen(v).ifPresent(a -> bend(g, a));
         handles.keepClear(placer);
         FigureWriter figures = new FigureWriter(g, v, this::ink, placer, bench.lengthUnit());
+        writer = figures;
         // What is selected is written first: it finds room before all else.
         for (boolean chosen : new boolean[] {true, false}) {
             for (Note note : sketch.notes()) {

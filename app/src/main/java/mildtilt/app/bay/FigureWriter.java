@@ -1,5 +1,7 @@
 package mildtilt.app.bay;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
 import javafx.geometry.VPos;
@@ -29,6 +31,7 @@ final class FigureWriter {
     private final Function<Ink, Color> ink;
     private final LabelPlacer placer;
     private final LengthUnit unit;
+    private final List<Box> written = new ArrayList<>();
 
     FigureWriter(GraphicsContext g, SheetView v, Function<Ink, Color> ink, LabelPlacer placer, LengthUnit unit) {
         this.g = g;
@@ -127,7 +130,13 @@ final class FigureWriter {
         });
     }
 
+    /** Where figures were written. */
+    List<Box> written() {
+        return List.copyOf(written);
+    }
+
     private void text(String text, Box box, Ink colour, Font font, boolean onLine) {
+        written.add(box);
         g.setFill(ink.apply(Ink.PAPER));
         g.setGlobalAlpha(onLine ? 1 : 0.78);
         g.fillRect(box.x(), box.y(), box.w(), box.h());

@@ -31,12 +31,14 @@ public final class UnrolledStrip extends InkedPane {
     private static final double LINE_Y = 34;
     private static final double DIALS_Y = 58;
     private static final double MARGIN = 40;
-    private static final double PAIR = 2 * ForkDial.SIZE + 14;
+    private static final double PAIR = 2 * ForkDial.SIZE + 7;
     private static final double NEAR = 9;
 
     private final Workbench bench;
     private final Canvas canvas = new Canvas();
     private final Pane dials = new Pane();
+    /** Of the dials, below 1 where there is little room. */
+    private double scale = 1;
     private UnrolledColumn unrolled = new UnrolledColumn(List.of(0.0), List.of());
 
     public UnrolledStrip(Workbench bench) {
@@ -221,6 +223,8 @@ public final class UnrolledStrip extends InkedPane {
         for (int j = 0; j < joints; j++) {
             wanted[j] = x(unrolled.centres().get(j + 1));
         }
+        // With many joints on a narrow strip the dials are smaller.
+        scale = Math.min(1, (w - 8) / Math.max(1, joints * PAIR));
         return spread(wanted, 4, w - 4);
     }
 
@@ -242,7 +246,7 @@ public final class UnrolledStrip extends InkedPane {
             g.setTextAlign(TextAlignment.CENTER);
             g.setTextBaseline(VPos.CENTER);
             g.setFill(ink(chosen ? Ink.ACCENT : Ink.FAINT));
-            g.fillText(shortened(c.joints().get(j).name(), 2 * ForkDial.SIZE), pairs[j], HEIGHT - 12);
+            g.fillText(shortened(c.joints().get(j).name(), 2 * ForkDial.SIZE * scale), pairs[j], HEIGHT - 12);
         }
     }
 
@@ -257,7 +261,9 @@ public final class UnrolledStrip extends InkedPane {
             }
             ForkDial dial = (ForkDial) dials.getChildren().get(i);
             UnrolledColumn.Fork f = forks.get(i);
-            dial.relocate(pairs[f.joint()] + (f.atGearEnd() ? -ForkDial.SIZE - 2 : 2), DIALS_Y);
+            dial.setScaleX(scale);
+            dial.setScaleY(scale);
+            dial.relocate(pairs[f.joint()] + (f.atGearEnd() ? -1 : 1) * (ForkDial.SIZE / 2 + 2) * scale - ForkDial.SIZE / 2, DIALS_Y);
             dial.show(c, f);
         }
     }

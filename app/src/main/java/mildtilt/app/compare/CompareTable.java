@@ -47,12 +47,12 @@ public final class CompareTable extends VBox {
     public CompareTable(Workbench bench) {
         this.bench = bench;
         getStyleClass().add("compare-table");
-        setMinWidth(282);
-        setPrefWidth(290);
+        setMinWidth(294);
+        setPrefWidth(300);
         grid.getStyleClass().add("compare-grid");
         ColumnConstraints name = new ColumnConstraints();
         name.setHgrow(Priority.ALWAYS);
-        grid.getColumnConstraints().addAll(name, figures(62), figures(66));
+        grid.getColumnConstraints().addAll(name, figures(58), figures(64));
         for (Headline h : Headline.values()) {
             Row row = new Row(new Label(h.label()), new Label(), new Label());
             row.name.setTooltip(new Tooltip(h.told() + " Press for the glossary."));

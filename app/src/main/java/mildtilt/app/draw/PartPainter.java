@@ -63,6 +63,7 @@ public final class PartPainter {
     private final Optional<Element> selected;
     private final Predicate<Element> about;
     private final List<Shape> drawn = new ArrayList<>();
+    private final List<double[]> dark = new ArrayList<>();
 
     public PartPainter(GraphicsContext g, SheetView v, Function<Ink, Color> ink, Optional<Element> selected, Predicate<Element> about) {
         this.g = g;
@@ -79,6 +80,11 @@ public final class PartPainter {
         double n = dx * dx + dy * dy;
         double t = n == 0 ? 0 : Math.clamp(((x - ax) * dx + (y - ay) * dy) / n, 0, 1);
         return Math.hypot(x - ax - t * dx, y - ay - t * dy);
+    }
+
+    /** The bars that figures keep off, as {x1, y1, x2, y2, half width}, pixels. */
+    public List<double[]> darkBars() {
+        return List.copyOf(dark);
     }
 
     /** The part on top at a place of the sheet. */
@@ -205,7 +211,11 @@ public final class PartPainter {
             double[] xs = {v.x(ends.getFirst()), v.x(ends.getLast())};
             double[] ys = {v.y(ends.getFirst()), v.y(ends.getLast())};
             drawn.add(new Shape(e, xs, ys, c.rounding() * v.pixelsPerMm()));
-            placer.ifPresent(l -> l.keepClear(xs[0], ys[0], xs[1], ys[1], Math.max(2, c.rounding() * v.pixelsPerMm())));
+            placer.ifPresent(l -> {
+                double half = Math.max(2, c.rounding() * v.pixelsPerMm());
+                l.keepClear(xs[0], ys[0], xs[1], ys[1], half);
+                dark.add(new double[] {xs[0], ys[0], xs[1], ys[1], half});
+            });
         }
     }
 

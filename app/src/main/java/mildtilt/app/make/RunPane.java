@@ -9,6 +9,7 @@ import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import mildtilt.app.look.WordField;
 import mildtilt.app.look.Wrap;
 import mildtilt.app.workbench.Workbench;
@@ -68,6 +69,8 @@ final class RunPane extends MakePane {
         title.setId("step-" + key);
         title.getStyleClass().add("step-title");
         title.setMaxWidth(Double.MAX_VALUE);
+        title.setWrapText(true);
+        title.setMinHeight(Region.USE_PREF_SIZE);
         title.setAlignment(Pos.CENTER_LEFT);
         title.setOnAction(_ -> {
             open = open.equals(key) ? "none" : key;

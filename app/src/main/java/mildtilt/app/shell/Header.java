@@ -69,10 +69,18 @@ final class Header extends HBox {
         return b;
     }
 
+    private static String brief(LengthUnit unit) {
+        return switch (unit) {
+            case MM -> "mm";
+            case INCH -> "inch";
+            case INCH_FRACTION -> "inch 1/16";
+        };
+    }
+
     private ChoiceBox<LengthUnit> unitChoice() {
-        ChoiceBox<LengthUnit> units = Choices.of(LengthUnit.class, LengthUnit::label, "length-unit", "Unit that lengths are shown in");
+        ChoiceBox<LengthUnit> units = Choices.of(LengthUnit.class, Header::brief, "length-unit", "Unit that lengths are shown in");
         units.valueProperty().bindBidirectional(bench.lengthUnitProperty());
-        units.setMaxWidth(96);
+        units.setMinWidth(Region.USE_PREF_SIZE);
         units.setTooltip(new Tooltip("Unit that lengths are shown in (Ctrl+U); either may be typed"));
         return units;
     }

@@ -1,10 +1,12 @@
 package mildtilt.app.train;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.function.Predicate;
+import java.util.OptionalInt;
+import java.util.stream.IntStream;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -16,11 +18,14 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Pane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import javafx.scene.shape.Rectangle;
 import mildtilt.app.look.StateMark;
 import mildtilt.app.look.Wrap;
+import mildtilt.app.workbench.SideTab;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.check.Severity;
@@ -31,21 +36,26 @@ import mildtilt.routing.TrainEdits;
 import org.jspecify.annotations.Nullable;
 
 /** Every part of the steering in order, from hands to tyres, each with its figure and its state. Selecting one selects it everywhere. */
-public final class TrainStrip extends HBox {
+public final class TrainStrip extends Pane {
 
     private static final PseudoClass SELECTED = PseudoClass.getPseudoClass("selected-element");
 
     public static final double HEIGHT = 56;
     /** Below this width a tile leaves its drawing out. */
-    private static final double WITH_DRAWING = 128;
+    private static final double WITH_DRAWING = 142;
     /** Below this width of a tile the groups that are not worked on are folded. */
-    private static final double LEAST = 70;
+    private static final double LEAST = 90;
     private static final double MOST = 170;
     /** Of the tile that a folded group is. */
     private static final double FOLDED = 84;
     private static final double GAP = 8;
+    private static final double EDGE = 6;
 
     private final Workbench bench;
+    private final HBox row = new HBox();
+    /** By how much a train that is too long is shifted to the left, pixels. */
+    private double shifted;
+    private Optional<HBox> begin = Optional.empty();
     private final TrainMenu menu;
     private @Nullable List<Element> shown;
     private Optional<Class<?>> shownGear = Optional.empty();
@@ -84,13 +94,24 @@ public final class TrainStrip extends HBox {
         setPrefHeight(HEIGHT);
         setMaxHeight(HEIGHT);
         setMinWidth(0);
+        row.getStyleClass().add("train-row");
+        row.setPrefHeight(HEIGHT);
+        getChildren().add(row);
+        Rectangle clip = new Rectangle();
+        clip.widthProperty().bind(widthProperty());
+        clip.heightProperty().bind(heightProperty());
+        setClip(clip);
+        setOnScroll(e -> {
+            shifted = Math.clamp(shifted - Math.signum(e.getDeltaX() + e.getDeltaY()) * LEAST, 0, Math.max(0, row.prefWidth(-1) - getWidth()));
+            row.setTranslateX(-shifted);
+        });
         bench.jobProperty().addListener((_, _, _) -> rebuildIfChanged());
         bench.workedProperty().addListener((_, _, _) -> refresh());
         bench.lengthUnitProperty().addListener((_, _, _) -> refresh());
         bench.selectionProperty().addListener((_, _, _) -> refresh());
         bench.stageProperty().addListener((_, _, _) -> fold());
         widthProperty().addListener((_, _, _) -> fold());
-        addEventFilter(KeyEvent.KEY_PRESSED, this::walk);
+        row.addEventFilter(KeyEvent.KEY_PRESSED, this::walk);
         rebuildIfChanged();
     }
 
@@ -148,7 +169,7 @@ public final class TrainStrip extends HBox {
             icon.managedProperty().bind(icon.visibleProperty());
             name.getStyleClass().add("element-name");
             name.setWrapText(true);
-            name.setMaxHeight(28);
+            name.setMaxHeight(31);
             name.setMinHeight(14);
             figure.getStyleClass().add("element-figure");
             figure.setMinWidth(0);
@@ -168,7 +189,9 @@ public final class TrainStrip extends HBox {
             setPrefWidth(100);
             setMaxWidth(Double.MAX_VALUE);
             HBox.setHgrow(this, Priority.ALWAYS);
-            setOnAction(_ -> bench.showPart(bench.selectionProperty().get().equals(Optional.of(element)) ? Optional.empty() : Optional.of(element)));
+            setOnAction(_ -> bench.showPart(
+                    // What was selected elsewhere, such as by its finding, is shown first; a second press lets go.
+                    bench.selectionProperty().get().equals(Optional.of(element)) && bench.sideTabProperty().get() == SideTab.PART ? Optional.empty() : Optional.of(element)));
         }
 
         /** What can be done to it, by the other mouse button or the menu key. */
@@ -219,33 +242,58 @@ public final class TrainStrip extends HBox {
                     groups.add(new GroupBox(g, own));
                 }
             }
-            getChildren().setAll(groups);
+            row.getChildren().setAll(groups);
             if (tiles.isEmpty()) {
                 Label none = new Label("The parts from steering wheel to tyres stand here once a job has some.");
                 none.getStyleClass().add("hint");
-                getChildren().add(none);
+                row.getChildren().add(none);
             }
-            if (bench.job().column().isEmpty()) {
-                getChildren().addFirst(begin());
-            }
+            begin = bench.job().column().isEmpty() ? Optional.of(begin()) : Optional.empty();
+            begin.ifPresent(row.getChildren()::addFirst);
             fold();
         }
         refresh();
     }
 
-    /** Where the tiles would be too narrow to read, the groups that are not worked on are folded to one tile each. */
+    /**
+     * Where the tiles would be too narrow to read, groups that are not worked on are folded to one tile each, the largest first. A
+     * train too long even so is shifted so that what is selected is in sight.
+     */
     private void fold() {
-        double room = getWidth() - 12 - GAP * Math.max(0, groups.size() - 1);
-        double each = room / Math.max(1, tiles.size());
-        boolean narrow = getWidth() > 0 && each < LEAST;
+        if (getWidth() <= 0 || groups.isEmpty()) {
+            return;
+        }
+        double room = getWidth() - 2 * EDGE - GAP * (groups.size() - 1) - (begin.isPresent() ? begin.get().prefWidth(-1) : 0);
         Group about = bench.stageProperty().get() == WorkStage.LINKAGE ? Group.LINKAGE : Group.COLUMN;
         Optional<Element> selected = bench.selectionProperty().get();
         boolean selectedSomewhere = groups.stream().anyMatch(g -> g.holds(selected));
-        Predicate<GroupBox> open = g -> !narrow || (selectedSomewhere ? g.holds(selected) : g.group == about);
-        long folded = groups.stream().filter(open.negate()).count();
-        int shownTiles = groups.stream().filter(open).mapToInt(g -> g.own.size()).sum();
-        double wide = Math.max(LEAST - 10, (room - folded * FOLDED) / Math.max(1, shownTiles));
-        groups.forEach(g -> g.lay(!open.test(g), Math.floor(Math.min(MOST, wide))));
+        List<GroupBox> open = new ArrayList<>(groups);
+        List<GroupBox> mayFold = new ArrayList<>(groups.stream().filter(g -> selectedSomewhere ? !g.holds(selected) : g.group != about)
+                .sorted(Comparator.comparingInt((GroupBox g) -> -g.own.size())).toList());
+        while (each(open, room) < LEAST && !mayFold.isEmpty()) {
+            open.remove(mayFold.removeFirst());
+        }
+        double each = Math.floor(Math.clamp(each(open, room), LEAST, MOST));
+        groups.forEach(g -> g.lay(!open.contains(g), each));
+        shift(each);
+    }
+
+    /** Width of a tile where these groups are open. */
+    private double each(List<GroupBox> open, double room) {
+        return (room - (groups.size() - open.size()) * FOLDED) / Math.max(1, open.stream().mapToInt(g -> g.own.size()).sum());
+    }
+
+    private void shift(double each) {
+        double over = row.prefWidth(-1) - getWidth();
+        if (over <= 0) {
+            shifted = 0;
+        } else {
+            Optional<Element> selected = bench.selectionProperty().get();
+            OptionalInt at = IntStream.range(0, tiles.size()).filter(i -> Optional.of(tiles.get(i).element).equals(selected)).findFirst();
+            double left = at.isPresent() ? at.getAsInt() * each : 0;
+            shifted = at.isEmpty() ? Math.min(shifted, over) : Math.clamp(shifted, Math.max(0, left + 2 * each - getWidth()), Math.max(0, Math.min(over, left - each)));
+        }
+        row.setTranslateX(-shifted);
     }
 
     /** A job without a column can be given one to begin with. */
