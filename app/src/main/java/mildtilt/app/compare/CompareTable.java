@@ -47,12 +47,12 @@ public final class CompareTable extends VBox {
     public CompareTable(Workbench bench) {
         this.bench = bench;
         getStyleClass().add("compare-table");
-        setMinWidth(294);
-        setPrefWidth(300);
+        setMinWidth(306);
+        setPrefWidth(310);
         grid.getStyleClass().add("compare-grid");
         ColumnConstraints name = new ColumnConstraints();
         name.setHgrow(Priority.ALWAYS);
-        grid.getColumnConstraints().addAll(name, figures(58), figures(64));
+        grid.getColumnConstraints().addAll(name, figures(60), figures(70));
         for (Headline h : Headline.values()) {
             Row row = new Row(new Label(h.label()), new Label(), new Label());
             row.name.setTooltip(new Tooltip(h.told() + " Press for the glossary."));

@@ -80,7 +80,9 @@ final class Header extends HBox {
     private ChoiceBox<LengthUnit> unitChoice() {
         ChoiceBox<LengthUnit> units = Choices.of(LengthUnit.class, Header::brief, "length-unit", "Unit that lengths are shown in");
         units.valueProperty().bindBidirectional(bench.lengthUnitProperty());
-        units.setMinWidth(Region.USE_PREF_SIZE);
+        units.setMinWidth(104);
+        units.setPrefWidth(104);
+        units.setMaxWidth(104);
         units.setTooltip(new Tooltip("Unit that lengths are shown in (Ctrl+U); either may be typed"));
         return units;
     }

@@ -23,6 +23,8 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.scene.shape.Rectangle;
+import javafx.scene.text.Text;
+import mildtilt.app.look.Fonts;
 import mildtilt.app.look.StateMark;
 import mildtilt.app.look.Wrap;
 import mildtilt.app.workbench.SideTab;
@@ -50,6 +52,11 @@ public final class TrainStrip extends Pane {
     private static final double FOLDED = 84;
     private static final double GAP = 8;
     private static final double EDGE = 6;
+    /** Of a tile's own padding and border. */
+    private static final double INSIDE = 10;
+    /** Type of names, pixels. */
+    private static final double NAME = 11.5;
+    private static final double LEAST_NAME = 9;
 
     private final Workbench bench;
     private final HBox row = new HBox();
@@ -135,7 +142,15 @@ public final class TrainStrip extends Pane {
 
         /** @param each width of a tile, pixels */
         void lay(boolean fold, double each) {
-            own.forEach(t -> t.icon.setVisible(each >= WITH_DRAWING));
+            own.forEach(t -> {
+                t.icon.setVisible(each >= WITH_DRAWING);
+                // A button gives what it holds the width it likes best: said here, so that a long name wraps.
+                double width = each - INSIDE - (each >= WITH_DRAWING ? ElementIcon.WIDTH + 3 : 0);
+                t.words.setMinWidth(width);
+                t.words.setPrefWidth(width);
+                t.words.setMaxWidth(width);
+                t.fitName(width);
+            });
             List<Node> wanted = fold ? List.of(folded) : List.copyOf(own);
             if (!getChildren().equals(wanted)) {
                 getChildren().setAll(wanted);
@@ -157,6 +172,7 @@ public final class TrainStrip extends Pane {
         private final Label figure = new Label();
         private final StateMark state = StateMark.bare(Severity.FINE);
         private final ElementIcon icon;
+        private final VBox words = new VBox();
         /** A long name is cut off on the tile. */
         private final Tooltip whole = new Tooltip();
 
@@ -168,9 +184,8 @@ public final class TrainStrip extends Pane {
             icon = new ElementIcon(bench.job(), element);
             icon.managedProperty().bind(icon.visibleProperty());
             name.getStyleClass().add("element-name");
-            name.setWrapText(true);
-            name.setMaxHeight(31);
-            name.setMinHeight(14);
+            // What does not fit even in small type is cut; the tooltip has it whole.
+            name.setEllipsisString("");
             figure.getStyleClass().add("element-figure");
             figure.setMinWidth(0);
             HBox line = new HBox(4, figure, state);
@@ -179,9 +194,9 @@ public final class TrainStrip extends Pane {
             if (TrainMenu.has(element)) {
                 offer();
             }
-            VBox words = new VBox(name, line);
+            words.getChildren().setAll(name, line);
+            words.setAlignment(Pos.CENTER_LEFT);
             words.getStyleClass().add("element-box");
-            words.setMinWidth(0);
             HBox box = new HBox(3, icon, words);
             box.setAlignment(Pos.CENTER_LEFT);
             setGraphic(box);
@@ -203,6 +218,14 @@ public final class TrainStrip extends Pane {
                 context.show(this, e.getScreenX(), e.getScreenY());
                 e.consume();
             });
+        }
+
+        /** A name that is too long for its tile is written smaller. */
+        void fitName(double width) {
+            Text measured = new Text(Element.label(bench.job(), element));
+            measured.setFont(Fonts.text(NAME));
+            double size = Math.clamp(Math.floor(NAME * (width - 1) / measured.getLayoutBounds().getWidth() * 4) / 4, LEAST_NAME, NAME);
+            name.setStyle("-fx-font-size: " + size + "px;");
         }
 
         void refresh() {
