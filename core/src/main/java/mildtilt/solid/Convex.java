@@ -127,6 +127,16 @@ public final class Convex {
         return count == 2 && disc == 0;
     }
 
+    /** Whether it is a cylinder between two points. */
+    public boolean isCylinder() {
+        return count == 2 && disc > 0;
+    }
+
+    /** Of a bar or a cylinder with its rounded edge. */
+    public double radius() {
+        return disc + rounding;
+    }
+
     /**
      * Points all round the outline that it shows square on, in order: of each direction in the sheet the farthest point. Sharp
      * corners come out exact, rounds as chords.

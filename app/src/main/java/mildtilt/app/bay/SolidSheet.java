@@ -1,6 +1,5 @@
 package mildtilt.app.bay;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import javafx.application.ConditionalFeature;
@@ -12,21 +11,27 @@ import javafx.scene.PerspectiveCamera;
 import javafx.scene.PointLight;
 import javafx.scene.SceneAntialiasing;
 import javafx.scene.SubScene;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.input.Clipboard;
+import javafx.scene.input.ClipboardContent;
 import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
+import javafx.scene.layout.HBox;
 import javafx.scene.paint.Color;
 import javafx.scene.transform.Affine;
 import javafx.scene.transform.Rotate;
 import javafx.scene.transform.Translate;
-import mildtilt.app.look.Ink;
 import mildtilt.app.look.InkedPane;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.drawing.Elevation;
 import mildtilt.drawing.Extent;
 import mildtilt.drawing.Sketch;
-import mildtilt.geometry.Point;
+import mildtilt.drawing.Yokes;
+import mildtilt.geometry.Direction;
+import mildtilt.job.Element;
 
 /** The steering as solids, to be looked at from any side. Where the machine can't, it says so. */
 final class SolidSheet extends InkedPane {
@@ -40,15 +45,14 @@ final class SolidSheet extends InkedPane {
     private final Translate back = new Translate();
     private final Translate middle = new Translate();
     private final PerspectiveCamera camera = new PerspectiveCamera(true);
-    private final PointLight lamp = new PointLight(Color.WHITE);
+    private final PointLight lamp = new PointLight(Color.gray(0.62));
     private final boolean able = Platform.isSupported(ConditionalFeature.SCENE3D);
-    private double heading = 52;
-    private double height = 28;
+    private double heading = 128;
+    private double height = 24;
     private double zoom = 1;
     private double pressedX;
     private double pressedY;
-    /** The skins of what is in the way, made once each: a large scan is slow to make. */
-    private final SkinMesh skins = new SkinMesh();
+    private final HBox presets = new HBox(4);
 
     SolidSheet(Workbench bench) {
         this.bench = bench;
@@ -79,7 +83,7 @@ final class SolidSheet extends InkedPane {
         // The vehicle's z points up; the camera looks along its own +z with y downward.
         Affine upright = new Affine(1, 0, 0, 0, 0, 0, -1, 0, 0, 1, 0, 0);
         world.getTransforms().addAll(back, tilt, upright, swing, middle);
-        AmbientLight ambient = new AmbientLight(Color.gray(0.55));
+        AmbientLight ambient = new AmbientLight(Color.gray(0.45));
         Group root = new Group(world, ambient, lamp);
         SubScene sub = new SubScene(root, 100, 100, true, SceneAntialiasing.BALANCED);
         sub.widthProperty().bind(widthProperty());
@@ -99,13 +103,18 @@ final class SolidSheet extends InkedPane {
             pressedX = e.getX();
             pressedY = e.getY();
         });
+        addEventHandler(MouseEvent.MOUSE_CLICKED, this::select);
+        presets.getChildren().addAll(preset("Quarter", "look-quarter", 128, 24), preset("Left", "look-left", 90, 0), preset("Front", "look-front", 180, 0), preset("Above", "look-above", 0, 89),
+                button("Along the shaft", "look-along", this::along), button("Copy picture", "look-copy", this::copy));
+        presets.setManaged(false);
+        getChildren().add(presets);
         setOnScroll(e -> zoomBy(Math.pow(1.1, Math.signum(e.getDeltaY()))));
         setOnKeyPressed(this::key);
     }
 
     void look(double dHeading, double dHeight) {
         heading += dHeading;
-        height = Math.clamp(height + dHeight, -10, 90);
+        height = Math.clamp(height + dHeight, -60, 89);
         redraw();
     }
 
@@ -138,7 +147,7 @@ final class SolidSheet extends InkedPane {
             return;
         }
         Sketch sketch = bench.sketch();
-        Sketch about = StageParts.of(bench.stageProperty().get(), sketch);
+        Sketch about = StageParts.inSight(bench.stageProperty().get(), sketch);
         Extent side = Extent.of(about, Elevation.SIDE);
         Extent front = Extent.of(about, Elevation.FRONT);
         middle.setX(side.middleAcross());
@@ -146,25 +155,58 @@ final class SolidSheet extends InkedPane {
         middle.setZ(-side.middleUp());
         double size = Math.hypot(side.width(), Math.hypot(side.height(), front.width()));
         double aspect = Math.min(1, getWidth() / getHeight());
-        back.setZ(size / 2 / Math.tan(Math.toRadians(FIELD_OF_VIEW / 2)) / aspect / zoom * 0.86);
+        back.setZ(size / 2 / Math.tan(Math.toRadians(FIELD_OF_VIEW / 2)) / aspect / zoom * 0.68);
         swing.setAngle(heading + 90);
         tilt.setAngle(-height);
         lamp.getTransforms().setAll(new Translate(-size, -size * 1.5, 0));
-        Solids solids = new Solids(ink(Ink.LINE), ink(Ink.FAINT), ink(Ink.ACCENT), bench.selectionProperty().get());
-        List<Node> all = new ArrayList<>(solids.of(sketch, bench.job(), bench.train(), bench.hands().steeringWheelDeg(), bench.pose()));
-        bench.ghost().ifPresent(p -> all.addAll(ghost(p)));
-        if (bench.stageProperty().get() != WorkStage.LINKAGE) {
-            all.addAll(inTheWay());
+        Solids solids = new Solids(this::ink, bench.selectionProperty().get(), e -> StageParts.about(bench.stageProperty().get(), e));
+        boolean room = bench.stageProperty().get() != WorkStage.LINKAGE;
+        solids.draw(bench.parts().stream().filter(p -> room || !(p.element() instanceof Element.InTheWay) && !(p.element() instanceof Element.AtTheWheel)).toList(),
+                bench.train().column().map(c -> Yokes.of(c, bench.hands().steeringWheelDeg())).orElse(List.of()));
+        bench.ghost().ifPresent(solids::route);
+        world.getChildren().setAll(solids.nodes());
+        presets.autosize();
+        presets.relocate(8, getHeight() - presets.getHeight() - 6);
+    }
+
+    private Button preset(String text, String id, double heading, double height) {
+        return button(text, id, () -> look(heading, height, true));
+    }
+
+    private static Button button(String text, String id, Runnable run) {
+        Button b = new Button(text);
+        b.setId(id);
+        b.getStyleClass().add("preset-button");
+        b.setOnAction(_ -> run.run());
+        return b;
+    }
+
+    private void look(double toHeading, double toHeight, boolean afresh) {
+        heading = toHeading;
+        height = toHeight;
+        zoom = afresh ? 1 : zoom;
+        redraw();
+    }
+
+    /** Along the selected shaft, from the wheel toward the gear; along the first where none is selected. */
+    private void along() {
+        bench.job().column().ifPresent(c -> {
+            int shaft = bench.selectionProperty().get().map(e -> e instanceof Element.ShaftAt s ? s.index() : 0).orElse(0);
+            Direction a = c.axis(Math.min(shaft, c.shafts().size() - 1));
+            look(Math.toDegrees(Math.atan2(-a.y(), a.x())), Math.toDegrees(Math.asin(Math.clamp(-a.z(), -1, 1))), false);
+        });
+    }
+
+    private void copy() {
+        ClipboardContent content = new ClipboardContent();
+        content.putImage(snapshot(null, null));
+        Clipboard.getSystemClipboard().setContent(content);
+        bench.say("The picture is on the clipboard.");
+    }
+
+    private void select(MouseEvent e) {
+        if (e.isStillSincePress() && e.getButton() == MouseButton.PRIMARY) {
+            bench.showPart(Optional.ofNullable(e.getPickResult().getIntersectedNode()).map(Node::getUserData).filter(Element.class::isInstance).map(Element.class::cast));
         }
-        world.getChildren().setAll(all);
-    }
-
-    private List<Node> ghost(List<Point> points) {
-        return new Solids(ink(Ink.ACCENT), ink(Ink.ACCENT), ink(Ink.ACCENT), Optional.empty()).bars(points);
-    }
-
-    private List<Node> inTheWay() {
-        return new Solids(ink(Ink.LINE), ink(Ink.FAINT), ink(Ink.ACCENT), bench.selectionProperty().get())
-                .surroundings(bench.job(), bench.pose(), bench.hands().travelLeft(), bench.hands().travelRight(), ink(Ink.BEFORE), ink(Ink.LOOK), skins);
     }
 }

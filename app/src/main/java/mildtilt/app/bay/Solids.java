@@ -3,275 +3,231 @@ package mildtilt.app.bay;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
+import java.util.function.Predicate;
 import javafx.geometry.Point3D;
 import javafx.scene.Node;
 import javafx.scene.paint.Color;
 import javafx.scene.paint.PhongMaterial;
 import javafx.scene.shape.CullFace;
 import javafx.scene.shape.Cylinder;
-import javafx.scene.shape.Mesh;
 import javafx.scene.shape.MeshView;
 import javafx.scene.shape.Shape3D;
 import javafx.scene.shape.Sphere;
+import javafx.scene.shape.TriangleMesh;
 import javafx.scene.transform.Affine;
 import javafx.scene.transform.Rotate;
 import javafx.scene.transform.Translate;
-import mildtilt.column.Column;
-import mildtilt.column.ColumnTrain;
-import mildtilt.drawing.ObstacleSketch;
-import mildtilt.drawing.Pen;
-import mildtilt.drawing.Sketch;
-import mildtilt.drawing.Stroke;
-import mildtilt.gear.ArmGear;
-import mildtilt.gear.Gear;
-import mildtilt.gear.RackAndPinion;
-import mildtilt.geometry.Direction;
+import mildtilt.app.look.Ink;
+import mildtilt.clearance.VehicleSolids;
+import mildtilt.clearance.VehicleSolids.Kind;
+import mildtilt.drawing.Yokes;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.RigidMove;
-import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
 import mildtilt.job.Element;
-import mildtilt.job.Job;
-import mildtilt.obstacle.Driver;
-import mildtilt.obstacle.Obstacle;
-import mildtilt.obstacle.Shape;
-import mildtilt.steer.AxlePose;
-import mildtilt.steer.SteeringTrain;
-import mildtilt.suspension.CornerPose;
-import mildtilt.suspension.KnucklePose;
+import mildtilt.solid.Convex;
+import mildtilt.solid.Solid;
 
-/** The parts of the steering as solids: round bar along every line of the sketch, and the bulky parts. */
+/**
+ * The parts as solids to be looked at: the same that the elevations draw. What is large and hides what matters is of glass, and
+ * comes last, so that what stands behind it is seen through it.
+ */
 final class Solids {
 
-    private static final double FORK_LENGTH = 34;
-    private static final double FORK_SPREAD = 17;
+    private static final int ROUND = 20;
+    private static final double GLASS = 0.34;
+    private static final int[][] BOX_FACES = {{0, 1, 3, 2}, {4, 6, 7, 5}, {0, 4, 5, 1}, {2, 3, 7, 6}, {0, 2, 6, 4}, {1, 5, 7, 3}};
 
-    private final PhongMaterial metal;
-    private final PhongMaterial dull;
-    private final PhongMaterial chosen;
+    private final Function<Ink, Color> ink;
     private final Optional<Element> selected;
-    private final List<Node> nodes = new ArrayList<>();
+    private final Predicate<Element> about;
+    private final List<Node> opaque = new ArrayList<>();
+    private final List<Node> glass = new ArrayList<>();
 
-    Solids(Color line, Color faint, Color accent, Optional<Element> selected) {
-        metal = new PhongMaterial(line);
-        dull = new PhongMaterial(faint);
-        chosen = new PhongMaterial(accent);
+    Solids(Function<Ink, Color> ink, Optional<Element> selected, Predicate<Element> about) {
+        this.ink = ink;
         this.selected = selected;
+        this.about = about;
     }
 
-    List<Node> of(Sketch sketch, Job job, SteeringTrain train, double steeringWheelDeg, Optional<AxlePose> pose) {
-        for (Stroke s : sketch.strokes()) {
-            PhongMaterial material = s.element().equals(selected) && selected.isPresent() ? chosen
-                    : dullPen(s.pen()) ? dull : metal;
-            double radius = radius(s.pen());
-            if (s.pen() == Pen.STEERING_WHEEL && s.points().size() > 2) {
-                continue;
-            }
-            if (s instanceof Stroke.Outline o) {
-                block(o);
-            }
-            if (s instanceof Stroke.Line && radius > 0) {
-                for (int i = 1; i < s.points().size(); i++) {
-                    bar(s.points().get(i - 1), s.points().get(i), radius, material);
-                }
+    /** Opaque ones first. */
+    List<Node> nodes() {
+        List<Node> all = new ArrayList<>(opaque);
+        all.addAll(glass);
+        return all;
+    }
+
+    void draw(List<VehicleSolids.Part> parts, List<Yokes.Yoke> yokes) {
+        for (VehicleSolids.Part p : parts) {
+            if (p.kind() != Kind.JOINT_SWEEP && p.kind() != Kind.TYRE) {
+                part(p);
             }
         }
-        train.column().ifPresent(c -> {
-            forks(c, steeringWheelDeg);
-            ring(c.column().hub(), c.column().axis(0), c.column().wheel().diameter() / 2, radius(Pen.STEERING_WHEEL),
-                    material(new Element.Wheel(), metal));
-        });
-        job.axle().ifPresent(a -> gear(new Element.GearElement(), a.gear()));
-        pose.ifPresent(p -> {
-            tyre(job, p.left());
-            tyre(job, p.right());
-        });
-        return nodes;
-    }
-
-    private static double radius(Pen pen) {
-        return switch (pen) {
-            case GROUND, CENTRE_LINE, TYRE, FORK_PIN, LOCK_ARC, TURN_AXIS, GEAR_BOX, SHUTTLE, TUBE, BEARING, OBSTACLE, HOT, SWEPT, DRIVER, GAP -> 0;
-            case GHOST -> 7;
-            case STEERING_WHEEL -> 12;
-            case SHAFT -> 10;
-            case JOINT -> 6;
-            case RACK -> 11;
-            case TIE_ROD -> 8;
-            case STEERING_ARM -> 13;
-            case WISHBONE, TRACK_BAR, DRIVEN_ROD, GUIDE -> 10;
-            case GEAR_ARM -> 12;
-            case STRUT, SPINDLE -> 16;
-            case BEAM -> 28;
-            case STEER_AXIS -> 2.5;
-        };
-    }
-
-    private PhongMaterial material(Element e, PhongMaterial usual) {
-        return selected.isPresent() && selected.get().equals(e) ? chosen : usual;
-    }
-
-    /** Each fork as two ears beside its pin, so that the clocking is seen. */
-    private void forks(ColumnTrain train, double steeringWheelDeg) {
-        Column c = train.column();
-        List<ColumnTrain.Pins> pins = train.pinsAt(-Math.toRadians(steeringWheelDeg));
-        for (int i = 0; i < pins.size(); i++) {
-            PhongMaterial m = material(new Element.JointAt(i), metal);
-            Point centre = c.joints().get(i).centre();
-            ears(centre, pins.get(i).wheelSide(), c.axis(i).times(-FORK_LENGTH), m);
-            ears(centre, pins.get(i).gearSide(), c.axis(i + 1).times(FORK_LENGTH), m);
-            Sphere cross = new Sphere(9);
-            cross.setMaterial(dull);
-            cross.getTransforms().add(new Translate(centre.x(), centre.y(), centre.z()));
-            nodes.add(cross);
+        for (Yokes.Yoke y : yokes) {
+            PhongMaterial fork = material(y.joint(), ink.apply(Ink.YOKE));
+            y.wheelSide().forEach(c -> convex(y.joint(), c, fork, opaque));
+            y.gearSide().forEach(c -> convex(y.joint(), c, fork, opaque));
+            y.cross().forEach(c -> convex(y.joint(), c, material(y.joint(), ink.apply(Ink.TRAIN)), opaque));
         }
     }
 
-    private void ears(Point centre, Direction pin, Vector toShaft, PhongMaterial material) {
-        for (int way : new int[] {-1, 1}) {
-            Vector out = pin.times(way * FORK_SPREAD);
-            bar(centre.plus(out), centre.plus(out).plus(toShaft), 6.5, material);
-        }
-        bar(centre.plus(pin.times(FORK_SPREAD + 7)).plus(toShaft), centre.plus(pin.times(-FORK_SPREAD - 7)).plus(toShaft), 8, material);
-        bar(centre.plus(pin.times(FORK_SPREAD + 9)), centre.plus(pin.times(-FORK_SPREAD - 9)), 4, dull);
-    }
-
-    private static boolean dullPen(Pen pen) {
-        return switch (pen) {
-            case WISHBONE, STEER_AXIS, STRUT, SPINDLE, BEAM, TRACK_BAR, TUBE, OBSTACLE, HOT, SWEPT, DRIVER -> true;
-            case GROUND, CENTRE_LINE, STEERING_WHEEL, SHAFT, JOINT, FORK_PIN, RACK, BEARING, TIE_ROD, STEERING_ARM, TYRE, GEAR_BOX, GEAR_ARM,
-                    DRIVEN_ROD, GUIDE, SHUTTLE, GHOST, GAP, LOCK_ARC, TURN_AXIS -> false;
-        };
-    }
-
-    /** What the sketch only outlines: a gear's housing, a shuttle's block, a bearing, the column's tube. */
-    private void block(Stroke.Outline outline) {
-        int half = outline.points().size() / 2;
-        if (outline.pen() == Pen.SHUTTLE && half > 1) {
-            bar(middle(outline.points().subList(0, half)), middle(outline.points().subList(half, 2 * half)), 24,
-                    material(outline.element().orElseThrow(), metal));
-        } else if (outline.pen() == Pen.BEARING || outline.pen() == Pen.TUBE) {
-            Point from = middle(outline.points().subList(0, half - 1));
-            bar(from, middle(outline.points().subList(half, 2 * half - 1)), outline.points().getFirst().distanceTo(from),
-                    material(outline.element().orElseThrow(), outline.pen() == Pen.TUBE ? dull : metal));
-        } else if (outline.pen() == Pen.GEAR_BOX) {
-            // Its eight corners: the fifth lies along the shaft from the first.
-            Vector along = outline.points().get(4).minus(outline.points().get(0)).times(0.5);
-            Point centre = middle(outline.points());
-            bar(centre.plus(along.negated()), centre.plus(along), along.norm(), material(outline.element().orElseThrow(), metal));
-        }
-    }
-
-    private static Point middle(List<Point> points) {
-        Vector sum = new Vector(0, 0, 0);
-        for (Point p : points) {
-            sum = sum.plus(p.minus(Point.ORIGIN));
-        }
-        return Point.ORIGIN.plus(sum.times(1.0 / points.size()));
-    }
-
-    private void gear(Element e, Gear gear) {
-        switch (gear) {
-            case ArmGear _ -> { }
-            case RackAndPinion r -> bar(
-                    r.centre().plus(r.axis().times(r.pivotSpacing() * 0.4)),
-                    r.centre().plus(r.axis().times(-r.pivotSpacing() * 0.4)), 22, material(e, metal));
-        }
-    }
-
-    private void tyre(Job job, CornerPose pose) {
-        if (!(pose instanceof KnucklePose k)) {
-            return;
-        }
-        double radius = job.axle().orElseThrow().corner(k.side()).knuckle().wheelCentre().z();
-        Vector half = k.spin().times(job.vehicle().tyreWidth() / 2);
-        PhongMaterial m = material(new Element.Tyres(), dull);
-        // Two rings rather than a drum, so that the knuckle inside stays in sight.
-        ring(k.wheelCentre().plus(half), k.spin().direction(), radius - 12, 12, m);
-        ring(k.wheelCentre().plus(half.negated()), k.spin().direction(), radius - 12, 12, m);
-        bar(k.wheelCentre(), k.wheelCentre().plus(half), 28, m);
-    }
-
-    /** What is in the way, where the hands hold the wheels, and the driver's legs. */
-    List<Node> surroundings(Job job, Optional<AxlePose> pose, double travelLeft, double travelRight, Color inTheWay, Color hot, SkinMesh skins) {
-        for (int i = 0; i < job.surroundings().obstacles().size(); i++) {
-            Obstacle o = job.surroundings().obstacles().get(i);
-            PhongMaterial m = material(new Element.InTheWay(i), new PhongMaterial(o.hot() ? hot : inTheWay));
-            obstacle(o.shape(), ObstacleSketch.move(job, o, pose, travelLeft, travelRight, 0.5), m, skins);
-        }
-        job.surroundings().driver().ifPresent(d -> {
-            for (Side side : Side.values()) {
-                Point knee = d.knee(side);
-                bar(d.hip().plus(new Vector(0, side.sign() * 90, 0)), knee, Driver.LEG_RADIUS, material(new Element.AtTheWheel(), dull));
-                bar(knee, d.heel().plus(new Vector(0, side.sign() * 100, 0)), Driver.LEG_RADIUS * 0.85, material(new Element.AtTheWheel(), dull));
-            }
-        });
-        return List.copyOf(nodes);
-    }
-
-    /** Round bars from point to point. */
-    List<Node> bars(List<Point> points) {
+    /** Round bars from point to point, of a route that is looked at. */
+    void route(List<Point> points) {
         for (int i = 1; i < points.size(); i++) {
-            bar(points.get(i - 1), points.get(i), 8, chosen);
-        }
-        return List.copyOf(nodes);
-    }
-
-    private void obstacle(Shape shape, RigidMove m, PhongMaterial material, SkinMesh skins) {
-        switch (shape) {
-            case Shape.Tube t -> {
-                for (int i = 1; i < t.line().size(); i++) {
-                    bar(m.moved(t.line().get(i - 1)), m.moved(t.line().get(i)), t.diameter() / 2, material);
-                    ball(m.moved(t.line().get(i)), t.diameter() / 2, material);
-                }
-            }
-            case Shape.Cylinder c -> bar(m.moved(c.from()), m.moved(c.to()), c.diameter() / 2, material);
-            case Shape.Sphere s -> ball(m.moved(s.centre()), s.diameter() / 2, material);
-            case Shape.Box _, Shape.Plate _, Shape.Scan _ -> mesh(skins.of(shape), m, material);
+            bar(Optional.empty(), points.get(i - 1), points.get(i), 8, plain(ink.apply(Ink.ACCENT)), opaque);
         }
     }
 
-    private void mesh(Mesh mesh, RigidMove m, PhongMaterial material) {
+    private void part(VehicleSolids.Part p) {
+        boolean seeThrough = switch (p.kind()) {
+            case DRIVER, OBSTACLE, HOT_OBSTACLE, TUBE -> true;
+            // A wheel is looked through where the column is worked on.
+            case TYRE, WHEEL_RING -> !about.test(p.element());
+            case SUSPENSION, STEERING_ARM, ROD, GEAR, BEAM, STEERING_WHEEL, SHAFT, JOINT_SWEEP -> false;
+        };
+        boolean through = seeThrough && !selected.equals(Optional.of(p.element()));
+        Color full = ink.apply(switch (p.kind()) {
+            case SHAFT, STEERING_WHEEL, ROD, STEERING_ARM -> Ink.TRAIN;
+            case GEAR, JOINT_SWEEP -> Ink.YOKE;
+            case TUBE -> Ink.METAL;
+            case SUSPENSION, BEAM -> Ink.SUSPENSION;
+            case TYRE, WHEEL_RING -> Ink.FAINT;
+            case OBSTACLE -> Ink.METAL;
+            case HOT_OBSTACLE -> Ink.LOOK;
+            case DRIVER -> Ink.FAINT;
+        });
+        Color faded = about.test(p.element()) ? full : full.interpolate(ink.apply(Ink.PAPER), 0.3);
+        PhongMaterial m = material(p.element(), through ? glass(faded) : faded);
+        List<Node> into = through ? glass : opaque;
+        switch (p.solid()) {
+            case Solid.Parts parts -> parts.parts().forEach(c -> convex(p.element(), c, m, into));
+            case Solid.Ring r -> ring(p.element(), r, m, into);
+            case Solid.Skin skin -> skin(p.element(), skin, m, into);
+        }
+    }
+
+    /** The colour of a pane of it: what shines through is added as it is. */
+    private static Color glass(Color c) {
+        return new Color(c.getRed() * GLASS, c.getGreen() * GLASS, c.getBlue() * GLASS, GLASS);
+    }
+
+    private PhongMaterial material(Element e, Color usual) {
+        return plain(selected.equals(Optional.of(e)) ? ink.apply(Ink.ACCENT) : usual);
+    }
+
+    private static PhongMaterial plain(Color c) {
+        PhongMaterial m = new PhongMaterial(c);
+        if (c.isOpaque()) {
+            m.setSpecularColor(Color.gray(0.25));
+            m.setSpecularPower(30);
+        }
+        return m;
+    }
+
+    private void convex(Element e, Convex c, PhongMaterial m, List<Node> into) {
+        List<Point> core = c.core();
+        if (c.isBar()) {
+            bar(Optional.of(e), core.getFirst(), core.getLast(), c.rounding(), m, into);
+            ball(e, core.getFirst(), c.rounding(), m, into);
+            ball(e, core.getLast(), c.rounding(), m, into);
+        } else if (c.isCylinder()) {
+            Vector end = core.getLast().minus(core.getFirst());
+            Vector over = end.norm() < 1e-9 ? end : end.direction().times(c.rounding());
+            bar(Optional.of(e), core.getFirst().plus(over.negated()), core.getLast().plus(over), c.radius(), m, into);
+        } else if (core.size() == 1) {
+            ball(e, core.getFirst(), c.rounding(), m, into);
+        } else if (core.size() == 8) {
+            add(e, mesh(core, BOX_FACES), m, into);
+        } else if (core.size() % 2 == 0) {
+            add(e, plate(core), m, into);
+        }
+    }
+
+    private void add(Element e, TriangleMesh mesh, PhongMaterial m, List<Node> into) {
         MeshView view = new MeshView(mesh);
         view.setCullFace(CullFace.NONE);
-        view.setMaterial(material);
-        view.getTransforms().add(new Affine(m.ex().x(), m.ey().x(), m.ez().x(), m.shift().x(), m.ex().y(), m.ey().y(), m.ez().y(), m.shift().y(),
-                m.ex().z(), m.ey().z(), m.ez().z(), m.shift().z()));
-        nodes.add(view);
+        view.setMaterial(m);
+        view.setUserData(e);
+        into.add(view);
     }
 
-    private void ball(Point at, double radius, PhongMaterial material) {
+    private static TriangleMesh mesh(List<Point> corners, int[][] faces) {
+        TriangleMesh mesh = empty(corners);
+        for (int[] f : faces) {
+            mesh.getFaces().addAll(f[0], 0, f[1], 0, f[2], 0, f[0], 0, f[2], 0, f[3], 0);
+        }
+        return mesh;
+    }
+
+    /** Two sides whose corners lie beside each other in pairs. */
+    private static TriangleMesh plate(List<Point> core) {
+        TriangleMesh mesh = empty(core);
+        int n = core.size() / 2;
+        for (int i = 1; i + 1 < n; i++) {
+            mesh.getFaces().addAll(0, 0, 2 * i, 0, 2 * (i + 1), 0, 1, 0, 2 * (i + 1) + 1, 0, 2 * i + 1, 0);
+        }
+        for (int i = 0; i < n; i++) {
+            int next = (i + 1) % n;
+            mesh.getFaces().addAll(2 * i, 0, 2 * i + 1, 0, 2 * next + 1, 0, 2 * i, 0, 2 * next + 1, 0, 2 * next, 0);
+        }
+        return mesh;
+    }
+
+    private static TriangleMesh empty(List<Point> corners) {
+        TriangleMesh mesh = new TriangleMesh();
+        mesh.getTexCoords().addAll(0, 0);
+        corners.forEach(p -> mesh.getPoints().addAll((float) p.x(), (float) p.y(), (float) p.z()));
+        return mesh;
+    }
+
+    private void ring(Element e, Solid.Ring r, PhongMaterial m, List<Node> into) {
+        MeshView view = new MeshView(TyreMesh.of(r.half(), r.inner(), r.outer()));
+        // Of glass only the near side is drawn: the far one would show through it in pieces.
+        view.setCullFace(into == glass ? CullFace.BACK : CullFace.NONE);
+        view.setMaterial(m);
+        view.setUserData(e);
+        put(view, r.centre(), r.axis());
+        into.add(view);
+    }
+
+    private void skin(Element e, Solid.Skin skin, PhongMaterial m, List<Node> into) {
+        MeshView view = new MeshView(SkinMesh.of(skin.mesh()));
+        view.setCullFace(CullFace.NONE);
+        view.setMaterial(m);
+        view.setUserData(e);
+        RigidMove by = skin.place();
+        view.getTransforms().add(new Affine(by.ex().x(), by.ey().x(), by.ez().x(), by.shift().x(), by.ex().y(), by.ey().y(), by.ez().y(), by.shift().y(),
+                by.ex().z(), by.ey().z(), by.ez().z(), by.shift().z()));
+        into.add(view);
+    }
+
+    private void ball(Element e, Point at, double radius, PhongMaterial material, List<Node> into) {
         Sphere ball = new Sphere(radius, 12);
         ball.setMaterial(material);
+        ball.setUserData(e);
         ball.getTransforms().add(new Translate(at.x(), at.y(), at.z()));
-        nodes.add(ball);
+        into.add(ball);
     }
 
-    private void ring(Point centre, Direction axis, double radius, double thickness, PhongMaterial m) {
-        MeshView ring = new MeshView(RingMesh.of(radius, thickness));
-        ring.setMaterial(m);
-        put(ring, centre, axis.vector());
-    }
-
-    private void bar(Point from, Point to, double radius, PhongMaterial material) {
+    private void bar(Optional<Element> e, Point from, Point to, double radius, PhongMaterial material, List<Node> into) {
         Vector along = to.minus(from);
         double length = along.norm();
         if (length < 1e-6) {
             return;
         }
-        Cylinder bar = new Cylinder(radius, length, 12);
+        Cylinder bar = new Cylinder(radius, length, ROUND);
         bar.setMaterial(material);
+        e.ifPresent(bar::setUserData);
         put(bar, from.midwayTo(to), along);
+        into.add(bar);
     }
 
-    /** Cylinders and rings stand along y: turns y onto a direction and puts the middle in place. */
-    private void put(Shape3D shape, Point middle, Vector along) {
+    /** Cylinders stand along y: turns y onto a direction and puts the middle in place. */
+    private static void put(Shape3D shape, Point middle, Vector along) {
         Vector axis = Vector.Y.cross(along);
         double angle = Math.toDegrees(Vector.Y.angleTo(along));
-        Point3D about = axis.norm() < 1e-9
-                ? Rotate.X_AXIS
-                : new Point3D(axis.x(), axis.y(), axis.z());
+        Point3D about = axis.norm() < 1e-9 ? Rotate.X_AXIS : new Point3D(axis.x(), axis.y(), axis.z());
         shape.getTransforms().addAll(new Translate(middle.x(), middle.y(), middle.z()), new Rotate(angle, about));
-        nodes.add(shape);
     }
 }

@@ -209,7 +209,9 @@ final class MapSheet extends CanvasPane {
             g.fillText(LengthText.decimal(sw, 0), xAt(m, sw), h - BOTTOM + 3);
         }
         g.setTextBaseline(VPos.BASELINE);
-        g.fillText("steering wheel, °  (right − / left +)", LEFT + width() / 2, h - 5);
+        // Where there is little width the short name does, and it keeps off the other axis's.
+        boolean wide = width() > 190;
+        g.fillText(wide ? "steering wheel, °  (right − / left +)" : "steering wheel, °", Math.max(LEFT + width() / 2, wide ? 0 : 96), h - 5);
         g.setTextAlign(TextAlignment.RIGHT);
         g.setTextBaseline(VPos.CENTER);
         for (double z : new double[] {m.travels().getFirst(), 0, m.travels().getLast()}) {
