@@ -32,7 +32,20 @@ public final class VehicleSolids {
         TUBE,
         DRIVER,
         OBSTACLE,
-        HOT_OBSTACLE
+        HOT_OBSTACLE;
+
+        /** The order a drawing is built up in: what is large and light stays under what is slender, whichever is nearer. */
+        public int layer() {
+            return switch (this) {
+                case DRIVER -> 0;
+                case OBSTACLE, HOT_OBSTACLE -> 1;
+                case TYRE, WHEEL_RING -> 2;
+                case SUSPENSION, BEAM -> 3;
+                case TUBE -> 4;
+                case GEAR, ROD, STEERING_ARM -> 5;
+                case SHAFT, JOINT_SWEEP, STEERING_WHEEL -> 6;
+            };
+        }
     }
 
     /**

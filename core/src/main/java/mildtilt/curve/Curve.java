@@ -28,7 +28,7 @@ public enum Curve {
     STEER("Road wheels", Across.STEER, "°", Unit.ANGLE, a -> List.of(
             series("left", steer(a, r -> r.turn().map(Turn::leftDeg))), series("right", steer(a, r -> r.turn().map(Turn::rightDeg))))),
     ACKERMANN("Ackermann", Across.STEER, "%", Unit.PERCENT,
-            a -> List.of(series("", steer(a, r -> r.turn().flatMap(Turn::ackermannPct))))),
+            a -> List.of(series("", steer(a, r -> r.turn().filter(t -> t.innerDeg() >= Curve.LEAST_FOR_ACKERMANN).flatMap(Turn::ackermannPct))))),
     OUTER_ERROR("Outer wheel off the ideal", Across.STEER, "°", Unit.ANGLE, Curve::outerError),
     OUTER("Outer against inner wheel", Across.INNER, "°", Unit.ANGLE, Curve::schools),
     EFFORT("Force at the rim", Across.STEER, "N", Unit.FORCE, Curve::effort),
@@ -79,6 +79,9 @@ public enum Curve {
             return Optional.empty();
         }
     }
+
+    /** Of the inner wheel, degrees: nearer to straight ahead both wheels all but agree, and a part of next to nothing has no meaning. */
+    private static final double LEAST_FOR_ACKERMANN = 3;
 
     private final String title;
     private final Across across;

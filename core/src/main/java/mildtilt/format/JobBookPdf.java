@@ -13,9 +13,9 @@ import mildtilt.check.NotJudged;
 import mildtilt.check.Severity;
 import mildtilt.curve.Curve;
 import mildtilt.drawing.Elevation;
-import mildtilt.drawing.Sketch;
 import mildtilt.making.WeldRecord;
 import mildtilt.measure.LengthText;
+import mildtilt.job.Job;
 import mildtilt.measure.LengthUnit;
 import mildtilt.measure.Phrase;
 import mildtilt.measure.Quantity;
@@ -109,7 +109,7 @@ public final class JobBookPdf {
             pages.say("Nothing found by the checks this program makes. That proves nothing by itself.");
         }
         for (Finding f : analysis.findings()) {
-            pages.say(f.severity() == Severity.STOP ? sheet.bold : sheet.regular, pages.left(), pages.wide(), (f.severity() == Severity.STOP ? "STOP  " : "LOOK  ") + f.what().text(unit));
+            pages.say(f.severity() == Severity.STOP ? sheet.bold : sheet.regular, pages.left(), pages.wide(), (f.severity() == Severity.STOP ? "STOP  " : "CHECK  ") + f.what().text(unit));
         }
         pages.say("The cautions at the end of the book belong to every step.");
         pages.heading("Not judged, and what is missing for it");
@@ -120,19 +120,19 @@ public final class JobBookPdf {
 
     private void drawings() throws IOException {
         // The steering alone first; then, where there is something in the way, with it.
-        drawings(Sketch.ofDesign(analysis.job().withSurroundings(Surroundings.NONE), analysis.train()), Elevation.values());
+        drawings(analysis.job().withSurroundings(Surroundings.NONE), Elevation.values());
         if (!analysis.job().surroundings().equals(Surroundings.NONE)) {
-            drawings(Sketch.ofDesign(analysis.job(), analysis.train()), Elevation.SIDE, Elevation.PLAN);
+            drawings(analysis.job(), Elevation.SIDE, Elevation.PLAN);
         }
     }
 
-    private void drawings(Sketch sketch, Elevation... elevations) throws IOException {
-        if (sketch.strokes().isEmpty()) {
+    private void drawings(Job job, Elevation... elevations) throws IOException {
+        PdfDrawing drawing = new PdfDrawing(sheet, job, analysis.train(), unit);
+        if (drawing.sketch().strokes().isEmpty()) {
             return;
         }
         for (Elevation e : elevations) {
             pages.nextPage();
-            PdfDrawing drawing = new PdfDrawing(sheet, sketch, unit);
             double h = pages.bottom() - pages.y() - 30;
             int scale = drawing.scaleFor(List.of(e), pages.wide(), h);
             drawing.draw(e, scale, pages.left(), pages.y(), pages.wide(), h);

@@ -73,7 +73,7 @@ public final class JobCardPdf {
         sheet.pen(0.6, 0);
         sheet.line(PdfSheet.MARGIN, at - 12, right(), at - 12);
         for (String line : foot) {
-            boolean strong = line.startsWith("STOP") || line.startsWith("LOOK");
+            boolean strong = line.startsWith("STOP") || line.startsWith("CHECK");
             sheet.text(strong ? sheet.bold : sheet.regular, 8.2, PdfSheet.MARGIN, at, line);
             at += 10.5;
         }
@@ -108,8 +108,8 @@ public final class JobCardPdf {
 
     private void drawing(double room) throws IOException {
         // The steering alone: what is in the way would hide it and make it smaller.
-        Sketch sketch = Sketch.ofDesign(analysis.job().withSurroundings(Surroundings.NONE), analysis.train());
-        PdfDrawing drawing = new PdfDrawing(sheet, sketch, unit);
+        PdfDrawing drawing = new PdfDrawing(sheet, analysis.job().withSurroundings(Surroundings.NONE), analysis.train(), unit);
+        Sketch sketch = drawing.sketch();
         List<Elevation> two = List.of(Elevation.SIDE, Elevation.PLAN);
         int scale = drawing.scaleFor(two, inside(), room);
         double h = Math.min(room, drawing.heightAt(scale, two));
@@ -264,7 +264,7 @@ public final class JobCardPdf {
         List<String> lines = new ArrayList<>();
         List<Finding> open = analysis.findings();
         for (Finding f : open.stream().limit(6).toList()) {
-            String word = f.severity() == Severity.STOP ? "STOP  " : "LOOK  ";
+            String word = f.severity() == Severity.STOP ? "STOP  " : "CHECK  ";
             lines.addAll(sheet.wrap(sheet.bold, 8.2, inside(), word + f.what().text(unit)));
         }
         if (open.size() > 6) {

@@ -1,9 +1,12 @@
 package mildtilt.format;
 
 import java.io.IOException;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
+import mildtilt.clearance.VehicleSolids.Kind;
+import mildtilt.clearance.VehicleSolids;
 import mildtilt.drawing.Elevation;
 import mildtilt.drawing.Extent;
 import mildtilt.drawing.LabelPlacer;
@@ -13,23 +16,44 @@ import mildtilt.drawing.Outlines;
 import mildtilt.drawing.Pen;
 import mildtilt.drawing.Sketch;
 import mildtilt.drawing.Stroke;
+import mildtilt.drawing.Yokes;
+import mildtilt.geometry.Point;
+import mildtilt.job.Job;
 import mildtilt.measure.LengthUnit;
+import mildtilt.solid.Bounds;
+import mildtilt.solid.Convex;
+import mildtilt.solid.Solid;
+import mildtilt.steer.AxlePose;
+import mildtilt.steer.SteeringTrain;
 
 /** Elevations of a sketch on a sheet, to one scale that is said beside them. */
 final class PdfDrawing {
 
     private static final int[] SCALES = {1, 2, 5, 10, 15, 20, 25, 30, 40, 50, 75, 100, 200, 500, 1000, 2000, 5000};
     private static final double ROOM_FOR_TEXT = 12;
-    private static final double SIZE = 7.5;
+    private static final double SIZE = 9;
+    private static final int ROUND = 32;
 
     private final PdfSheet sheet;
     private final Sketch sketch;
+    private final List<VehicleSolids.Part> parts;
+    private final List<Yokes.Yoke> yokes;
+    private final boolean assembled;
     private final LengthUnit unit;
 
-    PdfDrawing(PdfSheet sheet, Sketch sketch, LengthUnit unit) {
+    /** Straight ahead at ride height. @param job what is drawn of it */
+    PdfDrawing(PdfSheet sheet, Job job, SteeringTrain train, LengthUnit unit) {
         this.sheet = sheet;
-        this.sketch = sketch;
         this.unit = unit;
+        sketch = Sketch.ofDesign(job, train);
+        Optional<AxlePose> pose = train.axle().map(_ -> train.pose(0, 0, 0));
+        assembled = pose.flatMap(AxlePose::assembled).isPresent();
+        parts = VehicleSolids.of(job).at(pose, 0, 0).stream().filter(p -> p.kind() != Kind.JOINT_SWEEP && p.kind() != Kind.WHEEL_RING && p.solid() instanceof Solid.Parts).toList();
+        yokes = train.column().map(c -> Yokes.of(c, 0)).orElse(List.of());
+    }
+
+    Sketch sketch() {
+        return sketch;
     }
 
     /** The largest usual scale at which these elevations fit side by side. */
@@ -69,7 +93,11 @@ final class PdfDrawing {
             sheet.line(x0 + extent.left() * k - 6, y0, x0 + extent.right() * k + 6, y0);
         }
         sheet.dash();
+        parts(e, k, x0, y0);
         for (Stroke stroke : sketch.strokes()) {
+            if (solid(stroke.pen())) {
+                continue;
+            }
             ink(stroke.pen());
             switch (stroke) {
                 case Stroke.Line line -> sheet.path(flat(line.points().stream()
@@ -84,6 +112,55 @@ final class PdfDrawing {
         sheet.text(sheet.regular, 8, x + sheet.textWidth(sheet.bold, 8, e.label() + "  "), y + h + 8, e.sense());
     }
 
+    /** In their widths, filled by what they are, farther ones first: as in the window. */
+    private void parts(Elevation e, double k, double x0, double y0) throws IOException {
+        List<VehicleSolids.Part> sorted = parts.stream().sorted(Comparator.comparingInt((VehicleSolids.Part p) -> p.kind().layer()).thenComparingDouble(p -> near(e, p))).toList();
+        for (VehicleSolids.Part p : sorted) {
+            sheet.pen(p.kind().layer() < 3 ? 0.4 : 0.55, p.kind().layer() < 3 ? 0.6 : 0.1);
+            for (Convex c : ((Solid.Parts) p.solid()).parts()) {
+                sheet.area(outline(c, e, k, x0, y0), grey(p.kind()));
+            }
+        }
+        sheet.pen(0.5, 0);
+        for (Yokes.Yoke y : yokes) {
+            for (List<Convex> side : List.of(y.wheelSide(), y.gearSide(), y.cross())) {
+                for (Convex c : side) {
+                    sheet.area(outline(c, e, k, x0, y0), side == y.cross() ? 0.35 : 0.72);
+                }
+            }
+        }
+    }
+
+    private static double near(Elevation e, VehicleSolids.Part p) {
+        Bounds b = p.solid().bounds();
+        return e.near(new Point((b.minX() + b.maxX()) / 2, (b.minY() + b.maxY()) / 2, (b.minZ() + b.maxZ()) / 2));
+    }
+
+    private static double[] outline(Convex c, Elevation e, double k, double x0, double y0) {
+        return flat(c.outline(e.right(), e.upward(), ROUND).stream().flatMap(p -> Stream.of(x0 + e.across(p) * k, y0 - e.up(p) * k)).toList());
+    }
+
+    private static double grey(Kind kind) {
+        return switch (kind) {
+            case SHAFT, STEERING_WHEEL, ROD, STEERING_ARM -> 0.45;
+            case GEAR, JOINT_SWEEP -> 0.65;
+            case TUBE -> 0.82;
+            case SUSPENSION, BEAM -> 0.85;
+            case TYRE, WHEEL_RING -> 0.94;
+            case OBSTACLE, HOT_OBSTACLE -> 0.95;
+            case DRIVER -> 0.98;
+        };
+    }
+
+    /** Whether what a pen draws is drawn as a solid instead. */
+    private boolean solid(Pen pen) {
+        return switch (pen) {
+            case SHAFT, JOINT, FORK_PIN, TUBE, OBSTACLE, HOT, DRIVER -> true;
+            case RACK, TIE_ROD, STEERING_ARM, WISHBONE, TYRE, GEAR_BOX, GEAR_ARM, DRIVEN_ROD, SHUTTLE, BEAM, TRACK_BAR, STRUT -> assembled;
+            case STEERING_WHEEL, GROUND, CENTRE_LINE, STEER_AXIS, SPINDLE, GUIDE, SWEPT, LOCK_ARC, TURN_AXIS, GHOST, GAP, BEARING -> false;
+        };
+    }
+
     private void labels(Elevation e, double k, double x0, double y0, Box surface) throws IOException {
         LabelPlacer placer = new LabelPlacer(surface);
         for (Stroke stroke : sketch.strokes()) {
@@ -93,8 +170,15 @@ final class PdfDrawing {
                         x0 + e.across(stroke.points().get(i)) * k, y0 - e.up(stroke.points().get(i)) * k);
             }
         }
+        for (VehicleSolids.Part part : parts) {
+            if (part.kind().layer() >= 5) {
+                ((Solid.Parts) part.solid()).parts().stream().filter(Convex::isBar).forEach(c -> placer.keepClear(
+                        x0 + e.across(c.core().getFirst()) * k, y0 - e.up(c.core().getFirst()) * k,
+                        x0 + e.across(c.core().getLast()) * k, y0 - e.up(c.core().getLast()) * k, c.radius() * k));
+            }
+        }
         for (Note note : sketch.notes()) {
-            if (!note.belongsIn(e)) {
+            if (!note.belongsIn(e) || e == Elevation.SIDE && note.at().y() < -1 && sketch.notes().stream().anyMatch(n -> n != note && n.element().equals(note.element()) && n.at().y() > 1)) {
                 continue;
             }
             String text = note.figure().text(unit);

@@ -221,6 +221,18 @@ final class PdfSheet implements AutoCloseable {
         }
     }
 
+    /** An area with its edge. @param fill grey, 0 black to 1 white */
+    void area(double[] xy, double fill) throws IOException {
+        out.setNonStrokingColor((float) fill, (float) fill, (float) fill);
+        out.moveTo((float) xy[0], (float) (height - xy[1]));
+        for (int i = 2; i < xy.length; i += 2) {
+            out.lineTo((float) xy[i], (float) (height - xy[i + 1]));
+        }
+        out.closeAndFillAndStroke();
+        // Text is written in black.
+        out.setNonStrokingColor(0f, 0f, 0f);
+    }
+
     void save(OutputStream to) throws IOException {
         out.close();
         document.save(to);

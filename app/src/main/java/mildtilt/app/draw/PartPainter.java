@@ -105,7 +105,7 @@ public final class PartPainter {
                 drafts.add(new Draft(p, about.test(p.element()), near(p.solid())));
             }
         }
-        drafts.sort(Comparator.comparing(Draft::about).thenComparing(d -> layer(d.part.kind())).thenComparingDouble(Draft::near));
+        drafts.sort(Comparator.comparing(Draft::about).thenComparing(d -> d.part.kind().layer()).thenComparingDouble(Draft::near));
         g.save();
         g.setLineJoin(StrokeLineJoin.ROUND);
         for (Draft d : drafts) {
@@ -115,19 +115,6 @@ public final class PartPainter {
             yoke(y);
         }
         g.restore();
-    }
-
-    /** What is large and light stays under what is slender, whichever is nearer. */
-    private static int layer(Kind kind) {
-        return switch (kind) {
-            case DRIVER -> 0;
-            case OBSTACLE, HOT_OBSTACLE -> 1;
-            case TYRE, WHEEL_RING -> 2;
-            case SUSPENSION, BEAM -> 3;
-            case TUBE -> 4;
-            case GEAR, ROD, STEERING_ARM -> 5;
-            case SHAFT, JOINT_SWEEP, STEERING_WHEEL -> 6;
-        };
     }
 
     private double near(Solid solid) {
