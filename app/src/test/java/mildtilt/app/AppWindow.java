@@ -83,7 +83,7 @@ final class AppWindow implements AutoCloseable {
 
     static void until(BooleanSupplier condition) {
         try {
-            WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, condition::getAsBoolean);
+            WaitForAsyncUtils.waitFor(45, TimeUnit.SECONDS, condition::getAsBoolean);
         } catch (TimeoutException e) {
             throw new AssertionError("waited too long", e);
         }

@@ -21,6 +21,9 @@ import mildtilt.check.Severity;
 import mildtilt.format.DemoJob;
 import mildtilt.format.JobFile;
 import mildtilt.glossary.Glossary;
+import mildtilt.job.Element;
+import mildtilt.job.JobPoints;
+import mildtilt.job.PointId;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -82,6 +85,52 @@ class StartPageTest {
         Platform.runLater(() -> robot.lookup("#start-own").queryButton().fire());
         AppWindow.until(() -> app.text(robot, "#message").contains("tyre's diameter"));
         assertThat(app.bench.fileProperty().get()).contains(app.chosen.toAbsolutePath());
+    }
+
+    /** A stranger's first job with nothing but what is on the screen: own vehicle, rack moved, forks clocked, tightest gap, cut list on paper. */
+    @Test
+    void aStrangersFirstTaskIsDoneFromTheStartPage(FxRobot robot) throws Exception {
+        AppWindow.until(() -> !robot.lookup("#start-own").query().isDisabled());
+        robot.clickOn("#start-track");
+        AppWindow.type(robot, "#start-track", "1450");
+        robot.clickOn("#start-own");
+        AppWindow.until(() -> !shown(robot, "#start-page"));
+        app.settleWhole();
+        assertThat(app.bench.workedProperty().get().orElseThrow().now().findings()).as("no findings of its own making").noneMatch(f -> f.severity() == Severity.STOP);
+        // The rack 20 mm back: pressed in the strip, typed in the panel.
+        robot.clickOn("#stage-linkage");
+        robot.clickOn("#element-" + Element.trainOf(app.bench.job()).indexOf(new Element.GearElement()));
+        double was = rackX();
+        AppWindow.until(() -> shown(robot, "#field-x-rack-centre"));
+        AppWindow.type(robot, "#field-x-rack-centre", String.valueOf(Math.rint(was) - 20));
+        assertThat(rackX()).isEqualTo(Math.rint(was) - 20);
+        app.settle();
+        // The forks clocked as is best for where the rack is now.
+        robot.clickOn("#stage-column");
+        robot.clickOn("#side-phasing");
+        AppWindow.until(() -> shown(robot, "#set-all-forks"));
+        if (!robot.lookup("#set-all-forks").query().isDisabled()) {
+            robot.clickOn("#set-all-forks");
+        }
+        app.settle();
+        assertThat(robot.lookup("#set-all-forks").query().isDisabled()).as("clocked").isTrue();
+        // The tightest gap: the first of the list, and the window goes there.
+        robot.clickOn("#stage-clearance");
+        robot.clickOn("#side-gaps");
+        AppWindow.until(() -> shown(robot, "#gap-0"));
+        robot.clickOn("#gap-0");
+        assertThat(app.bench.shownGap()).isPresent();
+        // The cut list, and on paper.
+        robot.clickOn("#stage-make");
+        AppWindow.until(() -> shown(robot, "#table-cut-list"));
+        app.chosen = AppWindow.temporary().resolve("card.pdf");
+        robot.press(KeyCode.CONTROL, KeyCode.P).release(KeyCode.P, KeyCode.CONTROL);
+        AppWindow.until(() -> Files.exists(app.chosen));
+        assertThat(Files.size(app.chosen)).isGreaterThan(10_000);
+    }
+
+    private double rackX() {
+        return JobPoints.position(app.bench.job(), new PointId.GearCentre()).x();
     }
 
     /** Done by hand, each step waits for it, lights what it speaks of, and at the end the demo has no stop left. */

@@ -238,14 +238,20 @@ final class ElevationSheet extends InkedPane {
         return PartPainter.distance(v.x(a), v.y(a), v.x(b), v.y(b), x, y);
     }
 
+    /** Says something beside a place of the sheet; nothing where it is empty. */
+    void say(String words, double x, double y) {
+        pointed.setVisible(!words.isEmpty());
+        pointed.setText(words);
+        pointed.autosize();
+        pointed.relocate(Math.clamp(x + 14, 0, Math.max(0, getWidth() - pointed.getWidth() - 4)), Math.max(2, y - 30));
+    }
+
     /** Names what is under the pointer, with its figure. */
     private void point(MouseEvent e) {
         Optional<Element> part = view == null || bench.dragging() ? Optional.empty() : nearest(e.getX(), e.getY());
         part.ifPresent(p -> {
             String figure = sketch.notes().stream().filter(n -> n.element().equals(p)).findFirst().map(n -> "  " + n.figure().text(bench.lengthUnit())).orElse("");
-            pointed.setText(Element.label(bench.job(), p) + figure);
-            pointed.autosize();
-            pointed.relocate(Math.min(e.getX() + 14, getWidth() - pointed.getWidth() - 4), Math.max(2, e.getY() - 30));
+            say(Element.label(bench.job(), p) + figure, e.getX(), e.getY());
         });
         pointed.setVisible(part.isPresent());
     }

@@ -74,8 +74,11 @@ final class PointHandle extends Circle {
         PointDrag d = drag;
         if (d != null) {
             sheet.view().ifPresent(v -> {
-                Point to = d.target(v, e.getSceneX() - pressedX, e.getSceneY() - pressedY, e.isShiftDown() ? FINE : STEP);
-                bench.drag(start -> d.moved(start, to));
+                // With Shift it goes where it is drawn, to a tenth.
+                PointDrag.Snapped to = e.isShiftDown() ? new PointDrag.Snapped(d.target(v, e.getSceneX() - pressedX, e.getSceneY() - pressedY, FINE), "")
+                        : d.snapped(v, e.getSceneX() - pressedX, e.getSceneY() - pressedY, STEP);
+                bench.drag(start -> d.moved(start, to.at()));
+                sheet.say(to.words(), getCenterX(), getCenterY());
             });
         }
         e.consume();
@@ -84,6 +87,7 @@ final class PointHandle extends Circle {
     private void release(MouseEvent e) {
         PointDrag d = drag;
         drag = null;
+        sheet.say("", 0, 0);
         if (d != null && bench.dragging()) {
             bench.endDrag(told(JobPoints.position(d.start(), id), JobPoints.position(bench.job(), id)));
         }

@@ -34,12 +34,9 @@ import mildtilt.app.workbench.SideTab;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.format.DemoJob;
-import mildtilt.job.Element;
 import mildtilt.knuckle.KnuckleChange;
 import mildtilt.knuckle.KnuckleEdits;
 import mildtilt.measure.LengthUnit;
-import mildtilt.routing.JointBend;
-import mildtilt.routing.TrainEdits;
 import org.jspecify.annotations.Nullable;
 
 /** The pictures of the documentation, taken off the real window one after another. */
@@ -71,9 +68,11 @@ final class ShotList {
         shots.add(new Shot("start", () -> running.shell().showStart(), SETTLE.multiply(2)));
         shots.add(new Shot("column-as-opened", () -> {
             bench.open(DemoJob.MARSH_CARRIER.job(), Optional.empty());
-            bench.selectionProperty().set(Optional.of(new Element.JointAt(1)));
         }, SETTLE.multiply(3)));
+        shots.add(new Shot("finding", () -> bench.workedProperty().get().flatMap(w -> w.now().findings().stream().findFirst()).ifPresent(f -> bench.askedFindingProperty().set(Optional.of(f))),
+                SETTLE.multiply(4)));
         shots.add(new Shot("solid", () -> {
+            bench.stageProperty().set(WorkStage.CLEARANCE);
             press(running, "#show-solid");
             bench.moveHands(new HandsPosition(120, 30, -20));
             bench.selectionProperty().set(Optional.empty());
@@ -102,7 +101,6 @@ final class ShotList {
                 ((MenuButton) running.window().getScene().lookup("#fit-sources")).getItems().getFirst().fire();
             });
         }, SETTLE.multiply(3)));
-        shots.add(new Shot("fit-wall-trace", () -> bench.fitSheetProperty().set(FitSheet.WALL)));
         shots.add(new Shot("fit-what-fits", () -> bench.fitSheetProperty().set(FitSheet.DIAGNOSIS)));
     }
 
@@ -136,13 +134,6 @@ final class ShotList {
             pick(running, "#curve", "Gear ahead of the hands");
             bench.moveHands(new HandsPosition(60, 0, 0));
         }));
-        shots.add(new Shot("holding", () -> {
-            bench.open(DemoJob.MARSH_CARRIER.job(), Optional.empty());
-            bench.edit("Split the lower shaft with a joint", j -> j.editColumn(c -> TrainEdits.split(c, 1, bench.catalogueProperty().get().joints().getFirst())));
-            bench.edit("Bend it", j -> j.editColumn(c -> JointBend.withAngle(c, 1, 18)));
-            bench.sideTabProperty().set(SideTab.HOLDING);
-            bench.selectionProperty().set(Optional.of(new Element.JointAt(1)));
-        }, SETTLE.multiply(2)));
     }
 
     /** The linkage stage on vehicles of other kinds. */
@@ -172,12 +163,6 @@ final class ShotList {
             press(running, "#knob-gear-fore-aft");
             press(running, "#run-work-out");
         }, SETTLE.multiply(6)));
-        shots.add(new Shot("variants", () -> {
-            bench.edit("Keep two variants", j -> KnuckleEdits.changedBoth(j, new KnuckleChange(-14, 0, 0, 0, 0)).keepingVariant("short arms")
-                    .withPlan(KnuckleEdits.changedBoth(j, new KnuckleChange(0, 26, 0, 0, 0)).plan()).keepingVariant("ends out")
-                    .withPlan(j.plan()));
-            bench.sideTabProperty().set(SideTab.VARIANTS);
-        }));
     }
 
     /** What is in the way, the gaps, the routes. */

@@ -12,12 +12,14 @@ import mildtilt.drawing.Pen;
 import mildtilt.drawing.Sketch;
 import mildtilt.format.DemoJob;
 import mildtilt.geometry.Point;
+import mildtilt.geometry.Side;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
 import mildtilt.job.JobPoints;
 import mildtilt.job.Plan;
 import mildtilt.job.PointId;
 import mildtilt.steer.SteeringTrain;
+import mildtilt.suspension.DoubleWishbone;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -51,6 +53,38 @@ class DragTest {
         Point fine = new PointDrag(odd, joint).target(view, 10, 0, 0.1);
         assertThat(fine.x() * 10).isCloseTo(Math.rint(fine.x() * 10), within(1e-9));
         assertThat(fine.z()).isEqualTo(535.68);
+    }
+
+    /** Near to level with the joint before it a joint comes level with it, and says so; farther off it does not. */
+    @Test
+    void aDragSnapsLevelWithTheOtherEnd() {
+        SheetView view = SheetView.fitting(Elevation.SIDE, new Extent(-1200, 0, 400, 1100), 700, 400);
+        Point from = JobPoints.position(demo, joint);
+        Point upper = JobPoints.position(demo, new PointId.JointCentre(0));
+        double down = (upper.z() - from.z()) * view.pixelsPerMm();
+        PointDrag.Snapped near = new PointDrag(demo, joint).snapped(view, 3, -down + 3, 1);
+        assertThat(near.at().z()).isEqualTo(upper.z());
+        assertThat(near.words()).startsWith("level");
+        assertThat(new PointDrag(demo, joint).snapped(view, 3, -down + 20, 1).words()).isEmpty();
+    }
+
+    /** The inner end of a tie rod comes into line with the pivots of the arms, or its rod parallel with the lower arm. */
+    @Test
+    void aTieRodsEndSnapsToTheArms() {
+        PointId inner = new PointId.InnerPivot(Side.LEFT);
+        Job job = DemoJob.MARSH_CARRIER.job();
+        SheetView view = SheetView.fitting(Elevation.FRONT, new Extent(-900, 0, 900, 900), 900, 450);
+        DoubleWishbone w = (DoubleWishbone) job.axle().orElseThrow().left().suspension();
+        Point lower = w.lowerInnerFront().midwayTo(w.lowerInnerRear());
+        Point upper = w.upperInnerFront().midwayTo(w.upperInnerRear());
+        Point from = JobPoints.position(job, inner);
+        double t = (from.z() - lower.z()) / (upper.z() - lower.z());
+        double wanted = lower.y() + t * (upper.y() - lower.y());
+        PointDrag.Snapped s = new PointDrag(job, inner).snapped(view, (wanted - from.y()) * view.pixelsPerMm() + 2, 0, 1);
+        assertThat(s.words()).contains("pivots of the arms");
+        double at = (s.at().z() - lower.z()) / (upper.z() - lower.z());
+        assertThat(s.at().y()).isCloseTo(lower.y() + at * (upper.y() - lower.y()), within(1e-9));
+        assertThat(s.at().x()).isEqualTo(from.x());
     }
 
     @Test
