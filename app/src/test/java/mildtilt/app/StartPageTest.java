@@ -101,8 +101,8 @@ class StartPageTest {
         robot.clickOn("#stage-linkage");
         robot.clickOn("#element-" + Element.trainOf(app.bench.job()).indexOf(new Element.GearElement()));
         double was = rackX();
-        AppWindow.until(() -> shown(robot, "#field-x-rack-centre"));
-        AppWindow.type(robot, "#field-x-rack-centre", String.valueOf(Math.rint(was) - 20));
+        AppWindow.until(() -> shown(robot, "#field-x-rack-midway-between-pivots"));
+        AppWindow.type(robot, "#field-x-rack-midway-between-pivots", String.valueOf(Math.rint(was) - 20));
         assertThat(rackX()).isEqualTo(Math.rint(was) - 20);
         app.settle();
         // The forks clocked as is best for where the rack is now.
