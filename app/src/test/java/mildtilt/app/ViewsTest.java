@@ -12,6 +12,7 @@ import java.util.Set;
 import javafx.application.ConditionalFeature;
 import javafx.application.Platform;
 import javafx.geometry.Bounds;
+import javafx.geometry.Point2D;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ChoiceBox;
@@ -30,9 +31,13 @@ import mildtilt.format.DemoJob;
 import mildtilt.format.FileStamp;
 import mildtilt.format.JobFile;
 import mildtilt.format.JobWriter;
+import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
+import mildtilt.geometry.Vector;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
+import mildtilt.job.JobPoints;
+import mildtilt.job.PointId;
 import mildtilt.measure.LengthUnit;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
@@ -215,6 +220,38 @@ class ViewsTest {
         press(robot, KeyCode.CONTROL, KeyCode.B);
         assertThat(app.bench.comparedProperty().get()).isEqualTo(Compared.PINNED);
         assertThat(app.text(robot, "#message")).startsWith("Marked");
+    }
+
+    /** A selected shaft is dragged by its body: both its ends go along, as one change; what is not selected is not moved. */
+    @Test
+    void aSelectedPartIsDraggedByItsBody(FxRobot robot) {
+        app.settle();
+        Job before = app.bench.job();
+        Point upper = JobPoints.position(before, new PointId.JointCentre(0));
+        Point lower = JobPoints.position(before, new PointId.JointCentre(1));
+        Point2D a = middle(robot, "#sheet-side-upper-joint-centre");
+        Point2D b = middle(robot, "#sheet-side-lower-joint-centre");
+        Point2D body = a.midpoint(b);
+        robot.drag(body, MouseButton.PRIMARY).moveBy(8, 0).moveBy(8, 0).drop();
+        assertThat(app.bench.job()).as("the sheet was shifted instead").isEqualTo(before);
+        robot.interact(() -> {
+            app.bench.showPart(Optional.of(new Element.ShaftAt(1)));
+            robot.lookup("#show-whole").queryButton().fire();
+        });
+        body = middle(robot, "#sheet-side-upper-joint-centre").midpoint(middle(robot, "#sheet-side-lower-joint-centre"));
+        robot.drag(body, MouseButton.PRIMARY).moveBy(8, 0).moveBy(8, 4).drop();
+        WaitForAsyncUtils.waitForFxEvents();
+        Vector went = JobPoints.position(app.bench.job(), new PointId.JointCentre(0)).minus(upper);
+        assertThat(went.x()).as("rearward is to the right").isLessThan(-5);
+        assertThat(went.y()).isZero();
+        assertThat(JobPoints.position(app.bench.job(), new PointId.JointCentre(1)).minus(lower)).isEqualTo(went);
+        robot.interact(app.bench::undo);
+        assertThat(app.bench.job()).isEqualTo(before);
+    }
+
+    private static Point2D middle(FxRobot robot, String id) {
+        Bounds at = robot.lookup(id).query().localToScreen(robot.lookup(id).query().getBoundsInLocal());
+        return new Point2D(at.getCenterX(), at.getCenterY());
     }
 
     @Test

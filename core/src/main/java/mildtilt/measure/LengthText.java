@@ -12,6 +12,8 @@ public final class LengthText {
 
     /** Fractions are shown to the nearest 1/32 inch, the finest mark on a common tape. */
     private static final int DENOMINATOR = 32;
+    /** Shorter than this a length is a bore, a thread or a wall, which no tape measures: it is shown in decimals, mm. */
+    private static final double FROM_TAPE = 50;
 
     private static final String NUMBER = "(?:\\d+(?:\\.\\d*)?|\\.\\d+)";
     private static final String QUANTITY = "(?:(\\d+)[ -]+)?(\\d+)/(\\d+)|(" + NUMBER + ")";
@@ -40,6 +42,14 @@ public final class LengthText {
                     ? fraction(mm)
                     : trimmed(mm / 25.4, 5) + "\"";
         };
+    }
+
+    /**
+     * What a field shows of a length: as {@link #editable}, but in fractions to the nearest one that is marked on a tape, where the
+     * length is one that is measured with a tape. The field keeps the exact value underneath as long as nothing else is typed.
+     */
+    public static String inField(double mm, LengthUnit unit) {
+        return unit == LengthUnit.INCH_FRACTION && Math.abs(mm) >= FROM_TAPE ? fraction(mm) : editable(mm, unit);
     }
 
     /** A fixed number of decimals, with a true minus sign and never "-0". */

@@ -74,4 +74,14 @@ class LengthTextTest {
         assertThat(both.text(LengthUnit.MM)).isEqualTo("Raise it 12.0 mm, then lean it 3.0° over 25.4 mm.");
         assertThat(both.text(LengthUnit.INCH)).contains("over 1.000\"");
     }
+
+    /** What a tape measures is shown in fractions, what it does not in decimals; either can be read back. */
+    @Test
+    void aFieldShowsFractionsOfWhatATapeMeasures() {
+        assertThat(LengthText.inField(2380, LengthUnit.INCH_FRACTION)).isEqualTo("7' 9 11/16\"");
+        assertThat(LengthText.inField(368.3, LengthUnit.INCH_FRACTION)).isEqualTo("14 1/2\"");
+        assertThat(LengthText.inField(1.5, LengthUnit.INCH_FRACTION)).isEqualTo("0.05906\"");
+        assertThat(LengthText.inField(2380, LengthUnit.MM)).isEqualTo("2380 mm");
+        assertThat(LengthText.parse(LengthText.inField(2380, LengthUnit.INCH_FRACTION), LengthUnit.INCH_FRACTION)).isCloseTo(2380, within(25.4 / 64));
+    }
 }

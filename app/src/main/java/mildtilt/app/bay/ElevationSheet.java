@@ -62,6 +62,7 @@ final class ElevationSheet extends InkedPane {
     private final Label pointed = new Label();
     private @Nullable PartPainter painter;
     private @Nullable FigureWriter writer;
+    private Optional<BodyDrag> body = Optional.empty();
     private Optional<Extent> awaited = Optional.empty();
     private Sketch sketch = new Sketch(List.of(), List.of());
     /** Outlines of the last drawing, by the stroke itself: what does not move has the same again. */
@@ -113,8 +114,13 @@ final class ElevationSheet extends InkedPane {
         addEventHandler(MouseEvent.MOUSE_PRESSED, e -> {
             pressedX = e.getX();
             pressedY = e.getY();
+            body = e.getButton() == MouseButton.PRIMARY ? BodyDrag.of(bench, nearest(e.getX(), e.getY())) : Optional.empty();
         });
-        addEventHandler(MouseEvent.MOUSE_DRAGGED, this::pan);
+        addEventHandler(MouseEvent.MOUSE_DRAGGED, this::dragged);
+        addEventHandler(MouseEvent.MOUSE_RELEASED, _ -> {
+            body.ifPresent(b -> b.end(bench));
+            body = Optional.empty();
+        });
         addEventHandler(MouseEvent.MOUSE_CLICKED, this::select);
     }
 
@@ -182,8 +188,17 @@ final class ElevationSheet extends InkedPane {
         return painter == null ? List.of() : painter.darkBars();
     }
 
+    /** A selected part goes with the pointer; elsewhere the sheet does. */
+    private void dragged(MouseEvent e) {
+        if (body.isPresent() && view != null && !e.isStillSincePress()) {
+            body.get().to(bench, elevation.inSpace(Math.rint((e.getX() - pressedX) / view.pixelsPerMm()), Math.rint((pressedY - e.getY()) / view.pixelsPerMm())));
+        } else {
+            pan(e);
+        }
+    }
+
     private void pan(MouseEvent e) {
-        if (view == null || bench.dragging() || e.isConsumed()) {
+        if (view == null || bench.dragging() || e.isConsumed() || body.isPresent()) {
             return;
         }
         shift(e.getX() - pressedX, e.getY() - pressedY);

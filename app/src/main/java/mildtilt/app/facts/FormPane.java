@@ -71,7 +71,7 @@ public abstract class FormPane extends FactsPane {
     }
 
     protected final Node length(String label, String id, double mm, BiFunction<Job, Double, Job> set) {
-        return measure(label, id, LengthText.editable(mm, bench.lengthUnit()), t -> LengthText.parse(t, bench.lengthUnit()), v -> bench.edit(label + ": " + LengthText.editable(v, bench.lengthUnit()), j -> set.apply(j, v)));
+        return measure(label, id, LengthText.inField(mm, bench.lengthUnit()), t -> LengthText.parse(t, bench.lengthUnit()), v -> bench.edit(label + ": " + LengthText.editable(v, bench.lengthUnit()), j -> set.apply(j, v)));
     }
 
     protected final Node number(String label, String id, double value, BiFunction<Job, Double, Job> set) {
@@ -84,7 +84,7 @@ public abstract class FormPane extends FactsPane {
 
     /** A length that need not be known: "none" takes it away. */
     protected final Node maybeLength(String label, String id, Optional<Double> mm, BiFunction<Job, Optional<Double>, Job> set) {
-        return maybe(label, id, mm.map(v -> LengthText.editable(v, bench.lengthUnit())), t -> LengthText.parse(t, bench.lengthUnit()), set);
+        return maybe(label, id, mm.map(v -> LengthText.inField(v, bench.lengthUnit())), t -> LengthText.parse(t, bench.lengthUnit()), set);
     }
 
     protected final Node maybeNumber(String label, String id, Optional<Double> v, BiFunction<Job, Optional<Double>, Job> set) {

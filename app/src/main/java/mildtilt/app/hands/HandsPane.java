@@ -51,7 +51,10 @@ public final class HandsPane extends HBox {
         speed.setMaxWidth(Double.MAX_VALUE);
         speed.valueProperty().addListener((_, _, v) -> player.speed(v.times));
         centre.setMaxWidth(Double.MAX_VALUE);
-        VBox reading = new VBox(3, left, right, play, speed, centre);
+        ToggleButton together = toggle("Both wheels", "travel-together", "Either lever moves both wheels", bench.travelTogetherProperty());
+        together.setMaxWidth(Double.MAX_VALUE);
+        HBox angles = new HBox(8, left, right);
+        VBox reading = new VBox(3, angles, together, play, speed, centre);
         reading.getStyleClass().add("hands-reading");
         reading.setMinWidth(128);
         reading.setAlignment(Pos.CENTER_LEFT);

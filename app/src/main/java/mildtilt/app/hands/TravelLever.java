@@ -16,7 +16,7 @@ import mildtilt.job.Vehicle;
 import mildtilt.linkage.WheelTravel;
 import mildtilt.measure.LengthText;
 
-/** Moves one wheel between droop and bump; with Shift held, both. */
+/** Moves one wheel between droop and bump, or both together where that is chosen; with Shift held the other of the two. */
 final class TravelLever extends CanvasPane {
 
     private static final double TOP = 16;
@@ -67,8 +67,10 @@ final class TravelLever extends CanvasPane {
         return side == Side.LEFT ? bench.hands().travelLeft() : bench.hands().travelRight();
     }
 
-    private void to(double mm, boolean both) {
+    private void to(double mm, boolean shift) {
         HandsPosition h = bench.hands();
+        // Shift does the other of what is chosen.
+        boolean both = shift != bench.travelTogetherProperty().get();
         bench.moveHands(new HandsPosition(h.steeringWheelDeg(),
                 side == Side.LEFT || both ? mm : h.travelLeft(), side == Side.RIGHT || both ? mm : h.travelRight()));
     }

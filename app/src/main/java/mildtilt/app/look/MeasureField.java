@@ -25,6 +25,7 @@ public final class MeasureField extends TypedField {
     private final Consumer<Optional<Double>> take;
     private final Consumer<String> refuse;
     private Optional<Double> value = Optional.empty();
+    private @Nullable String exact;
 
     public MeasureField(String shown, ToDoubleFunction<String> read, DoubleConsumer take, Consumer<String> refuse) {
         this(refuse, shown, t -> Optional.of(read.applyAsDouble(t)), v -> v.ifPresent(take::accept));
@@ -41,6 +42,12 @@ public final class MeasureField extends TypedField {
         this.take = take;
         this.refuse = refuse;
         getStyleClass().add("measure-field");
+    }
+
+    /** What is kept underneath where the text shows it rounded: told on hover. */
+    public void exact(String text) {
+        exact = text.equals(getText()) ? null : "Exactly " + text;
+        mark(null);
     }
 
     @Override
@@ -68,6 +75,7 @@ public final class MeasureField extends TypedField {
 
     private void mark(@Nullable String why) {
         pseudoClassStateChanged(WRONG, why != null);
-        setTooltip(why == null ? null : new Tooltip(why));
+        String told = why == null ? exact : why;
+        setTooltip(told == null ? null : new Tooltip(told));
     }
 }

@@ -201,6 +201,9 @@ public final class PiecePane extends VBox {
                     .orElseGet(() -> new MeasureField(text(f), t -> read(f, t), v -> change(f, j -> f.set().apply(j, v)), bench::refuse));
             field.setId("field-" + f.label().toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-"));
             field.setAccessibleText(f.label());
+            if (f.measure() == PieceField.Measure.LENGTH) {
+                f.value().ifPresent(v -> field.exact(LengthText.editable(v, bench.lengthUnit())));
+            }
             name.setLabelFor(field);
             GridPane.setHgrow(name, Priority.ALWAYS);
             grid.addRow(row++, name, field);
@@ -267,7 +270,7 @@ public final class PiecePane extends VBox {
 
     private String text(PieceField f) {
         return f.value().map(v -> switch (f.measure()) {
-            case LENGTH -> LengthText.editable(v, bench.lengthUnit());
+            case LENGTH -> LengthText.inField(v, bench.lengthUnit());
             case ANGLE -> trim(v) + "°";
             case NUMBER -> trim(v);
         }).orElse(MeasureField.NONE);
@@ -308,11 +311,12 @@ public final class PiecePane extends VBox {
     private Node coordinate(PointId id, String axis, ToDoubleFunction<Point> along, DoubleFunction<Point> to) {
         LengthUnit unit = bench.lengthUnit();
         String label = JobPoints.label(bench.job(), id);
-        Supplier<String> text = () -> LengthText.editable(along.applyAsDouble(JobPoints.position(bench.job(), id)), unit);
+        Supplier<String> text = () -> LengthText.inField(along.applyAsDouble(JobPoints.position(bench.job(), id)), unit);
         MeasureField field = new MeasureField(text.get(), t -> LengthText.parse(t, unit),
                 v -> bench.edit("Move " + label + ", " + axis, job -> JobPoints.moved(job, id, to.apply(v))), bench::refuse);
         field.setId("field-" + axis + "-" + label.replaceAll("[^a-z0-9A-Z]+", "-"));
         field.setAccessibleText(label + " " + axis);
+        field.exact(LengthText.editable(along.applyAsDouble(JobPoints.position(bench.job(), id)), unit));
         coordinates.put(field, text);
         Label name = new Label(axis);
         name.setLabelFor(field);

@@ -73,7 +73,7 @@ final class Header extends HBox {
         return switch (unit) {
             case MM -> "mm";
             case INCH -> "inch";
-            case INCH_FRACTION -> "inch 1/16";
+            case INCH_FRACTION -> "inch 1/32";
         };
     }
 

@@ -7,6 +7,8 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.Executor;
+import java.util.concurrent.Executors;
 import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -19,10 +21,15 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.TilePane;
 import javafx.scene.layout.VBox;
+import mildtilt.analysis.Analysis;
 import mildtilt.app.look.MeasureField;
 import mildtilt.app.look.Wrap;
 import mildtilt.app.workbench.Workbench;
+import mildtilt.check.Finding;
+import mildtilt.check.Severity;
 import mildtilt.format.DemoJob;
+import mildtilt.format.JobFile;
+import mildtilt.format.JobFileException;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.job.Job;
 import mildtilt.job.VehicleScale;
@@ -33,6 +40,10 @@ public final class StartPane extends HBox {
 
     private static final double CARD = 212;
     private static final double TWO_LINES = 44;
+    private static final double RECENT_WIDTH = 84;
+    private static final double RECENT_HEIGHT = 54;
+    private static final double RECENT_ROW = 270;
+    private static final int RECENT = 6;
 
     /** What can be begun. */
     public interface Begin {
@@ -54,7 +65,13 @@ public final class StartPane extends HBox {
 
     private final Workbench bench;
     private final Begin begin;
-    private final VBox recent = new VBox(2);
+    private final VBox recent = new VBox(4);
+    /** One after the other: the window has work to do as well. */
+    private final Executor reading = Executors.newSingleThreadExecutor(r -> {
+        Thread t = new Thread(r, "recent jobs");
+        t.setDaemon(true);
+        return t;
+    });
     private final HBox sizes = new HBox(10);
     private final Button go = new Button("Begin with these");
     private final Map<DemoJob, VehiclePicture> pictures = new EnumMap<>(DemoJob.class);
@@ -192,7 +209,7 @@ public final class StartPane extends HBox {
     }
 
     private Node field(String label, String id, double mm, Take take) {
-        MeasureField f = new MeasureField(LengthText.editable(mm, bench.lengthUnit()), t -> LengthText.parse(t, bench.lengthUnit()), take::take, bench::refuse);
+        MeasureField f = new MeasureField(LengthText.inField(mm, bench.lengthUnit()), t -> LengthText.parse(t, bench.lengthUnit()), take::take, bench::refuse);
         f.setId(id);
         f.setAccessibleText(label);
         f.setPrefWidth(110);
@@ -203,17 +220,49 @@ public final class StartPane extends HBox {
 
     private void refresh() {
         recent.getChildren().clear();
-        List<Path> all = begin.recent();
+        List<Path> all = begin.recent().stream().limit(RECENT).toList();
         if (all.isEmpty()) {
             recent.getChildren().add(Wrap.text("Jobs you have opened or saved will stand here.", "hint"));
         }
         for (Path p : all) {
-            String name = p.getFileName().toString();
-            Button b = plain(name, "start-recent-" + name.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-"), () -> begin.open(p));
-            b.setAlignment(Pos.CENTER_LEFT);
-            b.getStyleClass().add("where-link");
-            b.setTooltip(new Tooltip(p.toString()));
-            recent.getChildren().add(b);
+            recent.getChildren().add(recentJob(p));
         }
+    }
+
+    /** A job of before: its picture and its state, as soon as they are read beside. */
+    private Button recentJob(Path p) {
+        String name = p.getFileName().toString();
+        VehiclePicture picture = new VehiclePicture();
+        picture.setMinSize(RECENT_WIDTH, RECENT_HEIGHT);
+        picture.setPrefSize(RECENT_WIDTH, RECENT_HEIGHT);
+        picture.setMaxSize(RECENT_WIDTH, RECENT_HEIGHT);
+        Label state = new Label("");
+        state.getStyleClass().add("hint");
+        Label title = new Label(name);
+        title.setEllipsisString("");
+        HBox row = new HBox(8, picture, new VBox(1, title, state));
+        row.setAlignment(Pos.CENTER_LEFT);
+        row.setMaxWidth(RECENT_ROW);
+        Button b = plain("", "start-recent-" + name.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-"), () -> begin.open(p));
+        b.setGraphic(row);
+        b.setAccessibleText("Open " + name);
+        b.setAlignment(Pos.CENTER_LEFT);
+        b.getStyleClass().add("recent-job");
+        b.setTooltip(new Tooltip(p.toString()));
+        CompletableFuture.runAsync(() -> {
+            try {
+                Job job = JobFile.open(p);
+                VehiclePicture.Drawn drawn = VehiclePicture.Drawn.of(job);
+                Platform.runLater(() -> picture.show(drawn));
+                List<Finding> found = Analysis.of(job).findings();
+                long stops = found.stream().filter(f -> f.severity() == Severity.STOP).count();
+                String told = found.isEmpty() ? "nothing found" : stops + " stop, " + (found.size() - stops) + " check";
+                Platform.runLater(() -> state.setText(told));
+            } catch (JobFileException | ImpossibleGeometryException e) {
+                // It says why when it is opened.
+                Platform.runLater(() -> state.setText("can't be read"));
+            }
+        }, reading);
+        return b;
     }
 }

@@ -53,6 +53,7 @@ public final class Workbench implements AutoCloseable {
     private final ObjectProperty<LengthUnit> lengthUnit = new SimpleObjectProperty<>(LengthUnit.MM);
     private final ObjectProperty<WorkStage> stage = new SimpleObjectProperty<>(WorkStage.COLUMN);
     private final ObjectProperty<ViewChoice> view = new SimpleObjectProperty<>(ViewChoice.SIDE);
+    private final BooleanProperty travelTogether = new SimpleBooleanProperty();
     private final BooleanProperty dockFolded = new SimpleBooleanProperty();
     private final ObjectProperty<Optional<Finding>> askedFinding = new SimpleObjectProperty<>(Optional.empty());
     private final ObjectProperty<Optional<Spotlight>> spotlight = new SimpleObjectProperty<>(Optional.empty());
@@ -158,6 +159,11 @@ public final class Workbench implements AutoCloseable {
 
     public ObjectProperty<WorkStage> stageProperty() {
         return stage;
+    }
+
+    /** Whether both wheels travel together when either lever is moved. */
+    public BooleanProperty travelTogetherProperty() {
+        return travelTogether;
     }
 
     /** Which drawing fills the view. */
