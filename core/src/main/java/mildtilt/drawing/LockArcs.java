@@ -19,10 +19,11 @@ import mildtilt.suspension.KnucklePose;
  * axes to the turning centre. Worked out once for a job, drawn for any place of the hands.
  *
  * @param over the whole lock at ride height, from the right to the left
+ * @param tyreHalf half of a tyre's width, mm
  */
-record LockArcs(List<AxlePose.Assembled> over) {
+record LockArcs(List<AxlePose.Assembled> over, double tyreHalf) {
 
-    static final LockArcs NONE = new LockArcs(List.of());
+    static final LockArcs NONE = new LockArcs(List.of(), 0);
 
     private static final int STEPS = 8;
     private static final double AXIS_LENGTH = 40_000;
@@ -37,7 +38,7 @@ record LockArcs(List<AxlePose.Assembled> over) {
         for (int i = -STEPS; i <= STEPS; i++) {
             train.pose((i < 0 ? right : left) * Math.abs(i) / STEPS, 0, 0).assembled().ifPresent(over::add);
         }
-        return new LockArcs(over);
+        return new LockArcs(over, job.vehicle().tyreWidth() / 2);
     }
 
     Sketch.Construction construction(AxlePose pose) {
@@ -52,6 +53,12 @@ record LockArcs(List<AxlePose.Assembled> over) {
             List<Point> sector = sector(side);
             all.add(new Stroke.Line(arms, Pen.LOCK_ARC, over.stream().map(a -> a.knuckle(side).tieRodPoint()).toList()));
             all.add(new Stroke.Line(tyres, Pen.LOCK_ARC, sector));
+            // Where the tyre stands at either lock: between them it sweeps.
+            for (AxlePose.Assembled end : List.of(over.getFirst(), over.getLast())) {
+                KnucklePose at = end.knuckle(side);
+                Vector half = at.spin().times(tyreHalf);
+                all.add(new Stroke.Outline(tyres, Pen.LOCK_ARC, Sketch.cylinder(at.wheelCentre().plus(half), at.wheelCentre().plus(half.negated()), at.wheelCentre().z())));
+            }
             notes.add(lock(over.getFirst(), side, sector.get(1)));
             notes.add(lock(over.getLast(), side, sector.get(sector.size() - 2)));
             KnucklePose k = pose.assembled().get().knuckle(side);

@@ -400,6 +400,22 @@ final class ElevationSheet extends InkedPane {
     }
 
     private void constructionLine(GraphicsContext g, SheetView v, Stroke s) {
+        if (s instanceof Stroke.Outline tyre) {
+            List<Outlines.Flat> hull = Outlines.of(tyre, elevation);
+            double[] xs = hull.stream().mapToDouble(f -> v.originX() + f.across() * v.pixelsPerMm()).toArray();
+            double[] ys = hull.stream().mapToDouble(f -> v.originY() - f.up() * v.pixelsPerMm()).toArray();
+            g.setGlobalAlpha(0.07);
+            g.setFill(ink(Ink.ACCENT));
+            g.fillPolygon(xs, ys, xs.length);
+            g.setGlobalAlpha(0.45);
+            g.setStroke(ink(Ink.ACCENT));
+            g.setLineWidth(0.8);
+            g.setLineDashes(3, 3);
+            g.strokePolygon(xs, ys, xs.length);
+            g.setLineDashes();
+            g.setGlobalAlpha(1);
+            return;
+        }
         double[] xs = s.points().stream().mapToDouble(v::x).toArray();
         double[] ys = s.points().stream().mapToDouble(v::y).toArray();
         if (s.pen() == Pen.LOCK_ARC && s.element().equals(Optional.of(new Element.Tyres()))) {

@@ -13,6 +13,7 @@ import javafx.scene.text.TextAlignment;
 import mildtilt.app.draw.SheetView;
 import mildtilt.app.look.Fonts;
 import mildtilt.app.look.Ink;
+import mildtilt.drawing.Elevation;
 import mildtilt.drawing.LabelPlacer;
 import mildtilt.drawing.LabelPlacer.Box;
 import mildtilt.drawing.Note;
@@ -67,8 +68,11 @@ final class FigureWriter {
         if (length < w + 2 * ARROW || length / v.pixelsPerMm() < 0.6 * span.from().distanceTo(span.to())) {
             return false;
         }
-        double nx = -(by - ay) / length;
-        double ny = (bx - ax) / length;
+        // Above in the side view, where legs and pedals are below; below elsewhere, where the arms are above. Alike on both sides.
+        double wanted = v.elevation() == Elevation.SIDE ? -1 : 1;
+        double way = (bx - ax) * wanted >= 0 ? 1 : -1;
+        double nx = -(by - ay) / length * way;
+        double ny = (bx - ax) / length * way;
         for (double off : OFFSETS) {
             double x1 = ax + nx * off;
             double y1 = ay + ny * off;
