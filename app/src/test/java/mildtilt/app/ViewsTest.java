@@ -26,6 +26,7 @@ import javafx.stage.WindowEvent;
 import mildtilt.app.shell.Recovery;
 import mildtilt.app.workbench.Compared;
 import mildtilt.app.workbench.HandsPosition;
+import mildtilt.app.workbench.SideTab;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.format.DemoJob;
 import mildtilt.format.FileStamp;
@@ -220,6 +221,62 @@ class ViewsTest {
         press(robot, KeyCode.CONTROL, KeyCode.B);
         assertThat(app.bench.comparedProperty().get()).isEqualTo(Compared.PINNED);
         assertThat(app.text(robot, "#message")).startsWith("Marked");
+    }
+
+    /** The one search field finds a part, a point, a command, a figure and a word, and goes there. */
+    @Test
+    void anythingIsFoundAndGoneTo(FxRobot robot) {
+        app.settle();
+        find(robot, "lower joint");
+        assertThat(app.bench.selectionProperty().get()).contains(new Element.JointAt(1));
+        assertThat(app.bench.sideTabProperty().get()).isEqualTo(SideTab.PART);
+        find(robot, "linkage stage");
+        assertThat(app.bench.stageProperty().get()).isEqualTo(WorkStage.LINKAGE);
+        find(robot, "ackermann off");
+        assertThat(app.bench.sideTabProperty().get()).isEqualTo(SideTab.NOTES);
+        assertThat(app.bench.selectionProperty().get()).contains(new Element.SteeringArms());
+        // What is called nothing is said to be, and nothing happens.
+        Job before = app.bench.job();
+        find(robot, "zzz");
+        assertThat(app.bench.job()).isEqualTo(before);
+        find(robot, "scrub radius glossary");
+        AppWindow.until(() -> robot.lookup("#glossary-search").tryQuery().isPresent());
+        AppWindow.answer(robot, "Close");
+    }
+
+    private void find(FxRobot robot, String text) {
+        press(robot, KeyCode.CONTROL, KeyCode.K);
+        robot.write(text);
+        WaitForAsyncUtils.waitForFxEvents();
+        robot.type(KeyCode.ENTER);
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    /** Played, the wheel turns by itself until it is paused, and the levers move both wheels where that is chosen. */
+    @Test
+    void theSteeringIsPlayedAndBothWheelsTravelTogether(FxRobot robot) {
+        app.settle();
+        robot.clickOn("#play-steer");
+        AppWindow.until(() -> Math.abs(app.bench.hands().steeringWheelDeg()) > 40);
+        assertThat(app.bench.hands().travelLeft()).isZero();
+        robot.clickOn("#play-steer");
+        HandsPosition paused = app.bench.hands();
+        WaitForAsyncUtils.waitForFxEvents(20);
+        assertThat(app.bench.hands()).isEqualTo(paused);
+        robot.clickOn("#centre-hands");
+        robot.clickOn("#travel-together");
+        robot.interact(() -> robot.lookup("#travel-left").query().requestFocus());
+        robot.type(KeyCode.PAGE_UP);
+        assertThat(app.bench.hands().travelLeft()).isEqualTo(70);
+        assertThat(app.bench.hands().travelRight()).isEqualTo(70);
+        robot.clickOn("#play-travel");
+        AppWindow.until(() -> app.bench.hands().travelLeft() < 30);
+        assertThat(app.bench.hands().travelRight()).isEqualTo(app.bench.hands().travelLeft());
+        // Another stage is looked at with a still wheel.
+        robot.clickOn("#stage-linkage");
+        HandsPosition left = app.bench.hands();
+        WaitForAsyncUtils.waitForFxEvents(20);
+        assertThat(app.bench.hands()).isEqualTo(left);
     }
 
     /** A selected shaft is dragged by its body: both its ends go along, as one change; what is not selected is not moved. */

@@ -20,6 +20,8 @@ final class BookPages {
 
     final PdfSheet sheet;
     final LengthUnit unit;
+    private static final double FOOT_TYPE = 9;
+
     private final String kind;
     private final String head;
     private final String foot;
@@ -36,11 +38,18 @@ final class BookPages {
 
     private void begin() throws IOException {
         sheet.text(sheet.bold, 9, left(), PdfSheet.MARGIN + 8, sheet.fit(sheet.bold, 9, wide() * 0.6, head));
-        sheet.textRight(sheet.regular, 8, left() + wide(), PdfSheet.MARGIN + 8, kind + " · sheet " + sheet.pages());
         sheet.pen(0.5, 0.4);
         sheet.line(left(), PdfSheet.MARGIN + 13, left() + wide(), PdfSheet.MARGIN + 13);
-        sheet.text(sheet.regular, 7, left(), sheet.height - PdfSheet.MARGIN + 4, sheet.fit(sheet.regular, 7, wide(), foot));
+        sheet.text(sheet.regular, FOOT_TYPE, left(), sheet.height - PdfSheet.MARGIN + 4, sheet.fit(sheet.regular, FOOT_TYPE, wide(), foot));
         y = PdfSheet.MARGIN + HEAD;
+    }
+
+    /** Numbers the sheets, once all are there: n of how many. */
+    void number() throws IOException {
+        int all = sheet.pages();
+        for (int i = 1; i <= all; i++) {
+            sheet.addRight(i, sheet.regular, 9, left() + wide(), PdfSheet.MARGIN + 8, kind + " · sheet " + i + " of " + all);
+        }
     }
 
     double left() {

@@ -42,6 +42,7 @@ public final class InspectionPdf {
                 pages.say(who + ":  ______________________________");
                 pages.down(8);
             }
+            pages.number();
             ByteArrayOutputStream bytes = new ByteArrayOutputStream();
             sheet.save(bytes);
             return bytes.toByteArray();

@@ -29,6 +29,8 @@ import org.apache.pdfbox.pdmodel.common.PDRectangle;
 /** The job book: the whole job on paper, lying sheets. Its figures are those of the screen, by the same words. */
 public final class JobBookPdf {
 
+    private static final String CUT_LIST = "cut-list";
+
     /** Written by hands of their own. */
     private static final Set<String> NOT_AS_TABLES = Set.of("run-sheet");
 
@@ -60,12 +62,20 @@ public final class JobBookPdf {
 
     private void book() throws IOException {
         summary();
+        // What the saw needs stands with what is found, before all else.
+        for (Table t : papers.tables()) {
+            if (t.file().equals(CUT_LIST)) {
+                pages.nextPage();
+                pages.table(t);
+                after(t);
+            }
+        }
         drawings();
         curves();
         pages.nextPage();
         runSheet();
         for (Table t : papers.tables()) {
-            if (!NOT_AS_TABLES.contains(t.file())) {
+            if (!NOT_AS_TABLES.contains(t.file()) && !t.file().equals(CUT_LIST)) {
                 pages.table(t);
                 after(t);
             }
@@ -73,6 +83,7 @@ public final class JobBookPdf {
         open();
         heat();
         cautions();
+        pages.number();
         if (!papers.templates().patterns().isEmpty()) {
             sheet.nextPage();
             new TemplatePdf(sheet, unit).patterns(papers.templates().patterns());

@@ -61,6 +61,23 @@ final class PdfSheet implements AutoCloseable {
         out = page();
     }
 
+    /** Writes onto a sheet that is drawn already. @param sheet from 1 */
+    void addRight(int sheet, PDFont font, double fontSize, double right, double y, String text) throws IOException {
+        PDPage page = document.getPage(sheet - 1);
+        boolean current = sheet == pages;
+        if (current) {
+            textRight(font, fontSize, right, y, text);
+            return;
+        }
+        try (PDPageContentStream more = new PDPageContentStream(document, page, PDPageContentStream.AppendMode.APPEND, true, true)) {
+            more.beginText();
+            more.setFont(font, (float) fontSize);
+            more.newLineAtOffset((float) (right - textWidth(font, fontSize, text)), (float) (height - y));
+            more.showText(text);
+            more.endText();
+        }
+    }
+
     /** How many sheets there are so far. */
     int pages() {
         return pages;
