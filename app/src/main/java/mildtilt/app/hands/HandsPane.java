@@ -53,7 +53,7 @@ public final class HandsPane extends HBox {
         centre.setMaxWidth(Double.MAX_VALUE);
         ToggleButton together = toggle("Both wheels", "travel-together", "Either lever moves both wheels", bench.travelTogetherProperty());
         together.setMaxWidth(Double.MAX_VALUE);
-        HBox angles = new HBox(8, left, right);
+        VBox angles = new VBox(-2, left, right);
         VBox reading = new VBox(3, angles, together, play, speed, centre);
         reading.getStyleClass().add("hands-reading");
         reading.setMinWidth(128);
