@@ -161,7 +161,7 @@ final class MakingChecks {
     private static Finding brief(Fit f, Finding found) {
         Fits.RodPlace at = f.rod().orElseThrow();
         Finding titled = found.titled("%s: %s %s".formatted(Element.capital(at.rod().label()), Fits.label(at.rod(), at.outer()), f.seating().label()));
-        return f.seating() == Seating.RATTLES // The last that is told of it is how much it has to rock.
+        return f.seating() == Seating.RATTLES // Its last figure is how much it has to rock.
                 ? titled.by(f.told().measures().getLast()) : titled;
     }
 

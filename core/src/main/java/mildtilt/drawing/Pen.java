@@ -48,6 +48,24 @@ public enum Pen {
     /** Construction: a wheel's axis, toward the turning centre. */
     TURN_AXIS;
 
+    /** Whether what it draws is drawn as a solid in its real width, where there is one. */
+    public boolean solid() {
+        return switch (this) {
+            case SHAFT, JOINT, FORK_PIN, TUBE, OBSTACLE, HOT, DRIVER -> true;
+            case STEERING_WHEEL, GROUND, CENTRE_LINE, STEER_AXIS, SPINDLE, GUIDE, SWEPT, LOCK_ARC, TURN_AXIS, GHOST, GAP, BEARING -> false;
+            case RACK, TIE_ROD, STEERING_ARM, WISHBONE, TYRE, GEAR_BOX, GEAR_ARM, DRIVEN_ROD, SHUTTLE, BEAM, TRACK_BAR, STRUT -> true;
+        };
+    }
+
+    /** Whether it draws what hangs on the axle: where that can't be assembled there are no solids, and its lines are drawn instead. */
+    public boolean onAxle() {
+        return switch (this) {
+            case RACK, TIE_ROD, STEERING_ARM, WISHBONE, TYRE, GEAR_BOX, GEAR_ARM, DRIVEN_ROD, SHUTTLE, BEAM, TRACK_BAR, STRUT -> true;
+            case SHAFT, JOINT, FORK_PIN, TUBE, OBSTACLE, HOT, DRIVER, STEERING_WHEEL, GROUND, CENTRE_LINE, STEER_AXIS, SPINDLE, GUIDE, SWEPT, LOCK_ARC,
+                    TURN_AXIS, GHOST, GAP, BEARING -> false;
+        };
+    }
+
     /** Whether figures should stay off lines of this pen. */
     public boolean matters() {
         return switch (this) {

@@ -36,6 +36,8 @@ public record Sketch(List<Stroke> strokes, List<Note> notes, Construction constr
 
     private static final int CIRCLE_POINTS = 48;
     private static final double JOINT_RADIUS = 26;
+    /** Figures that are shown alike, mm or degrees. */
+    private static final double ALIKE = 0.05;
     private static final double BEARING_WIDTH = 16;
     private static final double BEARING_WALL = 11;
 
@@ -46,6 +48,12 @@ public record Sketch(List<Stroke> strokes, List<Note> notes, Construction constr
 
     public Sketch(List<Stroke> strokes, List<Note> notes) {
         this(strokes, notes, Construction.NONE);
+    }
+
+    /** Whether a figure of the right lies behind the same one of the left, as seen from the side. */
+    public boolean hides(Note note, Elevation elevation) {
+        return elevation == Elevation.SIDE && note.at().y() < 0 && notes.stream()
+                .anyMatch(n -> n != note && n.element().equals(note.element()) && n.at().y() > 0 && Math.abs(n.figure().value() - note.figure().value()) < ALIKE);
     }
 
     /** Straight ahead at ride height, without construction. */

@@ -95,7 +95,7 @@ final class PdfDrawing {
         sheet.dash();
         parts(e, k, x0, y0);
         for (Stroke stroke : sketch.strokes()) {
-            if (solid(stroke.pen())) {
+            if (stroke.pen().solid() && (assembled || !stroke.pen().onAxle())) {
                 continue;
             }
             ink(stroke.pen());
@@ -152,15 +152,6 @@ final class PdfDrawing {
         };
     }
 
-    /** Whether what a pen draws is drawn as a solid instead. */
-    private boolean solid(Pen pen) {
-        return switch (pen) {
-            case SHAFT, JOINT, FORK_PIN, TUBE, OBSTACLE, HOT, DRIVER -> true;
-            case RACK, TIE_ROD, STEERING_ARM, WISHBONE, TYRE, GEAR_BOX, GEAR_ARM, DRIVEN_ROD, SHUTTLE, BEAM, TRACK_BAR, STRUT -> assembled;
-            case STEERING_WHEEL, GROUND, CENTRE_LINE, STEER_AXIS, SPINDLE, GUIDE, SWEPT, LOCK_ARC, TURN_AXIS, GHOST, GAP, BEARING -> false;
-        };
-    }
-
     private void labels(Elevation e, double k, double x0, double y0, Box surface) throws IOException {
         LabelPlacer placer = new LabelPlacer(surface);
         for (Stroke stroke : sketch.strokes()) {
@@ -178,7 +169,7 @@ final class PdfDrawing {
             }
         }
         for (Note note : sketch.notes()) {
-            if (!note.belongsIn(e) || e == Elevation.SIDE && note.at().y() < -1 && sketch.notes().stream().anyMatch(n -> n != note && n.element().equals(note.element()) && n.at().y() > 1)) {
+            if (!note.belongsIn(e) || sketch.hides(note, e)) {
                 continue;
             }
             String text = note.figure().text(unit);

@@ -92,6 +92,7 @@ final class ElevationSheet extends InkedPane {
         clip.heightProperty().bind(heightProperty());
         setClip(clip);
         setMinSize(60, 40);
+        sceneProperty().addListener((_, _, _) -> redraw());
         bench.jobProperty().addListener((_, _, _) -> redraw());
         bench.handsProperty().addListener((_, _, _) -> redraw());
         bench.selectionProperty().addListener((_, _, _) -> redraw());
@@ -275,7 +276,8 @@ final class ElevationSheet extends InkedPane {
     protected void redraw() {
         double w = getWidth();
         double h = getHeight();
-        if (w < 20 || h < 20 || !seen.test(bench.stageProperty().get())) {
+        // A view that is not chosen is in no scene, and draws when it is.
+        if (getScene() == null || w < 20 || h < 20 || !seen.test(bench.stageProperty().get())) {
             return;
         }
         canvas.setWidth(w);
@@ -309,7 +311,7 @@ final class ElevationSheet extends InkedPane {
         drawnHulls = new IdentityHashMap<>();
         boolean assembled = bench.pose().flatMap(AxlePose::assembled).isPresent();
         for (Stroke s : sketch.strokes()) {
-            if (shown(s.element(), scanned(s)) && (!PenLook.solid(s.pen()) || scanned(s) || !assembled && PenLook.onAxle(s.pen()))) {
+            if (shown(s.element(), scanned(s)) && (!s.pen().solid() || scanned(s) || !assembled && s.pen().onAxle())) {
                 stroke(g, v, s, placer);
             }
         }
@@ -324,7 +326,7 @@ final class ElevationSheet extends InkedPane {
         // What is selected is written first: it finds room before all else.
         for (boolean chosen : new boolean[] {true, false}) {
             for (Note note : sketch.notes()) {
-                if (selected(Optional.of(note.element())) == chosen && note.belongsIn(elevation) && !behind(note)
+                if (selected(Optional.of(note.element())) == chosen && note.belongsIn(elevation) && !sketch.hides(note, elevation)
                         && (chosen || large && ofStage(note.element()) && bench.stageProperty().get() != WorkStage.CLEARANCE)) {
                     figures.write(note, chosen ? Ink.ACCENT : Ink.LINE, FigureWriter.font(large));
                 }
@@ -431,12 +433,6 @@ final class ElevationSheet extends InkedPane {
         g.setLineDashes();
     }
 
-    /** From the side the right of two sides that are alike lies behind the left. */
-    private boolean behind(Note note) {
-        return elevation == Elevation.SIDE && note.at().y() < 0 && sketch.notes().stream()
-                .anyMatch(n -> n != note && n.element().equals(note.element()) && n.at().y() > 0 && Math.abs(n.figure().value() - note.figure().value()) < 0.05);
-    }
-
     private boolean ofStage(Element element) {
         return StageParts.about(bench.stageProperty().get(), element);
     }
@@ -472,12 +468,6 @@ final class ElevationSheet extends InkedPane {
                 List<Outlines.Flat> hull = hull(outline);
                 double[] xs = hull.stream().mapToDouble(f -> v.originX() + f.across() * v.pixelsPerMm()).toArray();
                 double[] ys = hull.stream().mapToDouble(f -> v.originY() - f.up() * v.pixelsPerMm()).toArray();
-                if (PenLook.filled(s.pen()) && bench.stageProperty().get() == WorkStage.CLEARANCE) {
-                    g.setGlobalAlpha(chosen ? 0.22 : 0.1);
-                    g.setFill(g.getStroke());
-                    g.fillPolygon(xs, ys, xs.length);
-                    g.setGlobalAlpha(1);
-                }
                 g.strokePolygon(xs, ys, xs.length);
             }
         }

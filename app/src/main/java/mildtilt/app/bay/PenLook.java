@@ -7,29 +7,6 @@ final class PenLook {
 
     private PenLook() {}
 
-    /** Whether it is filled, thinly, where the room round the column is looked at. */
-    static boolean filled(Pen pen) {
-        return pen == Pen.OBSTACLE || pen == Pen.HOT || pen == Pen.DRIVER;
-    }
-
-    /** Whether what it draws is drawn as a solid with its real width. */
-    static boolean solid(Pen pen) {
-        return switch (pen) {
-            case SHAFT, JOINT, FORK_PIN, TUBE, OBSTACLE, HOT, DRIVER -> true;
-            case STEERING_WHEEL, GROUND, CENTRE_LINE, STEER_AXIS, SPINDLE, GUIDE, SWEPT, LOCK_ARC, TURN_AXIS, GHOST, GAP, BEARING -> false;
-            case RACK, TIE_ROD, STEERING_ARM, WISHBONE, TYRE, GEAR_BOX, GEAR_ARM, DRIVEN_ROD, SHUTTLE, BEAM, TRACK_BAR, STRUT -> true;
-        };
-    }
-
-    /** Whether it draws what hangs on the axle: where that can't be assembled there are no solids, and its lines are drawn instead. */
-    static boolean onAxle(Pen pen) {
-        return switch (pen) {
-            case RACK, TIE_ROD, STEERING_ARM, WISHBONE, TYRE, GEAR_BOX, GEAR_ARM, DRIVEN_ROD, SHUTTLE, BEAM, TRACK_BAR, STRUT -> true;
-            case SHAFT, JOINT, FORK_PIN, TUBE, OBSTACLE, HOT, DRIVER, STEERING_WHEEL, GROUND, CENTRE_LINE, STEER_AXIS, SPINDLE, GUIDE, SWEPT, LOCK_ARC, TURN_AXIS,
-                    GHOST, GAP, BEARING -> false;
-        };
-    }
-
     /** Whether it stays in the background whatever is worked on. */
     static boolean quiet(Pen pen) {
         return switch (pen) {

@@ -72,6 +72,7 @@ final class SolidSheet extends InkedPane {
             none.maxWidthProperty().bind(widthProperty().subtract(32));
             getChildren().add(none);
         }
+        sceneProperty().addListener((_, _, _) -> redraw());
         bench.jobProperty().addListener((_, _, _) -> redraw());
         bench.handsProperty().addListener((_, _, _) -> redraw());
         bench.selectionProperty().addListener((_, _, _) -> redraw());
@@ -143,7 +144,7 @@ final class SolidSheet extends InkedPane {
 
     @Override
     protected void redraw() {
-        if (!able || getWidth() < 20 || getHeight() < 20) {
+        if (!able || getScene() == null || getWidth() < 20 || getHeight() < 20) {
             return;
         }
         Sketch sketch = bench.sketch();

@@ -8,7 +8,6 @@ import java.util.function.Function;
 import java.util.function.Predicate;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
-import javafx.scene.shape.FillRule;
 import javafx.scene.shape.StrokeLineCap;
 import javafx.scene.shape.StrokeLineJoin;
 import mildtilt.app.look.Ink;
@@ -225,7 +224,6 @@ public final class PartPainter {
         List<Point> round = hole.outline(elevation.right(), elevation.upward(), LARGE_ROUND);
         double[] xs = round.stream().mapToDouble(v::x).toArray();
         double[] ys = round.stream().mapToDouble(v::y).toArray();
-        g.setFillRule(FillRule.NON_ZERO);
         g.setFill(ink.apply(Ink.PAPER).deriveColor(0, 1, 1, 0.55));
         g.fillPolygon(xs, ys, xs.length);
         g.setStroke(edge);

@@ -41,6 +41,7 @@ final class StagePath extends HBox {
         b.setId("stage-" + s.name().toLowerCase(Locale.ROOT));
         b.getStyleClass().add("stage-button");
         b.setMinWidth(Region.USE_PREF_SIZE);
+        b.setTooltip(new Tooltip(s.label()));
         b.setSelected(bench.stageProperty().get() == s);
         b.setOnAction(_ -> {
             bench.stageProperty().set(s);
@@ -65,7 +66,7 @@ final class StagePath extends HBox {
                 // Nothing is found among readings and trials: they are compared in the stage itself.
                 mark.setVisible(worked.filter(w -> w.now().job().column().isPresent() || w.now().job().axle().isPresent()).isPresent() && (worst != Severity.FINE || Arrays.asList(WorkStage.LINKAGE, WorkStage.COLUMN, WorkStage.CLEARANCE, WorkStage.MAKE).contains(s)));
                 String told = worst == Severity.FINE ? "nothing found" : stops + " stop, " + checks + " check";
-                button.setTooltip(new Tooltip(s.label() + ": " + told));
+                button.getTooltip().setText(s.label() + ": " + told);
                 button.setAccessibleText(s.label() + ", " + told);
             }
         }

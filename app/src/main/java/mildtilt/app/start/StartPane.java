@@ -123,7 +123,6 @@ public final class StartPane extends HBox {
             }
         });
         choose(kind);
-        refresh();
         // Read beside: the window stands before all kinds are known.
         CompletableFuture.runAsync(() -> {
             for (DemoJob d : DemoJob.values()) {

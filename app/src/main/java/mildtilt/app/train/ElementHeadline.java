@@ -8,7 +8,6 @@ import mildtilt.gear.ArmGear;
 import mildtilt.job.Element;
 import mildtilt.linkage.Rod;
 import mildtilt.linkage.SteeredAxle;
-import mildtilt.measure.LengthText;
 import mildtilt.measure.LengthUnit;
 import mildtilt.measure.Quantity;
 import mildtilt.measure.Unit;
@@ -48,8 +47,7 @@ final class ElementHeadline {
     }
 
     private static String text(Optional<Double> value, Unit what, LengthUnit unit) {
-        // On a tile a metre and more is told to the millimetre.
-        return value.map(v -> what == Unit.LENGTH && unit == LengthUnit.MM && Math.abs(v) >= 1000 ? LengthText.decimal(v, 0) + " mm" : what.format(v, unit)).orElse("none");
+        return value.map(v -> what.format(v, unit)).orElse("none");
     }
 
     private static Optional<Double> drivenRod(Analysis a) {

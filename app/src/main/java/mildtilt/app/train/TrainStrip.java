@@ -46,7 +46,7 @@ public final class TrainStrip extends Pane {
     /** Below this width a tile leaves its drawing out. */
     private static final double WITH_DRAWING = 142;
     /** Below this width of a tile the groups that are not worked on are folded. */
-    private static final double LEAST = 90;
+    private static final double LEAST = 95;
     private static final double MOST = 170;
     /** Of the tile that a folded group is. */
     private static final double FOLDED = 84;
@@ -172,6 +172,9 @@ public final class TrainStrip extends Pane {
         private final Label figure = new Label();
         private final StateMark state = StateMark.bare(Severity.FINE);
         private final ElementIcon icon;
+        /** What the type of the name was chosen for: it is not measured anew at every step of a drag. */
+        private String fitted = "";
+        private double fittedTo;
         private final VBox words = new VBox();
         /** A long name is cut off on the tile. */
         private final Tooltip whole = new Tooltip();
@@ -222,7 +225,13 @@ public final class TrainStrip extends Pane {
 
         /** A name that is too long for its tile is written smaller. */
         void fitName(double width) {
-            Text measured = new Text(Element.label(bench.job(), element));
+            String label = Element.label(bench.job(), element);
+            if (label.equals(fitted) && width == fittedTo) {
+                return;
+            }
+            fitted = label;
+            fittedTo = width;
+            Text measured = new Text(label);
             measured.setFont(Fonts.text(NAME));
             double size = Math.clamp(Math.floor(NAME * (width - 1) / measured.getLayoutBounds().getWidth() * 4) / 4, LEAST_NAME, NAME);
             name.setStyle("-fx-font-size: " + size + "px;");
