@@ -11,6 +11,7 @@ import javafx.geometry.Point2D;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
@@ -18,6 +19,8 @@ import javafx.stage.Stage;
 import mildtilt.app.shell.MildTilt;
 import mildtilt.check.Fault;
 import mildtilt.check.Severity;
+import mildtilt.linkage.CentreLink;
+import mildtilt.suspension.Strut;
 import mildtilt.format.DemoJob;
 import mildtilt.format.JobFile;
 import mildtilt.glossary.Glossary;
@@ -57,7 +60,10 @@ class StartPageTest {
     void aVehicleOfOnesOwnIsBegunFromFewNumbersAndFoundAgain(FxRobot robot) throws Exception {
         assertThat(shown(robot, "#start-page")).isTrue();
         assertThat(AppWindow.cutOff(robot.lookup("#start-page").query())).isEmpty();
-        AppWindow.press(robot, "#start-kind-library-bus");
+        AppWindow.press(robot, "#start-gear-box-to-knuckle");
+        assertThat(robot.lookup("#start-axle-sprung-beam").queryAs(ToggleButton.class).isSelected()).as("the axle that goes with it").isTrue();
+        AppWindow.press(robot, "#start-axle-struts");
+        AppWindow.press(robot, "#start-gear-box-centre-link");
         AppWindow.until(() -> !robot.lookup("#start-own").query().isDisabled());
         AppWindow.type(robot, "#start-track", "5' 2\"");
         AppWindow.type(robot, "#start-tyre", "560");
@@ -69,6 +75,8 @@ class StartPageTest {
         app.settle();
         assertThat(app.bench.job().axle().orElseThrow().track()).isBetween(1574.7, 1574.9);
         assertThat(app.bench.job().vehicle().wheelbase()).isEqualTo(2600);
+        assertThat(app.bench.job().axle().orElseThrow().left().suspension()).isInstanceOf(Strut.class);
+        assertThat(app.bench.job().axle().orElseThrow().linkage()).isInstanceOf(CentreLink.class);
         assertThat(app.bench.unsaved()).isTrue();
         app.chosen = AppWindow.temporary().resolve("my bus.tilt");
         robot.interact(() -> app.shell.documents().saveAs(app.stage));

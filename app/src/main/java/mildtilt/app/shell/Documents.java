@@ -5,6 +5,7 @@ import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.LocalDate;
 import java.time.Clock;
 import java.util.List;
 import java.util.Locale;
@@ -17,7 +18,7 @@ import javafx.scene.control.ButtonBar;
 import javafx.scene.control.ButtonType;
 import javafx.scene.control.Label;
 import javafx.stage.Window;
-import mildtilt.analysis.FreshStart;
+import mildtilt.start.StartingVehicle;
 import mildtilt.app.fit.FitStagePane;
 import mildtilt.app.shell.FilePrompt.Kind;
 import mildtilt.app.workbench.Workbench;
@@ -35,7 +36,6 @@ import mildtilt.job.Built;
 import mildtilt.job.Element;
 import mildtilt.job.TrialLog;
 import mildtilt.job.Job;
-import mildtilt.job.VehicleScale;
 import mildtilt.making.Making;
 import mildtilt.measure.UnreadableMeasureException;
 import mildtilt.obstacle.Obstacle;
@@ -120,35 +120,34 @@ public final class Documents {
 
     /** A new job with a demo's kind of steering and sizes to begin with, to be typed over with one's own. */
     public void newLike(Window owner, DemoJob demo) {
-        newLike(owner, demo, Optional.empty());
+        if (mayLetGo(owner)) {
+            Job like = demo.job();
+            began(Job.of("New job", like.plan()).withRules(like.rules()).withSurroundings(like.surroundings()), demo.steering(), "Every size is still the demo's: type or drag each to your own.");
+        }
     }
 
-    /** @param sizes to begin with; the demo's own, with what is in its way, if none are given */
-    public void newLike(Window owner, DemoJob demo, Optional<VehicleScale> sizes) {
+    /** A new job that begins from what its builder says of the vehicle. */
+    public void begin(Window owner, StartingVehicle vehicle) {
         if (!mayLetGo(owner)) {
             return;
         }
-        if (sizes.isEmpty()) {
-            began(demo, demo.job(), "Every size is still the demo's: type or drag each to your own.");
-            return;
-        }
-        bench.say("Laying out a vehicle with " + demo.steering() + " …");
+        bench.say("Laying out: " + vehicle.described() + " …");
         // Putting right what the new sizes would make wrong takes a second or two: not on the interface thread.
-        CompletableFuture.supplyAsync(() -> FreshStart.of(demo.job(), sizes.get())).whenComplete((job, trouble) -> Platform.runLater(() -> {
+        CompletableFuture.supplyAsync(() -> vehicle.job(LocalDate.now())).whenComplete((job, trouble) -> Platform.runLater(() -> {
             if (trouble == null) {
-                began(demo, job, "It works as it is: type or drag each point to where yours is.");
+                began(job.withTitle("New job"), vehicle.described(), "It works as it is: type or drag each point to where yours is.");
             } else {
                 Throwable cause = Optional.ofNullable(trouble.getCause()).orElse(trouble);
-                bench.refuse("A vehicle with " + demo.steering() + " can't have those sizes. " + cause.getMessage());
+                bench.refuse(vehicle.described() + " can't have those sizes. " + cause.getMessage());
             }
         }));
     }
 
-    private void began(DemoJob demo, Job like, String then) {
-        bench.open(Job.of("New job", like.plan()).withRules(like.rules()).withSurroundings(like.surroundings()), Optional.empty());
+    private void began(Job job, String described, String then) {
+        bench.open(job, Optional.empty());
         stamp = Optional.empty();
         bench.markUnsaved();
-        bench.say("A new job with " + demo.steering() + ". " + then);
+        bench.say("A new job: " + described + ". " + then);
     }
 
     /** @return whether it was saved */

@@ -41,8 +41,8 @@ import mildtilt.app.workbench.SideTab;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.format.DemoJob;
+import mildtilt.start.StartingVehicle;
 import mildtilt.glossary.Glossary;
-import mildtilt.job.VehicleScale;
 
 /** The window: header and train strip above, the drawing in the middle, the side panel beside it, the dock below. */
 public final class Shell {
@@ -133,8 +133,8 @@ public final class Shell {
     private StartPane.Begin begin() {
         return new StartPane.Begin() {
             @Override
-            public void own(DemoJob like, VehicleScale sizes) {
-                documents.newLike(window, like, Optional.of(sizes));
+            public void own(StartingVehicle vehicle) {
+                documents.begin(window, vehicle);
             }
 
             @Override

@@ -17,26 +17,36 @@ import mildtilt.job.Job;
 import mildtilt.steer.SteeringTrain;
 import org.jspecify.annotations.Nullable;
 
-/** A vehicle's steering from above, small, drawn as in the window: to know one kind from another. */
+/** A vehicle's steering, small, drawn as in the window: to know one kind from another. */
 final class VehiclePicture extends CanvasPane {
 
     /** What is drawn of a job: its own parts, without what is in their way. */
-    record Drawn(Extent extent, List<VehicleSolids.Part> parts, List<Yokes.Yoke> yokes) {
+    record Drawn(Elevation from, Extent extent, List<VehicleSolids.Part> parts, List<Yokes.Yoke> yokes) {
 
-        static Drawn of(Job job) {
+        static Drawn of(Job job, Elevation from) {
             Job bare = Job.of(job.title(), job.plan());
             SteeringTrain train = new SteeringTrain(bare);
-            return new Drawn(Extent.of(Sketch.ofDesign(bare, train), Elevation.PLAN),
+            return new Drawn(from, Extent.of(Sketch.ofDesign(bare, train), from),
                     VehicleSolids.of(bare).at(train.axle().map(_ -> train.pose(0, 0, 0)), 0, 0).stream().filter(p -> !(p.element() instanceof Element.InTheWay)).toList(),
                     train.column().map(c -> Yokes.of(c, 0)).orElse(List.of()));
+        }
+
+        /** What carries the wheels alone, from the front. */
+        static Drawn ofAxle(Job job) {
+            Drawn all = of(Job.of(job.title(), job.plan().withColumn(Optional.empty())), Elevation.FRONT);
+            return new Drawn(all.from, all.extent, all.parts.stream().filter(p -> carries(p.element())).toList(), List.of());
+        }
+
+        private static boolean carries(Element e) {
+            return e instanceof Element.Tyres || e instanceof Element.Knuckles || e instanceof Element.SteeringArms || e instanceof Element.BeamElement;
         }
     }
 
     private @Nullable Drawn drawn;
 
     VehiclePicture() {
-        setMinSize(120, 84);
-        setPrefSize(200, 128);
+        setMinSize(84, 66);
+        setPrefSize(88, 76);
         setMouseTransparent(true);
     }
 
@@ -48,7 +58,7 @@ final class VehiclePicture extends CanvasPane {
     @Override
     protected void draw(GraphicsContext g, double w, double h) {
         if (drawn != null && w > 20 && h > 20) {
-            SheetView v = SheetView.fitting(Elevation.PLAN, drawn.extent, w, h);
+            SheetView v = SheetView.fitting(drawn.from, drawn.extent, w, h);
             new PartPainter(g, v, this::ink, Optional.empty(), _ -> true).draw(drawn.parts, drawn.yokes, new LabelPlacer(new LabelPlacer.Box(0, 0, w, h)));
         }
     }

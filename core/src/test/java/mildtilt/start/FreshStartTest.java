@@ -1,10 +1,11 @@
-package mildtilt.analysis;
+package mildtilt.start;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.EnumSet;
 import java.util.Set;
+import mildtilt.analysis.Analysis;
 import mildtilt.check.Fault;
 import mildtilt.check.Severity;
 import mildtilt.format.DemoJob;

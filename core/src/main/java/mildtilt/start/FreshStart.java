@@ -1,7 +1,8 @@
-package mildtilt.analysis;
+package mildtilt.start;
 
 import java.util.List;
 import java.util.Optional;
+import mildtilt.analysis.Analysis;
 import mildtilt.check.Fault;
 import mildtilt.check.Finding;
 import mildtilt.check.Remedy;
@@ -36,7 +37,12 @@ public final class FreshStart {
 
     /** @throws ImpossibleGeometryException if such a vehicle can't have these sizes */
     public static Job of(Job like, VehicleScale sizes) {
-        Job job = evened(rounded(sizes.apply(like)));
+        return cured(sizes.apply(like));
+    }
+
+    /** A vehicle that has its sizes, rounded and put right. */
+    static Job cured(Job sized) {
+        Job job = evened(rounded(sized));
         for (int i = 0; i < MOST_CURES; i++) {
             Optional<Job> better = better(job);
             if (better.isEmpty()) {

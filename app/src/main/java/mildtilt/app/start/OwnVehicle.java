@@ -1,0 +1,228 @@
+package mildtilt.app.start;
+
+import java.util.EnumMap;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.concurrent.CompletableFuture;
+import java.util.function.Consumer;
+import java.util.function.Function;
+import javafx.application.Platform;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.ChoiceBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import javafx.util.StringConverter;
+import mildtilt.app.look.MeasureField;
+import mildtilt.app.look.Wrap;
+import mildtilt.app.workbench.Workbench;
+import mildtilt.drawing.Elevation;
+import mildtilt.format.DemoJob;
+import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.job.VehicleScale;
+import mildtilt.measure.LengthText;
+import mildtilt.measure.LengthUnit;
+import mildtilt.start.AxleChoice;
+import mildtilt.start.GearChoice;
+import mildtilt.start.PartThere;
+import mildtilt.start.StartingVehicle;
+
+/** Asks in pictures what the user's own vehicle has, and for its three sizes. */
+final class OwnVehicle extends VBox {
+
+    private final Workbench bench;
+    private final Consumer<StartingVehicle> begin;
+    private final Map<AxleChoice, ToggleButton> axles = new EnumMap<>(AxleChoice.class);
+    private final Map<GearChoice, ToggleButton> gears = new EnumMap<>(GearChoice.class);
+    private final Map<DemoJob, VehicleScale> shipped = new EnumMap<>(DemoJob.class);
+    private final Set<PartThere> there = EnumSet.noneOf(PartThere.class);
+    private final FlowPane sizes = new FlowPane(10, 6);
+    private final Button go = new Button("Begin with these");
+    private AxleChoice axle = AxleChoice.WISHBONES;
+    private GearChoice gear = GearChoice.RACK_BEHIND;
+    private double track;
+    private double wheelbase;
+    private double tyre;
+    /** Sizes of the user's own are kept when another kind is pressed. */
+    private boolean typed;
+
+    OwnVehicle(Workbench bench, Consumer<StartingVehicle> begin) {
+        super(6);
+        this.bench = bench;
+        this.begin = begin;
+        getStyleClass().add("start-column");
+        go.setId("start-own");
+        go.getStyleClass().add("take-remedy");
+        go.setOnAction(_ -> begin());
+        sizes.setAlignment(Pos.BOTTOM_LEFT);
+        FlowPane parts = new FlowPane(16, 6);
+        for (PartThere p : PartThere.values()) {
+            parts.getChildren().add(box(p));
+        }
+        getChildren().addAll(StartPane.title("A vehicle of your own"),
+                step("1  What carries the wheels?"), cards(List.of(AxleChoice.values()), axles, AxleChoice::label, "start-axle-", "start-axle", this::chooseAxle),
+                step("2  Which steering gear, and where does it sit?"), cards(List.of(GearChoice.values()), gears, GearChoice::label, "start-gear-", "start-gear", this::chooseGear),
+                step("3  What do you have already?"), parts,
+                step("4  How large is it?"), sizes,
+                Wrap.text("It begins as a vehicle that works. Then drag or type each point to where yours is.", "hint"));
+        bench.lengthUnitProperty().addListener((_, _, _) -> fields());
+        show();
+        draw();
+    }
+
+    /** The pictures and the sizes of the kinds are read beside: the window is there before all of them are known. */
+    private void draw() {
+        CompletableFuture.runAsync(() -> {
+            for (DemoJob d : DemoJob.values()) {
+                VehicleScale scale = VehicleScale.of(d.job()).orElseThrow();
+                Platform.runLater(() -> {
+                    shipped.put(d, scale);
+                    show();
+                });
+            }
+            axles.forEach((a, b) -> picture(b, VehiclePicture.Drawn.ofAxle(a.example().job())));
+            gears.forEach((g, b) -> picture(b, VehiclePicture.Drawn.of(g.example().job(), Elevation.PLAN)));
+        });
+    }
+
+    private static void picture(ToggleButton card, VehiclePicture.Drawn drawn) {
+        Platform.runLater(() -> ((VehiclePicture) card.getGraphic()).show(drawn));
+    }
+
+    private static Label step(String text) {
+        Label l = new Label(text);
+        l.getStyleClass().add("start-step");
+        return l;
+    }
+
+    /** All in one row, however wide the window is. */
+    private <C extends Enum<C>> HBox cards(List<C> choices, Map<C, ToggleButton> into, Function<C, String> label, String id, String style, Consumer<C> choose) {
+        HBox pane = new HBox(8);
+        ToggleGroup group = new ToggleGroup();
+        for (C c : choices) {
+            ToggleButton b = new ToggleButton(label.apply(c));
+            b.setId(id + c.name().toLowerCase(Locale.ROOT).replace('_', '-'));
+            b.setGraphic(new VehiclePicture());
+            b.setToggleGroup(group);
+            b.getStyleClass().addAll("start-card", style);
+            b.setOnAction(_ -> choose.accept(c));
+            HBox.setHgrow(b, Priority.ALWAYS);
+            into.put(c, b);
+            pane.getChildren().add(b);
+        }
+        return pane;
+    }
+
+    private CheckBox box(PartThere p) {
+        CheckBox box = new CheckBox(p.label());
+        box.setId("start-there-" + p.name().toLowerCase(Locale.ROOT));
+        box.setTooltip(new Tooltip("Measure it instead of buying it: it is written in the job, and on the list of what to buy it is marked as here."));
+        box.setOnAction(_ -> {
+            if (box.isSelected()) {
+                there.add(p);
+            } else {
+                there.remove(p);
+            }
+        });
+        return box;
+    }
+
+    /** The gear stays if it can steer such an axle; otherwise the first that can. */
+    private void chooseAxle(AxleChoice a) {
+        axle = a;
+        if (!gear.suits(a)) {
+            gear = List.of(GearChoice.values()).stream().filter(g -> g.suits(a)).findFirst().orElse(gear);
+        }
+        show();
+    }
+
+    private void chooseGear(GearChoice g) {
+        gear = g;
+        if (!g.suits(axle)) {
+            axle = g.usual();
+        }
+        show();
+    }
+
+    private void show() {
+        axles.forEach((a, b) -> b.setSelected(a == axle));
+        gears.forEach((g, b) -> {
+            b.setSelected(g == gear);
+            b.pseudoClassStateChanged(StartPane.OTHER, !g.suits(axle));
+            b.setTooltip(g.suits(axle) ? null : new Tooltip("Goes with " + g.usual().label().toLowerCase(Locale.ROOT) + ": pressing it chooses that axle too."));
+        });
+        Optional<VehicleScale> scale = Optional.ofNullable(shipped.get(gear.example()));
+        go.setDisable(scale.isEmpty());
+        scale.filter(_ -> !typed).ifPresent(s -> {
+            track = s.track();
+            wheelbase = s.wheelbase();
+            tyre = s.tyre();
+        });
+        fields();
+    }
+
+    private void fields() {
+        sizes.getChildren().setAll(field("Track, wheel centre to wheel centre", "start-track", track, v -> track = v), field("Wheelbase", "start-wheelbase", wheelbase, v -> wheelbase = v),
+                field("Tyre diameter", "start-tyre", tyre, v -> tyre = v), unit(), go);
+        sizes.setDisable(go.isDisable());
+    }
+
+    private Node field(String label, String id, double mm, Consumer<Double> take) {
+        MeasureField f = new MeasureField(LengthText.inField(mm, bench.lengthUnit()), t -> LengthText.parse(t, bench.lengthUnit()), v -> {
+            typed = true;
+            take.accept(v);
+        }, bench::refuse);
+        f.setId(id);
+        f.setAccessibleText(label);
+        f.setPrefWidth(116);
+        f.setMaxWidth(116);
+        return named(label, f);
+    }
+
+    private Node unit() {
+        ChoiceBox<LengthUnit> box = new ChoiceBox<>();
+        box.setId("start-unit");
+        box.getItems().setAll(LengthUnit.values());
+        box.setConverter(new StringConverter<>() {
+            @Override
+            public String toString(LengthUnit u) {
+                return u.label();
+            }
+
+            @Override
+            public LengthUnit fromString(String text) {
+                throw new UnsupportedOperationException("units are chosen, not typed");
+            }
+        });
+        box.setValue(bench.lengthUnit());
+        box.setAccessibleText("Unit of lengths");
+        box.setOnAction(_ -> bench.lengthUnitProperty().set(box.getValue()));
+        return named("Your tape", box);
+    }
+
+    private static Node named(String label, Node control) {
+        Label l = new Label(label);
+        l.getStyleClass().add("hint");
+        return new VBox(1, l, control);
+    }
+
+    private void begin() {
+        try {
+            begin.accept(new StartingVehicle(axle, gear, new VehicleScale(track, wheelbase, tyre), there));
+        } catch (ImpossibleGeometryException e) {
+            bench.refuse(e.getMessage());
+        }
+    }
+}

@@ -1,0 +1,37 @@
+package mildtilt.start;
+
+import mildtilt.format.DemoJob;
+
+/** What carries the steered wheels. */
+public enum AxleChoice {
+    WISHBONES("Double wishbones", DemoJob.MARSH_CARRIER),
+    STRUTS("Struts", DemoJob.GARDEN_SHUTTLE),
+    SPRUNG_BEAM("Beam axle on springs", DemoJob.BOG_TENDER),
+    PINNED_BEAM("Beam axle on a centre pin", DemoJob.HOP_PLATFORM),
+    FRAME_KINGPINS("Kingpins fixed to the frame", DemoJob.GREENHOUSE_TUG);
+
+    private final String label;
+    private final DemoJob example;
+
+    AxleChoice(String label, DemoJob example) {
+        this.label = label;
+        this.example = example;
+    }
+
+    public String label() {
+        return label;
+    }
+
+    /** A vehicle that has one. */
+    public DemoJob example() {
+        return example;
+    }
+
+    /** Each wheel on links of its own, which any gear on the frame can steer. */
+    boolean independent() {
+        return switch (this) {
+            case WISHBONES, STRUTS -> true;
+            case SPRUNG_BEAM, PINNED_BEAM, FRAME_KINGPINS -> false;
+        };
+    }
+}

@@ -1,0 +1,43 @@
+package mildtilt.start;
+
+import mildtilt.format.DemoJob;
+
+/** The steering gear, where it sits and what leads from it to the knuckles. */
+public enum GearChoice {
+    RACK_BEHIND("Rack behind the axle", DemoJob.MARSH_CARRIER, AxleChoice.WISHBONES),
+    RACK_AHEAD("Rack ahead of the axle", DemoJob.GARDEN_SHUTTLE, AxleChoice.STRUTS),
+    BOX_CENTRE_LINK("Box, idler and centre link", DemoJob.LIBRARY_BUS, AxleChoice.WISHBONES),
+    BOX_SHUTTLE("Box and shuttle on a bar", DemoJob.SALT_RAKE, AxleChoice.WISHBONES),
+    BOX_TO_KNUCKLE("Box, drag link to the knuckle", DemoJob.BOG_TENDER, AxleChoice.SPRUNG_BEAM),
+    BOX_TO_TIE_ROD("Box, drag link to the tie rod", DemoJob.HOP_PLATFORM, AxleChoice.PINNED_BEAM),
+    COLUMN_ARM("Column arm and bell crank", DemoJob.GREENHOUSE_TUG, AxleChoice.FRAME_KINGPINS);
+
+    private final String label;
+    private final DemoJob example;
+    private final AxleChoice usual;
+
+    GearChoice(String label, DemoJob example, AxleChoice usual) {
+        this.label = label;
+        this.example = example;
+        this.usual = usual;
+    }
+
+    public String label() {
+        return label;
+    }
+
+    /** A vehicle that has one. */
+    public DemoJob example() {
+        return example;
+    }
+
+    /** The axle of that vehicle. */
+    public AxleChoice usual() {
+        return usual;
+    }
+
+    /** Whether it can steer wheels that are carried this way. */
+    public boolean suits(AxleChoice axle) {
+        return axle == usual || axle.independent() && usual.independent();
+    }
+}
