@@ -2,7 +2,10 @@ package mildtilt.format;
 
 import java.io.IOException;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import mildtilt.measure.LengthUnit;
 import mildtilt.papers.Cell;
 import mildtilt.papers.Table;
@@ -11,44 +14,51 @@ import org.apache.pdfbox.pdmodel.font.PDFont;
 /** Text and tables that flow from sheet to sheet of a book, with the same head and foot on each. */
 final class BookPages {
 
-    static final double SIZE = 8;
-    private static final double LINE = 10.5;
+    static final double SIZE = 9;
+    private static final double LINE = 11.5;
     private static final double CELL_GAP = 7;
     private static final double HEAD = 26;
-    private static final double FOOT = 20;
+    private static final double FOOT = TitleBlock.HEIGHT + 6;
     private static final double BOX = 8;
 
     final PdfSheet sheet;
     final LengthUnit unit;
-    private static final double FOOT_TYPE = 9;
-
-    private final String kind;
-    private final String head;
-    private final String foot;
+    private final TitleBlock block;
+    private final Map<Integer, Integer> scales = new HashMap<>();
+    private int sheets;
     private double y;
 
-    BookPages(PdfSheet sheet, LengthUnit unit, String kind, String head, String foot) throws IOException {
+    BookPages(PdfSheet sheet, LengthUnit unit, TitleBlock block) throws IOException {
         this.sheet = sheet;
         this.unit = unit;
-        this.kind = kind;
-        this.head = head;
-        this.foot = foot;
+        this.block = block;
         begin();
     }
 
     private void begin() throws IOException {
-        sheet.text(sheet.bold, 9, left(), PdfSheet.MARGIN + 8, sheet.fit(sheet.bold, 9, wide() * 0.6, head));
+        sheets++;
+        sheet.text(sheet.bold, SIZE, left(), PdfSheet.MARGIN + 8, sheet.fit(sheet.bold, SIZE, wide() * 0.6, block.job()));
+        sheet.textRight(sheet.regular, SIZE, left() + wide(), PdfSheet.MARGIN + 8, block.kind());
         sheet.pen(0.5, 0.4);
         sheet.line(left(), PdfSheet.MARGIN + 13, left() + wide(), PdfSheet.MARGIN + 13);
-        sheet.text(sheet.regular, FOOT_TYPE, left(), sheet.height - PdfSheet.MARGIN + 4, sheet.fit(sheet.regular, FOOT_TYPE, wide(), foot));
         y = PdfSheet.MARGIN + HEAD;
     }
 
-    /** Numbers the sheets, once all are there: n of how many. */
-    void number() throws IOException {
+    /** The scale of what is drawn on this sheet: one to so much. */
+    void scale(int of) {
+        scales.put(sheets, of);
+    }
+
+    /** Writes the title block on every sheet of these, once it is known how many there are; sheets that follow have their own foot. */
+    void finish() throws IOException {
         int all = sheet.pages();
         for (int i = 1; i <= all; i++) {
-            sheet.addRight(i, sheet.regular, 9, left() + wide(), PdfSheet.MARGIN + 8, kind + " · sheet " + i + " of " + all);
+            sheet.onto(i);
+            if (i <= sheets) {
+                block.draw(sheet, left(), sheet.height - PdfSheet.MARGIN - TitleBlock.HEIGHT + 8, wide(), i, all, Optional.ofNullable(scales.get(i)));
+            } else {
+                sheet.textRight(sheet.bold, SIZE, left() + wide(), sheet.height - PdfSheet.MARGIN + 8, block.kind() + " · sheet " + i + " of " + all);
+            }
         }
     }
 
@@ -85,7 +95,12 @@ final class BookPages {
     }
 
     void heading(String text) throws IOException {
-        need(60);
+        heading(text, 30);
+    }
+
+    /** @param with height of what must not be parted from it */
+    private void heading(String text, double with) throws IOException {
+        need(30 + with);
         y += 16;
         sheet.text(sheet.bold, 12, left(), y, text);
         sheet.pen(0.5, 0.5);
@@ -120,22 +135,25 @@ final class BookPages {
 
     /** A table with as much room for each column as its words need; one too wide for the sheet is written as a list. */
     void table(Table t) throws IOException {
-        heading(t.title());
         double[] widths = widths(t);
         if (widths.length == 0) {
+            heading(t.title(), 3 * LINE);
             list(t);
             return;
         }
-        heads(t, widths);
+        List<List<List<String>>> rows = new ArrayList<>();
         for (List<Cell> row : t.rows()) {
             List<List<String>> cells = new ArrayList<>();
-            int lines = 1;
             for (int c = 0; c < widths.length; c++) {
-                List<String> wrapped = sheet.wrap(sheet.regular, SIZE, widths[c], row.get(c).text(unit));
-                cells.add(wrapped);
-                lines = Math.max(lines, wrapped.size());
+                cells.add(sheet.wrap(sheet.regular, SIZE, widths[c], row.get(c).text(unit)));
             }
-            if (y + lines * LINE > bottom()) {
+            rows.add(cells);
+        }
+        // A heading goes with its heads and the first two rows.
+        heading(t.title(), 3 * LINE + rows.stream().limit(2).mapToDouble(BookPages::height).sum());
+        heads(t, widths);
+        for (List<List<String>> cells : rows) {
+            if (y + height(cells) > bottom()) {
                 nextPage();
                 heads(t, widths);
             }
@@ -151,28 +169,33 @@ final class BookPages {
                 }
                 x += widths[c] + CELL_GAP;
             }
+            double below = y + height(cells) - LINE + 1.2;
             sheet.pen(0.25, 0.8);
-            sheet.line(left(), y + (lines - 1) * LINE + 2.8, left() + wide(), y + (lines - 1) * LINE + 2.8);
-            y += lines * LINE + 2;
+            sheet.line(left(), below, left() + wide(), below);
+            y += height(cells) + 1;
         }
+    }
+
+    private static double height(List<List<String>> row) {
+        return row.stream().mapToInt(List::size).max().orElse(1) * LINE + 2;
     }
 
     private void heads(Table t, double[] widths) throws IOException {
         double x = left();
         int lines = 1;
         for (int c = 0; c < widths.length; c++) {
-            List<String> words = sheet.wrap(sheet.bold, 7, widths[c], t.heads().get(c));
+            List<String> words = sheet.wrap(sheet.bold, SIZE, widths[c], t.heads().get(c));
             for (int i = 0; i < words.size(); i++) {
                 if (t.figures(c)) {
-                    sheet.textRight(sheet.bold, 7, x + widths[c], y + i * 8.5, words.get(i));
+                    sheet.textRight(sheet.bold, SIZE, x + widths[c], y + i * LINE, words.get(i));
                 } else {
-                    sheet.text(sheet.bold, 7, x, y + i * 8.5, words.get(i));
+                    sheet.text(sheet.bold, SIZE, x, y + i * LINE, words.get(i));
                 }
             }
             lines = Math.max(lines, words.size());
             x += widths[c] + CELL_GAP;
         }
-        y += lines * 8.5 + 4;
+        y += lines * LINE + 3;
     }
 
     /** Empty where even the longest words do not go beside each other. */
@@ -181,8 +204,8 @@ final class BookPages {
         double[] least = new double[n];
         double[] most = new double[n];
         for (int c = 0; c < n; c++) {
-            least[c] = longestWord(sheet.bold, 7, t.heads().get(c));
-            most[c] = sheet.textWidth(sheet.bold, 7, t.heads().get(c));
+            least[c] = longestWord(sheet.bold, SIZE, t.heads().get(c));
+            most[c] = sheet.textWidth(sheet.bold, SIZE, t.heads().get(c));
             for (List<Cell> row : t.rows()) {
                 String text = row.get(c).text(unit);
                 // A figure and its unit are not parted.

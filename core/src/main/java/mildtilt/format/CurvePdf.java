@@ -28,10 +28,10 @@ final class CurvePdf {
     void draw(Curve curve, Analysis a, double x, double y, double w, double h) throws IOException {
         List<Curve.Series> all = curve.series(a);
         List<Curve.Run> runs = all.stream().flatMap(s -> s.runs().stream()).toList();
-        sheet.text(sheet.bold, 9, x, y + 9, curve.title());
-        double left = x + 34;
-        double top = y + 16;
-        double bottom = y + h - 24;
+        sheet.text(sheet.bold, 10, x, y + 9, curve.title());
+        double left = x + 42;
+        double top = y + 27;
+        double bottom = y + h - 30;
         double right = x + w - 6;
         Scale across = Scale.over(runs, List.of(), 0, curve.shown(unit), left, right, w / 60);
         Scale up = Scale.over(runs, List.of(), 1, curve.shownUp(unit), bottom, top, h / 30);
@@ -39,14 +39,14 @@ final class CurvePdf {
         sheet.pen(0.3, 0.75);
         for (double v = across.first(); v <= across.last() + across.step() / 2; v += across.step()) {
             sheet.line(across.at(v), top, across.at(v), bottom);
-            sheet.textMiddle(sheet.regular, 6.5, across.at(v), bottom + 8, LengthText.decimal(v, across.decimals()));
+            sheet.textMiddle(sheet.regular, 9, across.at(v), bottom + 10, LengthText.decimal(v, across.decimals()));
         }
         for (double v = up.first(); v <= up.last() + up.step() / 2; v += up.step()) {
             sheet.line(left, up.at(v), right, up.at(v));
-            sheet.textRight(sheet.regular, 6.5, left - 3, up.at(v) + 2, LengthText.decimal(v, up.decimals()));
+            sheet.textRight(sheet.regular, 9, left - 3, up.at(v) + 3, LengthText.decimal(v, up.decimals()));
         }
-        sheet.textMiddle(sheet.regular, 7, (left + right) / 2, bottom + 18, curve.across(unit, a.train().axle().filter(s -> s.axle().wheelTravel() == WheelTravel.ROLL_ONLY).isPresent()));
-        sheet.text(sheet.regular, 7, x, top - 1, curve.unit(unit));
+        sheet.textMiddle(sheet.regular, 9, (left + right) / 2, bottom + 21, curve.across(unit, a.train().axle().filter(s -> s.axle().wheelTravel() == WheelTravel.ROLL_ONLY).isPresent()));
+        sheet.text(sheet.regular, 9, x, top - 6, curve.unit(unit));
         for (int i = 0; i < all.size(); i++) {
             int style = Math.min(i, WIDTHS.length - 1);
             sheet.pen(WIDTHS[style], 0);
@@ -60,10 +60,10 @@ final class CurvePdf {
                 sheet.path(xy, false);
             }
             if (!all.get(i).name().isEmpty()) {
-                double nx = right - 96;
-                double ny = top + 8 + 8.5 * i;
+                double nx = right - 130;
+                double ny = top + 10 + 11 * i;
                 sheet.line(nx, ny - 2.5, nx + 18, ny - 2.5);
-                sheet.text(sheet.regular, 7, nx + 21, ny, all.get(i).name());
+                sheet.text(sheet.regular, 9, nx + 21, ny, all.get(i).name());
             }
             sheet.dash();
         }

@@ -16,7 +16,7 @@ import org.apache.pdfbox.pdmodel.common.PDRectangle;
 /** The inspection sheet of one vehicle, with boxes for what is still open: to be ticked on screen or with a pen. */
 public final class InspectionPdf {
 
-    private static final double LINE = 12;
+    private static final double LINE = 13;
 
     private InspectionPdf() {}
 
@@ -24,7 +24,7 @@ public final class InspectionPdf {
     public static byte[] write(Built vehicle, Analysis analysis, LengthUnit unit, LocalDate date, String file) throws IOException {
         PDRectangle paper = TemplatePdf.size(analysis.job().making().workshop().paper());
         try (PdfSheet sheet = new PdfSheet("Inspection: " + analysis.job().title() + ", " + vehicle.name(), paper)) {
-            BookPages pages = new BookPages(sheet, unit, "Inspection", analysis.job().title() + ", " + vehicle.name(), file + " · " + date + " · a builder's record, not an approval");
+            BookPages pages = new BookPages(sheet, unit, new TitleBlock(analysis.job().title() + ", " + vehicle.name(), "Inspection", file, date, unit));
             sheet.text(sheet.bold, 18, pages.left(), pages.y() + 16, sheet.fit(sheet.bold, 18, pages.wide(), "Inspection: " + vehicle.name()));
             pages.down(28);
             pages.strong(InspectionList.CAUTION);
@@ -42,7 +42,7 @@ public final class InspectionPdf {
                 pages.say(who + ":  ______________________________");
                 pages.down(8);
             }
-            pages.number();
+            pages.finish();
             ByteArrayOutputStream bytes = new ByteArrayOutputStream();
             sheet.save(bytes);
             return bytes.toByteArray();

@@ -17,13 +17,11 @@ import mildtilt.making.WeldRecord;
 import mildtilt.measure.LengthText;
 import mildtilt.job.Job;
 import mildtilt.measure.LengthUnit;
-import mildtilt.measure.Phrase;
 import mildtilt.measure.Quantity;
 import mildtilt.obstacle.Surroundings;
 import mildtilt.papers.Papers;
 import mildtilt.papers.Table;
 import mildtilt.runsheet.Cautions;
-import mildtilt.runsheet.RunSheet;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 
 /** The job book: the whole job on paper, lying sheets. Its figures are those of the screen, by the same words. */
@@ -45,8 +43,7 @@ public final class JobBookPdf {
         analysis = papers.analysis();
         this.unit = unit;
         this.sheet = sheet;
-        pages = new BookPages(sheet, unit, "Job book", analysis.job().title(), file + " · " + date + " · lengths in " + unit.label()
-                + " · plan figures from the sizes given; a builder's record, not an approval");
+        pages = new BookPages(sheet, unit, new TitleBlock(analysis.job().title(), "Job book", file, date, unit));
     }
 
     /** The PDF's bytes. @param file name of the job's file, as printed */
@@ -73,7 +70,7 @@ public final class JobBookPdf {
         drawings();
         curves();
         pages.nextPage();
-        runSheet();
+        new RunSheetPdf(papers.run(), unit, sheet, pages).steps();
         for (Table t : papers.tables()) {
             if (!NOT_AS_TABLES.contains(t.file()) && !t.file().equals(CUT_LIST)) {
                 pages.table(t);
@@ -83,11 +80,11 @@ public final class JobBookPdf {
         open();
         heat();
         cautions();
-        pages.number();
         if (!papers.templates().patterns().isEmpty()) {
             sheet.nextPage();
             new TemplatePdf(sheet, unit).patterns(papers.templates().patterns());
         }
+        pages.finish();
     }
 
     private void summary() throws IOException {
@@ -107,13 +104,13 @@ public final class JobBookPdf {
         int columns = 3;
         double w = pages.wide() / columns;
         for (int i = 0; i < all.size(); i += columns) {
-            pages.need(14);
+            pages.need(15);
             for (int c = 0; c < columns && i + c < all.size(); c++) {
                 Headline h = all.get(i + c);
                 sheet.text(sheet.regular, BookPages.SIZE, pages.left() + c * w, pages.y(), h.label());
                 sheet.textRight(sheet.bold, BookPages.SIZE, pages.left() + c * w + w - 20, pages.y(), h.unit().format(analysis.headlines().get(h).orElseThrow(), unit));
             }
-            pages.down(12);
+            pages.down(13);
         }
         pages.heading("Found by the checks");
         if (analysis.findings().isEmpty()) {
@@ -146,13 +143,14 @@ public final class JobBookPdf {
             pages.nextPage();
             double h = pages.bottom() - pages.y() - 30;
             int scale = drawing.scaleFor(List.of(e), pages.wide(), h);
+            pages.scale(scale);
             drawing.draw(e, scale, pages.left(), pages.y(), pages.wide(), h);
             pages.down(h + 24);
             double bar = 50 * PdfSheet.MM;
             double right = pages.left() + pages.wide();
             sheet.pen(0.8, 0);
             sheet.line(right - bar, pages.y() - 8, right, pages.y() - 8);
-            sheet.textRight(sheet.regular, 7.5, right, pages.y(), "Scale 1:" + scale + " · this bar is 50 mm on paper, " + LengthText.format(50.0 * scale, unit) + " on the vehicle");
+            sheet.textRight(sheet.regular, BookPages.SIZE, right, pages.y() + 2, "Scale 1:" + scale + " · this bar is 50 mm on paper, " + LengthText.format(50.0 * scale, unit) + " on the vehicle");
         }
     }
 
@@ -166,40 +164,6 @@ public final class JobBookPdf {
             double w = pages.wide() / 2;
             double h = (pages.bottom() - pages.y()) / 2;
             pdf.draw(all.get(i), analysis, pages.left() + (i % 2) * w, pages.y() + i % 4 / 2 * h, w - 12, h - 8);
-        }
-    }
-
-    private void runSheet() throws IOException {
-        pages.heading("Order of work");
-        int n = 0;
-        for (RunSheet.Line l : papers.run().lines()) {
-            pages.need(34);
-            n++;
-            double y = pages.y();
-            pages.tickBox(l.mark().done().isPresent());
-            sheet.textRight(sheet.regular, BookPages.SIZE, pages.left() + pages.wide(), y, l.state().label() + l.mark().done().map(d -> " " + d + (l.mark().by().isBlank() ? "" : ", " + l.mark().by())).orElse("")
-                    + " · " + LengthText.trimmed(l.hours(), 1) + " h");
-            pages.say(sheet.bold, pages.left() + 14, pages.wide() - 160, n + ". " + l.step().title());
-            double in = pages.left() + 14;
-            double w = pages.wide() - 14;
-            if (!l.step().needs().isEmpty()) {
-                StringBuilder needs = new StringBuilder("After ");
-                l.step().needs().forEach(x -> needs.append(needs.length() > 6 ? "; " : "").append("\"").append(papers.run().line(x.key()).map(y2 -> y2.step().title()).orElse(x.key())).append("\": ").append(x.why()));
-                pages.say(sheet.regular, in, w, needs.toString());
-            }
-            for (Phrase m : l.step().measure()) {
-                pages.say(sheet.regular, in, w, "– " + m.text(unit));
-            }
-            if (!l.step().tools().isEmpty()) {
-                pages.say(sheet.regular, in, w, "At hand: " + l.step().tools());
-            }
-            for (String c : l.step().cautions()) {
-                pages.say(sheet.bold, in, w, "! " + c);
-            }
-            if (!l.mark().note().isBlank()) {
-                pages.say(sheet.regular, in, w, "Noted: " + l.mark().note());
-            }
-            pages.down(4);
         }
     }
 
@@ -250,7 +214,7 @@ public final class JobBookPdf {
                 sheet.dash(3, 2);
                 sheet.line(left, y, right, y);
                 sheet.dash();
-                sheet.textRight(sheet.regular, 7, left - 3, y + 2, Quantity.temperature(c).text(unit));
+                sheet.textRight(sheet.regular, BookPages.SIZE, left - 3, y + 2, Quantity.temperature(c).text(unit));
             }
             double[] xy = new double[2 * w.readings().size()];
             for (int i = 0; i < w.readings().size(); i++) {
@@ -259,8 +223,8 @@ public final class JobBookPdf {
             }
             sheet.pen(1.2, 0);
             sheet.path(xy, false);
-            sheet.text(sheet.regular, 7, left, bottom + 9, "0");
-            sheet.textRight(sheet.regular, 7, right, bottom + 9, Math.round(last) + " minutes");
+            sheet.text(sheet.regular, BookPages.SIZE, left, bottom + 11, "0");
+            sheet.textRight(sheet.regular, BookPages.SIZE, right, bottom + 11, Math.round(last) + " minutes");
             pages.down(128);
         }
     }

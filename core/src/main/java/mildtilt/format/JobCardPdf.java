@@ -5,6 +5,7 @@ import java.io.IOException;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import mildtilt.analysis.Analysis;
 import mildtilt.analysis.Headline;
 import mildtilt.check.Finding;
@@ -24,6 +25,7 @@ public final class JobCardPdf {
 
     private static final double ROW = 12.5;
     private static final double TEXT = 9;
+    private static final double FOOT_LINE = 11;
     private static final double WRITING_LINE = 20;
 
     private static final String CAUTION = "Plan figures from the sizes given, not an approval. Tack, then turn from lock to lock "
@@ -61,12 +63,12 @@ public final class JobCardPdf {
     }
 
     private void page(LocalDate date, String file) throws IOException {
-        header(date, file);
+        header();
         List<String> foot = foot();
         double tables = tablesHeight();
-        double footHeight = foot.size() * 10.5 + 10;
+        double footHeight = foot.size() * FOOT_LINE + 10 + TitleBlock.HEIGHT;
         double room = sheet.height - PdfSheet.MARGIN - footHeight - tables - y;
-        drawing(Math.max(60, room - 40));
+        int scale = drawing(Math.max(60, room - 40));
         tables();
         double at = sheet.height - PdfSheet.MARGIN - footHeight + 14;
         linesToWriteOn(at - 16);
@@ -74,19 +76,17 @@ public final class JobCardPdf {
         sheet.line(PdfSheet.MARGIN, at - 12, right(), at - 12);
         for (String line : foot) {
             boolean strong = line.startsWith("STOP") || line.startsWith("CHECK");
-            sheet.text(strong ? sheet.bold : sheet.regular, 8.2, PdfSheet.MARGIN, at, line);
-            at += 10.5;
+            sheet.text(strong ? sheet.bold : sheet.regular, TEXT, PdfSheet.MARGIN, at, line);
+            at += FOOT_LINE;
         }
+        new TitleBlock(analysis.job().title(), "Job card", file, date, unit).draw(sheet, PdfSheet.MARGIN, sheet.height - PdfSheet.MARGIN - TitleBlock.HEIGHT + 8, inside(), 1, 1, Optional.of(scale));
     }
 
-    private void header(LocalDate date, String file) throws IOException {
+    private void header() throws IOException {
         y += 14;
         sheet.text(sheet.bold, 18, PdfSheet.MARGIN, y,
                 sheet.fit(sheet.bold, 18, inside() - 150, analysis.job().title()));
         sheet.textRight(sheet.bold, 12, right(), y, "Job card");
-        y += 13;
-        sheet.text(sheet.regular, TEXT, PdfSheet.MARGIN, y, sheet.fit(sheet.regular, TEXT, inside() - 160, file));
-        sheet.textRight(sheet.regular, TEXT, right(), y, date + " · lengths in " + unit.label());
         y += 6;
         sheet.pen(1, 0);
         sheet.line(PdfSheet.MARGIN, y, right(), y);
@@ -106,7 +106,8 @@ public final class JobCardPdf {
         }
     }
 
-    private void drawing(double room) throws IOException {
+    /** @return its scale: one to so much */
+    private int drawing(double room) throws IOException {
         // The steering alone: what is in the way would hide it and make it smaller.
         PdfDrawing drawing = new PdfDrawing(sheet, analysis.job().withSurroundings(Surroundings.NONE), analysis.train(), unit);
         Sketch sketch = drawing.sketch();
@@ -121,6 +122,7 @@ public final class JobCardPdf {
         y += h + 20;
         scaleBar(scale);
         y += 14;
+        return scale;
     }
 
     /** A bar of known length, so that a print that was shrunk to fit shows itself. */
@@ -133,7 +135,7 @@ public final class JobCardPdf {
             double at = x + i * mm / 5 * PdfSheet.MM;
             sheet.line(at, y - 3, at, y);
         }
-        sheet.textRight(sheet.regular, 7.5, right(), y + 8,
+        sheet.textRight(sheet.regular, TEXT, right(), y + 8,
                 "Scale 1:" + scale + " · this bar is 50 mm on paper, " + LengthText.format(mm * scale, unit) + " on the vehicle");
     }
 
@@ -165,7 +167,7 @@ public final class JobCardPdf {
         double w = inside();
         if (!b.shafts().isEmpty()) {
             heading("Joints", x);
-            sheet.textRight(sheet.regular, 7.5, right(), y - 1, sheet.fit(sheet.regular, 7.5, w * 0.28, "rule set: " + analysis.job().rules().name()));
+            sheet.textRight(sheet.regular, TEXT, right(), y - 1, sheet.fit(sheet.regular, TEXT, w * 0.28, "rule set: " + analysis.job().rules().name()));
             columnHeads(x + w * 0.40, "set to", x + w * 0.55, "worst in use", x + w * 0.70, "limit");
             for (BenchSheet.JointLine j : b.joints()) {
                 row(x, w * 0.4, j.name());
@@ -193,7 +195,7 @@ public final class JobCardPdf {
             }
             if (b.shafts().stream().anyMatch(s -> s.cut().isPresent() && s.typical())) {
                 y += ROW;
-                sheet.text(sheet.regular, 7.5, x, y, "* from typical sizes of a catalogue: measure the parts in hand before you cut");
+                sheet.text(sheet.regular, TEXT, x, y, "* from typical sizes of a catalogue: measure the parts in hand before you cut");
             }
             y += 5;
         }
@@ -246,9 +248,9 @@ public final class JobCardPdf {
     }
 
     private void columnHeads(double x1, String a, double x2, String b, double x3, String c) throws IOException {
-        sheet.textRight(sheet.regular, 7.5, x1, y - 1, a);
-        sheet.textRight(sheet.regular, 7.5, x2, y - 1, b);
-        sheet.textRight(sheet.regular, 7.5, x3, y - 1, c);
+        sheet.textRight(sheet.regular, TEXT, x1, y - 1, a);
+        sheet.textRight(sheet.regular, TEXT, x2, y - 1, b);
+        sheet.textRight(sheet.regular, TEXT, x3, y - 1, c);
     }
 
     private void row(double x, double w, String name) throws IOException {
@@ -265,7 +267,7 @@ public final class JobCardPdf {
         List<Finding> open = analysis.findings();
         for (Finding f : open.stream().limit(6).toList()) {
             String word = f.severity() == Severity.STOP ? "STOP  " : "CHECK  ";
-            lines.addAll(sheet.wrap(sheet.bold, 8.2, inside(), word + f.what().text(unit)));
+            lines.addAll(sheet.wrap(sheet.bold, TEXT, inside(), word + f.what().text(unit)));
         }
         if (open.size() > 6) {
             lines.add("… and " + (open.size() - 6) + " more found; see the job.");
@@ -273,7 +275,7 @@ public final class JobCardPdf {
         if (open.isEmpty()) {
             lines.add("Nothing found by the checks this program makes. That proves nothing by itself.");
         }
-        lines.addAll(sheet.wrap(sheet.regular, 8.2, inside(), CAUTION));
+        lines.addAll(sheet.wrap(sheet.regular, TEXT, inside(), CAUTION));
         return lines;
     }
 }

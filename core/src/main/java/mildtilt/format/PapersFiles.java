@@ -27,6 +27,7 @@ public final class PapersFiles {
         List<Path> written = new ArrayList<>();
         written.add(put(folder.resolve("job-book.pdf"), JobBookPdf.write(papers, unit, date, file)));
         written.add(put(folder.resolve("job-card.pdf"), JobCardPdf.write(papers.analysis(), unit, date, file)));
+        written.add(put(folder.resolve("run-sheet.pdf"), RunSheetPdf.write(papers, unit, date, file)));
         written.addAll(tables(papers, folder));
         written.addAll(templates(papers, unit, folder.resolve("templates")));
         return written;

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import mildtilt.clearance.VehicleSolids.Kind;
 import mildtilt.clearance.VehicleSolids;
+import mildtilt.drawing.Dimension;
 import mildtilt.drawing.Elevation;
 import mildtilt.drawing.Extent;
 import mildtilt.drawing.LabelPlacer;
@@ -32,6 +33,7 @@ final class PdfDrawing {
     private static final int[] SCALES = {1, 2, 5, 10, 15, 20, 25, 30, 40, 50, 75, 100, 200, 500, 1000, 2000, 5000};
     private static final double ROOM_FOR_TEXT = 12;
     private static final double SIZE = 9;
+    private static final double ARROW = 5;
     private static final int ROUND = 32;
 
     private final PdfSheet sheet;
@@ -108,8 +110,8 @@ final class PdfDrawing {
             sheet.dash();
         }
         labels(e, k, x0, y0, new Box(x, y, w, h));
-        sheet.text(sheet.bold, 8, x, y + h + 8, e.label());
-        sheet.text(sheet.regular, 8, x + sheet.textWidth(sheet.bold, 8, e.label() + "  "), y + h + 8, e.sense());
+        sheet.text(sheet.bold, SIZE, x, y + h + 8, e.label());
+        sheet.text(sheet.regular, SIZE, x + sheet.textWidth(sheet.bold, SIZE, e.label() + "  "), y + h + 8, e.sense());
     }
 
     /** In their widths, filled by what they are, farther ones first: as in the window. */
@@ -173,12 +175,39 @@ final class PdfDrawing {
                 continue;
             }
             String text = note.figure().text(unit);
+            if (dimension(note, text, e, k, x0, y0, placer)) {
+                continue;
+            }
             Optional<Box> box = placer.place(x0 + e.across(note.at()) * k, y0 - e.up(note.at()) * k,
                     sheet.textWidth(sheet.bold, SIZE, text), SIZE).map(LabelPlacer.Spot::box);
             if (box.isPresent()) {
                 sheet.text(sheet.bold, SIZE, box.get().x(), box.get().y() + SIZE - 1, text);
             }
         }
+    }
+
+    /** Whether it is a length and there was room for a dimension line. */
+    private boolean dimension(Note note, String text, Elevation e, double k, double x0, double y0, LabelPlacer placer) throws IOException {
+        if (note.span().isEmpty()) {
+            return false;
+        }
+        Note.Span s = note.span().get();
+        Optional<Dimension> placed = Dimension.place(placer, x0 + e.across(s.from()) * k, y0 - e.up(s.from()) * k, x0 + e.across(s.to()) * k, y0 - e.up(s.to()) * k, s.from().distanceTo(s.to()) * k,
+                sheet.textWidth(sheet.bold, SIZE, text) + 4, SIZE + 1, ARROW, e == Elevation.SIDE);
+        if (placed.isEmpty()) {
+            return false;
+        }
+        Dimension d = placed.get();
+        sheet.pen(0.4, 0.3);
+        for (double[] l : d.lines()) {
+            sheet.line(l[0], l[1], l[2], l[3]);
+        }
+        sheet.area(d.arrow(true, ARROW), 0.3);
+        sheet.area(d.arrow(false, ARROW), 0.3);
+        Box box = d.figure();
+        sheet.blank(box.x(), box.y(), box.w(), box.h());
+        sheet.text(sheet.bold, SIZE, box.x() + 2, box.y() + SIZE - 1, text);
+        return true;
     }
 
     private static double[] flat(List<Double> xy) {

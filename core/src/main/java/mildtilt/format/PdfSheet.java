@@ -61,21 +61,10 @@ final class PdfSheet implements AutoCloseable {
         out = page();
     }
 
-    /** Writes onto a sheet that is drawn already. @param sheet from 1 */
-    void addRight(int sheet, PDFont font, double fontSize, double right, double y, String text) throws IOException {
-        PDPage page = document.getPage(sheet - 1);
-        boolean current = sheet == pages;
-        if (current) {
-            textRight(font, fontSize, right, y, text);
-            return;
-        }
-        try (PDPageContentStream more = new PDPageContentStream(document, page, PDPageContentStream.AppendMode.APPEND, true, true)) {
-            more.beginText();
-            more.setFont(font, (float) fontSize);
-            more.newLineAtOffset((float) (right - textWidth(font, fontSize, text)), (float) (height - y));
-            more.showText(text);
-            more.endText();
-        }
+    /** Goes back to a sheet that is drawn already, to write more onto it. @param sheet from 1 */
+    void onto(int sheet) throws IOException {
+        out.close();
+        out = new PDPageContentStream(document, document.getPage(sheet - 1), PDPageContentStream.AppendMode.APPEND, true, true);
     }
 
     /** How many sheets there are so far. */
@@ -247,6 +236,14 @@ final class PdfSheet implements AutoCloseable {
         }
         out.closeAndFillAndStroke();
         // Text is written in black.
+        out.setNonStrokingColor(0f, 0f, 0f);
+    }
+
+    /** Makes a place white again, to write on. */
+    void blank(double x, double y, double w, double h) throws IOException {
+        out.setNonStrokingColor(1f, 1f, 1f);
+        out.addRect((float) x, (float) (height - y - h), (float) w, (float) h);
+        out.fill();
         out.setNonStrokingColor(0f, 0f, 0f);
     }
 

@@ -18,7 +18,7 @@ public final class TemplatePdf {
 
     private static final double EDGE = 10;
     private static final double FOOT = 20;
-    private static final double HEAD = 16;
+    private static final double HEAD = 20;
     private static final double OVERLAP = 12;
     private static final double BAR = 100;
     /** Room round a pattern for the words that stand out of it, mm. */
@@ -116,12 +116,12 @@ public final class TemplatePdf {
         String plate = p.thickness().map(th -> " · plate " + LengthText.format(th, unit)).orElse("");
         sheet.textRight(sheet.regular, 9, (EDGE + wide) * mm, (at + 4) * mm, "full size" + plate + (t.count() == 1 ? "" : " · sheet " + (row * t.across + column + 1) + " of " + t.count()));
         if (row + column == 0) {
-            List<String> how = sheet.wrap(sheet.regular, 7.5, wide * mm, p.how().text(unit));
+            List<String> how = sheet.wrap(sheet.regular, 9, wide * mm, p.how().text(unit));
             for (int i = 0; i < Math.min(3, how.size()); i++) {
-                sheet.text(sheet.regular, 7.5, EDGE * mm, (at + 8 + 3.2 * i) * mm, how.get(i));
+                sheet.text(sheet.regular, 9, EDGE * mm, (at + 8.5 + 4 * i) * mm, how.get(i));
             }
         } else {
-            sheet.text(sheet.regular, 7.5, EDGE * mm, (at + 8) * mm, "Row " + (row + 1) + ", column " + (column + 1) + ": lay the crosses upon those of the sheet " + (column > 0 ? "to the left." : "above."));
+            sheet.text(sheet.regular, 9, EDGE * mm, (at + 8.5) * mm, "Row " + (row + 1) + ", column " + (column + 1) + ": lay the crosses upon those of the sheet " + (column > 0 ? "to the left." : "above."));
         }
         sheet.clip(EDGE * mm, y0 * mm, wide * mm, height * mm);
         Place place = new Place(b, t.turned, EDGE - left + ROUND, y0 - top + ROUND);
@@ -224,8 +224,8 @@ public final class TemplatePdf {
             double x = (EDGE + BAR * i / 10) * mm;
             sheet.line(x, y - (i % 5 == 0 ? 6 : 3.5), x, y);
         }
-        sheet.text(sheet.regular, 8, (EDGE + BAR + 4) * mm, y, "Measure this bar: " + LengthText.format(BAR, LengthUnit.MM) + (unit == LengthUnit.MM ? "" : " (" + LengthText.format(BAR, unit) + ")")
+        sheet.text(sheet.regular, 9, (EDGE + BAR + 4) * mm, y, "Measure this bar: " + LengthText.format(BAR, LengthUnit.MM) + (unit == LengthUnit.MM ? "" : " (" + LengthText.format(BAR, unit) + ")")
                 + ". If it is not, print again at 100 %.");
-        sheet.text(sheet.regular, 7.5, EDGE * mm, y + 10, "Full line: cut. Dashed: mark, do not cut. Plan figures, not an approval: try it in card first.");
+        sheet.text(sheet.regular, 9, EDGE * mm, y + 12, "Full line: cut. Dashed: mark, do not cut. Plan figures, not an approval: try it in card first.");
     }
 }

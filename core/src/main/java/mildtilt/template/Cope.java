@@ -21,6 +21,8 @@ public final class Cope {
 
     private static final int STEPS = 180;
     private static final double BAND = 30;
+    /** Height of what is written, mm: 9 pt. */
+    private static final double WORDS = 3.2;
 
     private final CopedTube tube;
     /** Along the axis from where the axes meet to the cut, at every step round, mm. */
@@ -113,9 +115,12 @@ public final class Cope {
         for (int q = 0; q < 4; q++) {
             double x = round * q / 4;
             inks.add(new Ink.Path(Ink.Layer.MARK, List.of(new Spot(x, -BAND), new Spot(x, -BAND + 12)), false));
-            inks.add(new Ink.Words(new Spot(x + 1, -BAND + 8), 3, false, Phrase.of(first || q % 2 == 0 ? quarters[q] : quarters[4 - q])));
+            inks.add(new Ink.Words(new Spot(x + 1, -BAND + 8), WORDS, false, Phrase.of(first || q % 2 == 0 ? quarters[q] : quarters[4 - q])));
         }
-        inks.add(new Ink.Words(new Spot(2, -BAND + 2), 3, false, Phrase.of(Phrase.name(tube.name()) + ", " + end + ": this end up, print outside")));
+        // Above the quarter marks, so that no word lies across one; a name longer than the strip goes below it.
+        boolean below = (tube.name().length() + end.length() + 2) * WORDS / 2 > round;
+        inks.add(new Ink.Words(new Spot(below ? 0 : 2, below ? -BAND - 5 : -BAND + 19), WORDS, false, Phrase.of(Phrase.name(tube.name()) + ", " + end)));
+        inks.add(new Ink.Words(new Spot(2, -BAND + 14), WORDS, false, Phrase.of("this end up, print out")));
         String what = (m.into() == 0 ? "a flat" : "a tube of {0}") + " at " + LengthText.trimmed(m.angleDeg(), 2) + "°";
         return new FlatPattern(tube.name() + ", " + end, Phrase.of("Wrap round the tube of {1} with the 0 line where both ends' 0 lines are to be, and cut along the upper edge, the torch or "
                 + "saw always square to the wall. Meets " + what + (m.offset() == 0 ? "." : ", whose axis lies {2} to the " + (m.offset() > 0 ? "left" : "right") + ", seen along the tube toward this end with the 0 line up.")

@@ -34,6 +34,10 @@ public record Templates(List<FlatPattern> patterns, List<Jig> jigs, List<Phrase>
     public record Jig(String name, Phrase how, TriangleMesh mesh) {}
 
     private static final double STRIP = 40;
+    /** Height of what is written, mm: 9 pt. */
+    private static final double WORDS = 3.2;
+    /** The longest of them that runs up a strip, mm. */
+    private static final double WORDS_LONG = 14;
     private static final int TICK_DEG = 10;
     private static final int FOOT_STEPS = 40;
     /** Where a notch's corners are drilled, so that they do not tear, mm. */
@@ -90,23 +94,26 @@ public record Templates(List<FlatPattern> patterns, List<Jig> jigs, List<Phrase>
             inks.add(gearEnd ? line(x, STRIP, x, STRIP - tick) : line(x, 0, x, tick));
             if (deg % 90 == 0) {
                 String clock = deg == 0 ? "12" : Integer.toString(deg / 30);
-                inks.add(new Ink.Words(new Spot(x + 0.8, gearEnd ? STRIP - 8 : 5.5), 2.4, false, Phrase.of(clock)));
+                inks.add(new Ink.Words(new Spot(x + 0.8, gearEnd ? STRIP - 8 : 5.5), WORDS, false, Phrase.of(clock)));
             }
         }
         boolean marked = c.liesBetweenJoints(shaft);
         double clocking = c.shafts().get(shaft).clockingDeg();
         boolean fork = gearEnd ? marked : shaft > 0;
+        // Clear of the line across.
+        double words = !gearEnd ? Math.max(13, STRIP - engaged + 2) : engaged > WORDS_LONG + 4 ? 3 : engaged + 2;
         for (int half = 0; half < 2; half++) {
             if (fork) {
                 double x = at(round, (gearEnd ? clocking : 0) + 180.0 * half);
                 inks.add(line(x, gearEnd ? 0 : 5, x, gearEnd ? STRIP - 5 : STRIP));
-                inks.add(new Ink.Words(new Spot(x + 2.6, gearEnd ? 10 : 13), 2.2, true, Phrase.of(gearEnd ? "gear-end fork" : "fork pin")));
+                // Beside the line, on the side where the strip goes on.
+                inks.add(new Ink.Words(new Spot(x + (x + 5 < round ? 3.8 : -1.2), words), WORDS, true, Phrase.of("fork pin")));
             }
         }
         String name = c.shafts().get(shaft).name() + ", " + (gearEnd ? "gear" : "wheel") + " end";
-        inks.add(new Ink.Words(new Spot(0, STRIP + 2), 3, false, Phrase.of(Phrase.name(name) + ", for {0}" + (gearEnd ? "" : " · this edge on the cut line") + " · wheel up, print out", Quantity.length(d))));
+        inks.add(new Ink.Words(new Spot(0, STRIP + 2), WORDS, false, Phrase.of(Phrase.name(name) + ", for {0}" + (gearEnd ? "" : " · this edge on the cut line") + " · wheel up, print out", Quantity.length(d))));
         if (gearEnd) {
-            inks.add(new Ink.Words(new Spot(0, -5), 3, false, Phrase.of("this edge on the cut line")));
+            inks.add(new Ink.Words(new Spot(0, -5), WORDS, false, Phrase.of("this edge on the cut line")));
         }
         Phrase how = Phrase.of("Scribe a straight line along the shaft. Wrap the strip round, wheel end up, print outside, 12 on that line. ").then(
                 fork && !gearEnd ? Phrase.of("The two long lines are where the wheel-end fork's pin comes out. ")
@@ -150,8 +157,8 @@ public record Templates(List<FlatPattern> patterns, List<Jig> jigs, List<Phrase>
         inks.add(line(-r1, 0, l + r2, 0));
         inks.addAll(cross(0, 0, a.rootHole() / 2 + 4));
         inks.addAll(cross(l, 0, a.endHole() / 2 + 4));
-        inks.add(new Ink.Words(new Spot(l * 0.3, 3), 3, false, Phrase.of("{0} between centres", Quantity.length(l))));
-        inks.add(new Ink.Words(new Spot(-r1, r1 + 3), 3, false, Phrase.of(Phrase.name(a.name()) + ", plate {0}", Quantity.length(a.thickness()))));
+        inks.add(new Ink.Words(new Spot(l * 0.3, 3), WORDS, false, Phrase.of("{0} between centres", Quantity.length(l))));
+        inks.add(new Ink.Words(new Spot(-r1, r1 + 3), WORDS, false, Phrase.of(Phrase.name(a.name()) + ", plate {0}", Quantity.length(a.thickness()))));
         all.add(new FlatPattern(a.name(), Phrase.of("From steer axis or shaft to the end's joint, square to that axis: {0}. Left and right are the same plate turned over. Cut outside the line, drill under size and ream.",
                 Quantity.length(l)), Optional.of(a.thickness()), inks));
     }
@@ -229,8 +236,8 @@ public record Templates(List<FlatPattern> patterns, List<Jig> jigs, List<Phrase>
         }
         double lean = 90 - Math.toDegrees(Math.acos(Math.min(1, Math.abs(axis.dot(reach.hit.square().vector())))));
         inks.add(line(0, -b.hole() / 2 - 5, 0, -reach.hit.far()));
-        inks.add(new Ink.Words(new Spot(2, -(b.hole() / 2 + reach.hit.far()) / 2), 3, false, Phrase.of("{0}", Quantity.length(reach.hit.far()))));
-        inks.add(new Ink.Words(new Spot(-r, r + 3), 3, false, Phrase.of(Phrase.name(b.name()) + ", plate {0}, seen from the wheel", Quantity.length(b.thickness()))));
+        inks.add(new Ink.Words(new Spot(2, -(b.hole() / 2 + reach.hit.far()) / 2), WORDS, false, Phrase.of("{0}", Quantity.length(reach.hit.far()))));
+        inks.add(new Ink.Words(new Spot(-r, r + 3), WORDS, false, Phrase.of(Phrase.name(b.name()) + ", plate {0}, seen from the wheel", Quantity.length(b.thickness()))));
         all.add(new FlatPattern(b.name(), Phrase.of("Square to the shaft, seen from the wheel, its foot on \"" + Phrase.name(footName) + "\" {0} from the bearing's middle. The plate leans {1} from square to that surface: "
                 + "bevel the foot by as much. Tack, fit the shaft, turn it, and only then weld, the bearing off.", Quantity.length(reach.hit.far()), Quantity.angle(lean)), Optional.of(b.thickness()), inks));
     }
@@ -250,7 +257,7 @@ public record Templates(List<FlatPattern> patterns, List<Jig> jigs, List<Phrase>
             }
         }
         mark.addAll(cross(n.width() / 2, n.height() / 2, 6));
-        mark.add(new Ink.Words(new Spot(0, n.height() + 2), 3, false, Phrase.of(Phrase.name(name) + ": {0} deep", Quantity.length(n.depth()))));
+        mark.add(new Ink.Words(new Spot(0, n.height() + 2), WORDS, false, Phrase.of(Phrase.name(name) + ": {0} deep", Quantity.length(n.depth()))));
         all.add(new FlatPattern(name, Phrase.of("Lay it on the " + n.face().label() + " of " + Phrase.name(n.rail().name()) + ", its cross at x {0}, y {1}, z {2}, its length along the rail. Drill the corners first, so that they are round. {3} deep.",
                 Quantity.length(n.middle().x()), Quantity.length(n.middle().y()), Quantity.length(n.middle().z()), Quantity.length(n.depth())), Optional.empty(), mark));
         lining(n, name, all);
@@ -283,7 +290,7 @@ public record Templates(List<FlatPattern> patterns, List<Jig> jigs, List<Phrase>
         inks.add(new Ink.Path(Ink.Layer.CUT, List.of(new Spot(0, 0), new Spot(run, 0), new Spot(run, n.height()), new Spot(0, n.height())), true));
         inks.add(line(n.depth(), 0, n.depth(), n.height()));
         inks.add(line(n.depth() + n.width(), 0, n.depth() + n.width(), n.height()));
-        inks.add(new Ink.Words(new Spot(0, n.height() + 2), 3, false, Phrase.of(Phrase.name(name) + ", lining, fold 90° at both lines")));
+        inks.add(new Ink.Words(new Spot(0, n.height() + 2), WORDS, false, Phrase.of(Phrase.name(name) + ", lining, fold 90° at both lines")));
         all.add(new FlatPattern(name + ", lining", Phrase.of("Lines the notch, as thick as the rail's own wall: fold on both lines, allowing for the bend of your plate, and weld in all round before anything else is cut from the rail."),
                 Optional.empty(), inks));
     }
@@ -296,7 +303,7 @@ public record Templates(List<FlatPattern> patterns, List<Jig> jigs, List<Phrase>
                 new Spot(from, railInto - n.depth()), new Spot(from, railInto), new Spot(0, railInto));
         List<Ink> inks = new ArrayList<>();
         inks.add(new Ink.Path(Ink.Layer.CUT, outline, true));
-        inks.add(new Ink.Words(new Spot(0, railInto + 2), 3, false, Phrase.of(Phrase.name(name) + ", side plate, 2 off, mirror images")));
+        inks.add(new Ink.Words(new Spot(0, railInto + 2), WORDS, false, Phrase.of(Phrase.name(name) + ", side plate, 2 off, mirror images")));
         all.add(new FlatPattern(name + ", side plate", Phrase.of("One on either side of the rail, {0} long, its cut-out on the notch. Round the cut-out's corners to {1}; weld along, not across the rail at its ends.",
                 Quantity.length(n.boxing()), Quantity.length(CORNER)), Optional.empty(), inks));
     }

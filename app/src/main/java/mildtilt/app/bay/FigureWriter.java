@@ -13,6 +13,7 @@ import javafx.scene.text.TextAlignment;
 import mildtilt.app.draw.SheetView;
 import mildtilt.app.look.Fonts;
 import mildtilt.app.look.Ink;
+import mildtilt.drawing.Dimension;
 import mildtilt.drawing.Elevation;
 import mildtilt.drawing.LabelPlacer;
 import mildtilt.drawing.LabelPlacer.Box;
@@ -22,10 +23,7 @@ import mildtilt.measure.LengthUnit;
 /** Writes figures on a drawing: a length between two points as a dimension beside it, all else near its place with a leader. */
 final class FigureWriter {
 
-    /** From the line measured to its dimension line, pixels. */
-    private static final double[] OFFSETS = {26, -26, 40, -40, 56, -56, 76, -76};
     private static final double ARROW = 7;
-    private static final double OVER = 4;
 
     private final GraphicsContext g;
     private final SheetView v;
@@ -56,66 +54,26 @@ final class FigureWriter {
 
     /** Whether there was room for a dimension line. */
     private boolean dimension(Note note, Note.Span span, Ink colour, Font font) {
-        double ax = v.x(span.from());
-        double ay = v.y(span.from());
-        double bx = v.x(span.to());
-        double by = v.y(span.to());
-        double length = Math.hypot(bx - ax, by - ay);
         String text = note.figure().text(unit);
-        double w = width(text, font);
-        double h = font.getSize() + 2;
-        // A length that is seen from its end, or shorter than its figure, is not measured on this sheet.
-        if (length < w + 2 * ARROW || length / v.pixelsPerMm() < 0.6 * span.from().distanceTo(span.to())) {
-            return false;
-        }
         // Above in the side view, where legs and pedals are below; below elsewhere, where the arms are above. Alike on both sides.
-        double wanted = v.elevation() == Elevation.SIDE ? -1 : 1;
-        double way = (bx - ax) * wanted >= 0 ? 1 : -1;
-        double nx = -(by - ay) / length * way;
-        double ny = (bx - ax) / length * way;
-        for (double off : OFFSETS) {
-            double x1 = ax + nx * off;
-            double y1 = ay + ny * off;
-            double x2 = bx + nx * off;
-            double y2 = by + ny * off;
-            if (!placer.freeLine(x1, y1, x2, y2)) {
-                continue;
+        Optional<Dimension> placed = Dimension.place(placer, v.x(span.from()), v.y(span.from()), v.x(span.to()), v.y(span.to()), span.from().distanceTo(span.to()) * v.pixelsPerMm(),
+                width(text, font), font.getSize() + 2, ARROW, v.elevation() == Elevation.SIDE);
+        placed.ifPresent(d -> {
+            g.setStroke(ink.apply(colour).interpolate(ink.apply(Ink.PAPER), 0.25));
+            g.setLineWidth(0.9);
+            for (double[] l : d.lines()) {
+                g.strokeLine(l[0], l[1], l[2], l[3]);
             }
-            for (double along : new double[] {0.5, 0.36, 0.64}) {
-                Box box = new Box(x1 + (x2 - x1) * along - w / 2, y1 + (y2 - y1) * along - h / 2, w, h);
-                if (placer.free(box)) {
-                    placer.keepClear(box);
-                    draw(ax, ay, bx, by, nx, ny, off, colour);
-                    text(text, box, colour, font, true);
-                    return true;
-                }
-            }
-        }
-        return false;
+            g.setFill(ink.apply(colour));
+            arrow(d.arrow(true, ARROW));
+            arrow(d.arrow(false, ARROW));
+            text(text, d.figure(), colour, font, true);
+        });
+        return placed.isPresent();
     }
 
-    private void draw(double ax, double ay, double bx, double by, double nx, double ny, double off, Ink colour) {
-        double sign = Math.signum(off);
-        g.setStroke(ink.apply(colour).interpolate(ink.apply(Ink.PAPER), 0.25));
-        g.setLineWidth(0.9);
-        g.strokeLine(ax + nx * 9 * sign, ay + ny * 9 * sign, ax + nx * (off + OVER * sign), ay + ny * (off + OVER * sign));
-        g.strokeLine(bx + nx * 9 * sign, by + ny * 9 * sign, bx + nx * (off + OVER * sign), by + ny * (off + OVER * sign));
-        double x1 = ax + nx * off;
-        double y1 = ay + ny * off;
-        double x2 = bx + nx * off;
-        double y2 = by + ny * off;
-        g.strokeLine(x1, y1, x2, y2);
-        g.setFill(ink.apply(colour));
-        arrow(x1, y1, Math.atan2(y2 - y1, x2 - x1));
-        arrow(x2, y2, Math.atan2(y1 - y2, x1 - x2));
-        // Later figures stay off this line as they do off the parts.
-        placer.keepClear(x1, y1, x2, y2);
-    }
-
-    /** @param way from the tip back along the line */
-    private void arrow(double x, double y, double way) {
-        g.fillPolygon(new double[] {x, x + ARROW * Math.cos(way + 0.26), x + ARROW * Math.cos(way - 0.26)},
-                new double[] {y, y + ARROW * Math.sin(way + 0.26), y + ARROW * Math.sin(way - 0.26)}, 3);
+    private void arrow(double[] xy) {
+        g.fillPolygon(new double[] {xy[0], xy[2], xy[4]}, new double[] {xy[1], xy[3], xy[5]}, 3);
     }
 
     /** A text near a place, with a line that leads there if it had to go farther off. */

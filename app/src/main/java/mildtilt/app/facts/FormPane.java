@@ -3,39 +3,33 @@ package mildtilt.app.facts;
 import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.Consumer;
 import java.util.function.Function;
-import java.util.stream.Collectors;
-import javafx.geometry.HPos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
-import javafx.scene.control.Tooltip;
-import javafx.scene.layout.ColumnConstraints;
-import javafx.scene.layout.FlowPane;
-import javafx.scene.layout.GridPane;
-import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import mildtilt.app.look.Choices;
+import mildtilt.app.look.EvenRow;
 import mildtilt.app.look.MeasureField;
 import mildtilt.app.look.WordField;
 import mildtilt.app.look.Wrap;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.job.Job;
 import mildtilt.measure.LengthText;
-import mildtilt.papers.Cell;
 import mildtilt.papers.Table;
 
 /** A pane that tells what was worked out and takes what is typed: each field changes the job. */
 public abstract class FormPane extends FactsPane {
 
-    private static final double FIRST_COLUMN = 120;
+    private final Map<String, TablePane.Sort> sorts = new HashMap<>();
 
     protected FormPane(Workbench bench, String id) {
         super(bench, id);
@@ -51,9 +45,9 @@ public abstract class FormPane extends FactsPane {
         }
     }
 
-    /** A row of labelled controls that goes on in the next line where there is no room. */
+    /** Labelled controls in even columns. */
     protected final void row(Node... controls) {
-        FlowPane f = new FlowPane(14, 6, controls);
+        EvenRow f = new EvenRow(controls);
         f.getStyleClass().add("make-row");
         add(f);
     }
@@ -63,7 +57,9 @@ public abstract class FormPane extends FactsPane {
         Label l = new Label(label);
         l.getStyleClass().add("hint");
         VBox box = new VBox(1, l, control);
-        box.setFillWidth(false);
+        if (control instanceof ChoiceBox<?> c) {
+            c.setMaxWidth(Double.MAX_VALUE);
+        }
         if (!label.isBlank()) {
             control.setAccessibleText(label);
         }
@@ -154,53 +150,11 @@ public abstract class FormPane extends FactsPane {
         return b;
     }
 
-    /** Some columns of a paper's table. @param keys of the columns, as in the CSV; with a plus, others told in small below the first */
+    /** Some columns of a paper's table. @param keys of the columns, as in the CSV; with a plus, others shown small below the first */
     protected final void table(Table t, String... keys) {
-        GridPane grid = new GridPane();
-        grid.getStyleClass().addAll("facts-grid", "make-table");
-        grid.setId("table-" + t.file());
-        for (int c = 0; c < keys.length; c++) {
-            String[] parts = keys[c].split("\\+");
-            int at = t.keys().indexOf(parts[0]);
-            boolean figures = t.figures(at);
-            ColumnConstraints cc = new ColumnConstraints();
-            cc.setHalignment(figures ? HPos.RIGHT : HPos.LEFT);
-            if (!figures) {
-                cc.setHgrow(c == 0 ? Priority.ALWAYS : Priority.SOMETIMES);
-            }
-            if (c == 0) {
-                cc.setMinWidth(FIRST_COLUMN);
-            }
-            grid.getColumnConstraints().add(cc);
-            Label head = new Label(t.heads().get(at));
-            head.getStyleClass().add("hint");
-            head.setMinWidth(USE_PREF_SIZE);
-            grid.add(head, c, 0);
-            for (int r = 0; r < t.rows().size(); r++) {
-                List<Cell> row = t.rows().get(r);
-                Node cell = cell(row.get(at), c == 0);
-                if (parts.length > 1) {
-                    String below = Arrays.stream(parts).skip(1).map(k -> row.get(t.keys().indexOf(k)).text(bench.lengthUnit())).filter(x -> !x.isEmpty()).collect(Collectors.joining(" · "));
-                    cell = new VBox(cell, Wrap.text(below, "hint"));
-                }
-                grid.add(cell, c, r + 1);
-            }
-        }
-        add(grid);
-    }
-
-    private Label cell(Cell cell, boolean first) {
-        String text = cell.text(bench.lengthUnit());
-        if (cell.figure()) {
-            Label l = new Label(text);
-            l.getStyleClass().add("facts-figure");
-            l.setMinWidth(USE_PREF_SIZE);
-            return l;
-        }
-        Label l = Wrap.text(text, first ? "facts-name" : "make-words");
-        if (text.length() > 60) {
-            l.setTooltip(new Tooltip(text));
-        }
-        return l;
+        add(new TablePane(t, List.of(keys), bench.lengthUnit(), Optional.ofNullable(sorts.get(t.file())), s -> {
+            s.ifPresentOrElse(x -> sorts.put(t.file(), x), () -> sorts.remove(t.file()));
+            showAgain();
+        }, bench::say));
     }
 }

@@ -16,6 +16,8 @@ public final class MakeStagePane extends HBox {
 
         void jobBook();
 
+        void runSheet();
+
         void csv();
 
         void templates();
@@ -31,7 +33,7 @@ public final class MakeStagePane extends HBox {
             case FITS -> new FitsPane(bench, desk);
             case JOINS -> new JoinsPane(bench, desk);
             case TEMPLATES -> new TemplatesPane(bench, desk, saving::templates);
-            case RUN -> new RunPane(bench, desk);
+            case RUN -> new RunPane(bench, desk, saving::runSheet);
             case BUYING -> new BuyingPane(bench, desk);
             case HEAT -> new HeatPane(bench, desk);
             case PAPERS -> new PaperPane(bench, desk, clock, saving);

@@ -22,10 +22,13 @@ import mildtilt.runsheet.RunSheet;
 /** The order of the work: what comes before what and why, ticked and dated. */
 final class RunPane extends MakePane {
 
+    private final Runnable print;
     private String open = "";
 
-    RunPane(Workbench bench, PapersDesk desk) {
+    /** @param print the sheet on paper */
+    RunPane(Workbench bench, PapersDesk desk, Runnable print) {
         super(bench, desk, "make-run");
+        this.print = print;
         refresh();
     }
 
@@ -35,7 +38,8 @@ final class RunPane extends MakePane {
         long done = p.run().lines().stream().filter(l -> l.state() == RunSheet.State.DONE || l.state() == RunSheet.State.OUT_OF_ORDER).count();
         title("Order of work", "Made from the job: what must be fixed before what, and why. Press a step to see what to measure, what to have at hand, and what to beware of.");
         row(day("Wanted ready", "run-wanted", plan.wanted(), (j, d) -> j.editMaking(m -> m.editPlan(x -> x.withWanted(d)))),
-                number("Hours worked a week", "run-hours", plan.hoursPerWeek(), (j, v) -> j.editMaking(m -> m.editPlan(x -> x.withHoursPerWeek(v)))));
+                number("Hours worked a week", "run-hours", plan.hoursPerWeek(), (j, v) -> j.editMaking(m -> m.editPlan(x -> x.withHoursPerWeek(v)))),
+                named(" ", small("Run sheet to print and tick…", "save-run-sheet", print)));
         double hours = p.run().lines().stream().filter(RunSheet.Line::toDo).mapToDouble(RunSheet.Line::hours).sum();
         String left = done + " of " + p.run().lines().size() + " steps done, " + LengthText.trimmed(hours, 1) + " hours left.";
         say(left + p.run().begin(plan).map(d -> " For " + plan.wanted().orElseThrow() + " the rest has to be begun by " + d + "." + (d.isBefore(desk.today()) ? " That day is past." : "")).orElse(""));

@@ -10,13 +10,12 @@ import javafx.scene.control.Label;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
-import javafx.scene.input.Clipboard;
-import javafx.scene.input.ClipboardContent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import mildtilt.app.look.Choices;
+import mildtilt.app.look.Copying;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.curve.Curve;
@@ -72,7 +71,7 @@ public final class PlotPane extends VBox {
         HBox.setHgrow(sheet, Priority.ALWAYS);
         HBox.setHgrow(map, Priority.ALWAYS);
         sheets.setMinSize(0, 0);
-        ContextMenu copies = new ContextMenu(item("Copy as picture", "copy-picture", () -> copyPicture(sheets)), item("Copy as CSV", "copy-csv", () -> copyTable(bench, choice.getValue())));
+        ContextMenu copies = new ContextMenu(item("Copy as picture", "copy-picture", () -> Copying.picture(sheets)), item("Copy as CSV", "copy-csv", () -> copyTable(bench, choice.getValue())));
         sheets.setOnContextMenuRequested(e -> copies.show(sheets, e.getScreenX(), e.getScreenY()));
         VBox.setVgrow(sheets, Priority.ALWAYS);
         getChildren().addAll(head, sheets);
@@ -85,19 +84,11 @@ public final class PlotPane extends VBox {
         return i;
     }
 
-    private static void copyPicture(Node of) {
-        ClipboardContent content = new ClipboardContent();
-        content.putImage(of.snapshot(null, null));
-        Clipboard.getSystemClipboard().setContent(content);
-    }
-
     /** The curve's points, one line each: what is along, then each of its lines. */
     private static void copyTable(Workbench bench, Curve curve) {
         StringBuilder text = new StringBuilder();
         bench.workedProperty().get().map(w -> curve.series(w.now())).orElse(List.of()).forEach(s -> s.runs().forEach(run -> run.points().forEach(p ->
                 text.append(s.name()).append(',').append(p[0]).append(',').append(p[1]).append('\n'))));
-        ClipboardContent content = new ClipboardContent();
-        content.putString(text.toString());
-        Clipboard.getSystemClipboard().setContent(content);
+        Copying.text(text.toString());
     }
 }

@@ -18,6 +18,7 @@ import mildtilt.format.JobBookPdf;
 import mildtilt.format.JobCardPdf;
 import mildtilt.format.JobFile;
 import mildtilt.format.PapersFiles;
+import mildtilt.format.RunSheetPdf;
 import mildtilt.job.Built;
 import mildtilt.job.Job;
 import mildtilt.measure.LengthUnit;
@@ -72,6 +73,15 @@ public final class PaperSaving implements MakeStagePane.Saving {
         prompt.save(owner, "Save the job book", Kind.CARD, suggested() + "-job-book").ifPresent(p -> put.accept(() -> {
             JobFile.replace(p, JobBookPdf.write(papers(now), now.unit, now.day, now.file));
             return "The job book is in " + p.getFileName() + ".";
+        }));
+    }
+
+    @Override
+    public void runSheet() {
+        Now now = now();
+        prompt.save(owner, "Save the run sheet", Kind.CARD, suggested() + "-run-sheet").ifPresent(p -> put.accept(() -> {
+            JobFile.replace(p, RunSheetPdf.write(papers(now), now.unit, now.day, now.file));
+            return "The run sheet is in " + p.getFileName() + ".";
         }));
     }
 
