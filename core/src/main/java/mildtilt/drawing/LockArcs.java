@@ -8,6 +8,8 @@ import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
+import mildtilt.job.Vehicle;
+import mildtilt.linkage.WheelTravel;
 import mildtilt.measure.Quantity;
 import mildtilt.steer.AxlePose;
 import mildtilt.steer.LockLimits;
@@ -19,11 +21,12 @@ import mildtilt.suspension.KnucklePose;
  * axes to the turning centre. Worked out once for a job, drawn for any place of the hands.
  *
  * @param over the whole lock at ride height, from the right to the left
+ * @param travelled straight ahead and at either lock, at the ends of the travel
  * @param tyreHalf half of a tyre's width, mm
  */
-record LockArcs(List<AxlePose.Assembled> over, double tyreHalf) {
+record LockArcs(List<AxlePose.Assembled> over, List<AxlePose.Assembled> travelled, double tyreHalf) {
 
-    static final LockArcs NONE = new LockArcs(List.of(), 0);
+    static final LockArcs NONE = new LockArcs(List.of(), List.of(), 0);
 
     private static final int STEPS = 8;
     private static final double AXIS_LENGTH = 40_000;
@@ -38,7 +41,22 @@ record LockArcs(List<AxlePose.Assembled> over, double tyreHalf) {
         for (int i = -STEPS; i <= STEPS; i++) {
             train.pose((i < 0 ? right : left) * Math.abs(i) / STEPS, 0, 0).assembled().ifPresent(over::add);
         }
-        return new LockArcs(over, job.vehicle().tyreWidth() / 2);
+        List<AxlePose.Assembled> travelled = new ArrayList<>();
+        for (double[] travel : ends(job.vehicle(), train.requireAxle().wheelTravel())) {
+            for (double turn : new double[] {right, 0, left}) {
+                train.pose(turn, travel[0], travel[1]).assembled().ifPresent(travelled::add);
+            }
+        }
+        return new LockArcs(over, travelled, job.vehicle().tyreWidth() / 2);
+    }
+
+    /** Travel of the left and of the right wheel at its ends, mm. */
+    private static List<double[]> ends(Vehicle v, WheelTravel travel) {
+        return switch (travel) {
+            case FREE -> List.of(new double[] {v.bump(), v.bump()}, new double[] {-v.droop(), -v.droop()});
+            case ROLL_ONLY -> List.of(new double[] {v.bump(), -v.bump()}, new double[] {-v.bump(), v.bump()});
+            case NONE -> List.of();
+        };
     }
 
     Sketch.Construction construction(AxlePose pose) {
@@ -55,10 +73,9 @@ record LockArcs(List<AxlePose.Assembled> over, double tyreHalf) {
             all.add(new Stroke.Line(tyres, Pen.LOCK_ARC, sector));
             // Where the tyre stands at either lock: between them it sweeps.
             for (AxlePose.Assembled end : List.of(over.getFirst(), over.getLast())) {
-                KnucklePose at = end.knuckle(side);
-                Vector half = at.spin().times(tyreHalf);
-                all.add(new Stroke.Outline(tyres, Pen.LOCK_ARC, Sketch.cylinder(at.wheelCentre().plus(half), at.wheelCentre().plus(half.negated()), at.wheelCentre().z())));
+                all.add(new Stroke.Outline(tyres, Pen.LOCK_ARC, tyre(end.knuckle(side))));
             }
+            travelled.forEach(end -> all.add(new Stroke.Outline(tyres, Pen.ENVELOPE, tyre(end.knuckle(side)))));
             notes.add(lock(over.getFirst(), side, sector.get(1)));
             notes.add(lock(over.getLast(), side, sector.get(sector.size() - 2)));
             KnucklePose k = pose.assembled().get().knuckle(side);
@@ -67,6 +84,13 @@ record LockArcs(List<AxlePose.Assembled> over, double tyreHalf) {
                     k.wheelCentre().plus(flat.times(-AXIS_LENGTH)))));
         }
         return new Sketch.Construction(all, notes);
+    }
+
+    private List<Point> tyre(KnucklePose at) {
+        Vector half = at.spin().times(tyreHalf);
+        // The tyre's radius is the height of its middle at ride height.
+        double radius = over.get(over.size() / 2).knuckle(Side.LEFT).wheelCentre().z();
+        return Sketch.cylinder(at.wheelCentre().plus(half), at.wheelCentre().plus(half.negated()), radius);
     }
 
     private static Note lock(AxlePose.Assembled at, Side side, Point where) {

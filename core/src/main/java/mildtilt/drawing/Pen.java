@@ -45,6 +45,8 @@ public enum Pen {
     GAP,
     /** Construction: where an arm's end goes, how far a wheel turns. */
     LOCK_ARC,
+    /** Construction: where a tyre comes to over lock and travel. */
+    ENVELOPE,
     /** Construction: a wheel's axis, toward the turning centre. */
     TURN_AXIS;
 
@@ -52,7 +54,7 @@ public enum Pen {
     public boolean solid() {
         return switch (this) {
             case SHAFT, JOINT, FORK_PIN, TUBE, OBSTACLE, HOT, DRIVER -> true;
-            case STEERING_WHEEL, GROUND, CENTRE_LINE, STEER_AXIS, SPINDLE, GUIDE, SWEPT, LOCK_ARC, TURN_AXIS, GHOST, GAP, BEARING -> false;
+            case STEERING_WHEEL, GROUND, CENTRE_LINE, STEER_AXIS, SPINDLE, GUIDE, SWEPT, LOCK_ARC, ENVELOPE, TURN_AXIS, GHOST, GAP, BEARING -> false;
             case RACK, TIE_ROD, STEERING_ARM, WISHBONE, TYRE, GEAR_BOX, GEAR_ARM, DRIVEN_ROD, SHUTTLE, BEAM, TRACK_BAR, STRUT -> true;
         };
     }
@@ -61,7 +63,7 @@ public enum Pen {
     public boolean onAxle() {
         return switch (this) {
             case RACK, TIE_ROD, STEERING_ARM, WISHBONE, TYRE, GEAR_BOX, GEAR_ARM, DRIVEN_ROD, SHUTTLE, BEAM, TRACK_BAR, STRUT -> true;
-            case SHAFT, JOINT, FORK_PIN, TUBE, OBSTACLE, HOT, DRIVER, STEERING_WHEEL, GROUND, CENTRE_LINE, STEER_AXIS, SPINDLE, GUIDE, SWEPT, LOCK_ARC,
+            case SHAFT, JOINT, FORK_PIN, TUBE, OBSTACLE, HOT, DRIVER, STEERING_WHEEL, GROUND, CENTRE_LINE, STEER_AXIS, SPINDLE, GUIDE, SWEPT, LOCK_ARC, ENVELOPE,
                     TURN_AXIS, GHOST, GAP, BEARING -> false;
         };
     }
@@ -71,7 +73,7 @@ public enum Pen {
         return switch (this) {
             case SHAFT, TIE_ROD, STEERING_ARM, RACK, STEERING_WHEEL, GEAR_ARM, DRIVEN_ROD, GHOST, GAP -> true;
             case GROUND, CENTRE_LINE, JOINT, FORK_PIN, TUBE, BEARING, WISHBONE, STEER_AXIS, TYRE, GEAR_BOX, GUIDE, SHUTTLE, BEAM, TRACK_BAR, STRUT,
-                    SPINDLE, OBSTACLE, HOT, SWEPT, DRIVER, LOCK_ARC, TURN_AXIS -> false;
+                    SPINDLE, OBSTACLE, HOT, SWEPT, DRIVER, LOCK_ARC, ENVELOPE, TURN_AXIS -> false;
         };
     }
 }

@@ -216,7 +216,7 @@ final class PdfDrawing {
 
     private void ink(Pen pen) throws IOException {
         switch (pen) {
-            case GROUND, CENTRE_LINE, LOCK_ARC, TURN_AXIS -> sheet.pen(0.4, 0.7);
+            case GROUND, CENTRE_LINE, LOCK_ARC, ENVELOPE, TURN_AXIS -> sheet.pen(0.4, 0.7);
             case TYRE, WISHBONE, STRUT, SPINDLE, BEAM, TRACK_BAR, GUIDE, GEAR_BOX, TUBE, BEARING -> sheet.pen(0.7, 0.55);
             case STEER_AXIS -> {
                 sheet.pen(0.4, 0.5);

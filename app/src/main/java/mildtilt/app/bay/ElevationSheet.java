@@ -301,9 +301,8 @@ final class ElevationSheet extends InkedPane {
         LabelPlacer placer = new LabelPlacer(new Box(2, 2, w - 4, h - 22));
         boolean constructing = large && elevation == Elevation.PLAN && bench.stageProperty().get() == WorkStage.LINKAGE;
         Optional<Box> inset = constructing ? TurnInset.box(w, h, bench, box -> hidden(v, box)) : Optional.empty();
-        if (constructing) {
-            sketch.construction().strokes().forEach(s -> constructionLine(g, v, s));
-        }
+        boolean swept = large && (bench.stageProperty().get() == WorkStage.LINKAGE || bench.stageProperty().get() == WorkStage.CLEARANCE);
+        sketch.construction().strokes().stream().filter(s -> s.pen() == Pen.ENVELOPE ? swept : constructing).forEach(s -> constructionLine(g, v, s));
         inset.ifPresent(placer::keepClear);
         painter = new PartPainter(g, v, this::ink, bench.selectionProperty().get().filter(Element.of(bench.job())::contains), this::ofStage);
         painter.draw(bench.parts().stream().filter(p -> shown(Optional.of(p.element()), false)).toList(),
@@ -406,10 +405,11 @@ final class ElevationSheet extends InkedPane {
             List<Outlines.Flat> hull = Outlines.of(tyre, elevation);
             double[] xs = hull.stream().mapToDouble(f -> v.originX() + f.across() * v.pixelsPerMm()).toArray();
             double[] ys = hull.stream().mapToDouble(f -> v.originY() - f.up() * v.pixelsPerMm()).toArray();
-            g.setGlobalAlpha(0.07);
+            boolean envelope = s.pen() == Pen.ENVELOPE;
+            g.setGlobalAlpha(envelope ? 0.04 : 0.07);
             g.setFill(ink(Ink.ACCENT));
             g.fillPolygon(xs, ys, xs.length);
-            g.setGlobalAlpha(0.45);
+            g.setGlobalAlpha(envelope ? 0.16 : 0.45);
             g.setStroke(ink(Ink.ACCENT));
             g.setLineWidth(0.8);
             g.setLineDashes(3, 3);

@@ -27,8 +27,8 @@ final class StageParts {
         if (stage != WorkStage.LINKAGE) {
             return sketch;
         }
-        // The sectors that the wheels turn through, too.
-        return new Sketch(Stream.concat(of(stage, sketch).strokes().stream(), sketch.construction().strokes().stream().filter(s -> s.pen() == Pen.LOCK_ARC)).toList(),
+        // The sectors that the wheels turn through and where the tyres come to, too.
+        return new Sketch(Stream.concat(of(stage, sketch).strokes().stream(), sketch.construction().strokes().stream().filter(s -> s.pen() == Pen.LOCK_ARC || s.pen() == Pen.ENVELOPE)).toList(),
                 List.of());
     }
 

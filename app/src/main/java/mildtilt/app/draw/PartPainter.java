@@ -18,6 +18,7 @@ import mildtilt.drawing.LabelPlacer;
 import mildtilt.drawing.Yokes;
 import mildtilt.geometry.Point;
 import mildtilt.job.Element;
+import mildtilt.solid.Bounds;
 import mildtilt.solid.Convex;
 import mildtilt.solid.Solid;
 
@@ -110,10 +111,89 @@ public final class PartPainter {
         for (Draft d : drafts) {
             part(d, placer);
         }
+        hidden(drafts);
         for (Yokes.Yoke y : yokes) {
             yoke(y);
         }
         g.restore();
+    }
+
+    /** What lies behind something in the way is shown through it, its edges dashed. */
+    private void hidden(List<Draft> drafts) {
+        List<Cover> covers = new ArrayList<>();
+        for (Draft d : drafts) {
+            boolean inTheWay = d.part.kind() == Kind.OBSTACLE || d.part.kind() == Kind.HOT_OBSTACLE;
+            if (inTheWay && d.part.solid() instanceof Solid.Parts p) {
+                p.parts().forEach(c -> covers.add(new Cover(nearest(c), outline(d.part.element(), c), fill(d.part.element(), d.part.kind(), d.about))));
+            }
+        }
+        if (covers.isEmpty()) {
+            return;
+        }
+        for (Draft d : drafts) {
+            boolean train = switch (d.part.kind()) {
+                case SHAFT, STEERING_WHEEL, ROD, STEERING_ARM, TUBE -> true;
+                case GEAR, JOINT_SWEEP, SUSPENSION, BEAM, TYRE, WHEEL_RING, DRIVER, OBSTACLE, HOT_OBSTACLE -> false;
+            };
+            if (train && d.part.solid() instanceof Solid.Parts p) {
+                p.parts().stream().filter(Convex::isBar).forEach(c -> covered(c, covers, edge(d.part.element(), d.part.kind(), d.about)));
+            }
+        }
+    }
+
+    /** @param near of its face toward the viewer, mm */
+    private record Cover(double near, Shape shape, Color fill) {}
+
+    private double nearest(Convex c) {
+        Bounds b = c.bounds();
+        return Math.max(elevation.near(new Point(b.minX(), b.minY(), b.minZ())), elevation.near(new Point(b.maxX(), b.maxY(), b.maxZ())));
+    }
+
+    /** A bar is followed along its middle; each stretch behind one cover is veiled by it and gets its edges dashed. */
+    private void covered(Convex bar, List<Cover> covers, Color edge) {
+        Point a = bar.core().getFirst();
+        Point b = bar.core().getLast();
+        double pixels = Math.hypot(v.x(b) - v.x(a), v.y(b) - v.y(a));
+        int steps = Math.clamp(Math.round(pixels / 3), 4, 120);
+        int from = -1;
+        Optional<Cover> over = Optional.empty();
+        for (int i = 0; i <= steps + 1; i++) {
+            Optional<Cover> now = Optional.empty();
+            if (i <= steps) {
+                Point at = a.plus(b.minus(a).times((double) i / steps));
+                now = covers.stream().filter(c -> elevation.near(at) < c.near && c.shape.holds(v.x(at), v.y(at))).findFirst();
+            }
+            if (!now.equals(over)) {
+                int begun = from;
+                int end = i - 1;
+                over.filter(_ -> end > begun).ifPresent(c -> veil(a, b, (double) begun / steps, (double) end / steps, bar.rounding() * v.pixelsPerMm(), c, edge));
+                from = i;
+                over = now;
+            }
+        }
+    }
+
+    private void veil(Point a, Point b, double from, double to, double half, Cover cover, Color edge) {
+        double x1 = v.x(a) + (v.x(b) - v.x(a)) * from;
+        double y1 = v.y(a) + (v.y(b) - v.y(a)) * from;
+        double x2 = v.x(a) + (v.x(b) - v.x(a)) * to;
+        double y2 = v.y(a) + (v.y(b) - v.y(a)) * to;
+        double length = Math.hypot(x2 - x1, y2 - y1);
+        double reach = Math.max(half, 1.2);
+        double nx = -(y2 - y1) / length * reach;
+        double ny = (x2 - x1) / length * reach;
+        g.setLineCap(StrokeLineCap.BUTT);
+        g.setGlobalAlpha(0.7);
+        g.setStroke(cover.fill);
+        g.setLineWidth(2 * reach + 2);
+        g.strokeLine(x1, y1, x2, y2);
+        g.setGlobalAlpha(1);
+        g.setStroke(edge);
+        g.setLineWidth(1.1);
+        g.setLineDashes(5, 3);
+        g.strokeLine(x1 + nx, y1 + ny, x2 + nx, y2 + ny);
+        g.strokeLine(x1 - nx, y1 - ny, x2 - nx, y2 - ny);
+        g.setLineDashes();
     }
 
     private double near(Solid solid) {
@@ -206,16 +286,21 @@ public final class PartPainter {
     }
 
     private void area(Element e, Convex c, Color fill, Color edge) {
+        Shape s = outline(e, c);
+        g.setFill(fill);
+        g.fillPolygon(s.xs, s.ys, s.xs.length);
+        g.setStroke(edge);
+        g.setLineWidth(chosen(e) ? 2 : 1.1);
+        g.strokePolygon(s.xs, s.ys, s.xs.length);
+        drawn.add(s);
+    }
+
+    private Shape outline(Element e, Convex c) {
         double across = Math.max(c.bounds().maxX() - c.bounds().minX(), Math.max(c.bounds().maxY() - c.bounds().minY(), c.bounds().maxZ() - c.bounds().minZ()));
         List<Point> round = c.outline(elevation.right(), elevation.upward(), across * v.pixelsPerMm() > 90 ? LARGE_ROUND : ROUND);
         double[] xs = round.stream().mapToDouble(v::x).toArray();
         double[] ys = round.stream().mapToDouble(v::y).toArray();
-        g.setFill(fill);
-        g.fillPolygon(xs, ys, xs.length);
-        g.setStroke(edge);
-        g.setLineWidth(chosen(e) ? 2 : 1.1);
-        g.strokePolygon(xs, ys, xs.length);
-        drawn.add(new Shape(e, xs, ys, 0));
+        return new Shape(e, xs, ys, 0);
     }
 
     /** The edge of the rim on a tyre that is drawn already. */
