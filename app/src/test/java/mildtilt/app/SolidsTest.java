@@ -39,8 +39,9 @@ class SolidsTest {
     }
 
     private SubScene solid(FxRobot robot) {
-        return (SubScene) robot.lookup("#sheet-solid").query().lookupAll("*").stream()
-                .filter(SubScene.class::isInstance).findFirst().orElseThrow();
+        // Coarse while it moves; smooth again as soon as it rests.
+        AppWindow.until(() -> robot.lookup("#solid-smooth").query().isVisible());
+        return robot.lookup("#solid-smooth").queryAs(SubScene.class);
     }
 
     private WritableImage picture(FxRobot robot) {

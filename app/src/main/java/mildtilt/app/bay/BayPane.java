@@ -4,6 +4,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.function.Consumer;
 import javafx.beans.binding.Bindings;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -11,6 +12,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
+import javafx.scene.image.Image;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -32,14 +34,15 @@ public final class BayPane extends VBox {
     private final Label sense = new Label();
     private final HBox locked = new HBox(6);
 
-    public BayPane(Workbench bench) {
+    /** @param save puts a picture of the solid view into a file */
+    public BayPane(Workbench bench, Consumer<Image> save) {
         this.bench = bench;
         getStyleClass().add("bay");
         setMinSize(0, 0);
         for (Elevation e : Elevation.values()) {
             drawings.put(ViewChoice.of(e), new ElevationSheet(bench, e, s -> !s.ownSheets()));
         }
-        drawings.put(ViewChoice.SOLID, new SolidSheet(bench));
+        drawings.put(ViewChoice.SOLID, new SolidSheet(bench, save));
         place.setMinSize(0, 0);
         VBox.setVgrow(place, Priority.ALWAYS);
         four.getStyleClass().add("four-views");

@@ -1,7 +1,6 @@
 package mildtilt.app.bay;
 
 import java.util.Locale;
-import java.util.Optional;
 import javafx.scene.AccessibleRole;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
@@ -12,7 +11,6 @@ import mildtilt.app.draw.SheetView;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Vector;
-import mildtilt.job.Element;
 import mildtilt.job.JobPoints;
 import mildtilt.job.PointId;
 import mildtilt.measure.LengthText;
@@ -66,7 +64,7 @@ final class PointHandle extends Circle {
         pressedX = e.getSceneX();
         pressedY = e.getSceneY();
         bench.beginDrag();
-        selectOwner();
+        PointMoves.selectOwner(bench, id);
         e.consume();
     }
 
@@ -89,19 +87,9 @@ final class PointHandle extends Circle {
         drag = null;
         sheet.say("", 0, 0);
         if (d != null && bench.dragging()) {
-            bench.endDrag(told(JobPoints.position(d.start(), id), JobPoints.position(bench.job(), id)));
+            bench.endDrag(PointMoves.said(bench, id, JobPoints.position(d.start(), id), JobPoints.position(bench.job(), id)));
         }
         e.consume();
-    }
-
-    /** Selects what the point belongs to, unless the present selection owns it too. */
-    private void selectOwner() {
-        boolean owned = bench.selectionProperty().get().map(s -> Element.points(bench.job(), s).contains(id.onLeft())).orElse(false);
-        if (!owned) {
-            Element.trainOf(bench.job()).stream().filter(e -> !(e instanceof Element.ShaftAt || e instanceof Element.TieRods))
-                    .filter(e -> Element.points(bench.job(), e).contains(id.onLeft())).findFirst()
-                    .ifPresent(e -> bench.selectionProperty().set(Optional.of(e)));
-        }
     }
 
     private void key(KeyEvent e) {
@@ -125,25 +113,9 @@ final class PointHandle extends Circle {
         if (by.norm() > 0) {
             Point from = JobPoints.position(bench.job(), id);
             Point to = from.plus(by);
-            selectOwner();
-            bench.edit(told(from, to), job -> JobPoints.moved(job, id, to));
+            PointMoves.selectOwner(bench, id);
+            bench.edit(PointMoves.said(bench, id, from, to), job -> JobPoints.moved(job, id, to));
             e.consume();
-        }
-    }
-
-    private String told(Point from, Point to) {
-        Vector by = to.minus(from);
-        StringBuilder said = new StringBuilder("Move " + JobPoints.label(bench.job(), id));
-        tell(said, by.x(), "forward", "back");
-        tell(said, by.y(), "to the left", "to the right");
-        tell(said, by.z(), "up", "down");
-        return said.toString();
-    }
-
-    private void tell(StringBuilder said, double mm, String plus, String minus) {
-        if (Math.abs(mm) > 1e-9) {
-            said.append(said.indexOf(":") < 0 ? ": " : ", ")
-                    .append(LengthText.format(Math.abs(mm), bench.lengthUnit())).append(' ').append(mm > 0 ? plus : minus);
         }
     }
 }

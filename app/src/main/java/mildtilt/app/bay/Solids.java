@@ -5,16 +5,14 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.Predicate;
+import java.util.stream.IntStream;
 import javafx.geometry.Point3D;
 import javafx.scene.Node;
 import javafx.scene.paint.Color;
 import javafx.scene.paint.PhongMaterial;
 import javafx.scene.shape.CullFace;
-import javafx.scene.shape.Cylinder;
 import javafx.scene.shape.MeshView;
 import javafx.scene.shape.Shape3D;
-import javafx.scene.shape.Sphere;
-import javafx.scene.shape.TriangleMesh;
 import javafx.scene.transform.Affine;
 import javafx.scene.transform.Rotate;
 import javafx.scene.transform.Translate;
@@ -36,16 +34,25 @@ import mildtilt.solid.Solid;
 final class Solids {
 
     private static final int ROUND = 20;
+    /** While it moves. */
+    private static final int COARSE_ROUND = 6;
     private static final double GLASS = 0.34;
+    /** Thickness of an edge as a part of its box. */
+    private static final double EDGE = 0.004;
+    private static final int EDGE_ROUND = 4;
     private static final int[][] BOX_FACES = {{0, 1, 3, 2}, {4, 6, 7, 5}, {0, 4, 5, 1}, {2, 3, 7, 6}, {0, 2, 6, 4}, {1, 5, 7, 3}};
 
     private final Function<Ink, Color> ink;
     private final Optional<Element> selected;
     private final Predicate<Element> about;
+    private final boolean coarse;
+    private final SolidMesh edges = new SolidMesh();
     private final List<Node> opaque = new ArrayList<>();
     private final List<Node> glass = new ArrayList<>();
 
-    Solids(Function<Ink, Color> ink, Optional<Element> selected, Predicate<Element> about) {
+    /** @param coarse without edges and scans, and with fewer flats to what is round: to be drawn while it moves */
+    Solids(Function<Ink, Color> ink, Optional<Element> selected, Predicate<Element> about, boolean coarse) {
+        this.coarse = coarse;
         this.ink = ink;
         this.selected = selected;
         this.about = about;
@@ -65,18 +72,26 @@ final class Solids {
             }
         }
         for (Yokes.Yoke y : yokes) {
-            PhongMaterial fork = material(y.joint(), ink.apply(Ink.YOKE));
-            y.wheelSide().forEach(c -> convex(y.joint(), c, fork, opaque));
-            y.gearSide().forEach(c -> convex(y.joint(), c, fork, opaque));
-            y.cross().forEach(c -> convex(y.joint(), c, material(y.joint(), ink.apply(Ink.TRAIN)), opaque));
+            SolidMesh forks = new SolidMesh();
+            y.wheelSide().forEach(c -> convex(c, forks));
+            y.gearSide().forEach(c -> convex(c, forks));
+            add(y.joint(), forks, material(y.joint(), ink.apply(Ink.YOKE)), opaque);
+            SolidMesh cross = new SolidMesh();
+            y.cross().forEach(c -> convex(c, cross));
+            add(y.joint(), cross, material(y.joint(), ink.apply(Ink.TRAIN)), opaque);
+        }
+        if (!coarse) {
+            add(edges, plain(ink.apply(Ink.FAINT)), opaque);
         }
     }
 
     /** Round bars from point to point, of a route that is looked at. */
     void route(List<Point> points) {
+        SolidMesh mesh = new SolidMesh();
         for (int i = 1; i < points.size(); i++) {
-            bar(Optional.empty(), points.get(i - 1), points.get(i), 8, plain(ink.apply(Ink.ACCENT)), opaque);
+            mesh.bar(points.get(i - 1), points.get(i), 8, round(8), true);
         }
+        add(mesh, plain(ink.apply(Ink.ACCENT)), opaque);
     }
 
     private void part(VehicleSolids.Part p) {
@@ -101,9 +116,17 @@ final class Solids {
         PhongMaterial m = material(p.element(), through ? glass(faded) : faded);
         List<Node> into = through ? glass : opaque;
         switch (p.solid()) {
-            case Solid.Parts parts -> parts.parts().forEach(c -> convex(p.element(), c, m, into));
+            case Solid.Parts parts -> {
+                SolidMesh mesh = new SolidMesh();
+                parts.parts().forEach(c -> convex(c, mesh));
+                add(p.element(), mesh, m, into);
+            }
             case Solid.Ring r -> ring(p.element(), r, m, into);
-            case Solid.Skin skin -> skin(p.element(), skin, m, into);
+            case Solid.Skin skin -> {
+                if (!coarse) {
+                    skin(p.element(), skin, m, into);
+                }
+            }
         }
     }
 
@@ -125,60 +148,71 @@ final class Solids {
         return m;
     }
 
-    private void convex(Element e, Convex c, PhongMaterial m, List<Node> into) {
+    /** Flats round something of this radius, mm: thin things need fewer. */
+    private int round(double radius) {
+        return coarse ? COARSE_ROUND : (int) Math.clamp(8 + radius / 6, 10, ROUND);
+    }
+
+    private void convex(Convex c, SolidMesh into) {
         List<Point> core = c.core();
         if (c.isBar()) {
-            bar(Optional.of(e), core.getFirst(), core.getLast(), c.rounding(), m, into);
-            ball(e, core.getFirst(), c.rounding(), m, into);
-            ball(e, core.getLast(), c.rounding(), m, into);
+            into.bar(core.getFirst(), core.getLast(), c.rounding(), round(c.rounding()), false);
+            into.ball(core.getFirst(), c.rounding(), round(c.rounding()));
+            into.ball(core.getLast(), c.rounding(), round(c.rounding()));
         } else if (c.isCylinder()) {
             Vector end = core.getLast().minus(core.getFirst());
             Vector over = end.norm() < 1e-9 ? end : end.direction().times(c.rounding());
-            bar(Optional.of(e), core.getFirst().plus(over.negated()), core.getLast().plus(over), c.radius(), m, into);
+            into.bar(core.getFirst().plus(over.negated()), core.getLast().plus(over), c.radius(), round(c.radius()), true);
         } else if (core.size() == 1) {
-            ball(e, core.getFirst(), c.rounding(), m, into);
+            into.ball(core.getFirst(), c.rounding(), round(c.rounding()));
         } else if (core.size() == 8) {
-            add(e, mesh(core, BOX_FACES), m, into);
+            Point middle = core.getFirst().midwayTo(core.getLast());
+            for (int[] f : BOX_FACES) {
+                into.flat(IntStream.of(f).mapToObj(core::get).toList(), middle);
+            }
+            edges(core);
         } else if (core.size() % 2 == 0) {
-            add(e, plate(core), m, into);
+            plate(core, into);
         }
     }
 
-    private void add(Element e, TriangleMesh mesh, PhongMaterial m, List<Node> into) {
-        MeshView view = new MeshView(mesh);
-        view.setCullFace(CullFace.NONE);
-        view.setMaterial(m);
-        view.setUserData(e);
-        into.add(view);
-    }
-
-    private static TriangleMesh mesh(List<Point> corners, int[][] faces) {
-        TriangleMesh mesh = empty(corners);
-        for (int[] f : faces) {
-            mesh.getFaces().addAll(f[0], 0, f[1], 0, f[2], 0, f[0], 0, f[2], 0, f[3], 0);
+    /** The twelve edges of a box: without them one of glass has no shape. */
+    private void edges(List<Point> corners) {
+        double size = corners.getFirst().distanceTo(corners.getLast());
+        for (int i = 0; i < 8; i++) {
+            for (int bit = 1; bit < 8; bit <<= 1) {
+                if ((i & bit) == 0) {
+                    edges.bar(corners.get(i), corners.get(i | bit), Math.clamp(size * EDGE, 0.6, 2.2), EDGE_ROUND, false);
+                }
+            }
         }
-        return mesh;
     }
 
     /** Two sides whose corners lie beside each other in pairs. */
-    private static TriangleMesh plate(List<Point> core) {
-        TriangleMesh mesh = empty(core);
+    private static void plate(List<Point> core, SolidMesh into) {
         int n = core.size() / 2;
-        for (int i = 1; i + 1 < n; i++) {
-            mesh.getFaces().addAll(0, 0, 2 * i, 0, 2 * (i + 1), 0, 1, 0, 2 * (i + 1) + 1, 0, 2 * i + 1, 0);
-        }
+        Point middle = core.getFirst().midwayTo(core.get(2 * (n / 2) + 1));
+        into.flat(IntStream.range(0, n).mapToObj(i -> core.get(2 * i)).toList(), middle);
+        into.flat(IntStream.range(0, n).mapToObj(i -> core.get(2 * i + 1)).toList(), middle);
         for (int i = 0; i < n; i++) {
             int next = (i + 1) % n;
-            mesh.getFaces().addAll(2 * i, 0, 2 * i + 1, 0, 2 * next + 1, 0, 2 * i, 0, 2 * next + 1, 0, 2 * next, 0);
+            into.flat(List.of(core.get(2 * i), core.get(2 * i + 1), core.get(2 * next + 1), core.get(2 * next)), middle);
         }
-        return mesh;
     }
 
-    private static TriangleMesh empty(List<Point> corners) {
-        TriangleMesh mesh = new TriangleMesh();
-        mesh.getTexCoords().addAll(0, 0);
-        corners.forEach(p -> mesh.getPoints().addAll((float) p.x(), (float) p.y(), (float) p.z()));
-        return mesh;
+    private static void add(Element e, SolidMesh mesh, PhongMaterial m, List<Node> into) {
+        add(mesh, m, into).ifPresent(v -> v.setUserData(e));
+    }
+
+    private static Optional<MeshView> add(SolidMesh mesh, PhongMaterial m, List<Node> into) {
+        if (mesh.isEmpty()) {
+            return Optional.empty();
+        }
+        MeshView view = new MeshView(mesh.mesh());
+        view.setCullFace(CullFace.NONE);
+        view.setMaterial(m);
+        into.add(view);
+        return Optional.of(view);
     }
 
     private void ring(Element e, Solid.Ring r, PhongMaterial m, List<Node> into) {
@@ -200,27 +234,6 @@ final class Solids {
         view.getTransforms().add(new Affine(by.ex().x(), by.ey().x(), by.ez().x(), by.shift().x(), by.ex().y(), by.ey().y(), by.ez().y(), by.shift().y(),
                 by.ex().z(), by.ey().z(), by.ez().z(), by.shift().z()));
         into.add(view);
-    }
-
-    private void ball(Element e, Point at, double radius, PhongMaterial material, List<Node> into) {
-        Sphere ball = new Sphere(radius, 12);
-        ball.setMaterial(material);
-        ball.setUserData(e);
-        ball.getTransforms().add(new Translate(at.x(), at.y(), at.z()));
-        into.add(ball);
-    }
-
-    private void bar(Optional<Element> e, Point from, Point to, double radius, PhongMaterial material, List<Node> into) {
-        Vector along = to.minus(from);
-        double length = along.norm();
-        if (length < 1e-6) {
-            return;
-        }
-        Cylinder bar = new Cylinder(radius, length, ROUND);
-        bar.setMaterial(material);
-        e.ifPresent(bar::setUserData);
-        put(bar, from.midwayTo(to), along);
-        into.add(bar);
     }
 
     /** Cylinders stand along y: turns y onto a direction and puts the middle in place. */

@@ -6,6 +6,7 @@ import java.util.function.IntFunction;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.MouseEvent;
+import javafx.scene.text.Text;
 import javafx.scene.text.TextAlignment;
 import mildtilt.app.look.CanvasPane;
 import mildtilt.app.look.Fonts;
@@ -200,6 +201,14 @@ final class MapSheet extends CanvasPane {
         return cells == 1 ? 0 : (part * cells - 0.5) / (cells - 1);
     }
 
+    /** The reading; where there is little width without the names of what is near, which stand in the findings and at the gap. */
+    private static String fitting(String reading, double width) {
+        Text measured = new Text(reading);
+        measured.setFont(Fonts.figure(13));
+        int names = reading.lastIndexOf(": ");
+        return measured.getLayoutBounds().getWidth() <= width || names < 0 || reading.indexOf(": ") == names ? reading : reading.substring(0, names);
+    }
+
     private void axes(GraphicsContext g, Shown m, double w, double h) {
         g.setFill(ink(Ink.LINE));
         g.setFont(Fonts.text(12));
@@ -251,6 +260,6 @@ final class MapSheet extends CanvasPane {
         g.setFont(Fonts.figure(13));
         g.setTextAlign(TextAlignment.RIGHT);
         g.setTextBaseline(VPos.TOP);
-        g.fillText(text, w - 8, -3, w - LEFT);
+        g.fillText(fitting(text, w - LEFT), w - 8, -3);
     }
 }

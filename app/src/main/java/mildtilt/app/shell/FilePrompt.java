@@ -24,6 +24,7 @@ public interface FilePrompt {
         RULES("Mild Tilt rule sets", RulesFile.ENDING),
         CATALOGUE("Mild Tilt catalogues", ".json"),
         POINTS("CSV", ".csv"),
+        PICTURE("PNG", ".png"),
         PHOTO("Photos", ".jpg", ".jpeg", ".png"),
         READINGS("Readings", ".txt", ".log", ".csv"),
         SCAN("Scans: STL or OBJ", ".stl", ".obj");

@@ -1,10 +1,14 @@
 package mildtilt.app.shell;
 
+import java.io.ByteArrayOutputStream;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.function.Consumer;
+import javafx.embed.swing.SwingFXUtils;
+import javafx.scene.image.Image;
 import javafx.stage.Window;
+import javax.imageio.ImageIO;
 import mildtilt.analysis.Analysis;
 import mildtilt.app.make.MakeStagePane;
 import mildtilt.app.shell.Documents.Put;
@@ -82,6 +86,16 @@ public final class PaperSaving implements MakeStagePane.Saving {
         prompt.save(owner, "Save the run sheet", Kind.CARD, suggested() + "-run-sheet").ifPresent(p -> put.accept(() -> {
             JobFile.replace(p, RunSheetPdf.write(papers(now), now.unit, now.day, now.file));
             return "The run sheet is in " + p.getFileName() + ".";
+        }));
+    }
+
+    /** A picture of the solid view. */
+    void picture(Image image) {
+        prompt.save(owner, "Save the picture", Kind.PICTURE, suggested()).ifPresent(p -> put.accept(() -> {
+            ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+            ImageIO.write(SwingFXUtils.fromFXImage(image, null), "png", bytes);
+            JobFile.replace(p, bytes.toByteArray());
+            return "The picture is in " + p.getFileName() + ".";
         }));
     }
 

@@ -65,7 +65,7 @@ public final class Shell {
         this.window = window;
         this.bench = bench;
         documents = new Documents(bench, recovery, own, recent, prompt, clock);
-        bay = new BayPane(bench);
+        bay = new BayPane(bench, image -> documents.papers(window).picture(image));
         over.setMouseTransparent(true);
         over.setPickOnBounds(false);
         tour = new Tour(bench, over);

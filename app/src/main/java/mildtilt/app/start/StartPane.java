@@ -43,7 +43,7 @@ public final class StartPane extends HBox {
         getStyleClass().add("start-page");
         Button tour = plain("Take the tour", "start-tour", begin::tour);
         tour.getStyleClass().add("take-remedy");
-        RecentJobs recent = new RecentJobs(begin::open);
+        RecentList recent = new RecentList(begin::open);
         VBox demos = new VBox(0);
         for (DemoJob d : DemoJob.values()) {
             Button demo = new Button(d.title());

@@ -25,7 +25,7 @@ import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.job.Job;
 
 /** The jobs of before, each with its picture and its state, read beside. */
-final class RecentJobs extends VBox {
+final class RecentList extends VBox {
 
     private static final double WIDTH = 84;
     private static final double HEIGHT = 54;
@@ -40,7 +40,7 @@ final class RecentJobs extends VBox {
     });
     private final Consumer<Path> open;
 
-    RecentJobs(Consumer<Path> open) {
+    RecentList(Consumer<Path> open) {
         super(4);
         this.open = open;
     }
