@@ -3,15 +3,24 @@ package mildtilt.app;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assumptions.assumeThat;
 
+import java.nio.file.Files;
 import java.util.Optional;
 import javafx.application.ConditionalFeature;
 import javafx.application.Platform;
+import javafx.scene.Node;
 import javafx.scene.SubScene;
+import javafx.scene.control.Slider;
 import javafx.scene.image.WritableImage;
 import javafx.scene.input.KeyCode;
 import javafx.scene.paint.Color;
 import javafx.stage.Stage;
+import javax.imageio.ImageIO;
+import mildtilt.app.workbench.ViewChoice;
 import mildtilt.format.DemoJob;
+import mildtilt.geometry.Point;
+import mildtilt.job.Element;
+import mildtilt.job.JobPoints;
+import mildtilt.job.PointId;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
@@ -46,7 +55,8 @@ class SolidsTest {
 
     private WritableImage picture(FxRobot robot) {
         WritableImage[] image = new WritableImage[1];
-        robot.interact(() -> image[0] = solid(robot).snapshot(null, null));
+        SubScene solid = solid(robot);
+        robot.interact(() -> image[0] = solid.snapshot(null, null));
         return image[0];
     }
 
@@ -69,6 +79,35 @@ class SolidsTest {
             robot.interact(() -> app.bench.open(demo.job(), Optional.empty()));
             assertThat(inked(picture(robot))).as(demo.toString()).isGreaterThan(500);
         }
+    }
+
+    /** In the solid view a joint is dragged, the near part cut away, and a picture kept. */
+    @Test
+    void aPointIsDraggedTheViewCutAndThePictureKept(FxRobot robot) throws Exception {
+        app.settle();
+        assumeThat(Platform.isSupported(ConditionalFeature.SCENE3D)).isTrue();
+        robot.interact(() -> {
+            app.bench.viewProperty().set(ViewChoice.SOLID);
+            app.bench.showPart(Optional.of(new Element.JointAt(0)));
+        });
+        robot.interact(() -> robot.lookup("#look-left").queryButton().fire());
+        WritableImage whole = picture(robot);
+        PointId id = new PointId.JointCentre(0);
+        Point was = JobPoints.position(app.bench.job(), id);
+        Node handle = robot.lookup("#sheet-solid").query().lookup(".point-handle");
+        robot.drag(handle).moveBy(0, -30).drop();
+        Point now = JobPoints.position(app.bench.job(), id);
+        assertThat(now.z()).as("up").isGreaterThan(was.z() + 10).isEqualTo(Math.rint(now.z()));
+        assertThat(now.y()).as("not across: the view looks along that").isEqualTo(was.y());
+        assertThat(app.bench.undoable()).hasValueSatisfying(l -> assertThat(l).contains("up"));
+        robot.interact(app.bench::undo);
+        assertThat(JobPoints.position(app.bench.job(), id)).isEqualTo(was);
+        robot.interact(() -> robot.lookup("#look-cut").queryAs(Slider.class).setValue(0.6));
+        assertThat(differ(whole, picture(robot))).as("what is near is cut away").isGreaterThan(2000);
+        app.chosen = AppWindow.temporary().resolve("left.png");
+        robot.interact(() -> robot.lookup("#look-save").queryButton().fire());
+        AppWindow.until(() -> Files.exists(app.chosen));
+        assertThat(ImageIO.read(app.chosen.toFile()).getWidth()).isGreaterThan(400);
     }
 
     private static int inked(WritableImage image) {
