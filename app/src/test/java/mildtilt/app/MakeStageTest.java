@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
+import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import javafx.scene.control.Button;
@@ -15,6 +16,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.TextField;
 import javafx.scene.image.ImageView;
+import javafx.scene.input.Clipboard;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import mildtilt.app.workbench.MakeSheet;
@@ -27,8 +29,10 @@ import mildtilt.job.Plan;
 import mildtilt.linkage.Rod;
 import mildtilt.making.Making;
 import mildtilt.making.Piece;
+import mildtilt.making.ScrewThread;
 import mildtilt.making.ShaftJoin.School;
 import mildtilt.making.WorkPlan;
+import mildtilt.measure.LengthText;
 import mildtilt.measure.LengthUnit;
 import mildtilt.rules.Rules.Welding;
 import org.junit.jupiter.api.AfterEach;
@@ -118,6 +122,49 @@ class MakeStageTest {
     }
 
     @Test
+    void theCutListIsSortedCopiedAndTheRunSheetPrinted(FxRobot robot) throws Exception {
+        sheet(robot, MakeSheet.CUT_LIST);
+        AppWindow.until(() -> robot.lookup("#sort-cut-list-saw-mm").tryQuery().isPresent());
+        press(robot, "#sort-cut-list-saw-mm");
+        press(robot, "#copy-cut-list");
+        List<Double> rising = sawn(robot);
+        assertThat(rising).hasSizeGreaterThan(3).isSorted();
+        press(robot, "#sort-cut-list-saw-mm");
+        press(robot, "#copy-cut-list");
+        assertThat(sawn(robot)).isEqualTo(rising.reversed());
+        sheet(robot, MakeSheet.RUN);
+        app.chosen = AppWindow.temporary().resolve("run.pdf");
+        AppWindow.until(() -> robot.lookup("#save-run-sheet").tryQuery().isPresent());
+        press(robot, "#save-run-sheet");
+        AppWindow.until(() -> Files.exists(app.chosen));
+        assertThat(Files.size(app.chosen)).isGreaterThan(5000);
+    }
+
+    /** The column of what the saw is set to, as it is on the clipboard. */
+    private static List<Double> sawn(FxRobot robot) {
+        String[] copied = new String[1];
+        robot.interact(() -> copied[0] = Clipboard.getSystemClipboard().getString());
+        List<String[]> rows = copied[0].lines().map(l -> l.split("\t", -1)).toList();
+        int at = List.of(rows.getFirst()).indexOf("Saw to");
+        return rows.stream().skip(1).map(r -> LengthText.parse(r[at], LengthUnit.MM)).toList();
+    }
+
+    @Test
+    void aThreadIsTypedInItsOwnStandard(FxRobot robot) {
+        sheet(robot, MakeSheet.RODS);
+        robot.interact(() -> app.bench.lengthUnitProperty().set(LengthUnit.INCH_FRACTION));
+        AppWindow.until(() -> robot.lookup("#rod-thread-left-tie-rod-inner").tryQuery().isPresent());
+        assertThat(robot.lookup("#rod-thread-left-tie-rod-inner").queryAs(TextField.class).getText()).as("never converted").isEqualTo("M16 × 1.5");
+        type(robot, "#rod-thread-left-tie-rod-inner", "5/8-18 UNF");
+        ScrewThread now = making().rod(Rod.LEFT_TIE_ROD).orElseThrow().inner().part().thread();
+        assertThat(now.label()).as("its hand is kept").isEqualTo("5/8-18 UNF LH");
+        Job before = app.bench.job();
+        type(robot, "#rod-thread-left-tie-rod-inner", "5/8-11 UNF");
+        assertThat(app.bench.job()).isEqualTo(before);
+        assertThat(app.text(robot, "#message")).contains("has 18 threads to the inch");
+    }
+
+    @Test
     void aRodIsMadeUpAndTellsWhatATurnDoes(FxRobot robot) {
         sheet(robot, MakeSheet.RODS);
         AppWindow.untilSays(robot, "#make-rods", "Body 171.6 mm. It grows and shrinks: 12.0 mm longer, 12.0 mm shorter.");
@@ -130,8 +177,8 @@ class MakeStageTest {
         press(robot, "#rod-copy-right-tie-rod");
         assertThat(making().rod(Rod.LEFT_TIE_ROD)).isEqualTo(making().rod(Rod.RIGHT_TIE_ROD));
         press(robot, "#rod-drop-left-tie-rod");
-        choose(robot, "#rod-choose-left-tie-rod", "Rod end 5/8\" × 18");
-        assertThat(making().rod(Rod.LEFT_TIE_ROD).orElseThrow().outer().part().thread().label()).isEqualTo("5/8\" × 18");
+        choose(robot, "#rod-choose-left-tie-rod", "Rod end 5/8-18 UNF");
+        assertThat(making().rod(Rod.LEFT_TIE_ROD).orElseThrow().outer().part().thread().label()).isEqualTo("5/8-18 UNF");
         robot.interact(() -> app.bench.lengthUnitProperty().set(LengthUnit.INCH_FRACTION));
         ready(robot);
         AppWindow.untilSays(robot, "#make-rods", "13 3/16\" between centres");

@@ -1,7 +1,6 @@
 package mildtilt.making;
 
 import mildtilt.geometry.ImpossibleGeometryException;
-import mildtilt.measure.LengthText;
 
 /**
  * A screw thread of 60° form, metric or unified.
@@ -56,22 +55,9 @@ public record ScrewThread(double major, double pitch, Hand hand) {
         return wholePerInch && !metricStep;
     }
 
-    /** As the bench calls it: M16 × 1.5 LH, or 5/8" × 18 LH. */
+    /** As it is stamped and ordered: M16 × 1.5 LH, or 5/8-18 UNF LH. */
     public String label() {
-        return unified() ? inches() + " × " + Math.round(INCH / pitch) + hand.mark
-                : "M" + LengthText.trimmed(major, 2) + " × " + LengthText.trimmed(pitch, 2) + hand.mark;
-    }
-
-    private String inches() {
-        for (int parts = 1; parts <= 64; parts *= 2) {
-            double n = major / INCH * parts;
-            if (Math.abs(n - Math.rint(n)) < 0.002 * parts) {
-                long whole = Math.round(n) / parts;
-                long rest = Math.round(n) % parts;
-                return (whole > 0 ? whole + (rest > 0 ? " " : "") : "") + (rest > 0 ? rest + "/" + parts : "") + "\"";
-            }
-        }
-        return LengthText.trimmed(major / INCH, 3) + "\"";
+        return ThreadText.of(this) + hand.mark;
     }
 
     /** Drill for tapping it, mm: the major diameter less the pitch, which leaves {@link #depthPct} of the thread. */

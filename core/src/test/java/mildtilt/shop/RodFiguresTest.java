@@ -189,7 +189,7 @@ class RodFiguresTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"16, 1.5, M16 × 1.5, 14.5", "12, 1.25, M12 × 1.25, 10.75", "15.875, 1.4111111, '5/8\" × 18', 14.463889", "12.7, 1.27, '1/2\" × 20', 11.43", "19.05, 1.5875, '3/4\" × 16', 17.4625"})
+    @CsvSource({"16, 1.5, M16 × 1.5, 14.5", "12, 1.25, M12 × 1.25, 10.75", "15.875, 1.4111111, 5/8-18 UNF, 14.463889", "12.7, 1.27, 1/2-20 UNF, 11.43", "19.05, 1.5875, 3/4-16 UNF, 17.4625"})
     void threadsAreNamedAndDrilledAsTheBenchDoes(double major, double pitch, String label, double drill) {
         ScrewThread t = new ScrewThread(major, pitch, Hand.RIGHT);
         assertThat(t.label()).isEqualTo(label);

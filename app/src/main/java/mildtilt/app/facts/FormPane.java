@@ -23,7 +23,10 @@ import mildtilt.app.look.WordField;
 import mildtilt.app.look.Wrap;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.job.Job;
+import mildtilt.making.ScrewThread;
+import mildtilt.making.ThreadText;
 import mildtilt.measure.LengthText;
+import mildtilt.measure.UnreadableMeasureException;
 import mildtilt.papers.Table;
 
 /** A pane that tells what was worked out and takes what is typed: each field changes the job. */
@@ -105,6 +108,21 @@ public abstract class FormPane extends FactsPane {
         TextField f = new WordField(value, t -> bench.edit(label + (t.isBlank() ? " cleared" : ": " + t), j -> set.apply(j, t)));
         f.setId(id);
         f.setPrefWidth(width);
+        return named(label, f);
+    }
+
+    /** A thread in its own standard, whatever lengths are shown in; its hand is kept where none is typed. */
+    protected final Node thread(String label, String id, ScrewThread now, BiFunction<Job, ScrewThread, Job> set) {
+        TextField f = new WordField(now.withHand(ScrewThread.Hand.RIGHT).label(), t -> {
+            try {
+                ScrewThread typed = ThreadText.parse(t, now.hand());
+                bench.edit(label + ": " + typed.label(), j -> set.apply(j, typed));
+            } catch (UnreadableMeasureException e) {
+                bench.refuse(e.getMessage());
+            }
+        });
+        f.setId(id);
+        f.setPrefWidth(104);
         return named(label, f);
     }
 

@@ -109,9 +109,8 @@ final class RodsPane extends MakePane {
         ScrewThread t = e.part().thread();
         row(choice(CutList.capital(Fits.label(rod, outer)), "rod-part-" + id, bench.catalogueProperty().get().rodEnds().stream().map(x -> x.withHand(t.hand())).toList(), e.part(), EndPart::name,
                         (j, part) -> edit(j, rod, r -> r.withEnd(outer, r.end(outer).withPart(part).withJamNut(part.thread().major() / 2)))),
-                choice("Thread", "rod-hand-" + id, List.of(ScrewThread.Hand.values()), t.hand(), ScrewThread.Hand::label, (j, h) -> edit(j, rod, r -> r.withEnd(outer, r.end(outer).withPart(r.end(outer).part().withHand(h))))),
-                length("Thread Ø", "rod-thread-" + id, t.major(), (j, v) -> edit(j, rod, r -> r.withEnd(outer, r.end(outer).withPart(r.end(outer).part().withThread(new ScrewThread(v, t.pitch(), t.hand())))))),
-                length("Pitch", "rod-pitch-" + id, t.pitch(), (j, v) -> edit(j, rod, r -> r.withEnd(outer, r.end(outer).withPart(r.end(outer).part().withThread(new ScrewThread(t.major(), v, t.hand())))))),
+                choice("Hand", "rod-hand-" + id, List.of(ScrewThread.Hand.values()), t.hand(), ScrewThread.Hand::label, (j, h) -> edit(j, rod, r -> r.withEnd(outer, r.end(outer).withPart(r.end(outer).part().withHand(h))))),
+                thread("Thread size", "rod-thread-" + id, t, (j, v) -> edit(j, rod, r -> r.withEnd(outer, r.end(outer).withPart(r.end(outer).part().withThread(v))))),
                 length("Ball to thread", "rod-neck-" + id, e.part().toThread(), (j, v) -> edit(j, rod, r -> r.withEnd(outer, r.end(outer).withPart(r.end(outer).part().withShank(v, e.part().threadLength()))))),
                 length("Thread length", "rod-shank-" + id, e.part().threadLength(), (j, v) -> edit(j, rod, r -> r.withEnd(outer, r.end(outer).withPart(r.end(outer).part().withShank(e.part().toThread(), v))))),
                 length("Jam nut", "rod-nut-" + id, e.jamNut(), (j, v) -> edit(j, rod, r -> r.withEnd(outer, r.end(outer).withJamNut(v)))));
