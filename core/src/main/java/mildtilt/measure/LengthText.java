@@ -45,11 +45,16 @@ public final class LengthText {
     }
 
     /**
-     * What a field shows of a length: as {@link #editable}, but in fractions to the nearest one that is marked on a tape, where the
-     * length is one that is measured with a tape. The field keeps the exact value underneath as long as nothing else is typed.
+     * What a field shows of a length, as a person uses it: with fractions chosen, to the nearest one that is marked on a tape where it is long enough to be
+     * measured with one; what is shorter, a bore or a wall, to a ten-thousandth of an inch. The field keeps the exact value underneath as long as nothing else is typed.
      */
     public static String inField(double mm, LengthUnit unit) {
-        return unit == LengthUnit.INCH_FRACTION && Math.abs(mm) >= FROM_TAPE ? fraction(mm) : editable(mm, unit);
+        String exact = editable(mm, unit);
+        return switch (unit) {
+            case MM -> exact;
+            case INCH -> trimmed(mm / 25.4, 4) + "\"";
+            case INCH_FRACTION -> Math.abs(mm) >= FROM_TAPE || exact.contains("/") ? fraction(mm) : trimmed(mm / 25.4, 4) + "\"";
+        };
     }
 
     /** A fixed number of decimals, with a true minus sign and never "-0". */

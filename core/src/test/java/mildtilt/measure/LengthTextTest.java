@@ -80,7 +80,9 @@ class LengthTextTest {
     void aFieldShowsFractionsOfWhatATapeMeasures() {
         assertThat(LengthText.inField(2380, LengthUnit.INCH_FRACTION)).isEqualTo("7' 9 11/16\"");
         assertThat(LengthText.inField(368.3, LengthUnit.INCH_FRACTION)).isEqualTo("14 1/2\"");
-        assertThat(LengthText.inField(1.5, LengthUnit.INCH_FRACTION)).isEqualTo("0.05906\"");
+        assertThat(LengthText.inField(1.5, LengthUnit.INCH_FRACTION)).isEqualTo("0.0591\"");
+        assertThat(LengthText.inField(44, LengthUnit.INCH)).isEqualTo("1.7323\"");
+        assertThat(LengthText.inField(19.05, LengthUnit.INCH_FRACTION)).isEqualTo("3/4\"");
         assertThat(LengthText.inField(2380, LengthUnit.MM)).isEqualTo("2380 mm");
         assertThat(LengthText.parse(LengthText.inField(2380, LengthUnit.INCH_FRACTION), LengthUnit.INCH_FRACTION)).isCloseTo(2380, within(25.4 / 64));
     }

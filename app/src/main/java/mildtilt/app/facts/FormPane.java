@@ -70,7 +70,10 @@ public abstract class FormPane extends FactsPane {
     }
 
     protected final Node length(String label, String id, double mm, BiFunction<Job, Double, Job> set) {
-        return measure(label, id, LengthText.inField(mm, bench.lengthUnit()), t -> LengthText.parse(t, bench.lengthUnit()), v -> bench.edit(label + ": " + LengthText.editable(v, bench.lengthUnit()), j -> set.apply(j, v)));
+        MeasureField f = new MeasureField(LengthText.inField(mm, bench.lengthUnit()), t -> LengthText.parse(t, bench.lengthUnit()),
+                v -> bench.edit(label + ": " + LengthText.editable(v, bench.lengthUnit()), j -> set.apply(j, v)), bench::refuse);
+        f.exact(LengthText.editable(mm, bench.lengthUnit()));
+        return measure(label, id, f);
     }
 
     protected final Node number(String label, String id, double value, BiFunction<Job, Double, Job> set) {
