@@ -1,5 +1,4 @@
 package mildtilt.app;
-
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -22,7 +21,7 @@ import javafx.scene.control.TextField;
 import javafx.scene.text.Text;
 import javafx.stage.Stage;
 import javafx.stage.Window;
-import mildtilt.app.look.Fonts;
+import mildtilt.app.controls.Fonts;
 import mildtilt.app.shell.FilePrompt;
 import mildtilt.app.shell.OwnCatalogue;
 import mildtilt.app.shell.RecentJobs;

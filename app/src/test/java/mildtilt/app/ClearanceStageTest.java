@@ -1,5 +1,4 @@
 package mildtilt.app;
-
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -21,8 +20,8 @@ import javafx.stage.Stage;
 import mildtilt.app.workbench.HandsPosition;
 import mildtilt.app.workbench.SideTab;
 import mildtilt.app.workbench.WorkStage;
-import mildtilt.check.Fault;
 import mildtilt.clearance.PairGap;
+import mildtilt.findings.Fault;
 import mildtilt.format.DemoJob;
 import mildtilt.geometry.Point;
 import mildtilt.job.Element;

@@ -1,5 +1,4 @@
 package mildtilt.app;
-
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -32,24 +31,24 @@ import mildtilt.app.shell.MildTilt;
 import mildtilt.app.workbench.HandsPosition;
 import mildtilt.app.workbench.SideTab;
 import mildtilt.app.workbench.WorkStage;
-import mildtilt.check.Fault;
+import mildtilt.clocking.BestClocking;
 import mildtilt.column.Column;
 import mildtilt.column.ColumnTrain;
 import mildtilt.column.Joint;
 import mildtilt.column.JointKind;
+import mildtilt.columnrange.JointBend;
+import mildtilt.columnrange.TrainEdits;
+import mildtilt.findings.Fault;
 import mildtilt.format.CatalogueFile;
 import mildtilt.format.DemoJob;
 import mildtilt.format.RulesFile;
 import mildtilt.geometry.Point;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
-import mildtilt.measure.LengthText;
-import mildtilt.measure.LengthUnit;
-import mildtilt.phasing.BestClocking;
-import mildtilt.routing.JointBend;
-import mildtilt.routing.TrainEdits;
 import mildtilt.rules.RuleLimit;
 import mildtilt.rules.ShippedRules;
+import mildtilt.units.LengthText;
+import mildtilt.units.LengthUnit;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;

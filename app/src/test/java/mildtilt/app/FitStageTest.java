@@ -1,9 +1,6 @@
 package mildtilt.app;
-
 import static org.assertj.core.api.Assertions.assertThat;
 
-import javax.imageio.ImageIO;
-import javafx.embed.swing.SwingFXUtils;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
@@ -11,6 +8,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import javafx.application.Platform;
+import javafx.embed.swing.SwingFXUtils;
 import javafx.scene.Node;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.control.ChoiceBox;
@@ -19,6 +17,7 @@ import javafx.scene.control.Labeled;
 import javafx.scene.control.TextField;
 import javafx.scene.image.ImageView;
 import javafx.stage.Stage;
+import javax.imageio.ImageIO;
 import mildtilt.app.workbench.FitSheet;
 import mildtilt.app.workbench.HandsPosition;
 import mildtilt.app.workbench.WorkStage;
@@ -31,9 +30,9 @@ import mildtilt.job.Job;
 import mildtilt.job.Plan;
 import mildtilt.job.Trial;
 import mildtilt.job.Variant;
-import mildtilt.measure.LengthUnit;
-import mildtilt.trial.Gauge;
-import mildtilt.trial.TrialReading;
+import mildtilt.trials.Gauge;
+import mildtilt.trials.TrialReading;
+import mildtilt.units.LengthUnit;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;

@@ -1,5 +1,4 @@
 package mildtilt.app;
-
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -10,9 +9,9 @@ import java.util.stream.Stream;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
 import javafx.scene.control.TitledPane;
 import javafx.scene.control.ToggleButton;
-import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.scene.shape.Circle;
@@ -21,16 +20,16 @@ import mildtilt.analysis.Analysis;
 import mildtilt.analysis.Headline;
 import mildtilt.app.workbench.MakeSheet;
 import mildtilt.app.workbench.WorkStage;
-import mildtilt.check.Fault;
-import mildtilt.check.Finding;
-import mildtilt.check.Severity;
+import mildtilt.findings.Fault;
+import mildtilt.findings.Finding;
+import mildtilt.findings.Severity;
 import mildtilt.format.DemoJob;
 import mildtilt.format.JobFile;
 import mildtilt.geometry.Side;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
 import mildtilt.job.Plan;
-import mildtilt.measure.LengthUnit;
+import mildtilt.units.LengthUnit;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;

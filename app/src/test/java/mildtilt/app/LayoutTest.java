@@ -1,5 +1,4 @@
 package mildtilt.app;
-
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
@@ -10,11 +9,11 @@ import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.control.ScrollPane;
 import javafx.stage.Stage;
-import mildtilt.app.bay.SheetProbe;
+import mildtilt.app.view.SheetProbe;
 import mildtilt.app.workbench.SideTab;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.format.DemoJob;
-import mildtilt.measure.LengthUnit;
+import mildtilt.units.LengthUnit;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;

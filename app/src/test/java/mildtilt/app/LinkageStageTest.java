@@ -1,5 +1,4 @@
 package mildtilt.app;
-
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -21,17 +20,17 @@ import mildtilt.analysis.Headline;
 import mildtilt.app.workbench.HandsPosition;
 import mildtilt.app.workbench.SideTab;
 import mildtilt.app.workbench.WorkStage;
-import mildtilt.check.Fault;
-import mildtilt.check.Finding;
+import mildtilt.arms.KnuckleChange;
+import mildtilt.arms.KnuckleEdits;
+import mildtilt.findings.Fault;
+import mildtilt.findings.Finding;
 import mildtilt.format.DemoJob;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
 import mildtilt.job.Variant;
-import mildtilt.knuckle.KnuckleChange;
-import mildtilt.knuckle.KnuckleEdits;
-import mildtilt.measure.LengthUnit;
+import mildtilt.units.LengthUnit;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;

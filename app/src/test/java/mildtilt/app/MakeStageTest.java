@@ -1,5 +1,4 @@
 package mildtilt.app;
-
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -21,20 +20,20 @@ import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import mildtilt.app.workbench.MakeSheet;
 import mildtilt.app.workbench.WorkStage;
-import mildtilt.check.Fault;
+import mildtilt.build.Making;
+import mildtilt.build.Piece;
+import mildtilt.build.ScrewThread;
+import mildtilt.build.ShaftJoin.School;
+import mildtilt.build.WorkPlan;
+import mildtilt.findings.Fault;
 import mildtilt.format.DemoJob;
 import mildtilt.job.Change;
 import mildtilt.job.Job;
 import mildtilt.job.Plan;
 import mildtilt.linkage.Rod;
-import mildtilt.making.Making;
-import mildtilt.making.Piece;
-import mildtilt.making.ScrewThread;
-import mildtilt.making.ShaftJoin.School;
-import mildtilt.making.WorkPlan;
-import mildtilt.measure.LengthText;
-import mildtilt.measure.LengthUnit;
 import mildtilt.rules.Rules.Welding;
+import mildtilt.units.LengthText;
+import mildtilt.units.LengthUnit;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;

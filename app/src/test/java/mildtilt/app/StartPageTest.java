@@ -1,5 +1,4 @@
 package mildtilt.app;
-
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Files;
@@ -17,16 +16,16 @@ import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.stage.Stage;
 import mildtilt.app.shell.MildTilt;
-import mildtilt.check.Fault;
-import mildtilt.check.Severity;
-import mildtilt.linkage.CentreLink;
-import mildtilt.suspension.Strut;
+import mildtilt.findings.Fault;
+import mildtilt.findings.Severity;
 import mildtilt.format.DemoJob;
 import mildtilt.format.JobFile;
 import mildtilt.glossary.Glossary;
 import mildtilt.job.Element;
 import mildtilt.job.JobPoints;
 import mildtilt.job.PointId;
+import mildtilt.linkage.CentreLink;
+import mildtilt.suspension.Strut;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;

@@ -1,8 +1,7 @@
 package mildtilt.app;
-
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assumptions.assumeThat;
 import static org.assertj.core.api.Assertions.within;
+import static org.assertj.core.api.Assumptions.assumeThat;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -39,7 +38,7 @@ import mildtilt.job.Element;
 import mildtilt.job.Job;
 import mildtilt.job.JobPoints;
 import mildtilt.job.PointId;
-import mildtilt.measure.LengthUnit;
+import mildtilt.units.LengthUnit;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;

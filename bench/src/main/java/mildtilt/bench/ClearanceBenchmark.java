@@ -1,5 +1,4 @@
 package mildtilt.bench;
-
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -14,10 +13,10 @@ import mildtilt.job.Job;
 import mildtilt.obstacle.Obstacle;
 import mildtilt.obstacle.Shape;
 import mildtilt.obstacle.Surroundings;
-import mildtilt.routefinder.RouteAnswer;
-import mildtilt.routefinder.RouteFinder;
-import mildtilt.routefinder.RouteProgress;
-import mildtilt.routefinder.RouteQuestion;
+import mildtilt.routes.RouteAnswer;
+import mildtilt.routes.RouteFinder;
+import mildtilt.routes.RouteProgress;
+import mildtilt.routes.RouteQuestion;
 import mildtilt.solid.Convex;
 import mildtilt.solid.Gap;
 import mildtilt.solid.Gaps;

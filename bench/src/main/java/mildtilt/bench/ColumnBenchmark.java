@@ -1,9 +1,9 @@
 package mildtilt.bench;
-
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
 import java.util.concurrent.TimeUnit;
+import mildtilt.clocking.BestClocking;
 import mildtilt.column.Column;
 import mildtilt.column.ColumnTrain;
 import mildtilt.column.ForkFit;
@@ -12,12 +12,11 @@ import mildtilt.column.GearInput;
 import mildtilt.column.Joint;
 import mildtilt.column.Shaft;
 import mildtilt.column.SteeringWheel;
+import mildtilt.columnrange.ColumnFigures;
 import mildtilt.format.DemoJob;
 import mildtilt.geometry.Point;
 import mildtilt.id.Id;
 import mildtilt.job.Job;
-import mildtilt.phasing.BestClocking;
-import mildtilt.routing.ColumnFigures;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
 import org.openjdk.jmh.annotations.Fork;

@@ -1,5 +1,4 @@
 package mildtilt.bench;
-
 import java.util.Optional;
 import java.util.concurrent.TimeUnit;
 import mildtilt.describe.RangeCheck;

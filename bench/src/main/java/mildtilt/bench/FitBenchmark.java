@@ -1,14 +1,13 @@
 package mildtilt.bench;
-
 import java.util.Optional;
 import java.util.concurrent.TimeUnit;
 import mildtilt.analysis.Analysis;
 import mildtilt.analysis.Headlines;
-import mildtilt.diagnosis.Diagnosis;
-import mildtilt.fit.TrialFigures;
 import mildtilt.format.DemoJob;
 import mildtilt.job.Job;
 import mildtilt.job.Trial;
+import mildtilt.trials.compare.TrialFigures;
+import mildtilt.trials.diagnose.Diagnosis;
 import mildtilt.uncertainty.Draws;
 import mildtilt.uncertainty.Sureness;
 import org.openjdk.jmh.annotations.Benchmark;

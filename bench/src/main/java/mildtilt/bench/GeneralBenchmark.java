@@ -1,5 +1,4 @@
 package mildtilt.bench;
-
 import java.util.concurrent.TimeUnit;
 import mildtilt.format.DemoJob;
 import mildtilt.geometry.Side;

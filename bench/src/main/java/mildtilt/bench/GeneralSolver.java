@@ -1,5 +1,4 @@
 package mildtilt.bench;
-
 import java.util.EnumMap;
 import java.util.Map;
 import mildtilt.gear.ArmGear;

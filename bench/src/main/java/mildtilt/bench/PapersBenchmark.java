@@ -1,5 +1,4 @@
 package mildtilt.bench;
-
 import java.io.IOException;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -8,16 +7,16 @@ import java.util.Optional;
 import java.util.Random;
 import java.util.concurrent.TimeUnit;
 import mildtilt.analysis.Analysis;
+import mildtilt.build.Metal;
+import mildtilt.build.Section;
+import mildtilt.build.Workshop;
 import mildtilt.format.DemoJob;
 import mildtilt.format.JobBookPdf;
-import mildtilt.making.Metal;
-import mildtilt.making.Section;
-import mildtilt.making.Workshop;
-import mildtilt.measure.LengthUnit;
-import mildtilt.measure.Phrase;
-import mildtilt.papers.Papers;
+import mildtilt.report.Papers;
 import mildtilt.shop.CutList;
 import mildtilt.shop.StockPlan;
+import mildtilt.units.LengthUnit;
+import mildtilt.units.Phrase;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
 import org.openjdk.jmh.annotations.Fork;

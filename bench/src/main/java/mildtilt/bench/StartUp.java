@@ -1,5 +1,4 @@
 package mildtilt.bench;
-
 import java.io.IOException;
 import java.lang.management.ManagementFactory;
 import java.nio.file.Files;

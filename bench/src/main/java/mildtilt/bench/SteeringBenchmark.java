@@ -1,5 +1,4 @@
 package mildtilt.bench;
-
 import java.util.List;
 import java.util.concurrent.TimeUnit;
 import mildtilt.analysis.Analysis;
@@ -9,16 +8,16 @@ import mildtilt.format.DemoJob;
 import mildtilt.geometry.Side;
 import mildtilt.job.Job;
 import mildtilt.linkage.WheelTravel;
+import mildtilt.solve.Answer;
+import mildtilt.solve.Goal;
+import mildtilt.solve.Progress;
+import mildtilt.solve.Question;
+import mildtilt.solve.WorkOut;
 import mildtilt.steer.AxlePose;
 import mildtilt.steer.Grid;
 import mildtilt.steer.QuickFigures;
 import mildtilt.steer.SteeringTrain;
 import mildtilt.steer.TravelMap;
-import mildtilt.workout.Answer;
-import mildtilt.workout.Goal;
-import mildtilt.workout.Progress;
-import mildtilt.workout.Question;
-import mildtilt.workout.WorkOut;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
 import org.openjdk.jmh.annotations.Fork;

@@ -1,5 +1,4 @@
 package mildtilt.bench;
-
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;

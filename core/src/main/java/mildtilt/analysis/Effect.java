@@ -1,7 +1,6 @@
 package mildtilt.analysis;
-
 import java.util.List;
-import mildtilt.check.Finding;
+import mildtilt.findings.Finding;
 
 /**
  * What a change of a job would do.

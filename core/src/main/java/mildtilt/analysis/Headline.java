@@ -1,5 +1,4 @@
 package mildtilt.analysis;
-
 import static mildtilt.analysis.Headline.Better.HIGHER;
 import static mildtilt.analysis.Headline.Better.LOWER;
 import static mildtilt.analysis.Headline.Better.NEARER_0;
@@ -16,12 +15,12 @@ import java.util.stream.IntStream;
 import mildtilt.clearance.ClearanceFigures;
 import mildtilt.column.Transfer;
 import mildtilt.geometry.Side;
-import mildtilt.measure.Unit;
 import mildtilt.steer.ArmMatch;
 import mildtilt.steer.Effort;
 import mildtilt.steer.SteerFigures;
 import mildtilt.steer.Turn;
 import mildtilt.suspension.KnucklePose;
+import mildtilt.units.Unit;
 
 /**
  * The figures a fabricator compares before and after a change: each described here and nowhere else. The tables of the window, the analysis

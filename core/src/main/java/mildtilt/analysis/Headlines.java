@@ -1,5 +1,4 @@
 package mildtilt.analysis;
-
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.EnumMap;
@@ -10,13 +9,13 @@ import java.util.TreeMap;
 import mildtilt.clearance.Clearances;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.job.Job;
-import mildtilt.measure.LengthUnit;
 import mildtilt.steer.ArmMatch;
 import mildtilt.steer.Grid;
 import mildtilt.steer.SteerFigures;
 import mildtilt.steer.SteerSweep;
 import mildtilt.steer.SteeringTrain;
 import mildtilt.steer.TravelMap;
+import mildtilt.units.LengthUnit;
 
 /** The headline figures of one job. One that a job does not have is not in the map. */
 public record Headlines(Map<Headline, Double> values) {

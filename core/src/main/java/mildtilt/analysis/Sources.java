@@ -1,5 +1,4 @@
 package mildtilt.analysis;
-
 import java.util.Optional;
 import mildtilt.clearance.ClearanceFigures;
 import mildtilt.column.ColumnTrain;

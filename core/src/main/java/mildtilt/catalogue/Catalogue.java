@@ -1,17 +1,16 @@
 package mildtilt.catalogue;
-
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.DoubleStream;
 import java.util.stream.Stream;
+import mildtilt.build.EndPart;
 import mildtilt.column.Bearing;
 import mildtilt.column.ColumnTube;
 import mildtilt.column.Joint;
 import mildtilt.column.Seat;
 import mildtilt.column.Shaft;
 import mildtilt.column.Socket;
-import mildtilt.making.EndPart;
 
 /**
  * Generic parts with typical sizes, to be put into a column and then measured. A part's id and place mean nothing here.

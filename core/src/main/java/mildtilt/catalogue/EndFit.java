@@ -1,5 +1,4 @@
 package mildtilt.catalogue;
-
 import mildtilt.column.Seat;
 import mildtilt.column.Socket;
 import mildtilt.column.Socket.Hold;

@@ -1,5 +1,4 @@
 package mildtilt.clearance;
-
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -9,6 +8,7 @@ import java.util.stream.Stream;
 import mildtilt.clearance.Body.Sort;
 import mildtilt.column.Column;
 import mildtilt.column.Joint;
+import mildtilt.columnrange.ColumnRange;
 import mildtilt.gear.ArmGear;
 import mildtilt.gear.RackAndPinion;
 import mildtilt.geometry.Axis;
@@ -29,14 +29,11 @@ import mildtilt.linkage.Rod;
 import mildtilt.linkage.RodEnds;
 import mildtilt.linkage.RodTube;
 import mildtilt.linkage.SteeredAxle;
-import mildtilt.measure.Phrase;
-import mildtilt.measure.Quantity;
 import mildtilt.obstacle.Carrier;
 import mildtilt.obstacle.Driver;
 import mildtilt.obstacle.Obstacle;
 import mildtilt.obstacle.OwnParts;
 import mildtilt.obstacle.Sweep;
-import mildtilt.routing.ColumnRange;
 import mildtilt.solid.Bounds;
 import mildtilt.solid.Convex;
 import mildtilt.solid.Solid;
@@ -45,6 +42,8 @@ import mildtilt.suspension.Kingpin;
 import mildtilt.suspension.Knuckle;
 import mildtilt.suspension.KnucklePose;
 import mildtilt.suspension.Strut;
+import mildtilt.units.Phrase;
+import mildtilt.units.Quantity;
 
 /**
  * The vehicle's own parts as solids, made from the sizes the job has, and what is in their way. Sizes that are not in the job are

@@ -1,5 +1,4 @@
 package mildtilt.clearance;
-
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;

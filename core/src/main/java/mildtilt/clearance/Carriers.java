@@ -1,5 +1,4 @@
 package mildtilt.clearance;
-
 import mildtilt.geometry.Axis;
 import mildtilt.geometry.Frame;
 import mildtilt.geometry.Orbit;

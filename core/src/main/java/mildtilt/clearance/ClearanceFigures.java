@@ -1,8 +1,7 @@
 package mildtilt.clearance;
-
 import java.util.List;
 import java.util.Optional;
-import mildtilt.measure.Phrase;
+import mildtilt.units.Phrase;
 
 /**
  * What is worked out of the room round the steering.

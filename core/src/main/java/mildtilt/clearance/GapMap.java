@@ -1,5 +1,4 @@
 package mildtilt.clearance;
-
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 

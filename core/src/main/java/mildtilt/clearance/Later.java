@@ -1,5 +1,4 @@
 package mildtilt.clearance;
-
 import java.util.Objects;
 import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;

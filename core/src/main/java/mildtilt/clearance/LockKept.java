@@ -1,5 +1,4 @@
 package mildtilt.clearance;
-
 import java.util.List;
 import java.util.Optional;
 import mildtilt.geometry.Side;

@@ -1,5 +1,4 @@
 package mildtilt.clearance;
-
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;

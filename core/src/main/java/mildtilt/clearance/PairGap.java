@@ -1,5 +1,4 @@
 package mildtilt.clearance;
-
 import mildtilt.geometry.Point;
 import mildtilt.id.Called;
 import mildtilt.id.Id;

@@ -1,5 +1,4 @@
 package mildtilt.clearance;
-
 import java.util.Optional;
 import mildtilt.clearance.Body.Sort;
 import mildtilt.job.Element;

@@ -1,15 +1,14 @@
 package mildtilt.clearance;
-
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import mildtilt.columnrange.ColumnRange;
+import mildtilt.columnrange.ColumnRange.Placed;
 import mildtilt.geometry.Side;
 import mildtilt.job.Job;
 import mildtilt.linkage.WheelTravel;
-import mildtilt.routing.ColumnRange;
-import mildtilt.routing.ColumnRange.Placed;
 import mildtilt.steer.AxlePose;
 import mildtilt.steer.Grid;
 import mildtilt.steer.LimitGauge;

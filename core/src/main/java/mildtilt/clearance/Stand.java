@@ -1,9 +1,8 @@
 package mildtilt.clearance;
-
 import java.util.List;
 import java.util.Optional;
+import mildtilt.columnrange.ColumnRange.Placed;
 import mildtilt.geometry.Point;
-import mildtilt.routing.ColumnRange.Placed;
 import mildtilt.steer.AxlePose;
 
 /**

@@ -1,5 +1,4 @@
 package mildtilt.clearance;
-
 import java.util.List;
 import mildtilt.geometry.Point;
 import mildtilt.solid.Solid;

@@ -1,5 +1,4 @@
 package mildtilt.clearance;
-
 import mildtilt.id.Called;
 
 /** Two parts that could touch. */

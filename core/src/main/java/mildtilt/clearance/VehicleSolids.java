@@ -1,9 +1,8 @@
 package mildtilt.clearance;
-
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import mildtilt.routing.ColumnRange.Placed;
+import mildtilt.columnrange.ColumnRange.Placed;
 import mildtilt.geometry.Side;
 import mildtilt.id.Id;
 import mildtilt.job.Element;

@@ -1,10 +1,9 @@
 package mildtilt.column;
-
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import mildtilt.geometry.ImpossibleGeometryException;
-import mildtilt.measure.LengthText;
+import mildtilt.units.LengthText;
 
 /** At which clock angles the gear-end fork of a shaft can be set against its wheel-end fork. */
 public sealed interface ForkSetting {

@@ -1,5 +1,4 @@
 package mildtilt.column;
-
 import java.util.Optional;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.ImpossibleGeometryException;

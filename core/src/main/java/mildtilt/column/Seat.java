@@ -1,5 +1,4 @@
 package mildtilt.column;
-
 import mildtilt.geometry.ImpossibleGeometryException;
 
 /** The form of a shaft's end, or of the bore it goes into. Lengths mm. */

@@ -1,5 +1,4 @@
 package mildtilt.column;
-
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.withers.Withers;
 

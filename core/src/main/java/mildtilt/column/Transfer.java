@@ -1,5 +1,4 @@
 package mildtilt.column;
-
 import org.hipparchus.complex.Complex;
 
 /**

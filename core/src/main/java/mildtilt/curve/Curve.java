@@ -1,5 +1,4 @@
 package mildtilt.curve;
-
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -10,8 +9,6 @@ import mildtilt.column.Transfer;
 import mildtilt.geometry.Side;
 import mildtilt.job.OuterTable;
 import mildtilt.job.Vehicle;
-import mildtilt.measure.LengthUnit;
-import mildtilt.measure.Unit;
 import mildtilt.steer.AxlePose;
 import mildtilt.steer.Effort;
 import mildtilt.steer.SteerFigures;
@@ -19,6 +16,8 @@ import mildtilt.steer.SteerFigures.BumpRow;
 import mildtilt.steer.SteerFigures.SteerRow;
 import mildtilt.steer.Turn;
 import mildtilt.suspension.KnucklePose;
+import mildtilt.units.LengthUnit;
+import mildtilt.units.Unit;
 
 /** The curves that can be shown, each from an analysis alone. */
 public enum Curve {

@@ -1,5 +1,4 @@
 package mildtilt.curve;
-
 import java.util.List;
 import java.util.stream.Stream;
 import mildtilt.curve.Curve.Run;

@@ -1,5 +1,4 @@
 package mildtilt.describe;
-
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;

@@ -1,5 +1,4 @@
 package mildtilt.describe;
-
 import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.Function;

@@ -1,5 +1,4 @@
 package mildtilt.describe;
-
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;

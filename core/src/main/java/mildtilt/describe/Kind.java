@@ -1,5 +1,4 @@
 package mildtilt.describe;
-
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.List;

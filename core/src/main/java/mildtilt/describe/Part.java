@@ -1,5 +1,4 @@
 package mildtilt.describe;
-
 import java.lang.invoke.MethodHandle;
 import java.lang.invoke.MethodHandles;
 import java.lang.invoke.MethodType;

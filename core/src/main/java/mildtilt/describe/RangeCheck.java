@@ -1,5 +1,4 @@
 package mildtilt.describe;
-
 import java.util.Collection;
 import java.util.List;
 import java.util.Locale;

@@ -1,5 +1,4 @@
 package mildtilt.describe;
-
 import java.util.Arrays;
 import java.util.List;
 

@@ -1,5 +1,4 @@
 package mildtilt.describe;
-
 import java.math.BigDecimal;
 import java.util.List;
 import java.util.Locale;

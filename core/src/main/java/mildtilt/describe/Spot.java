@@ -1,5 +1,4 @@
 package mildtilt.describe;
-
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;

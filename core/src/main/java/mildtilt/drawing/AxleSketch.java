@@ -1,5 +1,4 @@
 package mildtilt.drawing;
-
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -23,12 +22,12 @@ import mildtilt.linkage.RodEnds;
 import mildtilt.linkage.RodTube;
 import mildtilt.linkage.Shuttle;
 import mildtilt.linkage.SteeredAxle;
-import mildtilt.measure.Quantity;
 import mildtilt.steer.AxlePose;
 import mildtilt.suspension.DoubleWishbone;
 import mildtilt.suspension.Kingpin;
 import mildtilt.suspension.KnucklePose;
 import mildtilt.suspension.Strut;
+import mildtilt.units.Quantity;
 
 /** Gear, linkage, corners and beam as they stand. */
 final class AxleSketch {

@@ -1,5 +1,4 @@
 package mildtilt.drawing;
-
 import java.util.List;
 import java.util.Optional;
 import mildtilt.drawing.Sketch.Builder;

@@ -1,5 +1,4 @@
 package mildtilt.drawing;
-
 import java.util.Optional;
 import mildtilt.drawing.LabelPlacer.Box;
 

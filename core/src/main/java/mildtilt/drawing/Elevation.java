@@ -1,5 +1,4 @@
 package mildtilt.drawing;
-
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Vector;
 

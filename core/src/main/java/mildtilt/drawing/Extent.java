@@ -1,5 +1,4 @@
 package mildtilt.drawing;
-
 import mildtilt.geometry.Point;
 
 /** How much room a sketch takes in an elevation, mm. */

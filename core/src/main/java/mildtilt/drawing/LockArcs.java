@@ -1,5 +1,4 @@
 package mildtilt.drawing;
-
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -10,11 +9,11 @@ import mildtilt.job.Element;
 import mildtilt.job.Job;
 import mildtilt.job.Vehicle;
 import mildtilt.linkage.WheelTravel;
-import mildtilt.measure.Quantity;
 import mildtilt.steer.AxlePose;
 import mildtilt.steer.LockLimits;
 import mildtilt.steer.SteeringTrain;
 import mildtilt.suspension.KnucklePose;
+import mildtilt.units.Quantity;
 
 /**
  * For the plan: the arcs of the arms' ends, the sector each wheel turns through up to where something stops it, and the

@@ -1,9 +1,8 @@
 package mildtilt.drawing;
-
 import java.util.Optional;
 import mildtilt.geometry.Point;
 import mildtilt.job.Element;
-import mildtilt.measure.Quantity;
+import mildtilt.units.Quantity;
 
 /**
  * A figure written at a place on the drawing.

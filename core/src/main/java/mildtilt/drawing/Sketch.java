@@ -1,5 +1,4 @@
 package mildtilt.drawing;
-
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -11,9 +10,9 @@ import mildtilt.geometry.Point;
 import mildtilt.geometry.Vector;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
-import mildtilt.measure.Quantity;
 import mildtilt.steer.AxlePose;
 import mildtilt.steer.SteeringTrain;
+import mildtilt.units.Quantity;
 
 /**
  * A job's steering in one position of the hands, as strokes and figures in space.

@@ -1,16 +1,15 @@
 package mildtilt.drawing;
-
 import java.util.ArrayList;
 import java.util.List;
 import mildtilt.clearance.SweptJoint;
 import mildtilt.column.Column;
+import mildtilt.column.ColumnTrain;
 import mildtilt.column.Joint;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Vector;
 import mildtilt.job.Element;
 import mildtilt.solid.Convex;
-import mildtilt.column.ColumnTrain;
 
 /** The forks and the cross of every joint at the clock they stand at, made to fill what the joint sweeps. */
 public final class Yokes {

@@ -1,5 +1,4 @@
 package mildtilt.format;
-
 import static mildtilt.format.JobWriter.number;
 import static mildtilt.format.JobWriter.object;
 
@@ -18,14 +17,14 @@ import java.util.Set;
 import java.util.function.IntConsumer;
 import mildtilt.analysis.Analysis;
 import mildtilt.analysis.Headline;
-import mildtilt.check.Finding;
-import mildtilt.check.NotJudged;
-import mildtilt.measure.LengthUnit;
-import mildtilt.papers.Cell;
-import mildtilt.papers.Papers;
-import mildtilt.papers.Table;
-import mildtilt.phasing.ForkMark;
+import mildtilt.clocking.ForkMark;
+import mildtilt.findings.Finding;
+import mildtilt.findings.NotJudged;
+import mildtilt.report.Cell;
+import mildtilt.report.Papers;
+import mildtilt.report.Table;
 import mildtilt.shop.BenchSheet;
+import mildtilt.units.LengthUnit;
 
 /**
  * Every computed figure of a job as JSON at full precision. The names are described in docs/figures.md; an

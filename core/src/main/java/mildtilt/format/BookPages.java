@@ -1,14 +1,13 @@
 package mildtilt.format;
-
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import mildtilt.measure.LengthUnit;
-import mildtilt.papers.Cell;
-import mildtilt.papers.Table;
+import mildtilt.report.Cell;
+import mildtilt.report.Table;
+import mildtilt.units.LengthUnit;
 import org.apache.pdfbox.pdmodel.font.PDFont;
 
 /** Text and tables that flow from sheet to sheet of a book, with the same head and foot on each. */

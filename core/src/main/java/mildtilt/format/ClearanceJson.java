@@ -1,5 +1,4 @@
 package mildtilt.format;
-
 import static mildtilt.format.AnalysisJson.optional;
 import static mildtilt.format.JobWriter.number;
 import static mildtilt.format.JobWriter.object;
@@ -13,7 +12,7 @@ import mildtilt.clearance.LockKept;
 import mildtilt.clearance.Notch;
 import mildtilt.clearance.PairGap;
 import mildtilt.geometry.Side;
-import mildtilt.measure.LengthUnit;
+import mildtilt.units.LengthUnit;
 
 /** The clearances of a job. */
 final class ClearanceJson {

@@ -1,5 +1,4 @@
 package mildtilt.format;
-
 import static mildtilt.format.JobWriter.number;
 import static mildtilt.format.JobWriter.numbers;
 import static mildtilt.format.JobWriter.object;
@@ -8,15 +7,15 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.Arrays;
 import java.util.stream.IntStream;
+import mildtilt.clocking.BestClocking;
 import mildtilt.column.Column;
 import mildtilt.column.ColumnTrain;
 import mildtilt.column.ForkSetting;
 import mildtilt.column.Transfer;
-import mildtilt.phasing.BestClocking;
-import mildtilt.routing.ColumnFigures;
-import mildtilt.routing.FrontPush;
-import mildtilt.routing.GearTilt;
-import mildtilt.strength.ShaftLoad;
+import mildtilt.columnrange.ColumnFigures;
+import mildtilt.columnrange.FrontPush;
+import mildtilt.columnrange.GearTilt;
+import mildtilt.shaftload.ShaftLoad;
 
 /** The column's figures as JSON. */
 final class ColumnJson {

@@ -1,5 +1,4 @@
 package mildtilt.format;
-
 import java.io.IOException;
 import java.io.StringWriter;
 import java.nio.charset.StandardCharsets;
@@ -18,8 +17,8 @@ import mildtilt.column.Transfer;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 import mildtilt.job.Job;
-import mildtilt.papers.Cell;
-import mildtilt.papers.Table;
+import mildtilt.report.Cell;
+import mildtilt.report.Table;
 import mildtilt.shop.BenchSheet;
 import mildtilt.steer.Effort;
 import mildtilt.steer.SteerFigures;

@@ -1,5 +1,4 @@
 package mildtilt.format;
-
 import java.util.List;
 import java.util.regex.Pattern;
 

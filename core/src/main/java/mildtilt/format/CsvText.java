@@ -1,5 +1,4 @@
 package mildtilt.format;
-
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.ByteBuffer;

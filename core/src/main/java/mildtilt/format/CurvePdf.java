@@ -1,5 +1,4 @@
 package mildtilt.format;
-
 import java.io.IOException;
 import java.util.List;
 import java.util.Optional;
@@ -7,8 +6,8 @@ import mildtilt.analysis.Analysis;
 import mildtilt.curve.Curve;
 import mildtilt.curve.Scale;
 import mildtilt.linkage.WheelTravel;
-import mildtilt.measure.LengthText;
-import mildtilt.measure.LengthUnit;
+import mildtilt.units.LengthText;
+import mildtilt.units.LengthUnit;
 
 /** Curves on a sheet, with their scales and what is used of their range. */
 final class CurvePdf {

@@ -1,5 +1,4 @@
 package mildtilt.format;
-
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -11,16 +10,16 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import mildtilt.analysis.Analysis;
-import mildtilt.diagnosis.CauseTable;
-import mildtilt.diagnosis.Diagnosis;
-import mildtilt.fit.FitTables;
-import mildtilt.fit.TrialFigures;
 import mildtilt.job.Built;
 import mildtilt.job.Job;
 import mildtilt.job.Trial;
-import mildtilt.measure.LengthUnit;
-import mildtilt.papers.Cell;
-import mildtilt.papers.Table;
+import mildtilt.report.Cell;
+import mildtilt.report.Table;
+import mildtilt.trials.compare.FitTables;
+import mildtilt.trials.compare.TrialFigures;
+import mildtilt.trials.diagnose.CauseTable;
+import mildtilt.trials.diagnose.Diagnosis;
+import mildtilt.units.LengthUnit;
 
 /** The log of all vehicles as files: a CSV of each kind of reading with all trials in it, and an inspection sheet a vehicle. */
 public final class FitFiles {

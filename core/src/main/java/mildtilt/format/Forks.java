@@ -1,5 +1,4 @@
 package mildtilt.format;
-
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import mildtilt.geometry.ImpossibleGeometryException;

@@ -1,5 +1,4 @@
 package mildtilt.format;
-
 import static mildtilt.format.Migrations.each;
 import static mildtilt.format.Migrations.objects;
 

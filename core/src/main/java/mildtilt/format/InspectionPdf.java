@@ -1,16 +1,15 @@
 package mildtilt.format;
-
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import mildtilt.analysis.Analysis;
-import mildtilt.fit.FitTables;
-import mildtilt.fit.InspectionList;
 import mildtilt.job.Built;
-import mildtilt.measure.LengthUnit;
-import mildtilt.trial.Inspection;
+import mildtilt.trials.Inspection;
+import mildtilt.trials.compare.FitTables;
+import mildtilt.trials.compare.InspectionList;
+import mildtilt.units.LengthUnit;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 
 /** The inspection sheet of one vehicle, with boxes for what is still open: to be ticked on screen or with a pen. */

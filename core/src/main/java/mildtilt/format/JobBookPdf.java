@@ -1,5 +1,4 @@
 package mildtilt.format;
-
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.time.LocalDate;
@@ -8,20 +7,20 @@ import java.util.List;
 import java.util.Set;
 import mildtilt.analysis.Analysis;
 import mildtilt.analysis.Headline;
-import mildtilt.check.Finding;
-import mildtilt.check.NotJudged;
-import mildtilt.check.Severity;
+import mildtilt.build.WeldRecord;
 import mildtilt.curve.Curve;
 import mildtilt.drawing.Elevation;
-import mildtilt.making.WeldRecord;
-import mildtilt.measure.LengthText;
+import mildtilt.findings.Finding;
+import mildtilt.findings.NotJudged;
+import mildtilt.findings.Severity;
 import mildtilt.job.Job;
-import mildtilt.measure.LengthUnit;
-import mildtilt.measure.Quantity;
 import mildtilt.obstacle.Surroundings;
-import mildtilt.papers.Papers;
-import mildtilt.papers.Table;
+import mildtilt.report.Papers;
+import mildtilt.report.Table;
 import mildtilt.runsheet.Cautions;
+import mildtilt.units.LengthText;
+import mildtilt.units.LengthUnit;
+import mildtilt.units.Quantity;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 
 /** The job book: the whole job on paper, lying sheets. Its figures are those of the screen, by the same words. */

@@ -1,5 +1,4 @@
 package mildtilt.format;
-
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.time.LocalDate;
@@ -8,17 +7,17 @@ import java.util.List;
 import java.util.Optional;
 import mildtilt.analysis.Analysis;
 import mildtilt.analysis.Headline;
-import mildtilt.check.Finding;
-import mildtilt.check.Severity;
+import mildtilt.clocking.ForkMark;
 import mildtilt.drawing.Elevation;
 import mildtilt.drawing.Extent;
 import mildtilt.drawing.Sketch;
-import mildtilt.measure.LengthText;
-import mildtilt.measure.LengthUnit;
-import mildtilt.measure.Quantity;
+import mildtilt.findings.Finding;
+import mildtilt.findings.Severity;
 import mildtilt.obstacle.Surroundings;
-import mildtilt.phasing.ForkMark;
 import mildtilt.shop.BenchSheet;
+import mildtilt.units.LengthText;
+import mildtilt.units.LengthUnit;
+import mildtilt.units.Quantity;
 
 /** The job card: one A4 page with what to set, mark and cut, the drawing to scale, and what is still wrong. */
 public final class JobCardPdf {

@@ -1,5 +1,4 @@
 package mildtilt.format;
-
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;

@@ -1,5 +1,4 @@
 package mildtilt.format;
-
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -9,12 +8,12 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
-import mildtilt.making.Workshop.Paper;
-import mildtilt.measure.LengthUnit;
-import mildtilt.papers.Papers;
-import mildtilt.papers.Table;
+import mildtilt.build.Workshop.Paper;
+import mildtilt.report.Papers;
+import mildtilt.report.Table;
 import mildtilt.template.FlatPattern;
 import mildtilt.template.Templates;
+import mildtilt.units.LengthUnit;
 
 /** All papers of a job as files in a folder, under names that are safe whatever its parts are called. */
 public final class PapersFiles {

@@ -1,12 +1,11 @@
 package mildtilt.format;
-
 import java.io.IOException;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
-import mildtilt.clearance.VehicleSolids.Kind;
 import mildtilt.clearance.VehicleSolids;
+import mildtilt.clearance.VehicleSolids.Kind;
 import mildtilt.drawing.Dimension;
 import mildtilt.drawing.Elevation;
 import mildtilt.drawing.Extent;
@@ -20,12 +19,12 @@ import mildtilt.drawing.Stroke;
 import mildtilt.drawing.Yokes;
 import mildtilt.geometry.Point;
 import mildtilt.job.Job;
-import mildtilt.measure.LengthUnit;
 import mildtilt.solid.Bounds;
 import mildtilt.solid.Convex;
 import mildtilt.solid.Solid;
 import mildtilt.steer.AxlePose;
 import mildtilt.steer.SteeringTrain;
+import mildtilt.units.LengthUnit;
 
 /** Elevations of a sketch on a sheet, to one scale that is said beside them. */
 final class PdfDrawing {

@@ -1,5 +1,4 @@
 package mildtilt.format;
-
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;

@@ -1,5 +1,4 @@
 package mildtilt.format;
-
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;

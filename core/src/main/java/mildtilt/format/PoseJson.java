@@ -1,5 +1,4 @@
 package mildtilt.format;
-
 import static mildtilt.format.JobWriter.number;
 import static mildtilt.format.JobWriter.object;
 import static mildtilt.format.JobWriter.point;

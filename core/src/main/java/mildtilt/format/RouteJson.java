@@ -1,5 +1,4 @@
 package mildtilt.format;
-
 import static mildtilt.format.AnalysisJson.optional;
 import static mildtilt.format.JobWriter.number;
 import static mildtilt.format.JobWriter.object;
@@ -7,9 +6,9 @@ import static mildtilt.format.JobWriter.point;
 
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import mildtilt.measure.LengthUnit;
-import mildtilt.routefinder.Route;
-import mildtilt.routefinder.RouteAnswer;
+import mildtilt.routes.Route;
+import mildtilt.routes.RouteAnswer;
+import mildtilt.units.LengthUnit;
 
 /** What came of a search for routes. */
 public final class RouteJson {

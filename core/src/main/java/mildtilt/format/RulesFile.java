@@ -1,5 +1,4 @@
 package mildtilt.format;
-
 import com.fasterxml.jackson.databind.JsonNode;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;

@@ -1,15 +1,14 @@
 package mildtilt.format;
-
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.time.LocalDate;
 import java.util.stream.Collectors;
 import mildtilt.job.Job;
-import mildtilt.measure.LengthText;
-import mildtilt.measure.LengthUnit;
-import mildtilt.measure.Phrase;
-import mildtilt.papers.Papers;
+import mildtilt.report.Papers;
 import mildtilt.runsheet.RunSheet;
+import mildtilt.units.LengthText;
+import mildtilt.units.LengthUnit;
+import mildtilt.units.Phrase;
 
 /** The run sheet on paper: a box to tick at each step, what to measure with room for what was read, and who did it when. */
 public final class RunSheetPdf {

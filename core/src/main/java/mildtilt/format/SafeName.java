@@ -1,5 +1,4 @@
 package mildtilt.format;
-
 import java.text.Normalizer;
 import java.util.Locale;
 import java.util.Set;

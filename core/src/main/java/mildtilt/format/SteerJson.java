@@ -1,5 +1,4 @@
 package mildtilt.format;
-
 import static mildtilt.format.AnalysisJson.optional;
 import static mildtilt.format.JobWriter.number;
 import static mildtilt.format.JobWriter.object;

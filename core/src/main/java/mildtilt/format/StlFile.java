@@ -1,5 +1,4 @@
 package mildtilt.format;
-
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
 import java.nio.charset.StandardCharsets;

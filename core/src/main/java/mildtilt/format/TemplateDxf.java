@@ -1,11 +1,10 @@
 package mildtilt.format;
-
 import java.util.List;
 import java.util.Locale;
-import mildtilt.measure.LengthUnit;
 import mildtilt.template.FlatPattern;
 import mildtilt.template.Ink;
 import mildtilt.template.Spot;
+import mildtilt.units.LengthUnit;
 
 /**
  * A pattern as DXF of release 12, which every cutting table reads: millimetres, lines that are cut on the layer CUT, marks on MARK, words on

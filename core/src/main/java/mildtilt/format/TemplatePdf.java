@@ -1,13 +1,12 @@
 package mildtilt.format;
-
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.util.List;
-import mildtilt.making.Workshop.Paper;
-import mildtilt.measure.LengthText;
-import mildtilt.measure.LengthUnit;
+import mildtilt.build.Workshop.Paper;
 import mildtilt.template.FlatPattern;
 import mildtilt.template.Ink;
+import mildtilt.units.LengthText;
+import mildtilt.units.LengthUnit;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 
 /**

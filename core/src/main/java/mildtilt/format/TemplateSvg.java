@@ -1,15 +1,14 @@
 package mildtilt.format;
-
 import java.io.StringWriter;
 import java.util.Locale;
 import java.util.stream.Collectors;
 import javax.xml.stream.XMLOutputFactory;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamWriter;
-import mildtilt.measure.LengthUnit;
 import mildtilt.template.FlatPattern;
 import mildtilt.template.Ink;
 import mildtilt.template.Ink.Layer;
+import mildtilt.units.LengthUnit;
 
 /** A pattern as SVG in true millimetres: one group for what is cut, one for what is marked, one for the words. */
 public final class TemplateSvg {

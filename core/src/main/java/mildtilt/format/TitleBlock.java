@@ -1,11 +1,10 @@
 package mildtilt.format;
-
 import java.io.IOException;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import mildtilt.measure.LengthUnit;
+import mildtilt.units.LengthUnit;
 
 /** What stands at the foot of every sheet, as on any shop drawing. */
 record TitleBlock(String job, String kind, String file, LocalDate date, LengthUnit unit) {

@@ -1,5 +1,4 @@
 package mildtilt.gear;
-
 import mildtilt.geometry.Axis;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;

@@ -1,5 +1,4 @@
 package mildtilt.gear;
-
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Placing;

@@ -1,5 +1,4 @@
 package mildtilt.glossary;
-
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;

@@ -1,5 +1,4 @@
 package mildtilt.id;
-
 import java.util.Collection;
 import java.util.Locale;
 import java.util.regex.Matcher;

@@ -1,13 +1,12 @@
 package mildtilt.job;
-
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.id.Id;
-import mildtilt.trial.Inspection;
-import mildtilt.trial.TrialSheet;
+import mildtilt.trials.Inspection;
+import mildtilt.trials.TrialSheet;
 import mildtilt.withers.Withers;
 
 /** One vehicle built to the plan: a batch has several, each with readings of its own. Names of its trials differ. */

@@ -1,5 +1,4 @@
 package mildtilt.job;
-
 import java.util.Map;
 import java.util.TreeMap;
 import mildtilt.geometry.Side;

@@ -1,5 +1,4 @@
 package mildtilt.job;
-
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -7,12 +6,12 @@ import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import mildtilt.build.Making;
+import mildtilt.build.Piece;
+import mildtilt.build.ShaftJoin;
+import mildtilt.build.WeldRecord;
 import mildtilt.column.Column;
 import mildtilt.id.Id;
-import mildtilt.making.Making;
-import mildtilt.making.Piece;
-import mildtilt.making.ShaftJoin;
-import mildtilt.making.WeldRecord;
 import mildtilt.obstacle.Obstacle;
 import mildtilt.obstacle.Surroundings;
 

@@ -1,15 +1,14 @@
 package mildtilt.job;
-
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
+import mildtilt.build.Making;
 import mildtilt.column.Column;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Side;
 import mildtilt.id.Id;
 import mildtilt.linkage.SteeredAxle;
-import mildtilt.making.Making;
 import mildtilt.obstacle.Surroundings;
 import mildtilt.rules.Rules;
 import mildtilt.rules.ShippedRules;

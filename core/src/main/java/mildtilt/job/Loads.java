@@ -1,5 +1,4 @@
 package mildtilt.job;
-
 import mildtilt.geometry.ImpossibleGeometryException;
 
 /**

@@ -1,5 +1,4 @@
 package mildtilt.job;
-
 import java.util.List;
 import mildtilt.geometry.ImpossibleGeometryException;
 

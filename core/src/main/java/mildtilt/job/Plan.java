@@ -1,5 +1,4 @@
 package mildtilt.job;
-
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import mildtilt.column.Column;

@@ -1,5 +1,4 @@
 package mildtilt.job;
-
 import mildtilt.geometry.Side;
 import mildtilt.suspension.CornerPoint;
 

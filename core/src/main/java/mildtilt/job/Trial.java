@@ -1,8 +1,7 @@
 package mildtilt.job;
-
 import java.util.function.UnaryOperator;
 import mildtilt.id.Id;
-import mildtilt.trial.TrialSheet;
+import mildtilt.trials.TrialSheet;
 
 /**
  * One trial with the plan as it was then.

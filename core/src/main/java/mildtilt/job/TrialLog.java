@@ -1,12 +1,11 @@
 package mildtilt.job;
-
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.id.Id;
-import mildtilt.trial.Tolerances;
+import mildtilt.trials.Tolerances;
 import mildtilt.withers.Withers;
 
 /** The vehicles built to one plan, at least one, with what was read on each; names differ. */

@@ -1,5 +1,4 @@
 package mildtilt.job;
-
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;

@@ -1,5 +1,4 @@
 package mildtilt.job;
-
 import java.util.Optional;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.withers.Withers;

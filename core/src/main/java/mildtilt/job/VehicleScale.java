@@ -1,5 +1,4 @@
 package mildtilt.job;
-
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;

@@ -1,5 +1,4 @@
 package mildtilt.linkage;
-
 import mildtilt.gear.ArmGear;
 import mildtilt.geometry.Orbit;
 import mildtilt.geometry.Point;

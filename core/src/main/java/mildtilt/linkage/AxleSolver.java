@@ -1,5 +1,4 @@
 package mildtilt.linkage;
-
 import java.util.Collections;
 import java.util.EnumMap;
 import java.util.Map;

@@ -1,5 +1,4 @@
 package mildtilt.linkage;
-
 import java.util.Optional;
 import mildtilt.geometry.Axis;
 import mildtilt.geometry.Frame;

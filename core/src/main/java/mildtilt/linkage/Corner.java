@@ -1,5 +1,4 @@
 package mildtilt.linkage;
-
 import java.util.SequencedMap;
 import mildtilt.geometry.Point;
 import mildtilt.suspension.CornerPoint;

@@ -1,5 +1,4 @@
 package mildtilt.linkage;
-
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;

@@ -1,5 +1,4 @@
 package mildtilt.linkage;
-
 import java.util.function.Function;
 import mildtilt.geometry.Point;
 

@@ -1,5 +1,4 @@
 package mildtilt.linkage;
-
 import java.util.List;
 import java.util.Optional;
 import mildtilt.gear.ArmGear;

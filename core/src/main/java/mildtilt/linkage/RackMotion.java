@@ -1,5 +1,4 @@
 package mildtilt.linkage;
-
 import java.util.Map;
 import java.util.Optional;
 import mildtilt.gear.RackAndPinion;

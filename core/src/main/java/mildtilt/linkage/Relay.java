@@ -1,5 +1,4 @@
 package mildtilt.linkage;
-
 import java.util.ArrayList;
 import java.util.List;
 import mildtilt.geometry.Axis;

@@ -1,5 +1,4 @@
 package mildtilt.linkage;
-
 import java.util.List;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;

@@ -1,5 +1,4 @@
 package mildtilt.linkage;
-
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import mildtilt.gear.ArmGear;

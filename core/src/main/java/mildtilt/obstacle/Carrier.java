@@ -1,5 +1,4 @@
 package mildtilt.obstacle;
-
 import java.util.Optional;
 import mildtilt.geometry.Side;
 

@@ -1,5 +1,4 @@
 package mildtilt.obstacle;
-
 import java.util.List;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;

@@ -1,5 +1,4 @@
 package mildtilt.obstacle;
-
 import java.util.Optional;
 import java.util.stream.Stream;
 import mildtilt.geometry.ImpossibleGeometryException;

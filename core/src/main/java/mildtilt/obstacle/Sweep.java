@@ -1,5 +1,4 @@
 package mildtilt.obstacle;
-
 import mildtilt.geometry.Axis;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.ImpossibleGeometryException;

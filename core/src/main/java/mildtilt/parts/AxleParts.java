@@ -1,5 +1,4 @@
 package mildtilt.parts;
-
 import static mildtilt.describe.Ranges.ARM_SWEEP;
 import static mildtilt.describe.Ranges.CRANK;
 import static mildtilt.describe.Ranges.GEAR_RATIO;

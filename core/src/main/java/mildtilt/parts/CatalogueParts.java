@@ -1,5 +1,4 @@
 package mildtilt.parts;
-
 import java.util.List;
 import mildtilt.catalogue.Catalogue;
 import mildtilt.describe.Kind;

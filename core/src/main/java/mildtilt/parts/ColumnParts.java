@@ -1,5 +1,4 @@
 package mildtilt.parts;
-
 import static mildtilt.describe.Ranges.ADJUSTMENT;
 import static mildtilt.describe.Ranges.ALONG_A_SHAFT;
 import static mildtilt.describe.Ranges.ANGLE;

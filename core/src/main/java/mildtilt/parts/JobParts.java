@@ -1,6 +1,6 @@
 package mildtilt.parts;
-
 import java.util.List;
+import mildtilt.build.Making;
 import mildtilt.describe.Field.Presence;
 import mildtilt.describe.Kind;
 import mildtilt.describe.Kind.Group;
@@ -15,7 +15,6 @@ import mildtilt.job.Job;
 import mildtilt.job.TrialLog;
 import mildtilt.job.Variant;
 import mildtilt.job.Variants;
-import mildtilt.making.Making;
 import mildtilt.obstacle.Surroundings;
 import mildtilt.rules.ShippedRules;
 import mildtilt.steer.SteeringTrain;

@@ -1,5 +1,4 @@
 package mildtilt.parts;
-
 import static mildtilt.describe.Ranges.ALONG_A_SHAFT;
 import static mildtilt.describe.Ranges.ANGLE;
 import static mildtilt.describe.Ranges.COORDINATE;
@@ -40,12 +39,12 @@ import mildtilt.job.Trial;
 import mildtilt.job.TrialLog;
 import mildtilt.linkage.Rod;
 import mildtilt.steer.SteeringTrain;
-import mildtilt.trial.Gauge;
-import mildtilt.trial.Inspection;
-import mildtilt.trial.Setup;
-import mildtilt.trial.Tolerances;
-import mildtilt.trial.TrialReading;
-import mildtilt.trial.TrialSheet;
+import mildtilt.trials.Gauge;
+import mildtilt.trials.Inspection;
+import mildtilt.trials.Setup;
+import mildtilt.trials.Tolerances;
+import mildtilt.trials.TrialReading;
+import mildtilt.trials.TrialSheet;
 
 /** What was read on the vehicles built to the plan. */
 public final class LogParts {

@@ -1,5 +1,4 @@
 package mildtilt.parts;
-
 import static mildtilt.describe.Ranges.ALONG_A_SHAFT;
 import static mildtilt.describe.Ranges.ANGLE;
 import static mildtilt.describe.Ranges.BAR_LENGTH;
@@ -30,6 +29,20 @@ import static mildtilt.describe.Ranges.WALL;
 
 import java.util.List;
 import java.util.Map;
+import mildtilt.build.EndPart;
+import mildtilt.build.Hole;
+import mildtilt.build.Making;
+import mildtilt.build.Metal;
+import mildtilt.build.Piece;
+import mildtilt.build.RodMakeUp;
+import mildtilt.build.ScrewThread;
+import mildtilt.build.Section;
+import mildtilt.build.ShaftJoin;
+import mildtilt.build.Stud;
+import mildtilt.build.WeldRecord;
+import mildtilt.build.WeldedMetal;
+import mildtilt.build.WorkPlan;
+import mildtilt.build.Workshop;
 import mildtilt.describe.Form;
 import mildtilt.describe.Kind;
 import mildtilt.describe.Kind.ByConstant;
@@ -47,20 +60,6 @@ import mildtilt.describe.Kind.Whole;
 import mildtilt.describe.Part;
 import mildtilt.id.Id;
 import mildtilt.linkage.Rod;
-import mildtilt.making.EndPart;
-import mildtilt.making.Hole;
-import mildtilt.making.Making;
-import mildtilt.making.Metal;
-import mildtilt.making.Piece;
-import mildtilt.making.RodMakeUp;
-import mildtilt.making.ScrewThread;
-import mildtilt.making.Section;
-import mildtilt.making.ShaftJoin;
-import mildtilt.making.Stud;
-import mildtilt.making.WeldRecord;
-import mildtilt.making.WeldedMetal;
-import mildtilt.making.WorkPlan;
-import mildtilt.making.Workshop;
 
 /** How a job is made. */
 public final class MakingParts {

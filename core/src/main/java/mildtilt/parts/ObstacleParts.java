@@ -1,5 +1,4 @@
 package mildtilt.parts;
-
 import static mildtilt.describe.Ranges.ANGLE;
 import static mildtilt.describe.Ranges.BODY_SIZE;
 import static mildtilt.describe.Ranges.BODY_THICKNESS;

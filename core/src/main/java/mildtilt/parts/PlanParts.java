@@ -1,5 +1,4 @@
 package mildtilt.parts;
-
 import static mildtilt.describe.Ranges.ACKERMANN;
 import static mildtilt.describe.Ranges.AXLE_LOAD;
 import static mildtilt.describe.Ranges.EFFICIENCY;

@@ -1,5 +1,4 @@
 package mildtilt.parts;
-
 import static mildtilt.describe.Ranges.CLASS_LEAST;
 import static mildtilt.describe.Ranges.CLASS_SIZE;
 import static mildtilt.describe.Ranges.ENGAGEMENT;

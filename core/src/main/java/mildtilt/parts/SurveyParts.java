@@ -1,5 +1,4 @@
 package mildtilt.parts;
-
 import static mildtilt.describe.Ranges.COORDINATE;
 import static mildtilt.describe.Ranges.PLAN_ANGLE_READ;
 import static mildtilt.describe.Ranges.SLOPE_READ;

@@ -1,5 +1,4 @@
 package mildtilt.rules;
-
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;

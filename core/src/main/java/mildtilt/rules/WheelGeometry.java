@@ -1,5 +1,4 @@
 package mildtilt.rules;
-
 import mildtilt.geometry.ImpossibleGeometryException;
 
 /**

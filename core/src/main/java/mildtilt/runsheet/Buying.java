@@ -1,5 +1,4 @@
 package mildtilt.runsheet;
-
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
@@ -7,10 +6,10 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import mildtilt.build.WorkPlan;
+import mildtilt.build.WorkPlan.Purchase;
 import mildtilt.id.Id;
-import mildtilt.making.WorkPlan;
-import mildtilt.making.WorkPlan.Purchase;
-import mildtilt.measure.Phrase;
+import mildtilt.units.Phrase;
 
 /**
  * What must be bought, when it must be ordered, and what can be done meanwhile.

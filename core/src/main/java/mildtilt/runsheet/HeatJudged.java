@@ -1,13 +1,12 @@
 package mildtilt.runsheet;
-
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import mildtilt.making.WeldRecord;
-import mildtilt.making.WeldRecord.Moment;
-import mildtilt.making.WeldRecord.Reading;
-import mildtilt.measure.Phrase;
-import mildtilt.measure.Quantity;
+import mildtilt.build.WeldRecord;
+import mildtilt.build.WeldRecord.Moment;
+import mildtilt.build.WeldRecord.Reading;
+import mildtilt.units.Phrase;
+import mildtilt.units.Quantity;
 
 /**
  * A weld's heat, wanted against read.

@@ -1,14 +1,13 @@
 package mildtilt.runsheet;
-
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import mildtilt.making.WorkPlan;
-import mildtilt.making.WorkPlan.OwnStep;
-import mildtilt.making.WorkPlan.StepMark;
+import mildtilt.build.WorkPlan;
+import mildtilt.build.WorkPlan.OwnStep;
+import mildtilt.build.WorkPlan.StepMark;
 import mildtilt.runsheet.RunStep.Need;
 
 /** The steps of a job in their order, with what was written on them. */

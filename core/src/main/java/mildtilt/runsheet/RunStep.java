@@ -1,7 +1,6 @@
 package mildtilt.runsheet;
-
 import java.util.List;
-import mildtilt.measure.Phrase;
+import mildtilt.units.Phrase;
 
 /**
  * One step of the work.

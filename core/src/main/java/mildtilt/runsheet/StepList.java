@@ -1,11 +1,13 @@
 package mildtilt.runsheet;
-
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import mildtilt.build.Piece;
+import mildtilt.build.RodMakeUp;
 import mildtilt.catalogue.Catalogue;
 import mildtilt.clearance.Notch;
 import mildtilt.clearance.PairGap;
+import mildtilt.clocking.ForkMark;
 import mildtilt.column.Bearing;
 import mildtilt.column.Column;
 import mildtilt.column.Socket.Hold;
@@ -14,11 +16,6 @@ import mildtilt.geometry.Side;
 import mildtilt.job.Job;
 import mildtilt.job.JobPoints;
 import mildtilt.job.PointId;
-import mildtilt.making.Piece;
-import mildtilt.making.RodMakeUp;
-import mildtilt.measure.Phrase;
-import mildtilt.measure.Quantity;
-import mildtilt.phasing.ForkMark;
 import mildtilt.runsheet.RunStep.Need;
 import mildtilt.shop.BenchSheet;
 import mildtilt.shop.CutList;
@@ -26,6 +23,8 @@ import mildtilt.shop.Fits;
 import mildtilt.shop.JoinFigures;
 import mildtilt.shop.RodFigures;
 import mildtilt.steer.SteerFigures;
+import mildtilt.units.Phrase;
+import mildtilt.units.Quantity;
 
 /** The steps that a job takes, made from what is in it: a job without a column has none of a column's. */
 public final class StepList {

@@ -1,17 +1,16 @@
 package mildtilt.shop;
-
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import mildtilt.clocking.ForkMark;
 import mildtilt.column.Column;
 import mildtilt.column.ColumnTrain;
 import mildtilt.column.Joint;
 import mildtilt.column.Shaft;
+import mildtilt.columnrange.ColumnFigures;
+import mildtilt.columnrange.ColumnRange;
 import mildtilt.job.Job;
 import mildtilt.linkage.Rod;
-import mildtilt.phasing.ForkMark;
-import mildtilt.routing.ColumnFigures;
-import mildtilt.routing.ColumnRange;
 import mildtilt.steer.SteeringTrain;
 
 /** The figures a fabricator takes to the bench, always of the job as planned. */

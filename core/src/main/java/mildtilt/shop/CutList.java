@@ -1,9 +1,14 @@
 package mildtilt.shop;
-
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import mildtilt.build.Metal;
+import mildtilt.build.Piece;
+import mildtilt.build.RodMakeUp;
+import mildtilt.build.Section;
+import mildtilt.build.ShaftJoin;
+import mildtilt.build.Workshop;
 import mildtilt.column.Column;
 import mildtilt.column.ForkFit;
 import mildtilt.column.Seat;
@@ -15,16 +20,10 @@ import mildtilt.job.Names;
 import mildtilt.linkage.Rod;
 import mildtilt.linkage.RodTube;
 import mildtilt.linkage.SteeredAxle;
-import mildtilt.making.Metal;
-import mildtilt.making.Piece;
-import mildtilt.making.RodMakeUp;
-import mildtilt.making.Section;
-import mildtilt.making.ShaftJoin;
-import mildtilt.making.Workshop;
-import mildtilt.measure.LengthText;
-import mildtilt.measure.Phrase;
-import mildtilt.measure.Quantity;
 import mildtilt.template.Cope;
+import mildtilt.units.LengthText;
+import mildtilt.units.Phrase;
+import mildtilt.units.Quantity;
 
 /**
  * Everything that is sawn, with the length it is finished to and the length the saw is set to.

@@ -1,9 +1,12 @@
 package mildtilt.shop;
-
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
+import mildtilt.build.Hole;
+import mildtilt.build.RodMakeUp;
+import mildtilt.build.ScrewThread;
+import mildtilt.build.Stud;
 import mildtilt.catalogue.Catalogue;
 import mildtilt.catalogue.EndFit;
 import mildtilt.column.Bearing;
@@ -15,13 +18,9 @@ import mildtilt.linkage.Rod;
 import mildtilt.linkage.RodEnd;
 import mildtilt.linkage.RodEnds;
 import mildtilt.linkage.RodTube;
-import mildtilt.making.Hole;
-import mildtilt.making.RodMakeUp;
-import mildtilt.making.ScrewThread;
-import mildtilt.making.Stud;
-import mildtilt.measure.LengthText;
-import mildtilt.measure.Phrase;
-import mildtilt.measure.Quantity;
+import mildtilt.units.LengthText;
+import mildtilt.units.Phrase;
+import mildtilt.units.Quantity;
 
 /** Every place where one part of a job goes into another, and how it sits there. */
 public final class Fits {

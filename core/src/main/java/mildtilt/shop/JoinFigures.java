@@ -1,19 +1,18 @@
 package mildtilt.shop;
-
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import mildtilt.build.Section;
+import mildtilt.build.ShaftJoin;
+import mildtilt.build.ShaftJoin.School;
 import mildtilt.column.Bearing;
 import mildtilt.column.Column;
 import mildtilt.column.Seat;
 import mildtilt.column.Shaft;
 import mildtilt.job.Job;
-import mildtilt.making.Section;
-import mildtilt.making.ShaftJoin;
-import mildtilt.making.ShaftJoin.School;
-import mildtilt.measure.Phrase;
-import mildtilt.measure.Quantity;
 import mildtilt.rules.Rules;
+import mildtilt.units.Phrase;
+import mildtilt.units.Quantity;
 
 /**
  * What a join in a shaft is made with, by one school, and how much of the shaft's twist it carries.

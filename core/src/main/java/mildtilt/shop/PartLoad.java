@@ -1,20 +1,19 @@
 package mildtilt.shop;
-
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import mildtilt.build.EndPart;
+import mildtilt.build.Piece;
+import mildtilt.build.RodMakeUp;
+import mildtilt.build.Stud;
 import mildtilt.geometry.Side;
 import mildtilt.id.Id;
 import mildtilt.job.Job;
 import mildtilt.linkage.Rod;
 import mildtilt.linkage.SteeredAxle;
-import mildtilt.making.EndPart;
-import mildtilt.making.Piece;
-import mildtilt.making.RodMakeUp;
-import mildtilt.making.Stud;
 import mildtilt.steer.RodLoad;
 
 /**

@@ -1,8 +1,10 @@
 package mildtilt.shop;
-
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import mildtilt.build.RodMakeUp;
+import mildtilt.build.RodMakeUp.End;
+import mildtilt.build.ScrewThread;
 import mildtilt.geometry.Axis;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.Point;
@@ -15,9 +17,6 @@ import mildtilt.linkage.Rod;
 import mildtilt.linkage.RodEnds;
 import mildtilt.linkage.RodTube;
 import mildtilt.linkage.SteeredAxle;
-import mildtilt.making.RodMakeUp;
-import mildtilt.making.RodMakeUp.End;
-import mildtilt.making.ScrewThread;
 
 /**
  * A rod put together: how long its body is, how far each shank is in it, and what turning it does.

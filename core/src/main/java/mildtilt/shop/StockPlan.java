@@ -1,5 +1,4 @@
 package mildtilt.shop;
-
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -11,9 +10,9 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
-import mildtilt.making.Metal;
-import mildtilt.making.Section;
-import mildtilt.making.Workshop;
+import mildtilt.build.Metal;
+import mildtilt.build.Section;
+import mildtilt.build.Workshop;
 
 /**
  * Which piece is sawn from which bar, the least length of bar used. On hand bars cost nothing and are used first where they

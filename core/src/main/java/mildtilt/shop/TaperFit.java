@@ -1,8 +1,7 @@
 package mildtilt.shop;
-
 import java.util.Optional;
-import mildtilt.making.Hole;
-import mildtilt.making.Stud;
+import mildtilt.build.Hole;
+import mildtilt.build.Stud;
 
 /**
  * How a tapered stud sits in a tapered hole.

@@ -1,5 +1,4 @@
 package mildtilt.solid;
-
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Vector;
 

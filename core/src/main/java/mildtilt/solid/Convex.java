@@ -1,5 +1,4 @@
 package mildtilt.solid;
-
 import java.util.ArrayList;
 import java.util.List;
 import mildtilt.geometry.Direction;

@@ -1,5 +1,4 @@
 package mildtilt.solid;
-
 import java.util.List;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.RigidMove;

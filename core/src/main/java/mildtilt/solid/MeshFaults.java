@@ -1,5 +1,4 @@
 package mildtilt.solid;
-
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.Map;

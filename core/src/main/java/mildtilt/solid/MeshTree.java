@@ -1,5 +1,4 @@
 package mildtilt.solid;
-
 import java.util.Arrays;
 import mildtilt.geometry.Point;
 

@@ -1,5 +1,4 @@
 package mildtilt.solid;
-
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
 import java.security.MessageDigest;

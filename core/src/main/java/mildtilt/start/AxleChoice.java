@@ -1,5 +1,4 @@
 package mildtilt.start;
-
 import mildtilt.format.DemoJob;
 
 /** What carries the steered wheels. */

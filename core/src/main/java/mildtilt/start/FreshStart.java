@@ -1,14 +1,14 @@
 package mildtilt.start;
-
 import java.util.List;
 import java.util.Optional;
 import mildtilt.analysis.Analysis;
-import mildtilt.check.Fault;
-import mildtilt.check.Finding;
-import mildtilt.check.Remedy;
-import mildtilt.check.Severity;
+import mildtilt.clocking.BestClocking;
 import mildtilt.column.Column;
 import mildtilt.column.ColumnTrain;
+import mildtilt.findings.Fault;
+import mildtilt.findings.Finding;
+import mildtilt.findings.Remedy;
+import mildtilt.findings.Severity;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Vector;
@@ -16,7 +16,6 @@ import mildtilt.job.Job;
 import mildtilt.job.JobPoints;
 import mildtilt.job.PointId;
 import mildtilt.job.VehicleScale;
-import mildtilt.phasing.BestClocking;
 import mildtilt.suspension.CornerPoint;
 
 /**

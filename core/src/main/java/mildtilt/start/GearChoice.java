@@ -1,5 +1,4 @@
 package mildtilt.start;
-
 import mildtilt.format.DemoJob;
 
 /** The steering gear, where it sits and what leads from it to the knuckles. */

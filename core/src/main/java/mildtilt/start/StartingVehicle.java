@@ -1,5 +1,4 @@
 package mildtilt.start;
-
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -9,6 +8,8 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import mildtilt.build.WorkPlan;
+import mildtilt.build.WorkPlan.Purchase;
 import mildtilt.column.Bearing;
 import mildtilt.column.Column;
 import mildtilt.column.Joint;
@@ -17,8 +18,6 @@ import mildtilt.id.Id;
 import mildtilt.job.Job;
 import mildtilt.job.VehicleScale;
 import mildtilt.linkage.SteeredAxle;
-import mildtilt.making.WorkPlan;
-import mildtilt.making.WorkPlan.Purchase;
 
 /**
  * What a builder says of a vehicle before the first measurement, and the job that begins from it.

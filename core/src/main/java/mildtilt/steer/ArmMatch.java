@@ -1,5 +1,4 @@
 package mildtilt.steer;
-
 import java.util.Optional;
 import java.util.OptionalDouble;
 import mildtilt.gear.ArmGear;

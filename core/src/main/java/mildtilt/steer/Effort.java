@@ -1,5 +1,4 @@
 package mildtilt.steer;
-
 import java.util.Arrays;
 import java.util.Collections;
 import java.util.EnumMap;

@@ -1,5 +1,4 @@
 package mildtilt.steer;
-
 import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.Map;

@@ -1,5 +1,4 @@
 package mildtilt.steer;
-
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;

@@ -1,5 +1,4 @@
 package mildtilt.steer;
-
 import java.util.Arrays;
 import mildtilt.linkage.AxleSolver;
 import mildtilt.linkage.RodEnd;

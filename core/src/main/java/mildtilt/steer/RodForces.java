@@ -1,5 +1,4 @@
 package mildtilt.steer;
-
 import java.util.EnumMap;
 import java.util.Map;
 import mildtilt.geometry.Axis;

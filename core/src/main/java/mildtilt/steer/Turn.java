@@ -1,5 +1,4 @@
 package mildtilt.steer;
-
 import java.util.Optional;
 import mildtilt.geometry.Side;
 

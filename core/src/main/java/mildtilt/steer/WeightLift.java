@@ -1,5 +1,4 @@
 package mildtilt.steer;
-
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
 import mildtilt.suspension.KnucklePose;

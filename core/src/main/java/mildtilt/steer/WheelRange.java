@@ -1,5 +1,4 @@
 package mildtilt.steer;
-
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;

@@ -1,5 +1,4 @@
 package mildtilt.survey;
-
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;

@@ -1,5 +1,4 @@
 package mildtilt.survey;
-
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.withers.Withers;
 

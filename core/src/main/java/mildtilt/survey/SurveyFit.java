@@ -1,5 +1,4 @@
 package mildtilt.survey;
-
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;

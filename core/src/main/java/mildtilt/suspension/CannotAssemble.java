@@ -1,9 +1,8 @@
 package mildtilt.suspension;
-
-import mildtilt.measure.LengthText;
-import mildtilt.measure.LengthUnit;
-import mildtilt.measure.Phrase;
-import mildtilt.measure.Quantity;
+import mildtilt.units.LengthText;
+import mildtilt.units.LengthUnit;
+import mildtilt.units.Phrase;
+import mildtilt.units.Quantity;
 
 /**
  * A pose that can't be put together.

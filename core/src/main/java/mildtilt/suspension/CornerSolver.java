@@ -1,5 +1,4 @@
 package mildtilt.suspension;
-
 import java.util.Optional;
 import java.util.function.DoubleUnaryOperator;
 import mildtilt.geometry.Axis;

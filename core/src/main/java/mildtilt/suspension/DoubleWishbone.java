@@ -1,5 +1,4 @@
 package mildtilt.suspension;
-
 import java.util.LinkedHashMap;
 import java.util.SequencedMap;
 import mildtilt.geometry.Axis;

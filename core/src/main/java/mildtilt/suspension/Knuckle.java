@@ -1,5 +1,4 @@
 package mildtilt.suspension;
-
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
 

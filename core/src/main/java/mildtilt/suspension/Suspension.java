@@ -1,5 +1,4 @@
 package mildtilt.suspension;
-
 import java.util.SequencedMap;
 import mildtilt.geometry.Axis;
 import mildtilt.geometry.Point;

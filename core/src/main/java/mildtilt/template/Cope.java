@@ -1,13 +1,12 @@
 package mildtilt.template;
-
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import mildtilt.making.Piece.CopedTube;
-import mildtilt.making.Piece.Meeting;
-import mildtilt.measure.LengthText;
-import mildtilt.measure.Phrase;
-import mildtilt.measure.Quantity;
+import mildtilt.build.Piece.CopedTube;
+import mildtilt.build.Piece.Meeting;
+import mildtilt.units.LengthText;
+import mildtilt.units.Phrase;
+import mildtilt.units.Quantity;
 
 /**
  * The ends of a tube cut to meet other tubes.

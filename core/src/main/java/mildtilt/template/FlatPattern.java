@@ -1,9 +1,8 @@
 package mildtilt.template;
-
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import mildtilt.measure.Phrase;
+import mildtilt.units.Phrase;
 
 /**
  * One pattern at full size.

@@ -1,7 +1,6 @@
 package mildtilt.template;
-
 import java.util.List;
-import mildtilt.measure.Phrase;
+import mildtilt.units.Phrase;
 
 /** One thing drawn on a pattern. Lengths mm. */
 public sealed interface Ink {

@@ -1,14 +1,13 @@
 package mildtilt.template;
-
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.DoubleStream;
-import mildtilt.making.Piece.CentringJig;
-import mildtilt.measure.Phrase;
-import mildtilt.measure.Quantity;
+import mildtilt.build.Piece.CentringJig;
 import mildtilt.solid.TriangleMesh;
+import mildtilt.units.Phrase;
+import mildtilt.units.Quantity;
 
 /**
  * The surface of a centring jig: two half shells round the shafts' axis z, each bored for one shaft below and the other above the

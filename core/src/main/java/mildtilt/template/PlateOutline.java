@@ -1,5 +1,4 @@
 package mildtilt.template;
-
 import java.util.ArrayList;
 import java.util.List;
 

@@ -1,11 +1,12 @@
 package mildtilt.template;
-
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
+import mildtilt.build.Piece;
 import mildtilt.clearance.Notch;
+import mildtilt.clocking.ForkMark;
 import mildtilt.column.Bearing;
 import mildtilt.column.Column;
 import mildtilt.column.Shaft;
@@ -13,13 +14,11 @@ import mildtilt.geometry.Direction;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Vector;
 import mildtilt.job.Job;
-import mildtilt.making.Piece;
-import mildtilt.measure.Phrase;
-import mildtilt.measure.Quantity;
 import mildtilt.obstacle.Obstacle;
 import mildtilt.obstacle.Shape;
-import mildtilt.phasing.ForkMark;
 import mildtilt.solid.TriangleMesh;
+import mildtilt.units.Phrase;
+import mildtilt.units.Quantity;
 
 /**
  * All patterns of a job.

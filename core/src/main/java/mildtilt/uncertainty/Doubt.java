@@ -1,5 +1,4 @@
 package mildtilt.uncertainty;
-
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;

@@ -1,5 +1,4 @@
 package mildtilt.uncertainty;
-
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;

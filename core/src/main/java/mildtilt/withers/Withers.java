@@ -1,5 +1,4 @@
 package mildtilt.withers;
-
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.lang.annotation.ElementType;
 import java.lang.annotation.Retention;

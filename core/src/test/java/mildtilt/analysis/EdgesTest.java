@@ -1,5 +1,4 @@
 package mildtilt.analysis;
-
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
@@ -10,6 +9,7 @@ import java.util.Optional;
 import java.util.Random;
 import java.util.function.UnaryOperator;
 import mildtilt.column.ColumnTrain;
+import mildtilt.columnrange.JointBend;
 import mildtilt.format.AllThatIsSaid;
 import mildtilt.format.AnalysisJson;
 import mildtilt.format.DemoJob;
@@ -20,7 +20,6 @@ import mildtilt.geometry.Point;
 import mildtilt.job.Job;
 import mildtilt.job.JobPoints;
 import mildtilt.job.PointId;
-import mildtilt.routing.JointBend;
 import mildtilt.steer.Grid;
 import mildtilt.steer.SteeringTrain;
 import org.junit.jupiter.api.Test;

@@ -1,5 +1,4 @@
 package mildtilt.analysis;
-
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
@@ -19,7 +18,7 @@ import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import mildtilt.check.Severity;
+import mildtilt.findings.Severity;
 import mildtilt.format.AllThatIsSaid;
 import mildtilt.format.DemoJob;
 import mildtilt.format.JobFileException;

@@ -1,5 +1,4 @@
 package mildtilt.clearance;
-
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -10,11 +9,11 @@ import java.util.Optional;
 import java.util.Random;
 import java.util.stream.IntStream;
 import mildtilt.analysis.Analysis;
-import mildtilt.check.Fault;
-import mildtilt.check.Finding;
-import mildtilt.check.Remedy;
-import mildtilt.check.Severity;
 import mildtilt.column.Column;
+import mildtilt.findings.Fault;
+import mildtilt.findings.Finding;
+import mildtilt.findings.Remedy;
+import mildtilt.findings.Severity;
 import mildtilt.format.DemoJob;
 import mildtilt.geometry.Axis;
 import mildtilt.geometry.Direction;
@@ -31,7 +30,6 @@ import mildtilt.job.JobPoints;
 import mildtilt.job.Plan;
 import mildtilt.job.PointId;
 import mildtilt.linkage.Rod;
-import mildtilt.measure.LengthUnit;
 import mildtilt.obstacle.Carrier;
 import mildtilt.obstacle.Driver;
 import mildtilt.obstacle.Obstacle;
@@ -43,6 +41,7 @@ import mildtilt.solid.Gaps;
 import mildtilt.solid.Solid;
 import mildtilt.steer.SteeringTrain;
 import mildtilt.suspension.CornerPoint;
+import mildtilt.units.LengthUnit;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;

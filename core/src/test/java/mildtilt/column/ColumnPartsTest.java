@@ -1,5 +1,4 @@
 package mildtilt.column;
-
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
@@ -10,8 +9,8 @@ import java.util.Optional;
 import java.util.Random;
 import java.util.stream.Stream;
 import mildtilt.analysis.Analysis;
-import mildtilt.check.Finding;
-import mildtilt.check.Remedy;
+import mildtilt.findings.Finding;
+import mildtilt.findings.Remedy;
 import mildtilt.format.AnalysisJson;
 import mildtilt.format.CatalogueFile;
 import mildtilt.format.DemoJob;
@@ -26,8 +25,8 @@ import mildtilt.job.Element;
 import mildtilt.job.Job;
 import mildtilt.job.JobPoints;
 import mildtilt.job.PointId;
-import mildtilt.measure.LengthUnit;
 import mildtilt.steer.Grid;
+import mildtilt.units.LengthUnit;
 import org.assertj.core.api.ThrowableAssert.ThrowingCallable;
 import org.junit.jupiter.api.RepeatedTest;
 import org.junit.jupiter.api.RepetitionInfo;

@@ -1,5 +1,4 @@
 package mildtilt.column;
-
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

@@ -1,5 +1,4 @@
 package mildtilt.curve;
-
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -15,8 +14,8 @@ import mildtilt.job.Job;
 import mildtilt.job.JobPoints;
 import mildtilt.job.Plan;
 import mildtilt.job.PointId;
-import mildtilt.measure.LengthUnit;
 import mildtilt.suspension.CornerPoint;
+import mildtilt.units.LengthUnit;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;

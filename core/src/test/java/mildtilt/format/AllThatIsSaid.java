@@ -1,5 +1,4 @@
 package mildtilt.format;
-
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
@@ -9,18 +8,18 @@ import java.util.Optional;
 import java.util.regex.Pattern;
 import mildtilt.analysis.Analysis;
 import mildtilt.analysis.Headline;
-import mildtilt.check.Fault;
-import mildtilt.check.Finding;
 import mildtilt.drawing.Backdrop;
 import mildtilt.drawing.Sketch;
+import mildtilt.findings.Fault;
+import mildtilt.findings.Finding;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.job.Job;
-import mildtilt.measure.LengthUnit;
-import mildtilt.measure.Quantity;
-import mildtilt.papers.Papers;
-import mildtilt.papers.Table;
+import mildtilt.report.Papers;
+import mildtilt.report.Table;
 import mildtilt.steer.AxlePose;
 import mildtilt.steer.Grid;
+import mildtilt.units.LengthUnit;
+import mildtilt.units.Quantity;
 
 /** All that the program says and draws of a job, worked out and looked at for what no vehicle has. */
 public record AllThatIsSaid(String cannot, List<Finding> findings) {

@@ -1,5 +1,4 @@
 package mildtilt.format;
-
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
@@ -31,9 +30,9 @@ import mildtilt.obstacle.Shape;
 import mildtilt.parts.CatalogueParts;
 import mildtilt.parts.JobParts;
 import mildtilt.parts.RuleParts;
-import mildtilt.routefinder.RouteFinder;
-import mildtilt.routefinder.RouteProgress;
-import mildtilt.routefinder.RouteQuestion;
+import mildtilt.routes.RouteFinder;
+import mildtilt.routes.RouteProgress;
+import mildtilt.routes.RouteQuestion;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;

@@ -1,5 +1,4 @@
 package mildtilt.format;
-
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatCode;
 
@@ -18,12 +17,12 @@ import java.util.Random;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import mildtilt.geometry.ImpossibleGeometryException;
-import mildtilt.instrument.FileInstruments;
-import mildtilt.instrument.InstrumentException;
-import mildtilt.instrument.InstrumentKind;
 import mildtilt.job.Job;
-import mildtilt.measure.UnreadableMeasureException;
 import mildtilt.rules.ShippedRules;
+import mildtilt.trials.instruments.FileInstruments;
+import mildtilt.trials.instruments.InstrumentException;
+import mildtilt.trials.instruments.InstrumentKind;
+import mildtilt.units.UnreadableMeasureException;
 import org.junit.jupiter.api.Assertions;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;

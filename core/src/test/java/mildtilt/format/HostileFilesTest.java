@@ -1,5 +1,4 @@
 package mildtilt.format;
-
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
@@ -13,7 +12,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
-import mildtilt.check.Fault;
+import mildtilt.findings.Fault;
 import mildtilt.geometry.Point;
 import mildtilt.job.Job;
 import mildtilt.obstacle.Obstacle;

@@ -1,5 +1,4 @@
 package mildtilt.format;
-
 import com.fasterxml.jackson.databind.JsonNode;
 import java.util.ArrayDeque;
 import java.util.Arrays;

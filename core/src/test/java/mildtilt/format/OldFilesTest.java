@@ -1,5 +1,4 @@
 package mildtilt.format;
-
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
@@ -13,22 +12,22 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 import mildtilt.analysis.Analysis;
+import mildtilt.build.Piece;
+import mildtilt.build.WeldedMetal;
 import mildtilt.column.Column;
 import mildtilt.column.Shaft;
+import mildtilt.columnrange.TrainEdits;
 import mildtilt.geometry.Side;
 import mildtilt.id.Id;
 import mildtilt.job.FixedPart;
 import mildtilt.job.Job;
 import mildtilt.job.Names;
 import mildtilt.linkage.Rod;
-import mildtilt.making.Piece;
-import mildtilt.making.WeldedMetal;
-import mildtilt.routing.TrainEdits;
-import mildtilt.survey.Reading;
-import mildtilt.trial.Gauge;
-import mildtilt.trial.Inspection;
-import mildtilt.trial.TrialReading;
 import mildtilt.parts.JobParts;
+import mildtilt.survey.Reading;
+import mildtilt.trials.Gauge;
+import mildtilt.trials.Inspection;
+import mildtilt.trials.TrialReading;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;

@@ -1,5 +1,4 @@
 package mildtilt.format;
-
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.junit.jupiter.api.Assumptions.assumeTrue;
 
@@ -14,8 +13,8 @@ import java.util.List;
 import java.util.stream.Stream;
 import javax.imageio.ImageIO;
 import mildtilt.analysis.Analysis;
-import mildtilt.measure.LengthUnit;
-import mildtilt.papers.Papers;
+import mildtilt.report.Papers;
+import mildtilt.units.LengthUnit;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;

@@ -1,5 +1,4 @@
 package mildtilt.format;
-
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
@@ -22,9 +21,9 @@ import mildtilt.id.Id;
 import mildtilt.job.Job;
 import mildtilt.job.JobPoints;
 import mildtilt.job.Plan;
-import mildtilt.measure.LengthUnit;
-import mildtilt.papers.Cell;
-import mildtilt.papers.Table;
+import mildtilt.report.Cell;
+import mildtilt.report.Table;
+import mildtilt.units.LengthUnit;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;

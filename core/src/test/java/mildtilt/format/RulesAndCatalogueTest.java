@@ -1,5 +1,4 @@
 package mildtilt.format;
-
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
@@ -12,12 +11,12 @@ import java.util.Set;
 import mildtilt.analysis.Analysis;
 import mildtilt.catalogue.Catalogue;
 import mildtilt.catalogue.EndFit;
-import mildtilt.check.Fault;
 import mildtilt.column.Bearing;
 import mildtilt.column.JointKind;
 import mildtilt.column.Seat;
 import mildtilt.column.Socket;
 import mildtilt.column.Socket.Hold;
+import mildtilt.findings.Fault;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.job.Job;
 import mildtilt.rules.RuleLimit;

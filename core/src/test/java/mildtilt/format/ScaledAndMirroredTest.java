@@ -1,5 +1,4 @@
 package mildtilt.format;
-
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -20,8 +19,8 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import mildtilt.analysis.Analysis;
 import mildtilt.column.RandomColumns;
-import mildtilt.job.TrialLog;
 import mildtilt.job.Job;
+import mildtilt.job.TrialLog;
 import mildtilt.linkage.WheelTravel;
 import mildtilt.obstacle.Shape;
 import mildtilt.steer.Grid;

@@ -1,5 +1,4 @@
 package mildtilt.format;
-
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
@@ -9,12 +8,12 @@ import java.util.List;
 import java.util.stream.IntStream;
 import mildtilt.analysis.Analysis;
 import mildtilt.drawing.LabelPlacer.Box;
-import mildtilt.measure.LengthUnit;
-import mildtilt.papers.Papers;
-import mildtilt.papers.Table;
+import mildtilt.report.Papers;
+import mildtilt.report.Table;
 import mildtilt.template.FlatPattern;
 import mildtilt.template.Ink;
 import mildtilt.template.Spot;
+import mildtilt.units.LengthUnit;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;

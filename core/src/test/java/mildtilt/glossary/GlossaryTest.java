@@ -1,5 +1,4 @@
 package mildtilt.glossary;
-
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;

@@ -1,5 +1,4 @@
 package mildtilt.job;
-
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
@@ -13,7 +12,6 @@ import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
-import mildtilt.job.Plan;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.suspension.CornerPoint;
 import mildtilt.suspension.Knuckle;

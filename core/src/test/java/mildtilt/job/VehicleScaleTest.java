@@ -1,5 +1,4 @@
 package mildtilt.job;
-
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
@@ -12,7 +11,6 @@ import mildtilt.format.JobReader;
 import mildtilt.format.JobWriter;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Side;
-import mildtilt.job.Plan;
 import mildtilt.steer.SteeringTrain;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;

@@ -1,5 +1,4 @@
 package mildtilt.runsheet;
-
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -9,22 +8,22 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import mildtilt.analysis.Analysis;
+import mildtilt.build.WeldRecord;
+import mildtilt.build.WeldRecord.Moment;
+import mildtilt.build.WeldRecord.Reading;
+import mildtilt.build.WeldedMetal;
+import mildtilt.build.WorkPlan;
+import mildtilt.build.WorkPlan.Purchase;
+import mildtilt.build.WorkPlan.StepMark;
 import mildtilt.format.DemoJob;
 import mildtilt.id.Id;
 import mildtilt.job.Job;
 import mildtilt.job.Plan;
-import mildtilt.making.WeldRecord;
-import mildtilt.making.WeldRecord.Moment;
-import mildtilt.making.WeldRecord.Reading;
-import mildtilt.making.WeldedMetal;
-import mildtilt.making.WorkPlan;
-import mildtilt.making.WorkPlan.Purchase;
-import mildtilt.making.WorkPlan.StepMark;
-import mildtilt.measure.LengthUnit;
-import mildtilt.measure.Phrase;
-import mildtilt.papers.Papers;
+import mildtilt.report.Papers;
 import mildtilt.runsheet.RunSheet.State;
 import mildtilt.runsheet.RunStep.Need;
+import mildtilt.units.LengthUnit;
+import mildtilt.units.Phrase;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;

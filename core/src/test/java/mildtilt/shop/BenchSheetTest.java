@@ -1,14 +1,13 @@
 package mildtilt.shop;
-
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.Optional;
+import mildtilt.clocking.ForkMark;
 import mildtilt.format.DemoJob;
 import mildtilt.job.Job;
 import mildtilt.job.Plan;
 import mildtilt.linkage.Rod;
-import mildtilt.phasing.ForkMark;
 import mildtilt.steer.SteeringTrain;
 import org.junit.jupiter.api.Test;
 

@@ -1,5 +1,4 @@
 package mildtilt.shop;
-
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -7,20 +6,20 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import mildtilt.analysis.Analysis;
-import mildtilt.check.Fault;
+import mildtilt.build.EndPart;
+import mildtilt.build.Hole;
+import mildtilt.build.RodMakeUp;
+import mildtilt.build.RodMakeUp.BodyKind;
+import mildtilt.build.ScrewThread;
+import mildtilt.build.ScrewThread.Hand;
+import mildtilt.build.Stud;
+import mildtilt.findings.Fault;
 import mildtilt.format.CatalogueFile;
 import mildtilt.format.DemoJob;
 import mildtilt.geometry.Side;
 import mildtilt.job.Job;
 import mildtilt.linkage.Rod;
 import mildtilt.linkage.RodTube;
-import mildtilt.making.EndPart;
-import mildtilt.making.Hole;
-import mildtilt.making.RodMakeUp;
-import mildtilt.making.RodMakeUp.BodyKind;
-import mildtilt.making.ScrewThread;
-import mildtilt.making.ScrewThread.Hand;
-import mildtilt.making.Stud;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;

@@ -1,22 +1,21 @@
 package mildtilt.shop;
-
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.time.LocalDate;
 import java.util.List;
 import mildtilt.analysis.Analysis;
-import mildtilt.check.Fault;
-import mildtilt.check.Finding;
-import mildtilt.check.Severity;
+import mildtilt.build.Section;
+import mildtilt.build.ShaftJoin;
+import mildtilt.build.ShaftJoin.School;
 import mildtilt.column.Bearing;
+import mildtilt.findings.Fault;
+import mildtilt.findings.Finding;
+import mildtilt.findings.Severity;
 import mildtilt.format.DemoJob;
 import mildtilt.id.Id;
 import mildtilt.job.Job;
-import mildtilt.making.Section;
-import mildtilt.making.ShaftJoin;
-import mildtilt.making.ShaftJoin.School;
-import mildtilt.papers.Papers;
+import mildtilt.report.Papers;
 import mildtilt.rules.Rules.Welding;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -139,7 +138,7 @@ class JoinFiguresTest {
         JoinFigures f = JoinFigures.of(job, job.making().joins().getFirst()).orElseThrow();
         double twist = Math.PI * (Math.pow(22, 4) - Math.pow(16, 4)) / 16 / 22 * 420;
         assertThat(f.carries()).isLessThan(1);
-        String words = f.dimensions().stream().map(p -> p.text(mildtilt.measure.LengthUnit.MM)).reduce("", (a, b) -> a + b + "\n");
+        String words = f.dimensions().stream().map(p -> p.text(mildtilt.units.LengthUnit.MM)).reduce("", (a, b) -> a + b + "\n");
         java.util.regex.Matcher m = java.util.regex.Pattern.compile("(\\d+) plug welds of ([0-9.]+) mm").matcher(words);
         assertThat(m.find()).as(words).isTrue();
         double h = Double.parseDouble(m.group(2));

@@ -1,10 +1,11 @@
 package mildtilt.shop;
-
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import mildtilt.analysis.Analysis;
+import mildtilt.build.Piece;
+import mildtilt.build.Piece.ArmOf;
 import mildtilt.format.DemoJob;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
@@ -12,8 +13,6 @@ import mildtilt.geometry.Vector;
 import mildtilt.id.Id;
 import mildtilt.job.Job;
 import mildtilt.linkage.Rod;
-import mildtilt.making.Piece;
-import mildtilt.making.Piece.ArmOf;
 import mildtilt.shop.PartLoad.Load;
 import mildtilt.steer.RodLoad;
 import mildtilt.steer.SteeringTrain;

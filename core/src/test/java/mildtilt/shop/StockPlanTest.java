@@ -1,5 +1,4 @@
 package mildtilt.shop;
-
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -8,11 +7,11 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
-import mildtilt.making.Metal;
-import mildtilt.making.Section;
-import mildtilt.making.Workshop;
-import mildtilt.making.Workshop.StockBar;
-import mildtilt.measure.Phrase;
+import mildtilt.build.Metal;
+import mildtilt.build.Section;
+import mildtilt.build.Workshop;
+import mildtilt.build.Workshop.StockBar;
+import mildtilt.units.Phrase;
 import org.junit.jupiter.api.Test;
 
 class StockPlanTest {

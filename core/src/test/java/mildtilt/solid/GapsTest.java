@@ -1,5 +1,4 @@
 package mildtilt.solid;
-
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 

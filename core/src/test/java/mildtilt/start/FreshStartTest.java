@@ -1,13 +1,12 @@
 package mildtilt.start;
-
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.EnumSet;
 import java.util.Set;
 import mildtilt.analysis.Analysis;
-import mildtilt.check.Fault;
-import mildtilt.check.Severity;
+import mildtilt.findings.Fault;
+import mildtilt.findings.Severity;
 import mildtilt.format.DemoJob;
 import mildtilt.geometry.Point;
 import mildtilt.job.Job;

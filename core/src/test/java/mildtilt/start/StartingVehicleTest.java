@@ -1,5 +1,4 @@
 package mildtilt.start;
-
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
@@ -7,12 +6,12 @@ import java.time.LocalDate;
 import java.util.EnumSet;
 import java.util.Set;
 import mildtilt.analysis.Analysis;
-import mildtilt.check.Fault;
-import mildtilt.check.Severity;
+import mildtilt.findings.Fault;
+import mildtilt.findings.Severity;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.job.Job;
 import mildtilt.job.VehicleScale;
-import mildtilt.papers.Papers;
+import mildtilt.report.Papers;
 import mildtilt.suspension.Strut;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;

@@ -1,18 +1,17 @@
 package mildtilt.steer;
-
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
+import mildtilt.arms.KnuckleEdits;
 import mildtilt.format.DemoJob;
 import mildtilt.gear.RackAndPinion;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
 import mildtilt.job.Job;
-import mildtilt.knuckle.KnuckleEdits;
 import mildtilt.linkage.WheelLimits;
 import mildtilt.suspension.DoubleWishbone;
 import mildtilt.suspension.Kingpin;

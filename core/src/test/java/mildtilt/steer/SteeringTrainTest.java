@@ -1,5 +1,4 @@
 package mildtilt.steer;
-
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 

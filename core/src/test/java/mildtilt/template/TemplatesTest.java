@@ -1,5 +1,4 @@
 package mildtilt.template;
-
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -7,6 +6,11 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import mildtilt.analysis.Analysis;
+import mildtilt.build.Metal;
+import mildtilt.build.Piece;
+import mildtilt.build.Piece.ArmOf;
+import mildtilt.build.Piece.Meeting;
+import mildtilt.build.Section;
 import mildtilt.clearance.Notch;
 import mildtilt.column.Bearing;
 import mildtilt.column.Column;
@@ -18,16 +22,11 @@ import mildtilt.geometry.Vector;
 import mildtilt.id.Called;
 import mildtilt.id.Id;
 import mildtilt.job.Job;
-import mildtilt.making.Metal;
-import mildtilt.making.Piece;
-import mildtilt.making.Piece.ArmOf;
-import mildtilt.making.Piece.Meeting;
-import mildtilt.making.Section;
-import mildtilt.measure.LengthUnit;
 import mildtilt.obstacle.Obstacle;
 import mildtilt.obstacle.Shape;
 import mildtilt.obstacle.Surroundings;
 import mildtilt.solid.TriangleMesh;
+import mildtilt.units.LengthUnit;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;

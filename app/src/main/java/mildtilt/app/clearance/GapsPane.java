@@ -1,5 +1,4 @@
 package mildtilt.app.clearance;
-
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -8,8 +7,8 @@ import java.util.stream.Collectors;
 import javafx.application.Platform;
 import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
-import mildtilt.app.facts.FactsPane;
-import mildtilt.app.look.Wrap;
+import mildtilt.app.controls.Wrap;
+import mildtilt.app.forms.FactsPane;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.app.workbench.Worked;
 import mildtilt.clearance.ClearanceFigures;
@@ -20,8 +19,8 @@ import mildtilt.clearance.PairGap;
 import mildtilt.clearance.Two;
 import mildtilt.geometry.Side;
 import mildtilt.job.Job;
-import mildtilt.measure.Phrase;
-import mildtilt.measure.Quantity;
+import mildtilt.units.Phrase;
+import mildtilt.units.Quantity;
 
 /** The smallest gaps, with a press that takes the hands to each; what the lock keeps, notches, the largest tyre. */
 public final class GapsPane extends FactsPane {

@@ -1,5 +1,4 @@
 package mildtilt.app.clearance;
-
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -15,18 +14,18 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import mildtilt.app.look.Wrap;
+import mildtilt.app.controls.Wrap;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.clearance.PairGap;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Vector;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
-import mildtilt.measure.Quantity;
 import mildtilt.obstacle.Driver;
 import mildtilt.obstacle.Obstacle;
 import mildtilt.obstacle.Shape;
 import mildtilt.obstacle.Sweep;
+import mildtilt.units.Quantity;
 
 /** What is in the way, one row each: put in, copied to the other side, taken out. */
 public final class ObstaclesPane extends VBox {

@@ -1,5 +1,4 @@
 package mildtilt.app.clearance;
-
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -18,22 +17,22 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import mildtilt.app.look.MeasureField;
-import mildtilt.app.look.SearchRow;
-import mildtilt.app.look.Wrap;
+import mildtilt.app.controls.MeasureField;
+import mildtilt.app.controls.SearchRow;
+import mildtilt.app.controls.Wrap;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.app.workbench.Workbench.Ghost;
 import mildtilt.gear.RackAndPinion;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.job.Job;
-import mildtilt.measure.LengthText;
-import mildtilt.measure.Phrase;
-import mildtilt.measure.Quantity;
-import mildtilt.measure.UnreadableMeasureException;
-import mildtilt.routefinder.Route;
-import mildtilt.routefinder.RouteAnswer;
-import mildtilt.routefinder.RouteFinder;
-import mildtilt.routefinder.RouteQuestion;
+import mildtilt.routes.Route;
+import mildtilt.routes.RouteAnswer;
+import mildtilt.routes.RouteFinder;
+import mildtilt.routes.RouteQuestion;
+import mildtilt.units.LengthText;
+import mildtilt.units.Phrase;
+import mildtilt.units.Quantity;
+import mildtilt.units.UnreadableMeasureException;
 
 /** Asks what a route may be, looks for routes in the background, shows each as a ghost in the drawings; nothing is changed until one is taken. */
 public final class RoutePane extends VBox {

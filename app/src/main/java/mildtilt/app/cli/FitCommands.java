@@ -1,5 +1,4 @@
 package mildtilt.app.cli;
-
 import java.io.IOException;
 import java.nio.file.Path;
 import java.time.LocalDate;
@@ -12,12 +11,12 @@ import mildtilt.format.FitFiles;
 import mildtilt.format.JobFile;
 import mildtilt.format.JobFileException;
 import mildtilt.format.SurenessJson;
-import mildtilt.instrument.InstrumentException;
-import mildtilt.instrument.SimulatedVehicle;
-import mildtilt.instrument.StandIn;
 import mildtilt.job.Job;
-import mildtilt.measure.LengthUnit;
+import mildtilt.trials.instruments.InstrumentException;
+import mildtilt.trials.instruments.SimulatedVehicle;
+import mildtilt.trials.instruments.StandIn;
 import mildtilt.uncertainty.Draws;
+import mildtilt.units.LengthUnit;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;

@@ -1,5 +1,4 @@
 package mildtilt.app.cli;
-
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.io.UncheckedIOException;
@@ -31,20 +30,20 @@ import mildtilt.format.RulesFile;
 import mildtilt.format.ScanFile;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.job.Job;
-import mildtilt.measure.LengthUnit;
-import mildtilt.papers.Papers;
-import mildtilt.routefinder.RouteAnswer;
-import mildtilt.routefinder.RouteFinder;
-import mildtilt.routefinder.RouteProgress;
-import mildtilt.routefinder.RouteQuestion;
+import mildtilt.report.Papers;
+import mildtilt.routes.RouteAnswer;
+import mildtilt.routes.RouteFinder;
+import mildtilt.routes.RouteProgress;
+import mildtilt.routes.RouteQuestion;
 import mildtilt.rules.ShippedRules;
 import mildtilt.steer.Grid;
+import mildtilt.units.LengthUnit;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
-import picocli.CommandLine;
 
 /** The command line: {@code demo}, {@code open}, {@code analyse}, {@code route}, {@code scan}, {@code make}, {@code sure}, {@code fit}, {@code instruments}, {@code shots}. */
 @Command(name = "mild-tilt", mixinStandardHelpOptions = true, versionProvider = Version.class,

@@ -1,5 +1,4 @@
 package mildtilt.app.cli;
-
 import java.util.Locale;
 import java.util.concurrent.TimeUnit;
 

@@ -1,5 +1,4 @@
 package mildtilt.app.cli;
-
 import java.util.ArrayDeque;
 import java.util.Arrays;
 import java.util.Deque;

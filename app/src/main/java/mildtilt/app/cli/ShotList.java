@@ -1,5 +1,4 @@
 package mildtilt.app.cli;
-
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
@@ -33,10 +32,10 @@ import mildtilt.app.workbench.MakeSheet;
 import mildtilt.app.workbench.SideTab;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
+import mildtilt.arms.KnuckleChange;
+import mildtilt.arms.KnuckleEdits;
 import mildtilt.format.DemoJob;
-import mildtilt.knuckle.KnuckleChange;
-import mildtilt.knuckle.KnuckleEdits;
-import mildtilt.measure.LengthUnit;
+import mildtilt.units.LengthUnit;
 import org.jspecify.annotations.Nullable;
 
 /** The pictures of the documentation, taken off the real window one after another. */

@@ -1,5 +1,4 @@
 package mildtilt.app.cli;
-
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;

@@ -1,5 +1,4 @@
 package mildtilt.app.column;
-
 import java.util.Optional;
 import javafx.scene.AccessibleRole;
 import javafx.scene.Cursor;
@@ -9,17 +8,17 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.shape.StrokeLineCap;
-import mildtilt.app.look.CanvasPane;
-import mildtilt.app.look.Ink;
+import mildtilt.app.controls.CanvasPane;
+import mildtilt.app.controls.Ink;
 import mildtilt.app.workbench.Workbench;
+import mildtilt.clocking.ForkMark;
 import mildtilt.column.Column;
 import mildtilt.column.ForkSetting;
 import mildtilt.column.Socket;
 import mildtilt.drawing.UnrolledColumn.Fork;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
-import mildtilt.measure.LengthText;
-import mildtilt.phasing.ForkMark;
+import mildtilt.units.LengthText;
 import org.jspecify.annotations.Nullable;
 
 /**

@@ -1,25 +1,24 @@
 package mildtilt.app.column;
-
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.stream.IntStream;
-import mildtilt.app.facts.FactsPane;
+import mildtilt.app.forms.FactsPane;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.app.workbench.Worked;
+import mildtilt.bearings.BearingPlace;
+import mildtilt.bearings.CoupleLoad;
+import mildtilt.bearings.FixedAxes;
+import mildtilt.bearings.ForcedBearing;
+import mildtilt.bearings.OutOfLine;
+import mildtilt.bearings.Span;
 import mildtilt.column.Column;
-import mildtilt.measure.Phrase;
-import mildtilt.measure.Quantity;
-import mildtilt.measure.Unit;
-import mildtilt.routing.ColumnFigures;
+import mildtilt.columnrange.ColumnFigures;
 import mildtilt.rules.Rules;
-import mildtilt.strength.ShaftLoad;
-import mildtilt.support.BearingPlace;
-import mildtilt.support.CoupleLoad;
-import mildtilt.support.FixedAxes;
-import mildtilt.support.ForcedBearing;
-import mildtilt.support.OutOfLine;
-import mildtilt.support.Span;
+import mildtilt.shaftload.ShaftLoad;
+import mildtilt.units.Phrase;
+import mildtilt.units.Quantity;
+import mildtilt.units.Unit;
 
 /** What holds the shafts and what they carry: floating shafts, places for bearings, spans, bearings out of line, strength. */
 public final class HoldingPane extends FactsPane {

@@ -1,20 +1,19 @@
 package mildtilt.app.column;
-
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import mildtilt.app.facts.FactsPane;
+import mildtilt.app.forms.FactsPane;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.app.workbench.Worked;
+import mildtilt.clocking.BestClocking;
+import mildtilt.clocking.EvenFeel;
+import mildtilt.clocking.ForkMark;
 import mildtilt.column.Column;
-import mildtilt.measure.LengthText;
-import mildtilt.measure.Quantity;
-import mildtilt.phasing.BestClocking;
-import mildtilt.phasing.EvenFeel;
-import mildtilt.phasing.ForkMark;
-import mildtilt.routing.ColumnFigures;
-import mildtilt.routing.ColumnFigures.Turning;
+import mildtilt.columnrange.ColumnFigures;
+import mildtilt.columnrange.ColumnFigures.Turning;
+import mildtilt.units.LengthText;
+import mildtilt.units.Quantity;
 
 /** How evenly the column turns, each joint's share in it, how it sits about straight ahead, and the best the forks can be set to. */
 public final class PhasingPane extends FactsPane {

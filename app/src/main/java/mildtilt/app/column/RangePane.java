@@ -1,5 +1,4 @@
 package mildtilt.app.column;
-
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -7,21 +6,21 @@ import java.util.stream.Collectors;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
-import mildtilt.app.facts.FactsPane;
-import mildtilt.app.look.MeasureField;
+import mildtilt.app.controls.MeasureField;
+import mildtilt.app.forms.FactsPane;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.app.workbench.Worked;
 import mildtilt.column.Column;
+import mildtilt.columnrange.ColumnFigures;
+import mildtilt.columnrange.ColumnRange.JointRange;
+import mildtilt.columnrange.ColumnRange.ShaftRange;
+import mildtilt.columnrange.FrontPush;
+import mildtilt.columnrange.GearTilt;
 import mildtilt.job.Job;
-import mildtilt.measure.LengthText;
-import mildtilt.measure.Phrase;
-import mildtilt.measure.Quantity;
-import mildtilt.routing.ColumnFigures;
-import mildtilt.routing.ColumnRange.JointRange;
-import mildtilt.routing.ColumnRange.ShaftRange;
-import mildtilt.routing.FrontPush;
-import mildtilt.routing.GearTilt;
 import mildtilt.rules.Rules;
+import mildtilt.units.LengthText;
+import mildtilt.units.Phrase;
+import mildtilt.units.Quantity;
 
 /** The column over all the wheel can be set and the frame moves, a rack turned in its clamps, and what a frontal push does. */
 public final class RangePane extends FactsPane {

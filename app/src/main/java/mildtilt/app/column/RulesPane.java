@@ -1,5 +1,4 @@
 package mildtilt.app.column;
-
 import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.List;
@@ -15,18 +14,18 @@ import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
-import mildtilt.app.facts.FactsPane;
-import mildtilt.app.look.Choices;
-import mildtilt.app.look.MeasureField;
-import mildtilt.app.look.Wrap;
+import mildtilt.app.controls.Choices;
+import mildtilt.app.controls.MeasureField;
+import mildtilt.app.controls.Wrap;
+import mildtilt.app.forms.FactsPane;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.app.workbench.Worked;
 import mildtilt.column.Socket.Hold;
-import mildtilt.measure.Quantity;
 import mildtilt.rules.RuleLimit;
 import mildtilt.rules.Rules;
 import mildtilt.rules.Rules.Welding;
 import mildtilt.rules.ShippedRules;
+import mildtilt.units.Quantity;
 
 /** The rule set the column is judged by: one that ships, or one's own copy of it, edited here or in a file. */
 public final class RulesPane extends FactsPane {

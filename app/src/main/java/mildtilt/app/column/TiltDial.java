@@ -1,14 +1,13 @@
 package mildtilt.app.column;
-
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.shape.ArcType;
 import javafx.scene.shape.StrokeLineCap;
 import javafx.scene.text.TextAlignment;
-import mildtilt.app.look.CanvasPane;
-import mildtilt.app.look.Fonts;
-import mildtilt.app.look.Ink;
-import mildtilt.routing.GearTilt;
+import mildtilt.app.controls.CanvasPane;
+import mildtilt.app.controls.Fonts;
+import mildtilt.app.controls.Ink;
+import mildtilt.columnrange.GearTilt;
 
 /** Which way a rack can be turned about its own axis, seen from the vehicle's left: thick where every joint stays inside its limit. */
 final class TiltDial extends CanvasPane {

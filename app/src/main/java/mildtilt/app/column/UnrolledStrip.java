@@ -1,5 +1,4 @@
 package mildtilt.app.column;
-
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -11,18 +10,18 @@ import javafx.scene.layout.Pane;
 import javafx.scene.shape.StrokeLineCap;
 import javafx.scene.text.Text;
 import javafx.scene.text.TextAlignment;
-import mildtilt.app.look.Fonts;
-import mildtilt.app.look.Ink;
-import mildtilt.app.look.InkedPane;
+import mildtilt.app.controls.Fonts;
+import mildtilt.app.controls.Ink;
+import mildtilt.app.controls.InkedPane;
 import mildtilt.app.workbench.Workbench;
+import mildtilt.clocking.ForkMark;
 import mildtilt.column.Bearing;
 import mildtilt.column.Column;
 import mildtilt.drawing.UnrolledColumn;
 import mildtilt.job.Element;
-import mildtilt.measure.LengthText;
-import mildtilt.measure.LengthUnit;
-import mildtilt.measure.Quantity;
-import mildtilt.phasing.ForkMark;
+import mildtilt.units.LengthText;
+import mildtilt.units.LengthUnit;
+import mildtilt.units.Quantity;
 
 /** The column laid straight with true lengths, and under each joint its two forks as clocks that turn with the hands. */
 public final class UnrolledStrip extends InkedPane {

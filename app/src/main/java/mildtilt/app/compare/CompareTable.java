@@ -1,5 +1,4 @@
 package mildtilt.app.compare;
-
 import java.util.EnumMap;
 import java.util.Locale;
 import java.util.Map;
@@ -23,8 +22,8 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import mildtilt.analysis.Headline;
 import mildtilt.analysis.Headlines;
-import mildtilt.app.look.Choices;
-import mildtilt.app.look.Wrap;
+import mildtilt.app.controls.Choices;
+import mildtilt.app.controls.Wrap;
 import mildtilt.app.workbench.Compared;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.app.workbench.Worked;

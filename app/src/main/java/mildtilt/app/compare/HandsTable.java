@@ -1,5 +1,4 @@
 package mildtilt.app.compare;
-
 import java.util.EnumMap;
 import java.util.Map;
 import java.util.Optional;
@@ -11,15 +10,13 @@ import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import mildtilt.app.look.Wrap;
+import mildtilt.app.controls.Wrap;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.geometry.Side;
 import mildtilt.linkage.AxleSolver;
 import mildtilt.linkage.Rod;
 import mildtilt.linkage.RodEnd;
 import mildtilt.linkage.RodEndAngles;
-import mildtilt.measure.LengthText;
-import mildtilt.measure.Quantity;
 import mildtilt.steer.AxlePose;
 import mildtilt.steer.Effort;
 import mildtilt.steer.LimitGauge;
@@ -29,6 +26,8 @@ import mildtilt.steer.SteerFigures;
 import mildtilt.suspension.CannotAssemble;
 import mildtilt.suspension.CornerPose;
 import mildtilt.suspension.KnucklePose;
+import mildtilt.units.LengthText;
+import mildtilt.units.Quantity;
 
 /** Every figure of both wheels and of the rods where the hands hold them. */
 final class HandsTable extends VBox {

@@ -1,5 +1,4 @@
 package mildtilt.app.draw;
-
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -10,7 +9,7 @@ import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
 import javafx.scene.shape.StrokeLineCap;
 import javafx.scene.shape.StrokeLineJoin;
-import mildtilt.app.look.Ink;
+import mildtilt.app.controls.Ink;
 import mildtilt.clearance.VehicleSolids;
 import mildtilt.clearance.VehicleSolids.Kind;
 import mildtilt.drawing.Elevation;

@@ -1,5 +1,4 @@
 package mildtilt.app.draw;
-
 import mildtilt.drawing.Elevation;
 import mildtilt.drawing.Extent;
 import mildtilt.geometry.Point;

@@ -1,5 +1,4 @@
 package mildtilt.app.linkage;
-
 import java.util.List;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -8,11 +7,11 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import mildtilt.analysis.Effect;
 import mildtilt.analysis.Headlines;
-import mildtilt.app.look.Wrap;
+import mildtilt.app.controls.Wrap;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.job.Variants;
-import mildtilt.measure.Phrase;
-import mildtilt.workout.Answer;
+import mildtilt.solve.Answer;
+import mildtilt.units.Phrase;
 
 /** One answer: what to do, what is still missing, every figure it changes, and the press that takes it. */
 final class AnswerCard extends VBox {

@@ -1,5 +1,4 @@
 package mildtilt.app.linkage;
-
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -11,19 +10,19 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import mildtilt.app.look.Choices;
-import mildtilt.app.look.MeasureField;
-import mildtilt.app.look.Wrap;
+import mildtilt.app.controls.Choices;
+import mildtilt.app.controls.MeasureField;
+import mildtilt.app.controls.Wrap;
 import mildtilt.app.workbench.Workbench;
+import mildtilt.arms.CutAndMove;
+import mildtilt.arms.KnuckleChange;
+import mildtilt.arms.KnuckleChange.Part;
+import mildtilt.arms.KnuckleEdits;
 import mildtilt.geometry.Side;
 import mildtilt.job.Job;
-import mildtilt.knuckle.CutAndMove;
-import mildtilt.knuckle.KnuckleChange;
-import mildtilt.knuckle.KnuckleChange.Part;
-import mildtilt.knuckle.KnuckleEdits;
 import mildtilt.linkage.SteeredAxle;
-import mildtilt.measure.LengthText;
-import mildtilt.measure.Phrase;
+import mildtilt.units.LengthText;
+import mildtilt.units.Phrase;
 
 /**
  * Changes to the steering arms as a fabricator makes them, told from the piece in hand: the job as pinned, else as opened.

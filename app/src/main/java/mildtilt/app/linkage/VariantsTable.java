@@ -1,5 +1,4 @@
 package mildtilt.app.linkage;
-
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;

@@ -1,5 +1,4 @@
 package mildtilt.app.linkage;
-
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -20,26 +19,26 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import mildtilt.analysis.Analysis;
 import mildtilt.analysis.Effect;
-import mildtilt.app.look.Choices;
-import mildtilt.app.look.MeasureField;
-import mildtilt.app.look.SearchRow;
-import mildtilt.app.look.Wrap;
+import mildtilt.app.controls.Choices;
+import mildtilt.app.controls.MeasureField;
+import mildtilt.app.controls.SearchRow;
+import mildtilt.app.controls.Wrap;
 import mildtilt.app.workbench.Workbench;
-import mildtilt.check.StopMoves;
+import mildtilt.findings.StopMoves;
 import mildtilt.job.Job;
-import mildtilt.measure.LengthText;
-import mildtilt.measure.LengthUnit;
-import mildtilt.measure.Phrase;
-import mildtilt.workout.Answer;
-import mildtilt.workout.Freedom;
-import mildtilt.workout.Goal;
-import mildtilt.workout.Knob;
-import mildtilt.workout.LockStops;
-import mildtilt.workout.Matching;
-import mildtilt.workout.Question;
-import mildtilt.workout.Want;
-import mildtilt.workout.Want.Wish;
-import mildtilt.workout.WorkOut;
+import mildtilt.solve.Answer;
+import mildtilt.solve.Freedom;
+import mildtilt.solve.Goal;
+import mildtilt.solve.Knob;
+import mildtilt.solve.LockStops;
+import mildtilt.solve.Matching;
+import mildtilt.solve.Question;
+import mildtilt.solve.Want;
+import mildtilt.solve.Want.Wish;
+import mildtilt.solve.WorkOut;
+import mildtilt.units.LengthText;
+import mildtilt.units.LengthUnit;
+import mildtilt.units.Phrase;
 
 /**
  * Asks what may move and how far, and what is wanted; looks for answers in the background with a way to give up; shows

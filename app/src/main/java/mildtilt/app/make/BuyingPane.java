@@ -1,5 +1,4 @@
 package mildtilt.app.make;
-
 import java.util.List;
 import java.util.function.UnaryOperator;
 import javafx.scene.Node;
@@ -9,17 +8,17 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import mildtilt.app.look.WordField;
-import mildtilt.app.look.Wrap;
+import mildtilt.app.controls.WordField;
+import mildtilt.app.controls.Wrap;
 import mildtilt.app.workbench.Workbench;
+import mildtilt.build.WorkPlan;
+import mildtilt.build.WorkPlan.Purchase;
 import mildtilt.id.Id;
 import mildtilt.job.Job;
-import mildtilt.making.WorkPlan;
-import mildtilt.making.WorkPlan.Purchase;
-import mildtilt.measure.LengthText;
-import mildtilt.measure.LengthUnit;
-import mildtilt.papers.Papers;
+import mildtilt.report.Papers;
 import mildtilt.runsheet.Buying;
+import mildtilt.units.LengthText;
+import mildtilt.units.LengthUnit;
 
 /** What must be bought, when it must be ordered for the wanted day, and what can be done meanwhile. */
 final class BuyingPane extends MakePane {

@@ -1,25 +1,24 @@
 package mildtilt.app.make;
-
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.TreeSet;
 import javafx.scene.Node;
-import mildtilt.app.look.Wrap;
+import mildtilt.app.controls.Wrap;
 import mildtilt.app.workbench.Workbench;
+import mildtilt.build.Making;
+import mildtilt.build.Metal;
+import mildtilt.build.Piece;
+import mildtilt.build.Section;
+import mildtilt.build.Workshop;
+import mildtilt.build.Workshop.StockBar;
 import mildtilt.id.Id;
 import mildtilt.job.Job;
-import mildtilt.making.Making;
-import mildtilt.making.Metal;
-import mildtilt.making.Piece;
-import mildtilt.making.Section;
-import mildtilt.making.Workshop;
-import mildtilt.making.Workshop.StockBar;
-import mildtilt.measure.Phrase;
-import mildtilt.measure.Quantity;
-import mildtilt.papers.Papers;
+import mildtilt.report.Papers;
 import mildtilt.shop.CutList;
 import mildtilt.shop.StockPlan;
+import mildtilt.units.Phrase;
+import mildtilt.units.Quantity;
 
 /** Everything that is sawn, from which bar, and what the workshop saws with. */
 final class CutListPane extends MakePane {

@@ -1,5 +1,4 @@
 package mildtilt.app.make;
-
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -9,17 +8,17 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import mildtilt.app.look.StateMark;
-import mildtilt.app.look.Wrap;
+import mildtilt.app.controls.StateMark;
+import mildtilt.app.controls.Wrap;
 import mildtilt.app.workbench.Workbench;
-import mildtilt.check.Severity;
+import mildtilt.build.EndPart;
+import mildtilt.build.Hole;
+import mildtilt.build.RodMakeUp;
+import mildtilt.build.Stud;
+import mildtilt.findings.Severity;
 import mildtilt.job.Job;
 import mildtilt.linkage.Rod;
-import mildtilt.making.EndPart;
-import mildtilt.making.Hole;
-import mildtilt.making.RodMakeUp;
-import mildtilt.making.Stud;
-import mildtilt.papers.Papers;
+import mildtilt.report.Papers;
 import mildtilt.shop.Fits;
 import mildtilt.shop.Seating;
 

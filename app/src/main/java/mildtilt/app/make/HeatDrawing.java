@@ -1,13 +1,12 @@
 package mildtilt.app.make;
-
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.text.TextAlignment;
-import mildtilt.app.look.CanvasPane;
-import mildtilt.app.look.Fonts;
-import mildtilt.app.look.Ink;
-import mildtilt.making.WeldRecord;
-import mildtilt.making.WeldRecord.Reading;
+import mildtilt.app.controls.CanvasPane;
+import mildtilt.app.controls.Fonts;
+import mildtilt.app.controls.Ink;
+import mildtilt.build.WeldRecord;
+import mildtilt.build.WeldRecord.Reading;
 
 /** Temperature over time, with what was wanted. */
 final class HeatDrawing extends CanvasPane {

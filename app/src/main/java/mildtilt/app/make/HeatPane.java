@@ -1,26 +1,25 @@
 package mildtilt.app.make;
-
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.TextField;
-import mildtilt.app.look.WordField;
-import mildtilt.app.look.Wrap;
+import mildtilt.app.controls.WordField;
+import mildtilt.app.controls.Wrap;
 import mildtilt.app.workbench.Workbench;
+import mildtilt.build.WeldRecord;
+import mildtilt.build.WeldRecord.Moment;
+import mildtilt.build.WeldRecord.Reading;
+import mildtilt.build.WeldedMetal;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.job.Job;
-import mildtilt.making.WeldRecord;
-import mildtilt.making.WeldRecord.Moment;
-import mildtilt.making.WeldRecord.Reading;
-import mildtilt.making.WeldedMetal;
-import mildtilt.measure.LengthText;
-import mildtilt.measure.Phrase;
-import mildtilt.measure.UnreadableMeasureException;
-import mildtilt.papers.Papers;
+import mildtilt.report.Papers;
 import mildtilt.runsheet.Cautions;
 import mildtilt.runsheet.HeatJudged;
+import mildtilt.units.LengthText;
+import mildtilt.units.Phrase;
+import mildtilt.units.UnreadableMeasureException;
 
 /** Welding and heat: what was wanted, what was read, who signed. */
 final class HeatPane extends MakePane {

@@ -1,5 +1,4 @@
 package mildtilt.app.make;
-
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -8,20 +7,20 @@ import javafx.scene.control.Button;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import mildtilt.app.look.StateMark;
-import mildtilt.app.look.Wrap;
+import mildtilt.app.controls.StateMark;
+import mildtilt.app.controls.Wrap;
 import mildtilt.app.workbench.Workbench;
-import mildtilt.check.Severity;
+import mildtilt.build.ShaftJoin;
+import mildtilt.build.ShaftJoin.School;
 import mildtilt.column.Shaft;
+import mildtilt.findings.Severity;
 import mildtilt.job.Job;
 import mildtilt.job.Names;
-import mildtilt.making.ShaftJoin;
-import mildtilt.making.ShaftJoin.School;
-import mildtilt.measure.Phrase;
-import mildtilt.measure.Quantity;
-import mildtilt.papers.Papers;
+import mildtilt.report.Papers;
 import mildtilt.runsheet.Cautions;
 import mildtilt.shop.JoinFigures;
+import mildtilt.units.Phrase;
+import mildtilt.units.Quantity;
 
 /** Joins in shafts: the schools side by side with their sizes, and what the rule set says of each. */
 final class JoinsPane extends MakePane {

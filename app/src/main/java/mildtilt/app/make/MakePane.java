@@ -1,12 +1,11 @@
 package mildtilt.app.make;
-
 import java.util.Optional;
 import java.util.function.UnaryOperator;
-import mildtilt.app.facts.FormPane;
+import mildtilt.app.forms.FormPane;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.app.workbench.Worked;
-import mildtilt.making.Making;
-import mildtilt.papers.Papers;
+import mildtilt.build.Making;
+import mildtilt.report.Papers;
 
 /** One sheet of the Make stage: told from the papers, made anew when they are. */
 abstract class MakePane extends FormPane {

@@ -1,8 +1,7 @@
 package mildtilt.app.make;
-
 import java.time.Clock;
 import javafx.scene.layout.HBox;
-import mildtilt.app.look.SheetRail;
+import mildtilt.app.controls.SheetRail;
 import mildtilt.app.workbench.MakeSheet;
 import mildtilt.app.workbench.Workbench;
 

@@ -1,5 +1,4 @@
 package mildtilt.app.make;
-
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -21,8 +20,8 @@ import mildtilt.app.workbench.Beside;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.format.JobBookPdf;
 import mildtilt.format.JobCardPdf;
-import mildtilt.measure.LengthUnit;
-import mildtilt.papers.Papers;
+import mildtilt.report.Papers;
+import mildtilt.units.LengthUnit;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.rendering.PDFRenderer;

@@ -1,5 +1,4 @@
 package mildtilt.app.make;
-
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.Optional;
@@ -9,7 +8,7 @@ import mildtilt.analysis.Analysis;
 import mildtilt.app.workbench.Beside;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
-import mildtilt.papers.Papers;
+import mildtilt.report.Papers;
 
 /** Works the papers out beside the interface while the Make stage is looked at; the newest wins. */
 public final class PapersDesk {

@@ -1,14 +1,13 @@
 package mildtilt.app.make;
-
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.text.TextAlignment;
-import mildtilt.app.look.CanvasPane;
-import mildtilt.app.look.Fonts;
-import mildtilt.app.look.Ink;
-import mildtilt.measure.LengthText;
-import mildtilt.measure.LengthUnit;
+import mildtilt.app.controls.CanvasPane;
+import mildtilt.app.controls.Fonts;
+import mildtilt.app.controls.Ink;
 import mildtilt.template.FlatPattern;
+import mildtilt.units.LengthText;
+import mildtilt.units.LengthUnit;
 
 /** A pattern as it will be printed, as large as there is room, with its size. */
 final class PatternDrawing extends CanvasPane {

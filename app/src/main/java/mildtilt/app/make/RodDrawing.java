@@ -1,15 +1,14 @@
 package mildtilt.app.make;
-
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.text.TextAlignment;
-import mildtilt.app.look.CanvasPane;
-import mildtilt.app.look.Fonts;
-import mildtilt.app.look.Ink;
-import mildtilt.making.RodMakeUp;
-import mildtilt.measure.LengthText;
-import mildtilt.measure.LengthUnit;
+import mildtilt.app.controls.CanvasPane;
+import mildtilt.app.controls.Fonts;
+import mildtilt.app.controls.Ink;
+import mildtilt.build.RodMakeUp;
 import mildtilt.shop.RodFigures;
+import mildtilt.units.LengthText;
+import mildtilt.units.LengthUnit;
 
 /** A rod along its length to scale, cut open: balls, necks, jam nuts, body, and how far each shank is in. */
 final class RodDrawing extends CanvasPane {

@@ -1,5 +1,4 @@
 package mildtilt.app.make;
-
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -7,19 +6,19 @@ import java.util.Optional;
 import java.util.function.UnaryOperator;
 import javafx.scene.Node;
 import mildtilt.app.workbench.Workbench;
+import mildtilt.build.EndPart;
+import mildtilt.build.RodMakeUp;
+import mildtilt.build.ScrewThread;
 import mildtilt.job.Job;
 import mildtilt.linkage.Rod;
 import mildtilt.linkage.RodEnds;
 import mildtilt.linkage.SteeredAxle;
-import mildtilt.making.EndPart;
-import mildtilt.making.RodMakeUp;
-import mildtilt.making.ScrewThread;
-import mildtilt.measure.Quantity;
-import mildtilt.papers.Papers;
+import mildtilt.report.Papers;
 import mildtilt.shop.BenchSheet;
 import mildtilt.shop.CutList;
 import mildtilt.shop.Fits;
 import mildtilt.shop.RodFigures;
+import mildtilt.units.Quantity;
 
 /** How each rod is put together, drawn to scale, with its threads at the shortest and at the longest. */
 final class RodsPane extends MakePane {

@@ -1,5 +1,4 @@
 package mildtilt.app.make;
-
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
@@ -10,14 +9,14 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
-import mildtilt.app.look.WordField;
-import mildtilt.app.look.Wrap;
+import mildtilt.app.controls.WordField;
+import mildtilt.app.controls.Wrap;
 import mildtilt.app.workbench.Workbench;
-import mildtilt.making.WorkPlan;
-import mildtilt.making.WorkPlan.StepMark;
-import mildtilt.measure.LengthText;
-import mildtilt.papers.Papers;
+import mildtilt.build.WorkPlan;
+import mildtilt.build.WorkPlan.StepMark;
+import mildtilt.report.Papers;
 import mildtilt.runsheet.RunSheet;
+import mildtilt.units.LengthText;
 
 /** The order of the work: what comes before what and why, ticked and dated. */
 final class RunPane extends MakePane {

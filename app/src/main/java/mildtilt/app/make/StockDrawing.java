@@ -1,17 +1,16 @@
 package mildtilt.app.make;
-
 import java.util.LinkedHashMap;
 import java.util.Map;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.text.TextAlignment;
-import mildtilt.app.look.CanvasPane;
-import mildtilt.app.look.Fonts;
-import mildtilt.app.look.Ink;
-import mildtilt.measure.LengthText;
-import mildtilt.measure.LengthUnit;
+import mildtilt.app.controls.CanvasPane;
+import mildtilt.app.controls.Fonts;
+import mildtilt.app.controls.Ink;
 import mildtilt.shop.CutList;
 import mildtilt.shop.StockPlan;
+import mildtilt.units.LengthText;
+import mildtilt.units.LengthUnit;
 
 /** Every bar to one scale, with its cuts in order and what is left. */
 final class StockDrawing extends CanvasPane {

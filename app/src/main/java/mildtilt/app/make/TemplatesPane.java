@@ -1,5 +1,4 @@
 package mildtilt.app.make;
-
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -9,20 +8,20 @@ import javafx.scene.Node;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import mildtilt.app.workbench.Workbench;
+import mildtilt.build.Metal;
+import mildtilt.build.Piece;
+import mildtilt.build.Piece.ArmOf;
+import mildtilt.build.Piece.Meeting;
+import mildtilt.build.Section;
+import mildtilt.build.Workshop.Paper;
 import mildtilt.column.Bearing;
 import mildtilt.format.TemplatePdf;
 import mildtilt.gear.ArmGear;
 import mildtilt.id.Id;
 import mildtilt.job.Job;
 import mildtilt.job.Names;
-import mildtilt.making.Metal;
-import mildtilt.making.Piece;
-import mildtilt.making.Piece.ArmOf;
-import mildtilt.making.Piece.Meeting;
-import mildtilt.making.Section;
-import mildtilt.making.Workshop.Paper;
 import mildtilt.obstacle.Obstacle;
-import mildtilt.papers.Papers;
+import mildtilt.report.Papers;
 import mildtilt.template.FlatPattern;
 import mildtilt.template.Templates;
 

@@ -1,5 +1,4 @@
 package mildtilt.app.plot;
-
 import mildtilt.app.workbench.HandsPosition;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.curve.Curve;

@@ -1,5 +1,4 @@
 package mildtilt.app.plot;
-
 import java.util.List;
 import java.util.Optional;
 import java.util.function.IntFunction;
@@ -8,17 +7,17 @@ import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.text.Text;
 import javafx.scene.text.TextAlignment;
-import mildtilt.app.look.CanvasPane;
-import mildtilt.app.look.Fonts;
-import mildtilt.app.look.Ink;
+import mildtilt.app.controls.CanvasPane;
+import mildtilt.app.controls.Fonts;
+import mildtilt.app.controls.Ink;
 import mildtilt.app.workbench.HandsPosition;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.clearance.GapMap;
-import mildtilt.measure.LengthText;
-import mildtilt.measure.LengthUnit;
-import mildtilt.measure.Quantity;
 import mildtilt.steer.TravelMap;
+import mildtilt.units.LengthText;
+import mildtilt.units.LengthUnit;
+import mildtilt.units.Quantity;
 
 /**
  * Steering wheel against travel, each place in the ink of the margin to whatever limits it first, and hatched where it

@@ -1,5 +1,4 @@
 package mildtilt.app.plot;
-
 import java.util.List;
 import javafx.beans.binding.BooleanBinding;
 import javafx.geometry.Pos;
@@ -14,8 +13,8 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import mildtilt.app.look.Choices;
-import mildtilt.app.look.Copying;
+import mildtilt.app.controls.Choices;
+import mildtilt.app.controls.Copying;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.curve.Curve;

@@ -1,5 +1,4 @@
 package mildtilt.app.plot;
-
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -8,18 +7,18 @@ import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.text.TextAlignment;
-import mildtilt.app.look.ChartPane;
-import mildtilt.app.look.Fonts;
-import mildtilt.app.look.Ink;
+import mildtilt.app.controls.ChartPane;
+import mildtilt.app.controls.Fonts;
+import mildtilt.app.controls.Ink;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.app.workbench.Worked;
+import mildtilt.curve.Curve;
 import mildtilt.curve.Curve.Run;
 import mildtilt.curve.Curve.Series;
-import mildtilt.curve.Curve;
 import mildtilt.curve.Scale;
 import mildtilt.linkage.WheelTravel;
-import mildtilt.measure.LengthText;
-import mildtilt.measure.LengthUnit;
+import mildtilt.units.LengthText;
+import mildtilt.units.LengthUnit;
 import org.jspecify.annotations.Nullable;
 
 /**

@@ -1,5 +1,4 @@
 package mildtilt.app.shell;
-
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -29,8 +28,8 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.stage.Stage;
 import javafx.stage.WindowEvent;
-import mildtilt.app.bay.BayPane;
-import mildtilt.app.look.Wrap;
+import mildtilt.app.controls.Wrap;
+import mildtilt.app.view.BayPane;
 import mildtilt.app.workbench.FitSheet;
 import mildtilt.app.workbench.HandsPosition;
 import mildtilt.app.workbench.MakeSheet;
@@ -39,7 +38,7 @@ import mildtilt.app.workbench.ViewChoice;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.format.DemoJob;
-import mildtilt.measure.LengthUnit;
+import mildtilt.units.LengthUnit;
 
 /** Every command once: it feeds its menu entry, its keys and the sheet of shortcuts. */
 final class Commands {

@@ -1,5 +1,4 @@
 package mildtilt.app.shell;
-
 import java.util.Optional;
 import javafx.beans.binding.BooleanBinding;
 import javafx.geometry.Pos;
@@ -14,14 +13,14 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import mildtilt.app.compare.CompareTable;
-import mildtilt.app.hands.HandsPane;
-import mildtilt.app.look.Wrap;
+import mildtilt.app.controls.Wrap;
 import mildtilt.app.plot.PlotPane;
+import mildtilt.app.position.HandsPane;
 import mildtilt.app.workbench.HandsPosition;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.geometry.Side;
 import mildtilt.job.Vehicle;
-import mildtilt.measure.LengthText;
+import mildtilt.units.LengthText;
 
 /** The steering wheel and the travel of the wheels, the key figures and a curve; folded, a line with two sliders. */
 final class Dock extends StackPane {

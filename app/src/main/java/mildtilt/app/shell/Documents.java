@@ -1,12 +1,11 @@
 package mildtilt.app.shell;
-
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.LocalDate;
 import java.time.Clock;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -18,10 +17,10 @@ import javafx.scene.control.ButtonBar;
 import javafx.scene.control.ButtonType;
 import javafx.scene.control.Label;
 import javafx.stage.Window;
-import mildtilt.start.StartingVehicle;
-import mildtilt.app.fit.FitStagePane;
 import mildtilt.app.shell.FilePrompt.Kind;
+import mildtilt.app.trial.FitStagePane;
 import mildtilt.app.workbench.Workbench;
+import mildtilt.build.Making;
 import mildtilt.format.DemoJob;
 import mildtilt.format.FileStamp;
 import mildtilt.format.FileUnit;
@@ -34,13 +33,13 @@ import mildtilt.format.ScanFile;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.job.Built;
 import mildtilt.job.Element;
-import mildtilt.job.TrialLog;
 import mildtilt.job.Job;
-import mildtilt.making.Making;
-import mildtilt.measure.UnreadableMeasureException;
+import mildtilt.job.TrialLog;
 import mildtilt.obstacle.Obstacle;
 import mildtilt.rules.Rules;
+import mildtilt.start.StartingVehicle;
 import mildtilt.survey.Survey;
+import mildtilt.units.UnreadableMeasureException;
 
 /** Opening, saving, putting out. Whatever goes wrong is told, and what was open stays as it was. */
 public final class Documents {

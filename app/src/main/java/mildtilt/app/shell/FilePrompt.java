@@ -1,5 +1,4 @@
 package mildtilt.app.shell;
-
 import java.io.File;
 import java.nio.file.Path;
 import java.util.Arrays;

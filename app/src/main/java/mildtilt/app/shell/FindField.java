@@ -1,5 +1,4 @@
 package mildtilt.app.shell;
-
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -17,7 +16,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.stage.Popup;
-import mildtilt.app.look.Wrap;
+import mildtilt.app.controls.Wrap;
 import org.jspecify.annotations.Nullable;
 
 /** The one search field: finds a command, a part, a point, a finding, a figure or a word of the glossary, and goes there. */

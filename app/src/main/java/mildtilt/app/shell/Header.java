@@ -1,5 +1,4 @@
 package mildtilt.app.shell;
-
 import javafx.beans.binding.Bindings;
 import javafx.beans.property.ObjectProperty;
 import javafx.geometry.Pos;
@@ -11,9 +10,9 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
-import mildtilt.app.look.Choices;
+import mildtilt.app.controls.Choices;
 import mildtilt.app.workbench.Workbench;
-import mildtilt.measure.LengthUnit;
+import mildtilt.units.LengthUnit;
 
 /** The line over everything: the job and its menu, the stages, undo and redo, the search, unit, theme and help. */
 final class Header extends HBox {

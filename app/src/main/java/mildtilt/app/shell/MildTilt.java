@@ -1,5 +1,4 @@
 package mildtilt.app.shell;
-
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -12,7 +11,7 @@ import javafx.application.Application;
 import javafx.application.Platform;
 import javafx.scene.image.Image;
 import javafx.stage.Stage;
-import mildtilt.app.look.Fonts;
+import mildtilt.app.controls.Fonts;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.format.CatalogueFile;
 import mildtilt.job.Job;

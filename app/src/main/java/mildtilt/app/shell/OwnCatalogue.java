@@ -1,5 +1,4 @@
 package mildtilt.app.shell;
-
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;

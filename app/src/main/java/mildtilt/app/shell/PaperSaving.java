@@ -1,5 +1,4 @@
 package mildtilt.app.shell;
-
 import java.io.ByteArrayOutputStream;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -25,9 +24,9 @@ import mildtilt.format.PapersFiles;
 import mildtilt.format.RunSheetPdf;
 import mildtilt.job.Built;
 import mildtilt.job.Job;
-import mildtilt.measure.LengthUnit;
-import mildtilt.papers.Papers;
+import mildtilt.report.Papers;
 import mildtilt.steer.Grid;
+import mildtilt.units.LengthUnit;
 
 /** Asks where to, and writes what goes to the bench, of the job as it stands then. */
 public final class PaperSaving implements MakeStagePane.Saving {

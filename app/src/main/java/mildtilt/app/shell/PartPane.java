@@ -1,5 +1,4 @@
 package mildtilt.app.shell;
-
 import java.util.List;
 import java.util.Optional;
 import javafx.beans.binding.BooleanBinding;
@@ -10,9 +9,9 @@ import javafx.scene.control.MenuItem;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
-import mildtilt.app.look.Wrap;
-import mildtilt.app.notes.FindingList;
-import mildtilt.app.piece.PiecePane;
+import mildtilt.app.controls.Wrap;
+import mildtilt.app.findings.FindingList;
+import mildtilt.app.part.PiecePane;
 import mildtilt.app.train.TrainMenu;
 import mildtilt.app.workbench.SideTab;
 import mildtilt.app.workbench.Workbench;

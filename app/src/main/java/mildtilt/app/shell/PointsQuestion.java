@@ -1,5 +1,4 @@
 package mildtilt.app.shell;
-
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
@@ -14,13 +13,13 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.stage.Window;
-import mildtilt.app.look.Choices;
-import mildtilt.app.look.Wrap;
+import mildtilt.app.controls.Choices;
+import mildtilt.app.controls.Wrap;
 import mildtilt.format.FileUnit;
 import mildtilt.format.JobFileException;
 import mildtilt.format.PointsCsv;
-import mildtilt.measure.LengthText;
-import mildtilt.measure.LengthUnit;
+import mildtilt.units.LengthText;
+import mildtilt.units.LengthUnit;
 
 /** Shows how the columns of a CSV are understood, in which unit, before its points are taken. */
 final class PointsQuestion {
@@ -40,7 +39,7 @@ final class PointsQuestion {
     /**
      * How they are to be taken; empty if they are left.
      *
-     * @throws mildtilt.measure.UnreadableMeasureException if how well they were measured can't be read
+     * @throws mildtilt.units.UnreadableMeasureException if how well they were measured can't be read
      */
     Optional<PointsCsv.Match> ask() {
         PointsCsv.Match guess = PointsCsv.guess(read);

@@ -1,5 +1,4 @@
 package mildtilt.app.shell;
-
 import java.io.IOException;
 import java.nio.channels.FileChannel;
 import java.nio.channels.FileLock;

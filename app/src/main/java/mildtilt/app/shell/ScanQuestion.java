@@ -1,5 +1,4 @@
 package mildtilt.app.shell;
-
 import java.util.Locale;
 import java.util.Optional;
 import javafx.scene.control.Alert;
@@ -10,14 +9,14 @@ import javafx.scene.control.RadioButton;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.VBox;
 import javafx.stage.Window;
-import mildtilt.app.look.Wrap;
+import mildtilt.app.controls.Wrap;
 import mildtilt.format.FileUnit;
 import mildtilt.format.ScanFile;
 import mildtilt.geometry.Point;
-import mildtilt.measure.LengthText;
-import mildtilt.measure.LengthUnit;
-import mildtilt.measure.Quantity;
 import mildtilt.obstacle.Shape;
+import mildtilt.units.LengthText;
+import mildtilt.units.LengthUnit;
+import mildtilt.units.Quantity;
 
 /** Asks in which unit a scan's numbers are, by the size it would have beside the wheelbase, and tells what is wrong with it. */
 final class ScanQuestion {

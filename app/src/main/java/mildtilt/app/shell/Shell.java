@@ -1,5 +1,4 @@
 package mildtilt.app.shell;
-
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.List;
@@ -25,24 +24,24 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.stage.Stage;
 import javafx.util.Duration;
-import mildtilt.app.bay.BayPane;
-import mildtilt.app.bay.VehicleView;
 import mildtilt.app.column.UnrolledStrip;
-import mildtilt.app.fit.FitStagePane;
+import mildtilt.app.controls.Lazily;
 import mildtilt.app.linkage.VariantsTable;
-import mildtilt.app.look.Lazily;
 import mildtilt.app.make.MakeStagePane;
 import mildtilt.app.start.GlossarySheet;
 import mildtilt.app.start.StartPane;
 import mildtilt.app.start.TermHints;
 import mildtilt.app.start.Tour;
 import mildtilt.app.train.TrainStrip;
+import mildtilt.app.trial.FitStagePane;
+import mildtilt.app.view.BayPane;
+import mildtilt.app.view.VehicleView;
 import mildtilt.app.workbench.SideTab;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.format.DemoJob;
-import mildtilt.start.StartingVehicle;
 import mildtilt.glossary.Glossary;
+import mildtilt.start.StartingVehicle;
 
 /** The window: header and train strip above, the drawing in the middle, the side panel beside it, the dock below. */
 public final class Shell {

@@ -1,5 +1,4 @@
 package mildtilt.app.shell;
-
 import javafx.beans.property.DoubleProperty;
 import javafx.scene.AccessibleRole;
 import javafx.scene.Cursor;

@@ -1,5 +1,4 @@
 package mildtilt.app.shell;
-
 import java.util.Locale;
 import javafx.beans.binding.Bindings;
 import javafx.beans.binding.BooleanBinding;
@@ -17,13 +16,13 @@ import mildtilt.app.column.HoldingPane;
 import mildtilt.app.column.PhasingPane;
 import mildtilt.app.column.RangePane;
 import mildtilt.app.column.RulesPane;
+import mildtilt.app.controls.Lazily;
+import mildtilt.app.findings.FindingList;
+import mildtilt.app.findings.NotesPane;
 import mildtilt.app.linkage.KnucklePane;
 import mildtilt.app.linkage.VariantsPane;
 import mildtilt.app.linkage.WorkOutPane;
-import mildtilt.app.look.Lazily;
-import mildtilt.app.notes.FindingList;
-import mildtilt.app.notes.NotesPane;
-import mildtilt.app.piece.PiecePane;
+import mildtilt.app.part.PiecePane;
 import mildtilt.app.survey.SurePane;
 import mildtilt.app.survey.SurveyPane;
 import mildtilt.app.workbench.SideTab;

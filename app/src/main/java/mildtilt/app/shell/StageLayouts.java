@@ -1,5 +1,4 @@
 package mildtilt.app.shell;
-
 import java.io.IOException;
 import java.io.Reader;
 import java.io.Writer;

@@ -1,5 +1,4 @@
 package mildtilt.app.shell;
-
 import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.Locale;
@@ -10,12 +9,12 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
-import mildtilt.app.look.StateMark;
+import mildtilt.app.controls.StateMark;
 import mildtilt.app.workbench.WorkStage;
-import mildtilt.app.workbench.Worked;
 import mildtilt.app.workbench.Workbench;
-import mildtilt.check.Finding;
-import mildtilt.check.Severity;
+import mildtilt.app.workbench.Worked;
+import mildtilt.findings.Finding;
+import mildtilt.findings.Severity;
 
 /** The six stages in working order, each with the gravest of what is found in it. */
 final class StagePath extends HBox {

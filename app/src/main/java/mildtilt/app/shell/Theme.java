@@ -1,5 +1,4 @@
 package mildtilt.app.shell;
-
 import atlantafx.base.theme.PrimerDark;
 import atlantafx.base.theme.PrimerLight;
 import java.util.List;

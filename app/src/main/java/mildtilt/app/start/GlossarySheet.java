@@ -1,5 +1,4 @@
 package mildtilt.app.start;
-
 import java.util.Optional;
 import javafx.scene.control.ButtonType;
 import javafx.scene.control.Dialog;
@@ -9,9 +8,9 @@ import javafx.scene.control.TextField;
 import javafx.scene.layout.VBox;
 import javafx.stage.Modality;
 import javafx.stage.Window;
-import mildtilt.app.look.Wrap;
-import mildtilt.glossary.Glossary.Term;
+import mildtilt.app.controls.Wrap;
 import mildtilt.glossary.Glossary;
+import mildtilt.glossary.Glossary.Term;
 
 /** Every word of the field, to be looked up beside the work. */
 public final class GlossarySheet {

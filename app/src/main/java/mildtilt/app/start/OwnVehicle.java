@@ -1,5 +1,4 @@
 package mildtilt.app.start;
-
 import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.List;
@@ -25,19 +24,19 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import javafx.util.StringConverter;
-import mildtilt.app.look.MeasureField;
-import mildtilt.app.look.Wrap;
+import mildtilt.app.controls.MeasureField;
+import mildtilt.app.controls.Wrap;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.drawing.Elevation;
 import mildtilt.format.DemoJob;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.job.VehicleScale;
-import mildtilt.measure.LengthText;
-import mildtilt.measure.LengthUnit;
 import mildtilt.start.AxleChoice;
 import mildtilt.start.GearChoice;
 import mildtilt.start.PartThere;
 import mildtilt.start.StartingVehicle;
+import mildtilt.units.LengthText;
+import mildtilt.units.LengthUnit;
 
 /** Asks in pictures what the user's own vehicle has, and for its three sizes. */
 final class OwnVehicle extends VBox {

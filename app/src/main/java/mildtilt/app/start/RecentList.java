@@ -1,5 +1,4 @@
 package mildtilt.app.start;
-
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
@@ -15,10 +14,10 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import mildtilt.analysis.Analysis;
-import mildtilt.app.look.Wrap;
-import mildtilt.check.Finding;
-import mildtilt.check.Severity;
+import mildtilt.app.controls.Wrap;
 import mildtilt.drawing.Elevation;
+import mildtilt.findings.Finding;
+import mildtilt.findings.Severity;
 import mildtilt.format.JobFile;
 import mildtilt.format.JobFileException;
 import mildtilt.geometry.ImpossibleGeometryException;

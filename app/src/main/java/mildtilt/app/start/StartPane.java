@@ -1,5 +1,4 @@
 package mildtilt.app.start;
-
 import java.nio.file.Path;
 import java.util.List;
 import javafx.css.PseudoClass;
@@ -9,7 +8,7 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import mildtilt.app.look.Wrap;
+import mildtilt.app.controls.Wrap;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.format.DemoJob;
 import mildtilt.start.StartingVehicle;

@@ -1,5 +1,4 @@
 package mildtilt.app.start;
-
 import java.util.List;
 import java.util.Optional;
 import javafx.event.EventTarget;

@@ -1,5 +1,4 @@
 package mildtilt.app.start;
-
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
@@ -18,15 +17,15 @@ import javafx.scene.layout.Pane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.util.Duration;
-import mildtilt.app.look.Wrap;
+import mildtilt.app.controls.Wrap;
 import mildtilt.app.workbench.HandsPosition;
 import mildtilt.app.workbench.SideTab;
 import mildtilt.app.workbench.ViewChoice;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
-import mildtilt.check.Fault;
-import mildtilt.check.Finding;
-import mildtilt.check.Severity;
+import mildtilt.findings.Fault;
+import mildtilt.findings.Finding;
+import mildtilt.findings.Severity;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
 import mildtilt.job.Element;

@@ -1,11 +1,10 @@
 package mildtilt.app.start;
-
 import java.util.List;
 import java.util.Optional;
 import javafx.scene.canvas.GraphicsContext;
+import mildtilt.app.controls.CanvasPane;
 import mildtilt.app.draw.PartPainter;
 import mildtilt.app.draw.SheetView;
-import mildtilt.app.look.CanvasPane;
 import mildtilt.clearance.VehicleSolids;
 import mildtilt.drawing.Elevation;
 import mildtilt.drawing.Extent;

@@ -1,5 +1,4 @@
 package mildtilt.app.survey;
-
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.ExecutorService;
@@ -12,8 +11,8 @@ import javafx.beans.value.ObservableValue;
 import javafx.scene.control.ProgressBar;
 import mildtilt.analysis.Analysis;
 import mildtilt.analysis.Headline;
-import mildtilt.app.facts.FormPane;
-import mildtilt.app.look.Wrap;
+import mildtilt.app.controls.Wrap;
+import mildtilt.app.forms.FormPane;
 import mildtilt.app.workbench.SideTab;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
@@ -21,10 +20,10 @@ import mildtilt.app.workbench.Worked;
 import mildtilt.job.Job;
 import mildtilt.survey.Stated;
 import mildtilt.uncertainty.Draws;
+import mildtilt.uncertainty.Sureness;
 import mildtilt.uncertainty.Sureness.Again;
 import mildtilt.uncertainty.Sureness.Figure;
 import mildtilt.uncertainty.Sureness.Gain;
-import mildtilt.uncertainty.Sureness;
 import org.jspecify.annotations.Nullable;
 
 /** How sure every headline figure is, and what to measure once more first. Worked out beside the interface while it is looked at. */

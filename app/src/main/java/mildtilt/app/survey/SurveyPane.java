@@ -1,5 +1,4 @@
 package mildtilt.app.survey;
-
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -16,9 +15,9 @@ import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import mildtilt.app.facts.FormPane;
-import mildtilt.app.look.WordField;
-import mildtilt.app.look.Wrap;
+import mildtilt.app.controls.WordField;
+import mildtilt.app.controls.Wrap;
+import mildtilt.app.forms.FormPane;
 import mildtilt.app.workbench.Beside;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
@@ -29,15 +28,15 @@ import mildtilt.job.Job;
 import mildtilt.job.JobPoints;
 import mildtilt.job.Names;
 import mildtilt.job.PointId;
-import mildtilt.measure.LengthText;
-import mildtilt.measure.LengthUnit;
-import mildtilt.measure.Phrase;
-import mildtilt.measure.Quantity;
 import mildtilt.survey.Reading;
 import mildtilt.survey.Skew;
 import mildtilt.survey.Survey;
 import mildtilt.survey.SurveyPoint;
 import mildtilt.survey.Surveyed;
+import mildtilt.units.LengthText;
+import mildtilt.units.LengthUnit;
+import mildtilt.units.Phrase;
+import mildtilt.units.Quantity;
 
 /** Every measured point with its readings, where that puts it, how sure it is, and which reading looks wrong. */
 public final class SurveyPane extends FormPane {

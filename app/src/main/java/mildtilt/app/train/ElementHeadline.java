@@ -1,5 +1,4 @@
 package mildtilt.app.train;
-
 import java.util.Optional;
 import java.util.stream.Stream;
 import mildtilt.analysis.Analysis;
@@ -8,9 +7,9 @@ import mildtilt.gear.ArmGear;
 import mildtilt.job.Element;
 import mildtilt.linkage.Rod;
 import mildtilt.linkage.SteeredAxle;
-import mildtilt.measure.LengthUnit;
-import mildtilt.measure.Quantity;
-import mildtilt.measure.Unit;
+import mildtilt.units.LengthUnit;
+import mildtilt.units.Quantity;
+import mildtilt.units.Unit;
 
 /** The one figure that matters most at each element. */
 final class ElementHeadline {

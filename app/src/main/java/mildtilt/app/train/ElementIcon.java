@@ -1,11 +1,10 @@
 package mildtilt.app.train;
-
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
 import javafx.scene.shape.StrokeLineCap;
-import mildtilt.app.look.Ink;
-import mildtilt.app.look.InkedPane;
+import mildtilt.app.controls.Ink;
+import mildtilt.app.controls.InkedPane;
 import mildtilt.gear.RackAndPinion;
 import mildtilt.job.Element;
 import mildtilt.job.Job;

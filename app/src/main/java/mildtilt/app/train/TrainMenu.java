@@ -1,5 +1,4 @@
 package mildtilt.app.train;
-
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -15,8 +14,8 @@ import mildtilt.column.Bearing;
 import mildtilt.column.Column;
 import mildtilt.column.Joint;
 import mildtilt.column.Shaft;
+import mildtilt.columnrange.TrainEdits;
 import mildtilt.job.Element;
-import mildtilt.routing.TrainEdits;
 
 /** What can be done to an element on the train strip: parts put in, split, swapped for others of the catalogue, taken out. */
 public final class TrainMenu {

@@ -1,5 +1,4 @@
 package mildtilt.app.train;
-
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -24,17 +23,17 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.scene.shape.Rectangle;
 import javafx.scene.text.Text;
-import mildtilt.app.look.Fonts;
-import mildtilt.app.look.StateMark;
-import mildtilt.app.look.Wrap;
+import mildtilt.app.controls.Fonts;
+import mildtilt.app.controls.StateMark;
+import mildtilt.app.controls.Wrap;
 import mildtilt.app.workbench.SideTab;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
-import mildtilt.check.Severity;
+import mildtilt.columnrange.TrainEdits;
+import mildtilt.findings.Severity;
 import mildtilt.job.Element;
 import mildtilt.job.JobPoints;
 import mildtilt.job.PointId;
-import mildtilt.routing.TrainEdits;
 import org.jspecify.annotations.Nullable;
 
 /** Every part of the steering in order, from hands to tyres, each with its figure and its state. Selecting one selects it everywhere. */

@@ -1,5 +1,4 @@
 package mildtilt.app.workbench;
-
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
@@ -11,8 +10,8 @@ import javafx.application.Platform;
 import mildtilt.analysis.Analysis;
 import mildtilt.analysis.Effect;
 import mildtilt.catalogue.Catalogue;
-import mildtilt.check.Finding;
-import mildtilt.check.Remedy;
+import mildtilt.findings.Finding;
+import mildtilt.findings.Remedy;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.job.Job;
 import mildtilt.steer.Grid;

@@ -1,5 +1,4 @@
 package mildtilt.app.workbench;
-
 import java.util.concurrent.CompletableFuture;
 import java.util.function.Consumer;
 import java.util.function.Supplier;

@@ -1,5 +1,4 @@
 package mildtilt.app.workbench;
-
 import mildtilt.geometry.Side;
 import mildtilt.job.Vehicle;
 import mildtilt.linkage.WheelTravel;

@@ -1,5 +1,4 @@
 package mildtilt.app.workbench;
-
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.Optional;

@@ -1,5 +1,4 @@
 package mildtilt.app.workbench;
-
 import java.util.List;
 import java.util.Optional;
 import mildtilt.clearance.VehicleSolids;

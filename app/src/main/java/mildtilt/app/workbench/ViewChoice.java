@@ -1,5 +1,4 @@
 package mildtilt.app.workbench;
-
 import java.util.Arrays;
 import java.util.Optional;
 import mildtilt.drawing.Elevation;

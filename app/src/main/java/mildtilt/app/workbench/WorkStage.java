@@ -1,6 +1,5 @@
 package mildtilt.app.workbench;
-
-import mildtilt.check.Finding;
+import mildtilt.findings.Finding;
 import mildtilt.job.Element;
 
 /** What is being worked on. A stage changes what is shown, never the job. In working order. */

@@ -1,5 +1,4 @@
 package mildtilt.app.workbench;
-
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.LocalDateTime;
@@ -16,11 +15,11 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import mildtilt.catalogue.Catalogue;
-import mildtilt.check.Finding;
 import mildtilt.clearance.PairGap;
 import mildtilt.clearance.VehicleSolids;
 import mildtilt.describe.RangeCheck;
 import mildtilt.drawing.Sketch;
+import mildtilt.findings.Finding;
 import mildtilt.format.CatalogueFile;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
@@ -29,10 +28,10 @@ import mildtilt.job.Element;
 import mildtilt.job.Job;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.linkage.WheelTravel;
-import mildtilt.measure.LengthUnit;
 import mildtilt.parts.JobParts;
 import mildtilt.steer.AxlePose;
 import mildtilt.steer.SteeringTrain;
+import mildtilt.units.LengthUnit;
 import org.jspecify.annotations.Nullable;
 
 /**

@@ -1,5 +1,0 @@
-/** The panes at the side that tell what was worked out, in words and small tables. */
-@NullMarked
-package mildtilt.app.facts;
-
-import org.jspecify.annotations.NullMarked;

@@ -1,5 +1,0 @@
-/** Tokens of the look in Java: inks read from the style sheet, fonts, shapes of the states. */
-@NullMarked
-package mildtilt.app.look;
-
-import org.jspecify.annotations.NullMarked;

@@ -1,5 +1,0 @@
-/** What is wrong and the remedies. */
-@NullMarked
-package mildtilt.app.notes;
-
-import org.jspecify.annotations.NullMarked;

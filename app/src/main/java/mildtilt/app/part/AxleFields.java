@@ -1,0 +1,161 @@
+package mildtilt.app.part;
+import static mildtilt.app.part.PieceField.length;
+import static mildtilt.app.part.PieceField.optional;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.UnaryOperator;
+import mildtilt.arms.KnuckleChange;
+import mildtilt.arms.KnuckleEdits;
+import mildtilt.describe.Spot;
+import mildtilt.gear.ArmGear;
+import mildtilt.gear.ColumnArm;
+import mildtilt.gear.Gear;
+import mildtilt.gear.RackAndPinion;
+import mildtilt.gear.SteeringBox;
+import mildtilt.gear.WormAndRoller;
+import mildtilt.geometry.Side;
+import mildtilt.job.Element;
+import mildtilt.job.Job;
+import mildtilt.job.Loads;
+import mildtilt.job.Vehicle;
+import mildtilt.linkage.BellCrank;
+import mildtilt.linkage.CentreLink;
+import mildtilt.linkage.Corner;
+import mildtilt.linkage.DragLink;
+import mildtilt.linkage.Linkage;
+import mildtilt.linkage.RackTieRods;
+import mildtilt.linkage.Rod;
+import mildtilt.linkage.RodEnds;
+import mildtilt.linkage.RodTube;
+import mildtilt.linkage.Shuttle;
+import mildtilt.linkage.SteeredAxle;
+import mildtilt.parts.AxleParts;
+import mildtilt.parts.PlanParts;
+
+/** Which sizes, points apart, each element from the gear to the tyres has to type. */
+final class AxleFields {
+
+    private static final Spot AXLE = Spot.WHOLE.in("axle");
+    private static final Spot LINKAGE = AXLE.in("linkage");
+
+    private AxleFields() {}
+
+    static List<PieceField> of(Job job, Element element) {
+        SteeredAxle axle = job.axle().orElseThrow();
+        return switch (element) {
+            case Element.GearElement _ -> PartFields.of(AXLE.in("gear"), AxleParts.GEAR, axle.gear(), "", (j, change) -> j.editAxle(a -> a.withGear(change.apply(a.gear()))));
+            case Element.GearArm _ -> axle.armGear().map(ArmGear::armLength).map(now -> List.of(length("Arm length", now, (j, v) -> KnuckleEdits.scaledGearArm(j, v / now)))).orElse(List.of());
+            case Element.DrivenRod _ -> drivenRod(axle);
+            case Element.Relay _ -> relay(axle.linkage());
+            case Element.TieRods _ -> tieRods(axle);
+            case Element.SteeringArms _ -> arms(job, axle);
+            case Element.Knuckles _ -> knuckles(axle);
+            case Element.BeamElement _ -> PartFields.of(AXLE.in("beam"), AxleParts.BEAM, axle.beam().orElseThrow(), "", (j, change) -> j.editAxle(a -> a.withBeam(change.apply(a.beam().orElseThrow()))));
+            case Element.Tyres _ -> tyres(job.vehicle());
+            case Element.Wheel _, Element.ShaftAt _, Element.JointAt _, Element.Tube _, Element.BearingAt _,
+                    Element.InTheWay _, Element.AtTheWheel _ -> List.of();
+        };
+    }
+
+    /** What is chosen from a few: whether a box's ratio stays the same. */
+    static List<PieceChoice> choices(SteeredAxle axle, Element element) {
+        if (!(element instanceof Element.GearElement)) {
+            return List.of();
+        }
+        return switch (axle.gear()) {
+            case SteeringBox b -> List.of(ratioChoice(true, new WormAndRoller(b.axis(), b.armEnd(), b.ratio(), b.ratio(), b.sweepEachWayDeg(), b.sweepEachWayDeg())));
+            case WormAndRoller w -> List.of(ratioChoice(false, new SteeringBox(w.axis(), w.armEnd(), w.ratio(), w.sweepEachWayDeg())));
+            case RackAndPinion _, ColumnArm _ -> List.of();
+        };
+    }
+
+    private static PieceChoice ratioChoice(boolean same, Gear other) {
+        return PieceChoice.yesNo("Ratio of the box", "the same all the way", "changes with the swing", same, (j, _) -> j.editAxle(a -> a.withGear(other)))
+                .meaning("A worm and roller is quicker or slower in the middle than near the locks. Turn its input and read the arm's swing in the middle and near an end.");
+    }
+
+    private static List<PieceField> drivenRod(SteeredAxle axle) {
+        List<PieceField> all = PartFields.of(LINKAGE, AxleParts.LINKAGE, axle.linkage(), "", AxleFields::linkage, "slide", "pivot_axis", "travel_each_way_mm");
+        switch (axle.linkage()) {
+            case DragLink d -> all.addAll(rodEnds(LINKAGE.in("ends"), d.ends(), "", (j, e) -> j.editAxle(x -> x.editRodEnds(Rod.DRAG_LINK, e))));
+            case BellCrank b -> all.addAll(rodEnds(LINKAGE.in("drag_rod_ends"), b.dragRodEnds(), "", (j, e) -> j.editAxle(x -> x.editRodEnds(Rod.DRAG_ROD, e))));
+            case Shuttle s -> all.addAll(rodEnds(LINKAGE.in("link_ends"), s.linkEnds(), "", (j, e) -> j.editAxle(x -> x.editRodEnds(Rod.SHORT_LINK, e))));
+            case CentreLink _, RackTieRods _ -> { }
+        }
+        return all;
+    }
+
+    private static List<PieceField> relay(Linkage linkage) {
+        return switch (linkage) {
+            case BellCrank _, Shuttle _ -> PartFields.of(LINKAGE, AxleParts.LINKAGE, linkage, "", AxleFields::linkage);
+            case CentreLink _, RackTieRods _, DragLink _ -> List.of();
+        };
+    }
+
+    private static Job linkage(Job job, UnaryOperator<Linkage> change) {
+        return job.editAxle(a -> a.withLinkage(change.apply(a.linkage())));
+    }
+
+    private static List<PieceField> tieRods(SteeredAxle axle) {
+        List<PieceField> all = new ArrayList<>();
+        for (Side side : sides(axle)) {
+            all.addAll(rodEnds(AXLE.in(side.code()).in("rod_ends"), axle.corner(side).rodEnds(), of(axle, side),
+                    (j, e) -> withCorner(j, side, c -> c.withRodEnds(e.apply(c.rodEnds())))));
+        }
+        return all;
+    }
+
+    private static List<PieceField> rodEnds(Spot at, RodEnds ends, String of, PartFields.Edit<RodEnds> edit) {
+        List<PieceField> all = PartFields.of(at, AxleParts.ROD_ENDS, ends, of, edit, "outer_bolt", "inner_bolt");
+        RodTube tube = ends.tube().orElse(new RodTube(22, 3, 0, RodTube.USUAL_YIELD));
+        all.add(optional("Tube outside" + of, PieceField.Measure.LENGTH, ends.tube().map(RodTube::outside), (j, v) -> edit.apply(j,
+                e -> e.withTube(v.map(o -> new RodTube(o, Math.min(tube.wall(), o / 2), tube.crank(), tube.yield())))))
+                .meaning("Steel tube. Without it no buckling can be worked out."));
+        ends.tube().ifPresent(t -> all.addAll(PartFields.of(at.in("tube"), AxleParts.ROD_TUBE, t, of, (j, change) -> edit.apply(j, e -> e.withTube(e.tube().map(change))), "outside_mm")));
+        all.addAll(PartFields.of(at, AxleParts.ROD_ENDS, ends, of, edit, "allowed_deg"));
+        return all;
+    }
+
+    private static List<PieceField> arms(Job job, SteeredAxle axle) {
+        List<PieceField> all = new ArrayList<>();
+        for (Side side : sides(axle)) {
+            double now = KnuckleEdits.armLength(job, side);
+            all.add(length("Arm length" + of(axle, side), now,
+                    (j, v) -> KnuckleEdits.changed(j, side, new KnuckleChange(v - now, 0, 0, 0, 0)))
+                    .meaning("From the steer axis, square, to the tie rod's joint."));
+        }
+        return all;
+    }
+
+    private static List<PieceField> knuckles(SteeredAxle axle) {
+        List<PieceField> all = new ArrayList<>();
+        for (Side side : sides(axle)) {
+            all.addAll(PartFields.of(AXLE.in(side.code()).in("limits"), AxleParts.LIMITS, axle.corner(side).limits(), of(axle, side), (j, change) -> withCorner(j, side, c -> c.withLimits(change.apply(c.limits())))));
+        }
+        return all;
+    }
+
+    private static List<PieceField> tyres(Vehicle v) {
+        Loads usual = v.loads().orElse(Loads.of(600));
+        List<PieceField> all = new ArrayList<>(List.of(
+                optional("Front axle load, kg", PieceField.Measure.NUMBER, v.loads().map(Loads::frontAxleKg),
+                        (j, x) -> j.withVehicle(j.vehicle().withLoads(x.map(kg -> new Loads(kg, usual.friction(), usual.rollingResistance(), usual.efficiency())))))
+                        .meaning("On both steered wheels together. Without it no effort can be worked out.")));
+        all.add(0, PartFields.one(Spot.WHOLE.in("vehicle"), PlanParts.VEHICLE, "tyre_width_mm", v, (j, change) -> j.withVehicle(change.apply(j.vehicle()))));
+        v.loads().ifPresent(l -> all.addAll(PartFields.of(Spot.WHOLE.in("vehicle").in("loads"), PlanParts.LOADS, l, "", (j, change) -> j.withVehicle(j.vehicle().withLoads(j.vehicle().loads().map(change))), "front_axle_kg")));
+        return all;
+    }
+
+    private static List<Side> sides(SteeredAxle axle) {
+        return axle.ownRight().isPresent() ? List.of(Side.LEFT, Side.RIGHT) : List.of(Side.LEFT);
+    }
+
+    private static String of(SteeredAxle axle, Side side) {
+        return axle.ownRight().isPresent() ? ", " + side.label() : "";
+    }
+
+    private static Job withCorner(Job job, Side side, UnaryOperator<Corner> edit) {
+        return job.editAxle(a -> a.withCorner(side, edit.apply(a.corner(side))));
+    }
+}

@@ -1,0 +1,104 @@
+package mildtilt.app.part;
+import static mildtilt.app.part.PieceField.length;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.BiFunction;
+import java.util.stream.Stream;
+import mildtilt.describe.Spot;
+import mildtilt.geometry.Axis;
+import mildtilt.geometry.Point;
+import mildtilt.geometry.Side;
+import mildtilt.geometry.Vector;
+import mildtilt.job.Job;
+import mildtilt.obstacle.Carrier;
+import mildtilt.obstacle.Driver;
+import mildtilt.obstacle.Obstacle;
+import mildtilt.obstacle.Obstacle.May;
+import mildtilt.obstacle.Sweep;
+import mildtilt.parts.ObstacleParts;
+
+/** The sizes and choices of what is in the way, of the driver, and of the own parts that only clearances ask for. */
+final class ObstacleFields {
+
+    private static final double USUAL_SWING_DEG = 20;
+    private static final double USUAL_SLIDE = 40;
+    private static final double USUAL_WANDER = 10;
+    private static final double USUAL_FOLLOW = 0.2;
+
+    private ObstacleFields() {}
+
+    static List<PieceField> of(Obstacle o, int index) {
+        Spot at = Spot.WHOLE.in("surroundings").in("obstacles").at(index);
+        PartFields.Edit<Obstacle> edit = (j, change) -> j.editSurroundings(s -> s.edit(index, change));
+        List<PieceField> all = PartFields.of(at, ObstacleParts.OBSTACLE, o, "", edit);
+        all.addAll(PartFields.of(at.in("shape"), ObstacleParts.SHAPE, o.shape(), "", (j, change) -> edit.apply(j, x -> x.withShape(change.apply(x.shape())))));
+        if (!(o.sweep() instanceof Sweep.Still)) {
+            all.addAll(PartFields.of(at.in("sweep"), ObstacleParts.SWEEP, o.sweep(), "", (j, change) -> edit.apply(j, x -> x.withSweep(change.apply(x.sweep())))));
+        }
+        switch (o.sweep()) {
+            case Sweep.Turns t -> pivot(all, index, t.axis(), a -> new Sweep.Turns(a, t.fromDeg(), t.toDeg()));
+            case Sweep.FollowsWheel f -> pivot(all, index, f.axis(), a -> new Sweep.FollowsWheel(f.side(), a, f.degPerMm()));
+            case Sweep.Still _, Sweep.Slides _, Sweep.Wanders _ -> { }
+        }
+        return all;
+    }
+
+    private interface About {
+        Sweep with(Axis axis);
+    }
+
+    private static void pivot(List<PieceField> all, int index, Axis axis, About about) {
+        Point p = axis.origin();
+        BiFunction<Job, Point, Job> set = (j, q) -> j.editSurroundings(s -> s.edit(index, o -> o.withSweep(about.with(new Axis(q, axis.direction())))));
+        all.add(length("Pivot, x", p.x(), (j, v) -> set.apply(j, new Point(v, p.y(), p.z()))));
+        all.add(length("Pivot, y", p.y(), (j, v) -> set.apply(j, new Point(p.x(), v, p.z()))));
+        all.add(length("Pivot, z", p.z(), (j, v) -> set.apply(j, new Point(p.x(), p.y(), v))));
+    }
+
+    static List<PieceChoice> choices(Obstacle o, int index) {
+        List<PieceChoice> all = new ArrayList<>();
+        all.add(PieceChoice.of("Fixed to", Carrier.values(), Carrier::label, o.carrier(), (j, c) -> j.editSurroundings(s -> s.edit(index, x -> x.withCarrier(c)))));
+        all.add(PieceChoice.yesNo("Heat", "gives off heat", "cold", o.hot(), (j, hot) -> j.editSurroundings(s -> s.edit(index, x -> x.withHot(hot))))
+                .meaning("What is hot asks for a larger gap."));
+        List<Sweep> ways = sweeps(o);
+        List<String> words = List.of("stays", "turns (across)", "turns (fore and aft)", "slides fore and aft", "slides up and down", "wanders", "left wheel turns it", "right wheel turns it");
+        all.add(new PieceChoice("Moves by itself", "Pedals and rocking engines turn, hoses wander, an anti-roll bar is turned by its wheel.", words, chosen(o.sweep()),
+                (j, i) -> j.editSurroundings(s -> s.edit(index, x -> x.withSweep(ways.get(i))))));
+        List<String> may = Stream.of(May.values()).map(May::label).toList();
+        all.add(new PieceChoice("May it give way", "What a remedy or a route may ask of it: a battery box is moved, a rail is notched, a leaf spring or a slide bar is neither.", may,
+                o.may().ordinal(), (j, i) -> j.editSurroundings(s -> s.edit(index, x -> x.withMay(Optional.of(May.values()[i]))))));
+        all.add(PieceChoice.yesNo("Bearings", "bracket can be fixed", "none fixed to it", o.takesBearings(),
+                (j, takes) -> j.editSurroundings(s -> s.edit(index, x -> x.withTakesBearings(takes))))
+                .meaning("Whether the route finder may fix the bracket of a support bearing to it."));
+        return all;
+    }
+
+    private static List<Sweep> sweeps(Obstacle o) {
+        Point at = o.shape().points().getFirst();
+        Axis across = new Axis(at, Vector.Y.direction());
+        Axis along = new Axis(at, Vector.X.direction());
+        return List.of(new Sweep.Still(), new Sweep.Turns(across, -USUAL_SWING_DEG, 0), new Sweep.Turns(along, -3, 3),
+                new Sweep.Slides(Vector.X.direction(), 0, USUAL_SLIDE), new Sweep.Slides(Vector.Z.direction(), 0, USUAL_SLIDE), new Sweep.Wanders(USUAL_WANDER),
+                new Sweep.FollowsWheel(Side.LEFT, across, USUAL_FOLLOW), new Sweep.FollowsWheel(Side.RIGHT, across, USUAL_FOLLOW));
+    }
+
+    private static int chosen(Sweep s) {
+        return switch (s) {
+            case Sweep.Still _ -> 0;
+            case Sweep.Turns t -> Math.abs(t.axis().direction().y()) > 0.7 ? 1 : 2;
+            case Sweep.Slides d -> Math.abs(d.along().x()) > 0.7 ? 3 : 4;
+            case Sweep.Wanders _ -> 5;
+            case Sweep.FollowsWheel f -> f.side() == Side.LEFT ? 6 : 7;
+        };
+    }
+
+    static List<PieceField> driver(Driver d) {
+        return PartFields.of(Spot.WHOLE.in("surroundings").in("driver"), ObstacleParts.DRIVER, d, "", (j, change) -> j.editSurroundings(s -> s.withDriver(s.driver().map(change))));
+    }
+
+    static List<PieceField> own(Job job) {
+        return PartFields.of(Spot.WHOLE.in("surroundings").in("own_parts"), ObstacleParts.OWN, job.surroundings().own(), "", (j, change) -> j.editSurroundings(s -> s.withOwn(change.apply(s.own()))));
+    }
+}

@@ -1,0 +1,118 @@
+package mildtilt.app.trial;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import javafx.geometry.Pos;
+import javafx.scene.control.Label;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import mildtilt.app.controls.WordField;
+import mildtilt.app.controls.Wrap;
+import mildtilt.app.forms.FormPane;
+import mildtilt.app.workbench.Workbench;
+import mildtilt.app.workbench.Worked;
+import mildtilt.job.Built;
+import mildtilt.trials.Inspection;
+import mildtilt.trials.Inspection.Tick;
+import mildtilt.trials.compare.FitTables;
+import mildtilt.trials.compare.InspectionList;
+import mildtilt.trials.compare.InspectionList.Item;
+
+/** What is looked at before the vehicle is driven and after it was driven first, with who and when: a builder's record. */
+final class InspectionPane extends FormPane {
+
+    private final FitDesk desk;
+    private final Runnable savePdf;
+    private String who = "";
+
+    InspectionPane(Workbench bench, FitDesk desk, Runnable savePdf) {
+        super(bench, "fit-inspection");
+        this.desk = desk;
+        this.savePdf = savePdf;
+        getStyleClass().addAll("make-sheet", "fit-sheet");
+        refresh();
+    }
+
+    @Override
+    protected Optional<String> missing(Worked worked) {
+        return Optional.empty();
+    }
+
+    @Override
+    protected Object basis(Worked worked) {
+        return List.of(new SameOnly(worked.now()), new SameOnly(bench.job()), desk.vehicle().id());
+    }
+
+    @Override
+    protected void show(Worked worked) {
+        Built v = desk.vehicle();
+        title("Inspection: " + v.name(), "");
+        add(Wrap.text(InspectionList.CAUTION, "step"));
+        List<Item> items = InspectionList.of(worked.now(), v.inspection());
+        say(FitTables.signed(v, items).text(bench.lengthUnit()));
+        WordField by = new WordField(who, t -> who = t.strip());
+        by.setId("inspection-who");
+        by.setPromptText("role or initials");
+        by.setPrefWidth(140);
+        WordField own = new WordField("", t -> {
+            if (!t.isBlank()) {
+                desk.edit("Also look at: " + t.strip(), b -> b.editInspection(i -> i.withOwn(t.strip())));
+            }
+        });
+        own.setId("inspection-own");
+        own.setPromptText("an item of your own");
+        own.setPrefWidth(200);
+        row(named("Looked at by", by), day("First driven on", "inspection-driven", v.inspection().driven(), (j, d) -> j.editLog(l -> l.edit(v.id(), b -> b.editInspection(i -> i.withDriven(d))))),
+                named("Add", own), named(" ", small("Save the sheet as PDF…", "inspection-pdf", savePdf)));
+        for (InspectionList.Group g : InspectionList.Group.values()) {
+            head(g.label());
+            if (g == InspectionList.Group.AGAIN && v.inspection().driven().isEmpty()) {
+                hint("After the first short, slow drive on closed ground.");
+            }
+            items.stream().filter(i -> i.group() == g).forEach(i -> item(v, i));
+        }
+    }
+
+    private void item(Built v, Item item) {
+        Optional<Tick> tick = v.inspection().tick(item.id());
+        String id = item.id().text().replaceAll("[^a-z0-9]+", "-");
+        ToggleButton fine = state("Fine", "inspect-fine-" + id, tick.filter(Tick::found).isPresent());
+        ToggleButton wrong = state("Not fine", "inspect-wrong-" + id, tick.filter(t -> !t.found()).isPresent());
+        fine.setOnAction(_ -> mark(item, fine.isSelected() ? Optional.of(true) : Optional.empty(), tick));
+        wrong.setOnAction(_ -> mark(item, wrong.isSelected() ? Optional.of(false) : Optional.empty(), tick));
+        Label what = Wrap.text(item.what().text(bench.lengthUnit()), "step");
+        HBox.setHgrow(what, Priority.ALWAYS);
+        what.setMaxWidth(Double.MAX_VALUE);
+        Label told = Wrap.text(tick.map(t -> t.day() + (t.by().isBlank() ? "" : ", " + t.by())).orElse("open"), tick.filter(t -> !t.found()).isPresent() ? "brings" : "hint");
+        told.setMinWidth(110);
+        WordField note = new WordField(tick.map(Tick::note).orElse(""), text -> tick.ifPresent(t -> desk.edit("Note: " + text, b -> b.editInspection(i -> i.withTick(item.id(), Optional.of(new Tick(t.found(), t.by(), t.day(), text)))))));
+        note.setId("inspect-note-" + id);
+        note.setPromptText("note");
+        note.setAccessibleText("Note");
+        note.setPrefWidth(220);
+        note.setMinWidth(140);
+        // A note goes with what was found.
+        note.setVisible(tick.isPresent());
+        HBox row = new HBox(8, fine, wrong, what, note, told);
+        row.setAlignment(Pos.CENTER_LEFT);
+        row.getStyleClass().add("obstacle-row");
+        add(row);
+    }
+
+    private static ToggleButton state(String text, String id, boolean on) {
+        ToggleButton b = new ToggleButton(text);
+        b.setId(id);
+        b.setSelected(on);
+        b.setMinWidth(USE_PREF_SIZE);
+        b.getStyleClass().add("tick-button");
+        return b;
+    }
+
+    private void mark(Item item, Optional<Boolean> found, Optional<Tick> before) {
+        LocalDate today = desk.today();
+        Optional<Tick> tick = found.map(f -> new Tick(f, who, today, before.map(Tick::note).orElse("")));
+        String change = found.map(f -> f ? "Found fine: " : "Found not fine: ").orElse("Open again: ") + item.group().label();
+        desk.edit(change, b -> b.editInspection((Inspection i) -> i.withTick(item.id(), tick)));
+    }
+}

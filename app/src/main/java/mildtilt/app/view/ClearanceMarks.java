@@ -1,0 +1,72 @@
+package mildtilt.app.view;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.paint.Color;
+import mildtilt.app.controls.Fonts;
+import mildtilt.app.controls.Ink;
+import mildtilt.app.draw.SheetView;
+import mildtilt.app.workbench.Workbench;
+import mildtilt.clearance.PairGap;
+import mildtilt.drawing.Pen;
+import mildtilt.drawing.Sketch;
+import mildtilt.drawing.Stroke;
+import mildtilt.geometry.Point;
+import mildtilt.job.Element;
+import mildtilt.units.Quantity;
+
+/** What the clearance stage adds to an elevation: the route looked at, the gap looked at, what each thing in the way is. */
+final class ClearanceMarks {
+
+    private final Workbench bench;
+    private final GraphicsContext g;
+    private final SheetView v;
+    private final Function<Ink, Color> ink;
+
+    ClearanceMarks(Workbench bench, GraphicsContext g, SheetView v, Function<Ink, Color> ink) {
+        this.bench = bench;
+        this.g = g;
+        this.v = v;
+        this.ink = ink;
+    }
+
+    /** A route that is looked at: its shafts, and a ring at every joint. */
+    void ghost(List<Point> points, boolean large) {
+        g.setStroke(ink.apply(Ink.ACCENT));
+        g.setLineWidth(large ? 4 : 2.4);
+        g.setLineDashes(9, 7);
+        g.strokePolyline(points.stream().mapToDouble(v::x).toArray(), points.stream().mapToDouble(v::y).toArray(), points.size());
+        g.setLineDashes();
+        g.setLineWidth(1.6);
+        for (Point p : points.subList(1, points.size() - 1)) {
+            g.strokeOval(v.x(p) - 7, v.y(p) - 7, 14, 14);
+        }
+    }
+
+    /** What each thing in the way is, where there is room to write it. */
+    void names(Sketch sketch, FigureWriter figures) {
+        Set<Element> named = new HashSet<>();
+        for (Stroke s : sketch.strokes()) {
+            if (s.element().orElse(null) instanceof Element.InTheWay e && s.pen() != Pen.SWEPT && named.add(e)) {
+                double x = s.points().stream().mapToDouble(v::x).average().orElse(0);
+                double y = s.points().stream().mapToDouble(v::y).average().orElse(0);
+                figures.beside(Element.label(bench.job(), e), x, y, bench.selectionProperty().get().equals(Optional.of(e)) ? Ink.ACCENT : Ink.LINE, Fonts.text(12));
+            }
+        }
+    }
+
+    /** Between the nearest places of the pair that is looked at. */
+    void gap(PairGap p, FigureWriter figures) {
+        double x = v.x(p.onFirst());
+        double y = v.y(p.onFirst());
+        Ink colour = p.margin() < 0 ? Ink.STOP : Ink.FINE;
+        g.setStroke(ink.apply(colour));
+        g.setLineWidth(2.5);
+        g.strokeLine(x, y, v.x(p.onSecond()), v.y(p.onSecond()));
+        g.strokeOval(x - 11, y - 11, 22, 22);
+        figures.beside(Quantity.length(p.gap()).text(bench.lengthUnit()), x, y, colour, Fonts.figure(15));
+    }
+}

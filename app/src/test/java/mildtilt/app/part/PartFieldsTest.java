@@ -1,0 +1,54 @@
+package mildtilt.app.part;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.catchThrowable;
+
+import java.util.List;
+import mildtilt.format.DemoJob;
+import mildtilt.format.JobReader;
+import mildtilt.format.JobWriter;
+import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.job.Element;
+import mildtilt.job.Job;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+
+class PartFieldsTest {
+
+    private static final double[] TYPED = {1e7, -1e7, 0, 0.3, 999};
+
+    /** Whatever is typed into any field of any part: either the job takes it, and its file does, or it is refused in the words of the file. */
+    @ParameterizedTest
+    @EnumSource(DemoJob.class)
+    void whatAFieldRefusesItRefusesInTheWordsOfTheFile(DemoJob demo) throws Exception {
+        Job job = demo.job();
+        int refused = 0;
+        for (Element e : Element.of(job)) {
+            for (PieceField f : PieceFields.of(job, e)) {
+                for (double v : TYPED) {
+                    Throwable said = catchThrowable(() -> f.set().apply(job, v));
+                    if (said == null) {
+                        continue;
+                    }
+                    assertThat(said).as(f.label()).isInstanceOf(ImpossibleGeometryException.class);
+                    boolean range = said.getMessage().matches(".* is -?[0-9.]+.*; it can(?:'t)? be .*");
+                    refused += range ? 1 : 0;
+                    assertThat(range || Math.abs(v) < 1e6 || f.label().matches("Angle it stands at|Arm length.*|.* slopes down|.* points left|.* leans .*|Tube outside.*|Front axle load, kg|Pivot, .")).as(f.label() + " " + v + ": " + said.getMessage()).isTrue();
+                }
+            }
+        }
+        assertThat(refused).isGreaterThan(60);
+    }
+
+    @Test
+    void theSentenceOfAFieldIsThatOfItsFile() {
+        Job job = DemoJob.LIBRARY_BUS.job();
+        PieceField ratio = PieceFields.of(job, new Element.GearElement()).stream().filter(f -> f.label().equals("Ratio of the box")).findFirst().orElseThrow();
+        String file = JobWriter.write(job).replaceFirst("\"ratio\" : -?[0-9.]+", "\"ratio\" : 4000");
+        Throwable inFile = catchThrowable(() -> JobReader.read(file));
+        assertThatThrownBy(() -> ratio.set().apply(job, 4000.0)).hasMessage(inFile.getMessage()).hasMessage("Axle, gear, ratio is 4000; it can be -1000 to 1000.");
+        List<PieceField> joint = PieceFields.of(job, new Element.JointAt(0));
+        assertThat(joint).extracting(PieceField::label).contains("Largest angle allowed", "Take-off, gear side");
+    }
+}

@@ -1,0 +1,160 @@
+package mildtilt.routes;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import mildtilt.bearings.BearingPlace;
+import mildtilt.bearings.Supports;
+import mildtilt.clearance.Clearances;
+import mildtilt.clearance.PairGap;
+import mildtilt.clearance.Standing;
+import mildtilt.clocking.BestClocking;
+import mildtilt.column.Column;
+import mildtilt.column.ColumnTrain;
+import mildtilt.column.Shaft;
+import mildtilt.column.Slide;
+import mildtilt.columnrange.ColumnFigures;
+import mildtilt.columnrange.ColumnRange;
+import mildtilt.columnrange.FrontPush;
+import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.geometry.Point;
+import mildtilt.job.Job;
+import mildtilt.routes.Weigh.Worth;
+import mildtilt.solid.Convex;
+import mildtilt.solid.Gaps;
+import mildtilt.solid.Solid;
+import mildtilt.steer.SteeringTrain;
+import mildtilt.units.Phrase;
+import mildtilt.units.Quantity;
+
+/** Makes a way into a job with bearings and clocking, and goes through it in full: range of adjustment, supports, every gap. */
+final class RouteBuilder {
+
+    /** Stroke and overlap over what the range asks, mm. */
+    private static final double SPARE = 10;
+
+    private final Layout layout;
+    private final List<Solid> brackets;
+
+    RouteBuilder(Layout layout) {
+        this.layout = layout;
+        brackets = Standing.brackets(layout.job);
+    }
+
+    /** A route, or why it is none after all. */
+    record Built(Optional<Route> route, Optional<Phrase> refused) {
+
+        static Built refused(Phrase why) {
+            return new Built(Optional.empty(), Optional.of(why));
+        }
+    }
+
+    Built build(Way way, Worth worth) {
+        try {
+            return held(layout.built(way), way, worth);
+        } catch (ImpossibleGeometryException e) {
+            return Built.refused(Phrase.plain(e.getMessage()));
+        }
+    }
+
+    private Built held(Job bare, Way way, Worth worth) {
+        Column c = bare.column().orElseThrow();
+        List<Phrase> bearings = new ArrayList<>();
+        for (int missing = Supports.of(c).missing(); missing > 0; missing = Supports.of(c).missing()) {
+            Optional<BearingPlace> place = place(c);
+            if (place.isEmpty()) {
+                return Built.refused(noPlace(c, way));
+            }
+            c = place.get().putOn(c);
+            bearings.add(Phrase.of("Support bearing on " + Phrase.name(c.shafts().get(place.get().shaft()).name()) + ", {0} from " + Phrase.name(c.joints().get(place.get().joint()).name())
+                    + (brackets.isEmpty() ? "; no surface is marked to fix it to" : ""), Quantity.length(place.get().toJoint())));
+        }
+        double spare = ColumnFigures.spareDeg(c, layout.job.rules());
+        if (spare < 0) {
+            return Built.refused(Phrase.of("With " + way(way) + " a joint is {0} over its limit at the worst of the wheel's adjustment and the frame's movement",
+                    Quantity.angle(-spare)));
+        }
+        Sliding sliding = sliding(c);
+        if (sliding.refused.isPresent()) {
+            return Built.refused(sliding.refused.get());
+        }
+        c = sliding.column;
+        bearings.addAll(sliding.told);
+        Column clocked = c;
+        BestClocking best = BestClocking.asMade(new ColumnTrain(c));
+        for (int i = 0; i < best.clockingDeg().size(); i++) {
+            double deg = best.clockingDeg().get(i);
+            clocked = clocked.editShaft(i + 1, s -> s.withClockingDeg(deg));
+        }
+        Job job = bare.withColumn(clocked);
+        return gaps(job, way, worth, spare, best.ripplePct(), bearings);
+    }
+
+    /** All gaps as the job would have them, over the whole range. */
+    private Built gaps(Job job, Way way, Worth worth, double spare, double ripple, List<Phrase> bearings) {
+        Optional<PairGap> tightest = Clearances.ofShafts(job, new SteeringTrain(job)).stream()
+                .min(Comparator.comparingDouble(p -> p.gap() - Math.max(p.need(), layout.question.gap())));
+        Optional<Double> margin = tightest.map(p -> p.gap() - Math.max(p.need(), layout.question.gap()));
+        if (margin.filter(m -> m < 0).isPresent()) {
+            return Built.refused(Phrase.of("With " + way(way) + ", " + Phrase.name(tightest.orElseThrow().label()) + " lack {0} of their gap, worst " + tightest.orElseThrow().where().words(),
+                    Quantity.length(-margin.get())));
+        }
+        return new Built(Optional.of(new Route(List.of(), job, layout.points(way), worth.widestDeg(), spare, ripple, margin,
+                tightest.map(PairGap::label).orElse(""), FrontPush.of(job.column().orElseThrow()).stroke(), worth.length(), way.numbers()[Way.TILT],
+                layout.sets.get(way.set()).words(), List.copyOf(bearings))), Optional.empty());
+    }
+
+    private String way(Way w) {
+        int joints = layout.points(w).size() - 2;
+        return joints == 1 ? "one joint" : joints + " joints";
+    }
+
+    /** A column with what must give made to slide. @param told what was made so, as sentences */
+    private record Sliding(Column column, List<Phrase> told, Optional<Phrase> refused) {}
+
+    /** Every shaft that must give over the adjustment and the frame's movement made to slide, as the rule set wants it, where it has the length. */
+    private Sliding sliding(Column c) {
+        Column made = c;
+        List<Phrase> told = new ArrayList<>();
+        for (int i = 0; i < c.shafts().size(); i++) {
+            Shaft s = c.shafts().get(i);
+            ColumnRange.ShaftRange r = ColumnRange.of(made).shafts().get(i);
+            double longer = r.longest() - c.length(i);
+            double shorter = c.length(i) - r.shortest();
+            double least = layout.job.rules().overlap();
+            boolean does = s.slide().map(x -> x.overlap() - longer >= Math.max(least, x.leastOverlap()) - 1e-6).orElse(false) && r.freeStroke().map(f -> f >= -1e-6).orElse(false);
+            if (!r.mustSlide() || does) {
+                continue;
+            }
+            Slide slide = new Slide(Math.ceil(least + longer + SPARE), least, Math.ceil(shorter + SPARE));
+            int index = i;
+            Column with = made.editShaft(i, x -> x.withSlide(Optional.of(slide)));
+            boolean room = s.toCut() && with.freeToClose(index) >= shorter && with.cutLength(index) > slide.overlap() + slide.closes();
+            if (!room) {
+                return new Sliding(c, told, Optional.of(Phrase.of(Phrase.name(s.name()) + " would have to change its length by {0} and " + (s.toCut() ? "is too short to be made sliding"
+                        : "is used as it comes"), Quantity.length(r.longest() - r.shortest()))));
+            }
+            made = with;
+            told.add(Phrase.of(Phrase.name(s.name()) + " made to slide: {0} of overlap, {1} to close", Quantity.length(slide.overlap()), Quantity.length(slide.closes())));
+        }
+        return new Sliding(made, told, Optional.empty());
+    }
+
+    private Optional<BearingPlace> place(Column c) {
+        List<BearingPlace> all = BearingPlace.of(c);
+        return brackets.isEmpty() ? all.stream().findFirst() : all.stream().filter(p -> reach(c, p) <= layout.question.bracketReach()).findFirst();
+    }
+
+    /** From where a bearing would be to the nearest surface marked for brackets, mm. */
+    private double reach(Column c, BearingPlace p) {
+        Point at = c.start(p.shaft()).plus(c.axis(p.shaft()).times(p.along()));
+        return brackets.stream().mapToDouble(b -> Gaps.between(Solid.of(Convex.sphere(at, 0)), b).mm()).min().orElse(Double.POSITIVE_INFINITY);
+    }
+
+    private Phrase noPlace(Column c, Way way) {
+        Optional<Double> nearest = BearingPlace.of(c).stream().map(p -> reach(c, p)).min(Comparator.naturalOrder()).filter(Double::isFinite);
+        return nearest.map(d -> Phrase.of("With " + way(way) + " a shaft floats, and the nearest marked surface for its bearing is {0} away, {1} too far",
+                Quantity.length(d), Quantity.length(d - layout.question.bracketReach())))
+                .orElse(Phrase.of("With " + way(way) + " a shaft floats and has no room for a bearing"));
+    }
+}

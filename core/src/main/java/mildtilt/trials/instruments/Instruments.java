@@ -1,0 +1,26 @@
+package mildtilt.trials.instruments;
+import mildtilt.trials.Setup;
+
+/** Instruments that can be read, wherever they are. Not to be called on the interface thread: a device may be slow. */
+public interface Instruments extends AutoCloseable {
+
+    /** @throws InstrumentException if it does not answer, or what it answers is no reading */
+    Taken read(InstrumentKind kind) throws InstrumentException;
+
+    /** Presses or lets go its button. */
+    void hold(InstrumentKind kind, boolean held) throws InstrumentException;
+
+    /**
+     * Tells a stand-in where it is put. A real instrument is where the hand holds it, and need not know.
+     *
+     * @return whether it wanted to know
+     * @throws InstrumentException if it can't be put there: what it reads would be of the place before
+     */
+    boolean put(InstrumentKind kind, Mark mark) throws InstrumentException;
+
+    /** Tells a stand-in how its vehicle stands; a real vehicle stands as it does. @return whether it wanted to know. @throws InstrumentException if it can't stand so */
+    boolean stand(Setup setup, boolean rodOn) throws InstrumentException;
+
+    @Override
+    void close();
+}

@@ -1,0 +1,11 @@
+package mildtilt.units;
+
+/** A length, angle or number that could not be read. The message is for the user. */
+public final class UnreadableMeasureException extends IllegalArgumentException {
+
+    private static final long serialVersionUID = 1L;
+
+    public UnreadableMeasureException(String message) {
+        super(message);
+    }
+}

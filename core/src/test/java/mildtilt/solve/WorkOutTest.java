@@ -1,0 +1,127 @@
+package mildtilt.solve;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import java.util.concurrent.atomic.AtomicInteger;
+import mildtilt.format.DemoJob;
+import mildtilt.geometry.Side;
+import mildtilt.geometry.Vector;
+import mildtilt.job.Job;
+import mildtilt.linkage.WheelLimits;
+import mildtilt.steer.Grid;
+import mildtilt.steer.Limit;
+import mildtilt.steer.QuickFigures;
+import mildtilt.steer.SteerFigures;
+import mildtilt.steer.SteerSweep;
+import mildtilt.steer.SteeringTrain;
+import mildtilt.units.LengthUnit;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+
+class WorkOutTest {
+
+    private static Job raised() {
+        return DemoJob.MARSH_CARRIER.job().editAxle(a -> a.withGearMoved(new Vector(0, 0, 14)));
+    }
+
+    @Test
+    void theGearIsPutWhereTheToeKeepsStillAndTheAnswerHoldsInTheFullAnalysis() {
+        Job job = raised();
+        Question q = Question.usual(Goal.LEAST_BUMP_STEER, job);
+        List<Answer> answers = WorkOut.search(job, q, Progress.SILENT);
+        assertThat(answers).isNotEmpty();
+        Answer first = answers.getFirst();
+        assertThat(first.meets()).isTrue();
+        assertThat(first.sentence().text(LengthUnit.MM)).startsWith("Lower the rack 14");
+        SteerFigures s = SteerSweep.of(new SteeringTrain(first.job()), first.job(), Grid.USUAL).orElseThrow();
+        assertThat(s.worstNormalBumpSteerDeg()).isLessThan(0.02);
+        // Few changes before many, and none that only adds cuts.
+        assertThat(answers.stream().filter(Answer::meets).map(a -> a.orders().size()).toList()).isSorted();
+        assertThat(WorkOut.search(job, q, Progress.SILENT)).extracting(a -> a.sentence().text(LengthUnit.MM))
+                .isEqualTo(answers.stream().map(a -> a.sentence().text(LengthUnit.MM)).toList());
+    }
+
+    @Test
+    void anArmIsShapedForLockAndAckermannWithTheMarginsKept() {
+        Job job = DemoJob.MARSH_CARRIER.job();
+        List<Freedom> free = List.of(Freedom.either(Knob.ARM_LENGTH, 40), Freedom.either(Knob.ARM_OUT, 40));
+        Question q = new Question(free, List.of(Want.of(Want.Wish.LOCK, 32), Want.of(Want.Wish.ACKERMANN, 70)));
+        Answer a = WorkOut.search(job, q, Progress.SILENT).getFirst();
+        assertThat(a.meets()).isTrue();
+        QuickFigures f = QuickFigures.of(a.job(), QuickFigures.Until.GEAR_END).orElseThrow();
+        assertThat(f.lockDeg()).isCloseTo(32, within(0.3));
+        assertThat(f.ackermannPct().orElseThrow()).isCloseTo(70, within(2.0));
+        assertThat(f.toggleDeg()).isGreaterThanOrEqualTo(24.5);
+        assertThat(f.rodEndMarginDeg()).isGreaterThanOrEqualTo(-0.3);
+        assertThat(WorkOut.alreadyMet(a.job(), q)).isTrue();
+        assertThat(WorkOut.alreadyMet(job, q)).isFalse();
+    }
+
+    @ParameterizedTest
+    @EnumSource(value = DemoJob.class, names = {"GREENHOUSE_TUG", "BOG_TENDER"})
+    void aRatioIsFoundForArmGears(DemoJob which) {
+        Job job = which.job();
+        double wanted = QuickFigures.of(job, QuickFigures.Until.GEAR_END).orElseThrow().ratio() * 1.12;
+        Question q = new Question(List.of(Freedom.either(Knob.ARM_LENGTH, 50), Freedom.either(Knob.GEAR_ARM, 50)),
+                List.of(new Want(Want.Wish.RATIO, wanted, 0.05)));
+        Answer a = WorkOut.search(job, q, Progress.SILENT).getFirst();
+        assertThat(QuickFigures.of(a.job(), QuickFigures.Until.GEAR_END).orElseThrow().ratio()).isCloseTo(wanted, within(0.06));
+        assertThat(a.orders()).hasSize(1);
+    }
+
+    @Test
+    void whatCannotBeHadIsToldAsNearOrNotAtAll() {
+        Job job = DemoJob.MARSH_CARRIER.job();
+        Question greedy = new Question(List.of(Freedom.either(Knob.ARM_LENGTH, 10)), List.of(Want.of(Want.Wish.LOCK, 60)));
+        assertThat(WorkOut.search(job, greedy, Progress.SILENT)).noneMatch(Answer::meets)
+                .allSatisfy(a -> assertThat(a.missing()).isNotEmpty());
+        Job wrong = job.editAxle(a -> a.withGear(a.gear().reversed()));
+        assertThat(WorkOut.search(wrong, greedy, Progress.SILENT)).isEmpty();
+        assertThat(Goal.LEAST_BUMP_STEER.wants(wrong)).isEmpty();
+    }
+
+    @Test
+    void aSearchIsGivenUpWhenAskedTo() {
+        Job job = raised();
+        AtomicInteger calls = new AtomicInteger();
+        assertThat(WorkOut.search(job, Question.usual(Goal.LEAST_BUMP_STEER, job), done -> {
+            assertThat(done).isBetween(0.0, 1.0);
+            return calls.incrementAndGet() < 2;
+        })).isEmpty();
+        assertThat(calls.get()).isLessThan(7);
+    }
+
+    @ParameterizedTest
+    @EnumSource(DemoJob.class)
+    void everyKnobOfEveryDemoTurnsBothWaysAndTellsWhat(DemoJob which) {
+        Job job = which.job();
+        for (Goal goal : Goal.values()) {
+            for (Knob knob : goal.knobs(job)) {
+                for (double amount : new double[] {-3, 3}) {
+                    Job turned = knob.turned(job, amount);
+                    assertThat(turned).as(knob.label()).isNotEqualTo(job);
+                    new SteeringTrain(turned);
+                    assertThat(knob.order(job, amount).text(LengthUnit.MM)).matches("[A-Z].*3\\.0( mm|°).*|[A-Z].*°.*");
+                }
+                assertThat(knob.turned(job, 0)).isEqualTo(job);
+            }
+        }
+    }
+
+    @Test
+    void lockStopsActBeforeAllElse() {
+        Job bare = DemoJob.MARSH_CARRIER.job().editAxle(a -> a.withCorner(Side.LEFT, a.left().withLimits(WheelLimits.NONE)));
+        List<Answer> answers = LockStops.of(bare, 1, 60);
+        assertThat(answers).hasSize(2);
+        SteerFigures s = SteerSweep.of(new SteeringTrain(answers.getFirst().job()), answers.getFirst().job(), Grid.USUAL).orElseThrow();
+        for (Side way : Side.values()) {
+            assertThat(s.lock(way).hit().limit()).isEqualTo(Limit.KNUCKLE_STOP);
+            assertThat(s.limits().first(way).orElseThrow().limit()).isEqualTo(Limit.KNUCKLE_STOP);
+        }
+        SteerFigures limited = SteerSweep.of(new SteeringTrain(answers.get(1).job()), answers.get(1).job(), Grid.USUAL).orElseThrow();
+        assertThat(limited.leftReach().turn().innerDeg()).isBetween(s.lock(Side.LEFT).turn().innerDeg() - 0.01, 31.2);
+        assertThat(answers.getFirst().sentence().text(LengthUnit.MM)).contains("60.0 mm from the steer axis");
+    }
+}
