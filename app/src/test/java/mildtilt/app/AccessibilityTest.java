@@ -21,9 +21,9 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseEvent;
 import javafx.stage.Stage;
-import mildtilt.app.workbench.FitSheet;
 import mildtilt.app.workbench.MakeSheet;
 import mildtilt.app.workbench.SideTab;
+import mildtilt.app.workbench.TrialSheetChoice;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.format.DemoJob;
 import mildtilt.job.Element;
@@ -86,7 +86,7 @@ class AccessibilityTest {
             robot.interact(() -> app.bench.stageProperty().set(stage));
             List<Runnable> views = switch (stage) {
                 case MAKE -> Arrays.stream(MakeSheet.values()).<Runnable>map(s -> () -> app.bench.makeSheetProperty().set(s)).toList();
-                case FIT -> Arrays.stream(FitSheet.values()).<Runnable>map(s -> () -> app.bench.fitSheetProperty().set(s)).toList();
+                case FIT -> Arrays.stream(TrialSheetChoice.values()).<Runnable>map(s -> () -> app.bench.fitSheetProperty().set(s)).toList();
                 case SURVEY, LINKAGE, COLUMN, CLEARANCE -> Arrays.stream(SideTab.values()).filter(t -> t.belongsTo(stage)).<Runnable>map(t -> () -> app.bench.sideTabProperty().set(t)).toList();
             };
             for (int i = 0; i < views.size(); i++) {

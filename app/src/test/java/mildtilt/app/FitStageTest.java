@@ -18,19 +18,19 @@ import javafx.scene.control.TextField;
 import javafx.scene.image.ImageView;
 import javafx.stage.Stage;
 import javax.imageio.ImageIO;
-import mildtilt.app.workbench.FitSheet;
 import mildtilt.app.workbench.HandsPosition;
+import mildtilt.app.workbench.TrialSheetChoice;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.format.DemoJob;
 import mildtilt.format.JobFile;
 import mildtilt.gear.RackAndPinion;
 import mildtilt.id.Id;
-import mildtilt.job.Built;
+import mildtilt.job.BuiltVehicle;
 import mildtilt.job.Job;
 import mildtilt.job.Plan;
 import mildtilt.job.Trial;
 import mildtilt.job.Variant;
-import mildtilt.trials.Gauge;
+import mildtilt.trials.Measurand;
 import mildtilt.trials.TrialReading;
 import mildtilt.units.LengthUnit;
 import org.junit.jupiter.api.AfterEach;
@@ -59,7 +59,7 @@ class FitStageTest {
         robot.interact(app::close);
     }
 
-    private void sheet(FxRobot robot, FitSheet s) {
+    private void sheet(FxRobot robot, TrialSheetChoice s) {
         robot.interact(() -> app.bench.fitSheetProperty().set(s));
         WaitForAsyncUtils.waitForFxEvents();
     }
@@ -77,7 +77,7 @@ class FitStageTest {
         return app.bench.job().log().vehicles().getFirst().last().orElseThrow();
     }
 
-    private Optional<TrialReading.Figure> read(Gauge g) {
+    private Optional<TrialReading.Figure> read(Measurand g) {
         return trial().sheet().figures().stream().filter(f -> f.what().equals(g)).findFirst();
     }
 
@@ -92,7 +92,7 @@ class FitStageTest {
         assertThat(app.bench.hands()).isEqualTo(HandsPosition.CENTRED);
         AppWindow.type(robot, "#fit-typed-0", "31");
         assertThat(asked(robot)).isEqualTo("Angle of Lower joint");
-        assertThat(read(new Gauge.JointAngle(new Id("joint-1"))).orElseThrow().value()).isEqualTo(31);
+        assertThat(read(new Measurand.JointAngle(new Id("joint-1"))).orElseThrow().value()).isEqualTo(31);
         AppWindow.press(robot, "#fit-back");
         AppWindow.until(() -> app.text(robot, "#fit-planned").contains("read 31.0°: not as planned"));
         assertThat(robot.lookup("#fit-planned").query().getStyleClass()).contains("fit-out");
@@ -104,16 +104,16 @@ class FitStageTest {
         assertThat(app.text(robot, "#message")).contains("about thirty");
         assertThat(robot.lookup("#fit-typed-0").queryAs(TextField.class).getText()).isEqualTo("about thirty");
         AppWindow.press(robot, "#fit-undo");
-        assertThat(read(new Gauge.JointAngle(new Id("joint-1")))).isEmpty();
+        assertThat(read(new Measurand.JointAngle(new Id("joint-1")))).isEmpty();
         // In inches a length is typed as it is shown, a force in pounds.
         robot.interact(() -> app.bench.lengthUnitProperty().set(LengthUnit.INCH_FRACTION));
         pick(robot, "#fit-round", "At the rim");
         // What was read raised is passed over: the first that is not read is asked for.
         AppWindow.until(() -> asked(robot).contains("orce at the rim, on its tyres"));
         AppWindow.type(robot, "#fit-typed-0", "10");
-        assertThat(read(new Gauge.RimForce(true)).orElseThrow().value()).isBetween(44.4, 44.6);
+        assertThat(read(new Measurand.RimForce(true)).orElseThrow().value()).isBetween(44.4, 44.6);
         AppWindow.type(robot, "#fit-typed-0", "1/2\"");
-        assertThat(read(new Gauge.RimPlay(true)).orElseThrow().value()).isEqualTo(12.7);
+        assertThat(read(new Measurand.RimPlay(true)).orElseThrow().value()).isEqualTo(12.7);
         // What was looked at in the other stages is put back.
         robot.interact(() -> app.bench.stageProperty().set(WorkStage.COLUMN));
         assertThat(app.bench.hands()).isEqualTo(new HandsPosition(30, 0, 0));
@@ -124,11 +124,11 @@ class FitStageTest {
     @Test
     void theStandInsAreHeldAndReadIntoANewTrial(FxRobot robot) {
         AppWindow.until(() -> asked(robot).equals("Angle of Upper joint"));
-        sheet(robot, FitSheet.TRIALS);
+        sheet(robot, TrialSheetChoice.TRIALS);
         AppWindow.press(robot, "#fit-begin-trial");
         assertThat(trial().sheet().name()).isEqualTo("Trial 3");
         assertThat(trial().sheet().readings()).isEmpty();
-        sheet(robot, FitSheet.BENCH);
+        sheet(robot, TrialSheetChoice.BENCH);
         AppWindow.until(() -> asked(robot).equals("Angle of Upper joint"));
         AppWindow.press(robot, "#fit-take");
         assertThat(app.text(robot, "#message")).contains("nothing to take");
@@ -138,7 +138,7 @@ class FitStageTest {
         AppWindow.until(() -> robot.lookup("#fit-hold").queryAs(Labeled.class).getText().equals("Held"));
         String held = app.text(robot, "#fit-figure");
         AppWindow.press(robot, "#fit-take");
-        TrialReading.Figure f = read(new Gauge.JointAngle(new Id("joint-1"))).orElseThrow();
+        TrialReading.Figure f = read(new Measurand.JointAngle(new Id("joint-1"))).orElseThrow();
         assertThat(f.by()).isEqualTo("angle finder");
         assertThat(held).startsWith(String.format("%.1f", f.value()));
         // A dial is read in steps, one reading of all of them.
@@ -163,31 +163,31 @@ class FitStageTest {
 
     @Test
     void theCauseIsFoundPutRightAndWrittenDown(FxRobot robot) {
-        sheet(robot, FitSheet.DIAGNOSIS);
+        sheet(robot, TrialSheetChoice.DIAGNOSIS);
         AppWindow.untilSays(robot, "#fit-diagnosis", "These readings fit the rack 3.");
         assertThat(AppWindow.says(robot, "#fit-diagnosis", "Raise the rack by 3.")).isTrue();
         assertThat(AppWindow.says(robot, "#fit-diagnosis", "turns of its body")).isTrue();
-        sheet(robot, FitSheet.WALL);
+        sheet(robot, TrialSheetChoice.WALL);
         AppWindow.untilSays(robot, "#fit-wall-sheet", "of toe change over the normal travel (shaded), where no more than 0.50° is wanted");
-        sheet(robot, FitSheet.RUN_OUT);
+        sheet(robot, TrialSheetChoice.RUN_OUT);
         AppWindow.untilSays(robot, "#fit-run-out-sheet", "Lower shaft: bent.");
-        sheet(robot, FitSheet.TRIALS);
+        sheet(robot, TrialSheetChoice.TRIALS);
         AppWindow.untilSays(robot, "#fit-trials", "Planned against measured");
         pick(robot, "#fit-trial", "First roll-out");
-        sheet(robot, FitSheet.PLATES);
+        sheet(robot, TrialSheetChoice.PLATES);
         AppWindow.untilSays(robot, "#fit-plates-sheet", "First roll-out");
-        sheet(robot, FitSheet.DIAGNOSIS);
+        sheet(robot, TrialSheetChoice.DIAGNOSIS);
         AppWindow.untilSays(robot, "#fit-diagnosis", "These readings fit left and right steering arms swapped.");
-        sheet(robot, FitSheet.TRIALS);
+        sheet(robot, TrialSheetChoice.TRIALS);
         pick(robot, "#fit-trial", "Arms changed over");
-        sheet(robot, FitSheet.DIAGNOSIS);
+        sheet(robot, TrialSheetChoice.DIAGNOSIS);
         AppWindow.untilSays(robot, "#fit-diagnosis", "These readings fit the rack 3.");
         double before = ((RackAndPinion) app.bench.job().axle().orElseThrow().gear()).centre().z();
         AppWindow.press(robot, "#fit-take-built");
         assertThat(((RackAndPinion) app.bench.job().axle().orElseThrow().gear()).centre().z()).isBetween(before - 3.5, before - 2.7);
         assertThat(app.bench.job().changes().getLast().why()).startsWith("The readings of Arms changed over fit the rack");
         app.settle();
-        sheet(robot, FitSheet.LOG);
+        sheet(robot, TrialSheetChoice.LOG);
         AppWindow.untilSays(robot, "#fit-log", "Bump steer, normal travel");
         int last = app.bench.job().changes().size() - 1;
         AppWindow.type(robot, "#log-why-" + last, "no room for shims");
@@ -201,7 +201,7 @@ class FitStageTest {
 
     @Test
     void theInspectionIsTickedWithWhoAndWhenAndABatchKeepsItsOwnReadings(FxRobot robot) throws Exception {
-        sheet(robot, FitSheet.INSPECTION);
+        sheet(robot, TrialSheetChoice.INSPECTION);
         AppWindow.untilSays(robot, "#fit-inspection", "builder's record, not an approval");
         assertThat(AppWindow.says(robot, "#fit-inspection", "1 item was found not fine: not to be driven.")).isTrue();
         AppWindow.type(robot, "#inspection-who", "foreman");
@@ -216,30 +216,30 @@ class FitStageTest {
         AppWindow.press(robot, "#inspection-pdf");
         AppWindow.until(() -> Files.exists(app.chosen));
         assertThat(Files.readAllBytes(app.chosen)).startsWith("%PDF".getBytes());
-        sheet(robot, FitSheet.TRIALS);
+        sheet(robot, TrialSheetChoice.TRIALS);
         AppWindow.type(robot, "#fit-another", "carrier 2");
-        assertThat(app.bench.job().log().vehicles()).extracting(Built::name).containsExactly("carrier 1", "carrier 2");
+        assertThat(app.bench.job().log().vehicles()).extracting(BuiltVehicle::name).containsExactly("carrier 1", "carrier 2");
         AppWindow.press(robot, "#fit-begin-trial");
         assertThat(app.bench.job().log().vehicle(new Id("vehicle-2")).orElseThrow().trials()).hasSize(1);
-        sheet(robot, FitSheet.INSPECTION);
+        sheet(robot, TrialSheetChoice.INSPECTION);
         AppWindow.untilSays(robot, "#fit-inspection", "Inspection: carrier 2");
         assertThat(AppWindow.says(robot, "#fit-inspection", "Not driven yet.")).isTrue();
         // Trials of two vehicles may be called alike: each is told of by its own readings.
-        sheet(robot, FitSheet.TRIALS);
+        sheet(robot, TrialSheetChoice.TRIALS);
         AppWindow.type(robot, "#fit-trial-name", "Arms changed over");
-        sheet(robot, FitSheet.DIAGNOSIS);
+        sheet(robot, TrialSheetChoice.DIAGNOSIS);
         AppWindow.untilSays(robot, "#fit-diagnosis", "There are too few readings");
-        sheet(robot, FitSheet.TRIALS);
+        sheet(robot, TrialSheetChoice.TRIALS);
         pick(robot, "#fit-vehicle", "carrier 1");
-        sheet(robot, FitSheet.DIAGNOSIS);
+        sheet(robot, TrialSheetChoice.DIAGNOSIS);
         AppWindow.untilSays(robot, "#fit-diagnosis", "These readings fit the rack 3.");
-        sheet(robot, FitSheet.TRIALS);
+        sheet(robot, TrialSheetChoice.TRIALS);
         pick(robot, "#fit-vehicle", "carrier 2");
-        sheet(robot, FitSheet.DIAGNOSIS);
+        sheet(robot, TrialSheetChoice.DIAGNOSIS);
         assertThat(AppWindow.says(robot, "#fit-diagnosis", "These readings fit")).isFalse();
         AppWindow.untilSays(robot, "#fit-diagnosis", "There are too few readings");
         // Two may not be called alike.
-        sheet(robot, FitSheet.TRIALS);
+        sheet(robot, TrialSheetChoice.TRIALS);
         Job before = app.bench.job();
         AppWindow.type(robot, "#fit-vehicle-name", "carrier 1");
         assertThat(app.text(robot, "#message")).contains("same name");
@@ -248,7 +248,7 @@ class FitStageTest {
 
     @Test
     void aPhotoIsCopiedBesideASavedJobAndGoesAlong(FxRobot robot) throws Exception {
-        sheet(robot, FitSheet.TRIALS);
+        sheet(robot, TrialSheetChoice.TRIALS);
         AppWindow.untilSays(robot, "#fit-trials", "Photos are copied beside the job");
         AppWindow.press(robot, "#fit-add-photo");
         assertThat(app.text(robot, "#message")).contains("Save the job first");
@@ -289,23 +289,23 @@ class FitStageTest {
     @Test
     void aVehicleItWasNotBuiltForAndOneWithNothingAreTold(FxRobot robot) {
         robot.interact(() -> app.bench.open(DemoJob.GREENHOUSE_TUG.job(), Optional.empty()));
-        sheet(robot, FitSheet.BENCH);
+        sheet(robot, TrialSheetChoice.BENCH);
         AppWindow.until(() -> asked(robot).contains("Begin a trial"));
         AppWindow.press(robot, "#fit-begin");
         AppWindow.until(() -> asked(robot).startsWith("Angle of") || asked(robot).startsWith("Length of"));
         pick(robot, "#fit-round", "Wall trace");
         assertThat(asked(robot)).contains("nothing of this to measure");
-        for (FitSheet s : FitSheet.values()) {
+        for (TrialSheetChoice s : TrialSheetChoice.values()) {
             sheet(robot, s);
             assertThat(AppWindow.cutOff(app.stage.getScene().getRoot())).as(s.label()).isEmpty();
         }
         robot.interact(() -> app.bench.open(Job.of("nothing yet", new Plan(app.bench.job().vehicle(), Optional.empty(), Optional.empty(), app.bench.job().targets())), Optional.empty()));
-        for (FitSheet s : FitSheet.values()) {
+        for (TrialSheetChoice s : TrialSheetChoice.values()) {
             sheet(robot, s);
         }
         List<Node> panes = List.copyOf(robot.lookup("#fit-inspection").queryAll());
         assertThat(panes).isNotEmpty();
-        sheet(robot, FitSheet.INSPECTION);
+        sheet(robot, TrialSheetChoice.INSPECTION);
         AppWindow.untilSays(robot, "#fit-inspection", "Brake hoses and lines");
     }
 }

@@ -6,12 +6,12 @@ import java.util.concurrent.TimeUnit;
 import mildtilt.clocking.BestClocking;
 import mildtilt.column.Column;
 import mildtilt.column.ColumnTrain;
-import mildtilt.column.ForkFit;
 import mildtilt.column.ForkSetting;
 import mildtilt.column.GearInput;
 import mildtilt.column.Joint;
 import mildtilt.column.Shaft;
 import mildtilt.column.SteeringWheel;
+import mildtilt.column.YokeDimensions;
 import mildtilt.columnrange.ColumnFigures;
 import mildtilt.format.DemoJob;
 import mildtilt.geometry.Point;
@@ -61,10 +61,10 @@ public class ColumnBenchmark {
         for (int i = 0; i <= joints; i++) {
             shafts.add(Shaft.round(Id.Kind.SHAFT.first(), "Shaft " + i, 20, 0, true));
             if (i < joints) {
-                all.add(Joint.single(Id.Kind.JOINT.first(), "Joint " + i, points.get(i + 1), 35, ForkFit.NONE, ForkFit.NONE));
+                all.add(Joint.single(Id.Kind.JOINT.first(), "Joint " + i, points.get(i + 1), 35, YokeDimensions.NONE, YokeDimensions.NONE));
             }
         }
-        Column c = new Column(new SteeringWheel(360, points.getFirst(), ForkFit.NONE), shafts, all, new GearInput(points.getLast(), ForkFit.NONE));
+        Column c = new Column(new SteeringWheel(360, points.getFirst(), YokeDimensions.NONE), shafts, all, new GearInput(points.getLast(), YokeDimensions.NONE));
         train = new ColumnTrain(c);
         job = DemoJob.MARSH_CARRIER.job().withColumn(c.withInstallation(c.installation().withFrameMovement(3)));
     }

@@ -8,8 +8,8 @@ import mildtilt.job.Job;
 import mildtilt.job.Trial;
 import mildtilt.trials.compare.TrialFigures;
 import mildtilt.trials.diagnose.Diagnosis;
-import mildtilt.uncertainty.Draws;
-import mildtilt.uncertainty.Sureness;
+import mildtilt.uncertainty.MonteCarlo;
+import mildtilt.uncertainty.UncertaintyReport;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
 import org.openjdk.jmh.annotations.Fork;
@@ -48,7 +48,7 @@ public class FitBenchmark {
 
     /** Twenty draws, clearances in three of them, on all cores. */
     @Benchmark
-    public Sureness twentyDraws() {
-        return Draws.of(job, plan, new Draws.Settings(20, 8, 0, 1), _ -> { }, () -> false);
+    public UncertaintyReport twentyDraws() {
+        return MonteCarlo.of(job, plan, new MonteCarlo.Settings(20, 8, 0, 1), _ -> { }, () -> false);
     }
 }

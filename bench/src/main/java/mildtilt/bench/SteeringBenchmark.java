@@ -8,11 +8,11 @@ import mildtilt.format.DemoJob;
 import mildtilt.geometry.Side;
 import mildtilt.job.Job;
 import mildtilt.linkage.WheelTravel;
-import mildtilt.solve.Answer;
 import mildtilt.solve.Goal;
 import mildtilt.solve.Progress;
-import mildtilt.solve.Question;
-import mildtilt.solve.WorkOut;
+import mildtilt.solve.SolveAnswer;
+import mildtilt.solve.SolveQuestion;
+import mildtilt.solve.Solver;
 import mildtilt.steer.AxlePose;
 import mildtilt.steer.Grid;
 import mildtilt.steer.QuickFigures;
@@ -90,7 +90,7 @@ public class SteeringBenchmark {
     }
 
     @Benchmark
-    public List<Answer> leastBumpSteer() {
-        return WorkOut.search(job, Question.usual(Goal.LEAST_BUMP_STEER, job), Progress.SILENT);
+    public List<SolveAnswer> leastBumpSteer() {
+        return Solver.search(job, SolveQuestion.usual(Goal.LEAST_BUMP_STEER, job), Progress.SILENT);
     }
 }

@@ -11,10 +11,10 @@ import mildtilt.column.Column;
 import mildtilt.columnrange.ColumnFigures;
 import mildtilt.findings.Checks;
 import mildtilt.findings.Finding;
+import mildtilt.findings.GuardedAnalysis;
 import mildtilt.findings.NotJudged;
 import mildtilt.findings.Remedy;
 import mildtilt.findings.Severity;
-import mildtilt.findings.Workings;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
@@ -74,7 +74,7 @@ public record Analysis(
     /** @param like of a job whose gaps may serve where nothing is changed that they hang on */
     private static Analysis of(Job job, Grid grid, Catalogue catalogue, Optional<Analysis> like) {
         SteeringTrain train = new SteeringTrain(job);
-        Workings w = new Workings();
+        GuardedAnalysis w = new GuardedAnalysis();
         // Gone through beside all else: it takes as long as the rest together.
         CompletableFuture<Optional<ClearanceFigures>> room = CompletableFuture.supplyAsync(() -> w.attempt("The gaps", new Element.Knuckles(),
                 () -> like.filter(l -> sameRoom(l.job, job)).map(Analysis::clearance).orElseGet(() -> Clearances.of(job, train)), Optional.empty()));

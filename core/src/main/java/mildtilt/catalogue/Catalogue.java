@@ -8,8 +8,8 @@ import mildtilt.build.EndPart;
 import mildtilt.column.Bearing;
 import mildtilt.column.ColumnTube;
 import mildtilt.column.Joint;
-import mildtilt.column.Seat;
 import mildtilt.column.Shaft;
+import mildtilt.column.ShaftProfile;
 import mildtilt.column.Socket;
 
 /**
@@ -60,13 +60,13 @@ public record Catalogue(
     }
 
     /** A joint of the same kind with other bores, if there is one; the nearest in angle allowed first. */
-    public Optional<Joint> jointLike(Joint joint, Seat wheelShaft, Seat gearShaft, double tolerance) {
+    public Optional<Joint> jointLike(Joint joint, ShaftProfile wheelShaft, ShaftProfile gearShaft, double tolerance) {
         return joints.stream().filter(j -> j.kind().equals(joint.kind()))
                 .filter(j -> takes(j.wheelSide().socket(), wheelShaft, tolerance) && takes(j.gearSide().socket(), gearShaft, tolerance))
                 .min(Comparator.comparingDouble(j -> Math.abs(j.maxAngleDeg() - joint.maxAngleDeg())));
     }
 
-    private static boolean takes(Optional<Socket> socket, Seat shaft, double tolerance) {
+    private static boolean takes(Optional<Socket> socket, ShaftProfile shaft, double tolerance) {
         return socket.map(s -> EndFit.between(shaft, s, tolerance) == EndFit.FITS).orElse(false);
     }
 

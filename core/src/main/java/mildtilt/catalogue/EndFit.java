@@ -1,5 +1,5 @@
 package mildtilt.catalogue;
-import mildtilt.column.Seat;
+import mildtilt.column.ShaftProfile;
 import mildtilt.column.Socket;
 import mildtilt.column.Socket.Hold;
 
@@ -20,16 +20,16 @@ public enum EndFit {
     public static final double SLIP = 0.1;
 
     /** @param slip how much smaller than the bore an end may be, mm */
-    public static EndFit between(Seat end, Socket socket, double slip) {
+    public static EndFit between(ShaftProfile end, Socket socket, double slip) {
         if (socket.hold() == Hold.ONE_PIECE) {
             return FITS;
         }
-        Seat bore = socket.seat();
+        ShaftProfile bore = socket.seat();
         EndFit form = switch (end) {
-            case Seat.Round _ -> bore instanceof Seat.Round ? FITS : OTHER_FORM;
-            case Seat.Splined e -> bore instanceof Seat.Splined b ? e.teeth() == b.teeth() ? FITS : OTHER_TEETH : OTHER_FORM;
-            case Seat.DoubleD e -> bore instanceof Seat.DoubleD b ? width(e.acrossFlats(), b.acrossFlats(), slip) : OTHER_FORM;
-            case Seat.Keyed e -> bore instanceof Seat.Keyed b ? width(e.keyWidth(), b.keyWidth(), slip) : OTHER_FORM;
+            case ShaftProfile.Round _ -> bore instanceof ShaftProfile.Round ? FITS : OTHER_FORM;
+            case ShaftProfile.Splined e -> bore instanceof ShaftProfile.Splined b ? e.teeth() == b.teeth() ? FITS : OTHER_TEETH : OTHER_FORM;
+            case ShaftProfile.DoubleD e -> bore instanceof ShaftProfile.DoubleD b ? width(e.acrossFlats(), b.acrossFlats(), slip) : OTHER_FORM;
+            case ShaftProfile.Keyed e -> bore instanceof ShaftProfile.Keyed b ? width(e.keyWidth(), b.keyWidth(), slip) : OTHER_FORM;
         };
         double loose = bore.diameter() - end.diameter();
         return form == OTHER_FORM || form == OTHER_TEETH ? form

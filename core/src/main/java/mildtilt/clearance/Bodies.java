@@ -18,7 +18,7 @@ import mildtilt.geometry.Point;
 import mildtilt.geometry.RigidMove;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
-import mildtilt.id.Called;
+import mildtilt.id.NamedPart;
 import mildtilt.job.Element;
 import mildtilt.job.FixedPart;
 import mildtilt.job.Job;
@@ -84,7 +84,7 @@ final class Bodies {
         return assumed;
     }
 
-    private void onPose(Called part, Element element, Sort sort, Optional<Side> side, double need, Function<Stand, List<Point>> markers, Function<Stand, Solid> solid,
+    private void onPose(NamedPart part, Element element, Sort sort, Optional<Side> side, double need, Function<Configuration, List<Point>> markers, Function<Configuration, Solid> solid,
             Body.Guess guess) {
         all.add(new Body(part.id(), part.name(), element, sort, side, need, 0, true, false, false, Optional.empty(), markers, solid, guess));
     }
@@ -103,8 +103,8 @@ final class Bodies {
     }
 
     /** Round bars along a line of points that the pose settles. */
-    private void bars(Called part, Element element, Sort sort, Optional<Side> side, double diameter, Known known, Function<Stand, List<Point>> line) {
-        Function<Stand, Solid> least = s -> bars(line.apply(s), diameter * OwnParts.LEAST_PART);
+    private void bars(NamedPart part, Element element, Sort sort, Optional<Side> side, double diameter, Known known, Function<Configuration, List<Point>> line) {
+        Function<Configuration, Solid> least = s -> bars(line.apply(s), diameter * OwnParts.LEAST_PART);
         onPose(part, element, sort, side, own.gap(), line, s -> bars(line.apply(s), diameter), switch (known) {
             case GIVEN -> Body.GIVEN;
             case STRAIGHT -> new Body.Guess.Size(least);
@@ -128,7 +128,7 @@ final class Bodies {
         return new Solid.Parts(parts);
     }
 
-    private static KnucklePose knuckle(Stand s, Side side) {
+    private static KnucklePose knuckle(Configuration s, Side side) {
         return (KnucklePose) s.pose().orElseThrow().corner(side);
     }
 
@@ -182,7 +182,7 @@ final class Bodies {
     }
 
     /** The corners of a box round a drum, fixed to the knuckle: they are carried farther than any point of the drum. */
-    private static Function<Stand, List<Point>> drumMarkers(SteeredAxle axle, Side side, double half, double radius) {
+    private static Function<Configuration, List<Point>> drumMarkers(SteeredAxle axle, Side side, double half, double radius) {
         Knuckle design = axle.corner(side).knuckle();
         Direction axis = design.spinAxisPoint().minus(design.wheelCentre()).direction();
         Vector u = axis.anySquare().times(radius);
@@ -247,7 +247,7 @@ final class Bodies {
         });
     }
 
-    private void rod(SteeredAxle axle, Rod rod, Element element, Optional<Side> side, Function<Stand, Point> from, Function<Stand, Point> to) {
+    private void rod(SteeredAxle axle, Rod rod, Element element, Optional<Side> side, Function<Configuration, Point> from, Function<Configuration, Point> to) {
         double crank = crank(axle, rod);
         boolean given = axle.rodEnds(rod).flatMap(RodEnds::tube).isPresent() || own.rod().isPresent();
         bars(FixedPart.called(rod), element, Sort.ROD, side, rodDiameter(axle, rod), given ? Known.GIVEN : Known.STRAIGHT, s -> RodTube.line(from.apply(s), to.apply(s), crank));
@@ -256,12 +256,12 @@ final class Bodies {
         }
     }
 
-    private static Mechanism mechanism(Stand s) {
+    private static Mechanism mechanism(Configuration s) {
         return s.pose().orElseThrow().stance().mechanism().orElseThrow();
     }
 
     /** The gear's housing. */
-    private void still(Called part, Element element, Sort sort, Solid solid, Solid least) {
+    private void still(NamedPart part, Element element, Sort sort, Solid solid, Solid least) {
         all.add(new Body(part.id(), part.name(), element, sort, Optional.empty(), own.gap(), 0, false, false, false, Optional.empty(), _ -> List.of(), _ -> solid,
                 own.gear().isPresent() ? Body.GIVEN : new Body.Guess.Form(_ -> least)));
     }
@@ -333,7 +333,7 @@ final class Bodies {
         for (int i = 0; i <= joints; i++) {
             int shaft = i;
             // The first shaft and the first joint hang on the body, all that follows on the frame.
-            ofColumn(moved(c, i) || moved(c, i + 1), new Called(c.shafts().get(i).id(), c.shafts().get(i).name()), new Element.ShaftAt(i), i == joints ? Sort.STUB : Sort.SHAFT, own.gap(), i < 2 ? moves : 0,
+            ofColumn(moved(c, i) || moved(c, i + 1), new NamedPart(c.shafts().get(i).id(), c.shafts().get(i).name()), new Element.ShaftAt(i), i == joints ? Sort.STUB : Sort.SHAFT, own.gap(), i < 2 ? moves : 0,
                     s -> List.of(s.columnPoint(shaft), s.columnPoint(shaft + 1)),
                     s -> Solid.of(Convex.bar(s.columnPoint(shaft), s.columnPoint(shaft + 1), c.shafts().get(shaft).diameter() / 2)));
         }
@@ -347,17 +347,17 @@ final class Bodies {
         return ColumnRange.placings(c).stream().anyMatch(p -> p.points().get(point).distanceTo(c.points().get(point)) > 1e-9);
     }
 
-    private void onColumn(Called part, Element element, Sort sort, double need, double extra, Function<Stand, List<Point>> markers, Function<Stand, Solid> solid) {
+    private void onColumn(NamedPart part, Element element, Sort sort, double need, double extra, Function<Configuration, List<Point>> markers, Function<Configuration, Solid> solid) {
         ofColumn(true, part, element, sort, need, extra, markers, solid);
     }
 
-    private void ofColumn(boolean moves, Called part, Element element, Sort sort, double need, double extra, Function<Stand, List<Point>> markers,
-            Function<Stand, Solid> solid) {
+    private void ofColumn(boolean moves, NamedPart part, Element element, Sort sort, double need, double extra, Function<Configuration, List<Point>> markers,
+            Function<Configuration, Solid> solid) {
         ofColumn(moves, part, element, sort, need, extra, markers, solid, Body.GIVEN);
     }
 
-    private void ofColumn(boolean moves, Called part, Element element, Sort sort, double need, double extra, Function<Stand, List<Point>> markers,
-            Function<Stand, Solid> solid, Body.Guess guess) {
+    private void ofColumn(boolean moves, NamedPart part, Element element, Sort sort, double need, double extra, Function<Configuration, List<Point>> markers,
+            Function<Configuration, Solid> solid, Body.Guess guess) {
         all.add(new Body(part.id(), part.name(), element, sort, Optional.empty(), need, extra, false, moves, false, Optional.empty(), markers, solid, guess));
     }
 
@@ -367,24 +367,24 @@ final class Bodies {
         if (j.swingDiameter().isEmpty()) {
             assumed.add(Phrase.of(Phrase.name(j.name()) + " swinging {0}", Quantity.length(swing)));
         }
-        ofColumn(moved(c, index) || moved(c, index + 1) || moved(c, index + 2), new Called(j.id(), j.name()), new Element.JointAt(index), Sort.JOINT, own.gap(), moves,
+        ofColumn(moved(c, index) || moved(c, index + 1) || moved(c, index + 2), new NamedPart(j.id(), j.name()), new Element.JointAt(index), Sort.JOINT, own.gap(), moves,
                 s -> List.of(s.columnPoint(index), s.columnPoint(index + 1), s.columnPoint(index + 2)),
                 s -> swept(s, index, j, swing), j.swingDiameter().isPresent() ? Body.GIVEN : new Body.Guess.Size(s -> swept(s, index, j, swing * OwnParts.LEAST_PART)));
     }
 
-    private static Solid swept(Stand s, int index, Joint j, double swing) {
+    private static Solid swept(Configuration s, int index, Joint j, double swing) {
         return new Solid.Parts(SweptJoint.parts(s.columnPoint(index), s.columnPoint(index + 1), s.columnPoint(index + 2), j, swing));
     }
 
     /** A square about the rim. */
-    private static List<Point> rimMarkers(Stand s, Column c) {
+    private static List<Point> rimMarkers(Configuration s, Column c) {
         Direction axis = s.columnPoint(1).minus(s.columnPoint(0)).direction();
         Vector u = axis.anySquare().times(c.wheel().diameter() / 2);
         Vector v = axis.cross(u);
         return List.of(s.columnPoint(0).plus(u.plus(v)), s.columnPoint(0).plus(u.minus(v)), s.columnPoint(0).plus(v.minus(u)), s.columnPoint(0).plus(u.plus(v).negated()));
     }
 
-    private static Solid rim(Stand s, Column c, double thickness) {
+    private static Solid rim(Configuration s, Column c, double thickness) {
         Direction axis = s.columnPoint(1).minus(s.columnPoint(0)).direction();
         Vector u = axis.anySquare().vector();
         Vector v = axis.cross(u);
@@ -408,13 +408,13 @@ final class Bodies {
     private void obstacle(int index, Obstacle o) {
         Solid design = o.shape().solid();
         Sweep sweep = o.sweep();
-        boolean rides = job.axle().map(a -> o.carrier() != Carrier.FRAME && Carriers.exists(a, o.carrier())).orElse(false);
+        boolean rides = job.axle().map(a -> o.carrier() != Carrier.FRAME && CarrierMotion.exists(a, o.carrier())).orElse(false);
         boolean follows = job.axle().isPresent() && sweep instanceof Sweep.FollowsWheel;
-        Function<Stand, RigidMove> move = s -> {
+        Function<Configuration, RigidMove> move = s -> {
             RigidMove m = sweep instanceof Sweep.FollowsWheel f && follows
                     ? RigidMove.about(f.axis(), Math.toRadians(f.degPerMm() * (f.side() == Side.LEFT ? s.travelLeft() : s.travelRight())))
                     : sweep.at(s.part());
-            return rides ? m.then(Carriers.move(job.axle().orElseThrow(), s.pose().orElseThrow(), o.carrier())) : m;
+            return rides ? m.then(CarrierMotion.move(job.axle().orElseThrow(), s.pose().orElseThrow(), o.carrier())) : m;
         };
         List<Point> corners = corners(design.bounds());
         boolean moves = rides || follows || sweep.free();

@@ -4,8 +4,8 @@ import java.util.Optional;
 import java.util.function.Function;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
-import mildtilt.id.Called;
 import mildtilt.id.Id;
+import mildtilt.id.NamedPart;
 import mildtilt.job.Element;
 import mildtilt.obstacle.Carrier;
 import mildtilt.solid.Solid;
@@ -28,7 +28,7 @@ import mildtilt.solid.Solid;
  */
 record Body(
         Id id, String name, Element element, Sort sort, Optional<Side> side, double need, double extra, boolean onPose, boolean onColumn, boolean onPart,
-        Optional<Carrier> carrier, Function<Stand, List<Point>> markers, Function<Stand, Solid> solid,
+        Optional<Carrier> carrier, Function<Configuration, List<Point>> markers, Function<Configuration, Solid> solid,
         Guess guess) {
 
     /** What the sizes of a body are worth. */
@@ -38,16 +38,16 @@ record Body(
         record None() implements Guess {}
 
         /** A size of it was guessed: as it stands if it takes up as little room as such a part ever does. */
-        record Size(Function<Stand, Solid> least) implements Guess {}
+        record Size(Function<Configuration, Solid> least) implements Guess {}
 
         /** Its form was guessed, too, and among parts made for each other that says nothing. */
-        record Form(Function<Stand, Solid> least) implements Guess {}
+        record Form(Function<Configuration, Solid> least) implements Guess {}
     }
 
     static final Guess GIVEN = new Guess.None();
 
     /** As it stands if it takes up as little room as it may. */
-    Solid least(Stand s) {
+    Solid least(Configuration s) {
         return switch (guess) {
             case Guess.None _ -> solid.apply(s);
             case Guess.Size g -> g.least.apply(s);
@@ -88,8 +88,8 @@ record Body(
         }
     }
 
-    Called called() {
-        return new Called(id, name);
+    NamedPart called() {
+        return new NamedPart(id, name);
     }
 
     /** Whether it is a part of axle, gear or linkage. */

@@ -17,7 +17,7 @@ import mildtilt.units.Phrase;
  */
 public record ClearanceFigures(
         List<PairGap> pairs, int looked, int positions, Optional<GapMap> map, Optional<LockKept> lock, List<Notch> notches,
-        Later<Optional<LargestTyre>> largestTyre, List<Phrase> assumed) {
+        Lazy<Optional<LargestTyre>> largestTyre, List<Phrase> assumed) {
 
     /** Pairs with a margin over this are not told, mm. */
     public static final double NEAR = 40;

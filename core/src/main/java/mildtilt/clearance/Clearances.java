@@ -38,9 +38,9 @@ public final class Clearances {
 
     private final Job job;
     private final Range range;
-    private final List<Pair> pairs = new ArrayList<>();
+    private final List<NearestSoFar> pairs = new ArrayList<>();
     private final double[] cellMargin;
-    private final @Nullable Pair[] cellPair;
+    private final @Nullable NearestSoFar[] cellPair;
     private int looked;
 
     private final int rest;
@@ -51,7 +51,7 @@ public final class Clearances {
         range = new Range(job, train);
         cellMargin = new double[range.reachable.length];
         Arrays.fill(cellMargin, GapMap.AMPLE);
-        cellPair = new Pair[cellMargin.length];
+        cellPair = new NearestSoFar[cellMargin.length];
         restPart = range.parts.length / 2;
         rest = restPosition();
     }
@@ -59,7 +59,7 @@ public final class Clearances {
     /** Straight ahead at ride height, or the first there is. */
     private int restPosition() {
         for (int i = 0; i < range.positions.size(); i++) {
-            Stand s = range.positions.get(i).stand();
+            Configuration s = range.positions.get(i).stand();
             if (s.pose().map(AxlePose::steeringWheelDeg).orElse(0.0) == 0 && s.travelLeft() == 0 && s.travelRight() == 0) {
                 return i;
             }
@@ -85,7 +85,7 @@ public final class Clearances {
 
     /** Pairs of which one is asked about, as far as they can come near at all, gone through. */
     private void pair(Bodies bodies, Predicate<Body> about) {
-        List<Track> tracks = bodies.all().stream().map(b -> new Track(b, range)).toList();
+        List<BodyOverRange> tracks = bodies.all().stream().map(b -> new BodyOverRange(b, range)).toList();
         double[] reach = tracks.stream().mapToDouble(t -> t.carriedFrom(rest, 0, restPart)).toArray();
         for (int i = 0; i < tracks.size(); i++) {
             for (int j = i + 1; j < tracks.size(); j++) {
@@ -93,7 +93,7 @@ public final class Clearances {
                 Body b = tracks.get(j).body;
                 if ((about.test(a) || about.test(b)) && Pairing.matters(a, b) && job.surroundings().meant().stream().noneMatch(t -> t.is(a.id(), b.id()))) {
                     looked++;
-                    Pair p = new Pair(tracks.get(i), tracks.get(j), Track.stand(range, rest, 0, restPart));
+                    NearestSoFar p = new NearestSoFar(tracks.get(i), tracks.get(j), BodyOverRange.stand(range, rest, 0, restPart));
                     double far = ClearanceFigures.NEAR + p.need + p.extra() + reach[i] + reach[j];
                     double apart = p.a.solid(rest, 0, restPart).bounds().distanceTo(p.b.solid(rest, 0, restPart).bounds());
                     if (apart < far) {
@@ -111,24 +111,24 @@ public final class Clearances {
         pairs.stream().filter(p -> p.best - p.need < (p.onPart() ? ClearanceFigures.NEAR : NARROWED)).forEach(this::narrow);
     }
 
-    private List<Pair> near() {
+    private List<NearestSoFar> near() {
         return pairs.stream().filter(p -> p.best - p.need < ClearanceFigures.NEAR).sorted(Comparator.comparingDouble(p -> p.best - p.need)).toList();
     }
 
     private ClearanceFigures figures() {
         Bodies bodies = new Bodies(job);
         pair(bodies, _ -> true);
-        List<Pair> near = near();
+        List<NearestSoFar> near = near();
         near.stream().filter(p -> p.best < p.need).forEach(this::mark);
-        Optional<LockKept> lock = range.gauge.isPresent() ? Optional.of(new LockRoom(job, range).of(near.stream().filter(p -> !guessed(p)).toList())) : Optional.empty();
+        Optional<LockKept> lock = range.gauge.isPresent() ? Optional.of(new LockClearance(job, range).of(near.stream().filter(p -> !guessed(p)).toList())) : Optional.empty();
         return new ClearanceFigures(near.stream().map(this::told).toList(), looked,
                 range.positions.size() * range.columns.size(), map(), lock, notches(near),
-                Later.of(() -> range.gauge.isPresent() ? new TyreRoom(job, range).of(near.stream().map(p -> new TyreRoom.Near(p.a, p.b)).toList()) : Optional.empty()),
+                Lazy.of(() -> range.gauge.isPresent() ? new TyreRoom(job, range).of(near.stream().map(p -> new TyreRoom.Near(p.a, p.b)).toList()) : Optional.empty()),
                 bodies.assumed());
     }
 
     /** Goes through all positions of a pair. */
-    private void through(Pair p) {
+    private void through(NearestSoFar p) {
         boolean mapped = p.onPose() && !ownGuess(p);
         int positions = p.onPose() ? range.positions.size() : 1;
         int columns = p.onColumn() ? range.columns.size() : 1;
@@ -166,7 +166,7 @@ public final class Clearances {
                     if (known < p.best) {
                         p.best = known;
                         p.gap = g;
-                        p.where = Track.stand(range, position, c, part);
+                        p.where = BodyOverRange.stand(range, position, c, part);
                     }
                     if (cell >= 0 && known - p.need < cellMargin[cell]) {
                         cellMargin[cell] = known - p.need;
@@ -178,7 +178,7 @@ public final class Clearances {
     }
 
     /** Looks between the places of the grid, by steps that halve. */
-    private void narrow(Pair p) {
+    private void narrow(NearestSoFar p) {
         double steer = p.onPose() ? range.steerStep() / 2 : 0;
         double travel = p.onPose() ? range.travelStep() / 2 : 0;
         double part = p.onPart() ? 0.5 / (range.parts.length - 1) : 0;
@@ -217,7 +217,7 @@ public final class Clearances {
      * Looks into the stretches between the places of the grid, the most promising first. No gap in a stretch is smaller than the
      * one in its middle less what both bodies are carried from there; a stretch that can't hold a smaller one is left.
      */
-    private void within(Pair p) {
+    private void within(NearestSoFar p) {
         PriorityQueue<Stretch> open = new PriorityQueue<>(Comparator.comparingDouble(Stretch::least));
         int n = range.steer.length;
         int[] at = new int[n * range.travels.length];
@@ -248,10 +248,10 @@ public final class Clearances {
                 }
             }
         }
-        Stand like = p.where;
+        Configuration like = p.where;
         for (int looked = 0; looked < MOST_LOOKED && !open.isEmpty() && open.peek().least < p.best - CLOSE; looked++) {
             Stretch s = open.poll();
-            Optional<Stand> middle = range.across(like, s.steer, s.travel);
+            Optional<Configuration> middle = range.across(like, s.steer, s.travel);
             double g = s.least + s.carried;
             if (middle.isPresent()) {
                 // A larger one leaves nothing smaller in this stretch.
@@ -272,14 +272,14 @@ public final class Clearances {
     }
 
     /** To the best of all neighbours, one step away in steer, travel and the part's own way, so that no way is preferred to another. */
-    private boolean step(Pair p, double steer, double travel, double part) {
-        Stand from = p.where;
+    private boolean step(NearestSoFar p, double steer, double travel, double part) {
+        Configuration from = p.where;
         double was = p.best;
         for (int i = steer == 0 ? 0 : -1; i <= (steer == 0 ? 0 : 1); i++) {
             for (int j = travel == 0 ? 0 : -1; j <= (travel == 0 ? 0 : 1); j++) {
                 for (int k = part == 0 ? 0 : -1; k <= (part == 0 ? 0 : 1); k++) {
                     if (i != 0 || j != 0 || k != 0) {
-                        Optional<Stand> s = range.near(from, i * steer, j * travel, k * part);
+                        Optional<Configuration> s = range.near(from, i * steer, j * travel, k * part);
                         double g = s.map(x -> p.gapAt(x, p.best)).orElse(Double.POSITIVE_INFINITY);
                         if (g < p.best - 1e-9) {
                             p.best = g;
@@ -292,18 +292,18 @@ public final class Clearances {
         return p.best < was;
     }
 
-    private PairGap told(Pair p) {
+    private PairGap told(NearestSoFar p) {
         return new PairGap(p.a.body.name(), p.a.body.id(), p.a.body.element(), p.b.body.name(), p.b.body.id(), p.b.body.element(), p.best, p.need, p.atRest,
-                Where.of(p.where), p.gap.onFirst(), p.gap.onSecond(), p.onPose(), guessed(p));
+                FoundAt.of(p.where), p.gap.onFirst(), p.gap.onSecond(), p.onPose(), guessed(p));
     }
 
     /** Whether both are parts of the axle and the size of one was guessed: no map is drawn of that. */
-    private static boolean ownGuess(Pair p) {
+    private static boolean ownGuess(NearestSoFar p) {
         return p.a.body.ofAxle() && p.b.body.ofAxle() && !(p.a.body.guess() instanceof Body.Guess.None && p.b.body.guess() instanceof Body.Guess.None);
     }
 
     /** Whether a pair that is too near would not touch if what was guessed of it took up as little room as it may. */
-    private static boolean guessed(Pair p) {
+    private static boolean guessed(NearestSoFar p) {
         boolean given = p.a.body.guess() instanceof Body.Guess.None && p.b.body.guess() instanceof Body.Guess.None;
         boolean formOfOwn = (p.a.body.guess() instanceof Body.Guess.Form || p.b.body.guess() instanceof Body.Guess.Form)
                 && p.a.body.ofAxle() && p.b.body.ofAxle();
@@ -317,14 +317,14 @@ public final class Clearances {
         }
         List<GapMap.Cell> cells = new ArrayList<>(cellMargin.length);
         for (int i = 0; i < cellMargin.length; i++) {
-            Pair p = cellPair[i];
+            NearestSoFar p = cellPair[i];
             cells.add(new GapMap.Cell(cellMargin[i], p == null ? null : p.two().label(), range.reachable[i]));
         }
         return Optional.of(new GapMap(Arrays.stream(range.steer).boxed().toList(), Arrays.stream(range.travels).boxed().toList(), List.copyOf(cells)));
     }
 
     /** Marks where a pair is too near. */
-    private void mark(Pair p) {
+    private void mark(NearestSoFar p) {
         p.foul = new boolean[p.onPose() ? range.positions.size() : 1];
         int p0 = rest;
         int c0 = 0;
@@ -355,9 +355,9 @@ public final class Clearances {
         p.foulPlaces.add(p.a.body.solid().apply(p.where));
     }
 
-    private List<Notch> notches(List<Pair> near) {
+    private List<Notch> notches(List<NearestSoFar> near) {
         List<Notch> all = new ArrayList<>();
-        for (Pair p : near) {
+        for (NearestSoFar p : near) {
             if (p.best < p.need && !guessed(p)) {
                 box(p.b.body).ifPresent(i -> NotchPlan.of(i, obstacleAt(i), p.a.body.called(), p.need + p.extra(), p.foulPlaces).ifPresent(all::add));
             }

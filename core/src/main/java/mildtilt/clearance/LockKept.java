@@ -29,7 +29,7 @@ public record LockKept(List<Row> rows, Optional<Double> freeBumpAtLock, Optional
      * @param steeringWheelDeg then, + left
      * @param pair what comes too near first
      */
-    public record Way(double lockDeg, double keptDeg, double outerDeg, double steeringWheelDeg, Optional<Two> pair) {
+    public record Way(double lockDeg, double keptDeg, double outerDeg, double steeringWheelDeg, Optional<BodyPair> pair) {
 
         public boolean costs() {
             return pair.isPresent();

@@ -1,7 +1,7 @@
 package mildtilt.clearance;
 import java.util.List;
 import mildtilt.geometry.Point;
-import mildtilt.id.Called;
+import mildtilt.id.NamedPart;
 import mildtilt.obstacle.Shape;
 
 /**
@@ -20,7 +20,7 @@ import mildtilt.obstacle.Shape;
  * @param left what is left of the rail, as boxes: on either side of the notch, and behind it
  */
 public record Notch(
-        int obstacle, Called rail, Called by, Face face, double depth, double width, double height,
+        int obstacle, NamedPart rail, NamedPart by, Face face, double depth, double width, double height,
         boolean through, double boxing, Point middle, List<Shape.Box> left) {
 
     /** More of a rail's depth than this is not to be taken out. */

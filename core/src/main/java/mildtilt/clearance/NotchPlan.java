@@ -6,7 +6,7 @@ import mildtilt.clearance.Notch.Face;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.RigidMove;
 import mildtilt.geometry.Vector;
-import mildtilt.id.Called;
+import mildtilt.id.NamedPart;
 import mildtilt.obstacle.Obstacle;
 import mildtilt.obstacle.Shape;
 import mildtilt.solid.Convex;
@@ -30,7 +30,7 @@ final class NotchPlan {
     private NotchPlan() {}
 
     /** @param gap that it needs, mm; @param places of what passes. Empty if it does not reach the rail after all */
-    static Optional<Notch> of(int index, Obstacle rail, Called by, double gap, List<Solid> places) {
+    static Optional<Notch> of(int index, Obstacle rail, NamedPart by, double gap, List<Solid> places) {
         Shape.Box box = (Shape.Box) rail.shape();
         RigidMove place = box.place();
         Vector[] axes = {place.ex(), place.ey(), place.ez()};
@@ -49,7 +49,7 @@ final class NotchPlan {
                 }
             }
         }
-        return low[0] > high[0] ? Optional.empty() : Optional.of(notch(index, new Called(rail.id(), rail.name()), box, by, axes, half, low, high));
+        return low[0] > high[0] ? Optional.empty() : Optional.of(notch(index, new NamedPart(rail.id(), rail.name()), box, by, axes, half, low, high));
     }
 
     /** Widens low and high along one direction to what a solid cuts there. */
@@ -108,7 +108,7 @@ final class NotchPlan {
         return Gaps.between(c, slice).mm();
     }
 
-    private static Notch notch(int index, Called rail, Shape.Box box, Called by, Vector[] axes, double[] half, double[] low, double[] high) {
+    private static Notch notch(int index, NamedPart rail, Shape.Box box, NamedPart by, Vector[] axes, double[] half, double[] low, double[] high) {
         int along = half[0] >= half[1] && half[0] >= half[2] ? 0 : half[1] >= half[2] ? 1 : 2;
         int best = -1;
         int sign = 1;

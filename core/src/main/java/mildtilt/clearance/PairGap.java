@@ -1,7 +1,7 @@
 package mildtilt.clearance;
 import mildtilt.geometry.Point;
-import mildtilt.id.Called;
 import mildtilt.id.Id;
+import mildtilt.id.NamedPart;
 import mildtilt.job.Element;
 
 /**
@@ -19,7 +19,7 @@ import mildtilt.job.Element;
  * @param guessed whether only guessed sizes say that it is too small: with parts as slim as such parts ever are it need not be
  */
 public record PairGap(
-        String first, Id firstId, Element firstElement, String second, Id secondId, Element secondElement, double gap, double need, double atRest, Where where,
+        String first, Id firstId, Element firstElement, String second, Id secondId, Element secondElement, double gap, double need, double atRest, FoundAt where,
         Point onFirst, Point onSecond, boolean steered, boolean guessed) {
 
     /** What is left of the gap over what is needed, mm. */
@@ -31,8 +31,8 @@ public record PairGap(
         return gap <= 0;
     }
 
-    public Two two() {
-        return new Two(new Called(firstId, first), new Called(secondId, second));
+    public BodyPair two() {
+        return new BodyPair(new NamedPart(firstId, first), new NamedPart(secondId, second));
     }
 
     public String label() {

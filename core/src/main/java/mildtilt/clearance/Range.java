@@ -27,7 +27,7 @@ final class Range {
     private static final int PARTS = 13;
 
     /** @param cell of the map, or −1 for a rolled axle */
-    record Position(Stand stand, int cell) {}
+    record Position(Configuration stand, int cell) {}
 
     final SteeringTrain train;
     final Optional<LimitGauge> gauge;
@@ -39,14 +39,14 @@ final class Range {
     final boolean[] reachable;
     private final Job job;
     private final WheelTravel travel;
-    private final Map<Asked, Optional<Stand>> known = new HashMap<>();
+    private final Map<Asked, Optional<Configuration>> known = new HashMap<>();
 
     private record Asked(double steeringWheelDeg, double left, double right) {}
 
     Range(Job job, SteeringTrain train) {
         this.job = job;
         this.train = train;
-        columns = job.column().map(ColumnRange::placings).orElse(List.of(Stand.NO_COLUMN));
+        columns = job.column().map(ColumnRange::placings).orElse(List.of(Configuration.NO_COLUMN));
         for (int i = 0; i < PARTS; i++) {
             parts[i] = (double) i / (PARTS - 1);
         }
@@ -56,7 +56,7 @@ final class Range {
             steer = new double[0];
             travels = new double[0];
             reachable = new boolean[0];
-            Stand rest = new Stand(train.axle().map(_ -> train.pose(0, 0, 0)), 0, 0, columns.getFirst(), rest());
+            Configuration rest = new Configuration(train.axle().map(_ -> train.pose(0, 0, 0)), 0, 0, columns.getFirst(), rest());
             if (train.axle().isEmpty() || rest.pose().orElseThrow().assembled().isPresent()) {
                 positions.add(new Position(rest, -1));
             }
@@ -99,7 +99,7 @@ final class Range {
     private List<Position> way(double left, double right, int firstCell, int middle, int step) {
         List<Position> all = new ArrayList<>();
         for (int i = middle; i >= 0 && i < steer.length; i += step) {
-            Optional<Stand> s = at(steer[i], left, right);
+            Optional<Configuration> s = at(steer[i], left, right);
             if (s.isEmpty()) {
                 if (i != middle) {
                     edge(steer[i - step], steer[i], left, right).ifPresent(e -> all.add(new Position(e, all.getLast().cell)));
@@ -116,13 +116,13 @@ final class Range {
     }
 
     /** The last place inside, between one inside and one outside. */
-    private Optional<Stand> edge(double inside, double outside, double left, double right) {
+    private Optional<Configuration> edge(double inside, double outside, double left, double right) {
         double in = inside;
         double out = outside;
-        Optional<Stand> found = Optional.empty();
+        Optional<Configuration> found = Optional.empty();
         for (int i = 0; i < 14; i++) {
             double mid = (in + out) / 2;
-            Optional<Stand> s = at(mid, left, right);
+            Optional<Configuration> s = at(mid, left, right);
             if (s.isPresent()) {
                 in = mid;
                 found = s;
@@ -134,7 +134,7 @@ final class Range {
     }
 
     /** Empty where the linkage or a stop does not let the wheels go. */
-    Optional<Stand> at(double steeringWheelDeg, double left, double right) {
+    Optional<Configuration> at(double steeringWheelDeg, double left, double right) {
         if (gauge.isEmpty()) {
             return positions.isEmpty() ? Optional.empty() : Optional.of(positions.getFirst().stand);
         }
@@ -142,15 +142,15 @@ final class Range {
         return known.computeIfAbsent(new Asked(steeringWheelDeg, left, right), a -> {
             AxlePose pose = train.pose(a.steeringWheelDeg, a.left, a.right);
             return pose.assembled().isPresent() && gauge.get().withinStops(pose)
-                    ? Optional.of(new Stand(Optional.of(pose), a.left, a.right, columns.getFirst(), rest())) : Optional.empty();
+                    ? Optional.of(new Configuration(Optional.of(pose), a.left, a.right, columns.getFirst(), rest())) : Optional.empty();
         });
     }
 
     /** A stand near another one; empty outside of the range. */
-    Optional<Stand> near(Stand s, double steerBy, double travelBy, double partBy) {
+    Optional<Configuration> near(Configuration s, double steerBy, double travelBy, double partBy) {
         double part = Math.clamp(s.part() + partBy, 0, 1);
         if (steerBy == 0 && travelBy == 0 || gauge.isEmpty()) {
-            return Optional.of(new Stand(s.pose(), s.travelLeft(), s.travelRight(), s.column(), part));
+            return Optional.of(new Configuration(s.pose(), s.travelLeft(), s.travelRight(), s.column(), part));
         }
         double sw = Math.clamp(s.pose().orElseThrow().steeringWheelDeg() + steerBy, steer[0], steer[steer.length - 1]);
         boolean rolled = s.travelLeft() != s.travelRight();
@@ -159,16 +159,16 @@ final class Range {
         if (travel == WheelTravel.ROLL_ONLY && left != -right) {
             return Optional.empty();
         }
-        return at(sw, left, right).map(n -> new Stand(n.pose(), left, right, s.column(), part));
+        return at(sw, left, right).map(n -> new Configuration(n.pose(), left, right, s.column(), part));
     }
 
     /** Anywhere of the map, the wheel set and what moves by itself as in another stand; empty outside of the range. */
-    Optional<Stand> across(Stand like, double steeringWheelDeg, double travelLeft) {
+    Optional<Configuration> across(Configuration like, double steeringWheelDeg, double travelLeft) {
         double right = travel.rightWith(travelLeft);
-        return at(steeringWheelDeg, travelLeft, right).map(n -> new Stand(n.pose(), travelLeft, right, like.column(), like.part()));
+        return at(steeringWheelDeg, travelLeft, right).map(n -> new Configuration(n.pose(), travelLeft, right, like.column(), like.part()));
     }
 
-    Stand stand(int position) {
+    Configuration stand(int position) {
         return positions.get(position).stand;
     }
 

@@ -32,7 +32,7 @@ final class TyreRoom {
     }
 
     /** Two bodies that come near each other. */
-    record Near(Track a, Track b) {}
+    record Near(BodyOverRange a, BodyOverRange b) {}
 
     /** What a tyre comes near to in one position, and how near: a bound for how much it may grow there. */
     private record Place(Side side, boolean inner, KnucklePose knuckle, Solid other, double spare, double need, String name) {}

@@ -61,7 +61,7 @@ public final class VehicleSolids {
     private VehicleSolids(Job job) {
         this.job = job;
         bodies = new Bodies(job).all();
-        column = job.column().map(c -> new Placed("", c.points())).orElse(Stand.NO_COLUMN);
+        column = job.column().map(c -> new Placed("", c.points())).orElse(Configuration.NO_COLUMN);
     }
 
     public static VehicleSolids of(Job job) {
@@ -71,7 +71,7 @@ public final class VehicleSolids {
     /** @param pose of the axle; what hangs on an axle that can't be assembled is left out */
     public List<Part> at(Optional<AxlePose> pose, double travelLeft, double travelRight) {
         boolean assembled = pose.flatMap(AxlePose::assembled).isPresent();
-        Stand stand = new Stand(pose, travelLeft, travelRight, column, 0.5);
+        Configuration stand = new Configuration(pose, travelLeft, travelRight, column, 0.5);
         List<Part> all = new ArrayList<>();
         for (Body b : bodies) {
             if (b.sort() != Body.Sort.HANDS && (assembled || !b.onPose())) {

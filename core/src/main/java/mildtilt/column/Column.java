@@ -152,12 +152,12 @@ public record Column(
     }
 
     /** What the shaft's end toward the wheel sits in. */
-    public ForkFit wheelEndFit(int shaft) {
+    public YokeDimensions wheelEndFit(int shaft) {
         return shaft == 0 ? wheel.fit() : joints.get(shaft - 1).gearSide();
     }
 
     /** What the shaft's end toward the gear sits in. */
-    public ForkFit gearEndFit(int shaft) {
+    public YokeDimensions gearEndFit(int shaft) {
         return shaft == joints.size() ? gear.fit() : joints.get(shaft).wheelSide();
     }
 
@@ -254,13 +254,13 @@ public record Column(
     }
 
     /** The shaft's wheel-end fit changed: the hub's, or the gear side of the joint before it. */
-    public Column editWheelEndFit(int shaft, UnaryOperator<ForkFit> edit) {
+    public Column editWheelEndFit(int shaft, UnaryOperator<YokeDimensions> edit) {
         return shaft == 0 ? withWheel(wheel.withFit(edit.apply(wheel.fit())))
                 : editJoint(shaft - 1, j -> j.withFits(j.wheelSide(), edit.apply(j.gearSide())));
     }
 
     /** The shaft's gear-end fit changed: the gear's, or the wheel side of the joint after it. */
-    public Column editGearEndFit(int shaft, UnaryOperator<ForkFit> edit) {
+    public Column editGearEndFit(int shaft, UnaryOperator<YokeDimensions> edit) {
         return shaft == joints.size() ? withGear(gear.withFit(edit.apply(gear.fit())))
                 : editJoint(shaft, j -> j.withFits(edit.apply(j.wheelSide()), j.gearSide()));
     }

@@ -13,9 +13,9 @@ import mildtilt.withers.Withers;
  *     empty where the gear is still free to be set to the column
  */
 @Withers
-public record GearInput(Point point, ForkFit fit, Optional<Direction> axis) implements GearInputBuilder.With {
+public record GearInput(Point point, YokeDimensions fit, Optional<Direction> axis) implements GearInputBuilder.With {
 
-    public GearInput(Point point, ForkFit fit) {
+    public GearInput(Point point, YokeDimensions fit) {
         this(point, fit, Optional.empty());
     }
 }

@@ -21,8 +21,8 @@ public record Joint(
         JointKind kind,
         Point centre,
         double maxAngleDeg,
-        ForkFit wheelSide,
-        ForkFit gearSide,
+        YokeDimensions wheelSide,
+        YokeDimensions gearSide,
         Optional<Double> torqueNm,
         Optional<Double> swingDiameter,
         boolean typical) implements JointBuilder.With {
@@ -38,15 +38,15 @@ public record Joint(
     }
 
     /** With its strength and swing not known. */
-    public Joint(Id id, String name, JointKind kind, Point centre, double maxAngleDeg, ForkFit wheelSide, ForkFit gearSide) {
+    public Joint(Id id, String name, JointKind kind, Point centre, double maxAngleDeg, YokeDimensions wheelSide, YokeDimensions gearSide) {
         this(id, name, kind, centre, maxAngleDeg, wheelSide, gearSide, Optional.empty(), Optional.empty(), false);
     }
 
-    public static Joint single(Id id, String name, Point centre, double maxAngleDeg, ForkFit wheelSide, ForkFit gearSide) {
+    public static Joint single(Id id, String name, Point centre, double maxAngleDeg, YokeDimensions wheelSide, YokeDimensions gearSide) {
         return new Joint(id, name, new JointKind.Single(), centre, maxAngleDeg, wheelSide, gearSide);
     }
 
-    public Joint withFits(ForkFit wheel, ForkFit gear) {
+    public Joint withFits(YokeDimensions wheel, YokeDimensions gear) {
         return withWheelSide(wheel).withGearSide(gear);
     }
 }

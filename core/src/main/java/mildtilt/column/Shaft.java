@@ -25,11 +25,11 @@ import mildtilt.withers.Withers;
 public record Shaft(
         Id id,
         String name,
-        Seat profile,
+        ShaftProfile profile,
         double bore,
         double yieldMpa,
-        Optional<Seat> wheelEnd,
-        Optional<Seat> gearEnd,
+        Optional<ShaftProfile> wheelEnd,
+        Optional<ShaftProfile> gearEnd,
         double clockingDeg,
         double indexDeg,
         boolean forksFixed,
@@ -55,7 +55,7 @@ public record Shaft(
 
     /** Plain, round, solid, of mild steel. */
     public static Shaft round(Id id, String name, double diameter, double clockingDeg, boolean toCut) {
-        return new Shaft(id, name, new Seat.Round(diameter), 0, MILD_STEEL, Optional.empty(), Optional.empty(), clockingDeg, 0,
+        return new Shaft(id, name, new ShaftProfile.Round(diameter), 0, MILD_STEEL, Optional.empty(), Optional.empty(), clockingDeg, 0,
                 false, toCut, Optional.empty(), false);
     }
 
@@ -63,11 +63,11 @@ public record Shaft(
         return profile.diameter();
     }
 
-    public Seat wheelEndSeat() {
+    public ShaftProfile wheelEndSeat() {
         return wheelEnd.orElse(profile);
     }
 
-    public Seat gearEndSeat() {
+    public ShaftProfile gearEndSeat() {
         return gearEnd.orElse(profile);
     }
 
@@ -75,7 +75,7 @@ public record Shaft(
         return withProfile(profile.withDiameter(mm));
     }
 
-    public Shaft withEnds(Optional<Seat> wheel, Optional<Seat> gear) {
+    public Shaft withEnds(Optional<ShaftProfile> wheel, Optional<ShaftProfile> gear) {
         return withWheelEnd(wheel).withGearEnd(gear);
     }
 }

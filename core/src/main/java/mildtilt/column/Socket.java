@@ -8,7 +8,7 @@ import mildtilt.withers.Withers;
  * @param hold what keeps the end in it
  */
 @Withers
-public record Socket(Seat seat, Hold hold) implements SocketBuilder.With {
+public record Socket(ShaftProfile seat, Hold hold) implements SocketBuilder.With {
 
     /** What keeps a shaft's end in a fork. */
     public enum Hold {

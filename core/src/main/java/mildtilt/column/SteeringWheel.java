@@ -9,7 +9,7 @@ import mildtilt.withers.Withers;
  * @param fit how the first shaft sits in the hub
  */
 @Withers
-public record SteeringWheel(double diameter, Point hub, ForkFit fit, Adjustment adjustment) implements SteeringWheelBuilder.With {
+public record SteeringWheel(double diameter, Point hub, YokeDimensions fit, Adjustment adjustment) implements SteeringWheelBuilder.With {
 
     /** @throws ImpossibleGeometryException if the rim has no diameter */
     public SteeringWheel {
@@ -18,7 +18,7 @@ public record SteeringWheel(double diameter, Point hub, ForkFit fit, Adjustment 
         }
     }
 
-    public SteeringWheel(double diameter, Point hub, ForkFit fit) {
+    public SteeringWheel(double diameter, Point hub, YokeDimensions fit) {
         this(diameter, hub, fit, Adjustment.NONE);
     }
 }

@@ -11,12 +11,12 @@ import mildtilt.column.Bearing;
 import mildtilt.column.Column;
 import mildtilt.column.ColumnTrain;
 import mildtilt.column.ColumnTube;
-import mildtilt.column.ForkFit;
 import mildtilt.column.GearInput;
 import mildtilt.column.Joint;
-import mildtilt.column.Seat;
 import mildtilt.column.Shaft;
+import mildtilt.column.ShaftProfile;
 import mildtilt.column.SteeringWheel;
+import mildtilt.column.YokeDimensions;
 import mildtilt.geometry.Axis;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.ImpossibleGeometryException;
@@ -44,11 +44,11 @@ public final class TrainEdits {
         Point input = gear.orElse(new Point(-200, 300, 400));
         Point hub = input.plus(new Vector(-AHEAD, 100, BELOW));
         Point centre = input.plus(new Vector(-110, 12, 130));
-        Seat seat = part.wheelSide().socket().map(s -> s.seat()).orElse(new Seat.Round(20));
-        return TrainEdits.withTube(new Column(new SteeringWheel(360, hub, ForkFit.NONE),
+        ShaftProfile seat = part.wheelSide().socket().map(s -> s.seat()).orElse(new ShaftProfile.Round(20));
+        return TrainEdits.withTube(new Column(new SteeringWheel(360, hub, YokeDimensions.NONE),
                 List.of(Shaft.round(SHAFT.first(), "Column shaft", seat.diameter(), 0, true).withProfile(seat),
                         Shaft.round(SHAFT.number(2), "Gear stub", seat.diameter(), 0, false).withProfile(seat)),
-                List.of(part.withId(JOINT.first()).withName("First joint").withCentre(centre)), new GearInput(input, ForkFit.NONE)), 45, 0);
+                List.of(part.withId(JOINT.first()).withName("First joint").withCentre(centre)), new GearInput(input, YokeDimensions.NONE)), 45, 0);
     }
 
     /**

@@ -7,7 +7,7 @@ import java.util.function.ToDoubleFunction;
 import mildtilt.analysis.Analysis;
 import mildtilt.column.Transfer;
 import mildtilt.geometry.Side;
-import mildtilt.job.OuterTable;
+import mildtilt.job.OuterWheelTable;
 import mildtilt.job.Vehicle;
 import mildtilt.steer.AxlePose;
 import mildtilt.steer.Effort;
@@ -184,7 +184,7 @@ public enum Curve {
         return all;
     }
 
-    private static Optional<Double> miss(OuterTable table, Turn turn) {
+    private static Optional<Double> miss(OuterWheelTable table, Turn turn) {
         return turn.innerDeg() < 0.5 ? Optional.empty() : Optional.of(turn.outerDeg() - table.outerAt(turn.innerDeg()));
     }
 

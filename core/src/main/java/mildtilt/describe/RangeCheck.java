@@ -13,7 +13,7 @@ import mildtilt.id.Id;
 /** A part that is already made held against its description: what could not be written and read again is a fault. */
 public final class RangeCheck {
 
-    private final Faults faults = new Faults();
+    private final JobFaults faults = new JobFaults();
     private Optional<String> refusal = Optional.empty();
 
     private RangeCheck() {}
@@ -22,8 +22,8 @@ public final class RangeCheck {
     public static <T> Optional<String> fault(Form<T> form, T value) {
         RangeCheck check = new RangeCheck();
         try {
-            check.form(form, value, Spot.WHOLE);
-        } catch (Faults.Enough e) {
+            check.form(form, value, JobPlace.WHOLE);
+        } catch (JobFaults.Enough e) {
             return Optional.of(check.faults.text());
         }
         return check.faults.isEmpty() ? check.refusal : Optional.of(check.faults.text());
@@ -37,7 +37,7 @@ public final class RangeCheck {
         }
     }
 
-    private <T> void form(Form<T> form, T value, Spot at) {
+    private <T> void form(Form<T> form, T value, JobPlace at) {
         switch (form) {
             case Part<T> p -> {
                 p.fields().forEach(f -> field(f, value, at));
@@ -50,7 +50,7 @@ public final class RangeCheck {
         }
     }
 
-    private <T, V> void field(Field<T, V> field, T part, Spot at) {
+    private <T, V> void field(Field<T, V> field, T part, JobPlace at) {
         switch (field.shape()) {
             case Shape.Keyed<V> k -> {
                 Object v = field.of(part);
@@ -73,7 +73,7 @@ public final class RangeCheck {
         });
     }
 
-    private void kind(Kind<?> kind, Object v, Spot at) {
+    private void kind(Kind<?> kind, Object v, JobPlace at) {
         switch (kind) {
             case Kind.Size s -> size(s.range(), (Double) v, at);
             case Kind.Whole w -> {
@@ -117,13 +117,13 @@ public final class RangeCheck {
         }
     }
 
-    private void size(Range range, double v, Spot at) {
+    private void size(Range range, double v, JobPlace at) {
         if (!range.holds(v)) {
             faults.wrong(Sentences.outOfRange(at, v, range));
         }
     }
 
-    private <V> void many(Kind.Many<V> m, List<V> all, Spot at) {
+    private <V> void many(Kind.Many<V> m, List<V> all, JobPlace at) {
         entries(all.size(), m.least(), m.most(), at);
         refusedBy(() -> m.soFar().accept(all));
         int n = 0;
@@ -132,7 +132,7 @@ public final class RangeCheck {
         }
     }
 
-    private <T> void row(Part<T> part, Object value, Spot at) {
+    private <T> void row(Part<T> part, Object value, JobPlace at) {
         List<Field<T, ?>> fields = part.fields();
         for (int i = 0; i < fields.size(); i++) {
             Object v = fields.get(i).of(part.type().cast(value));
@@ -142,7 +142,7 @@ public final class RangeCheck {
         }
     }
 
-    private void entries(int n, int least, int most, Spot at) {
+    private void entries(int n, int least, int most, JobPlace at) {
         if (n < least || n > most) {
             faults.wrong(Sentences.entries(at, n, least, most));
         }

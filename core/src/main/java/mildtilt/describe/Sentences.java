@@ -14,45 +14,45 @@ public final class Sentences {
 
     private Sentences() {}
 
-    public static String outOfRange(Spot at, double value, Range r) {
+    public static String outOfRange(JobPlace at, double value, Range r) {
         String unit = at.unit();
         return start(at) + " is " + shown(value) + unit + (r.tooNear(value) ? "; it can't be nearer to 0 than " + shown(r.nearest()) + unit + "." : "; it can be " + shown(r.least()) + " to " + shown(r.most()) + unit + ".");
     }
 
-    public static String outOfRange(Spot at, double value, int least, int most) {
+    public static String outOfRange(JobPlace at, double value, int least, int most) {
         return start(at) + " is " + shown(value) + at.unit() + "; it can be " + least + " to " + most + at.unit() + ".";
     }
 
     /** @param wanted such as "a number"; @param found what stands there, as {@link #quoted} or {@link #shown} */
-    public static String wrongType(Spot at, String wanted, String found) {
+    public static String wrongType(JobPlace at, String wanted, String found) {
         return start(at) + " should be " + wanted + " and is " + found + ".";
     }
 
-    public static String missing(Spot at, String key) {
+    public static String missing(JobPlace at, String key) {
         return start(at) + ": \"" + cut(key) + "\" is missing.";
     }
 
-    public static String unknown(Spot at, String key) {
+    public static String unknown(JobPlace at, String key) {
         return start(at) + ": nothing is called \"" + cut(key) + "\" here. Is it misspelt?";
     }
 
-    public static String noneOf(Spot at, String found, List<String> words) {
+    public static String noneOf(JobPlace at, String found, List<String> words) {
         return start(at) + " is " + found + "; it can be " + words(words) + ".";
     }
 
-    public static String length(Spot at, int characters, int least, int most) {
+    public static String length(JobPlace at, int characters, int least, int most) {
         return start(at) + (characters > most ? " has " + characters + " characters; up to " + most + " can be taken." : characters == 0 ? " is empty." : " is too short.");
     }
 
-    public static String entries(Spot at, int entries, int least, int most) {
+    public static String entries(JobPlace at, int entries, int least, int most) {
         return start(at) + " has " + entries + " entries; " + (entries < least ? "it needs at least " + least + "." : "up to " + most + " can be taken.");
     }
 
-    public static String notSoWritten(Spot at, String found) {
+    public static String notSoWritten(JobPlace at, String found) {
         return start(at) + " is " + found + ", which is not how it is written.";
     }
 
-    private static String start(Spot at) {
+    private static String start(JobPlace at) {
         return capital(at.words());
     }
 

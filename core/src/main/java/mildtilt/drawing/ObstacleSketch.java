@@ -3,7 +3,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BiFunction;
-import mildtilt.clearance.Carriers;
+import mildtilt.clearance.CarrierMotion;
 import mildtilt.drawing.Sketch.Builder;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.RigidMove;
@@ -33,8 +33,8 @@ public final class ObstacleSketch {
     public static RigidMove move(Job job, Obstacle o, Optional<AxlePose> pose, double travelLeft, double travelRight, double part) {
         RigidMove own = o.sweep() instanceof Sweep.FollowsWheel f
                 ? RigidMove.about(f.axis(), Math.toRadians(f.degPerMm() * (f.side() == Side.LEFT ? travelLeft : travelRight))) : o.sweep().at(part);
-        return job.axle().isPresent() && pose.isPresent() && o.carrier() != Carrier.FRAME && Carriers.exists(job.axle().get(), o.carrier())
-                ? own.then(Carriers.move(job.axle().get(), pose.get(), o.carrier())) : own;
+        return job.axle().isPresent() && pose.isPresent() && o.carrier() != Carrier.FRAME && CarrierMotion.exists(job.axle().get(), o.carrier())
+                ? own.then(CarrierMotion.move(job.axle().get(), pose.get(), o.carrier())) : own;
     }
 
     /** What stands where it is however the wheel is turned and whatever the wheels travel, and the driver's legs. */

@@ -5,7 +5,7 @@ import java.util.Optional;
 import mildtilt.geometry.Side;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
-import mildtilt.job.OuterTable;
+import mildtilt.job.OuterWheelTable;
 import mildtilt.steer.ArmMatch;
 import mildtilt.steer.Limit;
 import mildtilt.steer.LockLimits;
@@ -32,7 +32,7 @@ final class AimChecks {
         this.match = match;
     }
 
-    void look(Workings w) {
+    void look(GuardedAnalysis w) {
         if (figures.sense() == SteerFigures.Sense.RIGHT_WAY) {
             w.check("Reversed Ackermann", new Element.SteeringArms(), this::reversedAckermann);
             w.check("Ackermann against what is wanted", new Element.SteeringArms(), all ->
@@ -78,7 +78,7 @@ final class AimChecks {
                 LinkageMoves.forAckermann(job, little ? min + (max - min) * 0.1 : max - (max - min) * 0.1)));
     }
 
-    private void outerTable(OuterTable table, List<Finding> all) {
+    private void outerTable(OuterWheelTable table, List<Finding> all) {
         figures.worstMiss().filter(m -> m > table.toleranceDeg()).ifPresent(miss ->
                 all.add(new Finding(Fault.ACKERMANN, Severity.LOOK, new Element.SteeringArms(),
                         Phrase.of("The outer wheel misses the table of wanted angles by up to {0}; {1} is tolerated.",

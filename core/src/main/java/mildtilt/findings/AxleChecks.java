@@ -31,7 +31,7 @@ final class AxleChecks {
         this.map = map;
     }
 
-    void look(Workings w) {
+    void look(GuardedAnalysis w) {
         w.check("Which way it steers", new Element.GearElement(), this::sense);
         w.check("The lock", new Element.GearElement(), this::range);
         map.ifPresent(m -> {

@@ -19,7 +19,7 @@ public final class Checks {
     /** @param w holds what failed before, and makes every check on its own */
     public static List<Finding> of(
             Job job, SteeringTrain train, Optional<ColumnFigures> column, Optional<SteerFigures> steer, Optional<TravelMap> map,
-            Optional<ArmMatch> match, Optional<ClearanceFigures> clearance, List<PartLoad> parts, Catalogue catalogue, Workings w) {
+            Optional<ArmMatch> match, Optional<ClearanceFigures> clearance, List<PartLoad> parts, Catalogue catalogue, GuardedAnalysis w) {
         column.ifPresent(c -> {
             new ColumnChecks(job, c).look(w);
             new SupportChecks(job, c, catalogue).look(w);

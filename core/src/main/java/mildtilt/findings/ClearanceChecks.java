@@ -3,7 +3,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
-import mildtilt.clearance.Carriers;
+import mildtilt.clearance.CarrierMotion;
 import mildtilt.clearance.ClearanceFigures;
 import mildtilt.clearance.LockKept;
 import mildtilt.clearance.Notch;
@@ -36,7 +36,7 @@ final class ClearanceChecks {
         this.figures = figures;
     }
 
-    void look(Workings w) {
+    void look(GuardedAnalysis w) {
         w.check("The gaps", new Element.Knuckles(), this::gaps);
         w.check("What obstacles are fixed to", new Element.Knuckles(), this::fixings);
     }
@@ -58,7 +58,7 @@ final class ClearanceChecks {
     private void fixings(List<Finding> all) {
         for (int i = 0; i < job.surroundings().obstacles().size(); i++) {
             Obstacle o = job.surroundings().obstacles().get(i);
-            if (job.axle().isPresent() && !Carriers.exists(job.axle().get(), o.carrier())) {
+            if (job.axle().isPresent() && !CarrierMotion.exists(job.axle().get(), o.carrier())) {
                 all.add(new Finding(Fault.FIXED_TO_NOTHING, Severity.LOOK, new Element.InTheWay(i),
                         Phrase.of(Phrase.name(o.name()) + " is fixed to the " + o.carrier().label() + ", which this axle has not got. It is taken as fixed to the frame."),
                         "Where it really goes as the wheels travel is not known, so its gaps are right at ride height only.", List.of()));

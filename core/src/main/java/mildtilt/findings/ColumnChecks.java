@@ -9,10 +9,10 @@ import mildtilt.clocking.BestClocking;
 import mildtilt.clocking.EvenFeel;
 import mildtilt.clocking.ForkMark;
 import mildtilt.column.Column;
-import mildtilt.column.ForkFit;
 import mildtilt.column.ForkSetting;
 import mildtilt.column.Joint;
 import mildtilt.column.JointKind;
+import mildtilt.column.YokeDimensions;
 import mildtilt.columnrange.ColumnFigures;
 import mildtilt.columnrange.ColumnFigures.Turning;
 import mildtilt.columnrange.ColumnRange;
@@ -57,7 +57,7 @@ final class ColumnChecks {
         this.figures = figures;
     }
 
-    void look(Workings w) {
+    void look(GuardedAnalysis w) {
         for (int i = 0; i < column.joints().size(); i++) {
             int joint = i;
             w.check("The angle of " + column.joints().get(i).name(), new Element.JointAt(i), all -> angle(joint, all));
@@ -155,7 +155,7 @@ final class ColumnChecks {
 
     /** An end that goes in farther than the joint's centre meets its cross. */
     private void meetsCross(int index, boolean gearEnd, List<Finding> all) {
-        ForkFit fit = gearEnd ? column.gearEndFit(index) : column.wheelEndFit(index);
+        YokeDimensions fit = gearEnd ? column.gearEndFit(index) : column.wheelEndFit(index);
         boolean atJoint = gearEnd ? index < column.joints().size() : index > 0;
         if (!atJoint || fit.takeOff() == 0 || fit.engagement() <= fit.takeOff()) {
             return;

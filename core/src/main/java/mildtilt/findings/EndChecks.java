@@ -6,12 +6,12 @@ import java.util.function.UnaryOperator;
 import mildtilt.catalogue.Catalogue;
 import mildtilt.catalogue.EndFit;
 import mildtilt.column.Column;
-import mildtilt.column.ForkFit;
 import mildtilt.column.Joint;
-import mildtilt.column.Seat;
 import mildtilt.column.Shaft;
+import mildtilt.column.ShaftProfile;
 import mildtilt.column.Socket;
 import mildtilt.column.Socket.Hold;
+import mildtilt.column.YokeDimensions;
 import mildtilt.columnrange.TrainEdits;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
@@ -45,19 +45,19 @@ final class EndChecks {
     /** One end of one shaft. */
     private record End(int shaft, boolean towardGear) {
 
-        ForkFit fit(Column c) {
+        YokeDimensions fit(Column c) {
             return towardGear ? c.gearEndFit(shaft) : c.wheelEndFit(shaft);
         }
 
-        Seat seat(Column c) {
+        ShaftProfile seat(Column c) {
             return towardGear ? c.shafts().get(shaft).gearEndSeat() : c.shafts().get(shaft).wheelEndSeat();
         }
 
-        Column withSeat(Column c, Seat seat) {
+        Column withSeat(Column c, ShaftProfile seat) {
             return c.editShaft(shaft, s -> towardGear ? s.withEnds(s.wheelEnd(), Optional.of(seat)) : s.withEnds(Optional.of(seat), s.gearEnd()));
         }
 
-        Column editFit(Column c, UnaryOperator<ForkFit> edit) {
+        Column editFit(Column c, UnaryOperator<YokeDimensions> edit) {
             return towardGear ? c.editGearEndFit(shaft, edit) : c.editWheelEndFit(shaft, edit);
         }
 
@@ -73,7 +73,7 @@ final class EndChecks {
         }
     }
 
-    void look(Workings w) {
+    void look(GuardedAnalysis w) {
         for (int i = 0; i < column.shafts().size(); i++) {
             for (boolean towardGear : new boolean[] {false, true}) {
                 End end = new End(i, towardGear);
@@ -88,7 +88,7 @@ final class EndChecks {
     }
 
     private void fits(End end, Socket socket, List<Finding> all) {
-        Seat seat = end.seat(column);
+        ShaftProfile seat = end.seat(column);
         EndFit fit = EndFit.between(seat, socket, EndFit.SLIP);
         if (fit == EndFit.FITS) {
             return;
@@ -101,7 +101,7 @@ final class EndChecks {
             case TOO_SMALL -> " is {0} and rattles in " + into + " of {1}.";
             case OTHER_FORM -> ", " + seat.label() + " {0}, does not fit " + into + ", " + socket.seat().label() + " {1}.";
             case OTHER_TEETH -> " has a " + seat.label() + " and " + into + " a " + socket.seat().label() + ".";
-            case OTHER_WIDTH -> " and " + into + " have " + (seat instanceof Seat.Keyed ? "keys" : "flats") + " of different widths.";
+            case OTHER_WIDTH -> " and " + into + " have " + (seat instanceof ShaftProfile.Keyed ? "keys" : "flats") + " of different widths.";
             case FITS -> throw new IllegalStateException();
         }, own, bore);
         all.add(new Finding(Fault.ENDS_DO_NOT_FIT, Severity.STOP, new Element.ShaftAt(end.shaft()), what,
@@ -109,33 +109,33 @@ final class EndChecks {
                 waysOut(end, socket, seat)));
     }
 
-    private List<Remedy> waysOut(End end, Socket socket, Seat seat) {
+    private List<Remedy> waysOut(End end, Socket socket, ShaftProfile seat) {
         List<Remedy> all = new ArrayList<>();
         Shaft shaft = column.shafts().get(end.shaft());
         double bore = socket.seat().diameter();
         double d = seat.diameter();
         otherPart(end).ifPresent(all::add);
-        boolean bothRound = seat instanceof Seat.Round && socket.seat() instanceof Seat.Round;
+        boolean bothRound = seat instanceof ShaftProfile.Round && socket.seat() instanceof ShaftProfile.Round;
         if (bothRound && d > bore && d - bore <= TURN_DOWN * d) {
             all.add(new Remedy(Phrase.of("Turn the end down from {0} to {1}, with a radius at the step", Quantity.length(d), Quantity.length(bore)),
-                    j -> j.editColumn(c -> end.withSeat(c, new Seat.Round(bore)))));
+                    j -> j.editColumn(c -> end.withSeat(c, new ShaftProfile.Round(bore)))));
         }
         if (bothRound && d > bore && d - bore <= BORE_OUT * bore) {
             all.add(new Remedy(Phrase.of("Bore " + end.into(column) + " out from {0} to {1}, if its walls allow", Quantity.length(bore), Quantity.length(d)),
-                    j -> j.editColumn(c -> end.editFit(c, f -> f.withSocket(socket.withSeat(new Seat.Round(d)))))));
+                    j -> j.editColumn(c -> end.editFit(c, f -> f.withSocket(socket.withSeat(new ShaftProfile.Round(d)))))));
         }
         if (bothRound && (bore - d) / 2 >= THINNEST_SLEEVE) {
             all.add(new Remedy(Phrase.of("Sleeve the end out from {0} to {1}, pinned or as the rule set allows", Quantity.length(d), Quantity.length(bore)),
-                    j -> j.editColumn(c -> end.withSeat(c, new Seat.Round(bore)))));
+                    j -> j.editColumn(c -> end.withSeat(c, new ShaftProfile.Round(bore)))));
         }
         if (!bothRound) {
             all.add(new Remedy(Phrase.of("Put an adapter on the end: " + seat.label() + " {0} to " + socket.seat().label() + " {1}", Quantity.length(d),
                     Quantity.length(bore)), j -> j.editColumn(c -> end.withSeat(c, socket.seat()))));
         }
-        if (shaft.toCut() && shaft.profile() instanceof Seat.Round && rules.accepts(Hold.WELD) && !(end.shaft() == 0 && !end.towardGear())
+        if (shaft.toCut() && shaft.profile() instanceof ShaftProfile.Round && rules.accepts(Hold.WELD) && !(end.shaft() == 0 && !end.towardGear())
                 && !(end.shaft() == column.joints().size() && end.towardGear())) {
             all.add(new Remedy(Phrase.of("Take a weld-on fork bored for {0}", Quantity.length(shaft.diameter())), j -> j.editColumn(c -> end.withSeat(
-                    end.editFit(c, f -> f.withSocket(new Socket(new Seat.Round(shaft.diameter()), Hold.WELD))), new Seat.Round(shaft.diameter())))));
+                    end.editFit(c, f -> f.withSocket(new Socket(new ShaftProfile.Round(shaft.diameter()), Hold.WELD))), new ShaftProfile.Round(shaft.diameter())))));
         }
         return all;
     }

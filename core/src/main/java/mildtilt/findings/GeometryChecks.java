@@ -34,7 +34,7 @@ final class GeometryChecks {
         set = Phrase.name(job.rules().name());
     }
 
-    void look(Workings w) {
+    void look(GuardedAnalysis w) {
         w.check("Whether the weight brings the wheels back", new Element.Knuckles(), this::weight);
         for (Side side : Side.values()) {
             w.check("The " + side.label() + " steer axis", new Element.Knuckles(), all -> {

@@ -27,7 +27,7 @@ final class LoadChecks {
         this.figures = figures;
     }
 
-    void look(Workings w) {
+    void look(GuardedAnalysis w) {
         w.check("How square the tie rods pull", new Element.TieRods(), this::rake);
         w.check("The force at the rim", new Element.Wheel(), all -> figures.effort().ifPresent(e -> effort(e, all)));
         w.check("The strength of the rods", new Element.TieRods(), all -> figures.rodLoads().forEach(l -> rod(l, all)));

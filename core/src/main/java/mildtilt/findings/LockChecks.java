@@ -41,7 +41,7 @@ final class LockChecks {
         this.figures = figures;
     }
 
-    void look(Workings w) {
+    void look(GuardedAnalysis w) {
         w.check("Full lock left against right", new Element.GearElement(), all -> all.addAll(findings()));
     }
 

@@ -20,7 +20,7 @@ import mildtilt.shop.Fits;
 import mildtilt.shop.Fits.Fit;
 import mildtilt.shop.JoinFigures;
 import mildtilt.shop.RodFigures;
-import mildtilt.shop.Seating;
+import mildtilt.shop.SeatingResult;
 import mildtilt.steer.SteeringTrain;
 import mildtilt.units.Phrase;
 import mildtilt.units.Quantity;
@@ -40,7 +40,7 @@ final class MakingChecks {
         this.catalogue = catalogue;
     }
 
-    void look(Workings w) {
+    void look(GuardedAnalysis w) {
         w.check("The make-up of the rods", new Element.TieRods(), all -> RodFigures.of(job, train.axle()).forEach(r -> {
             rod(r, all);
             lockNuts(r, all);
@@ -160,7 +160,7 @@ final class MakingChecks {
     private static Finding brief(Fit f, Finding found) {
         Fits.RodPlace at = f.rod().orElseThrow();
         Finding titled = found.titled("%s: %s %s".formatted(Element.capital(at.rod().label()), Fits.label(at.rod(), at.outer()), f.seating().label()));
-        return f.seating() == Seating.RATTLES // Its last figure is how much it has to rock.
+        return f.seating() == SeatingResult.RATTLES // Its last figure is how much it has to rock.
                 ? titled.by(f.told().measures().getLast()) : titled;
     }
 
@@ -178,7 +178,7 @@ final class MakingChecks {
                 default -> f.kind() == Fits.Kind.THREAD ? Fault.THREADS_DIFFER : Fault.STUD_DOES_NOT_SEAT;
             };
             all.add(brief(f, new Finding(fault, Severity.STOP, at, about, what, why(fault), ways)));
-        } else if (f.seating() == Seating.SINGLE_SHEAR) {
+        } else if (f.seating() == SeatingResult.SINGLE_SHEAR) {
             all.add(new Finding(Fault.STUD_IN_SINGLE_SHEAR, Severity.LOOK, at, about, what,
                     Phrase.of("A rod end bolted to one side of an arm bends its bolt at every turn. Practice differs: some authorities forbid it, most builders hold the bolt on both sides."), ways));
         }

@@ -11,10 +11,10 @@ import mildtilt.build.RodMakeUp;
 import mildtilt.build.Stud;
 import mildtilt.clearance.ClearanceFigures;
 import mildtilt.column.Column;
-import mildtilt.column.ForkFit;
-import mildtilt.column.Seat;
+import mildtilt.column.ShaftProfile;
 import mildtilt.column.Socket;
 import mildtilt.column.Socket.Hold;
+import mildtilt.column.YokeDimensions;
 import mildtilt.columnrange.ColumnFigures;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
@@ -116,8 +116,8 @@ public record NotJudged(String matter, Element element, Phrase missing) {
             double least = Double.POSITIVE_INFINITY;
             double most = 0;
             for (int i = 0; i < c.joints().size(); i++) {
-                for (ForkFit f : List.of(c.joints().get(i).wheelSide(), c.joints().get(i).gearSide())) {
-                    Optional<Socket> s = f.socket().filter(x -> x.seat() instanceof Seat.Round && (x.hold() == Hold.PINCH_BOLT || x.hold() == Hold.SET_SCREW));
+                for (YokeDimensions f : List.of(c.joints().get(i).wheelSide(), c.joints().get(i).gearSide())) {
+                    Optional<Socket> s = f.socket().filter(x -> x.seat() instanceof ShaftProfile.Round && (x.hold() == Hold.PINCH_BOLT || x.hold() == Hold.SET_SCREW));
                     if (s.isPresent()) {
                         round.put(c.joints().get(i).name(), new Element.JointAt(i));
                         least = Math.min(least, s.get().seat().diameter());

@@ -31,7 +31,7 @@ final class PartChecks {
         this.steer = steer;
     }
 
-    void look(Workings w) {
+    void look(GuardedAnalysis w) {
         w.check("The strength of the linkage's parts", new Element.TieRods(), all -> parts.forEach(p -> part(p, all)));
         w.check("The strength of the rods at the kerb", new Element.TieRods(), all -> steer.ifPresent(s -> s.rodLoads().forEach(l -> rod(s, l, all))));
     }

@@ -32,7 +32,7 @@ final class RangeChecks {
         this.figures = figures;
     }
 
-    void look(Workings w) {
+    void look(GuardedAnalysis w) {
         boolean follows = figures.range().offGear() <= ColumnRange.GIVES;
         if (!follows) {
             w.check("Whether the column follows the frame", new Element.Wheel(), all -> canNotFollow(figures.range().offGear(), all));

@@ -35,7 +35,7 @@ final class RuleChecks {
         this.rules = job.rules();
     }
 
-    void look(Workings w) {
+    void look(GuardedAnalysis w) {
         w.check("What the column does when it is pushed from the front", new Element.Wheel(), all -> push(figures.push(), all));
         w.check("Joints inside the cabin", new Element.Wheel(), all -> cabin(figures.push(), all));
         w.check("The rule set's class of vehicle", new Element.Wheel(), this::vehicleClass);

@@ -2,8 +2,8 @@ package mildtilt.findings;
 import java.util.ArrayList;
 import java.util.List;
 import mildtilt.column.Column;
-import mildtilt.column.Seat;
 import mildtilt.column.Shaft;
+import mildtilt.column.ShaftProfile;
 import mildtilt.columnrange.ColumnFigures;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
@@ -30,7 +30,7 @@ final class StrengthChecks {
         this.figures = figures;
     }
 
-    void look(Workings w) {
+    void look(GuardedAnalysis w) {
         figures.load().ifPresent(load -> {
             for (int i = 0; i < load.shafts().size(); i++) {
                 int shaft = i;
@@ -53,7 +53,7 @@ final class StrengthChecks {
         List<Remedy> remedies = new ArrayList<>();
         // Stress goes with the third power of the diameter.
         double factor = Math.cbrt(rules.strengthMargin() / load.margin()) * ONE_LARGER;
-        if (s.toCut() && s.profile() instanceof Seat.Round && s.wheelEnd().isEmpty() && s.gearEnd().isEmpty()) {
+        if (s.toCut() && s.profile() instanceof ShaftProfile.Round && s.wheelEnd().isEmpty() && s.gearEnd().isEmpty()) {
             double d = Math.ceil(s.diameter() * factor);
             double bore = s.bore() * d / s.diameter();
             remedies.add(new Remedy(Phrase.of("Make " + Phrase.name(s.name()) + " {0} thick" + (s.bore() > 0 ? ", bored {1}" : ""), Quantity.length(d), Quantity.length(bore)),

@@ -18,8 +18,8 @@ import mildtilt.column.Bearing;
 import mildtilt.column.Column;
 import mildtilt.column.Joint;
 import mildtilt.column.JointKind;
-import mildtilt.column.Seat;
 import mildtilt.column.Shaft;
+import mildtilt.column.ShaftProfile;
 import mildtilt.columnrange.ColumnFigures;
 import mildtilt.columnrange.TrainEdits;
 import mildtilt.geometry.Vector;
@@ -58,7 +58,7 @@ final class SupportChecks {
         this.catalogue = catalogue;
     }
 
-    void look(Workings w) {
+    void look(GuardedAnalysis w) {
         w.check("What holds the shafts", new Element.Wheel(), this::floating);
         w.check("The free lengths of the shafts", new Element.Wheel(), all -> figures.spans().forEach(s -> span(s, all)));
         w.check("How the bearings line up", new Element.Wheel(), all -> figures.outOfLine().forEach(o -> fighting(o, all)));
@@ -244,7 +244,7 @@ final class SupportChecks {
         Bearing b = column.bearings().get(index);
         Shaft s = column.shafts().get(b.shaft());
         double play = b.bore() - s.diameter();
-        boolean round = s.profile() instanceof Seat.Round;
+        boolean round = s.profile() instanceof ShaftProfile.Round;
         if (round && play >= -1e-6 && play <= BEARING_SLIP + 1e-6) {
             return;
         }

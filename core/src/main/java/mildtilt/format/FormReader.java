@@ -19,17 +19,17 @@ import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
-import mildtilt.describe.Faults;
 import mildtilt.describe.Field;
 import mildtilt.describe.Field.Presence;
 import mildtilt.describe.Field.Shape;
 import mildtilt.describe.Form;
+import mildtilt.describe.JobFaults;
+import mildtilt.describe.JobPlace;
 import mildtilt.describe.Kind;
 import mildtilt.describe.Part;
 import mildtilt.describe.Range;
 import mildtilt.describe.Ranges;
 import mildtilt.describe.Sentences;
-import mildtilt.describe.Spot;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
@@ -48,7 +48,7 @@ final class FormReader {
     static final Pattern STEP_KEY = Pattern.compile("[a-z]+(-[1-9][0-9]{0,8})?");
     private static final Logger LOG = LoggerFactory.getLogger(FormReader.class);
 
-    private final Faults faults = new Faults();
+    private final JobFaults faults = new JobFaults();
     private Optional<String> refusal = Optional.empty();
 
     private FormReader() {}
@@ -61,8 +61,8 @@ final class FormReader {
         FormReader reader = new FormReader();
         Object value = null;
         try {
-            value = reader.group(part, root, Spot.WHOLE);
-        } catch (Faults.Enough e) {
+            value = reader.group(part, root, JobPlace.WHOLE);
+        } catch (JobFaults.Enough e) {
             // What there is will do.
         } catch (RuntimeException e) {
             // Whatever was not thought of must still not end the program.
@@ -78,12 +78,12 @@ final class FormReader {
         return part.type().cast(value);
     }
 
-    private void refused(Spot at, ImpossibleGeometryException e) {
-        refusal = refusal.or(() -> Optional.of((at.equals(Spot.WHOLE) ? "" : "At " + at.words() + ": ") + e.getMessage()));
+    private void refused(JobPlace at, ImpossibleGeometryException e) {
+        refusal = refusal.or(() -> Optional.of((at.equals(JobPlace.WHOLE) ? "" : "At " + at.words() + ": ") + e.getMessage()));
     }
 
     /** A form in braces of its own; null where something is wrong with it. */
-    private @Nullable Object group(Form<?> form, JsonNode node, Spot at) {
+    private @Nullable Object group(Form<?> form, JsonNode node, JobPlace at) {
         if (!(node instanceof ObjectNode o)) {
             faults.wrong(Sentences.wrongType(at, "a group of sizes", found(node)));
             return null;
@@ -92,7 +92,7 @@ final class FormReader {
         return form(form, o, at);
     }
 
-    private void mustBeKnown(Set<String> known, ObjectNode o, Spot at) {
+    private void mustBeKnown(Set<String> known, ObjectNode o, JobPlace at) {
         o.fieldNames().forEachRemaining(k -> {
             if (!known.contains(k)) {
                 faults.misspelt(Sentences.unknown(at, k));
@@ -142,7 +142,7 @@ final class FormReader {
         return e.ways().stream().filter(w -> o.has(w.key())).toList();
     }
 
-    private @Nullable Object form(Form<?> form, ObjectNode o, Spot at) {
+    private @Nullable Object form(Form<?> form, ObjectNode o, JobPlace at) {
         return switch (form) {
             case Part<?> p -> part(p, o, at);
             case Form.Kinds<?> k -> kinds(k, o, at);
@@ -152,7 +152,7 @@ final class FormReader {
         };
     }
 
-    private @Nullable Object kinds(Form.Kinds<?> k, ObjectNode o, Spot at) {
+    private @Nullable Object kinds(Form.Kinds<?> k, ObjectNode o, JobPlace at) {
         Optional<? extends Part<?>> part = chosen(k, o);
         if (part.isPresent()) {
             return part(part.get(), o, at);
@@ -165,7 +165,7 @@ final class FormReader {
         return null;
     }
 
-    private @Nullable Object either(Form.Either<?> e, ObjectNode o, Spot at) {
+    private @Nullable Object either(Form.Either<?> e, ObjectNode o, JobPlace at) {
         List<? extends Form.Either.Way<?>> ways = said(e, o);
         if (ways.size() == 1) {
             return form(ways.getFirst().form(), o, at);
@@ -177,13 +177,13 @@ final class FormReader {
         return null;
     }
 
-    private @Nullable Object packed(ObjectNode o, Spot at) {
+    private @Nullable Object packed(ObjectNode o, JobPlace at) {
         Object corners = value(new Kind.Text(0, Integer.MAX_VALUE), o.path("corners"), at, "corners");
         Object triangles = value(new Kind.Text(0, Integer.MAX_VALUE), o.path("triangles"), at, "triangles");
         return corners == null || triangles == null ? null : made(at, () -> MeshText.read((String) corners, (String) triangles));
     }
 
-    private <T> @Nullable T made(Spot at, Supplier<T> maker) {
+    private <T> @Nullable T made(JobPlace at, Supplier<T> maker) {
         try {
             return maker.get();
         } catch (Field.Missing e) {
@@ -198,10 +198,10 @@ final class FormReader {
     private final class Values<T> implements Field.Found {
         private final Part<T> part;
         private final ObjectNode o;
-        private final Spot at;
+        private final JobPlace at;
         private final Map<String, Optional<Object>> read = new HashMap<>();
 
-        Values(Part<T> part, ObjectNode o, Spot at) {
+        Values(Part<T> part, ObjectNode o, JobPlace at) {
             this.part = part;
             this.o = o;
             this.at = at;
@@ -279,7 +279,7 @@ final class FormReader {
         }
     }
 
-    private <T> @Nullable Object part(Part<T> part, ObjectNode o, Spot at) {
+    private <T> @Nullable Object part(Part<T> part, ObjectNode o, JobPlace at) {
         Values<T> values = new Values<>(part, o, at);
         if (!values.all()) {
             return null;
@@ -292,7 +292,7 @@ final class FormReader {
     }
 
     /** What stands behind a key; null where something is wrong with it. */
-    private @Nullable Object value(Kind<?> kind, JsonNode node, Spot around, String key) {
+    private @Nullable Object value(Kind<?> kind, JsonNode node, JobPlace around, String key) {
         if (node.isMissingNode()) {
             faults.missing(Sentences.missing(around, key));
             return null;
@@ -300,7 +300,7 @@ final class FormReader {
         return value(kind, node, around.in(key));
     }
 
-    private @Nullable Object value(Kind<?> kind, JsonNode node, Spot at) {
+    private @Nullable Object value(Kind<?> kind, JsonNode node, JobPlace at) {
         return switch (kind) {
             case Kind.Size s -> size(s.range(), node, at);
             case Kind.Whole w -> whole(w, node, at);
@@ -341,7 +341,7 @@ final class FormReader {
         };
     }
 
-    private @Nullable Double size(Range range, JsonNode node, Spot at) {
+    private @Nullable Double size(Range range, JsonNode node, JobPlace at) {
         if (!node.isNumber()) {
             faults.wrong(Sentences.wrongType(at, "a number", found(node)));
             return null;
@@ -354,7 +354,7 @@ final class FormReader {
         return v;
     }
 
-    private @Nullable Integer whole(Kind.Whole w, JsonNode node, Spot at) {
+    private @Nullable Integer whole(Kind.Whole w, JsonNode node, JobPlace at) {
         double v = node.asDouble();
         if (!node.isNumber() || v != Math.rint(v)) {
             faults.wrong(Sentences.wrongType(at, "a whole number", found(node)));
@@ -367,7 +367,7 @@ final class FormReader {
         return (int) v;
     }
 
-    private Optional<String> text(JsonNode node, Spot at) {
+    private Optional<String> text(JsonNode node, JobPlace at) {
         if (!node.isTextual()) {
             faults.wrong(Sentences.wrongType(at, "a text", found(node)));
             return Optional.empty();
@@ -379,7 +379,7 @@ final class FormReader {
         return e.name().toLowerCase(Locale.ROOT);
     }
 
-    private <E extends Enum<E>> @Nullable E choice(Class<E> of, JsonNode node, Spot at) {
+    private <E extends Enum<E>> @Nullable E choice(Class<E> of, JsonNode node, JobPlace at) {
         Optional<E> found = node.isTextual() ? Arrays.stream(of.getEnumConstants()).filter(e -> word(e).equals(node.asText())).findFirst() : Optional.empty();
         if (found.isEmpty()) {
             faults.wrong(Sentences.noneOf(at, found(node), Arrays.stream(of.getEnumConstants()).map(FormReader::word).toList()));
@@ -387,7 +387,7 @@ final class FormReader {
         return found.orElse(null);
     }
 
-    private <E extends Enum<E>> @Nullable Set<E> choices(Class<E> of, JsonNode node, Spot at) {
+    private <E extends Enum<E>> @Nullable Set<E> choices(Class<E> of, JsonNode node, JobPlace at) {
         Object all = many(new Kind.Many<>(new Kind.Choice<>(of), 1, Integer.MAX_VALUE), node, at);
         if (!(all instanceof List<?> list)) {
             return null;
@@ -397,7 +397,7 @@ final class FormReader {
         return set;
     }
 
-    private @Nullable Id reference(Kind.Reference r, JsonNode node, Spot at) {
+    private @Nullable Id reference(Kind.Reference r, JsonNode node, JobPlace at) {
         Optional<String> text = text(node, at);
         if (text.isEmpty()) {
             return null;
@@ -414,7 +414,7 @@ final class FormReader {
         return null;
     }
 
-    private <X> @Nullable X parsed(JsonNode node, Spot at, Function<String, X> parser, String like) {
+    private <X> @Nullable X parsed(JsonNode node, JobPlace at, Function<String, X> parser, String like) {
         Optional<String> text = text(node, at);
         if (text.isEmpty()) {
             return null;
@@ -427,7 +427,7 @@ final class FormReader {
         }
     }
 
-    private boolean entries(JsonNode node, int least, int most, Spot at) {
+    private boolean entries(JsonNode node, int least, int most, JobPlace at) {
         if (!node.isArray()) {
             faults.wrong(Sentences.wrongType(at, "a list", found(node)));
             return false;
@@ -439,7 +439,7 @@ final class FormReader {
         return true;
     }
 
-    private @Nullable Point place(Kind.Place p, JsonNode node, Spot at) {
+    private @Nullable Point place(Kind.Place p, JsonNode node, JobPlace at) {
         if (!entries(node, 3, 3, at)) {
             return null;
         }
@@ -450,7 +450,7 @@ final class FormReader {
     }
 
     /** Any length will do, but one that is already one is kept to the last bit, so that saving changes nothing. */
-    private @Nullable Direction heading(JsonNode node, Spot at) {
+    private @Nullable Direction heading(JsonNode node, JobPlace at) {
         if (!entries(node, 3, 3, at)) {
             return null;
         }
@@ -461,7 +461,7 @@ final class FormReader {
                 : made(at, () -> Math.abs(x * x + y * y + z * z - 1) < UNIT_LENGTH_TOLERANCE ? new Direction(x, y, z) : Direction.along(x, y, z));
     }
 
-    private <V> @Nullable Object many(Kind.Many<V> m, JsonNode node, Spot at) {
+    private <V> @Nullable Object many(Kind.Many<V> m, JsonNode node, JobPlace at) {
         if (!entries(node, m.least(), m.most(), at)) {
             return null;
         }
@@ -486,7 +486,7 @@ final class FormReader {
         all.add((V) v);
     }
 
-    private <T> @Nullable Object row(Part<T> part, JsonNode node, Spot at) {
+    private <T> @Nullable Object row(Part<T> part, JsonNode node, JobPlace at) {
         int n = part.fields().size();
         if (!entries(node, n, n, at)) {
             return null;
@@ -508,14 +508,14 @@ final class FormReader {
         }));
     }
 
-    private <K, V> @Nullable Object byKey(Kind.ByKey<K, V> b, JsonNode node, Spot at) {
+    private <K, V> @Nullable Object byKey(Kind.ByKey<K, V> b, JsonNode node, JobPlace at) {
         if (!entries(node, 0, b.most(), at)) {
             return null;
         }
         Map<Object, Object> all = new LinkedHashMap<>();
         boolean good = true;
         for (int i = 0; i < node.size(); i++) {
-            Spot here = at.at(i);
+            JobPlace here = at.at(i);
             if (!(node.get(i) instanceof ObjectNode o)) {
                 faults.wrong(Sentences.wrongType(here, "a group of sizes", found(node.get(i))));
                 return null;
@@ -533,7 +533,7 @@ final class FormReader {
         return good ? all : null;
     }
 
-    private <E extends Enum<E>> @Nullable Object byConstant(Class<E> of, Part<?> part, JsonNode node, Spot at) {
+    private <E extends Enum<E>> @Nullable Object byConstant(Class<E> of, Part<?> part, JsonNode node, JobPlace at) {
         if (!(node instanceof ObjectNode o)) {
             faults.wrong(Sentences.wrongType(at, "a group of sizes", found(node)));
             return null;

@@ -5,7 +5,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import mildtilt.analysis.Analysis;
-import mildtilt.job.Built;
+import mildtilt.job.BuiltVehicle;
 import mildtilt.trials.Inspection;
 import mildtilt.trials.compare.FitTables;
 import mildtilt.trials.compare.InspectionList;
@@ -20,7 +20,7 @@ public final class InspectionPdf {
     private InspectionPdf() {}
 
     /** The PDF's bytes. @param file name of the job's file, as printed */
-    public static byte[] write(Built vehicle, Analysis analysis, LengthUnit unit, LocalDate date, String file) throws IOException {
+    public static byte[] write(BuiltVehicle vehicle, Analysis analysis, LengthUnit unit, LocalDate date, String file) throws IOException {
         PDRectangle paper = TemplatePdf.size(analysis.job().making().workshop().paper());
         try (PdfSheet sheet = new PdfSheet("Inspection: " + analysis.job().title() + ", " + vehicle.name(), paper)) {
             BookPages pages = new BookPages(sheet, unit, new TitleBlock(analysis.job().title() + ", " + vehicle.name(), "Inspection", file, date, unit));

@@ -14,8 +14,8 @@ import java.io.IOException;
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import mildtilt.describe.JobPlace;
 import mildtilt.describe.Sentences;
-import mildtilt.describe.Spot;
 
 /**
  * JSON text as a tree, refused in plain words where it is damaged or larger than any job. Bounded before the tree is made, so
@@ -87,7 +87,7 @@ final class JsonText {
             }
         } else if (node.isObject()) {
             for (Map.Entry<String, JsonNode> e : node.properties()) {
-                finite(e.getValue(), place + (place.isEmpty() ? "" : ", ") + Spot.plain(e.getKey()));
+                finite(e.getValue(), place + (place.isEmpty() ? "" : ", ") + JobPlace.plain(e.getKey()));
             }
         }
     }

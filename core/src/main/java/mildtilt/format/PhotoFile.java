@@ -4,7 +4,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
-import mildtilt.job.Built;
+import mildtilt.job.BuiltVehicle;
 import mildtilt.job.Job;
 import mildtilt.job.Trial;
 
@@ -55,7 +55,7 @@ public final class PhotoFile {
 
     /** Copies all photos of a job that is saved elsewhere; those that are there already, or are lost, are left. */
     public static void copyAlong(Job job, Path from, Path to) throws IOException {
-        for (Built b : job.log().vehicles()) {
+        for (BuiltVehicle b : job.log().vehicles()) {
             for (Trial t : b.trials()) {
                 for (String name : t.sheet().photos()) {
                     Path old = beside(from, name);

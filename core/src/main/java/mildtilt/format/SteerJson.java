@@ -11,10 +11,10 @@ import mildtilt.analysis.Analysis;
 import mildtilt.gear.ArmGear;
 import mildtilt.geometry.Side;
 import mildtilt.job.Job;
+import mildtilt.linkage.AxleConfiguration;
 import mildtilt.linkage.Beam;
 import mildtilt.linkage.Mechanism;
 import mildtilt.linkage.Rod;
-import mildtilt.linkage.Stance;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.steer.SteerFigures;
 import mildtilt.steer.SteerFigures.BumpRow;
@@ -112,7 +112,7 @@ final class SteerJson {
     }
 
     /** Where the parts between gear and tie rods stand. */
-    static void mechanism(ObjectNode o, SteeredAxle axle, Stance stance) {
+    static void mechanism(ObjectNode o, SteeredAxle axle, AxleConfiguration stance) {
         String arm = axle.gear() instanceof ArmGear g && !g.boxed() ? "column_arm_angle_deg" : "pitman_angle_deg";
         switch (stance.mechanism().orElse(null)) {
             case null -> { }

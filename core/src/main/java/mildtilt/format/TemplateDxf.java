@@ -2,8 +2,8 @@ package mildtilt.format;
 import java.util.List;
 import java.util.Locale;
 import mildtilt.template.FlatPattern;
-import mildtilt.template.Ink;
-import mildtilt.template.Spot;
+import mildtilt.template.PatternMark;
+import mildtilt.template.PatternPoint;
 import mildtilt.units.LengthUnit;
 
 /**
@@ -34,22 +34,22 @@ public final class TemplateDxf {
         return dxf.out.toString();
     }
 
-    private void ink(Ink ink) {
+    private void ink(PatternMark ink) {
         switch (ink) {
-            case Ink.Path p when p.spots().size() == 2 && !p.closed() -> {
-                Spot a = p.spots().get(0);
-                Spot b = p.spots().get(1);
+            case PatternMark.Path p when p.spots().size() == 2 && !p.closed() -> {
+                PatternPoint a = p.spots().get(0);
+                PatternPoint b = p.spots().get(1);
                 put(0, "LINE").put(8, p.layer().name()).at(10, a.x(), a.y()).put(30, 0).at(11, b.x(), b.y()).put(31, 0);
             }
-            case Ink.Path p -> path(p.layer().name(), p.spots(), p.closed());
-            case Ink.Circle c -> put(0, "CIRCLE").put(8, c.layer().name()).at(10, c.centre().x(), c.centre().y()).put(30, 0).put(40, c.radius());
-            case Ink.Words w -> put(0, "TEXT").put(8, "TEXT").at(10, w.at().x(), w.at().y()).put(30, 0).put(40, w.height()).put(1, ascii(w.text().text(unit))).put(50, w.upward() ? 90.0 : 0.0);
+            case PatternMark.Path p -> path(p.layer().name(), p.spots(), p.closed());
+            case PatternMark.Circle c -> put(0, "CIRCLE").put(8, c.layer().name()).at(10, c.centre().x(), c.centre().y()).put(30, 0).put(40, c.radius());
+            case PatternMark.Words w -> put(0, "TEXT").put(8, "TEXT").at(10, w.at().x(), w.at().y()).put(30, 0).put(40, w.height()).put(1, ascii(w.text().text(unit))).put(50, w.upward() ? 90.0 : 0.0);
         }
     }
 
-    private void path(String layer, List<Spot> spots, boolean closed) {
+    private void path(String layer, List<PatternPoint> spots, boolean closed) {
         put(0, "POLYLINE").put(8, layer).put(66, 1).at(10, 0, 0).put(30, 0).put(70, closed ? 1 : 0);
-        for (Spot s : spots) {
+        for (PatternPoint s : spots) {
             put(0, "VERTEX").put(8, layer).at(10, s.x(), s.y()).put(30, 0);
         }
         put(0, "SEQEND").put(8, layer);

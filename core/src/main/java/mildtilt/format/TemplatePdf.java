@@ -4,7 +4,7 @@ import java.io.IOException;
 import java.util.List;
 import mildtilt.build.Workshop.Paper;
 import mildtilt.template.FlatPattern;
-import mildtilt.template.Ink;
+import mildtilt.template.PatternMark;
 import mildtilt.units.LengthText;
 import mildtilt.units.LengthUnit;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
@@ -124,7 +124,7 @@ public final class TemplatePdf {
         }
         sheet.clip(EDGE * mm, y0 * mm, wide * mm, height * mm);
         Place place = new Place(b, t.turned, EDGE - left + ROUND, y0 - top + ROUND);
-        for (Ink ink : p.inks()) {
+        for (PatternMark ink : p.inks()) {
             ink(ink, place);
         }
         sheet.unclip();
@@ -145,10 +145,10 @@ public final class TemplatePdf {
         }
     }
 
-    private void ink(Ink ink, Place place) throws IOException {
+    private void ink(PatternMark ink, Place place) throws IOException {
         double mm = PdfSheet.MM;
         switch (ink) {
-            case Ink.Path p -> {
+            case PatternMark.Path p -> {
                 pen(p.layer());
                 double[] xy = new double[2 * p.spots().size()];
                 for (int i = 0; i < p.spots().size(); i++) {
@@ -157,7 +157,7 @@ public final class TemplatePdf {
                 }
                 sheet.path(xy, p.closed());
             }
-            case Ink.Circle c -> {
+            case PatternMark.Circle c -> {
                 pen(c.layer());
                 int n = 120;
                 double[] xy = new double[2 * n];
@@ -169,7 +169,7 @@ public final class TemplatePdf {
                 }
                 sheet.path(xy, true);
             }
-            case Ink.Words w -> {
+            case PatternMark.Words w -> {
                 double x = place.x(w.at().x(), w.at().y()) * mm;
                 double y = place.y(w.at().x(), w.at().y()) * mm;
                 String text = w.text().text(unit);
@@ -181,7 +181,7 @@ public final class TemplatePdf {
         sheet.dash();
     }
 
-    private void pen(Ink.Layer layer) throws IOException {
+    private void pen(PatternMark.Layer layer) throws IOException {
         switch (layer) {
             case CUT -> sheet.pen(0.7, 0);
             case MARK -> {

@@ -6,8 +6,8 @@ import javax.xml.stream.XMLOutputFactory;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamWriter;
 import mildtilt.template.FlatPattern;
-import mildtilt.template.Ink;
-import mildtilt.template.Ink.Layer;
+import mildtilt.template.PatternMark;
+import mildtilt.template.PatternMark.Layer;
 import mildtilt.units.LengthUnit;
 
 /** A pattern as SVG in true millimetres: one group for what is cut, one for what is marked, one for the words. */
@@ -66,8 +66,8 @@ public final class TemplateSvg {
         layer("mark", "#0050a0", Layer.MARK);
         xml.writeStartElement("g");
         attributes("id", "text", "fill", "#303030", "font-family", "sans-serif");
-        for (Ink ink : pattern.inks()) {
-            if (ink instanceof Ink.Words words) {
+        for (PatternMark ink : pattern.inks()) {
+            if (ink instanceof PatternMark.Words words) {
                 words(words);
             }
         }
@@ -79,23 +79,23 @@ public final class TemplateSvg {
     private void layer(String id, String stroke, Layer layer) throws XMLStreamException {
         xml.writeStartElement("g");
         attributes("id", id, "fill", "none", "stroke", stroke, "stroke-width", n(HAIR));
-        for (Ink ink : pattern.inks()) {
+        for (PatternMark ink : pattern.inks()) {
             switch (ink) {
-                case Ink.Path p when p.layer() == layer -> {
+                case PatternMark.Path p when p.layer() == layer -> {
                     xml.writeEmptyElement(p.closed() ? "polygon" : "polyline");
                     attributes("points", p.spots().stream().map(s -> x(s.x()) + "," + y(s.y())).collect(Collectors.joining(" ")));
                 }
-                case Ink.Circle c when c.layer() == layer -> {
+                case PatternMark.Circle c when c.layer() == layer -> {
                     xml.writeEmptyElement("circle");
                     attributes("cx", x(c.centre().x()), "cy", y(c.centre().y()), "r", n(c.radius()));
                 }
-                case Ink.Path _, Ink.Circle _, Ink.Words _ -> { }
+                case PatternMark.Path _, PatternMark.Circle _, PatternMark.Words _ -> { }
             }
         }
         xml.writeEndElement();
     }
 
-    private void words(Ink.Words w) throws XMLStreamException {
+    private void words(PatternMark.Words w) throws XMLStreamException {
         xml.writeStartElement("text");
         attributes("x", x(w.at().x()), "y", y(w.at().y()), "font-size", n(w.height() * 1.4));
         if (w.upward()) {

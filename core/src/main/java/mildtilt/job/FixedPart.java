@@ -2,8 +2,8 @@ package mildtilt.job;
 import java.util.Map;
 import java.util.TreeMap;
 import mildtilt.geometry.Side;
-import mildtilt.id.Called;
 import mildtilt.id.Id;
+import mildtilt.id.NamedPart;
 import mildtilt.linkage.RelayPart;
 import mildtilt.linkage.Rod;
 
@@ -40,26 +40,26 @@ public enum FixedPart {
     }
 
     /** A rod. */
-    public static Called called(Rod rod) {
-        return new Called(Id.of(rod), rod.label());
+    public static NamedPart called(Rod rod) {
+        return new NamedPart(Id.of(rod), rod.label());
     }
 
     /** What stands between the gear and the tie rods. */
-    public static Called called(RelayPart part) {
-        return new Called(Id.of(part), part.label());
+    public static NamedPart called(RelayPart part) {
+        return new NamedPart(Id.of(part), part.label());
     }
 
     /** @throws IllegalArgumentException if there is one on each side */
-    public Called called() {
+    public NamedPart called() {
         if (sided) {
             throw new IllegalArgumentException(this + " is on both sides");
         }
-        return new Called(Id.of(this), label);
+        return new NamedPart(Id.of(this), label);
     }
 
     /** The one on a side. */
-    public Called called(Side side) {
-        return new Called(new Id(side.code() + "_" + Id.of(this)), (this == LEG ? "driver's " : "") + side.label() + " " + label);
+    public NamedPart called(Side side) {
+        return new NamedPart(new Id(side.code() + "_" + Id.of(this)), (this == LEG ? "driver's " : "") + side.label() + " " + label);
     }
 
     /** What all of them, and the rods, are called. */

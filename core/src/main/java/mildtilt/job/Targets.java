@@ -29,7 +29,7 @@ public record Targets(
         double rakeDeg,
         double rimForce,
         double bucklingMargin,
-        Optional<OuterTable> outerTable) implements TargetsBuilder.With {
+        Optional<OuterWheelTable> outerTable) implements TargetsBuilder.With {
 
     /** Even to the hand, towards true Ackermann for walking-pace turns on grip, toe held within half a degree. */
     public static final Targets USUAL = new Targets(10, 60, 110, 0.5);

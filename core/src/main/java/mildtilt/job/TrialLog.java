@@ -10,9 +10,9 @@ import mildtilt.withers.Withers;
 
 /** The vehicles built to one plan, at least one, with what was read on each; names differ. */
 @Withers
-public record TrialLog(List<Built> vehicles, Tolerances tolerances) implements TrialLogBuilder.With {
+public record TrialLog(List<BuiltVehicle> vehicles, Tolerances tolerances) implements TrialLogBuilder.With {
 
-    public static final TrialLog NONE = new TrialLog(List.of(Built.named(Id.Kind.VEHICLE.first(), "the vehicle")), Tolerances.USUAL);
+    public static final TrialLog NONE = new TrialLog(List.of(BuiltVehicle.named(Id.Kind.VEHICLE.first(), "the vehicle")), Tolerances.USUAL);
 
     private static final int MOST = 100;
 
@@ -22,31 +22,31 @@ public record TrialLog(List<Built> vehicles, Tolerances tolerances) implements T
         if (vehicles.isEmpty() || vehicles.size() > MOST) {
             throw new ImpossibleGeometryException("A batch has from 1 to " + MOST + " vehicles.");
         }
-        if (vehicles.stream().map(Built::name).distinct().count() < vehicles.size()) {
+        if (vehicles.stream().map(BuiltVehicle::name).distinct().count() < vehicles.size()) {
             throw new ImpossibleGeometryException("Two vehicles of the batch have the same name; give each its own.");
         }
-        if (vehicles.stream().map(Built::id).distinct().count() < vehicles.size()) {
+        if (vehicles.stream().map(BuiltVehicle::id).distinct().count() < vehicles.size()) {
             throw new ImpossibleGeometryException("Two vehicles of the batch have the same id; give each its own.");
         }
     }
 
-    public Optional<Built> vehicle(Id id) {
+    public Optional<BuiltVehicle> vehicle(Id id) {
         return vehicles.stream().filter(v -> v.id().equals(id)).findFirst();
     }
 
-    public TrialLog edit(Id id, UnaryOperator<Built> edit) {
+    public TrialLog edit(Id id, UnaryOperator<BuiltVehicle> edit) {
         return withVehicles(vehicles.stream().map(v -> v.id().equals(id) ? edit.apply(v) : v).toList());
     }
 
     /** With another vehicle, of this name. */
     public TrialLog with(String name) {
-        List<Built> all = new ArrayList<>(vehicles);
-        all.add(Built.named(nextId(), name));
+        List<BuiltVehicle> all = new ArrayList<>(vehicles);
+        all.add(BuiltVehicle.named(nextId(), name));
         return withVehicles(all);
     }
 
     /** The id that the next vehicle gets. */
     public Id nextId() {
-        return Id.Kind.VEHICLE.next(vehicles.stream().map(Built::id));
+        return Id.Kind.VEHICLE.next(vehicles.stream().map(BuiltVehicle::id));
     }
 }

@@ -53,11 +53,11 @@ public record VehicleScale(double track, double wheelbase, double tyre) {
         double along = tyre / was.tyre;
         Job bare = Job.of(job.title(), job.plan()).withAbout(job.about()).withRules(job.rules());
         Map<PointId, Vector> by = new HashMap<>();
-        for (PointId id : AsBuilt.points(bare)) {
+        for (PointId id : AsBuiltJob.points(bare)) {
             Point p = JobPoints.position(bare, id);
             by.put(id, new Vector(p.x() * (along - 1), p.y() * (across - 1), p.z() * (along - 1)));
         }
-        Job placed = AsBuilt.placed(bare, by);
+        Job placed = AsBuiltJob.placed(bare, by);
         Vehicle v = job.vehicle();
         Vehicle vehicle = new Vehicle(wheelbase, v.bump() * along, v.droop() * along, v.normalBump() * along, v.normalDroop() * along, v.tyreWidth() * along, v.loads());
         Job sized = placed.withVehicle(vehicle).withAxle(mirrored(bare.axle().orElseThrow(), travel(placed.axle().orElseThrow(), along)));

@@ -65,23 +65,23 @@ public final class AxleSolver {
      * @param travelLeft rise of the left wheel, or of the axle beam there, mm
      * @param travelRight the same on the right
      */
-    public Stance pose(double gearInputLeft, double travelLeft, double travelRight) {
+    public AxleConfiguration pose(double gearInputLeft, double travelLeft, double travelRight) {
         return switch (motion.corners()) {
-            case Corners.OnArms c -> pose(gearInputLeft, new Footing.OnArms(c, travelLeft, travelRight));
+            case Corners.OnArms c -> pose(gearInputLeft, new CornerPair.OnArms(c, travelLeft, travelRight));
             case Corners.OnKingpins c -> {
                 Beam.Place place = axle.beam().map(b -> b.place(beamDesign, track, travelLeft, travelRight)).orElseGet(() -> fixed(travelLeft, travelRight));
-                yield place.now().map(at -> pose(gearInputLeft, new Footing.OnKingpins(c, at))).orElseGet(() -> {
+                yield place.now().map(at -> pose(gearInputLeft, new CornerPair.OnKingpins(c, at))).orElseGet(() -> {
                     CannotAssemble no = axle.beam().filter(b -> b instanceof Beam.Sprung).isPresent()
                             ? new CannotAssemble("track bar", place.missing(), Reason.LINK)
                             : new CannotAssemble("axle", place.missing(), Reason.WHEEL_TRAVEL);
-                    return new Stance(no, no, motion.gearAlone(gearInputLeft), Optional.empty());
+                    return new AxleConfiguration(no, no, motion.gearAlone(gearInputLeft), Optional.empty());
                 });
             }
         };
     }
 
-    private Stance pose(double gearInputLeft, Footing footing) {
-        return Motion.pastEnd(axle.gear(), gearInputLeft).map(no -> new Stance(no, no, Optional.empty(), footing.beam())).orElseGet(() -> motion.stance(gearInputLeft, footing));
+    private AxleConfiguration pose(double gearInputLeft, CornerPair footing) {
+        return Motion.pastEnd(axle.gear(), gearInputLeft).map(no -> new AxleConfiguration(no, no, Optional.empty(), footing.beam())).orElseGet(() -> motion.stance(gearInputLeft, footing));
     }
 
     /** Kingpins on the frame itself do not travel. */
@@ -91,7 +91,7 @@ public final class AxleSolver {
     }
 
     /** Goes through the rod ends of an axle that stands. */
-    public void atRodEnds(Stance stance, RodEndAngles.Visitor visitor) {
+    public void atRodEnds(AxleConfiguration stance, RodEndAngles.Visitor visitor) {
         rodEnds.visit(stance, visitor);
     }
 }

@@ -37,7 +37,7 @@ final class CentreLinkMotion implements Motion {
     }
 
     @Override
-    public Stance stance(double gearInputLeft, Footing footing) {
+    public AxleConfiguration stance(double gearInputLeft, CornerPair footing) {
         Mechanism.Broken at = arm.at(gearInputLeft);
         Orbit.Reach reach = follows.atReach(at.armEnd(), length, branch);
         if (Math.abs(reach.missing()) > REACH_TOLERANCE) {

@@ -41,19 +41,19 @@ final class DragLinkOnKnuckle implements Motion {
     }
 
     @Override
-    public Stance stance(double gearInputLeft, Footing footing) {
+    public AxleConfiguration stance(double gearInputLeft, CornerPair footing) {
         Mechanism.Broken alone = arm.at(gearInputLeft);
         Point end = alone.armEnd();
         CornerPose first = footing.corner(at.side(), end, end);
         if (!(first instanceof KnucklePose driving)) {
-            return new Stance(first, first, Optional.of(alone), footing.beam());
+            return new AxleConfiguration(first, first, Optional.of(alone), footing.beam());
         }
         CornerPose second = footing.corner(at.side().other(), driving.tieRodPoint(), driving.tieRodPoint());
         CornerPose firstWhole = driving.withTieRodInner(second instanceof KnucklePose s ? s.tieRodPoint() : driving.tieRodPoint());
         Mechanism mechanism = new Mechanism.DragLinkAt(link, arm.gear(), alone.armAngle(), end, driving.carried(at.point()));
         return at.side() == Side.LEFT
-                ? new Stance(firstWhole, second, Optional.of(mechanism), footing.beam())
-                : new Stance(second, firstWhole, Optional.of(mechanism), footing.beam());
+                ? new AxleConfiguration(firstWhole, second, Optional.of(mechanism), footing.beam())
+                : new AxleConfiguration(second, firstWhole, Optional.of(mechanism), footing.beam());
     }
 
     @Override

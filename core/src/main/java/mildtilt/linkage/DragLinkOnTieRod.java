@@ -68,10 +68,10 @@ final class DragLinkOnTieRod implements Motion {
     }
 
     @Override
-    public Stance stance(double gearInputLeft, Footing footing) {
+    public AxleConfiguration stance(double gearInputLeft, CornerPair footing) {
         return switch (footing) {
-            case Footing.OnKingpins k -> stance(arm.at(gearInputLeft), k.at());
-            case Footing.OnArms _ -> throw new IllegalStateException(DragLink.NEEDS_KINGPINS);
+            case CornerPair.OnKingpins k -> stance(arm.at(gearInputLeft), k.at());
+            case CornerPair.OnArms _ -> throw new IllegalStateException(DragLink.NEEDS_KINGPINS);
         };
     }
 
@@ -80,8 +80,8 @@ final class DragLinkOnTieRod implements Motion {
         return Optional.of(arm.at(gearInputLeft));
     }
 
-    private static Stance broken(CornerPose no, Mechanism.Broken alone, Frame beam) {
-        return new Stance(no, no, Optional.of(alone), Optional.of(beam));
+    private static AxleConfiguration broken(CornerPose no, Mechanism.Broken alone, Frame beam) {
+        return new AxleConfiguration(no, no, Optional.of(alone), Optional.of(beam));
     }
 
     /**
@@ -89,7 +89,7 @@ final class DragLinkOnTieRod implements Motion {
      * link has its length, found by stepping out from straight ahead the way that closes the gap, then
      * halving.
      */
-    private Stance stance(Mechanism.Broken alone, Frame beam) {
+    private AxleConfiguration stance(Mechanism.Broken alone, Frame beam) {
         Point end = alone.armEnd();
         Optional<TieRodTrial> quick = bySecant(beam, end, turnPerArm * alone.armAngle());
         if (quick.isPresent()) {
@@ -126,11 +126,11 @@ final class DragLinkOnTieRod implements Motion {
         return onTieRod(tieRodTrial(beam, at, end), alone, beam);
     }
 
-    private Stance onTieRod(TieRodTrial held, Mechanism.Broken alone, Frame beam) {
+    private AxleConfiguration onTieRod(TieRodTrial held, Mechanism.Broken alone, Frame beam) {
         if (!(held.right instanceof KnucklePose r)) {
             return broken(held.right, alone, beam);
         }
-        return new Stance(held.left.withTieRodInner(r.tieRodPoint()), r, Optional.of(new Mechanism.DragLinkAt(link, arm.gear(), alone.armAngle(), alone.armEnd(), held.driven)), Optional.of(beam));
+        return new AxleConfiguration(held.left.withTieRodInner(r.tieRodPoint()), r, Optional.of(new Mechanism.DragLinkAt(link, arm.gear(), alone.armAngle(), alone.armEnd(), held.driven)), Optional.of(beam));
     }
 
     /**

@@ -24,7 +24,7 @@ interface Motion {
     Map<Rod, Double> lengths();
 
     /** @param gearInputLeft rotation of the gear's input to the left, rad, no further than its end */
-    Stance stance(double gearInputLeft, Footing footing);
+    AxleConfiguration stance(double gearInputLeft, CornerPair footing);
 
     /** Where the gear itself stands, for wheels that can't follow it. */
     Optional<Mechanism> gearAlone(double gearInputLeft);
@@ -53,15 +53,15 @@ interface Motion {
     }
 
     /** The rod that the gear pushes does not reach. */
-    static Stance broken(Rod rod, double missing, Mechanism.Broken mechanism, Footing footing) {
+    static AxleConfiguration broken(Rod rod, double missing, Mechanism.Broken mechanism, CornerPair footing) {
         CannotAssemble no = new CannotAssemble(rod.label(), missing, Reason.LINK);
-        return new Stance(no, no, Optional.of(mechanism), footing.beam());
+        return new AxleConfiguration(no, no, Optional.of(mechanism), footing.beam());
     }
 
     /** Both wheels with a tie rod each from where the mechanism has its inner end. */
-    static Stance onTieRods(Mechanism m, Footing footing) {
+    static AxleConfiguration onTieRods(Mechanism m, CornerPair footing) {
         Point l = m.inner(Side.LEFT);
         Point r = m.inner(Side.RIGHT);
-        return new Stance(footing.corner(Side.LEFT, l, l), footing.corner(Side.RIGHT, r, r), Optional.of(m), footing.beam());
+        return new AxleConfiguration(footing.corner(Side.LEFT, l, l), footing.corner(Side.RIGHT, r, r), Optional.of(m), footing.beam());
     }
 }

@@ -17,7 +17,7 @@ record RackMotion(RackAndPinion rack, Corners corners) implements Motion {
     }
 
     @Override
-    public Stance stance(double gearInputLeft, Footing footing) {
+    public AxleConfiguration stance(double gearInputLeft, CornerPair footing) {
         return Motion.onTieRods(new Mechanism.RackAt(rack, rack.displacementAt(gearInputLeft)), footing);
     }
 

@@ -36,7 +36,7 @@ public final class RodEndAngles {
     }
 
     /** Goes through the rod ends of an axle that stands. */
-    void visit(Stance stance, Visitor visitor) {
+    void visit(AxleConfiguration stance, Visitor visitor) {
         if (!(stance.left() instanceof KnucklePose l) || !(stance.right() instanceof KnucklePose r)
                 || stance.mechanism().isEmpty()) {
             return;

@@ -33,7 +33,7 @@ final class ShuttleMotion implements Motion {
     }
 
     @Override
-    public Stance stance(double gearInputLeft, Footing footing) {
+    public AxleConfiguration stance(double gearInputLeft, CornerPair footing) {
         Mechanism.Broken at = arm.at(gearInputLeft);
         Vector w = shuttle.linkPoint().minus(at.armEnd());
         double along = shuttle.slide().dot(w);

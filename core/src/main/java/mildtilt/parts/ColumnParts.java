@@ -23,16 +23,16 @@ import mildtilt.column.Adjustment;
 import mildtilt.column.Bearing;
 import mildtilt.column.Column;
 import mildtilt.column.ColumnTube;
-import mildtilt.column.ForkFit;
 import mildtilt.column.GearInput;
 import mildtilt.column.Installation;
 import mildtilt.column.Joint;
 import mildtilt.column.JointKind;
-import mildtilt.column.Seat;
 import mildtilt.column.Shaft;
+import mildtilt.column.ShaftProfile;
 import mildtilt.column.Slide;
 import mildtilt.column.Socket;
 import mildtilt.column.SteeringWheel;
+import mildtilt.column.YokeDimensions;
 import mildtilt.describe.Field.Found;
 import mildtilt.describe.Field.Presence;
 import mildtilt.describe.Form;
@@ -61,29 +61,29 @@ public final class ColumnParts {
     private ColumnParts() {}
 
     /** An end of a shaft, or the bore that it goes into. @param usual diameter, mm */
-    private static Form<Seat> seat(double usual) {
+    private static Form<ShaftProfile> seat(double usual) {
         Kind<Double> diameter = new Size(SHAFT_DIAMETER);
         String across = "outside diameter; of a bore, the size of end it is made for";
-        return Form.Kinds.<Seat>of("form", "form and size of a shaft's end")
+        return Form.Kinds.<ShaftProfile>of("form", "form and size of a shaft's end")
                 .or("round",
-                        Part.of(Seat.Round.class)
+                        Part.of(ShaftProfile.Round.class)
                                 .usual("diameter", "diameter_mm", diameter, usual, across).label("Diameter")
                                 .help("round"))
                 .or("spline",
-                        Part.of(Seat.Splined.class)
+                        Part.of(ShaftProfile.Splined.class)
                                 .usual("diameter", "diameter_mm", diameter, usual, across).label("Diameter")
                                 .usual("teeth", "teeth", new Whole(3, 120), 36, "of a spline or serration")
                                         .label("Teeth")
                                 .help("spline or serration"))
                 .or("double_d",
-                        Part.of(Seat.DoubleD.class)
+                        Part.of(ShaftProfile.DoubleD.class)
                                 .usual("diameter", "diameter_mm", diameter, usual, across).label("Diameter")
                                 .usualOf("acrossFlats", "across_flats_mm", diameter,
                                         f -> 0.8 * f.<Double>get("diameter"), "of a double-D, less than its diameter")
                                         .label("Across flats")
                                 .help("two flats"))
                 .or("keyed",
-                        Part.of(Seat.Keyed.class)
+                        Part.of(ShaftProfile.Keyed.class)
                                 .usual("diameter", "diameter_mm", diameter, usual, across).label("Diameter")
                                 .usualOf("keyWidth", "key_width_mm", new Size(KEY_WIDTH),
                                         f -> f.<Double>get("diameter") / 4, "of a keyed end")
@@ -92,14 +92,14 @@ public final class ColumnParts {
                 .usually("round", false);
     }
 
-    public static final Form<Seat> SEAT = seat(USUAL_DIAMETER);
+    public static final Form<ShaftProfile> SEAT = seat(USUAL_DIAMETER);
 
     /** What a fork, hub or gear has for a shaft's end. */
     static final Part<Socket> SOCKET = Part.of(Socket.class).inline("seat", SEAT)
             .usual("hold", "hold", new Choice<>(Socket.Hold.class), Socket.Hold.PINCH_BOLT, "what keeps the end in")
             .help("what a fork, hub or gear has for a shaft end, and what keeps the end in it");
 
-    public static final Part<ForkFit> FIT = Part.of(ForkFit.class)
+    public static final Part<YokeDimensions> FIT = Part.of(YokeDimensions.class)
             .usual("takeOff", "take_off_mm", new Size(IN_A_BORE), 0.0, "from the centre to the face the shaft enters")
                     .label("Take-off")
             .usual("engagement", "engagement_mm", new Size(IN_A_BORE), 0.0, "how far the shaft goes in past that face")
@@ -218,8 +218,8 @@ public final class ColumnParts {
                 .usualOf("maxAngleDeg", "max_angle_deg", new Size(JOINT_ANGLE),
                         f -> f.<JointKind>get("kind").usualLimitDeg(), "largest operating angle it allows")
                         .label("Largest angle allowed")
-                .usual("wheelSide", "wheel_side", new Group<>(FIT), ForkFit.NONE, "the fork toward the wheel")
-                .usual("gearSide", "gear_side", new Group<>(FIT), ForkFit.NONE, "the fork toward the gear")
+                .usual("wheelSide", "wheel_side", new Group<>(FIT), YokeDimensions.NONE, "the fork toward the wheel")
+                .usual("gearSide", "gear_side", new Group<>(FIT), YokeDimensions.NONE, "the fork toward the gear")
                 .may("torqueNm", "torque_nm", new Size(TORQUE), "the most its maker allows; none if not known")
                         .label("Torque allowed, N·m")
                 .may("swingDiameter", "swing_diameter_mm", new Size(JOINT_ACROSS),

@@ -33,14 +33,14 @@ import mildtilt.describe.Kind.Text;
 import mildtilt.describe.Part;
 import mildtilt.geometry.Side;
 import mildtilt.id.Id;
-import mildtilt.job.Built;
+import mildtilt.job.BuiltVehicle;
 import mildtilt.job.Job;
 import mildtilt.job.Trial;
 import mildtilt.job.TrialLog;
 import mildtilt.linkage.Rod;
 import mildtilt.steer.SteeringTrain;
-import mildtilt.trials.Gauge;
 import mildtilt.trials.Inspection;
+import mildtilt.trials.Measurand;
 import mildtilt.trials.Setup;
 import mildtilt.trials.Tolerances;
 import mildtilt.trials.TrialReading;
@@ -69,41 +69,41 @@ public final class LogParts {
         return new Field<>(k.name(), new Shape.Keyed<>(k.name().toLowerCase(Locale.ROOT), new Size(TOLERANCE), new Presence.Usual<>(_ -> Tolerances.USUAL.of(k), true)), t -> t.of(k), (_, v) -> v, k.label(), k.label());
     }
 
-    private static final Form<Gauge> GAUGE = Form.Kinds.<Gauge>of("what", "was read")
+    private static final Form<Measurand> GAUGE = Form.Kinds.<Measurand>of("what", "was read")
             .or("joint_angle",
-                    Part.of(Gauge.JointAngle.class)
+                    Part.of(Measurand.JointAngle.class)
                             .needs("joint", "part", Reference.to(Id.Kind.JOINT), "the joint")
                             .help("operating angle of a joint"))
             .or("shaft_length",
-                    Part.of(Gauge.ShaftLength.class)
+                    Part.of(Measurand.ShaftLength.class)
                             .needs("shaft", "part", Reference.to(Id.Kind.SHAFT), "the shaft")
                             .help("a shaft from centre to centre"))
             .or("rod_length",
-                    Part.of(Gauge.RodLength.class)
+                    Part.of(Measurand.RodLength.class)
                             .needs("rod", "part", new Choice<>(Rod.class), "the rod")
                             .help("a rod from centre to centre"))
             .or("lock_angle",
-                    Part.of(Gauge.LockAngle.class)
+                    Part.of(Measurand.LockAngle.class)
                             .needs("way", "way", SIDE, "turned")
                             .needs("wheel", "wheel", SIDE, "whose angle")
                             .help("a wheel's angle at lock"))
             .or("gap",
-                    Part.of(Gauge.Gap.class)
+                    Part.of(Measurand.Gap.class)
                             .needs("first", "part", Reference.ANY, "one part")
                             .needs("second", "other", Reference.ANY, "the other")
                             .help("the least gap of two parts"))
-            .or("turns_to", Part.of(Gauge.TurnsTo.class).needs("way", "way", SIDE, "turned").help("turns to lock"))
-            .or("gear_off_centre", Part.of(Gauge.GearOffCentre.class).help("gear off the middle of its travel"))
-            .or("spokes_off_straight", Part.of(Gauge.SpokesOffStraight.class).help("spokes off straight"))
+            .or("turns_to", Part.of(Measurand.TurnsTo.class).needs("way", "way", SIDE, "turned").help("turns to lock"))
+            .or("gear_off_centre", Part.of(Measurand.GearOffCentre.class).help("gear off the middle of its travel"))
+            .or("spokes_off_straight", Part.of(Measurand.SpokesOffStraight.class).help("spokes off straight"))
             .or("rim_force",
-                    Part.of(Gauge.RimForce.class)
+                    Part.of(Measurand.RimForce.class)
                             .usual("onGround", "on_ground", new Flag(), false, "with the tyres on the ground")
                             .help("force at the rim"))
             .or("rim_play",
-                    Part.of(Gauge.RimPlay.class)
+                    Part.of(Measurand.RimPlay.class)
                             .usual("onGround", "on_ground", new Flag(), false, "with the tyres on the ground")
                             .help("play at the rim"))
-            .or("free_return", Part.of(Gauge.FreeReturn.class).help("left over after free return"));
+            .or("free_return", Part.of(Measurand.FreeReturn.class).help("left over after free return"));
 
     private static <T extends Record> Part<T> read(Part.Builder<T> b, String help) {
         return b
@@ -172,7 +172,7 @@ public final class LogParts {
             .may("driven", "driven", new Day(), "the day of the first drive")
             .help("what was looked at: a builder's record, not an approval");
 
-    private static final Part<Built> VEHICLE = Part.of(Built.class)
+    private static final Part<BuiltVehicle> VEHICLE = Part.of(BuiltVehicle.class)
             .needs("id", "id", Reference.to(Id.Kind.VEHICLE), "its own")
             .needs("name", "name", Text.NAME, "of the vehicle")
             .usual("trials", "trials", new Many<>(new Group<>(TRIAL), 0, 500), List.of(), "the first one first")

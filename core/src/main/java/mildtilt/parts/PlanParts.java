@@ -21,7 +21,7 @@ import mildtilt.describe.Kind.Row;
 import mildtilt.describe.Kind.Size;
 import mildtilt.describe.Part;
 import mildtilt.job.Loads;
-import mildtilt.job.OuterTable;
+import mildtilt.job.OuterWheelTable;
 import mildtilt.job.Plan;
 import mildtilt.job.Targets;
 import mildtilt.job.Vehicle;
@@ -68,12 +68,12 @@ public final class PlanParts {
             .may("loads", "loads", new Group<>(LOADS), "what presses the steered tyres on the ground")
             .help("the vehicle's own sizes");
 
-    private static final Part<OuterTable.Row> OUTER_ROW = Part.of(OuterTable.Row.class)
+    private static final Part<OuterWheelTable.Row> OUTER_ROW = Part.of(OuterWheelTable.Row.class)
             .needs("innerDeg", "inner_deg", new Size(ROAD_WHEEL_ANGLE), "of the inner wheel")
             .needs("outerDeg", "outer_deg", new Size(ROAD_WHEEL_ANGLE), "of the outer wheel")
             .help("[inner, outer]");
 
-    private static final Part<OuterTable> OUTER_TABLE = Part.of(OuterTable.class)
+    private static final Part<OuterWheelTable> OUTER_TABLE = Part.of(OuterWheelTable.class)
             .needs("rows", "rows", new Many<>(new Row<>(OUTER_ROW), 1, 90), "[inner, outer] angles, rising")
             .needs("toleranceDeg", "tolerance_deg", SMALL, "how far the outer wheel may be off")
             .help("wanted outer angles; goes before the Ackermann band");

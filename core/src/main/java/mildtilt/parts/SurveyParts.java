@@ -14,7 +14,7 @@ import mildtilt.describe.Kind.Text;
 import mildtilt.describe.Part;
 import mildtilt.id.Id;
 import mildtilt.survey.Reading;
-import mildtilt.survey.Stated;
+import mildtilt.survey.StatedUncertainty;
 import mildtilt.survey.Survey;
 import mildtilt.survey.SurveyPoint;
 
@@ -83,16 +83,16 @@ public final class SurveyParts {
             .needs("readings", "readings", new Many<>(new Group<>(READING), 0, 50), "what was measured of it")
             .help("a point that was measured");
 
-    public static final Part<Stated> STATED = Part.of(Stated.class)
-            .usual("point", "point_mm", SPREAD, Stated.USUAL.point(),
+    public static final Part<StatedUncertainty> STATED = Part.of(StatedUncertainty.class)
+            .usual("point", "point_mm", SPREAD, StatedUncertainty.USUAL.point(),
                     "each coordinate of a point that was not surveyed")
-            .usual("clockingDeg", "clocking_deg", SPREAD, Stated.USUAL.clockingDeg(), "a fork on its shaft")
-            .usual("again", "again_mm", SPREAD, Stated.USUAL.again(),
+            .usual("clockingDeg", "clocking_deg", SPREAD, StatedUncertainty.USUAL.clockingDeg(), "a fork on its shaft")
+            .usual("again", "again_mm", SPREAD, StatedUncertainty.USUAL.again(),
                     "what a point would be known to if measured once more with care")
             .help("how well the rest of the plan is known, one standard deviation each");
 
     public static final Part<Survey> SURVEY = Part.of(Survey.class)
             .needs("points", "points", new Many<>(new Group<>(SURVEY_POINT), 0, 150), "every point that was measured")
-            .omits("stated", "stated", new Group<>(STATED), Stated.USUAL, "how well the rest of the plan is known")
+            .omits("stated", "stated", new Group<>(STATED), StatedUncertainty.USUAL, "how well the rest of the plan is known")
             .help("what was measured on the vehicle");
 }

@@ -15,7 +15,7 @@ import mildtilt.id.Id;
 import mildtilt.job.Job;
 import mildtilt.runsheet.Buying;
 import mildtilt.runsheet.Buying.Wanted;
-import mildtilt.runsheet.HeatJudged;
+import mildtilt.runsheet.HeatVerdict;
 import mildtilt.runsheet.RunSheet;
 import mildtilt.runsheet.StepList;
 import mildtilt.shop.CutList;
@@ -37,7 +37,7 @@ import mildtilt.units.Quantity;
  */
 public record Papers(
         Analysis analysis, CutList cuts, StockPlan stock, List<RodFigures> rods, List<JoinFigures> joins, List<Fits.Fit> fits, Templates templates,
-        RunSheet run, Buying buying, List<HeatJudged> heat) {
+        RunSheet run, Buying buying, List<HeatVerdict> heat) {
 
     private static final double STEEL_PER_MM3 = 7.85e-6;
 
@@ -54,7 +54,7 @@ public record Papers(
                 analysis.clearance().map(ClearanceFigures::notches).orElse(List.of()), analysis.clearance().flatMap(ClearanceFigures::tightest))), job.making().plan());
         Buying buying = Buying.of(wanted(job, cuts, stock, rods), run, job.making().plan(), today);
         return new Papers(analysis, cuts, stock, rods, joins, Fits.of(job, analysis.catalogue()), templates, run, buying,
-                job.making().welds().stream().map(HeatJudged::of).toList());
+                job.making().welds().stream().map(HeatVerdict::of).toList());
     }
 
     private static List<PlateLine> plates(Templates templates, int sets) {

@@ -7,7 +7,7 @@ import mildtilt.bearings.BearingPlace;
 import mildtilt.bearings.Supports;
 import mildtilt.clearance.Clearances;
 import mildtilt.clearance.PairGap;
-import mildtilt.clearance.Standing;
+import mildtilt.clearance.SweptObstacle;
 import mildtilt.clocking.BestClocking;
 import mildtilt.column.Column;
 import mildtilt.column.ColumnTrain;
@@ -19,7 +19,7 @@ import mildtilt.columnrange.FrontPush;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
 import mildtilt.job.Job;
-import mildtilt.routes.Weigh.Worth;
+import mildtilt.routes.RouteScorer.Worth;
 import mildtilt.solid.Convex;
 import mildtilt.solid.Gaps;
 import mildtilt.solid.Solid;
@@ -33,12 +33,12 @@ final class RouteBuilder {
     /** Stroke and overlap over what the range asks, mm. */
     private static final double SPARE = 10;
 
-    private final Layout layout;
+    private final RouteEnds layout;
     private final List<Solid> brackets;
 
-    RouteBuilder(Layout layout) {
+    RouteBuilder(RouteEnds layout) {
         this.layout = layout;
-        brackets = Standing.brackets(layout.job);
+        brackets = SweptObstacle.brackets(layout.job);
     }
 
     /** A route, or why it is none after all. */
@@ -49,7 +49,7 @@ final class RouteBuilder {
         }
     }
 
-    Built build(Way way, Worth worth) {
+    Built build(RouteParameters way, Worth worth) {
         try {
             return held(layout.built(way), way, worth);
         } catch (ImpossibleGeometryException e) {
@@ -57,7 +57,7 @@ final class RouteBuilder {
         }
     }
 
-    private Built held(Job bare, Way way, Worth worth) {
+    private Built held(Job bare, RouteParameters way, Worth worth) {
         Column c = bare.column().orElseThrow();
         List<Phrase> bearings = new ArrayList<>();
         for (int missing = Supports.of(c).missing(); missing > 0; missing = Supports.of(c).missing()) {
@@ -91,7 +91,7 @@ final class RouteBuilder {
     }
 
     /** All gaps as the job would have them, over the whole range. */
-    private Built gaps(Job job, Way way, Worth worth, double spare, double ripple, List<Phrase> bearings) {
+    private Built gaps(Job job, RouteParameters way, Worth worth, double spare, double ripple, List<Phrase> bearings) {
         Optional<PairGap> tightest = Clearances.ofShafts(job, new SteeringTrain(job)).stream()
                 .min(Comparator.comparingDouble(p -> p.gap() - Math.max(p.need(), layout.question.gap())));
         Optional<Double> margin = tightest.map(p -> p.gap() - Math.max(p.need(), layout.question.gap()));
@@ -100,11 +100,11 @@ final class RouteBuilder {
                     Quantity.length(-margin.get())));
         }
         return new Built(Optional.of(new Route(List.of(), job, layout.points(way), worth.widestDeg(), spare, ripple, margin,
-                tightest.map(PairGap::label).orElse(""), FrontPush.of(job.column().orElseThrow()).stroke(), worth.length(), way.numbers()[Way.TILT],
+                tightest.map(PairGap::label).orElse(""), FrontPush.of(job.column().orElseThrow()).stroke(), worth.length(), way.numbers()[RouteParameters.TILT],
                 layout.sets.get(way.set()).words(), List.copyOf(bearings))), Optional.empty());
     }
 
-    private String way(Way w) {
+    private String way(RouteParameters w) {
         int joints = layout.points(w).size() - 2;
         return joints == 1 ? "one joint" : joints + " joints";
     }
@@ -151,7 +151,7 @@ final class RouteBuilder {
         return brackets.stream().mapToDouble(b -> Gaps.between(Solid.of(Convex.sphere(at, 0)), b).mm()).min().orElse(Double.POSITIVE_INFINITY);
     }
 
-    private Phrase noPlace(Column c, Way way) {
+    private Phrase noPlace(Column c, RouteParameters way) {
         Optional<Double> nearest = BearingPlace.of(c).stream().map(p -> reach(c, p)).min(Comparator.naturalOrder()).filter(Double::isFinite);
         return nearest.map(d -> Phrase.of("With " + way(way) + " a shaft floats, and the nearest marked surface for its bearing is {0} away, {1} too far",
                 Quantity.length(d), Quantity.length(d - layout.question.bracketReach())))

@@ -8,10 +8,10 @@ import java.util.Optional;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.ToDoubleBiFunction;
 import java.util.stream.Stream;
-import mildtilt.clearance.Standing;
+import mildtilt.clearance.SweptObstacle;
 import mildtilt.geometry.Point;
 import mildtilt.job.Job;
-import mildtilt.routes.Weigh.Worth;
+import mildtilt.routes.RouteScorer.Worth;
 import mildtilt.units.Phrase;
 
 /**
@@ -38,10 +38,10 @@ public final class RouteFinder {
     private static final int LONG_WAYS = 10;
     private static final double LIKE = 18;
 
-    private final Layout layout;
+    private final RouteEnds layout;
     private final RouteQuestion question;
-    private final Weigh weigh;
-    private final Lattice lattice;
+    private final RouteScorer weigh;
+    private final RouteLattice lattice;
     private final RouteBuilder builder;
     private final RouteProgress progress;
     private final AtomicBoolean given = new AtomicBoolean();
@@ -50,12 +50,12 @@ public final class RouteFinder {
     private double share;
 
     private RouteFinder(Job job, RouteQuestion question, RouteProgress progress) {
-        layout = new Layout(job, question);
+        layout = new RouteEnds(job, question);
         this.question = question;
         this.progress = progress;
-        Blockers blockers = new Blockers(Standing.of(job), question.gap());
-        weigh = new Weigh(layout, blockers);
-        lattice = new Lattice(layout, question, weigh, blockers, this::tell, given::get);
+        RouteObstacles blockers = new RouteObstacles(SweptObstacle.of(job), question.gap());
+        weigh = new RouteScorer(layout, blockers);
+        lattice = new RouteLattice(layout, question, weigh, blockers, this::tell, given::get);
         builder = new RouteBuilder(layout);
     }
 
@@ -68,7 +68,7 @@ public final class RouteFinder {
     }
 
     /** A way with what it is worth. */
-    private record Weighed(Way way, Worth worth) {}
+    private record Weighed(RouteParameters way, Worth worth) {}
 
     private RouteAnswer answer() {
         List<Route> routes = new ArrayList<>();
@@ -80,13 +80,13 @@ public final class RouteFinder {
             share = 1.0 / kinds;
             if (joints == 3 && routes.isEmpty()) {
                 // A first answer soon, on a lattice that is gone through in no time.
-                take(narrowed(weighed(lattice.threes(Lattice.COARSE))), routes, new ArrayList<>(), new ArrayList<>());
+                take(narrowed(weighed(lattice.threes(RouteLattice.COARSE))), routes, new ArrayList<>(), new ArrayList<>());
                 tell(0.1);
             }
             List<Weighed> all = weighed(switch (joints) {
                 case 1 -> lattice.single();
                 case 2 -> lattice.pairs();
-                case 3 -> lattice.threes(Lattice.FINE);
+                case 3 -> lattice.threes(RouteLattice.FINE);
                 default -> lattice.fours();
             });
             if (routes.isEmpty() && !all.isEmpty()) {
@@ -110,7 +110,7 @@ public final class RouteFinder {
         if (!refused.isEmpty()) {
             blocked.add(refused.getFirst());
         } else {
-            nearest.ifPresent(w -> w.worth.lacks().stream().sorted(Comparator.comparingDouble(Weigh.Lack::amount).reversed()).map(Weigh.Lack::told).forEach(blocked::add));
+            nearest.ifPresent(w -> w.worth.lacks().stream().sorted(Comparator.comparingDouble(RouteScorer.Lack::amount).reversed()).map(RouteScorer.Lack::told).forEach(blocked::add));
         }
         if (layout.straight()) {
             blocked.addFirst(Phrase.of("As planned the column points straight into the gear: it needs no joint"));
@@ -142,7 +142,7 @@ public final class RouteFinder {
     // Narrowing.
 
     /** The best of many ways, each weighed, the best first. */
-    private List<Weighed> weighed(List<Way> ways) {
+    private List<Weighed> weighed(List<RouteParameters> ways) {
         return lattice.bestByAngles(ways.isEmpty() ? lattice.anyhow() : ways, WEIGHED).parallelStream().map(w -> new Weighed(w, weigh.of(w))).sorted(Comparator.comparingDouble(w -> w.worth.cost())).toList();
     }
 
@@ -180,7 +180,7 @@ public final class RouteFinder {
                 .filter(w -> w.worth.lacking() == 0 && apart(layout.points(w.way), tight) > LONG_WAY).min(Comparator.comparingDouble(w -> w.worth.cost()));
     }
 
-    private boolean near(Way a, Way b) {
+    private boolean near(RouteParameters a, RouteParameters b) {
         return apart(layout.points(a), layout.points(b)) < APART;
     }
 
@@ -204,7 +204,7 @@ public final class RouteFinder {
         return most;
     }
 
-    private Weighed narrow(Weighed start, ToDoubleBiFunction<Way, Worth> cost) {
+    private Weighed narrow(Weighed start, ToDoubleBiFunction<RouteParameters, Worth> cost) {
         Weighed best = start;
         double step = 24;
         for (int round = 0; round < 7 && !given.get(); round++) {
@@ -213,7 +213,7 @@ public final class RouteFinder {
                 better = false;
                 for (int k = 0; k < best.way.numbers().length; k++) {
                     for (int way = -1; way <= 1; way += 2) {
-                        Optional<Way> tried = moved(best.way, k, way * (k == Way.TILT ? step / 4 : step));
+                        Optional<RouteParameters> tried = moved(best.way, k, way * (k == RouteParameters.TILT ? step / 4 : step));
                         if (tried.isPresent()) {
                             Worth w = weigh.of(tried.get());
                             if (cost.applyAsDouble(tried.get(), w) < cost.applyAsDouble(best.way, best.worth) - 1e-6) {
@@ -226,18 +226,18 @@ public final class RouteFinder {
             }
             step /= 2;
         }
-        Way rounded = best.way.rounded();
+        RouteParameters rounded = best.way.rounded();
         Worth w = weigh.of(rounded);
         return w.lacking() <= best.worth.lacking() + (best.worth.lacking() > 0 ? 0.2 : 0) ? new Weighed(rounded, w) : best;
     }
 
     /** Empty where a number may not go there. */
-    private Optional<Way> moved(Way way, int number, double by) {
+    private Optional<RouteParameters> moved(RouteParameters way, int number, double by) {
         double v = way.numbers()[number] + by;
         boolean may = switch (number) {
-            case Way.ALONG_COLUMN -> way.numbers()[number] > 0 && v >= layout.leastAlongColumn();
-            case Way.TILT -> layout.rack.isPresent() && v >= question.tiltFromDeg() && v <= question.tiltToDeg();
-            case Way.ALONG_GEAR -> v >= layout.leastAlongGear();
+            case RouteParameters.ALONG_COLUMN -> way.numbers()[number] > 0 && v >= layout.leastAlongColumn();
+            case RouteParameters.TILT -> layout.rack.isPresent() && v >= question.tiltFromDeg() && v <= question.tiltToDeg();
+            case RouteParameters.ALONG_GEAR -> v >= layout.leastAlongGear();
             default -> true;
         };
         return may ? Optional.of(way.with(number, v)) : Optional.empty();
@@ -256,7 +256,7 @@ public final class RouteFinder {
         tag(why, fewest, "fewest joints");
         tag(why, routes.stream().min(Comparator.comparingDouble(Route::widestDeg)).orElseThrow(), "smallest angles");
         tag(why, routes.stream().min(Comparator.comparingDouble(Route::ripplePct)).orElseThrow(), "most even");
-        tag(why, routes.stream().max(Comparator.comparingDouble(r -> r.spareGap().orElse(Blockers.FAR))).orElseThrow(), "most room");
+        tag(why, routes.stream().max(Comparator.comparingDouble(r -> r.spareGap().orElse(RouteObstacles.FAR))).orElseThrow(), "most room");
         tag(why, routes.stream().min(Comparator.comparingDouble(Route::length)).orElseThrow(), "shortest");
         routes.stream().filter(r -> r.stroke() > fewest.stroke() + 1).max(Comparator.comparingDouble(Route::stroke)).ifPresent(r -> tag(why, r, "most free stroke"));
         routes.stream().filter(r -> apart(r.points(), fewest.points()) > LONG_WAY).min(byJoints).ifPresent(r -> tag(why, r, "the long way round"));

@@ -10,11 +10,11 @@ import mildtilt.build.Section;
 import mildtilt.build.ShaftJoin;
 import mildtilt.build.Workshop;
 import mildtilt.column.Column;
-import mildtilt.column.ForkFit;
-import mildtilt.column.Seat;
 import mildtilt.column.Shaft;
+import mildtilt.column.ShaftProfile;
 import mildtilt.column.Slide;
 import mildtilt.column.Socket.Hold;
+import mildtilt.column.YokeDimensions;
 import mildtilt.job.Job;
 import mildtilt.job.Names;
 import mildtilt.linkage.Rod;
@@ -197,7 +197,7 @@ public record CutList(List<CutLine> lines, List<PlateLine> plates, List<String> 
             Shaft s = c.shafts().get(i);
             Phrase said = rest.orElse(Phrase.of(""));
             for (boolean gearEnd : new boolean[] {true, false}) {
-                Seat seat = gearEnd ? s.gearEndSeat() : s.wheelEndSeat();
+                ShaftProfile seat = gearEnd ? s.gearEndSeat() : s.wheelEndSeat();
                 double into = gearEnd ? c.gearEndFit(i).engagement() : c.wheelEndFit(i).engagement();
                 if (seat.diameter() < s.diameter() - 1e-6) {
                     Phrase step = Phrase.of("Turn the " + (gearEnd ? "gear" : "wheel") + " end down from {0} to {1} for {2}, with a radius at the step.", Quantity.fine(s.diameter()),
@@ -232,7 +232,7 @@ public record CutList(List<CutLine> lines, List<PlateLine> plates, List<String> 
                     shop.sets(), Optional.empty(), note));
         }
 
-        private static String end(String seat, ForkFit fit) {
+        private static String end(String seat, YokeDimensions fit) {
             return seat + fit.socket().map(s -> s.hold() == Hold.WELD ? ", chamfered for the weld" : s.hold().threaded() ? ", " + s.hold().label()
                     : "").orElse("");
         }

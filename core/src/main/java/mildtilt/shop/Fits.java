@@ -11,7 +11,7 @@ import mildtilt.catalogue.Catalogue;
 import mildtilt.catalogue.EndFit;
 import mildtilt.column.Bearing;
 import mildtilt.column.Column;
-import mildtilt.column.Seat;
+import mildtilt.column.ShaftProfile;
 import mildtilt.column.Socket;
 import mildtilt.job.Job;
 import mildtilt.linkage.Rod;
@@ -60,7 +60,7 @@ public final class Fits {
      * @param ways out, for a fit that is bad
      * @param rod that it is on, with which end, if it is on one
      */
-    public record Fit(Kind kind, String what, String into, Seating seating, Phrase told, List<Way> ways, Optional<RodPlace> rod) {}
+    public record Fit(Kind kind, String what, String into, SeatingResult seating, Phrase told, List<Way> ways, Optional<RodPlace> rod) {}
 
     public record RodPlace(Rod rod, boolean outer) {}
 
@@ -88,7 +88,7 @@ public final class Fits {
     private static void column(Column c, List<Fit> all) {
         for (int i = 0; i < c.shafts().size(); i++) {
             for (boolean gearEnd : new boolean[] {false, true}) {
-                Seat seat = gearEnd ? c.shafts().get(i).gearEndSeat() : c.shafts().get(i).wheelEndSeat();
+                ShaftProfile seat = gearEnd ? c.shafts().get(i).gearEndSeat() : c.shafts().get(i).wheelEndSeat();
                 Optional<Socket> socket = (gearEnd ? c.gearEndFit(i) : c.wheelEndFit(i)).socket();
                 String what = c.shafts().get(i).name() + ", " + (gearEnd ? "gear" : "wheel") + " end";
                 String into = !gearEnd && i == 0 ? "steering wheel's hub" : gearEnd && i == c.joints().size() ? "gear's input" : c.joints().get(gearEnd ? i : i - 1).name();
@@ -98,23 +98,23 @@ public final class Fits {
         for (Bearing b : c.bearings()) {
             double d = c.shafts().get(b.shaft()).diameter();
             double loose = b.bore() - d;
-            Seating s = loose < -1e-6 ? Seating.TOO_LARGE : loose > EndFit.SLIP + 1e-6 ? Seating.LOOSE : Seating.FITS;
+            SeatingResult s = loose < -1e-6 ? SeatingResult.TOO_LARGE : loose > EndFit.SLIP + 1e-6 ? SeatingResult.LOOSE : SeatingResult.FITS;
             all.add(new Fit(Kind.BEARING, c.shafts().get(b.shaft()).name(), b.name(), s, Phrase.of("Shaft {0} in a bore of {1}.", Quantity.fine(d), Quantity.fine(b.bore())),
                     List.of(), Optional.empty()));
         }
     }
 
-    private static Fit shaftEnd(String what, String into, Seat seat, Optional<Socket> socket) {
+    private static Fit shaftEnd(String what, String into, ShaftProfile seat, Optional<Socket> socket) {
         if (socket.isEmpty()) {
-            return new Fit(Kind.SHAFT_END, what, into, Seating.NOT_MEASURED, Phrase.of(seat.label() + " {0}; the bore is not known.", Quantity.fine(seat.diameter())), List.of(), Optional.empty());
+            return new Fit(Kind.SHAFT_END, what, into, SeatingResult.NOT_MEASURED, Phrase.of(seat.label() + " {0}; the bore is not known.", Quantity.fine(seat.diameter())), List.of(), Optional.empty());
         }
-        Seating s = switch (EndFit.between(seat, socket.get(), EndFit.SLIP)) {
-            case FITS -> Seating.FITS;
-            case TOO_LARGE -> Seating.TOO_LARGE;
-            case TOO_SMALL, OTHER_WIDTH -> Seating.LOOSE;
-            case OTHER_FORM, OTHER_TEETH -> Seating.OTHER_FORM;
+        SeatingResult s = switch (EndFit.between(seat, socket.get(), EndFit.SLIP)) {
+            case FITS -> SeatingResult.FITS;
+            case TOO_LARGE -> SeatingResult.TOO_LARGE;
+            case TOO_SMALL, OTHER_WIDTH -> SeatingResult.LOOSE;
+            case OTHER_FORM, OTHER_TEETH -> SeatingResult.OTHER_FORM;
         };
-        Seat bore = socket.get().seat();
+        ShaftProfile bore = socket.get().seat();
         Phrase told = socket.get().hold() == Socket.Hold.ONE_PIECE ? Phrase.of("One piece with it.")
                 : Phrase.of(seat.label() + " {0} in " + bore.label() + " {1}, " + socket.get().hold().label() + ".", Quantity.fine(seat.diameter()), Quantity.fine(bore.diameter()));
         return new Fit(Kind.SHAFT_END, what, into, s, s.good() ? told : told.then(" The ways out are in the notes."), List.of(), Optional.empty());
@@ -125,17 +125,17 @@ public final class Fits {
         ScrewThread tap = m.tap(outer);
         boolean size = Math.abs(shank.major() - tap.major()) < 0.06;
         boolean pitch = Math.abs(shank.pitch() - tap.pitch()) < 0.004;
-        Seating s = !size ? shank.major() > tap.major() ? Seating.TOO_LARGE : Seating.LOOSE : !pitch ? Seating.OTHER_PITCH
-                : shank.hand() != tap.hand() ? Seating.OTHER_HAND : tube.map(t -> metal(m, tap, t)).orElse(Seating.FITS);
-        Phrase told = Phrase.of(shank.label() + " into " + tap.label() + (s == Seating.OTHER_PITCH ? ": it starts, then binds and tears the thread." : "."));
-        if (tube.isPresent() && (s == Seating.SHALLOW || s == Seating.THIN)) {
+        SeatingResult s = !size ? shank.major() > tap.major() ? SeatingResult.TOO_LARGE : SeatingResult.LOOSE : !pitch ? SeatingResult.OTHER_PITCH
+                : shank.hand() != tap.hand() ? SeatingResult.OTHER_HAND : tube.map(t -> metal(m, tap, t)).orElse(SeatingResult.FITS);
+        Phrase told = Phrase.of(shank.label() + " into " + tap.label() + (s == SeatingResult.OTHER_PITCH ? ": it starts, then binds and tears the thread." : "."));
+        if (tube.isPresent() && (s == SeatingResult.SHALLOW || s == SeatingResult.THIN)) {
             RodTube t = tube.get();
-            told = told.then(s == Seating.SHALLOW
+            told = told.then(s == SeatingResult.SHALLOW
                     ? Phrase.of(" The body's bore of {0} leaves {1} of the thread's depth; the tap drill is {2}.", Quantity.fine(t.inside()), Quantity.percent(Math.max(0, tap.depthPct(t.inside()))), Quantity.fine(tap.tapDrill()))
                     : Phrase.of(" It leaves {0} of wall over the thread, of " + (m.body().kind() == RodMakeUp.BodyKind.BUNGS ? "a bung" : "a body") + " {1} thick.",
                             Quantity.fine((metalAcross(m, t) - tap.major()) / 2), Quantity.fine(metalAcross(m, t))));
         }
-        List<Way> ways = s.good() || s == Seating.SHALLOW || s == Seating.THIN ? List.of() : List.of(new Way(Phrase.of("Tap the body " + shank.label() + ", if there is metal for it"), j -> j.editMaking(k ->
+        List<Way> ways = s.good() || s == SeatingResult.SHALLOW || s == SeatingResult.THIN ? List.of() : List.of(new Way(Phrase.of("Tap the body " + shank.label() + ", if there is metal for it"), j -> j.editMaking(k ->
                 k.withRod(rod, k.rod(rod).map(r -> r.withBody(outer ? r.body().withTaps(Optional.empty(), r.body().innerTap()) : r.body().withTaps(r.body().outerTap(), Optional.empty())))))));
         return new Fit(Kind.THREAD, part(rod, m, outer), rod.label() + "'s body", s, told, ways, Optional.of(new RodPlace(rod, outer)));
     }
@@ -146,12 +146,12 @@ public final class Fits {
     }
 
     /** Whether a body has the metal for a thread: a bore no larger than leaves most of it, and a wall over it. */
-    private static Seating metal(RodMakeUp m, ScrewThread tap, RodTube t) {
+    private static SeatingResult metal(RodMakeUp m, ScrewThread tap, RodTube t) {
         boolean tapped = m.body().kind() == RodMakeUp.BodyKind.TAPPED;
         if (tapped && t.inside() > 0 && tap.depthPct(t.inside()) < LEAST_DEPTH_PCT) {
-            return Seating.SHALLOW;
+            return SeatingResult.SHALLOW;
         }
-        return (metalAcross(m, t) - tap.major()) / 2 < THINNEST_WALL * tap.major() - 1e-9 ? Seating.THIN : Seating.FITS;
+        return (metalAcross(m, t) - tap.major()) / 2 < THINNEST_WALL * tap.major() - 1e-9 ? SeatingResult.THIN : SeatingResult.FITS;
     }
 
     private static String part(Rod rod, RodMakeUp m, boolean outer) {
@@ -182,10 +182,10 @@ public final class Fits {
         String into = end(rod, outer).arm();
         Optional<RodPlace> place = Optional.of(new RodPlace(rod, outer));
         if (end.hole().isEmpty()) {
-            return new Fit(Kind.STUD, what, into, Seating.NOT_MEASURED, Phrase.of("The hole in the arm is not measured yet."), List.of(), place);
+            return new Fit(Kind.STUD, what, into, SeatingResult.NOT_MEASURED, Phrase.of("The hole in the arm is not measured yet."), List.of(), place);
         }
         Hole hole = end.hole().get();
-        Seating seating;
+        SeatingResult seating;
         Phrase told;
         List<Way> ways = new ArrayList<>();
         Phrase hint = Phrase.of("");
@@ -194,7 +194,7 @@ public final class Fits {
                 TaperFit f = TaperFit.of(t, h);
                 seating = f.seating(h);
                 told = taper(t, h, f, seating);
-                if (seating == Seating.NUT_RUNS_OUT) {
+                if (seating == SeatingResult.NUT_RUNS_OUT) {
                     hint = Phrase.of(" A hardened washer {0} thick or more under the nut makes up for it.", Quantity.length(f.through() + 1));
                 }
                 if (seating.bad()) {
@@ -203,28 +203,28 @@ public final class Fits {
             }
             case Stud.Bolt b when hole instanceof Hole.Plain p -> {
                 double room = p.diameter() - b.diameter();
-                seating = room < -1e-6 ? Seating.TOO_LARGE : room > BOLT_ROOM + 1e-6 ? Seating.LOOSE : end.doubleShear() ? Seating.FITS : Seating.SINGLE_SHEAR;
+                seating = room < -1e-6 ? SeatingResult.TOO_LARGE : room > BOLT_ROOM + 1e-6 ? SeatingResult.LOOSE : end.doubleShear() ? SeatingResult.FITS : SeatingResult.SINGLE_SHEAR;
                 told = Phrase.of("Bolt {0} in a hole of {1} through {2}" + (end.doubleShear() ? ", held on both sides." : ": held on one side only, where a bolt bends."),
                         Quantity.fine(b.diameter()), Quantity.fine(p.diameter()), Quantity.length(p.thickness()));
-                if (seating == Seating.SINGLE_SHEAR) {
+                if (seating == SeatingResult.SINGLE_SHEAR) {
                     ways.add(new Way(Phrase.of("Hold the bolt on both sides, with a second plate and a spacer"), edit(rod, outer, e -> e.withDoubleShear(true))));
-                } else if (seating == Seating.TOO_LARGE) {
+                } else if (seating == SeatingResult.TOO_LARGE) {
                     ways.add(new Way(Phrase.of("Ream the arm to {0}", Quantity.fine(b.diameter())), edit(rod, outer, e -> e.withHole(Optional.of(new Hole.Plain(b.diameter(), p.thickness()))))));
-                } else if (seating == Seating.LOOSE && room >= 3) {
+                } else if (seating == SeatingResult.LOOSE && room >= 3) {
                     ways.add(new Way(Phrase.of("Sleeve the hole from {0} to {1}, pressed in and flush", Quantity.fine(p.diameter()), Quantity.fine(b.diameter())),
                             edit(rod, outer, e -> e.withHole(Optional.of(new Hole.Plain(b.diameter(), p.thickness()))))));
                 }
             }
             case Stud.OnGear _ -> throw new IllegalStateException("nothing to fit");
             case Stud.Taper t -> {
-                seating = Seating.OTHER_FORM;
+                seating = SeatingResult.OTHER_FORM;
                 told = Phrase.of("A tapered stud of {0} in a plain hole of {1}: it would rock.", Quantity.fine(t.large()), Quantity.fine(((Hole.Plain) hole).diameter()));
                 TaperFit.holeFor(t, hole.thickness()).filter(wanted -> ((Hole.Plain) hole).diameter() <= wanted.small())
                         .ifPresent(wanted -> ways.add(ream(rod, outer, t, wanted, hole.thickness())));
             }
             case Stud.Bolt b -> {
                 Hole.Tapered h = (Hole.Tapered) hole;
-                seating = Seating.OTHER_FORM;
+                seating = SeatingResult.OTHER_FORM;
                 told = Phrase.of("A bolt of {0} in a tapered hole of {1} to {2}: it touches one edge only.", Quantity.fine(b.diameter()), Quantity.fine(h.large()), Quantity.fine(h.small()));
                 if (b.diameter() >= h.large() - 1e-6) {
                     ways.add(new Way(Phrase.of("Drill the taper out and ream it to {0}, the bolt held on both sides", Quantity.fine(b.diameter())), edit(rod, outer, e ->
@@ -238,7 +238,7 @@ public final class Fits {
         return new Fit(Kind.STUD, what, into, seating, told.then(hint), List.copyOf(ways), place);
     }
 
-    private static Phrase taper(Stud.Taper t, Hole.Tapered h, TaperFit f, Seating s) {
+    private static Phrase taper(Stud.Taper t, Hole.Tapered h, TaperFit f, SeatingResult s) {
         Phrase sizes = Phrase.of("Stud {0} to {1}, 1 in " + rate(t.rate()) + "; hole {2} to {3}, 1 in " + rate(h.rate()) + ", through {4}. ", Quantity.fine(t.large()), Quantity.fine(t.small()),
                 Quantity.fine(h.large()), Quantity.fine(h.small()), Quantity.length(h.thickness()));
         return sizes.then(switch (s) {

@@ -7,8 +7,8 @@ import mildtilt.build.ShaftJoin;
 import mildtilt.build.ShaftJoin.School;
 import mildtilt.column.Bearing;
 import mildtilt.column.Column;
-import mildtilt.column.Seat;
 import mildtilt.column.Shaft;
+import mildtilt.column.ShaftProfile;
 import mildtilt.job.Job;
 import mildtilt.rules.Rules;
 import mildtilt.units.Phrase;
@@ -368,6 +368,6 @@ public record JoinFigures(
 
     /** Whether the profile at the join is round, so that a sleeve or a coupler goes over it. */
     public static boolean joinable(Shaft s) {
-        return s.profile() instanceof Seat.Round;
+        return s.profile() instanceof ShaftProfile.Round;
     }
 }

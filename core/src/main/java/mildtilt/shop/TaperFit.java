@@ -33,17 +33,17 @@ record TaperFit(double proud, double contact, double through, double play, boole
         return new TaperFit(proud, contact, deep - t, Math.abs(r - q) * t, r > q);
     }
 
-    Seating seating(Hole.Tapered hole) {
+    SeatingResult seating(Hole.Tapered hole) {
         if (contact <= 0) {
-            return proud > 0 ? Seating.TOO_LARGE : Seating.SINKS;
+            return proud > 0 ? SeatingResult.TOO_LARGE : SeatingResult.SINKS;
         }
         if (play > SAME_RATE) {
-            return Seating.RATTLES;
+            return SeatingResult.RATTLES;
         }
         if (proud < 0) {
-            return Seating.SINKS;
+            return SeatingResult.SINKS;
         }
-        return contact < LEAST_CONTACT * hole.thickness() ? Seating.STANDS_PROUD : through > 0 ? Seating.NUT_RUNS_OUT : Seating.FITS;
+        return contact < LEAST_CONTACT * hole.thickness() ? SeatingResult.STANDS_PROUD : through > 0 ? SeatingResult.NUT_RUNS_OUT : SeatingResult.FITS;
     }
 
     /**

@@ -4,26 +4,26 @@ import java.util.List;
 import java.util.Optional;
 import mildtilt.job.Job;
 import mildtilt.job.Targets;
-import mildtilt.solve.Want.Wish;
+import mildtilt.solve.Target.Wish;
 import mildtilt.steer.QuickFigures;
 import mildtilt.steer.QuickFigures.Until;
 
 /** What can be asked. */
 public enum Goal {
     LEAST_BUMP_STEER("Least bump steer", "Place the gear so that toe keeps still over the travel.",
-            List.of(Knob.GEAR_HEIGHT, Knob.GEAR_FORE_AFT, Knob.GEAR_TILT, Knob.PIVOT_SPACING, Knob.DRAG_POINT_HEIGHT, Knob.TRACK_BAR_HEIGHT)),
+            List.of(DesignVariable.GEAR_HEIGHT, DesignVariable.GEAR_FORE_AFT, DesignVariable.GEAR_TILT, DesignVariable.PIVOT_SPACING, DesignVariable.DRAG_POINT_HEIGHT, DesignVariable.TRACK_BAR_HEIGHT)),
     ARM_SHAPE("Arm for lock and Ackermann", "Shape the steering arm for a wanted lock and Ackermann, the rest kept.",
-            List.of(Knob.ARM_LENGTH, Knob.ARM_OUT, Knob.ARM_RAISE, Knob.GEAR_FORE_AFT)),
+            List.of(DesignVariable.ARM_LENGTH, DesignVariable.ARM_OUT, DesignVariable.ARM_RAISE, DesignVariable.GEAR_FORE_AFT)),
     RATIO("Arm and gear for a ratio", "Choose arm and gear for a wanted ratio and turns.",
-            List.of(Knob.ARM_LENGTH, Knob.GEAR_ARM, Knob.TRAVEL_PER_TURN, Knob.GEAR_TRAVEL)),
+            List.of(DesignVariable.ARM_LENGTH, DesignVariable.GEAR_ARM, DesignVariable.TRAVEL_PER_TURN, DesignVariable.GEAR_TRAVEL)),
     ARM_MATCH("Match gear and knuckle arms", "Gear-side arm against knuckle-side arm: what brings both ends together.", List.of()),
     LOCK_STOPS("Lock stops", "Set the stops so that neither gear nor rods take the blow.", List.of());
 
     private final String label;
     private final String meaning;
-    private final List<Knob> knobs;
+    private final List<DesignVariable> knobs;
 
-    Goal(String label, String meaning, List<Knob> knobs) {
+    Goal(String label, String meaning, List<DesignVariable> knobs) {
         this.label = label;
         this.meaning = meaning;
         this.knobs = knobs;
@@ -38,33 +38,33 @@ public enum Goal {
     }
 
     /** What may be changed for it in a job. */
-    public List<Knob> knobs(Job job) {
+    public List<DesignVariable> knobs(Job job) {
         return knobs.stream().filter(k -> k.appliesTo(job)).toList();
     }
 
     /** What it asks for, with values to begin with; empty if the job can't be measured as it is. */
-    public List<Want> wants(Job job) {
+    public List<Target> wants(Job job) {
         Optional<QuickFigures> measured = QuickFigures.of(job, this == LEAST_BUMP_STEER ? Until.FIRST_STOP : Until.GEAR_END);
         if (measured.isEmpty()) {
             return List.of();
         }
         QuickFigures now = measured.get();
         Targets t = job.targets();
-        List<Want> all = new ArrayList<>();
+        List<Target> all = new ArrayList<>();
         switch (this) {
             case LEAST_BUMP_STEER -> {
-                all.add(Want.of(Wish.NORMAL_BUMP_STEER, 0));
-                all.add(Want.of(Wish.BUMP_STEER, Math.min(t.bumpSteerDeg(), now.bumpDeg())));
+                all.add(Target.of(Wish.NORMAL_BUMP_STEER, 0));
+                all.add(Target.of(Wish.BUMP_STEER, Math.min(t.bumpSteerDeg(), now.bumpDeg())));
             }
             case ARM_SHAPE -> {
-                all.add(Want.of(Wish.LOCK, t.lockDeg().orElse(Math.rint(now.lockDeg()))));
-                all.add(t.outerTable().map(o -> Want.of(Wish.OUTER_TABLE, o.toleranceDeg()))
-                        .orElseGet(() -> Want.of(Wish.ACKERMANN, (t.ackermannMinPct() + t.ackermannMaxPct()) / 2)));
-                all.add(Want.of(Wish.NORMAL_BUMP_STEER, Math.max(t.bumpSteerDeg(), now.normalBumpDeg())));
+                all.add(Target.of(Wish.LOCK, t.lockDeg().orElse(Math.rint(now.lockDeg()))));
+                all.add(t.outerTable().map(o -> Target.of(Wish.OUTER_TABLE, o.toleranceDeg()))
+                        .orElseGet(() -> Target.of(Wish.ACKERMANN, (t.ackermannMinPct() + t.ackermannMaxPct()) / 2)));
+                all.add(Target.of(Wish.NORMAL_BUMP_STEER, Math.max(t.bumpSteerDeg(), now.normalBumpDeg())));
             }
             case RATIO -> {
-                all.add(Want.of(Wish.RATIO, Math.rint(now.ratio() * 10) / 10));
-                all.add(Want.of(Wish.LOCK, t.lockDeg().orElse(Math.rint(now.lockDeg()))));
+                all.add(Target.of(Wish.RATIO, Math.rint(now.ratio() * 10) / 10));
+                all.add(Target.of(Wish.LOCK, t.lockDeg().orElse(Math.rint(now.lockDeg()))));
             }
             case ARM_MATCH, LOCK_STOPS -> { }
         }

@@ -1,7 +1,7 @@
 package mildtilt.steer;
 import java.util.Optional;
 import mildtilt.geometry.Side;
-import mildtilt.linkage.Stance;
+import mildtilt.linkage.AxleConfiguration;
 import mildtilt.suspension.CannotAssemble;
 import mildtilt.suspension.CornerPose;
 import mildtilt.suspension.KnucklePose;
@@ -13,7 +13,7 @@ import mildtilt.suspension.KnucklePose;
  * @param gearInputDeg rotation of the gear's input to the left, degrees
  * @param stance both corners and what lies between
  */
-public record AxlePose(double steeringWheelDeg, double gearInputDeg, Stance stance) {
+public record AxlePose(double steeringWheelDeg, double gearInputDeg, AxleConfiguration stance) {
 
     public CornerPose left() {
         return stance.left();

@@ -90,11 +90,11 @@ public record Effort(List<Row> rows, double worstParked, double worstCreeping, d
         }
         Gatherer g = new Gatherer(train, loads.get(), job.vehicle().tyreWidth(), rim.get(), step);
         List<Row> rows = Arrays.stream(Grid.spread(-lockRight, lockLeft, stepsEachWay)).boxed().flatMap(sw -> g.at(sw).stream()).map(Here::row).toList();
-        Peak returning = Peak.of(sw -> Math.abs(sw) < AWAY * (lockLeft - lockRight) ? Double.NaN
-                : g.at(sw).map(h -> -h.row.returning()).orElse(Double.NaN), lockRight, lockLeft).orElse(new Peak(0, 0));
+        PeakSearch returning = PeakSearch.of(sw -> Math.abs(sw) < AWAY * (lockLeft - lockRight) ? Double.NaN
+                : g.at(sw).map(h -> -h.row.returning()).orElse(Double.NaN), lockRight, lockLeft).orElse(new PeakSearch(0, 0));
         Map<Rod, Double> forces = new EnumMap<>(Rod.class);
         for (Rod rod : train.axle().orElseThrow().lengths().keySet()) {
-            Peak.of(sw -> g.at(sw).map(h -> h.rodForce.getOrDefault(rod, Double.NaN)).orElse(Double.NaN), lockRight, lockLeft)
+            PeakSearch.of(sw -> g.at(sw).map(h -> h.rodForce.getOrDefault(rod, Double.NaN)).orElse(Double.NaN), lockRight, lockLeft)
                     .ifPresent(p -> forces.put(rod, p.value()));
         }
         return Optional.of(new Effort(rows, g.worst(Row::parked, lockRight, lockLeft), g.worst(Row::creeping, lockRight, lockLeft), Math.max(g.creepingPerDeg(lockLeft), g.creepingPerDeg(lockRight)),
@@ -142,7 +142,7 @@ public record Effort(List<Row> rows, double worstParked, double worstCreeping, d
         }
 
         double worst(ToDoubleFunction<Row> figure, double from, double to) {
-            return Peak.of(sw -> at(sw).map(h -> figure.applyAsDouble(h.row)).orElse(Double.NaN), from, to).map(Peak::value).orElse(0.0);
+            return PeakSearch.of(sw -> at(sw).map(h -> figure.applyAsDouble(h.row)).orElse(Double.NaN), from, to).map(PeakSearch::value).orElse(0.0);
         }
 
         /** From straight ahead to a lock, N/°. */

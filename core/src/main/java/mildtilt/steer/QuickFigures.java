@@ -3,7 +3,7 @@ import java.util.Optional;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Side;
 import mildtilt.job.Job;
-import mildtilt.job.OuterTable;
+import mildtilt.job.OuterWheelTable;
 import mildtilt.linkage.AxleSolver;
 import mildtilt.linkage.WheelTravel;
 
@@ -178,9 +178,9 @@ public record QuickFigures(
             return turn(sw).map(t -> t.leftDeg() - innerDeg);
         }
 
-        private Optional<Double> miss(OuterTable table, double end) {
+        private Optional<Double> miss(OuterWheelTable table, double end) {
             double worst = 0;
-            for (OuterTable.Row r : table.rows()) {
+            for (OuterWheelTable.Row r : table.rows()) {
                 Optional<Turn> t = atInner(r.innerDeg(), end);
                 if (t.isEmpty()) {
                     return Optional.empty();

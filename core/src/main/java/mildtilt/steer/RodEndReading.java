@@ -1,9 +1,9 @@
 package mildtilt.steer;
 import java.util.Arrays;
+import mildtilt.linkage.AxleConfiguration;
 import mildtilt.linkage.AxleSolver;
 import mildtilt.linkage.RodEnd;
 import mildtilt.linkage.RodEndAngles;
-import mildtilt.linkage.Stance;
 
 /** Every rod end's tilt, its angle to its arm and how far it is off centre in one pose, degrees; NaN where there is none. For inner loops. */
 final class RodEndReading implements RodEndAngles.Visitor {
@@ -18,7 +18,7 @@ final class RodEndReading implements RodEndAngles.Visitor {
         Arrays.fill(offCentre, Double.NaN);
     }
 
-    static RodEndReading of(AxleSolver axle, Stance stance) {
+    static RodEndReading of(AxleSolver axle, AxleConfiguration stance) {
         RodEndReading r = new RodEndReading();
         axle.atRodEnds(stance, r);
         return r;

@@ -5,7 +5,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import mildtilt.geometry.Side;
-import mildtilt.job.OuterTable;
+import mildtilt.job.OuterWheelTable;
 import mildtilt.linkage.Rod;
 import mildtilt.suspension.KnucklePose;
 

@@ -11,7 +11,7 @@ import java.util.stream.Stream;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
 import mildtilt.job.Job;
-import mildtilt.job.OuterTable;
+import mildtilt.job.OuterWheelTable;
 import mildtilt.job.Vehicle;
 import mildtilt.linkage.WheelTravel;
 import mildtilt.steer.SteerFigures.BumpRow;
@@ -159,19 +159,19 @@ public final class SteerSweep {
     private Map<Side, Double> toeSpread(double droop, double bump) {
         Map<Side, Double> all = new EnumMap<>(Side.class);
         for (Side side : Side.values()) {
-            all.put(side, travel == WheelTravel.NONE ? 0.0 : Peak.spread(z -> train.pose(0, z, travel.rightWith(z)).assembled()
+            all.put(side, travel == WheelTravel.NONE ? 0.0 : PeakSearch.spread(z -> train.pose(0, z, travel.rightWith(z)).assembled()
                     .map(a -> a.knuckle(side).toeInDeg()).orElse(Double.NaN), -droop, bump).orElse(0.0));
         }
         return all;
     }
 
     /** Over the angles of the table, each way. */
-    private Optional<Double> worstMiss(OuterTable table, double lockRight, double lockLeft) {
+    private Optional<Double> worstMiss(OuterWheelTable table, double lockRight, double lockLeft) {
         double last = table.rows().getLast().innerDeg();
         DoubleUnaryOperator miss = sw -> turnAt(sw).filter(t -> t.innerDeg() >= FIRST_OF_TABLE && t.innerDeg() <= last + 1e-9)
                 .map(t -> Math.abs(t.outerDeg() - table.outerAt(t.innerDeg()))).orElse(Double.NaN);
-        Optional<Double> toLeft = Peak.of(miss, 0, lockLeft).map(Peak::value);
-        Optional<Double> toRight = Peak.of(miss, 0, lockRight).map(Peak::value);
+        Optional<Double> toLeft = PeakSearch.of(miss, 0, lockLeft).map(PeakSearch::value);
+        Optional<Double> toRight = PeakSearch.of(miss, 0, lockRight).map(PeakSearch::value);
         return toLeft.isPresent() && toRight.isPresent() ? Optional.of(Math.max(toLeft.get(), toRight.get())) : toLeft.or(() -> toRight);
     }
 
@@ -211,8 +211,8 @@ public final class SteerSweep {
             Vector moves = innerMoves(side);
             double design = rakeDeg(side == Side.LEFT ? left : right, moves);
             // Of several places with the same rake, straight ahead counts.
-            Peak worst = Peak.of(sw -> train.pose(sw, 0, 0).assembled().map(a -> rakeDeg(a.knuckle(side), moves)).orElse(Double.NaN), lockRight, lockLeft)
-                    .filter(p -> p.value() > design).orElse(new Peak(0, design));
+            PeakSearch worst = PeakSearch.of(sw -> train.pose(sw, 0, 0).assembled().map(a -> rakeDeg(a.knuckle(side), moves)).orElse(Double.NaN), lockRight, lockLeft)
+                    .filter(p -> p.value() > design).orElse(new PeakSearch(0, design));
             all.put(side, new SteerFigures.Rake(design, worst.value(), worst.at()));
         }
         return all;

@@ -4,8 +4,8 @@ import mildtilt.column.ColumnTrain;
 import mildtilt.column.Transfer;
 import mildtilt.geometry.Side;
 import mildtilt.job.Job;
+import mildtilt.linkage.AxleConfiguration;
 import mildtilt.linkage.AxleSolver;
-import mildtilt.linkage.Stance;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.suspension.CannotAssemble;
 import mildtilt.suspension.CannotAssemble.Reason;
@@ -69,7 +69,7 @@ public final class SteeringTrain {
         AxleSolver solver = axle.orElseThrow(() -> new IllegalStateException("This job has no steered axle."));
         if (locked.isPresent()) {
             return new AxlePose(steeringWheelDeg, steeringWheelDeg,
-                    new Stance(locked.get(), locked.get(), Optional.empty(), Optional.empty()));
+                    new AxleConfiguration(locked.get(), locked.get(), Optional.empty(), Optional.empty()));
         }
         double gear = gearInputDeg(steeringWheelDeg);
         return new AxlePose(steeringWheelDeg, gear, solver.pose(Math.toRadians(gear), travelLeft, travelRight));

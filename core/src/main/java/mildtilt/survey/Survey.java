@@ -14,9 +14,9 @@ import mildtilt.withers.Withers;
  * @param stated how well all else is known
  */
 @Withers
-public record Survey(List<SurveyPoint> points, Stated stated) implements SurveyBuilder.With {
+public record Survey(List<SurveyPoint> points, StatedUncertainty stated) implements SurveyBuilder.With {
 
-    public static final Survey NONE = new Survey(List.of(), Stated.USUAL);
+    public static final Survey NONE = new Survey(List.of(), StatedUncertainty.USUAL);
 
     private static final int MOST = 150;
 

@@ -11,7 +11,7 @@ import mildtilt.units.Phrase;
  * @param how to use it, in a sentence or two
  * @param thickness of the plate it is cut from, mm; empty for a paper strip or a mark on what is there
  */
-public record FlatPattern(String name, Phrase how, Optional<Double> thickness, List<Ink> inks) {
+public record FlatPattern(String name, Phrase how, Optional<Double> thickness, List<PatternMark> inks) {
 
     public FlatPattern {
         inks = List.copyOf(inks);
@@ -31,14 +31,14 @@ public record FlatPattern(String name, Phrase how, Optional<Double> thickness, L
     /** Round all lines; words may stand out of it. */
     public Bounds bounds() {
         double[] b = {Double.POSITIVE_INFINITY, Double.POSITIVE_INFINITY, Double.NEGATIVE_INFINITY, Double.NEGATIVE_INFINITY};
-        for (Ink ink : inks) {
+        for (PatternMark ink : inks) {
             switch (ink) {
-                case Ink.Path p -> p.spots().forEach(s -> reach(b, s.x(), s.y()));
-                case Ink.Circle c -> {
+                case PatternMark.Path p -> p.spots().forEach(s -> reach(b, s.x(), s.y()));
+                case PatternMark.Circle c -> {
                     reach(b, c.centre().x() - c.radius(), c.centre().y() - c.radius());
                     reach(b, c.centre().x() + c.radius(), c.centre().y() + c.radius());
                 }
-                case Ink.Words _ -> { }
+                case PatternMark.Words _ -> { }
             }
         }
         return new Bounds(b[0], b[1], b[2], b[3]);
@@ -54,22 +54,22 @@ public record FlatPattern(String name, Phrase how, Optional<Double> thickness, L
     /** Of the plate, mm²: the largest outline that is cut, less all that is cut out of it. */
     public double area() {
         List<Double> areas = new ArrayList<>();
-        for (Ink ink : inks) {
+        for (PatternMark ink : inks) {
             switch (ink) {
-                case Ink.Path p when p.layer() == Ink.Layer.CUT && p.closed() -> areas.add(area(p.spots()));
-                case Ink.Circle c when c.layer() == Ink.Layer.CUT -> areas.add(Math.PI * c.radius() * c.radius());
-                case Ink.Path _, Ink.Circle _, Ink.Words _ -> { }
+                case PatternMark.Path p when p.layer() == PatternMark.Layer.CUT && p.closed() -> areas.add(area(p.spots()));
+                case PatternMark.Circle c when c.layer() == PatternMark.Layer.CUT -> areas.add(Math.PI * c.radius() * c.radius());
+                case PatternMark.Path _, PatternMark.Circle _, PatternMark.Words _ -> { }
             }
         }
         double largest = areas.stream().mapToDouble(Double::doubleValue).max().orElse(0);
         return 2 * largest - areas.stream().mapToDouble(Double::doubleValue).sum();
     }
 
-    private static double area(List<Spot> s) {
+    private static double area(List<PatternPoint> s) {
         double twice = 0;
         for (int i = 0; i < s.size(); i++) {
-            Spot a = s.get(i);
-            Spot b = s.get((i + 1) % s.size());
+            PatternPoint a = s.get(i);
+            PatternPoint b = s.get((i + 1) % s.size());
             twice += a.x() * b.y() - b.x() * a.y();
         }
         return Math.abs(twice) / 2;

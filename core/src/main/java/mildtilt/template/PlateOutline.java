@@ -14,9 +14,9 @@ final class PlateOutline {
      * Round two circles, with the tangents between them: the first at the origin, the second on the x axis.
      * {@code cos α = (r1 − r2) / length} is where the tangents leave, from the line of centres.
      */
-    static List<Spot> roundTwo(double r1, double r2, double length) {
+    static List<PatternPoint> roundTwo(double r1, double r2, double length) {
         double a = Math.acos(Math.clamp((r1 - r2) / length, -1, 1));
-        List<Spot> all = new ArrayList<>();
+        List<PatternPoint> all = new ArrayList<>();
         arc(all, 0, 0, r1, a, 2 * Math.PI - a);
         arc(all, length, 0, r2, -a, a);
         return all;
@@ -27,10 +27,10 @@ final class PlateOutline {
      *
      * @param foot from left to right, all below the circle
      */
-    static List<Spot> roundAndFoot(double r, List<Spot> foot) {
-        Spot left = foot.getFirst();
-        Spot right = foot.getLast();
-        List<Spot> all = new ArrayList<>(foot);
+    static List<PatternPoint> roundAndFoot(double r, List<PatternPoint> foot) {
+        PatternPoint left = foot.getFirst();
+        PatternPoint right = foot.getLast();
+        List<PatternPoint> all = new ArrayList<>(foot);
         double from = tangent(right, r, 1);
         double to = tangent(left, r, -1);
         arc(all, 0, 0, r, from, to < from ? to + 2 * Math.PI : to);
@@ -38,16 +38,16 @@ final class PlateOutline {
     }
 
     /** Direction of the point where the tangent from a spot touches the circle, rad. @param way 1 to the right of the line from the spot to the middle */
-    private static double tangent(Spot s, double r, int way) {
+    private static double tangent(PatternPoint s, double r, int way) {
         double d = Math.hypot(s.x(), s.y());
         return Math.atan2(s.y(), s.x()) + way * Math.acos(Math.min(1, r / d));
     }
 
-    private static void arc(List<Spot> all, double x, double y, double r, double from, double to) {
+    private static void arc(List<PatternPoint> all, double x, double y, double r, double from, double to) {
         int n = Math.max(1, (int) Math.ceil((to - from) / CHORD));
         for (int i = 0; i <= n; i++) {
             double at = from + (to - from) * i / n;
-            all.add(new Spot(x + r * Math.cos(at), y + r * Math.sin(at)));
+            all.add(new PatternPoint(x + r * Math.cos(at), y + r * Math.sin(at)));
         }
     }
 }

@@ -80,8 +80,8 @@ public record Templates(List<FlatPattern> patterns, List<Jig> jigs, List<Phrase>
         double d = (gearEnd ? s.gearEndSeat() : s.wheelEndSeat()).diameter();
         double round = Math.PI * d;
         double engaged = Math.min(gearEnd ? c.gearEndFit(shaft).engagement() : c.wheelEndFit(shaft).engagement(), STRIP - 12);
-        List<Ink> inks = new ArrayList<>();
-        inks.add(new Ink.Path(Ink.Layer.CUT, List.of(new Spot(0, 0), new Spot(round, 0), new Spot(round, STRIP), new Spot(0, STRIP)), true));
+        List<PatternMark> inks = new ArrayList<>();
+        inks.add(new PatternMark.Path(PatternMark.Layer.CUT, List.of(new PatternPoint(0, 0), new PatternPoint(round, 0), new PatternPoint(round, STRIP), new PatternPoint(0, STRIP)), true));
         // The fork's face, as far from the cut as the shaft goes in.
         if (engaged > 0) {
             double y = gearEnd ? engaged : STRIP - engaged;
@@ -93,7 +93,7 @@ public record Templates(List<FlatPattern> patterns, List<Jig> jigs, List<Phrase>
             inks.add(gearEnd ? line(x, STRIP, x, STRIP - tick) : line(x, 0, x, tick));
             if (deg % 90 == 0) {
                 String clock = deg == 0 ? "12" : Integer.toString(deg / 30);
-                inks.add(new Ink.Words(new Spot(x + 0.8, gearEnd ? STRIP - 8 : 5.5), WORDS, false, Phrase.of(clock)));
+                inks.add(new PatternMark.Words(new PatternPoint(x + 0.8, gearEnd ? STRIP - 8 : 5.5), WORDS, false, Phrase.of(clock)));
             }
         }
         boolean marked = c.liesBetweenJoints(shaft);
@@ -106,13 +106,13 @@ public record Templates(List<FlatPattern> patterns, List<Jig> jigs, List<Phrase>
                 double x = at(round, (gearEnd ? clocking : 0) + 180.0 * half);
                 inks.add(line(x, gearEnd ? 0 : 5, x, gearEnd ? STRIP - 5 : STRIP));
                 // Beside the line, on the side where the strip goes on.
-                inks.add(new Ink.Words(new Spot(x + (x + 5 < round ? 3.8 : -1.2), words), WORDS, true, Phrase.of("fork pin")));
+                inks.add(new PatternMark.Words(new PatternPoint(x + (x + 5 < round ? 3.8 : -1.2), words), WORDS, true, Phrase.of("fork pin")));
             }
         }
         String name = c.shafts().get(shaft).name() + ", " + (gearEnd ? "gear" : "wheel") + " end";
-        inks.add(new Ink.Words(new Spot(0, STRIP + 2), WORDS, false, Phrase.of(Phrase.name(name) + ", for {0}" + (gearEnd ? "" : " · this edge on the cut line") + " · wheel up, print out", Quantity.length(d))));
+        inks.add(new PatternMark.Words(new PatternPoint(0, STRIP + 2), WORDS, false, Phrase.of(Phrase.name(name) + ", for {0}" + (gearEnd ? "" : " · this edge on the cut line") + " · wheel up, print out", Quantity.length(d))));
         if (gearEnd) {
-            inks.add(new Ink.Words(new Spot(0, -5), WORDS, false, Phrase.of("this edge on the cut line")));
+            inks.add(new PatternMark.Words(new PatternPoint(0, -5), WORDS, false, Phrase.of("this edge on the cut line")));
         }
         Phrase how = Phrase.of("Scribe a straight line along the shaft. Wrap the strip round, wheel end up, print outside, 12 on that line. ").then(
                 fork && !gearEnd ? Phrase.of("The two long lines are where the wheel-end fork's pin comes out. ")
@@ -128,11 +128,11 @@ public record Templates(List<FlatPattern> patterns, List<Jig> jigs, List<Phrase>
         return round * part;
     }
 
-    private static Ink line(double x1, double y1, double x2, double y2) {
-        return new Ink.Path(Ink.Layer.MARK, List.of(new Spot(x1, y1), new Spot(x2, y2)), false);
+    private static PatternMark line(double x1, double y1, double x2, double y2) {
+        return new PatternMark.Path(PatternMark.Layer.MARK, List.of(new PatternPoint(x1, y1), new PatternPoint(x2, y2)), false);
     }
 
-    private static List<Ink> cross(double x, double y, double half) {
+    private static List<PatternMark> cross(double x, double y, double half) {
         return List.of(line(x - half, y, x + half, y), line(x, y - half, x, y + half));
     }
 
@@ -149,15 +149,15 @@ public record Templates(List<FlatPattern> patterns, List<Jig> jigs, List<Phrase>
             open.add(Phrase.of("\"" + Phrase.name(a.name()) + "\": both holes run into each other, as the arm is {0} long.", Quantity.length(l)));
             return;
         }
-        List<Ink> inks = new ArrayList<>();
-        inks.add(new Ink.Path(Ink.Layer.CUT, PlateOutline.roundTwo(r1, r2, l), true));
-        inks.add(new Ink.Circle(Ink.Layer.CUT, new Spot(0, 0), a.rootHole() / 2));
-        inks.add(new Ink.Circle(Ink.Layer.CUT, new Spot(l, 0), a.endHole() / 2));
+        List<PatternMark> inks = new ArrayList<>();
+        inks.add(new PatternMark.Path(PatternMark.Layer.CUT, PlateOutline.roundTwo(r1, r2, l), true));
+        inks.add(new PatternMark.Circle(PatternMark.Layer.CUT, new PatternPoint(0, 0), a.rootHole() / 2));
+        inks.add(new PatternMark.Circle(PatternMark.Layer.CUT, new PatternPoint(l, 0), a.endHole() / 2));
         inks.add(line(-r1, 0, l + r2, 0));
         inks.addAll(cross(0, 0, a.rootHole() / 2 + 4));
         inks.addAll(cross(l, 0, a.endHole() / 2 + 4));
-        inks.add(new Ink.Words(new Spot(l * 0.3, 3), WORDS, false, Phrase.of("{0} between centres", Quantity.length(l))));
-        inks.add(new Ink.Words(new Spot(-r1, r1 + 3), WORDS, false, Phrase.of(Phrase.name(a.name()) + ", plate {0}", Quantity.length(a.thickness()))));
+        inks.add(new PatternMark.Words(new PatternPoint(l * 0.3, 3), WORDS, false, Phrase.of("{0} between centres", Quantity.length(l))));
+        inks.add(new PatternMark.Words(new PatternPoint(-r1, r1 + 3), WORDS, false, Phrase.of(Phrase.name(a.name()) + ", plate {0}", Quantity.length(a.thickness()))));
         all.add(new FlatPattern(a.name(), Phrase.of("From steer axis or shaft to the end's joint, square to that axis: {0}. Left and right are the same plate turned over. Cut outside the line, drill under size and ream.",
                 Quantity.length(l)), Optional.of(a.thickness()), inks));
     }
@@ -191,7 +191,7 @@ public record Templates(List<FlatPattern> patterns, List<Jig> jigs, List<Phrase>
         }
         // The nearest way on which all of the foot finds something to stand on.
         for (Reach reach : ways) {
-            List<Spot> edge = edge(b, middle, axis, reach.way, foot.get().shape());
+            List<PatternPoint> edge = edge(b, middle, axis, reach.way, foot.get().shape());
             if (!edge.isEmpty()) {
                 foot(b, footName, axis, reach, edge, all, open);
                 return;
@@ -203,40 +203,40 @@ public record Templates(List<FlatPattern> patterns, List<Jig> jigs, List<Phrase>
     private record Reach(Direction way, SurfaceReach.Hit hit) {}
 
     /** Where the foot meets what it stands on, from left to right seen from the wheel with the foot down; empty where part of it meets nothing. */
-    private static List<Spot> edge(Piece.BearingBracket b, Point middle, Direction axis, Direction way, Shape shape) {
+    private static List<PatternPoint> edge(Piece.BearingBracket b, Point middle, Direction axis, Direction way, Shape shape) {
         // Seen from the wheel along the axis, down is toward the foot; right is then down turned a quarter against the clock.
         Vector right = way.vector().cross(axis.vector());
-        List<Spot> edge = new ArrayList<>();
+        List<PatternPoint> edge = new ArrayList<>();
         for (int i = 0; i <= FOOT_STEPS; i++) {
             double x = b.footWidth() * (i - FOOT_STEPS / 2.0) / FOOT_STEPS;
             Optional<SurfaceReach.Hit> hit = SurfaceReach.from(middle.plus(right.times(x)), way, shape);
             if (hit.isEmpty()) {
                 return List.of();
             }
-            edge.add(new Spot(x, -hit.get().far()));
+            edge.add(new PatternPoint(x, -hit.get().far()));
         }
         return edge;
     }
 
     /** The plate seen from the wheel, its foot down. */
-    private static void foot(Piece.BearingBracket b, String footName, Direction axis, Reach reach, List<Spot> edge, List<FlatPattern> all, List<Phrase> open) {
+    private static void foot(Piece.BearingBracket b, String footName, Direction axis, Reach reach, List<PatternPoint> edge, List<FlatPattern> all, List<Phrase> open) {
         double r = Math.max(b.hole() / 2, b.bolts() > 0 ? (b.boltCircle() + b.boltHole()) / 2 : 0) + b.margin();
         if (edge.stream().anyMatch(s -> s.y() > -r || Math.hypot(s.x(), s.y()) <= r)) {
             open.add(Phrase.of("\"" + Phrase.name(b.name()) + "\": the bearing is {0} from what it stands on, and its flange alone needs {1}.", Quantity.length(reach.hit.far()), Quantity.length(r)));
             return;
         }
-        List<Ink> inks = new ArrayList<>();
-        inks.add(new Ink.Path(Ink.Layer.CUT, PlateOutline.roundAndFoot(r, edge), true));
-        inks.add(new Ink.Circle(Ink.Layer.CUT, new Spot(0, 0), b.hole() / 2));
+        List<PatternMark> inks = new ArrayList<>();
+        inks.add(new PatternMark.Path(PatternMark.Layer.CUT, PlateOutline.roundAndFoot(r, edge), true));
+        inks.add(new PatternMark.Circle(PatternMark.Layer.CUT, new PatternPoint(0, 0), b.hole() / 2));
         inks.addAll(cross(0, 0, b.hole() / 2 + 5));
         for (int i = 0; i < b.bolts(); i++) {
             double at = Math.PI / 2 + 2 * Math.PI * (i + 0.5) / b.bolts();
-            inks.add(new Ink.Circle(Ink.Layer.CUT, new Spot(b.boltCircle() / 2 * Math.cos(at), b.boltCircle() / 2 * Math.sin(at)), b.boltHole() / 2));
+            inks.add(new PatternMark.Circle(PatternMark.Layer.CUT, new PatternPoint(b.boltCircle() / 2 * Math.cos(at), b.boltCircle() / 2 * Math.sin(at)), b.boltHole() / 2));
         }
         double lean = 90 - Math.toDegrees(Math.acos(Math.min(1, Math.abs(axis.dot(reach.hit.square().vector())))));
         inks.add(line(0, -b.hole() / 2 - 5, 0, -reach.hit.far()));
-        inks.add(new Ink.Words(new Spot(2, -(b.hole() / 2 + reach.hit.far()) / 2), WORDS, false, Phrase.of("{0}", Quantity.length(reach.hit.far()))));
-        inks.add(new Ink.Words(new Spot(-r, r + 3), WORDS, false, Phrase.of(Phrase.name(b.name()) + ", plate {0}, seen from the wheel", Quantity.length(b.thickness()))));
+        inks.add(new PatternMark.Words(new PatternPoint(2, -(b.hole() / 2 + reach.hit.far()) / 2), WORDS, false, Phrase.of("{0}", Quantity.length(reach.hit.far()))));
+        inks.add(new PatternMark.Words(new PatternPoint(-r, r + 3), WORDS, false, Phrase.of(Phrase.name(b.name()) + ", plate {0}, seen from the wheel", Quantity.length(b.thickness()))));
         all.add(new FlatPattern(b.name(), Phrase.of("Square to the shaft, seen from the wheel, its foot on \"" + Phrase.name(footName) + "\" {0} from the bearing's middle. The plate leans {1} from square to that surface: "
                 + "bevel the foot by as much. Tack, fit the shaft, turn it, and only then weld, the bearing off.", Quantity.length(reach.hit.far()), Quantity.angle(lean)), Optional.of(b.thickness()), inks));
     }
@@ -248,15 +248,15 @@ public record Templates(List<FlatPattern> patterns, List<Jig> jigs, List<Phrase>
         double[] across = acrossAndInto(n, box);
         boolean whole = n.height() >= across[0] - 0.5;
         String name = "Notch in " + n.rail().name() + " (" + n.face().label() + ")";
-        List<Ink> mark = new ArrayList<>();
-        mark.add(new Ink.Path(Ink.Layer.CUT, List.of(new Spot(0, 0), new Spot(n.width(), 0), new Spot(n.width(), n.height()), new Spot(0, n.height())), true));
+        List<PatternMark> mark = new ArrayList<>();
+        mark.add(new PatternMark.Path(PatternMark.Layer.CUT, List.of(new PatternPoint(0, 0), new PatternPoint(n.width(), 0), new PatternPoint(n.width(), n.height()), new PatternPoint(0, n.height())), true));
         for (double[] corner : new double[][] {{CORNER, CORNER}, {n.width() - CORNER, CORNER}, {n.width() - CORNER, n.height() - CORNER}, {CORNER, n.height() - CORNER}}) {
             if (n.width() > 3 * CORNER && n.height() > 3 * CORNER) {
-                mark.add(new Ink.Circle(Ink.Layer.MARK, new Spot(corner[0], corner[1]), CORNER));
+                mark.add(new PatternMark.Circle(PatternMark.Layer.MARK, new PatternPoint(corner[0], corner[1]), CORNER));
             }
         }
         mark.addAll(cross(n.width() / 2, n.height() / 2, 6));
-        mark.add(new Ink.Words(new Spot(0, n.height() + 2), WORDS, false, Phrase.of(Phrase.name(name) + ": {0} deep", Quantity.length(n.depth()))));
+        mark.add(new PatternMark.Words(new PatternPoint(0, n.height() + 2), WORDS, false, Phrase.of(Phrase.name(name) + ": {0} deep", Quantity.length(n.depth()))));
         all.add(new FlatPattern(name, Phrase.of("Lay it on the " + n.face().label() + " of " + Phrase.name(n.rail().name()) + ", its cross at x {0}, y {1}, z {2}, its length along the rail. Drill the corners first, so that they are round. {3} deep.",
                 Quantity.length(n.middle().x()), Quantity.length(n.middle().y()), Quantity.length(n.middle().z()), Quantity.length(n.depth())), Optional.empty(), mark));
         lining(n, name, all);
@@ -285,11 +285,11 @@ public record Templates(List<FlatPattern> patterns, List<Jig> jigs, List<Phrase>
     /** The plate that lines the notch: down, along, up again, folded at two lines. */
     private static void lining(Notch n, String name, List<FlatPattern> all) {
         double run = n.depth() + n.width() + n.depth();
-        List<Ink> inks = new ArrayList<>();
-        inks.add(new Ink.Path(Ink.Layer.CUT, List.of(new Spot(0, 0), new Spot(run, 0), new Spot(run, n.height()), new Spot(0, n.height())), true));
+        List<PatternMark> inks = new ArrayList<>();
+        inks.add(new PatternMark.Path(PatternMark.Layer.CUT, List.of(new PatternPoint(0, 0), new PatternPoint(run, 0), new PatternPoint(run, n.height()), new PatternPoint(0, n.height())), true));
         inks.add(line(n.depth(), 0, n.depth(), n.height()));
         inks.add(line(n.depth() + n.width(), 0, n.depth() + n.width(), n.height()));
-        inks.add(new Ink.Words(new Spot(0, n.height() + 2), WORDS, false, Phrase.of(Phrase.name(name) + ", lining, fold 90° at both lines")));
+        inks.add(new PatternMark.Words(new PatternPoint(0, n.height() + 2), WORDS, false, Phrase.of(Phrase.name(name) + ", lining, fold 90° at both lines")));
         all.add(new FlatPattern(name + ", lining", Phrase.of("Lines the notch, as thick as the rail's own wall: fold on both lines, allowing for the bend of your plate, and weld in all round before anything else is cut from the rail."),
                 Optional.empty(), inks));
     }
@@ -298,11 +298,11 @@ public record Templates(List<FlatPattern> patterns, List<Jig> jigs, List<Phrase>
     private static void doubler(Notch n, String name, double railInto, List<FlatPattern> all) {
         double from = (n.boxing() - n.width()) / 2;
         double to = from + n.width();
-        List<Spot> outline = List.of(new Spot(0, 0), new Spot(n.boxing(), 0), new Spot(n.boxing(), railInto), new Spot(to, railInto), new Spot(to, railInto - n.depth()),
-                new Spot(from, railInto - n.depth()), new Spot(from, railInto), new Spot(0, railInto));
-        List<Ink> inks = new ArrayList<>();
-        inks.add(new Ink.Path(Ink.Layer.CUT, outline, true));
-        inks.add(new Ink.Words(new Spot(0, railInto + 2), WORDS, false, Phrase.of(Phrase.name(name) + ", side plate, 2 off, mirror images")));
+        List<PatternPoint> outline = List.of(new PatternPoint(0, 0), new PatternPoint(n.boxing(), 0), new PatternPoint(n.boxing(), railInto), new PatternPoint(to, railInto), new PatternPoint(to, railInto - n.depth()),
+                new PatternPoint(from, railInto - n.depth()), new PatternPoint(from, railInto), new PatternPoint(0, railInto));
+        List<PatternMark> inks = new ArrayList<>();
+        inks.add(new PatternMark.Path(PatternMark.Layer.CUT, outline, true));
+        inks.add(new PatternMark.Words(new PatternPoint(0, railInto + 2), WORDS, false, Phrase.of(Phrase.name(name) + ", side plate, 2 off, mirror images")));
         all.add(new FlatPattern(name + ", side plate", Phrase.of("One on either side of the rail, {0} long, its cut-out on the notch. Round the cut-out's corners to {1}; weld along, not across the rail at its ends.",
                 Quantity.length(n.boxing()), Quantity.length(CORNER)), Optional.empty(), inks));
     }

@@ -69,17 +69,17 @@ public record Tolerances(Map<Kind, Double> all) {
     }
 
     /** How far a figure may be off, in its unit. */
-    public double of(Gauge g) {
+    public double of(Measurand g) {
         return switch (g) {
-            case Gauge.JointAngle _ -> of(Kind.JOINT_DEG);
-            case Gauge.ShaftLength _, Gauge.RodLength _ -> of(Kind.LENGTH_MM);
-            case Gauge.LockAngle _ -> of(Kind.LOCK_DEG);
-            case Gauge.Gap _ -> of(Kind.GAP_MM);
-            case Gauge.TurnsTo _ -> of(Kind.TURNS);
-            case Gauge.GearOffCentre _, Gauge.SpokesOffStraight _ -> of(Kind.CENTRE_DEG);
-            case Gauge.RimForce _ -> PULL;
-            case Gauge.RimPlay _ -> of(Kind.PLAY_MM);
-            case Gauge.FreeReturn _ -> of(Kind.RETURN_DEG);
+            case Measurand.JointAngle _ -> of(Kind.JOINT_DEG);
+            case Measurand.ShaftLength _, Measurand.RodLength _ -> of(Kind.LENGTH_MM);
+            case Measurand.LockAngle _ -> of(Kind.LOCK_DEG);
+            case Measurand.Gap _ -> of(Kind.GAP_MM);
+            case Measurand.TurnsTo _ -> of(Kind.TURNS);
+            case Measurand.GearOffCentre _, Measurand.SpokesOffStraight _ -> of(Kind.CENTRE_DEG);
+            case Measurand.RimForce _ -> PULL;
+            case Measurand.RimPlay _ -> of(Kind.PLAY_MM);
+            case Measurand.FreeReturn _ -> of(Kind.RETURN_DEG);
         };
     }
 

@@ -26,7 +26,7 @@ public sealed interface TrialReading {
     }
 
     /** One figure. */
-    record Figure(Gauge what, double value, double spread, String by) implements TrialReading {
+    record Figure(Measurand what, double value, double spread, String by) implements TrialReading {
         public Figure {
             value = positiveZero(value);
             readable(spread, value);

@@ -12,11 +12,11 @@ import mildtilt.column.Bearing.Kind;
 import mildtilt.column.Bearing.Mount;
 import mildtilt.column.Column;
 import mildtilt.column.ColumnTube;
-import mildtilt.column.ForkFit;
 import mildtilt.column.JointKind;
 import mildtilt.column.Shaft;
 import mildtilt.column.Slide;
 import mildtilt.column.TestColumns;
+import mildtilt.column.YokeDimensions;
 import mildtilt.columnrange.TrainEdits;
 import mildtilt.format.DemoJob;
 import mildtilt.geometry.Axis;
@@ -93,7 +93,7 @@ class SupportTest {
 
     @Test
     void aBearingDoesMostCloseToTheJoint() {
-        Column c = TestColumns.inTube(TestColumns.straight(3, 400).editJoint(0, j -> j.withFits(j.wheelSide(), new ForkFit(40, 26))));
+        Column c = TestColumns.inTube(TestColumns.straight(3, 400).editJoint(0, j -> j.withFits(j.wheelSide(), new YokeDimensions(40, 26))));
         for (BearingPlace p : BearingPlace.of(c)) {
             // The shaft turns about its other end: so much more the joint moves than the bearing.
             double fromOther = 400 - p.toJoint();

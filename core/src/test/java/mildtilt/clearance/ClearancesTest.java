@@ -21,8 +21,8 @@ import mildtilt.geometry.Point;
 import mildtilt.geometry.RigidMove;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
-import mildtilt.id.Called;
 import mildtilt.id.Id;
+import mildtilt.id.NamedPart;
 import mildtilt.job.Element;
 import mildtilt.job.FixedPart;
 import mildtilt.job.Job;
@@ -89,7 +89,7 @@ class ClearancesTest {
             double z = range.travels[0] + r.nextDouble() * (range.travels[range.travels.length - 1] - range.travels[0]);
             double part = r.nextDouble();
             int set = r.nextInt(range.columns.size());
-            Optional<Stand> at = range.across(new Stand(Optional.empty(), 0, 0, range.columns.get(set), part), sw, z);
+            Optional<Configuration> at = range.across(new Configuration(Optional.empty(), 0, 0, range.columns.get(set), part), sw, z);
             if (at.isEmpty()) {
                 continue;
             }
@@ -234,7 +234,7 @@ class ClearancesTest {
         assertThat(n.boxing()).isCloseTo(n.width() + 2 * 140, within(1e-9));
         // A ball that is all there is: exactly.
         Shape.Sphere ball = new Shape.Sphere(new Point(1500, 0, 800), 60);
-        Notch plain = NotchPlan.of(0, Obstacle.fixed("rail", new Shape.Box(new Point(1500, 10, 800 - 25 - 50), 800, 120, 100)), new Called(new Id("ball"), "ball"), 10, List.of(ball.solid())).orElseThrow();
+        Notch plain = NotchPlan.of(0, Obstacle.fixed("rail", new Shape.Box(new Point(1500, 10, 800 - 25 - 50), 800, 120, 100)), new NamedPart(new Id("ball"), "ball"), 10, List.of(ball.solid())).orElseThrow();
         assertThat(plain.depth()).isCloseTo(40 - 25, within(0.06));
         assertThat(plain.width()).isCloseTo(2 * Math.sqrt(40 * 40 - 25 * 25), within(0.1));
         assertThat(plain.height()).isCloseTo(plain.width(), within(0.1));

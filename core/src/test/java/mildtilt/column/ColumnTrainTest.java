@@ -76,11 +76,11 @@ class ColumnTrainTest {
 
     @Test
     void cutLengthTakesOffTheForksAndAddsTheEngagement() {
-        Joint upper = Joint.single(Id.Kind.JOINT.first(), "u", new Point(100, 0, 0), 35, new ForkFit(10, 5), new ForkFit(42, 28));
-        Joint lower = Joint.single(Id.Kind.JOINT.number(2), "l", new Point(500, 0, 0), 35, new ForkFit(40, 26), new ForkFit(1, 1));
+        Joint upper = Joint.single(Id.Kind.JOINT.first(), "u", new Point(100, 0, 0), 35, new YokeDimensions(10, 5), new YokeDimensions(42, 28));
+        Joint lower = Joint.single(Id.Kind.JOINT.number(2), "l", new Point(500, 0, 0), 35, new YokeDimensions(40, 26), new YokeDimensions(1, 1));
         Shaft s = Shaft.round(Id.Kind.SHAFT.first(), "s", 19.05, 0, true);
-        Column c = new Column(new SteeringWheel(360, new Point(0, 0, 0), new ForkFit(30, 20)), List.of(s, s.withId(Id.Kind.SHAFT.number(2)), s.withId(Id.Kind.SHAFT.number(3))), List.of(upper, lower),
-                new GearInput(new Point(700, 0, 0), new ForkFit(8, 8)));
+        Column c = new Column(new SteeringWheel(360, new Point(0, 0, 0), new YokeDimensions(30, 20)), List.of(s, s.withId(Id.Kind.SHAFT.number(2)), s.withId(Id.Kind.SHAFT.number(3))), List.of(upper, lower),
+                new GearInput(new Point(700, 0, 0), new YokeDimensions(8, 8)));
         assertThat(c.cutLength(0)).isEqualTo(100 - 10 - 5);
         assertThat(c.cutLength(1)).isEqualTo(400 - 14 - 14);
         assertThat(c.cutLength(2)).isEqualTo(200);

@@ -57,24 +57,24 @@ public final class RandomColumns {
     }
 
     private Shaft shaft(Shaft s, boolean between) {
-        Seat profile = seat();
+        ShaftProfile profile = seat();
         Optional<Slide> slide = maybe() ? Optional.empty() : Optional.of(new Slide(40 + r.nextInt(60), 20 + r.nextInt(40), r.nextInt(60)));
         return new Shaft(s.id(), s.name(), profile, maybe() ? 0 : profile.roundNoStronger() * 0.6, 235 + r.nextInt(400), maybe() ? Optional.empty() : Optional.of(seat()), maybe() ? Optional.empty() : Optional.of(seat()), between ? round(s.clockingDeg()) : 0, maybe() ? 0 : round(r.nextGaussian() * 20), between && r.nextInt(5) == 0, maybe(), slide, maybe());
     }
 
-    private Seat seat() {
+    private ShaftProfile seat() {
         double d = 17 + r.nextInt(10);
         return switch (r.nextInt(4)) {
-            case 0 -> new Seat.Round(d);
-            case 1 -> new Seat.Splined(d, 9 + r.nextInt(40));
-            case 2 -> new Seat.DoubleD(d, round(d * 0.8));
-            default -> new Seat.Keyed(d, 5);
+            case 0 -> new ShaftProfile.Round(d);
+            case 1 -> new ShaftProfile.Splined(d, 9 + r.nextInt(40));
+            case 2 -> new ShaftProfile.DoubleD(d, round(d * 0.8));
+            default -> new ShaftProfile.Keyed(d, 5);
         };
     }
 
-    private ForkFit fit() {
+    private YokeDimensions fit() {
         Set<Hold> holds = EnumSet.allOf(Hold.class);
-        return new ForkFit(r.nextInt(45), r.nextInt(30), maybe() ? Optional.empty()
+        return new YokeDimensions(r.nextInt(45), r.nextInt(30), maybe() ? Optional.empty()
                 : Optional.of(new Socket(seat(), holds.stream().skip(r.nextInt(holds.size())).findFirst().orElseThrow())));
     }
 

@@ -21,10 +21,10 @@ public final class TestColumns {
         }
         for (int i = 0; i < joints; i++) {
             all.add(i < doubles.length && doubles[i]
-                    ? new Joint(Id.Kind.JOINT.number(1 + i), "double " + i, new JointKind.Double(true), points.get(i + 1), 90, ForkFit.NONE, ForkFit.NONE)
-                    : Joint.single(Id.Kind.JOINT.number(1 + i), "joint " + i, points.get(i + 1), 35, ForkFit.NONE, ForkFit.NONE));
+                    ? new Joint(Id.Kind.JOINT.number(1 + i), "double " + i, new JointKind.Double(true), points.get(i + 1), 90, YokeDimensions.NONE, YokeDimensions.NONE)
+                    : Joint.single(Id.Kind.JOINT.number(1 + i), "joint " + i, points.get(i + 1), 35, YokeDimensions.NONE, YokeDimensions.NONE));
         }
-        return new Column(new SteeringWheel(360, points.getFirst(), ForkFit.NONE), shafts, all, new GearInput(points.getLast(), ForkFit.NONE));
+        return new Column(new SteeringWheel(360, points.getFirst(), YokeDimensions.NONE), shafts, all, new GearInput(points.getLast(), YokeDimensions.NONE));
     }
 
     /** A path that wanders forward and down, with joints between nothing and some 60 degrees. */
@@ -58,7 +58,7 @@ public final class TestColumns {
     }
 
     private static Socket socket(int teeth) {
-        return new Socket(teeth == 0 ? new Seat.Round(20) : teeth == 2 ? new Seat.DoubleD(20, 16) : new Seat.Splined(20, teeth), Socket.Hold.PINCH_BOLT);
+        return new Socket(teeth == 0 ? new ShaftProfile.Round(20) : teeth == 2 ? new ShaftProfile.DoubleD(20, 16) : new ShaftProfile.Splined(20, teeth), Socket.Hold.PINCH_BOLT);
     }
 
     /** In a tube with a bearing near each end of the first shaft. */

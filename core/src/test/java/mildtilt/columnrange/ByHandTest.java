@@ -8,12 +8,12 @@ import mildtilt.clocking.ForkMark;
 import mildtilt.column.Adjustment;
 import mildtilt.column.Column;
 import mildtilt.column.ColumnTube;
-import mildtilt.column.ForkFit;
 import mildtilt.column.GearInput;
 import mildtilt.column.Joint;
 import mildtilt.column.Shaft;
 import mildtilt.column.Slide;
 import mildtilt.column.SteeringWheel;
+import mildtilt.column.YokeDimensions;
 import mildtilt.format.DemoJob;
 import mildtilt.geometry.Point;
 import mildtilt.id.Id;
@@ -37,12 +37,12 @@ class ByHandTest {
     private final Column column = column(0);
 
     private static Column column(double clockingDeg) {
-        ForkFit fork = new ForkFit(40, 26);
-        return new Column(new SteeringWheel(400, new Point(-1000, 0, 900), new ForkFit(30, 20)),
+        YokeDimensions fork = new YokeDimensions(40, 26);
+        return new Column(new SteeringWheel(400, new Point(-1000, 0, 900), new YokeDimensions(30, 20)),
                 List.of(Shaft.round(Id.Kind.SHAFT.first(), "Column shaft", 20, 0, true), Shaft.round(Id.Kind.SHAFT.number(2), "Lower shaft", 20, clockingDeg, true).withSlide(Optional.of(new Slide(90, 50, 40))),
                         Shaft.round(Id.Kind.SHAFT.number(3), "Stub", 20, 0, false)),
                 List.of(Joint.single(Id.Kind.JOINT.first(), "Upper", FIRST, 35, fork, fork), Joint.single(Id.Kind.JOINT.number(2), "Lower", SECOND, 35, fork, fork)),
-                new GearInput(new Point(SECOND.x() + 200, 0, 700), new ForkFit(10, 10))).withTube(Optional.of(new ColumnTube(45, 50, 500, 80)));
+                new GearInput(new Point(SECOND.x() + 200, 0, 700), new YokeDimensions(10, 10))).withTube(Optional.of(new ColumnTube(45, 50, 500, 80)));
     }
 
     private ColumnFigures figures(Column c) {

@@ -10,9 +10,9 @@ import java.util.Optional;
 import java.util.Set;
 import mildtilt.analysis.Analysis;
 import mildtilt.column.Column;
-import mildtilt.column.ForkFit;
 import mildtilt.column.RandomColumns;
 import mildtilt.column.Socket.Hold;
+import mildtilt.column.YokeDimensions;
 import mildtilt.columnrange.ColumnFigures;
 import mildtilt.format.CatalogueFile;
 import mildtilt.format.DemoJob;
@@ -182,7 +182,7 @@ class AnyColumnTest {
         assertThat(all).isSortedAccordingTo((x, y) -> y.severity().compareTo(x.severity()));
     }
 
-    private static boolean past(ForkFit fit) {
+    private static boolean past(YokeDimensions fit) {
         return fit.takeOff() > 0 && fit.engagement() > fit.takeOff();
     }
 

@@ -17,7 +17,7 @@ import mildtilt.geometry.Direction;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
 import mildtilt.job.Job;
-import mildtilt.job.OuterTable;
+import mildtilt.job.OuterWheelTable;
 import mildtilt.job.TrialLog;
 import mildtilt.job.Variant;
 import mildtilt.linkage.Corner;
@@ -76,10 +76,10 @@ class CautionsTest {
 
     @Test
     void aTableOfOuterAnglesGoesBeforeTheBand() {
-        Job table = demo.withTargets(demo.targets().withOuterTable(Optional.of(new OuterTable(
-                List.of(new OuterTable.Row(10, 9.4), new OuterTable.Row(20, 17.6), new OuterTable.Row(28, 23.5)), 0.5))));
+        Job table = demo.withTargets(demo.targets().withOuterTable(Optional.of(new OuterWheelTable(
+                List.of(new OuterWheelTable.Row(10, 9.4), new OuterWheelTable.Row(20, 17.6), new OuterWheelTable.Row(28, 23.5)), 0.5))));
         assertThat(what(table, Fault.ACKERMANN)).contains("table of wanted angles").contains("0.50° is tolerated");
-        Job loose = demo.withTargets(demo.targets().withOuterTable(Optional.of(new OuterTable(
+        Job loose = demo.withTargets(demo.targets().withOuterTable(Optional.of(new OuterWheelTable(
                 table.targets().outerTable().orElseThrow().rows(), 6))));
         assertThat(find(loose, Fault.ACKERMANN)).isEmpty();
     }

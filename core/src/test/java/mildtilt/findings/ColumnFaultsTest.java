@@ -13,7 +13,7 @@ import mildtilt.column.Bearing.Kind;
 import mildtilt.column.Bearing.Mount;
 import mildtilt.column.Column;
 import mildtilt.column.JointKind;
-import mildtilt.column.Seat;
+import mildtilt.column.ShaftProfile;
 import mildtilt.column.Slide;
 import mildtilt.column.Socket;
 import mildtilt.column.Socket.Hold;
@@ -98,16 +98,16 @@ class ColumnFaultsTest {
                 broken("a joint beside the measured column", Fault.AXES_MISS, Severity.STOP, "off the axis of the column", 1,
                         c -> c.withInstallation(c.installation().withColumnAxis(Optional.of(c.axis(0)))).editJoint(0, j -> j.withCentre(j.centre().plus(beside)))),
                 broken("a spline of other teeth", Fault.ENDS_DO_NOT_FIT, Severity.STOP, "36-tooth spline", 1,
-                        c -> c.editShaft(2, s -> s.withProfile(new Seat.Splined(18, 54)))),
+                        c -> c.editShaft(2, s -> s.withProfile(new ShaftProfile.Splined(18, 54)))),
                 broken("an end too large", Fault.ENDS_DO_NOT_FIT, Severity.STOP, "does not go into Upper joint", 2,
-                        c -> c.editShaft(1, s -> s.withEnds(Optional.of(new Seat.Round(20)), s.gearEnd()))),
+                        c -> c.editShaft(1, s -> s.withEnds(Optional.of(new ShaftProfile.Round(20)), s.gearEnd()))),
                 broken("an end too small", Fault.ENDS_DO_NOT_FIT, Severity.STOP, "rattles", 1,
-                        c -> c.editShaft(1, s -> s.withEnds(Optional.of(new Seat.Round(15)), s.gearEnd()))),
+                        c -> c.editShaft(1, s -> s.withEnds(Optional.of(new ShaftProfile.Round(15)), s.gearEnd()))),
                 broken("round in a spline", Fault.ENDS_DO_NOT_FIT, Severity.STOP, "does not fit", 2,
-                        c -> lower(c, s -> new Socket(new Seat.Splined(19, 36), Hold.PINCH_BOLT))),
+                        c -> lower(c, s -> new Socket(new ShaftProfile.Splined(19, 36), Hold.PINCH_BOLT))),
                 broken("flats of another width", Fault.ENDS_DO_NOT_FIT, Severity.STOP, "flats of different widths", 1,
-                        c -> lower(c, s -> new Socket(new Seat.DoubleD(19, 15), Hold.SET_SCREW)).editShaft(1,
-                                s -> s.withEnds(Optional.of(new Seat.DoubleD(19, 14)), s.gearEnd()))),
+                        c -> lower(c, s -> new Socket(new ShaftProfile.DoubleD(19, 15), Hold.SET_SCREW)).editShaft(1,
+                                s -> s.withEnds(Optional.of(new ShaftProfile.DoubleD(19, 14)), s.gearEnd()))),
                 broken("a bearing past the end", Fault.BEARING_OFF_SHAFT, Severity.STOP, "does not sit on Lower shaft", 1, c -> bearing(c, 1, 900, 19)),
                 broken("a bearing on the fork", Fault.BEARING_OFF_SHAFT, Severity.STOP, "does not sit on Lower shaft", 1, c -> bearing(c, 1, 10, 19)),
                 broken("a tube longer than its shaft", Fault.BEARING_OFF_SHAFT, Severity.STOP, "has ended", 1, c -> c.withTube(c.tube().map(t -> t.withTo(740)))),

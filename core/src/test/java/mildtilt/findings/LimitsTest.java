@@ -9,12 +9,12 @@ import mildtilt.analysis.Headline;
 import mildtilt.analysis.Headlines;
 import mildtilt.column.Column;
 import mildtilt.column.ColumnTrain;
-import mildtilt.column.ForkFit;
 import mildtilt.column.GearInput;
 import mildtilt.column.Joint;
 import mildtilt.column.JointKind;
 import mildtilt.column.Shaft;
 import mildtilt.column.SteeringWheel;
+import mildtilt.column.YokeDimensions;
 import mildtilt.format.DemoJob;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Vector;
@@ -37,9 +37,9 @@ class LimitsTest {
     private Job bent(double angleDeg, double limitDeg) {
         double a = Math.toRadians(angleDeg);
         Shaft s = Shaft.round(Id.Kind.SHAFT.first(), "Shaft", 20, 0, true);
-        Column c = new Column(new SteeringWheel(360, new Point(-600, 0, 900), ForkFit.NONE), List.of(s, s.withId(Id.Kind.SHAFT.number(2))),
-                List.of(Joint.single(Id.Kind.JOINT.first(), "Joint", new Point(-100, 0, 900), limitDeg, ForkFit.NONE, ForkFit.NONE)),
-                new GearInput(new Point(-100 + 200 * Math.cos(a), 0, 900 - 200 * Math.sin(a)), ForkFit.NONE));
+        Column c = new Column(new SteeringWheel(360, new Point(-600, 0, 900), YokeDimensions.NONE), List.of(s, s.withId(Id.Kind.SHAFT.number(2))),
+                List.of(Joint.single(Id.Kind.JOINT.first(), "Joint", new Point(-100, 0, 900), limitDeg, YokeDimensions.NONE, YokeDimensions.NONE)),
+                new GearInput(new Point(-100 + 200 * Math.cos(a), 0, 900 - 200 * Math.sin(a)), YokeDimensions.NONE));
         return Job.of("bent", new Plan(demo.vehicle(), Optional.of(c), Optional.empty(), demo.targets()));
     }
 
@@ -76,7 +76,7 @@ class LimitsTest {
     @Test
     void aMoveOfAMiddleJointIsTheSmallestThatServes() {
         Column c = demo.column().orElseThrow();
-        Joint middle = Joint.single(Id.Kind.JOINT.number(9), "Middle joint", new Point(-430, 330, 560), 35, new ForkFit(40, 26), new ForkFit(40, 26));
+        Joint middle = Joint.single(Id.Kind.JOINT.number(9), "Middle joint", new Point(-430, 330, 560), 35, new YokeDimensions(40, 26), new YokeDimensions(40, 26));
         Shaft extra = Shaft.round(Id.Kind.SHAFT.number(9), "Middle shaft", 19, 0, true);
         Job job = demo.withColumn(c.withTrain(List.of(c.shafts().get(0), extra, c.shafts().get(1), c.shafts().get(2)),
                 List.of(c.joints().get(0), middle, c.joints().get(1)), List.of()));

@@ -16,7 +16,7 @@ class WorkingsTest {
 
     @Test
     void aFailedPartIsNamedAndTheOthersGoOn() {
-        Workings w = new Workings();
+        GuardedAnalysis w = new GuardedAnalysis();
         assertThat(w.attempt("The lock", GEAR, () -> 1 / Integer.parseInt("0"), 7)).isEqualTo(7);
         assertThat(w.attempt("The ratio", GEAR, () -> 3, 7)).isEqualTo(3);
         w.check("The angle of {0}", new Element.JointAt(1), all -> {

@@ -11,11 +11,11 @@ import mildtilt.describe.Field;
 import mildtilt.describe.Field.Presence;
 import mildtilt.describe.Field.Shape;
 import mildtilt.describe.Form;
+import mildtilt.describe.JobPlace;
 import mildtilt.describe.Kind;
 import mildtilt.describe.Part;
 import mildtilt.describe.Range;
 import mildtilt.describe.Sentences;
-import mildtilt.describe.Spot;
 import mildtilt.id.Id;
 
 /** The page of docs/ that tells every key of a job file, made from the descriptions. */
@@ -185,7 +185,7 @@ final class KeysPage {
     }
 
     private static String range(Range r, String key) {
-        return Sentences.shown(r.least()) + " to " + Sentences.shown(r.most()) + Spot.WHOLE.in(key).unit();
+        return Sentences.shown(r.least()) + " to " + Sentences.shown(r.most()) + JobPlace.WHOLE.in(key).unit();
     }
 
     private static String words(Class<? extends Enum<?>> of) {

@@ -25,8 +25,8 @@ import mildtilt.job.Names;
 import mildtilt.linkage.Rod;
 import mildtilt.parts.JobParts;
 import mildtilt.survey.Reading;
-import mildtilt.trials.Gauge;
 import mildtilt.trials.Inspection;
+import mildtilt.trials.Measurand;
 import mildtilt.trials.TrialReading;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -113,7 +113,7 @@ class OldFilesTest {
         Names names = Names.of(renamed);
         assertThat(renamed.making().joins()).extracting(j -> names.apply(j.shaft())).containsExactly("Long shaft");
         assertThat(names.apply(new Id("joint-1.centre"))).isEqualTo("Top joint, centre");
-        assertThat(new Gauge.ShaftLength(new Id("shaft-2")).label(names)).isEqualTo("length of Long shaft");
+        assertThat(new Measurand.ShaftLength(new Id("shaft-2")).label(names)).isEqualTo("length of Long shaft");
     }
 
     /** What is taken out and what is put in after it are two things, whatever still speaks of the first. */

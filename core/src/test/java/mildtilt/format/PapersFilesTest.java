@@ -40,8 +40,8 @@ import mildtilt.report.Papers;
 import mildtilt.report.Table;
 import mildtilt.steer.Grid;
 import mildtilt.template.FlatPattern;
-import mildtilt.template.Ink;
-import mildtilt.template.Spot;
+import mildtilt.template.PatternMark;
+import mildtilt.template.PatternPoint;
 import mildtilt.units.LengthUnit;
 import mildtilt.units.Phrase;
 import mildtilt.units.Quantity;
@@ -168,7 +168,7 @@ class PapersFilesTest {
     @ParameterizedTest
     @CsvSource({"A4, 500, 120", "LETTER, 380, 300", "A4, 150, 700"})
     void whatIsLargerThanASheetIsLaidOverSeveralAtFullSize(Paper paper, double wide, double high) throws Exception {
-        FlatPattern p = new FlatPattern("big", Phrase.of("how"), Optional.empty(), List.of(new Ink.Path(Ink.Layer.CUT, List.of(new Spot(0, 0), new Spot(wide, 0), new Spot(wide, high), new Spot(0, high)), true)));
+        FlatPattern p = new FlatPattern("big", Phrase.of("how"), Optional.empty(), List.of(new PatternMark.Path(PatternMark.Layer.CUT, List.of(new PatternPoint(0, 0), new PatternPoint(wide, 0), new PatternPoint(wide, high), new PatternPoint(0, high)), true)));
         int dpi = 127;
         try (PDDocument d = Loader.loadPDF(TemplatePdf.write(List.of(p), paper, LengthUnit.MM, "t"))) {
             assertThat(d.getNumberOfPages()).isEqualTo(TemplatePdf.sheets(p, paper)).isGreaterThan(1);

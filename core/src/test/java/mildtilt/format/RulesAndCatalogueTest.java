@@ -13,7 +13,7 @@ import mildtilt.catalogue.Catalogue;
 import mildtilt.catalogue.EndFit;
 import mildtilt.column.Bearing;
 import mildtilt.column.JointKind;
-import mildtilt.column.Seat;
+import mildtilt.column.ShaftProfile;
 import mildtilt.column.Socket;
 import mildtilt.column.Socket.Hold;
 import mildtilt.findings.Fault;
@@ -106,7 +106,7 @@ class RulesAndCatalogueTest {
         assertThat(all.joints().stream().map(j -> j.kind())).contains(new JointKind.Single(), new JointKind.Double(true), new JointKind.Double(false), new JointKind.Coupling());
         assertThat(all.ends().stream().map(e -> e.socket().hold())).contains(Hold.values());
         assertThat(all.bearings().stream().map(Bearing::kind)).contains(Bearing.Kind.values());
-        assertThat(all.shafts()).anyMatch(s -> s.slide().isPresent()).anyMatch(s -> s.bore() > 0).anyMatch(s -> s.profile() instanceof Seat.DoubleD);
+        assertThat(all.shafts()).anyMatch(s -> s.slide().isPresent()).anyMatch(s -> s.bore() > 0).anyMatch(s -> s.profile() instanceof ShaftProfile.DoubleD);
         assertThat(all.tubes()).anyMatch(t -> t.tube().collapse() > 0);
         assertThat(all.names()).doesNotHaveDuplicates();
         // A joint's own bores take shafts of the catalogue.
@@ -123,18 +123,18 @@ class RulesAndCatalogueTest {
         assertThat(all.boreBelow(bores.getFirst(), 0.05)).isEmpty();
         assertThat(all.boreAbove(500, 0.05)).isEmpty();
         var joint = all.joints().getFirst();
-        assertThat(all.jointLike(joint, new Seat.Splined(19, 36), new Seat.Splined(20, 48), EndFit.SLIP).orElseThrow().name()).contains("19 x 36 to spline 20 x 48");
-        assertThat(all.jointLike(joint, new Seat.Splined(19, 7), new Seat.Splined(20, 48), EndFit.SLIP)).isEmpty();
+        assertThat(all.jointLike(joint, new ShaftProfile.Splined(19, 36), new ShaftProfile.Splined(20, 48), EndFit.SLIP).orElseThrow().name()).contains("19 x 36 to spline 20 x 48");
+        assertThat(all.jointLike(joint, new ShaftProfile.Splined(19, 7), new ShaftProfile.Splined(20, 48), EndFit.SLIP)).isEmpty();
     }
 
     @ParameterizedTest
     @CsvSource({"20, 20, FITS", "19.95, 20, FITS", "19.8, 20, TOO_SMALL", "20.01, 20, TOO_LARGE"})
     void anEndInItsBore(double end, double bore, EndFit expected) {
-        assertThat(EndFit.between(new Seat.Round(end), new Socket(new Seat.Round(bore), Hold.PINCH_BOLT), EndFit.SLIP)).isEqualTo(expected);
-        assertThat(EndFit.between(new Seat.Splined(end, 36), new Socket(new Seat.Splined(bore, 36), Hold.PINCH_BOLT), EndFit.SLIP)).isEqualTo(expected);
-        assertThat(EndFit.between(new Seat.Splined(end, 36), new Socket(new Seat.Round(bore), Hold.PINCH_BOLT), EndFit.SLIP)).isEqualTo(EndFit.OTHER_FORM);
-        assertThat(EndFit.between(new Seat.Splined(end, 36), new Socket(new Seat.Splined(bore, 40), Hold.PINCH_BOLT), EndFit.SLIP)).isEqualTo(EndFit.OTHER_TEETH);
-        assertThat(EndFit.between(new Seat.Round(end), new Socket(new Seat.Round(bore), Hold.ONE_PIECE), EndFit.SLIP)).isEqualTo(EndFit.FITS);
+        assertThat(EndFit.between(new ShaftProfile.Round(end), new Socket(new ShaftProfile.Round(bore), Hold.PINCH_BOLT), EndFit.SLIP)).isEqualTo(expected);
+        assertThat(EndFit.between(new ShaftProfile.Splined(end, 36), new Socket(new ShaftProfile.Splined(bore, 36), Hold.PINCH_BOLT), EndFit.SLIP)).isEqualTo(expected);
+        assertThat(EndFit.between(new ShaftProfile.Splined(end, 36), new Socket(new ShaftProfile.Round(bore), Hold.PINCH_BOLT), EndFit.SLIP)).isEqualTo(EndFit.OTHER_FORM);
+        assertThat(EndFit.between(new ShaftProfile.Splined(end, 36), new Socket(new ShaftProfile.Splined(bore, 40), Hold.PINCH_BOLT), EndFit.SLIP)).isEqualTo(EndFit.OTHER_TEETH);
+        assertThat(EndFit.between(new ShaftProfile.Round(end), new Socket(new ShaftProfile.Round(bore), Hold.ONE_PIECE), EndFit.SLIP)).isEqualTo(EndFit.FITS);
     }
 
     @Test

@@ -11,8 +11,8 @@ import mildtilt.drawing.LabelPlacer.Box;
 import mildtilt.report.Papers;
 import mildtilt.report.Table;
 import mildtilt.template.FlatPattern;
-import mildtilt.template.Ink;
-import mildtilt.template.Spot;
+import mildtilt.template.PatternMark;
+import mildtilt.template.PatternPoint;
 import mildtilt.units.LengthUnit;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -94,11 +94,11 @@ class SheetLayoutTest {
         for (FlatPattern pattern : Papers.of(Analysis.of(demo.job()), DAY).templates().patterns()) {
             List<Box> words = new ArrayList<>();
             List<double[]> lines = new ArrayList<>();
-            for (Ink ink : pattern.inks()) {
+            for (PatternMark ink : pattern.inks()) {
                 switch (ink) {
-                    case Ink.Words w -> words.add(box(w));
-                    case Ink.Circle _ -> { }
-                    case Ink.Path p -> IntStream.range(1, p.spots().size()).forEach(i -> lines.add(new double[] {p.spots().get(i - 1).x(), -p.spots().get(i - 1).y(), p.spots().get(i).x(), -p.spots().get(i).y()}));
+                    case PatternMark.Words w -> words.add(box(w));
+                    case PatternMark.Circle _ -> { }
+                    case PatternMark.Path p -> IntStream.range(1, p.spots().size()).forEach(i -> lines.add(new double[] {p.spots().get(i - 1).x(), -p.spots().get(i - 1).y(), p.spots().get(i).x(), -p.spots().get(i).y()}));
                 }
             }
             assertThat(words).isNotEmpty();
@@ -109,10 +109,10 @@ class SheetLayoutTest {
     }
 
     /** Half as wide as high for each letter, a little less than it is, so that touching counts only when it is seen. */
-    private static Box box(Ink.Words w) {
+    private static Box box(PatternMark.Words w) {
         double length = w.text().text(LengthUnit.MM).length() * w.height() * 0.42;
         double high = w.height() * 0.6;
-        Spot at = w.at();
+        PatternPoint at = w.at();
         return w.upward() ? new Box(at.x() - high, -at.y() - length, high, length) : new Box(at.x(), -at.y() - high, length, high);
     }
 }

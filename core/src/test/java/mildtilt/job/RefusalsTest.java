@@ -30,10 +30,10 @@ class RefusalsTest {
         refused(() -> USUAL.withBucklingMargin(-1), "buckling");
         refused(() -> USUAL.withAckermann(60, 60), "least wanted Ackermann");
         refused(() -> USUAL.withBumpSteerDeg(0), "above 0");
-        refused(() -> new OuterTable(List.of(), 1), "no rows");
-        refused(() -> new OuterTable(List.of(new OuterTable.Row(0, 0)), 1), "must rise");
-        refused(() -> new OuterTable(List.of(new OuterTable.Row(20, 18), new OuterTable.Row(10, 9)), 1), "must rise");
-        refused(() -> new OuterTable(List.of(new OuterTable.Row(20, 18)), 0), "tolerance");
+        refused(() -> new OuterWheelTable(List.of(), 1), "no rows");
+        refused(() -> new OuterWheelTable(List.of(new OuterWheelTable.Row(0, 0)), 1), "must rise");
+        refused(() -> new OuterWheelTable(List.of(new OuterWheelTable.Row(20, 18), new OuterWheelTable.Row(10, 9)), 1), "must rise");
+        refused(() -> new OuterWheelTable(List.of(new OuterWheelTable.Row(20, 18)), 0), "tolerance");
     }
 
     @Test
@@ -54,7 +54,7 @@ class RefusalsTest {
 
     @Test
     void aTableIsReadInBetweenAlongStraightLines() {
-        OuterTable t = new OuterTable(List.of(new OuterTable.Row(10, 9), new OuterTable.Row(30, 24)), 0.5);
+        OuterWheelTable t = new OuterWheelTable(List.of(new OuterWheelTable.Row(10, 9), new OuterWheelTable.Row(30, 24)), 0.5);
         assertThat(t.outerAt(5)).isCloseTo(4.5, within(1e-12));
         assertThat(t.outerAt(10)).isEqualTo(9);
         assertThat(t.outerAt(20)).isCloseTo(16.5, within(1e-12));

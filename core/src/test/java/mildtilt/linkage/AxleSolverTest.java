@@ -72,7 +72,7 @@ class AxleSolverTest {
             double input = (r.nextDouble() * 2 - 1) * solver.gearInputStop();
             double left = travel == WheelTravel.NONE ? 0 : r.nextDouble() * 100 - 50;
             double right = travel == WheelTravel.FREE ? r.nextDouble() * 100 - 50 : travel.rightWith(left);
-            Stance s = solver.pose(input, left, right);
+            AxleConfiguration s = solver.pose(input, left, right);
             if (!(s.left() instanceof KnucklePose l) || !(s.right() instanceof KnucklePose k)) {
                 continue;
             }
@@ -86,7 +86,7 @@ class AxleSolverTest {
         assertThat(stood).as("most of the range stands").isGreaterThan(150);
     }
 
-    private static void mechanism(SteeredAxle axle, AxleSolver solver, Stance s) {
+    private static void mechanism(SteeredAxle axle, AxleSolver solver, AxleConfiguration s) {
         Map<Rod, Double> lengths = solver.lengths();
         switch (s.mechanism().orElseThrow()) {
             case Mechanism.RackAt m -> holds(m.inner(Side.LEFT), m.inner(Side.RIGHT), ((RackAndPinion) axle.gear()).pivotSpacing());
@@ -147,7 +147,7 @@ class AxleSolverTest {
     @EnumSource(DemoJob.class)
     void straightAheadItStandsAsItWasDrawn(DemoJob demo) {
         SteeredAxle axle = axle(demo);
-        Stance s = new AxleSolver(axle).pose(0, 0, 0);
+        AxleConfiguration s = new AxleSolver(axle).pose(0, 0, 0);
         for (Side side : Side.values()) {
             KnucklePose k = (KnucklePose) (side == Side.LEFT ? s.left() : s.right());
             assertThat(k.tieRodPoint().distanceTo(axle.corner(side).knuckle().tieRodPoint())).isLessThan(1e-8);
@@ -214,7 +214,7 @@ class AxleSolverTest {
     @EnumSource(DemoJob.class)
     void pastTheGearsEndNothingIsMadeUp(DemoJob demo) {
         AxleSolver solver = new AxleSolver(axle(demo));
-        Stance s = solver.pose(solver.gearInputStop() * 1.02, 0, 0);
+        AxleConfiguration s = solver.pose(solver.gearInputStop() * 1.02, 0, 0);
         assertThat(s.left()).isInstanceOfSatisfying(CannotAssemble.class, c -> {
             assertThat(c.amount()).isPositive();
             assertThat(c.sentence()).contains("meets its end").isEqualTo(c.sentence(LengthUnit.MM));

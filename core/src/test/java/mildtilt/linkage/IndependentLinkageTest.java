@@ -72,7 +72,7 @@ class IndependentLinkageTest {
         return Math.toDegrees(Math.atan2(-side.sign() * spin.x(), side.sign() * spin.y()));
     }
 
-    private static void same(Stance ours, SteeredAxle axle, UnaryOperator<Point> beam, double left, double right) {
+    private static void same(AxleConfiguration ours, SteeredAxle axle, UnaryOperator<Point> beam, double left, double right) {
         assertThat(((KnucklePose) ours.left()).steerDeg()).isCloseTo(steerDeg(axle, Side.LEFT, beam, left), within(1e-6));
         assertThat(((KnucklePose) ours.right()).steerDeg()).isCloseTo(steerDeg(axle, Side.RIGHT, beam, right), within(1e-6));
     }

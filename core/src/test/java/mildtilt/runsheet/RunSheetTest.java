@@ -139,14 +139,14 @@ class RunSheetTest {
     }
 
     private static List<String> wrong(WeldRecord w) {
-        return HeatJudged.of(w).wrong().stream().map(p -> p.text(LengthUnit.MM)).toList();
+        return HeatVerdict.of(w).wrong().stream().map(p -> p.text(LengthUnit.MM)).toList();
     }
 
     @Test
     void aWeldKeptAsWantedHasNothingWrong() {
         WeldRecord good = weld(WeldedMetal.MEDIUM_CARBON, new double[][] {{0, 20, 0}, {40, 220, 0}, {50, 280, 1}, {60, 300, 1}, {120, 245, 2}, {240, 130, 2}, {300, 80, 2}});
         assertThat(wrong(good)).isEmpty();
-        assertThat(HeatJudged.of(good).fastestCooling().orElseThrow()).isCloseTo(57.5, within(1e-9));
+        assertThat(HeatVerdict.of(good).fastestCooling().orElseThrow()).isCloseTo(57.5, within(1e-9));
         assertThat(wrong(good.withWords("rod", "welder", ""))).singleElement().asString().contains("Not signed");
     }
 

@@ -8,8 +8,8 @@ import java.util.Random;
 import mildtilt.column.Column;
 import mildtilt.column.ColumnTrain;
 import mildtilt.column.JointKind;
-import mildtilt.column.Seat;
 import mildtilt.column.Shaft;
+import mildtilt.column.ShaftProfile;
 import mildtilt.column.TestColumns;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Vector;
@@ -88,7 +88,7 @@ class ShaftLoadTest {
     void endsAreWeakerThanTheirShaftAndADoubleJointHalvesTheBend() {
         Column c = TestColumns.through(List.of(new Point(0, 0, 0), new Point(400, 0, 0), new Point(700, 0, -173.2)), new double[0]);
         ShaftLoad plain = load(c, 500).shafts().getFirst();
-        Column splined = c.editShaft(0, s -> s.withEnds(Optional.empty(), Optional.of(new Seat.Splined(16, 36))));
+        Column splined = c.editShaft(0, s -> s.withEnds(Optional.empty(), Optional.of(new ShaftProfile.Splined(16, 36))));
         ShaftLoad end = load(splined, 500).shafts().getFirst();
         assertThat(end.stressMpa()).isGreaterThan(plain.stressMpa());
         assertThat(end.weakest()).isEqualTo("at its gear end");
@@ -97,14 +97,14 @@ class ShaftLoadTest {
         assertThat(load(c.editJoint(0, j -> j.withKind(new JointKind.Double(true))), 500).shafts().getFirst().bending())
                 .isCloseTo(plain.torque() * Math.tan(Math.toRadians(15)), within(over * 1e-3));
         // The roots of a stub-tooth spline, the flats of a double-D, what a keyway leaves.
-        assertThat(new Seat.Splined(19, 36).roundNoStronger()).isBetween(17.5, 18.5);
-        assertThat(new Seat.DoubleD(25, 19).roundNoStronger()).isEqualTo(19);
-        assertThat(new Seat.Keyed(20, 6).roundNoStronger()).isEqualTo(14);
+        assertThat(new ShaftProfile.Splined(19, 36).roundNoStronger()).isBetween(17.5, 18.5);
+        assertThat(new ShaftProfile.DoubleD(25, 19).roundNoStronger()).isEqualTo(19);
+        assertThat(new ShaftProfile.Keyed(20, 6).roundNoStronger()).isEqualTo(14);
         // A locked joint passes nothing that could be told.
         Column locked = TestColumns.through(List.of(new Point(0, 0, 0), new Point(100, 0, 0), new Point(100, 80, 0)), new double[0]);
         assertThat(ShaftLoad.of(new ColumnTrain(locked), 500)).isEmpty();
         Shaft thin = Shaft.round(Id.Kind.SHAFT.first(), "thin", 20, 0, true).withBore(19.9);
-        assertThat(load(c.withShaft(0, thin.withEnds(Optional.empty(), Optional.of(new Seat.Round(19)))), 500).shafts().getFirst().margin()).isLessThan(1e-3);
+        assertThat(load(c.withShaft(0, thin.withEnds(Optional.empty(), Optional.of(new ShaftProfile.Round(19)))), 500).shafts().getFirst().margin()).isLessThan(1e-3);
     }
 
     @Test

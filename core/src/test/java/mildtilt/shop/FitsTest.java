@@ -39,7 +39,7 @@ class FitsTest {
         "15.9, 14.9, 10, NUT_RUNS_OUT, 1, 10",
         "13.5, 11.3, 22, TOO_LARGE, 25, 0",
         "19, 16.8, 22, SINKS, -30, 0"})
-    void aTaperSitsAsItsSizesSay(double large, double small, double thick, Seating sits, double proud, double contact) {
+    void aTaperSitsAsItsSizesSay(double large, double small, double thick, SeatingResult sits, double proud, double contact) {
         Stud.Taper stud = new Stud.Taper(16, 14, 20);
         Hole.Tapered hole = new Hole.Tapered(large, small, thick);
         TaperFit f = TaperFit.of(stud, hole);
@@ -136,14 +136,14 @@ class FitsTest {
         "16, 1.5, RIGHT, 20, 4, TAPPED, THIN",
         "16, 1.5, RIGHT, 30, 4, BUNGS, FITS",
         "16, 1.5, RIGHT, 26, 3, BUNGS, THIN"})
-    void aThreadIsHeldAgainstTheBodys(double major, double pitch, Hand hand, double outside, double wall, BodyKind kind, Seating sits) {
+    void aThreadIsHeldAgainstTheBodys(double major, double pitch, Hand hand, double outside, double wall, BodyKind kind, SeatingResult sits) {
         ScrewThread tap = new ScrewThread(16, 1.5, Hand.RIGHT);
         Job job = demo.editAxle(a -> a.withCorner(Side.LEFT, a.left().withRodEnds(a.left().rodEnds().withTube(Optional.of(new RodTube(outside, wall, 0, 235))))))
                 .editMaking(m -> m.withRod(Rod.LEFT_TIE_ROD, m.rod(Rod.LEFT_TIE_ROD).map(r -> {
                     RodMakeUp.End e = r.outer().withPart(r.outer().part().withThread(new ScrewThread(major, pitch, hand)));
                     return r.withEnd(true, e).withBody(r.body().withKind(kind).withTaps(Optional.of(tap), Optional.empty()));
                 })));
-        Seating is = outer(job, Fits.Kind.THREAD).seating();
+        SeatingResult is = outer(job, Fits.Kind.THREAD).seating();
         // A shank larger or smaller than the tap by name: larger does not go in, smaller is loose.
         assertThat(is).isEqualTo(sits);
         assertThat(Analysis.of(job).findings().stream().anyMatch(f -> (f.fault() == Fault.THREADS_DIFFER || f.fault() == Fault.BODY_TOO_WEAK) && f.about().startsWith("left"))).isEqualTo(sits.bad());
@@ -153,7 +153,7 @@ class FitsTest {
     void aBoltInSingleShearIsLookedAtAndCuredByASecondPlate() {
         Job job = with(Rod.LEFT_TIE_ROD, CatalogueFile.shipped().rodEnds().stream().filter(p -> p.name().equals("Rod end M16")).findFirst().orElseThrow(), new Hole.Plain(16.1, 12));
         Fits.Fit fit = outer(job, Fits.Kind.STUD);
-        assertThat(fit.seating()).isEqualTo(Seating.SINGLE_SHEAR);
-        assertThat(outer(fit.ways().getFirst().edit().apply(job), Fits.Kind.STUD).seating()).isEqualTo(Seating.FITS);
+        assertThat(fit.seating()).isEqualTo(SeatingResult.SINGLE_SHEAR);
+        assertThat(outer(fit.ways().getFirst().edit().apply(job), Fits.Kind.STUD).seating()).isEqualTo(SeatingResult.FITS);
     }
 }

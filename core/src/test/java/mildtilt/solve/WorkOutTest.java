@@ -29,34 +29,34 @@ class WorkOutTest {
     @Test
     void theGearIsPutWhereTheToeKeepsStillAndTheAnswerHoldsInTheFullAnalysis() {
         Job job = raised();
-        Question q = Question.usual(Goal.LEAST_BUMP_STEER, job);
-        List<Answer> answers = WorkOut.search(job, q, Progress.SILENT);
+        SolveQuestion q = SolveQuestion.usual(Goal.LEAST_BUMP_STEER, job);
+        List<SolveAnswer> answers = Solver.search(job, q, Progress.SILENT);
         assertThat(answers).isNotEmpty();
-        Answer first = answers.getFirst();
+        SolveAnswer first = answers.getFirst();
         assertThat(first.meets()).isTrue();
         assertThat(first.sentence().text(LengthUnit.MM)).startsWith("Lower the rack 14");
         SteerFigures s = SteerSweep.of(new SteeringTrain(first.job()), first.job(), Grid.USUAL).orElseThrow();
         assertThat(s.worstNormalBumpSteerDeg()).isLessThan(0.02);
         // Few changes before many, and none that only adds cuts.
-        assertThat(answers.stream().filter(Answer::meets).map(a -> a.orders().size()).toList()).isSorted();
-        assertThat(WorkOut.search(job, q, Progress.SILENT)).extracting(a -> a.sentence().text(LengthUnit.MM))
+        assertThat(answers.stream().filter(SolveAnswer::meets).map(a -> a.orders().size()).toList()).isSorted();
+        assertThat(Solver.search(job, q, Progress.SILENT)).extracting(a -> a.sentence().text(LengthUnit.MM))
                 .isEqualTo(answers.stream().map(a -> a.sentence().text(LengthUnit.MM)).toList());
     }
 
     @Test
     void anArmIsShapedForLockAndAckermannWithTheMarginsKept() {
         Job job = DemoJob.MARSH_CARRIER.job();
-        List<Freedom> free = List.of(Freedom.either(Knob.ARM_LENGTH, 40), Freedom.either(Knob.ARM_OUT, 40));
-        Question q = new Question(free, List.of(Want.of(Want.Wish.LOCK, 32), Want.of(Want.Wish.ACKERMANN, 70)));
-        Answer a = WorkOut.search(job, q, Progress.SILENT).getFirst();
+        List<VariableBounds> free = List.of(VariableBounds.either(DesignVariable.ARM_LENGTH, 40), VariableBounds.either(DesignVariable.ARM_OUT, 40));
+        SolveQuestion q = new SolveQuestion(free, List.of(Target.of(Target.Wish.LOCK, 32), Target.of(Target.Wish.ACKERMANN, 70)));
+        SolveAnswer a = Solver.search(job, q, Progress.SILENT).getFirst();
         assertThat(a.meets()).isTrue();
         QuickFigures f = QuickFigures.of(a.job(), QuickFigures.Until.GEAR_END).orElseThrow();
         assertThat(f.lockDeg()).isCloseTo(32, within(0.3));
         assertThat(f.ackermannPct().orElseThrow()).isCloseTo(70, within(2.0));
         assertThat(f.toggleDeg()).isGreaterThanOrEqualTo(24.5);
         assertThat(f.rodEndMarginDeg()).isGreaterThanOrEqualTo(-0.3);
-        assertThat(WorkOut.alreadyMet(a.job(), q)).isTrue();
-        assertThat(WorkOut.alreadyMet(job, q)).isFalse();
+        assertThat(Solver.alreadyMet(a.job(), q)).isTrue();
+        assertThat(Solver.alreadyMet(job, q)).isFalse();
     }
 
     @ParameterizedTest
@@ -64,9 +64,9 @@ class WorkOutTest {
     void aRatioIsFoundForArmGears(DemoJob which) {
         Job job = which.job();
         double wanted = QuickFigures.of(job, QuickFigures.Until.GEAR_END).orElseThrow().ratio() * 1.12;
-        Question q = new Question(List.of(Freedom.either(Knob.ARM_LENGTH, 50), Freedom.either(Knob.GEAR_ARM, 50)),
-                List.of(new Want(Want.Wish.RATIO, wanted, 0.05)));
-        Answer a = WorkOut.search(job, q, Progress.SILENT).getFirst();
+        SolveQuestion q = new SolveQuestion(List.of(VariableBounds.either(DesignVariable.ARM_LENGTH, 50), VariableBounds.either(DesignVariable.GEAR_ARM, 50)),
+                List.of(new Target(Target.Wish.RATIO, wanted, 0.05)));
+        SolveAnswer a = Solver.search(job, q, Progress.SILENT).getFirst();
         assertThat(QuickFigures.of(a.job(), QuickFigures.Until.GEAR_END).orElseThrow().ratio()).isCloseTo(wanted, within(0.06));
         assertThat(a.orders()).hasSize(1);
     }
@@ -74,11 +74,11 @@ class WorkOutTest {
     @Test
     void whatCannotBeHadIsToldAsNearOrNotAtAll() {
         Job job = DemoJob.MARSH_CARRIER.job();
-        Question greedy = new Question(List.of(Freedom.either(Knob.ARM_LENGTH, 10)), List.of(Want.of(Want.Wish.LOCK, 60)));
-        assertThat(WorkOut.search(job, greedy, Progress.SILENT)).noneMatch(Answer::meets)
+        SolveQuestion greedy = new SolveQuestion(List.of(VariableBounds.either(DesignVariable.ARM_LENGTH, 10)), List.of(Target.of(Target.Wish.LOCK, 60)));
+        assertThat(Solver.search(job, greedy, Progress.SILENT)).noneMatch(SolveAnswer::meets)
                 .allSatisfy(a -> assertThat(a.missing()).isNotEmpty());
         Job wrong = job.editAxle(a -> a.withGear(a.gear().reversed()));
-        assertThat(WorkOut.search(wrong, greedy, Progress.SILENT)).isEmpty();
+        assertThat(Solver.search(wrong, greedy, Progress.SILENT)).isEmpty();
         assertThat(Goal.LEAST_BUMP_STEER.wants(wrong)).isEmpty();
     }
 
@@ -86,7 +86,7 @@ class WorkOutTest {
     void aSearchIsGivenUpWhenAskedTo() {
         Job job = raised();
         AtomicInteger calls = new AtomicInteger();
-        assertThat(WorkOut.search(job, Question.usual(Goal.LEAST_BUMP_STEER, job), done -> {
+        assertThat(Solver.search(job, SolveQuestion.usual(Goal.LEAST_BUMP_STEER, job), done -> {
             assertThat(done).isBetween(0.0, 1.0);
             return calls.incrementAndGet() < 2;
         })).isEmpty();
@@ -98,7 +98,7 @@ class WorkOutTest {
     void everyKnobOfEveryDemoTurnsBothWaysAndTellsWhat(DemoJob which) {
         Job job = which.job();
         for (Goal goal : Goal.values()) {
-            for (Knob knob : goal.knobs(job)) {
+            for (DesignVariable knob : goal.knobs(job)) {
                 for (double amount : new double[] {-3, 3}) {
                     Job turned = knob.turned(job, amount);
                     assertThat(turned).as(knob.label()).isNotEqualTo(job);
@@ -113,7 +113,7 @@ class WorkOutTest {
     @Test
     void lockStopsActBeforeAllElse() {
         Job bare = DemoJob.MARSH_CARRIER.job().editAxle(a -> a.withCorner(Side.LEFT, a.left().withLimits(WheelLimits.NONE)));
-        List<Answer> answers = LockStops.of(bare, 1, 60);
+        List<SolveAnswer> answers = LockStops.of(bare, 1, 60);
         assertThat(answers).hasSize(2);
         SteerFigures s = SteerSweep.of(new SteeringTrain(answers.getFirst().job()), answers.getFirst().job(), Grid.USUAL).orElseThrow();
         for (Side way : Side.values()) {

@@ -146,7 +146,7 @@ class SurveyFitTest {
         near(at(f, "right wheel centre"), new Point(0, -701, 311), 1e-6);
         // Half a metre away two tenths of a degree are 1.7 mm across.
         assertThat(f.places().get(id("joint")).sd()).isBetween(1.7, 6.0);
-        assertThat(Skew.of(f, Id::text).axleDeg().orElseThrow()).isCloseTo(0, within(1e-6));
+        assertThat(SideDifference.of(f, Id::text).axleDeg().orElseThrow()).isCloseTo(0, within(1e-6));
     }
 
     @Test
@@ -184,7 +184,7 @@ class SurveyFitTest {
     @Test
     void aSkewVehicleIsTold() {
         Survey s = read(read(Survey.NONE, "left wheel centre", new Plumb(6, 760, 1), new Height(390, 1)), "right wheel centre", new Plumb(-4, -757, 1), new Height(388, 1));
-        Skew skew = Skew.of(fit(s), Id::text);
+        SideDifference skew = SideDifference.of(fit(s), Id::text);
         assertThat(skew.pairs()).singleElement().satisfies(p -> {
             assertThat(p.off().x()).isCloseTo(10, within(1e-6));
             assertThat(p.off().y()).isCloseTo(3, within(1e-6));

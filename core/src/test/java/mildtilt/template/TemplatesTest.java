@@ -19,8 +19,8 @@ import mildtilt.geometry.Axis;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Vector;
-import mildtilt.id.Called;
 import mildtilt.id.Id;
+import mildtilt.id.NamedPart;
 import mildtilt.job.Job;
 import mildtilt.obstacle.Obstacle;
 import mildtilt.obstacle.Shape;
@@ -87,12 +87,12 @@ class TemplatesTest {
     @Test
     void anArmPlateIsAsLongAsTheJobsArm() {
         FlatPattern p = pattern(of(demo, new Piece.ArmPlate(Id.Kind.PIECE.first(), "Arm", ArmOf.LEFT_STEERING_ARM, 12, 30, 16, 11)), "Arm");
-        List<Ink.Circle> holes = p.inks().stream().filter(Ink.Circle.class::isInstance).map(Ink.Circle.class::cast).toList();
+        List<PatternMark.Circle> holes = p.inks().stream().filter(PatternMark.Circle.class::isInstance).map(PatternMark.Circle.class::cast).toList();
         double length = demo.axle().orElseThrow().left().suspension().steerAxis().distanceTo(demo.axle().orElseThrow().left().knuckle().tieRodPoint());
         assertThat(holes.get(0).centre().distanceTo(holes.get(1).centre())).isCloseTo(length, within(1e-9));
         // The outline keeps its margin round both holes, all the way.
-        Ink.Path outline = (Ink.Path) p.inks().getFirst();
-        for (Ink.Circle hole : holes) {
+        PatternMark.Path outline = (PatternMark.Path) p.inks().getFirst();
+        for (PatternMark.Circle hole : holes) {
             double nearest = outline.spots().stream().mapToDouble(s -> s.distanceTo(hole.centre())).min().orElseThrow();
             assertThat(nearest - hole.radius()).isCloseTo(11, within(1e-6));
         }
@@ -134,10 +134,10 @@ class TemplatesTest {
         for (Shape shape : FEET) {
             Job job = demo.withColumn(c).withSurroundings(Surroundings.NONE.with(Obstacle.fixed("rail", shape)));
             FlatPattern p = pattern(of(job, new Piece.BearingBracket(Id.Kind.PIECE.first(), "Foot", Id.Kind.BEARING.first(), Id.Kind.OBSTACLE.first(), 6, 30, 20, 2, 46, 8, 8)), "Foot");
-            Ink.Path outline = (Ink.Path) p.inks().getFirst();
+            PatternMark.Path outline = (PatternMark.Path) p.inks().getFirst();
             Point middle = c.place(c.bearings().getFirst());
             Vector axis = c.axis(1).vector();
-            List<Spot> edge = outline.spots().subList(0, 41);
+            List<PatternPoint> edge = outline.spots().subList(0, 41);
             assertThat(edge.getLast().x() - edge.getFirst().x()).isCloseTo(30, within(1e-9));
             // Which way the foot points is not in the pattern: every way round the shaft is tried, and one must do.
             double best = Double.POSITIVE_INFINITY;
@@ -145,7 +145,7 @@ class TemplatesTest {
                 Vector up = c.axis(1).turn(c.axis(1).anySquare().vector(), Math.toRadians(deg));
                 Vector right = up.negated().cross(axis);
                 double worst = 0;
-                for (Spot s : edge) {
+                for (PatternPoint s : edge) {
                     Point at = middle.plus(right.times(s.x())).plus(up.times(s.y()));
                     worst = Math.max(worst, Math.abs(above(shape, at)));
                 }
@@ -177,7 +177,7 @@ class TemplatesTest {
         Job job = demo.editColumn(c -> c.editShaft(1, s -> s.withClockingDeg(clocking)));
         FlatPattern p = pattern(Templates.of(job, List.of()), "Lower shaft, gear end strip");
         assertThat(p.bounds().width()).isCloseTo(Math.PI * 19, within(1e-9));
-        double[] marks = p.inks().stream().filter(Ink.Path.class::isInstance).map(Ink.Path.class::cast)
+        double[] marks = p.inks().stream().filter(PatternMark.Path.class::isInstance).map(PatternMark.Path.class::cast)
                 .filter(l -> !l.closed() && l.spots().getFirst().x() == l.spots().getLast().x() && Math.abs(l.spots().getFirst().y() - l.spots().getLast().y()) > 20).mapToDouble(l -> l.spots().getFirst().x()).sorted().toArray();
         assertThat(marks).hasSize(2);
         Column c = job.column().orElseThrow();
@@ -196,7 +196,7 @@ class TemplatesTest {
     void aNotchIsLinedAndBoxed() {
         Shape.Box rail = new Shape.Box(new Point(-320, 270, 425), 1300, 50, 60);
         Job job = demo.withSurroundings(Surroundings.NONE.with(Obstacle.fixed("rail", rail)));
-        Notch n = new Notch(0, new Called(Id.Kind.OBSTACLE.first(), "rail"), new Called(Id.Kind.SHAFT.number(2), "lower shaft"), Notch.Face.TOP, 18, 90, 50, false, 210, new Point(-300, 270, 455), List.of());
+        Notch n = new Notch(0, new NamedPart(Id.Kind.OBSTACLE.first(), "rail"), new NamedPart(Id.Kind.SHAFT.number(2), "lower shaft"), Notch.Face.TOP, 18, 90, 50, false, 210, new Point(-300, 270, 455), List.of());
         Templates t = Templates.of(job, List.of(n));
         FlatPattern lining = pattern(t, "Notch in rail (top), lining");
         assertThat(lining.bounds().width()).isEqualTo(18 + 90 + 18);
@@ -205,7 +205,7 @@ class TemplatesTest {
         assertThat(side.bounds().width()).isEqualTo(210);
         assertThat(side.bounds().height()).as("as high as the rail").isEqualTo(60);
         assertThat(side.area()).isCloseTo(210 * 60 - 90 * 18, within(1e-9));
-        Notch pocket = new Notch(0, new Called(Id.Kind.OBSTACLE.first(), "rail"), new Called(Id.Kind.SHAFT.number(2), "lower shaft"), Notch.Face.LEFT, 18, 90, 30, false, 210, new Point(-300, 295, 425), List.of());
+        Notch pocket = new Notch(0, new NamedPart(Id.Kind.OBSTACLE.first(), "rail"), new NamedPart(Id.Kind.SHAFT.number(2), "lower shaft"), Notch.Face.LEFT, 18, 90, 30, false, 210, new Point(-300, 295, 425), List.of());
         assertThat(Templates.of(job, List.of(pocket)).patterns()).noneMatch(p -> p.name().endsWith("side plate"));
     }
 

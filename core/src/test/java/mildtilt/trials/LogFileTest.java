@@ -15,15 +15,15 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import mildtilt.analysis.Analysis;
 import mildtilt.format.DemoJob;
-import mildtilt.format.FitFiles;
 import mildtilt.format.JobFileException;
 import mildtilt.format.JobReader;
 import mildtilt.format.JobWriter;
 import mildtilt.format.PhotoFile;
+import mildtilt.format.TrialFiles;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Side;
 import mildtilt.id.Id;
-import mildtilt.job.Built;
+import mildtilt.job.BuiltVehicle;
 import mildtilt.job.Change;
 import mildtilt.job.Job;
 import mildtilt.job.Trial;
@@ -31,9 +31,9 @@ import mildtilt.job.TrialLog;
 import mildtilt.linkage.Rod;
 import mildtilt.report.Table;
 import mildtilt.trials.compare.AgainstPlan;
-import mildtilt.trials.compare.Asked;
 import mildtilt.trials.compare.FitTables;
 import mildtilt.trials.compare.InspectionList;
+import mildtilt.trials.compare.MeasurementTask;
 import mildtilt.trials.compare.TrialFigures;
 import mildtilt.units.LengthUnit;
 import org.apache.pdfbox.Loader;
@@ -66,19 +66,19 @@ class LogFileTest {
         return Math.rint(RANDOM.nextGaussian() * 1e5) / 1e3;
     }
 
-    private static Gauge gauge() {
+    private static Measurand gauge() {
         return switch (RANDOM.nextInt(11)) {
-            case 0 -> new Gauge.JointAngle(Id.Kind.JOINT.number(1 + RANDOM.nextInt(5)));
-            case 1 -> new Gauge.ShaftLength(Id.Kind.SHAFT.number(7));
-            case 2 -> new Gauge.RodLength(Rod.values()[RANDOM.nextInt(Rod.values().length)]);
-            case 3 -> new Gauge.LockAngle(side(), side());
-            case 4 -> new Gauge.Gap(new Id("left_tyre"), Id.Kind.OBSTACLE.number(3));
-            case 5 -> new Gauge.TurnsTo(side());
-            case 6 -> new Gauge.GearOffCentre();
-            case 7 -> new Gauge.SpokesOffStraight();
-            case 8 -> new Gauge.RimForce(RANDOM.nextBoolean());
-            case 9 -> new Gauge.RimPlay(RANDOM.nextBoolean());
-            default -> new Gauge.FreeReturn();
+            case 0 -> new Measurand.JointAngle(Id.Kind.JOINT.number(1 + RANDOM.nextInt(5)));
+            case 1 -> new Measurand.ShaftLength(Id.Kind.SHAFT.number(7));
+            case 2 -> new Measurand.RodLength(Rod.values()[RANDOM.nextInt(Rod.values().length)]);
+            case 3 -> new Measurand.LockAngle(side(), side());
+            case 4 -> new Measurand.Gap(new Id("left_tyre"), Id.Kind.OBSTACLE.number(3));
+            case 5 -> new Measurand.TurnsTo(side());
+            case 6 -> new Measurand.GearOffCentre();
+            case 7 -> new Measurand.SpokesOffStraight();
+            case 8 -> new Measurand.RimForce(RANDOM.nextBoolean());
+            case 9 -> new Measurand.RimPlay(RANDOM.nextBoolean());
+            default -> new Measurand.FreeReturn();
         };
     }
 
@@ -93,9 +93,9 @@ class LogFileTest {
     }
 
     private static Job withLog(Job job) {
-        List<Built> all = new ArrayList<>();
+        List<BuiltVehicle> all = new ArrayList<>();
         for (int v = 0; v < 1 + RANDOM.nextInt(3); v++) {
-            Built b = Built.named(Id.Kind.VEHICLE.number(1 + v), "vehicle " + v);
+            BuiltVehicle b = BuiltVehicle.named(Id.Kind.VEHICLE.number(1 + v), "vehicle " + v);
             for (int t = 0; t < RANDOM.nextInt(3); t++) {
                 TrialSheet s = new TrialSheet("trial " + t, LocalDateTime.of(2026, 3, 1 + t, 7, 5), "crew", "cut, \"tacked\"\n and tried", new Setup(RANDOM.nextBoolean(), RANDOM.nextBoolean(), true, figure(), 10, -20, 2500), List.of(),
                         List.of("photos/a-" + t + ".jpg"), "ok");
@@ -135,14 +135,14 @@ class LogFileTest {
         }
         assertThatThrownBy(() -> new TrialReading.RunOut(Id.Kind.SHAFT.first(), 1, List.of(1.0, 2.0, 3.0), 0.01, "x")).isInstanceOf(ImpossibleGeometryException.class).hasMessageContaining("4 to 36");
         assertThatThrownBy(() -> new TrialLog(List.of(), Tolerances.USUAL)).isInstanceOf(ImpossibleGeometryException.class);
-        assertThatThrownBy(() -> new TrialLog(List.of(Built.named(Id.Kind.VEHICLE.first(), "a"), Built.named(Id.Kind.VEHICLE.number(2), "a")), Tolerances.USUAL)).isInstanceOf(ImpossibleGeometryException.class);
+        assertThatThrownBy(() -> new TrialLog(List.of(BuiltVehicle.named(Id.Kind.VEHICLE.first(), "a"), BuiltVehicle.named(Id.Kind.VEHICLE.number(2), "a")), Tolerances.USUAL)).isInstanceOf(ImpossibleGeometryException.class);
     }
 
     @Test
     void whatIsReadAgainReplacesWhatWasReadBefore() {
         TrialSheet s = new TrialSheet("t", LocalDateTime.of(2026, 1, 1, 0, 0), "", "", Setup.RAISED, List.of(), List.of(), "");
         for (double v : new double[] {1, 2, 3}) {
-            s = s.with(new TrialReading.Figure(new Gauge.RimPlay(true), v, 1, "typed")).with(new TrialReading.WallDot(Side.LEFT, true, 20.2, v, 0, 1, "typed")).with(new TrialReading.WallDot(Side.LEFT, false, 20, v, 0, 1, "typed"))
+            s = s.with(new TrialReading.Figure(new Measurand.RimPlay(true), v, 1, "typed")).with(new TrialReading.WallDot(Side.LEFT, true, 20.2, v, 0, 1, "typed")).with(new TrialReading.WallDot(Side.LEFT, false, 20, v, 0, 1, "typed"))
                     .with(new TrialReading.PlatePair(Side.LEFT, 20 + v / 10, 17, 1, "typed")).with(new TrialReading.RunOut(Id.Kind.SHAFT.first(), 100, List.of(v, 0.0, 0.0, 0.0), 1, "typed"));
         }
         assertThat(s.readings()).hasSize(5);
@@ -153,7 +153,7 @@ class LogFileTest {
     /** Of a gap less than is needed is past its limit, of all else more than is allowed. */
     private static boolean past(AgainstPlan p, double off) {
         double v = p.read().value() + off;
-        return p.limit().filter(l -> p.read().what() instanceof Gauge.Gap ? v < l : v > l).isPresent();
+        return p.limit().filter(l -> p.read().what() instanceof Measurand.Gap ? v < l : v > l).isPresent();
     }
 
     @ParameterizedTest
@@ -162,10 +162,10 @@ class LogFileTest {
         Job job = demo.job();
         Analysis a = Analysis.of(job);
         TrialSheet s = new TrialSheet("t", LocalDateTime.of(2026, 1, 1, 0, 0), "", "", Setup.RAISED.withOnGround(true), List.of(), List.of(), "");
-        List<Asked> all = Asked.of(a, s.setup());
-        assertThat(all.stream().map(Asked::what).distinct().count()).isEqualTo(all.size());
-        for (Asked q : all) {
-            if (q.what() instanceof Asked.One o) {
+        List<MeasurementTask> all = MeasurementTask.of(a, s.setup());
+        assertThat(all.stream().map(MeasurementTask::what).distinct().count()).isEqualTo(all.size());
+        for (MeasurementTask q : all) {
+            if (q.what() instanceof MeasurementTask.One o) {
                 Optional<Double> planned = AgainstPlan.planned(o.gauge(), a);
                 if (planned.isPresent()) {
                     s = s.with(new TrialReading.Figure(o.gauge(), planned.get(), o.gauge().usualSpread(), "typed"));
@@ -180,7 +180,7 @@ class LogFileTest {
         // Twice its tolerance and its own doubt off, each is found out, a gap only if it is less; or past its limit.
         for (AgainstPlan p : f.figures()) {
             double off = 2 * p.tolerance() + 3 * p.read().spread();
-            boolean less = p.read().what() instanceof Gauge.Gap;
+            boolean less = p.read().what() instanceof Measurand.Gap;
             assertThat(state(p, off, a)).isEqualTo(past(p, off) ? AgainstPlan.State.PAST_LIMIT : less ? AgainstPlan.State.FINE : AgainstPlan.State.OUT);
             assertThat(state(p, -off, a)).isEqualTo(past(p, -off) ? AgainstPlan.State.PAST_LIMIT : AgainstPlan.State.OUT);
         }
@@ -188,7 +188,7 @@ class LogFileTest {
         assertThat(items).extracting(InspectionList.Item::id).doesNotHaveDuplicates().hasSizeGreaterThan(12);
         assertThat(items).extracting(InspectionList.Item::group).contains(InspectionList.Group.values());
         // A part that is gone is told to have nothing to compare with, not found fine.
-        assertThat(AgainstPlan.planned(new Gauge.JointAngle(Id.Kind.JOINT.number(99)), a)).isEmpty();
+        assertThat(AgainstPlan.planned(new Measurand.JointAngle(Id.Kind.JOINT.number(99)), a)).isEmpty();
     }
 
     private static AgainstPlan.State state(AgainstPlan p, double off, Analysis a) {
@@ -199,7 +199,7 @@ class LogFileTest {
     @Test
     void theFilesOfTheLogHoldWhatTheScreenShows(@TempDir Path folder) throws Exception {
         Job job = DemoJob.MARSH_CARRIER.job().editLog(l -> l.with("carrier / 2"));
-        List<Path> written = FitFiles.write(job, LengthUnit.INCH, LocalDate.of(2026, 12, 1), "marsh.tilt", folder);
+        List<Path> written = TrialFiles.write(job, LengthUnit.INCH, LocalDate.of(2026, 12, 1), "marsh.tilt", folder);
         assertThat(written).allMatch(p -> p.startsWith(folder)).extracting(p -> p.getFileName().toString()).contains("inspection-carrier-1.pdf", "inspection-carrier-2.pdf", "trial-causes.csv", "trial-figures.csv",
                 "trial-wall-trace.csv", "trial-turn-plates.csv", "trial-run-out.csv", "changes.csv");
         Trial t = job.log().vehicles().getFirst().last().orElseThrow();

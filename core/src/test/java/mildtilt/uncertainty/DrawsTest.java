@@ -14,13 +14,13 @@ import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
 import mildtilt.id.Id;
-import mildtilt.job.AsBuilt;
+import mildtilt.job.AsBuiltJob;
 import mildtilt.job.Job;
 import mildtilt.job.JobPoints;
 import mildtilt.job.Plan;
 import mildtilt.job.PointId;
 import mildtilt.survey.Reading;
-import mildtilt.survey.Stated;
+import mildtilt.survey.StatedUncertainty;
 import mildtilt.survey.Survey;
 import mildtilt.survey.SurveyFit;
 import mildtilt.survey.SurveyPoint;
@@ -37,10 +37,10 @@ class DrawsTest {
     private static final Id INNER = new Id("left.inner_pivot");
     private static final Id OUTER = new Id("left.tie_rod_point");
     private static final Id MARK = Id.Kind.MARK.first();
-    private static final Draws.Settings SETTINGS = new Draws.Settings(400, 400, 80, 7);
+    private static final MonteCarlo.Settings SETTINGS = new MonteCarlo.Settings(400, 400, 80, 7);
 
-    private static Sureness draws(Job job, Draws.Settings settings) {
-        return Draws.of(job, Headlines.of(job).orElseThrow(), settings, _ -> { }, () -> false);
+    private static UncertaintyReport draws(Job job, MonteCarlo.Settings settings) {
+        return MonteCarlo.of(job, Headlines.of(job).orElseThrow(), settings, _ -> { }, () -> false);
     }
 
     private static Job bare(DemoJob demo, Survey survey) {
@@ -51,12 +51,12 @@ class DrawsTest {
     @Test
     void aRodBetweenTwoPointsIsAsUnsureAsBothEndsTogether() {
         // A tie rod's length hangs on both ends along the rod: sigma times the root of two. Measured once more to r, one end's part is sigma r / hypot.
-        Job job = bare(DemoJob.GREENHOUSE_TUG, new Survey(List.of(), new Stated(1.5, 1, 0.4)));
-        Sureness s = draws(job, SETTINGS);
+        Job job = bare(DemoJob.GREENHOUSE_TUG, new Survey(List.of(), new StatedUncertainty(1.5, 1, 0.4)));
+        UncertaintyReport s = draws(job, SETTINGS);
         assertThat(s.figures().get(Headline.TIE_ROD).spread()).isCloseTo(1.5 * Math.sqrt(2), within(0.2));
         double surer = Math.hypot(1.5, 1.5 * 0.4 / Math.hypot(1.5, 0.4));
         for (String end : List.of(INNER_CALLED, OUTER_CALLED)) {
-            Sureness.Gain g = s.again().stream().filter(a -> a.what().equals(end)).findFirst().orElseThrow().of(Headline.TIE_ROD).orElseThrow();
+            UncertaintyReport.Gain g = s.again().stream().filter(a -> a.what().equals(end)).findFirst().orElseThrow().of(Headline.TIE_ROD).orElseThrow();
             assertThat(g.after() / g.before()).isCloseTo(surer / (1.5 * Math.sqrt(2)), within(0.06));
         }
         assertThat(s.best(Headline.TIE_ROD).orElseThrow().what()).isIn(INNER_CALLED, OUTER_CALLED);
@@ -75,13 +75,13 @@ class DrawsTest {
                 new SurveyPoint(MARK, "mark", List.of(new Reading.Plumb(0, 0, 20), new Reading.Height(0, 20))),
                 new SurveyPoint(Id.Kind.MARK.number(2), "mark 2", List.of(new Reading.Along(MARK, Id.Kind.MARK.number(3), 500, 0.01))),
                 new SurveyPoint(Id.Kind.MARK.number(3), "mark 3", List.of(new Reading.Plumb(1000, 0, 20), new Reading.Height(0, 20))),
-                hung(INNER, inner), hung(OUTER, outer)), Stated.USUAL);
+                hung(INNER, inner), hung(OUTER, outer)), StatedUncertainty.USUAL);
         Job job = plan.withSurvey(survey);
         Surveyed s = JobPoints.surveyed(job);
         assertThat(s.open()).isEmpty();
         assertThat(s.places().get(INNER).sdX()).isGreaterThan(15);
         assertThat(s.together().of(INNER, 0, OUTER, 0)).isGreaterThan(200);
-        Sureness sure = draws(job, SETTINGS);
+        UncertaintyReport sure = draws(job, SETTINGS);
         assertThat(sure.figures().get(Headline.TIE_ROD).spread()).isLessThan(0.4);
         // The right side was not surveyed: its own rod is in doubt by what is stated.
         assertThat(sure.figures().get(Headline.SCRUB).spread()).isGreaterThan(1);
@@ -98,8 +98,8 @@ class DrawsTest {
     @Test
     void aPartMeasuredAgainLeavesTheCovarianceThatItShould() {
         Job job = DemoJob.MARSH_CARRIER.job();
-        Doubt doubt = new Doubt(job, JobPoints.surveyed(job));
-        Doubt.Part hub = doubt.parts().stream().filter(p -> p.what().equals("steering wheel hub")).findFirst().orElseThrow();
+        InputUncertainty doubt = new InputUncertainty(job, JobPoints.surveyed(job));
+        InputUncertainty.Part hub = doubt.parts().stream().filter(p -> p.what().equals("steering wheel hub")).findFirst().orElseThrow();
         assertThat(hub.surveyed()).isTrue();
         Random random = new Random(3);
         double[] before = new double[doubt.size()];
@@ -129,21 +129,21 @@ class DrawsTest {
     @EnumSource(DemoJob.class)
     void everyPointCanBeOffByItselfAndComesOutWhereItIs(DemoJob demo) {
         Job job = demo.job();
-        assertThat(Headlines.quick(AsBuilt.sidesApart(job), false)).isEqualTo(Headlines.quick(job, false));
+        assertThat(Headlines.quick(AsBuiltJob.sidesApart(job), false)).isEqualTo(Headlines.quick(job, false));
         Random random = new Random(demo.ordinal());
         Map<PointId, Vector> by = new HashMap<>();
-        for (PointId id : AsBuilt.points(job)) {
+        for (PointId id : AsBuiltJob.points(job)) {
             by.put(id, new Vector(random.nextGaussian(), random.nextGaussian(), random.nextGaussian()));
         }
-        Job off = AsBuilt.placed(job, by);
-        for (PointId id : AsBuilt.points(job)) {
+        Job off = AsBuiltJob.placed(job, by);
+        for (PointId id : AsBuiltJob.points(job)) {
             Point want = JobPoints.position(job, id).plus(by.get(id));
             assertThat(JobPoints.position(off, id).distanceTo(want)).as(JobPoints.label(job, id)).isLessThan(1e-9);
         }
         // One alone leaves all others, those that it carries along in the plan too.
-        for (PointId id : AsBuilt.points(job).stream().filter(x -> !(x instanceof PointId.ObstaclePoint)).toList()) {
-            Job one = AsBuilt.placed(job, Map.of(id, new Vector(1, -1, 2)));
-            for (PointId o : AsBuilt.points(job)) {
+        for (PointId id : AsBuiltJob.points(job).stream().filter(x -> !(x instanceof PointId.ObstaclePoint)).toList()) {
+            Job one = AsBuiltJob.placed(job, Map.of(id, new Vector(1, -1, 2)));
+            for (PointId o : AsBuiltJob.points(job)) {
                 if (!o.equals(id) && !(o instanceof PointId.ObstaclePoint)) {
                     assertThat(JobPoints.position(one, o).distanceTo(JobPoints.position(job, o))).as(id + " leaves " + o).isLessThan(1e-9);
                 }
@@ -155,12 +155,12 @@ class DrawsTest {
     void theSameAskedTwiceIsAnsweredAlikeAndTheNewestIsTold() {
         Job job = bare(DemoJob.GREENHOUSE_TUG, Survey.NONE);
         Headlines plan = Headlines.of(job).orElseThrow();
-        Draws.Settings few = new Draws.Settings(60, 30, 20, 1);
+        MonteCarlo.Settings few = new MonteCarlo.Settings(60, 30, 20, 1);
         List<Double> done = new ArrayList<>();
-        Sureness a = Draws.of(job, plan, few, s -> done.add(s.done()), () -> false);
-        assertThat(Draws.of(job, plan, few, _ -> { }, () -> false)).isEqualTo(a);
+        UncertaintyReport a = MonteCarlo.of(job, plan, few, s -> done.add(s.done()), () -> false);
+        assertThat(MonteCarlo.of(job, plan, few, _ -> { }, () -> false)).isEqualTo(a);
         assertThat(done).isSorted().endsWith(1.0);
         // Stopped at once it tells what it has: nothing.
-        assertThat(Draws.of(job, plan, few, _ -> { }, () -> true).figures()).isEmpty();
+        assertThat(MonteCarlo.of(job, plan, few, _ -> { }, () -> true).figures()).isEmpty();
     }
 }

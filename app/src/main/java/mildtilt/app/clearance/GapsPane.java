@@ -9,14 +9,14 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
 import mildtilt.app.controls.Wrap;
 import mildtilt.app.forms.FactsPane;
+import mildtilt.app.workbench.AnalysisUpdate;
 import mildtilt.app.workbench.Workbench;
-import mildtilt.app.workbench.Worked;
+import mildtilt.clearance.BodyPair;
 import mildtilt.clearance.ClearanceFigures;
 import mildtilt.clearance.LargestTyre;
 import mildtilt.clearance.LockKept;
 import mildtilt.clearance.Notch;
 import mildtilt.clearance.PairGap;
-import mildtilt.clearance.Two;
 import mildtilt.geometry.Side;
 import mildtilt.job.Job;
 import mildtilt.units.Phrase;
@@ -33,12 +33,12 @@ public final class GapsPane extends FactsPane {
     }
 
     @Override
-    protected Optional<String> missing(Worked worked) {
+    protected Optional<String> missing(AnalysisUpdate worked) {
         return worked.now().clearance().isEmpty() ? Optional.of("No gap could be worked out. The notes say why.") : Optional.empty();
     }
 
     @Override
-    protected void show(Worked worked) {
+    protected void show(AnalysisUpdate worked) {
         ClearanceFigures f = worked.now().clearance().orElseThrow();
         head("Smallest gaps over the whole range");
         hint(f.looked() + " pairs looked at in " + f.positions() + " positions of steering, travel and the wheel's adjustment. Press one to take the hands there.");
@@ -74,7 +74,7 @@ public final class GapsPane extends FactsPane {
         }
         table(List.of("inner wheel, kept of lock", "left", "right"), rows);
         for (Side way : Side.values()) {
-            l.stop(way).ifPresent(w -> say("Turning " + way.label() + ", the stop must act at {0} of the inner wheel ({1} of the outer) to keep the gap: " + Phrase.name(w.pair().map(Two::label).orElse("")) + ".",
+            l.stop(way).ifPresent(w -> say("Turning " + way.label() + ", the stop must act at {0} of the inner wheel ({1} of the outer) to keep the gap: " + Phrase.name(w.pair().map(BodyPair::label).orElse("")) + ".",
                     Quantity.angle(w.keptDeg()), Quantity.angle(w.outerDeg())));
         }
         l.freeBumpAtLock().ifPresent(z -> say("With full lock on, {0} of bump is free of the whole {1}.", Quantity.length(z), Quantity.length(job.vehicle().bump())));

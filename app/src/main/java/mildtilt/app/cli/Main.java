@@ -48,7 +48,7 @@ import picocli.CommandLine.Parameters;
 /** The command line: {@code demo}, {@code open}, {@code analyse}, {@code route}, {@code scan}, {@code make}, {@code sure}, {@code fit}, {@code instruments}, {@code shots}. */
 @Command(name = "mild-tilt", mixinStandardHelpOptions = true, versionProvider = Version.class,
         description = "Lays out steering from the wheel to the tyres.",
-        subcommands = {Main.Demo.class, Main.Open.class, Main.Analyse.class, Main.PrintRules.class, Main.PrintCatalogue.class, Main.FindRoute.class, Main.CheckScan.class, Main.Make.class, FitCommands.Sure.class, FitCommands.Fit.class, FitCommands.Instruments.class, Main.Shots.class, Rehearsal.class})
+        subcommands = {Main.Demo.class, Main.Open.class, Main.Analyse.class, Main.PrintRules.class, Main.PrintCatalogue.class, Main.FindRoute.class, Main.CheckScan.class, Main.Make.class, TrialCommands.Sure.class, TrialCommands.Fit.class, TrialCommands.Instruments.class, Main.Shots.class, Rehearsal.class})
 public final class Main implements Callable<Integer> {
 
     private static final Logger LOG = LoggerFactory.getLogger(Main.class);

@@ -26,10 +26,10 @@ import javafx.util.Duration;
 import javax.imageio.ImageIO;
 import mildtilt.app.shell.MildTilt.Running;
 import mildtilt.app.workbench.Compared;
-import mildtilt.app.workbench.FitSheet;
 import mildtilt.app.workbench.HandsPosition;
 import mildtilt.app.workbench.MakeSheet;
 import mildtilt.app.workbench.SideTab;
+import mildtilt.app.workbench.TrialSheetChoice;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.arms.KnuckleChange;
@@ -100,7 +100,7 @@ final class ShotList {
                 ((MenuButton) running.window().getScene().lookup("#fit-sources")).getItems().getFirst().fire();
             });
         }, SETTLE.multiply(3)));
-        shots.add(new Shot("fit-what-fits", () -> bench.fitSheetProperty().set(FitSheet.DIAGNOSIS)));
+        shots.add(new Shot("fit-what-fits", () -> bench.fitSheetProperty().set(TrialSheetChoice.DIAGNOSIS)));
     }
 
     /** The sheets of the Make stage. */

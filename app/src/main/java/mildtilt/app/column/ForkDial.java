@@ -9,7 +9,7 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.shape.StrokeLineCap;
 import mildtilt.app.controls.CanvasPane;
-import mildtilt.app.controls.Ink;
+import mildtilt.app.controls.ColorToken;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.clocking.ForkMark;
 import mildtilt.column.Column;
@@ -201,9 +201,9 @@ final class ForkDial extends CanvasPane {
         boolean settable = settable(c, f);
         boolean strong = settable && (isFocused() || isHover());
         g.setLineCap(StrokeLineCap.BUTT);
-        g.setFill(ink(Ink.PAPER));
+        g.setFill(ink(ColorToken.PAPER));
         g.fillOval(m - r, m - r, 2 * r, 2 * r);
-        g.setStroke(ink(settable ? strong ? Ink.ACCENT : Ink.LINE : Ink.GRID));
+        g.setStroke(ink(settable ? strong ? ColorToken.ACCENT : ColorToken.LINE : ColorToken.GRID));
         g.setLineWidth(settable ? strong ? 2.5 : 1.5 : 1.2);
         if (settable) {
             g.strokeOval(m - r, m - r, 2 * r, 2 * r);
@@ -215,7 +215,7 @@ final class ForkDial extends CanvasPane {
         double a = Math.toRadians(f.clockDeg());
         double dx = Math.sin(a);
         double dy = -Math.cos(a);
-        g.setStroke(ink(settable ? Ink.ACCENT : Ink.LINE));
+        g.setStroke(ink(settable ? ColorToken.ACCENT : ColorToken.LINE));
         g.setLineWidth(5);
         g.strokeLine(m - dx * (r - 4), m - dy * (r - 4), m + dx * (r - 4), m + dy * (r - 4));
         // The ears stand square to the pin at its ends.
@@ -225,13 +225,13 @@ final class ForkDial extends CanvasPane {
             double ey = m + end * dy * (r - 4);
             g.strokeLine(ex - dy * 5, ey + dx * 5, ex + dy * 5, ey - dx * 5);
         }
-        g.setFill(ink(Ink.PAPER));
+        g.setFill(ink(ColorToken.PAPER));
         g.fillOval(m - 3, m - 3, 6, 6);
     }
 
     /** Where the fork could be set instead; a mark at twelve where it can be set anywhere. */
     private void ticks(GraphicsContext g, Column c, Fork f, double m, double r) {
-        g.setStroke(ink(Ink.FAINT));
+        g.setStroke(ink(ColorToken.FAINT));
         g.setLineWidth(1);
         if (f.atGearEnd() && setting(c, f) instanceof ForkSetting.Stepped s && s.settings().length <= MOST_TICKS) {
             for (double set : s.settings()) {

@@ -8,8 +8,8 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import mildtilt.app.controls.MeasureField;
 import mildtilt.app.forms.FactsPane;
+import mildtilt.app.workbench.AnalysisUpdate;
 import mildtilt.app.workbench.Workbench;
-import mildtilt.app.workbench.Worked;
 import mildtilt.column.Column;
 import mildtilt.columnrange.ColumnFigures;
 import mildtilt.columnrange.ColumnRange.JointRange;
@@ -31,7 +31,7 @@ public final class RangePane extends FactsPane {
     }
 
     @Override
-    protected void show(Worked worked) {
+    protected void show(AnalysisUpdate worked) {
         Job job = worked.now().job();
         Column c = job.column().orElseThrow();
         ColumnFigures f = worked.now().column().orElseThrow();

@@ -18,8 +18,8 @@ import mildtilt.app.controls.Choices;
 import mildtilt.app.controls.MeasureField;
 import mildtilt.app.controls.Wrap;
 import mildtilt.app.forms.FactsPane;
+import mildtilt.app.workbench.AnalysisUpdate;
 import mildtilt.app.workbench.Workbench;
-import mildtilt.app.workbench.Worked;
 import mildtilt.column.Socket.Hold;
 import mildtilt.rules.RuleLimit;
 import mildtilt.rules.Rules;
@@ -45,12 +45,12 @@ public final class RulesPane extends FactsPane {
 
     /** Only the rules: they are there at once, and typing one limit after another is not disturbed by what is worked out. */
     @Override
-    protected Object basis(Worked worked) {
+    protected Object basis(AnalysisUpdate worked) {
         return List.of(bench.job().rules(), worked.now().column().isPresent());
     }
 
     @Override
-    protected void show(Worked worked) {
+    protected void show(AnalysisUpdate worked) {
         Rules rules = bench.job().rules();
         add(sets(rules));
         if (!rules.about().isEmpty()) {

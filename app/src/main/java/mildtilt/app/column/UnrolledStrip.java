@@ -10,9 +10,9 @@ import javafx.scene.layout.Pane;
 import javafx.scene.shape.StrokeLineCap;
 import javafx.scene.text.Text;
 import javafx.scene.text.TextAlignment;
+import mildtilt.app.controls.ColorToken;
+import mildtilt.app.controls.ColoredPane;
 import mildtilt.app.controls.Fonts;
-import mildtilt.app.controls.Ink;
-import mildtilt.app.controls.InkedPane;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.clocking.ForkMark;
 import mildtilt.column.Bearing;
@@ -24,7 +24,7 @@ import mildtilt.units.LengthUnit;
 import mildtilt.units.Quantity;
 
 /** The column laid straight with true lengths, and under each joint its two forks as clocks that turn with the hands. */
-public final class UnrolledStrip extends InkedPane {
+public final class UnrolledStrip extends ColoredPane {
 
     public static final double HEIGHT = 126;
     private static final double LINE_Y = 34;
@@ -115,7 +115,7 @@ public final class UnrolledStrip extends InkedPane {
         joints(g, c, pairs);
         dials(c, pairs);
         g.setFont(Fonts.text(12));
-        g.setFill(ink(Ink.FAINT));
+        g.setFill(ink(ColorToken.FAINT));
         g.setTextAlign(TextAlignment.LEFT);
         g.setTextBaseline(VPos.CENTER);
         if (pairs.length > 0 && pairs[0] - PAIR / 2 > 190) {
@@ -135,7 +135,7 @@ public final class UnrolledStrip extends InkedPane {
             boolean chosen = chosen(new Element.ShaftAt(s));
             double from = x(at.get(s));
             double to = x(at.get(s + 1));
-            g.setStroke(ink(chosen ? Ink.ACCENT : Ink.LINE));
+            g.setStroke(ink(chosen ? ColorToken.ACCENT : ColorToken.LINE));
             g.setLineWidth(chosen ? 7 : 5);
             g.strokeLine(from, LINE_Y, to, LINE_Y);
             if (c.shafts().get(s).slide().isPresent()) {
@@ -147,23 +147,23 @@ public final class UnrolledStrip extends InkedPane {
         }
         g.setLineWidth(1.5);
         c.tube().ifPresent(t -> {
-            g.setStroke(ink(chosen(new Element.Tube()) ? Ink.ACCENT : Ink.FAINT));
+            g.setStroke(ink(chosen(new Element.Tube()) ? ColorToken.ACCENT : ColorToken.FAINT));
             g.strokeRect(x(t.from()), LINE_Y - 8, x(t.to()) - x(t.from()), 16);
         });
         for (int b = 0; b < c.bearings().size(); b++) {
             Bearing bearing = c.bearings().get(b);
             double x = x(at.get(bearing.shaft()) + bearing.along());
-            g.setFill(ink(Ink.PAPER));
+            g.setFill(ink(ColorToken.PAPER));
             g.fillRect(x - 4, LINE_Y - 10, 8, 20);
-            g.setStroke(ink(chosen(new Element.BearingAt(b)) ? Ink.ACCENT : Ink.LINE));
+            g.setStroke(ink(chosen(new Element.BearingAt(b)) ? ColorToken.ACCENT : ColorToken.LINE));
             g.strokeRect(x - 4, LINE_Y - 10, 8, 20);
         }
-        g.setStroke(ink(chosen(new Element.Wheel()) ? Ink.ACCENT : Ink.LINE));
+        g.setStroke(ink(chosen(new Element.Wheel()) ? ColorToken.ACCENT : ColorToken.LINE));
         g.setLineWidth(7);
         g.strokeLine(MARGIN, LINE_Y - 20, MARGIN, LINE_Y + 20);
         g.setLineWidth(1.5);
         double end = x(unrolled.length());
-        g.setStroke(ink(Ink.LINE));
+        g.setStroke(ink(ColorToken.LINE));
         g.strokeRect(end, LINE_Y - 12, 22, 24);
     }
 
@@ -171,7 +171,7 @@ public final class UnrolledStrip extends InkedPane {
     private void words(GraphicsContext g, Column c, int s, double from, double to, boolean chosen) {
         g.setTextAlign(TextAlignment.CENTER);
         g.setTextBaseline(VPos.CENTER);
-        g.setFill(ink(chosen ? Ink.ACCENT : Ink.LINE));
+        g.setFill(ink(chosen ? ColorToken.ACCENT : ColorToken.LINE));
         String length = LengthText.format(c.length(s), bench.lengthUnit());
         if (width(length) < to - from - 16) {
             g.setFont(Fonts.figure(13));
@@ -231,12 +231,12 @@ public final class UnrolledStrip extends InkedPane {
         for (int j = 0; j < c.joints().size(); j++) {
             double x = x(unrolled.centres().get(j + 1));
             boolean chosen = chosen(new Element.JointAt(j));
-            g.setStroke(ink(Ink.GRID));
+            g.setStroke(ink(ColorToken.GRID));
             g.setLineWidth(1.5);
             g.strokePolyline(new double[] {x, pairs[j], pairs[j]}, new double[] {LINE_Y + 10, DIALS_Y - 2, DIALS_Y + ForkDial.SIZE / 2}, 3);
-            g.setFill(ink(Ink.PAPER));
+            g.setFill(ink(ColorToken.PAPER));
             g.fillOval(x - 8, LINE_Y - 8, 16, 16);
-            g.setStroke(ink(chosen ? Ink.ACCENT : Ink.LINE));
+            g.setStroke(ink(chosen ? ColorToken.ACCENT : ColorToken.LINE));
             g.setLineWidth(2.5);
             g.strokeOval(x - 8, LINE_Y - 8, 16, 16);
             g.strokeLine(x - 5, LINE_Y, x + 5, LINE_Y);
@@ -244,7 +244,7 @@ public final class UnrolledStrip extends InkedPane {
             g.setFont(Fonts.text(12));
             g.setTextAlign(TextAlignment.CENTER);
             g.setTextBaseline(VPos.CENTER);
-            g.setFill(ink(chosen ? Ink.ACCENT : Ink.FAINT));
+            g.setFill(ink(chosen ? ColorToken.ACCENT : ColorToken.FAINT));
             g.fillText(shortened(c.joints().get(j).name(), 2 * ForkDial.SIZE * scale), pairs[j], HEIGHT - 12);
         }
     }

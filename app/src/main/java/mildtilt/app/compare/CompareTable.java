@@ -24,9 +24,9 @@ import mildtilt.analysis.Headline;
 import mildtilt.analysis.Headlines;
 import mildtilt.app.controls.Choices;
 import mildtilt.app.controls.Wrap;
+import mildtilt.app.workbench.AnalysisUpdate;
 import mildtilt.app.workbench.Compared;
 import mildtilt.app.workbench.Workbench;
-import mildtilt.app.workbench.Worked;
 
 /** Every headline figure now, beside what it was before. */
 public final class CompareTable extends VBox {
@@ -127,11 +127,11 @@ public final class CompareTable extends VBox {
     }
 
     private void refresh() {
-        Optional<Worked> worked = bench.workedProperty().get();
+        Optional<AnalysisUpdate> worked = bench.workedProperty().get();
         rows.forEach((h, row) -> {
             Optional<Double> now = worked.flatMap(w -> w.now().headlines().get(h));
-            Optional<Double> before = worked.flatMap(Worked::before).flatMap(a -> a.headlines().get(h));
-            boolean changed = worked.flatMap(Worked::before).isPresent()
+            Optional<Double> before = worked.flatMap(AnalysisUpdate::before).flatMap(a -> a.headlines().get(h));
+            boolean changed = worked.flatMap(AnalysisUpdate::before).isPresent()
                     && new Headlines.Change(h, before, now).notable();
             row.now.setText(text(h, now));
             row.before.setText(changed ? text(h, before) : "");

@@ -3,7 +3,7 @@ import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 
 /** An inked pane that is one canvas of its own size, cleared before each drawing. */
-public abstract class CanvasPane extends InkedPane {
+public abstract class CanvasPane extends ColoredPane {
 
     private final Canvas canvas = new Canvas();
 

@@ -11,7 +11,7 @@ public abstract class ChartPane extends CanvasPane {
     /** Part of what runs along the bottom set apart from the rest. @param from of it, as the scale counts */
     protected final void band(GraphicsContext g, Scale x, Scale y, double from, double to) {
         double left = x.at(Math.max(x.low(), from));
-        g.setFill(ink(Ink.GRID));
+        g.setFill(ink(ColorToken.GRID));
         g.setGlobalAlpha(0.55);
         g.fillRect(left, y.to(), Math.max(0, x.at(Math.min(x.high(), to)) - left), y.from() - y.to());
         g.setGlobalAlpha(1);
@@ -24,17 +24,17 @@ public abstract class ChartPane extends CanvasPane {
         g.setTextBaseline(VPos.CENTER);
         g.setTextAlign(TextAlignment.RIGHT);
         for (double v = y.first(); v <= y.last() + 1e-9; v += y.step()) {
-            g.setStroke(ink(Math.abs(v) < y.step() / 1e6 ? Ink.FAINT : Ink.GRID));
+            g.setStroke(ink(Math.abs(v) < y.step() / 1e6 ? ColorToken.FAINT : ColorToken.GRID));
             g.strokeLine(x.from(), y.at(v), x.to(), y.at(v));
-            g.setFill(ink(Ink.LINE));
+            g.setFill(ink(ColorToken.LINE));
             g.fillText(LengthText.decimal(v, y.decimals()), x.from() - 6, y.at(v));
         }
         g.setTextBaseline(VPos.TOP);
         g.setTextAlign(TextAlignment.CENTER);
         for (double v = x.first(); v <= x.last() + 1e-9; v += x.step()) {
-            g.setStroke(ink(Ink.GRID));
+            g.setStroke(ink(ColorToken.GRID));
             g.strokeLine(x.at(v), y.to(), x.at(v), y.from());
-            g.setFill(ink(Ink.LINE));
+            g.setFill(ink(ColorToken.LINE));
             g.fillText(LengthText.decimal(v, x.decimals()), x.at(v), y.from() + 3);
         }
         g.setTextBaseline(VPos.BASELINE);

@@ -35,7 +35,7 @@ public final class SheetRail {
             });
             shown.addListener((_, _, now) -> b.setSelected(now == s));
             rail.getChildren().add(b);
-            Lazily.put(sheets, stage.visibleProperty().and(shown.isEqualTo(s)), () -> make.apply(s));
+            LazyPane.put(sheets, stage.visibleProperty().and(shown.isEqualTo(s)), () -> make.apply(s));
         }
         stage.getChildren().addAll(rail, sheets);
     }

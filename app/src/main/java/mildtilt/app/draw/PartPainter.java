@@ -9,7 +9,7 @@ import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
 import javafx.scene.shape.StrokeLineCap;
 import javafx.scene.shape.StrokeLineJoin;
-import mildtilt.app.controls.Ink;
+import mildtilt.app.controls.ColorToken;
 import mildtilt.clearance.VehicleSolids;
 import mildtilt.clearance.VehicleSolids.Kind;
 import mildtilt.drawing.Elevation;
@@ -58,13 +58,13 @@ public final class PartPainter {
     private final GraphicsContext g;
     private final SheetView v;
     private final Elevation elevation;
-    private final Function<Ink, Color> ink;
+    private final Function<ColorToken, Color> ink;
     private final Optional<Element> selected;
     private final Predicate<Element> about;
     private final List<Shape> drawn = new ArrayList<>();
     private final List<double[]> dark = new ArrayList<>();
 
-    public PartPainter(GraphicsContext g, SheetView v, Function<Ink, Color> ink, Optional<Element> selected, Predicate<Element> about) {
+    public PartPainter(GraphicsContext g, SheetView v, Function<ColorToken, Color> ink, Optional<Element> selected, Predicate<Element> about) {
         this.g = g;
         this.v = v;
         this.elevation = v.elevation();
@@ -207,30 +207,30 @@ public final class PartPainter {
 
     private Color fill(Element e, Kind kind, boolean about) {
         if (chosen(e)) {
-            return ink.apply(Ink.ACCENT).interpolate(ink.apply(Ink.PAPER), kind == Kind.TYRE || kind == Kind.OBSTACLE || kind == Kind.HOT_OBSTACLE || kind == Kind.DRIVER ? 0.75 : 0.35);
+            return ink.apply(ColorToken.ACCENT).interpolate(ink.apply(ColorToken.PAPER), kind == Kind.TYRE || kind == Kind.OBSTACLE || kind == Kind.HOT_OBSTACLE || kind == Kind.DRIVER ? 0.75 : 0.35);
         }
         Color full = ink.apply(switch (kind) {
-            case SHAFT, STEERING_WHEEL, ROD, STEERING_ARM -> Ink.TRAIN;
-            case GEAR -> Ink.YOKE;
-            case JOINT_SWEEP -> Ink.YOKE;
-            case TUBE -> Ink.METAL;
-            case SUSPENSION, BEAM -> Ink.SUSPENSION;
-            case TYRE, WHEEL_RING -> Ink.TYRE;
-            case OBSTACLE -> Ink.OBSTACLE;
-            case HOT_OBSTACLE -> Ink.HOT;
-            case DRIVER -> Ink.DRIVER;
+            case SHAFT, STEERING_WHEEL, ROD, STEERING_ARM -> ColorToken.TRAIN;
+            case GEAR -> ColorToken.YOKE;
+            case JOINT_SWEEP -> ColorToken.YOKE;
+            case TUBE -> ColorToken.METAL;
+            case SUSPENSION, BEAM -> ColorToken.SUSPENSION;
+            case TYRE, WHEEL_RING -> ColorToken.TYRE;
+            case OBSTACLE -> ColorToken.OBSTACLE;
+            case HOT_OBSTACLE -> ColorToken.HOT;
+            case DRIVER -> ColorToken.DRIVER;
         });
         // What the stage is not about steps back into the paper.
-        return about ? full : full.interpolate(ink.apply(Ink.PAPER), 0.55);
+        return about ? full : full.interpolate(ink.apply(ColorToken.PAPER), 0.55);
     }
 
     private Color edge(Element e, Kind kind, boolean about) {
         if (chosen(e)) {
-            return ink.apply(Ink.ACCENT);
+            return ink.apply(ColorToken.ACCENT);
         }
         boolean light = kind == Kind.TYRE || kind == Kind.WHEEL_RING || kind == Kind.OBSTACLE || kind == Kind.DRIVER || kind == Kind.HOT_OBSTACLE;
-        Color line = ink.apply(light ? Ink.FAINT : Ink.LINE);
-        return light ? line.interpolate(ink.apply(Ink.PAPER), 0.35) : about ? line : ink.apply(Ink.FAINT).interpolate(ink.apply(Ink.PAPER), 0.2);
+        Color line = ink.apply(light ? ColorToken.FAINT : ColorToken.LINE);
+        return light ? line.interpolate(ink.apply(ColorToken.PAPER), 0.35) : about ? line : ink.apply(ColorToken.FAINT).interpolate(ink.apply(ColorToken.PAPER), 0.2);
     }
 
     private void part(Draft d, LabelPlacer placer) {
@@ -308,7 +308,7 @@ public final class PartPainter {
         List<Point> round = hole.outline(elevation.right(), elevation.upward(), LARGE_ROUND);
         double[] xs = round.stream().mapToDouble(v::x).toArray();
         double[] ys = round.stream().mapToDouble(v::y).toArray();
-        g.setFill(ink.apply(Ink.PAPER).deriveColor(0, 1, 1, 0.55));
+        g.setFill(ink.apply(ColorToken.PAPER).deriveColor(0, 1, 1, 0.55));
         g.fillPolygon(xs, ys, xs.length);
         g.setStroke(edge);
         g.setLineWidth(chosen(e) ? 1.6 : 0.9);
@@ -327,7 +327,7 @@ public final class PartPainter {
             sorted.sort(Comparator.comparingDouble(c -> near(Solid.of(c))));
             sorted.forEach(c -> area(e, c, fork, edge));
         }
-        y.cross().forEach(c -> area(e, c, chosen(e) ? ink.apply(Ink.ACCENT) : ink.apply(Ink.TRAIN), edge));
+        y.cross().forEach(c -> area(e, c, chosen(e) ? ink.apply(ColorToken.ACCENT) : ink.apply(ColorToken.TRAIN), edge));
     }
 
     private double near(List<Convex> parts) {

@@ -5,8 +5,8 @@ import java.util.Optional;
 import java.util.function.Predicate;
 import javafx.scene.Node;
 import javafx.scene.layout.VBox;
+import mildtilt.app.workbench.AnalysisUpdate;
 import mildtilt.app.workbench.Workbench;
-import mildtilt.app.workbench.Worked;
 import mildtilt.findings.Finding;
 import mildtilt.job.Job;
 
@@ -54,7 +54,7 @@ public final class FindingList extends VBox {
     }
 
     /** @return whether there was any to show */
-    public boolean show(Worked worked) {
+    public boolean show(AnalysisUpdate worked) {
         List<Finding> all = worked.now().findings().stream().filter(shown).toList();
         List<Node> now = new ArrayList<>();
         List<List<Finding>> rows = rows(worked.now().job(), all);
@@ -72,7 +72,7 @@ public final class FindingList extends VBox {
     }
 
     /** While something is dragged a row that still fits only changes its words: new ones at every step would make the drag stutter. */
-    private FindingRow row(Worked worked, List<Finding> row, int place) {
+    private FindingRow row(AnalysisUpdate worked, List<Finding> row, int place) {
         Finding f = row.getFirst();
         boolean isOpen = open.equals(Optional.of(Key.of(f)));
         if (bench.dragging() && place < getChildren().size() && getChildren().get(place) instanceof FindingRow r && r.follows(f, isOpen)) {
@@ -82,7 +82,7 @@ public final class FindingList extends VBox {
         return new FindingRow(bench, worked, row, prefix + place, isOpen, bench.dragging(), () -> press(worked, f));
     }
 
-    private void press(Worked worked, Finding f) {
+    private void press(AnalysisUpdate worked, Finding f) {
         boolean opens = !open.equals(Optional.of(Key.of(f)));
         open = opens ? Optional.of(Key.of(f)) : Optional.empty();
         if (opens) {
@@ -92,7 +92,7 @@ public final class FindingList extends VBox {
     }
 
     /** Opens the row of a finding and goes there. */
-    public void open(Worked worked, Finding f) {
+    public void open(AnalysisUpdate worked, Finding f) {
         open = Optional.empty();
         press(worked, f);
     }

@@ -3,12 +3,12 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import mildtilt.app.workbench.AnalysisUpdate;
 import mildtilt.app.workbench.HandsPosition;
 import mildtilt.app.workbench.MakeSheet;
 import mildtilt.app.workbench.ViewChoice;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
-import mildtilt.app.workbench.Worked;
 import mildtilt.clearance.PairGap;
 import mildtilt.drawing.Elevation;
 import mildtilt.findings.Finding;
@@ -20,7 +20,7 @@ final class FindingPlace {
 
     private FindingPlace() {}
 
-    static void show(Workbench bench, Worked worked, Finding f) {
+    static void show(Workbench bench, AnalysisUpdate worked, Finding f) {
         WorkStage stage = WorkStage.of(f);
         bench.stageProperty().set(stage);
         bench.selectionProperty().set(Optional.of(f.element()).filter(Element.of(bench.job())::contains));

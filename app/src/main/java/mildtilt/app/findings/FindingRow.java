@@ -17,8 +17,8 @@ import mildtilt.analysis.Effect;
 import mildtilt.analysis.Headlines;
 import mildtilt.app.controls.StateMark;
 import mildtilt.app.controls.Wrap;
+import mildtilt.app.workbench.AnalysisUpdate;
 import mildtilt.app.workbench.Workbench;
-import mildtilt.app.workbench.Worked;
 import mildtilt.findings.Fault;
 import mildtilt.findings.Finding;
 import mildtilt.findings.Remedy;
@@ -43,7 +43,7 @@ final class FindingRow extends VBox {
      * @param brief without the remedies, as while something is dragged: none can be applied then
      * @param press what pressing the row does
      */
-    FindingRow(Workbench bench, Worked worked, List<Finding> row, String id, boolean open, boolean brief, Runnable press) {
+    FindingRow(Workbench bench, AnalysisUpdate worked, List<Finding> row, String id, boolean open, boolean brief, Runnable press) {
         this.bench = bench;
         this.first = row.getFirst();
         this.open = open;
@@ -93,7 +93,7 @@ final class FindingRow extends VBox {
         return brief && open == nowOpen && now.severity() == first.severity() && now.element().equals(first.element());
     }
 
-    void tell(Worked worked, List<Finding> row) {
+    void tell(AnalysisUpdate worked, List<Finding> row) {
         Finding now = row.getFirst();
         headline.setText(now.headline(worked.now().job()));
         where.setText(now.fault().group().label() + (row.size() > 1 ? " · both sides" : ""));
@@ -102,7 +102,7 @@ final class FindingRow extends VBox {
         why.setText(now.why().text(bench.lengthUnit()));
     }
 
-    private VBox remedy(Worked worked, Remedy remedy, String id) {
+    private VBox remedy(AnalysisUpdate worked, Remedy remedy, String id) {
         String action = remedy.action().text(bench.lengthUnit());
         Button apply = new Button("Apply");
         apply.setId(id);

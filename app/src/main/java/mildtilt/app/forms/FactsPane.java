@@ -13,8 +13,8 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import mildtilt.app.controls.Wrap;
+import mildtilt.app.workbench.AnalysisUpdate;
 import mildtilt.app.workbench.Workbench;
-import mildtilt.app.workbench.Worked;
 import mildtilt.job.Job;
 import mildtilt.units.Phrase;
 import mildtilt.units.Quantity;
@@ -48,7 +48,7 @@ public abstract class FactsPane extends VBox {
         if (bench.workedProperty().get().isEmpty()) {
             return;
         }
-        Worked worked = bench.workedProperty().get().get();
+        AnalysisUpdate worked = bench.workedProperty().get().get();
         List<Object> now = List.of(basis(worked), bench.lengthUnit());
         if (shown.equals(Optional.of(now))) {
             return;
@@ -77,7 +77,7 @@ public abstract class FactsPane extends VBox {
     }
 
     /** Why there is nothing to tell, if there is not. */
-    protected Optional<String> missing(Worked worked) {
+    protected Optional<String> missing(AnalysisUpdate worked) {
         if (worked.now().column().isPresent()) {
             return Optional.empty();
         }
@@ -85,7 +85,7 @@ public abstract class FactsPane extends VBox {
     }
 
     /** What the pane is made from: while that stays the same, so does the pane. */
-    protected Object basis(Worked worked) {
+    protected Object basis(AnalysisUpdate worked) {
         return new SameOnly(worked.now());
     }
 
@@ -115,7 +115,7 @@ public abstract class FactsPane extends VBox {
     }
 
     /** Adds everything to the empty pane; nothing it needs is missing. */
-    protected abstract void show(Worked worked);
+    protected abstract void show(AnalysisUpdate worked);
 
     protected final void add(Node node) {
         body.getChildren().add(node);

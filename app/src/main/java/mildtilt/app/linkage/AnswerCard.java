@@ -10,7 +10,7 @@ import mildtilt.analysis.Headlines;
 import mildtilt.app.controls.Wrap;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.job.Variants;
-import mildtilt.solve.Answer;
+import mildtilt.solve.SolveAnswer;
 import mildtilt.units.Phrase;
 
 /** One answer: what to do, what is still missing, every figure it changes, and the press that takes it. */
@@ -18,7 +18,7 @@ final class AnswerCard extends VBox {
 
     private static final int SHOWN = 9;
 
-    AnswerCard(Workbench bench, Answer answer, Effect effects, String id) {
+    AnswerCard(Workbench bench, SolveAnswer answer, Effect effects, String id) {
         getStyleClass().addAll("finding-card", answer.meets() ? "meets" : "near");
         setId(id);
         String text = answer.sentence().text(bench.lengthUnit());

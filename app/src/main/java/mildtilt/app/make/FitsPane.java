@@ -20,7 +20,7 @@ import mildtilt.job.Job;
 import mildtilt.linkage.Rod;
 import mildtilt.report.Papers;
 import mildtilt.shop.Fits;
-import mildtilt.shop.Seating;
+import mildtilt.shop.SeatingResult;
 
 /** Every place where a part goes into another, and the measured holes of the arms. */
 final class FitsPane extends MakePane {
@@ -51,12 +51,12 @@ final class FitsPane extends MakePane {
         }
     }
 
-    private static Severity severity(Seating s) {
+    private static Severity severity(SeatingResult s) {
         return s.good() ? Severity.FINE : s.bad() ? Severity.STOP : Severity.LOOK;
     }
 
     private void card(Fits.Fit f, int n) {
-        Label what = Wrap.text(f.what() + " " + f.seating().label() + (f.seating() == Seating.NOT_MEASURED ? " against the " : f.seating().good() ? " the " : " in the ") + f.into(), "remedy-action");
+        Label what = Wrap.text(f.what() + " " + f.seating().label() + (f.seating() == SeatingResult.NOT_MEASURED ? " against the " : f.seating().good() ? " the " : " in the ") + f.into(), "remedy-action");
         HBox.setHgrow(what, Priority.ALWAYS);
         VBox card = new VBox(new HBox(8, new StateMark(severity(f.seating())), what), Wrap.text(f.told().text(bench.lengthUnit()), "finding-why"));
         card.getStyleClass().addAll("finding-card", f.seating().good() ? "meets" : f.seating().bad() ? "stop" : "near");

@@ -16,7 +16,7 @@ import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.job.Job;
 import mildtilt.report.Papers;
 import mildtilt.runsheet.Cautions;
-import mildtilt.runsheet.HeatJudged;
+import mildtilt.runsheet.HeatVerdict;
 import mildtilt.units.LengthText;
 import mildtilt.units.Phrase;
 import mildtilt.units.UnreadableMeasureException;
@@ -55,7 +55,7 @@ final class HeatPane extends MakePane {
         return j.editMaking(m -> m.editWeld(i, edit));
     }
 
-    private void record(int i, WeldRecord w, HeatJudged judged) {
+    private void record(int i, WeldRecord w, HeatVerdict judged) {
         head(w.piece());
         row(choice("Metal", "heat-metal-" + i, List.of(WeldedMetal.values()), w.metal(), WeldedMetal::label, (j, v) -> edit(j, i, x -> x.withMetal(v))),
                 number("Preheat, °C", "heat-pre-" + i, w.preheat(), (j, v) -> edit(j, i, x -> x.withWanted(v, x.mostBetween(), x.coolPerHour()))),

@@ -2,8 +2,8 @@ package mildtilt.app.make;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import mildtilt.app.forms.FormPane;
+import mildtilt.app.workbench.AnalysisUpdate;
 import mildtilt.app.workbench.Workbench;
-import mildtilt.app.workbench.Worked;
 import mildtilt.build.Making;
 import mildtilt.report.Papers;
 
@@ -23,17 +23,17 @@ abstract class MakePane extends FormPane {
     protected abstract void show(Papers p);
 
     @Override
-    protected final void show(Worked worked) {
+    protected final void show(AnalysisUpdate worked) {
         show(desk.papersProperty().get().orElseThrow());
     }
 
     @Override
-    protected Optional<String> missing(Worked worked) {
+    protected Optional<String> missing(AnalysisUpdate worked) {
         return desk.papersProperty().get().isEmpty() ? Optional.of("Working it out …") : Optional.empty();
     }
 
     @Override
-    protected Object basis(Worked worked) {
+    protected Object basis(AnalysisUpdate worked) {
         return desk.papersProperty().get().<Object>map(SameOnly::new).orElse("none yet");
     }
 

@@ -16,7 +16,7 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import mildtilt.app.workbench.Beside;
+import mildtilt.app.workbench.LatestTask;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.format.JobBookPdf;
 import mildtilt.format.JobCardPdf;
@@ -41,7 +41,7 @@ final class PaperPane extends VBox {
     private final Button back = new Button("◀");
     private final Button on = new Button("▶");
     private int sheet;
-    private final Beside<Drawn> beside;
+    private final LatestTask<Drawn> beside;
 
     /** @param pages of the whole document */
     private record Drawn(BufferedImage image, boolean ofBook, int sheet, int pages) {}
@@ -50,7 +50,7 @@ final class PaperPane extends VBox {
         this.bench = bench;
         this.desk = desk;
         this.clock = clock;
-        beside = new Beside<>(this::show, problem -> {
+        beside = new LatestTask<>(this::show, problem -> {
             hint.setText("");
             bench.refuse("The sheet could not be drawn: " + problem.getMessage());
         });

@@ -5,7 +5,7 @@ import java.util.Optional;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import mildtilt.analysis.Analysis;
-import mildtilt.app.workbench.Beside;
+import mildtilt.app.workbench.LatestTask;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.report.Papers;
@@ -16,12 +16,12 @@ public final class PapersDesk {
     private final Workbench bench;
     private final Clock clock;
     private final ReadOnlyObjectWrapper<Optional<Papers>> papers = new ReadOnlyObjectWrapper<>(Optional.empty());
-    private final Beside<Papers> beside;
+    private final LatestTask<Papers> beside;
 
     public PapersDesk(Workbench bench, Clock clock) {
         this.bench = bench;
         this.clock = clock;
-        beside = new Beside<>(p -> papers.set(Optional.of(p)), problem -> bench.refuse("The papers could not be worked out: " + problem.getMessage()));
+        beside = new LatestTask<>(p -> papers.set(Optional.of(p)), problem -> bench.refuse("The papers could not be worked out: " + problem.getMessage()));
         bench.workedProperty().addListener((_, _, _) -> ask());
         bench.stageProperty().addListener((_, _, _) -> ask());
         ask();

@@ -3,8 +3,8 @@ import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.text.TextAlignment;
 import mildtilt.app.controls.CanvasPane;
+import mildtilt.app.controls.ColorToken;
 import mildtilt.app.controls.Fonts;
-import mildtilt.app.controls.Ink;
 import mildtilt.template.FlatPattern;
 import mildtilt.units.LengthText;
 import mildtilt.units.LengthUnit;
@@ -32,9 +32,9 @@ final class PatternDrawing extends CanvasPane {
         double k = Math.min((w - 2 * MARGIN) / b.width(), (h - 2 * MARGIN) / b.height());
         double x0 = (w - b.width() * k) / 2 - b.left() * k;
         double y0 = (h + b.height() * k) / 2 + b.bottom() * k;
-        for (mildtilt.template.Ink ink : pattern.inks()) {
+        for (mildtilt.template.PatternMark ink : pattern.inks()) {
             switch (ink) {
-                case mildtilt.template.Ink.Path p -> {
+                case mildtilt.template.PatternMark.Path p -> {
                     pen(g, p.layer());
                     double[] xs = p.spots().stream().mapToDouble(s -> x0 + s.x() * k).toArray();
                     double[] ys = p.spots().stream().mapToDouble(s -> y0 - s.y() * k).toArray();
@@ -44,13 +44,13 @@ final class PatternDrawing extends CanvasPane {
                         g.strokePolyline(xs, ys, xs.length);
                     }
                 }
-                case mildtilt.template.Ink.Circle c -> {
+                case mildtilt.template.PatternMark.Circle c -> {
                     pen(g, c.layer());
                     g.strokeOval(x0 + (c.centre().x() - c.radius()) * k, y0 - (c.centre().y() + c.radius()) * k, 2 * c.radius() * k, 2 * c.radius() * k);
                 }
                 // Words smaller than can be read are left to the paper.
-                case mildtilt.template.Ink.Words t when t.height() * k >= 7 -> {
-                    g.setFill(ink(Ink.LINE));
+                case mildtilt.template.PatternMark.Words t when t.height() * k >= 7 -> {
+                    g.setFill(ink(ColorToken.LINE));
                     g.setFont(Fonts.text(Math.min(13, t.height() * k * 1.3)));
                     g.setTextAlign(TextAlignment.LEFT);
                     g.setTextBaseline(VPos.BASELINE);
@@ -62,26 +62,26 @@ final class PatternDrawing extends CanvasPane {
                     g.fillText(t.text().text(unit), 0, 0);
                     g.restore();
                 }
-                case mildtilt.template.Ink.Words _ -> { }
+                case mildtilt.template.PatternMark.Words _ -> { }
             }
         }
         g.setLineDashes();
-        g.setFill(ink(Ink.FAINT));
+        g.setFill(ink(ColorToken.FAINT));
         g.setFont(Fonts.text(12));
         g.setTextAlign(TextAlignment.RIGHT);
         g.setTextBaseline(VPos.BOTTOM);
         g.fillText(LengthText.format(b.width(), unit) + " × " + LengthText.format(b.height(), unit) + ", drawn " + LengthText.decimal(k * 25.4 / 96, 2) + " of full size", w - 6, h - 3);
     }
 
-    private void pen(GraphicsContext g, mildtilt.template.Ink.Layer layer) {
+    private void pen(GraphicsContext g, mildtilt.template.PatternMark.Layer layer) {
         switch (layer) {
             case CUT -> {
-                g.setStroke(ink(Ink.LINE));
+                g.setStroke(ink(ColorToken.LINE));
                 g.setLineWidth(1.6);
                 g.setLineDashes();
             }
             case MARK -> {
-                g.setStroke(ink(Ink.ACCENT));
+                g.setStroke(ink(ColorToken.ACCENT));
                 g.setLineWidth(1);
                 g.setLineDashes(5, 3);
             }

@@ -1,13 +1,13 @@
 package mildtilt.app.part;
-import static mildtilt.app.part.PieceField.length;
-import static mildtilt.app.part.PieceField.optional;
+import static mildtilt.app.part.PartField.length;
+import static mildtilt.app.part.PartField.optional;
 
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.UnaryOperator;
 import mildtilt.arms.KnuckleChange;
 import mildtilt.arms.KnuckleEdits;
-import mildtilt.describe.Spot;
+import mildtilt.describe.JobPlace;
 import mildtilt.gear.ArmGear;
 import mildtilt.gear.ColumnArm;
 import mildtilt.gear.Gear;
@@ -36,12 +36,12 @@ import mildtilt.parts.PlanParts;
 /** Which sizes, points apart, each element from the gear to the tyres has to type. */
 final class AxleFields {
 
-    private static final Spot AXLE = Spot.WHOLE.in("axle");
-    private static final Spot LINKAGE = AXLE.in("linkage");
+    private static final JobPlace AXLE = JobPlace.WHOLE.in("axle");
+    private static final JobPlace LINKAGE = AXLE.in("linkage");
 
     private AxleFields() {}
 
-    static List<PieceField> of(Job job, Element element) {
+    static List<PartField> of(Job job, Element element) {
         SteeredAxle axle = job.axle().orElseThrow();
         return switch (element) {
             case Element.GearElement _ -> PartFields.of(AXLE.in("gear"), AxleParts.GEAR, axle.gear(), "", (j, change) -> j.editAxle(a -> a.withGear(change.apply(a.gear()))));
@@ -59,7 +59,7 @@ final class AxleFields {
     }
 
     /** What is chosen from a few: whether a box's ratio stays the same. */
-    static List<PieceChoice> choices(SteeredAxle axle, Element element) {
+    static List<PartChoice> choices(SteeredAxle axle, Element element) {
         if (!(element instanceof Element.GearElement)) {
             return List.of();
         }
@@ -70,13 +70,13 @@ final class AxleFields {
         };
     }
 
-    private static PieceChoice ratioChoice(boolean same, Gear other) {
-        return PieceChoice.yesNo("Ratio of the box", "the same all the way", "changes with the swing", same, (j, _) -> j.editAxle(a -> a.withGear(other)))
+    private static PartChoice ratioChoice(boolean same, Gear other) {
+        return PartChoice.yesNo("Ratio of the box", "the same all the way", "changes with the swing", same, (j, _) -> j.editAxle(a -> a.withGear(other)))
                 .meaning("A worm and roller is quicker or slower in the middle than near the locks. Turn its input and read the arm's swing in the middle and near an end.");
     }
 
-    private static List<PieceField> drivenRod(SteeredAxle axle) {
-        List<PieceField> all = PartFields.of(LINKAGE, AxleParts.LINKAGE, axle.linkage(), "", AxleFields::linkage, "slide", "pivot_axis", "travel_each_way_mm");
+    private static List<PartField> drivenRod(SteeredAxle axle) {
+        List<PartField> all = PartFields.of(LINKAGE, AxleParts.LINKAGE, axle.linkage(), "", AxleFields::linkage, "slide", "pivot_axis", "travel_each_way_mm");
         switch (axle.linkage()) {
             case DragLink d -> all.addAll(rodEnds(LINKAGE.in("ends"), d.ends(), "", (j, e) -> j.editAxle(x -> x.editRodEnds(Rod.DRAG_LINK, e))));
             case BellCrank b -> all.addAll(rodEnds(LINKAGE.in("drag_rod_ends"), b.dragRodEnds(), "", (j, e) -> j.editAxle(x -> x.editRodEnds(Rod.DRAG_ROD, e))));
@@ -86,7 +86,7 @@ final class AxleFields {
         return all;
     }
 
-    private static List<PieceField> relay(Linkage linkage) {
+    private static List<PartField> relay(Linkage linkage) {
         return switch (linkage) {
             case BellCrank _, Shuttle _ -> PartFields.of(LINKAGE, AxleParts.LINKAGE, linkage, "", AxleFields::linkage);
             case CentreLink _, RackTieRods _, DragLink _ -> List.of();
@@ -97,8 +97,8 @@ final class AxleFields {
         return job.editAxle(a -> a.withLinkage(change.apply(a.linkage())));
     }
 
-    private static List<PieceField> tieRods(SteeredAxle axle) {
-        List<PieceField> all = new ArrayList<>();
+    private static List<PartField> tieRods(SteeredAxle axle) {
+        List<PartField> all = new ArrayList<>();
         for (Side side : sides(axle)) {
             all.addAll(rodEnds(AXLE.in(side.code()).in("rod_ends"), axle.corner(side).rodEnds(), of(axle, side),
                     (j, e) -> withCorner(j, side, c -> c.withRodEnds(e.apply(c.rodEnds())))));
@@ -106,10 +106,10 @@ final class AxleFields {
         return all;
     }
 
-    private static List<PieceField> rodEnds(Spot at, RodEnds ends, String of, PartFields.Edit<RodEnds> edit) {
-        List<PieceField> all = PartFields.of(at, AxleParts.ROD_ENDS, ends, of, edit, "outer_bolt", "inner_bolt");
+    private static List<PartField> rodEnds(JobPlace at, RodEnds ends, String of, PartFields.Edit<RodEnds> edit) {
+        List<PartField> all = PartFields.of(at, AxleParts.ROD_ENDS, ends, of, edit, "outer_bolt", "inner_bolt");
         RodTube tube = ends.tube().orElse(new RodTube(22, 3, 0, RodTube.USUAL_YIELD));
-        all.add(optional("Tube outside" + of, PieceField.Measure.LENGTH, ends.tube().map(RodTube::outside), (j, v) -> edit.apply(j,
+        all.add(optional("Tube outside" + of, PartField.Measure.LENGTH, ends.tube().map(RodTube::outside), (j, v) -> edit.apply(j,
                 e -> e.withTube(v.map(o -> new RodTube(o, Math.min(tube.wall(), o / 2), tube.crank(), tube.yield())))))
                 .meaning("Steel tube. Without it no buckling can be worked out."));
         ends.tube().ifPresent(t -> all.addAll(PartFields.of(at.in("tube"), AxleParts.ROD_TUBE, t, of, (j, change) -> edit.apply(j, e -> e.withTube(e.tube().map(change))), "outside_mm")));
@@ -117,8 +117,8 @@ final class AxleFields {
         return all;
     }
 
-    private static List<PieceField> arms(Job job, SteeredAxle axle) {
-        List<PieceField> all = new ArrayList<>();
+    private static List<PartField> arms(Job job, SteeredAxle axle) {
+        List<PartField> all = new ArrayList<>();
         for (Side side : sides(axle)) {
             double now = KnuckleEdits.armLength(job, side);
             all.add(length("Arm length" + of(axle, side), now,
@@ -128,22 +128,22 @@ final class AxleFields {
         return all;
     }
 
-    private static List<PieceField> knuckles(SteeredAxle axle) {
-        List<PieceField> all = new ArrayList<>();
+    private static List<PartField> knuckles(SteeredAxle axle) {
+        List<PartField> all = new ArrayList<>();
         for (Side side : sides(axle)) {
             all.addAll(PartFields.of(AXLE.in(side.code()).in("limits"), AxleParts.LIMITS, axle.corner(side).limits(), of(axle, side), (j, change) -> withCorner(j, side, c -> c.withLimits(change.apply(c.limits())))));
         }
         return all;
     }
 
-    private static List<PieceField> tyres(Vehicle v) {
+    private static List<PartField> tyres(Vehicle v) {
         Loads usual = v.loads().orElse(Loads.of(600));
-        List<PieceField> all = new ArrayList<>(List.of(
-                optional("Front axle load, kg", PieceField.Measure.NUMBER, v.loads().map(Loads::frontAxleKg),
+        List<PartField> all = new ArrayList<>(List.of(
+                optional("Front axle load, kg", PartField.Measure.NUMBER, v.loads().map(Loads::frontAxleKg),
                         (j, x) -> j.withVehicle(j.vehicle().withLoads(x.map(kg -> new Loads(kg, usual.friction(), usual.rollingResistance(), usual.efficiency())))))
                         .meaning("On both steered wheels together. Without it no effort can be worked out.")));
-        all.add(0, PartFields.one(Spot.WHOLE.in("vehicle"), PlanParts.VEHICLE, "tyre_width_mm", v, (j, change) -> j.withVehicle(change.apply(j.vehicle()))));
-        v.loads().ifPresent(l -> all.addAll(PartFields.of(Spot.WHOLE.in("vehicle").in("loads"), PlanParts.LOADS, l, "", (j, change) -> j.withVehicle(j.vehicle().withLoads(j.vehicle().loads().map(change))), "front_axle_kg")));
+        all.add(0, PartFields.one(JobPlace.WHOLE.in("vehicle"), PlanParts.VEHICLE, "tyre_width_mm", v, (j, change) -> j.withVehicle(change.apply(j.vehicle()))));
+        v.loads().ifPresent(l -> all.addAll(PartFields.of(JobPlace.WHOLE.in("vehicle").in("loads"), PlanParts.LOADS, l, "", (j, change) -> j.withVehicle(j.vehicle().withLoads(j.vehicle().loads().map(change))), "front_axle_kg")));
         return all;
     }
 

@@ -1,17 +1,16 @@
 package mildtilt.app.part;
-import static mildtilt.app.part.PieceField.angle;
-import static mildtilt.app.part.PieceField.length;
+import static mildtilt.app.part.PartField.angle;
+import static mildtilt.app.part.PartField.length;
 
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.UnaryOperator;
-import mildtilt.app.part.PieceField.Measure;
+import mildtilt.app.part.PartField.Measure;
 import mildtilt.column.Bearing;
 import mildtilt.column.Column;
 import mildtilt.column.ColumnTube;
-import mildtilt.column.ForkFit;
 import mildtilt.column.Installation;
 import mildtilt.column.Joint;
 import mildtilt.column.JointKind;
@@ -20,8 +19,9 @@ import mildtilt.column.Slide;
 import mildtilt.column.Socket;
 import mildtilt.column.Socket.Hold;
 import mildtilt.column.SteeringWheel;
+import mildtilt.column.YokeDimensions;
 import mildtilt.columnrange.JointBend;
-import mildtilt.describe.Spot;
+import mildtilt.describe.JobPlace;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.job.Element;
@@ -31,8 +31,8 @@ import mildtilt.parts.ColumnParts;
 /** The sizes and choices of each element of the column. */
 final class ColumnFields {
 
-    private static final Spot COLUMN = Spot.WHOLE.in("column");
-    private static final Spot WHEEL = COLUMN.in("steering_wheel");
+    private static final JobPlace COLUMN = JobPlace.WHOLE.in("column");
+    private static final JobPlace WHEEL = COLUMN.in("steering_wheel");
     private static final Slide USUAL_SLIDE = new Slide(80, 50, 40);
     private static final List<JointKind> KINDS = List.of(new JointKind.Single(), new JointKind.Double(false), new JointKind.Double(true), new JointKind.Coupling());
 
@@ -43,7 +43,7 @@ final class ColumnFields {
     }
 
     /** Sizes to type; none for an element that is not the column's. */
-    List<PieceField> of(Element element) {
+    List<PartField> of(Element element) {
         return switch (element) {
             case Element.Wheel _ -> wheel();
             case Element.ShaftAt s -> shaft(s.index());
@@ -68,10 +68,10 @@ final class ColumnFields {
     }
 
     /** What is chosen from a few; none for an element that is not the column's. */
-    List<PieceChoice> choices(Element element) {
+    List<PartChoice> choices(Element element) {
         return switch (element) {
             case Element.Wheel _ -> {
-                List<PieceChoice> all = new ArrayList<>(socketChoices("", c.wheel().fit(), c.shafts().getFirst().diameter(), (j, f) -> wheel(j, w -> w.withFit(f))));
+                List<PartChoice> all = new ArrayList<>(socketChoices("", c.wheel().fit(), c.shafts().getFirst().diameter(), (j, f) -> wheel(j, w -> w.withFit(f))));
                 all.add(axisChoice("Column is", c.installation().columnAxis(), c.axis(0), (j, d) -> installation(j, i -> i.withColumnAxis(d))));
                 yield all;
             }
@@ -91,8 +91,8 @@ final class ColumnFields {
         return job.editColumn(k -> k.withInstallation(edit.apply(k.installation())));
     }
 
-    private List<PieceField> wheel() {
-        List<PieceField> all = new ArrayList<>();
+    private List<PartField> wheel() {
+        List<PartField> all = new ArrayList<>();
         all.add(PartFields.one(WHEEL, ColumnParts.WHEEL, "diameter_mm", c.wheel(), ColumnFields::wheel));
         all.add(PartFields.one(COLUMN, ColumnParts.COLUMN, "first_fork_deg", c, Job::editColumn));
         all.addAll(PartFields.of(WHEEL.in("adjustment"), ColumnParts.ADJUSTMENTS, c.wheel().adjustment(), "", (j, change) -> wheel(j, w -> w.withAdjustment(change.apply(w.adjustment())))));
@@ -110,13 +110,13 @@ final class ColumnFields {
         return job.editColumn(k -> k.editShaft(index, edit));
     }
 
-    private List<PieceField> shaft(int index) {
+    private List<PartField> shaft(int index) {
         Shaft s = c.shafts().get(index);
-        Spot at = COLUMN.in("shafts").at(index);
+        JobPlace at = COLUMN.in("shafts").at(index);
         PartFields.Edit<Shaft> edit = (j, change) -> shaft(j, index, change);
         // Only a shaft between two joints can be clocked.
         String[] leftOut = c.liesBetweenJoints(index) ? new String[0] : new String[] {"clocking_deg", "clocking_index_deg"};
-        List<PieceField> all = PartFields.of(at, ColumnParts.SHAFT, s, "", edit, leftOut);
+        List<PartField> all = PartFields.of(at, ColumnParts.SHAFT, s, "", edit, leftOut);
         s.wheelEnd().ifPresent(e -> all.addAll(PartFields.of(at.in("wheel_end"), ColumnParts.SEAT, e, ", wheel end", (j, change) -> shaft(j, index, x -> x.withEnds(x.wheelEnd().map(change), x.gearEnd())))));
         s.gearEnd().ifPresent(e -> all.addAll(PartFields.of(at.in("gear_end"), ColumnParts.SEAT, e, ", gear end", (j, change) -> shaft(j, index, x -> x.withEnds(x.wheelEnd(), x.gearEnd().map(change))))));
         s.slide().ifPresent(slide -> all.addAll(PartFields.of(at.in("slide"), ColumnParts.SLIDE, slide, "", (j, change) -> shaft(j, index, x -> x.withSlide(x.slide().map(change))))));
@@ -128,7 +128,7 @@ final class ColumnFields {
     }
 
     /** An axis as measured where it is bolted down; nothing where it is free. */
-    private static List<PieceField> axis(String whose, Optional<Direction> axis, BiFunction<Job, Direction, Job> set) {
+    private static List<PartField> axis(String whose, Optional<Direction> axis, BiFunction<Job, Direction, Job> set) {
         return axis.map(d -> List.of(
                 angle(whose + " slopes down", d.downDeg(), (j, v) -> set.apply(j, Direction.ofSlope(v, d.leftDeg())))
                         .meaning("With an angle finder on the shaft, against level, going forward."),
@@ -136,22 +136,22 @@ final class ColumnFields {
                         .meaning("In plan, from straight forward; − to the right."))).orElse(List.of());
     }
 
-    private static PieceChoice axisChoice(String label, Optional<Direction> axis, Direction drawn, BiFunction<Job, Optional<Direction>, Job> set) {
-        return PieceChoice.yesNo(label, "free to be set", "bolted down", axis.isEmpty(), (j, free) -> set.apply(j, free ? Optional.empty() : Optional.of(drawn)))
+    private static PartChoice axisChoice(String label, Optional<Direction> axis, Direction drawn, BiFunction<Job, Optional<Direction>, Job> set) {
+        return PartChoice.yesNo(label, "free to be set", "bolted down", axis.isEmpty(), (j, free) -> set.apply(j, free ? Optional.empty() : Optional.of(drawn)))
                 .meaning("Bolted down, its axis is kept as measured, and joints that stand off it are told.");
     }
 
-    private List<PieceChoice> shaftChoices(int index) {
+    private List<PartChoice> shaftChoices(int index) {
         Shaft s = c.shafts().get(index);
-        List<PieceChoice> all = new ArrayList<>();
-        all.add(SeatForm.choice("Form", Optional.of(s.profile()), "", s.diameter(), (j, f) -> shaft(j, index, x -> x.withProfile(f.orElseThrow()))));
-        all.add(SeatForm.choice("Wheel end", s.wheelEnd(), "as the shaft", s.diameter(), (j, f) -> shaft(j, index, x -> x.withEnds(f, x.gearEnd()))));
-        all.add(SeatForm.choice("Gear end", s.gearEnd(), "as the shaft", s.diameter(), (j, f) -> shaft(j, index, x -> x.withEnds(x.wheelEnd(), f))));
-        all.add(PieceChoice.yesNo("Length", "rigid", "sliding", s.slide().isEmpty(),
+        List<PartChoice> all = new ArrayList<>();
+        all.add(ProfileForm.choice("Form", Optional.of(s.profile()), "", s.diameter(), (j, f) -> shaft(j, index, x -> x.withProfile(f.orElseThrow()))));
+        all.add(ProfileForm.choice("Wheel end", s.wheelEnd(), "as the shaft", s.diameter(), (j, f) -> shaft(j, index, x -> x.withEnds(f, x.gearEnd()))));
+        all.add(ProfileForm.choice("Gear end", s.gearEnd(), "as the shaft", s.diameter(), (j, f) -> shaft(j, index, x -> x.withEnds(x.wheelEnd(), f))));
+        all.add(PartChoice.yesNo("Length", "rigid", "sliding", s.slide().isEmpty(),
                 (j, rigid) -> shaft(j, index, x -> x.withSlide(rigid ? Optional.empty() : Optional.of(USUAL_SLIDE)))));
-        all.add(PieceChoice.yesNo("Made", "cut to length", "used as it comes", s.toCut(), (j, cut) -> shaft(j, index, x -> x.withToCut(cut))));
+        all.add(PartChoice.yesNo("Made", "cut to length", "used as it comes", s.toCut(), (j, cut) -> shaft(j, index, x -> x.withToCut(cut))));
         if (c.liesBetweenJoints(index)) {
-            all.add(PieceChoice.yesNo("Forks", "can be clocked", "on for good", !s.forksFixed(), (j, free) -> shaft(j, index, x -> x.withForksFixed(!free))));
+            all.add(PartChoice.yesNo("Forks", "can be clocked", "on for good", !s.forksFixed(), (j, free) -> shaft(j, index, x -> x.withForksFixed(!free))));
         }
         if (index == c.joints().size()) {
             all.add(axisChoice("Gear is", c.gear().axis(), c.axis(index), (j, d) -> j.editColumn(k -> k.withGear(k.gear().withAxis(d)))));
@@ -161,8 +161,8 @@ final class ColumnFields {
         return all;
     }
 
-    private static PieceChoice typical(boolean is, BiFunction<Job, Boolean, Job> set) {
-        return PieceChoice.yesNo("Sizes are", "typical", "measured", is, set)
+    private static PartChoice typical(boolean is, BiFunction<Job, Boolean, Job> set) {
+        return PartChoice.yesNo("Sizes are", "typical", "measured", is, set)
                 .meaning("Typical sizes come from a catalogue. Measure the part in your hand, type what differs, then say measured.");
     }
 
@@ -170,10 +170,10 @@ final class ColumnFields {
         return job.editColumn(k -> k.editJoint(index, edit));
     }
 
-    private List<PieceField> joint(int index) {
+    private List<PartField> joint(int index) {
         Joint joint = c.joints().get(index);
-        Spot at = COLUMN.in("joints").at(index);
-        List<PieceField> all = new ArrayList<>(List.of(
+        JobPlace at = COLUMN.in("joints").at(index);
+        List<PartField> all = new ArrayList<>(List.of(
                 angle("Angle it stands at", Math.toDegrees(c.axis(index).angleTo(c.axis(index + 1))), (j, v) -> j.editColumn(k -> JointBend.withAngle(k, index, v)))
                         .meaning("Its operating angle. Typed, the joint moves square to the line between its neighbours until it stands so.")));
         all.addAll(PartFields.of(at, ColumnParts.JOINT, joint, "", (j, change) -> joint(j, index, change)));
@@ -182,27 +182,27 @@ final class ColumnFields {
         return all;
     }
 
-    private static List<PieceField> fit(Spot at, String where, ForkFit fit, PartFields.Edit<ForkFit> edit) {
-        List<PieceField> all = PartFields.of(at, ColumnParts.FIT, fit, ", " + where, edit);
+    private static List<PartField> fit(JobPlace at, String where, YokeDimensions fit, PartFields.Edit<YokeDimensions> edit) {
+        List<PartField> all = PartFields.of(at, ColumnParts.FIT, fit, ", " + where, edit);
         fit.socket().ifPresent(s -> all.addAll(PartFields.of(at.in("socket"), ColumnParts.SEAT, s.seat(), ", " + where + " bore",
                 (j, change) -> edit.apply(j, f -> f.withSocket(s.withSeat(change.apply(s.seat())))))));
         return all;
     }
 
-    private static List<PieceChoice> socketChoices(String where, ForkFit fit, double diameter, BiFunction<Job, ForkFit, Job> set) {
-        List<PieceChoice> all = new ArrayList<>();
+    private static List<PartChoice> socketChoices(String where, YokeDimensions fit, double diameter, BiFunction<Job, YokeDimensions, Job> set) {
+        List<PartChoice> all = new ArrayList<>();
         Hold hold = fit.socket().map(Socket::hold).orElse(Hold.PINCH_BOLT);
-        all.add(SeatForm.choice("Bore" + where, fit.socket().map(Socket::seat), "not known", diameter, (j, seat) ->
-                set.apply(j, new ForkFit(fit.takeOff(), fit.engagement(), seat.map(s -> new Socket(s, hold))))));
-        fit.socket().ifPresent(s -> all.add(PieceChoice.of("Kept by" + where, Hold.values(), Hold::label, s.hold(),
+        all.add(ProfileForm.choice("Bore" + where, fit.socket().map(Socket::seat), "not known", diameter, (j, seat) ->
+                set.apply(j, new YokeDimensions(fit.takeOff(), fit.engagement(), seat.map(s -> new Socket(s, hold))))));
+        fit.socket().ifPresent(s -> all.add(PartChoice.of("Kept by" + where, Hold.values(), Hold::label, s.hold(),
                 (j, h) -> set.apply(j, fit.withSocket(s.withHold(h))))));
         return all;
     }
 
-    private List<PieceChoice> jointChoices(int index) {
+    private List<PartChoice> jointChoices(int index) {
         Joint joint = c.joints().get(index);
-        List<PieceChoice> all = new ArrayList<>();
-        all.add(new PieceChoice("Kind", "", KINDS.stream().map(JointKind::label).toList(), KINDS.indexOf(joint.kind()),
+        List<PartChoice> all = new ArrayList<>();
+        all.add(new PartChoice("Kind", "", KINDS.stream().map(JointKind::label).toList(), KINDS.indexOf(joint.kind()),
                 (j, i) -> joint(j, index, x -> x.withKind(KINDS.get(i)).withMaxAngleDeg(KINDS.get(i).usualLimitDeg()))));
         all.addAll(socketChoices(", wheel side", joint.wheelSide(), c.shafts().get(index).gearEndSeat().diameter(),
                 (j, f) -> joint(j, index, x -> x.withFits(f, x.gearSide()))));
@@ -216,7 +216,7 @@ final class ColumnFields {
         return job.editColumn(k -> k.editBearing(index, edit));
     }
 
-    private List<PieceField> bearing(int index) {
+    private List<PartField> bearing(int index) {
         return PartFields.of(COLUMN.in("bearings").at(index), ColumnParts.BEARING, c.bearings().get(index), "", (j, change) -> bearing(j, index, b -> {
             Bearing after = change.apply(b);
             if (after.along() != b.along() && !(after.along() >= 0 && after.along() <= c.length(b.shaft()))) {
@@ -226,11 +226,11 @@ final class ColumnFields {
         }));
     }
 
-    private List<PieceChoice> bearingChoices(int index) {
+    private List<PartChoice> bearingChoices(int index) {
         Bearing b = c.bearings().get(index);
         return List.of(
-                PieceChoice.of("Kind", Bearing.Kind.values(), Bearing.Kind::label, b.kind(), (j, k) -> bearing(j, index, x -> x.withKind(k))),
-                PieceChoice.of("Fixed to", Bearing.Mount.values(), Bearing.Mount::label, b.mount(), (j, m) -> bearing(j, index, x -> x.withMount(m))),
+                PartChoice.of("Kind", Bearing.Kind.values(), Bearing.Kind::label, b.kind(), (j, k) -> bearing(j, index, x -> x.withKind(k))),
+                PartChoice.of("Fixed to", Bearing.Mount.values(), Bearing.Mount::label, b.mount(), (j, m) -> bearing(j, index, x -> x.withMount(m))),
                 typical(b.typical(), (j, t) -> bearing(j, index, x -> x.withTypical(t))));
     }
 }

@@ -1,12 +1,12 @@
 package mildtilt.app.part;
-import static mildtilt.app.part.PieceField.length;
+import static mildtilt.app.part.PartField.length;
 
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.stream.Stream;
-import mildtilt.describe.Spot;
+import mildtilt.describe.JobPlace;
 import mildtilt.geometry.Axis;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
@@ -29,10 +29,10 @@ final class ObstacleFields {
 
     private ObstacleFields() {}
 
-    static List<PieceField> of(Obstacle o, int index) {
-        Spot at = Spot.WHOLE.in("surroundings").in("obstacles").at(index);
+    static List<PartField> of(Obstacle o, int index) {
+        JobPlace at = JobPlace.WHOLE.in("surroundings").in("obstacles").at(index);
         PartFields.Edit<Obstacle> edit = (j, change) -> j.editSurroundings(s -> s.edit(index, change));
-        List<PieceField> all = PartFields.of(at, ObstacleParts.OBSTACLE, o, "", edit);
+        List<PartField> all = PartFields.of(at, ObstacleParts.OBSTACLE, o, "", edit);
         all.addAll(PartFields.of(at.in("shape"), ObstacleParts.SHAPE, o.shape(), "", (j, change) -> edit.apply(j, x -> x.withShape(change.apply(x.shape())))));
         if (!(o.sweep() instanceof Sweep.Still)) {
             all.addAll(PartFields.of(at.in("sweep"), ObstacleParts.SWEEP, o.sweep(), "", (j, change) -> edit.apply(j, x -> x.withSweep(change.apply(x.sweep())))));
@@ -49,7 +49,7 @@ final class ObstacleFields {
         Sweep with(Axis axis);
     }
 
-    private static void pivot(List<PieceField> all, int index, Axis axis, About about) {
+    private static void pivot(List<PartField> all, int index, Axis axis, About about) {
         Point p = axis.origin();
         BiFunction<Job, Point, Job> set = (j, q) -> j.editSurroundings(s -> s.edit(index, o -> o.withSweep(about.with(new Axis(q, axis.direction())))));
         all.add(length("Pivot, x", p.x(), (j, v) -> set.apply(j, new Point(v, p.y(), p.z()))));
@@ -57,19 +57,19 @@ final class ObstacleFields {
         all.add(length("Pivot, z", p.z(), (j, v) -> set.apply(j, new Point(p.x(), p.y(), v))));
     }
 
-    static List<PieceChoice> choices(Obstacle o, int index) {
-        List<PieceChoice> all = new ArrayList<>();
-        all.add(PieceChoice.of("Fixed to", Carrier.values(), Carrier::label, o.carrier(), (j, c) -> j.editSurroundings(s -> s.edit(index, x -> x.withCarrier(c)))));
-        all.add(PieceChoice.yesNo("Heat", "gives off heat", "cold", o.hot(), (j, hot) -> j.editSurroundings(s -> s.edit(index, x -> x.withHot(hot))))
+    static List<PartChoice> choices(Obstacle o, int index) {
+        List<PartChoice> all = new ArrayList<>();
+        all.add(PartChoice.of("Fixed to", Carrier.values(), Carrier::label, o.carrier(), (j, c) -> j.editSurroundings(s -> s.edit(index, x -> x.withCarrier(c)))));
+        all.add(PartChoice.yesNo("Heat", "gives off heat", "cold", o.hot(), (j, hot) -> j.editSurroundings(s -> s.edit(index, x -> x.withHot(hot))))
                 .meaning("What is hot asks for a larger gap."));
         List<Sweep> ways = sweeps(o);
         List<String> words = List.of("stays", "turns (across)", "turns (fore and aft)", "slides fore and aft", "slides up and down", "wanders", "left wheel turns it", "right wheel turns it");
-        all.add(new PieceChoice("Moves by itself", "Pedals and rocking engines turn, hoses wander, an anti-roll bar is turned by its wheel.", words, chosen(o.sweep()),
+        all.add(new PartChoice("Moves by itself", "Pedals and rocking engines turn, hoses wander, an anti-roll bar is turned by its wheel.", words, chosen(o.sweep()),
                 (j, i) -> j.editSurroundings(s -> s.edit(index, x -> x.withSweep(ways.get(i))))));
         List<String> may = Stream.of(May.values()).map(May::label).toList();
-        all.add(new PieceChoice("May it give way", "What a remedy or a route may ask of it: a battery box is moved, a rail is notched, a leaf spring or a slide bar is neither.", may,
+        all.add(new PartChoice("May it give way", "What a remedy or a route may ask of it: a battery box is moved, a rail is notched, a leaf spring or a slide bar is neither.", may,
                 o.may().ordinal(), (j, i) -> j.editSurroundings(s -> s.edit(index, x -> x.withMay(Optional.of(May.values()[i]))))));
-        all.add(PieceChoice.yesNo("Bearings", "bracket can be fixed", "none fixed to it", o.takesBearings(),
+        all.add(PartChoice.yesNo("Bearings", "bracket can be fixed", "none fixed to it", o.takesBearings(),
                 (j, takes) -> j.editSurroundings(s -> s.edit(index, x -> x.withTakesBearings(takes))))
                 .meaning("Whether the route finder may fix the bracket of a support bearing to it."));
         return all;
@@ -94,11 +94,11 @@ final class ObstacleFields {
         };
     }
 
-    static List<PieceField> driver(Driver d) {
-        return PartFields.of(Spot.WHOLE.in("surroundings").in("driver"), ObstacleParts.DRIVER, d, "", (j, change) -> j.editSurroundings(s -> s.withDriver(s.driver().map(change))));
+    static List<PartField> driver(Driver d) {
+        return PartFields.of(JobPlace.WHOLE.in("surroundings").in("driver"), ObstacleParts.DRIVER, d, "", (j, change) -> j.editSurroundings(s -> s.withDriver(s.driver().map(change))));
     }
 
-    static List<PieceField> own(Job job) {
-        return PartFields.of(Spot.WHOLE.in("surroundings").in("own_parts"), ObstacleParts.OWN, job.surroundings().own(), "", (j, change) -> j.editSurroundings(s -> s.withOwn(change.apply(s.own()))));
+    static List<PartField> own(Job job) {
+        return PartFields.of(JobPlace.WHOLE.in("surroundings").in("own_parts"), ObstacleParts.OWN, job.surroundings().own(), "", (j, change) -> j.editSurroundings(s -> s.withOwn(change.apply(s.own()))));
     }
 }

@@ -5,16 +5,16 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.BiFunction;
 import java.util.function.UnaryOperator;
-import mildtilt.app.part.PieceField.Measure;
+import mildtilt.app.part.PartField.Measure;
 import mildtilt.describe.Field;
 import mildtilt.describe.Field.Presence;
 import mildtilt.describe.Field.Shape;
 import mildtilt.describe.Form;
+import mildtilt.describe.JobPlace;
 import mildtilt.describe.Kind;
 import mildtilt.describe.Part;
 import mildtilt.describe.Range;
 import mildtilt.describe.Sentences;
-import mildtilt.describe.Spot;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.job.Job;
@@ -22,12 +22,12 @@ import mildtilt.job.Job;
 /** The sizes of a part that can be typed: every one that its description has a label for, in the order of the description. */
 final class PartFields {
 
-    private final Spot at;
+    private final JobPlace at;
     private final String after;
     private final Set<String> leftOut;
-    private final List<PieceField> all = new ArrayList<>();
+    private final List<PartField> all = new ArrayList<>();
 
-    private PartFields(Spot at, String after, Set<String> leftOut) {
+    private PartFields(JobPlace at, String after, Set<String> leftOut) {
         this.at = at;
         this.after = after;
         this.leftOut = leftOut;
@@ -43,14 +43,14 @@ final class PartFields {
      * @param after each label, such as ", left"
      * @param leftOut keys of sizes that are not shown
      */
-    static <T> List<PieceField> of(Spot at, Form<T> form, T value, String after, Edit<T> edit, String... leftOut) {
+    static <T> List<PartField> of(JobPlace at, Form<T> form, T value, String after, Edit<T> edit, String... leftOut) {
         PartFields fields = new PartFields(at, after, Set.of(leftOut));
         fields.add(form, value, edit);
         return fields.all;
     }
 
     /** One size of a part, by its key. */
-    static <T> PieceField one(Spot at, Part<T> part, String key, T value, Edit<T> edit) {
+    static <T> PartField one(JobPlace at, Part<T> part, String key, T value, Edit<T> edit) {
         PartFields fields = new PartFields(at, "", Set.of());
         fields.add(part, part.field(key), value, edit);
         return fields.all.getFirst();
@@ -87,9 +87,9 @@ final class PartFields {
         Optional<UnaryOperator<Job>> clear = k.presence() instanceof Presence.May<V> ? Optional.of(j -> set.apply(j, Optional.empty())) : Optional.empty();
         String meaning = Sentences.capital(f.help()) + ".";
         switch (k.kind()) {
-            case Kind.Size s -> all.add(new PieceField(label, meaning, measure(k.key()), now.map(Double.class::cast),
+            case Kind.Size s -> all.add(new PartField(label, meaning, measure(k.key()), now.map(Double.class::cast),
                     (j, v) -> set.apply(j, Optional.of(within(s.range(), v, k.key()))), clear));
-            case Kind.Whole w -> all.add(new PieceField(label, meaning, Measure.NUMBER, now.map(n -> ((Integer) n).doubleValue()),
+            case Kind.Whole w -> all.add(new PartField(label, meaning, Measure.NUMBER, now.map(n -> ((Integer) n).doubleValue()),
                     (j, v) -> set.apply(j, Optional.of(whole(w, f.label(), v, k.key()))), clear));
             case Kind.Heading _ -> now.map(Direction.class::cast).ifPresent(d -> all.addAll(direction(f.label(), after, d, (j, n) -> set.apply(j, Optional.of(n)))));
             default -> throw new IllegalStateException("a label on " + k.key() + ", which is no size");
@@ -119,14 +119,14 @@ final class PartFields {
     }
 
     /** A direction as an angle finder and a compass on the floor tell it. */
-    private static List<PieceField> direction(String what, String after, Direction d, BiFunction<Job, Direction, Job> set) {
+    private static List<PartField> direction(String what, String after, Direction d, BiFunction<Job, Direction, Job> set) {
         double lean = Math.toDegrees(Math.atan2(Math.hypot(d.x(), d.y()), d.z()));
         double toward = Math.toDegrees(Math.atan2(d.y(), d.x()));
-        List<PieceField> all = new ArrayList<>(List.of(
-                PieceField.angle(what + after + " leans from upright", lean, (j, v) -> set.apply(j, leaning(v, toward)))
+        List<PartField> all = new ArrayList<>(List.of(
+                PartField.angle(what + after + " leans from upright", lean, (j, v) -> set.apply(j, leaning(v, toward)))
                         .meaning("0° points straight up, 90° lies level, 180° points down.")));
         if (lean > 0.01 && lean < 179.99) {
-            all.add(PieceField.angle(what + after + " leans toward", toward, (j, v) -> set.apply(j, leaning(lean, v)))
+            all.add(PartField.angle(what + after + " leans toward", toward, (j, v) -> set.apply(j, leaning(lean, v)))
                     .meaning("Seen from above: 0° forward, 90° to the left, −90° to the right, 180° back."));
         }
         return all;

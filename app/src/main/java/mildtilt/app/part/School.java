@@ -2,7 +2,7 @@ package mildtilt.app.part;
 import java.util.List;
 import java.util.Optional;
 import mildtilt.job.Job;
-import mildtilt.job.OuterTable;
+import mildtilt.job.OuterWheelTable;
 import mildtilt.job.Targets;
 import mildtilt.steer.Turn;
 
@@ -54,12 +54,12 @@ enum School {
         return switch (this) {
             case FULL, PARALLEL -> job.withTargets(t.withOuterTable(Optional.empty()).withAckermann(minPct, maxPct));
             case BAND -> job.withTargets(t.outerTable().isPresent() ? t.withOuterTable(Optional.empty()) : t.withAckermann(minPct, maxPct));
-            case TABLE -> job.withTargets(t.withOuterTable(Optional.of(new OuterTable(List.of(row(10, anyTurn), row(20, anyTurn), row(30, anyTurn)), 1))));
+            case TABLE -> job.withTargets(t.withOuterTable(Optional.of(new OuterWheelTable(List.of(row(10, anyTurn), row(20, anyTurn), row(30, anyTurn)), 1))));
         };
     }
 
-    private static OuterTable.Row row(double inner, Optional<Turn> turn) {
+    private static OuterWheelTable.Row row(double inner, Optional<Turn> turn) {
         double outer = turn.map(x -> new Turn(0, inner, inner, x.wheelbase(), x.axisSpacing(), x.track()).idealOuterDeg()).orElse(inner);
-        return new OuterTable.Row(inner, Math.rint(outer * 10) / 10);
+        return new OuterWheelTable.Row(inner, Math.rint(outer * 10) / 10);
     }
 }

@@ -14,7 +14,7 @@ import javafx.scene.layout.VBox;
 import mildtilt.app.controls.Choices;
 import mildtilt.app.controls.MeasureField;
 import mildtilt.app.workbench.Workbench;
-import mildtilt.job.OuterTable;
+import mildtilt.job.OuterWheelTable;
 import mildtilt.job.Targets;
 import mildtilt.units.LengthText;
 import mildtilt.units.UnreadableMeasureException;
@@ -38,7 +38,7 @@ final class SchoolFields extends VBox {
         t.outerTable().ifPresent(table -> table(bench, table));
     }
 
-    private void table(Workbench bench, OuterTable table) {
+    private void table(Workbench bench, OuterWheelTable table) {
         TextField rows = new TextField(text(table));
         rows.setId("outer-table");
         rows.setAccessibleText("Pairs of inner and outer angle");
@@ -48,9 +48,9 @@ final class SchoolFields extends VBox {
                 return;
             }
             try {
-                List<OuterTable.Row> read = read(rows.getText());
+                List<OuterWheelTable.Row> read = read(rows.getText());
                 bench.edit("Table of outer angles", j -> j.withTargets(j.targets().withOuterTable(
-                        Optional.of(new OuterTable(read, table.toleranceDeg())))));
+                        Optional.of(new OuterWheelTable(read, table.toleranceDeg())))));
             } catch (UnreadableMeasureException e) {
                 bench.refuse(e.getMessage());
             }
@@ -63,7 +63,7 @@ final class SchoolFields extends VBox {
         });
         MeasureField tolerance = new MeasureField(LengthText.trimmed(table.toleranceDeg(), 2) + "°", LengthText::parseDegrees,
                 v -> bench.edit("Tolerance of the table", j -> j.withTargets(j.targets().withOuterTable(
-                        Optional.of(new OuterTable(table.rows(), v))))), bench::refuse);
+                        Optional.of(new OuterWheelTable(table.rows(), v))))), bench::refuse);
         tolerance.setId("field-table-tolerance");
         tolerance.setAccessibleText("Tolerance of the table");
         HBox row = new HBox(8, new Label("Tolerance"), tolerance);
@@ -71,7 +71,7 @@ final class SchoolFields extends VBox {
         getChildren().addAll(new Label("Inner outer, inner outer, … in degrees"), rows, row);
     }
 
-    static String text(OuterTable table) {
+    static String text(OuterWheelTable table) {
         return table.rows().stream().map(r -> number(r.innerDeg()) + " " + number(r.outerDeg())).collect(Collectors.joining(", "));
     }
 
@@ -80,15 +80,15 @@ final class SchoolFields extends VBox {
     }
 
     /** @throws UnreadableMeasureException with a sentence for the user */
-    static List<OuterTable.Row> read(String text) {
-        List<OuterTable.Row> rows = new ArrayList<>();
+    static List<OuterWheelTable.Row> read(String text) {
+        List<OuterWheelTable.Row> rows = new ArrayList<>();
         for (String pair : text.split("[,;]")) {
             String[] two = pair.strip().split("\\s+");
             if (two.length != 2) {
                 throw new UnreadableMeasureException("\"" + pair.strip() + "\" is not a pair of inner and outer angle: write 20 17.8, and a comma "
                         + "between pairs.");
             }
-            rows.add(new OuterTable.Row(LengthText.parseDegrees(two[0]), LengthText.parseDegrees(two[1])));
+            rows.add(new OuterWheelTable.Row(LengthText.parseDegrees(two[0]), LengthText.parseDegrees(two[1])));
         }
         return rows;
     }

@@ -8,8 +8,8 @@ import javafx.scene.input.MouseEvent;
 import javafx.scene.text.Text;
 import javafx.scene.text.TextAlignment;
 import mildtilt.app.controls.CanvasPane;
+import mildtilt.app.controls.ColorToken;
 import mildtilt.app.controls.Fonts;
-import mildtilt.app.controls.Ink;
 import mildtilt.app.workbench.HandsPosition;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
@@ -134,7 +134,7 @@ final class MapSheet extends CanvasPane {
         }
         Optional<Shown> map = map();
         if (map.isEmpty()) {
-            g.setFill(ink(Ink.FAINT));
+            g.setFill(ink(ColorToken.FAINT));
             g.setFont(Fonts.text(14));
             g.setTextAlign(TextAlignment.LEFT);
             g.fillText("Nothing to draw: this job has no axle, or it can't turn.", LEFT, h / 2, w - LEFT);
@@ -155,7 +155,7 @@ final class MapSheet extends CanvasPane {
         legend(g, m, w);
         double hx = xAt(m, bench.hands().steeringWheelDeg());
         double hy = yAt(m, bench.hands().travelLeft());
-        g.setStroke(ink(Ink.LINE));
+        g.setStroke(ink(ColorToken.LINE));
         g.setLineWidth(2);
         g.strokeLine(hx - 8, hy, hx + 8, hy);
         g.strokeLine(hx, hy - 8, hx, hy + 8);
@@ -165,16 +165,16 @@ final class MapSheet extends CanvasPane {
     /** @param margin not a number where the wheels can't go */
     private void cell(GraphicsContext g, Shown m, double margin, double x, double y, double cw, double ch, boolean hatch) {
         if (Double.isNaN(margin)) {
-            g.setFill(ink(Ink.GRID));
+            g.setFill(ink(ColorToken.GRID));
             g.fillRect(x, y, cw + 0.7, ch + 0.7);
             return;
         }
         double pale = margin < 0 ? 0.25 : margin < m.close ? 0.4 : 0.45 + 0.4 * Math.min(1, (margin - m.close) / (m.ample - m.close));
-        g.setFill(ink(margin < 0 ? Ink.STOP : margin < m.close ? Ink.LOOK : Ink.FINE).interpolate(ink(Ink.PAPER), pale));
+        g.setFill(ink(margin < 0 ? ColorToken.STOP : margin < m.close ? ColorToken.LOOK : ColorToken.FINE).interpolate(ink(ColorToken.PAPER), pale));
         // A little over its edge, so that no seams show.
         g.fillRect(x, y, cw + 0.7, ch + 0.7);
         if (margin < 0 && hatch) {
-            g.setStroke(ink(Ink.PAPER));
+            g.setStroke(ink(ColorToken.PAPER));
             g.setLineWidth(1);
             g.strokeLine(x, y + ch, x + cw, y);
         }
@@ -209,7 +209,7 @@ final class MapSheet extends CanvasPane {
     }
 
     private void axes(GraphicsContext g, Shown m, double w, double h) {
-        g.setFill(ink(Ink.LINE));
+        g.setFill(ink(ColorToken.LINE));
         g.setFont(Fonts.text(12));
         g.setTextBaseline(VPos.TOP);
         g.setTextAlign(TextAlignment.CENTER);
@@ -239,7 +239,7 @@ final class MapSheet extends CanvasPane {
         for (int i = 0; i < m.words.length; i++) {
             double y = TOP + 8 + i * 20;
             cell(g, m, margins[i], x, y - 6, 12, 12, true);
-            g.setFill(ink(Ink.LINE));
+            g.setFill(ink(ColorToken.LINE));
             g.fillText(m.words[i], x + 18, y, RIGHT - 32);
         }
     }
@@ -255,7 +255,7 @@ final class MapSheet extends CanvasPane {
         }
         String text = LengthText.decimal(m.steeringWheelDeg().get(i), 0) + "°, "
                 + Quantity.length(m.travels().get(j)).text(bench.lengthUnit()) + ": " + m.reading.apply(j * m.steeringWheelDeg().size() + i);
-        g.setFill(ink(pointing ? Ink.ACCENT : Ink.LINE));
+        g.setFill(ink(pointing ? ColorToken.ACCENT : ColorToken.LINE));
         g.setFont(Fonts.figure(13));
         g.setTextAlign(TextAlignment.RIGHT);
         g.setTextBaseline(VPos.TOP);

@@ -8,10 +8,10 @@ import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.text.TextAlignment;
 import mildtilt.app.controls.ChartPane;
+import mildtilt.app.controls.ColorToken;
 import mildtilt.app.controls.Fonts;
-import mildtilt.app.controls.Ink;
+import mildtilt.app.workbench.AnalysisUpdate;
 import mildtilt.app.workbench.Workbench;
-import mildtilt.app.workbench.Worked;
 import mildtilt.curve.Curve;
 import mildtilt.curve.Curve.Run;
 import mildtilt.curve.Curve.Series;
@@ -36,7 +36,7 @@ final class PlotSheet extends ChartPane {
     private static final double BOTTOM = 34;
 
     /** The first series in the accent, those beside it apart from each other. */
-    private static final Ink[] INKS = {Ink.ACCENT, Ink.LINE, Ink.LOOK, Ink.FINE};
+    private static final ColorToken[] INKS = {ColorToken.ACCENT, ColorToken.LINE, ColorToken.LOOK, ColorToken.FINE};
 
     private final Workbench bench;
     private Curve curve = Curve.COLUMN_TURN;
@@ -82,13 +82,13 @@ final class PlotSheet extends ChartPane {
 
     @Override
     protected void draw(GraphicsContext g, double w, double h) {
-        Optional<Worked> worked = bench.workedProperty().get();
+        Optional<AnalysisUpdate> worked = bench.workedProperty().get();
         List<Series> now = worked.map(x -> curve.series(x.now())).orElse(List.of());
-        List<Series> before = worked.flatMap(Worked::before).map(curve::series).orElse(List.of());
+        List<Series> before = worked.flatMap(AnalysisUpdate::before).map(curve::series).orElse(List.of());
         setAccessibleText(curve.title());
         if (now.isEmpty()) {
             xScale = null;
-            g.setFill(ink(Ink.FAINT));
+            g.setFill(ink(ColorToken.FAINT));
             g.setFont(Fonts.text(14));
             g.setTextAlign(TextAlignment.LEFT);
             g.fillText("Nothing to draw: this job lacks the parts, or they can't move so.", LEFT, h / 2, w - LEFT - RIGHT);
@@ -100,16 +100,16 @@ final class PlotSheet extends ChartPane {
         Scale x = Scale.over(runs(now), runs(before), 0, shown, LEFT, w - RIGHT, (w - LEFT) / 70);
         Scale y = Scale.over(runs(now), runs(before), 1, up, h - BOTTOM, top, (h - top - BOTTOM) / 26);
         xScale = x;
-        worked.map(Worked::now).flatMap(curve::used).ifPresent(used -> band(g, x, y, used.from() * shown, used.to() * shown));
+        worked.map(AnalysisUpdate::now).flatMap(curve::used).ifPresent(used -> band(g, x, y, used.from() * shown, used.to() * shown));
         grid(g, x, y, curve.across(bench.lengthUnit(), bench.wheelTravel() == WheelTravel.ROLL_ONLY), curve.unit(bench.lengthUnit()));
         for (Series s : before) {
-            stroke(g, s.runs(), x, y, shown, up, Ink.BEFORE, 1.5, true);
+            stroke(g, s.runs(), x, y, shown, up, ColorToken.BEFORE, 1.5, true);
         }
         for (int i = now.size() - 1; i >= 0; i--) {
             stroke(g, now.get(i).runs(), x, y, shown, up, INKS[Math.min(i, INKS.length - 1)], i == 0 ? 2.5 : 1.5, false);
         }
         double at = x.at(Math.clamp(CurveHands.at(curve, bench) * shown, x.low(), x.high()));
-        g.setStroke(ink(Ink.LINE));
+        g.setStroke(ink(ColorToken.LINE));
         g.setLineWidth(1);
         g.strokeLine(at, top, at, h - BOTTOM);
         names(g, now, x, y, shown, up);
@@ -169,7 +169,7 @@ final class PlotSheet extends ChartPane {
             return;
         }
         if (pointing) {
-            g.setStroke(ink(Ink.ACCENT));
+            g.setStroke(ink(ColorToken.ACCENT));
             g.setLineDashes(2, 3);
             g.strokeLine(x.at(at), top, x.at(at), h - BOTTOM);
             g.setLineDashes();
@@ -177,11 +177,11 @@ final class PlotSheet extends ChartPane {
         g.setFont(Fonts.figure(13));
         g.setTextAlign(TextAlignment.RIGHT);
         g.setTextBaseline(VPos.TOP);
-        g.setFill(ink(pointing ? Ink.ACCENT : Ink.LINE));
+        g.setFill(ink(pointing ? ColorToken.ACCENT : ColorToken.LINE));
         g.fillText(text.toString(), w - RIGHT - 2, 0, w - LEFT - RIGHT);
     }
 
-    private void stroke(GraphicsContext g, List<Run> runs, Scale x, Scale y, double shown, double up, Ink ink, double width, boolean dashed) {
+    private void stroke(GraphicsContext g, List<Run> runs, Scale x, Scale y, double shown, double up, ColorToken ink, double width, boolean dashed) {
         g.setStroke(ink(ink));
         g.setLineWidth(width);
         g.setLineDashes(dashed ? new double[] {5, 4} : null);

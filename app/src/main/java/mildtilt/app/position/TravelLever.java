@@ -6,8 +6,8 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.text.TextAlignment;
 import mildtilt.app.controls.CanvasPane;
+import mildtilt.app.controls.ColorToken;
 import mildtilt.app.controls.Fonts;
-import mildtilt.app.controls.Ink;
 import mildtilt.app.workbench.HandsPosition;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.geometry.Side;
@@ -91,16 +91,16 @@ final class TravelLever extends CanvasPane {
     protected void draw(GraphicsContext g, double w, double h) {
         Vehicle v = bench.job().vehicle();
         double x = w / 2;
-        g.setStroke(ink(Ink.GRID));
+        g.setStroke(ink(ColorToken.GRID));
         g.setLineWidth(4);
         g.strokeLine(x, yAt(v.bump()), x, yAt(-v.droop()));
-        g.setStroke(ink(Ink.LINE));
+        g.setStroke(ink(ColorToken.LINE));
         g.setLineWidth(1.5);
         g.strokeLine(x - 12, yAt(v.bump()), x + 12, yAt(v.bump()));
         g.strokeLine(x - 8, yAt(0), x + 8, yAt(0));
         g.strokeLine(x - 12, yAt(-v.droop()), x + 12, yAt(-v.droop()));
         if (bench.wheelTravel() == WheelTravel.NONE) {
-            g.setFill(ink(Ink.FAINT));
+            g.setFill(ink(ColorToken.FAINT));
             g.setFont(Fonts.text(12));
             g.setTextAlign(TextAlignment.CENTER);
             g.setTextBaseline(VPos.CENTER);
@@ -110,15 +110,15 @@ final class TravelLever extends CanvasPane {
             return;
         }
         boolean atEnd = travel() >= v.bump() || travel() <= -v.droop();
-        g.setFill(ink(isFocused() ? Ink.ACCENT : atEnd ? Ink.STOP : Ink.LINE));
+        g.setFill(ink(isFocused() ? ColorToken.ACCENT : atEnd ? ColorToken.STOP : ColorToken.LINE));
         g.fillRoundRect(x - 17, yAt(travel()) - 6, 34, 12, 6, 6);
-        g.setFill(ink(Ink.FAINT));
+        g.setFill(ink(ColorToken.FAINT));
         g.setFont(Fonts.text(11));
         g.setTextAlign(TextAlignment.CENTER);
         g.setTextBaseline(VPos.CENTER);
         g.fillText("bump", x, 6);
         g.fillText("droop", x, h - BOTTOM + 10);
-        g.setFill(ink(Ink.LINE));
+        g.setFill(ink(ColorToken.LINE));
         g.setFont(Fonts.text(13));
         String name = side == Side.LEFT ? "Left" : "Right";
         String figure = LengthText.format(travel(), bench.lengthUnit());

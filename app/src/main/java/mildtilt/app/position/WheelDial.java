@@ -12,8 +12,8 @@ import javafx.scene.input.MouseEvent;
 import javafx.scene.shape.ArcType;
 import javafx.scene.text.TextAlignment;
 import mildtilt.app.controls.CanvasPane;
+import mildtilt.app.controls.ColorToken;
 import mildtilt.app.controls.Fonts;
-import mildtilt.app.controls.Ink;
 import mildtilt.app.workbench.HandsPosition;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.geometry.Side;
@@ -103,19 +103,19 @@ final class WheelDial extends CanvasPane {
         double cx = w / 2;
         double cy = middle();
         limits(g, cx, cy, r + 7, deg);
-        g.setStroke(isFocused() ? ink(Ink.ACCENT) : ink(Ink.LINE));
+        g.setStroke(isFocused() ? ink(ColorToken.ACCENT) : ink(ColorToken.LINE));
         g.setLineWidth(7);
         g.strokeOval(cx - r, cy - r, 2 * r, 2 * r);
-        g.setStroke(ink(Ink.LINE));
+        g.setStroke(ink(ColorToken.LINE));
         g.setLineWidth(5);
         for (double spoke : new double[] {0, 120, 240}) {
             double a = Math.toRadians(spoke - deg);
-            g.setStroke(spoke == 0 ? ink(Ink.ACCENT) : ink(Ink.LINE));
+            g.setStroke(spoke == 0 ? ink(ColorToken.ACCENT) : ink(ColorToken.LINE));
             g.strokeLine(cx + Math.sin(a) * 20, cy - Math.cos(a) * 20, cx + Math.sin(a) * (r - 3), cy - Math.cos(a) * (r - 3));
         }
         g.setTextAlign(TextAlignment.CENTER);
         g.setTextBaseline(VPos.CENTER);
-        g.setFill(ink(Ink.LINE));
+        g.setFill(ink(ColorToken.LINE));
         g.setFont(Fonts.figure(16));
         String text = LengthText.decimal(Math.abs(deg), 0) + "°";
         String way = Math.abs(deg) < 0.5 ? "" : deg > 0 ? ", left" : ", right";
@@ -163,21 +163,21 @@ final class WheelDial extends CanvasPane {
     /** How much of the way to each end is used, as an arc; full at the end. */
     private void limits(GraphicsContext g, double cx, double cy, double r, double deg) {
         g.setLineWidth(3);
-        g.setStroke(ink(Ink.GRID));
+        g.setStroke(ink(ColorToken.GRID));
         g.strokeOval(cx - r, cy - r, 2 * r, 2 * r);
         double stop = bench.train().stopDeg(deg >= 0 ? Side.LEFT : Side.RIGHT).orElse(360.0);
         double part = stop == 0 ? 0 : deg / Math.abs(stop);
         boolean atEnd = Math.abs(part) > 0.999;
-        g.setStroke(ink(atEnd ? Ink.STOP : Ink.ACCENT));
+        g.setStroke(ink(atEnd ? ColorToken.STOP : ColorToken.ACCENT));
         g.strokeArc(cx - r, cy - r, 2 * r, 2 * r, 90, 180 * part, ArcType.OPEN);
         for (Mark m : marks()) {
             double a = Math.toRadians(90 + m.onRingDeg);
-            g.setStroke(ink(m.limits ? Ink.STOP : Ink.LOOK));
+            g.setStroke(ink(m.limits ? ColorToken.STOP : ColorToken.LOOK));
             g.setLineWidth(3);
             g.strokeLine(cx + Math.cos(a) * (r - 4), cy - Math.sin(a) * (r - 4), cx + Math.cos(a) * (r + 5), cy - Math.sin(a) * (r + 5));
         }
         // The end of the gear's travel is drawn at the bottom, half way round to either side.
-        g.setStroke(ink(Ink.LINE));
+        g.setStroke(ink(ColorToken.LINE));
         g.setLineWidth(2);
         g.strokeLine(cx, cy + r - 4, cx, cy + r + 4);
     }

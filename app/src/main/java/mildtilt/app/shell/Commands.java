@@ -29,11 +29,11 @@ import javafx.scene.layout.VBox;
 import javafx.stage.Stage;
 import javafx.stage.WindowEvent;
 import mildtilt.app.controls.Wrap;
-import mildtilt.app.view.BayPane;
-import mildtilt.app.workbench.FitSheet;
+import mildtilt.app.view.ViewPane;
 import mildtilt.app.workbench.HandsPosition;
 import mildtilt.app.workbench.MakeSheet;
 import mildtilt.app.workbench.SideTab;
+import mildtilt.app.workbench.TrialSheetChoice;
 import mildtilt.app.workbench.ViewChoice;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
@@ -53,7 +53,7 @@ final class Commands {
     private final Documents documents;
     private final List<Group> groups = new ArrayList<>();
 
-    Commands(Stage window, Workbench bench, Documents documents, BayPane bay, ObjectProperty<Theme> theme, Runnable start) {
+    Commands(Stage window, Workbench bench, Documents documents, ViewPane bay, ObjectProperty<Theme> theme, Runnable start) {
         this.window = window;
         this.bench = bench;
         this.documents = documents;
@@ -257,7 +257,7 @@ final class Commands {
     /** In either stage that has sheets; from another to the Make stage. */
     private void nextSheet() {
         if (bench.stageProperty().get() == WorkStage.FIT) {
-            bench.fitSheetProperty().set(after(FitSheet.values(), bench.fitSheetProperty().get()));
+            bench.fitSheetProperty().set(after(TrialSheetChoice.values(), bench.fitSheetProperty().get()));
         } else if (bench.stageProperty().get() == WorkStage.MAKE) {
             bench.makeSheetProperty().set(after(MakeSheet.values(), bench.makeSheetProperty().get()));
         } else {

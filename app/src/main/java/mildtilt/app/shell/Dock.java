@@ -15,7 +15,7 @@ import javafx.scene.layout.VBox;
 import mildtilt.app.compare.CompareTable;
 import mildtilt.app.controls.Wrap;
 import mildtilt.app.plot.PlotPane;
-import mildtilt.app.position.HandsPane;
+import mildtilt.app.position.PositionPane;
 import mildtilt.app.workbench.HandsPosition;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.geometry.Side;
@@ -69,7 +69,7 @@ final class Dock extends StackPane {
         plot.managedProperty().bind(plot.visibleProperty());
         figures.visibleProperty().bind(narrow.not().or(swap.selectedProperty().not()));
         figures.managedProperty().bind(figures.visibleProperty());
-        HBox whole = new HBox(new HandsPane(bench), figures, plot, new VBox(fold("▾", "fold-dock", "Fold the dock to one line", true), swap));
+        HBox whole = new HBox(new PositionPane(bench), figures, plot, new VBox(fold("▾", "fold-dock", "Fold the dock to one line", true), swap));
         whole.getStyleClass().add("dock");
         return whole;
     }

@@ -18,7 +18,7 @@ import javafx.scene.control.ButtonType;
 import javafx.scene.control.Label;
 import javafx.stage.Window;
 import mildtilt.app.shell.FilePrompt.Kind;
-import mildtilt.app.trial.FitStagePane;
+import mildtilt.app.trial.TrialStagePane;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.build.Making;
 import mildtilt.format.DemoJob;
@@ -31,7 +31,7 @@ import mildtilt.format.PointsCsv;
 import mildtilt.format.RulesFile;
 import mildtilt.format.ScanFile;
 import mildtilt.geometry.ImpossibleGeometryException;
-import mildtilt.job.Built;
+import mildtilt.job.BuiltVehicle;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
 import mildtilt.job.TrialLog;
@@ -250,8 +250,8 @@ public final class Documents {
     }
 
     /** What the Fit stage asks files for. */
-    public FitStagePane.Files fitFiles(Window owner) {
-        return new FitStagePane.Files() {
+    public TrialStagePane.Files fitFiles(Window owner) {
+        return new TrialStagePane.Files() {
             @Override
             public Optional<String> photo() {
                 Optional<Path> job = bench.fileProperty().get();
@@ -275,7 +275,7 @@ public final class Documents {
             }
 
             @Override
-            public void inspection(Built vehicle) {
+            public void inspection(BuiltVehicle vehicle) {
                 papers(owner).inspection(vehicle);
             }
 

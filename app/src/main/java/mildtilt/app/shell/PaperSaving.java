@@ -15,14 +15,14 @@ import mildtilt.app.shell.FilePrompt.Kind;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.catalogue.Catalogue;
 import mildtilt.format.CsvFiles;
-import mildtilt.format.FitFiles;
 import mildtilt.format.InspectionPdf;
 import mildtilt.format.JobBookPdf;
 import mildtilt.format.JobCardPdf;
 import mildtilt.format.JobFile;
 import mildtilt.format.PapersFiles;
 import mildtilt.format.RunSheetPdf;
-import mildtilt.job.Built;
+import mildtilt.format.TrialFiles;
+import mildtilt.job.BuiltVehicle;
 import mildtilt.job.Job;
 import mildtilt.report.Papers;
 import mildtilt.steer.Grid;
@@ -126,7 +126,7 @@ public final class PaperSaving implements MakeStagePane.Saving {
     }
 
     /** The inspection sheet of one vehicle. */
-    void inspection(Built vehicle) {
+    void inspection(BuiltVehicle vehicle) {
         Now now = now();
         prompt.save(owner, "Save the inspection sheet", Kind.CARD, suggested() + "-inspection").ifPresent(p -> put.accept(() -> {
             JobFile.replace(p, InspectionPdf.write(vehicle, Analysis.of(now.job, Grid.USUAL, now.catalogue), now.unit, now.day, now.file));
@@ -137,7 +137,7 @@ public final class PaperSaving implements MakeStagePane.Saving {
     /** The log of all trials as tables, and every inspection sheet. */
     void log() {
         Now now = now();
-        prompt.folder(owner, "Folder for the log of trials").ifPresent(p -> put.accept(() -> told(FitFiles.write(now.job, now.unit, now.day, now.file, p).size(), "files", p)));
+        prompt.folder(owner, "Folder for the log of trials").ifPresent(p -> put.accept(() -> told(TrialFiles.write(now.job, now.unit, now.day, now.file, p).size(), "files", p)));
     }
 
     private static String told(int n, String what, Path folder) {

@@ -11,7 +11,7 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import mildtilt.app.controls.Wrap;
 import mildtilt.app.findings.FindingList;
-import mildtilt.app.part.PiecePane;
+import mildtilt.app.part.PartSizes;
 import mildtilt.app.train.TrainMenu;
 import mildtilt.app.workbench.SideTab;
 import mildtilt.app.workbench.Workbench;
@@ -45,7 +45,7 @@ final class PartPane extends VBox {
                 change.getItems().setAll(bench.selectionProperty().get().map(menu::of).orElse(List.of()));
             }
         });
-        StackPane sizes = new StackPane(new PiecePane(bench, wanted, false), change);
+        StackPane sizes = new StackPane(new PartSizes(bench, wanted, false), change);
         StackPane.setAlignment(change, Pos.TOP_RIGHT);
         VBox body = new VBox(sizes, head, found);
         body.getStyleClass().add("tab-body");

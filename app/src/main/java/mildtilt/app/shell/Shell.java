@@ -25,7 +25,7 @@ import javafx.scene.layout.VBox;
 import javafx.stage.Stage;
 import javafx.util.Duration;
 import mildtilt.app.column.UnrolledStrip;
-import mildtilt.app.controls.Lazily;
+import mildtilt.app.controls.LazyPane;
 import mildtilt.app.linkage.VariantsTable;
 import mildtilt.app.make.MakeStagePane;
 import mildtilt.app.start.GlossarySheet;
@@ -33,9 +33,9 @@ import mildtilt.app.start.StartPane;
 import mildtilt.app.start.TermHints;
 import mildtilt.app.start.Tour;
 import mildtilt.app.train.TrainStrip;
-import mildtilt.app.trial.FitStagePane;
-import mildtilt.app.view.BayPane;
+import mildtilt.app.trial.TrialStagePane;
 import mildtilt.app.view.VehicleView;
+import mildtilt.app.view.ViewPane;
 import mildtilt.app.workbench.SideTab;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
@@ -51,8 +51,8 @@ public final class Shell {
     private final Stage window;
     private final Workbench bench;
     private final Documents documents;
-    private final BayPane bay;
-    private Optional<FitStagePane> fitting = Optional.empty();
+    private final ViewPane bay;
+    private Optional<TrialStagePane> fitting = Optional.empty();
     private final Tour tour;
     private final StageLayouts layouts;
     /** Over all else, for the frame of the tour. */
@@ -64,7 +64,7 @@ public final class Shell {
         this.window = window;
         this.bench = bench;
         documents = new Documents(bench, recovery, own, recent, prompt, clock);
-        bay = new BayPane(bench, image -> documents.papers(window).picture(image));
+        bay = new ViewPane(bench, image -> documents.papers(window).picture(image));
         over.setMouseTransparent(true);
         over.setPickOnBounds(false);
         tour = new Tour(bench, over);
@@ -86,8 +86,8 @@ public final class Shell {
         work.setMinSize(0, 0);
         work.visibleProperty().bind(starting.not());
         StackPane centre = new StackPane(work);
-        Lazily.put(centre, starting, () -> new StartPane(bench, begin()));
-        Finds finds = new Finds(bench, commands);
+        LazyPane.put(centre, starting, () -> new StartPane(bench, begin()));
+        SearchIndex finds = new SearchIndex(bench, commands);
         FindField find = new FindField(finds::all);
         BorderPane root = new BorderPane(centre);
         root.setTop(new VBox(new Header(bench, commands, find, theme), train));
@@ -168,7 +168,7 @@ public final class Shell {
     /** Lets go of the instruments, and writes down how the window was laid out. */
     public void close() {
         layouts.keep();
-        fitting.ifPresent(FitStagePane::close);
+        fitting.ifPresent(TrialStagePane::close);
     }
 
     public Documents documents() {
@@ -198,10 +198,10 @@ public final class Shell {
         VBox.setVgrow(middle, Priority.ALWAYS);
         BooleanBinding comparing = bench.stageProperty().isEqualTo(WorkStage.LINKAGE)
                 .and(bench.sideTabProperty().isEqualTo(SideTab.VARIANTS));
-        Lazily.put(middle, comparing, () -> new VariantsTable(bench));
-        Lazily.put(middle, bench.stageProperty().isEqualTo(WorkStage.MAKE), () -> new MakeStagePane(bench, clock, documents.papers(window)));
-        Lazily.put(middle, bench.stageProperty().isEqualTo(WorkStage.FIT), () -> {
-            FitStagePane fit = new FitStagePane(bench, clock, documents.fitFiles(window), new VehicleView(bench));
+        LazyPane.put(middle, comparing, () -> new VariantsTable(bench));
+        LazyPane.put(middle, bench.stageProperty().isEqualTo(WorkStage.MAKE), () -> new MakeStagePane(bench, clock, documents.papers(window)));
+        LazyPane.put(middle, bench.stageProperty().isEqualTo(WorkStage.FIT), () -> {
+            TrialStagePane fit = new TrialStagePane(bench, clock, documents.fitFiles(window), new VehicleView(bench));
             fitting = Optional.of(fit);
             return fit;
         });

@@ -12,19 +12,19 @@ import javafx.stage.Stage;
 import mildtilt.app.clearance.GapsPane;
 import mildtilt.app.clearance.ObstaclesPane;
 import mildtilt.app.clearance.RoutePane;
-import mildtilt.app.column.HoldingPane;
-import mildtilt.app.column.PhasingPane;
+import mildtilt.app.column.ClockingPane;
 import mildtilt.app.column.RangePane;
 import mildtilt.app.column.RulesPane;
-import mildtilt.app.controls.Lazily;
+import mildtilt.app.column.SupportsPane;
+import mildtilt.app.controls.LazyPane;
 import mildtilt.app.findings.FindingList;
-import mildtilt.app.findings.NotesPane;
-import mildtilt.app.linkage.KnucklePane;
+import mildtilt.app.findings.FindingsPane;
+import mildtilt.app.linkage.ArmsPane;
+import mildtilt.app.linkage.SolvePane;
 import mildtilt.app.linkage.VariantsPane;
-import mildtilt.app.linkage.WorkOutPane;
-import mildtilt.app.part.PiecePane;
-import mildtilt.app.survey.SurePane;
+import mildtilt.app.part.PartSizes;
 import mildtilt.app.survey.SurveyPane;
+import mildtilt.app.survey.UncertaintyPane;
 import mildtilt.app.workbench.SideTab;
 import mildtilt.app.workbench.Workbench;
 
@@ -73,18 +73,18 @@ final class SidePanel extends VBox {
         StackPane panes = new StackPane();
         panes.setMinSize(0, 0);
         for (SideTab t : SideTab.values()) {
-            Lazily.put(panes, bench.sideTabProperty().isEqualTo(t), () -> switch (t) {
-                case NOTES -> new NotesPane(bench);
+            LazyPane.put(panes, bench.sideTabProperty().isEqualTo(t), () -> switch (t) {
+                case NOTES -> new FindingsPane(bench);
                 case PART -> new PartPane(bench);
                 case MEASURED -> new SurveyPane(bench, () -> documents.openPoints(window));
-                case SURE -> new SurePane(bench);
-                case KNUCKLE -> new KnucklePane(bench);
-                case WORK_OUT -> new WorkOutPane(bench);
+                case SURE -> new UncertaintyPane(bench);
+                case KNUCKLE -> new ArmsPane(bench);
+                case WORK_OUT -> new SolvePane(bench);
                 case VARIANTS -> new VariantsPane(bench);
-                case PHASING -> new PhasingPane(bench);
-                case HOLDING -> new HoldingPane(bench);
+                case PHASING -> new ClockingPane(bench);
+                case HOLDING -> new SupportsPane(bench);
                 case RANGE -> new RangePane(bench);
-                case IN_THE_WAY -> new ObstaclesPane(bench, new PiecePane(bench, ofObstacles, true), () -> documents.openScan(window));
+                case IN_THE_WAY -> new ObstaclesPane(bench, new PartSizes(bench, ofObstacles, true), () -> documents.openScan(window));
                 case GAPS -> new GapsPane(bench);
                 case ROUTE -> new RoutePane(bench);
                 case RULES -> new RulesPane(bench, () -> documents.saveRules(window), () -> documents.openRules(window));

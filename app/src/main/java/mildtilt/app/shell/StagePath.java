@@ -10,9 +10,9 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import mildtilt.app.controls.StateMark;
+import mildtilt.app.workbench.AnalysisUpdate;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
-import mildtilt.app.workbench.Worked;
 import mildtilt.findings.Finding;
 import mildtilt.findings.Severity;
 
@@ -53,7 +53,7 @@ final class StagePath extends HBox {
     }
 
     private void refresh() {
-        Optional<Worked> worked = bench.workedProperty().get();
+        Optional<AnalysisUpdate> worked = bench.workedProperty().get();
         for (WorkStage s : WorkStage.values()) {
             long stops = count(worked, s, Severity.STOP);
             long checks = count(worked, s, Severity.LOOK);
@@ -71,7 +71,7 @@ final class StagePath extends HBox {
         }
     }
 
-    private static long count(Optional<Worked> worked, WorkStage stage, Severity severity) {
+    private static long count(Optional<AnalysisUpdate> worked, WorkStage stage, Severity severity) {
         return worked.stream().flatMap(w -> w.now().findings().stream()).filter(f -> f.severity() == severity && WorkStage.of(f) == stage).count();
     }
 }

@@ -18,10 +18,10 @@ import javafx.scene.layout.Priority;
 import mildtilt.app.controls.WordField;
 import mildtilt.app.controls.Wrap;
 import mildtilt.app.forms.FormPane;
-import mildtilt.app.workbench.Beside;
+import mildtilt.app.workbench.AnalysisUpdate;
+import mildtilt.app.workbench.LatestTask;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
-import mildtilt.app.workbench.Worked;
 import mildtilt.geometry.Point;
 import mildtilt.id.Id;
 import mildtilt.job.Job;
@@ -29,7 +29,7 @@ import mildtilt.job.JobPoints;
 import mildtilt.job.Names;
 import mildtilt.job.PointId;
 import mildtilt.survey.Reading;
-import mildtilt.survey.Skew;
+import mildtilt.survey.SideDifference;
 import mildtilt.survey.Survey;
 import mildtilt.survey.SurveyPoint;
 import mildtilt.survey.Surveyed;
@@ -46,7 +46,7 @@ public final class SurveyPane extends FormPane {
     private static final double ANGLE = 0.3;
 
     private final Runnable takeCsv;
-    private final Beside<Settled> beside;
+    private final LatestTask<Settled> beside;
     private Optional<Settled> settled = Optional.empty();
     private Optional<Id> open = Optional.empty();
     private Names names;
@@ -59,7 +59,7 @@ public final class SurveyPane extends FormPane {
         super(bench, "survey-pane");
         this.takeCsv = takeCsv;
         names = Names.of(bench.job());
-        beside = new Beside<>(s -> {
+        beside = new LatestTask<>(s -> {
             settled = Optional.of(s);
             showAgain();
         }, problem -> bench.refuse("The survey could not be worked out: " + problem.getMessage()));
@@ -79,12 +79,12 @@ public final class SurveyPane extends FormPane {
     }
 
     @Override
-    protected Optional<String> missing(Worked worked) {
+    protected Optional<String> missing(AnalysisUpdate worked) {
         return Optional.empty();
     }
 
     @Override
-    protected Object basis(Worked worked) {
+    protected Object basis(AnalysisUpdate worked) {
         return List.of(new SameOnly(bench.job()), settled);
     }
 
@@ -93,7 +93,7 @@ public final class SurveyPane extends FormPane {
     }
 
     @Override
-    protected void show(Worked worked) {
+    protected void show(AnalysisUpdate worked) {
         Job job = bench.job();
         Survey survey = job.survey();
         names = Names.of(job);
@@ -292,7 +292,7 @@ public final class SurveyPane extends FormPane {
 
     /** Left against right, and the axle against square. */
     private void skew(Surveyed s) {
-        Skew skew = Skew.of(s, names);
+        SideDifference skew = SideDifference.of(s, names);
         if (skew.pairs().isEmpty()) {
             return;
         }

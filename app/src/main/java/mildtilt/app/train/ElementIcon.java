@@ -3,14 +3,14 @@ import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
 import javafx.scene.shape.StrokeLineCap;
-import mildtilt.app.controls.Ink;
-import mildtilt.app.controls.InkedPane;
+import mildtilt.app.controls.ColorToken;
+import mildtilt.app.controls.ColoredPane;
 import mildtilt.gear.RackAndPinion;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
 
 /** A small drawing of one kind of element, in ink. */
-final class ElementIcon extends InkedPane {
+final class ElementIcon extends ColoredPane {
 
     static final double WIDTH = 46;
     static final double HEIGHT = 26;
@@ -33,7 +33,7 @@ final class ElementIcon extends InkedPane {
     protected void redraw() {
         GraphicsContext g = canvas.getGraphicsContext2D();
         g.clearRect(0, 0, WIDTH, HEIGHT);
-        Color line = ink(Ink.LINE);
+        Color line = ink(ColorToken.LINE);
         g.setStroke(line);
         g.setFill(line);
         g.setLineCap(StrokeLineCap.ROUND);
@@ -71,7 +71,7 @@ final class ElementIcon extends InkedPane {
                 g.strokeLine(14, 6, 30, 21);
                 g.setLineWidth(1.5);
                 g.strokeOval(9, 1, 10, 10);
-                g.setFill(ink(Ink.PAPER));
+                g.setFill(ink(ColorToken.PAPER));
                 g.fillOval(27, 17, 7, 7);
                 g.strokeOval(27, 17, 7, 7);
             }
@@ -79,7 +79,7 @@ final class ElementIcon extends InkedPane {
                 g.setLineWidth(3);
                 g.strokeLine(8, 19, 38, 8);
                 g.setLineWidth(1.5);
-                g.setFill(ink(Ink.PAPER));
+                g.setFill(ink(ColorToken.PAPER));
                 g.fillOval(3, 16, 8, 8);
                 g.strokeOval(3, 16, 8, 8);
                 g.fillOval(35, 3, 8, 8);
@@ -87,7 +87,7 @@ final class ElementIcon extends InkedPane {
             }
             case Element.Relay _ -> {
                 g.strokePolygon(new double[] {23, 8, 38}, new double[] {4, 21, 21}, 3);
-                g.setFill(ink(Ink.PAPER));
+                g.setFill(ink(ColorToken.PAPER));
                 g.fillOval(19, 1, 8, 8);
                 g.strokeOval(19, 1, 8, 8);
             }
@@ -106,7 +106,7 @@ final class ElementIcon extends InkedPane {
             case Element.SteeringArms _ -> {
                 g.setLineWidth(5);
                 g.strokePolyline(new double[] {9, 22, 40}, new double[] {6, 13, 19}, 3);
-                g.setFill(ink(Ink.PAPER));
+                g.setFill(ink(ColorToken.PAPER));
                 g.fillOval(36.5, 15.5, 7, 7);
                 g.setLineWidth(1.5);
                 g.strokeOval(36.5, 15.5, 7, 7);
@@ -141,7 +141,7 @@ final class ElementIcon extends InkedPane {
         g.setLineWidth(2);
         g.strokePolyline(new double[] {25, 17, 14, 20, 28}, new double[] {8, 10, 16, 20, 18}, 5);
         g.strokePolyline(new double[] {19, 28, 32, 27, 20}, new double[] {7, 6, 10, 18, 19}, 5);
-        g.setFill(ink(Ink.PAPER));
+        g.setFill(ink(ColorToken.PAPER));
         g.fillOval(20, 10, 6, 6);
         g.strokeOval(20, 10, 6, 6);
     }

@@ -11,15 +11,15 @@ import mildtilt.trials.diagnose.Diagnosis;
 import mildtilt.units.Quantity;
 
 /** Which causes fit the readings, how surely, and what to do at the bench. */
-final class DiagnosisPane extends FitPane {
+final class DiagnosisPane extends TrialPane {
 
-    DiagnosisPane(Workbench bench, FitDesk desk) {
+    DiagnosisPane(Workbench bench, TrialDesk desk) {
         super(bench, desk, "fit-diagnosis");
         refresh();
     }
 
     @Override
-    protected void show(Trial t, FitDesk.Told told) {
+    protected void show(Trial t, TrialDesk.Told told) {
         title("Diagnosis", "Every cause that is known, and every two of them, are fitted to the readings: gear high, low, to a side, forward or tilted; either arm or both, up, out or long; the arms swapped. Rods are taken to be set anew after.");
         of(t);
         Optional<Diagnosis> cause = told.cause();

@@ -10,9 +10,9 @@ import javafx.scene.layout.Priority;
 import mildtilt.app.controls.WordField;
 import mildtilt.app.controls.Wrap;
 import mildtilt.app.forms.FormPane;
+import mildtilt.app.workbench.AnalysisUpdate;
 import mildtilt.app.workbench.Workbench;
-import mildtilt.app.workbench.Worked;
-import mildtilt.job.Built;
+import mildtilt.job.BuiltVehicle;
 import mildtilt.trials.Inspection;
 import mildtilt.trials.Inspection.Tick;
 import mildtilt.trials.compare.FitTables;
@@ -22,11 +22,11 @@ import mildtilt.trials.compare.InspectionList.Item;
 /** What is looked at before the vehicle is driven and after it was driven first, with who and when: a builder's record. */
 final class InspectionPane extends FormPane {
 
-    private final FitDesk desk;
+    private final TrialDesk desk;
     private final Runnable savePdf;
     private String who = "";
 
-    InspectionPane(Workbench bench, FitDesk desk, Runnable savePdf) {
+    InspectionPane(Workbench bench, TrialDesk desk, Runnable savePdf) {
         super(bench, "fit-inspection");
         this.desk = desk;
         this.savePdf = savePdf;
@@ -35,18 +35,18 @@ final class InspectionPane extends FormPane {
     }
 
     @Override
-    protected Optional<String> missing(Worked worked) {
+    protected Optional<String> missing(AnalysisUpdate worked) {
         return Optional.empty();
     }
 
     @Override
-    protected Object basis(Worked worked) {
+    protected Object basis(AnalysisUpdate worked) {
         return List.of(new SameOnly(worked.now()), new SameOnly(bench.job()), desk.vehicle().id());
     }
 
     @Override
-    protected void show(Worked worked) {
-        Built v = desk.vehicle();
+    protected void show(AnalysisUpdate worked) {
+        BuiltVehicle v = desk.vehicle();
         title("Inspection: " + v.name(), "");
         add(Wrap.text(InspectionList.CAUTION, "step"));
         List<Item> items = InspectionList.of(worked.now(), v.inspection());
@@ -74,7 +74,7 @@ final class InspectionPane extends FormPane {
         }
     }
 
-    private void item(Built v, Item item) {
+    private void item(BuiltVehicle v, Item item) {
         Optional<Tick> tick = v.inspection().tick(item.id());
         String id = item.id().text().replaceAll("[^a-z0-9]+", "-");
         ToggleButton fine = state("Fine", "inspect-fine-" + id, tick.filter(Tick::found).isPresent());

@@ -14,12 +14,12 @@ import mildtilt.trials.Setup;
 import mildtilt.trials.instruments.FileInstruments;
 import mildtilt.trials.instruments.InstrumentException;
 import mildtilt.trials.instruments.InstrumentKind;
+import mildtilt.trials.instruments.InstrumentPlacement;
+import mildtilt.trials.instruments.InstrumentReading;
 import mildtilt.trials.instruments.Instruments;
-import mildtilt.trials.instruments.Mark;
 import mildtilt.trials.instruments.SimulatedVehicle;
 import mildtilt.trials.instruments.SocketInstruments;
 import mildtilt.trials.instruments.StandIn;
-import mildtilt.trials.instruments.Taken;
 import org.jspecify.annotations.Nullable;
 
 /** The instruments in use, asked a few times a second on a thread of their own: a device may be slow, or gone. Its properties change on the interface thread. */
@@ -29,7 +29,7 @@ final class InstrumentLink implements AutoCloseable {
     private static final int EVERY_MS = 250;
 
     /** What is to be read. */
-    record Watch(InstrumentKind kind, Mark mark, Setup setup, boolean rodOn) {}
+    record Watch(InstrumentKind kind, InstrumentPlacement mark, Setup setup, boolean rodOn) {}
 
     /** Makes a connection, on the link's own thread. */
     private interface Connecting {
@@ -41,7 +41,7 @@ final class InstrumentLink implements AutoCloseable {
         t.setDaemon(true);
         return t;
     });
-    private final ReadOnlyObjectWrapper<Optional<Taken>> live = new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final ReadOnlyObjectWrapper<Optional<InstrumentReading>> live = new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyStringWrapper state = new ReadOnlyStringWrapper(NONE);
     // On the interface thread: a reading that was still on its way when something else was asked for is not taken for that.
     private Optional<Watch> wanted = Optional.empty();
@@ -55,7 +55,7 @@ final class InstrumentLink implements AutoCloseable {
         worker.scheduleWithFixedDelay(this::poll, EVERY_MS, EVERY_MS, TimeUnit.MILLISECONDS);
     }
 
-    ReadOnlyObjectProperty<Optional<Taken>> liveProperty() {
+    ReadOnlyObjectProperty<Optional<InstrumentReading>> liveProperty() {
         return live.getReadOnlyProperty();
     }
 
@@ -147,7 +147,7 @@ final class InstrumentLink implements AutoCloseable {
                 now.stand(w.setup(), w.rodOn());
                 placed = true;
             }
-            Taken t = now.read(w.kind());
+            InstrumentReading t = now.read(w.kind());
             Platform.runLater(() -> {
                 if (wanted.equals(Optional.of(w))) {
                     live.set(Optional.of(t));
@@ -158,7 +158,7 @@ final class InstrumentLink implements AutoCloseable {
         }
     }
 
-    private void show(Optional<Taken> taken, String words) {
+    private void show(Optional<InstrumentReading> taken, String words) {
         Platform.runLater(() -> {
             live.set(taken);
             state.set(words);

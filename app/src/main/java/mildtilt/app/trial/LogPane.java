@@ -4,33 +4,33 @@ import java.util.List;
 import java.util.Optional;
 import mildtilt.analysis.Headline;
 import mildtilt.analysis.Headlines;
+import mildtilt.app.workbench.AnalysisUpdate;
 import mildtilt.app.workbench.Workbench;
-import mildtilt.app.workbench.Worked;
 import mildtilt.job.Change;
 import mildtilt.job.Trial;
 
 /** Every change of the plan with its reason, and the plan of a trial beside the plan of today. */
-final class LogPane extends FitPane {
+final class LogPane extends TrialPane {
 
     private static final int SHOWN = 40;
 
-    LogPane(Workbench bench, FitDesk desk) {
+    LogPane(Workbench bench, TrialDesk desk) {
         super(bench, desk, "fit-log");
         refresh();
     }
 
     @Override
-    protected Optional<String> missing(Worked worked) {
+    protected Optional<String> missing(AnalysisUpdate worked) {
         return Optional.empty();
     }
 
     @Override
-    protected Object basis(Worked worked) {
+    protected Object basis(AnalysisUpdate worked) {
         return List.of(super.basis(worked), new SameOnly(worked.now()));
     }
 
     @Override
-    protected void show(Worked worked) {
+    protected void show(AnalysisUpdate worked) {
         title("Log", "What was done to the plan and why, newest first. Readings, ticks and reasons carry their own dates and are no changes of the plan.");
         desk.trial().ifPresent(t -> desk.told().ifPresent(d -> show(t, d)));
         head("Changes of the plan");
@@ -53,11 +53,11 @@ final class LogPane extends FitPane {
     }
 
     @Override
-    protected void show(Trial t, FitDesk.Told told) {
+    protected void show(Trial t, TrialDesk.Told told) {
         head("The plan of " + t.sheet().name() + " beside the plan now");
         Headlines then = told.figures().then().headlines();
         List<List<String>> rows = new ArrayList<>();
-        bench.workedProperty().get().map(Worked::now).ifPresent(now -> {
+        bench.workedProperty().get().map(AnalysisUpdate::now).ifPresent(now -> {
             for (Headlines.Change c : then.against(now.headlines())) {
                 if (c.notable()) {
                     Headline h = c.headline();

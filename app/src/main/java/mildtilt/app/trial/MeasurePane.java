@@ -19,22 +19,22 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import mildtilt.app.controls.Choices;
 import mildtilt.app.controls.Wrap;
-import mildtilt.app.workbench.FitSheet;
 import mildtilt.app.workbench.HandsPosition;
+import mildtilt.app.workbench.TrialSheetChoice;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.job.Element;
 import mildtilt.job.Names;
 import mildtilt.job.Trial;
-import mildtilt.trials.Gauge;
+import mildtilt.trials.Measurand;
 import mildtilt.trials.Setup;
 import mildtilt.trials.TrialReading;
 import mildtilt.trials.compare.AgainstPlan;
-import mildtilt.trials.compare.Asked;
-import mildtilt.trials.compare.Asked.Round;
-import mildtilt.trials.instruments.Mark;
-import mildtilt.trials.instruments.Taken;
+import mildtilt.trials.compare.MeasurementTask;
+import mildtilt.trials.compare.MeasurementTask.Round;
+import mildtilt.trials.instruments.InstrumentPlacement;
+import mildtilt.trials.instruments.InstrumentReading;
 import mildtilt.units.Phrase;
 import mildtilt.units.Quantity;
 import mildtilt.units.UnreadableMeasureException;
@@ -47,7 +47,7 @@ final class MeasurePane extends VBox {
     private final Workbench bench;
     /** What parts are called in the trial at hand. */
     private Names names;
-    private final FitDesk desk;
+    private final TrialDesk desk;
     private final InstrumentLink link;
     private final ChoiceBox<Round> rounds = Choices.of(Round.class, Round::label, "fit-round", "What is measured");
     private final Label count = new Label();
@@ -64,12 +64,12 @@ final class MeasurePane extends VBox {
     private final List<Double> dial = new ArrayList<>();
     /** Below 0 while it is not known what there is to measure. */
     private int index = -1;
-    private Optional<Entry> entry = Optional.empty();
-    private Optional<Asked> shown = Optional.empty();
+    private Optional<ReadingEntry> entry = Optional.empty();
+    private Optional<MeasurementTask> shown = Optional.empty();
     private HandsPosition hands = HandsPosition.CENTRED;
     private Optional<Element> selection = Optional.empty();
 
-    MeasurePane(Workbench bench, FitDesk desk, InstrumentLink link, Node instruments) {
+    MeasurePane(Workbench bench, TrialDesk desk, InstrumentLink link, Node instruments) {
         this.bench = bench;
         names = Names.of(bench.job());
         this.desk = desk;
@@ -144,12 +144,12 @@ final class MeasurePane extends VBox {
     }
 
     /** What there is to measure in this round, of the plan as it was at the trial. */
-    private List<Asked> round() {
+    private List<MeasurementTask> round() {
         return desk.told().map(x -> x.asked().stream().filter(a -> a.round() == rounds.getValue()).toList()).orElse(List.of());
     }
 
     private int firstOpen() {
-        List<Asked> all = round();
+        List<MeasurementTask> all = round();
         Optional<Trial> t = desk.trial();
         for (int i = 0; i < all.size(); i++) {
             if (t.isPresent() && !all.get(i).taken(t.get().sheet())) {
@@ -170,7 +170,7 @@ final class MeasurePane extends VBox {
         if (bench.stageProperty().get() != WorkStage.FIT) {
             return;
         }
-        List<Asked> all = round();
+        List<MeasurementTask> all = round();
         Optional<Trial> trial = desk.trial();
         if (trial.isEmpty() || all.isEmpty()) {
             entry = Optional.empty();
@@ -187,13 +187,13 @@ final class MeasurePane extends VBox {
         }
         nothingToTake(false);
         index = index < 0 ? firstOpen() : Math.min(index, all.size() - 1);
-        Asked a = all.get(index);
+        MeasurementTask a = all.get(index);
         names = desk.told().map(t -> t.figures().names()).orElseGet(() -> Names.of(bench.job()));
         long done = all.stream().filter(x -> x.taken(trial.get().sheet())).count();
         count.setText((index + 1) + " of " + all.size() + " · " + done + " read");
         if (!shown.equals(Optional.of(a))) {
             shown = Optional.of(a);
-            entry = Optional.of(new Entry(a));
+            entry = Optional.of(new ReadingEntry(a));
             ask(a);
             watch();
         }
@@ -213,25 +213,25 @@ final class MeasurePane extends VBox {
     }
 
     /** How the vehicle stands for it, in words. */
-    private Phrase stands(Asked a) {
+    private Phrase stands(MeasurementTask a) {
         Setup s = a.setup();
         return switch (a.what()) {
-            case Asked.Dot d -> d.travel() == 0 ? Phrase.of("At ride height: the mark itself. The wall stands {0} ahead.", Quantity.length(s.wall()))
+            case MeasurementTask.Dot d -> d.travel() == 0 ? Phrase.of("At ride height: the mark itself. The wall stands {0} ahead.", Quantity.length(s.wall()))
                     : Phrase.of("Hub {0} " + (d.travel() > 0 ? "up" : "down") + (d.rodOn() ? "." : ", held straight ahead by hand."), Quantity.length(Math.abs(d.travel())));
-            case Asked.Plates p -> Phrase.of("Turn " + Phrase.name(p.way().label()) + " until the inner plate says about {0}.", Quantity.angle(p.inner()));
-            case Asked.Dial d -> Phrase.of("{0} from its wheel end. Step " + (Math.min(dial.size(), d.steps() - 1) + 1) + " of " + d.steps() + ": mark turned to {1}.", Quantity.length(d.along()),
+            case MeasurementTask.Plates p -> Phrase.of("Turn " + Phrase.name(p.way().label()) + " until the inner plate says about {0}.", Quantity.angle(p.inner()));
+            case MeasurementTask.Dial d -> Phrase.of("{0} from its wheel end. Step " + (Math.min(dial.size(), d.steps() - 1) + 1) + " of " + d.steps() + ": mark turned to {1}.", Quantity.length(d.along()),
                     Quantity.angle(360.0 * Math.min(dial.size(), d.steps() - 1) / d.steps()));
-            case Asked.One o when o.gauge() instanceof Gauge.RimForce || o.gauge() instanceof Gauge.RimPlay || o.gauge() instanceof Gauge.FreeReturn -> Phrase.of(s.onGround() ? "On its tyres, straight ahead." : "Raised, straight ahead.");
-            case Asked.One _ -> s.steeringWheelDeg() == 0 && s.travelLeft() == 0 && s.travelRight() == 0 ? Phrase.of("Straight ahead, at ride height.")
+            case MeasurementTask.One o when o.gauge() instanceof Measurand.RimForce || o.gauge() instanceof Measurand.RimPlay || o.gauge() instanceof Measurand.FreeReturn -> Phrase.of(s.onGround() ? "On its tyres, straight ahead." : "Raised, straight ahead.");
+            case MeasurementTask.One _ -> s.steeringWheelDeg() == 0 && s.travelLeft() == 0 && s.travelRight() == 0 ? Phrase.of("Straight ahead, at ride height.")
                     : Phrase.of("Steering wheel at {0} to the " + (s.steeringWheelDeg() >= 0 ? "left" : "right") + ", left wheel {1} up, right wheel {2} up.", Quantity.angle(Math.abs(s.steeringWheelDeg())),
                             Quantity.length(s.travelLeft()), Quantity.length(s.travelRight()));
         };
     }
 
-    private void ask(Asked a) {
+    private void ask(MeasurementTask a) {
         typed.clear();
         fields.getChildren().clear();
-        Entry e = new Entry(a);
+        ReadingEntry e = new ReadingEntry(a);
         for (int i = 0; i < e.parts().size(); i++) {
             TextField f = new TextField();
             f.setId("fit-typed-" + i);
@@ -250,28 +250,28 @@ final class MeasurePane extends VBox {
     }
 
     /** The vehicle beside it shows what is meant. */
-    private void look(Asked a) {
+    private void look(MeasurementTask a) {
         bench.selectionProperty().set(a.where());
         bench.moveHands(new HandsPosition(a.setup().steeringWheelDeg(), a.setup().travelLeft(), a.setup().travelRight()));
     }
 
     /** The large figure: live from an instrument, else as it was read, else none yet. */
-    private void read(Asked a, Trial trial) {
-        Entry e = new Entry(a);
+    private void read(MeasurementTask a, Trial trial) {
+        ReadingEntry e = new ReadingEntry(a);
         Optional<TrialReading> taken = a.reading(trial.sheet());
-        Optional<Taken> now = link.liveProperty().get();
+        Optional<InstrumentReading> now = link.liveProperty().get();
         figure.pseudoClassStateChanged(SEVERAL, e.parts().size() > 1);
-        figure.setText(now.map(t -> e.text(e.figures(t), bench.lengthUnit())).or(() -> taken.map(r -> e.text(Entry.figures(r), bench.lengthUnit()))).orElse("–"));
+        figure.setText(now.map(t -> e.text(e.figures(t), bench.lengthUnit())).or(() -> taken.map(r -> e.text(ReadingEntry.figures(r), bench.lengthUnit()))).orElse("–"));
         planned.setText(told(a, taken));
-        hold.setSelected(now.map(Taken::held).orElse(false));
+        hold.setSelected(now.map(InstrumentReading::held).orElse(false));
         hold.setText(hold.isSelected() ? "Held" : "Hold");
         hold.setDisable(now.isEmpty());
     }
 
-    private String told(Asked a, Optional<TrialReading> taken) {
+    private String told(MeasurementTask a, Optional<TrialReading> taken) {
         StringBuilder s = new StringBuilder();
         planned.getStyleClass().removeAll("fit-out", "fit-fine");
-        if (a.what() instanceof Asked.One o) {
+        if (a.what() instanceof MeasurementTask.One o) {
             desk.told().flatMap(t -> AgainstPlan.planned(o.gauge(), t.figures().then())).ifPresent(p -> s.append("Planned ").append(new Quantity(p, o.gauge().unit()).text(bench.lengthUnit())));
             desk.told().flatMap(t -> t.figures().figures().stream().filter(f -> f.read().what().equals(o.gauge())).findFirst()).filter(_ -> taken.isPresent()).ifPresent(f -> {
                 s.append(s.isEmpty() ? "" : "  ·  ").append("read ").append(new Quantity(f.read().value(), o.gauge().unit()).text(bench.lengthUnit())).append(": ").append(f.state().label());
@@ -279,7 +279,7 @@ final class MeasurePane extends VBox {
             });
             return s.toString();
         }
-        return taken.map(r -> "Read: " + new Entry(a).text(Entry.figures(r), bench.lengthUnit()) + (r instanceof TrialReading.RunOut ? " on the dial, most less least" : "")).orElse("Not read yet");
+        return taken.map(r -> "Read: " + new ReadingEntry(a).text(ReadingEntry.figures(r), bench.lengthUnit()) + (r instanceof TrialReading.RunOut ? " on the dial, most less least" : "")).orElse("Not read yet");
     }
 
     private void live() {
@@ -287,10 +287,10 @@ final class MeasurePane extends VBox {
     }
 
     private void watch() {
-        boolean looked = bench.stageProperty().get() == WorkStage.FIT && bench.fitSheetProperty().get() == FitSheet.BENCH;
-        link.watch(entry.filter(_ -> looked).flatMap(e -> Mark.kind(e.asked()).map(kind -> {
+        boolean looked = bench.stageProperty().get() == WorkStage.FIT && bench.fitSheetProperty().get() == TrialSheetChoice.BENCH;
+        link.watch(entry.filter(_ -> looked).flatMap(e -> InstrumentPlacement.kind(e.asked()).map(kind -> {
             Setup s = e.asked().setup();
-            return new InstrumentLink.Watch(kind, Mark.of(e.asked(), dial.size()), s, e.rodOn().orElse(true));
+            return new InstrumentLink.Watch(kind, InstrumentPlacement.of(e.asked(), dial.size()), s, e.rodOn().orElse(true));
         })));
     }
 
@@ -299,9 +299,9 @@ final class MeasurePane extends VBox {
         if (entry.isEmpty()) {
             return;
         }
-        Entry e = entry.get();
+        ReadingEntry e = entry.get();
         boolean any = typed.stream().anyMatch(f -> !f.getText().isBlank());
-        Optional<Taken> now = link.liveProperty().get();
+        Optional<InstrumentReading> now = link.liveProperty().get();
         if (!any && now.isEmpty()) {
             bench.refuse("There is nothing to take: type what you read, or connect an instrument.");
             return;
@@ -334,11 +334,11 @@ final class MeasurePane extends VBox {
         }
     }
 
-    private List<Double> typed(Entry e) {
+    private List<Double> typed(ReadingEntry e) {
         List<Double> all = new ArrayList<>();
         for (int i = 0; i < typed.size(); i++) {
             if (!typed.get(i).getText().isBlank() || e.parts().get(i).needed()) {
-                all.add(Entry.parse(e.parts().get(i), typed.get(i).getText(), bench.lengthUnit()));
+                all.add(ReadingEntry.parse(e.parts().get(i), typed.get(i).getText(), bench.lengthUnit()));
             }
         }
         return all;

@@ -13,15 +13,15 @@ import mildtilt.trials.compare.FitTables;
 import mildtilt.trials.compare.PlateAngles;
 
 /** Inner and outer wheel on turn plates against the plan, against rolling about one point, and against the wanted table. */
-final class PlatesPane extends FitPane {
+final class PlatesPane extends TrialPane {
 
-    PlatesPane(Workbench bench, FitDesk desk) {
+    PlatesPane(Workbench bench, TrialDesk desk) {
         super(bench, desk, "fit-plates-sheet");
         refresh();
     }
 
     @Override
-    protected void show(Trial t, FitDesk.Told told) {
+    protected void show(Trial t, TrialDesk.Told told) {
         title("Turn plates", "Both plates zeroed straight ahead. Where the dots leave the plan alike to both sides, both arms or the gear stand otherwise; where they cross it, the sides differ.");
         of(t);
         List<PlateAngles.Row> rows = told.figures().plates();

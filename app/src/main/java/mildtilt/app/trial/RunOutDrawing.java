@@ -5,8 +5,8 @@ import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Paint;
 import javafx.scene.text.TextAlignment;
 import mildtilt.app.controls.CanvasPane;
+import mildtilt.app.controls.ColorToken;
 import mildtilt.app.controls.Fonts;
-import mildtilt.app.controls.Ink;
 import mildtilt.trials.compare.RunOutFit;
 import mildtilt.trials.compare.RunOutFit.AtBearing;
 import mildtilt.trials.compare.RunOutFit.Station;
@@ -41,50 +41,50 @@ final class RunOutDrawing extends CanvasPane {
         g.setFont(Fonts.text(12));
         g.setTextBaseline(VPos.CENTER);
         g.setLineWidth(1);
-        g.setStroke(ink(Ink.FAINT));
+        g.setStroke(ink(ColorToken.FAINT));
         g.setLineDashes(6, 4, 1, 4);
         g.strokeLine(LEFT, mid, w - RIGHT, mid);
         g.setLineDashes();
-        g.setFill(ink(Ink.LINE));
+        g.setFill(ink(ColorToken.LINE));
         g.setTextAlign(TextAlignment.RIGHT);
         g.fillText("wheel end", LEFT - 6, mid);
         g.setTextAlign(TextAlignment.LEFT);
         g.fillText("gear end", w - RIGHT + 6, mid);
         for (AtBearing b : run.bearings()) {
             double x = LEFT + b.along() * k;
-            g.setFill(ink(b.tooMuch() ? Ink.STOP : Ink.FINE));
+            g.setFill(ink(b.tooMuch() ? ColorToken.STOP : ColorToken.FINE));
             g.fillRect(x - 3, mid - 13, 6, 26);
             g.setTextAlign(TextAlignment.CENTER);
             g.fillText(b.bearing(), x, 10);
         }
-        trace(g, s.stream().mapToDouble(p -> LEFT + p.along() * k).toArray(), s.stream().mapToDouble(p -> mid - up * p.off() * Math.cos(Math.toRadians(p.highDeg()))).toArray(), Ink.ACCENT);
-        trace(g, s.stream().mapToDouble(p -> LEFT + p.along() * k).toArray(), s.stream().mapToDouble(p -> mid - up * p.off() * Math.sin(Math.toRadians(p.highDeg()))).toArray(), Ink.BEFORE);
+        trace(g, s.stream().mapToDouble(p -> LEFT + p.along() * k).toArray(), s.stream().mapToDouble(p -> mid - up * p.off() * Math.cos(Math.toRadians(p.highDeg()))).toArray(), ColorToken.ACCENT);
+        trace(g, s.stream().mapToDouble(p -> LEFT + p.along() * k).toArray(), s.stream().mapToDouble(p -> mid - up * p.off() * Math.sin(Math.toRadians(p.highDeg()))).toArray(), ColorToken.BEFORE);
         run.bend().ifPresent(b -> {
             double x = LEFT + b.along() * k;
-            g.setStroke(ink(Ink.STOP));
+            g.setStroke(ink(ColorToken.STOP));
             g.setLineDashes(3, 3);
             g.strokeLine(x, 18, x, h - 34);
             g.setLineDashes();
         });
-        g.setFill(ink(Ink.LINE));
+        g.setFill(ink(ColorToken.LINE));
         g.setTextAlign(TextAlignment.CENTER);
         for (Station p : s) {
             g.fillText(Quantity.length(p.along()).text(unit), LEFT + p.along() * k, h - 24);
         }
         g.setTextAlign(TextAlignment.LEFT);
-        legend(g, ink(Ink.ACCENT), "toward the mark", LEFT, h - 8);
-        legend(g, ink(Ink.BEFORE), "a quarter turn on", LEFT + 130, h - 8);
+        legend(g, ink(ColorToken.ACCENT), "toward the mark", LEFT, h - 8);
+        legend(g, ink(ColorToken.BEFORE), "a quarter turn on", LEFT + 130, h - 8);
         g.fillText("largest " + Quantity.fine(most).text(unit) + " off its axis", LEFT + 270, h - 8);
     }
 
     private void legend(GraphicsContext g, Paint ink, String text, double x, double y) {
         g.setFill(ink);
         g.fillText("●", x, y);
-        g.setFill(ink(Ink.LINE));
+        g.setFill(ink(ColorToken.LINE));
         g.fillText(text, x + 12, y);
     }
 
-    private void trace(GraphicsContext g, double[] x, double[] y, Ink ink) {
+    private void trace(GraphicsContext g, double[] x, double[] y, ColorToken ink) {
         g.setStroke(ink(ink));
         g.setFill(ink(ink));
         g.setLineWidth(2);

@@ -8,15 +8,15 @@ import mildtilt.units.Phrase;
 import mildtilt.units.Quantity;
 
 /** Run-out at stations along each shaft, bent and eccentric told apart, against what the bearings stand. */
-final class RunOutPane extends FitPane {
+final class RunOutPane extends TrialPane {
 
-    RunOutPane(Workbench bench, FitDesk desk) {
+    RunOutPane(Workbench bench, TrialDesk desk) {
         super(bench, desk, "fit-run-out-sheet");
         refresh();
     }
 
     @Override
-    protected void show(Trial t, FitDesk.Told told) {
+    protected void show(Trial t, TrialDesk.Told told) {
         title("Run-out", "At each station the once-a-turn part of the dial is how far the shaft's middle stands off the axis it turns about. A straight shaft's middles lie on one straight line, however it is held; a bent one's do not.");
         of(t);
         if (told.figures().runOuts().isEmpty()) {

@@ -5,8 +5,8 @@ import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.text.TextAlignment;
 import mildtilt.app.controls.ChartPane;
+import mildtilt.app.controls.ColorToken;
 import mildtilt.app.controls.Fonts;
-import mildtilt.app.controls.Ink;
 import mildtilt.curve.Curve.Run;
 import mildtilt.curve.Scale;
 
@@ -56,14 +56,14 @@ final class ToeDrawing extends ChartPane {
         }
         grid(g, x, y, sheet.across, sheet.up);
         for (Line l : sheet.lines) {
-            g.setStroke(ink(l.dashed ? Ink.BEFORE : Ink.LINE));
+            g.setStroke(ink(l.dashed ? ColorToken.BEFORE : ColorToken.LINE));
             g.setLineWidth(l.dashed ? 1.3 : 2);
             g.setLineDashes(l.dashed ? new double[] {5, 4} : new double[0]);
             g.strokePolyline(l.points.stream().mapToDouble(p -> x.at(p[0])).toArray(), l.points.stream().mapToDouble(p -> y.at(p[1])).toArray(), l.points.size());
             g.setLineDashes();
         }
-        g.setStroke(ink(Ink.ACCENT));
-        g.setFill(ink(Ink.ACCENT));
+        g.setStroke(ink(ColorToken.ACCENT));
+        g.setFill(ink(ColorToken.ACCENT));
         g.setLineWidth(1.5);
         for (Point p : sheet.points) {
             g.strokeLine(x.at(p.at), y.at(p.value - p.spread), x.at(p.at), y.at(p.value + p.spread));
@@ -76,7 +76,7 @@ final class ToeDrawing extends ChartPane {
     private void names(GraphicsContext g, double w) {
         g.setTextBaseline(VPos.TOP);
         g.setFont(Fonts.figure(14));
-        g.setFill(ink(Ink.LINE));
+        g.setFill(ink(ColorToken.LINE));
         g.fillText(sheet.title, LEFT, 4);
         g.setFont(Fonts.text(12));
         g.setTextAlign(TextAlignment.RIGHT);

@@ -17,16 +17,16 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 import mildtilt.app.controls.WordField;
 import mildtilt.app.controls.Wrap;
+import mildtilt.app.workbench.AnalysisUpdate;
 import mildtilt.app.workbench.Workbench;
-import mildtilt.app.workbench.Worked;
 import mildtilt.format.PhotoFile;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Side;
 import mildtilt.id.Id;
-import mildtilt.job.Built;
+import mildtilt.job.BuiltVehicle;
 import mildtilt.job.Job;
 import mildtilt.job.Trial;
-import mildtilt.trials.Gauge;
+import mildtilt.trials.Measurand;
 import mildtilt.trials.Setup;
 import mildtilt.trials.Tolerances;
 import mildtilt.trials.TrialReading;
@@ -36,23 +36,23 @@ import mildtilt.units.Phrase;
 import mildtilt.units.Quantity;
 
 /** The vehicles of the batch and their trials: what was changed, how it stood, what was read against the plan, photos, remarks. */
-final class TrialsPane extends FitPane {
+final class TrialsPane extends TrialPane {
 
     private final Runnable addPhoto;
 
-    TrialsPane(Workbench bench, FitDesk desk, Runnable addPhoto) {
+    TrialsPane(Workbench bench, TrialDesk desk, Runnable addPhoto) {
         super(bench, desk, "fit-trials");
         this.addPhoto = addPhoto;
         refresh();
     }
 
     @Override
-    protected Optional<String> missing(Worked worked) {
+    protected Optional<String> missing(AnalysisUpdate worked) {
         return Optional.empty();
     }
 
     @Override
-    protected void show(Worked worked) {
+    protected void show(AnalysisUpdate worked) {
         title("Trials", "Tack, cycle, measure, write down. A trial keeps what was changed, how the vehicle stood, every reading, and the plan as it was then.");
         vehicles();
         desk.trial().ifPresent(t -> {
@@ -65,7 +65,7 @@ final class TrialsPane extends FitPane {
     }
 
     private void vehicles() {
-        Built v = desk.vehicle();
+        BuiltVehicle v = desk.vehicle();
         WordField another = new WordField("", t -> {
             if (!t.isBlank()) {
                 Id id = bench.job().log().nextId();
@@ -80,7 +80,7 @@ final class TrialsPane extends FitPane {
         WordField name = new WordField(v.name(), t -> rename(v, t.strip()));
         name.setId("fit-vehicle-name");
         name.setPrefWidth(130);
-        row(named("Vehicle of the batch", choiceBox("fit-vehicle", bench.job().log().vehicles(), Optional.of(v), Built::name, b -> {
+        row(named("Vehicle of the batch", choiceBox("fit-vehicle", bench.job().log().vehicles(), Optional.of(v), BuiltVehicle::name, b -> {
             if (!b.id().equals(desk.vehicle().id())) {
                 desk.choose(b);
                 showAgain();
@@ -92,7 +92,7 @@ final class TrialsPane extends FitPane {
                 })), named(" ", small("Begin a trial", "fit-begin-trial", desk::begin)));
     }
 
-    private void rename(Built v, String to) {
+    private void rename(BuiltVehicle v, String to) {
         if (!to.isEmpty()) {
             bench.edit("Call " + v.name() + " " + to, j -> j.editLog(l -> l.edit(v.id(), b -> b.withName(to))));
         }
@@ -149,7 +149,7 @@ final class TrialsPane extends FitPane {
     }
 
     @Override
-    protected void show(Trial t, FitDesk.Told told) {
+    protected void show(Trial t, TrialDesk.Told told) {
         if (told.figures().trial().sheet().readings().isEmpty()) {
             hint("Nothing is read yet: go to the sheet \"Measure\".");
             return;
@@ -181,7 +181,7 @@ final class TrialsPane extends FitPane {
     }
 
     private static Optional<Double> turns(Trial t, Side way) {
-        return t.sheet().figures().stream().filter(f -> f.what().equals(new Gauge.TurnsTo(way))).map(TrialReading.Figure::value).findFirst();
+        return t.sheet().figures().stream().filter(f -> f.what().equals(new Measurand.TurnsTo(way))).map(TrialReading.Figure::value).findFirst();
     }
 
     private void tolerances() {
@@ -225,7 +225,7 @@ final class TrialsPane extends FitPane {
     }
 
     /** Writes a photo that was copied beside the job into the trial in hand. */
-    static void added(FitDesk desk, String name) throws ImpossibleGeometryException {
+    static void added(TrialDesk desk, String name) throws ImpossibleGeometryException {
         desk.editTrial("Add a photo", s -> {
             List<String> all = new ArrayList<>(s.photos());
             all.add(name);

@@ -19,17 +19,17 @@ import mildtilt.units.Phrase;
 import mildtilt.units.Quantity;
 
 /** Bump steer as it is really checked: dots on the wall, turned into toe at the wheel, over the planned curve. */
-final class WallPane extends FitPane {
+final class WallPane extends TrialPane {
 
     private static final int STEPS_EACH_WAY = 12;
 
-    WallPane(Workbench bench, FitDesk desk) {
+    WallPane(Workbench bench, TrialDesk desk) {
         super(bench, desk, "fit-wall-sheet");
         refresh();
     }
 
     @Override
-    protected void show(Trial t, FitDesk.Told told) {
+    protected void show(Trial t, TrialDesk.Told told) {
         title("Wall trace", "Springs and bump stops off. The laser on the hub draws a dot on the wall ahead; how far it goes sideways with the rod on, less how far with the rod off and the hub held straight, is the hub turning.");
         of(t);
         if (told.figures().traces().isEmpty()) {

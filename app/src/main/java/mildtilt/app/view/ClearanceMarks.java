@@ -6,8 +6,8 @@ import java.util.Set;
 import java.util.function.Function;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
+import mildtilt.app.controls.ColorToken;
 import mildtilt.app.controls.Fonts;
-import mildtilt.app.controls.Ink;
 import mildtilt.app.draw.SheetView;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.clearance.PairGap;
@@ -24,9 +24,9 @@ final class ClearanceMarks {
     private final Workbench bench;
     private final GraphicsContext g;
     private final SheetView v;
-    private final Function<Ink, Color> ink;
+    private final Function<ColorToken, Color> ink;
 
-    ClearanceMarks(Workbench bench, GraphicsContext g, SheetView v, Function<Ink, Color> ink) {
+    ClearanceMarks(Workbench bench, GraphicsContext g, SheetView v, Function<ColorToken, Color> ink) {
         this.bench = bench;
         this.g = g;
         this.v = v;
@@ -35,7 +35,7 @@ final class ClearanceMarks {
 
     /** A route that is looked at: its shafts, and a ring at every joint. */
     void ghost(List<Point> points, boolean large) {
-        g.setStroke(ink.apply(Ink.ACCENT));
+        g.setStroke(ink.apply(ColorToken.ACCENT));
         g.setLineWidth(large ? 4 : 2.4);
         g.setLineDashes(9, 7);
         g.strokePolyline(points.stream().mapToDouble(v::x).toArray(), points.stream().mapToDouble(v::y).toArray(), points.size());
@@ -53,7 +53,7 @@ final class ClearanceMarks {
             if (s.element().orElse(null) instanceof Element.InTheWay e && s.pen() != Pen.SWEPT && named.add(e)) {
                 double x = s.points().stream().mapToDouble(v::x).average().orElse(0);
                 double y = s.points().stream().mapToDouble(v::y).average().orElse(0);
-                figures.beside(Element.label(bench.job(), e), x, y, bench.selectionProperty().get().equals(Optional.of(e)) ? Ink.ACCENT : Ink.LINE, Fonts.text(12));
+                figures.beside(Element.label(bench.job(), e), x, y, bench.selectionProperty().get().equals(Optional.of(e)) ? ColorToken.ACCENT : ColorToken.LINE, Fonts.text(12));
             }
         }
     }
@@ -62,7 +62,7 @@ final class ClearanceMarks {
     void gap(PairGap p, FigureWriter figures) {
         double x = v.x(p.onFirst());
         double y = v.y(p.onFirst());
-        Ink colour = p.margin() < 0 ? Ink.STOP : Ink.FINE;
+        ColorToken colour = p.margin() < 0 ? ColorToken.STOP : ColorToken.FINE;
         g.setStroke(ink.apply(colour));
         g.setLineWidth(2.5);
         g.strokeLine(x, y, v.x(p.onSecond()), v.y(p.onSecond()));

@@ -18,9 +18,9 @@ import javafx.scene.shape.ArcType;
 import javafx.scene.shape.Rectangle;
 import javafx.scene.shape.StrokeLineCap;
 import javafx.scene.text.TextAlignment;
+import mildtilt.app.controls.ColorToken;
+import mildtilt.app.controls.ColoredPane;
 import mildtilt.app.controls.Fonts;
-import mildtilt.app.controls.Ink;
-import mildtilt.app.controls.InkedPane;
 import mildtilt.app.draw.PartPainter;
 import mildtilt.app.draw.SheetView;
 import mildtilt.app.workbench.WorkStage;
@@ -44,7 +44,7 @@ import mildtilt.units.LengthText;
 import org.jspecify.annotations.Nullable;
 
 /** One elevation to scale, drawn anew for every place of the hands; points are dragged on it. */
-final class ElevationSheet extends InkedPane {
+final class ElevationSheet extends ColoredPane {
 
     private static final double NEAR = 9;
     /** Across the view, when it comes near to a point, mm. */
@@ -326,13 +326,13 @@ final class ElevationSheet extends InkedPane {
             for (Note note : sketch.notes()) {
                 if (selected(Optional.of(note.element())) == chosen && note.belongsIn(elevation) && !sketch.hides(note, elevation)
                         && (chosen || large && ofStage(note.element()) && bench.stageProperty().get() != WorkStage.CLEARANCE)) {
-                    figures.write(note, chosen ? Ink.ACCENT : Ink.LINE, FigureWriter.font(large));
+                    figures.write(note, chosen ? ColorToken.ACCENT : ColorToken.LINE, FigureWriter.font(large));
                 }
             }
         }
         if (constructing) {
             for (Note note : sketch.construction().notes()) {
-                figures.beside(note.figure().text(bench.lengthUnit()), v.x(note.at()), v.y(note.at()), Ink.ACCENT, Fonts.text(12));
+                figures.beside(note.figure().text(bench.lengthUnit()), v.x(note.at()), v.y(note.at()), ColorToken.ACCENT, Fonts.text(12));
             }
         }
         bench.shownGap().ifPresent(p -> marks.gap(p, figures));
@@ -374,7 +374,7 @@ final class ElevationSheet extends InkedPane {
     /** What ends the lock each way. */
     private void locks(GraphicsContext g, double w, double h) {
         bench.workedProperty().get().flatMap(x -> x.now().steer()).ifPresent(s -> {
-            g.setFill(ink(Ink.ACCENT));
+            g.setFill(ink(ColorToken.ACCENT));
             g.setFont(Fonts.text(12));
             g.setTextAlign(TextAlignment.RIGHT);
             g.setTextBaseline(VPos.CENTER);
@@ -389,7 +389,7 @@ final class ElevationSheet extends InkedPane {
 
     /** The operating angle of the selected joint: from where the shaft before would go straight on, to the shaft after. */
     private void bend(GraphicsContext g, AngleHandle.Seen a) {
-        g.setStroke(ink(Ink.ACCENT));
+        g.setStroke(ink(ColorToken.ACCENT));
         g.setLineWidth(1.2);
         g.setLineDashes(4, 3);
         double on = a.radius() + 14;
@@ -406,10 +406,10 @@ final class ElevationSheet extends InkedPane {
             double[] ys = hull.stream().mapToDouble(f -> v.originY() - f.up() * v.pixelsPerMm()).toArray();
             boolean envelope = s.pen() == Pen.ENVELOPE;
             g.setGlobalAlpha(envelope ? 0.04 : 0.07);
-            g.setFill(ink(Ink.ACCENT));
+            g.setFill(ink(ColorToken.ACCENT));
             g.fillPolygon(xs, ys, xs.length);
             g.setGlobalAlpha(envelope ? 0.16 : 0.45);
-            g.setStroke(ink(Ink.ACCENT));
+            g.setStroke(ink(ColorToken.ACCENT));
             g.setLineWidth(0.8);
             g.setLineDashes(3, 3);
             g.strokePolygon(xs, ys, xs.length);
@@ -421,11 +421,11 @@ final class ElevationSheet extends InkedPane {
         double[] ys = s.points().stream().mapToDouble(v::y).toArray();
         if (s.pen() == Pen.LOCK_ARC && s.element().equals(Optional.of(new Element.Tyres()))) {
             g.setGlobalAlpha(0.1);
-            g.setFill(ink(Ink.ACCENT));
+            g.setFill(ink(ColorToken.ACCENT));
             g.fillPolygon(xs, ys, xs.length);
             g.setGlobalAlpha(1);
         }
-        g.setStroke(ink(s.pen() == Pen.TURN_AXIS ? Ink.FAINT : Ink.ACCENT));
+        g.setStroke(ink(s.pen() == Pen.TURN_AXIS ? ColorToken.FAINT : ColorToken.ACCENT));
         g.setLineWidth(1);
         g.setLineDashes(s.pen() == Pen.TURN_AXIS ? new double[] {12, 4, 2, 4} : new double[] {4, 3});
         g.strokePolyline(xs, ys, xs.length);
@@ -443,7 +443,7 @@ final class ElevationSheet extends InkedPane {
     private void stroke(GraphicsContext g, SheetView v, Stroke s, LabelPlacer placer) {
         boolean chosen = selected(s.element());
         boolean quiet = PenLook.quiet(s.pen()) || !s.element().map(this::ofStage).orElse(false);
-        g.setStroke(ink(chosen ? Ink.ACCENT : quiet ? Ink.FAINT : s.pen() == Pen.HOT ? Ink.LOOK : Ink.LINE));
+        g.setStroke(ink(chosen ? ColorToken.ACCENT : quiet ? ColorToken.FAINT : s.pen() == Pen.HOT ? ColorToken.LOOK : ColorToken.LINE));
         g.setLineWidth(PenLook.width(s.pen()) * (large ? 1 : 0.6) + (chosen ? 1.5 : 0));
         if (s.pen() == Pen.SWEPT) {
             g.setLineDashes(3, 3);

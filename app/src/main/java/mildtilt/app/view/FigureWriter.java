@@ -9,8 +9,8 @@ import javafx.scene.paint.Color;
 import javafx.scene.text.Font;
 import javafx.scene.text.Text;
 import javafx.scene.text.TextAlignment;
+import mildtilt.app.controls.ColorToken;
 import mildtilt.app.controls.Fonts;
-import mildtilt.app.controls.Ink;
 import mildtilt.app.draw.SheetView;
 import mildtilt.drawing.Dimension;
 import mildtilt.drawing.Elevation;
@@ -26,12 +26,12 @@ final class FigureWriter {
 
     private final GraphicsContext g;
     private final SheetView v;
-    private final Function<Ink, Color> ink;
+    private final Function<ColorToken, Color> ink;
     private final LabelPlacer placer;
     private final LengthUnit unit;
     private final List<Box> written = new ArrayList<>();
 
-    FigureWriter(GraphicsContext g, SheetView v, Function<Ink, Color> ink, LabelPlacer placer, LengthUnit unit) {
+    FigureWriter(GraphicsContext g, SheetView v, Function<ColorToken, Color> ink, LabelPlacer placer, LengthUnit unit) {
         this.g = g;
         this.v = v;
         this.ink = ink;
@@ -45,20 +45,20 @@ final class FigureWriter {
         return Math.ceil(measured.getLayoutBounds().getWidth()) + 6;
     }
 
-    void write(Note note, Ink colour, Font font) {
+    void write(Note note, ColorToken colour, Font font) {
         if (note.span().isEmpty() || !dimension(note, note.span().get(), colour, font)) {
             beside(note.figure().text(unit), v.x(note.at()), v.y(note.at()), colour, font);
         }
     }
 
     /** Whether there was room for a dimension line. */
-    private boolean dimension(Note note, Note.Span span, Ink colour, Font font) {
+    private boolean dimension(Note note, Note.Span span, ColorToken colour, Font font) {
         String text = note.figure().text(unit);
         // Above in the side view, where legs and pedals are below; below elsewhere, where the arms are above. Alike on both sides.
         Optional<Dimension> placed = Dimension.place(placer, v.x(span.from()), v.y(span.from()), v.x(span.to()), v.y(span.to()), span.from().distanceTo(span.to()) * v.pixelsPerMm(),
                 width(text, font), font.getSize() + 2, ARROW, v.elevation() == Elevation.SIDE);
         placed.ifPresent(d -> {
-            g.setStroke(ink.apply(colour).interpolate(ink.apply(Ink.PAPER), 0.25));
+            g.setStroke(ink.apply(colour).interpolate(ink.apply(ColorToken.PAPER), 0.25));
             g.setLineWidth(0.9);
             for (double[] l : d.lines()) {
                 g.strokeLine(l[0], l[1], l[2], l[3]);
@@ -76,14 +76,14 @@ final class FigureWriter {
     }
 
     /** A text near a place, with a line that leads there if it had to go farther off. */
-    void beside(String text, double x, double y, Ink colour, Font font) {
+    void beside(String text, double x, double y, ColorToken colour, Font font) {
         Optional<LabelPlacer.Spot> spot = placer.place(x, y, width(text, font), font.getSize() + 2);
         spot.ifPresent(s -> {
             Box box = s.box();
             if (s.led()) {
                 double cx = Math.clamp(x, box.x(), box.x() + box.w());
                 double cy = Math.clamp(y, box.y(), box.y() + box.h());
-                g.setStroke(ink.apply(colour).interpolate(ink.apply(Ink.PAPER), 0.35));
+                g.setStroke(ink.apply(colour).interpolate(ink.apply(ColorToken.PAPER), 0.35));
                 g.setLineWidth(0.8);
                 g.strokeLine(x, y, cx, cy);
             }
@@ -96,9 +96,9 @@ final class FigureWriter {
         return List.copyOf(written);
     }
 
-    private void text(String text, Box box, Ink colour, Font font, boolean onLine) {
+    private void text(String text, Box box, ColorToken colour, Font font, boolean onLine) {
         written.add(box);
-        g.setFill(ink.apply(Ink.PAPER));
+        g.setFill(ink.apply(ColorToken.PAPER));
         g.setGlobalAlpha(onLine ? 1 : 0.78);
         g.fillRect(box.x(), box.y(), box.w(), box.h());
         g.setGlobalAlpha(1);

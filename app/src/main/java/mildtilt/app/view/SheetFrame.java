@@ -4,19 +4,19 @@ import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
 import javafx.scene.text.TextAlignment;
+import mildtilt.app.controls.ColorToken;
 import mildtilt.app.controls.Fonts;
-import mildtilt.app.controls.Ink;
 import mildtilt.app.draw.SheetView;
 import mildtilt.drawing.Elevation;
 import mildtilt.units.LengthText;
 import mildtilt.units.LengthUnit;
 
 /** What an elevation stands on: the datum, which way the vehicle faces, and the scale. */
-record SheetFrame(GraphicsContext g, SheetView v, double w, double h, Function<Ink, Color> ink) {
+record SheetFrame(GraphicsContext g, SheetView v, double w, double h, Function<ColorToken, Color> ink) {
 
     /** Ground, or the centre line in plan. */
     void datum(Elevation elevation, boolean large) {
-        g.setStroke(ink.apply(Ink.GRID));
+        g.setStroke(ink.apply(ColorToken.GRID));
         g.setLineWidth(1);
         double y = v.originY();
         if (elevation == Elevation.PLAN) {
@@ -27,7 +27,7 @@ record SheetFrame(GraphicsContext g, SheetView v, double w, double h, Function<I
         }
         g.setLineDashes();
         if (elevation != Elevation.PLAN && y > 12 && y < h - 24 && large) {
-            g.setFill(ink.apply(Ink.FAINT));
+            g.setFill(ink.apply(ColorToken.FAINT));
             g.setFont(Fonts.text(12));
             g.setTextAlign(TextAlignment.RIGHT);
             g.fillText("ground", w - 8, y + 14);
@@ -39,7 +39,7 @@ record SheetFrame(GraphicsContext g, SheetView v, double w, double h, Function<I
 
     /** Which way the vehicle faces, where it could be mistaken. */
     private void sides(Elevation elevation) {
-        g.setFill(ink.apply(Ink.FAINT));
+        g.setFill(ink.apply(ColorToken.FAINT));
         g.setFont(Fonts.text(12));
         g.setTextBaseline(VPos.TOP);
         String left = switch (elevation) {
@@ -68,12 +68,12 @@ record SheetFrame(GraphicsContext g, SheetView v, double w, double h, Function<I
         double pixels = length * v.pixelsPerMm();
         double y = h - 7;
         String text = LengthText.editable(length, lengths);
-        g.setFill(ink.apply(Ink.PAPER));
+        g.setFill(ink.apply(ColorToken.PAPER));
         g.fillRect(0, h - 20, 22 + pixels + text.length() * 7, 20);
-        g.setStroke(ink.apply(Ink.LINE));
+        g.setStroke(ink.apply(ColorToken.LINE));
         g.setLineWidth(1.5);
         g.strokePolyline(new double[] {8, 8, 8 + pixels, 8 + pixels}, new double[] {y - 5, y, y, y - 5}, 4);
-        g.setFill(ink.apply(Ink.LINE));
+        g.setFill(ink.apply(ColorToken.LINE));
         g.setFont(Fonts.text(12));
         g.setTextAlign(TextAlignment.LEFT);
         g.setTextBaseline(VPos.CENTER);

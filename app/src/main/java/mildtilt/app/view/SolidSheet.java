@@ -33,8 +33,8 @@ import javafx.scene.transform.Rotate;
 import javafx.scene.transform.Scale;
 import javafx.scene.transform.Translate;
 import javafx.util.Duration;
+import mildtilt.app.controls.ColoredPane;
 import mildtilt.app.controls.Copying;
-import mildtilt.app.controls.InkedPane;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.drawing.Elevation;
@@ -49,7 +49,7 @@ import mildtilt.job.JobPoints;
 import mildtilt.job.PointId;
 
 /** The steering as solids, to be looked at from any side. Where the machine can't, it says so. */
-final class SolidSheet extends InkedPane {
+final class SolidSheet extends ColoredPane {
 
     private static final double FIELD_OF_VIEW = 30;
     private static final double NEAREST = 10;

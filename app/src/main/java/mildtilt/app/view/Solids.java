@@ -15,7 +15,7 @@ import javafx.scene.shape.Shape3D;
 import javafx.scene.transform.Affine;
 import javafx.scene.transform.Rotate;
 import javafx.scene.transform.Translate;
-import mildtilt.app.controls.Ink;
+import mildtilt.app.controls.ColorToken;
 import mildtilt.clearance.VehicleSolids;
 import mildtilt.clearance.VehicleSolids.Kind;
 import mildtilt.drawing.Yokes;
@@ -41,7 +41,7 @@ final class Solids {
     private static final int EDGE_ROUND = 4;
     private static final int[][] BOX_FACES = {{0, 1, 3, 2}, {4, 6, 7, 5}, {0, 4, 5, 1}, {2, 3, 7, 6}, {0, 2, 6, 4}, {1, 5, 7, 3}};
 
-    private final Function<Ink, Color> ink;
+    private final Function<ColorToken, Color> ink;
     private final Optional<Element> selected;
     private final Predicate<Element> about;
     private final boolean coarse;
@@ -50,7 +50,7 @@ final class Solids {
     private final List<Node> glass = new ArrayList<>();
 
     /** @param coarse without edges and scans, and with fewer flats to what is round: to be drawn while it moves */
-    Solids(Function<Ink, Color> ink, Optional<Element> selected, Predicate<Element> about, boolean coarse) {
+    Solids(Function<ColorToken, Color> ink, Optional<Element> selected, Predicate<Element> about, boolean coarse) {
         this.coarse = coarse;
         this.ink = ink;
         this.selected = selected;
@@ -74,13 +74,13 @@ final class Solids {
             SolidMesh forks = new SolidMesh();
             y.wheelSide().forEach(c -> convex(c, forks));
             y.gearSide().forEach(c -> convex(c, forks));
-            add(y.joint(), forks, material(y.joint(), ink.apply(Ink.YOKE)), opaque);
+            add(y.joint(), forks, material(y.joint(), ink.apply(ColorToken.YOKE)), opaque);
             SolidMesh cross = new SolidMesh();
             y.cross().forEach(c -> convex(c, cross));
-            add(y.joint(), cross, material(y.joint(), ink.apply(Ink.TRAIN)), opaque);
+            add(y.joint(), cross, material(y.joint(), ink.apply(ColorToken.TRAIN)), opaque);
         }
         if (!coarse) {
-            add(edges, plain(ink.apply(Ink.FAINT)), opaque);
+            add(edges, plain(ink.apply(ColorToken.FAINT)), opaque);
         }
     }
 
@@ -90,7 +90,7 @@ final class Solids {
         for (int i = 1; i < points.size(); i++) {
             mesh.bar(points.get(i - 1), points.get(i), 8, round(8), true);
         }
-        add(mesh, plain(ink.apply(Ink.ACCENT)), opaque);
+        add(mesh, plain(ink.apply(ColorToken.ACCENT)), opaque);
     }
 
     private void part(VehicleSolids.Part p) {
@@ -102,16 +102,16 @@ final class Solids {
         };
         boolean through = seeThrough && !selected.equals(Optional.of(p.element()));
         Color full = ink.apply(switch (p.kind()) {
-            case SHAFT, STEERING_WHEEL, ROD, STEERING_ARM -> Ink.TRAIN;
-            case GEAR, JOINT_SWEEP -> Ink.YOKE;
-            case TUBE -> Ink.METAL;
-            case SUSPENSION, BEAM -> Ink.SUSPENSION;
-            case TYRE, WHEEL_RING -> Ink.FAINT;
-            case OBSTACLE -> Ink.METAL;
-            case HOT_OBSTACLE -> Ink.LOOK;
-            case DRIVER -> Ink.FAINT;
+            case SHAFT, STEERING_WHEEL, ROD, STEERING_ARM -> ColorToken.TRAIN;
+            case GEAR, JOINT_SWEEP -> ColorToken.YOKE;
+            case TUBE -> ColorToken.METAL;
+            case SUSPENSION, BEAM -> ColorToken.SUSPENSION;
+            case TYRE, WHEEL_RING -> ColorToken.FAINT;
+            case OBSTACLE -> ColorToken.METAL;
+            case HOT_OBSTACLE -> ColorToken.LOOK;
+            case DRIVER -> ColorToken.FAINT;
         });
-        Color faded = about.test(p.element()) ? full : full.interpolate(ink.apply(Ink.PAPER), 0.3);
+        Color faded = about.test(p.element()) ? full : full.interpolate(ink.apply(ColorToken.PAPER), 0.3);
         PhongMaterial m = material(p.element(), through ? glass(faded) : faded);
         List<Node> into = through ? glass : opaque;
         switch (p.solid()) {
@@ -135,7 +135,7 @@ final class Solids {
     }
 
     private PhongMaterial material(Element e, Color usual) {
-        return plain(selected.equals(Optional.of(e)) ? ink.apply(Ink.ACCENT) : usual);
+        return plain(selected.equals(Optional.of(e)) ? ink.apply(ColorToken.ACCENT) : usual);
     }
 
     private static PhongMaterial plain(Color c) {

@@ -8,8 +8,8 @@ import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
 import javafx.scene.text.TextAlignment;
+import mildtilt.app.controls.ColorToken;
 import mildtilt.app.controls.Fonts;
-import mildtilt.app.controls.Ink;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.drawing.LabelPlacer.Box;
 import mildtilt.geometry.Point;
@@ -50,16 +50,16 @@ final class TurnInset {
                 .min(Comparator.comparingDouble(hidden));
     }
 
-    static void draw(GraphicsContext g, Box box, Workbench bench, Function<Ink, Color> ink) {
+    static void draw(GraphicsContext g, Box box, Workbench bench, Function<ColorToken, Color> ink) {
         AxlePose.Assembled a = bench.pose().flatMap(AxlePose::assembled).orElseThrow();
         double wheelbase = bench.job().vehicle().wheelbase();
         double left = centreY(a.left(), wheelbase);
         double right = centreY(a.right(), wheelbase);
         double track = a.left().wheelCentre().y() - a.right().wheelCentre().y();
         g.save();
-        g.setFill(ink.apply(Ink.PAPER));
+        g.setFill(ink.apply(ColorToken.PAPER));
         g.fillRect(box.x(), box.y(), box.w(), box.h());
-        g.setStroke(ink.apply(Ink.GRID));
+        g.setStroke(ink.apply(ColorToken.GRID));
         g.setLineWidth(1);
         g.strokeRect(box.x(), box.y(), box.w(), box.h());
         g.beginPath();
@@ -72,7 +72,7 @@ final class TurnInset {
         // The vehicle stands at the side away from the centre.
         double x0 = way > 0 ? box.x() + box.w() - 12 - track / 2 * k : box.x() + 12 + track / 2 * k;
         double y0 = box.y() + 20;
-        g.setStroke(ink.apply(Ink.FAINT));
+        g.setStroke(ink.apply(ColorToken.FAINT));
         g.setLineDashes(6, 3, 1, 3);
         double rear = y0 + wheelbase * k;
         g.strokeLine(box.x(), rear, box.x() + box.w(), rear);
@@ -83,12 +83,12 @@ final class TurnInset {
             wheel(g, wx, y0, -Math.toRadians(p.steerDeg()), ink);
             wheel(g, wx, rear, 0, ink);
             double cx = x0 - (side == Side.LEFT ? left : right) * k;
-            g.setStroke(ink.apply(side == Side.LEFT ? Ink.ACCENT : Ink.BEFORE));
+            g.setStroke(ink.apply(side == Side.LEFT ? ColorToken.ACCENT : ColorToken.BEFORE));
             g.setLineWidth(1.2);
             g.strokeLine(wx, y0, cx, rear);
             g.strokeOval(cx - 3, rear - 3, 6, 6);
         }
-        g.setFill(ink.apply(Ink.LINE));
+        g.setFill(ink.apply(ColorToken.LINE));
         g.setFont(Fonts.text(12));
         g.setTextAlign(TextAlignment.LEFT);
         g.setTextBaseline(VPos.BOTTOM);
@@ -97,10 +97,10 @@ final class TurnInset {
         g.restore();
     }
 
-    private static void wheel(GraphicsContext g, double x, double y, double angle, Function<Ink, Color> ink) {
+    private static void wheel(GraphicsContext g, double x, double y, double angle, Function<ColorToken, Color> ink) {
         double dx = Math.sin(angle) * 8;
         double dy = Math.cos(angle) * 8;
-        g.setStroke(ink.apply(Ink.LINE));
+        g.setStroke(ink.apply(ColorToken.LINE));
         g.setLineWidth(4);
         g.strokeLine(x - dx, y + dy, x + dx, y - dy);
     }

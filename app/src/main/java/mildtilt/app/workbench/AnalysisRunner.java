@@ -33,7 +33,7 @@ final class AnalysisRunner implements AutoCloseable {
         return t;
     });
     private final AtomicReference<@Nullable Order> waiting = new AtomicReference<>();
-    private final Consumer<Worked> done;
+    private final Consumer<AnalysisUpdate> done;
     private final Consumer<String> failed;
     private final Consumer<Boolean> busy;
     private @Nullable Analysis lastBefore;
@@ -43,7 +43,7 @@ final class AnalysisRunner implements AutoCloseable {
      *
      * @param busy told when work begins and when there is none left
      */
-    AnalysisRunner(Consumer<Worked> done, Consumer<String> failed, Consumer<Boolean> busy) {
+    AnalysisRunner(Consumer<AnalysisUpdate> done, Consumer<String> failed, Consumer<Boolean> busy) {
         this.done = done;
         this.failed = failed;
         this.busy = busy;
@@ -85,7 +85,7 @@ final class AnalysisRunner implements AutoCloseable {
         Analysis now = Analysis.of(order.job, Grid.USUAL, order.catalogue);
         Optional<Analysis> before = order.before.flatMap(b -> analysisOfBefore(b, order.catalogue));
         boolean none = now.findings().stream().allMatch(f -> f.remedies().isEmpty());
-        tell(new Worked(now, before, Map.of(), none));
+        tell(new AnalysisUpdate(now, before, Map.of(), none));
         if (none || !order.effects) {
             return;
         }
@@ -99,10 +99,10 @@ final class AnalysisRunner implements AutoCloseable {
                 effects.put(remedy, now.effectOf(remedy));
             }
         }
-        tell(new Worked(now, before, effects, true));
+        tell(new AnalysisUpdate(now, before, effects, true));
     }
 
-    private void tell(Worked worked) {
+    private void tell(AnalysisUpdate worked) {
         Platform.runLater(() -> done.accept(worked));
     }
 

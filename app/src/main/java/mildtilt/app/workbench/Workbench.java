@@ -44,7 +44,7 @@ public final class Workbench implements AutoCloseable {
     public record Message(String text, boolean refusal) {}
 
     private final ReadOnlyObjectWrapper<Job> job;
-    private final ReadOnlyObjectWrapper<Optional<Worked>> worked = new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final ReadOnlyObjectWrapper<Optional<AnalysisUpdate>> worked = new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyBooleanWrapper working = new ReadOnlyBooleanWrapper();
     private final ReadOnlyObjectWrapper<Optional<Path>> file = new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyObjectWrapper<HandsPosition> hands = new ReadOnlyObjectWrapper<>(HandsPosition.CENTRED);
@@ -63,7 +63,7 @@ public final class Workbench implements AutoCloseable {
     private final ObjectProperty<Optional<PairGap>> shownGap = new SimpleObjectProperty<>(Optional.empty());
     private final ObjectProperty<Message> message = new SimpleObjectProperty<>(new Message("", false));
     private final ObjectProperty<MakeSheet> makeSheet = new SimpleObjectProperty<>(MakeSheet.CUT_LIST);
-    private final ObjectProperty<FitSheet> fitSheet = new SimpleObjectProperty<>(FitSheet.BENCH);
+    private final ObjectProperty<TrialSheetChoice> fitSheet = new SimpleObjectProperty<>(TrialSheetChoice.BENCH);
     private final ReadOnlyObjectWrapper<Integer> openings = new ReadOnlyObjectWrapper<>(0);
     private final ObjectProperty<Optional<String>> asked = new SimpleObjectProperty<>(Optional.empty());
     private final History history = new History();
@@ -123,7 +123,7 @@ public final class Workbench implements AutoCloseable {
     }
 
     /** What the background last worked out; while a point is dragged it may lag a moment behind the job. */
-    public ReadOnlyObjectProperty<Optional<Worked>> workedProperty() {
+    public ReadOnlyObjectProperty<Optional<AnalysisUpdate>> workedProperty() {
         return worked.getReadOnlyProperty();
     }
 
@@ -203,7 +203,7 @@ public final class Workbench implements AutoCloseable {
     }
 
     /** Which of its sheets the Fit stage shows. */
-    public ObjectProperty<FitSheet> fitSheetProperty() {
+    public ObjectProperty<TrialSheetChoice> fitSheetProperty() {
         return fitSheet;
     }
 

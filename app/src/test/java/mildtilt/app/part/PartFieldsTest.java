@@ -25,7 +25,7 @@ class PartFieldsTest {
         Job job = demo.job();
         int refused = 0;
         for (Element e : Element.of(job)) {
-            for (PieceField f : PieceFields.of(job, e)) {
+            for (PartField f : PartFieldGroups.of(job, e)) {
                 for (double v : TYPED) {
                     Throwable said = catchThrowable(() -> f.set().apply(job, v));
                     if (said == null) {
@@ -44,11 +44,11 @@ class PartFieldsTest {
     @Test
     void theSentenceOfAFieldIsThatOfItsFile() {
         Job job = DemoJob.LIBRARY_BUS.job();
-        PieceField ratio = PieceFields.of(job, new Element.GearElement()).stream().filter(f -> f.label().equals("Ratio of the box")).findFirst().orElseThrow();
+        PartField ratio = PartFieldGroups.of(job, new Element.GearElement()).stream().filter(f -> f.label().equals("Ratio of the box")).findFirst().orElseThrow();
         String file = JobWriter.write(job).replaceFirst("\"ratio\" : -?[0-9.]+", "\"ratio\" : 4000");
         Throwable inFile = catchThrowable(() -> JobReader.read(file));
         assertThatThrownBy(() -> ratio.set().apply(job, 4000.0)).hasMessage(inFile.getMessage()).hasMessage("Axle, gear, ratio is 4000; it can be -1000 to 1000.");
-        List<PieceField> joint = PieceFields.of(job, new Element.JointAt(0));
-        assertThat(joint).extracting(PieceField::label).contains("Largest angle allowed", "Take-off, gear side");
+        List<PartField> joint = PartFieldGroups.of(job, new Element.JointAt(0));
+        assertThat(joint).extracting(PartField::label).contains("Largest angle allowed", "Take-off, gear side");
     }
 }

@@ -172,7 +172,7 @@ class WorkbenchTest {
     }
 
     private Job before() {
-        return bench().workedProperty().get().flatMap(Worked::before).orElseThrow().job();
+        return bench().workedProperty().get().flatMap(AnalysisUpdate::before).orElseThrow().job();
     }
 
     @Test
@@ -183,7 +183,7 @@ class WorkbenchTest {
             }
         });
         settle();
-        Worked worked = bench().workedProperty().get().orElseThrow();
+        AnalysisUpdate worked = bench().workedProperty().get().orElseThrow();
         assertThat(worked.now().job()).isSameAs(bench().job());
         assertThat(worked.effects()).hasSize((int) worked.now().findings().stream().mapToLong(f -> f.remedies().size()).sum());
         assertThat(worked.now().headlines().get(Headline.RATIO)).isPresent();

@@ -8,7 +8,7 @@ import mildtilt.linkage.AxleSolver;
 import mildtilt.steer.Effort;
 import mildtilt.steer.SteerFigures;
 import mildtilt.steer.Turn;
-import mildtilt.trials.Gauge;
+import mildtilt.trials.Measurand;
 import mildtilt.trials.Tolerances;
 import mildtilt.trials.TrialReading.Figure;
 import mildtilt.units.Quantity;
@@ -49,29 +49,29 @@ public record AgainstPlan(Figure read, Optional<Double> planned, double toleranc
     private static AgainstPlan of(Figure f, Optional<Double> planned, double tolerance, Optional<Double> limit) {
         State state = planned.map(p -> {
             // A gap may be wider than planned; a force that is far lower was read on something else.
-            double off = f.what() instanceof Gauge.Gap ? p - f.value() : Math.abs(f.value() - p);
+            double off = f.what() instanceof Measurand.Gap ? p - f.value() : Math.abs(f.value() - p);
             return off <= tolerance ? State.FINE : off <= tolerance + f.spread() ? State.UNSURE : State.OUT;
         }).orElse(State.NO_PLAN);
-        boolean past = limit.filter(l -> f.what() instanceof Gauge.Gap ? f.value() < l : f.value() > l).isPresent();
+        boolean past = limit.filter(l -> f.what() instanceof Measurand.Gap ? f.value() < l : f.value() > l).isPresent();
         return new AgainstPlan(f, planned, tolerance, limit, past ? State.PAST_LIMIT : state);
     }
 
     /** What a figure must not pass, in the gauge's unit; empty where nothing says so. */
-    private static Optional<Double> limit(Gauge gauge, Analysis a) {
+    private static Optional<Double> limit(Measurand gauge, Analysis a) {
         return switch (gauge) {
-            case Gauge.JointAngle g -> a.column().flatMap(c -> joint(a, g).map(i -> c.limitsDeg().get(i)));
-            case Gauge.Gap g -> pair(g, a).map(PairGap::need);
-            case Gauge.RimForce g -> g.onGround() ? Optional.of(a.job().targets().rimForce()) : Optional.empty();
-            case Gauge.ShaftLength _, Gauge.RodLength _, Gauge.LockAngle _, Gauge.TurnsTo _, Gauge.GearOffCentre _, Gauge.SpokesOffStraight _, Gauge.RimPlay _,
-                    Gauge.FreeReturn _ -> Optional.empty();
+            case Measurand.JointAngle g -> a.column().flatMap(c -> joint(a, g).map(i -> c.limitsDeg().get(i)));
+            case Measurand.Gap g -> pair(g, a).map(PairGap::need);
+            case Measurand.RimForce g -> g.onGround() ? Optional.of(a.job().targets().rimForce()) : Optional.empty();
+            case Measurand.ShaftLength _, Measurand.RodLength _, Measurand.LockAngle _, Measurand.TurnsTo _, Measurand.GearOffCentre _, Measurand.SpokesOffStraight _, Measurand.RimPlay _,
+                    Measurand.FreeReturn _ -> Optional.empty();
         };
     }
 
-    private static Optional<Integer> joint(Analysis a, Gauge.JointAngle g) {
+    private static Optional<Integer> joint(Analysis a, Measurand.JointAngle g) {
         return a.job().column().flatMap(c -> c.joint(g.joint()));
     }
 
-    private static Optional<PairGap> pair(Gauge.Gap g, Analysis a) {
+    private static Optional<PairGap> pair(Measurand.Gap g, Analysis a) {
         return a.clearance().flatMap(c -> c.pairs().stream().filter(p -> p.firstId().equals(g.first()) && p.secondId().equals(g.second())).findFirst());
     }
 
@@ -81,20 +81,20 @@ public record AgainstPlan(Figure read, Optional<Double> planned, double toleranc
     }
 
     /** What the plan says should be read, in the gauge's unit. */
-    public static Optional<Double> planned(Gauge gauge, Analysis a) {
+    public static Optional<Double> planned(Measurand gauge, Analysis a) {
         Optional<SteerFigures> steer = a.steer();
         return switch (gauge) {
-            case Gauge.JointAngle g -> a.train().column().flatMap(t -> joint(a, g).map(t::jointAngleDeg));
-            case Gauge.ShaftLength g -> a.job().column().flatMap(c -> c.shaft(g.shaft()).map(c::length));
-            case Gauge.RodLength g -> a.train().axle().map(AxleSolver::lengths).map(l -> l.get(g.rod()));
-            case Gauge.LockAngle g -> steer.map(s -> {
+            case Measurand.JointAngle g -> a.train().column().flatMap(t -> joint(a, g).map(t::jointAngleDeg));
+            case Measurand.ShaftLength g -> a.job().column().flatMap(c -> c.shaft(g.shaft()).map(c::length));
+            case Measurand.RodLength g -> a.train().axle().map(AxleSolver::lengths).map(l -> l.get(g.rod()));
+            case Measurand.LockAngle g -> steer.map(s -> {
                 Turn t = s.lock(g.way()).turn();
                 return g.way().sign() * (g.wheel() == Side.LEFT ? t.leftDeg() : t.rightDeg());
             });
-            case Gauge.Gap g -> pair(g, a).map(PairGap::gap);
-            case Gauge.TurnsTo g -> steer.map(s -> Math.abs(s.lock(g.way()).turn().steeringWheelDeg()) / 360);
-            case Gauge.RimForce g -> g.onGround() ? steer.flatMap(SteerFigures::effort).map(Effort::worstParked) : Optional.empty();
-            case Gauge.GearOffCentre _, Gauge.SpokesOffStraight _, Gauge.RimPlay _, Gauge.FreeReturn _ -> Optional.of(0.0);
+            case Measurand.Gap g -> pair(g, a).map(PairGap::gap);
+            case Measurand.TurnsTo g -> steer.map(s -> Math.abs(s.lock(g.way()).turn().steeringWheelDeg()) / 360);
+            case Measurand.RimForce g -> g.onGround() ? steer.flatMap(SteerFigures::effort).map(Effort::worstParked) : Optional.empty();
+            case Measurand.GearOffCentre _, Measurand.SpokesOffStraight _, Measurand.RimPlay _, Measurand.FreeReturn _ -> Optional.of(0.0);
         };
     }
 }

@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import mildtilt.analysis.Analysis;
-import mildtilt.job.Built;
+import mildtilt.job.BuiltVehicle;
 import mildtilt.report.Cell;
 import mildtilt.report.Table;
 import mildtilt.trials.Inspection;
@@ -84,7 +84,7 @@ public final class FitTables {
                 List.of("Vehicle", "Trial", "Shaft", "Along", "Dial reads", "Off its axis", "High at", "Out of round"), rows);
     }
 
-    public static Table inspection(Built vehicle, Analysis analysis) {
+    public static Table inspection(BuiltVehicle vehicle, Analysis analysis) {
         List<List<Cell>> rows = new ArrayList<>();
         for (InspectionList.Item i : InspectionList.of(analysis, vehicle.inspection())) {
             Optional<Inspection.Tick> t = vehicle.inspection().tick(i.id());
@@ -95,7 +95,7 @@ public final class FitTables {
     }
 
     /** A line for a sheet that is signed. */
-    public static Phrase signed(Built vehicle, List<InspectionList.Item> items) {
+    public static Phrase signed(BuiltVehicle vehicle, List<InspectionList.Item> items) {
         long open = items.stream().filter(i -> vehicle.inspection().tick(i.id()).isEmpty() && i.group() != InspectionList.Group.AGAIN).count();
         long wrong = items.stream().filter(i -> vehicle.inspection().tick(i.id()).filter(t -> !t.found()).isPresent()).count();
         Optional<LocalDate> driven = vehicle.inspection().driven();

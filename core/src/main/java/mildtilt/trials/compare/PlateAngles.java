@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import mildtilt.geometry.Side;
 import mildtilt.job.Job;
-import mildtilt.job.OuterTable;
+import mildtilt.job.OuterWheelTable;
 import mildtilt.steer.AxlePose;
 import mildtilt.steer.SteeringTrain;
 import mildtilt.steer.Turn;
@@ -46,7 +46,7 @@ public final class PlateAngles {
         Optional<AxlePose.Assembled> ahead = train.pose(0, 0, 0).assembled();
         for (PlatePair p : sheet.plates().stream().sorted(Comparator.comparing(PlatePair::way).thenComparingDouble(PlatePair::inner)).toList()) {
             Optional<Turn> read = ahead.map(a -> new Turn(0, p.leftDeg(), p.rightDeg(), job.vehicle().wheelbase(), a.left().axisOnGround().y() - a.right().axisOnGround().y(), train.requireAxle().track()));
-            rows.add(new Row(p, outerAt(train, p.way(), p.inner()), read.map(Turn::idealOuterDeg), job.targets().outerTable().map((OuterTable t) -> t.outerAt(p.inner())),
+            rows.add(new Row(p, outerAt(train, p.way(), p.inner()), read.map(Turn::idealOuterDeg), job.targets().outerTable().map((OuterWheelTable t) -> t.outerAt(p.inner())),
                     read.flatMap(Turn::ackermannPct)));
         }
         return List.copyOf(rows);

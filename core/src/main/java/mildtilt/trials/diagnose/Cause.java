@@ -21,7 +21,7 @@ import mildtilt.units.Quantity;
 public record Cause(boolean armsSwapped, List<Amount> amounts, double misfit, double left, double confidence, Job built) {
 
     /** @param mm the vehicle less the plan; @param sd its ± */
-    public record Amount(Misfit what, double mm, double sd) {}
+    public record Amount(Deviation what, double mm, double sd) {}
 
     public boolean asPlanned() {
         return !armsSwapped && amounts.isEmpty();
@@ -29,7 +29,7 @@ public record Cause(boolean armsSwapped, List<Amount> amounts, double misfit, do
 
     /** A plan with all of this wrong as well. @throws ImpossibleGeometryException if its parts can't be so */
     public Job onto(Job plan) {
-        Job job = armsSwapped ? Misfit.armsSwapped(plan) : plan;
+        Job job = armsSwapped ? Deviation.armsSwapped(plan) : plan;
         for (Amount a : amounts) {
             job = a.what().apply(job, a.mm());
         }
@@ -48,9 +48,9 @@ public record Cause(boolean armsSwapped, List<Amount> amounts, double misfit, do
             return Phrase.of("the plan as it is");
         }
         Phrase p = armsSwapped ? Phrase.of("left and right steering arms swapped") : Phrase.of("");
-        Map<Misfit.Part, List<Amount>> parts = amounts.stream().collect(Collectors.groupingBy(a -> a.what().part(), LinkedHashMap::new, Collectors.toList()));
+        Map<Deviation.Part, List<Amount>> parts = amounts.stream().collect(Collectors.groupingBy(a -> a.what().part(), LinkedHashMap::new, Collectors.toList()));
         boolean first = !armsSwapped;
-        for (Map.Entry<Misfit.Part, List<Amount>> e : parts.entrySet()) {
+        for (Map.Entry<Deviation.Part, List<Amount>> e : parts.entrySet()) {
             p = p.then((first ? "" : ", and ") + "the " + e.getKey().label(plan) + " ");
             first = false;
             boolean and = false;

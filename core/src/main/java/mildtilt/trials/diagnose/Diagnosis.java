@@ -48,7 +48,7 @@ public record Diagnosis(List<Cause> causes, String told, int readings) {
         if (plan.axle().isEmpty()) {
             return Optional.empty();
         }
-        Readings readings = new Readings(sheet, plan);
+        TrialResiduals readings = new TrialResiduals(sheet, plan);
         if (readings.size() < FEWEST) {
             return Optional.empty();
         }
@@ -76,17 +76,17 @@ public record Diagnosis(List<Cause> causes, String told, int readings) {
     }
 
     /** A set of misfits, with the arms swapped or not. */
-    private record Guess(boolean swapped, List<Misfit> misfits, double[] mm, double evidence) {}
+    private record Guess(boolean swapped, List<Deviation> misfits, double[] mm, double evidence) {}
 
     private static final class Search {
-        private final Readings readings;
+        private final TrialResiduals readings;
         private final Job plan;
-        private final List<Misfit> knobs;
+        private final List<Deviation> knobs;
 
-        Search(Readings readings, Job plan) {
+        Search(TrialResiduals readings, Job plan) {
             this.readings = readings;
             this.plan = plan;
-            knobs = Arrays.stream(Misfit.values()).filter(m -> m.applies(plan)).toList();
+            knobs = Arrays.stream(Deviation.values()).filter(m -> m.applies(plan)).toList();
         }
 
         List<Cause> causes() {
@@ -117,7 +117,7 @@ public record Diagnosis(List<Cause> causes, String told, int readings) {
 
         private Optional<Job> base(boolean swapped) {
             try {
-                return Optional.of(swapped ? Misfit.armsSwapped(plan) : plan);
+                return Optional.of(swapped ? Deviation.armsSwapped(plan) : plan);
             } catch (ImpossibleGeometryException e) {
                 return Optional.empty();
             }
@@ -127,9 +127,9 @@ public record Diagnosis(List<Cause> causes, String told, int readings) {
             double[] r = readings.residuals(base);
             RealMatrix j = jacobian(base, knobs, new double[knobs.size()]);
             List<Guess> all = new ArrayList<>();
-            List<List<Misfit>> sets = new ArrayList<>(List.of(List.of()));
+            List<List<Deviation>> sets = new ArrayList<>(List.of(List.of()));
             // What the readings do not see can't be found in them.
-            List<Misfit> seen = knobs.stream().filter(m -> USUAL * j.getColumnVector(knobs.indexOf(m)).getNorm() > SEEN).toList();
+            List<Deviation> seen = knobs.stream().filter(m -> USUAL * j.getColumnVector(knobs.indexOf(m)).getNorm() > SEEN).toList();
             for (int a = 0; a < seen.size(); a++) {
                 sets.add(List.of(seen.get(a)));
                 for (int b = a + 1; b < seen.size(); b++) {
@@ -138,7 +138,7 @@ public record Diagnosis(List<Cause> causes, String told, int readings) {
                     }
                 }
             }
-            for (List<Misfit> set : sets) {
+            for (List<Deviation> set : sets) {
                 RealMatrix part = columns(j, set);
                 double[] p = solved(part, r, new double[set.size()]);
                 double[] left = r.clone();
@@ -153,13 +153,13 @@ public record Diagnosis(List<Cause> causes, String told, int readings) {
         }
 
         /** Both arms and one of them are three names for two amounts. */
-        private static boolean together(Misfit a, Misfit b) {
-            boolean both = a.part() == Misfit.Part.BOTH_ARMS || b.part() == Misfit.Part.BOTH_ARMS;
-            boolean one = a.part() == Misfit.Part.LEFT_ARM || a.part() == Misfit.Part.RIGHT_ARM || b.part() == Misfit.Part.LEFT_ARM || b.part() == Misfit.Part.RIGHT_ARM;
+        private static boolean together(Deviation a, Deviation b) {
+            boolean both = a.part() == Deviation.Part.BOTH_ARMS || b.part() == Deviation.Part.BOTH_ARMS;
+            boolean one = a.part() == Deviation.Part.LEFT_ARM || a.part() == Deviation.Part.RIGHT_ARM || b.part() == Deviation.Part.LEFT_ARM || b.part() == Deviation.Part.RIGHT_ARM;
             return !(both && one);
         }
 
-        private RealMatrix columns(RealMatrix j, List<Misfit> set) {
+        private RealMatrix columns(RealMatrix j, List<Deviation> set) {
             double[][] part = new double[j.getRowDimension()][set.size()];
             for (int k = 0; k < set.size(); k++) {
                 double[] column = j.getColumn(knobs.indexOf(set.get(k)));
@@ -170,7 +170,7 @@ public record Diagnosis(List<Cause> causes, String told, int readings) {
             return set.isEmpty() ? new Array2DRowRealMatrix(j.getRowDimension(), 1) : new Array2DRowRealMatrix(part, false);
         }
 
-        private RealMatrix jacobian(Job base, List<Misfit> set, double[] at) {
+        private RealMatrix jacobian(Job base, List<Deviation> set, double[] at) {
             double[][] j = new double[readings.size()][Math.max(1, set.size())];
             for (int k = 0; k < set.size(); k++) {
                 double[] up = at.clone();
@@ -181,17 +181,17 @@ public record Diagnosis(List<Cause> causes, String told, int readings) {
                 double[] less = residuals(base, set, down);
                 for (int i = 0; i < more.length; i++) {
                     // At the edge of what can be assembled there is no slope to follow.
-                    j[i][k] = Readings.hopeless(more[i]) || Readings.hopeless(less[i]) ? 0 : (more[i] - less[i]) / (2 * STEP);
+                    j[i][k] = TrialResiduals.hopeless(more[i]) || TrialResiduals.hopeless(less[i]) ? 0 : (more[i] - less[i]) / (2 * STEP);
                 }
             }
             return new Array2DRowRealMatrix(j, false);
         }
 
-        private double[] residuals(Job base, List<Misfit> set, double[] mm) {
+        private double[] residuals(Job base, List<Deviation> set, double[] mm) {
             return readings.residuals(built(base, set, mm).orElse(base));
         }
 
-        private static Optional<Job> built(Job base, List<Misfit> set, double[] mm) {
+        private static Optional<Job> built(Job base, List<Deviation> set, double[] mm) {
             try {
                 Job job = base;
                 for (int k = 0; k < set.size(); k++) {
@@ -217,7 +217,7 @@ public record Diagnosis(List<Cause> causes, String told, int readings) {
             return MatrixUtils.createRealIdentityMatrix(n).scalarMultiply(1 / (USUAL * USUAL));
         }
 
-        private static double evidence(double[] left, double[] p, RealMatrix j, boolean swapped, List<Misfit> set) {
+        private static double evidence(double[] left, double[] p, RealMatrix j, boolean swapped, List<Deviation> set) {
             double e = -squares(left) / 2;
             for (double v : p) {
                 e -= v * v / (2 * USUAL * USUAL);
@@ -226,7 +226,7 @@ public record Diagnosis(List<Cause> causes, String told, int readings) {
                 RealMatrix h = j.transpose().multiply(j).scalarMultiply(USUAL * USUAL).add(MatrixUtils.createRealIdentityMatrix(p.length));
                 e -= Math.log(new LUDecomposition(h).getDeterminant()) / 2;
             }
-            long parts = set.stream().map(Misfit::part).distinct().count() + (swapped ? 1 : 0);
+            long parts = set.stream().map(Deviation::part).distinct().count() + (swapped ? 1 : 0);
             return e - parts * Math.log(LESS_LIKELY);
         }
 

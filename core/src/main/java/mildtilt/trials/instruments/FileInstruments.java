@@ -24,7 +24,7 @@ public final class FileInstruments implements Instruments {
     }
 
     @Override
-    public Taken read(InstrumentKind kind) throws InstrumentException {
+    public InstrumentReading read(InstrumentKind kind) throws InstrumentException {
         String end;
         try (RandomAccessFile f = new RandomAccessFile(file.toFile(), "r")) {
             long from = Math.max(0, f.length() - TAIL);
@@ -37,7 +37,7 @@ public final class FileInstruments implements Instruments {
         }
         // A line that is still being written is left for the next time.
         String whole = end.substring(0, end.lastIndexOf('\n') + 1);
-        Optional<Taken> last = whole.lines().map(Taken::parse).flatMap(Optional::stream).filter(t -> t.kind() == kind).reduce((_, b) -> b);
+        Optional<InstrumentReading> last = whole.lines().map(InstrumentReading::parse).flatMap(Optional::stream).filter(t -> t.kind() == kind).reduce((_, b) -> b);
         return last.orElseThrow(() -> new InstrumentException(file.getFileName() + " holds no reading of the " + kind.label() + " yet: it would be a line like \"value " + kind.key() + " " + kind.unit() + " "
                 + LineText.number(kind.spread()) + " free" + " 0".repeat(kind.figures()) + "\"."));
     }
@@ -47,7 +47,7 @@ public final class FileInstruments implements Instruments {
     public void hold(InstrumentKind kind, boolean held) {}
 
     @Override
-    public boolean put(InstrumentKind kind, Mark mark) {
+    public boolean put(InstrumentKind kind, InstrumentPlacement mark) {
         return false;
     }
 

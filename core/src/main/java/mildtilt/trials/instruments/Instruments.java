@@ -5,7 +5,7 @@ import mildtilt.trials.Setup;
 public interface Instruments extends AutoCloseable {
 
     /** @throws InstrumentException if it does not answer, or what it answers is no reading */
-    Taken read(InstrumentKind kind) throws InstrumentException;
+    InstrumentReading read(InstrumentKind kind) throws InstrumentException;
 
     /** Presses or lets go its button. */
     void hold(InstrumentKind kind, boolean held) throws InstrumentException;
@@ -16,7 +16,7 @@ public interface Instruments extends AutoCloseable {
      * @return whether it wanted to know
      * @throws InstrumentException if it can't be put there: what it reads would be of the place before
      */
-    boolean put(InstrumentKind kind, Mark mark) throws InstrumentException;
+    boolean put(InstrumentKind kind, InstrumentPlacement mark) throws InstrumentException;
 
     /** Tells a stand-in how its vehicle stands; a real vehicle stands as it does. @return whether it wanted to know. @throws InstrumentException if it can't stand so */
     boolean stand(Setup setup, boolean rodOn) throws InstrumentException;

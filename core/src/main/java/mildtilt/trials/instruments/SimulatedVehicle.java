@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
-import mildtilt.clearance.Later;
+import mildtilt.clearance.Lazy;
 import mildtilt.column.Column;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
@@ -24,7 +24,7 @@ import mildtilt.steer.SteerSweep;
 import mildtilt.steer.SteeringTrain;
 import mildtilt.trials.Setup;
 import mildtilt.trials.compare.Laser;
-import mildtilt.trials.diagnose.Misfit;
+import mildtilt.trials.diagnose.Deviation;
 
 /** A vehicle that stands in for a real one: built to a plan, but not quite, as real ones are. What is wrong with it is its own secret. */
 public final class SimulatedVehicle {
@@ -40,8 +40,8 @@ public final class SimulatedVehicle {
     private final Map<Id, Shaft> shafts = new HashMap<>();
     private final double heavier;
     private final double drag;
-    private final Later<Double> parked;
-    private final Later<List<Double>> locks;
+    private final Lazy<Double> parked;
+    private final Lazy<List<Double>> locks;
 
     /** @param built as it really is */
     private SimulatedVehicle(Job built, Random secret) {
@@ -56,8 +56,8 @@ public final class SimulatedVehicle {
         });
         heavier = 0.95 + 0.3 * secret.nextDouble();
         drag = 8 + 10 * secret.nextDouble();
-        locks = Later.of(() -> Arrays.stream(Side.values()).map(way -> (1 - 1e-6) * LockLimits.stop(train, built, way).steeringWheelDeg()).toList());
-        parked = Later.of(() -> SteerSweep.of(train, built, Grid.USUAL).flatMap(SteerFigures::effort).map(e -> heavier * e.worstParked()).orElse(drag));
+        locks = Lazy.of(() -> Arrays.stream(Side.values()).map(way -> (1 - 1e-6) * LockLimits.stop(train, built, way).steeringWheelDeg()).toList());
+        parked = Lazy.of(() -> SteerSweep.of(train, built, Grid.USUAL).flatMap(SteerFigures::effort).map(e -> heavier * e.worstParked()).orElse(drag));
     }
 
     /** One built as it really is, known to a test. */
@@ -70,11 +70,11 @@ public final class SimulatedVehicle {
         Random secret = new Random(seed);
         Job job = plan;
         if (plan.axle().isPresent()) {
-            List<Misfit> all = List.of(Misfit.GEAR_UP, Misfit.GEAR_UP, Misfit.LEFT_ARM_UP, Misfit.RIGHT_ARM_UP, Misfit.GEAR_TILT);
+            List<Deviation> all = List.of(Deviation.GEAR_UP, Deviation.GEAR_UP, Deviation.LEFT_ARM_UP, Deviation.RIGHT_ARM_UP, Deviation.GEAR_TILT);
             List<Job> wrong = new ArrayList<>();
             tried(wrong, job, secret.nextDouble() < 0.15, 0, Optional.empty());
             tried(wrong, wrong.getLast(), false, (secret.nextBoolean() ? 1 : -1) * (1.5 + 2.5 * secret.nextDouble()), Optional.of(all.get(secret.nextInt(all.size()))));
-            tried(wrong, wrong.getLast(), false, 1.5 * secret.nextGaussian(), Optional.of(Misfit.GEAR_LEFT));
+            tried(wrong, wrong.getLast(), false, 1.5 * secret.nextGaussian(), Optional.of(Deviation.GEAR_LEFT));
             job = wrong.getLast();
         }
         int joints = plan.column().map(c -> c.joints().size()).orElse(0);
@@ -86,9 +86,9 @@ public final class SimulatedVehicle {
         return new SimulatedVehicle(job, secret);
     }
 
-    private static void tried(List<Job> all, Job job, boolean swapped, double mm, Optional<Misfit> misfit) {
+    private static void tried(List<Job> all, Job job, boolean swapped, double mm, Optional<Deviation> misfit) {
         try {
-            Job next = swapped ? Misfit.armsSwapped(job) : misfit.filter(m -> m.applies(job)).map(m -> m.apply(job, mm)).orElse(job);
+            Job next = swapped ? Deviation.armsSwapped(job) : misfit.filter(m -> m.applies(job)).map(m -> m.apply(job, mm)).orElse(job);
             all.add(new SteeringTrain(next).pose(0, 0, 0).assembled().isPresent() ? next : job);
         } catch (ImpossibleGeometryException e) {
             all.add(job);
@@ -101,12 +101,12 @@ public final class SimulatedVehicle {
     }
 
     /** What an instrument would show there, without its own noise; empty where it can't be put so. */
-    Optional<List<Double>> shown(InstrumentKind kind, Mark mark, Setup setup, boolean rodOn) {
+    Optional<List<Double>> shown(InstrumentKind kind, InstrumentPlacement mark, Setup setup, boolean rodOn) {
         return switch (kind) {
-            case ANGLE_FINDER -> mark instanceof Mark.OnJoint j ? joint(j.joint()) : Optional.empty();
-            case DIAL -> mark instanceof Mark.OnShaft s ? dial(s) : Optional.empty();
+            case ANGLE_FINDER -> mark instanceof InstrumentPlacement.OnJoint j ? joint(j.joint()) : Optional.empty();
+            case DIAL -> mark instanceof InstrumentPlacement.OnShaft s ? dial(s) : Optional.empty();
             case TURN_PLATES -> plates(setup);
-            case LASER -> mark instanceof Mark.OnWheel w && train.axle().isPresent() && train.locked().isEmpty() ? Laser.dot(train, w.side(), w.side() == Side.LEFT ? setup.travelLeft() : setup.travelRight(), rodOn, setup.wall())
+            case LASER -> mark instanceof InstrumentPlacement.OnWheel w && train.axle().isPresent() && train.locked().isEmpty() ? Laser.dot(train, w.side(), w.side() == Side.LEFT ? setup.travelLeft() : setup.travelRight(), rodOn, setup.wall())
                     .map(d -> List.of(d.left(), d.up())) : Optional.empty();
             case PULL_SCALE -> Optional.of(List.of(pull(setup)));
         };
@@ -116,7 +116,7 @@ public final class SimulatedVehicle {
         return train.column().flatMap(t -> t.column().joint(id).map(i -> List.of(t.jointAngleDeg(i))));
     }
 
-    private Optional<List<Double>> dial(Mark.OnShaft m) {
+    private Optional<List<Double>> dial(InstrumentPlacement.OnShaft m) {
         Optional<Column> column = built.column();
         Shaft s = shafts.get(m.shaft());
         if (column.isEmpty() || s == null) {

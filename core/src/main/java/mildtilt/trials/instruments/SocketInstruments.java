@@ -47,9 +47,9 @@ public final class SocketInstruments implements Instruments {
     }
 
     @Override
-    public Taken read(InstrumentKind kind) throws InstrumentException {
+    public InstrumentReading read(InstrumentKind kind) throws InstrumentException {
         String answer = ask("read " + kind.key());
-        Optional<Taken> taken = Taken.parse(answer).filter(t -> t.kind() == kind);
+        Optional<InstrumentReading> taken = InstrumentReading.parse(answer).filter(t -> t.kind() == kind);
         if (taken.isEmpty()) {
             throw new InstrumentException(answer.startsWith("no ") ? sentence(answer) : "The " + kind.label() + " answered what is no reading: \"" + answer + "\".");
         }
@@ -69,7 +69,7 @@ public final class SocketInstruments implements Instruments {
     }
 
     @Override
-    public boolean put(InstrumentKind kind, Mark mark) throws InstrumentException {
+    public boolean put(InstrumentKind kind, InstrumentPlacement mark) throws InstrumentException {
         return wanted(ask("put " + kind.key() + " " + mark.text()));
     }
 

@@ -100,8 +100,8 @@ public final class StandIn implements AutoCloseable {
     }
 
     private final class Talk {
-        private final Map<InstrumentKind, Mark> marks = new EnumMap<>(InstrumentKind.class);
-        private final Map<InstrumentKind, Taken> held = new EnumMap<>(InstrumentKind.class);
+        private final Map<InstrumentKind, InstrumentPlacement> marks = new EnumMap<>(InstrumentKind.class);
+        private final Map<InstrumentKind, InstrumentReading> held = new EnumMap<>(InstrumentKind.class);
         private Setup setup = Setup.RAISED;
         private boolean rodOn = true;
 
@@ -130,24 +130,24 @@ public final class StandIn implements AutoCloseable {
                 held.remove(kind);
                 return "ok";
             }
-            Optional<Taken> now = Optional.ofNullable(held.get(kind)).or(() -> read(kind));
+            Optional<InstrumentReading> now = Optional.ofNullable(held.get(kind)).or(() -> read(kind));
             if (now.isEmpty()) {
                 return "no there is nothing for the " + kind.label() + " to read there: choose another place, or stand the vehicle as it can stand";
             }
             if (what.equals("hold")) {
-                held.put(kind, new Taken(kind, now.get().values(), now.get().spread(), true));
+                held.put(kind, new InstrumentReading(kind, now.get().values(), now.get().spread(), true));
                 return "ok";
             }
             return now.get().line();
         }
 
-        private Optional<Taken> read(InstrumentKind kind) {
-            Mark mark = marks.getOrDefault(kind, new Mark.UnderWheels());
-            return vehicle.shown(kind, mark, setup, rodOn).map(values -> new Taken(kind, values.stream().map(v -> rounded(v + kind.spread() * gaussian(), kind.step())).toList(), kind.spread(), false));
+        private Optional<InstrumentReading> read(InstrumentKind kind) {
+            InstrumentPlacement mark = marks.getOrDefault(kind, new InstrumentPlacement.UnderWheels());
+            return vehicle.shown(kind, mark, setup, rodOn).map(values -> new InstrumentReading(kind, values.stream().map(v -> rounded(v + kind.spread() * gaussian(), kind.step())).toList(), kind.spread(), false));
         }
 
         private String put(InstrumentKind kind, String where) {
-            Optional<Mark> mark = Mark.parse(where);
+            Optional<InstrumentPlacement> mark = InstrumentPlacement.parse(where);
             mark.ifPresent(m -> marks.put(kind, m));
             return mark.isPresent() ? "ok" : "no there is no such place: \"" + where + "\"";
         }

@@ -21,7 +21,7 @@ import mildtilt.trials.Setup;
 import mildtilt.trials.TrialReading;
 import mildtilt.trials.TrialReading.WallDot;
 import mildtilt.trials.TrialSheet;
-import mildtilt.trials.diagnose.Misfit;
+import mildtilt.trials.diagnose.Deviation;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -88,7 +88,7 @@ class LaserTest {
             assertThat(WallTrace.of(sheet(List.of()), planned)).isEmpty();
             return;
         }
-        Job built = Misfit.LEFT_ARM_UP.apply(Misfit.GEAR_UP.apply(plan, -4), 3);
+        Job built = Deviation.LEFT_ARM_UP.apply(Deviation.GEAR_UP.apply(plan, -4), 3);
         SteeringTrain real = new SteeringTrain(built);
         for (boolean hubToo : new boolean[] {true, false}) {
             List<WallTrace> traces = WallTrace.of(sheet(dots(built, hubToo)), planned);
@@ -106,7 +106,7 @@ class LaserTest {
 
     @Test
     void aMarkMadeBesideTheDotOrAWallElsewhereChangesNothing() {
-        Job built = Misfit.GEAR_UP.apply(DemoJob.GARDEN_SHUTTLE.job(), 5);
+        Job built = Deviation.GEAR_UP.apply(DemoJob.GARDEN_SHUTTLE.job(), 5);
         SteeringTrain plan = new SteeringTrain(DemoJob.GARDEN_SHUTTLE.job());
         List<WallDot> dots = dots(built, true);
         List<WallTrace> as = WallTrace.of(sheet(dots), plan);

@@ -13,7 +13,7 @@ import mildtilt.job.Job;
 import mildtilt.job.Plan;
 import mildtilt.steer.Grid;
 import mildtilt.steer.SteeringTrain;
-import mildtilt.trials.Gauge;
+import mildtilt.trials.Measurand;
 import mildtilt.trials.Setup;
 import mildtilt.trials.TrialReading;
 import mildtilt.trials.TrialSheet;
@@ -46,7 +46,7 @@ class DiagnosisTest {
             }
         }
         if (rods) {
-            t.axle().orElseThrow().lengths().forEach((rod, mm) -> all.add(new TrialReading.Figure(new Gauge.RodLength(rod), mm + 0.25 * r.nextGaussian(), 0.25, "typed")));
+            t.axle().orElseThrow().lengths().forEach((rod, mm) -> all.add(new TrialReading.Figure(new Measurand.RodLength(rod), mm + 0.25 * r.nextGaussian(), 0.25, "typed")));
         }
         return new TrialSheet("t", LocalDateTime.of(2026, 1, 1, 0, 0), "", "", Setup.RAISED, all, List.of(), "");
     }
@@ -58,16 +58,16 @@ class DiagnosisTest {
     @Test
     void aRackLowAndToTheLeftIsFoundWithBothAmounts() {
         Job plan = DemoJob.MARSH_CARRIER.job();
-        Job built = Misfit.GEAR_LEFT.apply(Misfit.GEAR_UP.apply(plan, -3.1), 1.4);
+        Job built = Deviation.GEAR_LEFT.apply(Deviation.GEAR_UP.apply(plan, -3.1), 1.4);
         double squares = 0;
         int n = 0;
         for (int seed = 0; seed < 4; seed++) {
             Diagnosis d = of(built, plan, seed);
             Cause best = d.best();
             assertThat(best.armsSwapped()).isFalse();
-            assertThat(best.amounts()).extracting(Cause.Amount::what).contains(Misfit.GEAR_UP, Misfit.GEAR_LEFT);
+            assertThat(best.amounts()).extracting(Cause.Amount::what).contains(Deviation.GEAR_UP, Deviation.GEAR_LEFT);
             for (Cause.Amount a : best.amounts()) {
-                double truth = a.what() == Misfit.GEAR_UP ? -3.1 : a.what() == Misfit.GEAR_LEFT ? 1.4 : 0;
+                double truth = a.what() == Deviation.GEAR_UP ? -3.1 : a.what() == Deviation.GEAR_LEFT ? 1.4 : 0;
                 squares += (a.mm() - truth) * (a.mm() - truth) / (a.sd() * a.sd());
                 n++;
             }
@@ -86,13 +86,13 @@ class DiagnosisTest {
     void swappedArmsAreKnownFromTurnPlatesAlone() {
         for (DemoJob demo : List.of(DemoJob.MARSH_CARRIER, DemoJob.LIBRARY_BUS, DemoJob.BOG_TENDER, DemoJob.GREENHOUSE_TUG, DemoJob.SALT_RAKE)) {
             Job plan = demo.job();
-            Diagnosis d = Diagnosis.of(measured(Misfit.armsSwapped(plan), new Random(2), false, true, false), plan).orElseThrow();
+            Diagnosis d = Diagnosis.of(measured(Deviation.armsSwapped(plan), new Random(2), false, true, false), plan).orElseThrow();
             assertThat(d.best().armsSwapped()).as(demo.file()).isTrue();
             assertThat(d.confidence()).as(demo.file()).isGreaterThan(0.7);
             assertThat(d.causes()).as("the plan is told of, too").anyMatch(Cause::asPlanned);
             assertThat(Correction.of(d.best(), plan).getFirst().text(LengthUnit.MM)).contains("put each on the other side");
             // Swapped twice is as planned.
-            assertThat(new SteeringTrain(Misfit.armsSwapped(Misfit.armsSwapped(plan))).axle().orElseThrow().lengths().values())
+            assertThat(new SteeringTrain(Deviation.armsSwapped(Deviation.armsSwapped(plan))).axle().orElseThrow().lengths().values())
                     .zipSatisfy(new SteeringTrain(plan).axle().orElseThrow().lengths().values(), (a, b) -> assertThat(a).isCloseTo(b, within(1e-9)));
         }
     }
@@ -112,11 +112,11 @@ class DiagnosisTest {
     }
 
     @ParameterizedTest
-    @EnumSource(value = Misfit.class, names = {"GEAR_UP", "GEAR_TILT", "RIGHT_ARM_UP", "BOTH_ARMS_OUT", "LEFT_ARM_LONG"})
-    void eachFaultIsNamedOrWhatCantBeToldFromItIs(Misfit fault) {
+    @EnumSource(value = Deviation.class, names = {"GEAR_UP", "GEAR_TILT", "RIGHT_ARM_UP", "BOTH_ARMS_OUT", "LEFT_ARM_LONG"})
+    void eachFaultIsNamedOrWhatCantBeToldFromItIs(Deviation fault) {
         for (DemoJob demo : List.of(DemoJob.MARSH_CARRIER, DemoJob.LIBRARY_BUS)) {
             Job plan = demo.job();
-            double mm = fault.name().endsWith("UP") || fault == Misfit.GEAR_TILT ? 4 : -9;
+            double mm = fault.name().endsWith("UP") || fault == Deviation.GEAR_TILT ? 4 : -9;
             Diagnosis d = of(fault.apply(plan, mm), plan, 5);
             List<Cause> said = new ArrayList<>(List.of(d.best()));
             said.addAll(d.asLikely());

@@ -26,9 +26,9 @@ import mildtilt.id.Id;
 import mildtilt.job.Job;
 import mildtilt.steer.SteeringTrain;
 import mildtilt.trials.Setup;
-import mildtilt.trials.compare.Asked;
 import mildtilt.trials.compare.Laser;
-import mildtilt.trials.diagnose.Misfit;
+import mildtilt.trials.compare.MeasurementTask;
+import mildtilt.trials.diagnose.Deviation;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -44,17 +44,17 @@ class InstrumentsTest {
 
     @Test
     void theStandInsReadTheVehicleThatIsThereAndNotThePlan() throws Exception {
-        Job built = Misfit.GEAR_UP.apply(DemoJob.MARSH_CARRIER.job(), -5);
+        Job built = Deviation.GEAR_UP.apply(DemoJob.MARSH_CARRIER.job(), -5);
         try (StandIn s = standIn(built); Instruments i = new SocketInstruments(s.port())) {
             Setup up = Setup.RAISED.at(0, 60, 0);
-            assertThat(i.put(InstrumentKind.LASER, new Mark.OnWheel(Side.LEFT))).isTrue();
+            assertThat(i.put(InstrumentKind.LASER, new InstrumentPlacement.OnWheel(Side.LEFT))).isTrue();
             assertThat(i.stand(up, true)).isTrue();
             Laser.Dot truth = Laser.dot(new SteeringTrain(built), Side.LEFT, 60, true, up.wall()).orElseThrow();
             double sum = 0;
             double squares = 0;
             int n = 400;
             for (int k = 0; k < n; k++) {
-                Taken t = i.read(InstrumentKind.LASER);
+                InstrumentReading t = i.read(InstrumentKind.LASER);
                 double off = t.values().getFirst() - truth.left();
                 sum += off;
                 squares += off * off;
@@ -75,11 +75,11 @@ class InstrumentsTest {
         double length = job.column().get().start(0).distanceTo(job.column().get().end(0));
         try (StandIn s = standIn(job); Instruments i = new SocketInstruments(s.port())) {
             for (double along : new double[] {0, length / 2, length}) {
-                i.put(InstrumentKind.DIAL, new Mark.OnShaft(shaft, along, 0));
+                i.put(InstrumentKind.DIAL, new InstrumentPlacement.OnShaft(shaft, along, 0));
                 assertThat(i.read(InstrumentKind.DIAL).values()).hasSize(1);
             }
             for (double along : new double[] {-1, length + 1, 100_000}) {
-                i.put(InstrumentKind.DIAL, new Mark.OnShaft(shaft, along, 0));
+                i.put(InstrumentKind.DIAL, new InstrumentPlacement.OnShaft(shaft, along, 0));
                 assertThatThrownBy(() -> i.read(InstrumentKind.DIAL)).isInstanceOf(InstrumentException.class).hasMessageContaining("nothing for the");
             }
         }
@@ -123,13 +123,13 @@ class InstrumentsTest {
     @Test
     void aHeldReadingStaysUntilItIsFreed() throws Exception {
         try (StandIn s = standIn(DemoJob.MARSH_CARRIER.job()); Instruments i = new SocketInstruments(s.port()); Instruments other = new SocketInstruments(s.port())) {
-            Mark joint = new Mark.OnJoint(new Id("joint-1"));
+            InstrumentPlacement joint = new InstrumentPlacement.OnJoint(new Id("joint-1"));
             i.put(InstrumentKind.ANGLE_FINDER, joint);
             i.hold(InstrumentKind.ANGLE_FINDER, true);
-            Taken held = i.read(InstrumentKind.ANGLE_FINDER);
+            InstrumentReading held = i.read(InstrumentKind.ANGLE_FINDER);
             assertThat(held.held()).isTrue();
             assertThat(held.values().getFirst()).isCloseTo(26.7, within(0.4));
-            i.put(InstrumentKind.ANGLE_FINDER, new Mark.OnJoint(new Id("joint-2")));
+            i.put(InstrumentKind.ANGLE_FINDER, new InstrumentPlacement.OnJoint(new Id("joint-2")));
             assertThat(i.read(InstrumentKind.ANGLE_FINDER)).isEqualTo(held);
             i.hold(InstrumentKind.ANGLE_FINDER, false);
             assertThat(i.read(InstrumentKind.ANGLE_FINDER).values().getFirst()).isCloseTo(37.4, within(0.4));
@@ -144,10 +144,10 @@ class InstrumentsTest {
         Job plan = demo.job();
         int read = 0;
         try (StandIn s = new StandIn(SimulatedVehicle.builtTo(plan, 40 + demo.ordinal()), 0, 2); Instruments i = new SocketInstruments(s.port())) {
-            for (Asked a : Asked.of(Analysis.of(plan), Setup.RAISED)) {
-                Optional<InstrumentKind> kind = Mark.kind(a);
+            for (MeasurementTask a : MeasurementTask.of(Analysis.of(plan), Setup.RAISED)) {
+                Optional<InstrumentKind> kind = InstrumentPlacement.kind(a);
                 if (kind.isPresent()) {
-                    i.put(kind.get(), Mark.of(a, 3));
+                    i.put(kind.get(), InstrumentPlacement.of(a, 3));
                     assertThat(i.stand(a.setup(), true)).isTrue();
                     assertThat(i.read(kind.get()).values()).as(a.title(Id::text)).hasSize(kind.get().figures()).allMatch(Double::isFinite);
                     read++;
@@ -165,13 +165,13 @@ class InstrumentsTest {
         for (int n = 0; n < 2000; n++) {
             InstrumentKind k = InstrumentKind.values()[r.nextInt(InstrumentKind.values().length)];
             List<Double> values = r.doubles(k.figures(), -500, 500).map(v -> Math.rint(v * 1e4) / 1e4).boxed().toList();
-            Taken t = new Taken(k, values, Math.rint((0.01 + r.nextDouble()) * 1e4) / 1e4, r.nextBoolean());
-            assertThat(Taken.parse(t.line())).contains(t);
-            Mark m = new Mark.OnShaft(new Id("shaft-2"), Math.rint(r.nextDouble() * 1e6) / 1e3, 45 * r.nextInt(8));
-            assertThat(Mark.parse(m.text())).contains(m);
+            InstrumentReading t = new InstrumentReading(k, values, Math.rint((0.01 + r.nextDouble()) * 1e4) / 1e4, r.nextBoolean());
+            assertThat(InstrumentReading.parse(t.line())).contains(t);
+            InstrumentPlacement m = new InstrumentPlacement.OnShaft(new Id("shaft-2"), Math.rint(r.nextDouble() * 1e6) / 1e3, 45 * r.nextInt(8));
+            assertThat(InstrumentPlacement.parse(m.text())).contains(m);
         }
-        for (Mark m : List.of(new Mark.AtRim(), new Mark.UnderWheels(), new Mark.OnWheel(Side.RIGHT), new Mark.OnJoint(new Id("joint-12")))) {
-            assertThat(Mark.parse(m.text())).contains(m);
+        for (InstrumentPlacement m : List.of(new InstrumentPlacement.AtRim(), new InstrumentPlacement.UnderWheels(), new InstrumentPlacement.OnWheel(Side.RIGHT), new InstrumentPlacement.OnJoint(new Id("joint-12")))) {
+            assertThat(InstrumentPlacement.parse(m.text())).contains(m);
         }
     }
 
@@ -179,7 +179,7 @@ class InstrumentsTest {
     @ValueSource(strings = {"", "value", "value laser mm 0.5 free 1", "value laser deg 0.5 free 1 2", "value laser mm 0 free 1 2", "value laser mm -1 free 1 2", "value laser mm 0.5 stuck 1 2", "value laser mm 0.5 free NaN 2",
             "value laser mm 0.5 free 1e400 2", "value sonar mm 0.5 free 1 2", "value laser mm 0.5 free 1 2 3", "reading laser mm 0.5 free 1 2"})
     void whatIsNoReadingIsNotTakenForOne(String line) {
-        assertThat(Taken.parse(line)).isEmpty();
+        assertThat(InstrumentReading.parse(line)).isEmpty();
     }
 
     @Test
@@ -194,7 +194,7 @@ class InstrumentsTest {
                 assertThat(in.readLine()).as(line).startsWith("no ");
             }
             out.write("read turn-plates\n".getBytes(StandardCharsets.UTF_8));
-            assertThat(Taken.parse(in.readLine())).isPresent();
+            assertThat(InstrumentReading.parse(in.readLine())).isPresent();
             // A line without end is hung up on.
             out.write("x".repeat(5000).getBytes(StandardCharsets.UTF_8));
             assertThat(in.readLine()).isNull();
@@ -241,7 +241,7 @@ class InstrumentsTest {
             Files.writeString(file, "4\n", StandardOpenOption.APPEND);
             assertThat(i.read(InstrumentKind.DIAL).values()).containsExactly(0.34);
             assertThat(i.read(InstrumentKind.PULL_SCALE).values()).containsExactly(40.0);
-            assertThat(i.put(InstrumentKind.DIAL, new Mark.AtRim())).isFalse();
+            assertThat(i.put(InstrumentKind.DIAL, new InstrumentPlacement.AtRim())).isFalse();
             Files.writeString(file, "x".repeat(200_000) + "\nvalue dial mm 0.01 free 1\n", StandardOpenOption.APPEND);
             assertThat(i.read(InstrumentKind.DIAL).values()).containsExactly(1.0);
             Files.delete(file);

@@ -1,0 +1,282 @@
+package mildtilt.app.linkage;
+import java.util.EnumMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.function.DoubleConsumer;
+import javafx.application.Platform;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.ChoiceBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import mildtilt.analysis.Analysis;
+import mildtilt.analysis.Effect;
+import mildtilt.app.controls.Choices;
+import mildtilt.app.controls.MeasureField;
+import mildtilt.app.controls.SearchRow;
+import mildtilt.app.controls.Wrap;
+import mildtilt.app.workbench.Workbench;
+import mildtilt.findings.StopMoves;
+import mildtilt.job.Job;
+import mildtilt.solve.ArmMatching;
+import mildtilt.solve.DesignVariable;
+import mildtilt.solve.Goal;
+import mildtilt.solve.LockStops;
+import mildtilt.solve.SolveAnswer;
+import mildtilt.solve.SolveQuestion;
+import mildtilt.solve.Solver;
+import mildtilt.solve.Target;
+import mildtilt.solve.Target.Wish;
+import mildtilt.solve.VariableBounds;
+import mildtilt.units.LengthText;
+import mildtilt.units.LengthUnit;
+import mildtilt.units.Phrase;
+
+/**
+ * Asks what may move and how far, and what is wanted; looks for answers in the background with a way to give up; shows
+ * each with what it costs. Nothing is changed until one is taken.
+ */
+public final class SolvePane extends VBox {
+
+    private static final double USUAL_BOLT_RADIUS = 60;
+
+    private final Workbench bench;
+    private final ChoiceBox<Goal> goal = Choices.of(Goal.class, Goal::label, "goal", "What is to be worked out");
+    private final Label meaning = Wrap.text("", "hint");
+    private final GridPane asked = new GridPane();
+    private final SearchRow controls = new SearchRow("Solve", "run-work-out", "give-up", this::search, this::stop);
+    private final VBox answers = new VBox();
+    private final Map<DesignVariable, VariableBounds> freedoms = new EnumMap<>(DesignVariable.class);
+    private final Map<Wish, Double> wants = new LinkedHashMap<>();
+    private double boltRadius = USUAL_BOLT_RADIUS;
+    private double before = StopMoves.BEFORE_DEG;
+    private AtomicBoolean going = new AtomicBoolean();
+    private Optional<Job> askedAbout = Optional.empty();
+
+    public SolvePane(Workbench bench) {
+        this.bench = bench;
+        setId("work-out-pane");
+        getStyleClass().add("tab-pane-body");
+        asked.getStyleClass().add("piece-grid");
+        answers.getStyleClass().add("notes-cards");
+        answers.setId("answers");
+        VBox body = new VBox(goal, meaning, asked, controls, answers);
+        body.getStyleClass().add("tab-body");
+        ScrollPane scroll = Wrap.tall(body);
+        getChildren().add(scroll);
+        goal.setValue(Goal.LEAST_BUMP_STEER);
+        goal.valueProperty().addListener((_, _, _) -> start());
+        bench.lengthUnitProperty().addListener((_, _, _) -> ask());
+        bench.jobProperty().addListener((_, _, _) -> jobChanged());
+        visibleProperty().addListener((_, _, shown) -> {
+            if (shown) {
+                jobChanged();
+            }
+        });
+        controls.searching(false);
+    }
+
+    /** Answers belong to the job they were worked out for; another asks anew. */
+    private void jobChanged() {
+        if (isVisible() && !bench.dragging() && !askedAbout.equals(Optional.of(bench.job()))) {
+            start();
+        }
+    }
+
+    private void start() {
+        stop();
+        answers.getChildren().clear();
+        askedAbout = Optional.of(bench.job());
+        freedoms.clear();
+        wants.clear();
+        Job job = bench.job();
+        Goal g = goal.getValue();
+        meaning.setText(g.meaning());
+        g.knobs(job).forEach(k -> freedoms.put(k, VariableBounds.either(k, k.usualReach())));
+        g.wants(job).forEach(w -> wants.put(w.wish(), w.value()));
+        ask();
+    }
+
+    private void ask() {
+        asked.getChildren().clear();
+        int row = 0;
+        Job job = bench.job();
+        Goal g = goal.getValue();
+        if (g == Goal.LOCK_STOPS) {
+            row = field(row, "Stop acts before all else by", "stop-before", Measure.ANGLE, before, v -> before = v);
+            row = field(row, "Stop bolt from the steer axis", "stop-radius", Measure.LENGTH, boltRadius, v -> boltRadius = v);
+        }
+        if (!wants.isEmpty()) {
+            asked.add(sub("Wanted"), 0, row++, 2, 1);
+        }
+        for (Map.Entry<Wish, Double> w : wants.entrySet()) {
+            row = field(row, w.getKey().label() + (w.getKey().unit().isEmpty() ? "" : ", " + w.getKey().unit()),
+                    "want-" + id(w.getKey()), Measure.NUMBER, w.getValue(), w::setValue);
+        }
+        if (!g.knobs(job).isEmpty()) {
+            asked.add(sub("May change, either way by"), 0, row++, 2, 1);
+        }
+        for (DesignVariable k : g.knobs(job)) {
+            CheckBox use = new CheckBox(k.label());
+            use.setId("knob-" + id(k));
+            use.setSelected(freedoms.containsKey(k));
+            use.setMinHeight(Region.USE_PREF_SIZE);
+            use.setOnAction(_ -> {
+                if (use.isSelected()) {
+                    freedoms.put(k, VariableBounds.either(k, k.usualReach()));
+                } else {
+                    freedoms.remove(k);
+                }
+            });
+            double reach = freedoms.containsKey(k) ? freedoms.get(k).most() : k.usualReach();
+            MeasureField field = measure("reach-" + id(k), k.inDegrees() ? Measure.ANGLE : Measure.LENGTH, reach, v -> {
+                if (v > 0) {
+                    freedoms.put(k, VariableBounds.either(k, v));
+                    use.setSelected(true);
+                } else {
+                    bench.refuse("How far it may go must be above 0; untick it to leave it as it is.");
+                }
+            });
+            field.setAccessibleText(k.label() + ", either way by");
+            GridPane.setHgrow(use, Priority.ALWAYS);
+            asked.addRow(row++, use, field);
+        }
+        boolean can = switch (g) {
+            case LOCK_STOPS, ARM_MATCH -> job.axle().isPresent();
+            case LEAST_BUMP_STEER, ARM_SHAPE, RATIO -> !wants.isEmpty() && !g.knobs(job).isEmpty();
+        };
+        controls.setStartable(can);
+        if (!can) {
+            asked.add(Wrap.text("This job can't be worked on so: it has no axle, does not steer the right way, or can't go "
+                    + "through its whole range. The notes say why.", "hint"), 0, row, 2, 1);
+        }
+    }
+
+    private static Label sub(String text) {
+        Label l = new Label(text);
+        l.getStyleClass().add("sub-head");
+        return l;
+    }
+
+    private static String id(Enum<?> e) {
+        return e.name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
+
+    private int field(int row, String label, String id, Measure measure, double value, DoubleConsumer take) {
+        Label name = Wrap.text(label, "field-name");
+        MeasureField field = measure(id, measure, value, take);
+        field.setAccessibleText(label);
+        name.setLabelFor(field);
+        GridPane.setHgrow(name, Priority.ALWAYS);
+        asked.addRow(row, name, field);
+        return row + 1;
+    }
+
+    private MeasureField measure(String id, Measure measure, double value, DoubleConsumer take) {
+        LengthUnit unit = bench.lengthUnit();
+        MeasureField field = new MeasureField(switch (measure) {
+            case LENGTH -> LengthText.editable(value, unit);
+            case ANGLE -> LengthText.trimmed(value, 2) + "°";
+            case NUMBER -> LengthText.decimal(value, 2);
+        }, t -> switch (measure) {
+            case LENGTH -> LengthText.parse(t, unit);
+            case ANGLE -> LengthText.parseDegrees(t);
+            case NUMBER -> LengthText.parseNumber(t);
+        }, take, bench::refuse);
+        field.setId(id);
+        return field;
+    }
+
+    private void stop() {
+        going.set(false);
+        controls.searching(false);
+    }
+
+    private record Priced(SolveAnswer answer, Effect effects) {}
+
+    /**
+     * What came of it.
+     *
+     * @param told what is to be known before any answer
+     * @param met whether what is wanted is met as it stands
+     */
+    private record Outcome(List<Phrase> told, boolean met, List<Priced> answers) {}
+
+    private void search() {
+        stop();
+        controls.takeFocus();
+        Job job = bench.job();
+        AtomicBoolean mine = new AtomicBoolean(true);
+        going = mine;
+        SolveQuestion question = new SolveQuestion(List.copyOf(freedoms.values()),
+                wants.entrySet().stream().map(w -> Target.of(w.getKey(), w.getValue())).toList());
+        Goal g = goal.getValue();
+        double radius = boltRadius;
+        double early = before;
+        controls.searching(true);
+        answers.getChildren().clear();
+        CompletableFuture.supplyAsync(() -> {
+            Analysis now = Analysis.of(job);
+            List<Priced> answers = found(g, now, question, early, radius, mine).stream()
+                    .map(a -> new Priced(a, now.effectOf(a.job()))).toList();
+            return new Outcome(told(g, now), !question.wants().isEmpty() && Solver.alreadyMet(job, question), answers);
+        }).whenComplete((found, problem) -> Platform.runLater(() -> {
+            if (!mine.get()) {
+                return;
+            }
+            controls.searching(false);
+            if (problem != null) {
+                bench.refuse("It could not be worked out: " + problem.getMessage());
+            } else {
+                show(g, found);
+            }
+        }));
+    }
+
+    private List<SolveAnswer> found(Goal g, Analysis now, SolveQuestion question, double early, double radius, AtomicBoolean mine) {
+        return switch (g) {
+            case LOCK_STOPS -> LockStops.of(now.job(), early, radius);
+            case ARM_MATCH -> now.match().map(m -> ArmMatching.answers(now.job(), m)).orElse(List.of());
+            case LEAST_BUMP_STEER, ARM_SHAPE, RATIO -> Solver.search(now.job(), question, done -> {
+                Platform.runLater(() -> controls.progress(done));
+                return mine.get();
+            });
+        };
+    }
+
+    private static List<Phrase> told(Goal g, Analysis now) {
+        return switch (g) {
+            case ARM_MATCH -> now.match().map(ArmMatching::told).orElse(List.of(Phrase.of("Nothing but the gear ends the lock, or the wheels "
+                    + "do not follow it: say which lock is wanted (Vehicle), or where stops and tyres are (Knuckles).")));
+            case LOCK_STOPS, LEAST_BUMP_STEER, ARM_SHAPE, RATIO -> List.of();
+        };
+    }
+
+    private void show(Goal g, Outcome found) {
+        found.told.forEach(p -> answers.getChildren().add(Wrap.text(p.text(bench.lengthUnit()), "step")));
+        if (found.met) {
+            answers.getChildren().add(Wrap.text("What is wanted is met as it stands.", "finding-what"));
+        }
+        if (found.answers.isEmpty() && !found.met && g != Goal.ARM_MATCH) {
+            answers.getChildren().add(Wrap.text("Nothing within these limits brings it much nearer. Let it go further, or let "
+                    + "more change, or want less.", "finding-what"));
+        }
+        for (int i = 0; i < found.answers.size(); i++) {
+            answers.getChildren().add(new AnswerCard(bench, found.answers.get(i).answer, found.answers.get(i).effects, "answer-" + i));
+        }
+    }
+
+    private enum Measure {
+        LENGTH,
+        ANGLE,
+        NUMBER
+    }
+}

@@ -1,0 +1,29 @@
+package mildtilt.clearance;
+import java.util.Objects;
+import java.util.function.Supplier;
+import org.jspecify.annotations.Nullable;
+
+/** Something worked out once, when it is first asked for. */
+public final class Lazy<T> {
+
+    private @Nullable Supplier<T> how;
+    private @Nullable T done;
+
+    private Lazy(Supplier<T> how) {
+        this.how = how;
+    }
+
+    public static <T> Lazy<T> of(Supplier<T> how) {
+        return new Lazy<>(how);
+    }
+
+    public synchronized T get() {
+        Supplier<T> open = how;
+        if (open != null) {
+            done = open.get();
+            // What it was worked out from is no longer needed, and may be large.
+            how = null;
+        }
+        return Objects.requireNonNull(done);
+    }
+}

@@ -1,4 +1,0 @@
-package mildtilt.id;
-
-/** A part as it is referred to, and as people call it today. */
-public record Called(Id id, String name) {}

@@ -1,0 +1,16 @@
+package mildtilt.solve;
+
+/** What may be changed, and how far from where it is: mm or degrees as the knob says. */
+public record VariableBounds(DesignVariable knob, double least, double most) {
+
+    /** @throws IllegalArgumentException if there is nothing between the ends */
+    public VariableBounds {
+        if (!(least <= 0 && most >= 0 && most > least)) {
+            throw new IllegalArgumentException("A freedom must reach from 0 or below to 0 or above.");
+        }
+    }
+
+    public static VariableBounds either(DesignVariable knob, double reach) {
+        return new VariableBounds(knob, -reach, reach);
+    }
+}
