@@ -28,7 +28,6 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.stage.Stage;
 import mildtilt.app.shell.MildTilt;
-import mildtilt.app.workbench.HandsPosition;
 import mildtilt.app.workbench.SideTab;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.clocking.BestClocking;
@@ -47,6 +46,7 @@ import mildtilt.job.Element;
 import mildtilt.job.Job;
 import mildtilt.rules.RuleLimit;
 import mildtilt.rules.ShippedRules;
+import mildtilt.steer.SteeringInput;
 import mildtilt.units.LengthText;
 import mildtilt.units.LengthUnit;
 import org.junit.jupiter.api.AfterEach;
@@ -177,7 +177,7 @@ class ColumnStageTest {
         });
         assertThat(new ColumnTrain(column()).jointAngleDeg(0)).isCloseTo(18, within(1e-9));
         // With the hands off centre points stand elsewhere, and there is no handle.
-        robot.interact(() -> app.bench.moveHands(new HandsPosition(90, 0, 0)));
+        robot.interact(() -> app.bench.moveHands(new SteeringInput(90, 0, 0)));
         assertThat(robot.lookup("#sheet-side-angle").tryQuery()).isEmpty();
     }
 
@@ -581,7 +581,7 @@ class ColumnStageTest {
             robot.interact(() -> {
                 app.bench.stageProperty().set(WorkStage.COLUMN);
                 app.bench.sideTabProperty().set(tab);
-                app.bench.moveHands(new HandsPosition(r.nextGaussian() * 300, 0, 0));
+                app.bench.moveHands(new SteeringInput(r.nextGaussian() * 300, 0, 0));
             });
             app.settle();
             assertThat(words(robot, "#" + tab.name().toLowerCase(Locale.ROOT) + "-pane")).isNotBlank().doesNotContain("NaN").doesNotContain("Infinity");

@@ -18,7 +18,6 @@ import javafx.scene.control.TextField;
 import javafx.scene.image.ImageView;
 import javafx.stage.Stage;
 import javax.imageio.ImageIO;
-import mildtilt.app.workbench.HandsPosition;
 import mildtilt.app.workbench.TrialSheetChoice;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.format.DemoJob;
@@ -30,6 +29,7 @@ import mildtilt.job.Job;
 import mildtilt.job.Plan;
 import mildtilt.job.Trial;
 import mildtilt.job.Variant;
+import mildtilt.steer.SteeringInput;
 import mildtilt.trials.Measurand;
 import mildtilt.trials.TrialReading;
 import mildtilt.units.LengthUnit;
@@ -50,7 +50,7 @@ class FitStageTest {
     @Start
     void start(Stage stage) throws Exception {
         app = new AppWindow(stage, DemoJob.MARSH_CARRIER.job(), AppWindow.temporary());
-        app.bench.moveHands(new HandsPosition(30, 0, 0));
+        app.bench.moveHands(new SteeringInput(30, 0, 0));
         app.bench.stageProperty().set(WorkStage.FIT);
     }
 
@@ -89,7 +89,7 @@ class FitStageTest {
     void figuresAreTypedAndTakenBackAndTheVehicleBesideShowsWhatIsMeant(FxRobot robot) {
         AppWindow.until(() -> asked(robot).equals("Angle of Upper joint"));
         assertThat(app.text(robot, "#fit-planned")).isEqualTo("Planned 26.7°");
-        assertThat(app.bench.hands()).isEqualTo(HandsPosition.CENTRED);
+        assertThat(app.bench.hands()).isEqualTo(SteeringInput.STRAIGHT_AHEAD);
         AppWindow.type(robot, "#fit-typed-0", "31");
         assertThat(asked(robot)).isEqualTo("Angle of Lower joint");
         assertThat(read(new Measurand.JointAngle(new Id("joint-1"))).orElseThrow().value()).isEqualTo(31);
@@ -116,7 +116,7 @@ class FitStageTest {
         assertThat(read(new Measurand.RimPlay(true)).orElseThrow().value()).isEqualTo(12.7);
         // What was looked at in the other stages is put back.
         robot.interact(() -> app.bench.stageProperty().set(WorkStage.COLUMN));
-        assertThat(app.bench.hands()).isEqualTo(new HandsPosition(30, 0, 0));
+        assertThat(app.bench.hands()).isEqualTo(new SteeringInput(30, 0, 0));
         // Readings are no changes of the plan.
         assertThat(app.bench.job().changes()).isEqualTo(DemoJob.MARSH_CARRIER.job().changes());
     }

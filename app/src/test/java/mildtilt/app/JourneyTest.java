@@ -217,7 +217,7 @@ class JourneyTest {
         robot.type(KeyCode.PAGE_UP);
         assertThat(app.bench.hands().travelLeft()).isEqualTo(70);
         robot.clickOn("#centre-hands");
-        assertThat(app.bench.hands().centred()).isTrue();
+        assertThat(app.bench.hands().straightAhead()).isTrue();
         assertThat(robot.lookup(".point-handle").queryAll()).isNotEmpty();
     }
 

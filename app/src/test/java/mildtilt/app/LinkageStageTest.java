@@ -17,7 +17,6 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.stage.Stage;
 import mildtilt.analysis.Headline;
-import mildtilt.app.workbench.HandsPosition;
 import mildtilt.app.workbench.SideTab;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.arms.KnuckleChange;
@@ -30,6 +29,7 @@ import mildtilt.geometry.Vector;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
 import mildtilt.job.Variant;
+import mildtilt.steer.SteeringInput;
 import mildtilt.units.LengthUnit;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
@@ -176,13 +176,13 @@ class LinkageStageTest {
     @Test
     void beamsRollAndWheelsOnTheFrameStay(FxRobot robot) {
         robot.interact(() -> app.bench.open(DemoJob.HOP_PLATFORM.job(), Optional.empty()));
-        robot.interact(() -> app.bench.moveHands(new HandsPosition(0, 30, 0)));
-        assertThat(app.bench.hands()).isEqualTo(new HandsPosition(0, 30, -30));
-        robot.interact(() -> app.bench.moveHands(new HandsPosition(0, 30, 55)));
-        assertThat(app.bench.hands()).isEqualTo(new HandsPosition(0, -55, 55));
+        robot.interact(() -> app.bench.moveHands(new SteeringInput(0, 30, 0)));
+        assertThat(app.bench.hands()).isEqualTo(new SteeringInput(0, 30, -30));
+        robot.interact(() -> app.bench.moveHands(new SteeringInput(0, 30, 55)));
+        assertThat(app.bench.hands()).isEqualTo(new SteeringInput(0, -55, 55));
         robot.interact(() -> app.bench.open(DemoJob.GREENHOUSE_TUG.job(), Optional.empty()));
-        robot.interact(() -> app.bench.moveHands(new HandsPosition(10, 5, 5)));
-        assertThat(app.bench.hands()).isEqualTo(new HandsPosition(10, 0, 0));
+        robot.interact(() -> app.bench.moveHands(new SteeringInput(10, 5, 5)));
+        assertThat(app.bench.hands()).isEqualTo(new SteeringInput(10, 0, 0));
         assertThat(robot.lookup("#travel-left").query().getAccessibleText()).contains("fixed to the frame");
     }
 
@@ -199,7 +199,7 @@ class LinkageStageTest {
                 robot.interact(() -> {
                     app.bench.stageProperty().set(tab.belongsTo(WorkStage.LINKAGE) ? WorkStage.LINKAGE : WorkStage.COLUMN);
                     app.bench.sideTabProperty().set(tab);
-                    app.bench.moveHands(new HandsPosition(tab.ordinal() * 15, 10, 10));
+                    app.bench.moveHands(new SteeringInput(tab.ordinal() * 15, 10, 10));
                 });
                 robot.sleep(120);
                 robot.interact(() -> app.stage.getScene().getRoot().layout());

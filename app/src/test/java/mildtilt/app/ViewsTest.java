@@ -24,7 +24,6 @@ import javafx.stage.Stage;
 import javafx.stage.WindowEvent;
 import mildtilt.app.shell.Recovery;
 import mildtilt.app.workbench.Compared;
-import mildtilt.app.workbench.HandsPosition;
 import mildtilt.app.workbench.SideTab;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.format.DemoJob;
@@ -38,6 +37,7 @@ import mildtilt.job.Element;
 import mildtilt.job.Job;
 import mildtilt.job.JobPoints;
 import mildtilt.job.PointId;
+import mildtilt.steer.SteeringInput;
 import mildtilt.units.LengthUnit;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
@@ -259,7 +259,7 @@ class ViewsTest {
         AppWindow.until(() -> Math.abs(app.bench.hands().steeringWheelDeg()) > 40);
         assertThat(app.bench.hands().travelLeft()).isZero();
         robot.clickOn("#play-steer");
-        HandsPosition paused = app.bench.hands();
+        SteeringInput paused = app.bench.hands();
         WaitForAsyncUtils.waitForFxEvents(20);
         assertThat(app.bench.hands()).isEqualTo(paused);
         robot.clickOn("#centre-hands");
@@ -273,7 +273,7 @@ class ViewsTest {
         assertThat(app.bench.hands().travelRight()).isEqualTo(app.bench.hands().travelLeft());
         // Another stage is looked at with a still wheel.
         robot.clickOn("#stage-linkage");
-        HandsPosition left = app.bench.hands();
+        SteeringInput left = app.bench.hands();
         WaitForAsyncUtils.waitForFxEvents(20);
         assertThat(app.bench.hands()).isEqualTo(left);
     }
@@ -328,10 +328,10 @@ class ViewsTest {
         assertThat(app.bench.hands().travelRight()).isGreaterThan(50);
         assertThat(app.bench.hands().travelLeft()).isZero();
         press(robot, KeyCode.ALT, KeyCode.HOME);
-        assertThat(app.bench.hands()).isEqualTo(HandsPosition.CENTRED);
+        assertThat(app.bench.hands()).isEqualTo(SteeringInput.STRAIGHT_AHEAD);
         press(robot, KeyCode.ALT, KeyCode.LEFT);
         press(robot, KeyCode.ALT, KeyCode.UP);
-        assertThat(app.bench.hands()).isEqualTo(new HandsPosition(10, 5, 5));
+        assertThat(app.bench.hands()).isEqualTo(new SteeringInput(10, 5, 5));
         assertThat(app.bench.train().stopDeg(Side.LEFT).orElseThrow()).isGreaterThan(10);
     }
 

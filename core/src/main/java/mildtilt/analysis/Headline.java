@@ -3,9 +3,9 @@ import static mildtilt.analysis.Headline.Better.HIGHER;
 import static mildtilt.analysis.Headline.Better.LOWER;
 import static mildtilt.analysis.Headline.Better.NEARER_0;
 import static mildtilt.analysis.Headline.Better.NEITHER;
-import static mildtilt.analysis.Headline.Where.CLEARANCE;
-import static mildtilt.analysis.Headline.Where.COLUMN;
-import static mildtilt.analysis.Headline.Where.LINKAGE;
+import static mildtilt.analysis.Headline.ShownIn.CLEARANCE;
+import static mildtilt.analysis.Headline.ShownIn.COLUMN;
+import static mildtilt.analysis.Headline.ShownIn.LINKAGE;
 
 import java.util.EnumSet;
 import java.util.Optional;
@@ -124,7 +124,7 @@ public enum Headline {
     }
 
     /** At what work it stands in the table of figures. */
-    public enum Where {
+    public enum ShownIn {
         COLUMN,
         LINKAGE,
         CLEARANCE
@@ -137,9 +137,9 @@ public enum Headline {
     private final String usual;
     private final String meaning;
     private final Function<Sources, Optional<Double>> from;
-    private final Set<Where> where;
+    private final Set<ShownIn> where;
 
-    Headline(String key, String label, Unit unit, Better better, String usual, String meaning, Function<Sources, Optional<Double>> from, Where first, Where... others) {
+    Headline(String key, String label, Unit unit, Better better, String usual, String meaning, Function<Sources, Optional<Double>> from, ShownIn first, ShownIn... others) {
         this.key = key;
         this.label = label;
         this.unit = unit;
@@ -183,7 +183,7 @@ public enum Headline {
         return meaning + (usual.isEmpty() ? "" : " Usual: " + usual) + (better.sentence.isEmpty() ? "" : " " + better.sentence);
     }
 
-    public boolean standsAt(Where w) {
+    public boolean standsAt(ShownIn w) {
         return where.contains(w);
     }
 

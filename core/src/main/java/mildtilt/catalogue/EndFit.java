@@ -1,7 +1,7 @@
 package mildtilt.catalogue;
 import mildtilt.column.ShaftProfile;
 import mildtilt.column.Socket;
-import mildtilt.column.Socket.Hold;
+import mildtilt.column.Socket.Retention;
 
 /** Whether a shaft's end goes into a bore and sits firm in it. */
 public enum EndFit {
@@ -21,7 +21,7 @@ public enum EndFit {
 
     /** @param slip how much smaller than the bore an end may be, mm */
     public static EndFit between(ShaftProfile end, Socket socket, double slip) {
-        if (socket.hold() == Hold.ONE_PIECE) {
+        if (socket.hold() == Retention.ONE_PIECE) {
             return FITS;
         }
         ShaftProfile bore = socket.seat();

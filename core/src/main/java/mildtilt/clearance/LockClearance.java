@@ -45,7 +45,7 @@ final class LockClearance {
         return Optional.empty();
     }
 
-    private LockKept.Way kept(int row, Side side, List<NearestSoFar> bad) {
+    private LockKept.KeptLock kept(int row, Side side, List<NearestSoFar> bad) {
         double travel = range.travels[row];
         List<Integer> outward = new ArrayList<>();
         for (int i = 0; i < range.positions.size(); i++) {
@@ -56,7 +56,7 @@ final class LockClearance {
         }
         outward.sort(Comparator.comparingDouble(i -> Math.abs(range.steeringWheelDeg(i))));
         if (outward.isEmpty()) {
-            return new LockKept.Way(0, 0, 0, 0, Optional.empty());
+            return new LockKept.KeptLock(0, 0, 0, 0, Optional.empty());
         }
         Turn lock = turn(range.stand(outward.getLast()));
         for (int n = 0; n < outward.size(); n++) {
@@ -64,7 +64,7 @@ final class LockClearance {
             List<NearestSoFar> first = bad.stream().filter(p -> p.foul[at]).toList();
             if (!first.isEmpty()) {
                 if (n == 0) {
-                    return new LockKept.Way(inner(lock, side), 0, 0, 0, Optional.of(first.getFirst().two()));
+                    return new LockKept.KeptLock(inner(lock, side), 0, 0, 0, Optional.of(first.getFirst().two()));
                 }
                 Configuration in = range.stand(outward.get(n - 1));
                 double out = range.steeringWheelDeg(at);
@@ -81,11 +81,11 @@ final class LockClearance {
                     }
                 }
                 Turn kept = turn(in);
-                return new LockKept.Way(inner(lock, side), inner(kept, side), outer(kept, side), in.pose().orElseThrow().steeringWheelDeg(),
+                return new LockKept.KeptLock(inner(lock, side), inner(kept, side), outer(kept, side), in.pose().orElseThrow().steeringWheelDeg(),
                         Optional.of(by.two()));
             }
         }
-        return new LockKept.Way(inner(lock, side), inner(lock, side), outer(lock, side), range.steeringWheelDeg(outward.getLast()), Optional.empty());
+        return new LockKept.KeptLock(inner(lock, side), inner(lock, side), outer(lock, side), range.steeringWheelDeg(outward.getLast()), Optional.empty());
     }
 
     private static double inner(Turn t, Side side) {

@@ -13,9 +13,9 @@ import mildtilt.geometry.Side;
 public record LockKept(List<Row> rows, Optional<Double> freeBumpAtLock, Optional<Double> freeDroopAtLock) {
 
     /** @param travel of the left wheel, mm */
-    public record Row(double travel, Way left, Way right) {
+    public record Row(double travel, KeptLock left, KeptLock right) {
 
-        public Way way(Side side) {
+        public KeptLock way(Side side) {
             return side == Side.LEFT ? left : right;
         }
     }
@@ -29,7 +29,7 @@ public record LockKept(List<Row> rows, Optional<Double> freeBumpAtLock, Optional
      * @param steeringWheelDeg then, + left
      * @param pair what comes too near first
      */
-    public record Way(double lockDeg, double keptDeg, double outerDeg, double steeringWheelDeg, Optional<BodyPair> pair) {
+    public record KeptLock(double lockDeg, double keptDeg, double outerDeg, double steeringWheelDeg, Optional<BodyPair> pair) {
 
         public boolean costs() {
             return pair.isPresent();
@@ -40,7 +40,7 @@ public record LockKept(List<Row> rows, Optional<Double> freeBumpAtLock, Optional
      * Where the lock must end, turning one way, so that every gap is kept at any travel; empty where nothing comes too near.
      * What comes too near straight ahead at some travel is not cured by a stop and does not count.
      */
-    public Optional<Way> stop(Side way) {
+    public Optional<KeptLock> stop(Side way) {
         return rows.stream().map(r -> r.way(way)).filter(w -> w.costs() && w.keptDeg > 0).min((a, b) -> Double.compare(a.keptDeg, b.keptDeg));
     }
 

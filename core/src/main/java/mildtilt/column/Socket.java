@@ -8,10 +8,10 @@ import mildtilt.withers.Withers;
  * @param hold what keeps the end in it
  */
 @Withers
-public record Socket(ShaftProfile seat, Hold hold) implements SocketBuilder.With {
+public record Socket(ShaftProfile seat, Retention hold) implements SocketBuilder.With {
 
     /** What keeps a shaft's end in a fork. */
-    public enum Hold {
+    public enum Retention {
         WELD("welded on"),
         PINCH_BOLT("pinch bolt in a groove"),
         SET_SCREW("set screw in a dimple"),
@@ -20,7 +20,7 @@ public record Socket(ShaftProfile seat, Hold hold) implements SocketBuilder.With
 
         private final String label;
 
-        Hold(String label) {
+        Retention(String label) {
             this.label = label;
         }
 
@@ -39,6 +39,6 @@ public record Socket(ShaftProfile seat, Hold hold) implements SocketBuilder.With
 
     /** In how many ways in a whole turn a shaft's end can be put in; 0 for any angle. */
     public int waysPerTurn() {
-        return hold == Hold.ONE_PIECE ? 1 : seat.waysPerTurn();
+        return hold == Retention.ONE_PIECE ? 1 : seat.waysPerTurn();
     }
 }

@@ -54,10 +54,10 @@ public sealed interface Form<T> permits Part, Form.Kinds, Form.Either, Form.Unde
      * @param otherwise where the keys are of none
      * @param refusal what is said where they are of none and that won't do, or of two
      */
-    record Either<T>(List<Way<? extends T>> ways, Optional<Way<? extends T>> otherwise, String refusal, String help) implements Form<T> {
+    record Either<T>(List<Variant<? extends T>> ways, Optional<Variant<? extends T>> otherwise, String refusal, String help) implements Form<T> {
 
         /** @param key that says it is this one; empty for the one that is meant otherwise; @param form its keys */
-        public record Way<T>(String key, Class<T> type, Form<T> form) {}
+        public record Variant<T>(String key, Class<T> type, Form<T> form) {}
 
         /** With no ways yet. */
         public static <T> Either<T> of(String refusal, String help) {
@@ -74,8 +74,8 @@ public sealed interface Form<T> permits Part, Form.Kinds, Form.Either, Form.Unde
             return or(wayUnder(key, part));
         }
 
-        private Either<T> or(Way<? extends T> way) {
-            List<Way<? extends T>> all = new ArrayList<>(ways);
+        private Either<T> or(Variant<? extends T> way) {
+            List<Variant<? extends T>> all = new ArrayList<>(ways);
             all.add(way);
             return new Either<>(List.copyOf(all), otherwise, refusal, help);
         }
@@ -85,16 +85,16 @@ public sealed interface Form<T> permits Part, Form.Kinds, Form.Either, Form.Unde
             return new Either<>(ways, Optional.of(way("", part)), refusal, help);
         }
 
-        private static <X> Way<X> way(String key, Part<X> part) {
-            return new Way<>(key, part.type(), part);
+        private static <X> Variant<X> way(String key, Part<X> part) {
+            return new Variant<>(key, part.type(), part);
         }
 
-        private static <X> Way<X> wayUnder(String key, Part<X> part) {
-            return new Way<>(key, part.type(), new Under<>(key, part));
+        private static <X> Variant<X> wayUnder(String key, Part<X> part) {
+            return new Variant<>(key, part.type(), new Under<>(key, part));
         }
 
         /** The way in which a value is written. */
-        public Way<? extends T> of(T value) {
+        public Variant<? extends T> of(T value) {
             return Stream.concat(ways.stream(), otherwise.stream()).filter(w -> w.type().isInstance(value)).findFirst()
                     .orElseThrow(() -> new IllegalArgumentException("no way for " + value.getClass()));
         }

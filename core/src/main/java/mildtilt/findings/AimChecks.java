@@ -89,7 +89,7 @@ final class AimChecks {
 
     private void match(ArmMatch m, List<Finding> all) {
         for (Side way : Side.values()) {
-            ArmMatch.Way w = m.toward(way);
+            ArmMatch.Toward w = m.toward(way);
             if (job.targets().lockDeg().isPresent() && w.lockUnused() > ArmMatch.FITS_DEG) {
                 all.add(new Finding(Fault.LOCK_SHORT, Severity.LOOK, new Element.GearElement(),
                         Phrase.of("Turning " + way.label() + ", the gear's end gives {0} of inner wheel; {1} is "
@@ -105,7 +105,7 @@ final class AimChecks {
         }
         if (m.gearUsed() < POOR_MATCH) {
             Side way = m.left().gearUsed() <= m.right().gearUsed() ? Side.LEFT : Side.RIGHT;
-            ArmMatch.Way w = m.toward(way);
+            ArmMatch.Toward w = m.toward(way);
             Limit limit = w.limit().orElse(Limit.KNUCKLE_STOP);
             all.add(new Finding(Fault.GEAR_OVERTRAVELS, Severity.LOOK, new Element.GearElement(),
                     Phrase.of("Turning " + way.label() + ", " + Phrase.name(ends(limit, w.where())) + " at {0} of inner wheel, with only {1} of the gear's travel used.",

@@ -57,7 +57,7 @@ public final class ArmMoves {
     private static boolean keepsLock(Job changed, ArmMatch before, Side needsMost) {
         SteeringTrain train = new SteeringTrain(changed);
         for (Side way : Side.values()) {
-            ArmMatch.Way was = before.toward(way);
+            ArmMatch.Toward was = before.toward(way);
             double wanted = way == needsMost ? was.innerAllowed() : Math.min(was.innerAllowed(), was.innerAtGearEnd());
             double lock = train.pose(LockLimits.of(train, changed, way).getFirst().steeringWheelDeg(), 0, 0).assembled()
                     .map(p -> way.sign() * p.knuckle(way).steerDeg()).orElse(0.0);

@@ -150,11 +150,11 @@ final class ClearanceChecks {
 
     /** Stops that act before this pair comes too near, where it is this pair that asks for the earliest. */
     private Optional<Remedy> stops(LockKept lock, PairGap p) {
-        List<LockKept.Way> ways = Arrays.stream(Side.values()).flatMap(s -> lock.stop(s).stream()).filter(w -> w.pair().filter(p.two()::equals).isPresent()).toList();
+        List<LockKept.KeptLock> ways = Arrays.stream(Side.values()).flatMap(s -> lock.stop(s).stream()).filter(w -> w.pair().filter(p.two()::equals).isPresent()).toList();
         if (ways.isEmpty()) {
             return Optional.empty();
         }
-        double inner = Math.floor(ways.stream().mapToDouble(LockKept.Way::keptDeg).min().orElseThrow() * 10) / 10;
+        double inner = Math.floor(ways.stream().mapToDouble(LockKept.KeptLock::keptDeg).min().orElseThrow() * 10) / 10;
         return inner < 5 ? Optional.empty() : Optional.of(new Remedy(Phrase.of("Set the knuckle stops at {0} with the wheel inside, so that the lock ends before", Quantity.angle(inner)),
                 j -> StopMoves.withInnerStopsBy(j, inner)));
     }

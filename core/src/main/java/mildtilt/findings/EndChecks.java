@@ -10,7 +10,7 @@ import mildtilt.column.Joint;
 import mildtilt.column.Shaft;
 import mildtilt.column.ShaftProfile;
 import mildtilt.column.Socket;
-import mildtilt.column.Socket.Hold;
+import mildtilt.column.Socket.Retention;
 import mildtilt.column.YokeDimensions;
 import mildtilt.columnrange.TrainEdits;
 import mildtilt.job.Element;
@@ -132,10 +132,10 @@ final class EndChecks {
             all.add(new Remedy(Phrase.of("Put an adapter on the end: " + seat.label() + " {0} to " + socket.seat().label() + " {1}", Quantity.length(d),
                     Quantity.length(bore)), j -> j.editColumn(c -> end.withSeat(c, socket.seat()))));
         }
-        if (shaft.toCut() && shaft.profile() instanceof ShaftProfile.Round && rules.accepts(Hold.WELD) && !(end.shaft() == 0 && !end.towardGear())
+        if (shaft.toCut() && shaft.profile() instanceof ShaftProfile.Round && rules.accepts(Retention.WELD) && !(end.shaft() == 0 && !end.towardGear())
                 && !(end.shaft() == column.joints().size() && end.towardGear())) {
             all.add(new Remedy(Phrase.of("Take a weld-on fork bored for {0}", Quantity.length(shaft.diameter())), j -> j.editColumn(c -> end.withSeat(
-                    end.editFit(c, f -> f.withSocket(new Socket(new ShaftProfile.Round(shaft.diameter()), Hold.WELD))), new ShaftProfile.Round(shaft.diameter())))));
+                    end.editFit(c, f -> f.withSocket(new Socket(new ShaftProfile.Round(shaft.diameter()), Retention.WELD))), new ShaftProfile.Round(shaft.diameter())))));
         }
         return all;
     }
@@ -153,8 +153,8 @@ final class EndChecks {
     }
 
     private void held(End end, Socket socket, List<Finding> all) {
-        Hold hold = socket.hold();
-        if (hold == Hold.WELD && rules.welding() != Welding.ALLOWED) {
+        Retention hold = socket.hold();
+        if (hold == Retention.WELD && rules.welding() != Welding.ALLOWED) {
             welded(end, socket, all);
             return;
         }
@@ -177,7 +177,7 @@ final class EndChecks {
     }
 
     private List<Remedy> otherHold(End end, Socket socket) {
-        for (Hold h : new Hold[] {Hold.PINCH_BOLT, Hold.SET_SCREW, Hold.NUT}) {
+        for (Retention h : new Retention[] {Retention.PINCH_BOLT, Retention.SET_SCREW, Retention.NUT}) {
             if (h != socket.hold() && rules.accepts(h)) {
                 return List.of(new Remedy(Phrase.of("Keep it with a " + h.label()),
                         j -> j.editColumn(c -> end.editFit(c, f -> f.withSocket(socket.withHold(h))))));

@@ -25,9 +25,9 @@ final class JointMoves {
     private static final int FARTHEST_MM = 200;
     private static final int OFFERED = 2;
 
-    private record Way(String word, Direction direction) {}
+    private record Heading(String word, Direction direction) {}
 
-    private record Move(int joint, Way way, int mm) {}
+    private record Move(int joint, Heading way, int mm) {}
 
     private JointMoves() {}
 
@@ -35,7 +35,7 @@ final class JointMoves {
         Column column = job.column().orElseThrow();
         List<Move> moves = new ArrayList<>();
         for (int joint = 0; joint < column.joints().size(); joint++) {
-            for (Way way : ways(column, joint)) {
+            for (Heading way : ways(column, joint)) {
                 smallest(job, column, joint, way).ifPresent(moves::add);
             }
         }
@@ -43,27 +43,27 @@ final class JointMoves {
         return moves.stream().limit(OFFERED).map(m -> remedy(column, m)).toList();
     }
 
-    private static List<Way> ways(Column column, int joint) {
+    private static List<Heading> ways(Column column, int joint) {
         if (column.joints().size() == 1) {
             return List.of();
         }
         if (joint == 0) {
             Direction along = column.axis(0);
-            return List.of(new Way("along the column, towards the gear", along),
-                    new Way("along the column, towards the wheel", along.reversed()));
+            return List.of(new Heading("along the column, towards the gear", along),
+                    new Heading("along the column, towards the wheel", along.reversed()));
         }
         if (joint == column.joints().size() - 1) {
             Direction along = column.axis(joint + 1);
-            return List.of(new Way("along the gear's input axis, towards the gear", along),
-                    new Way("along the gear's input axis, away from the gear", along.reversed()));
+            return List.of(new Heading("along the gear's input axis, towards the gear", along),
+                    new Heading("along the gear's input axis, away from the gear", along.reversed()));
         }
         return List.of(
-                new Way("forward", Vector.X.direction()), new Way("back", Vector.X.negated().direction()),
-                new Way("to the left", Vector.Y.direction()), new Way("to the right", Vector.Y.negated().direction()),
-                new Way("up", Vector.Z.direction()), new Way("down", Vector.Z.negated().direction()));
+                new Heading("forward", Vector.X.direction()), new Heading("back", Vector.X.negated().direction()),
+                new Heading("to the left", Vector.Y.direction()), new Heading("to the right", Vector.Y.negated().direction()),
+                new Heading("up", Vector.Z.direction()), new Heading("down", Vector.Z.negated().direction()));
     }
 
-    private static Optional<Move> smallest(Job job, Column column, int joint, Way way) {
+    private static Optional<Move> smallest(Job job, Column column, int joint, Heading way) {
         for (int mm = 1; mm <= FARTHEST_MM; mm++) {
             if (allInside(job, column, joint, way, mm)) {
                 return Optional.of(new Move(joint, way, mm));
@@ -72,7 +72,7 @@ final class JointMoves {
         return Optional.empty();
     }
 
-    private static boolean allInside(Job job, Column column, int joint, Way way, int mm) {
+    private static boolean allInside(Job job, Column column, int joint, Heading way, int mm) {
         try {
             Column moved = moved(column, joint, way.direction.times(mm));
             // What holds the shafts now must still sit on them.

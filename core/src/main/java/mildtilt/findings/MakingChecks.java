@@ -95,7 +95,7 @@ final class MakingChecks {
             all.add(new Finding(Fault.ROD_CAN_NOT_BE_SET, Severity.LOOK, at, r.rod().label() + "hand", Phrase.of("Both ends of the " + r.rod().label() + " have " + r.thread(true).hand().label() + " threads."),
                     Phrase.of("Turning the body then screws one end in and the other out. To set it, one end must come off its arm each time, half a turn at a time."),
                     List.of(new Remedy(Phrase.of("Take a left-hand thread at the " + Fits.label(r.rod(), false)), j -> j.editMaking(m -> m.withRod(r.rod(), m.rod(r.rod()).map(MakingChecks::opposed)))))));
-        } else if (r.way() != RodFigures.Way.BOTH && !r.shortOfThread()) {
+        } else if (r.way() != RodFigures.LengthChange.BOTH && !r.shortOfThread()) {
             all.add(new Finding(Fault.ROD_CAN_NOT_BE_SET, Severity.LOOK, at, r.rod().label() + "way", Phrase.of(name + " " + r.way().label() + ": {0} longer, {1} shorter.", Quantity.length(Math.max(0, r.longer())),
                     Quantity.length(Math.max(0, r.shorter()))), Phrase.of("Toe has to be set both ways after the first drive, and again when something is changed."), longerBody(r)));
         }

@@ -13,7 +13,7 @@ import mildtilt.clearance.ClearanceFigures;
 import mildtilt.column.Column;
 import mildtilt.column.ShaftProfile;
 import mildtilt.column.Socket;
-import mildtilt.column.Socket.Hold;
+import mildtilt.column.Socket.Retention;
 import mildtilt.column.YokeDimensions;
 import mildtilt.columnrange.ColumnFigures;
 import mildtilt.job.Element;
@@ -117,7 +117,7 @@ public record NotJudged(String matter, Element element, Phrase missing) {
             double most = 0;
             for (int i = 0; i < c.joints().size(); i++) {
                 for (YokeDimensions f : List.of(c.joints().get(i).wheelSide(), c.joints().get(i).gearSide())) {
-                    Optional<Socket> s = f.socket().filter(x -> x.seat() instanceof ShaftProfile.Round && (x.hold() == Hold.PINCH_BOLT || x.hold() == Hold.SET_SCREW));
+                    Optional<Socket> s = f.socket().filter(x -> x.seat() instanceof ShaftProfile.Round && (x.hold() == Retention.PINCH_BOLT || x.hold() == Retention.SET_SCREW));
                     if (s.isPresent()) {
                         round.put(c.joints().get(i).name(), new Element.JointAt(i));
                         least = Math.min(least, s.get().seat().diameter());

@@ -24,6 +24,7 @@ import mildtilt.report.Cell;
 import mildtilt.report.Papers;
 import mildtilt.report.Table;
 import mildtilt.shop.BenchSheet;
+import mildtilt.steer.SteeringInput;
 import mildtilt.units.LengthUnit;
 
 /**
@@ -36,7 +37,7 @@ public final class AnalysisJson {
 
     private AnalysisJson() {}
 
-    public static String write(Analysis analysis, List<HandPosition> positions) {
+    public static String write(Analysis analysis, List<SteeringInput> positions) {
         return JobWriter.print(tree(analysis, positions));
     }
 
@@ -45,7 +46,7 @@ public final class AnalysisJson {
      *
      * @param done told after each position how many there are so far
      */
-    public static void write(Analysis analysis, List<HandPosition> positions, Writer out, IntConsumer done) throws IOException {
+    public static void write(Analysis analysis, List<SteeringInput> positions, Writer out, IntConsumer done) throws IOException {
         ObjectNode root = tree(analysis, List.of());
         if (positions.isEmpty()) {
             out.write(JobWriter.print(root));
@@ -59,7 +60,7 @@ public final class AnalysisJson {
             }
             to.writeArrayFieldStart("positions");
             int n = 0;
-            for (HandPosition p : positions) {
+            for (SteeringInput p : positions) {
                 to.writeTree(PoseJson.tree(analysis, p));
                 done.accept(++n);
             }
@@ -69,7 +70,7 @@ public final class AnalysisJson {
         }
     }
 
-    static ObjectNode tree(Analysis analysis, List<HandPosition> positions) {
+    static ObjectNode tree(Analysis analysis, List<SteeringInput> positions) {
         ObjectNode root = object();
         root.put("format", "mild-tilt-analysis");
         root.put("version", 1);

@@ -82,7 +82,7 @@ final class ClearanceJson {
         return o;
     }
 
-    private static ObjectNode way(LockKept.Way w) {
+    private static ObjectNode way(LockKept.KeptLock w) {
         ObjectNode o = object();
         number(o, "inner_lock_deg", w.lockDeg());
         number(o, "inner_kept_deg", w.keptDeg());

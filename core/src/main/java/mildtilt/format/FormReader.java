@@ -122,9 +122,9 @@ final class FormReader {
                 yield all;
             }
             case Form.Either<?> e -> {
-                List<? extends Form.Either.Way<?>> ways = said(e, o);
+                List<? extends Form.Either.Variant<?>> ways = said(e, o);
                 Set<String> all = new HashSet<>();
-                Stream<? extends Form.Either.Way<?>> meant = ways.size() == 1 ? ways.stream() : ways.isEmpty() && e.otherwise().isPresent() ? e.otherwise().stream() : Stream.concat(e.ways().stream(), e.otherwise().stream());
+                Stream<? extends Form.Either.Variant<?>> meant = ways.size() == 1 ? ways.stream() : ways.isEmpty() && e.otherwise().isPresent() ? e.otherwise().stream() : Stream.concat(e.ways().stream(), e.otherwise().stream());
                 meant.forEach(w -> all.addAll(keys(w.form(), o)));
                 yield all;
             }
@@ -138,7 +138,7 @@ final class FormReader {
         return Optional.<Part<?>>ofNullable(k.kinds().get(word.isMissingNode() ? k.usual().orElse("") : word.isTextual() ? word.asText() : ""));
     }
 
-    private static <T> List<Form.Either.Way<? extends T>> said(Form.Either<T> e, ObjectNode o) {
+    private static <T> List<Form.Either.Variant<? extends T>> said(Form.Either<T> e, ObjectNode o) {
         return e.ways().stream().filter(w -> o.has(w.key())).toList();
     }
 
@@ -166,7 +166,7 @@ final class FormReader {
     }
 
     private @Nullable Object either(Form.Either<?> e, ObjectNode o, JobPlace at) {
-        List<? extends Form.Either.Way<?>> ways = said(e, o);
+        List<? extends Form.Either.Variant<?>> ways = said(e, o);
         if (ways.size() == 1) {
             return form(ways.getFirst().form(), o, at);
         }

@@ -10,6 +10,7 @@ import mildtilt.linkage.AxleSolver;
 import mildtilt.linkage.RodEnd;
 import mildtilt.linkage.RodEndAngles;
 import mildtilt.steer.AxlePose;
+import mildtilt.steer.SteeringInput;
 import mildtilt.suspension.CannotAssemble;
 import mildtilt.suspension.CornerPose;
 import mildtilt.suspension.KnucklePose;
@@ -19,7 +20,7 @@ final class PoseJson {
 
     private PoseJson() {}
 
-    static ObjectNode tree(Analysis analysis, HandPosition at) {
+    static ObjectNode tree(Analysis analysis, SteeringInput at) {
         ObjectNode o = object();
         number(o, "steering_wheel_deg", at.steeringWheelDeg());
         number(o, "travel_left_mm", at.travelLeft());

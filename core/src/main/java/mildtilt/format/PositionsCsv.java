@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import mildtilt.describe.Sentences;
+import mildtilt.steer.SteeringInput;
 
 /** Positions of steering wheel and road wheels from a CSV, one a line. */
 public final class PositionsCsv {
@@ -21,16 +22,16 @@ public final class PositionsCsv {
      *
      * @throws JobFileException naming the line that can't be read
      */
-    public static List<HandPosition> read(Path file) throws JobFileException {
+    public static List<SteeringInput> read(Path file) throws JobFileException {
         CsvText text = CsvText.read(file, "a list of positions", MOST, MOST_BYTES);
         int steer = column(text, "steering_wheel_deg", "steering_wheel_deg");
         int left = column(text, "travel_left", "travel_left_mm");
         int right = column(text, "travel_right", "travel_right_mm");
         double leftUnit = unit(text, left);
         double rightUnit = unit(text, right);
-        List<HandPosition> all = new ArrayList<>();
+        List<SteeringInput> all = new ArrayList<>();
         for (int i = 0; i < text.rows().size(); i++) {
-            all.add(new HandPosition(within(text, i, steer, text.number(i, steer), MOST_DEG, "°"),
+            all.add(new SteeringInput(within(text, i, steer, text.number(i, steer), MOST_DEG, "°"),
                     within(text, i, left, text.number(i, left) * leftUnit, MOST_TRAVEL, " mm"),
                     within(text, i, right, text.number(i, right) * rightUnit, MOST_TRAVEL, " mm")));
         }

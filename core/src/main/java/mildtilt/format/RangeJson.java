@@ -105,7 +105,7 @@ final class RangeJson {
         ObjectNode o = object();
         number(o, "gear_gives_mm", m.gearGives());
         for (Side way : Side.values()) {
-            ArmMatch.Way w = m.toward(way);
+            ArmMatch.Toward w = m.toward(way);
             ObjectNode at = o.putObject("turning_" + way.code());
             number(at, "inner_at_gear_end_deg", w.innerAtGearEnd());
             number(at, "inner_allowed_deg", w.innerAllowed());

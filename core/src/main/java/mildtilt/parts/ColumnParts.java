@@ -96,7 +96,7 @@ public final class ColumnParts {
 
     /** What a fork, hub or gear has for a shaft's end. */
     static final Part<Socket> SOCKET = Part.of(Socket.class).inline("seat", SEAT)
-            .usual("hold", "hold", new Choice<>(Socket.Hold.class), Socket.Hold.PINCH_BOLT, "what keeps the end in")
+            .usual("hold", "hold", new Choice<>(Socket.Retention.class), Socket.Retention.PINCH_BOLT, "what keeps the end in")
             .help("what a fork, hub or gear has for a shaft end, and what keeps the end in it");
 
     public static final Part<YokeDimensions> FIT = Part.of(YokeDimensions.class)

@@ -94,7 +94,7 @@ public final class RuleParts {
                 .needs("engagementTimes", "engagement_times", new Size(ENGAGEMENT),
                         "least engagement in shaft diameters")
                 .needs("overlap", "overlap_mm", new Size(STROKE), "least overlap of a sliding shaft")
-                .needs("holds", "holds", new Choices<>(Socket.Hold.class), "what may keep a shaft end in a fork")
+                .needs("holds", "holds", new Choices<>(Socket.Retention.class), "what may keep a shaft end in a fork")
                 .usual("locking", "locking", Text.NOTE, "", "how every fastener is to be locked")
                 .needs("jointInCabin", "joint_in_cabin", new Flag(), "whether a joint may stand inside the cabin")
                 .needs("heavyPull", "heavy_pull_n", new Size(FORCE), "at the rim, that nothing may fail under")

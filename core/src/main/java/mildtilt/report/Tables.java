@@ -135,7 +135,7 @@ final class Tables {
     private static Table fits(List<Fits.Fit> fits) {
         return new Table("fits", "Fits", List.of("kind", "part", "into", "sits", "told", "ways_out"), List.of("Kind", "Part", "Into", "It", "Sizes", "Ways out"), fits.stream().map(f -> {
             Phrase ways = Phrase.of("");
-            for (Fits.Way w : f.ways()) {
+            for (Fits.FitRemedy w : f.ways()) {
                 ways = ways.then(ways.pattern().isEmpty() ? "" : "; or ").then(w.action());
             }
             return List.of(Cell.of(f.kind().label()), Cell.of(f.what()), Cell.of(f.into()), Cell.of(f.seating().label()), Cell.of(f.told()), Cell.of(ways));

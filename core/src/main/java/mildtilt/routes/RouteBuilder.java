@@ -19,7 +19,7 @@ import mildtilt.columnrange.FrontPush;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
 import mildtilt.job.Job;
-import mildtilt.routes.RouteScorer.Worth;
+import mildtilt.routes.RouteScorer.RouteScore;
 import mildtilt.solid.Convex;
 import mildtilt.solid.Gaps;
 import mildtilt.solid.Solid;
@@ -49,7 +49,7 @@ final class RouteBuilder {
         }
     }
 
-    Built build(RouteParameters way, Worth worth) {
+    Built build(RouteParameters way, RouteScore worth) {
         try {
             return held(layout.built(way), way, worth);
         } catch (ImpossibleGeometryException e) {
@@ -57,7 +57,7 @@ final class RouteBuilder {
         }
     }
 
-    private Built held(Job bare, RouteParameters way, Worth worth) {
+    private Built held(Job bare, RouteParameters way, RouteScore worth) {
         Column c = bare.column().orElseThrow();
         List<Phrase> bearings = new ArrayList<>();
         for (int missing = Supports.of(c).missing(); missing > 0; missing = Supports.of(c).missing()) {
@@ -91,7 +91,7 @@ final class RouteBuilder {
     }
 
     /** All gaps as the job would have them, over the whole range. */
-    private Built gaps(Job job, RouteParameters way, Worth worth, double spare, double ripple, List<Phrase> bearings) {
+    private Built gaps(Job job, RouteParameters way, RouteScore worth, double spare, double ripple, List<Phrase> bearings) {
         Optional<PairGap> tightest = Clearances.ofShafts(job, new SteeringTrain(job)).stream()
                 .min(Comparator.comparingDouble(p -> p.gap() - Math.max(p.need(), layout.question.gap())));
         Optional<Double> margin = tightest.map(p -> p.gap() - Math.max(p.need(), layout.question.gap()));

@@ -11,7 +11,7 @@ import java.util.stream.Stream;
 import mildtilt.clearance.SweptObstacle;
 import mildtilt.geometry.Point;
 import mildtilt.job.Job;
-import mildtilt.routes.RouteScorer.Worth;
+import mildtilt.routes.RouteScorer.RouteScore;
 import mildtilt.units.Phrase;
 
 /**
@@ -68,7 +68,7 @@ public final class RouteFinder {
     }
 
     /** A way with what it is worth. */
-    private record Weighed(RouteParameters way, Worth worth) {}
+    private record Weighed(RouteParameters way, RouteScore worth) {}
 
     private RouteAnswer answer() {
         List<Route> routes = new ArrayList<>();
@@ -204,7 +204,7 @@ public final class RouteFinder {
         return most;
     }
 
-    private Weighed narrow(Weighed start, ToDoubleBiFunction<RouteParameters, Worth> cost) {
+    private Weighed narrow(Weighed start, ToDoubleBiFunction<RouteParameters, RouteScore> cost) {
         Weighed best = start;
         double step = 24;
         for (int round = 0; round < 7 && !given.get(); round++) {
@@ -215,7 +215,7 @@ public final class RouteFinder {
                     for (int way = -1; way <= 1; way += 2) {
                         Optional<RouteParameters> tried = moved(best.way, k, way * (k == RouteParameters.TILT ? step / 4 : step));
                         if (tried.isPresent()) {
-                            Worth w = weigh.of(tried.get());
+                            RouteScore w = weigh.of(tried.get());
                             if (cost.applyAsDouble(tried.get(), w) < cost.applyAsDouble(best.way, best.worth) - 1e-6) {
                                 best = new Weighed(tried.get(), w);
                                 better = true;
@@ -227,7 +227,7 @@ public final class RouteFinder {
             step /= 2;
         }
         RouteParameters rounded = best.way.rounded();
-        Worth w = weigh.of(rounded);
+        RouteScore w = weigh.of(rounded);
         return w.lacking() <= best.worth.lacking() + (best.worth.lacking() > 0 ? 0.2 : 0) ? new Weighed(rounded, w) : best;
     }
 

@@ -43,9 +43,9 @@ final class RouteScorer {
      * @param lacks each of them
      * @param margin the least over the needed gap
      */
-    record Worth(double cost, double roomy, double lacking, List<Lack> lacks, double widestDeg, Margin margin, double length) {}
+    record RouteScore(double cost, double roomy, double lacking, List<Lack> lacks, double widestDeg, Margin margin, double length) {}
 
-    Worth of(RouteParameters way) {
+    RouteScore of(RouteParameters way) {
         List<Point> p = layout.points(way);
         int joints = p.size() - 2;
         List<Lack> lacks = new ArrayList<>();
@@ -112,7 +112,7 @@ final class RouteScorer {
                 + 0.012 * length;
         double roomy = cost - ROOM_COUNTS * Math.min(margin.mm(), GOOD_GAP);
         double more = lacking > 0 ? 1000 + 100 * lacking : 0;
-        return new Worth(more + cost, more + roomy, lacking, lacks, widest, margin, length);
+        return new RouteScore(more + cost, more + roomy, lacking, lacks, widest, margin, length);
     }
 
     private static Lack lack(Margin m, String part) {

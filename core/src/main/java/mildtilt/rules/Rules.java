@@ -2,7 +2,7 @@ package mildtilt.rules;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import mildtilt.column.Socket.Hold;
+import mildtilt.column.Socket.Retention;
 import mildtilt.geometry.ImpossibleGeometryException;
 
 /**
@@ -38,7 +38,7 @@ public record Rules(
         Collapse collapse,
         double engagementTimes,
         double overlap,
-        Set<Hold> holds,
+        Set<Retention> holds,
         String locking,
         boolean jointInCabin,
         double heavyPull,
@@ -130,8 +130,8 @@ public record Rules(
         }
     }
 
-    public boolean accepts(Hold hold) {
-        return holds.contains(hold) && !(hold == Hold.WELD && welding == Welding.FORBIDDEN);
+    public boolean accepts(Retention hold) {
+        return holds.contains(hold) && !(hold == Retention.WELD && welding == Welding.FORBIDDEN);
     }
 
     public Rules withName(String n) {
@@ -146,7 +146,7 @@ public record Rules(
         return with(name, welding, collapse, holds, may);
     }
 
-    public Rules withHolds(Set<Hold> h) {
+    public Rules withHolds(Set<Retention> h) {
         return with(name, welding, collapse, h, jointInCabin);
     }
 
@@ -208,7 +208,7 @@ public record Rules(
         };
     }
 
-    private Rules with(String n, Welding w, Collapse c, Set<Hold> h, boolean inCabin) {
+    private Rules with(String n, Welding w, Collapse c, Set<Retention> h, boolean inCabin) {
         return new Rules(n, about, jointDeg, ripplePct, w, c, engagementTimes, overlap, h, locking, inCabin, heavyPull, strengthMargin,
                 windUpDeg, spanHz, outOfLine, kerbTimes, geometry, classes, differ);
     }

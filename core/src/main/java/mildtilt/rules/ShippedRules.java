@@ -3,7 +3,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import mildtilt.column.Socket.Hold;
+import mildtilt.column.Socket.Retention;
 import mildtilt.rules.Rules.Collapse;
 import mildtilt.rules.Rules.VehicleClass;
 import mildtilt.rules.Rules.Welding;
@@ -13,7 +13,7 @@ public enum ShippedRules {
     CAUTIOUS_ROAD("cautious-road", new Rules("Cautious road use",
             "For a vehicle that will be driven on roads among others. Stricter than many builders work to; your inspecting authority may ask for more still.",
             35, 10, Welding.TESTED, new Collapse(80, Optional.of(35.0), true),
-            1.2, 50, EnumSet.allOf(Hold.class),
+            1.2, 50, EnumSet.allOf(Retention.class),
             "Every pinch bolt through a groove with a new prevailing-torque nut or locking wire; every set screw in a drilled dimple with a jam nut and locking compound, two screws to a fork; nothing held by friction alone.",
             true, 600, 1.5, 10, 40, 0.5, 1,
             new WheelGeometry(1, 10, 5, 80, 0, 20, 120, 0.5, 0.5, 0.15, 3),
@@ -24,7 +24,7 @@ public enum ShippedRules {
     CLOSED_COURSE("closed-course", new Rules("Closed course",
             "For a vehicle that is driven hard on courses closed to traffic, inspected by an event's own scrutineers. Their rule book comes first.",
             35, 8, Welding.ALLOWED, new Collapse(50, Optional.of(25.0), false),
-            1, 40, EnumSet.allOf(Hold.class),
+            1, 40, EnumSet.allOf(Retention.class),
             "Every fastener locked by wire, pin or prevailing-torque nut; set screws in drilled dimples, two to a fork, with jam nuts; looked at before every start.",
             true, 800, 1.5, 6, 60, 0.3, 1.5,
             new WheelGeometry(1, 15, 5, 80, 0, 20, 120, 1, 0.5, 0.1, 3),
@@ -36,7 +36,7 @@ public enum ShippedRules {
     SLOW_WORKPLACE("slow-workplace", new Rules("Slow workplace vehicle",
             "For a vehicle that works at walking pace off the road: in a yard, a garden, a greenhouse, a field. The rules of the workplace and its insurer come first.",
             40, 20, Welding.ALLOWED, new Collapse(0, Optional.empty(), false),
-            1, 40, EnumSet.allOf(Hold.class),
+            1, 40, EnumSet.allOf(Retention.class),
             "Every fastener with a locking nut, pin or wire, where it can be seen in the daily round.",
             true, 600, 1.25, 12, 25, 1, 0.5,
             new WheelGeometry(0, 15, 0, 120, 0, 25, 200, 1, 1, 0.3, 5),

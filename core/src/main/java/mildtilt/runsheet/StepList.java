@@ -10,7 +10,7 @@ import mildtilt.clearance.PairGap;
 import mildtilt.clocking.ForkMark;
 import mildtilt.column.Bearing;
 import mildtilt.column.Column;
-import mildtilt.column.Socket.Hold;
+import mildtilt.column.Socket.Retention;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 import mildtilt.job.Job;
@@ -68,8 +68,8 @@ public final class StepList {
                 || b.rods.stream().anyMatch(r -> r.makeUp().body().kind() == RodMakeUp.BodyKind.BUNGS);
     }
 
-    private static boolean welded(Optional<Hold> hold) {
-        return hold.filter(h -> h == Hold.WELD).isPresent();
+    private static boolean welded(Optional<Retention> hold) {
+        return hold.filter(h -> h == Retention.WELD).isPresent();
     }
 
     private boolean brackets() {

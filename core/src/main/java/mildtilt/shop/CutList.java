@@ -13,7 +13,7 @@ import mildtilt.column.Column;
 import mildtilt.column.Shaft;
 import mildtilt.column.ShaftProfile;
 import mildtilt.column.Slide;
-import mildtilt.column.Socket.Hold;
+import mildtilt.column.Socket.Retention;
 import mildtilt.column.YokeDimensions;
 import mildtilt.job.Job;
 import mildtilt.job.Names;
@@ -233,7 +233,7 @@ public record CutList(List<CutLine> lines, List<PlateLine> plates, List<String> 
         }
 
         private static String end(String seat, YokeDimensions fit) {
-            return seat + fit.socket().map(s -> s.hold() == Hold.WELD ? ", chamfered for the weld" : s.hold().threaded() ? ", " + s.hold().label()
+            return seat + fit.socket().map(s -> s.hold() == Retention.WELD ? ", chamfered for the weld" : s.hold().threaded() ? ", " + s.hold().label()
                     : "").orElse("");
         }
 

@@ -60,12 +60,12 @@ public final class Fits {
      * @param ways out, for a fit that is bad
      * @param rod that it is on, with which end, if it is on one
      */
-    public record Fit(Kind kind, String what, String into, SeatingResult seating, Phrase told, List<Way> ways, Optional<RodPlace> rod) {}
+    public record Fit(Kind kind, String what, String into, SeatingResult seating, Phrase told, List<FitRemedy> ways, Optional<RodPlace> rod) {}
 
     public record RodPlace(Rod rod, boolean outer) {}
 
     /** @param edit the job with it done */
-    public record Way(Phrase action, UnaryOperator<Job> edit) {}
+    public record FitRemedy(Phrase action, UnaryOperator<Job> edit) {}
 
     private Fits() {}
 
@@ -115,7 +115,7 @@ public final class Fits {
             case OTHER_FORM, OTHER_TEETH -> SeatingResult.OTHER_FORM;
         };
         ShaftProfile bore = socket.get().seat();
-        Phrase told = socket.get().hold() == Socket.Hold.ONE_PIECE ? Phrase.of("One piece with it.")
+        Phrase told = socket.get().hold() == Socket.Retention.ONE_PIECE ? Phrase.of("One piece with it.")
                 : Phrase.of(seat.label() + " {0} in " + bore.label() + " {1}, " + socket.get().hold().label() + ".", Quantity.fine(seat.diameter()), Quantity.fine(bore.diameter()));
         return new Fit(Kind.SHAFT_END, what, into, s, s.good() ? told : told.then(" The ways out are in the notes."), List.of(), Optional.empty());
     }
@@ -135,7 +135,7 @@ public final class Fits {
                     : Phrase.of(" It leaves {0} of wall over the thread, of " + (m.body().kind() == RodMakeUp.BodyKind.BUNGS ? "a bung" : "a body") + " {1} thick.",
                             Quantity.fine((metalAcross(m, t) - tap.major()) / 2), Quantity.fine(metalAcross(m, t))));
         }
-        List<Way> ways = s.good() || s == SeatingResult.SHALLOW || s == SeatingResult.THIN ? List.of() : List.of(new Way(Phrase.of("Tap the body " + shank.label() + ", if there is metal for it"), j -> j.editMaking(k ->
+        List<FitRemedy> ways = s.good() || s == SeatingResult.SHALLOW || s == SeatingResult.THIN ? List.of() : List.of(new FitRemedy(Phrase.of("Tap the body " + shank.label() + ", if there is metal for it"), j -> j.editMaking(k ->
                 k.withRod(rod, k.rod(rod).map(r -> r.withBody(outer ? r.body().withTaps(Optional.empty(), r.body().innerTap()) : r.body().withTaps(r.body().outerTap(), Optional.empty())))))));
         return new Fit(Kind.THREAD, part(rod, m, outer), rod.label() + "'s body", s, told, ways, Optional.of(new RodPlace(rod, outer)));
     }
@@ -187,7 +187,7 @@ public final class Fits {
         Hole hole = end.hole().get();
         SeatingResult seating;
         Phrase told;
-        List<Way> ways = new ArrayList<>();
+        List<FitRemedy> ways = new ArrayList<>();
         Phrase hint = Phrase.of("");
         switch (end.part().stud()) {
             case Stud.Taper t when hole instanceof Hole.Tapered h -> {
@@ -207,11 +207,11 @@ public final class Fits {
                 told = Phrase.of("Bolt {0} in a hole of {1} through {2}" + (end.doubleShear() ? ", held on both sides." : ": held on one side only, where a bolt bends."),
                         Quantity.fine(b.diameter()), Quantity.fine(p.diameter()), Quantity.length(p.thickness()));
                 if (seating == SeatingResult.SINGLE_SHEAR) {
-                    ways.add(new Way(Phrase.of("Hold the bolt on both sides, with a second plate and a spacer"), edit(rod, outer, e -> e.withDoubleShear(true))));
+                    ways.add(new FitRemedy(Phrase.of("Hold the bolt on both sides, with a second plate and a spacer"), edit(rod, outer, e -> e.withDoubleShear(true))));
                 } else if (seating == SeatingResult.TOO_LARGE) {
-                    ways.add(new Way(Phrase.of("Ream the arm to {0}", Quantity.fine(b.diameter())), edit(rod, outer, e -> e.withHole(Optional.of(new Hole.Plain(b.diameter(), p.thickness()))))));
+                    ways.add(new FitRemedy(Phrase.of("Ream the arm to {0}", Quantity.fine(b.diameter())), edit(rod, outer, e -> e.withHole(Optional.of(new Hole.Plain(b.diameter(), p.thickness()))))));
                 } else if (seating == SeatingResult.LOOSE && room >= 3) {
-                    ways.add(new Way(Phrase.of("Sleeve the hole from {0} to {1}, pressed in and flush", Quantity.fine(p.diameter()), Quantity.fine(b.diameter())),
+                    ways.add(new FitRemedy(Phrase.of("Sleeve the hole from {0} to {1}, pressed in and flush", Quantity.fine(p.diameter()), Quantity.fine(b.diameter())),
                             edit(rod, outer, e -> e.withHole(Optional.of(new Hole.Plain(b.diameter(), p.thickness()))))));
                 }
             }
@@ -227,7 +227,7 @@ public final class Fits {
                 seating = SeatingResult.OTHER_FORM;
                 told = Phrase.of("A bolt of {0} in a tapered hole of {1} to {2}: it touches one edge only.", Quantity.fine(b.diameter()), Quantity.fine(h.large()), Quantity.fine(h.small()));
                 if (b.diameter() >= h.large() - 1e-6) {
-                    ways.add(new Way(Phrase.of("Drill the taper out and ream it to {0}, the bolt held on both sides", Quantity.fine(b.diameter())), edit(rod, outer, e ->
+                    ways.add(new FitRemedy(Phrase.of("Drill the taper out and ream it to {0}, the bolt held on both sides", Quantity.fine(b.diameter())), edit(rod, outer, e ->
                             e.withHole(Optional.of(new Hole.Plain(b.diameter(), h.thickness()))).withDoubleShear(true))));
                 }
             }
@@ -256,27 +256,27 @@ public final class Fits {
         return LengthText.decimal(1 / rate, 2);
     }
 
-    private static void taperWays(Rod rod, boolean outer, Stud.Taper t, Hole.Tapered h, List<Way> ways) {
+    private static void taperWays(Rod rod, boolean outer, Stud.Taper t, Hole.Tapered h, List<FitRemedy> ways) {
         TaperFit.holeFor(t, h.thickness()).ifPresent(wanted -> reamedOrSleeved(rod, outer, t, h, wanted, ways));
         boltInstead(rod, outer, h, ways);
     }
 
-    private static void reamedOrSleeved(Rod rod, boolean outer, Stud.Taper t, Hole.Tapered h, Hole.Tapered wanted, List<Way> ways) {
+    private static void reamedOrSleeved(Rod rod, boolean outer, Stud.Taper t, Hole.Tapered h, Hole.Tapered wanted, List<FitRemedy> ways) {
         // What is there at the depth that the reamed hole ends at.
         double small = h.large() - h.rate() * wanted.thickness();
         if (wanted.large() >= h.large() - 1e-6 && wanted.small() >= small - 1e-6) {
             ways.add(ream(rod, outer, t, wanted, h.thickness()));
         } else {
             double bored = Math.ceil(Math.max(h.large(), wanted.large()) + 2 * SLEEVE_WALL);
-            ways.add(new Way(faced(h.thickness(), wanted.thickness()).then(Phrase.of("Bore the arm {0}, press in a sleeve flush, reamed 1 in " + rate(t.rate()) + " to {1}, if the boss keeps {2} of metal round it", Quantity.fine(bored),
+            ways.add(new FitRemedy(faced(h.thickness(), wanted.thickness()).then(Phrase.of("Bore the arm {0}, press in a sleeve flush, reamed 1 in " + rate(t.rate()) + " to {1}, if the boss keeps {2} of metal round it", Quantity.fine(bored),
                     Quantity.fine(wanted.large()), Quantity.length(Math.round(bored / 3)))), edit(rod, outer, e -> e.withHole(Optional.of(wanted)))));
         }
     }
 
-    private static void boltInstead(Rod rod, boolean outer, Hole.Tapered h, List<Way> ways) {
+    private static void boltInstead(Rod rod, boolean outer, Hole.Tapered h, List<FitRemedy> ways) {
         for (double d : BOLTS) {
             if (d >= h.large() - 1e-6) {
-                ways.add(new Way(Phrase.of("Bolt through instead: drill and ream the arm {0}, a rod end with that bore, a spacer, the bolt held on both sides", Quantity.fine(d)), edit(rod, outer, e ->
+                ways.add(new FitRemedy(Phrase.of("Bolt through instead: drill and ream the arm {0}, a rod end with that bore, a spacer, the bolt held on both sides", Quantity.fine(d)), edit(rod, outer, e ->
                         e.withPart(e.part().withStud(new Stud.Bolt(d))).withHole(Optional.of(new Hole.Plain(d, h.thickness()))).withDoubleShear(true))));
                 break;
             }
@@ -288,15 +288,15 @@ public final class Fits {
         return wanted < is - 1e-6 ? Phrase.of("Face the arm down to {0} on the nut's side, if it has that to spare. ", Quantity.length(wanted)) : Phrase.of("");
     }
 
-    private static Way ream(Rod rod, boolean outer, Stud.Taper t, Hole.Tapered wanted, double is) {
-        return new Way(faced(is, wanted.thickness()).then(Phrase.of("Ream the arm 1 in " + rate(t.rate()) + " from the ball's side until its mouth is {0}", Quantity.fine(wanted.large()))),
+    private static FitRemedy ream(Rod rod, boolean outer, Stud.Taper t, Hole.Tapered wanted, double is) {
+        return new FitRemedy(faced(is, wanted.thickness()).then(Phrase.of("Ream the arm 1 in " + rate(t.rate()) + " from the ball's side until its mouth is {0}", Quantity.fine(wanted.large()))),
                 edit(rod, outer, e -> e.withHole(Optional.of(wanted))));
     }
 
     /** An end of the catalogue with the same thread that seats in the hole as it is. */
-    private static Optional<Way> otherEnd(Rod rod, boolean outer, RodMakeUp.End end, Hole hole, Catalogue catalogue) {
+    private static Optional<FitRemedy> otherEnd(Rod rod, boolean outer, RodMakeUp.End end, Hole hole, Catalogue catalogue) {
         return catalogue.rodEnds().stream().filter(p -> sameThread(p.thread(), end.part().thread()) && seats(p.stud(), hole)).findFirst()
-                .map(p -> new Way(Phrase.of("Take another end: " + Phrase.name(p.name()) + " (typical sizes)"), edit(rod, outer, e -> e.withPart(p.withHand(end.part().thread().hand())))));
+                .map(p -> new FitRemedy(Phrase.of("Take another end: " + Phrase.name(p.name()) + " (typical sizes)"), edit(rod, outer, e -> e.withPart(p.withHand(end.part().thread().hand())))));
     }
 
     private static boolean sameThread(ScrewThread a, ScrewThread b) {

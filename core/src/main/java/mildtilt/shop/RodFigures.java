@@ -60,7 +60,7 @@ public record RodFigures(
             double faceOut, double faceShort, double faceIn, double faceFar, double engaged, double engagedShort, double engagedLong, double least, double gapToHousing) {}
 
     /** What can be done to its length. */
-    public enum Way {
+    public enum LengthChange {
         BOTH("grows and shrinks"),
         ONLY_GROWS("can only grow"),
         ONLY_SHRINKS("can only shrink"),
@@ -68,7 +68,7 @@ public record RodFigures(
 
         private final String label;
 
-        Way(String label) {
+        LengthChange(String label) {
             this.label = label;
         }
 
@@ -77,10 +77,10 @@ public record RodFigures(
         }
     }
 
-    public Way way() {
+    public LengthChange way() {
         boolean grows = longer >= WORTHWHILE;
         boolean shrinks = shorter >= WORTHWHILE;
-        return grows && shrinks ? Way.BOTH : grows ? Way.ONLY_GROWS : shrinks ? Way.ONLY_SHRINKS : Way.NEITHER;
+        return grows && shrinks ? LengthChange.BOTH : grows ? LengthChange.ONLY_GROWS : shrinks ? LengthChange.ONLY_SHRINKS : LengthChange.NEITHER;
     }
 
     /** Whether both threads turn the same way, so that the body turned screws one end in and the other out. */

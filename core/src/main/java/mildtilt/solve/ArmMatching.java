@@ -17,7 +17,7 @@ public final class ArmMatching {
     public static List<Phrase> told(ArmMatch match) {
         List<Phrase> all = new ArrayList<>();
         for (Side way : Side.values()) {
-            ArmMatch.Way w = match.toward(way);
+            ArmMatch.Toward w = match.toward(way);
             Phrase p = Phrase.of("Turning " + way.label() + ", the inner wheel's end is at {0} (" + Phrase.name(w.allowedBy()) + "), which takes {1} of the "
                             + "gear's travel.", Quantity.angle(w.innerAllowed()), Quantity.percent(100 * w.gearUsed()));
             if (w.lockUnused() > ArmMatch.FITS_DEG) {

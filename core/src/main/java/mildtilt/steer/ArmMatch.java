@@ -14,7 +14,7 @@ import mildtilt.job.Job;
  * @param gearArm length of the arm on the gear, mm; 0 for a rack
  * @param gearGives how far the gear moves the linkage each way: a rack's travel, or the chord of the arm's swing, mm
  */
-public record ArmMatch(double gearArm, double gearGives, Way left, Way right) {
+public record ArmMatch(double gearArm, double gearGives, Toward left, Toward right) {
 
     /** How much longer than it is the gear is taken to be, to see what would end the lock without its stop. */
     private static final double LONGER = 2.5;
@@ -41,7 +41,7 @@ public record ArmMatch(double gearArm, double gearGives, Way left, Way right) {
      * @param stopDeg steering wheel from straight ahead to the gear's end, degrees
      * @param gearUsed the gear's travel to that place over what it has; above 1 where the gear is too short
      */
-    public record Way(
+    public record Toward(
             double innerAtGearEnd, double innerAllowed, String allowedBy, Optional<Limit> limit, String where, double steeringWheelDeg, double stopDeg,
             double gearUsed) {
 
@@ -56,7 +56,7 @@ public record ArmMatch(double gearArm, double gearGives, Way left, Way right) {
         }
     }
 
-    public Way toward(Side way) {
+    public Toward toward(Side way) {
         return way == Side.LEFT ? left : right;
     }
 
@@ -71,8 +71,8 @@ public record ArmMatch(double gearArm, double gearGives, Way left, Way right) {
         Job longer = job.editAxle(a -> a.withGear(longer(gear)));
         SteeringTrain free = new SteeringTrain(longer);
         Optional<SteerFigures> ok = Optional.of(figures).filter(f -> f.sense() == SteerFigures.Sense.RIGHT_WAY);
-        Optional<Way> left = ok.flatMap(f -> way(Side.LEFT, f, free, longer));
-        Optional<Way> right = ok.flatMap(f -> way(Side.RIGHT, f, free, longer));
+        Optional<Toward> left = ok.flatMap(f -> way(Side.LEFT, f, free, longer));
+        Optional<Toward> right = ok.flatMap(f -> way(Side.RIGHT, f, free, longer));
         return left.isPresent() && right.isPresent()
                 ? Optional.of(new ArmMatch(gear instanceof ArmGear a ? a.armLength() : 0, gives(gear), left.get(), right.get()))
                 : Optional.empty();
@@ -92,7 +92,7 @@ public record ArmMatch(double gearArm, double gearGives, Way left, Way right) {
         };
     }
 
-    private static Optional<Way> way(Side way, SteerFigures figures, SteeringTrain free, Job longer) {
+    private static Optional<Toward> way(Side way, SteerFigures figures, SteeringTrain free, Job longer) {
         Optional<LockLimits.Hit> met = LockLimits.of(free, longer, way).stream()
                 .filter(h -> h.limit() != Limit.GEAR_END).findFirst();
         double farthest = met.map(LockLimits.Hit::steeringWheelDeg).orElse(free.stopDeg(way).orElseThrow());
@@ -113,7 +113,7 @@ public record ArmMatch(double gearArm, double gearGives, Way left, Way right) {
         }
         // By the gear's own travel: the column's unevenness lies between it and the steering wheel.
         double used = free.gearInputDeg(farthest) / free.gearInputDeg(figures.reach(way).stopDeg());
-        return Optional.of(new Way(figures.reach(way).turn().innerDeg(), inner, by, met.map(LockLimits.Hit::limit),
+        return Optional.of(new Toward(figures.reach(way).turn().innerDeg(), inner, by, met.map(LockLimits.Hit::limit),
                 met.map(LockLimits.Hit::where).orElse(""), Math.abs(farthest),
                 Math.abs(figures.reach(way).stopDeg()), used));
     }

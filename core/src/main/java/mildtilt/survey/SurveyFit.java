@@ -21,7 +21,7 @@ import mildtilt.survey.Reading.Plumb;
 import mildtilt.survey.Reading.Slope;
 import mildtilt.survey.Reading.Tape;
 import mildtilt.survey.Surveyed.Place;
-import mildtilt.survey.Surveyed.Told;
+import mildtilt.survey.Surveyed.ReadingCheck;
 import org.hipparchus.linear.Array2DRowRealMatrix;
 import org.hipparchus.linear.ArrayRealVector;
 import org.hipparchus.linear.RealMatrix;
@@ -279,7 +279,7 @@ public final class SurveyFit {
         }
         RealMatrix jq = j.multiply(q);
         double[] v = residuals(x);
-        List<Told> told = new ArrayList<>();
+        List<ReadingCheck> told = new ArrayList<>();
         int k = 0;
         for (SurveyPoint p : points) {
             for (int n = 0; n < p.readings().size(); n++) {
@@ -297,7 +297,7 @@ public final class SurveyFit {
                         times = Math.max(times, Math.abs(v[k]) / Math.sqrt(seen));
                     }
                 }
-                told.add(new Told(p.id(), n, reading, off, misread, times, checked));
+                told.add(new ReadingCheck(p.id(), n, reading, off, misread, times, checked));
             }
         }
         return new Surveyed(places, open, List.copyOf(told), rows - x.length, new Covariance(List.copyOf(places.keySet()), q.getData()));

@@ -15,7 +15,7 @@ import mildtilt.id.Id;
  * @param spare how many readings more there are than are needed
  * @param together how sure all places are, and which go wrong together
  */
-public record Surveyed(Map<Id, Place> places, Map<Id, String> open, List<Told> told, int spare, Covariance together) {
+public record Surveyed(Map<Id, Place> places, Map<Id, String> open, List<ReadingCheck> told, int spare, Covariance together) {
 
     /** More than this many of its own ± off is more than chance. */
     public static final double SUSPECT = 3;
@@ -37,7 +37,7 @@ public record Surveyed(Map<Id, Place> places, Map<Id, String> open, List<Told> t
      * @param times {@code off} in its own ±, allowing for how much of it the other readings can see
      * @param checked whether other readings can see it at all
      */
-    public record Told(Id point, int index, Reading reading, double off, double misread, double times, boolean checked) {
+    public record ReadingCheck(Id point, int index, Reading reading, double off, double misread, double times, boolean checked) {
 
         public boolean suspect() {
             return checked && times > SUSPECT;
@@ -48,8 +48,8 @@ public record Surveyed(Map<Id, Place> places, Map<Id, String> open, List<Told> t
      * The reading most likely to be wrong, if one is. The worst alone: a wrong one makes its neighbours look wrong. A tape and the place of the mark it
      * is held to can't be told apart where nothing else is measured from there; then it is the one that is off by more.
      */
-    public Optional<Told> worst() {
-        double most = told.stream().filter(Told::suspect).mapToDouble(Told::times).max().orElse(0);
-        return told.stream().filter(t -> t.suspect() && t.times > 0.99 * most).max(Comparator.comparingDouble(Told::off));
+    public Optional<ReadingCheck> worst() {
+        double most = told.stream().filter(ReadingCheck::suspect).mapToDouble(ReadingCheck::times).max().orElse(0);
+        return told.stream().filter(t -> t.suspect() && t.times > 0.99 * most).max(Comparator.comparingDouble(ReadingCheck::off));
     }
 }

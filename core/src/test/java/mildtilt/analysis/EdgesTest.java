@@ -13,7 +13,6 @@ import mildtilt.columnrange.JointBend;
 import mildtilt.format.AllThatIsSaid;
 import mildtilt.format.AnalysisJson;
 import mildtilt.format.DemoJob;
-import mildtilt.format.HandPosition;
 import mildtilt.gear.RackAndPinion;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
@@ -21,6 +20,7 @@ import mildtilt.job.Job;
 import mildtilt.job.JobPoints;
 import mildtilt.job.PointId;
 import mildtilt.steer.Grid;
+import mildtilt.steer.SteeringInput;
 import mildtilt.steer.SteeringTrain;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -125,6 +125,6 @@ class EdgesTest {
         Job short1 = tried(job, j -> j.editAxle(a -> a.withGear(rack.withTravelEachWay(5000))));
         SteeringTrain train = new SteeringTrain(short1);
         assertThat(train.pose(20_000, 0, 0).assembled()).isEqualTo(Optional.empty());
-        assertThat(AnalysisJson.write(Analysis.of(short1, GRID), List.of(new HandPosition(20_000, 0, 0)))).containsIgnoringCase("too short").doesNotContain("NaN");
+        assertThat(AnalysisJson.write(Analysis.of(short1, GRID), List.of(new SteeringInput(20_000, 0, 0)))).containsIgnoringCase("too short").doesNotContain("NaN");
     }
 }

@@ -14,7 +14,7 @@ import mildtilt.column.ForkSetting.Fixed;
 import mildtilt.column.ForkSetting.Stepped;
 import mildtilt.column.ShaftProfile;
 import mildtilt.column.Socket;
-import mildtilt.column.Socket.Hold;
+import mildtilt.column.Socket.Retention;
 import mildtilt.column.TestColumns;
 import mildtilt.column.Transfer;
 import mildtilt.format.DemoJob;
@@ -182,7 +182,7 @@ class ClockingTest {
         assertThat(new Stepped(2, 30).nearest(140)).isEqualTo(210);
         assertThat(new Fixed().nearestTo(10)).isEmpty();
         // A fork in one piece with its shaft goes on one way; the other end then decides.
-        assertThat(new Socket(new ShaftProfile.Round(20), Hold.ONE_PIECE).waysPerTurn()).isEqualTo(1);
+        assertThat(new Socket(new ShaftProfile.Round(20), Retention.ONE_PIECE).waysPerTurn()).isEqualTo(1);
         assertThat(ForkSetting.of(List.of(1, 36), 0)).isEqualTo(new Stepped(36, 0));
     }
 
@@ -243,7 +243,7 @@ class ClockingTest {
             assertThat(then.leftRightPct()).isCloseTo(choice.leftRightPct(), within(1e-9)).isCloseTo(0, within(1e-7));
         }
         // A splined hub turns the train by whole teeth only, and what that leaves is told.
-        Column hub = train.column().withWheel(train.column().wheel().withFit(train.column().wheel().fit().withSocket(new Socket(new ShaftProfile.Splined(17, 40), Hold.NUT))));
+        Column hub = train.column().withWheel(train.column().wheel().withFit(train.column().wheel().fit().withSocket(new Socket(new ShaftProfile.Splined(17, 40), Retention.NUT))));
         for (EvenFeel.Choice choice : EvenFeel.of(new ColumnTrain(hub)).orElseThrow().choices()) {
             assertThat(choice.turnDeg() / 9).isCloseTo(Math.rint(choice.turnDeg() / 9), within(1e-9));
             assertThat(EvenFeel.of(new ColumnTrain(hub.withFirstForkDeg(choice.firstForkDeg()))).orElseThrow().leftRightPct())

@@ -7,7 +7,7 @@ import java.util.Random;
 import java.util.Set;
 import mildtilt.column.Bearing.Kind;
 import mildtilt.column.Bearing.Mount;
-import mildtilt.column.Socket.Hold;
+import mildtilt.column.Socket.Retention;
 import mildtilt.geometry.Direction;
 import mildtilt.id.Id;
 
@@ -73,7 +73,7 @@ public final class RandomColumns {
     }
 
     private YokeDimensions fit() {
-        Set<Hold> holds = EnumSet.allOf(Hold.class);
+        Set<Retention> holds = EnumSet.allOf(Retention.class);
         return new YokeDimensions(r.nextInt(45), r.nextInt(30), maybe() ? Optional.empty()
                 : Optional.of(new Socket(seat(), holds.stream().skip(r.nextInt(holds.size())).findFirst().orElseThrow())));
     }

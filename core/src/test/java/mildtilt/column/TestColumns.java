@@ -58,7 +58,7 @@ public final class TestColumns {
     }
 
     private static Socket socket(int teeth) {
-        return new Socket(teeth == 0 ? new ShaftProfile.Round(20) : teeth == 2 ? new ShaftProfile.DoubleD(20, 16) : new ShaftProfile.Splined(20, teeth), Socket.Hold.PINCH_BOLT);
+        return new Socket(teeth == 0 ? new ShaftProfile.Round(20) : teeth == 2 ? new ShaftProfile.DoubleD(20, 16) : new ShaftProfile.Splined(20, teeth), Socket.Retention.PINCH_BOLT);
     }
 
     /** In a tube with a bearing near each end of the first shaft. */

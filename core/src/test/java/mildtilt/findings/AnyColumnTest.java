@@ -11,7 +11,7 @@ import java.util.Set;
 import mildtilt.analysis.Analysis;
 import mildtilt.column.Column;
 import mildtilt.column.RandomColumns;
-import mildtilt.column.Socket.Hold;
+import mildtilt.column.Socket.Retention;
 import mildtilt.column.YokeDimensions;
 import mildtilt.columnrange.ColumnFigures;
 import mildtilt.format.CatalogueFile;
@@ -109,8 +109,8 @@ class AnyColumnTest {
     void aHoldNotAcceptedIsFoundWhereverItIsUsed(RepetitionInfo rep) {
         Job job = any(400 + rep.getCurrentRepetition());
         Column c = job.column().orElseThrow();
-        for (Hold hold : Hold.values()) {
-            Set<Hold> others = EnumSet.complementOf(EnumSet.of(hold));
+        for (Retention hold : Retention.values()) {
+            Set<Retention> others = EnumSet.complementOf(EnumSet.of(hold));
             Rules rules = ShippedRules.CLOSED_COURSE.rules().withHolds(others).withWelding(Welding.ALLOWED);
             long used = 0;
             for (int s = 0; s < c.shafts().size(); s++) {

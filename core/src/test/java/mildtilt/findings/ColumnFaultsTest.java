@@ -16,7 +16,7 @@ import mildtilt.column.JointKind;
 import mildtilt.column.ShaftProfile;
 import mildtilt.column.Slide;
 import mildtilt.column.Socket;
-import mildtilt.column.Socket.Hold;
+import mildtilt.column.Socket.Retention;
 import mildtilt.columnrange.JointBend;
 import mildtilt.columnrange.TrainEdits;
 import mildtilt.format.CatalogueFile;
@@ -104,9 +104,9 @@ class ColumnFaultsTest {
                 broken("an end too small", Fault.ENDS_DO_NOT_FIT, Severity.STOP, "rattles", 1,
                         c -> c.editShaft(1, s -> s.withEnds(Optional.of(new ShaftProfile.Round(15)), s.gearEnd()))),
                 broken("round in a spline", Fault.ENDS_DO_NOT_FIT, Severity.STOP, "does not fit", 2,
-                        c -> lower(c, s -> new Socket(new ShaftProfile.Splined(19, 36), Hold.PINCH_BOLT))),
+                        c -> lower(c, s -> new Socket(new ShaftProfile.Splined(19, 36), Retention.PINCH_BOLT))),
                 broken("flats of another width", Fault.ENDS_DO_NOT_FIT, Severity.STOP, "flats of different widths", 1,
-                        c -> lower(c, s -> new Socket(new ShaftProfile.DoubleD(19, 15), Hold.SET_SCREW)).editShaft(1,
+                        c -> lower(c, s -> new Socket(new ShaftProfile.DoubleD(19, 15), Retention.SET_SCREW)).editShaft(1,
                                 s -> s.withEnds(Optional.of(new ShaftProfile.DoubleD(19, 14)), s.gearEnd()))),
                 broken("a bearing past the end", Fault.BEARING_OFF_SHAFT, Severity.STOP, "does not sit on Lower shaft", 1, c -> bearing(c, 1, 900, 19)),
                 broken("a bearing on the fork", Fault.BEARING_OFF_SHAFT, Severity.STOP, "does not sit on Lower shaft", 1, c -> bearing(c, 1, 10, 19)),
@@ -115,8 +115,8 @@ class ColumnFaultsTest {
                 broken("a bearing too large", Fault.BEARING_BORE, Severity.LOOK, "rattles", 1, c -> bearing(c, 1, 200, 25)),
                 broken("a shaft too thin", Fault.SHAFT_WEAK, Severity.STOP, "carries a heavy pull", 0, c -> c.editShaft(1, s -> s.withYieldMpa(100))),
                 broken("a joint too small", Fault.JOINT_WEAK, Severity.STOP, "is made for 40 N·m", 0, c -> c.editJoint(0, j -> j.withTorqueNm(Optional.of(40.0)))),
-                judged("a pinch bolt not accepted", Fault.HOLD_NOT_ACCEPTED, Severity.STOP, "does not accept", 1, r -> r.withHolds(Set.of(Hold.SET_SCREW, Hold.NUT,
-                        Hold.ONE_PIECE, Hold.WELD))),
+                judged("a pinch bolt not accepted", Fault.HOLD_NOT_ACCEPTED, Severity.STOP, "does not accept", 1, r -> r.withHolds(Set.of(Retention.SET_SCREW, Retention.NUT,
+                        Retention.ONE_PIECE, Retention.WELD))),
                 judged("welding to be tested", Fault.WELDED_SHAFT, Severity.LOOK, "wants that weld tested", 0, r -> r.withWelding(Welding.TESTED)),
                 judged("welding forbidden", Fault.WELDED_SHAFT, Severity.STOP, "forbids", 1, r -> r.withWelding(Welding.FORBIDDEN)),
                 judged("engagement too short", Fault.ENGAGEMENT_SHORT, Severity.STOP, "goes 24.0 mm into the steering wheel's hub", 1, r -> r.with(RuleLimit.ENGAGEMENT, 1.6)),

@@ -18,6 +18,7 @@ import mildtilt.report.Papers;
 import mildtilt.report.Table;
 import mildtilt.steer.AxlePose;
 import mildtilt.steer.Grid;
+import mildtilt.steer.SteeringInput;
 import mildtilt.units.LengthUnit;
 import mildtilt.units.Quantity;
 
@@ -26,7 +27,7 @@ public record AllThatIsSaid(String cannot, List<Finding> findings) {
 
     private static final Grid GRID = new Grid(4, 3);
     private static final LocalDate DAY = LocalDate.of(2026, 11, 24);
-    private static final List<HandPosition> PLACES = List.of(new HandPosition(0, 0, 0), new HandPosition(90, 20, -20), new HandPosition(-3600, 900, 900));
+    private static final List<SteeringInput> PLACES = List.of(new SteeringInput(0, 0, 0), new SteeringInput(90, 20, -20), new SteeringInput(-3600, 900, 900));
 
     /** No length, force or percentage of a vehicle has more figures before its point. */
     private static final double LARGEST = 1e9;
@@ -68,7 +69,7 @@ public record AllThatIsSaid(String cannot, List<Finding> findings) {
             t.rows().forEach(row -> row.forEach(c -> all.append(c.text(LengthUnit.INCH_FRACTION)).append('\n')));
         }
         Backdrop backdrop = Backdrop.of(job, a.train(), Optional.empty());
-        for (HandPosition h : PLACES) {
+        for (SteeringInput h : PLACES) {
             Optional<AxlePose> pose = a.train().axle().map(_ -> a.train().pose(h.steeringWheelDeg(), h.travelLeft(), h.travelRight()));
             Sketch.of(job, a.train(), h.steeringWheelDeg(), h.travelLeft(), h.travelRight(), pose, backdrop).notes().forEach(n -> all.append(n.figure().text(LengthUnit.MM)).append('\n'));
         }

@@ -33,6 +33,7 @@ import mildtilt.parts.RuleParts;
 import mildtilt.routes.RouteFinder;
 import mildtilt.routes.RouteProgress;
 import mildtilt.routes.RouteQuestion;
+import mildtilt.steer.SteeringInput;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -167,7 +168,7 @@ class DocumentationTest {
         Bearing askew = Bearing.planned(Id.Kind.BEARING.first(), "Askew", Bearing.Kind.ROD_END, Bearing.Mount.FRAME, 1, 100, 19).withOff(2, 1);
         collectNames(AnalysisJson.tree(Analysis.of(DemoJob.MARSH_CARRIER.job().editColumn(c -> c.withBearings(List.of(askew)))), List.of()), names);
         for (DemoJob demo : DemoJob.values()) {
-            collectNames(AnalysisJson.tree(Analysis.of(demo.job()), List.of(new HandPosition(30, 5, 5), new HandPosition(20, 0, 0))), names);
+            collectNames(AnalysisJson.tree(Analysis.of(demo.job()), List.of(new SteeringInput(30, 5, 5), new SteeringInput(20, 0, 0))), names);
         }
         Obstacle rail = Obstacle.fixed("rail", new Shape.Box(new Point(-285, 215, 445), 900, 70, 140)).withMay(Optional.of(Obstacle.May.NOTCHED));
         Job railed = DemoJob.MARSH_CARRIER.job().editSurroundings(s -> s.with(rail));

@@ -26,6 +26,7 @@ import mildtilt.geometry.Vector;
 import mildtilt.job.Job;
 import mildtilt.job.JobPoints;
 import mildtilt.job.PointId;
+import mildtilt.steer.SteeringInput;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -225,7 +226,7 @@ class JobFileTest {
             try {
                 Job job = JobReader.read(text.toString());
                 read++;
-                finite(AnalysisJson.tree(Analysis.of(job, new mildtilt.steer.Grid(4, 3)), List.of(new HandPosition(40, 10, -10))), text);
+                finite(AnalysisJson.tree(Analysis.of(job, new mildtilt.steer.Grid(4, 3)), List.of(new SteeringInput(40, 10, -10))), text);
             } catch (JobFileException e) {
                 assertThat(e.getMessage()).isNotBlank().doesNotContain("Exception");
             }

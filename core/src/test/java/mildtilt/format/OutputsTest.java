@@ -23,6 +23,7 @@ import mildtilt.job.JobPoints;
 import mildtilt.job.Plan;
 import mildtilt.report.Cell;
 import mildtilt.report.Table;
+import mildtilt.steer.SteeringInput;
 import mildtilt.units.LengthUnit;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -71,7 +72,7 @@ class OutputsTest {
 
     @Test
     void positionsWrittenOneByOneAreTheSameFile() throws Exception {
-        List<HandPosition> places = List.of(new HandPosition(0, 0, 0), new HandPosition(-90, 10, -10));
+        List<SteeringInput> places = List.of(new SteeringInput(0, 0, 0), new SteeringInput(-90, 10, -10));
         StringWriter streamed = new StringWriter();
         List<Integer> told = new ArrayList<>();
         AnalysisJson.write(demo, places, streamed, told::add);

@@ -12,6 +12,7 @@ import mildtilt.geometry.Point;
 import mildtilt.id.Id;
 import mildtilt.job.Job;
 import mildtilt.obstacle.Surroundings;
+import mildtilt.steer.SteeringInput;
 import mildtilt.survey.Reading;
 import mildtilt.survey.Survey;
 import mildtilt.survey.SurveyFit;
@@ -143,7 +144,7 @@ class PointsCsvTest {
     void positionsAreReadTheSameWay(String text, String says) throws Exception {
         Path file = Files.writeString(folder.resolve("h.csv"), text.replace(" / ", "\n").replace("\\t", "\t").replace("\\uFEFF", "\uFEFF"));
         if (says.matches("[-0-9. ]+")) {
-            HandPosition h = PositionsCsv.read(file).getFirst();
+            SteeringInput h = PositionsCsv.read(file).getFirst();
             String[] at = says.split(" ");
             assertThat(List.of(h.steeringWheelDeg(), h.travelLeft(), h.travelRight())).containsExactly(Double.parseDouble(at[0]), Double.parseDouble(at[1]), Double.parseDouble(at[2]));
         } else {

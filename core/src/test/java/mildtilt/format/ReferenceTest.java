@@ -11,6 +11,7 @@ import java.util.Set;
 import mildtilt.analysis.Analysis;
 import mildtilt.job.Job;
 import mildtilt.steer.Grid;
+import mildtilt.steer.SteeringInput;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -74,9 +75,9 @@ class ReferenceTest {
         JsonNode reference = ReferenceCases.load("strut_box_toggle");
         JsonNode expected = reference.get("expected");
         Job job = JobReader.read(ReferenceCases.linkageJob(reference.get("input")));
-        List<HandPosition> positions = new ArrayList<>();
+        List<SteeringInput> positions = new ArrayList<>();
         reference.at("/input/evaluation/odd_poses").forEach(p ->
-                positions.add(new HandPosition(p.get(0).asDouble(), p.get(1).asDouble(), p.get(2).asDouble())));
+                positions.add(new SteeringInput(p.get(0).asDouble(), p.get(1).asDouble(), p.get(2).asDouble())));
         Analysis analysis = Analysis.of(job, new Grid(10, 4));
         JsonNode tree = AnalysisJson.tree(analysis, positions);
         JsonNode ours = tree.get("linkage");

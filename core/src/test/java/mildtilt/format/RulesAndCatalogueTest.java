@@ -15,7 +15,7 @@ import mildtilt.column.Bearing;
 import mildtilt.column.JointKind;
 import mildtilt.column.ShaftProfile;
 import mildtilt.column.Socket;
-import mildtilt.column.Socket.Hold;
+import mildtilt.column.Socket.Retention;
 import mildtilt.findings.Fault;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.job.Job;
@@ -61,8 +61,8 @@ class RulesAndCatalogueTest {
             assertThat(changed.with(limit, rules.get(limit).orElseThrow())).isEqualTo(rules);
         }
         assertThat(rules.withoutKink().get(RuleLimit.KINK)).isEmpty();
-        assertThat(rules.withWelding(Welding.FORBIDDEN).accepts(Hold.WELD)).isFalse();
-        assertThat(rules.withHolds(Set.of(Hold.NUT)).accepts(Hold.PINCH_BOLT)).isFalse();
+        assertThat(rules.withWelding(Welding.FORBIDDEN).accepts(Retention.WELD)).isFalse();
+        assertThat(rules.withHolds(Set.of(Retention.NUT)).accepts(Retention.PINCH_BOLT)).isFalse();
         assertThatThrownBy(() -> rules.withHolds(Set.of())).isInstanceOf(ImpossibleGeometryException.class).hasMessageContaining("at least one way");
         assertThatThrownBy(() -> rules.with(RuleLimit.JOINT_ANGLE, 90)).hasMessageContaining("between 0 and 90");
         assertThatThrownBy(() -> rules.with(RuleLimit.RIPPLE, 0)).hasMessageContaining("above 0");
@@ -104,7 +104,7 @@ class RulesAndCatalogueTest {
         assertThat(all.shafts()).allMatch(s -> s.typical());
         assertThat(all.bearings()).allMatch(b -> b.typical());
         assertThat(all.joints().stream().map(j -> j.kind())).contains(new JointKind.Single(), new JointKind.Double(true), new JointKind.Double(false), new JointKind.Coupling());
-        assertThat(all.ends().stream().map(e -> e.socket().hold())).contains(Hold.values());
+        assertThat(all.ends().stream().map(e -> e.socket().hold())).contains(Retention.values());
         assertThat(all.bearings().stream().map(Bearing::kind)).contains(Bearing.Kind.values());
         assertThat(all.shafts()).anyMatch(s -> s.slide().isPresent()).anyMatch(s -> s.bore() > 0).anyMatch(s -> s.profile() instanceof ShaftProfile.DoubleD);
         assertThat(all.tubes()).anyMatch(t -> t.tube().collapse() > 0);
@@ -130,11 +130,11 @@ class RulesAndCatalogueTest {
     @ParameterizedTest
     @CsvSource({"20, 20, FITS", "19.95, 20, FITS", "19.8, 20, TOO_SMALL", "20.01, 20, TOO_LARGE"})
     void anEndInItsBore(double end, double bore, EndFit expected) {
-        assertThat(EndFit.between(new ShaftProfile.Round(end), new Socket(new ShaftProfile.Round(bore), Hold.PINCH_BOLT), EndFit.SLIP)).isEqualTo(expected);
-        assertThat(EndFit.between(new ShaftProfile.Splined(end, 36), new Socket(new ShaftProfile.Splined(bore, 36), Hold.PINCH_BOLT), EndFit.SLIP)).isEqualTo(expected);
-        assertThat(EndFit.between(new ShaftProfile.Splined(end, 36), new Socket(new ShaftProfile.Round(bore), Hold.PINCH_BOLT), EndFit.SLIP)).isEqualTo(EndFit.OTHER_FORM);
-        assertThat(EndFit.between(new ShaftProfile.Splined(end, 36), new Socket(new ShaftProfile.Splined(bore, 40), Hold.PINCH_BOLT), EndFit.SLIP)).isEqualTo(EndFit.OTHER_TEETH);
-        assertThat(EndFit.between(new ShaftProfile.Round(end), new Socket(new ShaftProfile.Round(bore), Hold.ONE_PIECE), EndFit.SLIP)).isEqualTo(EndFit.FITS);
+        assertThat(EndFit.between(new ShaftProfile.Round(end), new Socket(new ShaftProfile.Round(bore), Retention.PINCH_BOLT), EndFit.SLIP)).isEqualTo(expected);
+        assertThat(EndFit.between(new ShaftProfile.Splined(end, 36), new Socket(new ShaftProfile.Splined(bore, 36), Retention.PINCH_BOLT), EndFit.SLIP)).isEqualTo(expected);
+        assertThat(EndFit.between(new ShaftProfile.Splined(end, 36), new Socket(new ShaftProfile.Round(bore), Retention.PINCH_BOLT), EndFit.SLIP)).isEqualTo(EndFit.OTHER_FORM);
+        assertThat(EndFit.between(new ShaftProfile.Splined(end, 36), new Socket(new ShaftProfile.Splined(bore, 40), Retention.PINCH_BOLT), EndFit.SLIP)).isEqualTo(EndFit.OTHER_TEETH);
+        assertThat(EndFit.between(new ShaftProfile.Round(end), new Socket(new ShaftProfile.Round(bore), Retention.ONE_PIECE), EndFit.SLIP)).isEqualTo(EndFit.FITS);
     }
 
     @Test

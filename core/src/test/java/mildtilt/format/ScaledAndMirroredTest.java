@@ -24,6 +24,7 @@ import mildtilt.job.TrialLog;
 import mildtilt.linkage.WheelTravel;
 import mildtilt.obstacle.Shape;
 import mildtilt.steer.Grid;
+import mildtilt.steer.SteeringInput;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -47,18 +48,18 @@ class ScaledAndMirroredTest {
     /** Where a thing was found tells nothing where two places are as good; a set of clockings is one of several as good. */
     private static final Set<String> ANY_OF_SEVERAL = Set.of("closest_at", "closest_to_toggle_at", "at");
 
-    private static JsonNode printed(String job, List<HandPosition> places) throws JobFileException {
+    private static JsonNode printed(String job, List<SteeringInput> places) throws JobFileException {
         Job read = JobReader.read(job);
         return AnalysisJson.tree(Analysis.of(read, GRID), places);
     }
 
     /** Places the wheels of the axle can travel to. */
-    private static List<HandPosition> places(DemoJob demo, double k, boolean mirrored) {
+    private static List<SteeringInput> places(DemoJob demo, double k, boolean mirrored) {
         WheelTravel travel = demo.job().axle().orElseThrow().wheelTravel();
         return List.of(PLACES).stream().map(p -> {
             double left = travel == WheelTravel.NONE ? 0 : p[1] * k;
             double right = travel == WheelTravel.FREE ? p[2] * k : travel.rightWith(left);
-            return mirrored ? new HandPosition(-p[0], right, left) : new HandPosition(p[0], left, right);
+            return mirrored ? new SteeringInput(-p[0], right, left) : new SteeringInput(p[0], left, right);
         }).toList();
     }
 

@@ -34,7 +34,7 @@ final class SchemaMaker {
     private final Map<String, TreeSet<String>> keysOfRanges = new TreeMap<>();
 
     /** One way in which a form can be written. */
-    private record Way(ObjectNode properties, List<String> required) {}
+    private record Variant(ObjectNode properties, List<String> required) {}
 
     ObjectNode schema(Part<?> part, String id, String title) {
         ObjectNode o = object(part);
@@ -57,7 +57,7 @@ final class SchemaMaker {
     }
 
     private ObjectNode object(Form<?> form) {
-        List<Way> ways = ways(form);
+        List<Variant> ways = ways(form);
         if (ways.size() == 1) {
             return object(ways.getFirst());
         }
@@ -67,7 +67,7 @@ final class SchemaMaker {
         return o;
     }
 
-    private static ObjectNode object(Way way) {
+    private static ObjectNode object(Variant way) {
         ObjectNode o = JsonNodeFactory.instance.objectNode().put("type", "object");
         o.set("properties", way.properties());
         ArrayNode required = o.putArray("required");
@@ -75,7 +75,7 @@ final class SchemaMaker {
         return o.put("additionalProperties", false);
     }
 
-    private List<Way> ways(Form<?> form) {
+    private List<Variant> ways(Form<?> form) {
         return switch (form) {
             case Part<?> p -> ways(p);
             case Form.Kinds<?> k -> k.kinds().entrySet().stream().flatMap(e -> ways(e.getValue()).stream().map(w -> {
@@ -86,10 +86,10 @@ final class SchemaMaker {
                 if (k.usual().filter(e.getKey()::equals).isEmpty()) {
                     required.addFirst(k.key());
                 }
-                return new Way(with, required);
+                return new Variant(with, required);
             })).toList();
             case Form.Either<?> e -> {
-                List<Way> all = new ArrayList<>();
+                List<Variant> all = new ArrayList<>();
                 e.ways().forEach(w -> all.addAll(ways(w.form())));
                 e.otherwise().ifPresent(w -> all.addAll(ways(w.form())));
                 yield all;
@@ -97,44 +97,44 @@ final class SchemaMaker {
             case Form.Under<?> u -> {
                 ObjectNode one = JsonNodeFactory.instance.objectNode();
                 one.set(u.key(), value(new Kind.Group<>(u.part())));
-                yield List.of(new Way(one, List.of(u.key())));
+                yield List.of(new Variant(one, List.of(u.key())));
             }
             case Form.Packed _ -> {
                 ObjectNode two = JsonNodeFactory.instance.objectNode();
                 two.putObject("corners").put("type", "string").put("description", "of its triangles, packed");
                 two.putObject("triangles").put("type", "string").put("description", "which corners each has, packed");
-                yield List.of(new Way(two, List.of("corners", "triangles")));
+                yield List.of(new Variant(two, List.of("corners", "triangles")));
             }
         };
     }
 
-    private List<Way> ways(Part<?> part) {
-        List<Way> all = List.of(new Way(JsonNodeFactory.instance.objectNode(), List.of()));
+    private List<Variant> ways(Part<?> part) {
+        List<Variant> all = List.of(new Variant(JsonNodeFactory.instance.objectNode(), List.of()));
         for (Field<?, ?> f : part.fields()) {
-            List<Way> of = ways(f);
+            List<Variant> of = ways(f);
             all = all.stream().flatMap(a -> of.stream().map(b -> {
                 List<String> required = new ArrayList<>(a.required());
                 required.addAll(b.required());
-                return new Way(a.properties().deepCopy().setAll(b.properties()), required);
+                return new Variant(a.properties().deepCopy().setAll(b.properties()), required);
             })).toList();
         }
         return all;
     }
 
-    private List<Way> ways(Field<?, ?> f) {
+    private List<Variant> ways(Field<?, ?> f) {
         ObjectNode one = JsonNodeFactory.instance.objectNode();
         return switch (f.shape()) {
             case Shape.Keyed<?> k -> {
                 note(k.kind(), k.key());
                 one.set(k.key(), value(k.kind()).put("description", f.help()));
-                yield List.of(new Way(one, k.presence() instanceof Presence.Required<?> ? List.of(k.key()) : List.of()));
+                yield List.of(new Variant(one, k.presence() instanceof Presence.Required<?> ? List.of(k.key()) : List.of()));
             }
             case Shape.Inline<?> i -> ways(i.form());
             case Shape.Constant c -> {
                 one.putObject(c.key()).set("const", new ObjectMapper().valueToTree(c.value()));
-                yield List.of(new Way(one, List.of(c.key())));
+                yield List.of(new Variant(one, List.of(c.key())));
             }
-            case Shape.Fixed _ -> List.of(new Way(one, List.of()));
+            case Shape.Fixed _ -> List.of(new Variant(one, List.of()));
         };
     }
 
@@ -186,19 +186,19 @@ final class SchemaMaker {
             }
             case Kind.ByKey<?, ?> b -> {
                 list(o, 0, b.most());
-                Way w = ways(b.part()).getFirst();
+                Variant w = ways(b.part()).getFirst();
                 ObjectNode with = JsonNodeFactory.instance.objectNode();
                 with.set(b.key(), value(b.of()).put("description", b.help()));
                 with.setAll(w.properties());
                 List<String> required = new ArrayList<>(w.required());
                 required.addFirst(b.key());
-                o.set("items", object(new Way(with, required)));
+                o.set("items", object(new Variant(with, required)));
                 yield o;
             }
             case Kind.ByConstant<?, ?> b -> {
                 ObjectNode properties = JsonNodeFactory.instance.objectNode();
                 Arrays.stream(b.of().getEnumConstants()).forEach(e -> properties.set(word(e), ref(b.part())));
-                yield object(new Way(properties, List.of()));
+                yield object(new Variant(properties, List.of()));
             }
         };
     }

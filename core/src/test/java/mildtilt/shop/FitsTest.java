@@ -99,7 +99,7 @@ class FitsTest {
                 boolean tapered = part.stud() instanceof Stud.Taper && hole instanceof Hole.Tapered;
                 assertThat(fit.ways().isEmpty() && tapered).as("%s in %s", part, hole).isFalse();
             }
-            for (Fits.Way w : fit.ways()) {
+            for (Fits.FitRemedy w : fit.ways()) {
                 Fits.Fit after = outer(w.edit().apply(job), Fits.Kind.STUD);
                 assertThat(after.seating().bad()).as("%s: %s", w.action(), after).isFalse();
             }
@@ -114,7 +114,7 @@ class FitsTest {
             Hole.Tapered hole = new Hole.Tapered(15 + 2 * random.nextDouble(), 12 + 2 * random.nextDouble(), 22);
             EndPart part = CatalogueFile.shipped().rodEnds().stream().filter(p -> p.name().contains("taper 16 at 1 in 8")).findFirst().orElseThrow();
             Job job = with(Rod.LEFT_TIE_ROD, part, hole);
-            for (Fits.Way w : outer(job, Fits.Kind.STUD).ways()) {
+            for (Fits.FitRemedy w : outer(job, Fits.Kind.STUD).ways()) {
                 if (w.action().pattern().startsWith("Ream")) {
                     Hole.Tapered after = (Hole.Tapered) w.edit().apply(job).making().rod(Rod.LEFT_TIE_ROD).orElseThrow().outer().hole().orElseThrow();
                     assertThat(after.large()).isGreaterThanOrEqualTo(hole.large() - 1e-6);

@@ -24,7 +24,7 @@ import mildtilt.linkage.Corner;
 import mildtilt.linkage.Rod;
 import mildtilt.linkage.RodTube;
 import mildtilt.linkage.SteeredAxle;
-import mildtilt.shop.RodFigures.Way;
+import mildtilt.shop.RodFigures.LengthChange;
 import mildtilt.units.LengthUnit;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -62,7 +62,7 @@ class RodFiguresTest {
         assertThat(r.turnsLonger()).isCloseTo(4, within(1e-12));
         assertThat(r.longer()).isCloseTo(12, within(1e-12));
         assertThat(r.toePerTurn().orElseThrow()).isCloseTo(1.2, within(1e-12));
-        assertThat(r.way()).isEqualTo(Way.BOTH);
+        assertThat(r.way()).isEqualTo(LengthChange.BOTH);
         assertThat(r.betweenTips()).as("each shank has a hole of its own").isEmpty();
     }
 
@@ -93,7 +93,7 @@ class RodFiguresTest {
 
     @ParameterizedTest
     @CsvSource({"268, BOTH", "256.5, ONLY_SHRINKS", "279.5, ONLY_GROWS"})
-    void aBodyThatIsThereTellsWhichWayTheRodCanGo(double body, Way way) {
+    void aBodyThatIsThereTellsWhichWayTheRodCanGo(double body, LengthChange way) {
         RodFigures r = figures(made(tapped(48, 54).withLength(Optional.of(body))), 400);
         assertThat(r.way()).isEqualTo(way);
         assertThat(r.shortOfThread()).isFalse();

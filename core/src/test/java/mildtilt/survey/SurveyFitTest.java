@@ -20,7 +20,7 @@ import mildtilt.survey.Reading.MirrorOf;
 import mildtilt.survey.Reading.Plumb;
 import mildtilt.survey.Reading.Slope;
 import mildtilt.survey.Reading.Tape;
-import mildtilt.survey.Surveyed.Told;
+import mildtilt.survey.Surveyed.ReadingCheck;
 import org.junit.jupiter.api.Test;
 
 class SurveyFitTest {
@@ -72,7 +72,7 @@ class SurveyFitTest {
         Surveyed three = fit(taped(marks(), "joint", truth, "A", "B", "C"));
         near(at(three, "joint"), truth, 1e-5);
         assertThat(three.spare()).isZero();
-        assertThat(three.told()).filteredOn(t -> t.reading() instanceof Tape).noneMatch(Told::checked);
+        assertThat(three.told()).filteredOn(t -> t.reading() instanceof Tape).noneMatch(ReadingCheck::checked);
         Surveyed four = fit(taped(marks(), "joint", truth, "A", "B", "C", "D"));
         near(at(four, "joint"), truth, 1e-5);
         assertThat(four.spare()).isEqualTo(1);
@@ -89,7 +89,7 @@ class SurveyFitTest {
             s = read(s, "joint", new Height(truth.z() + random.nextGaussian(), 1), new Plumb(truth.x() + random.nextGaussian(), truth.y() + random.nextGaussian(), 1));
             int which = random.nextInt(4);
             Survey wrong = s.edit(id("joint"), p -> p.with(which, new Tape(((Tape) p.readings().get(which)).from(), ((Tape) p.readings().get(which)).length() + 20, 1)));
-            Optional<Told> worst = fit(wrong).worst();
+            Optional<ReadingCheck> worst = fit(wrong).worst();
             assertThat(worst).isPresent();
             assertThat(worst.get().times()).isGreaterThan(5);
             assertThat(worst.get().misread()).as("what it was misread by").isCloseTo(20, within(8.0));

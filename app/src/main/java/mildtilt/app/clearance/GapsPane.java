@@ -84,7 +84,7 @@ public final class GapsPane extends FactsPane {
         }
     }
 
-    private String kept(LockKept.Way w) {
+    private String kept(LockKept.KeptLock w) {
         return text(Quantity.angle(w.keptDeg())) + (w.costs() ? " of " + text(Quantity.angle(w.lockDeg())) : "");
     }
 

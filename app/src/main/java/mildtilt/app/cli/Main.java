@@ -20,7 +20,6 @@ import mildtilt.format.CatalogueFile;
 import mildtilt.format.CsvFiles;
 import mildtilt.format.DemoJob;
 import mildtilt.format.FileUnit;
-import mildtilt.format.HandPosition;
 import mildtilt.format.JobFile;
 import mildtilt.format.JobFileException;
 import mildtilt.format.PapersFiles;
@@ -37,6 +36,7 @@ import mildtilt.routes.RouteProgress;
 import mildtilt.routes.RouteQuestion;
 import mildtilt.rules.ShippedRules;
 import mildtilt.steer.Grid;
+import mildtilt.steer.SteeringInput;
 import mildtilt.units.LengthUnit;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -170,7 +170,7 @@ public final class Main implements Callable<Integer> {
         @Override
         public Integer call() {
             try {
-                List<HandPosition> at = positions.isPresent() ? PositionsCsv.read(positions.get()) : List.of();
+                List<SteeringInput> at = positions.isPresent() ? PositionsCsv.read(positions.get()) : List.of();
                 Job job = JobFile.open(file);
                 if (rules.isPresent()) {
                     job = job.withRules(RulesFile.open(rules.get()));

@@ -8,10 +8,10 @@ import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.util.Duration;
 import mildtilt.app.shell.MildTilt;
-import mildtilt.app.workbench.HandsPosition;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.format.DemoJob;
+import mildtilt.steer.SteeringInput;
 import picocli.CommandLine.Command;
 
 /**
@@ -29,7 +29,7 @@ final class Rehearsal implements Callable<Integer> {
             Workbench bench = running.bench();
             Deque<Runnable> steps = new ArrayDeque<>();
             for (double deg : new double[] {120, -200, 0}) {
-                steps.add(() -> bench.moveHands(new HandsPosition(deg, 20, -10)));
+                steps.add(() -> bench.moveHands(new SteeringInput(deg, 20, -10)));
             }
             Arrays.stream(WorkStage.values()).forEach(s -> steps.add(() -> bench.stageProperty().set(s)));
             next(steps);

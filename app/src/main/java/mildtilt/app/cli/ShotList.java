@@ -26,7 +26,6 @@ import javafx.util.Duration;
 import javax.imageio.ImageIO;
 import mildtilt.app.shell.MildTilt.Running;
 import mildtilt.app.workbench.Compared;
-import mildtilt.app.workbench.HandsPosition;
 import mildtilt.app.workbench.MakeSheet;
 import mildtilt.app.workbench.SideTab;
 import mildtilt.app.workbench.TrialSheetChoice;
@@ -35,6 +34,7 @@ import mildtilt.app.workbench.Workbench;
 import mildtilt.arms.KnuckleChange;
 import mildtilt.arms.KnuckleEdits;
 import mildtilt.format.DemoJob;
+import mildtilt.steer.SteeringInput;
 import mildtilt.units.LengthUnit;
 import org.jspecify.annotations.Nullable;
 
@@ -73,7 +73,7 @@ final class ShotList {
         shots.add(new Shot("solid", () -> {
             bench.stageProperty().set(WorkStage.CLEARANCE);
             press(running, "#show-solid");
-            bench.moveHands(new HandsPosition(120, 30, -20));
+            bench.moveHands(new SteeringInput(120, 30, -20));
             bench.selectionProperty().set(Optional.empty());
         }));
         shots.add(new Shot("survey", () -> {
@@ -131,7 +131,7 @@ final class ShotList {
             bench.stageProperty().set(WorkStage.COLUMN);
             bench.sideTabProperty().set(SideTab.PHASING);
             pick(running, "#curve", "Gear ahead of the hands");
-            bench.moveHands(new HandsPosition(60, 0, 0));
+            bench.moveHands(new SteeringInput(60, 0, 0));
         }));
     }
 
@@ -144,10 +144,10 @@ final class ShotList {
             press(running, "#show-plan");
             press(running, "#at-hands");
             press(running, "#show-map");
-            bench.moveHands(new HandsPosition(400, 20, 20));
+            bench.moveHands(new SteeringInput(400, 20, 20));
         }));
         shots.add(new Shot("knuckle-change", () -> {
-            bench.moveHands(HandsPosition.CENTRED);
+            bench.moveHands(SteeringInput.STRAIGHT_AHEAD);
             press(running, "#at-hands");
             press(running, "#show-map");
             bench.sideTabProperty().set(SideTab.KNUCKLE);
@@ -175,7 +175,7 @@ final class ShotList {
             after(SETTLE, () -> press(running, "#gap-0"));
         }, SETTLE.multiply(3)));
         shots.add(new Shot("clearance-route", () -> {
-            bench.moveHands(HandsPosition.CENTRED);
+            bench.moveHands(SteeringInput.STRAIGHT_AHEAD);
             bench.selectionProperty().set(Optional.empty());
             press(running, "#show-side");
             bench.sideTabProperty().set(SideTab.ROUTE);

@@ -20,7 +20,7 @@ import mildtilt.app.controls.Wrap;
 import mildtilt.app.forms.FactsPane;
 import mildtilt.app.workbench.AnalysisUpdate;
 import mildtilt.app.workbench.Workbench;
-import mildtilt.column.Socket.Hold;
+import mildtilt.column.Socket.Retention;
 import mildtilt.rules.RuleLimit;
 import mildtilt.rules.Rules;
 import mildtilt.rules.Rules.Welding;
@@ -75,7 +75,7 @@ public final class RulesPane extends FactsPane {
                 i -> edit("Joints in the cabin", r -> r.withJointInCabin(i == 0))));
         add(chosen);
         head("What may keep a shaft in a fork");
-        for (Hold hold : Hold.values()) {
+        for (Retention hold : Retention.values()) {
             add(hold(rules, hold));
         }
         if (!rules.locking().isEmpty()) {
@@ -119,12 +119,12 @@ public final class RulesPane extends FactsPane {
         return box;
     }
 
-    private CheckBox hold(Rules rules, Hold hold) {
+    private CheckBox hold(Rules rules, Retention hold) {
         CheckBox box = new CheckBox(hold.label());
         box.setId("hold-" + hold.name().toLowerCase(Locale.ROOT).replace('_', '-'));
         box.setSelected(rules.holds().contains(hold));
         box.setOnAction(_ -> {
-            Set<Hold> holds = EnumSet.noneOf(Hold.class);
+            Set<Retention> holds = EnumSet.noneOf(Retention.class);
             holds.addAll(rules.holds());
             if (!holds.remove(hold)) {
                 holds.add(hold);

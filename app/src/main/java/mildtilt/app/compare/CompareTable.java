@@ -87,10 +87,10 @@ public final class CompareTable extends VBox {
     private void lay() {
         grid.getChildren().clear();
         grid.getRowConstraints().clear();
-        Headline.Where where = switch (bench.stageProperty().get()) {
-            case LINKAGE -> Headline.Where.LINKAGE;
-            case CLEARANCE -> Headline.Where.CLEARANCE;
-            case SURVEY, COLUMN, MAKE, FIT -> Headline.Where.COLUMN;
+        Headline.ShownIn where = switch (bench.stageProperty().get()) {
+            case LINKAGE -> Headline.ShownIn.LINKAGE;
+            case CLEARANCE -> Headline.ShownIn.CLEARANCE;
+            case SURVEY, COLUMN, MAKE, FIT -> Headline.ShownIn.COLUMN;
         };
         int at = 0;
         for (Headline h : Headline.values()) {

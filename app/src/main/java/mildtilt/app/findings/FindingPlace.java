@@ -4,7 +4,6 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import mildtilt.app.workbench.AnalysisUpdate;
-import mildtilt.app.workbench.HandsPosition;
 import mildtilt.app.workbench.MakeSheet;
 import mildtilt.app.workbench.ViewChoice;
 import mildtilt.app.workbench.WorkStage;
@@ -14,6 +13,7 @@ import mildtilt.drawing.Elevation;
 import mildtilt.findings.Finding;
 import mildtilt.geometry.Point;
 import mildtilt.job.Element;
+import mildtilt.steer.SteeringInput;
 
 /** Takes the window to where something was found: stage, view, zoom, position, and the part lit. */
 final class FindingPlace {
@@ -33,7 +33,7 @@ final class FindingPlace {
         if (pair.isPresent()) {
             bench.lookAt(pair.get());
         } else {
-            bench.moveHands(f.at().map(a -> new HandsPosition(a.steeringWheelDeg(), a.travelLeft(), a.travelRight())).orElse(HandsPosition.CENTRED));
+            bench.moveHands(f.at().map(a -> new SteeringInput(a.steeringWheelDeg(), a.travelLeft(), a.travelRight())).orElse(SteeringInput.STRAIGHT_AHEAD));
         }
         List<Point> around = pair.map(p -> List.of(p.onFirst(), p.onSecond())).orElseGet(() -> bench.sketch().strokes().stream()
                 .filter(s -> s.element().equals(Optional.of(f.element()))).flatMap(s -> s.points().stream()).toList());

@@ -62,7 +62,7 @@ final class FitsPane extends MakePane {
         card.getStyleClass().addAll("finding-card", f.seating().good() ? "meets" : f.seating().bad() ? "stop" : "near");
         card.setId("fit-" + n);
         for (int i = 0; i < f.ways().size(); i++) {
-            Fits.Way w = f.ways().get(i);
+            Fits.FitRemedy w = f.ways().get(i);
             String action = w.action().text(bench.lengthUnit());
             var take = small("Apply", "fit-" + n + "-way-" + i, () -> bench.edit(action, w.edit()));
             take.getStyleClass().add("take-remedy");

@@ -17,7 +17,7 @@ import mildtilt.column.JointKind;
 import mildtilt.column.Shaft;
 import mildtilt.column.Slide;
 import mildtilt.column.Socket;
-import mildtilt.column.Socket.Hold;
+import mildtilt.column.Socket.Retention;
 import mildtilt.column.SteeringWheel;
 import mildtilt.column.YokeDimensions;
 import mildtilt.columnrange.JointBend;
@@ -191,10 +191,10 @@ final class ColumnFields {
 
     private static List<PartChoice> socketChoices(String where, YokeDimensions fit, double diameter, BiFunction<Job, YokeDimensions, Job> set) {
         List<PartChoice> all = new ArrayList<>();
-        Hold hold = fit.socket().map(Socket::hold).orElse(Hold.PINCH_BOLT);
+        Retention hold = fit.socket().map(Socket::hold).orElse(Retention.PINCH_BOLT);
         all.add(ProfileForm.choice("Bore" + where, fit.socket().map(Socket::seat), "not known", diameter, (j, seat) ->
                 set.apply(j, new YokeDimensions(fit.takeOff(), fit.engagement(), seat.map(s -> new Socket(s, hold))))));
-        fit.socket().ifPresent(s -> all.add(PartChoice.of("Kept by" + where, Hold.values(), Hold::label, s.hold(),
+        fit.socket().ifPresent(s -> all.add(PartChoice.of("Kept by" + where, Retention.values(), Retention::label, s.hold(),
                 (j, h) -> set.apply(j, fit.withSocket(s.withHold(h))))));
         return all;
     }

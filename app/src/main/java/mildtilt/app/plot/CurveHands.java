@@ -1,8 +1,8 @@
 package mildtilt.app.plot;
-import mildtilt.app.workbench.HandsPosition;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.curve.Curve;
 import mildtilt.steer.AxlePose;
+import mildtilt.steer.SteeringInput;
 
 /** Where the hands stand on a curve, and how they are taken to a place on it. */
 final class CurveHands {
@@ -10,7 +10,7 @@ final class CurveHands {
     private CurveHands() {}
 
     static double at(Curve curve, Workbench bench) {
-        HandsPosition hands = bench.hands();
+        SteeringInput hands = bench.hands();
         return switch (curve.acrossWhat()) {
             case INNER -> bench.pose().flatMap(AxlePose::assembled).map(a -> Math.max(0, Math.max(a.left().steerDeg(), -a.right().steerDeg()))).orElse(0.0);
             case TRAVEL, ROLL -> hands.travelLeft();
@@ -20,14 +20,14 @@ final class CurveHands {
     }
 
     static void take(Curve curve, Workbench bench, double value) {
-        HandsPosition h = bench.hands();
+        SteeringInput h = bench.hands();
         bench.moveHands(switch (curve.acrossWhat()) {
             case INNER -> bench.workedProperty().get().flatMap(w -> w.now().steer()).flatMap(s -> s.rows().stream()
                     .filter(r -> r.steeringWheelDeg() >= 0 && r.turn().map(x -> x.leftDeg() >= value).orElse(false)).findFirst())
-                    .map(r -> new HandsPosition(r.steeringWheelDeg(), h.travelLeft(), h.travelRight())).orElse(h);
-            case STEER, COLUMN_TURN -> new HandsPosition(value, h.travelLeft(), h.travelRight());
-            case TRAVEL -> new HandsPosition(h.steeringWheelDeg(), value, value);
-            case ROLL -> new HandsPosition(h.steeringWheelDeg(), value, -value);
+                    .map(r -> new SteeringInput(r.steeringWheelDeg(), h.travelLeft(), h.travelRight())).orElse(h);
+            case STEER, COLUMN_TURN -> new SteeringInput(value, h.travelLeft(), h.travelRight());
+            case TRAVEL -> new SteeringInput(h.steeringWheelDeg(), value, value);
+            case ROLL -> new SteeringInput(h.steeringWheelDeg(), value, -value);
         });
     }
 }

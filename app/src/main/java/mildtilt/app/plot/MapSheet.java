@@ -10,10 +10,10 @@ import javafx.scene.text.TextAlignment;
 import mildtilt.app.controls.CanvasPane;
 import mildtilt.app.controls.ColorToken;
 import mildtilt.app.controls.Fonts;
-import mildtilt.app.workbench.HandsPosition;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.clearance.GapMap;
+import mildtilt.steer.SteeringInput;
 import mildtilt.steer.TravelMap;
 import mildtilt.units.LengthText;
 import mildtilt.units.LengthUnit;
@@ -115,7 +115,7 @@ final class MapSheet extends CanvasPane {
                     * (m.steeringWheelDeg().getLast() - m.steeringWheelDeg().getFirst());
             double up = m.travels().getLast() - fromCells((y - TOP) / height(), m.travels().size())
                     * (m.travels().getLast() - m.travels().getFirst());
-            bench.moveHands(new HandsPosition(sw, up, up));
+            bench.moveHands(new SteeringInput(sw, up, up));
         });
     }
 

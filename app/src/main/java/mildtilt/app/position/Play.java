@@ -3,10 +3,10 @@ import java.util.Optional;
 import javafx.animation.AnimationTimer;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.SimpleBooleanProperty;
-import mildtilt.app.workbench.HandsPosition;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.geometry.Side;
 import mildtilt.job.Vehicle;
+import mildtilt.steer.SteeringInput;
 
 /** Turns the wheel from lock to lock, cycles the travel of both wheels, or both at once, until it is paused. */
 final class Play {
@@ -64,7 +64,7 @@ final class Play {
     private void begin(boolean on) {
         if (on && !(steer.get() && travel.get())) {
             // From where the wheel is: it does not jump.
-            HandsPosition h = bench.hands();
+            SteeringInput h = bench.hands();
             Vehicle v = bench.job().vehicle();
             double stop = h.steeringWheelDeg() >= 0 ? left() : -right();
             steerPhase = stop == 0 ? 0 : Math.asin(Math.clamp(h.steeringWheelDeg() / stop, -1, 1));
@@ -88,7 +88,7 @@ final class Play {
     }
 
     private void move(double seconds) {
-        HandsPosition h = bench.hands();
+        SteeringInput h = bench.hands();
         Vehicle v = bench.job().vehicle();
         steerPhase += steer.get() ? 2 * Math.PI * seconds * speed / STEER_SECONDS : 0;
         travelPhase += travel.get() ? 2 * Math.PI * seconds * speed / TRAVEL_SECONDS : 0;
@@ -96,6 +96,6 @@ final class Play {
         double t = Math.sin(travelPhase);
         double wheel = steer.get() ? s * (s >= 0 ? left() : -right()) : h.steeringWheelDeg();
         double up = t * (t >= 0 ? v.bump() : v.droop());
-        bench.moveHands(travel.get() ? new HandsPosition(wheel, up, up) : new HandsPosition(wheel, h.travelLeft(), h.travelRight()));
+        bench.moveHands(travel.get() ? new SteeringInput(wheel, up, up) : new SteeringInput(wheel, h.travelLeft(), h.travelRight()));
     }
 }

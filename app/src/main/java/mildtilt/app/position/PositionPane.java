@@ -11,10 +11,10 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import mildtilt.app.controls.Choices;
-import mildtilt.app.workbench.HandsPosition;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.geometry.Side;
 import mildtilt.steer.AxlePose;
+import mildtilt.steer.SteeringInput;
 import mildtilt.suspension.CannotAssemble;
 import mildtilt.suspension.CornerPose;
 import mildtilt.suspension.KnucklePose;
@@ -37,7 +37,7 @@ public final class PositionPane extends HBox {
         centre.setTooltip(new Tooltip("Back to straight ahead at ride height (Alt+Home)"));
         centre.setOnAction(_ -> {
             player.pause();
-            bench.moveHands(HandsPosition.CENTRED);
+            bench.moveHands(SteeringInput.STRAIGHT_AHEAD);
         });
         left.getStyleClass().add("steer-angle");
         right.getStyleClass().add("steer-angle");
@@ -99,7 +99,7 @@ public final class PositionPane extends HBox {
         left.setText(pose.map(p -> reading("L", p.left())).orElse("no axle yet"));
         right.setText(pose.map(p -> reading("R", p.right())).orElse(""));
         left.setTooltip(pose.flatMap(AxlePose::obstacle).map(c -> c.sentence(bench.lengthUnit())).map(Tooltip::new).orElse(null));
-        centre.setDisable(bench.hands().centred());
+        centre.setDisable(bench.hands().straightAhead());
     }
 
     private static String reading(String side, CornerPose pose) {

@@ -8,11 +8,11 @@ import javafx.scene.text.TextAlignment;
 import mildtilt.app.controls.CanvasPane;
 import mildtilt.app.controls.ColorToken;
 import mildtilt.app.controls.Fonts;
-import mildtilt.app.workbench.HandsPosition;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.geometry.Side;
 import mildtilt.job.Vehicle;
 import mildtilt.linkage.WheelTravel;
+import mildtilt.steer.SteeringInput;
 import mildtilt.units.LengthText;
 
 /** Moves one wheel between droop and bump, or both together where that is chosen; with Shift held the other of the two. */
@@ -67,10 +67,10 @@ final class TravelLever extends CanvasPane {
     }
 
     private void to(double mm, boolean shift) {
-        HandsPosition h = bench.hands();
+        SteeringInput h = bench.hands();
         // Shift does the other of what is chosen.
         boolean both = shift != bench.travelTogetherProperty().get();
-        bench.moveHands(new HandsPosition(h.steeringWheelDeg(),
+        bench.moveHands(new SteeringInput(h.steeringWheelDeg(),
                 side == Side.LEFT || both ? mm : h.travelLeft(), side == Side.RIGHT || both ? mm : h.travelRight()));
     }
 

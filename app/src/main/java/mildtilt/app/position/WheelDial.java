@@ -14,10 +14,10 @@ import javafx.scene.text.TextAlignment;
 import mildtilt.app.controls.CanvasPane;
 import mildtilt.app.controls.ColorToken;
 import mildtilt.app.controls.Fonts;
-import mildtilt.app.workbench.HandsPosition;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.geometry.Side;
 import mildtilt.steer.LockLimits;
+import mildtilt.steer.SteeringInput;
 import mildtilt.units.LengthText;
 
 /** The steering wheel as the driver sees it, to turn with the mouse, the scroll wheel or the arrow keys. */
@@ -47,7 +47,7 @@ final class WheelDial extends CanvasPane {
         });
         addEventHandler(MouseEvent.MOUSE_DRAGGED, this::turn);
         addEventHandler(MouseEvent.MOUSE_CLICKED, e -> markAt(e.getX(), e.getY()).filter(_ -> e.isStillSincePress())
-                .ifPresent(m -> bench.moveHands(new HandsPosition(m.steeringWheelDeg, bench.hands().travelLeft(), bench.hands().travelRight()))));
+                .ifPresent(m -> bench.moveHands(new SteeringInput(m.steeringWheelDeg, bench.hands().travelLeft(), bench.hands().travelRight()))));
         addEventHandler(MouseEvent.MOUSE_MOVED, e -> {
             Optional<Mark> mark = markAt(e.getX(), e.getY());
             setCursor(mark.isPresent() ? Cursor.HAND : Cursor.DEFAULT);
@@ -75,8 +75,8 @@ final class WheelDial extends CanvasPane {
     }
 
     private void turnBy(double left) {
-        HandsPosition h = bench.hands();
-        bench.moveHands(new HandsPosition(h.steeringWheelDeg() + left, h.travelLeft(), h.travelRight()));
+        SteeringInput h = bench.hands();
+        bench.moveHands(new SteeringInput(h.steeringWheelDeg() + left, h.travelLeft(), h.travelRight()));
     }
 
     private void key(KeyEvent e) {
@@ -88,7 +88,7 @@ final class WheelDial extends CanvasPane {
             case LEFT, DOWN -> turnBy(step);
             case RIGHT, UP -> turnBy(-step);
             case HOME, DIGIT0 -> bench.moveHands(
-                    new HandsPosition(0, bench.hands().travelLeft(), bench.hands().travelRight()));
+                    new SteeringInput(0, bench.hands().travelLeft(), bench.hands().travelRight()));
             default -> {
                 return;
             }

@@ -30,7 +30,6 @@ import javafx.stage.Stage;
 import javafx.stage.WindowEvent;
 import mildtilt.app.controls.Wrap;
 import mildtilt.app.view.ViewPane;
-import mildtilt.app.workbench.HandsPosition;
 import mildtilt.app.workbench.MakeSheet;
 import mildtilt.app.workbench.SideTab;
 import mildtilt.app.workbench.TrialSheetChoice;
@@ -38,6 +37,7 @@ import mildtilt.app.workbench.ViewChoice;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.format.DemoJob;
+import mildtilt.steer.SteeringInput;
 import mildtilt.units.LengthUnit;
 
 /** Every command once: it feeds its menu entry, its keys and the sheet of shortcuts. */
@@ -124,7 +124,7 @@ final class Commands {
                 always("Both wheels down", "Alt+Down", () -> travel(-5)),
                 always("Full left lock", "Alt+Shift+Left", () -> turn(1e6)),
                 always("Full right lock", "Alt+Shift+Right", () -> turn(-1e6)),
-                always("Back to straight ahead", "Alt+Home", () -> bench.moveHands(HandsPosition.CENTRED)))));
+                always("Back to straight ahead", "Alt+Home", () -> bench.moveHands(SteeringInput.STRAIGHT_AHEAD)))));
         groups.add(new Group("Help", List.of(
                 always("Shortcuts", "F1", this::shortcuts),
                 always("Cautions", "F2", this::cautions),
@@ -275,13 +275,13 @@ final class Commands {
     }
 
     private void turn(double deg) {
-        HandsPosition h = bench.hands();
-        bench.moveHands(new HandsPosition(h.steeringWheelDeg() + deg, h.travelLeft(), h.travelRight()));
+        SteeringInput h = bench.hands();
+        bench.moveHands(new SteeringInput(h.steeringWheelDeg() + deg, h.travelLeft(), h.travelRight()));
     }
 
     private void travel(double mm) {
-        HandsPosition h = bench.hands();
-        bench.moveHands(new HandsPosition(h.steeringWheelDeg(), h.travelLeft() + mm, h.travelRight() + mm));
+        SteeringInput h = bench.hands();
+        bench.moveHands(new SteeringInput(h.steeringWheelDeg(), h.travelLeft() + mm, h.travelRight() + mm));
     }
 
     private void shortcuts() {

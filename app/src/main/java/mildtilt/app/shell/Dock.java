@@ -16,10 +16,10 @@ import mildtilt.app.compare.CompareTable;
 import mildtilt.app.controls.Wrap;
 import mildtilt.app.plot.PlotPane;
 import mildtilt.app.position.PositionPane;
-import mildtilt.app.workbench.HandsPosition;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.geometry.Side;
 import mildtilt.job.Vehicle;
+import mildtilt.steer.SteeringInput;
 import mildtilt.units.LengthText;
 
 /** The steering wheel and the travel of the wheels, the key figures and a curve; folded, a line with two sliders. */
@@ -80,14 +80,14 @@ final class Dock extends StackPane {
         steer.valueProperty().addListener((_, _, v) -> {
             if (!showing) {
                 // The slider's right end is the wheel turned right.
-                bench.moveHands(new HandsPosition(-Math.rint(v.doubleValue()), bench.hands().travelLeft(), bench.hands().travelRight()));
+                bench.moveHands(new SteeringInput(-Math.rint(v.doubleValue()), bench.hands().travelLeft(), bench.hands().travelRight()));
             }
         });
         travel.setId("folded-travel");
         travel.setAccessibleText("Travel of both wheels");
         travel.valueProperty().addListener((_, _, v) -> {
             if (!showing) {
-                bench.moveHands(new HandsPosition(bench.hands().steeringWheelDeg(), Math.rint(v.doubleValue()), Math.rint(v.doubleValue())));
+                bench.moveHands(new SteeringInput(bench.hands().steeringWheelDeg(), Math.rint(v.doubleValue()), Math.rint(v.doubleValue())));
             }
         });
         HBox.setHgrow(steer, Priority.ALWAYS);
@@ -112,7 +112,7 @@ final class Dock extends StackPane {
 
     private void refresh() {
         showing = true;
-        HandsPosition h = bench.hands();
+        SteeringInput h = bench.hands();
         Vehicle v = bench.job().vehicle();
         steer.setMin(-Math.abs(bench.train().stopDeg(Side.LEFT).orElse(360.0)));
         steer.setMax(Math.abs(bench.train().stopDeg(Side.RIGHT).orElse(-360.0)));

@@ -18,7 +18,6 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.util.Duration;
 import mildtilt.app.controls.Wrap;
-import mildtilt.app.workbench.HandsPosition;
 import mildtilt.app.workbench.SideTab;
 import mildtilt.app.workbench.ViewChoice;
 import mildtilt.app.workbench.WorkStage;
@@ -31,6 +30,7 @@ import mildtilt.geometry.Vector;
 import mildtilt.job.Element;
 import mildtilt.job.JobPoints;
 import mildtilt.job.PointId;
+import mildtilt.steer.SteeringInput;
 
 /**
  * A tour of the demo in five moves: select, drag, apply a remedy, undo, turn the wheel. Each step lights what it speaks of and
@@ -119,7 +119,7 @@ public final class Tour extends HBox {
                             bench.redo();
                         }),
                 new Step("Turn. Drag the steering wheel to the left until it stops. The road wheels, the curve and the figures follow.",
-                        () -> at(WorkStage.LINKAGE, ViewChoice.PLAN, SideTab.NOTES), () -> node("#wheel-dial"), this::atLeftStop, () -> bench.moveHands(new HandsPosition(1e6, 0, 0))),
+                        () -> at(WorkStage.LINKAGE, ViewChoice.PLAN, SideTab.NOTES), () -> node("#wheel-dial"), this::atLeftStop, () -> bench.moveHands(new SteeringInput(1e6, 0, 0))),
                 new Step("A tyre hits a bracket at left lock. Press the finding: the window goes to the place. Then press Apply at \"Move tray bracket\".",
                         () -> bench.sideTabProperty().set(SideTab.NOTES), () -> row(Fault.TOUCHES), () -> cured(Fault.TOUCHES), () -> cure(Fault.TOUCHES, 1)),
                 new Step("The last stop: a tie-rod end rattles in its arm. Press the finding, then Apply at the way you would make it seat.",
@@ -178,7 +178,7 @@ public final class Tour extends HBox {
         bench.viewProperty().set(view);
         bench.sideTabProperty().set(tab);
         bench.dockFoldedProperty().set(false);
-        bench.moveHands(HandsPosition.CENTRED);
+        bench.moveHands(SteeringInput.STRAIGHT_AHEAD);
     }
 
     private Optional<Node> node(String id) {

@@ -146,7 +146,7 @@ public final class SurveyPane extends FormPane {
         });
     }
 
-    private String words(Surveyed.Told t) {
+    private String words(Surveyed.ReadingCheck t) {
         boolean angle = t.reading() instanceof Reading.Slope;
         return names.apply(t.point()) + ", " + t.reading().label(names) + ", looks wrong: misread by about " + text(angle ? Quantity.angle(t.misread()) : Quantity.length(t.misread())) + " if the others are right, " + LengthText.decimal(t.times(), 0)
                 + " times what its ± lets expect.";

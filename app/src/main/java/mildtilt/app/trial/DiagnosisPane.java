@@ -19,7 +19,7 @@ final class DiagnosisPane extends TrialPane {
     }
 
     @Override
-    protected void show(Trial t, TrialDesk.Told told) {
+    protected void show(Trial t, TrialDesk.TrialResult told) {
         title("Diagnosis", "Every cause that is known, and every two of them, are fitted to the readings: gear high, low, to a side, forward or tilted; either arm or both, up, out or long; the arms swapped. Rods are taken to be set anew after.");
         of(t);
         Optional<Diagnosis> cause = told.cause();

@@ -53,7 +53,7 @@ final class LogPane extends TrialPane {
     }
 
     @Override
-    protected void show(Trial t, TrialDesk.Told told) {
+    protected void show(Trial t, TrialDesk.TrialResult told) {
         head("The plan of " + t.sheet().name() + " beside the plan now");
         Headlines then = told.figures().then().headlines();
         List<List<String>> rows = new ArrayList<>();

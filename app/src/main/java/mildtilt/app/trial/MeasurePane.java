@@ -19,7 +19,6 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import mildtilt.app.controls.Choices;
 import mildtilt.app.controls.Wrap;
-import mildtilt.app.workbench.HandsPosition;
 import mildtilt.app.workbench.TrialSheetChoice;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
@@ -27,6 +26,7 @@ import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.job.Element;
 import mildtilt.job.Names;
 import mildtilt.job.Trial;
+import mildtilt.steer.SteeringInput;
 import mildtilt.trials.Measurand;
 import mildtilt.trials.Setup;
 import mildtilt.trials.TrialReading;
@@ -66,7 +66,7 @@ final class MeasurePane extends VBox {
     private int index = -1;
     private Optional<ReadingEntry> entry = Optional.empty();
     private Optional<MeasurementTask> shown = Optional.empty();
-    private HandsPosition hands = HandsPosition.CENTRED;
+    private SteeringInput hands = SteeringInput.STRAIGHT_AHEAD;
     private Optional<Element> selection = Optional.empty();
 
     MeasurePane(Workbench bench, TrialDesk desk, InstrumentLink link, Node instruments) {
@@ -252,7 +252,7 @@ final class MeasurePane extends VBox {
     /** The vehicle beside it shows what is meant. */
     private void look(MeasurementTask a) {
         bench.selectionProperty().set(a.where());
-        bench.moveHands(new HandsPosition(a.setup().steeringWheelDeg(), a.setup().travelLeft(), a.setup().travelRight()));
+        bench.moveHands(new SteeringInput(a.setup().steeringWheelDeg(), a.setup().travelLeft(), a.setup().travelRight()));
     }
 
     /** The large figure: live from an instrument, else as it was read, else none yet. */

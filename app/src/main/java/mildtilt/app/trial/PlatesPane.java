@@ -21,7 +21,7 @@ final class PlatesPane extends TrialPane {
     }
 
     @Override
-    protected void show(Trial t, TrialDesk.Told told) {
+    protected void show(Trial t, TrialDesk.TrialResult told) {
         title("Turn plates", "Both plates zeroed straight ahead. Where the dots leave the plan alike to both sides, both arms or the gear stand otherwise; where they cross it, the sides differ.");
         of(t);
         List<PlateAngles.Row> rows = told.figures().plates();

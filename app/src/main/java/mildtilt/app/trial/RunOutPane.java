@@ -16,7 +16,7 @@ final class RunOutPane extends TrialPane {
     }
 
     @Override
-    protected void show(Trial t, TrialDesk.Told told) {
+    protected void show(Trial t, TrialDesk.TrialResult told) {
         title("Run-out", "At each station the once-a-turn part of the dial is how far the shaft's middle stands off the axis it turns about. A straight shaft's middles lie on one straight line, however it is held; a bent one's do not.");
         of(t);
         if (told.figures().runOuts().isEmpty()) {

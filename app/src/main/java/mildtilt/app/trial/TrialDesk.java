@@ -34,10 +34,10 @@ final class TrialDesk {
      * @param cause empty where the readings say nothing of gear and arms
      * @param asked all there is to measure on the vehicle as it stands
      */
-    record Told(Id vehicle, TrialFigures figures, Optional<Diagnosis> cause, List<MeasurementTask> asked) {
+    record TrialResult(Id vehicle, TrialFigures figures, Optional<Diagnosis> cause, List<MeasurementTask> asked) {
 
-        static Told of(Id vehicle, Trial t, TrialFigures figures) {
-            return new Told(vehicle, figures, Diagnosis.of(t.sheet(), Job.of("", t.plan())), MeasurementTask.of(figures.then(), t.sheet().setup()));
+        static TrialResult of(Id vehicle, Trial t, TrialFigures figures) {
+            return new TrialResult(vehicle, figures, Diagnosis.of(t.sheet(), Job.of("", t.plan())), MeasurementTask.of(figures.then(), t.sheet().setup()));
         }
 
         private boolean isOf(Id other, Trial t) {
@@ -49,8 +49,8 @@ final class TrialDesk {
     private final Clock clock;
     private final ObjectProperty<Optional<Id>> vehicle = new SimpleObjectProperty<>(Optional.empty());
     private final ObjectProperty<Optional<Id>> trial = new SimpleObjectProperty<>(Optional.empty());
-    private final ReadOnlyObjectWrapper<Optional<Told>> told = new ReadOnlyObjectWrapper<>(Optional.empty());
-    private final LatestTask<Told> beside;
+    private final ReadOnlyObjectWrapper<Optional<TrialResult>> told = new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final LatestTask<TrialResult> beside;
 
     TrialDesk(Workbench bench, Clock clock) {
         this.bench = bench;
@@ -63,12 +63,12 @@ final class TrialDesk {
         ask();
     }
 
-    ReadOnlyObjectProperty<Optional<Told>> toldProperty() {
+    ReadOnlyObjectProperty<Optional<TrialResult>> toldProperty() {
         return told.getReadOnlyProperty();
     }
 
     /** What is told, as long as it is of the trial in hand. */
-    Optional<Told> told() {
+    Optional<TrialResult> told() {
         return told.get().filter(x -> trial().filter(t -> x.isOf(vehicle().id(), t)).isPresent());
     }
 
@@ -108,16 +108,16 @@ final class TrialDesk {
         }
         Trial t = now.get();
         Id of = vehicle().id();
-        Optional<Told> before = told.get();
+        Optional<TrialResult> before = told.get();
         boolean sameReadings = before.filter(x -> x.isOf(of, t) && x.figures.trial().equals(t)).isPresent();
         boolean sameRoom = before.filter(x -> samePlan(x, t, job)).isPresent();
         if (sameReadings && sameRoom) {
             return;
         }
-        beside.ask(() -> Told.of(of, t, before.filter(_ -> sameRoom).map(b -> TrialFigures.of(t, job, b.figures.then())).orElseGet(() -> TrialFigures.of(t, job))));
+        beside.ask(() -> TrialResult.of(of, t, before.filter(_ -> sameRoom).map(b -> TrialFigures.of(t, job, b.figures.then())).orElseGet(() -> TrialFigures.of(t, job))));
     }
 
-    private static boolean samePlan(Told told, Trial t, Job job) {
+    private static boolean samePlan(TrialResult told, Trial t, Job job) {
         Job was = told.figures.then().job();
         return told.figures.trial().plan().equals(t.plan()) && was.surroundings().equals(job.surroundings()) && was.rules().equals(job.rules()) && was.log().tolerances().equals(job.log().tolerances())
                 && was.making().equals(job.making());

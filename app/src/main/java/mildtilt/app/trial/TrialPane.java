@@ -21,7 +21,7 @@ abstract class TrialPane extends FormPane {
     }
 
     /** Adds everything to the empty sheet. */
-    protected abstract void show(Trial trial, TrialDesk.Told told);
+    protected abstract void show(Trial trial, TrialDesk.TrialResult told);
 
     @Override
     protected void show(AnalysisUpdate worked) {

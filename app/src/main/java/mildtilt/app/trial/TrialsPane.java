@@ -149,7 +149,7 @@ final class TrialsPane extends TrialPane {
     }
 
     @Override
-    protected void show(Trial t, TrialDesk.Told told) {
+    protected void show(Trial t, TrialDesk.TrialResult told) {
         if (told.figures().trial().sheet().readings().isEmpty()) {
             hint("Nothing is read yet: go to the sheet \"Measure\".");
             return;

@@ -29,7 +29,7 @@ final class WallPane extends TrialPane {
     }
 
     @Override
-    protected void show(Trial t, TrialDesk.Told told) {
+    protected void show(Trial t, TrialDesk.TrialResult told) {
         title("Wall trace", "Springs and bump stops off. The laser on the hub draws a dot on the wall ahead; how far it goes sideways with the rod on, less how far with the rod off and the hub held straight, is the hub turning.");
         of(t);
         if (told.figures().traces().isEmpty()) {

@@ -29,7 +29,7 @@ final class BodyDrag {
      * points lie elsewhere then.
      */
     static Optional<BodyDrag> of(Workbench bench, Optional<Element> under) {
-        if (under.isEmpty() || !under.equals(bench.selectionProperty().get()) || !bench.hands().centred() || !movable(under.get())) {
+        if (under.isEmpty() || !under.equals(bench.selectionProperty().get()) || !bench.hands().straightAhead() || !movable(under.get())) {
             return Optional.empty();
         }
         Job job = bench.job();

@@ -36,7 +36,7 @@ final class PointHandles extends Pane {
 
     /** Puts a handle on every point shown. With the hands off centre there are none: plan points lie elsewhere then. */
     void update(SheetView view) {
-        List<PointId> wanted = bench.hands().centred() ? shown() : List.of();
+        List<PointId> wanted = bench.hands().straightAhead() ? shown() : List.of();
         Set<PointId> gone = new HashSet<>(handles.keySet());
         for (PointId id : wanted) {
             gone.remove(id);
@@ -66,7 +66,7 @@ final class PointHandles extends Pane {
     /** The selected joint's angle, on the large sheet with the hands centred. */
     Optional<AngleHandle.Seen> angleSeen(SheetView view) {
         return bench.selectionProperty().get()
-                .filter(e -> sheet.large() && bench.hands().centred() && bench.stageProperty().get() == WorkStage.COLUMN
+                .filter(e -> sheet.large() && bench.hands().straightAhead() && bench.stageProperty().get() == WorkStage.COLUMN
                         && Element.trainOf(bench.job()).contains(e))
                 .flatMap(e -> e instanceof Element.JointAt j ? AngleHandle.Seen.of(bench.job().column().orElseThrow(), j.index(), view) : Optional.empty());
     }

@@ -277,7 +277,7 @@ final class SolidSheet extends ColoredPane {
 
     /** The points of the selected part, to be dragged; with the wheels turned there are none, as in the other views. */
     private void handles() {
-        List<PointId> wanted = bench.hands().centred() ? bench.selectionProperty().get().filter(Element.of(bench.job())::contains).map(e -> Element.points(bench.job(), e)).orElse(List.of()) : List.of();
+        List<PointId> wanted = bench.hands().straightAhead() ? bench.selectionProperty().get().filter(Element.of(bench.job())::contains).map(e -> Element.points(bench.job(), e)).orElse(List.of()) : List.of();
         if (!handles.stream().map(SolidHandle::point).toList().equals(wanted)) {
             getChildren().removeAll(handles);
             handles.clear();

@@ -18,10 +18,10 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
-import mildtilt.app.workbench.HandsPosition;
 import mildtilt.app.workbench.ViewChoice;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.drawing.Elevation;
+import mildtilt.steer.SteeringInput;
 
 /** The one large drawing of the vehicle: an elevation, the solid view, or all four together. */
 public final class ViewPane extends VBox {
@@ -84,7 +84,7 @@ public final class ViewPane extends VBox {
         back.setId("unlock-editing");
         back.getStyleClass().add("sheet-button");
         back.setMinWidth(Region.USE_PREF_SIZE);
-        back.setOnAction(_ -> bench.moveHands(HandsPosition.CENTRED));
+        back.setOnAction(_ -> bench.moveHands(SteeringInput.STRAIGHT_AHEAD));
         locked.getChildren().addAll(why, back);
         locked.setAlignment(Pos.CENTER_LEFT);
         Button all = new Button("Show all");
@@ -148,7 +148,7 @@ public final class ViewPane extends VBox {
     }
 
     private void refresh() {
-        locked.setVisible(!bench.hands().centred() && bench.viewProperty().get().elevation().isPresent());
+        locked.setVisible(!bench.hands().straightAhead() && bench.viewProperty().get().elevation().isPresent());
         locked.setManaged(locked.isVisible());
     }
 

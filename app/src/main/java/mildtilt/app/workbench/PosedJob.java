@@ -6,13 +6,14 @@ import mildtilt.drawing.Backdrop;
 import mildtilt.drawing.Sketch;
 import mildtilt.job.Job;
 import mildtilt.steer.AxlePose;
+import mildtilt.steer.SteeringInput;
 import mildtilt.steer.SteeringTrain;
 
 /** What all views draw: a job where the hands hold it; good for one train and one place of the hands. */
-record PosedJob(SteeringTrain train, HandsPosition hands, Optional<AxlePose> pose, Sketch sketch, Backdrop backdrop, VehicleSolids solids, List<VehicleSolids.Part> parts) {
+record PosedJob(SteeringTrain train, SteeringInput hands, Optional<AxlePose> pose, Sketch sketch, Backdrop backdrop, VehicleSolids solids, List<VehicleSolids.Part> parts) {
 
     /** @param before whose backdrop is as good still where nothing of it changed */
-    static PosedJob of(Job job, SteeringTrain train, HandsPosition h, Optional<PosedJob> before) {
+    static PosedJob of(Job job, SteeringTrain train, SteeringInput h, Optional<PosedJob> before) {
         Backdrop backdrop = Backdrop.of(job, train, before.map(PosedJob::backdrop));
         VehicleSolids solids = before.filter(b -> b.train == train).map(PosedJob::solids).orElseGet(() -> VehicleSolids.of(job));
         Optional<AxlePose> pose = train.axle().map(_ -> train.pose(h.steeringWheelDeg(), h.travelLeft(), h.travelRight()));
@@ -20,7 +21,7 @@ record PosedJob(SteeringTrain train, HandsPosition hands, Optional<AxlePose> pos
                 solids.at(pose, h.travelLeft(), h.travelRight()));
     }
 
-    boolean isOf(SteeringTrain t, HandsPosition h) {
+    boolean isOf(SteeringTrain t, SteeringInput h) {
         return train == t && hands.equals(h);
     }
 }

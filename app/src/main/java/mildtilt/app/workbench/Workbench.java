@@ -30,6 +30,7 @@ import mildtilt.linkage.SteeredAxle;
 import mildtilt.linkage.WheelTravel;
 import mildtilt.parts.JobParts;
 import mildtilt.steer.AxlePose;
+import mildtilt.steer.SteeringInput;
 import mildtilt.steer.SteeringTrain;
 import mildtilt.units.LengthUnit;
 import org.jspecify.annotations.Nullable;
@@ -47,7 +48,7 @@ public final class Workbench implements AutoCloseable {
     private final ReadOnlyObjectWrapper<Optional<AnalysisUpdate>> worked = new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyBooleanWrapper working = new ReadOnlyBooleanWrapper();
     private final ReadOnlyObjectWrapper<Optional<Path>> file = new ReadOnlyObjectWrapper<>(Optional.empty());
-    private final ReadOnlyObjectWrapper<HandsPosition> hands = new ReadOnlyObjectWrapper<>(HandsPosition.CENTRED);
+    private final ReadOnlyObjectWrapper<SteeringInput> hands = new ReadOnlyObjectWrapper<>(SteeringInput.STRAIGHT_AHEAD);
     private final ObjectProperty<Optional<Element>> selection = new SimpleObjectProperty<>(Optional.empty());
     private final ObjectProperty<LengthUnit> lengthUnit = new SimpleObjectProperty<>(LengthUnit.MM);
     private final ObjectProperty<WorkStage> stage = new SimpleObjectProperty<>(WorkStage.COLUMN);
@@ -136,11 +137,11 @@ public final class Workbench implements AutoCloseable {
         return file.getReadOnlyProperty();
     }
 
-    public ReadOnlyObjectProperty<HandsPosition> handsProperty() {
+    public ReadOnlyObjectProperty<SteeringInput> handsProperty() {
         return hands.getReadOnlyProperty();
     }
 
-    public HandsPosition hands() {
+    public SteeringInput hands() {
         return hands.get();
     }
 
@@ -236,13 +237,13 @@ public final class Workbench implements AutoCloseable {
 
     /** The pair looked at, as long as the hands are where its gap is smallest. */
     public Optional<PairGap> shownGap() {
-        return shownGap.get().filter(p -> hands.get().equals(within(new HandsPosition(p.where().steeringWheelDeg(), p.where().travelLeft(), p.where().travelRight()))));
+        return shownGap.get().filter(p -> hands.get().equals(within(new SteeringInput(p.where().steeringWheelDeg(), p.where().travelLeft(), p.where().travelRight()))));
     }
 
     /** Takes the hands to where a pair is nearest to each other. */
     public void lookAt(PairGap pair) {
         shownGap.set(Optional.empty());
-        moveHands(new HandsPosition(pair.where().steeringWheelDeg(), pair.where().travelLeft(), pair.where().travelRight()));
+        moveHands(new SteeringInput(pair.where().steeringWheelDeg(), pair.where().travelLeft(), pair.where().travelRight()));
         shownGap.set(Optional.of(pair));
     }
 
@@ -297,7 +298,7 @@ public final class Workbench implements AutoCloseable {
         opened = job;
         saved = Optional.of(job);
         file.set(from);
-        hands.set(HandsPosition.CENTRED);
+        hands.set(SteeringInput.STRAIGHT_AHEAD);
         selection.set(Optional.empty());
         compared.set(Compared.LAST_CHANGE);
         say("");
@@ -485,11 +486,11 @@ public final class Workbench implements AutoCloseable {
     }
 
     /** Moves the hands, no further than the gear and the travel allow. */
-    public void moveHands(HandsPosition to) {
+    public void moveHands(SteeringInput to) {
         hands.set(within(to));
     }
 
-    private HandsPosition within(HandsPosition h) {
+    private SteeringInput within(SteeringInput h) {
         return h.within(train, job().vehicle(), wheelTravel(), hands.get());
     }
 

@@ -17,6 +17,7 @@ import mildtilt.job.Element;
 import mildtilt.job.Job;
 import mildtilt.job.JobPoints;
 import mildtilt.job.PointId;
+import mildtilt.steer.SteeringInput;
 import mildtilt.suspension.CornerPoint;
 import mildtilt.suspension.KnucklePose;
 import org.junit.jupiter.api.AfterEach;
@@ -192,8 +193,8 @@ class WorkbenchTest {
     @Test
     void theHandsGoNoFurtherThanTheGearAndTheTravel() {
         onFx(() -> {
-            bench().moveHands(new HandsPosition(1e6, 500, -500));
-            HandsPosition h = bench().hands();
+            bench().moveHands(new SteeringInput(1e6, 500, -500));
+            SteeringInput h = bench().hands();
             assertThat(h.steeringWheelDeg()).isEqualTo(bench().train().stopDeg(Side.LEFT).orElseThrow());
             assertThat(h.travelLeft()).isEqualTo(70);
             assertThat(h.travelRight()).isEqualTo(-60);
@@ -221,7 +222,7 @@ class WorkbenchTest {
             bench().open(demo.withTitle("other"), Optional.empty());
             assertThat(bench().undoable()).isEmpty();
             assertThat(bench().selectionProperty().get()).isEmpty();
-            assertThat(bench().hands().centred()).isTrue();
+            assertThat(bench().hands().straightAhead()).isTrue();
             bench().markUnsaved();
             assertThat(bench().unsaved()).isTrue();
         });

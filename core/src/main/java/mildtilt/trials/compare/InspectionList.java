@@ -81,7 +81,7 @@ public final class InspectionList {
             }
         }
         job.column().ifPresent(c -> c.joints().forEach(x -> {
-            if (List.of(x.wheelSide(), x.gearSide()).stream().anyMatch(f -> f.socket().filter(s -> s.hold() == Socket.Hold.WELD).isPresent())) {
+            if (List.of(x.wheelSide(), x.gearSide()).stream().anyMatch(f -> f.socket().filter(s -> s.hold() == Socket.Retention.WELD).isPresent())) {
                 add(x.id().part("weld"), Group.WELDS, Phrase.of(Phrase.name(x.name()) + ": welded fork looked at all round; the cross turns freely and without notches after the heat."));
             }
         }));
