@@ -205,7 +205,7 @@ class JobFileTest {
 
     /** Damaged files end in a refusal or a job whose every figure is a number; never in anything else. */
     @Test
-    void noDamageGetsPast() {
+    void corruptJobsAreRejected() {
         Random random = new Random(20);
         String[] swaps = {"0", "-1", "1e5", "99999", "null", "true", "\"x\"", "[]", "{}", "0.0001", "-0.0", "90"};
         String[] demos = Arrays.stream(DemoJob.values()).map(d -> JobWriter.write(d.job())).toArray(String[]::new);

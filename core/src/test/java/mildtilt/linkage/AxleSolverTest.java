@@ -41,7 +41,7 @@ class AxleSolverTest {
 
     @ParameterizedTest
     @EnumSource(DemoJob.class)
-    void soDoSidesThatDiffer(DemoJob demo) {
+    void asymmetricAxlesKeepRodLengths(DemoJob demo) {
         SteeredAxle a = axle(demo);
         Corner right = a.corner(Side.RIGHT);
         Corner other = right.withKnuckle(right.knuckle().withTieRodPoint(right.knuckle().tieRodPoint().plus(new Vector(4, 6, -5))));
