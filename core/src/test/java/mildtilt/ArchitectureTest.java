@@ -1,4 +1,5 @@
 package mildtilt;
+
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 import static org.assertj.core.api.Assertions.assertThat;
@@ -14,7 +15,8 @@ import org.junit.jupiter.api.Test;
 class ArchitectureTest {
 
     private static final JavaClasses CORE = new ClassFileImporter()
-            .withImportOption(new ImportOption.DoNotIncludeTests()).importPackages("mildtilt");
+            .withImportOption(new ImportOption.DoNotIncludeTests())
+            .importPackages("mildtilt");
 
     @Test
     void packagesFormNoRing() {
@@ -23,13 +25,18 @@ class ArchitectureTest {
 
     @Test
     void theCoreKnowsNoInterface() {
-        noClasses().should().dependOnClassesThat().resideInAnyPackage("javafx..", "java.awt..", "javax.swing..").check(CORE);
+        noClasses()
+                .should()
+                .dependOnClassesThat()
+                .resideInAnyPackage("javafx..", "java.awt..", "javax.swing..")
+                .check(CORE);
     }
 
     @Test
     void everyPackageSaysWhatItIsAndThatNothingIsNull() {
         JavaPackage root = CORE.getPackage("mildtilt");
-        assertThat(root.getSubpackagesInTree()).isNotEmpty()
+        assertThat(root.getSubpackagesInTree())
+                .isNotEmpty()
                 .allMatch(p -> p.tryGetAnnotationOfType(NullMarked.class).isPresent(), "is null-marked");
     }
 }

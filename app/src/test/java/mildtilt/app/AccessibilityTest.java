@@ -1,4 +1,5 @@
 package mildtilt.app;
+
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
@@ -52,7 +53,9 @@ class AccessibilityTest {
     }
 
     private static Stream<Node> all(Node node) {
-        Stream<Node> below = node instanceof Parent p ? p.getChildrenUnmodifiable().stream().filter(Node::isVisible).flatMap(AccessibilityTest::all) : Stream.empty();
+        Stream<Node> below = node instanceof Parent p
+                ? p.getChildrenUnmodifiable().stream().filter(Node::isVisible).flatMap(AccessibilityTest::all)
+                : Stream.empty();
         return Stream.concat(Stream.of(node), below);
     }
 
@@ -62,7 +65,9 @@ class AccessibilityTest {
 
     /** What a screen reader has to say of a control. */
     private static boolean named(Node n, Set<Node> labelled) {
-        return n.getAccessibleText() != null && !n.getAccessibleText().isBlank() || n instanceof Labeled l && l.getText() != null && !l.getText().isBlank() || labelled.contains(n);
+        return n.getAccessibleText() != null && !n.getAccessibleText().isBlank()
+                || n instanceof Labeled l && l.getText() != null && !l.getText().isBlank()
+                || labelled.contains(n);
     }
 
     private List<String> nameless(FxRobot robot) {
@@ -70,10 +75,19 @@ class AccessibilityTest {
         robot.interact(() -> {
             List<Node> nodes = shown();
             Set<Node> labelled = new LinkedHashSet<>();
-            nodes.stream().filter(Label.class::isInstance).map(n -> ((Label) n).getLabelFor()).forEach(labelled::add);
-            nodes.stream().filter(n -> n.isFocusTraversable() && !(n instanceof ScrollPane))
-                    .filter(n -> n instanceof ButtonBase || n instanceof TextInputControl || n instanceof ChoiceBox || n.getId() != null)
-                    .filter(n -> !named(n, labelled)).forEach(n -> found.add(n.getClass().getSimpleName() + " #" + n.getId() + " in " + n.getParent().getStyleClass()));
+            nodes.stream()
+                    .filter(Label.class::isInstance)
+                    .map(n -> ((Label) n).getLabelFor())
+                    .forEach(labelled::add);
+            nodes.stream()
+                    .filter(n -> n.isFocusTraversable() && !(n instanceof ScrollPane))
+                    .filter(n -> n instanceof ButtonBase
+                            || n instanceof TextInputControl
+                            || n instanceof ChoiceBox
+                            || n.getId() != null)
+                    .filter(n -> !named(n, labelled))
+                    .forEach(n -> found.add(n.getClass().getSimpleName() + " #" + n.getId() + " in "
+                            + n.getParent().getStyleClass()));
         });
         return found;
     }
@@ -84,11 +98,25 @@ class AccessibilityTest {
         List<String> found = new ArrayList<>();
         for (WorkStage stage : WorkStage.values()) {
             robot.interact(() -> app.bench.stageProperty().set(stage));
-            List<Runnable> views = switch (stage) {
-                case MAKE -> Arrays.stream(MakeSheet.values()).<Runnable>map(s -> () -> app.bench.makeSheetProperty().set(s)).toList();
-                case FIT -> Arrays.stream(TrialSheetChoice.values()).<Runnable>map(s -> () -> app.bench.fitSheetProperty().set(s)).toList();
-                case SURVEY, LINKAGE, COLUMN, CLEARANCE -> Arrays.stream(SideTab.values()).filter(t -> t.belongsTo(stage)).<Runnable>map(t -> () -> app.bench.sideTabProperty().set(t)).toList();
-            };
+            List<Runnable> views =
+                    switch (stage) {
+                        case MAKE ->
+                            Arrays.stream(MakeSheet.values())
+                                    .<Runnable>map(s ->
+                                            () -> app.bench.makeSheetProperty().set(s))
+                                    .toList();
+                        case FIT ->
+                            Arrays.stream(TrialSheetChoice.values())
+                                    .<Runnable>map(s ->
+                                            () -> app.bench.fitSheetProperty().set(s))
+                                    .toList();
+                        case SURVEY, LINKAGE, COLUMN, CLEARANCE ->
+                            Arrays.stream(SideTab.values())
+                                    .filter(t -> t.belongsTo(stage))
+                                    .<Runnable>map(t ->
+                                            () -> app.bench.sideTabProperty().set(t))
+                                    .toList();
+                    };
             for (int i = 0; i < views.size(); i++) {
                 robot.interact(views.get(i));
                 WaitForAsyncUtils.waitForFxEvents();
@@ -119,24 +147,60 @@ class AccessibilityTest {
             robot.type(KeyCode.TAB);
             at = app.stage.getScene().getFocusOwner();
         }
-        List<Node> controls = shown().stream().filter(n -> (n instanceof ButtonBase || n instanceof TextField || n instanceof ChoiceBox) && !n.isDisabled() && n.isFocusTraversable() && AppWindow.shownInTree(n)).toList();
+        List<Node> controls = shown().stream()
+                .filter(n -> (n instanceof ButtonBase || n instanceof TextField || n instanceof ChoiceBox)
+                        && !n.isDisabled()
+                        && n.isFocusTraversable()
+                        && AppWindow.shownInTree(n))
+                .toList();
         assertThat(controls).hasSizeGreaterThan(40);
-        assertThat(controls.stream().filter(c -> !reached.contains(c)).map(c -> c.getClass().getSimpleName() + " #" + c.getId())).isEmpty();
-        assertThat(reached).extracting(Node::getId).contains("wheel-dial", "travel-left", "travel-right", "sheet-side-upper-joint-centre", "side-divider");
+        assertThat(controls.stream()
+                        .filter(c -> !reached.contains(c))
+                        .map(c -> c.getClass().getSimpleName() + " #" + c.getId()))
+                .isEmpty();
+        assertThat(reached)
+                .extracting(Node::getId)
+                .contains("wheel-dial", "travel-left", "travel-right", "sheet-side-upper-joint-centre", "side-divider");
     }
 
     @Test
     void everyWordTellsWhatItMeans(FxRobot robot) {
         app.settle();
-        Label meaning = robot.lookup("#finding-4 .label").match((Label l) -> l.getText().startsWith("Ackermann off")).queryAs(Label.class);
-        robot.interact(() -> meaning.fireEvent(new MouseEvent(MouseEvent.MOUSE_ENTERED_TARGET, 1, 1, 1, 1, null, 0, false, false, false, false, false, false, false, false, false, true, null)));
-        assertThat(meaning.getTooltip()).isNotNull().extracting(Tooltip::getText).asString().startsWith("Ackermann: How much further").contains("Usual: 60 to 110 %");
+        Label meaning = robot.lookup("#finding-4 .label")
+                .match((Label l) -> l.getText().startsWith("Ackermann off"))
+                .queryAs(Label.class);
+        robot.interact(() -> meaning.fireEvent(new MouseEvent(
+                MouseEvent.MOUSE_ENTERED_TARGET,
+                1,
+                1,
+                1,
+                1,
+                null,
+                0,
+                false,
+                false,
+                false,
+                false,
+                false,
+                false,
+                false,
+                false,
+                false,
+                true,
+                null)));
+        assertThat(meaning.getTooltip())
+                .isNotNull()
+                .extracting(Tooltip::getText)
+                .asString()
+                .startsWith("Ackermann: How much further")
+                .contains("Usual: 60 to 110 %");
         // What the keyboard is at is what the glossary opens at.
         robot.moveTo("#message");
         robot.interact(() -> robot.lookup("#element-10").query().requestFocus());
         robot.type(KeyCode.F4);
         AppWindow.until(() -> robot.lookup("#glossary-search").tryQuery().isPresent());
-        assertThat(robot.lookup("#glossary-search").queryAs(TextField.class).getText()).isEqualTo("Knuckle");
+        assertThat(robot.lookup("#glossary-search").queryAs(TextField.class).getText())
+                .isEqualTo("Knuckle");
         AppWindow.answer(robot, "Close");
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.app;
+
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 import static org.assertj.core.api.Assertions.assertThat;
@@ -12,11 +13,25 @@ import org.junit.jupiter.api.Test;
 /** The shape that docs/architecture.md promises of the interface. */
 class AppArchitectureTest {
 
-    private static final List<String> VIEWS =
-            List.of("train", "view", "position", "findings", "part", "compare", "plot", "make", "survey", "trial", "linkage", "column", "clearance", "start");
+    private static final List<String> VIEWS = List.of(
+            "train",
+            "view",
+            "position",
+            "findings",
+            "part",
+            "compare",
+            "plot",
+            "make",
+            "survey",
+            "trial",
+            "linkage",
+            "column",
+            "clearance",
+            "start");
 
     private static final JavaClasses APP = new ClassFileImporter()
-            .withImportOption(new ImportOption.DoNotIncludeTests()).importPackages("mildtilt.app");
+            .withImportOption(new ImportOption.DoNotIncludeTests())
+            .importPackages("mildtilt.app");
 
     @Test
     void packagesFormNoRing() {
@@ -28,9 +43,17 @@ class AppArchitectureTest {
     void noViewReadsAnotherView() {
         for (String view : VIEWS) {
             assertThat(APP.containPackage("mildtilt.app." + view)).as(view).isTrue();
-            String[] others = VIEWS.stream().filter(v -> !v.equals(view)).map(v -> "mildtilt.app." + v).toArray(String[]::new);
-            noClasses().that().resideInAPackage("mildtilt.app." + view)
-                    .should().dependOnClassesThat().resideInAnyPackage(others).check(APP);
+            String[] others = VIEWS.stream()
+                    .filter(v -> !v.equals(view))
+                    .map(v -> "mildtilt.app." + v)
+                    .toArray(String[]::new);
+            noClasses()
+                    .that()
+                    .resideInAPackage("mildtilt.app." + view)
+                    .should()
+                    .dependOnClassesThat()
+                    .resideInAnyPackage(others)
+                    .check(APP);
         }
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.app;
+
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -46,22 +47,29 @@ final class AppWindow implements AutoCloseable {
         this.stage = stage;
         bench = new Workbench(job);
         recovery = new Recovery(state);
-        shell = new Shell(stage, bench, recovery, new OwnCatalogue(state), new RecentJobs(state), new FilePrompt() {
-            @Override
-            public Optional<Path> open(Window owner, String title, Kind kind) {
-                return Optional.of(chosen);
-            }
+        shell = new Shell(
+                stage,
+                bench,
+                recovery,
+                new OwnCatalogue(state),
+                new RecentJobs(state),
+                new FilePrompt() {
+                    @Override
+                    public Optional<Path> open(Window owner, String title, Kind kind) {
+                        return Optional.of(chosen);
+                    }
 
-            @Override
-            public Optional<Path> save(Window owner, String title, Kind kind, String suggested) {
-                return Optional.of(chosen);
-            }
+                    @Override
+                    public Optional<Path> save(Window owner, String title, Kind kind, String suggested) {
+                        return Optional.of(chosen);
+                    }
 
-            @Override
-            public Optional<Path> folder(Window owner, String title) {
-                return Optional.of(chosen);
-            }
-        }, Clock.fixed(Instant.parse("2026-11-24T12:00:00Z"), ZoneOffset.UTC));
+                    @Override
+                    public Optional<Path> folder(Window owner, String title) {
+                        return Optional.of(chosen);
+                    }
+                },
+                Clock.fixed(Instant.parse("2026-11-24T12:00:00Z"), ZoneOffset.UTC));
         stage.setX(0);
         stage.setY(0);
         stage.show();
@@ -70,13 +78,19 @@ final class AppWindow implements AutoCloseable {
 
     /** Waits until the background has worked out the job as it stands, with what each remedy would do. */
     void settleWhole() {
-        until(() -> bench.workedProperty().get().map(w -> w.now().job() == bench.job() && (w.whole() || bench.dragging() || !bench.notesSeen())).orElse(false));
+        until(() -> bench.workedProperty()
+                .get()
+                .map(w -> w.now().job() == bench.job() && (w.whole() || bench.dragging() || !bench.notesSeen()))
+                .orElse(false));
         WaitForAsyncUtils.waitForFxEvents();
     }
 
     /** Waits until the figures of the job as it stands are there. */
     void settle() {
-        until(() -> bench.workedProperty().get().map(w -> w.now().job() == bench.job()).orElse(false));
+        until(() -> bench.workedProperty()
+                .get()
+                .map(w -> w.now().job() == bench.job())
+                .orElse(false));
         WaitForAsyncUtils.waitForFxEvents();
     }
 
@@ -94,7 +108,9 @@ final class AppWindow implements AutoCloseable {
 
     /** Whether a label within a pane holds a text; looked at while nothing else changes what is looked at. */
     static boolean says(FxRobot robot, String pane, String text) {
-        return WaitForAsyncUtils.waitFor(WaitForAsyncUtils.asyncFx(() -> robot.lookup(pane + " .label").queryAllAs(Label.class).stream().anyMatch(l -> l.getText().contains(text))));
+        return WaitForAsyncUtils.waitFor(
+                WaitForAsyncUtils.asyncFx(() -> robot.lookup(pane + " .label").queryAllAs(Label.class).stream()
+                        .anyMatch(l -> l.getText().contains(text))));
     }
 
     static void untilSays(FxRobot robot, String pane, String text) {
@@ -112,7 +128,8 @@ final class AppWindow implements AutoCloseable {
     /** Opens the row of a finding, as soon as it is there. @param id of the row */
     static void openRow(FxRobot robot, String id) {
         until(() -> robot.lookup(id + "-head").tryQuery().isPresent());
-        robot.interact(() -> robot.lookup(id + "-head").query().getOnMouseClicked().handle(null));
+        robot.interact(
+                () -> robot.lookup(id + "-head").query().getOnMouseClicked().handle(null));
         WaitForAsyncUtils.waitForFxEvents();
     }
 
@@ -130,7 +147,11 @@ final class AppWindow implements AutoCloseable {
 
     /** Takes an entry of a menu button. */
     static void menu(FxRobot robot, String button, String item) {
-        robot.interact(() -> robot.lookup(button).queryAs(MenuButton.class).getItems().stream().filter(i -> item.equals(i.getId())).findFirst().orElseThrow().fire());
+        robot.interact(() -> robot.lookup(button).queryAs(MenuButton.class).getItems().stream()
+                .filter(i -> item.equals(i.getId()))
+                .findFirst()
+                .orElseThrow()
+                .fire());
         WaitForAsyncUtils.waitForFxEvents();
     }
 
@@ -144,18 +165,26 @@ final class AppWindow implements AutoCloseable {
     private static Optional<Button> dialogueButton(FxRobot robot, String text) {
         return robot.lookup(".dialog-pane").queryAll().stream()
                 .flatMap(pane -> pane.lookupAll(".button").stream())
-                .filter(Button.class::isInstance).map(Button.class::cast)
-                .filter(b -> b.getText().equals(text) && b.getScene().getWindow().isShowing()).findFirst();
+                .filter(Button.class::isInstance)
+                .map(Button.class::cast)
+                .filter(b ->
+                        b.getText().equals(text) && b.getScene().getWindow().isShowing())
+                .findFirst();
     }
 
     /** Labels that show less than they say: cut off with an ellipsis. */
     static Stream<String> cutOff(Node root) {
         return Stream.of(".label", ".button", ".toggle-button", ".element-tile", ".menu-button")
                 .flatMap(style -> root.lookupAll(style).stream())
-                .filter(Labeled.class::isInstance).map(Labeled.class::cast)
-                .filter(l -> l.isVisible() && l.localToScene(l.getLayoutBounds()).getWidth() > 0 && shownInTree(l))
-                .filter(l -> l.lookupAll(".text").stream().filter(Text.class::isInstance).map(Text.class::cast)
-                        .anyMatch(t -> t.getText().endsWith("…") && !l.getText().endsWith("…") || t.getText().endsWith("...")))
+                .filter(Labeled.class::isInstance)
+                .map(Labeled.class::cast)
+                .filter(l ->
+                        l.isVisible() && l.localToScene(l.getLayoutBounds()).getWidth() > 0 && shownInTree(l))
+                .filter(l -> l.lookupAll(".text").stream()
+                        .filter(Text.class::isInstance)
+                        .map(Text.class::cast)
+                        .anyMatch(t -> t.getText().endsWith("…") && !l.getText().endsWith("…")
+                                || t.getText().endsWith("...")))
                 .map(Labeled::getText);
     }
 

@@ -1,4 +1,5 @@
 package mildtilt.app;
+
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -126,9 +127,11 @@ class ClearanceStageTest {
     void aPointInTheWayIsNudgedWithTheKeysAndTheFoulFollows(FxRobot robot) {
         int bracket = all().size() - 1;
         app.settle();
-        assertThat(app.bench.workedProperty().get().orElseThrow().now().findings()).anyMatch(f -> f.about().equals("left tyre and tray bracket"));
+        assertThat(app.bench.workedProperty().get().orElseThrow().now().findings())
+                .anyMatch(f -> f.about().equals("left tyre and tray bracket"));
         robot.interact(() -> app.bench.showPart(Optional.of(new Element.InTheWay(bracket))));
-        Node handle = robot.lookup("#sheet-side-tray-bracket-origin-of-the-scan").query();
+        Node handle =
+                robot.lookup("#sheet-side-tray-bracket-origin-of-the-scan").query();
         Point was = all().get(bracket).shape().points().getFirst();
         robot.interact(handle::requestFocus);
         robot.push(KeyCode.SHIFT, KeyCode.UP);
@@ -148,22 +151,29 @@ class ClearanceStageTest {
         assertThat(first.getStyleClass()).contains("gap-touches");
         AppWindow.press(robot, "#gap-0");
         PairGap shown = app.bench.shownGap().orElseThrow();
-        assertThat(app.bench.hands().steeringWheelDeg()).isCloseTo(shown.where().steeringWheelDeg(), within(1e-9)).isGreaterThan(400);
+        assertThat(app.bench.hands().steeringWheelDeg())
+                .isCloseTo(shown.where().steeringWheelDeg(), within(1e-9))
+                .isGreaterThan(400);
         assertThat(app.bench.hands().travelLeft()).isCloseTo(70, within(1.0));
         assertThat(app.bench.selectionProperty().get()).contains(new Element.Tyres());
         robot.interact(() -> app.bench.moveHands(SteeringInput.STRAIGHT_AHEAD));
         assertThat(app.bench.shownGap()).as("elsewhere the gap is another").isEmpty();
         AppWindow.until(() -> said(robot).stream().anyMatch(t -> t.startsWith("At this width up to")));
         List<String> said = said(robot);
-        assertThat(said).anyMatch(t -> t.contains("the stop must act at")).anyMatch(t -> t.contains("of bump is free")).anyMatch(t -> t.startsWith("At this width up to"));
+        assertThat(said)
+                .anyMatch(t -> t.contains("the stop must act at"))
+                .anyMatch(t -> t.contains("of bump is free"))
+                .anyMatch(t -> t.startsWith("At this width up to"));
         // The remedy that sets the stops takes the foul away.
         robot.interact(() -> app.bench.sideTabProperty().set(SideTab.NOTES));
         AppWindow.openRow(robot, "#finding-1");
         app.settleWhole();
         AppWindow.press(robot, "#finding-1-remedy-0");
         app.settle();
-        assertThat(job().axle().orElseThrow().left().limits().stopInner().orElseThrow()).isLessThan(24);
-        assertThat(app.bench.workedProperty().get().orElseThrow().now().findings()).noneMatch(f -> f.about().equals("left tyre and tray bracket"));
+        assertThat(job().axle().orElseThrow().left().limits().stopInner().orElseThrow())
+                .isLessThan(24);
+        assertThat(app.bench.workedProperty().get().orElseThrow().now().findings())
+                .noneMatch(f -> f.about().equals("left tyre and tray bracket"));
         assertThat(AppWindow.cutOff(app.stage.getScene().getRoot())).isEmpty();
     }
 
@@ -174,8 +184,10 @@ class ClearanceStageTest {
         app.chosen = sample;
         Platform.runLater(() -> app.shell.documents().openScan(app.stage));
         AppWindow.until(() -> robot.lookup("#scan-unit-mm").tryQuery().isPresent());
-        robot.interact(() -> robot.lookup("#scan-unit-mm").queryAs(RadioButton.class).setSelected(true));
-        assertThat(robot.lookup("#scan-unit-m").queryAs(RadioButton.class).getText()).contains("in metres", "of the wheelbase");
+        robot.interact(
+                () -> robot.lookup("#scan-unit-mm").queryAs(RadioButton.class).setSelected(true));
+        assertThat(robot.lookup("#scan-unit-m").queryAs(RadioButton.class).getText())
+                .contains("in metres", "of the wheelbase");
         AppWindow.answer(robot, "Import");
         AppWindow.until(() -> all().size() == before + 1);
         Shape.Scan scan = (Shape.Scan) all().getLast().shape();
@@ -192,7 +204,8 @@ class ClearanceStageTest {
         app.chosen = cut;
         Platform.runLater(() -> app.shell.documents().openScan(app.stage));
         AppWindow.until(() -> robot.lookup("#problem-text").tryQuery().isPresent());
-        assertThat(robot.lookup("#problem-text").queryAs(Label.class).getText()).contains("cut short", "Nothing was taken in");
+        assertThat(robot.lookup("#problem-text").queryAs(Label.class).getText())
+                .contains("cut short", "Nothing was taken in");
         AppWindow.answer(robot, "OK");
         assertThat(job()).isEqualTo(was);
         app.settle();
@@ -205,14 +218,16 @@ class ClearanceStageTest {
         WaitForAsyncUtils.waitForFxEvents();
         AppWindow.press(robot, "#run-route");
         AppWindow.until(() -> robot.lookup("#routes .finding-what").tryQuery().isPresent());
-        assertThat(robot.lookup("#routes .finding-what").queryAs(Label.class).getText()).contains("no way within these limits");
+        assertThat(robot.lookup("#routes .finding-what").queryAs(Label.class).getText())
+                .contains("no way within these limits");
         // The nearest miss is shown, in the same breath as it is told.
         AppWindow.until(() -> app.bench.ghost().isPresent());
         robot.interact(() -> robot.lookup("#route-tilt").queryAs(CheckBox.class).fire());
         AppWindow.type(robot, "#route-gap", "-3");
         assertThat(app.text(robot, "#message")).contains("can be 0 to 1000 mm");
         AppWindow.press(robot, "#run-route");
-        AppWindow.until(() -> robot.lookup("#take-route-0").tryQuery().isPresent() && robot.lookup("#run-route").query().isVisible());
+        AppWindow.until(() -> robot.lookup("#take-route-0").tryQuery().isPresent()
+                && robot.lookup("#run-route").query().isVisible());
         AppWindow.press(robot, "#show-route-0");
         List<Point> ghost = app.bench.ghost().orElseThrow();
         Job before = job();
@@ -221,14 +236,17 @@ class ClearanceStageTest {
         assertThat(job().column().orElseThrow().points()).isEqualTo(ghost);
         assertThat(app.bench.ghost()).isEmpty();
         app.settle();
-        assertThat(app.bench.workedProperty().get().orElseThrow().now().findings()).noneMatch(f -> f.fault() == Fault.JOINT_OVER_LIMIT);
+        assertThat(app.bench.workedProperty().get().orElseThrow().now().findings())
+                .noneMatch(f -> f.fault() == Fault.JOINT_OVER_LIMIT);
         robot.interact(() -> app.bench.undo());
         assertThat(job()).isEqualTo(before);
         app.settle();
     }
 
     private static List<String> said(FxRobot robot) {
-        return WaitForAsyncUtils.waitFor(WaitForAsyncUtils.asyncFx(() ->
-                robot.lookup("#gaps-pane").queryAs(VBox.class).lookupAll(".label").stream().map(n -> ((Label) n).getText()).toList()));
+        return WaitForAsyncUtils.waitFor(WaitForAsyncUtils.asyncFx(
+                () -> robot.lookup("#gaps-pane").queryAs(VBox.class).lookupAll(".label").stream()
+                        .map(n -> ((Label) n).getText())
+                        .toList()));
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.app;
+
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -84,7 +85,8 @@ class ColumnStageTest {
 
     private Point2D onRim(FxRobot robot, String id, double clockDeg) {
         phasing(robot);
-        Bounds b = robot.lookup(id).query().localToScreen(robot.lookup(id).query().getBoundsInLocal());
+        Bounds b =
+                robot.lookup(id).query().localToScreen(robot.lookup(id).query().getBoundsInLocal());
         double a = Math.toRadians(clockDeg);
         return new Point2D(b.getCenterX() + 17 * Math.sin(a), b.getCenterY() - 17 * Math.cos(a));
     }
@@ -127,16 +129,20 @@ class ColumnStageTest {
         assertThat(column().shafts().get(1).clockingDeg()).isEqualTo(30);
         robot.type(KeyCode.RIGHT);
         assertThat(column().shafts().get(1).clockingDeg()).isCloseTo(40, within(1e-9));
-        assertThat(robot.lookup("#fork-2").query().getAccessibleText()).contains("40.0° clockwise").contains("10° at a time");
+        assertThat(robot.lookup("#fork-2").query().getAccessibleText())
+                .contains("40.0° clockwise")
+                .contains("10° at a time");
 
         // What it is measured from does not turn, and forks on for good say so; nothing changes.
         Job before = app.bench.job();
         dragRound(robot, "#fork-1", 0, 60);
         assertThat(app.text(robot, "#message")).contains("measured from this fork");
-        robot.interact(() -> app.bench.edit("for good", j -> j.editColumn(c -> c.editShaft(1, s -> s.withForksFixed(true)))));
+        robot.interact(
+                () -> app.bench.edit("for good", j -> j.editColumn(c -> c.editShaft(1, s -> s.withForksFixed(true)))));
         dragRound(robot, "#fork-2", 0, 60);
         assertThat(app.text(robot, "#message")).contains("on it for good");
-        assertThat(column().shafts().get(1).clockingDeg()).isEqualTo(before.column().orElseThrow().shafts().get(1).clockingDeg());
+        assertThat(column().shafts().get(1).clockingDeg())
+                .isEqualTo(before.column().orElseThrow().shafts().get(1).clockingDeg());
 
         // The first fork turns the whole train on by the hub's teeth.
         dragRound(robot, "#fork-0", 0, 40);
@@ -162,7 +168,9 @@ class ColumnStageTest {
         Node handle = robot.lookup("#sheet-side-angle").query();
         assertThat(handle.getAccessibleText()).isEqualTo("Angle of Upper joint, 26.7°");
         Bounds b = handle.localToScreen(handle.getBoundsInLocal());
-        robot.drag(new Point2D(b.getCenterX(), b.getCenterY()), MouseButton.PRIMARY).moveBy(-5, -7).moveBy(-5, -7);
+        robot.drag(new Point2D(b.getCenterX(), b.getCenterY()), MouseButton.PRIMARY)
+                .moveBy(-5, -7)
+                .moveBy(-5, -7);
         robot.drop();
         WaitForAsyncUtils.waitForFxEvents();
         double deg = new ColumnTrain(column()).jointAngleDeg(0);
@@ -183,7 +191,8 @@ class ColumnStageTest {
 
     /** Opens an element's menu and fires the entry at the end of a way through its submenus; an entry is known by how it begins. */
     private void choose(FxRobot robot, int element, String... way) {
-        robot.interact(() -> app.bench.showPart(Optional.of(Element.trainOf(app.bench.job()).get(element))));
+        robot.interact(() ->
+                app.bench.showPart(Optional.of(Element.trainOf(app.bench.job()).get(element))));
         AppWindow.until(() -> robot.lookup("#part-menu").tryQuery().isPresent());
         robot.interact(() -> {
             MenuButton button = robot.lookup("#part-menu").queryAs(MenuButton.class);
@@ -191,7 +200,9 @@ class ColumnStageTest {
             List<MenuItem> items = button.getItems();
             MenuItem found = null;
             for (String step : way) {
-                found = items.stream().filter(i -> i.getText() != null && i.getText().startsWith(step)).findFirst()
+                found = items.stream()
+                        .filter(i -> i.getText() != null && i.getText().startsWith(step))
+                        .findFirst()
                         .orElseThrow(() -> new AssertionError("no entry " + step));
                 items = found instanceof Menu m ? m.getItems() : List.of();
             }
@@ -212,11 +223,16 @@ class ColumnStageTest {
         choose(robot, index(new Element.ShaftAt(1)), "Split it", "Single joint, welded 19.05 both");
         assertThat(column().joints()).extracting(Joint::name).containsExactly("Upper joint", "Joint", "Lower joint");
         assertThat(app.bench.selectionProperty().get()).contains(new Element.JointAt(1));
-        assertThat(app.bench.workedProperty().get().orElseThrow().now().findings()).anyMatch(f -> f.fault() == Fault.SHAFT_FLOATS);
+        assertThat(app.bench.workedProperty().get().orElseThrow().now().findings())
+                .anyMatch(f -> f.fault() == Fault.SHAFT_FLOATS);
 
         choose(robot, index(new Element.ShaftAt(2)), "Put a bearing on it", "pillow block", "Pillow block, bore 19.05");
-        assertThat(app.bench.workedProperty().get().orElseThrow().now().findings()).noneMatch(f -> f.fault() == Fault.SHAFT_FLOATS);
-        assertThat(robot.lookup("#element-" + index(new Element.BearingAt(0))).query().getAccessibleText()).contains("bore, typical 19.1 mm");
+        assertThat(app.bench.workedProperty().get().orElseThrow().now().findings())
+                .noneMatch(f -> f.fault() == Fault.SHAFT_FLOATS);
+        assertThat(robot.lookup("#element-" + index(new Element.BearingAt(0)))
+                        .query()
+                        .getAccessibleText())
+                .contains("bore, typical 19.1 mm");
         choose(robot, index(new Element.BearingAt(0)), "Swap it for", "rod end", "Rod end, bore 20");
         assertThat(column().bearings().getFirst().bore()).isEqualTo(20);
         choose(robot, index(new Element.BearingAt(0)), "Delete it");
@@ -225,7 +241,10 @@ class ColumnStageTest {
         choose(robot, index(new Element.JointAt(1)), "Swap it for", "Double joint, self-centring");
         assertThat(column().joints().get(1).kind()).isEqualTo(new JointKind.Double(true));
         assertThat(column().joints().get(1).typical()).isTrue();
-        assertThat(robot.lookup("#element-" + index(new Element.JointAt(1))).query().getAccessibleText()).contains("angle, typical");
+        assertThat(robot.lookup("#element-" + index(new Element.JointAt(1)))
+                        .query()
+                        .getAccessibleText())
+                .contains("angle, typical");
         choose(robot, index(new Element.JointAt(1)), "Delete it");
         assertThat(column().points()).isEqualTo(before.column().orElseThrow().points());
 
@@ -251,7 +270,8 @@ class ColumnStageTest {
         assertThat(column().joints()).hasSize(1);
         phasing(robot);
         assertThat(robot.lookup("#fork-0").tryQuery()).isPresent();
-        assertThat(app.bench.workedProperty().get().orElseThrow().now().findings()).allMatch(f -> f.fault() == Fault.WELDED_SHAFT || f.fault() == Fault.FRONT_PUSH);
+        assertThat(app.bench.workedProperty().get().orElseThrow().now().findings())
+                .allMatch(f -> f.fault() == Fault.WELDED_SHAFT || f.fault() == Fault.FRONT_PUSH);
         assertThat(robot.lookup("#begin-column").tryQuery()).isEmpty();
     }
 
@@ -267,13 +287,21 @@ class ColumnStageTest {
         for (double width : new double[] {1280, 1100}) {
             robot.interact(() -> app.stage.setWidth(width));
             robot.sleep(150);
-            List<Bounds> dials = robot.lookup(".fork-dial").queryAll().stream().map(n -> n.localToScene(n.getLayoutBounds())).toList();
+            List<Bounds> dials = robot.lookup(".fork-dial").queryAll().stream()
+                    .map(n -> n.localToScene(n.getLayoutBounds()))
+                    .toList();
             assertThat(dials).hasSize(16);
-            Bounds strip = robot.lookup("#unrolled").query().localToScene(robot.lookup("#unrolled").query().getLayoutBounds());
+            Bounds strip = robot.lookup("#unrolled")
+                    .query()
+                    .localToScene(robot.lookup("#unrolled").query().getLayoutBounds());
             for (int i = 0; i < 16; i++) {
-                assertThat(strip.contains(dials.get(i))).as("dial " + i + " at " + width).isTrue();
+                assertThat(strip.contains(dials.get(i)))
+                        .as("dial " + i + " at " + width)
+                        .isTrue();
                 for (int j = i + 1; j < 16; j++) {
-                    assertThat(dials.get(i).intersects(dials.get(j)) && overlap(dials.get(i), dials.get(j)) > 1).as(i + " over " + j).isFalse();
+                    assertThat(dials.get(i).intersects(dials.get(j)) && overlap(dials.get(i), dials.get(j)) > 1)
+                            .as(i + " over " + j)
+                            .isFalse();
                 }
             }
         }
@@ -297,7 +325,8 @@ class ColumnStageTest {
 
     private String words(FxRobot robot, String pane) {
         StringBuilder all = new StringBuilder();
-        robot.lookup(pane + " .label").queryAll().forEach(l -> all.append(((Label) l).getText()).append('\n'));
+        robot.lookup(pane + " .label").queryAll().forEach(l -> all.append(((Label) l).getText())
+                .append('\n'));
         return all.toString();
     }
 
@@ -305,11 +334,16 @@ class ColumnStageTest {
     void phasingTellsSharesAndSetsTheForks(FxRobot robot) {
         app.settle();
         tab(robot, SideTab.PHASING);
-        assertThat(words(robot, "#phasing-pane")).contains("Ripple 69 %, wanted 10.0 % at most").contains("23 %").contains("46 %")
-                .contains("Lower shaft (any angle): 61.0° anticlockwise, 10.11 mm of arc on 19.0 mm").contains("no other setting leaves less");
+        assertThat(words(robot, "#phasing-pane"))
+                .contains("Ripple 69 %, wanted 10.0 % at most")
+                .contains("23 %")
+                .contains("46 %")
+                .contains("Lower shaft (any angle): 61.0° anticlockwise, 10.11 mm of arc on 19.0 mm")
+                .contains("no other setting leaves less");
         double best = BestClocking.asMade(new ColumnTrain(column())).ripplePct();
         press(robot, "#set-all-forks");
-        assertThat(new ColumnTrain(column()).transfer().orElseThrow().ripplePct()).isCloseTo(best, within(1e-9));
+        assertThat(new ColumnTrain(column()).transfer().orElseThrow().ripplePct())
+                .isCloseTo(best, within(1e-9));
         assertThat(robot.lookup("#set-all-forks").queryButton().isDisabled()).isTrue();
         press(robot, "#feel-slow");
         assertThat(words(robot, "#phasing-pane")).contains("slower in the middle");
@@ -319,14 +353,23 @@ class ColumnStageTest {
 
     @Test
     void holdingPutsABearingAndRangeTurnsTheRack(FxRobot robot) {
-        Job job = DemoJob.MARSH_CARRIER.job().editColumn(c -> TrainEdits.split(c, 1, c.joints().getFirst().withName("Middle joint")));
+        Job job = DemoJob.MARSH_CARRIER
+                .job()
+                .editColumn(c -> TrainEdits.split(c, 1, c.joints().getFirst().withName("Middle joint")));
         open(robot, job);
         tab(robot, SideTab.HOLDING);
-        assertThat(words(robot, "#holding-pane")).contains("floats").contains("1 bearing is still needed").contains("600 N at the rim is 114 N·m");
+        assertThat(words(robot, "#holding-pane"))
+                .contains("floats")
+                .contains("1 bearing is still needed")
+                .contains("600 N at the rim is 114 N·m");
         press(robot, "#put-bearing-0");
         assertThat(words(robot, "#holding-pane")).doesNotContain("floats");
         tab(robot, SideTab.RANGE);
-        assertThat(words(robot, "#range-pane")).contains("frame moved").contains("Rack turned in its clamps").contains("Two schools").contains("(advice)");
+        assertThat(words(robot, "#range-pane"))
+                .contains("frame moved")
+                .contains("Rack turned in its clamps")
+                .contains("Two schools")
+                .contains("(advice)");
         Point before = column().gearInput();
         press(robot, "#turn-rack");
         assertThat(column().gearInput().distanceTo(before)).isGreaterThan(1);
@@ -357,16 +400,25 @@ class ColumnStageTest {
     void aRuleSetIsChosenEditedSavedAndTakenBack(FxRobot robot) throws Exception {
         app.settle();
         tab(robot, SideTab.RULES);
-        robot.interact(() -> robot.lookup("#rule-set").queryAs(ChoiceBox.class).getSelectionModel().select("Closed course"));
+        robot.interact(() -> robot.lookup("#rule-set")
+                .queryAs(ChoiceBox.class)
+                .getSelectionModel()
+                .select("Closed course"));
         app.settle();
         assertThat(app.bench.job().rules()).isEqualTo(ShippedRules.CLOSED_COURSE.rules());
-        assertThat(words(robot, "#rules-pane")).contains("Where authorities differ").contains("Short wheelbase");
+        assertThat(words(robot, "#rules-pane"))
+                .contains("Where authorities differ")
+                .contains("Short wheelbase");
         type(robot, "#rule-joint-angle", "31.5");
         type(robot, "#rule-kink", "none");
         type(robot, "#rule-heavy-pull", "700 N");
-        robot.interact(() -> robot.lookup("#hold-set-screw").queryAs(CheckBox.class).fire());
+        robot.interact(
+                () -> robot.lookup("#hold-set-screw").queryAs(CheckBox.class).fire());
         app.settle();
-        robot.interact(() -> robot.lookup("#rule-welding").queryAs(ChoiceBox.class).getSelectionModel().select(2));
+        robot.interact(() -> robot.lookup("#rule-welding")
+                .queryAs(ChoiceBox.class)
+                .getSelectionModel()
+                .select(2));
         app.settle();
         var rules = app.bench.job().rules();
         assertThat(rules.name()).isEqualTo("Closed course (edited)");
@@ -382,13 +434,17 @@ class ColumnStageTest {
         app.chosen = Files.createTempDirectory("rules").resolve("ours" + RulesFile.ENDING);
         press(robot, "#save-rules");
         AppWindow.until(() -> Files.exists(app.chosen));
-        robot.interact(() -> robot.lookup("#rule-set").queryAs(ChoiceBox.class).getSelectionModel().select(0));
+        robot.interact(() -> robot.lookup("#rule-set")
+                .queryAs(ChoiceBox.class)
+                .getSelectionModel()
+                .select(0));
         app.settle();
         assertThat(app.bench.job().rules()).isEqualTo(ShippedRules.CAUTIOUS_ROAD.rules());
         press(robot, "#open-rules");
         assertThat(app.bench.job().rules()).isEqualTo(rules);
         Files.writeString(app.chosen, "{}", StandardCharsets.UTF_8);
-        Platform.runLater(() -> robot.lookup("#open-rules").queryAs(Button.class).fire());
+        Platform.runLater(
+                () -> robot.lookup("#open-rules").queryAs(Button.class).fire());
         AppWindow.answer(robot, "OK");
         assertThat(app.bench.job().rules()).isEqualTo(rules);
     }
@@ -397,13 +453,19 @@ class ColumnStageTest {
     void onesOwnCatalogueIsTakenKeptAndLetGo(FxRobot robot) throws Exception {
         app.settle();
         Path mine = Files.createTempDirectory("parts").resolve("mine.json");
-        Files.writeString(mine, CatalogueFile.shippedText().replaceFirst("Round bar 20\"", "Bar from my own rack\""), StandardCharsets.UTF_8);
+        Files.writeString(
+                mine,
+                CatalogueFile.shippedText().replaceFirst("Round bar 20\"", "Bar from my own rack\""),
+                StandardCharsets.UTF_8);
         app.chosen = mine;
         robot.interact(() -> app.shell.documents().openCatalogue(app.stage));
         choose(robot, index(new Element.ShaftAt(1)), "Swap it for", "Bar from my own rack");
         assertThat(column().shafts().get(1).diameter()).isEqualTo(20);
         // A bad one is told and the one in use stays; it is there at the next start too.
-        Files.writeString(mine, "{\"format\": \"mild-tilt-catalogue\", \"version\": 1, \"joints\": [{}]}", StandardCharsets.UTF_8);
+        Files.writeString(
+                mine,
+                "{\"format\": \"mild-tilt-catalogue\", \"version\": 1, \"joints\": [{}]}",
+                StandardCharsets.UTF_8);
         Platform.runLater(() -> app.shell.documents().openCatalogue(app.stage));
         AppWindow.answer(robot, "OK");
         assertThat(app.bench.catalogueProperty().get().names()).contains("Bar from my own rack");
@@ -424,26 +486,49 @@ class ColumnStageTest {
     @Test
     @SuppressWarnings("unchecked")
     void everyChoiceOfEveryPartIsTaken(FxRobot robot) {
-        open(robot, DemoJob.BOG_TENDER.job().editColumn(c -> TrainEdits.withBearing(c, 1, CatalogueFile.shipped().bearings().getFirst())));
+        open(
+                robot,
+                DemoJob.BOG_TENDER
+                        .job()
+                        .editColumn(c -> TrainEdits.withBearing(
+                                c, 1, CatalogueFile.shipped().bearings().getFirst())));
         int taken = 0;
         Set<String> done = new HashSet<>();
         for (Element e : Element.trainOf(app.bench.job())) {
             robot.interact(() -> app.bench.showPart(Optional.of(e)));
-            for (String id : onFx(() -> robot.lookup("#piece .piece-choice").queryAll().stream().map(Node::getId).filter(i -> done.add(e.getClass() + i)).toList())) {
-                int options = onFx(() -> robot.lookup("#" + id).queryAs(ChoiceBox.class).getItems().size());
+            for (String id : onFx(() -> robot.lookup("#piece .piece-choice").queryAll().stream()
+                    .map(Node::getId)
+                    .filter(i -> done.add(e.getClass() + i))
+                    .toList())) {
+                int options = onFx(() -> robot.lookup("#" + id)
+                        .queryAs(ChoiceBox.class)
+                        .getItems()
+                        .size());
                 // The last and every third before it.
                 for (int i = options - 1; i >= 0; i -= 3) {
                     int chosen = i;
                     Job before = app.bench.job();
-                    robot.interact(() -> robot.lookup("#" + id).queryAs(ChoiceBox.class).getSelectionModel().select(chosen));
+                    robot.interact(() -> robot.lookup("#" + id)
+                            .queryAs(ChoiceBox.class)
+                            .getSelectionModel()
+                            .select(chosen));
                     WaitForAsyncUtils.waitForFxEvents();
                     if (app.bench.job().equals(before)) {
                         continue;
                     }
                     taken++;
-                    assertThat(onFx(() -> robot.lookup("#" + id).queryAs(ChoiceBox.class).getSelectionModel().getSelectedIndex())).as(id + " " + i).isEqualTo(chosen);
+                    assertThat(onFx(() -> robot.lookup("#" + id)
+                                    .queryAs(ChoiceBox.class)
+                                    .getSelectionModel()
+                                    .getSelectedIndex()))
+                            .as(id + " " + i)
+                            .isEqualTo(chosen);
                     // What the choice brings to type is typed whole: no name or figure is cut off.
-                    assertThat(onFx(() -> AppWindow.cutOff(robot.lookup("#piece").query()).toList())).as(id + " " + i).isEmpty();
+                    assertThat(onFx(() -> AppWindow.cutOff(
+                                            robot.lookup("#piece").query())
+                                    .toList()))
+                            .as(id + " " + i)
+                            .isEmpty();
                     robot.interact(app.bench::undo);
                     assertThat(app.bench.job()).isEqualTo(before);
                 }
@@ -459,15 +544,24 @@ class ColumnStageTest {
 
     @Test
     void whatStandsInTheStripIsPressed(FxRobot robot) {
-        open(robot, DemoJob.MARSH_CARRIER.job().editColumn(c -> TrainEdits.withBearing(c, 1, CatalogueFile.shipped().bearings().getFirst())));
+        open(
+                robot,
+                DemoJob.MARSH_CARRIER
+                        .job()
+                        .editColumn(c -> TrainEdits.withBearing(
+                                c, 1, CatalogueFile.shipped().bearings().getFirst())));
         phasing(robot);
         Node strip = robot.lookup("#unrolled").query();
         Bounds b = strip.localToScreen(strip.getBoundsInLocal());
         double total = column().length(0) + column().length(1) + column().length(2);
         record Press(double along, Element hit) {}
-        for (Press p : List.of(new Press(0, new Element.Wheel()), new Press(column().length(0) * 0.4, new Element.ShaftAt(0)),
-                new Press(column().length(0), new Element.JointAt(0)), new Press(column().length(0) + column().length(1) * 0.25, new Element.ShaftAt(1)),
-                new Press(column().length(0) + column().length(1) / 2, new Element.BearingAt(0)), new Press(total * 0.95, new Element.ShaftAt(2)))) {
+        for (Press p : List.of(
+                new Press(0, new Element.Wheel()),
+                new Press(column().length(0) * 0.4, new Element.ShaftAt(0)),
+                new Press(column().length(0), new Element.JointAt(0)),
+                new Press(column().length(0) + column().length(1) * 0.25, new Element.ShaftAt(1)),
+                new Press(column().length(0) + column().length(1) / 2, new Element.BearingAt(0)),
+                new Press(total * 0.95, new Element.ShaftAt(2)))) {
             robot.clickOn(new Point2D(b.getMinX() + 40 + (b.getWidth() - 80) * p.along / total, b.getMinY() + 34));
             assertThat(app.bench.selectionProperty().get()).as(p.toString()).contains(p.hit);
         }
@@ -478,11 +572,14 @@ class ColumnStageTest {
     @Test
     void theSheetsOfHelpSayWhatIsNotOfferedAndWhy(FxRobot robot) {
         app.settle();
-        for (String[] sheet : new String[][] {{"F1", "Practice and its costs"}, {"F2", "never approves a design"}, {"F3", "not offered"}}) {
+        for (String[] sheet : new String[][] {
+            {"F1", "Practice and its costs"}, {"F2", "never approves a design"}, {"F3", "not offered"}
+        }) {
             robot.push(KeyCode.valueOf(sheet[0]));
             AppWindow.until(() -> robot.lookup(".dialog-pane").tryQuery().isPresent());
             StringBuilder said = new StringBuilder();
-            robot.lookup(".dialog-pane .label").queryAll().forEach(l -> said.append(((Label) l).getText()).append(' '));
+            robot.lookup(".dialog-pane .label").queryAll().forEach(l -> said.append(((Label) l).getText())
+                    .append(' '));
             assertThat(said.toString()).contains(sheet[1]);
             AppWindow.answer(robot, "OK");
         }
@@ -496,7 +593,8 @@ class ColumnStageTest {
         assertThat(column().joints().getFirst().name()).isEqualTo("Joint at the firewall");
         type(robot, "#field-name", "  ");
         assertThat(app.text(robot, "#message")).contains("needs a name");
-        assertThat(robot.lookup("#field-name").queryAs(TextField.class).getText()).isEqualTo("Joint at the firewall");
+        assertThat(robot.lookup("#field-name").queryAs(TextField.class).getText())
+                .isEqualTo("Joint at the firewall");
         assertThat(column().joints().getFirst().name()).isEqualTo("Joint at the firewall");
     }
 
@@ -508,7 +606,9 @@ class ColumnStageTest {
         String before = words(robot, "#phasing-pane");
         Node joint = robot.lookup("#sheet-side-lower-joint-centre").query();
         Bounds b = joint.localToScreen(joint.getBoundsInLocal());
-        robot.drag(new Point2D(b.getCenterX(), b.getCenterY()), MouseButton.PRIMARY).moveBy(12, -6).moveBy(10, -5);
+        robot.drag(new Point2D(b.getCenterX(), b.getCenterY()), MouseButton.PRIMARY)
+                .moveBy(12, -6)
+                .moveBy(10, -5);
         AppWindow.until(() -> !words(robot, "#phasing-pane").equals(before));
         assertThat(app.bench.dragging()).isTrue();
         assertThat(app.bench.workedProperty().get().orElseThrow().effects()).isEmpty();
@@ -530,21 +630,33 @@ class ColumnStageTest {
         assertThat(robot.lookup("#piece .take-remedy").tryQuery()).isPresent();
         Node handle = robot.lookup("#sheet-side-angle").query();
         Bounds b = handle.localToScreen(handle.getBoundsInLocal());
-        robot.drag(new Point2D(b.getCenterX(), b.getCenterY()), MouseButton.PRIMARY).moveBy(4, 6).moveBy(4, 6);
-        AppWindow.until(() -> app.bench.dragging() && !angle.getText().equals("37.405°") && robot.lookup("#piece .take-remedy").tryQuery().isEmpty());
+        robot.drag(new Point2D(b.getCenterX(), b.getCenterY()), MouseButton.PRIMARY)
+                .moveBy(4, 6)
+                .moveBy(4, 6);
+        AppWindow.until(() -> app.bench.dragging()
+                && !angle.getText().equals("37.405°")
+                && robot.lookup("#piece .take-remedy").tryQuery().isEmpty());
         Node card = robot.lookup("#part-finding-0").query();
         String dragged = angle.getText();
         robot.moveBy(4, 6);
         AppWindow.until(() -> !angle.getText().equals(dragged));
         app.settle();
-        assertThat(robot.lookup("#field-angle-it-stands-at").queryAs(TextField.class)).as("the same field, other figures").isSameAs(angle);
+        assertThat(robot.lookup("#field-angle-it-stands-at").queryAs(TextField.class))
+                .as("the same field, other figures")
+                .isSameAs(angle);
         Node still = robot.lookup("#part-finding-0").query();
         assertThat(still).isSameAs(card);
         robot.drop();
         app.settleWhole();
         double deg = new ColumnTrain(column()).jointAngleDeg(1);
-        assertThat(robot.lookup("#field-angle-it-stands-at").queryAs(TextField.class).getText()).isEqualTo(LengthText.trimmed(deg, 3) + "°");
-        AppWindow.until(() -> robot.lookup("#piece .take-remedy").tryQuery().filter(n -> !n.isDisabled()).isPresent());
+        assertThat(robot.lookup("#field-angle-it-stands-at")
+                        .queryAs(TextField.class)
+                        .getText())
+                .isEqualTo(LengthText.trimmed(deg, 3) + "°");
+        AppWindow.until(() -> robot.lookup("#piece .take-remedy")
+                .tryQuery()
+                .filter(n -> !n.isDisabled())
+                .isPresent());
         // Taken hold of and let go in the same place it is as it was, remedies and all.
         Job before = app.bench.job();
         robot.interact(() -> {
@@ -555,18 +667,25 @@ class ColumnStageTest {
         });
         app.settleWhole();
         assertThat(app.bench.job()).isEqualTo(before);
-        AppWindow.until(() -> robot.lookup("#piece .take-remedy").tryQuery().filter(n -> !n.isDisabled()).isPresent());
+        AppWindow.until(() -> robot.lookup("#piece .take-remedy")
+                .tryQuery()
+                .filter(n -> !n.isDisabled())
+                .isPresent());
     }
 
     @Test
     void measuredAxesAreTypedAsAnAngleFinderGivesThem(FxRobot robot) {
         app.settle();
         robot.interact(() -> app.bench.showPart(Optional.of(new Element.Wheel())));
-        robot.interact(() -> robot.lookup("#choice-column-is").queryAs(ChoiceBox.class).getSelectionModel().select(1));
+        robot.interact(() -> robot.lookup("#choice-column-is")
+                .queryAs(ChoiceBox.class)
+                .getSelectionModel()
+                .select(1));
         app.settle();
         type(robot, "#field-column-slopes-down", "40");
         assertThat(column().installation().columnAxis().orElseThrow().downDeg()).isCloseTo(40, within(1e-9));
-        assertThat(app.bench.workedProperty().get().orElseThrow().now().findings()).anyMatch(f -> f.fault() == Fault.AXES_MISS);
+        assertThat(app.bench.workedProperty().get().orElseThrow().now().findings())
+                .anyMatch(f -> f.fault() == Fault.AXES_MISS);
     }
 
     @Test
@@ -576,7 +695,8 @@ class ColumnStageTest {
         for (int i = 0; i < 12; i++) {
             Point wild = new Point(r.nextGaussian() * 900, r.nextGaussian() * 900, r.nextGaussian() * 900);
             int joint = i % 2;
-            robot.interact(() -> app.bench.edit("wild", j -> j.editColumn(c -> c.editJoint(joint, x -> x.withCentre(wild)))));
+            robot.interact(
+                    () -> app.bench.edit("wild", j -> j.editColumn(c -> c.editJoint(joint, x -> x.withCentre(wild)))));
             SideTab tab = SideTab.values()[4 + i % 4];
             robot.interact(() -> {
                 app.bench.stageProperty().set(WorkStage.COLUMN);
@@ -584,7 +704,10 @@ class ColumnStageTest {
                 app.bench.moveHands(new SteeringInput(r.nextGaussian() * 300, 0, 0));
             });
             app.settle();
-            assertThat(words(robot, "#" + tab.name().toLowerCase(Locale.ROOT) + "-pane")).isNotBlank().doesNotContain("NaN").doesNotContain("Infinity");
+            assertThat(words(robot, "#" + tab.name().toLowerCase(Locale.ROOT) + "-pane"))
+                    .isNotBlank()
+                    .doesNotContain("NaN")
+                    .doesNotContain("Infinity");
         }
     }
 }

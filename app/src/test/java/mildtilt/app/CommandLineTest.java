@@ -1,4 +1,5 @@
 package mildtilt.app;
+
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
@@ -38,14 +39,26 @@ class CommandLineTest {
     void makeWritesEverythingTheBenchNeedsAndRefusesWhatIsNoJob(@TempDir Path folder) throws Exception {
         Path file = folder.resolve("demo.tilt");
         JobFile.save(file, DemoJob.BOG_TENDER.job());
-        Said said = run("make", file.toString(), "--out", folder.resolve("bench").toString(), "--unit", "INCH");
+        Said said =
+                run("make", file.toString(), "--out", folder.resolve("bench").toString(), "--unit", "INCH");
         assertThat(said.err).isEmpty();
         assertThat(said.code).isZero();
-        for (String name : new String[] {"job-book.pdf", "job-card.pdf", "cut-list.csv", "joins.csv", "run-sheet.csv", "templates/templates.pdf", "templates/pitman-arm.svg", "templates/pitman-arm.dxf", "templates/jig-for-the-lower-shaft.stl"}) {
+        for (String name : new String[] {
+            "job-book.pdf",
+            "job-card.pdf",
+            "cut-list.csv",
+            "joins.csv",
+            "run-sheet.csv",
+            "templates/templates.pdf",
+            "templates/pitman-arm.svg",
+            "templates/pitman-arm.dxf",
+            "templates/jig-for-the-lower-shaft.stl"
+        }) {
             assertThat(folder.resolve("bench").resolve(name)).as(name).isNotEmptyFile();
             assertThat(said.out).contains(Path.of(name).getFileName().toString());
         }
-        assertThat(run("make", folder.resolve("none.tilt").toString(), "--out", folder.toString()).code).isEqualTo(2);
+        assertThat(run("make", folder.resolve("none.tilt").toString(), "--out", folder.toString()).code)
+                .isEqualTo(2);
         assertThat(run("make", file.toString()).code).as("nowhere to write to").isEqualTo(2);
         Path taken = Files.writeString(folder.resolve("taken"), "a file");
         Said stuck = run("make", file.toString(), "--out", taken.toString());
@@ -63,7 +76,8 @@ class CommandLineTest {
         JsonNode sure = new ObjectMapper().readTree(run("sure", tug.toString(), "--draws", "130").out);
         assertThat(sure.at("/draws").asInt()).isEqualTo(130);
         assertThat(sure.at("/figures/caster/spread").asDouble()).isBetween(0.3, 3.0);
-        assertThat(sure.at("/measure_again/0/gains/0/spread_then").asDouble()).isLessThan(sure.at("/measure_again/0/gains/0/spread").asDouble());
+        assertThat(sure.at("/measure_again/0/gains/0/spread_then").asDouble())
+                .isLessThan(sure.at("/measure_again/0/gains/0/spread").asDouble());
         assertThat(run("sure", tug.toString(), "--draws", "3").err).contains("Between 20 and 100000");
         assertThat(run("sure", folder.resolve("none.tilt").toString()).code).isEqualTo(2);
         Said fit = run("fit", file.toString(), "--out", folder.resolve("log").toString());
@@ -80,10 +94,17 @@ class CommandLineTest {
     void analysePrintsEveryFigureAndWritesTheCurves(@TempDir Path folder) throws Exception {
         Path file = folder.resolve("demo.tilt");
         JobFile.save(file, DemoJob.MARSH_CARRIER.job());
-        Path positions = Files.writeString(folder.resolve("p.csv"),
-                "steering_wheel_deg,travel_left_mm,travel_right_mm\n90,20,-10\n2000,0,0\n");
-        Said said = run("analyse", file.toString(), "--out", folder.resolve("curves").toString(),
-                "--positions", positions.toString(), "--grid", "21x9");
+        Path positions = Files.writeString(
+                folder.resolve("p.csv"), "steering_wheel_deg,travel_left_mm,travel_right_mm\n90,20,-10\n2000,0,0\n");
+        Said said = run(
+                "analyse",
+                file.toString(),
+                "--out",
+                folder.resolve("curves").toString(),
+                "--positions",
+                positions.toString(),
+                "--grid",
+                "21x9");
         assertThat(said.err).isEmpty();
         assertThat(said.code).isZero();
         JsonNode json = new ObjectMapper().readTree(said.out);
@@ -102,13 +123,28 @@ class CommandLineTest {
     void rulesAndCatalogueArePrintedAndTakenBack(@TempDir Path folder) throws Exception {
         Path job = folder.resolve("demo.tilt");
         JobFile.save(job, DemoJob.MARSH_CARRIER.job());
-        Path rules = Files.writeString(folder.resolve("mine.rules.json"), run("rules", "cautious-road").out.replace("\"joint_deg\" : 35", "\"joint_deg\" : 20"));
+        Path rules = Files.writeString(
+                folder.resolve("mine.rules.json"),
+                run("rules", "cautious-road").out.replace("\"joint_deg\" : 35", "\"joint_deg\" : 20"));
         Path parts = Files.writeString(folder.resolve("parts.json"), run("catalogue").out);
-        Said said = run("analyse", job.toString(), "--grid", "5x5", "--rules", rules.toString(), "--catalogue", parts.toString(), "--out", folder.toString());
+        Said said = run(
+                "analyse",
+                job.toString(),
+                "--grid",
+                "5x5",
+                "--rules",
+                rules.toString(),
+                "--catalogue",
+                parts.toString(),
+                "--out",
+                folder.toString());
         assertThat(said.err).isEmpty();
         JsonNode json = new ObjectMapper().readTree(said.out);
         assertThat(json.at("/column/joint_limits_deg/0").asDouble()).isEqualTo(20);
-        assertThat(json.at("/findings").valueStream().filter(f -> f.get("fault").asText().equals("joint_over_limit"))).hasSize(2);
+        assertThat(json.at("/findings")
+                        .valueStream()
+                        .filter(f -> f.get("fault").asText().equals("joint_over_limit")))
+                .hasSize(2);
         assertThat(Files.readString(folder.resolve("fork-marks.csv"))).contains("Lower shaft,20.0,clockwise,");
         assertThat(run("rules", "none").err).contains("cautious-road, closed-course, slow-workplace");
         assertThat(run("analyse", job.toString(), "--rules", job.toString())).satisfies(s -> {
@@ -128,7 +164,13 @@ class CommandLineTest {
         });
         JobFile.save(file, DemoJob.MARSH_CARRIER.job());
         assertThat(run("analyse", file.toString(), "--grid", "20x9").err).contains("odd");
-        assertThat(run("analyse", file.toString(), "--positions", folder.resolve("none.csv").toString()).code).isEqualTo(2);
+        assertThat(run(
+                                "analyse",
+                                file.toString(),
+                                "--positions",
+                                folder.resolve("none.csv").toString())
+                        .code)
+                .isEqualTo(2);
         assertThat(run("analyse").code).isEqualTo(2);
         assertThat(run("fly").code).isEqualTo(2);
     }
@@ -141,21 +183,42 @@ class CommandLineTest {
         Path scan = Files.writeString(folder.resolve("a.obj"), "v 0 0 0\nv 1 0 0\nv 0 1 0\nf // 2 3\n");
         Path taken = Files.writeString(folder.resolve("taken"), "a file");
         Path route = folder.resolve("route.tilt");
-        String[][] all = {{"analyse", file.toString(), "--grid", "x"}, {"analyse", file.toString(), "--grid", "1x1"}, {"analyse", "/"}, {"analyse", folder.toString()}, {"scan", "/"}, {"scan", scan.toString()},
-            {"scan", folder.resolve("none.stl").toString()}, {"route", file.toString(), "--joints", "-"}, {"route", file.toString(), "--gap", "NaN"}, {"route", file.toString(), "--gap", "1e9"},
-            {"analyse", file.toString(), "--out", taken.toString()}, {"make", file.toString(), "--out", taken.toString()}, {"analyse", file.toString(), "--positions", scan.toString()}, {"analyse", file.toString(), "--rules", "/"},
-            {"sure", "/"}, {"fit", "/", "--out", folder.toString()}, {"instruments", "/", "--port", "0"}};
+        String[][] all = {
+            {"analyse", file.toString(), "--grid", "x"},
+            {"analyse", file.toString(), "--grid", "1x1"},
+            {"analyse", "/"},
+            {"analyse", folder.toString()},
+            {"scan", "/"},
+            {"scan", scan.toString()},
+            {"scan", folder.resolve("none.stl").toString()},
+            {"route", file.toString(), "--joints", "-"},
+            {"route", file.toString(), "--gap", "NaN"},
+            {"route", file.toString(), "--gap", "1e9"},
+            {"analyse", file.toString(), "--out", taken.toString()},
+            {"make", file.toString(), "--out", taken.toString()},
+            {"analyse", file.toString(), "--positions", scan.toString()},
+            {"analyse", file.toString(), "--rules", "/"},
+            {"sure", "/"},
+            {"fit", "/", "--out", folder.toString()},
+            {"instruments", "/", "--port", "0"}
+        };
         for (String[] args : all) {
             assertThat(run(args)).as(String.join(" ", args)).satisfies(s -> {
                 assertThat(s.code).isEqualTo(2);
-                assertThat(s.err.strip()).hasSizeBetween(15, 300).doesNotContain("Exception").doesNotContain("null").doesNotContain("\tat ").endsWith(".");
+                assertThat(s.err.strip())
+                        .hasSizeBetween(15, 300)
+                        .doesNotContain("Exception")
+                        .doesNotContain("null")
+                        .doesNotContain("\tat ")
+                        .endsWith(".");
             });
         }
         JobFile.save(file, DemoJob.MARSH_CARRIER.job());
-        assertThat(run("route", file.toString(), "--gap", "900", "--joints", "1", "--take", route.toString())).satisfies(s -> {
-            assertThat(s.code).isEqualTo(3);
-            assertThat(s.err).contains("There is no such route, so nothing was written to");
-            assertThat(route).doesNotExist();
-        });
+        assertThat(run("route", file.toString(), "--gap", "900", "--joints", "1", "--take", route.toString()))
+                .satisfies(s -> {
+                    assertThat(s.code).isEqualTo(3);
+                    assertThat(s.err).contains("There is no such route, so nothing was written to");
+                    assertThat(route).doesNotExist();
+                });
     }
 }

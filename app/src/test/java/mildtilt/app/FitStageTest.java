@@ -1,4 +1,5 @@
 package mildtilt.app;
+
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
@@ -12,7 +13,6 @@ import javafx.embed.swing.SwingFXUtils;
 import javafx.scene.Node;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.control.ChoiceBox;
-import javafx.scene.control.Label;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.TextField;
 import javafx.scene.image.ImageView;
@@ -68,7 +68,10 @@ class FitStageTest {
     private void pick(FxRobot robot, String id, String text) {
         robot.interact(() -> {
             ChoiceBox<Object> c = robot.lookup(id).queryAs(ChoiceBox.class);
-            c.setValue(c.getItems().stream().filter(i -> c.getConverter().toString(i).equals(text)).findFirst().orElseThrow());
+            c.setValue(c.getItems().stream()
+                    .filter(i -> c.getConverter().toString(i).equals(text))
+                    .findFirst()
+                    .orElseThrow());
         });
         WaitForAsyncUtils.waitForFxEvents();
     }
@@ -78,7 +81,9 @@ class FitStageTest {
     }
 
     private Optional<TrialReading.Figure> read(Measurand g) {
-        return trial().sheet().figures().stream().filter(f -> f.what().equals(g)).findFirst();
+        return trial().sheet().figures().stream()
+                .filter(f -> f.what().equals(g))
+                .findFirst();
     }
 
     private String asked(FxRobot robot) {
@@ -92,17 +97,23 @@ class FitStageTest {
         assertThat(app.bench.hands()).isEqualTo(SteeringInput.STRAIGHT_AHEAD);
         AppWindow.type(robot, "#fit-typed-0", "31");
         assertThat(asked(robot)).isEqualTo("Angle of Lower joint");
-        assertThat(read(new Measurand.JointAngle(new Id("joint-1"))).orElseThrow().value()).isEqualTo(31);
+        assertThat(read(new Measurand.JointAngle(new Id("joint-1")))
+                        .orElseThrow()
+                        .value())
+                .isEqualTo(31);
         AppWindow.press(robot, "#fit-back");
         AppWindow.until(() -> app.text(robot, "#fit-planned").contains("read 31.0°: not as planned"));
         assertThat(robot.lookup("#fit-planned").query().getStyleClass()).contains("fit-out");
         AppWindow.press(robot, "#fit-skip");
-        assertThat(robot.lookup("#fit-planned").query().getStyleClass()).as("what is not read yet is not wrong").doesNotContain("fit-out");
+        assertThat(robot.lookup("#fit-planned").query().getStyleClass())
+                .as("what is not read yet is not wrong")
+                .doesNotContain("fit-out");
         AppWindow.press(robot, "#fit-back");
         // Nothing that is no number is taken, and nothing is lost by it.
         AppWindow.type(robot, "#fit-typed-0", "about thirty");
         assertThat(app.text(robot, "#message")).contains("about thirty");
-        assertThat(robot.lookup("#fit-typed-0").queryAs(TextField.class).getText()).isEqualTo("about thirty");
+        assertThat(robot.lookup("#fit-typed-0").queryAs(TextField.class).getText())
+                .isEqualTo("about thirty");
         AppWindow.press(robot, "#fit-undo");
         assertThat(read(new Measurand.JointAngle(new Id("joint-1")))).isEmpty();
         // In inches a length is typed as it is shown, a force in pounds.
@@ -118,7 +129,8 @@ class FitStageTest {
         robot.interact(() -> app.bench.stageProperty().set(WorkStage.COLUMN));
         assertThat(app.bench.hands()).isEqualTo(new SteeringInput(30, 0, 0));
         // Readings are no changes of the plan.
-        assertThat(app.bench.job().changes()).isEqualTo(DemoJob.MARSH_CARRIER.job().changes());
+        assertThat(app.bench.job().changes())
+                .isEqualTo(DemoJob.MARSH_CARRIER.job().changes());
     }
 
     @Test
@@ -135,25 +147,30 @@ class FitStageTest {
         AppWindow.menu(robot, "#fit-sources", "fit-stand-ins");
         AppWindow.until(() -> app.text(robot, "#fit-figure").endsWith("°"));
         robot.interact(() -> robot.lookup("#fit-hold").queryAs(ButtonBase.class).fire());
-        AppWindow.until(() -> robot.lookup("#fit-hold").queryAs(Labeled.class).getText().equals("Held"));
+        AppWindow.until(
+                () -> robot.lookup("#fit-hold").queryAs(Labeled.class).getText().equals("Held"));
         String held = app.text(robot, "#fit-figure");
         AppWindow.press(robot, "#fit-take");
-        TrialReading.Figure f = read(new Measurand.JointAngle(new Id("joint-1"))).orElseThrow();
+        TrialReading.Figure f =
+                read(new Measurand.JointAngle(new Id("joint-1"))).orElseThrow();
         assertThat(f.by()).isEqualTo("angle finder");
         assertThat(held).startsWith(String.format("%.1f", f.value()));
         // A dial is read in steps, one reading of all of them.
         pick(robot, "#fit-round", "Run-out");
         for (int i = 0; i < 8; i++) {
             int step = i + 1;
-            AppWindow.until(() -> AppWindow.says(robot, "#fit-measure", "Step " + step + " of 8") && app.text(robot, "#fit-figure").endsWith("mm"));
+            AppWindow.until(() -> AppWindow.says(robot, "#fit-measure", "Step " + step + " of 8")
+                    && app.text(robot, "#fit-figure").endsWith("mm"));
             assertThat(trial().sheet().runOuts()).isEmpty();
             AppWindow.press(robot, "#fit-take");
         }
-        assertThat(trial().sheet().runOuts()).singleElement().satisfies(r -> assertThat(r.dial()).hasSize(8));
+        assertThat(trial().sheet().runOuts()).singleElement().satisfies(r -> assertThat(r.dial())
+                .hasSize(8));
         pick(robot, "#fit-round", "Turn plates");
         AppWindow.until(() -> app.text(robot, "#fit-figure").contains("/"));
         AppWindow.press(robot, "#fit-take");
-        assertThat(trial().sheet().plates()).singleElement().satisfies(p -> assertThat(p.inner()).isBetween(8.0, 13.0));
+        assertThat(trial().sheet().plates()).singleElement().satisfies(p -> assertThat(p.inner())
+                .isBetween(8.0, 13.0));
         AppWindow.menu(robot, "#fit-sources", "fit-none");
         AppWindow.until(() -> app.text(robot, "#fit-instrument").contains("type what you read"));
         app.chosen = Path.of("no-such-file.txt");
@@ -165,10 +182,14 @@ class FitStageTest {
     void theCauseIsFoundPutRightAndWrittenDown(FxRobot robot) {
         sheet(robot, TrialSheetChoice.DIAGNOSIS);
         AppWindow.untilSays(robot, "#fit-diagnosis", "These readings fit the rack 3.");
-        assertThat(AppWindow.says(robot, "#fit-diagnosis", "Raise the rack by 3.")).isTrue();
+        assertThat(AppWindow.says(robot, "#fit-diagnosis", "Raise the rack by 3."))
+                .isTrue();
         assertThat(AppWindow.says(robot, "#fit-diagnosis", "turns of its body")).isTrue();
         sheet(robot, TrialSheetChoice.WALL);
-        AppWindow.untilSays(robot, "#fit-wall-sheet", "of toe change over the normal travel (shaded), where no more than 0.50° is wanted");
+        AppWindow.untilSays(
+                robot,
+                "#fit-wall-sheet",
+                "of toe change over the normal travel (shaded), where no more than 0.50° is wanted");
         sheet(robot, TrialSheetChoice.RUN_OUT);
         AppWindow.untilSays(robot, "#fit-run-out-sheet", "Lower shaft: bent.");
         sheet(robot, TrialSheetChoice.TRIALS);
@@ -182,10 +203,16 @@ class FitStageTest {
         pick(robot, "#fit-trial", "Arms changed over");
         sheet(robot, TrialSheetChoice.DIAGNOSIS);
         AppWindow.untilSays(robot, "#fit-diagnosis", "These readings fit the rack 3.");
-        double before = ((RackAndPinion) app.bench.job().axle().orElseThrow().gear()).centre().z();
+        double before = ((RackAndPinion) app.bench.job().axle().orElseThrow().gear())
+                .centre()
+                .z();
         AppWindow.press(robot, "#fit-take-built");
-        assertThat(((RackAndPinion) app.bench.job().axle().orElseThrow().gear()).centre().z()).isBetween(before - 3.5, before - 2.7);
-        assertThat(app.bench.job().changes().getLast().why()).startsWith("The readings of Arms changed over fit the rack");
+        assertThat(((RackAndPinion) app.bench.job().axle().orElseThrow().gear())
+                        .centre()
+                        .z())
+                .isBetween(before - 3.5, before - 2.7);
+        assertThat(app.bench.job().changes().getLast().why())
+                .startsWith("The readings of Arms changed over fit the rack");
         app.settle();
         sheet(robot, TrialSheetChoice.LOG);
         AppWindow.untilSays(robot, "#fit-log", "Bump steer, normal travel");
@@ -194,7 +221,9 @@ class FitStageTest {
         assertThat(app.bench.job().changes()).hasSize(last + 1);
         assertThat(app.bench.job().changes().getLast().why()).isEqualTo("no room for shims");
         AppWindow.press(robot, "#log-keep");
-        assertThat(app.bench.job().variants().all()).extracting(Variant::name).containsExactly("as at Arms changed over");
+        assertThat(app.bench.job().variants().all())
+                .extracting(Variant::name)
+                .containsExactly("as at Arms changed over");
         AppWindow.press(robot, "#log-back");
         assertThat(app.bench.job().axle()).isEqualTo(DemoJob.MARSH_CARRIER.job().axle());
     }
@@ -203,7 +232,8 @@ class FitStageTest {
     void theInspectionIsTickedWithWhoAndWhenAndABatchKeepsItsOwnReadings(FxRobot robot) throws Exception {
         sheet(robot, TrialSheetChoice.INSPECTION);
         AppWindow.untilSays(robot, "#fit-inspection", "builder's record, not an approval");
-        assertThat(AppWindow.says(robot, "#fit-inspection", "1 item was found not fine: not to be driven.")).isTrue();
+        assertThat(AppWindow.says(robot, "#fit-inspection", "1 item was found not fine: not to be driven."))
+                .isTrue();
         AppWindow.type(robot, "#inspection-who", "foreman");
         AppWindow.press(robot, "#inspect-fine-hoses");
         AppWindow.untilSays(robot, "#fit-inspection", "2026-11-24, foreman");
@@ -218,9 +248,17 @@ class FitStageTest {
         assertThat(Files.readAllBytes(app.chosen)).startsWith("%PDF".getBytes());
         sheet(robot, TrialSheetChoice.TRIALS);
         AppWindow.type(robot, "#fit-another", "carrier 2");
-        assertThat(app.bench.job().log().vehicles()).extracting(BuiltVehicle::name).containsExactly("carrier 1", "carrier 2");
+        assertThat(app.bench.job().log().vehicles())
+                .extracting(BuiltVehicle::name)
+                .containsExactly("carrier 1", "carrier 2");
         AppWindow.press(robot, "#fit-begin-trial");
-        assertThat(app.bench.job().log().vehicle(new Id("vehicle-2")).orElseThrow().trials()).hasSize(1);
+        assertThat(app.bench
+                        .job()
+                        .log()
+                        .vehicle(new Id("vehicle-2"))
+                        .orElseThrow()
+                        .trials())
+                .hasSize(1);
         sheet(robot, TrialSheetChoice.INSPECTION);
         AppWindow.untilSays(robot, "#fit-inspection", "Inspection: carrier 2");
         assertThat(AppWindow.says(robot, "#fit-inspection", "Not driven yet.")).isTrue();
@@ -236,7 +274,8 @@ class FitStageTest {
         sheet(robot, TrialSheetChoice.TRIALS);
         pick(robot, "#fit-vehicle", "carrier 2");
         sheet(robot, TrialSheetChoice.DIAGNOSIS);
-        assertThat(AppWindow.says(robot, "#fit-diagnosis", "These readings fit")).isFalse();
+        assertThat(AppWindow.says(robot, "#fit-diagnosis", "These readings fit"))
+                .isFalse();
         AppWindow.untilSays(robot, "#fit-diagnosis", "There are too few readings");
         // Two may not be called alike.
         sheet(robot, TrialSheetChoice.TRIALS);
@@ -259,7 +298,10 @@ class FitStageTest {
         AppWindow.press(robot, "#fit-add-photo");
         assertThat(trial().sheet().photos()).containsExactly("photos/front-left.png");
         assertThat(folder.resolve("photos/front-left.png")).exists();
-        AppWindow.until(() -> robot.lookup("#fit-trials .image-view").tryQueryAs(ImageView.class).filter(v -> v.getImage().getProgress() == 1 && !v.getImage().isError()).isPresent());
+        AppWindow.until(() -> robot.lookup("#fit-trials .image-view")
+                .tryQueryAs(ImageView.class)
+                .filter(v -> v.getImage().getProgress() == 1 && !v.getImage().isError())
+                .isPresent());
         app.chosen = AppWindow.temporary().resolve("copy.tilt");
         robot.interact(() -> app.shell.documents().saveAs(app.stage));
         assertThat(app.chosen.resolveSibling("photos/front-left.png")).exists();
@@ -267,7 +309,8 @@ class FitStageTest {
         AppWindow.press(robot, "#fit-photo-out-photos-front-left-png");
         assertThat(trial().sheet().photos()).isEmpty();
         app.chosen = Files.writeString(AppWindow.temporary().resolve("notes.txt"), "no photo");
-        Platform.runLater(() -> robot.lookup("#fit-add-photo").queryAs(ButtonBase.class).fire());
+        Platform.runLater(
+                () -> robot.lookup("#fit-add-photo").queryAs(ButtonBase.class).fire());
         AppWindow.until(() -> robot.lookup("#problem-text").tryQuery().isPresent());
         assertThat(app.text(robot, "#problem-text")).contains("JPG or PNG");
         AppWindow.answer(robot, "OK");
@@ -278,7 +321,8 @@ class FitStageTest {
         Path file = AppWindow.temporary().resolve("shot.png");
         robot.interact(() -> {
             try {
-                ImageIO.write(SwingFXUtils.fromFXImage(app.stage.getScene().snapshot(null), null), "png", file.toFile());
+                ImageIO.write(
+                        SwingFXUtils.fromFXImage(app.stage.getScene().snapshot(null), null), "png", file.toFile());
             } catch (IOException e) {
                 throw new UncheckedIOException(e);
             }
@@ -292,14 +336,25 @@ class FitStageTest {
         sheet(robot, TrialSheetChoice.BENCH);
         AppWindow.until(() -> asked(robot).contains("Begin a trial"));
         AppWindow.press(robot, "#fit-begin");
-        AppWindow.until(() -> asked(robot).startsWith("Angle of") || asked(robot).startsWith("Length of"));
+        AppWindow.until(
+                () -> asked(robot).startsWith("Angle of") || asked(robot).startsWith("Length of"));
         pick(robot, "#fit-round", "Wall trace");
         assertThat(asked(robot)).contains("nothing of this to measure");
         for (TrialSheetChoice s : TrialSheetChoice.values()) {
             sheet(robot, s);
-            assertThat(AppWindow.cutOff(app.stage.getScene().getRoot())).as(s.label()).isEmpty();
+            assertThat(AppWindow.cutOff(app.stage.getScene().getRoot()))
+                    .as(s.label())
+                    .isEmpty();
         }
-        robot.interact(() -> app.bench.open(Job.of("nothing yet", new Plan(app.bench.job().vehicle(), Optional.empty(), Optional.empty(), app.bench.job().targets())), Optional.empty()));
+        robot.interact(() -> app.bench.open(
+                Job.of(
+                        "nothing yet",
+                        new Plan(
+                                app.bench.job().vehicle(),
+                                Optional.empty(),
+                                Optional.empty(),
+                                app.bench.job().targets())),
+                Optional.empty()));
         for (TrialSheetChoice s : TrialSheetChoice.values()) {
             sheet(robot, s);
         }

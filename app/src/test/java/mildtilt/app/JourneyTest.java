@@ -1,4 +1,5 @@
 package mildtilt.app;
+
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -61,11 +62,20 @@ class JourneyTest {
 
     private Finding finding(Fault fault) {
         return app.bench.workedProperty().get().orElseThrow().now().findings().stream()
-                .filter(f -> f.fault() == fault).findFirst().orElseThrow();
+                .filter(f -> f.fault() == fault)
+                .findFirst()
+                .orElseThrow();
     }
 
     private double now(Headline h) {
-        return app.bench.workedProperty().get().orElseThrow().now().headlines().get(h).orElseThrow();
+        return app.bench
+                .workedProperty()
+                .get()
+                .orElseThrow()
+                .now()
+                .headlines()
+                .get(h)
+                .orElseThrow();
     }
 
     private static Point2D onScreen(FxRobot robot, String id) {
@@ -78,15 +88,26 @@ class JourneyTest {
         app.settleWhole();
         // The column binds, and the window says where and why.
         assertThat(app.text(robot, "#notes-head")).startsWith("4 stop, 1 check");
-        assertThat(robot.lookup("#side-notes").queryAs(ToggleButton.class).getText()).isEqualTo("Findings 5");
+        assertThat(robot.lookup("#side-notes").queryAs(ToggleButton.class).getText())
+                .isEqualTo("Findings 5");
         AppWindow.openRow(robot, "#finding-0");
         assertThat(robot.lookup("#finding-0 .finding-what").queryAs(Label.class).getText())
                 .startsWith("Lower joint binds with the frame moved: 37.8°");
         // What was not judged stands under the notes, folded away until asked for.
         TitledPane open = robot.lookup("#not-judged").queryAs(TitledPane.class);
-        assertThat(open.getText()).isEqualTo("Not judged: " + app.bench.workedProperty().get().orElseThrow().now().notJudged().size() + ", and what is missing");
+        assertThat(open.getText())
+                .isEqualTo("Not judged: "
+                        + app.bench
+                                .workedProperty()
+                                .get()
+                                .orElseThrow()
+                                .now()
+                                .notJudged()
+                                .size() + ", and what is missing");
         robot.interact(() -> open.setExpanded(true));
-        assertThat(open.getContent().lookupAll(".finding-why")).extracting(n -> ((Label) n).getText()).anyMatch(t -> t.contains("no plate of it is given") && t.contains("right steering arm"));
+        assertThat(open.getContent().lookupAll(".finding-why"))
+                .extracting(n -> ((Label) n).getText())
+                .anyMatch(t -> t.contains("no plate of it is given") && t.contains("right steering arm"));
         robot.interact(() -> open.setExpanded(false));
         robot.clickOn("#element-5");
         assertThat(app.bench.selectionProperty().get()).contains(new Element.JointAt(1));
@@ -100,7 +121,8 @@ class JourneyTest {
         robot.press(KeyCode.SPACE).release(KeyCode.SPACE);
         WaitForAsyncUtils.waitForFxEvents();
         app.settle();
-        assertThat(app.bench.job().column().orElseThrow().shafts().get(1).clockingDeg()).isCloseTo(-61.0, within(0.05));
+        assertThat(app.bench.job().column().orElseThrow().shafts().get(1).clockingDeg())
+                .isCloseTo(-61.0, within(0.05));
         assertThat(now(Headline.RIPPLE)).isLessThan(rippleBefore / 2.5);
         assertThat(app.text(robot, "#before-ripple")).isEqualTo("69 %");
         assertThat(app.text(robot, "#now-ripple")).isEqualTo("24 %");
@@ -114,11 +136,30 @@ class JourneyTest {
         assertThat(app.bench.dragging()).isTrue();
         robot.drop();
         app.settle();
-        double moved = app.bench.job().axle().orElseThrow().left().knuckle().tieRodPoint().x() + 158;
+        double moved = app.bench
+                        .job()
+                        .axle()
+                        .orElseThrow()
+                        .left()
+                        .knuckle()
+                        .tieRodPoint()
+                        .x()
+                + 158;
         assertThat(moved).isBetween(10.0, 30.0);
-        assertThat(app.bench.job().axle().orElseThrow().left().knuckle().tieRodPoint().y()).isEqualTo(612);
+        assertThat(app.bench
+                        .job()
+                        .axle()
+                        .orElseThrow()
+                        .left()
+                        .knuckle()
+                        .tieRodPoint()
+                        .y())
+                .isEqualTo(612);
         for (String figure : new String[] {"ratio", "outer_lock", "ackermann", "bump_steer", "circle"}) {
-            assertThat(app.text(robot, "#before-" + figure)).as(figure).isNotEmpty().isNotEqualTo(app.text(robot, "#now-" + figure));
+            assertThat(app.text(robot, "#before-" + figure))
+                    .as(figure)
+                    .isNotEmpty()
+                    .isNotEqualTo(app.text(robot, "#now-" + figure));
         }
         assertThat(app.bench.undoable().orElseThrow()).contains("tie-rod point").contains("forward");
 
@@ -141,8 +182,8 @@ class JourneyTest {
         robot.clickOn("#save-job-card");
         AppWindow.until(() -> Files.exists(app.chosen));
         try (PDDocument pdf = Loader.loadPDF(app.chosen.toFile())) {
-            assertThat(new PDFTextStripper().getText(pdf)).contains("carrier.tilt", "61.0° anticlockwise", "26.7°", "37.4°",
-                    "340.3 mm", "334.6 mm");
+            assertThat(new PDFTextStripper().getText(pdf))
+                    .contains("carrier.tilt", "61.0° anticlockwise", "26.7°", "37.4°", "340.3 mm", "334.6 mm");
         }
     }
 
@@ -150,12 +191,29 @@ class JourneyTest {
     void everythingByKeysAndInInches(FxRobot robot) {
         app.settle();
         // A point is nudged with the arrow keys where it stands.
-        robot.interact(() -> robot.lookup("#sheet-side-lower-joint-centre").query().requestFocus());
+        robot.interact(
+                () -> robot.lookup("#sheet-side-lower-joint-centre").query().requestFocus());
         robot.press(KeyCode.SHIFT, KeyCode.UP).release(KeyCode.UP, KeyCode.SHIFT);
         robot.type(KeyCode.LEFT);
         app.settle();
-        assertThat(app.bench.job().column().orElseThrow().joints().get(1).centre().z()).isEqualTo(545);
-        assertThat(app.bench.job().column().orElseThrow().joints().get(1).centre().x()).isEqualTo(-284);
+        assertThat(app.bench
+                        .job()
+                        .column()
+                        .orElseThrow()
+                        .joints()
+                        .get(1)
+                        .centre()
+                        .z())
+                .isEqualTo(545);
+        assertThat(app.bench
+                        .job()
+                        .column()
+                        .orElseThrow()
+                        .joints()
+                        .get(1)
+                        .centre()
+                        .x())
+                .isEqualTo(-284);
 
         // Lengths are shown in fractions, and taken in any unit whatever is shown.
         robot.press(KeyCode.CONTROL, KeyCode.U).release(KeyCode.U, KeyCode.CONTROL);
@@ -183,9 +241,25 @@ class JourneyTest {
         }
         assertThat(app.bench.job()).isEqualTo(DemoJob.MARSH_CARRIER.job());
         robot.press(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.Z).release(KeyCode.Z, KeyCode.SHIFT, KeyCode.CONTROL);
-        assertThat(app.bench.job().column().orElseThrow().joints().get(1).centre().z()).isEqualTo(545);
+        assertThat(app.bench
+                        .job()
+                        .column()
+                        .orElseThrow()
+                        .joints()
+                        .get(1)
+                        .centre()
+                        .z())
+                .isEqualTo(545);
         robot.press(KeyCode.CONTROL, KeyCode.Y).release(KeyCode.Y, KeyCode.CONTROL);
-        assertThat(app.bench.job().column().orElseThrow().joints().get(1).centre().x()).isEqualTo(-284);
+        assertThat(app.bench
+                        .job()
+                        .column()
+                        .orElseThrow()
+                        .joints()
+                        .get(1)
+                        .centre()
+                        .x())
+                .isEqualTo(-284);
     }
 
     private static void type(FxRobot robot, TextField field, String text) {
@@ -224,7 +298,8 @@ class JourneyTest {
     @Test
     void aFileThatWillNotOpenLeavesWhatWasOpen(FxRobot robot) throws Exception {
         app.settle();
-        app.chosen = Files.writeString(folder.resolve("broken.tilt"), "{\"format\": \"mild-tilt-job\", \"version\": 9}");
+        app.chosen =
+                Files.writeString(folder.resolve("broken.tilt"), "{\"format\": \"mild-tilt-job\", \"version\": 9}");
         robot.press(KeyCode.CONTROL, KeyCode.O).release(KeyCode.O, KeyCode.CONTROL);
         AppWindow.until(() -> robot.lookup("#problem-text").tryQuery().isPresent());
         assertThat(app.text(robot, "#problem-text")).contains("broken.tilt").contains("newer Mild Tilt");
@@ -252,11 +327,15 @@ class JourneyTest {
                 if (stage == WorkStage.MAKE) {
                     everySheetCanBeRead(robot);
                 }
-                robot.lookup(".pane-head").queryAll().stream().filter(AppWindow::shownInTree).forEach(head -> {
-                    var at = head.localToScene(head.getLayoutBounds());
-                    assertThat(at.getMaxX()).isLessThanOrEqualTo(app.stage.getScene().getWidth());
-                    assertThat(at.getMaxY()).isLessThanOrEqualTo(app.stage.getScene().getHeight());
-                });
+                robot.lookup(".pane-head").queryAll().stream()
+                        .filter(AppWindow::shownInTree)
+                        .forEach(head -> {
+                            var at = head.localToScene(head.getLayoutBounds());
+                            assertThat(at.getMaxX())
+                                    .isLessThanOrEqualTo(app.stage.getScene().getWidth());
+                            assertThat(at.getMaxY())
+                                    .isLessThanOrEqualTo(app.stage.getScene().getHeight());
+                        });
             }
         }
     }
@@ -264,13 +343,22 @@ class JourneyTest {
     private void everySheetCanBeRead(FxRobot robot) {
         for (MakeSheet sheet : MakeSheet.values()) {
             robot.interact(() -> app.bench.makeSheetProperty().set(sheet));
-            AppWindow.until(() -> robot.lookup("Working it out …").queryAll().stream().noneMatch(Node::isVisible));
+            AppWindow.until(
+                    () -> robot.lookup("Working it out …").queryAll().stream().noneMatch(Node::isVisible));
             robot.interact(() -> app.stage.getScene().getRoot().layout());
-            assertThat(AppWindow.cutOff(app.stage.getScene().getRoot())).as(sheet.label()).isEmpty();
-            Node shown = robot.lookup(".make-sheet").queryAll().stream().filter(Node::isVisible).findFirst().orElse(app.stage.getScene().getRoot());
+            assertThat(AppWindow.cutOff(app.stage.getScene().getRoot()))
+                    .as(sheet.label())
+                    .isEmpty();
+            Node shown = robot.lookup(".make-sheet").queryAll().stream()
+                    .filter(Node::isVisible)
+                    .findFirst()
+                    .orElse(app.stage.getScene().getRoot());
             double right = shown.localToScene(shown.getLayoutBounds()).getMaxX();
-            assertThat(Stream.of(".make-table", ".make-row", ".finding-card").flatMap(s -> shown.lookupAll(s).stream()).map(n -> n.localToScene(n.getLayoutBounds()).getMaxX()))
-                    .as(sheet.label()).allMatch(x -> x <= right + 0.5);
+            assertThat(Stream.of(".make-table", ".make-row", ".finding-card")
+                            .flatMap(s -> shown.lookupAll(s).stream())
+                            .map(n -> n.localToScene(n.getLayoutBounds()).getMaxX()))
+                    .as(sheet.label())
+                    .allMatch(x -> x <= right + 0.5);
         }
     }
 
@@ -278,7 +366,9 @@ class JourneyTest {
         for (Element e : Element.trainOf(app.bench.job())) {
             robot.interact(() -> app.bench.showPart(Optional.of(e)));
             WaitForAsyncUtils.waitForFxEvents();
-            assertThat(AppWindow.cutOff(robot.lookup("#piece").query())).as(e.toString()).isEmpty();
+            assertThat(AppWindow.cutOff(robot.lookup("#piece").query()))
+                    .as(e.toString())
+                    .isEmpty();
         }
         robot.interact(() -> app.bench.showPart(Optional.empty()));
     }
@@ -286,9 +376,11 @@ class JourneyTest {
     @Test
     void aJobWithHalfOfItMissingStillWorks(FxRobot robot) {
         Job demo = DemoJob.MARSH_CARRIER.job();
-        Job columnOnly = Job.of("column only", new Plan(demo.vehicle(), demo.column(), Optional.empty(), demo.targets()));
+        Job columnOnly =
+                Job.of("column only", new Plan(demo.vehicle(), demo.column(), Optional.empty(), demo.targets()));
         Job axleOnly = Job.of("axle only", new Plan(demo.vehicle(), Optional.empty(), demo.axle(), demo.targets()));
-        Job nothing = Job.of("nothing yet", new Plan(demo.vehicle(), Optional.empty(), Optional.empty(), demo.targets()));
+        Job nothing =
+                Job.of("nothing yet", new Plan(demo.vehicle(), Optional.empty(), Optional.empty(), demo.targets()));
         for (Job job : new Job[] {columnOnly, axleOnly, nothing}) {
             robot.interact(() -> app.bench.open(job, Optional.empty()));
             app.settle();
@@ -296,8 +388,10 @@ class JourneyTest {
                 robot.interact(() -> app.bench.stageProperty().set(stage));
                 WaitForAsyncUtils.waitForFxEvents();
             }
-            assertThat(robot.lookup(".element-tile").queryAll()).hasSize(Element.trainOf(job).size());
-            assertThat(app.bench.workedProperty().get().orElseThrow().now().job()).isEqualTo(Analysis.of(job).job());
+            assertThat(robot.lookup(".element-tile").queryAll())
+                    .hasSize(Element.trainOf(job).size());
+            assertThat(app.bench.workedProperty().get().orElseThrow().now().job())
+                    .isEqualTo(Analysis.of(job).job());
         }
     }
 }

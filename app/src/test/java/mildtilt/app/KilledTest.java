@@ -1,4 +1,5 @@
 package mildtilt.app;
+
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.BufferedReader;
@@ -93,7 +94,9 @@ class KilledTest {
     private static Set<String> titles(Path folder) throws Exception {
         Set<String> all = new TreeSet<>();
         try (var files = Files.list(folder)) {
-            for (Path p : files.filter(f -> f.toString().contains(".tilt") && !f.toString().endsWith(".part")).toList()) {
+            for (Path p : files.filter(
+                            f -> f.toString().contains(".tilt") && !f.toString().endsWith(".part"))
+                    .toList()) {
                 all.add(JobFile.open(p).title());
             }
         }
@@ -107,9 +110,18 @@ class KilledTest {
         JobFile.save(file, DemoJob.GREENHOUSE_TUG.job().withTitle("edit 0"));
         Random random = new Random(6);
         for (int kill = 0; kill < KILLS; kill++) {
-            Process victim = new ProcessBuilder(ProcessHandle.current().info().command().orElse("java"), "-XX:TieredStopAtLevel=1", "-cp", System.getProperty("java.class.path"), Victim.class.getName(), state.toString(), file.toString())
-                    .redirectError(ProcessBuilder.Redirect.INHERIT).start();
-            try (BufferedReader out = new BufferedReader(new InputStreamReader(victim.getInputStream(), StandardCharsets.UTF_8))) {
+            Process victim = new ProcessBuilder(
+                            ProcessHandle.current().info().command().orElse("java"),
+                            "-XX:TieredStopAtLevel=1",
+                            "-cp",
+                            System.getProperty("java.class.path"),
+                            Victim.class.getName(),
+                            state.toString(),
+                            file.toString())
+                    .redirectError(ProcessBuilder.Redirect.INHERIT)
+                    .start();
+            try (BufferedReader out =
+                    new BufferedReader(new InputStreamReader(victim.getInputStream(), StandardCharsets.UTF_8))) {
                 int saved = number(JobFile.open(file));
                 int editedLongAgo = 0;
                 assertThat(out.readLine()).startsWith("edited");
@@ -142,13 +154,20 @@ class KilledTest {
                 Job there = JobFile.open(file);
                 int inFile = number(there);
                 if (there.title().startsWith("edit")) {
-                    assertThat(inFile).as("a save that was told of is in the file").isGreaterThanOrEqualTo(saved);
+                    assertThat(inFile)
+                            .as("a save that was told of is in the file")
+                            .isGreaterThanOrEqualTo(saved);
                 }
                 assertThat(titles(folder)).as("what somebody else wrote").containsAll(other.written);
                 try (Recovery next = new Recovery(state)) {
                     List<Recovery.Left> left = next.left();
-                    int kept = left.stream().mapToInt(l -> l instanceof Recovery.Whole w ? number(w.job()) : 0).max().orElse(inFile);
-                    assertThat(Math.max(kept, inFile)).as("edits older than three seconds are kept").isGreaterThanOrEqualTo(editedLongAgo);
+                    int kept = left.stream()
+                            .mapToInt(l -> l instanceof Recovery.Whole w ? number(w.job()) : 0)
+                            .max()
+                            .orElse(inFile);
+                    assertThat(Math.max(kept, inFile))
+                            .as("edits older than three seconds are kept")
+                            .isGreaterThanOrEqualTo(editedLongAgo);
                     left.forEach(next::forget);
                 }
             } finally {

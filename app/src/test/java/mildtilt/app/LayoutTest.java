@@ -1,4 +1,5 @@
 package mildtilt.app;
+
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
@@ -61,7 +62,8 @@ class LayoutTest {
     }
 
     private Node sheet(FxRobot robot) {
-        return robot.lookup("#sheet-" + app.bench.viewProperty().get().name().toLowerCase(Locale.ROOT)).query();
+        return robot.lookup("#sheet-" + app.bench.viewProperty().get().name().toLowerCase(Locale.ROOT))
+                .query();
     }
 
     @Test
@@ -72,7 +74,8 @@ class LayoutTest {
             for (DemoJob demo : DemoJob.values()) {
                 robot.interact(() -> app.bench.open(demo.job(), Optional.empty()));
                 app.settle();
-                for (WorkStage stage : List.of(WorkStage.SURVEY, WorkStage.LINKAGE, WorkStage.COLUMN, WorkStage.CLEARANCE)) {
+                for (WorkStage stage :
+                        List.of(WorkStage.SURVEY, WorkStage.LINKAGE, WorkStage.COLUMN, WorkStage.CLEARANCE)) {
                     for (LengthUnit unit : List.of(LengthUnit.MM, LengthUnit.INCH_FRACTION)) {
                         robot.interact(() -> {
                             app.bench.lengthUnitProperty().set(unit);
@@ -81,7 +84,9 @@ class LayoutTest {
                         laidOut(robot);
                         String where = demo + ", " + stage + ", " + size[0] + ", " + unit;
                         Node sheet = sheet(robot);
-                        assertThat(SheetProbe.whole(sheet, app.bench)).as(where + ": whole").isTrue();
+                        assertThat(SheetProbe.whole(sheet, app.bench))
+                                .as(where + ": whole")
+                                .isTrue();
                         assertThat(SheetProbe.collisions(sheet)).as(where).isEmpty();
                         figures += SheetProbe.figures(sheet);
                     }
@@ -103,12 +108,17 @@ class LayoutTest {
                 }
                 robot.interact(() -> {
                     app.bench.open(demo.job(), Optional.empty());
-                    app.bench.lengthUnitProperty().set(demo.ordinal() % 2 == 0 ? LengthUnit.INCH_FRACTION : LengthUnit.MM);
+                    app.bench
+                            .lengthUnitProperty()
+                            .set(demo.ordinal() % 2 == 0 ? LengthUnit.INCH_FRACTION : LengthUnit.MM);
                 });
                 app.settle();
                 for (SideTab tab : SideTab.values()) {
-                    WorkStage stage = tab.belongsTo(WorkStage.SURVEY) ? WorkStage.SURVEY : tab.belongsTo(WorkStage.LINKAGE) ? WorkStage.LINKAGE
-                            : tab.belongsTo(WorkStage.COLUMN) ? WorkStage.COLUMN : WorkStage.CLEARANCE;
+                    WorkStage stage = tab.belongsTo(WorkStage.SURVEY)
+                            ? WorkStage.SURVEY
+                            : tab.belongsTo(WorkStage.LINKAGE)
+                                    ? WorkStage.LINKAGE
+                                    : tab.belongsTo(WorkStage.COLUMN) ? WorkStage.COLUMN : WorkStage.CLEARANCE;
                     // Working the uncertainty out takes its own time and is looked at by its own test.
                     if (tab == SideTab.SURE) {
                         continue;
@@ -119,7 +129,9 @@ class LayoutTest {
                     });
                     laidOut(robot);
                     app.nothingIsCutOff(demo + ", " + tab + " at " + size[0]);
-                    assertThat(nested(robot)).as(demo + ", " + tab + ": a scroll pane in a scroll pane").isEmpty();
+                    assertThat(nested(robot))
+                            .as(demo + ", " + tab + ": a scroll pane in a scroll pane")
+                            .isEmpty();
                 }
             }
         }
@@ -150,20 +162,33 @@ class LayoutTest {
         robot.interact(() -> app.bench.dockFoldedProperty().set(false));
         laidOut(robot);
         // Eight headlines: as high as the rows there are, eight of them end above the panel's foot.
-        Bounds first = robot.lookup("#finding-0").query().localToScene(robot.lookup("#finding-0").query().getLayoutBounds());
-        Bounds second = robot.lookup("#finding-1").query().localToScene(robot.lookup("#finding-1").query().getLayoutBounds());
-        Bounds panel = robot.lookup("#side-panel").query().localToScene(robot.lookup("#side-panel").query().getLayoutBounds());
+        Bounds first = robot.lookup("#finding-0")
+                .query()
+                .localToScene(robot.lookup("#finding-0").query().getLayoutBounds());
+        Bounds second = robot.lookup("#finding-1")
+                .query()
+                .localToScene(robot.lookup("#finding-1").query().getLayoutBounds());
+        Bounds panel = robot.lookup("#side-panel")
+                .query()
+                .localToScene(robot.lookup("#side-panel").query().getLayoutBounds());
         double each = second.getMinY() - first.getMinY();
         assertThat(first.getMinY() + 8 * each).isLessThanOrEqualTo(panel.getMaxY());
         // And the first eight sizes of a part.
         robot.clickOn("#element-5");
         laidOut(robot);
-        List<Node> fields = robot.lookup("#piece .piece-grid .measure-field").queryAll().stream().filter(AppWindow::shownInTree).limit(8).toList();
-        assertThat(fields).hasSize(8).allMatch(f -> f.localToScene(f.getLayoutBounds()).getMaxY() <= panel.getMaxY());
+        List<Node> fields = robot.lookup("#piece .piece-grid .measure-field").queryAll().stream()
+                .filter(AppWindow::shownInTree)
+                .limit(8)
+                .toList();
+        assertThat(fields)
+                .hasSize(8)
+                .allMatch(f -> f.localToScene(f.getLayoutBounds()).getMaxY() <= panel.getMaxY());
     }
 
     private static double area(FxRobot robot) {
-        Bounds b = robot.lookup(".bay").query().localToScene(robot.lookup(".bay").query().getLayoutBounds());
+        Bounds b = robot.lookup(".bay")
+                .query()
+                .localToScene(robot.lookup(".bay").query().getLayoutBounds());
         return b.getWidth() * b.getHeight();
     }
 }

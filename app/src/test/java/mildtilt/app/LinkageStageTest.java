@@ -1,4 +1,5 @@
 package mildtilt.app;
+
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -47,7 +48,8 @@ class LinkageStageTest {
 
     @Start
     void open(Stage stage) throws Exception {
-        app = new AppWindow(stage, DemoJob.LIBRARY_BUS.job(), AppWindow.temporary().resolve("state"));
+        app = new AppWindow(
+                stage, DemoJob.LIBRARY_BUS.job(), AppWindow.temporary().resolve("state"));
     }
 
     @AfterEach
@@ -56,12 +58,20 @@ class LinkageStageTest {
     }
 
     private double now(Headline h) {
-        return app.bench.workedProperty().get().orElseThrow().now().headlines().get(h).orElseThrow();
+        return app.bench
+                .workedProperty()
+                .get()
+                .orElseThrow()
+                .now()
+                .headlines()
+                .get(h)
+                .orElseThrow();
     }
 
     private static void press(FxRobot robot, String id) {
         AppWindow.until(() -> robot.lookup(id).tryQuery().isPresent());
-        robot.interact(() -> robot.lookup(id).<ButtonBase>queryAs(ButtonBase.class).fire());
+        robot.interact(
+                () -> robot.lookup(id).<ButtonBase>queryAs(ButtonBase.class).fire());
     }
 
     private static void type(FxRobot robot, String id, String text) {
@@ -89,12 +99,14 @@ class LinkageStageTest {
         assertThat(made.out()).isCloseTo(-3.175, within(1e-9));
         Set<Node> steps = Set.copyOf(robot.lookup("#knuckle-pane .step").queryAll());
         assertThat(steps).anySatisfy(s -> assertThat(((Label) s).getText()).contains("12.0 mm toward the steer axis"));
-        assertThat(robot.lookup("#knuckle-lengthen").queryAs(TextField.class).getText()).isEqualTo("−12 mm");
+        assertThat(robot.lookup("#knuckle-lengthen").queryAs(TextField.class).getText())
+                .isEqualTo("−12 mm");
         assertThat(app.text(robot, "#before-outer_error")).isNotEmpty();
 
         // Kept under a name; the plan taken back; both in one table.
         robot.clickOn("#side-variants");
-        robot.interact(() -> robot.lookup("#variant-name").queryAs(TextField.class).setText("short arms"));
+        robot.interact(
+                () -> robot.lookup("#variant-name").queryAs(TextField.class).setText("short arms"));
         press(robot, "#keep-variant");
         robot.interact(() -> {
             app.bench.undo();
@@ -108,10 +120,13 @@ class LinkageStageTest {
             app.bench.redo();
         });
         app.settle();
-        AppWindow.until(() -> robot.lookup("#variants-table .sub-head").queryAll().size() == 3);
+        AppWindow.until(
+                () -> robot.lookup("#variants-table .sub-head").queryAll().size() == 3);
         press(robot, "#take-variant-1");
         app.settle();
-        assertThat(app.bench.job().variants().all()).extracting(Variant::name).containsExactly("Plan before short arms");
+        assertThat(app.bench.job().variants().all())
+                .extracting(Variant::name)
+                .containsExactly("Plan before short arms");
         press(robot, "#drop-variant-2");
         assertThat(app.bench.job().variants().all()).isEmpty();
         assertThat(app.bench.undoable().orElseThrow()).contains("Delete the variant");
@@ -129,12 +144,14 @@ class LinkageStageTest {
         robot.clickOn("#side-work-out");
         // One thing may not be changed, another only a little.
         press(robot, "#knob-gear-fore-aft");
-        robot.interact(() -> robot.lookup("#knob-gear-tilt").queryAs(CheckBox.class).fire());
+        robot.interact(
+                () -> robot.lookup("#knob-gear-tilt").queryAs(CheckBox.class).fire());
         type(robot, "#reach-pivot-spacing", "15 mm");
         press(robot, "#run-work-out");
         AppWindow.until(() -> robot.lookup("#answer-0-take").tryQuery().isPresent());
         assertThat(app.bench.job()).as("nothing is changed until one is taken").isSameAs(before);
-        assertThat(robot.lookup("#answers").query().lookupAll(".finding-what")).isNotEmpty()
+        assertThat(robot.lookup("#answers").query().lookupAll(".finding-what"))
+                .isNotEmpty()
                 .noneSatisfy(l -> assertThat(((Label) l).getText()).containsIgnoringCase("forward"));
         press(robot, "#answer-0-keep");
         assertThat(app.bench.job().variants().all()).hasSize(1);
@@ -147,11 +164,15 @@ class LinkageStageTest {
         robot.interact(() -> app.bench.undo());
         assertThat(app.bench.job()).isEqualTo(before);
         // The stops, with the bolt where it is on this knuckle.
-        robot.interact(() -> robot.lookup("#goal").queryAs(ChoiceBox.class).getSelectionModel().selectLast());
+        robot.interact(() -> robot.lookup("#goal")
+                .queryAs(ChoiceBox.class)
+                .getSelectionModel()
+                .selectLast());
         type(robot, "#stop-radius", "80");
         press(robot, "#run-work-out");
         AppWindow.until(() -> robot.lookup("#answers .finding-what").tryQuery().isPresent());
-        assertThat(robot.lookup("#answers .finding-what").queryAs(Label.class).getText()).contains("80.0 mm from the steer axis");
+        assertThat(robot.lookup("#answers .finding-what").queryAs(Label.class).getText())
+                .contains("80.0 mm from the steer axis");
     }
 
     @Test
@@ -197,20 +218,28 @@ class LinkageStageTest {
                     continue;
                 }
                 robot.interact(() -> {
-                    app.bench.stageProperty().set(tab.belongsTo(WorkStage.LINKAGE) ? WorkStage.LINKAGE : WorkStage.COLUMN);
+                    app.bench
+                            .stageProperty()
+                            .set(tab.belongsTo(WorkStage.LINKAGE) ? WorkStage.LINKAGE : WorkStage.COLUMN);
                     app.bench.sideTabProperty().set(tab);
                     app.bench.moveHands(new SteeringInput(tab.ordinal() * 15, 10, 10));
                 });
                 robot.sleep(120);
                 robot.interact(() -> app.stage.getScene().getRoot().layout());
-                assertThat(AppWindow.cutOff(app.stage.getScene().getRoot())).as(demo + ", " + tab).isEmpty();
+                assertThat(AppWindow.cutOff(app.stage.getScene().getRoot()))
+                        .as(demo + ", " + tab)
+                        .isEmpty();
             }
             robot.interact(() -> app.bench.sideTabProperty().set(SideTab.NOTES));
             for (Element e : Element.trainOf(demo.job())) {
                 robot.interact(() -> app.bench.showPart(Optional.of(e)));
                 WaitForAsyncUtils.waitForFxEvents();
-                assertThat(robot.lookup("#piece .measure-field").queryAll()).as(demo + ", " + e).isNotEmpty();
-                assertThat(AppWindow.cutOff(robot.lookup("#piece").query())).as(demo + ", " + e).isEmpty();
+                assertThat(robot.lookup("#piece .measure-field").queryAll())
+                        .as(demo + ", " + e)
+                        .isNotEmpty();
+                assertThat(AppWindow.cutOff(robot.lookup("#piece").query()))
+                        .as(demo + ", " + e)
+                        .isEmpty();
             }
         }
     }
@@ -222,17 +251,25 @@ class LinkageStageTest {
             app.bench.showPart(Optional.of(new Element.SteeringArms()));
         });
         app.settle();
-        robot.interact(() -> robot.lookup("#school").queryAs(ChoiceBox.class).getSelectionModel().select(1));
+        robot.interact(() -> robot.lookup("#school")
+                .queryAs(ChoiceBox.class)
+                .getSelectionModel()
+                .select(1));
         assertThat(app.bench.job().targets().ackermannMaxPct()).isEqualTo(15);
-        robot.interact(() -> robot.lookup("#school").queryAs(ChoiceBox.class).getSelectionModel().selectLast());
+        robot.interact(() -> robot.lookup("#school")
+                .queryAs(ChoiceBox.class)
+                .getSelectionModel()
+                .selectLast());
         assertThat(app.bench.job().targets().outerTable().orElseThrow().rows()).hasSize(3);
         type(robot, "#outer-table", "10 9.4, 20 17.9, 32 26");
-        assertThat(app.bench.job().targets().outerTable().orElseThrow().outerAt(32)).isEqualTo(26);
+        assertThat(app.bench.job().targets().outerTable().orElseThrow().outerAt(32))
+                .isEqualTo(26);
         type(robot, "#outer-table", "10 9.4, 20");
         assertThat(app.text(robot, "#message")).contains("\"20\" is not a pair");
         type(robot, "#outer-table", "20 9, 10 4");
         assertThat(app.text(robot, "#message")).contains("must rise");
-        assertThat(app.bench.job().targets().outerTable().orElseThrow().outerAt(32)).isEqualTo(26);
+        assertThat(app.bench.job().targets().outerTable().orElseThrow().outerAt(32))
+                .isEqualTo(26);
     }
 
     @Test
@@ -244,22 +281,31 @@ class LinkageStageTest {
         app.settle();
         press(robot, "#own-right");
         assertThat(app.bench.job().axle().orElseThrow().ownRight()).isPresent();
-        robot.interact(() -> robot.lookup("#knuckle-which").queryAs(ChoiceBox.class).getSelectionModel().selectLast());
+        robot.interact(() -> robot.lookup("#knuckle-which")
+                .queryAs(ChoiceBox.class)
+                .getSelectionModel()
+                .selectLast());
         type(robot, "#knuckle-raise", "7");
         Job job = app.bench.job();
-        assertThat(KnuckleEdits.between(DemoJob.LIBRARY_BUS.job(), job, Side.RIGHT).raise()).isCloseTo(7, within(1e-9));
-        assertThat(KnuckleEdits.between(DemoJob.LIBRARY_BUS.job(), job, Side.LEFT).movesEnd()).isFalse();
-        assertThat(robot.lookup("#knuckle-pane .step").queryAll()).anySatisfy(s ->
-                assertThat(((Label) s).getText()).contains("right steering arm"));
+        assertThat(KnuckleEdits.between(DemoJob.LIBRARY_BUS.job(), job, Side.RIGHT)
+                        .raise())
+                .isCloseTo(7, within(1e-9));
+        assertThat(KnuckleEdits.between(DemoJob.LIBRARY_BUS.job(), job, Side.LEFT)
+                        .movesEnd())
+                .isFalse();
+        assertThat(robot.lookup("#knuckle-pane .step").queryAll())
+                .anySatisfy(s -> assertThat(((Label) s).getText()).contains("right steering arm"));
         // The boss is turned in degrees, and told as what an angle finder shows.
         type(robot, "#knuckle-roll-boss", "5");
-        assertThat(robot.lookup("#knuckle-pane .step").queryAll()).anySatisfy(s ->
-                assertThat(((Label) s).getText()).contains("its stud leans"));
+        assertThat(robot.lookup("#knuckle-pane .step").queryAll())
+                .anySatisfy(s -> assertThat(((Label) s).getText()).contains("its stud leans"));
         robot.interact(() -> {
             app.bench.sideTabProperty().set(SideTab.NOTES);
             app.bench.showPart(Optional.of(new Element.Knuckles()));
         });
-        assertThat(robot.lookup("#piece .measure-field").queryAll().stream().map(Node::getId).toList())
+        assertThat(robot.lookup("#piece .measure-field").queryAll().stream()
+                        .map(Node::getId)
+                        .toList())
                 .contains("field-lock-stop-wheel-inside-left", "field-lock-stop-wheel-inside-right");
         robot.interact(() -> app.bench.sideTabProperty().set(SideTab.KNUCKLE));
         press(robot, "#own-right");
@@ -279,14 +325,23 @@ class LinkageStageTest {
         robot.interact(() -> app.bench.sideTabProperty().set(SideTab.KNUCKLE));
         press(robot, "#flip-gear");
         app.settle();
-        assertThat(app.bench.workedProperty().get().orElseThrow().now().findings()).anyMatch(f -> f.fault() == Fault.REVERSED_ACKERMANN);
+        assertThat(app.bench.workedProperty().get().orElseThrow().now().findings())
+                .anyMatch(f -> f.fault() == Fault.REVERSED_ACKERMANN);
         robot.interact(() -> {
             app.bench.undo();
             app.bench.undo();
         });
         press(robot, "#reverse-gear");
         app.settle();
-        assertThat(app.bench.workedProperty().get().orElseThrow().now().findings().getFirst().fault()).isEqualTo(Fault.WRONG_WAY);
+        assertThat(app.bench
+                        .workedProperty()
+                        .get()
+                        .orElseThrow()
+                        .now()
+                        .findings()
+                        .getFirst()
+                        .fault())
+                .isEqualTo(Fault.WRONG_WAY);
         // Nothing can be worked out for a vehicle that steers the wrong way, and it says so.
         robot.interact(() -> app.bench.sideTabProperty().set(SideTab.WORK_OUT));
         WaitForAsyncUtils.waitForFxEvents();
@@ -300,16 +355,27 @@ class LinkageStageTest {
     void whatACureWouldStopIsToldBesideIt(FxRobot robot) {
         // Rod ends with no room to spare: arms bent in for Ackermann tilt them too far.
         robot.interact(() -> {
-            app.bench.open(DemoJob.MARSH_CARRIER.job().editAxle(a -> a.withCorner(Side.LEFT,
-                    a.left().withRodEnds(a.left().rodEnds().withAllowedDeg(9.9)))), Optional.empty());
+            app.bench.open(
+                    DemoJob.MARSH_CARRIER
+                            .job()
+                            .editAxle(a -> a.withCorner(
+                                    Side.LEFT,
+                                    a.left().withRodEnds(a.left().rodEnds().withAllowedDeg(9.9)))),
+                    Optional.empty());
             app.bench.stageProperty().set(WorkStage.LINKAGE);
         });
         app.settleWhole();
-        List<Finding> found = app.bench.workedProperty().get().orElseThrow().now().findings();
-        int ackermann = IntStream.range(0, found.size()).filter(i -> found.get(i).fault() == Fault.ACKERMANN).findFirst().orElseThrow();
+        List<Finding> found =
+                app.bench.workedProperty().get().orElseThrow().now().findings();
+        int ackermann = IntStream.range(0, found.size())
+                .filter(i -> found.get(i).fault() == Fault.ACKERMANN)
+                .findFirst()
+                .orElseThrow();
         AppWindow.openRow(robot, "#finding-" + ackermann);
         app.settleWhole();
-        assertThat(robot.lookup("#notes .brings").queryAll().stream().map(n -> ((Label) n).getText()).toList())
+        assertThat(robot.lookup("#notes .brings").queryAll().stream()
+                        .map(n -> ((Label) n).getText())
+                        .toList())
                 .anySatisfy(t -> assertThat(t).startsWith("But then: Left tie rod's outer end over its tilt"));
     }
 
@@ -326,24 +392,43 @@ class LinkageStageTest {
         press(robot, "#give-up");
         assertThat(robot.lookup("#run-work-out").query().isVisible()).isTrue();
         assertThat(robot.lookup("#answer-0").tryQuery()).isEmpty();
-        robot.interact(() -> robot.lookup("#goal").queryAs(ChoiceBox.class).getSelectionModel().select(3));
+        robot.interact(() -> robot.lookup("#goal")
+                .queryAs(ChoiceBox.class)
+                .getSelectionModel()
+                .select(3));
         press(robot, "#run-work-out");
         AppWindow.until(() -> robot.lookup("#answer-2-take").tryQuery().isPresent());
-        assertThat(robot.lookup("#answers .step").queryAs(Label.class).getText()).contains("knuckle stop").contains("of the gear's travel");
+        assertThat(robot.lookup("#answers .step").queryAs(Label.class).getText())
+                .contains("knuckle stop")
+                .contains("of the gear's travel");
         // Either the knuckle arms change, or the gear's arm, or its travel.
         assertThat(robot.lookup("#answers .finding-card").queryAll()).hasSize(3);
         assertThat(app.bench.job()).isSameAs(before);
         // How far a thing may go must be above nothing.
-        robot.interact(() -> robot.lookup("#goal").queryAs(ChoiceBox.class).getSelectionModel().selectFirst());
+        robot.interact(() -> robot.lookup("#goal")
+                .queryAs(ChoiceBox.class)
+                .getSelectionModel()
+                .selectFirst());
         type(robot, "#reach-gear-height", "-3");
         assertThat(app.text(robot, "#message")).contains("above 0");
     }
 
     @Test
     void everythingOfTheStageIsReachedByKeysAndInInches(FxRobot robot) {
-        SideTab[] tabs = Arrays.stream(SideTab.values()).filter(t -> t != SideTab.PART).toArray(SideTab[]::new);
-        KeyCode[] digits = {KeyCode.DIGIT1, KeyCode.DIGIT2, KeyCode.DIGIT3, KeyCode.DIGIT4, KeyCode.DIGIT5, KeyCode.DIGIT6, KeyCode.DIGIT7, KeyCode.DIGIT8,
-            KeyCode.DIGIT9, KeyCode.DIGIT0};
+        SideTab[] tabs =
+                Arrays.stream(SideTab.values()).filter(t -> t != SideTab.PART).toArray(SideTab[]::new);
+        KeyCode[] digits = {
+            KeyCode.DIGIT1,
+            KeyCode.DIGIT2,
+            KeyCode.DIGIT3,
+            KeyCode.DIGIT4,
+            KeyCode.DIGIT5,
+            KeyCode.DIGIT6,
+            KeyCode.DIGIT7,
+            KeyCode.DIGIT8,
+            KeyCode.DIGIT9,
+            KeyCode.DIGIT0
+        };
         robot.press(KeyCode.CONTROL, KeyCode.R).release(KeyCode.R, KeyCode.CONTROL);
         assertThat(app.bench.sideTabProperty().get()).isEqualTo(SideTab.ROUTE);
         for (int i = digits.length - 1; i >= 0; i--) {
@@ -354,11 +439,17 @@ class LinkageStageTest {
         }
         robot.interact(() -> app.bench.lengthUnitProperty().set(LengthUnit.INCH));
         robot.interact(() -> app.bench.sideTabProperty().set(SideTab.WORK_OUT));
-        assertThat(robot.lookup("#reach-gear-height").queryAs(TextField.class).getText()).endsWith("\"");
+        assertThat(robot.lookup("#reach-gear-height").queryAs(TextField.class).getText())
+                .endsWith("\"");
         press(robot, "#at-hands");
         WaitForAsyncUtils.waitForFxEvents();
-        assertThat(robot.lookup("#hands-table .figure-now").queryAll().stream().map(n -> ((Label) n).getText()).toList())
-                .anyMatch(x -> x.endsWith("lbf")).anyMatch(x -> x.endsWith("psi")).anyMatch(x -> x.endsWith("\"")).noneMatch(x -> x.endsWith("mm"));
+        assertThat(robot.lookup("#hands-table .figure-now").queryAll().stream()
+                        .map(n -> ((Label) n).getText())
+                        .toList())
+                .anyMatch(x -> x.endsWith("lbf"))
+                .anyMatch(x -> x.endsWith("psi"))
+                .anyMatch(x -> x.endsWith("\""))
+                .noneMatch(x -> x.endsWith("mm"));
         // Every curve and the map can be shown in inches.
         @SuppressWarnings("unchecked")
         ChoiceBox<Object> curve = robot.lookup("#curve").queryAs(ChoiceBox.class);

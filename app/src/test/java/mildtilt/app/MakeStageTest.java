@@ -1,4 +1,5 @@
 package mildtilt.app;
+
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -85,7 +86,10 @@ class MakeStageTest {
     private void choose(FxRobot robot, String id, String what) {
         robot.interact(() -> {
             ChoiceBox<Object> box = robot.lookup(id).queryAs(ChoiceBox.class);
-            box.setValue(box.getItems().stream().filter(i -> box.getConverter().toString(i).equals(what)).findFirst().orElseThrow());
+            box.setValue(box.getItems().stream()
+                    .filter(i -> box.getConverter().toString(i).equals(what))
+                    .findFirst()
+                    .orElseThrow());
         });
         ready(robot);
     }
@@ -100,7 +104,8 @@ class MakeStageTest {
         AppWindow.untilSays(robot, "#fit-1", "rattles in the right steering arm");
         press(robot, "#fit-1-way-0");
         AppWindow.untilSays(robot, "#fit-1", "fits the right steering arm");
-        assertThat(app.bench.workedProperty().get().orElseThrow().now().findings()).noneMatch(f -> f.fault() == Fault.STUD_DOES_NOT_SEAT);
+        assertThat(app.bench.workedProperty().get().orElseThrow().now().findings())
+                .noneMatch(f -> f.fault() == Fault.STUD_DOES_NOT_SEAT);
         // Measured otherwise, it sinks; the figures follow at once.
         type(robot, "#hole-large-right-tie-rod-outer", "16.4");
         type(robot, "#hole-small-right-tie-rod-outer", "14.2");
@@ -109,7 +114,9 @@ class MakeStageTest {
         Job before = app.bench.job();
         type(robot, "#hole-small-right-tie-rod-outer", "18");
         assertThat(app.bench.job()).isEqualTo(before);
-        assertThat(app.text(robot, "#message")).contains("large diameter must be above its small one").contains("Nothing was changed");
+        assertThat(app.text(robot, "#message"))
+                .contains("large diameter must be above its small one")
+                .contains("Nothing was changed");
         // It is all in the job's changes, and goes back with undo.
         assertThat(app.bench.job().changes()).extracting(Change::what).anyMatch(w -> w.startsWith("Ream the arm"));
         robot.interact(app.bench::undo);
@@ -145,17 +152,26 @@ class MakeStageTest {
         robot.interact(() -> copied[0] = Clipboard.getSystemClipboard().getString());
         List<String[]> rows = copied[0].lines().map(l -> l.split("\t", -1)).toList();
         int at = List.of(rows.getFirst()).indexOf("Saw to");
-        return rows.stream().skip(1).map(r -> LengthText.parse(r[at], LengthUnit.MM)).toList();
+        return rows.stream()
+                .skip(1)
+                .map(r -> LengthText.parse(r[at], LengthUnit.MM))
+                .toList();
     }
 
     @Test
     void aThreadIsTypedInItsOwnStandard(FxRobot robot) {
         sheet(robot, MakeSheet.RODS);
         robot.interact(() -> app.bench.lengthUnitProperty().set(LengthUnit.INCH_FRACTION));
-        AppWindow.until(() -> robot.lookup("#rod-thread-left-tie-rod-inner").tryQuery().isPresent());
-        assertThat(robot.lookup("#rod-thread-left-tie-rod-inner").queryAs(TextField.class).getText()).as("never converted").isEqualTo("M16 × 1.5");
+        AppWindow.until(
+                () -> robot.lookup("#rod-thread-left-tie-rod-inner").tryQuery().isPresent());
+        assertThat(robot.lookup("#rod-thread-left-tie-rod-inner")
+                        .queryAs(TextField.class)
+                        .getText())
+                .as("never converted")
+                .isEqualTo("M16 × 1.5");
         type(robot, "#rod-thread-left-tie-rod-inner", "5/8-18 UNF");
-        ScrewThread now = making().rod(Rod.LEFT_TIE_ROD).orElseThrow().inner().part().thread();
+        ScrewThread now =
+                making().rod(Rod.LEFT_TIE_ROD).orElseThrow().inner().part().thread();
         assertThat(now.label()).as("its hand is kept").isEqualTo("5/8-18 UNF LH");
         Job before = app.bench.job();
         type(robot, "#rod-thread-left-tie-rod-inner", "5/8-11 UNF");
@@ -166,18 +182,26 @@ class MakeStageTest {
     @Test
     void aRodIsMadeUpAndTellsWhatATurnDoes(FxRobot robot) {
         sheet(robot, MakeSheet.RODS);
-        AppWindow.untilSays(robot, "#make-rods", "Body 171.6 mm. It grows and shrinks: 12.0 mm longer, 12.0 mm shorter.");
+        AppWindow.untilSays(
+                robot, "#make-rods", "Body 171.6 mm. It grows and shrinks: 12.0 mm longer, 12.0 mm shorter.");
         type(robot, "#rod-length-left-tie-rod", "192");
         AppWindow.untilSays(robot, "#make-rods", "can only grow");
         type(robot, "#rod-length-left-tie-rod", "none");
         choose(robot, "#rod-hand-left-tie-rod-inner", "right-hand");
         AppWindow.untilSays(robot, "#make-rods", "Both threads turn the same way");
-        assertThat(app.bench.workedProperty().get().orElseThrow().now().findings()).anyMatch(f -> f.fault() == Fault.ROD_CAN_NOT_BE_SET);
+        assertThat(app.bench.workedProperty().get().orElseThrow().now().findings())
+                .anyMatch(f -> f.fault() == Fault.ROD_CAN_NOT_BE_SET);
         press(robot, "#rod-copy-right-tie-rod");
         assertThat(making().rod(Rod.LEFT_TIE_ROD)).isEqualTo(making().rod(Rod.RIGHT_TIE_ROD));
         press(robot, "#rod-drop-left-tie-rod");
         choose(robot, "#rod-choose-left-tie-rod", "Rod end 5/8-18 UNF");
-        assertThat(making().rod(Rod.LEFT_TIE_ROD).orElseThrow().outer().part().thread().label()).isEqualTo("5/8-18 UNF");
+        assertThat(making().rod(Rod.LEFT_TIE_ROD)
+                        .orElseThrow()
+                        .outer()
+                        .part()
+                        .thread()
+                        .label())
+                .isEqualTo("5/8-18 UNF");
         robot.interact(() -> app.bench.lengthUnitProperty().set(LengthUnit.INCH_FRACTION));
         ready(robot);
         AppWindow.untilSays(robot, "#make-rods", "13 3/16\" between centres");
@@ -196,7 +220,10 @@ class MakeStageTest {
         press(robot, "#add-length");
         type(robot, "#piece-name-4", "Bush");
         type(robot, "#piece-wall-4", "none");
-        assertThat(making().pieces().get(4)).isInstanceOf(Piece.Length.class).extracting(Piece::name).isEqualTo("Bush");
+        assertThat(making().pieces().get(4))
+                .isInstanceOf(Piece.Length.class)
+                .extracting(Piece::name)
+                .isEqualTo("Bush");
         AppWindow.untilSays(robot, "#table-cut-list", "bar Ø 25 mm");
         press(robot, "#piece-out-4");
         assertThat(making().pieces()).hasSize(4);
@@ -211,16 +238,29 @@ class MakeStageTest {
         robot.interact(() -> app.bench.stageProperty().set(WorkStage.MAKE));
         sheet(robot, MakeSheet.JOINS);
         for (School s : School.values()) {
-            assertThat(robot.lookup("#school-0-" + s.name().toLowerCase()).tryQuery()).isPresent();
+            assertThat(robot.lookup("#school-0-" + s.name().toLowerCase()).tryQuery())
+                    .isPresent();
         }
-        assertThat(robot.lookup("#school-take-0-plug").queryButton().isDisabled()).isFalse();
-        robot.interact(() -> app.bench.edit("Forbid welds", j -> j.withRules(j.rules().withWelding(Welding.FORBIDDEN))));
+        assertThat(robot.lookup("#school-take-0-plug").queryButton().isDisabled())
+                .isFalse();
+        robot.interact(
+                () -> app.bench.edit("Forbid welds", j -> j.withRules(j.rules().withWelding(Welding.FORBIDDEN))));
         ready(robot);
-        assertThat(robot.lookup("#school-take-0-plug").queryButton().isDisabled()).isTrue();
-        assertThat(app.bench.workedProperty().get().orElseThrow().now().findings().getFirst().fault()).isEqualTo(Fault.JOIN_FORBIDDEN);
+        assertThat(robot.lookup("#school-take-0-plug").queryButton().isDisabled())
+                .isTrue();
+        assertThat(app.bench
+                        .workedProperty()
+                        .get()
+                        .orElseThrow()
+                        .now()
+                        .findings()
+                        .getFirst()
+                        .fault())
+                .isEqualTo(Fault.JOIN_FORBIDDEN);
         press(robot, "#school-take-0-coupling");
         assertThat(making().joins().getFirst().school()).isEqualTo(School.COUPLING);
-        assertThat(app.bench.workedProperty().get().orElseThrow().now().findings()).noneMatch(f -> f.fault() == Fault.JOIN_FORBIDDEN);
+        assertThat(app.bench.workedProperty().get().orElseThrow().now().findings())
+                .noneMatch(f -> f.fault() == Fault.JOIN_FORBIDDEN);
     }
 
     @Test
@@ -238,14 +278,18 @@ class MakeStageTest {
         assertThat(making().plan().ownSteps()).hasSize(2);
         press(robot, "#run-skip-trial");
         assertThat(making().plan().mark("trial").skipped()).isTrue();
-        assertThat(app.bench.job().changes()).as("ticks have dates of their own").isEqualTo(before.changes());
+        assertThat(app.bench.job().changes())
+                .as("ticks have dates of their own")
+                .isEqualTo(before.changes());
         sheet(robot, MakeSheet.BUYING);
         type(robot, "#buy-wanted", "2026-12-20");
         AppWindow.untilSays(robot, "#make-buying", "late to be ordered");
         type(robot, "#buy-wanted", "next spring");
         assertThat(app.text(robot, "#message")).contains("is not a day");
         type(robot, "#buy-add", "Split pins");
-        assertThat(making().plan().ownPurchases()).extracting(WorkPlan.OwnPurchase::what).contains("Split pins");
+        assertThat(making().plan().ownPurchases())
+                .extracting(WorkPlan.OwnPurchase::what)
+                .contains("Split pins");
         type(robot, "#buy-price-2", "33.5");
         AppWindow.untilSays(robot, "#make-buying", "Priced so far: 343.50");
         type(robot, "#buy-arrived-0", "2026-11-23");
@@ -258,7 +302,8 @@ class MakeStageTest {
         type(robot, "#heat-add", "Right knuckle");
         AppWindow.untilSays(robot, "#make-heat", "A steering part of this metal (not known yet) is not welded");
         choose(robot, "#heat-metal-1", "cast steel");
-        for (String[] r : new String[][] {{"0", "20", "heating"}, {"30", "120", "heating"}, {"40", "250", "between runs"}}) {
+        for (String[] r :
+                new String[][] {{"0", "20", "heating"}, {"30", "120", "heating"}, {"40", "250", "between runs"}}) {
             robot.interact(() -> {
                 robot.lookup("#heat-minutes-1").queryAs(TextField.class).setText(r[0]);
                 robot.lookup("#heat-celsius-1").queryAs(TextField.class).setText(r[1]);
@@ -268,7 +313,8 @@ class MakeStageTest {
         }
         assertThat(making().welds().get(1).readings()).hasSize(3);
         AppWindow.untilSays(robot, "#make-heat", "Heated to 120 °C; 150 °C was wanted before the arc.");
-        robot.interact(() -> robot.lookup("#heat-celsius-1").queryAs(TextField.class).setText("hot"));
+        robot.interact(
+                () -> robot.lookup("#heat-celsius-1").queryAs(TextField.class).setText("hot"));
         press(robot, "#heat-take-1");
         assertThat(making().welds().get(1).readings()).hasSize(3);
         press(robot, "#heat-drop-1");
@@ -280,21 +326,39 @@ class MakeStageTest {
         sheet(robot, MakeSheet.TEMPLATES);
         choose(robot, "#template-look", "Left arm plate");
         AppWindow.untilSays(robot, "#make-templates", "1 sheet of A4. From steer axis");
-        robot.interact(() -> robot.lookup("#add-template").queryAs(MenuButton.class).getItems().stream().filter(i -> "add-stay".equals(i.getId())).findFirst().orElseThrow().fire());
+        robot.interact(() -> robot.lookup("#add-template").queryAs(MenuButton.class).getItems().stream()
+                .filter(i -> "add-stay".equals(i.getId()))
+                .findFirst()
+                .orElseThrow()
+                .fire());
         ready(robot);
         type(robot, "#piece-into-from-4", "20");
         assertThat(app.text(robot, "#message")).contains("no cope fits it");
         app.chosen = AppWindow.temporary().resolve("bench");
         sheet(robot, MakeSheet.PAPERS);
         press(robot, "#paper-book");
-        AppWindow.until(() -> robot.lookup(".job-card-pane .hint").queryAllAs(Label.class).stream().anyMatch(l -> l.getText().startsWith("sheet 1 of")));
+        AppWindow.until(() -> robot.lookup(".job-card-pane .hint").queryAllAs(Label.class).stream()
+                .anyMatch(l -> l.getText().startsWith("sheet 1 of")));
         press(robot, "#paper-on");
-        AppWindow.until(() -> robot.lookup(".job-card-pane .hint").queryAllAs(Label.class).stream().anyMatch(l -> l.getText().startsWith("sheet 2 of")));
-        assertThat(robot.lookup(".job-card-pane .image-view").queryAs(ImageView.class).getImage().getWidth()).isCloseTo(1286, within(3.0));
-        robot.interact(() -> robot.lookup("#save-everything").queryAs(Button.class).fire());
+        AppWindow.until(() -> robot.lookup(".job-card-pane .hint").queryAllAs(Label.class).stream()
+                .anyMatch(l -> l.getText().startsWith("sheet 2 of")));
+        assertThat(robot.lookup(".job-card-pane .image-view")
+                        .queryAs(ImageView.class)
+                        .getImage()
+                        .getWidth())
+                .isCloseTo(1286, within(3.0));
+        robot.interact(
+                () -> robot.lookup("#save-everything").queryAs(Button.class).fire());
         AppWindow.until(() -> app.text(robot, "#message").contains("files are in bench"));
         try (Stream<Path> files = Files.walk(app.chosen)) {
-            assertThat(files.map(p -> p.getFileName().toString()).toList()).contains("job-book.pdf", "steer-curve.csv", "cut-list.csv", "left-arm-plate.dxf", "stay-of-tube-coped-first-end.svg", "jig-for-19-on-19.stl");
+            assertThat(files.map(p -> p.getFileName().toString()).toList())
+                    .contains(
+                            "job-book.pdf",
+                            "steer-curve.csv",
+                            "cut-list.csv",
+                            "left-arm-plate.dxf",
+                            "stay-of-tube-coped-first-end.svg",
+                            "jig-for-19-on-19.stl");
         }
         // Sheets go by with a key.
         robot.interact(() -> app.bench.makeSheetProperty().set(MakeSheet.CUT_LIST));
@@ -306,7 +370,9 @@ class MakeStageTest {
     @Test
     void aJobWithNothingToMakeSaysWhatIsMissing(FxRobot robot) {
         Job demo = DemoJob.MARSH_CARRIER.job();
-        robot.interact(() -> app.bench.open(Job.of("nothing yet", new Plan(demo.vehicle(), Optional.empty(), Optional.empty(), demo.targets())), Optional.empty()));
+        robot.interact(() -> app.bench.open(
+                Job.of("nothing yet", new Plan(demo.vehicle(), Optional.empty(), Optional.empty(), demo.targets())),
+                Optional.empty()));
         for (MakeSheet s : MakeSheet.values()) {
             sheet(robot, s);
             assertThat(app.text(robot, "#message")).as(s.label()).doesNotContain("could not");

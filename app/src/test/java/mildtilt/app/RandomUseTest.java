@@ -1,4 +1,5 @@
 package mildtilt.app;
+
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.lang.ref.WeakReference;
@@ -61,9 +62,56 @@ class RandomUseTest {
 
     private static final Duration FOR = Duration.ofSeconds(Integer.getInteger("mildtilt.random.seconds", 8));
     private static final long MOST_MB = 450;
-    private static final List<String> TYPED = List.of("", "0", "-1", "1e308", "NaN", "3 1/2\"", "5' 2 3/8\"", "12,5", "45", "90", "-45", "1000", "0.001", "abc", "{0}", "\uD83D\uDE00", "x".repeat(400), "1/0", "2*3", "  20 mm ", "0x1p3", "Lower joint");
-    private static final List<KeyCode> KEYS = List.of(KeyCode.TAB, KeyCode.ENTER, KeyCode.ESCAPE, KeyCode.SPACE, KeyCode.UP, KeyCode.DOWN, KeyCode.LEFT, KeyCode.RIGHT, KeyCode.DELETE, KeyCode.HOME, KeyCode.END, KeyCode.PAGE_DOWN, KeyCode.F1);
-    private static final List<KeyCode> WITH_CONTROL = List.of(KeyCode.Z, KeyCode.Y, KeyCode.S, KeyCode.DIGIT1, KeyCode.DIGIT2, KeyCode.DIGIT3, KeyCode.DIGIT4, KeyCode.DIGIT5, KeyCode.DIGIT6, KeyCode.P, KeyCode.F, KeyCode.D);
+    private static final List<String> TYPED = List.of(
+            "",
+            "0",
+            "-1",
+            "1e308",
+            "NaN",
+            "3 1/2\"",
+            "5' 2 3/8\"",
+            "12,5",
+            "45",
+            "90",
+            "-45",
+            "1000",
+            "0.001",
+            "abc",
+            "{0}",
+            "\uD83D\uDE00",
+            "x".repeat(400),
+            "1/0",
+            "2*3",
+            "  20 mm ",
+            "0x1p3",
+            "Lower joint");
+    private static final List<KeyCode> KEYS = List.of(
+            KeyCode.TAB,
+            KeyCode.ENTER,
+            KeyCode.ESCAPE,
+            KeyCode.SPACE,
+            KeyCode.UP,
+            KeyCode.DOWN,
+            KeyCode.LEFT,
+            KeyCode.RIGHT,
+            KeyCode.DELETE,
+            KeyCode.HOME,
+            KeyCode.END,
+            KeyCode.PAGE_DOWN,
+            KeyCode.F1);
+    private static final List<KeyCode> WITH_CONTROL = List.of(
+            KeyCode.Z,
+            KeyCode.Y,
+            KeyCode.S,
+            KeyCode.DIGIT1,
+            KeyCode.DIGIT2,
+            KeyCode.DIGIT3,
+            KeyCode.DIGIT4,
+            KeyCode.DIGIT5,
+            KeyCode.DIGIT6,
+            KeyCode.P,
+            KeyCode.F,
+            KeyCode.D);
 
     private final List<String> wrong = Collections.synchronizedList(new ArrayList<>());
     private final Deque<String> done = new ArrayDeque<>();
@@ -94,9 +142,15 @@ class RandomUseTest {
         for (DemoJob demo : List.of(DemoJob.SALT_RAKE, DemoJob.BOG_TENDER)) {
             all.add(Files.writeString(folder.resolve(demo.file() + ".tilt"), JobWriter.write(demo.job())));
         }
-        all.add(Files.writeString(folder.resolve("cut.tilt"), JobWriter.write(DemoJob.SALT_RAKE.job()).substring(0, 3000)));
+        all.add(Files.writeString(
+                folder.resolve("cut.tilt"),
+                JobWriter.write(DemoJob.SALT_RAKE.job()).substring(0, 3000)));
         all.add(Files.writeString(folder.resolve("points.csv"), "name,x mm,y mm,z mm\nA,1,2,3\nB,-4,5,600\n"));
-        all.add(Files.write(folder.resolve("scan.stl"), StlFile.write(new TriangleMesh(new float[] {0, 0, 300, 90, 0, 300, 0, 90, 300, 0, 0, 390}, new int[] {0, 1, 2, 0, 1, 3, 0, 2, 3, 1, 2, 3}))));
+        all.add(Files.write(
+                folder.resolve("scan.stl"),
+                StlFile.write(new TriangleMesh(
+                        new float[] {0, 0, 300, 90, 0, 300, 0, 90, 300, 0, 0, 390},
+                        new int[] {0, 1, 2, 0, 1, 3, 0, 2, 3, 1, 2, 3}))));
         all.add(Files.write(folder.resolve("noise.obj"), "f // 2 3".getBytes(StandardCharsets.UTF_8)));
         return all;
     }
@@ -111,7 +165,10 @@ class RandomUseTest {
 
     private static String said(Throwable e) {
         StringBuilder s = new StringBuilder(e.toString());
-        Stream.of(e.getStackTrace()).filter(f -> f.getClassName().startsWith("mildtilt")).limit(8).forEach(f -> s.append("\n    ").append(f));
+        Stream.of(e.getStackTrace())
+                .filter(f -> f.getClassName().startsWith("mildtilt"))
+                .limit(8)
+                .forEach(f -> s.append("\n    ").append(f));
         return s.toString();
     }
 
@@ -121,12 +178,13 @@ class RandomUseTest {
         int n = 0;
         while (Instant.now().isBefore(until) && wrong.isEmpty()) {
             app.chosen = files.get(r.nextInt(files.size()));
-            String what = switch (r.nextInt(12)) {
-                case 0 -> key(robot);
-                case 1 -> drag(robot);
-                case 2, 3, 4 -> type();
-                default -> press();
-            };
+            String what =
+                    switch (r.nextInt(12)) {
+                        case 0 -> key(robot);
+                        case 1 -> drag(robot);
+                        case 2, 3, 4 -> type();
+                        default -> press();
+                    };
             done.addLast(what);
             if (done.size() > 25) {
                 done.removeFirst();
@@ -138,7 +196,11 @@ class RandomUseTest {
         assertThat(n).isPositive();
         closeDialogues();
         app.bench.cancelDrag();
-        AppWindow.until(() -> app.bench.workedProperty().get().map(w -> w.now().job() == app.bench.job()).orElse(false));
+        AppWindow.until(() -> app.bench
+                .workedProperty()
+                .get()
+                .map(w -> w.now().job() == app.bench.job())
+                .orElse(false));
         System.gc();
         Runtime now = Runtime.getRuntime();
         long used = (now.totalMemory() - now.freeMemory()) >> 20;
@@ -176,7 +238,8 @@ class RandomUseTest {
                 WaitForAsyncUtils.waitForFxEvents();
             }
         }
-        WeakReference<Analysis> first = new WeakReference<>(app.bench.workedProperty().get().orElseThrow().now());
+        WeakReference<Analysis> first = new WeakReference<>(
+                app.bench.workedProperty().get().orElseThrow().now());
         for (int n = 1; n <= 3; n++) {
             int bump = 60 + n;
             onInterface(() -> {
@@ -195,7 +258,8 @@ class RandomUseTest {
     private List<Node> nodes() {
         return onInterface(() -> {
             List<Node> all = new ArrayList<>();
-            List<Window> open = Window.getWindows().stream().filter(Window::isShowing).toList();
+            List<Window> open =
+                    Window.getWindows().stream().filter(Window::isShowing).toList();
             gather(open.getLast().getScene().getRoot(), all);
             return all;
         });
@@ -220,7 +284,14 @@ class RandomUseTest {
     }
 
     private String press() {
-        List<Node> all = nodes().stream().filter(x -> x instanceof ButtonBase || x instanceof ChoiceBox<?> || x instanceof ComboBoxBase<?> || x instanceof Slider || x instanceof TitledPane || x instanceof MenuBar).toList();
+        List<Node> all = nodes().stream()
+                .filter(x -> x instanceof ButtonBase
+                        || x instanceof ChoiceBox<?>
+                        || x instanceof ComboBoxBase<?>
+                        || x instanceof Slider
+                        || x instanceof TitledPane
+                        || x instanceof MenuBar)
+                .toList();
         if (all.isEmpty()) {
             return "nothing to press";
         }
@@ -228,13 +299,19 @@ class RandomUseTest {
         double part = r.nextDouble();
         // A dialogue that opens holds the interface until it is closed: nobody waits for it here.
         Platform.runLater(() -> press(x, part));
-        return "press " + x.getClass().getSimpleName() + " " + x.getId() + " " + (x instanceof ButtonBase b ? b.getText() : "");
+        return "press " + x.getClass().getSimpleName() + " " + x.getId() + " "
+                + (x instanceof ButtonBase b ? b.getText() : "");
     }
 
     private static void press(Node x, double part) {
         switch (x) {
             case MenuButton m -> fire(m.getItems(), part);
-            case MenuBar m -> fire(m.getMenus().stream().flatMap(menu -> menu.getItems().stream()).toList(), part);
+            case MenuBar m ->
+                fire(
+                        m.getMenus().stream()
+                                .flatMap(menu -> menu.getItems().stream())
+                                .toList(),
+                        part);
             case ButtonBase b -> b.fire();
             case ChoiceBox<?> c -> {
                 if (!c.getItems().isEmpty()) {
@@ -248,14 +325,20 @@ class RandomUseTest {
     }
 
     private static void fire(List<MenuItem> items, double part) {
-        List<MenuItem> can = items.stream().filter(i -> !i.isDisable() && !"Quit".equals(i.getText())).toList();
+        List<MenuItem> can = items.stream()
+                .filter(i -> !i.isDisable() && !"Quit".equals(i.getText()))
+                .toList();
         if (!can.isEmpty()) {
             can.get((int) (part * can.size())).fire();
         }
     }
 
     private String type() {
-        List<TextInputControl> all = nodes().stream().filter(TextInputControl.class::isInstance).map(TextInputControl.class::cast).filter(TextInputControl::isEditable).toList();
+        List<TextInputControl> all = nodes().stream()
+                .filter(TextInputControl.class::isInstance)
+                .map(TextInputControl.class::cast)
+                .filter(TextInputControl::isEditable)
+                .toList();
         if (all.isEmpty()) {
             return "nothing to type in";
         }
@@ -282,8 +365,12 @@ class RandomUseTest {
 
     /** With the mouse, from anywhere in the window to anywhere; or its wheel. */
     private String drag(FxRobot robot) {
-        Bounds b = onInterface(() -> app.stage.getScene().getRoot().localToScreen(app.stage.getScene().getRoot().getLayoutBounds()));
-        robot.moveTo(b.getMinX() + r.nextDouble() * b.getWidth(), b.getMinY() + 60 + r.nextDouble() * (b.getHeight() - 80));
+        Bounds b = onInterface(() -> app.stage
+                .getScene()
+                .getRoot()
+                .localToScreen(app.stage.getScene().getRoot().getLayoutBounds()));
+        robot.moveTo(
+                b.getMinX() + r.nextDouble() * b.getWidth(), b.getMinY() + 60 + r.nextDouble() * (b.getHeight() - 80));
         if (r.nextInt(3) == 0) {
             robot.scroll(1 + r.nextInt(3), r.nextBoolean() ? VerticalDirection.UP : VerticalDirection.DOWN);
             return "scroll";
@@ -295,7 +382,8 @@ class RandomUseTest {
 
     private void closeDialogues() {
         AppWindow.until(() -> onInterface(() -> {
-            List<Window> open = Window.getWindows().stream().filter(Window::isShowing).toList();
+            List<Window> open =
+                    Window.getWindows().stream().filter(Window::isShowing).toList();
             if (open.getLast() == app.stage) {
                 return true;
             }

@@ -1,4 +1,5 @@
 package mildtilt.app;
+
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.BufferedReader;
@@ -27,7 +28,6 @@ class RecoveryTest {
         return new Recovery.Whole(job, Optional.empty(), Optional.empty(), Path.of("none"));
     }
 
-
     /** Edits a job, says so, and waits to be killed. */
     static final class Victim {
         public static void main(String[] args) throws Exception {
@@ -50,10 +50,16 @@ class RecoveryTest {
 
     @Test
     void unsavedWorkSurvivesAKillAndIsOfferedOnce(@TempDir Path folder) throws Exception {
-        Process victim = new ProcessBuilder(ProcessHandle.current().info().command().orElse("java"),
-                "-cp", System.getProperty("java.class.path"), Victim.class.getName(), folder.toString())
-                .redirectError(ProcessBuilder.Redirect.INHERIT).start();
-        try (BufferedReader out = new BufferedReader(new InputStreamReader(victim.getInputStream(), StandardCharsets.UTF_8))) {
+        Process victim = new ProcessBuilder(
+                        ProcessHandle.current().info().command().orElse("java"),
+                        "-cp",
+                        System.getProperty("java.class.path"),
+                        Victim.class.getName(),
+                        folder.toString())
+                .redirectError(ProcessBuilder.Redirect.INHERIT)
+                .start();
+        try (BufferedReader out =
+                new BufferedReader(new InputStreamReader(victim.getInputStream(), StandardCharsets.UTF_8))) {
             assertThat(out.readLine()).isEqualTo("kept");
             try (Recovery other = new Recovery(folder)) {
                 // While it runs its work is its own.
@@ -97,7 +103,12 @@ class RecoveryTest {
             Files.move(state, aside);
             recovery.keepNow(work(DemoJob.GREENHOUSE_TUG.job()));
             recovery.keepNow(work(DemoJob.GREENHOUSE_TUG.job()));
-            assertThat(told).singleElement().asString().contains("can't be kept safe in " + state).contains("no such file or folder").contains("Save the job");
+            assertThat(told)
+                    .singleElement()
+                    .asString()
+                    .contains("can't be kept safe in " + state)
+                    .contains("no such file or folder")
+                    .contains("Save the job");
             Files.move(aside, state);
             recovery.keepNow(work(DemoJob.GREENHOUSE_TUG.job()));
             Files.move(state, aside);
@@ -115,7 +126,8 @@ class RecoveryTest {
                 recovery.allSaved();
                 assertThat(recovery.keepNow(work(DemoJob.GREENHOUSE_TUG.job()))).isTrue();
                 try (var files = Files.list(folder)) {
-                    assertThat(files.filter(f -> f.toString().endsWith(".tilt"))).hasSize(1);
+                    assertThat(files.filter(f -> f.toString().endsWith(".tilt")))
+                            .hasSize(1);
                 }
             }
         }
@@ -137,7 +149,9 @@ class RecoveryTest {
     void aNoteOfTheVersionBeforeIsItsPathAlone(@TempDir Path folder) throws Exception {
         left(folder, JobWriter.write(DemoJob.GREENHOUSE_TUG.job()), "/somewhere/tug.tilt");
         try (Recovery recovery = new Recovery(folder)) {
-            assertThat(recovery.left()).singleElement().isInstanceOfSatisfying(Recovery.Whole.class, l -> assertThat(l.from().orElseThrow()).hasFileName("tug.tilt"));
+            assertThat(recovery.left()).singleElement().isInstanceOfSatisfying(Recovery.Whole.class, l -> assertThat(
+                            l.from().orElseThrow())
+                    .hasFileName("tug.tilt"));
         }
     }
 

@@ -1,4 +1,5 @@
 package mildtilt.app;
+
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assumptions.assumeThat;
 
@@ -72,7 +73,8 @@ class SolidsTest {
         WritableImage turned = picture(robot);
         assertThat(differ(first, turned)).as("it was turned").isGreaterThan(500);
         // A fatter tube is seen at once.
-        robot.interact(() -> app.bench.edit("fatter tube", j -> j.editColumn(c -> c.withTube(c.tube().map(t -> t.withOutside(160))))));
+        robot.interact(() -> app.bench.edit(
+                "fatter tube", j -> j.editColumn(c -> c.withTube(c.tube().map(t -> t.withOutside(160))))));
         assertThat(differ(turned, picture(robot))).as("the tube grew").isGreaterThan(100);
         for (DemoJob demo : DemoJob.values()) {
             robot.interact(() -> app.bench.open(demo.job(), Optional.empty()));

@@ -1,4 +1,5 @@
 package mildtilt.app;
+
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Files;
@@ -52,7 +53,10 @@ class StartPageTest {
     }
 
     private boolean shown(FxRobot robot, String id) {
-        return robot.lookup(id).tryQuery().filter(n -> n.isVisible() && AppWindow.shownInTree(n)).isPresent();
+        return robot.lookup(id)
+                .tryQuery()
+                .filter(n -> n.isVisible() && AppWindow.shownInTree(n))
+                .isPresent();
     }
 
     @Test
@@ -60,7 +64,11 @@ class StartPageTest {
         assertThat(shown(robot, "#start-page")).isTrue();
         assertThat(AppWindow.cutOff(robot.lookup("#start-page").query())).isEmpty();
         AppWindow.press(robot, "#start-gear-box-to-knuckle");
-        assertThat(robot.lookup("#start-axle-sprung-beam").queryAs(ToggleButton.class).isSelected()).as("the axle that goes with it").isTrue();
+        assertThat(robot.lookup("#start-axle-sprung-beam")
+                        .queryAs(ToggleButton.class)
+                        .isSelected())
+                .as("the axle that goes with it")
+                .isTrue();
         AppWindow.press(robot, "#start-axle-struts");
         AppWindow.press(robot, "#start-gear-box-centre-link");
         AppWindow.until(() -> !robot.lookup("#start-own").query().isDisabled());
@@ -103,7 +111,9 @@ class StartPageTest {
         robot.clickOn("#start-own");
         AppWindow.until(() -> !shown(robot, "#start-page"));
         app.settleWhole();
-        assertThat(app.bench.workedProperty().get().orElseThrow().now().findings()).as("no findings of its own making").noneMatch(f -> f.severity() == Severity.STOP);
+        assertThat(app.bench.workedProperty().get().orElseThrow().now().findings())
+                .as("no findings of its own making")
+                .noneMatch(f -> f.severity() == Severity.STOP);
         // The rack 20 mm back: pressed in the strip, typed in the panel.
         robot.clickOn("#stage-linkage");
         robot.clickOn("#element-" + Element.trainOf(app.bench.job()).indexOf(new Element.GearElement()));
@@ -120,7 +130,9 @@ class StartPageTest {
             robot.clickOn("#set-all-forks");
         }
         app.settle();
-        assertThat(robot.lookup("#set-all-forks").query().isDisabled()).as("clocked").isTrue();
+        assertThat(robot.lookup("#set-all-forks").query().isDisabled())
+                .as("clocked")
+                .isTrue();
         // The tightest gap: the first of the list, and the window goes there.
         robot.clickOn("#stage-clearance");
         robot.clickOn("#side-gaps");
@@ -162,7 +174,8 @@ class StartPageTest {
             AppWindow.until(() -> app.bench.redoable().isPresent());
             robot.clickOn("#redo");
         });
-        step(robot, 6, () -> robot.press(KeyCode.ALT, KeyCode.SHIFT, KeyCode.LEFT).release(KeyCode.LEFT, KeyCode.SHIFT, KeyCode.ALT));
+        step(robot, 6, () -> robot.press(KeyCode.ALT, KeyCode.SHIFT, KeyCode.LEFT)
+                .release(KeyCode.LEFT, KeyCode.SHIFT, KeyCode.ALT));
         step(robot, 7, () -> {
             AppWindow.openRow(robot, row(robot, Fault.TOUCHES));
             AppWindow.press(robot, row(robot, Fault.TOUCHES) + "-remedy-1");
@@ -171,10 +184,11 @@ class StartPageTest {
             AppWindow.openRow(robot, row(robot, Fault.STUD_DOES_NOT_SEAT));
             AppWindow.press(robot, row(robot, Fault.STUD_DOES_NOT_SEAT) + "-remedy-0");
         });
-        step(robot, 9, () -> { });
+        step(robot, 9, () -> {});
         assertThat(shown(robot, "#tour")).isFalse();
         app.settle();
-        assertThat(app.bench.workedProperty().get().orElseThrow().now().findings()).noneMatch(f -> f.severity() == Severity.STOP);
+        assertThat(app.bench.workedProperty().get().orElseThrow().now().findings())
+                .noneMatch(f -> f.severity() == Severity.STOP);
     }
 
     /** What the tour does for the user ends as well. */
@@ -190,7 +204,8 @@ class StartPageTest {
             });
         }
         app.settle();
-        assertThat(app.bench.workedProperty().get().orElseThrow().now().findings()).noneMatch(f -> f.severity() == Severity.STOP);
+        assertThat(app.bench.workedProperty().get().orElseThrow().now().findings())
+                .noneMatch(f -> f.severity() == Severity.STOP);
     }
 
     private double jointHeight() {
@@ -198,21 +213,31 @@ class StartPageTest {
     }
 
     private String row(FxRobot robot, Fault fault) {
-        AppWindow.until(() -> robot.lookup("#notes .finding-card").queryAll().stream().anyMatch(n -> fault.equals(n.getProperties().get(Fault.class))));
-        return "#" + robot.lookup("#notes .finding-card").queryAll().stream().filter(n -> fault.equals(n.getProperties().get(Fault.class))).findFirst().orElseThrow().getId();
+        AppWindow.until(() -> robot.lookup("#notes .finding-card").queryAll().stream()
+                .anyMatch(n -> fault.equals(n.getProperties().get(Fault.class))));
+        return "#"
+                + robot.lookup("#notes .finding-card").queryAll().stream()
+                        .filter(n -> fault.equals(n.getProperties().get(Fault.class)))
+                        .findFirst()
+                        .orElseThrow()
+                        .getId();
     }
 
     private void step(FxRobot robot, int number, Runnable act) {
         AppWindow.until(() -> app.text(robot, "#tour-words").startsWith(number + " of 9."));
         assertThat(AppWindow.cutOff(robot.lookup("#tour").query())).isEmpty();
         AppWindow.until(() -> shown(robot, "#tour-light"));
-        Bounds lit = robot.lookup("#tour-light").query().localToScene(robot.lookup("#tour-light").query().getLayoutBounds());
+        Bounds lit = robot.lookup("#tour-light")
+                .query()
+                .localToScene(robot.lookup("#tour-light").query().getLayoutBounds());
         assertThat(lit.getMinX()).as("lit at step " + number).isGreaterThanOrEqualTo(-8);
         assertThat(lit.getMinY()).isGreaterThanOrEqualTo(-8);
         assertThat(lit.getMaxX()).isLessThanOrEqualTo(app.stage.getScene().getWidth() + 8);
         assertThat(lit.getMaxY()).isLessThanOrEqualTo(app.stage.getScene().getHeight() + 8);
         if (number < 9) {
-            assertThat(robot.lookup("#tour-next").query().isDisabled()).as("step " + number + " waits").isTrue();
+            assertThat(robot.lookup("#tour-next").query().isDisabled())
+                    .as("step " + number + " waits")
+                    .isTrue();
         }
         act.run();
         AppWindow.press(robot, "#tour-next");
@@ -222,13 +247,38 @@ class StartPageTest {
     void anyFigureLeadsToItsWordInTheGlossary(FxRobot robot) {
         robot.interact(() -> app.bench.open(DemoJob.MARSH_CARRIER.job(), Optional.empty()));
         app.settle();
-        Node figure = robot.lookup(".compare-grid .label").match((Label l) -> l.getText().equals("Column ripple")).query();
-        robot.interact(() -> figure.fireEvent(new MouseEvent(MouseEvent.MOUSE_CLICKED, 1, 1, 1, 1, MouseButton.PRIMARY, 1, false, false, false, false, true, false, false, true, false, true, null)));
+        Node figure = robot.lookup(".compare-grid .label")
+                .match((Label l) -> l.getText().equals("Column ripple"))
+                .query();
+        robot.interact(() -> figure.fireEvent(new MouseEvent(
+                MouseEvent.MOUSE_CLICKED,
+                1,
+                1,
+                1,
+                1,
+                MouseButton.PRIMARY,
+                1,
+                false,
+                false,
+                false,
+                false,
+                true,
+                false,
+                false,
+                true,
+                false,
+                true,
+                null)));
         AppWindow.until(() -> robot.lookup("#glossary-search").tryQuery().isPresent());
-        assertThat(robot.lookup("#glossary-search").queryAs(TextField.class).getText()).isEqualTo("Ripple");
-        assertThat(robot.lookup("#glossary-terms .label").queryAllAs(Label.class)).anyMatch(l -> l.getText().startsWith("How much quicker and slower")).anyMatch(l -> l.getText().startsWith("Usual: Under 10 %"));
-        robot.interact(() -> robot.lookup("#glossary-search").queryAs(TextField.class).setText(""));
-        assertThat(robot.lookup("#glossary-terms .sub-head").queryAllAs(Label.class)).hasSize(Glossary.terms().size());
+        assertThat(robot.lookup("#glossary-search").queryAs(TextField.class).getText())
+                .isEqualTo("Ripple");
+        assertThat(robot.lookup("#glossary-terms .label").queryAllAs(Label.class))
+                .anyMatch(l -> l.getText().startsWith("How much quicker and slower"))
+                .anyMatch(l -> l.getText().startsWith("Usual: Under 10 %"));
+        robot.interact(
+                () -> robot.lookup("#glossary-search").queryAs(TextField.class).setText(""));
+        assertThat(robot.lookup("#glossary-terms .sub-head").queryAllAs(Label.class))
+                .hasSize(Glossary.terms().size());
         AppWindow.answer(robot, "Close");
     }
 
@@ -248,7 +298,8 @@ class StartPageTest {
         AppWindow.answer(robot, "Save mine over it");
         AppWindow.until(() -> !app.bench.unsaved());
         assertThat(JobFile.open(file).title()).isEqualTo("mine");
-        assertThat(JobFile.open(file.resolveSibling("shared.theirs.tilt")).title()).isEqualTo("theirs");
+        assertThat(JobFile.open(file.resolveSibling("shared.theirs.tilt")).title())
+                .isEqualTo("theirs");
         // Gone is no quarrel: it is written anew.
         Files.delete(file);
         robot.interact(() -> app.bench.edit("More", j -> j.withTitle("more")));

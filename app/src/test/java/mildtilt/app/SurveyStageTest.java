@@ -1,4 +1,5 @@
 package mildtilt.app;
+
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Files;
@@ -6,7 +7,6 @@ import java.util.Optional;
 import javafx.application.Platform;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.control.ChoiceBox;
-import javafx.scene.control.Label;
 import javafx.stage.Stage;
 import mildtilt.app.workbench.SideTab;
 import mildtilt.app.workbench.WorkStage;
@@ -25,7 +25,6 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
-import org.testfx.util.WaitForAsyncUtils;
 
 /** The survey stage as its users work in it: measure, see what is wrong, put points where they are. */
 @ExtendWith(ApplicationExtension.class)
@@ -56,9 +55,17 @@ class SurveyStageTest {
     void theMisreadTapeIsNamedAndMendedAndThePointPutThere(FxRobot robot) {
         assertThat(app.bench.sideTabProperty().get()).isEqualTo(SideTab.MEASURED);
         untilSays(robot, "! gear input, tape from mark D, looks wrong: misread by about 29.6 mm");
-        assertThat(says(robot, "The axle stands 0.26° from square to the frame")).isTrue();
+        assertThat(says(robot, "The axle stands 0.26° from square to the frame"))
+                .isTrue();
         AppWindow.press(robot, "#survey-point-gear-input");
-        double read = ((Reading.Tape) app.bench.job().survey().point(new Id("gear_input")).orElseThrow().readings().get(3)).length();
+        double read = ((Reading.Tape) app.bench
+                        .job()
+                        .survey()
+                        .point(new Id("gear_input"))
+                        .orElseThrow()
+                        .readings()
+                        .get(3))
+                .length();
         AppWindow.type(robot, "#survey-length-gear-input-3", Double.toString(read - 30));
         untilSays(robot, "No reading stands out.");
         Point plan = JobPoints.position(app.bench.job(), new PointId.GearInput());
@@ -75,16 +82,21 @@ class SurveyStageTest {
 
     @Test
     void pointsComeFromACsvOnceTheColumnsWereSeen(FxRobot robot) throws Exception {
-        app.chosen = Files.writeString(AppWindow.temporary().resolve("bay.csv"), "mark,z cm,x cm,y cm\nsill left,31,-80,62\nsill right,31.2,-80,-62\n");
-        Platform.runLater(() -> robot.lookup("#survey-csv").queryAs(ButtonBase.class).fire());
+        app.chosen = Files.writeString(
+                AppWindow.temporary().resolve("bay.csv"),
+                "mark,z cm,x cm,y cm\nsill left,31,-80,62\nsill right,31.2,-80,-62\n");
+        Platform.runLater(
+                () -> robot.lookup("#survey-csv").queryAs(ButtonBase.class).fire());
         AppWindow.until(() -> robot.lookup("#points-x").tryQuery().isPresent());
-        assertThat(robot.lookup("#points-x").queryAs(ChoiceBox.class).getValue()).isEqualTo(2);
+        assertThat(robot.lookup("#points-x").queryAs(ChoiceBox.class).getValue())
+                .isEqualTo(2);
         AppWindow.answer(robot, "Import");
         untilSays(robot, "x −800.0 mm, y 620.0 mm, z 310.0 mm");
         // A file that can't be taken changes nothing.
         Job before = app.bench.job();
         Files.writeString(app.chosen, "mark,x,y,z\nsill,one,2,3\n");
-        Platform.runLater(() -> robot.lookup("#survey-csv").queryAs(ButtonBase.class).fire());
+        Platform.runLater(
+                () -> robot.lookup("#survey-csv").queryAs(ButtonBase.class).fire());
         AppWindow.answer(robot, "Import");
         AppWindow.until(() -> robot.lookup("#problem-text").tryQuery().isPresent());
         assertThat(app.text(robot, "#problem-text")).contains("line 2").contains("\"one\" is not a usable number");
@@ -111,13 +123,28 @@ class SurveyStageTest {
         assertThat(says(robot, "one misread tape would not be seen")).isTrue();
         AppWindow.type(robot, "#survey-add-mark", "mark on the sill");
         AppWindow.menu(robot, "#survey-read-mark-1", "survey-add-tape");
-        assertThat(app.bench.job().survey().point(new Id("mark-1")).orElseThrow().readings()).singleElement().isInstanceOf(Reading.Tape.class);
+        assertThat(app.bench
+                        .job()
+                        .survey()
+                        .point(new Id("mark-1"))
+                        .orElseThrow()
+                        .readings())
+                .singleElement()
+                .isInstanceOf(Reading.Tape.class);
         AppWindow.press(robot, "#survey-drop-mark-1-0");
         AppWindow.press(robot, "#survey-out-mark-1");
         assertThat(app.bench.job().survey().point(new Id("mark-1"))).isEmpty();
         robot.interact(app.bench::undo);
         assertThat(app.bench.job().survey().point(new Id("mark-1"))).isPresent();
-        robot.interact(() -> app.bench.open(Job.of("nothing yet", new Plan(app.bench.job().vehicle(), Optional.empty(), Optional.empty(), app.bench.job().targets())), Optional.empty()));
+        robot.interact(() -> app.bench.open(
+                Job.of(
+                        "nothing yet",
+                        new Plan(
+                                app.bench.job().vehicle(),
+                                Optional.empty(),
+                                Optional.empty(),
+                                app.bench.job().targets())),
+                Optional.empty()));
         untilSays(robot, "Give each point what you can measure");
     }
 

@@ -1,4 +1,5 @@
 package mildtilt.app;
+
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 import static org.assertj.core.api.Assumptions.assumeThat;
@@ -13,7 +14,6 @@ import javafx.application.Platform;
 import javafx.geometry.Bounds;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
-import javafx.scene.control.Button;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
@@ -88,13 +88,17 @@ class ViewsTest {
         assertThat(robot.lookup("#element-5").query().getAccessibleText()).isEqualTo("Lower joint, angle 37.4°, Stop");
         assertThat(robot.lookup("#element-9").query().getAccessibleText()).endsWith("36 %, Check");
         robot.clickOn("#element-2");
-        assertThat(app.bench.selectionProperty().get()).as("a second press lets go").isEmpty();
+        assertThat(app.bench.selectionProperty().get())
+                .as("a second press lets go")
+                .isEmpty();
     }
 
     @Test
     void everySizeOfEveryElementIsTypedAndTaken(FxRobot robot) {
         // Without a range to go through the many jobs made here are worked out sooner.
-        robot.interact(() -> app.bench.edit("No range", j -> j.editColumn(c -> c.withInstallation(c.installation().withFrameMovement(0)))));
+        robot.interact(() -> app.bench.edit(
+                "No range",
+                j -> j.editColumn(c -> c.withInstallation(c.installation().withFrameMovement(0)))));
         app.settle();
         Set<String> typed = new HashSet<>();
         for (Element element : Element.trainOf(app.bench.job())) {
@@ -102,9 +106,13 @@ class ViewsTest {
             Set<Node> fields = Set.copyOf(robot.lookup("#piece .measure-field").queryAll());
             assertThat(fields).as(element.toString()).isNotEmpty();
             // A size that several elements of a kind have is typed at the first.
-            for (String id : fields.stream().map(Node::getId).filter(typed::add)
+            for (String id : fields.stream()
+                    .map(Node::getId)
+                    .filter(typed::add)
                     // The three coordinates of a point are typed into fields of one kind.
-                    .filter(id -> !id.startsWith("field-y-") && !id.startsWith("field-z-")).sorted().toList()) {
+                    .filter(id -> !id.startsWith("field-y-") && !id.startsWith("field-z-"))
+                    .sorted()
+                    .toList()) {
                 robot.interact(() -> typeAndUndo(robot, id));
             }
         }
@@ -116,12 +124,19 @@ class ViewsTest {
         String was = field.getText();
         field.requestFocus();
         // A size that is not known yet is given one; a stud or a shaft is turned a little.
-        field.setText(was.equals("none") ? "14" : id.contains("teeth") ? String.valueOf(Integer.parseInt(was) + 1) : String.valueOf(another(was)));
+        field.setText(
+                was.equals("none")
+                        ? "14"
+                        : id.contains("teeth")
+                                ? String.valueOf(Integer.parseInt(was) + 1)
+                                : String.valueOf(another(was)));
         field.getOnAction().handle(null);
         assertThat(app.bench.job()).as(id + " from " + was).isNotEqualTo(before);
         app.bench.undo();
         assertThat(app.bench.job()).as(id).isEqualTo(before);
-        assertThat(robot.lookup("#" + id).queryAs(TextField.class).getText()).as("shown again").isEqualTo(was);
+        assertThat(robot.lookup("#" + id).queryAs(TextField.class).getText())
+                .as("shown again")
+                .isEqualTo(was);
     }
 
     /** Not far from what was there; a part of a whole stays one. */
@@ -140,12 +155,14 @@ class ViewsTest {
             field.setText("wide");
             field.getOnAction().handle(null);
         });
-        assertThat(field.getPseudoClassStates()).anyMatch(p -> p.getPseudoClassName().equals("wrong"));
+        assertThat(field.getPseudoClassStates())
+                .anyMatch(p -> p.getPseudoClassName().equals("wrong"));
         assertThat(field.getTooltip().getText()).contains("\"wide\" is not a number");
         robot.interact(field::requestFocus);
         robot.type(KeyCode.ESCAPE);
         assertThat(field.getText()).isEqualTo("35°");
-        assertThat(field.getPseudoClassStates()).noneMatch(p -> p.getPseudoClassName().equals("wrong"));
+        assertThat(field.getPseudoClassStates())
+                .noneMatch(p -> p.getPseudoClassName().equals("wrong"));
         assertThat(app.bench.job()).isEqualTo(DemoJob.MARSH_CARRIER.job());
     }
 
@@ -157,8 +174,15 @@ class ViewsTest {
         for (int i = 0; i < 4; i++) {
             press(robot, KeyCode.CONTROL, digits[i]);
             robot.interact(() -> app.stage.getScene().getRoot().layout());
-            Bounds large = robot.lookup(titles[i]).query().getParent().getParent().localToScene(
-                    robot.lookup(titles[i]).query().getParent().getParent().getLayoutBounds());
+            Bounds large = robot.lookup(titles[i])
+                    .query()
+                    .getParent()
+                    .getParent()
+                    .localToScene(robot.lookup(titles[i])
+                            .query()
+                            .getParent()
+                            .getParent()
+                            .getLayoutBounds());
             assertThat(large.getWidth()).isGreaterThan(500);
         }
         press(robot, KeyCode.CONTROL, KeyCode.DIGIT1);
@@ -166,7 +190,8 @@ class ViewsTest {
         Bounds fitted = joint.getBoundsInParent();
         press(robot, KeyCode.CONTROL, KeyCode.EQUALS);
         press(robot, KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.LEFT);
-        assertThat(robot.lookup("#sheet-side-upper-joint-centre").query().getBoundsInParent()).isNotEqualTo(fitted);
+        assertThat(robot.lookup("#sheet-side-upper-joint-centre").query().getBoundsInParent())
+                .isNotEqualTo(fitted);
         press(robot, KeyCode.CONTROL, KeyCode.DIGIT0);
         Bounds again = robot.lookup("#sheet-side-upper-joint-centre").query().getBoundsInParent();
         assertThat(again.getCenterX()).isCloseTo(fitted.getCenterX(), within(0.5));
@@ -178,7 +203,8 @@ class ViewsTest {
         app.settle();
         press(robot, KeyCode.CONTROL, KeyCode.DIGIT4);
         if (!Platform.isSupported(ConditionalFeature.SCENE3D)) {
-            assertThat(robot.lookup("#sheet-solid .hint").queryAs(Label.class).getText()).contains("can't draw solids");
+            assertThat(robot.lookup("#sheet-solid .hint").queryAs(Label.class).getText())
+                    .contains("can't draw solids");
         }
         assertThat(robot.lookup("#sheet-solid").tryQuery()).isPresent();
     }
@@ -187,14 +213,19 @@ class ViewsTest {
     void lightAndDarkAndEveryUnit(FxRobot robot) {
         app.settle();
         Color[] paper = new Color[2];
-        robot.interact(() -> paper[0] = app.stage.getScene().snapshot(null).getPixelReader().getColor(700, 700));
+        robot.interact(() ->
+                paper[0] = app.stage.getScene().snapshot(null).getPixelReader().getColor(700, 700));
         press(robot, KeyCode.CONTROL, KeyCode.D);
-        robot.interact(() -> paper[1] = app.stage.getScene().snapshot(null).getPixelReader().getColor(700, 700));
+        robot.interact(() ->
+                paper[1] = app.stage.getScene().snapshot(null).getPixelReader().getColor(700, 700));
         assertThat(paper[0].getBrightness()).isGreaterThan(0.8);
         assertThat(paper[1].getBrightness()).isLessThan(0.3);
         String[] shown = {"334.6 mm", "13.175\"", "13 3/16\""};
         for (LengthUnit unit : LengthUnit.values()) {
-            robot.interact(() -> robot.lookup("#length-unit").queryAs(ChoiceBox.class).getSelectionModel().select(unit.ordinal()));
+            robot.interact(() -> robot.lookup("#length-unit")
+                    .queryAs(ChoiceBox.class)
+                    .getSelectionModel()
+                    .select(unit.ordinal()));
             assertThat(app.bench.lengthUnit()).isEqualTo(unit);
             assertThat(app.text(robot, "#now-tie_rod")).isEqualTo(shown[unit.ordinal()]);
         }
@@ -203,7 +234,8 @@ class ViewsTest {
     @Test
     void everyCurveAndEveryBeforeIsShown(FxRobot robot) {
         app.settle();
-        robot.interact(() -> app.bench.edit("longer travel", j -> j.withVehicle(j.vehicle().withBump(80))));
+        robot.interact(() ->
+                app.bench.edit("longer travel", j -> j.withVehicle(j.vehicle().withBump(80))));
         app.settle();
         @SuppressWarnings("unchecked")
         ChoiceBox<Object> curve = robot.lookup("#curve").queryAs(ChoiceBox.class);
@@ -211,12 +243,14 @@ class ViewsTest {
         for (int i = 0; i < curve.getItems().size(); i++) {
             int choice = i;
             robot.interact(() -> curve.getSelectionModel().select(choice));
-            assertThat(robot.lookup("#plot").query().getAccessibleText()).isEqualTo(
-                    curve.getConverter().toString(curve.getItems().get(i)));
+            assertThat(robot.lookup("#plot").query().getAccessibleText())
+                    .isEqualTo(curve.getConverter().toString(curve.getItems().get(i)));
         }
         robot.interact(() -> app.bench.stageProperty().set(WorkStage.LINKAGE));
         robot.interact(() -> app.bench.stageProperty().set(WorkStage.COLUMN));
-        assertThat(curve.getSelectionModel().getSelectedIndex()).as("the stage brings its curve").isZero();
+        assertThat(curve.getSelectionModel().getSelectedIndex())
+                .as("the stage brings its curve")
+                .isZero();
         press(robot, KeyCode.CONTROL, KeyCode.B);
         assertThat(app.bench.comparedProperty().get()).isEqualTo(Compared.PINNED);
         assertThat(app.text(robot, "#message")).startsWith("Marked");
@@ -294,19 +328,24 @@ class ViewsTest {
             app.bench.showPart(Optional.of(new Element.ShaftAt(1)));
             robot.lookup("#show-whole").queryButton().fire();
         });
-        body = middle(robot, "#sheet-side-upper-joint-centre").midpoint(middle(robot, "#sheet-side-lower-joint-centre"));
+        body = middle(robot, "#sheet-side-upper-joint-centre")
+                .midpoint(middle(robot, "#sheet-side-lower-joint-centre"));
         robot.drag(body, MouseButton.PRIMARY).moveBy(8, 0).moveBy(8, 4).drop();
         WaitForAsyncUtils.waitForFxEvents();
-        Vector went = JobPoints.position(app.bench.job(), new PointId.JointCentre(0)).minus(upper);
+        Vector went =
+                JobPoints.position(app.bench.job(), new PointId.JointCentre(0)).minus(upper);
         assertThat(went.x()).as("rearward is to the right").isLessThan(-5);
         assertThat(went.y()).isZero();
-        assertThat(JobPoints.position(app.bench.job(), new PointId.JointCentre(1)).minus(lower)).isEqualTo(went);
+        assertThat(JobPoints.position(app.bench.job(), new PointId.JointCentre(1))
+                        .minus(lower))
+                .isEqualTo(went);
         robot.interact(app.bench::undo);
         assertThat(app.bench.job()).isEqualTo(before);
     }
 
     private static Point2D middle(FxRobot robot, String id) {
-        Bounds at = robot.lookup(id).query().localToScreen(robot.lookup(id).query().getBoundsInLocal());
+        Bounds at =
+                robot.lookup(id).query().localToScreen(robot.lookup(id).query().getBoundsInLocal());
         return new Point2D(at.getCenterX(), at.getCenterY());
     }
 
@@ -323,7 +362,8 @@ class ViewsTest {
         assertThat(app.bench.hands().steeringWheelDeg()).isCloseTo(90, within(3.0));
         Node lever = robot.lookup("#travel-right").query();
         Bounds leverAt = lever.localToScreen(lever.getLayoutBounds());
-        robot.moveTo(leverAt.getCenterX(), leverAt.getMinY() + 24).press(MouseButton.PRIMARY)
+        robot.moveTo(leverAt.getCenterX(), leverAt.getMinY() + 24)
+                .press(MouseButton.PRIMARY)
                 .release(MouseButton.PRIMARY);
         assertThat(app.bench.hands().travelRight()).isGreaterThan(50);
         assertThat(app.bench.hands().travelLeft()).isZero();
@@ -338,15 +378,14 @@ class ViewsTest {
     @Test
     void unsavedWorkIsAskedAboutAndSaved(FxRobot robot) throws Exception {
         app.settle();
-        robot.interact(() -> app.bench.edit("longer travel", j -> j.withVehicle(j.vehicle().withBump(80))));
+        robot.interact(() ->
+                app.bench.edit("longer travel", j -> j.withVehicle(j.vehicle().withBump(80))));
         assertThat(app.stage.getTitle()).contains("not saved");
         app.chosen = folder.resolve("kept.tilt");
-        Platform.runLater(() -> app.stage.fireEvent(
-                new WindowEvent(app.stage, WindowEvent.WINDOW_CLOSE_REQUEST)));
+        Platform.runLater(() -> app.stage.fireEvent(new WindowEvent(app.stage, WindowEvent.WINDOW_CLOSE_REQUEST)));
         AppWindow.answer(robot, "Cancel");
         assertThat(app.stage.isShowing()).isTrue();
-        Platform.runLater(() -> app.stage.fireEvent(
-                new WindowEvent(app.stage, WindowEvent.WINDOW_CLOSE_REQUEST)));
+        Platform.runLater(() -> app.stage.fireEvent(new WindowEvent(app.stage, WindowEvent.WINDOW_CLOSE_REQUEST)));
         AppWindow.answer(robot, "Save");
         AppWindow.until(() -> !app.stage.isShowing());
         assertThat(JobFile.open(app.chosen).vehicle().bump()).isEqualTo(80);
@@ -360,7 +399,8 @@ class ViewsTest {
         // A copy with a lock that nobody holds is what a killed program leaves.
         Path state = folder.resolve("state");
         JobFile.save(state.resolve("dead.tilt"), lost);
-        Files.writeString(state.resolve("dead.origin"), folder.resolve("lost.tilt").toString());
+        Files.writeString(
+                state.resolve("dead.origin"), folder.resolve("lost.tilt").toString());
         Files.writeString(state.resolve("dead.lock"), "");
         Platform.runLater(() -> app.shell.documents().offerRecovered(app.stage));
         AppWindow.answer(robot, "Recover it");

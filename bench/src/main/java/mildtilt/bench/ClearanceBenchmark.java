@@ -1,4 +1,5 @@
 package mildtilt.bench;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -46,7 +47,8 @@ public class ClearanceBenchmark {
     private final Job carrier = DemoJob.MARSH_CARRIER.job();
     private final SteeringTrain train = new SteeringTrain(carrier);
     private final Convex drum = Convex.cylinder(new Point(0, 620, 390), new Point(0, 900, 390), 390, 40);
-    private final Convex box = Convex.box(new Point(-250, 400, 700), new Vector(60, 0, 0), new Vector(10, 40, 0), new Vector(0, 0, 50));
+    private final Convex box =
+            Convex.box(new Point(-250, 400, 700), new Vector(60, 0, 0), new Vector(10, 40, 0), new Vector(0, 0, 50));
     private Job scanned = carrier;
     private Solid.Skin skin = new Solid.Skin(hills(3), RigidMove.NONE);
     private Job forty = carrier;
@@ -55,12 +57,19 @@ public class ClearanceBenchmark {
     public void prepare() {
         TriangleMesh mesh = hills(501);
         skin = new Solid.Skin(mesh, RigidMove.by(new Vector(-600, -300, 700)));
-        scanned = carrier.editSurroundings(s -> s.with(Obstacle.fixed("bay", new Shape.Scan(mesh, "bay.stl", new Point(-600, -300, 760), 0, 0, 0))));
+        scanned = carrier.editSurroundings(s ->
+                s.with(Obstacle.fixed("bay", new Shape.Scan(mesh, "bay.stl", new Point(-600, -300, 760), 0, 0, 0))));
         List<Obstacle> all = new ArrayList<>(carrier.surroundings().obstacles());
         for (int i = all.size(); i < 40; i++) {
-            all.add(Obstacle.fixed("block " + i, new Shape.Box(new Point(-900 + 40 * i, -200 - 7 * (i % 9), 300 + 23 * (i % 17)), 60, 50, 40)));
+            all.add(Obstacle.fixed(
+                    "block " + i,
+                    new Shape.Box(new Point(-900 + 40 * i, -200 - 7 * (i % 9), 300 + 23 * (i % 17)), 60, 50, 40)));
         }
-        forty = carrier.withSurroundings(new Surroundings(all, Optional.empty(), carrier.surroundings().own(), carrier.surroundings().meant()));
+        forty = carrier.withSurroundings(new Surroundings(
+                all,
+                Optional.empty(),
+                carrier.surroundings().own(),
+                carrier.surroundings().meant()));
         Gaps.between(Solid.of(box), skin);
     }
 
@@ -120,6 +129,7 @@ public class ClearanceBenchmark {
     /** Until the first route is there. */
     @Benchmark
     public RouteAnswer firstRoutePastForty() {
-        return RouteFinder.search(forty, RouteQuestion.USUAL.withTilt(-40, 40).withJoints(2, 3), (_, found) -> found.isEmpty());
+        return RouteFinder.search(
+                forty, RouteQuestion.USUAL.withTilt(-40, 40).withJoints(2, 3), (_, found) -> found.isEmpty());
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.bench;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
@@ -54,19 +55,34 @@ public class ColumnBenchmark {
         List<Point> points = new ArrayList<>(List.of(new Point(-1000, 300, 900)));
         for (int i = 0; i <= joints; i++) {
             Point p = points.getLast();
-            points.add(new Point(p.x() + 150 + 100 * r.nextDouble(), p.y() + 160 * (r.nextDouble() - 0.5), p.z() - 160 * r.nextDouble()));
+            points.add(new Point(
+                    p.x() + 150 + 100 * r.nextDouble(),
+                    p.y() + 160 * (r.nextDouble() - 0.5),
+                    p.z() - 160 * r.nextDouble()));
         }
         List<Shaft> shafts = new ArrayList<>();
         List<Joint> all = new ArrayList<>();
         for (int i = 0; i <= joints; i++) {
             shafts.add(Shaft.round(Id.Kind.SHAFT.first(), "Shaft " + i, 20, 0, true));
             if (i < joints) {
-                all.add(Joint.single(Id.Kind.JOINT.first(), "Joint " + i, points.get(i + 1), 35, YokeDimensions.NONE, YokeDimensions.NONE));
+                all.add(Joint.single(
+                        Id.Kind.JOINT.first(),
+                        "Joint " + i,
+                        points.get(i + 1),
+                        35,
+                        YokeDimensions.NONE,
+                        YokeDimensions.NONE));
             }
         }
-        Column c = new Column(new SteeringWheel(360, points.getFirst(), YokeDimensions.NONE), shafts, all, new GearInput(points.getLast(), YokeDimensions.NONE));
+        Column c = new Column(
+                new SteeringWheel(360, points.getFirst(), YokeDimensions.NONE),
+                shafts,
+                all,
+                new GearInput(points.getLast(), YokeDimensions.NONE));
         train = new ColumnTrain(c);
-        job = DemoJob.MARSH_CARRIER.job().withColumn(c.withInstallation(c.installation().withFrameMovement(3)));
+        job = DemoJob.MARSH_CARRIER
+                .job()
+                .withColumn(c.withInstallation(c.installation().withFrameMovement(3)));
     }
 
     @Benchmark

@@ -1,4 +1,5 @@
 package mildtilt.bench;
+
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -33,7 +34,23 @@ public final class DragFrames {
             running.window().setX(0);
             running.window().setY(0);
             running.bench().selectionProperty().set(Optional.of(new Element.JointAt(0)));
-            after(6000, () -> drag(scene, "#sheet-side-angle", 0, 12, "bending a joint", () -> after(1000, () -> drag(scene, "#wheel-dial", 0.35, 60, "turning the wheel", () -> System.exit(0)))));
+            after(
+                    6000,
+                    () -> drag(
+                            scene,
+                            "#sheet-side-angle",
+                            0,
+                            12,
+                            "bending a joint",
+                            () -> after(
+                                    1000,
+                                    () -> drag(
+                                            scene,
+                                            "#wheel-dial",
+                                            0.35,
+                                            60,
+                                            "turning the wheel",
+                                            () -> System.exit(0)))));
         })));
     }
 
@@ -73,7 +90,14 @@ public final class DragFrames {
                     stop();
                     robot.mouseRelease(MouseButton.PRIMARY);
                     Collections.sort(ms);
-                    System.out.printf(Locale.ROOT, "drag %s, ms between frames: half of them up to %.0f, nineteen of twenty up to %.0f, longest %.0f (%d frames)%n", what, ms.get(ms.size() / 2), ms.get(ms.size() * 19 / 20), ms.getLast(), ms.size());
+                    System.out.printf(
+                            Locale.ROOT,
+                            "drag %s, ms between frames: half of them up to %.0f, nineteen of twenty up to %.0f, longest %.0f (%d frames)%n",
+                            what,
+                            ms.get(ms.size() / 2),
+                            ms.get(ms.size() * 19 / 20),
+                            ms.getLast(),
+                            ms.size());
                     System.out.flush();
                     then.run();
                     return;

@@ -1,4 +1,5 @@
 package mildtilt.bench;
+
 import java.util.Optional;
 import java.util.concurrent.TimeUnit;
 import mildtilt.describe.RangeCheck;

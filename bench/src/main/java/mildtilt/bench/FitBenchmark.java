@@ -1,4 +1,5 @@
 package mildtilt.bench;
+
 import java.util.Optional;
 import java.util.concurrent.TimeUnit;
 import mildtilt.analysis.Analysis;
@@ -49,6 +50,6 @@ public class FitBenchmark {
     /** Twenty draws, clearances in three of them, on all cores. */
     @Benchmark
     public UncertaintyReport twentyDraws() {
-        return MonteCarlo.of(job, plan, new MonteCarlo.Settings(20, 8, 0, 1), _ -> { }, () -> false);
+        return MonteCarlo.of(job, plan, new MonteCarlo.Settings(20, 8, 0, 1), _ -> {}, () -> false);
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.bench;
+
 import java.util.concurrent.TimeUnit;
 import mildtilt.format.DemoJob;
 import mildtilt.geometry.Side;
@@ -33,6 +34,7 @@ public class GeneralBenchmark {
     private double travel;
     /** Of the steering wheel each way, degrees. */
     private double reach;
+
     private int at;
 
     /** It is the same pose that is found, or the comparison is worth nothing. */
@@ -44,9 +46,14 @@ public class GeneralBenchmark {
         reach = Math.min(100, 0.8 * train.stopDeg(Side.LEFT).orElseThrow());
         for (double sw = 0; sw <= reach; sw += reach / 20) {
             double[] deg = general.pose(Math.toRadians(train.gearInputDeg(sw)), travel, -travel);
-            double ours = train.pose(sw, travel, -travel).assembled().orElseThrow().left().steerDeg();
+            double ours = train.pose(sw, travel, -travel)
+                    .assembled()
+                    .orElseThrow()
+                    .left()
+                    .steerDeg();
             if (Math.abs(deg[0] - ours) > 1e-5) {
-                throw new IllegalStateException(vehicle + " at " + sw + ": the general solver says " + deg[0] + " degrees, ours " + ours);
+                throw new IllegalStateException(
+                        vehicle + " at " + sw + ": the general solver says " + deg[0] + " degrees, ours " + ours);
             }
         }
         for (double sw = reach; sw >= -reach; sw -= reach / 20) {
@@ -86,7 +93,11 @@ public class GeneralBenchmark {
         for (int j = -20; j <= 20; j++) {
             for (int i = -30; i <= 30; i++) {
                 double up = travel * j / 10;
-                sum += train.pose(reach / 30 * (j % 2 == 0 ? i : -i), up, up).assembled().orElseThrow().left().steerDeg();
+                sum += train.pose(reach / 30 * (j % 2 == 0 ? i : -i), up, up)
+                        .assembled()
+                        .orElseThrow()
+                        .left()
+                        .steerDeg();
             }
         }
         return sum;

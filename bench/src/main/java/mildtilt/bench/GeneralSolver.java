@@ -1,4 +1,5 @@
 package mildtilt.bench;
+
 import java.util.EnumMap;
 import java.util.Map;
 import mildtilt.gear.ArmGear;
@@ -48,14 +49,20 @@ final class GeneralSolver {
         }
         for (Side s : Side.values()) {
             before.put(s, new double[6]);
-            rods.put(s, axle.innerEnd(s).orElseThrow().distanceTo(axle.corner(s).knuckle().tieRodPoint()));
+            rods.put(
+                    s,
+                    axle.innerEnd(s)
+                            .orElseThrow()
+                            .distanceTo(axle.corner(s).knuckle().tieRodPoint()));
         }
     }
 
     /** Steer angles of left and right, degrees. @param input of the gear to the left, rad */
     double[] pose(double input, double travelLeft, double travelRight) {
         Map<Side, Point> inner = inner(input);
-        return new double[] {steer(Side.LEFT, inner.get(Side.LEFT), travelLeft), steer(Side.RIGHT, inner.get(Side.RIGHT), travelRight)};
+        return new double[] {
+            steer(Side.LEFT, inner.get(Side.LEFT), travelLeft), steer(Side.RIGHT, inner.get(Side.RIGHT), travelRight)
+        };
     }
 
     private Map<Side, Point> inner(double input) {
@@ -68,50 +75,87 @@ final class GeneralSolver {
         if (axle.linkage() instanceof CentreLink c) {
             SwingArm idler = c.idler(gear);
             double length = gear.armEnd().distanceTo(idler.end());
-            relay = solved(x -> new double[] {idler.axis().turned(idler.end(), x[0]).distanceTo(end) - length}, relay);
+            relay = solved(
+                    x -> new double[] {idler.axis().turned(idler.end(), x[0]).distanceTo(end) - length}, relay);
             Point far = idler.axis().turned(idler.end(), relay[0]);
             return Map.of(Side.LEFT, c.innerAt(Side.LEFT, end, far), Side.RIGHT, c.innerAt(Side.RIGHT, end, far));
         }
         if (axle.linkage() instanceof BellCrank b) {
             double length = gear.armEnd().distanceTo(b.dragRodPoint());
-            relay = solved(x -> new double[] {b.pivot().turned(b.dragRodPoint(), x[0]).distanceTo(end) - length}, relay);
-            return Map.of(Side.LEFT, b.pivot().turned(b.tieRodPoint(Side.LEFT), relay[0]), Side.RIGHT, b.pivot().turned(b.tieRodPoint(Side.RIGHT), relay[0]));
+            relay = solved(
+                    x -> new double[] {b.pivot().turned(b.dragRodPoint(), x[0]).distanceTo(end) - length}, relay);
+            return Map.of(
+                    Side.LEFT,
+                    b.pivot().turned(b.tieRodPoint(Side.LEFT), relay[0]),
+                    Side.RIGHT,
+                    b.pivot().turned(b.tieRodPoint(Side.RIGHT), relay[0]));
         }
         Shuttle s = (Shuttle) axle.linkage();
         Vector along = s.slide().vector();
         double length = gear.armEnd().distanceTo(s.linkPoint());
         relay = solved(x -> new double[] {s.linkPoint().plus(along.times(x[0])).distanceTo(end) - length}, relay);
-        return Map.of(Side.LEFT, s.inner(Side.LEFT).plus(along.times(relay[0])), Side.RIGHT, s.inner(Side.RIGHT).plus(along.times(relay[0])));
+        return Map.of(
+                Side.LEFT,
+                s.inner(Side.LEFT).plus(along.times(relay[0])),
+                Side.RIGHT,
+                s.inner(Side.RIGHT).plus(along.times(relay[0])));
     }
 
     private double steer(Side side, Point inner, double travel) {
         var corner = axle.corner(side);
         Point centre = corner.knuckle().wheelCentre();
         if (corner.suspension() instanceof Kingpin k) {
-            double[] turn = solved(v -> new double[] {k.steerAxis().turned(corner.knuckle().tieRodPoint(), v[0]).distanceTo(inner) - rods.get(side)}, new double[] {before.get(side)[0]});
+            double[] turn = solved(
+                    v -> new double[] {
+                        k.steerAxis()
+                                        .turned(corner.knuckle().tieRodPoint(), v[0])
+                                        .distanceTo(inner)
+                                - rods.get(side)
+                    },
+                    new double[] {before.get(side)[0]});
             before.put(side, turn);
-            return heading(side, k.steerAxis().turned(corner.knuckle().spinAxisPoint(), turn[0]).minus(k.steerAxis().turned(centre, turn[0])));
+            return heading(
+                    side,
+                    k.steerAxis()
+                            .turned(corner.knuckle().spinAxisPoint(), turn[0])
+                            .minus(k.steerAxis().turned(centre, turn[0])));
         }
-        double[] x = solved(v -> {
-            Point tie = moved(centre, v, corner.knuckle().tieRodPoint());
-            double rod = tie.distanceTo(inner) - rods.get(side);
-            double height = moved(centre, v, centre).z() - centre.z() - travel;
-            return switch (corner.suspension()) {
-                case DoubleWishbone w -> new double[] {off(centre, v, w.lowerBallJoint(), w.lowerInnerFront()), off(centre, v, w.lowerBallJoint(), w.lowerInnerRear()), off(centre, v, w.upperBallJoint(), w.upperInnerFront()),
-                    off(centre, v, w.upperBallJoint(), w.upperInnerRear()), rod, height};
-                case Strut s -> {
-                    // The top mount stays on the strut's line, both ways across it.
-                    Direction line = s.strutAxis().direction();
-                    Vector a = line.anySquare().vector();
-                    Vector b = line.cross(a);
-                    Point top = back(centre, v, s.topMount());
-                    Vector from = top.minus(s.axisLowerPoint());
-                    Vector was = s.topMount().minus(s.axisLowerPoint());
-                    yield new double[] {off(centre, v, s.lowerBallJoint(), s.lowerInnerFront()), off(centre, v, s.lowerBallJoint(), s.lowerInnerRear()), from.dot(a) - was.dot(a), from.dot(b) - was.dot(b), rod, height};
-                }
-                case Kingpin _ -> throw new IllegalStateException();
-            };
-        }, before.get(side));
+        double[] x = solved(
+                v -> {
+                    Point tie = moved(centre, v, corner.knuckle().tieRodPoint());
+                    double rod = tie.distanceTo(inner) - rods.get(side);
+                    double height = moved(centre, v, centre).z() - centre.z() - travel;
+                    return switch (corner.suspension()) {
+                        case DoubleWishbone w ->
+                            new double[] {
+                                off(centre, v, w.lowerBallJoint(), w.lowerInnerFront()),
+                                off(centre, v, w.lowerBallJoint(), w.lowerInnerRear()),
+                                off(centre, v, w.upperBallJoint(), w.upperInnerFront()),
+                                off(centre, v, w.upperBallJoint(), w.upperInnerRear()),
+                                rod,
+                                height
+                            };
+                        case Strut s -> {
+                            // The top mount stays on the strut's line, both ways across it.
+                            Direction line = s.strutAxis().direction();
+                            Vector a = line.anySquare().vector();
+                            Vector b = line.cross(a);
+                            Point top = back(centre, v, s.topMount());
+                            Vector from = top.minus(s.axisLowerPoint());
+                            Vector was = s.topMount().minus(s.axisLowerPoint());
+                            yield new double[] {
+                                off(centre, v, s.lowerBallJoint(), s.lowerInnerFront()),
+                                off(centre, v, s.lowerBallJoint(), s.lowerInnerRear()),
+                                from.dot(a) - was.dot(a),
+                                from.dot(b) - was.dot(b),
+                                rod,
+                                height
+                            };
+                        }
+                        case Kingpin _ -> throw new IllegalStateException();
+                    };
+                },
+                before.get(side));
         before.put(side, x);
         return heading(side, moved(centre, x, corner.knuckle().spinAxisPoint()).minus(moved(centre, x, centre)));
     }
@@ -140,23 +184,35 @@ final class GeneralSolver {
 
     private static double[] solved(Off off, double[] start) {
         int n = start.length;
-        return new LevenbergMarquardtOptimizer().withCostRelativeTolerance(1e-14).withParameterRelativeTolerance(1e-14).withOrthoTolerance(1e-14).optimize(new LeastSquaresBuilder().start(start).target(new double[n])
-                .model((RealVector x) -> {
-                    double[] at = x.toArray();
-                    double[] here = off.of(at);
-                    double[][] j = new double[n][n];
-                    for (int k = 0; k < n; k++) {
-                        double was = at[k];
-                        at[k] = was + STEP;
-                        double[] more = off.of(at);
-                        at[k] = was - STEP;
-                        double[] less = off.of(at);
-                        at[k] = was;
-                        for (int i = 0; i < n; i++) {
-                            j[i][k] = (more[i] - less[i]) / (2 * STEP);
-                        }
-                    }
-                    return new Pair<RealVector, org.hipparchus.linear.RealMatrix>(new ArrayRealVector(here, false), new Array2DRowRealMatrix(j, false));
-                }).maxEvaluations(400).maxIterations(400).build()).getPoint().toArray();
+        return new LevenbergMarquardtOptimizer()
+                .withCostRelativeTolerance(1e-14)
+                .withParameterRelativeTolerance(1e-14)
+                .withOrthoTolerance(1e-14)
+                .optimize(new LeastSquaresBuilder()
+                        .start(start)
+                        .target(new double[n])
+                        .model((RealVector x) -> {
+                            double[] at = x.toArray();
+                            double[] here = off.of(at);
+                            double[][] j = new double[n][n];
+                            for (int k = 0; k < n; k++) {
+                                double was = at[k];
+                                at[k] = was + STEP;
+                                double[] more = off.of(at);
+                                at[k] = was - STEP;
+                                double[] less = off.of(at);
+                                at[k] = was;
+                                for (int i = 0; i < n; i++) {
+                                    j[i][k] = (more[i] - less[i]) / (2 * STEP);
+                                }
+                            }
+                            return new Pair<RealVector, org.hipparchus.linear.RealMatrix>(
+                                    new ArrayRealVector(here, false), new Array2DRowRealMatrix(j, false));
+                        })
+                        .maxEvaluations(400)
+                        .maxIterations(400)
+                        .build())
+                .getPoint()
+                .toArray();
     }
 }

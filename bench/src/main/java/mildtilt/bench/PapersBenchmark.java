@@ -1,4 +1,5 @@
 package mildtilt.bench;
+
 import java.io.IOException;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -55,7 +56,21 @@ public class PapersBenchmark {
         List<CutList.CutLine> lines = new ArrayList<>();
         for (int i = 0; i < n; i++) {
             double length = 30 + 870 * random.nextDouble();
-            lines.add(new CutList.CutLine("p" + i, Optional.of(new Section.Bar(20)), Phrase.of("bar"), Metal.STEEL, "steel", length, length, "", 0, 1, 0, 1, Optional.empty(), Optional.empty()));
+            lines.add(new CutList.CutLine(
+                    "p" + i,
+                    Optional.of(new Section.Bar(20)),
+                    Phrase.of("bar"),
+                    Metal.STEEL,
+                    "steel",
+                    length,
+                    length,
+                    "",
+                    0,
+                    1,
+                    0,
+                    1,
+                    Optional.empty(),
+                    Optional.empty()));
         }
         return new CutList(lines, List.of(), List.of(), List.of());
     }

@@ -1,4 +1,5 @@
 package mildtilt.bench;
+
 import java.io.IOException;
 import java.lang.management.ManagementFactory;
 import java.nio.file.Files;
@@ -31,7 +32,8 @@ public final class StartUp {
     /** @param args "bare" or "demo" */
     public static void main(String[] args) {
         if (args.length == 1 && args[0].equals("demo")) {
-            MildTilt.run(new MildTilt.Start(DemoJob.MARSH_CARRIER::job, Optional.empty(), Optional.of(_ -> tellWhenDrawn())));
+            MildTilt.run(new MildTilt.Start(
+                    DemoJob.MARSH_CARRIER::job, Optional.empty(), Optional.of(_ -> tellWhenDrawn())));
         } else {
             Application.launch(Bare.class);
         }
@@ -44,7 +46,8 @@ public final class StartUp {
             @Override
             public void handle(long now) {
                 if (++frames == 3) {
-                    long ms = System.currentTimeMillis() - ManagementFactory.getRuntimeMXBean().getStartTime();
+                    long ms = System.currentTimeMillis()
+                            - ManagementFactory.getRuntimeMXBean().getStartTime();
                     System.out.println("shown " + ms + " " + residentMb());
                     System.out.flush();
                     Runtime.getRuntime().halt(0);
@@ -56,7 +59,11 @@ public final class StartUp {
     /** Megabytes, where the system tells. */
     private static long residentMb() {
         try {
-            return Files.readAllLines(Path.of("/proc/self/status")).stream().filter(l -> l.startsWith("VmRSS:")).mapToLong(l -> Long.parseLong(l.replaceAll("\\D", "")) / 1024).findFirst().orElse(0);
+            return Files.readAllLines(Path.of("/proc/self/status")).stream()
+                    .filter(l -> l.startsWith("VmRSS:"))
+                    .mapToLong(l -> Long.parseLong(l.replaceAll("\\D", "")) / 1024)
+                    .findFirst()
+                    .orElse(0);
         } catch (IOException e) {
             return Runtime.getRuntime().totalMemory() >> 20;
         }

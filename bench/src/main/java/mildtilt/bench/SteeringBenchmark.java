@@ -1,4 +1,5 @@
 package mildtilt.bench;
+
 import java.util.List;
 import java.util.concurrent.TimeUnit;
 import mildtilt.analysis.Analysis;

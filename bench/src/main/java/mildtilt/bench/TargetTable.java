@@ -1,4 +1,5 @@
 package mildtilt.bench;
+
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
@@ -19,12 +20,21 @@ public final class TargetTable {
 
     /** @param args start-up and memory as the launcher measured them, a line each, to be printed with the rest */
     public static void main(String[] args) throws RunnerException {
-        Collection<RunResult> all = new Runner(new OptionsBuilder().include("SteeringBenchmark.(poseOfBothSides|mapOfSteerAgainstTravel|wholeAnalysis|clearances)").include("GeneralBenchmark").include("ClearanceBenchmark.(routes|first).*").verbosity(VerboseMode.SILENT).build()).run();
+        Collection<RunResult> all = new Runner(new OptionsBuilder()
+                        .include("SteeringBenchmark.(poseOfBothSides|mapOfSteerAgainstTravel|wholeAnalysis|clearances)")
+                        .include("GeneralBenchmark")
+                        .include("ClearanceBenchmark.(routes|first).*")
+                        .verbosity(VerboseMode.SILENT)
+                        .build())
+                .run();
         Map<String, Map<String, Double>> us = new TreeMap<>();
         for (RunResult r : all) {
             String name = r.getParams().getBenchmark().replaceAll(".*\\.bench\\.", "");
-            String of = r.getParams().getParamsKeys().contains("vehicle") ? r.getParams().getParam("vehicle") : "";
-            us.computeIfAbsent(name, _ -> new TreeMap<>()).put(of, r.getPrimaryResult().getScore());
+            String of = r.getParams().getParamsKeys().contains("vehicle")
+                    ? r.getParams().getParam("vehicle")
+                    : "";
+            us.computeIfAbsent(name, _ -> new TreeMap<>())
+                    .put(of, r.getPrimaryResult().getScore());
         }
         print("pose of both sides, µs", "1", us.get("SteeringBenchmark.poseOfBothSides"), 1);
         print("map 61 × 41, ms", "16", us.get("SteeringBenchmark.mapOfSteerAgainstTravel"), 1e-3);
@@ -35,8 +45,16 @@ public final class TargetTable {
                 print(name.replaceAll(".*\\.", "") + ", ms", name.contains("first") ? "200" : "2000", of, 1);
             }
         });
-        beside("the same pose by a general-purpose solver (Levenberg–Marquardt, begun from the pose before)", "µs", us.get("GeneralBenchmark.general"), us.get("GeneralBenchmark.ours"));
-        beside("all 2501 poses of a map by both", "ms", us.get("GeneralBenchmark.generalMap"), us.get("GeneralBenchmark.oursMap"));
+        beside(
+                "the same pose by a general-purpose solver (Levenberg–Marquardt, begun from the pose before)",
+                "µs",
+                us.get("GeneralBenchmark.general"),
+                us.get("GeneralBenchmark.ours"));
+        beside(
+                "all 2501 poses of a map by both",
+                "ms",
+                us.get("GeneralBenchmark.generalMap"),
+                us.get("GeneralBenchmark.oursMap"));
         for (String line : args) {
             System.out.println(line);
         }
@@ -46,7 +64,15 @@ public final class TargetTable {
         System.out.println();
         System.out.println(what + ", times as long:");
         if (general != null && ours != null) {
-            general.forEach((vehicle, t) -> System.out.printf(Locale.ROOT, "  %-24s %8.1f %s  against %7.2f %s   %6.0f ×%n", vehicle.toLowerCase(Locale.ROOT).replace('_', '-'), t, unit, ours.get(vehicle), unit, t / ours.get(vehicle)));
+            general.forEach((vehicle, t) -> System.out.printf(
+                    Locale.ROOT,
+                    "  %-24s %8.1f %s  against %7.2f %s   %6.0f ×%n",
+                    vehicle.toLowerCase(Locale.ROOT).replace('_', '-'),
+                    t,
+                    unit,
+                    ours.get(vehicle),
+                    unit,
+                    t / ours.get(vehicle)));
         }
     }
 

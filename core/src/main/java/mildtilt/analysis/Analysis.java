@@ -1,4 +1,5 @@
 package mildtilt.analysis;
+
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
@@ -76,30 +77,71 @@ public record Analysis(
         SteeringTrain train = new SteeringTrain(job);
         GuardedAnalysis w = new GuardedAnalysis();
         // Gone through beside all else: it takes as long as the rest together.
-        CompletableFuture<Optional<ClearanceFigures>> room = CompletableFuture.supplyAsync(() -> w.attempt("The gaps", new Element.Knuckles(),
-                () -> like.filter(l -> sameRoom(l.job, job)).map(Analysis::clearance).orElseGet(() -> Clearances.of(job, train)), Optional.empty()));
-        Optional<ColumnFigures> column = w.attempt("The column", new Element.Wheel(), () -> job.column().map(_ -> ColumnFigures.of(job)), Optional.empty());
-        Optional<SteerFigures> steer = w.attempt("How it steers", new Element.GearElement(), () -> SteerSweep.of(train, job, grid), Optional.empty());
-        Optional<TravelMap> map = w.attempt("What limits steering over the travel", new Element.Knuckles(), () -> TravelMap.of(train, job, grid), Optional.empty());
-        Optional<ArmMatch> match = w.attempt("How the gear suits the arms", new Element.GearElement(), () -> steer.flatMap(s -> ArmMatch.of(train, job, s)), Optional.empty());
-        BenchSheet bench = w.attempt("The bench sheet", new Element.Wheel(), () -> BenchSheet.of(job, train), BenchSheet.EMPTY);
-        List<PartLoad> parts = w.attempt("The loads on the linkage's parts", new Element.TieRods(),
-                () -> PartLoad.of(job, steer.map(SteerFigures::rodLoads).orElse(List.of()), RodFigures.of(job, train.axle())), List.of());
+        CompletableFuture<Optional<ClearanceFigures>> room = CompletableFuture.supplyAsync(() -> w.attempt(
+                "The gaps",
+                new Element.Knuckles(),
+                () -> like.filter(l -> sameRoom(l.job, job))
+                        .map(Analysis::clearance)
+                        .orElseGet(() -> Clearances.of(job, train)),
+                Optional.empty()));
+        Optional<ColumnFigures> column = w.attempt(
+                "The column",
+                new Element.Wheel(),
+                () -> job.column().map(_ -> ColumnFigures.of(job)),
+                Optional.empty());
+        Optional<SteerFigures> steer = w.attempt(
+                "How it steers", new Element.GearElement(), () -> SteerSweep.of(train, job, grid), Optional.empty());
+        Optional<TravelMap> map = w.attempt(
+                "What limits steering over the travel",
+                new Element.Knuckles(),
+                () -> TravelMap.of(train, job, grid),
+                Optional.empty());
+        Optional<ArmMatch> match = w.attempt(
+                "How the gear suits the arms",
+                new Element.GearElement(),
+                () -> steer.flatMap(s -> ArmMatch.of(train, job, s)),
+                Optional.empty());
+        BenchSheet bench =
+                w.attempt("The bench sheet", new Element.Wheel(), () -> BenchSheet.of(job, train), BenchSheet.EMPTY);
+        List<PartLoad> parts = w.attempt(
+                "The loads on the linkage's parts",
+                new Element.TieRods(),
+                () -> PartLoad.of(
+                        job, steer.map(SteerFigures::rodLoads).orElse(List.of()), RodFigures.of(job, train.axle())),
+                List.of());
         Optional<ClearanceFigures> clearance = joined(room);
-        Headlines headlines = w.attempt("The headline figures", new Element.GearElement(), () -> Headlines.of(new Sources(train.column(), steer, map, match, clearance)), Headlines.NONE);
-        List<NotJudged> notJudged = w.attempt("What was not judged", new Element.Wheel(), () -> NotJudged.of(job, column, steer, clearance), List.of());
+        Headlines headlines = w.attempt(
+                "The headline figures",
+                new Element.GearElement(),
+                () -> Headlines.of(new Sources(train.column(), steer, map, match, clearance)),
+                Headlines.NONE);
+        List<NotJudged> notJudged = w.attempt(
+                "What was not judged",
+                new Element.Wheel(),
+                () -> NotJudged.of(job, column, steer, clearance),
+                List.of());
         List<Finding> findings = Checks.of(job, train, column, steer, map, match, clearance, parts, catalogue, w);
-        return new Analysis(job, train, column, steer, map, match, clearance, headlines, bench, parts, findings, notJudged, catalogue);
+        return new Analysis(
+                job, train, column, steer, map, match, clearance, headlines, bench, parts, findings, notJudged,
+                catalogue);
     }
 
     /** Whether two jobs differ in nothing that takes up room: their forks may be clocked otherwise, or their wants and rules be others. */
     private static boolean sameRoom(Job a, Job b) {
-        return a.vehicle().equals(b.vehicle()) && a.axle().equals(b.axle()) && a.surroundings().equals(b.surroundings())
+        return a.vehicle().equals(b.vehicle())
+                && a.axle().equals(b.axle())
+                && a.surroundings().equals(b.surroundings())
                 && a.column().map(Analysis::unclocked).equals(b.column().map(Analysis::unclocked));
     }
 
     private static Column unclocked(Column c) {
-        return c.withFirstForkDeg(0).withTrain(c.shafts().stream().map(s -> s.withClockingDeg(0).withIndexDeg(0)).toList(), c.joints(), c.bearings());
+        return c.withFirstForkDeg(0)
+                .withTrain(
+                        c.shafts().stream()
+                                .map(s -> s.withClockingDeg(0).withIndexDeg(0))
+                                .toList(),
+                        c.joints(),
+                        c.bearings());
     }
 
     private static <T> T joined(CompletableFuture<T> task) {
@@ -116,7 +158,9 @@ public record Analysis(
 
     /** The worst found at one element. */
     public Severity stateOf(Element element) {
-        return findings.stream().filter(f -> f.element().equals(element)).map(Finding::severity)
+        return findings.stream()
+                .filter(f -> f.element().equals(element))
+                .map(Finding::severity)
                 .reduce(Severity.FINE, Severity::worse);
     }
 
@@ -134,7 +178,11 @@ public record Analysis(
             Analysis after = of(changed, Grid.USUAL, catalogue, Optional.of(this));
             // Where the gaps were not gone through anew, no figure of theirs is told.
             boolean gaps = !sameRoom(job, changed);
-            return new Effect(headlines.against(after.headlines).stream().filter(c -> gaps || c.headline() != Headline.GAP).toList(), after.stops().filter(f -> stops().noneMatch(f::same)).toList());
+            return new Effect(
+                    headlines.against(after.headlines).stream()
+                            .filter(c -> gaps || c.headline() != Headline.GAP)
+                            .toList(),
+                    after.stops().filter(f -> stops().noneMatch(f::same)).toList());
         } catch (ImpossibleGeometryException e) {
             return Effect.NONE;
         }

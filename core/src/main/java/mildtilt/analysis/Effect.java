@@ -1,4 +1,5 @@
 package mildtilt.analysis;
+
 import java.util.List;
 import mildtilt.findings.Finding;
 

@@ -1,4 +1,5 @@
 package mildtilt.analysis;
+
 import static mildtilt.analysis.Headline.Better.HIGHER;
 import static mildtilt.analysis.Headline.Better.LOWER;
 import static mildtilt.analysis.Headline.Better.NEARER_0;
@@ -27,87 +28,268 @@ import mildtilt.units.Unit;
  * JSON, {@code figures.csv}, the papers, docs/figures.md and the glossary follow from it, in this order.
  */
 public enum Headline {
-    WORST_JOINT("widest_joint_deg", "Widest joint angle", Unit.ANGLE, LOWER, "Under 30° for a plain single joint, less is smoother.",
+    WORST_JOINT(
+            "widest_joint_deg",
+            "Widest joint angle",
+            Unit.ANGLE,
+            LOWER,
+            "Under 30° for a plain single joint, less is smoother.",
             "The largest operating angle of any joint. 0 is straight; each joint has its own limit.",
-            Headline::widestJoint, COLUMN, CLEARANCE),
-    RIPPLE("ripple_pct", "Column ripple", Unit.PERCENT, LOWER, "Under 10 %, peak to peak.",
+            Headline::widestJoint,
+            COLUMN,
+            CLEARANCE),
+    RIPPLE(
+            "ripple_pct",
+            "Column ripple",
+            Unit.PERCENT,
+            LOWER,
+            "Under 10 %, peak to peak.",
             "How much quicker and slower the gear's input turns than the hands, peak to peak. 0 is even.",
-            w -> w.column().flatMap(c -> c.transfer()).map(Transfer::ripplePct), COLUMN, CLEARANCE),
-    RATIO("ratio_at_centre", "Ratio at centre", Unit.RATIO, NEITHER, "12 to 20 : 1 by hand; quicker is heavier.",
+            w -> w.column().flatMap(c -> c.transfer()).map(Transfer::ripplePct),
+            COLUMN,
+            CLEARANCE),
+    RATIO(
+            "ratio_at_centre",
+            "Ratio at centre",
+            Unit.RATIO,
+            NEITHER,
+            "12 to 20 : 1 by hand; quicker is heavier.",
             "Degrees of steering wheel for one degree of road wheel, straight ahead.",
-            steering(SteerFigures::ratioAtCentre), COLUMN, LINKAGE),
-    RATIO_OVERALL("ratio_lock_to_lock", "Ratio, lock to lock", Unit.RATIO, NEITHER, "12 to 20 : 1 by hand; quicker is heavier.",
+            steering(SteerFigures::ratioAtCentre),
+            COLUMN,
+            LINKAGE),
+    RATIO_OVERALL(
+            "ratio_lock_to_lock",
+            "Ratio, lock to lock",
+            Unit.RATIO,
+            NEITHER,
+            "12 to 20 : 1 by hand; quicker is heavier.",
             "Degrees of steering wheel for one degree of road wheel, over the whole lock.",
-            steering(SteerFigures::averageRatio), LINKAGE),
-    TURNS("turns_lock_to_lock", "Lock to lock", Unit.TURNS, NEITHER, "1.5 to 4.",
+            steering(SteerFigures::averageRatio),
+            LINKAGE),
+    TURNS(
+            "turns_lock_to_lock",
+            "Lock to lock",
+            Unit.TURNS,
+            NEITHER,
+            "1.5 to 4.",
             "Turns of the steering wheel from where the lock ends one way to where it ends the other.",
-            always(SteerFigures::turnsAvailable), COLUMN, LINKAGE, CLEARANCE),
-    INNER_LOCK("left_lock_inner_deg", "Left lock, inner wheel", Unit.ANGLE, NEITHER, "28 to 38° of the inner wheel.",
+            always(SteerFigures::turnsAvailable),
+            COLUMN,
+            LINKAGE,
+            CLEARANCE),
+    INNER_LOCK(
+            "left_lock_inner_deg",
+            "Left lock, inner wheel",
+            Unit.ANGLE,
+            NEITHER,
+            "28 to 38° of the inner wheel.",
             "Steer angle of the wheel on the inside of the turn, where the lock really ends: gear, knuckle stop or tyre.",
-            always(s -> lock(s, Side.LEFT).innerDeg()), COLUMN, LINKAGE, CLEARANCE),
-    OUTER_LOCK("left_lock_outer_deg", "Left lock, outer wheel", Unit.ANGLE, NEITHER, "28 to 38° of the inner wheel.",
+            always(s -> lock(s, Side.LEFT).innerDeg()),
+            COLUMN,
+            LINKAGE,
+            CLEARANCE),
+    OUTER_LOCK(
+            "left_lock_outer_deg",
+            "Left lock, outer wheel",
+            Unit.ANGLE,
+            NEITHER,
+            "28 to 38° of the inner wheel.",
             "Steer angle of the wheel on the outside of the turn, with the steering wheel at full left lock.",
-            always(s -> lock(s, Side.LEFT).outerDeg()), COLUMN, LINKAGE, CLEARANCE),
-    RIGHT_INNER_LOCK("right_lock_inner_deg", "Right lock, inner wheel", Unit.ANGLE, NEITHER, "28 to 38° of the inner wheel.",
+            always(s -> lock(s, Side.LEFT).outerDeg()),
+            COLUMN,
+            LINKAGE,
+            CLEARANCE),
+    RIGHT_INNER_LOCK(
+            "right_lock_inner_deg",
+            "Right lock, inner wheel",
+            Unit.ANGLE,
+            NEITHER,
+            "28 to 38° of the inner wheel.",
             "Steer angle of the wheel on the inside of the turn, with the steering wheel at full right lock.",
-            always(s -> lock(s, Side.RIGHT).innerDeg()), LINKAGE, CLEARANCE),
-    ACKERMANN("ackermann_at_20_pct", "Ackermann at 20°", Unit.PERCENT, NEITHER, "60 to 110 % for walking-pace turns on grip; parallel or less is a school of its own for fast corners.",
+            always(s -> lock(s, Side.RIGHT).innerDeg()),
+            LINKAGE,
+            CLEARANCE),
+    ACKERMANN(
+            "ackermann_at_20_pct",
+            "Ackermann at 20°",
+            Unit.PERCENT,
+            NEITHER,
+            "60 to 110 % for walking-pace turns on grip; parallel or less is a school of its own for fast corners.",
             "0 % turns both wheels alike, 100 % lets both roll about one point. Taken at 20° of inner wheel.",
-            steering(SteerFigures::ackermannAt20Pct), COLUMN, LINKAGE, CLEARANCE),
-    OUTER_ERROR("outer_wheel_off_ideal_deg", "Outer wheel off ideal", Unit.ANGLE, NEARER_0, "",
+            steering(SteerFigures::ackermannAt20Pct),
+            COLUMN,
+            LINKAGE,
+            CLEARANCE),
+    OUTER_ERROR(
+            "outer_wheel_off_ideal_deg",
+            "Outer wheel off ideal",
+            Unit.ANGLE,
+            NEARER_0,
+            "",
             "Outer wheel's angle less the one at which both wheels roll about one point, at left lock. + is turned too much.",
-            steering(s -> lock(s, Side.LEFT).outerErrorDeg()), LINKAGE),
-    CIRCLE("turning_circle_mm", "Turning circle", Unit.WIDE_LENGTH, LOWER, "9 to 13 m for a car.",
+            steering(s -> lock(s, Side.LEFT).outerErrorDeg()),
+            LINKAGE),
+    CIRCLE(
+            "turning_circle_mm",
+            "Turning circle",
+            Unit.WIDE_LENGTH,
+            LOWER,
+            "9 to 13 m for a car.",
             "Kerb to kerb at full lock, the wider of left and right.",
-            steering(SteerFigures::circleAvailable), COLUMN, LINKAGE, CLEARANCE),
-    BUMP_STEER_NORMAL("bump_steer_normal_travel_deg", "Bump steer, normal travel", Unit.ANGLE, LOWER, "Under half a degree over the normal travel; nought only on paper.",
+            steering(SteerFigures::circleAvailable),
+            COLUMN,
+            LINKAGE,
+            CLEARANCE),
+    BUMP_STEER_NORMAL(
+            "bump_steer_normal_travel_deg",
+            "Bump steer, normal travel",
+            Unit.ANGLE,
+            LOWER,
+            "Under half a degree over the normal travel; nought only on paper.",
             "Toe change of a wheel over the normal travel, straight ahead, peak to peak.",
-            always(SteerFigures::worstNormalBumpSteerDeg), COLUMN, LINKAGE),
-    BUMP_STEER("bump_steer_full_travel_deg", "Bump steer, full travel", Unit.ANGLE, LOWER, "Under half a degree over the normal travel; nought only on paper.",
+            always(SteerFigures::worstNormalBumpSteerDeg),
+            COLUMN,
+            LINKAGE),
+    BUMP_STEER(
+            "bump_steer_full_travel_deg",
+            "Bump steer, full travel",
+            Unit.ANGLE,
+            LOWER,
+            "Under half a degree over the normal travel; nought only on paper.",
             "Toe change of a wheel over its whole travel, straight ahead, peak to peak.",
-            always(SteerFigures::worstBumpSteerDeg), LINKAGE),
-    ROLL_STEER("roll_steer_deg_per_deg", "Roll steer, per degree", Unit.ANGLE, NEARER_0, "Within a few hundredths of a degree for a degree of lean.",
+            always(SteerFigures::worstBumpSteerDeg),
+            LINKAGE),
+    ROLL_STEER(
+            "roll_steer_deg_per_deg",
+            "Roll steer, per degree",
+            Unit.ANGLE,
+            NEARER_0,
+            "Within a few hundredths of a degree for a degree of lean.",
             "Degrees both wheels steer to the left for a degree of the body leaning left.",
-            steering(SteerFigures::rollSteer), LINKAGE),
-    CAMBER("camber_left_deg", "Camber, left", Unit.ANGLE, NEITHER, "0 to −2°.",
+            steering(SteerFigures::rollSteer),
+            LINKAGE),
+    CAMBER(
+            "camber_left_deg",
+            "Camber, left",
+            Unit.ANGLE,
+            NEITHER,
+            "0 to −2°.",
             "At ride height; − with the top leaning inward.",
-            knuckle(KnucklePose::camberDeg), LINKAGE),
-    CASTER("caster_left_deg", "Caster, left", Unit.ANGLE, NEITHER, "2 to 7°; more pulls heavier.",
+            knuckle(KnucklePose::camberDeg),
+            LINKAGE),
+    CASTER(
+            "caster_left_deg",
+            "Caster, left",
+            Unit.ANGLE,
+            NEITHER,
+            "2 to 7°; more pulls heavier.",
             "At ride height; + with the steer axis leaning back.",
-            knuckle(KnucklePose::casterDeg), LINKAGE),
-    SCRUB("scrub_radius_left_mm", "Scrub radius, left", Unit.LENGTH, NEITHER, "−10 to 40 mm; the arm by which a wheel pulls at the hands.",
+            knuckle(KnucklePose::casterDeg),
+            LINKAGE),
+    SCRUB(
+            "scrub_radius_left_mm",
+            "Scrub radius, left",
+            Unit.LENGTH,
+            NEITHER,
+            "−10 to 40 mm; the arm by which a wheel pulls at the hands.",
             "Contact point outboard of the steer axis at the ground.",
-            knuckle(KnucklePose::scrubRadius), LINKAGE),
-    TOGGLE("over_centre_margin_deg", "Nearest to over-centre", Unit.ANGLE, HIGHER, "Keep 25° and more away from it.",
+            knuckle(KnucklePose::scrubRadius),
+            LINKAGE),
+    TOGGLE(
+            "over_centre_margin_deg",
+            "Nearest to over-centre",
+            Unit.ANGLE,
+            HIGHER,
+            "Keep 25° and more away from it.",
             "Least angle between any rod and its arm and their being in line, over the whole steer and travel.",
-            w -> w.map().flatMap(m -> m.nearestCentre()).map(t -> t.getValue().deg()), LINKAGE),
-    ROD_END("rod_end_margin_deg", "Rod end's least margin", Unit.ANGLE, HIGHER, "Rod ends tilt 12 to 25° each way; some degrees to spare at the worst place.",
+            w -> w.map().flatMap(m -> m.nearestCentre()).map(t -> t.getValue().deg()),
+            LINKAGE),
+    ROD_END(
+            "rod_end_margin_deg",
+            "Rod end's least margin",
+            Unit.ANGLE,
+            HIGHER,
+            "Rod ends tilt 12 to 25° each way; some degrees to spare at the worst place.",
             "Tilt a rod end still allows at the worst place of the range; below 0 it is past its angle.",
-            Headline::rodEnd, LINKAGE),
-    GAP("gap_to_spare_mm", "Gap to spare", Unit.LENGTH, HIGHER, "0 or more: each gap has what it needs.",
+            Headline::rodEnd,
+            LINKAGE),
+    GAP(
+            "gap_to_spare_mm",
+            "Gap to spare",
+            Unit.LENGTH,
+            HIGHER,
+            "0 or more: each gap has what it needs.",
             "The least that any gap in the whole range leaves over what it needs; below 0 it is too small. None is told where all leave plenty.",
-            w -> w.clearance().flatMap(ClearanceFigures::tightest).map(p -> p.margin()), LINKAGE, CLEARANCE),
-    RAKE("rake_worst_deg", "Tie rod's worst rake", Unit.ANGLE, LOWER, "Under 20°.",
+            w -> w.clearance().flatMap(ClearanceFigures::tightest).map(p -> p.margin()),
+            LINKAGE,
+            CLEARANCE),
+    RAKE(
+            "rake_worst_deg",
+            "Tie rod's worst rake",
+            Unit.ANGLE,
+            LOWER,
+            "Under 20°.",
             "In plan, against the way its inner end moves. It carries 1/cos of the force.",
-            steering(s -> s.rake().values().stream().map(r -> r.worstDeg()).reduce(Math::max)), LINKAGE),
-    GEAR_USED("gear_travel_used_pct", "Gear travel used", Unit.PERCENT, NEITHER, "Just under 100 %.",
+            steering(s -> s.rake().values().stream().map(r -> r.worstDeg()).reduce(Math::max)),
+            LINKAGE),
+    GEAR_USED(
+            "gear_travel_used_pct",
+            "Gear travel used",
+            Unit.PERCENT,
+            NEITHER,
+            "Just under 100 %.",
             "Of the gear's travel, what is used when the wheel meets its end; over 100 % the gear is short.",
-            w -> w.match().map(ArmMatch::gearUsed).map(u -> 100 * u), LINKAGE),
-    PARKED("rim_force_parked_n", "Rim force, parked", Unit.FORCE, LOWER, "Under 250 N.",
+            w -> w.match().map(ArmMatch::gearUsed).map(u -> 100 * u),
+            LINKAGE),
+    PARKED(
+            "rim_force_parked_n",
+            "Rim force, parked",
+            Unit.FORCE,
+            LOWER,
+            "Under 250 N.",
             "Most force at the rim to turn the wheels standing still.",
-            effort(Effort::worstParked), LINKAGE),
-    CREEPING("rim_force_creeping_n", "Rim force, creeping", Unit.FORCE, LOWER, "",
+            effort(Effort::worstParked),
+            LINKAGE),
+    CREEPING(
+            "rim_force_creeping_n",
+            "Rim force, creeping",
+            Unit.FORCE,
+            LOWER,
+            "",
             "The same at walking pace.",
-            effort(Effort::worstCreeping), LINKAGE),
-    CREEPING_PER_DEGREE("rim_force_creeping_n_per_deg", "Rim force per degree", Unit.FORCE_PER_DEGREE, NEITHER, "",
+            effort(Effort::worstCreeping),
+            LINKAGE),
+    CREEPING_PER_DEGREE(
+            "rim_force_creeping_n_per_deg",
+            "Rim force per degree",
+            Unit.FORCE_PER_DEGREE,
+            NEITHER,
+            "",
             "How much more the rim asks for at walking pace at full lock than straight ahead, for each degree between, the harder way. Below 0 it gets lighter to the lock.",
-            effort(Effort::creepingPerDeg), LINKAGE),
-    BUCKLING("buckling_margin", "Least buckling margin", Unit.TIMES, HIGHER, "4 and more.",
+            effort(Effort::creepingPerDeg),
+            LINKAGE),
+    BUCKLING(
+            "buckling_margin",
+            "Least buckling margin",
+            Unit.TIMES,
+            HIGHER,
+            "4 and more.",
             "The load at which the weakest rod buckles over what it carries parked.",
-            steering(s -> s.rodLoads().stream().flatMap(l -> l.bucklingMargin().stream()).reduce(Math::min)), LINKAGE),
-    TIE_ROD("tie_rod_left_mm", "Tie rod, left", Unit.LENGTH, NEITHER, "",
+            steering(s -> s.rodLoads().stream()
+                    .flatMap(l -> l.bucklingMargin().stream())
+                    .reduce(Math::min)),
+            LINKAGE),
+    TIE_ROD(
+            "tie_rod_left_mm",
+            "Tie rod, left",
+            Unit.LENGTH,
+            NEITHER,
+            "",
             "Left tie rod from joint centre to joint centre.",
-            always(s -> s.tieRod(Side.LEFT)), COLUMN, LINKAGE);
+            always(s -> s.tieRod(Side.LEFT)),
+            COLUMN,
+            LINKAGE);
 
     /** Which way is better, other things alike. */
     public enum Better {
@@ -139,7 +321,16 @@ public enum Headline {
     private final Function<Sources, Optional<Double>> from;
     private final Set<ShownIn> where;
 
-    Headline(String key, String label, Unit unit, Better better, String usual, String meaning, Function<Sources, Optional<Double>> from, ShownIn first, ShownIn... others) {
+    Headline(
+            String key,
+            String label,
+            Unit unit,
+            Better better,
+            String usual,
+            String meaning,
+            Function<Sources, Optional<Double>> from,
+            ShownIn first,
+            ShownIn... others) {
         this.key = key;
         this.label = label;
         this.unit = unit;
@@ -180,7 +371,9 @@ public enum Headline {
 
     /** All that is told of it: what it is, what is usual, which way is better. */
     public String told() {
-        return meaning + (usual.isEmpty() ? "" : " Usual: " + usual) + (better.sentence.isEmpty() ? "" : " " + better.sentence);
+        return meaning
+                + (usual.isEmpty() ? "" : " Usual: " + usual)
+                + (better.sentence.isEmpty() ? "" : " " + better.sentence);
     }
 
     public boolean standsAt(ShownIn w) {
@@ -213,10 +406,14 @@ public enum Headline {
     }
 
     private static Optional<Double> widestJoint(Sources w) {
-        return w.column().flatMap(c -> IntStream.range(0, c.column().joints().size()).mapToObj(c::jointAngleDeg).reduce(Math::max));
+        return w.column().flatMap(c -> IntStream.range(0, c.column().joints().size())
+                .mapToObj(c::jointAngleDeg)
+                .reduce(Math::max));
     }
 
     private static Optional<Double> rodEnd(Sources w) {
-        return w.map().flatMap(m -> m.extremes().tilts().values().stream().flatMap(t -> t.allowedDeg().map(a -> a - t.deg()).stream()).reduce(Math::min));
+        return w.map().flatMap(m -> m.extremes().tilts().values().stream()
+                .flatMap(t -> t.allowedDeg().map(a -> a - t.deg()).stream())
+                .reduce(Math::min));
     }
 }

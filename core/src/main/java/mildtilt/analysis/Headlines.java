@@ -1,4 +1,5 @@
 package mildtilt.analysis;
+
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.EnumMap;
@@ -29,8 +30,8 @@ public record Headlines(Map<Headline, Double> values) {
         /** Whether it differs by more than rounding shows. */
         public boolean notable() {
             return before.isPresent() != after.isPresent()
-                    || before.isPresent() && Math.abs(before.get() - after.get())
-                            > 0.004 * Math.max(1, Math.abs(before.get()));
+                    || before.isPresent()
+                            && Math.abs(before.get() - after.get()) > 0.004 * Math.max(1, Math.abs(before.get()));
         }
 
         /** What it is, from what to what. */
@@ -66,7 +67,8 @@ public record Headlines(Map<Headline, Double> values) {
     public static Optional<Headlines> of(Job job) {
         try {
             SteeringTrain train = new SteeringTrain(job);
-            return Optional.of(of(train, job, SteerSweep.of(train, job, Grid.USUAL), TravelMap.of(train, job, Grid.USUAL), true));
+            return Optional.of(
+                    of(train, job, SteerSweep.of(train, job, Grid.USUAL), TravelMap.of(train, job, Grid.USUAL), true));
         } catch (ImpossibleGeometryException e) {
             return Optional.empty();
         }
@@ -85,8 +87,14 @@ public record Headlines(Map<Headline, Double> values) {
         return Optional.of(of(train, job, steer, TravelMap.quick(train, job, QUICK), gaps));
     }
 
-    private static Headlines of(SteeringTrain train, Job job, Optional<SteerFigures> steer, Optional<TravelMap> map, boolean gaps) {
-        return of(new Sources(train.column(), steer, map, steer.flatMap(s -> ArmMatch.of(train, job, s)), gaps ? Clearances.of(job, train) : Optional.empty()));
+    private static Headlines of(
+            SteeringTrain train, Job job, Optional<SteerFigures> steer, Optional<TravelMap> map, boolean gaps) {
+        return of(new Sources(
+                train.column(),
+                steer,
+                map,
+                steer.flatMap(s -> ArmMatch.of(train, job, s)),
+                gaps ? Clearances.of(job, train) : Optional.empty()));
     }
 
     static Headlines of(Sources sources) {

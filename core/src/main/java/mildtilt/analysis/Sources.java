@@ -1,4 +1,5 @@
 package mildtilt.analysis;
+
 import java.util.Optional;
 import mildtilt.clearance.ClearanceFigures;
 import mildtilt.column.ColumnTrain;
@@ -7,4 +8,9 @@ import mildtilt.steer.SteerFigures;
 import mildtilt.steer.TravelMap;
 
 /** What the headline figures are taken from; what a job has not got, or could not be worked out, is empty. */
-record Sources(Optional<ColumnTrain> column, Optional<SteerFigures> steer, Optional<TravelMap> map, Optional<ArmMatch> match, Optional<ClearanceFigures> clearance) {}
+record Sources(
+        Optional<ColumnTrain> column,
+        Optional<SteerFigures> steer,
+        Optional<TravelMap> map,
+        Optional<ArmMatch> match,
+        Optional<ClearanceFigures> clearance) {}

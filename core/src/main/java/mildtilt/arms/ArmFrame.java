@@ -1,4 +1,5 @@
 package mildtilt.arms;
+
 import java.util.Optional;
 import mildtilt.geometry.Axis;
 import mildtilt.geometry.Direction;
@@ -40,14 +41,21 @@ record ArmFrame(Point foot, Direction along, Direction out, Direction up, double
         double sign = rise < 0 ? -1 : 1;
         double over = Math.tan(Math.toRadians(leanDeg(stud, out) + c.rollBossDeg()));
         double away = Math.tan(Math.toRadians(leanDeg(stud, along) + c.pitchBossDeg()));
-        return up.vector().plus(out.times(over)).plus(along.times(away)).times(sign).direction();
+        return up.vector()
+                .plus(out.times(over))
+                .plus(along.times(away))
+                .times(sign)
+                .direction();
     }
 
     /** What brings this arm to another place of its end and stud; the boss's angles as an angle finder tells them. */
     KnuckleChange toward(Point end, Point newEnd, Optional<Direction> stud, Optional<Direction> newStud) {
         Vector move = newEnd.minus(end);
         boolean both = stud.isPresent() && newStud.isPresent();
-        return new KnuckleChange(along.dot(move), out.dot(move), up.dot(move),
+        return new KnuckleChange(
+                along.dot(move),
+                out.dot(move),
+                up.dot(move),
                 both ? leanDeg(newStud.get(), out) - leanDeg(stud.get(), out) : 0,
                 both ? leanDeg(newStud.get(), along) - leanDeg(stud.get(), along) : 0);
     }
@@ -55,6 +63,7 @@ record ArmFrame(Point foot, Direction along, Direction out, Direction up, double
     /** How far a stud leans from the steer axis in a direction square to it, degrees. */
     double leanDeg(Direction stud, Direction toward) {
         double rise = up.dot(stud.vector());
-        return Math.toDegrees(Math.atan2(toward.dot(stud.vector()) * Math.signum(rise == 0 ? 1 : rise), Math.abs(rise)));
+        return Math.toDegrees(
+                Math.atan2(toward.dot(stud.vector()) * Math.signum(rise == 0 ? 1 : rise), Math.abs(rise)));
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.arms;
+
 import java.util.ArrayList;
 import java.util.List;
 import mildtilt.geometry.Direction;
@@ -41,13 +42,20 @@ public final class CutAndMove {
         List<Phrase> all = new ArrayList<>();
         if (move.norm() >= NOTHING_MM) {
             double length = ArmFrame.of(after, side).length();
-            all.add(Phrase.of("Cut the " + side.label() + " steering arm between its root and its boss. The boss moves {0} in all:",
+            all.add(Phrase.of(
+                    "Cut the " + side.label()
+                            + " steering arm between its root and its boss. The boss moves {0} in all:",
                     Quantity.length(move.norm())));
-            add(all, along, "away from the steer axis along the arm (longer)", "toward the steer axis along the arm (shorter)");
+            add(
+                    all,
+                    along,
+                    "away from the steer axis along the arm (longer)",
+                    "toward the steer axis along the arm (shorter)");
             String more = way(frame.out(), side);
             add(all, out, more + ", square to the arm", way(frame.out().reversed(), side) + ", square to the arm");
             add(all, up, "up, along the steer axis", "down, along the steer axis");
-            all.add(Phrase.of("The arm's length, steer axis to boss centre, goes from {0} to {1}.",
+            all.add(Phrase.of(
+                    "The arm's length, steer axis to boss centre, goes from {0} to {1}.",
                     Quantity.length(frame.length()), Quantity.length(length)));
         }
         boss(all, frame, before, after);
@@ -55,8 +63,10 @@ public final class CutAndMove {
             return List.of(Phrase.of("The " + side.label() + " steering arm stays as it is."));
         }
         for (Mark m : marks(before)) {
-            all.add(Phrase.of("Check with a tape: boss centre to " + m.name + " {0} (was {1}).",
-                    Quantity.length(is.distanceTo(m.at)), Quantity.length(was.distanceTo(m.at))));
+            all.add(Phrase.of(
+                    "Check with a tape: boss centre to " + m.name + " {0} (was {1}).",
+                    Quantity.length(is.distanceTo(m.at)),
+                    Quantity.length(was.distanceTo(m.at))));
         }
         return all;
     }
@@ -68,7 +78,8 @@ public final class CutAndMove {
     }
 
     private static void boss(List<Phrase> all, ArmFrame frame, Corner before, Corner after) {
-        if (before.rodEnds().outerBolt().isEmpty() || after.rodEnds().outerBolt().isEmpty()) {
+        if (before.rodEnds().outerBolt().isEmpty()
+                || after.rodEnds().outerBolt().isEmpty()) {
             return;
         }
         Direction was = before.rodEnds().outerBolt().get();
@@ -77,10 +88,20 @@ public final class CutAndMove {
             return;
         }
         // Told as what an angle finder on the stud shows against the steer axis, across the arm and along it.
-        all.add(Phrase.of("Turn the boss: against the steer axis its stud leans ").then(lean(frame, is, frame.out(), "toward the wheel's side of the arm", "away from it"))
-                .then(" (was ").then(lean(frame, was, frame.out(), "toward it", "away from it")).then(") and ")
-                .then(lean(frame, is, frame.along(), "away from the axis, along the arm", "toward the axis, along the arm")).then(" (was ")
-                .then(lean(frame, was, frame.along(), "away from it", "toward it")).then(")."));
+        all.add(Phrase.of("Turn the boss: against the steer axis its stud leans ")
+                .then(lean(frame, is, frame.out(), "toward the wheel's side of the arm", "away from it"))
+                .then(" (was ")
+                .then(lean(frame, was, frame.out(), "toward it", "away from it"))
+                .then(") and ")
+                .then(lean(
+                        frame,
+                        is,
+                        frame.along(),
+                        "away from the axis, along the arm",
+                        "toward the axis, along the arm"))
+                .then(" (was ")
+                .then(lean(frame, was, frame.along(), "away from it", "toward it"))
+                .then(")."));
     }
 
     /** How far a stud leans, one way or the other: an angle finder shows no sign. */
@@ -94,20 +115,32 @@ public final class CutAndMove {
         double x = Math.abs(d.x());
         double y = Math.abs(d.y());
         double z = Math.abs(d.z());
-        return y >= x && y >= z ? d.y() * side.sign() > 0 ? "outboard" : "inboard" : x >= z ? d.x() > 0 ? "forward" : "back" : d.z() > 0 ? "up" : "down";
+        return y >= x && y >= z
+                ? d.y() * side.sign() > 0 ? "outboard" : "inboard"
+                : x >= z ? d.x() > 0 ? "forward" : "back" : d.z() > 0 ? "up" : "down";
     }
 
     private record Mark(String name, Point at) {}
 
     private static List<Mark> marks(Corner c) {
-        Mark wheel = new Mark("the spindle's centre at the wheel's middle", c.knuckle().wheelCentre());
+        Mark wheel = new Mark(
+                "the spindle's centre at the wheel's middle", c.knuckle().wheelCentre());
         return switch (c.suspension()) {
-            case DoubleWishbone w -> List.of(new Mark("the lower ball joint", w.lowerBallJoint()),
-                    new Mark("the upper ball joint", w.upperBallJoint()), wheel);
-            case Strut s -> List.of(new Mark("the lower ball joint", s.lowerBallJoint()),
-                    new Mark("the strut's lower point", s.axisLowerPoint()), wheel);
-            case Kingpin k -> List.of(new Mark("the kingpin's lower point", k.lower()),
-                    new Mark("the kingpin's upper point", k.upper()), wheel);
+            case DoubleWishbone w ->
+                List.of(
+                        new Mark("the lower ball joint", w.lowerBallJoint()),
+                        new Mark("the upper ball joint", w.upperBallJoint()),
+                        wheel);
+            case Strut s ->
+                List.of(
+                        new Mark("the lower ball joint", s.lowerBallJoint()),
+                        new Mark("the strut's lower point", s.axisLowerPoint()),
+                        wheel);
+            case Kingpin k ->
+                List.of(
+                        new Mark("the kingpin's lower point", k.lower()),
+                        new Mark("the kingpin's upper point", k.upper()),
+                        wheel);
         };
     }
 }

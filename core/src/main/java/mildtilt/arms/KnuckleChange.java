@@ -14,8 +14,11 @@ public record KnuckleChange(double lengthen, double out, double raise, double ro
     public static final KnuckleChange NONE = new KnuckleChange(0, 0, 0, 0, 0);
 
     public KnuckleChange with(Part part, double amount) {
-        return new KnuckleChange(part == Part.LENGTHEN ? amount : lengthen, part == Part.OUT ? amount : out,
-                part == Part.RAISE ? amount : raise, part == Part.ROLL_BOSS ? amount : rollBossDeg,
+        return new KnuckleChange(
+                part == Part.LENGTHEN ? amount : lengthen,
+                part == Part.OUT ? amount : out,
+                part == Part.RAISE ? amount : raise,
+                part == Part.ROLL_BOSS ? amount : rollBossDeg,
                 part == Part.PITCH_BOSS ? amount : pitchBossDeg);
     }
 

@@ -1,4 +1,5 @@
 package mildtilt.arms;
+
 import java.util.Optional;
 import mildtilt.gear.ArmGear;
 import mildtilt.geometry.Axis;
@@ -36,8 +37,8 @@ public final class KnuckleEdits {
             Corner corner = a.corner(side);
             ArmFrame frame = ArmFrame.of(corner, side);
             RodEnds ends = corner.rodEnds();
-            Corner moved = corner
-                    .withKnuckle(corner.knuckle().withTieRodPoint(corner.knuckle().tieRodPoint().plus(frame.move(change))))
+            Corner moved = corner.withKnuckle(corner.knuckle()
+                            .withTieRodPoint(corner.knuckle().tieRodPoint().plus(frame.move(change))))
                     .withRodEnds(ends.withOuterBolt(ends.outerBolt().map(b -> frame.turned(b, change))));
             return a.withCorner(side, moved);
         });
@@ -47,8 +48,12 @@ public final class KnuckleEdits {
     public static KnuckleChange between(Job from, Job to, Side side) {
         Corner was = from.axle().orElseThrow().corner(side);
         Corner is = to.axle().orElseThrow().corner(side);
-        return ArmFrame.of(was, side).toward(was.knuckle().tieRodPoint(), is.knuckle().tieRodPoint(), was.rodEnds().outerBolt(),
-                is.rodEnds().outerBolt());
+        return ArmFrame.of(was, side)
+                .toward(
+                        was.knuckle().tieRodPoint(),
+                        is.knuckle().tieRodPoint(),
+                        was.rodEnds().outerBolt(),
+                        is.rodEnds().outerBolt());
     }
 
     /** A job with one side's arm as a change makes it from another job's arm, the piece in hand. */
@@ -56,8 +61,11 @@ public final class KnuckleEdits {
         Corner made = changed(hand, side, change).axle().orElseThrow().corner(side);
         return job.editAxle(a -> {
             Corner c = a.corner(side);
-            return a.withCorner(side, c.withKnuckle(c.knuckle().withTieRodPoint(made.knuckle().tieRodPoint()))
-                    .withRodEnds(c.rodEnds().withOuterBolt(made.rodEnds().outerBolt())));
+            return a.withCorner(
+                    side,
+                    c.withKnuckle(c.knuckle().withTieRodPoint(made.knuckle().tieRodPoint()))
+                            .withRodEnds(
+                                    c.rodEnds().withOuterBolt(made.rodEnds().outerBolt())));
         });
     }
 
@@ -78,8 +86,11 @@ public final class KnuckleEdits {
             Optional<Corner> right = a.ownRight().map(r -> withKnuckleOf(r, a.corner(Side.LEFT)));
             SteeredAxle swapped = new SteeredAxle(a.gear(), a.linkage(), a.beam(), left, right);
             return a.linkage() instanceof DragLink d && d.attachment() instanceof Attachment.OnKnuckle k
-                    ? swapped.withLinkage(d.withAttachment(new Attachment.OnKnuckle(k.side().other(),
-                            reflected(k.point().mirrored(), swapped.corner(k.side().other())))))
+                    ? swapped.withLinkage(d.withAttachment(new Attachment.OnKnuckle(
+                            k.side().other(),
+                            reflected(
+                                    k.point().mirrored(),
+                                    swapped.corner(k.side().other())))))
                     : swapped;
         });
     }
@@ -89,8 +100,8 @@ public final class KnuckleEdits {
         Corner mirrored = other.mirrored();
         Knuckle k = here.knuckle().withTieRodPoint(reflected(mirrored.knuckle().tieRodPoint(), here));
         RodEnds ends = here.rodEnds();
-        return here.withKnuckle(k).withRodEnds(
-                ends.withOuterBolt(mirrored.rodEnds().outerBolt().map(b -> reflected(b, here))));
+        return here.withKnuckle(k)
+                .withRodEnds(ends.withOuterBolt(mirrored.rodEnds().outerBolt().map(b -> reflected(b, here))));
     }
 
     /** A point of a knuckle reflected in the plane of its steer axis and spindle. */
@@ -107,7 +118,11 @@ public final class KnuckleEdits {
 
     private static Direction normal(Corner corner) {
         Knuckle k = corner.knuckle();
-        return corner.suspension().steerAxis().direction().cross(k.spinAxisPoint().minus(k.wheelCentre())).direction();
+        return corner.suspension()
+                .steerAxis()
+                .direction()
+                .cross(k.spinAxisPoint().minus(k.wheelCentre()))
+                .direction();
     }
 
     /**
@@ -118,7 +133,9 @@ public final class KnuckleEdits {
      */
     public static Job flipGear(Job job, boolean keepSteering) {
         Job flipped = job.editAxle(a -> {
-            double x = (a.corner(Side.LEFT).knuckle().wheelCentre().x() + a.corner(Side.RIGHT).knuckle().wheelCentre().x()) / 2;
+            double x = (a.corner(Side.LEFT).knuckle().wheelCentre().x()
+                            + a.corner(Side.RIGHT).knuckle().wheelCentre().x())
+                    / 2;
             return a.withGearPlaced(Placing.foreAft(x));
         });
         return keepSteering ? steeringRight(flipped) : flipped;
@@ -127,7 +144,8 @@ public final class KnuckleEdits {
     /** The same with a gear that drives the other way, if it steers wrongly. */
     public static Job steeringRight(Job job) {
         return SteerSweep.sense(new SteeringTrain(job), job) == SteerFigures.Sense.WRONG_WAY
-                ? job.editAxle(a -> a.withGear(a.gear().reversed())) : job;
+                ? job.editAxle(a -> a.withGear(a.gear().reversed()))
+                : job;
     }
 
     /** Both arms made longer or shorter by a factor, along themselves. */
@@ -139,8 +157,10 @@ public final class KnuckleEdits {
                     ArmFrame frame = ArmFrame.of(a.corner(side), side);
                     Vector by = frame.along().times(frame.length() * (factor - 1));
                     Corner c = changed.corner(side);
-                    changed = changed.withCorner(side,
-                            c.withKnuckle(c.knuckle().withTieRodPoint(c.knuckle().tieRodPoint().plus(by))));
+                    changed = changed.withCorner(
+                            side,
+                            c.withKnuckle(c.knuckle()
+                                    .withTieRodPoint(c.knuckle().tieRodPoint().plus(by))));
                 }
             }
             return changed;
@@ -155,7 +175,8 @@ public final class KnuckleEdits {
             }
             SteeredAxle changed = a.withGear(g.withArmEnd(scaled(g.axis(), g.armEnd(), factor)));
             return a.linkage() instanceof CentreLink c && c.ownIdler().isPresent()
-                    ? changed.withLinkage(c.withIdler(new SwingArm(c.ownIdler().get().axis(),
+                    ? changed.withLinkage(c.withIdler(new SwingArm(
+                            c.ownIdler().get().axis(),
                             scaled(c.ownIdler().get().axis(), c.ownIdler().get().end(), factor))))
                     : changed;
         });

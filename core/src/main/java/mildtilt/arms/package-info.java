@@ -8,5 +8,5 @@
  */
 @NullMarked
 package mildtilt.arms;
-import org.jspecify.annotations.NullMarked;
 
+import org.jspecify.annotations.NullMarked;

@@ -1,4 +1,5 @@
 package mildtilt.bearings;
+
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -44,10 +45,20 @@ public record BearingPlace(int shaft, double along, double toJoint, int joint, d
         return all;
     }
 
-    private static void add(Column c, int shaft, double along, double toJoint, int joint, double gain, int missing, List<BearingPlace> all) {
+    private static void add(
+            Column c,
+            int shaft,
+            double along,
+            double toJoint,
+            int joint,
+            double gain,
+            int missing,
+            List<BearingPlace> all) {
         boolean room = along >= HOUSING && along <= c.length(shaft) - HOUSING && gain < 3 && gain >= 1;
         boolean clear = c.supportsOn(shaft).stream().allMatch(s -> Math.abs(s - along) > 2 * HOUSING);
-        if (room && clear && Supports.missingWith(c, shaft, along, c.shafts().get(shaft).diameter()) < missing) {
+        if (room
+                && clear
+                && Supports.missingWith(c, shaft, along, c.shafts().get(shaft).diameter()) < missing) {
             all.add(new BearingPlace(shaft, along, toJoint, joint, gain));
         }
     }
@@ -55,7 +66,14 @@ public record BearingPlace(int shaft, double along, double toJoint, int joint, d
     /** The column with a rod end there, mounted on the frame. */
     public Column putOn(Column c) {
         List<Bearing> all = new ArrayList<>(c.bearings());
-        all.add(Bearing.planned(Id.Kind.BEARING.next(c.partIds()), name(c), Bearing.Kind.ROD_END, Bearing.Mount.FRAME, shaft, along, c.shafts().get(shaft).diameter()));
+        all.add(Bearing.planned(
+                Id.Kind.BEARING.next(c.partIds()),
+                name(c),
+                Bearing.Kind.ROD_END,
+                Bearing.Mount.FRAME,
+                shaft,
+                along,
+                c.shafts().get(shaft).diameter()));
         return c.withBearings(all);
     }
 

@@ -1,4 +1,5 @@
 package mildtilt.bearings;
+
 import mildtilt.column.Column;
 
 /**
@@ -12,7 +13,9 @@ public record ClearShaft(double from, double to) {
     private static final double ROUNDING = 1e-6;
 
     public static ClearShaft of(Column c, int shaft) {
-        return new ClearShaft(c.wheelEndFit(shaft).takeOff(), c.length(shaft) - c.gearEndFit(shaft).takeOff());
+        return new ClearShaft(
+                c.wheelEndFit(shaft).takeOff(),
+                c.length(shaft) - c.gearEndFit(shaft).takeOff());
     }
 
     public boolean holds(double along) {

@@ -1,4 +1,5 @@
 package mildtilt.bearings;
+
 import java.util.ArrayList;
 import java.util.List;
 import mildtilt.column.Column;
@@ -20,16 +21,18 @@ public record CoupleLoad(int bearing, double newtons) {
         ShaftBeams beams = new ShaftBeams(c, -1);
         double[] sum = new double[beams.supports().size()];
         for (int j = 0; j < angles.length; j++) {
-            double drives = switch (c.joints().get(j).kind()) {
-                case JointKind.Single _ -> torque[j] * Math.tan(angles[j]);
-                case JointKind.Double _ -> torque[j] * Math.tan(angles[j] / 2);
-                case JointKind.Coupling _ -> 0;
-            };
-            double driven = switch (c.joints().get(j).kind()) {
-                case JointKind.Single _ -> torque[j] * Math.sin(angles[j]);
-                case JointKind.Double _ -> torque[j] * Math.tan(angles[j] / 2);
-                case JointKind.Coupling _ -> 0;
-            };
+            double drives =
+                    switch (c.joints().get(j).kind()) {
+                        case JointKind.Single _ -> torque[j] * Math.tan(angles[j]);
+                        case JointKind.Double _ -> torque[j] * Math.tan(angles[j] / 2);
+                        case JointKind.Coupling _ -> 0;
+                    };
+            double driven =
+                    switch (c.joints().get(j).kind()) {
+                        case JointKind.Single _ -> torque[j] * Math.sin(angles[j]);
+                        case JointKind.Double _ -> torque[j] * Math.tan(angles[j] / 2);
+                        case JointKind.Coupling _ -> 0;
+                    };
             double[] before = most(beams, j, true, drives);
             double[] after = most(beams, j + 1, false, driven);
             boolean together = c.joints().get(j).kind() instanceof JointKind.Double;
@@ -61,6 +64,8 @@ public record CoupleLoad(int bearing, double newtons) {
 
     /** What it is called. */
     public String label(Column c) {
-        return bearing >= 0 ? c.bearings().get(bearing).name() : bearing == ShaftBeams.TUBE_UPPER ? "column tube, upper bearing" : "column tube, lower bearing";
+        return bearing >= 0
+                ? c.bearings().get(bearing).name()
+                : bearing == ShaftBeams.TUBE_UPPER ? "column tube, upper bearing" : "column tube, lower bearing";
     }
 }

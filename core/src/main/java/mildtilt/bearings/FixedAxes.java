@@ -1,4 +1,5 @@
 package mildtilt.bearings;
+
 import java.util.Optional;
 import mildtilt.column.Column;
 import mildtilt.geometry.Axis;
@@ -38,9 +39,12 @@ public record FixedAxes(Optional<Double> firstOff, Optional<Double> lastOff, Opt
             return Optional.empty();
         }
         Optional<Crossing> crossing = c.joints().size() == 1 && column.isPresent() && gear.isPresent()
-                ? crossing(column.get(), gear.get()) : Optional.empty();
-        return Optional.of(new FixedAxes(column.map(a -> a.distanceTo(c.joints().getFirst().centre())),
-                gear.map(a -> a.distanceTo(c.joints().getLast().centre())), crossing));
+                ? crossing(column.get(), gear.get())
+                : Optional.empty();
+        return Optional.of(new FixedAxes(
+                column.map(a -> a.distanceTo(c.joints().getFirst().centre())),
+                gear.map(a -> a.distanceTo(c.joints().getLast().centre())),
+                crossing));
     }
 
     /** Empty where the axes are parallel. */
@@ -56,14 +60,19 @@ public record FixedAxes(Optional<Double> firstOff, Optional<Double> lastOff, Opt
         // Each foot from the part of the gap that lies along the other axis (Cramer's rule).
         double s = n.dot(between.cross(gear.direction().vector())) / across.norm();
         double t = n.dot(between.cross(column.direction().vector())) / across.norm();
-        return Optional.of(new Crossing(Math.abs(miss), n.times(miss),
-                column.origin().plus(column.direction().times(s)), gear.origin().plus(gear.direction().times(t)), Math.toDegrees(angle)));
+        return Optional.of(new Crossing(
+                Math.abs(miss),
+                n.times(miss),
+                column.origin().plus(column.direction().times(s)),
+                gear.origin().plus(gear.direction().times(t)),
+                Math.toDegrees(angle)));
     }
 
     /** The column shimmed so that the axes meet, and the joint put where they do. */
     public Column shimmed(Column c) {
         Crossing x = crossing.orElseThrow(() -> new ImpossibleGeometryException("The two axes do not cross."));
-        return c.withHub(c.hub().plus(x.shim)).withJoint(0, c.joints().getFirst().withCentre(x.onGear));
+        return c.withHub(c.hub().plus(x.shim))
+                .withJoint(0, c.joints().getFirst().withCentre(x.onGear));
     }
 
     /** The joints at both ends put on the measured axes, each at its nearest point. */

@@ -1,4 +1,5 @@
 package mildtilt.bearings;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Function;
@@ -38,7 +39,8 @@ public record ForcedBearing(int bearing, double off, double tiltDeg, double side
             }
             int support = s;
             double frameTilt = worst(moves, m -> beams.shifted(beams.moved(m)).slope(support));
-            double wheelTilt = tilts ? length(beams.shifted(beams.tilted(pivot, tilt)).slope(support)) : 0;
+            double wheelTilt =
+                    tilts ? length(beams.shifted(beams.tilted(pivot, tilt)).slope(support)) : 0;
             double frameOff = 0;
             double wheelOff = 0;
             double load = 0;
@@ -47,9 +49,16 @@ public record ForcedBearing(int bearing, double off, double tiltDeg, double side
                 frameOff = worst(moves, m -> away(without, without.moved(m), support));
                 wheelOff = tilts ? length(away(without, without.tilted(pivot, tilt), support)) : 0;
                 load = worst(moves, m -> beams.shifted(beams.moved(m)).pressing(support))
-                        + (tilts ? length(beams.shifted(beams.tilted(pivot, tilt)).pressing(support)) : 0);
+                        + (tilts
+                                ? length(
+                                        beams.shifted(beams.tilted(pivot, tilt)).pressing(support))
+                                : 0);
             }
-            ForcedBearing f = new ForcedBearing(at.bearing(), frameOff + wheelOff, Math.toDegrees(Math.atan(frameTilt + wheelTilt)), load,
+            ForcedBearing f = new ForcedBearing(
+                    at.bearing(),
+                    frameOff + wheelOff,
+                    Math.toDegrees(Math.atan(frameTilt + wheelTilt)),
+                    load,
                     frameOff + c.length(at.shaft()) * frameTilt >= wheelOff + c.length(at.shaft()) * wheelTilt);
             if (f.off > 1e-6 || f.tiltDeg > 1e-6) {
                 all.add(f);

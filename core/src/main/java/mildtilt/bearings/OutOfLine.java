@@ -1,4 +1,5 @@
 package mildtilt.bearings;
+
 import java.util.ArrayList;
 import java.util.List;
 import mildtilt.column.Column;
@@ -27,7 +28,8 @@ public record OutOfLine(int bearing, double off, double tiltDeg, double sideLoad
                 double tilt = Math.toDegrees(Math.atan(Math.hypot(bent.slope(s)[0], bent.slope(s)[1])));
                 boolean spare = heldWithout(c, at);
                 double off = spare ? off(c, s) : 0;
-                all.add(new OutOfLine(at.bearing(), off, tilt, spare ? Math.hypot(bent.pressing(s)[0], bent.pressing(s)[1]) : 0));
+                all.add(new OutOfLine(
+                        at.bearing(), off, tilt, spare ? Math.hypot(bent.pressing(s)[0], bent.pressing(s)[1]) : 0));
             }
         }
         return all.stream().filter(o -> o.off > 1e-6 || o.tiltDeg > 1e-6).toList();
@@ -43,7 +45,10 @@ public record OutOfLine(int bearing, double off, double tiltDeg, double sideLoad
     /** Whether its shaft would be held without it. */
     static boolean heldWithout(Column c, ShaftBeams.Support support) {
         Column without = support.bearing() >= 0
-                ? c.withBearings(c.bearings().stream().filter(b -> b != c.bearings().get(support.bearing())).toList()) : c;
+                ? c.withBearings(c.bearings().stream()
+                        .filter(b -> b != c.bearings().get(support.bearing()))
+                        .toList())
+                : c;
         return Supports.of(without).held().get(support.shaft());
     }
 

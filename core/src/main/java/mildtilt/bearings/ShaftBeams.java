@@ -1,4 +1,5 @@
 package mildtilt.bearings;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.IntStream;
@@ -28,6 +29,7 @@ final class ShaftBeams {
 
     /** Holds what nothing else holds, so that a floating shaft does no harm to the sums; of the stiffest entry. */
     private static final double TRACE = 1e-12;
+
     private static final double APART = 1e-6;
 
     /**
@@ -44,6 +46,7 @@ final class ShaftBeams {
     private final Column column;
     /** A rotation counts as a shift of so much for each radian, which evens out the numbers, mm. */
     private final double lever;
+
     private final List<Support> supports;
     private final Vector[] across;
     private final Vector[] up;
@@ -64,14 +67,21 @@ final class ShaftBeams {
             all.add(new Support(TUBE_UPPER, 0, t.from()));
             all.add(new Support(TUBE_LOWER, 0, t.to()));
         });
-        IntStream.range(0, c.bearings().size()).forEach(i -> all.add(new Support(i, c.bearings().get(i).shaft(), c.bearings().get(i).along())));
-        return all.stream().filter(s -> s.along > APART && s.along < c.length(s.shaft) - APART).toList();
+        IntStream.range(0, c.bearings().size())
+                .forEach(i -> all.add(new Support(
+                        i, c.bearings().get(i).shaft(), c.bearings().get(i).along())));
+        return all.stream()
+                .filter(s -> s.along > APART && s.along < c.length(s.shaft) - APART)
+                .toList();
     }
 
     /** @param released index among the supports of one that does not hold; −1 where all do */
     ShaftBeams(Column column, int released) {
         this.column = column;
-        lever = IntStream.range(0, column.shafts().size()).mapToDouble(column::length).average().orElseThrow();
+        lever = IntStream.range(0, column.shafts().size())
+                .mapToDouble(column::length)
+                .average()
+                .orElseThrow();
         supports = supportsOf(column);
         int shafts = column.shafts().size();
         across = new Vector[shafts];
@@ -139,8 +149,12 @@ final class ShaftBeams {
     }
 
     private int[] inOrder(int shaft) {
-        return IntStream.range(0, supports.size()).filter(s -> supports.get(s).shaft == shaft).boxed()
-                .sorted((a, b) -> Double.compare(supports.get(a).along, supports.get(b).along)).mapToInt(Integer::intValue).toArray();
+        return IntStream.range(0, supports.size())
+                .filter(s -> supports.get(s).shaft == shaft)
+                .boxed()
+                .sorted((a, b) -> Double.compare(supports.get(a).along, supports.get(b).along))
+                .mapToInt(Integer::intValue)
+                .toArray();
     }
 
     List<Support> supports() {
@@ -153,10 +167,17 @@ final class ShaftBeams {
         double d = s.profile().roundNoStronger();
         double ei = Steel.E * Math.PI / 64 * (Math.pow(d, 4) - Math.pow(s.bore(), 4));
         double l = b.along - a.along;
-        double[][] beam = {{12, 6 * l, -12, 6 * l}, {6 * l, 4 * l * l, -6 * l, 2 * l * l}, {-12, -6 * l, 12, -6 * l}, {6 * l, 2 * l * l, -6 * l, 4 * l * l}};
+        double[][] beam = {
+            {12, 6 * l, -12, 6 * l},
+            {6 * l, 4 * l * l, -6 * l, 2 * l * l},
+            {-12, -6 * l, 12, -6 * l},
+            {6 * l, 2 * l * l, -6 * l, 4 * l * l}
+        };
         for (int plane = 0; plane < 2; plane++) {
             Vector way = plane == 0 ? across[a.shaft] : up[a.shaft];
-            double[][] rows = {row(a, plane, way, false), row(a, plane, way, true), row(b, plane, way, false), row(b, plane, way, true)};
+            double[][] rows = {
+                row(a, plane, way, false), row(a, plane, way, true), row(b, plane, way, false), row(b, plane, way, true)
+            };
             for (int i = 0; i < 4; i++) {
                 for (int j = 0; j < 4; j++) {
                     add(k, rows[i], rows[j], ei / (l * l * l) * beam[i][j]);
@@ -170,14 +191,19 @@ final class ShaftBeams {
         if (column.joints().isEmpty()) {
             return;
         }
-        Node first = nodes.stream().filter(n -> n.shaft == 0 && n.atJoint && n.along > 0).findFirst().orElseThrow();
+        Node first = nodes.stream()
+                .filter(n -> n.shaft == 0 && n.atJoint && n.along > 0)
+                .findFirst()
+                .orElseThrow();
         double[] hold = row(first, 0, column.axis(0).vector(), false);
         add(k, hold, hold, axial(0));
         for (int i = 1; i < column.shafts().size(); i++) {
             if (column.shafts().get(i).slide().isEmpty()) {
                 int shaft = i;
                 Vector axis = column.axis(i).vector();
-                List<Node> ends = nodes.stream().filter(n -> n.shaft == shaft && n.atJoint).toList();
+                List<Node> ends = nodes.stream()
+                        .filter(n -> n.shaft == shaft && n.atJoint)
+                        .toList();
                 double[] one = row(ends.getFirst(), 0, axis, false);
                 double[] other = row(ends.getLast(), 0, axis, false);
                 add(k, one, one, axial(i));
@@ -199,7 +225,9 @@ final class ShaftBeams {
         if (turn) {
             return new double[] {n.turn + plane, 1 / lever};
         }
-        return n.atJoint ? new double[] {n.shift, way.x(), n.shift + 1, way.y(), n.shift + 2, way.z()} : new double[] {n.shift + plane, 1};
+        return n.atJoint
+                ? new double[] {n.shift, way.x(), n.shift + 1, way.y(), n.shift + 2, way.z()}
+                : new double[] {n.shift + plane, 1};
     }
 
     private static void add(double[][] k, double[] a, double[] b, double value) {
@@ -222,7 +250,10 @@ final class ShaftBeams {
 
         private Node node(int support) {
             Support s = supports.get(support);
-            return nodes.stream().filter(n -> n.shaft == s.shaft && Math.abs(n.along - s.along) <= APART && !n.atJoint).findFirst().orElseThrow();
+            return nodes.stream()
+                    .filter(n -> n.shaft == s.shaft && Math.abs(n.along - s.along) <= APART && !n.atJoint)
+                    .findFirst()
+                    .orElseThrow();
         }
 
         /** Across and up, mm, of the shaft at a support. */
@@ -266,7 +297,14 @@ final class ShaftBeams {
         double[] load = new double[size];
         if (!column.joints().isEmpty()) {
             Vector axis = column.axis(0).vector();
-            double[] hold = row(nodes.stream().filter(n -> n.shaft == 0 && n.atJoint && n.along > 0).findFirst().orElseThrow(), 0, axis, false);
+            double[] hold = row(
+                    nodes.stream()
+                            .filter(n -> n.shaft == 0 && n.atJoint && n.along > 0)
+                            .findFirst()
+                            .orElseThrow(),
+                    0,
+                    axis,
+                    false);
             for (int i = 0; i < hold.length; i += 2) {
                 load[(int) hold[i]] += hold[i + 1] * axial(0) * shift.anchor.dot(axis);
             }
@@ -282,7 +320,10 @@ final class ShaftBeams {
      */
     Bent coupled(int shaft, boolean gearEnd, int plane, double couple) {
         double[] load = new double[size];
-        Node end = nodes.stream().filter(n -> n.shaft == shaft && n.atJoint && (n.along > 0) == gearEnd).findFirst().orElseThrow();
+        Node end = nodes.stream()
+                .filter(n -> n.shaft == shaft && n.atJoint && (n.along > 0) == gearEnd)
+                .findFirst()
+                .orElseThrow();
         load[end.turn + plane] = couple / lever;
         return solved(new double[size], load);
     }

@@ -1,4 +1,5 @@
 package mildtilt.bearings;
+
 import java.util.ArrayList;
 import java.util.List;
 import mildtilt.column.Bearing;
@@ -56,7 +57,12 @@ public record Supports(List<Boolean> held, List<Boolean> steady, int missing) {
         int last = c.joints().size();
         ClearShaft clear = ClearShaft.of(c, shaft);
         // What sits on a fork or past the end holds nothing.
-        int n = (int) c.supportsOn(shaft).stream().filter(clear::holds).distinct().count() + extra + (shaft == last ? 2 : 0);
+        int n = (int) c.supportsOn(shaft).stream()
+                        .filter(clear::holds)
+                        .distinct()
+                        .count()
+                + extra
+                + (shaft == last ? 2 : 0);
         n += shaft > 0 && held[shaft - 1] && c.joints().get(shaft - 1).kind().locates() ? 1 : 0;
         n += shaft < last && held[shaft + 1] && c.joints().get(shaft).kind().locates() ? 1 : 0;
         return n;
@@ -98,8 +104,14 @@ public record Supports(List<Boolean> held, List<Boolean> steady, int missing) {
     /** Whether one more bearing on a shaft would leave fewer afloat, and how many would then still be missing. */
     static int missingWith(Column c, int shaft, double along, double bore) {
         List<Bearing> all = new ArrayList<>(c.bearings());
-        all.add(Bearing.planned(Id.Kind.BEARING.next(c.partIds()), "tried", Bearing.Kind.ROD_END, Bearing.Mount.FRAME,
-                shaft, along, bore));
+        all.add(Bearing.planned(
+                Id.Kind.BEARING.next(c.partIds()),
+                "tried",
+                Bearing.Kind.ROD_END,
+                Bearing.Mount.FRAME,
+                shaft,
+                along,
+                bore));
         return missing(c.withBearings(all));
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.build;
+
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.withers.Withers;
 
@@ -11,15 +12,18 @@ import mildtilt.withers.Withers;
  * @param tiltDeg that its ball allows, degrees
  */
 @Withers
-public record EndPart(String name, Stud stud, ScrewThread thread, double toThread, double threadLength, double tiltDeg) implements EndPartBuilder.With {
+public record EndPart(String name, Stud stud, ScrewThread thread, double toThread, double threadLength, double tiltDeg)
+        implements EndPartBuilder.With {
 
     /** @throws ImpossibleGeometryException naming the size that can't be */
     public EndPart {
         if (!(toThread > 0) || !(threadLength > 0)) {
-            throw new ImpossibleGeometryException("The shank of \"" + name + "\" must have a length, and a thread on it.");
+            throw new ImpossibleGeometryException(
+                    "The shank of \"" + name + "\" must have a length, and a thread on it.");
         }
         if (!(tiltDeg > 0 && tiltDeg < 90)) {
-            throw new ImpossibleGeometryException("The tilt that \"" + name + "\" allows must be between 0 and 90 degrees.");
+            throw new ImpossibleGeometryException(
+                    "The tilt that \"" + name + "\" allows must be between 0 and 90 degrees.");
         }
     }
 
@@ -31,7 +35,13 @@ public record EndPart(String name, Stud stud, ScrewThread thread, double toThrea
     /** The same part with its thread the other way. */
     public EndPart withHand(ScrewThread.Hand hand) {
         String plain = name.endsWith(", left-hand") ? name.substring(0, name.length() - ", left-hand".length()) : name;
-        return new EndPart(hand == ScrewThread.Hand.LEFT ? plain + ", left-hand" : plain, stud, thread.withHand(hand), toThread, threadLength, tiltDeg);
+        return new EndPart(
+                hand == ScrewThread.Hand.LEFT ? plain + ", left-hand" : plain,
+                stud,
+                thread.withHand(hand),
+                toThread,
+                threadLength,
+                tiltDeg);
     }
 
     public EndPart withShank(double to, double length) {

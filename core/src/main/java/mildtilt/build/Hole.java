@@ -1,4 +1,5 @@
 package mildtilt.build;
+
 import mildtilt.geometry.ImpossibleGeometryException;
 
 /** The hole in an arm that a rod's end goes into, as measured. Lengths mm. */

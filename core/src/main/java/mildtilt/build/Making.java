@@ -1,4 +1,5 @@
 package mildtilt.build;
+
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.LinkedHashMap;
@@ -21,9 +22,16 @@ import mildtilt.withers.Withers;
  */
 @Withers
 public record Making(
-        Workshop workshop, Map<Rod, RodMakeUp> rods, List<ShaftJoin> joins, List<Piece> pieces, WorkPlan plan, List<WeldRecord> welds) implements MakingBuilder.With {
+        Workshop workshop,
+        Map<Rod, RodMakeUp> rods,
+        List<ShaftJoin> joins,
+        List<Piece> pieces,
+        WorkPlan plan,
+        List<WeldRecord> welds)
+        implements MakingBuilder.With {
 
-    public static final Making NONE = new Making(Workshop.USUAL, Map.of(), List.of(), List.of(), WorkPlan.NONE, List.of());
+    public static final Making NONE =
+            new Making(Workshop.USUAL, Map.of(), List.of(), List.of(), WorkPlan.NONE, List.of());
 
     /** @throws ImpossibleGeometryException if two pieces have one name */
     public Making {
@@ -68,7 +76,8 @@ public record Making(
     public Making withJoin(Id shaft, double along, ShaftJoin.School school) {
         List<ShaftJoin> all = new ArrayList<>(joins);
         Stream<Id> ticked = plan.marks().keySet().stream().map(Id::new);
-        all.add(new ShaftJoin(Id.Kind.JOIN.next(Stream.concat(joins.stream().map(ShaftJoin::id), ticked)), shaft, along, school));
+        all.add(new ShaftJoin(
+                Id.Kind.JOIN.next(Stream.concat(joins.stream().map(ShaftJoin::id), ticked)), shaft, along, school));
         return withJoins(all);
     }
 

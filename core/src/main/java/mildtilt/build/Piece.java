@@ -1,4 +1,5 @@
 package mildtilt.build;
+
 import java.util.Optional;
 import mildtilt.gear.ArmGear;
 import mildtilt.geometry.ImpossibleGeometryException;
@@ -27,7 +28,8 @@ public sealed interface Piece {
 
     /** Sleeve, spacer or any other length of bar or tube, cut square. */
     @Withers
-    record Length(Id id, String name, Section section, Metal metal, double length, int left, int right) implements Piece, PieceLengthBuilder.With {
+    record Length(Id id, String name, Section section, Metal metal, double length, int left, int right)
+            implements Piece, PieceLengthBuilder.With {
         public Length {
             above0(name, length, "length");
             counts(name, left, right);
@@ -60,7 +62,10 @@ public sealed interface Piece {
         }
 
         private static double steeringArm(SteeredAxle axle, Side side) {
-            return axle.corner(side).suspension().steerAxis().distanceTo(axle.corner(side).knuckle().tieRodPoint());
+            return axle.corner(side)
+                    .suspension()
+                    .steerAxis()
+                    .distanceTo(axle.corner(side).knuckle().tieRodPoint());
         }
 
         static ArmOf steering(Side side) {
@@ -74,7 +79,8 @@ public sealed interface Piece {
      * @param margin from a hole's edge to the plate's edge
      */
     @Withers
-    record ArmPlate(Id id, String name, ArmOf of, double thickness, double rootHole, double endHole, double margin) implements Piece, PieceArmPlateBuilder.With {
+    record ArmPlate(Id id, String name, ArmOf of, double thickness, double rootHole, double endHole, double margin)
+            implements Piece, PieceArmPlateBuilder.With {
         public ArmPlate {
             above0(name, thickness, "thickness");
             above0(name, rootHole, "root hole");
@@ -94,8 +100,18 @@ public sealed interface Piece {
      */
     @Withers
     record BearingBracket(
-            Id id, String name, Id bearing, Id foot, double thickness, double footWidth, double hole, int bolts, double boltCircle,
-            double boltHole, double margin) implements Piece, PieceBearingBracketBuilder.With {
+            Id id,
+            String name,
+            Id bearing,
+            Id foot,
+            double thickness,
+            double footWidth,
+            double hole,
+            int bolts,
+            double boltCircle,
+            double boltHole,
+            double margin)
+            implements Piece, PieceBearingBracketBuilder.With {
         public BearingBracket {
             above0(name, thickness, "thickness");
             above0(name, footWidth, "foot width");
@@ -105,7 +121,8 @@ public sealed interface Piece {
                 throw new ImpossibleGeometryException("\"" + name + "\" can have up to 12 bolts.");
             }
             if (bolts > 0 && !(boltHole > 0 && boltCircle > hole + boltHole)) {
-                throw new ImpossibleGeometryException("The bolts of \"" + name + "\" must lie clear of its middle hole.");
+                throw new ImpossibleGeometryException(
+                        "The bolts of \"" + name + "\" must lie clear of its middle hole.");
             }
         }
     }
@@ -124,7 +141,8 @@ public sealed interface Piece {
 
         public Meeting {
             if (!(into >= 0) || !(angleDeg >= 15 && angleDeg <= 165)) {
-                throw new ImpossibleGeometryException("A cope's angle must be between 15 and 165 degrees, and what it meets can't be negative.");
+                throw new ImpossibleGeometryException(
+                        "A cope's angle must be between 15 and 165 degrees, and what it meets can't be negative.");
             }
         }
 
@@ -137,13 +155,24 @@ public sealed interface Piece {
      * A stay or strut of tube with copes. Its length runs from axis to axis of what it meets; to the middle of a flat's face.
      */
     @Withers
-    record CopedTube(Id id, String name, Section.Tube section, Metal metal, double length, Meeting from, Meeting to, int left, int right) implements Piece, PieceCopedTubeBuilder.With {
+    record CopedTube(
+            Id id,
+            String name,
+            Section.Tube section,
+            Metal metal,
+            double length,
+            Meeting from,
+            Meeting to,
+            int left,
+            int right)
+            implements Piece, PieceCopedTubeBuilder.With {
         public CopedTube {
             above0(name, length, "length");
             counts(name, left, right);
             for (Meeting m : new Meeting[] {from, to}) {
                 if (m.into() > 0 && Math.abs(m.offset()) + section.outside() / 2 > m.into() / 2 + 1e-9) {
-                    throw new ImpossibleGeometryException("\"" + name + "\" is wider than the tube it meets, or stands off its side: no cope fits it.");
+                    throw new ImpossibleGeometryException("\"" + name
+                            + "\" is wider than the tube it meets, or stands off its side: no cope fits it.");
                 }
             }
         }
@@ -156,13 +185,16 @@ public sealed interface Piece {
      * @param wall over the larger shaft
      */
     @Withers
-    record CentringJig(Id id, String name, double one, double other, double length, double wall) implements Piece, PieceCentringJigBuilder.With {
+    record CentringJig(Id id, String name, double one, double other, double length, double wall)
+            implements Piece, PieceCentringJigBuilder.With {
         public CentringJig {
             above0(name, one, "first diameter");
             above0(name, other, "second diameter");
             above0(name, wall, "wall");
             if (!(length >= 2 * Math.max(one, other))) {
-                throw new ImpossibleGeometryException("The jig \"" + name + "\" must be at least twice as long as the larger shaft is thick, or it holds nothing in line.");
+                throw new ImpossibleGeometryException(
+                        "The jig \"" + name
+                                + "\" must be at least twice as long as the larger shaft is thick, or it holds nothing in line.");
             }
         }
     }

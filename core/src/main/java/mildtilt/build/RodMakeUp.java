@@ -1,4 +1,5 @@
 package mildtilt.build;
+
 import java.util.Optional;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.withers.Withers;
@@ -21,7 +22,8 @@ public record RodMakeUp(End outer, End inner, Body body) implements RodMakeUpBui
      * @param doubleShear whether what it bolts to holds the bolt on both sides of the ball
      */
     @Withers
-    public record End(EndPart part, double jamNut, Optional<Hole> hole, boolean doubleShear) implements RodMakeUpEndBuilder.With {
+    public record End(EndPart part, double jamNut, Optional<Hole> hole, boolean doubleShear)
+            implements RodMakeUpEndBuilder.With {
 
         public End {
             if (!(jamNut >= 0)) {
@@ -60,11 +62,18 @@ public record RodMakeUp(End outer, End inner, Body body) implements RodMakeUpBui
      */
     @Withers
     public record Body(
-            BodyKind kind, double threaded, double drilled, Optional<Double> length, Optional<ScrewThread> outerTap, Optional<ScrewThread> innerTap) implements RodMakeUpBodyBuilder.With {
+            BodyKind kind,
+            double threaded,
+            double drilled,
+            Optional<Double> length,
+            Optional<ScrewThread> outerTap,
+            Optional<ScrewThread> innerTap)
+            implements RodMakeUpBodyBuilder.With {
 
         public Body {
             if (!(threaded > 0) || !(drilled >= threaded)) {
-                throw new ImpossibleGeometryException("A rod's body needs a depth of thread, and a hole at least as deep.");
+                throw new ImpossibleGeometryException(
+                        "A rod's body needs a depth of thread, and a hole at least as deep.");
             }
             if (length.filter(l -> !(l > 0)).isPresent()) {
                 throw new ImpossibleGeometryException("The length of a rod's body must be above 0.");
@@ -88,8 +97,16 @@ public record RodMakeUp(End outer, End inner, Body body) implements RodMakeUpBui
     /** Two like ends, right-handed outside and left-handed inside, with a body tapped three diameters deep. */
     public static RodMakeUp usual(EndPart part) {
         double d = part.thread().major();
-        return new RodMakeUp(End.of(part.withHand(ScrewThread.Hand.RIGHT)), End.of(part.withHand(ScrewThread.Hand.LEFT)),
-                new Body(BodyKind.TAPPED, 3 * d, 3 * d + 4 * part.thread().pitch(), Optional.empty(), Optional.empty(), Optional.empty()));
+        return new RodMakeUp(
+                End.of(part.withHand(ScrewThread.Hand.RIGHT)),
+                End.of(part.withHand(ScrewThread.Hand.LEFT)),
+                new Body(
+                        BodyKind.TAPPED,
+                        3 * d,
+                        3 * d + 4 * part.thread().pitch(),
+                        Optional.empty(),
+                        Optional.empty(),
+                        Optional.empty()));
     }
 
     /** The thread in the body at one end. */

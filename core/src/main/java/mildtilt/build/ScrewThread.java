@@ -1,4 +1,5 @@
 package mildtilt.build;
+
 import mildtilt.geometry.ImpossibleGeometryException;
 
 /**
@@ -11,6 +12,7 @@ public record ScrewThread(double major, double pitch, Hand hand) {
 
     /** Height of the full profile's both sides over the pitch: 2 × 0.6495. */
     private static final double BOTH_FLANKS = 1.299038;
+
     private static final double INCH = 25.4;
 
     /** Which way it is turned to go in. */
@@ -50,7 +52,8 @@ public record ScrewThread(double major, double pitch, Hand hand) {
     public boolean unified() {
         double perInch = INCH / pitch;
         boolean wholePerInch = Math.abs(perInch - Math.rint(perInch)) < 0.002;
-        boolean metricStep = Math.abs(pitch / 0.25 - Math.rint(pitch / 0.25)) < 1e-6 && Math.abs(major - Math.rint(major)) < 1e-6;
+        boolean metricStep =
+                Math.abs(pitch / 0.25 - Math.rint(pitch / 0.25)) < 1e-6 && Math.abs(major - Math.rint(major)) < 1e-6;
         return wholePerInch && !metricStep;
     }
 

@@ -1,4 +1,5 @@
 package mildtilt.build;
+
 import mildtilt.geometry.ImpossibleGeometryException;
 
 /** What a piece is sawn from. Lengths mm. */

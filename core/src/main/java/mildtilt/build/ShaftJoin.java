@@ -1,4 +1,5 @@
 package mildtilt.build;
+
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.id.Id;
 import mildtilt.withers.Withers;

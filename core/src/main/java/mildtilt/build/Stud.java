@@ -1,4 +1,5 @@
 package mildtilt.build;
+
 import mildtilt.geometry.ImpossibleGeometryException;
 
 /** What a rod's end goes into its arm with. Lengths mm. */

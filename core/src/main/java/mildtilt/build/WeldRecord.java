@@ -1,4 +1,5 @@
 package mildtilt.build;
+
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -23,8 +24,18 @@ import mildtilt.withers.Withers;
  */
 @Withers
 public record WeldRecord(
-        Id id, String piece, WeldedMetal metal, double preheat, double mostBetween, double coolPerHour, String filler, List<Reading> readings,
-        String weldedBy, String inspectedBy, Optional<LocalDate> day) implements WeldRecordBuilder.With {
+        Id id,
+        String piece,
+        WeldedMetal metal,
+        double preheat,
+        double mostBetween,
+        double coolPerHour,
+        String filler,
+        List<Reading> readings,
+        String weldedBy,
+        String inspectedBy,
+        Optional<LocalDate> day)
+        implements WeldRecordBuilder.With {
 
     /** When a temperature was read. */
     public enum Moment {
@@ -47,25 +58,53 @@ public record WeldRecord(
     public record Reading(double minutes, double celsius, Moment moment) {
         public Reading {
             if (!(minutes >= 0 && minutes <= 100_000) || !(celsius >= -60 && celsius <= 1500)) {
-                throw new ImpossibleGeometryException("A reading has a time from 0 on, in minutes, and a temperature between −60 and 1500 °C.");
+                throw new ImpossibleGeometryException(
+                        "A reading has a time from 0 on, in minutes, and a temperature between −60 and 1500 °C.");
             }
         }
     }
 
     public WeldRecord {
-        readings = readings.stream().sorted(Comparator.comparingDouble(Reading::minutes)).toList();
-        if (!(preheat >= 0 && preheat <= 800) || !(mostBetween >= preheat && mostBetween <= 900) || !(coolPerHour > 0)) {
-            throw new ImpossibleGeometryException("Preheat lies between 0 and 800 °C, the most between runs above it, and cooling has a pace.");
+        readings = readings.stream()
+                .sorted(Comparator.comparingDouble(Reading::minutes))
+                .toList();
+        if (!(preheat >= 0 && preheat <= 800)
+                || !(mostBetween >= preheat && mostBetween <= 900)
+                || !(coolPerHour > 0)) {
+            throw new ImpossibleGeometryException(
+                    "Preheat lies between 0 and 800 °C, the most between runs above it, and cooling has a pace.");
         }
     }
 
     /** With the temperatures that are usual for a metal, to be replaced by those of the welder's own procedure. */
     public static WeldRecord usual(Id id, String piece, WeldedMetal metal) {
-        return new WeldRecord(id, piece, metal, metal.preheat(), metal.mostBetween(), metal.coolPerHour(), "", List.of(), "", "", Optional.empty());
+        return new WeldRecord(
+                id,
+                piece,
+                metal,
+                metal.preheat(),
+                metal.mostBetween(),
+                metal.coolPerHour(),
+                "",
+                List.of(),
+                "",
+                "",
+                Optional.empty());
     }
 
     public WeldRecord withMetal(WeldedMetal m) {
-        return new WeldRecord(id, piece, m, m.preheat(), m.mostBetween(), m.coolPerHour(), filler, readings, weldedBy, inspectedBy, day);
+        return new WeldRecord(
+                id,
+                piece,
+                m,
+                m.preheat(),
+                m.mostBetween(),
+                m.coolPerHour(),
+                filler,
+                readings,
+                weldedBy,
+                inspectedBy,
+                day);
     }
 
     public WeldRecord withWanted(double pre, double most, double cool) {
@@ -73,7 +112,8 @@ public record WeldRecord(
     }
 
     public WeldRecord withWords(String fill, String welder, String inspector) {
-        return new WeldRecord(id, piece, metal, preheat, mostBetween, coolPerHour, fill, readings, welder, inspector, day);
+        return new WeldRecord(
+                id, piece, metal, preheat, mostBetween, coolPerHour, fill, readings, welder, inspector, day);
     }
 
     public WeldRecord withReading(Reading r) {

@@ -1,4 +1,5 @@
 package mildtilt.build;
+
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -24,8 +25,13 @@ import mildtilt.withers.Withers;
  */
 @Withers
 public record WorkPlan(
-        Optional<LocalDate> wanted, double hoursPerWeek, Map<String, StepMark> marks, List<OwnStep> ownSteps,
-        Map<Id, Purchase> purchases, List<OwnPurchase> ownPurchases) implements WorkPlanBuilder.With {
+        Optional<LocalDate> wanted,
+        double hoursPerWeek,
+        Map<String, StepMark> marks,
+        List<OwnStep> ownSteps,
+        Map<Id, Purchase> purchases,
+        List<OwnPurchase> ownPurchases)
+        implements WorkPlanBuilder.With {
 
     public static final WorkPlan NONE = new WorkPlan(Optional.empty(), 12, Map.of(), List.of(), Map.of(), List.of());
 
@@ -36,7 +42,8 @@ public record WorkPlan(
      * @param hours it takes, where other than usual
      */
     @Withers
-    public record StepMark(Optional<LocalDate> done, String by, String note, boolean skipped, Optional<Double> hours) implements WorkPlanStepMarkBuilder.With {
+    public record StepMark(Optional<LocalDate> done, String by, String note, boolean skipped, Optional<Double> hours)
+            implements WorkPlanStepMarkBuilder.With {
         public static final StepMark NONE = new StepMark(Optional.empty(), "", "", false, Optional.empty());
 
         public StepMark {
@@ -57,12 +64,20 @@ public record WorkPlan(
      * @param leadDays from ordering to having it
      */
     @Withers
-    public record Purchase(Optional<Double> price, Optional<Integer> leadDays, Optional<LocalDate> ordered, Optional<LocalDate> arrived) implements WorkPlanPurchaseBuilder.With {
-        public static final Purchase NONE = new Purchase(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
+    public record Purchase(
+            Optional<Double> price,
+            Optional<Integer> leadDays,
+            Optional<LocalDate> ordered,
+            Optional<LocalDate> arrived)
+            implements WorkPlanPurchaseBuilder.With {
+        public static final Purchase NONE =
+                new Purchase(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
 
         public Purchase {
-            if (price.filter(p -> !(p >= 0)).isPresent() || leadDays.filter(d -> d < 0 || d > 3650).isPresent()) {
-                throw new ImpossibleGeometryException("A price can't be negative, and what is ordered comes within ten years.");
+            if (price.filter(p -> !(p >= 0)).isPresent()
+                    || leadDays.filter(d -> d < 0 || d > 3650).isPresent()) {
+                throw new ImpossibleGeometryException(
+                        "A price can't be negative, and what is ordered comes within ten years.");
             }
         }
     }
@@ -111,7 +126,13 @@ public record WorkPlan(
     }
 
     public WorkPlan withoutOwnStep(String key) {
-        return new WorkPlan(wanted, hoursPerWeek, marks, ownSteps.stream().filter(s -> !s.key().equals(key)).toList(), purchases, ownPurchases)
+        return new WorkPlan(
+                        wanted,
+                        hoursPerWeek,
+                        marks,
+                        ownSteps.stream().filter(s -> !s.key().equals(key)).toList(),
+                        purchases,
+                        ownPurchases)
                 .withMark(key, StepMark.NONE);
     }
 
@@ -124,15 +145,23 @@ public record WorkPlan(
     /** With something more to buy for a step; what is on the list already is bought for that step. */
     public WorkPlan withOwnPurchase(String what, String step) {
         List<OwnPurchase> all = new ArrayList<>(ownPurchases);
-        Optional<OwnPurchase> there = ownPurchases.stream().filter(o -> o.what.equals(what)).findFirst();
-        there.ifPresentOrElse(o -> all.set(all.indexOf(o), new OwnPurchase(o.id, what, step)),
-                () -> all.add(new OwnPurchase(Id.Kind.PURCHASE.next(Stream.concat(ownPurchases.stream().map(OwnPurchase::id), purchases.keySet().stream())), what, step)));
+        Optional<OwnPurchase> there =
+                ownPurchases.stream().filter(o -> o.what.equals(what)).findFirst();
+        there.ifPresentOrElse(
+                o -> all.set(all.indexOf(o), new OwnPurchase(o.id, what, step)),
+                () -> all.add(new OwnPurchase(
+                        Id.Kind.PURCHASE.next(
+                                Stream.concat(ownPurchases.stream().map(OwnPurchase::id), purchases.keySet().stream())),
+                        what,
+                        step)));
         return withOwnPurchases(all);
     }
 
     public WorkPlan withoutOwnPurchase(Id id) {
         Map<Id, Purchase> left = new LinkedHashMap<>(purchases);
         left.remove(id);
-        return withOwnPurchases(ownPurchases.stream().filter(o -> !o.id.equals(id)).toList()).withPurchases(left);
+        return withOwnPurchases(
+                        ownPurchases.stream().filter(o -> !o.id.equals(id)).toList())
+                .withPurchases(left);
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.build;
+
 import java.util.List;
 import java.util.Optional;
 import mildtilt.geometry.ImpossibleGeometryException;
@@ -18,8 +19,16 @@ import mildtilt.withers.Withers;
  */
 @Withers
 public record Workshop(
-        int sets, double kerf, double facing, double rootGap, double usualBar, double engagementTimes, Paper paper, Optional<Double> tubeWall,
-        List<StockBar> stock) implements WorkshopBuilder.With {
+        int sets,
+        double kerf,
+        double facing,
+        double rootGap,
+        double usualBar,
+        double engagementTimes,
+        Paper paper,
+        Optional<Double> tubeWall,
+        List<StockBar> stock)
+        implements WorkshopBuilder.With {
 
     public static final Workshop USUAL = new Workshop(1, 2, 1, 1.5, 3000, 1.5, Paper.A4, Optional.empty(), List.of());
 
@@ -67,13 +76,15 @@ public record Workshop(
             throw new ImpossibleGeometryException("From 1 to 100 sets can be made.");
         }
         if (!(kerf >= 0 && kerf < 20) || !(facing >= 0 && facing < 50) || !(rootGap >= 0 && rootGap < 10)) {
-            throw new ImpossibleGeometryException("Saw kerf, facing and root gap can't be negative, nor as wide as that.");
+            throw new ImpossibleGeometryException(
+                    "Saw kerf, facing and root gap can't be negative, nor as wide as that.");
         }
         if (!(usualBar > 0)) {
             throw new ImpossibleGeometryException("The length of a new bar must be above 0.");
         }
         if (!(engagementTimes >= 0.5 && engagementTimes <= 5)) {
-            throw new ImpossibleGeometryException("The least thread engagement must be between half a diameter and five.");
+            throw new ImpossibleGeometryException(
+                    "The least thread engagement must be between half a diameter and five.");
         }
     }
 

@@ -8,5 +8,5 @@
  */
 @NullMarked
 package mildtilt.build;
-import org.jspecify.annotations.NullMarked;
 
+import org.jspecify.annotations.NullMarked;

@@ -1,4 +1,5 @@
 package mildtilt.catalogue;
+
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -29,7 +30,8 @@ public record Catalogue(
         List<NamedTube> tubes,
         List<EndPart> rodEnds) {
 
-    public static final Catalogue NONE = new Catalogue(List.of(), List.of(), List.of(), List.of(), List.of(), List.of());
+    public static final Catalogue NONE =
+            new Catalogue(List.of(), List.of(), List.of(), List.of(), List.of(), List.of());
 
     public record NamedEnd(String name, Socket socket) {}
 
@@ -61,19 +63,27 @@ public record Catalogue(
 
     /** A joint of the same kind with other bores, if there is one; the nearest in angle allowed first. */
     public Optional<Joint> jointLike(Joint joint, ShaftProfile wheelShaft, ShaftProfile gearShaft, double tolerance) {
-        return joints.stream().filter(j -> j.kind().equals(joint.kind()))
-                .filter(j -> takes(j.wheelSide().socket(), wheelShaft, tolerance) && takes(j.gearSide().socket(), gearShaft, tolerance))
+        return joints.stream()
+                .filter(j -> j.kind().equals(joint.kind()))
+                .filter(j -> takes(j.wheelSide().socket(), wheelShaft, tolerance)
+                        && takes(j.gearSide().socket(), gearShaft, tolerance))
                 .min(Comparator.comparingDouble(j -> Math.abs(j.maxAngleDeg() - joint.maxAngleDeg())));
     }
 
     private static boolean takes(Optional<Socket> socket, ShaftProfile shaft, double tolerance) {
-        return socket.map(s -> EndFit.between(shaft, s, tolerance) == EndFit.FITS).orElse(false);
+        return socket.map(s -> EndFit.between(shaft, s, tolerance) == EndFit.FITS)
+                .orElse(false);
     }
 
     /** Everything by name, for a search. */
     public Stream<String> names() {
-        return Stream.of(joints.stream().map(Joint::name), shafts.stream().map(Shaft::name), ends.stream().map(NamedEnd::name),
-                bearings.stream().map(Bearing::name), tubes.stream().map(NamedTube::name), rodEnds.stream().map(EndPart::name))
+        return Stream.of(
+                        joints.stream().map(Joint::name),
+                        shafts.stream().map(Shaft::name),
+                        ends.stream().map(NamedEnd::name),
+                        bearings.stream().map(Bearing::name),
+                        tubes.stream().map(NamedTube::name),
+                        rodEnds.stream().map(EndPart::name))
                 .flatMap(s -> s);
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.catalogue;
+
 import mildtilt.column.ShaftProfile;
 import mildtilt.column.Socket;
 import mildtilt.column.Socket.Retention;
@@ -25,17 +26,24 @@ public enum EndFit {
             return FITS;
         }
         ShaftProfile bore = socket.seat();
-        EndFit form = switch (end) {
-            case ShaftProfile.Round _ -> bore instanceof ShaftProfile.Round ? FITS : OTHER_FORM;
-            case ShaftProfile.Splined e -> bore instanceof ShaftProfile.Splined b ? e.teeth() == b.teeth() ? FITS : OTHER_TEETH : OTHER_FORM;
-            case ShaftProfile.DoubleD e -> bore instanceof ShaftProfile.DoubleD b ? width(e.acrossFlats(), b.acrossFlats(), slip) : OTHER_FORM;
-            case ShaftProfile.Keyed e -> bore instanceof ShaftProfile.Keyed b ? width(e.keyWidth(), b.keyWidth(), slip) : OTHER_FORM;
-        };
+        EndFit form =
+                switch (end) {
+                    case ShaftProfile.Round _ -> bore instanceof ShaftProfile.Round ? FITS : OTHER_FORM;
+                    case ShaftProfile.Splined e ->
+                        bore instanceof ShaftProfile.Splined b
+                                ? e.teeth() == b.teeth() ? FITS : OTHER_TEETH
+                                : OTHER_FORM;
+                    case ShaftProfile.DoubleD e ->
+                        bore instanceof ShaftProfile.DoubleD b
+                                ? width(e.acrossFlats(), b.acrossFlats(), slip)
+                                : OTHER_FORM;
+                    case ShaftProfile.Keyed e ->
+                        bore instanceof ShaftProfile.Keyed b ? width(e.keyWidth(), b.keyWidth(), slip) : OTHER_FORM;
+                };
         double loose = bore.diameter() - end.diameter();
-        return form == OTHER_FORM || form == OTHER_TEETH ? form
-                : loose < -1e-6 ? TOO_LARGE
-                : loose > slip + 1e-6 ? TOO_SMALL
-                : form;
+        return form == OTHER_FORM || form == OTHER_TEETH
+                ? form
+                : loose < -1e-6 ? TOO_LARGE : loose > slip + 1e-6 ? TOO_SMALL : form;
     }
 
     private static EndFit width(double end, double bore, double slip) {

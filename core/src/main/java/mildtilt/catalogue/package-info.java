@@ -5,5 +5,5 @@
  */
 @NullMarked
 package mildtilt.catalogue;
-import org.jspecify.annotations.NullMarked;
 
+import org.jspecify.annotations.NullMarked;

@@ -1,4 +1,5 @@
 package mildtilt.clearance;
+
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
@@ -27,8 +28,19 @@ import mildtilt.solid.Solid;
  * @param guess what its sizes are worth
  */
 record Body(
-        Id id, String name, Element element, Sort sort, Optional<Side> side, double need, double extra, boolean onPose, boolean onColumn, boolean onPart,
-        Optional<Carrier> carrier, Function<Configuration, List<Point>> markers, Function<Configuration, Solid> solid,
+        Id id,
+        String name,
+        Element element,
+        Sort sort,
+        Optional<Side> side,
+        double need,
+        double extra,
+        boolean onPose,
+        boolean onColumn,
+        boolean onPart,
+        Optional<Carrier> carrier,
+        Function<Configuration, List<Point>> markers,
+        Function<Configuration, Solid> solid,
         Guess guess) {
 
     /** What the sizes of a body are worth. */
@@ -54,7 +66,6 @@ record Body(
             case Guess.Form g -> g.least.apply(s);
         };
     }
-
 
     /** What kind of part, which settles what it is looked at against. */
     enum Sort {

@@ -1,4 +1,5 @@
 package mildtilt.clearance;
+
 import java.util.List;
 import mildtilt.geometry.Point;
 import mildtilt.solid.Solid;
@@ -28,12 +29,14 @@ final class BodyOverRange {
     }
 
     private int index(int position, int column, int part) {
-        return ((body.onPose() ? position : 0) * columns + (body.onColumn() ? column : 0)) * parts + (body.onPart() ? part : 0);
+        return ((body.onPose() ? position : 0) * columns + (body.onColumn() ? column : 0)) * parts
+                + (body.onPart() ? part : 0);
     }
 
     static Configuration stand(Range range, int position, int column, int part) {
         Configuration s = range.positions.get(position).stand();
-        return new Configuration(s.pose(), s.travelLeft(), s.travelRight(), range.columns.get(column), range.parts[part]);
+        return new Configuration(
+                s.pose(), s.travelLeft(), s.travelRight(), range.columns.get(column), range.parts[part]);
     }
 
     Solid solid(int position, int column, int part) {

@@ -1,4 +1,5 @@
 package mildtilt.clearance;
+
 import mildtilt.id.NamedPart;
 
 /** Two parts that could touch. */

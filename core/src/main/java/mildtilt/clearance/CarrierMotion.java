@@ -1,4 +1,5 @@
 package mildtilt.clearance;
+
 import mildtilt.geometry.Axis;
 import mildtilt.geometry.Frame;
 import mildtilt.geometry.Orbit;
@@ -61,9 +62,23 @@ public final class CarrierMotion {
             return RigidMove.NONE;
         }
         return switch (axle.corner(side).suspension()) {
-            case DoubleWishbone w -> lower ? swung(Axis.through(w.lowerInnerRear(), w.lowerInnerFront()), w.lowerBallJoint(), k.steerAxisLow())
-                    : swung(Axis.through(w.upperInnerRear(), w.upperInnerFront()), w.upperBallJoint(), k.steerAxisHigh());
-            case Strut s -> lower ? swung(Axis.through(s.lowerInnerRear(), s.lowerInnerFront()), s.lowerBallJoint(), k.steerAxisLow()) : RigidMove.NONE;
+            case DoubleWishbone w ->
+                lower
+                        ? swung(
+                                Axis.through(w.lowerInnerRear(), w.lowerInnerFront()),
+                                w.lowerBallJoint(),
+                                k.steerAxisLow())
+                        : swung(
+                                Axis.through(w.upperInnerRear(), w.upperInnerFront()),
+                                w.upperBallJoint(),
+                                k.steerAxisHigh());
+            case Strut s ->
+                lower
+                        ? swung(
+                                Axis.through(s.lowerInnerRear(), s.lowerInnerFront()),
+                                s.lowerBallJoint(),
+                                k.steerAxisLow())
+                        : RigidMove.NONE;
             case Kingpin _ -> beam(axle, pose);
         };
     }

@@ -1,4 +1,5 @@
 package mildtilt.clearance;
+
 import java.util.List;
 import java.util.Optional;
 import mildtilt.units.Phrase;
@@ -16,8 +17,14 @@ import mildtilt.units.Phrase;
  * @param assumed sizes taken for want of the job's own
  */
 public record ClearanceFigures(
-        List<PairGap> pairs, int looked, int positions, Optional<GapMap> map, Optional<LockKept> lock, List<Notch> notches,
-        Lazy<Optional<LargestTyre>> largestTyre, List<Phrase> assumed) {
+        List<PairGap> pairs,
+        int looked,
+        int positions,
+        Optional<GapMap> map,
+        Optional<LockKept> lock,
+        List<Notch> notches,
+        Lazy<Optional<LargestTyre>> largestTyre,
+        List<Phrase> assumed) {
 
     /** Pairs with a margin over this are not told, mm. */
     public static final double NEAR = 40;

@@ -1,4 +1,5 @@
 package mildtilt.clearance;
+
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
@@ -33,6 +34,7 @@ public final class Clearances {
     private static final int MOST_LOOKED = 1000;
     /** So often the steps to a smaller gap are halved: of a pair that keeps its gap, and of one that does not. */
     private static final int ROUNDS = 7;
+
     private static final int FOUL_ROUNDS = 18;
     private static final int MOST_TRIES = 6;
 
@@ -60,7 +62,9 @@ public final class Clearances {
     private int restPosition() {
         for (int i = 0; i < range.positions.size(); i++) {
             Configuration s = range.positions.get(i).stand();
-            if (s.pose().map(AxlePose::steeringWheelDeg).orElse(0.0) == 0 && s.travelLeft() == 0 && s.travelRight() == 0) {
+            if (s.pose().map(AxlePose::steeringWheelDeg).orElse(0.0) == 0
+                    && s.travelLeft() == 0
+                    && s.travelRight() == 0) {
                 return i;
             }
         }
@@ -79,25 +83,37 @@ public final class Clearances {
         if (c.range.positions.isEmpty()) {
             return List.of();
         }
-        c.pair(new Bodies(job), b -> b.sort() == Body.Sort.SHAFT || b.sort() == Body.Sort.STUB || b.sort() == Body.Sort.JOINT);
+        c.pair(
+                new Bodies(job),
+                b -> b.sort() == Body.Sort.SHAFT || b.sort() == Body.Sort.STUB || b.sort() == Body.Sort.JOINT);
         return c.near().stream().map(c::told).toList();
     }
 
     /** Pairs of which one is asked about, as far as they can come near at all, gone through. */
     private void pair(Bodies bodies, Predicate<Body> about) {
-        List<BodyOverRange> tracks = bodies.all().stream().map(b -> new BodyOverRange(b, range)).toList();
-        double[] reach = tracks.stream().mapToDouble(t -> t.carriedFrom(rest, 0, restPart)).toArray();
+        List<BodyOverRange> tracks =
+                bodies.all().stream().map(b -> new BodyOverRange(b, range)).toList();
+        double[] reach = tracks.stream()
+                .mapToDouble(t -> t.carriedFrom(rest, 0, restPart))
+                .toArray();
         for (int i = 0; i < tracks.size(); i++) {
             for (int j = i + 1; j < tracks.size(); j++) {
                 Body a = tracks.get(i).body;
                 Body b = tracks.get(j).body;
-                if ((about.test(a) || about.test(b)) && Pairing.matters(a, b) && job.surroundings().meant().stream().noneMatch(t -> t.is(a.id(), b.id()))) {
+                if ((about.test(a) || about.test(b))
+                        && Pairing.matters(a, b)
+                        && job.surroundings().meant().stream().noneMatch(t -> t.is(a.id(), b.id()))) {
                     looked++;
-                    NearestSoFar p = new NearestSoFar(tracks.get(i), tracks.get(j), BodyOverRange.stand(range, rest, 0, restPart));
+                    NearestSoFar p = new NearestSoFar(
+                            tracks.get(i), tracks.get(j), BodyOverRange.stand(range, rest, 0, restPart));
                     double far = ClearanceFigures.NEAR + p.need + p.extra() + reach[i] + reach[j];
-                    double apart = p.a.solid(rest, 0, restPart).bounds().distanceTo(p.b.solid(rest, 0, restPart).bounds());
+                    double apart = p.a.solid(rest, 0, restPart)
+                            .bounds()
+                            .distanceTo(p.b.solid(rest, 0, restPart).bounds());
                     if (apart < far) {
-                        p.atRest = Gaps.between(p.a.solid(rest, 0, restPart), p.b.solid(rest, 0, restPart)).mm() - p.extra();
+                        p.atRest = Gaps.between(p.a.solid(rest, 0, restPart), p.b.solid(rest, 0, restPart))
+                                        .mm()
+                                - p.extra();
                         if (p.atRest + p.extra() < far) {
                             pairs.add(p);
                         }
@@ -108,11 +124,16 @@ public final class Clearances {
         // The tightest first: what they leave settles soonest what need not be looked at.
         pairs.sort(Comparator.comparingDouble(p -> p.atRest - p.need));
         pairs.forEach(this::through);
-        pairs.stream().filter(p -> p.best - p.need < (p.onPart() ? ClearanceFigures.NEAR : NARROWED)).forEach(this::narrow);
+        pairs.stream()
+                .filter(p -> p.best - p.need < (p.onPart() ? ClearanceFigures.NEAR : NARROWED))
+                .forEach(this::narrow);
     }
 
     private List<NearestSoFar> near() {
-        return pairs.stream().filter(p -> p.best - p.need < ClearanceFigures.NEAR).sorted(Comparator.comparingDouble(p -> p.best - p.need)).toList();
+        return pairs.stream()
+                .filter(p -> p.best - p.need < ClearanceFigures.NEAR)
+                .sorted(Comparator.comparingDouble(p -> p.best - p.need))
+                .toList();
     }
 
     private ClearanceFigures figures() {
@@ -120,10 +141,23 @@ public final class Clearances {
         pair(bodies, _ -> true);
         List<NearestSoFar> near = near();
         near.stream().filter(p -> p.best < p.need).forEach(this::mark);
-        Optional<LockKept> lock = range.gauge.isPresent() ? Optional.of(new LockClearance(job, range).of(near.stream().filter(p -> !guessed(p)).toList())) : Optional.empty();
-        return new ClearanceFigures(near.stream().map(this::told).toList(), looked,
-                range.positions.size() * range.columns.size(), map(), lock, notches(near),
-                Lazy.of(() -> range.gauge.isPresent() ? new TyreRoom(job, range).of(near.stream().map(p -> new TyreRoom.Near(p.a, p.b)).toList()) : Optional.empty()),
+        Optional<LockKept> lock = range.gauge.isPresent()
+                ? Optional.of(new LockClearance(job, range)
+                        .of(near.stream().filter(p -> !guessed(p)).toList()))
+                : Optional.empty();
+        return new ClearanceFigures(
+                near.stream().map(this::told).toList(),
+                looked,
+                range.positions.size() * range.columns.size(),
+                map(),
+                lock,
+                notches(near),
+                Lazy.of(() -> range.gauge.isPresent()
+                        ? new TyreRoom(job, range)
+                                .of(near.stream()
+                                        .map(p -> new TyreRoom.Near(p.a, p.b))
+                                        .toList())
+                        : Optional.empty()),
                 bodies.assumed());
     }
 
@@ -145,9 +179,13 @@ public final class Clearances {
             for (int c = 0; c < columns; c++) {
                 for (int k = 0; k < parts; k++) {
                     int part = p.onPart() ? k : restPart;
-                    double bound = known - p.a.carried(p0, c0, k0, position, c, part) - p.b.carried(p0, c0, k0, position, c, part);
+                    double bound = known
+                            - p.a.carried(p0, c0, k0, position, c, part)
+                            - p.b.carried(p0, c0, k0, position, c, part);
                     // A gap that leaves more than is told need not be known.
-                    double wanted = Math.max(Math.min(p.best, p.need + ClearanceFigures.NEAR), cell < 0 ? Double.NEGATIVE_INFINITY : cellMargin[cell] + p.need);
+                    double wanted = Math.max(
+                            Math.min(p.best, p.need + ClearanceFigures.NEAR),
+                            cell < 0 ? Double.NEGATIVE_INFINITY : cellMargin[cell] + p.need);
                     if (bound >= wanted) {
                         p.lower[i] = Math.min(p.lower[i], bound);
                         continue;
@@ -155,12 +193,16 @@ public final class Clearances {
                     p0 = position;
                     c0 = c;
                     k0 = part;
-                    known = p.a.solid(position, c, part).bounds().distanceTo(p.b.solid(position, c, part).bounds()) - p.extra();
+                    known = p.a.solid(position, c, part)
+                                    .bounds()
+                                    .distanceTo(p.b.solid(position, c, part).bounds())
+                            - p.extra();
                     if (known >= wanted) {
                         p.lower[i] = Math.min(p.lower[i], known);
                         continue;
                     }
-                    Gap g = Gaps.between(p.a.solid(position, c, part), p.b.solid(position, c, part), wanted + p.extra() + REACH);
+                    Gap g = Gaps.between(
+                            p.a.solid(position, c, part), p.b.solid(position, c, part), wanted + p.extra() + REACH);
                     known = g.mm() - p.extra();
                     p.lower[i] = Math.min(p.lower[i], known);
                     if (known < p.best) {
@@ -211,7 +253,8 @@ public final class Clearances {
      * @param carried how far both bodies are carried, at the most, from the middle to a corner, mm
      * @param least the gap is nowhere in it below this
      */
-    private record Stretch(double steer, double travel, double halfSteer, double halfTravel, double carried, double least) {}
+    private record Stretch(
+            double steer, double travel, double halfSteer, double halfTravel, double carried, double least) {}
 
     /**
      * Looks into the stretches between the places of the grid, the most promising first. No gap in a stretch is smaller than the
@@ -236,15 +279,23 @@ public final class Clearances {
                 for (int a : corners) {
                     for (int b : corners) {
                         if (a >= 0 && b > a) {
-                            carried = Math.max(carried, p.a.carried(a, 0, restPart, b, 0, restPart) + p.b.carried(a, 0, restPart, b, 0, restPart));
+                            carried = Math.max(
+                                    carried,
+                                    p.a.carried(a, 0, restPart, b, 0, restPart)
+                                            + p.b.carried(a, 0, restPart, b, 0, restPart));
                         }
                     }
                     least = a >= 0 ? Math.min(least, p.lower[a]) : least;
                 }
                 // Every place of the stretch lies within half of it of some corner.
                 if (least - carried / 2 < p.best - CLOSE) {
-                    open.add(new Stretch((range.steer[i] + range.steer[i + 1]) / 2, (range.travels[j] + range.travels[j + 1]) / 2,
-                            (range.steer[i + 1] - range.steer[i]) / 2, (range.travels[j + 1] - range.travels[j]) / 2, carried / 2, least - carried / 2));
+                    open.add(new Stretch(
+                            (range.steer[i] + range.steer[i + 1]) / 2,
+                            (range.travels[j] + range.travels[j + 1]) / 2,
+                            (range.steer[i + 1] - range.steer[i]) / 2,
+                            (range.travels[j + 1] - range.travels[j]) / 2,
+                            carried / 2,
+                            least - carried / 2));
                 }
             }
         }
@@ -264,8 +315,13 @@ public final class Clearances {
             double least = Math.max(s.least, g - s.carried);
             if (least < p.best - CLOSE) {
                 for (int k = 0; k < 4; k++) {
-                    open.add(new Stretch(s.steer + ((k & 1) == 0 ? -1 : 1) * s.halfSteer / 2, s.travel + ((k & 2) == 0 ? -1 : 1) * s.halfTravel / 2,
-                            s.halfSteer / 2, s.halfTravel / 2, s.carried / 2, least));
+                    open.add(new Stretch(
+                            s.steer + ((k & 1) == 0 ? -1 : 1) * s.halfSteer / 2,
+                            s.travel + ((k & 2) == 0 ? -1 : 1) * s.halfTravel / 2,
+                            s.halfSteer / 2,
+                            s.halfTravel / 2,
+                            s.carried / 2,
+                            least));
                 }
             }
         }
@@ -293,22 +349,39 @@ public final class Clearances {
     }
 
     private PairGap told(NearestSoFar p) {
-        return new PairGap(p.a.body.name(), p.a.body.id(), p.a.body.element(), p.b.body.name(), p.b.body.id(), p.b.body.element(), p.best, p.need, p.atRest,
-                FoundAt.of(p.where), p.gap.onFirst(), p.gap.onSecond(), p.onPose(), guessed(p));
+        return new PairGap(
+                p.a.body.name(),
+                p.a.body.id(),
+                p.a.body.element(),
+                p.b.body.name(),
+                p.b.body.id(),
+                p.b.body.element(),
+                p.best,
+                p.need,
+                p.atRest,
+                FoundAt.of(p.where),
+                p.gap.onFirst(),
+                p.gap.onSecond(),
+                p.onPose(),
+                guessed(p));
     }
 
     /** Whether both are parts of the axle and the size of one was guessed: no map is drawn of that. */
     private static boolean ownGuess(NearestSoFar p) {
-        return p.a.body.ofAxle() && p.b.body.ofAxle() && !(p.a.body.guess() instanceof Body.Guess.None && p.b.body.guess() instanceof Body.Guess.None);
+        return p.a.body.ofAxle()
+                && p.b.body.ofAxle()
+                && !(p.a.body.guess() instanceof Body.Guess.None && p.b.body.guess() instanceof Body.Guess.None);
     }
 
     /** Whether a pair that is too near would not touch if what was guessed of it took up as little room as it may. */
     private static boolean guessed(NearestSoFar p) {
         boolean given = p.a.body.guess() instanceof Body.Guess.None && p.b.body.guess() instanceof Body.Guess.None;
         boolean formOfOwn = (p.a.body.guess() instanceof Body.Guess.Form || p.b.body.guess() instanceof Body.Guess.Form)
-                && p.a.body.ofAxle() && p.b.body.ofAxle();
-        return p.best < p.need && !given && (formOfOwn
-                || !Gaps.nearer(p.a.body.least(p.where), p.b.body.least(p.where), p.extra()));
+                && p.a.body.ofAxle()
+                && p.b.body.ofAxle();
+        return p.best < p.need
+                && !given
+                && (formOfOwn || !Gaps.nearer(p.a.body.least(p.where), p.b.body.least(p.where), p.extra()));
     }
 
     private Optional<GapMap> map() {
@@ -320,7 +393,10 @@ public final class Clearances {
             NearestSoFar p = cellPair[i];
             cells.add(new GapMap.Cell(cellMargin[i], p == null ? null : p.two().label(), range.reachable[i]));
         }
-        return Optional.of(new GapMap(Arrays.stream(range.steer).boxed().toList(), Arrays.stream(range.travels).boxed().toList(), List.copyOf(cells)));
+        return Optional.of(new GapMap(
+                Arrays.stream(range.steer).boxed().toList(),
+                Arrays.stream(range.travels).boxed().toList(),
+                List.copyOf(cells)));
     }
 
     /** Marks where a pair is too near. */
@@ -335,7 +411,8 @@ public final class Clearances {
             for (int c = 0; c < (p.onColumn() ? range.columns.size() : 1); c++) {
                 for (int k = 0; k < (p.onPart() ? range.parts.length : 1); k++) {
                     int part = p.onPart() ? k : restPart;
-                    if (known - p.a.carried(p0, c0, k0, position, c, part) - p.b.carried(p0, c0, k0, position, c, part) >= p.need) {
+                    if (known - p.a.carried(p0, c0, k0, position, c, part) - p.b.carried(p0, c0, k0, position, c, part)
+                            >= p.need) {
                         continue;
                     }
                     p0 = position;
@@ -347,7 +424,12 @@ public final class Clearances {
                         p.foul[i] = true;
                         p.foulPlaces.add(p.a.solid(position, c, part));
                     } else {
-                        known = Gaps.between(p.a.solid(position, c, part), p.b.solid(position, c, part), p.need + p.extra() + REACH).mm() - p.extra();
+                        known = Gaps.between(
+                                                p.a.solid(position, c, part),
+                                                p.b.solid(position, c, part),
+                                                p.need + p.extra() + REACH)
+                                        .mm()
+                                - p.extra();
                     }
                 }
             }
@@ -359,7 +441,9 @@ public final class Clearances {
         List<Notch> all = new ArrayList<>();
         for (NearestSoFar p : near) {
             if (p.best < p.need && !guessed(p)) {
-                box(p.b.body).ifPresent(i -> NotchPlan.of(i, obstacleAt(i), p.a.body.called(), p.need + p.extra(), p.foulPlaces).ifPresent(all::add));
+                box(p.b.body).ifPresent(i -> NotchPlan.of(
+                                i, obstacleAt(i), p.a.body.called(), p.need + p.extra(), p.foulPlaces)
+                        .ifPresent(all::add));
             }
         }
         return List.copyOf(all);
@@ -371,7 +455,12 @@ public final class Clearances {
 
     /** A box that is a good deal longer than wide or high, and stands still on the frame, is a rail that can be notched. */
     private Optional<Integer> box(Body b) {
-        return b.element() instanceof Element.InTheWay i && !b.moves() && obstacleAt(i.index()).shape() instanceof Shape.Box b0 && b0.isLong() && obstacleAt(i.index()).may() == Obstacle.May.NOTCHED
-                ? Optional.of(i.index()) : Optional.empty();
+        return b.element() instanceof Element.InTheWay i
+                        && !b.moves()
+                        && obstacleAt(i.index()).shape() instanceof Shape.Box b0
+                        && b0.isLong()
+                        && obstacleAt(i.index()).may() == Obstacle.May.NOTCHED
+                ? Optional.of(i.index())
+                : Optional.empty();
     }
 }

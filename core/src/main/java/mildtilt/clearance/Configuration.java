@@ -1,4 +1,5 @@
 package mildtilt.clearance;
+
 import java.util.List;
 import java.util.Optional;
 import mildtilt.columnrange.ColumnRange.Placed;

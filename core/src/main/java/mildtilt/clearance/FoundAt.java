@@ -1,4 +1,5 @@
 package mildtilt.clearance;
+
 import java.util.ArrayList;
 import java.util.List;
 
@@ -14,7 +15,12 @@ import java.util.List;
 public record FoundAt(double steeringWheelDeg, double travelLeft, double travelRight, String column, double part) {
 
     static FoundAt of(Configuration s) {
-        return new FoundAt(s.pose().map(p -> p.steeringWheelDeg()).orElse(0.0), s.travelLeft(), s.travelRight(), s.column().words(), s.part());
+        return new FoundAt(
+                s.pose().map(p -> p.steeringWheelDeg()).orElse(0.0),
+                s.travelLeft(),
+                s.travelRight(),
+                s.column().words(),
+                s.part());
     }
 
     /** In a few words, without figures: what of it is not as at rest. */

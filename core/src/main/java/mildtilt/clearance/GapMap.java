@@ -1,4 +1,5 @@
 package mildtilt.clearance;
+
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 

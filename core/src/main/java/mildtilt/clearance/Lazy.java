@@ -1,4 +1,5 @@
 package mildtilt.clearance;
+
 import java.util.Objects;
 import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;

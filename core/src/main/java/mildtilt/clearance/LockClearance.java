@@ -1,4 +1,5 @@
 package mildtilt.clearance;
+
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -23,7 +24,9 @@ final class LockClearance {
 
     /** What is too near straight ahead at rest already is no matter of the lock. */
     LockKept of(List<NearestSoFar> near) {
-        List<NearestSoFar> bad = near.stream().filter(p -> p.onPose() && p.best < p.need && p.atRest >= p.need).toList();
+        List<NearestSoFar> bad = near.stream()
+                .filter(p -> p.onPose() && p.best < p.need && p.atRest >= p.need)
+                .toList();
         List<LockKept.Row> rows = new ArrayList<>();
         for (int j = 0; j < range.travels.length; j++) {
             rows.add(new LockKept.Row(range.travels[j], kept(j, Side.LEFT, bad), kept(j, Side.RIGHT, bad)));
@@ -33,8 +36,10 @@ final class LockClearance {
 
     /** How far the wheels may travel one way with full lock on, before anything comes too near; empty if nothing does. */
     private static Optional<Double> free(List<LockKept.Row> rows, int way) {
-        List<LockKept.Row> outward = rows.stream().filter(r -> r.travel() * way >= 0)
-                .sorted(Comparator.comparingDouble(r -> r.travel() * way)).toList();
+        List<LockKept.Row> outward = rows.stream()
+                .filter(r -> r.travel() * way >= 0)
+                .sorted(Comparator.comparingDouble(r -> r.travel() * way))
+                .toList();
         double last = 0;
         for (LockKept.Row r : outward) {
             if (r.left().costs() || r.right().costs()) {
@@ -64,14 +69,20 @@ final class LockClearance {
             List<NearestSoFar> first = bad.stream().filter(p -> p.foul[at]).toList();
             if (!first.isEmpty()) {
                 if (n == 0) {
-                    return new LockKept.KeptLock(inner(lock, side), 0, 0, 0, Optional.of(first.getFirst().two()));
+                    return new LockKept.KeptLock(
+                            inner(lock, side),
+                            0,
+                            0,
+                            0,
+                            Optional.of(first.getFirst().two()));
                 }
                 Configuration in = range.stand(outward.get(n - 1));
                 double out = range.steeringWheelDeg(at);
                 NearestSoFar by = first.getFirst();
                 for (int k = 0; k < LOCK_STEPS; k++) {
                     double mid = (in.pose().orElseThrow().steeringWheelDeg() + out) / 2;
-                    Optional<Configuration> s = range.at(mid, travel, range.stand(at).travelRight());
+                    Optional<Configuration> s =
+                            range.at(mid, travel, range.stand(at).travelRight());
                     Optional<NearestSoFar> w = s.flatMap(x -> tooNear(x, first));
                     if (s.isPresent() && w.isEmpty()) {
                         in = s.get();
@@ -81,11 +92,20 @@ final class LockClearance {
                     }
                 }
                 Turn kept = turn(in);
-                return new LockKept.KeptLock(inner(lock, side), inner(kept, side), outer(kept, side), in.pose().orElseThrow().steeringWheelDeg(),
+                return new LockKept.KeptLock(
+                        inner(lock, side),
+                        inner(kept, side),
+                        outer(kept, side),
+                        in.pose().orElseThrow().steeringWheelDeg(),
                         Optional.of(by.two()));
             }
         }
-        return new LockKept.KeptLock(inner(lock, side), inner(lock, side), outer(lock, side), range.steeringWheelDeg(outward.getLast()), Optional.empty());
+        return new LockKept.KeptLock(
+                inner(lock, side),
+                inner(lock, side),
+                outer(lock, side),
+                range.steeringWheelDeg(outward.getLast()),
+                Optional.empty());
     }
 
     private static double inner(Turn t, Side side) {
@@ -101,7 +121,15 @@ final class LockClearance {
         for (NearestSoFar p : bad) {
             for (int c = 0; c < (p.onColumn() ? range.columns.size() : 1); c++) {
                 for (int k = 0; k < (p.onPart() ? range.parts.length : 1); k++) {
-                    if (p.gapAt(new Configuration(s.pose(), s.travelLeft(), s.travelRight(), range.columns.get(c), p.onPart() ? range.parts[k] : s.part()), p.need) < p.need) {
+                    if (p.gapAt(
+                                    new Configuration(
+                                            s.pose(),
+                                            s.travelLeft(),
+                                            s.travelRight(),
+                                            range.columns.get(c),
+                                            p.onPart() ? range.parts[k] : s.part()),
+                                    p.need)
+                            < p.need) {
                         return Optional.of(p);
                     }
                 }
@@ -112,6 +140,12 @@ final class LockClearance {
 
     private Turn turn(Configuration s) {
         AxlePose.Assembled a = s.pose().orElseThrow().assembled().orElseThrow();
-        return new Turn(s.pose().get().steeringWheelDeg(), a.left().steerDeg(), a.right().steerDeg(), job.vehicle().wheelbase(), 1, 1);
+        return new Turn(
+                s.pose().get().steeringWheelDeg(),
+                a.left().steerDeg(),
+                a.right().steerDeg(),
+                job.vehicle().wheelbase(),
+                1,
+                1);
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.clearance;
+
 import java.util.List;
 import java.util.Optional;
 import mildtilt.geometry.Side;
@@ -29,7 +30,8 @@ public record LockKept(List<Row> rows, Optional<Double> freeBumpAtLock, Optional
      * @param steeringWheelDeg then, + left
      * @param pair what comes too near first
      */
-    public record KeptLock(double lockDeg, double keptDeg, double outerDeg, double steeringWheelDeg, Optional<BodyPair> pair) {
+    public record KeptLock(
+            double lockDeg, double keptDeg, double outerDeg, double steeringWheelDeg, Optional<BodyPair> pair) {
 
         public boolean costs() {
             return pair.isPresent();
@@ -41,11 +43,16 @@ public record LockKept(List<Row> rows, Optional<Double> freeBumpAtLock, Optional
      * What comes too near straight ahead at some travel is not cured by a stop and does not count.
      */
     public Optional<KeptLock> stop(Side way) {
-        return rows.stream().map(r -> r.way(way)).filter(w -> w.costs() && w.keptDeg > 0).min((a, b) -> Double.compare(a.keptDeg, b.keptDeg));
+        return rows.stream()
+                .map(r -> r.way(way))
+                .filter(w -> w.costs() && w.keptDeg > 0)
+                .min((a, b) -> Double.compare(a.keptDeg, b.keptDeg));
     }
 
     /** The row at full bump, ride height or full droop. */
     public Row at(double travel) {
-        return rows.stream().min((a, b) -> Double.compare(Math.abs(a.travel - travel), Math.abs(b.travel - travel))).orElseThrow();
+        return rows.stream()
+                .min((a, b) -> Double.compare(Math.abs(a.travel - travel), Math.abs(b.travel - travel)))
+                .orElseThrow();
     }
 }

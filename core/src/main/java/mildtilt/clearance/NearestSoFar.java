@@ -1,4 +1,5 @@
 package mildtilt.clearance;
+
 import java.util.ArrayList;
 import java.util.List;
 import mildtilt.geometry.Point;
@@ -19,6 +20,7 @@ final class NearestSoFar {
     boolean[] foul = new boolean[0];
     /** Of each position, what the gap is not below there. */
     double[] lower = new double[0];
+
     final List<Solid> foulPlaces = new ArrayList<>();
     Gap gap = new Gap(0, Point.ORIGIN, Point.ORIGIN);
 
@@ -48,7 +50,9 @@ final class NearestSoFar {
 
     /** @param enough a gap large enough, mm: where the true one is no smaller, this is the answer */
     double gapAt(Configuration s, double enough) {
-        return Gaps.between(a.body.solid().apply(s), b.body.solid().apply(s), enough + extra()).mm() - extra();
+        return Gaps.between(a.body.solid().apply(s), b.body.solid().apply(s), enough + extra())
+                        .mm()
+                - extra();
     }
 
     BodyPair two() {

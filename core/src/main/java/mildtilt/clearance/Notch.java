@@ -1,4 +1,5 @@
 package mildtilt.clearance;
+
 import java.util.List;
 import mildtilt.geometry.Point;
 import mildtilt.id.NamedPart;
@@ -20,8 +21,17 @@ import mildtilt.obstacle.Shape;
  * @param left what is left of the rail, as boxes: on either side of the notch, and behind it
  */
 public record Notch(
-        int obstacle, NamedPart rail, NamedPart by, Face face, double depth, double width, double height,
-        boolean through, double boxing, Point middle, List<Shape.Box> left) {
+        int obstacle,
+        NamedPart rail,
+        NamedPart by,
+        Face face,
+        double depth,
+        double width,
+        double height,
+        boolean through,
+        double boxing,
+        Point middle,
+        List<Shape.Box> left) {
 
     /** More of a rail's depth than this is not to be taken out. */
     public static final double MOST_PART = 0.5;

@@ -1,4 +1,5 @@
 package mildtilt.clearance;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -24,8 +25,8 @@ final class NotchPlan {
     private static final double CLOSE = 0.05;
     /** So many places of what passes are cut, the nearest ones; those between reach no farther than their neighbours. */
     private static final int MOST_PLACES = 40;
-    private static final double GOLDEN = (Math.sqrt(5) - 1) / 2;
 
+    private static final double GOLDEN = (Math.sqrt(5) - 1) / 2;
 
     private NotchPlan() {}
 
@@ -49,11 +50,14 @@ final class NotchPlan {
                 }
             }
         }
-        return low[0] > high[0] ? Optional.empty() : Optional.of(notch(index, new NamedPart(rail.id(), rail.name()), box, by, axes, half, low, high));
+        return low[0] > high[0]
+                ? Optional.empty()
+                : Optional.of(notch(index, new NamedPart(rail.id(), rail.name()), box, by, axes, half, low, high));
     }
 
     /** Widens low and high along one direction to what a solid cuts there. */
-    private static void reach(Convex c, Point centre, Vector[] axes, double[] half, int axis, double gap, double[] low, double[] high) {
+    private static void reach(
+            Convex c, Point centre, Vector[] axes, double[] half, int axis, double gap, double[] low, double[] high) {
         double a = -half[axis];
         double b = half[axis];
         double x = b - GOLDEN * (b - a);
@@ -82,7 +86,8 @@ final class NotchPlan {
         }
     }
 
-    private static double edge(Convex c, Point centre, Vector[] axes, double[] half, int axis, double gap, double inside, double end) {
+    private static double edge(
+            Convex c, Point centre, Vector[] axes, double[] half, int axis, double gap, double inside, double end) {
         if (far(c, centre, axes, half, axis, end) < gap) {
             return end;
         }
@@ -104,11 +109,25 @@ final class NotchPlan {
         Vector u = axes[(axis + 1) % 3].times(half[(axis + 1) % 3]);
         Vector v = axes[(axis + 2) % 3].times(half[(axis + 2) % 3]);
         Point m = centre.plus(axes[axis].times(at));
-        Convex slice = Convex.hull(List.of(m.plus(u).plus(v), m.plus(u).plus(v.negated()), m.plus(u.negated()).plus(v), m.plus(u.negated()).plus(v.negated())), 0);
+        Convex slice = Convex.hull(
+                List.of(
+                        m.plus(u).plus(v),
+                        m.plus(u).plus(v.negated()),
+                        m.plus(u.negated()).plus(v),
+                        m.plus(u.negated()).plus(v.negated())),
+                0);
         return Gaps.between(c, slice).mm();
     }
 
-    private static Notch notch(int index, NamedPart rail, Shape.Box box, NamedPart by, Vector[] axes, double[] half, double[] low, double[] high) {
+    private static Notch notch(
+            int index,
+            NamedPart rail,
+            Shape.Box box,
+            NamedPart by,
+            Vector[] axes,
+            double[] half,
+            double[] low,
+            double[] high) {
         int along = half[0] >= half[1] && half[0] >= half[2] ? 0 : half[1] >= half[2] ? 1 : 2;
         int best = -1;
         int sign = 1;
@@ -128,10 +147,22 @@ final class NotchPlan {
         int across = 3 - along - best;
         double width = high[along] - low[along];
         double whole = 2 * half[best];
-        Point mouth = box.centre().plus(axes[along].times((low[along] + high[along]) / 2)).plus(axes[best].times(sign * half[best]))
+        Point mouth = box.centre()
+                .plus(axes[along].times((low[along] + high[along]) / 2))
+                .plus(axes[best].times(sign * half[best]))
                 .plus(axes[across].times((low[across] + high[across]) / 2));
-        return new Notch(index, rail, by, face(axes[best].times(sign)), depth, width, high[across] - low[across],
-                depth > Notch.MOST_PART * whole, width + 2 * whole, mouth, left(box, axes, half, along, best, sign, depth, low[along], high[along]));
+        return new Notch(
+                index,
+                rail,
+                by,
+                face(axes[best].times(sign)),
+                depth,
+                width,
+                high[across] - low[across],
+                depth > Notch.MOST_PART * whole,
+                width + 2 * whole,
+                mouth,
+                left(box, axes, half, along, best, sign, depth, low[along], high[along]));
     }
 
     private static Face face(Vector out) {
@@ -148,15 +179,44 @@ final class NotchPlan {
     }
 
     /** The rail on either side of the notch, and what is left behind it; pieces without size are left out. */
-    private static List<Shape.Box> left(Shape.Box box, Vector[] axes, double[] half, int along, int deep, int sign, double depth, double low, double high) {
+    private static List<Shape.Box> left(
+            Shape.Box box,
+            Vector[] axes,
+            double[] half,
+            int along,
+            int deep,
+            int sign,
+            double depth,
+            double low,
+            double high) {
         List<Shape.Box> all = new ArrayList<>();
         piece(all, box, axes, half, along, -half[along], low, deep, -half[deep], half[deep]);
         piece(all, box, axes, half, along, high, half[along], deep, -half[deep], half[deep]);
-        piece(all, box, axes, half, along, low, high, deep, sign > 0 ? -half[deep] : -half[deep] + depth, sign > 0 ? half[deep] - depth : half[deep]);
+        piece(
+                all,
+                box,
+                axes,
+                half,
+                along,
+                low,
+                high,
+                deep,
+                sign > 0 ? -half[deep] : -half[deep] + depth,
+                sign > 0 ? half[deep] - depth : half[deep]);
         return List.copyOf(all);
     }
 
-    private static void piece(List<Shape.Box> all, Shape.Box box, Vector[] axes, double[] half, int along, double a0, double a1, int deep, double d0, double d1) {
+    private static void piece(
+            List<Shape.Box> all,
+            Shape.Box box,
+            Vector[] axes,
+            double[] half,
+            int along,
+            double a0,
+            double a1,
+            int deep,
+            double d0,
+            double d1) {
         if (a1 - a0 < 1 || d1 - d0 < 1) {
             return;
         }
@@ -164,6 +224,7 @@ final class NotchPlan {
         size[along] = a1 - a0;
         size[deep] = d1 - d0;
         all.add(box.sized(size[0], size[1], size[2])
-                .withPoint(0, box.centre().plus(axes[along].times((a0 + a1) / 2)).plus(axes[deep].times((d0 + d1) / 2))));
+                .withPoint(
+                        0, box.centre().plus(axes[along].times((a0 + a1) / 2)).plus(axes[deep].times((d0 + d1) / 2))));
     }
 }

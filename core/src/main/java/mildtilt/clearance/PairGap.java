@@ -1,4 +1,5 @@
 package mildtilt.clearance;
+
 import mildtilt.geometry.Point;
 import mildtilt.id.Id;
 import mildtilt.id.NamedPart;
@@ -19,8 +20,20 @@ import mildtilt.job.Element;
  * @param guessed whether only guessed sizes say that it is too small: with parts as slim as such parts ever are it need not be
  */
 public record PairGap(
-        String first, Id firstId, Element firstElement, String second, Id secondId, Element secondElement, double gap, double need, double atRest, FoundAt where,
-        Point onFirst, Point onSecond, boolean steered, boolean guessed) {
+        String first,
+        Id firstId,
+        Element firstElement,
+        String second,
+        Id secondId,
+        Element secondElement,
+        double gap,
+        double need,
+        double atRest,
+        FoundAt where,
+        Point onFirst,
+        Point onSecond,
+        boolean steered,
+        boolean guessed) {
 
     /** What is left of the gap over what is needed, mm. */
     public double margin() {

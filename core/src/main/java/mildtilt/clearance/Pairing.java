@@ -1,4 +1,5 @@
 package mildtilt.clearance;
+
 import java.util.Optional;
 import mildtilt.clearance.Body.Sort;
 import mildtilt.job.Element;
@@ -17,59 +18,73 @@ final class Pairing {
     private static boolean ordered(Body a, Body b) {
         boolean sameSide = a.side().isPresent() && a.side().equals(b.side());
         return switch (a.sort()) {
-            case TYRE -> switch (b.sort()) {
-                case TYRE, WHEEL_RING -> false;
-                // A wheel's own parts and what is fixed to them reach into it: they meet its rings.
-                case CORNER, ROD, BEAM, TRACK_BAR -> false;
-                case OBSTACLE -> !reachesIn(a, b);
-                case GEAR, STEERING_WHEEL, HANDS, SHAFT, STUB, JOINT, TUBE, LEG -> true;
-            };
-            case WHEEL_RING -> switch (b.sort()) {
-                case CORNER -> sameSide;
-                case ROD -> b.side().isEmpty() || sameSide;
-                case BEAM, TRACK_BAR -> true;
-                case OBSTACLE -> reachesIn(a, b);
-                case TYRE, WHEEL_RING, GEAR, STEERING_WHEEL, HANDS, SHAFT, STUB, JOINT, TUBE, LEG -> false;
-            };
-            case CORNER -> switch (b.sort()) {
-                case ROD -> !joined(a, b);
-                case GEAR, TRACK_BAR, SHAFT, STUB, JOINT, TUBE, STEERING_WHEEL, OBSTACLE -> true;
-                case TYRE, WHEEL_RING, CORNER, BEAM, HANDS, LEG -> false;
-            };
-            case ROD -> switch (b.sort()) {
-                case ROD, GEAR -> !joined(a, b);
-                case BEAM, TRACK_BAR, SHAFT, STUB, JOINT, TUBE, STEERING_WHEEL, OBSTACLE -> true;
-                case TYRE, WHEEL_RING, CORNER, HANDS, LEG -> false;
-            };
-            case GEAR -> switch (b.sort()) {
-                case TRACK_BAR, BEAM, STEERING_WHEEL, TUBE -> true;
-                case SHAFT, JOINT -> a.onPose();
-                case STUB -> false;
-                case OBSTACLE -> a.onPose() || b.moves();
-                case TYRE, WHEEL_RING, CORNER, ROD, GEAR, HANDS, LEG -> false;
-            };
-            case BEAM, TRACK_BAR -> switch (b.sort()) {
-                case SHAFT, STUB, JOINT, TUBE -> true;
-                case OBSTACLE -> !b.carrier().equals(Optional.of(Carrier.AXLE));
-                case TYRE, WHEEL_RING, CORNER, ROD, GEAR, BEAM, TRACK_BAR, STEERING_WHEEL, HANDS, LEG -> false;
-            };
+            case TYRE ->
+                switch (b.sort()) {
+                    case TYRE, WHEEL_RING -> false;
+                    // A wheel's own parts and what is fixed to them reach into it: they meet its rings.
+                    case CORNER, ROD, BEAM, TRACK_BAR -> false;
+                    case OBSTACLE -> !reachesIn(a, b);
+                    case GEAR, STEERING_WHEEL, HANDS, SHAFT, STUB, JOINT, TUBE, LEG -> true;
+                };
+            case WHEEL_RING ->
+                switch (b.sort()) {
+                    case CORNER -> sameSide;
+                    case ROD -> b.side().isEmpty() || sameSide;
+                    case BEAM, TRACK_BAR -> true;
+                    case OBSTACLE -> reachesIn(a, b);
+                    case TYRE, WHEEL_RING, GEAR, STEERING_WHEEL, HANDS, SHAFT, STUB, JOINT, TUBE, LEG -> false;
+                };
+            case CORNER ->
+                switch (b.sort()) {
+                    case ROD -> !joined(a, b);
+                    case GEAR, TRACK_BAR, SHAFT, STUB, JOINT, TUBE, STEERING_WHEEL, OBSTACLE -> true;
+                    case TYRE, WHEEL_RING, CORNER, BEAM, HANDS, LEG -> false;
+                };
+            case ROD ->
+                switch (b.sort()) {
+                    case ROD, GEAR -> !joined(a, b);
+                    case BEAM, TRACK_BAR, SHAFT, STUB, JOINT, TUBE, STEERING_WHEEL, OBSTACLE -> true;
+                    case TYRE, WHEEL_RING, CORNER, HANDS, LEG -> false;
+                };
+            case GEAR ->
+                switch (b.sort()) {
+                    case TRACK_BAR, BEAM, STEERING_WHEEL, TUBE -> true;
+                    case SHAFT, JOINT -> a.onPose();
+                    case STUB -> false;
+                    case OBSTACLE -> a.onPose() || b.moves();
+                    case TYRE, WHEEL_RING, CORNER, ROD, GEAR, HANDS, LEG -> false;
+                };
+            case BEAM, TRACK_BAR ->
+                switch (b.sort()) {
+                    case SHAFT, STUB, JOINT, TUBE -> true;
+                    case OBSTACLE -> !b.carrier().equals(Optional.of(Carrier.AXLE));
+                    case TYRE, WHEEL_RING, CORNER, ROD, GEAR, BEAM, TRACK_BAR, STEERING_WHEEL, HANDS, LEG -> false;
+                };
             case STEERING_WHEEL -> b.sort() == Sort.LEG || b.sort() == Sort.OBSTACLE;
             case HANDS -> b.sort() == Sort.OBSTACLE;
-            case SHAFT, STUB, JOINT -> switch (b.sort()) {
-                case SHAFT, STUB, JOINT -> apart(a.element(), b.element());
-                case LEG, OBSTACLE -> true;
-                case TYRE, WHEEL_RING, CORNER, ROD, GEAR, BEAM, TRACK_BAR, STEERING_WHEEL, HANDS, TUBE -> false;
-            };
+            case SHAFT, STUB, JOINT ->
+                switch (b.sort()) {
+                    case SHAFT, STUB, JOINT -> apart(a.element(), b.element());
+                    case LEG, OBSTACLE -> true;
+                    case TYRE, WHEEL_RING, CORNER, ROD, GEAR, BEAM, TRACK_BAR, STEERING_WHEEL, HANDS, TUBE -> false;
+                };
             case TUBE -> b.sort() == Sort.LEG || b.sort() == Sort.OBSTACLE;
             case LEG -> false;
             // Two things on one part only meet where one of them moves by itself.
-            case OBSTACLE -> a.onPart() || b.onPart() || !a.carrier().equals(b.carrier()) || a.onPose() && !b.onPose() || b.onPose() && !a.onPose();
+            case OBSTACLE ->
+                a.onPart()
+                        || b.onPart()
+                        || !a.carrier().equals(b.carrier())
+                        || a.onPose() && !b.onPose()
+                        || b.onPose() && !a.onPose();
         };
     }
 
     /** Whether something is fixed to what carries the wheel, so that it may stand inside of it. */
     private static boolean reachesIn(Body wheel, Body obstacle) {
-        return obstacle.side().isPresent() ? obstacle.side().equals(wheel.side()) : obstacle.carrier().equals(Optional.of(Carrier.AXLE));
+        return obstacle.side().isPresent()
+                ? obstacle.side().equals(wheel.side())
+                : obstacle.carrier().equals(Optional.of(Carrier.AXLE));
     }
 
     /** A rod and what it is bolted to: its own steering arm and knuckle, the gear, idler or rod that drives it, and its fellow there. */
@@ -91,8 +106,20 @@ final class Pairing {
         return switch (e) {
             case Element.ShaftAt s -> 2 * s.index();
             case Element.JointAt j -> 2 * j.index() + 1;
-            case Element.Wheel _, Element.Tube _, Element.BearingAt _, Element.GearElement _, Element.GearArm _, Element.DrivenRod _, Element.Relay _, Element.TieRods _, Element.SteeringArms _,
-                    Element.Knuckles _, Element.BeamElement _, Element.Tyres _, Element.InTheWay _, Element.AtTheWheel _ -> throw new IllegalArgumentException("not of the column's line: " + e);
+            case Element.Wheel _,
+                    Element.Tube _,
+                    Element.BearingAt _,
+                    Element.GearElement _,
+                    Element.GearArm _,
+                    Element.DrivenRod _,
+                    Element.Relay _,
+                    Element.TieRods _,
+                    Element.SteeringArms _,
+                    Element.Knuckles _,
+                    Element.BeamElement _,
+                    Element.Tyres _,
+                    Element.InTheWay _,
+                    Element.AtTheWheel _ -> throw new IllegalArgumentException("not of the column's line: " + e);
         };
     }
 

@@ -1,4 +1,5 @@
 package mildtilt.clearance;
+
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -56,7 +57,8 @@ final class Range {
             steer = new double[0];
             travels = new double[0];
             reachable = new boolean[0];
-            Configuration rest = new Configuration(train.axle().map(_ -> train.pose(0, 0, 0)), 0, 0, columns.getFirst(), rest());
+            Configuration rest =
+                    new Configuration(train.axle().map(_ -> train.pose(0, 0, 0)), 0, 0, columns.getFirst(), rest());
             if (train.axle().isEmpty() || rest.pose().orElseThrow().assembled().isPresent()) {
                 positions.add(new Position(rest, -1));
             }
@@ -64,8 +66,13 @@ final class Range {
         }
         gauge = Optional.of(new LimitGauge(train.axle().get(), job.targets()));
         travel = train.requireAxle().wheelTravel();
-        steer = Grid.spread(-train.stopDeg(Side.RIGHT).orElseThrow(), train.stopDeg(Side.LEFT).orElseThrow(), STEER_EACH_WAY);
-        travels = travel == WheelTravel.NONE ? new double[] {0} : Grid.spread(job.vehicle().droop(), job.vehicle().bump(), TRAVEL_EACH_WAY);
+        steer = Grid.spread(
+                -train.stopDeg(Side.RIGHT).orElseThrow(),
+                train.stopDeg(Side.LEFT).orElseThrow(),
+                STEER_EACH_WAY);
+        travels = travel == WheelTravel.NONE
+                ? new double[] {0}
+                : Grid.spread(job.vehicle().droop(), job.vehicle().bump(), TRAVEL_EACH_WAY);
         reachable = new boolean[steer.length * travels.length];
         for (int j = 0; j < travels.length; j++) {
             row(travels[j], travel.rightWith(travels[j]), j * steer.length);
@@ -102,7 +109,8 @@ final class Range {
             Optional<Configuration> s = at(steer[i], left, right);
             if (s.isEmpty()) {
                 if (i != middle) {
-                    edge(steer[i - step], steer[i], left, right).ifPresent(e -> all.add(new Position(e, all.getLast().cell)));
+                    edge(steer[i - step], steer[i], left, right)
+                            .ifPresent(e -> all.add(new Position(e, all.getLast().cell)));
                 }
                 break;
             }
@@ -142,7 +150,8 @@ final class Range {
         return known.computeIfAbsent(new Asked(steeringWheelDeg, left, right), a -> {
             AxlePose pose = train.pose(a.steeringWheelDeg, a.left, a.right);
             return pose.assembled().isPresent() && gauge.get().withinStops(pose)
-                    ? Optional.of(new Configuration(Optional.of(pose), a.left, a.right, columns.getFirst(), rest())) : Optional.empty();
+                    ? Optional.of(new Configuration(Optional.of(pose), a.left, a.right, columns.getFirst(), rest()))
+                    : Optional.empty();
         });
     }
 
@@ -154,8 +163,20 @@ final class Range {
         }
         double sw = Math.clamp(s.pose().orElseThrow().steeringWheelDeg() + steerBy, steer[0], steer[steer.length - 1]);
         boolean rolled = s.travelLeft() != s.travelRight();
-        double left = travel == WheelTravel.NONE ? 0 : Math.clamp(s.travelLeft() + travelBy, -job.vehicle().droop(), job.vehicle().bump());
-        double right = travel == WheelTravel.NONE ? 0 : rolled ? Math.clamp(s.travelRight() - travelBy, -job.vehicle().droop(), job.vehicle().bump()) : left;
+        double left = travel == WheelTravel.NONE
+                ? 0
+                : Math.clamp(
+                        s.travelLeft() + travelBy,
+                        -job.vehicle().droop(),
+                        job.vehicle().bump());
+        double right = travel == WheelTravel.NONE
+                ? 0
+                : rolled
+                        ? Math.clamp(
+                                s.travelRight() - travelBy,
+                                -job.vehicle().droop(),
+                                job.vehicle().bump())
+                        : left;
         if (travel == WheelTravel.ROLL_ONLY && left != -right) {
             return Optional.empty();
         }
@@ -165,7 +186,8 @@ final class Range {
     /** Anywhere of the map, the wheel set and what moves by itself as in another stand; empty outside of the range. */
     Optional<Configuration> across(Configuration like, double steeringWheelDeg, double travelLeft) {
         double right = travel.rightWith(travelLeft);
-        return at(steeringWheelDeg, travelLeft, right).map(n -> new Configuration(n.pose(), travelLeft, right, like.column(), like.part()));
+        return at(steeringWheelDeg, travelLeft, right)
+                .map(n -> new Configuration(n.pose(), travelLeft, right, like.column(), like.part()));
     }
 
     Configuration stand(int position) {
@@ -181,6 +203,8 @@ final class Range {
     }
 
     double travelStep() {
-        return travels.length < 2 ? 0 : Math.max(travels[1] - travels[0], travels[travels.length - 1] - travels[travels.length - 2]);
+        return travels.length < 2
+                ? 0
+                : Math.max(travels[1] - travels[0], travels[travels.length - 1] - travels[travels.length - 2]);
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.clearance;
+
 import java.util.ArrayList;
 import java.util.List;
 import mildtilt.column.Joint;
@@ -30,7 +31,8 @@ public final class SweptJoint {
     private static void hub(List<Convex> parts, Point centre, Point toward, double takeOff, double swing) {
         double reach = Math.min(takeOff, centre.distanceTo(toward));
         if (reach > 1) {
-            parts.add(Convex.cylinder(centre, centre.plus(toward.minus(centre).direction().times(reach)), swing / 2, 0));
+            parts.add(Convex.cylinder(
+                    centre, centre.plus(toward.minus(centre).direction().times(reach)), swing / 2, 0));
         }
     }
 }

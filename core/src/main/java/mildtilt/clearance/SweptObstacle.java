@@ -1,4 +1,5 @@
 package mildtilt.clearance;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
@@ -35,7 +36,8 @@ public record SweptObstacle(String name, double need, List<Solid> places, boolea
                 List<Solid> places = new ArrayList<>();
                 for (int p : b.onPose() ? positions : Set.of(0)) {
                     for (int k = 0; k < (b.onPart() ? range.parts.length : 1); k += 2) {
-                        places.add(b.solid().apply(BodyOverRange.stand(range, p, 0, b.onPart() ? k : range.parts.length / 2)));
+                        places.add(b.solid()
+                                .apply(BodyOverRange.stand(range, p, 0, b.onPart() ? k : range.parts.length / 2)));
                     }
                 }
                 all.add(new SweptObstacle(b.name(), b.need() + b.extra(), places, b.sort() == Sort.GEAR));
@@ -52,7 +54,10 @@ public record SweptObstacle(String name, double need, List<Solid> places, boolea
             int cell = range.positions.get(i).cell();
             int steer = cell % n;
             int row = cell / n;
-            boolean edge = i == 0 || i == range.positions.size() - 1 || range.positions.get(i - 1).cell() / n != row || range.positions.get(i + 1).cell() / n != row;
+            boolean edge = i == 0
+                    || i == range.positions.size() - 1
+                    || range.positions.get(i - 1).cell() / n != row
+                    || range.positions.get(i + 1).cell() / n != row;
             if (cell < 0 || (row % EVERY == 0 && (edge || steer % EVERY == 0))) {
                 all.add(i);
             }
@@ -62,6 +67,9 @@ public record SweptObstacle(String name, double need, List<Solid> places, boolea
 
     /** Solids that the bracket of a bearing can be fixed to. */
     public static List<Solid> brackets(Job job) {
-        return job.surroundings().obstacles().stream().filter(o -> o.takesBearings() && o.carrier() == Carrier.FRAME).map(o -> o.shape().solid()).toList();
+        return job.surroundings().obstacles().stream()
+                .filter(o -> o.takesBearings() && o.carrier() == Carrier.FRAME)
+                .map(o -> o.shape().solid())
+                .toList();
     }
 }

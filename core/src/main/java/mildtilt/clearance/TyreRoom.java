@@ -1,4 +1,5 @@
 package mildtilt.clearance;
+
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
@@ -19,6 +20,7 @@ final class TyreRoom {
     private static final double LEAST_WALL = 40;
     /** No tyre narrower than this part of the present one is offered. */
     private static final double NARROWEST = 0.5;
+
     private static final double[] SPACERS = {10, 20, 30};
     /** How much larger a tyre is looked for, in radius or half the width, mm. */
     private static final double MOST = ClearanceFigures.NEAR;
@@ -35,7 +37,8 @@ final class TyreRoom {
     record Near(BodyOverRange a, BodyOverRange b) {}
 
     /** What a tyre comes near to in one position, and how near: a bound for how much it may grow there. */
-    private record Place(Side side, boolean inner, KnucklePose knuckle, Solid other, double spare, double need, String name) {}
+    private record Place(
+            Side side, boolean inner, KnucklePose knuckle, Solid other, double spare, double need, String name) {}
 
     Optional<LargestTyre> of(List<Near> near) {
         List<Place> places = new ArrayList<>();
@@ -46,18 +49,28 @@ final class TyreRoom {
         places.sort(Comparator.comparingDouble(Place::spare));
         double radius = Math.max(radius(Side.LEFT), radius(Side.RIGHT));
         double half = job.vehicle().tyreWidth() / 2;
-        // A tyre can be no smaller than this on its rim, and what is too near even then has nothing to do with the tyre.
-        double least = Math.min(radius, Math.max(Bodies.rimRadius(job, Side.LEFT), Bodies.rimRadius(job, Side.RIGHT)) + LEAST_WALL);
+        // A tyre can be no smaller than this on its rim, and what is too near even then has nothing to do with the
+        // tyre.
+        double least = Math.min(
+                radius, Math.max(Bodies.rimRadius(job, Side.LEFT), Bodies.rimRadius(job, Side.RIGHT)) + LEAST_WALL);
         places.removeIf(p -> tooNear(p, new double[] {NARROWEST * half, least}, 0));
         if (places.isEmpty()) {
             return Optional.empty();
         }
         double r = largest(places, least, radius, d -> new double[] {half, d}, 0);
         double w = largest(places, NARROWEST * half, half, d -> new double[] {d, radius}, 0);
-        List<LargestTyre.Spaced> spaced = Arrays.stream(SPACERS).mapToObj(x -> new LargestTyre.Spaced(x,
-                2 * largest(places, least, radius, d -> new double[] {half, d}, x), 2 * largest(places, NARROWEST * half, half, d -> new double[] {d, radius}, x))).toList();
-        return Optional.of(new LargestTyre(2 * r, 2 * w, r >= radius + MOST ? "" : by(places, half, r + 2 * CLOSE),
-                w >= half + MOST ? "" : by(places, w + 2 * CLOSE, radius), spaced));
+        List<LargestTyre.Spaced> spaced = Arrays.stream(SPACERS)
+                .mapToObj(x -> new LargestTyre.Spaced(
+                        x,
+                        2 * largest(places, least, radius, d -> new double[] {half, d}, x),
+                        2 * largest(places, NARROWEST * half, half, d -> new double[] {d, radius}, x)))
+                .toList();
+        return Optional.of(new LargestTyre(
+                2 * r,
+                2 * w,
+                r >= radius + MOST ? "" : by(places, half, r + 2 * CLOSE),
+                w >= half + MOST ? "" : by(places, w + 2 * CLOSE, radius),
+                spaced));
     }
 
     private double radius(Side side) {
@@ -80,18 +93,34 @@ final class TyreRoom {
         for (int i = 0; i < range.positions.size(); i++) {
             for (int c = 0; c < (other.onColumn() ? range.columns.size() : 1); c++) {
                 for (int k = 0; k < (other.onPart() ? range.parts.length : 1); k++) {
-                    if (p0 >= 0 && known - n.a().carried(p0, c0, k0, i, c, k) - n.b().carried(p0, c0, k0, i, c, k) >= need + MOST) {
+                    if (p0 >= 0
+                            && known - n.a().carried(p0, c0, k0, i, c, k) - n.b().carried(p0, c0, k0, i, c, k)
+                                    >= need + MOST) {
                         continue;
                     }
                     Solid o = n.b().solid(i, c, k);
                     // Of one that is in the tyre already, how deep need not be known.
-                    known = Gaps.nearer(n.a().solid(i, c, k), o, 0) ? -1 : Gaps.between(n.a().solid(i, c, k), o, need + MOST + 30).mm();
+                    known = Gaps.nearer(n.a().solid(i, c, k), o, 0)
+                            ? -1
+                            : Gaps.between(n.a().solid(i, c, k), o, need + MOST + 30)
+                                    .mm();
                     p0 = i;
                     c0 = c;
                     k0 = k;
                     if (known < need + MOST) {
-                        to.add(new Place(side, inner, (KnucklePose) range.positions.get(i).stand().pose().orElseThrow().corner(side), o,
-                                known - need, need, other.name()));
+                        to.add(new Place(
+                                side,
+                                inner,
+                                (KnucklePose) range.positions
+                                        .get(i)
+                                        .stand()
+                                        .pose()
+                                        .orElseThrow()
+                                        .corner(side),
+                                o,
+                                known - need,
+                                need,
+                                other.name()));
                     }
                 }
             }
@@ -128,12 +157,21 @@ final class TyreRoom {
     }
 
     private String by(List<Place> places, double half, double radius) {
-        return places.stream().filter(p -> tooNear(p, new double[] {half, radius}, 0)).findFirst().map(Place::name).orElse("");
+        return places.stream()
+                .filter(p -> tooNear(p, new double[] {half, radius}, 0))
+                .findFirst()
+                .map(Place::name)
+                .orElse("");
     }
 
     private boolean tooNear(Place p, double[] size, double spacer) {
-        KnucklePose k = spacer == 0 ? p.knuckle : p.knuckle.withWheelCentre(p.knuckle.wheelCentre().plus(p.knuckle.spin().times(spacer)));
-        Solid tyre = p.inner ? Bodies.ring(k, size[0], Bodies.innerRadius(job, p.side), size[1]) : Bodies.drum(k, size[0], size[1]);
+        KnucklePose k = spacer == 0
+                ? p.knuckle
+                : p.knuckle.withWheelCentre(
+                        p.knuckle.wheelCentre().plus(p.knuckle.spin().times(spacer)));
+        Solid tyre = p.inner
+                ? Bodies.ring(k, size[0], Bodies.innerRadius(job, p.side), size[1])
+                : Bodies.drum(k, size[0], size[1]);
         return Gaps.nearer(tyre, p.other, p.need);
     }
 }

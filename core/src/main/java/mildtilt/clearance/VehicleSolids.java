@@ -1,4 +1,5 @@
 package mildtilt.clearance;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -75,7 +76,13 @@ public final class VehicleSolids {
         List<Part> all = new ArrayList<>();
         for (Body b : bodies) {
             if (b.sort() != Body.Sort.HANDS && (assembled || !b.onPose())) {
-                all.add(new Part(b.id(), b.element(), b.side(), kind(b), b.moves(), b.solid().apply(stand)));
+                all.add(new Part(
+                        b.id(),
+                        b.element(),
+                        b.side(),
+                        kind(b),
+                        b.moves(),
+                        b.solid().apply(stand)));
             }
         }
         return all;
@@ -95,7 +102,8 @@ public final class VehicleSolids {
             case JOINT -> Kind.JOINT_SWEEP;
             case TUBE -> Kind.TUBE;
             case LEG -> Kind.DRIVER;
-            case OBSTACLE -> b.element() instanceof Element.InTheWay i && hot(i.index()) ? Kind.HOT_OBSTACLE : Kind.OBSTACLE;
+            case OBSTACLE ->
+                b.element() instanceof Element.InTheWay i && hot(i.index()) ? Kind.HOT_OBSTACLE : Kind.OBSTACLE;
         };
     }
 

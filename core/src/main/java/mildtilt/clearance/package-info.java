@@ -7,5 +7,5 @@
  */
 @NullMarked
 package mildtilt.clearance;
-import org.jspecify.annotations.NullMarked;
 
+import org.jspecify.annotations.NullMarked;

@@ -1,4 +1,5 @@
 package mildtilt.clocking;
+
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -28,7 +29,11 @@ public record BestClocking(List<Double> clockingDeg, double ripplePct, boolean p
 
     /** With each shaft set only as its own ends allow. */
     public static BestClocking asMade(ColumnTrain train) {
-        return of(train, IntStream.range(0, train.gaps()).mapToObj(i -> train.column().setting(i + 1)).toList());
+        return of(
+                train,
+                IntStream.range(0, train.gaps())
+                        .mapToObj(i -> train.column().setting(i + 1))
+                        .toList());
     }
 
     /** With the same setting for every shaft, whatever the job says of them. */
@@ -38,9 +43,11 @@ public record BestClocking(List<Double> clockingDeg, double ripplePct, boolean p
 
     /** With one shaft free to be set as it allows, all others left as they are. */
     public static BestClocking ofOne(ColumnTrain train, int shaft) {
-        return of(train, IntStream.range(0, train.gaps())
-                .mapToObj(i -> i + 1 == shaft ? train.column().setting(shaft) : new Fixed())
-                .toList());
+        return of(
+                train,
+                IntStream.range(0, train.gaps())
+                        .mapToObj(i -> i + 1 == shaft ? train.column().setting(shaft) : new Fixed())
+                        .toList());
     }
 
     private static BestClocking of(ColumnTrain train, List<ForkSetting> settings) {
@@ -50,14 +57,16 @@ public record BestClocking(List<Double> clockingDeg, double ripplePct, boolean p
         List<double[]> choices = new ArrayList<>();
         long combinations = 1;
         for (int i = 0; i < now.length; i++) {
-            double[] choice = switch (settings.get(i)) {
-                case AnyAngle _ -> {
-                    free[i] = true;
-                    yield new double[] {now[i]};
-                }
-                case Fixed _ -> new double[] {now[i]};
-                case Stepped s -> Arrays.stream(s.settings()).map(Math::toRadians).toArray();
-            };
+            double[] choice =
+                    switch (settings.get(i)) {
+                        case AnyAngle _ -> {
+                            free[i] = true;
+                            yield new double[] {now[i]};
+                        }
+                        case Fixed _ -> new double[] {now[i]};
+                        case Stepped s ->
+                            Arrays.stream(s.settings()).map(Math::toRadians).toArray();
+                    };
             anyFree |= free[i];
             choices.add(choice);
             combinations = Math.min(EXHAUSTIVE + 1, combinations * choice.length);
@@ -74,7 +83,8 @@ public record BestClocking(List<Double> clockingDeg, double ripplePct, boolean p
     private static BestClocking found(ColumnTrain train, double[] rad, boolean proven) {
         double ripple = train.transfer(rad).ripplePct();
         // A train that is as even as arithmetic can tell can't be beaten, however it was found.
-        return new BestClocking(Arrays.stream(rad).mapToObj(BestClocking::normalDeg).toList(), ripple, proven || ripple < 1e-9);
+        return new BestClocking(
+                Arrays.stream(rad).mapToObj(BestClocking::normalDeg).toList(), ripple, proven || ripple < 1e-9);
     }
 
     private static double[] tryAll(ColumnTrain train, boolean[] free, List<double[]> choices) {
@@ -109,8 +119,10 @@ public record BestClocking(List<Double> clockingDeg, double ripplePct, boolean p
         for (int i = 0; i < pick.length; i++) {
             double want = ideal[i];
             double[] choice = choices.get(i);
-            pick[i] = IntStream.range(0, choice.length).boxed()
-                    .min((p, q) -> Double.compare(apart(choice[p], want), apart(choice[q], want))).orElseThrow();
+            pick[i] = IntStream.range(0, choice.length)
+                    .boxed()
+                    .min((p, q) -> Double.compare(apart(choice[p], want), apart(choice[q], want)))
+                    .orElseThrow();
         }
         double least = train.transfer(fill(train, free, choices, pick)).unevenness();
         for (boolean gained = true; gained; ) {

@@ -1,4 +1,5 @@
 package mildtilt.clocking;
+
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -58,8 +59,16 @@ public record EvenFeel(double ratioAhead, double leftRightPct, Middle middle, Li
 
     /** Empty where a joint is locked. */
     public static Optional<EvenFeel> of(ColumnTrain train) {
-        return train.transfer().map(t -> new EvenFeel(t.ratioAt(0), leftRight(t), middle(t),
-                t.ripplePct() < FELT ? List.of() : Stream.of(Middle.QUICK, Middle.SLOW).map(m -> choice(train.column(), t, m)).toList()));
+        return train.transfer()
+                .map(t -> new EvenFeel(
+                        t.ratioAt(0),
+                        leftRight(t),
+                        middle(t),
+                        t.ripplePct() < FELT
+                                ? List.of()
+                                : Stream.of(Middle.QUICK, Middle.SLOW)
+                                        .map(m -> choice(train.column(), t, m))
+                                        .toList()));
     }
 
     private static Middle middle(Transfer t) {
@@ -77,8 +86,13 @@ public record EvenFeel(double ratioAhead, double leftRightPct, Middle middle, Li
         double target = wanted == Middle.QUICK ? Math.PI : 0;
         // With the first fork f further on the train sees in + f: t goes with e^(-2if).
         double turn = Math.toDegrees(Math.IEEEremainder(argument - target, 2 * Math.PI)) / 2;
-        double set = c.wheel().fit().socket().map(s -> s.waysPerTurn()).filter(w -> w > 0)
-                .map(w -> new ForkSetting.Stepped(w).nearest(turn)).orElse(turn);
+        double set = c.wheel()
+                .fit()
+                .socket()
+                .map(s -> s.waysPerTurn())
+                .filter(w -> w > 0)
+                .map(w -> new ForkSetting.Stepped(w).nearest(turn))
+                .orElse(turn);
         double angle = -2 * Math.toRadians(set);
         Complex e = new Complex(Math.cos(angle), Math.sin(angle));
         Transfer then = new Transfer(Complex.ONE, t.t().multiply(e));

@@ -1,4 +1,5 @@
 package mildtilt.clocking;
+
 import java.util.Optional;
 import mildtilt.column.Column;
 import mildtilt.column.ForkSetting;
@@ -16,6 +17,7 @@ public record ForkMark(double deg, double arc, double diameter, Optional<Teeth> 
 
     /** Nearer than this the forks are marked in line, degrees. */
     private static final double IN_LINE = 0.05;
+
     private static final double ON_A_TOOTH = 0.02;
 
     /**
@@ -56,10 +58,15 @@ public record ForkMark(double deg, double arc, double diameter, Optional<Teeth> 
     /** The teeth in words; empty where there are none to count. */
     public String teethText() {
         return teeth.map(t -> {
-            String gear = t.atGearEnd == 0 && t.atWheelEnd != 0 ? "" : count(t.atGearEnd, t.gearEndTeeth, "the gear-end fork", "on the shaft");
-            String wheel = t.atWheelEnd == 0 ? "" : count(t.atWheelEnd, t.wheelEndTeeth, "the shaft", "in its wheel-end fork");
-            return gear + (gear.isEmpty() || wheel.isEmpty() ? "" : ", ") + wheel;
-        }).orElse("");
+                    String gear = t.atGearEnd == 0 && t.atWheelEnd != 0
+                            ? ""
+                            : count(t.atGearEnd, t.gearEndTeeth, "the gear-end fork", "on the shaft");
+                    String wheel = t.atWheelEnd == 0
+                            ? ""
+                            : count(t.atWheelEnd, t.wheelEndTeeth, "the shaft", "in its wheel-end fork");
+                    return gear + (gear.isEmpty() || wheel.isEmpty() ? "" : ", ") + wheel;
+                })
+                .orElse("");
     }
 
     /** @param which what is turned; @param in what it is turned on or in, which stays */
@@ -67,7 +74,8 @@ public record ForkMark(double deg, double arc, double diameter, Optional<Teeth> 
         if (n == 0) {
             return which + " " + in + " at the index tooth";
         }
-        return which + " " + Math.abs(n) + (Math.abs(n) == 1 ? " tooth" : " teeth") + " of " + of + (n > 0 ? " clockwise " : " anticlockwise ") + in;
+        return which + " " + Math.abs(n) + (Math.abs(n) == 1 ? " tooth" : " teeth") + " of " + of
+                + (n > 0 ? " clockwise " : " anticlockwise ") + in;
     }
 
     /** The mark for a clocking of a shaft between two joints, whether it is set so now or not. */
@@ -108,7 +116,9 @@ public record ForkMark(double deg, double arc, double diameter, Optional<Teeth> 
         int other = (int) Math.rint((deg - Math.copySign(180, deg)) / step);
         double missOne = Math.abs(half(deg - one * step));
         double missOther = Math.abs(half(deg - other * step));
-        return missOne < missOther - 1e-9 || missOne < missOther + 1e-9 && Math.abs(one) <= Math.abs(other) ? one : other;
+        return missOne < missOther - 1e-9 || missOne < missOther + 1e-9 && Math.abs(one) <= Math.abs(other)
+                ? one
+                : other;
     }
 
     private static double half(double deg) {

@@ -1,4 +1,5 @@
 package mildtilt.clocking;
+
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -53,7 +54,8 @@ final class LeastRipple {
         double[] length = blocks.stream().mapToDouble(Transfer::stretch).toArray();
         double[] turn = cornerTurns(length);
         double[] one = assemble(train, blocks, gapShaft, turn, set);
-        double[] mirrored = assemble(train, blocks, gapShaft, Arrays.stream(turn).map(t -> -t).toArray(), set);
+        double[] mirrored = assemble(
+                train, blocks, gapShaft, Arrays.stream(turn).map(t -> -t).toArray(), set);
         return turning(one, set) <= turning(mirrored, set) ? one : mirrored;
     }
 

@@ -1,4 +1,5 @@
 package mildtilt.clocking;
+
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
@@ -23,6 +24,7 @@ final class StepSearch {
 
     /** Pairs looked at before giving up the proof: about a second. */
     private static final long MOST_PAIRS = 40_000_000;
+
     private static final int LARGEST_HALF = 400_000;
     private static final double TIE = 1e-13;
 
@@ -154,8 +156,17 @@ final class StepSearch {
         return all;
     }
 
-    private static void grow(ColumnTrain train, List<double[]> choices, int from, int to, int[] pick, int depth, Transfer so,
-            double turned, boolean before, List<Half> all) {
+    private static void grow(
+            ColumnTrain train,
+            List<double[]> choices,
+            int from,
+            int to,
+            int[] pick,
+            int depth,
+            Transfer so,
+            double turned,
+            boolean before,
+            List<Half> all) {
         int gap = from + depth;
         if (gap == to) {
             all.add(new Half(pick.clone(), so.stretch(), before ? so.turnAfter() : so.turnBefore(), turned));
@@ -164,9 +175,17 @@ final class StepSearch {
         for (int k = 0; k < choices.get(gap).length; k++) {
             pick[depth] = k;
             double c = choices.get(gap)[k];
-            grow(train, choices, from, to, pick, depth + 1,
+            grow(
+                    train,
+                    choices,
+                    from,
+                    to,
+                    pick,
+                    depth + 1,
                     so.thenTurn(train.phase(gap) + c).then(Transfer.ofUnevenness(train.unevenness(gap + 1))),
-                    turned + turning(c), before, all);
+                    turned + turning(c),
+                    before,
+                    all);
         }
     }
 
@@ -211,7 +230,10 @@ final class StepSearch {
         double[] set = new double[free.length];
         for (int i = 0; i < set.length; i++) {
             double want = ideal[i];
-            set[i] = Arrays.stream(choices.get(i)).boxed().min(Comparator.comparingDouble(c -> turning(c - want))).orElseThrow();
+            set[i] = Arrays.stream(choices.get(i))
+                    .boxed()
+                    .min(Comparator.comparingDouble(c -> turning(c - want)))
+                    .orElseThrow();
         }
         return set;
     }

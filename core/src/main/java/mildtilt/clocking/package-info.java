@@ -7,5 +7,5 @@
  */
 @NullMarked
 package mildtilt.clocking;
-import org.jspecify.annotations.NullMarked;
 
+import org.jspecify.annotations.NullMarked;

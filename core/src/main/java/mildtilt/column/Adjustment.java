@@ -1,4 +1,5 @@
 package mildtilt.column;
+
 import java.util.Optional;
 import mildtilt.geometry.ImpossibleGeometryException;
 
@@ -12,7 +13,8 @@ import mildtilt.geometry.ImpossibleGeometryException;
  * @param pivot from the hub along the first shaft to the level, crosswise axis it tilts about, mm; at the first joint
  *     if empty. Whatever of the first shaft lies past it swings the other way
  */
-public record Adjustment(double reachIn, double reachOut, double tiltUpDeg, double tiltDownDeg, Optional<Double> pivot) {
+public record Adjustment(
+        double reachIn, double reachOut, double tiltUpDeg, double tiltDownDeg, Optional<Double> pivot) {
 
     public static final Adjustment NONE = new Adjustment(0, 0, 0, 0, Optional.empty());
 
@@ -22,7 +24,8 @@ public record Adjustment(double reachIn, double reachOut, double tiltUpDeg, doub
             throw new ImpossibleGeometryException("The steering wheel's reach, in and out, can't be negative.");
         }
         if (!(tiltUpDeg >= 0 && tiltDownDeg >= 0 && tiltUpDeg <= 60 && tiltDownDeg <= 60)) {
-            throw new ImpossibleGeometryException("The steering wheel's tilt, up and down, must be from 0 to 60 degrees.");
+            throw new ImpossibleGeometryException(
+                    "The steering wheel's tilt, up and down, must be from 0 to 60 degrees.");
         }
         if (pivot.filter(p -> !(p >= 0)).isPresent()) {
             throw new ImpossibleGeometryException("The tilt pivot can't lie above the hub.");

@@ -1,4 +1,5 @@
 package mildtilt.column;
+
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.id.Id;
 import mildtilt.withers.Withers;
@@ -16,7 +17,17 @@ import mildtilt.withers.Withers;
  */
 @Withers
 public record Bearing(
-        Id id, String name, Kind kind, Mount mount, int shaft, double along, double bore, double offAcross, double offUp, boolean typical) implements BearingBuilder.With {
+        Id id,
+        String name,
+        Kind kind,
+        Mount mount,
+        int shaft,
+        double along,
+        double bore,
+        double offAcross,
+        double offUp,
+        boolean typical)
+        implements BearingBuilder.With {
 
     /** What a bearing is, and how far out of line it lets a shaft stand, degrees. */
     public enum Kind {

@@ -1,4 +1,5 @@
 package mildtilt.column;
+
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -7,7 +8,6 @@ import java.util.Set;
 import java.util.function.UnaryOperator;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
-import mildtilt.geometry.Axis;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
@@ -33,7 +33,8 @@ public record Column(
         double firstForkDeg,
         Optional<ColumnTube> tube,
         List<Bearing> bearings,
-        Installation installation) implements ColumnBuilder.With {
+        Installation installation)
+        implements ColumnBuilder.With {
 
     /** Shorter than this a shaft has no reliable direction, mm. */
     public static final double SHORTEST_SHAFT = 0.01;
@@ -46,7 +47,8 @@ public record Column(
         joints = List.copyOf(joints);
         bearings = List.copyOf(bearings);
         if (joints.size() > MOST_JOINTS) {
-            throw new ImpossibleGeometryException("A column can have up to " + MOST_JOINTS + " joints, not " + joints.size() + ".");
+            throw new ImpossibleGeometryException(
+                    "A column can have up to " + MOST_JOINTS + " joints, not " + joints.size() + ".");
         }
         if (shafts.size() != joints.size() + 1) {
             throw new ImpossibleGeometryException("A column with " + joints.size() + " joints needs "
@@ -70,8 +72,8 @@ public record Column(
         mustDiffer("bearings", bearings.stream().map(Bearing::id));
         for (Bearing b : bearings) {
             if (b.shaft() >= shafts.size()) {
-                throw new ImpossibleGeometryException("\"" + b.name() + "\" sits on shaft " + (b.shaft() + 1) + ", but there are only "
-                        + shafts.size() + ".");
+                throw new ImpossibleGeometryException("\"" + b.name() + "\" sits on shaft " + (b.shaft() + 1)
+                        + ", but there are only " + shafts.size() + ".");
             }
         }
     }
@@ -90,17 +92,27 @@ public record Column(
 
     /** Of all shafts, joints and bearings. */
     public Stream<Id> partIds() {
-        return Stream.of(shafts.stream().map(Shaft::id), joints.stream().map(Joint::id), bearings.stream().map(Bearing::id)).flatMap(s -> s);
+        return Stream.of(
+                        shafts.stream().map(Shaft::id),
+                        joints.stream().map(Joint::id),
+                        bearings.stream().map(Bearing::id))
+                .flatMap(s -> s);
     }
 
     /** The place of a shaft in the row, 0 the one at the wheel. */
     public Optional<Integer> shaft(Id id) {
-        return IntStream.range(0, shafts.size()).boxed().filter(i -> shafts.get(i).id().equals(id)).findFirst();
+        return IntStream.range(0, shafts.size())
+                .boxed()
+                .filter(i -> shafts.get(i).id().equals(id))
+                .findFirst();
     }
 
     /** The place of a joint in the row, 0 the one nearest the wheel. */
     public Optional<Integer> joint(Id id) {
-        return IntStream.range(0, joints.size()).boxed().filter(i -> joints.get(i).id().equals(id)).findFirst();
+        return IntStream.range(0, joints.size())
+                .boxed()
+                .filter(i -> joints.get(i).id().equals(id))
+                .findFirst();
     }
 
     public Optional<Bearing> bearing(Id id) {
@@ -109,7 +121,9 @@ public record Column(
 
     /** With other ids where {@code to} gives one. */
     public Column renamed(UnaryOperator<Id> to) {
-        return withTrain(shafts.stream().map(s -> s.withId(to.apply(s.id()))).toList(), joints.stream().map(j -> j.withId(to.apply(j.id()))).toList(),
+        return withTrain(
+                shafts.stream().map(s -> s.withId(to.apply(s.id()))).toList(),
+                joints.stream().map(j -> j.withId(to.apply(j.id()))).toList(),
                 bearings.stream().map(b -> b.withId(to.apply(b.id()))).toList());
     }
 
@@ -166,7 +180,9 @@ public record Column(
      * Zero or less means that there is no room for a shaft.
      */
     public double cutLength(int shaft) {
-        return length(shaft) - wheelEndFit(shaft).shortening() - gearEndFit(shaft).shortening();
+        return length(shaft)
+                - wheelEndFit(shaft).shortening()
+                - gearEndFit(shaft).shortening();
     }
 
     /** Between the faces of what a shaft's ends sit in, mm; below 0 where they stand in each other. */
@@ -180,12 +196,19 @@ public record Column(
      * 0 for a shaft that does not slide.
      */
     public double freeToClose(int shaft) {
-        return shafts.get(shaft).slide().map(s -> {
-            double toFork = shafts.get(shaft).toCut()
-                    ? (faceGap(shaft) + wheelEndFit(shaft).engagement() - gearEndFit(shaft).engagement() - s.overlap()) / 2
-                    : faceGap(shaft) - s.overlap();
-            return Math.max(0, Math.min(s.closes(), toFork));
-        }).orElse(0.0);
+        return shafts.get(shaft)
+                .slide()
+                .map(s -> {
+                    double toFork = shafts.get(shaft).toCut()
+                            ? (faceGap(shaft)
+                                            + wheelEndFit(shaft).engagement()
+                                            - gearEndFit(shaft).engagement()
+                                            - s.overlap())
+                                    / 2
+                            : faceGap(shaft) - s.overlap();
+                    return Math.max(0, Math.min(s.closes(), toFork));
+                })
+                .orElse(0.0);
     }
 
     /** At which clock angles the forks of a shaft between two joints can be set against each other. */
@@ -195,7 +218,9 @@ public record Column(
             return new ForkSetting.Fixed();
         }
         List<Integer> ways = Stream.of(wheelEndFit(shaft), gearEndFit(shaft))
-                .flatMap(f -> f.socket().stream()).map(Socket::waysPerTurn).toList();
+                .flatMap(f -> f.socket().stream())
+                .map(Socket::waysPerTurn)
+                .toList();
         return ForkSetting.of(ways, s.indexDeg());
     }
 
@@ -207,7 +232,11 @@ public record Column(
     /** Where on a shaft bearings hold it, those of the tube too, mm from its wheel end, rising. */
     public List<Double> supportsOn(int shaft) {
         Stream<Double> ofTube = shaft == 0 ? tube.stream().flatMap(t -> Stream.of(t.from(), t.to())) : Stream.of();
-        return Stream.concat(ofTube, bearings.stream().filter(b -> b.shaft() == shaft).map(Bearing::along)).sorted().toList();
+        return Stream.concat(
+                        ofTube,
+                        bearings.stream().filter(b -> b.shaft() == shaft).map(Bearing::along))
+                .sorted()
+                .toList();
     }
 
     public Column withHub(Point p) {
@@ -255,13 +284,15 @@ public record Column(
 
     /** The shaft's wheel-end fit changed: the hub's, or the gear side of the joint before it. */
     public Column editWheelEndFit(int shaft, UnaryOperator<YokeDimensions> edit) {
-        return shaft == 0 ? withWheel(wheel.withFit(edit.apply(wheel.fit())))
+        return shaft == 0
+                ? withWheel(wheel.withFit(edit.apply(wheel.fit())))
                 : editJoint(shaft - 1, j -> j.withFits(j.wheelSide(), edit.apply(j.gearSide())));
     }
 
     /** The shaft's gear-end fit changed: the gear's, or the wheel side of the joint after it. */
     public Column editGearEndFit(int shaft, UnaryOperator<YokeDimensions> edit) {
-        return shaft == joints.size() ? withGear(gear.withFit(edit.apply(gear.fit())))
+        return shaft == joints.size()
+                ? withGear(gear.withFit(edit.apply(gear.fit())))
                 : editJoint(shaft, j -> j.withFits(edit.apply(j.wheelSide()), j.gearSide()));
     }
 }

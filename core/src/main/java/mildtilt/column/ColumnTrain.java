@@ -1,4 +1,5 @@
 package mildtilt.column;
+
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
@@ -152,13 +153,15 @@ public final class ColumnTrain {
         Vector pin = axes[0].direction().turn(normals[0], start);
         double[] clockings = clockings();
         for (int i = 0; i < all.length; i++) {
-            Vector out = switch (column.joints().get(i).kind()) {
-                case JointKind.Single _ -> axes[i + 1].cross(pin).direction().vector();
-                case JointKind.Double _, JointKind.Coupling _ -> {
-                    double fromNormal = turnAbout(axes[i], normals[i], pin);
-                    yield axes[i + 1].direction().turn(normals[i], fromNormal);
-                }
-            };
+            Vector out =
+                    switch (column.joints().get(i).kind()) {
+                        case JointKind.Single _ ->
+                            axes[i + 1].cross(pin).direction().vector();
+                        case JointKind.Double _, JointKind.Coupling _ -> {
+                            double fromNormal = turnAbout(axes[i], normals[i], pin);
+                            yield axes[i + 1].direction().turn(normals[i], fromNormal);
+                        }
+                    };
             all[i] = new Pins(pin.direction(), out.direction());
             if (i < clockings.length) {
                 pin = axes[i + 1].direction().turn(out, clockings[i]);

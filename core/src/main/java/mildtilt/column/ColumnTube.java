@@ -1,4 +1,5 @@
 package mildtilt.column;
+
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.withers.Withers;
 
@@ -12,7 +13,8 @@ import mildtilt.withers.Withers;
  * @param beyond how far the tube stands out beyond the middle of each bearing, mm
  */
 @Withers
-public record ColumnTube(double outside, double from, double to, double collapse, double beyond) implements ColumnTubeBuilder.With {
+public record ColumnTube(double outside, double from, double to, double collapse, double beyond)
+        implements ColumnTubeBuilder.With {
 
     /** Half a usual bearing's width, mm. */
     public static final double USUAL_BEYOND = 10;
@@ -23,7 +25,8 @@ public record ColumnTube(double outside, double from, double to, double collapse
             throw new ImpossibleGeometryException("The column tube's diameter must be above 0.");
         }
         if (!(from >= 0 && to > from)) {
-            throw new ImpossibleGeometryException("The column tube's upper bearing must lie below the hub, and its lower bearing below the upper.");
+            throw new ImpossibleGeometryException(
+                    "The column tube's upper bearing must lie below the hub, and its lower bearing below the upper.");
         }
         if (!(collapse >= 0)) {
             throw new ImpossibleGeometryException("The stroke the column collapses by can't be negative.");

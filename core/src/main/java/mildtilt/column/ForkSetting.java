@@ -1,4 +1,5 @@
 package mildtilt.column;
+
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
@@ -39,7 +40,9 @@ public sealed interface ForkSetting {
          */
         public double[] settings() {
             int n = ways % 2 == 0 ? ways / 2 : ways;
-            return IntStream.range(0, n).mapToDouble(i -> indexDeg + 180.0 * i / n).toArray();
+            return IntStream.range(0, n)
+                    .mapToDouble(i -> indexDeg + 180.0 * i / n)
+                    .toArray();
         }
 
         /** The setting nearest to a clocking, degrees, within half a turn of it. */
@@ -65,8 +68,10 @@ public sealed interface ForkSetting {
     default String label() {
         return switch (this) {
             case AnyAngle _ -> "any angle";
-            case Stepped s -> s.settings().length == 1 ? "one way and half a turn from it only"
-                    : LengthText.trimmed(180.0 / s.settings().length, 2) + "° at a time";
+            case Stepped s ->
+                s.settings().length == 1
+                        ? "one way and half a turn from it only"
+                        : LengthText.trimmed(180.0 / s.settings().length, 2) + "° at a time";
             case Fixed _ -> "on for good";
         };
     }

@@ -1,4 +1,5 @@
 package mildtilt.column;
+
 import java.util.Optional;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.Point;

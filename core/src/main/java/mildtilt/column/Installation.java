@@ -1,4 +1,5 @@
 package mildtilt.column;
+
 import java.util.Optional;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.ImpossibleGeometryException;
@@ -14,7 +15,8 @@ import mildtilt.withers.Withers;
  * @param bulkhead x of the bulkhead between cabin and front, mm, if there is one
  */
 @Withers
-public record Installation(Optional<Direction> columnAxis, double frameMovement, Optional<Double> bulkhead) implements InstallationBuilder.With {
+public record Installation(Optional<Direction> columnAxis, double frameMovement, Optional<Double> bulkhead)
+        implements InstallationBuilder.With {
 
     public static final Installation FREE = new Installation(Optional.empty(), 0, Optional.empty());
 

@@ -1,4 +1,5 @@
 package mildtilt.column;
+
 import java.util.Optional;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
@@ -25,24 +26,36 @@ public record Joint(
         YokeDimensions gearSide,
         Optional<Double> torqueNm,
         Optional<Double> swingDiameter,
-        boolean typical) implements JointBuilder.With {
+        boolean typical)
+        implements JointBuilder.With {
 
     /** @throws ImpossibleGeometryException naming the size that can't be */
     public Joint {
         if (!(maxAngleDeg > 0 && maxAngleDeg <= 180)) {
-            throw new ImpossibleGeometryException("The largest angle of \"" + name + "\" must be above 0 and at most 180 degrees.");
+            throw new ImpossibleGeometryException(
+                    "The largest angle of \"" + name + "\" must be above 0 and at most 180 degrees.");
         }
-        if (torqueNm.filter(t -> !(t > 0)).isPresent() || swingDiameter.filter(d -> !(d > 0)).isPresent()) {
-            throw new ImpossibleGeometryException("Torque and swing diameter of \"" + name + "\" must be above 0 where they are known.");
+        if (torqueNm.filter(t -> !(t > 0)).isPresent()
+                || swingDiameter.filter(d -> !(d > 0)).isPresent()) {
+            throw new ImpossibleGeometryException(
+                    "Torque and swing diameter of \"" + name + "\" must be above 0 where they are known.");
         }
     }
 
     /** With its strength and swing not known. */
-    public Joint(Id id, String name, JointKind kind, Point centre, double maxAngleDeg, YokeDimensions wheelSide, YokeDimensions gearSide) {
+    public Joint(
+            Id id,
+            String name,
+            JointKind kind,
+            Point centre,
+            double maxAngleDeg,
+            YokeDimensions wheelSide,
+            YokeDimensions gearSide) {
         this(id, name, kind, centre, maxAngleDeg, wheelSide, gearSide, Optional.empty(), Optional.empty(), false);
     }
 
-    public static Joint single(Id id, String name, Point centre, double maxAngleDeg, YokeDimensions wheelSide, YokeDimensions gearSide) {
+    public static Joint single(
+            Id id, String name, Point centre, double maxAngleDeg, YokeDimensions wheelSide, YokeDimensions gearSide) {
         return new Joint(id, name, new JointKind.Single(), centre, maxAngleDeg, wheelSide, gearSide);
     }
 

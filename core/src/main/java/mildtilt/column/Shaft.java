@@ -1,4 +1,5 @@
 package mildtilt.column;
+
 import java.util.Optional;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.id.Id;
@@ -35,7 +36,8 @@ public record Shaft(
         boolean forksFixed,
         boolean toCut,
         Optional<Slide> slide,
-        boolean typical) implements ShaftBuilder.With {
+        boolean typical)
+        implements ShaftBuilder.With {
 
     /** Of plain mild steel bar, MPa. */
     public static final double MILD_STEEL = 235;
@@ -43,7 +45,8 @@ public record Shaft(
     /** @throws ImpossibleGeometryException naming the size that can't be */
     public Shaft {
         if (!(bore >= 0 && bore < profile.roundNoStronger())) {
-            throw new ImpossibleGeometryException("The bore of \"" + name + "\" must be smaller than the shaft, or 0 for a solid one.");
+            throw new ImpossibleGeometryException(
+                    "The bore of \"" + name + "\" must be smaller than the shaft, or 0 for a solid one.");
         }
         if (!(yieldMpa > 0)) {
             throw new ImpossibleGeometryException("The yield strength of \"" + name + "\" must be above 0.");
@@ -55,8 +58,20 @@ public record Shaft(
 
     /** Plain, round, solid, of mild steel. */
     public static Shaft round(Id id, String name, double diameter, double clockingDeg, boolean toCut) {
-        return new Shaft(id, name, new ShaftProfile.Round(diameter), 0, MILD_STEEL, Optional.empty(), Optional.empty(), clockingDeg, 0,
-                false, toCut, Optional.empty(), false);
+        return new Shaft(
+                id,
+                name,
+                new ShaftProfile.Round(diameter),
+                0,
+                MILD_STEEL,
+                Optional.empty(),
+                Optional.empty(),
+                clockingDeg,
+                0,
+                false,
+                toCut,
+                Optional.empty(),
+                false);
     }
 
     public double diameter() {

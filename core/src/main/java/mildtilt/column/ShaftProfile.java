@@ -1,4 +1,5 @@
 package mildtilt.column;
+
 import mildtilt.geometry.ImpossibleGeometryException;
 
 /** The form of a shaft's end, or of the bore it goes into. Lengths mm. */
@@ -85,7 +86,8 @@ public sealed interface ShaftProfile {
         public DoubleD {
             above0(diameter, "diameter");
             if (!(acrossFlats > 0 && acrossFlats < diameter)) {
-                throw new ImpossibleGeometryException("Across the flats a double-D is less than its diameter, and above 0.");
+                throw new ImpossibleGeometryException(
+                        "Across the flats a double-D is less than its diameter, and above 0.");
             }
         }
 

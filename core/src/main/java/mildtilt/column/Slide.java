@@ -1,4 +1,5 @@
 package mildtilt.column;
+
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.withers.Withers;
 

@@ -1,4 +1,5 @@
 package mildtilt.column;
+
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
 import mildtilt.withers.Withers;
@@ -9,7 +10,8 @@ import mildtilt.withers.Withers;
  * @param fit how the first shaft sits in the hub
  */
 @Withers
-public record SteeringWheel(double diameter, Point hub, YokeDimensions fit, Adjustment adjustment) implements SteeringWheelBuilder.With {
+public record SteeringWheel(double diameter, Point hub, YokeDimensions fit, Adjustment adjustment)
+        implements SteeringWheelBuilder.With {
 
     /** @throws ImpossibleGeometryException if the rim has no diameter */
     public SteeringWheel {

@@ -1,4 +1,5 @@
 package mildtilt.column;
+
 import org.hipparchus.complex.Complex;
 
 /**
@@ -77,8 +78,7 @@ public record Transfer(Complex conformal, Complex flip) {
 
     /** Rotation of the input, rad, that gives a rotation of the output, rad: the inverse map. */
     public double inputFor(double output) {
-        Complex w = new Complex(Math.cos(output), Math.sin(output))
-                .multiply(conformal.add(flip));
+        Complex w = new Complex(Math.cos(output), Math.sin(output)).multiply(conformal.add(flip));
         Complex z = conformal.conjugate().multiply(w).subtract(flip.multiply(w.conjugate()));
         double off = z.getArgument() - output;
         return output + off - 2 * Math.PI * Math.rint(off / (2 * Math.PI));

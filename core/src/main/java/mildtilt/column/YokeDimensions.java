@@ -1,4 +1,5 @@
 package mildtilt.column;
+
 import java.util.Optional;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.withers.Withers;
@@ -11,7 +12,8 @@ import mildtilt.withers.Withers;
  * @param socket the bore and what keeps the end in it, if known
  */
 @Withers
-public record YokeDimensions(double takeOff, double engagement, Optional<Socket> socket) implements YokeDimensionsBuilder.With {
+public record YokeDimensions(double takeOff, double engagement, Optional<Socket> socket)
+        implements YokeDimensionsBuilder.With {
 
     public static final YokeDimensions NONE = new YokeDimensions(0, 0);
 

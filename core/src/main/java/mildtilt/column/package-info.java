@@ -16,5 +16,5 @@
  */
 @NullMarked
 package mildtilt.column;
-import org.jspecify.annotations.NullMarked;
 
+import org.jspecify.annotations.NullMarked;

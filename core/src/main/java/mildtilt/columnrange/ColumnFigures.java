@@ -1,4 +1,5 @@
 package mildtilt.columnrange;
+
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
@@ -58,7 +59,8 @@ public record ColumnFigures(
      * @param bestEach index i: the best for the shaft between joints i and i+1 alone, the others as they are
      * @param shares what each joint adds
      */
-    public record Turning(Transfer transfer, BestClocking best, List<BestClocking> bestEach, List<Share> shares, EvenFeel feel) {}
+    public record Turning(
+            Transfer transfer, BestClocking best, List<BestClocking> bestEach, List<Share> shares, EvenFeel feel) {}
 
     /**
      * One joint's part in the ripple.
@@ -79,17 +81,33 @@ public record ColumnFigures(
                 column.joints().stream().map(j -> limitDeg(j, job.rules())).toList(),
                 IntStream.range(0, shafts).mapToObj(column::length).toList(),
                 IntStream.range(0, shafts).mapToObj(column::cutLength).toList(),
-                train.transfer().map(t -> new Turning(t, BestClocking.asMade(train),
-                        IntStream.range(1, Math.max(1, joints)).mapToObj(s -> BestClocking.ofOne(train, s)).toList(),
-                        IntStream.range(0, joints).mapToObj(j -> new Share(train.ownRipplePct(j), train.rippleWithoutPct(j))).toList(),
-                        EvenFeel.of(train).orElseThrow())),
+                train.transfer()
+                        .map(t -> new Turning(
+                                t,
+                                BestClocking.asMade(train),
+                                IntStream.range(1, Math.max(1, joints))
+                                        .mapToObj(s -> BestClocking.ofOne(train, s))
+                                        .toList(),
+                                IntStream.range(0, joints)
+                                        .mapToObj(j -> new Share(train.ownRipplePct(j), train.rippleWithoutPct(j)))
+                                        .toList(),
+                                EvenFeel.of(train).orElseThrow())),
                 ColumnRange.of(column),
                 Supports.of(column),
-                IntStream.range(0, shafts).mapToObj(s -> Span.longest(column, s)).toList(),
+                IntStream.range(0, shafts)
+                        .mapToObj(s -> Span.longest(column, s))
+                        .toList(),
                 OutOfLine.of(column),
                 ForcedBearing.of(column),
-                load.map(l -> CoupleLoad.of(column, l.shafts().stream().mapToDouble(ShaftLoad::torque).toArray(),
-                        IntStream.range(0, joints).mapToDouble(j -> Math.toRadians(train.jointAngleDeg(j))).toArray())).orElse(List.of()),
+                load.map(l -> CoupleLoad.of(
+                                column,
+                                l.shafts().stream()
+                                        .mapToDouble(ShaftLoad::torque)
+                                        .toArray(),
+                                IntStream.range(0, joints)
+                                        .mapToDouble(j -> Math.toRadians(train.jointAngleDeg(j)))
+                                        .toArray()))
+                        .orElse(List.of()),
                 FixedAxes.of(column),
                 load,
                 FrontPush.of(column),
@@ -111,11 +129,16 @@ public record ColumnFigures(
         }
         ColumnRange range = ColumnRange.of(c);
         return IntStream.range(0, c.joints().size())
-                .mapToDouble(i -> limitDeg(c.joints().get(i), rules) - range.joints().get(i).worstDeg()).min().orElse(planned);
+                .mapToDouble(i -> limitDeg(c.joints().get(i), rules)
+                        - range.joints().get(i).worstDeg())
+                .min()
+                .orElse(planned);
     }
 
     /** The largest angle a joint may stand at: its own, and no more than the rules allow any single joint. */
     public static double limitDeg(Joint joint, Rules rules) {
-        return joint.kind() instanceof JointKind.Single ? Math.min(joint.maxAngleDeg(), rules.jointDeg()) : joint.maxAngleDeg();
+        return joint.kind() instanceof JointKind.Single
+                ? Math.min(joint.maxAngleDeg(), rules.jointDeg())
+                : joint.maxAngleDeg();
     }
 }

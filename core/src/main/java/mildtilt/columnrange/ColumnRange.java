@@ -1,4 +1,5 @@
 package mildtilt.columnrange;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -42,7 +43,8 @@ public record ColumnRange(List<JointRange> joints, List<ShaftRange> shafts, doub
      * @param leastOverlap of a sliding shaft at its longest, mm
      * @param freeStroke of a sliding shaft left at its shortest, mm
      */
-    public record ShaftRange(double shortest, double longest, Optional<Double> leastOverlap, Optional<Double> freeStroke) {
+    public record ShaftRange(
+            double shortest, double longest, Optional<Double> leastOverlap, Optional<Double> freeStroke) {
 
         /** Whether its length must change. */
         public boolean mustSlide() {
@@ -83,7 +85,8 @@ public record ColumnRange(List<JointRange> joints, List<ShaftRange> shafts, doub
                 shortest[i] = k == 0 ? length : Math.min(shortest[i], length);
                 longest[i] = k == 0 ? length : Math.max(longest[i], length);
                 if (i < joints) {
-                    double deg = Math.toDegrees(p.get(i + 1).minus(p.get(i)).angleTo(p.get(i + 2).minus(p.get(i + 1))));
+                    double deg = Math.toDegrees(
+                            p.get(i + 1).minus(p.get(i)).angleTo(p.get(i + 2).minus(p.get(i + 1))));
                     if (k == 0 || deg > worst[i] + 1e-9) {
                         worst[i] = deg;
                         at[i] = settings.get(k).words();
@@ -100,7 +103,11 @@ public record ColumnRange(List<JointRange> joints, List<ShaftRange> shafts, doub
             Optional<Slide> slide = c.shafts().get(i).slide();
             double longer = longest[i] - c.length(i);
             double shorter = c.length(i) - shortest[i];
-            ofShafts.add(new ShaftRange(shortest[i], longest[i], slide.map(s -> s.overlap() - longer), slide.isPresent() ? Optional.of(c.freeToClose(i) - shorter) : Optional.empty()));
+            ofShafts.add(new ShaftRange(
+                    shortest[i],
+                    longest[i],
+                    slide.map(s -> s.overlap() - longer),
+                    slide.isPresent() ? Optional.of(c.freeToClose(i) - shorter) : Optional.empty()));
         }
         return new ColumnRange(List.copyOf(ofJoints), List.copyOf(ofShafts), offGear);
     }
@@ -110,7 +117,10 @@ public record ColumnRange(List<JointRange> joints, List<ShaftRange> shafts, doub
 
     /** Every place of the wheel's adjustment that is gone through, the frame as planned; as planned first. */
     public static List<Placed> placings(Column c) {
-        return settings(c).stream().filter(s -> s.moved.norm() == 0).map(s -> new Placed(s.words(), pointsAt(c, s))).toList();
+        return settings(c).stream()
+                .filter(s -> s.moved.norm() == 0)
+                .map(s -> new Placed(s.words(), pointsAt(c, s)))
+                .toList();
     }
 
     /** Hub, joints and gear input with the wheel set and the frame as planned. @param reach toward the gear, mm. @param tilt up, degrees */

@@ -1,4 +1,5 @@
 package mildtilt.columnrange;
+
 import java.util.ArrayList;
 import java.util.List;
 import mildtilt.column.Column;
@@ -28,7 +29,10 @@ public record FrontPush(double stroke, double kinkDeg, double standsOff, List<In
         double off = 0;
         if (c.hub().distanceTo(c.gearInput()) > Column.SHORTEST_SHAFT) {
             Axis line = Axis.through(c.hub(), c.gearInput());
-            off = c.joints().stream().mapToDouble(j -> line.distanceTo(j.centre())).max().orElse(0);
+            off = c.joints().stream()
+                    .mapToDouble(j -> line.distanceTo(j.centre()))
+                    .max()
+                    .orElse(0);
         }
         List<Integer> inside = new ArrayList<>();
         c.installation().bulkhead().ifPresent(x -> {
@@ -44,6 +48,10 @@ public record FrontPush(double stroke, double kinkDeg, double standsOff, List<In
     /** What the first shaft gives: as it slides, and no farther than its fork can go before it meets a tube that does not collapse. */
     private static double first(Column c) {
         double slides = c.freeToClose(0);
-        return c.tube().map(t -> Math.min(slides, Math.max(0, c.length(0) - c.gearEndFit(0).takeOff() - t.to() - t.beyond()) + t.collapse())).orElse(slides);
+        return c.tube()
+                .map(t -> Math.min(
+                        slides,
+                        Math.max(0, c.length(0) - c.gearEndFit(0).takeOff() - t.to() - t.beyond()) + t.collapse()))
+                .orElse(slides);
     }
 }

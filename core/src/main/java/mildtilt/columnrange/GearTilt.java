@@ -1,4 +1,5 @@
 package mildtilt.columnrange;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -24,6 +25,7 @@ public record GearTilt(List<Step> steps, List<Stretch> suits) {
 
     /** How far either way is looked, degrees. */
     public static final int FARTHEST = 75;
+
     private static final int STEP = 3;
     /** An end of a stretch is found this closely, degrees. */
     private static final double CLOSE = 0.05;
@@ -60,9 +62,11 @@ public record GearTilt(List<Step> steps, List<Stretch> suits) {
                     i++;
                     best = steps.get(i).spareDeg > steps.get(best).spareDeg ? i : best;
                 }
-                suits.add(new Stretch(from == 0 ? steps.getFirst().deg : edge(job, steps.get(from).deg, steps.get(from - 1).deg),
+                suits.add(new Stretch(
+                        from == 0 ? steps.getFirst().deg : edge(job, steps.get(from).deg, steps.get(from - 1).deg),
                         i == steps.size() - 1 ? steps.getLast().deg : edge(job, steps.get(i).deg, steps.get(i + 1).deg),
-                        steps.get(best).deg, steps.get(best).spareDeg));
+                        steps.get(best).deg,
+                        steps.get(best).spareDeg));
             }
         }
         return Optional.of(new GearTilt(List.copyOf(steps), List.copyOf(suits)));
@@ -70,7 +74,11 @@ public record GearTilt(List<Step> steps, List<Stretch> suits) {
 
     private static boolean applies(Job job) {
         return job.axle().map(a -> a.gear() instanceof RackAndPinion).orElse(false)
-                && job.column().map(c -> c.joints().size() > 1 || c.joints().size() == 1 && c.installation().columnAxis().isEmpty()).orElse(false);
+                && job.column()
+                        .map(c -> c.joints().size() > 1
+                                || c.joints().size() == 1
+                                        && c.installation().columnAxis().isEmpty())
+                        .orElse(false);
     }
 
     /** The last place, by halving, that is inside. */
@@ -103,21 +111,31 @@ public record GearTilt(List<Step> steps, List<Stretch> suits) {
      */
     public static Job tilted(Job job, double deg) {
         if (!applies(job)) {
-            throw new ImpossibleGeometryException("Only a rack with a joint that can follow it can be turned in its clamps.");
+            throw new ImpossibleGeometryException(
+                    "Only a rack with a joint that can follow it can be turned in its clamps.");
         }
         RackAndPinion rack = job.axle().flatMap(SteeredAxle::rack).orElseThrow();
         Axis about = new Axis(rack.centre(), rack.axis());
         double angle = Math.toRadians(deg);
         return job.editColumn(c -> {
             int last = c.joints().size() - 1;
-            Optional<Direction> axis = c.gear().axis().map(d -> rack.axis().turn(d.vector(), angle).direction());
-            return c.withJoint(last, c.joints().get(last).withCentre(about.turned(c.joints().get(last).centre(), angle)))
-                    .withGear(c.gear().withPoint(about.turned(c.gearInput(), angle)).withAxis(axis));
+            Optional<Direction> axis =
+                    c.gear().axis().map(d -> rack.axis().turn(d.vector(), angle).direction());
+            return c.withJoint(
+                            last,
+                            c.joints()
+                                    .get(last)
+                                    .withCentre(
+                                            about.turned(c.joints().get(last).centre(), angle)))
+                    .withGear(c.gear()
+                            .withPoint(about.turned(c.gearInput(), angle))
+                            .withAxis(axis));
         });
     }
 
     /** Ripple, percent, with the rack turned and the forks then set to the best their ends allow. */
     public static double bestRippleAt(Job job, double deg) {
-        return BestClocking.asMade(new ColumnTrain(tilted(job, deg).column().orElseThrow())).ripplePct();
+        return BestClocking.asMade(new ColumnTrain(tilted(job, deg).column().orElseThrow()))
+                .ripplePct();
     }
 }

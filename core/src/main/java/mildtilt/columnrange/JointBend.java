@@ -1,4 +1,5 @@
 package mildtilt.columnrange;
+
 import mildtilt.column.Column;
 import mildtilt.geometry.Axis;
 import mildtilt.geometry.ImpossibleGeometryException;
@@ -28,14 +29,16 @@ public final class JointBend {
         Point to = c.end(joint + 1);
         Point centre = c.joints().get(joint).centre();
         if (from.distanceTo(to) < Column.SHORTEST_SHAFT) {
-            throw new ImpossibleGeometryException("The two neighbours of this joint are in one place, so it can't be bent to an angle.");
+            throw new ImpossibleGeometryException(
+                    "The two neighbours of this joint are in one place, so it can't be bent to an angle.");
         }
         Axis line = Axis.through(from, to);
         Point foot = line.footOf(centre);
         double a = line.direction().dot(foot.minus(from));
         double b = from.distanceTo(to) - a;
         if (!(a > 0 && b > 0)) {
-            throw new ImpossibleGeometryException("This joint does not stand between its neighbours, so it can't be bent to an angle; move its centre.");
+            throw new ImpossibleGeometryException(
+                    "This joint does not stand between its neighbours, so it can't be bent to an angle; move its centre.");
         }
         Vector off = centre.minus(foot);
         Vector square = off.norm() > STRAIGHT ? off : upward(line);

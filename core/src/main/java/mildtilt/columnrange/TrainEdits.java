@@ -1,4 +1,5 @@
 package mildtilt.columnrange;
+
 import static mildtilt.id.Id.Kind.BEARING;
 import static mildtilt.id.Id.Kind.JOINT;
 import static mildtilt.id.Id.Kind.SHAFT;
@@ -33,6 +34,7 @@ public final class TrainEdits {
 
     /** How far ahead of and below the hub a gear's input stands in a column begun with nothing, mm. */
     private static final double AHEAD = 700;
+
     private static final double BELOW = 600;
 
     /**
@@ -45,10 +47,20 @@ public final class TrainEdits {
         Point hub = input.plus(new Vector(-AHEAD, 100, BELOW));
         Point centre = input.plus(new Vector(-110, 12, 130));
         ShaftProfile seat = part.wheelSide().socket().map(s -> s.seat()).orElse(new ShaftProfile.Round(20));
-        return TrainEdits.withTube(new Column(new SteeringWheel(360, hub, YokeDimensions.NONE),
-                List.of(Shaft.round(SHAFT.first(), "Column shaft", seat.diameter(), 0, true).withProfile(seat),
-                        Shaft.round(SHAFT.number(2), "Gear stub", seat.diameter(), 0, false).withProfile(seat)),
-                List.of(part.withId(JOINT.first()).withName("First joint").withCentre(centre)), new GearInput(input, YokeDimensions.NONE)), 45, 0);
+        return TrainEdits.withTube(
+                new Column(
+                        new SteeringWheel(360, hub, YokeDimensions.NONE),
+                        List.of(
+                                Shaft.round(SHAFT.first(), "Column shaft", seat.diameter(), 0, true)
+                                        .withProfile(seat),
+                                Shaft.round(SHAFT.number(2), "Gear stub", seat.diameter(), 0, false)
+                                        .withProfile(seat)),
+                        List.of(part.withId(JOINT.first())
+                                .withName("First joint")
+                                .withCentre(centre)),
+                        new GearInput(input, YokeDimensions.NONE)),
+                45,
+                0);
     }
 
     /**
@@ -66,14 +78,34 @@ public final class TrainEdits {
         boolean wheelPartBetween = shaft > 0;
         boolean gearPartBetween = shaft < c.joints().size();
         List<Shaft> shafts = new ArrayList<>(c.shafts());
-        shafts.set(shaft, was.withEnds(was.wheelEnd(), Optional.empty()).withClockingDeg(wheelPartBetween && gearPartBetween ? was.clockingDeg() : 0));
-        shafts.add(shaft + 1, was.withId(SHAFT.next(c.partIds())).withName(free(was.name(), c.shafts().stream().map(Shaft::name)))
-                .withEnds(Optional.empty(), was.gearEnd()).withClockingDeg(0).withIndexDeg(0).withSlide(Optional.empty()));
+        shafts.set(
+                shaft,
+                was.withEnds(was.wheelEnd(), Optional.empty())
+                        .withClockingDeg(wheelPartBetween && gearPartBetween ? was.clockingDeg() : 0));
+        shafts.add(
+                shaft + 1,
+                was.withId(SHAFT.next(c.partIds()))
+                        .withName(free(was.name(), c.shafts().stream().map(Shaft::name)))
+                        .withEnds(Optional.empty(), was.gearEnd())
+                        .withClockingDeg(0)
+                        .withIndexDeg(0)
+                        .withSlide(Optional.empty()));
         List<Joint> joints = new ArrayList<>(c.joints());
-        joints.add(shaft, part.withId(JOINT.next(c.partIds())).withCentre(middle).withName(free("Joint", c.joints().stream().map(Joint::name))));
-        List<Bearing> bearings = c.bearings().stream().map(b -> b.shaft() > shaft ? b.on(b.shaft() + 1, b.along())
-                : b.shaft() == shaft && b.along() > at ? b.on(shaft + 1, b.along() - at) : b).toList();
-        return turningAs(c, c.withTube(shaft == 0 ? c.tube().map(t -> within(t, at)) : c.tube()).withTrain(shafts, joints, bearings), shaft);
+        joints.add(
+                shaft,
+                part.withId(JOINT.next(c.partIds()))
+                        .withCentre(middle)
+                        .withName(free("Joint", c.joints().stream().map(Joint::name))));
+        List<Bearing> bearings = c.bearings().stream()
+                .map(b -> b.shaft() > shaft
+                        ? b.on(b.shaft() + 1, b.along())
+                        : b.shaft() == shaft && b.along() > at ? b.on(shaft + 1, b.along() - at) : b)
+                .toList();
+        return turningAs(
+                c,
+                c.withTube(shaft == 0 ? c.tube().map(t -> within(t, at)) : c.tube())
+                        .withTrain(shafts, joints, bearings),
+                shaft);
     }
 
     /** A split column, still straight at its new joint, with the pin of the joint after the split where it was. */
@@ -85,10 +117,14 @@ public final class TrainEdits {
         Direction axis = split.axis(shaft);
         Column changed = split;
         if (shaft == 0) {
-            Direction zero = new ColumnTrain(split.withFirstForkDeg(0)).pinsAt(0).getFirst().wheelSide();
+            Direction zero = new ColumnTrain(split.withFirstForkDeg(0))
+                    .pinsAt(0)
+                    .getFirst()
+                    .wheelSide();
             changed = split.withFirstForkDeg(turned(axis, zero, pin));
         }
-        double clocking = turned(axis, new ColumnTrain(changed).pinsAt(0).get(shaft).gearSide(), pin);
+        double clocking =
+                turned(axis, new ColumnTrain(changed).pinsAt(0).get(shaft).gearSide(), pin);
         double set = changed.setting(shaft + 1).nearestTo(clocking).orElse(clocking);
         return changed.editShaft(shaft + 1, s -> s.withClockingDeg(set));
     }
@@ -118,16 +154,29 @@ public final class TrainEdits {
         Shaft gone = shafts.remove(joint + 1);
         boolean between = joint > 0 && joint < joints.size();
         Shaft kept = shafts.get(joint);
-        shafts.set(joint, kept.withEnds(kept.wheelEnd(), gone.gearEnd()).withClockingDeg(between ? kept.clockingDeg() : 0)
-                .withSlide(kept.slide().or(gone::slide)).withToCut(kept.toCut() || gone.toCut()));
+        shafts.set(
+                joint,
+                kept.withEnds(kept.wheelEnd(), gone.gearEnd())
+                        .withClockingDeg(between ? kept.clockingDeg() : 0)
+                        .withSlide(kept.slide().or(gone::slide))
+                        .withToCut(kept.toCut() || gone.toCut()));
         Point from = c.start(joint);
         Point to = c.end(joint + 1);
         if (from.distanceTo(to) < Column.SHORTEST_SHAFT) {
-            throw new ImpossibleGeometryException("Without \"" + c.joints().get(joint).name() + "\" the shaft would have no length.");
+            throw new ImpossibleGeometryException(
+                    "Without \"" + c.joints().get(joint).name() + "\" the shaft would have no length.");
         }
         Axis line = Axis.through(from, to);
-        List<Bearing> bearings = c.bearings().stream().map(b -> b.shaft() > joint + 1 ? b.on(b.shaft() - 1, b.along())
-                : b.shaft() >= joint ? b.on(joint, Math.clamp(line.direction().dot(c.place(b).minus(from)), 0, from.distanceTo(to))) : b).toList();
+        List<Bearing> bearings = c.bearings().stream()
+                .map(b -> b.shaft() > joint + 1
+                        ? b.on(b.shaft() - 1, b.along())
+                        : b.shaft() >= joint
+                                ? b.on(
+                                        joint,
+                                        Math.clamp(
+                                                line.direction().dot(c.place(b).minus(from)), 0, from.distanceTo(to)))
+                                : b)
+                .toList();
         return c.withTrain(shafts, joints, bearings);
     }
 
@@ -140,19 +189,30 @@ public final class TrainEdits {
     /** Another shaft in the place of one: its own name, clocking and whether it is cut stay. */
     public static Column swapped(Column c, int shaft, Shaft part) {
         Shaft was = c.shafts().get(shaft);
-        return c.withShaft(shaft, part.withId(was.id()).withName(was.name()).withClockingDeg(was.clockingDeg()).withToCut(was.toCut()));
+        return c.withShaft(
+                shaft,
+                part.withId(was.id())
+                        .withName(was.name())
+                        .withClockingDeg(was.clockingDeg())
+                        .withToCut(was.toCut()));
     }
 
     /** Another bearing in the place of one: its own name, mount and place stay. */
     public static Column swappedBearing(Column c, int bearing, Bearing part) {
-        return c.editBearing(bearing, was -> part.withId(was.id()).withName(was.name()).withMount(was.mount()).on(was.shaft(), was.along())
+        return c.editBearing(bearing, was -> part.withId(was.id())
+                .withName(was.name())
+                .withMount(was.mount())
+                .on(was.shaft(), was.along())
                 .withOff(was.offAcross(), was.offUp()));
     }
 
     /** A bearing put on the middle of a shaft. */
     public static Column withBearing(Column c, int shaft, Bearing part) {
         List<Bearing> all = new ArrayList<>(c.bearings());
-        all.add(part.withId(BEARING.next(c.partIds())).withName(free(capital(part.kind().label()), c.bearings().stream().map(Bearing::name))).on(shaft, c.length(shaft) / 2));
+        all.add(part.withId(BEARING.next(c.partIds()))
+                .withName(
+                        free(capital(part.kind().label()), c.bearings().stream().map(Bearing::name)))
+                .on(shaft, c.length(shaft) / 2));
         return c.withBearings(all);
     }
 

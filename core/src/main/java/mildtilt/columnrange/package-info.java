@@ -7,5 +7,5 @@
  */
 @NullMarked
 package mildtilt.columnrange;
-import org.jspecify.annotations.NullMarked;
 
+import org.jspecify.annotations.NullMarked;

@@ -1,4 +1,5 @@
 package mildtilt.curve;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -24,10 +25,22 @@ public enum Curve {
     COLUMN_TURN("Column speed over a turn", Across.COLUMN_TURN, "%", Unit.PERCENT, Curve::columnTurn),
     COLUMN_LEAD("Gear ahead of the hands", Across.COLUMN_TURN, "°", Unit.ANGLE, Curve::columnLead),
     RATIO("Steering ratio", Across.STEER, ": 1", Unit.RATIO, a -> List.of(series("", steer(a, SteerRow::ratio)))),
-    STEER("Road wheels", Across.STEER, "°", Unit.ANGLE, a -> List.of(
-            series("left", steer(a, r -> r.turn().map(Turn::leftDeg))), series("right", steer(a, r -> r.turn().map(Turn::rightDeg))))),
-    ACKERMANN("Ackermann", Across.STEER, "%", Unit.PERCENT,
-            a -> List.of(series("", steer(a, r -> r.turn().filter(t -> t.innerDeg() >= Curve.LEAST_FOR_ACKERMANN).flatMap(Turn::ackermannPct))))),
+    STEER(
+            "Road wheels",
+            Across.STEER,
+            "°",
+            Unit.ANGLE,
+            a -> List.of(
+                    series("left", steer(a, r -> r.turn().map(Turn::leftDeg))),
+                    series("right", steer(a, r -> r.turn().map(Turn::rightDeg))))),
+    ACKERMANN(
+            "Ackermann",
+            Across.STEER,
+            "%",
+            Unit.PERCENT,
+            a -> List.of(series("", steer(a, r -> r.turn()
+                    .filter(t -> t.innerDeg() >= Curve.LEAST_FOR_ACKERMANN)
+                    .flatMap(Turn::ackermannPct))))),
     OUTER_ERROR("Outer wheel off the ideal", Across.STEER, "°", Unit.ANGLE, Curve::outerError),
     OUTER("Outer against inner wheel", Across.INNER, "°", Unit.ANGLE, Curve::schools),
     EFFORT("Force at the rim", Across.STEER, "N", Unit.FORCE, Curve::effort),
@@ -35,8 +48,20 @@ public enum Curve {
     ROLL_STEER("Roll steer", Across.ROLL, "°", Unit.ANGLE, a -> bothWheels(a, true, KnucklePose::steerDeg)),
     CAMBER("Camber over travel", Across.TRAVEL, "°", Unit.ANGLE, a -> bothWheels(a, false, KnucklePose::camberDeg)),
     CASTER("Caster over travel", Across.TRAVEL, "°", Unit.ANGLE, a -> bothWheels(a, false, KnucklePose::casterDeg)),
-    TRACK("Track change", Across.TRAVEL, "mm", Unit.LENGTH, a -> List.of(series("", travel(a, false, p -> SteerFigures.track(p)
-            - SteerFigures.track(new AxlePose.Assembled(a.steer().orElseThrow().left(), a.steer().orElseThrow().right())))))),
+    TRACK(
+            "Track change",
+            Across.TRAVEL,
+            "mm",
+            Unit.LENGTH,
+            a -> List.of(series(
+                    "",
+                    travel(
+                            a,
+                            false,
+                            p -> SteerFigures.track(p)
+                                    - SteerFigures.track(new AxlePose.Assembled(
+                                            a.steer().orElseThrow().left(),
+                                            a.steer().orElseThrow().right())))))),
     WHEELBASE("Wheelbase change", Across.TRAVEL, "mm", Unit.LENGTH, Curve::wheelbase);
 
     /** What runs along the bottom. */
@@ -133,7 +158,9 @@ public enum Curve {
 
     /** The same up the side. */
     public double shownUp(LengthUnit lengths) {
-        return measure == Unit.LENGTH ? 1 / lengths.mm() : measure == Unit.FORCE && lengths != LengthUnit.MM ? 1 / Unit.NEWTON_PER_POUND : 1;
+        return measure == Unit.LENGTH
+                ? 1 / lengths.mm()
+                : measure == Unit.FORCE && lengths != LengthUnit.MM ? 1 / Unit.NEWTON_PER_POUND : 1;
     }
 
     public List<Series> series(Analysis analysis) {
@@ -145,9 +172,15 @@ public enum Curve {
         Vehicle vehicle = a.job().vehicle();
         return switch (across) {
             case COLUMN_TURN, INNER -> Optional.empty();
-            case STEER -> a.steer().map(s -> new Used(s.lock(Side.RIGHT).turn().steeringWheelDeg(), s.lock(Side.LEFT).turn().steeringWheelDeg()));
+            case STEER ->
+                a.steer()
+                        .map(s -> new Used(
+                                s.lock(Side.RIGHT).turn().steeringWheelDeg(),
+                                s.lock(Side.LEFT).turn().steeringWheelDeg()));
             case TRAVEL -> Optional.of(new Used(-vehicle.normalDroop(), vehicle.normalBump()));
-            case ROLL -> Optional.of(Math.min(vehicle.normalBump(), vehicle.normalDroop())).map(t -> new Used(-t, t));
+            case ROLL ->
+                Optional.of(Math.min(vehicle.normalBump(), vehicle.normalDroop()))
+                        .map(t -> new Used(-t, t));
         };
     }
 
@@ -179,8 +212,13 @@ public enum Curve {
     }
 
     private static List<Series> outerError(Analysis a) {
-        List<Series> all = new ArrayList<>(List.of(series("true Ackermann", steer(a, r -> r.turn().flatMap(Turn::outerErrorDeg)))));
-        a.job().targets().outerTable().ifPresent(t -> all.add(series("the table", steer(a, r -> r.turn().flatMap(x -> miss(t, x))))));
+        List<Series> all = new ArrayList<>(
+                List.of(series("true Ackermann", steer(a, r -> r.turn().flatMap(Turn::outerErrorDeg)))));
+        a.job()
+                .targets()
+                .outerTable()
+                .ifPresent(
+                        t -> all.add(series("the table", steer(a, r -> r.turn().flatMap(x -> miss(t, x))))));
         return all;
     }
 
@@ -190,36 +228,78 @@ public enum Curve {
 
     /** This job beside the schools: rolling about one point, both alike, and the job's own table. */
     private static List<Series> schools(Analysis a) {
-        List<Turn> turns = a.steer().map(s -> s.rows().stream().filter(r -> r.steeringWheelDeg() > 0).flatMap(r -> r.turn().stream())
-                .filter(x -> x.innerDeg() > 0.5).toList()).orElse(List.of());
+        List<Turn> turns = a.steer()
+                .map(s -> s.rows().stream()
+                        .filter(r -> r.steeringWheelDeg() > 0)
+                        .flatMap(r -> r.turn().stream())
+                        .filter(x -> x.innerDeg() > 0.5)
+                        .toList())
+                .orElse(List.of());
         if (turns.size() < 2) {
             return List.of();
         }
         List<Series> all = new ArrayList<>(List.of(
-                against("this job", turns, Turn::outerDeg), against("full Ackermann", turns, Turn::idealOuterDeg),
+                against("this job", turns, Turn::outerDeg),
+                against("full Ackermann", turns, Turn::idealOuterDeg),
                 against("parallel", turns, Turn::innerDeg)));
-        a.job().targets().outerTable().ifPresent(t -> all.add(against("the table", turns, x -> t.outerAt(x.innerDeg()))));
+        a.job()
+                .targets()
+                .outerTable()
+                .ifPresent(t -> all.add(against("the table", turns, x -> t.outerAt(x.innerDeg()))));
         return all;
     }
 
     private static Series against(String name, List<Turn> turns, ToDoubleFunction<Turn> outer) {
-        return series(name, List.of(new Run(turns.stream().map(x -> new double[] {x.innerDeg(), outer.applyAsDouble(x)}).toList())));
+        return series(
+                name,
+                List.of(new Run(turns.stream()
+                        .map(x -> new double[] {x.innerDeg(), outer.applyAsDouble(x)})
+                        .toList())));
     }
 
     private static List<Series> effort(Analysis a) {
-        List<Effort.Row> rows = a.steer().flatMap(SteerFigures::effort).map(Effort::rows).orElse(List.of());
-        return rows.size() < 2 ? List.of() : List.of(
-                series("parked", List.of(new Run(rows.stream().map(r -> new double[] {r.steeringWheelDeg(), r.parked()}).toList()))),
-                series("creeping", List.of(new Run(rows.stream().map(r -> new double[] {r.steeringWheelDeg(), r.creeping()}).toList()))),
-                series("limit", List.of(new Run(List.of(new double[] {rows.getFirst().steeringWheelDeg(), a.job().targets().rimForce()},
-                        new double[] {rows.getLast().steeringWheelDeg(), a.job().targets().rimForce()})))));
+        List<Effort.Row> rows =
+                a.steer().flatMap(SteerFigures::effort).map(Effort::rows).orElse(List.of());
+        return rows.size() < 2
+                ? List.of()
+                : List.of(
+                        series(
+                                "parked",
+                                List.of(new Run(rows.stream()
+                                        .map(r -> new double[] {r.steeringWheelDeg(), r.parked()})
+                                        .toList()))),
+                        series(
+                                "creeping",
+                                List.of(new Run(rows.stream()
+                                        .map(r -> new double[] {r.steeringWheelDeg(), r.creeping()})
+                                        .toList()))),
+                        series(
+                                "limit",
+                                List.of(new Run(List.of(
+                                        new double[] {
+                                            rows.getFirst().steeringWheelDeg(),
+                                            a.job().targets().rimForce()
+                                        },
+                                        new double[] {
+                                            rows.getLast().steeringWheelDeg(),
+                                            a.job().targets().rimForce()
+                                        })))));
     }
 
     private static List<Series> wheelbase(Analysis a) {
         List<Series> all = new ArrayList<>();
         for (Side side : Side.values()) {
-            all.add(series(side.label(), travel(a, false, p -> p.knuckle(side).wheelCentre().x()
-                    - a.steer().orElseThrow().knuckle(side).wheelCentre().x())));
+            all.add(series(
+                    side.label(),
+                    travel(
+                            a,
+                            false,
+                            p -> p.knuckle(side).wheelCentre().x()
+                                    - a.steer()
+                                            .orElseThrow()
+                                            .knuckle(side)
+                                            .wheelCentre()
+                                            .x())));
         }
         return all;
     }
@@ -235,9 +315,8 @@ public enum Curve {
     private static List<Run> steer(Analysis a, Function<SteerRow, Optional<Double>> value) {
         List<Run> runs = new ArrayList<>();
         List<double[]> points = new ArrayList<>();
-        a.steer().ifPresent(s -> s.rows().forEach(r -> value.apply(r).ifPresentOrElse(
-                v -> points.add(new double[] {r.steeringWheelDeg(), v}),
-                () -> cut(runs, points))));
+        a.steer().ifPresent(s -> s.rows().forEach(r -> value.apply(r)
+                .ifPresentOrElse(v -> points.add(new double[] {r.steeringWheelDeg(), v}), () -> cut(runs, points))));
         cut(runs, points);
         return runs;
     }
@@ -246,9 +325,9 @@ public enum Curve {
         List<Run> runs = new ArrayList<>();
         List<double[]> points = new ArrayList<>();
         List<BumpRow> rows = a.steer().map(s -> roll ? s.roll() : s.bump()).orElse(List.of());
-        rows.forEach(b -> b.knuckles().ifPresentOrElse(
-                k -> points.add(new double[] {b.travel(), value.applyAsDouble(k)}),
-                () -> cut(runs, points)));
+        rows.forEach(b -> b.knuckles()
+                .ifPresentOrElse(
+                        k -> points.add(new double[] {b.travel(), value.applyAsDouble(k)}), () -> cut(runs, points)));
         cut(runs, points);
         return runs;
     }

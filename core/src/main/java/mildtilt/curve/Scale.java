@@ -1,4 +1,5 @@
 package mildtilt.curve;
+
 import java.util.List;
 import java.util.stream.Stream;
 import mildtilt.curve.Curve.Run;
@@ -9,9 +10,12 @@ public record Scale(double low, double high, double from, double to, double step
     /** A curve that hardly changes is not blown up to look as if it did. */
     private static final double NARROWEST = 0.1;
 
-    public static Scale over(List<Run> now, List<Run> before, int which, double shown, double from, double to, double marks) {
+    public static Scale over(
+            List<Run> now, List<Run> before, int which, double shown, double from, double to, double marks) {
         double[] all = Stream.concat(now.stream(), before.stream())
-                .flatMap(r -> r.points().stream()).mapToDouble(p -> p[which] * shown).toArray();
+                .flatMap(r -> r.points().stream())
+                .mapToDouble(p -> p[which] * shown)
+                .toArray();
         double low = Double.POSITIVE_INFINITY;
         double high = Double.NEGATIVE_INFINITY;
         for (double v : all) {

@@ -5,5 +5,5 @@
  */
 @NullMarked
 package mildtilt.curve;
-import org.jspecify.annotations.NullMarked;
 
+import org.jspecify.annotations.NullMarked;

@@ -1,4 +1,5 @@
 package mildtilt.describe;
+
 import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.Function;
@@ -13,7 +14,13 @@ import org.jspecify.annotations.Nullable;
  * @param label what the window calls it; empty if it does not show it as it is
  * @param help what it means, in a few words
  */
-public record Field<T, V>(String component, Shape<V> shape, Function<T, V> get, BiFunction<Found, V, Object> into, String label, String help) {
+public record Field<T, V>(
+        String component,
+        Shape<V> shape,
+        Function<T, V> get,
+        BiFunction<Found, V, Object> into,
+        String label,
+        String help) {
 
     /** Where it stands in the file. */
     public sealed interface Shape<V> {

@@ -1,4 +1,5 @@
 package mildtilt.describe;
+
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -21,11 +22,15 @@ public sealed interface Form<T> permits Part, Form.Kinds, Form.Either, Form.Unde
      * @param said whether the usual word is written, too
      * @param kinds by their words
      */
-    record Kinds<T>(String key, Optional<String> usual, boolean said, Map<String, Part<? extends T>> kinds, String help) implements Form<T> {
+    record Kinds<T>(String key, Optional<String> usual, boolean said, Map<String, Part<? extends T>> kinds, String help)
+            implements Form<T> {
 
         /** The word for a value. */
         public String word(T value) {
-            return kinds.entrySet().stream().filter(e -> e.getValue().type().isInstance(value)).map(Map.Entry::getKey).findFirst()
+            return kinds.entrySet().stream()
+                    .filter(e -> e.getValue().type().isInstance(value))
+                    .map(Map.Entry::getKey)
+                    .findFirst()
                     .orElseThrow(() -> new IllegalArgumentException("no kind for " + value.getClass()));
         }
 
@@ -54,7 +59,9 @@ public sealed interface Form<T> permits Part, Form.Kinds, Form.Either, Form.Unde
      * @param otherwise where the keys are of none
      * @param refusal what is said where they are of none and that won't do, or of two
      */
-    record Either<T>(List<Variant<? extends T>> ways, Optional<Variant<? extends T>> otherwise, String refusal, String help) implements Form<T> {
+    record Either<T>(
+            List<Variant<? extends T>> ways, Optional<Variant<? extends T>> otherwise, String refusal, String help)
+            implements Form<T> {
 
         /** @param key that says it is this one; empty for the one that is meant otherwise; @param form its keys */
         public record Variant<T>(String key, Class<T> type, Form<T> form) {}
@@ -95,7 +102,9 @@ public sealed interface Form<T> permits Part, Form.Kinds, Form.Either, Form.Unde
 
         /** The way in which a value is written. */
         public Variant<? extends T> of(T value) {
-            return Stream.concat(ways.stream(), otherwise.stream()).filter(w -> w.type().isInstance(value)).findFirst()
+            return Stream.concat(ways.stream(), otherwise.stream())
+                    .filter(w -> w.type().isInstance(value))
+                    .findFirst()
                     .orElseThrow(() -> new IllegalArgumentException("no way for " + value.getClass()));
         }
     }

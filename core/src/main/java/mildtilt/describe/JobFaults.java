@@ -1,4 +1,5 @@
 package mildtilt.describe;
+
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -9,6 +10,7 @@ public final class JobFaults {
 
     /** So many are gathered; of a list with thousands of the same the first tell all. */
     private static final int MOST = 300;
+
     private static final int MOST_SHOWN = 3;
     private static final int LONGEST = 250;
 
@@ -60,7 +62,8 @@ public final class JobFaults {
         all.addAll(missing);
         StringBuilder said = new StringBuilder();
         int shown = 0;
-        while (shown < Math.min(MOST_SHOWN, all.size()) && (shown == 0 || said.length() + all.get(shown).length() < LONGEST)) {
+        while (shown < Math.min(MOST_SHOWN, all.size())
+                && (shown == 0 || said.length() + all.get(shown).length() < LONGEST)) {
             said.append(shown == 0 ? "" : " ").append(all.get(shown++));
         }
         int left = all.size() - shown;

@@ -1,4 +1,5 @@
 package mildtilt.describe;
+
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -16,7 +17,8 @@ public record JobPlace(@Nullable JobPlace around, Object key) {
     public static final JobPlace WHOLE = new JobPlace(null, "");
 
     private static final Pattern UNIT = Pattern.compile("(.*)_(mm|deg|pct|n|nm|kg|mpa|c)");
-    private static final Map<String, String> UNITS = Map.of("mm", " mm", "deg", "°", "pct", " %", "n", " N", "nm", " N·m", "kg", " kg", "mpa", " N/mm²", "c", " °C");
+    private static final Map<String, String> UNITS = Map.of(
+            "mm", " mm", "deg", "°", "pct", " %", "n", " N", "nm", " N·m", "kg", " kg", "mpa", " N/mm²", "c", " °C");
 
     /** A coordinate of a point. */
     private record Axis(int index) {}

@@ -1,4 +1,5 @@
 package mildtilt.describe;
+
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.List;
@@ -76,7 +77,7 @@ public sealed interface Kind<V> {
     record Many<V>(Kind<V> of, int least, int most, Consumer<List<V>> soFar) implements Kind<List<V>> {
 
         public Many(Kind<V> of, int least, int most) {
-            this(of, least, most, _ -> { });
+            this(of, least, most, _ -> {});
         }
     }
 

@@ -1,4 +1,5 @@
 package mildtilt.describe;
+
 import java.lang.invoke.MethodHandle;
 import java.lang.invoke.MethodHandles;
 import java.lang.invoke.MethodType;
@@ -21,7 +22,8 @@ import mildtilt.describe.Field.Shape;
  *
  * @param check looks at a part that was read: throws {@link mildtilt.geometry.ImpossibleGeometryException} if it can't be
  */
-public record Part<T>(Class<T> type, List<Field<T, ?>> fields, Function<Found, T> make, Consumer<T> check, String help) implements Form<T> {
+public record Part<T>(Class<T> type, List<Field<T, ?>> fields, Function<Found, T> make, Consumer<T> check, String help)
+        implements Form<T> {
 
     /** @return where to describe a record, component by component */
     public static <T extends Record> Builder<T> of(Class<T> type) {
@@ -30,7 +32,9 @@ public record Part<T>(Class<T> type, List<Field<T, ?>> fields, Function<Found, T
 
     /** The field that is called so in the file. @throws IllegalArgumentException if there is none */
     public Field<T, ?> field(String key) {
-        return fields.stream().filter(f -> f.key().filter(key::equals).isPresent()).findFirst()
+        return fields.stream()
+                .filter(f -> f.key().filter(key::equals).isPresent())
+                .findFirst()
                 .orElseThrow(() -> new IllegalArgumentException(type.getSimpleName() + " has no field " + key));
     }
 
@@ -48,7 +52,10 @@ public record Part<T>(Class<T> type, List<Field<T, ?>> fields, Function<Found, T
                 if (component.equals(field.component())) {
                     return (X) into(field, this, value);
                 }
-                Field<T, ?> other = fields.stream().filter(f -> f.component().equals(component)).findFirst().orElseThrow();
+                Field<T, ?> other = fields.stream()
+                        .filter(f -> f.component().equals(component))
+                        .findFirst()
+                        .orElseThrow();
                 return (X) into(other, this, Optional.ofNullable(other.of(part)));
             }
         });
@@ -68,7 +75,7 @@ public record Part<T>(Class<T> type, List<Field<T, ?>> fields, Function<Found, T
         private final Class<T> type;
         private final Map<String, RecordComponent> components = new HashMap<>();
         private final List<Field<T, ?>> fields = new ArrayList<>();
-        private Consumer<T> check = _ -> { };
+        private Consumer<T> check = _ -> {};
 
         private Builder(Class<T> type) {
             this.type = type;
@@ -86,7 +93,8 @@ public record Part<T>(Class<T> type, List<Field<T, ?>> fields, Function<Found, T
         }
 
         /** The same, where what is usual hangs on other values of the part. */
-        public <V> Builder<T> usualOf(String component, String key, Kind<V> kind, Function<Found, V> usual, String help) {
+        public <V> Builder<T> usualOf(
+                String component, String key, Kind<V> kind, Function<Found, V> usual, String help) {
             return keyed(component, key, kind, new Presence.Usual<>(usual, true), help);
         }
 
@@ -101,11 +109,19 @@ public record Part<T>(Class<T> type, List<Field<T, ?>> fields, Function<Found, T
         }
 
         private <V> Builder<T> keyed(String component, String key, Kind<V> kind, Presence<V> presence, String help) {
-            return add(new Field<>(component, new Shape.Keyed<>(key, kind, presence), getter(component), (_, v) -> v, "", help));
+            return add(new Field<>(
+                    component, new Shape.Keyed<>(key, kind, presence), getter(component), (_, v) -> v, "", help));
         }
 
         /** A value that the record holds in another way than the file. @param into what the record holds, of what the file does and all else that is read */
-        public <V> Builder<T> adapted(String component, String key, Kind<V> kind, Presence<V> presence, Function<T, V> get, BiFunction<Found, V, Object> into, String help) {
+        public <V> Builder<T> adapted(
+                String component,
+                String key,
+                Kind<V> kind,
+                Presence<V> presence,
+                Function<T, V> get,
+                BiFunction<Found, V, Object> into,
+                String help) {
             return add(new Field<>(component, new Shape.Keyed<>(key, kind, presence), get, into, "", help));
         }
 
@@ -121,7 +137,8 @@ public record Part<T>(Class<T> type, List<Field<T, ?>> fields, Function<Found, T
 
         /** A key that may be there and of which nothing is kept. */
         public <V> Builder<T> ignored(String key, Kind<V> kind, String help) {
-            return add(new Field<T, V>("", new Shape.Keyed<>(key, kind, new Presence.May<>()), Builder::nothing, (_, v) -> v, "", help));
+            return add(new Field<T, V>(
+                    "", new Shape.Keyed<>(key, kind, new Presence.May<>()), Builder::nothing, (_, v) -> v, "", help));
         }
 
         @SuppressWarnings("unchecked")
@@ -153,10 +170,15 @@ public record Part<T>(Class<T> type, List<Field<T, ?>> fields, Function<Found, T
 
         /** @throws IllegalStateException if a component is not described, or is described twice */
         public Part<T> help(String help) {
-            List<String> described = fields.stream().map(Field::component).filter(c -> !c.isEmpty()).sorted().toList();
+            List<String> described = fields.stream()
+                    .map(Field::component)
+                    .filter(c -> !c.isEmpty())
+                    .sorted()
+                    .toList();
             List<String> there = components.keySet().stream().sorted().toList();
             if (!described.equals(there)) {
-                throw new IllegalStateException(type + " has the components " + there + ", and described are " + described);
+                throw new IllegalStateException(
+                        type + " has the components " + there + ", and described are " + described);
             }
             return new Part<>(type, List.copyOf(fields), maker(), check, help);
         }
@@ -165,13 +187,18 @@ public record Part<T>(Class<T> type, List<Field<T, ?>> fields, Function<Found, T
             RecordComponent[] order = type.getRecordComponents();
             MethodHandle constructor;
             try {
-                constructor = LOOKUP.unreflectConstructor(type.getConstructor(Arrays.stream(order).map(RecordComponent::getType).toArray(Class<?>[]::new)))
-                        .asSpreader(Object[].class, order.length).asType(MethodType.methodType(Object.class, Object[].class));
+                constructor = LOOKUP.unreflectConstructor(type.getConstructor(Arrays.stream(order)
+                                .map(RecordComponent::getType)
+                                .toArray(Class<?>[]::new)))
+                        .asSpreader(Object[].class, order.length)
+                        .asType(MethodType.methodType(Object.class, Object[].class));
             } catch (ReflectiveOperationException e) {
                 throw new IllegalStateException(e);
             }
             return found -> {
-                Object[] values = Arrays.stream(order).map(c -> found.<Object>get(c.getName())).toArray();
+                Object[] values = Arrays.stream(order)
+                        .map(c -> found.<Object>get(c.getName()))
+                        .toArray();
                 try {
                     return type.cast((Object) constructor.invokeExact(values));
                 } catch (Throwable t) {
@@ -182,7 +209,8 @@ public record Part<T>(Class<T> type, List<Field<T, ?>> fields, Function<Found, T
 
         @SuppressWarnings("unchecked")
         private <V> Function<T, V> getter(String component) {
-            RecordComponent c = Optional.ofNullable(components.get(component)).orElseThrow(() -> new IllegalStateException(type + " has no component " + component));
+            RecordComponent c = Optional.ofNullable(components.get(component))
+                    .orElseThrow(() -> new IllegalStateException(type + " has no component " + component));
             MethodHandle get;
             try {
                 get = LOOKUP.unreflect(c.getAccessor()).asType(MethodType.methodType(Object.class, Object.class));

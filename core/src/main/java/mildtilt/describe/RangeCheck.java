@@ -1,4 +1,5 @@
 package mildtilt.describe;
+
 import java.util.Collection;
 import java.util.List;
 import java.util.Locale;
@@ -46,7 +47,7 @@ public final class RangeCheck {
             case Form.Kinds<T> k -> form(cast(k.kinds().get(k.word(value))), value, at);
             case Form.Either<T> e -> form(cast(e.of(value).form()), value, at);
             case Form.Under<T> u -> form(u.part(), value, at.in(u.key()));
-            case Form.Packed _ -> { }
+            case Form.Packed _ -> {}
         }
     }
 
@@ -60,7 +61,7 @@ public final class RangeCheck {
                 }
             }
             case Shape.Inline<V> i -> form(i.form(), field.get().apply(part), at);
-            case Shape.Constant _, Shape.Fixed _ -> { }
+            case Shape.Constant _, Shape.Fixed _ -> {}
         }
     }
 
@@ -111,9 +112,12 @@ public final class RangeCheck {
                     form(cast(b.part()), x, at.at(n++));
                 }
             }
-            case Kind.ByConstant<?, ?> b -> ((Map<?, ?>) v).forEach((k, x) -> form(cast(b.part()), x, at.in(k.toString().toLowerCase(Locale.ROOT))));
+            case Kind.ByConstant<?, ?> b ->
+                ((Map<?, ?>) v)
+                        .forEach((k, x) ->
+                                form(cast(b.part()), x, at.in(k.toString().toLowerCase(Locale.ROOT))));
             case Kind.Choices<?> _ -> entries(((Collection<?>) v).size(), 1, Integer.MAX_VALUE, at);
-            case Kind.Flag _, Kind.Choice<?> _, Kind.StepKey _, Kind.Heading _, Kind.Day _, Kind.Moment _ -> { }
+            case Kind.Flag _, Kind.Choice<?> _, Kind.StepKey _, Kind.Heading _, Kind.Day _, Kind.Moment _ -> {}
         }
     }
 

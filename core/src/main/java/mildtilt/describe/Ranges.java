@@ -1,4 +1,5 @@
 package mildtilt.describe;
+
 import java.util.Arrays;
 import java.util.List;
 
@@ -9,13 +10,16 @@ public final class Ranges {
     public static final Range ANGLE = Range.of("angle", -3600, 3600, "");
     public static final Range WHEEL_HEIGHT = Range.of("wheel height", 50, 1500, "of a wheel's centre above the ground");
     public static final Range WHEELBASE = Range.of("wheelbase", 300, 20000, "of anything from a cart to a land train");
-    public static final Range WHEEL_TRAVEL = Range.of("wheel travel", 0, 1000, "of one wheel up or down from ride height");
+    public static final Range WHEEL_TRAVEL =
+            Range.of("wheel travel", 0, 1000, "of one wheel up or down from ride height");
     public static final Range TYRE_WIDTH = Range.of("tyre width", 20, 1500, "of tread");
-    public static final Range RIM_OF_HANDS = Range.of("rim of hands", 100, 1000, "of a steering wheel, or a bar across its grips");
+    public static final Range RIM_OF_HANDS =
+            Range.of("rim of hands", 100, 1000, "of a steering wheel, or a bar across its grips");
     public static final Range IN_A_BORE = Range.of("in a bore", 0, 500, "of what goes into a fork, a hub or a gear");
     public static final Range ADJUSTMENT = Range.of("adjustment", 0, 500, "of the steering wheel along its shaft");
     public static final Range MOVEMENT = Range.of("movement", 0, 200, "of a body on its frame");
-    public static final Range SHAFT_DIAMETER = Range.of("shaft diameter", 3, 200, "of a shaft, its bore or what goes round it");
+    public static final Range SHAFT_DIAMETER =
+            Range.of("shaft diameter", 3, 200, "of a shaft, its bore or what goes round it");
     public static final Range SHAFT_BORE = Range.of("shaft bore", 0, 190, "inside a shaft; 0 for solid");
     public static final Range KEY_WIDTH = Range.of("key width", 0.5, 60, "of a key in a shaft");
     public static final Range ALONG_A_SHAFT = Range.of("along a shaft", 0, 5000, "along a shaft or a column");
@@ -24,10 +28,12 @@ public final class Ranges {
     public static final Range ROD_DIAMETER = Range.of("rod diameter", 2, 400, "of a rod, a tube or an arm");
     public static final Range WALL = Range.of("wall", 0.2, 200, "of a tube");
     public static final Range CRANK = Range.of("crank", 0, 1000, "of a bent rod");
-    public static final Range RACK_SPACING = Range.of("rack spacing", 10, 5000, "between the pivots of a rack or a shuttle");
+    public static final Range RACK_SPACING =
+            Range.of("rack spacing", 10, 5000, "between the pivots of a rack or a shuttle");
     public static final Range GEAR_TRAVEL = Range.of("gear travel", 1, 2000, "of a rack or a shuttle, each way");
     public static final Range PER_TURN = new Range("per turn", -1000, 1000, 1, "of a rack in one turn of its pinion");
-    public static final Range GEAR_RATIO = new Range("gear ratio", -1000, 1000, 0.5, "turns of the input for one of the arm");
+    public static final Range GEAR_RATIO =
+            new Range("gear ratio", -1000, 1000, 0.5, "turns of the input for one of the arm");
     public static final Range BODY_SIZE = Range.of("body size", 0.1, 20000, "of what is in the way");
     public static final Range BODY_THICKNESS = Range.of("body thickness", 0.1, 2000, "of what is in the way");
     public static final Range WANDER = Range.of("wander", 0, 2000, "of a hose or a wire, either way");
@@ -68,7 +74,8 @@ public final class Ranges {
     public static final Range BOLT_CIRCLE = Range.of("bolt circle", 0, 500, "of a bracket; 0 for none");
     public static final Range ROLL_STEER = Range.of("roll steer", 0.001, 100, "degrees of steer for one of roll");
     public static final Range INTO_ANOTHER = Range.of("into another", 0, 1500, "how far one piece goes into another");
-    public static final Range DIRECTION_PART = Range.of("direction part", -100000, 100000, "of a direction; its length does not matter");
+    public static final Range DIRECTION_PART =
+            Range.of("direction part", -100000, 100000, "of a direction; its length does not matter");
     public static final Range ACKERMANN = Range.of("ackermann", -1000, 1000, "of true Ackermann");
     public static final Range ROAD_WHEEL_ANGLE = Range.of("road wheel angle", -90, 90, "of a road wheel in a table");
     public static final Range LINK_FRACTION = Range.of("link fraction", -1, 1, "of the line between two arm ends");
@@ -76,12 +83,14 @@ public final class Ranges {
     public static final Range ENGAGEMENT = Range.of("engagement", 0, 100, "in shaft diameters");
     public static final Range KERB_TIMES = Range.of("kerb times", 0, 100, "times a wheel's own load");
     public static final Range STEER_AXIS_ANGLE = Range.of("steer axis angle", -89, 89, "caster or inclination");
-    public static final Range CLASS_LEAST = Range.of("class least", 0, 100000, "least wheelbase of a class of vehicles");
+    public static final Range CLASS_LEAST =
+            Range.of("class least", 0, 100000, "least wheelbase of a class of vehicles");
     public static final Range SWING_BACK = Range.of("swing back", -360, 0, "of what turns by itself");
     public static final Range SWING_ON = Range.of("swing on", 0, 360, "of what turns by itself");
     public static final Range SLIDE_BACK = Range.of("slide back", -100000, 0, "of what slides by itself");
     public static final Range SLIDE_ON = Range.of("slide on", 0, 100000, "of what slides by itself");
-    public static final Range PER_MM_OF_TRAVEL = Range.of("per mm of travel", -10, 10, "degrees for a mm of a wheel's rise");
+    public static final Range PER_MM_OF_TRAVEL =
+            Range.of("per mm of travel", -10, 10, "degrees for a mm of a wheel's rise");
     public static final Range COPE_ANGLE = Range.of("cope angle", 15, 165, "between two tubes");
     public static final Range KERF = Range.of("kerf", 0, 20, "of a saw");
     public static final Range FACING = Range.of("facing", 0, 50, "left on a sawn end");
@@ -107,12 +116,14 @@ public final class Ranges {
 
     /** All of them, in the order of this file. */
     public static List<Range> all() {
-        return Arrays.stream(Ranges.class.getFields()).map(f -> {
-            try {
-                return (Range) f.get(null);
-            } catch (IllegalAccessException e) {
-                throw new IllegalStateException(e);
-            }
-        }).toList();
+        return Arrays.stream(Ranges.class.getFields())
+                .map(f -> {
+                    try {
+                        return (Range) f.get(null);
+                    } catch (IllegalAccessException e) {
+                        throw new IllegalStateException(e);
+                    }
+                })
+                .toList();
     }
 }

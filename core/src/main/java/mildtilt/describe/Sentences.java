@@ -1,4 +1,5 @@
 package mildtilt.describe;
+
 import java.math.BigDecimal;
 import java.util.List;
 import java.util.Locale;
@@ -16,7 +17,10 @@ public final class Sentences {
 
     public static String outOfRange(JobPlace at, double value, Range r) {
         String unit = at.unit();
-        return start(at) + " is " + shown(value) + unit + (r.tooNear(value) ? "; it can't be nearer to 0 than " + shown(r.nearest()) + unit + "." : "; it can be " + shown(r.least()) + " to " + shown(r.most()) + unit + ".");
+        return start(at) + " is " + shown(value) + unit
+                + (r.tooNear(value)
+                        ? "; it can't be nearer to 0 than " + shown(r.nearest()) + unit + "."
+                        : "; it can be " + shown(r.least()) + " to " + shown(r.most()) + unit + ".");
     }
 
     public static String outOfRange(JobPlace at, double value, int least, int most) {
@@ -41,11 +45,15 @@ public final class Sentences {
     }
 
     public static String length(JobPlace at, int characters, int least, int most) {
-        return start(at) + (characters > most ? " has " + characters + " characters; up to " + most + " can be taken." : characters == 0 ? " is empty." : " is too short.");
+        return start(at)
+                + (characters > most
+                        ? " has " + characters + " characters; up to " + most + " can be taken."
+                        : characters == 0 ? " is empty." : " is too short.");
     }
 
     public static String entries(JobPlace at, int entries, int least, int most) {
-        return start(at) + " has " + entries + " entries; " + (entries < least ? "it needs at least " + least + "." : "up to " + most + " can be taken.");
+        return start(at) + " has " + entries + " entries; "
+                + (entries < least ? "it needs at least " + least + "." : "up to " + most + " can be taken.");
     }
 
     public static String notSoWritten(JobPlace at, String found) {
@@ -58,8 +66,12 @@ public final class Sentences {
 
     /** A number as it is, without the point and the nought after it that a whole one may have. */
     public static String shown(double v) {
-        return v != 0 && Math.abs(v) < ALL_BUT_0 ? "all but 0"
-                : cut(Double.isFinite(v) && Math.abs(v) < HUGE ? BigDecimal.valueOf(v).stripTrailingZeros().toPlainString() : String.valueOf(v).replaceFirst("\\.0$", ""));
+        return v != 0 && Math.abs(v) < ALL_BUT_0
+                ? "all but 0"
+                : cut(
+                        Double.isFinite(v) && Math.abs(v) < HUGE
+                                ? BigDecimal.valueOf(v).stripTrailingZeros().toPlainString()
+                                : String.valueOf(v).replaceFirst("\\.0$", ""));
     }
 
     public static String quoted(String text) {
@@ -81,6 +93,11 @@ public final class Sentences {
     /** No longer than can be shown, and nothing in it that does not print. */
     public static String cut(String text) {
         String one = text.replaceAll("\\p{Cntrl}", "·");
-        return one.length() > LONGEST_SHOWN ? one.substring(0, one.offsetByCodePoints(0, Math.min(LONGEST_SHOWN, one.codePointCount(0, one.length())))) + "…" : one;
+        return one.length() > LONGEST_SHOWN
+                ? one.substring(
+                                0,
+                                one.offsetByCodePoints(0, Math.min(LONGEST_SHOWN, one.codePointCount(0, one.length()))))
+                        + "…"
+                : one;
     }
 }

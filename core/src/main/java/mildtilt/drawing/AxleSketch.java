@@ -1,4 +1,5 @@
 package mildtilt.drawing;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -79,15 +80,28 @@ final class AxleSketch {
             case RackAndPinion rack -> {
                 double displacement = rack.displacementAt(Math.toRadians(pose.gearInputDeg()));
                 double half = rack.pivotSpacing() / 2 * 0.8;
-                out.outline(GEAR, Pen.RACK, Sketch.cylinder(rack.centre().plus(rack.axis().times(half)),
-                        rack.centre().plus(rack.axis().times(-half)), RACK_RADIUS));
-                out.line(GEAR, Pen.RACK, rack.innerPivot(Side.LEFT, displacement), rack.innerPivot(Side.RIGHT, displacement));
+                out.outline(
+                        GEAR,
+                        Pen.RACK,
+                        Sketch.cylinder(
+                                rack.centre().plus(rack.axis().times(half)),
+                                rack.centre().plus(rack.axis().times(-half)),
+                                RACK_RADIUS));
+                out.line(
+                        GEAR,
+                        Pen.RACK,
+                        rack.innerPivot(Side.LEFT, displacement),
+                        rack.innerPivot(Side.RIGHT, displacement));
             }
             case ArmGear arm -> {
                 Axis axis = arm.axis();
                 Point foot = axis.footOf(arm.armEnd());
                 if (!arm.boxed()) {
-                    out.line(GEAR, Pen.GUIDE, foot.plus(axis.direction().times(-PIVOT_OVERHANG)), axis.origin(),
+                    out.line(
+                            GEAR,
+                            Pen.GUIDE,
+                            foot.plus(axis.direction().times(-PIVOT_OVERHANG)),
+                            axis.origin(),
                             foot.plus(axis.direction().times(PIVOT_OVERHANG)));
                 } else {
                     // The box stands on the side of the arm where the shaft's given point is.
@@ -107,7 +121,9 @@ final class AxleSketch {
         Vector v = axis.direction().cross(u);
         List<Point> all = new ArrayList<>();
         for (int i = 0; i < 8; i++) {
-            all.add(middle.plus(u.times((i & 1) == 0 ? 1 : -1)).plus(v.times((i & 2) == 0 ? 1 : -1)).plus(w.times((i & 4) == 0 ? 1 : -1)));
+            all.add(middle.plus(u.times((i & 1) == 0 ? 1 : -1))
+                    .plus(v.times((i & 2) == 0 ? 1 : -1))
+                    .plus(w.times((i & 4) == 0 ? 1 : -1)));
         }
         return all;
     }
@@ -139,7 +155,11 @@ final class AxleSketch {
 
     private void pivot(Axis axis, Point level) {
         Point foot = axis.footOf(level);
-        out.line(RELAY, Pen.GUIDE, foot.plus(axis.direction().times(-PIVOT_OVERHANG)), foot.plus(axis.direction().times(PIVOT_OVERHANG)));
+        out.line(
+                RELAY,
+                Pen.GUIDE,
+                foot.plus(axis.direction().times(-PIVOT_OVERHANG)),
+                foot.plus(axis.direction().times(PIVOT_OVERHANG)));
     }
 
     /** The arm on the knuckle that the drag link pushes, where it is not the tie rod that it pushes. */
@@ -154,10 +174,19 @@ final class AxleSketch {
         Point middle = s.inner(Side.LEFT).midwayTo(s.inner(Side.RIGHT));
         double reach = s.travelEachWay().orElse(90.0);
         double half = Math.max(60, s.inner(Side.LEFT).distanceTo(s.inner(Side.RIGHT)) / 2);
-        out.line(RELAY, Pen.GUIDE, middle.plus(s.slide().times(-half - reach)), middle.plus(s.slide().times(half + reach)));
+        out.line(
+                RELAY,
+                Pen.GUIDE,
+                middle.plus(s.slide().times(-half - reach)),
+                middle.plus(s.slide().times(half + reach)));
         Point centre = at.left().midwayTo(at.right());
-        out.outline(RELAY, Pen.SHUTTLE, Sketch.cylinder(centre.plus(s.slide().times(half * 0.6)),
-                centre.plus(s.slide().times(-half * 0.6)), SHUTTLE_RADIUS));
+        out.outline(
+                RELAY,
+                Pen.SHUTTLE,
+                Sketch.cylinder(
+                        centre.plus(s.slide().times(half * 0.6)),
+                        centre.plus(s.slide().times(-half * 0.6)),
+                        SHUTTLE_RADIUS));
         out.line(RELAY, Pen.GEAR_ARM, centre, at.driven());
         out.line(RELAY, Pen.GEAR_ARM, at.left(), at.right());
     }
@@ -169,10 +198,16 @@ final class AxleSketch {
             Point right = now.carried(axis(Side.RIGHT), design);
             out.line(BEAM, Pen.BEAM, left, right);
             switch (b) {
-                case Beam.Sprung s -> s.trackBar().ifPresent(t ->
-                        out.line(BEAM, Pen.TRACK_BAR, t.bodyEnd(), now.carried(t.axleEnd(), design)));
-                case Beam.CentrePin c -> out.line(BEAM, Pen.GUIDE, c.pin().origin().plus(c.pin().direction().times(-60)),
-                        c.pin().origin().plus(c.pin().direction().times(60)));
+                case Beam.Sprung s ->
+                    s.trackBar()
+                            .ifPresent(
+                                    t -> out.line(BEAM, Pen.TRACK_BAR, t.bodyEnd(), now.carried(t.axleEnd(), design)));
+                case Beam.CentrePin c ->
+                    out.line(
+                            BEAM,
+                            Pen.GUIDE,
+                            c.pin().origin().plus(c.pin().direction().times(-60)),
+                            c.pin().origin().plus(c.pin().direction().times(60)));
             }
         }));
     }
@@ -194,7 +229,7 @@ final class AxleSketch {
                 out.line(KNUCKLES, Pen.STRUT, s.topMount(), k.carried(s.axisLowerPoint()));
                 out.line(KNUCKLES, Pen.WISHBONE, k.carried(s.axisLowerPoint()), k.steerAxisLow());
             }
-            case Kingpin _ -> { }
+            case Kingpin _ -> {}
         }
         Axis axis = k.steerAxis();
         Vector over = axis.direction().times(AXIS_OVERHANG);
@@ -202,16 +237,26 @@ final class AxleSketch {
         out.line(KNUCKLES, Pen.SPINDLE, axis.footOf(k.wheelCentre()), k.wheelCentre());
         out.line(STEERING_ARMS, Pen.STEERING_ARM, axis.footOf(k.tieRodPoint()), k.tieRodPoint());
         if (!axle.oneTieRod()) {
-            line(RODS, Pen.TIE_ROD, k.tieRodInner(), k.tieRodPoint(), crank(k.side() == Side.LEFT ? Rod.LEFT_TIE_ROD : Rod.RIGHT_TIE_ROD));
+            line(
+                    RODS,
+                    Pen.TIE_ROD,
+                    k.tieRodInner(),
+                    k.tieRodPoint(),
+                    crank(k.side() == Side.LEFT ? Rod.LEFT_TIE_ROD : Rod.RIGHT_TIE_ROD));
         }
         Vector half = k.spin().times(job.vehicle().tyreWidth() / 2);
         double radius = corner.knuckle().wheelCentre().z();
-        out.outline(new Element.Tyres(), Pen.TYRE,
+        out.outline(
+                new Element.Tyres(),
+                Pen.TYRE,
                 Sketch.cylinder(k.wheelCentre().plus(half), k.wheelCentre().plus(half.negated()), radius));
         if (!axle.oneTieRod()) {
             out.notes.add(Note.between(RODS, k.tieRodInner(), k.tieRodPoint()));
         }
-        out.notes.add(new Note(STEERING_ARMS, k.tieRodPoint(), Quantity.length(k.steeringArm().norm()),
+        out.notes.add(new Note(
+                STEERING_ARMS,
+                k.tieRodPoint(),
+                Quantity.length(k.steeringArm().norm()),
                 Optional.of(new Note.Span(axis.footOf(k.tieRodPoint()), k.tieRodPoint()))));
         out.notes.add(new Note(new Element.Tyres(), k.contactPoint(), Quantity.angle(k.steerDeg())));
     }

@@ -1,4 +1,5 @@
 package mildtilt.drawing;
+
 import java.util.List;
 import java.util.Optional;
 import mildtilt.drawing.Sketch.Builder;
@@ -27,7 +28,9 @@ public final class Backdrop {
     /** @param before of an earlier state of the job: what did not change since is taken over as it is */
     public static Backdrop of(Job job, SteeringTrain train, Optional<Backdrop> before) {
         LockArcs arcs = before.filter(b -> b.train == train).map(b -> b.arcs).orElseGet(() -> LockArcs.of(job, train));
-        List<Stroke> standing = before.filter(b -> b.surroundings == job.surroundings()).map(b -> b.standing).orElseGet(() -> standing(job));
+        List<Stroke> standing = before.filter(b -> b.surroundings == job.surroundings())
+                .map(b -> b.standing)
+                .orElseGet(() -> standing(job));
         return new Backdrop(train, job.surroundings(), arcs, standing);
     }
 

@@ -1,4 +1,5 @@
 package mildtilt.drawing;
+
 import java.util.Optional;
 import mildtilt.drawing.LabelPlacer.Box;
 
@@ -12,6 +13,7 @@ public record Dimension(double[][] lines, Box figure) {
 
     /** From the line measured to its dimension line, in heights of the figure. */
     private static final double[] OFFSETS = {1.65, -1.65, 2.5, -2.5, 3.5, -3.5, 4.75, -4.75};
+
     private static final double[] ALONG = {0.5, 0.36, 0.64};
     private static final double FROM_PART = 0.56;
     private static final double OVER = 0.25;
@@ -27,7 +29,17 @@ public record Dimension(double[][] lines, Box figure) {
      * @param arrow length of an arrowhead
      * @param above whether above the stretch is better than below it
      */
-    public static Optional<Dimension> place(LabelPlacer placer, double ax, double ay, double bx, double by, double trueLength, double w, double h, double arrow, boolean above) {
+    public static Optional<Dimension> place(
+            LabelPlacer placer,
+            double ax,
+            double ay,
+            double bx,
+            double by,
+            double trueLength,
+            double w,
+            double h,
+            double arrow,
+            boolean above) {
         double length = Math.hypot(bx - ax, by - ay);
         if (length < w + 2 * arrow || length < FORESHORTENED * trueLength) {
             return Optional.empty();
@@ -52,8 +64,13 @@ public record Dimension(double[][] lines, Box figure) {
                     placer.keepClear(x1, y1, x2, y2);
                     double from = FROM_PART * h * Math.signum(off);
                     double to = off + OVER * h * Math.signum(off);
-                    return Optional.of(new Dimension(new double[][] {
-                        {ax + nx * from, ay + ny * from, ax + nx * to, ay + ny * to}, {bx + nx * from, by + ny * from, bx + nx * to, by + ny * to}, {x1, y1, x2, y2}}, box));
+                    return Optional.of(new Dimension(
+                            new double[][] {
+                                {ax + nx * from, ay + ny * from, ax + nx * to, ay + ny * to},
+                                {bx + nx * from, by + ny * from, bx + nx * to, by + ny * to},
+                                {x1, y1, x2, y2}
+                            },
+                            box));
                 }
             }
         }
@@ -71,6 +88,13 @@ public record Dimension(double[][] lines, Box figure) {
         double x = atStart ? l[0] : l[2];
         double y = atStart ? l[1] : l[3];
         double back = atStart ? Math.atan2(l[3] - l[1], l[2] - l[0]) : Math.atan2(l[1] - l[3], l[0] - l[2]);
-        return new double[] {x, y, x + size * Math.cos(back + 0.26), y + size * Math.sin(back + 0.26), x + size * Math.cos(back - 0.26), y + size * Math.sin(back - 0.26)};
+        return new double[] {
+            x,
+            y,
+            x + size * Math.cos(back + 0.26),
+            y + size * Math.sin(back + 0.26),
+            x + size * Math.cos(back - 0.26),
+            y + size * Math.sin(back - 0.26)
+        };
     }
 }

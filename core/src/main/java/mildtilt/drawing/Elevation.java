@@ -1,4 +1,5 @@
 package mildtilt.drawing;
+
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Vector;
 

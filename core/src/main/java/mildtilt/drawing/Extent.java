@@ -1,4 +1,5 @@
 package mildtilt.drawing;
+
 import mildtilt.geometry.Point;
 
 /** How much room a sketch takes in an elevation, mm. */

@@ -1,4 +1,5 @@
 package mildtilt.drawing;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -77,12 +78,15 @@ public final class LabelPlacer {
 
     /** Whether a thin line crosses none of those that are kept clear, nor a figure. */
     public boolean freeLine(double x1, double y1, double x2, double y2) {
-        return taken.stream().noneMatch(b -> b.crossedBy(x1, y1, x2, y2)) && lines.stream().noneMatch(l -> meet(x1, y1, x2, y2, l[0], l[1], l[2], l[3]));
+        return taken.stream().noneMatch(b -> b.crossedBy(x1, y1, x2, y2))
+                && lines.stream().noneMatch(l -> meet(x1, y1, x2, y2, l[0], l[1], l[2], l[3]));
     }
 
     /** Whether two stretches cross: the ends of each lie on different sides of the other. */
-    private static boolean meet(double ax, double ay, double bx, double by, double cx, double cy, double dx, double dy) {
-        return turn(ax, ay, bx, by, cx, cy) * turn(ax, ay, bx, by, dx, dy) < 0 && turn(cx, cy, dx, dy, ax, ay) * turn(cx, cy, dx, dy, bx, by) < 0;
+    private static boolean meet(
+            double ax, double ay, double bx, double by, double cx, double cy, double dx, double dy) {
+        return turn(ax, ay, bx, by, cx, cy) * turn(ax, ay, bx, by, dx, dy) < 0
+                && turn(cx, cy, dx, dy, ax, ay) * turn(cx, cy, dx, dy, bx, by) < 0;
     }
 
     private static double turn(double ax, double ay, double bx, double by, double cx, double cy) {

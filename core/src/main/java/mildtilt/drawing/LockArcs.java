@@ -1,4 +1,5 @@
 package mildtilt.drawing;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -31,14 +32,18 @@ record LockArcs(List<AxlePose.Assembled> over, List<AxlePose.Assembled> travelle
     private static final double AXIS_LENGTH = 40_000;
 
     static LockArcs of(Job job, SteeringTrain train) {
-        if (train.axle().isEmpty() || train.locked().isPresent() || train.pose(0, 0, 0).assembled().isEmpty()) {
+        if (train.axle().isEmpty()
+                || train.locked().isPresent()
+                || train.pose(0, 0, 0).assembled().isEmpty()) {
             return NONE;
         }
         List<AxlePose.Assembled> over = new ArrayList<>();
         double right = LockLimits.stop(train, job, Side.RIGHT).steeringWheelDeg();
         double left = LockLimits.stop(train, job, Side.LEFT).steeringWheelDeg();
         for (int i = -STEPS; i <= STEPS; i++) {
-            train.pose((i < 0 ? right : left) * Math.abs(i) / STEPS, 0, 0).assembled().ifPresent(over::add);
+            train.pose((i < 0 ? right : left) * Math.abs(i) / STEPS, 0, 0)
+                    .assembled()
+                    .ifPresent(over::add);
         }
         List<AxlePose.Assembled> travelled = new ArrayList<>();
         for (double[] travel : ends(job.vehicle(), train.requireAxle().wheelTravel())) {
@@ -68,7 +73,10 @@ record LockArcs(List<AxlePose.Assembled> over, List<AxlePose.Assembled> travelle
         Optional<Element> tyres = Optional.of(new Element.Tyres());
         for (Side side : Side.values()) {
             List<Point> sector = sector(side);
-            all.add(new Stroke.Line(arms, Pen.LOCK_ARC, over.stream().map(a -> a.knuckle(side).tieRodPoint()).toList()));
+            all.add(new Stroke.Line(
+                    arms,
+                    Pen.LOCK_ARC,
+                    over.stream().map(a -> a.knuckle(side).tieRodPoint()).toList()));
             all.add(new Stroke.Line(tyres, Pen.LOCK_ARC, sector));
             // Where the tyre stands at either lock: between them it sweeps.
             for (AxlePose.Assembled end : List.of(over.getFirst(), over.getLast())) {
@@ -79,8 +87,12 @@ record LockArcs(List<AxlePose.Assembled> over, List<AxlePose.Assembled> travelle
             notes.add(lock(over.getLast(), side, sector.get(sector.size() - 2)));
             KnucklePose k = pose.assembled().get().knuckle(side);
             Vector flat = new Vector(k.spin().x(), k.spin().y(), 0);
-            all.add(new Stroke.Line(tyres, Pen.TURN_AXIS, List.of(k.wheelCentre().plus(flat.times(AXIS_LENGTH)),
-                    k.wheelCentre().plus(flat.times(-AXIS_LENGTH)))));
+            all.add(new Stroke.Line(
+                    tyres,
+                    Pen.TURN_AXIS,
+                    List.of(
+                            k.wheelCentre().plus(flat.times(AXIS_LENGTH)),
+                            k.wheelCentre().plus(flat.times(-AXIS_LENGTH)))));
         }
         return new Sketch.Construction(all, notes);
     }
@@ -88,12 +100,16 @@ record LockArcs(List<AxlePose.Assembled> over, List<AxlePose.Assembled> travelle
     private List<Point> tyre(KnucklePose at) {
         Vector half = at.spin().times(tyreHalf);
         // The tyre's radius is the height of its middle at ride height.
-        double radius = over.get(over.size() / 2).knuckle(Side.LEFT).wheelCentre().z();
+        double radius =
+                over.get(over.size() / 2).knuckle(Side.LEFT).wheelCentre().z();
         return Sketch.cylinder(at.wheelCentre().plus(half), at.wheelCentre().plus(half.negated()), radius);
     }
 
     private static Note lock(AxlePose.Assembled at, Side side, Point where) {
-        return new Note(new Element.Tyres(), where, Quantity.angle(Math.abs(at.knuckle(side).steerDeg())));
+        return new Note(
+                new Element.Tyres(),
+                where,
+                Quantity.angle(Math.abs(at.knuckle(side).steerDeg())));
     }
 
     /** From the wheel's middle out to the tread, along the treads of all headings, and back. */
@@ -104,7 +120,8 @@ record LockArcs(List<AxlePose.Assembled> over, List<AxlePose.Assembled> travelle
         for (AxlePose.Assembled a : over) {
             KnucklePose k = a.knuckle(side);
             Vector forward = k.spin().times(side.sign()).cross(Vector.Z);
-            points.add(k.wheelCentre().plus(forward.times(1.12 * middle.wheelCentre().z() / forward.norm())));
+            points.add(k.wheelCentre()
+                    .plus(forward.times(1.12 * middle.wheelCentre().z() / forward.norm())));
         }
         points.add(middle.wheelCentre());
         return points;

@@ -1,4 +1,5 @@
 package mildtilt.drawing;
+
 import java.util.Optional;
 import mildtilt.geometry.Point;
 import mildtilt.job.Element;
@@ -20,7 +21,8 @@ public record Note(Element element, Point at, Quantity figure, Optional<Span> sp
 
     /** The length between two points. */
     static Note between(Element element, Point from, Point to) {
-        return new Note(element, from.midwayTo(to), Quantity.length(from.distanceTo(to)), Optional.of(new Span(from, to)));
+        return new Note(
+                element, from.midwayTo(to), Quantity.length(from.distanceTo(to)), Optional.of(new Span(from, to)));
     }
 
     /** A steer angle lies in the ground plane and is only written where that is seen. */

@@ -1,4 +1,5 @@
 package mildtilt.drawing;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -30,11 +31,18 @@ public final class ObstacleSketch {
     private ObstacleSketch() {}
 
     /** Where an obstacle has been carried. @param part of its own way, a half as given */
-    public static RigidMove move(Job job, Obstacle o, Optional<AxlePose> pose, double travelLeft, double travelRight, double part) {
+    public static RigidMove move(
+            Job job, Obstacle o, Optional<AxlePose> pose, double travelLeft, double travelRight, double part) {
         RigidMove own = o.sweep() instanceof Sweep.FollowsWheel f
-                ? RigidMove.about(f.axis(), Math.toRadians(f.degPerMm() * (f.side() == Side.LEFT ? travelLeft : travelRight))) : o.sweep().at(part);
-        return job.axle().isPresent() && pose.isPresent() && o.carrier() != Carrier.FRAME && CarrierMotion.exists(job.axle().get(), o.carrier())
-                ? own.then(CarrierMotion.move(job.axle().get(), pose.get(), o.carrier())) : own;
+                ? RigidMove.about(
+                        f.axis(), Math.toRadians(f.degPerMm() * (f.side() == Side.LEFT ? travelLeft : travelRight)))
+                : o.sweep().at(part);
+        return job.axle().isPresent()
+                        && pose.isPresent()
+                        && o.carrier() != Carrier.FRAME
+                        && CarrierMotion.exists(job.axle().get(), o.carrier())
+                ? own.then(CarrierMotion.move(job.axle().get(), pose.get(), o.carrier()))
+                : own;
     }
 
     /** What stands where it is however the wheel is turned and whatever the wheels travel, and the driver's legs. */
@@ -82,12 +90,25 @@ public final class ObstacleSketch {
         switch (shape) {
             case Shape.Tube t -> {
                 for (int i = 1; i < t.line().size(); i++) {
-                    out.outline(e, pen, capsule(m.moved(t.line().get(i - 1)), m.moved(t.line().get(i)), t.diameter() / 2));
+                    out.outline(
+                            e,
+                            pen,
+                            capsule(
+                                    m.moved(t.line().get(i - 1)),
+                                    m.moved(t.line().get(i)),
+                                    t.diameter() / 2));
                 }
             }
-            case Shape.Box _, Shape.Plate _ -> out.outline(e, pen,
-                    ((Solid.Parts) shape.solid()).parts().getFirst().core().stream().map(m::moved).toList());
-            case Shape.Cylinder c -> out.outline(e, pen, Sketch.cylinder(m.moved(c.from()), m.moved(c.to()), c.diameter() / 2));
+            case Shape.Box _, Shape.Plate _ ->
+                out.outline(
+                        e,
+                        pen,
+                        ((Solid.Parts) shape.solid())
+                                .parts().getFirst().core().stream()
+                                        .map(m::moved)
+                                        .toList());
+            case Shape.Cylinder c ->
+                out.outline(e, pen, Sketch.cylinder(m.moved(c.from()), m.moved(c.to()), c.diameter() / 2));
             case Shape.Sphere s -> out.outline(e, pen, ball(m.moved(s.centre()), s.diameter() / 2));
             case Shape.Scan s -> scan(out, e, pen, s, s.place().then(m));
         }
@@ -104,7 +125,8 @@ public final class ObstacleSketch {
         int step = Math.max(1, mesh.count() / DRAWN);
         for (int t = 0; t < mesh.count(); t += step) {
             Point a = m.moved(mesh.corner(mesh.cornerOf(t, 0)));
-            out.line(e, pen, a, m.moved(mesh.corner(mesh.cornerOf(t, 1))), m.moved(mesh.corner(mesh.cornerOf(t, 2))), a);
+            out.line(
+                    e, pen, a, m.moved(mesh.corner(mesh.cornerOf(t, 1))), m.moved(mesh.corner(mesh.cornerOf(t, 2))), a);
         }
     }
 

@@ -1,4 +1,5 @@
 package mildtilt.drawing;
+
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;

@@ -54,17 +54,69 @@ public enum Pen {
     public boolean solid() {
         return switch (this) {
             case SHAFT, JOINT, FORK_PIN, TUBE, OBSTACLE, HOT, DRIVER -> true;
-            case STEERING_WHEEL, GROUND, CENTRE_LINE, STEER_AXIS, SPINDLE, GUIDE, SWEPT, LOCK_ARC, ENVELOPE, TURN_AXIS, GHOST, GAP, BEARING -> false;
-            case RACK, TIE_ROD, STEERING_ARM, WISHBONE, TYRE, GEAR_BOX, GEAR_ARM, DRIVEN_ROD, SHUTTLE, BEAM, TRACK_BAR, STRUT -> true;
+            case STEERING_WHEEL,
+                    GROUND,
+                    CENTRE_LINE,
+                    STEER_AXIS,
+                    SPINDLE,
+                    GUIDE,
+                    SWEPT,
+                    LOCK_ARC,
+                    ENVELOPE,
+                    TURN_AXIS,
+                    GHOST,
+                    GAP,
+                    BEARING -> false;
+            case RACK,
+                    TIE_ROD,
+                    STEERING_ARM,
+                    WISHBONE,
+                    TYRE,
+                    GEAR_BOX,
+                    GEAR_ARM,
+                    DRIVEN_ROD,
+                    SHUTTLE,
+                    BEAM,
+                    TRACK_BAR,
+                    STRUT -> true;
         };
     }
 
     /** Whether it draws what hangs on the axle: where that can't be assembled there are no solids, and its lines are drawn instead. */
     public boolean onAxle() {
         return switch (this) {
-            case RACK, TIE_ROD, STEERING_ARM, WISHBONE, TYRE, GEAR_BOX, GEAR_ARM, DRIVEN_ROD, SHUTTLE, BEAM, TRACK_BAR, STRUT -> true;
-            case SHAFT, JOINT, FORK_PIN, TUBE, OBSTACLE, HOT, DRIVER, STEERING_WHEEL, GROUND, CENTRE_LINE, STEER_AXIS, SPINDLE, GUIDE, SWEPT, LOCK_ARC, ENVELOPE,
-                    TURN_AXIS, GHOST, GAP, BEARING -> false;
+            case RACK,
+                    TIE_ROD,
+                    STEERING_ARM,
+                    WISHBONE,
+                    TYRE,
+                    GEAR_BOX,
+                    GEAR_ARM,
+                    DRIVEN_ROD,
+                    SHUTTLE,
+                    BEAM,
+                    TRACK_BAR,
+                    STRUT -> true;
+            case SHAFT,
+                    JOINT,
+                    FORK_PIN,
+                    TUBE,
+                    OBSTACLE,
+                    HOT,
+                    DRIVER,
+                    STEERING_WHEEL,
+                    GROUND,
+                    CENTRE_LINE,
+                    STEER_AXIS,
+                    SPINDLE,
+                    GUIDE,
+                    SWEPT,
+                    LOCK_ARC,
+                    ENVELOPE,
+                    TURN_AXIS,
+                    GHOST,
+                    GAP,
+                    BEARING -> false;
         };
     }
 
@@ -72,8 +124,29 @@ public enum Pen {
     public boolean matters() {
         return switch (this) {
             case SHAFT, TIE_ROD, STEERING_ARM, RACK, STEERING_WHEEL, GEAR_ARM, DRIVEN_ROD, GHOST, GAP -> true;
-            case GROUND, CENTRE_LINE, JOINT, FORK_PIN, TUBE, BEARING, WISHBONE, STEER_AXIS, TYRE, GEAR_BOX, GUIDE, SHUTTLE, BEAM, TRACK_BAR, STRUT,
-                    SPINDLE, OBSTACLE, HOT, SWEPT, DRIVER, LOCK_ARC, ENVELOPE, TURN_AXIS -> false;
+            case GROUND,
+                    CENTRE_LINE,
+                    JOINT,
+                    FORK_PIN,
+                    TUBE,
+                    BEARING,
+                    WISHBONE,
+                    STEER_AXIS,
+                    TYRE,
+                    GEAR_BOX,
+                    GUIDE,
+                    SHUTTLE,
+                    BEAM,
+                    TRACK_BAR,
+                    STRUT,
+                    SPINDLE,
+                    OBSTACLE,
+                    HOT,
+                    SWEPT,
+                    DRIVER,
+                    LOCK_ARC,
+                    ENVELOPE,
+                    TURN_AXIS -> false;
         };
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.drawing;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -37,6 +38,7 @@ public record Sketch(List<Stroke> strokes, List<Note> notes, Construction constr
     private static final double JOINT_RADIUS = 26;
     /** Figures that are shown alike, mm or degrees. */
     private static final double ALIKE = 0.05;
+
     private static final double BEARING_WIDTH = 16;
     private static final double BEARING_WALL = 11;
 
@@ -51,8 +53,13 @@ public record Sketch(List<Stroke> strokes, List<Note> notes, Construction constr
 
     /** Whether a figure of the right lies behind the same one of the left, as seen from the side. */
     public boolean hides(Note note, Elevation elevation) {
-        return elevation == Elevation.SIDE && note.at().y() < 0 && notes.stream()
-                .anyMatch(n -> n != note && n.element().equals(note.element()) && n.at().y() > 0 && Math.abs(n.figure().value() - note.figure().value()) < ALIKE);
+        return elevation == Elevation.SIDE
+                && note.at().y() < 0
+                && notes.stream()
+                        .anyMatch(n -> n != note
+                                && n.element().equals(note.element())
+                                && n.at().y() > 0
+                                && Math.abs(n.figure().value() - note.figure().value()) < ALIKE);
     }
 
     /** Straight ahead at ride height, without construction. */
@@ -64,14 +71,21 @@ public record Sketch(List<Stroke> strokes, List<Note> notes, Construction constr
      * @param pose of the axle, if the job has one; a corner that can't be assembled is left out
      * @param backdrop of this job and train
      */
-    public static Sketch of(Job job, SteeringTrain train, double steeringWheelDeg, double travelLeft, double travelRight, Optional<AxlePose> pose,
+    public static Sketch of(
+            Job job,
+            SteeringTrain train,
+            double steeringWheelDeg,
+            double travelLeft,
+            double travelRight,
+            Optional<AxlePose> pose,
             Backdrop backdrop) {
         Builder b = new Builder();
         train.column().ifPresent(c -> b.column(c, steeringWheelDeg));
         pose.ifPresent(p -> new AxleSketch(b, job, train.requireAxle(), p).draw());
         b.strokes.addAll(backdrop.standing());
         ObstacleSketch.drawMoving(b, job, pose, travelLeft, travelRight);
-        Construction construction = pose.map(p -> backdrop.arcs().construction(p)).orElse(Construction.NONE);
+        Construction construction =
+                pose.map(p -> backdrop.arcs().construction(p)).orElse(Construction.NONE);
         return new Sketch(b.strokes, b.notes, construction);
     }
 
@@ -111,19 +125,31 @@ public record Sketch(List<Stroke> strokes, List<Note> notes, Construction constr
             Column c = train.column();
             Element wheel = new Element.Wheel();
             Direction axis = c.axis(0);
-            strokes.add(new Stroke.Line(Optional.of(wheel), Pen.STEERING_WHEEL, circle(c.hub(), axis, c.wheel().diameter() / 2)));
+            strokes.add(new Stroke.Line(
+                    Optional.of(wheel),
+                    Pen.STEERING_WHEEL,
+                    circle(c.hub(), axis, c.wheel().diameter() / 2)));
             // The spoke that stands at the top straight ahead shows how far the wheel is turned.
             Vector top = Vector.Z.minus(axis.times(axis.z()));
-            Vector up = top.norm() > 1e-6 ? top.direction().vector() : axis.anySquare().vector();
-            Vector spoke = axis.turn(up, -Math.toRadians(steeringWheelDeg)).times(c.wheel().diameter() / 2);
+            Vector up = top.norm() > 1e-6
+                    ? top.direction().vector()
+                    : axis.anySquare().vector();
+            Vector spoke = axis.turn(up, -Math.toRadians(steeringWheelDeg))
+                    .times(c.wheel().diameter() / 2);
             line(wheel, Pen.STEERING_WHEEL, c.hub(), c.hub().plus(spoke));
             for (int i = 0; i < c.shafts().size(); i++) {
                 Element shaft = new Element.ShaftAt(i);
                 line(shaft, Pen.SHAFT, c.start(i), c.end(i));
                 notes.add(Note.between(shaft, c.start(i), c.end(i)));
             }
-            c.tube().ifPresent(t -> outline(new Element.Tube(), Pen.TUBE, cylinder(
-                    c.hub().plus(axis.times(t.from())), c.hub().plus(axis.times(t.to())), t.outside() / 2)));
+            c.tube()
+                    .ifPresent(t -> outline(
+                            new Element.Tube(),
+                            Pen.TUBE,
+                            cylinder(
+                                    c.hub().plus(axis.times(t.from())),
+                                    c.hub().plus(axis.times(t.to())),
+                                    t.outside() / 2)));
             for (int i = 0; i < c.bearings().size(); i++) {
                 bearing(c, i);
             }
@@ -141,7 +167,10 @@ public record Sketch(List<Stroke> strokes, List<Note> notes, Construction constr
             Bearing b = c.bearings().get(index);
             Vector half = c.axis(b.shaft()).times(BEARING_WIDTH / 2);
             Point at = c.place(b);
-            outline(new Element.BearingAt(index), Pen.BEARING, cylinder(at.plus(half.negated()), at.plus(half), b.bore() / 2 + BEARING_WALL));
+            outline(
+                    new Element.BearingAt(index),
+                    Pen.BEARING,
+                    cylinder(at.plus(half.negated()), at.plus(half), b.bore() / 2 + BEARING_WALL));
         }
 
         private void pin(Element joint, Point centre, Direction along) {

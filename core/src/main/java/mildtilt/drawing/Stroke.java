@@ -1,4 +1,5 @@
 package mildtilt.drawing;
+
 import java.util.List;
 import java.util.Optional;
 import mildtilt.geometry.Point;

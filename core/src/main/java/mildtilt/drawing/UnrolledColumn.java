@@ -1,4 +1,5 @@
 package mildtilt.drawing;
+
 import java.util.ArrayList;
 import java.util.List;
 import mildtilt.column.Column;
@@ -54,7 +55,8 @@ public record UnrolledColumn(List<Double> centres, List<Fork> forks) {
         for (int j = 0; j < pins.size(); j++) {
             forks.add(new Fork(j, j, clock(c.axis(j), twelve, pins.get(j).wheelSide())));
             twelve = carried(c.axis(j), c.axis(j + 1), twelve);
-            forks.add(new Fork(j, j + 1, clock(c.axis(j + 1), twelve, pins.get(j).gearSide())));
+            forks.add(
+                    new Fork(j, j + 1, clock(c.axis(j + 1), twelve, pins.get(j).gearSide())));
         }
         return new UnrolledColumn(centres, forks);
     }
@@ -71,7 +73,8 @@ public record UnrolledColumn(List<Double> centres, List<Fork> forks) {
     }
 
     private static double clock(Direction axis, Vector twelve, Direction pin) {
-        double deg = Math.toDegrees(Math.atan2(axis.vector().dot(twelve.cross(pin.vector())), twelve.dot(pin.vector())));
+        double deg =
+                Math.toDegrees(Math.atan2(axis.vector().dot(twelve.cross(pin.vector())), twelve.dot(pin.vector())));
         double within = deg % 180;
         return within < 0 ? within + 180 : within;
     }

@@ -1,4 +1,5 @@
 package mildtilt.drawing;
+
 import java.util.ArrayList;
 import java.util.List;
 import mildtilt.clearance.SweptJoint;
@@ -16,6 +17,7 @@ public final class Yokes {
 
     /** Parts of the swing diameter. */
     private static final double EAR_OUT = 0.34;
+
     private static final double EAR_THICK = 0.1;
     private static final double EAR_WIDE = 0.22;
     private static final double PIN = 0.11;
@@ -38,7 +40,8 @@ public final class Yokes {
             Vector on = c.axis(i + 1).vector();
             Direction first = pins.get(i).wheelSide();
             Direction second = pins.get(i).gearSide();
-            all.add(new Yoke(new Element.JointAt(i),
+            all.add(new Yoke(
+                    new Element.JointAt(i),
                     fork(j.centre(), first, back, reach(j.wheelSide().takeOff(), c.length(i)), swing),
                     fork(j.centre(), second, on, reach(j.gearSide().takeOff(), c.length(i + 1)), swing),
                     List.of(bar(j.centre(), first, swing), bar(j.centre(), second, swing))));
@@ -67,9 +70,14 @@ public final class Yokes {
             parts.add(Convex.box(middle, along, pin.times(swing * EAR_THICK), across));
         }
         // What joins the ears, and the hub behind it.
-        parts.add(Convex.box(centre.plus(toward.times(root)), toward.times(swing * EAR_THICK), pin.times(swing * (EAR_OUT + EAR_THICK)), across));
+        parts.add(Convex.box(
+                centre.plus(toward.times(root)),
+                toward.times(swing * EAR_THICK),
+                pin.times(swing * (EAR_OUT + EAR_THICK)),
+                across));
         if (reach > root + 1) {
-            parts.add(Convex.cylinder(centre.plus(toward.times(root)), centre.plus(toward.times(reach)), swing * HUB, 0));
+            parts.add(
+                    Convex.cylinder(centre.plus(toward.times(root)), centre.plus(toward.times(reach)), swing * HUB, 0));
         }
         return parts;
     }

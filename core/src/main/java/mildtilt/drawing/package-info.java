@@ -7,5 +7,5 @@
  */
 @NullMarked
 package mildtilt.drawing;
-import org.jspecify.annotations.NullMarked;
 
+import org.jspecify.annotations.NullMarked;

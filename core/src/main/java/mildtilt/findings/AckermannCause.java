@@ -1,4 +1,5 @@
 package mildtilt.findings;
+
 import java.util.List;
 import mildtilt.arms.KnuckleEdits;
 import mildtilt.geometry.Axis;
@@ -28,9 +29,11 @@ record AckermannCause(String likely, List<Remedy> remedies) {
         boolean ahead = arm.x() > 0;
         boolean leansIn = arm.y() < 0;
         if (ahead != leansIn) {
-            return new AckermannCause("The arms lean the right way for their side, so the likely cause is where the inner ends "
-                    + "are: the gear stands too far " + (ahead ? "back" : "forward")
-                    + " of the arms' ends, or it was moved to this side of the axle.", List.of());
+            return new AckermannCause(
+                    "The arms lean the right way for their side, so the likely cause is where the inner ends "
+                            + "are: the gear stands too far " + (ahead ? "back" : "forward")
+                            + " of the arms' ends, or it was moved to this side of the axle.",
+                    List.of());
         }
         String shape = "The arms point " + (ahead ? "ahead and lean in" : "back and lean out")
                 + ": that is the shape of arms made to point " + (ahead ? "back" : "ahead")
@@ -39,13 +42,16 @@ record AckermannCause(String likely, List<Remedy> remedies) {
         // Arms and gear together on the other side of the axle turn the wheels the other way.
         Job moved = KnuckleEdits.swapSides(KnuckleEdits.flipGear(job, false));
         Job right = KnuckleEdits.steeringRight(moved);
-        Remedy swap = new Remedy(Phrase.of("Swap the left and right knuckles, take the gear to the other side of the axle with the arms"
-                + (right.equals(moved) ? "" : ", and use a gear that drives the other way")),
+        Remedy swap = new Remedy(
+                Phrase.of("Swap the left and right knuckles, take the gear to the other side of the axle with the arms"
+                        + (right.equals(moved) ? "" : ", and use a gear that drives the other way")),
                 j -> KnuckleEdits.steeringRight(KnuckleEdits.swapSides(KnuckleEdits.flipGear(j, false))));
         return new AckermannCause(shape, ackermann(right) > 0 ? List.of(swap) : List.of());
     }
 
     private static double ackermann(Job job) {
-        return SteerSweep.of(new SteeringTrain(job), job, Grid.USUAL).flatMap(SteerFigures::ackermannAt20Pct).orElse(Double.NaN);
+        return SteerSweep.of(new SteeringTrain(job), job, Grid.USUAL)
+                .flatMap(SteerFigures::ackermannAt20Pct)
+                .orElse(Double.NaN);
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.findings;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -59,8 +60,11 @@ public final class ArmMoves {
         for (Side way : Side.values()) {
             ArmMatch.Toward was = before.toward(way);
             double wanted = way == needsMost ? was.innerAllowed() : Math.min(was.innerAllowed(), was.innerAtGearEnd());
-            double lock = train.pose(LockLimits.of(train, changed, way).getFirst().steeringWheelDeg(), 0, 0).assembled()
-                    .map(p -> way.sign() * p.knuckle(way).steerDeg()).orElse(0.0);
+            double lock = train.pose(
+                            LockLimits.of(train, changed, way).getFirst().steeringWheelDeg(), 0, 0)
+                    .assembled()
+                    .map(p -> way.sign() * p.knuckle(way).steerDeg())
+                    .orElse(0.0);
             if (lock < wanted - LOCK_KEPT_DEG) {
                 return false;
             }
@@ -71,8 +75,13 @@ public final class ArmMoves {
     private static Optional<Remedy> knuckleArms(Job job, Side way, double lock) {
         return factor(job, way, lock, KnuckleEdits::scaledArms).map(f -> {
             double now = KnuckleEdits.armLength(job, Side.LEFT);
-            return new Remedy(Phrase.of("Make both steering arms {0} long instead of {1} (drill {2} " + (f < 1 ? "nearer" : "farther from")
-                    + " the steer axis)", Quantity.length(now * f), Quantity.length(now), Quantity.length(now * Math.abs(f - 1))),
+            return new Remedy(
+                    Phrase.of(
+                            "Make both steering arms {0} long instead of {1} (drill {2} "
+                                    + (f < 1 ? "nearer" : "farther from") + " the steer axis)",
+                            Quantity.length(now * f),
+                            Quantity.length(now),
+                            Quantity.length(now * Math.abs(f - 1))),
                     j -> KnuckleEdits.scaledArms(j, f));
         });
     }
@@ -81,28 +90,37 @@ public final class ArmMoves {
         if (!(job.axle().orElseThrow().gear() instanceof ArmGear g)) {
             return Optional.empty();
         }
-        return factor(job, way, lock, KnuckleEdits::scaledGearArm).map(f -> new Remedy(
-                Phrase.of("Use a gear arm {0} long instead of {1}", Quantity.length(g.armLength() * f), Quantity.length(g.armLength())),
-                j -> KnuckleEdits.scaledGearArm(j, f)));
+        return factor(job, way, lock, KnuckleEdits::scaledGearArm)
+                .map(f -> new Remedy(
+                        Phrase.of(
+                                "Use a gear arm {0} long instead of {1}",
+                                Quantity.length(g.armLength() * f), Quantity.length(g.armLength())),
+                        j -> KnuckleEdits.scaledGearArm(j, f)));
     }
 
     private static Optional<Remedy> gearTravel(Job job, double used) {
         return switch (job.axle().orElseThrow().gear()) {
             case RackAndPinion r -> {
                 double travel = Math.rint(r.travelEachWay() * used * 10) / 10;
-                yield Optional.of(new Remedy(used < 1
-                        ? Phrase.of("Fit limiters {0} thick to each end of the rack, so that it travels {1} each way",
-                                Quantity.length(r.travelEachWay() - travel), Quantity.length(travel))
-                        : Phrase.of("Use a rack with {0} of travel each way instead of {1}", Quantity.length(travel),
-                                Quantity.length(r.travelEachWay())),
+                yield Optional.of(new Remedy(
+                        used < 1
+                                ? Phrase.of(
+                                        "Fit limiters {0} thick to each end of the rack, so that it travels {1} each way",
+                                        Quantity.length(r.travelEachWay() - travel), Quantity.length(travel))
+                                : Phrase.of(
+                                        "Use a rack with {0} of travel each way instead of {1}",
+                                        Quantity.length(travel), Quantity.length(r.travelEachWay())),
                         j -> j.editAxle(a -> a.editRack(x -> x.withTravelEachWay(travel)))));
             }
             case ArmGear g -> {
                 double sweep = Math.rint(g.sweepEachWayDeg() * used * 10) / 10;
-                yield used < 1 && sweep > 0 ? Optional.of(new Remedy(
-                        Phrase.of("Stop the gear's arm at {0} each way instead of {1}", Quantity.angle(sweep),
-                                Quantity.angle(g.sweepEachWayDeg())),
-                        j -> j.editAxle(a -> a.editArmGear(x -> x.withSweepEachWay(sweep))))) : Optional.empty();
+                yield used < 1 && sweep > 0
+                        ? Optional.of(new Remedy(
+                                Phrase.of(
+                                        "Stop the gear's arm at {0} each way instead of {1}",
+                                        Quantity.angle(sweep), Quantity.angle(g.sweepEachWayDeg())),
+                                j -> j.editAxle(a -> a.editArmGear(x -> x.withSweepEachWay(sweep)))))
+                        : Optional.empty();
             }
         };
     }
@@ -126,7 +144,8 @@ public final class ArmMoves {
         return Optional.empty();
     }
 
-    private static double halved(BiFunction<Job, Double, Job> scaled, Job job, Side way, double lock, double from, double to, double fa) {
+    private static double halved(
+            BiFunction<Job, Double, Job> scaled, Job job, Side way, double lock, double from, double to, double fa) {
         double a = from;
         double b = to;
         for (int i = 0; i < HALVINGS; i++) {
@@ -144,8 +163,10 @@ public final class ArmMoves {
     private static OptionalDouble lockAt(BiFunction<Job, Double, Job> scaled, Job job, double factor, Side way) {
         try {
             SteeringTrain train = new SteeringTrain(scaled.apply(job, factor));
-            return train.pose(train.stopDeg(way).orElseThrow(), 0, 0).assembled()
-                    .map(p -> OptionalDouble.of(way.sign() * p.knuckle(way).steerDeg())).orElseGet(OptionalDouble::empty);
+            return train.pose(train.stopDeg(way).orElseThrow(), 0, 0)
+                    .assembled()
+                    .map(p -> OptionalDouble.of(way.sign() * p.knuckle(way).steerDeg()))
+                    .orElseGet(OptionalDouble::empty);
         } catch (ImpossibleGeometryException e) {
             return OptionalDouble.empty();
         }

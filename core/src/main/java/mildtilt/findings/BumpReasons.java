@@ -1,4 +1,5 @@
 package mildtilt.findings;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -24,35 +25,51 @@ public final class BumpReasons {
         List<Phrase> all = new ArrayList<>();
         SteeredAxle axle = job.axle().orElseThrow();
         FrontView.of(axle, Side.LEFT).ifPresent(v -> {
-            all.add(Phrase.of("Seen from the front, the left tie rod stands at {0} to the lower arm (0° would be parallel).",
+            all.add(Phrase.of(
+                    "Seen from the front, the left tie rod stands at {0} to the lower arm (0° would be parallel).",
                     Quantity.angle(Math.abs(v.rodToLowerArmDeg()))));
             double high = v.innerAboveAim();
-            all.add(Phrase.of("Aimed at the arms' instant centre its inner end would sit {0} "
-                    + (high > 0 ? "lower" : "higher") + ".", Quantity.length(Math.abs(high))));
-            v.innerOutboardOfPivots().ifPresent(mm -> all.add(Phrase.of("Its inner pivot is {0} "
-                    + (mm > 0 ? "outboard" : "inboard") + " of the line through the arms' inner pivots; a rod that ends off it "
-                    + "is too " + (mm > 0 ? "short" : "long") + ".", Quantity.length(Math.abs(mm)))));
+            all.add(Phrase.of(
+                    "Aimed at the arms' instant centre its inner end would sit {0} " + (high > 0 ? "lower" : "higher")
+                            + ".",
+                    Quantity.length(Math.abs(high))));
+            v.innerOutboardOfPivots()
+                    .ifPresent(mm -> all.add(Phrase.of(
+                            "Its inner pivot is {0} "
+                                    + (mm > 0 ? "outboard" : "inboard")
+                                    + " of the line through the arms' inner pivots; a rod that ends off it "
+                                    + "is too " + (mm > 0 ? "short" : "long") + ".",
+                            Quantity.length(Math.abs(mm)))));
         });
         trackBar(axle).ifPresent(all::add);
         Optional<Double> gain = BumpSteer.perMmOfGearHeight(job, train);
-        gain.ifPresent(g -> all.add(Phrase.of("Raising the gear {0} changes the left wheel's toe-in over the normal travel by {1}.",
+        gain.ifPresent(g -> all.add(Phrase.of(
+                "Raising the gear {0} changes the left wheel's toe-in over the normal travel by {1}.",
                 Quantity.length(1), Quantity.angle(g))));
         return all;
     }
 
     /** A drag link on a sprung beam should swing as the track bar does. */
     private static Optional<Phrase> trackBar(SteeredAxle axle) {
-        if (!(axle.linkage() instanceof DragLink link) || !(axle.gear() instanceof ArmGear gear) || !(axle.beam().orElse(null) instanceof Beam.Sprung s)) {
+        if (!(axle.linkage() instanceof DragLink link)
+                || !(axle.gear() instanceof ArmGear gear)
+                || !(axle.beam().orElse(null) instanceof Beam.Sprung s)) {
             return Optional.empty();
         }
         Vector drag = BumpSteer.dragLink(axle, link, gear);
         if (s.trackBar().isEmpty()) {
-            return Optional.of(Phrase.of("The drag link stands at {0} to level, seen from the front; as the axle rises it swings, and "
-                    + "without a track bar nothing swings with it.", Quantity.angle(Math.abs(FrontView.slopeDeg(drag)))));
+            return Optional.of(Phrase.of(
+                    "The drag link stands at {0} to level, seen from the front; as the axle rises it swings, and "
+                            + "without a track bar nothing swings with it.",
+                    Quantity.angle(Math.abs(FrontView.slopeDeg(drag)))));
         }
         Vector bar = s.trackBar().get().axleEnd().minus(s.trackBar().get().bodyEnd());
-        return Optional.of(Phrase.of("Seen from the front the drag link slopes {0} and the track bar {1}; parallel and of one length "
-                + "({2} and {3} now) they would swing alike.", Quantity.angle(FrontView.slopeDeg(drag)),
-                Quantity.angle(FrontView.slopeDeg(bar)), Quantity.length(drag.norm()), Quantity.length(bar.norm())));
+        return Optional.of(Phrase.of(
+                "Seen from the front the drag link slopes {0} and the track bar {1}; parallel and of one length "
+                        + "({2} and {3} now) they would swing alike.",
+                Quantity.angle(FrontView.slopeDeg(drag)),
+                Quantity.angle(FrontView.slopeDeg(bar)),
+                Quantity.length(drag.norm()),
+                Quantity.length(bar.norm())));
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.findings;
+
 import java.util.List;
 import java.util.Optional;
 import mildtilt.catalogue.Catalogue;
@@ -18,8 +19,16 @@ public final class Checks {
 
     /** @param w holds what failed before, and makes every check on its own */
     public static List<Finding> of(
-            Job job, SteeringTrain train, Optional<ColumnFigures> column, Optional<SteerFigures> steer, Optional<TravelMap> map,
-            Optional<ArmMatch> match, Optional<ClearanceFigures> clearance, List<PartLoad> parts, Catalogue catalogue, GuardedAnalysis w) {
+            Job job,
+            SteeringTrain train,
+            Optional<ColumnFigures> column,
+            Optional<SteerFigures> steer,
+            Optional<TravelMap> map,
+            Optional<ArmMatch> match,
+            Optional<ClearanceFigures> clearance,
+            List<PartLoad> parts,
+            Catalogue catalogue,
+            GuardedAnalysis w) {
         column.ifPresent(c -> {
             new ColumnChecks(job, c).look(w);
             new SupportChecks(job, c, catalogue).look(w);

@@ -1,4 +1,5 @@
 package mildtilt.findings;
+
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -80,42 +81,72 @@ final class ColumnChecks {
         double limit = figures.limitsDeg().get(index);
         double over = deg - limit;
         Element where = new Element.JointAt(index);
-        List<Remedy> moves = over > 0 ? Stream.concat(JointMoves.withinLimits(job).stream(), turnedRack().stream()).toList() : List.of();
+        List<Remedy> moves = over > 0
+                ? Stream.concat(JointMoves.withinLimits(job).stream(), turnedRack().stream())
+                        .toList()
+                : List.of();
         String noMove = moves.isEmpty()
-                ? " No move of one joint alone cures it: move two, or share the bend among more joints." : "";
+                ? " No move of one joint alone cures it: move two, or share the bend among more joints."
+                : "";
         String when = range.at().isEmpty() ? "" : " with the " + range.at();
         String whose = limit < joint.maxAngleDeg() ? "the rule set's limit" : "its limit";
         boolean locked = Math.toRadians(now) > joint.kind().lockUpAngle() - 1e-6;
         if (locked) {
-            all.add(new Finding(Fault.JOINT_LOCKED, Severity.STOP, where,
+            all.add(new Finding(
+                    Fault.JOINT_LOCKED,
+                    Severity.STOP,
+                    where,
                     Phrase.of(Phrase.name(joint.name()) + " stands at {0} and can't turn at all.", Quantity.angle(now)),
                     "A single joint passes no rotation at a right angle or beyond: the column is solid." + noMove,
                     moves));
         } else if (over > 0) {
-            all.add(new Finding(Fault.JOINT_OVER_LIMIT, Severity.STOP, where,
-                    Phrase.of(Phrase.name(joint.name()) + (limit < joint.maxAngleDeg() && deg <= joint.maxAngleDeg() ? " stands too far over" : " binds")
+            all.add(new Finding(
+                    Fault.JOINT_OVER_LIMIT,
+                    Severity.STOP,
+                    where,
+                    Phrase.of(
+                            Phrase.name(joint.name())
+                                    + (limit < joint.maxAngleDeg() && deg <= joint.maxAngleDeg()
+                                            ? " stands too far over"
+                                            : " binds")
                                     + when + ": {0}, which is {1} over " + whose + " of {2}.",
-                            Quantity.angle(deg), Quantity.angle(over), Quantity.angle(limit)),
+                            Quantity.angle(deg),
+                            Quantity.angle(over),
+                            Quantity.angle(limit)),
                     (joint.kind() instanceof JointKind.Coupling
-                            ? "Beyond its limit a coupling tears its disc, a little in every turn."
-                            : "Beyond its limit the ears of one fork strike the other, twice in every turn. It may catch "
-                            + "under load, wear fast, or crack a fork.") + noMove,
+                                    ? "Beyond its limit a coupling tears its disc, a little in every turn."
+                                    : "Beyond its limit the ears of one fork strike the other, twice in every turn. It may catch "
+                                            + "under load, wear fast, or crack a fork.")
+                            + noMove,
                     moves));
         } else if (over > -Math.min(NEAR_LIMIT, 0.1 * limit)) {
-            all.add(new Finding(Fault.JOINT_OVER_LIMIT, Severity.LOOK, where,
-                    Phrase.of(Phrase.name(joint.name()) + " at {0}" + when + " is only {1} inside " + whose + " of {2}.",
-                            Quantity.angle(deg), Quantity.angle(-over), Quantity.angle(limit)),
-                    "A bracket tacked a degree out, or the frame flexing, would take it over.",
-                    List.of()).titled(joint.name() + " close to its limit"));
+            all.add(new Finding(
+                            Fault.JOINT_OVER_LIMIT,
+                            Severity.LOOK,
+                            where,
+                            Phrase.of(
+                                    Phrase.name(joint.name()) + " at {0}" + when + " is only {1} inside " + whose
+                                            + " of {2}.",
+                                    Quantity.angle(deg),
+                                    Quantity.angle(-over),
+                                    Quantity.angle(limit)),
+                            "A bracket tacked a degree out, or the frame flexing, would take it over.",
+                            List.of())
+                    .titled(joint.name() + " close to its limit"));
         }
     }
 
     /** A rack can be turned in its clamps without touching a rod: as far as leaves the joints most to spare. */
     private Optional<Remedy> turnedRack() {
-        return figures.tilt().flatMap(t -> t.suits().stream().max(Comparator.comparingDouble(GearTilt.Stretch::spareDeg)))
+        return figures.tilt()
+                .flatMap(t -> t.suits().stream().max(Comparator.comparingDouble(GearTilt.Stretch::spareDeg)))
                 .filter(s -> Math.abs(s.bestDeg()) > TURNED)
-                .map(s -> new Remedy(Phrase.of("Turn the rack {0} in its clamps, the top of its input " + (s.bestDeg() > 0 ? "forward" : "back"),
-                        Quantity.angle(Math.abs(s.bestDeg()))), j -> GearTilt.tilted(j, s.bestDeg())));
+                .map(s -> new Remedy(
+                        Phrase.of(
+                                "Turn the rack {0} in its clamps, the top of its input "
+                                        + (s.bestDeg() > 0 ? "forward" : "back"),
+                                Quantity.angle(Math.abs(s.bestDeg()))),
+                        j -> GearTilt.tilted(j, s.bestDeg())));
     }
 
     /** What a shaft's ends sit in must not stand in each other, whether the shaft is cut or used as it comes. */
@@ -124,15 +155,27 @@ final class ColumnChecks {
         double cut = figures.cutLengths().get(index);
         String name = Phrase.name(column.shafts().get(index).name());
         if (faces < -FACES_MEET) {
-            all.add(new Finding(Fault.NO_ROOM_FOR_SHAFT, Severity.STOP, new Element.ShaftAt(index),
-                    Phrase.of("No room for " + name + ": {0} between centres, and the faces of what its ends go into overlap by {1}.",
-                            Quantity.length(figures.shaftLengths().get(index)), Quantity.length(-faces)),
+            all.add(new Finding(
+                    Fault.NO_ROOM_FOR_SHAFT,
+                    Severity.STOP,
+                    new Element.ShaftAt(index),
+                    Phrase.of(
+                            "No room for " + name
+                                    + ": {0} between centres, and the faces of what its ends go into overlap by {1}.",
+                            Quantity.length(figures.shaftLengths().get(index)),
+                            Quantity.length(-faces)),
                     "Two forks can't be in one place. Move the centres apart, use shorter forks, or join the fittings directly.",
                     farther(index, -faces)));
         } else if (cut <= 0 && column.shafts().get(index).toCut()) {
-            all.add(new Finding(Fault.NO_ROOM_FOR_SHAFT, Severity.STOP, new Element.ShaftAt(index),
-                    Phrase.of("No room for " + name + ": {0} between centres leave nothing of it.", Quantity.length(figures.shaftLengths().get(index))),
-                    "Move the centres apart or join the fittings directly.", List.of()));
+            all.add(new Finding(
+                    Fault.NO_ROOM_FOR_SHAFT,
+                    Severity.STOP,
+                    new Element.ShaftAt(index),
+                    Phrase.of(
+                            "No room for " + name + ": {0} between centres leave nothing of it.",
+                            Quantity.length(figures.shaftLengths().get(index))),
+                    "Move the centres apart or join the fittings directly.",
+                    List.of()));
         }
         meetsCross(index, true, all);
         meetsCross(index, false, all);
@@ -147,10 +190,18 @@ final class ColumnChecks {
         }
         Vector along = column.axis(index).times(joint == index ? more : -more);
         Column moved = column.editJoint(joint, x -> x.withCentre(x.centre().plus(along)));
-        return moved.faceGap(index) >= 0 && IntStream.range(0, moved.shafts().size()).allMatch(i -> moved.faceGap(i) >= Math.min(0, column.faceGap(i)))
-                ? List.of(new Remedy(Phrase.of("Move " + Phrase.name(column.joints().get(joint).name()) + " {0} along " + Phrase.name(column.shafts().get(index).name())
-                        + (joint == index ? ", toward the gear" : ", toward the wheel"), Quantity.length(more)),
-                        j -> j.editColumn(c -> c.editJoint(joint, x -> x.withCentre(x.centre().plus(along)))))) : List.of();
+        return moved.faceGap(index) >= 0
+                        && IntStream.range(0, moved.shafts().size())
+                                .allMatch(i -> moved.faceGap(i) >= Math.min(0, column.faceGap(i)))
+                ? List.of(new Remedy(
+                        Phrase.of(
+                                "Move " + Phrase.name(column.joints().get(joint).name()) + " {0} along "
+                                        + Phrase.name(column.shafts().get(index).name())
+                                        + (joint == index ? ", toward the gear" : ", toward the wheel"),
+                                Quantity.length(more)),
+                        j -> j.editColumn(c ->
+                                c.editJoint(joint, x -> x.withCentre(x.centre().plus(along))))))
+                : List.of();
     }
 
     /** An end that goes in farther than the joint's centre meets its cross. */
@@ -160,15 +211,30 @@ final class ColumnChecks {
         if (!atJoint || fit.takeOff() == 0 || fit.engagement() <= fit.takeOff()) {
             return;
         }
-        String joint = Phrase.name(column.joints().get(gearEnd ? index : index - 1).name());
-        all.add(new Finding(Fault.NO_ROOM_FOR_SHAFT, Severity.STOP, new Element.ShaftAt(index), gearEnd ? "gear-end cross" : "wheel-end cross",
-                Phrase.of("The " + (gearEnd ? "gear" : "wheel") + " end of " + Phrase.name(column.shafts().get(index).name()) + " goes {0} into " + joint
-                        + ", past its centre: from face to centre there are {1}.", Quantity.length(fit.engagement()), Quantity.length(fit.takeOff())),
+        String joint =
+                Phrase.name(column.joints().get(gearEnd ? index : index - 1).name());
+        all.add(new Finding(
+                Fault.NO_ROOM_FOR_SHAFT,
+                Severity.STOP,
+                new Element.ShaftAt(index),
+                gearEnd ? "gear-end cross" : "wheel-end cross",
+                Phrase.of(
+                        "The " + (gearEnd ? "gear" : "wheel") + " end of "
+                                + Phrase.name(column.shafts().get(index).name()) + " goes {0} into " + joint
+                                + ", past its centre: from face to centre there are {1}.",
+                        Quantity.length(fit.engagement()),
+                        Quantity.length(fit.takeOff())),
                 Phrase.of("It meets the cross and the other fork, and the joint can't bend or turn."),
-                List.of(new Remedy(Phrase.of("Let it go in {0}, to the usual two thirds", Quantity.length(Math.floor(fit.takeOff() * 2 / 3))), j -> j.editColumn(c -> {
-                    double mm = Math.floor(fit.takeOff() * 2 / 3);
-                    return gearEnd ? c.editGearEndFit(index, f -> f.withEngagement(mm)) : c.editWheelEndFit(index, f -> f.withEngagement(mm));
-                })))));
+                List.of(new Remedy(
+                        Phrase.of(
+                                "Let it go in {0}, to the usual two thirds",
+                                Quantity.length(Math.floor(fit.takeOff() * 2 / 3))),
+                        j -> j.editColumn(c -> {
+                            double mm = Math.floor(fit.takeOff() * 2 / 3);
+                            return gearEnd
+                                    ? c.editGearEndFit(index, f -> f.withEngagement(mm))
+                                    : c.editWheelEndFit(index, f -> f.withEngagement(mm));
+                        })))));
     }
 
     private void ripple(Turning turning, List<Finding> all) {
@@ -179,12 +245,20 @@ final class ColumnChecks {
         }
         double best = turning.best().ripplePct();
         boolean clockedWrong = ripple - best > WORTHWHILE_GAIN;
-        String cause = !clockedWrong ? " No clocking of these shafts makes it less."
-                : best <= wanted ? " The forks are clocked wrong." : " The forks are clocked wrong; the best clocking leaves {2}.";
-        all.add(new Finding(Fault.RIPPLE, ripple > GRAVE_RIPPLE * wanted ? Severity.STOP : Severity.LOOK,
+        String cause = !clockedWrong
+                ? " No clocking of these shafts makes it less."
+                : best <= wanted
+                        ? " The forks are clocked wrong."
+                        : " The forks are clocked wrong; the best clocking leaves {2}.";
+        all.add(new Finding(
+                Fault.RIPPLE,
+                ripple > GRAVE_RIPPLE * wanted ? Severity.STOP : Severity.LOOK,
                 new Element.ShaftAt(worstClocked(turning)),
-                Phrase.of("The column turns unevenly: ripple {0}, wanted {1}." + cause,
-                        Quantity.percent(ripple), Quantity.percent(wanted), Quantity.percent(best)),
+                Phrase.of(
+                        "The column turns unevenly: ripple {0}, wanted {1}." + cause,
+                        Quantity.percent(ripple),
+                        Quantity.percent(wanted),
+                        Quantity.percent(best)),
                 "Twice in every turn the road wheels run quick and then slow against the hands: the wheel "
                         + "feels as if it catches, and it does not feel the same to left and right.",
                 clockings(turning)));
@@ -195,18 +269,32 @@ final class ColumnChecks {
         double wanted = Math.min(job.targets().ripplePct(), job.rules().ripplePct());
         // Where the forks are yet to be clocked, that comes first and changes this.
         if (Math.abs(feel.leftRightPct()) <= wanted / 2
-                || turning.transfer().ripplePct() > wanted && turning.transfer().ripplePct() - turning.best().ripplePct() > WORTHWHILE_GAIN) {
+                || turning.transfer().ripplePct() > wanted
+                        && turning.transfer().ripplePct() - turning.best().ripplePct() > WORTHWHILE_GAIN) {
             return;
         }
         List<Remedy> remedies = feel.choices().stream()
                 .filter(c -> Math.abs(c.leftRightPct()) < Math.abs(feel.leftRightPct()) / 2)
-                .map(c -> new Remedy(Phrase.of("Turn the whole train {0} " + (c.turnDeg() >= 0 ? "clockwise" : "anticlockwise")
-                                + " in hub and gear, wheel and gear left where they are: "
-                                + (Math.abs(c.leftRightPct()) > ALIKE ? "{1} apart then, as the hub's teeth fall, " : "alike both ways, ") + c.middle().label(),
-                        Quantity.angle(Math.abs(c.turnDeg())), Quantity.percent(Math.abs(c.leftRightPct()))), j -> j.editColumn(k -> k.withFirstForkDeg(c.firstForkDeg())))).toList();
+                .map(c -> new Remedy(
+                        Phrase.of(
+                                "Turn the whole train {0} " + (c.turnDeg() >= 0 ? "clockwise" : "anticlockwise")
+                                        + " in hub and gear, wheel and gear left where they are: "
+                                        + (Math.abs(c.leftRightPct()) > ALIKE
+                                                ? "{1} apart then, as the hub's teeth fall, "
+                                                : "alike both ways, ")
+                                        + c.middle().label(),
+                                Quantity.angle(Math.abs(c.turnDeg())),
+                                Quantity.percent(Math.abs(c.leftRightPct()))),
+                        j -> j.editColumn(k -> k.withFirstForkDeg(c.firstForkDeg()))))
+                .toList();
         String quicker = feel.leftRightPct() > 0 ? "left" : "right";
-        all.add(new Finding(Fault.LOPSIDED, Severity.LOOK, new Element.Wheel(),
-                Phrase.of("The wheel feels quicker to the " + quicker + " than the other way: {0} apart.", Quantity.percent(Math.abs(feel.leftRightPct()))),
+        all.add(new Finding(
+                Fault.LOPSIDED,
+                Severity.LOOK,
+                new Element.Wheel(),
+                Phrase.of(
+                        "The wheel feels quicker to the " + quicker + " than the other way: {0} apart.",
+                        Quantity.percent(Math.abs(feel.leftRightPct()))),
                 "The ripple that is left lies to one side of straight ahead. Clocking the whole train brings it round so that both "
                         + "ways feel alike; quicker in the middle darts on the straight, slower in the middle is calm there and quick on lock.",
                 remedies));
@@ -240,7 +328,8 @@ final class ColumnChecks {
         }
         if (turning.bestEach().size() > 1 && bestOfOne - turning.best().ripplePct() > WORTHWHILE_GAIN) {
             List<Double> every = turning.best().clockingDeg();
-            all.add(new Remedy(Phrase.of("Set all forks to the clocking worked out for the whole column"),
+            all.add(new Remedy(
+                    Phrase.of("Set all forks to the clocking worked out for the whole column"),
                     j -> j.editColumn(c -> {
                         Column changed = c;
                         for (int i = 0; i < every.size(); i++) {
@@ -257,13 +346,17 @@ final class ColumnChecks {
         if (ForkMark.isInLine(deg)) {
             return Phrase.of("Set the two forks of " + name + " in line");
         }
-        String how = switch (column.setting(shaft)) {
-            case ForkSetting.Stepped _ -> ForkMark.of(column, shaft, deg).teeth().isPresent()
-                    ? ": " + ForkMark.of(column, shaft, deg).teethText() : ", the nearest step its ends allow";
-            case ForkSetting.AnyAngle _, ForkSetting.Fixed _ -> "";
-        };
-        return Phrase.of("Clock the gear-end fork of " + name
-                + " {0} " + ForkMark.way(deg) + " from its wheel-end fork, seen from the wheel end" + how,
+        String how =
+                switch (column.setting(shaft)) {
+                    case ForkSetting.Stepped _ ->
+                        ForkMark.of(column, shaft, deg).teeth().isPresent()
+                                ? ": " + ForkMark.of(column, shaft, deg).teethText()
+                                : ", the nearest step its ends allow";
+                    case ForkSetting.AnyAngle _, ForkSetting.Fixed _ -> "";
+                };
+        return Phrase.of(
+                "Clock the gear-end fork of " + name + " {0} " + ForkMark.way(deg)
+                        + " from its wheel-end fork, seen from the wheel end" + how,
                 Quantity.angle(Math.abs(deg)));
     }
 

@@ -1,4 +1,5 @@
 package mildtilt.findings;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -50,11 +51,17 @@ final class EndChecks {
         }
 
         ShaftProfile seat(Column c) {
-            return towardGear ? c.shafts().get(shaft).gearEndSeat() : c.shafts().get(shaft).wheelEndSeat();
+            return towardGear
+                    ? c.shafts().get(shaft).gearEndSeat()
+                    : c.shafts().get(shaft).wheelEndSeat();
         }
 
         Column withSeat(Column c, ShaftProfile seat) {
-            return c.editShaft(shaft, s -> towardGear ? s.withEnds(s.wheelEnd(), Optional.of(seat)) : s.withEnds(Optional.of(seat), s.gearEnd()));
+            return c.editShaft(
+                    shaft,
+                    s -> towardGear
+                            ? s.withEnds(s.wheelEnd(), Optional.of(seat))
+                            : s.withEnds(Optional.of(seat), s.gearEnd()));
         }
 
         Column editFit(Column c, UnaryOperator<YokeDimensions> edit) {
@@ -62,14 +69,19 @@ final class EndChecks {
         }
 
         String label(Column c) {
-            return "The " + (towardGear ? "gear" : "wheel") + " end of " + Phrase.name(c.shafts().get(shaft).name());
+            return "The " + (towardGear ? "gear" : "wheel") + " end of "
+                    + Phrase.name(c.shafts().get(shaft).name());
         }
 
         /** What it goes into. */
         String into(Column c) {
-            return !towardGear && shaft == 0 ? "the steering wheel's hub"
-                    : towardGear && shaft == c.joints().size() ? "the gear's input"
-                    : Phrase.name(c.joints().get(towardGear ? shaft : shaft - 1).name());
+            return !towardGear && shaft == 0
+                    ? "the steering wheel's hub"
+                    : towardGear && shaft == c.joints().size()
+                            ? "the gear's input"
+                            : Phrase.name(c.joints()
+                                    .get(towardGear ? shaft : shaft - 1)
+                                    .name());
         }
     }
 
@@ -77,7 +89,10 @@ final class EndChecks {
         for (int i = 0; i < column.shafts().size(); i++) {
             for (boolean towardGear : new boolean[] {false, true}) {
                 End end = new End(i, towardGear);
-                w.check("The " + (towardGear ? "gear" : "wheel") + " end of " + column.shafts().get(i).name(), new Element.ShaftAt(i),
+                w.check(
+                        "The " + (towardGear ? "gear" : "wheel") + " end of "
+                                + column.shafts().get(i).name(),
+                        new Element.ShaftAt(i),
                         all -> end.fit(column).socket().ifPresent(s -> {
                             held(end, s, all);
                             engaged(end, s, all);
@@ -96,15 +111,29 @@ final class EndChecks {
         String into = end.into(column);
         Quantity own = Quantity.length(seat.diameter());
         Quantity bore = Quantity.length(socket.seat().diameter());
-        Phrase what = Phrase.of(end.label(column) + switch (fit) {
-            case TOO_LARGE -> " is {0} and does not go into " + into + " of {1}.";
-            case TOO_SMALL -> " is {0} and rattles in " + into + " of {1}.";
-            case OTHER_FORM -> ", " + seat.label() + " {0}, does not fit " + into + ", " + socket.seat().label() + " {1}.";
-            case OTHER_TEETH -> " has a " + seat.label() + " and " + into + " a " + socket.seat().label() + ".";
-            case OTHER_WIDTH -> " and " + into + " have " + (seat instanceof ShaftProfile.Keyed ? "keys" : "flats") + " of different widths.";
-            case FITS -> throw new IllegalStateException();
-        }, own, bore);
-        all.add(new Finding(Fault.ENDS_DO_NOT_FIT, Severity.STOP, new Element.ShaftAt(end.shaft()), what,
+        Phrase what = Phrase.of(
+                end.label(column)
+                        + switch (fit) {
+                            case TOO_LARGE -> " is {0} and does not go into " + into + " of {1}.";
+                            case TOO_SMALL -> " is {0} and rattles in " + into + " of {1}.";
+                            case OTHER_FORM ->
+                                ", " + seat.label() + " {0}, does not fit " + into + ", "
+                                        + socket.seat().label() + " {1}.";
+                            case OTHER_TEETH ->
+                                " has a " + seat.label() + " and " + into + " a "
+                                        + socket.seat().label() + ".";
+                            case OTHER_WIDTH ->
+                                " and " + into + " have " + (seat instanceof ShaftProfile.Keyed ? "keys" : "flats")
+                                        + " of different widths.";
+                            case FITS -> throw new IllegalStateException();
+                        },
+                own,
+                bore);
+        all.add(new Finding(
+                Fault.ENDS_DO_NOT_FIT,
+                Severity.STOP,
+                new Element.ShaftAt(end.shaft()),
+                what,
                 "An end that does not fit is never hammered on, filed to suit or shimmed with sheet. What the catalogue has is typical: measure both parts first.",
                 waysOut(end, socket, seat)));
     }
@@ -117,25 +146,50 @@ final class EndChecks {
         otherPart(end).ifPresent(all::add);
         boolean bothRound = seat instanceof ShaftProfile.Round && socket.seat() instanceof ShaftProfile.Round;
         if (bothRound && d > bore && d - bore <= TURN_DOWN * d) {
-            all.add(new Remedy(Phrase.of("Turn the end down from {0} to {1}, with a radius at the step", Quantity.length(d), Quantity.length(bore)),
+            all.add(new Remedy(
+                    Phrase.of(
+                            "Turn the end down from {0} to {1}, with a radius at the step",
+                            Quantity.length(d), Quantity.length(bore)),
                     j -> j.editColumn(c -> end.withSeat(c, new ShaftProfile.Round(bore)))));
         }
         if (bothRound && d > bore && d - bore <= BORE_OUT * bore) {
-            all.add(new Remedy(Phrase.of("Bore " + end.into(column) + " out from {0} to {1}, if its walls allow", Quantity.length(bore), Quantity.length(d)),
-                    j -> j.editColumn(c -> end.editFit(c, f -> f.withSocket(socket.withSeat(new ShaftProfile.Round(d)))))));
+            all.add(new Remedy(
+                    Phrase.of(
+                            "Bore " + end.into(column) + " out from {0} to {1}, if its walls allow",
+                            Quantity.length(bore),
+                            Quantity.length(d)),
+                    j -> j.editColumn(
+                            c -> end.editFit(c, f -> f.withSocket(socket.withSeat(new ShaftProfile.Round(d)))))));
         }
         if (bothRound && (bore - d) / 2 >= THINNEST_SLEEVE) {
-            all.add(new Remedy(Phrase.of("Sleeve the end out from {0} to {1}, pinned or as the rule set allows", Quantity.length(d), Quantity.length(bore)),
+            all.add(new Remedy(
+                    Phrase.of(
+                            "Sleeve the end out from {0} to {1}, pinned or as the rule set allows",
+                            Quantity.length(d), Quantity.length(bore)),
                     j -> j.editColumn(c -> end.withSeat(c, new ShaftProfile.Round(bore)))));
         }
         if (!bothRound) {
-            all.add(new Remedy(Phrase.of("Put an adapter on the end: " + seat.label() + " {0} to " + socket.seat().label() + " {1}", Quantity.length(d),
-                    Quantity.length(bore)), j -> j.editColumn(c -> end.withSeat(c, socket.seat()))));
+            all.add(new Remedy(
+                    Phrase.of(
+                            "Put an adapter on the end: " + seat.label() + " {0} to "
+                                    + socket.seat().label() + " {1}",
+                            Quantity.length(d),
+                            Quantity.length(bore)),
+                    j -> j.editColumn(c -> end.withSeat(c, socket.seat()))));
         }
-        if (shaft.toCut() && shaft.profile() instanceof ShaftProfile.Round && rules.accepts(Retention.WELD) && !(end.shaft() == 0 && !end.towardGear())
+        if (shaft.toCut()
+                && shaft.profile() instanceof ShaftProfile.Round
+                && rules.accepts(Retention.WELD)
+                && !(end.shaft() == 0 && !end.towardGear())
                 && !(end.shaft() == column.joints().size() && end.towardGear())) {
-            all.add(new Remedy(Phrase.of("Take a weld-on fork bored for {0}", Quantity.length(shaft.diameter())), j -> j.editColumn(c -> end.withSeat(
-                    end.editFit(c, f -> f.withSocket(new Socket(new ShaftProfile.Round(shaft.diameter()), Retention.WELD))), new ShaftProfile.Round(shaft.diameter())))));
+            all.add(new Remedy(
+                    Phrase.of("Take a weld-on fork bored for {0}", Quantity.length(shaft.diameter())),
+                    j -> j.editColumn(c -> end.withSeat(
+                            end.editFit(
+                                    c,
+                                    f -> f.withSocket(
+                                            new Socket(new ShaftProfile.Round(shaft.diameter()), Retention.WELD))),
+                            new ShaftProfile.Round(shaft.diameter())))));
         }
         return all;
     }
@@ -147,8 +201,14 @@ final class EndChecks {
             return Optional.empty();
         }
         Joint was = column.joints().get(index);
-        return catalogue.jointLike(was, column.shafts().get(index).gearEndSeat(), column.shafts().get(index + 1).wheelEndSeat(), EndFit.SLIP)
-                .map(part -> new Remedy(Phrase.of("Take another part: " + Phrase.name(part.name()) + " (typical sizes)"),
+        return catalogue
+                .jointLike(
+                        was,
+                        column.shafts().get(index).gearEndSeat(),
+                        column.shafts().get(index + 1).wheelEndSeat(),
+                        EndFit.SLIP)
+                .map(part -> new Remedy(
+                        Phrase.of("Take another part: " + Phrase.name(part.name()) + " (typical sizes)"),
                         j -> j.editColumn(c -> TrainEdits.swapped(c, index, part))));
     }
 
@@ -161,16 +221,26 @@ final class EndChecks {
         if (rules.accepts(hold)) {
             return;
         }
-        all.add(new Finding(Fault.HOLD_NOT_ACCEPTED, Severity.STOP, new Element.ShaftAt(end.shaft()),
-                Phrase.of(end.label(column) + " is kept by a " + hold.label() + ", which the rule set \"" + Phrase.name(rules.name()) + "\" does not accept."),
-                "What keeps a fork on its shaft must not be able to work loose. " + Phrase.name(rules.locking()), otherHold(end, socket)));
+        all.add(new Finding(
+                Fault.HOLD_NOT_ACCEPTED,
+                Severity.STOP,
+                new Element.ShaftAt(end.shaft()),
+                Phrase.of(end.label(column) + " is kept by a " + hold.label() + ", which the rule set \""
+                        + Phrase.name(rules.name()) + "\" does not accept."),
+                "What keeps a fork on its shaft must not be able to work loose. " + Phrase.name(rules.locking()),
+                otherHold(end, socket)));
     }
 
     private void welded(End end, Socket socket, List<Finding> all) {
         boolean forbidden = rules.welding() == Welding.FORBIDDEN;
-        all.add(new Finding(Fault.WELDED_SHAFT, forbidden ? Severity.STOP : Severity.LOOK, new Element.ShaftAt(end.shaft()),
-                Phrase.of(end.label(column) + " is welded into " + end.into(column) + (forbidden ? ", which the rule set \"" + Phrase.name(rules.name()) + "\" forbids."
-                        : ": the rule set \"" + Phrase.name(rules.name()) + "\" wants that weld tested.")),
+        all.add(new Finding(
+                Fault.WELDED_SHAFT,
+                forbidden ? Severity.STOP : Severity.LOOK,
+                new Element.ShaftAt(end.shaft()),
+                Phrase.of(end.label(column) + " is welded into " + end.into(column)
+                        + (forbidden
+                                ? ", which the rule set \"" + Phrase.name(rules.name()) + "\" forbids."
+                                : ": the rule set \"" + Phrase.name(rules.name()) + "\" wants that weld tested.")),
                 "Authorities differ on welds in a steering shaft: some forbid any, some want them made by a licensed welder and tested after. Ask the local one "
                         + "before cutting. A weld costs no length and clocks to any angle; a bolted fork can be taken off again and needs no test.",
                 forbidden ? otherHold(end, socket) : List.of()));
@@ -179,7 +249,8 @@ final class EndChecks {
     private List<Remedy> otherHold(End end, Socket socket) {
         for (Retention h : new Retention[] {Retention.PINCH_BOLT, Retention.SET_SCREW, Retention.NUT}) {
             if (h != socket.hold() && rules.accepts(h)) {
-                return List.of(new Remedy(Phrase.of("Keep it with a " + h.label()),
+                return List.of(new Remedy(
+                        Phrase.of("Keep it with a " + h.label()),
                         j -> j.editColumn(c -> end.editFit(c, f -> f.withSocket(socket.withHold(h))))));
             }
         }
@@ -195,10 +266,20 @@ final class EndChecks {
         if (is >= least - 1e-6) {
             return;
         }
-        all.add(new Finding(Fault.ENGAGEMENT_SHORT, is < TAPE * least ? Severity.STOP : Severity.LOOK, new Element.ShaftAt(end.shaft()), end.towardGear() ? "gear end" : "wheel end",
-                Phrase.of(end.label(column) + " goes {0} into " + end.into(column) + "; the rule set wants {1}.", Quantity.length(is), Quantity.length(least)),
-                Phrase.of("A short end rocks in its bore and works the " + socket.hold().label() + " loose; then it comes out, and the wheel turns nothing. " + Phrase.name(rules.locking())),
-                List.of(new Remedy(Phrase.of("Let it go in {0}, if the bore is that deep", Quantity.length(least)),
+        all.add(new Finding(
+                Fault.ENGAGEMENT_SHORT,
+                is < TAPE * least ? Severity.STOP : Severity.LOOK,
+                new Element.ShaftAt(end.shaft()),
+                end.towardGear() ? "gear end" : "wheel end",
+                Phrase.of(
+                        end.label(column) + " goes {0} into " + end.into(column) + "; the rule set wants {1}.",
+                        Quantity.length(is),
+                        Quantity.length(least)),
+                Phrase.of("A short end rocks in its bore and works the "
+                        + socket.hold().label() + " loose; then it comes out, and the wheel turns nothing. "
+                        + Phrase.name(rules.locking())),
+                List.of(new Remedy(
+                        Phrase.of("Let it go in {0}, if the bore is that deep", Quantity.length(least)),
                         j -> j.editColumn(c -> end.editFit(c, f -> f.withEngagement(least)))))));
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.findings;
+
 import static mildtilt.findings.Fault.Group.BINDS;
 import static mildtilt.findings.Fault.Group.BREAKS_RULES;
 import static mildtilt.findings.Fault.Group.DOES_NOT_FIT;

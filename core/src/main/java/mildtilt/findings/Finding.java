@@ -1,4 +1,5 @@
 package mildtilt.findings;
+
 import java.util.List;
 import java.util.Optional;
 import mildtilt.job.Element;
@@ -16,7 +17,14 @@ import mildtilt.units.Quantity;
  * @param brief what a row of a list says, where the fault's own words and the first figure of {@code what} do not do
  */
 public record Finding(
-        Fault fault, Severity severity, Element element, String about, Phrase what, Phrase why, List<Remedy> remedies, Brief brief) {
+        Fault fault,
+        Severity severity,
+        Element element,
+        String about,
+        Phrase what,
+        Phrase why,
+        List<Remedy> remedies,
+        Brief brief) {
 
     /**
      * What is shown of a finding in one line.
@@ -38,7 +46,14 @@ public record Finding(
      */
     public record At(double steeringWheelDeg, double travelLeft, double travelRight) {}
 
-    public Finding(Fault fault, Severity severity, Element element, String about, Phrase what, Phrase why, List<Remedy> remedies) {
+    public Finding(
+            Fault fault,
+            Severity severity,
+            Element element,
+            String about,
+            Phrase what,
+            Phrase why,
+            List<Remedy> remedies) {
         this(fault, severity, element, about, what, why, remedies, Brief.USUAL);
     }
 
@@ -71,7 +86,8 @@ public record Finding(
 
     /** With the place in the range where it is worst. */
     Finding at(double steeringWheelDeg, double travelLeft, double travelRight) {
-        return brief(new Brief(brief.headline, brief.figure, Optional.of(new At(steeringWheelDeg, travelLeft, travelRight))));
+        return brief(new Brief(
+                brief.headline, brief.figure, Optional.of(new At(steeringWheelDeg, travelLeft, travelRight))));
     }
 
     private Finding brief(Brief b) {

@@ -1,4 +1,5 @@
 package mildtilt.findings;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -51,11 +52,18 @@ final class GeometryChecks {
         for (Side way : Side.values()) {
             WeightLift lift = figures.lift().get(way);
             if (lift.leastMm() < -SINKS) {
-                all.add(new Finding(Fault.WEIGHT_TURNS_AWAY, Severity.STOP, new Element.Knuckles(),
-                        Phrase.of("The vehicle's own weight turns the wheels away from straight ahead: turned " + way.label() + " to {0} of steering wheel, "
-                                + "the axle has sunk by {1}.", Quantity.angle(Math.abs(lift.atDeg())), Quantity.length(-lift.leastMm())),
-                        Phrase.of("Weight should lift as the wheels turn, so that it brings them back. Here it falls to the lock by itself and has to be held. It comes of a steer "
-                                + "axis that leans outward at the top, or the wrong way fore and aft. Look whether left and right, or top and bottom, are swapped."),
+                all.add(new Finding(
+                        Fault.WEIGHT_TURNS_AWAY,
+                        Severity.STOP,
+                        new Element.Knuckles(),
+                        Phrase.of(
+                                "The vehicle's own weight turns the wheels away from straight ahead: turned "
+                                        + way.label() + " to {0} of steering wheel, " + "the axle has sunk by {1}.",
+                                Quantity.angle(Math.abs(lift.atDeg())),
+                                Quantity.length(-lift.leastMm())),
+                        Phrase.of(
+                                "Weight should lift as the wheels turn, so that it brings them back. Here it falls to the lock by itself and has to be held. It comes of a steer "
+                                        + "axis that leans outward at the top, or the wrong way fore and aft. Look whether left and right, or top and bottom, are swapped."),
                         List.of()));
                 return;
             }
@@ -65,20 +73,37 @@ final class GeometryChecks {
     private void trail(Side side, List<Finding> all) {
         double trail = figures.knuckle(side).mechanicalTrail();
         double caster = figures.knuckle(side).casterDeg();
-        if (trail >= usual.trailMin() && trail <= usual.trailMax() || side == Side.RIGHT && alike(all, Fault.TRAIL_RUNS_AWAY)) {
+        if (trail >= usual.trailMin() && trail <= usual.trailMax()
+                || side == Side.RIGHT && alike(all, Fault.TRAIL_RUNS_AWAY)) {
             return;
         }
         boolean behind = trail < -NO_TRAIL;
         Phrase what = behind
-                ? Phrase.of("The " + side.label() + " wheel runs away by itself: its steer axis meets the ground {0} behind where the tyre stands (caster {1}).",
-                        Quantity.length(-trail), Quantity.angle(caster))
-                : Phrase.of("The " + side.label() + " wheel's trail is {0} (caster {1}); {2} to {3} is usual.", Quantity.length(trail), Quantity.angle(caster),
-                        Quantity.length(usual.trailMin()), Quantity.length(usual.trailMax()));
-        all.add(new Finding(Fault.TRAIL_RUNS_AWAY, behind ? Severity.STOP : Severity.LOOK, new Element.Knuckles(), side.label(), what, Phrase.of(behind
-                ? "A wheel trails behind its steer axis as a castor does. With the axis behind it, it swings round to one side as soon as it rolls, the harder the "
-                        + "faster it goes. Lean the tops of the steer axes back."
-                : trail < usual.trailMin() ? "With so little trail the wheels do not come back by themselves after a turn."
-                        : "So much trail makes the steering heavy, and shakes at speed."), List.of()));
+                ? Phrase.of(
+                        "The " + side.label()
+                                + " wheel runs away by itself: its steer axis meets the ground {0} behind where the tyre stands (caster {1}).",
+                        Quantity.length(-trail),
+                        Quantity.angle(caster))
+                : Phrase.of(
+                        "The " + side.label() + " wheel's trail is {0} (caster {1}); {2} to {3} is usual.",
+                        Quantity.length(trail),
+                        Quantity.angle(caster),
+                        Quantity.length(usual.trailMin()),
+                        Quantity.length(usual.trailMax()));
+        all.add(new Finding(
+                Fault.TRAIL_RUNS_AWAY,
+                behind ? Severity.STOP : Severity.LOOK,
+                new Element.Knuckles(),
+                side.label(),
+                what,
+                Phrase.of(
+                        behind
+                                ? "A wheel trails behind its steer axis as a castor does. With the axis behind it, it swings round to one side as soon as it rolls, the harder the "
+                                        + "faster it goes. Lean the tops of the steer axes back."
+                                : trail < usual.trailMin()
+                                        ? "With so little trail the wheels do not come back by themselves after a turn."
+                                        : "So much trail makes the steering heavy, and shakes at speed."),
+                List.of()));
     }
 
     private static boolean alike(List<Finding> all, Fault fault) {
@@ -89,14 +114,23 @@ final class GeometryChecks {
         KnucklePose k = figures.knuckle(side);
         List<Phrase> off = new ArrayList<>();
         if (k.casterDeg() < usual.casterMinDeg() || k.casterDeg() > usual.casterMaxDeg()) {
-            off.add(Phrase.of("caster {0}, usual {1} to {2}", Quantity.angle(k.casterDeg()), Quantity.angle(usual.casterMinDeg()), Quantity.angle(usual.casterMaxDeg())));
+            off.add(Phrase.of(
+                    "caster {0}, usual {1} to {2}",
+                    Quantity.angle(k.casterDeg()),
+                    Quantity.angle(usual.casterMinDeg()),
+                    Quantity.angle(usual.casterMaxDeg())));
         }
         if (k.kingpinInclinationDeg() < usual.kingpinMinDeg() || k.kingpinInclinationDeg() > usual.kingpinMaxDeg()) {
-            off.add(Phrase.of("kingpin inclination {0}, usual {1} to {2}", Quantity.angle(k.kingpinInclinationDeg()), Quantity.angle(usual.kingpinMinDeg()),
+            off.add(Phrase.of(
+                    "kingpin inclination {0}, usual {1} to {2}",
+                    Quantity.angle(k.kingpinInclinationDeg()),
+                    Quantity.angle(usual.kingpinMinDeg()),
                     Quantity.angle(usual.kingpinMaxDeg())));
         }
         if (Math.abs(k.scrubRadius()) > usual.scrubMax()) {
-            off.add(Phrase.of("scrub radius {0}, usual up to {1} either way", Quantity.length(k.scrubRadius()), Quantity.length(usual.scrubMax())));
+            off.add(Phrase.of(
+                    "scrub radius {0}, usual up to {1} either way",
+                    Quantity.length(k.scrubRadius()), Quantity.length(usual.scrubMax())));
         }
         if (off.isEmpty() || side == Side.RIGHT && alike(all, Fault.STEER_AXIS_UNUSUAL)) {
             return;
@@ -105,23 +139,39 @@ final class GeometryChecks {
         for (int i = 0; i < off.size(); i++) {
             what = what.then(i == 0 ? "" : "; ").then(off.get(i));
         }
-        all.add(new Finding(Fault.STEER_AXIS_UNUSUAL, Severity.LOOK, new Element.Knuckles(), side.label(), what.then("."),
-                Phrase.of("Caster and inclination bring the wheels back to straight ahead, scrub lets bumps and brakes pull at the hands. A mistyped point shows here first. "
-                        + "If that is intended, widen the limits of the rule set \"" + set + "\"."), List.of()));
+        all.add(new Finding(
+                Fault.STEER_AXIS_UNUSUAL,
+                Severity.LOOK,
+                new Element.Knuckles(),
+                side.label(),
+                what.then("."),
+                Phrase.of(
+                        "Caster and inclination bring the wheels back to straight ahead, scrub lets bumps and brakes pull at the hands. A mistyped point shows here first. "
+                                + "If that is intended, widen the limits of the rule set \"" + set + "\"."),
+                List.of()));
     }
 
     /** A vehicle pulls to the side where the axes of both sides differ. */
     private void twins(List<Finding> all) {
         double caster = figures.left().casterDeg() - figures.right().casterDeg();
-        double inclination = figures.left().kingpinInclinationDeg() - figures.right().kingpinInclinationDeg();
+        double inclination =
+                figures.left().kingpinInclinationDeg() - figures.right().kingpinInclinationDeg();
         if (Math.max(Math.abs(caster), Math.abs(inclination)) <= usual.apartDeg()) {
             return;
         }
         boolean ofCaster = Math.abs(caster) >= Math.abs(inclination);
-        all.add(new Finding(Fault.STEER_AXIS_UNUSUAL, Severity.LOOK, new Element.Knuckles(), "apart",
-                Phrase.of("The steer axes of left and right differ by {0} in " + (ofCaster ? "caster" : "kingpin inclination") + "; up to {1} is usual.",
-                        Quantity.angle(ofCaster ? Math.abs(caster) : Math.abs(inclination)), Quantity.angle(usual.apartDeg())),
-                Phrase.of("The vehicle pulls to the side with less caster, all the time."), List.of()));
+        all.add(new Finding(
+                Fault.STEER_AXIS_UNUSUAL,
+                Severity.LOOK,
+                new Element.Knuckles(),
+                "apart",
+                Phrase.of(
+                        "The steer axes of left and right differ by {0} in "
+                                + (ofCaster ? "caster" : "kingpin inclination") + "; up to {1} is usual.",
+                        Quantity.angle(ofCaster ? Math.abs(caster) : Math.abs(inclination)),
+                        Quantity.angle(usual.apartDeg())),
+                Phrase.of("The vehicle pulls to the side with less caster, all the time."),
+                List.of()));
     }
 
     private void toe(List<Finding> all) {
@@ -133,20 +183,43 @@ final class GeometryChecks {
         }
         Optional<Double> reads = figures.ackermannAt20Pct();
         Optional<Double> without = figures.ackermannWithoutToePct();
-        Phrase why = Phrase.of("Toe drags the tyres sideways all the time: they wear in no time, and the vehicle wanders. Set it to nought or a little in, with the tie rods.");
+        Phrase why = Phrase.of(
+                "Toe drags the tyres sideways all the time: they wear in no time, and the vehicle wanders. Set it to nought or a little in, with the tie rods.");
         if (reads.isPresent() && without.isPresent() && Math.abs(reads.get() - without.get()) > 5) {
-            why = why.then(Phrase.of(" It makes Ackermann read {0}; with the wheels straight it is {1}.", Quantity.percent(reads.get()), Quantity.percent(without.get())));
+            why = why.then(Phrase.of(
+                    " It makes Ackermann read {0}; with the wheels straight it is {1}.",
+                    Quantity.percent(reads.get()), Quantity.percent(without.get())));
         }
-        all.add(new Finding(Fault.STATIC_TOE, Math.abs(worst) > GRAVE_TOE * usual.toeDeg() ? Severity.STOP : Severity.LOOK, new Element.TieRods(),
-                Phrase.of("Straight ahead the wheels stand toed " + (worst > 0 ? "in" : "out") + ": left {0}, right {1}; up to {2} each is usual.", Quantity.angle(Math.abs(left)),
-                        Quantity.angle(Math.abs(right)), Quantity.angle(usual.toeDeg())), why, List.of()));
+        all.add(new Finding(
+                Fault.STATIC_TOE,
+                Math.abs(worst) > GRAVE_TOE * usual.toeDeg() ? Severity.STOP : Severity.LOOK,
+                new Element.TieRods(),
+                Phrase.of(
+                        "Straight ahead the wheels stand toed " + (worst > 0 ? "in" : "out")
+                                + ": left {0}, right {1}; up to {2} each is usual.",
+                        Quantity.angle(Math.abs(left)),
+                        Quantity.angle(Math.abs(right)),
+                        Quantity.angle(usual.toeDeg())),
+                why,
+                List.of()));
     }
 
     private void rollSteer(List<Finding> all) {
-        figures.rollSteer().filter(r -> Math.abs(r) > usual.rollSteer()).ifPresent(r -> all.add(new Finding(Fault.ROLL_STEER, Severity.LOOK, new Element.TieRods(),
-                Phrase.of("Roll " + (r > 0 ? "understeer" : "oversteer") + ": for every degree the body leans, the wheels steer {0} " + (r > 0 ? "out of" : "into")
-                        + " the turn; up to {1} is usual.", Quantity.angle(Math.abs(r)), Quantity.angle(usual.rollSteer())),
-                r > 0 ? "Roll understeer makes the vehicle run wide as it leans, and wander over uneven ground."
-                        : "Roll oversteer turns the vehicle in farther as it leans; it darts, and in a fast swerve it can spin.", List.of())));
+        figures.rollSteer()
+                .filter(r -> Math.abs(r) > usual.rollSteer())
+                .ifPresent(r -> all.add(new Finding(
+                        Fault.ROLL_STEER,
+                        Severity.LOOK,
+                        new Element.TieRods(),
+                        Phrase.of(
+                                "Roll " + (r > 0 ? "understeer" : "oversteer")
+                                        + ": for every degree the body leans, the wheels steer {0} "
+                                        + (r > 0 ? "out of" : "into") + " the turn; up to {1} is usual.",
+                                Quantity.angle(Math.abs(r)),
+                                Quantity.angle(usual.rollSteer())),
+                        r > 0
+                                ? "Roll understeer makes the vehicle run wide as it leans, and wander over uneven ground."
+                                : "Roll oversteer turns the vehicle in farther as it leans; it darts, and in a fast swerve it can spin.",
+                        List.of())));
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.findings;
+
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Comparator;
@@ -64,8 +65,16 @@ public final class GuardedAnalysis {
             LOG.error("{} could not be worked out", part, e);
             cause = "Mild Tilt itself has a fault here. ";
         }
-        findings.add(new Finding(Fault.NOT_WORKED_OUT, Severity.STOP, at, part, Phrase.of(Phrase.name(part) + " could not be worked out."),
-                Phrase.of(Phrase.name(cause) + "Nothing is known of this part: do not take it as fine. All else on this page is worked out. "
-                        + "Look for a size or a point that is far from any real vehicle's, most likely the last one changed, and correct it."), List.of()));
+        findings.add(new Finding(
+                Fault.NOT_WORKED_OUT,
+                Severity.STOP,
+                at,
+                part,
+                Phrase.of(Phrase.name(part) + " could not be worked out."),
+                Phrase.of(
+                        Phrase.name(cause)
+                                + "Nothing is known of this part: do not take it as fine. All else on this page is worked out. "
+                                + "Look for a size or a point that is far from any real vehicle's, most likely the last one changed, and correct it."),
+                List.of()));
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.findings;
+
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -49,18 +50,23 @@ final class JointMoves {
         }
         if (joint == 0) {
             Direction along = column.axis(0);
-            return List.of(new Heading("along the column, towards the gear", along),
+            return List.of(
+                    new Heading("along the column, towards the gear", along),
                     new Heading("along the column, towards the wheel", along.reversed()));
         }
         if (joint == column.joints().size() - 1) {
             Direction along = column.axis(joint + 1);
-            return List.of(new Heading("along the gear's input axis, towards the gear", along),
+            return List.of(
+                    new Heading("along the gear's input axis, towards the gear", along),
                     new Heading("along the gear's input axis, away from the gear", along.reversed()));
         }
         return List.of(
-                new Heading("forward", Vector.X.direction()), new Heading("back", Vector.X.negated().direction()),
-                new Heading("to the left", Vector.Y.direction()), new Heading("to the right", Vector.Y.negated().direction()),
-                new Heading("up", Vector.Z.direction()), new Heading("down", Vector.Z.negated().direction()));
+                new Heading("forward", Vector.X.direction()),
+                        new Heading("back", Vector.X.negated().direction()),
+                new Heading("to the left", Vector.Y.direction()),
+                        new Heading("to the right", Vector.Y.negated().direction()),
+                new Heading("up", Vector.Z.direction()),
+                        new Heading("down", Vector.Z.negated().direction()));
     }
 
     private static Optional<Move> smallest(Job job, Column column, int joint, Heading way) {
@@ -102,7 +108,9 @@ final class JointMoves {
     private static Remedy remedy(Column column, Move m) {
         Vector by = m.way.direction.times(m.mm);
         return new Remedy(
-                Phrase.of("Move " + Phrase.name(column.joints().get(m.joint).name()) + " {0} " + m.way.word, Quantity.length(m.mm)),
+                Phrase.of(
+                        "Move " + Phrase.name(column.joints().get(m.joint).name()) + " {0} " + m.way.word,
+                        Quantity.length(m.mm)),
                 job -> job.editColumn(c -> moved(c, m.joint, by)));
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.findings;
+
 import java.util.List;
 import java.util.Optional;
 import mildtilt.geometry.ImpossibleGeometryException;
@@ -39,8 +40,10 @@ final class LinkageMoves {
                 if (there.isPresent() && (there.get() - wantedPct) * sign >= 0) {
                     double out = way * firstThatReaches(job, way, step - 4, step, wantedPct, sign);
                     return List.of(new Remedy(
-                            Phrase.of("Move both tie-rod points {0} " + (out > 0 ? "outboard" : "inboard")
-                                    + "; see that they clear the rims", Quantity.length(Math.abs(out))),
+                            Phrase.of(
+                                    "Move both tie-rod points {0} " + (out > 0 ? "outboard" : "inboard")
+                                            + "; see that they clear the rims",
+                                    Quantity.length(Math.abs(out))),
                             j -> armsMoved(j, out)));
                 }
             }
@@ -110,7 +113,10 @@ final class LinkageMoves {
     private static double bumpSteer(Job job, double up) {
         try {
             Job raised = job.editAxle(a -> gearRaised(a, up));
-            return BumpSteer.worstDeg(new SteeringTrain(raised), job.vehicle().normalDroop(), job.vehicle().normalBump());
+            return BumpSteer.worstDeg(
+                    new SteeringTrain(raised),
+                    job.vehicle().normalDroop(),
+                    job.vehicle().normalBump());
         } catch (ImpossibleGeometryException e) {
             return Double.POSITIVE_INFINITY;
         }

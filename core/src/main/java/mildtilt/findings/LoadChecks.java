@@ -1,5 +1,5 @@
 package mildtilt.findings;
-import java.util.ArrayList;
+
 import java.util.List;
 import mildtilt.geometry.Side;
 import mildtilt.job.Element;
@@ -29,8 +29,10 @@ final class LoadChecks {
 
     void look(GuardedAnalysis w) {
         w.check("How square the tie rods pull", new Element.TieRods(), this::rake);
-        w.check("The force at the rim", new Element.Wheel(), all -> figures.effort().ifPresent(e -> effort(e, all)));
-        w.check("The strength of the rods", new Element.TieRods(), all -> figures.rodLoads().forEach(l -> rod(l, all)));
+        w.check("The force at the rim", new Element.Wheel(), all -> figures.effort()
+                .ifPresent(e -> effort(e, all)));
+        w.check("The strength of the rods", new Element.TieRods(), all -> figures.rodLoads()
+                .forEach(l -> rod(l, all)));
     }
 
     private void rake(List<Finding> all) {
@@ -39,14 +41,24 @@ final class LoadChecks {
             if (rake == null || rake.worstDeg() <= job.targets().rakeDeg()) {
                 continue;
             }
-            all.add(new Finding(Fault.RAKED_ROD, Severity.LOOK, new Element.TieRods(),
-                    Phrase.of("The " + side.label() + " tie rod is raked up to {0} in plan, at {1} of steering wheel; wanted at most {2}.",
-                            Quantity.angle(rake.worstDeg()), Quantity.angle(rake.steeringWheelDeg()),
+            all.add(new Finding(
+                    Fault.RAKED_ROD,
+                    Severity.LOOK,
+                    new Element.TieRods(),
+                    Phrase.of(
+                            "The " + side.label()
+                                    + " tie rod is raked up to {0} in plan, at {1} of steering wheel; wanted at most {2}.",
+                            Quantity.angle(rake.worstDeg()),
+                            Quantity.angle(rake.steeringWheelDeg()),
                             Quantity.angle(job.targets().rakeDeg())),
                     Phrase.of("A raked rod pulls partly sideways on the gear: ")
-                            .then(rake.forceFactor().map(f -> Phrase.of("it carries {0} of the force a square one would, bends ", Quantity.percent(100 * f)))
+                            .then(rake.forceFactor()
+                                    .map(f -> Phrase.of(
+                                            "it carries {0} of the force a square one would, bends ",
+                                            Quantity.percent(100 * f)))
                                     .orElse(Phrase.of("it all but pulls along where it should pull across, bends ")))
-                            .then("what its inner end sits on, and part of the gear's travel is lost. Move the gear fore or aft toward the arms' ends."),
+                            .then(
+                                    "what its inner end sits on, and part of the gear's travel is lost. Move the gear fore or aft toward the arms' ends."),
                     List.of()));
             return;
         }
@@ -55,8 +67,12 @@ final class LoadChecks {
     private void effort(Effort e, List<Finding> all) {
         double limit = job.targets().rimForce();
         if (e.worstParked() > limit) {
-            all.add(new Finding(Fault.HEAVY, Severity.LOOK, new Element.Wheel(),
-                    Phrase.of("Parked, the rim wants up to {0}; the chosen limit is {1}. Creeping it is {2}.",
+            all.add(new Finding(
+                    Fault.HEAVY,
+                    Severity.LOOK,
+                    new Element.Wheel(),
+                    Phrase.of(
+                            "Parked, the rim wants up to {0}; the chosen limit is {1}. Creeping it is {2}.",
                             Quantity.force(e.worstParked()), Quantity.force(limit), Quantity.force(e.worstCreeping())),
                     "Longer knuckle arms, a slower gear, a larger steering wheel, less scrub or narrower tyres ease it; each costs "
                             + "lock, turns or room. Worked out for dry ground with the engine off.",
@@ -65,24 +81,40 @@ final class LoadChecks {
     }
 
     private void rod(RodLoad l, List<Finding> all) {
-        Element where = switch (l.rod()) {
-            case LEFT_TIE_ROD, RIGHT_TIE_ROD, TIE_ROD -> new Element.TieRods();
-            case CENTRE_LINK, DRAG_LINK, DRAG_ROD, SHORT_LINK -> new Element.DrivenRod();
-        };
+        Element where =
+                switch (l.rod()) {
+                    case LEFT_TIE_ROD, RIGHT_TIE_ROD, TIE_ROD -> new Element.TieRods();
+                    case CENTRE_LINK, DRAG_LINK, DRAG_ROD, SHORT_LINK -> new Element.DrivenRod();
+                };
         double crank = crank(l.rod());
         double wanted = job.targets().bucklingMargin();
-        l.bucklingMargin().filter(m -> m < wanted).ifPresent(m ->
-                all.add(new Finding(Fault.ROD_BUCKLES, m < STOP_MARGIN ? Severity.STOP : Severity.LOOK, where,
-                        Phrase.of("The " + l.rod().label() + " carries {0} parked, and buckles at {1} that; wanted {2}.",
-                                Quantity.force(l.force()), Quantity.times(m), Quantity.times(wanted)),
+        l.bucklingMargin()
+                .filter(m -> m < wanted)
+                .ifPresent(m -> all.add(new Finding(
+                        Fault.ROD_BUCKLES,
+                        m < STOP_MARGIN ? Severity.STOP : Severity.LOOK,
+                        where,
+                        Phrase.of(
+                                "The " + l.rod().label() + " carries {0} parked, and buckles at {1} that; wanted {2}.",
+                                Quantity.force(l.force()),
+                                Quantity.times(m),
+                                Quantity.times(wanted)),
                         "A rod that buckles lets both wheels go their own way. A kerb adds to the parked load. Larger tube helps "
                                 + "most: its stiffness grows with the third power of its diameter.",
                         List.of())));
         l.yieldMargin().filter(_ -> crank > 0).ifPresent(m -> {
             if (m < 2) {
-                all.add(new Finding(Fault.ROD_BENDS, m < STOP_MARGIN ? Severity.STOP : Severity.LOOK, where,
-                        Phrase.of("The cranked " + l.rod().label() + " stands {0} off its line: parked, its stress is {1}, which leaves "
-                                        + "{2} to yield.", Quantity.length(crank), Quantity.stress(l.stress().orElse(0.0)), Quantity.times(m)),
+                all.add(new Finding(
+                        Fault.ROD_BENDS,
+                        m < STOP_MARGIN ? Severity.STOP : Severity.LOOK,
+                        where,
+                        Phrase.of(
+                                "The cranked " + l.rod().label()
+                                        + " stands {0} off its line: parked, its stress is {1}, which leaves "
+                                        + "{2} to yield.",
+                                Quantity.length(crank),
+                                Quantity.stress(l.stress().orElse(0.0)),
+                                Quantity.times(m)),
                         "A cranked rod is bent by every push. A straight rod with a raised arm carries the same force with a "
                                 + "fraction of the stress; a cranked one needs a heavier section.",
                         List.of()));
@@ -91,6 +123,10 @@ final class LoadChecks {
     }
 
     private double crank(Rod rod) {
-        return job.axle().flatMap(a -> a.rodEnds(rod)).flatMap(RodEnds::tube).map(RodTube::crank).orElse(0.0);
+        return job.axle()
+                .flatMap(a -> a.rodEnds(rod))
+                .flatMap(RodEnds::tube)
+                .map(RodTube::crank)
+                .orElse(0.0);
     }
 }

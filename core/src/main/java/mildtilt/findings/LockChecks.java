@@ -1,4 +1,5 @@
 package mildtilt.findings;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -30,6 +31,7 @@ final class LockChecks {
 
     /** A gear is looked for off its middle by up to this, mm or degrees. */
     private static final double FARTHEST = 60;
+
     private static final int STEPS = 12;
     private static final int HALVINGS = 18;
 
@@ -58,18 +60,30 @@ final class LockChecks {
             return List.of();
         }
         Phrase what = lock
-                ? Phrase.of("Full lock is {0} of inner wheel to the left and {1} to the right, with {2} and {3} of steering wheel.", Quantity.angle(l), Quantity.angle(r),
-                        Quantity.turns(turnsLeft), Quantity.turns(turnsRight))
-                : Phrase.of("The steering wheel turns {0} to the left lock and {1} to the right one.", Quantity.turns(turnsLeft), Quantity.turns(turnsRight));
-        Phrase feel = ratios(Math.min(l, r) / 2).map(x -> Phrase.of(" To bring the inner wheel to {0} it takes {1} to the left and {2} to the right.",
-                Quantity.angle(Math.min(l, r) / 2), Quantity.turns(x[0]), Quantity.turns(x[1]))).orElse(Phrase.of(""));
+                ? Phrase.of(
+                        "Full lock is {0} of inner wheel to the left and {1} to the right, with {2} and {3} of steering wheel.",
+                        Quantity.angle(l), Quantity.angle(r), Quantity.turns(turnsLeft), Quantity.turns(turnsRight))
+                : Phrase.of(
+                        "The steering wheel turns {0} to the left lock and {1} to the right one.",
+                        Quantity.turns(turnsLeft), Quantity.turns(turnsRight));
+        Phrase feel = ratios(Math.min(l, r) / 2)
+                .map(x -> Phrase.of(
+                        " To bring the inner wheel to {0} it takes {1} to the left and {2} to the right.",
+                        Quantity.angle(Math.min(l, r) / 2), Quantity.turns(x[0]), Quantity.turns(x[1])))
+                .orElse(Phrase.of(""));
         List<Cause> causes = causes();
-        Phrase why = Phrase.of("The vehicle turns tighter one way than the other, and the hands learn the wrong feel. ").then(ends());
+        Phrase why = Phrase.of("The vehicle turns tighter one way than the other, and the hands learn the wrong feel. ")
+                .then(ends());
         for (Cause c : causes.stream().limit(1).toList()) {
             why = why.then(" Likely cause: ").then(c.why).then(".");
         }
-        return List.of(new Finding(Fault.LOCK_UNEQUAL, lock && Math.min(l, r) < GRAVE * Math.max(l, r) ? Severity.STOP : Severity.LOOK, new Element.GearElement(),
-                what.then(feel), why, causes.stream().map(c -> c.remedy).toList()));
+        return List.of(new Finding(
+                Fault.LOCK_UNEQUAL,
+                lock && Math.min(l, r) < GRAVE * Math.max(l, r) ? Severity.STOP : Severity.LOOK,
+                new Element.GearElement(),
+                what.then(feel),
+                why,
+                causes.stream().map(c -> c.remedy).toList()));
     }
 
     /** Turns of the steering wheel to an angle of the inner wheel, to the left and to the right. */
@@ -77,8 +91,11 @@ final class LockChecks {
         SteeringTrain train = new SteeringTrain(job);
         double[] turns = new double[2];
         for (Side way : Side.values()) {
-            Optional<Double> sw = figures.rows().stream().filter(x -> x.steeringWheelDeg() * way.sign() > 0).filter(x -> x.turn().filter(t -> t.innerDeg() >= innerDeg).isPresent())
-                    .map(x -> Math.abs(x.steeringWheelDeg())).min(Double::compare);
+            Optional<Double> sw = figures.rows().stream()
+                    .filter(x -> x.steeringWheelDeg() * way.sign() > 0)
+                    .filter(x -> x.turn().filter(t -> t.innerDeg() >= innerDeg).isPresent())
+                    .map(x -> Math.abs(x.steeringWheelDeg()))
+                    .min(Double::compare);
             if (sw.isEmpty()) {
                 return Optional.empty();
             }
@@ -92,7 +109,10 @@ final class LockChecks {
         double high = past;
         for (int i = 0; i < 40; i++) {
             double mid = (low + high) / 2;
-            boolean there = train.pose(way.sign() * mid, 0, 0).assembled().map(a -> way.sign() * a.knuckle(way).steerDeg() >= innerDeg).orElse(true);
+            boolean there = train.pose(way.sign() * mid, 0, 0)
+                    .assembled()
+                    .map(a -> way.sign() * a.knuckle(way).steerDeg() >= innerDeg)
+                    .orElse(true);
             low = there ? low : mid;
             high = there ? mid : high;
         }
@@ -102,7 +122,8 @@ final class LockChecks {
     private Phrase ends() {
         LockLimits.Hit l = figures.lock(Side.LEFT).hit();
         LockLimits.Hit r = figures.lock(Side.RIGHT).hit();
-        return Phrase.of("To the left the " + l.limit().label() + " ends it, to the right the " + r.limit().label() + ".");
+        return Phrase.of("To the left the " + l.limit().label() + " ends it, to the right the "
+                + r.limit().label() + ".");
     }
 
     private record Cause(Phrase why, Remedy remedy) {}
@@ -112,14 +133,37 @@ final class LockChecks {
         List<Cause> all = new ArrayList<>();
         stops().ifPresent(all::add);
         switch (job.axle().orElseThrow().gear()) {
-            case RackAndPinion r -> equal(s -> job.editAxle(a -> a.withGear(r.withCentre(r.centre().plus(r.axis().times(s))))), FARTHEST).ifPresent(s -> all.add(new Cause(
-                    Phrase.of("the rack stands {0} too far to the " + (s > 0 ? "right" : "left") + ", so that one tie rod is longer than the other", Quantity.length(Math.abs(s))),
-                    new Remedy(Phrase.of("Move the rack {0} to the " + (s > 0 ? "left" : "right") + " and set both tie rods anew", Quantity.length(Math.abs(s))),
-                            j -> j.editAxle(a -> a.editRack(x -> x.withCentre(r.centre().plus(r.axis().times(s)))))))));
-            case ArmGear g -> equal(deg -> turned(job, g, deg), FARTHEST).ifPresent(deg -> all.add(new Cause(
-                    Phrase.of("the gear's arm stands {0} off its middle straight ahead", Quantity.angle(Math.abs(deg))).then(rodChange(g, deg)),
-                    new Remedy(Phrase.of("Set the gear's arm {0} " + (deg > 0 ? "on" : "back") + " about its shaft, straight ahead", Quantity.angle(Math.abs(deg))).then(rodChange(g, deg)),
-                            j -> turned(j, g, deg)))));
+            case RackAndPinion r ->
+                equal(
+                                s -> job.editAxle(a -> a.withGear(
+                                        r.withCentre(r.centre().plus(r.axis().times(s))))),
+                                FARTHEST)
+                        .ifPresent(s -> all.add(new Cause(
+                                Phrase.of(
+                                        "the rack stands {0} too far to the " + (s > 0 ? "right" : "left")
+                                                + ", so that one tie rod is longer than the other",
+                                        Quantity.length(Math.abs(s))),
+                                new Remedy(
+                                        Phrase.of(
+                                                "Move the rack {0} to the " + (s > 0 ? "left" : "right")
+                                                        + " and set both tie rods anew",
+                                                Quantity.length(Math.abs(s))),
+                                        j -> j.editAxle(a -> a.editRack(x -> x.withCentre(
+                                                r.centre().plus(r.axis().times(s)))))))));
+            case ArmGear g ->
+                equal(deg -> turned(job, g, deg), FARTHEST)
+                        .ifPresent(deg -> all.add(new Cause(
+                                Phrase.of(
+                                                "the gear's arm stands {0} off its middle straight ahead",
+                                                Quantity.angle(Math.abs(deg)))
+                                        .then(rodChange(g, deg)),
+                                new Remedy(
+                                        Phrase.of(
+                                                        "Set the gear's arm {0} " + (deg > 0 ? "on" : "back")
+                                                                + " about its shaft, straight ahead",
+                                                        Quantity.angle(Math.abs(deg)))
+                                                .then(rodChange(g, deg)),
+                                        j -> turned(j, g, deg)))));
         }
         return all;
     }
@@ -134,8 +178,13 @@ final class LockChecks {
         SteeringTrain after = new SteeringTrain(turned(job, g, deg));
         for (Rod rod : new Rod[] {Rod.DRAG_LINK, Rod.DRAG_ROD, Rod.SHORT_LINK, Rod.CENTRE_LINK}) {
             if (before.axle().orElseThrow().lengths().containsKey(rod)) {
-                double by = after.axle().orElseThrow().lengths().get(rod) - before.axle().orElseThrow().lengths().get(rod);
-                return Math.abs(by) < 0.05 ? Phrase.of("") : Phrase.of("; the " + rod.label() + " is then {0} " + (by > 0 ? "longer" : "shorter"), Quantity.length(Math.abs(by)));
+                double by = after.axle().orElseThrow().lengths().get(rod)
+                        - before.axle().orElseThrow().lengths().get(rod);
+                return Math.abs(by) < 0.05
+                        ? Phrase.of("")
+                        : Phrase.of(
+                                "; the " + rod.label() + " is then {0} " + (by > 0 ? "longer" : "shorter"),
+                                Quantity.length(Math.abs(by)));
             }
         }
         return Phrase.of("");
@@ -145,15 +194,24 @@ final class LockChecks {
     private Optional<Cause> stops() {
         WheelLimits left = job.axle().orElseThrow().corner(Side.LEFT).limits();
         WheelLimits right = job.axle().orElseThrow().corner(Side.RIGHT).limits();
-        boolean byStop = figures.lock(Side.LEFT).hit().limit() == Limit.KNUCKLE_STOP || figures.lock(Side.RIGHT).hit().limit() == Limit.KNUCKLE_STOP;
-        if (!byStop || left.equals(right) || left.stopInner().isEmpty() && right.stopInner().isEmpty()) {
+        boolean byStop = figures.lock(Side.LEFT).hit().limit() == Limit.KNUCKLE_STOP
+                || figures.lock(Side.RIGHT).hit().limit() == Limit.KNUCKLE_STOP;
+        if (!byStop
+                || left.equals(right)
+                || left.stopInner().isEmpty() && right.stopInner().isEmpty()) {
             return Optional.empty();
         }
-        double common = Math.min(left.stopInner().orElse(90.0), right.stopInner().orElse(90.0));
+        double common =
+                Math.min(left.stopInner().orElse(90.0), right.stopInner().orElse(90.0));
         Job alike = alike(job, common);
-        return difference(alike).filter(d -> Math.abs(d) <= job.rules().geometry().lockApartDeg()).map(_ -> new Cause(
-                Phrase.of("the knuckle stops are not set alike"),
-                new Remedy(Phrase.of("Set both knuckle stops at {0} with the wheel inside", Quantity.angle(common)), j -> alike(j, common))));
+        return difference(alike)
+                .filter(d -> Math.abs(d) <= job.rules().geometry().lockApartDeg())
+                .map(_ -> new Cause(
+                        Phrase.of("the knuckle stops are not set alike"),
+                        new Remedy(
+                                Phrase.of(
+                                        "Set both knuckle stops at {0} with the wheel inside", Quantity.angle(common)),
+                                j -> alike(j, common))));
     }
 
     private static Job alike(Job job, double stop) {
@@ -161,7 +219,8 @@ final class LockChecks {
             Corner l = a.corner(Side.LEFT);
             Corner r = a.corner(Side.RIGHT);
             WheelLimits both = l.limits().withStops(Optional.of(stop), Optional.empty());
-            return a.withCorner(Side.LEFT, l.withLimits(both)).withCorner(Side.RIGHT, r.withLimits(r.limits().withStops(Optional.of(stop), Optional.empty())));
+            return a.withCorner(Side.LEFT, l.withLimits(both))
+                    .withCorner(Side.RIGHT, r.withLimits(r.limits().withStops(Optional.of(stop), Optional.empty())));
         });
     }
 
@@ -180,7 +239,9 @@ final class LockChecks {
                 if (a.isPresent() && b.isPresent() && a.get() * b.get() <= 0) {
                     double at = halved(changed, from, to, a.get());
                     double rounded = Math.rint(at * 10) / 10;
-                    boolean alike = attempt(changed, rounded).filter(d -> Math.abs(d) <= job.rules().geometry().lockApartDeg() / 2).isPresent();
+                    boolean alike = attempt(changed, rounded)
+                            .filter(d -> Math.abs(d) <= job.rules().geometry().lockApartDeg() / 2)
+                            .isPresent();
                     return alike && rounded != 0 ? Optional.of(rounded) : Optional.empty();
                 }
             }
@@ -217,7 +278,9 @@ final class LockChecks {
         double[] inner = new double[2];
         for (Side way : Side.values()) {
             LockLimits.Hit hit = LockLimits.stop(train, job, way);
-            Optional<Double> deg = train.pose(hit.steeringWheelDeg() * (1 - 1e-9), 0, 0).assembled().map(a -> way.sign() * a.knuckle(way).steerDeg());
+            Optional<Double> deg = train.pose(hit.steeringWheelDeg() * (1 - 1e-9), 0, 0)
+                    .assembled()
+                    .map(a -> way.sign() * a.knuckle(way).steerDeg());
             if (deg.isEmpty()) {
                 return Optional.empty();
             }

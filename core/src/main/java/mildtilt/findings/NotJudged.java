@@ -1,4 +1,5 @@
 package mildtilt.findings;
+
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -45,14 +46,24 @@ public record NotJudged(String matter, Element element, Phrase missing) {
     /** The same of an M10 bolt, 58 mm². */
     static final double M10_PULL = 0.7 * 580 * 58;
 
-    public static List<NotJudged> of(Job job, Optional<ColumnFigures> column, Optional<SteerFigures> steer, Optional<ClearanceFigures> clearance) {
+    public static List<NotJudged> of(
+            Job job,
+            Optional<ColumnFigures> column,
+            Optional<SteerFigures> steer,
+            Optional<ClearanceFigures> clearance) {
         Gatherer g = new Gatherer(job);
         if (job.column().isPresent()) {
             g.column(job.column().get(), column);
         } else {
             g.add("The column", new Element.GearElement(), "from the hands to the gear there is nothing in this job");
         }
-        job.axle().ifPresentOrElse(a -> g.axle(a, steer), () -> g.add("Gear, linkage and wheels", new Element.Wheel(), "behind the column there is nothing in this job"));
+        job.axle()
+                .ifPresentOrElse(
+                        a -> g.axle(a, steer),
+                        () -> g.add(
+                                "Gear, linkage and wheels",
+                                new Element.Wheel(),
+                                "behind the column there is nothing in this job"));
         g.room(clearance);
         g.always();
         return List.copyOf(g.all);
@@ -73,7 +84,10 @@ public record NotJudged(String matter, Element element, Phrase missing) {
         /** One line for all that lack the same. */
         void group(String matter, Map<String, Element> who, String missing) {
             if (!who.isEmpty()) {
-                add(matter, who.values().iterator().next(), missing + ": " + who.keySet().stream().map(Phrase::name).collect(Collectors.joining(", ")));
+                add(
+                        matter,
+                        who.values().iterator().next(),
+                        missing + ": " + who.keySet().stream().map(Phrase::name).collect(Collectors.joining(", ")));
             }
         }
 
@@ -89,7 +103,8 @@ public record NotJudged(String matter, Element element, Phrase missing) {
                 if (c.joints().get(i).swingDiameter().isEmpty()) {
                     swing.put(c.joints().get(i).name(), at);
                 }
-                if (c.joints().get(i).wheelSide().socket().isEmpty() || c.joints().get(i).gearSide().socket().isEmpty()) {
+                if (c.joints().get(i).wheelSide().socket().isEmpty()
+                        || c.joints().get(i).gearSide().socket().isEmpty()) {
                     bores.put(c.joints().get(i).name(), at);
                 }
             }
@@ -103,10 +118,15 @@ public record NotJudged(String matter, Element element, Phrase missing) {
             group("A joint's strength", torque, "the most torque its maker allows not given");
             group("How much room a joint sweeps", swing, "the circle its ears and screws sweep not given");
             if (c.gear().axis().isEmpty()) {
-                add("Whether the last shaft is in line with the gear's input", new Element.GearElement(), "which way the input points not measured");
+                add(
+                        "Whether the last shaft is in line with the gear's input",
+                        new Element.GearElement(),
+                        "which way the input points not measured");
             }
             clamps(c, figures);
-            add("Bolts and welds of the column's brackets", c.tube().isPresent() ? new Element.Tube() : new Element.Wheel(),
+            add(
+                    "Bolts and welds of the column's brackets",
+                    c.tube().isPresent() ? new Element.Tube() : new Element.Wheel(),
                     "no size is asked for; the bearings' side loads are on the page of the column");
         }
 
@@ -116,23 +136,37 @@ public record NotJudged(String matter, Element element, Phrase missing) {
             double least = Double.POSITIVE_INFINITY;
             double most = 0;
             for (int i = 0; i < c.joints().size(); i++) {
-                for (YokeDimensions f : List.of(c.joints().get(i).wheelSide(), c.joints().get(i).gearSide())) {
-                    Optional<Socket> s = f.socket().filter(x -> x.seat() instanceof ShaftProfile.Round && (x.hold() == Retention.PINCH_BOLT || x.hold() == Retention.SET_SCREW));
+                for (YokeDimensions f :
+                        List.of(c.joints().get(i).wheelSide(), c.joints().get(i).gearSide())) {
+                    Optional<Socket> s = f.socket()
+                            .filter(x -> x.seat() instanceof ShaftProfile.Round
+                                    && (x.hold() == Retention.PINCH_BOLT || x.hold() == Retention.SET_SCREW));
                     if (s.isPresent()) {
                         round.put(c.joints().get(i).name(), new Element.JointAt(i));
                         least = Math.min(least, s.get().seat().diameter());
                         int joint = i;
-                        most = Math.max(most, figures.flatMap(ColumnFigures::load).map(l -> l.joints().get(joint).torque()).orElse(0.0));
+                        most = Math.max(
+                                most,
+                                figures.flatMap(ColumnFigures::load)
+                                        .map(l -> l.joints().get(joint).torque())
+                                        .orElse(0.0));
                     }
                 }
             }
             if (round.isEmpty()) {
                 return;
             }
-            all.add(new NotJudged("A round shaft in a fork without teeth", round.values().iterator().next(), Phrase.of("clamped alone it would slip: by friction an M8 bolt holds {0} and "
-                    + "an M10 {1}" + (most > 0 ? ", where a heavy pull asks {2}" : "") + ". See that bolt or screw lies in a notch or dimple of the shaft, or weld, key or tooth it: "
-                    + round.keySet().stream().map(Phrase::name).collect(Collectors.joining(", ")),
-                    Quantity.torque(clamp(M8_PULL, least)), Quantity.torque(clamp(M10_PULL, least)), Quantity.torque(most))));
+            all.add(new NotJudged(
+                    "A round shaft in a fork without teeth",
+                    round.values().iterator().next(),
+                    Phrase.of(
+                            "clamped alone it would slip: by friction an M8 bolt holds {0} and "
+                                    + "an M10 {1}" + (most > 0 ? ", where a heavy pull asks {2}" : "")
+                                    + ". See that bolt or screw lies in a notch or dimple of the shaft, or weld, key or tooth it: "
+                                    + round.keySet().stream().map(Phrase::name).collect(Collectors.joining(", ")),
+                            Quantity.torque(clamp(M8_PULL, least)),
+                            Quantity.torque(clamp(M10_PULL, least)),
+                            Quantity.torque(most))));
         }
 
         /** Torque that a clamp holds by friction: pressed together by the bolt's pull on two lines, each holds half of μ F d; N·mm. */
@@ -147,14 +181,17 @@ public record NotJudged(String matter, Element element, Phrase missing) {
             Map<String, Element> tubes = new LinkedHashMap<>();
             Map<String, Element> make = new LinkedHashMap<>();
             Map<String, Element> holes = new LinkedHashMap<>();
-            for (Rod rod : steer.map(s -> s.lengths().keySet().stream().sorted().toList()).orElse(List.of())) {
+            for (Rod rod : steer.map(s -> s.lengths().keySet().stream().sorted().toList())
+                    .orElse(List.of())) {
                 Element at = MakingChecks.element(rod);
                 Optional<RodEnds> e = axle.rodEnds(rod);
                 Optional<RodMakeUp> made = job.making().rod(rod);
                 if (e.flatMap(RodEnds::outerBolt).isEmpty()) {
                     bolts.put(rod.label() + ", outer end", at);
                 }
-                if (e.flatMap(RodEnds::innerBolt).isEmpty() && made.filter(m -> m.inner().part().stud() instanceof Stud.OnGear).isEmpty()) {
+                if (e.flatMap(RodEnds::innerBolt).isEmpty()
+                        && made.filter(m -> m.inner().part().stud() instanceof Stud.OnGear)
+                                .isEmpty()) {
                     bolts.put(rod.label() + ", inner end", at);
                 }
                 if (e.flatMap(RodEnds::allowedDeg).isEmpty()) {
@@ -167,14 +204,18 @@ public record NotJudged(String matter, Element element, Phrase missing) {
                     make.put(rod.label(), at);
                 }
                 for (boolean outer : new boolean[] {true, false}) {
-                    made.map(m -> m.end(outer)).filter(x -> x.hole().isEmpty() && !(x.part().stud() instanceof Stud.OnGear))
+                    made.map(m -> m.end(outer))
+                            .filter(x -> x.hole().isEmpty() && !(x.part().stud() instanceof Stud.OnGear))
                             .ifPresent(_ -> holes.put(rod.label() + (outer ? ", outer end" : ", inner end"), at));
                 }
             }
             group("How far a rod end tilts", bolts, "its bolt's direction not given");
             group("Whether a rod end tilts too far", tilts, "the tilt it allows not given");
             if (job.vehicle().loads().isEmpty()) {
-                add("Effort, and every load on rods, arms and rod ends", new Element.Tyres(), "the mass on the front axle not given");
+                add(
+                        "Effort, and every load on rods, arms and rod ends",
+                        new Element.Tyres(),
+                        "the mass on the front axle not given");
             } else {
                 group("Whether a rod buckles", tubes, "its tube not given");
             }
@@ -188,11 +229,16 @@ public record NotJudged(String matter, Element element, Phrase missing) {
         }
 
         void arms(SteeredAxle axle) {
-            List<Piece.ArmOf> plates = job.making().pieces().stream().filter(Piece.ArmPlate.class::isInstance).map(p -> ((Piece.ArmPlate) p).of()).toList();
+            List<Piece.ArmOf> plates = job.making().pieces().stream()
+                    .filter(Piece.ArmPlate.class::isInstance)
+                    .map(p -> ((Piece.ArmPlate) p).of())
+                    .toList();
             Map<String, Element> arms = new LinkedHashMap<>();
             for (Piece.ArmOf of : Piece.ArmOf.values()) {
                 if (!plates.contains(of) && of.length(axle).isPresent()) {
-                    arms.put(of.label(), of == Piece.ArmOf.GEAR_ARM ? new Element.GearArm() : new Element.SteeringArms());
+                    arms.put(
+                            of.label(),
+                            of == Piece.ArmOf.GEAR_ARM ? new Element.GearArm() : new Element.SteeringArms());
                 }
             }
             group("Whether an arm bends", arms, "no plate of it is given, with its thickness and root");
@@ -201,13 +247,27 @@ public record NotJudged(String matter, Element element, Phrase missing) {
         /** What the gear pushes its mounts with is told, not judged. */
         void gearBolts(List<RodLoad> loads) {
             // Both tie rods pull at a rack together; an arm's gear is pushed by the one rod at its arm.
-            boolean together = loads.stream().noneMatch(l -> MakingChecks.element(l.rod()) instanceof Element.DrivenRod);
-            Stream<RodLoad> on = loads.stream().filter(l -> together || MakingChecks.element(l.rod()) instanceof Element.DrivenRod);
-            double force = on.mapToDouble(l -> Stream.of(l.force(), l.kerbForce().orElse(0.0), l.pullForce().orElse(0.0)).max(Double::compare).orElse(0.0)).sum();
+            boolean together =
+                    loads.stream().noneMatch(l -> MakingChecks.element(l.rod()) instanceof Element.DrivenRod);
+            Stream<RodLoad> on =
+                    loads.stream().filter(l -> together || MakingChecks.element(l.rod()) instanceof Element.DrivenRod);
+            double force = on.mapToDouble(l -> Stream.of(
+                                    l.force(),
+                                    l.kerbForce().orElse(0.0),
+                                    l.pullForce().orElse(0.0))
+                            .max(Double::compare)
+                            .orElse(0.0))
+                    .sum();
             if (force > 0) {
-                all.add(new NotJudged("The gear's bolts and bracket", new Element.GearElement(), Phrase.of("no size is asked for; they must hold {0} along the rods (heavy pull, kerb or "
-                        + "parked, the most), and what its lever does besides. Clamped plates hold by friction: " + (int) Math.max(2, Math.ceil(force / (CLAMP_FRICTION * M10_PULL)))
-                        + " bolts M10 of class 8.8 for that force alone", Quantity.force(force))));
+                all.add(new NotJudged(
+                        "The gear's bolts and bracket",
+                        new Element.GearElement(),
+                        Phrase.of(
+                                "no size is asked for; they must hold {0} along the rods (heavy pull, kerb or "
+                                        + "parked, the most), and what its lever does besides. Clamped plates hold by friction: "
+                                        + (int) Math.max(2, Math.ceil(force / (CLAMP_FRICTION * M10_PULL)))
+                                        + " bolts M10 of class 8.8 for that force alone",
+                                Quantity.force(force))));
             }
         }
 
@@ -221,7 +281,10 @@ public record NotJudged(String matter, Element element, Phrase missing) {
         }
 
         void always() {
-            add("Fatigue, blows at speed, heat, the quality of welds and of bought parts", new Element.Wheel(), "no program sees them: inspection, test, and whoever is answerable for the vehicle");
+            add(
+                    "Fatigue, blows at speed, heat, the quality of welds and of bought parts",
+                    new Element.Wheel(),
+                    "no program sees them: inspection, test, and whoever is answerable for the vehicle");
         }
     }
 }

@@ -1,5 +1,5 @@
 package mildtilt.findings;
-import java.util.ArrayList;
+
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -33,7 +33,10 @@ final class PartChecks {
 
     void look(GuardedAnalysis w) {
         w.check("The strength of the linkage's parts", new Element.TieRods(), all -> parts.forEach(p -> part(p, all)));
-        w.check("The strength of the rods at the kerb", new Element.TieRods(), all -> steer.ifPresent(s -> s.rodLoads().forEach(l -> rod(s, l, all))));
+        w.check(
+                "The strength of the rods at the kerb",
+                new Element.TieRods(),
+                all -> steer.ifPresent(s -> s.rodLoads().forEach(l -> rod(s, l, all))));
     }
 
     /** Nothing may yield at the kerb or under the heavy pull; parked, which is every day, the rule set's margin is kept. */
@@ -57,37 +60,65 @@ final class PartChecks {
         double force = p.force(worst).orElseThrow();
         double margin = p.margin(worst).orElseThrow();
         Severity severity = margin < 1 ? Severity.STOP : Severity.LOOK;
-        Element at = plate(p).<Element>map(a -> a.of() == Piece.ArmOf.GEAR_ARM ? new Element.GearArm() : new Element.SteeringArms()).orElseGet(() -> MakingChecks.element(p.rod()));
-        all.add(new Finding(p.kind() == Kind.ARM_PLATE ? Fault.ARM_WEAK : Fault.ROD_END_WEAK, severity, at, p.id().text(),
-                Phrase.of((p.kind() == Kind.ARM_PLATE ? "" : "The ") + Phrase.name(p.what()) + " " + (margin < 1 ? "yields " : "has little in hand ") + worst.label() + ": {0} in its rod give it {1}, and it yields at {2}; margin {3}, wanted {4}.",
-                        Quantity.force(force), Quantity.stress(p.stress(worst) * force), Quantity.stress(p.yield()), Quantity.times(margin), Quantity.times(wanted(worst))),
-                Phrase.of(why(p.kind())), thicker(p, least)));
+        Element at = plate(p).<Element>map(
+                        a -> a.of() == Piece.ArmOf.GEAR_ARM ? new Element.GearArm() : new Element.SteeringArms())
+                .orElseGet(() -> MakingChecks.element(p.rod()));
+        all.add(new Finding(
+                p.kind() == Kind.ARM_PLATE ? Fault.ARM_WEAK : Fault.ROD_END_WEAK,
+                severity,
+                at,
+                p.id().text(),
+                Phrase.of(
+                        (p.kind() == Kind.ARM_PLATE ? "" : "The ") + Phrase.name(p.what()) + " "
+                                + (margin < 1 ? "yields " : "has little in hand ") + worst.label()
+                                + ": {0} in its rod give it {1}, and it yields at {2}; margin {3}, wanted {4}.",
+                        Quantity.force(force),
+                        Quantity.stress(p.stress(worst) * force),
+                        Quantity.stress(p.yield()),
+                        Quantity.times(margin),
+                        Quantity.times(wanted(worst))),
+                Phrase.of(why(p.kind())),
+                thicker(p, least)));
     }
 
     /** The piece that an arm's plate is; empty for all else. */
     private Optional<Piece.ArmPlate> plate(PartLoad p) {
-        return job.making().pieces().stream().filter(_ -> p.kind() == Kind.ARM_PLATE).filter(x -> x.id().equals(p.id()))
-                .map(Piece.ArmPlate.class::cast).findFirst();
+        return job.making().pieces().stream()
+                .filter(_ -> p.kind() == Kind.ARM_PLATE)
+                .filter(x -> x.id().equals(p.id()))
+                .map(Piece.ArmPlate.class::cast)
+                .findFirst();
     }
 
     private static String why(Kind kind) {
         return switch (kind) {
-            case ARM_PLATE -> "An arm that bends changes every angle, and one that was bent back breaks. Reckoned as plain structural steel plate with the hole at its root cut out. "
-                    + "Thicker plate helps in proportion, more metal round the root hole with its square.";
+            case ARM_PLATE ->
+                "An arm that bends changes every angle, and one that was bent back breaks. Reckoned as plain structural steel plate with the hole at its root cut out. "
+                        + "Thicker plate helps in proportion, more metal round the root hole with its square.";
             case SHANK -> "A shank that gives lets go of the wheel. Take a larger end, and a body to go with it.";
-            case STUD -> "Held on one side only, a bolt bends: its ball stands off the arm. Hold it on both sides, or take a larger end.";
-            case THREAD -> "Thread that shears lets go of the wheel. Screw the shank in further, or take a body of better steel.";
+            case STUD ->
+                "Held on one side only, a bolt bends: its ball stands off the arm. Hold it on both sides, or take a larger end.";
+            case THREAD ->
+                "Thread that shears lets go of the wheel. Screw the shank in further, or take a body of better steel.";
         };
     }
 
     /** The same plate as thick as it has to be, up to three times what it is. @param part of what is wanted that it has */
     private List<Remedy> thicker(PartLoad p, double part) {
-        return plate(p).stream().flatMap(a -> {
-            double thick = Math.ceil(a.thickness() / part * ROUND_UP);
-            Piece.ArmPlate thicker = a.withThickness(thick);
-            return thick > 3 * a.thickness() ? Stream.empty() : Stream.of(new Remedy(Phrase.of("Make " + Phrase.name(a.name()) + " of {0} plate", Quantity.length(thick)),
-                    j -> j.editMaking(m -> m.withPieces(m.pieces().stream().map(x -> x.equals(a) ? thicker : x).toList()))));
-        }).toList();
+        return plate(p).stream()
+                .flatMap(a -> {
+                    double thick = Math.ceil(a.thickness() / part * ROUND_UP);
+                    Piece.ArmPlate thicker = a.withThickness(thick);
+                    return thick > 3 * a.thickness()
+                            ? Stream.empty()
+                            : Stream.of(new Remedy(
+                                    Phrase.of(
+                                            "Make " + Phrase.name(a.name()) + " of {0} plate", Quantity.length(thick)),
+                                    j -> j.editMaking(m -> m.withPieces(m.pieces().stream()
+                                            .map(x -> x.equals(a) ? thicker : x)
+                                            .toList()))));
+                })
+                .toList();
     }
 
     /** A rod that buckles or yields at the kerb or under the heavy pull, though parked it has enough. */
@@ -107,11 +138,26 @@ final class PartChecks {
             return;
         }
         Load load = kerb > pull ? Load.KERB : Load.PULL;
-        all.add(new Finding(buckles ? Fault.ROD_BUCKLES : Fault.ROD_BENDS, Severity.STOP, MakingChecks.element(l.rod()), l.rod() + "-" + load,
-                buckles ? Phrase.of("The " + l.rod().label() + " buckles " + load.label() + ": {0} push it, and it holds {1}.", Quantity.force(force), Quantity.force(holds))
-                        : Phrase.of("The " + l.rod().label() + " stays bent " + load.label() + ": {0} give it {1}, and it yields at {2}.", Quantity.force(force), Quantity.stress(stress),
+        all.add(new Finding(
+                buckles ? Fault.ROD_BUCKLES : Fault.ROD_BENDS,
+                Severity.STOP,
+                MakingChecks.element(l.rod()),
+                l.rod() + "-" + load,
+                buckles
+                        ? Phrase.of(
+                                "The " + l.rod().label() + " buckles " + load.label()
+                                        + ": {0} push it, and it holds {1}.",
+                                Quantity.force(force),
+                                Quantity.force(holds))
+                        : Phrase.of(
+                                "The " + l.rod().label() + " stays bent " + load.label()
+                                        + ": {0} give it {1}, and it yields at {2}.",
+                                Quantity.force(force),
+                                Quantity.stress(stress),
                                 Quantity.stress(tube.get().yield())),
-                Phrase.of("A rod that bends lets both wheels go their own way. Larger tube helps most: its stiffness grows with the third power of its diameter; a straight rod carries more than a "
-                        + "cranked one."), List.of()));
+                Phrase.of(
+                        "A rod that bends lets both wheels go their own way. Larger tube helps most: its stiffness grows with the third power of its diameter; a straight rod carries more than a "
+                                + "cranked one."),
+                List.of()));
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.findings;
+
 import java.util.function.UnaryOperator;
 import mildtilt.job.Job;
 import mildtilt.units.Phrase;

@@ -1,4 +1,5 @@
 package mildtilt.findings;
+
 import java.util.List;
 import java.util.Optional;
 import mildtilt.geometry.Direction;
@@ -42,7 +43,8 @@ final class RodEndMoves {
             while (better) {
                 better = false;
                 for (double[] way : new double[][] {{step, 0}, {-step, 0}, {0, step}, {0, -step}}) {
-                    double there = worst(job, side.get(), outer, end, leaned(start, u, v, lean[0] + way[0], lean[1] + way[1]));
+                    double there =
+                            worst(job, side.get(), outer, end, leaned(start, u, v, lean[0] + way[0], lean[1] + way[1]));
                     if (there < least - 1e-9) {
                         least = there;
                         lean[0] += way[0];
@@ -57,8 +59,10 @@ final class RodEndMoves {
             return List.of();
         }
         Direction to = leaned(start, u, v, lean[0], lean[1]);
-        Phrase action = Phrase.of("Lean the " + (outer ? "boss in the steering arm" : "inner end's bolt") + " {0} over, so that its stud stands "
-                + describe(to) + (least > allowedDeg ? " (less tilt, still over)" : ""),
+        Phrase action = Phrase.of(
+                "Lean the " + (outer ? "boss in the steering arm" : "inner end's bolt")
+                        + " {0} over, so that its stud stands " + describe(to)
+                        + (least > allowedDeg ? " (less tilt, still over)" : ""),
                 Quantity.angle(Math.toDegrees(start.angleTo(to))));
         return List.of(new Remedy(action, j -> withBolt(j, side.get(), outer, to)));
     }
@@ -72,14 +76,19 @@ final class RodEndMoves {
     }
 
     private static Direction leaned(Direction from, Vector u, Vector v, double a, double b) {
-        return from.vector().plus(u.times(Math.tan(Math.toRadians(a)))).plus(v.times(Math.tan(Math.toRadians(b)))).direction();
+        return from.vector()
+                .plus(u.times(Math.tan(Math.toRadians(a))))
+                .plus(v.times(Math.tan(Math.toRadians(b))))
+                .direction();
     }
 
     private static double worst(Job job, Side side, boolean outer, RodEnd end, Direction bolt) {
         try {
             Job tried = withBolt(job, side, outer, bolt);
             return TravelMap.quick(new SteeringTrain(tried), tried, COARSE)
-                    .map(m -> m.tilts().get(end)).map(TravelMap.Tilt::deg).orElse(Double.POSITIVE_INFINITY);
+                    .map(m -> m.tilts().get(end))
+                    .map(TravelMap.Tilt::deg)
+                    .orElse(Double.POSITIVE_INFINITY);
         } catch (ImpossibleGeometryException e) {
             return Double.POSITIVE_INFINITY;
         }
@@ -89,8 +98,16 @@ final class RodEndMoves {
         return switch (end) {
             case LEFT_OUTER, LEFT_INNER, TIE_LEFT -> Optional.of(Side.LEFT);
             case RIGHT_OUTER, RIGHT_INNER, TIE_RIGHT -> Optional.of(Side.RIGHT);
-            case LINK_PITMAN, LINK_IDLER, DRAG_LEFT, DRAG_RIGHT, DRAG_ON_TIE_ROD, DRAG_PITMAN, ROD_SHAFT_ARM, ROD_CRANK,
-                    SHORT_PITMAN, SHORT_SHUTTLE -> Optional.empty();
+            case LINK_PITMAN,
+                    LINK_IDLER,
+                    DRAG_LEFT,
+                    DRAG_RIGHT,
+                    DRAG_ON_TIE_ROD,
+                    DRAG_PITMAN,
+                    ROD_SHAFT_ARM,
+                    ROD_CRANK,
+                    SHORT_PITMAN,
+                    SHORT_SHUTTLE -> Optional.empty();
         };
     }
 
@@ -102,7 +119,9 @@ final class RodEndMoves {
     private static Job withBolt(Job job, Side side, boolean outer, Direction bolt) {
         return job.editAxle((SteeredAxle a) -> {
             Corner c = a.corner(side);
-            RodEnds ends = outer ? c.rodEnds().withOuterBolt(Optional.of(bolt)) : c.rodEnds().withInnerBolt(Optional.of(bolt));
+            RodEnds ends = outer
+                    ? c.rodEnds().withOuterBolt(Optional.of(bolt))
+                    : c.rodEnds().withInnerBolt(Optional.of(bolt));
             return a.withCorner(side, c.withRodEnds(ends));
         });
     }

@@ -1,5 +1,5 @@
 package mildtilt.findings;
-import java.util.ArrayList;
+
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -36,7 +36,10 @@ final class RuleChecks {
     }
 
     void look(GuardedAnalysis w) {
-        w.check("What the column does when it is pushed from the front", new Element.Wheel(), all -> push(figures.push(), all));
+        w.check(
+                "What the column does when it is pushed from the front",
+                new Element.Wheel(),
+                all -> push(figures.push(), all));
         w.check("Joints inside the cabin", new Element.Wheel(), all -> cabin(figures.push(), all));
         w.check("The rule set's class of vehicle", new Element.Wheel(), this::vehicleClass);
     }
@@ -50,30 +53,62 @@ final class RuleChecks {
         if (wanted == 0 || shortens || folds) {
             return;
         }
-        Phrase asks = kink.map(k -> Phrase.of(" The rule set \"" + Phrase.name(rules.name()) + "\" asks for {0} of free stroke, or {1} of kink instead.",
-                        Quantity.length(wanted), Quantity.angle(k)))
-                .orElseGet(() -> Phrase.of(" The rule set \"" + Phrase.name(rules.name()) + "\" asks for {0} of free stroke.", Quantity.length(wanted)));
+        Phrase asks = kink.map(k -> Phrase.of(
+                        " The rule set \"" + Phrase.name(rules.name())
+                                + "\" asks for {0} of free stroke, or {1} of kink instead.",
+                        Quantity.length(wanted),
+                        Quantity.angle(k)))
+                .orElseGet(() -> Phrase.of(
+                        " The rule set \"" + Phrase.name(rules.name()) + "\" asks for {0} of free stroke.",
+                        Quantity.length(wanted)));
         boolean spear = push.kinkDeg() < SPEAR;
-        String straight = spear ? "From gear to driver it is all but a straight bar: pushed from the front it comes at the driver like a spear. " : "";
-        all.add(new Finding(Fault.FRONT_PUSH, spear && rules.collapse().straightForbidden() ? Severity.STOP : Severity.LOOK, new Element.Wheel(),
-                spear ? Phrase.of("The column is a spear: all but straight from gear to driver, with {1} of kink and {0} of free stroke.",
-                        Quantity.length(push.stroke()), Quantity.angle(push.kinkDeg()))
-                        : Phrase.of("Advice: a blow that drives the gear back reaches the wheel after {0}, with {1} of kink on the way.",
-                        Quantity.length(push.stroke()), Quantity.angle(push.kinkDeg())),
-                Phrase.of(straight + "A column that shortens keeps the wheel where it is but needs a part made for it; a kinked one folds aside with plain parts, "
-                        + "and only as far as its bearings let it. What a blow really does is not worked out here.").then(asks), moreStroke(wanted)));
+        String straight = spear
+                ? "From gear to driver it is all but a straight bar: pushed from the front it comes at the driver like a spear. "
+                : "";
+        all.add(new Finding(
+                Fault.FRONT_PUSH,
+                spear && rules.collapse().straightForbidden() ? Severity.STOP : Severity.LOOK,
+                new Element.Wheel(),
+                spear
+                        ? Phrase.of(
+                                "The column is a spear: all but straight from gear to driver, with {1} of kink and {0} of free stroke.",
+                                Quantity.length(push.stroke()), Quantity.angle(push.kinkDeg()))
+                        : Phrase.of(
+                                "Advice: a blow that drives the gear back reaches the wheel after {0}, with {1} of kink on the way.",
+                                Quantity.length(push.stroke()), Quantity.angle(push.kinkDeg())),
+                Phrase.of(
+                                straight
+                                        + "A column that shortens keeps the wheel where it is but needs a part made for it; a kinked one folds aside with plain parts, "
+                                        + "and only as far as its bearings let it. What a blow really does is not worked out here.")
+                        .then(asks),
+                moreStroke(wanted)));
     }
 
     /** A shaft made to slide together farther, where that really gives the stroke wanted. */
     private List<Remedy> moreStroke(double wanted) {
         double missing = wanted - figures.push().stroke();
-        return IntStream.range(0, column.shafts().size()).filter(i -> column.shafts().get(i).toCut()).boxed()
-                .sorted(Comparator.comparingDouble(column::length).reversed()).map(i -> {
-                    Slide was = column.shafts().get(i).slide().orElse(new Slide(Math.ceil(rules.overlap() + 10), rules.overlap(), 0));
+        return IntStream.range(0, column.shafts().size())
+                .filter(i -> column.shafts().get(i).toCut())
+                .boxed()
+                .sorted(Comparator.comparingDouble(column::length).reversed())
+                .map(i -> {
+                    Slide was = column.shafts()
+                            .get(i)
+                            .slide()
+                            .orElse(new Slide(Math.ceil(rules.overlap() + 10), rules.overlap(), 0));
                     return Map.entry(i, was.withCloses(Math.ceil(was.closes() + missing)));
-                }).filter(e -> FrontPush.of(sliding(column, e.getKey(), e.getValue())).stroke() >= wanted - 1e-6).findFirst()
-                .map(e -> List.of(new Remedy(Phrase.of("Let " + Phrase.name(column.shafts().get(e.getKey()).name()) + " slide together by {0}",
-                        Quantity.length(e.getValue().closes())), j -> j.editColumn(c -> sliding(c, e.getKey(), e.getValue()))))).orElse(List.of());
+                })
+                .filter(e ->
+                        FrontPush.of(sliding(column, e.getKey(), e.getValue())).stroke() >= wanted - 1e-6)
+                .findFirst()
+                .map(e -> List.of(new Remedy(
+                        Phrase.of(
+                                "Let "
+                                        + Phrase.name(
+                                                column.shafts().get(e.getKey()).name()) + " slide together by {0}",
+                                Quantity.length(e.getValue().closes())),
+                        j -> j.editColumn(c -> sliding(c, e.getKey(), e.getValue())))))
+                .orElse(List.of());
     }
 
     private static Column sliding(Column c, int shaft, Slide slide) {
@@ -84,11 +119,17 @@ final class RuleChecks {
         if (push.inCabin().isEmpty() || rules.jointInCabin()) {
             return;
         }
-        String names = push.inCabin().stream().map(i -> column.joints().get(i).name()).collect(Collectors.joining(", "));
-        all.add(new Finding(Fault.JOINT_IN_CABIN, Severity.LOOK, new Element.JointAt(push.inCabin().getFirst()),
+        String names =
+                push.inCabin().stream().map(i -> column.joints().get(i).name()).collect(Collectors.joining(", "));
+        all.add(new Finding(
+                Fault.JOINT_IN_CABIN,
+                Severity.LOOK,
+                new Element.JointAt(push.inCabin().getFirst()),
                 Phrase.of("Inside the cabin: " + names + "."),
-                "The rule set \"" + Phrase.name(rules.name()) + "\" wants joints ahead of the bulkhead. Inside they stay dry and are looked at, but feet, hoses and "
-                        + "carpets come near them; outside they need boots and a sealed bearing in the bulkhead.", List.of()));
+                "The rule set \"" + Phrase.name(rules.name())
+                        + "\" wants joints ahead of the bulkhead. Inside they stay dry and are looked at, but feet, hoses and "
+                        + "carpets come near them; outside they need boots and a sealed bearing in the bulkhead.",
+                List.of()));
     }
 
     private void vehicleClass(List<Finding> all) {
@@ -96,18 +137,36 @@ final class RuleChecks {
             return;
         }
         double wheelbase = job.vehicle().wheelbase();
-        Optional<Double> width = job.axle().map(a -> a.corner(Side.LEFT).knuckle().wheelCentre().y() - a.corner(Side.RIGHT).knuckle().wheelCentre().y()
-                + job.vehicle().tyreWidth());
-        List<VehicleClass> fitting = rules.classes().stream().filter(c -> c.takesWheelbase(wheelbase)).toList();
+        Optional<Double> width = job.axle()
+                .map(a -> a.corner(Side.LEFT).knuckle().wheelCentre().y()
+                        - a.corner(Side.RIGHT).knuckle().wheelCentre().y()
+                        + job.vehicle().tyreWidth());
+        List<VehicleClass> fitting = rules.classes().stream()
+                .filter(c -> c.takesWheelbase(wheelbase))
+                .toList();
         if (fitting.isEmpty()) {
-            all.add(new Finding(Fault.OUT_OF_CLASS, Severity.LOOK, new Element.Wheel(),
-                    Phrase.of("A wheelbase of {0} is in none of the classes of the rule set \"" + Phrase.name(rules.name()) + "\".", Quantity.length(wheelbase)),
-                    "Its limits may not be meant for this vehicle. Put the class you are inspected in into a copy of the rule set.", List.of()));
+            all.add(new Finding(
+                    Fault.OUT_OF_CLASS,
+                    Severity.LOOK,
+                    new Element.Wheel(),
+                    Phrase.of(
+                            "A wheelbase of {0} is in none of the classes of the rule set \""
+                                    + Phrase.name(rules.name()) + "\".",
+                            Quantity.length(wheelbase)),
+                    "Its limits may not be meant for this vehicle. Put the class you are inspected in into a copy of the rule set.",
+                    List.of()));
         } else if (width.isPresent() && fitting.stream().noneMatch(c -> width.get() <= c.widthMax())) {
-            all.add(new Finding(Fault.OUT_OF_CLASS, Severity.LOOK, new Element.Tyres(),
-                    Phrase.of("{0} over the tyres is wider than the class \"" + Phrase.name(fitting.getFirst().name()) + "\" takes: {1}.", Quantity.length(width.get()),
+            all.add(new Finding(
+                    Fault.OUT_OF_CLASS,
+                    Severity.LOOK,
+                    new Element.Tyres(),
+                    Phrase.of(
+                            "{0} over the tyres is wider than the class \""
+                                    + Phrase.name(fitting.getFirst().name()) + "\" takes: {1}.",
+                            Quantity.length(width.get()),
                             Quantity.length(fitting.getFirst().widthMax())),
-                    "Width and wheelbase of a class differ from one organiser to the next: check theirs.", List.of()));
+                    "Width and wheelbase of a class differ from one organiser to the next: check theirs.",
+                    List.of()));
         }
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.findings;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -27,7 +28,8 @@ public final class StopMoves {
     static List<Remedy> beforeEverything(Job job, SteerFigures figures) {
         List<Remedy> all = new ArrayList<>();
         innerStopDeg(job, figures, BEFORE_DEG).ifPresent(deg -> {
-            all.add(new Remedy(Phrase.of("Set a knuckle stop on each side at {0} with its wheel inside", Quantity.angle(deg)),
+            all.add(new Remedy(
+                    Phrase.of("Set a knuckle stop on each side at {0} with its wheel inside", Quantity.angle(deg)),
                     j -> withInnerStops(j, deg)));
         });
         return all;
@@ -36,14 +38,19 @@ public final class StopMoves {
     /** Where the inner wheels' stops belong, to a half degree down: so far before all else that ends the lock, either way. */
     public static Optional<Double> innerStopDeg(Job job, SteerFigures figures, double before) {
         SteeringTrain train = new SteeringTrain(job);
-        return inner(train, figures, Side.LEFT).flatMap(l -> inner(train, figures, Side.RIGHT).map(r -> Math.min(l, r)))
-                .map(least -> Math.floor((least - before) * 2) / 2).filter(deg -> deg > 1);
+        return inner(train, figures, Side.LEFT)
+                .flatMap(l -> inner(train, figures, Side.RIGHT).map(r -> Math.min(l, r)))
+                .map(least -> Math.floor((least - before) * 2) / 2)
+                .filter(deg -> deg > 1);
     }
 
     private static Optional<Double> inner(SteeringTrain train, SteerFigures figures, Side way) {
-        return figures.limits().toward(way).stream().filter(h -> h.limit() != Limit.KNUCKLE_STOP).findFirst()
+        return figures.limits().toward(way).stream()
+                .filter(h -> h.limit() != Limit.KNUCKLE_STOP)
+                .findFirst()
                 .map(LockLimits.Hit::steeringWheelDeg)
-                .flatMap(sw -> train.pose(sw, 0, 0).assembled()).map(a -> way.sign() * a.knuckle(way).steerDeg());
+                .flatMap(sw -> train.pose(sw, 0, 0).assembled())
+                .map(a -> way.sign() * a.knuckle(way).steerDeg());
     }
 
     public static Job withInnerStops(Job job, double deg) {
@@ -62,7 +69,8 @@ public final class StopMoves {
                 if (side == Side.LEFT || a.ownRight().isPresent()) {
                     Corner c = changed.corner(side);
                     WheelLimits l = c.limits();
-                    changed = changed.withCorner(side, c.withLimits(l.withStops(Optional.of(at.applyAsDouble(l)), l.stopOuter())));
+                    changed = changed.withCorner(
+                            side, c.withLimits(l.withStops(Optional.of(at.applyAsDouble(l)), l.stopOuter())));
                 }
             }
             return changed;
@@ -82,8 +90,10 @@ public final class StopMoves {
             double high = 1;
             for (int i = 0; i < 50; i++) {
                 double mid = (low + high) / 2;
-                boolean past = train.pose(stop * mid, 0, 0).assembled()
-                        .map(a -> way.sign() * a.knuckle(way).steerDeg() >= innerDeg).orElse(true);
+                boolean past = train.pose(stop * mid, 0, 0)
+                        .assembled()
+                        .map(a -> way.sign() * a.knuckle(way).steerDeg() >= innerDeg)
+                        .orElse(true);
                 if (past) {
                     high = mid;
                 } else {

@@ -1,4 +1,5 @@
 package mildtilt.format;
+
 import static mildtilt.format.JobWriter.number;
 import static mildtilt.format.JobWriter.object;
 
@@ -33,7 +34,8 @@ import mildtilt.units.LengthUnit;
  */
 public final class AnalysisJson {
 
-    private static final Set<String> NOT_OF_MAKING = Set.of("joints", "shafts", "points", "changes", "buying", "run-sheet");
+    private static final Set<String> NOT_OF_MAKING =
+            Set.of("joints", "shafts", "points", "changes", "buying", "run-sheet");
 
     private AnalysisJson() {}
 
@@ -46,7 +48,8 @@ public final class AnalysisJson {
      *
      * @param done told after each position how many there are so far
      */
-    public static void write(Analysis analysis, List<SteeringInput> positions, Writer out, IntConsumer done) throws IOException {
+    public static void write(Analysis analysis, List<SteeringInput> positions, Writer out, IntConsumer done)
+            throws IOException {
         ObjectNode root = tree(analysis, List.of());
         if (positions.isEmpty()) {
             out.write(JobWriter.print(root));
@@ -79,7 +82,8 @@ public final class AnalysisJson {
         for (Headline h : Headline.values()) {
             optional(figures, h.key(), analysis.headlines().get(h));
         }
-        analysis.train().column().ifPresent(c -> analysis.column().ifPresent(f -> root.set("column", ColumnJson.tree(c, f))));
+        analysis.train().column().ifPresent(c -> analysis.column()
+                .ifPresent(f -> root.set("column", ColumnJson.tree(c, f))));
         analysis.train().locked().ifPresent(l -> root.put("cannot_turn", l.sentence()));
         analysis.steer().ifPresent(s -> root.set("linkage", SteerJson.tree(analysis, s)));
         analysis.clearance().ifPresent(c -> root.set("clearance", ClearanceJson.tree(c)));

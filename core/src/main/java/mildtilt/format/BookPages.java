@@ -1,4 +1,5 @@
 package mildtilt.format;
+
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -36,7 +37,8 @@ final class BookPages {
 
     private void begin() throws IOException {
         sheets++;
-        sheet.text(sheet.bold, SIZE, left(), PdfSheet.MARGIN + 8, sheet.fit(sheet.bold, SIZE, wide() * 0.6, block.job()));
+        sheet.text(
+                sheet.bold, SIZE, left(), PdfSheet.MARGIN + 8, sheet.fit(sheet.bold, SIZE, wide() * 0.6, block.job()));
         sheet.textRight(sheet.regular, SIZE, left() + wide(), PdfSheet.MARGIN + 8, block.kind());
         sheet.pen(0.5, 0.4);
         sheet.line(left(), PdfSheet.MARGIN + 13, left() + wide(), PdfSheet.MARGIN + 13);
@@ -54,9 +56,21 @@ final class BookPages {
         for (int i = 1; i <= all; i++) {
             sheet.onto(i);
             if (i <= sheets) {
-                block.draw(sheet, left(), sheet.height - PdfSheet.MARGIN - TitleBlock.HEIGHT + 8, wide(), i, all, Optional.ofNullable(scales.get(i)));
+                block.draw(
+                        sheet,
+                        left(),
+                        sheet.height - PdfSheet.MARGIN - TitleBlock.HEIGHT + 8,
+                        wide(),
+                        i,
+                        all,
+                        Optional.ofNullable(scales.get(i)));
             } else {
-                sheet.textRight(sheet.bold, SIZE, left() + wide(), sheet.height - PdfSheet.MARGIN + 8, block.kind() + " · sheet " + i + " of " + all);
+                sheet.textRight(
+                        sheet.bold,
+                        SIZE,
+                        left() + wide(),
+                        sheet.height - PdfSheet.MARGIN + 8,
+                        block.kind() + " · sheet " + i + " of " + all);
             }
         }
     }
@@ -110,7 +124,9 @@ final class BookPages {
     /** A box to tick at the left of this line, ticked or not. */
     void tickBox(boolean ticked) throws IOException {
         sheet.pen(0.8, 0);
-        sheet.path(new double[] {left(), y - BOX + 1, left() + BOX, y - BOX + 1, left() + BOX, y + 1, left(), y + 1}, true);
+        sheet.path(
+                new double[] {left(), y - BOX + 1, left() + BOX, y - BOX + 1, left() + BOX, y + 1, left(), y + 1},
+                true);
         if (ticked) {
             sheet.path(new double[] {left() + 1.5, y - 3, left() + 3.5, y - 0.5, left() + BOX + 2, y - BOX - 1}, false);
         }
@@ -149,7 +165,9 @@ final class BookPages {
             rows.add(cells);
         }
         // A heading goes with its heads and the first two rows.
-        heading(t.title(), 3 * LINE + rows.stream().limit(2).mapToDouble(BookPages::height).sum());
+        heading(
+                t.title(),
+                3 * LINE + rows.stream().limit(2).mapToDouble(BookPages::height).sum());
         heads(t, widths);
         for (List<List<String>> cells : rows) {
             if (y + height(cells) > bottom()) {
@@ -183,7 +201,8 @@ final class BookPages {
         double x = left();
         int lines = 1;
         for (int c = 0; c < widths.length; c++) {
-            List<String> words = sheet.wrap(sheet.bold, SIZE, widths[c], t.heads().get(c));
+            List<String> words =
+                    sheet.wrap(sheet.bold, SIZE, widths[c], t.heads().get(c));
             for (int i = 0; i < words.size(); i++) {
                 if (t.figures(c)) {
                     sheet.textRight(sheet.bold, SIZE, x + widths[c], y + i * LINE, words.get(i));
@@ -208,7 +227,9 @@ final class BookPages {
             for (List<Cell> row : t.rows()) {
                 String text = row.get(c).text(unit);
                 // A figure and its unit are not parted.
-                double word = row.get(c).figure() ? sheet.textWidth(sheet.regular, SIZE, text) : longestWord(sheet.regular, SIZE, text);
+                double word = row.get(c).figure()
+                        ? sheet.textWidth(sheet.regular, SIZE, text)
+                        : longestWord(sheet.regular, SIZE, text);
                 least[c] = Math.max(least[c], Math.min(word, 110));
                 most[c] = Math.max(most[c], sheet.textWidth(sheet.regular, SIZE, text));
             }
@@ -252,7 +273,10 @@ final class BookPages {
             for (int c = 1; c < row.size(); c++) {
                 String text = row.get(c).text(unit);
                 if (!text.isEmpty()) {
-                    rest.append(rest.isEmpty() ? "" : " · ").append(t.heads().get(c)).append(": ").append(text);
+                    rest.append(rest.isEmpty() ? "" : " · ")
+                            .append(t.heads().get(c))
+                            .append(": ")
+                            .append(text);
                 }
             }
             say(sheet.regular, left() + 10, wide() - 10, rest.toString());

@@ -1,4 +1,5 @@
 package mildtilt.format;
+
 import com.fasterxml.jackson.databind.JsonNode;
 import java.io.IOException;
 import java.io.InputStream;
@@ -13,6 +14,7 @@ public final class CatalogueFile {
 
     /** Name of the user's own in the folder the program keeps its state in. */
     public static final String NAME = "catalogue.json";
+
     private static final String FORMAT = "mild-tilt-catalogue";
 
     private CatalogueFile() {}
@@ -50,7 +52,8 @@ public final class CatalogueFile {
     static Catalogue read(String text) throws JobFileException {
         JsonNode root = JsonText.parse(text);
         if (!root.isObject() || !FORMAT.equals(root.path("format").asText())) {
-            throw new JobFileException("This is not a Mild Tilt catalogue: one begins with \"format\": \"" + FORMAT + "\".");
+            throw new JobFileException(
+                    "This is not a Mild Tilt catalogue: one begins with \"format\": \"" + FORMAT + "\".");
         }
         return FormReader.read(CatalogueParts.FILE, root, "catalogue");
     }

@@ -1,4 +1,5 @@
 package mildtilt.format;
+
 import static mildtilt.format.AnalysisJson.optional;
 import static mildtilt.format.JobWriter.number;
 import static mildtilt.format.JobWriter.object;
@@ -28,20 +29,23 @@ final class ClearanceJson {
         f.lock().ifPresent(l -> o.set("lock_kept", lock(l)));
         ArrayNode notches = o.putArray("notches");
         f.notches().forEach(n -> notches.add(notch(n)));
-        f.tyre().ifPresentOrElse(t -> {
-            ObjectNode tyre = o.putObject("largest_tyre");
-            number(tyre, "diameter_mm", t.diameter());
-            tyre.put("diameter_ends_at", t.diameterBy());
-            number(tyre, "width_mm", t.width());
-            tyre.put("width_ends_at", t.widthBy());
-            ArrayNode spaced = tyre.putArray("with_wheel_spacers");
-            t.spaced().forEach(s -> {
-                ObjectNode line = spaced.addObject();
-                number(line, "spacer_mm", s.spacer());
-                number(line, "diameter_mm", s.diameter());
-                number(line, "width_mm", s.width());
-            });
-        }, () -> o.putNull("largest_tyre"));
+        f.tyre()
+                .ifPresentOrElse(
+                        t -> {
+                            ObjectNode tyre = o.putObject("largest_tyre");
+                            number(tyre, "diameter_mm", t.diameter());
+                            tyre.put("diameter_ends_at", t.diameterBy());
+                            number(tyre, "width_mm", t.width());
+                            tyre.put("width_ends_at", t.widthBy());
+                            ArrayNode spaced = tyre.putArray("with_wheel_spacers");
+                            t.spaced().forEach(s -> {
+                                ObjectNode line = spaced.addObject();
+                                number(line, "spacer_mm", s.spacer());
+                                number(line, "diameter_mm", s.diameter());
+                                number(line, "width_mm", s.width());
+                            });
+                        },
+                        () -> o.putNull("largest_tyre"));
         ArrayNode assumed = o.putArray("taken_sizes");
         f.assumed().forEach(a -> assumed.add(a.text(LengthUnit.MM)));
         return o;
@@ -67,7 +71,10 @@ final class ClearanceJson {
     private static ObjectNode lock(LockKept l) {
         ObjectNode o = object();
         for (Side way : Side.values()) {
-            l.stop(way).ifPresentOrElse(w -> o.set("stop_turning_" + way.code(), way(w)), () -> o.putNull("stop_turning_" + way.code()));
+            l.stop(way)
+                    .ifPresentOrElse(
+                            w -> o.set("stop_turning_" + way.code(), way(w)),
+                            () -> o.putNull("stop_turning_" + way.code()));
         }
         optional(o, "free_bump_at_full_lock_mm", l.freeBumpAtLock());
         optional(o, "free_droop_at_full_lock_mm", l.freeDroopAtLock());

@@ -1,4 +1,5 @@
 package mildtilt.format;
+
 import static mildtilt.format.JobWriter.number;
 import static mildtilt.format.JobWriter.numbers;
 import static mildtilt.format.JobWriter.object;
@@ -29,11 +30,23 @@ final class ColumnJson {
         ObjectNode o = object();
         int joints = c.joints().size();
         int shafts = c.shafts().size();
-        o.set("joint_angles_deg", numbers(IntStream.range(0, joints).mapToDouble(train::jointAngleDeg).toArray()));
-        o.set("shaft_lengths_mm", numbers(IntStream.range(0, shafts).mapToDouble(c::length).toArray()));
-        o.set("shaft_cut_lengths_mm", numbers(IntStream.range(0, shafts).mapToDouble(c::cutLength).toArray()));
+        o.set(
+                "joint_angles_deg",
+                numbers(IntStream.range(0, joints)
+                        .mapToDouble(train::jointAngleDeg)
+                        .toArray()));
+        o.set(
+                "shaft_lengths_mm",
+                numbers(IntStream.range(0, shafts).mapToDouble(c::length).toArray()));
+        o.set(
+                "shaft_cut_lengths_mm",
+                numbers(IntStream.range(0, shafts).mapToDouble(c::cutLength).toArray()));
         figures.turning().ifPresent(t -> turning(o, train, t));
-        o.set("joint_limits_deg", numbers(figures.limitsDeg().stream().mapToDouble(Double::doubleValue).toArray()));
+        o.set(
+                "joint_limits_deg",
+                numbers(figures.limitsDeg().stream()
+                        .mapToDouble(Double::doubleValue)
+                        .toArray()));
         range(o, figures);
         figures.turning().ifPresent(t -> feel(o, t));
         held(o, c, figures);
@@ -96,7 +109,9 @@ final class ColumnJson {
             a.lastOff().ifPresent(v -> number(axes, "last_joint_off_mm", v));
             a.crossing().ifPresent(x -> {
                 number(axes, "miss_mm", x.miss());
-                axes.set("shim_column_mm", numbers(x.shim().x(), x.shim().y(), x.shim().z()));
+                axes.set(
+                        "shim_column_mm",
+                        numbers(x.shim().x(), x.shim().y(), x.shim().z()));
                 number(axes, "axes_angle_deg", x.angleDeg());
             });
         });
@@ -170,36 +185,59 @@ final class ColumnJson {
         number(o, "ratio_at_straight_ahead", t.ratioAt(0));
         o.set("extremes_over_1440_steps", sampled(t));
         best(o, "best_clocking_as_made_deg", "best_ripple_as_made_percent", turning.best());
-        best(o, "best_clocking_any_angle_deg", "best_ripple_any_angle_percent",
+        best(
+                o,
+                "best_clocking_any_angle_deg",
+                "best_ripple_any_angle_percent",
                 BestClocking.withAll(train, new ForkSetting.AnyAngle()));
-        best(o, "best_clocking_36_spline_10_deg", "best_ripple_36_spline_10_deg_percent",
+        best(
+                o,
+                "best_clocking_36_spline_10_deg",
+                "best_ripple_36_spline_10_deg_percent",
                 BestClocking.withAll(train, new ForkSetting.Stepped(36)));
-        best(o, "best_clocking_48_spline_7.5_deg", "best_ripple_48_spline_7.5_deg_percent",
+        best(
+                o,
+                "best_clocking_48_spline_7.5_deg",
+                "best_ripple_48_spline_7.5_deg_percent",
                 BestClocking.withAll(train, new ForkSetting.Stepped(48)));
-        best(o, "best_clocking_double_D_180_deg", "best_ripple_double_D_180_deg_percent",
+        best(
+                o,
+                "best_clocking_double_D_180_deg",
+                "best_ripple_double_D_180_deg_percent",
                 BestClocking.withAll(train, new ForkSetting.Stepped(2)));
     }
 
     /** The same extremes as anyone gets who steps round the turn by quarter degrees, to compare with. */
     private static ObjectNode sampled(Transfer t) {
-        double[] ratio = IntStream.range(0, STEPS).mapToDouble(i -> t.ratioAt(2 * Math.PI * i / STEPS)).toArray();
-        double[] lead = IntStream.range(0, STEPS).mapToDouble(i -> {
-            double in = 2 * Math.PI * i / STEPS;
-            return t.outputAt(in) - in;
-        }).toArray();
+        double[] ratio = IntStream.range(0, STEPS)
+                .mapToDouble(i -> t.ratioAt(2 * Math.PI * i / STEPS))
+                .toArray();
+        double[] lead = IntStream.range(0, STEPS)
+                .mapToDouble(i -> {
+                    double in = 2 * Math.PI * i / STEPS;
+                    return t.outputAt(in) - in;
+                })
+                .toArray();
         double min = Arrays.stream(ratio).min().orElseThrow();
         double max = Arrays.stream(ratio).max().orElseThrow();
         ObjectNode o = object();
         number(o, "ratio_min", min);
         number(o, "ratio_max", max);
         number(o, "ripple_peak_to_peak_percent", 100 * (max - min));
-        number(o, "position_error_peak_to_peak_deg", Math.toDegrees(
-                Arrays.stream(lead).max().orElseThrow() - Arrays.stream(lead).min().orElseThrow()));
+        number(
+                o,
+                "position_error_peak_to_peak_deg",
+                Math.toDegrees(Arrays.stream(lead).max().orElseThrow()
+                        - Arrays.stream(lead).min().orElseThrow()));
         return o;
     }
 
     private static void best(ObjectNode o, String clocking, String ripple, BestClocking best) {
-        o.set(clocking, numbers(best.clockingDeg().stream().mapToDouble(Double::doubleValue).toArray()));
+        o.set(
+                clocking,
+                numbers(best.clockingDeg().stream()
+                        .mapToDouble(Double::doubleValue)
+                        .toArray()));
         number(o, ripple, best.ripplePct());
     }
 }

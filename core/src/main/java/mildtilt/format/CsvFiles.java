@@ -1,4 +1,5 @@
 package mildtilt.format;
+
 import java.io.IOException;
 import java.io.StringWriter;
 import java.nio.charset.StandardCharsets;
@@ -55,22 +56,34 @@ public final class CsvFiles {
             written.add(put(folder.resolve("fork-marks.csv"), forkMarks(analysis)));
         }
         if (analysis.steer().isPresent()) {
-            written.add(put(folder.resolve("steer-curve.csv"), steerCurve(analysis.steer().get())));
-            written.add(put(folder.resolve("bump-steer.csv"), travel(analysis.steer().get(), analysis.steer().get().bump())));
+            written.add(put(
+                    folder.resolve("steer-curve.csv"),
+                    steerCurve(analysis.steer().get())));
+            written.add(put(
+                    folder.resolve("bump-steer.csv"),
+                    travel(analysis.steer().get(), analysis.steer().get().bump())));
             if (!analysis.steer().get().roll().isEmpty()) {
-                written.add(put(folder.resolve("roll-steer.csv"), travel(analysis.steer().get(), analysis.steer().get().roll())));
+                written.add(put(
+                        folder.resolve("roll-steer.csv"),
+                        travel(analysis.steer().get(), analysis.steer().get().roll())));
             }
             if (analysis.steer().get().effort().isPresent()) {
-                written.add(put(folder.resolve("effort.csv"), effort(analysis.steer().get().effort().get())));
+                written.add(put(
+                        folder.resolve("effort.csv"),
+                        effort(analysis.steer().get().effort().get())));
             }
         }
         if (analysis.map().isPresent()) {
-            written.add(put(folder.resolve("limit-map.csv"), limitMap(analysis.map().get())));
+            written.add(
+                    put(folder.resolve("limit-map.csv"), limitMap(analysis.map().get())));
         }
         if (analysis.clearance().isPresent()) {
-            written.add(put(folder.resolve("gaps.csv"), gaps(analysis.clearance().get())));
+            written.add(
+                    put(folder.resolve("gaps.csv"), gaps(analysis.clearance().get())));
             if (analysis.clearance().get().map().isPresent()) {
-                written.add(put(folder.resolve("gap-map.csv"), gapMap(analysis.clearance().get().map().get())));
+                written.add(put(
+                        folder.resolve("gap-map.csv"),
+                        gapMap(analysis.clearance().get().map().get())));
             }
         }
         return written;
@@ -79,7 +92,9 @@ public final class CsvFiles {
     /** The headline figures that the job has. */
     static String figures(Analysis analysis) {
         List<Object[]> rows = new ArrayList<>();
-        analysis.headlines().values().forEach((h, v) -> rows.add(new Object[] {h.key(), v, h.label(), h.meaning(), h.usual()}));
+        analysis.headlines()
+                .values()
+                .forEach((h, v) -> rows.add(new Object[] {h.key(), v, h.label(), h.meaning(), h.usual()}));
         return csv(rows, "figure", "value", "name", "what_it_is", "usual");
     }
 
@@ -87,10 +102,29 @@ public final class CsvFiles {
     public static String gaps(ClearanceFigures f) {
         List<Object[]> rows = new ArrayList<>();
         for (PairGap p : f.pairs()) {
-            rows.add(new Object[] {p.first(), p.second(), p.gap(), p.need(), p.atRest(), p.where().steeringWheelDeg(), p.where().travelLeft(),
-                p.where().travelRight(), p.where().column()});
+            rows.add(new Object[] {
+                p.first(),
+                p.second(),
+                p.gap(),
+                p.need(),
+                p.atRest(),
+                p.where().steeringWheelDeg(),
+                p.where().travelLeft(),
+                p.where().travelRight(),
+                p.where().column()
+            });
         }
-        return csv(rows, "first", "second", "gap_mm", "need_mm", "gap_at_rest_mm", "steering_wheel_deg", "travel_left_mm", "travel_right_mm", "wheel_set");
+        return csv(
+                rows,
+                "first",
+                "second",
+                "gap_mm",
+                "need_mm",
+                "gap_at_rest_mm",
+                "steering_wheel_deg",
+                "travel_left_mm",
+                "travel_right_mm",
+                "wheel_set");
     }
 
     /** The tightest margin of every place of steering and travel; an empty cell where there is plenty. */
@@ -99,8 +133,13 @@ public final class CsvFiles {
         for (int j = 0; j < m.travels().size(); j++) {
             for (int i = 0; i < m.steeringWheelDeg().size(); i++) {
                 GapMap.Cell c = m.cell(i, j);
-                rows.add(new Object[] {m.steeringWheelDeg().get(i), m.travels().get(j), c.pair() == null ? "" : c.margin(), c.pair() == null ? "" : c.pair(),
-                    c.reachable()});
+                rows.add(new Object[] {
+                    m.steeringWheelDeg().get(i),
+                    m.travels().get(j),
+                    c.pair() == null ? "" : c.margin(),
+                    c.pair() == null ? "" : c.pair(),
+                    c.reachable()
+                });
             }
         }
         return csv(rows, "steering_wheel_deg", "travel_mm", "margin_mm", "tightest_pair", "reachable");
@@ -130,7 +169,9 @@ public final class CsvFiles {
     public static String forkMarks(Analysis analysis) {
         List<Object[]> rows = new ArrayList<>();
         for (BenchSheet.ShaftLine s : analysis.bench().shafts()) {
-            s.mark().ifPresent(m -> rows.add(new Object[] {s.name(), m.deg(), m.way(), m.arc(), m.diameter(), m.teethText()}));
+            s.mark()
+                    .ifPresent(m ->
+                            rows.add(new Object[] {s.name(), m.deg(), m.way(), m.arc(), m.diameter(), m.teethText()}));
         }
         return csv(rows, "shaft", "clocking_deg", "seen_from_the_wheel_end", "arc_mm", "on_diameter_mm", "teeth");
     }
@@ -138,12 +179,25 @@ public final class CsvFiles {
     public static String steerCurve(SteerFigures s) {
         List<Object[]> rows = new ArrayList<>();
         for (SteerFigures.SteerRow r : s.rows()) {
-            rows.add(new Object[] {r.steeringWheelDeg(), r.gearInputDeg(),
-                    cell(r.turn().map(Turn::leftDeg)), cell(r.turn().map(Turn::rightDeg)), cell(r.ratio()),
-                    cell(r.turn().flatMap(Turn::ackermannPct)), cell(r.turn().flatMap(Turn::outerErrorDeg))});
+            rows.add(new Object[] {
+                r.steeringWheelDeg(),
+                r.gearInputDeg(),
+                cell(r.turn().map(Turn::leftDeg)),
+                cell(r.turn().map(Turn::rightDeg)),
+                cell(r.ratio()),
+                cell(r.turn().flatMap(Turn::ackermannPct)),
+                cell(r.turn().flatMap(Turn::outerErrorDeg))
+            });
         }
-        return csv(rows, "steering_wheel_deg", "gear_input_deg", "delta_left_deg", "delta_right_deg", "ratio",
-                "ackermann_pct", "outer_wheel_error_deg");
+        return csv(
+                rows,
+                "steering_wheel_deg",
+                "gear_input_deg",
+                "delta_left_deg",
+                "delta_right_deg",
+                "ratio",
+                "ackermann_pct",
+                "outer_wheel_error_deg");
     }
 
     /** Straight ahead over a travel. */
@@ -164,8 +218,13 @@ public final class CsvFiles {
         }
         List<String> head = new ArrayList<>(List.of("travel_left_mm"));
         for (Side side : Side.values()) {
-            for (String figure : new String[] {"toe_in_%s_deg", "camber_%s_deg", "caster_%s_deg", "wheel_centre_%s_x_shift_mm",
-                "wheel_centre_%s_y_shift_mm"}) {
+            for (String figure : new String[] {
+                "toe_in_%s_deg",
+                "camber_%s_deg",
+                "caster_%s_deg",
+                "wheel_centre_%s_x_shift_mm",
+                "wheel_centre_%s_y_shift_mm"
+            }) {
                 head.add(figure.formatted(side.code()));
             }
         }
@@ -173,8 +232,14 @@ public final class CsvFiles {
     }
 
     static String effort(Effort e) {
-        return csv(e.rows().stream().map(r -> new Object[] {r.steeringWheelDeg(), r.parked(), r.creeping(), r.returning()}).toList(),
-                "steering_wheel_deg", "parked_n", "creeping_n", "weight_returns_n");
+        return csv(
+                e.rows().stream()
+                        .map(r -> new Object[] {r.steeringWheelDeg(), r.parked(), r.creeping(), r.returning()})
+                        .toList(),
+                "steering_wheel_deg",
+                "parked_n",
+                "creeping_n",
+                "weight_returns_n");
     }
 
     /** The margin to what limits first, over steer and travel. */
@@ -184,7 +249,12 @@ public final class CsvFiles {
             for (int i = 0; i < m.steeringWheelDeg().size(); i++) {
                 TravelMap.Cell c = m.cell(i, j);
                 boolean stands = c.marginDeg() != TravelMap.NONE_LEFT;
-                rows.add(new Object[] {m.steeringWheelDeg().get(i), m.travels().get(j), stands ? c.marginDeg() : "", c.limit().label()});
+                rows.add(new Object[] {
+                    m.steeringWheelDeg().get(i),
+                    m.travels().get(j),
+                    stands ? c.marginDeg() : "",
+                    c.limit().label()
+                });
             }
         }
         return csv(rows, "steering_wheel_deg", "travel_left_mm", "margin_deg", "limit");
@@ -204,12 +274,20 @@ public final class CsvFiles {
 
     /** A table of the papers: figures as plain numbers in mm and degrees. */
     public static String table(Table table) {
-        return csv(table.rows().stream().map(r -> r.stream().map(Cell::raw).toArray()).toList(), table.keys().toArray(String[]::new));
+        return csv(
+                table.rows().stream()
+                        .map(r -> r.stream().map(Cell::raw).toArray())
+                        .toList(),
+                table.keys().toArray(String[]::new));
     }
 
     private static String csv(List<Object[]> rows, String... header) {
         StringWriter out = new StringWriter();
-        CSVFormat format = CSVFormat.RFC4180.builder().setHeader(header).setRecordSeparator("\n").get();
+        CSVFormat format = CSVFormat.RFC4180
+                .builder()
+                .setHeader(header)
+                .setRecordSeparator("\n")
+                .get();
         try (CSVPrinter printer = new CSVPrinter(out, format)) {
             for (Object[] row : rows) {
                 printer.printRecord(Arrays.stream(row).map(CsvFiles::safe).toArray());

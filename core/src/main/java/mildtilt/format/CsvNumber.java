@@ -1,4 +1,5 @@
 package mildtilt.format;
+
 import java.util.List;
 import java.util.regex.Pattern;
 
@@ -14,7 +15,8 @@ enum CsvNumber {
     private static final Pattern PLAIN = Pattern.compile("[+-]?(\\d+(\\.\\d*)?|\\.\\d+)([eE][+-]?\\d{1,3})?");
     private static final Pattern GROUPED = Pattern.compile("[+-]?\\d{1,3}(,\\d{3})+(\\.\\d*)?");
     private static final Pattern POINT_GROUPED = Pattern.compile("[+-]?\\d{1,3}(\\.\\d{3})+");
-    private static final Pattern LIKE_A_NUMBER = Pattern.compile("[+−-]?[\\d.,'\u00a0\u202f ]*\\d[\\d.,'\u00a0\u202f ]*");
+    private static final Pattern LIKE_A_NUMBER =
+            Pattern.compile("[+−-]?[\\d.,'\u00a0\u202f ]*\\d[\\d.,'\u00a0\u202f ]*");
 
     /** @param parts what parts the columns: semicolons are used where commas begin the decimals */
     static CsvNumber of(List<List<String>> rows, char parts) {
@@ -44,16 +46,20 @@ enum CsvNumber {
         if (commaDecimal && pointDecimal) {
             return UNCLEAR;
         }
-        return commaDecimal ? COMMA : !commaGroups || pointDecimal || parts == ',' ? POINT : parts == ';' ? COMMA : UNCLEAR;
+        return commaDecimal
+                ? COMMA
+                : !commaGroups || pointDecimal || parts == ',' ? POINT : parts == ';' ? COMMA : UNCLEAR;
     }
 
     /** @throws NumberFormatException if it is none, with a message where more than that can be said */
     double value(String text) {
         String t = text.replace('−', '-').replaceAll("(?<=\\d)['\u00a0\u202f ](?=\\d{3}(\\D|$))", "");
         if (this == UNCLEAR && t.indexOf(',') >= 0) {
-            throw new NumberFormatException("in this file a comma can be either a decimal point or between thousands. Write all numbers one way.");
+            throw new NumberFormatException(
+                    "in this file a comma can be either a decimal point or between thousands. Write all numbers one way.");
         }
-        String plain = this == COMMA ? t.replace('.', '\u0001').replace(',', '.').replace('\u0001', ',') : t;
+        String plain =
+                this == COMMA ? t.replace('.', '\u0001').replace(',', '.').replace('\u0001', ',') : t;
         String whole = GROUPED.matcher(plain).matches() ? plain.replace(",", "") : plain;
         if (!PLAIN.matcher(whole).matches()) {
             throw new NumberFormatException();

@@ -1,4 +1,5 @@
 package mildtilt.format;
+
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.ByteBuffer;
@@ -38,7 +39,8 @@ record CsvText(String file, List<String> heads, List<List<String>> rows, List<Lo
         try {
             JobFile.needPlainNamed(file, what);
             if (Files.size(file) > mostBytes) {
-                throw new JobFileException(name + " is far too large for " + what + ": up to " + (mostBytes >> 20) + " MB can be read.");
+                throw new JobFileException(
+                        name + " is far too large for " + what + ": up to " + (mostBytes >> 20) + " MB can be read.");
             }
             return parsed(name, decoded(Files.readAllBytes(file)), what, mostRows);
         } catch (IOException e) {
@@ -61,7 +63,10 @@ record CsvText(String file, List<String> heads, List<List<String>> rows, List<Lo
             return new String(bytes, StandardCharsets.UTF_16BE);
         }
         try {
-            String text = StandardCharsets.UTF_8.newDecoder().decode(ByteBuffer.wrap(bytes)).toString();
+            String text = StandardCharsets.UTF_8
+                    .newDecoder()
+                    .decode(ByteBuffer.wrap(bytes))
+                    .toString();
             return !text.isEmpty() && text.charAt(0) == BOM ? text.substring(1) : text;
         } catch (CharacterCodingException e) {
             return new String(bytes, Charset.forName("windows-1252"));
@@ -74,7 +79,12 @@ record CsvText(String file, List<String> heads, List<List<String>> rows, List<Lo
 
     private static CsvText parsed(String name, String text, String what, int mostRows) throws JobFileException {
         char parts = parts(text);
-        CSVFormat format = CSVFormat.DEFAULT.builder().setIgnoreSurroundingSpaces(true).setIgnoreEmptyLines(true).setDelimiter(parts).get();
+        CSVFormat format = CSVFormat.DEFAULT
+                .builder()
+                .setIgnoreSurroundingSpaces(true)
+                .setIgnoreEmptyLines(true)
+                .setDelimiter(parts)
+                .get();
         List<List<String>> rows = new ArrayList<>();
         List<Long> lines = new ArrayList<>();
         try (CSVParser parser = CSVParser.parse(text, format)) {
@@ -84,11 +94,13 @@ record CsvText(String file, List<String> heads, List<List<String>> rows, List<Lo
                 lines.add(before + 1);
                 before = parser.getCurrentLineNumber();
                 if (rows.size() - 1 > mostRows) {
-                    throw new JobFileException(name + " has more than " + mostRows + " lines below its headings, the most that can be taken.");
+                    throw new JobFileException(name + " has more than " + mostRows
+                            + " lines below its headings, the most that can be taken.");
                 }
             }
         } catch (IOException | UncheckedIOException | IllegalStateException | IllegalArgumentException e) {
-            throw new JobFileException(name + ", line " + (lines.isEmpty() ? 1 : lines.getLast() + 1) + ": a quotation mark is out of place, or missing. Inside quotes it is written twice.");
+            throw new JobFileException(name + ", line " + (lines.isEmpty() ? 1 : lines.getLast() + 1)
+                    + ": a quotation mark is out of place, or missing. Inside quotes it is written twice.");
         }
         if (rows.isEmpty()) {
             throw new JobFileException(name + " is empty: it should be " + what + ".");
@@ -97,7 +109,8 @@ record CsvText(String file, List<String> heads, List<List<String>> rows, List<Lo
         Set<String> seen = new HashSet<>();
         for (String h : heads) {
             if (!h.isBlank() && !seen.add(h.strip().toLowerCase(Locale.ROOT))) {
-                throw new JobFileException(name + ": two columns are called \"" + Sentences.cut(h) + "\". Take one out, or give it another name.");
+                throw new JobFileException(name + ": two columns are called \"" + Sentences.cut(h)
+                        + "\". Take one out, or give it another name.");
             }
         }
         return new CsvText(name, List.copyOf(heads), rows, lines.subList(1, lines.size()), CsvNumber.of(rows, parts));
@@ -111,13 +124,17 @@ record CsvText(String file, List<String> heads, List<List<String>> rows, List<Lo
             char c = text.charAt(i);
             if (c == '"') {
                 quoted = !quoted;
-            } else if (!quoted && (c == '\n' || c == '\r') && Arrays.stream(count).sum() > 0) {
+            } else if (!quoted
+                    && (c == '\n' || c == '\r')
+                    && Arrays.stream(count).sum() > 0) {
                 break;
             } else if (!quoted && ",;\t".indexOf(c) >= 0) {
                 count[",;\t".indexOf(c)]++;
             }
         }
-        return count[1] >= count[0] && count[1] >= count[2] && count[1] > 0 ? ';' : count[2] > 0 && count[2] >= count[0] ? '\t' : ',';
+        return count[1] >= count[0] && count[1] >= count[2] && count[1] > 0
+                ? ';'
+                : count[2] > 0 && count[2] >= count[0] ? '\t' : ',';
     }
 
     /** Where a row stands, for a refusal. */
@@ -141,7 +158,8 @@ record CsvText(String file, List<String> heads, List<List<String>> rows, List<Lo
         try {
             return numbers.value(text);
         } catch (NumberFormatException e) {
-            throw new JobFileException(where(row) + ": " + "\"" + Sentences.cut(text) + "\" is not a usable number" + " in the column \"" + Sentences.cut(heads.get(column)) + "\""
+            throw new JobFileException(where(row) + ": " + "\"" + Sentences.cut(text) + "\" is not a usable number"
+                    + " in the column \"" + Sentences.cut(heads.get(column)) + "\""
                     + (e.getMessage() == null ? "." : ": " + e.getMessage()));
         }
     }
@@ -163,8 +181,11 @@ record CsvText(String file, List<String> heads, List<List<String>> rows, List<Lo
      */
     static Optional<FileUnit> unit(String head) throws JobFileException {
         List<String> words = words(head);
-        if (words.size() > 1 && Set.of("ft", "feet", "foot", "yd", "km", "um", "µm", "thou", "mil").contains(words.getLast())) {
-            throw new JobFileException("The heading \"" + Sentences.cut(head) + "\" gives its lengths in " + words.getLast() + "; give them in mm, cm, m or inches.");
+        if (words.size() > 1
+                && Set.of("ft", "feet", "foot", "yd", "km", "um", "µm", "thou", "mil")
+                        .contains(words.getLast())) {
+            throw new JobFileException("The heading \"" + Sentences.cut(head) + "\" gives its lengths in "
+                    + words.getLast() + "; give them in mm, cm, m or inches.");
         }
         return unitOf(words);
     }
@@ -173,16 +194,22 @@ record CsvText(String file, List<String> heads, List<List<String>> rows, List<Lo
         if (words.size() < 2) {
             return Optional.empty();
         }
-        return Optional.ofNullable(switch (words.getLast()) {
-            case "mm", "millimetre", "millimetres", "millimeter", "millimeters" -> FileUnit.MM;
-            case "cm", "centimetre", "centimetres", "centimeter", "centimeters" -> FileUnit.CM;
-            case "m", "metre", "metres", "meter", "meters" -> FileUnit.M;
-            case "in", "inch", "inches", "\"", "zoll" -> FileUnit.INCH;
-            default -> null;
-        });
+        return Optional.ofNullable(
+                switch (words.getLast()) {
+                    case "mm", "millimetre", "millimetres", "millimeter", "millimeters" -> FileUnit.MM;
+                    case "cm", "centimetre", "centimetres", "centimeter", "centimeters" -> FileUnit.CM;
+                    case "m", "metre", "metres", "meter", "meters" -> FileUnit.M;
+                    case "in", "inch", "inches", "\"", "zoll" -> FileUnit.INCH;
+                    default -> null;
+                });
     }
 
     private static List<String> words(String head) {
-        return Arrays.stream(head.strip().toLowerCase(Locale.ROOT).replace("\"", " \" ").split("[^\\p{L}\\p{N}\"µ]+")).filter(w -> !w.isEmpty()).toList();
+        return Arrays.stream(head.strip()
+                        .toLowerCase(Locale.ROOT)
+                        .replace("\"", " \" ")
+                        .split("[^\\p{L}\\p{N}\"µ]+"))
+                .filter(w -> !w.isEmpty())
+                .toList();
     }
 }

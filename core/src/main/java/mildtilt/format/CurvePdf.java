@@ -1,4 +1,5 @@
 package mildtilt.format;
+
 import java.io.IOException;
 import java.util.List;
 import java.util.Optional;
@@ -44,7 +45,17 @@ final class CurvePdf {
             sheet.line(left, up.at(v), right, up.at(v));
             sheet.textRight(sheet.regular, 9, left - 3, up.at(v) + 3, LengthText.decimal(v, up.decimals()));
         }
-        sheet.textMiddle(sheet.regular, 9, (left + right) / 2, bottom + 21, curve.across(unit, a.train().axle().filter(s -> s.axle().wheelTravel() == WheelTravel.ROLL_ONLY).isPresent()));
+        sheet.textMiddle(
+                sheet.regular,
+                9,
+                (left + right) / 2,
+                bottom + 21,
+                curve.across(
+                        unit,
+                        a.train()
+                                .axle()
+                                .filter(s -> s.axle().wheelTravel() == WheelTravel.ROLL_ONLY)
+                                .isPresent()));
         sheet.text(sheet.regular, 9, x, top - 6, curve.unit(unit));
         for (int i = 0; i < all.size(); i++) {
             int style = Math.min(i, WIDTHS.length - 1);
@@ -68,7 +79,8 @@ final class CurvePdf {
         }
     }
 
-    private void used(Optional<Curve.Used> used, Curve curve, Scale across, double top, double bottom) throws IOException {
+    private void used(Optional<Curve.Used> used, Curve curve, Scale across, double top, double bottom)
+            throws IOException {
         if (used.isEmpty()) {
             return;
         }

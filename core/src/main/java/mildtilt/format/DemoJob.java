@@ -1,4 +1,5 @@
 package mildtilt.format;
+
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;

@@ -1,4 +1,5 @@
 package mildtilt.format;
+
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import mildtilt.geometry.ImpossibleGeometryException;
@@ -16,7 +17,8 @@ final class Forks {
                     try {
                         bringUp(shaft, plan.path("column").path("joints").path(i));
                     } catch (ImpossibleGeometryException e) {
-                        throw new ImpossibleGeometryException("At column, shafts number " + (i + 1) + ": " + e.getMessage());
+                        throw new ImpossibleGeometryException(
+                                "At column, shafts number " + (i + 1) + ": " + e.getMessage());
                     }
                 }
             }
@@ -40,15 +42,19 @@ final class Forks {
     private static void stepped(ObjectNode shaft, ObjectNode joint) {
         String name = shaft.path("name").asText();
         if (!shaft.path("fork_step_deg").isNumber()) {
-            throw new ImpossibleGeometryException("A stepped fork needs \"fork_step_deg\", a number, and \"" + name + "\" has none.");
+            throw new ImpossibleGeometryException(
+                    "A stepped fork needs \"fork_step_deg\", a number, and \"" + name + "\" has none.");
         }
         if (joint.path("wheel_side").has("socket")) {
-            throw new ImpossibleGeometryException("\"" + name + "\" has a \"fork_step_deg\" and its fork a socket: the step follows from the socket, so leave \"fork\" out.");
+            throw new ImpossibleGeometryException(
+                    "\"" + name
+                            + "\" has a \"fork_step_deg\" and its fork a socket: the step follows from the socket, so leave \"fork\" out.");
         }
         double ways = 360 / shaft.path("fork_step_deg").asDouble();
         int whole = (int) Math.rint(ways);
         if (!(Math.abs(ways - whole) < 1e-6 && whole >= 2)) {
-            throw new ImpossibleGeometryException("\"fork_step_deg\" of \"" + name + "\" must go into a whole turn evenly.");
+            throw new ImpossibleGeometryException(
+                    "\"fork_step_deg\" of \"" + name + "\" must go into a whole turn evenly.");
         }
         double d = shaft.path("diameter_mm").asDouble(20);
         ObjectNode side = joint.path("wheel_side") instanceof ObjectNode there ? there : joint.putObject("wheel_side");
@@ -59,6 +65,8 @@ final class Forks {
     /** Two flats for two ways, else a spline of as many teeth. */
     private static ObjectNode seat(ObjectNode o, double diameter, int ways) {
         o.put("diameter_mm", diameter);
-        return ways == 2 ? o.put("form", "double_d").put("across_flats_mm", 0.8 * diameter) : o.put("form", "spline").put("teeth", ways);
+        return ways == 2
+                ? o.put("form", "double_d").put("across_flats_mm", 0.8 * diameter)
+                : o.put("form", "spline").put("teeth", ways);
     }
 }

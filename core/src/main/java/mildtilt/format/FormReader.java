@@ -1,4 +1,5 @@
 package mildtilt.format;
+
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.time.DateTimeException;
@@ -67,7 +68,8 @@ final class FormReader {
         } catch (RuntimeException e) {
             // Whatever was not thought of must still not end the program.
             LOG.error("a {} could not be read", what, e);
-            throw new JobFileException("This " + what + " holds something that can't be read: Mild Tilt itself has a fault here.");
+            throw new JobFileException(
+                    "This " + what + " holds something that can't be read: Mild Tilt itself has a fault here.");
         }
         if (!reader.faults.isEmpty()) {
             throw new JobFileException(reader.faults.text());
@@ -79,7 +81,8 @@ final class FormReader {
     }
 
     private void refused(JobPlace at, ImpossibleGeometryException e) {
-        refusal = refusal.or(() -> Optional.of((at.equals(JobPlace.WHOLE) ? "" : "At " + at.words() + ": ") + e.getMessage()));
+        refusal = refusal.or(
+                () -> Optional.of((at.equals(JobPlace.WHOLE) ? "" : "At " + at.words() + ": ") + e.getMessage()));
     }
 
     /** A form in braces of its own; null where something is wrong with it. */
@@ -110,21 +113,27 @@ final class FormReader {
                         case Shape.Keyed<?> k -> all.add(k.key());
                         case Shape.Inline<?> i -> all.addAll(keys(i.form(), o));
                         case Shape.Constant c -> all.add(c.key());
-                        case Shape.Fixed _ -> { }
+                        case Shape.Fixed _ -> {}
                     }
                 });
                 yield all;
             }
             case Form.Kinds<?> k -> {
                 Set<String> all = new HashSet<>();
-                chosen(k, o).ifPresentOrElse(p -> all.addAll(keys(p, o)), () -> k.kinds().values().forEach(p -> all.addAll(keys(p, o))));
+                chosen(k, o).ifPresentOrElse(p -> all.addAll(keys(p, o)), () -> k.kinds()
+                        .values()
+                        .forEach(p -> all.addAll(keys(p, o))));
                 all.add(k.key());
                 yield all;
             }
             case Form.Either<?> e -> {
                 List<? extends Form.Either.Variant<?>> ways = said(e, o);
                 Set<String> all = new HashSet<>();
-                Stream<? extends Form.Either.Variant<?>> meant = ways.size() == 1 ? ways.stream() : ways.isEmpty() && e.otherwise().isPresent() ? e.otherwise().stream() : Stream.concat(e.ways().stream(), e.otherwise().stream());
+                Stream<? extends Form.Either.Variant<?>> meant = ways.size() == 1
+                        ? ways.stream()
+                        : ways.isEmpty() && e.otherwise().isPresent()
+                                ? e.otherwise().stream()
+                                : Stream.concat(e.ways().stream(), e.otherwise().stream());
                 meant.forEach(w -> all.addAll(keys(w.form(), o)));
                 yield all;
             }
@@ -135,7 +144,8 @@ final class FormReader {
 
     private static Optional<? extends Part<?>> chosen(Form.Kinds<?> k, ObjectNode o) {
         JsonNode word = o.path(k.key());
-        return Optional.<Part<?>>ofNullable(k.kinds().get(word.isMissingNode() ? k.usual().orElse("") : word.isTextual() ? word.asText() : ""));
+        return Optional.<Part<?>>ofNullable(
+                k.kinds().get(word.isMissingNode() ? k.usual().orElse("") : word.isTextual() ? word.asText() : ""));
     }
 
     private static <T> List<Form.Either.Variant<? extends T>> said(Form.Either<T> e, ObjectNode o) {
@@ -158,7 +168,8 @@ final class FormReader {
             return part(part.get(), o, at);
         }
         if (o.has(k.key())) {
-            faults.wrong(Sentences.noneOf(at.in(k.key()), found(o.get(k.key())), List.copyOf(k.kinds().keySet())));
+            faults.wrong(Sentences.noneOf(
+                    at.in(k.key()), found(o.get(k.key())), List.copyOf(k.kinds().keySet())));
         } else {
             faults.missing(Sentences.missing(at, k.key()));
         }
@@ -180,7 +191,9 @@ final class FormReader {
     private @Nullable Object packed(ObjectNode o, JobPlace at) {
         Object corners = value(new Kind.Text(0, Integer.MAX_VALUE), o.path("corners"), at, "corners");
         Object triangles = value(new Kind.Text(0, Integer.MAX_VALUE), o.path("triangles"), at, "triangles");
-        return corners == null || triangles == null ? null : made(at, () -> MeshText.read((String) corners, (String) triangles));
+        return corners == null || triangles == null
+                ? null
+                : made(at, () -> MeshText.read((String) corners, (String) triangles));
     }
 
     private <T> @Nullable T made(JobPlace at, Supplier<T> maker) {
@@ -228,7 +241,10 @@ final class FormReader {
         @Override
         @SuppressWarnings("unchecked")
         public <X> X get(String component) {
-            Field<T, ?> f = part.fields().stream().filter(x -> x.component().equals(component)).findFirst().orElseThrow(() -> new IllegalArgumentException(part.type() + " has no " + component));
+            Field<T, ?> f = part.fields().stream()
+                    .filter(x -> x.component().equals(component))
+                    .findFirst()
+                    .orElseThrow(() -> new IllegalArgumentException(part.type() + " has no " + component));
             return (X) of(f).orElseThrow(Field.Missing::new);
         }
 
@@ -251,7 +267,12 @@ final class FormReader {
                     }
                     yield into(f, value(k.kind(), o.get(k.key()), at, k.key()));
                 }
-                case Presence.Usual<V> u -> into(f, there ? value(k.kind(), o.get(k.key()), at, k.key()) : made(at, () -> u.usual().apply(this)));
+                case Presence.Usual<V> u ->
+                    into(
+                            f,
+                            there
+                                    ? value(k.kind(), o.get(k.key()), at, k.key())
+                                    : made(at, () -> u.usual().apply(this)));
                 case Presence.May<V> _ -> {
                     Object v = there ? value(k.kind(), o.get(k.key()), at, k.key()) : Optional.empty();
                     yield v == null ? null : there ? Optional.of(v) : v;
@@ -270,7 +291,11 @@ final class FormReader {
                 faults.missing(Sentences.missing(at, c.key()));
                 return null;
             }
-            boolean same = c.value() instanceof Integer i ? n.isIntegralNumber() && n.asLong() == i : c.value() instanceof Boolean b ? n.isBoolean() && n.asBoolean() == b : n.isTextual() && n.asText().equals(c.value());
+            boolean same = c.value() instanceof Integer i
+                    ? n.isIntegralNumber() && n.asLong() == i
+                    : c.value() instanceof Boolean b
+                            ? n.isBoolean() && n.asBoolean() == b
+                            : n.isTextual() && n.asText().equals(c.value());
             if (!same) {
                 faults.wrong(Sentences.noneOf(at.in(c.key()), found(n), List.of(String.valueOf(c.value()))));
                 return null;
@@ -304,14 +329,17 @@ final class FormReader {
         return switch (kind) {
             case Kind.Size s -> size(s.range(), node, at);
             case Kind.Whole w -> whole(w, node, at);
-            case Kind.Text t -> text(node, at).filter(x -> {
-                int n = x.codePointCount(0, x.length());
-                boolean fits = n >= t.least() && n <= t.most();
-                if (!fits) {
-                    faults.wrong(Sentences.length(at, n, t.least(), t.most()));
-                }
-                return fits;
-            }).orElse(null);
+            case Kind.Text t ->
+                text(node, at)
+                        .filter(x -> {
+                            int n = x.codePointCount(0, x.length());
+                            boolean fits = n >= t.least() && n <= t.most();
+                            if (!fits) {
+                                faults.wrong(Sentences.length(at, n, t.least(), t.most()));
+                            }
+                            return fits;
+                        })
+                        .orElse(null);
             case Kind.Flag _ -> {
                 if (!node.isBoolean()) {
                     faults.wrong(Sentences.wrongType(at, "true or false", found(node)));
@@ -322,17 +350,21 @@ final class FormReader {
             case Kind.Choice<?> c -> choice(c.of(), node, at);
             case Kind.Choices<?> c -> choices(c.of(), node, at);
             case Kind.Reference r -> reference(r, node, at);
-            case Kind.StepKey _ -> text(node, at).filter(x -> {
-                boolean fits = STEP_KEY.matcher(x).matches();
-                if (!fits) {
-                    faults.wrong(Sentences.notSoWritten(at, Sentences.quoted(x)));
-                }
-                return fits;
-            }).orElse(null);
+            case Kind.StepKey _ ->
+                text(node, at)
+                        .filter(x -> {
+                            boolean fits = STEP_KEY.matcher(x).matches();
+                            if (!fits) {
+                                faults.wrong(Sentences.notSoWritten(at, Sentences.quoted(x)));
+                            }
+                            return fits;
+                        })
+                        .orElse(null);
             case Kind.Place p -> place(p, node, at);
             case Kind.Heading _ -> heading(node, at);
             case Kind.Day _ -> parsed(node, at, LocalDate::parse, "a day: write it like 2026-03-28");
-            case Kind.Moment _ -> parsed(node, at, LocalDateTime::parse, "a day and time: write it like 2026-03-28T14:05");
+            case Kind.Moment _ ->
+                parsed(node, at, LocalDateTime::parse, "a day and time: write it like 2026-03-28T14:05");
             case Kind.Many<?> m -> many(m, node, at);
             case Kind.Group<?> g -> group(g.form(), node, at);
             case Kind.Row<?> r -> row(r.part(), node, at);
@@ -380,9 +412,16 @@ final class FormReader {
     }
 
     private <E extends Enum<E>> @Nullable E choice(Class<E> of, JsonNode node, JobPlace at) {
-        Optional<E> found = node.isTextual() ? Arrays.stream(of.getEnumConstants()).filter(e -> word(e).equals(node.asText())).findFirst() : Optional.empty();
+        Optional<E> found = node.isTextual()
+                ? Arrays.stream(of.getEnumConstants())
+                        .filter(e -> word(e).equals(node.asText()))
+                        .findFirst()
+                : Optional.empty();
         if (found.isEmpty()) {
-            faults.wrong(Sentences.noneOf(at, found(node), Arrays.stream(of.getEnumConstants()).map(FormReader::word).toList()));
+            faults.wrong(Sentences.noneOf(
+                    at,
+                    found(node),
+                    Arrays.stream(of.getEnumConstants()).map(FormReader::word).toList()));
         }
         return found.orElse(null);
     }
@@ -422,7 +461,8 @@ final class FormReader {
         try {
             return parser.apply(text.get());
         } catch (DateTimeException e) {
-            faults.wrong(Sentences.capital(at.words()) + " is " + Sentences.quoted(text.get()) + ", which is not " + like + ".");
+            faults.wrong(Sentences.capital(at.words()) + " is " + Sentences.quoted(text.get()) + ", which is not "
+                    + like + ".");
             return null;
         }
     }
@@ -457,8 +497,13 @@ final class FormReader {
         Double x = size(Ranges.DIRECTION_PART, node.get(0), at.axis(0));
         Double y = size(Ranges.DIRECTION_PART, node.get(1), at.axis(1));
         Double z = size(Ranges.DIRECTION_PART, node.get(2), at.axis(2));
-        return x == null || y == null || z == null ? null
-                : made(at, () -> Math.abs(x * x + y * y + z * z - 1) < UNIT_LENGTH_TOLERANCE ? new Direction(x, y, z) : Direction.along(x, y, z));
+        return x == null || y == null || z == null
+                ? null
+                : made(
+                        at,
+                        () -> Math.abs(x * x + y * y + z * z - 1) < UNIT_LENGTH_TOLERANCE
+                                ? new Direction(x, y, z)
+                                : Direction.along(x, y, z));
     }
 
     private <V> @Nullable Object many(Kind.Many<V> m, JsonNode node, JobPlace at) {
@@ -473,9 +518,10 @@ final class FormReader {
             if (good) {
                 add(all, v);
                 good = made(at, () -> {
-                    m.soFar().accept(all);
-                    return all;
-                }) != null;
+                            m.soFar().accept(all);
+                            return all;
+                        })
+                        != null;
             }
         }
         return good ? all : null;
@@ -499,13 +545,15 @@ final class FormReader {
                 values.put(f.component(), v);
             }
         }
-        return values.size() < n ? null : made(at, () -> part.make().apply(new Field.Found() {
-            @Override
-            @SuppressWarnings("unchecked")
-            public <X> X get(String component) {
-                return (X) values.get(component);
-            }
-        }));
+        return values.size() < n
+                ? null
+                : made(at, () -> part.make().apply(new Field.Found() {
+                    @Override
+                    @SuppressWarnings("unchecked")
+                    public <X> X get(String component) {
+                        return (X) values.get(component);
+                    }
+                }));
     }
 
     private <K, V> @Nullable Object byKey(Kind.ByKey<K, V> b, JsonNode node, JobPlace at) {
@@ -527,7 +575,8 @@ final class FormReader {
             Object v = part(b.part(), o, here);
             good &= k != null && v != null;
             if (k != null && v != null && all.put(k, v) != null) {
-                faults.wrong(Sentences.capital(here.in(b.key()).words()) + " is " + Sentences.quoted(k.toString()) + ", as another is.");
+                faults.wrong(Sentences.capital(here.in(b.key()).words()) + " is " + Sentences.quoted(k.toString())
+                        + ", as another is.");
             }
         }
         return good ? all : null;

@@ -1,4 +1,5 @@
 package mildtilt.format;
+
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
@@ -51,13 +52,16 @@ final class FormWriter {
         switch (f.shape()) {
             case Shape.Keyed<V> k -> {
                 Object v = f.of(part);
-                if (v != null && !(k.presence() instanceof Presence.Usual<V> u && !u.written() && v.equals(u.usual().apply(NOTHING)))) {
+                if (v != null
+                        && !(k.presence() instanceof Presence.Usual<V> u
+                                && !u.written()
+                                && v.equals(u.usual().apply(NOTHING)))) {
                     put(o, k.key(), k.kind(), v);
                 }
             }
             case Shape.Inline<V> i -> write(i.form(), f.get().apply(part), o);
             case Shape.Constant c -> o.putPOJO(c.key(), c.value());
-            case Shape.Fixed _ -> { }
+            case Shape.Fixed _ -> {}
         }
     }
 
@@ -88,7 +92,11 @@ final class FormWriter {
             case Kind.Choice<?> _ -> a.add(word((Enum<?>) v));
             case Kind.Choices<?> _ -> {
                 ArrayNode all = a.addArray();
-                ((Collection<?>) v).stream().map(x -> (Enum<?>) x).sorted((x, y) -> Integer.compare(x.ordinal(), y.ordinal())).forEach(x -> all.add(word(x)));
+                ((Collection<?>) v)
+                        .stream()
+                                .map(x -> (Enum<?>) x)
+                                .sorted((x, y) -> Integer.compare(x.ordinal(), y.ordinal()))
+                                .forEach(x -> all.add(word(x)));
             }
             case Kind.Place _ -> a.add(JobWriter.point((Point) v));
             case Kind.Heading _ -> a.add(JobWriter.direction((Direction) v));

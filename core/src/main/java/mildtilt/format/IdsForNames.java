@@ -1,4 +1,5 @@
 package mildtilt.format;
+
 import static mildtilt.format.Migrations.each;
 import static mildtilt.format.Migrations.objects;
 
@@ -107,13 +108,15 @@ final class IdsForNames {
         joints.give(column.path("joints"));
         bearings.give(column.path("bearings"));
         List<JsonNode> row = each(column.path("shafts")).toList();
-        objects(column.path("bearings")).filter(b -> b.path("shaft").isIntegralNumber()).forEach(b -> {
-            int n = b.path("shaft").asInt();
-            // One that is on no shaft stays as it is, for the schema to refuse.
-            if (n >= 1 && n <= row.size()) {
-                b.put("shaft", row.get(n - 1).path("id").asText());
-            }
-        });
+        objects(column.path("bearings"))
+                .filter(b -> b.path("shaft").isIntegralNumber())
+                .forEach(b -> {
+                    int n = b.path("shaft").asInt();
+                    // One that is on no shaft stays as it is, for the schema to refuse.
+                    if (n >= 1 && n <= row.size()) {
+                        b.put("shaft", row.get(n - 1).path("id").asText());
+                    }
+                });
     }
 
     private void surroundings() {
@@ -133,7 +136,10 @@ final class IdsForNames {
 
     /** Whatever could touch something. */
     private Id part(String name) {
-        return Optional.ofNullable(FIXED.get(name)).or(() -> shafts.known(name)).or(() -> joints.known(name)).orElseGet(() -> obstacles.id(name));
+        return Optional.ofNullable(FIXED.get(name))
+                .or(() -> shafts.known(name))
+                .or(() -> joints.known(name))
+                .orElseGet(() -> obstacles.id(name));
     }
 
     private void survey() {
@@ -180,11 +186,15 @@ final class IdsForNames {
         String which = name.substring(comma + 2);
         return switch (which) {
             case "centre" -> joints.known(of).map(j -> j.part("centre"));
-            case "middle" -> bearings.known(of).map(b -> b.part("middle")).or(() -> obstacles.known(of).map(o -> o.part("1")));
+            case "middle" ->
+                bearings.known(of)
+                        .map(b -> b.part("middle"))
+                        .or(() -> obstacles.known(of).map(o -> o.part("1")));
             case "origin of the scan", "one end" -> obstacles.known(of).map(o -> o.part("1"));
             case "other end" -> obstacles.known(of).map(o -> o.part("2"));
             default -> {
-                Matcher m = Pattern.compile("(?:point|corner) ([1-9][0-9]{0,3})").matcher(which);
+                Matcher m =
+                        Pattern.compile("(?:point|corner) ([1-9][0-9]{0,3})").matcher(which);
                 yield m.matches() ? obstacles.known(of).map(o -> o.part(m.group(1))) : Optional.empty();
             }
         };
@@ -203,7 +213,9 @@ final class IdsForNames {
         JsonNode plan = making.path("plan");
         Map<String, Id> own = new HashMap<>();
         number(plan.path("own_purchases"), Id.Kind.PURCHASE);
-        objects(plan.path("own_purchases")).forEach(p -> own.put(p.path("what").asText(), new Id(p.path("id").asText())));
+        objects(plan.path("own_purchases"))
+                .forEach(p ->
+                        own.put(p.path("what").asText(), new Id(p.path("id").asText())));
         Set<Id> taken = new HashSet<>();
         objects(plan.path("purchases")).filter(p -> p.path("what").isTextual()).forEach(p -> {
             String what = p.path("what").asText();
@@ -215,8 +227,10 @@ final class IdsForNames {
         });
     }
 
-    private static final Pattern NUT = Pattern.compile("Jam nut (?:M([0-9.]+) × ([0-9.]+)|([0-9/ ]+)\" × ([0-9]+))( LH)?.*");
-    private static final Pattern BAR = Pattern.compile("(mild steel|alloy steel|stainless steel|aluminium) (bar|tube) Ø ([0-9.]+)(?: mm)?(?: × ([0-9.]+)(?: mm)?)?, ([0-9.]+)(?: mm)? long");
+    private static final Pattern NUT =
+            Pattern.compile("Jam nut (?:M([0-9.]+) × ([0-9.]+)|([0-9/ ]+)\" × ([0-9]+))( LH)?.*");
+    private static final Pattern BAR = Pattern.compile(
+            "(mild steel|alloy steel|stainless steel|aluminium) (bar|tube) Ø ([0-9.]+)(?: mm)?(?: × ([0-9.]+)(?: mm)?)?, ([0-9.]+)(?: mm)? long");
     private static final Pattern PLATE = Pattern.compile("Plate ([0-9.]+)");
 
     /** What a thing to buy was called. */
@@ -226,7 +240,8 @@ final class IdsForNames {
             return part;
         }
         if (what.endsWith(" pair")) {
-            return shafts.known(what.substring(0, what.length() - " pair".length())).map(s -> s.part("pair"));
+            return shafts.known(what.substring(0, what.length() - " pair".length()))
+                    .map(s -> s.part("pair"));
         }
         Matcher plate = PLATE.matcher(what);
         if (plate.matches()) {
@@ -234,8 +249,18 @@ final class IdsForNames {
         }
         Matcher bar = BAR.matcher(what);
         if (bar.matches()) {
-            String metal = Map.of("mild steel", "steel", "alloy steel", "alloy_steel", "stainless steel", "stainless", "aluminium", "aluminium").get(bar.group(1));
-            return Optional.of(new Id("bar." + metal + ".d" + plain(bar.group(3)) + (bar.group(4) == null ? "" : "_w" + plain(bar.group(4))) + "_l" + plain(bar.group(5))));
+            String metal = Map.of(
+                            "mild steel",
+                            "steel",
+                            "alloy steel",
+                            "alloy_steel",
+                            "stainless steel",
+                            "stainless",
+                            "aluminium",
+                            "aluminium")
+                    .get(bar.group(1));
+            return Optional.of(new Id("bar." + metal + ".d" + plain(bar.group(3))
+                    + (bar.group(4) == null ? "" : "_w" + plain(bar.group(4))) + "_l" + plain(bar.group(5))));
         }
         return rodEnd(what).or(() -> jamNut(what));
     }
@@ -244,7 +269,14 @@ final class IdsForNames {
     private Optional<Id> rodEnd(String name) {
         for (Rod rod : Rod.values()) {
             for (String end : List.of("outer", "inner")) {
-                if (root.path("making").path("rods").path(Id.of(rod).text()).path(end).path("part").path("name").asText("").equals(name)) {
+                if (root.path("making")
+                        .path("rods")
+                        .path(Id.of(rod).text())
+                        .path(end)
+                        .path("part")
+                        .path("name")
+                        .asText("")
+                        .equals(name)) {
                     return Optional.of(Id.of(rod).part(end));
                 }
             }
@@ -254,7 +286,10 @@ final class IdsForNames {
 
     private static Optional<Id> jamNut(String what) {
         Matcher m = NUT.matcher(what);
-        return m.matches() && m.group(1) != null ? Optional.of(new Id("jam_nut.m" + plain(m.group(1)) + "_p" + plain(m.group(2)) + (m.group(5) == null ? "_right" : "_left"))) : Optional.empty();
+        return m.matches() && m.group(1) != null
+                ? Optional.of(new Id("jam_nut.m" + plain(m.group(1)) + "_p" + plain(m.group(2))
+                        + (m.group(5) == null ? "_right" : "_left")))
+                : Optional.empty();
     }
 
     /** A number without noughts after its point, its point as an id writes it. */
@@ -305,7 +340,12 @@ final class IdsForNames {
                 if (items.get(i).isTextual()) {
                     Id id = Id.Kind.CHECK.number(i + 1);
                     own.put(items.get(i).asText(), id);
-                    items.set(i, JsonNodeFactory.instance.objectNode().put("id", id.text()).put("what", items.get(i).asText()));
+                    items.set(
+                            i,
+                            JsonNodeFactory.instance
+                                    .objectNode()
+                                    .put("id", id.text())
+                                    .put("what", items.get(i).asText()));
                 }
             }
         }
@@ -324,37 +364,103 @@ final class IdsForNames {
         int space = key.indexOf(' ');
         String kind = space < 0 ? key : key.substring(0, space);
         String of = space < 0 ? "" : key.substring(space + 1);
-        Optional<Id> id = switch (kind) {
-            case "own" -> Optional.ofNullable(own.get(of));
-            case "weld" -> named("welds", "piece", of);
-            case "join" -> shafts.known(of).flatMap(s -> named("joins", "shaft", s.text()));
-            case "fork" -> of.startsWith("weld ") ? joints.known(of.substring("weld ".length())).map(j -> j.part("weld")) : Optional.empty();
-            case "joint" -> joints.known(of);
-            case "bearing" -> bearings.known(of);
-            case "rod" -> Map.of("left_tie_rod_mm", "left_tie_rod", "right_tie_rod_mm", "right_tie_rod", "tie_rod_mm", "tie_rod", "centre_link_mm", "centre_link", "drag_link_mm", "drag_link",
-                    "drag_rod_mm", "drag_rod", "pitman_link_mm", "short_link").entrySet().stream().filter(e -> e.getKey().equals(of)).map(e -> new Id(e.getValue())).findFirst();
-            default -> key.matches("[a-z]+( [a-z]+)?") ? Optional.of(new Id(key.replace(' ', '_'))) : Optional.empty();
-        };
+        Optional<Id> id =
+                switch (kind) {
+                    case "own" -> Optional.ofNullable(own.get(of));
+                    case "weld" -> named("welds", "piece", of);
+                    case "join" -> shafts.known(of).flatMap(s -> named("joins", "shaft", s.text()));
+                    case "fork" ->
+                        of.startsWith("weld ")
+                                ? joints.known(of.substring("weld ".length())).map(j -> j.part("weld"))
+                                : Optional.empty();
+                    case "joint" -> joints.known(of);
+                    case "bearing" -> bearings.known(of);
+                    case "rod" ->
+                        Map.of(
+                                        "left_tie_rod_mm",
+                                        "left_tie_rod",
+                                        "right_tie_rod_mm",
+                                        "right_tie_rod",
+                                        "tie_rod_mm",
+                                        "tie_rod",
+                                        "centre_link_mm",
+                                        "centre_link",
+                                        "drag_link_mm",
+                                        "drag_link",
+                                        "drag_rod_mm",
+                                        "drag_rod",
+                                        "pitman_link_mm",
+                                        "short_link")
+                                .entrySet()
+                                .stream()
+                                .filter(e -> e.getKey().equals(of))
+                                .map(e -> new Id(e.getValue()))
+                                .findFirst();
+                    default ->
+                        key.matches("[a-z]+( [a-z]+)?") ? Optional.of(new Id(key.replace(' ', '_'))) : Optional.empty();
+                };
         return id.orElse(slug("was", key));
     }
 
     /** The id of the first of a list in the making of which a field says this. */
     private Optional<Id> named(String list, String key, String text) {
-        return objects(root.path("making").path(list)).filter(o -> o.path(key).asText().equals(text)).map(o -> new Id(o.path("id").asText())).findFirst();
+        return objects(root.path("making").path(list))
+                .filter(o -> o.path(key).asText().equals(text))
+                .map(o -> new Id(o.path("id").asText()))
+                .findFirst();
     }
 
     /** What the points that every vehicle has were called. */
     private static Map<String, String> points() {
-        Map<String, String> all = new HashMap<>(Map.of("steering wheel hub", "hub", "gear input", "gear_input", "rack, midway between pivots", "gear.centre", "gear's arm, point on its shaft", "gear.centre",
-                "end of the gear's arm", "gear.arm_end", "idler arm, point on its axis", "idler.pivot", "end of the idler arm", "idler.end", "bell crank, point on its pivot", "bell_crank.pivot"));
-        all.putAll(Map.of("drag link's point on the knuckle", "driven_point", "drag rod's point on the bell crank", "driven_point", "short link's point on the shuttle", "driven_point",
-                "track bar, frame end", "track_bar.body_end", "track bar, axle end", "track_bar.axle_end", "axle centre pin", "centre_pin", "driver's hip", "driver.hip", "driver's heel", "driver.heel"));
+        Map<String, String> all = new HashMap<>(Map.of(
+                "steering wheel hub",
+                "hub",
+                "gear input",
+                "gear_input",
+                "rack, midway between pivots",
+                "gear.centre",
+                "gear's arm, point on its shaft",
+                "gear.centre",
+                "end of the gear's arm",
+                "gear.arm_end",
+                "idler arm, point on its axis",
+                "idler.pivot",
+                "end of the idler arm",
+                "idler.end",
+                "bell crank, point on its pivot",
+                "bell_crank.pivot"));
+        all.putAll(Map.of(
+                "drag link's point on the knuckle",
+                "driven_point",
+                "drag rod's point on the bell crank",
+                "driven_point",
+                "short link's point on the shuttle",
+                "driven_point",
+                "track bar, frame end",
+                "track_bar.body_end",
+                "track bar, axle end",
+                "track_bar.axle_end",
+                "axle centre pin",
+                "centre_pin",
+                "driver's hip",
+                "driver.hip",
+                "driver's heel",
+                "driver.heel"));
         for (String side : List.of("left", "right")) {
             all.put(side + " inner tie-rod pivot", side + ".inner_pivot");
-            Map.ofEntries(Map.entry("lower arm, front pivot", "lower_inner_front"), Map.entry("lower arm, rear pivot", "lower_inner_rear"), Map.entry("lower ball joint", "lower_ball_joint"),
-                    Map.entry("upper arm, front pivot", "upper_inner_front"), Map.entry("upper arm, rear pivot", "upper_inner_rear"), Map.entry("upper ball joint", "upper_ball_joint"),
-                    Map.entry("strut top mount", "strut_top"), Map.entry("point low on the strut", "strut_lower"), Map.entry("kingpin, lower point", "kingpin_lower"),
-                    Map.entry("kingpin, upper point", "kingpin_upper"), Map.entry("wheel centre", "wheel_centre"), Map.entry("tie-rod point on the steering arm", "tie_rod_point"))
+            Map.ofEntries(
+                            Map.entry("lower arm, front pivot", "lower_inner_front"),
+                            Map.entry("lower arm, rear pivot", "lower_inner_rear"),
+                            Map.entry("lower ball joint", "lower_ball_joint"),
+                            Map.entry("upper arm, front pivot", "upper_inner_front"),
+                            Map.entry("upper arm, rear pivot", "upper_inner_rear"),
+                            Map.entry("upper ball joint", "upper_ball_joint"),
+                            Map.entry("strut top mount", "strut_top"),
+                            Map.entry("point low on the strut", "strut_lower"),
+                            Map.entry("kingpin, lower point", "kingpin_lower"),
+                            Map.entry("kingpin, upper point", "kingpin_upper"),
+                            Map.entry("wheel centre", "wheel_centre"),
+                            Map.entry("tie-rod point on the steering arm", "tie_rod_point"))
                     .forEach((called, id) -> all.put(side + " " + called, side + "." + id));
         }
         return Map.copyOf(all);
@@ -363,20 +469,55 @@ final class IdsForNames {
     /** What the parts that every vehicle has were called. */
     private static Map<String, Id> fixed() {
         Map<String, Id> all = new HashMap<>();
-        Map.ofEntries(Map.entry("rack housing", FixedPart.RACK_HOUSING),
-                Map.entry("rack bar", FixedPart.RACK_BAR), Map.entry("steering box", FixedPart.STEERING_BOX), Map.entry("column arm", FixedPart.COLUMN_ARM), Map.entry("pitman arm", FixedPart.PITMAN_ARM),
-                Map.entry("axle beam", FixedPart.AXLE_BEAM), Map.entry("track bar", FixedPart.TRACK_BAR), Map.entry("steering wheel", FixedPart.STEERING_WHEEL),
-                Map.entry("knuckles of the hands", FixedPart.HANDS), Map.entry("column tube", FixedPart.COLUMN_TUBE)).forEach((called, part) -> all.put(called, part.called().id()));
-        Map<String, FixedPart> sided = Map.of("tyre", FixedPart.TYRE, "wheel, inside", FixedPart.WHEEL_INSIDE, "lower arm", FixedPart.LOWER_ARM, "upper arm", FixedPart.UPPER_ARM, "strut", FixedPart.STRUT,
-                "steering arm", FixedPart.STEERING_ARM);
+        Map.ofEntries(
+                        Map.entry("rack housing", FixedPart.RACK_HOUSING),
+                        Map.entry("rack bar", FixedPart.RACK_BAR),
+                        Map.entry("steering box", FixedPart.STEERING_BOX),
+                        Map.entry("column arm", FixedPart.COLUMN_ARM),
+                        Map.entry("pitman arm", FixedPart.PITMAN_ARM),
+                        Map.entry("axle beam", FixedPart.AXLE_BEAM),
+                        Map.entry("track bar", FixedPart.TRACK_BAR),
+                        Map.entry("steering wheel", FixedPart.STEERING_WHEEL),
+                        Map.entry("knuckles of the hands", FixedPart.HANDS),
+                        Map.entry("column tube", FixedPart.COLUMN_TUBE))
+                .forEach((called, part) -> all.put(called, part.called().id()));
+        Map<String, FixedPart> sided = Map.of(
+                "tyre",
+                FixedPart.TYRE,
+                "wheel, inside",
+                FixedPart.WHEEL_INSIDE,
+                "lower arm",
+                FixedPart.LOWER_ARM,
+                "upper arm",
+                FixedPart.UPPER_ARM,
+                "strut",
+                FixedPart.STRUT,
+                "steering arm",
+                FixedPart.STEERING_ARM);
         for (Side side : Side.values()) {
             String word = side == Side.LEFT ? "left " : "right ";
-            sided.forEach((called, part) -> all.put(word + called, part.called(side).id()));
+            sided.forEach(
+                    (called, part) -> all.put(word + called, part.called(side).id()));
             all.put("driver's " + word + "leg", FixedPart.LEG.called(side).id());
         }
-        Map.of("idler arm", RelayPart.IDLER_ARM, "bell crank", RelayPart.BELL_CRANK, "shuttle", RelayPart.SHUTTLE).forEach((called, part) -> all.put(called, Id.of(part)));
-        Map.of("left tie rod", Rod.LEFT_TIE_ROD, "right tie rod", Rod.RIGHT_TIE_ROD, "tie rod", Rod.TIE_ROD, "centre link", Rod.CENTRE_LINK, "drag link", Rod.DRAG_LINK, "drag rod", Rod.DRAG_ROD,
-                "short link", Rod.SHORT_LINK).forEach((called, rod) -> all.put(called, Id.of(rod)));
+        Map.of("idler arm", RelayPart.IDLER_ARM, "bell crank", RelayPart.BELL_CRANK, "shuttle", RelayPart.SHUTTLE)
+                .forEach((called, part) -> all.put(called, Id.of(part)));
+        Map.of(
+                        "left tie rod",
+                        Rod.LEFT_TIE_ROD,
+                        "right tie rod",
+                        Rod.RIGHT_TIE_ROD,
+                        "tie rod",
+                        Rod.TIE_ROD,
+                        "centre link",
+                        Rod.CENTRE_LINK,
+                        "drag link",
+                        Rod.DRAG_LINK,
+                        "drag rod",
+                        Rod.DRAG_ROD,
+                        "short link",
+                        Rod.SHORT_LINK)
+                .forEach((called, rod) -> all.put(called, Id.of(rod)));
         return Map.copyOf(all);
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.format;
+
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.time.LocalDate;
@@ -47,8 +48,10 @@ public final class JobBookPdf {
 
     /** The PDF's bytes. @param file name of the job's file, as printed */
     public static byte[] write(Papers papers, LengthUnit unit, LocalDate date, String file) throws IOException {
-        PDRectangle paper = TemplatePdf.size(papers.analysis().job().making().workshop().paper());
-        try (PdfSheet sheet = new PdfSheet("Job book: " + papers.analysis().job().title(), new PDRectangle(paper.getHeight(), paper.getWidth()))) {
+        PDRectangle paper =
+                TemplatePdf.size(papers.analysis().job().making().workshop().paper());
+        try (PdfSheet sheet = new PdfSheet(
+                "Job book: " + papers.analysis().job().title(), new PDRectangle(paper.getHeight(), paper.getWidth()))) {
             new JobBookPdf(papers, unit, sheet, date, file).book();
             ByteArrayOutputStream bytes = new ByteArrayOutputStream();
             sheet.save(bytes);
@@ -87,12 +90,18 @@ public final class JobBookPdf {
     }
 
     private void summary() throws IOException {
-        sheet.text(sheet.bold, 20, pages.left(), pages.y() + 18, sheet.fit(sheet.bold, 20, pages.wide(), analysis.job().title()));
+        sheet.text(
+                sheet.bold,
+                20,
+                pages.left(),
+                pages.y() + 18,
+                sheet.fit(sheet.bold, 20, pages.wide(), analysis.job().title()));
         pages.down(32);
         if (!analysis.job().about().isBlank()) {
             pages.say(analysis.job().about());
         }
-        pages.say("Rule set: " + analysis.job().rules().name() + ". " + analysis.job().rules().about());
+        pages.say("Rule set: " + analysis.job().rules().name() + ". "
+                + analysis.job().rules().about());
         pages.heading("What it does");
         List<Headline> all = new ArrayList<>();
         for (Headline h : Headline.values()) {
@@ -107,7 +116,12 @@ public final class JobBookPdf {
             for (int c = 0; c < columns && i + c < all.size(); c++) {
                 Headline h = all.get(i + c);
                 sheet.text(sheet.regular, BookPages.SIZE, pages.left() + c * w, pages.y(), h.label());
-                sheet.textRight(sheet.bold, BookPages.SIZE, pages.left() + c * w + w - 20, pages.y(), h.unit().format(analysis.headlines().get(h).orElseThrow(), unit));
+                sheet.textRight(
+                        sheet.bold,
+                        BookPages.SIZE,
+                        pages.left() + c * w + w - 20,
+                        pages.y(),
+                        h.unit().format(analysis.headlines().get(h).orElseThrow(), unit));
             }
             pages.down(13);
         }
@@ -116,12 +130,21 @@ public final class JobBookPdf {
             pages.say("Nothing found by the checks this program makes. That proves nothing by itself.");
         }
         for (Finding f : analysis.findings()) {
-            pages.say(f.severity() == Severity.STOP ? sheet.bold : sheet.regular, pages.left(), pages.wide(), (f.severity() == Severity.STOP ? "STOP  " : "CHECK  ") + f.what().text(unit));
+            pages.say(
+                    f.severity() == Severity.STOP ? sheet.bold : sheet.regular,
+                    pages.left(),
+                    pages.wide(),
+                    (f.severity() == Severity.STOP ? "STOP  " : "CHECK  ")
+                            + f.what().text(unit));
         }
         pages.say("The cautions at the end of the book belong to every step.");
         pages.heading("Not judged, and what is missing for it");
         for (NotJudged n : analysis.notJudged()) {
-            pages.say(sheet.regular, pages.left(), pages.wide(), n.matter() + ": " + n.missing().text(unit) + ".");
+            pages.say(
+                    sheet.regular,
+                    pages.left(),
+                    pages.wide(),
+                    n.matter() + ": " + n.missing().text(unit) + ".");
         }
     }
 
@@ -149,12 +172,20 @@ public final class JobBookPdf {
             double right = pages.left() + pages.wide();
             sheet.pen(0.8, 0);
             sheet.line(right - bar, pages.y() - 8, right, pages.y() - 8);
-            sheet.textRight(sheet.regular, BookPages.SIZE, right, pages.y() + 2, "Scale 1:" + scale + " · this bar is 50 mm on paper, " + LengthText.format(50.0 * scale, unit) + " on the vehicle");
+            sheet.textRight(
+                    sheet.regular,
+                    BookPages.SIZE,
+                    right,
+                    pages.y() + 2,
+                    "Scale 1:" + scale + " · this bar is 50 mm on paper, " + LengthText.format(50.0 * scale, unit)
+                            + " on the vehicle");
         }
     }
 
     private void curves() throws IOException {
-        List<Curve> all = List.of(Curve.values()).stream().filter(c -> !c.series(analysis).isEmpty()).toList();
+        List<Curve> all = List.of(Curve.values()).stream()
+                .filter(c -> !c.series(analysis).isEmpty())
+                .toList();
         CurvePdf pdf = new CurvePdf(sheet, unit);
         for (int i = 0; i < all.size(); i++) {
             if (i % 4 == 0) {
@@ -168,9 +199,14 @@ public final class JobBookPdf {
 
     private void after(Table t) throws IOException {
         switch (t.file()) {
-            case "cut-list" -> pages.strong("All of it: " + Quantity.mass(papers.cuts().mass()).text(unit) + " of finished metal, sliding halves not counted.");
-            case "buying" -> pages.strong("Priced so far: " + LengthText.decimal(papers.buying().price(), 2) + "; " + papers.buying().unpriced() + " without a price.");
-            default -> { }
+            case "cut-list" ->
+                pages.strong("All of it: " + Quantity.mass(papers.cuts().mass()).text(unit)
+                        + " of finished metal, sliding halves not counted.");
+            case "buying" ->
+                pages.strong(
+                        "Priced so far: " + LengthText.decimal(papers.buying().price(), 2) + "; "
+                                + papers.buying().unpriced() + " without a price.");
+            default -> {}
         }
     }
 
@@ -178,7 +214,10 @@ public final class JobBookPdf {
         List<String> all = new ArrayList<>();
         papers.cuts().open().forEach(p -> all.add(p.text(unit)));
         papers.templates().open().forEach(p -> all.add(p.text(unit)));
-        papers.stock().tooLong().forEach(c -> all.add(c.name() + " finds no bar that is long enough: " + LengthText.format(c.saw(), unit) + "."));
+        papers.stock()
+                .tooLong()
+                .forEach(c -> all.add(
+                        c.name() + " finds no bar that is long enough: " + LengthText.format(c.saw(), unit) + "."));
         if (!papers.cuts().asTheyCome().isEmpty()) {
             all.add("Used as they come: " + String.join(", ", papers.cuts().asTheyCome()) + ".");
         }
@@ -204,7 +243,13 @@ public final class JobBookPdf {
             double top = pages.y();
             double bottom = top + 110;
             double last = Math.max(1, w.readings().getLast().minutes());
-            double hottest = Math.max(w.mostBetween(), w.readings().stream().mapToDouble(WeldRecord.Reading::celsius).max().orElse(0)) * 1.05;
+            double hottest = Math.max(
+                            w.mostBetween(),
+                            w.readings().stream()
+                                    .mapToDouble(WeldRecord.Reading::celsius)
+                                    .max()
+                                    .orElse(0))
+                    * 1.05;
             sheet.pen(0.5, 0.6);
             sheet.line(left, bottom, right, bottom);
             sheet.line(left, top, left, bottom);
@@ -213,12 +258,18 @@ public final class JobBookPdf {
                 sheet.dash(3, 2);
                 sheet.line(left, y, right, y);
                 sheet.dash();
-                sheet.textRight(sheet.regular, BookPages.SIZE, left - 3, y + 2, Quantity.temperature(c).text(unit));
+                sheet.textRight(
+                        sheet.regular,
+                        BookPages.SIZE,
+                        left - 3,
+                        y + 2,
+                        Quantity.temperature(c).text(unit));
             }
             double[] xy = new double[2 * w.readings().size()];
             for (int i = 0; i < w.readings().size(); i++) {
                 xy[2 * i] = left + (right - left) * w.readings().get(i).minutes() / last;
-                xy[2 * i + 1] = bottom - (bottom - top) * Math.max(0, w.readings().get(i).celsius()) / hottest;
+                xy[2 * i + 1] = bottom
+                        - (bottom - top) * Math.max(0, w.readings().get(i).celsius()) / hottest;
             }
             sheet.pen(1.2, 0);
             sheet.path(xy, false);
@@ -230,7 +281,16 @@ public final class JobBookPdf {
 
     private void cautions() throws IOException {
         pages.heading("Cautions");
-        for (String c : List.of(Cautions.STANDS, Cautions.DISCS, Cautions.CURRENT, Cautions.HEAT, Cautions.SEALED, Cautions.ZINC, Cautions.CHARGE, Cautions.QUALIFIED, Cautions.NOT_DRIVEN)) {
+        for (String c : List.of(
+                Cautions.STANDS,
+                Cautions.DISCS,
+                Cautions.CURRENT,
+                Cautions.HEAT,
+                Cautions.SEALED,
+                Cautions.ZINC,
+                Cautions.CHARGE,
+                Cautions.QUALIFIED,
+                Cautions.NOT_DRIVEN)) {
             pages.say("– " + c);
         }
         pages.strong("Nothing in this book approves a design. Local rules and licensed practice come first.");

@@ -1,4 +1,5 @@
 package mildtilt.format;
+
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.time.LocalDate;
@@ -27,10 +28,11 @@ public final class JobCardPdf {
     private static final double FOOT_LINE = 11;
     private static final double WRITING_LINE = 20;
 
-    private static final String CAUTION = "Plan figures from the sizes given, not an approval. Tack, then turn from lock to lock "
-            + "at full bump and droop before anything is welded for good. Keep heat off bearings and joints. Welding a "
-            + "steering shaft or arm is forbidden in some places and judged by inspectors in others: ask first, and have "
-            + "critical welds made and tested by someone licensed to.";
+    private static final String CAUTION =
+            "Plan figures from the sizes given, not an approval. Tack, then turn from lock to lock "
+                    + "at full bump and droop before anything is welded for good. Keep heat off bearings and joints. Welding a "
+                    + "steering shaft or arm is forbidden in some places and judged by inspectors in others: ask first, and have "
+                    + "critical welds made and tested by someone licensed to.";
 
     private final Analysis analysis;
     private final LengthUnit unit;
@@ -78,12 +80,24 @@ public final class JobCardPdf {
             sheet.text(strong ? sheet.bold : sheet.regular, TEXT, PdfSheet.MARGIN, at, line);
             at += FOOT_LINE;
         }
-        new TitleBlock(analysis.job().title(), "Job card", file, date, unit).draw(sheet, PdfSheet.MARGIN, sheet.height - PdfSheet.MARGIN - TitleBlock.HEIGHT + 8, inside(), 1, 1, Optional.of(scale));
+        new TitleBlock(analysis.job().title(), "Job card", file, date, unit)
+                .draw(
+                        sheet,
+                        PdfSheet.MARGIN,
+                        sheet.height - PdfSheet.MARGIN - TitleBlock.HEIGHT + 8,
+                        inside(),
+                        1,
+                        1,
+                        Optional.of(scale));
     }
 
     private void header() throws IOException {
         y += 14;
-        sheet.text(sheet.bold, 18, PdfSheet.MARGIN, y,
+        sheet.text(
+                sheet.bold,
+                18,
+                PdfSheet.MARGIN,
+                y,
                 sheet.fit(sheet.bold, 18, inside() - 150, analysis.job().title()));
         sheet.textRight(sheet.bold, 12, right(), y, "Job card");
         y += 6;
@@ -108,7 +122,8 @@ public final class JobCardPdf {
     /** @return its scale: one to so much */
     private int drawing(double room) throws IOException {
         // The steering alone: what is in the way would hide it and make it smaller.
-        PdfDrawing drawing = new PdfDrawing(sheet, analysis.job().withSurroundings(Surroundings.NONE), analysis.train(), unit);
+        PdfDrawing drawing =
+                new PdfDrawing(sheet, analysis.job().withSurroundings(Surroundings.NONE), analysis.train(), unit);
         Sketch sketch = drawing.sketch();
         List<Elevation> two = List.of(Elevation.SIDE, Elevation.PLAN);
         int scale = drawing.scaleFor(two, inside(), room);
@@ -134,8 +149,13 @@ public final class JobCardPdf {
             double at = x + i * mm / 5 * PdfSheet.MM;
             sheet.line(at, y - 3, at, y);
         }
-        sheet.textRight(sheet.regular, TEXT, right(), y + 8,
-                "Scale 1:" + scale + " · this bar is 50 mm on paper, " + LengthText.format(mm * scale, unit) + " on the vehicle");
+        sheet.textRight(
+                sheet.regular,
+                TEXT,
+                right(),
+                y + 8,
+                "Scale 1:" + scale + " · this bar is 50 mm on paper, " + LengthText.format(mm * scale, unit)
+                        + " on the vehicle");
     }
 
     private double tablesHeight() {
@@ -166,7 +186,16 @@ public final class JobCardPdf {
         double w = inside();
         if (!b.shafts().isEmpty()) {
             heading("Joints", x);
-            sheet.textRight(sheet.regular, TEXT, right(), y - 1, sheet.fit(sheet.regular, TEXT, w * 0.28, "rule set: " + analysis.job().rules().name()));
+            sheet.textRight(
+                    sheet.regular,
+                    TEXT,
+                    right(),
+                    y - 1,
+                    sheet.fit(
+                            sheet.regular,
+                            TEXT,
+                            w * 0.28,
+                            "rule set: " + analysis.job().rules().name()));
             columnHeads(x + w * 0.40, "set to", x + w * 0.55, "worst in use", x + w * 0.70, "limit");
             for (BenchSheet.JointLine j : b.joints()) {
                 row(x, w * 0.4, j.name());
@@ -179,14 +208,26 @@ public final class JobCardPdf {
             }
             y += 5;
             heading("Shafts", x);
-            columnHeads(x + w * 0.40, "between centres", x + w * 0.55, "cut to", right(),
+            columnHeads(
+                    x + w * 0.40,
+                    "between centres",
+                    x + w * 0.55,
+                    "cut to",
+                    right(),
                     "gear-end fork from wheel-end fork, seen from the wheel end");
             for (BenchSheet.ShaftLine s : b.shafts()) {
                 row(x, w * 0.26, s.name());
                 sheet.textRight(sheet.regular, TEXT, x + w * 0.40, y, LengthText.format(s.centres(), unit));
-                sheet.textRight(sheet.bold, TEXT, x + w * 0.55, y,
-                        s.cut().map(c -> LengthText.format(c, unit) + (s.typical() ? " *" : "")).orElse("as it comes"));
-                sheet.textRight(sheet.bold, TEXT, right(), y, s.mark().map(m -> mark(m)).orElse("one fork"));
+                sheet.textRight(
+                        sheet.bold,
+                        TEXT,
+                        x + w * 0.55,
+                        y,
+                        s.cut()
+                                .map(c -> LengthText.format(c, unit) + (s.typical() ? " *" : ""))
+                                .orElse("as it comes"));
+                sheet.textRight(
+                        sheet.bold, TEXT, right(), y, s.mark().map(m -> mark(m)).orElse("one fork"));
                 if (!teeth(s).isEmpty()) {
                     y += ROW;
                     sheet.textRight(sheet.regular, TEXT, right(), y, teeth(s));
@@ -194,7 +235,12 @@ public final class JobCardPdf {
             }
             if (b.shafts().stream().anyMatch(s -> s.cut().isPresent() && s.typical())) {
                 y += ROW;
-                sheet.text(sheet.regular, TEXT, x, y, "* from typical sizes of a catalogue: measure the parts in hand before you cut");
+                sheet.text(
+                        sheet.regular,
+                        TEXT,
+                        x,
+                        y,
+                        "* from typical sizes of a catalogue: measure the parts in hand before you cut");
             }
             y += 5;
         }
@@ -210,9 +256,10 @@ public final class JobCardPdf {
     }
 
     private String mark(ForkMark m) {
-        return ForkMark.isInLine(m.deg()) ? "in line (0°)"
-                : angle(Math.abs(m.deg())) + " " + m.way() + " · " + Quantity.fine(m.arc()).text(unit) + " round Ø"
-                        + LengthText.format(m.diameter(), unit);
+        return ForkMark.isInLine(m.deg())
+                ? "in line (0°)"
+                : angle(Math.abs(m.deg())) + " " + m.way() + " · "
+                        + Quantity.fine(m.arc()).text(unit) + " round Ø" + LengthText.format(m.diameter(), unit);
     }
 
     /** On a line of its own, as there is no room beside the mark. */
@@ -234,7 +281,11 @@ public final class JobCardPdf {
 
     private void figure(Headline h, double x, double w) throws IOException {
         sheet.text(sheet.regular, TEXT, x, y, h.label());
-        sheet.textRight(sheet.bold, TEXT, x + w, y,
+        sheet.textRight(
+                sheet.bold,
+                TEXT,
+                x + w,
+                y,
                 h.unit().format(analysis.headlines().get(h).orElseThrow(), unit));
     }
 

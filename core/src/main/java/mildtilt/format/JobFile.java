@@ -1,4 +1,5 @@
 package mildtilt.format;
+
 import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.channels.FileChannel;
@@ -40,7 +41,8 @@ public final class JobFile {
     private static final int MOST_TRIES = 20;
     private static final String PART = ".mild-tilt-";
     private static final String PART_ENDING = ".part";
-    private static final Pattern HALF_WRITTEN = Pattern.compile("(?:\\.mild-tilt-|\\..*\\.tilt(?:\\.previous)?\\.)(\\d{1,18})(?:-\\d+)?\\.part");
+    private static final Pattern HALF_WRITTEN =
+            Pattern.compile("(?:\\.mild-tilt-|\\..*\\.tilt(?:\\.previous)?\\.)(\\d{1,18})(?:-\\d+)?\\.part");
     private static final AtomicInteger PARTS = new AtomicInteger();
 
     private JobFile() {}
@@ -50,7 +52,10 @@ public final class JobFile {
         try {
             return open(file, "job", JobReader::read);
         } catch (JobFileException e) {
-            throw Files.isRegularFile(previous(file)) ? new JobFileException(e.getMessage() + " The copy that the last save replaced is beside it: " + previous(file).getFileName() + ".") : e;
+            throw Files.isRegularFile(previous(file))
+                    ? new JobFileException(e.getMessage() + " The copy that the last save replaced is beside it: "
+                            + previous(file).getFileName() + ".")
+                    : e;
         }
     }
 
@@ -108,7 +113,8 @@ public final class JobFile {
     /** A name beside a file, made of its own, that no system finds too long. */
     private static Path beside(Path file, String mark, String ending) {
         String name = String.valueOf(file.getFileName());
-        String stem = !ending.isEmpty() && name.endsWith(ending) ? name.substring(0, name.length() - ending.length()) : name;
+        String stem =
+                !ending.isEmpty() && name.endsWith(ending) ? name.substring(0, name.length() - ending.length()) : name;
         while ((stem + mark + ending).getBytes(StandardCharsets.UTF_8).length > LONGEST_NAME) {
             stem = stem.substring(0, stem.offsetByCodePoints(stem.length(), -1));
         }
@@ -153,13 +159,16 @@ public final class JobFile {
                     replace(previous(file), there, file, () -> true);
                 }
                 Optional<FileStamp> replaced = expected;
-                if (replace(file, text, file, () -> FileStamp.of(file).map(s -> Optional.of(s).equals(replaced)).orElse(true))) {
+                if (replace(file, text, file, () -> FileStamp.of(file)
+                        .map(s -> Optional.of(s).equals(replaced))
+                        .orElse(true))) {
                     return new Saved(FileStamp.of(text), others);
                 }
             }
             throw new IOException("something else goes on writing to it");
         } catch (IOException e) {
-            throw new JobFileException(file + " can't be saved: " + reason(e) + " The job is still open and unsaved; save it somewhere else.");
+            throw new JobFileException(file + " can't be saved: " + reason(e)
+                    + " The job is still open and unsaved; save it somewhere else.");
         }
     }
 
@@ -179,7 +188,8 @@ public final class JobFile {
         }
         try {
             PosixFileAttributeView posix = Files.getFileAttributeView(file, PosixFileAttributeView.class);
-            return !Files.isWritable(file) || posix != null && !posix.readAttributes().permissions().contains(PosixFilePermission.OWNER_WRITE);
+            return !Files.isWritable(file)
+                    || posix != null && !posix.readAttributes().permissions().contains(PosixFilePermission.OWNER_WRITE);
         } catch (IOException e) {
             return false;
         }
@@ -207,7 +217,8 @@ public final class JobFile {
         clearParts(folder);
         Path part = folder.resolve(PART + ProcessHandle.current().pid() + "-" + PARTS.incrementAndGet() + PART_ENDING);
         try {
-            try (FileChannel channel = FileChannel.open(part, StandardOpenOption.WRITE, StandardOpenOption.CREATE, StandardOpenOption.TRUNCATE_EXISTING)) {
+            try (FileChannel channel = FileChannel.open(
+                    part, StandardOpenOption.WRITE, StandardOpenOption.CREATE, StandardOpenOption.TRUNCATE_EXISTING)) {
                 // Before there is anything in it to be read.
                 if (permissions.isPresent()) {
                     Files.setPosixFilePermissions(part, permissions.get());
@@ -230,8 +241,11 @@ public final class JobFile {
     }
 
     private static Optional<Set<PosixFilePermission>> permissions(Path file) throws IOException {
-        PosixFileAttributeView posix = Files.exists(file) ? Files.getFileAttributeView(file, PosixFileAttributeView.class) : null;
-        return posix == null ? Optional.empty() : Optional.of(posix.readAttributes().permissions());
+        PosixFileAttributeView posix =
+                Files.exists(file) ? Files.getFileAttributeView(file, PosixFileAttributeView.class) : null;
+        return posix == null
+                ? Optional.empty()
+                : Optional.of(posix.readAttributes().permissions());
     }
 
     /** Takes away what programs that were killed in the middle of a save left half written. */
@@ -251,7 +265,9 @@ public final class JobFile {
 
     /** A number of a process is given again after a while; no save takes so long. */
     private static boolean isOld(Path part) throws IOException {
-        return Files.getLastModifiedTime(part).toInstant().isBefore(Instant.now().minus(1, ChronoUnit.DAYS));
+        return Files.getLastModifiedTime(part)
+                .toInstant()
+                .isBefore(Instant.now().minus(1, ChronoUnit.DAYS));
     }
 
     /** Makes the rename itself lasting. Windows can't open a folder so, and needs no such step. */
@@ -268,7 +284,10 @@ public final class JobFile {
         return switch (e) {
             case NoSuchFileException _ -> "there is no such file or folder.";
             case AccessDeniedException _ -> "it is not permitted there.";
-            case FileSystemException f when f.getReason() != null -> f.getReason().substring(0, 1).toLowerCase(Locale.ROOT) + f.getReason().substring(1) + ".";
+            case FileSystemException f
+            when f.getReason() != null ->
+                f.getReason().substring(0, 1).toLowerCase(Locale.ROOT)
+                        + f.getReason().substring(1) + ".";
             default -> String.valueOf(e.getMessage()) + ".";
         };
     }

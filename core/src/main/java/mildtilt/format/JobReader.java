@@ -1,4 +1,5 @@
 package mildtilt.format;
+
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import mildtilt.job.Job;
@@ -22,7 +23,8 @@ public final class JobReader {
 
     private static void mustBeJob(JsonNode root) throws JobFileException {
         if (!root.isObject() || !JobParts.FORMAT.equals(root.path("format").asText())) {
-            throw new JobFileException("This is not a Mild Tilt job: a job begins with \"format\": \"" + JobParts.FORMAT + "\".");
+            throw new JobFileException(
+                    "This is not a Mild Tilt job: a job begins with \"format\": \"" + JobParts.FORMAT + "\".");
         }
         JsonNode version = root.path("version");
         if (version.isIntegralNumber() && version.asLong() > JobParts.VERSION) {

@@ -1,4 +1,5 @@
 package mildtilt.format;
+
 import com.fasterxml.jackson.core.JsonLocation;
 import com.fasterxml.jackson.core.JsonParser;
 import com.fasterxml.jackson.core.JsonProcessingException;
@@ -39,8 +40,13 @@ final class JsonText {
             .build();
 
     static {
-        MAPPER.getFactory().setStreamReadConstraints(StreamReadConstraints.builder().maxStringLength(LONGEST_TEXT).maxNestingDepth(DEEPEST)
-                .maxNumberLength(LONGEST_NUMBER).maxNameLength(1000).build());
+        MAPPER.getFactory()
+                .setStreamReadConstraints(StreamReadConstraints.builder()
+                        .maxStringLength(LONGEST_TEXT)
+                        .maxNestingDepth(DEEPEST)
+                        .maxNumberLength(LONGEST_NUMBER)
+                        .maxNameLength(1000)
+                        .build());
     }
 
     private JsonText() {}
@@ -71,7 +77,8 @@ final class JsonText {
         try (JsonParser p = MAPPER.createParser(text)) {
             for (JsonToken t = p.nextToken(); t != null; t = p.nextToken()) {
                 if (++values > MOST_VALUES) {
-                    throw new JobFileException("The file holds more than " + MOST_VALUES + " values, which no job does. It is damaged, or it is something else.");
+                    throw new JobFileException("The file holds more than " + MOST_VALUES
+                            + " values, which no job does. It is damaged, or it is something else.");
                 }
             }
         }
@@ -79,7 +86,8 @@ final class JsonText {
 
     private static void finite(JsonNode node, String place) throws JobFileException {
         if (node.isFloatingPointNumber() && !Double.isFinite(node.asDouble())) {
-            throw new JobFileException(Sentences.capital(place.isEmpty() ? "the file" : place) + " is a number too large to be anything.");
+            throw new JobFileException(
+                    Sentences.capital(place.isEmpty() ? "the file" : place) + " is a number too large to be anything.");
         }
         if (node.isArray()) {
             for (int i = 0; i < node.size(); i++) {
@@ -97,13 +105,15 @@ final class JsonText {
         String place = at == null ? "" : " at line " + at.getLineNr() + ", column " + at.getColumnNr();
         Matcher doubled = DOUBLED.matcher(e.getOriginalMessage());
         if (e instanceof StreamConstraintsException) {
-            return "The file holds a text, a number or a nesting far larger than any job's" + place + ". It is damaged, or it is something else.";
+            return "The file holds a text, a number or a nesting far larger than any job's" + place
+                    + ". It is damaged, or it is something else.";
         }
         if (e instanceof JsonEOFException) {
             return "The file is cut short: it ends in the middle" + place + ".";
         }
         if (doubled.matches()) {
-            return "The file says \"" + Sentences.cut(doubled.group(1)) + "\" twice in one place" + place + ". Take one of the two out.";
+            return "The file says \"" + Sentences.cut(doubled.group(1)) + "\" twice in one place" + place
+                    + ". Take one of the two out.";
         }
         return "The file is damaged or is not JSON: it can't be read any further" + place + ".";
     }

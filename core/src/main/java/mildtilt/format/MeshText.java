@@ -1,4 +1,5 @@
 package mildtilt.format;
+
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -81,7 +82,8 @@ final class MeshText {
                 throw damaged();
             }
             if (bytes.length > most) {
-                throw new ImpossibleGeometryException("The scan is far too large: up to " + TriangleMesh.MOST_TRIANGLES + " triangles can be taken.");
+                throw new ImpossibleGeometryException(
+                        "The scan is far too large: up to " + TriangleMesh.MOST_TRIANGLES + " triangles can be taken.");
             }
             return bytes;
         } catch (IOException e) {

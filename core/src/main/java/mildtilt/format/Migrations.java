@@ -1,4 +1,5 @@
 package mildtilt.format;
+
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.List;
@@ -17,8 +18,8 @@ import mildtilt.parts.JobParts;
 final class Migrations {
 
     /** From version 1 to 2, from 2 to 3, and so on. What a version only added needs no step: readers take what is usual for it. */
-    private static final List<Consumer<ObjectNode>> STEPS = List.of(_ -> { }, Forks::bringUp, _ -> { }, _ -> { }, _ -> { }, Migrations::ownParts,
-            root -> {
+    private static final List<Consumer<ObjectNode>> STEPS =
+            List.of(_ -> {}, Forks::bringUp, _ -> {}, _ -> {}, _ -> {}, Migrations::ownParts, root -> {
                 // Versions up to 7 still took forks as version 2 wrote them.
                 Forks.bringUp(root);
                 IdsForNames.bringUp(root);
@@ -47,18 +48,32 @@ final class Migrations {
     /** Up to version 6 the usual size of an own part was written, too, whether anybody had given it or not. */
     private static void ownParts(ObjectNode root) {
         if (root.path("surroundings").path("own_parts") instanceof ObjectNode own) {
-            Map.of("arm_diameter_mm", 30.0, "rod_diameter_mm", 24.0, "steering_arm_diameter_mm", 26.0, "gear_diameter_mm", 50.0).forEach((key, usual) -> {
-                if (own.path(key).isNumber() && own.path(key).asDouble() == usual) {
-                    own.remove(key);
-                }
-            });
+            Map.of(
+                            "arm_diameter_mm",
+                            30.0,
+                            "rod_diameter_mm",
+                            24.0,
+                            "steering_arm_diameter_mm",
+                            26.0,
+                            "gear_diameter_mm",
+                            50.0)
+                    .forEach((key, usual) -> {
+                        if (own.path(key).isNumber() && own.path(key).asDouble() == usual) {
+                            own.remove(key);
+                        }
+                    });
         }
     }
 
     /** Every plan in a job: its own, then those of the variants, then those of the trials. */
     static Stream<ObjectNode> plans(ObjectNode root) {
-        Stream<JsonNode> trials = each(root.path("log").path("vehicles")).flatMap(v -> each(v.path("trials"))).map(t -> t.path("plan"));
-        return Stream.of(Stream.of(root), each(root.path("variants")), trials).flatMap(s -> s).filter(ObjectNode.class::isInstance).map(ObjectNode.class::cast);
+        Stream<JsonNode> trials = each(root.path("log").path("vehicles"))
+                .flatMap(v -> each(v.path("trials")))
+                .map(t -> t.path("plan"));
+        return Stream.of(Stream.of(root), each(root.path("variants")), trials)
+                .flatMap(s -> s)
+                .filter(ObjectNode.class::isInstance)
+                .map(ObjectNode.class::cast);
     }
 
     /** The elements of an array; none of anything else. */

@@ -1,4 +1,5 @@
 package mildtilt.format;
+
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -21,7 +22,8 @@ public final class PapersFiles {
     private PapersFiles() {}
 
     /** Writes everything; returns what was written. @param file name of the job's file, as printed */
-    public static List<Path> write(Papers papers, LengthUnit unit, LocalDate date, String file, Path folder) throws IOException {
+    public static List<Path> write(Papers papers, LengthUnit unit, LocalDate date, String file, Path folder)
+            throws IOException {
         Files.createDirectories(folder);
         List<Path> written = new ArrayList<>();
         written.add(put(folder.resolve("job-book.pdf"), JobBookPdf.write(papers, unit, date, file)));
@@ -53,12 +55,17 @@ public final class PapersFiles {
         Paper paper = papers.analysis().job().making().workshop().paper();
         Set<String> taken = new HashSet<>(Set.of("templates"));
         if (!t.patterns().isEmpty()) {
-            written.add(put(folder.resolve("templates.pdf"), TemplatePdf.write(t.patterns(), paper, unit, papers.analysis().job().title())));
+            written.add(put(
+                    folder.resolve("templates.pdf"),
+                    TemplatePdf.write(
+                            t.patterns(), paper, unit, papers.analysis().job().title())));
         }
         for (FlatPattern p : t.patterns()) {
             String name = SafeName.of(p.name(), taken);
-            written.add(put(folder.resolve(name + ".svg"), TemplateSvg.write(p, unit).getBytes(StandardCharsets.UTF_8)));
-            written.add(put(folder.resolve(name + ".dxf"), TemplateDxf.write(p, unit).getBytes(StandardCharsets.US_ASCII)));
+            written.add(put(
+                    folder.resolve(name + ".svg"), TemplateSvg.write(p, unit).getBytes(StandardCharsets.UTF_8)));
+            written.add(put(
+                    folder.resolve(name + ".dxf"), TemplateDxf.write(p, unit).getBytes(StandardCharsets.US_ASCII)));
         }
         for (Templates.Jig j : t.jigs()) {
             written.add(put(folder.resolve(SafeName.of(j.name(), taken) + ".stl"), StlFile.write(j.mesh())));

@@ -1,4 +1,5 @@
 package mildtilt.format;
+
 import java.io.IOException;
 import java.util.Comparator;
 import java.util.List;
@@ -49,7 +50,10 @@ final class PdfDrawing {
         sketch = Sketch.ofDesign(job, train);
         Optional<AxlePose> pose = train.axle().map(_ -> train.pose(0, 0, 0));
         assembled = pose.flatMap(AxlePose::assembled).isPresent();
-        parts = VehicleSolids.of(job).at(pose, 0, 0).stream().filter(p -> p.kind() != Kind.JOINT_SWEEP && p.kind() != Kind.WHEEL_RING && p.solid() instanceof Solid.Parts).toList();
+        parts = VehicleSolids.of(job).at(pose, 0, 0).stream()
+                .filter(p ->
+                        p.kind() != Kind.JOINT_SWEEP && p.kind() != Kind.WHEEL_RING && p.solid() instanceof Solid.Parts)
+                .toList();
         yokes = train.column().map(c -> Yokes.of(c, 0)).orElse(List.of());
     }
 
@@ -76,8 +80,10 @@ final class PdfDrawing {
 
     /** Height that elevations side by side take at a scale. */
     double heightAt(int scale, List<Elevation> elevations) {
-        return elevations.stream().mapToDouble(e -> Extent.of(sketch, e).height() / scale * PdfSheet.MM + 2 * ROOM_FOR_TEXT)
-                .max().orElse(0);
+        return elevations.stream()
+                .mapToDouble(e -> Extent.of(sketch, e).height() / scale * PdfSheet.MM + 2 * ROOM_FOR_TEXT)
+                .max()
+                .orElse(0);
     }
 
     /** Draws one elevation in the middle of a box. */
@@ -101,10 +107,18 @@ final class PdfDrawing {
             }
             ink(stroke.pen());
             switch (stroke) {
-                case Stroke.Line line -> sheet.path(flat(line.points().stream()
-                        .flatMap(p -> Stream.of(x0 + e.across(p) * k, y0 - e.up(p) * k)).toList()), false);
-                case Stroke.Outline outline -> sheet.path(flat(Outlines.of(outline, e).stream()
-                        .flatMap(f -> Stream.of(x0 + f.across() * k, y0 - f.up() * k)).toList()), true);
+                case Stroke.Line line ->
+                    sheet.path(
+                            flat(line.points().stream()
+                                    .flatMap(p -> Stream.of(x0 + e.across(p) * k, y0 - e.up(p) * k))
+                                    .toList()),
+                            false);
+                case Stroke.Outline outline ->
+                    sheet.path(
+                            flat(Outlines.of(outline, e).stream()
+                                    .flatMap(f -> Stream.of(x0 + f.across() * k, y0 - f.up() * k))
+                                    .toList()),
+                            true);
             }
             sheet.dash();
         }
@@ -115,7 +129,11 @@ final class PdfDrawing {
 
     /** In their widths, filled by what they are, farther ones first: as in the window. */
     private void parts(Elevation e, double k, double x0, double y0) throws IOException {
-        List<VehicleSolids.Part> sorted = parts.stream().sorted(Comparator.comparingInt((VehicleSolids.Part p) -> p.kind().layer()).thenComparingDouble(p -> near(e, p))).toList();
+        List<VehicleSolids.Part> sorted = parts.stream()
+                .sorted(Comparator.comparingInt(
+                                (VehicleSolids.Part p) -> p.kind().layer())
+                        .thenComparingDouble(p -> near(e, p)))
+                .toList();
         for (VehicleSolids.Part p : sorted) {
             sheet.pen(p.kind().layer() < 3 ? 0.4 : 0.55, p.kind().layer() < 3 ? 0.6 : 0.1);
             for (Convex c : ((Solid.Parts) p.solid()).parts()) {
@@ -138,7 +156,9 @@ final class PdfDrawing {
     }
 
     private static double[] outline(Convex c, Elevation e, double k, double x0, double y0) {
-        return flat(c.outline(e.right(), e.upward(), ROUND).stream().flatMap(p -> Stream.of(x0 + e.across(p) * k, y0 - e.up(p) * k)).toList());
+        return flat(c.outline(e.right(), e.upward(), ROUND).stream()
+                .flatMap(p -> Stream.of(x0 + e.across(p) * k, y0 - e.up(p) * k))
+                .toList());
     }
 
     private static double grey(Kind kind) {
@@ -158,15 +178,23 @@ final class PdfDrawing {
         for (Stroke stroke : sketch.strokes()) {
             for (int i = 1; i < stroke.points().size() && stroke.pen().matters(); i++) {
                 placer.keepClear(
-                        x0 + e.across(stroke.points().get(i - 1)) * k, y0 - e.up(stroke.points().get(i - 1)) * k,
-                        x0 + e.across(stroke.points().get(i)) * k, y0 - e.up(stroke.points().get(i)) * k);
+                        x0 + e.across(stroke.points().get(i - 1)) * k,
+                                y0 - e.up(stroke.points().get(i - 1)) * k,
+                        x0 + e.across(stroke.points().get(i)) * k,
+                                y0 - e.up(stroke.points().get(i)) * k);
             }
         }
         for (VehicleSolids.Part part : parts) {
             if (part.kind().layer() >= 5) {
-                ((Solid.Parts) part.solid()).parts().stream().filter(Convex::isBar).forEach(c -> placer.keepClear(
-                        x0 + e.across(c.core().getFirst()) * k, y0 - e.up(c.core().getFirst()) * k,
-                        x0 + e.across(c.core().getLast()) * k, y0 - e.up(c.core().getLast()) * k, c.radius() * k));
+                ((Solid.Parts) part.solid())
+                        .parts().stream()
+                                .filter(Convex::isBar)
+                                .forEach(c -> placer.keepClear(
+                                        x0 + e.across(c.core().getFirst()) * k,
+                                        y0 - e.up(c.core().getFirst()) * k,
+                                        x0 + e.across(c.core().getLast()) * k,
+                                        y0 - e.up(c.core().getLast()) * k,
+                                        c.radius() * k));
             }
         }
         for (Note note : sketch.notes()) {
@@ -177,8 +205,12 @@ final class PdfDrawing {
             if (dimension(note, text, e, k, x0, y0, placer)) {
                 continue;
             }
-            Optional<Box> box = placer.place(x0 + e.across(note.at()) * k, y0 - e.up(note.at()) * k,
-                    sheet.textWidth(sheet.bold, SIZE, text), SIZE).map(LabelPlacer.Spot::box);
+            Optional<Box> box = placer.place(
+                            x0 + e.across(note.at()) * k,
+                            y0 - e.up(note.at()) * k,
+                            sheet.textWidth(sheet.bold, SIZE, text),
+                            SIZE)
+                    .map(LabelPlacer.Spot::box);
             if (box.isPresent()) {
                 sheet.text(sheet.bold, SIZE, box.get().x(), box.get().y() + SIZE - 1, text);
             }
@@ -186,13 +218,23 @@ final class PdfDrawing {
     }
 
     /** Whether it is a length and there was room for a dimension line. */
-    private boolean dimension(Note note, String text, Elevation e, double k, double x0, double y0, LabelPlacer placer) throws IOException {
+    private boolean dimension(Note note, String text, Elevation e, double k, double x0, double y0, LabelPlacer placer)
+            throws IOException {
         if (note.span().isEmpty()) {
             return false;
         }
         Note.Span s = note.span().get();
-        Optional<Dimension> placed = Dimension.place(placer, x0 + e.across(s.from()) * k, y0 - e.up(s.from()) * k, x0 + e.across(s.to()) * k, y0 - e.up(s.to()) * k, s.from().distanceTo(s.to()) * k,
-                sheet.textWidth(sheet.bold, SIZE, text) + 4, SIZE + 1, ARROW, e == Elevation.SIDE);
+        Optional<Dimension> placed = Dimension.place(
+                placer,
+                x0 + e.across(s.from()) * k,
+                y0 - e.up(s.from()) * k,
+                x0 + e.across(s.to()) * k,
+                y0 - e.up(s.to()) * k,
+                s.from().distanceTo(s.to()) * k,
+                sheet.textWidth(sheet.bold, SIZE, text) + 4,
+                SIZE + 1,
+                ARROW,
+                e == Elevation.SIDE);
         if (placed.isEmpty()) {
             return false;
         }
@@ -216,7 +258,8 @@ final class PdfDrawing {
     private void ink(Pen pen) throws IOException {
         switch (pen) {
             case GROUND, CENTRE_LINE, LOCK_ARC, ENVELOPE, TURN_AXIS -> sheet.pen(0.4, 0.7);
-            case TYRE, WISHBONE, STRUT, SPINDLE, BEAM, TRACK_BAR, GUIDE, GEAR_BOX, TUBE, BEARING -> sheet.pen(0.7, 0.55);
+            case TYRE, WISHBONE, STRUT, SPINDLE, BEAM, TRACK_BAR, GUIDE, GEAR_BOX, TUBE, BEARING ->
+                sheet.pen(0.7, 0.55);
             case STEER_AXIS -> {
                 sheet.pen(0.4, 0.5);
                 sheet.dash(5, 2, 1, 2);

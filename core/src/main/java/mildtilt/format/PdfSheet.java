@@ -1,4 +1,5 @@
 package mildtilt.format;
+
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
@@ -63,7 +64,8 @@ final class PdfSheet implements AutoCloseable {
     /** Goes back to a sheet that is drawn already, to write more onto it. @param sheet from 1 */
     void onto(int sheet) throws IOException {
         out.close();
-        out = new PDPageContentStream(document, document.getPage(sheet - 1), PDPageContentStream.AppendMode.APPEND, true, true);
+        out = new PDPageContentStream(
+                document, document.getPage(sheet - 1), PDPageContentStream.AppendMode.APPEND, true, true);
     }
 
     /** How many sheets there are so far. */
@@ -137,9 +139,13 @@ final class PdfSheet implements AutoCloseable {
 
     private static String spelled(int codePoint) {
         return switch (Character.getType(codePoint)) {
-            case Character.SPACE_SEPARATOR, Character.LINE_SEPARATOR, Character.PARAGRAPH_SEPARATOR, Character.CONTROL -> " ";
+            case Character.SPACE_SEPARATOR,
+                    Character.LINE_SEPARATOR,
+                    Character.PARAGRAPH_SEPARATOR,
+                    Character.CONTROL -> " ";
             // They join or colour the sign before them, and have no look of their own.
-            case Character.FORMAT, Character.NON_SPACING_MARK, Character.ENCLOSING_MARK, Character.MODIFIER_SYMBOL -> "";
+            case Character.FORMAT, Character.NON_SPACING_MARK, Character.ENCLOSING_MARK, Character.MODIFIER_SYMBOL ->
+                "";
             default -> {
                 String name = Character.getName(codePoint);
                 yield name == null ? "?" : "[" + name.toLowerCase(Locale.ROOT) + "]";

@@ -1,4 +1,5 @@
 package mildtilt.format;
+
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -27,8 +28,11 @@ public final class PhotoFile {
      */
     public static String copyBeside(Path job, Path photo) throws JobFileException {
         String name = String.valueOf(photo.getFileName());
-        String ending = ENDINGS.stream().filter(name.toLowerCase(Locale.ROOT)::endsWith).findFirst()
-                .orElseThrow(() -> new JobFileException(name + " is no photo that can be shown: take a JPG or PNG file."));
+        String ending = ENDINGS.stream()
+                .filter(name.toLowerCase(Locale.ROOT)::endsWith)
+                .findFirst()
+                .orElseThrow(
+                        () -> new JobFileException(name + " is no photo that can be shown: take a JPG or PNG file."));
         try {
             JobFile.needPlainNamed(photo, "a photo");
             if (Files.size(photo) > LARGEST_BYTES) {
@@ -44,7 +48,8 @@ public final class PhotoFile {
             JobFile.replace(folder.resolve(free), Files.readAllBytes(photo));
             return FOLDER + "/" + free;
         } catch (IOException e) {
-            throw new JobFileException(name + " could not be copied beside the job: " + e.getMessage() + ". The trial is as it was.");
+            throw new JobFileException(
+                    name + " could not be copied beside the job: " + e.getMessage() + ". The trial is as it was.");
         }
     }
 

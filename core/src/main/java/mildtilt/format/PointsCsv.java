@@ -1,4 +1,5 @@
 package mildtilt.format;
+
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
@@ -53,7 +54,8 @@ public final class PointsCsv {
     public static Read read(Path file) throws JobFileException {
         CsvText text = CsvText.read(file, "a list of points", MOST_ROWS, MOST_BYTES);
         if (text.rows().isEmpty() || text.heads().size() < 4) {
-            throw new JobFileException(text.file() + ": the first line must name at least four columns (a name, x, y, z), and a point must follow.");
+            throw new JobFileException(text.file()
+                    + ": the first line must name at least four columns (a name, x, y, z), and a point must follow.");
         }
         return new Read(text);
     }
@@ -107,7 +109,10 @@ public final class PointsCsv {
             try {
                 Survey before = all;
                 Id id = called.computeIfAbsent(name, _ -> before.nextMark());
-                all = all.with(new SurveyPoint(id, name, List.of(new Reading.Plumb(x, y, match.spread()), new Reading.Height(z, match.spread()))));
+                all = all.with(new SurveyPoint(
+                        id,
+                        name,
+                        List.of(new Reading.Plumb(x, y, match.spread()), new Reading.Height(z, match.spread()))));
             } catch (ImpossibleGeometryException e) {
                 throw new JobFileException(read.text.where(i) + ": " + e.getMessage());
             }
@@ -116,6 +121,7 @@ public final class PointsCsv {
     }
 
     private static double length(Read read, int row, int column, Match match) throws JobFileException {
-        return read.text.number(row, column) * unitOf(read, column).orElse(match.unit()).mm();
+        return read.text.number(row, column)
+                * unitOf(read, column).orElse(match.unit()).mm();
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.format;
+
 import static mildtilt.format.JobWriter.number;
 import static mildtilt.format.JobWriter.object;
 import static mildtilt.format.JobWriter.point;
@@ -64,11 +65,14 @@ final class PoseJson {
         switch (pose) {
             case CannotAssemble c -> {
                 o.put("why_not", c.sentence());
-                number(o, switch (c.reason()) {
-                    case JOINT_LOCKED -> "joint_angle_deg";
-                    case GEAR_TURNED_OUT -> "gear_input_missing_deg";
-                    case LINK, WHEEL_TRAVEL, GEAR_END -> "missing_mm";
-                }, c.amount());
+                number(
+                        o,
+                        switch (c.reason()) {
+                            case JOINT_LOCKED -> "joint_angle_deg";
+                            case GEAR_TURNED_OUT -> "gear_input_missing_deg";
+                            case LINK, WHEEL_TRAVEL, GEAR_END -> "missing_mm";
+                        },
+                        c.amount());
             }
             case KnucklePose k -> {
                 number(o, "delta_deg", k.steerDeg());
@@ -78,8 +82,15 @@ final class PoseJson {
                 number(o, "caster_deg", k.casterDeg());
                 number(o, "scrub_radius_mm", k.scrubRadius());
                 number(o, "mechanical_trail_mm", k.mechanicalTrail());
-                number(o, "wheel_centre_" + side.code() + "_y_shift_mm",
-                        k.wheelCentre().y() - axle.axle().corner(side).knuckle().wheelCentre().y());
+                number(
+                        o,
+                        "wheel_centre_" + side.code() + "_y_shift_mm",
+                        k.wheelCentre().y()
+                                - axle.axle()
+                                        .corner(side)
+                                        .knuckle()
+                                        .wheelCentre()
+                                        .y());
                 number(o, "rod_to_arm_deg", k.rodToArmDeg());
                 o.set("wheel_centre_mm", point(k.wheelCentre()));
                 o.set("contact_point_mm", point(k.contactPoint()));

@@ -1,4 +1,5 @@
 package mildtilt.format;
+
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -11,6 +12,7 @@ public final class PositionsCsv {
 
     /** Each takes a fifth of a millisecond to work out, and half a kilobyte to hold. */
     private static final int MOST = 1_000_000;
+
     private static final long MOST_BYTES = 64L << 20;
     private static final double MOST_DEG = 3600;
     private static final double MOST_TRAVEL = 2000;
@@ -31,7 +33,8 @@ public final class PositionsCsv {
         double rightUnit = unit(text, right);
         List<SteeringInput> all = new ArrayList<>();
         for (int i = 0; i < text.rows().size(); i++) {
-            all.add(new SteeringInput(within(text, i, steer, text.number(i, steer), MOST_DEG, "°"),
+            all.add(new SteeringInput(
+                    within(text, i, steer, text.number(i, steer), MOST_DEG, "°"),
                     within(text, i, left, text.number(i, left) * leftUnit, MOST_TRAVEL, " mm"),
                     within(text, i, right, text.number(i, right) * rightUnit, MOST_TRAVEL, " mm")));
         }
@@ -44,20 +47,26 @@ public final class PositionsCsv {
                 return i;
             }
         }
-        throw new JobFileException(text.file() + ": the first line must name a column \"" + asWritten + "\"; it names " + Sentences.cut(String.join(", ", text.heads())) + ".");
+        throw new JobFileException(text.file() + ": the first line must name a column \"" + asWritten + "\"; it names "
+                + Sentences.cut(String.join(", ", text.heads())) + ".");
     }
 
     private static double unit(CsvText text, int column) throws JobFileException {
         Optional<FileUnit> unit = CsvText.unit(text.heads().get(column));
         if (unit.isEmpty()) {
-            throw new JobFileException(text.file() + ": the heading \"" + Sentences.cut(text.heads().get(column)) + "\" names no unit. Write travel_left_mm, or _cm, _m or _in.");
+            throw new JobFileException(text.file() + ": the heading \""
+                    + Sentences.cut(text.heads().get(column))
+                    + "\" names no unit. Write travel_left_mm, or _cm, _m or _in.");
         }
         return unit.get().mm();
     }
 
-    private static double within(CsvText text, int row, int column, double v, double most, String unit) throws JobFileException {
+    private static double within(CsvText text, int row, int column, double v, double most, String unit)
+            throws JobFileException {
         if (Math.abs(v) > most) {
-            throw new JobFileException(text.where(row) + ": " + text.heads().get(column) + " is " + Sentences.cut(text.cell(row, column)) + "; it can be -" + Math.round(most) + " to " + Math.round(most) + unit + ".");
+            throw new JobFileException(
+                    text.where(row) + ": " + text.heads().get(column) + " is " + Sentences.cut(text.cell(row, column))
+                            + "; it can be -" + Math.round(most) + " to " + Math.round(most) + unit + ".");
         }
         return v;
     }

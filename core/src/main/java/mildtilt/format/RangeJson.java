@@ -1,4 +1,5 @@
 package mildtilt.format;
+
 import static mildtilt.format.AnalysisJson.optional;
 import static mildtilt.format.JobWriter.number;
 import static mildtilt.format.JobWriter.object;

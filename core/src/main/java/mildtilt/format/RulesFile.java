@@ -1,4 +1,5 @@
 package mildtilt.format;
+
 import com.fasterxml.jackson.databind.JsonNode;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -22,7 +23,8 @@ public final class RulesFile {
     static Rules read(String text) throws JobFileException {
         JsonNode root = JsonText.parse(text);
         if (!root.isObject() || !FORMAT.equals(root.path("format").asText())) {
-            throw new JobFileException("This is not a Mild Tilt rule set: one begins with \"format\": \"" + FORMAT + "\".");
+            throw new JobFileException(
+                    "This is not a Mild Tilt rule set: one begins with \"format\": \"" + FORMAT + "\".");
         }
         return FormReader.read(RuleParts.FILE, root, "rule set");
     }

@@ -1,4 +1,5 @@
 package mildtilt.format;
+
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.time.LocalDate;
@@ -32,7 +33,9 @@ public final class RunSheetPdf {
     /** The PDF's bytes, standing sheets. @param file name of the job's file, as printed */
     public static byte[] write(Papers papers, LengthUnit unit, LocalDate date, String file) throws IOException {
         Job job = papers.analysis().job();
-        try (PdfSheet sheet = new PdfSheet("Run sheet: " + job.title(), TemplatePdf.size(job.making().workshop().paper()))) {
+        try (PdfSheet sheet = new PdfSheet(
+                "Run sheet: " + job.title(),
+                TemplatePdf.size(job.making().workshop().paper()))) {
             BookPages pages = new BookPages(sheet, unit, new TitleBlock(job.title(), "Run sheet", file, date, unit));
             new RunSheetPdf(papers.run(), unit, sheet, pages).steps();
             pages.finish();
@@ -57,11 +60,31 @@ public final class RunSheetPdf {
         double in = pages.left() + IN;
         double w = pages.wide() - IN;
         pages.tickBox(l.mark().done().isPresent());
-        sheet.textRight(sheet.regular, BookPages.SIZE, pages.left() + pages.wide(), y, LengthText.trimmed(l.hours(), 1) + " h · "
-                + l.mark().done().map(d -> d + (l.mark().by().isBlank() ? "" : ", " + l.mark().by())).orElse("day ________ by ________"));
+        sheet.textRight(
+                sheet.regular,
+                BookPages.SIZE,
+                pages.left() + pages.wide(),
+                y,
+                LengthText.trimmed(l.hours(), 1) + " h · "
+                        + l.mark()
+                                .done()
+                                .map(d -> d
+                                        + (l.mark().by().isBlank()
+                                                ? ""
+                                                : ", " + l.mark().by()))
+                                .orElse("day ________ by ________"));
         pages.say(sheet.bold, in, w - STATE, n + ". " + l.step().title());
         if (!l.step().needs().isEmpty()) {
-            pages.say(sheet.regular, in, w, l.step().needs().stream().map(x -> "\"" + run.line(x.key()).map(o -> o.step().title()).orElse(x.key()) + "\": " + x.why()).collect(Collectors.joining("; ", "After ", "")));
+            pages.say(
+                    sheet.regular,
+                    in,
+                    w,
+                    l.step().needs().stream()
+                            .map(x -> "\""
+                                    + run.line(x.key())
+                                            .map(o -> o.step().title())
+                                            .orElse(x.key()) + "\": " + x.why())
+                            .collect(Collectors.joining("; ", "After ", "")));
         }
         for (Phrase m : l.step().measure()) {
             // Its last line has room for what was read.

@@ -1,4 +1,5 @@
 package mildtilt.format;
+
 import java.text.Normalizer;
 import java.util.Locale;
 import java.util.Set;
@@ -8,13 +9,18 @@ final class SafeName {
 
     private static final int LONGEST = 60;
     /** Not to be had as file names on some systems, whatever their ending. */
-    private static final Set<String> RESERVED = Set.of("con", "prn", "aux", "nul", "com1", "com2", "com3", "com4", "lpt1", "lpt2", "lpt3");
+    private static final Set<String> RESERVED =
+            Set.of("con", "prn", "aux", "nul", "com1", "com2", "com3", "com4", "lpt1", "lpt2", "lpt3");
 
     private SafeName() {}
 
     /** Small letters, digits and hyphens only, never empty, never longer than {@value #LONGEST}. */
     static String of(String name) {
-        String plain = Normalizer.normalize(name, Normalizer.Form.NFKD).replaceAll("\\p{M}", "").toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-").replaceAll("^-+|-+$", "");
+        String plain = Normalizer.normalize(name, Normalizer.Form.NFKD)
+                .replaceAll("\\p{M}", "")
+                .toLowerCase(Locale.ROOT)
+                .replaceAll("[^a-z0-9]+", "-")
+                .replaceAll("^-+|-+$", "");
         String cut = plain.length() > LONGEST ? plain.substring(0, LONGEST).replaceAll("-+$", "") : plain;
         return cut.isEmpty() ? "piece" : RESERVED.contains(cut) ? cut + "-piece" : cut;
     }

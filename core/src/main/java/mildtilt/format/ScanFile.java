@@ -1,4 +1,5 @@
 package mildtilt.format;
+
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.nio.ByteBuffer;
@@ -56,8 +57,11 @@ public final class ScanFile {
         /** The unit in which the scan's longest side is most like a part of a vehicle: nearest to a quarter of the wheelbase. */
         public FileUnit likely(double wheelbase) {
             double longest = Arrays.stream(size()).max().orElse(1);
-            return Arrays.stream(FileUnit.values()).min((a, b) -> Double.compare(
-                    Math.abs(Math.log(longest * a.mm() / (wheelbase / 4))), Math.abs(Math.log(longest * b.mm() / (wheelbase / 4))))).orElseThrow();
+            return Arrays.stream(FileUnit.values())
+                    .min((a, b) -> Double.compare(
+                            Math.abs(Math.log(longest * a.mm() / (wheelbase / 4))),
+                            Math.abs(Math.log(longest * b.mm() / (wheelbase / 4)))))
+                    .orElseThrow();
         }
 
         public TriangleMesh mesh(FileUnit unit) {
@@ -72,14 +76,19 @@ public final class ScanFile {
         public List<String> warnings() {
             List<String> all = new ArrayList<>();
             if (faults.flat() > 0) {
-                all.add(faults.flat() + (faults.flat() == 1 ? " triangle has" : " triangles have") + " no area and will be left out; nothing is lost by that.");
+                all.add(faults.flat() + (faults.flat() == 1 ? " triangle has" : " triangles have")
+                        + " no area and will be left out; nothing is lost by that.");
             }
             if (faults.openEdges() > 0) {
-                all.add("It has holes: " + faults.openEdges() + " edges belong to one triangle alone, or to more than two. Gaps to its skin are right, but "
-                        + "nothing can be told of a part that lies wholly inside it, or passes through a hole. Close the holes if it is a solid part.");
+                all.add(
+                        "It has holes: " + faults.openEdges()
+                                + " edges belong to one triangle alone, or to more than two. Gaps to its skin are right, but "
+                                + "nothing can be told of a part that lies wholly inside it, or passes through a hole. Close the holes if it is a solid part.");
             }
             if (faults.flipped() > 0) {
-                all.add(faults.flipped() + " neighbouring triangles are turned against each other. Gaps do not depend on that; the picture may have dark spots.");
+                all.add(
+                        faults.flipped()
+                                + " neighbouring triangles are turned against each other. Gaps do not depend on that; the picture may have dark spots.");
             }
             return all;
         }
@@ -92,7 +101,8 @@ public final class ScanFile {
             JobFile.needPlain(file, "a scan");
             long size = Files.size(file);
             if (size > LARGEST_BYTES) {
-                throw new JobFileException("it is far too large (" + (size >> 20) + " MB). Thin the scan out to a few hundred thousand triangles first.");
+                throw new JobFileException("it is far too large (" + (size >> 20)
+                        + " MB). Thin the scan out to a few hundred thousand triangles first.");
             }
             if (size == 0) {
                 throw new JobFileException("it is empty.");
@@ -107,7 +117,8 @@ public final class ScanFile {
         } catch (JobFileException e) {
             throw new JobFileException(name + ": " + e.getMessage() + " Nothing was taken in.");
         } catch (CharacterCodingException e) {
-            throw new JobFileException(name + ": the file is damaged or is no scan: it should be text, and is not. Nothing was taken in.");
+            throw new JobFileException(
+                    name + ": the file is damaged or is no scan: it should be text, and is not. Nothing was taken in.");
         } catch (IOException e) {
             throw new JobFileException(name + " can't be read: " + e.getMessage() + ". Nothing was taken in.");
         }
@@ -120,11 +131,13 @@ public final class ScanFile {
 
         void corner(float x, float y, float z) throws JobFileException {
             if (!Float.isFinite(x) || !Float.isFinite(y) || !Float.isFinite(z)) {
-                throw new JobFileException("triangle " + (n / 9 + 1) + " has a corner that is not a number. The file is damaged.");
+                throw new JobFileException(
+                        "triangle " + (n / 9 + 1) + " has a corner that is not a number. The file is damaged.");
             }
             if (n + 3 > numbers.length) {
                 if (n / 9 >= TriangleMesh.MOST_TRIANGLES) {
-                    throw new JobFileException("it has more than " + TriangleMesh.MOST_TRIANGLES + " triangles. Thin the scan out first.");
+                    throw new JobFileException(
+                            "it has more than " + TriangleMesh.MOST_TRIANGLES + " triangles. Thin the scan out first.");
                 }
                 numbers = Arrays.copyOf(numbers, 2 * numbers.length);
             }
@@ -175,9 +188,15 @@ public final class ScanFile {
         try (var in = Files.newInputStream(file)) {
             in.readNBytes(start, 0, start.length);
         }
-        long count = start.length < STL_HEAD ? -1 : Integer.toUnsignedLong(ByteBuffer.wrap(start, 80, 4).order(ByteOrder.LITTLE_ENDIAN).getInt());
+        long count = start.length < STL_HEAD
+                ? -1
+                : Integer.toUnsignedLong(ByteBuffer.wrap(start, 80, 4)
+                        .order(ByteOrder.LITTLE_ENDIAN)
+                        .getInt());
         boolean fits = count >= 0 && STL_HEAD + count * STL_TRIANGLE == size;
-        if (!fits && new String(start, StandardCharsets.ISO_8859_1).stripLeading().startsWith("solid") && texty(start)) {
+        if (!fits
+                && new String(start, StandardCharsets.ISO_8859_1).stripLeading().startsWith("solid")
+                && texty(start)) {
             textStl(file, to);
             return;
         }
@@ -186,12 +205,16 @@ public final class ScanFile {
         }
         if (!fits) {
             long whole = (size - STL_HEAD) / STL_TRIANGLE;
-            throw new JobFileException(STL_HEAD + count * STL_TRIANGLE > size
-                    ? "the file was cut short, or is no STL: it says " + count + " triangles and holds " + whole + ". Copy it again from where it came."
-                    : "the file is damaged: it says " + count + " triangles and is longer than that. Copy it again from where it came.");
+            throw new JobFileException(
+                    STL_HEAD + count * STL_TRIANGLE > size
+                            ? "the file was cut short, or is no STL: it says " + count + " triangles and holds " + whole
+                                    + ". Copy it again from where it came."
+                            : "the file is damaged: it says " + count
+                                    + " triangles and is longer than that. Copy it again from where it came.");
         }
         if (count > TriangleMesh.MOST_TRIANGLES) {
-            throw new JobFileException("it has " + count + " triangles; up to " + TriangleMesh.MOST_TRIANGLES + " can be taken. Thin the scan out first.");
+            throw new JobFileException("it has " + count + " triangles; up to " + TriangleMesh.MOST_TRIANGLES
+                    + " can be taken. Thin the scan out first.");
         }
         ByteBuffer b = ByteBuffer.wrap(Files.readAllBytes(file)).order(ByteOrder.LITTLE_ENDIAN);
         for (long t = 0; t < count; t++) {
@@ -225,7 +248,8 @@ public final class ScanFile {
                     corners++;
                 } else if (t.startsWith("endfacet")) {
                     if (corners != 3) {
-                        throw new JobFileException("the triangle that ends at line " + line + " has " + corners + " corners instead of three.");
+                        throw new JobFileException("the triangle that ends at line " + line + " has " + corners
+                                + " corners instead of three.");
                     }
                     corners = 0;
                 } else if (t.startsWith("endsolid")) {
@@ -234,7 +258,8 @@ public final class ScanFile {
             }
         }
         if (!ended || corners != 0) {
-            throw new JobFileException("the file was cut short: it ends at line " + line + " without \"endsolid\". Copy it again from where it came.");
+            throw new JobFileException("the file was cut short: it ends at line " + line
+                    + " without \"endsolid\". Copy it again from where it came.");
         }
     }
 
@@ -274,7 +299,8 @@ public final class ScanFile {
         } catch (NumberFormatException e) {
             // Told below, together with a corner that is not there.
         }
-        throw new JobFileException("the face in line " + line + " names corner \"" + text + "\", which is not there. The file may have been cut short.");
+        throw new JobFileException("the face in line " + line + " names corner \"" + text
+                + "\", which is not there. The file may have been cut short.");
     }
 
     private static float[] numbers(String text, int line) throws JobFileException {
@@ -286,7 +312,8 @@ public final class ScanFile {
             }
             return p;
         } catch (NumberFormatException | ArrayIndexOutOfBoundsException e) {
-            throw new JobFileException("line " + line + " should give three numbers and says \"" + text.strip() + "\".");
+            throw new JobFileException(
+                    "line " + line + " should give three numbers and says \"" + text.strip() + "\".");
         }
     }
 }

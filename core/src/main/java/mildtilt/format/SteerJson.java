@@ -1,4 +1,5 @@
 package mildtilt.format;
+
 import static mildtilt.format.AnalysisJson.optional;
 import static mildtilt.format.JobWriter.number;
 import static mildtilt.format.JobWriter.object;
@@ -80,7 +81,10 @@ final class SteerJson {
         ObjectNode o = object();
         number(o, "steering_wheel_stop_left_deg", s.leftReach().stopDeg());
         number(o, "steering_wheel_stop_right_deg", s.rightReach().stopDeg());
-        number(o, "steering_wheel_stop_each_way_deg", Math.min(s.leftReach().stopDeg(), -s.rightReach().stopDeg()));
+        number(
+                o,
+                "steering_wheel_stop_each_way_deg",
+                Math.min(s.leftReach().stopDeg(), -s.rightReach().stopDeg()));
         number(o, "largest_reachable_steering_wheel_left_deg", s.leftReach().reachedDeg());
         o.put("limited_left_by", limit(s.leftReach()));
         number(o, "largest_reachable_steering_wheel_right_deg", s.rightReach().reachedDeg());
@@ -93,8 +97,10 @@ final class SteerJson {
     }
 
     private static Optional<Double> trackBar(Job job) {
-        return job.axle().flatMap(SteeredAxle::beam)
-                .flatMap(b -> b instanceof Beam.Sprung sprung ? sprung.trackBar() : Optional.empty()).map(Beam.TrackBar::length);
+        return job.axle()
+                .flatMap(SteeredAxle::beam)
+                .flatMap(b -> b instanceof Beam.Sprung sprung ? sprung.trackBar() : Optional.empty())
+                .map(Beam.TrackBar::length);
     }
 
     private static ObjectNode steerRow(SteeredAxle axle, SteerRow r) {
@@ -115,7 +121,7 @@ final class SteerJson {
     static void mechanism(ObjectNode o, SteeredAxle axle, AxleConfiguration stance) {
         String arm = axle.gear() instanceof ArmGear g && !g.boxed() ? "column_arm_angle_deg" : "pitman_angle_deg";
         switch (stance.mechanism().orElse(null)) {
-            case null -> { }
+            case null -> {}
             case Mechanism.RackAt m -> number(o, "rack_displacement_mm", m.displacement());
             case Mechanism.CentreLinkAt m -> {
                 number(o, arm, Math.toDegrees(m.armAngle()));
@@ -132,8 +138,12 @@ final class SteerJson {
             }
             case Mechanism.Broken m -> number(o, arm, Math.toDegrees(m.armAngle()));
         }
-        stance.beam().filter(_ -> axle.beam().isPresent()).ifPresent(b ->
-                number(o, "axle_y_shift_mm", b.origin().y() - axle.beamDesign().origin().y()));
+        stance.beam()
+                .filter(_ -> axle.beam().isPresent())
+                .ifPresent(b -> number(
+                        o,
+                        "axle_y_shift_mm",
+                        b.origin().y() - axle.beamDesign().origin().y()));
     }
 
     private static ObjectNode ratio(SteerFigures s) {
@@ -181,9 +191,15 @@ final class SteerJson {
             double design = s.knuckle(side).wheelCentre().y();
             optional(o, "toe_in_" + side.code() + "_deg", k.map(KnucklePose::toeInDeg));
             optional(o, "camber_" + side.code() + "_deg", k.map(KnucklePose::camberDeg));
-            optional(o, "wheel_centre_" + side.code() + "_y_shift_mm", k.map(p -> p.wheelCentre().y() - design));
-            optional(o, "wheel_centre_" + side.code() + "_x_shift_mm",
-                    k.map(p -> p.wheelCentre().x() - s.knuckle(side).wheelCentre().x()));
+            optional(
+                    o,
+                    "wheel_centre_" + side.code() + "_y_shift_mm",
+                    k.map(p -> p.wheelCentre().y() - design));
+            optional(
+                    o,
+                    "wheel_centre_" + side.code() + "_x_shift_mm",
+                    k.map(p ->
+                            p.wheelCentre().x() - s.knuckle(side).wheelCentre().x()));
             optional(o, "delta_" + side.code() + "_deg", k.map(KnucklePose::steerDeg));
         }
         return o;
@@ -209,8 +225,13 @@ final class SteerJson {
             number(a, "closest_to_toggle_deg", r.closestToToggle());
             a.set("closest_at", at(r.closestAt()));
         });
-        optional(o, "tie_rod_to_steering_arm_closest_to_toggle_deg", m.rodToArm().entrySet().stream()
-                .filter(e -> e.getKey().atSteeringArm()).map(e -> e.getValue().closestToToggle()).min(Double::compare));
+        optional(
+                o,
+                "tie_rod_to_steering_arm_closest_to_toggle_deg",
+                m.rodToArm().entrySet().stream()
+                        .filter(e -> e.getKey().atSteeringArm())
+                        .map(e -> e.getValue().closestToToggle())
+                        .min(Double::compare));
         ObjectNode tilts = o.putObject("rod_end_misalignment_max_over_grid");
         m.tilts().forEach((end, t) -> number(tilts, end.tiltKey() + "_deg", t.deg()));
         ObjectNode where = o.putObject("rod_end_misalignment_worst_at");
@@ -221,7 +242,8 @@ final class SteerJson {
             number(a, "least_deg", c.deg());
             a.set("at", at(c.at()));
         });
-        optional(o, "over_centre_margin_least_deg", m.nearestCentre().map(c -> c.getValue().deg()));
+        optional(o, "over_centre_margin_least_deg", m.nearestCentre().map(c -> c.getValue()
+                .deg()));
         ObjectNode worst = o.putObject("rod_end_misalignment_in_reach");
         m.extremes().tilts().forEach((end, t) -> {
             ObjectNode a = worst.putObject(end.tiltKey());

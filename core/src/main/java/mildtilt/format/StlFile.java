@@ -1,4 +1,5 @@
 package mildtilt.format;
+
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
 import java.nio.charset.StandardCharsets;
@@ -15,7 +16,8 @@ public final class StlFile {
     public static byte[] write(TriangleMesh mesh) {
         float[] p = mesh.cornersCopy();
         int[] t = mesh.trianglesCopy();
-        ByteBuffer out = ByteBuffer.allocate(HEADER + 4 + FACET * (t.length / 3)).order(ByteOrder.LITTLE_ENDIAN);
+        ByteBuffer out =
+                ByteBuffer.allocate(HEADER + 4 + FACET * (t.length / 3)).order(ByteOrder.LITTLE_ENDIAN);
         out.put("Mild Tilt, millimetres".getBytes(StandardCharsets.US_ASCII));
         out.position(HEADER);
         out.putInt(t.length / 3);

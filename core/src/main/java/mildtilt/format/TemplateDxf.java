@@ -1,4 +1,5 @@
 package mildtilt.format;
+
 import java.util.List;
 import java.util.Locale;
 import mildtilt.template.FlatPattern;
@@ -23,10 +24,33 @@ public final class TemplateDxf {
     public static String write(FlatPattern pattern, LengthUnit unit) {
         TemplateDxf dxf = new TemplateDxf(unit);
         FlatPattern.Bounds b = pattern.bounds();
-        dxf.put(0, "SECTION").put(2, "HEADER").put(9, "$ACADVER").put(1, "AC1009").put(9, "$EXTMIN").at(10, b.left(), b.bottom()).put(30, 0).put(9, "$EXTMAX").at(10, b.right(), b.top()).put(30, 0)
+        dxf.put(0, "SECTION")
+                .put(2, "HEADER")
+                .put(9, "$ACADVER")
+                .put(1, "AC1009")
+                .put(9, "$EXTMIN")
+                .at(10, b.left(), b.bottom())
+                .put(30, 0)
+                .put(9, "$EXTMAX")
+                .at(10, b.right(), b.top())
+                .put(30, 0)
                 .put(0, "ENDSEC");
-        dxf.put(0, "SECTION").put(2, "TABLES").put(0, "TABLE").put(2, "LTYPE").put(70, 1).put(0, "LTYPE").put(2, "CONTINUOUS").put(70, 0).put(3, "Solid line").put(72, 65).put(73, 0).put(40, 0.0)
-                .put(0, "ENDTAB").put(0, "TABLE").put(2, "LAYER").put(70, 4);
+        dxf.put(0, "SECTION")
+                .put(2, "TABLES")
+                .put(0, "TABLE")
+                .put(2, "LTYPE")
+                .put(70, 1)
+                .put(0, "LTYPE")
+                .put(2, "CONTINUOUS")
+                .put(70, 0)
+                .put(3, "Solid line")
+                .put(72, 65)
+                .put(73, 0)
+                .put(40, 0.0)
+                .put(0, "ENDTAB")
+                .put(0, "TABLE")
+                .put(2, "LAYER")
+                .put(70, 4);
         dxf.layer("0", 7).layer("CUT", 1).layer("MARK", 5).layer("TEXT", 8);
         dxf.put(0, "ENDTAB").put(0, "ENDSEC").put(0, "SECTION").put(2, "ENTITIES");
         pattern.inks().forEach(dxf::ink);
@@ -36,14 +60,32 @@ public final class TemplateDxf {
 
     private void ink(PatternMark ink) {
         switch (ink) {
-            case PatternMark.Path p when p.spots().size() == 2 && !p.closed() -> {
+            case PatternMark.Path p
+            when p.spots().size() == 2 && !p.closed() -> {
                 PatternPoint a = p.spots().get(0);
                 PatternPoint b = p.spots().get(1);
-                put(0, "LINE").put(8, p.layer().name()).at(10, a.x(), a.y()).put(30, 0).at(11, b.x(), b.y()).put(31, 0);
+                put(0, "LINE")
+                        .put(8, p.layer().name())
+                        .at(10, a.x(), a.y())
+                        .put(30, 0)
+                        .at(11, b.x(), b.y())
+                        .put(31, 0);
             }
             case PatternMark.Path p -> path(p.layer().name(), p.spots(), p.closed());
-            case PatternMark.Circle c -> put(0, "CIRCLE").put(8, c.layer().name()).at(10, c.centre().x(), c.centre().y()).put(30, 0).put(40, c.radius());
-            case PatternMark.Words w -> put(0, "TEXT").put(8, "TEXT").at(10, w.at().x(), w.at().y()).put(30, 0).put(40, w.height()).put(1, ascii(w.text().text(unit))).put(50, w.upward() ? 90.0 : 0.0);
+            case PatternMark.Circle c ->
+                put(0, "CIRCLE")
+                        .put(8, c.layer().name())
+                        .at(10, c.centre().x(), c.centre().y())
+                        .put(30, 0)
+                        .put(40, c.radius());
+            case PatternMark.Words w ->
+                put(0, "TEXT")
+                        .put(8, "TEXT")
+                        .at(10, w.at().x(), w.at().y())
+                        .put(30, 0)
+                        .put(40, w.height())
+                        .put(1, ascii(w.text().text(unit)))
+                        .put(50, w.upward() ? 90.0 : 0.0);
         }
     }
 
@@ -73,7 +115,10 @@ public final class TemplateDxf {
     }
 
     private TemplateDxf put(int code, String v) {
-        out.append(String.format(Locale.ROOT, "%3d", code)).append('\n').append(v).append('\n');
+        out.append(String.format(Locale.ROOT, "%3d", code))
+                .append('\n')
+                .append(v)
+                .append('\n');
         return this;
     }
 

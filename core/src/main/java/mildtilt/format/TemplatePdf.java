@@ -1,4 +1,5 @@
 package mildtilt.format;
+
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.util.List;
@@ -39,7 +40,8 @@ public final class TemplatePdf {
         return new PDRectangle((float) (paper.width() * PdfSheet.MM), (float) (paper.height() * PdfSheet.MM));
     }
 
-    public static byte[] write(List<FlatPattern> patterns, Paper paper, LengthUnit unit, String title) throws IOException {
+    public static byte[] write(List<FlatPattern> patterns, Paper paper, LengthUnit unit, String title)
+            throws IOException {
         try (PdfSheet sheet = new PdfSheet("Templates: " + title, size(paper))) {
             TemplatePdf pdf = new TemplatePdf(sheet, unit);
             pdf.patterns(patterns);
@@ -58,7 +60,8 @@ public final class TemplatePdf {
 
     /** How many sheets of paper a pattern takes. */
     public static int sheets(FlatPattern p, Paper paper) {
-        return tiles(p, paper.width() - 2 * EDGE, paper.height() - 2 * EDGE - FOOT - HEAD).count();
+        return tiles(p, paper.width() - 2 * EDGE, paper.height() - 2 * EDGE - FOOT - HEAD)
+                .count();
     }
 
     private static Tiles tiles(FlatPattern p, double wide, double high) {
@@ -112,15 +115,29 @@ public final class TemplatePdf {
         double left = column * (wide - OVERLAP);
         double top = row * (high - OVERLAP);
         sheet.text(sheet.bold, 11, EDGE * mm, (at + 4) * mm, sheet.fit(sheet.bold, 11, (wide - 50) * mm, p.name()));
-        String plate = p.thickness().map(th -> " · plate " + LengthText.format(th, unit)).orElse("");
-        sheet.textRight(sheet.regular, 9, (EDGE + wide) * mm, (at + 4) * mm, "full size" + plate + (t.count() == 1 ? "" : " · sheet " + (row * t.across + column + 1) + " of " + t.count()));
+        String plate = p.thickness()
+                .map(th -> " · plate " + LengthText.format(th, unit))
+                .orElse("");
+        sheet.textRight(
+                sheet.regular,
+                9,
+                (EDGE + wide) * mm,
+                (at + 4) * mm,
+                "full size" + plate
+                        + (t.count() == 1 ? "" : " · sheet " + (row * t.across + column + 1) + " of " + t.count()));
         if (row + column == 0) {
             List<String> how = sheet.wrap(sheet.regular, 9, wide * mm, p.how().text(unit));
             for (int i = 0; i < Math.min(3, how.size()); i++) {
                 sheet.text(sheet.regular, 9, EDGE * mm, (at + 8.5 + 4 * i) * mm, how.get(i));
             }
         } else {
-            sheet.text(sheet.regular, 9, EDGE * mm, (at + 8.5) * mm, "Row " + (row + 1) + ", column " + (column + 1) + ": lay the crosses upon those of the sheet " + (column > 0 ? "to the left." : "above."));
+            sheet.text(
+                    sheet.regular,
+                    9,
+                    EDGE * mm,
+                    (at + 8.5) * mm,
+                    "Row " + (row + 1) + ", column " + (column + 1) + ": lay the crosses upon those of the sheet "
+                            + (column > 0 ? "to the left." : "above."));
         }
         sheet.clip(EDGE * mm, y0 * mm, wide * mm, height * mm);
         Place place = new Place(b, t.turned, EDGE - left + ROUND, y0 - top + ROUND);
@@ -153,7 +170,8 @@ public final class TemplatePdf {
                 double[] xy = new double[2 * p.spots().size()];
                 for (int i = 0; i < p.spots().size(); i++) {
                     xy[2 * i] = place.x(p.spots().get(i).x(), p.spots().get(i).y()) * mm;
-                    xy[2 * i + 1] = place.y(p.spots().get(i).x(), p.spots().get(i).y()) * mm;
+                    xy[2 * i + 1] =
+                            place.y(p.spots().get(i).x(), p.spots().get(i).y()) * mm;
                 }
                 sheet.path(xy, p.closed());
             }
@@ -223,8 +241,19 @@ public final class TemplatePdf {
             double x = (EDGE + BAR * i / 10) * mm;
             sheet.line(x, y - (i % 5 == 0 ? 6 : 3.5), x, y);
         }
-        sheet.text(sheet.regular, 9, (EDGE + BAR + 4) * mm, y, "Measure this bar: " + LengthText.format(BAR, LengthUnit.MM) + (unit == LengthUnit.MM ? "" : " (" + LengthText.format(BAR, unit) + ")")
-                + ". If it is not, print again at 100 %.");
-        sheet.text(sheet.regular, 9, EDGE * mm, y + 12, "Full line: cut. Dashed: mark, do not cut. Plan figures, not an approval: try it in card first.");
+        sheet.text(
+                sheet.regular,
+                9,
+                (EDGE + BAR + 4) * mm,
+                y,
+                "Measure this bar: " + LengthText.format(BAR, LengthUnit.MM)
+                        + (unit == LengthUnit.MM ? "" : " (" + LengthText.format(BAR, unit) + ")")
+                        + ". If it is not, print again at 100 %.");
+        sheet.text(
+                sheet.regular,
+                9,
+                EDGE * mm,
+                y + 12,
+                "Full line: cut. Dashed: mark, do not cut. Plan figures, not an approval: try it in card first.");
     }
 }

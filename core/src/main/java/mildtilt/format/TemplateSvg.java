@@ -1,4 +1,5 @@
 package mildtilt.format;
+
 import java.io.StringWriter;
 import java.util.Locale;
 import java.util.stream.Collectors;
@@ -81,15 +82,21 @@ public final class TemplateSvg {
         attributes("id", id, "fill", "none", "stroke", stroke, "stroke-width", n(HAIR));
         for (PatternMark ink : pattern.inks()) {
             switch (ink) {
-                case PatternMark.Path p when p.layer() == layer -> {
+                case PatternMark.Path p
+                when p.layer() == layer -> {
                     xml.writeEmptyElement(p.closed() ? "polygon" : "polyline");
-                    attributes("points", p.spots().stream().map(s -> x(s.x()) + "," + y(s.y())).collect(Collectors.joining(" ")));
+                    attributes(
+                            "points",
+                            p.spots().stream()
+                                    .map(s -> x(s.x()) + "," + y(s.y()))
+                                    .collect(Collectors.joining(" ")));
                 }
-                case PatternMark.Circle c when c.layer() == layer -> {
+                case PatternMark.Circle c
+                when c.layer() == layer -> {
                     xml.writeEmptyElement("circle");
                     attributes("cx", x(c.centre().x()), "cy", y(c.centre().y()), "r", n(c.radius()));
                 }
-                case PatternMark.Path _, PatternMark.Circle _, PatternMark.Words _ -> { }
+                case PatternMark.Path _, PatternMark.Circle _, PatternMark.Words _ -> {}
             }
         }
         xml.writeEndElement();
@@ -113,8 +120,12 @@ public final class TemplateSvg {
 
     /** Without the few characters that no XML may hold. */
     private static String readable(String text) {
-        return text.codePoints().filter(c -> c == '\t' || c == '\n' || c >= 0x20 && c != 0xFFFE && c != 0xFFFF && !(c >= 0xD800 && c <= 0xDFFF))
-                .collect(StringBuilder::new, StringBuilder::appendCodePoint, StringBuilder::append).toString();
+        return text.codePoints()
+                .filter(c -> c == '\t'
+                        || c == '\n'
+                        || c >= 0x20 && c != 0xFFFE && c != 0xFFFF && !(c >= 0xD800 && c <= 0xDFFF))
+                .collect(StringBuilder::new, StringBuilder::appendCodePoint, StringBuilder::append)
+                .toString();
     }
 
     private void attributes(String... pairs) throws XMLStreamException {

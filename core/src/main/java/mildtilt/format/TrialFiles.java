@@ -1,4 +1,5 @@
 package mildtilt.format;
+
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -27,7 +28,8 @@ public final class TrialFiles {
     private TrialFiles() {}
 
     /** Returns what was written. @param file name of the job's file, as printed */
-    public static List<Path> write(Job job, LengthUnit unit, LocalDate date, String file, Path folder) throws IOException {
+    public static List<Path> write(Job job, LengthUnit unit, LocalDate date, String file, Path folder)
+            throws IOException {
         Files.createDirectories(folder);
         List<Path> written = new ArrayList<>();
         Map<String, Table> tables = new LinkedHashMap<>();
@@ -37,10 +39,16 @@ public final class TrialFiles {
             for (Trial t : b.trials()) {
                 FitTables.of(b.name(), TrialFigures.of(t, job)).forEach(x -> add(tables, x));
                 Job then = Job.of("", t.plan());
-                Diagnosis.of(t.sheet(), then).ifPresent(d -> add(tables, CauseTable.of(b.name() + ", " + t.sheet().name(), d, then)));
+                Diagnosis.of(t.sheet(), then)
+                        .ifPresent(d -> add(
+                                tables,
+                                CauseTable.of(b.name() + ", " + t.sheet().name(), d, then)));
             }
-            written.add(PapersFiles.put(folder.resolve(SafeName.of("inspection-" + b.name(), taken) + ".pdf"), InspectionPdf.write(b, now, unit, date, file)));
-            written.add(PapersFiles.csv(folder, SafeName.of("inspection-list-" + b.name(), taken), FitTables.inspection(b, now)));
+            written.add(PapersFiles.put(
+                    folder.resolve(SafeName.of("inspection-" + b.name(), taken) + ".pdf"),
+                    InspectionPdf.write(b, now, unit, date, file)));
+            written.add(PapersFiles.csv(
+                    folder, SafeName.of("inspection-list-" + b.name(), taken), FitTables.inspection(b, now)));
         }
         if (!job.changes().isEmpty()) {
             add(tables, Table.ofChanges(job));

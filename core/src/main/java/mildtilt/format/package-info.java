@@ -4,5 +4,5 @@
  */
 @NullMarked
 package mildtilt.format;
-import org.jspecify.annotations.NullMarked;
 
+import org.jspecify.annotations.NullMarked;

@@ -1,4 +1,5 @@
 package mildtilt.gear;
+
 import mildtilt.geometry.Axis;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;

@@ -1,4 +1,5 @@
 package mildtilt.gear;
+
 import mildtilt.geometry.Placing;
 
 /** What turns the rotation of the column's last shaft into the first movement of the linkage. */

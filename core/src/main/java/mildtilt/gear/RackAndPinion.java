@@ -1,4 +1,5 @@
 package mildtilt.gear;
+
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Placing;
@@ -18,7 +19,8 @@ import mildtilt.withers.Withers;
  */
 @Withers
 public record RackAndPinion(
-        Point centre, Direction axis, double pivotSpacing, double travelPerLeftTurn, double travelEachWay) implements Gear, RackAndPinionBuilder.With {
+        Point centre, Direction axis, double pivotSpacing, double travelPerLeftTurn, double travelEachWay)
+        implements Gear, RackAndPinionBuilder.With {
 
     /** @throws ImpossibleGeometryException naming the size that can't be */
     public RackAndPinion {

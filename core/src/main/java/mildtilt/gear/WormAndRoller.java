@@ -1,4 +1,5 @@
 package mildtilt.gear;
+
 import mildtilt.geometry.Axis;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
@@ -16,7 +17,9 @@ import mildtilt.geometry.Point;
  * @param turnedDeg swing of the arm at which that ratio was taken, degrees
  * @param sweepEachWayDeg of the sector shaft from straight ahead to its end, degrees
  */
-public record WormAndRoller(Axis axis, Point armEnd, double ratio, double ratioTurned, double turnedDeg, double sweepEachWayDeg) implements ArmGear {
+public record WormAndRoller(
+        Axis axis, Point armEnd, double ratio, double ratioTurned, double turnedDeg, double sweepEachWayDeg)
+        implements ArmGear {
 
     /** Ratios nearer to each other than this part are one. */
     private static final double ALIKE = 1e-9;
@@ -24,14 +27,17 @@ public record WormAndRoller(Axis axis, Point armEnd, double ratio, double ratioT
     /** @throws ImpossibleGeometryException naming the size that can't be */
     public WormAndRoller {
         ArmGear.check(axis, armEnd, sweepEachWayDeg);
-        if (!(Math.abs(ratio) >= 0.1 && Math.abs(ratio) <= 1000) || !(Math.abs(ratioTurned) >= 0.1 && Math.abs(ratioTurned) <= 1000)) {
+        if (!(Math.abs(ratio) >= 0.1 && Math.abs(ratio) <= 1000)
+                || !(Math.abs(ratioTurned) >= 0.1 && Math.abs(ratioTurned) <= 1000)) {
             throw new ImpossibleGeometryException("The steering box's ratios must be between 0.1 and 1000.");
         }
         if (ratio * ratioTurned < 0) {
-            throw new ImpossibleGeometryException("The steering box's ratios straight ahead and turned must both be above 0 or both below.");
+            throw new ImpossibleGeometryException(
+                    "The steering box's ratios straight ahead and turned must both be above 0 or both below.");
         }
         if (!(turnedDeg > 0 && turnedDeg < 180)) {
-            throw new ImpossibleGeometryException("The swing at which the turned ratio was taken must be between 0 and 180 degrees.");
+            throw new ImpossibleGeometryException(
+                    "The swing at which the turned ratio was taken must be between 0 and 180 degrees.");
         }
     }
 

@@ -6,5 +6,5 @@
  */
 @NullMarked
 package mildtilt.gear;
-import org.jspecify.annotations.NullMarked;
 
+import org.jspecify.annotations.NullMarked;

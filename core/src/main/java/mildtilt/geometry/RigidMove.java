@@ -23,7 +23,10 @@ public record RigidMove(Vector ex, Vector ey, Vector ez, Vector shift) {
     /** A turn about a line, right-handed, by an angle in rad. */
     public static RigidMove about(Axis axis, double angle) {
         Direction d = axis.direction();
-        return new RigidMove(d.turn(Vector.X, angle), d.turn(Vector.Y, angle), d.turn(Vector.Z, angle),
+        return new RigidMove(
+                d.turn(Vector.X, angle),
+                d.turn(Vector.Y, angle),
+                d.turn(Vector.Z, angle),
                 axis.turned(Point.ORIGIN, angle).minus(Point.ORIGIN));
     }
 
@@ -45,7 +48,11 @@ public record RigidMove(Vector ex, Vector ey, Vector ez, Vector shift) {
 
     /** This, and another after it. */
     public RigidMove then(RigidMove next) {
-        return new RigidMove(next.turned(ex), next.turned(ey), next.turned(ez), next.turned(shift).plus(next.shift));
+        return new RigidMove(
+                next.turned(ex),
+                next.turned(ey),
+                next.turned(ez),
+                next.turned(shift).plus(next.shift));
     }
 
     public RigidMove inverse() {

@@ -12,5 +12,5 @@
  */
 @NullMarked
 package mildtilt.geometry;
-import org.jspecify.annotations.NullMarked;
 
+import org.jspecify.annotations.NullMarked;

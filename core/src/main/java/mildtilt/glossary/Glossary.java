@@ -1,4 +1,5 @@
 package mildtilt.glossary;
+
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -40,9 +41,14 @@ public final class Glossary {
     /** What is looked for in a text, made when the first text is asked about: a start need not wait for it. */
     private static final class Words {
         /** Longest first, so that a tie rod is not taken for a rod. */
-        private static final List<Word> ALL = TERMS.stream().flatMap(t -> Stream.concat(Stream.of(t.name), t.also.stream())
-                .map(w -> new Word(Pattern.compile("(?i)(?<![\\p{L}-])" + Pattern.quote(w) + "(s|es)?(?![\\p{L}])"), w.length(), t)))
-                .sorted(Comparator.comparingInt((Word w) -> -w.length)).toList();
+        private static final List<Word> ALL = TERMS.stream()
+                .flatMap(t -> Stream.concat(Stream.of(t.name), t.also.stream())
+                        .map(w -> new Word(
+                                Pattern.compile("(?i)(?<![\\p{L}-])" + Pattern.quote(w) + "(s|es)?(?![\\p{L}])"),
+                                w.length(),
+                                t)))
+                .sorted(Comparator.comparingInt((Word w) -> -w.length))
+                .toList();
     }
 
     private Glossary() {}
@@ -53,7 +59,9 @@ public final class Glossary {
 
     /** The term that explains the figure of this label; each figure has one. */
     public static Optional<Term> explaining(String label) {
-        return TERMS.stream().filter(t -> t.explains.stream().anyMatch(h -> h.label().equals(label))).findFirst();
+        return TERMS.stream()
+                .filter(t -> t.explains.stream().anyMatch(h -> h.label().equals(label)))
+                .findFirst();
     }
 
     /** The terms a text speaks of, in the order in which it does; the one that explains it as a whole first. */
@@ -74,9 +82,16 @@ public final class Glossary {
 
     /** Terms whose name or meaning holds all words that are looked for. */
     public static List<Term> find(String words) {
-        List<String> all = Arrays.stream(words.toLowerCase(Locale.ROOT).strip().split("\\s+")).toList();
-        return TERMS.stream().filter(t -> all.stream().allMatch(w -> (t.name + " " + t.meaning + " " + t.also).toLowerCase(Locale.ROOT).contains(w)))
-                .sorted((a, b) -> Boolean.compare(!a.name.toLowerCase(Locale.ROOT).contains(words.strip().toLowerCase(Locale.ROOT)), !b.name.toLowerCase(Locale.ROOT).contains(words.strip().toLowerCase(Locale.ROOT)))).toList();
+        List<String> all = Arrays.stream(words.toLowerCase(Locale.ROOT).strip().split("\\s+"))
+                .toList();
+        return TERMS.stream()
+                .filter(t -> all.stream().allMatch(w -> (t.name + " " + t.meaning + " " + t.also)
+                        .toLowerCase(Locale.ROOT)
+                        .contains(w)))
+                .sorted((a, b) -> Boolean.compare(
+                        !a.name.toLowerCase(Locale.ROOT).contains(words.strip().toLowerCase(Locale.ROOT)),
+                        !b.name.toLowerCase(Locale.ROOT).contains(words.strip().toLowerCase(Locale.ROOT))))
+                .toList();
     }
 
     private static List<String> list(String text) {
@@ -85,19 +100,38 @@ public final class Glossary {
 
     /** @param usual empty where it is as of the first figure that the term is about */
     private static Term term(String name, String meaning, String usual, List<Headline> explains, List<String> also) {
-        return new Term(name, meaning, usual.isEmpty() ? explains.stream().map(Headline::usual).findFirst().orElse("") : usual, explains, also);
+        return new Term(
+                name,
+                meaning,
+                usual.isEmpty()
+                        ? explains.stream().map(Headline::usual).findFirst().orElse("")
+                        : usual,
+                explains,
+                also);
     }
 
     private static Headline figure(String key) {
-        return Arrays.stream(Headline.values()).filter(h -> h.key().equals(key)).findFirst().orElseThrow(() -> new IllegalStateException("no figure " + key));
+        return Arrays.stream(Headline.values())
+                .filter(h -> h.key().equals(key))
+                .findFirst()
+                .orElseThrow(() -> new IllegalStateException("no figure " + key));
     }
 
     private static List<Term> read() {
         try (InputStream in = Glossary.class.getResourceAsStream("/mildtilt/glossary/glossary.txt")) {
-            List<Term> all = new ArrayList<>(new String(in.readAllBytes(), StandardCharsets.UTF_8).lines().filter(l -> !l.isBlank()).map(l -> {
-                String[] p = l.split("\\|", -1);
-                return term(p[0], p[1], p[2], list(p[3]).stream().map(Glossary::figure).toList(), list(p[4]));
-            }).toList());
+            List<Term> all = new ArrayList<>(new String(in.readAllBytes(), StandardCharsets.UTF_8)
+                    .lines()
+                    .filter(l -> !l.isBlank())
+                    .map(l -> {
+                        String[] p = l.split("\\|", -1);
+                        return term(
+                                p[0],
+                                p[1],
+                                p[2],
+                                list(p[3]).stream().map(Glossary::figure).toList(),
+                                list(p[4]));
+                    })
+                    .toList());
             // A figure that no term tells of is a term itself.
             for (Headline h : Headline.values()) {
                 if (all.stream().noneMatch(t -> t.explains.contains(h))) {

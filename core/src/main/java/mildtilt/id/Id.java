@@ -1,4 +1,5 @@
 package mildtilt.id;
+
 import java.util.Collection;
 import java.util.Locale;
 import java.util.regex.Matcher;
@@ -62,7 +63,8 @@ public record Id(String text) implements Comparable<Id> {
 
         /** The id after the highest of its kind among those taken, parts of one counted as it; other kinds don't matter. */
         public Id next(Collection<Id> taken) {
-            return number(1 + taken.stream().mapToInt(id -> id.numberAs(this)).max().orElse(0));
+            return number(
+                    1 + taken.stream().mapToInt(id -> id.numberAs(this)).max().orElse(0));
         }
 
         /** As {@link #next(Collection)}. */
@@ -79,7 +81,8 @@ public record Id(String text) implements Comparable<Id> {
     /** @throws ImpossibleGeometryException if the text has another form */
     public Id {
         if (text.length() > LONGEST || !FORM.matcher(text).matches()) {
-            throw new ImpossibleGeometryException("\"" + text.substring(0, Math.min(text.length(), LONGEST)) + "\" is no id: an id is written like shaft-2, left_tyre or joint-1.centre.");
+            throw new ImpossibleGeometryException("\"" + text.substring(0, Math.min(text.length(), LONGEST))
+                    + "\" is no id: an id is written like shaft-2, left_tyre or joint-1.centre.");
         }
     }
 

@@ -1,4 +1,5 @@
 package mildtilt.job;
+
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -19,18 +20,38 @@ public final class AsBuiltJob {
 
     /** The points that can be off by themselves. A rack is where its two pivots are; a bearing is on its shaft; an obstacle is off as a whole. */
     public static List<PointId> points(Job job) {
-        return JobPoints.of(job).stream().filter(id -> switch (id) {
-            case PointId.BearingMiddle _, PointId.DriverHip _, PointId.DriverHeel _ -> false;
-            case GearCentre _ -> !(job.axle().orElseThrow().gear() instanceof RackAndPinion);
-            case PointId.ObstaclePoint o -> o.point() == 0;
-            case PointId.Hub _, PointId.JointCentre _, PointId.GearInput _, PointId.GearArmEnd _, PointId.IdlerPivot _, PointId.IdlerEnd _, PointId.CrankPivot _, PointId.DrivenPoint _, InnerPivot _,
-                    PointId.TrackBarBody _, PointId.TrackBarAxle _, PointId.CentrePinPoint _, PointId.OnCorner _ -> true;
-        }).toList();
+        return JobPoints.of(job).stream()
+                .filter(id -> switch (id) {
+                    case PointId.BearingMiddle _, PointId.DriverHip _, PointId.DriverHeel _ -> false;
+                    case GearCentre _ -> !(job.axle().orElseThrow().gear() instanceof RackAndPinion);
+                    case PointId.ObstaclePoint o -> o.point() == 0;
+                    case PointId.Hub _,
+                            PointId.JointCentre _,
+                            PointId.GearInput _,
+                            PointId.GearArmEnd _,
+                            PointId.IdlerPivot _,
+                            PointId.IdlerEnd _,
+                            PointId.CrankPivot _,
+                            PointId.DrivenPoint _,
+                            InnerPivot _,
+                            PointId.TrackBarBody _,
+                            PointId.TrackBarAxle _,
+                            PointId.CentrePinPoint _,
+                            PointId.OnCorner _ -> true;
+                })
+                .toList();
     }
 
     /** The same vehicle with a right side of its own, so that one side can be changed without the other. */
     public static Job sidesApart(Job job) {
-        return job.axle().map(a -> job.withAxle(new SteeredAxle(a.gear(), a.linkage().sidesApart(a.gear()), a.beam(), a.left(), Optional.of(a.corner(Side.RIGHT))))).orElse(job);
+        return job.axle()
+                .map(a -> job.withAxle(new SteeredAxle(
+                        a.gear(),
+                        a.linkage().sidesApart(a.gear()),
+                        a.beam(),
+                        a.left(),
+                        Optional.of(a.corner(Side.RIGHT)))))
+                .orElse(job);
     }
 
     /**
@@ -45,7 +66,8 @@ public final class AsBuiltJob {
         by.forEach((id, v) -> to.put(id, JobPoints.position(apart, id).plus(v)));
         Job placed = apart;
         // A pivot takes its arm along: it goes first, and the arm's end is then put where it is.
-        List<PointId> order = new ArrayList<>(points(job).stream().filter(AsBuiltJob::carriesOthers).toList());
+        List<PointId> order = new ArrayList<>(
+                points(job).stream().filter(AsBuiltJob::carriesOthers).toList());
         order.addAll(points(job).stream().filter(id -> !carriesOthers(id)).toList());
         for (PointId id : order) {
             if (!by.containsKey(id) && !carried(id)) {
@@ -54,9 +76,23 @@ public final class AsBuiltJob {
             placed = switch (id) {
                 case InnerPivot p -> withInner(placed, p, to, JobPoints.position(apart, id));
                 case PointId.ObstaclePoint o -> shifted(placed, o.index(), by.get(id));
-                case PointId.Hub _, PointId.JointCentre _, PointId.GearInput _, PointId.BearingMiddle _, GearCentre _, PointId.GearArmEnd _, PointId.IdlerPivot _, PointId.IdlerEnd _, PointId.CrankPivot _,
-                        PointId.DrivenPoint _, PointId.TrackBarBody _, PointId.TrackBarAxle _, PointId.CentrePinPoint _, PointId.DriverHip _, PointId.DriverHeel _, PointId.OnCorner _ ->
-                        JobPoints.moved(placed, id, to.getOrDefault(id, JobPoints.position(apart, id)));
+                case PointId.Hub _,
+                        PointId.JointCentre _,
+                        PointId.GearInput _,
+                        PointId.BearingMiddle _,
+                        GearCentre _,
+                        PointId.GearArmEnd _,
+                        PointId.IdlerPivot _,
+                        PointId.IdlerEnd _,
+                        PointId.CrankPivot _,
+                        PointId.DrivenPoint _,
+                        PointId.TrackBarBody _,
+                        PointId.TrackBarAxle _,
+                        PointId.CentrePinPoint _,
+                        PointId.DriverHip _,
+                        PointId.DriverHeel _,
+                        PointId.OnCorner _ ->
+                    JobPoints.moved(placed, id, to.getOrDefault(id, JobPoints.position(apart, id)));
             };
         }
         return placed;
@@ -76,17 +112,23 @@ public final class AsBuiltJob {
 
     /** Whether a pivot takes it along, so that it must be put back though it is not off itself. */
     private static boolean carried(PointId id) {
-        return id instanceof PointId.GearArmEnd || id instanceof PointId.IdlerEnd || id instanceof PointId.DrivenPoint || id instanceof InnerPivot;
+        return id instanceof PointId.GearArmEnd
+                || id instanceof PointId.IdlerEnd
+                || id instanceof PointId.DrivenPoint
+                || id instanceof InnerPivot;
     }
 
     private static Job withRack(Job job, RackAndPinion rack, Map<PointId, Point> to) {
         Point left = to.getOrDefault(new InnerPivot(Side.LEFT), rack.innerPivot(Side.LEFT, 0));
         Point right = to.getOrDefault(new InnerPivot(Side.RIGHT), rack.innerPivot(Side.RIGHT, 0));
         Vector along = left.minus(right);
-        return job.editAxle(a -> a.withGear(rack.withCentre(left.midwayTo(right)).withAxis(along.direction()).withPivotSpacing(along.norm())));
+        return job.editAxle(a -> a.withGear(rack.withCentre(left.midwayTo(right))
+                .withAxis(along.direction())
+                .withPivotSpacing(along.norm())));
     }
 
     private static Job shifted(Job job, int obstacle, Vector by) {
-        return job.editSurroundings(s -> s.edit(obstacle, o -> o.withShape(o.shape().shifted(by))));
+        return job.editSurroundings(
+                s -> s.edit(obstacle, o -> o.withShape(o.shape().shifted(by))));
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.job;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -11,7 +12,8 @@ import mildtilt.withers.Withers;
 
 /** One vehicle built to the plan: a batch has several, each with readings of its own. Names of its trials differ. */
 @Withers
-public record BuiltVehicle(Id id, String name, List<Trial> trials, Inspection inspection) implements BuiltVehicleBuilder.With {
+public record BuiltVehicle(Id id, String name, List<Trial> trials, Inspection inspection)
+        implements BuiltVehicleBuilder.With {
 
     /** @throws ImpossibleGeometryException if it has no name, or two of its trials have one name or one id */
     public BuiltVehicle {
@@ -20,10 +22,12 @@ public record BuiltVehicle(Id id, String name, List<Trial> trials, Inspection in
             throw new ImpossibleGeometryException("A vehicle of the batch needs a name.");
         }
         if (trials.stream().map(Trial::name).distinct().count() < trials.size()) {
-            throw new ImpossibleGeometryException("Two trials of \"" + name + "\" have the same name; give each its own.");
+            throw new ImpossibleGeometryException(
+                    "Two trials of \"" + name + "\" have the same name; give each its own.");
         }
         if (trials.stream().map(Trial::id).distinct().count() < trials.size()) {
-            throw new ImpossibleGeometryException("Two trials of \"" + name + "\" have the same id; give each its own.");
+            throw new ImpossibleGeometryException(
+                    "Two trials of \"" + name + "\" have the same id; give each its own.");
         }
     }
 
@@ -53,7 +57,9 @@ public record BuiltVehicle(Id id, String name, List<Trial> trials, Inspection in
     }
 
     public BuiltVehicle editTrial(Id trial, UnaryOperator<Trial> edit) {
-        return withTrials(trials.stream().map(t -> t.id().equals(trial) ? edit.apply(t) : t).toList());
+        return withTrials(trials.stream()
+                .map(t -> t.id().equals(trial) ? edit.apply(t) : t)
+                .toList());
     }
 
     public BuiltVehicle withoutTrial(Id trial) {

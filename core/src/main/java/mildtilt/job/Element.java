@@ -1,4 +1,5 @@
 package mildtilt.job;
+
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -82,8 +83,12 @@ public sealed interface Element {
             for (int i = 0; i < c.shafts().size(); i++) {
                 int shaft = i;
                 train.add(new ShaftAt(i));
-                IntStream.range(0, c.bearings().size()).boxed().filter(b -> c.bearings().get(b).shaft() == shaft)
-                        .sorted(Comparator.comparingDouble(b -> c.bearings().get(b).along())).forEach(b -> train.add(new BearingAt(b)));
+                IntStream.range(0, c.bearings().size())
+                        .boxed()
+                        .filter(b -> c.bearings().get(b).shaft() == shaft)
+                        .sorted(Comparator.comparingDouble(
+                                b -> c.bearings().get(b).along()))
+                        .forEach(b -> train.add(new BearingAt(b)));
                 if (i < c.joints().size()) {
                     train.add(new JointAt(i));
                 }
@@ -108,11 +113,24 @@ public sealed interface Element {
             case ShaftAt s -> job.column().orElseThrow().shafts().get(s.index()).name();
             case JointAt j -> job.column().orElseThrow().joints().get(j.index()).name();
             case Tube _ -> "Column tube";
-            case BearingAt b -> job.column().orElseThrow().bearings().get(b.index()).name();
+            case BearingAt b ->
+                job.column().orElseThrow().bearings().get(b.index()).name();
             case GearElement _ -> axle(job).gear().label();
             case GearArm _ -> axle(job).gear() instanceof ArmGear g ? g.armLabel() : "Arm";
-            case DrivenRod _ -> axle(job).linkage().drivenRod().map(Rod::label).map(Element::capital).orElse("Drag link");
-            case Relay _ -> axle(job).linkage().relay().map(RelayPart::label).map(Element::capital).orElse("Relay");
+            case DrivenRod _ ->
+                axle(job)
+                        .linkage()
+                        .drivenRod()
+                        .map(Rod::label)
+                        .map(Element::capital)
+                        .orElse("Drag link");
+            case Relay _ ->
+                axle(job)
+                        .linkage()
+                        .relay()
+                        .map(RelayPart::label)
+                        .map(Element::capital)
+                        .orElse("Relay");
             case TieRods _ -> axle(job).oneTieRod() ? "Tie rod" : "Tie rods";
             case SteeringArms _ -> "Steering arms";
             case Knuckles _ -> "Knuckles";
@@ -137,28 +155,53 @@ public sealed interface Element {
         int joints = job.column().map(c -> c.joints().size()).orElse(0);
         return switch (element) {
             case Wheel _ -> List.of(new Hub());
-            case ShaftAt s -> List.of(
-                    s.index() == 0 ? new Hub() : new JointCentre(s.index() - 1),
-                    s.index() == joints ? new GearInput() : new JointCentre(s.index()));
+            case ShaftAt s ->
+                List.of(
+                        s.index() == 0 ? new Hub() : new JointCentre(s.index() - 1),
+                        s.index() == joints ? new GearInput() : new JointCentre(s.index()));
             case JointAt j -> List.of(new JointCentre(j.index()));
             case Tube _ -> List.of();
             case BearingAt b -> List.of(new PointId.BearingMiddle(b.index()));
-            case GearElement _ -> axle(job).gear() instanceof RackAndPinion
-                    ? List.of(new GearCentre(), new InnerPivot(Side.LEFT)) : List.of(new GearCentre());
+            case GearElement _ ->
+                axle(job).gear() instanceof RackAndPinion
+                        ? List.of(new GearCentre(), new InnerPivot(Side.LEFT))
+                        : List.of(new GearCentre());
             case GearArm _ -> List.of(new GearArmEnd(), new GearCentre());
-            case DrivenRod _ -> Stream.concat(Stream.of(new GearArmEnd()), JobPoints.ofLinkage(axle(job)).stream()
-                    .filter(p -> p instanceof PointId.DrivenPoint || p instanceof PointId.IdlerEnd)).toList();
-            case Relay _ -> Stream.concat(JobPoints.ofLinkage(axle(job)).stream(),
-                    JobPoints.hasInnerPivots(axle(job)) ? Stream.of(new InnerPivot(Side.LEFT)) : Stream.of()).toList();
-            case TieRods _ -> JobPoints.hasInnerPivots(axle(job))
-                    ? List.of(new InnerPivot(Side.LEFT), corner(CornerPoint.TIE_ROD_POINT))
-                    : List.of(corner(CornerPoint.TIE_ROD_POINT));
+            case DrivenRod _ ->
+                Stream.concat(
+                                Stream.of(new GearArmEnd()),
+                                JobPoints.ofLinkage(axle(job)).stream()
+                                        .filter(p -> p instanceof PointId.DrivenPoint || p instanceof PointId.IdlerEnd))
+                        .toList();
+            case Relay _ ->
+                Stream.concat(
+                                JobPoints.ofLinkage(axle(job)).stream(),
+                                JobPoints.hasInnerPivots(axle(job))
+                                        ? Stream.of(new InnerPivot(Side.LEFT))
+                                        : Stream.of())
+                        .toList();
+            case TieRods _ ->
+                JobPoints.hasInnerPivots(axle(job))
+                        ? List.of(new InnerPivot(Side.LEFT), corner(CornerPoint.TIE_ROD_POINT))
+                        : List.of(corner(CornerPoint.TIE_ROD_POINT));
             case SteeringArms _ -> List.of(corner(CornerPoint.TIE_ROD_POINT));
-            case Knuckles _ -> axle(job).left().suspension().points().keySet().stream().map(Element::corner).toList();
+            case Knuckles _ ->
+                axle(job).left().suspension().points().keySet().stream()
+                        .map(Element::corner)
+                        .toList();
             case BeamElement _ -> JobPoints.ofBeam(axle(job));
             case Tyres _ -> List.of(corner(CornerPoint.WHEEL_CENTRE));
-            case InTheWay i -> IntStream.range(0, job.surroundings().obstacles().get(i.index()).shape().points().size())
-                    .<PointId>mapToObj(p -> new PointId.ObstaclePoint(i.index(), p)).toList();
+            case InTheWay i ->
+                IntStream.range(
+                                0,
+                                job.surroundings()
+                                        .obstacles()
+                                        .get(i.index())
+                                        .shape()
+                                        .points()
+                                        .size())
+                        .<PointId>mapToObj(p -> new PointId.ObstaclePoint(i.index(), p))
+                        .toList();
             case AtTheWheel _ -> List.of(new PointId.DriverHip(), new PointId.DriverHeel());
         };
     }

@@ -1,4 +1,5 @@
 package mildtilt.job;
+
 import java.util.Map;
 import java.util.TreeMap;
 import mildtilt.geometry.Side;
@@ -59,7 +60,8 @@ public enum FixedPart {
 
     /** The one on a side. */
     public NamedPart called(Side side) {
-        return new NamedPart(new Id(side.code() + "_" + Id.of(this)), (this == LEG ? "driver's " : "") + side.label() + " " + label);
+        return new NamedPart(
+                new Id(side.code() + "_" + Id.of(this)), (this == LEG ? "driver's " : "") + side.label() + " " + label);
     }
 
     /** What all of them, and the rods, are called. */
@@ -85,6 +87,8 @@ public enum FixedPart {
 
     /** Of a part that is on one side its twin; any other itself. */
     public static Id otherSide(Id part) {
-        return part.text().startsWith(LEFT) ? new Id(RIGHT + part.text().substring(LEFT.length())) : part.text().startsWith(RIGHT) ? new Id(LEFT + part.text().substring(RIGHT.length())) : part;
+        return part.text().startsWith(LEFT)
+                ? new Id(RIGHT + part.text().substring(LEFT.length()))
+                : part.text().startsWith(RIGHT) ? new Id(LEFT + part.text().substring(RIGHT.length())) : part;
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.job;
+
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -31,16 +32,37 @@ final class Ids {
     }
 
     static Surroundings fresh(Job job, Surroundings now) {
-        Set<Id> before = job.surroundings().obstacles().stream().map(Obstacle::id).collect(Collectors.toSet());
-        Map<Id, Id> to = fresh(job, before, now.obstacles().stream().map(Obstacle::id).toList());
-        return to.isEmpty() ? now : now.withObstacles(now.obstacles().stream().map(o -> o.withId(to.getOrDefault(o.id(), o.id()))).toList());
+        Set<Id> before =
+                job.surroundings().obstacles().stream().map(Obstacle::id).collect(Collectors.toSet());
+        Map<Id, Id> to =
+                fresh(job, before, now.obstacles().stream().map(Obstacle::id).toList());
+        return to.isEmpty()
+                ? now
+                : now.withObstacles(now.obstacles().stream()
+                        .map(o -> o.withId(to.getOrDefault(o.id(), o.id())))
+                        .toList());
     }
 
     static Making fresh(Job job, Making now) {
-        Set<Id> before = Stream.concat(job.making().joins().stream().map(ShaftJoin::id), job.making().welds().stream().map(WeldRecord::id)).collect(Collectors.toSet());
-        Map<Id, Id> to = fresh(job, before, Stream.concat(now.joins().stream().map(ShaftJoin::id), now.welds().stream().map(WeldRecord::id)).toList());
-        return to.isEmpty() ? now : now.withJoins(now.joins().stream().map(j -> j.withId(to.getOrDefault(j.id(), j.id()))).toList())
-                .withWelds(now.welds().stream().map(w -> w.withId(to.getOrDefault(w.id(), w.id()))).toList());
+        Set<Id> before = Stream.concat(
+                        job.making().joins().stream().map(ShaftJoin::id),
+                        job.making().welds().stream().map(WeldRecord::id))
+                .collect(Collectors.toSet());
+        Map<Id, Id> to = fresh(
+                job,
+                before,
+                Stream.concat(
+                                now.joins().stream().map(ShaftJoin::id),
+                                now.welds().stream().map(WeldRecord::id))
+                        .toList());
+        return to.isEmpty()
+                ? now
+                : now.withJoins(now.joins().stream()
+                                .map(j -> j.withId(to.getOrDefault(j.id(), j.id())))
+                                .toList())
+                        .withWelds(now.welds().stream()
+                                .map(w -> w.withId(to.getOrDefault(w.id(), w.id())))
+                                .toList());
     }
 
     /** What each new id that is taken elsewhere becomes. */
@@ -63,7 +85,10 @@ final class Ids {
     }
 
     private static Id.Kind kind(Id id) {
-        return Stream.of(Id.Kind.values()).filter(id::is).findFirst().orElseThrow(() -> new IllegalArgumentException(id + " has no number"));
+        return Stream.of(Id.Kind.values())
+                .filter(id::is)
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException(id + " has no number"));
     }
 
     /** Every part that anything in the job refers to. */
@@ -85,7 +110,8 @@ final class Ids {
             all.add(t.first());
             all.add(t.second());
         });
-        Stream.concat(job.variants().all().stream().map(Variant::plan), Stream.of(job.plan())).forEach(p -> p.column().ifPresent(c -> c.partIds().forEach(all::add)));
+        Stream.concat(job.variants().all().stream().map(Variant::plan), Stream.of(job.plan()))
+                .forEach(p -> p.column().ifPresent(c -> c.partIds().forEach(all::add)));
         job.log().vehicles().forEach(v -> {
             v.inspection().ticks().keySet().forEach(k -> all.add(k.whole()));
             v.trials().forEach(t -> {

@@ -1,4 +1,5 @@
 package mildtilt.job;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -40,7 +41,8 @@ public record Job(
         Making making,
         TrialLog log,
         List<Change> changes,
-        Variants variants) implements JobBuilder.With {
+        Variants variants)
+        implements JobBuilder.With {
 
     /** What the thinnest tyre adds to its rim's diameter, mm. */
     private static final int LEAST_TYRE = 10;
@@ -56,17 +58,30 @@ public record Job(
 
     private static void mustHaveTyres(double rim, Plan plan) {
         for (Side side : Side.values()) {
-            double tyre = plan.axle().map(a -> 2 * a.corner(side).knuckle().wheelCentre().z()).orElse(Double.POSITIVE_INFINITY);
+            double tyre = plan.axle()
+                    .map(a -> 2 * a.corner(side).knuckle().wheelCentre().z())
+                    .orElse(Double.POSITIVE_INFINITY);
             if (rim > tyre - LEAST_TYRE) {
-                throw new ImpossibleGeometryException("The rim of " + Math.round(rim) + " mm is too large for the " + side.label() + " tyre of " + Math.round(tyre)
-                        + " mm: a tyre is at least " + LEAST_TYRE + " mm larger than its rim.");
+                throw new ImpossibleGeometryException("The rim of " + Math.round(rim) + " mm is too large for the "
+                        + side.label() + " tyre of " + Math.round(tyre) + " mm: a tyre is at least " + LEAST_TYRE
+                        + " mm larger than its rim.");
             }
         }
     }
 
     /** A plan under the cautious rule set, nothing in the way, nothing measured, nothing written down. */
     public static Job of(String title, Plan plan) {
-        return new Job(title, "", plan, ShippedRules.CAUTIOUS_ROAD.rules(), Surroundings.NONE, Survey.NONE, Making.NONE, TrialLog.NONE, List.of(), Variants.NONE);
+        return new Job(
+                title,
+                "",
+                plan,
+                ShippedRules.CAUTIOUS_ROAD.rules(),
+                Surroundings.NONE,
+                Survey.NONE,
+                Making.NONE,
+                TrialLog.NONE,
+                List.of(),
+                Variants.NONE);
     }
 
     public Vehicle vehicle() {

@@ -1,4 +1,5 @@
 package mildtilt.job;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -80,7 +81,9 @@ public final class JobPoints {
     /** What a person would call each point of a job, and each mark of its survey, and so what a list from elsewhere may call it. */
     public static Map<String, Id> idsByLabel(Job job) {
         Map<String, Id> all = new TreeMap<>();
-        job.survey().points().stream().filter(p -> p.id().is(Id.Kind.MARK)).forEach(p -> all.putIfAbsent(p.name(), p.id()));
+        job.survey().points().stream()
+                .filter(p -> p.id().is(Id.Kind.MARK))
+                .forEach(p -> all.putIfAbsent(p.name(), p.id()));
         of(job).forEach(p -> all.putIfAbsent(label(job, p), id(job, p)));
         return all;
     }
@@ -88,7 +91,8 @@ public final class JobPoints {
     /** The job's survey settled: where a point may be in two places, the one nearer to the plan. */
     public static Surveyed surveyed(Job job) {
         Map<Id, PointId> points = byId(job);
-        return SurveyFit.of(job.survey(), id -> Optional.ofNullable(points.get(id)).map(p -> position(job, p)), Names.of(job));
+        return SurveyFit.of(
+                job.survey(), id -> Optional.ofNullable(points.get(id)).map(p -> position(job, p)), Names.of(job));
     }
 
     /** Every point of a job, from steering wheel to tyres, left before right. */
@@ -141,15 +145,22 @@ public final class JobPoints {
 
     private static LinkagePoint ofLinkage(Job job, PointId id) {
         SteeredAxle a = axle(job);
-        return a.linkage().points(a).stream().filter(p -> id(p.which()).equals(id)).findFirst().orElseThrow(() -> noSuch(id));
+        return a.linkage().points(a).stream()
+                .filter(p -> id(p.which()).equals(id))
+                .findFirst()
+                .orElseThrow(() -> noSuch(id));
     }
 
     static List<PointId> ofBeam(SteeredAxle a) {
-        return a.beam().map(b -> switch (b) {
-            case Beam.Sprung s -> s.trackBar().isPresent()
-                    ? List.<PointId>of(new TrackBarBody(), new TrackBarAxle()) : List.<PointId>of();
-            case Beam.CentrePin _ -> List.<PointId>of(new CentrePinPoint());
-        }).orElse(List.of());
+        return a.beam()
+                .map(b -> switch (b) {
+                    case Beam.Sprung s ->
+                        s.trackBar().isPresent()
+                                ? List.<PointId>of(new TrackBarBody(), new TrackBarAxle())
+                                : List.<PointId>of();
+                    case Beam.CentrePin _ -> List.<PointId>of(new CentrePinPoint());
+                })
+                .orElse(List.of());
     }
 
     static boolean hasInnerPivots(SteeredAxle a) {
@@ -163,10 +174,13 @@ public final class JobPoints {
             case JointCentre j -> column(job).joints().get(j.index()).name() + ", centre";
             case GearInput _ -> "gear input";
             case BearingMiddle b -> column(job).bearings().get(b.index()).name() + ", middle";
-            case GearCentre _ -> axle(job).gear() instanceof RackAndPinion
-                    ? "rack, midway between pivots" : "gear's arm, point on its shaft";
+            case GearCentre _ ->
+                axle(job).gear() instanceof RackAndPinion
+                        ? "rack, midway between pivots"
+                        : "gear's arm, point on its shaft";
             case GearArmEnd _ -> "end of the gear's arm";
-            case IdlerPivot _, IdlerEnd _, CrankPivot _, DrivenPoint _, InnerPivot _ -> ofLinkage(job, id).label();
+            case IdlerPivot _, IdlerEnd _, CrankPivot _, DrivenPoint _, InnerPivot _ ->
+                ofLinkage(job, id).label();
             case TrackBarBody _ -> "track bar, frame end";
             case TrackBarAxle _ -> "track bar, axle end";
             case CentrePinPoint _ -> "axle centre pin";
@@ -184,19 +198,23 @@ public final class JobPoints {
             case JointCentre j -> column(job).joints().get(j.index()).centre();
             case GearInput _ -> column(job).gearInput();
             case BearingMiddle b -> column(job).place(column(job).bearings().get(b.index()));
-            case GearCentre _ -> switch (axle(job).gear()) {
-                case RackAndPinion r -> r.centre();
-                case ArmGear g -> g.axis().origin();
-            };
+            case GearCentre _ ->
+                switch (axle(job).gear()) {
+                    case RackAndPinion r -> r.centre();
+                    case ArmGear g -> g.axis().origin();
+                };
             case GearArmEnd _ -> arm(job, id).armEnd();
-            case IdlerPivot _, IdlerEnd _, CrankPivot _, DrivenPoint _, InnerPivot _ -> ofLinkage(job, id).at();
+            case IdlerPivot _, IdlerEnd _, CrankPivot _, DrivenPoint _, InnerPivot _ ->
+                ofLinkage(job, id).at();
             case TrackBarBody _ -> trackBar(job, id).bodyEnd();
             case TrackBarAxle _ -> trackBar(job, id).axleEnd();
             case CentrePinPoint _ -> pin(job, id).origin();
             case PointId.ObstaclePoint o -> obstacle(job, o).shape().points().get(o.point());
             case PointId.DriverHip _ -> driver(job).hip();
             case PointId.DriverHeel _ -> driver(job).heel();
-            case OnCorner c -> Optional.ofNullable(axle(job).corner(c.side()).points().get(c.which())).orElseThrow(() -> noSuch(id));
+            case OnCorner c ->
+                Optional.ofNullable(axle(job).corner(c.side()).points().get(c.which()))
+                        .orElseThrow(() -> noSuch(id));
         };
     }
 
@@ -211,29 +229,40 @@ public final class JobPoints {
             case Hub _ -> job.withColumn(column(job).withHub(to));
             case JointCentre j -> {
                 Column c = column(job);
-                yield job.withColumn(c.withJoint(j.index(), c.joints().get(j.index()).withCentre(to)));
+                yield job.withColumn(
+                        c.withJoint(j.index(), c.joints().get(j.index()).withCentre(to)));
             }
             case GearInput _ -> job.withColumn(column(job).withGearInput(to));
             case BearingMiddle b -> job.withColumn(slid(column(job), b.index(), to));
-            case GearCentre _ -> job.editAxle(a -> a.withGear(switch (a.gear()) {
-                case RackAndPinion r -> r.withCentre(to);
-                case ArmGear g -> g.placed(Placing.moved(to.minus(g.axis().origin())));
-            }));
+            case GearCentre _ ->
+                job.editAxle(a -> a.withGear(
+                        switch (a.gear()) {
+                            case RackAndPinion r -> r.withCentre(to);
+                            case ArmGear g ->
+                                g.placed(Placing.moved(to.minus(g.axis().origin())));
+                        }));
             case GearArmEnd _ -> job.editAxle(a -> a.withGear(arm(job, id).withArmEnd(to)));
-            case IdlerPivot _, IdlerEnd _, CrankPivot _, DrivenPoint _, InnerPivot _ -> job.withAxle(ofLinkage(job, id).moved().apply(to));
-            case TrackBarBody _ -> withTrackBar(job, new TrackBar(to, trackBar(job, id).axleEnd()));
-            case TrackBarAxle _ -> withTrackBar(job, new TrackBar(trackBar(job, id).bodyEnd(), to));
+            case IdlerPivot _, IdlerEnd _, CrankPivot _, DrivenPoint _, InnerPivot _ ->
+                job.withAxle(ofLinkage(job, id).moved().apply(to));
+            case TrackBarBody _ ->
+                withTrackBar(job, new TrackBar(to, trackBar(job, id).axleEnd()));
+            case TrackBarAxle _ ->
+                withTrackBar(job, new TrackBar(trackBar(job, id).bodyEnd(), to));
             case CentrePinPoint _ -> {
                 Axis pin = pin(job, id);
                 yield job.editAxle(a -> a.withBeam(new Beam.CentrePin(new Axis(to, pin.direction()))));
             }
             case PointId.ObstaclePoint o -> {
                 Obstacle was = obstacle(job, o);
-                yield job.editSurroundings(s -> s.edit(o.index(), _ -> was.withShape(was.shape().withPoint(o.point(), to))));
+                yield job.editSurroundings(
+                        s -> s.edit(o.index(), _ -> was.withShape(was.shape().withPoint(o.point(), to))));
             }
-            case PointId.DriverHip _ -> job.editSurroundings(s -> s.withDriver(Optional.of(driver(job).withHip(to))));
-            case PointId.DriverHeel _ -> job.editSurroundings(s -> s.withDriver(Optional.of(driver(job).withHeel(to))));
-            case OnCorner c -> job.editAxle(a -> a.withCorner(c.side(), a.corner(c.side()).withPoint(c.which(), to)));
+            case PointId.DriverHip _ ->
+                job.editSurroundings(s -> s.withDriver(Optional.of(driver(job).withHip(to))));
+            case PointId.DriverHeel _ ->
+                job.editSurroundings(s -> s.withDriver(Optional.of(driver(job).withHeel(to))));
+            case OnCorner c ->
+                job.editAxle(a -> a.withCorner(c.side(), a.corner(c.side()).withPoint(c.which(), to)));
         };
     }
 
@@ -256,13 +285,14 @@ public final class JobPoints {
     }
 
     private static String pointLabel(Obstacle o, int point) {
-        return o.name() + switch (o.shape()) {
-            case Shape.Box _, Shape.Sphere _ -> ", middle";
-            case Shape.Scan _ -> ", origin of the scan";
-            case Shape.Cylinder _ -> point == 0 ? ", one end" : ", other end";
-            case Shape.Tube _ -> ", point " + (point + 1);
-            case Shape.Plate _ -> ", corner " + (point + 1);
-        };
+        return o.name()
+                + switch (o.shape()) {
+                    case Shape.Box _, Shape.Sphere _ -> ", middle";
+                    case Shape.Scan _ -> ", origin of the scan";
+                    case Shape.Cylinder _ -> point == 0 ? ", one end" : ", other end";
+                    case Shape.Tube _ -> ", point " + (point + 1);
+                    case Shape.Plate _ -> ", corner " + (point + 1);
+                };
     }
 
     private static Driver driver(Job job) {
@@ -289,7 +319,8 @@ public final class JobPoints {
     }
 
     private static TrackBar trackBar(Job job, PointId id) {
-        if (axle(job).beam().orElse(null) instanceof Beam.Sprung s && s.trackBar().isPresent()) {
+        if (axle(job).beam().orElse(null) instanceof Beam.Sprung s
+                && s.trackBar().isPresent()) {
             return s.trackBar().get();
         }
         throw noSuch(id);

@@ -1,4 +1,5 @@
 package mildtilt.job;
+
 import mildtilt.geometry.ImpossibleGeometryException;
 
 /**

@@ -1,4 +1,5 @@
 package mildtilt.job;
+
 import java.util.HashMap;
 import java.util.Map;
 import java.util.function.Function;

@@ -1,4 +1,5 @@
 package mildtilt.job;
+
 import java.util.List;
 import mildtilt.geometry.ImpossibleGeometryException;
 
@@ -21,7 +22,8 @@ public record OuterWheelTable(List<Row> rows, double toleranceDeg) {
         }
         for (int i = 0; i < rows.size(); i++) {
             if (!(rows.get(i).innerDeg > (i == 0 ? 0 : rows.get(i - 1).innerDeg))) {
-                throw new ImpossibleGeometryException("The inner angles of the table must rise from row to row, from above 0.");
+                throw new ImpossibleGeometryException(
+                        "The inner angles of the table must rise from row to row, from above 0.");
             }
         }
         if (!(toleranceDeg > 0)) {
@@ -34,8 +36,10 @@ public record OuterWheelTable(List<Row> rows, double toleranceDeg) {
         Row before = new Row(0, 0);
         for (Row r : rows) {
             if (innerDeg <= r.innerDeg) {
-                return before.outerDeg + (r.outerDeg - before.outerDeg) * (innerDeg - before.innerDeg)
-                        / (r.innerDeg - before.innerDeg);
+                return before.outerDeg
+                        + (r.outerDeg - before.outerDeg)
+                                * (innerDeg - before.innerDeg)
+                                / (r.innerDeg - before.innerDeg);
             }
             before = r;
         }

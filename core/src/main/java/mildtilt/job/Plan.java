@@ -1,4 +1,5 @@
 package mildtilt.job;
+
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import mildtilt.column.Column;
@@ -13,7 +14,8 @@ import mildtilt.withers.Withers;
  * @param axle gear, linkage and corners, if measured yet
  */
 @Withers
-public record Plan(Vehicle vehicle, Optional<Column> column, Optional<SteeredAxle> axle, Targets targets) implements PlanBuilder.With {
+public record Plan(Vehicle vehicle, Optional<Column> column, Optional<SteeredAxle> axle, Targets targets)
+        implements PlanBuilder.With {
 
     /** The column changed; a plan without one stays as it is. */
     public Plan editColumn(UnaryOperator<Column> edit) {

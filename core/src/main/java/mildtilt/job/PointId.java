@@ -1,4 +1,5 @@
 package mildtilt.job;
+
 import mildtilt.geometry.Side;
 import mildtilt.suspension.CornerPoint;
 
@@ -67,8 +68,22 @@ public sealed interface PointId {
         return switch (this) {
             case InnerPivot _ -> new InnerPivot(side);
             case OnCorner c -> new OnCorner(side, c.which());
-            case Hub _, JointCentre _, GearInput _, BearingMiddle _, GearCentre _, GearArmEnd _, IdlerPivot _, IdlerEnd _, CrankPivot _,
-                    DrivenPoint _, TrackBarBody _, TrackBarAxle _, CentrePinPoint _, ObstaclePoint _, DriverHip _, DriverHeel _ -> this;
+            case Hub _,
+                    JointCentre _,
+                    GearInput _,
+                    BearingMiddle _,
+                    GearCentre _,
+                    GearArmEnd _,
+                    IdlerPivot _,
+                    IdlerEnd _,
+                    CrankPivot _,
+                    DrivenPoint _,
+                    TrackBarBody _,
+                    TrackBarAxle _,
+                    CentrePinPoint _,
+                    ObstaclePoint _,
+                    DriverHip _,
+                    DriverHeel _ -> this;
         };
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.job;
+
 import java.util.Optional;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.withers.Withers;
@@ -29,7 +30,8 @@ public record Targets(
         double rakeDeg,
         double rimForce,
         double bucklingMargin,
-        Optional<OuterWheelTable> outerTable) implements TargetsBuilder.With {
+        Optional<OuterWheelTable> outerTable)
+        implements TargetsBuilder.With {
 
     /** Even to the hand, towards true Ackermann for walking-pace turns on grip, toe held within half a degree. */
     public static final Targets USUAL = new Targets(10, 60, 110, 0.5);
@@ -46,7 +48,8 @@ public record Targets(
             throw new ImpossibleGeometryException("The wanted lock must be between 0 and 90 degrees.");
         }
         if (!(toggleDeg > 0 && toggleDeg < 90) || !(rakeDeg > 0 && rakeDeg < 90)) {
-            throw new ImpossibleGeometryException("The margin to over-centre and the rake must be between 0 and 90 degrees.");
+            throw new ImpossibleGeometryException(
+                    "The margin to over-centre and the rake must be between 0 and 90 degrees.");
         }
         if (!(rimForce > 0) || !(bucklingMargin > 0)) {
             throw new ImpossibleGeometryException("The rim force and the buckling margin must be above 0.");
@@ -55,11 +58,30 @@ public record Targets(
 
     /** With the usual aims for the rest. */
     public Targets(double ripplePct, double ackermannMinPct, double ackermannMaxPct, double bumpSteerDeg) {
-        this(ripplePct, ackermannMinPct, ackermannMaxPct, bumpSteerDeg, Optional.empty(), 25, 20, 250, 4, Optional.empty());
+        this(
+                ripplePct,
+                ackermannMinPct,
+                ackermannMaxPct,
+                bumpSteerDeg,
+                Optional.empty(),
+                25,
+                20,
+                250,
+                4,
+                Optional.empty());
     }
 
     public Targets withAckermann(double minPct, double maxPct) {
-        return new Targets(ripplePct, minPct, maxPct, bumpSteerDeg, lockDeg, toggleDeg, rakeDeg, rimForce, bucklingMargin,
+        return new Targets(
+                ripplePct,
+                minPct,
+                maxPct,
+                bumpSteerDeg,
+                lockDeg,
+                toggleDeg,
+                rakeDeg,
+                rimForce,
+                bucklingMargin,
                 outerTable);
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.job;
+
 import java.util.function.UnaryOperator;
 import mildtilt.id.Id;
 import mildtilt.trials.TrialSheet;

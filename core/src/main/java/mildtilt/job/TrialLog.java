@@ -1,4 +1,5 @@
 package mildtilt.job;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -12,7 +13,8 @@ import mildtilt.withers.Withers;
 @Withers
 public record TrialLog(List<BuiltVehicle> vehicles, Tolerances tolerances) implements TrialLogBuilder.With {
 
-    public static final TrialLog NONE = new TrialLog(List.of(BuiltVehicle.named(Id.Kind.VEHICLE.first(), "the vehicle")), Tolerances.USUAL);
+    public static final TrialLog NONE =
+            new TrialLog(List.of(BuiltVehicle.named(Id.Kind.VEHICLE.first(), "the vehicle")), Tolerances.USUAL);
 
     private static final int MOST = 100;
 
@@ -35,7 +37,9 @@ public record TrialLog(List<BuiltVehicle> vehicles, Tolerances tolerances) imple
     }
 
     public TrialLog edit(Id id, UnaryOperator<BuiltVehicle> edit) {
-        return withVehicles(vehicles.stream().map(v -> v.id().equals(id) ? edit.apply(v) : v).toList());
+        return withVehicles(vehicles.stream()
+                .map(v -> v.id().equals(id) ? edit.apply(v) : v)
+                .toList());
     }
 
     /** With another vehicle, of this name. */

@@ -1,4 +1,5 @@
 package mildtilt.job;
+
 import mildtilt.id.Id;
 
 /** Another plan for the same vehicle, kept beside the job's own. */

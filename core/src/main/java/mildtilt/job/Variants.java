@@ -1,4 +1,5 @@
 package mildtilt.job;
+
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -42,7 +43,10 @@ public record Variants(List<Variant> all) {
     private Variants keeping(String name, Plan plan, Id fresh) {
         Optional<Variant> before = named(name);
         Variants others = before.map(v -> without(v.id())).orElse(this);
-        return new Variants(Stream.concat(others.all.stream(), Stream.of(new Variant(before.map(Variant::id).orElse(fresh), name, plan))).toList());
+        return new Variants(Stream.concat(
+                        others.all.stream(),
+                        Stream.of(new Variant(before.map(Variant::id).orElse(fresh), name, plan)))
+                .toList());
     }
 
     private Id next() {

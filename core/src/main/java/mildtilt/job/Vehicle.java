@@ -1,4 +1,5 @@
 package mildtilt.job;
+
 import java.util.Optional;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.withers.Withers;
@@ -20,7 +21,8 @@ public record Vehicle(
         double normalBump,
         double normalDroop,
         double tyreWidth,
-        Optional<Loads> loads) implements VehicleBuilder.With {
+        Optional<Loads> loads)
+        implements VehicleBuilder.With {
 
     /** Part of the travel taken as normal where nothing is said. */
     public static final double USUAL_NORMAL_PART = 0.4;

@@ -1,4 +1,5 @@
 package mildtilt.job;
+
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -33,13 +34,18 @@ public record VehicleScale(double track, double wheelbase, double tyre) {
 
     private static void check(String what, double mm, double least, double most) {
         if (!(mm >= least && mm <= most)) {
-            throw new ImpossibleGeometryException(what + " of a vehicle lies between " + (int) least + " and " + (int) most + " mm.");
+            throw new ImpossibleGeometryException(
+                    what + " of a vehicle lies between " + (int) least + " and " + (int) most + " mm.");
         }
     }
 
     /** The sizes a job has. */
     public static Optional<VehicleScale> of(Job job) {
-        return job.axle().map(a -> new VehicleScale(a.track(), job.vehicle().wheelbase(), 2 * a.left().knuckle().wheelCentre().z()));
+        return job.axle()
+                .map(a -> new VehicleScale(
+                        a.track(),
+                        job.vehicle().wheelbase(),
+                        2 * a.left().knuckle().wheelCentre().z()));
     }
 
     /**
@@ -48,7 +54,8 @@ public record VehicleScale(double track, double wheelbase, double tyre) {
      * @throws ImpossibleGeometryException if a part can't be so small or so large
      */
     public Job apply(Job job) {
-        VehicleScale was = of(job).orElseThrow(() -> new ImpossibleGeometryException("A vehicle without an axle has no sizes to change."));
+        VehicleScale was = of(job).orElseThrow(
+                        () -> new ImpossibleGeometryException("A vehicle without an axle has no sizes to change."));
         double across = track / was.track;
         double along = tyre / was.tyre;
         Job bare = Job.of(job.title(), job.plan()).withAbout(job.about()).withRules(job.rules());
@@ -59,28 +66,54 @@ public record VehicleScale(double track, double wheelbase, double tyre) {
         }
         Job placed = AsBuiltJob.placed(bare, by);
         Vehicle v = job.vehicle();
-        Vehicle vehicle = new Vehicle(wheelbase, v.bump() * along, v.droop() * along, v.normalBump() * along, v.normalDroop() * along, v.tyreWidth() * along, v.loads());
-        Job sized = placed.withVehicle(vehicle).withAxle(mirrored(bare.axle().orElseThrow(), travel(placed.axle().orElseThrow(), along)));
-        return sized.column().map(c -> sized.withColumn(bearings(job.column().orElseThrow(), c))).orElse(sized);
+        Vehicle vehicle = new Vehicle(
+                wheelbase,
+                v.bump() * along,
+                v.droop() * along,
+                v.normalBump() * along,
+                v.normalDroop() * along,
+                v.tyreWidth() * along,
+                v.loads());
+        Job sized = placed.withVehicle(vehicle)
+                .withAxle(
+                        mirrored(bare.axle().orElseThrow(), travel(placed.axle().orElseThrow(), along)));
+        return sized.column()
+                .map(c -> sized.withColumn(bearings(job.column().orElseThrow(), c)))
+                .orElse(sized);
     }
 
     /** The gear's travel goes with the arms' length, a shuttle's with it. */
     private static SteeredAxle travel(SteeredAxle a, double along) {
-        SteeredAxle geared = a.gear() instanceof RackAndPinion r ? a.withGear(r.withTravelPerLeftTurn(r.travelPerLeftTurn() * along).withTravelEachWay(r.travelEachWay() * along)) : a;
-        return geared.linkage() instanceof Shuttle s ? geared.withLinkage(s.withTravelEachWay(s.travelEachWay().map(t -> t * along))) : geared;
+        SteeredAxle geared = a.gear() instanceof RackAndPinion r
+                ? a.withGear(r.withTravelPerLeftTurn(r.travelPerLeftTurn() * along)
+                        .withTravelEachWay(r.travelEachWay() * along))
+                : a;
+        return geared.linkage() instanceof Shuttle s
+                ? geared.withLinkage(s.withTravelEachWay(s.travelEachWay().map(t -> t * along)))
+                : geared;
     }
 
     /** With the right side the mirror image again where it was one. */
     private static SteeredAxle mirrored(SteeredAxle was, SteeredAxle a) {
-        return new SteeredAxle(a.gear(), a.linkage().sidesAlike(was.linkage()), a.beam(), a.left(), was.ownRight().map(_ -> a.corner(Side.RIGHT)));
+        return new SteeredAxle(
+                a.gear(),
+                a.linkage().sidesAlike(was.linkage()),
+                a.beam(),
+                a.left(),
+                was.ownRight().map(_ -> a.corner(Side.RIGHT)));
     }
 
     /** Each at the same part of its shaft, the tube's too. */
     private static Column bearings(Column was, Column now) {
-        List<Bearing> all = was.bearings().stream().map(b -> b.on(b.shaft(), b.along() * length(now, b.shaft()) / length(was, b.shaft()))).toList();
+        List<Bearing> all = was.bearings().stream()
+                .map(b -> b.on(b.shaft(), b.along() * length(now, b.shaft()) / length(was, b.shaft())))
+                .toList();
         Column c = now.withTrain(now.shafts(), now.joints(), all);
         double part = length(now, 0) / length(was, 0);
-        return was.tube().map(t -> c.withTube(Optional.of(new ColumnTube(t.outside(), t.from() * part, t.to() * part, t.collapse(), t.beyond())))).orElse(c);
+        return was.tube()
+                .map(t -> c.withTube(Optional.of(
+                        new ColumnTube(t.outside(), t.from() * part, t.to() * part, t.collapse(), t.beyond()))))
+                .orElse(c);
     }
 
     private static double length(Column c, int shaft) {

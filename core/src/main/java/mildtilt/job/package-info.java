@@ -5,5 +5,5 @@
  */
 @NullMarked
 package mildtilt.job;
-import org.jspecify.annotations.NullMarked;
 
+import org.jspecify.annotations.NullMarked;

@@ -1,4 +1,5 @@
 package mildtilt.linkage;
+
 import mildtilt.gear.ArmGear;
 import mildtilt.geometry.Orbit;
 import mildtilt.geometry.Point;

@@ -1,4 +1,5 @@
 package mildtilt.linkage;
+
 import java.util.Collections;
 import java.util.EnumMap;
 import java.util.Map;
@@ -69,25 +70,35 @@ public final class AxleSolver {
         return switch (motion.corners()) {
             case Corners.OnArms c -> pose(gearInputLeft, new CornerPair.OnArms(c, travelLeft, travelRight));
             case Corners.OnKingpins c -> {
-                Beam.Place place = axle.beam().map(b -> b.place(beamDesign, track, travelLeft, travelRight)).orElseGet(() -> fixed(travelLeft, travelRight));
-                yield place.now().map(at -> pose(gearInputLeft, new CornerPair.OnKingpins(c, at))).orElseGet(() -> {
-                    CannotAssemble no = axle.beam().filter(b -> b instanceof Beam.Sprung).isPresent()
-                            ? new CannotAssemble("track bar", place.missing(), Reason.LINK)
-                            : new CannotAssemble("axle", place.missing(), Reason.WHEEL_TRAVEL);
-                    return new AxleConfiguration(no, no, motion.gearAlone(gearInputLeft), Optional.empty());
-                });
+                Beam.Place place = axle.beam()
+                        .map(b -> b.place(beamDesign, track, travelLeft, travelRight))
+                        .orElseGet(() -> fixed(travelLeft, travelRight));
+                yield place.now()
+                        .map(at -> pose(gearInputLeft, new CornerPair.OnKingpins(c, at)))
+                        .orElseGet(() -> {
+                            CannotAssemble no = axle.beam()
+                                            .filter(b -> b instanceof Beam.Sprung)
+                                            .isPresent()
+                                    ? new CannotAssemble("track bar", place.missing(), Reason.LINK)
+                                    : new CannotAssemble("axle", place.missing(), Reason.WHEEL_TRAVEL);
+                            return new AxleConfiguration(no, no, motion.gearAlone(gearInputLeft), Optional.empty());
+                        });
             }
         };
     }
 
     private AxleConfiguration pose(double gearInputLeft, CornerPair footing) {
-        return Motion.pastEnd(axle.gear(), gearInputLeft).map(no -> new AxleConfiguration(no, no, Optional.empty(), footing.beam())).orElseGet(() -> motion.stance(gearInputLeft, footing));
+        return Motion.pastEnd(axle.gear(), gearInputLeft)
+                .map(no -> new AxleConfiguration(no, no, Optional.empty(), footing.beam()))
+                .orElseGet(() -> motion.stance(gearInputLeft, footing));
     }
 
     /** Kingpins on the frame itself do not travel. */
     private Beam.Place fixed(double travelLeft, double travelRight) {
         double most = Math.abs(travelLeft) > Math.abs(travelRight) ? travelLeft : travelRight;
-        return Math.abs(most) > NO_TRAVEL ? new Beam.Place(Optional.empty(), most) : new Beam.Place(Optional.of(beamDesign), 0);
+        return Math.abs(most) > NO_TRAVEL
+                ? new Beam.Place(Optional.empty(), most)
+                : new Beam.Place(Optional.of(beamDesign), 0);
     }
 
     /** Goes through the rod ends of an axle that stands. */

@@ -1,4 +1,5 @@
 package mildtilt.linkage;
+
 import java.util.Optional;
 import mildtilt.geometry.Axis;
 import mildtilt.geometry.Frame;
@@ -72,15 +73,21 @@ public sealed interface Beam {
                 }
                 // The pin may point forward or back; a roll that lifts the left wheel is about forward.
                 double about = Math.signum(c.pin.direction().x()) * roll;
-                yield new Place(Optional.of(new Frame(c.pin.turned(design.origin(), about),
-                        c.pin.direction().turn(Vector.X, about), c.pin.direction().turn(Vector.Y, about),
-                        c.pin.direction().turn(Vector.Z, about))), 0);
+                yield new Place(
+                        Optional.of(new Frame(
+                                c.pin.turned(design.origin(), about),
+                                c.pin.direction().turn(Vector.X, about),
+                                c.pin.direction().turn(Vector.Y, about),
+                                c.pin.direction().turn(Vector.Z, about))),
+                        0);
             }
             case Sprung s -> {
                 Vector y = new Vector(0, Math.cos(roll), sine);
                 Vector z = new Vector(0, -sine, Math.cos(roll));
                 Frame risen = new Frame(design.origin().plus(Vector.Z.times(rise)), Vector.X, y, z);
-                yield s.trackBar.map(bar -> pulled(risen, design, bar)).orElseGet(() -> new Place(Optional.of(risen), 0));
+                yield s.trackBar
+                        .map(bar -> pulled(risen, design, bar))
+                        .orElseGet(() -> new Place(Optional.of(risen), 0));
             }
         };
     }

@@ -1,4 +1,5 @@
 package mildtilt.linkage;
+
 import java.util.List;
 import java.util.Optional;
 import mildtilt.gear.Gear;
@@ -21,14 +22,16 @@ import mildtilt.withers.Withers;
  */
 @Withers
 public record BellCrank(
-        Axis pivot, Point dragRodPoint, Point leftTieRodPoint, Optional<Point> ownRightTieRodPoint, RodEnds dragRodEnds) implements Linkage, BellCrankBuilder.With {
+        Axis pivot, Point dragRodPoint, Point leftTieRodPoint, Optional<Point> ownRightTieRodPoint, RodEnds dragRodEnds)
+        implements Linkage, BellCrankBuilder.With {
 
     /** @throws ImpossibleGeometryException naming the point that lies on the pivot */
     public BellCrank {
         if (pivot.distanceTo(dragRodPoint) < 1) {
             throw new ImpossibleGeometryException("The drag rod's point lies on the bell crank's pivot.");
         }
-        if (pivot.distanceTo(leftTieRodPoint) < 1 || ownRightTieRodPoint.filter(p -> pivot.distanceTo(p) < 1).isPresent()) {
+        if (pivot.distanceTo(leftTieRodPoint) < 1
+                || ownRightTieRodPoint.filter(p -> pivot.distanceTo(p) < 1).isPresent()) {
             throw new ImpossibleGeometryException("A tie rod's inner point lies on the bell crank's pivot.");
         }
     }
@@ -40,7 +43,8 @@ public record BellCrank(
     /** One tie-rod point moved; where the right is the mirror of the left, both are. */
     public BellCrank withTieRodPoint(Side side, Point p) {
         if (ownRightTieRodPoint.isEmpty()) {
-            return new BellCrank(pivot, dragRodPoint, side == Side.LEFT ? p : p.mirrored(), ownRightTieRodPoint, dragRodEnds);
+            return new BellCrank(
+                    pivot, dragRodPoint, side == Side.LEFT ? p : p.mirrored(), ownRightTieRodPoint, dragRodEnds);
         }
         return side == Side.LEFT
                 ? new BellCrank(pivot, dragRodPoint, p, ownRightTieRodPoint, dragRodEnds)
@@ -100,18 +104,36 @@ public record BellCrank(
     @Override
     public List<LinkagePoint> points(SteeredAxle axle) {
         return List.of(
-                new LinkagePoint(LinkagePoint.Which.CRANK_PIVOT, "bell crank, point on its pivot", pivot.origin(), to -> axle.withLinkage(placed(axle.gear(), Placing.moved(to.minus(pivot.origin()))))),
-                new LinkagePoint(LinkagePoint.Which.DRIVEN, "drag rod's point on the bell crank", dragRodPoint, to -> axle.withLinkage(withDragRodPoint(to))),
-                inner(axle, LinkagePoint.Which.LEFT_INNER, Side.LEFT), inner(axle, LinkagePoint.Which.RIGHT_INNER, Side.RIGHT));
+                new LinkagePoint(
+                        LinkagePoint.Which.CRANK_PIVOT,
+                        "bell crank, point on its pivot",
+                        pivot.origin(),
+                        to -> axle.withLinkage(placed(axle.gear(), Placing.moved(to.minus(pivot.origin()))))),
+                new LinkagePoint(
+                        LinkagePoint.Which.DRIVEN,
+                        "drag rod's point on the bell crank",
+                        dragRodPoint,
+                        to -> axle.withLinkage(withDragRodPoint(to))),
+                inner(axle, LinkagePoint.Which.LEFT_INNER, Side.LEFT),
+                inner(axle, LinkagePoint.Which.RIGHT_INNER, Side.RIGHT));
     }
 
     private LinkagePoint inner(SteeredAxle axle, LinkagePoint.Which which, Side side) {
-        return new LinkagePoint(which, side.label() + " inner tie-rod pivot", tieRodPoint(side), to -> axle.withLinkage(withTieRodPoint(side, to)));
+        return new LinkagePoint(
+                which,
+                side.label() + " inner tie-rod pivot",
+                tieRodPoint(side),
+                to -> axle.withLinkage(withTieRodPoint(side, to)));
     }
 
     @Override
     public BellCrank placed(Gear gear, Placing placing) {
-        return new BellCrank(placing.axis(pivot), placing.point(dragRodPoint), placing.point(leftTieRodPoint), ownRightTieRodPoint.map(placing::point), dragRodEnds);
+        return new BellCrank(
+                placing.axis(pivot),
+                placing.point(dragRodPoint),
+                placing.point(leftTieRodPoint),
+                ownRightTieRodPoint.map(placing::point),
+                dragRodEnds);
     }
 
     @Override
@@ -121,12 +143,18 @@ public record BellCrank(
 
     @Override
     public BellCrank sidesAlike(Linkage was) {
-        return was instanceof BellCrank b && b.ownRightTieRodPoint.isEmpty() ? withOwnRightTieRodPoint(Optional.empty()) : this;
+        return was instanceof BellCrank b && b.ownRightTieRodPoint.isEmpty()
+                ? withOwnRightTieRodPoint(Optional.empty())
+                : this;
     }
 
     @Override
     public SteeredAxle innersSpread(SteeredAxle axle, double by) {
         BellCrank left = withTieRodPoint(Side.LEFT, tieRodPoint(Side.LEFT).plus(new Vector(0, by / 2, 0)));
-        return axle.withLinkage(ownRightTieRodPoint.isEmpty() ? left : left.withTieRodPoint(Side.RIGHT, left.tieRodPoint(Side.RIGHT).plus(new Vector(0, -by / 2, 0))));
+        return axle.withLinkage(
+                ownRightTieRodPoint.isEmpty()
+                        ? left
+                        : left.withTieRodPoint(
+                                Side.RIGHT, left.tieRodPoint(Side.RIGHT).plus(new Vector(0, -by / 2, 0))));
     }
 }

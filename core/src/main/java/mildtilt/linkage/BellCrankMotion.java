@@ -1,4 +1,5 @@
 package mildtilt.linkage;
+
 import java.util.Map;
 import java.util.Optional;
 import mildtilt.gear.ArmGear;
@@ -45,7 +46,9 @@ final class BellCrankMotion implements Motion {
         double turned = follows.angleOf(reach.point());
         Point l = crank.pivot().turned(crank.tieRodPoint(Side.LEFT), turned);
         Point r = crank.pivot().turned(crank.tieRodPoint(Side.RIGHT), turned);
-        return Motion.onTieRods(new Mechanism.BellCrankAt(crank, arm.gear(), at.armAngle(), at.armEnd(), turned, reach.point(), l, r), footing);
+        return Motion.onTieRods(
+                new Mechanism.BellCrankAt(crank, arm.gear(), at.armAngle(), at.armEnd(), turned, reach.point(), l, r),
+                footing);
     }
 
     @Override

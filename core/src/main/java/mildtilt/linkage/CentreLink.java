@@ -1,4 +1,5 @@
 package mildtilt.linkage;
+
 import java.util.List;
 import java.util.Optional;
 import mildtilt.gear.ArmGear;
@@ -26,7 +27,8 @@ public record CentreLink(Optional<SwingArm> ownIdler, double leftFraction, doubl
     }
 
     public SwingArm idler(ArmGear gear) {
-        return ownIdler.orElseGet(() -> new SwingArm(gear.axis().mirrored(), gear.armEnd().mirrored()));
+        return ownIdler.orElseGet(
+                () -> new SwingArm(gear.axis().mirrored(), gear.armEnd().mirrored()));
     }
 
     /** The idler arm as one of its own. */
@@ -102,8 +104,17 @@ public record CentreLink(Optional<SwingArm> ownIdler, double leftFraction, doubl
     public List<LinkagePoint> points(SteeredAxle axle) {
         SwingArm idler = idler(armOf(axle.gear()));
         return List.of(
-                new LinkagePoint(LinkagePoint.Which.IDLER_PIVOT, "idler arm, point on its axis", idler.axis().origin(), to -> axle.withLinkage(withIdler(idler.moved(to.minus(idler.axis().origin()))))),
-                new LinkagePoint(LinkagePoint.Which.IDLER_END, "end of the idler arm", idler.end(), to -> axle.withLinkage(withIdler(new SwingArm(idler.axis(), to)))));
+                new LinkagePoint(
+                        LinkagePoint.Which.IDLER_PIVOT,
+                        "idler arm, point on its axis",
+                        idler.axis().origin(),
+                        to -> axle.withLinkage(
+                                withIdler(idler.moved(to.minus(idler.axis().origin()))))),
+                new LinkagePoint(
+                        LinkagePoint.Which.IDLER_END,
+                        "end of the idler arm",
+                        idler.end(),
+                        to -> axle.withLinkage(withIdler(new SwingArm(idler.axis(), to)))));
     }
 
     /** An idler that is the mirror image of the gear's arm stays so where that is where it goes. */
@@ -121,12 +132,16 @@ public record CentreLink(Optional<SwingArm> ownIdler, double leftFraction, doubl
 
     @Override
     public CentreLink sidesAlike(Linkage was) {
-        return was instanceof CentreLink c && c.ownIdler.isEmpty() ? new CentreLink(Optional.empty(), leftFraction, rightFraction) : this;
+        return was instanceof CentreLink c && c.ownIdler.isEmpty()
+                ? new CentreLink(Optional.empty(), leftFraction, rightFraction)
+                : this;
     }
 
     @Override
     public SteeredAxle innersSpread(SteeredAxle axle, double by) {
-        double apart = inner(axle.gear(), Side.LEFT).orElseThrow().distanceTo(inner(axle.gear(), Side.RIGHT).orElseThrow());
+        double apart = inner(axle.gear(), Side.LEFT)
+                .orElseThrow()
+                .distanceTo(inner(axle.gear(), Side.RIGHT).orElseThrow());
         double part = by / 2 / (apart / (1 - leftFraction - rightFraction));
         return axle.withLinkage(new CentreLink(ownIdler, leftFraction - part, rightFraction - part));
     }

@@ -1,4 +1,5 @@
 package mildtilt.linkage;
+
 import java.util.Map;
 import java.util.Optional;
 import mildtilt.gear.ArmGear;
@@ -21,7 +22,10 @@ final class CentreLinkMotion implements Motion {
         arm = new ArmEnd(gear);
         idler = link.idler(gear);
         follows = Orbit.of(idler.axis(), idler.end());
-        corners = Corners.onTieRods(axle, link.innerAt(Side.LEFT, gear.armEnd(), idler.end()), link.innerAt(Side.RIGHT, gear.armEnd(), idler.end()));
+        corners = Corners.onTieRods(
+                axle,
+                link.innerAt(Side.LEFT, gear.armEnd(), idler.end()),
+                link.innerAt(Side.RIGHT, gear.armEnd(), idler.end()));
         branch = follows.branchAt(0, gear.armEnd());
         length = Motion.length(Rod.CENTRE_LINK, gear.armEnd(), idler.end());
     }
@@ -43,7 +47,16 @@ final class CentreLinkMotion implements Motion {
         if (Math.abs(reach.missing()) > REACH_TOLERANCE) {
             return Motion.broken(Rod.CENTRE_LINK, reach.missing(), at, footing);
         }
-        return Motion.onTieRods(new Mechanism.CentreLinkAt(link, arm.gear(), at.armAngle(), at.armEnd(), idler, follows.angleOf(reach.point()), reach.point()), footing);
+        return Motion.onTieRods(
+                new Mechanism.CentreLinkAt(
+                        link,
+                        arm.gear(),
+                        at.armAngle(),
+                        at.armEnd(),
+                        idler,
+                        follows.angleOf(reach.point()),
+                        reach.point()),
+                footing);
     }
 
     @Override

@@ -1,4 +1,5 @@
 package mildtilt.linkage;
+
 import java.util.SequencedMap;
 import mildtilt.geometry.Point;
 import mildtilt.suspension.CornerPoint;
@@ -12,7 +13,8 @@ import mildtilt.withers.Withers;
  * @param rodEnds the tie rod that ends at this corner's steering arm
  */
 @Withers
-public record Corner(Suspension suspension, Knuckle knuckle, RodEnds rodEnds, WheelLimits limits) implements CornerBuilder.With {
+public record Corner(Suspension suspension, Knuckle knuckle, RodEnds rodEnds, WheelLimits limits)
+        implements CornerBuilder.With {
 
     public Corner mirrored() {
         return new Corner(suspension.mirrored(), knuckle.mirrored(), rodEnds.mirrored(), limits);
@@ -31,8 +33,16 @@ public record Corner(Suspension suspension, Knuckle knuckle, RodEnds rodEnds, Wh
         return switch (which) {
             case WHEEL_CENTRE -> withKnuckle(knuckle.withWheelCentre(p));
             case TIE_ROD_POINT -> withKnuckle(knuckle.withTieRodPoint(p));
-            case LOWER_INNER_FRONT, LOWER_INNER_REAR, LOWER_BALL_JOINT, UPPER_INNER_FRONT, UPPER_INNER_REAR, UPPER_BALL_JOINT, STRUT_TOP, STRUT_LOWER, KINGPIN_LOWER, KINGPIN_UPPER ->
-                    withSuspension(suspension.withPoint(which, p));
+            case LOWER_INNER_FRONT,
+                    LOWER_INNER_REAR,
+                    LOWER_BALL_JOINT,
+                    UPPER_INNER_FRONT,
+                    UPPER_INNER_REAR,
+                    UPPER_BALL_JOINT,
+                    STRUT_TOP,
+                    STRUT_LOWER,
+                    KINGPIN_LOWER,
+                    KINGPIN_UPPER -> withSuspension(suspension.withPoint(which, p));
         };
     }
 }

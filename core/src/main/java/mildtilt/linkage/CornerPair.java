@@ -1,4 +1,5 @@
 package mildtilt.linkage;
+
 import java.util.Optional;
 import mildtilt.geometry.Frame;
 import mildtilt.geometry.Point;

@@ -1,4 +1,5 @@
 package mildtilt.linkage;
+
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
@@ -55,7 +56,9 @@ sealed interface Corners {
 
     /** Both steered by tie rods of their own, from where the linkage has their inner ends straight ahead. */
     static Corners onTieRods(SteeredAxle axle, Point leftInner, Point rightInner) {
-        return of(axle, new RodAt(axle.corner(Side.LEFT).knuckle().tieRodPoint(), leftInner, Rod.LEFT_TIE_ROD.label()),
+        return of(
+                axle,
+                new RodAt(axle.corner(Side.LEFT).knuckle().tieRodPoint(), leftInner, Rod.LEFT_TIE_ROD.label()),
                 new RodAt(axle.corner(Side.RIGHT).knuckle().tieRodPoint(), rightInner, Rod.RIGHT_TIE_ROD.label()));
     }
 

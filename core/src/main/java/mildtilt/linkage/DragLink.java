@@ -1,4 +1,5 @@
 package mildtilt.linkage;
+
 import java.util.List;
 import java.util.Optional;
 import mildtilt.gear.Gear;
@@ -14,7 +15,8 @@ import mildtilt.geometry.Side;
  */
 public record DragLink(Attachment attachment, RodEnds ends) implements Linkage {
 
-    static final String NEEDS_KINGPINS = "A drag link taken from the tie rod needs both knuckles on kingpins, on a beam or on the frame.";
+    static final String NEEDS_KINGPINS =
+            "A drag link taken from the tie rod needs both knuckles on kingpins, on a beam or on the frame.";
 
     /** What the drag link drives. */
     public sealed interface Attachment {
@@ -98,8 +100,12 @@ public record DragLink(Attachment attachment, RodEnds ends) implements Linkage {
     @Override
     public List<LinkagePoint> points(SteeredAxle axle) {
         return switch (attachment) {
-            case Attachment.OnKnuckle k -> List.of(new LinkagePoint(LinkagePoint.Which.DRIVEN, "drag link's point on the knuckle", k.point(),
-                    to -> axle.withLinkage(withAttachment(new Attachment.OnKnuckle(k.side(), to)))));
+            case Attachment.OnKnuckle k ->
+                List.of(new LinkagePoint(
+                        LinkagePoint.Which.DRIVEN,
+                        "drag link's point on the knuckle",
+                        k.point(),
+                        to -> axle.withLinkage(withAttachment(new Attachment.OnKnuckle(k.side(), to)))));
             case Attachment.OnTieRod _ -> List.of();
         };
     }

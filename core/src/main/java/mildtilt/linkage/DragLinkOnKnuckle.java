@@ -1,4 +1,5 @@
 package mildtilt.linkage;
+
 import java.util.Map;
 import java.util.Optional;
 import mildtilt.gear.ArmGear;
@@ -25,7 +26,8 @@ final class DragLinkOnKnuckle implements Motion {
         Point tieRight = axle.corner(Side.RIGHT).knuckle().tieRodPoint();
         double drag = Motion.length(Rod.DRAG_LINK, gear.armEnd(), at.point());
         Corners.RodAt driving = new Corners.RodAt(at.point(), gear.armEnd(), Rod.DRAG_LINK.label());
-        corners = at.side() == Side.LEFT ? Corners.of(axle, driving, new Corners.RodAt(tieRight, tieLeft, Rod.TIE_ROD.label()))
+        corners = at.side() == Side.LEFT
+                ? Corners.of(axle, driving, new Corners.RodAt(tieRight, tieLeft, Rod.TIE_ROD.label()))
                 : Corners.of(axle, new Corners.RodAt(tieLeft, tieRight, Rod.TIE_ROD.label()), driving);
         lengths = Map.of(Rod.DRAG_LINK, drag, Rod.TIE_ROD, Motion.length(Rod.TIE_ROD, tieLeft, tieRight));
     }
@@ -49,8 +51,10 @@ final class DragLinkOnKnuckle implements Motion {
             return new AxleConfiguration(first, first, Optional.of(alone), footing.beam());
         }
         CornerPose second = footing.corner(at.side().other(), driving.tieRodPoint(), driving.tieRodPoint());
-        CornerPose firstWhole = driving.withTieRodInner(second instanceof KnucklePose s ? s.tieRodPoint() : driving.tieRodPoint());
-        Mechanism mechanism = new Mechanism.DragLinkAt(link, arm.gear(), alone.armAngle(), end, driving.carried(at.point()));
+        CornerPose firstWhole =
+                driving.withTieRodInner(second instanceof KnucklePose s ? s.tieRodPoint() : driving.tieRodPoint());
+        Mechanism mechanism =
+                new Mechanism.DragLinkAt(link, arm.gear(), alone.armAngle(), end, driving.carried(at.point()));
         return at.side() == Side.LEFT
                 ? new AxleConfiguration(firstWhole, second, Optional.of(mechanism), footing.beam())
                 : new AxleConfiguration(second, firstWhole, Optional.of(mechanism), footing.beam());

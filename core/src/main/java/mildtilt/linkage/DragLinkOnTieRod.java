@@ -1,4 +1,5 @@
 package mildtilt.linkage;
+
 import java.util.Map;
 import java.util.Optional;
 import mildtilt.gear.ArmGear;
@@ -33,6 +34,7 @@ final class DragLinkOnTieRod implements Motion {
     private final KingpinSolver right;
     /** Straight ahead: gap for a turn of the left knuckle, mm/rad; that turn for one of the gear's arm. */
     private final double gapPerTurn;
+
     private final double turnPerArm;
 
     DragLinkOnTieRod(DragLink link, Attachment.OnTieRod at, ArmGear gear, SteeredAxle axle) {
@@ -41,9 +43,15 @@ final class DragLinkOnTieRod implements Motion {
         fraction = at.fraction();
         Point tieLeft = axle.corner(Side.LEFT).knuckle().tieRodPoint();
         Point tieRight = axle.corner(Side.RIGHT).knuckle().tieRodPoint();
-        length = Motion.length(Rod.DRAG_LINK, gear.armEnd(), tieLeft.plus(tieRight.minus(tieLeft).times(fraction)));
+        length = Motion.length(
+                Rod.DRAG_LINK,
+                gear.armEnd(),
+                tieLeft.plus(tieRight.minus(tieLeft).times(fraction)));
         lengths = Map.of(Rod.DRAG_LINK, length, Rod.TIE_ROD, Motion.length(Rod.TIE_ROD, tieLeft, tieRight));
-        corners = switch (Corners.of(axle, new Corners.RodAt(tieLeft, tieRight, Rod.TIE_ROD.label()), new Corners.RodAt(tieRight, tieLeft, Rod.TIE_ROD.label()))) {
+        corners = switch (Corners.of(
+                axle,
+                new Corners.RodAt(tieLeft, tieRight, Rod.TIE_ROD.label()),
+                new Corners.RodAt(tieRight, tieLeft, Rod.TIE_ROD.label()))) {
             case Corners.OnKingpins k -> k;
             case Corners.OnArms _ -> throw new ImpossibleGeometryException(DragLink.NEEDS_KINGPINS);
         };
@@ -53,7 +61,9 @@ final class DragLinkOnTieRod implements Motion {
         double h = DESIGN_STEP;
         Point end = arm.orbit().at(0);
         gapPerTurn = (tieRodTrial(design, h, end).gap - tieRodTrial(design, -h, end).gap) / (2 * h);
-        double gapPerArm = (tieRodTrial(design, 0, arm.orbit().at(h)).gap - tieRodTrial(design, 0, arm.orbit().at(-h)).gap) / (2 * h);
+        double gapPerArm = (tieRodTrial(design, 0, arm.orbit().at(h)).gap
+                        - tieRodTrial(design, 0, arm.orbit().at(-h)).gap)
+                / (2 * h);
         turnPerArm = gapPerTurn == 0 ? 0 : -gapPerArm / gapPerTurn;
     }
 
@@ -130,7 +140,11 @@ final class DragLinkOnTieRod implements Motion {
         if (!(held.right instanceof KnucklePose r)) {
             return broken(held.right, alone, beam);
         }
-        return new AxleConfiguration(held.left.withTieRodInner(r.tieRodPoint()), r, Optional.of(new Mechanism.DragLinkAt(link, arm.gear(), alone.armAngle(), alone.armEnd(), held.driven)), Optional.of(beam));
+        return new AxleConfiguration(
+                held.left.withTieRodInner(r.tieRodPoint()),
+                r,
+                Optional.of(new Mechanism.DragLinkAt(link, arm.gear(), alone.armAngle(), alone.armEnd(), held.driven)),
+                Optional.of(beam));
     }
 
     /**
@@ -173,7 +187,9 @@ final class DragLinkOnTieRod implements Motion {
     private TieRodTrial tieRodTrial(Frame beam, double angle, Point end) {
         KnucklePose l = left.turned(beam, angle, Point.ORIGIN);
         CornerPose r = right.solve(beam, l.tieRodPoint(), l.tieRodPoint());
-        Point driven = r instanceof KnucklePose k ? l.tieRodPoint().plus(k.tieRodPoint().minus(l.tieRodPoint()).times(fraction)) : l.tieRodPoint();
+        Point driven = r instanceof KnucklePose k
+                ? l.tieRodPoint().plus(k.tieRodPoint().minus(l.tieRodPoint()).times(fraction))
+                : l.tieRodPoint();
         return new TieRodTrial(l, r, driven, driven.distanceTo(end) - length);
     }
 

@@ -1,4 +1,5 @@
 package mildtilt.linkage;
+
 import java.util.List;
 import java.util.Optional;
 import mildtilt.gear.ArmGear;

@@ -1,4 +1,5 @@
 package mildtilt.linkage;
+
 import java.util.function.Function;
 import mildtilt.geometry.Point;
 

@@ -1,4 +1,5 @@
 package mildtilt.linkage;
+
 import java.util.List;
 import java.util.Optional;
 import mildtilt.gear.ArmGear;
@@ -51,7 +52,15 @@ public sealed interface Mechanism {
         }
     }
 
-    record CentreLinkAt(CentreLink centreLink, ArmGear gear, double armAngle, Point armEnd, SwingArm idler, double idlerAngle, Point idlerEnd) implements ByArm {
+    record CentreLinkAt(
+            CentreLink centreLink,
+            ArmGear gear,
+            double armAngle,
+            Point armEnd,
+            SwingArm idler,
+            double idlerAngle,
+            Point idlerEnd)
+            implements ByArm {
 
         @Override
         public Point inner(Side side) {
@@ -70,7 +79,8 @@ public sealed interface Mechanism {
     }
 
     /** @param drivenPoint where the drag link drives the knuckle or the tie rod */
-    record DragLinkAt(DragLink dragLink, ArmGear gear, double armAngle, Point armEnd, Point drivenPoint) implements ByArm {
+    record DragLinkAt(DragLink dragLink, ArmGear gear, double armAngle, Point armEnd, Point drivenPoint)
+            implements ByArm {
 
         @Override
         public Point inner(Side side) {
@@ -88,7 +98,16 @@ public sealed interface Mechanism {
         }
     }
 
-    record BellCrankAt(BellCrank crank, ArmGear gear, double armAngle, Point armEnd, double crankAngle, Point crankPoint, Point left, Point right) implements ByArm {
+    record BellCrankAt(
+            BellCrank crank,
+            ArmGear gear,
+            double armAngle,
+            Point armEnd,
+            double crankAngle,
+            Point crankPoint,
+            Point left,
+            Point right)
+            implements ByArm {
 
         @Override
         public Point inner(Side side) {
@@ -107,7 +126,16 @@ public sealed interface Mechanism {
     }
 
     /** @param displacement of the shuttle toward the left, mm */
-    record ShuttleAt(Shuttle shuttle, ArmGear gear, double armAngle, Point armEnd, double displacement, Point linkPoint, Point left, Point right) implements ByArm {
+    record ShuttleAt(
+            Shuttle shuttle,
+            ArmGear gear,
+            double armAngle,
+            Point armEnd,
+            double displacement,
+            Point linkPoint,
+            Point left,
+            Point right)
+            implements ByArm {
 
         @Override
         public Point inner(Side side) {

@@ -1,4 +1,5 @@
 package mildtilt.linkage;
+
 import java.util.Map;
 import java.util.Optional;
 import mildtilt.gear.ArmGear;
@@ -34,11 +35,15 @@ interface Motion {
         return switch (gear) {
             case RackAndPinion r -> {
                 double past = Math.abs(r.displacementAt(gearInputLeft)) - r.travelEachWay();
-                yield past > GEAR_END_TOLERANCE ? Optional.of(new CannotAssemble("rack", past, Reason.GEAR_END)) : Optional.empty();
+                yield past > GEAR_END_TOLERANCE
+                        ? Optional.of(new CannotAssemble("rack", past, Reason.GEAR_END))
+                        : Optional.empty();
             }
             case ArmGear g -> {
                 double past = Math.abs(gearInputLeft) - g.inputStop();
-                yield past > GEAR_END_TOLERANCE ? Optional.of(new CannotAssemble("steering gear", Math.toDegrees(past), Reason.GEAR_TURNED_OUT)) : Optional.empty();
+                yield past > GEAR_END_TOLERANCE
+                        ? Optional.of(new CannotAssemble("steering gear", Math.toDegrees(past), Reason.GEAR_TURNED_OUT))
+                        : Optional.empty();
             }
         };
     }
@@ -62,6 +67,7 @@ interface Motion {
     static AxleConfiguration onTieRods(Mechanism m, CornerPair footing) {
         Point l = m.inner(Side.LEFT);
         Point r = m.inner(Side.RIGHT);
-        return new AxleConfiguration(footing.corner(Side.LEFT, l, l), footing.corner(Side.RIGHT, r, r), Optional.of(m), footing.beam());
+        return new AxleConfiguration(
+                footing.corner(Side.LEFT, l, l), footing.corner(Side.RIGHT, r, r), Optional.of(m), footing.beam());
     }
 }

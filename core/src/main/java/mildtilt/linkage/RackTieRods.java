@@ -1,4 +1,5 @@
 package mildtilt.linkage;
+
 import java.util.List;
 import java.util.Optional;
 import mildtilt.gear.Gear;
@@ -26,7 +27,8 @@ public record RackTieRods() implements Linkage {
         if (gear instanceof RackAndPinion r) {
             return r;
         }
-        throw new ImpossibleGeometryException("A gear with an arm needs a linkage of its own: say which linkage it drives.");
+        throw new ImpossibleGeometryException(
+                "A gear with an arm needs a linkage of its own: say which linkage it drives.");
     }
 
     @Override
@@ -71,19 +73,26 @@ public record RackTieRods() implements Linkage {
 
     @Override
     public List<LinkagePoint> points(SteeredAxle axle) {
-        return List.of(inner(axle, LinkagePoint.Which.LEFT_INNER, Side.LEFT), inner(axle, LinkagePoint.Which.RIGHT_INNER, Side.RIGHT));
+        return List.of(
+                inner(axle, LinkagePoint.Which.LEFT_INNER, Side.LEFT),
+                inner(axle, LinkagePoint.Which.RIGHT_INNER, Side.RIGHT));
     }
 
     private static LinkagePoint inner(SteeredAxle axle, LinkagePoint.Which which, Side side) {
         RackAndPinion rack = rackOf(axle.gear());
-        return new LinkagePoint(which, side.label() + " inner tie-rod pivot", rack.innerPivot(side, 0), to -> axle.withGear(withEnd(rack, side, to)));
+        return new LinkagePoint(
+                which,
+                side.label() + " inner tie-rod pivot",
+                rack.innerPivot(side, 0),
+                to -> axle.withGear(withEnd(rack, side, to)));
     }
 
     /** Along the rack both ends go apart alike; any other way the rack goes along. */
     private static RackAndPinion withEnd(RackAndPinion rack, Side side, Point to) {
         Vector move = to.minus(rack.innerPivot(side, 0));
         double along = rack.axis().dot(move);
-        return rack.withPivotSpacing(rack.pivotSpacing() + 2 * side.sign() * along).withCentre(rack.centre().plus(move.minus(rack.axis().times(along))));
+        return rack.withPivotSpacing(rack.pivotSpacing() + 2 * side.sign() * along)
+                .withCentre(rack.centre().plus(move.minus(rack.axis().times(along))));
     }
 
     @Override

@@ -6,16 +6,28 @@ package mildtilt.linkage;
  * @see AxleSolver#atRodEnds
  */
 public enum RodEnd {
-    LEFT_OUTER(Rod.LEFT_TIE_ROD, "outer", "left steering arm", "tie_rod_left_outer_end", "tie_rod_to_steering_arm_left"),
+    LEFT_OUTER(
+            Rod.LEFT_TIE_ROD, "outer", "left steering arm", "tie_rod_left_outer_end", "tie_rod_to_steering_arm_left"),
     LEFT_INNER(Rod.LEFT_TIE_ROD, "inner", "its inner pivot", "tie_rod_left_inner_end", "tie_rod_to_inner_arm_left"),
-    RIGHT_OUTER(Rod.RIGHT_TIE_ROD, "outer", "right steering arm", "tie_rod_right_outer_end", "tie_rod_to_steering_arm_right"),
+    RIGHT_OUTER(
+            Rod.RIGHT_TIE_ROD,
+            "outer",
+            "right steering arm",
+            "tie_rod_right_outer_end",
+            "tie_rod_to_steering_arm_right"),
     RIGHT_INNER(Rod.RIGHT_TIE_ROD, "inner", "its inner pivot", "tie_rod_right_inner_end", "tie_rod_to_inner_arm_right"),
     TIE_LEFT(Rod.TIE_ROD, "left", "left steering arm", "tie_rod_left_end", "tie_rod_to_steering_arm_left"),
     TIE_RIGHT(Rod.TIE_ROD, "right", "right steering arm", "tie_rod_right_end", "tie_rod_to_steering_arm_right"),
     LINK_PITMAN(Rod.CENTRE_LINK, "pitman", "pitman arm", "centre_link_pitman_end", "centre_link_to_pitman_arm"),
     LINK_IDLER(Rod.CENTRE_LINK, "idler", "idler arm", "centre_link_idler_end", "centre_link_to_idler_arm"),
-    DRAG_LEFT(Rod.DRAG_LINK, "knuckle", "left drag-link arm", "drag_link_knuckle_end", "drag_link_to_steering_arm_left"),
-    DRAG_RIGHT(Rod.DRAG_LINK, "knuckle", "right drag-link arm", "drag_link_knuckle_end", "drag_link_to_steering_arm_right"),
+    DRAG_LEFT(
+            Rod.DRAG_LINK, "knuckle", "left drag-link arm", "drag_link_knuckle_end", "drag_link_to_steering_arm_left"),
+    DRAG_RIGHT(
+            Rod.DRAG_LINK,
+            "knuckle",
+            "right drag-link arm",
+            "drag_link_knuckle_end",
+            "drag_link_to_steering_arm_right"),
     DRAG_ON_TIE_ROD(Rod.DRAG_LINK, "tie-rod", "tie rod", "drag_link_tie_rod_end", "drag_link_to_tie_rod"),
     DRAG_PITMAN(Rod.DRAG_LINK, "pitman", "gear's arm", "drag_link_pitman_end", "drag_link_to_pitman_arm"),
     ROD_SHAFT_ARM(Rod.DRAG_ROD, "gear-arm", "gear's arm", "drag_rod_shaft_arm_end", "drag_rod_to_shaft_arm"),
@@ -46,8 +58,19 @@ public enum RodEnd {
         return switch (this) {
             case SHORT_SHUTTLE -> true;
             case LEFT_INNER, RIGHT_INNER -> axle.linkage().innersSlide();
-            case LEFT_OUTER, RIGHT_OUTER, TIE_LEFT, TIE_RIGHT, LINK_PITMAN, LINK_IDLER, DRAG_LEFT, DRAG_RIGHT, DRAG_ON_TIE_ROD, DRAG_PITMAN,
-                    ROD_SHAFT_ARM, ROD_CRANK, SHORT_PITMAN -> false;
+            case LEFT_OUTER,
+                    RIGHT_OUTER,
+                    TIE_LEFT,
+                    TIE_RIGHT,
+                    LINK_PITMAN,
+                    LINK_IDLER,
+                    DRAG_LEFT,
+                    DRAG_RIGHT,
+                    DRAG_ON_TIE_ROD,
+                    DRAG_PITMAN,
+                    ROD_SHAFT_ARM,
+                    ROD_CRANK,
+                    SHORT_PITMAN -> false;
         };
     }
 
@@ -59,8 +82,18 @@ public enum RodEnd {
     public boolean atSteeringArm() {
         return switch (this) {
             case LEFT_OUTER, RIGHT_OUTER, TIE_LEFT, TIE_RIGHT -> true;
-            case LEFT_INNER, RIGHT_INNER, LINK_PITMAN, LINK_IDLER, DRAG_LEFT, DRAG_RIGHT, DRAG_ON_TIE_ROD, DRAG_PITMAN,
-                    ROD_SHAFT_ARM, ROD_CRANK, SHORT_PITMAN, SHORT_SHUTTLE -> false;
+            case LEFT_INNER,
+                    RIGHT_INNER,
+                    LINK_PITMAN,
+                    LINK_IDLER,
+                    DRAG_LEFT,
+                    DRAG_RIGHT,
+                    DRAG_ON_TIE_ROD,
+                    DRAG_PITMAN,
+                    ROD_SHAFT_ARM,
+                    ROD_CRANK,
+                    SHORT_PITMAN,
+                    SHORT_SHUTTLE -> false;
         };
     }
 

@@ -1,4 +1,5 @@
 package mildtilt.linkage;
+
 import java.util.Optional;
 import mildtilt.geometry.Axis;
 import mildtilt.geometry.Direction;
@@ -37,7 +38,8 @@ public final class RodEndAngles {
 
     /** Goes through the rod ends of an axle that stands. */
     void visit(AxleConfiguration stance, Visitor visitor) {
-        if (!(stance.left() instanceof KnucklePose l) || !(stance.right() instanceof KnucklePose r)
+        if (!(stance.left() instanceof KnucklePose l)
+                || !(stance.right() instanceof KnucklePose r)
                 || stance.mechanism().isEmpty()) {
             return;
         }
@@ -54,8 +56,11 @@ public final class RodEndAngles {
                 Shuttle s = m.shuttle();
                 Vector rod = m.linkPoint().minus(m.armEnd());
                 s.linkEnds().outerBolt().ifPresent(b -> visitor.tilt(RodEnd.SHORT_SHUTTLE, tilt(b.vector(), rod)));
-                s.linkEnds().innerBolt().ifPresent(b -> visitor.tilt(RodEnd.SHORT_PITMAN,
-                        tilt(m.gear().axis().direction().turn(b.vector(), m.armAngle()), rod)));
+                s.linkEnds()
+                        .innerBolt()
+                        .ifPresent(b -> visitor.tilt(
+                                RodEnd.SHORT_PITMAN,
+                                tilt(m.gear().axis().direction().turn(b.vector(), m.armAngle()), rod)));
                 arm(visitor, RodEnd.SHORT_PITMAN, m.gear().axis(), m.armEnd(), m.linkPoint());
                 visitor.offCentre(RodEnd.SHORT_SHUTTLE, offSlide(s.slide(), rod));
                 onSlide(s.slide(), l, r, visitor);
@@ -74,38 +79,52 @@ public final class RodEndAngles {
                 arm(visitor, RodEnd.LEFT_INNER, b.pivot(), m.left(), l.tieRodPoint());
                 arm(visitor, RodEnd.RIGHT_INNER, b.pivot(), m.right(), r.tieRodPoint());
                 Vector rod = m.crankPoint().minus(m.armEnd());
-                b.dragRodEnds().outerBolt().ifPresent(d -> visitor.tilt(RodEnd.ROD_CRANK,
-                        tilt(pivot.turn(d.vector(), m.crankAngle()), rod)));
-                b.dragRodEnds().innerBolt().ifPresent(d -> visitor.tilt(RodEnd.ROD_SHAFT_ARM,
-                        tilt(m.gear().axis().direction().turn(d.vector(), m.armAngle()), rod)));
+                b.dragRodEnds()
+                        .outerBolt()
+                        .ifPresent(
+                                d -> visitor.tilt(RodEnd.ROD_CRANK, tilt(pivot.turn(d.vector(), m.crankAngle()), rod)));
+                b.dragRodEnds()
+                        .innerBolt()
+                        .ifPresent(d -> visitor.tilt(
+                                RodEnd.ROD_SHAFT_ARM,
+                                tilt(m.gear().axis().direction().turn(d.vector(), m.armAngle()), rod)));
                 arm(visitor, RodEnd.ROD_CRANK, b.pivot(), m.crankPoint(), m.armEnd());
                 arm(visitor, RodEnd.ROD_SHAFT_ARM, m.gear().axis(), m.armEnd(), m.crankPoint());
             }
             case Mechanism.DragLinkAt m -> {
                 DragLink d = m.dragLink();
                 Vector rod = m.drivenPoint().minus(m.armEnd());
-                d.ends().innerBolt().ifPresent(b -> visitor.tilt(RodEnd.DRAG_PITMAN,
-                        tilt(m.gear().axis().direction().turn(b.vector(), m.armAngle()), rod)));
+                d.ends()
+                        .innerBolt()
+                        .ifPresent(b -> visitor.tilt(
+                                RodEnd.DRAG_PITMAN,
+                                tilt(m.gear().axis().direction().turn(b.vector(), m.armAngle()), rod)));
                 arm(visitor, RodEnd.DRAG_PITMAN, m.gear().axis(), m.armEnd(), m.drivenPoint());
                 switch (d.attachment()) {
                     case Attachment.OnKnuckle k -> {
                         KnucklePose driving = k.side() == Side.LEFT ? l : r;
                         RodEnd end = k.side() == Side.LEFT ? RodEnd.DRAG_LEFT : RodEnd.DRAG_RIGHT;
-                        d.ends().outerBolt().ifPresent(b -> visitor.tilt(end,
-                                tilt(driving.now().carried(b.vector(), driving.design()), rod)));
+                        d.ends()
+                                .outerBolt()
+                                .ifPresent(b -> visitor.tilt(
+                                        end, tilt(driving.now().carried(b.vector(), driving.design()), rod)));
                         visitor.arm(end, driving.armAngleDeg(m.drivenPoint(), m.armEnd()));
                         visitor.offCentre(end, driving.offCentreDeg(m.drivenPoint(), m.armEnd()));
                     }
                     case Attachment.OnTieRod _ -> {
                         Vector now = r.tieRodPoint().minus(l.tieRodPoint());
-                        Vector was = axle.corner(Side.RIGHT).knuckle().tieRodPoint()
+                        Vector was = axle.corner(Side.RIGHT)
+                                .knuckle()
+                                .tieRodPoint()
                                 .minus(axle.corner(Side.LEFT).knuckle().tieRodPoint());
-                        d.ends().outerBolt().ifPresent(b -> visitor.tilt(RodEnd.DRAG_ON_TIE_ROD,
-                                tilt(swung(b.vector(), was, now), rod)));
+                        d.ends()
+                                .outerBolt()
+                                .ifPresent(b ->
+                                        visitor.tilt(RodEnd.DRAG_ON_TIE_ROD, tilt(swung(b.vector(), was, now), rod)));
                     }
                 }
             }
-            case Mechanism.Broken _ -> { }
+            case Mechanism.Broken _ -> {}
         }
     }
 
@@ -114,7 +133,11 @@ public final class RodEndAngles {
         visitor.offCentre(end, k.offCentreDeg(k.tieRodPoint(), k.tieRodInner()));
         Optional<Direction> bolt = axle.corner(k.side()).rodEnds().outerBolt();
         if (bolt.isPresent()) {
-            visitor.tilt(end, tilt(k.now().carried(bolt.get().vector(), k.design()), k.tieRodInner().minus(k.tieRodPoint())));
+            visitor.tilt(
+                    end,
+                    tilt(
+                            k.now().carried(bolt.get().vector(), k.design()),
+                            k.tieRodInner().minus(k.tieRodPoint())));
         }
     }
 
@@ -130,7 +153,8 @@ public final class RodEndAngles {
     private void inner(KnucklePose k, RodEnd end, Carry carry, Visitor visitor) {
         Optional<Direction> bolt = axle.corner(k.side()).rodEnds().innerBolt();
         if (bolt.isPresent()) {
-            visitor.tilt(end, tilt(carry.now(bolt.get().vector()), k.tieRodInner().minus(k.tieRodPoint())));
+            visitor.tilt(
+                    end, tilt(carry.now(bolt.get().vector()), k.tieRodInner().minus(k.tieRodPoint())));
         }
     }
 
@@ -150,7 +174,8 @@ public final class RodEndAngles {
 
     /** How far a rod is from standing square to a slide, degrees. */
     private static double offSlide(Direction slide, Vector rod) {
-        return Math.toDegrees(Math.atan2(Math.abs(slide.dot(rod)), slide.cross(rod).norm()));
+        return Math.toDegrees(
+                Math.atan2(Math.abs(slide.dot(rod)), slide.cross(rod).norm()));
     }
 
     /** Angle in space between a rod and the arm that holds its end. */

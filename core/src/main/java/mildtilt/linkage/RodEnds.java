@@ -1,4 +1,5 @@
 package mildtilt.linkage;
+
 import java.util.Optional;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.ImpossibleGeometryException;
@@ -15,9 +16,14 @@ import mildtilt.withers.Withers;
  */
 @Withers
 public record RodEnds(
-        Optional<Direction> outerBolt, Optional<Direction> innerBolt, Optional<Double> allowedDeg, Optional<RodTube> tube) implements RodEndsBuilder.With {
+        Optional<Direction> outerBolt,
+        Optional<Direction> innerBolt,
+        Optional<Double> allowedDeg,
+        Optional<RodTube> tube)
+        implements RodEndsBuilder.With {
 
-    public static final RodEnds UNKNOWN = new RodEnds(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
+    public static final RodEnds UNKNOWN =
+            new RodEnds(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
 
     /** @throws ImpossibleGeometryException if the allowed tilt is not between 0 and 90 */
     public RodEnds {

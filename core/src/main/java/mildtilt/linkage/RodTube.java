@@ -1,4 +1,5 @@
 package mildtilt.linkage;
+
 import java.util.List;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
@@ -40,8 +41,13 @@ public record RodTube(double outside, double wall, double crank, double yield) {
         }
         Vector along = to.minus(from);
         Vector level = Vector.Z.cross(along);
-        Vector down = level.norm() > 1e-9 ? along.cross(level).negated().direction().times(crank) : Vector.X.times(crank);
-        return List.of(from, from.plus(along.times(0.2)).plus(down), from.plus(along.times(0.8)).plus(down), to);
+        Vector down =
+                level.norm() > 1e-9 ? along.cross(level).negated().direction().times(crank) : Vector.X.times(crank);
+        return List.of(
+                from,
+                from.plus(along.times(0.2)).plus(down),
+                from.plus(along.times(0.8)).plus(down),
+                to);
     }
 
     public double inside() {
@@ -78,7 +84,8 @@ public record RodTube(double outside, double wall, double crank, double yield) {
             return direct;
         }
         double euler = eulerLoad(length);
-        return force >= euler ? Double.POSITIVE_INFINITY
+        return force >= euler
+                ? Double.POSITIVE_INFINITY
                 : direct + force * crank / (1 - force / euler) / (secondMoment() / (outside / 2));
     }
 

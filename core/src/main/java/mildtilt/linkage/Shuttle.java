@@ -1,4 +1,5 @@
 package mildtilt.linkage;
+
 import java.util.List;
 import java.util.Optional;
 import mildtilt.gear.Gear;
@@ -48,7 +49,8 @@ public record Shuttle(
     /** One inner point moved; where the right is the mirror of the left, both are. */
     public Shuttle withInner(Side side, Point p) {
         if (ownRightInner.isEmpty()) {
-            return new Shuttle(slide, linkPoint, side == Side.LEFT ? p : p.mirrored(), ownRightInner, travelEachWay, linkEnds);
+            return new Shuttle(
+                    slide, linkPoint, side == Side.LEFT ? p : p.mirrored(), ownRightInner, travelEachWay, linkEnds);
         }
         return side == Side.LEFT
                 ? new Shuttle(slide, linkPoint, p, ownRightInner, travelEachWay, linkEnds)
@@ -107,17 +109,30 @@ public record Shuttle(
 
     @Override
     public List<LinkagePoint> points(SteeredAxle axle) {
-        return List.of(new LinkagePoint(LinkagePoint.Which.DRIVEN, "short link's point on the shuttle", linkPoint, to -> axle.withLinkage(withLinkPoint(to))),
-                inner(axle, LinkagePoint.Which.LEFT_INNER, Side.LEFT), inner(axle, LinkagePoint.Which.RIGHT_INNER, Side.RIGHT));
+        return List.of(
+                new LinkagePoint(
+                        LinkagePoint.Which.DRIVEN,
+                        "short link's point on the shuttle",
+                        linkPoint,
+                        to -> axle.withLinkage(withLinkPoint(to))),
+                inner(axle, LinkagePoint.Which.LEFT_INNER, Side.LEFT),
+                inner(axle, LinkagePoint.Which.RIGHT_INNER, Side.RIGHT));
     }
 
     private LinkagePoint inner(SteeredAxle axle, LinkagePoint.Which which, Side side) {
-        return new LinkagePoint(which, side.label() + " inner tie-rod pivot", inner(side), to -> axle.withLinkage(withInner(side, to)));
+        return new LinkagePoint(
+                which, side.label() + " inner tie-rod pivot", inner(side), to -> axle.withLinkage(withInner(side, to)));
     }
 
     @Override
     public Shuttle placed(Gear gear, Placing placing) {
-        return new Shuttle(placing.direction(slide), placing.point(linkPoint), placing.point(leftInner), ownRightInner.map(placing::point), travelEachWay, linkEnds);
+        return new Shuttle(
+                placing.direction(slide),
+                placing.point(linkPoint),
+                placing.point(leftInner),
+                ownRightInner.map(placing::point),
+                travelEachWay,
+                linkEnds);
     }
 
     @Override
@@ -133,6 +148,9 @@ public record Shuttle(
     @Override
     public SteeredAxle innersSpread(SteeredAxle axle, double by) {
         Shuttle left = withInner(Side.LEFT, inner(Side.LEFT).plus(new Vector(0, by / 2, 0)));
-        return axle.withLinkage(ownRightInner.isEmpty() ? left : left.withInner(Side.RIGHT, left.inner(Side.RIGHT).plus(new Vector(0, -by / 2, 0))));
+        return axle.withLinkage(
+                ownRightInner.isEmpty()
+                        ? left
+                        : left.withInner(Side.RIGHT, left.inner(Side.RIGHT).plus(new Vector(0, -by / 2, 0))));
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.linkage;
+
 import java.util.Map;
 import java.util.Optional;
 import mildtilt.gear.ArmGear;
@@ -43,8 +44,17 @@ final class ShuttleMotion implements Motion {
         }
         double displacement = branch * Math.sqrt(square) - along;
         Vector slid = shuttle.slide().times(displacement);
-        return Motion.onTieRods(new Mechanism.ShuttleAt(shuttle, arm.gear(), at.armAngle(), at.armEnd(), displacement, shuttle.linkPoint().plus(slid),
-                shuttle.inner(Side.LEFT).plus(slid), shuttle.inner(Side.RIGHT).plus(slid)), footing);
+        return Motion.onTieRods(
+                new Mechanism.ShuttleAt(
+                        shuttle,
+                        arm.gear(),
+                        at.armAngle(),
+                        at.armEnd(),
+                        displacement,
+                        shuttle.linkPoint().plus(slid),
+                        shuttle.inner(Side.LEFT).plus(slid),
+                        shuttle.inner(Side.RIGHT).plus(slid)),
+                footing);
     }
 
     @Override

@@ -1,4 +1,5 @@
 package mildtilt.linkage;
+
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import mildtilt.gear.ArmGear;
@@ -21,7 +22,8 @@ import mildtilt.withers.Withers;
  * @param ownRight the right corner where it differs; empty if it is the mirror image of the left
  */
 @Withers
-public record SteeredAxle(Gear gear, Linkage linkage, Optional<Beam> beam, Corner left, Optional<Corner> ownRight) implements SteeredAxleBuilder.With {
+public record SteeredAxle(Gear gear, Linkage linkage, Optional<Beam> beam, Corner left, Optional<Corner> ownRight)
+        implements SteeredAxleBuilder.With {
 
     static final String ONE_KINGPIN = "Either both wheels turn on kingpins or neither does.";
 
@@ -67,15 +69,23 @@ public record SteeredAxle(Gear gear, Linkage linkage, Optional<Beam> beam, Corne
     public SteeredAxle editRodEnds(Rod rod, UnaryOperator<RodEnds> edit) {
         return switch (rod) {
             case LEFT_TIE_ROD, TIE_ROD -> withCorner(Side.LEFT, left.withRodEnds(edit.apply(left.rodEnds())));
-            case RIGHT_TIE_ROD -> withCorner(Side.RIGHT, corner(Side.RIGHT).withRodEnds(edit.apply(corner(Side.RIGHT).rodEnds())));
+            case RIGHT_TIE_ROD ->
+                withCorner(
+                        Side.RIGHT,
+                        corner(Side.RIGHT)
+                                .withRodEnds(edit.apply(corner(Side.RIGHT).rodEnds())));
             case CENTRE_LINK -> this;
-            case DRAG_LINK, DRAG_ROD, SHORT_LINK -> linkage.drivenEnds().map(e -> withLinkage(linkage.withDrivenEnds(edit.apply(e)))).orElse(this);
+            case DRAG_LINK, DRAG_ROD, SHORT_LINK ->
+                linkage.drivenEnds()
+                        .map(e -> withLinkage(linkage.withDrivenEnds(edit.apply(e))))
+                        .orElse(this);
         };
     }
 
     /** Both wheel centres apart across the vehicle, mm. */
     public double track() {
-        return left.knuckle().wheelCentre().y() - corner(Side.RIGHT).knuckle().wheelCentre().y();
+        return left.knuckle().wheelCentre().y()
+                - corner(Side.RIGHT).knuckle().wheelCentre().y();
     }
 
     public WheelTravel wheelTravel() {
@@ -87,7 +97,9 @@ public record SteeredAxle(Gear gear, Linkage linkage, Optional<Beam> beam, Corne
 
     /** The frame that beam and kingpins are given in: midway between the wheel centres, square to the vehicle. */
     public Frame beamDesign() {
-        Point middle = left.knuckle().wheelCentre().midwayTo(corner(Side.RIGHT).knuckle().wheelCentre());
+        Point middle = left.knuckle()
+                .wheelCentre()
+                .midwayTo(corner(Side.RIGHT).knuckle().wheelCentre());
         return new Frame(middle, Vector.X, Vector.Y, Vector.Z);
     }
 
@@ -134,7 +146,8 @@ public record SteeredAxle(Gear gear, Linkage linkage, Optional<Beam> beam, Corne
     /** The knuckle that a drag link drives, if one does. */
     public Optional<Side> dragLinkSide() {
         return linkage instanceof DragLink d && d.attachment() instanceof DragLink.Attachment.OnKnuckle k
-                ? Optional.of(k.side()) : Optional.empty();
+                ? Optional.of(k.side())
+                : Optional.empty();
     }
 
     public SteeredAxle withBeam(Beam b) {

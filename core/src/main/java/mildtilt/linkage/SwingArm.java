@@ -1,4 +1,5 @@
 package mildtilt.linkage;
+
 import mildtilt.geometry.Axis;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Placing;
@@ -21,7 +22,9 @@ public record SwingArm(Axis axis, Point end) {
 
     /** Whether it is all but the same as another. */
     boolean near(SwingArm other) {
-        return end.distanceTo(other.end) < 1e-9 && axis.origin().distanceTo(other.axis.origin()) < 1e-9 && axis.direction().dot(other.axis.direction().vector()) > 1 - 1e-12;
+        return end.distanceTo(other.end) < 1e-9
+                && axis.origin().distanceTo(other.axis.origin()) < 1e-9
+                && axis.direction().dot(other.axis.direction().vector()) > 1 - 1e-12;
     }
 
     public SwingArm moved(Vector by) {

@@ -1,4 +1,5 @@
 package mildtilt.linkage;
+
 import java.util.Optional;
 import mildtilt.geometry.ImpossibleGeometryException;
 
@@ -12,7 +13,10 @@ import mildtilt.geometry.ImpossibleGeometryException;
  * @param tyreOuter the same on the outside
  */
 public record WheelLimits(
-        Optional<Double> stopInner, Optional<Double> stopOuter, Optional<Double> tyreInner, Optional<Double> tyreOuter) {
+        Optional<Double> stopInner,
+        Optional<Double> stopOuter,
+        Optional<Double> tyreInner,
+        Optional<Double> tyreOuter) {
 
     public static final WheelLimits NONE =
             new WheelLimits(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
@@ -27,7 +31,8 @@ public record WheelLimits(
 
     private static void check(Optional<Double> deg) {
         if (deg.filter(d -> !(d > 0 && d < 90)).isPresent()) {
-            throw new ImpossibleGeometryException("A wheel's lock stop or tyre limit must be between 0 and 90 degrees.");
+            throw new ImpossibleGeometryException(
+                    "A wheel's lock stop or tyre limit must be between 0 and 90 degrees.");
         }
     }
 

@@ -5,5 +5,5 @@
  */
 @NullMarked
 package mildtilt.linkage;
-import org.jspecify.annotations.NullMarked;
 
+import org.jspecify.annotations.NullMarked;

@@ -1,4 +1,5 @@
 package mildtilt.obstacle;
+
 import java.util.Optional;
 import mildtilt.geometry.Side;
 

@@ -1,4 +1,5 @@
 package mildtilt.obstacle;
+
 import java.util.List;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
@@ -18,7 +19,8 @@ import mildtilt.withers.Withers;
  * @param kneesApart between the knees' middles, mm
  */
 @Withers
-public record Driver(Point hip, Point heel, double thigh, double shin, double kneesApart) implements DriverBuilder.With {
+public record Driver(Point hip, Point heel, double thigh, double shin, double kneesApart)
+        implements DriverBuilder.With {
 
     /** Of a leg about its bones at the knee, mm. */
     public static final double LEG_RADIUS = 62;
@@ -29,11 +31,13 @@ public record Driver(Point hip, Point heel, double thigh, double shin, double kn
     /** @throws ImpossibleGeometryException if a measure can't be, or the legs do not reach the floor */
     public Driver {
         if (!(thigh > 0 && shin > 0 && kneesApart >= 0)) {
-            throw new ImpossibleGeometryException("The driver's thigh and shin must be above 0, and the knees can't be less than 0 apart.");
+            throw new ImpossibleGeometryException(
+                    "The driver's thigh and shin must be above 0, and the knees can't be less than 0 apart.");
         }
         double reach = hip.distanceTo(heel);
         if (reach >= thigh + shin || reach <= Math.abs(thigh - shin)) {
-            throw new ImpossibleGeometryException("Thigh and shin do not go from the hip to the heel as given: mend a length, the seat or the heel.");
+            throw new ImpossibleGeometryException(
+                    "Thigh and shin do not go from the hip to the heel as given: mend a length, the seat or the heel.");
         }
     }
 
@@ -62,8 +66,10 @@ public record Driver(Point hip, Point heel, double thigh, double shin, double kn
         Vector feet = new Vector(0, side.sign() * Math.min(120, kneesApart / 2), 0);
         Point knee = knee(side);
         // Toward the foot a leg is slimmer.
-        return new Solid.Parts(List.of(Convex.bar(hip.plus(hips), knee, LEG_RADIUS),
-                Convex.bar(knee, knee.midwayTo(heel.plus(feet)), LEG_RADIUS), Convex.bar(knee.midwayTo(heel.plus(feet)), heel.plus(feet), LEG_RADIUS * 0.75)));
+        return new Solid.Parts(List.of(
+                Convex.bar(hip.plus(hips), knee, LEG_RADIUS),
+                Convex.bar(knee, knee.midwayTo(heel.plus(feet)), LEG_RADIUS),
+                Convex.bar(knee.midwayTo(heel.plus(feet)), heel.plus(feet), LEG_RADIUS * 0.75)));
     }
 
     public Driver withMeasures(double thighMm, double shinMm, double apart) {

@@ -1,4 +1,5 @@
 package mildtilt.obstacle;
+
 import java.util.Optional;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.id.Id;
@@ -18,7 +19,16 @@ import mildtilt.withers.Withers;
  */
 @Withers
 public record Obstacle(
-        Id id, String name, Shape shape, double gap, boolean hot, Carrier carrier, Sweep sweep, boolean takesBearings, Optional<May> said) implements ObstacleBuilder.With {
+        Id id,
+        String name,
+        Shape shape,
+        double gap,
+        boolean hot,
+        Carrier carrier,
+        Sweep sweep,
+        boolean takesBearings,
+        Optional<May> said)
+        implements ObstacleBuilder.With {
 
     /** What may be done to a thing that is in the way. */
     public enum May {
@@ -55,7 +65,16 @@ public record Obstacle(
 
     /** On the frame, still, with the usual gap; its id is given when it is put among others. */
     public static Obstacle fixed(String name, Shape shape) {
-        return new Obstacle(Id.Kind.OBSTACLE.first(), name, shape, USUAL_GAP, false, Carrier.FRAME, new Sweep.Still(), false, Optional.empty());
+        return new Obstacle(
+                Id.Kind.OBSTACLE.first(),
+                name,
+                shape,
+                USUAL_GAP,
+                false,
+                Carrier.FRAME,
+                new Sweep.Still(),
+                false,
+                Optional.empty());
     }
 
     /**
@@ -63,7 +82,8 @@ public record Obstacle(
      * on the axle, and anything long enough to be a spring, a slide bar or a rail of its own, is left alone; the rest may be moved.
      */
     public May may() {
-        return said.orElseGet(() -> takesBearings ? May.NOTCHED
+        return said.orElseGet(() -> takesBearings
+                ? May.NOTCHED
                 : carrier != Carrier.FRAME || shape instanceof Shape.Box b && b.isLong() ? May.NEITHER : May.MOVED);
     }
 
@@ -79,6 +99,7 @@ public record Obstacle(
 
     /** The other side's, to be put among others. */
     public Obstacle mirrored(String as) {
-        return new Obstacle(id, as, shape.mirrored(), gap, hot, carrier.mirrored(), sweep.mirrored(), takesBearings, said);
+        return new Obstacle(
+                id, as, shape.mirrored(), gap, hot, carrier.mirrored(), sweep.mirrored(), takesBearings, said);
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.obstacle;
+
 import java.util.Optional;
 import java.util.stream.Stream;
 import mildtilt.geometry.ImpossibleGeometryException;
@@ -19,16 +20,25 @@ import mildtilt.withers.Withers;
  */
 @Withers
 public record OwnParts(
-        Optional<Double> rim, Optional<Double> arm, Optional<Double> rod, Optional<Double> steeringArm, Optional<Double> gear,
-        double gap, double tyreGap, double driverGap) implements OwnPartsBuilder.With {
+        Optional<Double> rim,
+        Optional<Double> arm,
+        Optional<Double> rod,
+        Optional<Double> steeringArm,
+        Optional<Double> gear,
+        double gap,
+        double tyreGap,
+        double driverGap)
+        implements OwnPartsBuilder.With {
 
     /** With no size given. */
-    public static final OwnParts USUAL = new OwnParts(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), 6, 15, 25);
+    public static final OwnParts USUAL = new OwnParts(
+            Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), 6, 15, 25);
 
     /** Part of a tyre's diameter taken as its rim's where that is not known. */
     public static final double USUAL_RIM_PART = 0.6;
     /** No rim is a larger part of its tyre than this. */
     public static final double LARGEST_RIM_PART = 0.8;
+
     public static final double USUAL_ARM = 30;
     public static final double USUAL_ROD = 24;
     public static final double USUAL_STEERING_ARM = 26;
@@ -38,7 +48,9 @@ public record OwnParts(
 
     /** @throws ImpossibleGeometryException naming the size that can't be */
     public OwnParts {
-        if (Stream.of(rim, arm, rod, steeringArm, gear).flatMap(Optional::stream).anyMatch(d -> !(d > 0))) {
+        if (Stream.of(rim, arm, rod, steeringArm, gear)
+                .flatMap(Optional::stream)
+                .anyMatch(d -> !(d > 0))) {
             throw new ImpossibleGeometryException("The diameters of rim, arms, rods and gear must be above 0.");
         }
         if (!(gap >= 0 && tyreGap >= 0 && driverGap >= 0)) {
@@ -63,7 +75,8 @@ public record OwnParts(
     }
 
     public OwnParts withDiameters(double a, double r, double s, double g) {
-        return new OwnParts(rim, Optional.of(a), Optional.of(r), Optional.of(s), Optional.of(g), gap, tyreGap, driverGap);
+        return new OwnParts(
+                rim, Optional.of(a), Optional.of(r), Optional.of(s), Optional.of(g), gap, tyreGap, driverGap);
     }
 
     public OwnParts withGaps(double own, double tyre, double driver) {

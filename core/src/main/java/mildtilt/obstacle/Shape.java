@@ -1,4 +1,5 @@
 package mildtilt.obstacle;
+
 import java.util.ArrayList;
 import java.util.List;
 import mildtilt.geometry.ImpossibleGeometryException;
@@ -14,7 +15,6 @@ public sealed interface Shape {
 
     /** A box so many times as long as it is wide or high is a long one. */
     double LONG = 3;
-
 
     /** What the bench calls it. */
     String label();
@@ -92,7 +92,8 @@ public sealed interface Shape {
      * @param downDeg how far its length slopes below level going forward
      * @param rollDeg how far its left side is lifted
      */
-    record Box(Point centre, double length, double width, double height, double leftDeg, double downDeg, double rollDeg) implements Shape {
+    record Box(Point centre, double length, double width, double height, double leftDeg, double downDeg, double rollDeg)
+            implements Shape {
 
         public Box {
             above0(length, "A box's length");
@@ -126,7 +127,8 @@ public sealed interface Shape {
         @Override
         public Solid solid() {
             RigidMove m = place();
-            return Solid.of(Convex.box(centre, m.ex().times(length / 2), m.ey().times(width / 2), m.ez().times(height / 2)));
+            return Solid.of(
+                    Convex.box(centre, m.ex().times(length / 2), m.ey().times(width / 2), m.ez().times(height / 2)));
         }
 
         @Override
@@ -173,7 +175,8 @@ public sealed interface Shape {
                 Vector one = corners.get((i + 1) % n).minus(corners.get(i));
                 Vector next = corners.get((i + 2) % n).minus(corners.get((i + 1) % n));
                 if (one.cross(next).dot(square) < -1e-6 * one.norm() * next.norm()) {
-                    throw new ImpossibleGeometryException("The plate has a hollow side at corner " + ((i + 1) % n + 1) + ": give it as two plates.");
+                    throw new ImpossibleGeometryException(
+                            "The plate has a hollow side at corner " + ((i + 1) % n + 1) + ": give it as two plates.");
                 }
             }
         }
@@ -181,7 +184,9 @@ public sealed interface Shape {
         private static Vector square(List<Point> corners) {
             Vector sum = new Vector(0, 0, 0);
             for (int i = 1; i + 1 < corners.size(); i++) {
-                sum = sum.plus(corners.get(i).minus(corners.getFirst()).cross(corners.get(i + 1).minus(corners.getFirst())));
+                sum = sum.plus(corners.get(i)
+                        .minus(corners.getFirst())
+                        .cross(corners.get(i + 1).minus(corners.getFirst())));
             }
             if (!(sum.norm() > 1e-6)) {
                 throw new ImpossibleGeometryException("The plate's corners lie in one line, so it has no area.");
@@ -309,7 +314,8 @@ public sealed interface Shape {
      *
      * @param file name of the file it was read from
      */
-    record Scan(TriangleMesh mesh, String file, Point at, double leftDeg, double downDeg, double rollDeg) implements Shape {
+    record Scan(TriangleMesh mesh, String file, Point at, double leftDeg, double downDeg, double rollDeg)
+            implements Shape {
 
         public Scan {
             angle(leftDeg);

@@ -1,4 +1,5 @@
 package mildtilt.obstacle;
+
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -17,7 +18,8 @@ import mildtilt.withers.Withers;
  * @param meant pairs that are meant to touch, or that the user has left out; nothing is told of them
  */
 @Withers
-public record Surroundings(List<Obstacle> obstacles, Optional<Driver> driver, OwnParts own, List<Touching> meant) implements SurroundingsBuilder.With {
+public record Surroundings(List<Obstacle> obstacles, Optional<Driver> driver, OwnParts own, List<Touching> meant)
+        implements SurroundingsBuilder.With {
 
     public static final Surroundings NONE = new Surroundings(List.of(), Optional.empty(), OwnParts.USUAL, List.of());
 
@@ -41,9 +43,13 @@ public record Surroundings(List<Obstacle> obstacles, Optional<Driver> driver, Ow
     /** @throws ImpossibleGeometryException if two have one name, there are too many, or their scans hold too much */
     public Surroundings {
         obstacles = List.copyOf(obstacles);
-        meant = meant.stream().distinct().sorted(Comparator.comparing(Touching::first).thenComparing(Touching::second)).toList();
+        meant = meant.stream()
+                .distinct()
+                .sorted(Comparator.comparing(Touching::first).thenComparing(Touching::second))
+                .toList();
         if (obstacles.size() > MOST) {
-            throw new ImpossibleGeometryException("Up to " + MOST + " things can be in the way, not " + obstacles.size() + ".");
+            throw new ImpossibleGeometryException(
+                    "Up to " + MOST + " things can be in the way, not " + obstacles.size() + ".");
         }
         if (obstacles.stream().map(Obstacle::name).distinct().count() < obstacles.size()) {
             throw new ImpossibleGeometryException("Two things in the way have the same name; give each its own.");
@@ -57,7 +63,10 @@ public record Surroundings(List<Obstacle> obstacles, Optional<Driver> driver, Ow
     /** With another thing, under the next id, its name numbered where something bears it. */
     public Surroundings with(Obstacle added) {
         List<Obstacle> all = new ArrayList<>(obstacles);
-        all.add(added.withId(Id.Kind.OBSTACLE.next(Stream.concat(obstacles.stream().map(Obstacle::id), meant.stream().flatMap(t -> Stream.of(t.first, t.second))))).withName(free(added.name())));
+        all.add(added.withId(Id.Kind.OBSTACLE.next(Stream.concat(
+                        obstacles.stream().map(Obstacle::id),
+                        meant.stream().flatMap(t -> Stream.of(t.first, t.second)))))
+                .withName(free(added.name())));
         return new Surroundings(all, driver, own, meant);
     }
 
@@ -69,21 +78,30 @@ public record Surroundings(List<Obstacle> obstacles, Optional<Driver> driver, Ow
 
     /** @throws ImpossibleGeometryException if these hold more than can be gone through in a few seconds */
     public static void mustNotHoldTooMuch(List<Obstacle> obstacles) {
-        int pieces = obstacles.stream().mapToInt(o -> o.shape() instanceof Shape.Tube t ? (t.line().size() - 1) * (o.sweep() instanceof Sweep.Still ? 1 : PLACES_OF_A_SWEEP) : 0).sum();
+        int pieces = obstacles.stream()
+                .mapToInt(o -> o.shape() instanceof Shape.Tube t
+                        ? (t.line().size() - 1) * (o.sweep() instanceof Sweep.Still ? 1 : PLACES_OF_A_SWEEP)
+                        : 0)
+                .sum();
         if (pieces > MOST_PIECES) {
-            throw new ImpossibleGeometryException("The tubes in the way may have up to " + MOST_PIECES + " straight pieces together, those of one that moves counted "
-                    + PLACES_OF_A_SWEEP + " times; these have " + pieces + ". Give them fewer points.");
+            throw new ImpossibleGeometryException("The tubes in the way may have up to " + MOST_PIECES
+                    + " straight pieces together, those of one that moves counted " + PLACES_OF_A_SWEEP
+                    + " times; these have " + pieces + ". Give them fewer points.");
         }
-        long triangles = obstacles.stream().mapToLong(o -> o.shape() instanceof Shape.Scan s ? s.mesh().count() : 0).sum();
+        long triangles = obstacles.stream()
+                .mapToLong(o -> o.shape() instanceof Shape.Scan s ? s.mesh().count() : 0)
+                .sum();
         if (triangles > MOST_TRIANGLES) {
-            throw new ImpossibleGeometryException("The scans of a job may have up to " + MOST_TRIANGLES + " triangles together; these have " + triangles + ". Thin them out, or take one out.");
+            throw new ImpossibleGeometryException("The scans of a job may have up to " + MOST_TRIANGLES
+                    + " triangles together; these have " + triangles + ". Thin them out, or take one out.");
         }
     }
 
     public Surroundings without(int index) {
         List<Obstacle> all = new ArrayList<>(obstacles);
         Id gone = all.remove(index).id();
-        return new Surroundings(all, driver, own, meant.stream().filter(t -> !t.has(gone)).toList());
+        return new Surroundings(
+                all, driver, own, meant.stream().filter(t -> !t.has(gone)).toList());
     }
 
     /** With a pair told nothing about any more. */

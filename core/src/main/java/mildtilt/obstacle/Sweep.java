@@ -1,4 +1,5 @@
 package mildtilt.obstacle;
+
 import mildtilt.geometry.Axis;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.ImpossibleGeometryException;
@@ -23,7 +24,8 @@ public sealed interface Sweep {
         /** @throws ImpossibleGeometryException if it does not go through where it stands, or goes right round */
         public Turns {
             if (!(fromDeg <= 0 && toDeg >= 0 && toDeg - fromDeg <= 360)) {
-                throw new ImpossibleGeometryException("What turns by itself must turn from 0 or less to 0 or more, and not more than once round.");
+                throw new ImpossibleGeometryException(
+                        "What turns by itself must turn from 0 or less to 0 or more, and not more than once round.");
             }
         }
     }

@@ -7,5 +7,5 @@
  */
 @NullMarked
 package mildtilt.obstacle;
-import org.jspecify.annotations.NullMarked;
 
+import org.jspecify.annotations.NullMarked;

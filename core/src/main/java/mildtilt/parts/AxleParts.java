@@ -1,4 +1,5 @@
 package mildtilt.parts;
+
 import static mildtilt.describe.Ranges.ARM_SWEEP;
 import static mildtilt.describe.Ranges.CRANK;
 import static mildtilt.describe.Ranges.GEAR_RATIO;
@@ -62,63 +63,100 @@ public final class AxleParts {
     static Part<Axis> axis(String point, String pointHelp, String direction, String directionHelp, String label) {
         return Part.of(Axis.class)
                 .needs("origin", point, ANYWHERE, pointHelp)
-                .needs("direction", direction, new Heading(), directionHelp).label(label)
+                .needs("direction", direction, new Heading(), directionHelp)
+                .label(label)
                 .help("an axis");
     }
 
-    private static final Part<Axis> ARM_AXIS = axis("axis_point_mm", "a point on the arm's shaft", "axis", "along that shaft; a column arm's points up the shaft, toward the driver", "Shaft");
+    private static final Part<Axis> ARM_AXIS = axis(
+            "axis_point_mm",
+            "a point on the arm's shaft",
+            "axis",
+            "along that shaft; a column arm's points up the shaft, toward the driver",
+            "Shaft");
 
     public static final Part<RackAndPinion> RACK = Part.of(RackAndPinion.class)
             .needs("centre", "centre_mm", ANYWHERE, "midway between the inner tie-rod pivots, straight ahead")
-            .usual("axis", "axis", new Heading(), TO_THE_LEFT,
+            .usual(
+                    "axis",
+                    "axis",
+                    new Heading(),
+                    TO_THE_LEFT,
                     "along the rack, toward the left; 0, 1, 0 unless the rack is askew")
             .needs("pivotSpacing", "pivot_spacing_mm", new Size(RACK_SPACING), "between the inner tie-rod pivots")
-                    .label("Inner pivot spacing")
-            .needs("travelPerLeftTurn", "travel_per_left_turn_mm", new Size(PER_TURN),
+            .label("Inner pivot spacing")
+            .needs(
+                    "travelPerLeftTurn",
+                    "travel_per_left_turn_mm",
+                    new Size(PER_TURN),
                     "along the axis for one turn of the pinion to the left; above 0: the rack moves to the left, "
                             + "below 0: to the right, as a rack behind the axle must")
-                    .label("Travel per left turn")
-            .needs("travelEachWay", "travel_each_way_mm", new Size(GEAR_TRAVEL),
+            .label("Travel per left turn")
+            .needs(
+                    "travelEachWay",
+                    "travel_each_way_mm",
+                    new Size(GEAR_TRAVEL),
                     "from straight ahead to the end of the rack")
-                    .label("Travel each way")
+            .label("Travel each way")
             .help("a rack and pinion");
 
     public static final Part<SteeringBox> BOX = Part.of(SteeringBox.class)
             .inline("axis", ARM_AXIS)
             .needs("armEnd", "arm_end_mm", ANYWHERE, "centre of the joint at the arm's end, straight ahead")
-            .needs("sweepEachWayDeg", "sweep_each_way_deg", new Size(ARM_SWEEP),
+            .needs(
+                    "sweepEachWayDeg",
+                    "sweep_each_way_deg",
+                    new Size(ARM_SWEEP),
                     "swing of the arm from straight ahead to its end")
-                    .label("Swing each way")
-            .needs("ratio", "ratio", new Size(GEAR_RATIO),
+            .label("Swing each way")
+            .needs(
+                    "ratio",
+                    "ratio",
+                    new Size(GEAR_RATIO),
                     "turns of the input for one of the sector shaft; above 0: a left turn of the input swings the "
                             + "arm right-handed about the axis, below 0 the other way")
-                    .label("Ratio of the box")
+            .label("Ratio of the box")
             .help("a steering box with a pitman arm");
 
     public static final Part<WormAndRoller> WORM_AND_ROLLER = Part.of(WormAndRoller.class)
             .inline("axis", ARM_AXIS)
             .needs("armEnd", "arm_end_mm", ANYWHERE, "centre of the joint at the arm's end, straight ahead")
-            .needs("sweepEachWayDeg", "sweep_each_way_deg", new Size(ARM_SWEEP),
+            .needs(
+                    "sweepEachWayDeg",
+                    "sweep_each_way_deg",
+                    new Size(ARM_SWEEP),
                     "swing of the arm from straight ahead to its end")
-                    .label("Swing each way")
-            .needs("ratio", "ratio", new Size(GEAR_RATIO),
+            .label("Swing each way")
+            .needs(
+                    "ratio",
+                    "ratio",
+                    new Size(GEAR_RATIO),
                     "straight ahead, turns of the input for one of the sector shaft; above 0: a left turn of the "
                             + "input swings the arm right-handed about the axis, below 0 the other way")
-                    .label("Ratio, straight ahead")
-            .needs("ratioTurned", "ratio_turned", new Size(GEAR_RATIO),
+            .label("Ratio, straight ahead")
+            .needs(
+                    "ratioTurned",
+                    "ratio_turned",
+                    new Size(GEAR_RATIO),
                     "the same with the arm swung as far as said; beyond, it stays so")
-                    .label("Ratio, arm swung")
-            .needs("turnedDeg", "turned_deg", new Size(ARM_SWEEP),
+            .label("Ratio, arm swung")
+            .needs(
+                    "turnedDeg",
+                    "turned_deg",
+                    new Size(ARM_SWEEP),
                     "swing of the arm at which the other ratio was taken")
-                    .label("Swing at that ratio")
+            .label("Swing at that ratio")
             .help("a steering box whose ratio changes with the swing of its arm, such as a worm and roller");
 
     public static final Part<ColumnArm> COLUMN_ARM = Part.of(ColumnArm.class)
             .inline("axis", ARM_AXIS)
             .needs("armEnd", "arm_end_mm", ANYWHERE, "centre of the joint at the arm's end, straight ahead")
-            .needs("sweepEachWayDeg", "sweep_each_way_deg", new Size(ARM_SWEEP),
+            .needs(
+                    "sweepEachWayDeg",
+                    "sweep_each_way_deg",
+                    new Size(ARM_SWEEP),
                     "swing of the arm from straight ahead to its end")
-                    .label("Swing each way")
+            .label("Swing each way")
             .help("an arm on the column itself");
 
     public static final Form<Gear> GEAR = Form.Kinds.<Gear>of("kind", "what the column's last shaft turns")
@@ -128,26 +166,41 @@ public final class AxleParts {
             .or("column_arm", COLUMN_ARM);
 
     public static final Part<RodTube> ROD_TUBE = Part.of(RodTube.class)
-            .needs("outside", "outside_mm", new Size(ROD_DIAMETER), "outside diameter").label("Tube outside")
+            .needs("outside", "outside_mm", new Size(ROD_DIAMETER), "outside diameter")
+            .label("Tube outside")
             .needs("wall", "wall_mm", new Size(WALL), "wall thickness; half the diameter for a solid bar")
-                    .label("Tube wall")
-            .usual("crank", "crank_mm", new Size(CRANK), 0.0,
+            .label("Tube wall")
+            .usual(
+                    "crank",
+                    "crank_mm",
+                    new Size(CRANK),
+                    0.0,
                     "how far the rod's middle stands off the straight line between its ends; 0 for a straight rod")
-                    .label("Crank off its line")
-            .usual("yield", "yield_mpa", new Size(YIELD_STRENGTH), RodTube.USUAL_YIELD,
+            .label("Crank off its line")
+            .usual(
+                    "yield",
+                    "yield_mpa",
+                    new Size(YIELD_STRENGTH),
+                    RodTube.USUAL_YIELD,
                     "yield strength of the material")
-                    .label("Yield of the tube, MPa")
+            .label("Yield of the tube, MPa")
             .help("what the rod is made of, steel taken");
 
     public static final Part<RodEnds> ROD_ENDS = Part.of(RodEnds.class)
-            .may("outerBolt", "outer_bolt", new Heading(),
+            .may(
+                    "outerBolt",
+                    "outer_bolt",
+                    new Heading(),
                     "bolt or stud in what the rod drives (the steering arm), straight ahead")
-                    .label("Outer stud")
+            .label("Outer stud")
             .may("innerBolt", "inner_bolt", new Heading(), "bolt or stud in what drives the rod (the gear)")
-                    .label("Inner stud")
+            .label("Inner stud")
             .may("allowedDeg", "allowed_deg", new Size(STEER_ANGLE), "largest tilt from square to the bolt")
-                    .label("Tilt its ends allow")
-            .may("tube", "tube", new Group<>(ROD_TUBE),
+            .label("Tilt its ends allow")
+            .may(
+                    "tube",
+                    "tube",
+                    new Group<>(ROD_TUBE),
                     "what the rod is made of; without it no buckling can be worked out")
             .help("the ends of a rod");
 
@@ -157,28 +210,41 @@ public final class AxleParts {
             .help("an idler arm");
 
     private static final Form<Attachment> ATTACHMENT = Form.Either.<Attachment>of(
-            "A drag link needs either \"knuckle_side\" with \"knuckle_point_mm\", or \"tie_rod_fraction\", and not "
-                    + "both.", "where a drag link ends")
-            .or("knuckle_side",
+                    "A drag link needs either \"knuckle_side\" with \"knuckle_point_mm\", or \"tie_rod_fraction\", and not "
+                            + "both.",
+                    "where a drag link ends")
+            .or(
+                    "knuckle_side",
                     Part.of(Attachment.OnKnuckle.class)
                             .needs("side", "knuckle_side", new Choice<>(Side.class), "the knuckle it turns")
                             .needs("point", "knuckle_point_mm", ANYWHERE, "where it meets that knuckle")
                             .help("on a knuckle"))
-            .or("tie_rod_fraction",
+            .or(
+                    "tie_rod_fraction",
                     Part.of(Attachment.OnTieRod.class)
-                            .needs("fraction", "tie_rod_fraction", new Size(ROD_FRACTION),
+                            .needs(
+                                    "fraction",
+                                    "tie_rod_fraction",
+                                    new Size(ROD_FRACTION),
                                     "where it meets the tie rod, from its left end")
-                                    .label("Along the tie rod")
+                            .label("Along the tie rod")
                             .help("on the tie rod"));
 
     public static final Part<CentreLink> CENTRE_LINK = Part.of(CentreLink.class)
-            .needs("leftFraction", "left_fraction", new Size(LINK_FRACTION),
+            .needs(
+                    "leftFraction",
+                    "left_fraction",
+                    new Size(LINK_FRACTION),
                     "left tie rod's inner end, along the line between the arm ends, from the left arm: 0 at the "
                             + "arm's end, 0.5 in the middle")
-                    .label("Left tie rod, part of the link")
-            .usualOf("rightFraction", "right_fraction", new Size(LINK_FRACTION), f -> f.get("leftFraction"),
+            .label("Left tie rod, part of the link")
+            .usualOf(
+                    "rightFraction",
+                    "right_fraction",
+                    new Size(LINK_FRACTION),
+                    f -> f.get("leftFraction"),
                     "the same for the right, from the right arm; as the left if left out")
-                    .label("Right tie rod, part of the link")
+            .label("Right tie rod, part of the link")
             .may("ownIdler", "idler", new Group<>(IDLER), "leave out if it is the mirror image of the pitman arm")
             .help("a centre link between pitman arm and idler arm");
 
@@ -188,7 +254,8 @@ public final class AxleParts {
             .help("a drag link, and one tie rod from knuckle to knuckle");
 
     public static final Part<BellCrank> BELL_CRANK = Part.of(BellCrank.class)
-            .inline("pivot",
+            .inline(
+                    "pivot",
                     axis("pivot_point_mm", "a point on the pivot", "pivot_axis", "along the pivot, upward", "Pivot"))
             .needs("dragRodPoint", "drag_rod_point_mm", ANYWHERE, "where the drag rod meets the crank")
             .needs("leftTieRodPoint", "left_tie_rod_point_mm", ANYWHERE, "where the left tie rod meets it")
@@ -197,18 +264,22 @@ public final class AxleParts {
             .help("a bell crank with both tie rods");
 
     public static final Part<Shuttle> SHUTTLE = Part.of(Shuttle.class)
-            .usual("slide", "slide", new Heading(), TO_THE_LEFT, "along the bar, toward the left").label("Bar")
+            .usual("slide", "slide", new Heading(), TO_THE_LEFT, "along the bar, toward the left")
+            .label("Bar")
             .needs("linkPoint", "link_point_mm", ANYWHERE, "where the short link meets the shuttle")
             .needs("leftInner", "left_inner_mm", ANYWHERE, "where the left tie rod meets it")
             .may("ownRightInner", "right_inner_mm", ANYWHERE, "leave out if it is the mirror image")
-            .may("travelEachWay", "travel_each_way_mm", new Size(GEAR_TRAVEL),
+            .may(
+                    "travelEachWay",
+                    "travel_each_way_mm",
+                    new Size(GEAR_TRAVEL),
                     "from straight ahead to the bar's mounts")
-                    .label("Travel each way")
+            .label("Travel each way")
             .usual("linkEnds", "link_ends", new Group<>(ROD_ENDS), RodEnds.UNKNOWN, "of the short link")
             .help("a shuttle on a bar, pushed by a short link");
 
-    public static final Form<Linkage> LINKAGE = Form.Kinds.<Linkage>of("kind",
-            "what carries the gear's movement to the steering arms")
+    public static final Form<Linkage> LINKAGE = Form.Kinds.<Linkage>of(
+                    "kind", "what carries the gear's movement to the steering arms")
             .or("rack_tie_rods", Part.of(RackTieRods.class).help("tie rods on the rack"))
             .or("centre_link", CENTRE_LINK)
             .or("drag_link", DRAG_LINK)
@@ -221,19 +292,31 @@ public final class AxleParts {
             .help("a track bar");
 
     public static final Form<Beam> BEAM = Form.Kinds.<Beam>of("kind", "the axle beam that carries both kingpins")
-            .or("sprung",
+            .or(
+                    "sprung",
                     Part.of(Beam.Sprung.class)
-                            .may("trackBar", "track_bar", new Group<>(TRACK_BAR),
+                            .may(
+                                    "trackBar",
+                                    "track_bar",
+                                    new Group<>(TRACK_BAR),
                                     "leave out where the springs alone hold it sideways")
                             .help("on springs"))
-            .or("centre_pin",
+            .or(
+                    "centre_pin",
                     Part.of(Beam.CentrePin.class)
-                            .inline("pin",
-                                    axis("pin_point_mm", "a point on the pin", "pin_axis", "along the pin, fore and aft", "Pin"))
+                            .inline(
+                                    "pin",
+                                    axis(
+                                            "pin_point_mm",
+                                            "a point on the pin",
+                                            "pin_axis",
+                                            "along the pin, fore and aft",
+                                            "Pin"))
                             .help("rolls about a pin"));
 
     private static final Form<Suspension> SUSPENSION = Form.Kinds.<Suspension>of("kind", "what holds the knuckle")
-            .or("double_wishbone",
+            .or(
+                    "double_wishbone",
                     Part.of(DoubleWishbone.class)
                             .needs("lowerInnerFront", "lower_inner_front_mm", ANYWHERE, "lower arm, front pivot")
                             .needs("lowerInnerRear", "lower_inner_rear_mm", ANYWHERE, "lower arm, rear pivot")
@@ -242,55 +325,83 @@ public final class AxleParts {
                             .needs("upperInnerRear", "upper_inner_rear_mm", ANYWHERE, "upper arm, rear pivot")
                             .needs("upperBallJoint", "upper_ball_joint_mm", ANYWHERE, "upper ball joint")
                             .help("two arms"))
-            .or("strut",
+            .or(
+                    "strut",
                     Part.of(Strut.class)
                             .needs("lowerInnerFront", "lower_inner_front_mm", ANYWHERE, "lower arm, front pivot")
                             .needs("lowerInnerRear", "lower_inner_rear_mm", ANYWHERE, "lower arm, rear pivot")
                             .needs("lowerBallJoint", "lower_ball_joint_mm", ANYWHERE, "lower ball joint")
                             .needs("topMount", "top_mount_mm", ANYWHERE, "top mount, fixed to the body")
-                            .needs("axisLowerPoint", "strut_lower_point_mm", ANYWHERE,
+                            .needs(
+                                    "axisLowerPoint",
+                                    "strut_lower_point_mm",
+                                    ANYWHERE,
                                     "second point on the strut's axis, fixed to the knuckle")
                             .help("a strut"))
-            .or("kingpin",
+            .or(
+                    "kingpin",
                     Part.of(Kingpin.class)
                             .needs("lower", "lower_point_mm", ANYWHERE, "a point on the kingpin's axis")
                             .needs("upper", "upper_point_mm", ANYWHERE, "a point on it further up")
                             .help("a kingpin"));
 
     private static final Part<Knuckle> KNUCKLE = Part.of(Knuckle.class)
-            .needs("wheelCentre", "wheel_centre_mm", new Place(WHEEL_HEIGHT),
+            .needs(
+                    "wheelCentre",
+                    "wheel_centre_mm",
+                    new Place(WHEEL_HEIGHT),
                     "centre of the wheel; its height is the tyre's loaded radius")
-            .needs("spinAxisPoint", "spin_axis_point_mm", ANYWHERE,
+            .needs(
+                    "spinAxisPoint",
+                    "spin_axis_point_mm",
+                    ANYWHERE,
                     "second point on the spin axis, outboard; carries static toe and camber")
             .needs("tieRodPoint", "tie_rod_point_mm", ANYWHERE, "where the tie rod meets the steering arm")
             .help("a knuckle");
 
     public static final Part<WheelLimits> LIMITS = Part.of(WheelLimits.class)
-            .may("stopInner", "stop_inner_deg", new Size(STEER_ANGLE),
+            .may(
+                    "stopInner",
+                    "stop_inner_deg",
+                    new Size(STEER_ANGLE),
                     "knuckle's own lock stop, this wheel on the inside of the turn")
-                    .label("Lock stop, wheel inside")
+            .label("Lock stop, wheel inside")
             .may("stopOuter", "stop_outer_deg", new Size(STEER_ANGLE), "the same on the outside")
-                    .label("Lock stop, wheel outside")
-            .may("tyreInner", "tyre_inner_deg", new Size(STEER_ANGLE),
+            .label("Lock stop, wheel outside")
+            .may(
+                    "tyreInner",
+                    "tyre_inner_deg",
+                    new Size(STEER_ANGLE),
                     "where the tyre touches, this wheel on the inside, found by turning it by hand")
-                    .label("Tyre touches, wheel inside")
+            .label("Tyre touches, wheel inside")
             .may("tyreOuter", "tyre_outer_deg", new Size(STEER_ANGLE), "the same on the outside")
-                    .label("Tyre touches, wheel outside")
+            .label("Tyre touches, wheel outside")
             .help("what ends this wheel's turn besides the linkage");
 
     private static final Part<Corner> CORNER = Part.of(Corner.class)
             .needs("suspension", "suspension", new Group<>(SUSPENSION), "what holds the knuckle")
             .needs("knuckle", "knuckle", new Group<>(KNUCKLE), "what the wheel turns on")
             .usual("rodEnds", "rod_ends", new Group<>(ROD_ENDS), RodEnds.UNKNOWN, "of the tie rod that ends here")
-            .omits("limits", "limits", new Group<>(LIMITS), WheelLimits.NONE,
+            .omits(
+                    "limits",
+                    "limits",
+                    new Group<>(LIMITS),
+                    WheelLimits.NONE,
                     "what ends this wheel's turn besides the linkage")
             .help("one side");
 
     public static final Part<SteeredAxle> AXLE = Part.of(SteeredAxle.class)
             .needs("gear", "gear", new Group<>(GEAR), "what the column's last shaft turns")
-            .usual("linkage", "linkage", new Group<>(LINKAGE), new RackTieRods(),
+            .usual(
+                    "linkage",
+                    "linkage",
+                    new Group<>(LINKAGE),
+                    new RackTieRods(),
                     "what carries the gear's movement to the steering arms; rack and tie rods if left out")
-            .may("beam", "beam", new Group<>(BEAM),
+            .may(
+                    "beam",
+                    "beam",
+                    new Group<>(BEAM),
                     "leave out for wheels on arms of their own, and for kingpins fixed to the frame")
             .needs("left", "left", new Group<>(CORNER), "the left corner")
             .may("ownRight", "right", new Group<>(CORNER), "leave out if it is the mirror image of the left")

@@ -1,4 +1,5 @@
 package mildtilt.parts;
+
 import java.util.List;
 import mildtilt.catalogue.Catalogue;
 import mildtilt.describe.Kind;

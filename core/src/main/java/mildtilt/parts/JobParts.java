@@ -1,8 +1,8 @@
 package mildtilt.parts;
+
 import java.util.List;
 import mildtilt.build.Making;
 import mildtilt.describe.Field.Presence;
-import mildtilt.describe.Kind;
 import mildtilt.describe.Kind.Group;
 import mildtilt.describe.Kind.Many;
 import mildtilt.describe.Kind.Moment;
@@ -50,18 +50,39 @@ public final class JobParts {
             .needs("title", "title", Text.NAME, "short name of the job")
             .usual("about", "about", new Text(0, 20000), "", "free text")
             .inline("plan", PlanParts.PLAN)
-            .usual("rules", "rules", new Group<>(RuleParts.RULES), ShippedRules.CAUTIOUS_ROAD.rules(),
+            .usual(
+                    "rules",
+                    "rules",
+                    new Group<>(RuleParts.RULES),
+                    ShippedRules.CAUTIOUS_ROAD.rules(),
                     "the limits it is judged by; the cautious set that ships if left out")
-            .omits("surroundings", "surroundings", new Group<>(ObstacleParts.SURROUNDINGS), Surroundings.NONE,
+            .omits(
+                    "surroundings",
+                    "surroundings",
+                    new Group<>(ObstacleParts.SURROUNDINGS),
+                    Surroundings.NONE,
                     "what is in the way of the steering")
             .omits("survey", "survey", new Group<>(SurveyParts.SURVEY), Survey.NONE, "what was measured on the vehicle")
             .omits("making", "making", new Group<>(MakingParts.MAKING), Making.NONE, "how it is made")
-            .omits("log", "log", new Group<>(LogParts.LOG), TrialLog.NONE,
+            .omits(
+                    "log",
+                    "log",
+                    new Group<>(LogParts.LOG),
+                    TrialLog.NONE,
                     "what was read on the vehicles built to the plan")
-            .omits("changes", "changes", new Many<>(new Group<>(CHANGE), 0, Change.MOST), List.of(),
+            .omits(
+                    "changes",
+                    "changes",
+                    new Many<>(new Group<>(CHANGE), 0, Change.MOST),
+                    List.of(),
                     "what was done to the plan so far")
-            .adapted("variants", "variants", new Many<>(new Group<>(VARIANT), 0, 200),
-                    new Presence.Usual<>(_ -> List.of(), false), j -> j.variants().all(), (_, all) -> new Variants(all),
+            .adapted(
+                    "variants",
+                    "variants",
+                    new Many<>(new Group<>(VARIANT), 0, 200),
+                    new Presence.Usual<>(_ -> List.of(), false),
+                    j -> j.variants().all(),
+                    (_, all) -> new Variants(all),
                     "other ways to build the same vehicle, kept beside the plan")
             .checked(SteeringTrain::new)
             .help("a job");

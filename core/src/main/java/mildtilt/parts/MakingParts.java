@@ -1,4 +1,5 @@
 package mildtilt.parts;
+
 import static mildtilt.describe.Ranges.ALONG_A_SHAFT;
 import static mildtilt.describe.Ranges.ANGLE;
 import static mildtilt.describe.Ranges.BAR_LENGTH;
@@ -72,55 +73,81 @@ public final class MakingParts {
     private MakingParts() {}
 
     private static final Part<Section.Tube> TUBE = Part.of(Section.Tube.class)
-            .needs("outside", "outside_mm", METAL, "of a tube").label("Outside")
-            .needs("wall", "wall_mm", new Size(WALL), "of a tube").label("Wall")
+            .needs("outside", "outside_mm", METAL, "of a tube")
+            .label("Outside")
+            .needs("wall", "wall_mm", new Size(WALL), "of a tube")
+            .label("Wall")
             .help("a tube");
 
     private static final Form<Section> SECTION = Form.Either.<Section>of(
-            "A section is a bar by its \"diameter_mm\", or a tube by its \"outside_mm\" and \"wall_mm\".",
-            "what a piece is sawn from")
-            .or("diameter_mm",
+                    "A section is a bar by its \"diameter_mm\", or a tube by its \"outside_mm\" and \"wall_mm\".",
+                    "what a piece is sawn from")
+            .or(
+                    "diameter_mm",
                     Part.of(Section.Bar.class)
-                            .needs("diameter", "diameter_mm", METAL, "of a solid bar").label("Diameter")
+                            .needs("diameter", "diameter_mm", METAL, "of a solid bar")
+                            .label("Diameter")
                             .help("a solid bar"))
             .or("outside_mm", TUBE);
 
     private static final Part<Workshop.StockBar> STOCK = Part.of(Workshop.StockBar.class)
             .needs("section", "section", new Group<>(SECTION), "what it is")
             .usual("metal", "metal", new Choice<>(Metal.class), Metal.STEEL, "what it is made of")
-            .needs("length", "length_mm", new Size(BAR_LENGTH), "of one").label("Length")
-            .usual("count", "count", new Whole(1, 200), 1, "of that length").label("Count")
+            .needs("length", "length_mm", new Size(BAR_LENGTH), "of one")
+            .label("Length")
+            .usual("count", "count", new Whole(1, 200), 1, "of that length")
+            .label("Count")
             .help("bars of one length");
 
     public static final Part<Workshop> WORKSHOP = Part.of(Workshop.class)
-            .usual("sets", "sets", new Whole(1, 100), Workshop.USUAL.sets(), "vehicles made").label("Sets")
-            .usual("kerf", "kerf_mm", new Size(KERF), Workshop.USUAL.kerf(), "of the saw").label("Saw kerf")
+            .usual("sets", "sets", new Whole(1, 100), Workshop.USUAL.sets(), "vehicles made")
+            .label("Sets")
+            .usual("kerf", "kerf_mm", new Size(KERF), Workshop.USUAL.kerf(), "of the saw")
+            .label("Saw kerf")
             .usual("facing", "facing_mm", new Size(FACING), Workshop.USUAL.facing(), "left on a sawn end")
-                    .label("Left for facing")
+            .label("Left for facing")
             .usual("rootGap", "root_gap_mm", new Size(ROOT_GAP), Workshop.USUAL.rootGap(), "between butted ends")
-                    .label("Root gap")
+            .label("Root gap")
             .usual("usualBar", "usual_bar_mm", new Size(BAR_LENGTH), Workshop.USUAL.usualBar(), "length of a new bar")
-                    .label("New bar")
-            .usual("engagementTimes", "engagement_times", new Size(THREAD_ENGAGEMENT), Workshop.USUAL.engagementTimes(),
+            .label("New bar")
+            .usual(
+                    "engagementTimes",
+                    "engagement_times",
+                    new Size(THREAD_ENGAGEMENT),
+                    Workshop.USUAL.engagementTimes(),
                     "least thread engagement in diameters")
-            .usual("paper", "paper", new Choice<>(Workshop.Paper.class), Workshop.USUAL.paper(),
+            .usual(
+                    "paper",
+                    "paper",
+                    new Choice<>(Workshop.Paper.class),
+                    Workshop.USUAL.paper(),
                     "templates are printed on")
             .may("tubeWall", "tube_wall_mm", new Size(WALL), "of a column tube that is made; it is bought if left out")
-                    .label("Wall of the column tube")
+            .label("Wall of the column tube")
             .usual("stock", "stock", new Many<>(new Group<>(STOCK), 0, 500), List.of(), "bars and offcuts on hand")
             .help("the workshop");
 
     private static Part<ScrewThread> thread(boolean ofPart) {
         Part.Builder<ScrewThread> b = Part.of(ScrewThread.class);
-        b = ofPart ? b
-                .usual("major", "thread_mm", new Size(THREAD_DIAMETER), 10.0, "of its shank").label("Thread")
-                .usualOf("pitch", "pitch_mm", new Size(THREAD_PITCH), f -> coarse(f.get("major")),
-                        "of that thread; the coarse metric one if left out")
-                        .label("Pitch") : b
-                .needs("major", "thread_mm", new Size(THREAD_DIAMETER), "major diameter").label("Thread")
-                .needs("pitch", "pitch_mm", new Size(THREAD_PITCH), "from thread to thread").label("Pitch");
-        return b
-                .usual("hand", "hand", new Choice<>(ScrewThread.Hand.class), ScrewThread.Hand.RIGHT,
+        b = ofPart
+                ? b.usual("major", "thread_mm", new Size(THREAD_DIAMETER), 10.0, "of its shank")
+                        .label("Thread")
+                        .usualOf(
+                                "pitch",
+                                "pitch_mm",
+                                new Size(THREAD_PITCH),
+                                f -> coarse(f.get("major")),
+                                "of that thread; the coarse metric one if left out")
+                        .label("Pitch")
+                : b.needs("major", "thread_mm", new Size(THREAD_DIAMETER), "major diameter")
+                        .label("Thread")
+                        .needs("pitch", "pitch_mm", new Size(THREAD_PITCH), "from thread to thread")
+                        .label("Pitch");
+        return b.usual(
+                        "hand",
+                        "hand",
+                        new Choice<>(ScrewThread.Hand.class),
+                        ScrewThread.Hand.RIGHT,
                         "which way it is turned to go in")
                 .help("a 60 degree screw thread");
     }
@@ -133,64 +160,95 @@ public final class MakingParts {
     }
 
     private static final Form<Stud> STUD = Form.Either.<Stud>of(
-            "A stud is a \"bore_mm\" for a bolt, a \"taper\", or \"on_gear\", and only one of them.",
-            "what holds a rod end")
-            .under("taper",
+                    "A stud is a \"bore_mm\" for a bolt, a \"taper\", or \"on_gear\", and only one of them.",
+                    "what holds a rod end")
+            .under(
+                    "taper",
                     Part.of(Stud.Taper.class)
-                            .needs("large", "large_mm", BORED, "diameter at the ball").label("Taper, large end")
-                            .needs("small", "small_mm", BORED, "diameter at the thread").label("Taper, small end")
-                            .needs("length", "length_mm", BORED, "between them").label("Taper's length")
+                            .needs("large", "large_mm", BORED, "diameter at the ball")
+                            .label("Taper, large end")
+                            .needs("small", "small_mm", BORED, "diameter at the thread")
+                            .label("Taper, small end")
+                            .needs("length", "length_mm", BORED, "between them")
+                            .label("Taper's length")
                             .help("of its stud, in place of a bore"))
-            .or("on_gear",
+            .or(
+                    "on_gear",
                     Part.of(Stud.OnGear.class).constant("on_gear", true).help("comes with the gear and stays on it"))
-            .otherwise(
-                    Part.of(Stud.Bolt.class)
-                            .usual("diameter", "bore_mm", BORED, 10.0, "of its ball, for a bolt").label("Bore")
-                            .help("a bolt"));
+            .otherwise(Part.of(Stud.Bolt.class)
+                    .usual("diameter", "bore_mm", BORED, 10.0, "of its ball, for a bolt")
+                    .label("Bore")
+                    .help("a bolt"));
 
     public static final Part<EndPart> END_PART = Part.of(EndPart.class)
             .needs("name", "name", Text.NAME, "of the end")
             .inline("stud", STUD)
             .inline("thread", thread(true))
-            .usualOf("toThread", "to_thread_mm", LENGTH, f -> 1.6 * f.<ScrewThread>get("thread").major(),
+            .usualOf(
+                    "toThread",
+                    "to_thread_mm",
+                    LENGTH,
+                    f -> 1.6 * f.<ScrewThread>get("thread").major(),
                     "from the ball's centre to where the thread begins")
-                    .label("Ball to thread")
-            .usualOf("threadLength", "thread_length_mm", LENGTH, f -> 2 * f.<ScrewThread>get("thread").major(),
+            .label("Ball to thread")
+            .usualOf(
+                    "threadLength",
+                    "thread_length_mm",
+                    LENGTH,
+                    f -> 2 * f.<ScrewThread>get("thread").major(),
                     "of the shank's thread")
-                    .label("Thread's length")
-            .usual("tiltDeg", "tilt_deg", new Size(STEER_ANGLE), 12.0, "its ball allows").label("Tilt allowed")
+            .label("Thread's length")
+            .usual("tiltDeg", "tilt_deg", new Size(STEER_ANGLE), 12.0, "its ball allows")
+            .label("Tilt allowed")
             .help("a rod end or tie-rod end");
 
     private static final Form<Hole> HOLE_IN_ARM = Form.Either.<Hole>of(
-            "A hole is plain, by its \"diameter_mm\", or tapered, by \"large_mm\" and \"small_mm\".",
-            "the hole in the arm, as measured")
-            .or("diameter_mm",
+                    "A hole is plain, by its \"diameter_mm\", or tapered, by \"large_mm\" and \"small_mm\".",
+                    "the hole in the arm, as measured")
+            .or(
+                    "diameter_mm",
                     Part.of(Hole.Plain.class)
-                            .needs("diameter", "diameter_mm", BORED, "of a plain hole").label("Hole")
-                            .needs("thickness", "thickness_mm", BORED, "of the arm").label("Arm's thickness")
+                            .needs("diameter", "diameter_mm", BORED, "of a plain hole")
+                            .label("Hole")
+                            .needs("thickness", "thickness_mm", BORED, "of the arm")
+                            .label("Arm's thickness")
                             .help("plain"))
-            .or("large_mm",
+            .or(
+                    "large_mm",
                     Part.of(Hole.Tapered.class)
-                            .needs("large", "large_mm", BORED, "at the ball's face").label("Hole, large end")
-                            .needs("small", "small_mm", BORED, "at the nut's face").label("Hole, small end")
-                            .needs("thickness", "thickness_mm", BORED, "of the arm").label("Arm's thickness")
+                            .needs("large", "large_mm", BORED, "at the ball's face")
+                            .label("Hole, large end")
+                            .needs("small", "small_mm", BORED, "at the nut's face")
+                            .label("Hole, small end")
+                            .needs("thickness", "thickness_mm", BORED, "of the arm")
+                            .label("Arm's thickness")
                             .help("tapered"));
 
     private static final Part<RodMakeUp.End> ROD_END = Part.of(RodMakeUp.End.class)
             .needs("part", "part", new Group<>(END_PART), "what it is")
-            .needs("jamNut", "jam_nut_mm", new Size(NUT), "its thickness; 0 for none").label("Jam nut")
+            .needs("jamNut", "jam_nut_mm", new Size(NUT), "its thickness; 0 for none")
+            .label("Jam nut")
             .may("hole", "hole", new Group<>(HOLE_IN_ARM), "the hole in the arm, as measured")
             .usual("doubleShear", "double_shear", new Flag(), false, "whether the bolt is held on both sides")
             .help("an end of a rod");
 
     private static final Part<RodMakeUp.Body> BODY = Part.of(RodMakeUp.Body.class)
             .needs("kind", "kind", new Choice<>(RodMakeUp.BodyKind.class), "how it takes the shanks")
-            .needs("threaded", "threaded_mm", LENGTH, "depth of thread at either end").label("Threaded")
-            .needs("drilled", "drilled_mm", LENGTH, "depth of the hole at either end").label("Drilled")
-            .may("length", "length_mm", LENGTH, "of a body that is there already").label("Length")
-            .may("outerTap", "outer_tap", new Group<>(THREAD),
+            .needs("threaded", "threaded_mm", LENGTH, "depth of thread at either end")
+            .label("Threaded")
+            .needs("drilled", "drilled_mm", LENGTH, "depth of the hole at either end")
+            .label("Drilled")
+            .may("length", "length_mm", LENGTH, "of a body that is there already")
+            .label("Length")
+            .may(
+                    "outerTap",
+                    "outer_tap",
+                    new Group<>(THREAD),
                     "the thread at the outer end, if other than the end's own")
-            .may("innerTap", "inner_tap", new Group<>(THREAD),
+            .may(
+                    "innerTap",
+                    "inner_tap",
+                    new Group<>(THREAD),
                     "the thread at the inner end, if other than the end's own")
             .help("a rod's body");
 
@@ -204,75 +262,104 @@ public final class MakingParts {
             .needs("id", "id", Reference.to(Id.Kind.JOIN), "its own")
             .needs("shaft", "shaft", Reference.to(Id.Kind.SHAFT), "the shaft that is joined")
             .needs("along", "along_mm", new Size(ALONG_A_SHAFT), "from its wheel-end centre")
-                    .label("Along, from its wheel-end centre")
+            .label("Along, from its wheel-end centre")
             .needs("school", "school", new Choice<>(ShaftJoin.School.class), "how")
             .help("where a shaft is made of two");
 
     private static <P extends Record & Piece> Part.Builder<P> piece(Class<P> type) {
         return Part.of(type)
                 .needs("id", "id", Reference.to(Id.Kind.PIECE), "its own")
-                .needs("name", "name", Text.NAME, "its own").label("Name");
+                .needs("name", "name", Text.NAME, "its own")
+                .label("Name");
     }
 
     private static final Part<Piece.Meeting> MEETING = Part.of(Piece.Meeting.class)
             .usual("into", "into_mm", new Size(INTO_ANOTHER), 0.0, "diameter of what it meets; 0 for a flat")
-                    .label("meets Ø (0 flat)")
-            .usual("angleDeg", "angle_deg", new Size(COPE_ANGLE), 90.0, "between the axes").label("at")
-            .usual("offset", "offset_mm", new Size(COORDINATE), 0.0, "of the axes").label("off its middle")
-            .usual("turnDeg", "turn_deg", new Size(ANGLE), 0.0, "of this end about the tube").label("turned")
+            .label("meets Ø (0 flat)")
+            .usual("angleDeg", "angle_deg", new Size(COPE_ANGLE), 90.0, "between the axes")
+            .label("at")
+            .usual("offset", "offset_mm", new Size(COORDINATE), 0.0, "of the axes")
+            .label("off its middle")
+            .usual("turnDeg", "turn_deg", new Size(ANGLE), 0.0, "of this end about the tube")
+            .label("turned")
             .help("how an end meets what it stands on");
 
     public static final Form<Piece> PIECE = Form.Kinds.<Piece>of("kind", "a piece made besides shafts and rods")
-            .or("length",
+            .or(
+                    "length",
                     piece(Piece.Length.class)
                             .needs("section", "section", new Group<>(SECTION), "what it is sawn from")
                             .usual("metal", "metal", new Choice<>(Metal.class), Metal.STEEL, "what it is made of")
-                                    .label("Metal")
-                            .needs("length", "length_mm", LENGTH, "finished").label("Length")
-                            .usual("left", "left", COUNT, 1, "how many for the left, or for the vehicle").label("Left")
-                            .usual("right", "right", COUNT, 0, "how many for the right").label("Right")
+                            .label("Metal")
+                            .needs("length", "length_mm", LENGTH, "finished")
+                            .label("Length")
+                            .usual("left", "left", COUNT, 1, "how many for the left, or for the vehicle")
+                            .label("Left")
+                            .usual("right", "right", COUNT, 0, "how many for the right")
+                            .label("Right")
                             .help("a length of bar or tube"))
-            .or("arm_plate",
+            .or(
+                    "arm_plate",
                     piece(Piece.ArmPlate.class)
-                            .needs("of", "arm", new Choice<>(Piece.ArmOf.class), "whose length it has").label("Arm")
-                            .needs("thickness", "thickness_mm", METAL, "of the plate").label("Plate")
-                            .needs("rootHole", "root_hole_mm", METAL, "at the axis").label("Hole at its root")
-                            .needs("endHole", "end_hole_mm", METAL, "at the joint").label("Hole at its end")
-                            .needs("margin", "margin_mm", METAL, "of metal round the holes").label("Metal round them")
+                            .needs("of", "arm", new Choice<>(Piece.ArmOf.class), "whose length it has")
+                            .label("Arm")
+                            .needs("thickness", "thickness_mm", METAL, "of the plate")
+                            .label("Plate")
+                            .needs("rootHole", "root_hole_mm", METAL, "at the axis")
+                            .label("Hole at its root")
+                            .needs("endHole", "end_hole_mm", METAL, "at the joint")
+                            .label("Hole at its end")
+                            .needs("margin", "margin_mm", METAL, "of metal round the holes")
+                            .label("Metal round them")
                             .help("an arm of plate"))
-            .or("bearing_bracket",
+            .or(
+                    "bearing_bracket",
                     piece(Piece.BearingBracket.class)
                             .needs("bearing", "bearing", Reference.to(Id.Kind.BEARING), "the bearing it carries")
-                                    .label("Bearing")
+                            .label("Bearing")
                             .needs("foot", "foot", Reference.to(Id.Kind.OBSTACLE), "what it stands on")
-                                    .label("Stands on")
-                            .needs("thickness", "thickness_mm", METAL, "of the plate").label("Plate")
-                            .needs("footWidth", "foot_width_mm", METAL, "of its foot").label("Foot's width")
-                            .needs("hole", "hole_mm", METAL, "in its middle").label("Hole")
-                            .usual("bolts", "bolts", new Whole(0, 12), 0, "round the hole").label("Bolts")
+                            .label("Stands on")
+                            .needs("thickness", "thickness_mm", METAL, "of the plate")
+                            .label("Plate")
+                            .needs("footWidth", "foot_width_mm", METAL, "of its foot")
+                            .label("Foot's width")
+                            .needs("hole", "hole_mm", METAL, "in its middle")
+                            .label("Hole")
+                            .usual("bolts", "bolts", new Whole(0, 12), 0, "round the hole")
+                            .label("Bolts")
                             .usual("boltCircle", "bolt_circle_mm", new Size(BOLT_CIRCLE), 0.0, "diameter")
-                                    .label("Bolt circle")
+                            .label("Bolt circle")
                             .usual("boltHole", "bolt_hole_mm", new Size(BOLT_CIRCLE), 0.0, "diameter")
-                                    .label("Bolt holes")
-                            .needs("margin", "margin_mm", METAL, "of metal round the holes").label("Metal round them")
+                            .label("Bolt holes")
+                            .needs("margin", "margin_mm", METAL, "of metal round the holes")
+                            .label("Metal round them")
                             .help("a bracket for a bearing"))
-            .or("coped_tube",
+            .or(
+                    "coped_tube",
                     piece(Piece.CopedTube.class)
                             .needs("section", "section", new Group<>(TUBE), "of the tube")
                             .usual("metal", "metal", new Choice<>(Metal.class), Metal.STEEL, "what it is made of")
-                                    .label("Metal")
-                            .needs("length", "length_mm", LENGTH, "between the axes it meets").label("Axis to axis")
+                            .label("Metal")
+                            .needs("length", "length_mm", LENGTH, "between the axes it meets")
+                            .label("Axis to axis")
                             .needs("from", "from", new Group<>(MEETING), "its first end")
                             .needs("to", "to", new Group<>(MEETING), "its other end")
-                            .usual("left", "left", COUNT, 1, "how many for the left, or for the vehicle").label("Left")
-                            .usual("right", "right", COUNT, 0, "how many for the right").label("Right")
+                            .usual("left", "left", COUNT, 1, "how many for the left, or for the vehicle")
+                            .label("Left")
+                            .usual("right", "right", COUNT, 0, "how many for the right")
+                            .label("Right")
                             .help("a stay of tube with copes"))
-            .or("centring_jig",
+            .or(
+                    "centring_jig",
                     piece(Piece.CentringJig.class)
-                            .needs("one", "one_mm", METAL, "first shaft").label("One shaft")
-                            .needs("other", "other_mm", METAL, "second shaft").label("Other shaft")
-                            .needs("length", "length_mm", LENGTH, "in all").label("Length")
-                            .needs("wall", "wall_mm", new Size(WALL), "over the larger shaft").label("Wall")
+                            .needs("one", "one_mm", METAL, "first shaft")
+                            .label("One shaft")
+                            .needs("other", "other_mm", METAL, "second shaft")
+                            .label("Other shaft")
+                            .needs("length", "length_mm", LENGTH, "in all")
+                            .label("Length")
+                            .needs("wall", "wall_mm", new Size(WALL), "over the larger shaft")
+                            .label("Wall")
                             .help("a jig to print"));
 
     private static final Part<WorkPlan.StepMark> MARK = Part.of(WorkPlan.StepMark.class)
@@ -304,15 +391,35 @@ public final class MakingParts {
 
     private static final Part<WorkPlan> PLAN = Part.of(WorkPlan.class)
             .may("wanted", "wanted", new Day(), "when it should be ready")
-            .usual("hoursPerWeek", "hours_per_week", new Size(HOURS_A_WEEK), WorkPlan.NONE.hoursPerWeek(),
+            .usual(
+                    "hoursPerWeek",
+                    "hours_per_week",
+                    new Size(HOURS_A_WEEK),
+                    WorkPlan.NONE.hoursPerWeek(),
                     "worked on it")
-            .usual("marks", "marks", new ByKey<>("step", new StepKey(), "which step", MARK, 1000), Map.of(),
+            .usual(
+                    "marks",
+                    "marks",
+                    new ByKey<>("step", new StepKey(), "which step", MARK, 1000),
+                    Map.of(),
                     "what was written on steps")
             .usual("ownSteps", "own_steps", new Many<>(new Group<>(OWN_STEP), 0, 300), List.of(), "steps added by hand")
-            .usual("purchases", "purchases",
-                    new ByKey<>("what", Reference.ANY, "of the part, or made of its sizes: bar.steel.d25_l6000", PURCHASE, 1000),
-                    Map.of(), "what was written on things to buy")
-            .usual("ownPurchases", "own_purchases", new Many<>(new Group<>(OWN_PURCHASE), 0, 300), List.of(),
+            .usual(
+                    "purchases",
+                    "purchases",
+                    new ByKey<>(
+                            "what",
+                            Reference.ANY,
+                            "of the part, or made of its sizes: bar.steel.d25_l6000",
+                            PURCHASE,
+                            1000),
+                    Map.of(),
+                    "what was written on things to buy")
+            .usual(
+                    "ownPurchases",
+                    "own_purchases",
+                    new Many<>(new Group<>(OWN_PURCHASE), 0, 300),
+                    List.of(),
                     "what is bought besides")
             .help("the run sheet and the list of what to buy");
 
@@ -340,7 +447,11 @@ public final class MakingParts {
             .usual("workshop", "workshop", new Group<>(WORKSHOP), Workshop.USUAL, "the workshop")
             .omits("rods", "rods", new ByConstant<>(Rod.class, ROD), Map.of(), "how each rod is put together")
             .usual("joins", "joins", new Many<>(new Group<>(JOIN), 0, 50), List.of(), "where shafts are made of two")
-            .usual("pieces", "pieces", new Many<>(new Group<>(PIECE), 0, 300), List.of(),
+            .usual(
+                    "pieces",
+                    "pieces",
+                    new Many<>(new Group<>(PIECE), 0, 300),
+                    List.of(),
                     "made besides shafts and rods")
             .omits("plan", "plan", new Group<>(PLAN), WorkPlan.NONE, "the run sheet and the list of what to buy")
             .usual("welds", "welds", new Many<>(new Group<>(WELD), 0, 100), List.of(), "heat records")

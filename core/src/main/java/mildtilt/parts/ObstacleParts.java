@@ -1,4 +1,5 @@
 package mildtilt.parts;
+
 import static mildtilt.describe.Ranges.ANGLE;
 import static mildtilt.describe.Ranges.BODY_SIZE;
 import static mildtilt.describe.Ranges.BODY_THICKNESS;
@@ -51,50 +52,73 @@ public final class ObstacleParts {
 
     private ObstacleParts() {}
 
-    public static final Form<Shape> SHAPE = Form.Kinds.<Shape>of("kind",
-            "its shape, in the vehicle's frame, straight ahead at ride height")
-            .or("tube",
+    public static final Form<Shape> SHAPE = Form.Kinds.<Shape>of(
+                    "kind", "its shape, in the vehicle's frame, straight ahead at ride height")
+            .or(
+                    "tube",
                     Part.of(Shape.Tube.class)
-                            .needs("line", "line_mm", new Many<>(ANYWHERE, 2, 200),
+                            .needs(
+                                    "line",
+                                    "line_mm",
+                                    new Many<>(ANYWHERE, 2, 200),
                                     "the points its middle runs through")
-                            .needs("diameter", "diameter_mm", new Size(BODY_THICKNESS), "across").label("Diameter")
+                            .needs("diameter", "diameter_mm", new Size(BODY_THICKNESS), "across")
+                            .label("Diameter")
                             .help("round along a line, its ends round"))
-            .or("box",
+            .or(
+                    "box",
                     Part.of(Shape.Box.class)
                             .needs("centre", "centre_mm", ANYWHERE, "its middle")
-                            .needs("length", "length_mm", new Size(BODY_SIZE), "along it").label("Length")
-                            .needs("width", "width_mm", new Size(BODY_SIZE), "across it").label("Width")
+                            .needs("length", "length_mm", new Size(BODY_SIZE), "along it")
+                            .label("Length")
+                            .needs("width", "width_mm", new Size(BODY_SIZE), "across it")
+                            .label("Width")
                             .needs("height", "height_mm", new Size(BODY_SIZE), "from its bottom to its top")
-                                    .label("Height")
-                            .usual("leftDeg", "heading_deg", TURN, 0.0, HEADING).label("Points to the left by")
-                            .usual("downDeg", "slope_deg", TURN, 0.0, SLOPE).label("Slopes down forward by")
-                            .usual("rollDeg", "roll_deg", TURN, 0.0, ROLL).label("Left side lifted by")
+                            .label("Height")
+                            .usual("leftDeg", "heading_deg", TURN, 0.0, HEADING)
+                            .label("Points to the left by")
+                            .usual("downDeg", "slope_deg", TURN, 0.0, SLOPE)
+                            .label("Slopes down forward by")
+                            .usual("rollDeg", "roll_deg", TURN, 0.0, ROLL)
+                            .label("Left side lifted by")
                             .help("a box"))
-            .or("plate",
+            .or(
+                    "plate",
                     Part.of(Shape.Plate.class)
-                            .needs("corners", "corners_mm", new Many<>(ANYWHERE, 3, 60),
+                            .needs(
+                                    "corners",
+                                    "corners_mm",
+                                    new Many<>(ANYWHERE, 3, 60),
                                     "going round; flat and without hollow sides")
                             .needs("thickness", "thickness_mm", new Size(BODY_THICKNESS), "half of it on either side")
-                                    .label("Thickness")
+                            .label("Thickness")
                             .help("a plate"))
-            .or("cylinder",
+            .or(
+                    "cylinder",
                     Part.of(Shape.Cylinder.class)
                             .needs("from", "from_mm", ANYWHERE, "middle of one end")
                             .needs("to", "to_mm", ANYWHERE, "middle of the other")
-                            .needs("diameter", "diameter_mm", new Size(BODY_THICKNESS), "across").label("Diameter")
+                            .needs("diameter", "diameter_mm", new Size(BODY_THICKNESS), "across")
+                            .label("Diameter")
                             .help("round, its ends flat"))
-            .or("sphere",
+            .or(
+                    "sphere",
                     Part.of(Shape.Sphere.class)
                             .needs("centre", "centre_mm", ANYWHERE, "its middle")
-                            .needs("diameter", "diameter_mm", new Size(BODY_THICKNESS), "across").label("Diameter")
+                            .needs("diameter", "diameter_mm", new Size(BODY_THICKNESS), "across")
+                            .label("Diameter")
                             .help("a ball"))
-            .or("scan",
+            .or(
+                    "scan",
                     Part.of(Shape.Scan.class)
                             .usual("file", "file", new Text(0, 300), "", "name of the file it was read from")
                             .needs("at", "at_mm", ANYWHERE, "where the scan's origin is put")
-                            .usual("leftDeg", "heading_deg", TURN, 0.0, HEADING).label("Points to the left by")
-                            .usual("downDeg", "slope_deg", TURN, 0.0, SLOPE).label("Slopes down forward by")
-                            .usual("rollDeg", "roll_deg", TURN, 0.0, ROLL).label("Left side lifted by")
+                            .usual("leftDeg", "heading_deg", TURN, 0.0, HEADING)
+                            .label("Points to the left by")
+                            .usual("downDeg", "slope_deg", TURN, 0.0, SLOPE)
+                            .label("Slopes down forward by")
+                            .usual("rollDeg", "roll_deg", TURN, 0.0, ROLL)
+                            .label("Left side lifted by")
                             .inline("mesh", new Form.Packed("its triangles"))
                             .help("triangles"));
 
@@ -103,51 +127,76 @@ public final class ObstacleParts {
     }
 
     public static final Form<Sweep> SWEEP = Form.Kinds.<Sweep>of("kind", "how it moves by itself")
-            .or("turns",
+            .or(
+                    "turns",
                     Part.of(Sweep.Turns.class)
                             .inline("axis", pivot())
-                            .needs("fromDeg", "from_deg", new Size(SWING_BACK),
+                            .needs(
+                                    "fromDeg",
+                                    "from_deg",
+                                    new Size(SWING_BACK),
                                     "from where it stands, 0 or below; right-handed about its pivot")
-                                    .label("Turns back to")
+                            .label("Turns back to")
                             .needs("toDeg", "to_deg", new Size(SWING_ON), "from where it stands, 0 or above")
-                                    .label("Turns on to")
+                            .label("Turns on to")
                             .help("a pedal, an engine that rocks"))
-            .or("slides",
+            .or(
+                    "slides",
                     Part.of(Sweep.Slides.class)
                             .needs("along", "along", new Heading(), "which way")
                             .needs("from", "from_travel_mm", new Size(SLIDE_BACK), "from where it stands, 0 or below")
-                                    .label("Slides back to")
+                            .label("Slides back to")
                             .needs("to", "to_travel_mm", new Size(SLIDE_ON), "from where it stands, 0 or above")
-                                    .label("Slides on to")
+                            .label("Slides on to")
                             .help("along a straight line"))
-            .or("wanders",
+            .or(
+                    "wanders",
                     Part.of(Sweep.Wanders.class)
-                            .needs("by", "by_mm", new Size(WANDER), "any way").label("Wanders up to")
+                            .needs("by", "by_mm", new Size(WANDER), "any way")
+                            .label("Wanders up to")
                             .help("a hose"))
-            .or("follows_wheel",
+            .or(
+                    "follows_wheel",
                     Part.of(Sweep.FollowsWheel.class)
                             .needs("side", "side", new Choice<>(Side.class), "which wheel")
                             .inline("axis", pivot())
-                            .needs("degPerMm", "deg_per_mm", new Size(PER_MM_OF_TRAVEL),
+                            .needs(
+                                    "degPerMm",
+                                    "deg_per_mm",
+                                    new Size(PER_MM_OF_TRAVEL),
                                     "right-handed about the axis, for a mm of that wheel's rise")
-                                    .label("Turns per mm of travel, °")
+                            .label("Turns per mm of travel, °")
                             .help("an anti-roll bar"));
 
     public static final Part<Obstacle> OBSTACLE = Part.of(Obstacle.class)
             .needs("id", "id", Reference.to(Id.Kind.OBSTACLE), "its own")
             .needs("name", "name", Text.NAME, "what the bench calls it")
             .needs("shape", "shape", new Group<>(SHAPE), "what it looks like")
-            .usualOf("gap", "gap_mm", new Size(GAP),
+            .usualOf(
+                    "gap",
+                    "gap_mm",
+                    new Size(GAP),
                     f -> f.<Boolean>get("hot") ? Obstacle.USUAL_HOT_GAP : Obstacle.USUAL_GAP,
                     "needed to whatever moves past it; 12 if left out, 50 where it is hot")
-                    .label("Gap it needs")
+            .label("Gap it needs")
             .usual("hot", "hot", new Flag(), false, "whether it gives off heat")
             .usual("carrier", "fixed_to", new Choice<>(Carrier.class), Carrier.FRAME, "what it rides with")
-            .omits("sweep", "sweep", new Group<>(SWEEP), new Sweep.Still(),
+            .omits(
+                    "sweep",
+                    "sweep",
+                    new Group<>(SWEEP),
+                    new Sweep.Still(),
                     "how it moves by itself; leave out if it does not")
-            .usual("takesBearings", "takes_bearings", new Flag(), false,
+            .usual(
+                    "takesBearings",
+                    "takes_bearings",
+                    new Flag(),
+                    false,
                     "whether the bracket of a bearing can be fixed to it")
-            .may("said", "may_be", new Choice<>(Obstacle.May.class),
+            .may(
+                    "said",
+                    "may_be",
+                    new Choice<>(Obstacle.May.class),
                     "what may be done to it where it is in the way; if left out, members that take bearings may be "
                             + "notched, long boxes and what rides on the axle neither, the rest moved")
             .help("something in the way");
@@ -155,37 +204,59 @@ public final class ObstacleParts {
     public static final Part<Driver> DRIVER = Part.of(Driver.class)
             .needs("hip", "hip_mm", ANYWHERE, "midway between the hip joints, seated")
             .needs("heel", "heel_mm", ANYWHERE, "midway between the heels on the floor")
-            .needs("thigh", "thigh_mm", new Size(LIMB), "hip joint to knee joint").label("Thigh, hip to knee")
-            .needs("shin", "shin_mm", new Size(LIMB), "knee joint to heel").label("Shin, knee to heel")
-            .needs("kneesApart", "knees_apart_mm", new Size(KNEES), "between the knees' middles").label("Knees apart")
+            .needs("thigh", "thigh_mm", new Size(LIMB), "hip joint to knee joint")
+            .label("Thigh, hip to knee")
+            .needs("shin", "shin_mm", new Size(LIMB), "knee joint to heel")
+            .label("Shin, knee to heel")
+            .needs("kneesApart", "knees_apart_mm", new Size(KNEES), "between the knees' middles")
+            .label("Knees apart")
             .help("who sits at the wheel, to be kept clear of");
 
     public static final Part<OwnParts> OWN = Part.of(OwnParts.class)
-            .may("rim", "rim_diameter_mm", new Size(ROAD_WHEEL),
+            .may(
+                    "rim",
+                    "rim_diameter_mm",
+                    new Size(ROAD_WHEEL),
                     "of the road wheel's; not given, 0.6 of the tyre's is guessed, and what it decides is listed "
                             + "as not measured yet")
-                    .label("Rim diameter")
-            .may("arm", "arm_diameter_mm", new Size(ROD_DIAMETER),
+            .label("Rim diameter")
+            .may(
+                    "arm",
+                    "arm_diameter_mm",
+                    new Size(ROD_DIAMETER),
                     "not given, 30 mm is guessed, and what it decides is listed as not measured yet")
-                    .label("Arms and track bar, across")
-            .may("rod", "rod_diameter_mm", new Size(ROD_DIAMETER),
+            .label("Arms and track bar, across")
+            .may(
+                    "rod",
+                    "rod_diameter_mm",
+                    new Size(ROD_DIAMETER),
                     "not given, 24 mm is guessed, and what it decides is listed as not measured yet")
-                    .label("Rods without a tube, across")
-            .may("steeringArm", "steering_arm_diameter_mm", new Size(ROD_DIAMETER),
+            .label("Rods without a tube, across")
+            .may(
+                    "steeringArm",
+                    "steering_arm_diameter_mm",
+                    new Size(ROD_DIAMETER),
                     "of steering arms and the gear's arms; not given, 26 mm is guessed, and what it decides is "
                             + "listed as not measured yet")
-                    .label("Steering arms, across")
-            .may("gear", "gear_diameter_mm", new Size(ROD_DIAMETER),
+            .label("Steering arms, across")
+            .may(
+                    "gear",
+                    "gear_diameter_mm",
+                    new Size(ROD_DIAMETER),
                     "of the rack's housing, across a steering box; not given, 50 mm is guessed, and what it "
                             + "decides is listed as not measured yet")
-                    .label("Gear, across")
+            .label("Gear, across")
             .usual("gap", "own_gap_mm", new Size(GAP), OwnParts.USUAL.gap(), "between the vehicle's own parts")
-                    .label("Gap between own parts")
+            .label("Gap between own parts")
             .usual("tyreGap", "tyre_gap_mm", new Size(GAP), OwnParts.USUAL.tyreGap(), "between a tyre and anything")
-                    .label("Gap round the tyres")
-            .usual("driverGap", "driver_gap_mm", new Size(GAP), OwnParts.USUAL.driverGap(),
+            .label("Gap round the tyres")
+            .usual(
+                    "driverGap",
+                    "driver_gap_mm",
+                    new Size(GAP),
+                    OwnParts.USUAL.driverGap(),
                     "between the driver and wheel or column")
-                    .label("Gap round the driver")
+            .label("Gap round the driver")
             .help("sizes and gaps that only clearances ask for");
 
     private static final Part<Surroundings.Touching> TOUCHING = Part.of(Surroundings.Touching.class)
@@ -194,12 +265,19 @@ public final class ObstacleParts {
             .help("two parts");
 
     public static final Part<Surroundings> SURROUNDINGS = Part.of(Surroundings.class)
-            .usual("obstacles", "obstacles",
+            .usual(
+                    "obstacles",
+                    "obstacles",
                     new Many<>(new Group<>(OBSTACLE), 0, Surroundings.MOST, Surroundings::mustNotHoldTooMuch),
-                    List.of(), "names differ")
+                    List.of(),
+                    "names differ")
             .may("driver", "driver", new Group<>(DRIVER), "who sits at the wheel")
             .usual("own", "own_parts", new Group<>(OWN), OwnParts.USUAL, "sizes and gaps that only clearances ask for")
-            .omits("meant", "meant_to_touch", new Many<>(new Row<>(TOUCHING), 0, 1000), List.of(),
+            .omits(
+                    "meant",
+                    "meant_to_touch",
+                    new Many<>(new Row<>(TOUCHING), 0, 1000),
+                    List.of(),
                     "pairs, by id, that are meant to touch; they get no finding")
             .help("what is in the way of the steering");
 }

@@ -1,4 +1,5 @@
 package mildtilt.report;
+
 import java.time.LocalDate;
 import java.util.Optional;
 import mildtilt.units.LengthText;

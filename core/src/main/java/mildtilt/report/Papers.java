@@ -1,4 +1,5 @@
 package mildtilt.report;
+
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -36,8 +37,16 @@ import mildtilt.units.Quantity;
  * @param heat of each weld record, in their order
  */
 public record Papers(
-        Analysis analysis, CutList cuts, StockPlan stock, List<RodFigures> rods, List<JoinFigures> joins, List<Fits.Fit> fits, Templates templates,
-        RunSheet run, Buying buying, List<HeatVerdict> heat) {
+        Analysis analysis,
+        CutList cuts,
+        StockPlan stock,
+        List<RodFigures> rods,
+        List<JoinFigures> joins,
+        List<Fits.Fit> fits,
+        Templates templates,
+        RunSheet run,
+        Buying buying,
+        List<HeatVerdict> heat) {
 
     private static final double STEEL_PER_MM3 = 7.85e-6;
 
@@ -47,20 +56,42 @@ public record Papers(
         Workshop shop = job.making().workshop();
         List<RodFigures> rods = RodFigures.of(job, analysis.train().axle());
         List<JoinFigures> joins = JoinFigures.of(job);
-        Templates templates = Templates.of(job, analysis.clearance().map(ClearanceFigures::notches).orElse(List.of()));
+        Templates templates = Templates.of(
+                job, analysis.clearance().map(ClearanceFigures::notches).orElse(List.of()));
         CutList cuts = CutList.of(job, analysis.bench(), rods, joins, plates(templates, shop.sets()));
         StockPlan stock = StockPlan.of(cuts, shop);
-        RunSheet run = RunSheet.of(StepList.of(new StepList.Basis(job, analysis.bench(), cuts, rods, joins, analysis.steer(),
-                analysis.clearance().map(ClearanceFigures::notches).orElse(List.of()), analysis.clearance().flatMap(ClearanceFigures::tightest))), job.making().plan());
-        Buying buying = Buying.of(wanted(job, cuts, stock, rods), run, job.making().plan(), today);
-        return new Papers(analysis, cuts, stock, rods, joins, Fits.of(job, analysis.catalogue()), templates, run, buying,
+        RunSheet run = RunSheet.of(
+                StepList.of(new StepList.Basis(
+                        job,
+                        analysis.bench(),
+                        cuts,
+                        rods,
+                        joins,
+                        analysis.steer(),
+                        analysis.clearance().map(ClearanceFigures::notches).orElse(List.of()),
+                        analysis.clearance().flatMap(ClearanceFigures::tightest))),
+                job.making().plan());
+        Buying buying =
+                Buying.of(wanted(job, cuts, stock, rods), run, job.making().plan(), today);
+        return new Papers(
+                analysis,
+                cuts,
+                stock,
+                rods,
+                joins,
+                Fits.of(job, analysis.catalogue()),
+                templates,
+                run,
+                buying,
                 job.making().welds().stream().map(HeatVerdict::of).toList());
     }
 
     private static List<PlateLine> plates(Templates templates, int sets) {
         List<PlateLine> all = new ArrayList<>();
         for (FlatPattern p : templates.patterns()) {
-            p.thickness().ifPresent(t -> all.add(new PlateLine(p.name(), t, "by its template", sets, p.area() * t * STEEL_PER_MM3)));
+            p.thickness()
+                    .ifPresent(t ->
+                            all.add(new PlateLine(p.name(), t, "by its template", sets, p.area() * t * STEEL_PER_MM3)));
         }
         return all;
     }
@@ -77,7 +108,12 @@ public record Papers(
                 // The same end in several places is bought under the first of them.
                 more(ends, e.part().name(), Id.of(r.rod()).part(outer ? "outer" : "inner"), sets, "rods");
                 if (e.jamNut() > 0) {
-                    more(nuts, "Jam nut " + e.part().thread().label(), PurchaseIds.jamNut(e.part().thread()), sets, "rods");
+                    more(
+                            nuts,
+                            "Jam nut " + e.part().thread().label(),
+                            PurchaseIds.jamNut(e.part().thread()),
+                            sets,
+                            "rods");
                 }
             }
         }
@@ -86,29 +122,62 @@ public record Papers(
         Map<String, Wanted> bars = new TreeMap<>();
         for (StockPlan.Bar b : stock.bars()) {
             if (!b.onHand()) {
-                Phrase what = Phrase.of(b.metal().label() + " ").then(CutList.text(b.section())).then(Phrase.of(", {0} long", Quantity.length(b.length())));
+                Phrase what = Phrase.of(b.metal().label() + " ")
+                        .then(CutList.text(b.section()))
+                        .then(Phrase.of(", {0} long", Quantity.length(b.length())));
                 Id key = PurchaseIds.bar(b.metal(), b.section(), b.length());
-                bars.merge(what.text(LengthUnit.MM), new Wanted(key, what, 1, "", "cut"), (x, y) -> new Wanted(key, what, x.count() + 1, "", "cut"));
+                bars.merge(
+                        what.text(LengthUnit.MM),
+                        new Wanted(key, what, 1, "", "cut"),
+                        (x, y) -> new Wanted(key, what, x.count() + 1, "", "cut"));
             }
         }
         all.addAll(bars.values());
         Map<Double, Double> plates = new TreeMap<>();
         cuts.plates().forEach(p -> plates.merge(p.thickness(), p.massEach() * p.count(), Double::sum));
-        plates.forEach((t, kg) -> all.add(new Wanted(PurchaseIds.plate(t), Phrase.of("Plate {0}, {1} of it net", Quantity.length(t), Quantity.mass(kg)), 1, "", "plates")));
+        plates.forEach((t, kg) -> all.add(new Wanted(
+                PurchaseIds.plate(t),
+                Phrase.of("Plate {0}, {1} of it net", Quantity.length(t), Quantity.mass(kg)),
+                1,
+                "",
+                "plates")));
         return all;
     }
 
     private static void more(Map<String, Wanted> all, String name, Id key, int count, String step) {
-        all.merge(name, new Wanted(key, Phrase.plain(name), count, "", step), (x, _) -> new Wanted(x.key(), x.what(), x.count() + count, "", step));
+        all.merge(
+                name,
+                new Wanted(key, Phrase.plain(name), count, "", step),
+                (x, _) -> new Wanted(x.key(), x.what(), x.count() + count, "", step));
     }
 
     private static void column(Column c, int sets, List<Wanted> all) {
-        c.joints().forEach(j -> all.add(new Wanted(j.id(), Phrase.of(Phrase.name(j.name()) + ", " + j.kind().label()), sets, "", "mock")));
-        c.shafts().stream().filter(s -> !s.toCut()).forEach(s -> all.add(new Wanted(s.id(), Phrase.of(Phrase.name(s.name()) + ", as it comes"), sets, "", "mock")));
-        c.shafts().stream().filter(s -> s.toCut() && s.slide().isPresent())
-                .forEach(s -> all.add(new Wanted(s.id().part("pair"), Phrase.of(Phrase.name(s.name()) + ": a sliding pair for Ø {0}", Quantity.length(s.diameter())), sets, "", "cut")));
+        c.joints()
+                .forEach(j -> all.add(new Wanted(
+                        j.id(),
+                        Phrase.of(Phrase.name(j.name()) + ", " + j.kind().label()),
+                        sets,
+                        "",
+                        "mock")));
+        c.shafts().stream()
+                .filter(s -> !s.toCut())
+                .forEach(s -> all.add(
+                        new Wanted(s.id(), Phrase.of(Phrase.name(s.name()) + ", as it comes"), sets, "", "mock")));
+        c.shafts().stream()
+                .filter(s -> s.toCut() && s.slide().isPresent())
+                .forEach(s -> all.add(new Wanted(
+                        s.id().part("pair"),
+                        Phrase.of(Phrase.name(s.name()) + ": a sliding pair for Ø {0}", Quantity.length(s.diameter())),
+                        sets,
+                        "",
+                        "cut")));
         for (Bearing b : c.bearings()) {
-            all.add(new Wanted(b.id(), Phrase.of(Phrase.name(b.name()) + ", " + b.kind().label() + " {0}", Quantity.fine(b.bore())), sets, "", "mounts"));
+            all.add(new Wanted(
+                    b.id(),
+                    Phrase.of(Phrase.name(b.name()) + ", " + b.kind().label() + " {0}", Quantity.fine(b.bore())),
+                    sets,
+                    "",
+                    "mounts"));
         }
     }
 

@@ -1,4 +1,5 @@
 package mildtilt.report;
+
 import mildtilt.build.Metal;
 import mildtilt.build.ScrewThread;
 import mildtilt.build.Section;
@@ -17,10 +18,11 @@ public final class PurchaseIds {
 
     /** {@code bar.steel.d25_w3_l6000}, without the wall for a solid bar. @param length mm */
     public static Id bar(Metal metal, Section section, double length) {
-        String size = switch (section) {
-            case Section.Bar b -> "d" + number(b.diameter(), 2);
-            case Section.Tube t -> "d" + number(t.outside(), 2) + "_w" + number(t.wall(), 2);
-        };
+        String size =
+                switch (section) {
+                    case Section.Bar b -> "d" + number(b.diameter(), 2);
+                    case Section.Tube t -> "d" + number(t.outside(), 2) + "_w" + number(t.wall(), 2);
+                };
         return new Id("bar").part(Id.of(metal).text()).part(size + "_l" + number(length, 1));
     }
 

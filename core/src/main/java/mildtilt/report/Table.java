@@ -1,4 +1,5 @@
 package mildtilt.report;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.IntStream;
@@ -24,8 +25,11 @@ public record Table(String file, String title, List<String> keys, List<String> h
 
     /** Whether every cell of a column that says anything is a figure. */
     public boolean figures(int column) {
-        return !rows.isEmpty() && IntStream.range(0, rows.size()).mapToObj(r -> rows.get(r).get(column))
-                .allMatch(c -> c.figure() || c instanceof Cell.Words w && w.words().isEmpty());
+        return !rows.isEmpty()
+                && IntStream.range(0, rows.size())
+                        .mapToObj(r -> rows.get(r).get(column))
+                        .allMatch(c -> c.figure()
+                                || c instanceof Cell.Words w && w.words().isEmpty());
     }
 
     /** Every point of a job, as its views name it. */
@@ -33,14 +37,32 @@ public record Table(String file, String title, List<String> keys, List<String> h
         List<List<Cell>> rows = new ArrayList<>();
         for (PointId id : JobPoints.of(job)) {
             Point at = JobPoints.position(job, id);
-            rows.add(List.of(Cell.of(JobPoints.label(job, id)), Cell.of(Quantity.length(at.x())), Cell.of(Quantity.length(at.y())), Cell.of(Quantity.length(at.z()))));
+            rows.add(List.of(
+                    Cell.of(JobPoints.label(job, id)),
+                    Cell.of(Quantity.length(at.x())),
+                    Cell.of(Quantity.length(at.y())),
+                    Cell.of(Quantity.length(at.z()))));
         }
-        return new Table("points", "Points", List.of("point", "x_mm", "y_mm", "z_mm"), List.of("Point", "x, forward", "y, left", "z, up"), rows);
+        return new Table(
+                "points",
+                "Points",
+                List.of("point", "x_mm", "y_mm", "z_mm"),
+                List.of("Point", "x, forward", "y, left", "z, up"),
+                rows);
     }
 
     /** What was done to the plan, and why. */
     public static Table ofChanges(Job job) {
-        return new Table("changes", "Changes to the plan", List.of("when", "what", "why"), List.of("When", "What was done", "Why"),
-                job.changes().stream().map(c -> List.of(Cell.of(c.at().withNano(0).toString().replace('T', ' ')), Cell.of(c.what()), Cell.of(c.why()))).toList());
+        return new Table(
+                "changes",
+                "Changes to the plan",
+                List.of("when", "what", "why"),
+                List.of("When", "What was done", "Why"),
+                job.changes().stream()
+                        .map(c -> List.of(
+                                Cell.of(c.at().withNano(0).toString().replace('T', ' ')),
+                                Cell.of(c.what()),
+                                Cell.of(c.why())))
+                        .toList());
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.routes;
+
 import java.util.List;
 import java.util.Optional;
 import mildtilt.geometry.Point;
@@ -23,14 +24,27 @@ import mildtilt.units.Phrase;
  * @param bearings what must be held besides, as sentences
  */
 public record Route(
-        List<String> why, Job job, List<Point> points, double widestDeg, double spareDeg, double ripplePct, Optional<Double> spareGap, String tightest,
-        double stroke, double length, double tiltDeg, String wheel, List<Phrase> bearings) {
+        List<String> why,
+        Job job,
+        List<Point> points,
+        double widestDeg,
+        double spareDeg,
+        double ripplePct,
+        Optional<Double> spareGap,
+        String tightest,
+        double stroke,
+        double length,
+        double tiltDeg,
+        String wheel,
+        List<Phrase> bearings) {
 
     public int joints() {
         return points.size() - 2;
     }
 
     Route offeredFor(List<String> reasons) {
-        return new Route(reasons, job, points, widestDeg, spareDeg, ripplePct, spareGap, tightest, stroke, length, tiltDeg, wheel, bearings);
+        return new Route(
+                reasons, job, points, widestDeg, spareDeg, ripplePct, spareGap, tightest, stroke, length, tiltDeg,
+                wheel, bearings);
     }
 }

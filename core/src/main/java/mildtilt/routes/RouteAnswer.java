@@ -1,4 +1,5 @@
 package mildtilt.routes;
+
 import java.util.List;
 import java.util.Optional;
 import mildtilt.geometry.Point;

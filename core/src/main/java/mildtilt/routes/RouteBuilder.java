@@ -1,4 +1,5 @@
 package mildtilt.routes;
+
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -60,18 +61,26 @@ final class RouteBuilder {
     private Built held(Job bare, RouteParameters way, RouteScore worth) {
         Column c = bare.column().orElseThrow();
         List<Phrase> bearings = new ArrayList<>();
-        for (int missing = Supports.of(c).missing(); missing > 0; missing = Supports.of(c).missing()) {
+        for (int missing = Supports.of(c).missing();
+                missing > 0;
+                missing = Supports.of(c).missing()) {
             Optional<BearingPlace> place = place(c);
             if (place.isEmpty()) {
                 return Built.refused(noPlace(c, way));
             }
             c = place.get().putOn(c);
-            bearings.add(Phrase.of("Support bearing on " + Phrase.name(c.shafts().get(place.get().shaft()).name()) + ", {0} from " + Phrase.name(c.joints().get(place.get().joint()).name())
-                    + (brackets.isEmpty() ? "; no surface is marked to fix it to" : ""), Quantity.length(place.get().toJoint())));
+            bearings.add(Phrase.of(
+                    "Support bearing on "
+                            + Phrase.name(c.shafts().get(place.get().shaft()).name()) + ", {0} from "
+                            + Phrase.name(c.joints().get(place.get().joint()).name())
+                            + (brackets.isEmpty() ? "; no surface is marked to fix it to" : ""),
+                    Quantity.length(place.get().toJoint())));
         }
         double spare = ColumnFigures.spareDeg(c, layout.job.rules());
         if (spare < 0) {
-            return Built.refused(Phrase.of("With " + way(way) + " a joint is {0} over its limit at the worst of the wheel's adjustment and the frame's movement",
+            return Built.refused(Phrase.of(
+                    "With " + way(way)
+                            + " a joint is {0} over its limit at the worst of the wheel's adjustment and the frame's movement",
                     Quantity.angle(-spare)));
         }
         Sliding sliding = sliding(c);
@@ -91,17 +100,34 @@ final class RouteBuilder {
     }
 
     /** All gaps as the job would have them, over the whole range. */
-    private Built gaps(Job job, RouteParameters way, RouteScore worth, double spare, double ripple, List<Phrase> bearings) {
+    private Built gaps(
+            Job job, RouteParameters way, RouteScore worth, double spare, double ripple, List<Phrase> bearings) {
         Optional<PairGap> tightest = Clearances.ofShafts(job, new SteeringTrain(job)).stream()
                 .min(Comparator.comparingDouble(p -> p.gap() - Math.max(p.need(), layout.question.gap())));
         Optional<Double> margin = tightest.map(p -> p.gap() - Math.max(p.need(), layout.question.gap()));
         if (margin.filter(m -> m < 0).isPresent()) {
-            return Built.refused(Phrase.of("With " + way(way) + ", " + Phrase.name(tightest.orElseThrow().label()) + " lack {0} of their gap, worst " + tightest.orElseThrow().where().words(),
+            return Built.refused(Phrase.of(
+                    "With " + way(way) + ", "
+                            + Phrase.name(tightest.orElseThrow().label()) + " lack {0} of their gap, worst "
+                            + tightest.orElseThrow().where().words(),
                     Quantity.length(-margin.get())));
         }
-        return new Built(Optional.of(new Route(List.of(), job, layout.points(way), worth.widestDeg(), spare, ripple, margin,
-                tightest.map(PairGap::label).orElse(""), FrontPush.of(job.column().orElseThrow()).stroke(), worth.length(), way.numbers()[RouteParameters.TILT],
-                layout.sets.get(way.set()).words(), List.copyOf(bearings))), Optional.empty());
+        return new Built(
+                Optional.of(new Route(
+                        List.of(),
+                        job,
+                        layout.points(way),
+                        worth.widestDeg(),
+                        spare,
+                        ripple,
+                        margin,
+                        tightest.map(PairGap::label).orElse(""),
+                        FrontPush.of(job.column().orElseThrow()).stroke(),
+                        worth.length(),
+                        way.numbers()[RouteParameters.TILT],
+                        layout.sets.get(way.set()).words(),
+                        List.copyOf(bearings))),
+                Optional.empty());
     }
 
     private String way(RouteParameters w) {
@@ -122,39 +148,66 @@ final class RouteBuilder {
             double longer = r.longest() - c.length(i);
             double shorter = c.length(i) - r.shortest();
             double least = layout.job.rules().overlap();
-            boolean does = s.slide().map(x -> x.overlap() - longer >= Math.max(least, x.leastOverlap()) - 1e-6).orElse(false) && r.freeStroke().map(f -> f >= -1e-6).orElse(false);
+            boolean does = s.slide()
+                            .map(x -> x.overlap() - longer >= Math.max(least, x.leastOverlap()) - 1e-6)
+                            .orElse(false)
+                    && r.freeStroke().map(f -> f >= -1e-6).orElse(false);
             if (!r.mustSlide() || does) {
                 continue;
             }
             Slide slide = new Slide(Math.ceil(least + longer + SPARE), least, Math.ceil(shorter + SPARE));
             int index = i;
             Column with = made.editShaft(i, x -> x.withSlide(Optional.of(slide)));
-            boolean room = s.toCut() && with.freeToClose(index) >= shorter && with.cutLength(index) > slide.overlap() + slide.closes();
+            boolean room = s.toCut()
+                    && with.freeToClose(index) >= shorter
+                    && with.cutLength(index) > slide.overlap() + slide.closes();
             if (!room) {
-                return new Sliding(c, told, Optional.of(Phrase.of(Phrase.name(s.name()) + " would have to change its length by {0} and " + (s.toCut() ? "is too short to be made sliding"
-                        : "is used as it comes"), Quantity.length(r.longest() - r.shortest()))));
+                return new Sliding(
+                        c,
+                        told,
+                        Optional.of(Phrase.of(
+                                Phrase.name(s.name()) + " would have to change its length by {0} and "
+                                        + (s.toCut() ? "is too short to be made sliding" : "is used as it comes"),
+                                Quantity.length(r.longest() - r.shortest()))));
             }
             made = with;
-            told.add(Phrase.of(Phrase.name(s.name()) + " made to slide: {0} of overlap, {1} to close", Quantity.length(slide.overlap()), Quantity.length(slide.closes())));
+            told.add(Phrase.of(
+                    Phrase.name(s.name()) + " made to slide: {0} of overlap, {1} to close",
+                    Quantity.length(slide.overlap()),
+                    Quantity.length(slide.closes())));
         }
         return new Sliding(made, told, Optional.empty());
     }
 
     private Optional<BearingPlace> place(Column c) {
         List<BearingPlace> all = BearingPlace.of(c);
-        return brackets.isEmpty() ? all.stream().findFirst() : all.stream().filter(p -> reach(c, p) <= layout.question.bracketReach()).findFirst();
+        return brackets.isEmpty()
+                ? all.stream().findFirst()
+                : all.stream()
+                        .filter(p -> reach(c, p) <= layout.question.bracketReach())
+                        .findFirst();
     }
 
     /** From where a bearing would be to the nearest surface marked for brackets, mm. */
     private double reach(Column c, BearingPlace p) {
         Point at = c.start(p.shaft()).plus(c.axis(p.shaft()).times(p.along()));
-        return brackets.stream().mapToDouble(b -> Gaps.between(Solid.of(Convex.sphere(at, 0)), b).mm()).min().orElse(Double.POSITIVE_INFINITY);
+        return brackets.stream()
+                .mapToDouble(
+                        b -> Gaps.between(Solid.of(Convex.sphere(at, 0)), b).mm())
+                .min()
+                .orElse(Double.POSITIVE_INFINITY);
     }
 
     private Phrase noPlace(Column c, RouteParameters way) {
-        Optional<Double> nearest = BearingPlace.of(c).stream().map(p -> reach(c, p)).min(Comparator.naturalOrder()).filter(Double::isFinite);
-        return nearest.map(d -> Phrase.of("With " + way(way) + " a shaft floats, and the nearest marked surface for its bearing is {0} away, {1} too far",
-                Quantity.length(d), Quantity.length(d - layout.question.bracketReach())))
+        Optional<Double> nearest = BearingPlace.of(c).stream()
+                .map(p -> reach(c, p))
+                .min(Comparator.naturalOrder())
+                .filter(Double::isFinite);
+        return nearest.map(d -> Phrase.of(
+                        "With " + way(way)
+                                + " a shaft floats, and the nearest marked surface for its bearing is {0} away, {1} too far",
+                        Quantity.length(d),
+                        Quantity.length(d - layout.question.bracketReach())))
                 .orElse(Phrase.of("With " + way(way) + " a shaft floats and has no room for a bearing"));
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.routes;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -42,6 +43,7 @@ final class RouteEnds {
     final Optional<Axis> rack;
     /** For joints and shafts that the column does not have yet, by their place. */
     private final List<Id> spareJoints;
+
     private final List<Id> spareShafts;
 
     /** A setting of the steering wheel. @param words empty as planned */
@@ -51,7 +53,10 @@ final class RouteEnds {
         this.job = job;
         this.question = question;
         column = job.column().orElseThrow();
-        rack = job.axle().flatMap(a -> a.gear() instanceof RackAndPinion r ? Optional.of(new Axis(r.centre(), r.axis())) : Optional.empty());
+        rack = job.axle()
+                .flatMap(a -> a.gear() instanceof RackAndPinion r
+                        ? Optional.of(new Axis(r.centre(), r.axis()))
+                        : Optional.empty());
         sets = sets();
         spareJoints = spare(Id.Kind.JOINT);
         spareShafts = spare(Id.Kind.SHAFT);
@@ -69,10 +74,16 @@ final class RouteEnds {
     private List<WheelSet> sets() {
         Adjustment a = column.wheel().adjustment();
         List<WheelSet> all = new ArrayList<>();
-        Stream<Double> tilts = question.wheelFree() ? Stream.of(0.0, a.tiltUpDeg(), -a.tiltDownDeg()).distinct() : Stream.of(0.0);
+        Stream<Double> tilts = question.wheelFree()
+                ? Stream.of(0.0, a.tiltUpDeg(), -a.tiltDownDeg()).distinct()
+                : Stream.of(0.0);
         tilts.forEach(t -> {
             List<Point> p = ColumnRange.pointsAt(column, 0, t);
-            all.add(new WheelSet(t == 0 ? "" : t > 0 ? "wheel planned tilted up" : "wheel planned tilted down", t, p.get(0), p.get(1).minus(p.get(0)).direction()));
+            all.add(new WheelSet(
+                    t == 0 ? "" : t > 0 ? "wheel planned tilted up" : "wheel planned tilted down",
+                    t,
+                    p.get(0),
+                    p.get(1).minus(p.get(0)).direction()));
         });
         return all;
     }
@@ -84,11 +95,17 @@ final class RouteEnds {
 
     /** Whether the wheel's axis as planned runs into the gear's input, and along it, without a joint. */
     boolean straight() {
-        return column.joints().isEmpty() && column.gear().axis().map(a -> a.angleTo(column.axis(0)) < STRAIGHT).orElse(true);
+        return column.joints().isEmpty()
+                && column.gear()
+                        .axis()
+                        .map(a -> a.angleTo(column.axis(0)) < STRAIGHT)
+                        .orElse(true);
     }
 
     RigidMove tilt(double deg) {
-        return deg == 0 ? RigidMove.NONE : rack.map(r -> RigidMove.about(r, Math.toRadians(deg))).orElse(RigidMove.NONE);
+        return deg == 0
+                ? RigidMove.NONE
+                : rack.map(r -> RigidMove.about(r, Math.toRadians(deg))).orElse(RigidMove.NONE);
     }
 
     Point gearInput(double tiltDeg) {
@@ -114,23 +131,37 @@ final class RouteEnds {
     Joint joint(int index, int joints) {
         List<Joint> all = column.joints();
         if (all.isEmpty()) {
-            return Joint.single(spareJoints.get(index), "Joint " + (index + 1), column.gearInput(), new JointKind.Single().usualLimitDeg(), new YokeDimensions(40, 26), new YokeDimensions(40, 26)).withTypical(true);
+            return Joint.single(
+                            spareJoints.get(index),
+                            "Joint " + (index + 1),
+                            column.gearInput(),
+                            new JointKind.Single().usualLimitDeg(),
+                            new YokeDimensions(40, 26),
+                            new YokeDimensions(40, 26))
+                    .withTypical(true);
         }
         Joint first = all.getFirst();
         Joint last = all.getLast();
         if (joints == 1) {
-            return first.withFits(first.wheelSide(), last.gearSide()).withMaxAngleDeg(Math.min(first.maxAngleDeg(), last.maxAngleDeg()));
+            return first.withFits(first.wheelSide(), last.gearSide())
+                    .withMaxAngleDeg(Math.min(first.maxAngleDeg(), last.maxAngleDeg()));
         }
         if (index == 0) {
             return all.size() == 1 ? first.withFits(first.wheelSide(), first.wheelSide()) : first;
         }
         if (index == joints - 1) {
-            return all.size() == 1 ? last.withId(spareJoints.get(index)).withName(last.name() + " 2").withFits(last.gearSide(), last.gearSide()) : last;
+            return all.size() == 1
+                    ? last.withId(spareJoints.get(index))
+                            .withName(last.name() + " 2")
+                            .withFits(last.gearSide(), last.gearSide())
+                    : last;
         }
         if (joints == all.size()) {
             return all.get(index);
         }
-        return first.withId(spareJoints.get(index)).withName(joints == 3 ? "Middle joint" : "Middle joint " + index).withFits(first.gearSide(), first.gearSide());
+        return first.withId(spareJoints.get(index))
+                .withName(joints == 3 ? "Middle joint" : "Middle joint " + index)
+                .withFits(first.gearSide(), first.gearSide());
     }
 
     Shaft shaft(int index, int joints) {
@@ -139,13 +170,28 @@ final class RouteEnds {
             return all.getFirst();
         }
         if (index == joints) {
-            return all.size() == 1 ? all.getFirst().withId(spareShafts.get(index)).withName("Gear stub").withEnds(Optional.empty(), all.getFirst().gearEnd()) : all.getLast();
+            return all.size() == 1
+                    ? all.getFirst()
+                            .withId(spareShafts.get(index))
+                            .withName("Gear stub")
+                            .withEnds(Optional.empty(), all.getFirst().gearEnd())
+                    : all.getLast();
         }
         if (joints == column.joints().size()) {
             return all.get(index);
         }
-        Shaft model = all.size() > 2 ? all.get(1) : all.getFirst().withId(spareShafts.get(index)).withEnds(Optional.empty(), Optional.empty()).withToCut(true).withName("Lower shaft");
-        return index == 1 ? model : model.withId(spareShafts.get(index)).withName(joints == 3 ? "Middle shaft" : "Middle shaft " + (index - 1)).withSlide(Optional.empty());
+        Shaft model = all.size() > 2
+                ? all.get(1)
+                : all.getFirst()
+                        .withId(spareShafts.get(index))
+                        .withEnds(Optional.empty(), Optional.empty())
+                        .withToCut(true)
+                        .withName("Lower shaft");
+        return index == 1
+                ? model
+                : model.withId(spareShafts.get(index))
+                        .withName(joints == 3 ? "Middle shaft" : "Middle shaft " + (index - 1))
+                        .withSlide(Optional.empty());
     }
 
     double limitDeg(int index, int joints) {
@@ -178,7 +224,9 @@ final class RouteEnds {
 
     /** Bearings of the first shaft stay where they are. */
     private List<Bearing> onFirstShaft(double length) {
-        return column.bearings().stream().filter(b -> b.shaft() == 0 && b.along() < length - ROOM).toList();
+        return column.bearings().stream()
+                .filter(b -> b.shaft() == 0 && b.along() < length - ROOM)
+                .toList();
     }
 
     /** The job with the column led so: parts, wheel and gear in place; neither bearings nor clocking. */
@@ -197,9 +245,21 @@ final class RouteEnds {
         WheelSet set = sets.get(way.set());
         Adjustment a = column.wheel().adjustment();
         RigidMove move = tilt(way.numbers()[RouteParameters.TILT]);
-        GearInput gear = column.gear().withPoint(p.getLast()).withAxis(column.gear().axis().map(d -> move.turned(d.vector()).direction()));
-        Column c = new Column(column.wheel().withHub(set.hub).withAdjustment(a.withTilt(a.tiltUpDeg() - set.tiltUp, a.tiltDownDeg() + set.tiltUp)), shafts, all, gear,
-                column.firstForkDeg(), column.tube(), onFirstShaft(set.hub.distanceTo(p.get(1))), column.installation().withColumnAxis(column.installation().columnAxis().map(_ -> set.axis)));
+        GearInput gear = column.gear()
+                .withPoint(p.getLast())
+                .withAxis(column.gear().axis().map(d -> move.turned(d.vector()).direction()));
+        Column c = new Column(
+                column.wheel()
+                        .withHub(set.hub)
+                        .withAdjustment(a.withTilt(a.tiltUpDeg() - set.tiltUp, a.tiltDownDeg() + set.tiltUp)),
+                shafts,
+                all,
+                gear,
+                column.firstForkDeg(),
+                column.tube(),
+                onFirstShaft(set.hub.distanceTo(p.get(1))),
+                column.installation()
+                        .withColumnAxis(column.installation().columnAxis().map(_ -> set.axis)));
         return job.withColumn(c);
     }
 }

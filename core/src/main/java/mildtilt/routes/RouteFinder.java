@@ -1,4 +1,5 @@
 package mildtilt.routes;
+
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -28,12 +29,14 @@ public final class RouteFinder {
     private static final int PASSES = 8;
     /** So many of all ways of a kind, those with the smallest angles, are weighed against all that is in the way. */
     private static final int WEIGHED = 1500;
+
     private static final double LACKS_TOO_MUCH = 30;
     private static final int KEPT = 36;
     private static final int NARROWED = 8;
     private static final int OFFERED = 6;
     /** Two routes are different where they are so far apart somewhere, mm. */
     private static final double APART = 45;
+
     private static final double LONG_WAY = 90;
     private static final int LONG_WAYS = 10;
     private static final double LIKE = 18;
@@ -80,15 +83,20 @@ public final class RouteFinder {
             share = 1.0 / kinds;
             if (joints == 3 && routes.isEmpty()) {
                 // A first answer soon, on a lattice that is gone through in no time.
-                take(narrowed(weighed(lattice.threes(RouteLattice.COARSE))), routes, new ArrayList<>(), new ArrayList<>());
+                take(
+                        narrowed(weighed(lattice.threes(RouteLattice.COARSE))),
+                        routes,
+                        new ArrayList<>(),
+                        new ArrayList<>());
                 tell(0.1);
             }
-            List<Weighed> all = weighed(switch (joints) {
-                case 1 -> lattice.single();
-                case 2 -> lattice.pairs();
-                case 3 -> lattice.threes(RouteLattice.FINE);
-                default -> lattice.fours();
-            });
+            List<Weighed> all = weighed(
+                    switch (joints) {
+                        case 1 -> lattice.single();
+                        case 2 -> lattice.pairs();
+                        case 3 -> lattice.threes(RouteLattice.FINE);
+                        default -> lattice.fours();
+                    });
             if (routes.isEmpty() && !all.isEmpty()) {
                 take(List.of(narrow(all.getFirst(), (_, w) -> w.cost())), routes, new ArrayList<>(), new ArrayList<>());
                 tell(0.75);
@@ -106,17 +114,23 @@ public final class RouteFinder {
         }
         Optional<Weighed> nearest = misses.stream().min(Comparator.comparingDouble(w -> w.worth.lacking()));
         List<Phrase> blocked = new ArrayList<>();
-        // A way that only its bearings, its adjustment or its full range keep from being a route is nearer than any that lacks.
+        // A way that only its bearings, its adjustment or its full range keep from being a route is nearer than any
+        // that lacks.
         if (!refused.isEmpty()) {
             blocked.add(refused.getFirst());
         } else {
-            nearest.ifPresent(w -> w.worth.lacks().stream().sorted(Comparator.comparingDouble(RouteScorer.Lack::amount).reversed()).map(RouteScorer.Lack::told).forEach(blocked::add));
+            nearest.ifPresent(w -> w.worth.lacks().stream()
+                    .sorted(Comparator.comparingDouble(RouteScorer.Lack::amount).reversed())
+                    .map(RouteScorer.Lack::told)
+                    .forEach(blocked::add));
         }
         if (layout.straight()) {
             blocked.addFirst(Phrase.of("As planned the column points straight into the gear: it needs no joint"));
         }
         if (blocked.isEmpty()) {
-            blocked.add(Phrase.of("No place for a joint was found that is clear at all: allow more joints, a smaller gap, or let the gear tilt."));
+            blocked.add(
+                    Phrase.of(
+                            "No place for a joint was found that is clear at all: allow more joints, a smaller gap, or let the gear tilt."));
         }
         return new RouteAnswer(List.of(), lattice.considered(), blocked, nearest.map(w -> layout.points(w.way)));
     }
@@ -124,7 +138,10 @@ public final class RouteFinder {
     /** Builds those that can be gone; of the others keeps the nearest miss. */
     private void take(List<Weighed> found, List<Route> routes, List<Weighed> misses, List<Phrase> refused) {
         found.stream().filter(w -> w.worth.lacking() > 0).findFirst().ifPresent(misses::add);
-        for (RouteBuilder.Built b : found.parallelStream().filter(w -> w.worth.lacking() == 0).map(w -> builder.build(w.way(), w.worth())).toList()) {
+        for (RouteBuilder.Built b : found.parallelStream()
+                .filter(w -> w.worth.lacking() == 0)
+                .map(w -> builder.build(w.way(), w.worth()))
+                .toList()) {
             b.route().ifPresent(routes::add);
             b.refused().ifPresent(refused::add);
         }
@@ -143,7 +160,10 @@ public final class RouteFinder {
 
     /** The best of many ways, each weighed, the best first. */
     private List<Weighed> weighed(List<RouteParameters> ways) {
-        return lattice.bestByAngles(ways.isEmpty() ? lattice.anyhow() : ways, WEIGHED).parallelStream().map(w -> new Weighed(w, weigh.of(w))).sorted(Comparator.comparingDouble(w -> w.worth.cost())).toList();
+        return lattice.bestByAngles(ways.isEmpty() ? lattice.anyhow() : ways, WEIGHED).parallelStream()
+                .map(w -> new Weighed(w, weigh.of(w)))
+                .sorted(Comparator.comparingDouble(w -> w.worth.cost()))
+                .toList();
     }
 
     /** The best of many, apart from one another, each at its own best; those that can be gone before those that lack. */
@@ -152,12 +172,16 @@ public final class RouteFinder {
         for (Weighed w : all) {
             // What lacks too much by far does not become a way by being narrowed; the best of it tells what blocks.
             boolean worth = starts.isEmpty() || w.worth.lacking() < LACKS_TOO_MUCH;
-            if (worth && starts.size() < (w.way.between() == 0 ? KEPT / 2 : KEPT) && starts.stream().noneMatch(s -> near(s.way, w.way))) {
+            if (worth
+                    && starts.size() < (w.way.between() == 0 ? KEPT / 2 : KEPT)
+                    && starts.stream().noneMatch(s -> near(s.way, w.way))) {
                 starts.add(w);
             }
         }
-        List<Weighed> done = starts.parallelStream().flatMap(w -> Stream.of(narrow(w, (_, x) -> x.cost()), narrow(w, (_, x) -> x.roomy())))
-                .sorted(Comparator.comparingDouble(w -> w.worth.cost())).toList();
+        List<Weighed> done = starts.parallelStream()
+                .flatMap(w -> Stream.of(narrow(w, (_, x) -> x.cost()), narrow(w, (_, x) -> x.roomy())))
+                .sorted(Comparator.comparingDouble(w -> w.worth.cost()))
+                .toList();
         List<Weighed> kept = new ArrayList<>();
         for (Weighed w : done) {
             if (kept.size() < NARROWED && kept.stream().noneMatch(k -> near(k.way, w.way))) {
@@ -165,19 +189,33 @@ public final class RouteFinder {
             }
         }
         // The roomiest of all that can be gone is kept too, however it weighs.
-        done.stream().filter(w -> w.worth.lacking() == 0).max(Comparator.comparingDouble(w -> w.worth.margin().mm()))
-                .filter(w -> !kept.contains(w)).ifPresent(kept::add);
+        done.stream()
+                .filter(w -> w.worth.lacking() == 0)
+                .max(Comparator.comparingDouble(w -> w.worth.margin().mm()))
+                .filter(w -> !kept.contains(w))
+                .ifPresent(kept::add);
         if (!kept.isEmpty()) {
-            longWay(all, shown.isEmpty() ? layout.points(kept.getFirst().way) : shown.getFirst().points()).ifPresent(kept::add);
+            longWay(
+                            all,
+                            shown.isEmpty()
+                                    ? layout.points(kept.getFirst().way)
+                                    : shown.getFirst().points())
+                    .ifPresent(kept::add);
         }
         return kept;
     }
 
     /** The best that stays well away from the tight one. */
     private Optional<Weighed> longWay(List<Weighed> all, List<Point> tight) {
-        return all.stream().filter(w -> apart(layout.points(w.way), tight) > LONG_WAY).limit(LONG_WAYS).toList().parallelStream()
-                .map(w -> narrow(w, (way, x) -> x.cost() + 5 * Math.max(0, LONG_WAY + 5 - apart(layout.points(way), tight))))
-                .filter(w -> w.worth.lacking() == 0 && apart(layout.points(w.way), tight) > LONG_WAY).min(Comparator.comparingDouble(w -> w.worth.cost()));
+        return all.stream()
+                .filter(w -> apart(layout.points(w.way), tight) > LONG_WAY)
+                .limit(LONG_WAYS)
+                .toList()
+                .parallelStream()
+                .map(w -> narrow(
+                        w, (way, x) -> x.cost() + 5 * Math.max(0, LONG_WAY + 5 - apart(layout.points(way), tight))))
+                .filter(w -> w.worth.lacking() == 0 && apart(layout.points(w.way), tight) > LONG_WAY)
+                .min(Comparator.comparingDouble(w -> w.worth.cost()));
     }
 
     private boolean near(RouteParameters a, RouteParameters b) {
@@ -197,7 +235,8 @@ public final class RouteFinder {
                 Point a = line.get(i - 1);
                 double l = line.get(i).minus(a).dot(line.get(i).minus(a));
                 double t = l == 0 ? 0 : Math.clamp(p.minus(a).dot(line.get(i).minus(a)) / l, 0, 1);
-                nearest = Math.min(nearest, p.distanceTo(a.plus(line.get(i).minus(a).times(t))));
+                nearest = Math.min(
+                        nearest, p.distanceTo(a.plus(line.get(i).minus(a).times(t))));
             }
             most = Math.max(most, nearest);
         }
@@ -213,7 +252,8 @@ public final class RouteFinder {
                 better = false;
                 for (int k = 0; k < best.way.numbers().length; k++) {
                     for (int way = -1; way <= 1; way += 2) {
-                        Optional<RouteParameters> tried = moved(best.way, k, way * (k == RouteParameters.TILT ? step / 4 : step));
+                        Optional<RouteParameters> tried =
+                                moved(best.way, k, way * (k == RouteParameters.TILT ? step / 4 : step));
                         if (tried.isPresent()) {
                             RouteScore w = weigh.of(tried.get());
                             if (cost.applyAsDouble(tried.get(), w) < cost.applyAsDouble(best.way, best.worth) - 1e-6) {
@@ -228,18 +268,22 @@ public final class RouteFinder {
         }
         RouteParameters rounded = best.way.rounded();
         RouteScore w = weigh.of(rounded);
-        return w.lacking() <= best.worth.lacking() + (best.worth.lacking() > 0 ? 0.2 : 0) ? new Weighed(rounded, w) : best;
+        return w.lacking() <= best.worth.lacking() + (best.worth.lacking() > 0 ? 0.2 : 0)
+                ? new Weighed(rounded, w)
+                : best;
     }
 
     /** Empty where a number may not go there. */
     private Optional<RouteParameters> moved(RouteParameters way, int number, double by) {
         double v = way.numbers()[number] + by;
-        boolean may = switch (number) {
-            case RouteParameters.ALONG_COLUMN -> way.numbers()[number] > 0 && v >= layout.leastAlongColumn();
-            case RouteParameters.TILT -> layout.rack.isPresent() && v >= question.tiltFromDeg() && v <= question.tiltToDeg();
-            case RouteParameters.ALONG_GEAR -> v >= layout.leastAlongGear();
-            default -> true;
-        };
+        boolean may =
+                switch (number) {
+                    case RouteParameters.ALONG_COLUMN -> way.numbers()[number] > 0 && v >= layout.leastAlongColumn();
+                    case RouteParameters.TILT ->
+                        layout.rack.isPresent() && v >= question.tiltFromDeg() && v <= question.tiltToDeg();
+                    case RouteParameters.ALONG_GEAR -> v >= layout.leastAlongGear();
+                    default -> true;
+                };
         return may ? Optional.of(way.with(number, v)) : Optional.empty();
     }
 
@@ -254,18 +298,45 @@ public final class RouteFinder {
         Route fewest = routes.stream().min(byJoints).orElseThrow();
         Map<Route, List<String>> why = new LinkedHashMap<>();
         tag(why, fewest, "fewest joints");
-        tag(why, routes.stream().min(Comparator.comparingDouble(Route::widestDeg)).orElseThrow(), "smallest angles");
-        tag(why, routes.stream().min(Comparator.comparingDouble(Route::ripplePct)).orElseThrow(), "most even");
-        tag(why, routes.stream().max(Comparator.comparingDouble(r -> r.spareGap().orElse(RouteObstacles.FAR))).orElseThrow(), "most room");
+        tag(
+                why,
+                routes.stream()
+                        .min(Comparator.comparingDouble(Route::widestDeg))
+                        .orElseThrow(),
+                "smallest angles");
+        tag(
+                why,
+                routes.stream()
+                        .min(Comparator.comparingDouble(Route::ripplePct))
+                        .orElseThrow(),
+                "most even");
+        tag(
+                why,
+                routes.stream()
+                        .max(Comparator.comparingDouble(r -> r.spareGap().orElse(RouteObstacles.FAR)))
+                        .orElseThrow(),
+                "most room");
         tag(why, routes.stream().min(Comparator.comparingDouble(Route::length)).orElseThrow(), "shortest");
-        routes.stream().filter(r -> r.stroke() > fewest.stroke() + 1).max(Comparator.comparingDouble(Route::stroke)).ifPresent(r -> tag(why, r, "most free stroke"));
-        routes.stream().filter(r -> apart(r.points(), fewest.points()) > LONG_WAY).min(byJoints).ifPresent(r -> tag(why, r, "the long way round"));
-        return why.entrySet().stream().limit(OFFERED).map(e -> e.getKey().offeredFor(List.copyOf(e.getValue()))).toList();
+        routes.stream()
+                .filter(r -> r.stroke() > fewest.stroke() + 1)
+                .max(Comparator.comparingDouble(Route::stroke))
+                .ifPresent(r -> tag(why, r, "most free stroke"));
+        routes.stream()
+                .filter(r -> apart(r.points(), fewest.points()) > LONG_WAY)
+                .min(byJoints)
+                .ifPresent(r -> tag(why, r, "the long way round"));
+        return why.entrySet().stream()
+                .limit(OFFERED)
+                .map(e -> e.getKey().offeredFor(List.copyOf(e.getValue())))
+                .toList();
     }
 
     private static void tag(Map<Route, List<String>> why, Route r, String reason) {
         // One that hardly differs from one that is offered already stands for both.
-        Route same = why.keySet().stream().filter(k -> k.joints() == r.joints() && apart(k.points(), r.points()) < LIKE).findFirst().orElse(r);
+        Route same = why.keySet().stream()
+                .filter(k -> k.joints() == r.joints() && apart(k.points(), r.points()) < LIKE)
+                .findFirst()
+                .orElse(r);
         why.computeIfAbsent(same, _ -> new ArrayList<>()).add(reason);
     }
 }

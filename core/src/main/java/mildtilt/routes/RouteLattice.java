@@ -1,4 +1,5 @@
 package mildtilt.routes;
+
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -24,6 +25,7 @@ final class RouteLattice {
     private static final double TILT_STEP = 5;
     /** How far about the ends places for joints are looked for, mm. */
     private static final double AROUND = 170;
+
     static final double FINE = 42;
     static final double COARSE = 78;
     /** Ways on the lattice may lack so much, mm or degrees, since they are narrowed after. */
@@ -41,7 +43,13 @@ final class RouteLattice {
      * @param progress told how far the present kind of way has come, 0 to 1, from any thread
      * @param givenUp asked now and then: what is found after that need not be all
      */
-    RouteLattice(RouteEnds layout, RouteQuestion question, RouteScorer weigh, RouteObstacles blockers, DoubleConsumer progress, BooleanSupplier givenUp) {
+    RouteLattice(
+            RouteEnds layout,
+            RouteQuestion question,
+            RouteScorer weigh,
+            RouteObstacles blockers,
+            DoubleConsumer progress,
+            BooleanSupplier givenUp) {
         this.layout = layout;
         this.question = question;
         this.weigh = weigh;
@@ -57,12 +65,16 @@ final class RouteLattice {
 
     private double[] alongColumn() {
         double from = layout.leastAlongColumn();
-        return IntStream.range(0, ALONG_COLUMN).mapToDouble(i -> from + COLUMN_REACH * i * i / ((ALONG_COLUMN - 1.0) * (ALONG_COLUMN - 1))).toArray();
+        return IntStream.range(0, ALONG_COLUMN)
+                .mapToDouble(i -> from + COLUMN_REACH * i * i / ((ALONG_COLUMN - 1.0) * (ALONG_COLUMN - 1)))
+                .toArray();
     }
 
     private double[] alongGear() {
         double from = layout.leastAlongGear();
-        return IntStream.range(0, ALONG_GEAR).mapToDouble(i -> from + GEAR_REACH * i / (ALONG_GEAR - 1.0)).toArray();
+        return IntStream.range(0, ALONG_GEAR)
+                .mapToDouble(i -> from + GEAR_REACH * i / (ALONG_GEAR - 1.0))
+                .toArray();
     }
 
     private double[] tilts() {
@@ -71,7 +83,9 @@ final class RouteLattice {
         }
         int below = (int) Math.floor(-question.tiltFromDeg() / TILT_STEP);
         int above = (int) Math.floor(question.tiltToDeg() / TILT_STEP);
-        return IntStream.rangeClosed(-below, above).mapToDouble(i -> i * TILT_STEP).toArray();
+        return IntStream.rangeClosed(-below, above)
+                .mapToDouble(i -> i * TILT_STEP)
+                .toArray();
     }
 
     /** A joint's place at either end of the lattice. @param tilt of the rack, for the gear's end */
@@ -82,15 +96,26 @@ final class RouteLattice {
         for (int s = 0; s < layout.sets.size(); s++) {
             RouteEnds.WheelSet set = layout.sets.get(s);
             for (double along : alongColumn()) {
-                all.add(new End(s, along, 0, set.hub(), set.hub().plus(set.axis().times(along))));
+                all.add(new End(
+                        s, along, 0, set.hub(), set.hub().plus(set.axis().times(along))));
             }
         }
         return all;
     }
 
     private List<End> gearEnds(int joints) {
-        return allGearEnds().stream().filter(e -> blockers.clears(Convex.bar(e.at, e.before, layout.shaft(joints, joints).diameter() / 2), 0, MAY_LACK, true)
-                && blockers.clears(Convex.sphere(e.at, layout.swing(joints - 1, joints) / 2), 0, MAY_LACK, false)).toList();
+        return allGearEnds().stream()
+                .filter(e -> blockers.clears(
+                                Convex.bar(
+                                        e.at,
+                                        e.before,
+                                        layout.shaft(joints, joints).diameter() / 2),
+                                0,
+                                MAY_LACK,
+                                true)
+                        && blockers.clears(
+                                Convex.sphere(e.at, layout.swing(joints - 1, joints) / 2), 0, MAY_LACK, false))
+                .toList();
     }
 
     private List<End> allGearEnds() {
@@ -123,16 +148,19 @@ final class RouteLattice {
         List<End> gear = gearEnds(2);
         double first = layout.limitDeg(0, 2);
         double second = layout.limitDeg(1, 2);
-        return columnEnds().parallelStream().flatMap(c -> {
-            List<RouteParameters> all = new ArrayList<>();
-            considered.addAndGet(gear.size());
-            for (End g : gear) {
-                if (RouteScorer.angle(c.before, c.at, g.at) <= first + MAY_LACK && RouteScorer.angle(c.at, g.at, g.before) <= second + MAY_LACK) {
-                    all.add(RouteParameters.of(c.set, c.along, g.tilt, g.along, List.of()));
-                }
-            }
-            return all.stream();
-        }).toList();
+        return columnEnds().parallelStream()
+                .flatMap(c -> {
+                    List<RouteParameters> all = new ArrayList<>();
+                    considered.addAndGet(gear.size());
+                    for (End g : gear) {
+                        if (RouteScorer.angle(c.before, c.at, g.at) <= first + MAY_LACK
+                                && RouteScorer.angle(c.at, g.at, g.before) <= second + MAY_LACK) {
+                            all.add(RouteParameters.of(c.set, c.along, g.tilt, g.along, List.of()));
+                        }
+                    }
+                    return all.stream();
+                })
+                .toList();
     }
 
     /** Places between that are clear for a joint, over the region about both ends. */
@@ -159,7 +187,9 @@ final class RouteLattice {
             }
         }
         double radius = layout.swing(0, 3) / 2;
-        return all.parallelStream().filter(p -> blockers.clears(Convex.sphere(p, radius), 0, MAY_LACK, false)).toList();
+        return all.parallelStream()
+                .filter(p -> blockers.clears(Convex.sphere(p, radius), 0, MAY_LACK, false))
+                .toList();
     }
 
     private static double coordinate(Point p, int axis) {
@@ -171,7 +201,9 @@ final class RouteLattice {
         List<End> all = new ArrayList<>();
         for (End e : ends) {
             considered.incrementAndGet();
-            if (e.at.distanceTo(to) >= room && RouteScorer.angle(e.before, e.at, to) <= limit && blockers.clears(Convex.bar(e.at, to, radius), 0, MAY_LACK, false)) {
+            if (e.at.distanceTo(to) >= room
+                    && RouteScorer.angle(e.before, e.at, to) <= limit
+                    && blockers.clears(Convex.bar(e.at, to, radius), 0, MAY_LACK, false)) {
                 all.add(e);
             }
         }
@@ -191,67 +223,83 @@ final class RouteLattice {
         double roomLast = weigh.room(joints - 1, joints);
         List<Point> places = between(step);
         AtomicLong done = new AtomicLong();
-        return places.parallelStream().map(p -> {
-            if (givenUp.getAsBoolean()) {
-                return new Reached(p, List.of(), List.of());
-            }
-            Reached r = new Reached(p, reaching(column, p, first, radius, roomFirst), reaching(gear, p, last, radius, roomLast));
-            if (done.incrementAndGet() % 64 == 0) {
-                progress.accept(0.7 * done.get() / places.size());
-            }
-            return r;
-        }).toList();
+        return places.parallelStream()
+                .map(p -> {
+                    if (givenUp.getAsBoolean()) {
+                        return new Reached(p, List.of(), List.of());
+                    }
+                    Reached r = new Reached(
+                            p,
+                            reaching(column, p, first, radius, roomFirst),
+                            reaching(gear, p, last, radius, roomLast));
+                    if (done.incrementAndGet() % 64 == 0) {
+                        progress.accept(0.7 * done.get() / places.size());
+                    }
+                    return r;
+                })
+                .toList();
     }
 
     List<RouteParameters> threes(double step) {
         double middle = layout.limitDeg(1, 3);
-        return reached(step, 3).parallelStream().flatMap(r -> {
-            List<RouteParameters> all = new ArrayList<>();
-            for (End c : r.column) {
-                for (End g : r.gear) {
-                    considered.incrementAndGet();
-                    if (RouteScorer.angle(c.at, r.at, g.at) <= middle) {
-                        all.add(RouteParameters.of(c.set, c.along, g.tilt, g.along, List.of(r.at)));
+        return reached(step, 3).parallelStream()
+                .flatMap(r -> {
+                    List<RouteParameters> all = new ArrayList<>();
+                    for (End c : r.column) {
+                        for (End g : r.gear) {
+                            considered.incrementAndGet();
+                            if (RouteScorer.angle(c.at, r.at, g.at) <= middle) {
+                                all.add(RouteParameters.of(c.set, c.along, g.tilt, g.along, List.of(r.at)));
+                            }
+                        }
                     }
-                }
-            }
-            return best(all).stream();
-        }).toList();
+                    return best(all).stream();
+                })
+                .toList();
     }
 
     List<RouteParameters> fours() {
         List<Reached> places = reached(COARSE, 4);
-        List<Reached> fromColumn = places.stream().filter(r -> !r.column.isEmpty()).toList();
+        List<Reached> fromColumn =
+                places.stream().filter(r -> !r.column.isEmpty()).toList();
         List<Reached> toGear = places.stream().filter(r -> !r.gear.isEmpty()).toList();
         double second = layout.limitDeg(1, 4);
         double third = layout.limitDeg(2, 4);
         double radius = layout.shaft(2, 4).diameter() / 2;
         double room = weigh.room(2, 4);
         AtomicLong done = new AtomicLong();
-        return fromColumn.parallelStream().flatMap(a -> {
-            List<RouteParameters> all = new ArrayList<>();
-            for (Reached b : toGear) {
-                if (givenUp.getAsBoolean() || a.at.distanceTo(b.at) < room) {
-                    continue;
-                }
-                List<End> columns = a.column.stream().filter(c -> RouteScorer.angle(c.at, a.at, b.at) <= second).toList();
-                List<End> gears = columns.isEmpty() ? List.of() : b.gear.stream().filter(g -> RouteScorer.angle(a.at, b.at, g.at) <= third).toList();
-                considered.addAndGet((long) a.column.size() * b.gear.size());
-                if (!gears.isEmpty() && blockers.clears(Convex.bar(a.at, b.at, radius), 0, MAY_LACK, false)) {
-                    List<RouteParameters> here = new ArrayList<>();
-                    for (End c : columns) {
-                        for (End g : gears) {
-                            here.add(RouteParameters.of(c.set, c.along, g.tilt, g.along, List.of(a.at, b.at)));
+        return fromColumn.parallelStream()
+                .flatMap(a -> {
+                    List<RouteParameters> all = new ArrayList<>();
+                    for (Reached b : toGear) {
+                        if (givenUp.getAsBoolean() || a.at.distanceTo(b.at) < room) {
+                            continue;
+                        }
+                        List<End> columns = a.column.stream()
+                                .filter(c -> RouteScorer.angle(c.at, a.at, b.at) <= second)
+                                .toList();
+                        List<End> gears = columns.isEmpty()
+                                ? List.of()
+                                : b.gear.stream()
+                                        .filter(g -> RouteScorer.angle(a.at, b.at, g.at) <= third)
+                                        .toList();
+                        considered.addAndGet((long) a.column.size() * b.gear.size());
+                        if (!gears.isEmpty() && blockers.clears(Convex.bar(a.at, b.at, radius), 0, MAY_LACK, false)) {
+                            List<RouteParameters> here = new ArrayList<>();
+                            for (End c : columns) {
+                                for (End g : gears) {
+                                    here.add(RouteParameters.of(c.set, c.along, g.tilt, g.along, List.of(a.at, b.at)));
+                                }
+                            }
+                            all.addAll(bestByAngles(here, 2));
                         }
                     }
-                    all.addAll(bestByAngles(here, 2));
-                }
-            }
-            if (done.incrementAndGet() % 8 == 0) {
-                progress.accept(0.7 + 0.2 * done.get() / fromColumn.size());
-            }
-            return bestByAngles(all, 6).stream();
-        }).toList();
+                    if (done.incrementAndGet() % 8 == 0) {
+                        progress.accept(0.7 + 0.2 * done.get() / fromColumn.size());
+                    }
+                    return bestByAngles(all, 6).stream();
+                })
+                .toList();
     }
 
     /** Few of those that share their places between, by their angles alone: the gaps hardly differ. */
@@ -264,7 +312,12 @@ final class RouteLattice {
             return all;
         }
         double[] worst = all.stream().mapToDouble(this::widest).toArray();
-        return IntStream.range(0, worst.length).boxed().sorted(Comparator.comparingDouble(i -> worst[i])).limit(kept).map(all::get).toList();
+        return IntStream.range(0, worst.length)
+                .boxed()
+                .sorted(Comparator.comparingDouble(i -> worst[i]))
+                .limit(kept)
+                .map(all::get)
+                .toList();
     }
 
     private double widest(RouteParameters way) {
@@ -282,6 +335,8 @@ final class RouteLattice {
     /** Where no place is clear at all, ways through whatever is there: one of them lacks least, and tells what blocks. */
     List<RouteParameters> anyhow() {
         List<End> gear = allGearEnds();
-        return columnEnds().stream().flatMap(c -> gear.stream().map(g -> RouteParameters.of(c.set, c.along, g.tilt, g.along, List.of()))).toList();
+        return columnEnds().stream()
+                .flatMap(c -> gear.stream().map(g -> RouteParameters.of(c.set, c.along, g.tilt, g.along, List.of())))
+                .toList();
     }
 }

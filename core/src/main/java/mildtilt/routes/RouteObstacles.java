@@ -1,4 +1,5 @@
 package mildtilt.routes;
+
 import java.util.ArrayList;
 import java.util.List;
 import mildtilt.clearance.SweptObstacle;
@@ -23,7 +24,12 @@ final class RouteObstacles {
     /** @param gap wanted to everything, mm */
     RouteObstacles(List<SweptObstacle> standing, double gap) {
         for (SweptObstacle s : standing) {
-            all.add(new Blocker(s.name(), Math.max(gap, s.need()), s.places(), s.places().stream().map(Solid::bounds).reduce(Bounds::with).orElseThrow(), s.gear()));
+            all.add(new Blocker(
+                    s.name(),
+                    Math.max(gap, s.need()),
+                    s.places(),
+                    s.places().stream().map(Solid::bounds).reduce(Bounds::with).orElseThrow(),
+                    s.gear()));
         }
     }
 

@@ -1,4 +1,5 @@
 package mildtilt.routes;
+
 import java.util.List;
 import mildtilt.geometry.Point;
 
@@ -34,7 +35,10 @@ record RouteParameters(int set, double[] numbers) {
     }
 
     Point point(int between) {
-        return new Point(numbers[FIRST_BETWEEN + 3 * between], numbers[FIRST_BETWEEN + 3 * between + 1], numbers[FIRST_BETWEEN + 3 * between + 2]);
+        return new Point(
+                numbers[FIRST_BETWEEN + 3 * between],
+                numbers[FIRST_BETWEEN + 3 * between + 1],
+                numbers[FIRST_BETWEEN + 3 * between + 2]);
     }
 
     RouteParameters with(int number, double value) {

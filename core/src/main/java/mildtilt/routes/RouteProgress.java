@@ -1,4 +1,5 @@
 package mildtilt.routes;
+
 import java.util.List;
 
 /** Told how far a search is and what it has found, and asked whether to go on. Called from the searching threads. */

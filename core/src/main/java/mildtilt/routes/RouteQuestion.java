@@ -1,4 +1,5 @@
 package mildtilt.routes;
+
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.withers.Withers;
 
@@ -14,7 +15,9 @@ import mildtilt.withers.Withers;
  * @param bracketReach how far a bearing may stand from the surface its bracket is fixed to, mm
  */
 @Withers
-public record RouteQuestion(int fewest, int most, double gap, double tiltFromDeg, double tiltToDeg, boolean wheelFree, double bracketReach) implements RouteQuestionBuilder.With {
+public record RouteQuestion(
+        int fewest, int most, double gap, double tiltFromDeg, double tiltToDeg, boolean wheelFree, double bracketReach)
+        implements RouteQuestionBuilder.With {
 
     public static final int MOST_JOINTS = 4;
 
@@ -26,13 +29,15 @@ public record RouteQuestion(int fewest, int most, double gap, double tiltFromDeg
     /** @throws ImpossibleGeometryException if it can't be asked so */
     public RouteQuestion {
         if (!(fewest >= 1 && most >= fewest && most <= MOST_JOINTS)) {
-            throw new ImpossibleGeometryException("A route has from 1 to " + MOST_JOINTS + " joints, the fewest no more than the most.");
+            throw new ImpossibleGeometryException(
+                    "A route has from 1 to " + MOST_JOINTS + " joints, the fewest no more than the most.");
         }
         if (!(gap >= 0 && gap <= 1000 && bracketReach >= 0 && bracketReach <= 1000)) {
             throw new ImpossibleGeometryException("The wanted gap and the reach of a bracket can be 0 to 1000 mm.");
         }
         if (!(tiltFromDeg <= 0 && tiltToDeg >= 0 && tiltFromDeg >= -90 && tiltToDeg <= 90)) {
-            throw new ImpossibleGeometryException("The gear's tilt must go from 0 or less to 0 or more, no more than 90 degrees either way.");
+            throw new ImpossibleGeometryException(
+                    "The gear's tilt must go from 0 or less to 0 or more, no more than 90 degrees either way.");
         }
     }
 

@@ -1,4 +1,5 @@
 package mildtilt.routes;
+
 import java.util.ArrayList;
 import java.util.List;
 import mildtilt.clearance.SweptJoint;
@@ -20,6 +21,7 @@ final class RouteScorer {
     private static final double TIGHT = 6;
     /** Less than this lacking is rounding, mm. */
     private static final double LEAST = 0.01;
+
     private static final double JOINT_COSTS = 14;
     private static final double ROOM_COUNTS = 1.2;
 
@@ -43,7 +45,14 @@ final class RouteScorer {
      * @param lacks each of them
      * @param margin the least over the needed gap
      */
-    record RouteScore(double cost, double roomy, double lacking, List<Lack> lacks, double widestDeg, Margin margin, double length) {}
+    record RouteScore(
+            double cost,
+            double roomy,
+            double lacking,
+            List<Lack> lacks,
+            double widestDeg,
+            Margin margin,
+            double length) {}
 
     RouteScore of(RouteParameters way) {
         List<Point> p = layout.points(way);
@@ -58,10 +67,17 @@ final class RouteScorer {
             double need = room(i, joints);
             if (l < need - LEAST) {
                 String name = Phrase.name(layout.shaft(i, joints).name());
-                lacks.add(new Lack(need - l, i == 0
-                        ? Phrase.of("Between the lower end of the column's tube and where " + name + " would have its joint {0} are lacking: a shorter tube, or wheel and gear farther "
-                                + "apart, give them", Quantity.length(need - l))
-                        : Phrase.of(name + " is {0} too short for what sits on its ends", Quantity.length(need - l))));
+                lacks.add(new Lack(
+                        need - l,
+                        i == 0
+                                ? Phrase.of(
+                                        "Between the lower end of the column's tube and where " + name
+                                                + " would have its joint {0} are lacking: a shorter tube, or wheel and gear farther "
+                                                + "apart, give them",
+                                        Quantity.length(need - l))
+                                : Phrase.of(
+                                        name + " is {0} too short for what sits on its ends",
+                                        Quantity.length(need - l))));
             }
         }
         for (int i = 0; i < joints; i++) {
@@ -70,14 +86,25 @@ final class RouteScorer {
             sum += deg;
             double over = deg - layout.limitDeg(i, joints);
             if (over > 0) {
-                lacks.add(new Lack(over, Phrase.of(Phrase.name(layout.joint(i, joints).name()) + " stands at {0}, {1} over what it may", Quantity.angle(deg), Quantity.angle(over))));
+                lacks.add(new Lack(
+                        over,
+                        Phrase.of(
+                                Phrase.name(layout.joint(i, joints).name()) + " stands at {0}, {1} over what it may",
+                                Quantity.angle(deg),
+                                Quantity.angle(over))));
             }
         }
         if (way.between() == 0 && joints == 1) {
-            double off = Math.toDegrees(p.get(1).minus(p.get(0)).angleTo(layout.sets.get(way.set()).axis().vector()));
+            double off = Math.toDegrees(p.get(1)
+                    .minus(p.get(0))
+                    .angleTo(layout.sets.get(way.set()).axis().vector()));
             double may = layout.columnFree() ? RouteFinder.AIMED : 0.1;
             if (off > may) {
-                lacks.add(new Lack(off - may, Phrase.of("With one joint the column would have to be aimed {0} off its line, {1} too far", Quantity.angle(off), Quantity.angle(off - may))));
+                lacks.add(new Lack(
+                        off - may,
+                        Phrase.of(
+                                "With one joint the column would have to be aimed {0} off its line, {1} too far",
+                                Quantity.angle(off), Quantity.angle(off - may))));
             }
         }
         // Bent or crowded far beyond what may be, no gap matters yet.
@@ -95,7 +122,8 @@ final class RouteScorer {
             double extra = i == 0 ? moves : 0;
             double enough = Math.max(0, margin.mm());
             // What it sweeps lies within two bars with round ends: where those keep off, so does it.
-            if (around(p, i, joints).stream().allMatch(c -> blockers.margin(c, extra, enough, false).mm() >= enough)) {
+            if (around(p, i, joints).stream()
+                    .allMatch(c -> blockers.margin(c, extra, enough, false).mm() >= enough)) {
                 continue;
             }
             for (Convex part : joint(p, i, joints)) {
@@ -108,7 +136,11 @@ final class RouteScorer {
         }
         // Whose gaps were not looked at may lack any of them.
         double lacking = lacks.stream().mapToDouble(Lack::amount).sum() + (hopeless ? 4 * HOPELESS : 0);
-        double cost = JOINT_COSTS * joints + 0.8 * widest + 0.25 * sum - 0.35 * Math.min(margin.mm(), GOOD_GAP) + Math.max(0, TIGHT - margin.mm())
+        double cost = JOINT_COSTS * joints
+                + 0.8 * widest
+                + 0.25 * sum
+                - 0.35 * Math.min(margin.mm(), GOOD_GAP)
+                + Math.max(0, TIGHT - margin.mm())
                 + 0.012 * length;
         double roomy = cost - ROOM_COUNTS * Math.min(margin.mm(), GOOD_GAP);
         double more = lacking > 0 ? 1000 + 100 * lacking : 0;
@@ -116,7 +148,11 @@ final class RouteScorer {
     }
 
     private static Lack lack(Margin m, String part) {
-        return new Lack(-m.mm(), Phrase.of(Phrase.name(part) + " lacks {0} of the gap to " + Phrase.name(m.name()), Quantity.length(-m.mm())));
+        return new Lack(
+                -m.mm(),
+                Phrase.of(
+                        Phrase.name(part) + " lacks {0} of the gap to " + Phrase.name(m.name()),
+                        Quantity.length(-m.mm())));
     }
 
     static double angle(Point before, Point centre, Point after) {
@@ -129,7 +165,9 @@ final class RouteScorer {
             return layout.leastAlongColumn();
         }
         double before = layout.joint(shaft - 1, joints).gearSide().takeOff();
-        return shaft == joints ? layout.leastAlongGear() : before + layout.joint(shaft, joints).wheelSide().takeOff() + RouteEnds.ROOM;
+        return shaft == joints
+                ? layout.leastAlongGear()
+                : before + layout.joint(shaft, joints).wheelSide().takeOff() + RouteEnds.ROOM;
     }
 
     /** A shaft, the first from where its tube ends. */
@@ -138,24 +176,38 @@ final class RouteScorer {
         if (shaft == 0) {
             double tube = layout.column.tube().map(t -> t.to()).orElse(0.0);
             double l = from.distanceTo(p.get(1));
-            from = l > tube + 1 ? from.plus(p.get(1).minus(from).times(tube / l)) : p.get(1).plus(Vector.Z.times(1e-3));
+            from = l > tube + 1
+                    ? from.plus(p.get(1).minus(from).times(tube / l))
+                    : p.get(1).plus(Vector.Z.times(1e-3));
         }
         return Convex.bar(from, p.get(shaft + 1), layout.shaft(shaft, joints).diameter() / 2);
     }
 
     List<Convex> joint(List<Point> p, int joint, int joints) {
-        return SweptJoint.parts(p.get(joint), p.get(joint + 1), p.get(joint + 2), layout.joint(joint, joints), layout.swing(joint, joints));
+        return SweptJoint.parts(
+                p.get(joint),
+                p.get(joint + 1),
+                p.get(joint + 2),
+                layout.joint(joint, joints),
+                layout.swing(joint, joints));
     }
 
     private List<Convex> around(List<Point> p, int joint, int joints) {
         double r = layout.swing(joint, joints) / 2;
         Point c = p.get(joint + 1);
-        return List.of(round(c, p.get(joint), layout.joint(joint, joints).wheelSide().takeOff(), r),
-                round(c, p.get(joint + 2), layout.joint(joint, joints).gearSide().takeOff(), r));
+        return List.of(
+                round(c, p.get(joint), layout.joint(joint, joints).wheelSide().takeOff(), r),
+                round(
+                        c,
+                        p.get(joint + 2),
+                        layout.joint(joint, joints).gearSide().takeOff(),
+                        r));
     }
 
     private static Convex round(Point centre, Point toward, double takeOff, double radius) {
         double l = centre.distanceTo(toward);
-        return l < 1e-6 ? Convex.sphere(centre, radius) : Convex.bar(centre, centre.plus(toward.minus(centre).times(Math.min(takeOff, l) / l)), radius);
+        return l < 1e-6
+                ? Convex.sphere(centre, radius)
+                : Convex.bar(centre, centre.plus(toward.minus(centre).times(Math.min(takeOff, l) / l)), radius);
     }
 }

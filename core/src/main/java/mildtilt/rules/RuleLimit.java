@@ -1,4 +1,5 @@
 package mildtilt.rules;
+
 import mildtilt.units.Unit;
 
 /** The figures of a rule set, each by its name on the screen. */

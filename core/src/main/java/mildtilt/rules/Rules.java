@@ -1,4 +1,5 @@
 package mildtilt.rules;
+
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -86,7 +87,8 @@ public record Rules(
 
         public Collapse {
             if (!(stroke >= 0) || kinkDeg.filter(k -> !(k > 0)).isPresent()) {
-                throw new ImpossibleGeometryException("The stroke wanted can't be negative, and a kink taken instead must be above 0.");
+                throw new ImpossibleGeometryException(
+                        "The stroke wanted can't be negative, and a kink taken instead must be above 0.");
             }
         }
     }
@@ -99,7 +101,8 @@ public record Rules(
     public record VehicleClass(String name, double wheelbaseMin, double wheelbaseMax, double widthMax) {
         public VehicleClass {
             if (!(wheelbaseMin >= 0 && wheelbaseMax > wheelbaseMin && widthMax > 0)) {
-                throw new ImpossibleGeometryException("The class \"" + name + "\" must have a largest wheelbase above its least, and a width above 0.");
+                throw new ImpossibleGeometryException("The class \"" + name
+                        + "\" must have a largest wheelbase above its least, and a width above 0.");
             }
         }
 
@@ -117,13 +120,15 @@ public record Rules(
             throw new ImpossibleGeometryException("The most angle of a joint must be between 0 and 90 degrees.");
         }
         if (!(ripplePct > 0 && heavyPull > 0 && strengthMargin > 0 && windUpDeg > 0 && spanHz > 0)) {
-            throw new ImpossibleGeometryException("Ripple, pull, strength margin, wind-up and span frequency of a rule set must be above 0.");
+            throw new ImpossibleGeometryException(
+                    "Ripple, pull, strength margin, wind-up and span frequency of a rule set must be above 0.");
         }
         if (!(kerbTimes >= 0)) {
             throw new ImpossibleGeometryException("A kerb's push can't be negative.");
         }
         if (!(engagementTimes >= 0 && overlap >= 0 && outOfLine >= 0)) {
-            throw new ImpossibleGeometryException("Engagement, overlap and out-of-line of a rule set can't be negative.");
+            throw new ImpossibleGeometryException(
+                    "Engagement, overlap and out-of-line of a rule set can't be negative.");
         }
         if (holds.isEmpty()) {
             throw new ImpossibleGeometryException("A rule set must accept at least one way to keep a shaft in a fork.");
@@ -153,30 +158,75 @@ public record Rules(
     /** @throws ImpossibleGeometryException if the limit can't be so */
     public Rules with(RuleLimit limit, double v) {
         WheelGeometry g = geometry;
-        return new Rules(name, about, set(RuleLimit.JOINT_ANGLE, jointDeg, limit, v), set(RuleLimit.RIPPLE, ripplePct, limit, v), welding,
-                new Collapse(set(RuleLimit.STROKE, collapse.stroke, limit, v), limit == RuleLimit.KINK ? Optional.of(v) : collapse.kinkDeg,
+        return new Rules(
+                name,
+                about,
+                set(RuleLimit.JOINT_ANGLE, jointDeg, limit, v),
+                set(RuleLimit.RIPPLE, ripplePct, limit, v),
+                welding,
+                new Collapse(
+                        set(RuleLimit.STROKE, collapse.stroke, limit, v),
+                        limit == RuleLimit.KINK ? Optional.of(v) : collapse.kinkDeg,
                         collapse.straightForbidden),
-                set(RuleLimit.ENGAGEMENT, engagementTimes, limit, v), set(RuleLimit.OVERLAP, overlap, limit, v), holds, locking, jointInCabin,
-                set(RuleLimit.HEAVY_PULL, heavyPull, limit, v), set(RuleLimit.STRENGTH, strengthMargin, limit, v),
-                set(RuleLimit.WIND_UP, windUpDeg, limit, v), set(RuleLimit.SPAN, spanHz, limit, v), set(RuleLimit.OUT_OF_LINE, outOfLine, limit, v),
+                set(RuleLimit.ENGAGEMENT, engagementTimes, limit, v),
+                set(RuleLimit.OVERLAP, overlap, limit, v),
+                holds,
+                locking,
+                jointInCabin,
+                set(RuleLimit.HEAVY_PULL, heavyPull, limit, v),
+                set(RuleLimit.STRENGTH, strengthMargin, limit, v),
+                set(RuleLimit.WIND_UP, windUpDeg, limit, v),
+                set(RuleLimit.SPAN, spanHz, limit, v),
+                set(RuleLimit.OUT_OF_LINE, outOfLine, limit, v),
                 set(RuleLimit.KERB, kerbTimes, limit, v),
-                new WheelGeometry(set(RuleLimit.CASTER_MIN, g.casterMinDeg(), limit, v), set(RuleLimit.CASTER_MAX, g.casterMaxDeg(), limit, v),
-                        set(RuleLimit.TRAIL_MIN, g.trailMin(), limit, v), set(RuleLimit.TRAIL_MAX, g.trailMax(), limit, v),
-                        set(RuleLimit.KINGPIN_MIN, g.kingpinMinDeg(), limit, v), set(RuleLimit.KINGPIN_MAX, g.kingpinMaxDeg(), limit, v),
-                        set(RuleLimit.SCRUB, g.scrubMax(), limit, v), set(RuleLimit.TOE, g.toeDeg(), limit, v),
-                        set(RuleLimit.APART, g.apartDeg(), limit, v), set(RuleLimit.ROLL_STEER, g.rollSteer(), limit, v),
+                new WheelGeometry(
+                        set(RuleLimit.CASTER_MIN, g.casterMinDeg(), limit, v),
+                        set(RuleLimit.CASTER_MAX, g.casterMaxDeg(), limit, v),
+                        set(RuleLimit.TRAIL_MIN, g.trailMin(), limit, v),
+                        set(RuleLimit.TRAIL_MAX, g.trailMax(), limit, v),
+                        set(RuleLimit.KINGPIN_MIN, g.kingpinMinDeg(), limit, v),
+                        set(RuleLimit.KINGPIN_MAX, g.kingpinMaxDeg(), limit, v),
+                        set(RuleLimit.SCRUB, g.scrubMax(), limit, v),
+                        set(RuleLimit.TOE, g.toeDeg(), limit, v),
+                        set(RuleLimit.APART, g.apartDeg(), limit, v),
+                        set(RuleLimit.ROLL_STEER, g.rollSteer(), limit, v),
                         set(RuleLimit.LOCK_APART, g.lockApartDeg(), limit, v)),
-                classes, differ);
+                classes,
+                differ);
     }
 
     /** With no kink taken in place of free stroke. */
     public Rules withoutKink() {
-        return with(name, welding, new Collapse(collapse.stroke, Optional.empty(), collapse.straightForbidden), holds, jointInCabin);
+        return with(
+                name,
+                welding,
+                new Collapse(collapse.stroke, Optional.empty(), collapse.straightForbidden),
+                holds,
+                jointInCabin);
     }
 
     public Rules withClasses(List<VehicleClass> c) {
-        return new Rules(name, about, jointDeg, ripplePct, welding, collapse, engagementTimes, overlap, holds, locking, jointInCabin, heavyPull,
-                strengthMargin, windUpDeg, spanHz, outOfLine, kerbTimes, geometry, c, differ);
+        return new Rules(
+                name,
+                about,
+                jointDeg,
+                ripplePct,
+                welding,
+                collapse,
+                engagementTimes,
+                overlap,
+                holds,
+                locking,
+                jointInCabin,
+                heavyPull,
+                strengthMargin,
+                windUpDeg,
+                spanHz,
+                outOfLine,
+                kerbTimes,
+                geometry,
+                c,
+                differ);
     }
 
     /** A limit's figure; empty where the set asks nothing of the kind. */
@@ -209,8 +259,27 @@ public record Rules(
     }
 
     private Rules with(String n, Welding w, Collapse c, Set<Retention> h, boolean inCabin) {
-        return new Rules(n, about, jointDeg, ripplePct, w, c, engagementTimes, overlap, h, locking, inCabin, heavyPull, strengthMargin,
-                windUpDeg, spanHz, outOfLine, kerbTimes, geometry, classes, differ);
+        return new Rules(
+                n,
+                about,
+                jointDeg,
+                ripplePct,
+                w,
+                c,
+                engagementTimes,
+                overlap,
+                h,
+                locking,
+                inCabin,
+                heavyPull,
+                strengthMargin,
+                windUpDeg,
+                spanHz,
+                outOfLine,
+                kerbTimes,
+                geometry,
+                classes,
+                differ);
     }
 
     private static double set(RuleLimit which, double was, RuleLimit limit, double v) {

@@ -1,4 +1,5 @@
 package mildtilt.rules;
+
 import mildtilt.geometry.ImpossibleGeometryException;
 
 /**
@@ -18,18 +19,29 @@ import mildtilt.geometry.ImpossibleGeometryException;
  * @param lockApartDeg most that the inner wheel's lock to the left may differ from the one to the right, degrees
  */
 public record WheelGeometry(
-        double casterMinDeg, double casterMaxDeg, double trailMin, double trailMax, double kingpinMinDeg, double kingpinMaxDeg,
-        double scrubMax, double toeDeg, double apartDeg, double rollSteer, double lockApartDeg) {
+        double casterMinDeg,
+        double casterMaxDeg,
+        double trailMin,
+        double trailMax,
+        double kingpinMinDeg,
+        double kingpinMaxDeg,
+        double scrubMax,
+        double toeDeg,
+        double apartDeg,
+        double rollSteer,
+        double lockApartDeg) {
 
     public static final WheelGeometry USUAL = new WheelGeometry(1, 10, 5, 80, 0, 20, 120, 0.5, 0.5, 0.15, 3);
 
     /** @throws ImpossibleGeometryException naming the limit that can't be */
     public WheelGeometry {
         if (!(casterMinDeg < casterMaxDeg && trailMin < trailMax && kingpinMinDeg < kingpinMaxDeg)) {
-            throw new ImpossibleGeometryException("Of caster, trail and kingpin inclination the least must be below the most.");
+            throw new ImpossibleGeometryException(
+                    "Of caster, trail and kingpin inclination the least must be below the most.");
         }
         if (!(scrubMax > 0 && toeDeg > 0 && apartDeg > 0 && rollSteer > 0 && lockApartDeg > 0)) {
-            throw new ImpossibleGeometryException("The limits of scrub, toe, roll steer and of what may differ from left to right must be above 0.");
+            throw new ImpossibleGeometryException(
+                    "The limits of scrub, toe, roll steer and of what may differ from left to right must be above 0.");
         }
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.runsheet;
+
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
@@ -28,11 +29,19 @@ public record Buying(List<Item> items, List<String> meanwhile, double price, int
      * @param latest day to order it
      * @param late days that the latest day is past already, if it is not ordered
      */
-    public record Item(Wanted wanted, Purchase purchase, boolean own, String stepTitle, Optional<LocalDate> needed, Optional<LocalDate> latest, long late) {}
+    public record Item(
+            Wanted wanted,
+            Purchase purchase,
+            boolean own,
+            String stepTitle,
+            Optional<LocalDate> needed,
+            Optional<LocalDate> latest,
+            long late) {}
 
     public static Buying of(List<Wanted> wanted, RunSheet sheet, WorkPlan plan, LocalDate today) {
         List<Wanted> all = new ArrayList<>(wanted);
-        plan.ownPurchases().forEach(o -> all.add(new Wanted(o.id(), Phrase.of(Phrase.name(o.what())), 1, "", o.step())));
+        plan.ownPurchases()
+                .forEach(o -> all.add(new Wanted(o.id(), Phrase.of(Phrase.name(o.what())), 1, "", o.step())));
         List<Item> items = new ArrayList<>();
         Set<String> missing = new LinkedHashSet<>();
         double price = 0;
@@ -41,18 +50,33 @@ public record Buying(List<Item> items, List<String> meanwhile, double price, int
             Purchase p = plan.purchase(w.key());
             Optional<RunSheet.Line> line = sheet.line(w.step());
             boolean settled = line.filter(l -> !l.toDo()).isPresent();
-            Optional<LocalDate> needed = settled || p.arrived().isPresent() ? Optional.empty() : plan.wanted().map(d -> d.minusDays(sheet.daysFrom(w.step(), plan.hoursPerWeek())));
-            Optional<LocalDate> latest = p.ordered().isPresent() ? Optional.empty() : needed.flatMap(d -> p.leadDays().map(d::minusDays));
-            long late = latest.map(d -> Math.max(0, ChronoUnit.DAYS.between(d, today))).orElse(0L);
+            Optional<LocalDate> needed = settled || p.arrived().isPresent()
+                    ? Optional.empty()
+                    : plan.wanted().map(d -> d.minusDays(sheet.daysFrom(w.step(), plan.hoursPerWeek())));
+            Optional<LocalDate> latest = p.ordered().isPresent()
+                    ? Optional.empty()
+                    : needed.flatMap(d -> p.leadDays().map(d::minusDays));
+            long late = latest.map(d -> Math.max(0, ChronoUnit.DAYS.between(d, today)))
+                    .orElse(0L);
             if (p.arrived().isEmpty() && !settled) {
                 missing.add(w.step());
             }
             price += p.price().orElse(0.0);
             unpriced += p.price().isEmpty() ? 1 : 0;
-            items.add(new Item(w, p, w.key().is(Id.Kind.PURCHASE), line.map(l -> l.step().title()).orElse("the work"), needed, latest, late));
+            items.add(new Item(
+                    w,
+                    p,
+                    w.key().is(Id.Kind.PURCHASE),
+                    line.map(l -> l.step().title()).orElse("the work"),
+                    needed,
+                    latest,
+                    late));
         }
         Set<String> held = sheet.held(missing);
-        List<String> meanwhile = sheet.lines().stream().filter(l -> l.toDo() && !held.contains(l.step().key())).map(l -> l.step().title()).toList();
+        List<String> meanwhile = sheet.lines().stream()
+                .filter(l -> l.toDo() && !held.contains(l.step().key()))
+                .map(l -> l.step().title())
+                .toList();
         return new Buying(List.copyOf(items), meanwhile, price, unpriced);
     }
 }

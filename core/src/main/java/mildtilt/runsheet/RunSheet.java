@@ -1,4 +1,5 @@
 package mildtilt.runsheet;
+
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
@@ -61,9 +62,14 @@ public record RunSheet(List<Line> lines) {
         List<Line> lines = new ArrayList<>();
         for (RunStep s : all) {
             StepMark mark = plan.mark(s.key());
-            List<Need> open = s.needs().stream().filter(n -> index(all, n.key()) >= 0 && !settled(plan.mark(n.key()))).toList();
-            State state = mark.skipped() ? State.SKIPPED : mark.done().isPresent() ? open.isEmpty() ? State.DONE : State.OUT_OF_ORDER
-                    : open.isEmpty() ? State.READY : State.WAITS;
+            List<Need> open = s.needs().stream()
+                    .filter(n -> index(all, n.key()) >= 0 && !settled(plan.mark(n.key())))
+                    .toList();
+            State state = mark.skipped()
+                    ? State.SKIPPED
+                    : mark.done().isPresent()
+                            ? open.isEmpty() ? State.DONE : State.OUT_OF_ORDER
+                            : open.isEmpty() ? State.READY : State.WAITS;
             lines.add(new Line(s, mark, state, open));
         }
         return new RunSheet(List.copyOf(lines));
@@ -114,6 +120,9 @@ public record RunSheet(List<Line> lines) {
 
     /** The day the work would have to be begun for the day it is wanted. */
     public Optional<LocalDate> begin(WorkPlan plan) {
-        return lines.isEmpty() ? Optional.empty() : plan.wanted().map(d -> d.minusDays(daysFrom(lines.getFirst().step().key(), plan.hoursPerWeek())));
+        return lines.isEmpty()
+                ? Optional.empty()
+                : plan.wanted()
+                        .map(d -> d.minusDays(daysFrom(lines.getFirst().step().key(), plan.hoursPerWeek())));
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.runsheet;
+
 import java.util.List;
 import mildtilt.units.Phrase;
 
@@ -15,7 +16,15 @@ import mildtilt.units.Phrase;
  * @param own whether it was added by hand
  */
 public record RunStep(
-        String key, String title, List<Need> needs, List<Phrase> measure, String tools, double waitDays, List<String> cautions, double hours, boolean own) {
+        String key,
+        String title,
+        List<Need> needs,
+        List<Phrase> measure,
+        String tools,
+        double waitDays,
+        List<String> cautions,
+        double hours,
+        boolean own) {
 
     /** @param key of the step that comes first */
     public record Need(String key, String why) {}

@@ -1,4 +1,5 @@
 package mildtilt.shaftload;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -25,7 +26,8 @@ import mildtilt.column.Shaft;
  * @param twistDeg over the length between its ends
  * @param weakest what is weakest, in words
  */
-public record ShaftLoad(double torque, double bending, double stressMpa, double margin, double twistDeg, String weakest) {
+public record ShaftLoad(
+        double torque, double bending, double stressMpa, double margin, double twistDeg, String weakest) {
 
     /** @param torque N·mm that a joint passes at most; margin its allowed torque over that, where its maker says one */
     public record JointLoad(double torque, Optional<Double> margin) {}
@@ -57,7 +59,11 @@ public record ShaftLoad(double torque, double bending, double stressMpa, double 
         }
         double twist = 0;
         for (int i = 0; i < torque.length; i++) {
-            ShaftLoad load = of(c, i, torque[i], i == 0 ? 0 : driven(train, i - 1, torque),
+            ShaftLoad load = of(
+                    c,
+                    i,
+                    torque[i],
+                    i == 0 ? 0 : driven(train, i - 1, torque),
                     i == c.joints().size() ? 0 : driving(train, i, torque));
             shafts.add(load);
             twist += load.twistDeg;
@@ -73,20 +79,22 @@ public record ShaftLoad(double torque, double bending, double stressMpa, double 
 
     private static double driving(ColumnTrain train, int joint, double[] torque) {
         double b = Math.toRadians(train.jointAngleDeg(joint));
-        return torque[joint] * switch (train.column().joints().get(joint).kind()) {
-            case JointKind.Single _ -> Math.tan(b);
-            case JointKind.Double _ -> Math.tan(b / 2);
-            case JointKind.Coupling _ -> 0;
-        };
+        return torque[joint]
+                * switch (train.column().joints().get(joint).kind()) {
+                    case JointKind.Single _ -> Math.tan(b);
+                    case JointKind.Double _ -> Math.tan(b / 2);
+                    case JointKind.Coupling _ -> 0;
+                };
     }
 
     private static double driven(ColumnTrain train, int joint, double[] torque) {
         double b = Math.toRadians(train.jointAngleDeg(joint));
-        return torque[joint] * switch (train.column().joints().get(joint).kind()) {
-            case JointKind.Single _ -> Math.sin(b);
-            case JointKind.Double _ -> Math.tan(b / 2);
-            case JointKind.Coupling _ -> 0;
-        };
+        return torque[joint]
+                * switch (train.column().joints().get(joint).kind()) {
+                    case JointKind.Single _ -> Math.sin(b);
+                    case JointKind.Double _ -> Math.tan(b / 2);
+                    case JointKind.Coupling _ -> 0;
+                };
     }
 
     /** @param wheelBending at the wheel end. @param gearBending at the gear end */
@@ -97,10 +105,16 @@ public record ShaftLoad(double torque, double bending, double stressMpa, double 
         double wheelEnd = stress(s.wheelEndSeat().roundNoStronger(), s.bore(), torque, wheelBending);
         double gearEnd = stress(s.gearEndSeat().roundNoStronger(), s.bore(), torque, gearBending);
         double worst = Math.max(body, Math.max(wheelEnd, gearEnd));
-        String weakest = worst == body ? "along its length" : worst == wheelEnd ? "at its wheel end" : "at its gear end";
+        String weakest =
+                worst == body ? "along its length" : worst == wheelEnd ? "at its wheel end" : "at its gear end";
         double polar = Math.PI / 32 * (Math.pow(s.profile().roundNoStronger(), 4) - Math.pow(s.bore(), 4));
-        return new ShaftLoad(torque, bending, worst, s.yieldMpa() / worst,
-                Math.toDegrees(torque * c.length(index) / (Steel.G * polar)), weakest);
+        return new ShaftLoad(
+                torque,
+                bending,
+                worst,
+                s.yieldMpa() / worst,
+                Math.toDegrees(torque * c.length(index) / (Steel.G * polar)),
+                weakest);
     }
 
     /** Twist at which a shaft yields along its length, with nothing else on it: {@code 0.577 σ π (d⁴ − b⁴) / (16 d)}, N·mm. */

@@ -1,4 +1,5 @@
 package mildtilt.shop;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -33,7 +34,13 @@ public record BenchSheet(List<JointLine> joints, List<ShaftLine> shafts, List<Ro
      * @param mark how to clock its forks; empty for a shaft with one fork
      * @param typical whether a size that the cut follows from is still a catalogue's, not measured on the part
      */
-    public record ShaftLine(String name, double diameter, double centres, Optional<Double> cut, Optional<ForkMark> mark, boolean typical) {}
+    public record ShaftLine(
+            String name,
+            double diameter,
+            double centres,
+            Optional<Double> cut,
+            Optional<ForkMark> mark,
+            boolean typical) {}
 
     /** @param length from joint centre to joint centre, mm */
     public record RodLine(Rod rod, double length) {}
@@ -45,7 +52,12 @@ public record BenchSheet(List<JointLine> joints, List<ShaftLine> shafts, List<Ro
             ColumnRange range = ColumnRange.of(c.column());
             for (int i = 0; i < c.column().joints().size(); i++) {
                 Joint j = c.column().joints().get(i);
-                joints.add(new JointLine(j.name(), c.jointAngleDeg(i), range.joints().get(i).worstDeg(), ColumnFigures.limitDeg(j, job.rules()), j.typical()));
+                joints.add(new JointLine(
+                        j.name(),
+                        c.jointAngleDeg(i),
+                        range.joints().get(i).worstDeg(),
+                        ColumnFigures.limitDeg(j, job.rules()),
+                        j.typical()));
             }
             for (int i = 0; i < c.column().shafts().size(); i++) {
                 shafts.add(line(c, i));
@@ -65,10 +77,17 @@ public record BenchSheet(List<JointLine> joints, List<ShaftLine> shafts, List<Ro
     private static ShaftLine line(ColumnTrain train, int i) {
         Column column = train.column();
         Shaft shaft = column.shafts().get(i);
-        boolean typical = shaft.typical() || i > 0 && column.joints().get(i - 1).typical()
+        boolean typical = shaft.typical()
+                || i > 0 && column.joints().get(i - 1).typical()
                 || i < column.joints().size() && column.joints().get(i).typical();
-        return new ShaftLine(shaft.name(), shaft.diameter(), column.length(i),
+        return new ShaftLine(
+                shaft.name(),
+                shaft.diameter(),
+                column.length(i),
                 shaft.toCut() ? Optional.of(column.cutLength(i)) : Optional.empty(),
-                column.liesBetweenJoints(i) ? Optional.of(ForkMark.of(column, i, shaft.clockingDeg())) : Optional.empty(), typical);
+                column.liesBetweenJoints(i)
+                        ? Optional.of(ForkMark.of(column, i, shaft.clockingDeg()))
+                        : Optional.empty(),
+                typical);
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.shop;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -42,12 +43,29 @@ import mildtilt.units.Quantity;
  * @param costs what this school costs
  */
 public record JoinFigures(
-        ShaftJoin join, int shaft, String shaftName, double along, Verdict verdict, String wheelSideEnd, String gearSideEnd, double wheelSideExtra,
-        double gearSideExtra, double rootGap, List<Part> parts, List<Phrase> dimensions, double runOut, double runOutAtBearings,
-        List<Near> near, double carries, double withButt, Optional<Phrase> noRoom, String costs) {
+        ShaftJoin join,
+        int shaft,
+        String shaftName,
+        double along,
+        Verdict verdict,
+        String wheelSideEnd,
+        String gearSideEnd,
+        double wheelSideExtra,
+        double gearSideExtra,
+        double rootGap,
+        List<Part> parts,
+        List<Phrase> dimensions,
+        double runOut,
+        double runOutAtBearings,
+        List<Near> near,
+        double carries,
+        double withButt,
+        Optional<Phrase> noRoom,
+        String costs) {
 
     /** @param count for one join */
-    public record Part(String name, Section section, String material, double length, String ends, int count, Phrase note) {}
+    public record Part(
+            String name, Section section, String material, double length, String ends, int count, Phrase note) {}
 
     /** @param away along the shaft from the join, mm */
     public record Near(String name, double away) {}
@@ -73,9 +91,11 @@ public record JoinFigures(
     private static final double PLAIN_YIELD = 235;
     /** Of a bolt of class 8.8, MPa. */
     private static final double BOLT_YIELD = 640;
+
     private static final double SHEAR = 0.577;
     /** A bolt may press on the wall of its hole with so many times the yield. */
     private static final double PRESSURE = 1.5;
+
     private static final int MOST_BOLTS = 4;
     private static final double[] BOLTS = {6, 8, 10, 12, 14, 16, 20, 24};
     /** Half of what a bearing takes up along a shaft, mm. */
@@ -84,11 +104,13 @@ public record JoinFigures(
     private static final double HEAT_REACH = 150;
 
     public static Verdict verdict(Rules rules, School school) {
-        return !school.welded() ? Verdict.ALLOWED : switch (rules.welding()) {
-            case ALLOWED -> Verdict.ALLOWED;
-            case TESTED -> Verdict.TESTED;
-            case FORBIDDEN -> Verdict.FORBIDDEN;
-        };
+        return !school.welded()
+                ? Verdict.ALLOWED
+                : switch (rules.welding()) {
+                    case ALLOWED -> Verdict.ALLOWED;
+                    case TESTED -> Verdict.TESTED;
+                    case FORBIDDEN -> Verdict.FORBIDDEN;
+                };
     }
 
     /** Of every join that is on a shaft that is cut. */
@@ -107,7 +129,10 @@ public record JoinFigures(
         for (int i = 0; i < c.shafts().size(); i++) {
             Shaft s = c.shafts().get(i);
             double along = join.along() - c.wheelEndFit(i).shortening();
-            if (s.id().equals(join.shaft()) && s.toCut() && along > s.diameter() && along < c.cutLength(i) - s.diameter()) {
+            if (s.id().equals(join.shaft())
+                    && s.toCut()
+                    && along > s.diameter()
+                    && along < c.cutLength(i) - s.diameter()) {
                 return Optional.of(new Sizes(job, c, i, join, along).figures());
             }
         }
@@ -123,6 +148,7 @@ public record JoinFigures(
         private final Shaft shaft;
         /** What is joined: the round part of the profile. */
         private final double d;
+
         private final double bore;
         private final double gap;
 
@@ -163,15 +189,39 @@ public record JoinFigures(
             // The fillet lies on the sleeve's end: its wall is no thinner than the leg.
             double outside = Math.ceil(Math.max(sleeveOutside(twist() * stronger()), inside + 2 * leg) * 2) / 2;
             double length = 3 * d + gap;
-            Part part = new Part(shaft.name() + " sleeve", Section.round(outside, inside), "steel that welds", length, "faced square, bored to slip on", 1,
+            Part part = new Part(
+                    shaft.name() + " sleeve",
+                    Section.round(outside, inside),
+                    "steel that welds",
+                    length,
+                    "faced square, bored to slip on",
+                    1,
                     Phrase.of("Bored {0} to slip on without shake.", Quantity.fine(inside)));
             double fillet = 8 * d * d * leg / Math.sqrt(2) / (twist() * stronger());
             double tube = (Math.pow(outside, 4) - Math.pow(inside, 4)) / outside / (twist() * stronger());
-            return figures("butt end bevelled 30°", "butt end bevelled 30°", -gap / 2, -gap / 2, gap, 1.5 * d + leg, List.of(part), List.of(
-                    Phrase.of("Sleeve {0} outside, bored {1}, {2} long: {3} over either end.", Quantity.fine(outside), Quantity.fine(inside), Quantity.length(length), Quantity.length((length - gap) / 2)),
-                    Phrase.of("Butt weld over a root gap of {0} first, ground flush; then a fillet of {1} leg round either end of the sleeve, all round.", Quantity.length(gap), Quantity.length(leg)),
-                    Phrase.of("Two holes of {0} in the sleeve's middle to see that both ends meet.", Quantity.length(Math.max(3, Math.round(d / 5))))),
-                    Math.min(fillet, tube), bore,
+            return figures(
+                    "butt end bevelled 30°",
+                    "butt end bevelled 30°",
+                    -gap / 2,
+                    -gap / 2,
+                    gap,
+                    1.5 * d + leg,
+                    List.of(part),
+                    List.of(
+                            Phrase.of(
+                                    "Sleeve {0} outside, bored {1}, {2} long: {3} over either end.",
+                                    Quantity.fine(outside),
+                                    Quantity.fine(inside),
+                                    Quantity.length(length),
+                                    Quantity.length((length - gap) / 2)),
+                            Phrase.of(
+                                    "Butt weld over a root gap of {0} first, ground flush; then a fillet of {1} leg round either end of the sleeve, all round.",
+                                    Quantity.length(gap), Quantity.length(leg)),
+                            Phrase.of(
+                                    "Two holes of {0} in the sleeve's middle to see that both ends meet.",
+                                    Quantity.length(Math.max(3, Math.round(d / 5))))),
+                    Math.min(fillet, tube),
+                    bore,
                     "Costs no length and shows what was done; two or three welds to be made and tested, and a bulge that must clear what is near.");
         }
 
@@ -214,15 +264,40 @@ public record JoinFigures(
         private JoinFigures plug() {
             int n = plugs(1, bore);
             double each = Math.max(1.5 * d, room(n));
-            Part part = new Part(shaft.name() + " plug", new Section.Bar(bore), "steel that welds", 2 * each, "turned to press in, 1 mm × 30° lead at both ends", 1,
-                    Phrase.of("Turned {0} to {1}: {2} to {3} over the bore.", Quantity.fine(bore + 0.02), Quantity.fine(bore + 0.05), Quantity.fine(0.02), Quantity.fine(0.05)));
+            Part part = new Part(
+                    shaft.name() + " plug",
+                    new Section.Bar(bore),
+                    "steel that welds",
+                    2 * each,
+                    "turned to press in, 1 mm × 30° lead at both ends",
+                    1,
+                    Phrase.of(
+                            "Turned {0} to {1}: {2} to {3} over the bore.",
+                            Quantity.fine(bore + 0.02),
+                            Quantity.fine(bore + 0.05),
+                            Quantity.fine(0.02),
+                            Quantity.fine(0.05)));
             double welds = n * 2 * Math.pow(plugHole(), 2) * bore / (twist() * stronger());
             double bar = Math.pow(bore, 3) / (twist() * stronger());
-            return figures("bevelled 30°, bored for the plug", "bevelled 30°, bored for the plug", -gap / 2, -gap / 2, gap, each, List.of(part), List.of(
-                    Phrase.of("Plug pressed {0} into either tube.", Quantity.length(each)),
-                    Phrase.of(n + " plug welds of {0} in each tube, over the plug, in pairs across, each pair a quarter turn on and {1} from the last: those of one tube alone carry what passes.",
-                            Quantity.length(plugHole()), Quantity.length(2 * plugHole())),
-                    Phrase.of("Butt weld round over a root gap of {0}.", Quantity.length(gap)), vent()), Math.min(welds, bar), bore,
+            return figures(
+                    "bevelled 30°, bored for the plug",
+                    "bevelled 30°, bored for the plug",
+                    -gap / 2,
+                    -gap / 2,
+                    gap,
+                    each,
+                    List.of(part),
+                    List.of(
+                            Phrase.of("Plug pressed {0} into either tube.", Quantity.length(each)),
+                            Phrase.of(
+                                    n
+                                            + " plug welds of {0} in each tube, over the plug, in pairs across, each pair a quarter turn on and {1} from the last: those of one tube alone carry what passes.",
+                                    Quantity.length(plugHole()),
+                                    Quantity.length(2 * plugHole())),
+                            Phrase.of("Butt weld round over a root gap of {0}.", Quantity.length(gap)),
+                            vent()),
+                    Math.min(welds, bar),
+                    bore,
                     "Nothing stands out from the shaft; needs a lathe for the press fit, and welds to be tested. The plug closes the tube: vent it.");
         }
 
@@ -232,23 +307,60 @@ public record JoinFigures(
             int n = plugs(bar, spigot);
             double deep = Math.max(1.2 * d, room(n));
             double welds = n * 2 * Math.pow(plugHole(), 2) * spigot / (twist() * stronger());
-            return figures("bored for the spigot, bevelled 30°", "turned to a spigot, bevelled 30°", -gap / 2, -gap / 2 + deep + gap, gap, deep, List.of(), List.of(
-                    Phrase.of("Spigot {0} on the gear-side piece, {1} long, turned {2} to {3} over its bore.", Quantity.fine(spigot), Quantity.length(deep), Quantity.fine(0.02), Quantity.fine(0.05)),
-                    Phrase.of(n + " plug welds of {0} in the bored piece only, over the spigot, in pairs across, each pair a quarter turn on and {1} from the last. The other piece is solid "
-                            + "there: holes in it would hold nothing.", Quantity.length(plugHole()), Quantity.length(2 * plugHole())),
-                    Phrase.of("Butt weld round over a root gap of {0}, down to the spigot.", Quantity.length(gap)), vent()), Math.min(welds, bar), spigot,
+            return figures(
+                    "bored for the spigot, bevelled 30°",
+                    "turned to a spigot, bevelled 30°",
+                    -gap / 2,
+                    -gap / 2 + deep + gap,
+                    gap,
+                    deep,
+                    List.of(),
+                    List.of(
+                            Phrase.of(
+                                    "Spigot {0} on the gear-side piece, {1} long, turned {2} to {3} over its bore.",
+                                    Quantity.fine(spigot),
+                                    Quantity.length(deep),
+                                    Quantity.fine(0.02),
+                                    Quantity.fine(0.05)),
+                            Phrase.of(
+                                    n
+                                            + " plug welds of {0} in the bored piece only, over the spigot, in pairs across, each pair a quarter turn on and {1} from the last. The other piece is solid "
+                                            + "there: holes in it would hold nothing.",
+                                    Quantity.length(plugHole()),
+                                    Quantity.length(2 * plugHole())),
+                            Phrase.of(
+                                    "Butt weld round over a root gap of {0}, down to the spigot.",
+                                    Quantity.length(gap)),
+                            vent()),
+                    Math.min(welds, bar),
+                    spigot,
                     "Nothing stands out from the shaft; needs a lathe for the press fit, and welds to be tested. The spigot is thin: the butt weld does the work.");
         }
 
         private static Phrase vent() {
-            return Phrase.of("Drill {0} through to the closed space before welding, so that air and oil can get out; plug it after.", Quantity.length(2));
+            return Phrase.of(
+                    "Drill {0} through to the closed space before welding, so that air and oil can get out; plug it after.",
+                    Quantity.length(2));
         }
 
         private JoinFigures onePiece() {
-            return figures("as the shaft's end", "as the shaft's end", 0, 0, 0, 0, List.of(), List.of(
-                    Phrase.of("No join: one bar of {0} and {1} length, ends cut on it.", Quantity.fine(d), Quantity.length(column.cutLength(index))),
-                    Phrase.of("A radius of {0} at every step in diameter; no tool marks across.", Quantity.length(Math.max(1, Math.round(d / 10))))),
-                    1, d,
+            return figures(
+                    "as the shaft's end",
+                    "as the shaft's end",
+                    0,
+                    0,
+                    0,
+                    0,
+                    List.of(),
+                    List.of(
+                            Phrase.of(
+                                    "No join: one bar of {0} and {1} length, ends cut on it.",
+                                    Quantity.fine(d), Quantity.length(column.cutLength(index))),
+                            Phrase.of(
+                                    "A radius of {0} at every step in diameter; no tool marks across.",
+                                    Quantity.length(Math.max(1, Math.round(d / 10))))),
+                    1,
+                    d,
                     "Nothing to come apart and nothing to test; the dearest, and the whole shaft is made anew if its length was wrong.");
         }
 
@@ -265,8 +377,14 @@ public record JoinFigures(
             double shear = count * Math.PI * size * size / 4 * SHEAR * BOLT_YIELD * d / whole;
             double wall = (d - bore) / 2;
             double pressing = bore > 0 ? count * d * size * wall : count * size * d * d / 6;
-            double left = bore > 0 ? 1 - size / (Math.PI * (d + bore) / 4) : 1 - size * d * d / 6 * 16 / (Math.PI * twist());
-            return new Bolts(count, size, shear, pressing * PRESSURE * Math.min(shaft.yieldMpa(), PLAIN_YIELD) / whole, Math.max(0, left));
+            double left =
+                    bore > 0 ? 1 - size / (Math.PI * (d + bore) / 4) : 1 - size * d * d / 6 * 16 / (Math.PI * twist());
+            return new Bolts(
+                    count,
+                    size,
+                    shear,
+                    pressing * PRESSURE * Math.min(shaft.yieldMpa(), PLAIN_YIELD) / whole,
+                    Math.max(0, left));
         }
 
         /** Two to four to a side, of the size that leaves most; no thicker than half the shaft. */
@@ -289,15 +407,45 @@ public record JoinFigures(
             double outside = Math.ceil(Math.max(sleeveOutside(twist() * stronger()), d + 4 * size / 2));
             double inside = d + 0.03;
             double each = Math.max(2 * d, 3 * size * (b.count + 0.5));
-            Part part = new Part(shaft.name() + " coupler", Section.round(outside, inside), "steel", 2 * each, "faced square, reamed to a close slide", 1,
+            Part part = new Part(
+                    shaft.name() + " coupler",
+                    Section.round(outside, inside),
+                    "steel",
+                    2 * each,
+                    "faced square, reamed to a close slide",
+                    1,
                     Phrase.of("Reamed {0}.", Quantity.fine(inside)));
-            String weakest = b.carry() >= 1 ? "" : b.carry() == b.left ? "their holes in the shaft" : b.carry() == b.shear ? "their shear" : "their pressure in the shaft";
-            return figures("faced square, cross-drilled in the coupler", "faced square, cross-drilled in the coupler", 0, 0, 0, each, List.of(part), List.of(
-                    Phrase.of("Coupler {0} outside, reamed {1}, {2} long: {3} on either shaft.", Quantity.fine(outside), Quantity.fine(inside), Quantity.length(2 * each), Quantity.length(each)),
-                    Phrase.of("On either side " + b.count + " bolts M" + Math.round(size) + " class 8.8 right through, plain shank in the shear planes, a quarter turn apart and {0} between; reamed to fit, "
-                            + "each with a new prevailing-torque nut.", Quantity.length(3 * size)),
-                    Phrase.of(weakest.isEmpty() ? "They leave the shaft its whole strength." : "What limits them is " + weakest + ".")),
-                    b.carry(), d,
+            String weakest = b.carry() >= 1
+                    ? ""
+                    : b.carry() == b.left
+                            ? "their holes in the shaft"
+                            : b.carry() == b.shear ? "their shear" : "their pressure in the shaft";
+            return figures(
+                    "faced square, cross-drilled in the coupler",
+                    "faced square, cross-drilled in the coupler",
+                    0,
+                    0,
+                    0,
+                    each,
+                    List.of(part),
+                    List.of(
+                            Phrase.of(
+                                    "Coupler {0} outside, reamed {1}, {2} long: {3} on either shaft.",
+                                    Quantity.fine(outside),
+                                    Quantity.fine(inside),
+                                    Quantity.length(2 * each),
+                                    Quantity.length(each)),
+                            Phrase.of(
+                                    "On either side " + b.count + " bolts M" + Math.round(size)
+                                            + " class 8.8 right through, plain shank in the shear planes, a quarter turn apart and {0} between; reamed to fit, "
+                                            + "each with a new prevailing-torque nut.",
+                                    Quantity.length(3 * size)),
+                            Phrase.of(
+                                    weakest.isEmpty()
+                                            ? "They leave the shaft its whole strength."
+                                            : "What limits them is " + weakest + ".")),
+                    b.carry(),
+                    d,
                     "No heat and nothing to test, and it comes apart; the heaviest and thickest, weakens the shaft by its holes, and every nut has to be locked and looked at.");
         }
 
@@ -305,38 +453,90 @@ public record JoinFigures(
          * @param carries without a butt weld
          * @param inner of the ring that a butt weld joins, mm; the shaft's own diameter where there is none
          */
-        private JoinFigures figures(String wheelEnd, String gearEnd, double wheelExtra, double gearExtra, double rootGap, double reach, List<Part> parts, List<Phrase> dims,
-                double carries, double inner, String costs) {
+        private JoinFigures figures(
+                String wheelEnd,
+                String gearEnd,
+                double wheelExtra,
+                double gearExtra,
+                double rootGap,
+                double reach,
+                List<Part> parts,
+                List<Phrase> dims,
+                double carries,
+                double inner,
+                String costs) {
             double runOut = job.rules().outOfLine();
             double alone = Math.min(1, carries);
             double butt = Math.min(1, alone + (Math.pow(d, 4) - Math.pow(inner, 4)) / d / (twist() * stronger()));
             List<Phrase> all = new ArrayList<>(dims);
             if (join.school() != School.ONE_PIECE) {
-                all.add(alone > 0.995 ? Phrase.of("It carries the shaft's whole twist" + (join.school().welded() ? " without its butt weld, which is in hand." : "."))
-                        : inner < d ? Phrase.of("Without its butt weld it carries {0} of the shaft's twist, with one that goes through the whole wall and was tested, {1}.",
-                                Quantity.percent(100 * alone), Quantity.percent(100 * butt))
-                        : Phrase.of("It carries {0} of the shaft's twist.", Quantity.percent(100 * alone)));
+                all.add(
+                        alone > 0.995
+                                ? Phrase.of("It carries the shaft's whole twist"
+                                        + (join.school().welded() ? " without its butt weld, which is in hand." : "."))
+                                : inner < d
+                                        ? Phrase.of(
+                                                "Without its butt weld it carries {0} of the shaft's twist, with one that goes through the whole wall and was tested, {1}.",
+                                                Quantity.percent(100 * alone), Quantity.percent(100 * butt))
+                                        : Phrase.of(
+                                                "It carries {0} of the shaft's twist.", Quantity.percent(100 * alone)));
             }
-            return new JoinFigures(join, index, shaft.name(), along, JoinFigures.verdict(job.rules(), join.school()), wheelEnd, gearEnd, wheelExtra, gearExtra, rootGap, parts, List.copyOf(all),
-                    runOut, runOut / 2, near(), alone, butt, noRoom(reach), costs);
+            return new JoinFigures(
+                    join,
+                    index,
+                    shaft.name(),
+                    along,
+                    JoinFigures.verdict(job.rules(), join.school()),
+                    wheelEnd,
+                    gearEnd,
+                    wheelExtra,
+                    gearExtra,
+                    rootGap,
+                    parts,
+                    List.copyOf(all),
+                    runOut,
+                    runOut / 2,
+                    near(),
+                    alone,
+                    butt,
+                    noRoom(reach),
+                    costs);
         }
 
         /** What is on the join has to stay clear of both forks and of every bearing. */
         private Optional<Phrase> noRoom(double reach) {
             double toWheelFork = along - column.wheelEndFit(index).engagement();
-            double toGearFork = column.cutLength(index) - along - column.gearEndFit(index).engagement();
+            double toGearFork =
+                    column.cutLength(index) - along - column.gearEndFit(index).engagement();
             if (reach > Math.min(toWheelFork, toGearFork)) {
-                return Optional.of(Phrase.of("It takes {0} on either side of the join; there are {1} to what its wheel end goes into and {2} to what its gear end goes into.", Quantity.length(reach),
-                        Quantity.length(Math.max(0, toWheelFork)), Quantity.length(Math.max(0, toGearFork))));
+                return Optional.of(Phrase.of(
+                        "It takes {0} on either side of the join; there are {1} to what its wheel end goes into and {2} to what its gear end goes into.",
+                        Quantity.length(reach),
+                        Quantity.length(Math.max(0, toWheelFork)),
+                        Quantity.length(Math.max(0, toGearFork))));
             }
-            Optional<ShaftJoin> other = job.making().joins().stream().filter(o -> o != join && !o.equals(join) && o.shaft().equals(join.shaft()) && reach > 0 && Math.abs(o.along() - join.along()) < 2 * reach)
+            Optional<ShaftJoin> other = job.making().joins().stream()
+                    .filter(o -> o != join
+                            && !o.equals(join)
+                            && o.shaft().equals(join.shaft())
+                            && reach > 0
+                            && Math.abs(o.along() - join.along()) < 2 * reach)
                     .findFirst();
             if (other.isPresent()) {
-                return other.map(o -> Phrase.of("Another join is {0} from it, and each takes {1} on either side.", Quantity.length(Math.abs(o.along() - join.along())), Quantity.length(reach)));
+                return other.map(o -> Phrase.of(
+                        "Another join is {0} from it, and each takes {1} on either side.",
+                        Quantity.length(Math.abs(o.along() - join.along())), Quantity.length(reach)));
             }
             double from = column.wheelEndFit(index).shortening();
-            return column.bearings().stream().filter(b -> b.shaft() == index && reach > 0 && Math.abs(b.along() - from - along) < reach + BEARING).findFirst()
-                    .map(b -> Phrase.of("\"" + Phrase.name(b.name()) + "\" sits {0} from the join, and it takes {1} on either side.", Quantity.length(Math.abs(b.along() - from - along)), Quantity.length(reach)));
+            return column.bearings().stream()
+                    .filter(b ->
+                            b.shaft() == index && reach > 0 && Math.abs(b.along() - from - along) < reach + BEARING)
+                    .findFirst()
+                    .map(b -> Phrase.of(
+                            "\"" + Phrase.name(b.name())
+                                    + "\" sits {0} from the join, and it takes {1} on either side.",
+                            Quantity.length(Math.abs(b.along() - from - along)),
+                            Quantity.length(reach)));
         }
 
         private List<Near> near() {

@@ -1,4 +1,5 @@
 package mildtilt.shop;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -40,7 +41,17 @@ import mildtilt.steer.RodLoad;
  * @param kerb in its rod, N; empty where the rule set asks for none
  * @param pull in its rod under the heavy pull, N; empty where nothing holds the wheels
  */
-public record PartLoad(Kind kind, Id id, String what, Rod rod, double stress, double whole, double yield, double parked, Optional<Double> kerb, Optional<Double> pull) {
+public record PartLoad(
+        Kind kind,
+        Id id,
+        String what,
+        Rod rod,
+        double stress,
+        double whole,
+        double yield,
+        double parked,
+        Optional<Double> kerb,
+        Optional<Double> pull) {
 
     /** Of plain structural steel plate or bar (S235, EN 10025-2), MPa. */
     public static final double PLATE_YIELD = 235;
@@ -124,7 +135,15 @@ public record PartLoad(Kind kind, Id id, String what, Rod rod, double stress, do
         if (length.isEmpty() || load.isEmpty()) {
             return;
         }
-        add(all, Kind.ARM_PLATE, p.id(), "Plate \"" + p.name() + "\"", load.get(), plateStress(p, length.get()), plateWhole(p, length.get()), PLATE_YIELD);
+        add(
+                all,
+                Kind.ARM_PLATE,
+                p.id(),
+                "Plate \"" + p.name() + "\"",
+                load.get(),
+                plateStress(p, length.get()),
+                plateWhole(p, length.get()),
+                PLATE_YIELD);
     }
 
     /** The rod at the end of an arm: of a steering arm, its tie rod. */
@@ -132,7 +151,8 @@ public record PartLoad(Kind kind, Id id, String what, Rod rod, double stress, do
         return switch (of) {
             case LEFT_STEERING_ARM, RIGHT_STEERING_ARM -> {
                 Side side = of == Piece.ArmOf.LEFT_STEERING_ARM ? Side.LEFT : Side.RIGHT;
-                yield Optional.of(axle.oneTieRod() ? Rod.TIE_ROD : side == Side.LEFT ? Rod.LEFT_TIE_ROD : Rod.RIGHT_TIE_ROD);
+                yield Optional.of(
+                        axle.oneTieRod() ? Rod.TIE_ROD : side == Side.LEFT ? Rod.LEFT_TIE_ROD : Rod.RIGHT_TIE_ROD);
             }
             case GEAR_ARM -> axle.linkage().drivenRod();
         };
@@ -156,7 +176,9 @@ public record PartLoad(Kind kind, Id id, String what, Rod rod, double stress, do
     /** The same with the whole section at its yield: {@code 4 L / (t (B² − d²))} at the root's hole, {@code 4 (L − x) / (t w(x)²)} between. */
     public static double plateWhole(Piece.ArmPlate p, double length) {
         double root = root(p);
-        return Math.max(4 * length / (p.thickness() * (root * root - p.rootHole() * p.rootHole())), 4 * betweenHoles(p, length) / p.thickness());
+        return Math.max(
+                4 * length / (p.thickness() * (root * root - p.rootHole() * p.rootHole())),
+                4 * betweenHoles(p, length) / p.thickness());
     }
 
     private static double root(Piece.ArmPlate p) {
@@ -176,15 +198,31 @@ public record PartLoad(Kind kind, Id id, String what, Rod rod, double stress, do
         EndPart part = e.part();
         String at = r.rod().label() + "'s " + Fits.label(r.rod(), atOuter);
         double stressed = part.thread().major() - 0.9382 * part.thread().pitch();
-        add(all, Kind.SHANK, end(r, atOuter).part("shank"), "shank of the " + at, load, 4 / (Math.PI * stressed * stressed), 4 / (Math.PI * stressed * stressed), SHANK_YIELD);
+        add(
+                all,
+                Kind.SHANK,
+                end(r, atOuter).part("shank"),
+                "shank of the " + at,
+                load,
+                4 / (Math.PI * stressed * stressed),
+                4 / (Math.PI * stressed * stressed),
+                SHANK_YIELD);
         double d = r.makeUp().tap(atOuter).major();
         double engaged = r.end(atOuter).engaged();
         if (engaged > 0) {
-            add(all, Kind.THREAD, end(r, atOuter).part("thread"), "thread of the " + at, load, 2 / (Math.PI * d * engaged), 2 / (Math.PI * d * engaged), r.tube().yield() / ROOT_3);
+            add(
+                    all,
+                    Kind.THREAD,
+                    end(r, atOuter).part("thread"),
+                    "thread of the " + at,
+                    load,
+                    2 / (Math.PI * d * engaged),
+                    2 / (Math.PI * d * engaged),
+                    r.tube().yield() / ROOT_3);
         }
         boolean both = e.doubleShear();
         switch (part.stud()) {
-            case Stud.OnGear _ -> { }
+            case Stud.OnGear _ -> {}
             case Stud.Bolt b -> stud(r, atOuter, "bolt of the " + at, b.diameter(), both, load, all);
             case Stud.Taper t -> stud(r, atOuter, "stud of the " + at, t.large(), both, load, all);
         }
@@ -194,12 +232,30 @@ public record PartLoad(Kind kind, Id id, String what, Rod rod, double stress, do
         return Id.of(r.rod()).part(atOuter ? "outer" : "inner");
     }
 
-    private static void stud(RodFigures r, boolean atOuter, String what, double d, boolean both, RodLoad load, List<PartLoad> all) {
+    private static void stud(
+            RodFigures r, boolean atOuter, String what, double d, boolean both, RodLoad load, List<PartLoad> all) {
         double sheared = 2 / (Math.PI * d * d);
-        add(all, Kind.STUD, end(r, atOuter).part("stud"), what, load, both ? sheared : 32 / (Math.PI * d * d), both ? sheared : 6 / (d * d), both ? BOLT_YIELD / ROOT_3 : BOLT_YIELD);
+        add(
+                all,
+                Kind.STUD,
+                end(r, atOuter).part("stud"),
+                what,
+                load,
+                both ? sheared : 32 / (Math.PI * d * d),
+                both ? sheared : 6 / (d * d),
+                both ? BOLT_YIELD / ROOT_3 : BOLT_YIELD);
     }
 
-    private static void add(List<PartLoad> all, Kind kind, Id id, String what, RodLoad load, double stress, double whole, double yield) {
-        all.add(new PartLoad(kind, id, what, load.rod(), stress, whole, yield, load.force(), load.kerbForce(), load.pullForce()));
+    private static void add(
+            List<PartLoad> all,
+            Kind kind,
+            Id id,
+            String what,
+            RodLoad load,
+            double stress,
+            double whole,
+            double yield) {
+        all.add(new PartLoad(
+                kind, id, what, load.rod(), stress, whole, yield, load.force(), load.kerbForce(), load.pullForce()));
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.shop;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -39,8 +40,20 @@ import mildtilt.linkage.SteeredAxle;
  *     its own
  */
 public record RodFigures(
-        Rod rod, RodMakeUp makeUp, RodTube tube, double centres, double body, EndFigures outer, EndFigures inner, double longer,
-        double shorter, double perTurn, double turnsLonger, double turnsShorter, Optional<Double> toePerTurn, Optional<Double> betweenTips) {
+        Rod rod,
+        RodMakeUp makeUp,
+        RodTube tube,
+        double centres,
+        double body,
+        EndFigures outer,
+        EndFigures inner,
+        double longer,
+        double shorter,
+        double perTurn,
+        double turnsLonger,
+        double turnsShorter,
+        Optional<Double> toePerTurn,
+        Optional<Double> betweenTips) {
 
     /** Toe is adjusted by no less than this, mm either way, without taking the rod off. */
     public static final double WORTHWHILE = 1;
@@ -57,7 +70,15 @@ public record RodFigures(
      * @param gapToHousing between jam nut and the end of the thread at the shortest, mm
      */
     public record EndFigures(
-            double faceOut, double faceShort, double faceIn, double faceFar, double engaged, double engagedShort, double engagedLong, double least, double gapToHousing) {}
+            double faceOut,
+            double faceShort,
+            double faceIn,
+            double faceFar,
+            double engaged,
+            double engagedShort,
+            double engagedLong,
+            double least,
+            double gapToHousing) {}
 
     /** What can be done to its length. */
     public enum LengthChange {
@@ -80,12 +101,15 @@ public record RodFigures(
     public LengthChange way() {
         boolean grows = longer >= WORTHWHILE;
         boolean shrinks = shorter >= WORTHWHILE;
-        return grows && shrinks ? LengthChange.BOTH : grows ? LengthChange.ONLY_GROWS : shrinks ? LengthChange.ONLY_SHRINKS : LengthChange.NEITHER;
+        return grows && shrinks
+                ? LengthChange.BOTH
+                : grows ? LengthChange.ONLY_GROWS : shrinks ? LengthChange.ONLY_SHRINKS : LengthChange.NEITHER;
     }
 
     /** Whether both threads turn the same way, so that the body turned screws one end in and the other out. */
     public boolean sameHand() {
-        return makeUp.outer().part().thread().hand() == makeUp.inner().part().thread().hand();
+        return makeUp.outer().part().thread().hand()
+                == makeUp.inner().part().thread().hand();
     }
 
     /** Whether a shank holds on less thread than it must, as the rod is set now. */
@@ -108,7 +132,12 @@ public record RodFigures(
             Optional<RodMakeUp> made = job.making().rod(rod);
             Optional<RodTube> tube = axle.rodEnds(rod).flatMap(RodEnds::tube);
             if (made.isPresent() && tube.isPresent() && solver.get().lengths().containsKey(rod)) {
-                all.add(of(rod, made.get(), tube.get(), solver.get().lengths().get(rod), job.making().workshop().engagementTimes(),
+                all.add(of(
+                        rod,
+                        made.get(),
+                        tube.get(),
+                        solver.get().lengths().get(rod),
+                        job.making().workshop().engagementTimes(),
                         degreesPerMm(axle, rod)));
             }
         }
@@ -116,7 +145,8 @@ public record RodFigures(
     }
 
     /** @param toePerMm change of toe-in for a mm that the rod is lengthened, degrees */
-    static RodFigures of(Rod rod, RodMakeUp m, RodTube tube, double centres, double engagementTimes, Optional<Double> toePerMm) {
+    static RodFigures of(
+            Rod rod, RodMakeUp m, RodTube tube, double centres, double engagementTimes, Optional<Double> toePerMm) {
         double[] in = new double[2];
         double[] far = new double[2];
         double[] least = new double[2];
@@ -145,7 +175,8 @@ public record RodFigures(
         }
         double p0 = m.outer().part().thread().pitch();
         double p1 = m.inner().part().thread().pitch();
-        boolean same = m.outer().part().thread().hand() == m.inner().part().thread().hand();
+        boolean same =
+                m.outer().part().thread().hand() == m.inner().part().thread().hand();
         // With both threads one way a turn of the body takes in at one end what it lets out at the other.
         final double perTurn = same ? Math.abs(p0 - p1) : p0 + p1;
         double turnsLonger;
@@ -164,24 +195,69 @@ public record RodFigures(
             longer = turnsLonger * perTurn;
             shorter = turnsShorter * perTurn;
         }
-        EndFigures outer = end(m, true, in[0], far[0], now[0], least[0], same ? far[0] - now[0] : turnsLonger * p0, same ? now[0] - in[0] : turnsShorter * p0);
-        EndFigures inner = end(m, false, in[1], far[1], now[1], least[1], same ? far[1] - now[1] : turnsLonger * p1, same ? now[1] - in[1] : turnsShorter * p1);
+        EndFigures outer = end(
+                m,
+                true,
+                in[0],
+                far[0],
+                now[0],
+                least[0],
+                same ? far[0] - now[0] : turnsLonger * p0,
+                same ? now[0] - in[0] : turnsShorter * p0);
+        EndFigures inner = end(
+                m,
+                false,
+                in[1],
+                far[1],
+                now[1],
+                least[1],
+                same ? far[1] - now[1] : turnsLonger * p1,
+                same ? now[1] - in[1] : turnsShorter * p1);
         // Holes of their own that do not reach each other keep the shanks apart.
-        Optional<Double> tips = 2 * m.body().room() <= body ? Optional.empty()
-                : Optional.of(body - (m.outer().part().reach() - outer.faceShort) - (m.inner().part().reach() - inner.faceShort));
-        return new RodFigures(rod, m, tube, centres, body, outer, inner, longer, shorter, perTurn, turnsLonger, turnsShorter,
-                perTurn > 0 ? toePerMm.map(t -> t * perTurn) : Optional.empty(), tips);
+        Optional<Double> tips = 2 * m.body().room() <= body
+                ? Optional.empty()
+                : Optional.of(body
+                        - (m.outer().part().reach() - outer.faceShort)
+                        - (m.inner().part().reach() - inner.faceShort));
+        return new RodFigures(
+                rod,
+                m,
+                tube,
+                centres,
+                body,
+                outer,
+                inner,
+                longer,
+                shorter,
+                perTurn,
+                turnsLonger,
+                turnsShorter,
+                perTurn > 0 ? toePerMm.map(t -> t * perTurn) : Optional.empty(),
+                tips);
     }
 
-    private static EndFigures end(RodMakeUp m, boolean atOuter, double in, double far, double now, double least, double out, double back) {
-        return new EndFigures(now, now - back, in, far, engaged(m, atOuter, now), engaged(m, atOuter, now - back), engaged(m, atOuter, now + out), least,
+    private static EndFigures end(
+            RodMakeUp m, boolean atOuter, double in, double far, double now, double least, double out, double back) {
+        return new EndFigures(
+                now,
+                now - back,
+                in,
+                far,
+                engaged(m, atOuter, now),
+                engaged(m, atOuter, now - back),
+                engaged(m, atOuter, now + out),
+                least,
                 now - back - in);
     }
 
     /** Thread that holds with the face so far from the ball's centre, mm: no more than the shank has, and no more than the body has. */
     private static double engaged(RodMakeUp m, boolean atOuter, double face) {
         End e = m.end(atOuter);
-        return Math.max(0, Math.min(Math.min(e.part().reach() - face, e.part().threadLength()), m.body().threaded()));
+        return Math.max(
+                0,
+                Math.min(
+                        Math.min(e.part().reach() - face, e.part().threadLength()),
+                        m.body().threaded()));
     }
 
     /**

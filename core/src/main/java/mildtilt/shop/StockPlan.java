@@ -1,4 +1,5 @@
 package mildtilt.shop;
+
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -31,6 +32,7 @@ public record StockPlan(List<Bar> bars, List<Cut> tooLong) {
     private static final int MOST_BRANCHES = 200_000;
     /** Of more pieces than this the quick layouts are taken; with so many they come as near as makes no matter. */
     private static final int MOST_SEARCHED = 600;
+
     private static final double EXACT = 1e-6;
 
     /** One piece off a bar. @param saw length, mm */
@@ -43,7 +45,15 @@ public record StockPlan(List<Bar> bars, List<Cut> tooLong) {
      * @param rest left over, mm
      * @param least whether the bars of this section are proved to be the least bought
      */
-    public record Bar(Section section, Metal metal, boolean onHand, double length, List<Cut> cuts, double kerf, double rest, boolean least) {
+    public record Bar(
+            Section section,
+            Metal metal,
+            boolean onHand,
+            double length,
+            List<Cut> cuts,
+            double kerf,
+            double rest,
+            boolean least) {
 
         /** Of the bar that becomes neither a piece nor a rest worth keeping, with what is left over: part of its length. */
         public double lostPart() {
@@ -78,8 +88,11 @@ public record StockPlan(List<Bar> bars, List<Cut> tooLong) {
         }
         List<Cut> fit = new ArrayList<>();
         // What only a bar on hand is long enough for goes there first, each where it leaves least.
-        double[] room = onHand.stream().mapToDouble(l -> l + shop.kerf()).sorted().toArray();
-        for (Cut c : cuts.stream().sorted(Comparator.comparingDouble(Cut::saw).reversed()).toList()) {
+        double[] room =
+                onHand.stream().mapToDouble(l -> l + shop.kerf()).sorted().toArray();
+        for (Cut c : cuts.stream()
+                .sorted(Comparator.comparingDouble(Cut::saw).reversed())
+                .toList()) {
             if (c.saw <= shop.usualBar() + EXACT) {
                 fit.add(c);
                 continue;
@@ -100,7 +113,11 @@ public record StockPlan(List<Bar> bars, List<Cut> tooLong) {
         if (fit.isEmpty()) {
             return;
         }
-        Search search = new Search(fit.stream().mapToDouble(Cut::saw).toArray(), onHand.stream().mapToDouble(Double::doubleValue).sorted().toArray(), shop.usualBar(), shop.kerf());
+        Search search = new Search(
+                fit.stream().mapToDouble(Cut::saw).toArray(),
+                onHand.stream().mapToDouble(Double::doubleValue).sorted().toArray(),
+                shop.usualBar(),
+                shop.kerf());
         int[] place = search.best();
         Map<Integer, List<Cut>> byBar = new TreeMap<>();
         for (int i = 0; i < place.length; i++) {
@@ -111,7 +128,15 @@ public record StockPlan(List<Bar> bars, List<Cut> tooLong) {
             double sum = in.stream().mapToDouble(Cut::saw).sum();
             // The last cut is not needed where the piece ends with the bar.
             double kerf = Math.min(in.size() * shop.kerf(), length - sum);
-            bars.add(new Bar(kind.section, kind.metal, bar < onHand.size(), length, List.copyOf(in), kerf, Math.max(0, length - sum - kerf), search.proved()));
+            bars.add(new Bar(
+                    kind.section,
+                    kind.metal,
+                    bar < onHand.size(),
+                    length,
+                    List.copyOf(in),
+                    kerf,
+                    Math.max(0, length - sum - kerf),
+                    search.proved()));
         });
     }
 
@@ -145,7 +170,8 @@ public record StockPlan(List<Bar> bars, List<Cut> tooLong) {
                 place(0, new int[pieces.length], room(), 0);
                 proved = branches < MOST_BRANCHES;
             } else {
-                proved = bought == least(0, 0, Arrays.stream(onHand).map(l -> l + kerf).sum());
+                proved = bought
+                        == least(0, 0, Arrays.stream(onHand).map(l -> l + kerf).sum());
             }
         }
 
@@ -219,7 +245,11 @@ public record StockPlan(List<Bar> bars, List<Cut> tooLong) {
         }
 
         private void keep(int[] at, int count) {
-            double hand = Arrays.stream(at).filter(b -> b < onHand.length).distinct().mapToDouble(b -> onHand[b]).sum();
+            double hand = Arrays.stream(at)
+                    .filter(b -> b < onHand.length)
+                    .distinct()
+                    .mapToDouble(b -> onHand[b])
+                    .sum();
             if (count < bought || count == bought && hand < usedOnHand - EXACT) {
                 bought = count;
                 usedOnHand = hand;
@@ -240,7 +270,8 @@ public record StockPlan(List<Bar> bars, List<Cut> tooLong) {
                 free += room[b];
             }
             int least = least(piece, count, free);
-            // Nothing bought can't be bettered in what is bought; how much on hand is begun is then all there is to gain.
+            // Nothing bought can't be bettered in what is bought; how much on hand is begun is then all there is to
+            // gain.
             if (least > bought || least == bought && onHand.length == 0) {
                 return;
             }
@@ -283,12 +314,16 @@ public record StockPlan(List<Bar> bars, List<Cut> tooLong) {
 
     /** How many bars of a section are bought. */
     public int bought(Section section, Metal metal) {
-        return (int) bars.stream().filter(b -> !b.onHand && b.section.equals(section) && b.metal == metal).count();
+        return (int) bars.stream()
+                .filter(b -> !b.onHand && b.section.equals(section) && b.metal == metal)
+                .count();
     }
 
     /** Of all bars, the part that becomes neither pieces nor is there after: kerf and rests. Empty without bars. */
     public Optional<Double> lostPart() {
         double all = bars.stream().mapToDouble(Bar::length).sum();
-        return all > 0 ? Optional.of(bars.stream().mapToDouble(b -> b.kerf + b.rest).sum() / all) : Optional.empty();
+        return all > 0
+                ? Optional.of(bars.stream().mapToDouble(b -> b.kerf + b.rest).sum() / all)
+                : Optional.empty();
     }
 }

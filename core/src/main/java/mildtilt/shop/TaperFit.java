@@ -1,4 +1,5 @@
 package mildtilt.shop;
+
 import java.util.Optional;
 import mildtilt.build.Hole;
 import mildtilt.build.Stud;
@@ -43,7 +44,9 @@ record TaperFit(double proud, double contact, double through, double play, boole
         if (proud < 0) {
             return SeatingResult.SINKS;
         }
-        return contact < LEAST_CONTACT * hole.thickness() ? SeatingResult.STANDS_PROUD : through > 0 ? SeatingResult.NUT_RUNS_OUT : SeatingResult.FITS;
+        return contact < LEAST_CONTACT * hole.thickness()
+                ? SeatingResult.STANDS_PROUD
+                : through > 0 ? SeatingResult.NUT_RUNS_OUT : SeatingResult.FITS;
     }
 
     /**
@@ -54,6 +57,8 @@ record TaperFit(double proud, double contact, double through, double play, boole
         double thickness = is > (stud.length() - 1) / LEAST_CONTACT ? stud.length() - 0.5 : is;
         double proud = Math.max(1, stud.length() - thickness + 0.5);
         double small = stud.large() - stud.rate() * (proud + thickness);
-        return small > 0 ? Optional.of(new Hole.Tapered(stud.large() - stud.rate() * proud, small, thickness)) : Optional.empty();
+        return small > 0
+                ? Optional.of(new Hole.Tapered(stud.large() - stud.rate() * proud, small, thickness))
+                : Optional.empty();
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.solid;
+
 import java.util.Arrays;
 import mildtilt.geometry.Point;
 
@@ -36,7 +37,8 @@ final class BarToRing {
     private double distance(double t) {
         double[] p = bar.points;
         int last = p.length - 3;
-        double d = ring.distance(p[0] + t * (p[last] - p[0]), p[1] + t * (p[last + 1] - p[1]), p[2] + t * (p[last + 2] - p[2]));
+        double d = ring.distance(
+                p[0] + t * (p[last] - p[0]), p[1] + t * (p[last + 1] - p[1]), p[2] + t * (p[last + 2] - p[2]));
         if (d < best) {
             best = d;
             at = t;
@@ -69,8 +71,10 @@ final class BarToRing {
         double wx = p[0] - ring.centre().x();
         double wy = p[1] - ring.centre().y();
         double wz = p[2] - ring.centre().z();
-        double ua = ux * ring.axis().x() + uy * ring.axis().y() + uz * ring.axis().z();
-        double wa = wx * ring.axis().x() + wy * ring.axis().y() + wz * ring.axis().z();
+        double ua =
+                ux * ring.axis().x() + uy * ring.axis().y() + uz * ring.axis().z();
+        double wa =
+                wx * ring.axis().x() + wy * ring.axis().y() + wz * ring.axis().z();
         // Square of the distance from the axis: a t² + 2 b t + c.
         double a = ux * ux + uy * uy + uz * uz - ua * ua;
         double b = ux * wx + uy * wy + uz * wz - ua * wa;
@@ -107,7 +111,8 @@ final class BarToRing {
         }
         Point middle = point((from + to) / 2);
         double along = middle.minus(ring.centre()).dot(ring.axis());
-        boolean hole = middle.minus(ring.centre()).minus(ring.axis().times(along)).norm() < ring.inner();
+        boolean hole =
+                middle.minus(ring.centre()).minus(ring.axis().times(along)).norm() < ring.inner();
         if (hole && Math.abs(along) < ring.half()) {
             return;
         }

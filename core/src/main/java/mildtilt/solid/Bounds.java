@@ -1,4 +1,5 @@
 package mildtilt.solid;
+
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Vector;
 
@@ -6,8 +7,14 @@ import mildtilt.geometry.Vector;
 public record Bounds(double minX, double minY, double minZ, double maxX, double maxY, double maxZ) {
 
     static Bounds of(double[] points) {
-        double[] b = {Double.POSITIVE_INFINITY, Double.POSITIVE_INFINITY, Double.POSITIVE_INFINITY,
-            Double.NEGATIVE_INFINITY, Double.NEGATIVE_INFINITY, Double.NEGATIVE_INFINITY};
+        double[] b = {
+            Double.POSITIVE_INFINITY,
+            Double.POSITIVE_INFINITY,
+            Double.POSITIVE_INFINITY,
+            Double.NEGATIVE_INFINITY,
+            Double.NEGATIVE_INFINITY,
+            Double.NEGATIVE_INFINITY
+        };
         for (int i = 0; i < points.length; i += 3) {
             for (int k = 0; k < 3; k++) {
                 b[k] = Math.min(b[k], points[i + k]);
@@ -26,8 +33,13 @@ public record Bounds(double minX, double minY, double minZ, double maxX, double 
     }
 
     public Bounds with(Bounds o) {
-        return new Bounds(Math.min(minX, o.minX), Math.min(minY, o.minY), Math.min(minZ, o.minZ),
-                Math.max(maxX, o.maxX), Math.max(maxY, o.maxY), Math.max(maxZ, o.maxZ));
+        return new Bounds(
+                Math.min(minX, o.minX),
+                Math.min(minY, o.minY),
+                Math.min(minZ, o.minZ),
+                Math.max(maxX, o.maxX),
+                Math.max(maxY, o.maxY),
+                Math.max(maxZ, o.maxZ));
     }
 
     /** Between two boxes, mm; 0 where they overlap. */
@@ -40,7 +52,9 @@ public record Bounds(double minX, double minY, double minZ, double maxX, double 
 
     /** No smaller gap than this can be between what two boxes hold, mm: below 0 the least move that parts the boxes along an axis. */
     double leastGap(Bounds o) {
-        double in = Math.min(Math.min(o.maxX - minX, maxX - o.minX), Math.min(Math.min(o.maxY - minY, maxY - o.minY), Math.min(o.maxZ - minZ, maxZ - o.minZ)));
+        double in = Math.min(
+                Math.min(o.maxX - minX, maxX - o.minX),
+                Math.min(Math.min(o.maxY - minY, maxY - o.minY), Math.min(o.maxZ - minZ, maxZ - o.minZ)));
         return in > 0 ? -in : distanceTo(o);
     }
 

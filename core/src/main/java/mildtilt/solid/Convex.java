@@ -1,4 +1,5 @@
 package mildtilt.solid;
+
 import java.util.ArrayList;
 import java.util.List;
 import mildtilt.geometry.Direction;
@@ -14,17 +15,21 @@ public final class Convex {
 
     /** x, y, z of each point. */
     final double[] points;
+
     final int count;
     /** Of the discs about the points, square to the axis; 0 for plain points. */
     final double disc;
+
     final double ax;
     final double ay;
     final double az;
     /** Of the sphere that the core is grown by. */
     final double rounding;
+
     final Bounds bounds;
     /** The mean of the points: inside of the core. */
     final double mx;
+
     final double my;
     final double mz;
 
@@ -92,14 +97,22 @@ public final class Convex {
         double inset = Math.min(edge, from.distanceTo(to) / 2);
         Point a = from.plus(axis.times(inset));
         Point b = to.plus(axis.times(-inset));
-        return new Convex(new double[] {a.x(), a.y(), a.z(), b.x(), b.y(), b.z()}, radius - inset, axis.x(), axis.y(), axis.z(), inset);
+        return new Convex(
+                new double[] {a.x(), a.y(), a.z(), b.x(), b.y(), b.z()},
+                radius - inset,
+                axis.x(),
+                axis.y(),
+                axis.z(),
+                inset);
     }
 
     /** A box about a middle, half as long each way as the vectors. */
     public static Convex box(Point middle, Vector u, Vector v, Vector w) {
         List<Point> corners = new ArrayList<>(8);
         for (int i = 0; i < 8; i++) {
-            corners.add(middle.plus(u.times((i & 1) == 0 ? -1 : 1)).plus(v.times((i & 2) == 0 ? -1 : 1)).plus(w.times((i & 4) == 0 ? -1 : 1)));
+            corners.add(middle.plus(u.times((i & 1) == 0 ? -1 : 1))
+                    .plus(v.times((i & 2) == 0 ? -1 : 1))
+                    .plus(w.times((i & 4) == 0 ? -1 : 1)));
         }
         return hull(corners, 0);
     }
@@ -170,13 +183,18 @@ public final class Convex {
             double y = points[i + 1];
             double z = points[i + 2];
             p[i] = x * m.ex().x() + y * m.ey().x() + z * m.ez().x() + m.shift().x();
-            p[i + 1] = x * m.ex().y() + y * m.ey().y() + z * m.ez().y() + m.shift().y();
-            p[i + 2] = x * m.ex().z() + y * m.ey().z() + z * m.ez().z() + m.shift().z();
+            p[i + 1] =
+                    x * m.ex().y() + y * m.ey().y() + z * m.ez().y() + m.shift().y();
+            p[i + 2] =
+                    x * m.ex().z() + y * m.ey().z() + z * m.ez().z() + m.shift().z();
         }
-        return new Convex(p, disc,
+        return new Convex(
+                p,
+                disc,
                 ax * m.ex().x() + ay * m.ey().x() + az * m.ez().x(),
                 ax * m.ex().y() + ay * m.ey().y() + az * m.ez().y(),
-                ax * m.ex().z() + ay * m.ey().z() + az * m.ez().z(), rounding);
+                ax * m.ex().z() + ay * m.ey().z() + az * m.ez().z(),
+                rounding);
     }
 
     /** Writes the farthest point of the core along a direction of any length. */

@@ -1,4 +1,5 @@
 package mildtilt.solid;
+
 import java.util.ArrayList;
 import java.util.List;
 
@@ -13,6 +14,7 @@ final class Epa {
 
     /** Of the solids' size: the depth is known to this. */
     static final double CLOSE = 1e-9;
+
     private static final double FLAT = 1e-10;
     private static final int MOST_STEPS = 400;
     /** A polytope of so many faces is no longer closed: rounding has spoilt it. */
@@ -104,7 +106,11 @@ final class Epa {
         double widest = -1;
         for (int i = 0; i < 8; i++) {
             double turn = Math.PI * i / 4;
-            double[] s = support(p, q, u[0] * Math.cos(turn) + v[0] * Math.sin(turn), u[1] * Math.cos(turn) + v[1] * Math.sin(turn),
+            double[] s = support(
+                    p,
+                    q,
+                    u[0] * Math.cos(turn) + v[0] * Math.sin(turn),
+                    u[1] * Math.cos(turn) + v[1] * Math.sin(turn),
                     u[2] * Math.cos(turn) + v[2] * Math.sin(turn));
             double[] off = cross(along, minus(s, one));
             double d = length(off);

@@ -1,4 +1,5 @@
 package mildtilt.solid;
+
 import mildtilt.geometry.Point;
 
 /**

@@ -1,4 +1,5 @@
 package mildtilt.solid;
+
 import java.util.List;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.RigidMove;
@@ -22,21 +23,24 @@ public final class Gaps {
      */
     public static Gap between(Solid first, Solid second, double enough) {
         return switch (first) {
-            case Solid.Parts a -> switch (second) {
-                case Solid.Parts b -> parts(a, b, enough);
-                case Solid.Skin s -> toSkin(a, s, enough);
-                case Solid.Ring r -> toRing(a, r, enough);
-            };
-            case Solid.Skin s -> switch (second) {
-                case Solid.Parts b -> toSkin(b, s, enough).turnedRound();
-                case Solid.Skin t -> skins(s, t, enough);
-                case Solid.Ring r -> toSkin(r.pieces(), s, enough).turnedRound();
-            };
-            case Solid.Ring r -> switch (second) {
-                case Solid.Parts b -> toRing(b, r, enough).turnedRound();
-                case Solid.Skin s -> toSkin(r.pieces(), s, enough);
-                case Solid.Ring q -> parts(r.pieces(), q.pieces(), enough);
-            };
+            case Solid.Parts a ->
+                switch (second) {
+                    case Solid.Parts b -> parts(a, b, enough);
+                    case Solid.Skin s -> toSkin(a, s, enough);
+                    case Solid.Ring r -> toRing(a, r, enough);
+                };
+            case Solid.Skin s ->
+                switch (second) {
+                    case Solid.Parts b -> toSkin(b, s, enough).turnedRound();
+                    case Solid.Skin t -> skins(s, t, enough);
+                    case Solid.Ring r -> toSkin(r.pieces(), s, enough).turnedRound();
+                };
+            case Solid.Ring r ->
+                switch (second) {
+                    case Solid.Parts b -> toRing(b, r, enough).turnedRound();
+                    case Solid.Skin s -> toSkin(r.pieces(), s, enough);
+                    case Solid.Ring q -> parts(r.pieces(), q.pieces(), enough);
+                };
         };
     }
 
@@ -71,7 +75,8 @@ public final class Gaps {
                 }
                 yield false;
             }
-            case Solid.Skin _, Solid.Ring _ -> between(Solid.of(first), second, mm).mm() < mm;
+            case Solid.Skin _, Solid.Ring _ ->
+                between(Solid.of(first), second, mm).mm() < mm;
         };
     }
 
@@ -85,7 +90,9 @@ public final class Gaps {
             }
             return false;
         }
-        return second instanceof Solid.Parts ? nearer(second, first, mm) : between(first, second, mm).mm() < mm;
+        return second instanceof Solid.Parts
+                ? nearer(second, first, mm)
+                : between(first, second, mm).mm() < mm;
     }
 
     public static Gap between(Convex first, Convex second) {
@@ -116,9 +123,12 @@ public final class Gaps {
         Gap best = new Gap(enough, NOWHERE, NOWHERE);
         for (Convex c : a.parts()) {
             Convex local = c.moved(s.back());
-            // Whether the skin is touched at all must be known: one that is wholly inside may be deeper than any that touches.
+            // Whether the skin is touched at all must be known: one that is wholly inside may be deeper than any that
+            // touches.
             Gap g = s.mesh().tree().gap(local, Math.max(0, best.mm()));
-            boolean inside = s.mesh().closed() && s.bounds().distanceTo(c.bounds) == 0 && g.mm() >= 0
+            boolean inside = s.mesh().closed()
+                    && s.bounds().distanceTo(c.bounds) == 0
+                    && g.mm() >= 0
                     && s.mesh().tree().crossings(local.core().getFirst()) % 2 == 1;
             if (inside) {
                 // Wholly inside: out by the way it is nearest to the skin, and its own thickness with it.

@@ -1,4 +1,5 @@
 package mildtilt.solid;
+
 import java.util.Arrays;
 import mildtilt.geometry.Point;
 
@@ -17,6 +18,7 @@ final class Gjk {
     private final double[] b = new double[3];
     /** Of the simplex: the difference and the points of both solids. */
     private final double[][] w = new double[4][3];
+
     private final double[][] onA = new double[4][3];
     private final double[][] onB = new double[4][3];
     private final double[] share = new double[4];
@@ -65,7 +67,8 @@ final class Gjk {
         double nx = vx / core;
         double ny = vy / core;
         double nz = vz / core;
-        return new Gap(core - p.rounding - q.rounding,
+        return new Gap(
+                core - p.rounding - q.rounding,
                 new Point(at[0] - nx * p.rounding, at[1] - ny * p.rounding, at[2] - nz * p.rounding),
                 new Point(at[3] + nx * q.rounding, at[4] + ny * q.rounding, at[5] + nz * q.rounding));
     }

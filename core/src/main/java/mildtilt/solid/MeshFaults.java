@@ -1,4 +1,5 @@
 package mildtilt.solid;
+
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.Map;
@@ -15,7 +16,8 @@ public record MeshFaults(int flat, int openEdges, int flipped) {
     private static final double NO_AREA = 1e-9;
 
     public static MeshFaults of(float[] corners, int[] triangles) {
-        // Of each edge, low corner first: how often it is gone along forwards and backwards, in two halves of one number.
+        // Of each edge, low corner first: how often it is gone along forwards and backwards, in two halves of one
+        // number.
         Map<Long, Integer> edges = HashMap.newHashMap(triangles.length / 2 + 1);
         int flat = 0;
         for (int t = 0; t < triangles.length; t += 3) {

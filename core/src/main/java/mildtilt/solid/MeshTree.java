@@ -1,4 +1,5 @@
 package mildtilt.solid;
+
 import java.util.Arrays;
 import mildtilt.geometry.Point;
 
@@ -15,6 +16,7 @@ final class MeshTree {
     private float[] boxes = new float[0];
     /** Of each node: its second child, the first being the next node; or, below 0, the leaf's first triangle, as ~first. */
     private int[] link = new int[0];
+
     private int[] counts = new int[0];
     private int nodes;
 
@@ -27,7 +29,10 @@ final class MeshTree {
         for (int t = 0; t < n; t++) {
             order[t] = t;
             for (int k = 0; k < 3; k++) {
-                middles[3 * t + k] = (corners[3 * triangles[3 * t] + k] + corners[3 * triangles[3 * t + 1] + k] + corners[3 * triangles[3 * t + 2] + k]) / 3;
+                middles[3 * t + k] = (corners[3 * triangles[3 * t] + k]
+                                + corners[3 * triangles[3 * t + 1] + k]
+                                + corners[3 * triangles[3 * t + 2] + k])
+                        / 3;
             }
         }
         int most = Math.max(1, 4 * (n / LEAF + 1));
@@ -44,8 +49,14 @@ final class MeshTree {
             link = Arrays.copyOf(link, 2 * link.length);
             counts = Arrays.copyOf(counts, 2 * counts.length);
         }
-        float[] m = {Float.POSITIVE_INFINITY, Float.POSITIVE_INFINITY, Float.POSITIVE_INFINITY,
-            Float.NEGATIVE_INFINITY, Float.NEGATIVE_INFINITY, Float.NEGATIVE_INFINITY};
+        float[] m = {
+            Float.POSITIVE_INFINITY,
+            Float.POSITIVE_INFINITY,
+            Float.POSITIVE_INFINITY,
+            Float.NEGATIVE_INFINITY,
+            Float.NEGATIVE_INFINITY,
+            Float.NEGATIVE_INFINITY
+        };
         for (int i = 0; i < 3; i++) {
             boxes[6 * node + i] = Float.POSITIVE_INFINITY;
             boxes[6 * node + 3 + i] = Float.NEGATIVE_INFINITY;
@@ -113,7 +124,9 @@ final class MeshTree {
     Gap gap(Convex solid, double enough) {
         Search s = new Search(solid, enough);
         look(s, 0);
-        return s.triangle < 0 ? new Gap(enough, Point.ORIGIN, Point.ORIGIN) : s.gjk.nearest(solid, triangle(s.triangle));
+        return s.triangle < 0
+                ? new Gap(enough, Point.ORIGIN, Point.ORIGIN)
+                : s.gjk.nearest(solid, triangle(s.triangle));
     }
 
     private void look(Search s, int node) {
@@ -168,8 +181,11 @@ final class MeshTree {
 
     private double leastGap(int node, Bounds b) {
         int i = 6 * node;
-        double in = Math.min(Math.min(b.maxX() - boxes[i], boxes[i + 3] - b.minX()), Math.min(Math.min(b.maxY() - boxes[i + 1], boxes[i + 4] - b.minY()),
-                Math.min(b.maxZ() - boxes[i + 2], boxes[i + 5] - b.minZ())));
+        double in = Math.min(
+                Math.min(b.maxX() - boxes[i], boxes[i + 3] - b.minX()),
+                Math.min(
+                        Math.min(b.maxY() - boxes[i + 1], boxes[i + 4] - b.minY()),
+                        Math.min(b.maxZ() - boxes[i + 2], boxes[i + 5] - b.minZ())));
         return in > 0 ? -in : distance(node, b);
     }
 
@@ -185,8 +201,16 @@ final class MeshTree {
         int i = 3 * triangles[3 * t];
         int j = 3 * triangles[3 * t + 1];
         int k = 3 * triangles[3 * t + 2];
-        return Convex.points(corners[i], corners[i + 1], corners[i + 2], corners[j], corners[j + 1], corners[j + 2],
-                corners[k], corners[k + 1], corners[k + 2]);
+        return Convex.points(
+                corners[i],
+                corners[i + 1],
+                corners[i + 2],
+                corners[j],
+                corners[j + 1],
+                corners[j + 2],
+                corners[k],
+                corners[k + 1],
+                corners[k + 2]);
     }
 
     /** How many triangles a ray from a point along a fixed, crooked direction goes through. */

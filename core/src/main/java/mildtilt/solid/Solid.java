@@ -1,4 +1,5 @@
 package mildtilt.solid;
+
 import java.util.ArrayList;
 import java.util.List;
 import mildtilt.geometry.Point;
@@ -12,12 +13,13 @@ public sealed interface Solid {
 
     Solid moved(RigidMove by);
 
-
     /** Convex parts, together. */
     record Parts(List<Convex> parts, Bounds bounds) implements Solid {
 
         public Parts(List<Convex> parts) {
-            this(List.copyOf(parts), parts.stream().map(Convex::bounds).reduce(Bounds::with).orElseThrow());
+            this(
+                    List.copyOf(parts),
+                    parts.stream().map(Convex::bounds).reduce(Bounds::with).orElseThrow());
         }
 
         @Override
@@ -35,10 +37,17 @@ public sealed interface Solid {
 
         private static Convex boxOf(TriangleMesh m) {
             Bounds b = m.bounds();
-            return Convex.hull(List.of(new Point(b.minX(), b.minY(), b.minZ()), new Point(b.maxX(), b.minY(), b.minZ()),
-                    new Point(b.minX(), b.maxY(), b.minZ()), new Point(b.maxX(), b.maxY(), b.minZ()),
-                    new Point(b.minX(), b.minY(), b.maxZ()), new Point(b.maxX(), b.minY(), b.maxZ()),
-                    new Point(b.minX(), b.maxY(), b.maxZ()), new Point(b.maxX(), b.maxY(), b.maxZ())), 0);
+            return Convex.hull(
+                    List.of(
+                            new Point(b.minX(), b.minY(), b.minZ()),
+                            new Point(b.maxX(), b.minY(), b.minZ()),
+                            new Point(b.minX(), b.maxY(), b.minZ()),
+                            new Point(b.maxX(), b.maxY(), b.minZ()),
+                            new Point(b.minX(), b.minY(), b.maxZ()),
+                            new Point(b.maxX(), b.minY(), b.maxZ()),
+                            new Point(b.minX(), b.maxY(), b.maxZ()),
+                            new Point(b.maxX(), b.maxY(), b.maxZ())),
+                    0);
         }
 
         @Override
@@ -66,7 +75,14 @@ public sealed interface Solid {
         private static final int SECTORS = 24;
 
         public Ring(Point centre, Vector axis, double half, double inner, double outer) {
-            this(centre, axis, half, inner, outer, Convex.cylinder(centre.plus(axis.times(-half)), centre.plus(axis.times(half)), outer, 0).bounds());
+            this(
+                    centre,
+                    axis,
+                    half,
+                    inner,
+                    outer,
+                    Convex.cylinder(centre.plus(axis.times(-half)), centre.plus(axis.times(half)), outer, 0)
+                            .bounds());
         }
 
         @Override
@@ -83,7 +99,8 @@ public sealed interface Solid {
             double out = Math.sqrt(Math.max(0, dx * dx + dy * dy + dz * dz - along * along));
             double u = Math.abs(along) - half;
             double v = Math.abs(out - (inner + outer) / 2) - (outer - inner) / 2;
-            return Math.sqrt(Math.max(0, u) * Math.max(0, u) + Math.max(0, v) * Math.max(0, v)) + Math.min(0, Math.max(u, v));
+            return Math.sqrt(Math.max(0, u) * Math.max(0, u) + Math.max(0, v) * Math.max(0, v))
+                    + Math.min(0, Math.max(u, v));
         }
 
         /** The point of its surface nearest to a point. */
@@ -91,7 +108,9 @@ public sealed interface Solid {
             Vector d = p.minus(centre);
             double along = d.dot(axis);
             Vector away = d.minus(axis.times(along));
-            Vector way = away.norm() > 1e-9 ? away.times(1 / away.norm()) : axis.direction().anySquare().vector();
+            Vector way = away.norm() > 1e-9
+                    ? away.times(1 / away.norm())
+                    : axis.direction().anySquare().vector();
             double a = Math.clamp(along, -half, half);
             double r = Math.clamp(away.norm(), inner, outer);
             if (a == along && r == away.norm()) {

@@ -1,4 +1,5 @@
 package mildtilt.solid;
+
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
 import java.security.MessageDigest;
@@ -35,7 +36,8 @@ public final class TriangleMesh {
             throw new ImpossibleGeometryException("A scan needs at least one whole triangle.");
         }
         if (triangles.length / 3 > MOST_TRIANGLES) {
-            throw new ImpossibleGeometryException("A scan may have up to " + MOST_TRIANGLES + " triangles; thin it out first.");
+            throw new ImpossibleGeometryException(
+                    "A scan may have up to " + MOST_TRIANGLES + " triangles; thin it out first.");
         }
         for (int t : triangles) {
             if (t < 0 || t >= corners.length / 3) {
@@ -48,7 +50,8 @@ public final class TriangleMesh {
                 throw new ImpossibleGeometryException("A corner of the scan is not a finite number.");
             }
             if (Math.abs(corners[i]) > FARTHEST) {
-                throw new ImpossibleGeometryException("A corner of the scan lies more than 100 m from the scan's origin. Is the unit right? Else move the scan near its origin first.");
+                throw new ImpossibleGeometryException(
+                        "A corner of the scan lies more than 100 m from the scan's origin. Is the unit right? Else move the scan near its origin first.");
             }
             all[i] = corners[i];
         }
@@ -61,7 +64,8 @@ public final class TriangleMesh {
     private static String digest(float[] corners, int[] triangles) {
         try {
             MessageDigest sha = MessageDigest.getInstance("SHA-256");
-            ByteBuffer bytes = ByteBuffer.allocate(4 * (corners.length + triangles.length)).order(ByteOrder.LITTLE_ENDIAN);
+            ByteBuffer bytes =
+                    ByteBuffer.allocate(4 * (corners.length + triangles.length)).order(ByteOrder.LITTLE_ENDIAN);
             for (float f : corners) {
                 bytes.putFloat(f);
             }

@@ -7,5 +7,5 @@
  */
 @NullMarked
 package mildtilt.solid;
-import org.jspecify.annotations.NullMarked;
 
+import org.jspecify.annotations.NullMarked;

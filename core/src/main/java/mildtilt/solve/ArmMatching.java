@@ -1,4 +1,5 @@
 package mildtilt.solve;
+
 import java.util.ArrayList;
 import java.util.List;
 import mildtilt.findings.ArmMoves;
@@ -18,13 +19,18 @@ public final class ArmMatching {
         List<Phrase> all = new ArrayList<>();
         for (Side way : Side.values()) {
             ArmMatch.Toward w = match.toward(way);
-            Phrase p = Phrase.of("Turning " + way.label() + ", the inner wheel's end is at {0} (" + Phrase.name(w.allowedBy()) + "), which takes {1} of the "
-                            + "gear's travel.", Quantity.angle(w.innerAllowed()), Quantity.percent(100 * w.gearUsed()));
+            Phrase p = Phrase.of(
+                    "Turning " + way.label() + ", the inner wheel's end is at {0} (" + Phrase.name(w.allowedBy())
+                            + "), which takes {1} of the " + "gear's travel.",
+                    Quantity.angle(w.innerAllowed()),
+                    Quantity.percent(100 * w.gearUsed()));
             if (w.lockUnused() > ArmMatch.FITS_DEG) {
-                p = p.then(Phrase.of(" The gear ends at {0}: {1} of lock is lost.", Quantity.angle(w.innerAtGearEnd()),
-                        Quantity.angle(w.lockUnused())));
+                p = p.then(Phrase.of(
+                        " The gear ends at {0}: {1} of lock is lost.",
+                        Quantity.angle(w.innerAtGearEnd()), Quantity.angle(w.lockUnused())));
             } else if (w.gearUsed() < 1) {
-                p = p.then(Phrase.of(" The gear would go on for {0} of steering wheel.", Quantity.angle(w.gearUnusedDeg())));
+                p = p.then(Phrase.of(
+                        " The gear would go on for {0} of steering wheel.", Quantity.angle(w.gearUnusedDeg())));
             }
             all.add(p);
         }
@@ -34,6 +40,8 @@ public final class ArmMatching {
     /** Arm lengths, drillings or gear travel that put it right. */
     public static List<SolveAnswer> answers(Job job, ArmMatch match) {
         return ArmMoves.forMatch(job, match).stream()
-                .map(r -> new SolveAnswer(List.of(r.action()), true, List.of(), r.edit().apply(job))).toList();
+                .map(r -> new SolveAnswer(
+                        List.of(r.action()), true, List.of(), r.edit().apply(job)))
+                .toList();
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.solve;
+
 import mildtilt.arms.KnuckleChange;
 import mildtilt.arms.KnuckleEdits;
 import mildtilt.gear.ArmGear;
@@ -9,7 +10,6 @@ import mildtilt.geometry.Vector;
 import mildtilt.job.Job;
 import mildtilt.linkage.Beam;
 import mildtilt.linkage.BellCrank;
-import mildtilt.linkage.DragLink;
 import mildtilt.linkage.LinkagePoint;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.units.Phrase;
@@ -64,7 +64,8 @@ public enum DesignVariable {
             case PIVOT_SPACING -> !a.oneTieRod();
             case TRAVEL_PER_TURN -> a.gear() instanceof RackAndPinion;
             case DRAG_POINT_HEIGHT -> a.dragLinkSide().isPresent();
-            case TRACK_BAR_HEIGHT -> a.beam().orElse(null) instanceof Beam.Sprung s && s.trackBar().isPresent();
+            case TRACK_BAR_HEIGHT ->
+                a.beam().orElse(null) instanceof Beam.Sprung s && s.trackBar().isPresent();
         };
     }
 
@@ -74,41 +75,69 @@ public enum DesignVariable {
      * @throws mildtilt.geometry.ImpossibleGeometryException if the parts can't be so
      */
     public Job turned(Job job, double amount) {
-        return amount == 0 ? job : switch (this) {
-            case GEAR_HEIGHT -> job.editAxle(a -> a.withGearMoved(new Vector(0, 0, amount)));
-            case GEAR_FORE_AFT -> job.editAxle(a -> a.withGearMoved(new Vector(amount, 0, 0)));
-            case GEAR_TILT -> job.editAxle(a -> tilted(a, amount));
-            case PIVOT_SPACING -> job.editAxle(a -> a.linkage().innersSpread(a, amount));
-            case ARM_LENGTH -> KnuckleEdits.changedBoth(job, new KnuckleChange(amount, 0, 0, 0, 0));
-            case ARM_OUT -> KnuckleEdits.changedBoth(job, new KnuckleChange(0, amount, 0, 0, 0));
-            case ARM_RAISE -> KnuckleEdits.changedBoth(job, new KnuckleChange(0, 0, amount, 0, 0));
-            case GEAR_ARM -> job.axle().flatMap(SteeredAxle::armGear).map(ArmGear::armLength).map(now -> KnuckleEdits.scaledGearArm(job, (now + amount) / now)).orElse(job);
-            case TRAVEL_PER_TURN -> job.editAxle(a -> a.editRack(r -> r.withTravelPerLeftTurn(r.travelPerLeftTurn() + Math.signum(r.travelPerLeftTurn()) * amount)));
-            case GEAR_TRAVEL -> job.editAxle(a -> a.withGear(switch (a.gear()) {
-                case RackAndPinion r -> r.withTravelEachWay(r.travelEachWay() + amount);
-                // Told as mm at the arm's end, so that one reach serves both kinds.
-                case ArmGear g -> g.withSweepEachWay(g.sweepEachWayDeg() + Math.toDegrees(amount / g.armLength()));
-            }));
-            case DRAG_POINT_HEIGHT -> job.editAxle(a -> a.linkage().points(a).stream().filter(p -> p.which() == LinkagePoint.Which.DRIVEN).findFirst()
-                    .map(p -> p.moved().apply(p.at().plus(new Vector(0, 0, amount)))).orElse(a));
-            case TRACK_BAR_HEIGHT -> job.editAxle(a -> a.beam().map(b -> switch (b) {
-                case Beam.Sprung s -> a.withBeam(new Beam.Sprung(s.trackBar().map(t -> new Beam.TrackBar(t.bodyEnd().plus(new Vector(0, 0, amount)), t.axleEnd()))));
-                case Beam.CentrePin _ -> a;
-            }).orElse(a));
-        };
+        return amount == 0
+                ? job
+                : switch (this) {
+                    case GEAR_HEIGHT -> job.editAxle(a -> a.withGearMoved(new Vector(0, 0, amount)));
+                    case GEAR_FORE_AFT -> job.editAxle(a -> a.withGearMoved(new Vector(amount, 0, 0)));
+                    case GEAR_TILT -> job.editAxle(a -> tilted(a, amount));
+                    case PIVOT_SPACING -> job.editAxle(a -> a.linkage().innersSpread(a, amount));
+                    case ARM_LENGTH -> KnuckleEdits.changedBoth(job, new KnuckleChange(amount, 0, 0, 0, 0));
+                    case ARM_OUT -> KnuckleEdits.changedBoth(job, new KnuckleChange(0, amount, 0, 0, 0));
+                    case ARM_RAISE -> KnuckleEdits.changedBoth(job, new KnuckleChange(0, 0, amount, 0, 0));
+                    case GEAR_ARM ->
+                        job.axle()
+                                .flatMap(SteeredAxle::armGear)
+                                .map(ArmGear::armLength)
+                                .map(now -> KnuckleEdits.scaledGearArm(job, (now + amount) / now))
+                                .orElse(job);
+                    case TRAVEL_PER_TURN ->
+                        job.editAxle(a -> a.editRack(r -> r.withTravelPerLeftTurn(
+                                r.travelPerLeftTurn() + Math.signum(r.travelPerLeftTurn()) * amount)));
+                    case GEAR_TRAVEL ->
+                        job.editAxle(a -> a.withGear(
+                                switch (a.gear()) {
+                                    case RackAndPinion r -> r.withTravelEachWay(r.travelEachWay() + amount);
+                                    // Told as mm at the arm's end, so that one reach serves both kinds.
+                                    case ArmGear g ->
+                                        g.withSweepEachWay(
+                                                g.sweepEachWayDeg() + Math.toDegrees(amount / g.armLength()));
+                                }));
+                    case DRAG_POINT_HEIGHT ->
+                        job.editAxle(a -> a.linkage().points(a).stream()
+                                .filter(p -> p.which() == LinkagePoint.Which.DRIVEN)
+                                .findFirst()
+                                .map(p -> p.moved().apply(p.at().plus(new Vector(0, 0, amount))))
+                                .orElse(a));
+                    case TRACK_BAR_HEIGHT ->
+                        job.editAxle(a -> a.beam()
+                                .map(b -> switch (b) {
+                                    case Beam.Sprung s ->
+                                        a.withBeam(new Beam.Sprung(s.trackBar()
+                                                .map(t -> new Beam.TrackBar(
+                                                        t.bodyEnd().plus(new Vector(0, 0, amount)), t.axleEnd()))));
+                                    case Beam.CentrePin _ -> a;
+                                })
+                                .orElse(a));
+                };
     }
 
     /** The gear's shaft, and a bell crank's pivot, leaned back about their arms' level, so that the arms' ends stay. */
     private static SteeredAxle tilted(SteeredAxle a, double deg) {
         SteeredAxle changed = a.editArmGear(g -> g.withAxis(leanedBack(g.axis(), g.armEnd(), deg)));
-        return a.linkage() instanceof BellCrank b ? changed.withLinkage(b.withPivot(leanedBack(b.pivot(), b.dragRodPoint(), deg)))
+        return a.linkage() instanceof BellCrank b
+                ? changed.withLinkage(b.withPivot(leanedBack(b.pivot(), b.dragRodPoint(), deg)))
                 : changed;
     }
 
     private static Axis leanedBack(Axis axis, Point level, double deg) {
         Axis across = new Axis(axis.footOf(level), Vector.Y.direction());
-        return new Axis(across.turned(axis.origin(), Math.toRadians(-deg)),
-                Vector.Y.direction().turn(axis.direction().vector(), Math.toRadians(-deg)).direction());
+        return new Axis(
+                across.turned(axis.origin(), Math.toRadians(-deg)),
+                Vector.Y
+                        .direction()
+                        .turn(axis.direction().vector(), Math.toRadians(-deg))
+                        .direction());
     }
 
     /** The change as an order to the bench. */
@@ -119,18 +148,26 @@ public enum DesignVariable {
         return switch (this) {
             case GEAR_HEIGHT -> Phrase.of((more ? "Raise" : "Lower") + " the " + gear + " {0}", by);
             case GEAR_FORE_AFT -> Phrase.of("Move the " + gear + " {0} " + (more ? "forward" : "back"), by);
-            case GEAR_TILT -> Phrase.of("Lean the " + shaft(job) + " {0} " + (more ? "back" : "forward") + " at its top", by);
-            case PIVOT_SPACING -> Phrase.of("Put the inner pivots {0} " + (more ? "further apart" : "closer together"), by);
+            case GEAR_TILT ->
+                Phrase.of("Lean the " + shaft(job) + " {0} " + (more ? "back" : "forward") + " at its top", by);
+            case PIVOT_SPACING ->
+                Phrase.of("Put the inner pivots {0} " + (more ? "further apart" : "closer together"), by);
             case ARM_LENGTH -> Phrase.of((more ? "Lengthen" : "Shorten") + " both steering arms {0}", by);
             case ARM_OUT -> Phrase.of("Move both arms' ends {0} " + (more ? "outboard" : "inboard"), by);
             case ARM_RAISE -> Phrase.of((more ? "Raise" : "Drop") + " both arms' ends {0}", by);
             case GEAR_ARM -> Phrase.of("Use a gear arm {0} " + (more ? "longer" : "shorter"), by);
-            case TRAVEL_PER_TURN -> Phrase.of("Use a rack that travels {0} " + (more ? "more" : "less") + " for each turn", by);
-            case GEAR_TRAVEL -> job.axle().map(a -> a.gear() instanceof ArmGear g
-                    ? Phrase.of("Let the gear's arm swing {0} " + (more ? "further" : "less") + " each way",
-                            Quantity.angle(Math.toDegrees(Math.abs(amount) / g.armLength())))
-                    : Phrase.of("Let the rack travel {0} " + (more ? "further" : "less") + " each way", by)).orElseThrow();
-            case DRAG_POINT_HEIGHT -> Phrase.of((more ? "Raise" : "Lower") + " the drag link's end on the knuckle {0}", by);
+            case TRAVEL_PER_TURN ->
+                Phrase.of("Use a rack that travels {0} " + (more ? "more" : "less") + " for each turn", by);
+            case GEAR_TRAVEL ->
+                job.axle()
+                        .map(a -> a.gear() instanceof ArmGear g
+                                ? Phrase.of(
+                                        "Let the gear's arm swing {0} " + (more ? "further" : "less") + " each way",
+                                        Quantity.angle(Math.toDegrees(Math.abs(amount) / g.armLength())))
+                                : Phrase.of("Let the rack travel {0} " + (more ? "further" : "less") + " each way", by))
+                        .orElseThrow();
+            case DRAG_POINT_HEIGHT ->
+                Phrase.of((more ? "Raise" : "Lower") + " the drag link's end on the knuckle {0}", by);
             case TRACK_BAR_HEIGHT -> Phrase.of((more ? "Raise" : "Lower") + " the track bar's frame end {0}", by);
         };
     }

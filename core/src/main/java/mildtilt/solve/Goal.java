@@ -1,4 +1,5 @@
 package mildtilt.solve;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -10,13 +11,36 @@ import mildtilt.steer.QuickFigures.Until;
 
 /** What can be asked. */
 public enum Goal {
-    LEAST_BUMP_STEER("Least bump steer", "Place the gear so that toe keeps still over the travel.",
-            List.of(DesignVariable.GEAR_HEIGHT, DesignVariable.GEAR_FORE_AFT, DesignVariable.GEAR_TILT, DesignVariable.PIVOT_SPACING, DesignVariable.DRAG_POINT_HEIGHT, DesignVariable.TRACK_BAR_HEIGHT)),
-    ARM_SHAPE("Arm for lock and Ackermann", "Shape the steering arm for a wanted lock and Ackermann, the rest kept.",
-            List.of(DesignVariable.ARM_LENGTH, DesignVariable.ARM_OUT, DesignVariable.ARM_RAISE, DesignVariable.GEAR_FORE_AFT)),
-    RATIO("Arm and gear for a ratio", "Choose arm and gear for a wanted ratio and turns.",
-            List.of(DesignVariable.ARM_LENGTH, DesignVariable.GEAR_ARM, DesignVariable.TRAVEL_PER_TURN, DesignVariable.GEAR_TRAVEL)),
-    ARM_MATCH("Match gear and knuckle arms", "Gear-side arm against knuckle-side arm: what brings both ends together.", List.of()),
+    LEAST_BUMP_STEER(
+            "Least bump steer",
+            "Place the gear so that toe keeps still over the travel.",
+            List.of(
+                    DesignVariable.GEAR_HEIGHT,
+                    DesignVariable.GEAR_FORE_AFT,
+                    DesignVariable.GEAR_TILT,
+                    DesignVariable.PIVOT_SPACING,
+                    DesignVariable.DRAG_POINT_HEIGHT,
+                    DesignVariable.TRACK_BAR_HEIGHT)),
+    ARM_SHAPE(
+            "Arm for lock and Ackermann",
+            "Shape the steering arm for a wanted lock and Ackermann, the rest kept.",
+            List.of(
+                    DesignVariable.ARM_LENGTH,
+                    DesignVariable.ARM_OUT,
+                    DesignVariable.ARM_RAISE,
+                    DesignVariable.GEAR_FORE_AFT)),
+    RATIO(
+            "Arm and gear for a ratio",
+            "Choose arm and gear for a wanted ratio and turns.",
+            List.of(
+                    DesignVariable.ARM_LENGTH,
+                    DesignVariable.GEAR_ARM,
+                    DesignVariable.TRAVEL_PER_TURN,
+                    DesignVariable.GEAR_TRAVEL)),
+    ARM_MATCH(
+            "Match gear and knuckle arms",
+            "Gear-side arm against knuckle-side arm: what brings both ends together.",
+            List.of()),
     LOCK_STOPS("Lock stops", "Set the stops so that neither gear nor rods take the blow.", List.of());
 
     private final String label;
@@ -44,7 +68,8 @@ public enum Goal {
 
     /** What it asks for, with values to begin with; empty if the job can't be measured as it is. */
     public List<Target> wants(Job job) {
-        Optional<QuickFigures> measured = QuickFigures.of(job, this == LEAST_BUMP_STEER ? Until.FIRST_STOP : Until.GEAR_END);
+        Optional<QuickFigures> measured =
+                QuickFigures.of(job, this == LEAST_BUMP_STEER ? Until.FIRST_STOP : Until.GEAR_END);
         if (measured.isEmpty()) {
             return List.of();
         }
@@ -58,7 +83,8 @@ public enum Goal {
             }
             case ARM_SHAPE -> {
                 all.add(Target.of(Wish.LOCK, t.lockDeg().orElse(Math.rint(now.lockDeg()))));
-                all.add(t.outerTable().map(o -> Target.of(Wish.OUTER_TABLE, o.toleranceDeg()))
+                all.add(t.outerTable()
+                        .map(o -> Target.of(Wish.OUTER_TABLE, o.toleranceDeg()))
                         .orElseGet(() -> Target.of(Wish.ACKERMANN, (t.ackermannMinPct() + t.ackermannMaxPct()) / 2)));
                 all.add(Target.of(Wish.NORMAL_BUMP_STEER, Math.max(t.bumpSteerDeg(), now.normalBumpDeg())));
             }
@@ -66,7 +92,7 @@ public enum Goal {
                 all.add(Target.of(Wish.RATIO, Math.rint(now.ratio() * 10) / 10));
                 all.add(Target.of(Wish.LOCK, t.lockDeg().orElse(Math.rint(now.lockDeg()))));
             }
-            case ARM_MATCH, LOCK_STOPS -> { }
+            case ARM_MATCH, LOCK_STOPS -> {}
         }
         return all;
     }

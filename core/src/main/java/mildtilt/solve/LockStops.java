@@ -1,4 +1,5 @@
 package mildtilt.solve;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -31,16 +32,28 @@ public final class LockStops {
         // The chord that the bolt's end goes through from straight ahead.
         double gap = 2 * boltRadius * Math.sin(Math.toRadians(deg) / 2);
         double perDegree = boltRadius * Math.toRadians(1);
-        all.add(new SolveAnswer(List.of(Phrase.of("Set a stop on each knuckle at {0} with its wheel inside: {1} of gap straight ahead where "
-                        + "the bolt meets {2} from the steer axis ({3} of bolt for each degree)",
-                Quantity.angle(deg), Quantity.length(gap), Quantity.length(boltRadius), Quantity.length(perDegree))),
-                true, List.of(), StopMoves.withInnerStops(job, deg)));
+        all.add(new SolveAnswer(
+                List.of(Phrase.of(
+                        "Set a stop on each knuckle at {0} with its wheel inside: {1} of gap straight ahead where "
+                                + "the bolt meets {2} from the steer axis ({3} of bolt for each degree)",
+                        Quantity.angle(deg),
+                        Quantity.length(gap),
+                        Quantity.length(boltRadius),
+                        Quantity.length(perDegree))),
+                true,
+                List.of(),
+                StopMoves.withInnerStops(job, deg)));
         StopMoves.limiterMm(job, deg).filter(mm -> mm >= 0.5).ifPresent(mm -> {
             double round = Math.floor(mm * 2) / 2;
             Job limited = job.editAxle(a -> a.editRack(r -> r.withTravelEachWay(r.travelEachWay() - round)));
-            all.add(new SolveAnswer(List.of(Phrase.of("Fit limiters {0} thick at each end of the rack, so that it ends with the inner wheel near "
-                            + "{1}; the rods and the rack's fixings still take the blow of a kerb",
-                    Quantity.length(round), Quantity.angle(deg))), true, List.of(), limited));
+            all.add(new SolveAnswer(
+                    List.of(Phrase.of(
+                            "Fit limiters {0} thick at each end of the rack, so that it ends with the inner wheel near "
+                                    + "{1}; the rods and the rack's fixings still take the blow of a kerb",
+                            Quantity.length(round), Quantity.angle(deg))),
+                    true,
+                    List.of(),
+                    limited));
         });
         return all;
     }

@@ -1,4 +1,5 @@
 package mildtilt.solve;
+
 import java.util.List;
 import mildtilt.job.Job;
 import mildtilt.units.Phrase;
@@ -28,6 +29,7 @@ public record SolveAnswer(List<Phrase> orders, boolean meets, List<Phrase> missi
     }
 
     private static Phrase lower(Phrase p) {
-        return new Phrase(Character.toLowerCase(p.pattern().charAt(0)) + p.pattern().substring(1), p.measures());
+        return new Phrase(
+                Character.toLowerCase(p.pattern().charAt(0)) + p.pattern().substring(1), p.measures());
     }
 }

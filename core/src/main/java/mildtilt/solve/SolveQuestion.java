@@ -1,4 +1,5 @@
 package mildtilt.solve;
+
 import java.util.List;
 import mildtilt.job.Job;
 import mildtilt.steer.QuickFigures.Until;
@@ -14,13 +15,19 @@ public record SolveQuestion(List<VariableBounds> freedoms, List<Target> wants) {
     /** Where a wanted lock or turns are asked for, the stops can be set anew after; else they end the lock. */
     Until until() {
         return wants.stream().anyMatch(w -> switch (w.wish()) {
-            case LOCK, TURNS -> true;
-            case BUMP_STEER, NORMAL_BUMP_STEER, ACKERMANN, OUTER_TABLE, RATIO, TOGGLE, ROD_END -> false;
-        }) ? Until.GEAR_END : Until.FIRST_STOP;
+                    case LOCK, TURNS -> true;
+                    case BUMP_STEER, NORMAL_BUMP_STEER, ACKERMANN, OUTER_TABLE, RATIO, TOGGLE, ROD_END -> false;
+                })
+                ? Until.GEAR_END
+                : Until.FIRST_STOP;
     }
 
     /** A goal with its usual reaches and values. */
     public static SolveQuestion usual(Goal goal, Job job) {
-        return new SolveQuestion(goal.knobs(job).stream().map(k -> VariableBounds.either(k, k.usualReach())).toList(), goal.wants(job));
+        return new SolveQuestion(
+                goal.knobs(job).stream()
+                        .map(k -> VariableBounds.either(k, k.usualReach()))
+                        .toList(),
+                goal.wants(job));
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.solve;
+
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumSet;
@@ -38,6 +39,7 @@ public final class Solver {
     private static final double ROUND_DEG = 0.1;
     /** Lightest pull toward changing nothing, so that of two equal answers the smaller move is found. */
     private static final double PULL = 1e-3;
+
     private static final double IMPOSSIBLE = 1e9;
     /** An answer must bring the miss down to this part of what it is now. */
     private static final double WORTHWHILE = 0.7;
@@ -80,25 +82,32 @@ public final class Solver {
     private List<SolveAnswer> answers(QuickFigures now) {
         List<List<VariableBounds>> sets = sets(question.freedoms());
         AtomicInteger done = new AtomicInteger();
-        List<Found> found = sets.parallelStream().map(set -> {
-            Optional<Found> best = given.get() ? Optional.<Found>empty() : best(set);
-            if (!given.get() && !progress.at((double) done.incrementAndGet() / sets.size())) {
-                given.set(true);
-            }
-            return best;
-        }).flatMap(Optional::stream).toList();
+        List<Found> found = sets.parallelStream()
+                .map(set -> {
+                    Optional<Found> best = given.get() ? Optional.<Found>empty() : best(set);
+                    if (!given.get() && !progress.at((double) done.incrementAndGet() / sets.size())) {
+                        given.set(true);
+                    }
+                    return best;
+                })
+                .flatMap(Optional::stream)
+                .toList();
         if (given.get()) {
             return List.of();
         }
         double before = missed(now);
-        List<Found> good = found.stream().filter(f -> used(f).size() > 0 && (f.meets() || f.missed <= before * WORTHWHILE))
-                .sorted(Comparator.comparing((Found f) -> !f.meets()).thenComparing(f -> f.meets() ? used(f).size() : 0)
+        List<Found> good = found.stream()
+                .filter(f -> used(f).size() > 0 && (f.meets() || f.missed <= before * WORTHWHILE))
+                .sorted(Comparator.comparing((Found f) -> !f.meets())
+                        .thenComparing(f -> f.meets() ? used(f).size() : 0)
                         .thenComparing(f -> f.meets() ? moved(f) : f.missed))
                 .toList();
         List<Found> kept = new ArrayList<>();
         for (Found f : good) {
             // More cuts for what fewer of the same already do are no answer.
-            if (kept.size() < OFFERED && kept.stream().noneMatch(k -> used(f).containsAll(used(k)) && (k.meets() || k.missed <= f.missed))) {
+            if (kept.size() < OFFERED
+                    && kept.stream()
+                            .noneMatch(k -> used(f).containsAll(used(k)) && (k.meets() || k.missed <= f.missed))) {
                 kept.add(f);
             }
         }
@@ -108,7 +117,8 @@ public final class Solver {
     /** Whether a job has all that is wanted as it stands; false where it can't be measured. */
     public static boolean alreadyMet(Job job, SolveQuestion question) {
         return QuickFigures.of(job, question.until())
-                .map(f -> new Solver(job, question, f, Progress.SILENT).missed(f) <= 1).orElse(false);
+                .map(f -> new Solver(job, question, f, Progress.SILENT).missed(f) <= 1)
+                .orElse(false);
     }
 
     /** Every one alone, every pair, and all together. */
@@ -131,9 +141,13 @@ public final class Solver {
         for (int start = 0; start < STARTS && !given.get(); start++) {
             double[] at = from(set, start);
             try {
-                PointValuePair p = new SimplexOptimizer(new SimpleValueChecker(1e-7, 1e-7)).optimize(
-                        new MaxEval(MOST_EVALUATIONS * set.size()), GoalType.MINIMIZE,
-                        new ObjectiveFunction(x -> score(set, x)), new InitialGuess(at), new NelderMeadSimplex(steps(set, at)));
+                PointValuePair p = new SimplexOptimizer(new SimpleValueChecker(1e-7, 1e-7))
+                        .optimize(
+                                new MaxEval(MOST_EVALUATIONS * set.size()),
+                                GoalType.MINIMIZE,
+                                new ObjectiveFunction(x -> score(set, x)),
+                                new InitialGuess(at),
+                                new NelderMeadSimplex(steps(set, at)));
                 at = p.getPoint();
             } catch (MathIllegalStateException e) {
                 // Out of evaluations: the start itself is still an answer to weigh.
@@ -192,7 +206,10 @@ public final class Solver {
             return IMPOSSIBLE;
         }
         Optional<QuickFigures> f = figures(set, in);
-        double missed = f.map(q -> wants.stream().mapToDouble(w -> Math.pow(w.missed(q), 2)).sum()).orElse(IMPOSSIBLE);
+        double missed = f.map(q -> wants.stream()
+                        .mapToDouble(w -> Math.pow(w.missed(q), 2))
+                        .sum())
+                .orElse(IMPOSSIBLE);
         return missed + PULL * moved + 1e4 * outside;
     }
 
@@ -257,13 +274,17 @@ public final class Solver {
             }
         }
         QuickFigures figures = figures(f.set, f.amounts).orElseThrow();
-        List<Phrase> missing = wants.stream().filter(w -> w.missed(figures) > 1).map(w -> missing(w, figures)).toList();
+        List<Phrase> missing = wants.stream()
+                .filter(w -> w.missed(figures) > 1)
+                .map(w -> missing(w, figures))
+                .toList();
         return new SolveAnswer(orders, missing.isEmpty(), missing, applied(f.set, f.amounts));
     }
 
     private static Phrase missing(Target w, QuickFigures f) {
         Optional<Double> is = Target.measured(w.wish(), f);
-        return is.map(v -> Phrase.of(w.wish().label() + " {0}: it is {1}", quantity(w.wish(), w.value()), quantity(w.wish(), v)))
+        return is.map(v -> Phrase.of(
+                        w.wish().label() + " {0}: it is {1}", quantity(w.wish(), w.value()), quantity(w.wish(), v)))
                 .orElseGet(() -> Phrase.of(w.wish().label() + ": not reached"));
     }
 

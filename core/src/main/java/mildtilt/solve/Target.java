@@ -1,4 +1,5 @@
 package mildtilt.solve;
+
 import java.util.Optional;
 import mildtilt.job.Job;
 import mildtilt.job.Targets;

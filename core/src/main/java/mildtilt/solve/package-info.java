@@ -7,5 +7,5 @@
  */
 @NullMarked
 package mildtilt.solve;
-import org.jspecify.annotations.NullMarked;
 
+import org.jspecify.annotations.NullMarked;

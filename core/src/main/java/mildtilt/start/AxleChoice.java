@@ -1,4 +1,5 @@
 package mildtilt.start;
+
 import mildtilt.format.DemoJob;
 
 /** What carries the steered wheels. */

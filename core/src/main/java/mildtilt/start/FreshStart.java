@@ -1,4 +1,5 @@
 package mildtilt.start;
+
 import java.util.List;
 import java.util.Optional;
 import mildtilt.analysis.Analysis;
@@ -27,6 +28,7 @@ public final class FreshStart {
     private static final int MOST_CURES = 10;
     /** As far as the last joint is moved to even the column, and by what steps, mm. */
     private static final double REACH = 120;
+
     private static final double STEP = 10;
     private static final double FROM_LIMIT_DEG = 5;
     /** Of the ripple that is wanted at most. */
@@ -104,11 +106,13 @@ public final class FreshStart {
 
     private static boolean even(Column c, Job job) {
         for (int i = 0; i < c.joints().size(); i++) {
-            if (Math.toDegrees(c.axis(i).angleTo(c.axis(i + 1))) > c.joints().get(i).maxAngleDeg() - FROM_LIMIT_DEG) {
+            if (Math.toDegrees(c.axis(i).angleTo(c.axis(i + 1)))
+                    > c.joints().get(i).maxAngleDeg() - FROM_LIMIT_DEG) {
                 return false;
             }
         }
-        return BestClocking.asMade(new ColumnTrain(c)).ripplePct() < PART * job.targets().ripplePct();
+        return BestClocking.asMade(new ColumnTrain(c)).ripplePct()
+                < PART * job.targets().ripplePct();
     }
 
     /** With the gravest cured that can be without making anything worse. */
@@ -139,6 +143,9 @@ public final class FreshStart {
 
     /** Stops before all else, then their number. */
     private static int weight(List<Finding> findings) {
-        return findings.stream().filter(f -> f.fault() != Fault.SIZES_GUESSED).mapToInt(f -> f.severity() == Severity.STOP ? 100 : 1).sum();
+        return findings.stream()
+                .filter(f -> f.fault() != Fault.SIZES_GUESSED)
+                .mapToInt(f -> f.severity() == Severity.STOP ? 100 : 1)
+                .sum();
     }
 }

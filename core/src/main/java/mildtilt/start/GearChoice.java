@@ -1,4 +1,5 @@
 package mildtilt.start;
+
 import mildtilt.format.DemoJob;
 
 /** The steering gear, where it sits and what leads from it to the knuckles. */

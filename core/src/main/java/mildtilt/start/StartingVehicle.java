@@ -1,4 +1,5 @@
 package mildtilt.start;
+
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -29,7 +30,8 @@ public record StartingVehicle(AxleChoice axle, GearChoice gear, VehicleScale siz
     /** @throws ImpossibleGeometryException if the gear can't steer such an axle */
     public StartingVehicle {
         if (!gear.suits(axle)) {
-            throw new ImpossibleGeometryException(gear.label() + " does not go with " + axle.label().toLowerCase(Locale.ROOT) + ". Choose another gear, or another axle.");
+            throw new ImpossibleGeometryException(gear.label() + " does not go with "
+                    + axle.label().toLowerCase(Locale.ROOT) + ". Choose another gear, or another axle.");
         }
         there = there.isEmpty() ? Set.of() : EnumSet.copyOf(there);
     }
@@ -54,7 +56,12 @@ public record StartingVehicle(AxleChoice axle, GearChoice gear, VehicleScale siz
     private Job onAxle(Job sized) {
         SteeredAxle own = sized.axle().orElseThrow();
         SteeredAxle other = sizes.apply(axle.example().job()).axle().orElseThrow();
-        return sized.withAxle(new SteeredAxle(own.gear(), own.linkage(), own.beam(), own.left().withSuspension(other.left().suspension()), Optional.empty()));
+        return sized.withAxle(new SteeredAxle(
+                own.gear(),
+                own.linkage(),
+                own.beam(),
+                own.left().withSuspension(other.left().suspension()),
+                Optional.empty()));
     }
 
     private Job withThere(Job job, LocalDate today) {
@@ -69,13 +76,17 @@ public record StartingVehicle(AxleChoice axle, GearChoice gear, VehicleScale siz
             }
             return plan;
         }));
-        return marked.withAbout("Already there, to be measured: " + there.stream().map(t -> t.label().toLowerCase(Locale.ROOT)).collect(Collectors.joining("; ")) + ".");
+        return marked.withAbout("Already there, to be measured: "
+                + there.stream().map(t -> t.label().toLowerCase(Locale.ROOT)).collect(Collectors.joining("; ")) + ".");
     }
 
     private List<Id> ofColumn(Column c) {
         List<Id> parts = new ArrayList<>();
         if (there.contains(PartThere.COLUMN)) {
-            Stream.concat(Stream.of(c.shafts().getFirst().id()), c.bearings().stream().filter(b -> b.shaft() == 0).map(Bearing::id)).forEach(parts::add);
+            Stream.concat(
+                            Stream.of(c.shafts().getFirst().id()),
+                            c.bearings().stream().filter(b -> b.shaft() == 0).map(Bearing::id))
+                    .forEach(parts::add);
         }
         if (there.contains(PartThere.JOINTS)) {
             c.joints().stream().map(Joint::id).forEach(parts::add);

@@ -4,5 +4,5 @@
  */
 @NullMarked
 package mildtilt.start;
-import org.jspecify.annotations.NullMarked;
 
+import org.jspecify.annotations.NullMarked;

@@ -1,4 +1,5 @@
 package mildtilt.steer;
+
 import java.util.Optional;
 import java.util.OptionalDouble;
 import mildtilt.gear.ArmGear;
@@ -42,7 +43,13 @@ public record ArmMatch(double gearArm, double gearGives, Toward left, Toward rig
      * @param gearUsed the gear's travel to that place over what it has; above 1 where the gear is too short
      */
     public record Toward(
-            double innerAtGearEnd, double innerAllowed, String allowedBy, Optional<Limit> limit, String where, double steeringWheelDeg, double stopDeg,
+            double innerAtGearEnd,
+            double innerAllowed,
+            String allowedBy,
+            Optional<Limit> limit,
+            String where,
+            double steeringWheelDeg,
+            double stopDeg,
             double gearUsed) {
 
         /** Lock that the gear is too short to give, degrees of the inner wheel. */
@@ -74,14 +81,17 @@ public record ArmMatch(double gearArm, double gearGives, Toward left, Toward rig
         Optional<Toward> left = ok.flatMap(f -> way(Side.LEFT, f, free, longer));
         Optional<Toward> right = ok.flatMap(f -> way(Side.RIGHT, f, free, longer));
         return left.isPresent() && right.isPresent()
-                ? Optional.of(new ArmMatch(gear instanceof ArmGear a ? a.armLength() : 0, gives(gear), left.get(), right.get()))
+                ? Optional.of(new ArmMatch(
+                        gear instanceof ArmGear a ? a.armLength() : 0, gives(gear), left.get(), right.get()))
                 : Optional.empty();
     }
 
     static Gear longer(Gear gear) {
         return switch (gear) {
             case RackAndPinion r -> r.withTravelEachWay(r.travelEachWay() * LONGER);
-            case ArmGear a -> a.withSweepEachWay(Math.max(a.sweepEachWayDeg(), Math.min(WIDEST_SWEEP_DEG, a.sweepEachWayDeg() * LONGER)));
+            case ArmGear a ->
+                a.withSweepEachWay(
+                        Math.max(a.sweepEachWayDeg(), Math.min(WIDEST_SWEEP_DEG, a.sweepEachWayDeg() * LONGER)));
         };
     }
 
@@ -94,10 +104,13 @@ public record ArmMatch(double gearArm, double gearGives, Toward left, Toward rig
 
     private static Optional<Toward> way(Side way, SteerFigures figures, SteeringTrain free, Job longer) {
         Optional<LockLimits.Hit> met = LockLimits.of(free, longer, way).stream()
-                .filter(h -> h.limit() != Limit.GEAR_END).findFirst();
-        double farthest = met.map(LockLimits.Hit::steeringWheelDeg).orElse(free.stopDeg(way).orElseThrow());
+                .filter(h -> h.limit() != Limit.GEAR_END)
+                .findFirst();
+        double farthest = met.map(LockLimits.Hit::steeringWheelDeg)
+                .orElse(free.stopDeg(way).orElseThrow());
         double inner = innerAt(free, farthest).orElse(Double.NaN);
-        String by = met.map(h -> h.limit().label() + (h.where().isEmpty() ? "" : ", " + h.where())).orElse("");
+        String by = met.map(h -> h.limit().label() + (h.where().isEmpty() ? "" : ", " + h.where()))
+                .orElse("");
         Optional<Double> wanted = longer.targets().lockDeg();
         if (wanted.isPresent() && !(inner <= wanted.get())) {
             OptionalDouble at = steeringWheelAt(free, wanted.get(), farthest);
@@ -112,15 +125,25 @@ public record ArmMatch(double gearArm, double gearGives, Toward left, Toward rig
             return Optional.empty();
         }
         // By the gear's own travel: the column's unevenness lies between it and the steering wheel.
-        double used = free.gearInputDeg(farthest) / free.gearInputDeg(figures.reach(way).stopDeg());
-        return Optional.of(new Toward(figures.reach(way).turn().innerDeg(), inner, by, met.map(LockLimits.Hit::limit),
-                met.map(LockLimits.Hit::where).orElse(""), Math.abs(farthest),
-                Math.abs(figures.reach(way).stopDeg()), used));
+        double used = free.gearInputDeg(farthest)
+                / free.gearInputDeg(figures.reach(way).stopDeg());
+        return Optional.of(new Toward(
+                figures.reach(way).turn().innerDeg(),
+                inner,
+                by,
+                met.map(LockLimits.Hit::limit),
+                met.map(LockLimits.Hit::where).orElse(""),
+                Math.abs(farthest),
+                Math.abs(figures.reach(way).stopDeg()),
+                used));
     }
 
     private static OptionalDouble innerAt(SteeringTrain train, double sw) {
-        return train.pose(sw, 0, 0).assembled()
-                .map(a -> OptionalDouble.of(sw >= 0 ? a.left().steerDeg() : -a.right().steerDeg())).orElseGet(OptionalDouble::empty);
+        return train.pose(sw, 0, 0)
+                .assembled()
+                .map(a -> OptionalDouble.of(
+                        sw >= 0 ? a.left().steerDeg() : -a.right().steerDeg()))
+                .orElseGet(OptionalDouble::empty);
     }
 
     /** The first steering-wheel angle at which the inner wheel stands at an angle. */

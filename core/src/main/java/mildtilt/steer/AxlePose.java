@@ -1,4 +1,5 @@
 package mildtilt.steer;
+
 import java.util.Optional;
 import mildtilt.geometry.Side;
 import mildtilt.linkage.AxleConfiguration;

@@ -1,4 +1,5 @@
 package mildtilt.steer;
+
 import java.util.Optional;
 import mildtilt.gear.ArmGear;
 import mildtilt.geometry.ImpossibleGeometryException;
@@ -28,7 +29,8 @@ public final class BumpSteer {
         double[] most = {Double.NEGATIVE_INFINITY, Double.NEGATIVE_INFINITY};
         for (int i = 0; i <= SAMPLES; i++) {
             double z = -droop + (droop + bump) * i / SAMPLES;
-            Optional<AxlePose.Assembled> pose = train.pose(0, z, travel.rightWith(z)).assembled();
+            Optional<AxlePose.Assembled> pose =
+                    train.pose(0, z, travel.rightWith(z)).assembled();
             if (pose.isEmpty()) {
                 return Double.POSITIVE_INFINITY;
             }
@@ -46,10 +48,13 @@ public final class BumpSteer {
         WheelTravel travel = train.requireAxle().wheelTravel();
         double up = job.vehicle().normalBump();
         double down = -job.vehicle().normalDroop();
-        Optional<AxlePose.Assembled> high = train.pose(0, up, travel.rightWith(up)).assembled();
-        Optional<AxlePose.Assembled> low = train.pose(0, down, travel.rightWith(down)).assembled();
+        Optional<AxlePose.Assembled> high =
+                train.pose(0, up, travel.rightWith(up)).assembled();
+        Optional<AxlePose.Assembled> low =
+                train.pose(0, down, travel.rightWith(down)).assembled();
         return high.isPresent() && low.isPresent()
-                ? Optional.of(high.get().left().toeInDeg() - low.get().left().toeInDeg()) : Optional.empty();
+                ? Optional.of(high.get().left().toeInDeg() - low.get().left().toeInDeg())
+                : Optional.empty();
     }
 
     /** How much that changes for each mm the gear is raised, degrees; empty where wheels do not travel or it can't be. */
@@ -69,13 +74,18 @@ public final class BumpSteer {
 
     /** The drag link from the gear's arm to what it drives, in the design position, mm. */
     public static Vector dragLink(SteeredAxle axle, DragLink link, ArmGear gear) {
-        Point driven = switch (link.attachment()) {
-            case Attachment.OnKnuckle k -> k.point();
-            case Attachment.OnTieRod t -> {
-                Point l = axle.corner(Side.LEFT).knuckle().tieRodPoint();
-                yield l.plus(axle.corner(Side.RIGHT).knuckle().tieRodPoint().minus(l).times(t.fraction()));
-            }
-        };
+        Point driven =
+                switch (link.attachment()) {
+                    case Attachment.OnKnuckle k -> k.point();
+                    case Attachment.OnTieRod t -> {
+                        Point l = axle.corner(Side.LEFT).knuckle().tieRodPoint();
+                        yield l.plus(axle.corner(Side.RIGHT)
+                                .knuckle()
+                                .tieRodPoint()
+                                .minus(l)
+                                .times(t.fraction()));
+                    }
+                };
         return driven.minus(gear.armEnd());
     }
 }

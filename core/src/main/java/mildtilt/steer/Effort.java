@@ -1,4 +1,5 @@
 package mildtilt.steer;
+
 import java.util.Arrays;
 import java.util.Collections;
 import java.util.EnumMap;
@@ -39,7 +40,14 @@ import mildtilt.suspension.KnucklePose;
  * @param leastReturningAt steering wheel there, degrees
  * @param rodForce the largest force along each rod while parked, N, without sign
  */
-public record Effort(List<Row> rows, double worstParked, double worstCreeping, double creepingPerDeg, double leastReturning, double leastReturningAt, Map<Rod, Double> rodForce) {
+public record Effort(
+        List<Row> rows,
+        double worstParked,
+        double worstCreeping,
+        double creepingPerDeg,
+        double leastReturning,
+        double leastReturningAt,
+        Map<Rod, Double> rodForce) {
 
     public Effort {
         rows = List.copyOf(rows);
@@ -70,8 +78,9 @@ public record Effort(List<Row> rows, double worstParked, double worstCreeping, d
 
     /** Torque of the load about the steer axis to the left, N·mm. */
     static double weightTorque(Loads loads, KnucklePose k) {
-        return k.steerAxis().direction().dot(k.contactPoint().minus(k.steerAxis().origin())
-                .cross(Vector.Z.times(loads.wheelLoad())));
+        return k.steerAxis()
+                .direction()
+                .dot(k.contactPoint().minus(k.steerAxis().origin()).cross(Vector.Z.times(loads.wheelLoad())));
     }
 
     /**
@@ -82,23 +91,44 @@ public record Effort(List<Row> rows, double worstParked, double worstCreeping, d
      * @param stepsEachWay rows wanted from the middle to either lock
      * @param step over which rates are taken, degrees
      */
-    static Optional<Effort> of(SteeringTrain train, Job job, double lockRight, double lockLeft, int stepsEachWay, double step) {
+    static Optional<Effort> of(
+            SteeringTrain train, Job job, double lockRight, double lockLeft, int stepsEachWay, double step) {
         Optional<Loads> loads = job.vehicle().loads();
         Optional<Double> rim = job.column().map(c -> c.wheel().diameter() / 2);
         if (loads.isEmpty() || rim.isEmpty()) {
             return Optional.empty();
         }
         Gatherer g = new Gatherer(train, loads.get(), job.vehicle().tyreWidth(), rim.get(), step);
-        List<Row> rows = Arrays.stream(Grid.spread(-lockRight, lockLeft, stepsEachWay)).boxed().flatMap(sw -> g.at(sw).stream()).map(Here::row).toList();
-        PeakSearch returning = PeakSearch.of(sw -> Math.abs(sw) < AWAY * (lockLeft - lockRight) ? Double.NaN
-                : g.at(sw).map(h -> -h.row.returning()).orElse(Double.NaN), lockRight, lockLeft).orElse(new PeakSearch(0, 0));
+        List<Row> rows = Arrays.stream(Grid.spread(-lockRight, lockLeft, stepsEachWay))
+                .boxed()
+                .flatMap(sw -> g.at(sw).stream())
+                .map(Here::row)
+                .toList();
+        PeakSearch returning = PeakSearch.of(
+                        sw -> Math.abs(sw) < AWAY * (lockLeft - lockRight)
+                                ? Double.NaN
+                                : g.at(sw).map(h -> -h.row.returning()).orElse(Double.NaN),
+                        lockRight,
+                        lockLeft)
+                .orElse(new PeakSearch(0, 0));
         Map<Rod, Double> forces = new EnumMap<>(Rod.class);
         for (Rod rod : train.axle().orElseThrow().lengths().keySet()) {
-            PeakSearch.of(sw -> g.at(sw).map(h -> h.rodForce.getOrDefault(rod, Double.NaN)).orElse(Double.NaN), lockRight, lockLeft)
+            PeakSearch.of(
+                            sw -> g.at(sw)
+                                    .map(h -> h.rodForce.getOrDefault(rod, Double.NaN))
+                                    .orElse(Double.NaN),
+                            lockRight,
+                            lockLeft)
                     .ifPresent(p -> forces.put(rod, p.value()));
         }
-        return Optional.of(new Effort(rows, g.worst(Row::parked, lockRight, lockLeft), g.worst(Row::creeping, lockRight, lockLeft), Math.max(g.creepingPerDeg(lockLeft), g.creepingPerDeg(lockRight)),
-                -returning.value(), returning.at(), forces));
+        return Optional.of(new Effort(
+                rows,
+                g.worst(Row::parked, lockRight, lockLeft),
+                g.worst(Row::creeping, lockRight, lockLeft),
+                Math.max(g.creepingPerDeg(lockLeft), g.creepingPerDeg(lockRight)),
+                -returning.value(),
+                returning.at(),
+                forces));
     }
 
     /**
@@ -113,17 +143,29 @@ public record Effort(List<Row> rows, double worstParked, double worstCreeping, d
     /** Along each rod straight ahead, N, when the rim is pulled as the rule set says and both wheels are held as parked tyres hold them: nothing is lost on the way. */
     static Map<Rod, Double> heavyPull(SteeringTrain train, Job job) {
         Map<Rod, Double> all = new EnumMap<>(Rod.class);
-        at(train, job, 0).filter(h -> h.held > 0).ifPresent(h -> h.rodForce.forEach((rod, f) -> all.put(rod, f * job.rules().heavyPull() / h.held)));
+        at(train, job, 0)
+                .filter(h -> h.held > 0)
+                .ifPresent(h -> h.rodForce.forEach(
+                        (rod, f) -> all.put(rod, f * job.rules().heavyPull() / h.held)));
         return all;
     }
 
     public static Optional<Here> at(SteeringTrain train, Job job, double steeringWheelDeg) {
         Optional<Loads> loads = job.vehicle().loads();
         Optional<Double> rim = job.column().map(c -> c.wheel().diameter() / 2);
-        if (loads.isEmpty() || rim.isEmpty() || train.axle().isEmpty() || train.locked().isPresent()) {
+        if (loads.isEmpty()
+                || rim.isEmpty()
+                || train.axle().isEmpty()
+                || train.locked().isPresent()) {
             return Optional.empty();
         }
-        return new Gatherer(train, loads.get(), job.vehicle().tyreWidth(), rim.get(), 1e-3 * train.stopDeg(Side.LEFT).orElseThrow()).at(steeringWheelDeg);
+        return new Gatherer(
+                        train,
+                        loads.get(),
+                        job.vehicle().tyreWidth(),
+                        rim.get(),
+                        1e-3 * train.stopDeg(Side.LEFT).orElseThrow())
+                .at(steeringWheelDeg);
     }
 
     private static final class Gatherer {
@@ -142,19 +184,26 @@ public record Effort(List<Row> rows, double worstParked, double worstCreeping, d
         }
 
         double worst(ToDoubleFunction<Row> figure, double from, double to) {
-            return PeakSearch.of(sw -> at(sw).map(h -> figure.applyAsDouble(h.row)).orElse(Double.NaN), from, to).map(PeakSearch::value).orElse(0.0);
+            return PeakSearch.of(
+                            sw -> at(sw).map(h -> figure.applyAsDouble(h.row)).orElse(Double.NaN), from, to)
+                    .map(PeakSearch::value)
+                    .orElse(0.0);
         }
 
         /** From straight ahead to a lock, N/°. */
         double creepingPerDeg(double lock) {
-            return at(0).flatMap(ahead -> at(lock).map(there -> (there.row.creeping() - ahead.row.creeping()) / Math.abs(lock))).orElse(0.0);
+            return at(0).flatMap(ahead ->
+                            at(lock).map(there -> (there.row.creeping() - ahead.row.creeping()) / Math.abs(lock)))
+                    .orElse(0.0);
         }
 
         Optional<Here> at(double sw) {
             AxlePose pose = train.pose(sw, 0, 0);
             Optional<AxlePose.Assembled> here = pose.assembled();
-            AxlePose.Assembled up = train.pose(sw + step, 0, 0).assembled().or(() -> here).orElse(null);
-            AxlePose.Assembled down = train.pose(sw - step, 0, 0).assembled().or(() -> here).orElse(null);
+            AxlePose.Assembled up =
+                    train.pose(sw + step, 0, 0).assembled().or(() -> here).orElse(null);
+            AxlePose.Assembled down =
+                    train.pose(sw - step, 0, 0).assembled().or(() -> here).orElse(null);
             if (here.isEmpty() || up == null || down == null || up.equals(down)) {
                 return Optional.empty();
             }
@@ -173,12 +222,23 @@ public record Effort(List<Row> rows, double worstParked, double worstCreeping, d
             double weight = leftRate * weightTorque(loads, l) + rightRate * weightTorque(loads, r);
             double outward = sw >= 0 ? 1 : -1;
             double back = -outward * weight;
-            Map<Rod, Double> rodForce = RodForces.of(train.axle().orElseThrow(), pose, here.get(),
-                    Math.copySign(parkedLeft, leftRate), Math.copySign(parkedRight, rightRate));
+            Map<Rod, Double> rodForce = RodForces.of(
+                    train.axle().orElseThrow(),
+                    pose,
+                    here.get(),
+                    Math.copySign(parkedLeft, leftRate),
+                    Math.copySign(parkedRight, rightRate));
             rodForce.replaceAll((_, force) -> Math.abs(force));
             double atRim = rim * loads.efficiency();
-            return Optional.of(new Here(new Row(sw, Math.max(0, parked + back) / atRim, Math.max(0, creeping + back) / atRim,
-                    back * loads.efficiency() / rim), rodForce, (Math.abs(leftRate / heading(l)) * parkedLeft + Math.abs(rightRate / heading(r)) * parkedRight) / rim));
+            return Optional.of(new Here(
+                    new Row(
+                            sw,
+                            Math.max(0, parked + back) / atRim,
+                            Math.max(0, creeping + back) / atRim,
+                            back * loads.efficiency() / rim),
+                    rodForce,
+                    (Math.abs(leftRate / heading(l)) * parkedLeft + Math.abs(rightRate / heading(r)) * parkedRight)
+                            / rim));
         }
 
         /** Change of where a wheel points, seen from above, for a turn about its steer axis k: (s × (k × s))_z / (s_x² + s_y²), s along the spin axis. */

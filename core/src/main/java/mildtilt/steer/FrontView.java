@@ -1,4 +1,5 @@
 package mildtilt.steer;
+
 import java.util.Optional;
 import mildtilt.geometry.Axis;
 import mildtilt.geometry.Direction;
@@ -25,7 +26,10 @@ import mildtilt.suspension.Strut;
  *     pivots, mm; empty for a strut
  */
 public record FrontView(
-        Optional<Point> instantCentre, double rodToLowerArmDeg, double innerAboveAim, Optional<Double> innerOutboardOfPivots) {
+        Optional<Point> instantCentre,
+        double rodToLowerArmDeg,
+        double innerAboveAim,
+        Optional<Double> innerOutboardOfPivots) {
 
     private static final double PARALLEL = 1e-9;
 
@@ -51,16 +55,27 @@ public record FrontView(
         }
         return switch (corner.suspension()) {
             case Kingpin _ -> Optional.empty();
-            case DoubleWishbone w -> of(side, corner, inner.get(),
-                    arm(w.lowerInnerFront(), w.lowerInnerRear(), w.lowerBallJoint()),
-                    arm(w.upperInnerFront(), w.upperInnerRear(), w.upperBallJoint()),
-                    w.lowerBallJoint(), Axis.through(w.lowerInnerRear(), w.lowerInnerFront()),
-                    Optional.of(Axis.through(w.upperInnerRear(), w.upperInnerFront())));
-            case Strut s -> of(side, corner, inner.get(),
-                    arm(s.lowerInnerFront(), s.lowerInnerRear(), s.lowerBallJoint()),
-                    // A sliding strut moves its top square to itself, as an endless arm there would.
-                    new Plane(s.topMount(), s.strutAxis().direction().vector()),
-                    s.lowerBallJoint(), Axis.through(s.lowerInnerRear(), s.lowerInnerFront()), Optional.empty());
+            case DoubleWishbone w ->
+                of(
+                        side,
+                        corner,
+                        inner.get(),
+                        arm(w.lowerInnerFront(), w.lowerInnerRear(), w.lowerBallJoint()),
+                        arm(w.upperInnerFront(), w.upperInnerRear(), w.upperBallJoint()),
+                        w.lowerBallJoint(),
+                        Axis.through(w.lowerInnerRear(), w.lowerInnerFront()),
+                        Optional.of(Axis.through(w.upperInnerRear(), w.upperInnerFront())));
+            case Strut s ->
+                of(
+                        side,
+                        corner,
+                        inner.get(),
+                        arm(s.lowerInnerFront(), s.lowerInnerRear(), s.lowerBallJoint()),
+                        // A sliding strut moves its top square to itself, as an endless arm there would.
+                        new Plane(s.topMount(), s.strutAxis().direction().vector()),
+                        s.lowerBallJoint(),
+                        Axis.through(s.lowerInnerRear(), s.lowerInnerFront()),
+                        Optional.empty());
         };
     }
 
@@ -68,7 +83,14 @@ public record FrontView(
         return new Plane(ball, front.minus(rear).cross(ball.minus(rear)));
     }
 
-    private static Optional<FrontView> of(Side side, Corner corner, Point inner, Plane lower, Plane upper, Point ball, Axis lowerPivots,
+    private static Optional<FrontView> of(
+            Side side,
+            Corner corner,
+            Point inner,
+            Plane lower,
+            Plane upper,
+            Point ball,
+            Axis lowerPivots,
             Optional<Axis> upperPivots) {
         if (lower.slope().isEmpty() || upper.slope().isEmpty()) {
             return Optional.empty();
@@ -81,7 +103,8 @@ public record FrontView(
         double lowerSlope = lower.slope().get();
         double upperSlope = upper.slope().get();
         if (Math.abs(upperSlope - lowerSlope) > PARALLEL) {
-            double y = outer.y() + (lower.heightAt(x, outer.y()) - upper.heightAt(x, outer.y())) / (upperSlope - lowerSlope);
+            double y = outer.y()
+                    + (lower.heightAt(x, outer.y()) - upper.heightAt(x, outer.y())) / (upperSlope - lowerSlope);
             centre = Optional.of(new Point(x, y, lower.heightAt(x, y)));
             aimed = outer.z() + (centre.get().z() - outer.z()) * across / (y - outer.y());
         } else {
@@ -96,13 +119,16 @@ public record FrontView(
             double y = low.y() + (high.y() - low.y()) * (inner.z() - low.z()) / (high.z() - low.z());
             return side.sign() * (inner.y() - y);
         });
-        return Optional.of(new FrontView(centre, rodSlope - armSlope, inner.z() - aimed, outboard.filter(Double::isFinite)));
+        return Optional.of(
+                new FrontView(centre, rodSlope - armSlope, inner.z() - aimed, outboard.filter(Double::isFinite)));
     }
 
     /** Where a line passes a cross plane; its nearest given point where it runs in that plane. */
     private static Point atX(Axis line, double x) {
         Direction d = line.direction();
-        return Math.abs(d.x()) < 1e-6 ? line.origin() : line.origin().plus(d.times((x - line.origin().x()) / d.x()));
+        return Math.abs(d.x()) < 1e-6
+                ? line.origin()
+                : line.origin().plus(d.times((x - line.origin().x()) / d.x()));
     }
 
     /** Rise toward the middle (or along the way given) against level, seen from the front, degrees. */

@@ -1,4 +1,5 @@
 package mildtilt.steer;
+
 import java.util.Collections;
 import java.util.EnumMap;
 import java.util.Map;
@@ -35,7 +36,10 @@ public record KerbLoad(double push, Map<Rod, Double> rodForce) {
     /** Empty without loads, or where the rule set asks for no kerb. */
     static Optional<KerbLoad> of(SteeringTrain train, Job job, double lockRight, double lockLeft) {
         double times = job.rules().kerbTimes();
-        return job.vehicle().loads().filter(_ -> times > 0).map(l -> of(train, times * l.wheelLoad(), job.vehicle().tyreWidth(), lockRight, lockLeft));
+        return job.vehicle()
+                .loads()
+                .filter(_ -> times > 0)
+                .map(l -> of(train, times * l.wheelLoad(), job.vehicle().tyreWidth(), lockRight, lockLeft));
     }
 
     private static KerbLoad of(SteeringTrain train, double push, double width, double lockRight, double lockLeft) {
@@ -46,7 +50,12 @@ public record KerbLoad(double push, Map<Rod, Double> rodForce) {
                 for (double edge : new double[] {-width / 2, width / 2}) {
                     for (Side side : Side.values()) {
                         double t = torque(at.knuckle(side), push, edge);
-                        RodForces.of(train.axle().orElseThrow(), pose, at, side == Side.LEFT ? t : 0, side == Side.RIGHT ? t : 0)
+                        RodForces.of(
+                                        train.axle().orElseThrow(),
+                                        pose,
+                                        at,
+                                        side == Side.LEFT ? t : 0,
+                                        side == Side.RIGHT ? t : 0)
                                 .forEach((rod, f) -> worst.merge(rod, Math.abs(f), Math::max));
                     }
                 }
@@ -59,7 +68,8 @@ public record KerbLoad(double push, Map<Rod, Double> rodForce) {
     static double torque(KnucklePose k, double push, double outward) {
         Vector spin = k.spin();
         Direction ahead = spin.cross(Vector.Z).times(k.side().sign()).direction();
-        Vector lever = k.wheelCentre().plus(spin.times(outward)).minus(k.steerAxis().origin());
+        Vector lever =
+                k.wheelCentre().plus(spin.times(outward)).minus(k.steerAxis().origin());
         return k.steerAxis().direction().dot(lever.cross(ahead.vector().times(-push)));
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.steer;
+
 import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.Map;
@@ -29,11 +30,14 @@ public final class LimitGauge {
     private static final RodEnd[] ENDS = RodEnd.values();
 
     /** What the user reads for each rod end, made once: a margin is told thousands of times. */
-    private static final String[] WHERE = Arrays.stream(ENDS).map(e -> e.label() + " end of the " + e.rod().label()).toArray(String[]::new);
+    private static final String[] WHERE = Arrays.stream(ENDS)
+            .map(e -> e.label() + " end of the " + e.rod().label())
+            .toArray(String[]::new);
 
     private final double[] allowedTilt = new double[ENDS.length];
     /** Left inner, left outer, right inner, right outer. */
     private final double[] stops = new double[4];
+
     private final double[] tyres = new double[4];
     private final double shuttleTravel;
 
@@ -50,7 +54,8 @@ public final class LimitGauge {
                 tyres[2 * side.ordinal() + i] = limits.tyre(i == 0).orElse(Double.POSITIVE_INFINITY);
             }
         }
-        shuttleTravel = axle.axle().linkage() instanceof Shuttle s ? s.travelEachWay().orElse(Double.POSITIVE_INFINITY)
+        shuttleTravel = axle.axle().linkage() instanceof Shuttle s
+                ? s.travelEachWay().orElse(Double.POSITIVE_INFINITY)
                 : Double.POSITIVE_INFINITY;
     }
 
@@ -70,13 +75,17 @@ public final class LimitGauge {
     public Map<Limit, Margin> margins(AxlePose pose) {
         Map<Limit, Margin> all = new EnumMap<>(Limit.class);
         if (pose.assembled().isPresent()) {
-            each(pose, RodEndReading.of(axle, pose.stance()), m -> all.merge(m.limit, m, (a, b) -> b.amount < a.amount ? b : a));
+            each(
+                    pose,
+                    RodEndReading.of(axle, pose.stance()),
+                    m -> all.merge(m.limit, m, (a, b) -> b.amount < a.amount ? b : a));
         }
         return all;
     }
 
     /** The tightest of all margins in degrees; a shuttle's, in mm, only where it is past. */
-    @Nullable Margin tightest(AxlePose pose, RodEndReading reading) {
+    @Nullable
+    Margin tightest(AxlePose pose, RodEndReading reading) {
         if (pose.assembled().isEmpty()) {
             return null;
         }
@@ -113,7 +122,8 @@ public final class LimitGauge {
                 to.accept(new Margin(tyre - turned, Limit.TYRE, side.label() + " tyre"));
             }
         }
-        if (shuttleTravel < Double.POSITIVE_INFINITY && pose.stance().mechanism().orElse(null) instanceof Mechanism.ShuttleAt at) {
+        if (shuttleTravel < Double.POSITIVE_INFINITY
+                && pose.stance().mechanism().orElse(null) instanceof Mechanism.ShuttleAt at) {
             to.accept(new Margin(shuttleTravel - Math.abs(at.displacement()), Limit.SHUTTLE_END, "shuttle"));
         }
     }
@@ -137,13 +147,15 @@ public final class LimitGauge {
             return Double.NaN;
         }
         double least = Double.POSITIVE_INFINITY;
-        if (shuttleTravel < Double.POSITIVE_INFINITY && pose.stance().mechanism().orElse(null) instanceof Mechanism.ShuttleAt at) {
+        if (shuttleTravel < Double.POSITIVE_INFINITY
+                && pose.stance().mechanism().orElse(null) instanceof Mechanism.ShuttleAt at) {
             least = shuttleTravel - Math.abs(at.displacement());
         }
         for (Side side : Side.values()) {
             KnucklePose k = pose.assembled().get().knuckle(side);
             boolean inner = inner(k);
-            least = Math.min(least, Math.min(limit(stops, side, inner), limit(tyres, side, inner)) - Math.abs(k.steerDeg()));
+            least = Math.min(
+                    least, Math.min(limit(stops, side, inner), limit(tyres, side, inner)) - Math.abs(k.steerDeg()));
         }
         return least;
     }

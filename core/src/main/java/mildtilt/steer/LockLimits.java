@@ -1,4 +1,5 @@
 package mildtilt.steer;
+
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
@@ -49,7 +50,9 @@ public record LockLimits(List<Hit> left, List<Hit> right) {
     /** The first thing at ride height that is solid enough to stop the lock. */
     public static Hit stop(SteeringTrain train, Job job, Side way) {
         return toward(way, train, job, new LimitGauge(train.axle().orElseThrow(), job.targets()), List.of(0.0)).stream()
-                .filter(h -> h.limit.stops()).findFirst().orElseThrow();
+                .filter(h -> h.limit.stops())
+                .findFirst()
+                .orElseThrow();
     }
 
     /** Every limit met one way, over the travel, the first of them first. The gear's end is always among them. */
@@ -66,7 +69,8 @@ public record LockLimits(List<Hit> left, List<Hit> right) {
         return toward(way, train, job, gauge, travels);
     }
 
-    private static List<Hit> toward(Side way, SteeringTrain train, Job job, LimitGauge gauge, Collection<Double> travels) {
+    private static List<Hit> toward(
+            Side way, SteeringTrain train, Job job, LimitGauge gauge, Collection<Double> travels) {
         double stop = train.stopDeg(way).orElseThrow();
         Map<Limit, Hit> hits = new EnumMap<>(Limit.class);
         hits.put(Limit.GEAR_END, new Hit(Limit.GEAR_END, stop, 0, "gear"));
@@ -92,12 +96,14 @@ public record LockLimits(List<Hit> left, List<Hit> right) {
             }
         }
         List<Hit> sorted = new ArrayList<>(hits.values());
-        sorted.sort(Comparator.comparingDouble((Hit h) -> Math.abs(h.steeringWheelDeg)).thenComparing(Hit::limit));
+        sorted.sort(Comparator.comparingDouble((Hit h) -> Math.abs(h.steeringWheelDeg))
+                .thenComparing(Hit::limit));
         return List.copyOf(sorted);
     }
 
     /** The limits that are past at one place, with the part. */
-    private static Map<Limit, String> met(SteeringTrain train, LimitGauge gauge, WheelTravel travel, double sw, double z) {
+    private static Map<Limit, String> met(
+            SteeringTrain train, LimitGauge gauge, WheelTravel travel, double sw, double z) {
         AxlePose pose = train.pose(sw, z, travel.rightWith(z));
         Map<Limit, String> met = new EnumMap<>(Limit.class);
         if (pose.obstacle().isPresent()) {

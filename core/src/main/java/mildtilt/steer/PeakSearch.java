@@ -1,4 +1,5 @@
 package mildtilt.steer;
+
 import java.util.Optional;
 import java.util.function.DoubleUnaryOperator;
 import org.hipparchus.exception.MathRuntimeException;
@@ -44,8 +45,12 @@ record PeakSearch(double at, double value) {
         double high = Math.max(a, b);
         UnivariatePointValuePair found;
         try {
-            found = new BrentOptimizer(1e-10, 1e-12).optimize(new MaxEval(200), GoalType.MAXIMIZE,
-                    new UnivariateObjectiveFunction(x -> number(f.applyAsDouble(x))), new SearchInterval(low, high, (low + high) / 2));
+            found = new BrentOptimizer(1e-10, 1e-12)
+                    .optimize(
+                            new MaxEval(200),
+                            GoalType.MAXIMIZE,
+                            new UnivariateObjectiveFunction(x -> number(f.applyAsDouble(x))),
+                            new SearchInterval(low, high, (low + high) / 2));
         } catch (MathRuntimeException e) {
             // It jumps about between two samples: the greatest of the samples stands.
             return Optional.of(sampled);
@@ -55,7 +60,8 @@ record PeakSearch(double at, double value) {
 
     /** How far apart the greatest and the least value are. Empty where there is no value at all */
     static Optional<Double> spread(DoubleUnaryOperator f, double from, double to) {
-        return of(f, from, to).flatMap(high -> of(x -> -f.applyAsDouble(x), from, to).map(low -> high.value + low.value));
+        return of(f, from, to)
+                .flatMap(high -> of(x -> -f.applyAsDouble(x), from, to).map(low -> high.value + low.value));
     }
 
     /** The middle and both ends are always among the samples. */

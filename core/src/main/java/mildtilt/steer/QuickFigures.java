@@ -1,4 +1,5 @@
 package mildtilt.steer;
+
 import java.util.Optional;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Side;
@@ -48,7 +49,9 @@ public record QuickFigures(
     public static Optional<QuickFigures> of(Job job, Until until) {
         try {
             SteeringTrain train = new SteeringTrain(job);
-            if (train.axle().isEmpty() || train.locked().isPresent() || SteerSweep.sense(train, job) != SteerFigures.Sense.RIGHT_WAY) {
+            if (train.axle().isEmpty()
+                    || train.locked().isPresent()
+                    || SteerSweep.sense(train, job) != SteerFigures.Sense.RIGHT_WAY) {
                 return Optional.empty();
             }
             return new Worker(job, train, new LimitGauge(train.axle().get(), job.targets()), until).figures();
@@ -75,13 +78,21 @@ public record QuickFigures(
             boolean whole = whole(ends, left, right);
             double toggle = !whole ? 0 : ends.leastOffCentre();
             double margin = ends.tilts(gauge).values().stream()
-                    .mapToDouble(t -> t.allowedDeg().map(a -> a - t.deg()).orElse(Double.POSITIVE_INFINITY)).min()
+                    .mapToDouble(t -> t.allowedDeg().map(a -> a - t.deg()).orElse(Double.POSITIVE_INFINITY))
+                    .min()
                     .orElse(Double.POSITIVE_INFINITY);
-            return Optional.of(new QuickFigures(Math.min(leftTurn.get().innerDeg(), rightTurn.get().innerDeg()),
-                    atInner(20, left).flatMap(Turn::ackermannPct), job.targets().outerTable().flatMap(t -> miss(t, left)),
-                    2 * step / mean, (left - right) / 360,
-                    BumpSteer.worstDeg(train, job.vehicle().droop(), job.vehicle().bump()),
-                    BumpSteer.worstDeg(train, job.vehicle().normalDroop(), job.vehicle().normalBump()), toggle, margin));
+            return Optional.of(new QuickFigures(
+                    Math.min(leftTurn.get().innerDeg(), rightTurn.get().innerDeg()),
+                    atInner(20, left).flatMap(Turn::ackermannPct),
+                    job.targets().outerTable().flatMap(t -> miss(t, left)),
+                    2 * step / mean,
+                    (left - right) / 360,
+                    BumpSteer.worstDeg(
+                            train, job.vehicle().droop(), job.vehicle().bump()),
+                    BumpSteer.worstDeg(
+                            train, job.vehicle().normalDroop(), job.vehicle().normalBump()),
+                    toggle,
+                    margin));
         }
 
         /** The end of the lock one way: as far as the linkage goes, and no further than what counts as a stop. */
@@ -117,20 +128,38 @@ public record QuickFigures(
         }
 
         private Optional<Turn> turn(double sw) {
-            return train.pose(sw, 0, 0).assembled().map(a -> new Turn(sw, a.left().steerDeg(), a.right().steerDeg(),
-                    job.vehicle().wheelbase(), spacing(), train.requireAxle().track()));
+            return train.pose(sw, 0, 0)
+                    .assembled()
+                    .map(a -> new Turn(
+                            sw,
+                            a.left().steerDeg(),
+                            a.right().steerDeg(),
+                            job.vehicle().wheelbase(),
+                            spacing(),
+                            train.requireAxle().track()));
         }
 
         private double spacing() {
-            return train.requireAxle().corner(Side.LEFT).suspension().steerAxis().atHeight(0).y()
-                    - train.requireAxle().corner(Side.RIGHT).suspension().steerAxis().atHeight(0).y();
+            return train.requireAxle()
+                            .corner(Side.LEFT)
+                            .suspension()
+                            .steerAxis()
+                            .atHeight(0)
+                            .y()
+                    - train.requireAxle()
+                            .corner(Side.RIGHT)
+                            .suspension()
+                            .steerAxis()
+                            .atHeight(0)
+                            .y();
         }
 
         private boolean whole(RodEndRecord ends, double left, double right) {
             boolean whole = true;
             AxleSolver axle = train.axle().orElseThrow();
             WheelTravel travel = train.requireAxle().wheelTravel();
-            double[] travels = travel == WheelTravel.NONE ? new double[] {0}
+            double[] travels = travel == WheelTravel.NONE
+                    ? new double[] {0}
                     : new double[] {-job.vehicle().droop(), 0, job.vehicle().bump()};
             for (double z : travels) {
                 for (double sw : Grid.spread(-right, left, STEER_STEPS)) {

@@ -1,4 +1,5 @@
 package mildtilt.steer;
+
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.EnumMap;
@@ -102,7 +103,8 @@ public record RangeExtremes(Map<RodEnd, OffCentre> offCentre, Map<RodEnd, Tilt> 
 
         RangeExtremes extremes(boolean fine) {
             List<NotAssembled> not = new ArrayList<>();
-            double[] travels = range.lowest() == 0 && range.highest() == 0 ? new double[] {0}
+            double[] travels = range.lowest() == 0 && range.highest() == 0
+                    ? new double[] {0}
                     : Grid.spread(-range.lowest(), range.highest(), TRAVEL_STEPS);
             for (double z : travels) {
                 for (int i = -STEER_STEPS; i <= STEER_STEPS; i++) {
@@ -126,7 +128,9 @@ public record RangeExtremes(Map<RodEnd, OffCentre> offCentre, Map<RodEnd, Tilt> 
                 At at = new At(range.steeringWheelDeg(b.part, b.z), b.z);
                 if (b.tilt) {
                     double allowed = gauge.allowedTiltDeg(b.end);
-                    tilts.put(b.end, new Tilt(b.value, at, Double.isFinite(allowed) ? Optional.of(allowed) : Optional.empty()));
+                    tilts.put(
+                            b.end,
+                            new Tilt(b.value, at, Double.isFinite(allowed) ? Optional.of(allowed) : Optional.empty()));
                 } else {
                     offCentre.put(b.end, new OffCentre(b.value, at));
                 }
@@ -135,7 +139,8 @@ public record RangeExtremes(Map<RodEnd, OffCentre> offCentre, Map<RodEnd, Tilt> 
         }
 
         private RodEndReading reading(double part, double z) {
-            return RodEndReading.of(axle, range.pose(range.steeringWheelDeg(part, z), z).stance());
+            return RodEndReading.of(
+                    axle, range.pose(range.steeringWheelDeg(part, z), z).stance());
         }
 
         /** From the best place known, by steps that halve, to all eight sides. */

@@ -1,4 +1,5 @@
 package mildtilt.steer;
+
 import java.util.Arrays;
 import mildtilt.linkage.AxleConfiguration;
 import mildtilt.linkage.AxleSolver;

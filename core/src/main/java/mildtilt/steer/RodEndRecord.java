@@ -1,4 +1,5 @@
 package mildtilt.steer;
+
 import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.Map;
@@ -71,7 +72,12 @@ final class RodEndRecord {
         for (int i = 0; i < ENDS.length; i++) {
             if (tiltAt[i] != null) {
                 double allowed = gauge.allowedTiltDeg(ENDS[i]);
-                tilts.put(ENDS[i], new Tilt(tilt[i], tiltAt[i], Double.isFinite(allowed) ? Optional.of(allowed) : Optional.empty()));
+                tilts.put(
+                        ENDS[i],
+                        new Tilt(
+                                tilt[i],
+                                tiltAt[i],
+                                Double.isFinite(allowed) ? Optional.of(allowed) : Optional.empty()));
             }
         }
         return tilts;

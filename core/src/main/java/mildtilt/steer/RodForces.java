@@ -1,4 +1,5 @@
 package mildtilt.steer;
+
 import java.util.EnumMap;
 import java.util.Map;
 import mildtilt.geometry.Axis;
@@ -7,7 +8,6 @@ import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
 import mildtilt.linkage.AxleSolver;
-import mildtilt.linkage.DragLink;
 import mildtilt.linkage.DragLink.Attachment;
 import mildtilt.linkage.Mechanism;
 import mildtilt.linkage.Rod;
@@ -29,7 +29,8 @@ final class RodForces {
      * @param torqueRight the same on the right
      * @return N, + pulling; a rod with no lever is left out
      */
-    static Map<Rod, Double> of(AxleSolver axle, AxlePose pose, AxlePose.Assembled a, double torqueLeft, double torqueRight) {
+    static Map<Rod, Double> of(
+            AxleSolver axle, AxlePose pose, AxlePose.Assembled a, double torqueLeft, double torqueRight) {
         Map<Rod, Double> forces = new EnumMap<>(Rod.class);
         KnucklePose l = a.left();
         KnucklePose r = a.right();
@@ -46,7 +47,7 @@ final class RodForces {
         Vector onLeft = unit(l.tieRodInner(), l.tieRodPoint()).times(left);
         Vector onRight = unit(r.tieRodInner(), r.tieRodPoint()).times(right);
         switch (mechanism) {
-            case Mechanism.RackAt _, Mechanism.Broken _, Mechanism.DragLinkAt _ -> { }
+            case Mechanism.RackAt _, Mechanism.Broken _, Mechanism.DragLinkAt _ -> {}
             case Mechanism.ShuttleAt s -> {
                 Direction slide = s.shuttle().slide();
                 double along = slide.dot(unit(s.linkPoint(), s.armEnd()));
@@ -55,7 +56,12 @@ final class RodForces {
             case Mechanism.BellCrankAt b -> {
                 Axis pivot = b.crank().pivot();
                 double moment = moment(pivot, b.left(), onLeft) + moment(pivot, b.right(), onRight);
-                put(forces, Rod.DRAG_ROD, moment(pivot, b.crankPoint(), unit(b.crankPoint(), b.armEnd())), -moment, SHORTEST_LEVER);
+                put(
+                        forces,
+                        Rod.DRAG_ROD,
+                        moment(pivot, b.crankPoint(), unit(b.crankPoint(), b.armEnd())),
+                        -moment,
+                        SHORTEST_LEVER);
             }
             case Mechanism.CentreLinkAt c -> {
                 Vector push = onCentreLink(c, onLeft, onRight);
@@ -72,7 +78,8 @@ final class RodForces {
     static Vector onCentreLink(Mechanism.CentreLinkAt c, Vector onLeft, Vector onRight) {
         Vector along = unit(c.armEnd(), c.idlerEnd());
         double length = c.armEnd().distanceTo(c.idlerEnd());
-        Vector idler = squareTo(along, onLeft).times(-c.inner(Side.LEFT).distanceTo(c.armEnd()) / length)
+        Vector idler = squareTo(along, onLeft)
+                .times(-c.inner(Side.LEFT).distanceTo(c.armEnd()) / length)
                 .plus(squareTo(along, onRight).times(-c.inner(Side.RIGHT).distanceTo(c.armEnd()) / length));
         Axis axis = c.idler().axis();
         Vector swings = axis.direction().cross(c.idlerEnd().minus(axis.footOf(c.idlerEnd())));
@@ -87,8 +94,13 @@ final class RodForces {
         return v.minus(along.times(along.dot(v)));
     }
 
-    private static void oneTieRod(Map<Rod, Double> forces, Mechanism.DragLinkAt at,
-            KnucklePose l, KnucklePose r, double torqueLeft, double torqueRight) {
+    private static void oneTieRod(
+            Map<Rod, Double> forces,
+            Mechanism.DragLinkAt at,
+            KnucklePose l,
+            KnucklePose r,
+            double torqueLeft,
+            double torqueRight) {
         double leverLeft = lever(l, l.tieRodPoint(), l.tieRodInner());
         double leverRight = lever(r, r.tieRodPoint(), r.tieRodInner());
         switch (at.dragLink().attachment()) {
@@ -100,7 +112,8 @@ final class RodForces {
                 forces.put(Rod.TIE_ROD, tie);
                 put(forces, Rod.DRAG_LINK, lever(driving, at.drivenPoint(), at.armEnd()), rest, SHORTEST_LEVER);
             }
-            case Attachment.OnTieRod t -> onTieRod(forces, t.fraction(), unit(at.drivenPoint(), at.armEnd()), l, r, torqueLeft, torqueRight);
+            case Attachment.OnTieRod t ->
+                onTieRod(forces, t.fraction(), unit(at.drivenPoint(), at.armEnd()), l, r, torqueLeft, torqueRight);
         }
     }
 
@@ -109,13 +122,20 @@ final class RodForces {
      * supports, along it so that both knuckles have their torque. Two equations for the pull on the left end and the drag
      * link's force.
      */
-    private static void onTieRod(Map<Rod, Double> forces, double part, Vector pulled, KnucklePose l, KnucklePose r, double torqueLeft,
+    private static void onTieRod(
+            Map<Rod, Double> forces,
+            double part,
+            Vector pulled,
+            KnucklePose l,
+            KnucklePose r,
+            double torqueLeft,
             double torqueRight) {
         Vector along = unit(l.tieRodPoint(), r.tieRodPoint());
         Vector square = squareTo(along, pulled);
         double alongLeft = moment(l.steerAxis(), l.tieRodPoint(), along);
         double alongRight = moment(r.steerAxis(), r.tieRodPoint(), along);
-        // On the left knuckle: along · a + square · (1 − part) · d; on the right: along · (d (pulled · along) − a) + square · part · d.
+        // On the left knuckle: along · a + square · (1 − part) · d; on the right: along · (d (pulled · along) − a) +
+        // square · part · d.
         double a11 = alongLeft;
         double a12 = (1 - part) * moment(l.steerAxis(), l.tieRodPoint(), square);
         double a21 = -alongRight;
@@ -139,7 +159,9 @@ final class RodForces {
     }
 
     private static double pull(double lever, double torque) {
-        return Math.abs(lever) > SHORTEST_LEVER ? torque / lever : Math.copySign(torque / SHORTEST_LEVER, lever * torque);
+        return Math.abs(lever) > SHORTEST_LEVER
+                ? torque / lever
+                : Math.copySign(torque / SHORTEST_LEVER, lever * torque);
     }
 
     /** Torque about the knuckle's steer axis, upward, of a unit pull along a rod at its point on the knuckle, mm. */

@@ -1,4 +1,5 @@
 package mildtilt.steer;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -20,10 +21,17 @@ import mildtilt.linkage.SteeredAxle;
  * @param yieldMargin the material's yield over that stress
  */
 public record RodLoad(
-        Rod rod, double force, Optional<Double> kerbForce, Optional<Double> pullForce, Optional<Double> bucklingMargin, Optional<Double> stress, Optional<Double> yieldMargin) {
+        Rod rod,
+        double force,
+        Optional<Double> kerbForce,
+        Optional<Double> pullForce,
+        Optional<Double> bucklingMargin,
+        Optional<Double> stress,
+        Optional<Double> yieldMargin) {
 
     /** @param kerb empty where none is asked for @param pull of each rod by the heavy pull at the rim, N */
-    static List<RodLoad> of(SteeredAxle axle, Map<Rod, Double> lengths, Effort effort, Optional<KerbLoad> kerb, Map<Rod, Double> pull) {
+    static List<RodLoad> of(
+            SteeredAxle axle, Map<Rod, Double> lengths, Effort effort, Optional<KerbLoad> kerb, Map<Rod, Double> pull) {
         List<RodLoad> all = new ArrayList<>();
         for (Rod rod : Rod.values()) {
             if (!effort.rodForce().containsKey(rod)) {
@@ -33,8 +41,13 @@ public record RodLoad(
             double length = lengths.get(rod);
             Optional<RodTube> tube = axle.rodEnds(rod).flatMap(RodEnds::tube).filter(_ -> force > 0);
             Optional<Double> stress = tube.map(t -> t.stress(force, length));
-            all.add(new RodLoad(rod, force, kerb.map(k -> k.rodForce().get(rod)), Optional.ofNullable(pull.get(rod)),
-                    tube.map(t -> t.bucklingLoad(length) / force), stress,
+            all.add(new RodLoad(
+                    rod,
+                    force,
+                    kerb.map(k -> k.rodForce().get(rod)),
+                    Optional.ofNullable(pull.get(rod)),
+                    tube.map(t -> t.bucklingLoad(length) / force),
+                    stress,
                     tube.map(t -> t.yield() / t.stress(force, length))));
         }
         return List.copyOf(all);

@@ -1,11 +1,11 @@
 package mildtilt.steer;
+
 import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import mildtilt.geometry.Side;
-import mildtilt.job.OuterWheelTable;
 import mildtilt.linkage.Rod;
 import mildtilt.suspension.KnucklePose;
 
@@ -138,7 +138,9 @@ public record SteerFigures(
 
         /** How many times the rod's force grows against a square pull: 1 / cos. Empty where it all but pulls along. */
         public Optional<Double> forceFactor() {
-            return worstDeg < ALL_BUT_ALONG_DEG ? Optional.of(1 / Math.cos(Math.toRadians(worstDeg))) : Optional.empty();
+            return worstDeg < ALL_BUT_ALONG_DEG
+                    ? Optional.of(1 / Math.cos(Math.toRadians(worstDeg)))
+                    : Optional.empty();
         }
     }
 
@@ -188,8 +190,8 @@ public record SteerFigures(
 
     /** Steering-wheel angle over mean steer angle, lock to lock. */
     public Optional<Double> averageRatio() {
-        return quotient(leftReach.reachedDeg - rightReach.reachedDeg,
-                leftReach.turn.meanDeg() - rightReach.turn.meanDeg());
+        return quotient(
+                leftReach.reachedDeg - rightReach.reachedDeg, leftReach.turn.meanDeg() - rightReach.turn.meanDeg());
     }
 
     static Optional<Double> quotient(double steeringWheel, double mean) {

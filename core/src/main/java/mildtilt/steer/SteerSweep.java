@@ -1,4 +1,5 @@
 package mildtilt.steer;
+
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;
@@ -72,7 +73,9 @@ public final class SteerSweep {
 
     /** Just which way the wheels turn. */
     public static Sense sense(SteeringTrain train, Job job) {
-        return start(train, job).map(s -> s.sense(RATIO_STEP * train.stopDeg(Side.LEFT).orElseThrow())).orElse(Sense.NONE);
+        return start(train, job)
+                .map(s -> s.sense(RATIO_STEP * train.stopDeg(Side.LEFT).orElseThrow()))
+                .orElse(Sense.NONE);
     }
 
     private static Optional<SteerSweep> start(SteeringTrain train, Job job) {
@@ -101,48 +104,80 @@ public final class SteerSweep {
         double both = Math.min(vehicle.droop(), vehicle.bump());
         return new SteerFigures(
                 train.axle().orElseThrow().lengths(),
-                train.axle().orElseThrow().tieRodLength(Side.LEFT), train.axle().orElseThrow().tieRodLength(Side.RIGHT),
-                left, right, axisSpacing, toLeft, toRight, rows, ratio, sense(step),
-                atInner(20, Side.LEFT, toLeft), atInner(20, Side.RIGHT, toRight), ackermannWithoutToe(toLeft, toRight),
+                train.axle().orElseThrow().tieRodLength(Side.LEFT),
+                train.axle().orElseThrow().tieRodLength(Side.RIGHT),
+                left,
+                right,
+                axisSpacing,
+                toLeft,
+                toRight,
+                rows,
+                ratio,
+                sense(step),
+                atInner(20, Side.LEFT, toLeft),
+                atInner(20, Side.RIGHT, toRight),
+                ackermannWithoutToe(toLeft, toRight),
                 Map.of(Side.LEFT, WeightLift.of(train, lockLeft), Side.RIGHT, WeightLift.of(train, lockRight)),
                 travelled(vehicle.droop(), vehicle.bump(), grid.travelStepsEachWay(), travel),
-                travel == WheelTravel.NONE ? List.of()
+                travel == WheelTravel.NONE
+                        ? List.of()
                         : travelled(both, both, grid.travelStepsEachWay(), WheelTravel.ROLL_ONLY),
-                rollSteer(both), toeSpread(vehicle.droop(), vehicle.bump()), toeSpread(vehicle.normalDroop(), vehicle.normalBump()),
+                rollSteer(both),
+                toeSpread(vehicle.droop(), vehicle.bump()),
+                toeSpread(vehicle.normalDroop(), vehicle.normalBump()),
                 job.targets().outerTable().flatMap(t -> worstMiss(t, lockRight, lockLeft)),
-                rakes(lockRight, lockLeft), LockLimits.of(train, job), locks, effort,
-                effort.map(e -> RodLoad.of(train.requireAxle(), train.axle().orElseThrow().lengths(), e, KerbLoad.of(train, job, loadedRight, loadedLeft),
-                        Effort.heavyPull(train, job))).orElse(List.of()));
+                rakes(lockRight, lockLeft),
+                LockLimits.of(train, job),
+                locks,
+                effort,
+                effort.map(e -> RodLoad.of(
+                                train.requireAxle(),
+                                train.axle().orElseThrow().lengths(),
+                                e,
+                                KerbLoad.of(train, job, loadedRight, loadedLeft),
+                                Effort.heavyPull(train, job)))
+                        .orElse(List.of()));
     }
 
     private Optional<Double> ackermannWithoutToe(Reach toLeft, Reach toRight) {
-        return Stream.of(toLeft, toRight).flatMap(reach -> {
-            double end = reach.reachedDeg();
-            int steps = 60;
-            for (int i = 1; i <= steps; i++) {
-                double sw = end * i / steps;
-                if (straightened(sw).filter(t -> t.innerDeg() >= 20).isPresent()) {
-                    double low = end * (i - 1) / steps;
-                    double high = sw;
-                    for (int h = 0; h < 50; h++) {
-                        double mid = (low + high) / 2;
-                        if (straightened(mid).filter(t -> t.innerDeg() >= 20).isPresent()) {
-                            high = mid;
-                        } else {
-                            low = mid;
+        return Stream.of(toLeft, toRight)
+                .flatMap(reach -> {
+                    double end = reach.reachedDeg();
+                    int steps = 60;
+                    for (int i = 1; i <= steps; i++) {
+                        double sw = end * i / steps;
+                        if (straightened(sw).filter(t -> t.innerDeg() >= 20).isPresent()) {
+                            double low = end * (i - 1) / steps;
+                            double high = sw;
+                            for (int h = 0; h < 50; h++) {
+                                double mid = (low + high) / 2;
+                                if (straightened(mid)
+                                        .filter(t -> t.innerDeg() >= 20)
+                                        .isPresent()) {
+                                    high = mid;
+                                } else {
+                                    low = mid;
+                                }
+                            }
+                            return straightened(high).flatMap(Turn::ackermannPct).stream();
                         }
                     }
-                    return straightened(high).flatMap(Turn::ackermannPct).stream();
-                }
-            }
-            return Stream.empty();
-        }).max(Comparator.comparingDouble(pct -> Math.abs(pct - 100)));
+                    return Stream.empty();
+                })
+                .max(Comparator.comparingDouble(pct -> Math.abs(pct - 100)));
     }
 
     /** Both wheels less what they stand at straight ahead. */
     private Optional<Turn> straightened(double sw) {
-        return train.pose(sw, 0, 0).assembled().map(a -> new Turn(sw, a.left().steerDeg() - left.steerDeg(), a.right().steerDeg() - right.steerDeg(),
-                vehicle.wheelbase(), axisSpacing, track));
+        return train.pose(sw, 0, 0)
+                .assembled()
+                .map(a -> new Turn(
+                        sw,
+                        a.left().steerDeg() - left.steerDeg(),
+                        a.right().steerDeg() - right.steerDeg(),
+                        vehicle.wheelbase(),
+                        axisSpacing,
+                        track));
     }
 
     private Optional<Double> rollSteer(double most) {
@@ -152,15 +187,29 @@ public final class SteerSweep {
         }
         Optional<AxlePose.Assembled> up = train.pose(0, z, -z).assembled();
         Optional<AxlePose.Assembled> down = train.pose(0, -z, z).assembled();
-        double rollDeg = 2 * Math.toDegrees(Math.atan2(2 * z, left.wheelCentre().y() - right.wheelCentre().y()));
-        return up.isEmpty() || down.isEmpty() ? Optional.empty() : Optional.of((up.get().meanSteerDeg() - down.get().meanSteerDeg()) / rollDeg);
+        double rollDeg = 2
+                * Math.toDegrees(Math.atan2(
+                        2 * z, left.wheelCentre().y() - right.wheelCentre().y()));
+        return up.isEmpty() || down.isEmpty()
+                ? Optional.empty()
+                : Optional.of((up.get().meanSteerDeg() - down.get().meanSteerDeg()) / rollDeg);
     }
 
     private Map<Side, Double> toeSpread(double droop, double bump) {
         Map<Side, Double> all = new EnumMap<>(Side.class);
         for (Side side : Side.values()) {
-            all.put(side, travel == WheelTravel.NONE ? 0.0 : PeakSearch.spread(z -> train.pose(0, z, travel.rightWith(z)).assembled()
-                    .map(a -> a.knuckle(side).toeInDeg()).orElse(Double.NaN), -droop, bump).orElse(0.0));
+            all.put(
+                    side,
+                    travel == WheelTravel.NONE
+                            ? 0.0
+                            : PeakSearch.spread(
+                                            z -> train.pose(0, z, travel.rightWith(z))
+                                                    .assembled()
+                                                    .map(a -> a.knuckle(side).toeInDeg())
+                                                    .orElse(Double.NaN),
+                                            -droop,
+                                            bump)
+                                    .orElse(0.0));
         }
         return all;
     }
@@ -168,18 +217,26 @@ public final class SteerSweep {
     /** Over the angles of the table, each way. */
     private Optional<Double> worstMiss(OuterWheelTable table, double lockRight, double lockLeft) {
         double last = table.rows().getLast().innerDeg();
-        DoubleUnaryOperator miss = sw -> turnAt(sw).filter(t -> t.innerDeg() >= FIRST_OF_TABLE && t.innerDeg() <= last + 1e-9)
-                .map(t -> Math.abs(t.outerDeg() - table.outerAt(t.innerDeg()))).orElse(Double.NaN);
+        DoubleUnaryOperator miss = sw -> turnAt(sw)
+                .filter(t -> t.innerDeg() >= FIRST_OF_TABLE && t.innerDeg() <= last + 1e-9)
+                .map(t -> Math.abs(t.outerDeg() - table.outerAt(t.innerDeg())))
+                .orElse(Double.NaN);
         Optional<Double> toLeft = PeakSearch.of(miss, 0, lockLeft).map(PeakSearch::value);
         Optional<Double> toRight = PeakSearch.of(miss, 0, lockRight).map(PeakSearch::value);
-        return toLeft.isPresent() && toRight.isPresent() ? Optional.of(Math.max(toLeft.get(), toRight.get())) : toLeft.or(() -> toRight);
+        return toLeft.isPresent() && toRight.isPresent()
+                ? Optional.of(Math.max(toLeft.get(), toRight.get()))
+                : toLeft.or(() -> toRight);
     }
 
     private SteerFigures.Lock lock(Side way) {
         LockLimits.Hit hit = LockLimits.stop(train, job, way);
         // At the very end of a gear a linkage that only just reaches may not.
-        return new SteerFigures.Lock(turnAt(hit.steeringWheelDeg()).or(() -> turnAt(hit.steeringWheelDeg() * (1 - 1e-6)))
-                .or(() -> turnAt(0)).orElseThrow(), hit);
+        return new SteerFigures.Lock(
+                turnAt(hit.steeringWheelDeg())
+                        .or(() -> turnAt(hit.steeringWheelDeg() * (1 - 1e-6)))
+                        .or(() -> turnAt(0))
+                        .orElseThrow(),
+                hit);
     }
 
     /**
@@ -211,8 +268,15 @@ public final class SteerSweep {
             Vector moves = innerMoves(side);
             double design = rakeDeg(side == Side.LEFT ? left : right, moves);
             // Of several places with the same rake, straight ahead counts.
-            PeakSearch worst = PeakSearch.of(sw -> train.pose(sw, 0, 0).assembled().map(a -> rakeDeg(a.knuckle(side), moves)).orElse(Double.NaN), lockRight, lockLeft)
-                    .filter(p -> p.value() > design).orElse(new PeakSearch(0, design));
+            PeakSearch worst = PeakSearch.of(
+                            sw -> train.pose(sw, 0, 0)
+                                    .assembled()
+                                    .map(a -> rakeDeg(a.knuckle(side), moves))
+                                    .orElse(Double.NaN),
+                            lockRight,
+                            lockLeft)
+                    .filter(p -> p.value() > design)
+                    .orElse(new PeakSearch(0, design));
             all.put(side, new SteerFigures.Rake(design, worst.value(), worst.at()));
         }
         return all;
@@ -223,8 +287,12 @@ public final class SteerSweep {
         double step = RATIO_STEP * train.stopDeg(Side.LEFT).orElseThrow();
         Optional<AxlePose.Assembled> up = train.pose(step, 0, 0).assembled();
         Optional<AxlePose.Assembled> down = train.pose(-step, 0, 0).assembled();
-        return up.isEmpty() || down.isEmpty() ? Vector.Y
-                : up.get().knuckle(side).tieRodInner().minus(down.get().knuckle(side).tieRodInner());
+        return up.isEmpty() || down.isEmpty()
+                ? Vector.Y
+                : up.get()
+                        .knuckle(side)
+                        .tieRodInner()
+                        .minus(down.get().knuckle(side).tieRodInner());
     }
 
     /** Between a tie rod and the way its inner end moves straight ahead, both seen from above, degrees. */
@@ -251,8 +319,7 @@ public final class SteerSweep {
         if (to == null || from == null || to.steeringWheelDeg() == from.steeringWheelDeg()) {
             return Optional.empty();
         }
-        return SteerFigures.quotient(
-                to.steeringWheelDeg() - from.steeringWheelDeg(), to.meanDeg() - from.meanDeg());
+        return SteerFigures.quotient(to.steeringWheelDeg() - from.steeringWheelDeg(), to.meanDeg() - from.meanDeg());
     }
 
     private Sense sense(double step) {
@@ -314,7 +381,10 @@ public final class SteerSweep {
             if (inner.getAsDouble() >= innerDeg) {
                 double from = Math.min(before, sw);
                 double to = Math.max(before, sw);
-                return turnAt(innerAt(from).orElse(0) == innerDeg ? from : root(x -> innerAt(x).orElse(0) - innerDeg, from, to, sw));
+                return turnAt(
+                        innerAt(from).orElse(0) == innerDeg
+                                ? from
+                                : root(x -> innerAt(x).orElse(0) - innerDeg, from, to, sw));
             }
             before = sw;
         }

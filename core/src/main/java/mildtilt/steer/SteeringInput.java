@@ -23,7 +23,9 @@ public record SteeringInput(double steeringWheelDeg, double travelLeft, double t
         double droop = v.droop();
         double steer = Math.clamp(steeringWheelDeg(), right, left);
         return switch (travel) {
-            case FREE -> new SteeringInput(steer, Math.clamp(travelLeft(), -droop, bump), Math.clamp(travelRight(), -droop, bump));
+            case FREE ->
+                new SteeringInput(
+                        steer, Math.clamp(travelLeft(), -droop, bump), Math.clamp(travelRight(), -droop, bump));
             case ROLL_ONLY -> {
                 // The lever that was moved leads; the other wheel goes the other way.
                 boolean rightLeads = travelRight() != before.travelRight() && travelLeft() == before.travelLeft();

@@ -1,4 +1,5 @@
 package mildtilt.steer;
+
 import java.util.Optional;
 import mildtilt.column.ColumnTrain;
 import mildtilt.column.Transfer;
@@ -68,7 +69,9 @@ public final class SteeringTrain {
     public AxlePose pose(double steeringWheelDeg, double travelLeft, double travelRight) {
         AxleSolver solver = axle.orElseThrow(() -> new IllegalStateException("This job has no steered axle."));
         if (locked.isPresent()) {
-            return new AxlePose(steeringWheelDeg, steeringWheelDeg,
+            return new AxlePose(
+                    steeringWheelDeg,
+                    steeringWheelDeg,
                     new AxleConfiguration(locked.get(), locked.get(), Optional.empty(), Optional.empty()));
         }
         double gear = gearInputDeg(steeringWheelDeg);
@@ -76,6 +79,7 @@ public final class SteeringTrain {
     }
 
     public SteeredAxle requireAxle() {
-        return axle.orElseThrow(() -> new IllegalStateException("This job has no steered axle.")).axle();
+        return axle.orElseThrow(() -> new IllegalStateException("This job has no steered axle."))
+                .axle();
     }
 }

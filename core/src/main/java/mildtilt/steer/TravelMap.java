@@ -1,4 +1,5 @@
 package mildtilt.steer;
+
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -68,9 +69,13 @@ public record TravelMap(
                 worst = i;
             }
         }
-        return worst < 0 ? Optional.empty() : Optional.of(Map.entry(
-                new At(steeringWheelDeg.get(worst % steeringWheelDeg.size()), travels.get(worst / steeringWheelDeg.size())),
-                cells.get(worst)));
+        return worst < 0
+                ? Optional.empty()
+                : Optional.of(Map.entry(
+                        new At(
+                                steeringWheelDeg.get(worst % steeringWheelDeg.size()),
+                                travels.get(worst / steeringWheelDeg.size())),
+                        cells.get(worst)));
     }
 
     /** The rod end that comes nearest to going over centre where the wheels can really go. */
@@ -93,9 +98,12 @@ public record TravelMap(
             return Optional.empty();
         }
         WheelTravel travel = train.requireAxle().wheelTravel();
-        double[] steer = Grid.spread(-train.stopDeg(Side.RIGHT).orElseThrow(), train.stopDeg(Side.LEFT).orElseThrow(),
+        double[] steer = Grid.spread(
+                -train.stopDeg(Side.RIGHT).orElseThrow(),
+                train.stopDeg(Side.LEFT).orElseThrow(),
                 grid.steerStepsEachWay());
-        double[] travels = travel == WheelTravel.NONE ? new double[] {0}
+        double[] travels = travel == WheelTravel.NONE
+                ? new double[] {0}
                 : Grid.spread(job.vehicle().droop(), job.vehicle().bump(), grid.travelStepsEachWay());
         LimitGauge gauge = new LimitGauge(train.axle().get(), job.targets());
         Gatherer g = new Gatherer(train.axle().get(), gauge);
@@ -132,13 +140,21 @@ public record TravelMap(
             pose.obstacle().ifPresent(o -> not.add(new NotAssembled(at, o)));
             RodEndReading reading = RodEndReading.of(axle, pose.stance());
             LimitGauge.Margin least = gauge.tightest(pose, reading);
-            cells.add(least == null ? new Cell(NONE_LEFT, Limit.LINKAGE_ENDS) : new Cell(least.amount(), least.limit()));
+            cells.add(
+                    least == null ? new Cell(NONE_LEFT, Limit.LINKAGE_ENDS) : new Cell(least.amount(), least.limit()));
             whole.add(reading, at);
         }
 
         TravelMap result(double[] steer, double[] travels, RangeExtremes extremes) {
-            return new TravelMap(cells.size(), List.copyOf(not), whole.arms(), whole.tilts(gauge), extremes,
-                    Arrays.stream(steer).boxed().toList(), Arrays.stream(travels).boxed().toList(), List.copyOf(cells));
+            return new TravelMap(
+                    cells.size(),
+                    List.copyOf(not),
+                    whole.arms(),
+                    whole.tilts(gauge),
+                    extremes,
+                    Arrays.stream(steer).boxed().toList(),
+                    Arrays.stream(travels).boxed().toList(),
+                    List.copyOf(cells));
         }
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.steer;
+
 import java.util.Optional;
 import mildtilt.geometry.Side;
 
@@ -49,7 +50,9 @@ public record Turn(
     /** (inner − outer) / (inner − ideal outer), percent: 0 parallel, 100 true, below 0 reversed. None where both wheels stand on one line: they want the same angle. */
     public Optional<Double> ackermannPct() {
         double wanted = innerDeg() - idealOuterDeg();
-        return innerDeg() < SMALLEST || Math.abs(wanted) < 1e-9 ? Optional.empty() : Optional.of((innerDeg() - outerDeg()) / wanted * 100);
+        return innerDeg() < SMALLEST || Math.abs(wanted) < 1e-9
+                ? Optional.empty()
+                : Optional.of((innerDeg() - outerDeg()) / wanted * 100);
     }
 
     /** wheelbase · (cot inner + cot outer) / 2, mm, at the rear axle's middle. */
@@ -57,8 +60,8 @@ public record Turn(
         if (innerDeg() < SMALLEST || outerDeg() < SMALLEST) {
             return Optional.empty();
         }
-        return Optional.of(wheelbase
-                * (1 / Math.tan(Math.toRadians(innerDeg())) + 1 / Math.tan(Math.toRadians(outerDeg()))) / 2);
+        return Optional.of(
+                wheelbase * (1 / Math.tan(Math.toRadians(innerDeg())) + 1 / Math.tan(Math.toRadians(outerDeg()))) / 2);
     }
 
     /** Kerb to kerb: 2 · sqrt((R + track/2)² + wheelbase²), mm. */

@@ -1,4 +1,5 @@
 package mildtilt.steer;
+
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
 import mildtilt.suspension.KnucklePose;
@@ -44,6 +45,8 @@ public record WeightLift(double leastMm, double atDeg, double atLockMm) {
 
     /** Moment about the steer axis, to the left, of a unit load straight up at the contact point, mm. */
     private static double lever(KnucklePose k) {
-        return k.steerAxis().direction().dot(k.contactPoint().minus(k.steerAxis().origin()).cross(Vector.Z));
+        return k.steerAxis()
+                .direction()
+                .dot(k.contactPoint().minus(k.steerAxis().origin()).cross(Vector.Z));
     }
 }

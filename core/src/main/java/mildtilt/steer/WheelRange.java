@@ -1,4 +1,5 @@
 package mildtilt.steer;
+
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
@@ -33,7 +34,9 @@ final class WheelRange {
         travel = train.requireAxle().wheelTravel();
         droop = travel == WheelTravel.NONE ? 0 : job.vehicle().droop();
         bump = travel == WheelTravel.NONE ? 0 : job.vehicle().bump();
-        stop = new double[] {train.stopDeg(Side.LEFT).orElseThrow(), train.stopDeg(Side.RIGHT).orElseThrow()};
+        stop = new double[] {
+            train.stopDeg(Side.LEFT).orElseThrow(), train.stopDeg(Side.RIGHT).orElseThrow()
+        };
     }
 
     double lowest() {

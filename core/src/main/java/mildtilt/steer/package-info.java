@@ -9,5 +9,5 @@
  */
 @NullMarked
 package mildtilt.steer;
-import org.jspecify.annotations.NullMarked;
 
+import org.jspecify.annotations.NullMarked;

@@ -1,4 +1,5 @@
 package mildtilt.survey;
+
 import java.util.List;
 import java.util.function.Function;
 import mildtilt.geometry.ImpossibleGeometryException;
@@ -104,7 +105,8 @@ public sealed interface Reading {
         public Slope {
             readable(spread, downDeg, leftDeg);
             if (Math.abs(downDeg) > 85) {
-                throw new ImpossibleGeometryException("A shaft that stands within 5 degrees of upright has no angle in plan: measure it otherwise.");
+                throw new ImpossibleGeometryException(
+                        "A shaft that stands within 5 degrees of upright has no angle in plan: measure it otherwise.");
             }
         }
 

@@ -1,4 +1,5 @@
 package mildtilt.survey;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -36,8 +37,11 @@ public record SideDifference(List<Pair> pairs, Optional<Double> axleDeg, double 
     /** @param names what points are called; two marks are a pair if one is called left and the other right, and else alike */
     public static SideDifference of(Surveyed s, Function<Id, String> names) {
         List<Pair> all = new ArrayList<>();
-        s.places().forEach((id, left) -> onRight(s, id, names).ifPresent(right -> all.add(new Pair(without(names.apply(id), LEFT), left.at().minus(right.at().mirrored()),
-                Math.hypot(left.sd(), right.sd())))));
+        s.places().forEach((id, left) -> onRight(s, id, names)
+                .ifPresent(right -> all.add(new Pair(
+                        without(names.apply(id), LEFT),
+                        left.at().minus(right.at().mirrored()),
+                        Math.hypot(left.sd(), right.sd())))));
         Place l = s.places().get(LEFT_WHEEL);
         Place r = s.places().get(RIGHT_WHEEL);
         if (l == null || r == null) {
@@ -46,17 +50,28 @@ public record SideDifference(List<Pair> pairs, Optional<Double> axleDeg, double 
         Point a = l.at();
         Point b = r.at();
         double apart = Math.hypot(a.x() - b.x(), a.y() - b.y());
-        return new SideDifference(List.copyOf(all), Optional.of(Math.toDegrees(Math.atan2(a.x() - b.x(), a.y() - b.y()))), Math.toDegrees(Math.hypot(l.sdX(), r.sdX()) / apart));
+        return new SideDifference(
+                List.copyOf(all),
+                Optional.of(Math.toDegrees(Math.atan2(a.x() - b.x(), a.y() - b.y()))),
+                Math.toDegrees(Math.hypot(l.sdX(), r.sdX()) / apart));
     }
 
     /** The place of a left point's image on the other side, if both are settled. */
     private static Optional<Place> onRight(Surveyed s, Id id, Function<Id, String> names) {
         if (!id.is(Id.Kind.MARK)) {
-            return id.text().startsWith(LEFT + ".") ? Optional.ofNullable(s.places().get(new Id(RIGHT + id.text().substring(LEFT.length())))) : Optional.empty();
+            return id.text().startsWith(LEFT + ".")
+                    ? Optional.ofNullable(
+                            s.places().get(new Id(RIGHT + id.text().substring(LEFT.length()))))
+                    : Optional.empty();
         }
         String name = names.apply(id);
-        return !name.startsWith(LEFT + " ") ? Optional.empty()
-                : s.places().entrySet().stream().filter(e -> e.getKey().is(Id.Kind.MARK) && names.apply(e.getKey()).equals(RIGHT + name.substring(LEFT.length()))).map(Map.Entry::getValue).findFirst();
+        return !name.startsWith(LEFT + " ")
+                ? Optional.empty()
+                : s.places().entrySet().stream()
+                        .filter(e -> e.getKey().is(Id.Kind.MARK)
+                                && names.apply(e.getKey()).equals(RIGHT + name.substring(LEFT.length())))
+                        .map(Map.Entry::getValue)
+                        .findFirst();
     }
 
     private static String without(String name, String side) {

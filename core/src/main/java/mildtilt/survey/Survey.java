@@ -1,4 +1,5 @@
 package mildtilt.survey;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -27,7 +28,8 @@ public record Survey(List<SurveyPoint> points, StatedUncertainty stated) impleme
             throw new ImpossibleGeometryException("Two measured points have the same id; give each its own.");
         }
         if (points.size() > MOST) {
-            throw new ImpossibleGeometryException("Up to " + MOST + " points can be measured, not " + points.size() + ".");
+            throw new ImpossibleGeometryException(
+                    "Up to " + MOST + " points can be measured, not " + points.size() + ".");
         }
     }
 
@@ -37,7 +39,8 @@ public record Survey(List<SurveyPoint> points, StatedUncertainty stated) impleme
 
     /** A point changed; what is not there stays so. */
     public Survey edit(Id id, UnaryOperator<SurveyPoint> edit) {
-        return withPoints(points.stream().map(p -> p.id().equals(id) ? edit.apply(p) : p).toList());
+        return withPoints(
+                points.stream().map(p -> p.id().equals(id) ? edit.apply(p) : p).toList());
     }
 
     /** With one point more, or in place of the one of its id. */
@@ -54,7 +57,9 @@ public record Survey(List<SurveyPoint> points, StatedUncertainty stated) impleme
 
     /** The id that the next mark gets. */
     public Id nextMark() {
-        return Id.Kind.MARK.next(points.stream().flatMap(p -> Stream.concat(Stream.of(p.id()), p.readings().stream().flatMap(r -> r.others().stream()))));
+        return Id.Kind.MARK.next(points.stream()
+                .flatMap(p ->
+                        Stream.concat(Stream.of(p.id()), p.readings().stream().flatMap(r -> r.others().stream()))));
     }
 
     public Survey without(Id id) {

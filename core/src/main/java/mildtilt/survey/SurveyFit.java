@@ -1,4 +1,5 @@
 package mildtilt.survey;
+
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -46,6 +47,7 @@ public final class SurveyFit {
     private static final double MOVES = 1e-3;
     /** A reading seen by the others by less than this can't be checked. */
     private static final double SEEN = 0.02;
+
     private static final double STEP = 1e-4;
 
     private final List<SurveyPoint> points;
@@ -55,7 +57,10 @@ public final class SurveyFit {
     private SurveyFit(List<SurveyPoint> points) {
         this.points = points;
         points.forEach(p -> index.put(p.id(), index.size()));
-        rows = points.stream().flatMap(p -> p.readings().stream()).mapToInt(Reading::figures).sum();
+        rows = points.stream()
+                .flatMap(p -> p.readings().stream())
+                .mapToInt(Reading::figures)
+                .sum();
     }
 
     /**
@@ -68,13 +73,18 @@ public final class SurveyFit {
         // What hangs on a point that is not there, or has no reading, is open, and so is what hangs on that.
         boolean again = true;
         while (again) {
-            Set<Id> there = new LinkedHashSet<>(left.stream().map(SurveyPoint::id).toList());
+            Set<Id> there =
+                    new LinkedHashSet<>(left.stream().map(SurveyPoint::id).toList());
             again = left.removeIf(p -> {
-                Optional<Id> missing = p.readings().stream().flatMap(r -> r.others().stream()).filter(o -> !there.contains(o)).findFirst();
+                Optional<Id> missing = p.readings().stream()
+                        .flatMap(r -> r.others().stream())
+                        .filter(o -> !there.contains(o))
+                        .findFirst();
                 if (p.readings().isEmpty()) {
                     open.put(p.id(), "Nothing of it is measured yet.");
                 } else {
-                    missing.ifPresent(m -> open.put(p.id(), "It is measured from \"" + names.apply(m) + "\", which is not settled."));
+                    missing.ifPresent(m ->
+                            open.put(p.id(), "It is measured from \"" + names.apply(m) + "\", which is not settled."));
                 }
                 return p.readings().isEmpty() || missing.isPresent();
             });
@@ -89,9 +99,17 @@ public final class SurveyFit {
             }
             open.putAll(loose);
             Set<Id> gone = new LinkedHashSet<>(loose.keySet());
-            left = left.stream().filter(p -> !gone.contains(p.id())).map(p -> new SurveyPoint(p.id(), p.name(), p.readings().stream().filter(r -> r.others().stream().noneMatch(gone::contains)).toList()))
+            left = left.stream()
+                    .filter(p -> !gone.contains(p.id()))
+                    .map(p -> new SurveyPoint(
+                            p.id(),
+                            p.name(),
+                            p.readings().stream()
+                                    .filter(r -> r.others().stream().noneMatch(gone::contains))
+                                    .toList()))
                     .toList();
-            List<SurveyPoint> bare = left.stream().filter(p -> p.readings().isEmpty()).toList();
+            List<SurveyPoint> bare =
+                    left.stream().filter(p -> p.readings().isEmpty()).toList();
             bare.forEach(p -> open.put(p.id(), "It is measured only from points that are not settled."));
             left = left.stream().filter(p -> !p.readings().isEmpty()).toList();
         }
@@ -107,7 +125,12 @@ public final class SurveyFit {
             Optional<Height> height = first(p, Height.class);
             if (plumb.isPresent() || planned.isPresent() || height.isPresent()) {
                 Point base = planned.orElse(new Point(0, 0, 300));
-                known.put(p.id(), new Point(plumb.map(Plumb::x).orElse(base.x()), plumb.map(Plumb::y).orElse(base.y()), height.map(Height::z).orElse(base.z())));
+                known.put(
+                        p.id(),
+                        new Point(
+                                plumb.map(Plumb::x).orElse(base.x()),
+                                plumb.map(Plumb::y).orElse(base.y()),
+                                height.map(Height::z).orElse(base.z())));
             }
         }
         double[] at = new double[3 * points.size()];
@@ -147,28 +170,41 @@ public final class SurveyFit {
                     return Optional.of(from.midwayTo(known.get(m.other())));
                 }
                 case Along a -> {
-                    return Optional.of(from.plus(known.get(a.toward()).minus(from).direction().times(a.length())));
+                    return Optional.of(from.plus(
+                            known.get(a.toward()).minus(from).direction().times(a.length())));
                 }
                 case Slope s -> {
-                    return Optional.of(from.plus(Direction.ofSlope(s.downDeg(), s.leftDeg()).times(300)));
+                    return Optional.of(from.plus(
+                            Direction.ofSlope(s.downDeg(), s.leftDeg()).times(300)));
                 }
                 // Above the marks on the floor, as most things are.
                 case Tape t -> {
-                    List<Point> all = p.readings().stream().filter(Tape.class::isInstance).flatMap(x -> x.others().stream()).filter(known::containsKey).map(known::get).toList();
+                    List<Point> all = p.readings().stream()
+                            .filter(Tape.class::isInstance)
+                            .flatMap(x -> x.others().stream())
+                            .filter(known::containsKey)
+                            .map(known::get)
+                            .toList();
                     double x = all.stream().mapToDouble(Point::x).average().orElse(from.x());
                     double y = all.stream().mapToDouble(Point::y).average().orElse(from.y());
                     return Optional.of(new Point(x, y, from.z() + t.length() * 0.6));
                 }
-                case Plumb _, Height _ -> { }
+                case Plumb _, Height _ -> {}
             }
         }
         return Optional.empty();
     }
 
     private double[] solved(double[] start) {
-        LeastSquaresOptimizer.Optimum o = new LevenbergMarquardtOptimizer().optimize(new LeastSquaresBuilder().start(start).target(new double[rows])
-                .model((RealVector x) -> new Pair<>(new ArrayRealVector(residuals(x.toArray())), jacobian(x.toArray())))
-                .maxEvaluations(2000).maxIterations(2000).build());
+        LeastSquaresOptimizer.Optimum o = new LevenbergMarquardtOptimizer()
+                .optimize(new LeastSquaresBuilder()
+                        .start(start)
+                        .target(new double[rows])
+                        .model((RealVector x) ->
+                                new Pair<>(new ArrayRealVector(residuals(x.toArray())), jacobian(x.toArray())))
+                        .maxEvaluations(2000)
+                        .maxIterations(2000)
+                        .build());
         return o.getPoint().toArray();
     }
 
@@ -262,8 +298,12 @@ public final class SurveyFit {
             }
             if (moved > MOVES || spanned < 3 - MOVES) {
                 int read = p.readings().stream().mapToInt(Reading::figures).sum();
-                open.put(p.id(), read < 3 ? "Its readings settle " + read + (read == 1 ? " figure" : " figures") + " of three: measure it once more, from elsewhere."
-                        : "Its readings leave it free to move: they are all from one line or one plane. Measure it from somewhere else.");
+                open.put(
+                        p.id(),
+                        read < 3
+                                ? "Its readings settle " + read + (read == 1 ? " figure" : " figures")
+                                        + " of three: measure it once more, from elsewhere."
+                                : "Its readings leave it free to move: they are all from one line or one plane. Measure it from somewhere else.");
             }
         }
         return open;
@@ -271,7 +311,9 @@ public final class SurveyFit {
 
     private Surveyed told(double[] x, Map<Id, String> open) {
         RealMatrix j = jacobian(x);
-        RealMatrix q = new SingularValueDecomposition(j.transpose().multiply(j)).getSolver().getInverse();
+        RealMatrix q = new SingularValueDecomposition(j.transpose().multiply(j))
+                .getSolver()
+                .getInverse();
         Map<Id, Place> places = new LinkedHashMap<>();
         for (SurveyPoint p : points) {
             int i = 3 * index.get(p.id());
@@ -300,7 +342,12 @@ public final class SurveyFit {
                 told.add(new ReadingCheck(p.id(), n, reading, off, misread, times, checked));
             }
         }
-        return new Surveyed(places, open, List.copyOf(told), rows - x.length, new Covariance(List.copyOf(places.keySet()), q.getData()));
+        return new Surveyed(
+                places,
+                open,
+                List.copyOf(told),
+                rows - x.length,
+                new Covariance(List.copyOf(places.keySet()), q.getData()));
     }
 
     private static double sd(RealMatrix q, int i) {

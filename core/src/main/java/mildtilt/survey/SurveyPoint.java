@@ -1,4 +1,5 @@
 package mildtilt.survey;
+
 import java.util.ArrayList;
 import java.util.List;
 import mildtilt.geometry.ImpossibleGeometryException;

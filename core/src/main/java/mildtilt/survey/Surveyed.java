@@ -1,4 +1,5 @@
 package mildtilt.survey;
+
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -15,7 +16,8 @@ import mildtilt.id.Id;
  * @param spare how many readings more there are than are needed
  * @param together how sure all places are, and which go wrong together
  */
-public record Surveyed(Map<Id, Place> places, Map<Id, String> open, List<ReadingCheck> told, int spare, Covariance together) {
+public record Surveyed(
+        Map<Id, Place> places, Map<Id, String> open, List<ReadingCheck> told, int spare, Covariance together) {
 
     /** More than this many of its own ± off is more than chance. */
     public static final double SUSPECT = 3;
@@ -37,7 +39,8 @@ public record Surveyed(Map<Id, Place> places, Map<Id, String> open, List<Reading
      * @param times {@code off} in its own ±, allowing for how much of it the other readings can see
      * @param checked whether other readings can see it at all
      */
-    public record ReadingCheck(Id point, int index, Reading reading, double off, double misread, double times, boolean checked) {
+    public record ReadingCheck(
+            Id point, int index, Reading reading, double off, double misread, double times, boolean checked) {
 
         public boolean suspect() {
             return checked && times > SUSPECT;
@@ -49,7 +52,13 @@ public record Surveyed(Map<Id, Place> places, Map<Id, String> open, List<Reading
      * is held to can't be told apart where nothing else is measured from there; then it is the one that is off by more.
      */
     public Optional<ReadingCheck> worst() {
-        double most = told.stream().filter(ReadingCheck::suspect).mapToDouble(ReadingCheck::times).max().orElse(0);
-        return told.stream().filter(t -> t.suspect() && t.times > 0.99 * most).max(Comparator.comparingDouble(ReadingCheck::off));
+        double most = told.stream()
+                .filter(ReadingCheck::suspect)
+                .mapToDouble(ReadingCheck::times)
+                .max()
+                .orElse(0);
+        return told.stream()
+                .filter(t -> t.suspect() && t.times > 0.99 * most)
+                .max(Comparator.comparingDouble(ReadingCheck::off));
     }
 }

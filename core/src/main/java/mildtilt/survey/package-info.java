@@ -7,5 +7,5 @@
  */
 @NullMarked
 package mildtilt.survey;
-import org.jspecify.annotations.NullMarked;
 
+import org.jspecify.annotations.NullMarked;

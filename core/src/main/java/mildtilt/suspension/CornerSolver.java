@@ -1,4 +1,5 @@
 package mildtilt.suspension;
+
 import java.util.Optional;
 import java.util.function.DoubleUnaryOperator;
 import mildtilt.geometry.Axis;
@@ -53,6 +54,7 @@ public final class CornerSolver {
     private final double rodSense;
     /** Rise of the wheel for a swing of the lower arm in the design position, mm/rad, and how that changes. */
     private final double heightPerSwing;
+
     private final double heightPerSwingSquared;
 
     /** What settles the upper end of the steer axis for a place of the lower ball joint. */
@@ -92,7 +94,9 @@ public final class CornerSolver {
             case DoubleWishbone w -> {
                 lower = Orbit.of(Axis.through(w.lowerInnerRear(), w.lowerInnerFront()), w.lowerBallJoint());
                 Orbit high = Orbit.of(Axis.through(w.upperInnerRear(), w.upperInnerFront()), w.upperBallJoint());
-                upper = new Upper.Wishbone(high, high.branchAt(0, w.lowerBallJoint()),
+                upper = new Upper.Wishbone(
+                        high,
+                        high.branchAt(0, w.lowerBallJoint()),
                         w.lowerBallJoint().distanceTo(w.upperBallJoint()));
             }
             case Strut s -> {
@@ -109,8 +113,14 @@ public final class CornerSolver {
         heightPerSwingSquared = Math.abs(rate) < 1 ? 0 : (up + down) / (PROBE * PROBE);
         Trial design = at(0, anchor);
         double angle = this.knuckle.angleHeldBy(design.low, design.high, anchor);
-        rodSense = this.knuckle.turnedTo(design.low, design.high, angle + TURN_PROBE, anchor).missing()
-                >= this.knuckle.turnedTo(design.low, design.high, angle - TURN_PROBE, anchor).missing() ? 1 : -1;
+        rodSense = this.knuckle
+                                .turnedTo(design.low, design.high, angle + TURN_PROBE, anchor)
+                                .missing()
+                        >= this.knuckle
+                                .turnedTo(design.low, design.high, angle - TURN_PROBE, anchor)
+                                .missing()
+                ? 1
+                : -1;
     }
 
     public double rodLength() {
@@ -150,8 +160,8 @@ public final class CornerSolver {
         if (trial == null) {
             Swing swing = byScan(inner, target, travel >= 0 ? 1 : -1);
             if (!swing.found) {
-                return new CannotAssemble(side.label() + " suspension", target - at(swing.angle, inner).wheelHeight,
-                        Reason.WHEEL_TRAVEL);
+                return new CannotAssemble(
+                        side.label() + " suspension", target - at(swing.angle, inner).wheelHeight, Reason.WHEEL_TRAVEL);
             }
             trial = at(swing.angle, inner);
         }
@@ -186,7 +196,8 @@ public final class CornerSolver {
         TurnedSwing swings = new TurnedSwing(inner, target, (target - designHeight) / heightPerSwing);
         double from = knuckle.angleHeldBy(start.low, start.high, inner);
         // Turned so that the gap grows on the design side of where it ends.
-        DoubleUnaryOperator gap = a -> swings.at(rodSense * a).map(t -> t.held.missing()).orElse(Double.NaN);
+        DoubleUnaryOperator gap =
+                a -> swings.at(rodSense * a).map(t -> t.held.missing()).orElse(Double.NaN);
         double a = rodSense * from;
         double g = gap.applyAsDouble(a);
         double want = g < 0 ? 1 : -1;
@@ -211,11 +222,15 @@ public final class CornerSolver {
         }
         double low = Math.min(Math.min(behind, ahead), a - way * TURN_STEP);
         double high = Math.max(Math.max(behind, ahead), a - way * TURN_STEP);
-        UnivariatePointValuePair end = new BrentOptimizer(1e-10, 1e-12).optimize(new MaxEval(200),
-                want > 0 ? GoalType.MAXIMIZE : GoalType.MINIMIZE, new UnivariateObjectiveFunction(x -> finite(gap.applyAsDouble(x), want)),
-                new SearchInterval(low, high, Math.clamp(middle, low, high)));
+        UnivariatePointValuePair end = new BrentOptimizer(1e-10, 1e-12)
+                .optimize(
+                        new MaxEval(200),
+                        want > 0 ? GoalType.MAXIMIZE : GoalType.MINIMIZE,
+                        new UnivariateObjectiveFunction(x -> finite(gap.applyAsDouble(x), want)),
+                        new SearchInterval(low, high, Math.clamp(middle, low, high)));
         if (end.getValue() * want < 0) {
-            return end.getValue() * want < -REACH_TOLERANCE ? swings.at(rodSense * end.getPoint())
+            return end.getValue() * want < -REACH_TOLERANCE
+                    ? swings.at(rodSense * end.getPoint())
                     : swings.at(rodSense * end.getPoint()).map(Trial::reaching);
         }
         // Back from the end, on the design side, to where the gap has the other sign.
@@ -230,9 +245,16 @@ public final class CornerSolver {
             return Optional.empty();
         }
         // Each trial is found from the last, so that a gap of next to nothing may come out on either side of 0.
-        double root = Math.abs(there) <= ROOT ? back : Math.abs(end.getValue()) <= ROOT ? end.getPoint()
-                : new BracketingNthOrderBrentSolver(1e-15, 1e-15, 1e-13, 5).solve(200, x -> finite(gap.applyAsDouble(x), want),
-                        Math.min(back, end.getPoint()), Math.max(back, end.getPoint()));
+        double root = Math.abs(there) <= ROOT
+                ? back
+                : Math.abs(end.getValue()) <= ROOT
+                        ? end.getPoint()
+                        : new BracketingNthOrderBrentSolver(1e-15, 1e-15, 1e-13, 5)
+                                .solve(
+                                        200,
+                                        x -> finite(gap.applyAsDouble(x), want),
+                                        Math.min(back, end.getPoint()),
+                                        Math.max(back, end.getPoint()));
         return swings.at(rodSense * root).map(Trial::reaching);
     }
 
@@ -279,7 +301,9 @@ public final class CornerSolver {
                 t0 = t1;
                 a1 = next;
             }
-            return Math.abs(f0) < 1e-9 && Math.abs(t0.upperMissing) <= REACH_TOLERANCE ? Optional.of(t0) : Optional.empty();
+            return Math.abs(f0) < 1e-9 && Math.abs(t0.upperMissing) <= REACH_TOLERANCE
+                    ? Optional.of(t0)
+                    : Optional.empty();
         }
 
         private Trial turned(double swing, double angle) {

@@ -1,4 +1,5 @@
 package mildtilt.suspension;
+
 import java.util.LinkedHashMap;
 import java.util.SequencedMap;
 import mildtilt.geometry.Axis;
@@ -39,8 +40,12 @@ public record DoubleWishbone(
     @Override
     public DoubleWishbone mirrored() {
         return new DoubleWishbone(
-                lowerInnerFront.mirrored(), lowerInnerRear.mirrored(), lowerBallJoint.mirrored(),
-                upperInnerFront.mirrored(), upperInnerRear.mirrored(), upperBallJoint.mirrored());
+                lowerInnerFront.mirrored(),
+                lowerInnerRear.mirrored(),
+                lowerBallJoint.mirrored(),
+                upperInnerFront.mirrored(),
+                upperInnerRear.mirrored(),
+                upperBallJoint.mirrored());
     }
 
     @Override
@@ -62,7 +67,8 @@ public record DoubleWishbone(
 
     @Override
     public DoubleWishbone withPoint(CornerPoint which, Point p) {
-        return new DoubleWishbone(which == CornerPoint.LOWER_INNER_FRONT ? p : lowerInnerFront,
+        return new DoubleWishbone(
+                which == CornerPoint.LOWER_INNER_FRONT ? p : lowerInnerFront,
                 which == CornerPoint.LOWER_INNER_REAR ? p : lowerInnerRear,
                 which == CornerPoint.LOWER_BALL_JOINT ? p : lowerBallJoint,
                 which == CornerPoint.UPPER_INNER_FRONT ? p : upperInnerFront,

@@ -1,4 +1,5 @@
 package mildtilt.suspension;
+
 import java.util.LinkedHashMap;
 import java.util.SequencedMap;
 import mildtilt.geometry.Axis;
@@ -38,7 +39,7 @@ public record Kingpin(Point lower, Point upper) implements Suspension {
 
     @Override
     public Kingpin withPoint(CornerPoint which, Point p) {
-        return new Kingpin(which == CornerPoint.KINGPIN_LOWER ? p : lower,
-                which == CornerPoint.KINGPIN_UPPER ? p : upper);
+        return new Kingpin(
+                which == CornerPoint.KINGPIN_LOWER ? p : lower, which == CornerPoint.KINGPIN_UPPER ? p : upper);
     }
 }

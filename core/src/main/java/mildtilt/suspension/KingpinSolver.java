@@ -1,4 +1,5 @@
 package mildtilt.suspension;
+
 import mildtilt.geometry.Axis;
 import mildtilt.geometry.Frame;
 import mildtilt.geometry.ImpossibleGeometryException;
@@ -23,8 +24,8 @@ public final class KingpinSolver {
      * @param beamDesign the beam in the design position
      * @throws ImpossibleGeometryException if the steering arm or the rod has no length
      */
-    public KingpinSolver(Side side, Kingpin kingpin, Knuckle knuckle, Point rodPoint, Point anchor, String rod,
-            Frame beamDesign) {
+    public KingpinSolver(
+            Side side, Kingpin kingpin, Knuckle knuckle, Point rodPoint, Point anchor, String rod, Frame beamDesign) {
         this.kingpin = kingpin;
         this.knuckle = new SteeredKnuckle(side, kingpin, knuckle, rodPoint, anchor, rod);
         this.beamDesign = beamDesign;
@@ -55,7 +56,10 @@ public final class KingpinSolver {
         Point low = beam.carried(kingpin.lower(), beamDesign);
         Point high = beam.carried(kingpin.upper(), beamDesign);
         Frame design = knuckle.design();
-        Frame carried = new Frame(low, beam.carried(design.e(), beamDesign), beam.carried(design.f(), beamDesign),
+        Frame carried = new Frame(
+                low,
+                beam.carried(design.e(), beamDesign),
+                beam.carried(design.f(), beamDesign),
                 beam.carried(design.g(), beamDesign));
         return knuckle.pose(knuckle.turned(carried, Axis.through(low, high), angle), low, high, tieRodInner);
     }

@@ -1,4 +1,5 @@
 package mildtilt.suspension;
+
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
 

@@ -1,4 +1,5 @@
 package mildtilt.suspension;
+
 import mildtilt.geometry.Axis;
 import mildtilt.geometry.Frame;
 import mildtilt.geometry.Point;

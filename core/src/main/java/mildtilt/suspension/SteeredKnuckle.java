@@ -1,4 +1,5 @@
 package mildtilt.suspension;
+
 import mildtilt.geometry.Axis;
 import mildtilt.geometry.Frame;
 import mildtilt.geometry.ImpossibleGeometryException;
@@ -24,6 +25,7 @@ final class SteeredKnuckle {
     private final Frame design;
     /** Lower joint square to the strut's axis; 0 where the steer axis is fixed in the knuckle, mm. */
     private final double strutOffset;
+
     private final Vector rodLocal;
     private final Vector tieRodLocal;
     private final Vector wheelLocal;
@@ -64,12 +66,15 @@ final class SteeredKnuckle {
             }
         }
         strutOffset = toAxis.norm();
-        Vector e = strutOffset > 1e-9 ? toAxis.times(1 / strutOffset) : steer.direction().anySquare().vector();
+        Vector e = strutOffset > 1e-9
+                ? toAxis.times(1 / strutOffset)
+                : steer.direction().anySquare().vector();
         design = new Frame(steer.origin(), d, e, d.cross(e));
         rodLocal = local(rodPoint);
         tieRodLocal = local(knuckle.tieRodPoint());
         wheelLocal = local(knuckle.wheelCentre());
-        spinLocal = design.local(knuckle.spinAxisPoint().minus(knuckle.wheelCentre()).direction().vector());
+        spinLocal = design.local(
+                knuckle.spinAxisPoint().minus(knuckle.wheelCentre()).direction().vector());
     }
 
     private Vector local(Point p) {
@@ -151,8 +156,11 @@ final class SteeredKnuckle {
 
     /** The knuckle turned by an angle, rad, from the design position about a steer axis that holds it there. */
     Frame turned(Frame from, Axis steer, double angle) {
-        return new Frame(steer.turned(from.origin(), angle), steer.direction().turn(from.e(), angle),
-                steer.direction().turn(from.f(), angle), steer.direction().turn(from.g(), angle));
+        return new Frame(
+                steer.turned(from.origin(), angle),
+                steer.direction().turn(from.e(), angle),
+                steer.direction().turn(from.f(), angle),
+                steer.direction().turn(from.g(), angle));
     }
 
     Frame design() {
@@ -160,7 +168,9 @@ final class SteeredKnuckle {
     }
 
     double wheelHeight(Frame now) {
-        return now.origin().z() + wheelLocal.x() * now.e().z() + wheelLocal.y() * now.f().z()
+        return now.origin().z()
+                + wheelLocal.x() * now.e().z()
+                + wheelLocal.y() * now.f().z()
                 + wheelLocal.z() * now.g().z();
     }
 
@@ -169,7 +179,15 @@ final class SteeredKnuckle {
     }
 
     KnucklePose pose(Frame now, Point low, Point high, Point tieRodInner) {
-        return new KnucklePose(side, design, now, low, high, tieRodPoint(now), tieRodInner,
-                now.origin().plus(now.world(wheelLocal)), now.world(spinLocal));
+        return new KnucklePose(
+                side,
+                design,
+                now,
+                low,
+                high,
+                tieRodPoint(now),
+                tieRodInner,
+                now.origin().plus(now.world(wheelLocal)),
+                now.world(spinLocal));
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.suspension;
+
 import java.util.LinkedHashMap;
 import java.util.SequencedMap;
 import mildtilt.geometry.Axis;
@@ -24,7 +25,8 @@ public record Strut(
             throw new ImpossibleGeometryException("The lower arm's two inner pivots are in one place.");
         }
         if (Axis.through(lowerInnerRear, lowerInnerFront).distanceTo(lowerBallJoint) < SHORTEST) {
-            throw new ImpossibleGeometryException("The lower arm has no length: its ball joint lies on its pivot axis.");
+            throw new ImpossibleGeometryException(
+                    "The lower arm has no length: its ball joint lies on its pivot axis.");
         }
         if (!(topMount.z() - lowerBallJoint.z() >= SHORTEST) || !(topMount.z() - axisLowerPoint.z() >= SHORTEST)) {
             throw new ImpossibleGeometryException(
@@ -34,8 +36,12 @@ public record Strut(
 
     @Override
     public Strut mirrored() {
-        return new Strut(lowerInnerFront.mirrored(), lowerInnerRear.mirrored(), lowerBallJoint.mirrored(),
-                topMount.mirrored(), axisLowerPoint.mirrored());
+        return new Strut(
+                lowerInnerFront.mirrored(),
+                lowerInnerRear.mirrored(),
+                lowerBallJoint.mirrored(),
+                topMount.mirrored(),
+                axisLowerPoint.mirrored());
     }
 
     @Override
@@ -61,7 +67,8 @@ public record Strut(
 
     @Override
     public Strut withPoint(CornerPoint which, Point p) {
-        return new Strut(which == CornerPoint.LOWER_INNER_FRONT ? p : lowerInnerFront,
+        return new Strut(
+                which == CornerPoint.LOWER_INNER_FRONT ? p : lowerInnerFront,
                 which == CornerPoint.LOWER_INNER_REAR ? p : lowerInnerRear,
                 which == CornerPoint.LOWER_BALL_JOINT ? p : lowerBallJoint,
                 which == CornerPoint.STRUT_TOP ? p : topMount,

@@ -1,4 +1,5 @@
 package mildtilt.suspension;
+
 import java.util.SequencedMap;
 import mildtilt.geometry.Axis;
 import mildtilt.geometry.Point;

@@ -1,4 +1,5 @@
 package mildtilt.template;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -26,6 +27,7 @@ public final class Cope {
     private final CopedTube tube;
     /** Along the axis from where the axes meet to the cut, at every step round, mm. */
     private final double[] from = new double[STEPS];
+
     private final double[] to = new double[STEPS];
 
     private Cope(CopedTube tube) {
@@ -103,7 +105,8 @@ public final class Cope {
         List<PatternPoint> outline = new ArrayList<>();
         outline.add(new PatternPoint(0, -BAND));
         for (int i = 0; i <= STEPS; i++) {
-            // With the end up and the print out, angles about the axis from first to other run to the left on the first end.
+            // With the end up and the print out, angles about the axis from first to other run to the left on the first
+            // end.
             int at = first ? Math.floorMod(-i, STEPS) : i % STEPS;
             outline.add(new PatternPoint(round * i / STEPS, top - cut[at]));
         }
@@ -113,17 +116,43 @@ public final class Cope {
         String[] quarters = {"0", "1/4", "1/2", "3/4"};
         for (int q = 0; q < 4; q++) {
             double x = round * q / 4;
-            inks.add(new PatternMark.Path(PatternMark.Layer.MARK, List.of(new PatternPoint(x, -BAND), new PatternPoint(x, -BAND + 12)), false));
-            inks.add(new PatternMark.Words(new PatternPoint(x + 1, -BAND + 8), WORDS, false, Phrase.of(first || q % 2 == 0 ? quarters[q] : quarters[4 - q])));
+            inks.add(new PatternMark.Path(
+                    PatternMark.Layer.MARK,
+                    List.of(new PatternPoint(x, -BAND), new PatternPoint(x, -BAND + 12)),
+                    false));
+            inks.add(new PatternMark.Words(
+                    new PatternPoint(x + 1, -BAND + 8),
+                    WORDS,
+                    false,
+                    Phrase.of(first || q % 2 == 0 ? quarters[q] : quarters[4 - q])));
         }
         // Above the quarter marks, so that no word lies across one; a name longer than the strip goes below it.
         boolean below = (tube.name().length() + end.length() + 2) * WORDS / 2 > round;
-        inks.add(new PatternMark.Words(new PatternPoint(below ? 0 : 2, below ? -BAND - 5 : -BAND + 19), WORDS, false, Phrase.of(Phrase.name(tube.name()) + ", " + end)));
-        inks.add(new PatternMark.Words(new PatternPoint(2, -BAND + 14), WORDS, false, Phrase.of("this end up, print out")));
+        inks.add(new PatternMark.Words(
+                new PatternPoint(below ? 0 : 2, below ? -BAND - 5 : -BAND + 19),
+                WORDS,
+                false,
+                Phrase.of(Phrase.name(tube.name()) + ", " + end)));
+        inks.add(new PatternMark.Words(
+                new PatternPoint(2, -BAND + 14), WORDS, false, Phrase.of("this end up, print out")));
         String what = (m.into() == 0 ? "a flat" : "a tube of {0}") + " at " + LengthText.trimmed(m.angleDeg(), 2) + "°";
-        return new FlatPattern(tube.name() + ", " + end, Phrase.of("Wrap round the tube of {1} with the 0 line where both ends' 0 lines are to be, and cut along the upper edge, the torch or "
-                + "saw always square to the wall. Meets " + what + (m.offset() == 0 ? "." : ", whose axis lies {2} to the " + (m.offset() > 0 ? "left" : "right") + ", seen along the tube toward this end with the 0 line up.")
-                + (m.angleDeg() == 90 ? "" : " Unturned, the 0 line lies in the " + (m.angleDeg() < 90 ? "narrower" : "wider") + " angle."), Quantity.length(m.into()),
-                Quantity.length(tube.section().outside()), Quantity.length(Math.abs(m.offset()))), Optional.empty(), inks);
+        return new FlatPattern(
+                tube.name() + ", " + end,
+                Phrase.of(
+                        "Wrap round the tube of {1} with the 0 line where both ends' 0 lines are to be, and cut along the upper edge, the torch or "
+                                + "saw always square to the wall. Meets " + what
+                                + (m.offset() == 0
+                                        ? "."
+                                        : ", whose axis lies {2} to the " + (m.offset() > 0 ? "left" : "right")
+                                                + ", seen along the tube toward this end with the 0 line up.")
+                                + (m.angleDeg() == 90
+                                        ? ""
+                                        : " Unturned, the 0 line lies in the "
+                                                + (m.angleDeg() < 90 ? "narrower" : "wider") + " angle."),
+                        Quantity.length(m.into()),
+                        Quantity.length(tube.section().outside()),
+                        Quantity.length(Math.abs(m.offset()))),
+                Optional.empty(),
+                inks);
     }
 }

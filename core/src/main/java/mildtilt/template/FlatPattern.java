@@ -1,4 +1,5 @@
 package mildtilt.template;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -30,7 +31,9 @@ public record FlatPattern(String name, Phrase how, Optional<Double> thickness, L
 
     /** Round all lines; words may stand out of it. */
     public Bounds bounds() {
-        double[] b = {Double.POSITIVE_INFINITY, Double.POSITIVE_INFINITY, Double.NEGATIVE_INFINITY, Double.NEGATIVE_INFINITY};
+        double[] b = {
+            Double.POSITIVE_INFINITY, Double.POSITIVE_INFINITY, Double.NEGATIVE_INFINITY, Double.NEGATIVE_INFINITY
+        };
         for (PatternMark ink : inks) {
             switch (ink) {
                 case PatternMark.Path p -> p.spots().forEach(s -> reach(b, s.x(), s.y()));
@@ -38,7 +41,7 @@ public record FlatPattern(String name, Phrase how, Optional<Double> thickness, L
                     reach(b, c.centre().x() - c.radius(), c.centre().y() - c.radius());
                     reach(b, c.centre().x() + c.radius(), c.centre().y() + c.radius());
                 }
-                case PatternMark.Words _ -> { }
+                case PatternMark.Words _ -> {}
             }
         }
         return new Bounds(b[0], b[1], b[2], b[3]);
@@ -56,9 +59,11 @@ public record FlatPattern(String name, Phrase how, Optional<Double> thickness, L
         List<Double> areas = new ArrayList<>();
         for (PatternMark ink : inks) {
             switch (ink) {
-                case PatternMark.Path p when p.layer() == PatternMark.Layer.CUT && p.closed() -> areas.add(area(p.spots()));
-                case PatternMark.Circle c when c.layer() == PatternMark.Layer.CUT -> areas.add(Math.PI * c.radius() * c.radius());
-                case PatternMark.Path _, PatternMark.Circle _, PatternMark.Words _ -> { }
+                case PatternMark.Path p
+                when p.layer() == PatternMark.Layer.CUT && p.closed() -> areas.add(area(p.spots()));
+                case PatternMark.Circle c
+                when c.layer() == PatternMark.Layer.CUT -> areas.add(Math.PI * c.radius() * c.radius());
+                case PatternMark.Path _, PatternMark.Circle _, PatternMark.Words _ -> {}
             }
         }
         double largest = areas.stream().mapToDouble(Double::doubleValue).max().orElse(0);

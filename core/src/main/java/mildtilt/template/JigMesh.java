@@ -1,4 +1,5 @@
 package mildtilt.template;
+
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -24,6 +25,7 @@ final class JigMesh {
     private static final double RELIEF = 8;
     /** Between the halves, mm at the bore. */
     private static final double SPLIT = 1.2;
+
     private static final double GROOVE_WIDTH = 10;
     private static final double GROOVE_DEPTH = 1.5;
     private static final int WINDOWS = 4;
@@ -50,12 +52,32 @@ final class JigMesh {
         windowHalf = Math.min(jig.length() / 5, Math.max(8, larger * 0.8));
         double half = jig.length() / 2;
         double groove = (windowHalf + half) / 2;
-        radii = DoubleStream.of(one, other, relief, outer - GROOVE_DEPTH, outer).sorted().distinct().toArray();
-        lengths = DoubleStream.of(-half, -groove - GROOVE_WIDTH / 2, -groove + GROOVE_WIDTH / 2, -windowHalf, 0, windowHalf, groove - GROOVE_WIDTH / 2,
-                groove + GROOVE_WIDTH / 2, half).filter(z -> Math.abs(z) <= half).sorted().distinct().toArray();
+        radii = DoubleStream.of(one, other, relief, outer - GROOVE_DEPTH, outer)
+                .sorted()
+                .distinct()
+                .toArray();
+        lengths = DoubleStream.of(
+                        -half,
+                        -groove - GROOVE_WIDTH / 2,
+                        -groove + GROOVE_WIDTH / 2,
+                        -windowHalf,
+                        0,
+                        windowHalf,
+                        groove - GROOVE_WIDTH / 2,
+                        groove + GROOVE_WIDTH / 2,
+                        half)
+                .filter(z -> Math.abs(z) <= half)
+                .sorted()
+                .distinct()
+                .toArray();
         double gap = SPLIT / larger / 2;
-        angles = DoubleStream.concat(DoubleStream.of(gap, Math.PI - gap, Math.PI + gap, 2 * Math.PI - gap),
-                DoubleStream.iterate(0, i -> i < SECTORS, i -> i + 1).map(i -> 2 * Math.PI * i / SECTORS).filter(a -> Math.abs(Math.sin(a)) > Math.sin(gap) + 1e-6)).sorted().toArray();
+        angles = DoubleStream.concat(
+                        DoubleStream.of(gap, Math.PI - gap, Math.PI + gap, 2 * Math.PI - gap),
+                        DoubleStream.iterate(0, i -> i < SECTORS, i -> i + 1)
+                                .map(i -> 2 * Math.PI * i / SECTORS)
+                                .filter(a -> Math.abs(Math.sin(a)) > Math.sin(gap) + 1e-6))
+                .sorted()
+                .toArray();
     }
 
     static TriangleMesh of(CentringJig jig) {
@@ -65,12 +87,17 @@ final class JigMesh {
         for (int i = 0; i < c.length; i++) {
             c[i] = m.corners.get(i);
         }
-        return new TriangleMesh(c, m.triangles.stream().mapToInt(Integer::intValue).toArray());
+        return new TriangleMesh(
+                c, m.triangles.stream().mapToInt(Integer::intValue).toArray());
     }
 
     static Phrase how(CentringJig j) {
-        return Phrase.of("Two halves in one file: bored {0} below the middle and {1} above, " + WINDOWS + " windows to tack through, two grooves for clamps or wire. Print lying, full infill. "
-                + "Tack a pair of windows across, turn, tack the other pair, and take it off before the weld is run: it is plastic.", Quantity.fine(j.one() + SLIP), Quantity.fine(j.other() + SLIP));
+        return Phrase.of(
+                "Two halves in one file: bored {0} below the middle and {1} above, " + WINDOWS
+                        + " windows to tack through, two grooves for clamps or wire. Print lying, full infill. "
+                        + "Tack a pair of windows across, turn, tack the other pair, and take it off before the weld is run: it is plastic.",
+                Quantity.fine(j.one() + SLIP),
+                Quantity.fine(j.other() + SLIP));
     }
 
     private boolean filled(int r, int a, int z) {

@@ -1,4 +1,5 @@
 package mildtilt.template;
+
 import java.util.List;
 import mildtilt.units.Phrase;
 

@@ -1,4 +1,5 @@
 package mildtilt.template;
+
 import java.util.ArrayList;
 import java.util.List;
 

@@ -1,4 +1,5 @@
 package mildtilt.template;
+
 import java.util.Optional;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.Point;
@@ -31,7 +32,9 @@ final class SurfaceReach {
             case Shape.Tube t -> {
                 Optional<Hit> best = Optional.empty();
                 for (int i = 1; i < t.line().size(); i++) {
-                    best = nearer(best, round(p, way.vector(), t.line().get(i - 1), t.line().get(i), t.diameter() / 2));
+                    best = nearer(
+                            best,
+                            round(p, way.vector(), t.line().get(i - 1), t.line().get(i), t.diameter() / 2));
                 }
                 yield best;
             }
@@ -84,11 +87,18 @@ final class SurfaceReach {
         }
         double far = (-b - Math.sqrt(d)) / a;
         double along = off.dot(axis) + far * way.dot(axis);
-        return far >= 0 && along >= 0 && along <= to.distanceTo(from) ? Optional.of(new Hit(far, o.plus(w.times(far)).direction())) : Optional.empty();
+        return far >= 0 && along >= 0 && along <= to.distanceTo(from)
+                ? Optional.of(new Hit(far, o.plus(w.times(far)).direction()))
+                : Optional.empty();
     }
 
     private static Optional<Hit> plate(Point p, Vector way, Shape.Plate q) {
-        Vector square = q.corners().get(1).minus(q.corners().get(0)).cross(q.corners().get(2).minus(q.corners().get(1))).direction().vector();
+        Vector square = q.corners()
+                .get(1)
+                .minus(q.corners().get(0))
+                .cross(q.corners().get(2).minus(q.corners().get(1)))
+                .direction()
+                .vector();
         double v = way.dot(square);
         double at = p.minus(q.corners().getFirst()).dot(square);
         if (Math.abs(v) < NEAR || at * v > 0) {

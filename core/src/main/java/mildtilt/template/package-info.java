@@ -7,5 +7,5 @@
  */
 @NullMarked
 package mildtilt.template;
-import org.jspecify.annotations.NullMarked;
 
+import org.jspecify.annotations.NullMarked;

@@ -1,4 +1,5 @@
 package mildtilt.trials;
+
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -19,7 +20,8 @@ import mildtilt.withers.Withers;
  * @param driven when it was first driven, if it was
  */
 @Withers
-public record Inspection(Map<Id, Tick> ticks, List<Own> own, Optional<LocalDate> driven) implements InspectionBuilder.With {
+public record Inspection(Map<Id, Tick> ticks, List<Own> own, Optional<LocalDate> driven)
+        implements InspectionBuilder.With {
 
     public static final Inspection NONE = new Inspection(Map.of(), List.of(), Optional.empty());
 

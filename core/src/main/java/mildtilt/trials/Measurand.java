@@ -1,4 +1,5 @@
 package mildtilt.trials;
+
 import java.util.List;
 import java.util.function.Function;
 import mildtilt.geometry.Side;
@@ -48,7 +49,14 @@ public sealed interface Measurand {
             case JointAngle g -> List.of(g.joint);
             case ShaftLength g -> List.of(g.shaft);
             case Gap g -> List.of(g.first, g.second);
-            case RodLength _, LockAngle _, TurnsTo _, GearOffCentre _, SpokesOffStraight _, RimForce _, RimPlay _, FreeReturn _ -> List.of();
+            case RodLength _,
+                    LockAngle _,
+                    TurnsTo _,
+                    GearOffCentre _,
+                    SpokesOffStraight _,
+                    RimForce _,
+                    RimPlay _,
+                    FreeReturn _ -> List.of();
         };
     }
 

@@ -1,4 +1,5 @@
 package mildtilt.trials;
+
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.withers.Withers;
 
@@ -14,16 +15,28 @@ import mildtilt.withers.Withers;
  * @param wall from the wheel centres forward to the wall the laser draws on, mm
  */
 @Withers
-public record Setup(boolean onGround, boolean springsOff, boolean stopsOff, double steeringWheelDeg, double travelLeft, double travelRight, double wall) implements SetupBuilder.With {
+public record Setup(
+        boolean onGround,
+        boolean springsOff,
+        boolean stopsOff,
+        double steeringWheelDeg,
+        double travelLeft,
+        double travelRight,
+        double wall)
+        implements SetupBuilder.With {
 
     public static final Setup RAISED = new Setup(false, false, false, 0, 0, 0, 3000);
 
     public Setup {
-        if (!(Math.abs(steeringWheelDeg) <= 3600) || !(Math.abs(travelLeft) <= 2000) || !(Math.abs(travelRight) <= 2000)) {
-            throw new ImpossibleGeometryException("The steering wheel stands within ten turns and a wheel's travel within 2 m.");
+        if (!(Math.abs(steeringWheelDeg) <= 3600)
+                || !(Math.abs(travelLeft) <= 2000)
+                || !(Math.abs(travelRight) <= 2000)) {
+            throw new ImpossibleGeometryException(
+                    "The steering wheel stands within ten turns and a wheel's travel within 2 m.");
         }
         if (!(wall >= 200 && wall <= 50_000)) {
-            throw new ImpossibleGeometryException("The wall must stand between 200 mm and 50 m ahead of the wheel centres.");
+            throw new ImpossibleGeometryException(
+                    "The wall must stand between 200 mm and 50 m ahead of the wheel centres.");
         }
     }
 

@@ -1,4 +1,5 @@
 package mildtilt.trials;
+
 import java.util.Collections;
 import java.util.EnumMap;
 import java.util.Map;

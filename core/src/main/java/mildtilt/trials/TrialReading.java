@@ -1,4 +1,5 @@
 package mildtilt.trials;
+
 import java.util.List;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Side;
@@ -41,7 +42,8 @@ public sealed interface TrialReading {
      * @param left mm to the left, seen by the driver
      * @param up mm; where it was not read 0, and nothing is made of it
      */
-    record WallDot(Side wheel, boolean rodOn, double travel, double left, double up, double spread, String by) implements TrialReading {
+    record WallDot(Side wheel, boolean rodOn, double travel, double left, double up, double spread, String by)
+            implements TrialReading {
         public WallDot {
             travel = positiveZero(travel);
             left = positiveZero(left);
@@ -62,7 +64,8 @@ public sealed interface TrialReading {
             outer = positiveZero(outer);
             readable(spread, inner, outer);
             if (!(inner > 0 && inner < 90) || !(outer > -30 && outer < 90)) {
-                throw new ImpossibleGeometryException("A turn plate's inner angle lies between 0 and 90 degrees, counted into the turn.");
+                throw new ImpossibleGeometryException(
+                        "A turn plate's inner angle lies between 0 and 90 degrees, counted into the turn.");
             }
         }
 
@@ -89,7 +92,9 @@ public sealed interface TrialReading {
             readable(spread, along);
             dial.forEach(d -> readable(spread, d));
             if (dial.size() < FEWEST || dial.size() > 36) {
-                throw new ImpossibleGeometryException("Run-out needs the dial at " + FEWEST + " to 36 equal steps of a turn: an eccentric shaft has one high place, and it must not be missed.");
+                throw new ImpossibleGeometryException(
+                        "Run-out needs the dial at " + FEWEST
+                                + " to 36 equal steps of a turn: an eccentric shaft has one high place, and it must not be missed.");
             }
         }
     }

@@ -1,4 +1,5 @@
 package mildtilt.trials;
+
 import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
@@ -15,7 +16,15 @@ import mildtilt.withers.Withers;
  */
 @Withers
 public record TrialSheet(
-        String name, LocalDateTime at, String by, String changed, Setup setup, List<TrialReading> readings, List<String> photos, String remarks) implements TrialSheetBuilder.With {
+        String name,
+        LocalDateTime at,
+        String by,
+        String changed,
+        Setup setup,
+        List<TrialReading> readings,
+        List<String> photos,
+        String remarks)
+        implements TrialSheetBuilder.With {
 
     private static final int MOST = 1000;
 
@@ -29,8 +38,14 @@ public record TrialSheet(
             throw new ImpossibleGeometryException("A trial holds up to " + MOST + " readings: begin another.");
         }
         photos.forEach(p -> {
-            if (p.isBlank() || p.startsWith("/") || p.contains("..") || p.contains("\\") || p.contains(":") || p.chars().anyMatch(Character::isISOControl)) {
-                throw new ImpossibleGeometryException("A photo lies beside the job and is named from there, not \"" + p.replaceAll("\\p{Cntrl}", "·") + "\".");
+            if (p.isBlank()
+                    || p.startsWith("/")
+                    || p.contains("..")
+                    || p.contains("\\")
+                    || p.contains(":")
+                    || p.chars().anyMatch(Character::isISOControl)) {
+                throw new ImpossibleGeometryException("A photo lies beside the job and is named from there, not \""
+                        + p.replaceAll("\\p{Cntrl}", "·") + "\".");
             }
         });
     }
@@ -41,17 +56,27 @@ public record TrialSheet(
 
     /** A reading added; one of the very same thing is replaced, since it was read again. */
     public TrialSheet with(TrialReading r) {
-        List<TrialReading> all = new ArrayList<>(readings.stream().filter(o -> !sameThing(o, r)).toList());
+        List<TrialReading> all =
+                new ArrayList<>(readings.stream().filter(o -> !sameThing(o, r)).toList());
         all.add(r);
         return withReadings(all);
     }
 
     private static boolean sameThing(TrialReading a, TrialReading b) {
         return switch (a) {
-            case TrialReading.Figure f -> b instanceof TrialReading.Figure g && f.what().equals(g.what());
-            case TrialReading.WallDot d -> b instanceof TrialReading.WallDot e && d.wheel() == e.wheel() && d.rodOn() == e.rodOn() && Math.abs(d.travel() - e.travel()) < 0.5;
-            case TrialReading.PlatePair p -> b instanceof TrialReading.PlatePair q && p.way() == q.way() && Math.abs(p.inner() - q.inner()) < 0.5;
-            case TrialReading.RunOut o -> b instanceof TrialReading.RunOut q && o.shaft().equals(q.shaft()) && Math.abs(o.along() - q.along()) < 0.5;
+            case TrialReading.Figure f ->
+                b instanceof TrialReading.Figure g && f.what().equals(g.what());
+            case TrialReading.WallDot d ->
+                b instanceof TrialReading.WallDot e
+                        && d.wheel() == e.wheel()
+                        && d.rodOn() == e.rodOn()
+                        && Math.abs(d.travel() - e.travel()) < 0.5;
+            case TrialReading.PlatePair p ->
+                b instanceof TrialReading.PlatePair q && p.way() == q.way() && Math.abs(p.inner() - q.inner()) < 0.5;
+            case TrialReading.RunOut o ->
+                b instanceof TrialReading.RunOut q
+                        && o.shaft().equals(q.shaft())
+                        && Math.abs(o.along() - q.along()) < 0.5;
         };
     }
 

@@ -1,4 +1,5 @@
 package mildtilt.uncertainty;
+
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -38,19 +39,27 @@ final class InputUncertainty {
         this.job = AsBuiltJob.sidesApart(job);
         stated = job.survey().stated();
         points = AsBuiltJob.points(job);
-        clocked = job.column().map(c -> {
-            List<Integer> all = new ArrayList<>();
-            for (int i = 1; i < c.shafts().size() - 1; i++) {
-                all.add(i);
-            }
-            return all;
-        }).orElse(List.of());
+        clocked = job.column()
+                .map(c -> {
+                    List<Integer> all = new ArrayList<>();
+                    for (int i = 1; i < c.shafts().size() - 1; i++) {
+                        all.add(i);
+                    }
+                    return all;
+                })
+                .orElse(List.of());
         List<Id> ids = points.stream().map(id -> JobPoints.id(job, id)).toList();
         int n = 3 * points.size() + clocked.size();
         covariance = new Array2DRowRealMatrix(n, n);
         for (int p = 0; p < points.size(); p++) {
             boolean known = surveyed.places().containsKey(ids.get(p));
-            parts.add(new Part(JobPoints.label(job, points.get(p)), 3 * p, 3, known, false, points.get(p) instanceof PointId.ObstaclePoint));
+            parts.add(new Part(
+                    JobPoints.label(job, points.get(p)),
+                    3 * p,
+                    3,
+                    known,
+                    false,
+                    points.get(p) instanceof PointId.ObstaclePoint));
             for (int axis = 0; axis < 3; axis++) {
                 if (!known) {
                     covariance.setEntry(3 * p + axis, 3 * p + axis, stated.point() * stated.point());
@@ -70,7 +79,18 @@ final class InputUncertainty {
         }
         for (int c = 0; c < clocked.size(); c++) {
             int at = 3 * points.size() + c;
-            parts.add(new Part("clocking of " + job.column().orElseThrow().shafts().get(clocked.get(c)).name(), at, 1, false, true, false));
+            parts.add(new Part(
+                    "clocking of "
+                            + job.column()
+                                    .orElseThrow()
+                                    .shafts()
+                                    .get(clocked.get(c))
+                                    .name(),
+                    at,
+                    1,
+                    false,
+                    true,
+                    false));
             covariance.setEntry(at, at, stated.clockingDeg() * stated.clockingDeg());
         }
         root = root(covariance);
@@ -113,7 +133,9 @@ final class InputUncertainty {
         for (int c = 0; c < clocked.size(); c++) {
             int shaft = clocked.get(c);
             double deg = off[3 * points.size() + c];
-            placed = placed.editColumn(x -> x.withShaft(shaft, x.shafts().get(shaft).withClockingDeg(x.shafts().get(shaft).clockingDeg() + deg)));
+            placed = placed.editColumn(x -> x.withShaft(
+                    shaft,
+                    x.shafts().get(shaft).withClockingDeg(x.shafts().get(shaft).clockingDeg() + deg)));
         }
         return placed;
     }
@@ -126,7 +148,9 @@ final class InputUncertainty {
     double[] measuredAgain(double[] off, Part part, double[] v) {
         double r = part.angle ? 0.3 * stated.clockingDeg() : stated.again();
         int last = part.first + part.count - 1;
-        RealMatrix s = covariance.getSubMatrix(part.first, last, part.first, last).add(MatrixUtils.createRealIdentityMatrix(part.count).scalarMultiply(r * r));
+        RealMatrix s = covariance
+                .getSubMatrix(part.first, last, part.first, last)
+                .add(MatrixUtils.createRealIdentityMatrix(part.count).scalarMultiply(r * r));
         double[] read = new double[part.count];
         for (int i = 0; i < part.count; i++) {
             read[i] = off[part.first + i] + r * v[i];

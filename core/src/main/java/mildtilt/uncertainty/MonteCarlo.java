@@ -1,4 +1,5 @@
 package mildtilt.uncertainty;
+
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
@@ -51,6 +52,7 @@ public final class MonteCarlo {
 
     /** A part of the doubt less than this is not worth a second measuring. */
     private static final double WORTH = 0.03;
+
     private static final int BATCH = 20;
     private static final int FEWEST = 10;
 
@@ -74,7 +76,8 @@ public final class MonteCarlo {
      * @param progress told now and then what is known so far
      * @param stop asked now and then; when it says so, what is known so far is the answer
      */
-    public static UncertaintyReport of(Job job, Headlines plan, Settings settings, Consumer<UncertaintyReport> progress, BooleanSupplier stop) {
+    public static UncertaintyReport of(
+            Job job, Headlines plan, Settings settings, Consumer<UncertaintyReport> progress, BooleanSupplier stop) {
         MonteCarlo d = new MonteCarlo(job, plan, settings, stop);
         d.draw(progress);
         d.measureAgain(progress);
@@ -90,7 +93,10 @@ public final class MonteCarlo {
                 offs.add(doubt.draw(random));
             }
             // In the order they were drawn, however many are worked out at once.
-            outcomes.addAll(IntStream.range(from, from + count).parallel().mapToObj(i -> workedOut(offs.get(i), i % settings.clearanceEach == 0)).toList());
+            outcomes.addAll(IntStream.range(from, from + count)
+                    .parallel()
+                    .mapToObj(i -> workedOut(offs.get(i), i % settings.clearanceEach == 0))
+                    .toList());
             progress.accept(told());
         }
     }
@@ -114,9 +120,13 @@ public final class MonteCarlo {
                 return;
             }
             Random random = new Random(settings.seed + 1 + p.first());
-            List<double[]> noise = IntStream.range(0, settings.againDraws).mapToObj(_ -> new double[] {random.nextGaussian(), random.nextGaussian(), random.nextGaussian()}).toList();
-            List<Optional<Headlines>> surer = IntStream.range(0, settings.againDraws).parallel()
-                    .mapToObj(i -> workedOut(doubt.measuredAgain(offs.get(i), p, noise.get(i)), false)).toList();
+            List<double[]> noise = IntStream.range(0, settings.againDraws)
+                    .mapToObj(_ -> new double[] {random.nextGaussian(), random.nextGaussian(), random.nextGaussian()})
+                    .toList();
+            List<Optional<Headlines>> surer = IntStream.range(0, settings.againDraws)
+                    .parallel()
+                    .mapToObj(i -> workedOut(doubt.measuredAgain(offs.get(i), p, noise.get(i)), false))
+                    .toList();
             again.add(new Again(p.what(), p.surveyed(), gains(surer)));
             progress.accept(told());
         }
@@ -126,10 +136,21 @@ public final class MonteCarlo {
     private List<Gain> gains(List<Optional<Headlines>> surer) {
         List<Gain> all = new ArrayList<>();
         for (Headline h : Headline.values()) {
-            List<Integer> both = IntStream.range(0, surer.size()).boxed().filter(i -> h != Headline.GAP && value(outcomes.get(i), h).isPresent() && value(surer.get(i), h).isPresent()).toList();
+            List<Integer> both = IntStream.range(0, surer.size())
+                    .boxed()
+                    .filter(i -> h != Headline.GAP
+                            && value(outcomes.get(i), h).isPresent()
+                            && value(surer.get(i), h).isPresent())
+                    .toList();
             if (both.size() >= FEWEST && plan.get(h).isPresent()) {
-                Gain g = new Gain(h, spread(both.stream().mapToDouble(i -> value(outcomes.get(i), h).orElseThrow()).toArray()),
-                        spread(both.stream().mapToDouble(i -> value(surer.get(i), h).orElseThrow()).toArray()));
+                Gain g = new Gain(
+                        h,
+                        spread(both.stream()
+                                .mapToDouble(i -> value(outcomes.get(i), h).orElseThrow())
+                                .toArray()),
+                        spread(both.stream()
+                                .mapToDouble(i -> value(surer.get(i), h).orElseThrow())
+                                .toArray()));
                 if (g.part() > WORTH) {
                     all.add(g);
                 }
@@ -150,15 +171,28 @@ public final class MonteCarlo {
     private UncertaintyReport told() {
         Map<Headline, Figure> figures = new EnumMap<>(Headline.class);
         for (Headline h : Headline.values()) {
-            double[] y = outcomes.stream().flatMap(o -> value(o, h).stream()).mapToDouble(Double::doubleValue).sorted().toArray();
+            double[] y = outcomes.stream()
+                    .flatMap(o -> value(o, h).stream())
+                    .mapToDouble(Double::doubleValue)
+                    .sorted()
+                    .toArray();
             if (y.length >= FEWEST) {
-                plan.get(h).ifPresent(v -> figures.put(h, new Figure(v, spread(y), at(y, 0.05), at(y, 0.95), y.length)));
+                plan.get(h)
+                        .ifPresent(v -> figures.put(h, new Figure(v, spread(y), at(y, 0.05), at(y, 0.95), y.length)));
             }
         }
-        double whole = settings.draws + settings.againDraws * (double) candidates().size();
+        double whole =
+                settings.draws + settings.againDraws * (double) candidates().size();
         double done = (outcomes.size() + settings.againDraws * (double) again.size()) / whole;
-        return new UncertaintyReport(figures, again.stream().filter(a -> !a.gains().isEmpty()).sorted(Comparator.comparingDouble(Again::help).reversed()).toList(), outcomes.size(),
-                done, (int) outcomes.stream().filter(Optional::isEmpty).count());
+        return new UncertaintyReport(
+                figures,
+                again.stream()
+                        .filter(a -> !a.gains().isEmpty())
+                        .sorted(Comparator.comparingDouble(Again::help).reversed())
+                        .toList(),
+                outcomes.size(),
+                done,
+                (int) outcomes.stream().filter(Optional::isEmpty).count());
     }
 
     private static double at(double[] sorted, double part) {

@@ -1,4 +1,5 @@
 package mildtilt.uncertainty;
+
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -14,7 +15,8 @@ import mildtilt.analysis.Headline;
  * @param done part of the whole work that is done, 0 to 1
  * @param impossible how many of them could not be put together
  */
-public record UncertaintyReport(Map<Headline, Figure> figures, List<Again> again, int draws, double done, int impossible) {
+public record UncertaintyReport(
+        Map<Headline, Figure> figures, List<Again> again, int draws, double done, int impossible) {
 
     /**
      * @param plan as the plan has it
@@ -29,7 +31,9 @@ public record UncertaintyReport(Map<Headline, Figure> figures, List<Again> again
     public record Again(String what, boolean surveyed, List<Gain> gains) {
 
         public Again {
-            gains = gains.stream().sorted(Comparator.comparingDouble(Gain::part).reversed()).toList();
+            gains = gains.stream()
+                    .sorted(Comparator.comparingDouble(Gain::part).reversed())
+                    .toList();
         }
 
         /** How much it helps all figures together. */
@@ -57,6 +61,8 @@ public record UncertaintyReport(Map<Headline, Figure> figures, List<Again> again
 
     /** What would help one figure most. */
     public Optional<Again> best(Headline h) {
-        return again.stream().filter(a -> a.of(h).isPresent()).max(Comparator.comparingDouble(a -> a.of(h).orElseThrow().part()));
+        return again.stream()
+                .filter(a -> a.of(h).isPresent())
+                .max(Comparator.comparingDouble(a -> a.of(h).orElseThrow().part()));
     }
 }

@@ -7,5 +7,5 @@
  */
 @NullMarked
 package mildtilt.uncertainty;
-import org.jspecify.annotations.NullMarked;
 
+import org.jspecify.annotations.NullMarked;

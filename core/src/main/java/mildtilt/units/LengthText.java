@@ -1,4 +1,5 @@
 package mildtilt.units;
+
 import java.util.Locale;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -16,10 +17,8 @@ public final class LengthText {
 
     private static final String NUMBER = "(?:\\d+(?:\\.\\d*)?|\\.\\d+)";
     private static final String QUANTITY = "(?:(\\d+)[ -]+)?(\\d+)/(\\d+)|(" + NUMBER + ")";
-    private static final Pattern FEET =
-            Pattern.compile("(" + NUMBER + ")\\s*(?:'|ft|feet|foot)\\s*-?\\s*(.*)");
-    private static final Pattern REST =
-            Pattern.compile("(?:" + QUANTITY + ")\\s*(mm|cm|m|\"|''|in|inch|inches)?");
+    private static final Pattern FEET = Pattern.compile("(" + NUMBER + ")\\s*(?:'|ft|feet|foot)\\s*-?\\s*(.*)");
+    private static final Pattern REST = Pattern.compile("(?:" + QUANTITY + ")\\s*(mm|cm|m|\"|''|in|inch|inches)?");
 
     private LengthText() {}
 
@@ -37,9 +36,10 @@ public final class LengthText {
         return switch (unit) {
             case MM -> trimmed(mm, 3) + " mm";
             case INCH -> trimmed(mm / 25.4, 5) + "\"";
-            case INCH_FRACTION -> Math.abs(mm / 25.4 * DENOMINATOR - Math.rint(mm / 25.4 * DENOMINATOR)) < 1e-6
-                    ? fraction(mm)
-                    : trimmed(mm / 25.4, 5) + "\"";
+            case INCH_FRACTION ->
+                Math.abs(mm / 25.4 * DENOMINATOR - Math.rint(mm / 25.4 * DENOMINATOR)) < 1e-6
+                        ? fraction(mm)
+                        : trimmed(mm / 25.4, 5) + "\"";
         };
     }
 
@@ -52,7 +52,8 @@ public final class LengthText {
         return switch (unit) {
             case MM -> exact;
             case INCH -> trimmed(mm / 25.4, 4) + "\"";
-            case INCH_FRACTION -> Math.abs(mm) >= FROM_TAPE || exact.contains("/") ? fraction(mm) : trimmed(mm / 25.4, 4) + "\"";
+            case INCH_FRACTION ->
+                Math.abs(mm) >= FROM_TAPE || exact.contains("/") ? fraction(mm) : trimmed(mm / 25.4, 4) + "\"";
         };
     }
 
@@ -94,7 +95,11 @@ public final class LengthText {
         if (inches > 0) {
             text.append(inches).append(' ');
         }
-        return text.append(over / g).append('/').append(DENOMINATOR / g).append('"').toString();
+        return text.append(over / g)
+                .append('/')
+                .append(DENOMINATOR / g)
+                .append('"')
+                .toString();
     }
 
     private static long gcd(long a, long b) {
@@ -109,8 +114,13 @@ public final class LengthText {
      * @throws UnreadableMeasureException with a sentence for the user
      */
     public static double parse(String text, LengthUnit shown) {
-        String s = text.strip().toLowerCase(Locale.ROOT)
-                .replace('−', '-').replace('’', '\'').replace('′', '\'').replace('″', '"').replace('”', '"');
+        String s = text.strip()
+                .toLowerCase(Locale.ROOT)
+                .replace('−', '-')
+                .replace('’', '\'')
+                .replace('′', '\'')
+                .replace('″', '"')
+                .replace('”', '"');
         refuseComma(text, s);
         boolean negative = s.startsWith("-");
         if (negative || s.startsWith("+")) {
@@ -153,12 +163,13 @@ public final class LengthText {
             // A fraction without a unit can only have come off an inch tape.
             return number * (fraction ? 25.4 : bare.mm());
         }
-        return number * switch (unit) {
-            case "mm" -> 1;
-            case "cm" -> 10;
-            case "m" -> 1000;
-            default -> 25.4;
-        };
+        return number
+                * switch (unit) {
+                    case "mm" -> 1;
+                    case "cm" -> 10;
+                    case "m" -> 1000;
+                    default -> 25.4;
+                };
     }
 
     /** Reads an angle in degrees, with or without a degree mark. */
@@ -189,7 +200,7 @@ public final class LengthText {
     }
 
     private static UnreadableMeasureException unreadable(String original) {
-        return new UnreadableMeasureException("\"" + original.strip()
-                + "\" is not a length. Write it like 88.9 mm, 3 1/2\" or 5' 2 3/8\".");
+        return new UnreadableMeasureException(
+                "\"" + original.strip() + "\" is not a length. Write it like 88.9 mm, 3 1/2\" or 5' 2 3/8\".");
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.units;
+
 import java.util.ArrayList;
 import java.util.List;
 

@@ -1,4 +1,5 @@
 package mildtilt.units;
+
 import java.util.Locale;
 
 /** What a figure is measured in, and how finely it is worth showing. */
@@ -36,27 +37,42 @@ public enum Unit {
     /** A value of this unit as text, with its unit mark. Lengths in mm, angles in degrees. */
     public String format(double value, LengthUnit lengths) {
         return switch (this) {
-            case FINE_LENGTH -> lengths == LengthUnit.MM ? LengthText.trimmed(value, 2) + " mm"
-                    : LengthText.trimmed(value / LengthUnit.INCH.mm(), 4) + "\"";
+            case FINE_LENGTH ->
+                lengths == LengthUnit.MM
+                        ? LengthText.trimmed(value, 2) + " mm"
+                        : LengthText.trimmed(value / LengthUnit.INCH.mm(), 4) + "\"";
             case LENGTH -> LengthText.format(value, lengths);
             case WIDE_LENGTH -> lengths == LengthUnit.MM ? LengthText.decimal(value / 1000, 2) + " m" : feet(value);
             case ANGLE -> LengthText.decimal(value, Math.abs(value) < 1 && Math.abs(value) >= 0.005 ? 2 : 1) + "°";
             case PERCENT -> LengthText.decimal(value, Math.abs(value) < 20 ? 1 : 0) + " %";
             case RATIO -> LengthText.decimal(value, 1) + " : 1";
             case TURNS -> LengthText.decimal(value, 2) + " turns";
-            case FORCE -> lengths == LengthUnit.MM ? LengthText.decimal(value, 0) + " N"
-                    : LengthText.decimal(value / NEWTON_PER_POUND, 0) + " lbf";
-            case FORCE_PER_DEGREE -> lengths == LengthUnit.MM ? LengthText.decimal(value, 2) + " N/°" : LengthText.decimal(value / NEWTON_PER_POUND, 3) + " lbf/°";
-            case STRESS -> lengths == LengthUnit.MM ? LengthText.decimal(value, 0) + " MPa"
-                    : LengthText.decimal(value / MPA_PER_PSI, 0) + " psi";
-            case TORQUE -> lengths == LengthUnit.MM ? LengthText.decimal(value / 1000, 0) + " N·m"
-                    : LengthText.decimal(value / NMM_PER_POUND_FOOT, 0) + " lbf·ft";
+            case FORCE ->
+                lengths == LengthUnit.MM
+                        ? LengthText.decimal(value, 0) + " N"
+                        : LengthText.decimal(value / NEWTON_PER_POUND, 0) + " lbf";
+            case FORCE_PER_DEGREE ->
+                lengths == LengthUnit.MM
+                        ? LengthText.decimal(value, 2) + " N/°"
+                        : LengthText.decimal(value / NEWTON_PER_POUND, 3) + " lbf/°";
+            case STRESS ->
+                lengths == LengthUnit.MM
+                        ? LengthText.decimal(value, 0) + " MPa"
+                        : LengthText.decimal(value / MPA_PER_PSI, 0) + " psi";
+            case TORQUE ->
+                lengths == LengthUnit.MM
+                        ? LengthText.decimal(value / 1000, 0) + " N·m"
+                        : LengthText.decimal(value / NMM_PER_POUND_FOOT, 0) + " lbf·ft";
             case TIMES -> LengthText.decimal(value, value < 2 ? 2 : value < 10 ? 1 : 0) + " ×";
             case HERTZ -> LengthText.decimal(value, 0) + " Hz";
-            case MASS -> lengths == LengthUnit.MM ? LengthText.decimal(value, 2) + " kg"
-                    : LengthText.decimal(value / KG_PER_POUND, 2) + " lb";
-            case TEMPERATURE -> lengths == LengthUnit.MM ? LengthText.decimal(value, 0) + " °C"
-                    : LengthText.decimal(value * 1.8 + 32, 0) + " °F (" + LengthText.decimal(value, 0) + " °C)";
+            case MASS ->
+                lengths == LengthUnit.MM
+                        ? LengthText.decimal(value, 2) + " kg"
+                        : LengthText.decimal(value / KG_PER_POUND, 2) + " lb";
+            case TEMPERATURE ->
+                lengths == LengthUnit.MM
+                        ? LengthText.decimal(value, 0) + " °C"
+                        : LengthText.decimal(value * 1.8 + 32, 0) + " °F (" + LengthText.decimal(value, 0) + " °C)";
         };
     }
 
@@ -71,7 +87,10 @@ public enum Unit {
             case LENGTH, FINE_LENGTH, WIDE_LENGTH -> LengthText.editable(value, lengths);
             case ANGLE -> LengthText.trimmed(value, 2) + "°";
             case PERCENT -> LengthText.trimmed(value, 2) + " %";
-            case FORCE -> lengths == LengthUnit.MM ? LengthText.trimmed(value, 0) + " N" : LengthText.trimmed(value / NEWTON_PER_POUND, 1) + " lbf";
+            case FORCE ->
+                lengths == LengthUnit.MM
+                        ? LengthText.trimmed(value, 0) + " N"
+                        : LengthText.trimmed(value / NEWTON_PER_POUND, 1) + " lbf";
             case TIMES -> LengthText.trimmed(value, 2) + " ×";
             case HERTZ -> LengthText.trimmed(value, 1) + " Hz";
             case RATIO, TURNS, FORCE_PER_DEGREE, STRESS, TORQUE, MASS, TEMPERATURE -> LengthText.trimmed(value, 2);
@@ -88,7 +107,8 @@ public enum Unit {
                 boolean pounds = t.endsWith("lbf") || lengths != LengthUnit.MM && !t.endsWith("n");
                 yield LengthText.parseNumber(t.replaceAll("\\s*(lbf|n)$", "")) * (pounds ? NEWTON_PER_POUND : 1);
             }
-            case PERCENT, TIMES, HERTZ, RATIO, TURNS, FORCE_PER_DEGREE, STRESS, TORQUE, MASS, TEMPERATURE -> LengthText.parseNumber(typed.replaceAll("(?i)\\s*(%|×|x|hz|times)\\s*$", ""));
+            case PERCENT, TIMES, HERTZ, RATIO, TURNS, FORCE_PER_DEGREE, STRESS, TORQUE, MASS, TEMPERATURE ->
+                LengthText.parseNumber(typed.replaceAll("(?i)\\s*(%|×|x|hz|times)\\s*$", ""));
         };
     }
 }

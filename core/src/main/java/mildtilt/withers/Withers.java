@@ -1,4 +1,5 @@
 package mildtilt.withers;
+
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.lang.annotation.ElementType;
 import java.lang.annotation.Retention;

@@ -1,4 +1,5 @@
 package mildtilt.analysis;
+
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
@@ -66,13 +67,14 @@ class EdgesTest {
             PointId a = points.get(r.nextInt(points.size()));
             PointId b = points.get(r.nextInt(points.size()));
             Point there = JobPoints.position(job, b);
-            Point to = switch (i % 7) {
-                case 0, 1, 2 -> there;
-                case 3 -> new Point(there.x() + 1e-9, there.y(), there.z());
-                case 4 -> new Point(1e6 * r.nextGaussian(), 1e6 * r.nextGaussian(), 1e6 * r.nextGaussian());
-                case 5 -> Point.ORIGIN;
-                default -> JobPoints.position(job, a).mirrored();
-            };
+            Point to =
+                    switch (i % 7) {
+                        case 0, 1, 2 -> there;
+                        case 3 -> new Point(there.x() + 1e-9, there.y(), there.z());
+                        case 4 -> new Point(1e6 * r.nextGaussian(), 1e6 * r.nextGaussian(), 1e6 * r.nextGaussian());
+                        case 5 -> Point.ORIGIN;
+                        default -> JobPoints.position(job, a).mirrored();
+                    };
             refused += told(tried(job, j -> JobPoints.moved(j, a, to))).isEmpty() ? 0 : 1;
         }
         assertThat(refused).as("most are vehicles, if poor ones").isLessThan(6);
@@ -83,8 +85,11 @@ class EdgesTest {
     void flatTinyAndEnormous(DemoJob demo) {
         Job job = demo.job();
         for (UnaryOperator<Point> move : List.<UnaryOperator<Point>>of(
-                p -> new Point(p.x(), p.y(), 0), p -> new Point(0, p.y(), p.z()), p -> new Point(p.x(), 0, p.z()),
-                p -> new Point(p.x() * 1e-3, p.y() * 1e-3, p.z() * 1e-3), p -> new Point(p.x() * 1e4, p.y() * 1e4, p.z() * 1e4))) {
+                p -> new Point(p.x(), p.y(), 0),
+                p -> new Point(0, p.y(), p.z()),
+                p -> new Point(p.x(), 0, p.z()),
+                p -> new Point(p.x() * 1e-3, p.y() * 1e-3, p.z() * 1e-3),
+                p -> new Point(p.x() * 1e4, p.y() * 1e4, p.z() * 1e4))) {
             told(moved(job, move));
         }
     }
@@ -98,7 +103,8 @@ class EdgesTest {
             Job bent = tried(job, j -> j.editColumn(c -> JointBend.withAngle(c, 0, deg)));
             said.add(told(bent));
             if (deg <= 90 && said.getLast().isEmpty() && !bent.equals(job)) {
-                assertThat(new ColumnTrain(bent.column().orElseThrow()).jointAngleDeg(0)).isBetween(deg - 1e-3, deg + 1e-3);
+                assertThat(new ColumnTrain(bent.column().orElseThrow()).jointAngleDeg(0))
+                        .isBetween(deg - 1e-3, deg + 1e-3);
             }
         }
         assertThat(said.subList(0, 4)).as("straight is no fault of geometry").containsOnly("");
@@ -125,6 +131,8 @@ class EdgesTest {
         Job short1 = tried(job, j -> j.editAxle(a -> a.withGear(rack.withTravelEachWay(5000))));
         SteeringTrain train = new SteeringTrain(short1);
         assertThat(train.pose(20_000, 0, 0).assembled()).isEqualTo(Optional.empty());
-        assertThat(AnalysisJson.write(Analysis.of(short1, GRID), List.of(new SteeringInput(20_000, 0, 0)))).containsIgnoringCase("too short").doesNotContain("NaN");
+        assertThat(AnalysisJson.write(Analysis.of(short1, GRID), List.of(new SteeringInput(20_000, 0, 0))))
+                .containsIgnoringCase("too short")
+                .doesNotContain("NaN");
     }
 }

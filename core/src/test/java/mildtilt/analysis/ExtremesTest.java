@@ -1,4 +1,5 @@
 package mildtilt.analysis;
+
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
@@ -36,6 +37,7 @@ class ExtremesTest {
 
     /** Every so manieth number is tried. */
     private static final int STEP = Integer.getInteger("mildtilt.extremes", 211);
+
     private static final List<Double> VALUES = List.of(0.0, -1.0, 1e-320, 1e-6, 1e6, 1e308);
     private static final List<Double> TIMES = List.of(-1.0, 0.1, 0.7, 1.5, 10.0);
     private static final Set<String> WRITTEN_DOWN = Set.of("log", "survey", "changes");
@@ -43,7 +45,9 @@ class ExtremesTest {
 
     private record Place(List<Object> path, double is) {
         String text() {
-            return path.stream().map(p -> p instanceof Integer ? "*" : p.toString()).collect(Collectors.joining("/"));
+            return path.stream()
+                    .map(p -> p instanceof Integer ? "*" : p.toString())
+                    .collect(Collectors.joining("/"));
         }
     }
 
@@ -94,7 +98,14 @@ class ExtremesTest {
             return "cannot: " + said.cannot();
         }
         List<String> open = said.notWorkedOut();
-        return open.isEmpty() ? "worked out: " + said.findings().stream().filter(f -> f.severity() == Severity.STOP).map(f -> f.fault().name()).distinct().toList() : "not worked out: " + open;
+        return open.isEmpty()
+                ? "worked out: "
+                        + said.findings().stream()
+                                .filter(f -> f.severity() == Severity.STOP)
+                                .map(f -> f.fault().name())
+                                .distinct()
+                                .toList()
+                : "not worked out: " + open;
     }
 
     @ParameterizedTest
@@ -111,22 +122,37 @@ class ExtremesTest {
         int tried = 0;
         for (int i = demo.ordinal() % STEP; i < all.size(); i += STEP) {
             Place p = all.get(i);
-            double[] values = Stream.concat(VALUES.stream(), TIMES.stream().map(t -> t * p.is)).mapToDouble(Double::doubleValue).distinct().filter(Double::isFinite).toArray();
+            double[] values = Stream.concat(VALUES.stream(), TIMES.stream().map(t -> t * p.is))
+                    .mapToDouble(Double::doubleValue)
+                    .distinct()
+                    .filter(Double::isFinite)
+                    .toArray();
             for (double v : values) {
                 tried++;
                 try {
                     String what = outcome(with(p.path.getFirst().equals("surroundings") ? whole : clear, p.path, v));
                     refused += what.startsWith("refused") ? 1 : 0;
-                    outcomes.computeIfAbsent(p.text() + " = " + v, _ -> new TreeSet<>()).add(what);
+                    outcomes.computeIfAbsent(p.text() + " = " + v, _ -> new TreeSet<>())
+                            .add(what);
                 } catch (Throwable e) {
-                    wrong.add(p.path + " = " + v + ": " + e + " at " + Arrays.stream(e.getStackTrace()).filter(s -> s.getClassName().startsWith("mildtilt")).limit(4).toList());
+                    wrong.add(p.path + " = " + v + ": " + e + " at "
+                            + Arrays.stream(e.getStackTrace())
+                                    .filter(s -> s.getClassName().startsWith("mildtilt"))
+                                    .limit(4)
+                                    .toList());
                 }
             }
         }
         if (STEP == 1) {
-            Files.write(Path.of("target", "extremes-" + demo.file() + ".txt"), outcomes.entrySet().stream().map(e -> e.getKey() + "\n    " + String.join("\n    ", e.getValue())).toList());
+            Files.write(
+                    Path.of("target", "extremes-" + demo.file() + ".txt"),
+                    outcomes.entrySet().stream()
+                            .map(e -> e.getKey() + "\n    " + String.join("\n    ", e.getValue()))
+                            .toList());
         }
         assertThat(wrong).isEmpty();
-        assertThat(refused).as("some of " + tried + " are sizes that no vehicle has").isGreaterThan(tried / 10);
+        assertThat(refused)
+                .as("some of " + tried + " are sizes that no vehicle has")
+                .isGreaterThan(tried / 10);
     }
 }

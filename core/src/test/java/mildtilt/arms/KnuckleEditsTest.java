@@ -1,4 +1,5 @@
 package mildtilt.arms;
+
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -34,7 +35,9 @@ class KnuckleEditsTest {
         KnuckleChange back = KnuckleEdits.between(job, changed, Side.LEFT);
         for (KnuckleChange.Part part : KnuckleChange.Part.values()) {
             boolean stud = job.axle().orElseThrow().left().rodEnds().outerBolt().isPresent();
-            assertThat(back.get(part)).as(part.label()).isCloseTo(part.inDegrees() && !stud ? 0 : change.get(part), within(1e-9));
+            assertThat(back.get(part))
+                    .as(part.label())
+                    .isCloseTo(part.inDegrees() && !stud ? 0 : change.get(part), within(1e-9));
         }
         Job again = KnuckleEdits.changedFrom(job, changed, Side.LEFT, KnuckleChange.NONE);
         assertThat(end(again, Side.LEFT).distanceTo(end(job, Side.LEFT))).isLessThan(1e-9);
@@ -62,13 +65,18 @@ class KnuckleEditsTest {
         for (Side side : Side.values()) {
             Axis steer = job.axle().orElseThrow().corner(side).suspension().steerAxis();
             assertThat(steer.distanceTo(end(swapped, side))).isCloseTo(steer.distanceTo(end(job, side)), within(1e-9));
-            assertThat(Math.signum(end(swapped, side).x() - steer.footOf(end(swapped, side)).x()))
-                    .as("the arm points the other way").isEqualTo(-Math.signum(end(job, side).x() - steer.footOf(end(job, side)).x()));
-            assertThat(end(KnuckleEdits.swapSides(swapped), side).distanceTo(end(job, side))).isLessThan(1e-9);
+            assertThat(Math.signum(end(swapped, side).x()
+                            - steer.footOf(end(swapped, side)).x()))
+                    .as("the arm points the other way")
+                    .isEqualTo(-Math.signum(
+                            end(job, side).x() - steer.footOf(end(job, side)).x()));
+            assertThat(end(KnuckleEdits.swapSides(swapped), side).distanceTo(end(job, side)))
+                    .isLessThan(1e-9);
         }
         Job flipped = KnuckleEdits.flipGear(job, false);
         assertThat(flipped).isNotEqualTo(job);
-        assertThat(KnuckleEdits.flipGear(flipped, false).axle().orElseThrow().gear()).isEqualTo(job.axle().orElseThrow().gear());
+        assertThat(KnuckleEdits.flipGear(flipped, false).axle().orElseThrow().gear())
+                .isEqualTo(job.axle().orElseThrow().gear());
     }
 
     @Test
@@ -77,22 +85,30 @@ class KnuckleEditsTest {
         assertThat(SteerSweep.sense(new SteeringTrain(swapped), swapped)).isEqualTo(SteerFigures.Sense.WRONG_WAY);
         Job both = KnuckleEdits.flipGear(swapped, true);
         assertThat(SteerSweep.sense(new SteeringTrain(both), both)).isEqualTo(SteerFigures.Sense.RIGHT_WAY);
-        assertThat(SteerSweep.of(new SteeringTrain(both), both, Grid.USUAL).orElseThrow().ackermannAt20Pct().orElseThrow())
-                .as("arms made to point back lean the wrong way ahead").isNegative();
+        assertThat(SteerSweep.of(new SteeringTrain(both), both, Grid.USUAL)
+                        .orElseThrow()
+                        .ackermannAt20Pct()
+                        .orElseThrow())
+                .as("arms made to point back lean the wrong way ahead")
+                .isNegative();
     }
 
     @Test
     void theInstructionTellsTheMoveAndTheTapeLengths() {
         Job changed = KnuckleEdits.changedBoth(demo, new KnuckleChange(-15, 0, 6, 5, 0));
-        List<String> steps = CutAndMove.steps(Side.LEFT, demo, changed).stream().map(p -> p.text(LengthUnit.MM)).toList();
+        List<String> steps = CutAndMove.steps(Side.LEFT, demo, changed).stream()
+                .map(p -> p.text(LengthUnit.MM))
+                .toList();
         assertThat(steps.getFirst()).contains("left steering arm").contains("16.2 mm in all");
         assertThat(steps).anySatisfy(s -> assertThat(s).contains("15.0 mm toward the steer axis"));
         assertThat(steps).anySatisfy(s -> assertThat(s).contains("6.0 mm up"));
         assertThat(steps).anySatisfy(s -> assertThat(s).contains("Turn the boss"));
         double tape = end(changed, Side.LEFT).distanceTo(new Point(5, 640, 280));
-        assertThat(steps).anySatisfy(s -> assertThat(s).contains("lower ball joint")
+        assertThat(steps).anySatisfy(s -> assertThat(s)
+                .contains("lower ball joint")
                 .contains(String.format(java.util.Locale.ROOT, "%.1f mm", tape)));
         assertThat(CutAndMove.steps(Side.LEFT, demo, demo)).hasSize(1);
-        assertThat(CutAndMove.steps(Side.LEFT, demo, changed).getFirst().text(LengthUnit.INCH_FRACTION)).contains("\"");
+        assertThat(CutAndMove.steps(Side.LEFT, demo, changed).getFirst().text(LengthUnit.INCH_FRACTION))
+                .contains("\"");
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.bearings;
+
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
@@ -42,8 +43,17 @@ class SupportTest {
     }
 
     private static Column with(Column c, int shaft, double along) {
-        return c.withBearings(Stream.concat(c.bearings().stream(),
-                Stream.of(Bearing.planned(Id.Kind.BEARING.next(c.partIds()), "b" + c.bearings().size(), Kind.ROD_END, Mount.FRAME, shaft, along, 20))).toList());
+        return c.withBearings(Stream.concat(
+                        c.bearings().stream(),
+                        Stream.of(Bearing.planned(
+                                Id.Kind.BEARING.next(c.partIds()),
+                                "b" + c.bearings().size(),
+                                Kind.ROD_END,
+                                Mount.FRAME,
+                                shaft,
+                                along,
+                                20)))
+                .toList());
     }
 
     /** Between a column in its tube and the gear, every joint past two lets the train fold: each wants a bearing. */
@@ -79,21 +89,28 @@ class SupportTest {
         // One bearing on the first shaft is not enough, two on a bare shaft are, and so is a tube.
         assertThat(Supports.of(with(bare, 0, 50)).allHeld()).isFalse();
         assertThat(Supports.of(with(with(bare, 0, 50), 0, 150)).allHeld()).isTrue();
-        assertThat(Supports.of(with(with(bare, 0, 50), 0, 50)).allHeld()).as("two in one place").isFalse();
+        assertThat(Supports.of(with(with(bare, 0, 50), 0, 50)).allHeld())
+                .as("two in one place")
+                .isFalse();
         assertThat(Supports.of(TestColumns.inTube(bare)).allHeld()).isTrue();
         // A double joint that does not centre itself holds neither shaft; beside a held one each way it is fine.
         Column loose = TestColumns.inTube(bare).editJoint(1, j -> j.withKind(new JointKind.Double(false)));
         assertThat(Supports.of(loose).held()).containsExactly(true, false, true);
         assertThat(Supports.of(loose).missing()).isEqualTo(1);
         assertThat(Supports.of(with(loose, 1, 40)).allHeld()).isTrue();
-        assertThat(Supports.of(TestColumns.inTube(bare).editJoint(1, j -> j.withKind(new JointKind.Double(true)))).allHeld()).isTrue();
+        assertThat(Supports.of(TestColumns.inTube(bare).editJoint(1, j -> j.withKind(new JointKind.Double(true))))
+                        .allHeld())
+                .isTrue();
         Column one = TestColumns.inTube(TestColumns.random(new Random(2), 1));
-        assertThat(Supports.of(one.editJoint(0, j -> j.withKind(new JointKind.Double(false)))).steady()).containsExactly(true);
+        assertThat(Supports.of(one.editJoint(0, j -> j.withKind(new JointKind.Double(false))))
+                        .steady())
+                .containsExactly(true);
     }
 
     @Test
     void aBearingDoesMostCloseToTheJoint() {
-        Column c = TestColumns.inTube(TestColumns.straight(3, 400).editJoint(0, j -> j.withFits(j.wheelSide(), new YokeDimensions(40, 26))));
+        Column c = TestColumns.inTube(
+                TestColumns.straight(3, 400).editJoint(0, j -> j.withFits(j.wheelSide(), new YokeDimensions(40, 26))));
         for (BearingPlace p : BearingPlace.of(c)) {
             // The shaft turns about its other end: so much more the joint moves than the bearing.
             double fromOther = 400 - p.toJoint();
@@ -101,7 +118,8 @@ class SupportTest {
             assertThat(p.toJoint()).isGreaterThanOrEqualTo(20);
         }
         // A shaft too short for a housing is not offered.
-        assertThat(BearingPlace.of(TestColumns.inTube(TestColumns.straight(3, 35)))).isEmpty();
+        assertThat(BearingPlace.of(TestColumns.inTube(TestColumns.straight(3, 35))))
+                .isEmpty();
     }
 
     @RepeatedTest(12)
@@ -110,7 +128,8 @@ class SupportTest {
         Column c = TestColumns.random(r, 1);
         Direction column = Direction.along(1, r.nextGaussian() * 0.3, -0.5 + r.nextGaussian() * 0.2);
         Direction gear = Direction.along(0.6, r.nextGaussian() * 0.3, -1 + r.nextGaussian() * 0.2);
-        Column measured = c.withInstallation(c.installation().withColumnAxis(Optional.of(column))).withGear(c.gear().withAxis(Optional.of(gear)));
+        Column measured = c.withInstallation(c.installation().withColumnAxis(Optional.of(column)))
+                .withGear(c.gear().withAxis(Optional.of(gear)));
         FixedAxes axes = FixedAxes.of(measured).orElseThrow();
         FixedAxes.Crossing x = axes.crossing().orElseThrow();
         for (int i = 0; i < 2000; i++) {
@@ -134,12 +153,15 @@ class SupportTest {
         Column c = TestColumns.random(new Random(1), 1);
         assertThat(FixedAxes.of(c)).isEmpty();
         Optional<Direction> d = Optional.of(Direction.along(1, 0, -1));
-        FixedAxes parallel = FixedAxes.of(c.withInstallation(c.installation().withColumnAxis(d)).withGear(c.gear().withAxis(d))).orElseThrow();
+        FixedAxes parallel = FixedAxes.of(c.withInstallation(c.installation().withColumnAxis(d))
+                        .withGear(c.gear().withAxis(d)))
+                .orElseThrow();
         assertThat(parallel.crossing()).isEmpty();
         assertThatThrownBy(() -> parallel.shimmed(c)).hasMessageContaining("do not cross");
         // With two joints each is put on its own axis.
         Column two = TestColumns.random(new Random(1), 2);
-        Column bolted = two.withInstallation(two.installation().withColumnAxis(d)).withGear(two.gear().withAxis(Optional.of(Direction.along(1, 0.1, -2))));
+        Column bolted = two.withInstallation(two.installation().withColumnAxis(d))
+                .withGear(two.gear().withAxis(Optional.of(Direction.along(1, 0.1, -2))));
         FixedAxes on = FixedAxes.of(FixedAxes.onAxes(bolted)).orElseThrow();
         assertThat(on.firstOff().orElseThrow()).isCloseTo(0, within(1e-9));
         assertThat(on.lastOff().orElseThrow()).isCloseTo(0, within(1e-9));
@@ -150,7 +172,8 @@ class SupportTest {
     @ValueSource(doubles = {150, 300, 420, 620})
     void theSideLoadOfABearingOutOfLine(double along) {
         Column c = TestColumns.straight(1, 500).withTube(Optional.of(new ColumnTube(45, 50, 450, 0)));
-        c = c.withJoint(0, c.joints().getFirst().withCentre(new Point(700, 0, 900))).withGearInput(new Point(800, 0, 900))
+        c = c.withJoint(0, c.joints().getFirst().withCentre(new Point(700, 0, 900)))
+                .withGearInput(new Point(800, 0, 900))
                 .editJoint(0, j -> j.withKind(new JointKind.Double(false)));
         Column off = with(c, 0, along).editBearing(0, b -> b.withOff(0.6, 0.8));
         OutOfLine o = OutOfLine.of(off).getFirst();
@@ -163,7 +186,8 @@ class SupportTest {
             double x = end * (i + 0.5) / n;
             // Supports at 0 and 400, a unit load at a.
             double right = a / 400;
-            double m = a <= 400 ? (x < a ? (1 - right) * x : right * (400 - x)) : (x < 400 ? (a - 400) / 400 * x : a - x);
+            double m =
+                    a <= 400 ? (x < a ? (1 - right) * x : right * (400 - x)) : (x < 400 ? (a - 400) / 400 * x : a - x);
             flexibility += m * m * end / n;
         }
         double ei = 205_000 * Math.PI / 64 * Math.pow(20, 4);
@@ -182,7 +206,10 @@ class SupportTest {
         assertThat(o.sideLoad()).isZero();
         assertThat(o.tiltDeg()).isCloseTo(Math.toDegrees(Math.atan(4 / 200.0)), within(1e-8));
         assertThat(o.pastItsAlignment(leaning)).isFalse();
-        assertThat(OutOfLine.of(leaning.editBearing(0, b -> b.withKind(Kind.IN_TUBE))).getFirst().pastItsAlignment(leaning.editBearing(0, b -> b.withKind(Kind.IN_TUBE)))).isTrue();
+        assertThat(OutOfLine.of(leaning.editBearing(0, b -> b.withKind(Kind.IN_TUBE)))
+                        .getFirst()
+                        .pastItsAlignment(leaning.editBearing(0, b -> b.withKind(Kind.IN_TUBE))))
+                .isTrue();
     }
 
     /** Against the beam formula put together from the section itself. */
@@ -200,7 +227,9 @@ class SupportTest {
         assertThat(Span.longest(with(c, 1, 250), 1).length()).isEqualTo(350);
         // Between the tube's bearings; what hangs over at the wheel counts double.
         assertThat(Span.longest(c, 0).length()).isEqualTo(480);
-        assertThat(Span.longest(c.withTube(c.tube().map(t -> t.withFrom(300))), 0).length()).isEqualTo(600);
+        assertThat(Span.longest(c.withTube(c.tube().map(t -> t.withFrom(300))), 0)
+                        .length())
+                .isEqualTo(600);
     }
 
     @Test
@@ -209,7 +238,14 @@ class SupportTest {
         Point place = c.place(c.bearings().getFirst());
         Column split = TrainEdits.split(c, 1, c.joints().getFirst());
         assertThat(split.place(split.bearings().getFirst()).distanceTo(place)).isCloseTo(0, within(1e-9));
-        assertThat(Element.trainOf(Job.of("t", new Plan(DemoJob.BOG_TENDER.job().vehicle(), Optional.of(split), Optional.empty(), Targets.USUAL)))).contains(new Element.BearingAt(0));
+        assertThat(Element.trainOf(Job.of(
+                        "t",
+                        new Plan(
+                                DemoJob.BOG_TENDER.job().vehicle(),
+                                Optional.of(split),
+                                Optional.empty(),
+                                Targets.USUAL))))
+                .contains(new Element.BearingAt(0));
         Vector along = split.axis(3).vector();
         assertThat(along.cross(place.minus(split.start(3))).norm()).isCloseTo(0, within(1e-9));
     }
@@ -217,7 +253,8 @@ class SupportTest {
     /** A bar of 22 in tube bearings at 60 and 510, a bearing between them 1 mm up: 3 E I L / (a² b²), and with the next one 100 mm on more than that. */
     @Test
     void aBearingOutOfLinePressesAsABeamOverAllItsSupportsDoes() {
-        Column bare = TestColumns.inTube(TestColumns.straight(1, 580)).editShaft(0, s -> s.withDiameter(22))
+        Column bare = TestColumns.inTube(TestColumns.straight(1, 580))
+                .editShaft(0, s -> s.withDiameter(22))
                 .withTube(Optional.of(new ColumnTube(45, 60, 510, 0)));
         double ei = 205_000 * Math.PI / 64 * Math.pow(22, 4);
         Column one = with(bare, 0, 300).editBearing(0, b -> b.withOff(0, 1));
@@ -242,22 +279,33 @@ class SupportTest {
     /** A joint's couple on the shaft that drives it is held by the two bearings of its tube alone: M over their span. */
     @Test
     void theCoupleOfAJointsAngleIsHeldByTheBearingsOfItsTube() {
-        Column c = TestColumns.through(List.of(new Point(-900, 0, 900), new Point(-400, 0, 900), new Point(-100, 0, 900 - 300 * Math.tan(Math.toRadians(25))),
-                new Point(200, 0, 900 - 300 * Math.tan(Math.toRadians(25)))), new double[] {0});
-        Column held = TestColumns.inTube(c).withTube(Optional.of(new ColumnTube(45, 50, 450, 0))).editShaft(1, s -> s.withSlide(Optional.of(new Slide(80, 50, 30))));
+        Column c = TestColumns.through(
+                List.of(
+                        new Point(-900, 0, 900),
+                        new Point(-400, 0, 900),
+                        new Point(-100, 0, 900 - 300 * Math.tan(Math.toRadians(25))),
+                        new Point(200, 0, 900 - 300 * Math.tan(Math.toRadians(25)))),
+                new double[] {0});
+        Column held = TestColumns.inTube(c)
+                .withTube(Optional.of(new ColumnTube(45, 50, 450, 0)))
+                .editShaft(1, s -> s.withSlide(Optional.of(new Slide(80, 50, 30))));
         double torque = 100_000;
         double couple = torque * Math.tan(Math.toRadians(25));
-        List<CoupleLoad> all = CoupleLoad.of(held, new double[] {torque, torque, torque}, new double[] {Math.toRadians(25), 0});
-        // The driven shaft, between two joints, passes its own couple on to this one's end as a force across: sin 25 over its length.
+        List<CoupleLoad> all =
+                CoupleLoad.of(held, new double[] {torque, torque, torque}, new double[] {Math.toRadians(25), 0});
+        // The driven shaft, between two joints, passes its own couple on to this one's end as a force across: sin 25
+        // over its length.
         double across = torque * Math.sin(Math.toRadians(25)) / held.length(1);
         assertThat(all).hasSize(2);
-        assertThat(all.get(0).newtons()).isCloseTo(Math.max(couple / 400, across * 50 / 400), within(couple / 400 * 1e-3));
+        assertThat(all.get(0).newtons())
+                .isCloseTo(Math.max(couple / 400, across * 50 / 400), within(couple / 400 * 1e-3));
     }
 
     /** A frame bearing on a shaft whose lower joint goes with the frame follows; the tube's shaft, on the body, is carried off it. */
     @Test
     void aBearingIsForcedByAsMuchAsItsShaftIsCarriedOffIt() {
-        Column c = TestColumns.inTube(TestColumns.straight(2, 500)).editShaft(1, s -> s.withSlide(Optional.of(new Slide(80, 50, 30))));
+        Column c = TestColumns.inTube(TestColumns.straight(2, 500))
+                .editShaft(1, s -> s.withSlide(Optional.of(new Slide(80, 50, 30))));
         Column on = with(c, 0, 250).editBearing(0, b -> b.withMount(Bearing.Mount.FRAME));
         assertThat(ForcedBearing.of(on)).as("nothing moves").isEmpty();
         Column moves = on.withInstallation(on.installation().withFrameMovement(8));
@@ -265,6 +313,8 @@ class SupportTest {
             assertThat(f.off()).isCloseTo(8, within(1e-6));
             assertThat(f.byFrame()).isTrue();
         });
-        assertThat(ForcedBearing.of(moves.editBearing(0, b -> b.withMount(Bearing.Mount.BULKHEAD)))).as("it goes with the tube").isEmpty();
+        assertThat(ForcedBearing.of(moves.editBearing(0, b -> b.withMount(Bearing.Mount.BULKHEAD))))
+                .as("it goes with the tube")
+                .isEmpty();
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.clocking;
+
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -43,7 +44,6 @@ class ClockingTest {
         assertThat(best.clockingDeg()).allMatch(d -> d > -90 && d <= 90 + 1e-9);
     }
 
-
     @RepeatedTest(8)
     void bestOfOneShaftIsTheBestOverItsWholeTurn(RepetitionInfo rep) {
         Random r = new Random(200 + rep.getCurrentRepetition());
@@ -66,14 +66,15 @@ class ClockingTest {
         }
     }
 
-
     @Test
     void manySplinedShaftsAreStillSetOnTheirSteps() {
         ColumnTrain train = new ColumnTrain(TestColumns.random(new Random(7), 8));
         BestClocking best = BestClocking.withAll(train, new Stepped(36));
         assertThat(best.proven()).isTrue();
         assertThat(best.clockingDeg()).hasSize(7).allMatch(d -> Math.abs(d / 10 - Math.rint(d / 10)) < 1e-9);
-        assertThat(best.ripplePct()).isLessThan(train.transfer().orElseThrow().ripplePct()).isLessThan(12);
+        assertThat(best.ripplePct())
+                .isLessThan(train.transfer().orElseThrow().ripplePct())
+                .isLessThan(12);
         assertThat(BestClocking.withAll(train, new Fixed()).ripplePct())
                 .isCloseTo(train.transfer().orElseThrow().ripplePct(), within(1e-9));
     }
@@ -82,8 +83,12 @@ class ClockingTest {
     private static double everyOneTried(ColumnTrain train) {
         List<double[]> choices = new ArrayList<>();
         for (int s = 1; s <= train.gaps(); s++) {
-            choices.add(train.column().setting(s) instanceof Stepped t ? Arrays.stream(t.settings()).map(Math::toRadians).toArray()
-                    : new double[] {Math.toRadians(train.column().shafts().get(s).clockingDeg())});
+            choices.add(
+                    train.column().setting(s) instanceof Stepped t
+                            ? Arrays.stream(t.settings()).map(Math::toRadians).toArray()
+                            : new double[] {
+                                Math.toRadians(train.column().shafts().get(s).clockingDeg())
+                            });
         }
         return tried(train, choices, new double[choices.size()], 0);
     }
@@ -102,7 +107,15 @@ class ClockingTest {
 
     /** Teeth at the wheel and gear end of each shaft in turn; 2 is a double-D. */
     @ParameterizedTest
-    @CsvSource({"4, 36 36 36 36 36 36", "4, 48 48 36 36 40 40", "4, 35 35 36 36 2 2", "3, 36 48 36 36", "5, 20 20 12 12 24 24 9 9", "2, 36 48", "4, 2 2 2 2 2 2"})
+    @CsvSource({
+        "4, 36 36 36 36 36 36",
+        "4, 48 48 36 36 40 40",
+        "4, 35 35 36 36 2 2",
+        "3, 36 48 36 36",
+        "5, 20 20 12 12 24 24 9 9",
+        "2, 36 48",
+        "4, 2 2 2 2 2 2"
+    })
     void theSearchOverStepsFindsTheVeryBest(int joints, String teeth) {
         int[] n = Arrays.stream(teeth.split(" ")).mapToInt(Integer::parseInt).toArray();
         for (int seed = 0; seed < 4; seed++) {
@@ -117,14 +130,16 @@ class ClockingTest {
             assertThat(best.ripplePct()).isCloseTo(everyOneTried(train), within(1e-8));
             for (int s = 1; s < joints; s++) {
                 double deg = best.clockingDeg().get(s - 1);
-                assertThat(Math.IEEEremainder(deg - ((Stepped) c.setting(s)).nearest(deg), 180)).isCloseTo(0, within(1e-9));
+                assertThat(Math.IEEEremainder(deg - ((Stepped) c.setting(s)).nearest(deg), 180))
+                        .isCloseTo(0, within(1e-9));
             }
         }
     }
 
     @Test
     void plainShaftsBesideSplinedOnesAreSetToAnyAngleAndFixedOnesStay() {
-        Column c = TestColumns.splined(TestColumns.random(new Random(5), 4), 36, 36, 0, 36, 48, 48).editShaft(3, s -> s.withForksFixed(true));
+        Column c = TestColumns.splined(TestColumns.random(new Random(5), 4), 36, 36, 0, 36, 48, 48)
+                .editShaft(3, s -> s.withForksFixed(true));
         assertThat(c.setting(1)).isInstanceOf(Stepped.class);
         assertThat(c.setting(2)).isInstanceOf(AnyAngle.class);
         assertThat(c.setting(3)).isInstanceOf(Fixed.class);
@@ -135,7 +150,12 @@ class ClockingTest {
         double least = Double.POSITIVE_INFINITY;
         for (double splined : ((Stepped) c.setting(1)).settings()) {
             for (int deg = 0; deg < 1800; deg++) {
-                least = Math.min(least, train.transfer(new double[] {Math.toRadians(splined), Math.toRadians(deg / 10.0), train.clockings()[2]}).ripplePct());
+                least = Math.min(
+                        least,
+                        train.transfer(new double[] {
+                                    Math.toRadians(splined), Math.toRadians(deg / 10.0), train.clockings()[2]
+                                })
+                                .ripplePct());
             }
         }
         assertThat(best.ripplePct()).isLessThanOrEqualTo(least + 1e-9).isCloseTo(least, within(0.05));
@@ -149,7 +169,8 @@ class ClockingTest {
             Column c = TestColumns.splined(TestColumns.random(new Random(17), 8), ways);
             ColumnTrain train = new ColumnTrain(c);
             BestClocking best = BestClocking.asMade(train);
-            assertThat(best.ripplePct()).isLessThanOrEqualTo(train.transfer().orElseThrow().ripplePct());
+            assertThat(best.ripplePct())
+                    .isLessThanOrEqualTo(train.transfer().orElseThrow().ripplePct());
             Random r = new Random(1);
             double[] set = new double[7];
             for (int i = 0; i < 20_000; i++) {
@@ -182,15 +203,18 @@ class ClockingTest {
         assertThat(new Stepped(2, 30).nearest(140)).isEqualTo(210);
         assertThat(new Fixed().nearestTo(10)).isEmpty();
         // A fork in one piece with its shaft goes on one way; the other end then decides.
-        assertThat(new Socket(new ShaftProfile.Round(20), Retention.ONE_PIECE).waysPerTurn()).isEqualTo(1);
+        assertThat(new Socket(new ShaftProfile.Round(20), Retention.ONE_PIECE).waysPerTurn())
+                .isEqualTo(1);
         assertThat(ForkSetting.of(List.of(1, 36), 0)).isEqualTo(new Stepped(36, 0));
     }
 
     /** Teeth in words do what they say, and none fewer would. */
     @RepeatedTest(6)
     void teethToCountGiveTheClocking(RepetitionInfo rep) {
-        int[] ends = new int[][] {{36, 48}, {36, 36}, {35, 36}, {48, 0}, {40, 2}, {9, 12}}[rep.getCurrentRepetition() - 1];
-        Column c = TestColumns.splined(TestColumns.random(new Random(1), 2), ends).editShaft(1, s -> s.withIndexDeg(11));
+        int[] ends =
+                new int[][] {{36, 48}, {36, 36}, {35, 36}, {48, 0}, {40, 2}, {9, 12}}[rep.getCurrentRepetition() - 1];
+        Column c =
+                TestColumns.splined(TestColumns.random(new Random(1), 2), ends).editShaft(1, s -> s.withIndexDeg(11));
         if (!(c.setting(1) instanceof Stepped steps)) {
             assertThat(ForkMark.of(c, 1, 33).teeth()).isEmpty();
             return;
@@ -203,29 +227,36 @@ class ClockingTest {
             int fewest = Integer.MAX_VALUE;
             for (int a = -ends[0]; a <= ends[0]; a++) {
                 for (int b = -ends[1]; b <= ends[1]; b++) {
-                    if (Math.abs(Math.IEEEremainder(11 + 360.0 * a / ends[0] + 360.0 * b / ends[1] - deg, 180)) < 1e-6) {
+                    if (Math.abs(Math.IEEEremainder(11 + 360.0 * a / ends[0] + 360.0 * b / ends[1] - deg, 180))
+                            < 1e-6) {
                         fewest = Math.min(fewest, Math.abs(a) + Math.abs(b));
                     }
                 }
             }
-            assertThat(Math.abs(t.atWheelEnd()) + Math.abs(t.atGearEnd())).as(deg + "°").isEqualTo(fewest);
+            assertThat(Math.abs(t.atWheelEnd()) + Math.abs(t.atGearEnd()))
+                    .as(deg + "°")
+                    .isEqualTo(fewest);
             assertThat(mark.arc()).isCloseTo(Math.abs(Math.toRadians(deg)) * 10, within(1e-9));
         }
         // Between two teeth there is nothing to count.
-        assertThat(ForkMark.of(c, 1, steps.settings()[0] + steps.stepDeg() / 5).teeth()).isEmpty();
+        assertThat(ForkMark.of(c, 1, steps.settings()[0] + steps.stepDeg() / 5).teeth())
+                .isEmpty();
     }
 
     @Test
     void theDemoWithTeethSaysThemInWords() {
         Column c = DemoJob.BOG_TENDER.job().column().orElseThrow();
         BestClocking best = BestClocking.asMade(new ColumnTrain(c));
-        assertThat(ForkMark.of(c, 1, best.clockingDeg().getFirst()).teethText()).matches("(the gear-end fork 3 teeth of 36 (anti)?clockwise on the shaft|the shaft 3 teeth of 36 (anti)?clockwise in its wheel-end fork)");
+        assertThat(ForkMark.of(c, 1, best.clockingDeg().getFirst()).teethText())
+                .matches(
+                        "(the gear-end fork 3 teeth of 36 (anti)?clockwise on the shaft|the shaft 3 teeth of 36 (anti)?clockwise in its wheel-end fork)");
     }
 
     /** The whole train turned on as offered: alike to left and right, in the middle as said, the ripple as it was. */
     @RepeatedTest(10)
     void theWholeTrainClockedForAnEvenFeel(RepetitionInfo rep) {
-        ColumnTrain train = new ColumnTrain(TestColumns.random(new Random(40 + rep.getCurrentRepetition()), 1 + rep.getCurrentRepetition() % 4));
+        ColumnTrain train = new ColumnTrain(
+                TestColumns.random(new Random(40 + rep.getCurrentRepetition()), 1 + rep.getCurrentRepetition() % 4));
         EvenFeel feel = EvenFeel.of(train).orElseThrow();
         Transfer was = train.transfer().orElseThrow();
         assertThat(feel.ratioAhead()).isEqualTo(was.ratioAt(0));
@@ -239,14 +270,27 @@ class ClockingTest {
             }
             EvenFeel then = EvenFeel.of(turned).orElseThrow();
             assertThat(then.middle()).isEqualTo(choice.middle());
-            assertThat(t.ratioAt(0)).isCloseTo(choice.middle() == EvenFeel.Middle.QUICK ? was.ratioMax() : was.ratioMin(), within(1e-9));
-            assertThat(then.leftRightPct()).isCloseTo(choice.leftRightPct(), within(1e-9)).isCloseTo(0, within(1e-7));
+            assertThat(t.ratioAt(0))
+                    .isCloseTo(
+                            choice.middle() == EvenFeel.Middle.QUICK ? was.ratioMax() : was.ratioMin(), within(1e-9));
+            assertThat(then.leftRightPct())
+                    .isCloseTo(choice.leftRightPct(), within(1e-9))
+                    .isCloseTo(0, within(1e-7));
         }
         // A splined hub turns the train by whole teeth only, and what that leaves is told.
-        Column hub = train.column().withWheel(train.column().wheel().withFit(train.column().wheel().fit().withSocket(new Socket(new ShaftProfile.Splined(17, 40), Retention.NUT))));
-        for (EvenFeel.Choice choice : EvenFeel.of(new ColumnTrain(hub)).orElseThrow().choices()) {
+        Column hub = train.column()
+                .withWheel(train.column()
+                        .wheel()
+                        .withFit(train.column()
+                                .wheel()
+                                .fit()
+                                .withSocket(new Socket(new ShaftProfile.Splined(17, 40), Retention.NUT))));
+        for (EvenFeel.Choice choice :
+                EvenFeel.of(new ColumnTrain(hub)).orElseThrow().choices()) {
             assertThat(choice.turnDeg() / 9).isCloseTo(Math.rint(choice.turnDeg() / 9), within(1e-9));
-            assertThat(EvenFeel.of(new ColumnTrain(hub.withFirstForkDeg(choice.firstForkDeg()))).orElseThrow().leftRightPct())
+            assertThat(EvenFeel.of(new ColumnTrain(hub.withFirstForkDeg(choice.firstForkDeg())))
+                            .orElseThrow()
+                            .leftRightPct())
                     .isCloseTo(choice.leftRightPct(), within(1e-9));
         }
     }
@@ -255,9 +299,13 @@ class ClockingTest {
     @Test
     void oneJointIsSlowOrQuickAsItsForkStands() {
         double cos = Math.cos(Math.toRadians(30));
-        Column c = TestColumns.through(List.of(new Point(0, 0, 0), new Point(100, 0, 0), new Point(100 + 100 * cos, 0, -50)), new double[0]);
+        Column c = TestColumns.through(
+                List.of(new Point(0, 0, 0), new Point(100, 0, 0), new Point(100 + 100 * cos, 0, -50)), new double[0]);
         assertThat(EvenFeel.of(new ColumnTrain(c)).orElseThrow().ratioAhead()).isCloseTo(cos, within(1e-12));
-        assertThat(EvenFeel.of(new ColumnTrain(c.withFirstForkDeg(90))).orElseThrow().ratioAhead()).isCloseTo(1 / cos, within(1e-12));
+        assertThat(EvenFeel.of(new ColumnTrain(c.withFirstForkDeg(90)))
+                        .orElseThrow()
+                        .ratioAhead())
+                .isCloseTo(1 / cos, within(1e-12));
         EvenFeel askew = EvenFeel.of(new ColumnTrain(c.withFirstForkDeg(45))).orElseThrow();
         assertThat(askew.lopsided()).isTrue();
         assertThat(Math.abs(askew.leftRightPct())).isCloseTo(100 * (1 / cos - cos), within(1e-9));

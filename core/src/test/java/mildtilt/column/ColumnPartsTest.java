@@ -1,4 +1,5 @@
 package mildtilt.column;
+
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
@@ -60,10 +61,23 @@ class ColumnPartsTest {
                 refusal(() -> c.joints().getFirst().withMaxAngleDeg(181), "at most 180"),
                 refusal(() -> c.joints().getFirst().withTorqueNm(Optional.of(0.0)), "above 0"),
                 refusal(() -> c.joints().getFirst().withSwingDiameter(Optional.of(-3.0)), "above 0"),
-                refusal(() -> Bearing.planned(Id.Kind.BEARING.first(), "B", Bearing.Kind.FLANGE, Bearing.Mount.FRAME, 0, -1, 20), "at or past its wheel end"),
-                refusal(() -> Bearing.planned(Id.Kind.BEARING.first(), "B", Bearing.Kind.FLANGE, Bearing.Mount.FRAME, 0, 1, 0), "bore of \"B\""),
-                refusal(() -> Bearing.planned(Id.Kind.BEARING.first(), "B", Bearing.Kind.FLANGE, Bearing.Mount.FRAME, 0, 1, 5).withOff(Double.NaN, 0), "not a number"),
-                refusal(() -> c.withBearings(List.of(Bearing.planned(Id.Kind.BEARING.first(), "B", Bearing.Kind.FLANGE, Bearing.Mount.FRAME, 3, 1, 5))), "sits on shaft 4, but there are only 3"),
+                refusal(
+                        () -> Bearing.planned(
+                                Id.Kind.BEARING.first(), "B", Bearing.Kind.FLANGE, Bearing.Mount.FRAME, 0, -1, 20),
+                        "at or past its wheel end"),
+                refusal(
+                        () -> Bearing.planned(
+                                Id.Kind.BEARING.first(), "B", Bearing.Kind.FLANGE, Bearing.Mount.FRAME, 0, 1, 0),
+                        "bore of \"B\""),
+                refusal(
+                        () -> Bearing.planned(
+                                        Id.Kind.BEARING.first(), "B", Bearing.Kind.FLANGE, Bearing.Mount.FRAME, 0, 1, 5)
+                                .withOff(Double.NaN, 0),
+                        "not a number"),
+                refusal(
+                        () -> c.withBearings(List.of(Bearing.planned(
+                                Id.Kind.BEARING.first(), "B", Bearing.Kind.FLANGE, Bearing.Mount.FRAME, 3, 1, 5))),
+                        "sits on shaft 4, but there are only 3"),
                 refusal(() -> new ColumnTube(0, 1, 2, 0), "diameter"),
                 refusal(() -> new ColumnTube(40, 5, 5, 0), "lower bearing below the upper"),
                 refusal(() -> new ColumnTube(40, 1, 2, -1), "collapses"),
@@ -83,7 +97,10 @@ class ColumnPartsTest {
     @ParameterizedTest
     @MethodSource("refused")
     void whatCannotBeIsRefusedInWords(ThrowingCallable made, String says) {
-        assertThatThrownBy(made).isInstanceOf(ImpossibleGeometryException.class).hasMessageContaining(says).hasMessageEndingWith(".");
+        assertThatThrownBy(made)
+                .isInstanceOf(ImpossibleGeometryException.class)
+                .hasMessageContaining(says)
+                .hasMessageEndingWith(".");
     }
 
     /** Any column comes back from its file as it was, is worked out without a figure that is none, and every remedy applies. */
@@ -96,13 +113,18 @@ class ColumnPartsTest {
         assertThat(AnalysisJson.write(a, List.of())).doesNotContain("NaN").doesNotContain("Infinity");
         for (Finding f : a.findings()) {
             for (LengthUnit unit : LengthUnit.values()) {
-                assertThat(f.what().text(unit) + f.why().text(unit)).doesNotContain("{").doesNotContain("NaN").doesNotContain("null");
+                assertThat(f.what().text(unit) + f.why().text(unit))
+                        .doesNotContain("{")
+                        .doesNotContain("NaN")
+                        .doesNotContain("null");
             }
             assertThat(Element.trainOf(job)).contains(f.element());
             for (Remedy r : f.remedies()) {
                 Job cured = r.edit().apply(job);
                 assertThat(cured).isNotEqualTo(job);
-                assertThat(JobReader.read(JobWriter.write(cured))).as(r.action().text(LengthUnit.MM)).isEqualTo(cured);
+                assertThat(JobReader.read(JobWriter.write(cured)))
+                        .as(r.action().text(LengthUnit.MM))
+                        .isEqualTo(cured);
                 assertThat(cured.axle().isPresent()).isTrue();
             }
         }
@@ -115,18 +137,32 @@ class ColumnPartsTest {
     /** A bearing dragged goes along its shaft and nowhere else, and no farther than its ends. */
     @Test
     void aBearingIsDraggedAlongItsShaft() {
-        Job job = DEMO.editColumn(c -> c.withBearings(List.of(Bearing.planned(Id.Kind.BEARING.first(), "Steady", Bearing.Kind.ROD_END, Bearing.Mount.FRAME, 1, 100, 19))));
+        Job job = DEMO.editColumn(c -> c.withBearings(List.of(Bearing.planned(
+                Id.Kind.BEARING.first(), "Steady", Bearing.Kind.ROD_END, Bearing.Mount.FRAME, 1, 100, 19))));
         PointId middle = new PointId.BearingMiddle(0);
         Column c = job.column().orElseThrow();
         Point at = JobPoints.position(job, middle);
         assertThat(at.distanceTo(c.start(1))).isCloseTo(100, within(1e-9));
         assertThat(JobPoints.label(job, middle)).containsIgnoringCase("steady");
-        Job along = JobPoints.moved(job, middle, at.plus(c.axis(1).times(40)).plus(c.axis(1).anySquare().times(70)));
+        Job along = JobPoints.moved(
+                job,
+                middle,
+                at.plus(c.axis(1).times(40)).plus(c.axis(1).anySquare().times(70)));
         assertThat(along.column().orElseThrow().bearings().getFirst().along()).isCloseTo(140, within(1e-6));
         assertThat(along.column().orElseThrow().bearings().getFirst().off()).isZero();
-        double past = JobPoints.moved(job, middle, at.plus(c.axis(1).times(4000))).column().orElseThrow().bearings().getFirst().along();
+        double past = JobPoints.moved(job, middle, at.plus(c.axis(1).times(4000)))
+                .column()
+                .orElseThrow()
+                .bearings()
+                .getFirst()
+                .along();
         assertThat(past).isBetween(100.0, c.length(1) + 1e-6);
-        double before = JobPoints.moved(job, middle, at.plus(c.axis(1).times(-4000))).column().orElseThrow().bearings().getFirst().along();
+        double before = JobPoints.moved(job, middle, at.plus(c.axis(1).times(-4000)))
+                .column()
+                .orElseThrow()
+                .bearings()
+                .getFirst()
+                .along();
         assertThat(before).isBetween(0.0, 100.0);
     }
 
@@ -169,9 +205,11 @@ class ColumnPartsTest {
         }
         assertThat(edited.get(0).joints()).isEqualTo(c.joints());
         assertThat(edited.get(6).joints().getFirst().gearSide().takeOff()).isEqualTo(77);
-        assertThat(edited.get(6).joints().getFirst().wheelSide()).isEqualTo(c.joints().getFirst().wheelSide());
+        assertThat(edited.get(6).joints().getFirst().wheelSide())
+                .isEqualTo(c.joints().getFirst().wheelSide());
         assertThat(edited.get(7).gear().fit().engagement()).isEqualTo(78);
         assertThat(edited.get(8).wheel().fit().takeOff()).isEqualTo(79);
-        assertThat(edited.get(6).cutLength(1)).isCloseTo(c.cutLength(1) - 77 + c.wheelEndFit(1).takeOff(), within(1e-9));
+        assertThat(edited.get(6).cutLength(1))
+                .isCloseTo(c.cutLength(1) - 77 + c.wheelEndFit(1).takeOff(), within(1e-9));
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.column;
+
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
@@ -39,47 +40,80 @@ class ColumnTrainTest {
             assertThat(t.outputAt(input)).isCloseTo(followedOutput(train, input, 400), within(1e-9));
             assertThat(t.inputFor(t.outputAt(input))).isCloseTo(input, within(1e-9));
             double h = 1e-5;
-            assertThat((t.outputAt(input + h) - t.outputAt(input - h)) / (2 * h)).isCloseTo(t.ratioAt(input), within(1e-6));
+            assertThat((t.outputAt(input + h) - t.outputAt(input - h)) / (2 * h))
+                    .isCloseTo(t.ratioAt(input), within(1e-6));
             assertThat(t.ratioAt(input)).isBetween(t.ratioMin() - 1e-12, t.ratioMax() + 1e-12);
         }
         // The cross itself: its two pins are square to each other and to their shafts.
-        train.pinsAt(1.1).forEach(p -> assertThat(p.wheelSide().dot(p.gearSide().vector())).isCloseTo(0, within(1e-12)));
+        train.pinsAt(1.1).forEach(p -> assertThat(p.wheelSide().dot(p.gearSide().vector()))
+                .isCloseTo(0, within(1e-12)));
     }
 
     @Test
     void limitingCases() {
         // Straight on: even, whatever the clocking.
-        ColumnTrain straight = new ColumnTrain(TestColumns.through(List.of(
-                new Point(0, 0, 0), new Point(100, 0, 0), new Point(200, 0, 0), new Point(300, 0, 0)),
+        ColumnTrain straight = new ColumnTrain(TestColumns.through(
+                List.of(new Point(0, 0, 0), new Point(100, 0, 0), new Point(200, 0, 0), new Point(300, 0, 0)),
                 new double[] {37}));
         assertThat(straight.transfer().orElseThrow().ripplePct()).isZero();
         assertThat(straight.transfer().orElseThrow().outputAt(1.3)).isCloseTo(1.3, within(1e-12));
         // Two equal joints in one plane, forks in line: even; forks crossed: as one joint of cos² .
-        List<Point> offset = List.of(new Point(0, 0, 0), new Point(100, 0, 0), new Point(200, 0, -50), new Point(300, 0, -50));
+        List<Point> offset =
+                List.of(new Point(0, 0, 0), new Point(100, 0, 0), new Point(200, 0, -50), new Point(300, 0, -50));
         double cos = Math.cos(Math.atan(0.5));
-        assertThat(new ColumnTrain(TestColumns.through(offset, new double[] {0})).transfer().orElseThrow().ripplePct())
+        assertThat(new ColumnTrain(TestColumns.through(offset, new double[] {0}))
+                        .transfer()
+                        .orElseThrow()
+                        .ripplePct())
                 .isCloseTo(0, within(1e-9));
-        assertThat(new ColumnTrain(TestColumns.through(offset, new double[] {90})).transfer().orElseThrow().ratioMin())
+        assertThat(new ColumnTrain(TestColumns.through(offset, new double[] {90}))
+                        .transfer()
+                        .orElseThrow()
+                        .ratioMin())
                 .isCloseTo(cos * cos, within(1e-12));
         // A double joint is even at any angle.
-        assertThat(new ColumnTrain(TestColumns.through(List.of(new Point(0, 0, 0), new Point(100, 0, 0), new Point(100, 80, -60)),
-                new double[0], true)).transfer().orElseThrow().ripplePct()).isZero();
+        assertThat(new ColumnTrain(TestColumns.through(
+                                List.of(new Point(0, 0, 0), new Point(100, 0, 0), new Point(100, 80, -60)),
+                                new double[0],
+                                true))
+                        .transfer()
+                        .orElseThrow()
+                        .ripplePct())
+                .isZero();
         // A single joint at a right angle is a lock, said so and not NaN.
-        ColumnTrain locked = new ColumnTrain(TestColumns.through(List.of(new Point(0, 0, 0), new Point(100, 0, 0), new Point(100, 80, 0)),
-                new double[0]));
+        ColumnTrain locked = new ColumnTrain(TestColumns.through(
+                List.of(new Point(0, 0, 0), new Point(100, 0, 0), new Point(100, 80, 0)), new double[0]));
         assertThat(locked.transfer()).isEmpty();
         assertThat(locked.lockedJoint()).hasValue(0);
         // No joints at all.
         assertThat(new ColumnTrain(TestColumns.through(List.of(new Point(0, 0, 0), new Point(9, 0, 0)), new double[0]))
-                .transfer().orElseThrow().outputAt(2)).isEqualTo(2);
+                        .transfer()
+                        .orElseThrow()
+                        .outputAt(2))
+                .isEqualTo(2);
     }
 
     @Test
     void cutLengthTakesOffTheForksAndAddsTheEngagement() {
-        Joint upper = Joint.single(Id.Kind.JOINT.first(), "u", new Point(100, 0, 0), 35, new YokeDimensions(10, 5), new YokeDimensions(42, 28));
-        Joint lower = Joint.single(Id.Kind.JOINT.number(2), "l", new Point(500, 0, 0), 35, new YokeDimensions(40, 26), new YokeDimensions(1, 1));
+        Joint upper = Joint.single(
+                Id.Kind.JOINT.first(),
+                "u",
+                new Point(100, 0, 0),
+                35,
+                new YokeDimensions(10, 5),
+                new YokeDimensions(42, 28));
+        Joint lower = Joint.single(
+                Id.Kind.JOINT.number(2),
+                "l",
+                new Point(500, 0, 0),
+                35,
+                new YokeDimensions(40, 26),
+                new YokeDimensions(1, 1));
         Shaft s = Shaft.round(Id.Kind.SHAFT.first(), "s", 19.05, 0, true);
-        Column c = new Column(new SteeringWheel(360, new Point(0, 0, 0), new YokeDimensions(30, 20)), List.of(s, s.withId(Id.Kind.SHAFT.number(2)), s.withId(Id.Kind.SHAFT.number(3))), List.of(upper, lower),
+        Column c = new Column(
+                new SteeringWheel(360, new Point(0, 0, 0), new YokeDimensions(30, 20)),
+                List.of(s, s.withId(Id.Kind.SHAFT.number(2)), s.withId(Id.Kind.SHAFT.number(3))),
+                List.of(upper, lower),
                 new GearInput(new Point(700, 0, 0), new YokeDimensions(8, 8)));
         assertThat(c.cutLength(0)).isEqualTo(100 - 10 - 5);
         assertThat(c.cutLength(1)).isEqualTo(400 - 14 - 14);
@@ -88,8 +122,10 @@ class ColumnTrainTest {
 
     @Test
     void whatCannotBeIsRefusedWithTheNameOfThePart() {
-        assertThatThrownBy(() -> TestColumns.through(List.of(new Point(0, 0, 0), new Point(0, 0, 0), new Point(1, 0, 0)), new double[0]))
-                .isInstanceOf(ImpossibleGeometryException.class).hasMessageContaining("\"shaft 0\" has no length");
+        assertThatThrownBy(() -> TestColumns.through(
+                        List.of(new Point(0, 0, 0), new Point(0, 0, 0), new Point(1, 0, 0)), new double[0]))
+                .isInstanceOf(ImpossibleGeometryException.class)
+                .hasMessageContaining("\"shaft 0\" has no length");
         assertThatThrownBy(() -> new Point(Double.NaN, 0, 0)).isInstanceOf(ImpossibleGeometryException.class);
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.column;
+
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
@@ -34,16 +35,45 @@ public final class RandomColumns {
         List<Bearing> bearings = new ArrayList<>();
         for (int i = r.nextInt(3); i > 0; i--) {
             int on = r.nextInt(joints + 1);
-            bearings.add(new Bearing(Id.Kind.BEARING.number(1 + i), "Bearing " + i, Kind.values()[r.nextInt(4)], Mount.values()[r.nextInt(2)], on, round(r.nextDouble() * c.length(on)), 15 + r.nextInt(12), maybe() ? round(r.nextGaussian()) : 0, maybe() ? round(r.nextGaussian()) : 0, maybe()));
+            bearings.add(new Bearing(
+                    Id.Kind.BEARING.number(1 + i),
+                    "Bearing " + i,
+                    Kind.values()[r.nextInt(4)],
+                    Mount.values()[r.nextInt(2)],
+                    on,
+                    round(r.nextDouble() * c.length(on)),
+                    15 + r.nextInt(12),
+                    maybe() ? round(r.nextGaussian()) : 0,
+                    maybe() ? round(r.nextGaussian()) : 0,
+                    maybe()));
         }
-        Optional<ColumnTube> tube = maybe() ? Optional.of(new ColumnTube(38 + r.nextInt(20), 20, 20 + round(r.nextDouble() * 120 + 10), r.nextInt(3) * 40))
+        Optional<ColumnTube> tube = maybe()
+                ? Optional.of(new ColumnTube(
+                        38 + r.nextInt(20), 20, 20 + round(r.nextDouble() * 120 + 10), r.nextInt(3) * 40))
                 : Optional.empty();
-        Adjustment adjustment = maybe() ? Adjustment.NONE
-                : new Adjustment(r.nextInt(40), r.nextInt(40), r.nextInt(8), r.nextInt(8), maybe() ? Optional.of((double) r.nextInt(150)) : Optional.empty());
-        Installation installation = new Installation(maybe() ? Optional.of(Direction.along(1, round(r.nextGaussian() * 0.2), -0.6)) : Optional.empty(),
-                maybe() ? 0 : r.nextInt(8), maybe() ? Optional.of(-500.0 + r.nextInt(200)) : Optional.empty());
-        GearInput gear = new GearInput(c.gearInput(), fit(), maybe() ? Optional.of(Direction.along(0.7, 0.1, -1)) : Optional.empty());
-        return new Column(new SteeringWheel(300 + r.nextInt(150), c.hub(), fit(), adjustment), shafts, all, gear, round(r.nextGaussian() * 40), tube, bearings, installation);
+        Adjustment adjustment = maybe()
+                ? Adjustment.NONE
+                : new Adjustment(
+                        r.nextInt(40),
+                        r.nextInt(40),
+                        r.nextInt(8),
+                        r.nextInt(8),
+                        maybe() ? Optional.of((double) r.nextInt(150)) : Optional.empty());
+        Installation installation = new Installation(
+                maybe() ? Optional.of(Direction.along(1, round(r.nextGaussian() * 0.2), -0.6)) : Optional.empty(),
+                maybe() ? 0 : r.nextInt(8),
+                maybe() ? Optional.of(-500.0 + r.nextInt(200)) : Optional.empty());
+        GearInput gear = new GearInput(
+                c.gearInput(), fit(), maybe() ? Optional.of(Direction.along(0.7, 0.1, -1)) : Optional.empty());
+        return new Column(
+                new SteeringWheel(300 + r.nextInt(150), c.hub(), fit(), adjustment),
+                shafts,
+                all,
+                gear,
+                round(r.nextGaussian() * 40),
+                tube,
+                bearings,
+                installation);
     }
 
     private boolean maybe() {
@@ -58,8 +88,23 @@ public final class RandomColumns {
 
     private Shaft shaft(Shaft s, boolean between) {
         ShaftProfile profile = seat();
-        Optional<Slide> slide = maybe() ? Optional.empty() : Optional.of(new Slide(40 + r.nextInt(60), 20 + r.nextInt(40), r.nextInt(60)));
-        return new Shaft(s.id(), s.name(), profile, maybe() ? 0 : profile.roundNoStronger() * 0.6, 235 + r.nextInt(400), maybe() ? Optional.empty() : Optional.of(seat()), maybe() ? Optional.empty() : Optional.of(seat()), between ? round(s.clockingDeg()) : 0, maybe() ? 0 : round(r.nextGaussian() * 20), between && r.nextInt(5) == 0, maybe(), slide, maybe());
+        Optional<Slide> slide = maybe()
+                ? Optional.empty()
+                : Optional.of(new Slide(40 + r.nextInt(60), 20 + r.nextInt(40), r.nextInt(60)));
+        return new Shaft(
+                s.id(),
+                s.name(),
+                profile,
+                maybe() ? 0 : profile.roundNoStronger() * 0.6,
+                235 + r.nextInt(400),
+                maybe() ? Optional.empty() : Optional.of(seat()),
+                maybe() ? Optional.empty() : Optional.of(seat()),
+                between ? round(s.clockingDeg()) : 0,
+                maybe() ? 0 : round(r.nextGaussian() * 20),
+                between && r.nextInt(5) == 0,
+                maybe(),
+                slide,
+                maybe());
     }
 
     private ShaftProfile seat() {
@@ -74,18 +119,30 @@ public final class RandomColumns {
 
     private YokeDimensions fit() {
         Set<Retention> holds = EnumSet.allOf(Retention.class);
-        return new YokeDimensions(r.nextInt(45), r.nextInt(30), maybe() ? Optional.empty()
-                : Optional.of(new Socket(seat(), holds.stream().skip(r.nextInt(holds.size())).findFirst().orElseThrow())));
+        return new YokeDimensions(
+                r.nextInt(45),
+                r.nextInt(30),
+                maybe()
+                        ? Optional.empty()
+                        : Optional.of(new Socket(
+                                seat(),
+                                holds.stream()
+                                        .skip(r.nextInt(holds.size()))
+                                        .findFirst()
+                                        .orElseThrow())));
     }
 
     private Joint joint(Joint j) {
-        JointKind kind = switch (r.nextInt(5)) {
-            case 0 -> new JointKind.Double(true);
-            case 1 -> new JointKind.Double(false);
-            case 2 -> new JointKind.Coupling();
-            default -> new JointKind.Single();
-        };
+        JointKind kind =
+                switch (r.nextInt(5)) {
+                    case 0 -> new JointKind.Double(true);
+                    case 1 -> new JointKind.Double(false);
+                    case 2 -> new JointKind.Coupling();
+                    default -> new JointKind.Single();
+                };
         return new Joint(j.id(), j.name(), kind, j.centre(), kind.usualLimitDeg(), fit(), fit())
-                .withTorqueNm(maybe() ? Optional.empty() : Optional.of(40.0 + r.nextInt(300))).withSwingDiameter(maybe() ? Optional.empty() : Optional.of(40.0 + r.nextInt(30))).withTypical(maybe());
+                .withTorqueNm(maybe() ? Optional.empty() : Optional.of(40.0 + r.nextInt(300)))
+                .withSwingDiameter(maybe() ? Optional.empty() : Optional.of(40.0 + r.nextInt(30)))
+                .withTypical(maybe());
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.column;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -17,14 +18,33 @@ public final class TestColumns {
         List<Shaft> shafts = new ArrayList<>();
         List<Joint> all = new ArrayList<>();
         for (int i = 0; i <= joints; i++) {
-            shafts.add(Shaft.round(Id.Kind.SHAFT.number(1 + i), "shaft " + i, 20, i > 0 && i < joints ? clocking[i - 1] : 0, true));
+            shafts.add(Shaft.round(
+                    Id.Kind.SHAFT.number(1 + i), "shaft " + i, 20, i > 0 && i < joints ? clocking[i - 1] : 0, true));
         }
         for (int i = 0; i < joints; i++) {
-            all.add(i < doubles.length && doubles[i]
-                    ? new Joint(Id.Kind.JOINT.number(1 + i), "double " + i, new JointKind.Double(true), points.get(i + 1), 90, YokeDimensions.NONE, YokeDimensions.NONE)
-                    : Joint.single(Id.Kind.JOINT.number(1 + i), "joint " + i, points.get(i + 1), 35, YokeDimensions.NONE, YokeDimensions.NONE));
+            all.add(
+                    i < doubles.length && doubles[i]
+                            ? new Joint(
+                                    Id.Kind.JOINT.number(1 + i),
+                                    "double " + i,
+                                    new JointKind.Double(true),
+                                    points.get(i + 1),
+                                    90,
+                                    YokeDimensions.NONE,
+                                    YokeDimensions.NONE)
+                            : Joint.single(
+                                    Id.Kind.JOINT.number(1 + i),
+                                    "joint " + i,
+                                    points.get(i + 1),
+                                    35,
+                                    YokeDimensions.NONE,
+                                    YokeDimensions.NONE));
         }
-        return new Column(new SteeringWheel(360, points.getFirst(), YokeDimensions.NONE), shafts, all, new GearInput(points.getLast(), YokeDimensions.NONE));
+        return new Column(
+                new SteeringWheel(360, points.getFirst(), YokeDimensions.NONE),
+                shafts,
+                all,
+                new GearInput(points.getLast(), YokeDimensions.NONE));
     }
 
     /** A path that wanders forward and down, with joints between nothing and some 60 degrees. */
@@ -32,7 +52,10 @@ public final class TestColumns {
         List<Point> points = new ArrayList<>(List.of(new Point(-1000, 300, 900)));
         for (int i = 0; i <= joints; i++) {
             Point p = points.getLast();
-            points.add(new Point(p.x() + 150 + 100 * r.nextDouble(), p.y() + 240 * (r.nextDouble() - 0.5), p.z() - 260 * r.nextDouble()));
+            points.add(new Point(
+                    p.x() + 150 + 100 * r.nextDouble(),
+                    p.y() + 240 * (r.nextDouble() - 0.5),
+                    p.z() - 260 * r.nextDouble()));
         }
         return through(points, r.doubles(Math.max(0, joints - 1), -90, 90).toArray());
     }
@@ -58,7 +81,11 @@ public final class TestColumns {
     }
 
     private static Socket socket(int teeth) {
-        return new Socket(teeth == 0 ? new ShaftProfile.Round(20) : teeth == 2 ? new ShaftProfile.DoubleD(20, 16) : new ShaftProfile.Splined(20, teeth), Socket.Retention.PINCH_BOLT);
+        return new Socket(
+                teeth == 0
+                        ? new ShaftProfile.Round(20)
+                        : teeth == 2 ? new ShaftProfile.DoubleD(20, 16) : new ShaftProfile.Splined(20, teeth),
+                Socket.Retention.PINCH_BOLT);
     }
 
     /** In a tube with a bearing near each end of the first shaft. */

@@ -1,4 +1,5 @@
 package mildtilt.curve;
+
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -27,20 +28,30 @@ class CurveTest {
 
     @Test
     void theColumnCurveHasTheRippleThatIsTold() {
-        List<double[]> points = Curve.COLUMN_TURN.series(analysis).getFirst().runs().getFirst().points();
+        List<double[]> points =
+                Curve.COLUMN_TURN.series(analysis).getFirst().runs().getFirst().points();
         double high = points.stream().mapToDouble(p -> p[1]).max().orElseThrow();
         double low = points.stream().mapToDouble(p -> p[1]).min().orElseThrow();
-        assertThat(high - low).isCloseTo(
-                analysis.column().orElseThrow().turning().orElseThrow().transfer().ripplePct(), within(0.5));
+        assertThat(high - low)
+                .isCloseTo(
+                        analysis.column()
+                                .orElseThrow()
+                                .turning()
+                                .orElseThrow()
+                                .transfer()
+                                .ripplePct(),
+                        within(0.5));
     }
 
     @Test
     void theRatioAtTheMiddleIsTheHeadline() {
-        List<double[]> points = Curve.RATIO.series(analysis).getFirst().runs().getFirst().points();
+        List<double[]> points =
+                Curve.RATIO.series(analysis).getFirst().runs().getFirst().points();
         assertThat(points).hasSize(61);
         double[] middle = points.get(30);
         assertThat(middle[0]).isZero();
-        assertThat(middle[1]).isCloseTo(analysis.steer().orElseThrow().ratioAtCentre().orElseThrow(), within(1e-9));
+        assertThat(middle[1])
+                .isCloseTo(analysis.steer().orElseThrow().ratioAtCentre().orElseThrow(), within(1e-9));
     }
 
     @Test
@@ -53,7 +64,8 @@ class CurveTest {
 
     @Test
     void aPlaceThatCannotBeReachedIsAGapToo() {
-        Job shortArms = JobPoints.moved(demo, new PointId.OnCorner(Side.LEFT, CornerPoint.TIE_ROD_POINT), new Point(-80, 612, 330));
+        Job shortArms = JobPoints.moved(
+                demo, new PointId.OnCorner(Side.LEFT, CornerPoint.TIE_ROD_POINT), new Point(-80, 612, 330));
         List<Run> runs = Curve.RATIO.series(Analysis.of(shortArms)).getFirst().runs();
         assertThat(runs.stream().mapToInt(r -> r.points().size()).sum()).isLessThan(61);
         assertThat(runs).allMatch(r -> r.points().stream().allMatch(p -> Double.isFinite(p[1])));
@@ -61,7 +73,8 @@ class CurveTest {
 
     @Test
     void aJobWithoutThePartsHasNoCurve() {
-        Analysis none = Analysis.of(Job.of("n", new Plan(demo.vehicle(), Optional.empty(), Optional.empty(), demo.targets())));
+        Analysis none =
+                Analysis.of(Job.of("n", new Plan(demo.vehicle(), Optional.empty(), Optional.empty(), demo.targets())));
         for (Curve c : Curve.values()) {
             assertThat(c.series(none)).as(c.title()).isEmpty();
         }
@@ -85,7 +98,9 @@ class CurveTest {
             double here = all.get(0).value(inner).orElseThrow();
             double full = all.get(1).value(inner).orElseThrow();
             assertThat(all.get(2).value(inner).orElseThrow()).isCloseTo(inner, within(1e-9));
-            assertThat(here).as("36 % of the way from parallel to full, both toed in").isBetween(full, inner + 2 * 0.115);
+            assertThat(here)
+                    .as("36 % of the way from parallel to full, both toed in")
+                    .isBetween(full, inner + 2 * 0.115);
         }
         assertThat(all.get(0).value(89)).isEmpty();
     }
@@ -93,7 +108,14 @@ class CurveTest {
     @ParameterizedTest
     @CsvSource({"0, 1, 5", "-73, 41, 6", "0.011, 0.013, 4", "-1e-7, 1e-7, 4", "14.2, 14.2, 3", "-900, 900, 8"})
     void marksAreRoundAndInsideTheScale(double low, double high, double marks) {
-        Scale s = Scale.over(List.of(new Run(List.of(new double[] {0, low}, new double[] {1, high}))), List.of(), 1, 1, 200, 0, marks);
+        Scale s = Scale.over(
+                List.of(new Run(List.of(new double[] {0, low}, new double[] {1, high}))),
+                List.of(),
+                1,
+                1,
+                200,
+                0,
+                marks);
         assertThat(s.step()).isPositive();
         assertThat(s.low()).isLessThan(s.high());
         assertThat(s.first()).isGreaterThanOrEqualTo(s.low() - s.step() * 1e-6);

@@ -1,4 +1,5 @@
 package mildtilt.drawing;
+
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -33,18 +34,23 @@ class UnrolledColumnTest {
                 double wheelEnd = u.forks().get(2 * s - 1).clockDeg();
                 double gearEnd = u.forks().get(2 * s).clockDeg();
                 assertThat(u.forks().get(2 * s).atGearEnd()).isTrue();
-                assertThat(apart(gearEnd - wheelEnd, c.shafts().get(s).clockingDeg())).isCloseTo(0, within(1e-7));
+                assertThat(apart(gearEnd - wheelEnd, c.shafts().get(s).clockingDeg()))
+                        .isCloseTo(0, within(1e-7));
             }
         }
         // A left turn is anticlockwise seen from the driver: the first fork goes with the wheel.
         double straight = UnrolledColumn.of(train, 0).forks().getFirst().clockDeg();
-        assertThat(apart(UnrolledColumn.of(train, 35).forks().getFirst().clockDeg(), straight - 35)).isCloseTo(0, within(1e-7));
+        assertThat(apart(UnrolledColumn.of(train, 35).forks().getFirst().clockDeg(), straight - 35))
+                .isCloseTo(0, within(1e-7));
     }
 
     @Test
     void ofAStraightColumnTheTwoForksOfAJointStandSquare() {
         UnrolledColumn u = UnrolledColumn.of(new ColumnTrain(TestColumns.straight(2, 300)), 20);
-        assertThat(apart(u.forks().get(1).clockDeg(), u.forks().get(0).clockDeg() + 90)).isCloseTo(0, within(1e-7));
-        assertThat(UnrolledColumn.of(new ColumnTrain(TestColumns.straight(0, 300)), 0).forks()).isEmpty();
+        assertThat(apart(u.forks().get(1).clockDeg(), u.forks().get(0).clockDeg() + 90))
+                .isCloseTo(0, within(1e-7));
+        assertThat(UnrolledColumn.of(new ColumnTrain(TestColumns.straight(0, 300)), 0)
+                        .forks())
+                .isEmpty();
     }
 }

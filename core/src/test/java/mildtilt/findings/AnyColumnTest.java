@@ -1,4 +1,5 @@
 package mildtilt.findings;
+
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
@@ -35,7 +36,13 @@ import org.junit.jupiter.params.provider.EnumSource;
 class AnyColumnTest {
 
     private static final Grid COARSE = new Grid(4, 3);
-    private static final Job CARRIER = Job.of("any", new Plan(DemoJob.MARSH_CARRIER.job().vehicle(), Optional.empty(), Optional.empty(), DemoJob.MARSH_CARRIER.job().targets()));
+    private static final Job CARRIER = Job.of(
+            "any",
+            new Plan(
+                    DemoJob.MARSH_CARRIER.job().vehicle(),
+                    Optional.empty(),
+                    Optional.empty(),
+                    DemoJob.MARSH_CARRIER.job().targets()));
 
     /** What each limit judges, and whether a larger figure asks more. */
     private record Judged(Set<Fault> faults, boolean largerIsStricter) {}
@@ -47,14 +54,35 @@ class AnyColumnTest {
             Map.entry(RuleLimit.KINK, new Judged(EnumSet.of(Fault.FRONT_PUSH), true)),
             Map.entry(RuleLimit.ENGAGEMENT, new Judged(EnumSet.of(Fault.ENGAGEMENT_SHORT), true)),
             Map.entry(RuleLimit.OVERLAP, new Judged(EnumSet.of(Fault.SLIDE_SHORT), true)),
-            Map.entry(RuleLimit.HEAVY_PULL, new Judged(EnumSet.of(Fault.SHAFT_WEAK, Fault.JOINT_WEAK, Fault.WIND_UP, Fault.ARM_WEAK, Fault.ROD_END_WEAK, Fault.ROD_BUCKLES, Fault.ROD_BENDS), true)),
-            Map.entry(RuleLimit.STRENGTH, new Judged(EnumSet.of(Fault.SHAFT_WEAK, Fault.JOINT_WEAK, Fault.ARM_WEAK, Fault.ROD_END_WEAK), true)),
+            Map.entry(
+                    RuleLimit.HEAVY_PULL,
+                    new Judged(
+                            EnumSet.of(
+                                    Fault.SHAFT_WEAK,
+                                    Fault.JOINT_WEAK,
+                                    Fault.WIND_UP,
+                                    Fault.ARM_WEAK,
+                                    Fault.ROD_END_WEAK,
+                                    Fault.ROD_BUCKLES,
+                                    Fault.ROD_BENDS),
+                            true)),
+            Map.entry(
+                    RuleLimit.STRENGTH,
+                    new Judged(
+                            EnumSet.of(Fault.SHAFT_WEAK, Fault.JOINT_WEAK, Fault.ARM_WEAK, Fault.ROD_END_WEAK), true)),
             Map.entry(RuleLimit.WIND_UP, new Judged(EnumSet.of(Fault.WIND_UP), false)),
             Map.entry(RuleLimit.SPAN, new Judged(EnumSet.of(Fault.SPAN_LONG), true)),
             Map.entry(RuleLimit.OUT_OF_LINE, new Judged(EnumSet.of(Fault.BEARINGS_FIGHT), false)),
-            Map.entry(RuleLimit.KERB, new Judged(EnumSet.of(Fault.ARM_WEAK, Fault.ROD_END_WEAK, Fault.ROD_BUCKLES, Fault.ROD_BENDS), true)),
-            Map.entry(RuleLimit.CASTER_MIN, new Judged(EnumSet.of(Fault.STEER_AXIS_UNUSUAL, Fault.TRAIL_RUNS_AWAY), true)),
-            Map.entry(RuleLimit.CASTER_MAX, new Judged(EnumSet.of(Fault.STEER_AXIS_UNUSUAL, Fault.TRAIL_RUNS_AWAY), false)),
+            Map.entry(
+                    RuleLimit.KERB,
+                    new Judged(
+                            EnumSet.of(Fault.ARM_WEAK, Fault.ROD_END_WEAK, Fault.ROD_BUCKLES, Fault.ROD_BENDS), true)),
+            Map.entry(
+                    RuleLimit.CASTER_MIN,
+                    new Judged(EnumSet.of(Fault.STEER_AXIS_UNUSUAL, Fault.TRAIL_RUNS_AWAY), true)),
+            Map.entry(
+                    RuleLimit.CASTER_MAX,
+                    new Judged(EnumSet.of(Fault.STEER_AXIS_UNUSUAL, Fault.TRAIL_RUNS_AWAY), false)),
             Map.entry(RuleLimit.TRAIL_MIN, new Judged(EnumSet.of(Fault.TRAIL_RUNS_AWAY), true)),
             Map.entry(RuleLimit.TRAIL_MAX, new Judged(EnumSet.of(Fault.TRAIL_RUNS_AWAY), false)),
             Map.entry(RuleLimit.KINGPIN_MAX, new Judged(EnumSet.of(Fault.STEER_AXIS_UNUSUAL), false)),
@@ -74,8 +102,12 @@ class AnyColumnTest {
 
     /** A limit made stricter never finds less, one made laxer never more, and what it does not judge stays as it was. */
     @ParameterizedTest
-    // The carrier is alike left and right, has hardly any toe or roll steer, and any kingpin leans in by more than nothing.
-    @EnumSource(value = RuleLimit.class, mode = EnumSource.Mode.EXCLUDE, names = {"KINGPIN_MIN", "TOE", "APART", "LOCK_APART", "ROLL_STEER"})
+    // The carrier is alike left and right, has hardly any toe or roll steer, and any kingpin leans in by more than
+    // nothing.
+    @EnumSource(
+            value = RuleLimit.class,
+            mode = EnumSource.Mode.EXCLUDE,
+            names = {"KINGPIN_MIN", "TOE", "APART", "LOCK_APART", "ROLL_STEER"})
     void aStricterLimitNeverFindsLess(RuleLimit limit) {
         Judged judged = JUDGED.get(limit);
         int moved = 0;
@@ -117,13 +149,21 @@ class AnyColumnTest {
                 used += c.wheelEndFit(s).socket().filter(x -> x.hold() == hold).isPresent() ? 1 : 0;
                 used += c.gearEndFit(s).socket().filter(x -> x.hold() == hold).isPresent() ? 1 : 0;
             }
-            assertThat(count(job.withRules(rules), EnumSet.of(Fault.HOLD_NOT_ACCEPTED))).as(hold.toString()).isEqualTo(used);
+            assertThat(count(job.withRules(rules), EnumSet.of(Fault.HOLD_NOT_ACCEPTED)))
+                    .as(hold.toString())
+                    .isEqualTo(used);
         }
     }
 
     /** Faults that come from one figure of the part, and whose remedies therefore cure the part for good. */
-    private static final Set<Fault> CURED = EnumSet.of(Fault.SLIDE_SHORT, Fault.MUST_SLIDE, Fault.ENGAGEMENT_SHORT, Fault.BEARING_OFF_SHAFT, Fault.AXES_MISS,
-            Fault.HOLD_NOT_ACCEPTED, Fault.CAN_NOT_FOLLOW);
+    private static final Set<Fault> CURED = EnumSet.of(
+            Fault.SLIDE_SHORT,
+            Fault.MUST_SLIDE,
+            Fault.ENGAGEMENT_SHORT,
+            Fault.BEARING_OFF_SHAFT,
+            Fault.AXES_MISS,
+            Fault.HOLD_NOT_ACCEPTED,
+            Fault.CAN_NOT_FOLLOW);
 
     /** Every remedy offered does what it is offered for: the same is not found there again. */
     @RepeatedTest(45)
@@ -138,7 +178,9 @@ class AnyColumnTest {
                 assertThat(told(then)).as(r.action().text(LengthUnit.MM)).doesNotContain(f.element() + what);
                 if (CURED.contains(f.fault())) {
                     long was = same(before, findings(job), f);
-                    assertThat(same(told(then), then, f)).as(what + " > " + r.action().text(LengthUnit.MM)).isLessThan(was);
+                    assertThat(same(told(then), then, f))
+                            .as(what + " > " + r.action().text(LengthUnit.MM))
+                            .isLessThan(was);
                 }
             }
         }
@@ -146,7 +188,9 @@ class AnyColumnTest {
 
     private static long same(List<String> told, List<Finding> all, Finding f) {
         assertThat(told).hasSameSizeAs(all);
-        return all.stream().filter(x -> x.fault() == f.fault() && x.element().equals(f.element())).count();
+        return all.stream()
+                .filter(x -> x.fault() == f.fault() && x.element().equals(f.element()))
+                .count();
     }
 
     private static List<String> told(List<Finding> all) {
@@ -169,16 +213,27 @@ class AnyColumnTest {
         }
         for (int s = 0; s < c.shafts().size(); s++) {
             // Nothing left of it, faces that stand in each other, or an end that goes past a joint's centre.
-            double faces = c.length(s) - c.wheelEndFit(s).takeOff() - c.gearEndFit(s).takeOff();
-            if (c.shafts().get(s).toCut() && c.cutLength(s) <= 0 || faces < -0.05 || s > 0 && past(c.wheelEndFit(s)) || s < c.joints().size() && past(c.gearEndFit(s))) {
+            double faces =
+                    c.length(s) - c.wheelEndFit(s).takeOff() - c.gearEndFit(s).takeOff();
+            if (c.shafts().get(s).toCut() && c.cutLength(s) <= 0
+                    || faces < -0.05
+                    || s > 0 && past(c.wheelEndFit(s))
+                    || s < c.joints().size() && past(c.gearEndFit(s))) {
                 cramped.add(s);
             }
         }
-        assertThat(all.stream().filter(f -> f.severity() == Severity.STOP && (f.fault() == Fault.JOINT_OVER_LIMIT || f.fault() == Fault.JOINT_LOCKED))
-                .map(f -> ((Element.JointAt) f.element()).index())).containsExactlyInAnyOrderElementsOf(over);
-        assertThat(all.stream().filter(f -> f.fault() == Fault.NO_ROOM_FOR_SHAFT).map(f -> ((Element.ShaftAt) f.element()).index()).distinct())
+        assertThat(all.stream()
+                        .filter(f -> f.severity() == Severity.STOP
+                                && (f.fault() == Fault.JOINT_OVER_LIMIT || f.fault() == Fault.JOINT_LOCKED))
+                        .map(f -> ((Element.JointAt) f.element()).index()))
+                .containsExactlyInAnyOrderElementsOf(over);
+        assertThat(all.stream()
+                        .filter(f -> f.fault() == Fault.NO_ROOM_FOR_SHAFT)
+                        .map(f -> ((Element.ShaftAt) f.element()).index())
+                        .distinct())
                 .containsExactlyInAnyOrderElementsOf(cramped);
-        assertThat(all.stream().anyMatch(f -> f.fault() == Fault.SHAFT_FLOATS)).isEqualTo(!figures.supports().allHeld());
+        assertThat(all.stream().anyMatch(f -> f.fault() == Fault.SHAFT_FLOATS))
+                .isEqualTo(!figures.supports().allHeld());
         assertThat(all).isSortedAccordingTo((x, y) -> y.severity().compareTo(x.severity()));
     }
 
@@ -193,7 +248,10 @@ class AnyColumnTest {
         Job job = demo.job();
         int stops = stops(job);
         for (int taken = 0; taken < 12; taken++) {
-            Optional<Remedy> next = findings(job).stream().filter(f -> f.severity() == Severity.STOP).flatMap(f -> f.remedies().stream()).findFirst();
+            Optional<Remedy> next = findings(job).stream()
+                    .filter(f -> f.severity() == Severity.STOP)
+                    .flatMap(f -> f.remedies().stream())
+                    .findFirst();
             if (next.isEmpty()) {
                 break;
             }
@@ -207,6 +265,8 @@ class AnyColumnTest {
     }
 
     private static int stops(Job job) {
-        return (int) findings(job).stream().filter(f -> f.severity() == Severity.STOP).count();
+        return (int) findings(job).stream()
+                .filter(f -> f.severity() == Severity.STOP)
+                .count();
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.format;
+
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
@@ -48,7 +49,8 @@ class DescriptionsTest {
     @ParameterizedTest
     @EnumSource(DemoJob.class)
     void theReaderRefusesWhatTheSchemaRefuses(DemoJob demo) throws Exception {
-        JsonSchema schema = JsonSchemaFactory.getInstance(SpecVersion.VersionFlag.V202012).getSchema(new SchemaMaker().schema(JobParts.JOB, "urn:test", "test"));
+        JsonSchema schema = JsonSchemaFactory.getInstance(SpecVersion.VersionFlag.V202012)
+                .getSchema(new SchemaMaker().schema(JobParts.JOB, "urn:test", "test"));
         Random random = new Random(demo.ordinal());
         JsonNode good = MAPPER.readTree(JobWriter.write(demo.job()));
         assertThat(schema.validate(good)).isEmpty();
@@ -59,8 +61,11 @@ class DescriptionsTest {
             String refusal = refusal(spoilt);
             boolean valid = schema.validate(spoilt).isEmpty();
             // That a day is none in the calendar a schema can't say.
-            boolean byPartsThemselves = refusal.startsWith("This job can't exist as written.") || refusal.contains("is not a day") && valid;
-            assertThat(refusal.isEmpty() || byPartsThemselves).as("%s: %s, by the schema %s", what, refusal, valid).isEqualTo(valid);
+            boolean byPartsThemselves =
+                    refusal.startsWith("This job can't exist as written.") || refusal.contains("is not a day") && valid;
+            assertThat(refusal.isEmpty() || byPartsThemselves)
+                    .as("%s: %s, by the schema %s", what, refusal, valid)
+                    .isEqualTo(valid);
             refused += valid ? 0 : 1;
         }
         assertThat(refused).isBetween(TIMES / 4, TIMES - 10);
@@ -78,15 +83,17 @@ class DescriptionsTest {
 
     private static void gather(JsonNode node, String at, List<Runnable> ways, List<String> said, Random random) {
         if (node instanceof ObjectNode o) {
-            o.properties().stream().filter(e -> !at.isEmpty() || !e.getKey().matches("format|version")).forEach(e -> {
-                String place = at + "." + e.getKey();
-                JsonNode other = other(e.getValue(), random);
-                add(ways, said, place + " = " + other, () -> o.set(e.getKey(), other));
-                if (random.nextInt(4) == 0) {
-                    add(ways, said, place + " gone", () -> o.remove(e.getKey()));
-                }
-                gather(e.getValue(), place, ways, said, random);
-            });
+            o.properties().stream()
+                    .filter(e -> !at.isEmpty() || !e.getKey().matches("format|version"))
+                    .forEach(e -> {
+                        String place = at + "." + e.getKey();
+                        JsonNode other = other(e.getValue(), random);
+                        add(ways, said, place + " = " + other, () -> o.set(e.getKey(), other));
+                        if (random.nextInt(4) == 0) {
+                            add(ways, said, place + " gone", () -> o.remove(e.getKey()));
+                        }
+                        gather(e.getValue(), place, ways, said, random);
+                    });
             if (random.nextInt(4) == 0) {
                 add(ways, said, at + ".nonsense", () -> o.put("nonsense", 1));
             }
@@ -110,10 +117,22 @@ class DescriptionsTest {
         if (random.nextInt(3) > 0) {
             if (value.isNumber()) {
                 double v = value.asDouble();
-                return f.numberNode(new double[] {v * 1.5, v + 3, -v, v * 1e3, 0, 1e-9, -1e6, Math.rint(v) + 0.5}[random.nextInt(8)]);
+                return f.numberNode(new double[] {v * 1.5, v + 3, -v, v * 1e3, 0, 1e-9, -1e6, Math.rint(v) + 0.5}
+                        [random.nextInt(8)]);
             }
             if (value.isTextual()) {
-                return f.textNode(new String[] {"", value.asText() + "x", "shaft-1", "joint-01", "left", "round", "x".repeat(3000), "2026-02-01", "😀"}[random.nextInt(9)]);
+                return f.textNode(new String[] {
+                            "",
+                            value.asText() + "x",
+                            "shaft-1",
+                            "joint-01",
+                            "left",
+                            "round",
+                            "x".repeat(3000),
+                            "2026-02-01",
+                            "😀"
+                        }
+                        [random.nextInt(9)]);
             }
         }
         return switch (random.nextInt(6)) {
@@ -145,7 +164,8 @@ class DescriptionsTest {
             changed += edited.equals(demo.job()) ? 0 : 1;
             Optional<String> fault = RangeCheck.fault(JobParts.JOB, edited);
             String file = refusal(MAPPER.readTree(JobWriter.write(edited)));
-            assertThat(fault.orElse("")).isEqualTo(file.replaceFirst("^This job can't exist as written\\. (At .*?: )?", ""));
+            assertThat(fault.orElse(""))
+                    .isEqualTo(file.replaceFirst("^This job can't exist as written\\. (At .*?: )?", ""));
             refused += file.isEmpty() ? 0 : 1;
         }
         assertThat(changed).isGreaterThan(TIMES / 10);
@@ -174,17 +194,23 @@ class DescriptionsTest {
         };
     }
 
-    private static <T, V> T changed(Part<T> part, Field<T, V> f, T value, AtomicInteger count, int number, Random random) {
+    private static <T, V> T changed(
+            Part<T> part, Field<T, V> f, T value, AtomicInteger count, int number, Random random) {
         Object before = f.of(value);
-        boolean leftOut = before == null || f.shape() instanceof Shape.Keyed<V> k && k.presence() instanceof Presence.Usual<V> u && !u.written() && before.equals(u.usual().apply(null));
+        boolean leftOut = before == null
+                || f.shape() instanceof Shape.Keyed<V> k
+                        && k.presence() instanceof Presence.Usual<V> u
+                        && !u.written()
+                        && before.equals(u.usual().apply(null));
         if (leftOut) {
             return value;
         }
-        Object after = switch (f.shape()) {
-            case Shape.Keyed<V> k -> changed(k.kind(), before, count, number, random);
-            case Shape.Inline<V> i -> changed(cast(i.form()), before, count, number, random);
-            case Shape.Constant _, Shape.Fixed _ -> before;
-        };
+        Object after =
+                switch (f.shape()) {
+                    case Shape.Keyed<V> k -> changed(k.kind(), before, count, number, random);
+                    case Shape.Inline<V> i -> changed(cast(i.form()), before, count, number, random);
+                    case Shape.Constant _, Shape.Fixed _ -> before;
+                };
         return after.equals(before) ? value : part.with(value, f, Optional.of(after));
     }
 
@@ -192,7 +218,11 @@ class DescriptionsTest {
         return switch (kind) {
             case Kind.Size s -> count.getAndIncrement() == number ? past(s.range(), (Double) before, random) : before;
             case Kind.Group<?> g -> changed(cast(g.form()), before, count, number, random);
-            case Kind.Many<?> m -> ((Collection<?>) before).stream().map(x -> changed(m.of(), x, count, number, random)).toList();
+            case Kind.Many<?> m ->
+                ((Collection<?>) before)
+                        .stream()
+                                .map(x -> changed(m.of(), x, count, number, random))
+                                .toList();
             default -> before;
         };
     }

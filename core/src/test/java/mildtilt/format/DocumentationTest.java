@@ -1,4 +1,5 @@
 package mildtilt.format;
+
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
@@ -57,7 +58,11 @@ class DocumentationTest {
 
     @Test
     void theSchemaIsMadeOfTheDescriptions() throws Exception {
-        String made = JobWriter.print(new SchemaMaker().schema(JobParts.JOB, "urn:mild-tilt:job:" + JobParts.VERSION, "Mild Tilt job, version " + JobParts.VERSION));
+        String made = JobWriter.print(new SchemaMaker()
+                .schema(
+                        JobParts.JOB,
+                        "urn:mild-tilt:job:" + JobParts.VERSION,
+                        "Mild Tilt job, version " + JobParts.VERSION));
         if (RENEW) {
             Files.writeString(DOCS.resolve("job.schema.json"), made);
         }
@@ -75,17 +80,28 @@ class DocumentationTest {
 
     @Test
     void theTableOfFiguresIsMadeOfTheCatalogue() throws Exception {
-        StringBuilder table = new StringBuilder("| name | called | what it is | usual | better |\n|---|---|---|---|---|\n");
+        StringBuilder table =
+                new StringBuilder("| name | called | what it is | usual | better |\n|---|---|---|---|---|\n");
         for (Headline h : Headline.values()) {
-            table.append("| `").append(h.key()).append("` | ").append(h.label()).append(" | ").append(h.meaning()).append(" | ").append(h.usual()).append(" | ")
-                    .append(h.better().name().toLowerCase(Locale.ROOT).replace('_', ' ')).append(" |\n");
+            table.append("| `")
+                    .append(h.key())
+                    .append("` | ")
+                    .append(h.label())
+                    .append(" | ")
+                    .append(h.meaning())
+                    .append(" | ")
+                    .append(h.usual())
+                    .append(" | ")
+                    .append(h.better().name().toLowerCase(Locale.ROOT).replace('_', ' '))
+                    .append(" |\n");
         }
         mustStandIn("figures.md", "| name | called |", table.toString());
     }
 
     /** A table of a page in docs/, known by how it begins. */
     private static void mustStandIn(String page, String begins, String table) throws IOException {
-        Matcher there = Pattern.compile(Pattern.quote(begins) + ".*?\\n(?=\\n)", Pattern.DOTALL).matcher(doc(page));
+        Matcher there = Pattern.compile(Pattern.quote(begins) + ".*?\\n(?=\\n)", Pattern.DOTALL)
+                .matcher(doc(page));
         if (RENEW) {
             Files.writeString(DOCS.resolve(page), there.replaceFirst(Matcher.quoteReplacement(table)));
             return;
@@ -101,9 +117,23 @@ class DocumentationTest {
         StringBuilder table = new StringBuilder("| kind of size | range | keys |\n|---|---|---|\n");
         for (Range r : Ranges.all()) {
             Set<String> keys = maker.keysOfRanges().getOrDefault(r.name(), new TreeSet<>());
-            table.append("| ").append(r.name()).append(" | ").append(Sentences.shown(r.least())).append(" to ").append(Sentences.shown(r.most()))
-                    .append(r.nearest() > 0 ? " (no nearer to 0 than " + Sentences.shown(r.nearest()) + ")" : "").append(" | ")
-                    .append(keys.isEmpty() ? r.help() : keys.stream().limit(5).map(k -> "`" + k + "`").collect(Collectors.joining(", ")) + (keys.size() > 5 ? " …" : "")).append(" |\n");
+            table.append("| ")
+                    .append(r.name())
+                    .append(" | ")
+                    .append(Sentences.shown(r.least()))
+                    .append(" to ")
+                    .append(Sentences.shown(r.most()))
+                    .append(r.nearest() > 0 ? " (no nearer to 0 than " + Sentences.shown(r.nearest()) + ")" : "")
+                    .append(" | ")
+                    .append(
+                            keys.isEmpty()
+                                    ? r.help()
+                                    : keys.stream()
+                                                    .limit(5)
+                                                    .map(k -> "`" + k + "`")
+                                                    .collect(Collectors.joining(", "))
+                                            + (keys.size() > 5 ? " …" : ""))
+                    .append(" |\n");
         }
         mustStandIn("job-format.md", "| kind of size |", table.toString());
     }
@@ -115,7 +145,9 @@ class DocumentationTest {
         Job job = JobReader.read(example.group(1));
         assertThat(job.title()).isEqualTo("My carrier");
         assertThat(job.column()).isEmpty();
-        assertThat(job.vehicle().bump()).as("what is left out is as the table says").isEqualTo(50);
+        assertThat(job.vehicle().bump())
+                .as("what is left out is as the table says")
+                .isEqualTo(50);
         assertThat(Analysis.of(job).findings()).isEmpty();
     }
 
@@ -165,21 +197,40 @@ class DocumentationTest {
     @Test
     void theFiguresThatAreDocumentedArePrinted() throws Exception {
         Set<String> names = new TreeSet<>();
-        Bearing askew = Bearing.planned(Id.Kind.BEARING.first(), "Askew", Bearing.Kind.ROD_END, Bearing.Mount.FRAME, 1, 100, 19).withOff(2, 1);
-        collectNames(AnalysisJson.tree(Analysis.of(DemoJob.MARSH_CARRIER.job().editColumn(c -> c.withBearings(List.of(askew)))), List.of()), names);
+        Bearing askew = Bearing.planned(
+                        Id.Kind.BEARING.first(), "Askew", Bearing.Kind.ROD_END, Bearing.Mount.FRAME, 1, 100, 19)
+                .withOff(2, 1);
+        collectNames(
+                AnalysisJson.tree(
+                        Analysis.of(DemoJob.MARSH_CARRIER.job().editColumn(c -> c.withBearings(List.of(askew)))),
+                        List.of()),
+                names);
         for (DemoJob demo : DemoJob.values()) {
-            collectNames(AnalysisJson.tree(Analysis.of(demo.job()), List.of(new SteeringInput(30, 5, 5), new SteeringInput(20, 0, 0))), names);
+            collectNames(
+                    AnalysisJson.tree(
+                            Analysis.of(demo.job()), List.of(new SteeringInput(30, 5, 5), new SteeringInput(20, 0, 0))),
+                    names);
         }
-        Obstacle rail = Obstacle.fixed("rail", new Shape.Box(new Point(-285, 215, 445), 900, 70, 140)).withMay(Optional.of(Obstacle.May.NOTCHED));
+        Obstacle rail = Obstacle.fixed("rail", new Shape.Box(new Point(-285, 215, 445), 900, 70, 140))
+                .withMay(Optional.of(Obstacle.May.NOTCHED));
         Job railed = DemoJob.MARSH_CARRIER.job().editSurroundings(s -> s.with(rail));
         collectNames(AnalysisJson.tree(Analysis.of(railed), List.of()), names);
-        collectNames(RouteJson.tree(RouteFinder.search(DemoJob.MARSH_CARRIER.job(), RouteQuestion.USUAL.withJoints(2, 2).withTilt(-40, 40), RouteProgress.SILENT)), names);
-        Matcher named = Pattern.compile("`([a-z][a-zA-Z0-9_.]*_(?:mm|deg|pct|percent))`").matcher(doc("figures.md"));
+        collectNames(
+                RouteJson.tree(RouteFinder.search(
+                        DemoJob.MARSH_CARRIER.job(),
+                        RouteQuestion.USUAL.withJoints(2, 2).withTilt(-40, 40),
+                        RouteProgress.SILENT)),
+                names);
+        Matcher named = Pattern.compile("`([a-z][a-zA-Z0-9_.]*_(?:mm|deg|pct|percent))`")
+                .matcher(doc("figures.md"));
         int n = 0;
         while (named.find()) {
             String name = named.group(1).substring(named.group(1).lastIndexOf('.') + 1);
-            boolean input = Set.of("travel_left_mm", "steering_wheel_deg", "travel_right_mm", "missing_mm").contains(name);
-            assertThat(names.contains(name) || names.contains(named.group(1)) || input).as(named.group(1)).isTrue();
+            boolean input = Set.of("travel_left_mm", "steering_wheel_deg", "travel_right_mm", "missing_mm")
+                    .contains(name);
+            assertThat(names.contains(name) || names.contains(named.group(1)) || input)
+                    .as(named.group(1))
+                    .isTrue();
             n++;
         }
         assertThat(n).isGreaterThan(15);

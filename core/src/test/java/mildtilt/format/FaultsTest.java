@@ -1,4 +1,5 @@
 package mildtilt.format;
+
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assumptions.assumeThat;
@@ -38,11 +39,22 @@ class FaultsTest {
         Path file = folder.resolve("carrier.tilt");
         JobFile.save(file, DemoJob.MARSH_CARRIER.job());
         byte[] before = Files.readAllBytes(file);
-        Process p = new ProcessBuilder("/bin/bash", "-c", "ulimit -f 16; exec \"$0\" -XX:-UsePerfData -XX:TieredStopAtLevel=1 -cp \"$1\" \"$2\" \"$3\"", ProcessHandle.current().info().command().orElse("java"),
-                System.getProperty("java.class.path"), Cramped.class.getName(), file.toString()).redirectErrorStream(true).start();
+        Process p = new ProcessBuilder(
+                        "/bin/bash",
+                        "-c",
+                        "ulimit -f 16; exec \"$0\" -XX:-UsePerfData -XX:TieredStopAtLevel=1 -cp \"$1\" \"$2\" \"$3\"",
+                        ProcessHandle.current().info().command().orElse("java"),
+                        System.getProperty("java.class.path"),
+                        Cramped.class.getName(),
+                        file.toString())
+                .redirectErrorStream(true)
+                .start();
         String said = new String(p.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
         assertThat(p.waitFor(60, TimeUnit.SECONDS)).isTrue();
-        assertThat(said).contains("carrier.tilt can't be saved").contains("too large").contains("still open and unsaved");
+        assertThat(said)
+                .contains("carrier.tilt can't be saved")
+                .contains("too large")
+                .contains("still open and unsaved");
         assertThat(Files.readAllBytes(file)).isEqualTo(before);
         try (var left = Files.list(folder)) {
             assertThat(left).as("nothing half written").containsExactly(file);
@@ -54,21 +66,36 @@ class FaultsTest {
         List<Path> endless = List.of(Path.of("/dev/zero"), Path.of("/dev/random"));
         for (Path p : endless) {
             assumeThat(p).exists();
-            assertThatThrownBy(() -> JobFile.open(p)).isInstanceOf(JobFileException.class).hasMessageContaining("a pipe or a device, not a job file");
-            assertThatThrownBy(() -> PointsCsv.read(p)).isInstanceOf(JobFileException.class).hasMessageContaining("not a list of points");
-            assertThatThrownBy(() -> ScanFile.read(p)).isInstanceOf(JobFileException.class).hasMessageContaining("not a scan");
-            assertThatThrownBy(() -> PositionsCsv.read(p)).isInstanceOf(JobFileException.class).hasMessageContaining("not a list of positions");
+            assertThatThrownBy(() -> JobFile.open(p))
+                    .isInstanceOf(JobFileException.class)
+                    .hasMessageContaining("a pipe or a device, not a job file");
+            assertThatThrownBy(() -> PointsCsv.read(p))
+                    .isInstanceOf(JobFileException.class)
+                    .hasMessageContaining("not a list of points");
+            assertThatThrownBy(() -> ScanFile.read(p))
+                    .isInstanceOf(JobFileException.class)
+                    .hasMessageContaining("not a scan");
+            assertThatThrownBy(() -> PositionsCsv.read(p))
+                    .isInstanceOf(JobFileException.class)
+                    .hasMessageContaining("not a list of positions");
             assertThat(FileStamp.of(p)).isEmpty();
         }
-        assertThatThrownBy(() -> PositionsCsv.read(folder)).isInstanceOf(JobFileException.class).hasMessageContaining("a folder");
+        assertThatThrownBy(() -> PositionsCsv.read(folder))
+                .isInstanceOf(JobFileException.class)
+                .hasMessageContaining("a folder");
     }
 
     @Test
     void whereNothingCanBeWrittenItIsSaid() throws Exception {
         Job job = DemoJob.GREENHOUSE_TUG.job();
         Path inAFile = Files.writeString(folder.resolve("file"), "no folder").resolve("x.tilt");
-        assertThatThrownBy(() -> JobFile.save(inAFile, job)).isInstanceOf(JobFileException.class).hasMessageContaining("can't be saved").hasMessageContaining("save it somewhere else");
+        assertThatThrownBy(() -> JobFile.save(inAFile, job))
+                .isInstanceOf(JobFileException.class)
+                .hasMessageContaining("can't be saved")
+                .hasMessageContaining("save it somewhere else");
         assumeThat(Path.of("/proc/version")).exists();
-        assertThatThrownBy(() -> JobFile.save(Path.of("/proc/x.tilt"), job)).isInstanceOf(JobFileException.class).hasMessageContaining("can't be saved");
+        assertThatThrownBy(() -> JobFile.save(Path.of("/proc/x.tilt"), job))
+                .isInstanceOf(JobFileException.class)
+                .hasMessageContaining("can't be saved");
     }
 }

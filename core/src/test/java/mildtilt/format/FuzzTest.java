@@ -1,4 +1,5 @@
 package mildtilt.format;
+
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatCode;
 
@@ -40,7 +41,14 @@ class FuzzTest {
     /** Every so manieth job that can be read is worked out, too. */
     private static final int WORKED_OUT = Integer.getInteger("mildtilt.fuzz.worked", 60);
 
-    private static final List<String> SMALL = List.of("cases/line", "cases/x05_draglink_vs_trackbar", "cases/d00_sane", "cases/lim", "cases/step", "hostile/crash-rack-travel-remedy", "hostile/rim-larger-than-0.64-of-tyre");
+    private static final List<String> SMALL = List.of(
+            "cases/line",
+            "cases/x05_draglink_vs_trackbar",
+            "cases/d00_sane",
+            "cases/lim",
+            "cases/step",
+            "hostile/crash-rack-travel-remedy",
+            "hostile/rim-larger-than-0.64-of-tyre");
 
     @TempDir
     private Path folder = Path.of("");
@@ -60,7 +68,9 @@ class FuzzTest {
                 Assertions.assertTimeoutPreemptively(SOON, () -> reading.read(bytes));
                 read++;
             } catch (Throwable e) {
-                if (!(e instanceof JobFileException || e instanceof ImpossibleGeometryException || e instanceof UnreadableMeasureException)) {
+                if (!(e instanceof JobFileException
+                        || e instanceof ImpossibleGeometryException
+                        || e instanceof UnreadableMeasureException)) {
                     wrong.add(kept(i, seed, bytes, e));
                 } else if (!AllThatIsSaid.isASentence(e.getMessage())) {
                     wrong.add(kept(i, seed, bytes, e) + " is no sentence");
@@ -75,7 +85,11 @@ class FuzzTest {
     private static String kept(int number, long seed, byte[] bytes, Throwable e) {
         StringWriter trace = new StringWriter();
         e.printStackTrace(new PrintWriter(trace));
-        String brief = trace.toString().lines().filter(l -> !l.contains("org.junit") && !l.contains("java.base")).limit(14).collect(Collectors.joining("\n"));
+        String brief = trace.toString()
+                .lines()
+                .filter(l -> !l.contains("org.junit") && !l.contains("java.base"))
+                .limit(14)
+                .collect(Collectors.joining("\n"));
         Path file = Path.of("target", "damaged-" + seed + "-" + number);
         try {
             Files.write(file, bytes);
@@ -100,12 +114,17 @@ class FuzzTest {
         int[] read = {0};
         int small = ALL * 13 / 20;
         // The short ones most often: they are damaged as well, and read in no time.
-        double shares = whole.stream().mapToDouble(w -> 1.0 / w.toString().length()).sum();
+        double shares =
+                whole.stream().mapToDouble(w -> 1.0 / w.toString().length()).sum();
         for (int i = 0; i < whole.size(); i++) {
             job((int) Math.ceil(small / shares / whole.get(i).toString().length()), 100 + i, whole.get(i), read);
         }
         for (DemoJob demo : DemoJob.values()) {
-            job(ALL / 50 / DemoJob.values().length, 200 + demo.ordinal(), Mutator.tree(JobWriter.write(demo.job())), read);
+            job(
+                    ALL / 50 / DemoJob.values().length,
+                    200 + demo.ordinal(),
+                    Mutator.tree(JobWriter.write(demo.job())),
+                    read);
         }
         assertThat(read[0]).as("some are still jobs, or nothing was tried").isGreaterThan(ALL / 50);
     }
@@ -125,27 +144,39 @@ class FuzzTest {
         all(ALL / 20, 20, m -> utf8(m.json(rules)), bytes -> RulesFile.open(file(bytes, "a.rules.json")));
         JsonNode parts = Mutator.tree(CatalogueFile.shippedText());
         all(ALL / 80, 21, m -> utf8(m.json(parts)), bytes -> CatalogueFile.open(file(bytes, "c.json")));
-        byte[] csv = "mark;x mm;y mm;z mm\nsill left;-800;620,5;31\n\"hub; \"\"upper\"\"\";-1050;38;97\npin;1;2;3\n".getBytes(StandardCharsets.UTF_8);
+        byte[] csv = "mark;x mm;y mm;z mm\nsill left;-800;620,5;31\n\"hub; \"\"upper\"\"\";-1050;38;97\npin;1;2;3\n"
+                .getBytes(StandardCharsets.UTF_8);
         int read = all(ALL / 8, 22, m -> m.bytes(csv), bytes -> {
             PointsCsv.Read points = PointsCsv.read(file(bytes, "p.csv"));
             PointsCsv.take(DemoJob.BOG_TENDER.job(), points, PointsCsv.guess(points));
         });
         assertThat(read).isPositive();
-        byte[] positions = "steering_wheel_deg,travel_left_mm,travel_right_mm\n0,0,0\n-120.5,10,-10\n\"90\",0,1\n".getBytes(StandardCharsets.UTF_8);
-        all(ALL / 20, 23, m -> m.bytes(positions), bytes -> assertThat(PositionsCsv.read(file(bytes, "h.csv"))).allMatch(h -> Double.isFinite(h.steeringWheelDeg() + h.travelLeft() + h.travelRight())));
+        byte[] positions = "steering_wheel_deg,travel_left_mm,travel_right_mm\n0,0,0\n-120.5,10,-10\n\"90\",0,1\n"
+                .getBytes(StandardCharsets.UTF_8);
+        all(ALL / 20, 23, m -> m.bytes(positions), bytes -> assertThat(PositionsCsv.read(file(bytes, "h.csv")))
+                .allMatch(h -> Double.isFinite(h.steeringWheelDeg() + h.travelLeft() + h.travelRight())));
     }
 
     @Test
     void damagedLinesOfInstrumentsAreReadOrPassedOver() throws Exception {
-        byte[] lines = "value angle-finder deg 0.1 free 12.35\nvalue dial mm 0.01 held -0.35\nvalue turn-plates deg 0.2 free 20.1 18.4\n".getBytes(StandardCharsets.UTF_8);
+        byte[] lines =
+                "value angle-finder deg 0.1 free 12.35\nvalue dial mm 0.01 held -0.35\nvalue turn-plates deg 0.2 free 20.1 18.4\n"
+                        .getBytes(StandardCharsets.UTF_8);
         int[] read = {0};
         all(ALL / 25, 41, m -> m.bytes(lines), bytes -> {
             for (InstrumentKind kind : InstrumentKind.values()) {
                 try {
-                    assertThat(new FileInstruments(file(bytes, "i.txt")).read(kind)).matches(t -> t.kind() == kind && t.spread() > 0 && t.values().size() == kind.figures() && t.values().stream().allMatch(Double::isFinite));
+                    assertThat(new FileInstruments(file(bytes, "i.txt")).read(kind))
+                            .matches(t -> t.kind() == kind
+                                    && t.spread() > 0
+                                    && t.values().size() == kind.figures()
+                                    && t.values().stream().allMatch(Double::isFinite));
                     read[0]++;
                 } catch (InstrumentException e) {
-                    assertThat(e.getMessage()).as("a sentence").hasSizeGreaterThan(8).doesNotContain("java.");
+                    assertThat(e.getMessage())
+                            .as("a sentence")
+                            .hasSizeGreaterThan(8)
+                            .doesNotContain("java.");
                 }
             }
         });
@@ -154,9 +185,12 @@ class FuzzTest {
 
     @Test
     void damagedScansAreReadOrRefused() {
-        byte[] stl = "solid box\nfacet normal 0 0 1\nouter loop\nvertex 0 0 0\nvertex 10 0 0\nvertex 0 10 0\nendloop\nendfacet\nfacet normal 0 0 1\nouter loop\nvertex 0 0 1\nvertex 10 0 1\nvertex 0 10 2\nendloop\nendfacet\nendsolid box\n"
-                .getBytes(StandardCharsets.US_ASCII);
-        byte[] obj = "# a box\nv 0 0 0\nv 10 0 0\nv 10 10 0\nv 0 10 5\nvn 0 0 1\nvt 0 0\nf 1/1/1 2/1/1 3/1/1 4/1/1\nf -1 -2 -3\ng part\nusemtl x\n".getBytes(StandardCharsets.US_ASCII);
+        byte[] stl =
+                "solid box\nfacet normal 0 0 1\nouter loop\nvertex 0 0 0\nvertex 10 0 0\nvertex 0 10 0\nendloop\nendfacet\nfacet normal 0 0 1\nouter loop\nvertex 0 0 1\nvertex 10 0 1\nvertex 0 10 2\nendloop\nendfacet\nendsolid box\n"
+                        .getBytes(StandardCharsets.US_ASCII);
+        byte[] obj =
+                "# a box\nv 0 0 0\nv 10 0 0\nv 10 10 0\nv 0 10 5\nvn 0 0 1\nvt 0 0\nf 1/1/1 2/1/1 3/1/1 4/1/1\nf -1 -2 -3\ng part\nusemtl x\n"
+                        .getBytes(StandardCharsets.US_ASCII);
         byte[] binary = new byte[84 + 4 * 50];
         binary[80] = 4;
         Random r = new Random(5);

@@ -1,4 +1,5 @@
 package mildtilt.format;
+
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
@@ -37,16 +38,23 @@ class HostileFilesTest {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', quoteCharacter = '~', value = {
-        "crash-log-rod-name | Log, vehicles number 1, trials number 2, readings number 29, part is \"Upper joint\"; it can be left_tie_rod, right_tie_rod,",
-        "crash-version-1e400 | Version is a number too large to be anything.",
-        "infinity-column.shafts0 | Column, shafts number 1, diameter is all but 0 mm; it can be 3 to 200 mm.",
-        "infinity-eff | Vehicle, loads, efficiency is all but 0; it can be 0.05 to 1.",
-        "tyre-radius-minus-50 | Axle, left, knuckle, wheel centre, z is -50 mm; it can be 50 to 1500 mm.",
-        "wheelbase-0.001 | Vehicle, wheelbase is 0.001 mm; it can be 300 to 20000 mm."})
+    @CsvSource(
+            delimiter = '|',
+            quoteCharacter = '~',
+            value = {
+                "crash-log-rod-name | Log, vehicles number 1, trials number 2, readings number 29, part is \"Upper joint\"; it can be left_tie_rod, right_tie_rod,",
+                "crash-version-1e400 | Version is a number too large to be anything.",
+                "infinity-column.shafts0 | Column, shafts number 1, diameter is all but 0 mm; it can be 3 to 200 mm.",
+                "infinity-eff | Vehicle, loads, efficiency is all but 0; it can be 0.05 to 1.",
+                "tyre-radius-minus-50 | Axle, left, knuckle, wheel centre, z is -50 mm; it can be 50 to 1500 mm.",
+                "wheelbase-0.001 | Vehicle, wheelbase is 0.001 mm; it can be 300 to 20000 mm."
+            })
     void whatCanNotBeIsRefused(String name, String says) throws Exception {
         String text = hostile(name);
-        assertThatThrownBy(() -> JobReader.read(text)).isInstanceOf(JobFileException.class).hasMessageContaining(says).matches(e -> AllThatIsSaid.isASentence(e.getMessage()));
+        assertThatThrownBy(() -> JobReader.read(text))
+                .isInstanceOf(JobFileException.class)
+                .hasMessageContaining(says)
+                .matches(e -> AllThatIsSaid.isASentence(e.getMessage()));
     }
 
     @ParameterizedTest
@@ -64,9 +72,11 @@ class HostileFilesTest {
         for (int rim = 60; rim <= 900; rim += 35) {
             ((ObjectNode) tree.at("/surroundings/own_parts")).put("rim_diameter_mm", rim);
             if (rim <= 790) {
-                assertThat(AllThatIsSaid.of(JobReader.read(tree.toString())).findings()).isNotEmpty();
+                assertThat(AllThatIsSaid.of(JobReader.read(tree.toString())).findings())
+                        .isNotEmpty();
             } else {
-                assertThatThrownBy(() -> JobReader.read(tree.toString())).hasMessageContaining("is too large for the left tyre of 800 mm");
+                assertThatThrownBy(() -> JobReader.read(tree.toString()))
+                        .hasMessageContaining("is too large for the left tyre of 800 mm");
             }
         }
     }
@@ -81,7 +91,8 @@ class HostileFilesTest {
         for (double small : new double[] {1, 4, 8, 12, 15.9}) {
             tapers.forEach(t -> t.put("small_mm", small));
             try {
-                assertThat(AllThatIsSaid.of(JobReader.read(tree.toString())).notWorkedOut()).isEmpty();
+                assertThat(AllThatIsSaid.of(JobReader.read(tree.toString())).notWorkedOut())
+                        .isEmpty();
             } catch (JobFileException e) {
                 assertThat(e.getMessage()).contains("must be above its small one");
             }
@@ -96,25 +107,55 @@ class HostileFilesTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"f // 2 3", "f /", "f / / /", "f 1// 2// 9//", "f 1/ 2", "f 0 1 2", "f -9 1 2", "f 99999999999 1 2", "v 1e9 0 0\nf 1 2 4", "v 1e39 0 0\nf 1 2 4", "v 1 2\nf 1 2 3", "f 1 1 1"})
+    @ValueSource(
+            strings = {
+                "f // 2 3",
+                "f /",
+                "f / / /",
+                "f 1// 2// 9//",
+                "f 1/ 2",
+                "f 0 1 2",
+                "f -9 1 2",
+                "f 99999999999 1 2",
+                "v 1e9 0 0\nf 1 2 4",
+                "v 1e39 0 0\nf 1 2 4",
+                "v 1 2\nf 1 2 3",
+                "f 1 1 1"
+            })
     void facesThatNameNoCorner(String line) throws Exception {
         Path obj = Files.writeString(folder.resolve("a.obj"), "v 0 0 0\nv 1 0 0\nv 0 1 0\n" + line + "\n");
-        assertThatThrownBy(() -> ScanFile.read(obj)).isInstanceOf(JobFileException.class).hasMessageEndingWith("Nothing was taken in.").matches(e -> AllThatIsSaid.isASentence(e.getMessage()));
+        assertThatThrownBy(() -> ScanFile.read(obj))
+                .isInstanceOf(JobFileException.class)
+                .hasMessageEndingWith("Nothing was taken in.")
+                .matches(e -> AllThatIsSaid.isASentence(e.getMessage()));
     }
 
     @Test
     void theRootIsNoFile() {
         assertThatThrownBy(() -> ScanFile.read(Path.of("/"))).hasMessageContaining("/: it is a folder");
         assertThatThrownBy(() -> JobFile.open(Path.of("/"))).hasMessageContaining("/: it is a folder");
-        assertThatThrownBy(() -> PhotoFile.copyBeside(folder.resolve("a.tilt"), Path.of("/"))).isInstanceOf(JobFileException.class);
+        assertThatThrownBy(() -> PhotoFile.copyBeside(folder.resolve("a.tilt"), Path.of("/")))
+                .isInstanceOf(JobFileException.class);
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"a\u0000b.jpg", "/etc/passwd", "../out.jpg", "x/../../out.jpg", "..", "a\nb.jpg", "\\\\server\\x.jpg", "c:x.jpg"})
+    @ValueSource(
+            strings = {
+                "a\u0000b.jpg",
+                "/etc/passwd",
+                "../out.jpg",
+                "x/../../out.jpg",
+                "..",
+                "a\nb.jpg",
+                "\\\\server\\x.jpg",
+                "c:x.jpg"
+            })
     void photosOutsideOfTheJobsFolder(String name) throws Exception {
         JsonNode tree = Mutator.tree(JobWriter.write(DemoJob.MARSH_CARRIER.job()));
         ((ObjectNode) tree.at("/log/vehicles/0/trials/0")).putArray("photos").add(name);
-        assertThatThrownBy(() -> JobReader.read(tree.toString())).isInstanceOf(JobFileException.class).hasMessageContaining("A photo lies beside the job");
+        assertThatThrownBy(() -> JobReader.read(tree.toString()))
+                .isInstanceOf(JobFileException.class)
+                .hasMessageContaining("A photo lies beside the job");
     }
 
     /** Reads each file with less memory than a lavish reading of it would take, and says what comes of it. */
@@ -144,12 +185,23 @@ class HostileFilesTest {
         files.add(file("deep", base + ",\"x\":" + "[".repeat(100_000) + "]".repeat(100_000) + "}"));
         files.add(file("keys", base + many(600_000, i -> ",\"k" + i + "\":1") + "}"));
         files.add(file("wrong", base + ",\"variants\":[1" + ",1".repeat(450_000) + "]}"));
-        files.add(file("digits", "{\"format\":\"mild-tilt-job\",\"version\":6,\"title\":\"x\",\"vehicle\":{\"wheelbase_mm\":" + "1".repeat(500_000) + "}}"));
+        files.add(file(
+                "digits",
+                "{\"format\":\"mild-tilt-job\",\"version\":6,\"title\":\"x\",\"vehicle\":{\"wheelbase_mm\":"
+                        + "1".repeat(500_000) + "}}"));
         files.add(file("text", base + ",\"about\":\"" + "x".repeat(36 << 20) + "\"}"));
-        List<String> command = new ArrayList<>(List.of(ProcessHandle.current().info().command().orElse("java"), "-Xmx256m", "-XX:+UseSerialGC", "-cp", System.getProperty("java.class.path"), Poor.class.getName()));
+        List<String> command = new ArrayList<>(List.of(
+                ProcessHandle.current().info().command().orElse("java"),
+                "-Xmx256m",
+                "-XX:+UseSerialGC",
+                "-cp",
+                System.getProperty("java.class.path"),
+                Poor.class.getName()));
         command.addAll(files);
         Process p = new ProcessBuilder(command).redirectErrorStream(true).start();
-        List<String> said = new String(p.getInputStream().readAllBytes(), StandardCharsets.UTF_8).lines().toList();
+        List<String> said = new String(p.getInputStream().readAllBytes(), StandardCharsets.UTF_8)
+                .lines()
+                .toList();
         assertThat(p.waitFor(60, TimeUnit.SECONDS)).isTrue();
         assertThat(said).hasSize(files.size());
         assertThat(said.get(0)).contains("bomb.tilt: ").contains("packed numbers can't be read");
@@ -158,7 +210,9 @@ class HostileFilesTest {
         assertThat(said.get(3)).contains("Variants has 450001 entries; up to 200 can be taken.");
         assertThat(said.get(4)).contains("far larger than any job's");
         assertThat(said.get(5)).contains("far larger than any job's");
-        assertThat(said).allMatch(s -> AllThatIsSaid.isASentence(s.substring(s.indexOf(' ') + 1)) && Long.parseLong(s.substring(0, s.indexOf(' '))) < 10_000);
+        assertThat(said)
+                .allMatch(s -> AllThatIsSaid.isASentence(s.substring(s.indexOf(' ') + 1))
+                        && Long.parseLong(s.substring(0, s.indexOf(' '))) < 10_000);
     }
 
     private String file(String name, String text) throws Exception {
@@ -179,7 +233,11 @@ class HostileFilesTest {
 
     private static String scans(int n) {
         String zeros = MeshText.pack(new byte[24_000_000]);
-        return many(n, i -> (i == 0 ? "" : ",") + "{\"name\":\"s" + i + "\",\"shape\":{\"kind\":\"scan\",\"at_mm\":[0,0,0],\"file\":\"a.stl\",\"corners\":\"" + zeros + "\",\"triangles\":\"" + zeros + "\"}}");
+        return many(
+                n,
+                i -> (i == 0 ? "" : ",") + "{\"name\":\"s" + i
+                        + "\",\"shape\":{\"kind\":\"scan\",\"at_mm\":[0,0,0],\"file\":\"a.stl\",\"corners\":\"" + zeros
+                        + "\",\"triangles\":\"" + zeros + "\"}}");
     }
 
     /** Tubes that would take minutes are refused; as many as are taken are gone through in seconds. */
@@ -192,7 +250,9 @@ class HostileFilesTest {
             ObjectNode more = obstacles.get(0).deepCopy();
             obstacles.add(more.put("name", "more " + i));
         }
-        assertThatThrownBy(() -> JobReader.read(tree.toString())).hasMessageContaining("up to 10000 straight pieces together").hasMessageContaining("Give them fewer points");
+        assertThatThrownBy(() -> JobReader.read(tree.toString()))
+                .hasMessageContaining("up to 10000 straight pieces together")
+                .hasMessageContaining("Give them fewer points");
     }
 
     /** Scans that hold more triangles together than a machine can hold. */
@@ -209,6 +269,7 @@ class HostileFilesTest {
         TriangleMesh mesh = new TriangleMesh(corners, triangles);
         Shape scan = new Shape.Scan(mesh, "a.stl", Point.ORIGIN, 0, 0, 0);
         Job one = job.editSurroundings(s -> s.with(Obstacle.fixed("one", scan)));
-        assertThatThrownBy(() -> one.editSurroundings(s -> s.with(Obstacle.fixed("two", scan)))).hasMessageContaining("up to 3000000 triangles together; these have");
+        assertThatThrownBy(() -> one.editSurroundings(s -> s.with(Obstacle.fixed("two", scan))))
+                .hasMessageContaining("up to 3000000 triangles together; these have");
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.format;
+
 import com.fasterxml.jackson.databind.JsonNode;
 import java.util.ArrayDeque;
 import java.util.Arrays;
@@ -51,7 +52,8 @@ final class KeysPage {
             titles.put(form, title);
             waiting.add(form);
         }
-        return "[" + title.toLowerCase(Locale.ROOT) + "](#" + title.toLowerCase(Locale.ROOT).replace(' ', '-') + ")";
+        return "[" + title.toLowerCase(Locale.ROOT) + "](#"
+                + title.toLowerCase(Locale.ROOT).replace(' ', '-') + ")";
     }
 
     private String free(String wanted) {
@@ -63,12 +65,19 @@ final class KeysPage {
     }
 
     private static String title(Form<?> form) {
-        String words = SchemaMaker.type(form).getSimpleName().replaceAll("([a-z])([A-Z])", "$1 $2").toLowerCase(Locale.ROOT);
+        String words = SchemaMaker.type(form)
+                .getSimpleName()
+                .replaceAll("([a-z])([A-Z])", "$1 $2")
+                .toLowerCase(Locale.ROOT);
         return Sentences.capital(words);
     }
 
     private void section(Form<?> form) {
-        page.append("\n## ").append(titles.get(form)).append("\n\n").append(Sentences.capital(form.help())).append(".\n\n");
+        page.append("\n## ")
+                .append(titles.get(form))
+                .append("\n\n")
+                .append(Sentences.capital(form.help()))
+                .append(".\n\n");
         switch (form) {
             case Form.Kinds<?> k -> {
                 kinds(k);
@@ -82,7 +91,12 @@ final class KeysPage {
 
     private void kinds(Form.Kinds<?> k) {
         page.append("| `").append(k.key()).append("` | what |\n|---|---|\n");
-        k.kinds().forEach((word, part) -> page.append("| `\"").append(word).append("\"` | ").append(part.help()).append(k.usual().filter(word::equals).isPresent() ? "; meant where it is left out" : "").append(" |\n"));
+        k.kinds().forEach((word, part) -> page.append("| `\"")
+                .append(word)
+                .append("\"` | ")
+                .append(part.help())
+                .append(k.usual().filter(word::equals).isPresent() ? "; meant where it is left out" : "")
+                .append(" |\n"));
     }
 
     private void tables(Form.Kinds<?> k) {
@@ -118,19 +132,58 @@ final class KeysPage {
     private void rows(Form<?> form) {
         switch (form) {
             case Part<?> p -> p.fields().forEach(this::row);
-            case Form.Kinds<?> k -> page.append("| `").append(k.key()).append("` and what goes with it | ").append(k.help()).append(" | as ").append(link(k)).append(" | ").append(k.usual().map(u -> "`\"" + u + "\"`").orElse("needed")).append(" |\n");
-            case Form.Either<?> e -> page.append("| ").append(e.ways().stream().map(w -> "`" + w.key() + "`").collect(Collectors.joining(", "))).append(" … | ").append(e.help()).append(" | as ").append(link(e)).append(" | needed |\n");
-            case Form.Under<?> u -> page.append("| `").append(u.key()).append("` | ").append(u.help()).append(" | ").append(link(u.part())).append(" | needed |\n");
-            case Form.Packed _ -> page.append("| `corners` | x, y, z of each corner in mm, 4-byte floats, packed | text | needed |\n| `triangles` | three corner numbers each, packed | text | needed |\n");
+            case Form.Kinds<?> k ->
+                page.append("| `")
+                        .append(k.key())
+                        .append("` and what goes with it | ")
+                        .append(k.help())
+                        .append(" | as ")
+                        .append(link(k))
+                        .append(" | ")
+                        .append(k.usual().map(u -> "`\"" + u + "\"`").orElse("needed"))
+                        .append(" |\n");
+            case Form.Either<?> e ->
+                page.append("| ")
+                        .append(e.ways().stream().map(w -> "`" + w.key() + "`").collect(Collectors.joining(", ")))
+                        .append(" … | ")
+                        .append(e.help())
+                        .append(" | as ")
+                        .append(link(e))
+                        .append(" | needed |\n");
+            case Form.Under<?> u ->
+                page.append("| `")
+                        .append(u.key())
+                        .append("` | ")
+                        .append(u.help())
+                        .append(" | ")
+                        .append(link(u.part()))
+                        .append(" | needed |\n");
+            case Form.Packed _ ->
+                page.append(
+                        "| `corners` | x, y, z of each corner in mm, 4-byte floats, packed | text | needed |\n| `triangles` | three corner numbers each, packed | text | needed |\n");
         }
     }
 
     private <T, V> void row(Field<T, V> f) {
         switch (f.shape()) {
-            case Shape.Keyed<V> k -> page.append("| `").append(k.key()).append("` | ").append(f.help()).append(" | ").append(kind(k.kind(), k.key())).append(" | ").append(absent(k)).append(" |\n");
+            case Shape.Keyed<V> k ->
+                page.append("| `")
+                        .append(k.key())
+                        .append("` | ")
+                        .append(f.help())
+                        .append(" | ")
+                        .append(kind(k.kind(), k.key()))
+                        .append(" | ")
+                        .append(absent(k))
+                        .append(" |\n");
             case Shape.Inline<V> i -> rows(i.form());
-            case Shape.Constant c -> page.append("| `").append(c.key()).append("` | always the same | `").append(c.value()).append("` | needed |\n");
-            case Shape.Fixed _ -> { }
+            case Shape.Constant c ->
+                page.append("| `")
+                        .append(c.key())
+                        .append("` | always the same | `")
+                        .append(c.value())
+                        .append("` | needed |\n");
+            case Shape.Fixed _ -> {}
         }
     }
 
@@ -157,7 +210,9 @@ final class KeysPage {
                     yield "none";
                 }
                 String text = json.toString();
-                yield json.isObject() || json.isArray() && json.isEmpty() || text.length() > LONGEST_USUAL ? json.isEmpty() ? "none" : "as usual" : text.equals("\"\"") ? "empty" : "`" + text + "`";
+                yield json.isObject() || json.isArray() && json.isEmpty() || text.length() > LONGEST_USUAL
+                        ? json.isEmpty() ? "none" : "as usual"
+                        : text.equals("\"\"") ? "empty" : "`" + text + "`";
             }
         };
     }
@@ -170,25 +225,37 @@ final class KeysPage {
             case Kind.Flag _ -> "true or false";
             case Kind.Choice<?> c -> words(c.of());
             case Kind.Choices<?> c -> "some of " + words(c.of());
-            case Kind.Reference r -> r.kind().map(k -> "id of " + (k == Id.Kind.OBSTACLE ? "an " : "a ") + k.name().toLowerCase(Locale.ROOT)).orElse("an id");
+            case Kind.Reference r ->
+                r.kind()
+                        .map(k -> "id of " + (k == Id.Kind.OBSTACLE ? "an " : "a ")
+                                + k.name().toLowerCase(Locale.ROOT))
+                        .orElse("an id");
             case Kind.StepKey _ -> "key of a step";
             case Kind.Place _ -> "[x, y, z]";
             case Kind.Heading _ -> "direction [x, y, z]";
             case Kind.Day _ -> "a day, `2027-03-28`";
             case Kind.Moment _ -> "a day and time, `2027-03-28T14:05`";
-            case Kind.Many<?> m -> "list of " + (m.least() > 0 ? m.least() + " to " : "up to ") + m.most() + ": " + kind(m.of(), key);
+            case Kind.Many<?> m ->
+                "list of " + (m.least() > 0 ? m.least() + " to " : "up to ") + m.most() + ": " + kind(m.of(), key);
             case Kind.Group<?> g -> link(g.form());
-            case Kind.Row<?> r -> "[" + r.part().fields().stream().map(f -> f.key().orElseThrow()).collect(Collectors.joining(", ")) + "]";
-            case Kind.ByKey<?, ?> b -> "list of up to " + b.most() + ": `" + b.key() + "` (" + b.help() + ", " + kind(b.of(), b.key()) + ") and the keys of " + link(b.part());
+            case Kind.Row<?> r ->
+                "[" + r.part().fields().stream().map(f -> f.key().orElseThrow()).collect(Collectors.joining(", "))
+                        + "]";
+            case Kind.ByKey<?, ?> b ->
+                "list of up to " + b.most() + ": `" + b.key() + "` (" + b.help() + ", " + kind(b.of(), b.key())
+                        + ") and the keys of " + link(b.part());
             case Kind.ByConstant<?, ?> b -> "group of " + link(b.part()) + ", any of " + words(b.of());
         };
     }
 
     private static String range(Range r, String key) {
-        return Sentences.shown(r.least()) + " to " + Sentences.shown(r.most()) + JobPlace.WHOLE.in(key).unit();
+        return Sentences.shown(r.least()) + " to " + Sentences.shown(r.most())
+                + JobPlace.WHOLE.in(key).unit();
     }
 
     private static String words(Class<? extends Enum<?>> of) {
-        return Arrays.stream(of.getEnumConstants()).map(e -> "`" + e.name().toLowerCase(Locale.ROOT) + "`").collect(Collectors.joining(", "));
+        return Arrays.stream(of.getEnumConstants())
+                .map(e -> "`" + e.name().toLowerCase(Locale.ROOT) + "`")
+                .collect(Collectors.joining(", "));
     }
 }

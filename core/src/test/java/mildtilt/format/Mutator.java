@@ -1,4 +1,5 @@
 package mildtilt.format;
+
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.json.JsonMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
@@ -33,13 +34,38 @@ final class Mutator {
 
     /** What a size is set to, or what it is multiplied by. */
     static final double[] EXTREMES = {0, -1, 4.9e-324, 1e-9, 1e5, 1e9, 1.7e308, 90, 180};
+
     private static final double[] FACTORS = {-1, 0.01, 0.3, 0.8, 1.25, 3, 100};
 
     /** The ends of the ranges that a size of each key can be in, and what lies just beyond them: from the descriptions. */
     private static final Map<String, List<Double>> ENDS = ends();
 
-    private static final List<String> NAMES = List.of("", " ", "\u0000", "a\nb", "{0} {1}", "../../etc/x", "/", "=1+1", " =1+1", "\uFF1D1", "\uD83D\uDE00\uD83D\uDE00", "\uD83D", "\uFFFF", "\u202Egnp.exe", "%n%s%d", "<b>&amp;", "null",
-            "con", "x".repeat(199), "x".repeat(30_000), "\"", "\\", "\u0001{", "0", "Upper joint");
+    private static final List<String> NAMES = List.of(
+            "",
+            " ",
+            "\u0000",
+            "a\nb",
+            "{0} {1}",
+            "../../etc/x",
+            "/",
+            "=1+1",
+            " =1+1",
+            "\uFF1D1",
+            "\uD83D\uDE00\uD83D\uDE00",
+            "\uD83D",
+            "\uFFFF",
+            "\u202Egnp.exe",
+            "%n%s%d",
+            "<b>&amp;",
+            "null",
+            "con",
+            "x".repeat(199),
+            "x".repeat(30_000),
+            "\"",
+            "\\",
+            "\u0001{",
+            "0",
+            "Upper joint");
 
     private final Random r;
 
@@ -49,8 +75,14 @@ final class Mutator {
         Map<String, List<Double>> all = new HashMap<>();
         for (Range range : Ranges.all()) {
             for (String key : maker.keysOfRanges().getOrDefault(range.name(), new TreeSet<>())) {
-                all.computeIfAbsent(key, _ -> new ArrayList<>()).addAll(List.of(range.least(), range.most(),
-                        Math.nextDown(range.least()), Math.nextUp(range.most()), range.nearest(), -range.nearest()));
+                all.computeIfAbsent(key, _ -> new ArrayList<>())
+                        .addAll(List.of(
+                                range.least(),
+                                range.most(),
+                                Math.nextDown(range.least()),
+                                Math.nextUp(range.most()),
+                                range.nearest(),
+                                -range.nearest()));
             }
         }
         return all;
@@ -122,7 +154,15 @@ final class Mutator {
     }
 
     private JsonNode other(JsonNode v) {
-        List<JsonNode> all = List.of(MAKE.nullNode(), MAKE.booleanNode(true), MAKE.textNode("x"), MAKE.textNode(v.asText()), MAKE.numberNode(3), MAKE.arrayNode(), MAKE.objectNode(), MAKE.arrayNode().add(v.deepCopy()));
+        List<JsonNode> all = List.of(
+                MAKE.nullNode(),
+                MAKE.booleanNode(true),
+                MAKE.textNode("x"),
+                MAKE.textNode(v.asText()),
+                MAKE.numberNode(3),
+                MAKE.arrayNode(),
+                MAKE.objectNode(),
+                MAKE.arrayNode().add(v.deepCopy()));
         return all.get(r.nextInt(all.size()));
     }
 
@@ -150,22 +190,26 @@ final class Mutator {
     }
 
     private void number(List<Spot> spots) {
-        List<Spot> numbers = spots.stream().filter(s -> s.value() != null && s.value().isNumber()).toList();
+        List<Spot> numbers = spots.stream()
+                .filter(s -> s.value() != null && s.value().isNumber())
+                .toList();
         if (!numbers.isEmpty()) {
             Spot s = numbers.get(r.nextInt(numbers.size()));
             double is = s.value().asDouble();
             List<Double> ends = ENDS.getOrDefault(s.key, List.of());
-            s.set(switch (r.nextInt(4)) {
-                case 0 -> MAKE.numberNode(EXTREMES[r.nextInt(EXTREMES.length)]);
-                case 1 -> MAKE.numberNode(ends.isEmpty() ? -is : ends.get(r.nextInt(ends.size())));
-                case 2 -> MAKE.numberNode(is * FACTORS[r.nextInt(FACTORS.length)]);
-                default -> MAKE.numberNode(is + 50 * r.nextGaussian());
-            });
+            s.set(
+                    switch (r.nextInt(4)) {
+                        case 0 -> MAKE.numberNode(EXTREMES[r.nextInt(EXTREMES.length)]);
+                        case 1 -> MAKE.numberNode(ends.isEmpty() ? -is : ends.get(r.nextInt(ends.size())));
+                        case 2 -> MAKE.numberNode(is * FACTORS[r.nextInt(FACTORS.length)]);
+                        default -> MAKE.numberNode(is + 50 * r.nextGaussian());
+                    });
         }
     }
 
     private void list(List<Spot> spots) {
-        List<Spot> lists = spots.stream().filter(s -> s.value() instanceof ArrayNode).toList();
+        List<Spot> lists =
+                spots.stream().filter(s -> s.value() instanceof ArrayNode).toList();
         if (!lists.isEmpty()) {
             ArrayNode a = (ArrayNode) lists.get(r.nextInt(lists.size())).value();
             switch (r.nextInt(4)) {
@@ -182,7 +226,9 @@ final class Mutator {
     }
 
     private void name(List<Spot> spots) {
-        List<Spot> names = spots.stream().filter(s -> s.value() != null && s.value().isTextual()).toList();
+        List<Spot> names = spots.stream()
+                .filter(s -> s.value() != null && s.value().isTextual())
+                .toList();
         if (!names.isEmpty()) {
             names.get(r.nextInt(names.size())).set(MAKE.textNode(NAMES.get(r.nextInt(NAMES.size()))));
         }
@@ -210,10 +256,26 @@ final class Mutator {
     /** A scan whose packed numbers are damaged, are none, or unpack to far more than they are. */
     private void scan(JsonNode root) {
         if (root instanceof ObjectNode o && !o.path("surroundings").has("obstacles")) {
-            String[] packs = {"", "AAAA", MeshText.pack(new byte[0]), MeshText.pack(new byte[7]), MeshText.pack(new byte[3_000_000]), MeshText.pack(random(36 * 4)), "not base 64"};
-            ObjectNode shape = MAKE.objectNode().put("kind", "scan").put("file", "a.stl").put("corners", packs[r.nextInt(packs.length)]).put("triangles", packs[r.nextInt(packs.length)]);
+            String[] packs = {
+                "",
+                "AAAA",
+                MeshText.pack(new byte[0]),
+                MeshText.pack(new byte[7]),
+                MeshText.pack(new byte[3_000_000]),
+                MeshText.pack(random(36 * 4)),
+                "not base 64"
+            };
+            ObjectNode shape = MAKE.objectNode()
+                    .put("kind", "scan")
+                    .put("file", "a.stl")
+                    .put("corners", packs[r.nextInt(packs.length)])
+                    .put("triangles", packs[r.nextInt(packs.length)]);
             shape.putArray("at_mm").add(0).add(0).add(0);
-            o.putObject("surroundings").putArray("obstacles").addObject().put("name", "scan").set("shape", shape);
+            o.putObject("surroundings")
+                    .putArray("obstacles")
+                    .addObject()
+                    .put("name", "scan")
+                    .set("shape", shape);
         }
     }
 
@@ -223,8 +285,44 @@ final class Mutator {
         return b;
     }
 
-    private static final List<String> WORDS = List.of("0", "-0", "1e308", "1e-308", "NaN", "null", "true", "[]", "{}", "\"\"", "\"\\u0000\"", "1e400", "00", "-1", "99999999999999999999", "\"a\"", "{\"a\":1}", "[[[[", "\\", "\n", ",", ";", "\t", "\"",
-            "5d", "0x1p3", "1,234", "solid", "facet normal", "f 1 2 3", "f // 2 3", "f /", "v 1 2", "v 1e30 0 0", "f -1 -2 -3", "f 1/1/1 99999999/2/3 0", "\uFEFF");
+    private static final List<String> WORDS = List.of(
+            "0",
+            "-0",
+            "1e308",
+            "1e-308",
+            "NaN",
+            "null",
+            "true",
+            "[]",
+            "{}",
+            "\"\"",
+            "\"\\u0000\"",
+            "1e400",
+            "00",
+            "-1",
+            "99999999999999999999",
+            "\"a\"",
+            "{\"a\":1}",
+            "[[[[",
+            "\\",
+            "\n",
+            ",",
+            ";",
+            "\t",
+            "\"",
+            "5d",
+            "0x1p3",
+            "1,234",
+            "solid",
+            "facet normal",
+            "f 1 2 3",
+            "f // 2 3",
+            "f /",
+            "v 1 2",
+            "v 1e30 0 0",
+            "f -1 -2 -3",
+            "f 1/1/1 99999999/2/3 0",
+            "\uFEFF");
 
     /** One to four wounds: bytes changed, stretches cut out, doubled, moved or cut off, words put elsewhere. */
     byte[] bytes(byte[] whole) {
@@ -238,7 +336,12 @@ final class Mutator {
                 case 2 -> put(b, at, 0, Arrays.copyOfRange(b, at, at + length));
                 case 3 -> Arrays.copyOf(b, at);
                 case 4 -> put(b, at, length, Arrays.copyOfRange(b, Math.max(0, at - length), at));
-                default -> put(b, at, r.nextInt(2) * length, WORDS.get(r.nextInt(WORDS.size())).getBytes(StandardCharsets.UTF_8));
+                default ->
+                    put(
+                            b,
+                            at,
+                            r.nextInt(2) * length,
+                            WORDS.get(r.nextInt(WORDS.size())).getBytes(StandardCharsets.UTF_8));
             };
         }
         return b;

@@ -1,4 +1,5 @@
 package mildtilt.format;
+
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.junit.jupiter.api.Assumptions.assumeTrue;
 
@@ -28,7 +29,8 @@ class OtherReadersTest {
     @BeforeAll
     static void write() throws IOException {
         LocalDate day = LocalDate.of(2026, 11, 26);
-        PapersFiles.write(Papers.of(Analysis.of(DemoJob.MARSH_CARRIER.job()), day), LengthUnit.MM, day, "marsh.tilt", folder);
+        PapersFiles.write(
+                Papers.of(Analysis.of(DemoJob.MARSH_CARRIER.job()), day), LengthUnit.MM, day, "marsh.tilt", folder);
     }
 
     private static List<Path> all(String ending) throws IOException {
@@ -54,14 +56,20 @@ class OtherReadersTest {
         for (Path pdf : all(".pdf")) {
             assertThat(run("pdfinfo", pdf.toString())).contains("Mild Tilt").doesNotContain("Error");
         }
-        assertThat(run("pdftotext", folder.resolve("job-book.pdf").toString(), "-")).contains("Order of work").contains("Cut list").contains("Marsh rescue carrier");
-        assertThat(run("pdfinfo", folder.resolve("templates/templates.pdf").toString())).contains("A4");
-        assertThat(run("pdftotext", folder.resolve("templates/templates.pdf").toString(), "-")).contains("Measure this bar: 100.0 mm");
+        assertThat(run("pdftotext", folder.resolve("job-book.pdf").toString(), "-"))
+                .contains("Order of work")
+                .contains("Cut list")
+                .contains("Marsh rescue carrier");
+        assertThat(run("pdfinfo", folder.resolve("templates/templates.pdf").toString()))
+                .contains("A4");
+        assertThat(run("pdftotext", folder.resolve("templates/templates.pdf").toString(), "-"))
+                .contains("Measure this bar: 100.0 mm");
     }
 
     @Test
     void aDxfReaderFindsCutLinesAndMarksApart() throws Exception {
-        assumeTrue(Files.isExecutable(Path.of("/usr/bin/python3")) && Files.exists(Path.of("/usr/lib/python3/dist-packages/ezdxf")));
+        assumeTrue(Files.isExecutable(Path.of("/usr/bin/python3"))
+                && Files.exists(Path.of("/usr/lib/python3/dist-packages/ezdxf")));
         String script = """
                 import sys, ezdxf
                 for name in sys.argv[1:]:
@@ -98,7 +106,10 @@ class OtherReadersTest {
         assumeTrue(there("admesh"));
         for (Path stl : all(".stl")) {
             String said = run("admesh", stl.toString());
-            assertThat(said).containsPattern("Number of parts\\s+:\\s+2").containsPattern("Degenerate facets\\s+:\\s+0").containsPattern("Total disconnected facets\\s+:\\s+0\\s+0")
+            assertThat(said)
+                    .containsPattern("Number of parts\\s+:\\s+2")
+                    .containsPattern("Degenerate facets\\s+:\\s+0")
+                    .containsPattern("Total disconnected facets\\s+:\\s+0\\s+0")
                     .containsPattern("Facets reversed\\s+:\\s+0");
         }
     }

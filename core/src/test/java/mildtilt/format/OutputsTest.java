@@ -1,4 +1,5 @@
 package mildtilt.format;
+
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
@@ -38,7 +39,8 @@ class OutputsTest {
     private final Analysis demo = Analysis.of(DemoJob.MARSH_CARRIER.job());
 
     private static String card(Analysis analysis, LengthUnit unit) throws Exception {
-        try (PDDocument pdf = Loader.loadPDF(JobCardPdf.write(analysis, unit, LocalDate.of(2026, 11, 24), "carrier.tilt"))) {
+        try (PDDocument pdf =
+                Loader.loadPDF(JobCardPdf.write(analysis, unit, LocalDate.of(2026, 11, 24), "carrier.tilt"))) {
             assertThat(pdf.getNumberOfPages()).isEqualTo(1);
             return new PDFTextStripper().getText(pdf);
         }
@@ -47,20 +49,48 @@ class OutputsTest {
     @Test
     void theJobCardSaysWhatTheBenchNeeds() throws Exception {
         String text = card(demo, LengthUnit.MM);
-        assertThat(text).contains("Marsh rescue carrier", "carrier.tilt", "2026-11-24", "Scale 1:", "50 mm on paper",
-                "37.4°", "OVER LIMIT", "20.0° clockwise", "seen from the wheel end", "340.3 mm", "334.6 mm",
-                "STOP", "Lower joint binds", "not an approval");
+        assertThat(text)
+                .contains(
+                        "Marsh rescue carrier",
+                        "carrier.tilt",
+                        "2026-11-24",
+                        "Scale 1:",
+                        "50 mm on paper",
+                        "37.4°",
+                        "OVER LIMIT",
+                        "20.0° clockwise",
+                        "seen from the wheel end",
+                        "340.3 mm",
+                        "334.6 mm",
+                        "STOP",
+                        "Lower joint binds",
+                        "not an approval");
         assertThat(card(demo, LengthUnit.INCH_FRACTION)).contains("13 13/32\"").doesNotContain("340.3");
-        assertThat(card(Analysis.of(JobReader.read(JobWriter.write(
-                Job.of("Ξένος 車 job", new Plan(demo.job().vehicle(), demo.job().column(), Optional.empty(), demo.job().targets()))))),
-                LengthUnit.MM)).contains("Lower joint");
+        assertThat(card(
+                        Analysis.of(JobReader.read(JobWriter.write(Job.of(
+                                "Ξένος 車 job",
+                                new Plan(
+                                        demo.job().vehicle(),
+                                        demo.job().column(),
+                                        Optional.empty(),
+                                        demo.job().targets()))))),
+                        LengthUnit.MM))
+                .contains("Lower joint");
     }
 
     /** Two names that differ differ on paper, too; what only joins signs is left out. */
     @Test
     void signsThatTheFontLacksAreSpelled() throws Exception {
-        Job job = Job.of("Rig \uD83D\uDE00\uFE0F 車", new Plan(demo.job().vehicle(), demo.job().column(), Optional.empty(), demo.job().targets()));
-        assertThat(card(Analysis.of(job), LengthUnit.MM)).contains("Rig [grinning face]").doesNotContain("?");
+        Job job = Job.of(
+                "Rig \uD83D\uDE00\uFE0F 車",
+                new Plan(
+                        demo.job().vehicle(),
+                        demo.job().column(),
+                        Optional.empty(),
+                        demo.job().targets()));
+        assertThat(card(Analysis.of(job), LengthUnit.MM))
+                .contains("Rig [grinning face]")
+                .doesNotContain("?");
     }
 
     @ParameterizedTest
@@ -86,11 +116,15 @@ class OutputsTest {
         List<Joint> joints = new ArrayList<>();
         List<Shaft> shafts = new ArrayList<>(List.of(c.shafts().getFirst()));
         for (int i = 0; i < 8; i++) {
-            joints.add(c.joints().getFirst().withId(Id.Kind.JOINT.number(1 + i)).withCentre(c.joints().getFirst().centre().plus(new Vector(45 * i, 9 * (i % 3), -30 * i))));
+            joints.add(c.joints()
+                    .getFirst()
+                    .withId(Id.Kind.JOINT.number(1 + i))
+                    .withCentre(c.joints().getFirst().centre().plus(new Vector(45 * i, 9 * (i % 3), -30 * i))));
             shafts.add((i < 7 ? c.shafts().get(1) : c.shafts().get(2)).withId(Id.Kind.SHAFT.number(2 + i)));
         }
-        Job job = demo.job().withColumn(c.withTrain(shafts, joints, List.of())
-                .withGearInput(joints.getLast().centre().plus(new Vector(60, 10, -80))));
+        Job job = demo.job()
+                .withColumn(c.withTrain(shafts, joints, List.of())
+                        .withGearInput(joints.getLast().centre().plus(new Vector(60, 10, -80))));
         assertThat(card(Analysis.of(job), LengthUnit.MM)).contains("Pinion stub", "Turning circle", "not an approval");
     }
 
@@ -99,11 +133,17 @@ class OutputsTest {
         JsonNode reference = ReferenceCases.load("double_wishbone_rack");
         Analysis orchard = Analysis.of(JobReader.read(ReferenceCases.linkageJob(reference.get("input"))));
         StringBuilder csv = new StringBuilder("travel_right_mm,steering_wheel_deg,travel_left_mm\n");
-        reference.at("/expected/steer_table").forEach(r -> csv.append("0,").append(r.get("steering_wheel_deg")).append(",0\n"));
-        reference.at("/expected/bump_steer_table").forEach(r -> csv.append(r.get("travel_mm")).append(",0,").append(r.get("travel_mm")).append('\n'));
+        reference.at("/expected/steer_table").forEach(r -> csv.append("0,")
+                .append(r.get("steering_wheel_deg"))
+                .append(",0\n"));
+        reference.at("/expected/bump_steer_table").forEach(r -> csv.append(r.get("travel_mm"))
+                .append(",0,")
+                .append(r.get("travel_mm"))
+                .append('\n'));
         csv.append("0,600,0\n");
         try (PositionsFile file = new PositionsFile(csv.toString())) {
-            JsonNode poses = AnalysisJson.tree(orchard, PositionsCsv.read(file.path())).get("positions");
+            JsonNode poses =
+                    AnalysisJson.tree(orchard, PositionsCsv.read(file.path())).get("positions");
             int i = 0;
             for (JsonNode row : reference.at("/expected/steer_table")) {
                 close(poses.get(i).at("/left/delta_deg"), row.get("delta_left_deg"));
@@ -144,7 +184,9 @@ class OutputsTest {
     void unusablePositionsAreRefusedWithTheLine(@TempDir Path folder) throws Exception {
         Path p = folder.resolve("p.csv");
         Files.writeString(p, "steering_wheel_deg,travel_left_mm,travel_right_mm\n1,2,3\n4,five,6\n");
-        assertThatThrownBy(() -> PositionsCsv.read(p)).hasMessageContaining("line 3").hasMessageContaining("five");
+        assertThatThrownBy(() -> PositionsCsv.read(p))
+                .hasMessageContaining("line 3")
+                .hasMessageContaining("five");
         Files.writeString(p, "steer,left,right\n1,2,3\n");
         assertThatThrownBy(() -> PositionsCsv.read(p)).hasMessageContaining("steering_wheel_deg");
         assertThatThrownBy(() -> PositionsCsv.read(folder.resolve("none.csv"))).isInstanceOf(JobFileException.class);
@@ -156,12 +198,20 @@ class OutputsTest {
         assertThat(written).hasSize(11);
         List<String> steer = Files.readAllLines(folder.resolve("steer-curve.csv"));
         assertThat(steer).hasSize(62);
-        assertThat(steer.getFirst()).isEqualTo("steering_wheel_deg,gear_input_deg,delta_left_deg,delta_right_deg,ratio,ackermann_pct,outer_wheel_error_deg");
-        assertThat(Files.readAllLines(folder.resolve("points.csv"))).hasSize(1 + JobPoints.of(demo.job()).size()).hasSizeGreaterThan(24).contains("gear input,-205.0,190.0,370.0");
+        assertThat(steer.getFirst())
+                .isEqualTo(
+                        "steering_wheel_deg,gear_input_deg,delta_left_deg,delta_right_deg,ratio,ackermann_pct,outer_wheel_error_deg");
+        assertThat(Files.readAllLines(folder.resolve("points.csv")))
+                .hasSize(1 + JobPoints.of(demo.job()).size())
+                .hasSizeGreaterThan(24)
+                .contains("gear input,-205.0,190.0,370.0");
         assertThat(Files.readAllLines(folder.resolve("column-turn.csv"))).hasSize(74);
         assertThat(Files.readAllLines(folder.resolve("bump-steer.csv"))).hasSize(42);
-        assertThat(Files.readAllLines(folder.resolve("fork-marks.csv")).get(1)).startsWith("Lower shaft,20.0,clockwise,3.31").endsWith(",19.0,");
-        assertThat(Files.readAllLines(folder.resolve("roll-steer.csv")).getFirst()).contains("caster_left_deg", "wheel_centre_right_y_shift_mm");
+        assertThat(Files.readAllLines(folder.resolve("fork-marks.csv")).get(1))
+                .startsWith("Lower shaft,20.0,clockwise,3.31")
+                .endsWith(",19.0,");
+        assertThat(Files.readAllLines(folder.resolve("roll-steer.csv")).getFirst())
+                .contains("caster_left_deg", "wheel_centre_right_y_shift_mm");
         assertThat(Files.readAllLines(folder.resolve("effort.csv"))).hasSizeGreaterThan(50);
         assertThat(Files.readAllLines(folder.resolve("limit-map.csv"))).hasSize(1 + 61 * 41);
         // Every figure the demo has, in the file as in the JSON as in the window.

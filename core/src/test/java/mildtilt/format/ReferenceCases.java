@@ -1,4 +1,5 @@
 package mildtilt.format;
+
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
@@ -58,11 +59,16 @@ final class ReferenceCases {
         ObjectNode job = job("reference vehicle", in.at("/vehicle/wheelbase_mm").asDouble());
         JsonNode travels = in.at("/evaluation/travels_mm");
         if (!travels.isMissingNode()) {
-            ((ObjectNode) job.get("vehicle")).put("droop_mm", -travels.get(0).asDouble())
+            ((ObjectNode) job.get("vehicle"))
+                    .put("droop_mm", -travels.get(0).asDouble())
                     .put("bump_mm", travels.get(travels.size() - 1).asDouble());
         }
         ObjectNode axle = job.putObject("axle");
-        axle.set("gear", in.has("rack") ? rack(in) : in.has("steering_shaft") ? columnArm(in.get("steering_shaft")) : box(in.get("gear")));
+        axle.set(
+                "gear",
+                in.has("rack")
+                        ? rack(in)
+                        : in.has("steering_shaft") ? columnArm(in.get("steering_shaft")) : box(in.get("gear")));
         linkage(in).ifPresent(l -> axle.set("linkage", l));
         if (in.has("track_bar")) {
             ObjectNode bar = axle.putObject("beam").put("kind", "sprung").putObject("track_bar");
@@ -111,8 +117,12 @@ final class ReferenceCases {
 
     private static ObjectNode box(JsonNode g) {
         double ratio = g.get("gear_ratio_steering_wheel_per_pitman").asDouble();
-        ObjectNode gear = MAPPER.createObjectNode().put("kind", "steering_box").put("ratio", ratio)
-                .put("sweep_each_way_deg", g.get("steering_wheel_max_angle_each_way_deg").asDouble() / ratio);
+        ObjectNode gear = MAPPER.createObjectNode()
+                .put("kind", "steering_box")
+                .put("ratio", ratio)
+                .put(
+                        "sweep_each_way_deg",
+                        g.get("steering_wheel_max_angle_each_way_deg").asDouble() / ratio);
         gear.set("axis_point_mm", g.get("pitman_axis_point_mm"));
         gear.set("axis", g.get("pitman_axis_direction"));
         gear.set("arm_end_mm", g.get("pitman_arm_end_mm"));
@@ -146,20 +156,35 @@ final class ReferenceCases {
             o.put("kind", "drag_link");
             o.set("knuckle_side", in.at("/drag_link/knuckle_side"));
             o.set("knuckle_point_mm", in.at("/drag_link/knuckle_point_mm"));
-            o.set("ends", ends(in, "/drag_link/knuckle_end_bolt_axis_direction", "/drag_link/pitman_end_bolt_axis_direction"));
+            o.set(
+                    "ends",
+                    ends(
+                            in,
+                            "/drag_link/knuckle_end_bolt_axis_direction",
+                            "/drag_link/pitman_end_bolt_axis_direction"));
         } else if (in.has("bell_crank")) {
             o.put("kind", "bell_crank");
             o.set("pivot_point_mm", in.at("/bell_crank/pivot_axis_point_mm"));
             o.set("pivot_axis", in.at("/bell_crank/pivot_axis_direction"));
             o.set("drag_rod_point_mm", in.at("/bell_crank/drag_rod_point_mm"));
             o.set("left_tie_rod_point_mm", in.at("/bell_crank/tie_rod_point_mm"));
-            o.set("drag_rod_ends", ends(in, "/bell_crank/drag_rod_bolt_axis_direction", "/steering_shaft/drag_rod_bolt_axis_direction"));
+            o.set(
+                    "drag_rod_ends",
+                    ends(
+                            in,
+                            "/bell_crank/drag_rod_bolt_axis_direction",
+                            "/steering_shaft/drag_rod_bolt_axis_direction"));
         } else if (in.has("shuttle")) {
             o.put("kind", "shuttle");
             o.set("slide", in.at("/shuttle/slide_direction"));
             o.set("link_point_mm", in.at("/shuttle/link_point_mm"));
             o.set("left_inner_mm", in.at("/tie_rod/inner_point_mm"));
-            o.set("link_ends", ends(in, "/shuttle/link_shuttle_end_bolt_axis_direction", "/shuttle/link_pitman_end_bolt_axis_direction"));
+            o.set(
+                    "link_ends",
+                    ends(
+                            in,
+                            "/shuttle/link_shuttle_end_bolt_axis_direction",
+                            "/shuttle/link_pitman_end_bolt_axis_direction"));
         } else {
             return Optional.empty();
         }

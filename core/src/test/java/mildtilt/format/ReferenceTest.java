@@ -1,4 +1,5 @@
 package mildtilt.format;
+
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -22,10 +23,14 @@ class ReferenceTest {
     private static final double TOLERANCE = 1e-6;
 
     @ParameterizedTest
-    @ValueSource(strings = {
-        "single-joint", "two-joints-one-plane", "two-joints-compound", "three-joints-compound",
-        "double-joint-then-single"
-    })
+    @ValueSource(
+            strings = {
+                "single-joint",
+                "two-joints-one-plane",
+                "two-joints-compound",
+                "three-joints-compound",
+                "double-joint-then-single"
+            })
     void columnFigures(String name) throws JobFileException {
         JsonNode reference = ReferenceCases.load(name);
         Job job = JobReader.read(ReferenceCases.columnJob(reference.get("input")));
@@ -40,7 +45,8 @@ class ReferenceTest {
             }
             JsonNode sampled = ours.get("extremes_over_1440_steps").get(key);
             if (sampled != null) {
-                // The reference takes extremes over 1440 steps: so sampled we agree; the exact ones lie a little outside.
+                // The reference takes extremes over 1440 steps: so sampled we agree; the exact ones lie a little
+                // outside.
                 double from = e.getValue().asDouble();
                 compare(key, e.getValue(), sampled, TOLERANCE);
                 assertThat(ours.get(key).asDouble()).as(key).isCloseTo(from, within(1e-5 * Math.max(1, from)));
@@ -48,20 +54,29 @@ class ReferenceTest {
             }
             // Its search for the best clocking samples the turn more coarsely: for one and the same clocking its
             // "best" ripple is up to 2.2 in 10^4 below its own figure over 1440 steps.
-            double tolerance = key.startsWith("best_ripple") ? 3e-4 * Math.max(1, e.getValue().asDouble()) : TOLERANCE;
+            double tolerance = key.startsWith("best_ripple")
+                    ? 3e-4 * Math.max(1, e.getValue().asDouble())
+                    : TOLERANCE;
             compare(name + "/" + key, e.getValue(), ours.get(key), tolerance);
         }
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {
-        "double_wishbone_rack", "strut_rack", "parallelogram_box", "solid_axle_box", "centre_pivot", "centre_slider"
-    })
+    @ValueSource(
+            strings = {
+                "double_wishbone_rack",
+                "strut_rack",
+                "parallelogram_box",
+                "solid_axle_box",
+                "centre_pivot",
+                "centre_slider"
+            })
     void linkageFigures(String name) throws JobFileException {
         JsonNode reference = ReferenceCases.load(name);
         Job job = JobReader.read(ReferenceCases.linkageJob(reference.get("input")));
         // The reference's own grid: 21 steering angles by 9 travels.
-        JsonNode ours = AnalysisJson.tree(Analysis.of(job, new Grid(10, 4)), List.of()).get("linkage");
+        JsonNode ours =
+                AnalysisJson.tree(Analysis.of(job, new Grid(10, 4)), List.of()).get("linkage");
         compare(name, reference.get("expected"), ours, TOLERANCE);
     }
 
@@ -76,17 +91,31 @@ class ReferenceTest {
         JsonNode expected = reference.get("expected");
         Job job = JobReader.read(ReferenceCases.linkageJob(reference.get("input")));
         List<SteeringInput> positions = new ArrayList<>();
-        reference.at("/input/evaluation/odd_poses").forEach(p ->
-                positions.add(new SteeringInput(p.get(0).asDouble(), p.get(1).asDouble(), p.get(2).asDouble())));
+        reference
+                .at("/input/evaluation/odd_poses")
+                .forEach(p -> positions.add(new SteeringInput(
+                        p.get(0).asDouble(), p.get(1).asDouble(), p.get(2).asDouble())));
         Analysis analysis = Analysis.of(job, new Grid(10, 4));
         JsonNode tree = AnalysisJson.tree(analysis, positions);
         JsonNode ours = tree.get("linkage");
-        for (String key : List.of("lengths", "static_left", "static_right", "steer_table", "bump_steer_table", "grid", "rod_to_arm_angles_over_grid",
-                "tie_rod_to_steering_arm_closest_to_toggle_deg", "rod_end_misalignment_max_over_grid", "ackermann_at_inner_20_deg")) {
+        for (String key : List.of(
+                "lengths",
+                "static_left",
+                "static_right",
+                "steer_table",
+                "bump_steer_table",
+                "grid",
+                "rod_to_arm_angles_over_grid",
+                "tie_rod_to_steering_arm_closest_to_toggle_deg",
+                "rod_end_misalignment_max_over_grid",
+                "ackermann_at_inner_20_deg")) {
             compare(key, expected.get(key), ours.get(key), TOLERANCE);
         }
         assertThat(ours.at("/range/largest_reachable_steering_wheel_right_deg").asDouble())
-                .isCloseTo(expected.at("/range/largest_reachable_steering_wheel_right_deg").asDouble(), within(TOLERANCE));
+                .isCloseTo(
+                        expected.at("/range/largest_reachable_steering_wheel_right_deg")
+                                .asDouble(),
+                        within(TOLERANCE));
         assertThat(ours.at("/range/limited_right_by").asText()).isEqualTo("toggle");
         JsonNode travels = expected.at("/range/reach_at_each_travel");
         assertThat(travels).hasSize(9);
@@ -95,9 +124,13 @@ class ReferenceTest {
             double right = t.get("largest_reachable_steering_wheel_right_deg").asDouble();
             boolean toggles = t.get("limited_right_by").asText().equals("toggle");
             // Assembled just inside of where the reference ends, and not just outside.
-            assertThat(analysis.train().pose(right + 2e-7, z, z).assembled()).as("inside at " + z).isPresent();
+            assertThat(analysis.train().pose(right + 2e-7, z, z).assembled())
+                    .as("inside at " + z)
+                    .isPresent();
             if (toggles) {
-                assertThat(analysis.train().pose(right - 2e-7, z, z).assembled()).as("outside at " + z).isEmpty();
+                assertThat(analysis.train().pose(right - 2e-7, z, z).assembled())
+                        .as("outside at " + z)
+                        .isEmpty();
             }
         }
         compare("poses", expected.get("poses"), tree.get("positions"), TOLERANCE);
@@ -106,8 +139,8 @@ class ReferenceTest {
     private static void compare(String path, JsonNode expected, JsonNode ours, double tolerance) {
         assertThat(ours).as(path).isNotNull();
         if (expected.isObject()) {
-            expected.properties().forEach(e ->
-                    compare(path + "/" + e.getKey(), e.getValue(), ours.get(e.getKey()), tolerance));
+            expected.properties()
+                    .forEach(e -> compare(path + "/" + e.getKey(), e.getValue(), ours.get(e.getKey()), tolerance));
         } else if (expected instanceof ArrayNode list) {
             assertThat(ours.size()).as(path + " count").isEqualTo(list.size());
             for (int i = 0; i < list.size(); i++) {

@@ -1,4 +1,5 @@
 package mildtilt.format;
+
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -56,26 +57,33 @@ class ScaledAndMirroredTest {
     /** Places the wheels of the axle can travel to. */
     private static List<SteeringInput> places(DemoJob demo, double k, boolean mirrored) {
         WheelTravel travel = demo.job().axle().orElseThrow().wheelTravel();
-        return List.of(PLACES).stream().map(p -> {
-            double left = travel == WheelTravel.NONE ? 0 : p[1] * k;
-            double right = travel == WheelTravel.FREE ? p[2] * k : travel.rightWith(left);
-            return mirrored ? new SteeringInput(-p[0], right, left) : new SteeringInput(p[0], left, right);
-        }).toList();
+        return List.of(PLACES).stream()
+                .map(p -> {
+                    double left = travel == WheelTravel.NONE ? 0 : p[1] * k;
+                    double right = travel == WheelTravel.FREE ? p[2] * k : travel.rightWith(left);
+                    return mirrored ? new SteeringInput(-p[0], right, left) : new SteeringInput(p[0], left, right);
+                })
+                .toList();
     }
 
     @ParameterizedTest
     @EnumSource(DemoJob.class)
     void twiceAsLarge(DemoJob demo) throws Exception {
         JsonNode file = MAPPER.readTree(JobWriter.write(said(demo.job())));
-        JsonNode expected = Numbers.times(printed(file.toString(), places(demo, 1, false)), ScaledAndMirroredTest::figureTwice);
-        JsonNode large = printed(Numbers.times(file, ScaledAndMirroredTest::twice).toString(), places(demo, 2, false));
+        JsonNode expected =
+                Numbers.times(printed(file.toString(), places(demo, 1, false)), ScaledAndMirroredTest::figureTwice);
+        JsonNode large =
+                printed(Numbers.times(file, ScaledAndMirroredTest::twice).toString(), places(demo, 2, false));
         for (String part : List.of("column", "linkage", "bench", "positions")) {
             compare(demo + "/" + part, expected.get(part), large.get(part));
         }
         // The thickness of a rim, a leg or a wheel's barrel stays, so that what only just touches may differ.
         assertThat(faults(large).stream().filter(f -> !f.startsWith("touches") && !f.startsWith("gap")))
-                .containsExactlyElementsOf(faults(expected).stream().filter(f -> !f.startsWith("touches") && !f.startsWith("gap")).toList());
-        // Of those that come near twice as large, where all that is told of as near is; the rim and the driver's legs have a thickness of their own.
+                .containsExactlyElementsOf(faults(expected).stream()
+                        .filter(f -> !f.startsWith("touches") && !f.startsWith("gap"))
+                        .toList());
+        // Of those that come near twice as large, where all that is told of as near is; the rim and the driver's legs
+        // have a thickness of their own.
         Map<String, Double> twice = gaps(large);
         gaps(expected).forEach((pair, gap) -> {
             if (twice.containsKey(pair) && !pair.contains("steering wheel") && !pair.contains("inside")) {
@@ -100,11 +108,29 @@ class ScaledAndMirroredTest {
         assertThat(faults(ours)).isEqualTo(faults(expected));
         Map<String, Double> gaps = gaps(ours);
         gaps(expected).forEach((pair, gap) -> near(pair, gap, gaps.get(pair), 0.02));
-        for (String part : List.of("lengths", "range", "steering_ratio", "full_lock", "ackermann_at_inner_20_deg", "lock_limits", "lock_as_stopped", "effort", "rod_loads", "part_loads",
-                "over_centre_margin", "rod_end_misalignment_in_reach")) {
+        for (String part : List.of(
+                "lengths",
+                "range",
+                "steering_ratio",
+                "full_lock",
+                "ackermann_at_inner_20_deg",
+                "lock_limits",
+                "lock_as_stopped",
+                "effort",
+                "rod_loads",
+                "part_loads",
+                "over_centre_margin",
+                "rod_end_misalignment_in_reach")) {
             compare(demo + "/" + part, expected.at("/linkage/" + part), ours.at("/linkage/" + part));
         }
-        for (String part : List.of("joint_angles_deg", "shaft_cut_lengths_mm", "ripple_peak_to_peak_percent", "heavy_pull", "bearing_loads_of_joint_angles", "bearings_forced", "front_push")) {
+        for (String part : List.of(
+                "joint_angles_deg",
+                "shaft_cut_lengths_mm",
+                "ripple_peak_to_peak_percent",
+                "heavy_pull",
+                "bearing_loads_of_joint_angles",
+                "bearings_forced",
+                "front_push")) {
             compare(demo + "/" + part, expected.at("/column/" + part), ours.at("/column/" + part));
         }
     }
@@ -113,7 +139,12 @@ class ScaledAndMirroredTest {
     private static JsonNode shifted(String key, JsonNode node) {
         if (node instanceof ObjectNode o) {
             ObjectNode out = MAPPER.createObjectNode();
-            o.properties().forEach(e -> out.set(e.getKey(), e.getKey().equals("bulkhead_x_mm") ? DoubleNode.valueOf(e.getValue().asDouble() + 300) : shifted(e.getKey(), e.getValue())));
+            o.properties()
+                    .forEach(e -> out.set(
+                            e.getKey(),
+                            e.getKey().equals("bulkhead_x_mm")
+                                    ? DoubleNode.valueOf(e.getValue().asDouble() + 300)
+                                    : shifted(e.getKey(), e.getValue())));
             return out;
         }
         if (node instanceof ArrayNode a) {
@@ -128,7 +159,11 @@ class ScaledAndMirroredTest {
     }
 
     private static List<String> faults(JsonNode printed) {
-        return printed.get("findings").valueStream().map(f -> f.get("fault").asText() + ", " + f.get("severity").asText()).sorted().toList();
+        return printed.get("findings")
+                .valueStream()
+                .map(f -> f.get("fault").asText() + ", " + f.get("severity").asText())
+                .sorted()
+                .toList();
     }
 
     private static double twice(String key) {
@@ -145,7 +180,12 @@ class ScaledAndMirroredTest {
         return switch (key) {
             case "stress_mpa", "stress_for_1_kn_mpa" -> 0.25;
             case "torque_nmm", "bending_nmm", "wheel_torque_nmm" -> 2;
-            case "buckling_margin", "yield_margin", "side_load_n", "margin_parked", "margin_kerb", "margin_heavy_pull" -> 4;
+            case "buckling_margin",
+                    "yield_margin",
+                    "side_load_n",
+                    "margin_parked",
+                    "margin_kerb",
+                    "margin_heavy_pull" -> 4;
             default -> twice(key);
         };
     }
@@ -157,16 +197,35 @@ class ScaledAndMirroredTest {
         JsonNode expected = mirrored("", printed(file.toString(), places(demo, 1, false)));
         if (demo.job().axle().orElseThrow().wheelTravel() == WheelTravel.ROLL_ONLY) {
             // The travel of an axle that only rolls is its left wheel's.
-            expected.at("/linkage/lock_limits").forEach(way -> way.forEach(hit -> ((ObjectNode) hit).put("travel_mm", -hit.get("travel_mm").asDouble())));
+            expected.at("/linkage/lock_limits")
+                    .forEach(way -> way.forEach(hit -> ((ObjectNode) hit)
+                            .put("travel_mm", -hit.get("travel_mm").asDouble())));
         }
         JsonNode mirror = printed(mirroredJob((ObjectNode) file).toString(), places(demo, 1, true));
         for (String part : List.of("column", "positions")) {
             compare(demo + "/" + part, expected.get(part), mirror.get(part));
         }
-        for (String part : List.of("lengths", "static_left", "static_right", "range", "steering_ratio", "full_lock", "turns_lock_to_lock",
-                "ackermann_at_inner_20_deg", "bump_steer_left_peak_to_peak_deg", "normal_bump_steer_right_peak_to_peak_deg",
-                "roll_steer_deg_per_deg", "lock_limits", "lock_as_stopped", "tie_rod_rake_in_plan", "effort", "rod_loads", "arm_match",
-                "rod_to_arm_angles_over_grid", "rod_end_misalignment_max_over_grid", "tightest_limit_over_grid")) {
+        for (String part : List.of(
+                "lengths",
+                "static_left",
+                "static_right",
+                "range",
+                "steering_ratio",
+                "full_lock",
+                "turns_lock_to_lock",
+                "ackermann_at_inner_20_deg",
+                "bump_steer_left_peak_to_peak_deg",
+                "normal_bump_steer_right_peak_to_peak_deg",
+                "roll_steer_deg_per_deg",
+                "lock_limits",
+                "lock_as_stopped",
+                "tie_rod_rake_in_plan",
+                "effort",
+                "rod_loads",
+                "arm_match",
+                "rod_to_arm_angles_over_grid",
+                "rod_end_misalignment_max_over_grid",
+                "tightest_limit_over_grid")) {
             compare(demo + "/" + part, expected.at("/linkage/" + part), mirror.at("/linkage/" + part));
         }
         assertThat(faults(mirror)).isEqualTo(faults(expected));
@@ -182,15 +241,22 @@ class ScaledAndMirroredTest {
     private static Job said(Job job) {
         double rim = job.axle().orElseThrow().left().knuckle().wheelCentre().z() * 1.2;
         // What was read on a vehicle is not scaled: it is no part of what is worked out of a plan.
-        return job.withLog(TrialLog.NONE).editSurroundings(s -> s.withOwn(s.own().withRim(Optional.of(s.own().rim().orElse(rim))))
-                .withObstacles(s.obstacles().stream().filter(o -> !(o.shape() instanceof Shape.Scan)).toList()));
+        return job.withLog(TrialLog.NONE).editSurroundings(s -> s.withOwn(
+                        s.own().withRim(Optional.of(s.own().rim().orElse(rim))))
+                .withObstacles(s.obstacles().stream()
+                        .filter(o -> !(o.shape() instanceof Shape.Scan))
+                        .toList()));
     }
 
     /** The smallest gap of every pair that is told of, by its names in order. */
     private static Map<String, Double> gaps(JsonNode printed) {
         Map<String, Double> all = new TreeMap<>();
-        printed.at("/clearance/pairs").forEach(p -> all.put(Stream.of(p.get("first").asText(), p.get("second").asText()).sorted().collect(Collectors.joining(" | ")),
-                p.get("gap_mm").asDouble()));
+        printed.at("/clearance/pairs")
+                .forEach(p -> all.put(
+                        Stream.of(p.get("first").asText(), p.get("second").asText())
+                                .sorted()
+                                .collect(Collectors.joining(" | ")),
+                        p.get("gap_mm").asDouble()));
         return all;
     }
 
@@ -198,10 +264,15 @@ class ScaledAndMirroredTest {
     @ParameterizedTest
     @ValueSource(longs = {1, 2, 3, 5, 7})
     void anyColumn(long seed) throws Exception {
-        JsonNode file = MAPPER.readTree(JobWriter.write(said(DemoJob.MARSH_CARRIER.job().withColumn(new RandomColumns(seed).next()))));
+        JsonNode file = MAPPER.readTree(
+                JobWriter.write(said(DemoJob.MARSH_CARRIER.job().withColumn(new RandomColumns(seed).next()))));
         JsonNode plain = printed(file.toString(), List.of());
-        JsonNode large = printed(Numbers.times(file, ScaledAndMirroredTest::twice).toString(), List.of());
-        compare(seed + "/twice", unique(Numbers.times(plain, ScaledAndMirroredTest::figureTwice).get("column")), unique(large.get("column")));
+        JsonNode large =
+                printed(Numbers.times(file, ScaledAndMirroredTest::twice).toString(), List.of());
+        compare(
+                seed + "/twice",
+                unique(Numbers.times(plain, ScaledAndMirroredTest::figureTwice).get("column")),
+                unique(large.get("column")));
         JsonNode mirror = printed(mirroredJob((ObjectNode) file).toString(), List.of());
         compare(seed + "/mirrored", unique(mirrored("", plain).get("column")), unique(mirror.get("column")));
         assertThat(faults(mirror)).isEqualTo(faults(plain));
@@ -247,12 +318,18 @@ class ScaledAndMirroredTest {
 
     private static void pointLeft(ObjectNode parent, String key) {
         if (parent.get(key) instanceof ArrayNode a) {
-            parent.set(key, MAPPER.createArrayNode().add(-a.get(0).asDouble()).add(-a.get(1).asDouble()).add(-a.get(2).asDouble()));
+            parent.set(
+                    key,
+                    MAPPER.createArrayNode()
+                            .add(-a.get(0).asDouble())
+                            .add(-a.get(1).asDouble())
+                            .add(-a.get(2).asDouble()));
         }
     }
 
     private static String swapped(String text) {
-        return text.equals("travel_per_left_turn_mm") || text.equals("left_less_right_percent") ? text
+        return text.equals("travel_per_left_turn_mm") || text.equals("left_less_right_percent")
+                ? text
                 : text.replace("left", "#").replace("right", "left").replace("#", "right");
     }
 
@@ -268,8 +345,13 @@ class ScaledAndMirroredTest {
             return out;
         }
         if (node instanceof ArrayNode a) {
-            boolean triple = a.size() == 3 && a.get(0).isNumber() && (key.endsWith("_mm") && !key.endsWith("lengths_mm") || key.endsWith("axis")
-                    || key.endsWith("bolt") || key.equals("slide") || key.equals("along"));
+            boolean triple = a.size() == 3
+                    && a.get(0).isNumber()
+                    && (key.endsWith("_mm") && !key.endsWith("lengths_mm")
+                            || key.endsWith("axis")
+                            || key.endsWith("bolt")
+                            || key.equals("slide")
+                            || key.equals("along"));
             ArrayNode out = MAPPER.createArrayNode();
             for (int i = 0; i < a.size(); i++) {
                 // Rows from the right lock to the left one come the other way round.
@@ -278,7 +360,8 @@ class ScaledAndMirroredTest {
             }
             return out;
         }
-        return node.isTextual() ? TextNode.valueOf(swapped(node.asText()))
+        return node.isTextual()
+                ? TextNode.valueOf(swapped(node.asText()))
                 : node.isNumber() && TO_THE_LEFT.matcher(key).matches() ? DoubleNode.valueOf(-node.asDouble()) : node;
     }
 
@@ -286,22 +369,33 @@ class ScaledAndMirroredTest {
         assertThat(ours).as(path).isNotNull();
         if (expected instanceof ObjectNode o) {
             assertThat(ours.properties().size()).as(path).isEqualTo(o.size());
-            o.properties().stream().filter(e -> !ANY_OF_SEVERAL.contains(e.getKey()))
+            o.properties().stream()
+                    .filter(e -> !ANY_OF_SEVERAL.contains(e.getKey()))
                     .forEach(e -> compare(path + "/" + e.getKey(), e.getValue(), ours.get(e.getKey())));
         } else if (expected instanceof ArrayNode list) {
             assertThat(ours.size()).as(path + " count").isEqualTo(list.size());
             for (int i = 0; i < list.size(); i++) {
                 JsonNode item = list.get(i);
                 // Rods come left before right in both.
-                compare(path + "/" + i, item, !item.has("rod") || item.has("part") ? ours.get(i)
-                        : ours.valueStream().filter(o -> o.get("rod").equals(item.get("rod"))).findFirst().orElseThrow());
+                compare(
+                        path + "/" + i,
+                        item,
+                        !item.has("rod") || item.has("part")
+                                ? ours.get(i)
+                                : ours.valueStream()
+                                        .filter(o -> o.get("rod").equals(item.get("rod")))
+                                        .findFirst()
+                                        .orElseThrow());
             }
         } else if (expected.isNumber()) {
             // Forces follow from slopes taken by differences.
             double tolerance = path.endsWith("_n") ? 1e-4 : 1e-6;
             double half = path.endsWith("first_fork_deg") || path.endsWith("turn_whole_train_deg")
-                    ? 180 * Math.rint((expected.asDouble() - ours.asDouble()) / 180) : 0;
-            assertThat(ours.asDouble() + half).as(path).isCloseTo(expected.asDouble(), within(tolerance * Math.max(1, Math.abs(expected.asDouble()))));
+                    ? 180 * Math.rint((expected.asDouble() - ours.asDouble()) / 180)
+                    : 0;
+            assertThat(ours.asDouble() + half)
+                    .as(path)
+                    .isCloseTo(expected.asDouble(), within(tolerance * Math.max(1, Math.abs(expected.asDouble()))));
         } else {
             assertThat(ours).as(path).isEqualTo(expected);
         }

@@ -1,4 +1,5 @@
 package mildtilt.format;
+
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
@@ -38,7 +39,11 @@ final class SchemaMaker {
 
     ObjectNode schema(Part<?> part, String id, String title) {
         ObjectNode o = object(part);
-        ObjectNode all = JsonNodeFactory.instance.objectNode().put("$schema", "https://json-schema.org/draft/2020-12/schema").put("$id", id).put("title", title);
+        ObjectNode all = JsonNodeFactory.instance
+                .objectNode()
+                .put("$schema", "https://json-schema.org/draft/2020-12/schema")
+                .put("$id", id)
+                .put("title", title);
         all.setAll(o);
         ObjectNode sorted = all.putObject("$defs");
         new TreeSet<>(names(defs)).forEach(n -> sorted.set(n, defs.get(n)));
@@ -78,16 +83,21 @@ final class SchemaMaker {
     private List<Variant> ways(Form<?> form) {
         return switch (form) {
             case Part<?> p -> ways(p);
-            case Form.Kinds<?> k -> k.kinds().entrySet().stream().flatMap(e -> ways(e.getValue()).stream().map(w -> {
-                ObjectNode with = JsonNodeFactory.instance.objectNode();
-                with.putObject(k.key()).put("const", e.getKey()).put("description", e.getValue().help());
-                with.setAll(w.properties());
-                List<String> required = new ArrayList<>(w.required());
-                if (k.usual().filter(e.getKey()::equals).isEmpty()) {
-                    required.addFirst(k.key());
-                }
-                return new Variant(with, required);
-            })).toList();
+            case Form.Kinds<?> k ->
+                k.kinds().entrySet().stream()
+                        .flatMap(e -> ways(e.getValue()).stream().map(w -> {
+                            ObjectNode with = JsonNodeFactory.instance.objectNode();
+                            with.putObject(k.key())
+                                    .put("const", e.getKey())
+                                    .put("description", e.getValue().help());
+                            with.setAll(w.properties());
+                            List<String> required = new ArrayList<>(w.required());
+                            if (k.usual().filter(e.getKey()::equals).isEmpty()) {
+                                required.addFirst(k.key());
+                            }
+                            return new Variant(with, required);
+                        }))
+                        .toList();
             case Form.Either<?> e -> {
                 List<Variant> all = new ArrayList<>();
                 e.ways().forEach(w -> all.addAll(ways(w.form())));
@@ -112,11 +122,13 @@ final class SchemaMaker {
         List<Variant> all = List.of(new Variant(JsonNodeFactory.instance.objectNode(), List.of()));
         for (Field<?, ?> f : part.fields()) {
             List<Variant> of = ways(f);
-            all = all.stream().flatMap(a -> of.stream().map(b -> {
-                List<String> required = new ArrayList<>(a.required());
-                required.addAll(b.required());
-                return new Variant(a.properties().deepCopy().setAll(b.properties()), required);
-            })).toList();
+            all = all.stream()
+                    .flatMap(a -> of.stream().map(b -> {
+                        List<String> required = new ArrayList<>(a.required());
+                        required.addAll(b.required());
+                        return new Variant(a.properties().deepCopy().setAll(b.properties()), required);
+                    }))
+                    .toList();
         }
         return all;
     }
@@ -127,7 +139,8 @@ final class SchemaMaker {
             case Shape.Keyed<?> k -> {
                 note(k.kind(), k.key());
                 one.set(k.key(), value(k.kind()).put("description", f.help()));
-                yield List.of(new Variant(one, k.presence() instanceof Presence.Required<?> ? List.of(k.key()) : List.of()));
+                yield List.of(
+                        new Variant(one, k.presence() instanceof Presence.Required<?> ? List.of(k.key()) : List.of()));
             }
             case Shape.Inline<?> i -> ways(i.form());
             case Shape.Constant c -> {
@@ -140,10 +153,13 @@ final class SchemaMaker {
 
     private void note(Kind<?> kind, String key) {
         switch (kind) {
-            case Kind.Size s -> keysOfRanges.computeIfAbsent(s.range().name(), _ -> new TreeSet<>()).add(key);
+            case Kind.Size s ->
+                keysOfRanges
+                        .computeIfAbsent(s.range().name(), _ -> new TreeSet<>())
+                        .add(key);
             case Kind.Many<?> m -> note(m.of(), key);
             case Kind.Place p -> note(new Kind.Size(p.z()), key);
-            default -> { }
+            default -> {}
         }
     }
 
@@ -151,7 +167,8 @@ final class SchemaMaker {
         ObjectNode o = JsonNodeFactory.instance.objectNode();
         return switch (kind) {
             case Kind.Size s -> ref(s.range());
-            case Kind.Whole w -> o.put("type", "integer").put("minimum", w.least()).put("maximum", w.most());
+            case Kind.Whole w ->
+                o.put("type", "integer").put("minimum", w.least()).put("maximum", w.most());
             case Kind.Text t -> {
                 o.put("type", "string");
                 if (t.least() > 0) {
@@ -168,8 +185,14 @@ final class SchemaMaker {
             }
             case Kind.Reference r -> r.kind().map(this::ref).orElseGet(() -> pattern("id", Id.PATTERN));
             case Kind.StepKey _ -> pattern("step key", FormReader.STEP_KEY.pattern());
-            case Kind.Place p -> three(p == Kind.Place.ANYWHERE ? "point" : "point: " + p.z().name(), Ranges.COORDINATE, Ranges.COORDINATE, p.z());
-            case Kind.Heading _ -> three("direction", Ranges.DIRECTION_PART, Ranges.DIRECTION_PART, Ranges.DIRECTION_PART);
+            case Kind.Place p ->
+                three(
+                        p == Kind.Place.ANYWHERE ? "point" : "point: " + p.z().name(),
+                        Ranges.COORDINATE,
+                        Ranges.COORDINATE,
+                        p.z());
+            case Kind.Heading _ ->
+                three("direction", Ranges.DIRECTION_PART, Ranges.DIRECTION_PART, Ranges.DIRECTION_PART);
             case Kind.Day _ -> o.put("type", "string").put("pattern", DAY);
             case Kind.Moment _ -> o.put("type", "string").put("pattern", MOMENT);
             case Kind.Many<?> m -> {
@@ -181,7 +204,10 @@ final class SchemaMaker {
             case Kind.Row<?> r -> {
                 list(o, r.part().fields().size(), r.part().fields().size());
                 ArrayNode items = o.putArray("prefixItems");
-                r.part().fields().forEach(f -> items.add(value(((Shape.Keyed<?>) f.shape()).kind()).put("description", f.help())));
+                r.part()
+                        .fields()
+                        .forEach(f -> items.add(
+                                value(((Shape.Keyed<?>) f.shape()).kind()).put("description", f.help())));
                 yield o;
             }
             case Kind.ByKey<?, ?> b -> {
@@ -236,12 +262,17 @@ final class SchemaMaker {
     }
 
     private ObjectNode ref(Id.Kind kind) {
-        return pattern(kind.name().toLowerCase(Locale.ROOT) + " id", "^" + kind.first().text().replace("1", NUMBER) + "$");
+        return pattern(
+                kind.name().toLowerCase(Locale.ROOT) + " id",
+                "^" + kind.first().text().replace("1", NUMBER) + "$");
     }
 
     private ObjectNode pattern(String name, String pattern) {
         if (!defs.has(key(name))) {
-            defs.putObject(key(name)).put("type", "string").put("pattern", pattern.startsWith("^") ? pattern : "^" + pattern + "$").put("maxLength", Id.LONGEST);
+            defs.putObject(key(name))
+                    .put("type", "string")
+                    .put("pattern", pattern.startsWith("^") ? pattern : "^" + pattern + "$")
+                    .put("maxLength", Id.LONGEST);
         }
         return ref(key(name));
     }

@@ -1,4 +1,5 @@
 package mildtilt.format;
+
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
@@ -29,7 +30,9 @@ class SheetLayoutTest {
     private static final double SMALLEST = 9;
 
     @ParameterizedTest
-    @EnumSource(value = DemoJob.class, names = {"MARSH_CARRIER", "BOG_TENDER"})
+    @EnumSource(
+            value = DemoJob.class,
+            names = {"MARSH_CARRIER", "BOG_TENDER"})
     void everySheetCanBeReadAndSaysWhatItIs(DemoJob demo) throws IOException {
         Papers p = Papers.of(Analysis.of(demo.job()), DAY);
         int patterns = TemplatePdfSheets.of(p);
@@ -45,15 +48,22 @@ class SheetLayoutTest {
             for (int i = 1; i <= all; i++) {
                 Type type = new Type(i);
                 String text = type.getText(d);
-                assertThat(type.smallest).as(kind + ", sheet " + i + ": the smallest type").isGreaterThanOrEqualTo(SMALLEST - 0.01);
+                assertThat(type.smallest)
+                        .as(kind + ", sheet " + i + ": the smallest type")
+                        .isGreaterThanOrEqualTo(SMALLEST - 0.01);
                 assertThat(text).contains(i + " of " + all);
                 if (i <= all - last) {
                     assertThat(text).contains(kind, "A plan, not an approval", DAY.toString(), "Lengths in");
                 }
-                List<String> lines = text.lines().map(String::strip).filter(l -> !l.isEmpty()).toList();
+                List<String> lines = text.lines()
+                        .map(String::strip)
+                        .filter(l -> !l.isEmpty())
+                        .toList();
                 for (Table t : papers.tables()) {
                     int at = lines.indexOf(t.title());
-                    assertThat(at < 0 || at + 2 < lines.size()).as("\"" + t.title() + "\" has its table on the sheet").isTrue();
+                    assertThat(at < 0 || at + 2 < lines.size())
+                            .as("\"" + t.title() + "\" has its table on the sheet")
+                            .isTrue();
                 }
             }
         }
@@ -91,14 +101,22 @@ class SheetLayoutTest {
     @ParameterizedTest
     @EnumSource(DemoJob.class)
     void wordsOnATemplateLieOffItsLines(DemoJob demo) {
-        for (FlatPattern pattern : Papers.of(Analysis.of(demo.job()), DAY).templates().patterns()) {
+        for (FlatPattern pattern :
+                Papers.of(Analysis.of(demo.job()), DAY).templates().patterns()) {
             List<Box> words = new ArrayList<>();
             List<double[]> lines = new ArrayList<>();
             for (PatternMark ink : pattern.inks()) {
                 switch (ink) {
                     case PatternMark.Words w -> words.add(box(w));
-                    case PatternMark.Circle _ -> { }
-                    case PatternMark.Path p -> IntStream.range(1, p.spots().size()).forEach(i -> lines.add(new double[] {p.spots().get(i - 1).x(), -p.spots().get(i - 1).y(), p.spots().get(i).x(), -p.spots().get(i).y()}));
+                    case PatternMark.Circle _ -> {}
+                    case PatternMark.Path p ->
+                        IntStream.range(1, p.spots().size())
+                                .forEach(i -> lines.add(new double[] {
+                                    p.spots().get(i - 1).x(),
+                                    -p.spots().get(i - 1).y(),
+                                    p.spots().get(i).x(),
+                                    -p.spots().get(i).y()
+                                }));
                 }
             }
             assertThat(words).isNotEmpty();
@@ -113,6 +131,8 @@ class SheetLayoutTest {
         double length = w.text().text(LengthUnit.MM).length() * w.height() * 0.42;
         double high = w.height() * 0.6;
         PatternPoint at = w.at();
-        return w.upward() ? new Box(at.x() - high, -at.y() - length, high, length) : new Box(at.x(), -at.y() - high, length, high);
+        return w.upward()
+                ? new Box(at.x() - high, -at.y() - length, high, length)
+                : new Box(at.x(), -at.y() - high, length, high);
     }
 }

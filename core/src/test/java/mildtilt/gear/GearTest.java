@@ -1,4 +1,5 @@
 package mildtilt.gear;
+
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
@@ -31,18 +32,31 @@ class GearTest {
     @Test
     void aRackMovesAsItIsTurnedAndEndsWhereItSays() {
         for (int i = 0; i < 200; i++) {
-            RackAndPinion rack = new RackAndPinion(anyPoint(), Direction.along(any(-0.3, 0.3), 1, any(-0.3, 0.3)), any(200, 800), any(20, 80) * (random.nextBoolean() ? 1 : -1), any(40, 120));
+            RackAndPinion rack = new RackAndPinion(
+                    anyPoint(),
+                    Direction.along(any(-0.3, 0.3), 1, any(-0.3, 0.3)),
+                    any(200, 800),
+                    any(20, 80) * (random.nextBoolean() ? 1 : -1),
+                    any(40, 120));
             assertThat(Math.abs(rack.displacementAt(rack.inputStop()))).isCloseTo(rack.travelEachWay(), within(1e-9));
             double turn = any(-9, 9);
             double moved = rack.displacementAt(turn);
-            assertThat(moved * rack.travelPerLeftTurn() * turn).as("the way its sign says").isGreaterThanOrEqualTo(0);
-            assertThat(rack.displacementAt(turn + 2 * Math.PI) - moved).isCloseTo(rack.travelPerLeftTurn(), within(1e-9));
+            assertThat(moved * rack.travelPerLeftTurn() * turn)
+                    .as("the way its sign says")
+                    .isGreaterThanOrEqualTo(0);
+            assertThat(rack.displacementAt(turn + 2 * Math.PI) - moved)
+                    .isCloseTo(rack.travelPerLeftTurn(), within(1e-9));
             // Both pivots go along the bar together, and stay as far apart as they are.
             for (Side side : Side.values()) {
-                assertThat(rack.innerPivot(side, moved).distanceTo(rack.innerPivot(side, 0))).isCloseTo(Math.abs(moved), within(1e-9));
+                assertThat(rack.innerPivot(side, moved).distanceTo(rack.innerPivot(side, 0)))
+                        .isCloseTo(Math.abs(moved), within(1e-9));
             }
-            assertThat(rack.innerPivot(Side.LEFT, moved).distanceTo(rack.innerPivot(Side.RIGHT, moved))).isCloseTo(rack.pivotSpacing(), within(1e-9));
-            assertThat(rack.innerPivot(Side.LEFT, 0).midwayTo(rack.innerPivot(Side.RIGHT, 0)).distanceTo(rack.centre())).isLessThan(1e-9);
+            assertThat(rack.innerPivot(Side.LEFT, moved).distanceTo(rack.innerPivot(Side.RIGHT, moved)))
+                    .isCloseTo(rack.pivotSpacing(), within(1e-9));
+            assertThat(rack.innerPivot(Side.LEFT, 0)
+                            .midwayTo(rack.innerPivot(Side.RIGHT, 0))
+                            .distanceTo(rack.centre()))
+                    .isLessThan(1e-9);
             assertThat(rack.reversed().displacementAt(turn)).isCloseTo(-moved, within(1e-9));
             assertThat(rack.reversed().reversed()).isEqualTo(rack);
         }
@@ -56,14 +70,18 @@ class GearTest {
             if (axis.distanceTo(end) < 20) {
                 continue;
             }
-            ArmGear gear = random.nextBoolean() ? new SteeringBox(axis, end, any(8, 24) * (random.nextBoolean() ? 1 : -1), any(20, 60)) : new ColumnArm(axis, end, any(20, 60));
-            assertThat(Math.toDegrees(Math.abs(gear.armAngleAt(gear.inputStop())))).isCloseTo(gear.sweepEachWayDeg(), within(1e-9));
+            ArmGear gear = random.nextBoolean()
+                    ? new SteeringBox(axis, end, any(8, 24) * (random.nextBoolean() ? 1 : -1), any(20, 60))
+                    : new ColumnArm(axis, end, any(20, 60));
+            assertThat(Math.toDegrees(Math.abs(gear.armAngleAt(gear.inputStop()))))
+                    .isCloseTo(gear.sweepEachWayDeg(), within(1e-9));
             double angle = gear.armAngleAt(any(-3, 3));
             Point there = axis.turned(end, angle);
             // Round the shaft, not along it.
             assertThat(axis.distanceTo(there)).isCloseTo(gear.armLength(), within(1e-9));
             assertThat(there.minus(end).dot(axis.direction().vector())).isCloseTo(0, within(1e-9));
-            assertThat(there.distanceTo(end)).isCloseTo(2 * gear.armLength() * Math.abs(Math.sin(angle / 2)), within(1e-8));
+            assertThat(there.distanceTo(end))
+                    .isCloseTo(2 * gear.armLength() * Math.abs(Math.sin(angle / 2)), within(1e-8));
             // Driven the other way the end goes the other way across.
             ArmGear other = (ArmGear) gear.reversed();
             Point opposite = axis.turned(other.armEnd(), other.armAngleAt(0.02));
@@ -78,17 +96,32 @@ class GearTest {
     void whatNoGearIsIsRefused() {
         Axis up = new Axis(Point.ORIGIN, Direction.along(0, 0, 1));
         Point end = new Point(150, 0, 0);
-        assertThatThrownBy(() -> new SteeringBox(up, new Point(0, 0, 40), 16, 40)).isInstanceOf(ImpossibleGeometryException.class).hasMessageContaining("no length");
-        assertThatThrownBy(() -> new SteeringBox(up, end, 0, 40)).isInstanceOf(ImpossibleGeometryException.class).hasMessageContaining("ratio");
-        assertThatThrownBy(() -> new SteeringBox(up, end, Double.NaN, 40)).isInstanceOf(ImpossibleGeometryException.class);
-        assertThatThrownBy(() -> new ColumnArm(up, end, 180)).isInstanceOf(ImpossibleGeometryException.class).hasMessageContaining("sweep");
+        assertThatThrownBy(() -> new SteeringBox(up, new Point(0, 0, 40), 16, 40))
+                .isInstanceOf(ImpossibleGeometryException.class)
+                .hasMessageContaining("no length");
+        assertThatThrownBy(() -> new SteeringBox(up, end, 0, 40))
+                .isInstanceOf(ImpossibleGeometryException.class)
+                .hasMessageContaining("ratio");
+        assertThatThrownBy(() -> new SteeringBox(up, end, Double.NaN, 40))
+                .isInstanceOf(ImpossibleGeometryException.class);
+        assertThatThrownBy(() -> new ColumnArm(up, end, 180))
+                .isInstanceOf(ImpossibleGeometryException.class)
+                .hasMessageContaining("sweep");
         assertThatThrownBy(() -> new ColumnArm(up, end, Double.NaN)).isInstanceOf(ImpossibleGeometryException.class);
         Direction left = Direction.along(0, 1, 0);
-        assertThatThrownBy(() -> new RackAndPinion(end, Direction.along(1, 0, 0), 500, 50, 70)).isInstanceOf(ImpossibleGeometryException.class).hasMessageContaining("toward the left");
+        assertThatThrownBy(() -> new RackAndPinion(end, Direction.along(1, 0, 0), 500, 50, 70))
+                .isInstanceOf(ImpossibleGeometryException.class)
+                .hasMessageContaining("toward the left");
         for (double bad : new double[] {0, Double.NaN, Double.POSITIVE_INFINITY}) {
-            assertThatThrownBy(() -> new RackAndPinion(end, left, 500, bad, 70)).isInstanceOf(ImpossibleGeometryException.class).hasMessageContaining("per turn");
+            assertThatThrownBy(() -> new RackAndPinion(end, left, 500, bad, 70))
+                    .isInstanceOf(ImpossibleGeometryException.class)
+                    .hasMessageContaining("per turn");
         }
-        assertThatThrownBy(() -> new RackAndPinion(end, left, -1, 50, 70)).isInstanceOf(ImpossibleGeometryException.class).hasMessageContaining("spacing");
-        assertThatThrownBy(() -> new RackAndPinion(end, left, 500, 50, 0)).isInstanceOf(ImpossibleGeometryException.class).hasMessageContaining("each way");
+        assertThatThrownBy(() -> new RackAndPinion(end, left, -1, 50, 70))
+                .isInstanceOf(ImpossibleGeometryException.class)
+                .hasMessageContaining("spacing");
+        assertThatThrownBy(() -> new RackAndPinion(end, left, 500, 50, 0))
+                .isInstanceOf(ImpossibleGeometryException.class)
+                .hasMessageContaining("each way");
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.gear;
+
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
@@ -17,7 +18,8 @@ import org.junit.jupiter.params.provider.CsvSource;
 class WormAndRollerTest {
 
     private static final Job BUS = DemoJob.LIBRARY_BUS.job();
-    private static final SteeringBox BOX = (SteeringBox) BUS.axle().orElseThrow().gear();
+    private static final SteeringBox BOX =
+            (SteeringBox) BUS.axle().orElseThrow().gear();
 
     private static WormAndRoller gear(double ratio, double turned) {
         return new WormAndRoller(BOX.axis(), BOX.armEnd(), ratio, turned, 35, 42);
@@ -59,21 +61,32 @@ class WormAndRollerTest {
     @Test
     void aRatioThatStaysIsAPlainBox() {
         Analysis plain = Analysis.of(BUS);
-        Analysis even = Analysis.of(with(new WormAndRoller(BOX.axis(), BOX.armEnd(), BOX.ratio(), BOX.ratio(), 30, BOX.sweepEachWayDeg())));
-        plain.headlines().values().forEach((h, v) -> assertThat(even.headlines().get(h).orElseThrow()).as(h.label()).isCloseTo(v, within(1e-9 * Math.max(1, Math.abs(v)))));
-        assertThat(even.findings()).extracting(f -> f.fault()).isEqualTo(plain.findings().stream().map(f -> f.fault()).toList());
+        Analysis even = Analysis.of(
+                with(new WormAndRoller(BOX.axis(), BOX.armEnd(), BOX.ratio(), BOX.ratio(), 30, BOX.sweepEachWayDeg())));
+        plain.headlines().values().forEach((h, v) -> assertThat(
+                        even.headlines().get(h).orElseThrow())
+                .as(h.label())
+                .isCloseTo(v, within(1e-9 * Math.max(1, Math.abs(v)))));
+        assertThat(even.findings())
+                .extracting(f -> f.fault())
+                .isEqualTo(plain.findings().stream().map(f -> f.fault()).toList());
     }
 
     @Test
     void quickInTheMiddleIsQuickAheadAndSlowToTheLocks() throws Exception {
         Analysis plain = Analysis.of(BUS);
         double r = BOX.ratio();
-        Job job = with(new WormAndRoller(BOX.axis(), BOX.armEnd(), r * 0.8, r * 1.1, BOX.sweepEachWayDeg(), BOX.sweepEachWayDeg()));
+        Job job = with(new WormAndRoller(
+                BOX.axis(), BOX.armEnd(), r * 0.8, r * 1.1, BOX.sweepEachWayDeg(), BOX.sweepEachWayDeg()));
         Analysis a = Analysis.of(job);
-        assertThat(figure(a, Headline.RATIO)).isCloseTo(0.8 * figure(plain, Headline.RATIO), within(1e-3 * figure(plain, Headline.RATIO)));
-        assertThat(figure(a, Headline.INNER_LOCK)).as("the arm swings as far").isCloseTo(figure(plain, Headline.INNER_LOCK), within(1e-6));
+        assertThat(figure(a, Headline.RATIO))
+                .isCloseTo(0.8 * figure(plain, Headline.RATIO), within(1e-3 * figure(plain, Headline.RATIO)));
+        assertThat(figure(a, Headline.INNER_LOCK))
+                .as("the arm swings as far")
+                .isCloseTo(figure(plain, Headline.INNER_LOCK), within(1e-6));
         // The arm at its end has taken the mean ratio, (2 · 0.8 + 1.1) / 3.
-        assertThat(figure(a, Headline.RATIO_OVERALL)).isBetween(0.8 * figure(plain, Headline.RATIO_OVERALL), 0.95 * figure(plain, Headline.RATIO_OVERALL));
+        assertThat(figure(a, Headline.RATIO_OVERALL))
+                .isBetween(0.8 * figure(plain, Headline.RATIO_OVERALL), 0.95 * figure(plain, Headline.RATIO_OVERALL));
         assertThat(JobReader.read(JobWriter.write(job))).isEqualTo(job);
         assertThat(JobWriter.write(job)).contains("\"kind\" : \"worm_and_roller\"", "\"ratio_turned\"");
     }
@@ -84,7 +97,10 @@ class WormAndRollerTest {
 
     @Test
     void ratiosThatTurnTheArmTwoWaysAreRefused() {
-        assertThatThrownBy(() -> gear(16, -20)).isInstanceOf(ImpossibleGeometryException.class).hasMessageContaining("both be above 0");
-        assertThat(gear(16, 20).reversed().armAngleAt(1)).isEqualTo(-gear(16, 20).armAngleAt(1));
+        assertThatThrownBy(() -> gear(16, -20))
+                .isInstanceOf(ImpossibleGeometryException.class)
+                .hasMessageContaining("both be above 0");
+        assertThat(gear(16, 20).reversed().armAngleAt(1))
+                .isEqualTo(-gear(16, 20).armAngleAt(1));
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.geometry;
+
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
@@ -48,7 +49,8 @@ class GeometryTest {
         // Anchored on its own axis every place is as far; no answer is better than another, none is NaN.
         Orbit.Reach onAxis = orbit.atReach(new Point(0, 0, 50), 10, 1);
         assertThat(onAxis.missing()).isCloseTo(Math.hypot(100, 50) - 10, within(1e-9));
-        assertThat(orbit.atReach(new Point(0, 0, 50), Math.hypot(100, 50), -1).missing()).isCloseTo(0, within(1e-9));
+        assertThat(orbit.atReach(new Point(0, 0, 50), Math.hypot(100, 50), -1).missing())
+                .isCloseTo(0, within(1e-9));
     }
 
     @Test
@@ -72,7 +74,8 @@ class GeometryTest {
     @Test
     void anglesKeepTheirDigitsNearStraightAndNearOpposed() {
         double tiny = 1e-9;
-        assertThat(Vector.X.angleTo(new Vector(Math.cos(tiny), Math.sin(tiny), 0))).isCloseTo(tiny, within(1e-20));
+        assertThat(Vector.X.angleTo(new Vector(Math.cos(tiny), Math.sin(tiny), 0)))
+                .isCloseTo(tiny, within(1e-20));
         assertThat(Math.PI - Vector.X.angleTo(new Vector(-1, tiny, 0))).isCloseTo(tiny, within(1e-15));
         assertThat(new Direction(0, 1, 0).angleTo(new Direction(0, 0, -1))).isEqualTo(Math.PI / 2);
     }
@@ -94,7 +97,8 @@ class GeometryTest {
         assertThat(ground.z()).isCloseTo(0, within(1e-12));
         assertThat(ground.y()).isCloseTo(640 + 30 * 280 / 220.0, within(1e-9));
         assertThat(kingpin.footOf(ground).distanceTo(ground)).isCloseTo(0, within(1e-9));
-        assertThatThrownBy(() -> new Axis(Point.ORIGIN, new Direction(1, 0, 0)).atHeight(0)).hasMessageContaining("level");
+        assertThatThrownBy(() -> new Axis(Point.ORIGIN, new Direction(1, 0, 0)).atHeight(0))
+                .hasMessageContaining("level");
     }
 
     @Test

@@ -1,4 +1,5 @@
 package mildtilt.job;
+
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
@@ -29,7 +30,8 @@ class JobPointsTest {
 
     private Job ownRight() {
         SteeredAxle a = demo.axle().orElseThrow();
-        return demo.withAxle(new SteeredAxle(a.gear(), a.linkage(), a.beam(), a.left(), Optional.of(a.corner(Side.RIGHT))));
+        return demo.withAxle(
+                new SteeredAxle(a.gear(), a.linkage(), a.beam(), a.left(), Optional.of(a.corner(Side.RIGHT))));
     }
 
     @Test
@@ -39,12 +41,17 @@ class JobPointsTest {
             for (PointId id : JobPoints.of(job)) {
                 Point to = JobPoints.position(job, id).plus(new Vector(3, 2, -4));
                 Job moved = JobPoints.moved(job, id, to);
-                assertThat(JobPoints.position(moved, id).distanceTo(to)).as(id.toString()).isLessThan(1e-9);
+                assertThat(JobPoints.position(moved, id).distanceTo(to))
+                        .as(id.toString())
+                        .isLessThan(1e-9);
                 assertThat(JobPoints.label(job, id)).isNotBlank();
                 for (PointId other : JobPoints.of(job)) {
-                    boolean tied = other.onLeft().equals(id.onLeft()) && mirrored || isRack(other) && isRack(id) || other.equals(id);
+                    boolean tied = other.onLeft().equals(id.onLeft()) && mirrored
+                            || isRack(other) && isRack(id)
+                            || other.equals(id);
                     if (!tied) {
-                        assertThat(JobPoints.position(moved, other)).as(other + " when " + id + " moves")
+                        assertThat(JobPoints.position(moved, other))
+                                .as(other + " when " + id + " moves")
                                 .isEqualTo(JobPoints.position(job, other));
                     }
                 }
@@ -59,9 +66,12 @@ class JobPointsTest {
         for (PointId id : JobPoints.of(job)) {
             Point to = JobPoints.position(job, id).plus(new Vector(2, 1, -3));
             Job moved = JobPoints.moved(job, id, to);
-            assertThat(JobPoints.position(moved, id).distanceTo(to)).as(id.toString()).isLessThan(1e-9);
+            assertThat(JobPoints.position(moved, id).distanceTo(to))
+                    .as(id.toString())
+                    .isLessThan(1e-9);
             assertThat(JobPoints.label(job, id)).isNotBlank();
-            assertThat(JobPoints.position(JobPoints.moved(moved, id, JobPoints.position(job, id)), id).distanceTo(JobPoints.position(job, id)))
+            assertThat(JobPoints.position(JobPoints.moved(moved, id, JobPoints.position(job, id)), id)
+                            .distanceTo(JobPoints.position(job, id)))
                     .isLessThan(1e-9);
         }
         for (Element e : Element.trainOf(job)) {
@@ -91,7 +101,8 @@ class JobPointsTest {
         assertThat(rack(wider).pivotSpacing()).isCloseTo(rack(demo).pivotSpacing() + 24, within(1e-9));
         assertThat(rack(wider).centre()).isEqualTo(rack(demo).centre().plus(new Vector(0, 0, 7)));
         assertThatThrownBy(() -> JobPoints.moved(demo, end, new Point(0, -300, 325)))
-                .isInstanceOf(ImpossibleGeometryException.class).hasMessageContaining("pivot spacing");
+                .isInstanceOf(ImpossibleGeometryException.class)
+                .hasMessageContaining("pivot spacing");
     }
 
     @Test
@@ -99,15 +110,23 @@ class JobPointsTest {
         PointId wheel = new PointId.OnCorner(Side.LEFT, CornerPoint.WHEEL_CENTRE);
         Knuckle before = demo.axle().orElseThrow().left().knuckle();
         Knuckle after = JobPoints.moved(demo, wheel, before.wheelCentre().plus(new Vector(5, 20, 10)))
-                .axle().orElseThrow().left().knuckle();
-        assertThat(after.spinAxisPoint().minus(after.wheelCentre()).minus(before.spinAxisPoint().minus(before.wheelCentre())).norm())
+                .axle()
+                .orElseThrow()
+                .left()
+                .knuckle();
+        assertThat(after.spinAxisPoint()
+                        .minus(after.wheelCentre())
+                        .minus(before.spinAxisPoint().minus(before.wheelCentre()))
+                        .norm())
                 .isLessThan(1e-9);
     }
 
     @Test
     void theTrainRunsFromHandsToTyresAndOwnsItsPoints() {
         List<Element> train = Element.trainOf(demo);
-        assertThat(train).hasSize(12).startsWith(new Element.Wheel(), new Element.Tube(), new Element.ShaftAt(0), new Element.JointAt(0))
+        assertThat(train)
+                .hasSize(12)
+                .startsWith(new Element.Wheel(), new Element.Tube(), new Element.ShaftAt(0), new Element.JointAt(0))
                 .endsWith(new Element.Knuckles(), new Element.Tyres());
         List<PointId> all = JobPoints.of(demo);
         for (Element e : Element.of(demo)) {
@@ -116,8 +135,8 @@ class JobPointsTest {
             assertThat(Element.label(demo, e)).isNotBlank();
         }
         // Every point on the left is owned by some element, so that pressing it can select something.
-        assertThat(all.stream().map(PointId::onLeft).distinct())
-                .allMatch(id -> Element.of(demo).stream().anyMatch(e -> Element.points(demo, e).contains(id)));
+        assertThat(all.stream().map(PointId::onLeft).distinct()).allMatch(id -> Element.of(demo).stream()
+                .anyMatch(e -> Element.points(demo, e).contains(id)));
     }
 
     @Test
@@ -125,10 +144,12 @@ class JobPointsTest {
         Job columnOnly = Job.of("c", new Plan(demo.vehicle(), demo.column(), Optional.empty(), demo.targets()));
         assertThat(JobPoints.of(columnOnly)).hasSize(4);
         assertThatThrownBy(() -> JobPoints.position(columnOnly, new PointId.GearCentre()))
-                .isInstanceOf(IllegalArgumentException.class).hasMessageContaining("no steered axle");
+                .isInstanceOf(IllegalArgumentException.class)
+                .hasMessageContaining("no steered axle");
         assertThat(columnOnly.editAxle(a -> {
-            throw new AssertionError("there is none");
-        })).isSameAs(columnOnly);
+                    throw new AssertionError("there is none");
+                }))
+                .isSameAs(columnOnly);
         Job none = Job.of("n", new Plan(demo.vehicle(), Optional.empty(), Optional.empty(), demo.targets()));
         assertThat(JobPoints.of(none)).isEmpty();
         assertThat(Element.trainOf(none)).isEmpty();
@@ -145,8 +166,10 @@ class JobPointsTest {
         assertThatThrownBy(() -> rack(demo).withTravelEachWay(-3)).hasMessageContaining("each way");
         Column c = demo.column().orElseThrow();
         assertThatThrownBy(() -> c.wheel().withDiameter(0)).hasMessageContaining("diameter");
-        assertThatThrownBy(() -> c.withShaft(0, c.shafts().get(0).withClockingDeg(5))).hasMessageContaining("one fork");
-        assertThatThrownBy(() -> c.withJoint(1, c.joints().get(1).withCentre(c.gearInput()))).hasMessageContaining("\"Pinion stub\"");
+        assertThatThrownBy(() -> c.withShaft(0, c.shafts().get(0).withClockingDeg(5)))
+                .hasMessageContaining("one fork");
+        assertThatThrownBy(() -> c.withJoint(1, c.joints().get(1).withCentre(c.gearInput())))
+                .hasMessageContaining("\"Pinion stub\"");
         assertThatThrownBy(() -> c.withTrain(c.shafts(), List.of(), List.of()))
                 .hasMessageContaining("needs 1 shafts, but has 3");
     }

@@ -1,4 +1,5 @@
 package mildtilt.job;
+
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
@@ -18,7 +19,9 @@ class RefusalsTest {
     private static final Targets USUAL = Targets.USUAL;
 
     private static void refused(ThrowingCallable making, String says) {
-        assertThatThrownBy(making).isInstanceOf(ImpossibleGeometryException.class).hasMessageContaining(says);
+        assertThatThrownBy(making)
+                .isInstanceOf(ImpossibleGeometryException.class)
+                .hasMessageContaining(says);
     }
 
     @Test
@@ -32,7 +35,9 @@ class RefusalsTest {
         refused(() -> USUAL.withBumpSteerDeg(0), "above 0");
         refused(() -> new OuterWheelTable(List.of(), 1), "no rows");
         refused(() -> new OuterWheelTable(List.of(new OuterWheelTable.Row(0, 0)), 1), "must rise");
-        refused(() -> new OuterWheelTable(List.of(new OuterWheelTable.Row(20, 18), new OuterWheelTable.Row(10, 9)), 1), "must rise");
+        refused(
+                () -> new OuterWheelTable(List.of(new OuterWheelTable.Row(20, 18), new OuterWheelTable.Row(10, 9)), 1),
+                "must rise");
         refused(() -> new OuterWheelTable(List.of(new OuterWheelTable.Row(20, 18)), 0), "tolerance");
     }
 
@@ -48,13 +53,16 @@ class RefusalsTest {
         refused(() -> v.withNormal(70, 10), "normal travel");
         refused(() -> v.withTyreWidth(0), "tyre width");
         assertThat(v.normalBump()).isEqualTo(24);
-        assertThat(v.withNormal(60, 50).withBump(30).normalBump()).as("the normal part stays within").isEqualTo(30);
+        assertThat(v.withNormal(60, 50).withBump(30).normalBump())
+                .as("the normal part stays within")
+                .isEqualTo(30);
         assertThat(v.withNormal(60, 50).withDroop(20).normalDroop()).isEqualTo(20);
     }
 
     @Test
     void aTableIsReadInBetweenAlongStraightLines() {
-        OuterWheelTable t = new OuterWheelTable(List.of(new OuterWheelTable.Row(10, 9), new OuterWheelTable.Row(30, 24)), 0.5);
+        OuterWheelTable t =
+                new OuterWheelTable(List.of(new OuterWheelTable.Row(10, 9), new OuterWheelTable.Row(30, 24)), 0.5);
         assertThat(t.outerAt(5)).isCloseTo(4.5, within(1e-12));
         assertThat(t.outerAt(10)).isEqualTo(9);
         assertThat(t.outerAt(20)).isCloseTo(16.5, within(1e-12));
@@ -66,8 +74,12 @@ class RefusalsTest {
         Job job = DemoJob.SALT_RAKE.job();
         Id one = Id.Kind.VARIANT.first();
         Id other = Id.Kind.VARIANT.number(2);
-        refused(() -> new Variants(List.of(new Variant(one, "a", job.plan()), new Variant(other, "a", job.plan()))), "same name");
-        refused(() -> new Variants(List.of(new Variant(one, "a", job.plan()), new Variant(one, "b", job.plan()))), "same id");
+        refused(
+                () -> new Variants(List.of(new Variant(one, "a", job.plan()), new Variant(other, "a", job.plan()))),
+                "same name");
+        refused(
+                () -> new Variants(List.of(new Variant(one, "a", job.plan()), new Variant(one, "b", job.plan()))),
+                "same id");
         assertThatThrownBy(() -> job.takingVariant(one, "before")).hasMessageContaining("variant-1");
     }
 }

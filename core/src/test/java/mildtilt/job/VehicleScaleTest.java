@@ -1,4 +1,5 @@
 package mildtilt.job;
+
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
@@ -31,31 +32,59 @@ class VehicleScaleTest {
                 VehicleScale is = VehicleScale.of(sized).orElseThrow();
                 assertThat(is.track()).isCloseTo(want.track(), within(1e-6));
                 assertThat(is.tyre()).isCloseTo(want.tyre(), within(1e-6));
-                assertThat(sized.axle().orElseThrow().ownRight().isPresent()).isEqualTo(job.axle().orElseThrow().ownRight().isPresent());
+                assertThat(sized.axle().orElseThrow().ownRight().isPresent())
+                        .isEqualTo(job.axle().orElseThrow().ownRight().isPresent());
                 assertThat(new SteeringTrain(sized).pose(0, 0, 0).assembled()).isPresent();
                 assertThat(JobReader.read(JobWriter.write(sized))).isEqualTo(sized);
                 Headlines now = Headlines.quick(sized, false).orElseThrow();
-                assertThat(now.get(Headline.INNER_LOCK).orElseThrow()).as("%s %s × %s", demo, across, along).isGreaterThan(18);
-                assertThat(now.get(Headline.CASTER).orElseThrow()).isCloseTo(was.get(Headline.CASTER).orElseThrow(), within(0.05));
+                assertThat(now.get(Headline.INNER_LOCK).orElseThrow())
+                        .as("%s %s × %s", demo, across, along)
+                        .isGreaterThan(18);
+                assertThat(now.get(Headline.CASTER).orElseThrow())
+                        .isCloseTo(was.get(Headline.CASTER).orElseThrow(), within(0.05));
                 assertThat(now.get(Headline.ACKERMANN)).isPresent();
             }
         }
         // At its own sizes it is itself, but for what is in the way.
         Job same = own.apply(job);
-        assertThat(same.axle().orElseThrow().track()).isEqualTo(job.axle().orElseThrow().track());
-        assertThat(Headlines.quick(same, false).orElseThrow().get(Headline.BUMP_STEER).orElseThrow()).isCloseTo(was.get(Headline.BUMP_STEER).orElseThrow(), within(1e-9));
+        assertThat(same.axle().orElseThrow().track())
+                .isEqualTo(job.axle().orElseThrow().track());
+        assertThat(Headlines.quick(same, false)
+                        .orElseThrow()
+                        .get(Headline.BUMP_STEER)
+                        .orElseThrow())
+                .isCloseTo(was.get(Headline.BUMP_STEER).orElseThrow(), within(1e-9));
         assertThat(same.surroundings().obstacles()).isEmpty();
-        assertThat(same.axle().orElseThrow().corner(Side.RIGHT).knuckle().wheelCentre().y()).isNegative();
+        assertThat(same.axle()
+                        .orElseThrow()
+                        .corner(Side.RIGHT)
+                        .knuckle()
+                        .wheelCentre()
+                        .y())
+                .isNegative();
     }
 
     @ParameterizedTest
     @EnumSource(value = DemoJob.class, names = "BOG_TENDER")
     void sizesThatAreNoVehiclesAreRefused(DemoJob demo) {
-        assertThatThrownBy(() -> new VehicleScale(0, 2000, 600)).isInstanceOf(ImpossibleGeometryException.class).hasMessageContaining("The track");
-        assertThatThrownBy(() -> new VehicleScale(1200, Double.NaN, 600)).isInstanceOf(ImpossibleGeometryException.class).hasMessageContaining("wheelbase");
-        assertThatThrownBy(() -> new VehicleScale(1200, 2000, 1e9)).isInstanceOf(ImpossibleGeometryException.class).hasMessageContaining("tyre");
-        Job none = Job.of("t", new Plan(demo.job().vehicle(), Optional.empty(), Optional.empty(), demo.job().targets()));
+        assertThatThrownBy(() -> new VehicleScale(0, 2000, 600))
+                .isInstanceOf(ImpossibleGeometryException.class)
+                .hasMessageContaining("The track");
+        assertThatThrownBy(() -> new VehicleScale(1200, Double.NaN, 600))
+                .isInstanceOf(ImpossibleGeometryException.class)
+                .hasMessageContaining("wheelbase");
+        assertThatThrownBy(() -> new VehicleScale(1200, 2000, 1e9))
+                .isInstanceOf(ImpossibleGeometryException.class)
+                .hasMessageContaining("tyre");
+        Job none = Job.of(
+                "t",
+                new Plan(
+                        demo.job().vehicle(),
+                        Optional.empty(),
+                        Optional.empty(),
+                        demo.job().targets()));
         assertThat(VehicleScale.of(none)).isEmpty();
-        assertThatThrownBy(() -> new VehicleScale(1200, 2000, 600).apply(none)).isInstanceOf(ImpossibleGeometryException.class);
+        assertThatThrownBy(() -> new VehicleScale(1200, 2000, 600).apply(none))
+                .isInstanceOf(ImpossibleGeometryException.class);
     }
 }

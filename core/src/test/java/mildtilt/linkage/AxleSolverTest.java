@@ -1,4 +1,5 @@
 package mildtilt.linkage;
+
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
@@ -44,7 +45,8 @@ class AxleSolverTest {
     void asymmetricAxlesKeepRodLengths(DemoJob demo) {
         SteeredAxle a = axle(demo);
         Corner right = a.corner(Side.RIGHT);
-        Corner other = right.withKnuckle(right.knuckle().withTieRodPoint(right.knuckle().tieRodPoint().plus(new Vector(4, 6, -5))));
+        Corner other = right.withKnuckle(
+                right.knuckle().withTieRodPoint(right.knuckle().tieRodPoint().plus(new Vector(4, 6, -5))));
         stands(new SteeredAxle(a.gear(), a.linkage(), a.beam(), a.left(), Optional.of(other)));
     }
 
@@ -52,13 +54,19 @@ class AxleSolverTest {
     void aSectorShaftMayLieLevelWithItsArmHangingDown() {
         // The box on the left rail, its arm swinging fore and aft, a drag link along the frame to the left knuckle.
         SteeredAxle tender = axle(DemoJob.BOG_TENDER);
-        SteeringBox box = new SteeringBox(new Axis(new Point(420, 560, 640), new Direction(0, 1, 0)), new Point(420, 560, 470), 18, 30);
-        DragLink link = new DragLink(new DragLink.Attachment.OnKnuckle(Side.LEFT, new Point(10, 545, 470)), RodEnds.UNKNOWN);
-        SteeredAxle along = tender.withGear(new SteeringBox(box.axis(), box.armEnd(), box.ratio(), 30)).withGear(box).withLinkage(link);
+        SteeringBox box = new SteeringBox(
+                new Axis(new Point(420, 560, 640), new Direction(0, 1, 0)), new Point(420, 560, 470), 18, 30);
+        DragLink link =
+                new DragLink(new DragLink.Attachment.OnKnuckle(Side.LEFT, new Point(10, 545, 470)), RodEnds.UNKNOWN);
+        SteeredAxle along = tender.withGear(new SteeringBox(box.axis(), box.armEnd(), box.ratio(), 30))
+                .withGear(box)
+                .withLinkage(link);
         stands(along);
         AxleSolver solver = new AxleSolver(along);
-        KnucklePose left = (KnucklePose) solver.pose(0.5 * solver.gearInputStop(), 0, 0).left();
-        KnucklePose right = (KnucklePose) solver.pose(0.5 * solver.gearInputStop(), 0, 0).right();
+        KnucklePose left =
+                (KnucklePose) solver.pose(0.5 * solver.gearInputStop(), 0, 0).left();
+        KnucklePose right =
+                (KnucklePose) solver.pose(0.5 * solver.gearInputStop(), 0, 0).right();
         assertThat(Math.abs(left.steerDeg())).isGreaterThan(5);
         assertThat(Math.signum(left.steerDeg())).isEqualTo(Math.signum(right.steerDeg()));
     }
@@ -89,7 +97,8 @@ class AxleSolverTest {
     private static void mechanism(SteeredAxle axle, AxleSolver solver, AxleConfiguration s) {
         Map<Rod, Double> lengths = solver.lengths();
         switch (s.mechanism().orElseThrow()) {
-            case Mechanism.RackAt m -> holds(m.inner(Side.LEFT), m.inner(Side.RIGHT), ((RackAndPinion) axle.gear()).pivotSpacing());
+            case Mechanism.RackAt m ->
+                holds(m.inner(Side.LEFT), m.inner(Side.RIGHT), ((RackAndPinion) axle.gear()).pivotSpacing());
             case Mechanism.CentreLinkAt m -> holds(m.armEnd(), m.idlerEnd(), lengths.get(Rod.CENTRE_LINK));
             case Mechanism.DragLinkAt m -> holds(m.armEnd(), m.drivenPoint(), lengths.get(Rod.DRAG_LINK));
             case Mechanism.BellCrankAt m -> {
@@ -102,13 +111,14 @@ class AxleSolverTest {
             case Mechanism.Broken _ -> throw new AssertionError("both knuckles stand on a broken mechanism");
         }
         if (axle.gear() instanceof ArmGear g) {
-            Point end = switch (s.mechanism().get()) {
-                case Mechanism.CentreLinkAt m -> m.armEnd();
-                case Mechanism.DragLinkAt m -> m.armEnd();
-                case Mechanism.BellCrankAt m -> m.armEnd();
-                case Mechanism.ShuttleAt m -> m.armEnd();
-                case Mechanism.RackAt _, Mechanism.Broken _ -> throw new AssertionError();
-            };
+            Point end =
+                    switch (s.mechanism().get()) {
+                        case Mechanism.CentreLinkAt m -> m.armEnd();
+                        case Mechanism.DragLinkAt m -> m.armEnd();
+                        case Mechanism.BellCrankAt m -> m.armEnd();
+                        case Mechanism.ShuttleAt m -> m.armEnd();
+                        case Mechanism.RackAt _, Mechanism.Broken _ -> throw new AssertionError();
+                    };
             assertThat(g.axis().distanceTo(end)).isCloseTo(g.armLength(), within(1e-8));
         }
         axle.beam().ifPresent(b -> {
@@ -118,7 +128,9 @@ class AxleSolverTest {
                 holds(now.carried(bar.axleEnd(), axle.beamDesign()), bar.bodyEnd(), bar.length());
             }
             if (b instanceof Beam.CentrePin pin) {
-                assertThat(now.carried(pin.pin().origin(), axle.beamDesign()).distanceTo(pin.pin().origin())).isLessThan(1e-8);
+                assertThat(now.carried(pin.pin().origin(), axle.beamDesign())
+                                .distanceTo(pin.pin().origin()))
+                        .isLessThan(1e-8);
             }
         });
     }
@@ -128,12 +140,16 @@ class AxleSolverTest {
     }
 
     private static void rigid(Corner corner, KnucklePose k) {
-        holds(k.wheelCentre(), k.tieRodPoint(), corner.knuckle().wheelCentre().distanceTo(corner.knuckle().tieRodPoint()));
-        Point low = switch (corner.suspension()) {
-            case DoubleWishbone w -> w.lowerBallJoint();
-            case Strut s -> s.lowerBallJoint();
-            case Kingpin p -> p.lower();
-        };
+        holds(
+                k.wheelCentre(),
+                k.tieRodPoint(),
+                corner.knuckle().wheelCentre().distanceTo(corner.knuckle().tieRodPoint()));
+        Point low =
+                switch (corner.suspension()) {
+                    case DoubleWishbone w -> w.lowerBallJoint();
+                    case Strut s -> s.lowerBallJoint();
+                    case Kingpin p -> p.lower();
+                };
         holds(k.steerAxisLow(), k.wheelCentre(), low.distanceTo(corner.knuckle().wheelCentre()));
         if (corner.suspension() instanceof Strut s) {
             // The strut slides, but always through its top mount.
@@ -150,8 +166,10 @@ class AxleSolverTest {
         AxleConfiguration s = new AxleSolver(axle).pose(0, 0, 0);
         for (Side side : Side.values()) {
             KnucklePose k = (KnucklePose) (side == Side.LEFT ? s.left() : s.right());
-            assertThat(k.tieRodPoint().distanceTo(axle.corner(side).knuckle().tieRodPoint())).isLessThan(1e-8);
-            assertThat(k.wheelCentre().distanceTo(axle.corner(side).knuckle().wheelCentre())).isLessThan(1e-8);
+            assertThat(k.tieRodPoint().distanceTo(axle.corner(side).knuckle().tieRodPoint()))
+                    .isLessThan(1e-8);
+            assertThat(k.wheelCentre().distanceTo(axle.corner(side).knuckle().wheelCentre()))
+                    .isLessThan(1e-8);
         }
     }
 
@@ -159,11 +177,13 @@ class AxleSolverTest {
     void equalParallelArmsOfACentreLinkSwingAlike() {
         SteeredAxle bus = axle(DemoJob.LIBRARY_BUS);
         SteeringBox box = (SteeringBox) bus.gear();
-        SteeredAxle parallel = bus.withLinkage(((CentreLink) bus.linkage()).withIdler(new SwingArm(
-                box.axis().moved(new Vector(0, -790, 0)), box.armEnd().plus(new Vector(0, -790, 0)))));
+        SteeredAxle parallel = bus.withLinkage(((CentreLink) bus.linkage())
+                .withIdler(new SwingArm(
+                        box.axis().moved(new Vector(0, -790, 0)), box.armEnd().plus(new Vector(0, -790, 0)))));
         AxleSolver solver = new AxleSolver(parallel);
         for (double part : new double[] {-1, -0.4, 0.3, 0.9}) {
-            Mechanism.CentreLinkAt m = (Mechanism.CentreLinkAt) solver.pose(part * solver.gearInputStop(), 0, 0).mechanism().orElseThrow();
+            Mechanism.CentreLinkAt m = (Mechanism.CentreLinkAt)
+                    solver.pose(part * solver.gearInputStop(), 0, 0).mechanism().orElseThrow();
             assertThat(m.idlerAngle()).isCloseTo(m.armAngle(), within(1e-9));
         }
     }
@@ -172,14 +192,26 @@ class AxleSolverTest {
     void aShuttleStraightAheadOfItsArmMovesByTheSineLessTheLinksSlant() {
         // Arm of 100 along −x from an upright shaft at the origin's height, a link of 80 along −y to the shuttle.
         SteeredAxle rake = axle(DemoJob.SALT_RAKE);
-        SteeringBox box = new SteeringBox(new Axis(new Point(-100, 150, 260), new Direction(0, 0, 1)), new Point(-200, 150, 260), 10, 40);
+        SteeringBox box = new SteeringBox(
+                new Axis(new Point(-100, 150, 260), new Direction(0, 0, 1)), new Point(-200, 150, 260), 10, 40);
         Shuttle s = (Shuttle) rake.linkage();
-        SteeredAxle plain = new SteeredAxle(box, new Shuttle(new Direction(0, 1, 0), new Point(-200, 70, 260), s.leftInner(), Optional.empty(),
-                Optional.empty(), s.linkEnds()), Optional.empty(), rake.left(), Optional.empty());
+        SteeredAxle plain = new SteeredAxle(
+                box,
+                new Shuttle(
+                        new Direction(0, 1, 0),
+                        new Point(-200, 70, 260),
+                        s.leftInner(),
+                        Optional.empty(),
+                        Optional.empty(),
+                        s.linkEnds()),
+                Optional.empty(),
+                rake.left(),
+                Optional.empty());
         AxleSolver solver = new AxleSolver(plain);
         for (double deg : new double[] {-20, -7, 11, 20}) {
             double a = Math.toRadians(deg);
-            Mechanism.ShuttleAt m = (Mechanism.ShuttleAt) solver.pose(10 * a, 0, 0).mechanism().orElseThrow();
+            Mechanism.ShuttleAt m =
+                    (Mechanism.ShuttleAt) solver.pose(10 * a, 0, 0).mechanism().orElseThrow();
             double x = 100 * (1 - Math.cos(a));
             double armY = -100 * Math.sin(a);
             double expected = armY - (Math.sqrt(80 * 80 - x * x) - 80);
@@ -227,13 +259,20 @@ class AxleSolverTest {
         SteeredAxle carrier = axle(DemoJob.MARSH_CARRIER);
         SteeredAxle tender = axle(DemoJob.BOG_TENDER);
         assertThatThrownBy(() -> tender.withLinkage(new RackTieRods())).hasMessageContaining("linkage of its own");
-        assertThatThrownBy(() -> carrier.withLinkage(tender.linkage())).hasMessageContaining("needs a gear with an arm");
+        assertThatThrownBy(() -> carrier.withLinkage(tender.linkage()))
+                .hasMessageContaining("needs a gear with an arm");
         assertThatThrownBy(() -> carrier.withBeam(tender.beam().orElseThrow())).hasMessageContaining("kingpins");
         assertThatThrownBy(() -> new CentreLink(Optional.empty(), 0.6, 0.5)).hasMessageContaining("below 1");
-        assertThatThrownBy(() -> new Beam.CentrePin(new Axis(Point.ORIGIN, new Direction(0, 1, 0)))).hasMessageContaining("fore and aft");
-        assertThatThrownBy(() -> new SteeringBox(((ArmGear) tender.gear()).axis(), tender.left().knuckle().wheelCentre(), 0, 30))
+        assertThatThrownBy(() -> new Beam.CentrePin(new Axis(Point.ORIGIN, new Direction(0, 1, 0))))
+                .hasMessageContaining("fore and aft");
+        assertThatThrownBy(() -> new SteeringBox(
+                        ((ArmGear) tender.gear()).axis(),
+                        tender.left().knuckle().wheelCentre(),
+                        0,
+                        30))
                 .hasMessageContaining("ratio");
         SteeredAxle bus = axle(DemoJob.LIBRARY_BUS);
-        assertThatThrownBy(() -> bus.withLinkage(axle(DemoJob.HOP_PLATFORM).linkage())).hasMessageContaining("taken from the tie rod");
+        assertThatThrownBy(() -> bus.withLinkage(axle(DemoJob.HOP_PLATFORM).linkage()))
+                .hasMessageContaining("taken from the tie rod");
     }
 }

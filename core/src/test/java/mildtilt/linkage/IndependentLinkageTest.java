@@ -1,4 +1,5 @@
 package mildtilt.linkage;
+
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -37,7 +38,8 @@ class IndependentLinkageTest {
     private static double[] solve(Lengths lengths, double[] start) {
         double[] x = start.clone();
         for (int step = 0; step < 30; step++) {
-            RealVector move = new QRDecomposition(slopes(lengths, x)).getSolver().solve(new ArrayRealVector(lengths.off(x)));
+            RealVector move =
+                    new QRDecomposition(slopes(lengths, x)).getSolver().solve(new ArrayRealVector(lengths.off(x)));
             for (int i = 0; i < x.length; i++) {
                 x[i] -= move.getEntry(i);
             }
@@ -55,7 +57,11 @@ class IndependentLinkageTest {
             double[] down = x.clone();
             up[j] += STEP;
             down[j] -= STEP;
-            slope.setColumnVector(j, new ArrayRealVector(lengths.off(up)).subtract(new ArrayRealVector(lengths.off(down))).mapDivide(2 * STEP));
+            slope.setColumnVector(
+                    j,
+                    new ArrayRealVector(lengths.off(up))
+                            .subtract(new ArrayRealVector(lengths.off(down)))
+                            .mapDivide(2 * STEP));
         }
         return slope;
     }
@@ -68,19 +74,24 @@ class IndependentLinkageTest {
 
     private static double steerDeg(SteeredAxle axle, Side side, UnaryOperator<Point> beam, double angle) {
         Knuckle k = axle.corner(side).knuckle();
-        Vector spin = turned(axle, side, beam, k.spinAxisPoint(), angle).minus(turned(axle, side, beam, k.wheelCentre(), angle));
+        Vector spin = turned(axle, side, beam, k.spinAxisPoint(), angle)
+                .minus(turned(axle, side, beam, k.wheelCentre(), angle));
         return Math.toDegrees(Math.atan2(-side.sign() * spin.x(), side.sign() * spin.y()));
     }
 
-    private static void same(AxleConfiguration ours, SteeredAxle axle, UnaryOperator<Point> beam, double left, double right) {
-        assertThat(((KnucklePose) ours.left()).steerDeg()).isCloseTo(steerDeg(axle, Side.LEFT, beam, left), within(1e-6));
-        assertThat(((KnucklePose) ours.right()).steerDeg()).isCloseTo(steerDeg(axle, Side.RIGHT, beam, right), within(1e-6));
+    private static void same(
+            AxleConfiguration ours, SteeredAxle axle, UnaryOperator<Point> beam, double left, double right) {
+        assertThat(((KnucklePose) ours.left()).steerDeg())
+                .isCloseTo(steerDeg(axle, Side.LEFT, beam, left), within(1e-6));
+        assertThat(((KnucklePose) ours.right()).steerDeg())
+                .isCloseTo(steerDeg(axle, Side.RIGHT, beam, right), within(1e-6));
     }
 
     private static double tie(SteeredAxle axle, UnaryOperator<Point> beam, double left, double right) {
         Point l = axle.corner(Side.LEFT).knuckle().tieRodPoint();
         Point r = axle.corner(Side.RIGHT).knuckle().tieRodPoint();
-        return turned(axle, Side.LEFT, beam, l, left).distanceTo(turned(axle, Side.RIGHT, beam, r, right)) - l.distanceTo(r);
+        return turned(axle, Side.LEFT, beam, l, left).distanceTo(turned(axle, Side.RIGHT, beam, r, right))
+                - l.distanceTo(r);
     }
 
     @Test
@@ -98,11 +109,26 @@ class IndependentLinkageTest {
             for (int i = 0; i <= 20; i++) {
                 double input = ours.gearInputStop() * i / 20;
                 Point end = gear.axis().turned(gear.armEnd(), gear.armAngleAt(input));
-                at = solve(x -> {
-                    Point l = turned(axle, Side.LEFT, beam, axle.corner(Side.LEFT).knuckle().tieRodPoint(), x[0]);
-                    Point r = turned(axle, Side.RIGHT, beam, axle.corner(Side.RIGHT).knuckle().tieRodPoint(), x[1]);
-                    return new double[] {tie(axle, beam, x[0], x[1]), l.plus(r.minus(l).times(fraction)).distanceTo(end) - drag};
-                }, at);
+                at = solve(
+                        x -> {
+                            Point l = turned(
+                                    axle,
+                                    Side.LEFT,
+                                    beam,
+                                    axle.corner(Side.LEFT).knuckle().tieRodPoint(),
+                                    x[0]);
+                            Point r = turned(
+                                    axle,
+                                    Side.RIGHT,
+                                    beam,
+                                    axle.corner(Side.RIGHT).knuckle().tieRodPoint(),
+                                    x[1]);
+                            return new double[] {
+                                tie(axle, beam, x[0], x[1]),
+                                l.plus(r.minus(l).times(fraction)).distanceTo(end) - drag
+                            };
+                        },
+                        at);
                 same(ours.pose(input, travel, -travel), axle, beam, at[0], at[1]);
             }
         }
@@ -122,14 +148,24 @@ class IndependentLinkageTest {
             for (int i = 0; i <= 20; i++) {
                 double input = -ours.gearInputStop() * i / 20;
                 Point end = gear.axis().turned(gear.armEnd(), gear.armAngleAt(input));
-                at = solve(x -> {
-                    UnaryOperator<Point> beam = placed(middle, roll, (travel[0] + travel[1]) / 2, x[2]);
-                    return new double[] {tie(axle, beam, x[0], x[1]),
-                        turned(axle, on.side(), beam, on.point(), on.side() == Side.LEFT ? x[0] : x[1]).distanceTo(end)
-                                - ours.lengths().get(Rod.DRAG_LINK),
-                        beam.apply(bar.axleEnd()).distanceTo(bar.bodyEnd()) - bar.length()};
-                }, at);
-                same(ours.pose(input, travel[0], travel[1]), axle, placed(middle, roll, (travel[0] + travel[1]) / 2, at[2]), at[0], at[1]);
+                at = solve(
+                        x -> {
+                            UnaryOperator<Point> beam = placed(middle, roll, (travel[0] + travel[1]) / 2, x[2]);
+                            return new double[] {
+                                tie(axle, beam, x[0], x[1]),
+                                turned(axle, on.side(), beam, on.point(), on.side() == Side.LEFT ? x[0] : x[1])
+                                                .distanceTo(end)
+                                        - ours.lengths().get(Rod.DRAG_LINK),
+                                beam.apply(bar.axleEnd()).distanceTo(bar.bodyEnd()) - bar.length()
+                            };
+                        },
+                        at);
+                same(
+                        ours.pose(input, travel[0], travel[1]),
+                        axle,
+                        placed(middle, roll, (travel[0] + travel[1]) / 2, at[2]),
+                        at[0],
+                        at[1]);
             }
         }
     }
@@ -149,18 +185,29 @@ class IndependentLinkageTest {
         for (int i = 0; i <= 20; i++) {
             double input = ours.gearInputStop() * i / 20;
             Point end = gear.axis().turned(gear.armEnd(), gear.armAngleAt(input));
-            at = solve(x -> new double[] {
-                crank.pivot().turned(crank.dragRodPoint(), x[2]).distanceTo(end) - ours.lengths().get(Rod.DRAG_ROD),
-                rod(axle, crank, Side.LEFT, x[0], x[2]) - ours.lengths().get(Rod.LEFT_TIE_ROD),
-                rod(axle, crank, Side.RIGHT, x[1], x[2]) - ours.lengths().get(Rod.RIGHT_TIE_ROD)}, at);
+            at = solve(
+                    x -> new double[] {
+                        crank.pivot().turned(crank.dragRodPoint(), x[2]).distanceTo(end)
+                                - ours.lengths().get(Rod.DRAG_ROD),
+                        rod(axle, crank, Side.LEFT, x[0], x[2]) - ours.lengths().get(Rod.LEFT_TIE_ROD),
+                        rod(axle, crank, Side.RIGHT, x[1], x[2])
+                                - ours.lengths().get(Rod.RIGHT_TIE_ROD)
+                    },
+                    at);
             same(ours.pose(input, 0, 0), axle, UnaryOperator.identity(), at[0], at[1]);
-            Mechanism.BellCrankAt m = (Mechanism.BellCrankAt) ours.pose(input, 0, 0).mechanism().orElseThrow();
+            Mechanism.BellCrankAt m =
+                    (Mechanism.BellCrankAt) ours.pose(input, 0, 0).mechanism().orElseThrow();
             assertThat(m.crankAngle()).isCloseTo(at[2], within(1e-8));
         }
     }
 
     private static double rod(SteeredAxle axle, BellCrank crank, Side side, double knuckle, double crankTurn) {
-        return turned(axle, side, UnaryOperator.identity(), axle.corner(side).knuckle().tieRodPoint(), knuckle)
+        return turned(
+                        axle,
+                        side,
+                        UnaryOperator.identity(),
+                        axle.corner(side).knuckle().tieRodPoint(),
+                        knuckle)
                 .distanceTo(crank.pivot().turned(crank.tieRodPoint(side), crankTurn));
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.report;
+
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
@@ -53,7 +54,10 @@ class AnyJobTest {
     private static void sound(Papers p) {
         for (Table t : p.tables()) {
             assertThat(CsvFiles.table(t)).as(t.title()).doesNotContain("NaN").doesNotContain("Infinity");
-            t.rows().forEach(r -> r.forEach(c -> assertThat(c.text(LengthUnit.INCH)).doesNotContain("NaN").doesNotContain("∞")));
+            t.rows()
+                    .forEach(r -> r.forEach(c -> assertThat(c.text(LengthUnit.INCH))
+                            .doesNotContain("NaN")
+                            .doesNotContain("∞")));
         }
         p.templates().patterns().forEach(x -> {
             assertThat(TemplateSvg.write(x, LengthUnit.MM)).doesNotContain("NaN");
@@ -74,16 +78,28 @@ class AnyJobTest {
             }
             sound(papers(job.withMaking(m)));
         }
-        assertThat(JobBookPdf.write(papers(job), LengthUnit.INCH_FRACTION, DAY, "x")).isNotEmpty();
+        assertThat(JobBookPdf.write(papers(job), LengthUnit.INCH_FRACTION, DAY, "x"))
+                .isNotEmpty();
     }
 
     /** Numbers of the making replaced by others, wild ones among them. */
     @Test
     void numbersOfAnySizeAreRefusedOrMade() throws Exception {
-        Job full = DemoJob.BOG_TENDER.job().editMaking(m -> m
-                .withJoins(List.of()).withJoin(new Id("shaft-2"), 90, ShaftJoin.School.PLUG).withJoin(new Id("shaft-2"), 130, ShaftJoin.School.COUPLING)
-                .withPiece(new Piece.Length(Id.Kind.PIECE.first(), "L", new Section.Tube(30, 3), Metal.ALUMINIUM, 40, 2, 2))
-                .withPiece(new Piece.CopedTube(Id.Kind.PIECE.first(), "C", new Section.Tube(25, 2), Metal.STEEL, 200, new Piece.Meeting(45, 60, 3, 20), new Piece.Meeting(0, 70, 0, 0), 1, 1)));
+        Job full = DemoJob.BOG_TENDER.job().editMaking(m -> m.withJoins(List.of())
+                .withJoin(new Id("shaft-2"), 90, ShaftJoin.School.PLUG)
+                .withJoin(new Id("shaft-2"), 130, ShaftJoin.School.COUPLING)
+                .withPiece(new Piece.Length(
+                        Id.Kind.PIECE.first(), "L", new Section.Tube(30, 3), Metal.ALUMINIUM, 40, 2, 2))
+                .withPiece(new Piece.CopedTube(
+                        Id.Kind.PIECE.first(),
+                        "C",
+                        new Section.Tube(25, 2),
+                        Metal.STEEL,
+                        200,
+                        new Piece.Meeting(45, 60, 3, 20),
+                        new Piece.Meeting(0, 70, 0, 0),
+                        1,
+                        1)));
         Random random = new Random(17);
         double[] wild = {0, -1, 1e-3, 0.5, 1, 7, 90, 1000, 99_999};
         int made = 0;
@@ -114,7 +130,9 @@ class AnyJobTest {
                 if (e.getValue().isNumber()) {
                     double was = e.getValue().asDouble();
                     changes.add(() -> {
-                        double v = random.nextBoolean() ? wild[random.nextInt(wild.length)] : was * (0.2 + 3 * random.nextDouble());
+                        double v = random.nextBoolean()
+                                ? wild[random.nextInt(wild.length)]
+                                : was * (0.2 + 3 * random.nextDouble());
                         if (e.getValue().isIntegralNumber() && v == Math.rint(v)) {
                             o.put(e.getKey(), (long) v);
                         } else {

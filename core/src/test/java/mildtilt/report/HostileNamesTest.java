@@ -1,4 +1,5 @@
 package mildtilt.report;
+
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
@@ -44,8 +45,12 @@ class HostileNamesTest {
     private static JsonNode renamed(JsonNode node) {
         if (node instanceof ObjectNode o) {
             ObjectNode out = o.objectNode();
-            o.properties().forEach(e -> out.set(e.getKey(), NAMES.contains(e.getKey()) && e.getValue().isTextual()
-                    ? TextNode.valueOf(e.getValue().asText() + HOSTILE) : renamed(e.getValue())));
+            o.properties()
+                    .forEach(e -> out.set(
+                            e.getKey(),
+                            NAMES.contains(e.getKey()) && e.getValue().isTextual()
+                                    ? TextNode.valueOf(e.getValue().asText() + HOSTILE)
+                                    : renamed(e.getValue())));
             return out;
         }
         if (node instanceof ArrayNode a) {
@@ -74,15 +79,19 @@ class HostileNamesTest {
     }
 
     private static void readsTheSame(Job job) throws Exception {
-        JsonNode plain = new JsonMapper().readTree(JobWriter.write(job.withLog(mildtilt.job.TrialLog.NONE).withSurvey(mildtilt.survey.Survey.NONE)
-                // Marks on the run sheet and prices refer to what a step says, and so would be lost with the old names.
-                .editMaking(m -> m.withPlan(mildtilt.build.WorkPlan.NONE))));
+        JsonNode plain = new JsonMapper()
+                .readTree(JobWriter.write(job.withLog(mildtilt.job.TrialLog.NONE)
+                        .withSurvey(mildtilt.survey.Survey.NONE)
+                        // Marks on the run sheet and prices refer to what a step says, and so would be lost with the
+                        // old names.
+                        .editMaking(m -> m.withPlan(mildtilt.build.WorkPlan.NONE))));
         List<String> expected = said(JobReader.read(plain.toString()));
         List<String> hostile = said(JobReader.read(renamed(plain).toString()));
         assertThat(hostile).hasSameSizeAs(expected);
         for (int i = 0; i < expected.size(); i++) {
             // Quotes of a table come and go with what is in a cell.
-            assertThat(hostile.get(i).replace(HOSTILE, "").replace("\"", "")).isEqualTo(expected.get(i).replace("\"", ""));
+            assertThat(hostile.get(i).replace(HOSTILE, "").replace("\"", ""))
+                    .isEqualTo(expected.get(i).replace("\"", ""));
         }
     }
 
@@ -90,14 +99,41 @@ class HostileNamesTest {
     @EnumSource(DemoJob.class)
     void theDemosAndAllThatIsMadeOfThem(DemoJob demo) throws Exception {
         Job job = demo.job();
-        Id shaft = job.column().orElseThrow().shafts().get(Math.min(1, job.column().get().joints().size())).id();
-        readsTheSame(job.editMaking(m -> m.withJoins(List.of()).withJoin(shaft, 70, ShaftJoin.School.PLUG).withJoin(shaft, 120, ShaftJoin.School.COUPLING).withJoin(Id.Kind.SHAFT.number(99), 90, ShaftJoin.School.SLEEVE)
-                .withPiece(new Piece.CopedTube(Id.Kind.PIECE.first(), "Brace", new Section.Tube(25, 2), Metal.STEEL, 200, new Piece.Meeting(45, 60, 3, 20), new Piece.Meeting(0, 70, 0, 0), 1, 1))));
+        Id shaft = job.column()
+                .orElseThrow()
+                .shafts()
+                .get(Math.min(1, job.column().get().joints().size()))
+                .id();
+        readsTheSame(job.editMaking(m -> m.withJoins(List.of())
+                .withJoin(shaft, 70, ShaftJoin.School.PLUG)
+                .withJoin(shaft, 120, ShaftJoin.School.COUPLING)
+                .withJoin(Id.Kind.SHAFT.number(99), 90, ShaftJoin.School.SLEEVE)
+                .withPiece(new Piece.CopedTube(
+                        Id.Kind.PIECE.first(),
+                        "Brace",
+                        new Section.Tube(25, 2),
+                        Metal.STEEL,
+                        200,
+                        new Piece.Meeting(45, 60, 3, 20),
+                        new Piece.Meeting(0, 70, 0, 0),
+                        1,
+                        1))));
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"d07_three_joints_floating_no_tube", "d12_over_centre", "line", "order", "room70", "d31_engagement_0", "fp2",
-        "x02_bulkhead_bearing_on_frame_shaft_10mm_movement", "x05_draglink_vs_trackbar", "step"})
+    @ValueSource(
+            strings = {
+                "d07_three_joints_floating_no_tube",
+                "d12_over_centre",
+                "line",
+                "order",
+                "room70",
+                "d31_engagement_0",
+                "fp2",
+                "x02_bulkhead_bearing_on_frame_shaft_10mm_movement",
+                "x05_draglink_vs_trackbar",
+                "step"
+            })
     void brokenVehicles(String name) throws Exception {
         readsTheSame(job(name));
     }
@@ -112,7 +148,8 @@ class HostileNamesTest {
 
     @Test
     void aNameIsShownAsItIs() {
-        Phrase p = Phrase.of(Phrase.name("Frame {1}") + " is {0} from " + Phrase.name("{0}"), mildtilt.units.Quantity.length(5));
+        Phrase p = Phrase.of(
+                Phrase.name("Frame {1}") + " is {0} from " + Phrase.name("{0}"), mildtilt.units.Quantity.length(5));
         assertThat(p.text(LengthUnit.MM)).isEqualTo("Frame {1} is 5.0 mm from {0}");
         assertThat(p.then(p).text(LengthUnit.MM)).isEqualTo("Frame {1} is 5.0 mm from {0}Frame {1} is 5.0 mm from {0}");
     }

@@ -1,4 +1,5 @@
 package mildtilt.runsheet;
+
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -49,14 +50,18 @@ class RunSheetTest {
         assertThat(keys).doesNotHaveDuplicates().startsWith("stands").endsWith("drive");
         for (RunSheet.Line l : run.lines()) {
             assertThat(l.step().needs()).as(l.step().key()).allSatisfy(n -> {
-                assertThat(keys.indexOf(n.key())).isBetween(0, keys.indexOf(l.step().key()) - 1);
+                assertThat(keys.indexOf(n.key()))
+                        .isBetween(0, keys.indexOf(l.step().key()) - 1);
                 assertThat(n.why()).isNotBlank();
             });
         }
         assertThat(keys).containsSubsequence("gear", "mounts", "mock", "rods", "trial", "lock", "inspect");
         if (keys.contains("weld")) {
-            assertThat(run.held(Set.of("trial"))).as("nothing is welded for good before the trial").contains("strip", "weld", "test", "drive");
-            assertThat(run.line("weld").orElseThrow().step().cautions()).contains(Cautions.CURRENT, Cautions.QUALIFIED, Cautions.SEALED);
+            assertThat(run.held(Set.of("trial")))
+                    .as("nothing is welded for good before the trial")
+                    .contains("strip", "weld", "test", "drive");
+            assertThat(run.line("weld").orElseThrow().step().cautions())
+                    .contains(Cautions.CURRENT, Cautions.QUALIFIED, Cautions.SEALED);
         }
         assertThat(run.line("mounts").orElseThrow().step().cautions()).contains(Cautions.CHARGE);
         assertThat(run.line("stands").orElseThrow().step().cautions()).contains(Cautions.STANDS);
@@ -66,9 +71,13 @@ class RunSheetTest {
     void aJobHasTheStepsOfWhatIsInIt() {
         Job demo = DemoJob.MARSH_CARRIER.job();
         Job axleOnly = Job.of("axle", new Plan(demo.vehicle(), Optional.empty(), demo.axle(), demo.targets()));
-        assertThat(keys(papers(axleOnly).run())).doesNotContain("mounts", "forks", "weld").contains("rods", "toe", "trial");
+        assertThat(keys(papers(axleOnly).run()))
+                .doesNotContain("mounts", "forks", "weld")
+                .contains("rods", "toe", "trial");
         Job columnOnly = Job.of("column", new Plan(demo.vehicle(), demo.column(), Optional.empty(), demo.targets()));
-        assertThat(keys(papers(columnOnly).run())).doesNotContain("rods", "gear").contains("mounts", "forks");
+        assertThat(keys(papers(columnOnly).run()))
+                .doesNotContain("rods", "gear")
+                .contains("mounts", "forks");
         Job nothing = Job.of("nothing", new Plan(demo.vehicle(), Optional.empty(), Optional.empty(), demo.targets()));
         assertThat(keys(papers(nothing).run())).contains("stands", "drive");
     }
@@ -81,38 +90,66 @@ class RunSheetTest {
         return new RunStep(key, "Step " + key, needs, List.of(), "", wait, List.of(), hours, false);
     }
 
-    private static final List<RunStep> STEPS = List.of(step("a", 4, 0), step("b", 2, 1, "a"), step("c", 6, 0), step("d", 3, 0, "b", "c"));
+    private static final List<RunStep> STEPS =
+            List.of(step("a", 4, 0), step("b", 2, 1, "a"), step("c", 6, 0), step("d", 3, 0, "b", "c"));
 
     @Test
     void aTickBeforeItsTimeIsSeenAndALeftOutStepHoldsNothingUp() {
         WorkPlan plan = WorkPlan.NONE.withMark("b", StepMark.NONE.withDone(Optional.of(DAY)));
         RunSheet run = RunSheet.of(STEPS, plan);
-        assertThat(run.lines()).extracting(RunSheet.Line::state).containsExactly(State.READY, State.OUT_OF_ORDER, State.READY, State.WAITS);
+        assertThat(run.lines())
+                .extracting(RunSheet.Line::state)
+                .containsExactly(State.READY, State.OUT_OF_ORDER, State.READY, State.WAITS);
         assertThat(run.line("b").orElseThrow().open()).extracting(Need::key).containsExactly("a");
-        RunSheet without = RunSheet.of(STEPS, plan.withMark("a", StepMark.NONE.withSkipped(true)).withMark("c", StepMark.NONE.withDone(Optional.of(DAY))));
-        assertThat(without.lines()).extracting(RunSheet.Line::state).containsExactly(State.SKIPPED, State.DONE, State.DONE, State.READY);
+        RunSheet without = RunSheet.of(
+                STEPS,
+                plan.withMark("a", StepMark.NONE.withSkipped(true))
+                        .withMark("c", StepMark.NONE.withDone(Optional.of(DAY))));
+        assertThat(without.lines())
+                .extracting(RunSheet.Line::state)
+                .containsExactly(State.SKIPPED, State.DONE, State.DONE, State.READY);
     }
 
     @Test
     void stepsOfOnesOwnStayWhereTheyWerePut() {
-        WorkPlan plan = WorkPlan.NONE.withOwnStep("b", "first").withOwnStep("b", "second").withOwnStep("gone", "last");
+        WorkPlan plan = WorkPlan.NONE
+                .withOwnStep("b", "first")
+                .withOwnStep("b", "second")
+                .withOwnStep("gone", "last");
         RunSheet run = RunSheet.of(STEPS, plan);
-        assertThat(run.lines()).extracting(l -> l.step().title()).containsExactly("Step a", "Step b", "first", "second", "Step c", "Step d", "last");
-        assertThat(RunSheet.of(STEPS, plan.withoutOwnStep("own-1")).lines()).extracting(l -> l.step().title()).doesNotContain("first").contains("second");
-        assertThat(plan.withoutOwnStep("own-1").withOwnStep("a", "third").ownSteps()).extracting(WorkPlan.OwnStep::key).doesNotHaveDuplicates();
+        assertThat(run.lines())
+                .extracting(l -> l.step().title())
+                .containsExactly("Step a", "Step b", "first", "second", "Step c", "Step d", "last");
+        assertThat(RunSheet.of(STEPS, plan.withoutOwnStep("own-1")).lines())
+                .extracting(l -> l.step().title())
+                .doesNotContain("first")
+                .contains("second");
+        assertThat(plan.withoutOwnStep("own-1").withOwnStep("a", "third").ownSteps())
+                .extracting(WorkPlan.OwnStep::key)
+                .doesNotHaveDuplicates();
     }
 
     @Test
     void theLatestDayToOrderFollowsFromTheWantedDay() {
-        // 7 hours a week is an hour a day: c and d are nine hours, so c begins nine days before; b has a day's wait besides.
-        WorkPlan plan = WorkPlan.NONE.withHoursPerWeek(7).withWanted(Optional.of(LocalDate.of(2027, 1, 31)))
-                .withPurchase(new Id("bar"), new Purchase(Optional.of(12.5), Optional.of(10), Optional.empty(), Optional.empty()))
-                .withPurchase(new Id("joint"), new Purchase(Optional.of(80.0), Optional.of(60), Optional.empty(), Optional.empty()));
+        // 7 hours a week is an hour a day: c and d are nine hours, so c begins nine days before; b has a day's wait
+        // besides.
+        WorkPlan plan = WorkPlan.NONE
+                .withHoursPerWeek(7)
+                .withWanted(Optional.of(LocalDate.of(2027, 1, 31)))
+                .withPurchase(
+                        new Id("bar"),
+                        new Purchase(Optional.of(12.5), Optional.of(10), Optional.empty(), Optional.empty()))
+                .withPurchase(
+                        new Id("joint"),
+                        new Purchase(Optional.of(80.0), Optional.of(60), Optional.empty(), Optional.empty()));
         RunSheet run = RunSheet.of(STEPS, plan);
         assertThat(run.daysFrom("c", 7)).isEqualTo(9);
         assertThat(run.daysFrom("b", 7)).isEqualTo(12);
         assertThat(run.begin(plan)).contains(LocalDate.of(2027, 1, 15));
-        List<Buying.Wanted> wanted = List.of(new Buying.Wanted(new Id("bar"), Phrase.of("bar"), 1, "", "c"), new Buying.Wanted(new Id("joint"), Phrase.of("joint"), 2, "", "b"), new Buying.Wanted(new Id("nut"), Phrase.of("nut"), 2, "", "d"));
+        List<Buying.Wanted> wanted = List.of(
+                new Buying.Wanted(new Id("bar"), Phrase.of("bar"), 1, "", "c"),
+                new Buying.Wanted(new Id("joint"), Phrase.of("joint"), 2, "", "b"),
+                new Buying.Wanted(new Id("nut"), Phrase.of("nut"), 2, "", "d"));
         Buying b = Buying.of(wanted, run, plan, DAY);
         assertThat(b.items().get(0).latest()).contains(LocalDate.of(2027, 1, 12));
         assertThat(b.items().get(0).late()).isZero();
@@ -123,7 +160,9 @@ class RunSheetTest {
         assertThat(b.unpriced()).isEqualTo(1);
         assertThat(b.meanwhile()).containsExactly("Step a");
         // Once here, what it held up can be done; once ordered, there is no day to order it any more.
-        WorkPlan here = plan.withPurchase(new Id("joint"), plan.purchase(new Id("joint")).withArrived(Optional.of(DAY))).withPurchase(new Id("bar"), plan.purchase(new Id("bar")).withOrdered(Optional.of(DAY)));
+        WorkPlan here = plan.withPurchase(
+                        new Id("joint"), plan.purchase(new Id("joint")).withArrived(Optional.of(DAY)))
+                .withPurchase(new Id("bar"), plan.purchase(new Id("bar")).withOrdered(Optional.of(DAY)));
         Buying later = Buying.of(wanted, RunSheet.of(STEPS, here), here, DAY);
         assertThat(later.items().get(0).latest()).isEmpty();
         assertThat(later.meanwhile()).containsExactly("Step a", "Step b");
@@ -131,7 +170,9 @@ class RunSheetTest {
     }
 
     private static WeldRecord weld(WeldedMetal metal, double[]... readings) {
-        WeldRecord w = WeldRecord.usual(Id.Kind.WELD.first(), "arm", metal).withWords("rod", "welder", "dye, by another").withDay(Optional.of(DAY));
+        WeldRecord w = WeldRecord.usual(Id.Kind.WELD.first(), "arm", metal)
+                .withWords("rod", "welder", "dye, by another")
+                .withDay(Optional.of(DAY));
         for (double[] r : readings) {
             w = w.withReading(new Reading(r[0], r[1], Moment.values()[(int) r[2]]));
         }
@@ -139,33 +180,44 @@ class RunSheetTest {
     }
 
     private static List<String> wrong(WeldRecord w) {
-        return HeatVerdict.of(w).wrong().stream().map(p -> p.text(LengthUnit.MM)).toList();
+        return HeatVerdict.of(w).wrong().stream()
+                .map(p -> p.text(LengthUnit.MM))
+                .toList();
     }
 
     @Test
     void aWeldKeptAsWantedHasNothingWrong() {
-        WeldRecord good = weld(WeldedMetal.MEDIUM_CARBON, new double[][] {{0, 20, 0}, {40, 220, 0}, {50, 280, 1}, {60, 300, 1}, {120, 245, 2}, {240, 130, 2}, {300, 80, 2}});
+        WeldRecord good = weld(WeldedMetal.MEDIUM_CARBON, new double[][] {
+            {0, 20, 0}, {40, 220, 0}, {50, 280, 1}, {60, 300, 1}, {120, 245, 2}, {240, 130, 2}, {300, 80, 2}
+        });
         assertThat(wrong(good)).isEmpty();
         assertThat(HeatVerdict.of(good).fastestCooling().orElseThrow()).isCloseTo(57.5, within(1e-9));
-        assertThat(wrong(good.withWords("rod", "welder", ""))).singleElement().asString().contains("Not signed");
+        assertThat(wrong(good.withWords("rod", "welder", "")))
+                .singleElement()
+                .asString()
+                .contains("Not signed");
     }
 
     /** Each: the readings, and what must be said of them. */
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {
-        "0 20 0,30 150 0,40 250 1,100 200 2,220 90 2 | Heated to 150 °C; 200 °C was wanted",
-        "0 20 0,30 220 0,40 180 1,100 130 2,220 90 2 | Down to 180 °C between runs",
-        "0 20 0,30 220 0,40 380 1,100 330 2,300 150 2 | Up to 380 °C between runs",
-        "0 20 0,30 220 0,40 300 1,50 200 2,220 90 2 | Cooled by as much as 600 °C an hour",
-        "40 300 1,100 250 2,300 90 2 | not shown to have been reached",
-        "0 20 0,30 220 0,40 300 1 | cooling was not read"})
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "0 20 0,30 150 0,40 250 1,100 200 2,220 90 2 | Heated to 150 °C; 200 °C was wanted",
+                "0 20 0,30 220 0,40 180 1,100 130 2,220 90 2 | Down to 180 °C between runs",
+                "0 20 0,30 220 0,40 380 1,100 330 2,300 150 2 | Up to 380 °C between runs",
+                "0 20 0,30 220 0,40 300 1,50 200 2,220 90 2 | Cooled by as much as 600 °C an hour",
+                "40 300 1,100 250 2,300 90 2 | not shown to have been reached",
+                "0 20 0,30 220 0,40 300 1 | cooling was not read"
+            })
     void whatWentWrongIsSaid(String readings, String says) {
         List<double[]> all = new ArrayList<>();
         for (String r : readings.strip().split(",")) {
             String[] n = r.split(" ");
             all.add(new double[] {Double.parseDouble(n[0]), Double.parseDouble(n[1]), Double.parseDouble(n[2])});
         }
-        assertThat(wrong(weld(WeldedMetal.MEDIUM_CARBON, all.toArray(double[][]::new)))).anyMatch(s -> s.contains(says));
+        assertThat(wrong(weld(WeldedMetal.MEDIUM_CARBON, all.toArray(double[][]::new))))
+                .anyMatch(s -> s.contains(says));
     }
 
     @Test

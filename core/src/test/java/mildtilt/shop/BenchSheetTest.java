@@ -1,4 +1,5 @@
 package mildtilt.shop;
+
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 

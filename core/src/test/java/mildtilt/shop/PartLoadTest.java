@@ -1,4 +1,5 @@
 package mildtilt.shop;
+
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -33,7 +34,8 @@ class PartLoadTest {
     /** Where along the plate it works hardest, gone through in steps; the root's hole taken out of its section. */
     @ParameterizedTest
     @CsvSource({"12, 30, 13, 12, 140", "10, 40, 8, 4, 200", "16, 20, 20, 10, 90", "8, 60, 6, 15, 300"})
-    void aPlateWorksHardestAtItsRootOrWhereItHasGrownNarrow(double thick, double root, double end, double margin, double length) {
+    void aPlateWorksHardestAtItsRootOrWhereItHasGrownNarrow(
+            double thick, double root, double end, double margin, double length) {
         Piece.ArmPlate p = plate(thick, root, end, margin);
         double whole = root + 2 * margin;
         double tip = end + 2 * margin;
@@ -54,12 +56,25 @@ class PartLoadTest {
     @Test
     void marginsAreYieldOverWhatEachLoadDoes() {
         Analysis a = Analysis.of(carrier);
-        RodLoad rod = a.steer().orElseThrow().rodLoads().stream().filter(l -> l.rod() == Rod.LEFT_TIE_ROD).findFirst().orElseThrow();
-        PartLoad arm = a.parts().stream().filter(p -> p.kind() == PartLoad.Kind.ARM_PLATE).findFirst().orElseThrow();
-        double length = ArmOf.LEFT_STEERING_ARM.length(carrier.axle().orElseThrow()).orElseThrow();
-        Piece.ArmPlate p = carrier.making().pieces().stream().filter(Piece.ArmPlate.class::isInstance).map(Piece.ArmPlate.class::cast).findFirst().orElseThrow();
-        assertThat(arm.margin(Load.PARKED).orElseThrow()).isCloseTo(235 / (rod.force() * PartLoad.plateStress(p, length)), within(1e-9));
-        assertThat(arm.margin(Load.PULL).orElseThrow()).isCloseTo(235 / (rod.pullForce().orElseThrow() * PartLoad.plateWhole(p, length)), within(1e-9));
+        RodLoad rod = a.steer().orElseThrow().rodLoads().stream()
+                .filter(l -> l.rod() == Rod.LEFT_TIE_ROD)
+                .findFirst()
+                .orElseThrow();
+        PartLoad arm = a.parts().stream()
+                .filter(p -> p.kind() == PartLoad.Kind.ARM_PLATE)
+                .findFirst()
+                .orElseThrow();
+        double length =
+                ArmOf.LEFT_STEERING_ARM.length(carrier.axle().orElseThrow()).orElseThrow();
+        Piece.ArmPlate p = carrier.making().pieces().stream()
+                .filter(Piece.ArmPlate.class::isInstance)
+                .map(Piece.ArmPlate.class::cast)
+                .findFirst()
+                .orElseThrow();
+        assertThat(arm.margin(Load.PARKED).orElseThrow())
+                .isCloseTo(235 / (rod.force() * PartLoad.plateStress(p, length)), within(1e-9));
+        assertThat(arm.margin(Load.PULL).orElseThrow())
+                .isCloseTo(235 / (rod.pullForce().orElseThrow() * PartLoad.plateWhole(p, length)), within(1e-9));
         // An M16 × 1.5 shank has 167 mm² (ISO 898-1), a stud of 16 bends with its ball 16 off the arm.
         PartLoad shank = part(a, PartLoad.Kind.SHANK);
         assertThat(1 / shank.stress()).isCloseTo(167, within(1.0));
@@ -69,14 +84,18 @@ class PartLoadTest {
     }
 
     private static PartLoad part(Analysis a, PartLoad.Kind kind) {
-        return a.parts().stream().filter(p -> p.kind() == kind && p.rod() == Rod.LEFT_TIE_ROD).findFirst().orElseThrow();
+        return a.parts().stream()
+                .filter(p -> p.kind() == kind && p.rod() == Rod.LEFT_TIE_ROD)
+                .findFirst()
+                .orElseThrow();
     }
 
     /** The kerb's push on one wheel, held by its tie rod alone: moments about the steer axis by hand, straight ahead and on lock. */
     @Test
     void aKerbIsHeldByTheTieRodOfTheWheelThatMeetsIt() {
         Analysis a = Analysis.of(carrier);
-        double push = carrier.rules().kerbTimes() * carrier.vehicle().loads().orElseThrow().wheelLoad();
+        double push = carrier.rules().kerbTimes()
+                * carrier.vehicle().loads().orElseThrow().wheelLoad();
         SteeringTrain train = new SteeringTrain(carrier);
         double worst = 0;
         for (Side way : Side.values()) {
@@ -90,14 +109,30 @@ class PartLoadTest {
                 Vector rod = k.tieRodInner().minus(k.tieRodPoint());
                 double lever = moment(axis, k.steerAxisLow(), k.tieRodPoint(), rod.times(1 / rod.norm()));
                 for (double edge : new double[] {-140, 140}) {
-                    worst = Math.max(worst, Math.abs(moment(axis, k.steerAxisLow(), k.wheelCentre().plus(k.spin().times(edge)), back) / lever));
+                    worst = Math.max(
+                            worst,
+                            Math.abs(moment(
+                                            axis,
+                                            k.steerAxisLow(),
+                                            k.wheelCentre().plus(k.spin().times(edge)),
+                                            back)
+                                    / lever));
                 }
             }
         }
-        double told = a.steer().orElseThrow().rodLoads().stream().filter(l -> l.rod() == Rod.LEFT_TIE_ROD).findFirst().orElseThrow().kerbForce().orElseThrow();
+        double told = a.steer().orElseThrow().rodLoads().stream()
+                .filter(l -> l.rod() == Rod.LEFT_TIE_ROD)
+                .findFirst()
+                .orElseThrow()
+                .kerbForce()
+                .orElseThrow();
         assertThat(carrier.vehicle().tyreWidth()).isEqualTo(280);
         assertThat(told).isCloseTo(worst, within(worst * 1e-6));
-        assertThat(Analysis.of(carrier.withRules(carrier.rules().with(mildtilt.rules.RuleLimit.KERB, 0))).steer().orElseThrow().rodLoads()).allMatch(l -> l.kerbForce().isEmpty());
+        assertThat(Analysis.of(carrier.withRules(carrier.rules().with(mildtilt.rules.RuleLimit.KERB, 0)))
+                        .steer()
+                        .orElseThrow()
+                        .rodLoads())
+                .allMatch(l -> l.kerbForce().isEmpty());
     }
 
     private static double moment(Vector axis, Point on, Point at, Vector force) {
@@ -118,9 +153,18 @@ class PartLoadTest {
             KnucklePose at = pose(train, 0, side);
             Vector rod = at.tieRodInner().minus(at.tieRodPoint());
             double along = Math.abs(up.tieRodInner().minus(down.tieRodInner()).dot(rod.times(1 / rod.norm())));
-            travel += along * rods.stream().filter(l -> l.rod() == (side == Side.LEFT ? Rod.LEFT_TIE_ROD : Rod.RIGHT_TIE_ROD)).findFirst().orElseThrow().pullForce().orElseThrow();
+            travel += along
+                    * rods.stream()
+                            .filter(l -> l.rod() == (side == Side.LEFT ? Rod.LEFT_TIE_ROD : Rod.RIGHT_TIE_ROD))
+                            .findFirst()
+                            .orElseThrow()
+                            .pullForce()
+                            .orElseThrow();
         }
-        double hands = carrier.rules().heavyPull() * carrier.column().orElseThrow().wheel().diameter() / 2 * Math.toRadians(2 * d);
+        double hands = carrier.rules().heavyPull()
+                * carrier.column().orElseThrow().wheel().diameter()
+                / 2
+                * Math.toRadians(2 * d);
         assertThat(travel).isCloseTo(hands, within(hands * 1e-3));
     }
 

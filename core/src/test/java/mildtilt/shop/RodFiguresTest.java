@@ -1,4 +1,5 @@
 package mildtilt.shop;
+
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -36,7 +37,8 @@ class RodFiguresTest {
     private static final RodTube TUBE = new RodTube(22, 4, 0, 235);
 
     /** M16 × 1.5, 52 mm from ball to thread, 44 mm of thread. */
-    private static final EndPart END = new EndPart("end", new Stud.Bolt(16), new ScrewThread(16, 1.5, Hand.RIGHT), 52, 44, 14);
+    private static final EndPart END =
+            new EndPart("end", new Stud.Bolt(16), new ScrewThread(16, 1.5, Hand.RIGHT), 52, 44, 14);
 
     private static RodMakeUp made(Body body) {
         return new RodMakeUp(RodMakeUp.End.of(END), RodMakeUp.End.of(END.withHand(Hand.LEFT)), body);
@@ -73,20 +75,37 @@ class RodFiguresTest {
         for (int i = 0; i < 2000; i++) {
             double d0 = 8 + random.nextInt(12);
             double d1 = 8 + random.nextInt(12);
-            EndPart a = new EndPart("a", new Stud.Bolt(d0), new ScrewThread(d0, 0.75 + random.nextDouble(), Hand.RIGHT), 20 + 40 * random.nextDouble(), d0 * (2.2 + 2 * random.nextDouble()), 14);
-            EndPart b = new EndPart("b", new Stud.Bolt(d1), new ScrewThread(d1, 0.75 + random.nextDouble(), Hand.LEFT), 20 + 40 * random.nextDouble(), d1 * (2.2 + 2 * random.nextDouble()), 14);
+            EndPart a = new EndPart(
+                    "a",
+                    new Stud.Bolt(d0),
+                    new ScrewThread(d0, 0.75 + random.nextDouble(), Hand.RIGHT),
+                    20 + 40 * random.nextDouble(),
+                    d0 * (2.2 + 2 * random.nextDouble()),
+                    14);
+            EndPart b = new EndPart(
+                    "b",
+                    new Stud.Bolt(d1),
+                    new ScrewThread(d1, 0.75 + random.nextDouble(), Hand.LEFT),
+                    20 + 40 * random.nextDouble(),
+                    d1 * (2.2 + 2 * random.nextDouble()),
+                    14);
             double deep = 3 * Math.max(d0, d1);
-            RodFigures r = figures(new RodMakeUp(RodMakeUp.End.of(a), RodMakeUp.End.of(b), tapped(deep, deep + 8)), 400);
+            RodFigures r =
+                    figures(new RodMakeUp(RodMakeUp.End.of(a), RodMakeUp.End.of(b), tapped(deep, deep + 8)), 400);
             for (boolean outer : new boolean[] {true, false}) {
                 RodFigures.EndFigures e = r.end(outer);
                 EndPart part = outer ? a : b;
                 assertThat(e.engagedLong()).isGreaterThanOrEqualTo(e.least() - 1e-9);
                 assertThat(e.engagedShort()).isBetween(e.engaged(), part.threadLength() + 1e-9);
                 assertThat(e.gapToHousing()).isGreaterThanOrEqualTo(-1e-9);
-                assertThat(part.reach() - e.faceShort()).as("not on the ground of its hole").isLessThanOrEqualTo(deep + 8 + 1e-9);
+                assertThat(part.reach() - e.faceShort())
+                        .as("not on the ground of its hole")
+                        .isLessThanOrEqualTo(deep + 8 + 1e-9);
             }
             // Both ends move by the same turns, so the length follows from either.
-            assertThat(r.longer()).isCloseTo(r.turnsLonger() * (a.thread().pitch() + b.thread().pitch()), within(1e-9));
+            assertThat(r.longer())
+                    .isCloseTo(
+                            r.turnsLonger() * (a.thread().pitch() + b.thread().pitch()), within(1e-9));
             assertThat(r.outer().faceOut() + r.body() + r.inner().faceOut()).isCloseTo(400, within(1e-9));
         }
     }
@@ -101,7 +120,9 @@ class RodFiguresTest {
 
     @Test
     void aBodyThatIsTooShortIsShortOfThreadAndOneTooLongDoesNotGoTogether() {
-        assertThat(figures(made(tapped(48, 54).withLength(Optional.of(250.0))), 400).shortOfThread()).isTrue();
+        assertThat(figures(made(tapped(48, 54).withLength(Optional.of(250.0))), 400)
+                        .shortOfThread())
+                .isTrue();
         RodFigures tooLong = figures(made(tapped(48, 54).withLength(Optional.of(290.0))), 400);
         assertThat(tooLong.outer().faceOut()).isLessThan(tooLong.outer().faceIn());
     }
@@ -114,7 +135,10 @@ class RodFiguresTest {
         assertThat(r.perTurn()).isZero();
         assertThat(r.toePerTurn()).isEmpty();
         Job job = DemoJob.MARSH_CARRIER.job().editMaking(m -> m.withRod(Rod.LEFT_TIE_ROD, Optional.of(same)));
-        Finding f = Analysis.of(job).findings().stream().filter(x -> x.fault() == Fault.ROD_CAN_NOT_BE_SET).findFirst().orElseThrow();
+        Finding f = Analysis.of(job).findings().stream()
+                .filter(x -> x.fault() == Fault.ROD_CAN_NOT_BE_SET)
+                .findFirst()
+                .orElseThrow();
         Job cured = f.remedies().getFirst().edit().apply(job);
         assertThat(Analysis.of(cured).findings()).noneMatch(x -> x.fault() == Fault.ROD_CAN_NOT_BE_SET);
     }
@@ -131,30 +155,54 @@ class RodFiguresTest {
     @Test
     void anEndThatTiltsLessThanTheLinkageIsJudgedByIsToldAndTakenOver() {
         Job demo = DemoJob.MARSH_CARRIER.job();
-        Job job = demo.editMaking(m -> m.withRod(Rod.LEFT_TIE_ROD, m.rod(Rod.LEFT_TIE_ROD).map(r -> r.withEnd(true, r.outer().withPart(END)))));
+        Job job = demo.editMaking(m -> m.withRod(
+                Rod.LEFT_TIE_ROD,
+                m.rod(Rod.LEFT_TIE_ROD).map(r -> r.withEnd(true, r.outer().withPart(END)))));
         Finding f = found(job, Fault.ROD_END_TILTS_LESS);
-        assertThat(f.what().text(LengthUnit.MM)).contains("allow 14.0° of tilt, but the linkage is judged as if they allowed 25.0°");
+        assertThat(f.what().text(LengthUnit.MM))
+                .contains("allow 14.0° of tilt, but the linkage is judged as if they allowed 25.0°");
         Job judged = f.remedies().getFirst().edit().apply(job);
-        assertThat(judged.axle().orElseThrow().rodEnds(Rod.LEFT_TIE_ROD).orElseThrow().allowedDeg()).contains(14.0);
-        assertThat(Analysis.of(judged).findings()).noneMatch(x -> x.fault() == Fault.ROD_END_TILTS_LESS && x.about().startsWith("left"));
+        assertThat(judged.axle()
+                        .orElseThrow()
+                        .rodEnds(Rod.LEFT_TIE_ROD)
+                        .orElseThrow()
+                        .allowedDeg())
+                .contains(14.0);
+        assertThat(Analysis.of(judged).findings())
+                .noneMatch(
+                        x -> x.fault() == Fault.ROD_END_TILTS_LESS && x.about().startsWith("left"));
         // Every rod's own ends are changed and no other's.
         for (DemoJob d : DemoJob.values()) {
             SteeredAxle axle = d.job().axle().orElseThrow();
             for (Rod rod : new AxleSolver(axle).lengths().keySet()) {
                 SteeredAxle changed = axle.editRodEnds(rod, e -> e.withAllowedDeg(7));
-                axle.rodEnds(rod).ifPresent(_ -> assertThat(changed.rodEnds(rod).orElseThrow().allowedDeg()).as(d + " " + rod).contains(7.0));
+                axle.rodEnds(rod).ifPresent(_ -> assertThat(
+                                changed.rodEnds(rod).orElseThrow().allowedDeg())
+                        .as(d + " " + rod)
+                        .contains(7.0));
             }
         }
     }
 
     private static Finding found(Job job, Fault fault) {
-        return Analysis.of(job).findings().stream().filter(x -> x.fault() == fault).findFirst().orElseThrow(() -> new AssertionError(fault + " not found"));
+        return Analysis.of(job).findings().stream()
+                .filter(x -> x.fault() == fault)
+                .findFirst()
+                .orElseThrow(() -> new AssertionError(fault + " not found"));
     }
 
     @Test
     void aShankTooShortForNutAndEngagementIsAStopOfItsOwn() {
-        Job job = DemoJob.MARSH_CARRIER.job().editMaking(m -> m.withRod(Rod.LEFT_TIE_ROD, m.rod(Rod.LEFT_TIE_ROD).map(r -> r.withEnd(true, r.outer().withPart(END.withShank(52, 30))))));
-        assertThat(found(job, Fault.ROD_SHORT_OF_THREAD).what().text(LengthUnit.MM)).contains("30.0 mm of thread").contains("8.0 mm").contains("24.0 mm");
+        Job job = DemoJob.MARSH_CARRIER
+                .job()
+                .editMaking(m -> m.withRod(
+                        Rod.LEFT_TIE_ROD,
+                        m.rod(Rod.LEFT_TIE_ROD)
+                                .map(r -> r.withEnd(true, r.outer().withPart(END.withShank(52, 30))))));
+        assertThat(found(job, Fault.ROD_SHORT_OF_THREAD).what().text(LengthUnit.MM))
+                .contains("30.0 mm of thread")
+                .contains("8.0 mm")
+                .contains("24.0 mm");
     }
 
     /** Against the knuckle turned by a small angle and the rod measured again. */
@@ -167,9 +215,15 @@ class RodFiguresTest {
             if (one != (rod == Rod.TIE_ROD)) {
                 continue;
             }
-            Side turned = rod == Rod.LEFT_TIE_ROD ? Side.LEFT : rod == Rod.RIGHT_TIE_ROD ? Side.RIGHT : axle.dragLinkSide().orElse(Side.LEFT).other();
+            Side turned = rod == Rod.LEFT_TIE_ROD
+                    ? Side.LEFT
+                    : rod == Rod.RIGHT_TIE_ROD
+                            ? Side.RIGHT
+                            : axle.dragLinkSide().orElse(Side.LEFT).other();
             Corner c = axle.corner(turned);
-            Point inner = one ? axle.corner(turned.other()).knuckle().tieRodPoint() : axle.innerEnd(turned).orElseThrow();
+            Point inner = one
+                    ? axle.corner(turned.other()).knuckle().tieRodPoint()
+                    : axle.innerEnd(turned).orElseThrow();
             Axis steer = c.suspension().steerAxis();
             double step = 1e-4;
             double[] length = new double[2];
@@ -183,12 +237,20 @@ class RodFiguresTest {
                 toe[i] = Math.toDegrees(Math.atan2(out.x() - hub.x(), Math.abs(out.y() - hub.y())));
             }
             double wanted = (toe[1] - toe[0]) / (length[1] - length[0]);
-            assertThat(RodFigures.degreesPerMm(axle, rod).orElseThrow()).as(rod.label()).isCloseTo(wanted, within(1e-6 * Math.abs(wanted) + 1e-7));
+            assertThat(RodFigures.degreesPerMm(axle, rod).orElseThrow())
+                    .as(rod.label())
+                    .isCloseTo(wanted, within(1e-6 * Math.abs(wanted) + 1e-7));
         }
     }
 
     @ParameterizedTest
-    @CsvSource({"16, 1.5, M16 × 1.5, 14.5", "12, 1.25, M12 × 1.25, 10.75", "15.875, 1.4111111, 5/8-18 UNF, 14.463889", "12.7, 1.27, 1/2-20 UNF, 11.43", "19.05, 1.5875, 3/4-16 UNF, 17.4625"})
+    @CsvSource({
+        "16, 1.5, M16 × 1.5, 14.5",
+        "12, 1.25, M12 × 1.25, 10.75",
+        "15.875, 1.4111111, 5/8-18 UNF, 14.463889",
+        "12.7, 1.27, 1/2-20 UNF, 11.43",
+        "19.05, 1.5875, 3/4-16 UNF, 17.4625"
+    })
     void threadsAreNamedAndDrilledAsTheBenchDoes(double major, double pitch, String label, double drill) {
         ScrewThread t = new ScrewThread(major, pitch, Hand.RIGHT);
         assertThat(t.label()).isEqualTo(label);

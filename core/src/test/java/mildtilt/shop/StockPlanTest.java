@@ -1,4 +1,5 @@
 package mildtilt.shop;
+
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -21,9 +22,25 @@ class StockPlanTest {
     private static StockPlan plan(double kerf, double usual, List<StockBar> onHand, double... pieces) {
         List<CutList.CutLine> lines = new ArrayList<>();
         for (int i = 0; i < pieces.length; i++) {
-            lines.add(new CutList.CutLine("p" + pieces[i], Optional.of(BAR), Phrase.of("bar"), Metal.STEEL, "steel", pieces[i], pieces[i], "", 0, 1, 0, 1, Optional.empty(), Optional.empty()));
+            lines.add(new CutList.CutLine(
+                    "p" + pieces[i],
+                    Optional.of(BAR),
+                    Phrase.of("bar"),
+                    Metal.STEEL,
+                    "steel",
+                    pieces[i],
+                    pieces[i],
+                    "",
+                    0,
+                    1,
+                    0,
+                    1,
+                    Optional.empty(),
+                    Optional.empty()));
         }
-        return StockPlan.of(new CutList(lines, List.of(), List.of(), List.of()), Workshop.USUAL.withSaw(kerf, 0, 0).withUsualBar(usual).withStock(onHand));
+        return StockPlan.of(
+                new CutList(lines, List.of(), List.of(), List.of()),
+                Workshop.USUAL.withSaw(kerf, 0, 0).withUsualBar(usual).withStock(onHand));
     }
 
     private static StockBar onHand(double length, int count) {
@@ -59,20 +76,29 @@ class StockPlanTest {
     void noLayoutBuysFewerBars() {
         Random random = new Random(11);
         for (int n = 0; n < 150; n++) {
-            double[] pieces = random.doubles(3 + random.nextInt(6), 80, 700).map(Math::rint).toArray();
+            double[] pieces = random.doubles(3 + random.nextInt(6), 80, 700)
+                    .map(Math::rint)
+                    .toArray();
             double kerf = random.nextInt(4);
             StockPlan plan = plan(kerf, 1000, List.of(), pieces);
-            assertThat(plan.bars()).as(Arrays.toString(pieces)).hasSize(fewest(pieces, 1000, kerf)).allMatch(StockPlan.Bar::least);
+            assertThat(plan.bars())
+                    .as(Arrays.toString(pieces))
+                    .hasSize(fewest(pieces, 1000, kerf))
+                    .allMatch(StockPlan.Bar::least);
             sound(plan, pieces.length, kerf);
         }
     }
 
     private static void sound(StockPlan plan, int pieces, double kerf) {
-        assertThat(plan.bars().stream().mapToInt(b -> b.cuts().size()).sum() + plan.tooLong().size()).isEqualTo(pieces);
+        assertThat(plan.bars().stream().mapToInt(b -> b.cuts().size()).sum()
+                        + plan.tooLong().size())
+                .isEqualTo(pieces);
         for (StockPlan.Bar b : plan.bars()) {
             double sum = b.cuts().stream().mapToDouble(StockPlan.Cut::saw).sum();
             assertThat(sum + b.kerf() + b.rest()).isCloseTo(b.length(), within(1e-6));
-            assertThat(b.kerf()).isBetween(kerf * (b.cuts().size() - 1) - 1e-6, kerf * b.cuts().size() + 1e-6);
+            assertThat(b.kerf())
+                    .isBetween(
+                            kerf * (b.cuts().size() - 1) - 1e-6, kerf * b.cuts().size() + 1e-6);
         }
     }
 
@@ -94,9 +120,14 @@ class StockPlanTest {
     void whatIsOnHandIsUsedBeforeAnythingIsBought() {
         StockPlan plan = plan(2, 3000, List.of(onHand(420, 1), onHand(900, 2)), 400, 300, 300, 290);
         assertThat(plan.bars()).allMatch(StockPlan.Bar::onHand);
-        assertThat(plan.bars().stream().mapToDouble(StockPlan.Bar::length).sum()).as("the least of it begun").isEqualTo(420 + 900);
+        assertThat(plan.bars().stream().mapToDouble(StockPlan.Bar::length).sum())
+                .as("the least of it begun")
+                .isEqualTo(420 + 900);
         assertThat(plan.bought(BAR, Metal.STEEL)).isZero();
-        assertThat(plan(2, 3000, List.of(new StockBar(BAR, Metal.STAINLESS, 900, 1)), 400).bought(BAR, Metal.STEEL)).as("another metal is no use").isEqualTo(1);
+        assertThat(plan(2, 3000, List.of(new StockBar(BAR, Metal.STAINLESS, 900, 1)), 400)
+                        .bought(BAR, Metal.STEEL))
+                .as("another metal is no use")
+                .isEqualTo(1);
     }
 
     @Test
@@ -119,7 +150,8 @@ class StockPlanTest {
         StockPlan plan = plan(2, 3000, List.of(), pieces);
         sound(plan, 40_000, 2);
         assertThat(plan.alike().size()).isLessThan(20);
-        assertThat((double) plan.bars().size()).isLessThan(1.02 * Math.ceil((Arrays.stream(pieces).sum() + 80_000) / 3002));
+        assertThat((double) plan.bars().size())
+                .isLessThan(1.02 * Math.ceil((Arrays.stream(pieces).sum() + 80_000) / 3002));
     }
 
     @Test

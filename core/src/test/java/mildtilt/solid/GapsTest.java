@@ -1,4 +1,5 @@
 package mildtilt.solid;
+
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -33,8 +34,14 @@ class GapsTest {
         return switch (random.nextInt(4)) {
             case 0 -> Convex.sphere(about, 5 + 30 * random.nextDouble());
             case 1 -> Convex.bar(about, about.plus(any(60)), 4 + 10 * random.nextDouble());
-            case 2 -> Convex.cylinder(about, about.plus(any(60)), 6 + 40 * random.nextDouble(), random.nextBoolean() ? 0 : 3);
-            default -> Convex.hull(IntStream.range(0, 4 + random.nextInt(8)).mapToObj(_ -> about.plus(any(30))).toList(), random.nextInt(2) * 3);
+            case 2 ->
+                Convex.cylinder(about, about.plus(any(60)), 6 + 40 * random.nextDouble(), random.nextBoolean() ? 0 : 3);
+            default ->
+                Convex.hull(
+                        IntStream.range(0, 4 + random.nextInt(8))
+                                .mapToObj(_ -> about.plus(any(30)))
+                                .toList(),
+                        random.nextInt(2) * 3);
         };
     }
 
@@ -116,8 +123,14 @@ class GapsTest {
     }
 
     private Solid anySolid(Point about) {
-        return random.nextInt(4) == 0 ? new Solid.Skin(hills(6), RigidMove.by(new Vector(about.x(), about.y(), about.z())).then(RigidMove.about(new Axis(about, any(1).direction()), random.nextDouble() * 3)))
-                : new Solid.Parts(IntStream.range(0, 1 + random.nextInt(3)).mapToObj(_ -> anyConvex(about.plus(any(25)))).toList());
+        return random.nextInt(4) == 0
+                ? new Solid.Skin(
+                        hills(6),
+                        RigidMove.by(new Vector(about.x(), about.y(), about.z()))
+                                .then(RigidMove.about(new Axis(about, any(1).direction()), random.nextDouble() * 3)))
+                : new Solid.Parts(IntStream.range(0, 1 + random.nextInt(3))
+                        .mapToObj(_ -> anyConvex(about.plus(any(25))))
+                        .toList());
     }
 
     /** A gap that is asked for only up to a bound is the gap where it is below, and never less than the bound where it is not. */
@@ -147,23 +160,39 @@ class GapsTest {
     void theLongestAndTheSmallestAreMeasured() {
         Convex beam = Convex.bar(p(-1e6, 0, 0), p(1e6, 0, 0), 4e4);
         for (double size : new double[] {1e-3, 1, 1e3, 1e5}) {
-            Gap g = Gaps.between(beam, Convex.box(p(5, 0, 0), new Vector(size, 0, 0), new Vector(0, size, 0), new Vector(0, 0, size)));
+            Gap g = Gaps.between(
+                    beam,
+                    Convex.box(p(5, 0, 0), new Vector(size, 0, 0), new Vector(0, size, 0), new Vector(0, 0, size)));
             assertThat(g.mm()).isLessThan(0).isGreaterThan(-4e4 - 2 * size);
-            assertThat(Gaps.between(beam, Convex.sphere(p(0, 4e4 + size + 7, 0), size)).mm()).isCloseTo(7, within(1e-4));
+            assertThat(Gaps.between(beam, Convex.sphere(p(0, 4e4 + size + 7, 0), size))
+                            .mm())
+                    .isCloseTo(7, within(1e-4));
         }
     }
 
     @Test
     void plainOnesAsByHand() {
-        assertThat(Gaps.between(Convex.sphere(p(0, 0, 0), 10), Convex.sphere(p(50, 0, 0), 10)).mm()).isCloseTo(30, within(1e-9));
-        assertThat(Gaps.between(Convex.sphere(p(0, 0, 0), 10), Convex.sphere(p(15, 0, 0), 10)).mm()).isCloseTo(-5, within(1e-9));
+        assertThat(Gaps.between(Convex.sphere(p(0, 0, 0), 10), Convex.sphere(p(50, 0, 0), 10))
+                        .mm())
+                .isCloseTo(30, within(1e-9));
+        assertThat(Gaps.between(Convex.sphere(p(0, 0, 0), 10), Convex.sphere(p(15, 0, 0), 10))
+                        .mm())
+                .isCloseTo(-5, within(1e-9));
         Convex box = Convex.box(p(0, 0, 0), new Vector(10, 0, 0), new Vector(0, 20, 0), new Vector(0, 0, 30));
         assertThat(Gaps.between(box, Convex.sphere(p(13, 24, 30), 2)).mm()).isCloseTo(5 - 2, within(1e-9));
-        assertThat(Gaps.between(box, Convex.box(p(16, 0, 0), new Vector(10, 0, 0), new Vector(0, 5, 0), new Vector(0, 0, 5))).mm()).isCloseTo(-4, within(1e-6));
+        assertThat(Gaps.between(
+                                box,
+                                Convex.box(p(16, 0, 0), new Vector(10, 0, 0), new Vector(0, 5, 0), new Vector(0, 0, 5)))
+                        .mm())
+                .isCloseTo(-4, within(1e-6));
         // Skew bars: the common perpendicular.
-        assertThat(Gaps.between(Convex.bar(p(-50, 0, 0), p(50, 0, 0), 3), Convex.bar(p(0, -50, 20), p(0, 50, 20), 4)).mm()).isCloseTo(13, within(1e-9));
+        assertThat(Gaps.between(Convex.bar(p(-50, 0, 0), p(50, 0, 0), 3), Convex.bar(p(0, -50, 20), p(0, 50, 20), 4))
+                        .mm())
+                .isCloseTo(13, within(1e-9));
         // A cylinder on end over a ball beside its edge: to the rim.
-        assertThat(Gaps.between(Convex.cylinder(p(0, 0, 0), p(0, 0, 40), 10, 0), Convex.sphere(p(13, 0, 44), 1)).mm()).isCloseTo(4, within(1e-6));
+        assertThat(Gaps.between(Convex.cylinder(p(0, 0, 0), p(0, 0, 40), 10, 0), Convex.sphere(p(13, 0, 44), 1))
+                        .mm())
+                .isCloseTo(4, within(1e-6));
     }
 
     /** A box as triangles, each side in two. */
@@ -174,7 +203,9 @@ class GapsTest {
             corners[3 * i + 1] = (float) ((i & 2) == 0 ? 0 : b);
             corners[3 * i + 2] = (float) ((i & 4) == 0 ? 0 : c);
         }
-        return new TriangleMesh(corners, new int[] {0, 2, 1, 1, 2, 3, 4, 5, 6, 5, 7, 6, 0, 1, 4, 1, 5, 4, 2, 6, 3, 3, 6, 7, 0, 4, 2, 2, 4, 6, 1, 3, 5, 3, 7, 5});
+        return new TriangleMesh(corners, new int[] {
+            0, 2, 1, 1, 2, 3, 4, 5, 6, 5, 7, 6, 0, 1, 4, 1, 5, 4, 2, 6, 3, 3, 6, 7, 0, 4, 2, 2, 4, 6, 1, 3, 5, 3, 7, 5
+        });
     }
 
     private TriangleMesh hills(int n) {
@@ -206,8 +237,20 @@ class GapsTest {
             Convex c = anyConvex(place.moved(p(100, 100, 60)).plus(any(60)));
             double nearest = Double.POSITIVE_INFINITY;
             for (int t = 0; t < mesh.count(); t++) {
-                List<Point> corners = List.of(mesh.corner(mesh.cornerOf(t, 0)), mesh.corner(mesh.cornerOf(t, 1)), mesh.corner(mesh.cornerOf(t, 2)));
-                nearest = Math.min(nearest, Gaps.between(c, Convex.hull(corners.stream().map(place::moved).toList(), 0)).mm());
+                List<Point> corners = List.of(
+                        mesh.corner(mesh.cornerOf(t, 0)),
+                        mesh.corner(mesh.cornerOf(t, 1)),
+                        mesh.corner(mesh.cornerOf(t, 2)));
+                nearest = Math.min(
+                        nearest,
+                        Gaps.between(
+                                        c,
+                                        Convex.hull(
+                                                corners.stream()
+                                                        .map(place::moved)
+                                                        .toList(),
+                                                0))
+                                .mm());
             }
             Gap g = Gaps.between(Solid.of(c), skin);
             if (nearest > 0) {
@@ -225,29 +268,46 @@ class GapsTest {
     void whatIsWhollyInsideAClosedScanIsInIt() {
         Solid.Skin skin = new Solid.Skin(box(100, 80, 60), RigidMove.by(new Vector(10, 10, 10)));
         assertThat(skin.mesh().closed()).isTrue();
-        assertThat(Gaps.between(Solid.of(Convex.sphere(p(60, 50, 40), 4)), skin).mm()).isCloseTo(-30 - 4, within(1e-6));
-        assertThat(Gaps.between(Solid.of(Convex.sphere(p(60, 50, 80), 4)), skin).mm()).isCloseTo(6, within(1e-6));
-        assertThat(Gaps.between(skin, new Solid.Skin(box(10, 10, 10), RigidMove.by(new Vector(0, 0, 77)))).mm()).isCloseTo(7, within(1e-4));
+        assertThat(Gaps.between(Solid.of(Convex.sphere(p(60, 50, 40), 4)), skin).mm())
+                .isCloseTo(-30 - 4, within(1e-6));
+        assertThat(Gaps.between(Solid.of(Convex.sphere(p(60, 50, 80), 4)), skin).mm())
+                .isCloseTo(6, within(1e-6));
+        assertThat(Gaps.between(skin, new Solid.Skin(box(10, 10, 10), RigidMove.by(new Vector(0, 0, 77))))
+                        .mm())
+                .isCloseTo(7, within(1e-4));
         // With a side missing it has no inside: only the skin counts.
-        TriangleMesh open = new TriangleMesh(skin.mesh().cornersCopy(), Arrays.copyOf(skin.mesh().trianglesCopy(), 30));
+        TriangleMesh open = new TriangleMesh(
+                skin.mesh().cornersCopy(), Arrays.copyOf(skin.mesh().trianglesCopy(), 30));
         assertThat(open.closed()).isFalse();
-        assertThat(Gaps.between(Solid.of(Convex.sphere(p(50, 40, 30), 4)), new Solid.Skin(open, RigidMove.NONE)).mm()).isPositive();
+        assertThat(Gaps.between(Solid.of(Convex.sphere(p(50, 40, 30), 4)), new Solid.Skin(open, RigidMove.NONE))
+                        .mm())
+                .isPositive();
     }
 
     @ParameterizedTest
     @ValueSource(longs = {1, 2, 3})
     void aBarInOrBesideARingIsAsNearAsItsNearestPoint(long seed) {
         Random r = new Random(seed);
-        Solid.Ring ring = new Solid.Ring(p(5, 5, 5), Direction.along(r.nextGaussian(), r.nextGaussian(), r.nextGaussian()).vector(), 60, 180, 300);
+        Solid.Ring ring = new Solid.Ring(
+                p(5, 5, 5),
+                Direction.along(r.nextGaussian(), r.nextGaussian(), r.nextGaussian())
+                        .vector(),
+                60,
+                180,
+                300);
         int near = 0;
         for (int i = 0; i < 300; i++) {
             Point from = p(5, 5, 5).plus(new Vector(r.nextGaussian(), r.nextGaussian(), r.nextGaussian()).times(160));
             Point to = from.plus(new Vector(r.nextGaussian(), r.nextGaussian(), r.nextGaussian()).times(120));
             Convex bar = Convex.bar(from, to, 12);
-            double nearest = IntStream.rangeClosed(0, 4000).mapToDouble(k -> {
-                Point q = from.plus(to.minus(from).times(k / 4000.0));
-                return ring.distance(q.x(), q.y(), q.z());
-            }).min().orElseThrow() - 12;
+            double nearest = IntStream.rangeClosed(0, 4000)
+                            .mapToDouble(k -> {
+                                Point q = from.plus(to.minus(from).times(k / 4000.0));
+                                return ring.distance(q.x(), q.y(), q.z());
+                            })
+                            .min()
+                            .orElseThrow()
+                    - 12;
             Gap g = Gaps.between(Solid.of(bar), ring);
             assertThat(g.mm()).isCloseTo(nearest, within(0.12)).isLessThan(nearest + 1e-3);
             if (nearest > 0) {
@@ -265,7 +325,8 @@ class GapsTest {
 
     @Test
     void movesAreRigidAndUndone() {
-        List<RigidMove> moves = new ArrayList<>(List.of(RigidMove.placing(p(3, 4, 5), 30, -20, 50),
+        List<RigidMove> moves = new ArrayList<>(List.of(
+                RigidMove.placing(p(3, 4, 5), 30, -20, 50),
                 RigidMove.about(Axis.through(p(1, 2, 3), p(4, 4, 4)), 1.1)));
         moves.add(moves.get(0).then(moves.get(1)));
         for (RigidMove m : moves) {
@@ -278,6 +339,7 @@ class GapsTest {
         Point tip = RigidMove.placing(Point.ORIGIN, 90, 30, 0).moved(p(10, 0, 0));
         assertThat(tip.distanceTo(p(0, 10 * Math.cos(Math.PI / 6), -5))).isLessThan(1e-9);
         // Rolled: the left side is lifted.
-        assertThat(RigidMove.placing(Point.ORIGIN, 0, 0, 90).moved(p(0, 10, 0)).distanceTo(p(0, 0, 10))).isLessThan(1e-9);
+        assertThat(RigidMove.placing(Point.ORIGIN, 0, 0, 90).moved(p(0, 10, 0)).distanceTo(p(0, 0, 10)))
+                .isLessThan(1e-9);
     }
 }

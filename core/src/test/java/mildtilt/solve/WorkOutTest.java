@@ -1,4 +1,5 @@
 package mildtilt.solve;
+
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -35,19 +36,30 @@ class WorkOutTest {
         SolveAnswer first = answers.getFirst();
         assertThat(first.meets()).isTrue();
         assertThat(first.sentence().text(LengthUnit.MM)).startsWith("Lower the rack 14");
-        SteerFigures s = SteerSweep.of(new SteeringTrain(first.job()), first.job(), Grid.USUAL).orElseThrow();
+        SteerFigures s = SteerSweep.of(new SteeringTrain(first.job()), first.job(), Grid.USUAL)
+                .orElseThrow();
         assertThat(s.worstNormalBumpSteerDeg()).isLessThan(0.02);
         // Few changes before many, and none that only adds cuts.
-        assertThat(answers.stream().filter(SolveAnswer::meets).map(a -> a.orders().size()).toList()).isSorted();
-        assertThat(Solver.search(job, q, Progress.SILENT)).extracting(a -> a.sentence().text(LengthUnit.MM))
-                .isEqualTo(answers.stream().map(a -> a.sentence().text(LengthUnit.MM)).toList());
+        assertThat(answers.stream()
+                        .filter(SolveAnswer::meets)
+                        .map(a -> a.orders().size())
+                        .toList())
+                .isSorted();
+        assertThat(Solver.search(job, q, Progress.SILENT))
+                .extracting(a -> a.sentence().text(LengthUnit.MM))
+                .isEqualTo(answers.stream()
+                        .map(a -> a.sentence().text(LengthUnit.MM))
+                        .toList());
     }
 
     @Test
     void anArmIsShapedForLockAndAckermannWithTheMarginsKept() {
         Job job = DemoJob.MARSH_CARRIER.job();
-        List<VariableBounds> free = List.of(VariableBounds.either(DesignVariable.ARM_LENGTH, 40), VariableBounds.either(DesignVariable.ARM_OUT, 40));
-        SolveQuestion q = new SolveQuestion(free, List.of(Target.of(Target.Wish.LOCK, 32), Target.of(Target.Wish.ACKERMANN, 70)));
+        List<VariableBounds> free = List.of(
+                VariableBounds.either(DesignVariable.ARM_LENGTH, 40),
+                VariableBounds.either(DesignVariable.ARM_OUT, 40));
+        SolveQuestion q =
+                new SolveQuestion(free, List.of(Target.of(Target.Wish.LOCK, 32), Target.of(Target.Wish.ACKERMANN, 70)));
         SolveAnswer a = Solver.search(job, q, Progress.SILENT).getFirst();
         assertThat(a.meets()).isTrue();
         QuickFigures f = QuickFigures.of(a.job(), QuickFigures.Until.GEAR_END).orElseThrow();
@@ -60,22 +72,34 @@ class WorkOutTest {
     }
 
     @ParameterizedTest
-    @EnumSource(value = DemoJob.class, names = {"GREENHOUSE_TUG", "BOG_TENDER"})
+    @EnumSource(
+            value = DemoJob.class,
+            names = {"GREENHOUSE_TUG", "BOG_TENDER"})
     void aRatioIsFoundForArmGears(DemoJob which) {
         Job job = which.job();
-        double wanted = QuickFigures.of(job, QuickFigures.Until.GEAR_END).orElseThrow().ratio() * 1.12;
-        SolveQuestion q = new SolveQuestion(List.of(VariableBounds.either(DesignVariable.ARM_LENGTH, 50), VariableBounds.either(DesignVariable.GEAR_ARM, 50)),
+        double wanted =
+                QuickFigures.of(job, QuickFigures.Until.GEAR_END).orElseThrow().ratio() * 1.12;
+        SolveQuestion q = new SolveQuestion(
+                List.of(
+                        VariableBounds.either(DesignVariable.ARM_LENGTH, 50),
+                        VariableBounds.either(DesignVariable.GEAR_ARM, 50)),
                 List.of(new Target(Target.Wish.RATIO, wanted, 0.05)));
         SolveAnswer a = Solver.search(job, q, Progress.SILENT).getFirst();
-        assertThat(QuickFigures.of(a.job(), QuickFigures.Until.GEAR_END).orElseThrow().ratio()).isCloseTo(wanted, within(0.06));
+        assertThat(QuickFigures.of(a.job(), QuickFigures.Until.GEAR_END)
+                        .orElseThrow()
+                        .ratio())
+                .isCloseTo(wanted, within(0.06));
         assertThat(a.orders()).hasSize(1);
     }
 
     @Test
     void whatCannotBeHadIsToldAsNearOrNotAtAll() {
         Job job = DemoJob.MARSH_CARRIER.job();
-        SolveQuestion greedy = new SolveQuestion(List.of(VariableBounds.either(DesignVariable.ARM_LENGTH, 10)), List.of(Target.of(Target.Wish.LOCK, 60)));
-        assertThat(Solver.search(job, greedy, Progress.SILENT)).noneMatch(SolveAnswer::meets)
+        SolveQuestion greedy = new SolveQuestion(
+                List.of(VariableBounds.either(DesignVariable.ARM_LENGTH, 10)),
+                List.of(Target.of(Target.Wish.LOCK, 60)));
+        assertThat(Solver.search(job, greedy, Progress.SILENT))
+                .noneMatch(SolveAnswer::meets)
                 .allSatisfy(a -> assertThat(a.missing()).isNotEmpty());
         Job wrong = job.editAxle(a -> a.withGear(a.gear().reversed()));
         assertThat(Solver.search(wrong, greedy, Progress.SILENT)).isEmpty();
@@ -87,9 +111,10 @@ class WorkOutTest {
         Job job = raised();
         AtomicInteger calls = new AtomicInteger();
         assertThat(Solver.search(job, SolveQuestion.usual(Goal.LEAST_BUMP_STEER, job), done -> {
-            assertThat(done).isBetween(0.0, 1.0);
-            return calls.incrementAndGet() < 2;
-        })).isEmpty();
+                    assertThat(done).isBetween(0.0, 1.0);
+                    return calls.incrementAndGet() < 2;
+                }))
+                .isEmpty();
         assertThat(calls.get()).isLessThan(7);
     }
 
@@ -112,16 +137,25 @@ class WorkOutTest {
 
     @Test
     void lockStopsActBeforeAllElse() {
-        Job bare = DemoJob.MARSH_CARRIER.job().editAxle(a -> a.withCorner(Side.LEFT, a.left().withLimits(WheelLimits.NONE)));
+        Job bare = DemoJob.MARSH_CARRIER
+                .job()
+                .editAxle(a -> a.withCorner(Side.LEFT, a.left().withLimits(WheelLimits.NONE)));
         List<SolveAnswer> answers = LockStops.of(bare, 1, 60);
         assertThat(answers).hasSize(2);
-        SteerFigures s = SteerSweep.of(new SteeringTrain(answers.getFirst().job()), answers.getFirst().job(), Grid.USUAL).orElseThrow();
+        SteerFigures s = SteerSweep.of(
+                        new SteeringTrain(answers.getFirst().job()),
+                        answers.getFirst().job(),
+                        Grid.USUAL)
+                .orElseThrow();
         for (Side way : Side.values()) {
             assertThat(s.lock(way).hit().limit()).isEqualTo(Limit.KNUCKLE_STOP);
             assertThat(s.limits().first(way).orElseThrow().limit()).isEqualTo(Limit.KNUCKLE_STOP);
         }
-        SteerFigures limited = SteerSweep.of(new SteeringTrain(answers.get(1).job()), answers.get(1).job(), Grid.USUAL).orElseThrow();
-        assertThat(limited.leftReach().turn().innerDeg()).isBetween(s.lock(Side.LEFT).turn().innerDeg() - 0.01, 31.2);
+        SteerFigures limited = SteerSweep.of(
+                        new SteeringTrain(answers.get(1).job()), answers.get(1).job(), Grid.USUAL)
+                .orElseThrow();
+        assertThat(limited.leftReach().turn().innerDeg())
+                .isBetween(s.lock(Side.LEFT).turn().innerDeg() - 0.01, 31.2);
         assertThat(answers.getFirst().sentence().text(LengthUnit.MM)).contains("60.0 mm from the steer axis");
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.start;
+
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -28,10 +29,14 @@ class FreshStartTest {
         Job like = kind.job();
         VehicleScale own = VehicleScale.of(like).orElseThrow();
         for (double part : new double[] {0.88, 1.2}) {
-            VehicleScale sizes = new VehicleScale(Math.rint(own.track() * part), Math.rint(own.wheelbase() * part), Math.rint(own.tyre() * part));
+            VehicleScale sizes = new VehicleScale(
+                    Math.rint(own.track() * part), Math.rint(own.wheelbase() * part), Math.rint(own.tyre() * part));
             Job fresh = FreshStart.of(like, sizes);
             Analysis a = Analysis.of(fresh);
-            assertThat(a.findings()).as(kind + " " + sizes).noneMatch(f -> f.severity() == Severity.STOP).allMatch(f -> BY_SIZE.contains(f.fault()));
+            assertThat(a.findings())
+                    .as(kind + " " + sizes)
+                    .noneMatch(f -> f.severity() == Severity.STOP)
+                    .allMatch(f -> BY_SIZE.contains(f.fault()));
             // As large as was asked for, in whole millimetres where a point can be moved by itself.
             assertThat(fresh.axle().orElseThrow().track()).isCloseTo(sizes.track(), within(1e-6));
             assertThat(fresh.vehicle().wheelbase()).isEqualTo(sizes.wheelbase());

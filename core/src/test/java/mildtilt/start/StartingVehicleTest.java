@@ -1,4 +1,5 @@
 package mildtilt.start;
+
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
@@ -23,7 +24,8 @@ class StartingVehicleTest {
     private static final VehicleScale SIZES = new VehicleScale(1450, 2500, 660);
     private static final LocalDate TODAY = LocalDate.of(2026, 3, 9);
     /** What such a combination may still be advised to better; none of it stops the work. */
-    private static final Set<Fault> ADVICE = EnumSet.of(Fault.SIZES_GUESSED, Fault.WIND_UP, Fault.REVERSED_ACKERMANN, Fault.NEAR_TOGGLE);
+    private static final Set<Fault> ADVICE =
+            EnumSet.of(Fault.SIZES_GUESSED, Fault.WIND_UP, Fault.REVERSED_ACKERMANN, Fault.NEAR_TOGGLE);
 
     /** Each gear on its usual axle is looked at by {@link FreshStartTest}. */
     @ParameterizedTest
@@ -31,17 +33,24 @@ class StartingVehicleTest {
     void everyGearTurnsTheOtherAxlesItSuits(GearChoice gear) {
         for (AxleChoice axle : AxleChoice.values()) {
             if (!gear.suits(axle)) {
-                assertThatThrownBy(() -> new StartingVehicle(axle, gear, SIZES, Set.of())).isInstanceOf(ImpossibleGeometryException.class).hasMessageContaining("Choose another");
+                assertThatThrownBy(() -> new StartingVehicle(axle, gear, SIZES, Set.of()))
+                        .isInstanceOf(ImpossibleGeometryException.class)
+                        .hasMessageContaining("Choose another");
                 continue;
             }
             if (axle == gear.usual()) {
                 continue;
             }
             Job job = new StartingVehicle(axle, gear, SIZES, Set.of()).job(TODAY);
-            assertThat(job.axle().orElseThrow().left().suspension()).hasSameClassAs(axle.example().job().axle().orElseThrow().left().suspension());
-            assertThat(job.axle().orElseThrow().gear()).hasSameClassAs(gear.example().job().axle().orElseThrow().gear());
+            assertThat(job.axle().orElseThrow().left().suspension())
+                    .hasSameClassAs(
+                            axle.example().job().axle().orElseThrow().left().suspension());
+            assertThat(job.axle().orElseThrow().gear())
+                    .hasSameClassAs(gear.example().job().axle().orElseThrow().gear());
             Analysis a = Analysis.of(job);
-            assertThat(a.findings()).as(gear + " on " + axle).allMatch(f -> f.severity() == Severity.LOOK && ADVICE.contains(f.fault()));
+            assertThat(a.findings())
+                    .as(gear + " on " + axle)
+                    .allMatch(f -> f.severity() == Severity.LOOK && ADVICE.contains(f.fault()));
             assertThat(a.steer()).as("it can be turned").isPresent();
         }
     }
@@ -50,9 +59,14 @@ class StartingVehicleTest {
     void whatIsThereIsNotBought() {
         StartingVehicle bare = new StartingVehicle(AxleChoice.STRUTS, GearChoice.RACK_BEHIND, SIZES, Set.of());
         Job bought = bare.job(TODAY);
-        Job there = new StartingVehicle(AxleChoice.STRUTS, GearChoice.RACK_BEHIND, SIZES, EnumSet.of(PartThere.JOINTS, PartThere.GEAR)).job(TODAY);
+        Job there = new StartingVehicle(
+                        AxleChoice.STRUTS, GearChoice.RACK_BEHIND, SIZES, EnumSet.of(PartThere.JOINTS, PartThere.GEAR))
+                .job(TODAY);
         assertThat(bought.axle().orElseThrow().left().suspension()).isInstanceOf(Strut.class);
-        assertThat(there.about()).contains("column joints").contains("steering gear").doesNotContain("axle");
+        assertThat(there.about())
+                .contains("column joints")
+                .contains("steering gear")
+                .doesNotContain("axle");
         assertThat(there.plan()).isEqualTo(bought.plan());
         long joints = there.column().orElseThrow().joints().size();
         assertThat(here(there)).isEqualTo(joints).isPositive();
@@ -60,6 +74,8 @@ class StartingVehicleTest {
     }
 
     private static long here(Job job) {
-        return Papers.of(Analysis.of(job), TODAY).buying().items().stream().filter(i -> i.purchase().arrived().isPresent()).count();
+        return Papers.of(Analysis.of(job), TODAY).buying().items().stream()
+                .filter(i -> i.purchase().arrived().isPresent())
+                .count();
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.steer;
+
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
@@ -74,7 +75,8 @@ class LoadsTest {
             double lock = a.steer().orElseThrow().lock(way).turn().steeringWheelDeg();
             slopes.add((Effort.at(a.train(), job, lock).orElseThrow().row().creeping() - ahead) / Math.abs(lock));
         }
-        assertThat(a.headlines().get(Headline.CREEPING_PER_DEGREE).orElseThrow()).isCloseTo(Collections.max(slopes), within(1e-3 * Math.abs(Collections.max(slopes))));
+        assertThat(a.headlines().get(Headline.CREEPING_PER_DEGREE).orElseThrow())
+                .isCloseTo(Collections.max(slopes), within(1e-3 * Math.abs(Collections.max(slopes))));
     }
 
     /** How far a knuckle turned about its steer axis between two poses, rad. */
@@ -96,13 +98,17 @@ class LoadsTest {
                 double along = 0;
                 for (Side side : Side.values()) {
                     KnucklePose k = a.knuckle(side);
-                    Vector pull = k.tieRodPoint().minus(k.tieRodInner()).direction().vector();
-                    along += forces.get(side == Side.LEFT ? Rod.LEFT_TIE_ROD : Rod.RIGHT_TIE_ROD) * r.axis().dot(pull);
+                    Vector pull =
+                            k.tieRodPoint().minus(k.tieRodInner()).direction().vector();
+                    along += forces.get(side == Side.LEFT ? Rod.LEFT_TIE_ROD : Rod.RIGHT_TIE_ROD)
+                            * r.axis().dot(pull);
                 }
-                double moved = r.displacementAt(Math.toRadians(up.gearInputDeg())) - r.displacementAt(Math.toRadians(down.gearInputDeg()));
+                double moved = r.displacementAt(Math.toRadians(up.gearInputDeg()))
+                        - r.displacementAt(Math.toRadians(down.gearInputDeg()));
                 yield -along * moved;
             }
-            case ArmGear _ when here.stance().mechanism().orElseThrow() instanceof Mechanism.CentreLinkAt m -> {
+            case ArmGear _
+            when here.stance().mechanism().orElseThrow() instanceof Mechanism.CentreLinkAt m -> {
                 AxlePose.Assembled a = here.assembled().orElseThrow();
                 Vector left = pullOn(a.left(), forces.get(Rod.LEFT_TIE_ROD));
                 Vector right = pullOn(a.right(), forces.get(Rod.RIGHT_TIE_ROD));
@@ -111,7 +117,9 @@ class LoadsTest {
             }
             case ArmGear _ -> {
                 Rod rod = List.of(Rod.CENTRE_LINK, Rod.DRAG_LINK, Rod.DRAG_ROD, Rod.SHORT_LINK).stream()
-                        .filter(forces::containsKey).findFirst().orElseThrow();
+                        .filter(forces::containsKey)
+                        .findFirst()
+                        .orElseThrow();
                 Point[] h = ends(here);
                 Point[] d = ends(down);
                 Point[] u = ends(up);
@@ -145,11 +153,17 @@ class LoadsTest {
         // Straight ahead the weight's pulls on both sides cancel.
         assertThat(middle.row().returning()).isCloseTo(0, within(0.5));
         SteerFigures s = SteerSweep.of(train, job, Grid.USUAL).orElseThrow();
-        double torque = Effort.parkedTorque(job.vehicle().loads().orElseThrow(), job.vehicle().tyreWidth(), s.left().scrubRadius());
+        double torque = Effort.parkedTorque(
+                job.vehicle().loads().orElseThrow(),
+                job.vehicle().tyreWidth(),
+                s.left().scrubRadius());
         double rim = job.column().orElseThrow().wheel().diameter() / 2;
-        assertThat(middle.row().parked()).isCloseTo(2 * torque / s.ratioAtCentre().orElseThrow() / rim / 0.85,
-                within(middle.row().parked() * 0.02));
-        assertThat(s.effort().orElseThrow().worstParked()).isGreaterThanOrEqualTo(middle.row().parked() - 1e-9);
+        assertThat(middle.row().parked())
+                .isCloseTo(
+                        2 * torque / s.ratioAtCentre().orElseThrow() / rim / 0.85,
+                        within(middle.row().parked() * 0.02));
+        assertThat(s.effort().orElseThrow().worstParked())
+                .isGreaterThanOrEqualTo(middle.row().parked() - 1e-9);
     }
 
     @Test

@@ -1,4 +1,5 @@
 package mildtilt.steer;
+
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -44,17 +45,26 @@ class SteeringTrainTest {
     void everyLinkKeepsItsLengthInEveryPose() {
         // An askew rack off centre and a right side of its own: nothing may lean on symmetry.
         RackAndPinion r = rack(demo);
-        RackAndPinion askew = new RackAndPinion(r.centre().plus(new Vector(4, 17, -6)), Direction.along(0.03, 1, 0.05),
-                r.pivotSpacing(), r.travelPerLeftTurn(), r.travelEachWay());
+        RackAndPinion askew = new RackAndPinion(
+                r.centre().plus(new Vector(4, 17, -6)),
+                Direction.along(0.03, 1, 0.05),
+                r.pivotSpacing(),
+                r.travelPerLeftTurn(),
+                r.travelEachWay());
         SteeredAxle axle = demo.axle().orElseThrow();
         Knuckle k = axle.corner(Side.RIGHT).knuckle();
-        SteeredAxle own = SteeredAxle.rack(askew, axle.left(), Optional.of(axle.corner(Side.RIGHT)
-                .withKnuckle(k.withTieRodPoint(k.tieRodPoint().plus(new Vector(9, 12, 5))))));
+        SteeredAxle own = SteeredAxle.rack(
+                askew,
+                axle.left(),
+                Optional.of(axle.corner(Side.RIGHT)
+                        .withKnuckle(k.withTieRodPoint(k.tieRodPoint().plus(new Vector(9, 12, 5))))));
         Job job = demo.withAxle(own);
         SteeringTrain train = new SteeringTrain(job);
         Random random = new Random(3);
         for (int i = 0; i < 500; i++) {
-            double sw = (random.nextDouble() * 2 - 1) * Math.abs(train.stopDeg(Side.RIGHT).orElseThrow()) * 0.98;
+            double sw = (random.nextDouble() * 2 - 1)
+                    * Math.abs(train.stopDeg(Side.RIGHT).orElseThrow())
+                    * 0.98;
             double left = random.nextDouble() * 130 - 60;
             double right = random.nextDouble() * 130 - 60;
             AxlePose.Assembled pose = train.pose(sw, left, right).assembled().orElseThrow();
@@ -71,7 +81,8 @@ class SteeringTrainTest {
         same(p.steerAxisHigh(), w.upperInnerFront(), w.upperBallJoint());
         same(p.steerAxisHigh(), w.upperInnerRear(), w.upperBallJoint());
         Point inner = ((RackAndPinion) axle.gear()).innerPivot(p.side(), 0);
-        assertThat(p.tieRodPoint().distanceTo(p.tieRodInner())).isCloseTo(k.tieRodPoint().distanceTo(inner), within(1e-9));
+        assertThat(p.tieRodPoint().distanceTo(p.tieRodInner()))
+                .isCloseTo(k.tieRodPoint().distanceTo(inner), within(1e-9));
         // The knuckle is rigid: its points keep their distances to each other.
         rigid(p.steerAxisLow(), p.tieRodPoint(), w.lowerBallJoint(), k.tieRodPoint());
         rigid(p.steerAxisHigh(), p.tieRodPoint(), w.upperBallJoint(), k.tieRodPoint());
@@ -98,7 +109,8 @@ class SteeringTrainTest {
         assertThat(gear).isNotCloseTo(200, within(5.0));
         // The rack goes where the gear's input says, and the stop is where the wheel brings it to its end.
         double stop = train.stopDeg(Side.LEFT).orElseThrow();
-        assertThat(rack(demo).displacementAt(Math.toRadians(train.gearInputDeg(stop)))).isCloseTo(-76, within(1e-9));
+        assertThat(rack(demo).displacementAt(Math.toRadians(train.gearInputDeg(stop))))
+                .isCloseTo(-76, within(1e-9));
         assertThat(train.pose(stop, 0, 0).assembled()).isPresent();
         CannotAssemble over = train.pose(stop + 5, 0, 0).obstacle().orElseThrow();
         assertThat(over.reason()).isEqualTo(Reason.GEAR_END);
@@ -118,8 +130,12 @@ class SteeringTrainTest {
         // One arm on the wrong side of its axis: the wheels go against each other.
         SteeredAxle axle = demo.axle().orElseThrow();
         Knuckle k = axle.corner(Side.RIGHT).knuckle();
-        SteeredAxle crossed = SteeredAxle.rack((RackAndPinion) axle.gear(), axle.left(), Optional.of(axle.corner(Side.RIGHT)
-                .withKnuckle(k.withTieRodPoint(new Point(150, k.tieRodPoint().y(), 330)))));
+        SteeredAxle crossed = SteeredAxle.rack(
+                (RackAndPinion) axle.gear(),
+                axle.left(),
+                Optional.of(axle.corner(Side.RIGHT)
+                        .withKnuckle(
+                                k.withTieRodPoint(new Point(150, k.tieRodPoint().y(), 330)))));
         assertThat(figures(demo.withAxle(crossed)).sense()).isEqualTo(Sense.AGAINST_EACH_OTHER);
     }
 
@@ -132,7 +148,8 @@ class SteeringTrainTest {
         assertThat(s.leftReach().byToggle()).isTrue();
         SteeringTrain train = new SteeringTrain(shortArms);
         assertThat(train.pose(s.leftReach().reachedDeg(), 0, 0).assembled()).isPresent();
-        CannotAssemble why = train.pose(s.leftReach().reachedDeg() + 2, 0, 0).obstacle().orElseThrow();
+        CannotAssemble why =
+                train.pose(s.leftReach().reachedDeg() + 2, 0, 0).obstacle().orElseThrow();
         assertThat(why.part()).endsWith("tie rod");
         assertThat(why.reason()).isEqualTo(Reason.LINK);
         assertThat(Math.abs(why.amount())).isBetween(1e-6, 2.0);
@@ -144,7 +161,8 @@ class SteeringTrainTest {
 
     @Test
     void mirrorImagesTurnAlike() {
-        SteeringTrain train = new SteeringTrain(Job.of("m", new Plan(demo.vehicle(), Optional.empty(), demo.axle(), demo.targets())));
+        SteeringTrain train =
+                new SteeringTrain(Job.of("m", new Plan(demo.vehicle(), Optional.empty(), demo.axle(), demo.targets())));
         AxlePose.Assembled left = train.pose(170, 20, -10).assembled().orElseThrow();
         AxlePose.Assembled right = train.pose(-170, -10, 20).assembled().orElseThrow();
         assertThat(left.left().steerDeg()).isCloseTo(-right.right().steerDeg(), within(1e-9));
@@ -159,11 +177,15 @@ class SteeringTrainTest {
         double w = 1300;
         double l = 2400;
         double outer = Math.toDegrees(Math.atan(1 / (1 / Math.tan(Math.toRadians(inner)) + w / l)));
-        assertThat(new Turn(0, inner, outer, l, w, 1500).ackermannPct().orElseThrow()).isCloseTo(100, within(1e-9));
-        assertThat(new Turn(0, -outer, -inner, l, w, 1500).ackermannPct().orElseThrow()).isCloseTo(100, within(1e-9));
-        assertThat(new Turn(0, inner, inner, l, w, 1500).ackermannPct().orElseThrow()).isZero();
+        assertThat(new Turn(0, inner, outer, l, w, 1500).ackermannPct().orElseThrow())
+                .isCloseTo(100, within(1e-9));
+        assertThat(new Turn(0, -outer, -inner, l, w, 1500).ackermannPct().orElseThrow())
+                .isCloseTo(100, within(1e-9));
+        assertThat(new Turn(0, inner, inner, l, w, 1500).ackermannPct().orElseThrow())
+                .isZero();
         assertThat(new Turn(0, 0.1, 0.1, l, w, 1500).turningCircle()).isEmpty();
         // At 45 degrees both, the radius is the wheelbase.
-        assertThat(new Turn(0, 45, 45, l, w, 0).turningCircle().orElseThrow()).isCloseTo(2 * Math.hypot(l, l), within(1e-6));
+        assertThat(new Turn(0, 45, 45, l, w, 0).turningCircle().orElseThrow())
+                .isCloseTo(2 * Math.hypot(l, l), within(1e-6));
     }
 }

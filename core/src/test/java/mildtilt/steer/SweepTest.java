@@ -1,4 +1,5 @@
 package mildtilt.steer;
+
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
@@ -30,15 +31,20 @@ class SweepTest {
     void theRowsAreThePosesAndReachBothStops() {
         List<SteerRow> rows = figures.rows();
         assertThat(rows).hasSize(61);
-        assertThat(rows.getFirst().steeringWheelDeg()).isEqualTo(train.stopDeg(Side.RIGHT).orElseThrow());
-        assertThat(rows.getLast().steeringWheelDeg()).isEqualTo(train.stopDeg(Side.LEFT).orElseThrow());
+        assertThat(rows.getFirst().steeringWheelDeg())
+                .isEqualTo(train.stopDeg(Side.RIGHT).orElseThrow());
+        assertThat(rows.getLast().steeringWheelDeg())
+                .isEqualTo(train.stopDeg(Side.LEFT).orElseThrow());
         for (SteerRow row : rows) {
-            AxlePose.Assembled pose = train.pose(row.steeringWheelDeg(), 0, 0).assembled().orElseThrow();
+            AxlePose.Assembled pose =
+                    train.pose(row.steeringWheelDeg(), 0, 0).assembled().orElseThrow();
             assertThat(row.turn().orElseThrow().leftDeg()).isEqualTo(pose.left().steerDeg());
-            assertThat(row.turn().orElseThrow().rightDeg()).isEqualTo(pose.right().steerDeg());
+            assertThat(row.turn().orElseThrow().rightDeg())
+                    .isEqualTo(pose.right().steerDeg());
         }
         for (int i = 1; i < rows.size(); i++) {
-            assertThat(rows.get(i).turn().orElseThrow().meanDeg()).isGreaterThan(rows.get(i - 1).turn().orElseThrow().meanDeg());
+            assertThat(rows.get(i).turn().orElseThrow().meanDeg())
+                    .isGreaterThan(rows.get(i - 1).turn().orElseThrow().meanDeg());
         }
     }
 
@@ -51,11 +57,15 @@ class SweepTest {
             int from = 30 * half;
             double h = rows.get(from + 1).steeringWheelDeg() - rows.get(from).steeringWheelDeg();
             for (int i = from; i < from + 30; i += 2) {
-                sum += h / 3 * (1 / rows.get(i).ratio().orElseThrow() + 4 / rows.get(i + 1).ratio().orElseThrow()
-                        + 1 / rows.get(i + 2).ratio().orElseThrow());
+                sum += h
+                        / 3
+                        * (1 / rows.get(i).ratio().orElseThrow()
+                                + 4 / rows.get(i + 1).ratio().orElseThrow()
+                                + 1 / rows.get(i + 2).ratio().orElseThrow());
             }
         }
-        double ends = figures.leftReach().turn().meanDeg() - figures.rightReach().turn().meanDeg();
+        double ends = figures.leftReach().turn().meanDeg()
+                - figures.rightReach().turn().meanDeg();
         assertThat(sum).isCloseTo(ends, within(0.02 * ends));
         assertThat(figures.averageRatio().orElseThrow())
                 .isCloseTo(figures.turnsLockToLock() * 360 / ends, within(1e-9));
@@ -69,7 +79,8 @@ class SweepTest {
         assertThat(SteerSweep.leftTurnAtInner20(train, demo)).isEqualTo(figures.leftAtInner20());
         // A rack too short to get there has no such turn.
         Job shortRack = demo.editAxle(a -> a.withGear(((RackAndPinion) a.gear()).withTravelEachWay(30)));
-        SteerFigures little = SteerSweep.of(new SteeringTrain(shortRack), demo, Grid.USUAL).orElseThrow();
+        SteerFigures little =
+                SteerSweep.of(new SteeringTrain(shortRack), demo, Grid.USUAL).orElseThrow();
         assertThat(little.leftAtInner20()).isEmpty();
         assertThat(little.ackermannAt20Pct()).isEmpty();
     }
@@ -96,7 +107,10 @@ class SweepTest {
         assertThat(map.notAssembled()).isEmpty();
         double smallest = 180;
         double largest = 0;
-        for (double sw : Grid.spread(-train.stopDeg(Side.RIGHT).orElseThrow(), train.stopDeg(Side.LEFT).orElseThrow(), 6)) {
+        for (double sw : Grid.spread(
+                -train.stopDeg(Side.RIGHT).orElseThrow(),
+                train.stopDeg(Side.LEFT).orElseThrow(),
+                6)) {
             for (double z : Grid.spread(60, 70, 3)) {
                 KnucklePose k = train.pose(sw, z, z).assembled().orElseThrow().left();
                 smallest = Math.min(smallest, k.rodToArmDeg());
@@ -107,23 +121,30 @@ class SweepTest {
         assertThat(left.smallest()).isEqualTo(smallest);
         assertThat(left.largest()).isEqualTo(largest);
         assertThat(left.closestToToggle()).isEqualTo(Math.min(smallest, 180 - largest));
-        assertThat(map.tilts().get(RodEnd.LEFT_OUTER).deg()).isCloseTo(map.tilts().get(RodEnd.RIGHT_OUTER).deg(), within(0.5));
-        assertThat(map.cells()).hasSize(13 * 7).allMatch(c -> c.marginDeg() <= map.cell(6, 3).marginDeg() + 60);
+        assertThat(map.tilts().get(RodEnd.LEFT_OUTER).deg())
+                .isCloseTo(map.tilts().get(RodEnd.RIGHT_OUTER).deg(), within(0.5));
+        assertThat(map.cells())
+                .hasSize(13 * 7)
+                .allMatch(c -> c.marginDeg() <= map.cell(6, 3).marginDeg() + 60);
     }
 
     @Test
     void whereTheLinkageRunsOutTheRodAndTheArmAreInLine() {
-        Job shortArms = JobPoints.moved(demo, new PointId.OnCorner(Side.LEFT, CornerPoint.TIE_ROD_POINT), new Point(-80, 612, 330));
+        Job shortArms = JobPoints.moved(
+                demo, new PointId.OnCorner(Side.LEFT, CornerPoint.TIE_ROD_POINT), new Point(-80, 612, 330));
         SteeringTrain t = new SteeringTrain(shortArms);
         SteerFigures s = SteerSweep.of(t, demo, Grid.USUAL).orElseThrow();
         for (Side way : Side.values()) {
             assertThat(s.reach(way).byToggle()).isTrue();
-            assertThat(Math.abs(s.reach(way).reachedDeg())).isLessThan(Math.abs(s.reach(way).stopDeg()));
-            AxlePose.Assembled at = t.pose(s.reach(way).reachedDeg(), 0, 0).assembled().orElseThrow();
+            assertThat(Math.abs(s.reach(way).reachedDeg()))
+                    .isLessThan(Math.abs(s.reach(way).stopDeg()));
+            AxlePose.Assembled at =
+                    t.pose(s.reach(way).reachedDeg(), 0, 0).assembled().orElseThrow();
             double nearest = Math.min(margin(at.left()), margin(at.right()));
             assertThat(nearest).isLessThan(8);
         }
-        assertThat(TravelMap.of(t, demo, Grid.USUAL).orElseThrow().notAssembled()).isNotEmpty();
+        assertThat(TravelMap.of(t, demo, Grid.USUAL).orElseThrow().notAssembled())
+                .isNotEmpty();
     }
 
     private static double margin(KnucklePose k) {
@@ -137,9 +158,12 @@ class SweepTest {
         assertThat(SteerSweep.of(t, demo, Grid.USUAL)).isEmpty();
         assertThat(TravelMap.of(t, demo, Grid.USUAL)).isEmpty();
         assertThat(t.stopDeg(Side.LEFT)).isEmpty();
-        assertThatThrownBy(() -> t.pose(0, 0, 0)).isInstanceOf(IllegalStateException.class).hasMessageContaining("no steered axle");
+        assertThatThrownBy(() -> t.pose(0, 0, 0))
+                .isInstanceOf(IllegalStateException.class)
+                .hasMessageContaining("no steered axle");
         Point lower = JobPoints.position(demo, new PointId.JointCentre(1));
-        Job locked = JobPoints.moved(demo, new PointId.GearInput(), new Point(lower.x() - 60, lower.y() + 200, lower.z() + 90));
+        Job locked = JobPoints.moved(
+                demo, new PointId.GearInput(), new Point(lower.x() - 60, lower.y() + 200, lower.z() + 90));
         SteeringTrain stuck = new SteeringTrain(locked);
         assertThat(stuck.locked().orElseThrow().sentence()).startsWith("The joint \"Lower joint\" can't turn at");
         assertThat(stuck.pose(10, 0, 0).obstacle()).isPresent();

@@ -1,4 +1,5 @@
 package mildtilt.survey;
+
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
@@ -25,7 +26,15 @@ import org.junit.jupiter.api.Test;
 
 class SurveyFitTest {
 
-    private static final Map<String, Point> MARKS = Map.of("A", new Point(0, 0, 0), "B", new Point(1000, 0, 0), "C", new Point(0, 800, 0), "D", new Point(900, 900, 0));
+    private static final Map<String, Point> MARKS = Map.of(
+            "A",
+            new Point(0, 0, 0),
+            "B",
+            new Point(1000, 0, 0),
+            "C",
+            new Point(0, 800, 0),
+            "D",
+            new Point(900, 900, 0));
 
     private static Survey marks() {
         Survey s = Survey.NONE;
@@ -47,7 +56,10 @@ class SurveyFitTest {
     /** With more read of a point, put in if it is not there yet. */
     private static Survey read(Survey s, String word, Reading... more) {
         SurveyPoint p = s.point(id(word)).orElse(new SurveyPoint(id(word), word, List.of()));
-        return s.with(new SurveyPoint(p.id(), word, Stream.concat(p.readings().stream(), Stream.of(more)).toList()));
+        return s.with(new SurveyPoint(
+                p.id(),
+                word,
+                Stream.concat(p.readings().stream(), Stream.of(more)).toList()));
     }
 
     private static Point at(Surveyed s, String word) {
@@ -86,9 +98,20 @@ class SurveyFitTest {
         int found = 0;
         for (int n = 0; n < 40; n++) {
             Survey s = taped(marks(), "joint", truth, "A", "B", "C", "D");
-            s = read(s, "joint", new Height(truth.z() + random.nextGaussian(), 1), new Plumb(truth.x() + random.nextGaussian(), truth.y() + random.nextGaussian(), 1));
+            s = read(
+                    s,
+                    "joint",
+                    new Height(truth.z() + random.nextGaussian(), 1),
+                    new Plumb(truth.x() + random.nextGaussian(), truth.y() + random.nextGaussian(), 1));
             int which = random.nextInt(4);
-            Survey wrong = s.edit(id("joint"), p -> p.with(which, new Tape(((Tape) p.readings().get(which)).from(), ((Tape) p.readings().get(which)).length() + 20, 1)));
+            Survey wrong = s.edit(
+                    id("joint"),
+                    p -> p.with(
+                            which,
+                            new Tape(
+                                    ((Tape) p.readings().get(which)).from(),
+                                    ((Tape) p.readings().get(which)).length() + 20,
+                                    1)));
             Optional<ReadingCheck> worst = fit(wrong).worst();
             assertThat(worst).isPresent();
             assertThat(worst.get().times()).isGreaterThan(5);
@@ -167,23 +190,47 @@ class SurveyFitTest {
         Survey line = Survey.NONE;
         for (int i = 0; i < 3; i++) {
             int x = 400 * i;
-            line = read(read(line, "m" + i, new Plumb(x, 0, 0.5), new Height(0, 0.5)), "joint", new Tape(id("m" + i), Math.hypot(Math.hypot(300 - x, 200), 500), 1));
+            line = read(
+                    read(line, "m" + i, new Plumb(x, 0, 0.5), new Height(0, 0.5)),
+                    "joint",
+                    new Tape(id("m" + i), Math.hypot(Math.hypot(300 - x, 200), 500), 1));
         }
         assertThat(fit(line).open()).containsOnlyKeys(id("joint"));
-        assertThat(SurveyFit.of(Survey.NONE, _ -> Optional.empty(), Id::text).places()).isEmpty();
+        assertThat(SurveyFit.of(Survey.NONE, _ -> Optional.empty(), Id::text).places())
+                .isEmpty();
     }
 
     @Test
     void ofTwoPlacesThatSuitThePlansIsMeant() {
         Point above = new Point(420, 310, 650);
         Survey s = taped(marks(), "joint", above, "A", "B", "C");
-        near(at(SurveyFit.of(s, n -> n.equals(id("joint")) ? Optional.of(new Point(400, 300, -500)) : Optional.empty(), Id::text), "joint"), new Point(420, 310, -650), 1e-4);
-        near(at(SurveyFit.of(s, n -> n.equals(id("joint")) ? Optional.of(new Point(400, 300, 500)) : Optional.empty(), Id::text), "joint"), above, 1e-4);
+        near(
+                at(
+                        SurveyFit.of(
+                                s,
+                                n -> n.equals(id("joint")) ? Optional.of(new Point(400, 300, -500)) : Optional.empty(),
+                                Id::text),
+                        "joint"),
+                new Point(420, 310, -650),
+                1e-4);
+        near(
+                at(
+                        SurveyFit.of(
+                                s,
+                                n -> n.equals(id("joint")) ? Optional.of(new Point(400, 300, 500)) : Optional.empty(),
+                                Id::text),
+                        "joint"),
+                above,
+                1e-4);
     }
 
     @Test
     void aSkewVehicleIsTold() {
-        Survey s = read(read(Survey.NONE, "left wheel centre", new Plumb(6, 760, 1), new Height(390, 1)), "right wheel centre", new Plumb(-4, -757, 1), new Height(388, 1));
+        Survey s = read(
+                read(Survey.NONE, "left wheel centre", new Plumb(6, 760, 1), new Height(390, 1)),
+                "right wheel centre",
+                new Plumb(-4, -757, 1),
+                new Height(388, 1));
         SideDifference skew = SideDifference.of(fit(s), Id::text);
         assertThat(skew.pairs()).singleElement().satisfies(p -> {
             assertThat(p.off().x()).isCloseTo(10, within(1e-6));
@@ -200,6 +247,7 @@ class SurveyFitTest {
         assertThatThrownBy(() -> new Tape(id("A"), 0, 1)).isInstanceOf(ImpossibleGeometryException.class);
         assertThatThrownBy(() -> new Height(5, 0)).hasMessageContaining("nothing is measured exactly");
         assertThatThrownBy(() -> new Slope(id("A"), 89, 0, 1)).hasMessageContaining("upright");
-        assertThatThrownBy(() -> read(Survey.NONE, "A", new Tape(id("A"), 5, 1))).hasMessageContaining("from itself");
+        assertThatThrownBy(() -> read(Survey.NONE, "A", new Tape(id("A"), 5, 1)))
+                .hasMessageContaining("from itself");
     }
 }

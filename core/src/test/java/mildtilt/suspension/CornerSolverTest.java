@@ -1,4 +1,5 @@
 package mildtilt.suspension;
+
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
@@ -15,10 +16,15 @@ class CornerSolverTest {
 
     /** Parallel equal level arms across the vehicle and an upright kingpin: the wheel moves without tilting. */
     private static final DoubleWishbone PARALLEL = new DoubleWishbone(
-            new Point(100, 300, 200), new Point(-100, 300, 200), new Point(0, 600, 200),
-            new Point(100, 300, 400), new Point(-100, 300, 400), new Point(0, 600, 400));
-    private static final Knuckle UPRIGHT = new Knuckle(
-            new Point(0, 700, 300), new Point(0, 800, 300), new Point(-150, 600, 300));
+            new Point(100, 300, 200),
+            new Point(-100, 300, 200),
+            new Point(0, 600, 200),
+            new Point(100, 300, 400),
+            new Point(-100, 300, 400),
+            new Point(0, 600, 400));
+
+    private static final Knuckle UPRIGHT =
+            new Knuckle(new Point(0, 700, 300), new Point(0, 800, 300), new Point(-150, 600, 300));
     private static final Point INNER = new Point(-150, 300, 300);
 
     private static CornerSolver solver(Side side, DoubleWishbone arms, Knuckle knuckle, Point inner) {
@@ -79,16 +85,23 @@ class CornerSolverTest {
     void staticFiguresOfAKnownKnuckle() {
         // Leaning 20 in over 200 up and 10 back over 200 up.
         DoubleWishbone leaning = new DoubleWishbone(
-                new Point(100, 300, 200), new Point(-100, 300, 200), new Point(5, 610, 200),
-                new Point(100, 300, 400), new Point(-100, 300, 400), new Point(-5, 590, 400));
+                new Point(100, 300, 200),
+                new Point(-100, 300, 200),
+                new Point(5, 610, 200),
+                new Point(100, 300, 400),
+                new Point(-100, 300, 400),
+                new Point(-5, 590, 400));
         KnucklePose p = pose(solver(Side.LEFT, leaning, UPRIGHT, INNER), INNER, 0);
         assertThat(p.kingpinInclinationDeg()).isCloseTo(Math.toDegrees(Math.atan(0.1)), within(1e-9));
         assertThat(p.casterDeg()).isCloseTo(Math.toDegrees(Math.atan(0.05)), within(1e-9));
         assertThat(p.scrubRadius()).isCloseTo(700 - 630, within(1e-9));
         assertThat(p.mechanicalTrail()).isCloseTo(15, within(1e-9));
         assertThat(p.contactPoint().distanceTo(new Point(0, 700, 0))).isLessThan(1e-9);
-        assertThat(p.steeringArm().norm()).isCloseTo(
-                Axis.through(leaning.lowerBallJoint(), leaning.upperBallJoint()).distanceTo(UPRIGHT.tieRodPoint()), within(1e-9));
+        assertThat(p.steeringArm().norm())
+                .isCloseTo(
+                        Axis.through(leaning.lowerBallJoint(), leaning.upperBallJoint())
+                                .distanceTo(UPRIGHT.tieRodPoint()),
+                        within(1e-9));
     }
 
     @Test
@@ -108,8 +121,9 @@ class CornerSolverTest {
             assertThat(solver.solve(INNER, INNER, z)).isInstanceOfSatisfying(CannotAssemble.class, c -> {
                 assertThat(c.reason()).isEqualTo(CannotAssemble.Reason.WHEEL_TRAVEL);
                 assertThat(Math.signum(c.amount())).isEqualTo(Math.signum(z));
-                assertThat(c.sentence()).startsWith("The left suspension can't bring the wheel that far: it stays "
-                        + (z > 0 ? "low" : "high"));
+                assertThat(c.sentence())
+                        .startsWith("The left suspension can't bring the wheel that far: it stays "
+                                + (z > 0 ? "low" : "high"));
             });
         }
     }
@@ -117,27 +131,44 @@ class CornerSolverTest {
     @Test
     void aRodPulledPastReachSaysTooShortOrTooLong() {
         CornerSolver solver = solver(Side.LEFT, PARALLEL, UPRIGHT, INNER);
-        assertThat(solver.solve(INNER.plus(new Vector(0, -200, 0)), INNER, 0)).isInstanceOfSatisfying(CannotAssemble.class, c -> {
-            assertThat(c.reason()).isEqualTo(CannotAssemble.Reason.LINK);
-            // Inner at (−150, 100), arm of 150 about (0, 600): nearest it comes is √(150² + 500²) − 150.
-            assertThat(c.amount()).isCloseTo(Math.hypot(150, 500) - 150 - 300, within(1e-6));
-            assertThat(c.sentence()).contains("tie rod is too short by");
-        });
-        assertThat(solver.solve(INNER.plus(new Vector(100, 290, 0)), INNER, 0)).isInstanceOfSatisfying(CannotAssemble.class, c ->
-                assertThat(c.sentence()).contains("tie rod is too long by"));
+        assertThat(solver.solve(INNER.plus(new Vector(0, -200, 0)), INNER, 0))
+                .isInstanceOfSatisfying(CannotAssemble.class, c -> {
+                    assertThat(c.reason()).isEqualTo(CannotAssemble.Reason.LINK);
+                    // Inner at (−150, 100), arm of 150 about (0, 600): nearest it comes is √(150² + 500²) − 150.
+                    assertThat(c.amount()).isCloseTo(Math.hypot(150, 500) - 150 - 300, within(1e-6));
+                    assertThat(c.sentence()).contains("tie rod is too short by");
+                });
+        assertThat(solver.solve(INNER.plus(new Vector(100, 290, 0)), INNER, 0))
+                .isInstanceOfSatisfying(
+                        CannotAssemble.class, c -> assertThat(c.sentence()).contains("tie rod is too long by"));
     }
 
     @Test
     void cornersThatCannotBeAreRefused() {
         assertThatThrownBy(() -> solver(Side.LEFT, PARALLEL, UPRIGHT.withTieRodPoint(new Point(0, 600, 250)), INNER))
-                .isInstanceOf(ImpossibleGeometryException.class).hasMessageContaining("left steering arm has no length");
+                .isInstanceOf(ImpossibleGeometryException.class)
+                .hasMessageContaining("left steering arm has no length");
         assertThatThrownBy(() -> solver(Side.RIGHT, PARALLEL, UPRIGHT.withTieRodPoint(INNER), INNER))
                 .hasMessageContaining("right tie rod has no length");
-        assertThatThrownBy(() -> new DoubleWishbone(PARALLEL.lowerInnerFront(), PARALLEL.lowerInnerFront(), PARALLEL.lowerBallJoint(),
-                PARALLEL.upperInnerFront(), PARALLEL.upperInnerRear(), PARALLEL.upperBallJoint())).hasMessageContaining("lower wishbone");
-        assertThatThrownBy(() -> new DoubleWishbone(PARALLEL.lowerInnerFront(), PARALLEL.lowerInnerRear(), PARALLEL.lowerBallJoint(),
-                PARALLEL.upperInnerFront(), PARALLEL.upperInnerRear(), new Point(40, 300, 400))).hasMessageContaining("upper wishbone has no length");
-        assertThatThrownBy(() -> new Knuckle(new Point(0, 700, 300), new Point(0, 600, 300), INNER)).hasMessageContaining("outboard");
-        assertThatThrownBy(() -> new Knuckle(new Point(0, 700, 300), new Point(90, 710, 300), INNER)).hasMessageContaining("outboard");
+        assertThatThrownBy(() -> new DoubleWishbone(
+                        PARALLEL.lowerInnerFront(),
+                        PARALLEL.lowerInnerFront(),
+                        PARALLEL.lowerBallJoint(),
+                        PARALLEL.upperInnerFront(),
+                        PARALLEL.upperInnerRear(),
+                        PARALLEL.upperBallJoint()))
+                .hasMessageContaining("lower wishbone");
+        assertThatThrownBy(() -> new DoubleWishbone(
+                        PARALLEL.lowerInnerFront(),
+                        PARALLEL.lowerInnerRear(),
+                        PARALLEL.lowerBallJoint(),
+                        PARALLEL.upperInnerFront(),
+                        PARALLEL.upperInnerRear(),
+                        new Point(40, 300, 400)))
+                .hasMessageContaining("upper wishbone has no length");
+        assertThatThrownBy(() -> new Knuckle(new Point(0, 700, 300), new Point(0, 600, 300), INNER))
+                .hasMessageContaining("outboard");
+        assertThatThrownBy(() -> new Knuckle(new Point(0, 700, 300), new Point(90, 710, 300), INNER))
+                .hasMessageContaining("outboard");
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.suspension;
+
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -30,8 +31,12 @@ class IndependentSolverTest {
 
     private static Corner random(Random r) {
         DoubleWishbone arms = new DoubleWishbone(
-                near(r, 150, 240, 260), near(r, -160, 240, 250), near(r, 5, 600, 260),
-                near(r, 120, 310, 460), near(r, -130, 310, 450), near(r, -15, 570, 480));
+                near(r, 150, 240, 260),
+                near(r, -160, 240, 250),
+                near(r, 5, 600, 260),
+                near(r, 120, 310, 460),
+                near(r, -130, 310, 450),
+                near(r, -15, 570, 480));
         double x = r.nextBoolean() ? 140 : -140;
         Knuckle knuckle = new Knuckle(near(r, 0, 720, 370), near(r, 0, 860, 371), near(r, x, 590, 330));
         return new Corner(arms, knuckle, near(r, x, 250, 325));
@@ -92,9 +97,16 @@ class IndependentSolverTest {
             return new Pair<>(value, slope);
         };
         LeastSquaresOptimizer.Optimum found = new LevenbergMarquardtOptimizer()
-                .withCostRelativeTolerance(1e-30).withParameterRelativeTolerance(1e-15).withOrthoTolerance(1e-30)
-                .optimize(new LeastSquaresBuilder().model(model).start(start).target(new double[rows])
-                        .maxEvaluations(500).maxIterations(500).build());
+                .withCostRelativeTolerance(1e-30)
+                .withParameterRelativeTolerance(1e-15)
+                .withOrthoTolerance(1e-30)
+                .optimize(new LeastSquaresBuilder()
+                        .model(model)
+                        .start(start)
+                        .target(new double[rows])
+                        .maxEvaluations(500)
+                        .maxIterations(500)
+                        .build());
         assertThat(found.getRMS()).as("the general solver found a pose").isLessThan(1e-9);
         return found.getPoint();
     }
@@ -103,15 +115,18 @@ class IndependentSolverTest {
     void ourPoseIsTheOneWhereAllLengthsHold(RepetitionInfo rep) {
         Random r = new Random(rep.getCurrentRepetition());
         Corner c = random(r);
-        CornerSolver ours = new CornerSolver(Side.LEFT, c.arms, c.knuckle, c.knuckle.tieRodPoint(), c.inner, "left tie rod");
+        CornerSolver ours =
+                new CornerSolver(Side.LEFT, c.arms, c.knuckle, c.knuckle.tieRodPoint(), c.inner, "left tie rod");
         double travel = r.nextDouble() * 110 - 55;
         double rack = r.nextDouble() * 90 - 45;
-        double[] at = coordinates(c.arms.lowerBallJoint(), c.arms.upperBallJoint(), c.knuckle.tieRodPoint(), c.knuckle.wheelCentre());
+        double[] at = coordinates(
+                c.arms.lowerBallJoint(), c.arms.upperBallJoint(), c.knuckle.tieRodPoint(), c.knuckle.wheelCentre());
         // Followed from the design position in small steps, so that both are on the same branch.
         int steps = 10;
         for (int i = 1; i <= steps; i++) {
             Point inner = c.inner.plus(new Vector(0, rack * i / steps, 0));
-            at = solve(c, inner, c.knuckle.wheelCentre().z() + travel * i / steps, at).toArray();
+            at = solve(c, inner, c.knuckle.wheelCentre().z() + travel * i / steps, at)
+                    .toArray();
         }
         KnucklePose pose = (KnucklePose) ours.solve(c.inner.plus(new Vector(0, rack, 0)), c.inner, travel);
         double[] found = coordinates(pose.steerAxisLow(), pose.steerAxisHigh(), pose.tieRodPoint(), pose.wheelCentre());
@@ -119,9 +134,11 @@ class IndependentSolverTest {
             assertThat(found[i]).as("coordinate " + i).isCloseTo(at[i], within(1e-6));
         }
         // The spin axis is carried with the knuckle: square and parallel parts of it stay so.
-        Direction spin = c.knuckle.spinAxisPoint().minus(c.knuckle.wheelCentre()).direction();
+        Direction spin =
+                c.knuckle.spinAxisPoint().minus(c.knuckle.wheelCentre()).direction();
         Vector arm = c.knuckle.tieRodPoint().minus(c.arms.lowerBallJoint());
-        assertThat(pose.spin().dot(pose.tieRodPoint().minus(pose.steerAxisLow()))).isCloseTo(spin.dot(arm), within(1e-8));
+        assertThat(pose.spin().dot(pose.tieRodPoint().minus(pose.steerAxisLow())))
+                .isCloseTo(spin.dot(arm), within(1e-8));
     }
 
     private static double[] coordinates(Point... points) {

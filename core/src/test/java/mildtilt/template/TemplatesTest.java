@@ -1,4 +1,5 @@
 package mildtilt.template;
+
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -36,7 +37,11 @@ class TemplatesTest {
     private final Job demo = DemoJob.MARSH_CARRIER.job();
 
     private static FlatPattern pattern(Templates t, String name) {
-        return t.patterns().stream().filter(p -> p.name().equals(name)).findFirst().orElseThrow(() -> new AssertionError(name + " not among " + t.patterns().stream().map(FlatPattern::name).toList() + t.open()));
+        return t.patterns().stream()
+                .filter(p -> p.name().equals(name))
+                .findFirst()
+                .orElseThrow(() -> new AssertionError(name + " not among "
+                        + t.patterns().stream().map(FlatPattern::name).toList() + t.open()));
     }
 
     private Templates of(Job job, Piece... pieces) {
@@ -56,14 +61,17 @@ class TemplatesTest {
             for (int deg = 0; deg < 360; deg += 7) {
                 double phi = Math.toRadians(deg);
                 double z = Cope.at(m, r, phi, 1);
-                Point p = new Point(0, 0, 0).plus(new Vector(r * Math.cos(phi), r * Math.sin(phi), 0)).plus(branch.times(z));
+                Point p = new Point(0, 0, 0)
+                        .plus(new Vector(r * Math.cos(phi), r * Math.sin(phi), 0))
+                        .plus(branch.times(z));
                 Vector from = p.minus(on);
                 double far = from.minus(other.times(from.dot(other))).norm();
                 if (into > 0) {
                     assertThat(far).isCloseTo(into / 2, within(1e-9));
                 } else {
                     // A flat square to x cos − z sin: its distance to the plane through the axis.
-                    assertThat(from.dot(new Vector(Math.cos(a), 0, -Math.sin(a)))).isCloseTo(0, within(1e-9));
+                    assertThat(from.dot(new Vector(Math.cos(a), 0, -Math.sin(a))))
+                            .isCloseTo(0, within(1e-9));
                 }
             }
         }
@@ -72,28 +80,61 @@ class TemplatesTest {
     @Test
     void aStayBetweenTwoTubesIsAsLongAsItIsDrawn() {
         // Square between two tubes of 50: at the sides of the tube nothing is cut away but the sagitta.
-        Piece.CopedTube stay = new Piece.CopedTube(Id.Kind.PIECE.first(), "Stay", new Section.Tube(25, 2), Metal.STEEL, 300, new Meeting(50, 90, 0, 0), new Meeting(50, 90, 0, 90), 1, 0);
+        Piece.CopedTube stay = new Piece.CopedTube(
+                Id.Kind.PIECE.first(),
+                "Stay",
+                new Section.Tube(25, 2),
+                Metal.STEEL,
+                300,
+                new Meeting(50, 90, 0, 0),
+                new Meeting(50, 90, 0, 90),
+                1,
+                0);
         Cope cope = Cope.of(stay);
         double deepest = Math.sqrt(25 * 25 - 12.5 * 12.5);
-        assertThat(cope.longest()).as("the least of both cuts is at the outer skin").isCloseTo(300 - 2 * Math.sqrt(25 * 25 - 10.5 * 10.5), within(0.02));
+        assertThat(cope.longest())
+                .as("the least of both cuts is at the outer skin")
+                .isCloseTo(300 - 2 * Math.sqrt(25 * 25 - 10.5 * 10.5), within(0.02));
         assertThat(cope.shortest()).isBetween(300 - 50.0, 300 - 25 - deepest);
         FlatPattern first = pattern(of(demo, stay), "Stay, first end");
         assertThat(first.bounds().width()).isCloseTo(Math.PI * 25, within(1e-9));
-        Piece.CopedTube plain = new Piece.CopedTube(Id.Kind.PIECE.first(), "Plain", new Section.Tube(25, 2), Metal.STEEL, 300, Meeting.SQUARE, Meeting.SQUARE, 1, 0);
+        Piece.CopedTube plain = new Piece.CopedTube(
+                Id.Kind.PIECE.first(),
+                "Plain",
+                new Section.Tube(25, 2),
+                Metal.STEEL,
+                300,
+                Meeting.SQUARE,
+                Meeting.SQUARE,
+                1,
+                0);
         assertThat(Cope.of(plain).longest()).isCloseTo(300, within(1e-9));
         assertThat(of(demo, plain).patterns()).noneMatch(p -> p.name().startsWith("Plain"));
     }
 
     @Test
     void anArmPlateIsAsLongAsTheJobsArm() {
-        FlatPattern p = pattern(of(demo, new Piece.ArmPlate(Id.Kind.PIECE.first(), "Arm", ArmOf.LEFT_STEERING_ARM, 12, 30, 16, 11)), "Arm");
-        List<PatternMark.Circle> holes = p.inks().stream().filter(PatternMark.Circle.class::isInstance).map(PatternMark.Circle.class::cast).toList();
-        double length = demo.axle().orElseThrow().left().suspension().steerAxis().distanceTo(demo.axle().orElseThrow().left().knuckle().tieRodPoint());
+        FlatPattern p = pattern(
+                of(demo, new Piece.ArmPlate(Id.Kind.PIECE.first(), "Arm", ArmOf.LEFT_STEERING_ARM, 12, 30, 16, 11)),
+                "Arm");
+        List<PatternMark.Circle> holes = p.inks().stream()
+                .filter(PatternMark.Circle.class::isInstance)
+                .map(PatternMark.Circle.class::cast)
+                .toList();
+        double length = demo.axle()
+                .orElseThrow()
+                .left()
+                .suspension()
+                .steerAxis()
+                .distanceTo(demo.axle().orElseThrow().left().knuckle().tieRodPoint());
         assertThat(holes.get(0).centre().distanceTo(holes.get(1).centre())).isCloseTo(length, within(1e-9));
         // The outline keeps its margin round both holes, all the way.
         PatternMark.Path outline = (PatternMark.Path) p.inks().getFirst();
         for (PatternMark.Circle hole : holes) {
-            double nearest = outline.spots().stream().mapToDouble(s -> s.distanceTo(hole.centre())).min().orElseThrow();
+            double nearest = outline.spots().stream()
+                    .mapToDouble(s -> s.distanceTo(hole.centre()))
+                    .min()
+                    .orElseThrow();
             assertThat(nearest - hole.radius()).isCloseTo(11, within(1e-6));
         }
         // Two circles and a trapezium: area of the hull of two circles less both holes.
@@ -102,25 +143,50 @@ class TemplatesTest {
         double alpha = Math.acos((r1 - r2) / length);
         double hull = r1 * r1 * (Math.PI - alpha) + r2 * r2 * alpha + Math.sin(alpha) * length * (r1 + r2);
         assertThat(p.area()).isCloseTo(hull - Math.PI * (15 * 15 + 8 * 8), within(hull * 1e-3));
-        assertThat(of(demo, new Piece.ArmPlate(Id.Kind.PIECE.first(), "None", ArmOf.GEAR_ARM, 12, 30, 16, 11)).open()).as("a rack has no arm").hasSize(1);
-        assertThat(of(demo, new Piece.ArmPlate(Id.Kind.PIECE.first(), "Fat", ArmOf.LEFT_STEERING_ARM, 12, 300, 160, 11)).open().getFirst().text(LengthUnit.MM)).contains("run into each other");
+        assertThat(of(demo, new Piece.ArmPlate(Id.Kind.PIECE.first(), "None", ArmOf.GEAR_ARM, 12, 30, 16, 11))
+                        .open())
+                .as("a rack has no arm")
+                .hasSize(1);
+        assertThat(of(demo, new Piece.ArmPlate(Id.Kind.PIECE.first(), "Fat", ArmOf.LEFT_STEERING_ARM, 12, 300, 160, 11))
+                        .open()
+                        .getFirst()
+                        .text(LengthUnit.MM))
+                .contains("run into each other");
     }
 
-    private static final List<Shape> FEET = List.of(new Shape.Box(new Point(-300, 350, 430), 900, 60, 60, 10, 6, 4), new Shape.Cylinder(new Point(-700, 390, 440), new Point(0, 300, 400), 60),
+    private static final List<Shape> FEET = List.of(
+            new Shape.Box(new Point(-300, 350, 430), 900, 60, 60, 10, 6, 4),
+            new Shape.Cylinder(new Point(-700, 390, 440), new Point(0, 300, 400), 60),
             new Shape.Tube(List.of(new Point(-700, 390, 440), new Point(0, 300, 400)), 50),
-            new Shape.Plate(List.of(new Point(-700, 300, 400), new Point(0, 250, 420), new Point(0, 600, 400), new Point(-700, 650, 380)), 6));
+            new Shape.Plate(
+                    List.of(
+                            new Point(-700, 300, 400),
+                            new Point(0, 250, 420),
+                            new Point(0, 600, 400),
+                            new Point(-700, 650, 380)),
+                    6));
 
     /** How far a point is above a shape's surface, mm. */
     private static double above(Shape shape, Point p) {
         return switch (shape) {
             case Shape.Box b -> {
                 Vector off = p.minus(b.centre());
-                yield Math.max(Math.max(Math.abs(off.dot(b.place().ex())) - b.length() / 2, Math.abs(off.dot(b.place().ey())) - b.width() / 2), Math.abs(off.dot(b.place().ez())) - b.height() / 2);
+                yield Math.max(
+                        Math.max(
+                                Math.abs(off.dot(b.place().ex())) - b.length() / 2,
+                                Math.abs(off.dot(b.place().ey())) - b.width() / 2),
+                        Math.abs(off.dot(b.place().ez())) - b.height() / 2);
             }
             case Shape.Cylinder c -> Axis.through(c.from(), c.to()).distanceTo(p) - c.diameter() / 2;
-            case Shape.Tube t -> Axis.through(t.line().getFirst(), t.line().getLast()).distanceTo(p) - t.diameter() / 2;
+            case Shape.Tube t ->
+                Axis.through(t.line().getFirst(), t.line().getLast()).distanceTo(p) - t.diameter() / 2;
             case Shape.Plate q -> {
-                Vector square = q.corners().get(1).minus(q.corners().get(0)).cross(q.corners().get(2).minus(q.corners().get(0))).direction().vector();
+                Vector square = q.corners()
+                        .get(1)
+                        .minus(q.corners().get(0))
+                        .cross(q.corners().get(2).minus(q.corners().get(0)))
+                        .direction()
+                        .vector();
                 yield Math.abs(p.minus(q.corners().getFirst()).dot(square)) - q.thickness() / 2;
             }
             case Shape.Sphere _, Shape.Scan _ -> throw new IllegalStateException();
@@ -130,10 +196,28 @@ class TemplatesTest {
     /** Each place of the foot's edge, put back into the vehicle, lies on what the bracket stands on; the plate is square to the shaft. */
     @Test
     void aBracketsFootStandsOnTheRailAtItsAngle() {
-        Column c = demo.column().orElseThrow().withBearings(List.of(Bearing.planned(Id.Kind.BEARING.first(), "Steady", Bearing.Kind.FLANGE, Bearing.Mount.FRAME, 1, 150, 19)));
+        Column c = demo.column()
+                .orElseThrow()
+                .withBearings(List.of(Bearing.planned(
+                        Id.Kind.BEARING.first(), "Steady", Bearing.Kind.FLANGE, Bearing.Mount.FRAME, 1, 150, 19)));
         for (Shape shape : FEET) {
             Job job = demo.withColumn(c).withSurroundings(Surroundings.NONE.with(Obstacle.fixed("rail", shape)));
-            FlatPattern p = pattern(of(job, new Piece.BearingBracket(Id.Kind.PIECE.first(), "Foot", Id.Kind.BEARING.first(), Id.Kind.OBSTACLE.first(), 6, 30, 20, 2, 46, 8, 8)), "Foot");
+            FlatPattern p = pattern(
+                    of(
+                            job,
+                            new Piece.BearingBracket(
+                                    Id.Kind.PIECE.first(),
+                                    "Foot",
+                                    Id.Kind.BEARING.first(),
+                                    Id.Kind.OBSTACLE.first(),
+                                    6,
+                                    30,
+                                    20,
+                                    2,
+                                    46,
+                                    8,
+                                    8)),
+                    "Foot");
             PatternMark.Path outline = (PatternMark.Path) p.inks().getFirst();
             Point middle = c.place(c.bearings().getFirst());
             Vector axis = c.axis(1).vector();
@@ -157,15 +241,41 @@ class TemplatesTest {
 
     @Test
     void aBracketThatCanNotBeDrawnSaysWhy() {
-        Column c = demo.column().orElseThrow().withBearings(List.of(Bearing.planned(Id.Kind.BEARING.first(), "Steady", Bearing.Kind.FLANGE, Bearing.Mount.FRAME, 1, 150, 19)));
-        Piece.BearingBracket b = new Piece.BearingBracket(Id.Kind.PIECE.first(), "Foot", Id.Kind.BEARING.first(), Id.Kind.OBSTACLE.first(), 6, 30, 20, 2, 46, 8, 8);
-        Map<Shape, String> why = new HashMap<>(Map.of(new Shape.Sphere(new Point(-400, 300, 300), 100), "not drawn onto a",
-                new Shape.Box(new Point(-2000, 300, 300), 50, 50, 50), "does not meet",
-                new Shape.Box(c.place(c.bearings().getFirst()).plus(c.axis(1).anySquare().times(90)), 20, 20, 20), "wider"));
+        Column c = demo.column()
+                .orElseThrow()
+                .withBearings(List.of(Bearing.planned(
+                        Id.Kind.BEARING.first(), "Steady", Bearing.Kind.FLANGE, Bearing.Mount.FRAME, 1, 150, 19)));
+        Piece.BearingBracket b = new Piece.BearingBracket(
+                Id.Kind.PIECE.first(),
+                "Foot",
+                Id.Kind.BEARING.first(),
+                Id.Kind.OBSTACLE.first(),
+                6,
+                30,
+                20,
+                2,
+                46,
+                8,
+                8);
+        Map<Shape, String> why = new HashMap<>(Map.of(
+                new Shape.Sphere(new Point(-400, 300, 300), 100),
+                "not drawn onto a",
+                new Shape.Box(new Point(-2000, 300, 300), 50, 50, 50),
+                "does not meet",
+                new Shape.Box(
+                        c.place(c.bearings().getFirst())
+                                .plus(c.axis(1).anySquare().times(90)),
+                        20,
+                        20,
+                        20),
+                "wider"));
         why.forEach((shape, says) -> {
-            Templates t = of(demo.withColumn(c).withSurroundings(Surroundings.NONE.with(Obstacle.fixed("thing", shape))), b);
+            Templates t =
+                    of(demo.withColumn(c).withSurroundings(Surroundings.NONE.with(Obstacle.fixed("thing", shape))), b);
             assertThat(t.patterns()).noneMatch(p -> p.name().equals("Foot"));
-            assertThat(t.open().getFirst().text(LengthUnit.MM)).as(shape.label()).contains(says);
+            assertThat(t.open().getFirst().text(LengthUnit.MM))
+                    .as(shape.label())
+                    .contains(says);
         });
         assertThat(of(demo, b).open().getFirst().text(LengthUnit.MM)).contains("any more");
     }
@@ -177,8 +287,17 @@ class TemplatesTest {
         Job job = demo.editColumn(c -> c.editShaft(1, s -> s.withClockingDeg(clocking)));
         FlatPattern p = pattern(Templates.of(job, List.of()), "Lower shaft, gear end strip");
         assertThat(p.bounds().width()).isCloseTo(Math.PI * 19, within(1e-9));
-        double[] marks = p.inks().stream().filter(PatternMark.Path.class::isInstance).map(PatternMark.Path.class::cast)
-                .filter(l -> !l.closed() && l.spots().getFirst().x() == l.spots().getLast().x() && Math.abs(l.spots().getFirst().y() - l.spots().getLast().y()) > 20).mapToDouble(l -> l.spots().getFirst().x()).sorted().toArray();
+        double[] marks = p.inks().stream()
+                .filter(PatternMark.Path.class::isInstance)
+                .map(PatternMark.Path.class::cast)
+                .filter(l -> !l.closed()
+                        && l.spots().getFirst().x() == l.spots().getLast().x()
+                        && Math.abs(l.spots().getFirst().y()
+                                        - l.spots().getLast().y())
+                                > 20)
+                .mapToDouble(l -> l.spots().getFirst().x())
+                .sorted()
+                .toArray();
         assertThat(marks).hasSize(2);
         Column c = job.column().orElseThrow();
         Vector axis = c.axis(1).vector();
@@ -196,7 +315,18 @@ class TemplatesTest {
     void aNotchIsLinedAndBoxed() {
         Shape.Box rail = new Shape.Box(new Point(-320, 270, 425), 1300, 50, 60);
         Job job = demo.withSurroundings(Surroundings.NONE.with(Obstacle.fixed("rail", rail)));
-        Notch n = new Notch(0, new NamedPart(Id.Kind.OBSTACLE.first(), "rail"), new NamedPart(Id.Kind.SHAFT.number(2), "lower shaft"), Notch.Face.TOP, 18, 90, 50, false, 210, new Point(-300, 270, 455), List.of());
+        Notch n = new Notch(
+                0,
+                new NamedPart(Id.Kind.OBSTACLE.first(), "rail"),
+                new NamedPart(Id.Kind.SHAFT.number(2), "lower shaft"),
+                Notch.Face.TOP,
+                18,
+                90,
+                50,
+                false,
+                210,
+                new Point(-300, 270, 455),
+                List.of());
         Templates t = Templates.of(job, List.of(n));
         FlatPattern lining = pattern(t, "Notch in rail (top), lining");
         assertThat(lining.bounds().width()).isEqualTo(18 + 90 + 18);
@@ -205,8 +335,20 @@ class TemplatesTest {
         assertThat(side.bounds().width()).isEqualTo(210);
         assertThat(side.bounds().height()).as("as high as the rail").isEqualTo(60);
         assertThat(side.area()).isCloseTo(210 * 60 - 90 * 18, within(1e-9));
-        Notch pocket = new Notch(0, new NamedPart(Id.Kind.OBSTACLE.first(), "rail"), new NamedPart(Id.Kind.SHAFT.number(2), "lower shaft"), Notch.Face.LEFT, 18, 90, 30, false, 210, new Point(-300, 295, 425), List.of());
-        assertThat(Templates.of(job, List.of(pocket)).patterns()).noneMatch(p -> p.name().endsWith("side plate"));
+        Notch pocket = new Notch(
+                0,
+                new NamedPart(Id.Kind.OBSTACLE.first(), "rail"),
+                new NamedPart(Id.Kind.SHAFT.number(2), "lower shaft"),
+                Notch.Face.LEFT,
+                18,
+                90,
+                30,
+                false,
+                210,
+                new Point(-300, 295, 425),
+                List.of());
+        assertThat(Templates.of(job, List.of(pocket)).patterns())
+                .noneMatch(p -> p.name().endsWith("side plate"));
     }
 
     @ParameterizedTest
@@ -225,7 +367,10 @@ class TemplatesTest {
             for (int k = 0; k < 3; k++) {
                 v[k] = new double[] {p[3 * t[i + k]], p[3 * t[i + k] + 1], p[3 * t[i + k] + 2]};
             }
-            volume += (v[0][0] * (v[1][1] * v[2][2] - v[1][2] * v[2][1]) - v[0][1] * (v[1][0] * v[2][2] - v[1][2] * v[2][0]) + v[0][2] * (v[1][0] * v[2][1] - v[1][1] * v[2][0])) / 6;
+            volume += (v[0][0] * (v[1][1] * v[2][2] - v[1][2] * v[2][1])
+                            - v[0][1] * (v[1][0] * v[2][2] - v[1][2] * v[2][0])
+                            + v[0][2] * (v[1][0] * v[2][1] - v[1][1] * v[2][0]))
+                    / 6;
         }
         // Every edge is used once each way: closed, and all facing outward.
         edges.forEach((e, n) -> {
@@ -234,10 +379,14 @@ class TemplatesTest {
         });
         double larger = (Math.max(one, other) + 0.2) / 2;
         double outer = Math.max(larger + 4 + 3, larger + wall);
-        assertThat(volume).isBetween(0.3 * Math.PI * (outer * outer - larger * larger) * length, Math.PI * outer * outer * length - Math.PI * Math.pow(Math.min(one, other) / 2, 2) * length);
+        assertThat(volume)
+                .isBetween(
+                        0.3 * Math.PI * (outer * outer - larger * larger) * length,
+                        Math.PI * outer * outer * length - Math.PI * Math.pow(Math.min(one, other) / 2, 2) * length);
         for (int i = 0; i < p.length; i += 3) {
             double r = Math.hypot(p[i], p[i + 1]);
-            assertThat(r).isGreaterThanOrEqualTo((p[i + 2] < 0 ? one : p[i + 2] > 0 ? other : Math.min(one, other)) / 2);
+            assertThat(r)
+                    .isGreaterThanOrEqualTo((p[i + 2] < 0 ? one : p[i + 2] > 0 ? other : Math.min(one, other)) / 2);
         }
     }
 
@@ -246,6 +395,9 @@ class TemplatesTest {
         Analysis a = Analysis.of(demo);
         List<Notch> notches = a.clearance().orElseThrow().notches();
         Templates t = Templates.of(demo, notches);
-        assertThat(t.patterns().stream().filter(p -> p.name().startsWith("Notch") && !p.name().contains(",")).count()).isEqualTo(notches.size());
+        assertThat(t.patterns().stream()
+                        .filter(p -> p.name().startsWith("Notch") && !p.name().contains(","))
+                        .count())
+                .isEqualTo(notches.size());
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.app.clearance;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -58,15 +59,42 @@ public final class ObstaclesPane extends VBox {
     private Node adding() {
         MenuButton add = new MenuButton("Add an obstacle");
         add.setId("add-obstacle");
-        add.getItems().addAll(
-                item("Box: battery, engine, frame rail", "add-box", () -> put("box", new Shape.Box(spot(), 200, 150, 150))),
-                item("Tube: exhaust, hose, brace", "add-tube", () -> put("tube", new Shape.Tube(List.of(spot(), spot().plus(new Vector(250, 0, 0))), 40))),
-                item("Cylinder: filter, motor", "add-cylinder", () -> put("cylinder", new Shape.Cylinder(spot(), spot().plus(new Vector(0, 0, 150)), 90))),
-                item("Plate: bulkhead, floor, bracket", "add-plate", () -> put("plate", new Shape.Plate(List.of(spot(), spot().plus(new Vector(0, 200, 0)),
-                        spot().plus(new Vector(0, 200, 200)), spot().plus(new Vector(0, 0, 200))), 4))),
-                item("Sphere: anything round", "add-sphere", () -> put("sphere", new Shape.Sphere(spot(), 100))),
-                item("A scan, from STL or OBJ…", "add-scan", takeScan),
-                item("The driver", "add-driver", this::putDriver));
+        add.getItems()
+                .addAll(
+                        item(
+                                "Box: battery, engine, frame rail",
+                                "add-box",
+                                () -> put("box", new Shape.Box(spot(), 200, 150, 150))),
+                        item(
+                                "Tube: exhaust, hose, brace",
+                                "add-tube",
+                                () -> put(
+                                        "tube",
+                                        new Shape.Tube(List.of(spot(), spot().plus(new Vector(250, 0, 0))), 40))),
+                        item(
+                                "Cylinder: filter, motor",
+                                "add-cylinder",
+                                () -> put(
+                                        "cylinder",
+                                        new Shape.Cylinder(spot(), spot().plus(new Vector(0, 0, 150)), 90))),
+                        item(
+                                "Plate: bulkhead, floor, bracket",
+                                "add-plate",
+                                () -> put(
+                                        "plate",
+                                        new Shape.Plate(
+                                                List.of(
+                                                        spot(),
+                                                        spot().plus(new Vector(0, 200, 0)),
+                                                        spot().plus(new Vector(0, 200, 200)),
+                                                        spot().plus(new Vector(0, 0, 200))),
+                                                4))),
+                        item(
+                                "Sphere: anything round",
+                                "add-sphere",
+                                () -> put("sphere", new Shape.Sphere(spot(), 100))),
+                        item("A scan, from STL or OBJ…", "add-scan", takeScan),
+                        item("The driver", "add-driver", this::putDriver));
         HBox row = new HBox(8, add);
         row.setAlignment(Pos.CENTER_LEFT);
         return row;
@@ -81,13 +109,17 @@ public final class ObstaclesPane extends VBox {
 
     /** Beside the middle of the column, where it is seen and touches nothing at once. */
     private Point spot() {
-        return bench.job().column().map(c -> c.hub().midwayTo(c.gearInput()).plus(new Vector(0, 300, 0))).orElse(new Point(-400, 300, 500));
+        return bench.job()
+                .column()
+                .map(c -> c.hub().midwayTo(c.gearInput()).plus(new Vector(0, 300, 0)))
+                .orElse(new Point(-400, 300, 500));
     }
 
     private void put(String name, Shape shape) {
         String free = bench.job().surroundings().free(name);
         int index = bench.job().surroundings().obstacles().size();
-        if (bench.edit("Put a " + name + " in the way", j -> j.editSurroundings(s -> s.with(Obstacle.fixed(free, shape))))) {
+        if (bench.edit(
+                "Put a " + name + " in the way", j -> j.editSurroundings(s -> s.with(Obstacle.fixed(free, shape))))) {
             bench.selectionProperty().set(Optional.of(new Element.InTheWay(index)));
         }
     }
@@ -96,7 +128,9 @@ public final class ObstaclesPane extends VBox {
         Point hub = bench.job().column().map(c -> c.hub()).orElse(new Point(-1000, 350, 1000));
         if (bench.job().surroundings().driver().isPresent()) {
             bench.refuse("There is a driver already: press it in the list to see the measures.");
-        } else if (bench.edit("Put the driver in the seat", j -> j.editSurroundings(s -> s.withDriver(Optional.of(Driver.behind(hub)))))) {
+        } else if (bench.edit(
+                "Put the driver in the seat",
+                j -> j.editSurroundings(s -> s.withDriver(Optional.of(Driver.behind(hub)))))) {
             bench.selectionProperty().set(Optional.of(new Element.AtTheWheel()));
         }
     }
@@ -108,25 +142,36 @@ public final class ObstaclesPane extends VBox {
         List<Node> rows = new ArrayList<>();
         Job job = bench.job();
         for (int i = 0; i < job.surroundings().obstacles().size(); i++) {
-            rows.add(row(new Element.InTheWay(i), job.surroundings().obstacles().get(i).name(), words(job.surroundings().obstacles().get(i))));
+            rows.add(row(
+                    new Element.InTheWay(i),
+                    job.surroundings().obstacles().get(i).name(),
+                    words(job.surroundings().obstacles().get(i))));
         }
-        job.surroundings().driver().ifPresent(_ -> rows.add(row(new Element.AtTheWheel(), "Driver", "legs, and knuckles on the rim")));
+        job.surroundings()
+                .driver()
+                .ifPresent(_ -> rows.add(row(new Element.AtTheWheel(), "Driver", "legs, and knuckles on the rim")));
         if (rows.isEmpty()) {
-            rows.add(Wrap.text("Nothing yet. Put in what the column and the wheels must pass: frame rails, engine, battery, pedals, exhaust, the driver. "
-                    + "The vehicle's own tyres, rims, arms, rods and shafts are looked at without being drawn.", "hint"));
+            rows.add(Wrap.text(
+                    "Nothing yet. Put in what the column and the wheels must pass: frame rails, engine, battery, pedals, exhaust, the driver. "
+                            + "The vehicle's own tyres, rims, arms, rods and shafts are looked at without being drawn.",
+                    "hint"));
         }
         if (!job.surroundings().meant().isEmpty()) {
             int n = job.surroundings().meant().size();
-            Button again = new Button("Look at the " + n + (n == 1 ? " pair that is" : " pairs that are") + " left out again");
+            Button again =
+                    new Button("Look at the " + n + (n == 1 ? " pair that is" : " pairs that are") + " left out again");
             again.setId("look-again");
-            again.setOnAction(_ -> bench.edit("Look at all pairs again", j -> j.editSurroundings(s -> s.leavingOutNone())));
+            again.setOnAction(
+                    _ -> bench.edit("Look at all pairs again", j -> j.editSurroundings(s -> s.leavingOutNone())));
             rows.add(again);
         }
         list.getChildren().setAll(rows);
     }
 
     private String words(Obstacle o) {
-        return o.shape().label() + (o.hot() ? ", hot" : "") + " on the " + o.carrier().label() + (o.sweep() instanceof Sweep.Still ? "" : ", " + o.sweep().label())
+        return o.shape().label() + (o.hot() ? ", hot" : "") + " on the "
+                + o.carrier().label()
+                + (o.sweep() instanceof Sweep.Still ? "" : ", " + o.sweep().label())
                 + (o.takesBearings() ? ", takes bearings" : "");
     }
 
@@ -145,16 +190,27 @@ public final class ObstaclesPane extends VBox {
             more.getStyleClass().add("row-menu");
             more.setId("more-" + i.index());
             more.setAccessibleText("More for " + name);
-            more.getItems().addAll(
-                    item("Put the same on the other side", "mirror-" + i.index(), () -> mirror(i.index())),
-                    item("Delete it", "remove-" + i.index(), () -> takeOut("Take out " + name, j -> j.editSurroundings(s -> s.without(i.index())))));
+            more.getItems()
+                    .addAll(
+                            item("Put the same on the other side", "mirror-" + i.index(), () -> mirror(i.index())),
+                            item(
+                                    "Delete it",
+                                    "remove-" + i.index(),
+                                    () -> takeOut(
+                                            "Take out " + name, j -> j.editSurroundings(s -> s.without(i.index())))));
             row.getChildren().add(more);
         } else {
             MenuButton more = new MenuButton("");
             more.getStyleClass().add("row-menu");
             more.setId("more-driver");
             more.setAccessibleText("More for " + name);
-            more.getItems().add(item("Delete the driver", "remove-driver", () -> takeOut("Take the driver out", j -> j.editSurroundings(s -> s.withDriver(Optional.empty())))));
+            more.getItems()
+                    .add(item(
+                            "Delete the driver",
+                            "remove-driver",
+                            () -> takeOut(
+                                    "Take the driver out",
+                                    j -> j.editSurroundings(s -> s.withDriver(Optional.empty())))));
             row.getChildren().add(more);
         }
         row.getStyleClass().add("obstacle-row");
@@ -169,7 +225,7 @@ public final class ObstaclesPane extends VBox {
         row.setOnKeyPressed(k -> {
             switch (k.getCode()) {
                 case ENTER, SPACE -> bench.selectionProperty().set(Optional.of(e));
-                default -> { }
+                default -> {}
             }
         });
         return row;
@@ -182,13 +238,22 @@ public final class ObstaclesPane extends VBox {
 
     private void mirror(int index) {
         Obstacle o = bench.job().surroundings().obstacles().get(index);
-        String as = o.name().contains("left") ? o.name().replace("left", "right") : o.name().contains("right") ? o.name().replace("right", "left") : o.name() + ", other side";
-        bench.edit("Put " + o.name() + " on the other side too", j -> j.editSurroundings(s -> s.with(o.mirrored(s.free(as)))));
+        String as = o.name().contains("left")
+                ? o.name().replace("left", "right")
+                : o.name().contains("right") ? o.name().replace("right", "left") : o.name() + ", other side";
+        bench.edit(
+                "Put " + o.name() + " on the other side too",
+                j -> j.editSurroundings(s -> s.with(o.mirrored(s.free(as)))));
     }
 
     /** The smallest gap anything has to it, or nothing where all is far away. */
     private String gap(Element e) {
-        return bench.workedProperty().get().flatMap(w -> w.now().clearance()).flatMap(c -> c.pairs().stream().filter(p -> p.has(e)).findFirst())
-                .map(PairGap::gap).map(g -> Quantity.length(g).text(bench.lengthUnit())).orElse("clear");
+        return bench.workedProperty()
+                .get()
+                .flatMap(w -> w.now().clearance())
+                .flatMap(c -> c.pairs().stream().filter(p -> p.has(e)).findFirst())
+                .map(PairGap::gap)
+                .map(g -> Quantity.length(g).text(bench.lengthUnit()))
+                .orElse("clear");
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.app.clearance;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -39,7 +40,8 @@ public final class RoutePane extends VBox {
 
     private final Workbench bench;
     private final GridPane asked = new GridPane();
-    private final SearchRow controls = new SearchRow("Look for routes", "run-route", "give-up-route", this::search, this::stop);
+    private final SearchRow controls =
+            new SearchRow("Look for routes", "run-route", "give-up-route", this::search, this::stop);
     private final VBox answers = new VBox();
     private final ScrollPane scroll;
     private RouteQuestion question = RouteQuestion.USUAL;
@@ -53,8 +55,10 @@ public final class RoutePane extends VBox {
         asked.getStyleClass().add("piece-grid");
         answers.getStyleClass().add("notes-cards");
         answers.setId("routes");
-        Label meaning = Wrap.text("From the column's end to the gear's input, past all that is in the way. Joints and shafts are the job's own. "
-                + "Bearings go where a surface is marked to take them.", "hint");
+        Label meaning = Wrap.text(
+                "From the column's end to the gear's input, past all that is in the way. Joints and shafts are the job's own. "
+                        + "Bearings go where a surface is marked to take them.",
+                "hint");
         VBox body = new VBox(meaning, asked, controls, answers);
         body.getStyleClass().add("tab-body");
         scroll = Wrap.tall(body);
@@ -95,23 +99,46 @@ public final class RoutePane extends VBox {
 
     private void ask() {
         asked.getChildren().clear();
-        named(0, "Joints, from", count("route-fewest", question.fewest(), n -> question.withJoints(n, Math.max(n, question.most()))));
-        named(1, "Joints, to", count("route-most", question.most(), n -> question.withJoints(Math.min(n, question.fewest()), n)));
+        named(
+                0,
+                "Joints, from",
+                count("route-fewest", question.fewest(), n -> question.withJoints(n, Math.max(n, question.most()))));
+        named(
+                1,
+                "Joints, to",
+                count("route-most", question.most(), n -> question.withJoints(Math.min(n, question.fewest()), n)));
         named(2, "Gap wanted, at least", length("route-gap", question.gap(), v -> question = question.withGap(v)));
-        named(3, "Bracket of a bearing reaches", length("route-bracket", question.bracketReach(), v -> question = question.withBracketReach(v)));
+        named(
+                3,
+                "Bracket of a bearing reaches",
+                length("route-bracket", question.bracketReach(), v -> question = question.withBracketReach(v)));
         CheckBox tilt = new CheckBox("The rack may be turned in its clamps");
         tilt.setId("route-tilt");
         tilt.setSelected(question.tiltFree());
         tilt.setDisable(!rack());
         tilt.setOnAction(_ -> {
-            question = tilt.isSelected() ? question.withTilt(-RouteQuestion.USUAL_TILT, RouteQuestion.USUAL_TILT) : question.withTilt(0, 0);
+            question = tilt.isSelected()
+                    ? question.withTilt(-RouteQuestion.USUAL_TILT, RouteQuestion.USUAL_TILT)
+                    : question.withTilt(0, 0);
             ask();
         });
         asked.add(tilt, 0, 4, 2, 1);
         int row = 5;
         if (question.tiltFree()) {
-            asked.addRow(row++, Wrap.text("Top of its input back, up to", "field-name"), degrees("route-tilt-back", -question.tiltFromDeg(), v -> question = question.withTilt(-v, question.tiltToDeg())));
-            asked.addRow(row++, Wrap.text("Forward, up to", "field-name"), degrees("route-tilt-forward", question.tiltToDeg(), v -> question = question.withTilt(question.tiltFromDeg(), v)));
+            asked.addRow(
+                    row++,
+                    Wrap.text("Top of its input back, up to", "field-name"),
+                    degrees(
+                            "route-tilt-back",
+                            -question.tiltFromDeg(),
+                            v -> question = question.withTilt(-v, question.tiltToDeg())));
+            asked.addRow(
+                    row++,
+                    Wrap.text("Forward, up to", "field-name"),
+                    degrees(
+                            "route-tilt-forward",
+                            question.tiltToDeg(),
+                            v -> question = question.withTilt(question.tiltFromDeg(), v)));
         }
         CheckBox wheel = new CheckBox("The wheel may be planned anywhere in its adjustment");
         wheel.setId("route-wheel");
@@ -142,7 +169,8 @@ public final class RoutePane extends VBox {
     }
 
     private MeasureField length(String id, double value, DoubleConsumer take) {
-        return field(id, LengthText.editable(value, bench.lengthUnit()), t -> LengthText.parse(t, bench.lengthUnit()), take);
+        return field(
+                id, LengthText.editable(value, bench.lengthUnit()), t -> LengthText.parse(t, bench.lengthUnit()), take);
     }
 
     private MeasureField degrees(String id, double value, DoubleConsumer take) {
@@ -150,14 +178,18 @@ public final class RoutePane extends VBox {
     }
 
     private MeasureField field(String id, String shown, ToDoubleFunction<String> read, DoubleConsumer take) {
-        MeasureField f = new MeasureField(shown, read::applyAsDouble, v -> {
-            try {
-                take.accept(v);
-            } catch (ImpossibleGeometryException | UnreadableMeasureException e) {
-                bench.refuse(e.getMessage());
-                Platform.runLater(this::ask);
-            }
-        }, bench::refuse);
+        MeasureField f = new MeasureField(
+                shown,
+                read::applyAsDouble,
+                v -> {
+                    try {
+                        take.accept(v);
+                    } catch (ImpossibleGeometryException | UnreadableMeasureException e) {
+                        bench.refuse(e.getMessage());
+                        Platform.runLater(this::ask);
+                    }
+                },
+                bench::refuse);
         f.setId(id);
         return f;
     }
@@ -179,34 +211,36 @@ public final class RoutePane extends VBox {
         answers.getChildren().clear();
         bench.ghostProperty().set(Optional.empty());
         CompletableFuture.supplyAsync(() -> RouteFinder.search(job, q, (done, found) -> {
-            Platform.runLater(() -> {
-                if (mine.get()) {
-                    controls.progress(done);
-                    if (answers.getChildren().size() != found.size()) {
-                        cards(job, found);
-                        if (bench.ghost().isEmpty() && !found.isEmpty()) {
-                            look(job, found.getFirst());
+                    Platform.runLater(() -> {
+                        if (mine.get()) {
+                            controls.progress(done);
+                            if (answers.getChildren().size() != found.size()) {
+                                cards(job, found);
+                                if (bench.ghost().isEmpty() && !found.isEmpty()) {
+                                    look(job, found.getFirst());
+                                }
+                            }
+                        }
+                    });
+                    return mine.get();
+                }))
+                .whenComplete((answer, problem) -> Platform.runLater(() -> {
+                    if (mine.getAndSet(false)) {
+                        controls.searching(false);
+                        if (problem != null) {
+                            bench.refuse("The search for routes failed: " + problem.getMessage());
+                        } else {
+                            show(job, answer);
                         }
                     }
-                }
-            });
-            return mine.get();
-        })).whenComplete((answer, problem) -> Platform.runLater(() -> {
-            if (mine.getAndSet(false)) {
-                controls.searching(false);
-                if (problem != null) {
-                    bench.refuse("The search for routes failed: " + problem.getMessage());
-                } else {
-                    show(job, answer);
-                }
-            }
-        }));
+                }));
     }
 
     /** The answers below the button in sight. */
     private void toAnswers() {
         layout();
-        double over = scroll.getContent().getLayoutBounds().getHeight() - scroll.getViewportBounds().getHeight();
+        double over = scroll.getContent().getLayoutBounds().getHeight()
+                - scroll.getViewportBounds().getHeight();
         if (over > 0) {
             scroll.setVvalue(Math.clamp(controls.getBoundsInParent().getMinY() / over, 0, 1));
         }
@@ -216,15 +250,20 @@ public final class RoutePane extends VBox {
         Platform.runLater(this::toAnswers);
         cards(job, answer.routes());
         if (answer.routes().isEmpty()) {
-            answers.getChildren().add(Wrap.text("There is no way within these limits. Nearest to one:", "finding-what"));
+            answers.getChildren()
+                    .add(Wrap.text("There is no way within these limits. Nearest to one:", "finding-what"));
             List<Phrase> why = answer.blocked();
             for (int i = 0; i < Math.min(4, why.size()); i++) {
                 answers.getChildren().add(Wrap.text(why.get(i).text(bench.lengthUnit()) + ".", "step"));
             }
             answer.nearest().ifPresent(p -> bench.ghostProperty().set(Optional.of(new Ghost(job, p))));
-            answers.getChildren().add(Wrap.text("More joints, a tilted rack, a smaller gap, or moving what blocks it would help.", "hint"));
+            answers.getChildren()
+                    .add(Wrap.text(
+                            "More joints, a tilted rack, a smaller gap, or moving what blocks it would help.", "hint"));
         } else {
-            answers.getChildren().add(Wrap.text(String.format("%,d", answer.considered()) + " ways weighed. None is taken yet.", "hint"));
+            answers.getChildren()
+                    .add(Wrap.text(
+                            String.format("%,d", answer.considered()) + " ways weighed. None is taken yet.", "hint"));
             look(job, answer.routes().getFirst());
         }
     }
@@ -241,14 +280,23 @@ public final class RoutePane extends VBox {
     }
 
     private VBox card(Job job, Route r, int index) {
-        Label head = Wrap.text(r.joints() + (r.joints() == 1 ? " joint: " : " joints: ") + r.why().stream().collect(Collectors.joining(", ")), "finding-what");
+        Label head = Wrap.text(
+                r.joints()
+                        + (r.joints() == 1 ? " joint: " : " joints: ")
+                        + r.why().stream().collect(Collectors.joining(", ")),
+                "finding-what");
         List<String> lines = new ArrayList<>();
-        lines.add("Widest joint " + text(Quantity.angle(r.widestDeg())) + ", " + text(Quantity.angle(r.spareDeg())) + " to spare over the range");
+        lines.add("Widest joint " + text(Quantity.angle(r.widestDeg())) + ", " + text(Quantity.angle(r.spareDeg()))
+                + " to spare over the range");
         lines.add("Ripple " + text(Quantity.percent(r.ripplePct())) + " with the clocking that can be marked");
-        lines.add(r.spareGap().map(g -> text(Quantity.length(g)) + " to spare over the gaps: " + r.tightest()).orElse("Plenty of room everywhere"));
-        lines.add("Free stroke " + text(Quantity.length(r.stroke())) + "; shafts " + text(Quantity.length(r.length())) + " in all");
+        lines.add(r.spareGap()
+                .map(g -> text(Quantity.length(g)) + " to spare over the gaps: " + r.tightest())
+                .orElse("Plenty of room everywhere"));
+        lines.add("Free stroke " + text(Quantity.length(r.stroke())) + "; shafts " + text(Quantity.length(r.length()))
+                + " in all");
         if (r.tiltDeg() != 0) {
-            lines.add("Rack turned " + text(Quantity.angle(Math.abs(r.tiltDeg()))) + ", top of its input " + (r.tiltDeg() > 0 ? "forward" : "back"));
+            lines.add("Rack turned " + text(Quantity.angle(Math.abs(r.tiltDeg()))) + ", top of its input "
+                    + (r.tiltDeg() > 0 ? "forward" : "back"));
         }
         if (!r.wheel().isEmpty()) {
             lines.add(Character.toUpperCase(r.wheel().charAt(0)) + r.wheel().substring(1));
@@ -262,7 +310,8 @@ public final class RoutePane extends VBox {
         take.getStyleClass().add("take-remedy");
         take.setOnAction(_ -> {
             bench.ghostProperty().set(Optional.empty());
-            bench.edit("Lead the column through " + r.joints() + (r.joints() == 1 ? " joint" : " joints"), j -> r.job().withTitle(j.title()));
+            bench.edit("Lead the column through " + r.joints() + (r.joints() == 1 ? " joint" : " joints"), j -> r.job()
+                    .withTitle(j.title()));
         });
         VBox card = new VBox(4, head);
         lines.forEach(l -> card.getChildren().add(Wrap.text(l, "step")));

@@ -1,4 +1,5 @@
 package mildtilt.app.cli;
+
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.io.UncheckedIOException;
@@ -46,9 +47,26 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 
 /** The command line: {@code demo}, {@code open}, {@code analyse}, {@code route}, {@code scan}, {@code make}, {@code sure}, {@code fit}, {@code instruments}, {@code shots}. */
-@Command(name = "mild-tilt", mixinStandardHelpOptions = true, versionProvider = Version.class,
+@Command(
+        name = "mild-tilt",
+        mixinStandardHelpOptions = true,
+        versionProvider = Version.class,
         description = "Lays out steering from the wheel to the tyres.",
-        subcommands = {Main.Demo.class, Main.Open.class, Main.Analyse.class, Main.PrintRules.class, Main.PrintCatalogue.class, Main.FindRoute.class, Main.CheckScan.class, Main.Make.class, TrialCommands.Sure.class, TrialCommands.Fit.class, TrialCommands.Instruments.class, Main.Shots.class, Rehearsal.class})
+        subcommands = {
+            Main.Demo.class,
+            Main.Open.class,
+            Main.Analyse.class,
+            Main.PrintRules.class,
+            Main.PrintCatalogue.class,
+            Main.FindRoute.class,
+            Main.CheckScan.class,
+            Main.Make.class,
+            TrialCommands.Sure.class,
+            TrialCommands.Fit.class,
+            TrialCommands.Instruments.class,
+            Main.Shots.class,
+            Rehearsal.class
+        })
 public final class Main implements Callable<Integer> {
 
     private static final Logger LOG = LoggerFactory.getLogger(Main.class);
@@ -66,21 +84,32 @@ public final class Main implements Callable<Integer> {
     /** Runs a command and returns its exit code: 0 done, 1 a fault of the program itself, 2 unusable input, 3 nothing found, 4 not enough memory. */
     public static int run(String... args) {
         try {
-            return new CommandLine(new Main()).setExecutionExceptionHandler((e, _, _) -> ownFault(e)).execute(args);
+            return new CommandLine(new Main())
+                    .setExecutionExceptionHandler((e, _, _) -> ownFault(e))
+                    .execute(args);
         } catch (OutOfMemoryError e) {
-            System.err.println("There is not enough memory for that. Thin the largest scans out, or give the program more: MILD_TILT_JAVA_OPTS=-Xmx2g.");
+            System.err.println(
+                    "There is not enough memory for that. Thin the largest scans out, or give the program more: MILD_TILT_JAVA_OPTS=-Xmx2g.");
             return NO_MEMORY;
         }
     }
 
     private static int ownFault(Exception e) {
-        String where = Arrays.stream(e.getStackTrace()).filter(f -> f.getClassName().startsWith("mildtilt.")).findFirst().map(f -> " (" + f.getFileName() + ", line " + f.getLineNumber() + ")").orElse("");
-        System.err.println("Mild Tilt itself has a fault here" + where + ". Please report it with the file. Nothing was changed.");
+        String where = Arrays.stream(e.getStackTrace())
+                .filter(f -> f.getClassName().startsWith("mildtilt."))
+                .findFirst()
+                .map(f -> " (" + f.getFileName() + ", line " + f.getLineNumber() + ")")
+                .orElse("");
+        System.err.println(
+                "Mild Tilt itself has a fault here" + where + ". Please report it with the file. Nothing was changed.");
         LOG.debug("own fault", e);
         return OWN_FAULT;
     }
 
-    @Parameters(paramLabel = "FILE", arity = "0..1", description = "a job file to open; without one the start page is shown")
+    @Parameters(
+            paramLabel = "FILE",
+            arity = "0..1",
+            description = "a job file to open; without one the start page is shown")
     private Optional<Path> file = Optional.empty();
 
     @Override
@@ -95,13 +124,18 @@ public final class Main implements Callable<Integer> {
 
     @Command(name = "demo", description = "Opens a demo vehicle.", mixinStandardHelpOptions = true)
     static final class Demo implements Callable<Integer> {
-        @Parameters(paramLabel = "NAME", arity = "0..1", description = "which one: ${COMPLETION-CANDIDATES}",
+        @Parameters(
+                paramLabel = "NAME",
+                arity = "0..1",
+                description = "which one: ${COMPLETION-CANDIDATES}",
                 completionCandidates = DemoNames.class)
         private String name = DemoJob.MARSH_CARRIER.file();
 
         @Override
         public Integer call() {
-            Optional<DemoJob> demo = Arrays.stream(DemoJob.values()).filter(d -> d.file().equals(name)).findFirst();
+            Optional<DemoJob> demo = Arrays.stream(DemoJob.values())
+                    .filter(d -> d.file().equals(name))
+                    .findFirst();
             if (demo.isEmpty()) {
                 System.err.println("There is no demo \"" + name + "\". There are: "
                         + Arrays.stream(DemoJob.values()).map(DemoJob::file).collect(Collectors.joining(", ")) + ".");
@@ -132,19 +166,25 @@ public final class Main implements Callable<Integer> {
         }
     }
 
-    @Command(name = "shots", description = "Takes the pictures of the documentation from the demo.", mixinStandardHelpOptions = true)
+    @Command(
+            name = "shots",
+            description = "Takes the pictures of the documentation from the demo.",
+            mixinStandardHelpOptions = true)
     static final class Shots implements Callable<Integer> {
         @Option(names = "--out", paramLabel = "DIR", description = "where to put them (docs/screenshots)")
         private Path out = Path.of("docs", "screenshots");
 
         @Override
         public Integer call() {
-            MildTilt.run(new MildTilt.Start(DemoJob.MARSH_CARRIER::job, Optional.empty(), Optional.of(new ShotList(out)::take)));
+            MildTilt.run(new MildTilt.Start(
+                    DemoJob.MARSH_CARRIER::job, Optional.empty(), Optional.of(new ShotList(out)::take)));
             return 0;
         }
     }
 
-    @Command(name = "analyse", mixinStandardHelpOptions = true,
+    @Command(
+            name = "analyse",
+            mixinStandardHelpOptions = true,
             description = "Prints every computed figure of a job as JSON. No window is opened.")
     static final class Analyse implements Callable<Integer> {
         @Parameters(paramLabel = "FILE", description = "a job file")
@@ -153,18 +193,25 @@ public final class Main implements Callable<Integer> {
         @Option(names = "--out", paramLabel = "DIR", description = "write the curves and points there as CSV")
         private Optional<Path> out = Optional.empty();
 
-        @Option(names = "--positions", paramLabel = "FILE.csv",
+        @Option(
+                names = "--positions",
+                paramLabel = "FILE.csv",
                 description = "work out the whole pose at each steering_wheel_deg, travel_left_mm, travel_right_mm")
         private Optional<Path> positions = Optional.empty();
 
-        @Option(names = "--grid", paramLabel = "STEERxTRAVEL",
+        @Option(
+                names = "--grid",
+                paramLabel = "STEERxTRAVEL",
                 description = "odd numbers of samples over steer and travel (61x41)")
         private String grid = "61x41";
 
         @Option(names = "--rules", paramLabel = "FILE", description = "judge by this rule set instead of the job's own")
         private Optional<Path> rules = Optional.empty();
 
-        @Option(names = "--catalogue", paramLabel = "FILE", description = "draw parts from this catalogue instead of the one that ships")
+        @Option(
+                names = "--catalogue",
+                paramLabel = "FILE",
+                description = "draw parts from this catalogue instead of the one that ships")
         private Optional<Path> catalogue = Optional.empty();
 
         @Override
@@ -175,7 +222,10 @@ public final class Main implements Callable<Integer> {
                 if (rules.isPresent()) {
                     job = job.withRules(RulesFile.open(rules.get()));
                 }
-                Analysis analysis = Analysis.of(job, grid(), catalogue.isPresent() ? CatalogueFile.open(catalogue.get()) : CatalogueFile.shipped());
+                Analysis analysis = Analysis.of(
+                        job,
+                        grid(),
+                        catalogue.isPresent() ? CatalogueFile.open(catalogue.get()) : CatalogueFile.shipped());
                 PrintWriter to = new PrintWriter(System.out, false, StandardCharsets.UTF_8);
                 Progress progress = new Progress("Positions");
                 AnalysisJson.write(analysis, at, to, n -> progress.at((double) n / at.size()));
@@ -187,7 +237,8 @@ public final class Main implements Callable<Integer> {
             } catch (JobFileException e) {
                 System.err.println(e.getMessage());
             } catch (IOException | UncheckedIOException e) {
-                System.err.println("The CSV files could not be written: " + JobFile.reason(e instanceof UncheckedIOException u ? u.getCause() : (IOException) e));
+                System.err.println("The CSV files could not be written: "
+                        + JobFile.reason(e instanceof UncheckedIOException u ? u.getCause() : (IOException) e));
             }
             return BAD_INPUT;
         }
@@ -203,9 +254,9 @@ public final class Main implements Callable<Integer> {
             } catch (IllegalArgumentException e) {
                 // Told below, together with even numbers.
             }
-            throw new JobFileException("--grid \"" + grid + "\" is not usable: give two odd numbers from 3 to 2001, like 61x41.");
+            throw new JobFileException(
+                    "--grid \"" + grid + "\" is not usable: give two odd numbers from 3 to 2001, like 61x41.");
         }
-
     }
 
     static void print(String text) {
@@ -214,16 +265,25 @@ public final class Main implements Callable<Integer> {
         out.flush();
     }
 
-    @Command(name = "rules", mixinStandardHelpOptions = true, description = "Prints a rule set that ships, to be copied and edited.")
+    @Command(
+            name = "rules",
+            mixinStandardHelpOptions = true,
+            description = "Prints a rule set that ships, to be copied and edited.")
     static final class PrintRules implements Callable<Integer> {
-        @Parameters(paramLabel = "NAME", description = "which one: ${COMPLETION-CANDIDATES}", completionCandidates = RuleNames.class)
+        @Parameters(
+                paramLabel = "NAME",
+                description = "which one: ${COMPLETION-CANDIDATES}",
+                completionCandidates = RuleNames.class)
         private String name = "";
 
         @Override
         public Integer call() {
-            Optional<ShippedRules> set = Arrays.stream(ShippedRules.values()).filter(s -> s.file().equals(name)).findFirst();
+            Optional<ShippedRules> set = Arrays.stream(ShippedRules.values())
+                    .filter(s -> s.file().equals(name))
+                    .findFirst();
             if (set.isEmpty()) {
-                System.err.println("There is no rule set \"" + name + "\". There are: " + String.join(", ", new RuleNames()) + ".");
+                System.err.println("There is no rule set \"" + name + "\". There are: "
+                        + String.join(", ", new RuleNames()) + ".");
                 return BAD_INPUT;
             }
             print(RulesFile.write(set.get().rules()));
@@ -239,7 +299,10 @@ public final class Main implements Callable<Integer> {
         }
     }
 
-    @Command(name = "catalogue", mixinStandardHelpOptions = true, description = "Prints the catalogue that ships, to be copied and edited.")
+    @Command(
+            name = "catalogue",
+            mixinStandardHelpOptions = true,
+            description = "Prints the catalogue that ships, to be copied and edited.")
     static final class PrintCatalogue implements Callable<Integer> {
         @Override
         public Integer call() {
@@ -248,8 +311,11 @@ public final class Main implements Callable<Integer> {
         }
     }
 
-    @Command(name = "route", mixinStandardHelpOptions = true,
-            description = "Looks for routes from the column's end to the gear past what is in the way, and prints them as JSON.")
+    @Command(
+            name = "route",
+            mixinStandardHelpOptions = true,
+            description =
+                    "Looks for routes from the column's end to the gear past what is in the way, and prints them as JSON.")
     static final class FindRoute implements Callable<Integer> {
         @Parameters(paramLabel = "FILE", description = "a job file")
         private Path file = Path.of("");
@@ -260,13 +326,19 @@ public final class Main implements Callable<Integer> {
         @Option(names = "--gap", paramLabel = "MM", description = "gap wanted to everything (10)")
         private double gap = RouteQuestion.USUAL.gap();
 
-        @Option(names = "--tilt", paramLabel = "DEG", description = "how far either way the rack may be turned in its clamps (0)")
+        @Option(
+                names = "--tilt",
+                paramLabel = "DEG",
+                description = "how far either way the rack may be turned in its clamps (0)")
         private double tilt;
 
         @Option(names = "--wheel-free", description = "the steering wheel may be planned anywhere in its adjustment")
         private boolean wheelFree;
 
-        @Option(names = "--bracket", paramLabel = "MM", description = "how far a bearing may stand from the surface its bracket is fixed to (120)")
+        @Option(
+                names = "--bracket",
+                paramLabel = "MM",
+                description = "how far a bearing may stand from the surface its bracket is fixed to (120)")
         private double bracket = RouteQuestion.USUAL.bracketReach();
 
         @Option(names = "--take", paramLabel = "FILE", description = "write the job with the first route taken there")
@@ -277,13 +349,15 @@ public final class Main implements Callable<Integer> {
             try {
                 Job job = JobFile.open(file);
                 if (job.column().isEmpty()) {
-                    throw new JobFileException(file.getFileName() + ": this job has no column, so a route has nothing to begin and end with.");
+                    throw new JobFileException(file.getFileName()
+                            + ": this job has no column, so a route has nothing to begin and end with.");
                 }
                 RouteAnswer answer = RouteFinder.search(job, question(), telling(new Progress("Routes")));
                 print(RouteJson.write(answer));
                 if (take.isPresent()) {
                     if (answer.routes().isEmpty()) {
-                        System.err.println("There is no such route, so nothing was written to " + take.get() + ". Allow more joints or a smaller gap.");
+                        System.err.println("There is no such route, so nothing was written to " + take.get()
+                                + ". Allow more joints or a smaller gap.");
                         return NOTHING_FOUND;
                     }
                     JobFile.save(take.get(), answer.routes().getFirst().job());
@@ -306,35 +380,60 @@ public final class Main implements Callable<Integer> {
             String[] n = joints.split("-", -1);
             try {
                 int from = Integer.parseInt(n[0].strip());
-                return new RouteQuestion(from, n.length > 1 ? Integer.parseInt(n[1].strip()) : from, gap, -Math.abs(tilt), Math.abs(tilt), wheelFree, bracket);
+                return new RouteQuestion(
+                        from,
+                        n.length > 1 ? Integer.parseInt(n[1].strip()) : from,
+                        gap,
+                        -Math.abs(tilt),
+                        Math.abs(tilt),
+                        wheelFree,
+                        bracket);
             } catch (NumberFormatException e) {
-                throw new JobFileException("--joints \"" + joints + "\" is not usable: give the fewest and the most, like 1-3.");
+                throw new JobFileException(
+                        "--joints \"" + joints + "\" is not usable: give the fewest and the most, like 1-3.");
             }
         }
     }
 
-    @Command(name = "make", mixinStandardHelpOptions = true,
-            description = "Writes everything the bench needs of a job: job book, job card, tables as CSV, templates as PDF, SVG and DXF, jigs as STL.")
+    @Command(
+            name = "make",
+            mixinStandardHelpOptions = true,
+            description =
+                    "Writes everything the bench needs of a job: job book, job card, tables as CSV, templates as PDF, SVG and DXF, jigs as STL.")
     static final class Make implements Callable<Integer> {
         @Parameters(paramLabel = "FILE", description = "a job file")
         private Path file = Path.of("");
 
-        @Option(names = "--out", paramLabel = "DIR", required = true, description = "the folder to write into; what has the same names there is replaced")
+        @Option(
+                names = "--out",
+                paramLabel = "DIR",
+                required = true,
+                description = "the folder to write into; what has the same names there is replaced")
         private Path out = Path.of("");
 
-        @Option(names = "--unit", paramLabel = "UNIT", description = "lengths on paper in: ${COMPLETION-CANDIDATES} (MM); CSV, SVG and DXF are always in mm")
+        @Option(
+                names = "--unit",
+                paramLabel = "UNIT",
+                description = "lengths on paper in: ${COMPLETION-CANDIDATES} (MM); CSV, SVG and DXF are always in mm")
         private LengthUnit unit = LengthUnit.MM;
 
-        @Option(names = "--catalogue", paramLabel = "FILE", description = "draw parts from this catalogue instead of the one that ships")
+        @Option(
+                names = "--catalogue",
+                paramLabel = "FILE",
+                description = "draw parts from this catalogue instead of the one that ships")
         private Optional<Path> catalogue = Optional.empty();
 
         @Override
         public Integer call() {
             try {
-                Analysis analysis = Analysis.of(JobFile.open(file), Grid.USUAL, catalogue.isPresent() ? CatalogueFile.open(catalogue.get()) : CatalogueFile.shipped());
+                Analysis analysis = Analysis.of(
+                        JobFile.open(file),
+                        Grid.USUAL,
+                        catalogue.isPresent() ? CatalogueFile.open(catalogue.get()) : CatalogueFile.shipped());
                 LocalDate today = LocalDate.now();
                 StringBuilder said = new StringBuilder();
-                for (Path p : PapersFiles.write(Papers.of(analysis, today), unit, today, String.valueOf(file.getFileName()), out)) {
+                for (Path p : PapersFiles.write(
+                        Papers.of(analysis, today), unit, today, String.valueOf(file.getFileName()), out)) {
                     said.append(p).append(System.lineSeparator());
                 }
                 print(said.toString());
@@ -348,7 +447,9 @@ public final class Main implements Callable<Integer> {
         }
     }
 
-    @Command(name = "scan", mixinStandardHelpOptions = true,
+    @Command(
+            name = "scan",
+            mixinStandardHelpOptions = true,
             description = "Tells what a scan (STL or OBJ) holds: triangles, size in each unit, what is wrong with it.")
     static final class CheckScan implements Callable<Integer> {
         @Parameters(paramLabel = "FILE", description = "an STL or OBJ file")
@@ -358,10 +459,17 @@ public final class Main implements Callable<Integer> {
         public Integer call() {
             try {
                 ScanFile.Read read = ScanFile.read(file);
-                StringBuilder said = new StringBuilder(String.format(Locale.ROOT, "%s: %d triangles%n", read.file(), read.count()));
+                StringBuilder said =
+                        new StringBuilder(String.format(Locale.ROOT, "%s: %d triangles%n", read.file(), read.count()));
                 for (FileUnit u : FileUnit.values()) {
                     double[] s = read.size();
-                    said.append(String.format(Locale.ROOT, "  if in %s: %.1f x %.1f x %.1f mm%n", u.label(), s[0] * u.mm(), s[1] * u.mm(), s[2] * u.mm()));
+                    said.append(String.format(
+                            Locale.ROOT,
+                            "  if in %s: %.1f x %.1f x %.1f mm%n",
+                            u.label(),
+                            s[0] * u.mm(),
+                            s[1] * u.mm(),
+                            s[2] * u.mm()));
                 }
                 read.warnings().forEach(w -> said.append("  ").append(w).append(System.lineSeparator()));
                 print(said.toString());

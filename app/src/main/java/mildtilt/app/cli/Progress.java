@@ -1,4 +1,5 @@
 package mildtilt.app.cli;
+
 import java.util.Locale;
 import java.util.concurrent.TimeUnit;
 

@@ -1,4 +1,5 @@
 package mildtilt.app.cli;
+
 import java.util.ArrayDeque;
 import java.util.Arrays;
 import java.util.Deque;
@@ -18,7 +19,11 @@ import picocli.CommandLine.Command;
  * Opens the demo, goes once through the stages and closes: what the launcher has the JDK watch to make its ahead-of-time cache, so that later starts find classes
  * loaded and know what runs often.
  */
-@Command(name = "rehearse", hidden = true, mixinStandardHelpOptions = true, description = "Opens the demo, shows every stage and closes.")
+@Command(
+        name = "rehearse",
+        hidden = true,
+        mixinStandardHelpOptions = true,
+        description = "Opens the demo, shows every stage and closes.")
 final class Rehearsal implements Callable<Integer> {
 
     private static final Duration LOOK = Duration.millis(700);
@@ -31,7 +36,8 @@ final class Rehearsal implements Callable<Integer> {
             for (double deg : new double[] {120, -200, 0}) {
                 steps.add(() -> bench.moveHands(new SteeringInput(deg, 20, -10)));
             }
-            Arrays.stream(WorkStage.values()).forEach(s -> steps.add(() -> bench.stageProperty().set(s)));
+            Arrays.stream(WorkStage.values())
+                    .forEach(s -> steps.add(() -> bench.stageProperty().set(s)));
             next(steps);
         })));
         return 0;

@@ -1,4 +1,5 @@
 package mildtilt.app.cli;
+
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
@@ -65,10 +66,18 @@ final class ShotList {
         running.window().setY(0);
         Deque<Shot> shots = new ArrayDeque<>();
         shots.add(new Shot("start", () -> running.shell().showStart(), SETTLE.multiply(2)));
-        shots.add(new Shot("column-as-opened", () -> {
-            bench.open(DemoJob.MARSH_CARRIER.job(), Optional.empty());
-        }, SETTLE.multiply(3)));
-        shots.add(new Shot("finding", () -> bench.workedProperty().get().flatMap(w -> w.now().findings().stream().findFirst()).ifPresent(f -> bench.askedFindingProperty().set(Optional.of(f))),
+        shots.add(new Shot(
+                "column-as-opened",
+                () -> {
+                    bench.open(DemoJob.MARSH_CARRIER.job(), Optional.empty());
+                },
+                SETTLE.multiply(3)));
+        shots.add(new Shot(
+                "finding",
+                () -> bench.workedProperty()
+                        .get()
+                        .flatMap(w -> w.now().findings().stream().findFirst())
+                        .ifPresent(f -> bench.askedFindingProperty().set(Optional.of(f))),
                 SETTLE.multiply(4)));
         shots.add(new Shot("solid", () -> {
             bench.stageProperty().set(WorkStage.CLEARANCE);
@@ -76,11 +85,14 @@ final class ShotList {
             bench.moveHands(new SteeringInput(120, 30, -20));
             bench.selectionProperty().set(Optional.empty());
         }));
-        shots.add(new Shot("survey", () -> {
-            bench.open(DemoJob.MARSH_CARRIER.job(), Optional.empty());
-            bench.stageProperty().set(WorkStage.SURVEY);
-            after(SETTLE, () -> press(running, "#survey-point-gear-input"));
-        }, SETTLE.multiply(3)));
+        shots.add(new Shot(
+                "survey",
+                () -> {
+                    bench.open(DemoJob.MARSH_CARRIER.job(), Optional.empty());
+                    bench.stageProperty().set(WorkStage.SURVEY);
+                    after(SETTLE, () -> press(running, "#survey-point-gear-input"));
+                },
+                SETTLE.multiply(3)));
         shots.add(new Shot("how-sure", () -> bench.sideTabProperty().set(SideTab.SURE), SETTLE.multiply(25)));
         fitting(running, shots);
         making(running, shots);
@@ -93,24 +105,33 @@ final class ShotList {
     /** The Fit stage: the stand-ins read, what was read, what fits it. */
     private static void fitting(Running running, Deque<Shot> shots) {
         Workbench bench = running.bench();
-        shots.add(new Shot("fit-measure", () -> {
-            bench.stageProperty().set(WorkStage.FIT);
-            after(SETTLE, () -> {
-                pick(running, "#fit-round", "Turn plates");
-                ((MenuButton) running.window().getScene().lookup("#fit-sources")).getItems().getFirst().fire();
-            });
-        }, SETTLE.multiply(3)));
+        shots.add(new Shot(
+                "fit-measure",
+                () -> {
+                    bench.stageProperty().set(WorkStage.FIT);
+                    after(SETTLE, () -> {
+                        pick(running, "#fit-round", "Turn plates");
+                        ((MenuButton) running.window().getScene().lookup("#fit-sources"))
+                                .getItems()
+                                .getFirst()
+                                .fire();
+                    });
+                },
+                SETTLE.multiply(3)));
         shots.add(new Shot("fit-what-fits", () -> bench.fitSheetProperty().set(TrialSheetChoice.DIAGNOSIS)));
     }
 
     /** The sheets of the Make stage. */
     private static void making(Running running, Deque<Shot> shots) {
         Workbench bench = running.bench();
-        shots.add(new Shot("make-cut-list", () -> {
-            bench.open(DemoJob.MARSH_CARRIER.job(), Optional.empty());
-            bench.makeSheetProperty().set(MakeSheet.CUT_LIST);
-            bench.stageProperty().set(WorkStage.MAKE);
-        }, SETTLE.multiply(8)));
+        shots.add(new Shot(
+                "make-cut-list",
+                () -> {
+                    bench.open(DemoJob.MARSH_CARRIER.job(), Optional.empty());
+                    bench.makeSheetProperty().set(MakeSheet.CUT_LIST);
+                    bench.stageProperty().set(WorkStage.MAKE);
+                },
+                SETTLE.multiply(8)));
         shots.add(new Shot("make-rods", () -> {
             bench.lengthUnitProperty().set(LengthUnit.INCH_FRACTION);
             bench.makeSheetProperty().set(MakeSheet.RODS);
@@ -152,38 +173,49 @@ final class ShotList {
             press(running, "#show-map");
             bench.sideTabProperty().set(SideTab.KNUCKLE);
             bench.comparedProperty().set(Compared.OPENED);
-            bench.edit("Steering arms shorter and in", j -> KnuckleEdits.changedBoth(j, new KnuckleChange(-10, -4, 3, 0, 0)));
+            bench.edit(
+                    "Steering arms shorter and in",
+                    j -> KnuckleEdits.changedBoth(j, new KnuckleChange(-10, -4, 3, 0, 0)));
             pick(running, "#curve", "Outer against inner wheel");
         }));
-        shots.add(new Shot("work-it-out", () -> {
-            bench.open(DemoJob.GARDEN_SHUTTLE.job(), Optional.empty());
-            bench.sideTabProperty().set(SideTab.WORK_OUT);
-            pick(running, "#curve", "Bump steer, toe-in");
-            press(running, "#knob-gear-fore-aft");
-            press(running, "#run-work-out");
-        }, SETTLE.multiply(6)));
+        shots.add(new Shot(
+                "work-it-out",
+                () -> {
+                    bench.open(DemoJob.GARDEN_SHUTTLE.job(), Optional.empty());
+                    bench.sideTabProperty().set(SideTab.WORK_OUT);
+                    pick(running, "#curve", "Bump steer, toe-in");
+                    press(running, "#knob-gear-fore-aft");
+                    press(running, "#run-work-out");
+                },
+                SETTLE.multiply(6)));
     }
 
     /** What is in the way, the gaps, the routes. */
     private static void clearances(Running running, Deque<Shot> shots) {
         Workbench bench = running.bench();
-        shots.add(new Shot("clearance-gap", () -> {
-            bench.open(DemoJob.MARSH_CARRIER.job(), Optional.empty());
-            bench.stageProperty().set(WorkStage.CLEARANCE);
-            press(running, "#show-plan");
-            bench.sideTabProperty().set(SideTab.GAPS);
-            after(SETTLE, () -> press(running, "#gap-0"));
-        }, SETTLE.multiply(3)));
-        shots.add(new Shot("clearance-route", () -> {
-            bench.moveHands(SteeringInput.STRAIGHT_AHEAD);
-            bench.selectionProperty().set(Optional.empty());
-            press(running, "#show-side");
-            bench.sideTabProperty().set(SideTab.ROUTE);
-            after(SETTLE, () -> {
-                ((CheckBox) running.window().getScene().lookup("#route-tilt")).fire();
-                press(running, "#run-route");
-            });
-        }, SETTLE.multiply(8)));
+        shots.add(new Shot(
+                "clearance-gap",
+                () -> {
+                    bench.open(DemoJob.MARSH_CARRIER.job(), Optional.empty());
+                    bench.stageProperty().set(WorkStage.CLEARANCE);
+                    press(running, "#show-plan");
+                    bench.sideTabProperty().set(SideTab.GAPS);
+                    after(SETTLE, () -> press(running, "#gap-0"));
+                },
+                SETTLE.multiply(3)));
+        shots.add(new Shot(
+                "clearance-route",
+                () -> {
+                    bench.moveHands(SteeringInput.STRAIGHT_AHEAD);
+                    bench.selectionProperty().set(Optional.empty());
+                    press(running, "#show-side");
+                    bench.sideTabProperty().set(SideTab.ROUTE);
+                    after(SETTLE, () -> {
+                        ((CheckBox) running.window().getScene().lookup("#route-tilt")).fire();
+                        press(running, "#run-route");
+                    });
+                },
+                SETTLE.multiply(8)));
     }
 
     private static void scroll(Running running, String pane, double to) {
@@ -192,14 +224,21 @@ final class ShotList {
     }
 
     private static void dark(Running running) {
-        running.window().getScene().getAccelerators()
-                .getOrDefault(KeyCombination.keyCombination("Shortcut+" + KeyCode.D.getName()), () -> {}).run();
+        running.window()
+                .getScene()
+                .getAccelerators()
+                .getOrDefault(KeyCombination.keyCombination("Shortcut+" + KeyCode.D.getName()), () -> {})
+                .run();
     }
 
     @SuppressWarnings("unchecked")
     private static void pick(Running running, String id, String title) {
-        ChoiceBox<Object> choice = (ChoiceBox<Object>) running.window().getScene().lookup(id);
-        choice.setValue(choice.getItems().stream().filter(i -> choice.getConverter().toString(i).equals(title)).findFirst().orElseThrow());
+        ChoiceBox<Object> choice =
+                (ChoiceBox<Object>) running.window().getScene().lookup(id);
+        choice.setValue(choice.getItems().stream()
+                .filter(i -> choice.getConverter().toString(i).equals(title))
+                .findFirst()
+                .orElseThrow());
     }
 
     private static void press(Running running, String id) {
@@ -262,16 +301,21 @@ final class ShotList {
     }
 
     private static WritableImage capture(Running running) {
-        Rectangle2D window = new Rectangle2D(running.window().getX() + running.window().getScene().getX(),
+        Rectangle2D window = new Rectangle2D(
+                running.window().getX() + running.window().getScene().getX(),
                 running.window().getY() + running.window().getScene().getY(),
-                running.window().getScene().getWidth(), running.window().getScene().getHeight());
+                running.window().getScene().getWidth(),
+                running.window().getScene().getHeight());
         return new Robot().getScreenCapture(null, window);
     }
 
     private void write(WritableImage image, String name) {
         try {
             Files.createDirectories(folder);
-            ImageIO.write(SwingFXUtils.fromFXImage(image, null), "png", folder.resolve(name + ".png").toFile());
+            ImageIO.write(
+                    SwingFXUtils.fromFXImage(image, null),
+                    "png",
+                    folder.resolve(name + ".png").toFile());
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }

@@ -1,4 +1,5 @@
 package mildtilt.app.cli;
+
 import java.io.IOException;
 import java.nio.file.Path;
 import java.time.LocalDate;
@@ -26,7 +27,11 @@ final class TrialCommands {
 
     private TrialCommands() {}
 
-    @Command(name = "sure", mixinStandardHelpOptions = true, description = "Works a job out many times over with every point a little elsewhere, and prints how sure each headline figure is, and what to measure once more, as JSON.")
+    @Command(
+            name = "sure",
+            mixinStandardHelpOptions = true,
+            description =
+                    "Works a job out many times over with every point a little elsewhere, and prints how sure each headline figure is, and what to measure once more, as JSON.")
     static final class Sure implements Callable<Integer> {
         @Parameters(paramLabel = "FILE", description = "a job file")
         private Path file = Path.of("");
@@ -42,10 +47,12 @@ final class TrialCommands {
                 MonteCarlo.Settings settings = MonteCarlo.Settings.USUAL.withDraws(draws);
                 Optional<Headlines> plan = Headlines.of(job);
                 if (plan.isEmpty()) {
-                    System.err.println(file.getFileName() + ": the plan can't be put together as it is, so there are no figures to be sure of.");
+                    System.err.println(file.getFileName()
+                            + ": the plan can't be put together as it is, so there are no figures to be sure of.");
                     return Main.BAD_INPUT;
                 }
-                Main.print(UncertaintyJson.write(MonteCarlo.of(job, plan.get(), settings, so -> progress.at(so.done()), () -> false)));
+                Main.print(UncertaintyJson.write(
+                        MonteCarlo.of(job, plan.get(), settings, so -> progress.at(so.done()), () -> false)));
                 return 0;
             } catch (JobFileException | IllegalArgumentException e) {
                 System.err.println(e.getMessage());
@@ -54,21 +61,41 @@ final class TrialCommands {
         }
     }
 
-    @Command(name = "fit", mixinStandardHelpOptions = true, description = "Writes the log of a job's trials: planned against measured, wall traces, turn plates, run-out and what fits them as CSV, and an inspection sheet a vehicle as PDF.")
+    @Command(
+            name = "fit",
+            mixinStandardHelpOptions = true,
+            description =
+                    "Writes the log of a job's trials: planned against measured, wall traces, turn plates, run-out and what fits them as CSV, and an inspection sheet a vehicle as PDF.")
     static final class Fit implements Callable<Integer> {
         @Parameters(paramLabel = "FILE", description = "a job file")
         private Path file = Path.of("");
 
-        @Option(names = "--out", paramLabel = "DIR", required = true, description = "the folder to write into; what has the same names there is replaced")
+        @Option(
+                names = "--out",
+                paramLabel = "DIR",
+                required = true,
+                description = "the folder to write into; what has the same names there is replaced")
         private Path out = Path.of("");
 
-        @Option(names = "--unit", paramLabel = "UNIT", description = "lengths on paper in: ${COMPLETION-CANDIDATES} (MM); CSV is always in mm")
+        @Option(
+                names = "--unit",
+                paramLabel = "UNIT",
+                description = "lengths on paper in: ${COMPLETION-CANDIDATES} (MM); CSV is always in mm")
         private LengthUnit unit = LengthUnit.MM;
 
         @Override
         public Integer call() {
             try {
-                Main.print(TrialFiles.write(JobFile.open(file), unit, LocalDate.now(), String.valueOf(file.getFileName()), out).stream().map(p -> p + System.lineSeparator()).collect(Collectors.joining()));
+                Main.print(
+                        TrialFiles.write(
+                                        JobFile.open(file),
+                                        unit,
+                                        LocalDate.now(),
+                                        String.valueOf(file.getFileName()),
+                                        out)
+                                .stream()
+                                .map(p -> p + System.lineSeparator())
+                                .collect(Collectors.joining()));
                 return 0;
             } catch (JobFileException e) {
                 System.err.println(e.getMessage());
@@ -79,7 +106,11 @@ final class TrialCommands {
         }
     }
 
-    @Command(name = "instruments", mixinStandardHelpOptions = true, description = "Answers the instruments' protocol on this machine for a vehicle built to a job, but not quite, until it is stopped.")
+    @Command(
+            name = "instruments",
+            mixinStandardHelpOptions = true,
+            description =
+                    "Answers the instruments' protocol on this machine for a vehicle built to a job, but not quite, until it is stopped.")
     static final class Instruments implements Callable<Integer> {
         @Parameters(paramLabel = "FILE", description = "a job file")
         private Path file = Path.of("");
@@ -87,7 +118,10 @@ final class TrialCommands {
         @Option(names = "--port", paramLabel = "N", description = "to listen on; 0 for any that is free (47110)")
         private int port = 47_110;
 
-        @Option(names = "--seed", paramLabel = "N", description = "the same seed has the same things wrong (by the clock)")
+        @Option(
+                names = "--seed",
+                paramLabel = "N",
+                description = "the same seed has the same things wrong (by the clock)")
         private long seed = System.nanoTime();
 
         @Option(names = "--for", paramLabel = "SECONDS", description = "stop by itself after so long")
@@ -100,7 +134,8 @@ final class TrialCommands {
                 return Main.BAD_INPUT;
             }
             try (StandIn standIn = new StandIn(SimulatedVehicle.builtTo(JobFile.open(file), seed), port, seed + 1)) {
-                Main.print("Instruments answer on port " + standIn.port() + " of this machine. Ctrl-C stops them." + System.lineSeparator());
+                Main.print("Instruments answer on port " + standIn.port() + " of this machine. Ctrl-C stops them."
+                        + System.lineSeparator());
                 TimeUnit.SECONDS.sleep(seconds.orElse(Integer.MAX_VALUE));
                 return 0;
             } catch (JobFileException | InstrumentException e) {

@@ -1,5 +1,5 @@
 /** The commands of the command line. */
 @NullMarked
 package mildtilt.app.cli;
-import org.jspecify.annotations.NullMarked;
 
+import org.jspecify.annotations.NullMarked;

@@ -1,4 +1,5 @@
 package mildtilt.app.column;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -32,9 +33,14 @@ public final class ClockingPane extends FactsPane {
             return;
         }
         Turning t = figures.turning().get();
-        double wanted = Math.min(worked.now().job().targets().ripplePct(), worked.now().job().rules().ripplePct());
-        say("Ripple {0}, wanted {1} at most. Gear ahead of or behind the hands by up to {2} in all.", Quantity.percent(t.transfer().ripplePct()),
-                Quantity.percent(wanted), Quantity.angle(t.transfer().positionErrorDeg()));
+        double wanted = Math.min(
+                worked.now().job().targets().ripplePct(),
+                worked.now().job().rules().ripplePct());
+        say(
+                "Ripple {0}, wanted {1} at most. Gear ahead of or behind the hands by up to {2} in all.",
+                Quantity.percent(t.transfer().ripplePct()),
+                Quantity.percent(wanted),
+                Quantity.angle(t.transfer().positionErrorDeg()));
         shares(c, figures, t);
         best(c, t);
         feel(t.feel());
@@ -43,8 +49,11 @@ public final class ClockingPane extends FactsPane {
     private void shares(Column c, ColumnFigures figures, Turning t) {
         List<List<String>> rows = new ArrayList<>();
         for (int j = 0; j < c.joints().size(); j++) {
-            rows.add(List.of(c.joints().get(j).name(), text(Quantity.angle(figures.jointAnglesDeg().get(j))),
-                    text(Quantity.percent(t.shares().get(j).ownPct())), text(Quantity.percent(t.shares().get(j).withoutPct()))));
+            rows.add(List.of(
+                    c.joints().get(j).name(),
+                    text(Quantity.angle(figures.jointAnglesDeg().get(j))),
+                    text(Quantity.percent(t.shares().get(j).ownPct())),
+                    text(Quantity.percent(t.shares().get(j).withoutPct()))));
         }
         if (!rows.isEmpty()) {
             head("Each joint's share of the ripple");
@@ -65,46 +74,75 @@ public final class ClockingPane extends FactsPane {
             say(c.shafts().get(shaft).name() + " (" + c.setting(shaft).label() + "): " + marked(mark));
         }
         hint("Gear-end fork measured from the wheel-end fork, seen from the wheel end.");
-        say("Leaves a ripple of {0}" + (best.proven() ? ", and no other setting leaves less." : "; others too many to try all may leave a little less."),
+        say(
+                "Leaves a ripple of {0}"
+                        + (best.proven()
+                                ? ", and no other setting leaves less."
+                                : "; others too many to try all may leave a little less."),
                 Quantity.percent(best.ripplePct()));
         boolean there = t.transfer().ripplePct() - best.ripplePct() < 1e-6;
-        button(there ? "Applied" : "Apply to all forks", "set-all-forks", () -> bench.edit("Set all forks to the best clocking", j -> j.editColumn(k -> {
-            Column changed = k;
-            for (int i = 0; i < best.clockingDeg().size(); i++) {
-                double deg = best.clockingDeg().get(i);
-                changed = changed.editShaft(i + 1, s -> s.withClockingDeg(deg));
-            }
-            return changed;
-        }))).setDisable(there);
+        button(
+                        there ? "Applied" : "Apply to all forks",
+                        "set-all-forks",
+                        () -> bench.edit(
+                                "Set all forks to the best clocking",
+                                j -> j.editColumn(k -> {
+                                    Column changed = k;
+                                    for (int i = 0; i < best.clockingDeg().size(); i++) {
+                                        double deg = best.clockingDeg().get(i);
+                                        changed = changed.editShaft(i + 1, s -> s.withClockingDeg(deg));
+                                    }
+                                    return changed;
+                                })))
+                .setDisable(there);
     }
 
     private String marked(ForkMark m) {
         String teeth = m.teethText().isEmpty() ? "" : "; " + m.teethText();
-        return ForkMark.isInLine(m.deg()) ? m.way() + teeth
-                : text(Quantity.angle(Math.abs(m.deg()))) + " " + m.way() + ", " + text(Quantity.fine(m.arc())) + " of arc on " + text(Quantity.length(m.diameter()))
-                        + teeth;
+        return ForkMark.isInLine(m.deg())
+                ? m.way() + teeth
+                : text(Quantity.angle(Math.abs(m.deg()))) + " " + m.way() + ", " + text(Quantity.fine(m.arc()))
+                        + " of arc on " + text(Quantity.length(m.diameter())) + teeth;
     }
 
     private void feel(EvenFeel feel) {
         head("About straight ahead");
-        String sides = feel.lopsided() ? "quicker to the " + (feel.leftRightPct() > 0 ? "left" : "right") + " by " + text(Quantity.percent(Math.abs(feel.leftRightPct())))
+        String sides = feel.lopsided()
+                ? "quicker to the " + (feel.leftRightPct() > 0 ? "left" : "right") + " by "
+                        + text(Quantity.percent(Math.abs(feel.leftRightPct())))
                 : "left and right alike";
-        say("The gear turns " + LengthText.decimal(feel.ratioAhead(), 3) + " for 1 at the wheel: " + feel.middle().label() + ", " + sides + ".");
+        say("The gear turns " + LengthText.decimal(feel.ratioAhead(), 3) + " for 1 at the wheel: "
+                + feel.middle().label() + ", " + sides + ".");
         if (feel.choices().isEmpty()) {
             hint("So even that nobody feels where it lies.");
             return;
         }
-        hint("The whole train turned on in hub and gear, with the wheel and the gear left where they are, moves the ripple without changing it:");
+        hint(
+                "The whole train turned on in hub and gear, with the wheel and the gear left where they are, moves the ripple without changing it:");
         for (EvenFeel.Choice choice : feel.choices()) {
             boolean there = Math.abs(choice.turnDeg()) < 0.05;
-            String way = there ? "stands so now" : text(Quantity.angle(Math.abs(choice.turnDeg()))) + (choice.turnDeg() > 0 ? " clockwise" : " anticlockwise");
-            String rest = Math.abs(choice.leftRightPct()) > 0.5 ? ", " + text(Quantity.percent(Math.abs(choice.leftRightPct()))) + " apart left to right as the hub's teeth fall" : "";
-            String label = Character.toUpperCase(choice.middle().label().charAt(0)) + choice.middle().label().substring(1);
-            button(label + ": " + way + rest, "feel-" + choice.middle().name().toLowerCase(Locale.ROOT), () -> bench.edit("Turn the whole train: " + choice.middle().label(),
-                    j -> j.editColumn(k -> k.withFirstForkDeg(choice.firstForkDeg())))).setDisable(there);
+            String way = there
+                    ? "stands so now"
+                    : text(Quantity.angle(Math.abs(choice.turnDeg())))
+                            + (choice.turnDeg() > 0 ? " clockwise" : " anticlockwise");
+            String rest = Math.abs(choice.leftRightPct()) > 0.5
+                    ? ", " + text(Quantity.percent(Math.abs(choice.leftRightPct())))
+                            + " apart left to right as the hub's teeth fall"
+                    : "";
+            String label = Character.toUpperCase(choice.middle().label().charAt(0))
+                    + choice.middle().label().substring(1);
+            button(
+                            label + ": " + way + rest,
+                            "feel-" + choice.middle().name().toLowerCase(Locale.ROOT),
+                            () -> bench.edit(
+                                    "Turn the whole train: " + choice.middle().label(),
+                                    j -> j.editColumn(k -> k.withFirstForkDeg(choice.firstForkDeg()))))
+                    .setDisable(there);
         }
         Optional<EvenFeel.Middle> now = Optional.of(feel.middle());
-        hint(now.get() == EvenFeel.Middle.QUICK ? "Quicker in the middle is lively on the straight and slows toward lock."
-                : "Slower in the middle is calm on the straight and quickens toward lock.");
+        hint(
+                now.get() == EvenFeel.Middle.QUICK
+                        ? "Quicker in the middle is lively on the straight and slows toward lock."
+                        : "Slower in the middle is calm on the straight and quickens toward lock.");
     }
 }

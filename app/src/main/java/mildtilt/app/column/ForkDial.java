@@ -1,4 +1,5 @@
 package mildtilt.app.column;
+
 import java.util.Optional;
 import javafx.scene.AccessibleRole;
 import javafx.scene.Cursor;
@@ -93,15 +94,19 @@ final class ForkDial extends CanvasPane {
     private static String text(Column c, Fork f) {
         String shaft = c.shafts().get(f.shaft()).name();
         if (!f.atGearEnd()) {
-            return "Wheel-end fork of " + shaft + (c.liesBetweenJoints(f.shaft()) ? ": its gear-end fork is measured from this one" : "");
+            return "Wheel-end fork of " + shaft
+                    + (c.liesBetweenJoints(f.shaft()) ? ": its gear-end fork is measured from this one" : "");
         }
         String how = setting(c, f).label();
-        return f.shaft() == 0 ? "First fork: turns the whole train on against the steering wheel (" + how + ")"
+        return f.shaft() == 0
+                ? "First fork: turns the whole train on against the steering wheel (" + how + ")"
                 : "Gear-end fork of " + shaft + ": " + UnrolledStrip.clocking(clocking(c, f)) + " (" + how + ")";
     }
 
     private static Job clocked(Job job, int shaft, double deg) {
-        return job.editColumn(c -> shaft == 0 ? c.withFirstForkDeg(ForkMark.withinHalfTurn(deg)) : c.editShaft(shaft, s -> s.withClockingDeg(ForkMark.withinHalfTurn(deg))));
+        return job.editColumn(c -> shaft == 0
+                ? c.withFirstForkDeg(ForkMark.withinHalfTurn(deg))
+                : c.editShaft(shaft, s -> s.withClockingDeg(ForkMark.withinHalfTurn(deg))));
     }
 
     private double pointer(MouseEvent e) {
@@ -117,8 +122,11 @@ final class ForkDial extends CanvasPane {
         e.consume();
         bench.selectionProperty().set(Optional.of(new Element.ShaftAt(f.shaft())));
         if (!settable(c, f)) {
-            bench.refuse(f.atGearEnd() ? "The forks of " + c.shafts().get(f.shaft()).name() + " are on it for good: they can't be clocked."
-                    : "Clocking is measured from this fork: drag the one at the gear end of the shaft.");
+            bench.refuse(
+                    f.atGearEnd()
+                            ? "The forks of " + c.shafts().get(f.shaft()).name()
+                                    + " are on it for good: they can't be clocked."
+                            : "Clocking is measured from this fork: drag the one at the gear end of the shaft.");
             return;
         }
         requestFocus();
@@ -158,7 +166,8 @@ final class ForkDial extends CanvasPane {
     }
 
     private static String told(Column c, Fork f) {
-        return f.shaft() == 0 ? "Turn the whole train: first fork at " + LengthText.decimal(c.firstForkDeg(), 1) + "°"
+        return f.shaft() == 0
+                ? "Turn the whole train: first fork at " + LengthText.decimal(c.firstForkDeg(), 1) + "°"
                 : "Clock " + c.shafts().get(f.shaft()).name() + ": " + UnrolledStrip.clocking(clocking(c, f));
     }
 
@@ -173,18 +182,25 @@ final class ForkDial extends CanvasPane {
             e.consume();
             return;
         }
-        int way = e.getCode() == KeyCode.RIGHT || e.getCode() == KeyCode.UP ? 1 : e.getCode() == KeyCode.LEFT || e.getCode() == KeyCode.DOWN ? -1 : 0;
+        int way = e.getCode() == KeyCode.RIGHT || e.getCode() == KeyCode.UP
+                ? 1
+                : e.getCode() == KeyCode.LEFT || e.getCode() == KeyCode.DOWN ? -1 : 0;
         if (way == 0 || !settable(c, f)) {
             return;
         }
         double step = e.isShiftDown() ? COARSE : e.isShortcutDown() ? FINE : 1;
         double now = clocking(c, f);
-        double to = switch (setting(c, f)) {
-            case ForkSetting.AnyAngle _ -> now + way * step;
-            case ForkSetting.Stepped s -> s.nearest(s.nearest(now) + way * 180.0 / s.settings().length);
-            case ForkSetting.Fixed _ -> now;
-        };
-        bench.edit(f.shaft() == 0 ? "Turn the whole train on" : "Clock " + c.shafts().get(f.shaft()).name() + ": " + UnrolledStrip.clocking(ForkMark.withinHalfTurn(to)),
+        double to =
+                switch (setting(c, f)) {
+                    case ForkSetting.AnyAngle _ -> now + way * step;
+                    case ForkSetting.Stepped s -> s.nearest(s.nearest(now) + way * 180.0 / s.settings().length);
+                    case ForkSetting.Fixed _ -> now;
+                };
+        bench.edit(
+                f.shaft() == 0
+                        ? "Turn the whole train on"
+                        : "Clock " + c.shafts().get(f.shaft()).name() + ": "
+                                + UnrolledStrip.clocking(ForkMark.withinHalfTurn(to)),
                 j -> clocked(j, f.shaft(), to));
         e.consume();
     }

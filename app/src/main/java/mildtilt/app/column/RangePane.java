@@ -1,4 +1,5 @@
 package mildtilt.app.column;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -46,8 +47,11 @@ public final class RangePane extends FactsPane {
         List<List<String>> rows = new ArrayList<>();
         for (int j = 0; j < c.joints().size(); j++) {
             JointRange r = f.range().joints().get(j);
-            rows.add(List.of(c.joints().get(j).name() + (r.at().isEmpty() ? "" : ", " + r.at()), text(Quantity.angle(f.jointAnglesDeg().get(j))),
-                    text(Quantity.angle(r.worstDeg())), text(Quantity.angle(f.limitsDeg().get(j)))));
+            rows.add(List.of(
+                    c.joints().get(j).name() + (r.at().isEmpty() ? "" : ", " + r.at()),
+                    text(Quantity.angle(f.jointAnglesDeg().get(j))),
+                    text(Quantity.angle(r.worstDeg())),
+                    text(Quantity.angle(f.limitsDeg().get(j)))));
         }
         table(List.of("", "now", "worst", "limit"), rows);
     }
@@ -57,30 +61,52 @@ public final class RangePane extends FactsPane {
         List<List<String>> rows = new ArrayList<>();
         for (int s = 0; s < c.shafts().size(); s++) {
             ShaftRange r = f.range().shafts().get(s);
-            rows.add(List.of(c.shafts().get(s).name(), text(Quantity.length(r.shortest())), text(Quantity.length(r.longest()))));
+            rows.add(List.of(
+                    c.shafts().get(s).name(), text(Quantity.length(r.shortest())), text(Quantity.length(r.longest()))));
         }
         table(List.of("between centres", "shortest", "longest"), rows);
         for (int s = 0; s < c.shafts().size(); s++) {
             ShaftRange r = f.range().shafts().get(s);
             if (r.leastOverlap().isPresent()) {
-                say(Phrase.name(c.shafts().get(s).name()) + " slides: overlap {0} as planned, {1} at the least; {2} free to close at the shortest.",
-                        Quantity.length(c.shafts().get(s).slide().orElseThrow().overlap()), Quantity.length(r.leastOverlap().get()), Quantity.length(r.freeStroke().orElseThrow()));
+                say(
+                        Phrase.name(c.shafts().get(s).name())
+                                + " slides: overlap {0} as planned, {1} at the least; {2} free to close at the shortest.",
+                        Quantity.length(c.shafts().get(s).slide().orElseThrow().overlap()),
+                        Quantity.length(r.leastOverlap().get()),
+                        Quantity.length(r.freeStroke().orElseThrow()));
             }
         }
-        hint("Tilt, reach and how far the frame moves are sizes of the steering wheel: press it in the strip above, with Notes at the side.");
+        hint(
+                "Tilt, reach and how far the frame moves are sizes of the steering wheel: press it in the strip above, with Notes at the side.");
     }
 
     private void tilt(GearTilt tilt) {
         head("Rack turned in its clamps");
         add(new TiltDial(tilt));
-        String suits = tilt.suits().stream().map(s -> text(Quantity.angle(s.fromDeg())) + " to " + text(Quantity.angle(s.toDeg()))).collect(Collectors.joining(", "));
-        say(suits.isEmpty() ? "No angle within " + GearTilt.FARTHEST + "° either way keeps every joint inside its limit." : "Every joint stays inside its limit from " + suits + ".");
-        hint("Seen from the vehicle's left; + tips the top of the input forward. Input and last joint go along; the tie rods stay where they are.");
-        tilt.suits().stream().max((a, b) -> Double.compare(a.spareDeg(), b.spareDeg())).filter(s -> Math.abs(s.bestDeg()) > 0.5).ifPresent(s -> change(
-                "Turn the rack " + text(Quantity.angle(s.bestDeg())) + ": most to spare, " + text(Quantity.angle(s.spareDeg())), "turn-rack",
-                "Turn the rack in its clamps by " + text(Quantity.angle(s.bestDeg())), j -> GearTilt.tilted(j, s.bestDeg())));
-        MeasureField by = new MeasureField("0°", LengthText::parseDegrees, v -> bench.edit("Turn the rack in its clamps by " + LengthText.trimmed(v, 2) + "°",
-                j -> GearTilt.tilted(j, v)), bench::refuse);
+        String suits = tilt.suits().stream()
+                .map(s -> text(Quantity.angle(s.fromDeg())) + " to " + text(Quantity.angle(s.toDeg())))
+                .collect(Collectors.joining(", "));
+        say(
+                suits.isEmpty()
+                        ? "No angle within " + GearTilt.FARTHEST + "° either way keeps every joint inside its limit."
+                        : "Every joint stays inside its limit from " + suits + ".");
+        hint(
+                "Seen from the vehicle's left; + tips the top of the input forward. Input and last joint go along; the tie rods stay where they are.");
+        tilt.suits().stream()
+                .max((a, b) -> Double.compare(a.spareDeg(), b.spareDeg()))
+                .filter(s -> Math.abs(s.bestDeg()) > 0.5)
+                .ifPresent(s -> change(
+                        "Turn the rack " + text(Quantity.angle(s.bestDeg())) + ": most to spare, "
+                                + text(Quantity.angle(s.spareDeg())),
+                        "turn-rack",
+                        "Turn the rack in its clamps by " + text(Quantity.angle(s.bestDeg())),
+                        j -> GearTilt.tilted(j, s.bestDeg())));
+        MeasureField by = new MeasureField(
+                "0°",
+                LengthText::parseDegrees,
+                v -> bench.edit(
+                        "Turn the rack in its clamps by " + LengthText.trimmed(v, 2) + "°", j -> GearTilt.tilted(j, v)),
+                bench::refuse);
         by.setId("turn-rack-by");
         by.setAccessibleText("Turn the rack by");
         Label name = new Label("Turn it by");
@@ -92,20 +118,30 @@ public final class RangePane extends FactsPane {
 
     private void push(Column c, FrontPush p, Rules rules) {
         head("A push from the front (advice)");
-        say("Free stroke before the wheel is reached: {0}. Kink on the way: {1} in all. Joints stand up to {2} off a straight line from gear to driver.",
+        say(
+                "Free stroke before the wheel is reached: {0}. Kink on the way: {1} in all. Joints stand up to {2} off a straight line from gear to driver.",
                 Quantity.length(p.stroke()), Quantity.angle(p.kinkDeg()), Quantity.length(p.standsOff()));
         for (int j = 0; j < c.joints().size(); j++) {
-            say(Phrase.name(c.joints().get(j).name()) + ": kink {0}" + (p.inCabin().contains(j) ? ", inside the cabin" : c.installation().bulkhead().isPresent() ? ", ahead of the bulkhead" : ""),
+            say(
+                    Phrase.name(c.joints().get(j).name()) + ": kink {0}"
+                            + (p.inCabin().contains(j)
+                                    ? ", inside the cabin"
+                                    : c.installation().bulkhead().isPresent() ? ", ahead of the bulkhead" : ""),
                     Quantity.angle(Math.toDegrees(c.axis(j).angleTo(c.axis(j + 1)))));
         }
         if (p.stroke() == 0) {
             say("There is no collapsing or sliding part.");
         }
         Optional<Double> kink = rules.collapse().kinkDeg();
-        say("The rule set \"" + rules.name() + "\" asks for " + (rules.collapse().stroke() == 0 ? "no free stroke." : text(Quantity.length(rules.collapse().stroke())) + " of free stroke"
-                + kink.map(k -> ", or " + text(Quantity.angle(k)) + " of kink instead.").orElse(".")));
-        hint("Two schools: a column that shortens keeps the wheel where it is but needs a part made for it; a kinked one folds aside with plain parts, and only as "
-                + "far as its bearings let it. Joints inside the cabin stay dry and in sight, but near feet; outside they want boots and a sealed bearing in the bulkhead. "
-                + "Geometry only: what a blow really does is not worked out here.");
+        say("The rule set \"" + rules.name() + "\" asks for "
+                + (rules.collapse().stroke() == 0
+                        ? "no free stroke."
+                        : text(Quantity.length(rules.collapse().stroke())) + " of free stroke"
+                                + kink.map(k -> ", or " + text(Quantity.angle(k)) + " of kink instead.")
+                                        .orElse(".")));
+        hint(
+                "Two schools: a column that shortens keeps the wheel where it is but needs a part made for it; a kinked one folds aside with plain parts, and only as "
+                        + "far as its bearings let it. Joints inside the cabin stay dry and in sight, but near feet; outside they want boots and a sealed bearing in the bulkhead. "
+                        + "Geometry only: what a blow really does is not worked out here.");
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.app.column;
+
 import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.List;
@@ -69,10 +70,24 @@ public final class RulesPane extends FactsPane {
         add(grid);
         GridPane chosen = new GridPane();
         chosen.getStyleClass().add("piece-grid");
-        chosen.addRow(0, Wrap.whole("Welding a steering shaft"), choice("Welding a steering shaft", "rule-welding", Arrays.stream(Welding.values()).map(Welding::label).toList(),
-                rules.welding().ordinal(), i -> edit("Welding: " + Welding.values()[i].label(), r -> r.withWelding(Welding.values()[i]))));
-        chosen.addRow(1, Wrap.whole("Joints in the cabin"), choice("Joints in the cabin", "rule-cabin", List.of("allowed", "not allowed"), rules.jointInCabin() ? 0 : 1,
-                i -> edit("Joints in the cabin", r -> r.withJointInCabin(i == 0))));
+        chosen.addRow(
+                0,
+                Wrap.whole("Welding a steering shaft"),
+                choice(
+                        "Welding a steering shaft",
+                        "rule-welding",
+                        Arrays.stream(Welding.values()).map(Welding::label).toList(),
+                        rules.welding().ordinal(),
+                        i -> edit("Welding: " + Welding.values()[i].label(), r -> r.withWelding(Welding.values()[i]))));
+        chosen.addRow(
+                1,
+                Wrap.whole("Joints in the cabin"),
+                choice(
+                        "Joints in the cabin",
+                        "rule-cabin",
+                        List.of("allowed", "not allowed"),
+                        rules.jointInCabin() ? 0 : 1,
+                        i -> edit("Joints in the cabin", r -> r.withJointInCabin(i == 0))));
         add(chosen);
         head("What may keep a shaft in a fork");
         for (Retention hold : Retention.values()) {
@@ -81,28 +96,37 @@ public final class RulesPane extends FactsPane {
         if (!rules.locking().isEmpty()) {
             hint(rules.locking());
         }
-        rules.classes().forEach(c -> hint("Class \"" + c.name() + "\": wheelbase " + text(Quantity.length(c.wheelbaseMin())) + " to " + text(Quantity.length(c.wheelbaseMax()))
-                + ", up to " + text(Quantity.length(c.widthMax())) + " wide."));
+        rules.classes()
+                .forEach(c -> hint("Class \"" + c.name() + "\": wheelbase " + text(Quantity.length(c.wheelbaseMin()))
+                        + " to " + text(Quantity.length(c.wheelbaseMax())) + ", up to "
+                        + text(Quantity.length(c.widthMax())) + " wide."));
         button("Save this rule set as a file…", "save-rules", save);
         button("Open a rule set from a file…", "open-rules", open);
         if (!rules.differ().isEmpty()) {
             head("Where authorities differ");
             rules.differ().forEach(this::say);
         }
-        hint("A rule set is a builder's choice of caution, not a law, and keeping to it approves nothing. Ask the authority that inspects vehicles where you are; its "
-                + "rules come first.");
+        hint(
+                "A rule set is a builder's choice of caution, not a law, and keeping to it approves nothing. Ask the authority that inspects vehicles where you are; its "
+                        + "rules come first.");
     }
 
     private ChoiceBox<String> sets(Rules rules) {
-        List<String> names = Arrays.stream(ShippedRules.values()).map(s -> s.rules().name()).toList();
-        Optional<ShippedRules> now = Arrays.stream(ShippedRules.values()).filter(s -> s.rules().equals(rules)).findFirst();
-        List<String> options = now.isPresent() ? names : Stream.concat(names.stream(), Stream.of(rules.name())).toList();
-        ChoiceBox<String> box = choice("Rule set", "rule-set", options, now.map(Enum::ordinal).orElse(names.size()), i -> {
-            if (i < names.size()) {
-                Rules chosen = ShippedRules.values()[i].rules();
-                bench.edit("Judge by the rule set \"" + chosen.name() + "\"", j -> j.withRules(chosen));
-            }
-        });
+        List<String> names =
+                Arrays.stream(ShippedRules.values()).map(s -> s.rules().name()).toList();
+        Optional<ShippedRules> now = Arrays.stream(ShippedRules.values())
+                .filter(s -> s.rules().equals(rules))
+                .findFirst();
+        List<String> options = now.isPresent()
+                ? names
+                : Stream.concat(names.stream(), Stream.of(rules.name())).toList();
+        ChoiceBox<String> box =
+                choice("Rule set", "rule-set", options, now.map(Enum::ordinal).orElse(names.size()), i -> {
+                    if (i < names.size()) {
+                        Rules chosen = ShippedRules.values()[i].rules();
+                        bench.edit("Judge by the rule set \"" + chosen.name() + "\"", j -> j.withRules(chosen));
+                    }
+                });
         box.setMaxWidth(Double.MAX_VALUE);
         return box;
     }
@@ -129,7 +153,8 @@ public final class RulesPane extends FactsPane {
             if (!holds.remove(hold)) {
                 holds.add(hold);
             }
-            if (!edit((holds.contains(hold) ? "Accept: " : "Do not accept: ") + hold.label(), r -> r.withHolds(holds))) {
+            if (!edit(
+                    (holds.contains(hold) ? "Accept: " : "Do not accept: ") + hold.label(), r -> r.withHolds(holds))) {
                 box.setSelected(rules.holds().contains(hold));
             }
         });
@@ -139,8 +164,19 @@ public final class RulesPane extends FactsPane {
     private MeasureField field(Rules rules, RuleLimit limit) {
         String now = rules.get(limit).map(v -> shown(limit, v)).orElse(MeasureField.NONE);
         MeasureField field = limit == RuleLimit.KINK
-                ? MeasureField.optional(now, t -> read(limit, t), v -> edit(limit.label() + ": " + v.map(x -> shown(limit, x)).orElse(MeasureField.NONE), r -> v.map(x -> r.with(limit, x)).orElseGet(r::withoutKink)), bench::refuse)
-                : new MeasureField(now, t -> read(limit, t), v -> edit(limit.label() + ": " + shown(limit, v), r -> r.with(limit, v)), bench::refuse);
+                ? MeasureField.optional(
+                        now,
+                        t -> read(limit, t),
+                        v -> edit(
+                                limit.label() + ": "
+                                        + v.map(x -> shown(limit, x)).orElse(MeasureField.NONE),
+                                r -> v.map(x -> r.with(limit, x)).orElseGet(r::withoutKink)),
+                        bench::refuse)
+                : new MeasureField(
+                        now,
+                        t -> read(limit, t),
+                        v -> edit(limit.label() + ": " + shown(limit, v), r -> r.with(limit, v)),
+                        bench::refuse);
         field.setId("rule-" + limit.name().toLowerCase(Locale.ROOT).replace('_', '-'));
         field.setAccessibleText(limit.label());
         return field;
@@ -158,7 +194,8 @@ public final class RulesPane extends FactsPane {
     private boolean edit(String change, UnaryOperator<Rules> edit) {
         return bench.edit("Rules: " + change, j -> {
             Rules after = edit.apply(j.rules());
-            boolean shipped = Arrays.stream(ShippedRules.values()).anyMatch(s -> s.rules().name().equals(after.name()));
+            boolean shipped = Arrays.stream(ShippedRules.values())
+                    .anyMatch(s -> s.rules().name().equals(after.name()));
             return j.withRules(shipped && !after.equals(j.rules()) ? after.withName(after.name() + EDITED) : after);
         });
     }

@@ -1,4 +1,5 @@
 package mildtilt.app.column;
+
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.shape.ArcType;
@@ -46,7 +47,11 @@ final class TiltDial extends CanvasPane {
             double a = Math.toRadians(90 + deg);
             g.setStroke(ink(ColorToken.LINE));
             g.setLineWidth(1);
-            g.strokeLine(cx + Math.cos(a) * (r - 7), cy - Math.sin(a) * (r - 7), cx + Math.cos(a) * (r + 6), cy - Math.sin(a) * (r + 6));
+            g.strokeLine(
+                    cx + Math.cos(a) * (r - 7),
+                    cy - Math.sin(a) * (r - 7),
+                    cx + Math.cos(a) * (r + 6),
+                    cy - Math.sin(a) * (r + 6));
             g.setFill(ink(ColorToken.LINE));
             g.fillText((deg > 0 ? "+" : "") + deg + "°", cx + Math.cos(a) * (r + 20), cy - Math.sin(a) * (r + 16));
         }

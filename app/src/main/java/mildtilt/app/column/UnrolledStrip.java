@@ -1,4 +1,5 @@
 package mildtilt.app.column;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -38,6 +39,7 @@ public final class UnrolledStrip extends ColoredPane {
     private final Pane dials = new Pane();
     /** Of the dials, below 1 where there is little room. */
     private double scale = 1;
+
     private UnrolledColumn unrolled = new UnrolledColumn(List.of(0.0), List.of());
 
     public UnrolledStrip(Workbench bench) {
@@ -107,7 +109,8 @@ public final class UnrolledStrip extends ColoredPane {
             dials.getChildren().clear();
             return;
         }
-        unrolled = UnrolledColumn.of(bench.train().column().orElseThrow(), bench.hands().steeringWheelDeg());
+        unrolled = UnrolledColumn.of(
+                bench.train().column().orElseThrow(), bench.hands().steeringWheelDeg());
         Column c = bench.job().column().get();
         g.setLineCap(StrokeLineCap.BUTT);
         parts(g, c);
@@ -195,7 +198,9 @@ public final class UnrolledStrip extends ColoredPane {
     }
 
     static String clocking(double deg) {
-        return ForkMark.isInLine(deg) ? ForkMark.way(deg) : Quantity.angle(Math.abs(deg)).text(LengthUnit.MM) + " " + ForkMark.way(deg);
+        return ForkMark.isInLine(deg)
+                ? ForkMark.way(deg)
+                : Quantity.angle(Math.abs(deg)).text(LengthUnit.MM) + " " + ForkMark.way(deg);
     }
 
     private static double width(String text) {
@@ -233,7 +238,10 @@ public final class UnrolledStrip extends ColoredPane {
             boolean chosen = chosen(new Element.JointAt(j));
             g.setStroke(ink(ColorToken.GRID));
             g.setLineWidth(1.5);
-            g.strokePolyline(new double[] {x, pairs[j], pairs[j]}, new double[] {LINE_Y + 10, DIALS_Y - 2, DIALS_Y + ForkDial.SIZE / 2}, 3);
+            g.strokePolyline(
+                    new double[] {x, pairs[j], pairs[j]},
+                    new double[] {LINE_Y + 10, DIALS_Y - 2, DIALS_Y + ForkDial.SIZE / 2},
+                    3);
             g.setFill(ink(ColorToken.PAPER));
             g.fillOval(x - 8, LINE_Y - 8, 16, 16);
             g.setStroke(ink(chosen ? ColorToken.ACCENT : ColorToken.LINE));
@@ -262,7 +270,9 @@ public final class UnrolledStrip extends ColoredPane {
             UnrolledColumn.Fork f = forks.get(i);
             dial.setScaleX(scale);
             dial.setScaleY(scale);
-            dial.relocate(pairs[f.joint()] + (f.atGearEnd() ? -1 : 1) * (ForkDial.SIZE / 2 + 2) * scale - ForkDial.SIZE / 2, DIALS_Y);
+            dial.relocate(
+                    pairs[f.joint()] + (f.atGearEnd() ? -1 : 1) * (ForkDial.SIZE / 2 + 2) * scale - ForkDial.SIZE / 2,
+                    DIALS_Y);
             dial.show(c, f);
         }
     }

@@ -4,5 +4,5 @@
  */
 @NullMarked
 package mildtilt.app.column;
-import org.jspecify.annotations.NullMarked;
 
+import org.jspecify.annotations.NullMarked;

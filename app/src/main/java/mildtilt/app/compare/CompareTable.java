@@ -1,4 +1,5 @@
 package mildtilt.app.compare;
+
 import java.util.EnumMap;
 import java.util.Locale;
 import java.util.Map;
@@ -87,11 +88,12 @@ public final class CompareTable extends VBox {
     private void lay() {
         grid.getChildren().clear();
         grid.getRowConstraints().clear();
-        Headline.ShownIn where = switch (bench.stageProperty().get()) {
-            case LINKAGE -> Headline.ShownIn.LINKAGE;
-            case CLEARANCE -> Headline.ShownIn.CLEARANCE;
-            case SURVEY, COLUMN, MAKE, FIT -> Headline.ShownIn.COLUMN;
-        };
+        Headline.ShownIn where =
+                switch (bench.stageProperty().get()) {
+                    case LINKAGE -> Headline.ShownIn.LINKAGE;
+                    case CLEARANCE -> Headline.ShownIn.CLEARANCE;
+                    case SURVEY, COLUMN, MAKE, FIT -> Headline.ShownIn.COLUMN;
+                };
         int at = 0;
         for (Headline h : Headline.values()) {
             if (h.standsAt(where)) {
@@ -130,7 +132,8 @@ public final class CompareTable extends VBox {
         Optional<AnalysisUpdate> worked = bench.workedProperty().get();
         rows.forEach((h, row) -> {
             Optional<Double> now = worked.flatMap(w -> w.now().headlines().get(h));
-            Optional<Double> before = worked.flatMap(AnalysisUpdate::before).flatMap(a -> a.headlines().get(h));
+            Optional<Double> before = worked.flatMap(AnalysisUpdate::before)
+                    .flatMap(a -> a.headlines().get(h));
             boolean changed = worked.flatMap(AnalysisUpdate::before).isPresent()
                     && new Headlines.Change(h, before, now).notable();
             row.now.setText(text(h, now));

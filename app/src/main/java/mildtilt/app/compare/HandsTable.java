@@ -1,4 +1,5 @@
 package mildtilt.app.compare;
+
 import java.util.EnumMap;
 import java.util.Map;
 import java.util.Optional;
@@ -144,7 +145,11 @@ final class HandsTable extends VBox {
     }
 
     private String rakeForce(SteerFigures s, Side side) {
-        return s.rake().get(side).forceFactor().map(f -> Quantity.times(f).text(bench.lengthUnit())).orElse("beyond");
+        return s.rake()
+                .get(side)
+                .forceFactor()
+                .map(f -> Quantity.times(f).text(bench.lengthUnit()))
+                .orElse("beyond");
     }
 
     /** What holds for the whole lock, wherever the hands are. */
@@ -155,12 +160,19 @@ final class HandsTable extends VBox {
         }
         for (RodLoad l : s.rodLoads()) {
             String rod = capital(l.rod().label());
-            l.bucklingMargin().ifPresent(m -> line(rod + " buckles at", "", Quantity.times(m).text(bench.lengthUnit())));
-            l.stress().ifPresent(x -> line(rod + " stress, worst", "", Quantity.stress(x).text(bench.lengthUnit())));
+            l.bucklingMargin()
+                    .ifPresent(
+                            m -> line(rod + " buckles at", "", Quantity.times(m).text(bench.lengthUnit())));
+            l.stress()
+                    .ifPresent(x ->
+                            line(rod + " stress, worst", "", Quantity.stress(x).text(bench.lengthUnit())));
         }
         for (Side way : Side.values()) {
             for (LockLimits.Hit hit : s.limits().toward(way)) {
-                line("Turning " + way.label() + ": " + hit.limit().label(), "", Quantity.angle(Math.abs(hit.steeringWheelDeg())).text(bench.lengthUnit()));
+                line(
+                        "Turning " + way.label() + ": " + hit.limit().label(),
+                        "",
+                        Quantity.angle(Math.abs(hit.steeringWheelDeg())).text(bench.lengthUnit()));
             }
         }
     }
@@ -169,8 +181,13 @@ final class HandsTable extends VBox {
         Effort.at(bench.train(), bench.job(), bench.hands().steeringWheelDeg()).ifPresent(e -> {
             line("Rim force, parked", "", Quantity.force(e.row().parked()).text(bench.lengthUnit()));
             line("Rim force, creeping", "", Quantity.force(e.row().creeping()).text(bench.lengthUnit()));
-            line("Weight returns it with", "", Quantity.force(e.row().returning()).text(bench.lengthUnit()));
-            e.rodForce().forEach((rod, n) -> line("Force in the " + rod.label(), "", Quantity.force(n).text(bench.lengthUnit())));
+            line(
+                    "Weight returns it with",
+                    "",
+                    Quantity.force(e.row().returning()).text(bench.lengthUnit()));
+            e.rodForce()
+                    .forEach((rod, n) -> line(
+                            "Force in the " + rod.label(), "", Quantity.force(n).text(bench.lengthUnit())));
         });
     }
 
@@ -179,12 +196,16 @@ final class HandsTable extends VBox {
     }
 
     private String angle(Map<RodEnd, Double> map, RodEnd end) {
-        return Optional.ofNullable(map.get(end)).map(d -> Quantity.angle(d).text(bench.lengthUnit())).orElse("–");
+        return Optional.ofNullable(map.get(end))
+                .map(d -> Quantity.angle(d).text(bench.lengthUnit()))
+                .orElse("–");
     }
 
     private String tilt(Map<RodEnd, Double> map, LimitGauge gauge, RodEnd end) {
         double allowed = gauge.allowedTiltDeg(end);
-        return map.containsKey(end) ? angle(map, end) + (Double.isFinite(allowed) ? " of " + LengthText.trimmed(allowed, 1) + "°" : "") : "–";
+        return map.containsKey(end)
+                ? angle(map, end) + (Double.isFinite(allowed) ? " of " + LengthText.trimmed(allowed, 1) + "°" : "")
+                : "–";
     }
 
     private static String capital(String s) {

@@ -1,5 +1,5 @@
 /** Headline figures before and after. */
 @NullMarked
 package mildtilt.app.compare;
-import org.jspecify.annotations.NullMarked;
 
+import org.jspecify.annotations.NullMarked;

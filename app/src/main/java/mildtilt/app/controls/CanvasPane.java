@@ -1,4 +1,5 @@
 package mildtilt.app.controls;
+
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 

@@ -1,4 +1,5 @@
 package mildtilt.app.controls;
+
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.text.TextAlignment;

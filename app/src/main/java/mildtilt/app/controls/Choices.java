@@ -1,4 +1,5 @@
 package mildtilt.app.controls;
+
 import java.util.List;
 import java.util.function.Function;
 import javafx.scene.control.ChoiceBox;
@@ -13,7 +14,8 @@ public final class Choices {
      * @param id for the style sheet and the tests
      * @param meaning what is chosen, as read out
      */
-    public static <T extends Enum<T>> ChoiceBox<T> of(Class<T> kind, Function<T, String> label, String id, String meaning) {
+    public static <T extends Enum<T>> ChoiceBox<T> of(
+            Class<T> kind, Function<T, String> label, String id, String meaning) {
         return of(List.of(kind.getEnumConstants()), label, id, meaning);
     }
 

@@ -1,4 +1,5 @@
 package mildtilt.app.controls;
+
 import java.util.Locale;
 import mildtilt.findings.Severity;
 

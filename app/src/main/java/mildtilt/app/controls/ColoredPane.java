@@ -1,4 +1,5 @@
 package mildtilt.app.controls;
+
 import java.util.List;
 import javafx.css.CssMetaData;
 import javafx.css.SimpleStyleableObjectProperty;
@@ -44,7 +45,9 @@ public abstract class ColoredPane extends Pane {
         for (ColorToken ink : ColorToken.values()) {
             inks[ink.ordinal()] = new InkProperty(
                     (CssMetaData<ColoredPane, Color>) FACTORY.getCssMetaData().stream()
-                            .filter(m -> m.getProperty().equals("-mt-" + ink.token())).findFirst().orElseThrow(),
+                            .filter(m -> m.getProperty().equals("-mt-" + ink.token()))
+                            .findFirst()
+                            .orElseThrow(),
                     this);
         }
         widthProperty().addListener((_, _, _) -> redraw());

@@ -1,4 +1,5 @@
 package mildtilt.app.controls;
+
 import javafx.geometry.Orientation;
 import javafx.scene.Node;
 import javafx.scene.layout.Pane;
@@ -65,7 +66,11 @@ public final class EvenRow extends Pane {
             Node n = getChildren().get(i);
             int cells = Math.min(columns, cells(n));
             double h = n.prefHeight(span(cells));
-            n.resizeRelocate(snapPositionX(getInsets().getLeft() + at * (CELL + GAP)), snapPositionY(y + high - h), Math.min(span(cells), n.maxWidth(h)), h);
+            n.resizeRelocate(
+                    snapPositionX(getInsets().getLeft() + at * (CELL + GAP)),
+                    snapPositionY(y + high - h),
+                    Math.min(span(cells), n.maxWidth(h)),
+                    h);
             at += cells;
         }
     }
@@ -77,7 +82,11 @@ public final class EvenRow extends Pane {
 
     @Override
     protected double computePrefHeight(double width) {
-        return arrange((width < 0 ? prefWidth(-1) : width) - getInsets().getLeft() - getInsets().getRight(), false);
+        return arrange(
+                (width < 0 ? prefWidth(-1) : width)
+                        - getInsets().getLeft()
+                        - getInsets().getRight(),
+                false);
     }
 
     @Override
@@ -87,12 +96,20 @@ public final class EvenRow extends Pane {
 
     @Override
     protected double computeMinWidth(double height) {
-        return getChildren().stream().mapToInt(EvenRow::cells).mapToDouble(EvenRow::span).max().orElse(0) + getInsets().getLeft() + getInsets().getRight();
+        return getChildren().stream()
+                        .mapToInt(EvenRow::cells)
+                        .mapToDouble(EvenRow::span)
+                        .max()
+                        .orElse(0)
+                + getInsets().getLeft()
+                + getInsets().getRight();
     }
 
     @Override
     protected double computePrefWidth(double height) {
-        return span(getChildren().stream().mapToInt(EvenRow::cells).sum()) + getInsets().getLeft() + getInsets().getRight();
+        return span(getChildren().stream().mapToInt(EvenRow::cells).sum())
+                + getInsets().getLeft()
+                + getInsets().getRight();
     }
 
     @Override

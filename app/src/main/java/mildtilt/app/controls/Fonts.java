@@ -1,4 +1,5 @@
 package mildtilt.app.controls;
+
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;

@@ -1,4 +1,5 @@
 package mildtilt.app.controls;
+
 import java.util.function.Supplier;
 import javafx.beans.value.ObservableBooleanValue;
 import javafx.scene.layout.Pane;

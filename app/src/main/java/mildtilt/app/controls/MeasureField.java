@@ -1,4 +1,5 @@
 package mildtilt.app.controls;
+
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.DoubleConsumer;
@@ -31,11 +32,22 @@ public final class MeasureField extends TypedField {
     }
 
     /** One that need not be known: nothing, or "none", takes it away. */
-    public static MeasureField optional(String shown, ToDoubleFunction<String> read, Consumer<Optional<Double>> take, Consumer<String> refuse) {
-        return new MeasureField(refuse, shown, t -> t.isBlank() || t.strip().equalsIgnoreCase(NONE) ? Optional.empty() : Optional.of(read.applyAsDouble(t)), take);
+    public static MeasureField optional(
+            String shown, ToDoubleFunction<String> read, Consumer<Optional<Double>> take, Consumer<String> refuse) {
+        return new MeasureField(
+                refuse,
+                shown,
+                t -> t.isBlank() || t.strip().equalsIgnoreCase(NONE)
+                        ? Optional.empty()
+                        : Optional.of(read.applyAsDouble(t)),
+                take);
     }
 
-    private MeasureField(Consumer<String> refuse, String shown, Function<String, Optional<Double>> read, Consumer<Optional<Double>> take) {
+    private MeasureField(
+            Consumer<String> refuse,
+            String shown,
+            Function<String, Optional<Double>> read,
+            Consumer<Optional<Double>> take) {
         super(shown);
         this.read = read;
         this.take = take;

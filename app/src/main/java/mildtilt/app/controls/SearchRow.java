@@ -1,4 +1,5 @@
 package mildtilt.app.controls;
+
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.ProgressBar;

@@ -1,4 +1,5 @@
 package mildtilt.app.controls;
+
 import java.util.Locale;
 import java.util.function.Function;
 import javafx.beans.property.ObjectProperty;
@@ -15,7 +16,13 @@ public final class SheetRail {
     private SheetRail() {}
 
     /** @param kind what the ids of the names begin with; @param shown which one is */
-    public static <S extends Enum<S>> void fill(HBox stage, String kind, S[] all, Function<S, String> label, ObjectProperty<S> shown, Function<S, Region> make) {
+    public static <S extends Enum<S>> void fill(
+            HBox stage,
+            String kind,
+            S[] all,
+            Function<S, String> label,
+            ObjectProperty<S> shown,
+            Function<S, Region> make) {
         stage.getStyleClass().add("make-stage");
         stage.setMinSize(0, 0);
         VBox rail = new VBox();

@@ -1,4 +1,5 @@
 package mildtilt.app.controls;
+
 import java.util.Locale;
 import javafx.css.PseudoClass;
 import javafx.scene.control.Label;
@@ -38,11 +39,13 @@ public final class StateMark extends Label {
 
     public void show(Severity severity) {
         setText(bare ? "" : severity.label());
-        shape.setStyle("-fx-shape: \"" + switch (severity) {
-            case FINE -> CIRCLE;
-            case LOOK -> WEDGE;
-            case STOP -> SQUARE;
-        } + "\";");
+        shape.setStyle("-fx-shape: \""
+                + switch (severity) {
+                    case FINE -> CIRCLE;
+                    case LOOK -> WEDGE;
+                    case STOP -> SQUARE;
+                }
+                + "\";");
         for (Severity s : Severity.values()) {
             pseudoClassStateChanged(PseudoClass.getPseudoClass(s.name().toLowerCase(Locale.ROOT)), s == severity);
         }

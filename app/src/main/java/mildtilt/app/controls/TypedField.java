@@ -1,4 +1,5 @@
 package mildtilt.app.controls;
+
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import org.jspecify.annotations.Nullable;

@@ -1,4 +1,5 @@
 package mildtilt.app.controls;
+
 import java.util.function.Consumer;
 
 /** A field for words. Enter or leaving it takes what was typed; Escape puts back what was there. */

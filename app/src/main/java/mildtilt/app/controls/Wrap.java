@@ -1,4 +1,5 @@
 package mildtilt.app.controls;
+
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;

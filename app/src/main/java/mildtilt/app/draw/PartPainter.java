@@ -1,4 +1,5 @@
 package mildtilt.app.draw;
+
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -64,7 +65,12 @@ public final class PartPainter {
     private final List<Shape> drawn = new ArrayList<>();
     private final List<double[]> dark = new ArrayList<>();
 
-    public PartPainter(GraphicsContext g, SheetView v, Function<ColorToken, Color> ink, Optional<Element> selected, Predicate<Element> about) {
+    public PartPainter(
+            GraphicsContext g,
+            SheetView v,
+            Function<ColorToken, Color> ink,
+            Optional<Element> selected,
+            Predicate<Element> about) {
         this.g = g;
         this.v = v;
         this.elevation = v.elevation();
@@ -104,7 +110,9 @@ public final class PartPainter {
                 drafts.add(new Draft(p, about.test(p.element()), near(p.solid())));
             }
         }
-        drafts.sort(Comparator.comparing(Draft::about).thenComparing(d -> d.part.kind().layer()).thenComparingDouble(Draft::near));
+        drafts.sort(Comparator.comparing(Draft::about)
+                .thenComparing(d -> d.part.kind().layer())
+                .thenComparingDouble(Draft::near));
         g.save();
         g.setLineJoin(StrokeLineJoin.ROUND);
         for (Draft d : drafts) {
@@ -123,19 +131,27 @@ public final class PartPainter {
         for (Draft d : drafts) {
             boolean inTheWay = d.part.kind() == Kind.OBSTACLE || d.part.kind() == Kind.HOT_OBSTACLE;
             if (inTheWay && d.part.solid() instanceof Solid.Parts p) {
-                p.parts().forEach(c -> covers.add(new Cover(nearest(c), outline(d.part.element(), c), fill(d.part.element(), d.part.kind(), d.about))));
+                p.parts()
+                        .forEach(c -> covers.add(new Cover(
+                                nearest(c),
+                                outline(d.part.element(), c),
+                                fill(d.part.element(), d.part.kind(), d.about))));
             }
         }
         if (covers.isEmpty()) {
             return;
         }
         for (Draft d : drafts) {
-            boolean train = switch (d.part.kind()) {
-                case SHAFT, STEERING_WHEEL, ROD, STEERING_ARM, TUBE -> true;
-                case GEAR, JOINT_SWEEP, SUSPENSION, BEAM, TYRE, WHEEL_RING, DRIVER, OBSTACLE, HOT_OBSTACLE -> false;
-            };
+            boolean train =
+                    switch (d.part.kind()) {
+                        case SHAFT, STEERING_WHEEL, ROD, STEERING_ARM, TUBE -> true;
+                        case GEAR, JOINT_SWEEP, SUSPENSION, BEAM, TYRE, WHEEL_RING, DRIVER, OBSTACLE, HOT_OBSTACLE ->
+                            false;
+                    };
             if (train && d.part.solid() instanceof Solid.Parts p) {
-                p.parts().stream().filter(Convex::isBar).forEach(c -> covered(c, covers, edge(d.part.element(), d.part.kind(), d.about)));
+                p.parts().stream()
+                        .filter(Convex::isBar)
+                        .forEach(c -> covered(c, covers, edge(d.part.element(), d.part.kind(), d.about)));
             }
         }
     }
@@ -145,7 +161,9 @@ public final class PartPainter {
 
     private double nearest(Convex c) {
         Bounds b = c.bounds();
-        return Math.max(elevation.near(new Point(b.minX(), b.minY(), b.minZ())), elevation.near(new Point(b.maxX(), b.maxY(), b.maxZ())));
+        return Math.max(
+                elevation.near(new Point(b.minX(), b.minY(), b.minZ())),
+                elevation.near(new Point(b.maxX(), b.maxY(), b.maxZ())));
     }
 
     /** A bar is followed along its middle; each stretch behind one cover is veiled by it and gets its edges dashed. */
@@ -160,12 +178,22 @@ public final class PartPainter {
             Optional<Cover> now = Optional.empty();
             if (i <= steps) {
                 Point at = a.plus(b.minus(a).times((double) i / steps));
-                now = covers.stream().filter(c -> elevation.near(at) < c.near && c.shape.holds(v.x(at), v.y(at))).findFirst();
+                now = covers.stream()
+                        .filter(c -> elevation.near(at) < c.near && c.shape.holds(v.x(at), v.y(at)))
+                        .findFirst();
             }
             if (!now.equals(over)) {
                 int begun = from;
                 int end = i - 1;
-                over.filter(_ -> end > begun).ifPresent(c -> veil(a, b, (double) begun / steps, (double) end / steps, bar.rounding() * v.pixelsPerMm(), c, edge));
+                over.filter(_ -> end > begun)
+                        .ifPresent(c -> veil(
+                                a,
+                                b,
+                                (double) begun / steps,
+                                (double) end / steps,
+                                bar.rounding() * v.pixelsPerMm(),
+                                c,
+                                edge));
                 from = i;
                 over = now;
             }
@@ -196,8 +224,10 @@ public final class PartPainter {
     }
 
     private double near(Solid solid) {
-        Point low = new Point(solid.bounds().minX(), solid.bounds().minY(), solid.bounds().minZ());
-        Point high = new Point(solid.bounds().maxX(), solid.bounds().maxY(), solid.bounds().maxZ());
+        Point low = new Point(
+                solid.bounds().minX(), solid.bounds().minY(), solid.bounds().minZ());
+        Point high = new Point(
+                solid.bounds().maxX(), solid.bounds().maxY(), solid.bounds().maxZ());
         return elevation.near(low.midwayTo(high));
     }
 
@@ -207,19 +237,28 @@ public final class PartPainter {
 
     private Color fill(Element e, Kind kind, boolean about) {
         if (chosen(e)) {
-            return ink.apply(ColorToken.ACCENT).interpolate(ink.apply(ColorToken.PAPER), kind == Kind.TYRE || kind == Kind.OBSTACLE || kind == Kind.HOT_OBSTACLE || kind == Kind.DRIVER ? 0.75 : 0.35);
+            return ink.apply(ColorToken.ACCENT)
+                    .interpolate(
+                            ink.apply(ColorToken.PAPER),
+                            kind == Kind.TYRE
+                                            || kind == Kind.OBSTACLE
+                                            || kind == Kind.HOT_OBSTACLE
+                                            || kind == Kind.DRIVER
+                                    ? 0.75
+                                    : 0.35);
         }
-        Color full = ink.apply(switch (kind) {
-            case SHAFT, STEERING_WHEEL, ROD, STEERING_ARM -> ColorToken.TRAIN;
-            case GEAR -> ColorToken.YOKE;
-            case JOINT_SWEEP -> ColorToken.YOKE;
-            case TUBE -> ColorToken.METAL;
-            case SUSPENSION, BEAM -> ColorToken.SUSPENSION;
-            case TYRE, WHEEL_RING -> ColorToken.TYRE;
-            case OBSTACLE -> ColorToken.OBSTACLE;
-            case HOT_OBSTACLE -> ColorToken.HOT;
-            case DRIVER -> ColorToken.DRIVER;
-        });
+        Color full = ink.apply(
+                switch (kind) {
+                    case SHAFT, STEERING_WHEEL, ROD, STEERING_ARM -> ColorToken.TRAIN;
+                    case GEAR -> ColorToken.YOKE;
+                    case JOINT_SWEEP -> ColorToken.YOKE;
+                    case TUBE -> ColorToken.METAL;
+                    case SUSPENSION, BEAM -> ColorToken.SUSPENSION;
+                    case TYRE, WHEEL_RING -> ColorToken.TYRE;
+                    case OBSTACLE -> ColorToken.OBSTACLE;
+                    case HOT_OBSTACLE -> ColorToken.HOT;
+                    case DRIVER -> ColorToken.DRIVER;
+                });
         // What the stage is not about steps back into the paper.
         return about ? full : full.interpolate(ink.apply(ColorToken.PAPER), 0.55);
     }
@@ -228,9 +267,15 @@ public final class PartPainter {
         if (chosen(e)) {
             return ink.apply(ColorToken.ACCENT);
         }
-        boolean light = kind == Kind.TYRE || kind == Kind.WHEEL_RING || kind == Kind.OBSTACLE || kind == Kind.DRIVER || kind == Kind.HOT_OBSTACLE;
+        boolean light = kind == Kind.TYRE
+                || kind == Kind.WHEEL_RING
+                || kind == Kind.OBSTACLE
+                || kind == Kind.DRIVER
+                || kind == Kind.HOT_OBSTACLE;
         Color line = ink.apply(light ? ColorToken.FAINT : ColorToken.LINE);
-        return light ? line.interpolate(ink.apply(ColorToken.PAPER), 0.35) : about ? line : ink.apply(ColorToken.FAINT).interpolate(ink.apply(ColorToken.PAPER), 0.2);
+        return light
+                ? line.interpolate(ink.apply(ColorToken.PAPER), 0.35)
+                : about ? line : ink.apply(ColorToken.FAINT).interpolate(ink.apply(ColorToken.PAPER), 0.2);
     }
 
     private void part(Draft d, LabelPlacer placer) {
@@ -238,10 +283,11 @@ public final class PartPainter {
         Kind kind = d.part.kind();
         Color fill = fill(e, kind, d.about);
         Color edge = edge(e, kind, d.about);
-        boolean dark = d.about && switch (kind) {
-            case SHAFT, STEERING_WHEEL, ROD, STEERING_ARM, GEAR -> true;
-            case TYRE, WHEEL_RING, SUSPENSION, BEAM, JOINT_SWEEP, TUBE, DRIVER, OBSTACLE, HOT_OBSTACLE -> false;
-        };
+        boolean dark = d.about
+                && switch (kind) {
+                    case SHAFT, STEERING_WHEEL, ROD, STEERING_ARM, GEAR -> true;
+                    case TYRE, WHEEL_RING, SUSPENSION, BEAM, JOINT_SWEEP, TUBE, DRIVER, OBSTACLE, HOT_OBSTACLE -> false;
+                };
         switch (d.part.solid()) {
             case Solid.Parts p -> {
                 g.setGlobalAlpha(kind == Kind.TYRE ? 0.72 : 1);
@@ -251,7 +297,7 @@ public final class PartPainter {
                 g.setGlobalAlpha(1);
             }
             case Solid.Ring r -> rim(e, r, edge);
-            case Solid.Skin _ -> { }
+            case Solid.Skin _ -> {}
         }
     }
 
@@ -295,8 +341,13 @@ public final class PartPainter {
     }
 
     private Shape outline(Element e, Convex c) {
-        double across = Math.max(c.bounds().maxX() - c.bounds().minX(), Math.max(c.bounds().maxY() - c.bounds().minY(), c.bounds().maxZ() - c.bounds().minZ()));
-        List<Point> round = c.outline(elevation.right(), elevation.upward(), across * v.pixelsPerMm() > 90 ? LARGE_ROUND : ROUND);
+        double across = Math.max(
+                c.bounds().maxX() - c.bounds().minX(),
+                Math.max(
+                        c.bounds().maxY() - c.bounds().minY(),
+                        c.bounds().maxZ() - c.bounds().minZ()));
+        List<Point> round =
+                c.outline(elevation.right(), elevation.upward(), across * v.pixelsPerMm() > 90 ? LARGE_ROUND : ROUND);
         double[] xs = round.stream().mapToDouble(v::x).toArray();
         double[] ys = round.stream().mapToDouble(v::y).toArray();
         return new Shape(e, xs, ys, 0);
@@ -304,7 +355,11 @@ public final class PartPainter {
 
     /** The edge of the rim on a tyre that is drawn already. */
     private void rim(Element e, Solid.Ring r, Color edge) {
-        Convex hole = Convex.cylinder(r.centre().plus(r.axis().times(-r.half())), r.centre().plus(r.axis().times(r.half())), r.inner(), 0);
+        Convex hole = Convex.cylinder(
+                r.centre().plus(r.axis().times(-r.half())),
+                r.centre().plus(r.axis().times(r.half())),
+                r.inner(),
+                0);
         List<Point> round = hole.outline(elevation.right(), elevation.upward(), LARGE_ROUND);
         double[] xs = round.stream().mapToDouble(v::x).toArray();
         double[] ys = round.stream().mapToDouble(v::y).toArray();
@@ -322,12 +377,14 @@ public final class PartPainter {
         Color edge = edge(e, Kind.JOINT_SWEEP, strong);
         // The fork that is nearer covers the other.
         boolean gearNearer = near(y.gearSide()) > near(y.wheelSide());
-        for (List<Convex> side : gearNearer ? List.of(y.wheelSide(), y.gearSide()) : List.of(y.gearSide(), y.wheelSide())) {
+        for (List<Convex> side :
+                gearNearer ? List.of(y.wheelSide(), y.gearSide()) : List.of(y.gearSide(), y.wheelSide())) {
             List<Convex> sorted = new ArrayList<>(side);
             sorted.sort(Comparator.comparingDouble(c -> near(Solid.of(c))));
             sorted.forEach(c -> area(e, c, fork, edge));
         }
-        y.cross().forEach(c -> area(e, c, chosen(e) ? ink.apply(ColorToken.ACCENT) : ink.apply(ColorToken.TRAIN), edge));
+        y.cross()
+                .forEach(c -> area(e, c, chosen(e) ? ink.apply(ColorToken.ACCENT) : ink.apply(ColorToken.TRAIN), edge));
     }
 
     private double near(List<Convex> parts) {

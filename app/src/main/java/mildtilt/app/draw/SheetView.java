@@ -1,4 +1,5 @@
 package mildtilt.app.draw;
+
 import mildtilt.drawing.Elevation;
 import mildtilt.drawing.Extent;
 import mildtilt.geometry.Point;
@@ -19,8 +20,7 @@ public record SheetView(Elevation elevation, double pixelsPerMm, double originX,
         double h = Math.max(1, extent.height());
         double margin = Math.min(MARGIN, 0.09 * Math.min(width, height));
         double k = Math.max(0.01, Math.min((width - 2 * margin) / w, (height - 2 * margin) / h));
-        return new SheetView(elevation, k,
-                width / 2 - extent.middleAcross() * k, height / 2 + extent.middleUp() * k);
+        return new SheetView(elevation, k, width / 2 - extent.middleAcross() * k, height / 2 + extent.middleUp() * k);
     }
 
     public double x(Point p) {

@@ -1,4 +1,5 @@
 package mildtilt.app.findings;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -37,7 +38,9 @@ public final class FindingList extends VBox {
     public static List<List<Finding>> rows(Job job, List<Finding> findings) {
         List<List<Finding>> rows = new ArrayList<>();
         for (Finding f : findings) {
-            Optional<List<Finding>> twin = rows.stream().filter(r -> r.size() == 1 && twins(job, r.getFirst(), f)).findFirst();
+            Optional<List<Finding>> twin = rows.stream()
+                    .filter(r -> r.size() == 1 && twins(job, r.getFirst(), f))
+                    .findFirst();
             twin.ifPresentOrElse(r -> r.add(f), () -> rows.add(new ArrayList<>(List.of(f))));
         }
         return rows;
@@ -45,12 +48,19 @@ public final class FindingList extends VBox {
 
     private static boolean twins(Job job, Finding a, Finding b) {
         String mine = a.headline(job);
-        return a.fault() == b.fault() && a.severity() == b.severity() && !mine.equals(otherSide(mine)) && otherSide(mine).equals(b.headline(job));
+        return a.fault() == b.fault()
+                && a.severity() == b.severity()
+                && !mine.equals(otherSide(mine))
+                && otherSide(mine).equals(b.headline(job));
     }
 
     private static String otherSide(String text) {
-        return text.replace("left", "\u0001").replace("right", "left").replace("\u0001", "right")
-                .replace("Left", "\u0001").replace("Right", "Left").replace("\u0001", "Right");
+        return text.replace("left", "\u0001")
+                .replace("right", "left")
+                .replace("\u0001", "right")
+                .replace("Left", "\u0001")
+                .replace("Right", "Left")
+                .replace("\u0001", "Right");
     }
 
     /** @return whether there was any to show */
@@ -62,7 +72,12 @@ public final class FindingList extends VBox {
             now.add(row(worked, rows.get(i), i));
         }
         if (!now.equals(getChildren())) {
-            String focused = getScene() != null && getScene().getFocusOwner() instanceof Node n && n.getId() != null && lookup("#" + n.getId()) == n ? n.getId() : null;
+            String focused = getScene() != null
+                            && getScene().getFocusOwner() instanceof Node n
+                            && n.getId() != null
+                            && lookup("#" + n.getId()) == n
+                    ? n.getId()
+                    : null;
             getChildren().setAll(now);
             if (focused != null && lookup("#" + focused) instanceof Node again) {
                 again.requestFocus();
@@ -75,7 +90,10 @@ public final class FindingList extends VBox {
     private FindingRow row(AnalysisUpdate worked, List<Finding> row, int place) {
         Finding f = row.getFirst();
         boolean isOpen = open.equals(Optional.of(Key.of(f)));
-        if (bench.dragging() && place < getChildren().size() && getChildren().get(place) instanceof FindingRow r && r.follows(f, isOpen)) {
+        if (bench.dragging()
+                && place < getChildren().size()
+                && getChildren().get(place) instanceof FindingRow r
+                && r.follows(f, isOpen)) {
             r.tell(worked, row);
             return r;
         }

@@ -1,4 +1,5 @@
 package mildtilt.app.findings;
+
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
@@ -28,15 +29,21 @@ final class FindingPlace {
             bench.makeSheetProperty().set(sheet(f));
             return;
         }
-        Optional<PairGap> pair = worked.now().clearance().stream().flatMap(c -> c.pairs().stream())
-                .filter(p -> stage == WorkStage.CLEARANCE && p.label().equals(f.about())).findFirst();
+        Optional<PairGap> pair = worked.now().clearance().stream()
+                .flatMap(c -> c.pairs().stream())
+                .filter(p -> stage == WorkStage.CLEARANCE && p.label().equals(f.about()))
+                .findFirst();
         if (pair.isPresent()) {
             bench.lookAt(pair.get());
         } else {
-            bench.moveHands(f.at().map(a -> new SteeringInput(a.steeringWheelDeg(), a.travelLeft(), a.travelRight())).orElse(SteeringInput.STRAIGHT_AHEAD));
+            bench.moveHands(f.at().map(a -> new SteeringInput(a.steeringWheelDeg(), a.travelLeft(), a.travelRight()))
+                    .orElse(SteeringInput.STRAIGHT_AHEAD));
         }
-        List<Point> around = pair.map(p -> List.of(p.onFirst(), p.onSecond())).orElseGet(() -> bench.sketch().strokes().stream()
-                .filter(s -> s.element().equals(Optional.of(f.element()))).flatMap(s -> s.points().stream()).toList());
+        List<Point> around = pair.map(p -> List.of(p.onFirst(), p.onSecond()))
+                .orElseGet(() -> bench.sketch().strokes().stream()
+                        .filter(s -> s.element().equals(Optional.of(f.element())))
+                        .flatMap(s -> s.points().stream())
+                        .toList());
         bench.viewProperty().set(pair.map(FindingPlace::clearest).orElse(ViewChoice.usual(stage)));
         if (!around.isEmpty()) {
             bench.spotlightProperty().set(Optional.of(new Workbench.Spotlight(around)));
@@ -45,8 +52,11 @@ final class FindingPlace {
 
     /** The elevation in which the two nearest places of a pair lie farthest apart. */
     private static ViewChoice clearest(PairGap p) {
-        return Arrays.stream(Elevation.values()).max(Comparator.comparingDouble(e -> Math.hypot(e.across(p.onFirst()) - e.across(p.onSecond()), e.up(p.onFirst()) - e.up(p.onSecond()))))
-                .map(ViewChoice::of).orElse(ViewChoice.SIDE);
+        return Arrays.stream(Elevation.values())
+                .max(Comparator.comparingDouble(e -> Math.hypot(
+                        e.across(p.onFirst()) - e.across(p.onSecond()), e.up(p.onFirst()) - e.up(p.onSecond()))))
+                .map(ViewChoice::of)
+                .orElse(ViewChoice.SIDE);
     }
 
     private static MakeSheet sheet(Finding f) {

@@ -1,4 +1,5 @@
 package mildtilt.app.findings;
+
 import java.util.List;
 import java.util.Optional;
 import javafx.geometry.Pos;
@@ -43,7 +44,14 @@ final class FindingRow extends VBox {
      * @param brief without the remedies, as while something is dragged: none can be applied then
      * @param press what pressing the row does
      */
-    FindingRow(Workbench bench, AnalysisUpdate worked, List<Finding> row, String id, boolean open, boolean brief, Runnable press) {
+    FindingRow(
+            Workbench bench,
+            AnalysisUpdate worked,
+            List<Finding> row,
+            String id,
+            boolean open,
+            boolean brief,
+            Runnable press) {
         this.bench = bench;
         this.first = row.getFirst();
         this.open = open;
@@ -90,7 +98,10 @@ final class FindingRow extends VBox {
 
     /** Whether this row can go on to tell of a finding as it is now, in other figures only. */
     boolean follows(Finding now, boolean nowOpen) {
-        return brief && open == nowOpen && now.severity() == first.severity() && now.element().equals(first.element());
+        return brief
+                && open == nowOpen
+                && now.severity() == first.severity()
+                && now.element().equals(first.element());
     }
 
     void tell(AnalysisUpdate worked, List<Finding> row) {
@@ -120,7 +131,13 @@ final class FindingRow extends VBox {
         HBox head = new HBox(8, words, apply);
         head.setAlignment(Pos.TOP_LEFT);
         VBox box = new VBox(head);
-        effect.brings().forEach(f -> box.getChildren().add(Wrap.text("But then: " + f.headline(worked.now().job()) + f.figure().map(q -> ", " + q.text(bench.lengthUnit())).orElse(""), "brings")));
+        effect.brings().forEach(f -> box.getChildren()
+                .add(Wrap.text(
+                        "But then: " + f.headline(worked.now().job())
+                                + f.figure()
+                                        .map(q -> ", " + q.text(bench.lengthUnit()))
+                                        .orElse(""),
+                        "brings")));
         box.getChildren().add(figures);
         box.getStyleClass().add("remedy");
         return box;

@@ -1,4 +1,5 @@
 package mildtilt.app.findings;
+
 import java.util.List;
 import java.util.Optional;
 import javafx.scene.control.Label;
@@ -44,9 +45,13 @@ public final class FindingsPane extends VBox {
         getChildren().add(scroll);
         bench.workedProperty().addListener((_, _, _) -> refresh());
         bench.lengthUnitProperty().addListener((_, _, _) -> refresh());
-        bench.askedFindingProperty().addListener((_, _, asked) -> asked.ifPresent(f -> bench.workedProperty().get().ifPresent(w -> rows.open(w, f))));
+        bench.askedFindingProperty()
+                .addListener((_, _, asked) ->
+                        asked.ifPresent(f -> bench.workedProperty().get().ifPresent(w -> rows.open(w, f))));
         refresh();
-        bench.askedFindingProperty().get().ifPresent(f -> bench.workedProperty().get().ifPresent(w -> rows.open(w, f)));
+        bench.askedFindingProperty()
+                .get()
+                .ifPresent(f -> bench.workedProperty().get().ifPresent(w -> rows.open(w, f)));
     }
 
     private void refresh() {
@@ -66,9 +71,12 @@ public final class FindingsPane extends VBox {
         Job job = worked.get().now().job();
         boolean nothing = job.column().isEmpty() && job.axle().isEmpty();
         none.setVisible(!any);
-        none.setText(nothing ? "There is no column and no axle in this job yet, so there is nothing to check. "
-                + "Open a job (Ctrl+O), or write one: docs/job-format.md says how." : "Nothing found by the checks this program makes. That is not an approval: tack, turn "
-                + "through the whole range, and have it looked at.");
+        none.setText(
+                nothing
+                        ? "There is no column and no axle in this job yet, so there is nothing to check. "
+                                + "Open a job (Ctrl+O), or write one: docs/job-format.md says how."
+                        : "Nothing found by the checks this program makes. That is not an approval: tack, turn "
+                                + "through the whole range, and have it looked at.");
         notJudged.setVisible(!worked.get().now().notJudged().isEmpty() && !nothing);
         if (notJudged.isVisible()) {
             notJudged(worked.get().now().notJudged());
@@ -79,7 +87,10 @@ public final class FindingsPane extends VBox {
     private void notJudged(List<NotJudged> all) {
         VBox lines = new VBox(6);
         for (NotJudged n : all) {
-            lines.getChildren().addAll(Wrap.text(n.matter(), "finding-what"), Wrap.text(n.missing().text(bench.lengthUnit()), "finding-why"));
+            lines.getChildren()
+                    .addAll(
+                            Wrap.text(n.matter(), "finding-what"),
+                            Wrap.text(n.missing().text(bench.lengthUnit()), "finding-why"));
         }
         notJudged.setText("Not judged: " + all.size() + ", and what is missing");
         openLines = lines;

@@ -1,5 +1,5 @@
 /** What is wrong and the remedies. */
 @NullMarked
 package mildtilt.app.findings;
-import org.jspecify.annotations.NullMarked;
 
+import org.jspecify.annotations.NullMarked;

@@ -1,4 +1,5 @@
 package mildtilt.app.forms;
+
 import java.lang.ref.WeakReference;
 import java.util.List;
 import java.util.Optional;
@@ -55,8 +56,10 @@ public abstract class FactsPane extends VBox {
         }
         shown = Optional.of(now);
         shownOf = new WeakReference<>(bench.job());
-        Optional<String> focused = Optional.ofNullable(getScene()).map(Scene::getFocusOwner)
-                .filter(n -> n.getId() != null && body.lookup("#" + n.getId()) == n).map(Node::getId);
+        Optional<String> focused = Optional.ofNullable(getScene())
+                .map(Scene::getFocusOwner)
+                .filter(n -> n.getId() != null && body.lookup("#" + n.getId()) == n)
+                .map(Node::getId);
         body.getChildren().clear();
         missing(worked).ifPresentOrElse(why -> add(Wrap.text(why, "hint")), () -> show(worked));
         focused.map(id -> body.lookup("#" + id)).ifPresent(Node::requestFocus);
@@ -81,7 +84,10 @@ public abstract class FactsPane extends VBox {
         if (worked.now().column().isPresent()) {
             return Optional.empty();
         }
-        return Optional.of(worked.now().job().column().isPresent() ? "The column could not be worked out. The notes say why." : "This job has no column yet.");
+        return Optional.of(
+                worked.now().job().column().isPresent()
+                        ? "The column could not be worked out. The notes say why."
+                        : "This job has no column yet.");
     }
 
     /** What the pane is made from: while that stays the same, so does the pane. */
@@ -171,7 +177,9 @@ public abstract class FactsPane extends VBox {
         }
         for (int r = 0; r < rows.size(); r++) {
             for (int i = 0; i < heads.size(); i++) {
-                Label cell = i == 0 ? Wrap.text(rows.get(r).get(i), "facts-name") : new Label(rows.get(r).get(i));
+                Label cell = i == 0
+                        ? Wrap.text(rows.get(r).get(i), "facts-name")
+                        : new Label(rows.get(r).get(i));
                 if (i > 0) {
                     cell.getStyleClass().add("facts-figure");
                     cell.setMinWidth(USE_PREF_SIZE);

@@ -1,4 +1,5 @@
 package mildtilt.app.forms;
+
 import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -19,7 +20,6 @@ import mildtilt.app.controls.Choices;
 import mildtilt.app.controls.EvenRow;
 import mildtilt.app.controls.MeasureField;
 import mildtilt.app.controls.WordField;
-import mildtilt.app.controls.Wrap;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.build.ScrewThread;
 import mildtilt.build.ThreadText;
@@ -69,32 +69,64 @@ public abstract class FormPane extends FactsPane {
     }
 
     protected final Node length(String label, String id, double mm, BiFunction<Job, Double, Job> set) {
-        MeasureField f = new MeasureField(LengthText.inField(mm, bench.lengthUnit()), t -> LengthText.parse(t, bench.lengthUnit()),
-                v -> bench.edit(label + ": " + LengthText.editable(v, bench.lengthUnit()), j -> set.apply(j, v)), bench::refuse);
+        MeasureField f = new MeasureField(
+                LengthText.inField(mm, bench.lengthUnit()),
+                t -> LengthText.parse(t, bench.lengthUnit()),
+                v -> bench.edit(label + ": " + LengthText.editable(v, bench.lengthUnit()), j -> set.apply(j, v)),
+                bench::refuse);
         f.exact(LengthText.editable(mm, bench.lengthUnit()));
         return measure(label, id, f);
     }
 
     protected final Node number(String label, String id, double value, BiFunction<Job, Double, Job> set) {
-        return measure(label, id, LengthText.trimmed(value, 3), LengthText::parseNumber, v -> bench.edit(label + ": " + LengthText.trimmed(v, 3), j -> set.apply(j, v)));
+        return measure(
+                label,
+                id,
+                LengthText.trimmed(value, 3),
+                LengthText::parseNumber,
+                v -> bench.edit(label + ": " + LengthText.trimmed(v, 3), j -> set.apply(j, v)));
     }
 
     protected final Node angle(String label, String id, double deg, BiFunction<Job, Double, Job> set) {
-        return measure(label, id, LengthText.trimmed(deg, 2) + "°", LengthText::parseDegrees, v -> bench.edit(label + ": " + LengthText.trimmed(v, 2) + "°", j -> set.apply(j, v)));
+        return measure(
+                label,
+                id,
+                LengthText.trimmed(deg, 2) + "°",
+                LengthText::parseDegrees,
+                v -> bench.edit(label + ": " + LengthText.trimmed(v, 2) + "°", j -> set.apply(j, v)));
     }
 
     /** A length that need not be known: "none" takes it away. */
-    protected final Node maybeLength(String label, String id, Optional<Double> mm, BiFunction<Job, Optional<Double>, Job> set) {
-        return maybe(label, id, mm.map(v -> LengthText.inField(v, bench.lengthUnit())), t -> LengthText.parse(t, bench.lengthUnit()), set);
+    protected final Node maybeLength(
+            String label, String id, Optional<Double> mm, BiFunction<Job, Optional<Double>, Job> set) {
+        return maybe(
+                label,
+                id,
+                mm.map(v -> LengthText.inField(v, bench.lengthUnit())),
+                t -> LengthText.parse(t, bench.lengthUnit()),
+                set);
     }
 
-    protected final Node maybeNumber(String label, String id, Optional<Double> v, BiFunction<Job, Optional<Double>, Job> set) {
+    protected final Node maybeNumber(
+            String label, String id, Optional<Double> v, BiFunction<Job, Optional<Double>, Job> set) {
         return maybe(label, id, v.map(x -> LengthText.trimmed(x, 2)), LengthText::parseNumber, set);
     }
 
-    private Node maybe(String label, String id, Optional<String> shown, Function<String, Double> read, BiFunction<Job, Optional<Double>, Job> set) {
-        return measure(label, id, MeasureField.optional(shown.orElse(MeasureField.NONE), read::apply,
-                v -> bench.edit(label + (v.isEmpty() ? ": " + MeasureField.NONE : " set"), j -> set.apply(j, v)), bench::refuse));
+    private Node maybe(
+            String label,
+            String id,
+            Optional<String> shown,
+            Function<String, Double> read,
+            BiFunction<Job, Optional<Double>, Job> set) {
+        return measure(
+                label,
+                id,
+                MeasureField.optional(
+                        shown.orElse(MeasureField.NONE),
+                        read::apply,
+                        v -> bench.edit(
+                                label + (v.isEmpty() ? ": " + MeasureField.NONE : " set"), j -> set.apply(j, v)),
+                        bench::refuse));
     }
 
     private Node measure(String label, String id, MeasureField f) {
@@ -107,7 +139,8 @@ public abstract class FormPane extends FactsPane {
     }
 
     protected final Node words(String label, String id, String value, double width, BiFunction<Job, String, Job> set) {
-        TextField f = new WordField(value, t -> bench.edit(label + (t.isBlank() ? " cleared" : ": " + t), j -> set.apply(j, t)));
+        TextField f = new WordField(
+                value, t -> bench.edit(label + (t.isBlank() ? " cleared" : ": " + t), j -> set.apply(j, t)));
         f.setId(id);
         f.setPrefWidth(width);
         return named(label, f);
@@ -129,7 +162,8 @@ public abstract class FormPane extends FactsPane {
     }
 
     /** A day, written like 2027-04-10. */
-    protected final Node day(String label, String id, Optional<LocalDate> day, BiFunction<Job, Optional<LocalDate>, Job> set) {
+    protected final Node day(
+            String label, String id, Optional<LocalDate> day, BiFunction<Job, Optional<LocalDate>, Job> set) {
         WordField f = new WordField(day.map(LocalDate::toString).orElse(""), t -> {
             try {
                 Optional<LocalDate> typed = t.isBlank() ? Optional.empty() : Optional.of(LocalDate.parse(t.strip()));
@@ -144,11 +178,20 @@ public abstract class FormPane extends FactsPane {
         return named(label, f);
     }
 
-    protected final <T> Node choice(String label, String id, List<T> from, T chosen, Function<T, String> name, BiFunction<Job, T, Job> set) {
-        return named(label, choiceBox(id, from, Optional.of(chosen), name, v -> bench.edit(label + ": " + name.apply(v), j -> set.apply(j, v))));
+    protected final <T> Node choice(
+            String label, String id, List<T> from, T chosen, Function<T, String> name, BiFunction<Job, T, Job> set) {
+        return named(
+                label,
+                choiceBox(
+                        id,
+                        from,
+                        Optional.of(chosen),
+                        name,
+                        v -> bench.edit(label + ": " + name.apply(v), j -> set.apply(j, v))));
     }
 
-    protected final <T> ChoiceBox<T> choiceBox(String id, List<T> from, Optional<T> chosen, Function<T, String> name, Consumer<T> take) {
+    protected final <T> ChoiceBox<T> choiceBox(
+            String id, List<T> from, Optional<T> chosen, Function<T, String> name, Consumer<T> take) {
         List<T> all = new ArrayList<>(from);
         chosen.filter(c -> !all.contains(c)).ifPresent(c -> all.addFirst(c));
         ChoiceBox<T> box = Choices.of(all, name, id, "");
@@ -172,9 +215,15 @@ public abstract class FormPane extends FactsPane {
 
     /** Some columns of a paper's table. @param keys of the columns, as in the CSV; with a plus, others shown small below the first */
     protected final void table(Table t, String... keys) {
-        add(new TablePane(t, List.of(keys), bench.lengthUnit(), Optional.ofNullable(sorts.get(t.file())), s -> {
-            s.ifPresentOrElse(x -> sorts.put(t.file(), x), () -> sorts.remove(t.file()));
-            showAgain();
-        }, bench::say));
+        add(new TablePane(
+                t,
+                List.of(keys),
+                bench.lengthUnit(),
+                Optional.ofNullable(sorts.get(t.file())),
+                s -> {
+                    s.ifPresentOrElse(x -> sorts.put(t.file(), x), () -> sorts.remove(t.file()));
+                    showAgain();
+                },
+                bench::say));
     }
 }

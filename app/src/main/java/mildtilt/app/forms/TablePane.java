@@ -1,4 +1,5 @@
 package mildtilt.app.forms;
+
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collections;
@@ -46,14 +47,22 @@ final class TablePane extends VBox {
     private final LengthUnit unit;
 
     /** @param keys of the columns, as in the CSV; with a plus, others shown small below the first */
-    TablePane(Table table, List<String> keys, LengthUnit unit, Optional<Sort> sort, Consumer<Optional<Sort>> sorted, Consumer<String> say) {
+    TablePane(
+            Table table,
+            List<String> keys,
+            LengthUnit unit,
+            Optional<Sort> sort,
+            Consumer<Optional<Sort>> sorted,
+            Consumer<String> say) {
         super(2);
         this.table = table;
         this.unit = unit;
         GridPane grid = new GridPane();
         grid.getStyleClass().addAll("facts-grid", "make-table");
         grid.setId("table-" + table.file());
-        List<String> shown = keys.stream().filter(k -> !sameNothing(table.keys().indexOf(k.split("\\+")[0]))).toList();
+        List<String> shown = keys.stream()
+                .filter(k -> !sameNothing(table.keys().indexOf(k.split("\\+")[0])))
+                .toList();
         List<List<Cell>> rows = rows(table, sort);
         for (int c = 0; c < shown.size(); c++) {
             String[] parts = shown.get(c).split("\\+");
@@ -73,7 +82,11 @@ final class TablePane extends VBox {
                 List<Cell> row = rows.get(r);
                 Node cell = cell(row.get(at), c == 0);
                 if (parts.length > 1) {
-                    String below = Arrays.stream(parts).skip(1).map(k -> row.get(table.keys().indexOf(k)).text(unit)).filter(x -> !x.isEmpty()).collect(Collectors.joining(" · "));
+                    String below = Arrays.stream(parts)
+                            .skip(1)
+                            .map(k -> row.get(table.keys().indexOf(k)).text(unit))
+                            .filter(x -> !x.isEmpty())
+                            .collect(Collectors.joining(" · "));
                     cell = new VBox(cell, Wrap.text(below, "hint"));
                 }
                 grid.add(cell, c, r + 1);
@@ -85,7 +98,8 @@ final class TablePane extends VBox {
         copy.setTooltip(new Tooltip("All columns, as shown, to paste into a spreadsheet."));
         copy.setOnAction(_ -> {
             Copying.text(text(table, sort, unit));
-            say.accept(table.title() + " copied: " + table.rows().size() + (table.rows().size() == 1 ? " row." : " rows."));
+            say.accept(table.title() + " copied: " + table.rows().size()
+                    + (table.rows().size() == 1 ? " row." : " rows."));
         });
         setAlignment(Pos.TOP_LEFT);
         getChildren().setAll(grid, copy);
@@ -93,7 +107,10 @@ final class TablePane extends VBox {
 
     /** A column of figures that are all 0 says nothing. */
     private boolean sameNothing(int column) {
-        return table.figures(column) && table.rows().stream().map(r -> r.get(column)).allMatch(c -> c instanceof Cell.Words || c.raw() instanceof Number n && n.doubleValue() == 0);
+        return table.figures(column)
+                && table.rows().stream()
+                        .map(r -> r.get(column))
+                        .allMatch(c -> c instanceof Cell.Words || c.raw() instanceof Number n && n.doubleValue() == 0);
     }
 
     /** Sorted as wanted; equals stay in the order they were made. */
@@ -112,20 +129,29 @@ final class TablePane extends VBox {
         return switch (a.raw()) {
             case Number x when b.raw() instanceof Number y -> Double.compare(x.doubleValue(), y.doubleValue());
             case Number _ -> -1;
-            default -> b.raw() instanceof Number ? 1 : String.CASE_INSENSITIVE_ORDER.compare(a.raw().toString(), b.raw().toString());
+            default ->
+                b.raw() instanceof Number
+                        ? 1
+                        : String.CASE_INSENSITIVE_ORDER.compare(
+                                a.raw().toString(), b.raw().toString());
         };
     }
 
     /** Columns parted by tabs, as spreadsheets take them. */
     static String text(Table table, Optional<Sort> sort, LengthUnit unit) {
         Stream<String> head = Stream.of(String.join("\t", table.heads()));
-        return Stream.concat(head, rows(table, sort).stream().map(r -> r.stream().map(c -> c.text(unit).replace('\t', ' ').replace('\n', ' ')).collect(Collectors.joining("\t"))))
+        return Stream.concat(head, rows(table, sort).stream().map(r -> r.stream()
+                        .map(c -> c.text(unit).replace('\t', ' ').replace('\n', ' '))
+                        .collect(Collectors.joining("\t"))))
                 .collect(Collectors.joining("\n", "", "\n"));
     }
 
     private Button head(int column, Optional<Sort> sort, Consumer<Optional<Sort>> sorted) {
         String key = table.keys().get(column);
-        Button b = new Button(table.heads().get(column) + sort.filter(s -> s.key.equals(key)).map(s -> s.falling ? " ▾" : " ▴").orElse(""));
+        Button b = new Button(table.heads().get(column)
+                + sort.filter(s -> s.key.equals(key))
+                        .map(s -> s.falling ? " ▾" : " ▴")
+                        .orElse(""));
         b.setId("sort-" + table.file() + "-" + key.replace('_', '-'));
         b.getStyleClass().add("table-head");
         b.setMinWidth(USE_PREF_SIZE);

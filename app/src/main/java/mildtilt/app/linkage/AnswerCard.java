@@ -1,4 +1,5 @@
 package mildtilt.app.linkage;
+
 import java.util.List;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -38,7 +39,8 @@ final class AnswerCard extends VBox {
             effect.getChildren().add(new Label("and " + (notable.size() - SHOWN) + " more"));
         }
         VBox brings = new VBox();
-        effects.brings().forEach(f -> brings.getChildren().add(Wrap.text("But then: " + f.what().text(bench.lengthUnit()), "brings")));
+        effects.brings().forEach(f -> brings.getChildren()
+                .add(Wrap.text("But then: " + f.what().text(bench.lengthUnit()), "brings")));
         Button take = new Button("Apply");
         take.setId(id + "-take");
         take.getStyleClass().add("take-remedy");
@@ -47,7 +49,9 @@ final class AnswerCard extends VBox {
         Button keep = new Button("Keep beside");
         keep.setId(id + "-keep");
         keep.setMinWidth(Region.USE_PREF_SIZE);
-        keep.setOnAction(_ -> bench.edit("Keep as a variant: " + text, j -> j.editVariants(v -> v.keeping(freeName(v), answer.job().plan()))));
+        keep.setOnAction(_ -> bench.edit(
+                "Keep as a variant: " + text,
+                j -> j.editVariants(v -> v.keeping(freeName(v), answer.job().plan()))));
         getChildren().addAll(brings, effect, new HBox(8, take, keep));
     }
 

@@ -1,4 +1,5 @@
 package mildtilt.app.linkage;
+
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -45,7 +46,8 @@ public final class ArmsPane extends VBox {
     }
 
     private final Workbench bench;
-    private final ChoiceBox<Arms> which = Choices.of(Arms.class, a -> a.label, "knuckle-which", "Which arms are changed");
+    private final ChoiceBox<Arms> which =
+            Choices.of(Arms.class, a -> a.label, "knuckle-which", "Which arms are changed");
     private final GridPane fields = new GridPane();
     private final VBox steps = new VBox();
     private final VBox body = new VBox();
@@ -58,13 +60,23 @@ public final class ArmsPane extends VBox {
         which.valueProperty().addListener((_, _, _) -> refresh());
         fields.getStyleClass().add("piece-grid");
         steps.getStyleClass().add("steps");
-        Label from = Wrap.text("From the piece in hand: the arm as opened, or as pinned (Ctrl+B). Along, across and up are the arm's own directions.", "hint");
-        Button swap = button("Swap left and right knuckles", "swap-knuckles",
+        Label from = Wrap.text(
+                "From the piece in hand: the arm as opened, or as pinned (Ctrl+B). Along, across and up are the arm's own directions.",
+                "hint");
+        Button swap = button(
+                "Swap left and right knuckles",
+                "swap-knuckles",
                 () -> edit("Swap the left and right knuckles", KnuckleEdits::swapSides));
-        Button flip = button("Put the gear on the other side of the axle", "flip-gear",
+        Button flip = button(
+                "Put the gear on the other side of the axle",
+                "flip-gear",
                 () -> edit("Put the gear on the other side of the axle", j -> KnuckleEdits.flipGear(j, false)));
-        Button right = button("Use a gear that drives the other way", "reverse-gear",
-                () -> edit("Use a gear that drives the other way", j -> j.editAxle(a -> a.withGear(a.gear().reversed()))));
+        Button right = button(
+                "Use a gear that drives the other way",
+                "reverse-gear",
+                () -> edit(
+                        "Use a gear that drives the other way",
+                        j -> j.editAxle(a -> a.withGear(a.gear().reversed()))));
         Button own = button("", "own-right", this::ownRight);
         bench.jobProperty().addListener((_, _, _) -> own.setText(ownRightText()));
         own.setText(ownRightText());
@@ -100,8 +112,14 @@ public final class ArmsPane extends VBox {
 
     private void ownRight() {
         boolean differ = bench.job().axle().map(a -> a.ownRight().isPresent()).orElse(false);
-        edit(ownRightText(), j -> j.editAxle(a -> new SteeredAxle(a.gear(), a.linkage(), a.beam(), a.left(),
-                differ ? Optional.empty() : Optional.of(a.corner(Side.RIGHT)))));
+        edit(
+                ownRightText(),
+                j -> j.editAxle(a -> new SteeredAxle(
+                        a.gear(),
+                        a.linkage(),
+                        a.beam(),
+                        a.left(),
+                        differ ? Optional.empty() : Optional.of(a.corner(Side.RIGHT)))));
     }
 
     private void refresh() {
@@ -117,7 +135,8 @@ public final class ArmsPane extends VBox {
         }
         Side shown = which.getValue() == Arms.RIGHT ? Side.RIGHT : Side.LEFT;
         KnuckleChange now = KnuckleEdits.between(hand, bench.job(), shown);
-        boolean stud = bench.job().axle().get().corner(shown).rodEnds().outerBolt().isPresent();
+        boolean stud =
+                bench.job().axle().get().corner(shown).rodEnds().outerBolt().isPresent();
         int row = 0;
         for (Part part : Part.values()) {
             if (part.inDegrees() && !stud) {
@@ -125,9 +144,11 @@ public final class ArmsPane extends VBox {
             }
             double value = Math.abs(now.get(part)) < TYPED_AS_SHOWN ? 0 : now.get(part);
             Label name = new Label(part.label());
-            MeasureField field = new MeasureField(part.inDegrees() ? degrees(value) : LengthText.editable(value, bench.lengthUnit()),
+            MeasureField field = new MeasureField(
+                    part.inDegrees() ? degrees(value) : LengthText.editable(value, bench.lengthUnit()),
                     t -> part.inDegrees() ? LengthText.parseDegrees(t) : LengthText.parse(t, bench.lengthUnit()),
-                    v -> change(part, v), bench::refuse);
+                    v -> change(part, v),
+                    bench::refuse);
             field.setId("knuckle-" + part.name().toLowerCase(Locale.ROOT).replace('_', '-'));
             field.setAccessibleText(part.label());
             name.setLabelFor(field);
@@ -147,8 +168,10 @@ public final class ArmsPane extends VBox {
 
     private List<Side> sides() {
         return switch (which.getValue()) {
-            case BOTH -> bench.job().axle().map(a -> a.ownRight().isPresent()).orElse(false)
-                    ? List.of(Side.LEFT, Side.RIGHT) : List.of(Side.LEFT);
+            case BOTH ->
+                bench.job().axle().map(a -> a.ownRight().isPresent()).orElse(false)
+                        ? List.of(Side.LEFT, Side.RIGHT)
+                        : List.of(Side.LEFT);
             case LEFT -> List.of(Side.LEFT);
             case RIGHT -> List.of(Side.RIGHT);
         };

@@ -1,4 +1,5 @@
 package mildtilt.app.linkage;
+
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -112,14 +113,28 @@ public final class SolvePane extends VBox {
         Goal g = goal.getValue();
         if (g == Goal.LOCK_STOPS) {
             row = field(row, "Stop acts before all else by", "stop-before", Measure.ANGLE, before, v -> before = v);
-            row = field(row, "Stop bolt from the steer axis", "stop-radius", Measure.LENGTH, boltRadius, v -> boltRadius = v);
+            row = field(
+                    row,
+                    "Stop bolt from the steer axis",
+                    "stop-radius",
+                    Measure.LENGTH,
+                    boltRadius,
+                    v -> boltRadius = v);
         }
         if (!wants.isEmpty()) {
             asked.add(sub("Wanted"), 0, row++, 2, 1);
         }
         for (Map.Entry<Wish, Double> w : wants.entrySet()) {
-            row = field(row, w.getKey().label() + (w.getKey().unit().isEmpty() ? "" : ", " + w.getKey().unit()),
-                    "want-" + id(w.getKey()), Measure.NUMBER, w.getValue(), w::setValue);
+            row = field(
+                    row,
+                    w.getKey().label()
+                            + (w.getKey().unit().isEmpty()
+                                    ? ""
+                                    : ", " + w.getKey().unit()),
+                    "want-" + id(w.getKey()),
+                    Measure.NUMBER,
+                    w.getValue(),
+                    w::setValue);
         }
         if (!g.knobs(job).isEmpty()) {
             asked.add(sub("May change, either way by"), 0, row++, 2, 1);
@@ -149,14 +164,23 @@ public final class SolvePane extends VBox {
             GridPane.setHgrow(use, Priority.ALWAYS);
             asked.addRow(row++, use, field);
         }
-        boolean can = switch (g) {
-            case LOCK_STOPS, ARM_MATCH -> job.axle().isPresent();
-            case LEAST_BUMP_STEER, ARM_SHAPE, RATIO -> !wants.isEmpty() && !g.knobs(job).isEmpty();
-        };
+        boolean can =
+                switch (g) {
+                    case LOCK_STOPS, ARM_MATCH -> job.axle().isPresent();
+                    case LEAST_BUMP_STEER, ARM_SHAPE, RATIO ->
+                        !wants.isEmpty() && !g.knobs(job).isEmpty();
+                };
         controls.setStartable(can);
         if (!can) {
-            asked.add(Wrap.text("This job can't be worked on so: it has no axle, does not steer the right way, or can't go "
-                    + "through its whole range. The notes say why.", "hint"), 0, row, 2, 1);
+            asked.add(
+                    Wrap.text(
+                            "This job can't be worked on so: it has no axle, does not steer the right way, or can't go "
+                                    + "through its whole range. The notes say why.",
+                            "hint"),
+                    0,
+                    row,
+                    2,
+                    1);
         }
     }
 
@@ -182,15 +206,19 @@ public final class SolvePane extends VBox {
 
     private MeasureField measure(String id, Measure measure, double value, DoubleConsumer take) {
         LengthUnit unit = bench.lengthUnit();
-        MeasureField field = new MeasureField(switch (measure) {
-            case LENGTH -> LengthText.editable(value, unit);
-            case ANGLE -> LengthText.trimmed(value, 2) + "°";
-            case NUMBER -> LengthText.decimal(value, 2);
-        }, t -> switch (measure) {
-            case LENGTH -> LengthText.parse(t, unit);
-            case ANGLE -> LengthText.parseDegrees(t);
-            case NUMBER -> LengthText.parseNumber(t);
-        }, take, bench::refuse);
+        MeasureField field = new MeasureField(
+                switch (measure) {
+                    case LENGTH -> LengthText.editable(value, unit);
+                    case ANGLE -> LengthText.trimmed(value, 2) + "°";
+                    case NUMBER -> LengthText.decimal(value, 2);
+                },
+                t -> switch (measure) {
+                    case LENGTH -> LengthText.parse(t, unit);
+                    case ANGLE -> LengthText.parseDegrees(t);
+                    case NUMBER -> LengthText.parseNumber(t);
+                },
+                take,
+                bench::refuse);
         field.setId(id);
         return field;
     }
@@ -216,46 +244,61 @@ public final class SolvePane extends VBox {
         Job job = bench.job();
         AtomicBoolean mine = new AtomicBoolean(true);
         going = mine;
-        SolveQuestion question = new SolveQuestion(List.copyOf(freedoms.values()),
-                wants.entrySet().stream().map(w -> Target.of(w.getKey(), w.getValue())).toList());
+        SolveQuestion question = new SolveQuestion(
+                List.copyOf(freedoms.values()),
+                wants.entrySet().stream()
+                        .map(w -> Target.of(w.getKey(), w.getValue()))
+                        .toList());
         Goal g = goal.getValue();
         double radius = boltRadius;
         double early = before;
         controls.searching(true);
         answers.getChildren().clear();
         CompletableFuture.supplyAsync(() -> {
-            Analysis now = Analysis.of(job);
-            List<Priced> answers = found(g, now, question, early, radius, mine).stream()
-                    .map(a -> new Priced(a, now.effectOf(a.job()))).toList();
-            return new Outcome(told(g, now), !question.wants().isEmpty() && Solver.alreadyMet(job, question), answers);
-        }).whenComplete((found, problem) -> Platform.runLater(() -> {
-            if (!mine.get()) {
-                return;
-            }
-            controls.searching(false);
-            if (problem != null) {
-                bench.refuse("It could not be worked out: " + problem.getMessage());
-            } else {
-                show(g, found);
-            }
-        }));
+                    Analysis now = Analysis.of(job);
+                    List<Priced> answers = found(g, now, question, early, radius, mine).stream()
+                            .map(a -> new Priced(a, now.effectOf(a.job())))
+                            .toList();
+                    return new Outcome(
+                            told(g, now), !question.wants().isEmpty() && Solver.alreadyMet(job, question), answers);
+                })
+                .whenComplete((found, problem) -> Platform.runLater(() -> {
+                    if (!mine.get()) {
+                        return;
+                    }
+                    controls.searching(false);
+                    if (problem != null) {
+                        bench.refuse("It could not be worked out: " + problem.getMessage());
+                    } else {
+                        show(g, found);
+                    }
+                }));
     }
 
-    private List<SolveAnswer> found(Goal g, Analysis now, SolveQuestion question, double early, double radius, AtomicBoolean mine) {
+    private List<SolveAnswer> found(
+            Goal g, Analysis now, SolveQuestion question, double early, double radius, AtomicBoolean mine) {
         return switch (g) {
             case LOCK_STOPS -> LockStops.of(now.job(), early, radius);
-            case ARM_MATCH -> now.match().map(m -> ArmMatching.answers(now.job(), m)).orElse(List.of());
-            case LEAST_BUMP_STEER, ARM_SHAPE, RATIO -> Solver.search(now.job(), question, done -> {
-                Platform.runLater(() -> controls.progress(done));
-                return mine.get();
-            });
+            case ARM_MATCH ->
+                now.match().map(m -> ArmMatching.answers(now.job(), m)).orElse(List.of());
+            case LEAST_BUMP_STEER, ARM_SHAPE, RATIO ->
+                Solver.search(now.job(), question, done -> {
+                    Platform.runLater(() -> controls.progress(done));
+                    return mine.get();
+                });
         };
     }
 
     private static List<Phrase> told(Goal g, Analysis now) {
         return switch (g) {
-            case ARM_MATCH -> now.match().map(ArmMatching::told).orElse(List.of(Phrase.of("Nothing but the gear ends the lock, or the wheels "
-                    + "do not follow it: say which lock is wanted (Vehicle), or where stops and tyres are (Knuckles).")));
+            case ARM_MATCH ->
+                now.match()
+                        .map(ArmMatching::told)
+                        .orElse(
+                                List.of(
+                                        Phrase.of(
+                                                "Nothing but the gear ends the lock, or the wheels "
+                                                        + "do not follow it: say which lock is wanted (Vehicle), or where stops and tyres are (Knuckles).")));
             case LOCK_STOPS, LEAST_BUMP_STEER, ARM_SHAPE, RATIO -> List.of();
         };
     }
@@ -266,11 +309,16 @@ public final class SolvePane extends VBox {
             answers.getChildren().add(Wrap.text("What is wanted is met as it stands.", "finding-what"));
         }
         if (found.answers.isEmpty() && !found.met && g != Goal.ARM_MATCH) {
-            answers.getChildren().add(Wrap.text("Nothing within these limits brings it much nearer. Let it go further, or let "
-                    + "more change, or want less.", "finding-what"));
+            answers.getChildren()
+                    .add(Wrap.text(
+                            "Nothing within these limits brings it much nearer. Let it go further, or let "
+                                    + "more change, or want less.",
+                            "finding-what"));
         }
         for (int i = 0; i < found.answers.size(); i++) {
-            answers.getChildren().add(new AnswerCard(bench, found.answers.get(i).answer, found.answers.get(i).effects, "answer-" + i));
+            answers.getChildren()
+                    .add(new AnswerCard(
+                            bench, found.answers.get(i).answer, found.answers.get(i).effects, "answer-" + i));
         }
     }
 

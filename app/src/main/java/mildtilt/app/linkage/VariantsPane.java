@@ -1,4 +1,5 @@
 package mildtilt.app.linkage;
+
 import javafx.geometry.Pos;
 import javafx.scene.control.Alert;
 import javafx.scene.control.Button;
@@ -38,8 +39,13 @@ public final class VariantsPane extends VBox {
         HBox row = new HBox(6, keep, name);
         row.setAlignment(Pos.CENTER_LEFT);
         list.getStyleClass().add("notes-cards");
-        VBox body = new VBox(Wrap.text("A variant is another way to build the same vehicle, kept in the job beside the plan. "
-                + "The table compares them all.", "hint"), row, list);
+        VBox body = new VBox(
+                Wrap.text(
+                        "A variant is another way to build the same vehicle, kept in the job beside the plan. "
+                                + "The table compares them all.",
+                        "hint"),
+                row,
+                list);
         body.getStyleClass().add("tab-body");
         ScrollPane scroll = Wrap.tall(body);
         getChildren().add(scroll);
@@ -80,11 +86,13 @@ public final class VariantsPane extends VBox {
             Button take = new Button("Make this the plan");
             take.setId("take-" + v.id());
             take.getStyleClass().add("take-remedy");
-            take.setOnAction(_ -> bench.edit("Make \"" + v.name() + "\" the plan",
+            take.setOnAction(_ -> bench.edit(
+                    "Make \"" + v.name() + "\" the plan",
                     j -> j.takingVariant(v.id(), j.variants().free("Plan before " + v.name()))));
             Button drop = new Button("Delete");
             drop.setId("drop-" + v.id());
-            drop.setOnAction(_ -> bench.edit("Delete the variant \"" + v.name() + "\"", j -> j.editVariants(x -> x.without(v.id()))));
+            drop.setOnAction(_ ->
+                    bench.edit("Delete the variant \"" + v.name() + "\"", j -> j.editVariants(x -> x.without(v.id()))));
             VBox card = new VBox(4, label, new HBox(8, take, drop));
             card.getStyleClass().add("finding-card");
             list.getChildren().add(card);

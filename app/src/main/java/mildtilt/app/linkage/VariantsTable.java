@@ -1,4 +1,5 @@
 package mildtilt.app.linkage;
+
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -58,15 +59,16 @@ public final class VariantsTable extends BorderPane {
         if (!missing.isEmpty()) {
             int mine = ++asked;
             CompletableFuture.supplyAsync(() -> {
-                Map<Job, Optional<Headlines>> found = new HashMap<>();
-                missing.forEach(j -> found.put(j, Headlines.of(j)));
-                return found;
-            }).thenAccept(found -> Platform.runLater(() -> {
-                known.putAll(found);
-                if (mine == asked) {
-                    refresh();
-                }
-            }));
+                        Map<Job, Optional<Headlines>> found = new HashMap<>();
+                        missing.forEach(j -> found.put(j, Headlines.of(j)));
+                        return found;
+                    })
+                    .thenAccept(found -> Platform.runLater(() -> {
+                        known.putAll(found);
+                        if (mine == asked) {
+                            refresh();
+                        }
+                    }));
         }
     }
 
@@ -108,7 +110,8 @@ public final class VariantsTable extends BorderPane {
     }
 
     private Label figure(Headline h, Optional<Double> value, boolean changed) {
-        Label l = new Label(value.map(v -> h.unit().format(v, bench.lengthUnit())).orElse("–"));
+        Label l =
+                new Label(value.map(v -> h.unit().format(v, bench.lengthUnit())).orElse("–"));
         l.getStyleClass().add("figure-now");
         l.pseudoClassStateChanged(CHANGED, changed);
         GridPane.setHalignment(l, HPos.RIGHT);

@@ -1,5 +1,5 @@
 /** The linkage stage's own panes: knuckle changes, working it out, variants, figures at the hands. */
 @NullMarked
 package mildtilt.app.linkage;
-import org.jspecify.annotations.NullMarked;
 
+import org.jspecify.annotations.NullMarked;

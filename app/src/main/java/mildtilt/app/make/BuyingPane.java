@@ -1,4 +1,5 @@
 package mildtilt.app.make;
+
 import java.util.List;
 import java.util.function.UnaryOperator;
 import javafx.scene.Node;
@@ -23,7 +24,8 @@ import mildtilt.units.LengthUnit;
 /** What must be bought, when it must be ordered for the wanted day, and what can be done meanwhile. */
 final class BuyingPane extends MakePane {
 
-    private static final List<String> HEADS = List.of("What, and for which step", "Price", "Lead days", "Order by", "Ordered", "Arrived");
+    private static final List<String> HEADS =
+            List.of("What, and for which step", "Price", "Lead days", "Order by", "Ordered", "Arrived");
 
     BuyingPane(Workbench bench, PapersDesk desk) {
         super(bench, desk, "make-buying");
@@ -34,16 +36,30 @@ final class BuyingPane extends MakePane {
     protected void show(Papers p) {
         WorkPlan plan = p.analysis().job().making().plan();
         Buying b = p.buying();
-        title("What to buy", "Prices and lead times as you type them, in whatever money you count in. The latest day to order follows from the day the job is wanted and the hours you work.");
-        row(day("Wanted ready", "buy-wanted", plan.wanted(), (j, d) -> j.editMaking(m -> m.editPlan(x -> x.withWanted(d)))),
-                number("Hours worked a week", "buy-hours", plan.hoursPerWeek(), (j, v) -> j.editMaking(m -> m.editPlan(x -> x.withHoursPerWeek(v)))));
-        say("Priced so far: " + LengthText.decimal(b.price(), 2) + (b.unpriced() > 0 ? "; " + b.unpriced() + " without a price." : "."));
+        title(
+                "What to buy",
+                "Prices and lead times as you type them, in whatever money you count in. The latest day to order follows from the day the job is wanted and the hours you work.");
+        row(
+                day(
+                        "Wanted ready",
+                        "buy-wanted",
+                        plan.wanted(),
+                        (j, d) -> j.editMaking(m -> m.editPlan(x -> x.withWanted(d)))),
+                number(
+                        "Hours worked a week",
+                        "buy-hours",
+                        plan.hoursPerWeek(),
+                        (j, v) -> j.editMaking(m -> m.editPlan(x -> x.withHoursPerWeek(v)))));
+        say("Priced so far: " + LengthText.decimal(b.price(), 2)
+                + (b.unpriced() > 0 ? "; " + b.unpriced() + " without a price." : "."));
         if (plan.wanted().isEmpty()) {
-            hint("Say when it should be ready, and how long each thing takes to come, and the latest day to order is told.");
+            hint(
+                    "Say when it should be ready, and how long each thing takes to come, and the latest day to order is told.");
         }
         long late = b.items().stream().filter(i -> i.late() > 0).count();
         if (late > 0) {
-            add(Wrap.text(late + (late == 1 ? " thing is" : " things are") + " late to be ordered for that day.", "brings"));
+            add(Wrap.text(
+                    late + (late == 1 ? " thing is" : " things are") + " late to be ordered for that day.", "brings"));
         }
         GridPane grid = new GridPane();
         grid.getStyleClass().addAll("facts-grid", "make-table");
@@ -83,18 +99,51 @@ final class BuyingPane extends MakePane {
         Purchase q = item.purchase();
         long n = Math.round(item.wanted().count());
         Label what = Wrap.text((n > 1 ? n + " × " : "") + item.wanted().what().text(bench.lengthUnit()), "facts-name");
-        Label by = Wrap.whole(q.arrived().isPresent() ? "here" : q.ordered().isPresent() ? "ordered" : item.latest().map(d -> d + (item.late() > 0 ? ", " + item.late() + (item.late() == 1 ? " day late" : " days late") : "")).orElse("–"));
+        Label by = Wrap.whole(
+                q.arrived().isPresent()
+                        ? "here"
+                        : q.ordered().isPresent()
+                                ? "ordered"
+                                : item.latest()
+                                        .map(d -> d
+                                                + (item.late() > 0
+                                                        ? ", " + item.late()
+                                                                + (item.late() == 1 ? " day late" : " days late")
+                                                        : ""))
+                                        .orElse("–"));
         by.getStyleClass().add(item.late() > 0 ? "brings" : "facts-figure");
         VBox named = new VBox(what, Wrap.text(item.stepTitle(), "hint"));
         if (item.own()) {
-            named.getChildren().add(small("Delete", "buy-out-" + i, () -> make("Not to buy: " + name, m -> m.editPlan(x -> x.withoutOwnPurchase(key)))));
+            named.getChildren()
+                    .add(small(
+                            "Delete",
+                            "buy-out-" + i,
+                            () -> make("Not to buy: " + name, m -> m.editPlan(x -> x.withoutOwnPurchase(key)))));
         }
-        grid.addRow(i + 1, named,
-                bare(maybeNumber("Price of " + name, "buy-price-" + i, q.price(), (j, v) -> bought(j, key, x -> x.withPrice(v)))),
-                bare(maybeNumber("Lead days of " + name, "buy-lead-" + i, q.leadDays().map(Integer::doubleValue), (j, v) -> bought(j, key, x -> x.withLeadDays(v.map(d -> (int) Math.round(d)))))),
+        grid.addRow(
+                i + 1,
+                named,
+                bare(maybeNumber(
+                        "Price of " + name,
+                        "buy-price-" + i,
+                        q.price(),
+                        (j, v) -> bought(j, key, x -> x.withPrice(v)))),
+                bare(maybeNumber(
+                        "Lead days of " + name,
+                        "buy-lead-" + i,
+                        q.leadDays().map(Integer::doubleValue),
+                        (j, v) -> bought(j, key, x -> x.withLeadDays(v.map(d -> (int) Math.round(d)))))),
                 by,
-                bare(day("Ordered: " + name, "buy-ordered-" + i, q.ordered(), (j, d) -> bought(j, key, x -> x.withOrdered(d)))),
-                bare(day("Arrived: " + name, "buy-arrived-" + i, q.arrived(), (j, d) -> bought(j, key, x -> x.withArrived(d)))));
+                bare(day(
+                        "Ordered: " + name,
+                        "buy-ordered-" + i,
+                        q.ordered(),
+                        (j, d) -> bought(j, key, x -> x.withOrdered(d)))),
+                bare(day(
+                        "Arrived: " + name,
+                        "buy-arrived-" + i,
+                        q.arrived(),
+                        (j, d) -> bought(j, key, x -> x.withArrived(d)))));
     }
 
     /** The control alone: the column's head is its name. */

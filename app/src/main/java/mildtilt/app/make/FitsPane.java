@@ -1,4 +1,5 @@
 package mildtilt.app.make;
+
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -32,7 +33,9 @@ final class FitsPane extends MakePane {
 
     @Override
     protected void show(Papers p) {
-        title("Fits", "Measure the parts in hand: a taper with two gauge balls or a calliper at both faces. Sizes from the catalogue are typical. Try every taper with blue before it is trusted.");
+        title(
+                "Fits",
+                "Measure the parts in hand: a taper with two gauge balls or a calliper at both faces. Sizes from the catalogue are typical. Try every taper with blue before it is trusted.");
         int n = 0;
         for (Fits.Fit f : p.fits()) {
             if (f.kind() == Fits.Kind.STUD) {
@@ -56,10 +59,21 @@ final class FitsPane extends MakePane {
     }
 
     private void card(Fits.Fit f, int n) {
-        Label what = Wrap.text(f.what() + " " + f.seating().label() + (f.seating() == SeatingResult.NOT_MEASURED ? " against the " : f.seating().good() ? " the " : " in the ") + f.into(), "remedy-action");
+        Label what = Wrap.text(
+                f.what() + " " + f.seating().label()
+                        + (f.seating() == SeatingResult.NOT_MEASURED
+                                ? " against the "
+                                : f.seating().good() ? " the " : " in the ")
+                        + f.into(),
+                "remedy-action");
         HBox.setHgrow(what, Priority.ALWAYS);
-        VBox card = new VBox(new HBox(8, new StateMark(severity(f.seating())), what), Wrap.text(f.told().text(bench.lengthUnit()), "finding-why"));
-        card.getStyleClass().addAll("finding-card", f.seating().good() ? "meets" : f.seating().bad() ? "stop" : "near");
+        VBox card = new VBox(
+                new HBox(8, new StateMark(severity(f.seating())), what),
+                Wrap.text(f.told().text(bench.lengthUnit()), "finding-why"));
+        card.getStyleClass()
+                .addAll(
+                        "finding-card",
+                        f.seating().good() ? "meets" : f.seating().bad() ? "stop" : "near");
         card.setId("fit-" + n);
         for (int i = 0; i < f.ways().size(); i++) {
             Fits.FitRemedy w = f.ways().get(i);
@@ -92,26 +106,130 @@ final class FitsPane extends MakePane {
         boolean outer = place.outer();
         RodMakeUp.End end = job.making().rod(rod).orElseThrow().end(outer);
         String id = rod.name().toLowerCase(Locale.ROOT).replace('_', '-') + (outer ? "-outer" : "-inner");
-        HoleKind kind = end.hole().map(h -> h instanceof Hole.Tapered ? HoleKind.TAPERED : HoleKind.PLAIN).orElse(HoleKind.NOT_MEASURED);
-        Node choose = choice("Hole in the arm", "hole-" + id, List.of(HoleKind.values()), kind, k -> k.label, (j, k) -> edit(j, rod, outer, e -> e.withHole(first(k, e.part()))));
-        Node shear = choice("Bolt held", "shear-" + id, List.of(false, true), end.doubleShear(), b -> b ? "on both sides" : "on one side", (j, b) -> edit(j, rod, outer, e -> e.withDoubleShear(b)));
-        Node[] stud = switch (end.part().stud()) {
-            case Stud.Taper t -> new Node[] {
-                length("Stud at the ball", "stud-large-" + id, t.large(), (j, v) -> edit(j, rod, outer, e -> e.withPart(e.part().withStud(new Stud.Taper(v, t.small(), t.length()))))),
-                length("Stud at the thread", "stud-small-" + id, t.small(), (j, v) -> edit(j, rod, outer, e -> e.withPart(e.part().withStud(new Stud.Taper(t.large(), v, t.length()))))),
-                length("Taper's length", "stud-length-" + id, t.length(), (j, v) -> edit(j, rod, outer, e -> e.withPart(e.part().withStud(new Stud.Taper(t.large(), t.small(), v)))))};
-            case Stud.Bolt b -> new Node[] {length("Bolt", "stud-bolt-" + id, b.diameter(), (j, v) -> edit(j, rod, outer, e -> e.withPart(e.part().withStud(new Stud.Bolt(v))))), shear};
-            case Stud.OnGear _ -> new Node[0];
-        };
-        Node[] hole = end.hole().map(h -> switch (h) {
-            case Hole.Tapered t -> new Node[] {
-                length("Hole, ball's side", "hole-large-" + id, t.large(), (j, v) -> edit(j, rod, outer, e -> e.withHole(Optional.of(new Hole.Tapered(v, t.small(), t.thickness()))))),
-                length("Hole, nut's side", "hole-small-" + id, t.small(), (j, v) -> edit(j, rod, outer, e -> e.withHole(Optional.of(new Hole.Tapered(t.large(), v, t.thickness()))))),
-                length("Arm's thickness", "hole-thick-" + id, t.thickness(), (j, v) -> edit(j, rod, outer, e -> e.withHole(Optional.of(new Hole.Tapered(t.large(), t.small(), v)))))};
-            case Hole.Plain q -> new Node[] {
-                length("Hole", "hole-plain-" + id, q.diameter(), (j, v) -> edit(j, rod, outer, e -> e.withHole(Optional.of(new Hole.Plain(v, q.thickness()))))),
-                length("Arm's thickness", "hole-thick-" + id, q.thickness(), (j, v) -> edit(j, rod, outer, e -> e.withHole(Optional.of(new Hole.Plain(q.diameter(), v)))))};
-        }).orElse(new Node[0]);
+        HoleKind kind = end.hole()
+                .map(h -> h instanceof Hole.Tapered ? HoleKind.TAPERED : HoleKind.PLAIN)
+                .orElse(HoleKind.NOT_MEASURED);
+        Node choose = choice(
+                "Hole in the arm",
+                "hole-" + id,
+                List.of(HoleKind.values()),
+                kind,
+                k -> k.label,
+                (j, k) -> edit(j, rod, outer, e -> e.withHole(first(k, e.part()))));
+        Node shear = choice(
+                "Bolt held",
+                "shear-" + id,
+                List.of(false, true),
+                end.doubleShear(),
+                b -> b ? "on both sides" : "on one side",
+                (j, b) -> edit(j, rod, outer, e -> e.withDoubleShear(b)));
+        Node[] stud =
+                switch (end.part().stud()) {
+                    case Stud.Taper t ->
+                        new Node[] {
+                            length(
+                                    "Stud at the ball",
+                                    "stud-large-" + id,
+                                    t.large(),
+                                    (j, v) -> edit(
+                                            j,
+                                            rod,
+                                            outer,
+                                            e -> e.withPart(
+                                                    e.part().withStud(new Stud.Taper(v, t.small(), t.length()))))),
+                            length(
+                                    "Stud at the thread",
+                                    "stud-small-" + id,
+                                    t.small(),
+                                    (j, v) -> edit(
+                                            j,
+                                            rod,
+                                            outer,
+                                            e -> e.withPart(
+                                                    e.part().withStud(new Stud.Taper(t.large(), v, t.length()))))),
+                            length(
+                                    "Taper's length",
+                                    "stud-length-" + id,
+                                    t.length(),
+                                    (j, v) -> edit(
+                                            j,
+                                            rod,
+                                            outer,
+                                            e -> e.withPart(
+                                                    e.part().withStud(new Stud.Taper(t.large(), t.small(), v)))))
+                        };
+                    case Stud.Bolt b ->
+                        new Node[] {
+                            length(
+                                    "Bolt",
+                                    "stud-bolt-" + id,
+                                    b.diameter(),
+                                    (j, v) -> edit(
+                                            j,
+                                            rod,
+                                            outer,
+                                            e -> e.withPart(e.part().withStud(new Stud.Bolt(v))))),
+                            shear
+                        };
+                    case Stud.OnGear _ -> new Node[0];
+                };
+        Node[] hole = end.hole()
+                .map(h -> switch (h) {
+                    case Hole.Tapered t ->
+                        new Node[] {
+                            length(
+                                    "Hole, ball's side",
+                                    "hole-large-" + id,
+                                    t.large(),
+                                    (j, v) -> edit(
+                                            j,
+                                            rod,
+                                            outer,
+                                            e -> e.withHole(
+                                                    Optional.of(new Hole.Tapered(v, t.small(), t.thickness()))))),
+                            length(
+                                    "Hole, nut's side",
+                                    "hole-small-" + id,
+                                    t.small(),
+                                    (j, v) -> edit(
+                                            j,
+                                            rod,
+                                            outer,
+                                            e -> e.withHole(
+                                                    Optional.of(new Hole.Tapered(t.large(), v, t.thickness()))))),
+                            length(
+                                    "Arm's thickness",
+                                    "hole-thick-" + id,
+                                    t.thickness(),
+                                    (j, v) -> edit(
+                                            j,
+                                            rod,
+                                            outer,
+                                            e -> e.withHole(Optional.of(new Hole.Tapered(t.large(), t.small(), v)))))
+                        };
+                    case Hole.Plain q ->
+                        new Node[] {
+                            length(
+                                    "Hole",
+                                    "hole-plain-" + id,
+                                    q.diameter(),
+                                    (j, v) -> edit(
+                                            j,
+                                            rod,
+                                            outer,
+                                            e -> e.withHole(Optional.of(new Hole.Plain(v, q.thickness()))))),
+                            length(
+                                    "Arm's thickness",
+                                    "hole-thick-" + id,
+                                    q.thickness(),
+                                    (j, v) -> edit(
+                                            j,
+                                            rod,
+                                            outer,
+                                            e -> e.withHole(Optional.of(new Hole.Plain(q.diameter(), v)))))
+                        };
+                })
+                .orElse(new Node[0]);
         Node[] all = new Node[1 + stud.length + hole.length];
         all[0] = choose;
         System.arraycopy(stud, 0, all, 1, stud.length);
@@ -123,8 +241,17 @@ final class FitsPane extends MakePane {
     private static Optional<Hole> first(HoleKind kind, EndPart part) {
         return switch (kind) {
             case NOT_MEASURED -> Optional.empty();
-            case TAPERED -> Optional.of(part.stud() instanceof Stud.Taper t ? new Hole.Tapered(t.large(), t.small(), t.length()) : new Hole.Tapered(16, 14, 20));
-            case PLAIN -> Optional.of(new Hole.Plain(part.stud() instanceof Stud.Bolt b ? b.diameter() : part.thread().major(), 16));
+            case TAPERED ->
+                Optional.of(
+                        part.stud() instanceof Stud.Taper t
+                                ? new Hole.Tapered(t.large(), t.small(), t.length())
+                                : new Hole.Tapered(16, 14, 20));
+            case PLAIN ->
+                Optional.of(new Hole.Plain(
+                        part.stud() instanceof Stud.Bolt b
+                                ? b.diameter()
+                                : part.thread().major(),
+                        16));
         };
     }
 

@@ -1,4 +1,5 @@
 package mildtilt.app.make;
+
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.text.TextAlignment;
@@ -26,7 +27,13 @@ final class HeatDrawing extends CanvasPane {
     @Override
     protected void draw(GraphicsContext g, double w, double h) {
         double last = Math.max(1, weld.readings().getLast().minutes());
-        double hottest = 1.08 * Math.max(weld.mostBetween(), weld.readings().stream().mapToDouble(Reading::celsius).max().orElse(0));
+        double hottest = 1.08
+                * Math.max(
+                        weld.mostBetween(),
+                        weld.readings().stream()
+                                .mapToDouble(Reading::celsius)
+                                .max()
+                                .orElse(0));
         double k = (h - BOTTOM - 6) / hottest;
         double base = h - BOTTOM;
         g.setFont(Fonts.text(12));
@@ -44,8 +51,12 @@ final class HeatDrawing extends CanvasPane {
             g.setFill(ink(ColorToken.LINE));
             g.fillText(Math.round(c) + " °C", LEFT - 4, base - c * k);
         }
-        double[] xs = weld.readings().stream().mapToDouble(r -> LEFT + r.minutes() / last * (w - LEFT - RIGHT)).toArray();
-        double[] ys = weld.readings().stream().mapToDouble(r -> base - Math.max(0, r.celsius()) * k).toArray();
+        double[] xs = weld.readings().stream()
+                .mapToDouble(r -> LEFT + r.minutes() / last * (w - LEFT - RIGHT))
+                .toArray();
+        double[] ys = weld.readings().stream()
+                .mapToDouble(r -> base - Math.max(0, r.celsius()) * k)
+                .toArray();
         g.setStroke(ink(ColorToken.ACCENT));
         g.setLineWidth(2);
         g.strokePolyline(xs, ys, xs.length);

@@ -1,4 +1,5 @@
 package mildtilt.app.make;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -33,17 +34,32 @@ final class JoinsPane extends MakePane {
     @Override
     protected void show(Papers p) {
         Job job = p.analysis().job();
-        title("Sleeves and joins in shafts", "Judged by the rule set \"" + job.rules().name() + "\": welded steering shafts " + job.rules().welding().label()
-                + ". Practice differs from place to place; ask the authority where you are before anything is cut.");
+        title(
+                "Sleeves and joins in shafts",
+                "Judged by the rule set \"" + job.rules().name() + "\": welded steering shafts "
+                        + job.rules().welding().label()
+                        + ". Practice differs from place to place; ask the authority where you are before anything is cut.");
         List<ShaftJoin> joins = job.making().joins();
         for (int i = 0; i < joins.size(); i++) {
             join(job, i, joins.get(i));
         }
-        List<Shaft> shafts = job.column().map(c -> c.shafts().stream().filter(s -> s.toCut() && s.slide().isEmpty()).toList()).orElse(List.of());
+        List<Shaft> shafts = job.column()
+                .map(c -> c.shafts().stream()
+                        .filter(s -> s.toCut() && s.slide().isEmpty())
+                        .toList())
+                .orElse(List.of());
         if (shafts.isEmpty()) {
-            hint("No shaft of this job is cut in one piece, so there is nothing to join. A shaft is marked as cut here in the Column stage; one that slides is two pieces already.");
+            hint(
+                    "No shaft of this job is cut in one piece, so there is nothing to join. A shaft is marked as cut here in the Column stage; one that slides is two pieces already.");
         } else {
-            row(named("Join a shaft", choiceBox("join-add", shafts, Optional.empty(), Shaft::name, s -> bench.edit("Join in " + s.name(), j -> added(j, s)))));
+            row(named(
+                    "Join a shaft",
+                    choiceBox(
+                            "join-add",
+                            shafts,
+                            Optional.empty(),
+                            Shaft::name,
+                            s -> bench.edit("Join in " + s.name(), j -> added(j, s)))));
         }
         head("Before heat");
         say(Cautions.QUALIFIED);
@@ -55,19 +71,31 @@ final class JoinsPane extends MakePane {
     private static Job added(Job j, Shaft s) {
         int index = j.column().orElseThrow().shafts().indexOf(s);
         double middle = j.column().orElseThrow().length(index) / 2;
-        School school = JoinFigures.verdict(j.rules(), School.SLEEVE) == JoinFigures.Verdict.FORBIDDEN ? School.COUPLING : School.SLEEVE;
+        School school = JoinFigures.verdict(j.rules(), School.SLEEVE) == JoinFigures.Verdict.FORBIDDEN
+                ? School.COUPLING
+                : School.SLEEVE;
         return j.editMaking(m -> m.withJoin(s.id(), Math.round(middle), school));
     }
 
     private void join(Job job, int i, ShaftJoin join) {
         String name = Names.of(job).apply(join.shaft());
         head("Join in " + name);
-        row(length("Along, from its wheel-end centre", "join-along-" + i, join.along(), (j, v) -> j.editMaking(m -> m.editJoin(i, x -> x.withAlong(v)))),
-                named(" ", small("Delete", "join-out-" + i, () -> make("Take out the join in " + name, m -> {
-                    List<ShaftJoin> left = new ArrayList<>(m.joins());
-                    left.remove(i);
-                    return m.withJoins(left);
-                }))));
+        row(
+                length(
+                        "Along, from its wheel-end centre",
+                        "join-along-" + i,
+                        join.along(),
+                        (j, v) -> j.editMaking(m -> m.editJoin(i, x -> x.withAlong(v)))),
+                named(
+                        " ",
+                        small(
+                                "Delete",
+                                "join-out-" + i,
+                                () -> make("Take out the join in " + name, m -> {
+                                    List<ShaftJoin> left = new ArrayList<>(m.joins());
+                                    left.remove(i);
+                                    return m.withJoins(left);
+                                }))));
         HBox schools = new HBox(8);
         boolean found = false;
         for (School s : School.values()) {
@@ -84,28 +112,49 @@ final class JoinsPane extends MakePane {
 
     private VBox card(int i, ShaftJoin join, JoinFigures f) {
         School s = f.join().school();
-        Severity severity = switch (f.verdict()) {
-            case ALLOWED -> Severity.FINE;
-            case TESTED -> Severity.LOOK;
-            case FORBIDDEN -> Severity.STOP;
-        };
+        Severity severity =
+                switch (f.verdict()) {
+                    case ALLOWED -> Severity.FINE;
+                    case TESTED -> Severity.LOOK;
+                    case FORBIDDEN -> Severity.STOP;
+                };
         StateMark mark = new StateMark(severity);
         mark.setText(f.verdict().label());
-        VBox card = new VBox(Wrap.text(Character.toUpperCase(s.label().charAt(0)) + s.label().substring(1), "remedy-action"), mark);
+        VBox card = new VBox(
+                Wrap.text(Character.toUpperCase(s.label().charAt(0)) + s.label().substring(1), "remedy-action"), mark);
         card.setId("school-" + i + "-" + s.name().toLowerCase(Locale.ROOT));
-        card.getStyleClass().addAll("finding-card", "join-card", severity == Severity.STOP ? "stop" : severity == Severity.FINE ? "meets" : "near");
+        card.getStyleClass()
+                .addAll(
+                        "finding-card",
+                        "join-card",
+                        severity == Severity.STOP ? "stop" : severity == Severity.FINE ? "meets" : "near");
         f.dimensions().forEach(d -> card.getChildren().add(Wrap.text("– " + d.text(bench.lengthUnit()), "make-words")));
         if (s != School.ONE_PIECE) {
-            card.getChildren().add(Wrap.text(Phrase.of("Run-out to hold: {0} beside the join, {1} at a bearing.", Quantity.fine(f.runOut()), Quantity.fine(f.runOutAtBearings())).text(bench.lengthUnit()), "make-words"));
+            card.getChildren()
+                    .add(Wrap.text(
+                            Phrase.of(
+                                            "Run-out to hold: {0} beside the join, {1} at a bearing.",
+                                            Quantity.fine(f.runOut()), Quantity.fine(f.runOutAtBearings()))
+                                    .text(bench.lengthUnit()),
+                            "make-words"));
         }
-        f.noRoom().ifPresent(why -> card.getChildren().add(Wrap.text("No room there. " + why.text(bench.lengthUnit()), "brings")));
-        f.near().forEach(n -> card.getChildren().add(Wrap.text(Phrase.of("Heat: " + Phrase.name(n.name()) + " is {0} away.", Quantity.length(n.away())).text(bench.lengthUnit()), "brings")));
+        f.noRoom().ifPresent(why -> card.getChildren()
+                .add(Wrap.text("No room there. " + why.text(bench.lengthUnit()), "brings")));
+        f.near().forEach(n -> card.getChildren()
+                .add(Wrap.text(
+                        Phrase.of("Heat: " + Phrase.name(n.name()) + " is {0} away.", Quantity.length(n.away()))
+                                .text(bench.lengthUnit()),
+                        "brings")));
         card.getChildren().add(Wrap.text(f.costs(), "hint"));
         if (join.school() == s) {
             card.getStyleClass().add("chosen");
             card.getChildren().add(Wrap.text("As planned", "sub-head"));
         } else {
-            Button take = small("Apply", "school-take-" + i + "-" + s.name().toLowerCase(Locale.ROOT), () -> make("Join in " + f.shaftName() + ": " + s.label(), m -> m.editJoin(i, x -> x.withSchool(s))));
+            Button take = small(
+                    "Apply",
+                    "school-take-" + i + "-" + s.name().toLowerCase(Locale.ROOT),
+                    () -> make(
+                            "Join in " + f.shaftName() + ": " + s.label(), m -> m.editJoin(i, x -> x.withSchool(s))));
             take.getStyleClass().add("take-remedy");
             // Where the rule set forbids it there is no way to choose it.
             take.setDisable(f.verdict() == JoinFigures.Verdict.FORBIDDEN);

@@ -1,4 +1,5 @@
 package mildtilt.app.make;
+
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import mildtilt.app.forms.FormPane;

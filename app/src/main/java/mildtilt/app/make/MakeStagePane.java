@@ -1,4 +1,5 @@
 package mildtilt.app.make;
+
 import java.time.Clock;
 import javafx.scene.layout.HBox;
 import mildtilt.app.controls.SheetRail;

@@ -1,4 +1,5 @@
 package mildtilt.app.make;
+
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -68,8 +69,13 @@ final class PaperPane extends VBox {
         on.setAccessibleText("Next sheet");
         on.setOnAction(_ -> turn(1));
         hint.getStyleClass().add("hint");
-        FlowPane saves = new FlowPane(8, 4, button("Save the card…", "save-job-card", saving::jobCard), button("Save the book…", "save-job-book", saving::jobBook),
-                button("Save tables and curves as CSV…", "save-csv", saving::csv), button("Save everything into a folder…", "save-everything", saving::everything));
+        FlowPane saves = new FlowPane(
+                8,
+                4,
+                button("Save the card…", "save-job-card", saving::jobCard),
+                button("Save the book…", "save-job-book", saving::jobBook),
+                button("Save tables and curves as CSV…", "save-csv", saving::csv),
+                button("Save everything into a folder…", "save-everything", saving::everything));
         HBox top = new HBox(8, card, book, back, on, hint);
         top.setAlignment(Pos.CENTER_LEFT);
         page.setPreserveRatio(true);
@@ -113,7 +119,8 @@ final class PaperPane extends VBox {
         }
         hint.setText("drawing the sheet");
         LengthUnit unit = bench.lengthUnit();
-        String file = bench.fileProperty().get().map(p -> p.getFileName().toString()).orElse("not saved yet");
+        String file =
+                bench.fileProperty().get().map(p -> p.getFileName().toString()).orElse("not saved yet");
         boolean wholeBook = book.isSelected();
         int wanted = sheet;
         beside.ask(() -> draw(papers.get(), unit, file, wholeBook, wanted));
@@ -123,13 +130,17 @@ final class PaperPane extends VBox {
         sheet = drawn.sheet;
         back.setDisable(sheet == 0);
         on.setDisable(sheet >= drawn.pages - 1);
-        hint.setText(drawn.ofBook ? "sheet " + (sheet + 1) + " of " + drawn.pages : "one page A4, the drawing to scale");
+        hint.setText(
+                drawn.ofBook ? "sheet " + (sheet + 1) + " of " + drawn.pages : "one page A4, the drawing to scale");
         page.setImage(SwingFXUtils.toFXImage(drawn.image, null));
     }
 
     private Drawn draw(Papers papers, LengthUnit unit, String file, boolean wholeBook, int wanted) {
         LocalDate today = LocalDate.now(clock);
-        try (PDDocument pdf = Loader.loadPDF(wholeBook ? JobBookPdf.write(papers, unit, today, file) : JobCardPdf.write(papers.analysis(), unit, today, file))) {
+        try (PDDocument pdf = Loader.loadPDF(
+                wholeBook
+                        ? JobBookPdf.write(papers, unit, today, file)
+                        : JobCardPdf.write(papers.analysis(), unit, today, file))) {
             int pages = pdf.getNumberOfPages();
             int at = Math.clamp(wanted, 0, pages - 1);
             return new Drawn(new PDFRenderer(pdf).renderImageWithDPI(at, DOTS_PER_INCH), wholeBook, at, pages);

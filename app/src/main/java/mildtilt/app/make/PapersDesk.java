@@ -1,4 +1,5 @@
 package mildtilt.app.make;
+
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.Optional;
@@ -21,7 +22,9 @@ public final class PapersDesk {
     public PapersDesk(Workbench bench, Clock clock) {
         this.bench = bench;
         this.clock = clock;
-        beside = new LatestTask<>(p -> papers.set(Optional.of(p)), problem -> bench.refuse("The papers could not be worked out: " + problem.getMessage()));
+        beside = new LatestTask<>(
+                p -> papers.set(Optional.of(p)),
+                problem -> bench.refuse("The papers could not be worked out: " + problem.getMessage()));
         bench.workedProperty().addListener((_, _, _) -> ask());
         bench.stageProperty().addListener((_, _, _) -> ask());
         ask();
@@ -37,8 +40,13 @@ public final class PapersDesk {
 
     private void ask() {
         Optional<Analysis> analysis = bench.workedProperty().get().map(w -> w.now());
-        boolean have = papers.get().map(Papers::analysis).filter(a -> analysis.filter(b -> a == b).isPresent()).isPresent();
-        if (bench.stageProperty().get() != WorkStage.MAKE && !have && papers.get().isPresent()) {
+        boolean have = papers.get()
+                .map(Papers::analysis)
+                .filter(a -> analysis.filter(b -> a == b).isPresent())
+                .isPresent();
+        if (bench.stageProperty().get() != WorkStage.MAKE
+                && !have
+                && papers.get().isPresent()) {
             // Of a job that has changed by now, and nobody looks at them.
             papers.set(Optional.empty());
         }

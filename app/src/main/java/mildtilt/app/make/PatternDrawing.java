@@ -1,4 +1,5 @@
 package mildtilt.app.make;
+
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.text.TextAlignment;
@@ -36,8 +37,10 @@ final class PatternDrawing extends CanvasPane {
             switch (ink) {
                 case mildtilt.template.PatternMark.Path p -> {
                     pen(g, p.layer());
-                    double[] xs = p.spots().stream().mapToDouble(s -> x0 + s.x() * k).toArray();
-                    double[] ys = p.spots().stream().mapToDouble(s -> y0 - s.y() * k).toArray();
+                    double[] xs =
+                            p.spots().stream().mapToDouble(s -> x0 + s.x() * k).toArray();
+                    double[] ys =
+                            p.spots().stream().mapToDouble(s -> y0 - s.y() * k).toArray();
                     if (p.closed()) {
                         g.strokePolygon(xs, ys, xs.length);
                     } else {
@@ -46,10 +49,15 @@ final class PatternDrawing extends CanvasPane {
                 }
                 case mildtilt.template.PatternMark.Circle c -> {
                     pen(g, c.layer());
-                    g.strokeOval(x0 + (c.centre().x() - c.radius()) * k, y0 - (c.centre().y() + c.radius()) * k, 2 * c.radius() * k, 2 * c.radius() * k);
+                    g.strokeOval(
+                            x0 + (c.centre().x() - c.radius()) * k,
+                            y0 - (c.centre().y() + c.radius()) * k,
+                            2 * c.radius() * k,
+                            2 * c.radius() * k);
                 }
                 // Words smaller than can be read are left to the paper.
-                case mildtilt.template.PatternMark.Words t when t.height() * k >= 7 -> {
+                case mildtilt.template.PatternMark.Words t
+                when t.height() * k >= 7 -> {
                     g.setFill(ink(ColorToken.LINE));
                     g.setFont(Fonts.text(Math.min(13, t.height() * k * 1.3)));
                     g.setTextAlign(TextAlignment.LEFT);
@@ -62,7 +70,7 @@ final class PatternDrawing extends CanvasPane {
                     g.fillText(t.text().text(unit), 0, 0);
                     g.restore();
                 }
-                case mildtilt.template.PatternMark.Words _ -> { }
+                case mildtilt.template.PatternMark.Words _ -> {}
             }
         }
         g.setLineDashes();
@@ -70,7 +78,11 @@ final class PatternDrawing extends CanvasPane {
         g.setFont(Fonts.text(12));
         g.setTextAlign(TextAlignment.RIGHT);
         g.setTextBaseline(VPos.BOTTOM);
-        g.fillText(LengthText.format(b.width(), unit) + " × " + LengthText.format(b.height(), unit) + ", drawn " + LengthText.decimal(k * 25.4 / 96, 2) + " of full size", w - 6, h - 3);
+        g.fillText(
+                LengthText.format(b.width(), unit) + " × " + LengthText.format(b.height(), unit) + ", drawn "
+                        + LengthText.decimal(k * 25.4 / 96, 2) + " of full size",
+                w - 6,
+                h - 3);
     }
 
     private void pen(GraphicsContext g, mildtilt.template.PatternMark.Layer layer) {

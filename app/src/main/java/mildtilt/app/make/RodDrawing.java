@@ -1,4 +1,5 @@
 package mildtilt.app.make;
+
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.text.TextAlignment;
@@ -28,7 +29,8 @@ final class RodDrawing extends CanvasPane {
 
     @Override
     protected void draw(GraphicsContext g, double w, double h) {
-        double k = Math.min((w - 2 * SIDE) / rod.centres(), 34 / Math.max(rod.tube().outside(), 20));
+        double k = Math.min(
+                (w - 2 * SIDE) / rod.centres(), 34 / Math.max(rod.tube().outside(), 20));
         double left = (w - rod.centres() * k) / 2;
         double mid = 50;
         double face0 = left + rod.outer().faceOut() * k;
@@ -57,7 +59,15 @@ final class RodDrawing extends CanvasPane {
     }
 
     /** @param way 1 with the body to the right of the ball */
-    private void end(GraphicsContext g, double k, double ball, double face, double mid, RodMakeUp.End made, RodFigures.EndFigures f, int way) {
+    private void end(
+            GraphicsContext g,
+            double k,
+            double ball,
+            double face,
+            double mid,
+            RodMakeUp.End made,
+            RodFigures.EndFigures f,
+            int way) {
         double r = made.part().thread().major() / 2 * k;
         double neck = ball + way * made.part().toThread() * k;
         double tip = ball + way * made.part().reach() * k;

@@ -1,4 +1,5 @@
 package mildtilt.app.make;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -31,12 +32,18 @@ final class RodsPane extends MakePane {
     @Override
     protected void show(Papers p) {
         Job job = p.analysis().job();
-        title("Rods", "An end, a jam nut, the body, a jam nut, an end. With a right-hand thread at one end and a left-hand one at the other, turning the body sets the length.");
+        title(
+                "Rods",
+                "An end, a jam nut, the body, a jam nut, an end. With a right-hand thread at one end and a left-hand one at the other, turning the body sets the length.");
         if (job.axle().isEmpty()) {
             hint("This job has no steered axle yet.");
             return;
         }
-        row(number("Thread in, never under (diameters)", "make-engagement", job.making().workshop().engagementTimes(), (j, v) -> j.editMaking(m -> m.editWorkshop(w -> w.withEngagementTimes(v)))));
+        row(number(
+                "Thread in, never under (diameters)",
+                "make-engagement",
+                job.making().workshop().engagementTimes(),
+                (j, v) -> j.editMaking(m -> m.editWorkshop(w -> w.withEngagementTimes(v)))));
         for (BenchSheet.RodLine line : p.analysis().bench().rods()) {
             rod(p, job.axle().get(), line);
         }
@@ -60,8 +67,16 @@ final class RodsPane extends MakePane {
         }
         if (made.isEmpty()) {
             List<EndPart> parts = bench.catalogueProperty().get().rodEnds();
-            row(named("Choose its ends", choiceBox("rod-choose-" + key(rod), parts, Optional.empty(), EndPart::name,
-                    part -> make("Ends of the " + rod.label(), m -> m.withRod(rod, Optional.of(RodMakeUp.usual(part)))))));
+            row(named(
+                    "Choose its ends",
+                    choiceBox(
+                            "rod-choose-" + key(rod),
+                            parts,
+                            Optional.empty(),
+                            EndPart::name,
+                            part -> make(
+                                    "Ends of the " + rod.label(),
+                                    m -> m.withRod(rod, Optional.of(RodMakeUp.usual(part)))))));
             return;
         }
         Optional<RodFigures> f = p.rods().stream().filter(r -> r.rod() == rod).findFirst();
@@ -81,21 +96,51 @@ final class RodsPane extends MakePane {
     }
 
     private void told(RodFigures r) {
-        say("Body {0}. It " + r.way().label() + ": {1} longer, {2} shorter.", Quantity.length(r.body()), Quantity.length(Math.max(0, r.longer())), Quantity.length(Math.max(0, r.shorter())));
+        say(
+                "Body {0}. It " + r.way().label() + ": {1} longer, {2} shorter.",
+                Quantity.length(r.body()),
+                Quantity.length(Math.max(0, r.longer())),
+                Quantity.length(Math.max(0, r.shorter())));
         if (r.sameHand()) {
-            say("Both threads turn the same way: the body turned only shifts along. One end has to come off its arm to set the length.");
+            say(
+                    "Both threads turn the same way: the body turned only shifts along. One end has to come off its arm to set the length.");
         } else {
-            say("A turn of the body: {0}" + r.toePerTurn().map(t -> ", toe-" + (t > 0 ? "in" : "out") + " {1} as it lengthens").orElse("") + ". {2} to the longest, {3} to the shortest.", Quantity.fine(r.perTurn()),
-                    Quantity.angle(Math.abs(r.toePerTurn().orElse(0.0))), Quantity.turns(r.turnsLonger()), Quantity.turns(r.turnsShorter()));
+            say(
+                    "A turn of the body: {0}"
+                            + r.toePerTurn()
+                                    .map(t -> ", toe-" + (t > 0 ? "in" : "out") + " {1} as it lengthens")
+                                    .orElse("")
+                            + ". {2} to the longest, {3} to the shortest.",
+                    Quantity.fine(r.perTurn()),
+                    Quantity.angle(Math.abs(r.toePerTurn().orElse(0.0))),
+                    Quantity.turns(r.turnsLonger()),
+                    Quantity.turns(r.turnsShorter()));
         }
         List<List<String>> rows = new ArrayList<>();
         for (boolean outer : new boolean[] {true, false}) {
             RodFigures.EndFigures e = r.end(outer);
-            rows.add(List.of(Fits.label(r.rod(), outer), text(Quantity.length(e.faceOut())), text(Quantity.length(e.engaged())), text(Quantity.length(e.engagedShort())), text(Quantity.length(e.engagedLong())),
-                    text(Quantity.length(e.least())), text(Quantity.length(e.gapToHousing()))));
+            rows.add(List.of(
+                    Fits.label(r.rod(), outer),
+                    text(Quantity.length(e.faceOut())),
+                    text(Quantity.length(e.engaged())),
+                    text(Quantity.length(e.engagedShort())),
+                    text(Quantity.length(e.engagedLong())),
+                    text(Quantity.length(e.least())),
+                    text(Quantity.length(e.gapToHousing()))));
         }
-        table(List.of("Thread in the body", "ball to face", "now", "shortest", "longest", "never under", "nut to neck, shortest"), rows);
-        r.betweenTips().ifPresent(t -> hint("Between both shanks inside the body, at the shortest: " + text(Quantity.length(t)) + "."));
+        table(
+                List.of(
+                        "Thread in the body",
+                        "ball to face",
+                        "now",
+                        "shortest",
+                        "longest",
+                        "never under",
+                        "nut to neck, shortest"),
+                rows);
+        r.betweenTips()
+                .ifPresent(t -> hint(
+                        "Between both shanks inside the body, at the shortest: " + text(Quantity.length(t)) + "."));
     }
 
     private Job edit(Job j, Rod rod, UnaryOperator<RodMakeUp> edit) {
@@ -106,27 +151,132 @@ final class RodsPane extends MakePane {
         RodMakeUp.End e = made.end(outer);
         String id = key(rod) + (outer ? "-outer" : "-inner");
         ScrewThread t = e.part().thread();
-        row(choice(CutList.capital(Fits.label(rod, outer)), "rod-part-" + id, bench.catalogueProperty().get().rodEnds().stream().map(x -> x.withHand(t.hand())).toList(), e.part(), EndPart::name,
-                        (j, part) -> edit(j, rod, r -> r.withEnd(outer, r.end(outer).withPart(part).withJamNut(part.thread().major() / 2)))),
-                choice("Hand", "rod-hand-" + id, List.of(ScrewThread.Hand.values()), t.hand(), ScrewThread.Hand::label, (j, h) -> edit(j, rod, r -> r.withEnd(outer, r.end(outer).withPart(r.end(outer).part().withHand(h))))),
-                thread("Thread size", "rod-thread-" + id, t, (j, v) -> edit(j, rod, r -> r.withEnd(outer, r.end(outer).withPart(r.end(outer).part().withThread(v))))),
-                length("Ball to thread", "rod-neck-" + id, e.part().toThread(), (j, v) -> edit(j, rod, r -> r.withEnd(outer, r.end(outer).withPart(r.end(outer).part().withShank(v, e.part().threadLength()))))),
-                length("Thread length", "rod-shank-" + id, e.part().threadLength(), (j, v) -> edit(j, rod, r -> r.withEnd(outer, r.end(outer).withPart(r.end(outer).part().withShank(e.part().toThread(), v))))),
-                length("Jam nut", "rod-nut-" + id, e.jamNut(), (j, v) -> edit(j, rod, r -> r.withEnd(outer, r.end(outer).withJamNut(v)))));
+        row(
+                choice(
+                        CutList.capital(Fits.label(rod, outer)),
+                        "rod-part-" + id,
+                        bench.catalogueProperty().get().rodEnds().stream()
+                                .map(x -> x.withHand(t.hand()))
+                                .toList(),
+                        e.part(),
+                        EndPart::name,
+                        (j, part) -> edit(
+                                j,
+                                rod,
+                                r -> r.withEnd(
+                                        outer,
+                                        r.end(outer)
+                                                .withPart(part)
+                                                .withJamNut(part.thread().major() / 2)))),
+                choice(
+                        "Hand",
+                        "rod-hand-" + id,
+                        List.of(ScrewThread.Hand.values()),
+                        t.hand(),
+                        ScrewThread.Hand::label,
+                        (j, h) -> edit(
+                                j,
+                                rod,
+                                r -> r.withEnd(
+                                        outer,
+                                        r.end(outer)
+                                                .withPart(r.end(outer).part().withHand(h))))),
+                thread(
+                        "Thread size",
+                        "rod-thread-" + id,
+                        t,
+                        (j, v) -> edit(
+                                j,
+                                rod,
+                                r -> r.withEnd(
+                                        outer,
+                                        r.end(outer)
+                                                .withPart(r.end(outer).part().withThread(v))))),
+                length(
+                        "Ball to thread",
+                        "rod-neck-" + id,
+                        e.part().toThread(),
+                        (j, v) -> edit(
+                                j,
+                                rod,
+                                r -> r.withEnd(
+                                        outer,
+                                        r.end(outer)
+                                                .withPart(r.end(outer)
+                                                        .part()
+                                                        .withShank(v, e.part().threadLength()))))),
+                length(
+                        "Thread length",
+                        "rod-shank-" + id,
+                        e.part().threadLength(),
+                        (j, v) -> edit(
+                                j,
+                                rod,
+                                r -> r.withEnd(
+                                        outer,
+                                        r.end(outer)
+                                                .withPart(r.end(outer)
+                                                        .part()
+                                                        .withShank(e.part().toThread(), v))))),
+                length(
+                        "Jam nut",
+                        "rod-nut-" + id,
+                        e.jamNut(),
+                        (j, v) ->
+                                edit(j, rod, r -> r.withEnd(outer, r.end(outer).withJamNut(v)))));
     }
 
     private void body(Rod rod, RodMakeUp made) {
         RodMakeUp.Body b = made.body();
         String id = key(rod);
         List<Node> fields = new ArrayList<>(List.of(
-                choice("Body", "rod-body-" + id, List.of(RodMakeUp.BodyKind.values()), b.kind(), RodMakeUp.BodyKind::label, (j, k) -> edit(j, rod, r -> r.withBody(r.body().withKind(k)))),
-                length("Thread, each end", "rod-threaded-" + id, b.threaded(), (j, v) -> edit(j, rod, r -> r.withBody(r.body().withDepths(v, Math.max(v, r.body().drilled()))))),
-                length("Hole, each end", "rod-drilled-" + id, b.drilled(), (j, v) -> edit(j, rod, r -> r.withBody(r.body().withDepths(r.body().threaded(), v)))),
-                maybeLength("Body there already", "rod-length-" + id, b.length(), (j, v) -> edit(j, rod, r -> r.withBody(r.body().withLength(v)))),
-                named(" ", small("Other ends", "rod-drop-" + id, () -> make("Choose other ends for the " + rod.label(), m -> m.withRod(rod, Optional.empty()))))));
+                choice(
+                        "Body",
+                        "rod-body-" + id,
+                        List.of(RodMakeUp.BodyKind.values()),
+                        b.kind(),
+                        RodMakeUp.BodyKind::label,
+                        (j, k) -> edit(j, rod, r -> r.withBody(r.body().withKind(k)))),
+                length(
+                        "Thread, each end",
+                        "rod-threaded-" + id,
+                        b.threaded(),
+                        (j, v) -> edit(
+                                j,
+                                rod,
+                                r -> r.withBody(r.body()
+                                        .withDepths(v, Math.max(v, r.body().drilled()))))),
+                length(
+                        "Hole, each end",
+                        "rod-drilled-" + id,
+                        b.drilled(),
+                        (j, v) -> edit(
+                                j,
+                                rod,
+                                r -> r.withBody(r.body().withDepths(r.body().threaded(), v)))),
+                maybeLength(
+                        "Body there already",
+                        "rod-length-" + id,
+                        b.length(),
+                        (j, v) -> edit(j, rod, r -> r.withBody(r.body().withLength(v)))),
+                named(
+                        " ",
+                        small(
+                                "Other ends",
+                                "rod-drop-" + id,
+                                () -> make(
+                                        "Choose other ends for the " + rod.label(),
+                                        m -> m.withRod(rod, Optional.empty()))))));
         if (rod == Rod.LEFT_TIE_ROD || rod == Rod.RIGHT_TIE_ROD) {
             Rod other = rod == Rod.LEFT_TIE_ROD ? Rod.RIGHT_TIE_ROD : Rod.LEFT_TIE_ROD;
-            fields.add(named(" ", small("Same for the " + other.label(), "rod-copy-" + id, () -> make("The " + other.label() + " made like the " + rod.label(), m -> m.withRod(other, m.rod(rod))))));
+            fields.add(named(
+                    " ",
+                    small(
+                            "Same for the " + other.label(),
+                            "rod-copy-" + id,
+                            () -> make(
+                                    "The " + other.label() + " made like the " + rod.label(),
+                                    m -> m.withRod(other, m.rod(rod))))));
         }
         row(fields.toArray(Node[]::new));
     }

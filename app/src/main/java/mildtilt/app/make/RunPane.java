@@ -1,4 +1,5 @@
 package mildtilt.app.make;
+
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
@@ -34,16 +35,42 @@ final class RunPane extends MakePane {
     @Override
     protected void show(Papers p) {
         WorkPlan plan = p.analysis().job().making().plan();
-        long done = p.run().lines().stream().filter(l -> l.state() == RunSheet.State.DONE || l.state() == RunSheet.State.OUT_OF_ORDER).count();
-        title("Order of work", "Made from the job: what must be fixed before what, and why. Press a step to see what to measure, what to have at hand, and what to beware of.");
-        row(day("Wanted ready", "run-wanted", plan.wanted(), (j, d) -> j.editMaking(m -> m.editPlan(x -> x.withWanted(d)))),
-                number("Hours worked a week", "run-hours", plan.hoursPerWeek(), (j, v) -> j.editMaking(m -> m.editPlan(x -> x.withHoursPerWeek(v)))),
+        long done = p.run().lines().stream()
+                .filter(l -> l.state() == RunSheet.State.DONE || l.state() == RunSheet.State.OUT_OF_ORDER)
+                .count();
+        title(
+                "Order of work",
+                "Made from the job: what must be fixed before what, and why. Press a step to see what to measure, what to have at hand, and what to beware of.");
+        row(
+                day(
+                        "Wanted ready",
+                        "run-wanted",
+                        plan.wanted(),
+                        (j, d) -> j.editMaking(m -> m.editPlan(x -> x.withWanted(d)))),
+                number(
+                        "Hours worked a week",
+                        "run-hours",
+                        plan.hoursPerWeek(),
+                        (j, v) -> j.editMaking(m -> m.editPlan(x -> x.withHoursPerWeek(v)))),
                 named(" ", small("Run sheet to print and tick…", "save-run-sheet", print)));
-        double hours = p.run().lines().stream().filter(RunSheet.Line::toDo).mapToDouble(RunSheet.Line::hours).sum();
-        String left = done + " of " + p.run().lines().size() + " steps done, " + LengthText.trimmed(hours, 1) + " hours left.";
-        say(left + p.run().begin(plan).map(d -> " For " + plan.wanted().orElseThrow() + " the rest has to be begun by " + d + "." + (d.isBefore(desk.today()) ? " That day is past." : "")).orElse(""));
+        double hours = p.run().lines().stream()
+                .filter(RunSheet.Line::toDo)
+                .mapToDouble(RunSheet.Line::hours)
+                .sum();
+        String left = done + " of " + p.run().lines().size() + " steps done, " + LengthText.trimmed(hours, 1)
+                + " hours left.";
+        say(left
+                + p.run()
+                        .begin(plan)
+                        .map(d -> " For " + plan.wanted().orElseThrow() + " the rest has to be begun by " + d + "."
+                                + (d.isBefore(desk.today()) ? " That day is past." : ""))
+                        .orElse(""));
         if (open.isEmpty()) {
-            open = p.run().lines().stream().filter(l -> l.state() == RunSheet.State.READY).map(l -> l.step().key()).findFirst().orElse("none");
+            open = p.run().lines().stream()
+                    .filter(l -> l.state() == RunSheet.State.READY)
+                    .map(l -> l.step().key())
+                    .findFirst()
+                    .orElse("none");
         }
         int n = 0;
         for (RunSheet.Line l : p.run().lines()) {
@@ -52,7 +79,10 @@ final class RunPane extends MakePane {
     }
 
     private void mark(RunSheet.Line l, String change, UnaryOperator<StepMark> edit) {
-        make(change, m -> m.editPlan(x -> x.withMark(l.step().key(), edit.apply(x.mark(l.step().key())))));
+        make(
+                change,
+                m -> m.editPlan(x ->
+                        x.withMark(l.step().key(), edit.apply(x.mark(l.step().key())))));
     }
 
     private void step(Papers p, RunSheet.Line l, int n) {
@@ -63,9 +93,17 @@ final class RunPane extends MakePane {
         tick.setSelected(l.mark().done().isPresent());
         tick.setOnAction(_ -> {
             boolean on = tick.isSelected();
-            mark(l, (on ? "Done: " : "Not done: ") + l.step().title(), x -> x.withDone(on ? Optional.of(desk.today()) : Optional.empty()));
+            mark(
+                    l,
+                    (on ? "Done: " : "Not done: ") + l.step().title(),
+                    x -> x.withDone(on ? Optional.of(desk.today()) : Optional.empty()));
             if (on && !l.open().isEmpty()) {
-                bench.say("Ticked, though " + p.run().line(l.open().getFirst().key()).map(y -> "\"" + y.step().title() + "\"").orElse("another step") + " should come first: " + l.open().getFirst().why() + ".");
+                bench.say("Ticked, though "
+                        + p.run()
+                                .line(l.open().getFirst().key())
+                                .map(y -> "\"" + y.step().title() + "\"")
+                                .orElse("another step")
+                        + " should come first: " + l.open().getFirst().why() + ".");
             }
         });
         Button title = new Button(n + ". " + l.step().title());
@@ -80,7 +118,9 @@ final class RunPane extends MakePane {
             showAgain();
         });
         HBox.setHgrow(title, Priority.ALWAYS);
-        Label state = Wrap.whole(l.state().label() + l.mark().done().map(d -> " " + d).orElse("") + (l.mark().by().isBlank() ? "" : ", " + l.mark().by()));
+        Label state = Wrap.whole(l.state().label()
+                + l.mark().done().map(d -> " " + d).orElse("")
+                + (l.mark().by().isBlank() ? "" : ", " + l.mark().by()));
         state.getStyleClass().add(l.state() == RunSheet.State.OUT_OF_ORDER ? "brings" : "hint");
         HBox row = new HBox(8, tick, title, state);
         row.setAlignment(Pos.CENTER_LEFT);
@@ -94,14 +134,23 @@ final class RunPane extends MakePane {
     private void details(Papers p, RunSheet.Line l) {
         String key = l.step().key();
         if (!l.step().needs().isEmpty()) {
-            say("After " + l.step().needs().stream().map(x -> "\"" + p.run().line(x.key()).map(y -> y.step().title()).orElse(x.key()) + "\", because " + x.why()).collect(Collectors.joining("; ")) + ".");
+            say("After "
+                    + l.step().needs().stream()
+                            .map(x -> "\""
+                                    + p.run()
+                                            .line(x.key())
+                                            .map(y -> y.step().title())
+                                            .orElse(x.key()) + "\", because " + x.why())
+                            .collect(Collectors.joining("; "))
+                    + ".");
         }
         l.step().measure().forEach(m -> say("Measure: " + m.text(bench.lengthUnit())));
         if (!l.step().tools().isEmpty()) {
             hint("At hand: " + l.step().tools() + ".");
         }
         if (l.step().waitDays() > 0) {
-            hint("Then wait " + LengthText.trimmed(l.step().waitDays(), 1) + (l.step().waitDays() == 1 ? " day." : " days."));
+            hint("Then wait " + LengthText.trimmed(l.step().waitDays(), 1)
+                    + (l.step().waitDays() == 1 ? " day." : " days."));
         }
         l.step().cautions().forEach(c -> add(Wrap.text("! " + c, "brings")));
         WordField after = new WordField("", t -> {
@@ -112,12 +161,50 @@ final class RunPane extends MakePane {
         after.setId("run-add-" + key);
         after.setPromptText("a step of your own");
         after.setPrefWidth(180);
-        row(day("Done on", "run-done-" + key, l.mark().done(), (j, d) -> j.editMaking(m -> m.editPlan(x -> x.withMark(key, x.mark(key).withDone(d))))),
-                words("By", "run-by-" + key, l.mark().by(), 110, (j, t) -> j.editMaking(m -> m.editPlan(x -> x.withMark(key, x.mark(key).withBy(t))))),
-                maybeNumber("Hours", "run-hours-" + key, Optional.of(l.hours()), (j, v) -> j.editMaking(m -> m.editPlan(x -> x.withMark(key, x.mark(key).withHours(v))))),
-                words("Note", "run-note-" + key, l.mark().note(), 240, (j, t) -> j.editMaking(m -> m.editPlan(x -> x.withMark(key, x.mark(key).withNote(t))))),
+        row(
+                day(
+                        "Done on",
+                        "run-done-" + key,
+                        l.mark().done(),
+                        (j, d) -> j.editMaking(
+                                m -> m.editPlan(x -> x.withMark(key, x.mark(key).withDone(d))))),
+                words(
+                        "By",
+                        "run-by-" + key,
+                        l.mark().by(),
+                        110,
+                        (j, t) -> j.editMaking(
+                                m -> m.editPlan(x -> x.withMark(key, x.mark(key).withBy(t))))),
+                maybeNumber(
+                        "Hours",
+                        "run-hours-" + key,
+                        Optional.of(l.hours()),
+                        (j, v) -> j.editMaking(
+                                m -> m.editPlan(x -> x.withMark(key, x.mark(key).withHours(v))))),
+                words(
+                        "Note",
+                        "run-note-" + key,
+                        l.mark().note(),
+                        240,
+                        (j, t) -> j.editMaking(
+                                m -> m.editPlan(x -> x.withMark(key, x.mark(key).withNote(t))))),
                 named("Add after it", after),
-                named(" ", l.step().own() ? small("Delete", "run-out-" + key, () -> make("Take out " + l.step().title(), m -> m.editPlan(x -> x.withoutOwnStep(key))))
-                        : small(l.mark().skipped() ? "Put back" : "Leave out", "run-skip-" + key, () -> mark(l, (l.mark().skipped() ? "Put back: " : "Leave out: ") + l.step().title(), x -> x.withSkipped(!x.skipped())))));
+                named(
+                        " ",
+                        l.step().own()
+                                ? small(
+                                        "Delete",
+                                        "run-out-" + key,
+                                        () -> make(
+                                                "Take out " + l.step().title(),
+                                                m -> m.editPlan(x -> x.withoutOwnStep(key))))
+                                : small(
+                                        l.mark().skipped() ? "Put back" : "Leave out",
+                                        "run-skip-" + key,
+                                        () -> mark(
+                                                l,
+                                                (l.mark().skipped() ? "Put back: " : "Leave out: ")
+                                                        + l.step().title(),
+                                                x -> x.withSkipped(!x.skipped())))));
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.app.make;
+
 import java.util.LinkedHashMap;
 import java.util.Map;
 import javafx.geometry.VPos;
@@ -34,7 +35,8 @@ final class StockDrawing extends CanvasPane {
 
     @Override
     protected void draw(GraphicsContext g, double w, double h) {
-        double longest = bars.keySet().stream().mapToDouble(StockPlan.Bar::length).max().orElse(1);
+        double longest =
+                bars.keySet().stream().mapToDouble(StockPlan.Bar::length).max().orElse(1);
         double k = (w - 8) / longest;
         double y = 2;
         for (Map.Entry<StockPlan.Bar, Long> e : bars.entrySet()) {
@@ -43,7 +45,13 @@ final class StockDrawing extends CanvasPane {
             g.setFont(Fonts.text(12));
             g.setTextAlign(TextAlignment.LEFT);
             g.setTextBaseline(VPos.TOP);
-            g.fillText((e.getValue() > 1 ? e.getValue() + " × " : "") + CutList.text(b.section()).text(unit) + (b.onHand() ? ", on hand, " : ", to buy, ") + LengthText.format(b.length(), unit) + ", " + LengthText.format(b.rest(), unit) + " left over", 4, y);
+            g.fillText(
+                    (e.getValue() > 1 ? e.getValue() + " × " : "")
+                            + CutList.text(b.section()).text(unit) + (b.onHand() ? ", on hand, " : ", to buy, ")
+                            + LengthText.format(b.length(), unit) + ", " + LengthText.format(b.rest(), unit)
+                            + " left over",
+                    4,
+                    y);
             double top = y + 16;
             g.setStroke(ink(ColorToken.FAINT));
             g.setLineWidth(1);

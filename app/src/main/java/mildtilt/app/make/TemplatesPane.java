@@ -1,4 +1,5 @@
 package mildtilt.app.make;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -42,25 +43,42 @@ final class TemplatesPane extends MakePane {
     protected void show(Papers p) {
         Job job = p.analysis().job();
         Paper paper = job.making().workshop().paper();
-        title("Templates at full size", "Printed on paper over as many sheets as it takes, each with a bar to measure; and as SVG and DXF for a cutting table, cut lines and marks on layers of their own.");
+        title(
+                "Templates at full size",
+                "Printed on paper over as many sheets as it takes, each with a bar to measure; and as SVG and DXF for a cutting table, cut lines and marks on layers of their own.");
         var saving = small("Save all templates…", "save-templates", save);
         saving.getStyleClass().add("take-remedy");
-        row(choice("Paper", "template-paper", List.of(Paper.values()), paper, Paper::label, (j, v) -> j.editMaking(m -> m.editWorkshop(w -> w.withPaper(v)))), named(" ", adding(job)), named(" ", saving));
+        row(
+                choice(
+                        "Paper",
+                        "template-paper",
+                        List.of(Paper.values()),
+                        paper,
+                        Paper::label,
+                        (j, v) -> j.editMaking(m -> m.editWorkshop(w -> w.withPaper(v)))),
+                named(" ", adding(job)),
+                named(" ", saving));
         List<FlatPattern> all = p.templates().patterns();
         if (all.isEmpty()) {
-            hint("No pattern yet: a shaft that is cut gets strips to wrap round its ends; a rail that must be notched gets its notch; add plates, brackets and stays above.");
+            hint(
+                    "No pattern yet: a shaft that is cut gets strips to wrap round its ends; a rail that must be notched gets its notch; add plates, brackets and stays above.");
         } else {
-            FlatPattern now = all.stream().filter(x -> x.name().equals(looked)).findFirst().orElse(all.getFirst());
+            FlatPattern now = all.stream()
+                    .filter(x -> x.name().equals(looked))
+                    .findFirst()
+                    .orElse(all.getFirst());
             int sheets = TemplatePdf.sheets(now, paper);
             row(named("Look at", choiceBox("template-look", all, Optional.of(now), FlatPattern::name, x -> {
                 looked = x.name();
                 showAgain();
             })));
-            say(sheets + (sheets == 1 ? " sheet of " : " sheets of ") + paper.label() + ". " + now.how().text(bench.lengthUnit()));
+            say(sheets + (sheets == 1 ? " sheet of " : " sheets of ") + paper.label() + ". "
+                    + now.how().text(bench.lengthUnit()));
             add(new PatternDrawing(now, bench.lengthUnit()));
         }
         for (Templates.Jig j : p.templates().jigs()) {
-            say(j.name() + ", as STL with " + j.mesh().count() + " triangles. " + j.how().text(bench.lengthUnit()));
+            say(j.name() + ", as STL with " + j.mesh().count() + " triangles. "
+                    + j.how().text(bench.lengthUnit()));
         }
         p.templates().open().forEach(o -> say("Open: " + o.text(bench.lengthUnit())));
         pieces(job);
@@ -70,18 +88,64 @@ final class TemplatesPane extends MakePane {
         MenuButton add = new MenuButton("Add a piece");
         add.setId("add-template");
         job.axle().ifPresent(a -> {
-            add.getItems().add(item("Steering arm plate", "add-arm-plate", x -> new Piece.ArmPlate(Id.Kind.PIECE.first(), x, ArmOf.LEFT_STEERING_ARM, 12, 30, 16, 12)));
+            add.getItems()
+                    .add(item(
+                            "Steering arm plate",
+                            "add-arm-plate",
+                            x -> new Piece.ArmPlate(
+                                    Id.Kind.PIECE.first(), x, ArmOf.LEFT_STEERING_ARM, 12, 30, 16, 12)));
             if (a.gear() instanceof ArmGear) {
-                add.getItems().add(item("Pitman or column arm plate", "add-gear-arm-plate", x -> new Piece.ArmPlate(Id.Kind.PIECE.first(), x, ArmOf.GEAR_ARM, 16, 30, 16, 14)));
+                add.getItems()
+                        .add(item(
+                                "Pitman or column arm plate",
+                                "add-gear-arm-plate",
+                                x -> new Piece.ArmPlate(Id.Kind.PIECE.first(), x, ArmOf.GEAR_ARM, 16, 30, 16, 14)));
             }
         });
-        Optional<Bearing> bearing = job.column().flatMap(c -> c.bearings().stream().findFirst());
+        Optional<Bearing> bearing =
+                job.column().flatMap(c -> c.bearings().stream().findFirst());
         if (bearing.isPresent() && !job.surroundings().obstacles().isEmpty()) {
-            Id foot = job.surroundings().obstacles().stream().filter(Obstacle::takesBearings).findFirst().orElse(job.surroundings().obstacles().getFirst()).id();
-            add.getItems().add(item("Bearing bracket", "add-bracket", x -> new Piece.BearingBracket(Id.Kind.PIECE.first(), x, bearing.get().id(), foot, 6, 60, bearing.get().bore() + 6, 2, 60, 9, 10)));
+            Id foot = job.surroundings().obstacles().stream()
+                    .filter(Obstacle::takesBearings)
+                    .findFirst()
+                    .orElse(job.surroundings().obstacles().getFirst())
+                    .id();
+            add.getItems()
+                    .add(item(
+                            "Bearing bracket",
+                            "add-bracket",
+                            x -> new Piece.BearingBracket(
+                                    Id.Kind.PIECE.first(),
+                                    x,
+                                    bearing.get().id(),
+                                    foot,
+                                    6,
+                                    60,
+                                    bearing.get().bore() + 6,
+                                    2,
+                                    60,
+                                    9,
+                                    10)));
         }
-        add.getItems().add(item("Stay of tube, coped", "add-stay", x -> new Piece.CopedTube(Id.Kind.PIECE.first(), x, new Section.Tube(25, 2), Metal.STEEL, 300, new Meeting(45, 90, 0, 0), new Meeting(50, 90, 0, 0), 1, 0)));
-        add.getItems().add(item("Centring jig to print", "add-jig", x -> new Piece.CentringJig(Id.Kind.PIECE.first(), x, 19, 19, 90, 8)));
+        add.getItems()
+                .add(item(
+                        "Stay of tube, coped",
+                        "add-stay",
+                        x -> new Piece.CopedTube(
+                                Id.Kind.PIECE.first(),
+                                x,
+                                new Section.Tube(25, 2),
+                                Metal.STEEL,
+                                300,
+                                new Meeting(45, 90, 0, 0),
+                                new Meeting(50, 90, 0, 0),
+                                1,
+                                0)));
+        add.getItems()
+                .add(item(
+                        "Centring jig to print",
+                        "add-jig",
+                        x -> new Piece.CentringJig(Id.Kind.PIECE.first(), x, 19, 19, 90, 8)));
         return add;
     }
 
@@ -97,7 +161,7 @@ final class TemplatesPane extends MakePane {
         for (int i = 0; i < all.size(); i++) {
             List<Node> fields = new ArrayList<>();
             switch (all.get(i)) {
-                case Piece.Length _ -> { }
+                case Piece.Length _ -> {}
                 case Piece.ArmPlate q -> fields.addAll(arm(i, q));
                 case Piece.BearingBracket q -> fields.addAll(bracket(job, i, q));
                 case Piece.CopedTube q -> fields.addAll(stay(i, q));
@@ -106,7 +170,12 @@ final class TemplatesPane extends MakePane {
             if (!fields.isEmpty()) {
                 int at = i;
                 String name = all.get(i).name();
-                fields.add(named(" ", small("Delete", "piece-out-" + i, () -> make("Take out " + name, m -> CutListPane.without(m, at)))));
+                fields.add(named(
+                        " ",
+                        small(
+                                "Delete",
+                                "piece-out-" + i,
+                                () -> make("Take out " + name, m -> CutListPane.without(m, at)))));
                 head(name);
                 row(fields.toArray(Node[]::new));
             }
@@ -118,8 +187,15 @@ final class TemplatesPane extends MakePane {
     }
 
     private List<Node> arm(int i, Piece.ArmPlate q) {
-        return List.of(words("Name", "piece-name-" + i, q.name(), 150, (j, t) -> set(j, i, q.withName(t))),
-                choice("Arm", "piece-arm-" + i, List.of(ArmOf.values()), q.of(), ArmOf::label, (j, v) -> set(j, i, q.withOf(v))),
+        return List.of(
+                words("Name", "piece-name-" + i, q.name(), 150, (j, t) -> set(j, i, q.withName(t))),
+                choice(
+                        "Arm",
+                        "piece-arm-" + i,
+                        List.of(ArmOf.values()),
+                        q.of(),
+                        ArmOf::label,
+                        (j, v) -> set(j, i, q.withOf(v))),
                 length("Plate", "piece-thick-" + i, q.thickness(), (j, v) -> set(j, i, q.withThickness(v))),
                 length("Hole at its root", "piece-root-" + i, q.rootHole(), (j, v) -> set(j, i, q.withRootHole(v))),
                 length("Hole at its end", "piece-end-" + i, q.endHole(), (j, v) -> set(j, i, q.withEndHole(v))),
@@ -128,10 +204,19 @@ final class TemplatesPane extends MakePane {
 
     private List<Node> bracket(Job job, int i, Piece.BearingBracket q) {
         Names names = Names.of(job);
-        List<Id> bearings = job.column().map(c -> c.bearings().stream().map(Bearing::id).toList()).orElse(List.of());
-        List<Id> feet = job.surroundings().obstacles().stream().map(Obstacle::id).toList();
+        List<Id> bearings = job.column()
+                .map(c -> c.bearings().stream().map(Bearing::id).toList())
+                .orElse(List.of());
+        List<Id> feet =
+                job.surroundings().obstacles().stream().map(Obstacle::id).toList();
         return List.of(
-                choice("Bearing", "piece-bearing-" + i, bearings, q.bearing(), names, (j, v) -> set(j, i, q.withBearing(v))),
+                choice(
+                        "Bearing",
+                        "piece-bearing-" + i,
+                        bearings,
+                        q.bearing(),
+                        names,
+                        (j, v) -> set(j, i, q.withBearing(v))),
                 choice("Stands on", "piece-foot-" + i, feet, q.foot(), names, (j, v) -> set(j, i, q.withFoot(v))),
                 length("Plate", "piece-thick-" + i, q.thickness(), (j, v) -> set(j, i, q.withThickness(v))),
                 length("Foot's width", "piece-width-" + i, q.footWidth(), (j, v) -> set(j, i, q.withFootWidth(v))),
@@ -145,8 +230,20 @@ final class TemplatesPane extends MakePane {
     private List<Node> stay(int i, Piece.CopedTube q) {
         List<Node> all = new ArrayList<>(List.of(
                 words("Name", "piece-name-" + i, q.name(), 150, (j, t) -> set(j, i, q.withName(t))),
-                length("Outside", "piece-outside-" + i, q.section().outside(), (j, v) -> set(j, i, q.withSection(new Section.Tube(v, q.section().wall())))),
-                length("Wall", "piece-wall-" + i, q.section().wall(), (j, v) -> set(j, i, q.withSection(new Section.Tube(q.section().outside(), v)))),
+                length(
+                        "Outside",
+                        "piece-outside-" + i,
+                        q.section().outside(),
+                        (j, v) -> set(
+                                j,
+                                i,
+                                q.withSection(new Section.Tube(v, q.section().wall())))),
+                length(
+                        "Wall",
+                        "piece-wall-" + i,
+                        q.section().wall(),
+                        (j, v) -> set(
+                                j, i, q.withSection(new Section.Tube(q.section().outside(), v)))),
                 length("Axis to axis", "piece-length-" + i, q.length(), (j, v) -> set(j, i, q.withLength(v))),
                 number("Left", "piece-left-" + i, q.left(), (j, v) -> set(j, i, q.withLeft((int) Math.round(v)))),
                 number("Right", "piece-right-" + i, q.right(), (j, v) -> set(j, i, q.withRight((int) Math.round(v))))));
@@ -154,17 +251,35 @@ final class TemplatesPane extends MakePane {
             Meeting m = first ? q.from() : q.to();
             String end = first ? "First end" : "Other end";
             String id = (first ? "from-" : "to-") + i;
-            BiFunction<Job, Meeting, Job> put = (j, x) -> set(j, i, q.withFrom(first ? x : q.from()).withTo(first ? q.to() : x));
-            all.add(length(end + " meets Ø (0 flat)", "piece-into-" + id, m.into(), (j, v) -> put.apply(j, new Meeting(v, m.angleDeg(), m.offset(), m.turnDeg()))));
-            all.add(angle(end + ", at", "piece-angle-" + id, m.angleDeg(), (j, v) -> put.apply(j, new Meeting(m.into(), v, m.offset(), m.turnDeg()))));
-            all.add(length(end + ", off its middle", "piece-offset-" + id, m.offset(), (j, v) -> put.apply(j, new Meeting(m.into(), m.angleDeg(), v, m.turnDeg()))));
-            all.add(angle(end + ", turned", "piece-turn-" + id, m.turnDeg(), (j, v) -> put.apply(j, new Meeting(m.into(), m.angleDeg(), m.offset(), v))));
+            BiFunction<Job, Meeting, Job> put =
+                    (j, x) -> set(j, i, q.withFrom(first ? x : q.from()).withTo(first ? q.to() : x));
+            all.add(length(
+                    end + " meets Ø (0 flat)",
+                    "piece-into-" + id,
+                    m.into(),
+                    (j, v) -> put.apply(j, new Meeting(v, m.angleDeg(), m.offset(), m.turnDeg()))));
+            all.add(angle(
+                    end + ", at",
+                    "piece-angle-" + id,
+                    m.angleDeg(),
+                    (j, v) -> put.apply(j, new Meeting(m.into(), v, m.offset(), m.turnDeg()))));
+            all.add(length(
+                    end + ", off its middle",
+                    "piece-offset-" + id,
+                    m.offset(),
+                    (j, v) -> put.apply(j, new Meeting(m.into(), m.angleDeg(), v, m.turnDeg()))));
+            all.add(angle(
+                    end + ", turned",
+                    "piece-turn-" + id,
+                    m.turnDeg(),
+                    (j, v) -> put.apply(j, new Meeting(m.into(), m.angleDeg(), m.offset(), v))));
         }
         return all;
     }
 
     private List<Node> jig(int i, Piece.CentringJig q) {
-        return List.of(words("Name", "piece-name-" + i, q.name(), 150, (j, t) -> set(j, i, q.withName(t))),
+        return List.of(
+                words("Name", "piece-name-" + i, q.name(), 150, (j, t) -> set(j, i, q.withName(t))),
                 length("One shaft", "piece-one-" + i, q.one(), (j, v) -> set(j, i, q.withOne(v))),
                 length("Other shaft", "piece-other-" + i, q.other(), (j, v) -> set(j, i, q.withOther(v))),
                 length("Length", "piece-length-" + i, q.length(), (j, v) -> set(j, i, q.withLength(v))),

@@ -1,5 +1,5 @@
 /** The job card on screen and on paper. */
 @NullMarked
 package mildtilt.app.make;
-import org.jspecify.annotations.NullMarked;
 
+import org.jspecify.annotations.NullMarked;

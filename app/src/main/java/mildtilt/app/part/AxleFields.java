@@ -1,4 +1,5 @@
 package mildtilt.app.part;
+
 import static mildtilt.app.part.PartField.length;
 import static mildtilt.app.part.PartField.optional;
 
@@ -44,17 +45,40 @@ final class AxleFields {
     static List<PartField> of(Job job, Element element) {
         SteeredAxle axle = job.axle().orElseThrow();
         return switch (element) {
-            case Element.GearElement _ -> PartFields.of(AXLE.in("gear"), AxleParts.GEAR, axle.gear(), "", (j, change) -> j.editAxle(a -> a.withGear(change.apply(a.gear()))));
-            case Element.GearArm _ -> axle.armGear().map(ArmGear::armLength).map(now -> List.of(length("Arm length", now, (j, v) -> KnuckleEdits.scaledGearArm(j, v / now)))).orElse(List.of());
+            case Element.GearElement _ ->
+                PartFields.of(
+                        AXLE.in("gear"),
+                        AxleParts.GEAR,
+                        axle.gear(),
+                        "",
+                        (j, change) -> j.editAxle(a -> a.withGear(change.apply(a.gear()))));
+            case Element.GearArm _ ->
+                axle.armGear()
+                        .map(ArmGear::armLength)
+                        .map(now ->
+                                List.of(length("Arm length", now, (j, v) -> KnuckleEdits.scaledGearArm(j, v / now))))
+                        .orElse(List.of());
             case Element.DrivenRod _ -> drivenRod(axle);
             case Element.Relay _ -> relay(axle.linkage());
             case Element.TieRods _ -> tieRods(axle);
             case Element.SteeringArms _ -> arms(job, axle);
             case Element.Knuckles _ -> knuckles(axle);
-            case Element.BeamElement _ -> PartFields.of(AXLE.in("beam"), AxleParts.BEAM, axle.beam().orElseThrow(), "", (j, change) -> j.editAxle(a -> a.withBeam(change.apply(a.beam().orElseThrow()))));
+            case Element.BeamElement _ ->
+                PartFields.of(
+                        AXLE.in("beam"),
+                        AxleParts.BEAM,
+                        axle.beam().orElseThrow(),
+                        "",
+                        (j, change) ->
+                                j.editAxle(a -> a.withBeam(change.apply(a.beam().orElseThrow()))));
             case Element.Tyres _ -> tyres(job.vehicle());
-            case Element.Wheel _, Element.ShaftAt _, Element.JointAt _, Element.Tube _, Element.BearingAt _,
-                    Element.InTheWay _, Element.AtTheWheel _ -> List.of();
+            case Element.Wheel _,
+                    Element.ShaftAt _,
+                    Element.JointAt _,
+                    Element.Tube _,
+                    Element.BearingAt _,
+                    Element.InTheWay _,
+                    Element.AtTheWheel _ -> List.of();
         };
     }
 
@@ -64,24 +88,55 @@ final class AxleFields {
             return List.of();
         }
         return switch (axle.gear()) {
-            case SteeringBox b -> List.of(ratioChoice(true, new WormAndRoller(b.axis(), b.armEnd(), b.ratio(), b.ratio(), b.sweepEachWayDeg(), b.sweepEachWayDeg())));
-            case WormAndRoller w -> List.of(ratioChoice(false, new SteeringBox(w.axis(), w.armEnd(), w.ratio(), w.sweepEachWayDeg())));
+            case SteeringBox b ->
+                List.of(ratioChoice(
+                        true,
+                        new WormAndRoller(
+                                b.axis(), b.armEnd(), b.ratio(), b.ratio(), b.sweepEachWayDeg(), b.sweepEachWayDeg())));
+            case WormAndRoller w ->
+                List.of(ratioChoice(false, new SteeringBox(w.axis(), w.armEnd(), w.ratio(), w.sweepEachWayDeg())));
             case RackAndPinion _, ColumnArm _ -> List.of();
         };
     }
 
     private static PartChoice ratioChoice(boolean same, Gear other) {
-        return PartChoice.yesNo("Ratio of the box", "the same all the way", "changes with the swing", same, (j, _) -> j.editAxle(a -> a.withGear(other)))
-                .meaning("A worm and roller is quicker or slower in the middle than near the locks. Turn its input and read the arm's swing in the middle and near an end.");
+        return PartChoice.yesNo(
+                        "Ratio of the box",
+                        "the same all the way",
+                        "changes with the swing",
+                        same,
+                        (j, _) -> j.editAxle(a -> a.withGear(other)))
+                .meaning(
+                        "A worm and roller is quicker or slower in the middle than near the locks. Turn its input and read the arm's swing in the middle and near an end.");
     }
 
     private static List<PartField> drivenRod(SteeredAxle axle) {
-        List<PartField> all = PartFields.of(LINKAGE, AxleParts.LINKAGE, axle.linkage(), "", AxleFields::linkage, "slide", "pivot_axis", "travel_each_way_mm");
+        List<PartField> all = PartFields.of(
+                LINKAGE,
+                AxleParts.LINKAGE,
+                axle.linkage(),
+                "",
+                AxleFields::linkage,
+                "slide",
+                "pivot_axis",
+                "travel_each_way_mm");
         switch (axle.linkage()) {
-            case DragLink d -> all.addAll(rodEnds(LINKAGE.in("ends"), d.ends(), "", (j, e) -> j.editAxle(x -> x.editRodEnds(Rod.DRAG_LINK, e))));
-            case BellCrank b -> all.addAll(rodEnds(LINKAGE.in("drag_rod_ends"), b.dragRodEnds(), "", (j, e) -> j.editAxle(x -> x.editRodEnds(Rod.DRAG_ROD, e))));
-            case Shuttle s -> all.addAll(rodEnds(LINKAGE.in("link_ends"), s.linkEnds(), "", (j, e) -> j.editAxle(x -> x.editRodEnds(Rod.SHORT_LINK, e))));
-            case CentreLink _, RackTieRods _ -> { }
+            case DragLink d ->
+                all.addAll(rodEnds(
+                        LINKAGE.in("ends"), d.ends(), "", (j, e) -> j.editAxle(x -> x.editRodEnds(Rod.DRAG_LINK, e))));
+            case BellCrank b ->
+                all.addAll(rodEnds(
+                        LINKAGE.in("drag_rod_ends"),
+                        b.dragRodEnds(),
+                        "",
+                        (j, e) -> j.editAxle(x -> x.editRodEnds(Rod.DRAG_ROD, e))));
+            case Shuttle s ->
+                all.addAll(rodEnds(
+                        LINKAGE.in("link_ends"),
+                        s.linkEnds(),
+                        "",
+                        (j, e) -> j.editAxle(x -> x.editRodEnds(Rod.SHORT_LINK, e))));
+            case CentreLink _, RackTieRods _ -> {}
         }
         return all;
     }
@@ -100,7 +155,10 @@ final class AxleFields {
     private static List<PartField> tieRods(SteeredAxle axle) {
         List<PartField> all = new ArrayList<>();
         for (Side side : sides(axle)) {
-            all.addAll(rodEnds(AXLE.in(side.code()).in("rod_ends"), axle.corner(side).rodEnds(), of(axle, side),
+            all.addAll(rodEnds(
+                    AXLE.in(side.code()).in("rod_ends"),
+                    axle.corner(side).rodEnds(),
+                    of(axle, side),
                     (j, e) -> withCorner(j, side, c -> c.withRodEnds(e.apply(c.rodEnds())))));
         }
         return all;
@@ -109,10 +167,23 @@ final class AxleFields {
     private static List<PartField> rodEnds(JobPlace at, RodEnds ends, String of, PartFields.Edit<RodEnds> edit) {
         List<PartField> all = PartFields.of(at, AxleParts.ROD_ENDS, ends, of, edit, "outer_bolt", "inner_bolt");
         RodTube tube = ends.tube().orElse(new RodTube(22, 3, 0, RodTube.USUAL_YIELD));
-        all.add(optional("Tube outside" + of, PartField.Measure.LENGTH, ends.tube().map(RodTube::outside), (j, v) -> edit.apply(j,
-                e -> e.withTube(v.map(o -> new RodTube(o, Math.min(tube.wall(), o / 2), tube.crank(), tube.yield())))))
+        all.add(optional(
+                        "Tube outside" + of,
+                        PartField.Measure.LENGTH,
+                        ends.tube().map(RodTube::outside),
+                        (j, v) -> edit.apply(
+                                j,
+                                e -> e.withTube(v.map(o ->
+                                        new RodTube(o, Math.min(tube.wall(), o / 2), tube.crank(), tube.yield())))))
                 .meaning("Steel tube. Without it no buckling can be worked out."));
-        ends.tube().ifPresent(t -> all.addAll(PartFields.of(at.in("tube"), AxleParts.ROD_TUBE, t, of, (j, change) -> edit.apply(j, e -> e.withTube(e.tube().map(change))), "outside_mm")));
+        ends.tube()
+                .ifPresent(t -> all.addAll(PartFields.of(
+                        at.in("tube"),
+                        AxleParts.ROD_TUBE,
+                        t,
+                        of,
+                        (j, change) -> edit.apply(j, e -> e.withTube(e.tube().map(change))),
+                        "outside_mm")));
         all.addAll(PartFields.of(at, AxleParts.ROD_ENDS, ends, of, edit, "allowed_deg"));
         return all;
     }
@@ -121,8 +192,10 @@ final class AxleFields {
         List<PartField> all = new ArrayList<>();
         for (Side side : sides(axle)) {
             double now = KnuckleEdits.armLength(job, side);
-            all.add(length("Arm length" + of(axle, side), now,
-                    (j, v) -> KnuckleEdits.changed(j, side, new KnuckleChange(v - now, 0, 0, 0, 0)))
+            all.add(length(
+                            "Arm length" + of(axle, side),
+                            now,
+                            (j, v) -> KnuckleEdits.changed(j, side, new KnuckleChange(v - now, 0, 0, 0, 0)))
                     .meaning("From the steer axis, square, to the tie rod's joint."));
         }
         return all;
@@ -131,19 +204,43 @@ final class AxleFields {
     private static List<PartField> knuckles(SteeredAxle axle) {
         List<PartField> all = new ArrayList<>();
         for (Side side : sides(axle)) {
-            all.addAll(PartFields.of(AXLE.in(side.code()).in("limits"), AxleParts.LIMITS, axle.corner(side).limits(), of(axle, side), (j, change) -> withCorner(j, side, c -> c.withLimits(change.apply(c.limits())))));
+            all.addAll(PartFields.of(
+                    AXLE.in(side.code()).in("limits"),
+                    AxleParts.LIMITS,
+                    axle.corner(side).limits(),
+                    of(axle, side),
+                    (j, change) -> withCorner(j, side, c -> c.withLimits(change.apply(c.limits())))));
         }
         return all;
     }
 
     private static List<PartField> tyres(Vehicle v) {
         Loads usual = v.loads().orElse(Loads.of(600));
-        List<PartField> all = new ArrayList<>(List.of(
-                optional("Front axle load, kg", PartField.Measure.NUMBER, v.loads().map(Loads::frontAxleKg),
-                        (j, x) -> j.withVehicle(j.vehicle().withLoads(x.map(kg -> new Loads(kg, usual.friction(), usual.rollingResistance(), usual.efficiency())))))
-                        .meaning("On both steered wheels together. Without it no effort can be worked out.")));
-        all.add(0, PartFields.one(JobPlace.WHOLE.in("vehicle"), PlanParts.VEHICLE, "tyre_width_mm", v, (j, change) -> j.withVehicle(change.apply(j.vehicle()))));
-        v.loads().ifPresent(l -> all.addAll(PartFields.of(JobPlace.WHOLE.in("vehicle").in("loads"), PlanParts.LOADS, l, "", (j, change) -> j.withVehicle(j.vehicle().withLoads(j.vehicle().loads().map(change))), "front_axle_kg")));
+        List<PartField> all = new ArrayList<>(List.of(optional(
+                        "Front axle load, kg",
+                        PartField.Measure.NUMBER,
+                        v.loads().map(Loads::frontAxleKg),
+                        (j, x) -> j.withVehicle(j.vehicle()
+                                .withLoads(x.map(kg -> new Loads(
+                                        kg, usual.friction(), usual.rollingResistance(), usual.efficiency())))))
+                .meaning("On both steered wheels together. Without it no effort can be worked out.")));
+        all.add(
+                0,
+                PartFields.one(
+                        JobPlace.WHOLE.in("vehicle"),
+                        PlanParts.VEHICLE,
+                        "tyre_width_mm",
+                        v,
+                        (j, change) -> j.withVehicle(change.apply(j.vehicle()))));
+        v.loads()
+                .ifPresent(l -> all.addAll(PartFields.of(
+                        JobPlace.WHOLE.in("vehicle").in("loads"),
+                        PlanParts.LOADS,
+                        l,
+                        "",
+                        (j, change) -> j.withVehicle(
+                                j.vehicle().withLoads(j.vehicle().loads().map(change))),
+                        "front_axle_kg")));
         return all;
     }
 

@@ -1,13 +1,12 @@
 package mildtilt.app.part;
+
 import static mildtilt.app.part.PartField.angle;
-import static mildtilt.app.part.PartField.length;
 
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.UnaryOperator;
-import mildtilt.app.part.PartField.Measure;
 import mildtilt.column.Bearing;
 import mildtilt.column.Column;
 import mildtilt.column.ColumnTube;
@@ -34,7 +33,8 @@ final class ColumnFields {
     private static final JobPlace COLUMN = JobPlace.WHOLE.in("column");
     private static final JobPlace WHEEL = COLUMN.in("steering_wheel");
     private static final Slide USUAL_SLIDE = new Slide(80, 50, 40);
-    private static final List<JointKind> KINDS = List.of(new JointKind.Single(), new JointKind.Double(false), new JointKind.Double(true), new JointKind.Coupling());
+    private static final List<JointKind> KINDS = List.of(
+            new JointKind.Single(), new JointKind.Double(false), new JointKind.Double(true), new JointKind.Coupling());
 
     private final Column c;
 
@@ -48,10 +48,22 @@ final class ColumnFields {
             case Element.Wheel _ -> wheel();
             case Element.ShaftAt s -> shaft(s.index());
             case Element.JointAt j -> joint(j.index());
-            case Element.Tube _ -> c.tube().map(t -> PartFields.of(COLUMN.in("tube"), ColumnParts.TUBE, t, "", ColumnFields::tube)).orElse(List.of());
+            case Element.Tube _ ->
+                c.tube()
+                        .map(t -> PartFields.of(COLUMN.in("tube"), ColumnParts.TUBE, t, "", ColumnFields::tube))
+                        .orElse(List.of());
             case Element.BearingAt b -> bearing(b.index());
-            case Element.GearElement _, Element.GearArm _, Element.DrivenRod _, Element.Relay _, Element.TieRods _,
-                    Element.SteeringArms _, Element.Knuckles _, Element.BeamElement _, Element.Tyres _, Element.InTheWay _, Element.AtTheWheel _ -> List.of();
+            case Element.GearElement _,
+                    Element.GearArm _,
+                    Element.DrivenRod _,
+                    Element.Relay _,
+                    Element.TieRods _,
+                    Element.SteeringArms _,
+                    Element.Knuckles _,
+                    Element.BeamElement _,
+                    Element.Tyres _,
+                    Element.InTheWay _,
+                    Element.AtTheWheel _ -> List.of();
         };
     }
 
@@ -60,10 +72,21 @@ final class ColumnFields {
         return switch (element) {
             case Element.ShaftAt s -> Optional.of((j, n) -> shaft(j, s.index(), x -> x.withName(n)));
             case Element.JointAt i -> Optional.of((j, n) -> joint(j, i.index(), x -> x.withName(n)));
-            case Element.InTheWay i -> Optional.of((j, n) -> j.editSurroundings(x -> x.edit(i.index(), o -> o.withName(n))));
+            case Element.InTheWay i ->
+                Optional.of((j, n) -> j.editSurroundings(x -> x.edit(i.index(), o -> o.withName(n))));
             case Element.BearingAt b -> Optional.of((j, n) -> bearing(j, b.index(), x -> x.withName(n)));
-            case Element.Wheel _, Element.Tube _, Element.GearElement _, Element.GearArm _, Element.DrivenRod _, Element.Relay _, Element.TieRods _,
-                    Element.SteeringArms _, Element.Knuckles _, Element.BeamElement _, Element.Tyres _, Element.AtTheWheel _ -> Optional.empty();
+            case Element.Wheel _,
+                    Element.Tube _,
+                    Element.GearElement _,
+                    Element.GearArm _,
+                    Element.DrivenRod _,
+                    Element.Relay _,
+                    Element.TieRods _,
+                    Element.SteeringArms _,
+                    Element.Knuckles _,
+                    Element.BeamElement _,
+                    Element.Tyres _,
+                    Element.AtTheWheel _ -> Optional.empty();
         };
     }
 
@@ -71,15 +94,30 @@ final class ColumnFields {
     List<PartChoice> choices(Element element) {
         return switch (element) {
             case Element.Wheel _ -> {
-                List<PartChoice> all = new ArrayList<>(socketChoices("", c.wheel().fit(), c.shafts().getFirst().diameter(), (j, f) -> wheel(j, w -> w.withFit(f))));
-                all.add(axisChoice("Column is", c.installation().columnAxis(), c.axis(0), (j, d) -> installation(j, i -> i.withColumnAxis(d))));
+                List<PartChoice> all = new ArrayList<>(socketChoices(
+                        "", c.wheel().fit(), c.shafts().getFirst().diameter(), (j, f) -> wheel(j, w -> w.withFit(f))));
+                all.add(axisChoice(
+                        "Column is",
+                        c.installation().columnAxis(),
+                        c.axis(0),
+                        (j, d) -> installation(j, i -> i.withColumnAxis(d))));
                 yield all;
             }
             case Element.ShaftAt s -> shaftChoices(s.index());
             case Element.JointAt j -> jointChoices(j.index());
             case Element.BearingAt b -> bearingChoices(b.index());
-            case Element.Tube _, Element.GearElement _, Element.GearArm _, Element.DrivenRod _, Element.Relay _, Element.TieRods _,
-                    Element.SteeringArms _, Element.Knuckles _, Element.BeamElement _, Element.Tyres _, Element.InTheWay _, Element.AtTheWheel _ -> List.of();
+            case Element.Tube _,
+                    Element.GearElement _,
+                    Element.GearArm _,
+                    Element.DrivenRod _,
+                    Element.Relay _,
+                    Element.TieRods _,
+                    Element.SteeringArms _,
+                    Element.Knuckles _,
+                    Element.BeamElement _,
+                    Element.Tyres _,
+                    Element.InTheWay _,
+                    Element.AtTheWheel _ -> List.of();
         };
     }
 
@@ -95,9 +133,18 @@ final class ColumnFields {
         List<PartField> all = new ArrayList<>();
         all.add(PartFields.one(WHEEL, ColumnParts.WHEEL, "diameter_mm", c.wheel(), ColumnFields::wheel));
         all.add(PartFields.one(COLUMN, ColumnParts.COLUMN, "first_fork_deg", c, Job::editColumn));
-        all.addAll(PartFields.of(WHEEL.in("adjustment"), ColumnParts.ADJUSTMENTS, c.wheel().adjustment(), "", (j, change) -> wheel(j, w -> w.withAdjustment(change.apply(w.adjustment())))));
-        all.addAll(PartFields.of(COLUMN.in("installation"), ColumnParts.INSTALLATION, c.installation(), "", ColumnFields::installation));
-        all.addAll(axis("Column", c.installation().columnAxis(), (j, d) -> installation(j, i -> i.withColumnAxis(Optional.of(d)))));
+        all.addAll(PartFields.of(
+                WHEEL.in("adjustment"),
+                ColumnParts.ADJUSTMENTS,
+                c.wheel().adjustment(),
+                "",
+                (j, change) -> wheel(j, w -> w.withAdjustment(change.apply(w.adjustment())))));
+        all.addAll(PartFields.of(
+                COLUMN.in("installation"), ColumnParts.INSTALLATION, c.installation(), "", ColumnFields::installation));
+        all.addAll(axis(
+                "Column",
+                c.installation().columnAxis(),
+                (j, d) -> installation(j, i -> i.withColumnAxis(Optional.of(d)))));
         all.addAll(fit(WHEEL, "hub", c.wheel().fit(), (j, change) -> wheel(j, w -> w.withFit(change.apply(w.fit())))));
         return all;
     }
@@ -115,14 +162,46 @@ final class ColumnFields {
         JobPlace at = COLUMN.in("shafts").at(index);
         PartFields.Edit<Shaft> edit = (j, change) -> shaft(j, index, change);
         // Only a shaft between two joints can be clocked.
-        String[] leftOut = c.liesBetweenJoints(index) ? new String[0] : new String[] {"clocking_deg", "clocking_index_deg"};
+        String[] leftOut =
+                c.liesBetweenJoints(index) ? new String[0] : new String[] {"clocking_deg", "clocking_index_deg"};
         List<PartField> all = PartFields.of(at, ColumnParts.SHAFT, s, "", edit, leftOut);
-        s.wheelEnd().ifPresent(e -> all.addAll(PartFields.of(at.in("wheel_end"), ColumnParts.SEAT, e, ", wheel end", (j, change) -> shaft(j, index, x -> x.withEnds(x.wheelEnd().map(change), x.gearEnd())))));
-        s.gearEnd().ifPresent(e -> all.addAll(PartFields.of(at.in("gear_end"), ColumnParts.SEAT, e, ", gear end", (j, change) -> shaft(j, index, x -> x.withEnds(x.wheelEnd(), x.gearEnd().map(change))))));
-        s.slide().ifPresent(slide -> all.addAll(PartFields.of(at.in("slide"), ColumnParts.SLIDE, slide, "", (j, change) -> shaft(j, index, x -> x.withSlide(x.slide().map(change))))));
+        s.wheelEnd()
+                .ifPresent(e -> all.addAll(PartFields.of(
+                        at.in("wheel_end"),
+                        ColumnParts.SEAT,
+                        e,
+                        ", wheel end",
+                        (j, change) ->
+                                shaft(j, index, x -> x.withEnds(x.wheelEnd().map(change), x.gearEnd())))));
+        s.gearEnd()
+                .ifPresent(e -> all.addAll(PartFields.of(
+                        at.in("gear_end"),
+                        ColumnParts.SEAT,
+                        e,
+                        ", gear end",
+                        (j, change) -> shaft(
+                                j,
+                                index,
+                                x -> x.withEnds(x.wheelEnd(), x.gearEnd().map(change))))));
+        s.slide()
+                .ifPresent(slide -> all.addAll(PartFields.of(
+                        at.in("slide"),
+                        ColumnParts.SLIDE,
+                        slide,
+                        "",
+                        (j, change) ->
+                                shaft(j, index, x -> x.withSlide(x.slide().map(change))))));
         if (index == c.joints().size()) {
-            all.addAll(axis("Gear input", c.gear().axis(), (j, d) -> j.editColumn(k -> k.withGear(k.gear().withAxis(Optional.of(d))))));
-            all.addAll(fit(COLUMN.in("gear_input"), "gear", c.gear().fit(), (j, change) -> j.editColumn(k -> k.withGear(k.gear().withFit(change.apply(k.gear().fit()))))));
+            all.addAll(axis(
+                    "Gear input",
+                    c.gear().axis(),
+                    (j, d) -> j.editColumn(k -> k.withGear(k.gear().withAxis(Optional.of(d))))));
+            all.addAll(fit(
+                    COLUMN.in("gear_input"),
+                    "gear",
+                    c.gear().fit(),
+                    (j, change) -> j.editColumn(k ->
+                            k.withGear(k.gear().withFit(change.apply(k.gear().fit()))))));
         }
         return all;
     }
@@ -130,32 +209,82 @@ final class ColumnFields {
     /** An axis as measured where it is bolted down; nothing where it is free. */
     private static List<PartField> axis(String whose, Optional<Direction> axis, BiFunction<Job, Direction, Job> set) {
         return axis.map(d -> List.of(
-                angle(whose + " slopes down", d.downDeg(), (j, v) -> set.apply(j, Direction.ofSlope(v, d.leftDeg())))
-                        .meaning("With an angle finder on the shaft, against level, going forward."),
-                angle(whose + " points left", d.leftDeg(), (j, v) -> set.apply(j, Direction.ofSlope(d.downDeg(), v)))
-                        .meaning("In plan, from straight forward; − to the right."))).orElse(List.of());
+                        angle(
+                                        whose + " slopes down",
+                                        d.downDeg(),
+                                        (j, v) -> set.apply(j, Direction.ofSlope(v, d.leftDeg())))
+                                .meaning("With an angle finder on the shaft, against level, going forward."),
+                        angle(
+                                        whose + " points left",
+                                        d.leftDeg(),
+                                        (j, v) -> set.apply(j, Direction.ofSlope(d.downDeg(), v)))
+                                .meaning("In plan, from straight forward; − to the right.")))
+                .orElse(List.of());
     }
 
-    private static PartChoice axisChoice(String label, Optional<Direction> axis, Direction drawn, BiFunction<Job, Optional<Direction>, Job> set) {
-        return PartChoice.yesNo(label, "free to be set", "bolted down", axis.isEmpty(), (j, free) -> set.apply(j, free ? Optional.empty() : Optional.of(drawn)))
+    private static PartChoice axisChoice(
+            String label, Optional<Direction> axis, Direction drawn, BiFunction<Job, Optional<Direction>, Job> set) {
+        return PartChoice.yesNo(
+                        label,
+                        "free to be set",
+                        "bolted down",
+                        axis.isEmpty(),
+                        (j, free) -> set.apply(j, free ? Optional.empty() : Optional.of(drawn)))
                 .meaning("Bolted down, its axis is kept as measured, and joints that stand off it are told.");
     }
 
     private List<PartChoice> shaftChoices(int index) {
         Shaft s = c.shafts().get(index);
         List<PartChoice> all = new ArrayList<>();
-        all.add(ProfileForm.choice("Form", Optional.of(s.profile()), "", s.diameter(), (j, f) -> shaft(j, index, x -> x.withProfile(f.orElseThrow()))));
-        all.add(ProfileForm.choice("Wheel end", s.wheelEnd(), "as the shaft", s.diameter(), (j, f) -> shaft(j, index, x -> x.withEnds(f, x.gearEnd()))));
-        all.add(ProfileForm.choice("Gear end", s.gearEnd(), "as the shaft", s.diameter(), (j, f) -> shaft(j, index, x -> x.withEnds(x.wheelEnd(), f))));
-        all.add(PartChoice.yesNo("Length", "rigid", "sliding", s.slide().isEmpty(),
+        all.add(ProfileForm.choice(
+                "Form",
+                Optional.of(s.profile()),
+                "",
+                s.diameter(),
+                (j, f) -> shaft(j, index, x -> x.withProfile(f.orElseThrow()))));
+        all.add(ProfileForm.choice(
+                "Wheel end",
+                s.wheelEnd(),
+                "as the shaft",
+                s.diameter(),
+                (j, f) -> shaft(j, index, x -> x.withEnds(f, x.gearEnd()))));
+        all.add(ProfileForm.choice(
+                "Gear end",
+                s.gearEnd(),
+                "as the shaft",
+                s.diameter(),
+                (j, f) -> shaft(j, index, x -> x.withEnds(x.wheelEnd(), f))));
+        all.add(PartChoice.yesNo(
+                "Length",
+                "rigid",
+                "sliding",
+                s.slide().isEmpty(),
                 (j, rigid) -> shaft(j, index, x -> x.withSlide(rigid ? Optional.empty() : Optional.of(USUAL_SLIDE)))));
-        all.add(PartChoice.yesNo("Made", "cut to length", "used as it comes", s.toCut(), (j, cut) -> shaft(j, index, x -> x.withToCut(cut))));
+        all.add(PartChoice.yesNo(
+                "Made",
+                "cut to length",
+                "used as it comes",
+                s.toCut(),
+                (j, cut) -> shaft(j, index, x -> x.withToCut(cut))));
         if (c.liesBetweenJoints(index)) {
-            all.add(PartChoice.yesNo("Forks", "can be clocked", "on for good", !s.forksFixed(), (j, free) -> shaft(j, index, x -> x.withForksFixed(!free))));
+            all.add(PartChoice.yesNo(
+                    "Forks",
+                    "can be clocked",
+                    "on for good",
+                    !s.forksFixed(),
+                    (j, free) -> shaft(j, index, x -> x.withForksFixed(!free))));
         }
         if (index == c.joints().size()) {
-            all.add(axisChoice("Gear is", c.gear().axis(), c.axis(index), (j, d) -> j.editColumn(k -> k.withGear(k.gear().withAxis(d)))));
-            all.addAll(socketChoices(", gear", c.gear().fit(), s.diameter(), (j, f) -> j.editColumn(k -> k.withGear(k.gear().withFit(f)))));
+            all.add(axisChoice(
+                    "Gear is",
+                    c.gear().axis(),
+                    c.axis(index),
+                    (j, d) -> j.editColumn(k -> k.withGear(k.gear().withAxis(d)))));
+            all.addAll(socketChoices(
+                    ", gear",
+                    c.gear().fit(),
+                    s.diameter(),
+                    (j, f) -> j.editColumn(k -> k.withGear(k.gear().withFit(f)))));
         }
         all.add(typical(s.typical(), (j, t) -> shaft(j, index, x -> x.withTypical(t))));
         return all;
@@ -163,7 +292,8 @@ final class ColumnFields {
 
     private static PartChoice typical(boolean is, BiFunction<Job, Boolean, Job> set) {
         return PartChoice.yesNo("Sizes are", "typical", "measured", is, set)
-                .meaning("Typical sizes come from a catalogue. Measure the part in your hand, type what differs, then say measured.");
+                .meaning(
+                        "Typical sizes come from a catalogue. Measure the part in your hand, type what differs, then say measured.");
     }
 
     private static Job joint(Job job, int index, UnaryOperator<Joint> edit) {
@@ -173,40 +303,81 @@ final class ColumnFields {
     private List<PartField> joint(int index) {
         Joint joint = c.joints().get(index);
         JobPlace at = COLUMN.in("joints").at(index);
-        List<PartField> all = new ArrayList<>(List.of(
-                angle("Angle it stands at", Math.toDegrees(c.axis(index).angleTo(c.axis(index + 1))), (j, v) -> j.editColumn(k -> JointBend.withAngle(k, index, v)))
-                        .meaning("Its operating angle. Typed, the joint moves square to the line between its neighbours until it stands so.")));
+        List<PartField> all = new ArrayList<>(
+                List.of(
+                        angle(
+                                        "Angle it stands at",
+                                        Math.toDegrees(c.axis(index).angleTo(c.axis(index + 1))),
+                                        (j, v) -> j.editColumn(k -> JointBend.withAngle(k, index, v)))
+                                .meaning(
+                                        "Its operating angle. Typed, the joint moves square to the line between its neighbours until it stands so.")));
         all.addAll(PartFields.of(at, ColumnParts.JOINT, joint, "", (j, change) -> joint(j, index, change)));
-        all.addAll(fit(at.in("wheel_side"), "wheel side", joint.wheelSide(), (j, change) -> joint(j, index, x -> x.withFits(change.apply(x.wheelSide()), x.gearSide()))));
-        all.addAll(fit(at.in("gear_side"), "gear side", joint.gearSide(), (j, change) -> joint(j, index, x -> x.withFits(x.wheelSide(), change.apply(x.gearSide())))));
+        all.addAll(fit(
+                at.in("wheel_side"),
+                "wheel side",
+                joint.wheelSide(),
+                (j, change) -> joint(j, index, x -> x.withFits(change.apply(x.wheelSide()), x.gearSide()))));
+        all.addAll(fit(
+                at.in("gear_side"),
+                "gear side",
+                joint.gearSide(),
+                (j, change) -> joint(j, index, x -> x.withFits(x.wheelSide(), change.apply(x.gearSide())))));
         return all;
     }
 
-    private static List<PartField> fit(JobPlace at, String where, YokeDimensions fit, PartFields.Edit<YokeDimensions> edit) {
+    private static List<PartField> fit(
+            JobPlace at, String where, YokeDimensions fit, PartFields.Edit<YokeDimensions> edit) {
         List<PartField> all = PartFields.of(at, ColumnParts.FIT, fit, ", " + where, edit);
-        fit.socket().ifPresent(s -> all.addAll(PartFields.of(at.in("socket"), ColumnParts.SEAT, s.seat(), ", " + where + " bore",
-                (j, change) -> edit.apply(j, f -> f.withSocket(s.withSeat(change.apply(s.seat())))))));
+        fit.socket()
+                .ifPresent(s -> all.addAll(PartFields.of(
+                        at.in("socket"),
+                        ColumnParts.SEAT,
+                        s.seat(),
+                        ", " + where + " bore",
+                        (j, change) -> edit.apply(j, f -> f.withSocket(s.withSeat(change.apply(s.seat())))))));
         return all;
     }
 
-    private static List<PartChoice> socketChoices(String where, YokeDimensions fit, double diameter, BiFunction<Job, YokeDimensions, Job> set) {
+    private static List<PartChoice> socketChoices(
+            String where, YokeDimensions fit, double diameter, BiFunction<Job, YokeDimensions, Job> set) {
         List<PartChoice> all = new ArrayList<>();
         Retention hold = fit.socket().map(Socket::hold).orElse(Retention.PINCH_BOLT);
-        all.add(ProfileForm.choice("Bore" + where, fit.socket().map(Socket::seat), "not known", diameter, (j, seat) ->
-                set.apply(j, new YokeDimensions(fit.takeOff(), fit.engagement(), seat.map(s -> new Socket(s, hold))))));
-        fit.socket().ifPresent(s -> all.add(PartChoice.of("Kept by" + where, Retention.values(), Retention::label, s.hold(),
-                (j, h) -> set.apply(j, fit.withSocket(s.withHold(h))))));
+        all.add(ProfileForm.choice(
+                "Bore" + where,
+                fit.socket().map(Socket::seat),
+                "not known",
+                diameter,
+                (j, seat) -> set.apply(
+                        j, new YokeDimensions(fit.takeOff(), fit.engagement(), seat.map(s -> new Socket(s, hold))))));
+        fit.socket()
+                .ifPresent(s -> all.add(PartChoice.of(
+                        "Kept by" + where,
+                        Retention.values(),
+                        Retention::label,
+                        s.hold(),
+                        (j, h) -> set.apply(j, fit.withSocket(s.withHold(h))))));
         return all;
     }
 
     private List<PartChoice> jointChoices(int index) {
         Joint joint = c.joints().get(index);
         List<PartChoice> all = new ArrayList<>();
-        all.add(new PartChoice("Kind", "", KINDS.stream().map(JointKind::label).toList(), KINDS.indexOf(joint.kind()),
-                (j, i) -> joint(j, index, x -> x.withKind(KINDS.get(i)).withMaxAngleDeg(KINDS.get(i).usualLimitDeg()))));
-        all.addAll(socketChoices(", wheel side", joint.wheelSide(), c.shafts().get(index).gearEndSeat().diameter(),
+        all.add(new PartChoice(
+                "Kind",
+                "",
+                KINDS.stream().map(JointKind::label).toList(),
+                KINDS.indexOf(joint.kind()),
+                (j, i) -> joint(j, index, x -> x.withKind(KINDS.get(i))
+                        .withMaxAngleDeg(KINDS.get(i).usualLimitDeg()))));
+        all.addAll(socketChoices(
+                ", wheel side",
+                joint.wheelSide(),
+                c.shafts().get(index).gearEndSeat().diameter(),
                 (j, f) -> joint(j, index, x -> x.withFits(f, x.gearSide()))));
-        all.addAll(socketChoices(", gear side", joint.gearSide(), c.shafts().get(index + 1).wheelEndSeat().diameter(),
+        all.addAll(socketChoices(
+                ", gear side",
+                joint.gearSide(),
+                c.shafts().get(index + 1).wheelEndSeat().diameter(),
                 (j, f) -> joint(j, index, x -> x.withFits(x.wheelSide(), f))));
         all.add(typical(joint.typical(), (j, t) -> joint(j, index, x -> x.withTypical(t))));
         return all;
@@ -217,20 +388,36 @@ final class ColumnFields {
     }
 
     private List<PartField> bearing(int index) {
-        return PartFields.of(COLUMN.in("bearings").at(index), ColumnParts.BEARING, c.bearings().get(index), "", (j, change) -> bearing(j, index, b -> {
-            Bearing after = change.apply(b);
-            if (after.along() != b.along() && !(after.along() >= 0 && after.along() <= c.length(b.shaft()))) {
-                throw new ImpossibleGeometryException("A bearing sits on its shaft: from 0 to the shaft's length.");
-            }
-            return after;
-        }));
+        return PartFields.of(
+                COLUMN.in("bearings").at(index),
+                ColumnParts.BEARING,
+                c.bearings().get(index),
+                "",
+                (j, change) -> bearing(j, index, b -> {
+                    Bearing after = change.apply(b);
+                    if (after.along() != b.along() && !(after.along() >= 0 && after.along() <= c.length(b.shaft()))) {
+                        throw new ImpossibleGeometryException(
+                                "A bearing sits on its shaft: from 0 to the shaft's length.");
+                    }
+                    return after;
+                }));
     }
 
     private List<PartChoice> bearingChoices(int index) {
         Bearing b = c.bearings().get(index);
         return List.of(
-                PartChoice.of("Kind", Bearing.Kind.values(), Bearing.Kind::label, b.kind(), (j, k) -> bearing(j, index, x -> x.withKind(k))),
-                PartChoice.of("Fixed to", Bearing.Mount.values(), Bearing.Mount::label, b.mount(), (j, m) -> bearing(j, index, x -> x.withMount(m))),
+                PartChoice.of(
+                        "Kind",
+                        Bearing.Kind.values(),
+                        Bearing.Kind::label,
+                        b.kind(),
+                        (j, k) -> bearing(j, index, x -> x.withKind(k))),
+                PartChoice.of(
+                        "Fixed to",
+                        Bearing.Mount.values(),
+                        Bearing.Mount::label,
+                        b.mount(),
+                        (j, m) -> bearing(j, index, x -> x.withMount(m))),
                 typical(b.typical(), (j, t) -> bearing(j, index, x -> x.withTypical(t))));
     }
 }

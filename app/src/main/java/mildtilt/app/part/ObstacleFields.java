@@ -1,4 +1,5 @@
 package mildtilt.app.part;
+
 import static mildtilt.app.part.PartField.length;
 
 import java.util.ArrayList;
@@ -33,14 +34,25 @@ final class ObstacleFields {
         JobPlace at = JobPlace.WHOLE.in("surroundings").in("obstacles").at(index);
         PartFields.Edit<Obstacle> edit = (j, change) -> j.editSurroundings(s -> s.edit(index, change));
         List<PartField> all = PartFields.of(at, ObstacleParts.OBSTACLE, o, "", edit);
-        all.addAll(PartFields.of(at.in("shape"), ObstacleParts.SHAPE, o.shape(), "", (j, change) -> edit.apply(j, x -> x.withShape(change.apply(x.shape())))));
+        all.addAll(PartFields.of(
+                at.in("shape"),
+                ObstacleParts.SHAPE,
+                o.shape(),
+                "",
+                (j, change) -> edit.apply(j, x -> x.withShape(change.apply(x.shape())))));
         if (!(o.sweep() instanceof Sweep.Still)) {
-            all.addAll(PartFields.of(at.in("sweep"), ObstacleParts.SWEEP, o.sweep(), "", (j, change) -> edit.apply(j, x -> x.withSweep(change.apply(x.sweep())))));
+            all.addAll(PartFields.of(
+                    at.in("sweep"),
+                    ObstacleParts.SWEEP,
+                    o.sweep(),
+                    "",
+                    (j, change) -> edit.apply(j, x -> x.withSweep(change.apply(x.sweep())))));
         }
         switch (o.sweep()) {
             case Sweep.Turns t -> pivot(all, index, t.axis(), a -> new Sweep.Turns(a, t.fromDeg(), t.toDeg()));
-            case Sweep.FollowsWheel f -> pivot(all, index, f.axis(), a -> new Sweep.FollowsWheel(f.side(), a, f.degPerMm()));
-            case Sweep.Still _, Sweep.Slides _, Sweep.Wanders _ -> { }
+            case Sweep.FollowsWheel f ->
+                pivot(all, index, f.axis(), a -> new Sweep.FollowsWheel(f.side(), a, f.degPerMm()));
+            case Sweep.Still _, Sweep.Slides _, Sweep.Wanders _ -> {}
         }
         return all;
     }
@@ -51,7 +63,8 @@ final class ObstacleFields {
 
     private static void pivot(List<PartField> all, int index, Axis axis, About about) {
         Point p = axis.origin();
-        BiFunction<Job, Point, Job> set = (j, q) -> j.editSurroundings(s -> s.edit(index, o -> o.withSweep(about.with(new Axis(q, axis.direction())))));
+        BiFunction<Job, Point, Job> set = (j, q) ->
+                j.editSurroundings(s -> s.edit(index, o -> o.withSweep(about.with(new Axis(q, axis.direction())))));
         all.add(length("Pivot, x", p.x(), (j, v) -> set.apply(j, new Point(v, p.y(), p.z()))));
         all.add(length("Pivot, y", p.y(), (j, v) -> set.apply(j, new Point(p.x(), v, p.z()))));
         all.add(length("Pivot, z", p.z(), (j, v) -> set.apply(j, new Point(p.x(), p.y(), v))));
@@ -59,18 +72,48 @@ final class ObstacleFields {
 
     static List<PartChoice> choices(Obstacle o, int index) {
         List<PartChoice> all = new ArrayList<>();
-        all.add(PartChoice.of("Fixed to", Carrier.values(), Carrier::label, o.carrier(), (j, c) -> j.editSurroundings(s -> s.edit(index, x -> x.withCarrier(c)))));
-        all.add(PartChoice.yesNo("Heat", "gives off heat", "cold", o.hot(), (j, hot) -> j.editSurroundings(s -> s.edit(index, x -> x.withHot(hot))))
+        all.add(PartChoice.of(
+                "Fixed to",
+                Carrier.values(),
+                Carrier::label,
+                o.carrier(),
+                (j, c) -> j.editSurroundings(s -> s.edit(index, x -> x.withCarrier(c)))));
+        all.add(PartChoice.yesNo(
+                        "Heat",
+                        "gives off heat",
+                        "cold",
+                        o.hot(),
+                        (j, hot) -> j.editSurroundings(s -> s.edit(index, x -> x.withHot(hot))))
                 .meaning("What is hot asks for a larger gap."));
         List<Sweep> ways = sweeps(o);
-        List<String> words = List.of("stays", "turns (across)", "turns (fore and aft)", "slides fore and aft", "slides up and down", "wanders", "left wheel turns it", "right wheel turns it");
-        all.add(new PartChoice("Moves by itself", "Pedals and rocking engines turn, hoses wander, an anti-roll bar is turned by its wheel.", words, chosen(o.sweep()),
+        List<String> words = List.of(
+                "stays",
+                "turns (across)",
+                "turns (fore and aft)",
+                "slides fore and aft",
+                "slides up and down",
+                "wanders",
+                "left wheel turns it",
+                "right wheel turns it");
+        all.add(new PartChoice(
+                "Moves by itself",
+                "Pedals and rocking engines turn, hoses wander, an anti-roll bar is turned by its wheel.",
+                words,
+                chosen(o.sweep()),
                 (j, i) -> j.editSurroundings(s -> s.edit(index, x -> x.withSweep(ways.get(i))))));
         List<String> may = Stream.of(May.values()).map(May::label).toList();
-        all.add(new PartChoice("May it give way", "What a remedy or a route may ask of it: a battery box is moved, a rail is notched, a leaf spring or a slide bar is neither.", may,
-                o.may().ordinal(), (j, i) -> j.editSurroundings(s -> s.edit(index, x -> x.withMay(Optional.of(May.values()[i]))))));
-        all.add(PartChoice.yesNo("Bearings", "bracket can be fixed", "none fixed to it", o.takesBearings(),
-                (j, takes) -> j.editSurroundings(s -> s.edit(index, x -> x.withTakesBearings(takes))))
+        all.add(new PartChoice(
+                "May it give way",
+                "What a remedy or a route may ask of it: a battery box is moved, a rail is notched, a leaf spring or a slide bar is neither.",
+                may,
+                o.may().ordinal(),
+                (j, i) -> j.editSurroundings(s -> s.edit(index, x -> x.withMay(Optional.of(May.values()[i]))))));
+        all.add(PartChoice.yesNo(
+                        "Bearings",
+                        "bracket can be fixed",
+                        "none fixed to it",
+                        o.takesBearings(),
+                        (j, takes) -> j.editSurroundings(s -> s.edit(index, x -> x.withTakesBearings(takes))))
                 .meaning("Whether the route finder may fix the bracket of a support bearing to it."));
         return all;
     }
@@ -79,9 +122,15 @@ final class ObstacleFields {
         Point at = o.shape().points().getFirst();
         Axis across = new Axis(at, Vector.Y.direction());
         Axis along = new Axis(at, Vector.X.direction());
-        return List.of(new Sweep.Still(), new Sweep.Turns(across, -USUAL_SWING_DEG, 0), new Sweep.Turns(along, -3, 3),
-                new Sweep.Slides(Vector.X.direction(), 0, USUAL_SLIDE), new Sweep.Slides(Vector.Z.direction(), 0, USUAL_SLIDE), new Sweep.Wanders(USUAL_WANDER),
-                new Sweep.FollowsWheel(Side.LEFT, across, USUAL_FOLLOW), new Sweep.FollowsWheel(Side.RIGHT, across, USUAL_FOLLOW));
+        return List.of(
+                new Sweep.Still(),
+                new Sweep.Turns(across, -USUAL_SWING_DEG, 0),
+                new Sweep.Turns(along, -3, 3),
+                new Sweep.Slides(Vector.X.direction(), 0, USUAL_SLIDE),
+                new Sweep.Slides(Vector.Z.direction(), 0, USUAL_SLIDE),
+                new Sweep.Wanders(USUAL_WANDER),
+                new Sweep.FollowsWheel(Side.LEFT, across, USUAL_FOLLOW),
+                new Sweep.FollowsWheel(Side.RIGHT, across, USUAL_FOLLOW));
     }
 
     private static int chosen(Sweep s) {
@@ -95,10 +144,20 @@ final class ObstacleFields {
     }
 
     static List<PartField> driver(Driver d) {
-        return PartFields.of(JobPlace.WHOLE.in("surroundings").in("driver"), ObstacleParts.DRIVER, d, "", (j, change) -> j.editSurroundings(s -> s.withDriver(s.driver().map(change))));
+        return PartFields.of(
+                JobPlace.WHOLE.in("surroundings").in("driver"),
+                ObstacleParts.DRIVER,
+                d,
+                "",
+                (j, change) -> j.editSurroundings(s -> s.withDriver(s.driver().map(change))));
     }
 
     static List<PartField> own(Job job) {
-        return PartFields.of(JobPlace.WHOLE.in("surroundings").in("own_parts"), ObstacleParts.OWN, job.surroundings().own(), "", (j, change) -> j.editSurroundings(s -> s.withOwn(change.apply(s.own()))));
+        return PartFields.of(
+                JobPlace.WHOLE.in("surroundings").in("own_parts"),
+                ObstacleParts.OWN,
+                job.surroundings().own(),
+                "",
+                (j, change) -> j.editSurroundings(s -> s.withOwn(change.apply(s.own()))));
     }
 }

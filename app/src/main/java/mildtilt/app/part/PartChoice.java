@@ -1,4 +1,5 @@
 package mildtilt.app.part;
+
 import java.util.Arrays;
 import java.util.List;
 import java.util.function.BiFunction;
@@ -15,8 +16,10 @@ import mildtilt.job.Job;
  */
 record PartChoice(String label, String meaning, List<String> options, int chosen, BiFunction<Job, Integer, Job> set) {
 
-    static <T extends Enum<T>> PartChoice of(String label, T[] all, Function<T, String> words, T chosen, BiFunction<Job, T, Job> set) {
-        return new PartChoice(label, "", Arrays.stream(all).map(words).toList(), chosen.ordinal(), (j, i) -> set.apply(j, all[i]));
+    static <T extends Enum<T>> PartChoice of(
+            String label, T[] all, Function<T, String> words, T chosen, BiFunction<Job, T, Job> set) {
+        return new PartChoice(
+                label, "", Arrays.stream(all).map(words).toList(), chosen.ordinal(), (j, i) -> set.apply(j, all[i]));
     }
 
     static PartChoice yesNo(String label, String yes, String no, boolean is, BiFunction<Job, Boolean, Job> set) {

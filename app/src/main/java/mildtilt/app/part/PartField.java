@@ -1,4 +1,5 @@
 package mildtilt.app.part;
+
 import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.UnaryOperator;
@@ -39,8 +40,14 @@ record PartField(
     }
 
     /** One that need not be known. */
-    static PartField optional(String label, Measure measure, Optional<Double> value, BiFunction<Job, Optional<Double>, Job> set) {
-        return new PartField(label, "", measure, value, (j, v) -> set.apply(j, Optional.of(v)),
+    static PartField optional(
+            String label, Measure measure, Optional<Double> value, BiFunction<Job, Optional<Double>, Job> set) {
+        return new PartField(
+                label,
+                "",
+                measure,
+                value,
+                (j, v) -> set.apply(j, Optional.of(v)),
                 Optional.of(j -> set.apply(j, Optional.empty())));
     }
 

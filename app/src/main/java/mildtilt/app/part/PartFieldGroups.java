@@ -1,4 +1,5 @@
 package mildtilt.app.part;
+
 import java.util.List;
 import mildtilt.describe.JobPlace;
 import mildtilt.job.Element;
@@ -11,19 +12,38 @@ final class PartFieldGroups {
     private PartFieldGroups() {}
 
     static List<PartField> ofVehicle(Job job) {
-        List<PartField> all = PartFields.of(JobPlace.WHOLE.in("vehicle"), PlanParts.VEHICLE, job.vehicle(), "", (j, change) -> j.withVehicle(change.apply(j.vehicle())));
-        all.addAll(PartFields.of(JobPlace.WHOLE.in("targets"), PlanParts.TARGETS, job.targets(), "", (j, change) -> j.withTargets(change.apply(j.targets()))));
+        List<PartField> all = PartFields.of(
+                JobPlace.WHOLE.in("vehicle"),
+                PlanParts.VEHICLE,
+                job.vehicle(),
+                "",
+                (j, change) -> j.withVehicle(change.apply(j.vehicle())));
+        all.addAll(PartFields.of(
+                JobPlace.WHOLE.in("targets"),
+                PlanParts.TARGETS,
+                job.targets(),
+                "",
+                (j, change) -> j.withTargets(change.apply(j.targets()))));
         return all;
     }
 
     static List<PartField> of(Job job, Element element) {
         return switch (element) {
             case Element.Wheel _, Element.ShaftAt _, Element.JointAt _, Element.Tube _, Element.BearingAt _ ->
-                    new ColumnFields(job.column().orElseThrow()).of(element);
-            case Element.InTheWay i -> ObstacleFields.of(job.surroundings().obstacles().get(i.index()), i.index());
-            case Element.AtTheWheel _ -> ObstacleFields.driver(job.surroundings().driver().orElseThrow());
-            case Element.GearElement _, Element.GearArm _, Element.DrivenRod _, Element.Relay _, Element.TieRods _,
-                    Element.SteeringArms _, Element.Knuckles _, Element.BeamElement _, Element.Tyres _ -> AxleFields.of(job, element);
+                new ColumnFields(job.column().orElseThrow()).of(element);
+            case Element.InTheWay i ->
+                ObstacleFields.of(job.surroundings().obstacles().get(i.index()), i.index());
+            case Element.AtTheWheel _ ->
+                ObstacleFields.driver(job.surroundings().driver().orElseThrow());
+            case Element.GearElement _,
+                    Element.GearArm _,
+                    Element.DrivenRod _,
+                    Element.Relay _,
+                    Element.TieRods _,
+                    Element.SteeringArms _,
+                    Element.Knuckles _,
+                    Element.BeamElement _,
+                    Element.Tyres _ -> AxleFields.of(job, element);
         };
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.app.part;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -63,7 +64,7 @@ final class PartFields {
             case Form.Kinds<T> k -> add((Form<T>) k.kinds().get(k.word(value)), value, edit);
             case Form.Either<T> e -> add((Form<T>) e.of(value).form(), value, edit);
             case Form.Under<T> u -> add(u.part(), value, edit);
-            case Form.Packed _ -> { }
+            case Form.Packed _ -> {}
         }
     }
 
@@ -74,9 +75,15 @@ final class PartFields {
                     keyed(part, f, k, value, edit);
                 }
             }
-            case Shape.Inline<V> i -> add(i.form(), f.get().apply(value),
-                    (j, change) -> edit.apply(j, t -> part.with(t, f, Optional.of(change.apply(f.get().apply(t))))));
-            case Shape.Constant _, Shape.Fixed _ -> { }
+            case Shape.Inline<V> i ->
+                add(
+                        i.form(),
+                        f.get().apply(value),
+                        (j, change) -> edit.apply(
+                                j,
+                                t -> part.with(
+                                        t, f, Optional.of(change.apply(f.get().apply(t))))));
+            case Shape.Constant _, Shape.Fixed _ -> {}
         }
     }
 
@@ -84,14 +91,31 @@ final class PartFields {
         Optional<Object> now = Optional.ofNullable(f.of(value));
         String label = f.label() + after;
         BiFunction<Job, Optional<?>, Job> set = (j, v) -> edit.apply(j, t -> part.with(t, f, v));
-        Optional<UnaryOperator<Job>> clear = k.presence() instanceof Presence.May<V> ? Optional.of(j -> set.apply(j, Optional.empty())) : Optional.empty();
+        Optional<UnaryOperator<Job>> clear = k.presence() instanceof Presence.May<V>
+                ? Optional.of(j -> set.apply(j, Optional.empty()))
+                : Optional.empty();
         String meaning = Sentences.capital(f.help()) + ".";
         switch (k.kind()) {
-            case Kind.Size s -> all.add(new PartField(label, meaning, measure(k.key()), now.map(Double.class::cast),
-                    (j, v) -> set.apply(j, Optional.of(within(s.range(), v, k.key()))), clear));
-            case Kind.Whole w -> all.add(new PartField(label, meaning, Measure.NUMBER, now.map(n -> ((Integer) n).doubleValue()),
-                    (j, v) -> set.apply(j, Optional.of(whole(w, f.label(), v, k.key()))), clear));
-            case Kind.Heading _ -> now.map(Direction.class::cast).ifPresent(d -> all.addAll(direction(f.label(), after, d, (j, n) -> set.apply(j, Optional.of(n)))));
+            case Kind.Size s ->
+                all.add(new PartField(
+                        label,
+                        meaning,
+                        measure(k.key()),
+                        now.map(Double.class::cast),
+                        (j, v) -> set.apply(j, Optional.of(within(s.range(), v, k.key()))),
+                        clear));
+            case Kind.Whole w ->
+                all.add(new PartField(
+                        label,
+                        meaning,
+                        Measure.NUMBER,
+                        now.map(n -> ((Integer) n).doubleValue()),
+                        (j, v) -> set.apply(j, Optional.of(whole(w, f.label(), v, k.key()))),
+                        clear));
+            case Kind.Heading _ ->
+                now.map(Direction.class::cast)
+                        .ifPresent(d ->
+                                all.addAll(direction(f.label(), after, d, (j, n) -> set.apply(j, Optional.of(n)))));
             default -> throw new IllegalStateException("a label on " + k.key() + ", which is no size");
         }
     }
@@ -119,7 +143,8 @@ final class PartFields {
     }
 
     /** A direction as an angle finder and a compass on the floor tell it. */
-    private static List<PartField> direction(String what, String after, Direction d, BiFunction<Job, Direction, Job> set) {
+    private static List<PartField> direction(
+            String what, String after, Direction d, BiFunction<Job, Direction, Job> set) {
         double lean = Math.toDegrees(Math.atan2(Math.hypot(d.x(), d.y()), d.z()));
         double toward = Math.toDegrees(Math.atan2(d.y(), d.x()));
         List<PartField> all = new ArrayList<>(List.of(

@@ -1,4 +1,5 @@
 package mildtilt.app.part;
+
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -25,7 +26,6 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import mildtilt.app.controls.MeasureField;
-import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.geometry.Point;
 import mildtilt.job.Element;
@@ -50,6 +50,7 @@ public final class PartSizes extends VBox {
     private boolean moreOpen;
     /** The fields shown now, in the order of the sizes they are of. */
     private final List<MeasureField> sizes = new ArrayList<>();
+
     private final Map<MeasureField, Supplier<String>> coordinates = new LinkedHashMap<>();
 
     /**
@@ -115,19 +116,23 @@ public final class PartSizes extends VBox {
     }
 
     private List<PartField> fields(Optional<Element> selected) {
-        return selected.map(e -> PartFieldGroups.of(bench.job(), e)).orElseGet(() -> own ? ObstacleFields.own(bench.job()) : PartFieldGroups.ofVehicle(bench.job()));
+        return selected.map(e -> PartFieldGroups.of(bench.job(), e))
+                .orElseGet(() -> own ? ObstacleFields.own(bench.job()) : PartFieldGroups.ofVehicle(bench.job()));
     }
 
     private @Nullable String focusedFieldId() {
         return getScene() != null && getScene().getFocusOwner() instanceof MeasureField f && f.getParent() != null
-                ? f.getId() : null;
+                ? f.getId()
+                : null;
     }
 
     private void showVehicle() {
         GridPane grid = grid();
         addFields(grid, fields(Optional.empty()));
-        Label hint = new Label(own ? "Press something in the way, below or in the drawing, to see and type its sizes."
-                : "Press an element in the strip above, or a point in the drawing, to see and type its sizes.");
+        Label hint = new Label(
+                own
+                        ? "Press something in the way, below or in the drawing, to see and type its sizes."
+                        : "Press an element in the strip above, or a point in the drawing, to see and type its sizes.");
         hint.setWrapText(true);
         hint.getStyleClass().add("hint");
         body.getChildren().addAll(hint, grid);
@@ -146,7 +151,10 @@ public final class PartSizes extends VBox {
         bench.job().column().ifPresent(c -> addChoices(chosen, new ColumnFields(c).choices(element)));
         bench.job().axle().ifPresent(a -> addChoices(chosen, AxleFields.choices(a, element)));
         if (element instanceof Element.InTheWay i) {
-            addChoices(chosen, ObstacleFields.choices(bench.job().surroundings().obstacles().get(i.index()), i.index()));
+            addChoices(
+                    chosen,
+                    ObstacleFields.choices(
+                            bench.job().surroundings().obstacles().get(i.index()), i.index()));
         }
         for (GridPane g : List.of(grid, chosen)) {
             if (!g.getChildren().isEmpty()) {
@@ -196,8 +204,16 @@ public final class PartSizes extends VBox {
                 name.setTooltip(new Tooltip(f.meaning()));
             }
             MeasureField field = f.clear()
-                    .map(clear -> MeasureField.optional(text(f), t -> read(f, t), v -> change(f, j -> v.map(x -> f.set().apply(j, x)).orElseGet(() -> clear.apply(j))), bench::refuse))
-                    .orElseGet(() -> new MeasureField(text(f), t -> read(f, t), v -> change(f, j -> f.set().apply(j, v)), bench::refuse));
+                    .map(clear -> MeasureField.optional(
+                            text(f),
+                            t -> read(f, t),
+                            v -> change(f, j -> v.map(x -> f.set().apply(j, x)).orElseGet(() -> clear.apply(j))),
+                            bench::refuse))
+                    .orElseGet(() -> new MeasureField(
+                            text(f),
+                            t -> read(f, t),
+                            v -> change(f, j -> f.set().apply(j, v)),
+                            bench::refuse));
             field.setId("field-" + f.label().toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-"));
             field.setAccessibleText(f.label());
             if (f.measure() == PartField.Measure.LENGTH) {
@@ -251,8 +267,12 @@ public final class PartSizes extends VBox {
             box.getStyleClass().add("piece-choice");
             box.getSelectionModel().selectedIndexProperty().addListener((_, was, is) -> {
                 // A refused choice shows what holds again.
-                if (is.intValue() >= 0 && !is.equals(c.chosen())
-                        && !bench.edit(c.label() + " of " + head.getText() + ": " + c.options().get(is.intValue()), j -> c.set().apply(j, is.intValue()))) {
+                if (is.intValue() >= 0
+                        && !is.equals(c.chosen())
+                        && !bench.edit(
+                                c.label() + " of " + head.getText() + ": "
+                                        + c.options().get(is.intValue()),
+                                j -> c.set().apply(j, is.intValue()))) {
                     Platform.runLater(this::refresh);
                 }
             });
@@ -268,11 +288,13 @@ public final class PartSizes extends VBox {
     }
 
     private String text(PartField f) {
-        return f.value().map(v -> switch (f.measure()) {
-            case LENGTH -> LengthText.inField(v, bench.lengthUnit());
-            case ANGLE -> trim(v) + "°";
-            case NUMBER -> trim(v);
-        }).orElse(MeasureField.NONE);
+        return f.value()
+                .map(v -> switch (f.measure()) {
+                    case LENGTH -> LengthText.inField(v, bench.lengthUnit());
+                    case ANGLE -> trim(v) + "°";
+                    case NUMBER -> trim(v);
+                })
+                .orElse(MeasureField.NONE);
     }
 
     private double read(PartField f, String typed) {
@@ -310,9 +332,13 @@ public final class PartSizes extends VBox {
     private Node coordinate(PointId id, String axis, ToDoubleFunction<Point> along, DoubleFunction<Point> to) {
         LengthUnit unit = bench.lengthUnit();
         String label = JobPoints.label(bench.job(), id);
-        Supplier<String> text = () -> LengthText.inField(along.applyAsDouble(JobPoints.position(bench.job(), id)), unit);
-        MeasureField field = new MeasureField(text.get(), t -> LengthText.parse(t, unit),
-                v -> bench.edit("Move " + label + ", " + axis, job -> JobPoints.moved(job, id, to.apply(v))), bench::refuse);
+        Supplier<String> text =
+                () -> LengthText.inField(along.applyAsDouble(JobPoints.position(bench.job(), id)), unit);
+        MeasureField field = new MeasureField(
+                text.get(),
+                t -> LengthText.parse(t, unit),
+                v -> bench.edit("Move " + label + ", " + axis, job -> JobPoints.moved(job, id, to.apply(v))),
+                bench::refuse);
         field.setId("field-" + axis + "-" + label.replaceAll("[^a-z0-9A-Z]+", "-"));
         field.setAccessibleText(label + " " + axis);
         field.exact(LengthText.editable(along.applyAsDouble(JobPoints.position(bench.job(), id)), unit));

@@ -1,4 +1,5 @@
 package mildtilt.app.part;
+
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BiFunction;
@@ -43,11 +44,23 @@ enum ProfileForm {
     }
 
     /** A form chosen; where nothing need be known, that too, first. */
-    static PartChoice choice(String label, Optional<ShaftProfile> seat, String none, double diameter,
+    static PartChoice choice(
+            String label,
+            Optional<ShaftProfile> seat,
+            String none,
+            double diameter,
             BiFunction<Job, Optional<ShaftProfile>, Job> set) {
-        List<String> options = Stream.concat(Stream.of(none).filter(n -> !n.isEmpty()), Stream.of(values()).map(f -> f.label)).toList();
+        List<String> options = Stream.concat(
+                        Stream.of(none).filter(n -> !n.isEmpty()),
+                        Stream.of(values()).map(f -> f.label))
+                .toList();
         int first = none.isEmpty() ? 0 : 1;
-        return new PartChoice(label, "", options, seat.map(s -> of(s).ordinal() + first).orElse(0),
-                (j, i) -> set.apply(j, i < first ? Optional.empty() : Optional.of(values()[i - first].usual(diameter))));
+        return new PartChoice(
+                label,
+                "",
+                options,
+                seat.map(s -> of(s).ordinal() + first).orElse(0),
+                (j, i) ->
+                        set.apply(j, i < first ? Optional.empty() : Optional.of(values()[i - first].usual(diameter))));
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.app.part;
+
 import java.util.List;
 import java.util.Optional;
 import mildtilt.job.Job;
@@ -8,13 +9,25 @@ import mildtilt.steer.Turn;
 
 /** The main schools of how the outer wheel should follow the inner one, and what each costs. */
 enum School {
-    FULL("full Ackermann", 90, 110, "Both wheels roll about one point: light and kind to tyres at walking pace. It costs the outer tyre "
-            + "some grip in fast bends, and the inner rod and arm come nearer to being in line."),
-    PARALLEL("parallel", -15, 15, "Both wheels turn alike: plain arms, much lock, and the outer tyre works in fast bends. It costs scrub, "
-            + "effort and a wide circle in tight turns."),
+    FULL(
+            "full Ackermann",
+            90,
+            110,
+            "Both wheels roll about one point: light and kind to tyres at walking pace. It costs the outer tyre "
+                    + "some grip in fast bends, and the inner rod and arm come nearer to being in line."),
+    PARALLEL(
+            "parallel",
+            -15,
+            15,
+            "Both wheels turn alike: plain arms, much lock, and the outer tyre works in fast bends. It costs scrub, "
+                    + "effort and a wide circle in tight turns."),
     BAND("a band of one's own", 60, 110, "Between the two, as the sizes below say."),
-    TABLE("a table of one's own", 60, 110, "Wanted outer angles at given inner ones, such as turn plates or a maker's sheet give; in between "
-            + "along straight lines.");
+    TABLE(
+            "a table of one's own",
+            60,
+            110,
+            "Wanted outer angles at given inner ones, such as turn plates or a maker's sheet give; in between "
+                    + "along straight lines.");
 
     private final String label;
     private final double minPct;
@@ -52,14 +65,23 @@ enum School {
     Job chosen(Job job, Optional<Turn> anyTurn) {
         Targets t = job.targets();
         return switch (this) {
-            case FULL, PARALLEL -> job.withTargets(t.withOuterTable(Optional.empty()).withAckermann(minPct, maxPct));
-            case BAND -> job.withTargets(t.outerTable().isPresent() ? t.withOuterTable(Optional.empty()) : t.withAckermann(minPct, maxPct));
-            case TABLE -> job.withTargets(t.withOuterTable(Optional.of(new OuterWheelTable(List.of(row(10, anyTurn), row(20, anyTurn), row(30, anyTurn)), 1))));
+            case FULL, PARALLEL ->
+                job.withTargets(t.withOuterTable(Optional.empty()).withAckermann(minPct, maxPct));
+            case BAND ->
+                job.withTargets(
+                        t.outerTable().isPresent()
+                                ? t.withOuterTable(Optional.empty())
+                                : t.withAckermann(minPct, maxPct));
+            case TABLE ->
+                job.withTargets(t.withOuterTable(Optional.of(
+                        new OuterWheelTable(List.of(row(10, anyTurn), row(20, anyTurn), row(30, anyTurn)), 1))));
         };
     }
 
     private static OuterWheelTable.Row row(double inner, Optional<Turn> turn) {
-        double outer = turn.map(x -> new Turn(0, inner, inner, x.wheelbase(), x.axisSpacing(), x.track()).idealOuterDeg()).orElse(inner);
+        double outer = turn.map(
+                        x -> new Turn(0, inner, inner, x.wheelbase(), x.axisSpacing(), x.track()).idealOuterDeg())
+                .orElse(inner);
         return new OuterWheelTable.Row(inner, Math.rint(outer * 10) / 10);
     }
 }

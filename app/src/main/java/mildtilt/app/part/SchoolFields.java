@@ -1,4 +1,5 @@
 package mildtilt.app.part;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -25,15 +26,23 @@ final class SchoolFields extends VBox {
     SchoolFields(Workbench bench) {
         getStyleClass().add("piece-body");
         Targets t = bench.job().targets();
-        ChoiceBox<School> choice = Choices.of(School.class, School::label, "school", "Which school the outer wheel follows");
+        ChoiceBox<School> choice =
+                Choices.of(School.class, School::label, "school", "Which school the outer wheel follows");
         choice.setValue(School.of(t));
         choice.setMaxWidth(Double.MAX_VALUE);
         Label cost = new Label(choice.getValue().cost());
         cost.setWrapText(true);
         cost.setMinHeight(Region.USE_PREF_SIZE);
         cost.getStyleClass().add("hint");
-        choice.valueProperty().addListener((_, _, s) -> bench.edit("Outer wheel: " + s.label(), j -> s.chosen(j, bench.workedProperty().get()
-                .flatMap(w -> w.now().steer()).map(f -> f.leftReach().turn()))));
+        choice.valueProperty()
+                .addListener((_, _, s) -> bench.edit(
+                        "Outer wheel: " + s.label(),
+                        j -> s.chosen(
+                                j,
+                                bench.workedProperty()
+                                        .get()
+                                        .flatMap(w -> w.now().steer())
+                                        .map(f -> f.leftReach().turn()))));
         getChildren().addAll(new Label("The outer wheel follows"), choice, cost);
         t.outerTable().ifPresent(table -> table(bench, table));
     }
@@ -49,8 +58,10 @@ final class SchoolFields extends VBox {
             }
             try {
                 List<OuterWheelTable.Row> read = read(rows.getText());
-                bench.edit("Table of outer angles", j -> j.withTargets(j.targets().withOuterTable(
-                        Optional.of(new OuterWheelTable(read, table.toleranceDeg())))));
+                bench.edit(
+                        "Table of outer angles",
+                        j -> j.withTargets(j.targets()
+                                .withOuterTable(Optional.of(new OuterWheelTable(read, table.toleranceDeg())))));
             } catch (UnreadableMeasureException e) {
                 bench.refuse(e.getMessage());
             }
@@ -61,9 +72,14 @@ final class SchoolFields extends VBox {
                 take.run();
             }
         });
-        MeasureField tolerance = new MeasureField(LengthText.trimmed(table.toleranceDeg(), 2) + "°", LengthText::parseDegrees,
-                v -> bench.edit("Tolerance of the table", j -> j.withTargets(j.targets().withOuterTable(
-                        Optional.of(new OuterWheelTable(table.rows(), v))))), bench::refuse);
+        MeasureField tolerance = new MeasureField(
+                LengthText.trimmed(table.toleranceDeg(), 2) + "°",
+                LengthText::parseDegrees,
+                v -> bench.edit(
+                        "Tolerance of the table",
+                        j -> j.withTargets(
+                                j.targets().withOuterTable(Optional.of(new OuterWheelTable(table.rows(), v))))),
+                bench::refuse);
         tolerance.setId("field-table-tolerance");
         tolerance.setAccessibleText("Tolerance of the table");
         HBox row = new HBox(8, new Label("Tolerance"), tolerance);
@@ -72,7 +88,9 @@ final class SchoolFields extends VBox {
     }
 
     static String text(OuterWheelTable table) {
-        return table.rows().stream().map(r -> number(r.innerDeg()) + " " + number(r.outerDeg())).collect(Collectors.joining(", "));
+        return table.rows().stream()
+                .map(r -> number(r.innerDeg()) + " " + number(r.outerDeg()))
+                .collect(Collectors.joining(", "));
     }
 
     private static String number(double v) {
@@ -85,8 +103,8 @@ final class SchoolFields extends VBox {
         for (String pair : text.split("[,;]")) {
             String[] two = pair.strip().split("\\s+");
             if (two.length != 2) {
-                throw new UnreadableMeasureException("\"" + pair.strip() + "\" is not a pair of inner and outer angle: write 20 17.8, and a comma "
-                        + "between pairs.");
+                throw new UnreadableMeasureException("\"" + pair.strip()
+                        + "\" is not a pair of inner and outer angle: write 20 17.8, and a comma " + "between pairs.");
             }
             rows.add(new OuterWheelTable.Row(LengthText.parseDegrees(two[0]), LengthText.parseDegrees(two[1])));
         }

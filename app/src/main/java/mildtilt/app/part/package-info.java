@@ -1,5 +1,5 @@
 /** The selected element's sizes, to be typed. */
 @NullMarked
 package mildtilt.app.part;
-import org.jspecify.annotations.NullMarked;
 
+import org.jspecify.annotations.NullMarked;

@@ -1,4 +1,5 @@
 package mildtilt.app.plot;
+
 import java.util.List;
 import java.util.Optional;
 import java.util.function.IntFunction;
@@ -31,6 +32,7 @@ final class MapSheet extends CanvasPane {
     private static final double BOTTOM = 34;
     /** Margins from here on are all drawn alike, degrees. */
     private static final double AMPLE = 15;
+
     private static final double CLOSE = 5;
     /** Of a gap, over what is needed, mm. */
     private static final double CLOSE_GAP = 5;
@@ -63,8 +65,15 @@ final class MapSheet extends CanvasPane {
      * @param words of the legend: past, close, more, ample
      * @param reachable of each cell; what stops keep the wheels from is drawn pale
      */
-    private record Shown(List<Double> steeringWheelDeg, List<Double> travels, double[] margins, boolean[] reachable, double close, double ample,
-            String[] words, IntFunction<String> reading) {
+    private record Shown(
+            List<Double> steeringWheelDeg,
+            List<Double> travels,
+            double[] margins,
+            boolean[] reachable,
+            double close,
+            double ample,
+            String[] words,
+            IntFunction<String> reading) {
 
         double margin(int steer, int travel) {
             return margins[travel * steeringWheelDeg.size() + steer];
@@ -72,17 +81,30 @@ final class MapSheet extends CanvasPane {
     }
 
     private Optional<Shown> map() {
-        return bench.workedProperty().get().flatMap(w -> bench.stageProperty().get() == WorkStage.CLEARANCE
-                ? w.now().clearance().flatMap(c -> c.map()).map(this::gaps) : w.now().map().map(this::limits));
+        return bench.workedProperty()
+                .get()
+                .flatMap(w -> bench.stageProperty().get() == WorkStage.CLEARANCE
+                        ? w.now().clearance().flatMap(c -> c.map()).map(this::gaps)
+                        : w.now().map().map(this::limits));
     }
 
     private Shown limits(TravelMap m) {
-        return new Shown(m.steeringWheelDeg(), m.travels(), m.cells().stream().mapToDouble(TravelMap.Cell::marginDeg).toArray(), new boolean[0], CLOSE, AMPLE,
-                new String[] {"past a limit", "under " + (int) CLOSE + "°", (int) CLOSE + "° and more", "ample"}, i -> {
+        return new Shown(
+                m.steeringWheelDeg(),
+                m.travels(),
+                m.cells().stream().mapToDouble(TravelMap.Cell::marginDeg).toArray(),
+                new boolean[0],
+                CLOSE,
+                AMPLE,
+                new String[] {"past a limit", "under " + (int) CLOSE + "°", (int) CLOSE + "° and more", "ample"},
+                i -> {
                     TravelMap.Cell cell = m.cells().get(i);
-                    return cell.marginDeg() == TravelMap.NONE_LEFT ? cell.limit().label()
-                            : (cell.marginDeg() < 0 ? Quantity.angle(-cell.marginDeg()).text(bench.lengthUnit()) + " past "
-                                    : Quantity.angle(cell.marginDeg()).text(bench.lengthUnit()) + " to ") + cell.limit().label();
+                    return cell.marginDeg() == TravelMap.NONE_LEFT
+                            ? cell.limit().label()
+                            : (cell.marginDeg() < 0
+                                            ? Quantity.angle(-cell.marginDeg()).text(bench.lengthUnit()) + " past "
+                                            : Quantity.angle(cell.marginDeg()).text(bench.lengthUnit()) + " to ")
+                                    + cell.limit().label();
                 });
     }
 
@@ -91,11 +113,23 @@ final class MapSheet extends CanvasPane {
         for (int i = 0; i < reachable.length; i++) {
             reachable[i] = m.cells().get(i).reachable();
         }
-        return new Shown(m.steeringWheelDeg(), m.travels(), m.cells().stream().mapToDouble(GapMap.Cell::margin).toArray(), reachable, CLOSE_GAP, GapMap.AMPLE,
-                new String[] {"too small", "under " + lengthOf(CLOSE_GAP), "more", "plenty"}, i -> {
+        return new Shown(
+                m.steeringWheelDeg(),
+                m.travels(),
+                m.cells().stream().mapToDouble(GapMap.Cell::margin).toArray(),
+                reachable,
+                CLOSE_GAP,
+                GapMap.AMPLE,
+                new String[] {"too small", "under " + lengthOf(CLOSE_GAP), "more", "plenty"},
+                i -> {
                     GapMap.Cell c = m.cells().get(i);
-                    return !c.reachable() ? "beyond the stops" : c.pair() == null ? "plenty of room"
-                            : lengthOf(Math.abs(c.margin())) + (c.margin() < 0 ? " lacking: " : " spare: ") + c.pair();
+                    return !c.reachable()
+                            ? "beyond the stops"
+                            : c.pair() == null
+                                    ? "plenty of room"
+                                    : lengthOf(Math.abs(c.margin()))
+                                            + (c.margin() < 0 ? " lacking: " : " spare: ")
+                                            + c.pair();
                 });
     }
 
@@ -111,10 +145,13 @@ final class MapSheet extends CanvasPane {
 
     private void take(double x, double y) {
         map().ifPresent(m -> {
-            double sw = m.steeringWheelDeg().getFirst() + fromCells((x - LEFT) / width(), m.steeringWheelDeg().size())
-                    * (m.steeringWheelDeg().getLast() - m.steeringWheelDeg().getFirst());
-            double up = m.travels().getLast() - fromCells((y - TOP) / height(), m.travels().size())
-                    * (m.travels().getLast() - m.travels().getFirst());
+            double sw = m.steeringWheelDeg().getFirst()
+                    + fromCells((x - LEFT) / width(), m.steeringWheelDeg().size())
+                            * (m.steeringWheelDeg().getLast()
+                                    - m.steeringWheelDeg().getFirst());
+            double up = m.travels().getLast()
+                    - fromCells((y - TOP) / height(), m.travels().size())
+                            * (m.travels().getLast() - m.travels().getFirst());
             bench.moveHands(new SteeringInput(sw, up, up));
         });
     }
@@ -148,7 +185,15 @@ final class MapSheet extends CanvasPane {
         for (int j = 0; j < ny; j++) {
             for (int i = 0; i < nx; i++) {
                 boolean out = m.reachable.length > 0 && !m.reachable[j * nx + i];
-                cell(g, m, out ? Double.NaN : m.margin(i, j), LEFT + i * cw, TOP + (ny - 1 - j) * ch, cw, ch, (i + j) % 3 == 0);
+                cell(
+                        g,
+                        m,
+                        out ? Double.NaN : m.margin(i, j),
+                        LEFT + i * cw,
+                        TOP + (ny - 1 - j) * ch,
+                        cw,
+                        ch,
+                        (i + j) % 3 == 0);
             }
         }
         axes(g, m, w, h);
@@ -163,14 +208,18 @@ final class MapSheet extends CanvasPane {
     }
 
     /** @param margin not a number where the wheels can't go */
-    private void cell(GraphicsContext g, Shown m, double margin, double x, double y, double cw, double ch, boolean hatch) {
+    private void cell(
+            GraphicsContext g, Shown m, double margin, double x, double y, double cw, double ch, boolean hatch) {
         if (Double.isNaN(margin)) {
             g.setFill(ink(ColorToken.GRID));
             g.fillRect(x, y, cw + 0.7, ch + 0.7);
             return;
         }
-        double pale = margin < 0 ? 0.25 : margin < m.close ? 0.4 : 0.45 + 0.4 * Math.min(1, (margin - m.close) / (m.ample - m.close));
-        g.setFill(ink(margin < 0 ? ColorToken.STOP : margin < m.close ? ColorToken.LOOK : ColorToken.FINE).interpolate(ink(ColorToken.PAPER), pale));
+        double pale = margin < 0
+                ? 0.25
+                : margin < m.close ? 0.4 : 0.45 + 0.4 * Math.min(1, (margin - m.close) / (m.ample - m.close));
+        g.setFill(ink(margin < 0 ? ColorToken.STOP : margin < m.close ? ColorToken.LOOK : ColorToken.FINE)
+                .interpolate(ink(ColorToken.PAPER), pale));
         // A little over its edge, so that no seams show.
         g.fillRect(x, y, cw + 0.7, ch + 0.7);
         if (margin < 0 && hatch) {
@@ -181,14 +230,20 @@ final class MapSheet extends CanvasPane {
     }
 
     private double xAt(Shown m, double sw) {
-        double part = (sw - m.steeringWheelDeg().getFirst()) / (m.steeringWheelDeg().getLast() - m.steeringWheelDeg().getFirst());
+        double part = (sw - m.steeringWheelDeg().getFirst())
+                / (m.steeringWheelDeg().getLast() - m.steeringWheelDeg().getFirst());
         return LEFT + inCells(part, m.steeringWheelDeg().size()) * width();
     }
 
     private double yAt(Shown m, double travel) {
         double span = m.travels().getLast() - m.travels().getFirst();
-        return span == 0 ? TOP + height() / 2
-                : TOP + inCells((m.travels().getLast() - travel) / span, m.travels().size()) * height();
+        return span == 0
+                ? TOP + height() / 2
+                : TOP
+                        + inCells(
+                                        (m.travels().getLast() - travel) / span,
+                                        m.travels().size())
+                                * height();
     }
 
     /** A sample stands in the middle of its cell. */
@@ -205,7 +260,9 @@ final class MapSheet extends CanvasPane {
         Text measured = new Text(reading);
         measured.setFont(Fonts.figure(13));
         int names = reading.lastIndexOf(": ");
-        return measured.getLayoutBounds().getWidth() <= width || names < 0 || reading.indexOf(": ") == names ? reading : reading.substring(0, names);
+        return measured.getLayoutBounds().getWidth() <= width || names < 0 || reading.indexOf(": ") == names
+                ? reading
+                : reading.substring(0, names);
     }
 
     private void axes(GraphicsContext g, Shown m, double w, double h) {
@@ -213,17 +270,25 @@ final class MapSheet extends CanvasPane {
         g.setFont(Fonts.text(12));
         g.setTextBaseline(VPos.TOP);
         g.setTextAlign(TextAlignment.CENTER);
-        for (double sw : new double[] {m.steeringWheelDeg().getFirst(), 0, m.steeringWheelDeg().getLast()}) {
+        for (double sw : new double[] {
+            m.steeringWheelDeg().getFirst(), 0, m.steeringWheelDeg().getLast()
+        }) {
             g.fillText(LengthText.decimal(sw, 0), xAt(m, sw), h - BOTTOM + 3);
         }
         g.setTextBaseline(VPos.BASELINE);
         // Where there is little width the short name does, and it keeps off the other axis's.
         boolean wide = width() > 190;
-        g.fillText(wide ? "steering wheel, °  (right − / left +)" : "steering wheel, °", Math.max(LEFT + width() / 2, wide ? 0 : 96), h - 5);
+        g.fillText(
+                wide ? "steering wheel, °  (right − / left +)" : "steering wheel, °",
+                Math.max(LEFT + width() / 2, wide ? 0 : 96),
+                h - 5);
         g.setTextAlign(TextAlignment.RIGHT);
         g.setTextBaseline(VPos.CENTER);
         for (double z : new double[] {m.travels().getFirst(), 0, m.travels().getLast()}) {
-            g.fillText(LengthText.decimal(z / bench.lengthUnit().mm(), bench.lengthUnit() == LengthUnit.MM ? 0 : 1), LEFT - 6, yAt(m, z));
+            g.fillText(
+                    LengthText.decimal(z / bench.lengthUnit().mm(), bench.lengthUnit() == LengthUnit.MM ? 0 : 1),
+                    LEFT - 6,
+                    yAt(m, z));
         }
         g.setTextAlign(TextAlignment.LEFT);
         g.setTextBaseline(VPos.BASELINE);
@@ -245,16 +310,28 @@ final class MapSheet extends CanvasPane {
     }
 
     private void reading(GraphicsContext g, Shown m, double cw, double ch, double w) {
-        boolean pointing = pointedX >= LEFT && pointedX < LEFT + width() && pointedY >= TOP && pointedY < TOP + height();
-        int i = Math.clamp((int) (((pointing ? pointedX : xAt(m, bench.hands().steeringWheelDeg())) - LEFT) / cw), 0, m.steeringWheelDeg().size() - 1);
-        int j = Math.clamp(m.travels().size() - 1 - (int) (((pointing ? pointedY : yAt(m, bench.hands().travelLeft())) - TOP) / ch), 0,
+        boolean pointing =
+                pointedX >= LEFT && pointedX < LEFT + width() && pointedY >= TOP && pointedY < TOP + height();
+        int i = Math.clamp(
+                (int) (((pointing ? pointedX : xAt(m, bench.hands().steeringWheelDeg())) - LEFT) / cw),
+                0,
+                m.steeringWheelDeg().size() - 1);
+        int j = Math.clamp(
+                m.travels().size()
+                        - 1
+                        - (int) (((pointing ? pointedY : yAt(m, bench.hands().travelLeft())) - TOP) / ch),
+                0,
                 m.travels().size() - 1);
         // Between the last place of the grid and a stop the hands read the place they came from.
-        while (!pointing && m.reachable.length > 0 && !m.reachable[j * m.steeringWheelDeg().size() + i] && i != m.steeringWheelDeg().size() / 2) {
+        while (!pointing
+                && m.reachable.length > 0
+                && !m.reachable[j * m.steeringWheelDeg().size() + i]
+                && i != m.steeringWheelDeg().size() / 2) {
             i += i > m.steeringWheelDeg().size() / 2 ? -1 : 1;
         }
         String text = LengthText.decimal(m.steeringWheelDeg().get(i), 0) + "°, "
-                + Quantity.length(m.travels().get(j)).text(bench.lengthUnit()) + ": " + m.reading.apply(j * m.steeringWheelDeg().size() + i);
+                + Quantity.length(m.travels().get(j)).text(bench.lengthUnit()) + ": "
+                + m.reading.apply(j * m.steeringWheelDeg().size() + i);
         g.setFill(ink(pointing ? ColorToken.ACCENT : ColorToken.LINE));
         g.setFont(Fonts.figure(13));
         g.setTextAlign(TextAlignment.RIGHT);

@@ -1,8 +1,8 @@
 package mildtilt.app.plot;
+
 import java.util.List;
 import javafx.beans.binding.BooleanBinding;
 import javafx.geometry.Pos;
-import javafx.scene.Node;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Label;
@@ -35,7 +35,8 @@ public final class PlotPane extends VBox {
         showMap.setId("show-map");
         showMap.getStyleClass().add("side-tab");
         showMap.setMinWidth(Region.USE_PREF_SIZE);
-        showMap.setTooltip(new Tooltip("Steering wheel against travel, coloured by the margin to whatever limits first"));
+        showMap.setTooltip(
+                new Tooltip("Steering wheel against travel, coloured by the margin to whatever limits first"));
         // Side by side where there is width for both.
         BooleanBinding both = widthProperty().greaterThan(BOTH);
         map.visibleProperty().bind(showMap.selectedProperty().or(both));
@@ -70,7 +71,9 @@ public final class PlotPane extends VBox {
         HBox.setHgrow(sheet, Priority.ALWAYS);
         HBox.setHgrow(map, Priority.ALWAYS);
         sheets.setMinSize(0, 0);
-        ContextMenu copies = new ContextMenu(item("Copy as picture", "copy-picture", () -> Copying.picture(sheets)), item("Copy as CSV", "copy-csv", () -> copyTable(bench, choice.getValue())));
+        ContextMenu copies = new ContextMenu(
+                item("Copy as picture", "copy-picture", () -> Copying.picture(sheets)),
+                item("Copy as CSV", "copy-csv", () -> copyTable(bench, choice.getValue())));
         sheets.setOnContextMenuRequested(e -> copies.show(sheets, e.getScreenX(), e.getScreenY()));
         VBox.setVgrow(sheets, Priority.ALWAYS);
         getChildren().addAll(head, sheets);
@@ -86,8 +89,16 @@ public final class PlotPane extends VBox {
     /** The curve's points, one line each: what is along, then each of its lines. */
     private static void copyTable(Workbench bench, Curve curve) {
         StringBuilder text = new StringBuilder();
-        bench.workedProperty().get().map(w -> curve.series(w.now())).orElse(List.of()).forEach(s -> s.runs().forEach(run -> run.points().forEach(p ->
-                text.append(s.name()).append(',').append(p[0]).append(',').append(p[1]).append('\n'))));
+        bench.workedProperty()
+                .get()
+                .map(w -> curve.series(w.now()))
+                .orElse(List.of())
+                .forEach(s -> s.runs().forEach(run -> run.points().forEach(p -> text.append(s.name())
+                        .append(',')
+                        .append(p[0])
+                        .append(',')
+                        .append(p[1])
+                        .append('\n'))));
         Copying.text(text.toString());
     }
 }

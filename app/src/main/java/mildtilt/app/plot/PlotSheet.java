@@ -1,4 +1,5 @@
 package mildtilt.app.plot;
+
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -32,6 +33,7 @@ final class PlotSheet extends ChartPane {
     private static final double RIGHT = 10;
     /** Below the reading; and where the lines are named, below the name of one that ends at the very top. */
     private static final double TOP = 18;
+
     private static final double TOP_NAMED = 31;
     private static final double BOTTOM = 34;
 
@@ -66,7 +68,8 @@ final class PlotSheet extends ChartPane {
     private void point(double x) {
         Scale scale = xScale;
         double before = pointed;
-        pointed = scale == null || Double.isNaN(x) || x < LEFT || x > getWidth() - RIGHT ? Double.NaN : scale.valueAt(x);
+        pointed =
+                scale == null || Double.isNaN(x) || x < LEFT || x > getWidth() - RIGHT ? Double.NaN : scale.valueAt(x);
         if (Double.compare(before, pointed) != 0) {
             redraw();
         }
@@ -84,14 +87,16 @@ final class PlotSheet extends ChartPane {
     protected void draw(GraphicsContext g, double w, double h) {
         Optional<AnalysisUpdate> worked = bench.workedProperty().get();
         List<Series> now = worked.map(x -> curve.series(x.now())).orElse(List.of());
-        List<Series> before = worked.flatMap(AnalysisUpdate::before).map(curve::series).orElse(List.of());
+        List<Series> before =
+                worked.flatMap(AnalysisUpdate::before).map(curve::series).orElse(List.of());
         setAccessibleText(curve.title());
         if (now.isEmpty()) {
             xScale = null;
             g.setFill(ink(ColorToken.FAINT));
             g.setFont(Fonts.text(14));
             g.setTextAlign(TextAlignment.LEFT);
-            g.fillText("Nothing to draw: this job lacks the parts, or they can't move so.", LEFT, h / 2, w - LEFT - RIGHT);
+            g.fillText(
+                    "Nothing to draw: this job lacks the parts, or they can't move so.", LEFT, h / 2, w - LEFT - RIGHT);
             return;
         }
         top = named(now) ? TOP_NAMED : TOP;
@@ -100,13 +105,29 @@ final class PlotSheet extends ChartPane {
         Scale x = Scale.over(runs(now), runs(before), 0, shown, LEFT, w - RIGHT, (w - LEFT) / 70);
         Scale y = Scale.over(runs(now), runs(before), 1, up, h - BOTTOM, top, (h - top - BOTTOM) / 26);
         xScale = x;
-        worked.map(AnalysisUpdate::now).flatMap(curve::used).ifPresent(used -> band(g, x, y, used.from() * shown, used.to() * shown));
-        grid(g, x, y, curve.across(bench.lengthUnit(), bench.wheelTravel() == WheelTravel.ROLL_ONLY), curve.unit(bench.lengthUnit()));
+        worked.map(AnalysisUpdate::now)
+                .flatMap(curve::used)
+                .ifPresent(used -> band(g, x, y, used.from() * shown, used.to() * shown));
+        grid(
+                g,
+                x,
+                y,
+                curve.across(bench.lengthUnit(), bench.wheelTravel() == WheelTravel.ROLL_ONLY),
+                curve.unit(bench.lengthUnit()));
         for (Series s : before) {
             stroke(g, s.runs(), x, y, shown, up, ColorToken.BEFORE, 1.5, true);
         }
         for (int i = now.size() - 1; i >= 0; i--) {
-            stroke(g, now.get(i).runs(), x, y, shown, up, INKS[Math.min(i, INKS.length - 1)], i == 0 ? 2.5 : 1.5, false);
+            stroke(
+                    g,
+                    now.get(i).runs(),
+                    x,
+                    y,
+                    shown,
+                    up,
+                    INKS[Math.min(i, INKS.length - 1)],
+                    i == 0 ? 2.5 : 1.5,
+                    false);
         }
         double at = x.at(Math.clamp(CurveHands.at(curve, bench) * shown, x.low(), x.high()));
         g.setStroke(ink(ColorToken.LINE));
@@ -124,8 +145,10 @@ final class PlotSheet extends ChartPane {
         g.setFont(Fonts.text(12));
         g.setTextAlign(TextAlignment.RIGHT);
         g.setTextBaseline(VPos.BOTTOM);
-        List<Integer> lowestFirst = IntStream.range(0, all.size()).boxed()
-                .sorted(Comparator.comparingDouble(i -> -y.at(end(all.get(i))[1] * up))).toList();
+        List<Integer> lowestFirst = IntStream.range(0, all.size())
+                .boxed()
+                .sorted(Comparator.comparingDouble(i -> -y.at(end(all.get(i))[1] * up)))
+                .toList();
         double free = Double.POSITIVE_INFINITY;
         for (int i : lowestFirst) {
             // Each no nearer than a line of text above the one below it.
@@ -149,19 +172,30 @@ final class PlotSheet extends ChartPane {
     }
 
     /** What the curve says where it is pointed at, else where the hands are. */
-    private void reading(GraphicsContext g, Scale x, List<Series> now, List<Series> before, double shown, double w, double h) {
+    private void reading(
+            GraphicsContext g, Scale x, List<Series> now, List<Series> before, double shown, double w, double h) {
         boolean pointing = !Double.isNaN(pointed);
         double at = pointing ? pointed : CurveHands.at(curve, bench) * shown;
-        StringBuilder text = new StringBuilder(LengthText.decimal(at, Math.max(x.decimals(), curve.acrossWhat().isLength() ? 0 : 1)));
-        text.append(!curve.acrossWhat().isLength() ? "°" : bench.lengthUnit() == LengthUnit.MM ? " mm" : "\"").append(":  ");
+        StringBuilder text = new StringBuilder(
+                LengthText.decimal(at, Math.max(x.decimals(), curve.acrossWhat().isLength() ? 0 : 1)));
+        text.append(!curve.acrossWhat().isLength() ? "°" : bench.lengthUnit() == LengthUnit.MM ? " mm" : "\"")
+                .append(":  ");
         boolean any = false;
         for (Series s : now) {
             Optional<Double> value = s.value(at / shown);
             if (value.isPresent()) {
-                text.append(any ? ",  " : "").append(s.name()).append(s.name().isEmpty() ? "" : " ").append(curve.text(value.get(), bench.lengthUnit()));
-                before.stream().filter(b -> b.name().equals(s.name())).findFirst().flatMap(b -> b.value(at / shown))
+                text.append(any ? ",  " : "")
+                        .append(s.name())
+                        .append(s.name().isEmpty() ? "" : " ")
+                        .append(curve.text(value.get(), bench.lengthUnit()));
+                before.stream()
+                        .filter(b -> b.name().equals(s.name()))
+                        .findFirst()
+                        .flatMap(b -> b.value(at / shown))
                         .filter(was -> Math.abs(was - value.get()) > 1e-9)
-                        .ifPresent(was -> text.append(" (was ").append(curve.text(was, bench.lengthUnit())).append(')'));
+                        .ifPresent(was -> text.append(" (was ")
+                                .append(curve.text(was, bench.lengthUnit()))
+                                .append(')'));
                 any = true;
             }
         }
@@ -181,13 +215,24 @@ final class PlotSheet extends ChartPane {
         g.fillText(text.toString(), w - RIGHT - 2, 0, w - LEFT - RIGHT);
     }
 
-    private void stroke(GraphicsContext g, List<Run> runs, Scale x, Scale y, double shown, double up, ColorToken ink, double width, boolean dashed) {
+    private void stroke(
+            GraphicsContext g,
+            List<Run> runs,
+            Scale x,
+            Scale y,
+            double shown,
+            double up,
+            ColorToken ink,
+            double width,
+            boolean dashed) {
         g.setStroke(ink(ink));
         g.setLineWidth(width);
         g.setLineDashes(dashed ? new double[] {5, 4} : null);
         for (Run run : runs) {
-            double[] xs = run.points().stream().mapToDouble(p -> x.at(p[0] * shown)).toArray();
-            double[] ys = run.points().stream().mapToDouble(p -> y.at(p[1] * up)).toArray();
+            double[] xs =
+                    run.points().stream().mapToDouble(p -> x.at(p[0] * shown)).toArray();
+            double[] ys =
+                    run.points().stream().mapToDouble(p -> y.at(p[1] * up)).toArray();
             g.strokePolyline(xs, ys, xs.length);
         }
         g.setLineDashes();

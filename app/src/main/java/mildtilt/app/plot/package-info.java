@@ -1,5 +1,5 @@
 /** Curves over the range. */
 @NullMarked
 package mildtilt.app.plot;
-import org.jspecify.annotations.NullMarked;
 
+import org.jspecify.annotations.NullMarked;

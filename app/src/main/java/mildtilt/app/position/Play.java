@@ -1,4 +1,5 @@
 package mildtilt.app.position;
+
 import java.util.Optional;
 import javafx.animation.AnimationTimer;
 import javafx.beans.property.BooleanProperty;
@@ -96,6 +97,9 @@ final class Play {
         double t = Math.sin(travelPhase);
         double wheel = steer.get() ? s * (s >= 0 ? left() : -right()) : h.steeringWheelDeg();
         double up = t * (t >= 0 ? v.bump() : v.droop());
-        bench.moveHands(travel.get() ? new SteeringInput(wheel, up, up) : new SteeringInput(wheel, h.travelLeft(), h.travelRight()));
+        bench.moveHands(
+                travel.get()
+                        ? new SteeringInput(wheel, up, up)
+                        : new SteeringInput(wheel, h.travelLeft(), h.travelRight()));
     }
 }

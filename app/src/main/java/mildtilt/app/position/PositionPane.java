@@ -1,4 +1,5 @@
 package mildtilt.app.position;
+
 import java.util.Optional;
 import javafx.beans.property.BooleanProperty;
 import javafx.geometry.Pos;
@@ -43,14 +44,21 @@ public final class PositionPane extends HBox {
         right.getStyleClass().add("steer-angle");
         left.setId("steer-left");
         right.setId("steer-right");
-        HBox play = new HBox(2, toggle("▶ Steer", "play-steer", "Turn from lock to lock; press again to pause", player.steerProperty()),
-                toggle("▶ Travel", "play-travel", "Cycle the travel of both wheels; press again to pause", player.travelProperty()));
+        HBox play = new HBox(
+                2,
+                toggle("▶ Steer", "play-steer", "Turn from lock to lock; press again to pause", player.steerProperty()),
+                toggle(
+                        "▶ Travel",
+                        "play-travel",
+                        "Cycle the travel of both wheels; press again to pause",
+                        player.travelProperty()));
         ChoiceBox<Speed> speed = Choices.of(Speed.class, Speed::label, "play-speed", "Speed of playing");
         speed.setValue(Speed.ORDINARY);
         speed.setMaxWidth(Double.MAX_VALUE);
         speed.valueProperty().addListener((_, _, v) -> player.speed(v.times));
         centre.setMaxWidth(Double.MAX_VALUE);
-        ToggleButton together = toggle("Both wheels", "travel-together", "Either lever moves both wheels", bench.travelTogetherProperty());
+        ToggleButton together = toggle(
+                "Both wheels", "travel-together", "Either lever moves both wheels", bench.travelTogetherProperty());
         together.setMaxWidth(Double.MAX_VALUE);
         VBox angles = new VBox(-2, left, right);
         VBox reading = new VBox(3, angles, together, play, speed, centre);
@@ -58,7 +66,12 @@ public final class PositionPane extends HBox {
         reading.setMinWidth(128);
         reading.setAlignment(Pos.CENTER_LEFT);
         setAlignment(Pos.CENTER_LEFT);
-        getChildren().addAll(new WheelDial(bench), new TravelLever(bench, Side.LEFT), new TravelLever(bench, Side.RIGHT), reading);
+        getChildren()
+                .addAll(
+                        new WheelDial(bench),
+                        new TravelLever(bench, Side.LEFT),
+                        new TravelLever(bench, Side.RIGHT),
+                        reading);
         bench.handsProperty().addListener((_, _, _) -> refresh());
         bench.jobProperty().addListener((_, _, _) -> refresh());
         bench.lengthUnitProperty().addListener((_, _, _) -> refresh());
@@ -98,7 +111,10 @@ public final class PositionPane extends HBox {
         Optional<AxlePose> pose = bench.pose();
         left.setText(pose.map(p -> reading("L", p.left())).orElse("no axle yet"));
         right.setText(pose.map(p -> reading("R", p.right())).orElse(""));
-        left.setTooltip(pose.flatMap(AxlePose::obstacle).map(c -> c.sentence(bench.lengthUnit())).map(Tooltip::new).orElse(null));
+        left.setTooltip(pose.flatMap(AxlePose::obstacle)
+                .map(c -> c.sentence(bench.lengthUnit()))
+                .map(Tooltip::new)
+                .orElse(null));
         centre.setDisable(bench.hands().straightAhead());
     }
 

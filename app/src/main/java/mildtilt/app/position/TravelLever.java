@@ -1,4 +1,5 @@
 package mildtilt.app.position;
+
 import javafx.geometry.VPos;
 import javafx.scene.AccessibleRole;
 import javafx.scene.canvas.GraphicsContext;
@@ -70,8 +71,10 @@ final class TravelLever extends CanvasPane {
         SteeringInput h = bench.hands();
         // Shift does the other of what is chosen.
         boolean both = shift != bench.travelTogetherProperty().get();
-        bench.moveHands(new SteeringInput(h.steeringWheelDeg(),
-                side == Side.LEFT || both ? mm : h.travelLeft(), side == Side.RIGHT || both ? mm : h.travelRight()));
+        bench.moveHands(new SteeringInput(
+                h.steeringWheelDeg(),
+                side == Side.LEFT || both ? mm : h.travelLeft(),
+                side == Side.RIGHT || both ? mm : h.travelRight()));
     }
 
     private double yAt(double mm) {

@@ -1,4 +1,5 @@
 package mildtilt.app.position;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -46,12 +47,17 @@ final class WheelDial extends CanvasPane {
             grabbedAt = pointerDeg(e);
         });
         addEventHandler(MouseEvent.MOUSE_DRAGGED, this::turn);
-        addEventHandler(MouseEvent.MOUSE_CLICKED, e -> markAt(e.getX(), e.getY()).filter(_ -> e.isStillSincePress())
-                .ifPresent(m -> bench.moveHands(new SteeringInput(m.steeringWheelDeg, bench.hands().travelLeft(), bench.hands().travelRight()))));
+        addEventHandler(MouseEvent.MOUSE_CLICKED, e -> markAt(e.getX(), e.getY())
+                .filter(_ -> e.isStillSincePress())
+                .ifPresent(m -> bench.moveHands(new SteeringInput(
+                        m.steeringWheelDeg,
+                        bench.hands().travelLeft(),
+                        bench.hands().travelRight()))));
         addEventHandler(MouseEvent.MOUSE_MOVED, e -> {
             Optional<Mark> mark = markAt(e.getX(), e.getY());
             setCursor(mark.isPresent() ? Cursor.HAND : Cursor.DEFAULT);
-            tip.setText(mark.map(m -> m.words + "\nPress to turn there").orElse("Drag, scroll or arrow keys turn the wheel"));
+            tip.setText(mark.map(m -> m.words + "\nPress to turn there")
+                    .orElse("Drag, scroll or arrow keys turn the wheel"));
         });
         Tooltip.install(this, tip);
         setOnScroll(e -> turnBy(Math.signum(e.getDeltaY()) * (e.isShiftDown() ? FINE_STEP : KEY_STEP)));
@@ -87,8 +93,9 @@ final class WheelDial extends CanvasPane {
         switch (e.getCode()) {
             case LEFT, DOWN -> turnBy(step);
             case RIGHT, UP -> turnBy(-step);
-            case HOME, DIGIT0 -> bench.moveHands(
-                    new SteeringInput(0, bench.hands().travelLeft(), bench.hands().travelRight()));
+            case HOME, DIGIT0 ->
+                bench.moveHands(new SteeringInput(
+                        0, bench.hands().travelLeft(), bench.hands().travelRight()));
             default -> {
                 return;
             }
@@ -111,7 +118,11 @@ final class WheelDial extends CanvasPane {
         for (double spoke : new double[] {0, 120, 240}) {
             double a = Math.toRadians(spoke - deg);
             g.setStroke(spoke == 0 ? ink(ColorToken.ACCENT) : ink(ColorToken.LINE));
-            g.strokeLine(cx + Math.sin(a) * 20, cy - Math.cos(a) * 20, cx + Math.sin(a) * (r - 3), cy - Math.cos(a) * (r - 3));
+            g.strokeLine(
+                    cx + Math.sin(a) * 20,
+                    cy - Math.cos(a) * 20,
+                    cx + Math.sin(a) * (r - 3),
+                    cy - Math.cos(a) * (r - 3));
         }
         g.setTextAlign(TextAlignment.CENTER);
         g.setTextBaseline(VPos.CENTER);
@@ -142,7 +153,10 @@ final class WheelDial extends CanvasPane {
                 for (LockLimits.Hit hit : s.limits().toward(way)) {
                     double at = Math.abs(hit.steeringWheelDeg());
                     if (end > 0 && at / end < 0.995) {
-                        all.add(new Mark(way.sign() * at, 180 * way.sign() * at / end, Math.abs(at - lock) < 0.5,
+                        all.add(new Mark(
+                                way.sign() * at,
+                                180 * way.sign() * at / end,
+                                Math.abs(at - lock) < 0.5,
                                 hit.limit().label() + " at " + LengthText.decimal(at, 0) + "°"));
                     }
                 }
@@ -154,10 +168,12 @@ final class WheelDial extends CanvasPane {
     /** The mark under the pointer. */
     private Optional<Mark> markAt(double x, double y) {
         double r = Math.min(getWidth(), getHeight() - 18) / 2 - 5;
-        return marks().stream().filter(m -> {
-            double a = Math.toRadians(90 + m.onRingDeg);
-            return Math.hypot(x - getWidth() / 2 - Math.cos(a) * r, y - middle() + Math.sin(a) * r) < 8;
-        }).findFirst();
+        return marks().stream()
+                .filter(m -> {
+                    double a = Math.toRadians(90 + m.onRingDeg);
+                    return Math.hypot(x - getWidth() / 2 - Math.cos(a) * r, y - middle() + Math.sin(a) * r) < 8;
+                })
+                .findFirst();
     }
 
     /** How much of the way to each end is used, as an arc; full at the end. */
@@ -174,7 +190,11 @@ final class WheelDial extends CanvasPane {
             double a = Math.toRadians(90 + m.onRingDeg);
             g.setStroke(ink(m.limits ? ColorToken.STOP : ColorToken.LOOK));
             g.setLineWidth(3);
-            g.strokeLine(cx + Math.cos(a) * (r - 4), cy - Math.sin(a) * (r - 4), cx + Math.cos(a) * (r + 5), cy - Math.sin(a) * (r + 5));
+            g.strokeLine(
+                    cx + Math.cos(a) * (r - 4),
+                    cy - Math.sin(a) * (r - 4),
+                    cx + Math.cos(a) * (r + 5),
+                    cy - Math.sin(a) * (r + 5));
         }
         // The end of the gear's travel is drawn at the bottom, half way round to either side.
         g.setStroke(ink(ColorToken.LINE));

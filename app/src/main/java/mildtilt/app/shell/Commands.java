@@ -1,4 +1,5 @@
 package mildtilt.app.shell;
+
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -53,83 +54,123 @@ final class Commands {
     private final Documents documents;
     private final List<Group> groups = new ArrayList<>();
 
-    Commands(Stage window, Workbench bench, Documents documents, ViewPane bay, ObjectProperty<Theme> theme, Runnable start) {
+    Commands(
+            Stage window,
+            Workbench bench,
+            Documents documents,
+            ViewPane bay,
+            ObjectProperty<Theme> theme,
+            Runnable start) {
         this.window = window;
         this.bench = bench;
         this.documents = documents;
         PaperSaving papers = documents.papers(window);
-        groups.add(new Group("Job", List.of(
-                always("Start page", "Shortcut+N", start),
-                always("Open…", "Shortcut+O", () -> documents.open(window)),
-                always("Save", "Shortcut+S", () -> documents.save(window)),
-                always("Save as…", "Shortcut+Shift+S", () -> documents.saveAs(window)),
-                always("Save the job card as PDF…", "Shortcut+P", papers::jobCard),
-                always("Save the job book as PDF…", "Shortcut+Shift+P", papers::jobBook),
-                always("Save all templates…", "Shortcut+T", papers::templates),
-                always("Save everything for the bench…", "Shortcut+Shift+E", papers::everything),
-                always("Save tables and curves as CSV…", "Shortcut+E", papers::csv),
-                unkeyed("Save the log of trials…", papers::log),
-                always("Import a scan…", "Shortcut+I", () -> documents.openScan(window)),
-                unkeyed("Import points from a CSV…", () -> documents.openPoints(window)),
-                unkeyed("Save a copy of the catalogue…", () -> documents.saveCatalogue(window)),
-                unkeyed("Use a catalogue…", () -> documents.openCatalogue(window)),
-                unkeyed("Use the catalogue that ships", () -> documents.dropCatalogue(window)),
-                always("Quit", "Shortcut+Q", () -> window.fireEvent(new WindowEvent(window, WindowEvent.WINDOW_CLOSE_REQUEST))))));
-        groups.add(new Group("Edit", List.of(
-                new Command("Undo", Optional.of("Shortcut+Z"), () -> bench.undoable().map(c -> "Undo: " + c), bench::undo),
-                new Command("Redo", Optional.of("Shortcut+Shift+Z"), () -> bench.redoable().map(c -> "Redo: " + c), bench::redo),
-                always("Set a mark to compare with", "Shortcut+B", bench::pin),
-                tab("Findings", "Shortcut+Alt+1", SideTab.NOTES),
-                tab("Readings", "Shortcut+Alt+M", SideTab.MEASURED),
-                tab("Uncertainty of the figures", "Shortcut+Alt+S", SideTab.SURE),
-                tab("Changes of the steering arms", "Shortcut+Alt+2", SideTab.KNUCKLE),
-                tab("Solve for …", "Shortcut+Alt+3", SideTab.WORK_OUT),
-                tab("Part", "Shortcut+Alt+P", SideTab.PART),
-                tab("Variants", "Shortcut+Alt+4", SideTab.VARIANTS),
-                tab("Phasing", "Shortcut+Alt+5", SideTab.PHASING),
-                tab("Supports", "Shortcut+Alt+6", SideTab.HOLDING),
-                tab("Range", "Shortcut+Alt+7", SideTab.RANGE),
-                tab("Rules", "Shortcut+Alt+8", SideTab.RULES),
-                tab("Obstacles", "Shortcut+Alt+9", SideTab.IN_THE_WAY),
-                tab("Gaps", "Shortcut+Alt+0", SideTab.GAPS),
-                tab("Routes", "Shortcut+R", SideTab.ROUTE))));
-        groups.add(new Group("View", List.of(
-                always("Side", "Shortcut+1", () -> bench.viewProperty().set(ViewChoice.SIDE)),
-                always("Plan", "Shortcut+2", () -> bench.viewProperty().set(ViewChoice.PLAN)),
-                always("Front", "Shortcut+3", () -> bench.viewProperty().set(ViewChoice.FRONT)),
-                always("3-D", "Shortcut+4", () -> bench.viewProperty().set(ViewChoice.SOLID)),
-                always("All four views", "Shortcut+5", () -> bench.viewProperty().set(ViewChoice.ALL)),
-                always("Fold or open the dock", "Shortcut+J", () -> bench.dockFoldedProperty().set(!bench.dockFoldedProperty().get())),
-                always("Fit the vehicle into the view", "Shortcut+0", bay::fit),
-                always("Nearer", "Shortcut+Equals", () -> bay.zoom(1.15)),
-                always("Farther", "Shortcut+Minus", () -> bay.zoom(1 / 1.15)),
-                always("Look left", "Shortcut+Shift+Left", () -> bay.pan(60, 0)),
-                always("Look right", "Shortcut+Shift+Right", () -> bay.pan(-60, 0)),
-                always("Look up", "Shortcut+Shift+Up", () -> bay.pan(0, 60)),
-                always("Look down", "Shortcut+Shift+Down", () -> bay.pan(0, -60)),
-                always("Survey stage", "Alt+0", () -> bench.stageProperty().set(WorkStage.SURVEY)),
-                always("Linkage stage", "Alt+1", () -> bench.stageProperty().set(WorkStage.LINKAGE)),
-                always("Column stage", "Alt+2", () -> bench.stageProperty().set(WorkStage.COLUMN)),
-                always("Clearance stage", "Alt+3", () -> bench.stageProperty().set(WorkStage.CLEARANCE)),
-                always("Make stage", "Alt+4", () -> bench.stageProperty().set(WorkStage.MAKE)),
-                always("Trial stage", "Alt+5", () -> bench.stageProperty().set(WorkStage.FIT)),
-                always("Next sheet of Make or Trial", "Shortcut+M", this::nextSheet),
-                always("Next unit of length", "Shortcut+U", this::nextUnit),
-                always("Light or dark", "Shortcut+D",
-                        () -> theme.set(theme.get().other())))));
-        groups.add(new Group("Turn the wheel", List.of(
-                always("Steering wheel left", "Alt+Left", () -> turn(10)),
-                always("Steering wheel right", "Alt+Right", () -> turn(-10)),
-                always("Both wheels up", "Alt+Up", () -> travel(5)),
-                always("Both wheels down", "Alt+Down", () -> travel(-5)),
-                always("Full left lock", "Alt+Shift+Left", () -> turn(1e6)),
-                always("Full right lock", "Alt+Shift+Right", () -> turn(-1e6)),
-                always("Back to straight ahead", "Alt+Home", () -> bench.moveHands(SteeringInput.STRAIGHT_AHEAD)))));
-        groups.add(new Group("Help", List.of(
-                always("Shortcuts", "F1", this::shortcuts),
-                always("Cautions", "F2", this::cautions),
-                always("Practice and its costs", "F3", this::practice),
-                always("Glossary", "F4", () -> bench.askedProperty().set(Optional.of(""))))));
+        groups.add(new Group(
+                "Job",
+                List.of(
+                        always("Start page", "Shortcut+N", start),
+                        always("Open…", "Shortcut+O", () -> documents.open(window)),
+                        always("Save", "Shortcut+S", () -> documents.save(window)),
+                        always("Save as…", "Shortcut+Shift+S", () -> documents.saveAs(window)),
+                        always("Save the job card as PDF…", "Shortcut+P", papers::jobCard),
+                        always("Save the job book as PDF…", "Shortcut+Shift+P", papers::jobBook),
+                        always("Save all templates…", "Shortcut+T", papers::templates),
+                        always("Save everything for the bench…", "Shortcut+Shift+E", papers::everything),
+                        always("Save tables and curves as CSV…", "Shortcut+E", papers::csv),
+                        unkeyed("Save the log of trials…", papers::log),
+                        always("Import a scan…", "Shortcut+I", () -> documents.openScan(window)),
+                        unkeyed("Import points from a CSV…", () -> documents.openPoints(window)),
+                        unkeyed("Save a copy of the catalogue…", () -> documents.saveCatalogue(window)),
+                        unkeyed("Use a catalogue…", () -> documents.openCatalogue(window)),
+                        unkeyed("Use the catalogue that ships", () -> documents.dropCatalogue(window)),
+                        always(
+                                "Quit",
+                                "Shortcut+Q",
+                                () -> window.fireEvent(new WindowEvent(window, WindowEvent.WINDOW_CLOSE_REQUEST))))));
+        groups.add(new Group(
+                "Edit",
+                List.of(
+                        new Command(
+                                "Undo",
+                                Optional.of("Shortcut+Z"),
+                                () -> bench.undoable().map(c -> "Undo: " + c),
+                                bench::undo),
+                        new Command(
+                                "Redo",
+                                Optional.of("Shortcut+Shift+Z"),
+                                () -> bench.redoable().map(c -> "Redo: " + c),
+                                bench::redo),
+                        always("Set a mark to compare with", "Shortcut+B", bench::pin),
+                        tab("Findings", "Shortcut+Alt+1", SideTab.NOTES),
+                        tab("Readings", "Shortcut+Alt+M", SideTab.MEASURED),
+                        tab("Uncertainty of the figures", "Shortcut+Alt+S", SideTab.SURE),
+                        tab("Changes of the steering arms", "Shortcut+Alt+2", SideTab.KNUCKLE),
+                        tab("Solve for …", "Shortcut+Alt+3", SideTab.WORK_OUT),
+                        tab("Part", "Shortcut+Alt+P", SideTab.PART),
+                        tab("Variants", "Shortcut+Alt+4", SideTab.VARIANTS),
+                        tab("Phasing", "Shortcut+Alt+5", SideTab.PHASING),
+                        tab("Supports", "Shortcut+Alt+6", SideTab.HOLDING),
+                        tab("Range", "Shortcut+Alt+7", SideTab.RANGE),
+                        tab("Rules", "Shortcut+Alt+8", SideTab.RULES),
+                        tab("Obstacles", "Shortcut+Alt+9", SideTab.IN_THE_WAY),
+                        tab("Gaps", "Shortcut+Alt+0", SideTab.GAPS),
+                        tab("Routes", "Shortcut+R", SideTab.ROUTE))));
+        groups.add(new Group(
+                "View",
+                List.of(
+                        always("Side", "Shortcut+1", () -> bench.viewProperty().set(ViewChoice.SIDE)),
+                        always("Plan", "Shortcut+2", () -> bench.viewProperty().set(ViewChoice.PLAN)),
+                        always("Front", "Shortcut+3", () -> bench.viewProperty().set(ViewChoice.FRONT)),
+                        always("3-D", "Shortcut+4", () -> bench.viewProperty().set(ViewChoice.SOLID)),
+                        always("All four views", "Shortcut+5", () -> bench.viewProperty()
+                                .set(ViewChoice.ALL)),
+                        always("Fold or open the dock", "Shortcut+J", () -> bench.dockFoldedProperty()
+                                .set(!bench.dockFoldedProperty().get())),
+                        always("Fit the vehicle into the view", "Shortcut+0", bay::fit),
+                        always("Nearer", "Shortcut+Equals", () -> bay.zoom(1.15)),
+                        always("Farther", "Shortcut+Minus", () -> bay.zoom(1 / 1.15)),
+                        always("Look left", "Shortcut+Shift+Left", () -> bay.pan(60, 0)),
+                        always("Look right", "Shortcut+Shift+Right", () -> bay.pan(-60, 0)),
+                        always("Look up", "Shortcut+Shift+Up", () -> bay.pan(0, 60)),
+                        always("Look down", "Shortcut+Shift+Down", () -> bay.pan(0, -60)),
+                        always("Survey stage", "Alt+0", () -> bench.stageProperty()
+                                .set(WorkStage.SURVEY)),
+                        always("Linkage stage", "Alt+1", () -> bench.stageProperty()
+                                .set(WorkStage.LINKAGE)),
+                        always("Column stage", "Alt+2", () -> bench.stageProperty()
+                                .set(WorkStage.COLUMN)),
+                        always("Clearance stage", "Alt+3", () -> bench.stageProperty()
+                                .set(WorkStage.CLEARANCE)),
+                        always("Make stage", "Alt+4", () -> bench.stageProperty()
+                                .set(WorkStage.MAKE)),
+                        always("Trial stage", "Alt+5", () -> bench.stageProperty()
+                                .set(WorkStage.FIT)),
+                        always("Next sheet of Make or Trial", "Shortcut+M", this::nextSheet),
+                        always("Next unit of length", "Shortcut+U", this::nextUnit),
+                        always(
+                                "Light or dark",
+                                "Shortcut+D",
+                                () -> theme.set(theme.get().other())))));
+        groups.add(new Group(
+                "Turn the wheel",
+                List.of(
+                        always("Steering wheel left", "Alt+Left", () -> turn(10)),
+                        always("Steering wheel right", "Alt+Right", () -> turn(-10)),
+                        always("Both wheels up", "Alt+Up", () -> travel(5)),
+                        always("Both wheels down", "Alt+Down", () -> travel(-5)),
+                        always("Full left lock", "Alt+Shift+Left", () -> turn(1e6)),
+                        always("Full right lock", "Alt+Shift+Right", () -> turn(-1e6)),
+                        always(
+                                "Back to straight ahead",
+                                "Alt+Home",
+                                () -> bench.moveHands(SteeringInput.STRAIGHT_AHEAD)))));
+        groups.add(new Group(
+                "Help",
+                List.of(
+                        always("Shortcuts", "F1", this::shortcuts),
+                        always("Cautions", "F2", this::cautions),
+                        always("Practice and its costs", "F3", this::practice),
+                        always("Glossary", "F4", () -> bench.askedProperty().set(Optional.of(""))))));
     }
 
     private static Command always(String name, String keys, Runnable run) {
@@ -144,7 +185,11 @@ final class Commands {
     private Command tab(String name, String keys, SideTab tab) {
         return always(name, keys, () -> {
             if (!tab.belongsTo(bench.stageProperty().get())) {
-                bench.stageProperty().set(Arrays.stream(WorkStage.values()).filter(tab::belongsTo).findFirst().orElseThrow());
+                bench.stageProperty()
+                        .set(Arrays.stream(WorkStage.values())
+                                .filter(tab::belongsTo)
+                                .findFirst()
+                                .orElseThrow());
             }
             bench.sideTabProperty().set(tab);
         });
@@ -173,11 +218,16 @@ final class Commands {
         for (Command c : job.commands) {
             if (c.name.equals("Save")) {
                 menu.getItems().add(ofDemos("New job with", DemoJob::steering, d -> documents.newLike(window, d)));
-                menu.getItems().add(ofDemos("Demo vehicles", d -> d.title() + ": " + d.steering(), d -> documents.openDemo(window, d)));
+                menu.getItems()
+                        .add(ofDemos(
+                                "Demo vehicles",
+                                d -> d.title() + ": " + d.steering(),
+                                d -> documents.openDemo(window, d)));
             }
             if (c.name.equals("Quit")) {
                 menu.getItems().add(new SeparatorMenuItem());
-                groups.stream().filter(g -> g != job && !g.name.equals("Help")).forEach(g -> menu.getItems().add(menu(g)));
+                groups.stream().filter(g -> g != job && !g.name.equals("Help")).forEach(g -> menu.getItems()
+                        .add(menu(g)));
             }
             if (c.name.equals("Quit") || c.name.equals("Save a copy of the catalogue…")) {
                 menu.getItems().add(new SeparatorMenuItem());
@@ -199,7 +249,10 @@ final class Commands {
     private Menu menu(Group group) {
         Menu menu = new Menu(group.name);
         for (Command c : group.commands) {
-            if (c.name.equals("Survey stage") || c.name.equals("Findings") || c.name.equals("Phasing") || c.name.equals("Obstacles")) {
+            if (c.name.equals("Survey stage")
+                    || c.name.equals("Findings")
+                    || c.name.equals("Phasing")
+                    || c.name.equals("Obstacles")) {
                 menu.getItems().add(new SeparatorMenuItem());
             }
             menu.getItems().add(item(c));
@@ -224,8 +277,15 @@ final class Commands {
 
     /** Every command that can be run now, for the search field. */
     List<FindField.Found> found() {
-        return groups.stream().flatMap(g -> g.commands.stream()).filter(c -> c.entry.get().isPresent())
-                .map(c -> new FindField.Found(c.keys.map(k -> KeyCombination.valueOf(k).getDisplayText()).orElse("command"), c.name, c.run)).toList();
+        return groups.stream()
+                .flatMap(g -> g.commands.stream())
+                .filter(c -> c.entry.get().isPresent())
+                .map(c -> new FindField.Found(
+                        c.keys.map(k -> KeyCombination.valueOf(k).getDisplayText())
+                                .orElse("command"),
+                        c.name,
+                        c.run))
+                .toList();
     }
 
     /** Undo and redo before a text field takes them for itself: what is typed is not a change yet. */
@@ -237,7 +297,9 @@ final class Commands {
                 e.consume();
             } else if (scene.getFocusOwner() instanceof TextInputControl) {
                 for (Command c : groups.get(1).commands) {
-                    if (c.keys.map(KeyCombination::valueOf).filter(k -> k.match(e)).isPresent()) {
+                    if (c.keys.map(KeyCombination::valueOf)
+                            .filter(k -> k.match(e))
+                            .isPresent()) {
                         c.run.run();
                         e.consume();
                     }
@@ -257,9 +319,12 @@ final class Commands {
     /** In either stage that has sheets; from another to the Make stage. */
     private void nextSheet() {
         if (bench.stageProperty().get() == WorkStage.FIT) {
-            bench.fitSheetProperty().set(after(TrialSheetChoice.values(), bench.fitSheetProperty().get()));
+            bench.fitSheetProperty()
+                    .set(after(
+                            TrialSheetChoice.values(), bench.fitSheetProperty().get()));
         } else if (bench.stageProperty().get() == WorkStage.MAKE) {
-            bench.makeSheetProperty().set(after(MakeSheet.values(), bench.makeSheetProperty().get()));
+            bench.makeSheetProperty()
+                    .set(after(MakeSheet.values(), bench.makeSheetProperty().get()));
         } else {
             bench.stageProperty().set(WorkStage.MAKE);
         }
@@ -300,14 +365,21 @@ final class Commands {
             keys.setHgap(14);
             for (int i = 0; i < g.commands.size(); i++) {
                 Command c = g.commands.get(i);
-                keys.addRow(i, Wrap.whole(c.keys.map(k -> KeyCombination.valueOf(k).getDisplayText()).orElse("")), Wrap.whole(c.name));
+                keys.addRow(
+                        i,
+                        Wrap.whole(c.keys.map(k -> KeyCombination.valueOf(k).getDisplayText())
+                                .orElse("")),
+                        Wrap.whole(c.name));
             }
             column.getChildren().addAll(head, keys);
         }
-        column.getChildren().add(text("A point with the focus: arrow keys move it 1 mm, with Shift 10 mm, with Ctrl 0.1 mm. "
-                + "Dragging a point keeps to whole millimetres; with Shift to tenths. Escape gives a drag up. "
-                + "The diamond at a joint bends it by its angle, a degree a key. A fork's clock turns by a degree or a tooth; with Shift "
-                + "by ten degrees, with Ctrl by a tenth. The wheel and the levers take the arrow keys too, Home for the middle.", 300));
+        column.getChildren()
+                .add(text(
+                        "A point with the focus: arrow keys move it 1 mm, with Shift 10 mm, with Ctrl 0.1 mm. "
+                                + "Dragging a point keeps to whole millimetres; with Shift to tenths. Escape gives a drag up. "
+                                + "The diamond at a joint bends it by its angle, a degree a key. A fork's clock turns by a degree or a tooth; with Shift "
+                                + "by ten degrees, with Ctrl by a tenth. The wheel and the levers take the arrow keys too, Home for the middle.",
+                        300));
         show("Shortcuts", columns);
     }
 

@@ -1,4 +1,5 @@
 package mildtilt.app.shell;
+
 import java.util.Optional;
 import javafx.beans.binding.BooleanBinding;
 import javafx.geometry.Pos;
@@ -69,7 +70,11 @@ final class Dock extends StackPane {
         plot.managedProperty().bind(plot.visibleProperty());
         figures.visibleProperty().bind(narrow.not().or(swap.selectedProperty().not()));
         figures.managedProperty().bind(figures.visibleProperty());
-        HBox whole = new HBox(new PositionPane(bench), figures, plot, new VBox(fold("▾", "fold-dock", "Fold the dock to one line", true), swap));
+        HBox whole = new HBox(
+                new PositionPane(bench),
+                figures,
+                plot,
+                new VBox(fold("▾", "fold-dock", "Fold the dock to one line", true), swap));
         whole.getStyleClass().add("dock");
         return whole;
     }
@@ -80,20 +85,32 @@ final class Dock extends StackPane {
         steer.valueProperty().addListener((_, _, v) -> {
             if (!showing) {
                 // The slider's right end is the wheel turned right.
-                bench.moveHands(new SteeringInput(-Math.rint(v.doubleValue()), bench.hands().travelLeft(), bench.hands().travelRight()));
+                bench.moveHands(new SteeringInput(
+                        -Math.rint(v.doubleValue()),
+                        bench.hands().travelLeft(),
+                        bench.hands().travelRight()));
             }
         });
         travel.setId("folded-travel");
         travel.setAccessibleText("Travel of both wheels");
         travel.valueProperty().addListener((_, _, v) -> {
             if (!showing) {
-                bench.moveHands(new SteeringInput(bench.hands().steeringWheelDeg(), Math.rint(v.doubleValue()), Math.rint(v.doubleValue())));
+                bench.moveHands(new SteeringInput(
+                        bench.hands().steeringWheelDeg(), Math.rint(v.doubleValue()), Math.rint(v.doubleValue())));
             }
         });
         HBox.setHgrow(steer, Priority.ALWAYS);
         steerFigure.setPrefWidth(74);
         travelFigure.setPrefWidth(74);
-        HBox line = new HBox(10, Wrap.whole("Steering wheel"), steer, steerFigure, Wrap.whole("Travel"), travel, travelFigure, fold("▴", "unfold-dock", "Open the dock", false));
+        HBox line = new HBox(
+                10,
+                Wrap.whole("Steering wheel"),
+                steer,
+                steerFigure,
+                Wrap.whole("Travel"),
+                travel,
+                travelFigure,
+                fold("▴", "unfold-dock", "Open the dock", false));
         line.setAlignment(Pos.CENTER_LEFT);
         line.getStyleClass().add("folded-dock");
         return line;
@@ -122,8 +139,10 @@ final class Dock extends StackPane {
         travel.setValue((h.travelLeft() + h.travelRight()) / 2);
         String way = Math.abs(h.steeringWheelDeg()) < 0.5 ? "" : h.steeringWheelDeg() > 0 ? " left" : " right";
         steerFigure.setText(LengthText.decimal(Math.abs(h.steeringWheelDeg()), 0) + "°" + way);
-        travelFigure.setText(Optional.of(h).filter(x -> x.travelLeft() == x.travelRight())
-                .map(x -> LengthText.format(x.travelLeft(), bench.lengthUnit())).orElse("each its own"));
+        travelFigure.setText(Optional.of(h)
+                .filter(x -> x.travelLeft() == x.travelRight())
+                .map(x -> LengthText.format(x.travelLeft(), bench.lengthUnit()))
+                .orElse("each its own"));
         showing = false;
     }
 }

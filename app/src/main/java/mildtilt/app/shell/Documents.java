@@ -1,4 +1,5 @@
 package mildtilt.app.shell;
+
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
@@ -20,7 +21,6 @@ import javafx.stage.Window;
 import mildtilt.app.shell.FilePrompt.Kind;
 import mildtilt.app.trial.TrialStagePane;
 import mildtilt.app.workbench.Workbench;
-import mildtilt.build.Making;
 import mildtilt.format.DemoJob;
 import mildtilt.format.FileStamp;
 import mildtilt.format.FileUnit;
@@ -34,7 +34,6 @@ import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.job.BuiltVehicle;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
-import mildtilt.job.TrialLog;
 import mildtilt.obstacle.Obstacle;
 import mildtilt.rules.Rules;
 import mildtilt.start.StartingVehicle;
@@ -53,7 +52,8 @@ public final class Documents {
     /** What the file of the open job held when it was opened or saved here; empty for a job that has none. */
     private Optional<FileStamp> stamp = Optional.empty();
 
-    public Documents(Workbench bench, Recovery recovery, OwnCatalogue own, RecentJobs recent, FilePrompt prompt, Clock clock) {
+    public Documents(
+            Workbench bench, Recovery recovery, OwnCatalogue own, RecentJobs recent, FilePrompt prompt, Clock clock) {
         this.bench = bench;
         this.recovery = recovery;
         this.own = own;
@@ -121,7 +121,10 @@ public final class Documents {
     public void newLike(Window owner, DemoJob demo) {
         if (mayLetGo(owner)) {
             Job like = demo.job();
-            began(Job.of("New job", like.plan()).withRules(like.rules()).withSurroundings(like.surroundings()), demo.steering(), "Every size is still the demo's: type or drag each to your own.");
+            began(
+                    Job.of("New job", like.plan()).withRules(like.rules()).withSurroundings(like.surroundings()),
+                    demo.steering(),
+                    "Every size is still the demo's: type or drag each to your own.");
         }
     }
 
@@ -132,14 +135,19 @@ public final class Documents {
         }
         bench.say("Laying out: " + vehicle.described() + " …");
         // Putting right what the new sizes would make wrong takes a second or two: not on the interface thread.
-        CompletableFuture.supplyAsync(() -> vehicle.job(LocalDate.now())).whenComplete((job, trouble) -> Platform.runLater(() -> {
-            if (trouble == null) {
-                began(job.withTitle("New job"), vehicle.described(), "It works as it is: type or drag each point to where yours is.");
-            } else {
-                Throwable cause = Optional.ofNullable(trouble.getCause()).orElse(trouble);
-                bench.refuse(vehicle.described() + " can't have those sizes. " + cause.getMessage());
-            }
-        }));
+        CompletableFuture.supplyAsync(() -> vehicle.job(LocalDate.now()))
+                .whenComplete((job, trouble) -> Platform.runLater(() -> {
+                    if (trouble == null) {
+                        began(
+                                job.withTitle("New job"),
+                                vehicle.described(),
+                                "It works as it is: type or drag each point to where yours is.");
+                    } else {
+                        Throwable cause =
+                                Optional.ofNullable(trouble.getCause()).orElse(trouble);
+                        bench.refuse(vehicle.described() + " can't have those sizes. " + cause.getMessage());
+                    }
+                }));
     }
 
     private void began(Job job, String described, String then) {
@@ -163,7 +171,11 @@ public final class Documents {
     }
 
     /** What to do where a file is not as it was left here. */
-    private enum Whose { MINE, BESIDE, NEITHER }
+    private enum Whose {
+        MINE,
+        BESIDE,
+        NEITHER
+    }
 
     /** Asks, if someone else has written the job's file since it was opened or saved here: another window, another program, another machine. */
     private Whose othersWrote(Window owner, Path file) {
@@ -172,16 +184,26 @@ public final class Documents {
         if (now.isEmpty() || now.equals(stamp)) {
             return mayReplace(owner, file);
         }
-        return ask(owner, file.getFileName() + " was changed by someone else since you opened it.",
+        return ask(
+                owner,
+                file.getFileName() + " was changed by someone else since you opened it.",
                 "It may be open in another window, or come from another machine. If you save over it, what is in it now is kept beside it as "
-                        + JobFile.othersVersion(file).getFileName() + ".", "Save mine over it", "Don't save now");
+                        + JobFile.othersVersion(file).getFileName() + ".",
+                "Save mine over it",
+                "Don't save now");
     }
 
     /** Asks, if a file is marked as not to be written. */
     private static Whose mayReplace(Window owner, Path file) {
-        return !JobFile.writeProtected(file) ? Whose.MINE : ask(owner, file.getFileName() + " is write-protected.",
-                "Somebody marked it as not to be changed. If you replace it, what is in it now is kept beside it as "
-                        + JobFile.previous(file).getFileName() + ".", "Replace it", "Cancel");
+        return !JobFile.writeProtected(file)
+                ? Whose.MINE
+                : ask(
+                        owner,
+                        file.getFileName() + " is write-protected.",
+                        "Somebody marked it as not to be changed. If you replace it, what is in it now is kept beside it as "
+                                + JobFile.previous(file).getFileName() + ".",
+                        "Replace it",
+                        "Cancel");
     }
 
     /** @param replace the button that writes over the file; @param leave the one that saves nothing */
@@ -220,7 +242,15 @@ public final class Documents {
             bench.savedAs(file);
             recent.add(file);
             recovery.allSaved();
-            saved.others().ifPresentOrElse(o -> bench.say("Saved " + file.getFileName() + ". What somebody else had written there is in " + o.getFileName() + "."), () -> bench.say(gone ? file.getFileName() + " had been taken away since it was opened; it is written anew." : "Saved " + file.getFileName() + "."));
+            saved.others()
+                    .ifPresentOrElse(
+                            o -> bench.say("Saved " + file.getFileName()
+                                    + ". What somebody else had written there is in " + o.getFileName() + "."),
+                            () -> bench.say(
+                                    gone
+                                            ? file.getFileName()
+                                                    + " had been taken away since it was opened; it is written anew."
+                                            : "Saved " + file.getFileName() + "."));
             before.filter(b -> !b.equals(file)).ifPresent(b -> takePhotosAlong(b, file));
             return true;
         } catch (JobFileException e) {
@@ -239,7 +269,10 @@ public final class Documents {
 
     /** A file name for what is open, without ending. */
     static String suggested(Workbench bench) {
-        String name = bench.job().title().toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\p{N}]+", "-")
+        String name = bench.job()
+                .title()
+                .toLowerCase(Locale.ROOT)
+                .replaceAll("[^\\p{L}\\p{N}]+", "-")
                 .replaceAll("^-|-$", "");
         return name.isEmpty() ? "job" : name;
     }
@@ -288,11 +321,15 @@ public final class Documents {
 
     public void saveRules(Window owner) {
         Rules rules = bench.job().rules();
-        String name = rules.name().toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\p{N}]+", "-").replaceAll("^-|-$", "");
-        prompt.save(owner, "Save the rule set", Kind.RULES, name.isEmpty() ? "rules" : name).ifPresent(p -> put(owner, () -> {
-            RulesFile.save(rules, p);
-            return "The rule set is in " + p.getFileName() + ".";
-        }));
+        String name = rules.name()
+                .toLowerCase(Locale.ROOT)
+                .replaceAll("[^\\p{L}\\p{N}]+", "-")
+                .replaceAll("^-|-$", "");
+        prompt.save(owner, "Save the rule set", Kind.RULES, name.isEmpty() ? "rules" : name)
+                .ifPresent(p -> put(owner, () -> {
+                    RulesFile.save(rules, p);
+                    return "The rule set is in " + p.getFileName() + ".";
+                }));
     }
 
     /** Judges the job by a rule set from a file. */
@@ -328,40 +365,49 @@ public final class Documents {
         prompt.open(owner, "Import a scan", Kind.SCAN).ifPresent(p -> {
             bench.say("Reading " + p.getFileName() + " …");
             CompletableFuture.supplyAsync(() -> {
-                try {
-                    return ScanFile.read(p);
-                } catch (JobFileException e) {
-                    throw new CompletionException(e);
-                }
-            }).whenComplete((read, problem) -> Platform.runLater(() -> {
-                bench.say("");
-                if (problem != null) {
-                    notTaken(owner, problem);
-                } else {
-                    new ScanQuestion(owner, read, bench.job().vehicle().wheelbase(), bench.lengthUnit()).ask().ifPresent(unit -> takeScan(owner, read, unit));
-                }
-            }));
+                        try {
+                            return ScanFile.read(p);
+                        } catch (JobFileException e) {
+                            throw new CompletionException(e);
+                        }
+                    })
+                    .whenComplete((read, problem) -> Platform.runLater(() -> {
+                        bench.say("");
+                        if (problem != null) {
+                            notTaken(owner, problem);
+                        } else {
+                            new ScanQuestion(owner, read, bench.job().vehicle().wheelbase(), bench.lengthUnit())
+                                    .ask()
+                                    .ifPresent(unit -> takeScan(owner, read, unit));
+                        }
+                    }));
         });
     }
 
     private void notTaken(Window owner, Throwable problem) {
-        tell(owner, "That scan was not taken in. The job is as it was.", String.valueOf((problem.getCause() == null ? problem : problem.getCause()).getMessage()));
+        tell(
+                owner,
+                "That scan was not taken in. The job is as it was.",
+                String.valueOf((problem.getCause() == null ? problem : problem.getCause()).getMessage()));
     }
 
     private void takeScan(Window owner, ScanFile.Read read, FileUnit unit) {
         bench.say("Taking in " + read.file() + " …");
-        CompletableFuture.supplyAsync(() -> ScanQuestion.placed(read, unit)).whenComplete((scan, problem) -> Platform.runLater(() -> {
-            bench.say("");
-            if (problem != null) {
-                notTaken(owner, problem);
-                return;
-            }
-            String name = read.file().replaceFirst("\\.[^.]*$", "");
-            int index = bench.job().surroundings().obstacles().size();
-            if (bench.edit("Import the scan " + read.file(), j -> j.editSurroundings(s -> s.with(Obstacle.fixed(s.free(name), scan))))) {
-                bench.selectionProperty().set(Optional.of(new Element.InTheWay(index)));
-            }
-        }));
+        CompletableFuture.supplyAsync(() -> ScanQuestion.placed(read, unit))
+                .whenComplete((scan, problem) -> Platform.runLater(() -> {
+                    bench.say("");
+                    if (problem != null) {
+                        notTaken(owner, problem);
+                        return;
+                    }
+                    String name = read.file().replaceFirst("\\.[^.]*$", "");
+                    int index = bench.job().surroundings().obstacles().size();
+                    if (bench.edit(
+                            "Import the scan " + read.file(),
+                            j -> j.editSurroundings(s -> s.with(Obstacle.fixed(s.free(name), scan))))) {
+                        bench.selectionProperty().set(Optional.of(new Element.InTheWay(index)));
+                    }
+                }));
     }
 
     /** Takes up the user's own catalogue if there is one. */
@@ -374,10 +420,12 @@ public final class Documents {
     }
 
     public void saveCatalogue(Window owner) {
-        prompt.save(owner, "Save a copy of the catalogue to edit", Kind.CATALOGUE, "catalogue").ifPresent(p -> put(owner, () -> {
-            JobFile.replace(p, own.text().getBytes(StandardCharsets.UTF_8));
-            return "The catalogue is in " + p.getFileName() + ". Edit it, then take it with Job, Use a catalogue.";
-        }));
+        prompt.save(owner, "Save a copy of the catalogue to edit", Kind.CATALOGUE, "catalogue")
+                .ifPresent(p -> put(owner, () -> {
+                    JobFile.replace(p, own.text().getBytes(StandardCharsets.UTF_8));
+                    return "The catalogue is in " + p.getFileName()
+                            + ". Edit it, then take it with Job, Use a catalogue.";
+                }));
     }
 
     public void openCatalogue(Window owner) {
@@ -410,23 +458,28 @@ public final class Documents {
     /** Off the interface thread: a first page takes a second or two. What comes of it is told when it is done. */
     private void put(Window owner, Put put) {
         CompletableFuture.supplyAsync(() -> {
-            try {
-                return put.write();
-            } catch (IOException e) {
-                throw new UncheckedIOException(e);
-            }
-        }).whenComplete((said, problem) -> Platform.runLater(() -> {
-            if (problem == null) {
-                bench.say(said);
-            } else {
-                String why = rootOf(problem) instanceof IOException e ? JobFile.reason(e) : "Mild Tilt itself has a fault here.";
-                tell(owner, "It was not written.", why + "\nChoose another place.");
-            }
-        }));
+                    try {
+                        return put.write();
+                    } catch (IOException e) {
+                        throw new UncheckedIOException(e);
+                    }
+                })
+                .whenComplete((said, problem) -> Platform.runLater(() -> {
+                    if (problem == null) {
+                        bench.say(said);
+                    } else {
+                        String why = rootOf(problem) instanceof IOException e
+                                ? JobFile.reason(e)
+                                : "Mild Tilt itself has a fault here.";
+                        tell(owner, "It was not written.", why + "\nChoose another place.");
+                    }
+                }));
     }
 
     private static Throwable rootOf(Throwable e) {
-        return (e instanceof CompletionException || e instanceof UncheckedIOException) && e.getCause() != null ? rootOf(e.getCause()) : e;
+        return (e instanceof CompletionException || e instanceof UncheckedIOException) && e.getCause() != null
+                ? rootOf(e.getCause())
+                : e;
     }
 
     /** Whether what is open may be let go: it is saved, or the user says so. */
@@ -448,13 +501,14 @@ public final class Documents {
     /** Offers back the unsaved work that a program which died left behind. */
     public void offerRecovered(Window owner) {
         for (Recovery.Left left : recovery.left()) {
-            boolean taken = switch (left) {
-                case Recovery.Whole whole -> offer(owner, whole);
-                case Recovery.Damaged damaged -> {
-                    reportDamaged(owner, damaged);
-                    yield false;
-                }
-            };
+            boolean taken =
+                    switch (left) {
+                        case Recovery.Whole whole -> offer(owner, whole);
+                        case Recovery.Damaged damaged -> {
+                            reportDamaged(owner, damaged);
+                            yield false;
+                        }
+                    };
             if (taken) {
                 return;
             }
@@ -469,9 +523,17 @@ public final class Documents {
         Alert alert = new Alert(Alert.AlertType.CONFIRMATION, "", take, drop, later);
         alert.initOwner(owner);
         alert.setTitle("Mild Tilt");
-        alert.setHeaderText("Unsaved work on \"" + left.job().title() + "\" was kept when the program last ended without warning.");
-        boolean changed = left.from().flatMap(FileStamp::of).filter(now -> left.stamp().filter(then -> !then.equals(now)).isPresent()).isPresent();
-        alert.setContentText(left.from().map(f -> "It belongs to " + f + (changed ? ".\nThat file has been written by someone else since. Saving will ask before it replaces theirs." : "."))
+        alert.setHeaderText(
+                "Unsaved work on \"" + left.job().title() + "\" was kept when the program last ended without warning.");
+        boolean changed = left.from()
+                .flatMap(FileStamp::of)
+                .filter(now -> left.stamp().filter(then -> !then.equals(now)).isPresent())
+                .isPresent();
+        alert.setContentText(left.from()
+                .map(f -> "It belongs to " + f
+                        + (changed
+                                ? ".\nThat file has been written by someone else since. Saving will ask before it replaces theirs."
+                                : "."))
                 .orElse("It was never saved to a file."));
         ButtonType answer = alert.showAndWait().orElse(later);
         if (answer == take) {
@@ -498,7 +560,8 @@ public final class Documents {
         alert.initOwner(owner);
         alert.setTitle("Mild Tilt");
         alert.setHeaderText("Unsaved work was kept when the program last ended without warning, but it can't be read.");
-        alert.setContentText(left.why() + "\nIt is in " + left.copy() + ".\nKept, it can be looked at with a text editor, or handed to somebody who can mend it.");
+        alert.setContentText(left.why() + "\nIt is in " + left.copy()
+                + ".\nKept, it can be looked at with a text editor, or handed to somebody who can mend it.");
         if (alert.showAndWait().orElse(keep) == drop) {
             recovery.forget(left);
         }

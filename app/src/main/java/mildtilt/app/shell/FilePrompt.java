@@ -1,4 +1,5 @@
 package mildtilt.app.shell;
+
 import java.io.File;
 import java.nio.file.Path;
 import java.util.Arrays;
@@ -35,7 +36,9 @@ public interface FilePrompt {
         Kind(String label, String... endings) {
             this.label = label;
             ending = endings[0];
-            patterns = Arrays.stream(endings).flatMap(e -> Stream.of("*" + e, "*" + e.toUpperCase(Locale.ROOT))).toList();
+            patterns = Arrays.stream(endings)
+                    .flatMap(e -> Stream.of("*" + e, "*" + e.toUpperCase(Locale.ROOT)))
+                    .toList();
         }
     }
 
@@ -58,8 +61,10 @@ public interface FilePrompt {
             public Optional<Path> save(Window owner, String title, Kind kind, String suggested) {
                 FileChooser chooser = chooser(title, kind);
                 chooser.setInitialFileName(suggested + kind.ending);
-                return path(chooser.showSaveDialog(owner)).map(p ->
-                        p.getFileName().toString().contains(".") ? p : p.resolveSibling(p.getFileName() + kind.ending));
+                return path(chooser.showSaveDialog(owner))
+                        .map(p -> p.getFileName().toString().contains(".")
+                                ? p
+                                : p.resolveSibling(p.getFileName() + kind.ending));
             }
 
             @Override

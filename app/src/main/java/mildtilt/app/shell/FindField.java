@@ -1,4 +1,5 @@
 package mildtilt.app.shell;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -106,11 +107,12 @@ final class FindField extends TextField {
             popup.hide();
             return;
         }
-        List<Found> found = new ArrayList<>(all.get().stream().filter(f -> f.holds(words)).toList());
+        List<Found> found =
+                new ArrayList<>(all.get().stream().filter(f -> f.holds(words)).toList());
         found.sort((a, b) -> Integer.compare(a.rank(words), b.rank(words)));
         list.getItems().setAll(found.stream().limit(MOST).toList());
         if (found.isEmpty()) {
-            list.getItems().setAll(new Found("", "Nothing is called \"" + text.strip() + "\"", () -> { }));
+            list.getItems().setAll(new Found("", "Nothing is called \"" + text.strip() + "\"", () -> {}));
         }
         list.getSelectionModel().selectFirst();
         list.scrollTo(0);
@@ -144,10 +146,12 @@ final class FindField extends TextField {
     }
 
     private void take() {
-        Optional.ofNullable(list.getSelectionModel().getSelectedItem()).filter(_ -> popup.isShowing()).ifPresent(f -> {
-            leave();
-            f.run.run();
-        });
+        Optional.ofNullable(list.getSelectionModel().getSelectedItem())
+                .filter(_ -> popup.isShowing())
+                .ifPresent(f -> {
+                    leave();
+                    f.run.run();
+                });
     }
 
     private void leave() {

@@ -1,4 +1,5 @@
 package mildtilt.app.shell;
+
 import javafx.beans.binding.Bindings;
 import javafx.beans.property.ObjectProperty;
 import javafx.geometry.Pos;
@@ -28,7 +29,12 @@ final class Header extends HBox {
         Label saved = new Label();
         saved.setId("saved-state");
         saved.getStyleClass().add("hint");
-        saved.textProperty().bind(Bindings.createStringBinding(() -> bench.unsaved() ? "not saved" : "saved", bench.jobProperty(), bench.fileProperty(), bench.messageProperty()));
+        saved.textProperty()
+                .bind(Bindings.createStringBinding(
+                        () -> bench.unsaved() ? "not saved" : "saved",
+                        bench.jobProperty(),
+                        bench.fileProperty(),
+                        bench.messageProperty()));
         saved.setMinWidth(64);
         // A narrow window needs the room for the stages; the window's title says it too.
         saved.visibleProperty().bind(widthProperty().greaterThan(1200));
@@ -46,7 +52,8 @@ final class Header extends HBox {
             undo.setDisable(bench.undoable().isEmpty());
             redo.setDisable(bench.redoable().isEmpty());
             undo.getTooltip().setText(bench.undoable().map(c -> "Undo: " + c).orElse("Nothing to undo") + " (Ctrl+Z)");
-            redo.getTooltip().setText(bench.redoable().map(c -> "Redo: " + c).orElse("Nothing to redo") + " (Ctrl+Shift+Z)");
+            redo.getTooltip()
+                    .setText(bench.redoable().map(c -> "Redo: " + c).orElse("Nothing to redo") + " (Ctrl+Shift+Z)");
         };
         bench.jobProperty().addListener((_, _, _) -> refresh.run());
         bench.openedProperty().addListener((_, _, _) -> refresh.run());
@@ -55,7 +62,18 @@ final class Header extends HBox {
         Button look = sign("◐", "theme", "Light or dark (Ctrl+D)");
         look.setOnAction(_ -> theme.set(theme.get().other()));
         HBox.setHgrow(find, Priority.ALWAYS);
-        getChildren().addAll(job, saved, new StagePath(bench), gap, undo, redo, find, unitChoice(), look, commands.helpMenu());
+        getChildren()
+                .addAll(
+                        job,
+                        saved,
+                        new StagePath(bench),
+                        gap,
+                        undo,
+                        redo,
+                        find,
+                        unitChoice(),
+                        look,
+                        commands.helpMenu());
     }
 
     private static Button sign(String sign, String id, String words) {
@@ -77,7 +95,8 @@ final class Header extends HBox {
     }
 
     private ChoiceBox<LengthUnit> unitChoice() {
-        ChoiceBox<LengthUnit> units = Choices.of(LengthUnit.class, Header::brief, "length-unit", "Unit that lengths are shown in");
+        ChoiceBox<LengthUnit> units =
+                Choices.of(LengthUnit.class, Header::brief, "length-unit", "Unit that lengths are shown in");
         units.valueProperty().bindBidirectional(bench.lengthUnitProperty());
         units.setMinWidth(104);
         units.setPrefWidth(104);

@@ -1,4 +1,5 @@
 package mildtilt.app.shell;
+
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -47,7 +48,8 @@ public final class MildTilt extends Application {
 
     /** A job in which nothing is measured yet. */
     public static Job empty() {
-        return Job.of("New job", new Plan(new Vehicle(2400, 60, 60, 180), Optional.empty(), Optional.empty(), Targets.USUAL));
+        return Job.of(
+                "New job", new Plan(new Vehicle(2400, 60, 60, 180), Optional.empty(), Optional.empty(), Targets.USUAL));
     }
 
     /** Runs until the window is closed. */
@@ -79,15 +81,25 @@ public final class MildTilt extends Application {
         kept.onTrouble(t -> Platform.runLater(() -> b.refuse(t)));
         recovery = kept;
         bench = b;
-        Shell s = new Shell(window, b, kept, new OwnCatalogue(OwnCatalogue.usualFolder()), new RecentJobs(OwnCatalogue.usualFolder()), FilePrompt.system(), Clock.systemDefaultZone());
+        Shell s = new Shell(
+                window,
+                b,
+                kept,
+                new OwnCatalogue(OwnCatalogue.usualFolder()),
+                new RecentJobs(OwnCatalogue.usualFolder()),
+                FilePrompt.system(),
+                Clock.systemDefaultZone());
         shell = s;
         window.getIcons().add(new Image(MildTilt.class.getResourceAsStream("/mildtilt/app/icon.png")));
         window.show();
         // Shows any fault nobody foresaw; nobody sees a stack trace on a terminal. The job stays as it is.
         Thread.setDefaultUncaughtExceptionHandler((_, e) -> {
             LOG.error("uncaught", e);
-            Platform.runLater(() -> b.refuse(e instanceof OutOfMemoryError ? "There is not enough memory for that. Save the job, and take out or thin the largest scans."
-                    : "That did not work: Mild Tilt itself has a fault here. The job is as it was; save it before you go on."));
+            Platform.runLater(
+                    () -> b.refuse(
+                            e instanceof OutOfMemoryError
+                                    ? "There is not enough memory for that. Save the job, and take out or thin the largest scans."
+                                    : "That did not work: Mild Tilt itself has a fault here. The job is as it was; save it before you go on."));
         });
         s.documents().loadCatalogue(window);
         if (start.file.isEmpty() && b.job().column().isEmpty() && b.job().axle().isEmpty()) {

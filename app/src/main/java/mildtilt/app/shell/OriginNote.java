@@ -1,4 +1,5 @@
 package mildtilt.app.shell;
+
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -18,7 +19,8 @@ record OriginNote(Optional<Path> from, Optional<FileStamp> stamp) {
 
     static byte[] write(Optional<Path> from, Optional<FileStamp> stamp) {
         String path = from.map(p -> p.toAbsolutePath().toString()).orElse("");
-        return (stamp.map(s -> s.size() + "\n" + s.checksum()).orElse("-\n-") + "\n" + path).getBytes(StandardCharsets.UTF_8);
+        return (stamp.map(s -> s.size() + "\n" + s.checksum()).orElse("-\n-") + "\n" + path)
+                .getBytes(StandardCharsets.UTF_8);
     }
 
     /** A note that is lost or damaged costs where the job came from, not the job. */
@@ -30,7 +32,11 @@ record OriginNote(Optional<Path> from, Optional<FileStamp> stamp) {
                 return text.isBlank() ? NONE : new OriginNote(Optional.of(Path.of(text)), Optional.empty());
             }
             Optional<Path> from = parts.get(2).isBlank() ? Optional.empty() : Optional.of(Path.of(parts.get(2)));
-            return new OriginNote(from, parts.get(0).equals("-") ? Optional.empty() : Optional.of(new FileStamp(Long.parseLong(parts.get(0)), Long.parseLong(parts.get(1)))));
+            return new OriginNote(
+                    from,
+                    parts.get(0).equals("-")
+                            ? Optional.empty()
+                            : Optional.of(new FileStamp(Long.parseLong(parts.get(0)), Long.parseLong(parts.get(1)))));
         } catch (IOException | InvalidPathException | NumberFormatException e) {
             return NONE;
         }

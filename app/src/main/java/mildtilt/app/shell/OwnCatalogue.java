@@ -1,4 +1,5 @@
 package mildtilt.app.shell;
+
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;

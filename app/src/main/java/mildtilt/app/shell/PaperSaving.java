@@ -1,4 +1,5 @@
 package mildtilt.app.shell;
+
 import java.io.ByteArrayOutputStream;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -50,7 +51,12 @@ public final class PaperSaving implements MakeStagePane.Saving {
     private record Now(Job job, Catalogue catalogue, LengthUnit unit, String file, LocalDate day) {}
 
     private Now now() {
-        return new Now(bench.job(), bench.catalogueProperty().get(), bench.lengthUnit(), bench.fileProperty().get().map(f -> f.getFileName().toString()).orElse("not saved yet"), LocalDate.now(clock));
+        return new Now(
+                bench.job(),
+                bench.catalogueProperty().get(),
+                bench.lengthUnit(),
+                bench.fileProperty().get().map(f -> f.getFileName().toString()).orElse("not saved yet"),
+                LocalDate.now(clock));
     }
 
     private static Papers papers(Now now) {
@@ -64,80 +70,109 @@ public final class PaperSaving implements MakeStagePane.Saving {
     @Override
     public void jobCard() {
         Now now = now();
-        prompt.save(owner, "Save the job card", Kind.CARD, suggested() + "-job-card").ifPresent(p -> put.accept(() -> {
-            JobFile.replace(p, JobCardPdf.write(papers(now).analysis(), now.unit, now.day, now.file));
-            return "The job card is in " + p.getFileName() + ".";
-        }));
+        prompt.save(owner, "Save the job card", Kind.CARD, suggested() + "-job-card")
+                .ifPresent(p -> put.accept(() -> {
+                    JobFile.replace(p, JobCardPdf.write(papers(now).analysis(), now.unit, now.day, now.file));
+                    return "The job card is in " + p.getFileName() + ".";
+                }));
     }
 
     @Override
     public void jobBook() {
         Now now = now();
-        prompt.save(owner, "Save the job book", Kind.CARD, suggested() + "-job-book").ifPresent(p -> put.accept(() -> {
-            JobFile.replace(p, JobBookPdf.write(papers(now), now.unit, now.day, now.file));
-            return "The job book is in " + p.getFileName() + ".";
-        }));
+        prompt.save(owner, "Save the job book", Kind.CARD, suggested() + "-job-book")
+                .ifPresent(p -> put.accept(() -> {
+                    JobFile.replace(p, JobBookPdf.write(papers(now), now.unit, now.day, now.file));
+                    return "The job book is in " + p.getFileName() + ".";
+                }));
     }
 
     @Override
     public void runSheet() {
         Now now = now();
-        prompt.save(owner, "Save the run sheet", Kind.CARD, suggested() + "-run-sheet").ifPresent(p -> put.accept(() -> {
-            JobFile.replace(p, RunSheetPdf.write(papers(now), now.unit, now.day, now.file));
-            return "The run sheet is in " + p.getFileName() + ".";
-        }));
+        prompt.save(owner, "Save the run sheet", Kind.CARD, suggested() + "-run-sheet")
+                .ifPresent(p -> put.accept(() -> {
+                    JobFile.replace(p, RunSheetPdf.write(papers(now), now.unit, now.day, now.file));
+                    return "The run sheet is in " + p.getFileName() + ".";
+                }));
     }
 
     /** A picture of the solid view. */
     void picture(Image image) {
-        prompt.save(owner, "Save the picture", Kind.PICTURE, suggested()).ifPresent(p -> put.accept(() -> {
-            ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-            ImageIO.write(SwingFXUtils.fromFXImage(image, null), "png", bytes);
-            JobFile.replace(p, bytes.toByteArray());
-            return "The picture is in " + p.getFileName() + ".";
-        }));
+        prompt.save(owner, "Save the picture", Kind.PICTURE, suggested())
+                .ifPresent(p -> put.accept(() -> {
+                    ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+                    ImageIO.write(SwingFXUtils.fromFXImage(image, null), "png", bytes);
+                    JobFile.replace(p, bytes.toByteArray());
+                    return "The picture is in " + p.getFileName() + ".";
+                }));
     }
 
     @Override
     public void csv() {
         Now now = now();
-        prompt.folder(owner, "Folder for the CSV files").ifPresent(p -> put.accept(() -> {
-            Papers papers = papers(now);
-            return told(CsvFiles.curves(papers.analysis(), p).size() + PapersFiles.tables(papers, p).size(), "CSV files", p);
-        }));
+        prompt.folder(owner, "Folder for the CSV files")
+                .ifPresent(p -> put.accept(() -> {
+                    Papers papers = papers(now);
+                    return told(
+                            CsvFiles.curves(papers.analysis(), p).size()
+                                    + PapersFiles.tables(papers, p).size(),
+                            "CSV files",
+                            p);
+                }));
     }
 
     @Override
     public void templates() {
         Now now = now();
-        prompt.folder(owner, "Folder for the templates").ifPresent(p -> put.accept(() -> {
-            int n = PapersFiles.templates(papers(now), now.unit, p).size();
-            return n == 0 ? "There is no template to save yet." : told(n, "template files", p);
-        }));
+        prompt.folder(owner, "Folder for the templates")
+                .ifPresent(p -> put.accept(() -> {
+                    int n = PapersFiles.templates(papers(now), now.unit, p).size();
+                    return n == 0 ? "There is no template to save yet." : told(n, "template files", p);
+                }));
     }
 
     @Override
     public void everything() {
         Now now = now();
-        prompt.folder(owner, "Folder for everything the bench needs").ifPresent(p -> put.accept(() -> {
-            Papers papers = papers(now);
-            return told(PapersFiles.write(papers, now.unit, now.day, now.file, p).size() + CsvFiles.curves(papers.analysis(), p).size(), "files", p);
-        }));
+        prompt.folder(owner, "Folder for everything the bench needs")
+                .ifPresent(p -> put.accept(() -> {
+                    Papers papers = papers(now);
+                    return told(
+                            PapersFiles.write(papers, now.unit, now.day, now.file, p)
+                                            .size()
+                                    + CsvFiles.curves(papers.analysis(), p).size(),
+                            "files",
+                            p);
+                }));
     }
 
     /** The inspection sheet of one vehicle. */
     void inspection(BuiltVehicle vehicle) {
         Now now = now();
-        prompt.save(owner, "Save the inspection sheet", Kind.CARD, suggested() + "-inspection").ifPresent(p -> put.accept(() -> {
-            JobFile.replace(p, InspectionPdf.write(vehicle, Analysis.of(now.job, Grid.USUAL, now.catalogue), now.unit, now.day, now.file));
-            return "The inspection sheet is in " + p.getFileName() + ".";
-        }));
+        prompt.save(owner, "Save the inspection sheet", Kind.CARD, suggested() + "-inspection")
+                .ifPresent(p -> put.accept(() -> {
+                    JobFile.replace(
+                            p,
+                            InspectionPdf.write(
+                                    vehicle,
+                                    Analysis.of(now.job, Grid.USUAL, now.catalogue),
+                                    now.unit,
+                                    now.day,
+                                    now.file));
+                    return "The inspection sheet is in " + p.getFileName() + ".";
+                }));
     }
 
     /** The log of all trials as tables, and every inspection sheet. */
     void log() {
         Now now = now();
-        prompt.folder(owner, "Folder for the log of trials").ifPresent(p -> put.accept(() -> told(TrialFiles.write(now.job, now.unit, now.day, now.file, p).size(), "files", p)));
+        prompt.folder(owner, "Folder for the log of trials")
+                .ifPresent(p -> put.accept(() -> told(
+                        TrialFiles.write(now.job, now.unit, now.day, now.file, p)
+                                .size(),
+                        "files",
+                        p)));
     }
 
     private static String told(int n, String what, Path folder) {

@@ -1,4 +1,5 @@
 package mildtilt.app.shell;
+
 import java.util.List;
 import java.util.Optional;
 import javafx.beans.binding.BooleanBinding;
@@ -32,7 +33,8 @@ final class PartPane extends VBox {
         setId("piece");
         getStyleClass().add("tab-pane-body");
         wanted = bench.sideTabProperty().isEqualTo(SideTab.PART);
-        found = new FindingList(bench, "part-finding-", f -> bench.selectionProperty().get().equals(Optional.of(f.element())));
+        found = new FindingList(
+                bench, "part-finding-", f -> bench.selectionProperty().get().equals(Optional.of(f.element())));
         head.getStyleClass().add("sub-head");
         head.managedProperty().bind(head.visibleProperty());
         change.setId("part-menu");
@@ -42,7 +44,8 @@ final class PartPane extends VBox {
         change.getItems().add(new MenuItem(""));
         change.showingProperty().addListener((_, _, showing) -> {
             if (showing) {
-                change.getItems().setAll(bench.selectionProperty().get().map(menu::of).orElse(List.of()));
+                change.getItems()
+                        .setAll(bench.selectionProperty().get().map(menu::of).orElse(List.of()));
             }
         });
         StackPane sizes = new StackPane(new PartSizes(bench, wanted, false), change);

@@ -1,4 +1,5 @@
 package mildtilt.app.shell;
+
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
@@ -48,7 +49,8 @@ final class PointsQuestion {
         ChoiceBox<Integer> x = column(columns, guess.x(), "points-x");
         ChoiceBox<Integer> y = column(columns, guess.y(), "points-y");
         ChoiceBox<Integer> z = column(columns, guess.z(), "points-z");
-        ChoiceBox<FileUnit> units = Choices.of(FileUnit.class, FileUnit::label, "points-unit", "Unit where the heading names none");
+        ChoiceBox<FileUnit> units =
+                Choices.of(FileUnit.class, FileUnit::label, "points-unit", "Unit where the heading names none");
         units.setValue(guess.unit());
         Label unitLabel = new Label("Unit");
         Runnable asked = () -> {
@@ -65,17 +67,29 @@ final class PointsQuestion {
         match.addRow(1, new Label("x, forward"), x, new Label("Measured to ±"), spread);
         match.addRow(2, new Label("y, left"), y);
         match.addRow(3, new Label("z, up"), z);
-        match.getChildren().stream().filter(Label.class::isInstance).map(Label.class::cast).forEach(l -> l.setMinWidth(Region.USE_PREF_SIZE));
+        match.getChildren().stream()
+                .filter(Label.class::isInstance)
+                .map(Label.class::cast)
+                .forEach(l -> l.setMinWidth(Region.USE_PREF_SIZE));
         GridPane rows = new GridPane(14, 2);
         for (int c = 0; c < read.heads().size(); c++) {
             Label head = new Label(read.heads().get(c));
             head.getStyleClass().add("sub-head");
             rows.add(head, c, 0);
             for (int r = 0; r < Math.min(SHOWN, read.rows().size()); r++) {
-                rows.add(new Label(c < read.rows().get(r).size() ? read.rows().get(r).get(c) : ""), c, r + 1);
+                rows.add(
+                        new Label(
+                                c < read.rows().get(r).size()
+                                        ? read.rows().get(r).get(c)
+                                        : ""),
+                        c,
+                        r + 1);
             }
         }
-        Label more = Wrap.text(read.rows().size() + (read.rows().size() == 1 ? " point" : " points") + " in all; of a name that is there already, what was measured is replaced.", "hint");
+        Label more = Wrap.text(
+                read.rows().size() + (read.rows().size() == 1 ? " point" : " points")
+                        + " in all; of a name that is there already, what was measured is replaced.",
+                "hint");
         ButtonType take = new ButtonType("Import", ButtonBar.ButtonData.OK_DONE);
         ButtonType leave = new ButtonType("Leave them", ButtonBar.ButtonData.CANCEL_CLOSE);
         Alert alert = new Alert(Alert.AlertType.CONFIRMATION, "", take, leave);
@@ -87,7 +101,13 @@ final class PointsQuestion {
         if (alert.showAndWait().orElse(leave) != take) {
             return Optional.empty();
         }
-        return Optional.of(new PointsCsv.Match(name.getValue(), x.getValue(), y.getValue(), z.getValue(), units.getValue(), LengthText.parse(spread.getText(), unit)));
+        return Optional.of(new PointsCsv.Match(
+                name.getValue(),
+                x.getValue(),
+                y.getValue(),
+                z.getValue(),
+                units.getValue(),
+                LengthText.parse(spread.getText(), unit)));
     }
 
     /** What can't be read as a unit is refused when the points are taken. */
@@ -100,7 +120,8 @@ final class PointsQuestion {
     }
 
     private ChoiceBox<Integer> column(List<Integer> columns, int guess, String id) {
-        ChoiceBox<Integer> box = Choices.of(columns, i -> (i + 1) + ": " + read.heads().get(i), id, "Column");
+        ChoiceBox<Integer> box =
+                Choices.of(columns, i -> (i + 1) + ": " + read.heads().get(i), id, "Column");
         box.setValue(guess);
         return box;
     }

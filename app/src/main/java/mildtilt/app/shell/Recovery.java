@@ -1,4 +1,5 @@
 package mildtilt.app.shell;
+
 import java.io.IOException;
 import java.nio.channels.FileChannel;
 import java.nio.channels.FileLock;
@@ -81,7 +82,8 @@ public final class Recovery implements AutoCloseable {
         String id = UUID.randomUUID().toString();
         copy = folder.resolve(id + JobFile.ENDING);
         origin = folder.resolve(id + ".origin");
-        lockChannel = FileChannel.open(folder.resolve(id + ".lock"), StandardOpenOption.CREATE, StandardOpenOption.WRITE);
+        lockChannel =
+                FileChannel.open(folder.resolve(id + ".lock"), StandardOpenOption.CREATE, StandardOpenOption.WRITE);
         lock = lockChannel.lock();
     }
 
@@ -132,7 +134,8 @@ public final class Recovery implements AutoCloseable {
     public boolean keepNow(Whole left) {
         try {
             // After whatever the writer still has to do, such as taking away the copy of the job before.
-            return writer.submit(() -> write(new Unsaved(left.job, left.from, left.stamp))).get();
+            return writer.submit(() -> write(new Unsaved(left.job, left.from, left.stamp)))
+                    .get();
         } catch (ExecutionException | RejectedExecutionException e) {
             LOG.warn("recovered work could not be kept: {}", e.toString());
             return false;
@@ -155,7 +158,8 @@ public final class Recovery implements AutoCloseable {
             } catch (IOException e) {
                 LOG.warn("unsaved work could not be kept: {}", e.toString());
                 if (!troubled) {
-                    trouble.accept("What is not saved can't be kept safe in " + folder + ": " + JobFile.reason(e) + " Save the job, or make room there.");
+                    trouble.accept("What is not saved can't be kept safe in " + folder + ": " + JobFile.reason(e)
+                            + " Save the job, or make room there.");
                 }
                 troubled = true;
                 return false;
@@ -186,9 +190,11 @@ public final class Recovery implements AutoCloseable {
     public List<Left> left() {
         List<Left> all = new ArrayList<>();
         try (Stream<Path> files = Files.list(folder)) {
-            for (Path lockFile : files.filter(p -> p.toString().endsWith(".lock")).toList()) {
+            for (Path lockFile :
+                    files.filter(p -> p.toString().endsWith(".lock")).toList()) {
                 String id = lockFile.getFileName().toString().replace(".lock", "");
-                if (!lockFile.equals(folder.resolve(copy.getFileName().toString().replace(JobFile.ENDING, ".lock")))
+                if (!lockFile.equals(
+                                folder.resolve(copy.getFileName().toString().replace(JobFile.ENDING, ".lock")))
                         && abandoned(lockFile)) {
                     collect(id, lockFile).ifPresent(all::add);
                 }
@@ -196,7 +202,8 @@ public final class Recovery implements AutoCloseable {
         } catch (IOException e) {
             LOG.warn("unsaved work could not be looked for: {}", e.toString());
         }
-        all.sort((a, b) -> Long.compare(b.copy().toFile().lastModified(), a.copy().toFile().lastModified()));
+        all.sort((a, b) ->
+                Long.compare(b.copy().toFile().lastModified(), a.copy().toFile().lastModified()));
         return all;
     }
 

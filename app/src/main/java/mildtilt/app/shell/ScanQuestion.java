@@ -1,4 +1,5 @@
 package mildtilt.app.shell;
+
 import java.util.Locale;
 import java.util.Optional;
 import javafx.scene.control.Alert;
@@ -40,8 +41,14 @@ final class ScanQuestion {
 
     /** Empty if it is not to be taken in. */
     Optional<FileUnit> ask() {
-        VBox body = new VBox(6, Wrap.text(read.file() + ", " + String.format("%,d", read.count()) + " triangles. The file does not say in which unit its numbers are. "
-                + "Which of these sizes is right? The wheelbase is " + Quantity.length(wheelbase).text(lengths) + ".", "step"));
+        VBox body = new VBox(
+                6,
+                Wrap.text(
+                        read.file() + ", " + String.format("%,d", read.count())
+                                + " triangles. The file does not say in which unit its numbers are. "
+                                + "Which of these sizes is right? The wheelbase is "
+                                + Quantity.length(wheelbase).text(lengths) + ".",
+                        "step"));
         ToggleGroup group = new ToggleGroup();
         FileUnit likely = read.likely(wheelbase);
         for (FileUnit u : FileUnit.values()) {
@@ -66,13 +73,16 @@ final class ScanQuestion {
         alert.setHeaderText("Import a scan");
         alert.setGraphic(null);
         alert.getDialogPane().setContent(body);
-        return alert.showAndWait().filter(take::equals).map(_ -> (FileUnit) group.getSelectedToggle().getUserData());
+        return alert.showAndWait().filter(take::equals).map(_ ->
+                (FileUnit) group.getSelectedToggle().getUserData());
     }
 
     private String text(FileUnit u) {
         double[] s = read.size();
         double longest = Math.max(s[0], Math.max(s[1], s[2])) * u.mm();
-        return "in " + u.label() + ": " + Quantity.length(s[0] * u.mm()).text(lengths) + " long, " + Quantity.length(s[1] * u.mm()).text(lengths) + " wide, "
-                + Quantity.length(s[2] * u.mm()).text(lengths) + " high, " + LengthText.trimmed(longest / wheelbase, longest < 0.01 * wheelbase ? 4 : 2) + " of the wheelbase";
+        return "in " + u.label() + ": " + Quantity.length(s[0] * u.mm()).text(lengths) + " long, "
+                + Quantity.length(s[1] * u.mm()).text(lengths) + " wide, "
+                + Quantity.length(s[2] * u.mm()).text(lengths) + " high, "
+                + LengthText.trimmed(longest / wheelbase, longest < 0.01 * wheelbase ? 4 : 2) + " of the wheelbase";
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.app.shell;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -30,30 +31,44 @@ final class SearchIndex {
         for (Element e : Element.of(job)) {
             all.add(new Found("part", Element.label(job, e), () -> bench.showPart(Optional.of(e))));
         }
-        bench.workedProperty().get().ifPresent(w -> w.now().findings().forEach(f -> all.add(new Found("finding", f.headline(w.now().job()), () -> {
-            bench.sideTabProperty().set(SideTab.NOTES);
-            bench.askedFindingProperty().set(Optional.of(f));
-            bench.askedFindingProperty().set(Optional.empty());
-        }))));
+        bench.workedProperty().get().ifPresent(w -> w.now()
+                .findings()
+                .forEach(f -> all.add(new Found("finding", f.headline(w.now().job()), () -> {
+                    bench.sideTabProperty().set(SideTab.NOTES);
+                    bench.askedFindingProperty().set(Optional.of(f));
+                    bench.askedFindingProperty().set(Optional.empty());
+                }))));
         all.addAll(commands.found());
         for (PointId p : JobPoints.of(job)) {
             all.add(new Found("point", Element.capital(JobPoints.label(job, p)), () -> point(p)));
         }
         bench.workedProperty().get().ifPresent(w -> {
             for (Headline h : Headline.values()) {
-                w.now().headlines().get(h).ifPresent(v -> all.add(new Found("figure  " + h.unit().format(v, bench.lengthUnit()), h.label(),
-                        () -> bench.askedProperty().set(Optional.of(h.label())))));
+                w.now()
+                        .headlines()
+                        .get(h)
+                        .ifPresent(v -> all.add(new Found(
+                                "figure  " + h.unit().format(v, bench.lengthUnit()),
+                                h.label(),
+                                () -> bench.askedProperty().set(Optional.of(h.label())))));
             }
         });
-        Glossary.terms().forEach(t -> all.add(new Found("glossary", t.name(), () -> bench.askedProperty().set(Optional.of(t.name())))));
+        Glossary.terms()
+                .forEach(t -> all.add(new Found(
+                        "glossary", t.name(), () -> bench.askedProperty().set(Optional.of(t.name())))));
         return all;
     }
 
     private void point(PointId p) {
-        if (bench.stageProperty().get() == WorkStage.MAKE || bench.stageProperty().get() == WorkStage.FIT) {
+        if (bench.stageProperty().get() == WorkStage.MAKE
+                || bench.stageProperty().get() == WorkStage.FIT) {
             bench.stageProperty().set(WorkStage.COLUMN);
         }
-        Element.of(bench.job()).stream().filter(e -> Element.points(bench.job(), e).contains(p.onLeft())).findFirst().ifPresent(e -> bench.showPart(Optional.of(e)));
-        bench.spotlightProperty().set(Optional.of(new Workbench.Spotlight(List.of(JobPoints.position(bench.job(), p)))));
+        Element.of(bench.job()).stream()
+                .filter(e -> Element.points(bench.job(), e).contains(p.onLeft()))
+                .findFirst()
+                .ifPresent(e -> bench.showPart(Optional.of(e)));
+        bench.spotlightProperty()
+                .set(Optional.of(new Workbench.Spotlight(List.of(JobPoints.position(bench.job(), p)))));
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.app.shell;
+
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.List;
@@ -57,10 +58,18 @@ public final class Shell {
     private final StageLayouts layouts;
     /** Over all else, for the frame of the tour. */
     private final Pane over = new Pane();
+
     private final BooleanProperty starting = new SimpleBooleanProperty();
     private final ObjectProperty<Theme> theme = new SimpleObjectProperty<>(Theme.LIGHT);
 
-    public Shell(Stage window, Workbench bench, Recovery recovery, OwnCatalogue own, RecentJobs recent, FilePrompt prompt, Clock clock) {
+    public Shell(
+            Stage window,
+            Workbench bench,
+            Recovery recovery,
+            OwnCatalogue own,
+            RecentJobs recent,
+            FilePrompt prompt,
+            Clock clock) {
         this.window = window;
         this.bench = bench;
         documents = new Documents(bench, recovery, own, recent, prompt, clock);
@@ -75,7 +84,8 @@ public final class Shell {
         TrainStrip train = new TrainStrip(bench);
         train.visibleProperty().bind(starting.not());
         train.managedProperty().bind(train.visibleProperty());
-        // Trials are of the vehicle: what is wrong with the plan stands in the other stages, and the figures want the room.
+        // Trials are of the vehicle: what is wrong with the plan stands in the other stages, and the figures want the
+        // room.
         SideDivider divider = new SideDivider(side, layouts.sideWidthProperty());
         for (Region r : List.of(side, divider)) {
             r.visibleProperty().bind(bench.stageProperty().isNotEqualTo(WorkStage.FIT));
@@ -103,10 +113,13 @@ public final class Shell {
         bench.stageProperty().addListener((_, _, _) -> starting.set(false));
         Scene scene = new Scene(new StackPane(root, over), 1280, 800);
         TermHints hints = new TermHints(scene);
-        bench.askedProperty().addListener((_, _, asked) -> asked.ifPresent(a -> {
-            bench.askedProperty().set(Optional.empty());
-            GlossarySheet.show(window, Optional.of(a).filter(t -> !t.isEmpty()).or(() -> hints.asked().map(Glossary.Term::name)));
-        }));
+        bench.askedProperty()
+                .addListener((_, _, asked) -> asked.ifPresent(a -> {
+                    bench.askedProperty().set(Optional.empty());
+                    GlossarySheet.show(
+                            window, Optional.of(a).filter(t -> !t.isEmpty()).or(() -> hints.asked()
+                                    .map(Glossary.Term::name)));
+                }));
         theme.addListener((_, _, t) -> t.applyTo(scene));
         theme.get().applyTo(scene);
         commands.installKeys(scene, find);
@@ -115,8 +128,9 @@ public final class Shell {
         Platform.runLater(bay::requestFocus);
         window.setMinWidth(1100);
         window.setMinHeight(700);
-        window.titleProperty().bind(Bindings.createStringBinding(this::title,
-                bench.jobProperty(), bench.fileProperty(), bench.messageProperty()));
+        window.titleProperty()
+                .bind(Bindings.createStringBinding(
+                        this::title, bench.jobProperty(), bench.fileProperty(), bench.messageProperty()));
         window.setOnCloseRequest(e -> {
             if (!documents.mayLetGo(window)) {
                 e.consume();
@@ -183,12 +197,18 @@ public final class Shell {
     /** The drawing with the dock under it, or the sheets of a stage that has its own. */
     private Region views(OwnCatalogue own, Clock clock) {
         UnrolledStrip unrolled = new UnrolledStrip(bench);
-        unrolled.visibleProperty().bind(Bindings.createBooleanBinding(
-                () -> bench.stageProperty().get() == WorkStage.COLUMN && bench.sideTabProperty().get() == SideTab.PHASING && bench.job().column().isPresent(),
-                bench.stageProperty(), bench.sideTabProperty(), bench.jobProperty()));
+        unrolled.visibleProperty()
+                .bind(Bindings.createBooleanBinding(
+                        () -> bench.stageProperty().get() == WorkStage.COLUMN
+                                && bench.sideTabProperty().get() == SideTab.PHASING
+                                && bench.job().column().isPresent(),
+                        bench.stageProperty(),
+                        bench.sideTabProperty(),
+                        bench.jobProperty()));
         unrolled.managedProperty().bind(unrolled.visibleProperty());
         VBox.setVgrow(bay, Priority.ALWAYS);
-        BooleanBinding ownSheets = Bindings.createBooleanBinding(() -> bench.stageProperty().get().ownSheets(), bench.stageProperty());
+        BooleanBinding ownSheets =
+                Bindings.createBooleanBinding(() -> bench.stageProperty().get().ownSheets(), bench.stageProperty());
         // The papers are of the plan, not of a position, and want the height.
         Dock dock = new Dock(bench);
         VBox views = new VBox(bay, unrolled);
@@ -196,10 +216,14 @@ public final class Shell {
         StackPane middle = new StackPane(views);
         middle.setMinSize(0, 0);
         VBox.setVgrow(middle, Priority.ALWAYS);
-        BooleanBinding comparing = bench.stageProperty().isEqualTo(WorkStage.LINKAGE)
+        BooleanBinding comparing = bench.stageProperty()
+                .isEqualTo(WorkStage.LINKAGE)
                 .and(bench.sideTabProperty().isEqualTo(SideTab.VARIANTS));
         LazyPane.put(middle, comparing, () -> new VariantsTable(bench));
-        LazyPane.put(middle, bench.stageProperty().isEqualTo(WorkStage.MAKE), () -> new MakeStagePane(bench, clock, documents.papers(window)));
+        LazyPane.put(
+                middle,
+                bench.stageProperty().isEqualTo(WorkStage.MAKE),
+                () -> new MakeStagePane(bench, clock, documents.papers(window)));
         LazyPane.put(middle, bench.stageProperty().isEqualTo(WorkStage.FIT), () -> {
             TrialStagePane fit = new TrialStagePane(bench, clock, documents.fitFiles(window), new VehicleView(bench));
             fitting = Optional.of(fit);
@@ -248,7 +272,8 @@ public final class Shell {
         message.setWrapText(true);
         message.setMinHeight(Region.USE_PREF_SIZE);
         HBox.setHgrow(message, Priority.ALWAYS);
-        Label caution = new Label("Plan figures only. Nothing here approves a design: local rules and licensed practice come first.");
+        Label caution = new Label(
+                "Plan figures only. Nothing here approves a design: local rules and licensed practice come first.");
         caution.getStyleClass().add("hint");
         caution.setMinWidth(Region.USE_PREF_SIZE);
         bench.messageProperty().addListener((_, _, m) -> {

@@ -1,4 +1,5 @@
 package mildtilt.app.shell;
+
 import javafx.beans.property.DoubleProperty;
 import javafx.scene.AccessibleRole;
 import javafx.scene.Cursor;

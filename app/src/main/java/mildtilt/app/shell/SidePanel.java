@@ -1,4 +1,5 @@
 package mildtilt.app.shell;
+
 import java.util.Locale;
 import javafx.beans.binding.Bindings;
 import javafx.beans.binding.BooleanBinding;
@@ -59,10 +60,19 @@ final class SidePanel extends VBox {
                 b.setSelected(true);
             });
             bench.sideTabProperty().addListener((_, _, now) -> b.setSelected(now == t));
-            b.visibleProperty().bind(Bindings.createBooleanBinding(() -> t.belongsTo(bench.stageProperty().get()), bench.stageProperty()));
+            b.visibleProperty()
+                    .bind(Bindings.createBooleanBinding(
+                            () -> t.belongsTo(bench.stageProperty().get()), bench.stageProperty()));
             b.managedProperty().bind(b.visibleProperty());
             if (t == SideTab.NOTES) {
-                bench.workedProperty().addListener((_, _, worked) -> b.setText(t.label() + worked.map(w -> " " + FindingList.rows(w.now().job(), w.now().findings()).size()).orElse("")));
+                bench.workedProperty()
+                        .addListener((_, _, worked) -> b.setText(t.label()
+                                + worked.map(w -> " "
+                                                + FindingList.rows(
+                                                                w.now().job(),
+                                                                w.now().findings())
+                                                        .size())
+                                        .orElse("")));
             }
             tabs.getChildren().add(b);
         }
@@ -84,10 +94,12 @@ final class SidePanel extends VBox {
                 case PHASING -> new ClockingPane(bench);
                 case HOLDING -> new SupportsPane(bench);
                 case RANGE -> new RangePane(bench);
-                case IN_THE_WAY -> new ObstaclesPane(bench, new PartSizes(bench, ofObstacles, true), () -> documents.openScan(window));
+                case IN_THE_WAY ->
+                    new ObstaclesPane(bench, new PartSizes(bench, ofObstacles, true), () -> documents.openScan(window));
                 case GAPS -> new GapsPane(bench);
                 case ROUTE -> new RoutePane(bench);
-                case RULES -> new RulesPane(bench, () -> documents.saveRules(window), () -> documents.openRules(window));
+                case RULES ->
+                    new RulesPane(bench, () -> documents.saveRules(window), () -> documents.openRules(window));
             });
         }
         return panes;

@@ -1,4 +1,5 @@
 package mildtilt.app.shell;
+
 import java.io.IOException;
 import java.io.Reader;
 import java.io.Writer;
@@ -65,7 +66,11 @@ final class StageLayouts {
 
     private void chosen() {
         if (!taking) {
-            layouts.put(bench.stageProperty().get(), new Layout(bench.viewProperty().get(), bench.dockFoldedProperty().get()));
+            layouts.put(
+                    bench.stageProperty().get(),
+                    new Layout(
+                            bench.viewProperty().get(),
+                            bench.dockFoldedProperty().get()));
         }
     }
 
@@ -81,7 +86,10 @@ final class StageLayouts {
         }
         for (WorkStage s : WorkStage.values()) {
             Layout usual = usual(s);
-            ViewChoice view = Arrays.stream(ViewChoice.values()).filter(v -> v.name().equals(all.getProperty(s.name() + ".view"))).findFirst().orElse(usual.view);
+            ViewChoice view = Arrays.stream(ViewChoice.values())
+                    .filter(v -> v.name().equals(all.getProperty(s.name() + ".view")))
+                    .findFirst()
+                    .orElse(usual.view);
             layouts.put(s, new Layout(view, Boolean.parseBoolean(all.getProperty(s.name() + ".dock.folded", "false"))));
         }
         try {

@@ -1,4 +1,5 @@
 package mildtilt.app.shell;
+
 import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.Locale;
@@ -13,7 +14,6 @@ import mildtilt.app.controls.StateMark;
 import mildtilt.app.workbench.AnalysisUpdate;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
-import mildtilt.findings.Finding;
 import mildtilt.findings.Severity;
 
 /** The six stages in working order, each with the gravest of what is found in it. */
@@ -63,7 +63,16 @@ final class StagePath extends HBox {
             if (mark != null && button != null) {
                 mark.show(worst);
                 // Nothing is found among readings and trials: they are compared in the stage itself.
-                mark.setVisible(worked.filter(w -> w.now().job().column().isPresent() || w.now().job().axle().isPresent()).isPresent() && (worst != Severity.FINE || Arrays.asList(WorkStage.LINKAGE, WorkStage.COLUMN, WorkStage.CLEARANCE, WorkStage.MAKE).contains(s)));
+                mark.setVisible(worked.filter(w -> w.now().job().column().isPresent()
+                                        || w.now().job().axle().isPresent())
+                                .isPresent()
+                        && (worst != Severity.FINE
+                                || Arrays.asList(
+                                                WorkStage.LINKAGE,
+                                                WorkStage.COLUMN,
+                                                WorkStage.CLEARANCE,
+                                                WorkStage.MAKE)
+                                        .contains(s)));
                 String told = worst == Severity.FINE ? "nothing found" : stops + " stop, " + checks + " check";
                 button.getTooltip().setText(s.label() + ": " + told);
                 button.setAccessibleText(s.label() + ", " + told);
@@ -72,6 +81,9 @@ final class StagePath extends HBox {
     }
 
     private static long count(Optional<AnalysisUpdate> worked, WorkStage stage, Severity severity) {
-        return worked.stream().flatMap(w -> w.now().findings().stream()).filter(f -> f.severity() == severity && WorkStage.of(f) == stage).count();
+        return worked.stream()
+                .flatMap(w -> w.now().findings().stream())
+                .filter(f -> f.severity() == severity && WorkStage.of(f) == stage)
+                .count();
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.app.shell;
+
 import atlantafx.base.theme.PrimerDark;
 import atlantafx.base.theme.PrimerLight;
 import java.util.List;
@@ -18,11 +19,12 @@ enum Theme {
     void applyTo(Scene scene) {
         Application.setUserAgentStylesheet(
                 this == LIGHT ? new PrimerLight().getUserAgentStylesheet() : new PrimerDark().getUserAgentStylesheet());
-        scene.getStylesheets().setAll(List.of(
-                sheet(this == LIGHT ? "tokens-light.css" : "tokens-dark.css"), sheet("app.css")));
+        scene.getStylesheets()
+                .setAll(List.of(sheet(this == LIGHT ? "tokens-light.css" : "tokens-dark.css"), sheet("app.css")));
     }
 
     private static String sheet(String name) {
-        return Objects.requireNonNull(Theme.class.getResource("/mildtilt/app/" + name)).toExternalForm();
+        return Objects.requireNonNull(Theme.class.getResource("/mildtilt/app/" + name))
+                .toExternalForm();
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.app.start;
+
 import java.util.Optional;
 import javafx.scene.control.ButtonType;
 import javafx.scene.control.Dialog;
@@ -23,7 +24,8 @@ public final class GlossarySheet {
         sheet.initOwner(owner);
         sheet.initModality(Modality.NONE);
         sheet.setTitle("Glossary");
-        TextField search = new TextField(about.map(a -> Glossary.explaining(a).map(Term::name).orElse(a)).orElse(""));
+        TextField search = new TextField(
+                about.map(a -> Glossary.explaining(a).map(Term::name).orElse(a)).orElse(""));
         search.setId("glossary-search");
         search.setPromptText("a word");
         search.setAccessibleText("Look for");

@@ -1,4 +1,5 @@
 package mildtilt.app.start;
+
 import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.List;
@@ -70,12 +71,32 @@ final class OwnVehicle extends VBox {
         for (PartThere p : PartThere.values()) {
             parts.getChildren().add(box(p));
         }
-        getChildren().addAll(StartPane.title("A vehicle of your own"),
-                step("1  What carries the wheels?"), cards(List.of(AxleChoice.values()), axles, AxleChoice::label, "start-axle-", "start-axle", this::chooseAxle),
-                step("2  Which steering gear, and where does it sit?"), cards(List.of(GearChoice.values()), gears, GearChoice::label, "start-gear-", "start-gear", this::chooseGear),
-                step("3  What do you have already?"), parts,
-                step("4  How large is it?"), sizes,
-                Wrap.text("It begins as a vehicle that works. Then drag or type each point to where yours is.", "hint"));
+        getChildren()
+                .addAll(
+                        StartPane.title("A vehicle of your own"),
+                        step("1  What carries the wheels?"),
+                        cards(
+                                List.of(AxleChoice.values()),
+                                axles,
+                                AxleChoice::label,
+                                "start-axle-",
+                                "start-axle",
+                                this::chooseAxle),
+                        step("2  Which steering gear, and where does it sit?"),
+                        cards(
+                                List.of(GearChoice.values()),
+                                gears,
+                                GearChoice::label,
+                                "start-gear-",
+                                "start-gear",
+                                this::chooseGear),
+                        step("3  What do you have already?"),
+                        parts,
+                        step("4  How large is it?"),
+                        sizes,
+                        Wrap.text(
+                                "It begins as a vehicle that works. Then drag or type each point to where yours is.",
+                                "hint"));
         bench.lengthUnitProperty().addListener((_, _, _) -> fields());
         show();
         draw();
@@ -91,8 +112,10 @@ final class OwnVehicle extends VBox {
                     show();
                 });
             }
-            axles.forEach((a, b) -> picture(b, VehiclePicture.Drawn.ofAxle(a.example().job())));
-            gears.forEach((g, b) -> picture(b, VehiclePicture.Drawn.of(g.example().job(), Elevation.PLAN)));
+            axles.forEach(
+                    (a, b) -> picture(b, VehiclePicture.Drawn.ofAxle(a.example().job())));
+            gears.forEach(
+                    (g, b) -> picture(b, VehiclePicture.Drawn.of(g.example().job(), Elevation.PLAN)));
         });
     }
 
@@ -107,7 +130,13 @@ final class OwnVehicle extends VBox {
     }
 
     /** All in one row, however wide the window is. */
-    private <C extends Enum<C>> HBox cards(List<C> choices, Map<C, ToggleButton> into, Function<C, String> label, String id, String style, Consumer<C> choose) {
+    private <C extends Enum<C>> HBox cards(
+            List<C> choices,
+            Map<C, ToggleButton> into,
+            Function<C, String> label,
+            String id,
+            String style,
+            Consumer<C> choose) {
         HBox pane = new HBox(8);
         ToggleGroup group = new ToggleGroup();
         for (C c : choices) {
@@ -127,7 +156,9 @@ final class OwnVehicle extends VBox {
     private CheckBox box(PartThere p) {
         CheckBox box = new CheckBox(p.label());
         box.setId("start-there-" + p.name().toLowerCase(Locale.ROOT));
-        box.setTooltip(new Tooltip("Measure it instead of buying it: it is written in the job, and on the list of what to buy it is marked as here."));
+        box.setTooltip(
+                new Tooltip(
+                        "Measure it instead of buying it: it is written in the job, and on the list of what to buy it is marked as here."));
         box.setOnAction(_ -> {
             if (box.isSelected()) {
                 there.add(p);
@@ -142,7 +173,10 @@ final class OwnVehicle extends VBox {
     private void chooseAxle(AxleChoice a) {
         axle = a;
         if (!gear.suits(a)) {
-            gear = List.of(GearChoice.values()).stream().filter(g -> g.suits(a)).findFirst().orElse(gear);
+            gear = List.of(GearChoice.values()).stream()
+                    .filter(g -> g.suits(a))
+                    .findFirst()
+                    .orElse(gear);
         }
         show();
     }
@@ -160,7 +194,11 @@ final class OwnVehicle extends VBox {
         gears.forEach((g, b) -> {
             b.setSelected(g == gear);
             b.pseudoClassStateChanged(StartPane.OTHER, !g.suits(axle));
-            b.setTooltip(g.suits(axle) ? null : new Tooltip("Goes with " + g.usual().label().toLowerCase(Locale.ROOT) + ": pressing it chooses that axle too."));
+            b.setTooltip(
+                    g.suits(axle)
+                            ? null
+                            : new Tooltip("Goes with " + g.usual().label().toLowerCase(Locale.ROOT)
+                                    + ": pressing it chooses that axle too."));
         });
         Optional<VehicleScale> scale = Optional.ofNullable(shipped.get(gear.example()));
         go.setDisable(scale.isEmpty());
@@ -173,16 +211,25 @@ final class OwnVehicle extends VBox {
     }
 
     private void fields() {
-        sizes.getChildren().setAll(field("Track, wheel centre to wheel centre", "start-track", track, v -> track = v), field("Wheelbase", "start-wheelbase", wheelbase, v -> wheelbase = v),
-                field("Tyre diameter", "start-tyre", tyre, v -> tyre = v), unit(), go);
+        sizes.getChildren()
+                .setAll(
+                        field("Track, wheel centre to wheel centre", "start-track", track, v -> track = v),
+                        field("Wheelbase", "start-wheelbase", wheelbase, v -> wheelbase = v),
+                        field("Tyre diameter", "start-tyre", tyre, v -> tyre = v),
+                        unit(),
+                        go);
         sizes.setDisable(go.isDisable());
     }
 
     private Node field(String label, String id, double mm, Consumer<Double> take) {
-        MeasureField f = new MeasureField(LengthText.inField(mm, bench.lengthUnit()), t -> LengthText.parse(t, bench.lengthUnit()), v -> {
-            typed = true;
-            take.accept(v);
-        }, bench::refuse);
+        MeasureField f = new MeasureField(
+                LengthText.inField(mm, bench.lengthUnit()),
+                t -> LengthText.parse(t, bench.lengthUnit()),
+                v -> {
+                    typed = true;
+                    take.accept(v);
+                },
+                bench::refuse);
         f.setId(id);
         f.setAccessibleText(label);
         f.setPrefWidth(116);

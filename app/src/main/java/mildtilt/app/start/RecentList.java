@@ -1,4 +1,5 @@
 package mildtilt.app.start;
+
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
@@ -37,6 +38,7 @@ final class RecentList extends VBox {
         t.setDaemon(true);
         return t;
     });
+
     private final Consumer<Path> open;
 
     RecentList(Consumer<Path> open) {
@@ -65,7 +67,10 @@ final class RecentList extends VBox {
         HBox row = new HBox(8, picture, new VBox(1, title, state));
         row.setAlignment(Pos.CENTER_LEFT);
         row.setMaxWidth(ROW);
-        Button b = StartPane.plain("", "start-recent-" + name.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-"), () -> open.accept(p));
+        Button b = StartPane.plain(
+                "",
+                "start-recent-" + name.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-"),
+                () -> open.accept(p));
         b.setGraphic(row);
         b.setAccessibleText("Open " + name);
         b.setAlignment(Pos.CENTER_LEFT);
@@ -81,7 +86,8 @@ final class RecentList extends VBox {
             VehiclePicture.Drawn drawn = VehiclePicture.Drawn.of(job, Elevation.PLAN);
             Platform.runLater(() -> picture.show(drawn));
             List<Finding> found = Analysis.of(job).findings();
-            long stops = found.stream().filter(f -> f.severity() == Severity.STOP).count();
+            long stops =
+                    found.stream().filter(f -> f.severity() == Severity.STOP).count();
             String said = found.isEmpty() ? "nothing found" : stops + " stop, " + (found.size() - stops) + " check";
             Platform.runLater(() -> state.setText(said));
         } catch (JobFileException | ImpossibleGeometryException e) {

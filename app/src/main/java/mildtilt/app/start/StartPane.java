@@ -1,4 +1,5 @@
 package mildtilt.app.start;
+
 import java.nio.file.Path;
 import java.util.List;
 import javafx.css.PseudoClass;
@@ -52,8 +53,18 @@ public final class StartPane extends HBox {
             demo.setOnAction(_ -> begin.demo(d));
             demos.getChildren().add(demo);
         }
-        VBox side = new VBox(8, title("See it work"), Wrap.text("A made-up rescue carrier with faults in it. Nine steps, about three minutes: you find and cure them all.", "hint"), tour,
-                title("Go on"), plain("Open a job…", "start-open", begin::open), recent, title("Look at a demo"), demos);
+        VBox side = new VBox(
+                8,
+                title("See it work"),
+                Wrap.text(
+                        "A made-up rescue carrier with faults in it. Nine steps, about three minutes: you find and cure them all.",
+                        "hint"),
+                tour,
+                title("Go on"),
+                plain("Open a job…", "start-open", begin::open),
+                recent,
+                title("Look at a demo"),
+                demos);
         side.getStyleClass().addAll("start-column", "start-side");
         getChildren().addAll(Wrap.tall(new OwnVehicle(bench, begin::own)), Wrap.tall(side));
         HBox.setHgrow(getChildren().getFirst(), Priority.ALWAYS);

@@ -1,4 +1,5 @@
 package mildtilt.app.start;
+
 import java.util.List;
 import java.util.Optional;
 import javafx.event.EventTarget;
@@ -19,6 +20,7 @@ public final class TermHints {
 
     /** A longer text is a sentence, which says what it means; its terms are a key away. */
     private static final int SHORT = 48;
+
     private static final double WIDTH = 380;
 
     private final Scene scene;
@@ -35,7 +37,9 @@ public final class TermHints {
             at = n instanceof Labeled l && l.getText() != null && !l.getText().isEmpty() ? l : null;
         }
         pointed = at;
-        if (at != null && at.getText().length() <= SHORT && (at.getTooltip() == null || at.getTooltip() instanceof Hint)) {
+        if (at != null
+                && at.getText().length() <= SHORT
+                && (at.getTooltip() == null || at.getTooltip() instanceof Hint)) {
             List<Term> terms = Glossary.in(at.getText());
             at.setTooltip(terms.isEmpty() ? null : new Hint(terms.getFirst()));
         }
@@ -59,7 +63,9 @@ public final class TermHints {
                 return there;
             }
         }
-        return Optional.ofNullable(scene.getFocusOwner()).flatMap(n -> Optional.ofNullable(n.getAccessibleText()).or(() -> n instanceof Labeled l ? Optional.ofNullable(l.getText()) : Optional.empty()))
+        return Optional.ofNullable(scene.getFocusOwner())
+                .flatMap(n -> Optional.ofNullable(n.getAccessibleText())
+                        .or(() -> n instanceof Labeled l ? Optional.ofNullable(l.getText()) : Optional.empty()))
                 .flatMap(t -> Glossary.in(t).stream().findFirst());
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.app.start;
+
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
@@ -40,6 +41,7 @@ public final class Tour extends HBox {
 
     /** The joint the tour drags down, and how far, mm. */
     private static final PointId JOINT = new PointId.JointCentre(1);
+
     private static final Element LOWER_JOINT = new Element.JointAt(1);
     private static final double DOWN = -40;
     private static final double ROUND = 6;
@@ -53,7 +55,8 @@ public final class Tour extends HBox {
      * @param done whether the user has done it
      * @param doIt does it for the user
      */
-    private record Step(String words, Runnable begin, Supplier<Optional<Node>> light, BooleanSupplier done, Runnable doIt) {}
+    private record Step(
+            String words, Runnable begin, Supplier<Optional<Node>> light, BooleanSupplier done, Runnable doIt) {}
 
     private final Workbench bench;
     private final Label words = Wrap.text("", "walk-words");
@@ -104,29 +107,68 @@ public final class Tour extends HBox {
 
     private List<Step> steps() {
         return List.of(
-                new Step("Select. This strip holds every part from hands to tyres, with its figure and its state: ● OK, ▲ check, ■ stop. Press Lower joint.",
-                        () -> at(WorkStage.COLUMN, ViewChoice.SIDE, SideTab.NOTES), () -> tile(LOWER_JOINT), () -> selected(LOWER_JOINT), () -> bench.showPart(Optional.of(LOWER_JOINT))),
-                new Step("Drag. The lower joint bends 37.4° and allows 35°. Drag its ring about 40 mm straight down and watch the angle.",
-                        () -> at(WorkStage.COLUMN, ViewChoice.SIDE, SideTab.PART), () -> node("#sheet-side-lower-joint-centre"), () -> !stopAt(LOWER_JOINT), this::dragDown),
-                new Step("Find. Findings lists what is wrong, gravest first. Press \"Column turns unevenly\" to see why, and what cures it.",
-                        () -> at(WorkStage.COLUMN, ViewChoice.SIDE, SideTab.NOTES), () -> row(Fault.RIPPLE), () -> row(Fault.RIPPLE).map(r -> !r.lookupAll(".finding-why").isEmpty()).orElse(false) || cured(Fault.RIPPLE), () -> open(Fault.RIPPLE)),
-                new Step("Apply. The remedy says what each figure would become. Press Apply.",
-                        () -> { }, () -> apply(Fault.RIPPLE), () -> cured(Fault.RIPPLE), () -> cure(Fault.RIPPLE, 0)),
-                new Step("Undo. Every change can be taken back, without limit. Press ↶, then ↷ to have it again.",
-                        () -> undone = false, () -> node(undone ? "#redo" : "#undo"), this::undoneAndBack, () -> {
+                new Step(
+                        "Select. This strip holds every part from hands to tyres, with its figure and its state: ● OK, ▲ check, ■ stop. Press Lower joint.",
+                        () -> at(WorkStage.COLUMN, ViewChoice.SIDE, SideTab.NOTES),
+                        () -> tile(LOWER_JOINT),
+                        () -> selected(LOWER_JOINT),
+                        () -> bench.showPart(Optional.of(LOWER_JOINT))),
+                new Step(
+                        "Drag. The lower joint bends 37.4° and allows 35°. Drag its ring about 40 mm straight down and watch the angle.",
+                        () -> at(WorkStage.COLUMN, ViewChoice.SIDE, SideTab.PART),
+                        () -> node("#sheet-side-lower-joint-centre"),
+                        () -> !stopAt(LOWER_JOINT),
+                        this::dragDown),
+                new Step(
+                        "Find. Findings lists what is wrong, gravest first. Press \"Column turns unevenly\" to see why, and what cures it.",
+                        () -> at(WorkStage.COLUMN, ViewChoice.SIDE, SideTab.NOTES),
+                        () -> row(Fault.RIPPLE),
+                        () -> row(Fault.RIPPLE)
+                                        .map(r -> !r.lookupAll(".finding-why").isEmpty())
+                                        .orElse(false)
+                                || cured(Fault.RIPPLE),
+                        () -> open(Fault.RIPPLE)),
+                new Step(
+                        "Apply. The remedy says what each figure would become. Press Apply.",
+                        () -> {},
+                        () -> apply(Fault.RIPPLE),
+                        () -> cured(Fault.RIPPLE),
+                        () -> cure(Fault.RIPPLE, 0)),
+                new Step(
+                        "Undo. Every change can be taken back, without limit. Press ↶, then ↷ to have it again.",
+                        () -> undone = false,
+                        () -> node(undone ? "#redo" : "#undo"),
+                        this::undoneAndBack,
+                        () -> {
                             bench.undo();
                             undone = true;
                             bench.redo();
                         }),
-                new Step("Turn. Drag the steering wheel to the left until it stops. The road wheels, the curve and the figures follow.",
-                        () -> at(WorkStage.LINKAGE, ViewChoice.PLAN, SideTab.NOTES), () -> node("#wheel-dial"), this::atLeftStop, () -> bench.moveHands(new SteeringInput(1e6, 0, 0))),
-                new Step("A tyre hits a bracket at left lock. Press the finding: the window goes to the place. Then press Apply at \"Move tray bracket\".",
-                        () -> bench.sideTabProperty().set(SideTab.NOTES), () -> row(Fault.TOUCHES), () -> cured(Fault.TOUCHES), () -> cure(Fault.TOUCHES, 1)),
-                new Step("The last stop: a tie-rod end rattles in its arm. Press the finding, then Apply at the way you would make it seat.",
-                        () -> bench.sideTabProperty().set(SideTab.NOTES), () -> row(Fault.STUD_DOES_NOT_SEAT), () -> cured(Fault.STUD_DOES_NOT_SEAT), () -> cure(Fault.STUD_DOES_NOT_SEAT, 0)),
-                new Step("No stop is left: you know the five moves. Begin your own from the job's menu, Start page. F1 lists the keys, Ctrl+K finds anything. "
-                        + "Nothing here approves a design: local rules and licensed practice come first.",
-                        () -> at(WorkStage.COLUMN, ViewChoice.SIDE, SideTab.NOTES), () -> node("#job-menu"), () -> true, () -> { }));
+                new Step(
+                        "Turn. Drag the steering wheel to the left until it stops. The road wheels, the curve and the figures follow.",
+                        () -> at(WorkStage.LINKAGE, ViewChoice.PLAN, SideTab.NOTES),
+                        () -> node("#wheel-dial"),
+                        this::atLeftStop,
+                        () -> bench.moveHands(new SteeringInput(1e6, 0, 0))),
+                new Step(
+                        "A tyre hits a bracket at left lock. Press the finding: the window goes to the place. Then press Apply at \"Move tray bracket\".",
+                        () -> bench.sideTabProperty().set(SideTab.NOTES),
+                        () -> row(Fault.TOUCHES),
+                        () -> cured(Fault.TOUCHES),
+                        () -> cure(Fault.TOUCHES, 1)),
+                new Step(
+                        "The last stop: a tie-rod end rattles in its arm. Press the finding, then Apply at the way you would make it seat.",
+                        () -> bench.sideTabProperty().set(SideTab.NOTES),
+                        () -> row(Fault.STUD_DOES_NOT_SEAT),
+                        () -> cured(Fault.STUD_DOES_NOT_SEAT),
+                        () -> cure(Fault.STUD_DOES_NOT_SEAT, 0)),
+                new Step(
+                        "No stop is left: you know the five moves. Begin your own from the job's menu, Start page. F1 lists the keys, Ctrl+K finds anything. "
+                                + "Nothing here approves a design: local rules and licensed practice come first.",
+                        () -> at(WorkStage.COLUMN, ViewChoice.SIDE, SideTab.NOTES),
+                        () -> node("#job-menu"),
+                        () -> true,
+                        () -> {}));
     }
 
     /** Begins, on the demo that is open. */
@@ -168,9 +210,14 @@ public final class Tour extends HBox {
         next.setDisable(!done);
         show.setDisable(done);
         state.setText(done ? "Done ✓" : "");
-        Optional<Bounds> there = step().light.get().map(n -> n.localToScene(n.getBoundsInLocal())).filter(b -> b.getWidth() > 0 && b.getHeight() > 0);
+        Optional<Bounds> there = step().light
+                .get()
+                .map(n -> n.localToScene(n.getBoundsInLocal()))
+                .filter(b -> b.getWidth() > 0 && b.getHeight() > 0);
         frame.setVisible(there.isPresent());
-        there.map(frame.getParent()::sceneToLocal).ifPresent(b -> frame.resizeRelocate(b.getMinX() - ROUND, b.getMinY() - ROUND, b.getWidth() + 2 * ROUND, b.getHeight() + 2 * ROUND));
+        there.map(frame.getParent()::sceneToLocal)
+                .ifPresent(b -> frame.resizeRelocate(
+                        b.getMinX() - ROUND, b.getMinY() - ROUND, b.getWidth() + 2 * ROUND, b.getHeight() + 2 * ROUND));
     }
 
     private void at(WorkStage stage, ViewChoice view, SideTab tab) {
@@ -201,13 +248,20 @@ public final class Tour extends HBox {
 
     /** The row of the first finding of a kind, in the list. */
     private Optional<Node> row(Fault fault) {
-        return getScene() == null ? Optional.empty() : getScene().getRoot().lookupAll(".finding-card").stream()
-                .filter(n -> fault.equals(n.getProperties().get(Fault.class)) && n.getId().startsWith("finding-") && seen(n)).findFirst();
+        return getScene() == null
+                ? Optional.empty()
+                : getScene().getRoot().lookupAll(".finding-card").stream()
+                        .filter(n -> fault.equals(n.getProperties().get(Fault.class))
+                                && n.getId().startsWith("finding-")
+                                && seen(n))
+                        .findFirst();
     }
 
     /** The first button in the row, once it is open; the row until then. */
     private Optional<Node> apply(Fault fault) {
-        return row(fault).flatMap(r -> r.lookupAll(".take-remedy").stream().findFirst()).or(() -> row(fault));
+        return row(fault)
+                .flatMap(r -> r.lookupAll(".take-remedy").stream().findFirst())
+                .or(() -> row(fault));
     }
 
     private boolean selected(Element e) {
@@ -215,7 +269,9 @@ public final class Tour extends HBox {
     }
 
     private Optional<Finding> stop(Fault fault) {
-        return bench.workedProperty().get().flatMap(w -> w.now().findings().stream().filter(f -> f.fault() == fault && f.severity() == Severity.STOP).findFirst());
+        return bench.workedProperty().get().flatMap(w -> w.now().findings().stream()
+                .filter(f -> f.fault() == fault && f.severity() == Severity.STOP)
+                .findFirst());
     }
 
     /** Whether the figures of the job as it stands are there, without this stop. */
@@ -224,15 +280,25 @@ public final class Tour extends HBox {
     }
 
     private boolean settled() {
-        return !bench.dragging() && bench.workedProperty().get().map(w -> w.now().job() == bench.job()).orElse(false);
+        return !bench.dragging()
+                && bench.workedProperty()
+                        .get()
+                        .map(w -> w.now().job() == bench.job())
+                        .orElse(false);
     }
 
     private boolean stopAt(Element e) {
-        return !settled() || bench.workedProperty().get().map(w -> w.now().stateOf(e) == Severity.STOP).orElse(true);
+        return !settled()
+                || bench.workedProperty()
+                        .get()
+                        .map(w -> w.now().stateOf(e) == Severity.STOP)
+                        .orElse(true);
     }
 
     private void dragDown() {
-        bench.edit("Move the lower joint 40 mm down", j -> JobPoints.moved(j, JOINT, JobPoints.position(j, JOINT).plus(new Vector(0, 0, DOWN))));
+        bench.edit(
+                "Move the lower joint 40 mm down",
+                j -> JobPoints.moved(j, JOINT, JobPoints.position(j, JOINT).plus(new Vector(0, 0, DOWN))));
     }
 
     private void open(Fault fault) {
@@ -245,7 +311,10 @@ public final class Tour extends HBox {
     private void cure(Fault fault, int remedy) {
         stop(fault).filter(f -> f.remedies().size() > remedy).ifPresent(f -> {
             String action = f.remedies().get(remedy).action().text(bench.lengthUnit());
-            bench.edit(action, f.what().text(bench.lengthUnit()), f.remedies().get(remedy).edit());
+            bench.edit(
+                    action,
+                    f.what().text(bench.lengthUnit()),
+                    f.remedies().get(remedy).edit());
         });
     }
 
@@ -255,6 +324,9 @@ public final class Tour extends HBox {
     }
 
     private boolean atLeftStop() {
-        return bench.train().stopDeg(Side.LEFT).map(stop -> bench.hands().steeringWheelDeg() > 0.9 * stop).orElse(true);
+        return bench.train()
+                .stopDeg(Side.LEFT)
+                .map(stop -> bench.hands().steeringWheelDeg() > 0.9 * stop)
+                .orElse(true);
     }
 }

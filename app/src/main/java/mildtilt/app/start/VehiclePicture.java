@@ -1,4 +1,5 @@
 package mildtilt.app.start;
+
 import java.util.List;
 import java.util.Optional;
 import javafx.scene.canvas.GraphicsContext;
@@ -25,19 +26,30 @@ final class VehiclePicture extends CanvasPane {
         static Drawn of(Job job, Elevation from) {
             Job bare = Job.of(job.title(), job.plan());
             SteeringTrain train = new SteeringTrain(bare);
-            return new Drawn(from, Extent.of(Sketch.ofDesign(bare, train), from),
-                    VehicleSolids.of(bare).at(train.axle().map(_ -> train.pose(0, 0, 0)), 0, 0).stream().filter(p -> !(p.element() instanceof Element.InTheWay)).toList(),
+            return new Drawn(
+                    from,
+                    Extent.of(Sketch.ofDesign(bare, train), from),
+                    VehicleSolids.of(bare).at(train.axle().map(_ -> train.pose(0, 0, 0)), 0, 0).stream()
+                            .filter(p -> !(p.element() instanceof Element.InTheWay))
+                            .toList(),
                     train.column().map(c -> Yokes.of(c, 0)).orElse(List.of()));
         }
 
         /** What carries the wheels alone, from the front. */
         static Drawn ofAxle(Job job) {
             Drawn all = of(Job.of(job.title(), job.plan().withColumn(Optional.empty())), Elevation.FRONT);
-            return new Drawn(all.from, all.extent, all.parts.stream().filter(p -> carries(p.element())).toList(), List.of());
+            return new Drawn(
+                    all.from,
+                    all.extent,
+                    all.parts.stream().filter(p -> carries(p.element())).toList(),
+                    List.of());
         }
 
         private static boolean carries(Element e) {
-            return e instanceof Element.Tyres || e instanceof Element.Knuckles || e instanceof Element.SteeringArms || e instanceof Element.BeamElement;
+            return e instanceof Element.Tyres
+                    || e instanceof Element.Knuckles
+                    || e instanceof Element.SteeringArms
+                    || e instanceof Element.BeamElement;
         }
     }
 
@@ -58,7 +70,8 @@ final class VehiclePicture extends CanvasPane {
     protected void draw(GraphicsContext g, double w, double h) {
         if (drawn != null && w > 20 && h > 20) {
             SheetView v = SheetView.fitting(drawn.from, drawn.extent, w, h);
-            new PartPainter(g, v, this::ink, Optional.empty(), _ -> true).draw(drawn.parts, drawn.yokes, new LabelPlacer(new LabelPlacer.Box(0, 0, w, h)));
+            new PartPainter(g, v, this::ink, Optional.empty(), _ -> true)
+                    .draw(drawn.parts, drawn.yokes, new LabelPlacer(new LabelPlacer.Box(0, 0, w, h)));
         }
     }
 }

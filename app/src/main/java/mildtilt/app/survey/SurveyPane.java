@@ -1,4 +1,5 @@
 package mildtilt.app.survey;
+
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -43,6 +44,7 @@ public final class SurveyPane extends FormPane {
 
     /** A tape read with care, and an angle finder, ± one standard deviation. */
     private static final double TAPE = 1.5;
+
     private static final double ANGLE = 0.3;
 
     private final Runnable takeCsv;
@@ -59,10 +61,12 @@ public final class SurveyPane extends FormPane {
         super(bench, "survey-pane");
         this.takeCsv = takeCsv;
         names = Names.of(bench.job());
-        beside = new LatestTask<>(s -> {
-            settled = Optional.of(s);
-            showAgain();
-        }, problem -> bench.refuse("The survey could not be worked out: " + problem.getMessage()));
+        beside = new LatestTask<>(
+                s -> {
+                    settled = Optional.of(s);
+                    showAgain();
+                },
+                problem -> bench.refuse("The survey could not be worked out: " + problem.getMessage()));
         bench.jobProperty().addListener((_, _, _) -> ask());
         bench.stageProperty().addListener((_, _, _) -> ask());
         ask();
@@ -71,7 +75,8 @@ public final class SurveyPane extends FormPane {
 
     private void ask() {
         Survey survey = bench.job().survey();
-        if (bench.stageProperty().get() != WorkStage.SURVEY || settled.filter(s -> s.of.equals(survey)).isPresent()) {
+        if (bench.stageProperty().get() != WorkStage.SURVEY
+                || settled.filter(s -> s.of.equals(survey)).isPresent()) {
             return;
         }
         Job job = bench.job();
@@ -97,8 +102,9 @@ public final class SurveyPane extends FormPane {
         Job job = bench.job();
         Survey survey = job.survey();
         names = Names.of(job);
-        hint("Give each point what you can measure: a plumb bob to the floor grid and a height, tapes from three marks or more, an angle finder, a mirror of the other side. More readings than needed are "
-                + "weighed against each other. ± is what two readings in three are within.");
+        hint(
+                "Give each point what you can measure: a plumb bob to the floor grid and a height, tapes from three marks or more, an angle finder, a mirror of the other side. More readings than needed are "
+                        + "weighed against each other. ± is what two readings in three are within.");
         adding(job);
         Optional<Surveyed> s = settled.filter(x -> x.of.equals(survey)).map(Settled::surveyed);
         s.ifPresent(this::summary);
@@ -110,16 +116,26 @@ public final class SurveyPane extends FormPane {
     }
 
     private void adding(Job job) {
-        List<Id> left = JobPoints.byId(job).keySet().stream().filter(id -> job.survey().point(id).isEmpty()).sorted(Comparator.comparing(names)).toList();
+        List<Id> left = JobPoints.byId(job).keySet().stream()
+                .filter(id -> job.survey().point(id).isEmpty())
+                .sorted(Comparator.comparing(names))
+                .toList();
         WordField own = new WordField("", t -> {
             if (!t.isBlank()) {
-                add(JobPoints.idsByLabel(job).getOrDefault(t.strip(), job.survey().nextMark()), t.strip());
+                add(
+                        JobPoints.idsByLabel(job)
+                                .getOrDefault(t.strip(), job.survey().nextMark()),
+                        t.strip());
             }
         });
         own.setId("survey-add-mark");
         own.setPromptText("mark A on the floor");
         own.setPrefWidth(130);
-        row(named("A point of the job", choiceBox("survey-add", left, Optional.empty(), names, id -> add(id, names.apply(id)))), named("or a mark of its own", own),
+        row(
+                named(
+                        "A point of the job",
+                        choiceBox("survey-add", left, Optional.empty(), names, id -> add(id, names.apply(id)))),
+                named("or a mark of its own", own),
                 named(" ", small("Import points…", "survey-csv", takeCsv)));
     }
 
@@ -137,7 +153,8 @@ public final class SurveyPane extends FormPane {
         if (s.places().isEmpty() && s.open().isEmpty()) {
             return;
         }
-        say(s.places().size() + (s.places().size() == 1 ? " point is" : " points are") + " settled, with " + s.spare() + (s.spare() == 1 ? " reading" : " readings") + " to spare."
+        say(s.places().size() + (s.places().size() == 1 ? " point is" : " points are") + " settled, with " + s.spare()
+                + (s.spare() == 1 ? " reading" : " readings") + " to spare."
                 + (s.spare() == 0 ? " Nothing checks anything yet: one misread tape would not be seen." : ""));
         s.worst().ifPresentOrElse(t -> add(Wrap.text("! " + words(t), "brings")), () -> {
             if (s.spare() > 0) {
@@ -148,8 +165,9 @@ public final class SurveyPane extends FormPane {
 
     private String words(Surveyed.ReadingCheck t) {
         boolean angle = t.reading() instanceof Reading.Slope;
-        return names.apply(t.point()) + ", " + t.reading().label(names) + ", looks wrong: misread by about " + text(angle ? Quantity.angle(t.misread()) : Quantity.length(t.misread())) + " if the others are right, " + LengthText.decimal(t.times(), 0)
-                + " times what its ± lets expect.";
+        return names.apply(t.point()) + ", " + t.reading().label(names) + ", looks wrong: misread by about "
+                + text(angle ? Quantity.angle(t.misread()) : Quantity.length(t.misread()))
+                + " if the others are right, " + LengthText.decimal(t.times(), 0) + " times what its ± lets expect.";
     }
 
     /** For the ids of a point's controls. */
@@ -174,17 +192,35 @@ public final class SurveyPane extends FormPane {
         row.getStyleClass().add("obstacle-row");
         add(row);
         Optional<Surveyed.Place> place = s.map(x -> x.places().get(p.id()));
-        place.ifPresent(x -> add(Wrap.text(Phrase.of("x {0}, y {1}, z {2}; ± {3}, {4}, {5}", Quantity.length(x.at().x()), Quantity.length(x.at().y()), Quantity.length(x.at().z()), Quantity.length(x.sdX()),
-                Quantity.length(x.sdY()), Quantity.length(x.sdZ())).text(bench.lengthUnit()), "facts-figure")));
+        place.ifPresent(x -> add(Wrap.text(
+                Phrase.of(
+                                "x {0}, y {1}, z {2}; ± {3}, {4}, {5}",
+                                Quantity.length(x.at().x()),
+                                Quantity.length(x.at().y()),
+                                Quantity.length(x.at().z()),
+                                Quantity.length(x.sdX()),
+                                Quantity.length(x.sdY()),
+                                Quantity.length(x.sdZ()))
+                        .text(bench.lengthUnit()),
+                "facts-figure")));
         s.map(x -> x.open().get(p.id())).ifPresent(why -> add(Wrap.text(why, "brings")));
         if (place.isPresent() && id.isPresent()) {
             Point plan = JobPoints.position(job, id.get());
             double off = plan.distanceTo(place.get().at());
             if (off > 0.05) {
                 Point to = place.get().at();
-                Button put = small("Put it there", "survey-put-" + key, () -> bench.edit("Put " + names.apply(p.id()) + " where it was measured", "It was surveyed there.", j -> JobPoints.moved(j, id.get(), to)));
+                Button put = small(
+                        "Put it there",
+                        "survey-put-" + key,
+                        () -> bench.edit(
+                                "Put " + names.apply(p.id()) + " where it was measured",
+                                "It was surveyed there.",
+                                j -> JobPoints.moved(j, id.get(), to)));
                 put.getStyleClass().add("take-remedy");
-                Label far = Wrap.text(Phrase.of("{0} from where the plan has it", Quantity.length(off)).text(bench.lengthUnit()), "hint");
+                Label far = Wrap.text(
+                        Phrase.of("{0} from where the plan has it", Quantity.length(off))
+                                .text(bench.lengthUnit()),
+                        "hint");
                 HBox.setHgrow(far, Priority.ALWAYS);
                 far.setMaxWidth(Double.MAX_VALUE);
                 add(new HBox(8, far, put));
@@ -206,44 +242,152 @@ public final class SurveyPane extends FormPane {
         List<Node> fields = new ArrayList<>();
         switch (r) {
             case Reading.Plumb q -> {
-                fields.add(length("x, forward", "survey-x-" + id, q.x(), (j, v) -> put(j, p, i, new Reading.Plumb(v, q.y(), q.spread()))));
-                fields.add(length("y, left", "survey-y-" + id, q.y(), (j, v) -> put(j, p, i, new Reading.Plumb(q.x(), v, q.spread()))));
-                fields.add(length("±", "survey-spread-" + id, q.spread(), (j, v) -> put(j, p, i, new Reading.Plumb(q.x(), q.y(), v))));
+                fields.add(length(
+                        "x, forward",
+                        "survey-x-" + id,
+                        q.x(),
+                        (j, v) -> put(j, p, i, new Reading.Plumb(v, q.y(), q.spread()))));
+                fields.add(length(
+                        "y, left",
+                        "survey-y-" + id,
+                        q.y(),
+                        (j, v) -> put(j, p, i, new Reading.Plumb(q.x(), v, q.spread()))));
+                fields.add(length(
+                        "±",
+                        "survey-spread-" + id,
+                        q.spread(),
+                        (j, v) -> put(j, p, i, new Reading.Plumb(q.x(), q.y(), v))));
             }
             case Reading.Height q -> {
-                fields.add(length("Height", "survey-z-" + id, q.z(), (j, v) -> put(j, p, i, new Reading.Height(v, q.spread()))));
-                fields.add(length("±", "survey-spread-" + id, q.spread(), (j, v) -> put(j, p, i, new Reading.Height(q.z(), v))));
+                fields.add(length(
+                        "Height", "survey-z-" + id, q.z(), (j, v) -> put(j, p, i, new Reading.Height(v, q.spread()))));
+                fields.add(length(
+                        "±", "survey-spread-" + id, q.spread(), (j, v) -> put(j, p, i, new Reading.Height(q.z(), v))));
             }
             case Reading.Tape q -> {
-                fields.add(other(job, p, "From", "survey-from-" + id, q.from(), (j, n) -> put(j, p, i, new Reading.Tape(n, q.length(), q.spread()))));
-                fields.add(length("Length", "survey-length-" + id, q.length(), (j, v) -> put(j, p, i, new Reading.Tape(q.from(), v, q.spread()))));
-                fields.add(length("±", "survey-spread-" + id, q.spread(), (j, v) -> put(j, p, i, new Reading.Tape(q.from(), q.length(), v))));
+                fields.add(other(
+                        job,
+                        p,
+                        "From",
+                        "survey-from-" + id,
+                        q.from(),
+                        (j, n) -> put(j, p, i, new Reading.Tape(n, q.length(), q.spread()))));
+                fields.add(length(
+                        "Length",
+                        "survey-length-" + id,
+                        q.length(),
+                        (j, v) -> put(j, p, i, new Reading.Tape(q.from(), v, q.spread()))));
+                fields.add(length(
+                        "±",
+                        "survey-spread-" + id,
+                        q.spread(),
+                        (j, v) -> put(j, p, i, new Reading.Tape(q.from(), q.length(), v))));
             }
             case Reading.Along q -> {
-                fields.add(other(job, p, "From", "survey-from-" + id, q.from(), (j, n) -> put(j, p, i, new Reading.Along(n, q.toward(), q.length(), q.spread()))));
-                fields.add(other(job, p, "Toward", "survey-toward-" + id, q.toward(), (j, n) -> put(j, p, i, new Reading.Along(q.from(), n, q.length(), q.spread()))));
-                fields.add(length("Along", "survey-length-" + id, q.length(), (j, v) -> put(j, p, i, new Reading.Along(q.from(), q.toward(), v, q.spread()))));
-                fields.add(length("±", "survey-spread-" + id, q.spread(), (j, v) -> put(j, p, i, new Reading.Along(q.from(), q.toward(), q.length(), v))));
+                fields.add(other(
+                        job,
+                        p,
+                        "From",
+                        "survey-from-" + id,
+                        q.from(),
+                        (j, n) -> put(j, p, i, new Reading.Along(n, q.toward(), q.length(), q.spread()))));
+                fields.add(other(
+                        job,
+                        p,
+                        "Toward",
+                        "survey-toward-" + id,
+                        q.toward(),
+                        (j, n) -> put(j, p, i, new Reading.Along(q.from(), n, q.length(), q.spread()))));
+                fields.add(length(
+                        "Along",
+                        "survey-length-" + id,
+                        q.length(),
+                        (j, v) -> put(j, p, i, new Reading.Along(q.from(), q.toward(), v, q.spread()))));
+                fields.add(length(
+                        "±",
+                        "survey-spread-" + id,
+                        q.spread(),
+                        (j, v) -> put(j, p, i, new Reading.Along(q.from(), q.toward(), q.length(), v))));
             }
             case Reading.Slope q -> {
-                fields.add(other(job, p, "From", "survey-from-" + id, q.from(), (j, n) -> put(j, p, i, new Reading.Slope(n, q.downDeg(), q.leftDeg(), q.spread()))));
-                fields.add(angle("Below level", "survey-down-" + id, q.downDeg(), (j, v) -> put(j, p, i, new Reading.Slope(q.from(), v, q.leftDeg(), q.spread()))));
-                fields.add(angle("To the left", "survey-left-" + id, q.leftDeg(), (j, v) -> put(j, p, i, new Reading.Slope(q.from(), q.downDeg(), v, q.spread()))));
-                fields.add(angle("±", "survey-spread-" + id, q.spread(), (j, v) -> put(j, p, i, new Reading.Slope(q.from(), q.downDeg(), q.leftDeg(), v))));
+                fields.add(other(
+                        job,
+                        p,
+                        "From",
+                        "survey-from-" + id,
+                        q.from(),
+                        (j, n) -> put(j, p, i, new Reading.Slope(n, q.downDeg(), q.leftDeg(), q.spread()))));
+                fields.add(angle(
+                        "Below level",
+                        "survey-down-" + id,
+                        q.downDeg(),
+                        (j, v) -> put(j, p, i, new Reading.Slope(q.from(), v, q.leftDeg(), q.spread()))));
+                fields.add(angle(
+                        "To the left",
+                        "survey-left-" + id,
+                        q.leftDeg(),
+                        (j, v) -> put(j, p, i, new Reading.Slope(q.from(), q.downDeg(), v, q.spread()))));
+                fields.add(angle(
+                        "±",
+                        "survey-spread-" + id,
+                        q.spread(),
+                        (j, v) -> put(j, p, i, new Reading.Slope(q.from(), q.downDeg(), q.leftDeg(), v))));
             }
             case Reading.Middle q -> {
-                fields.add(other(job, p, "One", "survey-from-" + id, q.one(), (j, n) -> put(j, p, i, new Reading.Middle(n, q.other(), q.spread()))));
-                fields.add(other(job, p, "Other", "survey-toward-" + id, q.other(), (j, n) -> put(j, p, i, new Reading.Middle(q.one(), n, q.spread()))));
-                fields.add(length("±", "survey-spread-" + id, q.spread(), (j, v) -> put(j, p, i, new Reading.Middle(q.one(), q.other(), v))));
+                fields.add(other(
+                        job,
+                        p,
+                        "One",
+                        "survey-from-" + id,
+                        q.one(),
+                        (j, n) -> put(j, p, i, new Reading.Middle(n, q.other(), q.spread()))));
+                fields.add(other(
+                        job,
+                        p,
+                        "Other",
+                        "survey-toward-" + id,
+                        q.other(),
+                        (j, n) -> put(j, p, i, new Reading.Middle(q.one(), n, q.spread()))));
+                fields.add(length(
+                        "±",
+                        "survey-spread-" + id,
+                        q.spread(),
+                        (j, v) -> put(j, p, i, new Reading.Middle(q.one(), q.other(), v))));
             }
             case Reading.MirrorOf q -> {
-                fields.add(other(job, p, "Of", "survey-from-" + id, q.of(), (j, n) -> put(j, p, i, new Reading.MirrorOf(n, q.spread()))));
-                fields.add(length("±", "survey-spread-" + id, q.spread(), (j, v) -> put(j, p, i, new Reading.MirrorOf(q.of(), v))));
+                fields.add(other(
+                        job,
+                        p,
+                        "Of",
+                        "survey-from-" + id,
+                        q.of(),
+                        (j, n) -> put(j, p, i, new Reading.MirrorOf(n, q.spread()))));
+                fields.add(length(
+                        "±",
+                        "survey-spread-" + id,
+                        q.spread(),
+                        (j, v) -> put(j, p, i, new Reading.MirrorOf(q.of(), v))));
             }
         }
-        fields.add(named(" ", small("×", "survey-drop-" + id, () -> change("Drop a reading of " + names.apply(p.id()), x -> x.edit(p.id(), q -> q.without(i))))));
-        hint(capital(r.label(names)) + s.flatMap(x -> x.told().stream().filter(t -> t.point().equals(p.id()) && t.index() == i).findFirst())
-                .map(t -> !t.checked() ? ": nothing checks it" : ": off by " + text(r instanceof Reading.Slope ? Quantity.angle(t.off()) : Quantity.length(t.off()))).orElse(""));
+        fields.add(named(
+                " ",
+                small(
+                        "×",
+                        "survey-drop-" + id,
+                        () -> change(
+                                "Drop a reading of " + names.apply(p.id()), x -> x.edit(p.id(), q -> q.without(i))))));
+        hint(capital(r.label(names))
+                + s.flatMap(x -> x.told().stream()
+                                .filter(t -> t.point().equals(p.id()) && t.index() == i)
+                                .findFirst())
+                        .map(t -> !t.checked()
+                                ? ": nothing checks it"
+                                : ": off by "
+                                        + text(
+                                                r instanceof Reading.Slope
+                                                        ? Quantity.angle(t.off())
+                                                        : Quantity.length(t.off())))
+                        .orElse(""));
         row(fields.toArray(Node[]::new));
     }
 
@@ -264,29 +408,60 @@ public final class SurveyPane extends FormPane {
     }
 
     private static List<Id> others(Job job, SurveyPoint p) {
-        return job.survey().points().stream().map(SurveyPoint::id).filter(id -> !id.equals(p.id())).toList();
+        return job.survey().points().stream()
+                .map(SurveyPoint::id)
+                .filter(id -> !id.equals(p.id()))
+                .toList();
     }
 
     private void addReading(Job job, SurveyPoint p) {
         List<Id> others = others(job, p);
         MenuButton add = new MenuButton("Add a reading");
         add.setId("survey-read-" + key(p));
-        add.getItems().addAll(item(p, "Plumb bob to the floor grid", "plumb", new Reading.Plumb(0, 0, TAPE)), item(p, "Height above the floor", "height", new Reading.Height(300, TAPE)));
+        add.getItems()
+                .addAll(
+                        item(p, "Plumb bob to the floor grid", "plumb", new Reading.Plumb(0, 0, TAPE)),
+                        item(p, "Height above the floor", "height", new Reading.Height(300, TAPE)));
         if (!others.isEmpty()) {
             Id first = others.getFirst();
-            add.getItems().addAll(item(p, "Tape from another point", "tape", new Reading.Tape(first, 500, TAPE)), item(p, "Angle finder and plan angle from another point", "slope", new Reading.Slope(first, 20, 0, ANGLE)),
-                    item(p, "Mirror of the other side", "mirror", new Reading.MirrorOf(first, 3)));
+            add.getItems()
+                    .addAll(
+                            item(p, "Tape from another point", "tape", new Reading.Tape(first, 500, TAPE)),
+                            item(
+                                    p,
+                                    "Angle finder and plan angle from another point",
+                                    "slope",
+                                    new Reading.Slope(first, 20, 0, ANGLE)),
+                            item(p, "Mirror of the other side", "mirror", new Reading.MirrorOf(first, 3)));
         }
         if (others.size() > 1) {
-            add.getItems().addAll(item(p, "So far along a line", "along", new Reading.Along(others.get(0), others.get(1), 100, TAPE)), item(p, "Midway between two", "middle", new Reading.Middle(others.get(0), others.get(1), TAPE)));
+            add.getItems()
+                    .addAll(
+                            item(
+                                    p,
+                                    "So far along a line",
+                                    "along",
+                                    new Reading.Along(others.get(0), others.get(1), 100, TAPE)),
+                            item(
+                                    p,
+                                    "Midway between two",
+                                    "middle",
+                                    new Reading.Middle(others.get(0), others.get(1), TAPE)));
         }
-        row(add, small("Delete it from the survey", "survey-out-" + key(p), () -> change("Take " + names.apply(p.id()) + " out of the survey", x -> x.without(p.id()))));
+        row(
+                add,
+                small(
+                        "Delete it from the survey",
+                        "survey-out-" + key(p),
+                        () -> change("Take " + names.apply(p.id()) + " out of the survey", x -> x.without(p.id()))));
     }
 
     private MenuItem item(SurveyPoint p, String text, String id, Reading r) {
         MenuItem i = new MenuItem(text);
         i.setId("survey-add-" + id);
-        i.setOnAction(_ -> change("A reading of " + names.apply(p.id()) + ": " + text.toLowerCase(Locale.ROOT), x -> x.edit(p.id(), q -> q.with(r))));
+        i.setOnAction(_ -> change(
+                "A reading of " + names.apply(p.id()) + ": " + text.toLowerCase(Locale.ROOT),
+                x -> x.edit(p.id(), q -> q.with(r))));
         return i;
     }
 
@@ -298,9 +473,22 @@ public final class SurveyPane extends FormPane {
         }
         head("Left against right");
         LengthUnit unit = bench.lengthUnit();
-        table(List.of("Left less mirrored right", "x", "y", "z"), skew.pairs().stream().map(p -> List.of(p.what() + (p.real() ? "" : " (within the measuring)"), LengthText.format(p.off().x(), unit),
-                LengthText.format(p.off().y(), unit), LengthText.format(p.off().z(), unit))).toList());
-        skew.axleDeg().ifPresent(d -> say("The axle stands {0} from square to the frame, ± {1}" + (Math.abs(d) > 2 * skew.axleSd() ? ", the " + (d > 0 ? "left" : "right") + " wheel ahead." : ": square as far as was measured."),
-                Quantity.angle(Math.abs(d)), Quantity.angle(skew.axleSd())));
+        table(
+                List.of("Left less mirrored right", "x", "y", "z"),
+                skew.pairs().stream()
+                        .map(p -> List.of(
+                                p.what() + (p.real() ? "" : " (within the measuring)"),
+                                LengthText.format(p.off().x(), unit),
+                                LengthText.format(p.off().y(), unit),
+                                LengthText.format(p.off().z(), unit)))
+                        .toList());
+        skew.axleDeg()
+                .ifPresent(d -> say(
+                        "The axle stands {0} from square to the frame, ± {1}"
+                                + (Math.abs(d) > 2 * skew.axleSd()
+                                        ? ", the " + (d > 0 ? "left" : "right") + " wheel ahead."
+                                        : ": square as far as was measured."),
+                        Quantity.angle(Math.abs(d)),
+                        Quantity.angle(skew.axleSd())));
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.app.survey;
+
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.ExecutorService;
@@ -44,13 +45,15 @@ public final class UncertaintyPane extends FormPane {
 
     public UncertaintyPane(Workbench bench) {
         super(bench, "sure-pane");
-        Stream.<ObservableValue<?>>of(bench.workedProperty(), bench.stageProperty(), bench.sideTabProperty()).forEach(o -> o.addListener((_, _, _) -> ask()));
+        Stream.<ObservableValue<?>>of(bench.workedProperty(), bench.stageProperty(), bench.sideTabProperty())
+                .forEach(o -> o.addListener((_, _, _) -> ask()));
         ask();
         refresh();
     }
 
     private boolean lookedAt() {
-        return bench.stageProperty().get() == WorkStage.SURVEY && bench.sideTabProperty().get() == SideTab.SURE;
+        return bench.stageProperty().get() == WorkStage.SURVEY
+                && bench.sideTabProperty().get() == SideTab.SURE;
     }
 
     private void ask() {
@@ -73,9 +76,12 @@ public final class UncertaintyPane extends FormPane {
         sure = Optional.empty();
         worker.execute(() -> {
             try {
-                tell(mine, MonteCarlo.of(job, plan.headlines(), MonteCarlo.Settings.USUAL, s -> tell(mine, s), mine::get));
+                tell(
+                        mine,
+                        MonteCarlo.of(job, plan.headlines(), MonteCarlo.Settings.USUAL, s -> tell(mine, s), mine::get));
             } catch (RuntimeException e) {
-                Platform.runLater(() -> bench.refuse("How sure the figures are could not be worked out: " + e.getMessage()));
+                Platform.runLater(
+                        () -> bench.refuse("How sure the figures are could not be worked out: " + e.getMessage()));
             }
         });
         showAgain();
@@ -97,21 +103,40 @@ public final class UncertaintyPane extends FormPane {
 
     @Override
     protected Object basis(AnalysisUpdate worked) {
-        // A field that is being typed in is not taken away every second: while it works the figures follow by tenths of the way.
-        return List.of(new SameOnly(bench.job()), sure.map(s -> (int) (s.done() * 20)).orElse(-1), stop.get());
+        // A field that is being typed in is not taken away every second: while it works the figures follow by tenths of
+        // the way.
+        return List.of(
+                new SameOnly(bench.job()), sure.map(s -> (int) (s.done() * 20)).orElse(-1), stop.get());
     }
 
     @Override
     protected void show(AnalysisUpdate worked) {
         StatedUncertainty stated = bench.job().survey().stated();
-        hint("The whole plan is worked out a thousand times, each time with every point a little elsewhere, as far as it may well be: surveyed points as the survey found, all others as stated here. ± is what two in three are within.");
-        row(length("Points not surveyed ±", "sure-point", stated.point(), (j, v) -> j.editSurvey(s -> s.withStated(s.stated().withPoint(v)))),
-                angle("Forks clocked ±", "sure-clocking", stated.clockingDeg(), (j, v) -> j.editSurvey(s -> s.withStated(s.stated().withClockingDeg(v)))),
-                length("Measured again to ±", "sure-again", stated.again(), (j, v) -> j.editSurvey(s -> s.withStated(s.stated().withAgain(v)))));
+        hint(
+                "The whole plan is worked out a thousand times, each time with every point a little elsewhere, as far as it may well be: surveyed points as the survey found, all others as stated here. ± is what two in three are within.");
+        row(
+                length(
+                        "Points not surveyed ±",
+                        "sure-point",
+                        stated.point(),
+                        (j, v) -> j.editSurvey(s -> s.withStated(s.stated().withPoint(v)))),
+                angle(
+                        "Forks clocked ±",
+                        "sure-clocking",
+                        stated.clockingDeg(),
+                        (j, v) -> j.editSurvey(s -> s.withStated(s.stated().withClockingDeg(v)))),
+                length(
+                        "Measured again to ±",
+                        "sure-again",
+                        stated.again(),
+                        (j, v) -> j.editSurvey(s -> s.withStated(s.stated().withAgain(v)))));
         progress();
         sure.ifPresent(s -> {
             if (s.impossible() > 0) {
-                add(Wrap.text("! In " + s.impossible() + " of " + s.draws() + " the wheels or the column could not be put together: parts stand nearer to their limits than they are measured.", "brings"));
+                add(Wrap.text(
+                        "! In " + s.impossible() + " of " + s.draws()
+                                + " the wheels or the column could not be put together: parts stand nearer to their limits than they are measured.",
+                        "brings"));
             }
             again(s);
             figures(s);
@@ -128,49 +153,85 @@ public final class UncertaintyPane extends FormPane {
         bar.setAccessibleText("Worked out so far");
         add(bar);
         if (stop.get()) {
-            row(small("Go on from the beginning", "sure-start", () -> bench.workedProperty().get().ifPresent(w -> start(w.now()))));
+            row(small("Go on from the beginning", "sure-start", () -> bench.workedProperty()
+                    .get()
+                    .ifPresent(w -> start(w.now()))));
         } else {
-            row(named(" ", Wrap.text(sure.map(s -> s.draws() + " times so far").orElse("Working it out …"), "hint")), small("Stop", "sure-stop", () -> {
-                stop.set(true);
-                showAgain();
-            }));
+            row(
+                    named(
+                            " ",
+                            Wrap.text(sure.map(s -> s.draws() + " times so far").orElse("Working it out …"), "hint")),
+                    small("Stop", "sure-stop", () -> {
+                        stop.set(true);
+                        showAgain();
+                    }));
         }
     }
 
     private void again(UncertaintyReport s) {
         head("Measure once more first");
         if (s.again().isEmpty()) {
-            hint(s.finished() ? "No single measuring would make any figure noticeably surer." : "That comes when the draws are done.");
+            hint(
+                    s.finished()
+                            ? "No single measuring would make any figure noticeably surer."
+                            : "That comes when the draws are done.");
             return;
         }
-        List<Headline> from = s.figures().keySet().stream().filter(h -> s.best(h).isPresent()).toList();
-        row(named("For the sake of", choiceBox("sure-about", Stream.concat(Stream.of(Optional.<Headline>empty()), from.stream().map(Optional::of)).toList(), Optional.of(about.filter(from::contains)),
-                h -> h.map(Headline::label).orElse("all figures together"), h -> {
-                    about = h;
-                    showAgain();
-                })));
-        List<Again> ranked = about.filter(from::contains).map(h -> s.again().stream().filter(a -> a.of(h).isPresent())
-                .sorted((a, b) -> Double.compare(b.of(h).orElseThrow().part(), a.of(h).orElseThrow().part())).toList()).orElse(s.again());
+        List<Headline> from =
+                s.figures().keySet().stream().filter(h -> s.best(h).isPresent()).toList();
+        row(named(
+                "For the sake of",
+                choiceBox(
+                        "sure-about",
+                        Stream.concat(
+                                        Stream.of(Optional.<Headline>empty()),
+                                        from.stream().map(Optional::of))
+                                .toList(),
+                        Optional.of(about.filter(from::contains)),
+                        h -> h.map(Headline::label).orElse("all figures together"),
+                        h -> {
+                            about = h;
+                            showAgain();
+                        })));
+        List<Again> ranked = about.filter(from::contains)
+                .map(h -> s.again().stream()
+                        .filter(a -> a.of(h).isPresent())
+                        .sorted((a, b) -> Double.compare(
+                                b.of(h).orElseThrow().part(),
+                                a.of(h).orElseThrow().part()))
+                        .toList())
+                .orElse(s.again());
         int n = 0;
         for (Again a : ranked.stream().limit(TOLD).toList()) {
             say(++n + ". " + a.what() + (a.surveyed() ? " (surveyed)" : ""));
-            List<Gain> gains = about.flatMap(a::of).map(List::of).orElse(a.gains().stream().limit(3).toList());
+            List<Gain> gains = about.flatMap(a::of)
+                    .map(List::of)
+                    .orElse(a.gains().stream().limit(3).toList());
             hint(gains.stream().map(this::words).collect(Collectors.joining("; ")));
         }
     }
 
     private String words(Gain g) {
-        return g.headline().label() + " ± " + g.headline().unit().format(g.before(), bench.lengthUnit()) + " → ± " + g.headline().unit().format(g.after(), bench.lengthUnit());
+        return g.headline().label() + " ± " + g.headline().unit().format(g.before(), bench.lengthUnit()) + " → ± "
+                + g.headline().unit().format(g.after(), bench.lengthUnit());
     }
 
     private void figures(UncertaintyReport s) {
         head("Every figure");
-        table(List.of("", "Plan", "±"), s.figures().entrySet().stream().map(e -> {
-            Headline h = e.getKey();
-            Figure f = e.getValue();
-            return List.of(h.label() + "\n" + h.unit().format(f.least(), bench.lengthUnit()) + " to " + h.unit().format(f.most(), bench.lengthUnit()), h.unit().format(f.plan(), bench.lengthUnit()),
-                    h.unit().format(f.spread(), bench.lengthUnit()));
-        }).toList());
-        hint("Under each figure stands what nine draws in ten lie between. Where the plan's own figure lies outside, as peak to peak figures do, the plan is at its best only if everything is exactly where it says.");
+        table(
+                List.of("", "Plan", "±"),
+                s.figures().entrySet().stream()
+                        .map(e -> {
+                            Headline h = e.getKey();
+                            Figure f = e.getValue();
+                            return List.of(
+                                    h.label() + "\n" + h.unit().format(f.least(), bench.lengthUnit()) + " to "
+                                            + h.unit().format(f.most(), bench.lengthUnit()),
+                                    h.unit().format(f.plan(), bench.lengthUnit()),
+                                    h.unit().format(f.spread(), bench.lengthUnit()));
+                        })
+                        .toList());
+        hint(
+                "Under each figure stands what nine draws in ten lie between. Where the plan's own figure lies outside, as peak to peak figures do, the plan is at its best only if everything is exactly where it says.");
     }
 }

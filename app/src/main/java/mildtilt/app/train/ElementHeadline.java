@@ -1,4 +1,5 @@
 package mildtilt.app.train;
+
 import java.util.Optional;
 import java.util.stream.Stream;
 import mildtilt.analysis.Analysis;
@@ -18,17 +19,32 @@ final class ElementHeadline {
 
     static String of(Analysis a, Element element, LengthUnit unit) {
         return switch (element) {
-            case Element.Wheel _ -> a.headlines().get(Headline.TURNS).map(v -> Headline.TURNS.unit().format(v, unit))
-                    .orElseGet(() -> Quantity.length(a.job().column().orElseThrow().wheel().diameter()).text(unit));
+            case Element.Wheel _ ->
+                a.headlines()
+                        .get(Headline.TURNS)
+                        .map(v -> Headline.TURNS.unit().format(v, unit))
+                        .orElseGet(() -> Quantity.length(
+                                        a.job().column().orElseThrow().wheel().diameter())
+                                .text(unit));
             case Element.ShaftAt s -> {
                 var line = a.bench().shafts().get(s.index());
                 yield Quantity.length(line.cut().orElse(line.centres())).text(unit);
             }
-            case Element.JointAt j -> Quantity.angle(a.bench().joints().get(j.index()).angleDeg()).text(unit);
-            case Element.Tube _ -> text(a.job().column().flatMap(c -> c.tube()).map(t -> t.to() - t.from()), Unit.LENGTH, unit);
-            case Element.BearingAt b -> Quantity.length(a.job().column().orElseThrow().bearings().get(b.index()).bore()).text(unit);
+            case Element.JointAt j ->
+                Quantity.angle(a.bench().joints().get(j.index()).angleDeg()).text(unit);
+            case Element.Tube _ ->
+                text(a.job().column().flatMap(c -> c.tube()).map(t -> t.to() - t.from()), Unit.LENGTH, unit);
+            case Element.BearingAt b ->
+                Quantity.length(a.job()
+                                .column()
+                                .orElseThrow()
+                                .bearings()
+                                .get(b.index())
+                                .bore())
+                        .text(unit);
             case Element.GearElement _ -> figure(a, Headline.RATIO, unit);
-            case Element.GearArm _ -> text(a.job().axle().flatMap(SteeredAxle::armGear).map(ArmGear::armLength), Unit.LENGTH, unit);
+            case Element.GearArm _ ->
+                text(a.job().axle().flatMap(SteeredAxle::armGear).map(ArmGear::armLength), Unit.LENGTH, unit);
             case Element.DrivenRod _ -> text(drivenRod(a), Unit.LENGTH, unit);
             case Element.Relay _ -> figure(a, Headline.TOGGLE, unit);
             case Element.BeamElement _ -> figure(a, Headline.ROLL_STEER, unit);
@@ -36,8 +52,22 @@ final class ElementHeadline {
             case Element.SteeringArms _ -> figure(a, Headline.ACKERMANN, unit);
             case Element.Knuckles _ -> figure(a, Headline.BUMP_STEER_NORMAL, unit);
             case Element.Tyres _ -> figure(a, Headline.INNER_LOCK, unit);
-            case Element.InTheWay i -> text(a.clearance().flatMap(c -> c.pairs().stream().filter(p -> p.has(i)).findFirst()).map(p -> p.gap()), Unit.LENGTH, unit);
-            case Element.AtTheWheel d -> text(a.clearance().flatMap(c -> c.pairs().stream().filter(p -> p.has(d)).findFirst()).map(p -> p.gap()), Unit.LENGTH, unit);
+            case Element.InTheWay i ->
+                text(
+                        a.clearance()
+                                .flatMap(c ->
+                                        c.pairs().stream().filter(p -> p.has(i)).findFirst())
+                                .map(p -> p.gap()),
+                        Unit.LENGTH,
+                        unit);
+            case Element.AtTheWheel d ->
+                text(
+                        a.clearance()
+                                .flatMap(c ->
+                                        c.pairs().stream().filter(p -> p.has(d)).findFirst())
+                                .map(p -> p.gap()),
+                        Unit.LENGTH,
+                        unit);
         };
     }
 
@@ -51,7 +81,9 @@ final class ElementHeadline {
 
     private static Optional<Double> drivenRod(Analysis a) {
         return a.steer().flatMap(s -> Stream.of(Rod.CENTRE_LINK, Rod.DRAG_LINK, Rod.DRAG_ROD, Rod.SHORT_LINK)
-                .filter(s.lengths()::containsKey).map(s.lengths()::get).findFirst());
+                .filter(s.lengths()::containsKey)
+                .map(s.lengths()::get)
+                .findFirst());
     }
 
     /** What the figure is. */
@@ -61,13 +93,27 @@ final class ElementHeadline {
 
     /** Whether its sizes are a catalogue's still. */
     private static boolean typical(Analysis a, Element element) {
-        return a.job().column().map(c -> switch (element) {
-            case Element.ShaftAt s -> c.shafts().get(s.index()).typical();
-            case Element.JointAt j -> c.joints().get(j.index()).typical();
-            case Element.BearingAt b -> c.bearings().get(b.index()).typical();
-            case Element.Wheel _, Element.Tube _, Element.GearElement _, Element.GearArm _, Element.DrivenRod _, Element.Relay _, Element.TieRods _,
-                    Element.SteeringArms _, Element.Knuckles _, Element.BeamElement _, Element.Tyres _, Element.InTheWay _, Element.AtTheWheel _ -> false;
-        }).orElse(false);
+        return a.job()
+                .column()
+                .map(c -> switch (element) {
+                    case Element.ShaftAt s -> c.shafts().get(s.index()).typical();
+                    case Element.JointAt j -> c.joints().get(j.index()).typical();
+                    case Element.BearingAt b -> c.bearings().get(b.index()).typical();
+                    case Element.Wheel _,
+                            Element.Tube _,
+                            Element.GearElement _,
+                            Element.GearArm _,
+                            Element.DrivenRod _,
+                            Element.Relay _,
+                            Element.TieRods _,
+                            Element.SteeringArms _,
+                            Element.Knuckles _,
+                            Element.BeamElement _,
+                            Element.Tyres _,
+                            Element.InTheWay _,
+                            Element.AtTheWheel _ -> false;
+                })
+                .orElse(false);
     }
 
     private static String plainMeaning(Analysis a, Element element) {

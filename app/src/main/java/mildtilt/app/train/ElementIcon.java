@@ -1,4 +1,5 @@
 package mildtilt.app.train;
+
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;

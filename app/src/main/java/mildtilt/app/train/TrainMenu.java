@@ -1,4 +1,5 @@
 package mildtilt.app.train;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -34,13 +35,25 @@ public final class TrainMenu {
             case Element.JointAt j -> joint(j.index(), parts);
             case Element.Tube _ -> tube(parts);
             case Element.BearingAt b -> bearing(b.index(), parts);
-            case Element.Wheel _, Element.GearElement _, Element.GearArm _, Element.DrivenRod _, Element.Relay _, Element.TieRods _,
-                    Element.SteeringArms _, Element.Knuckles _, Element.BeamElement _, Element.Tyres _, Element.InTheWay _, Element.AtTheWheel _ -> List.of();
+            case Element.Wheel _,
+                    Element.GearElement _,
+                    Element.GearArm _,
+                    Element.DrivenRod _,
+                    Element.Relay _,
+                    Element.TieRods _,
+                    Element.SteeringArms _,
+                    Element.Knuckles _,
+                    Element.BeamElement _,
+                    Element.Tyres _,
+                    Element.InTheWay _,
+                    Element.AtTheWheel _ -> List.of();
         };
     }
 
     public static boolean has(Element element) {
-        return element instanceof Element.ShaftAt || element instanceof Element.JointAt || element instanceof Element.Tube
+        return element instanceof Element.ShaftAt
+                || element instanceof Element.JointAt
+                || element instanceof Element.Tube
                 || element instanceof Element.BearingAt;
     }
 
@@ -51,37 +64,80 @@ public final class TrainMenu {
     private List<MenuItem> shaft(int index, Catalogue parts) {
         String name = name(new Element.ShaftAt(index));
         List<MenuItem> all = new ArrayList<>();
-        Menu split = menu("Split it with a joint", parts.joints(), Joint::name, "Split " + name + " with a joint", Optional.of(new Element.JointAt(index)),
+        Menu split = menu(
+                "Split it with a joint",
+                parts.joints(),
+                Joint::name,
+                "Split " + name + " with a joint",
+                Optional.of(new Element.JointAt(index)),
                 (c, part) -> TrainEdits.split(c, index, part));
-        split.setDisable(bench.job().column().map(c -> c.joints().size() >= Column.MOST_JOINTS).orElse(true));
+        split.setDisable(bench.job()
+                .column()
+                .map(c -> c.joints().size() >= Column.MOST_JOINTS)
+                .orElse(true));
         all.add(split);
         Menu hold = new Menu("Put a bearing on it");
         for (Bearing.Kind kind : Bearing.Kind.values()) {
-            List<Bearing> ofKind = parts.bearings().stream().filter(b -> b.kind() == kind).toList();
-            hold.getItems().add(menu(kind.label(), ofKind, Bearing::name, "Put a bearing on " + name, Optional.empty(),
-                    (c, part) -> TrainEdits.withBearing(c, index, part)));
+            List<Bearing> ofKind =
+                    parts.bearings().stream().filter(b -> b.kind() == kind).toList();
+            hold.getItems()
+                    .add(menu(
+                            kind.label(),
+                            ofKind,
+                            Bearing::name,
+                            "Put a bearing on " + name,
+                            Optional.empty(),
+                            (c, part) -> TrainEdits.withBearing(c, index, part)));
         }
         all.add(hold);
         if (index == 0 && bench.job().column().flatMap(Column::tube).isEmpty()) {
-            all.add(menu("Put it in a column tube", parts.tubes(), NamedTube::name, "Put " + name + " in a column tube", Optional.of(new Element.Tube()),
-                    (c, part) -> TrainEdits.withTube(c, part.tube().outside(), part.tube().collapse())));
+            all.add(menu(
+                    "Put it in a column tube",
+                    parts.tubes(),
+                    NamedTube::name,
+                    "Put " + name + " in a column tube",
+                    Optional.of(new Element.Tube()),
+                    (c, part) -> TrainEdits.withTube(
+                            c, part.tube().outside(), part.tube().collapse())));
         }
-        all.add(menu("Swap it for", parts.shafts(), Shaft::name, "Swap " + name + " for another", Optional.empty(),
+        all.add(menu(
+                "Swap it for",
+                parts.shafts(),
+                Shaft::name,
+                "Swap " + name + " for another",
+                Optional.empty(),
                 (c, part) -> TrainEdits.swapped(c, index, part)));
         return all;
     }
 
     private List<MenuItem> joint(int index, Catalogue parts) {
         String name = name(new Element.JointAt(index));
-        return List.of(menu("Swap it for", parts.joints(), Joint::name, "Swap " + name + " for another", Optional.empty(),
+        return List.of(
+                menu(
+                        "Swap it for",
+                        parts.joints(),
+                        Joint::name,
+                        "Swap " + name + " for another",
+                        Optional.empty(),
                         (c, part) -> TrainEdits.swapped(c, index, part)),
                 new SeparatorMenuItem(),
-                item("Delete it: its two shafts become one", "Take out " + name, c -> TrainEdits.withoutJoint(c, index)));
+                item(
+                        "Delete it: its two shafts become one",
+                        "Take out " + name,
+                        c -> TrainEdits.withoutJoint(c, index)));
     }
 
     private List<MenuItem> tube(Catalogue parts) {
-        return List.of(menu("Swap it for", parts.tubes(), NamedTube::name, "Swap the column tube for another", Optional.empty(),
-                        (c, part) -> c.withTube(c.tube().map(t -> t.withOutside(part.tube().outside()).withCollapse(part.tube().collapse())))),
+        return List.of(
+                menu(
+                        "Swap it for",
+                        parts.tubes(),
+                        NamedTube::name,
+                        "Swap the column tube for another",
+                        Optional.empty(),
+                        (c, part) -> c.withTube(
+                                c.tube().map(t -> t.withOutside(part.tube().outside())
+                                        .withCollapse(part.tube().collapse())))),
                 new SeparatorMenuItem(),
                 item("Delete it: a bare shaft", "Take the column tube away", c -> c.withTube(Optional.empty())));
     }
@@ -91,9 +147,16 @@ public final class TrainMenu {
         List<MenuItem> all = new ArrayList<>();
         Menu swap = new Menu("Swap it for");
         for (Bearing.Kind kind : Bearing.Kind.values()) {
-            List<Bearing> ofKind = parts.bearings().stream().filter(b -> b.kind() == kind).toList();
-            swap.getItems().add(menu(kind.label(), ofKind, Bearing::name, "Swap " + name + " for another", Optional.empty(),
-                    (c, part) -> TrainEdits.swappedBearing(c, index, part)));
+            List<Bearing> ofKind =
+                    parts.bearings().stream().filter(b -> b.kind() == kind).toList();
+            swap.getItems()
+                    .add(menu(
+                            kind.label(),
+                            ofKind,
+                            Bearing::name,
+                            "Swap " + name + " for another",
+                            Optional.empty(),
+                            (c, part) -> TrainEdits.swappedBearing(c, index, part)));
         }
         all.add(swap);
         all.add(new SeparatorMenuItem());
@@ -111,7 +174,8 @@ public final class TrainMenu {
         Column into(Column c, T part);
     }
 
-    private <T> Menu menu(String text, List<T> parts, Function<T, String> name, String change, Optional<Element> then, Put<T> put) {
+    private <T> Menu menu(
+            String text, List<T> parts, Function<T, String> name, String change, Optional<Element> then, Put<T> put) {
         Menu menu = new Menu(text);
         for (T part : parts) {
             MenuItem item = new MenuItem(name.apply(part));

@@ -1,4 +1,5 @@
 package mildtilt.app.train;
+
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -46,21 +47,25 @@ public final class TrainStrip extends Pane {
     private static final double WITH_DRAWING = 142;
     /** Below this width of a tile the groups that are not worked on are folded. */
     private static final double LEAST = 95;
+
     private static final double MOST = 170;
     /** Of the tile that a folded group is. */
     private static final double FOLDED = 84;
+
     private static final double GAP = 8;
     private static final double EDGE = 6;
     /** Of a tile's own padding and border. */
     private static final double INSIDE = 10;
     /** Type of names, pixels. */
     private static final double NAME = 11.5;
+
     private static final double LEAST_NAME = 9;
 
     private final Workbench bench;
     private final HBox row = new HBox();
     /** By how much a train that is too long is shifted to the left, pixels. */
     private double shifted;
+
     private Optional<HBox> begin = Optional.empty();
     private final TrainMenu menu;
     private @Nullable List<Element> shown;
@@ -83,7 +88,13 @@ public final class TrainStrip extends Pane {
 
         static Group of(Element e) {
             return switch (e) {
-                case Element.Wheel _, Element.ShaftAt _, Element.JointAt _, Element.Tube _, Element.BearingAt _, Element.InTheWay _, Element.AtTheWheel _ -> COLUMN;
+                case Element.Wheel _,
+                        Element.ShaftAt _,
+                        Element.JointAt _,
+                        Element.Tube _,
+                        Element.BearingAt _,
+                        Element.InTheWay _,
+                        Element.AtTheWheel _ -> COLUMN;
                 case Element.GearElement _, Element.GearArm _ -> GEAR;
                 case Element.DrivenRod _, Element.Relay _, Element.TieRods _, Element.SteeringArms _ -> LINKAGE;
                 case Element.Knuckles _, Element.BeamElement _, Element.Tyres _ -> WHEELS;
@@ -108,7 +119,10 @@ public final class TrainStrip extends Pane {
         clip.heightProperty().bind(heightProperty());
         setClip(clip);
         setOnScroll(e -> {
-            shifted = Math.clamp(shifted - Math.signum(e.getDeltaX() + e.getDeltaY()) * LEAST, 0, Math.max(0, row.prefWidth(-1) - getWidth()));
+            shifted = Math.clamp(
+                    shifted - Math.signum(e.getDeltaX() + e.getDeltaY()) * LEAST,
+                    0,
+                    Math.max(0, row.prefWidth(-1) - getWidth()));
             row.setTranslateX(-shifted);
         });
         bench.jobProperty().addListener((_, _, _) -> rebuildIfChanged());
@@ -173,6 +187,7 @@ public final class TrainStrip extends Pane {
         private final ElementIcon icon;
         /** What the type of the name was chosen for: it is not measured anew at every step of a drag. */
         private String fitted = "";
+
         private double fittedTo;
         private final VBox words = new VBox();
         /** A long name is cut off on the tile. */
@@ -208,7 +223,10 @@ public final class TrainStrip extends Pane {
             HBox.setHgrow(this, Priority.ALWAYS);
             setOnAction(_ -> bench.showPart(
                     // What was selected elsewhere, such as by its finding, is shown first; a second press lets go.
-                    bench.selectionProperty().get().equals(Optional.of(element)) && bench.sideTabProperty().get() == SideTab.PART ? Optional.empty() : Optional.of(element)));
+                    bench.selectionProperty().get().equals(Optional.of(element))
+                                    && bench.sideTabProperty().get() == SideTab.PART
+                            ? Optional.empty()
+                            : Optional.of(element)));
         }
 
         /** What can be done to it, by the other mouse button or the menu key. */
@@ -232,7 +250,8 @@ public final class TrainStrip extends Pane {
             fittedTo = width;
             Text measured = new Text(label);
             measured.setFont(Fonts.text(NAME));
-            double size = Math.clamp(Math.floor(NAME * (width - 1) / measured.getLayoutBounds().getWidth() * 4) / 4, LEAST_NAME, NAME);
+            double size = Math.clamp(
+                    Math.floor(NAME * (width - 1) / measured.getLayoutBounds().getWidth() * 4) / 4, LEAST_NAME, NAME);
             name.setStyle("-fx-font-size: " + size + "px;");
         }
 
@@ -243,16 +262,21 @@ public final class TrainStrip extends Pane {
             String label = Element.label(bench.job(), element);
             name.setText(label);
             whole.setText(label);
-            bench.workedProperty().get().map(w -> w.now()).filter(a -> Element.trainOf(a.job()).equals(shown)).ifPresent(a -> {
-                String meaning = ElementHeadline.meaning(a, element);
-                figure.setText(ElementHeadline.of(a, element, bench.lengthUnit()));
-                state.show(a.stateOf(element));
-                // Nothing is called fine before it is worked out.
-                state.setVisible(true);
-                String told = meaning + " " + figure.getText() + ", " + a.stateOf(element).label();
-                whole.setText(label + "\n" + told);
-                setAccessibleText(label + ", " + told);
-            });
+            bench.workedProperty()
+                    .get()
+                    .map(w -> w.now())
+                    .filter(a -> Element.trainOf(a.job()).equals(shown))
+                    .ifPresent(a -> {
+                        String meaning = ElementHeadline.meaning(a, element);
+                        figure.setText(ElementHeadline.of(a, element, bench.lengthUnit()));
+                        state.show(a.stateOf(element));
+                        // Nothing is called fine before it is worked out.
+                        state.setVisible(true);
+                        String told = meaning + " " + figure.getText() + ", "
+                                + a.stateOf(element).label();
+                        whole.setText(label + "\n" + told);
+                        setAccessibleText(label + ", " + told);
+                    });
         }
     }
 
@@ -268,7 +292,8 @@ public final class TrainStrip extends Pane {
                 tiles.add(new Tile(train.get(i), i));
             }
             for (Group g : Group.values()) {
-                List<Tile> own = tiles.stream().filter(t -> Group.of(t.element) == g).toList();
+                List<Tile> own =
+                        tiles.stream().filter(t -> Group.of(t.element) == g).toList();
                 if (!own.isEmpty()) {
                     groups.add(new GroupBox(g, own));
                 }
@@ -294,13 +319,18 @@ public final class TrainStrip extends Pane {
         if (getWidth() <= 0 || groups.isEmpty()) {
             return;
         }
-        double room = getWidth() - 2 * EDGE - GAP * (groups.size() - 1) - (begin.isPresent() ? begin.get().prefWidth(-1) : 0);
+        double room = getWidth()
+                - 2 * EDGE
+                - GAP * (groups.size() - 1)
+                - (begin.isPresent() ? begin.get().prefWidth(-1) : 0);
         Group about = bench.stageProperty().get() == WorkStage.LINKAGE ? Group.LINKAGE : Group.COLUMN;
         Optional<Element> selected = bench.selectionProperty().get();
         boolean selectedSomewhere = groups.stream().anyMatch(g -> g.holds(selected));
         List<GroupBox> open = new ArrayList<>(groups);
-        List<GroupBox> mayFold = new ArrayList<>(groups.stream().filter(g -> selectedSomewhere ? !g.holds(selected) : g.group != about)
-                .sorted(Comparator.comparingInt((GroupBox g) -> -g.own.size())).toList());
+        List<GroupBox> mayFold = new ArrayList<>(groups.stream()
+                .filter(g -> selectedSomewhere ? !g.holds(selected) : g.group != about)
+                .sorted(Comparator.comparingInt((GroupBox g) -> -g.own.size()))
+                .toList());
         while (each(open, room) < LEAST && !mayFold.isEmpty()) {
             open.remove(mayFold.removeFirst());
         }
@@ -311,7 +341,8 @@ public final class TrainStrip extends Pane {
 
     /** Width of a tile where these groups are open. */
     private double each(List<GroupBox> open, double room) {
-        return (room - (groups.size() - open.size()) * FOLDED) / Math.max(1, open.stream().mapToInt(g -> g.own.size()).sum());
+        return (room - (groups.size() - open.size()) * FOLDED)
+                / Math.max(1, open.stream().mapToInt(g -> g.own.size()).sum());
     }
 
     private void shift(double each) {
@@ -320,9 +351,16 @@ public final class TrainStrip extends Pane {
             shifted = 0;
         } else {
             Optional<Element> selected = bench.selectionProperty().get();
-            OptionalInt at = IntStream.range(0, tiles.size()).filter(i -> Optional.of(tiles.get(i).element).equals(selected)).findFirst();
+            OptionalInt at = IntStream.range(0, tiles.size())
+                    .filter(i -> Optional.of(tiles.get(i).element).equals(selected))
+                    .findFirst();
             double left = at.isPresent() ? at.getAsInt() * each : 0;
-            shifted = at.isEmpty() ? Math.min(shifted, over) : Math.clamp(shifted, Math.max(0, left + 2 * each - getWidth()), Math.max(0, Math.min(over, left - each)));
+            shifted = at.isEmpty()
+                    ? Math.min(shifted, over)
+                    : Math.clamp(
+                            shifted,
+                            Math.max(0, left + 2 * each - getWidth()),
+                            Math.max(0, Math.min(over, left - each)));
         }
         row.setTranslateX(-shifted);
     }
@@ -332,10 +370,14 @@ public final class TrainStrip extends Pane {
         Button begin = new Button("Begin a column");
         begin.setId("begin-column");
         begin.setMinWidth(Region.USE_PREF_SIZE);
-        begin.setOnAction(_ -> bench.catalogueProperty().get().joints().stream().findFirst().ifPresentOrElse(
-                part -> bench.edit("Begin a column: a wheel, a shaft in a tube, a joint, a stub into the gear",
-                        j -> j.withColumn(TrainEdits.begun(j.axle().map(_ -> JobPoints.position(j, new PointId.GearCentre())), part))),
-                () -> bench.refuse("The catalogue in use has no joint to begin with.")));
+        begin.setOnAction(_ -> bench.catalogueProperty().get().joints().stream()
+                .findFirst()
+                .ifPresentOrElse(
+                        part -> bench.edit(
+                                "Begin a column: a wheel, a shaft in a tube, a joint, a stub into the gear",
+                                j -> j.withColumn(TrainEdits.begun(
+                                        j.axle().map(_ -> JobPoints.position(j, new PointId.GearCentre())), part))),
+                        () -> bench.refuse("The catalogue in use has no joint to begin with.")));
         HBox box = new HBox(begin);
         box.getStyleClass().add("begin");
         return box;
@@ -344,8 +386,10 @@ public final class TrainStrip extends Pane {
     private void refresh() {
         tiles.forEach(Tile::refresh);
         fold();
-        bench.workedProperty().get().ifPresent(w -> groups.forEach(g -> g.worst.show(
-                g.own.stream().map(t -> w.now().stateOf(t.element)).reduce(Severity.FINE, Severity::worse))));
+        bench.workedProperty()
+                .get()
+                .ifPresent(w -> groups.forEach(g -> g.worst.show(
+                        g.own.stream().map(t -> w.now().stateOf(t.element)).reduce(Severity.FINE, Severity::worse))));
     }
 
     /** Left and right go along the train. */

@@ -1,4 +1,5 @@
 package mildtilt.app.trial;
+
 import java.util.Optional;
 import mildtilt.app.controls.Wrap;
 import mildtilt.app.workbench.Workbench;
@@ -20,31 +21,55 @@ final class DiagnosisPane extends TrialPane {
 
     @Override
     protected void show(Trial t, TrialDesk.TrialResult told) {
-        title("Diagnosis", "Every cause that is known, and every two of them, are fitted to the readings: gear high, low, to a side, forward or tilted; either arm or both, up, out or long; the arms swapped. Rods are taken to be set anew after.");
+        title(
+                "Diagnosis",
+                "Every cause that is known, and every two of them, are fitted to the readings: gear high, low, to a side, forward or tilted; either arm or both, up, out or long; the arms swapped. Rods are taken to be set anew after.");
         of(t);
         Optional<Diagnosis> cause = told.cause();
         if (cause.isEmpty()) {
-            say("There are too few readings that say where gear and arms are. A wall trace of both wheels and turn plates to both sides say most; rod lengths help to tell left from right.");
+            say(
+                    "There are too few readings that say where gear and arms are. A wall trace of both wheels and turn plates to both sides say most; rod lengths help to tell left from right.");
             return;
         }
         Diagnosis d = cause.get();
         Job plan = Job.of("", t.plan());
         Cause best = d.best();
         say("From " + d.told() + ":");
-        add(Wrap.text(best.asPlanned() ? "These readings fit the plan as it is." : "These readings fit " + best.told(plan).text(bench.lengthUnit()) + ".", "fit-verdict"));
-        say("Confidence {0}" + (best.asPlanned() ? "" : ", with all that say the same and more") + ". What is left unexplained is {1} the ± of the readings" + (d.unexplained() ? "." : ": no more than chance."),
-                Quantity.percent(100 * d.confidence()), Quantity.times(best.left()));
+        add(Wrap.text(
+                best.asPlanned()
+                        ? "These readings fit the plan as it is."
+                        : "These readings fit " + best.told(plan).text(bench.lengthUnit()) + ".",
+                "fit-verdict"));
+        say(
+                "Confidence {0}" + (best.asPlanned() ? "" : ", with all that say the same and more")
+                        + ". What is left unexplained is {1} the ± of the readings"
+                        + (d.unexplained() ? "." : ": no more than chance."),
+                Quantity.percent(100 * d.confidence()),
+                Quantity.times(best.left()));
         if (d.unexplained()) {
-            add(Wrap.text("! None of the causes that are known explains these readings. Look for what is not among them: something bent, loose or bound, the wrong side up, a dot taken on the wrong mark. Measure again before anything is cut.", "brings"));
+            add(Wrap.text(
+                    "! None of the causes that are known explains these readings. Look for what is not among them: something bent, loose or bound, the wrong side up, a dot taken on the wrong mark. Measure again before anything is cut.",
+                    "brings"));
         }
-        d.asLikely().stream().limit(3).forEach(c -> say("The readings can't tell that from " + c.told(plan).text(bench.lengthUnit()) + " (" + Quantity.percent(100 * c.confidence()).text(bench.lengthUnit()) + ")."));
+        d.asLikely().stream()
+                .limit(3)
+                .forEach(c ->
+                        say("The readings can't tell that from " + c.told(plan).text(bench.lengthUnit()) + " ("
+                                + Quantity.percent(100 * c.confidence()).text(bench.lengthUnit()) + ")."));
         if (!best.asPlanned()) {
             head("At the bench");
             int n = 0;
             for (var p : Correction.of(best, told.figures().then().job())) {
                 say(++n + ". " + p.text(bench.lengthUnit()));
             }
-            row(small("Leave it so: make the plan what was built", "fit-take-built", () -> bench.edit("Plan made what was built", "The readings of " + t.sheet().name() + " fit " + best.told(plan).text(bench.lengthUnit()) + ".", best::onto)));
+            row(small(
+                    "Leave it so: make the plan what was built",
+                    "fit-take-built",
+                    () -> bench.edit(
+                            "Plan made what was built",
+                            "The readings of " + t.sheet().name() + " fit "
+                                    + best.told(plan).text(bench.lengthUnit()) + ".",
+                            best::onto)));
             hint("That changes the plan, and with it every figure, the cut list and the notes. Undo takes it back.");
         }
         head("All that were fitted best");

@@ -1,4 +1,5 @@
 package mildtilt.app.trial;
+
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
@@ -41,7 +42,10 @@ final class InspectionPane extends FormPane {
 
     @Override
     protected Object basis(AnalysisUpdate worked) {
-        return List.of(new SameOnly(worked.now()), new SameOnly(bench.job()), desk.vehicle().id());
+        return List.of(
+                new SameOnly(worked.now()),
+                new SameOnly(bench.job()),
+                desk.vehicle().id());
     }
 
     @Override
@@ -63,8 +67,15 @@ final class InspectionPane extends FormPane {
         own.setId("inspection-own");
         own.setPromptText("an item of your own");
         own.setPrefWidth(200);
-        row(named("Looked at by", by), day("First driven on", "inspection-driven", v.inspection().driven(), (j, d) -> j.editLog(l -> l.edit(v.id(), b -> b.editInspection(i -> i.withDriven(d))))),
-                named("Add", own), named(" ", small("Save the sheet as PDF…", "inspection-pdf", savePdf)));
+        row(
+                named("Looked at by", by),
+                day(
+                        "First driven on",
+                        "inspection-driven",
+                        v.inspection().driven(),
+                        (j, d) -> j.editLog(l -> l.edit(v.id(), b -> b.editInspection(i -> i.withDriven(d))))),
+                named("Add", own),
+                named(" ", small("Save the sheet as PDF…", "inspection-pdf", savePdf)));
         for (InspectionList.Group g : InspectionList.Group.values()) {
             head(g.label());
             if (g == InspectionList.Group.AGAIN && v.inspection().driven().isEmpty()) {
@@ -77,16 +88,25 @@ final class InspectionPane extends FormPane {
     private void item(BuiltVehicle v, Item item) {
         Optional<Tick> tick = v.inspection().tick(item.id());
         String id = item.id().text().replaceAll("[^a-z0-9]+", "-");
-        ToggleButton fine = state("Fine", "inspect-fine-" + id, tick.filter(Tick::found).isPresent());
-        ToggleButton wrong = state("Not fine", "inspect-wrong-" + id, tick.filter(t -> !t.found()).isPresent());
+        ToggleButton fine =
+                state("Fine", "inspect-fine-" + id, tick.filter(Tick::found).isPresent());
+        ToggleButton wrong = state(
+                "Not fine", "inspect-wrong-" + id, tick.filter(t -> !t.found()).isPresent());
         fine.setOnAction(_ -> mark(item, fine.isSelected() ? Optional.of(true) : Optional.empty(), tick));
         wrong.setOnAction(_ -> mark(item, wrong.isSelected() ? Optional.of(false) : Optional.empty(), tick));
         Label what = Wrap.text(item.what().text(bench.lengthUnit()), "step");
         HBox.setHgrow(what, Priority.ALWAYS);
         what.setMaxWidth(Double.MAX_VALUE);
-        Label told = Wrap.text(tick.map(t -> t.day() + (t.by().isBlank() ? "" : ", " + t.by())).orElse("open"), tick.filter(t -> !t.found()).isPresent() ? "brings" : "hint");
+        Label told = Wrap.text(
+                tick.map(t -> t.day() + (t.by().isBlank() ? "" : ", " + t.by())).orElse("open"),
+                tick.filter(t -> !t.found()).isPresent() ? "brings" : "hint");
         told.setMinWidth(110);
-        WordField note = new WordField(tick.map(Tick::note).orElse(""), text -> tick.ifPresent(t -> desk.edit("Note: " + text, b -> b.editInspection(i -> i.withTick(item.id(), Optional.of(new Tick(t.found(), t.by(), t.day(), text)))))));
+        WordField note = new WordField(
+                tick.map(Tick::note).orElse(""),
+                text -> tick.ifPresent(t -> desk.edit(
+                        "Note: " + text,
+                        b -> b.editInspection(
+                                i -> i.withTick(item.id(), Optional.of(new Tick(t.found(), t.by(), t.day(), text)))))));
         note.setId("inspect-note-" + id);
         note.setPromptText("note");
         note.setAccessibleText("Note");
@@ -111,8 +131,10 @@ final class InspectionPane extends FormPane {
 
     private void mark(Item item, Optional<Boolean> found, Optional<Tick> before) {
         LocalDate today = desk.today();
-        Optional<Tick> tick = found.map(f -> new Tick(f, who, today, before.map(Tick::note).orElse("")));
-        String change = found.map(f -> f ? "Found fine: " : "Found not fine: ").orElse("Open again: ") + item.group().label();
+        Optional<Tick> tick =
+                found.map(f -> new Tick(f, who, today, before.map(Tick::note).orElse("")));
+        String change = found.map(f -> f ? "Found fine: " : "Found not fine: ").orElse("Open again: ")
+                + item.group().label();
         desk.edit(change, b -> b.editInspection((Inspection i) -> i.withTick(item.id(), tick)));
     }
 }

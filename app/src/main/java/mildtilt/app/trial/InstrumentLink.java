@@ -1,4 +1,5 @@
 package mildtilt.app.trial;
+
 import java.nio.file.Path;
 import java.util.Optional;
 import java.util.concurrent.Executors;
@@ -41,9 +42,11 @@ final class InstrumentLink implements AutoCloseable {
         t.setDaemon(true);
         return t;
     });
-    private final ReadOnlyObjectWrapper<Optional<InstrumentReading>> live = new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final ReadOnlyObjectWrapper<Optional<InstrumentReading>> live =
+            new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyStringWrapper state = new ReadOnlyStringWrapper(NONE);
-    // On the interface thread: a reading that was still on its way when something else was asked for is not taken for that.
+    // On the interface thread: a reading that was still on its way when something else was asked for is not taken for
+    // that.
     private Optional<Watch> wanted = Optional.empty();
     // Only ever touched on the worker.
     private @Nullable Instruments instruments;

@@ -1,4 +1,5 @@
 package mildtilt.app.trial;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -31,7 +32,9 @@ final class LogPane extends TrialPane {
 
     @Override
     protected void show(AnalysisUpdate worked) {
-        title("Log", "What was done to the plan and why, newest first. Readings, ticks and reasons carry their own dates and are no changes of the plan.");
+        title(
+                "Log",
+                "What was done to the plan and why, newest first. Readings, ticks and reasons carry their own dates and are no changes of the plan.");
         desk.trial().ifPresent(t -> desk.told().ifPresent(d -> show(t, d)));
         head("Changes of the plan");
         List<Change> all = bench.job().changes();
@@ -61,7 +64,14 @@ final class LogPane extends TrialPane {
             for (Headlines.Change c : then.against(now.headlines())) {
                 if (c.notable()) {
                     Headline h = c.headline();
-                    rows.add(List.of(h.label(), c.before().map(v -> h.unit().format(v, bench.lengthUnit())).orElse("none"), c.after().map(v -> h.unit().format(v, bench.lengthUnit())).orElse("none")));
+                    rows.add(List.of(
+                            h.label(),
+                            c.before()
+                                    .map(v -> h.unit().format(v, bench.lengthUnit()))
+                                    .orElse("none"),
+                            c.after()
+                                    .map(v -> h.unit().format(v, bench.lengthUnit()))
+                                    .orElse("none")));
                 }
             }
         });
@@ -70,9 +80,17 @@ final class LogPane extends TrialPane {
         } else {
             table(List.of("", "Then", "Now"), rows);
         }
-        row(small("Keep that plan as a variant", "log-keep", () -> bench.edit("Keep the plan of " + t.sheet().name() + " as a variant",
-                        j -> j.editVariants(v -> v.keeping("as at " + t.name(), t.plan())))),
-                small("Go back to that plan", "log-back", () -> bench.edit("Back to the plan of " + t.sheet().name(), "", t::back)));
+        row(
+                small(
+                        "Keep that plan as a variant",
+                        "log-keep",
+                        () -> bench.edit(
+                                "Keep the plan of " + t.sheet().name() + " as a variant",
+                                j -> j.editVariants(v -> v.keeping("as at " + t.name(), t.plan())))),
+                small(
+                        "Go back to that plan",
+                        "log-back",
+                        () -> bench.edit("Back to the plan of " + t.sheet().name(), "", t::back)));
         hint("A variant can be laid beside the plan, figure for figure, in the Linkage stage.");
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.app.trial;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -47,6 +48,7 @@ final class MeasurePane extends VBox {
     private final Workbench bench;
     /** What parts are called in the trial at hand. */
     private Names names;
+
     private final TrialDesk desk;
     private final InstrumentLink link;
     private final ChoiceBox<Round> rounds = Choices.of(Round.class, Round::label, "fit-round", "What is measured");
@@ -64,6 +66,7 @@ final class MeasurePane extends VBox {
     private final List<Double> dial = new ArrayList<>();
     /** Below 0 while it is not known what there is to measure. */
     private int index = -1;
+
     private Optional<ReadingEntry> entry = Optional.empty();
     private Optional<MeasurementTask> shown = Optional.empty();
     private SteeringInput hands = SteeringInput.STRAIGHT_AHEAD;
@@ -96,7 +99,13 @@ final class MeasurePane extends VBox {
         VBox.setVgrow(gap, Priority.ALWAYS);
         HBox where = new HBox(10, rounds, count);
         where.setAlignment(Pos.CENTER_LEFT);
-        HBox go = new HBox(10, take, hold, plain("Back", "fit-back", () -> go(index - 1)), plain("Skip", "fit-skip", () -> go(index + 1)), plain("Undo", "fit-undo", bench::undo));
+        HBox go = new HBox(
+                10,
+                take,
+                hold,
+                plain("Back", "fit-back", () -> go(index - 1)),
+                plain("Skip", "fit-skip", () -> go(index + 1)),
+                plain("Undo", "fit-undo", bench::undo));
         go.setAlignment(Pos.CENTER_LEFT);
         HBox from = new HBox(10, instruments, state);
         from.setAlignment(Pos.CENTER_LEFT);
@@ -145,7 +154,11 @@ final class MeasurePane extends VBox {
 
     /** What there is to measure in this round, of the plan as it was at the trial. */
     private List<MeasurementTask> round() {
-        return desk.told().map(x -> x.asked().stream().filter(a -> a.round() == rounds.getValue()).toList()).orElse(List.of());
+        return desk.told()
+                .map(x -> x.asked().stream()
+                        .filter(a -> a.round() == rounds.getValue())
+                        .toList())
+                .orElse(List.of());
     }
 
     private int firstOpen() {
@@ -176,8 +189,16 @@ final class MeasurePane extends VBox {
             entry = Optional.empty();
             shown = Optional.empty();
             index = -1;
-            title.setText(trial.isEmpty() ? "Begin a trial to write readings into." : desk.told().isEmpty() ? "Working out what to measure …" : "There is nothing of this to measure on this vehicle.");
-            how.setText(trial.isEmpty() ? "A trial keeps what was changed, how the vehicle stood, every reading, and the plan as it is now." : "");
+            title.setText(
+                    trial.isEmpty()
+                            ? "Begin a trial to write readings into."
+                            : desk.told().isEmpty()
+                                    ? "Working out what to measure …"
+                                    : "There is nothing of this to measure on this vehicle.");
+            how.setText(
+                    trial.isEmpty()
+                            ? "A trial keeps what was changed, how the vehicle stood, every reading, and the plan as it is now."
+                            : "");
             List.of(stands, figure, planned, count).forEach(l -> l.setText(""));
             fields.getChildren().setAll(trial.isEmpty() ? List.of(begin()) : List.of());
             typed.clear();
@@ -216,15 +237,39 @@ final class MeasurePane extends VBox {
     private Phrase stands(MeasurementTask a) {
         Setup s = a.setup();
         return switch (a.what()) {
-            case MeasurementTask.Dot d -> d.travel() == 0 ? Phrase.of("At ride height: the mark itself. The wall stands {0} ahead.", Quantity.length(s.wall()))
-                    : Phrase.of("Hub {0} " + (d.travel() > 0 ? "up" : "down") + (d.rodOn() ? "." : ", held straight ahead by hand."), Quantity.length(Math.abs(d.travel())));
-            case MeasurementTask.Plates p -> Phrase.of("Turn " + Phrase.name(p.way().label()) + " until the inner plate says about {0}.", Quantity.angle(p.inner()));
-            case MeasurementTask.Dial d -> Phrase.of("{0} from its wheel end. Step " + (Math.min(dial.size(), d.steps() - 1) + 1) + " of " + d.steps() + ": mark turned to {1}.", Quantity.length(d.along()),
-                    Quantity.angle(360.0 * Math.min(dial.size(), d.steps() - 1) / d.steps()));
-            case MeasurementTask.One o when o.gauge() instanceof Measurand.RimForce || o.gauge() instanceof Measurand.RimPlay || o.gauge() instanceof Measurand.FreeReturn -> Phrase.of(s.onGround() ? "On its tyres, straight ahead." : "Raised, straight ahead.");
-            case MeasurementTask.One _ -> s.steeringWheelDeg() == 0 && s.travelLeft() == 0 && s.travelRight() == 0 ? Phrase.of("Straight ahead, at ride height.")
-                    : Phrase.of("Steering wheel at {0} to the " + (s.steeringWheelDeg() >= 0 ? "left" : "right") + ", left wheel {1} up, right wheel {2} up.", Quantity.angle(Math.abs(s.steeringWheelDeg())),
-                            Quantity.length(s.travelLeft()), Quantity.length(s.travelRight()));
+            case MeasurementTask.Dot d ->
+                d.travel() == 0
+                        ? Phrase.of(
+                                "At ride height: the mark itself. The wall stands {0} ahead.",
+                                Quantity.length(s.wall()))
+                        : Phrase.of(
+                                "Hub {0} " + (d.travel() > 0 ? "up" : "down")
+                                        + (d.rodOn() ? "." : ", held straight ahead by hand."),
+                                Quantity.length(Math.abs(d.travel())));
+            case MeasurementTask.Plates p ->
+                Phrase.of(
+                        "Turn " + Phrase.name(p.way().label()) + " until the inner plate says about {0}.",
+                        Quantity.angle(p.inner()));
+            case MeasurementTask.Dial d ->
+                Phrase.of(
+                        "{0} from its wheel end. Step " + (Math.min(dial.size(), d.steps() - 1) + 1) + " of "
+                                + d.steps() + ": mark turned to {1}.",
+                        Quantity.length(d.along()),
+                        Quantity.angle(360.0 * Math.min(dial.size(), d.steps() - 1) / d.steps()));
+            case MeasurementTask.One o
+            when o.gauge() instanceof Measurand.RimForce
+                    || o.gauge() instanceof Measurand.RimPlay
+                    || o.gauge() instanceof Measurand.FreeReturn ->
+                Phrase.of(s.onGround() ? "On its tyres, straight ahead." : "Raised, straight ahead.");
+            case MeasurementTask.One _ ->
+                s.steeringWheelDeg() == 0 && s.travelLeft() == 0 && s.travelRight() == 0
+                        ? Phrase.of("Straight ahead, at ride height.")
+                        : Phrase.of(
+                                "Steering wheel at {0} to the " + (s.steeringWheelDeg() >= 0 ? "left" : "right")
+                                        + ", left wheel {1} up, right wheel {2} up.",
+                                Quantity.angle(Math.abs(s.steeringWheelDeg())),
+                                Quantity.length(s.travelLeft()),
+                                Quantity.length(s.travelRight()));
         };
     }
 
@@ -252,7 +297,8 @@ final class MeasurePane extends VBox {
     /** The vehicle beside it shows what is meant. */
     private void look(MeasurementTask a) {
         bench.selectionProperty().set(a.where());
-        bench.moveHands(new SteeringInput(a.setup().steeringWheelDeg(), a.setup().travelLeft(), a.setup().travelRight()));
+        bench.moveHands(new SteeringInput(
+                a.setup().steeringWheelDeg(), a.setup().travelLeft(), a.setup().travelRight()));
     }
 
     /** The large figure: live from an instrument, else as it was read, else none yet. */
@@ -261,7 +307,9 @@ final class MeasurePane extends VBox {
         Optional<TrialReading> taken = a.reading(trial.sheet());
         Optional<InstrumentReading> now = link.liveProperty().get();
         figure.pseudoClassStateChanged(SEVERAL, e.parts().size() > 1);
-        figure.setText(now.map(t -> e.text(e.figures(t), bench.lengthUnit())).or(() -> taken.map(r -> e.text(ReadingEntry.figures(r), bench.lengthUnit()))).orElse("–"));
+        figure.setText(now.map(t -> e.text(e.figures(t), bench.lengthUnit()))
+                .or(() -> taken.map(r -> e.text(ReadingEntry.figures(r), bench.lengthUnit())))
+                .orElse("–"));
         planned.setText(told(a, taken));
         hold.setSelected(now.map(InstrumentReading::held).orElse(false));
         hold.setText(hold.isSelected() ? "Held" : "Hold");
@@ -272,14 +320,32 @@ final class MeasurePane extends VBox {
         StringBuilder s = new StringBuilder();
         planned.getStyleClass().removeAll("fit-out", "fit-fine");
         if (a.what() instanceof MeasurementTask.One o) {
-            desk.told().flatMap(t -> AgainstPlan.planned(o.gauge(), t.figures().then())).ifPresent(p -> s.append("Planned ").append(new Quantity(p, o.gauge().unit()).text(bench.lengthUnit())));
-            desk.told().flatMap(t -> t.figures().figures().stream().filter(f -> f.read().what().equals(o.gauge())).findFirst()).filter(_ -> taken.isPresent()).ifPresent(f -> {
-                s.append(s.isEmpty() ? "" : "  ·  ").append("read ").append(new Quantity(f.read().value(), o.gauge().unit()).text(bench.lengthUnit())).append(": ").append(f.state().label());
-                planned.getStyleClass().add(f.state() == AgainstPlan.State.OUT || f.state() == AgainstPlan.State.PAST_LIMIT ? "fit-out" : "fit-fine");
-            });
+            desk.told()
+                    .flatMap(t -> AgainstPlan.planned(o.gauge(), t.figures().then()))
+                    .ifPresent(p -> s.append("Planned ")
+                            .append(new Quantity(p, o.gauge().unit()).text(bench.lengthUnit())));
+            desk.told()
+                    .flatMap(t -> t.figures().figures().stream()
+                            .filter(f -> f.read().what().equals(o.gauge()))
+                            .findFirst())
+                    .filter(_ -> taken.isPresent())
+                    .ifPresent(f -> {
+                        s.append(s.isEmpty() ? "" : "  ·  ")
+                                .append("read ")
+                                .append(new Quantity(f.read().value(), o.gauge().unit()).text(bench.lengthUnit()))
+                                .append(": ")
+                                .append(f.state().label());
+                        planned.getStyleClass()
+                                .add(
+                                        f.state() == AgainstPlan.State.OUT || f.state() == AgainstPlan.State.PAST_LIMIT
+                                                ? "fit-out"
+                                                : "fit-fine");
+                    });
             return s.toString();
         }
-        return taken.map(r -> "Read: " + new ReadingEntry(a).text(ReadingEntry.figures(r), bench.lengthUnit()) + (r instanceof TrialReading.RunOut ? " on the dial, most less least" : "")).orElse("Not read yet");
+        return taken.map(r -> "Read: " + new ReadingEntry(a).text(ReadingEntry.figures(r), bench.lengthUnit())
+                        + (r instanceof TrialReading.RunOut ? " on the dial, most less least" : ""))
+                .orElse("Not read yet");
     }
 
     private void live() {
@@ -287,11 +353,17 @@ final class MeasurePane extends VBox {
     }
 
     private void watch() {
-        boolean looked = bench.stageProperty().get() == WorkStage.FIT && bench.fitSheetProperty().get() == TrialSheetChoice.BENCH;
-        link.watch(entry.filter(_ -> looked).flatMap(e -> InstrumentPlacement.kind(e.asked()).map(kind -> {
-            Setup s = e.asked().setup();
-            return new InstrumentLink.Watch(kind, InstrumentPlacement.of(e.asked(), dial.size()), s, e.rodOn().orElse(true));
-        })));
+        boolean looked = bench.stageProperty().get() == WorkStage.FIT
+                && bench.fitSheetProperty().get() == TrialSheetChoice.BENCH;
+        link.watch(entry.filter(_ -> looked)
+                .flatMap(e -> InstrumentPlacement.kind(e.asked()).map(kind -> {
+                    Setup s = e.asked().setup();
+                    return new InstrumentLink.Watch(
+                            kind,
+                            InstrumentPlacement.of(e.asked(), dial.size()),
+                            s,
+                            e.rodOn().orElse(true));
+                })));
     }
 
     /** Takes what is typed, or else what the instrument shows. */

@@ -1,4 +1,5 @@
 package mildtilt.app.trial;
+
 import java.util.ArrayList;
 import java.util.List;
 import javafx.scene.layout.HBox;
@@ -22,7 +23,9 @@ final class PlatesPane extends TrialPane {
 
     @Override
     protected void show(Trial t, TrialDesk.TrialResult told) {
-        title("Turn plates", "Both plates zeroed straight ahead. Where the dots leave the plan alike to both sides, both arms or the gear stand otherwise; where they cross it, the sides differ.");
+        title(
+                "Turn plates",
+                "Both plates zeroed straight ahead. Where the dots leave the plan alike to both sides, both arms or the gear stand otherwise; where they cross it, the sides differ.");
         of(t);
         List<PlateAngles.Row> rows = told.figures().plates();
         if (rows.isEmpty()) {
@@ -31,29 +34,85 @@ final class PlatesPane extends TrialPane {
         }
         HBox both = new HBox(12);
         for (Side way : Side.values()) {
-            List<PlateAngles.Row> of = rows.stream().filter(r -> r.read().way() == way).toList();
+            List<PlateAngles.Row> of =
+                    rows.stream().filter(r -> r.read().way() == way).toList();
             if (!of.isEmpty()) {
-                ToeDrawing d = new ToeDrawing(new ToeDrawing.Sheet("Turned " + way.label(), "inner wheel, °", "outer, °", lines(told.figures().then(), way),
-                        of.stream().map(r -> new ToeDrawing.Point(r.read().inner(), r.read().outer(), r.read().spread())).toList(), 0, 0));
+                ToeDrawing d = new ToeDrawing(new ToeDrawing.Sheet(
+                        "Turned " + way.label(),
+                        "inner wheel, °",
+                        "outer, °",
+                        lines(told.figures().then(), way),
+                        of.stream()
+                                .map(r -> new ToeDrawing.Point(
+                                        r.read().inner(),
+                                        r.read().outer(),
+                                        r.read().spread()))
+                                .toList(),
+                        0,
+                        0));
                 HBox.setHgrow(d, Priority.ALWAYS);
                 both.getChildren().add(d);
             }
         }
         add(both);
         boolean wanted = rows.stream().anyMatch(r -> r.wanted().isPresent());
-        table(FitTables.plates(desk.vehicle().name(), told.figures()), wanted ? new String[] {"turned", "inner_deg", "outer_deg", "planned_outer_deg", "off_deg", "true_ackermann_outer_deg", "wanted_outer_deg", "ackermann_pct"}
-                : new String[] {"turned", "inner_deg", "outer_deg", "planned_outer_deg", "off_deg", "true_ackermann_outer_deg", "ackermann_pct"});
+        table(
+                FitTables.plates(desk.vehicle().name(), told.figures()),
+                wanted
+                        ? new String[] {
+                            "turned",
+                            "inner_deg",
+                            "outer_deg",
+                            "planned_outer_deg",
+                            "off_deg",
+                            "true_ackermann_outer_deg",
+                            "wanted_outer_deg",
+                            "ackermann_pct"
+                        }
+                        : new String[] {
+                            "turned",
+                            "inner_deg",
+                            "outer_deg",
+                            "planned_outer_deg",
+                            "off_deg",
+                            "true_ackermann_outer_deg",
+                            "ackermann_pct"
+                        });
     }
 
     /** Planned, true Ackermann, and the table if there is one. */
     private static List<ToeDrawing.Line> lines(Analysis a, Side way) {
-        List<Turn> turns = a.steer().map(s -> s.rows().stream().map(SteerRow::turn).flatMap(o -> o.stream()).filter(x -> x.turned() == way && x.innerDeg() > 1)
-                .sorted((p, q) -> Double.compare(p.innerDeg(), q.innerDeg())).toList()).orElse(List.of());
+        List<Turn> turns = a.steer()
+                .map(s -> s.rows().stream()
+                        .map(SteerRow::turn)
+                        .flatMap(o -> o.stream())
+                        .filter(x -> x.turned() == way && x.innerDeg() > 1)
+                        .sorted((p, q) -> Double.compare(p.innerDeg(), q.innerDeg()))
+                        .toList())
+                .orElse(List.of());
         List<ToeDrawing.Line> all = new ArrayList<>();
         if (turns.size() > 1) {
-            all.add(new ToeDrawing.Line("planned", turns.stream().map(x -> new double[] {x.innerDeg(), x.outerDeg()}).toList(), false));
-            all.add(new ToeDrawing.Line("true Ackermann", turns.stream().map(x -> new double[] {x.innerDeg(), x.idealOuterDeg()}).toList(), true));
-            a.job().targets().outerTable().ifPresent(o -> all.add(new ToeDrawing.Line("wanted", turns.stream().map(x -> new double[] {x.innerDeg(), o.outerAt(x.innerDeg())}).toList(), true)));
+            all.add(new ToeDrawing.Line(
+                    "planned",
+                    turns.stream()
+                            .map(x -> new double[] {x.innerDeg(), x.outerDeg()})
+                            .toList(),
+                    false));
+            all.add(new ToeDrawing.Line(
+                    "true Ackermann",
+                    turns.stream()
+                            .map(x -> new double[] {x.innerDeg(), x.idealOuterDeg()})
+                            .toList(),
+                    true));
+            a.job()
+                    .targets()
+                    .outerTable()
+                    .ifPresent(o -> all.add(new ToeDrawing.Line(
+                            "wanted",
+                            turns.stream()
+                                    .map(x -> new double[] {x.innerDeg(), o.outerAt(x.innerDeg())})
+                                    .toList(),
+                            true)));
         }
         return all;
     }

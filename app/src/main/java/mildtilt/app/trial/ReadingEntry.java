@@ -1,4 +1,5 @@
 package mildtilt.app.trial;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -22,8 +23,14 @@ record ReadingEntry(MeasurementTask asked) {
     List<Part> parts() {
         return switch (asked.what()) {
             case MeasurementTask.One o -> List.of(new Part("", o.gauge().unit(), true));
-            case MeasurementTask.Dot _ -> List.of(new Part("to the left (− to the right)", Unit.LENGTH, true), new Part("up (− down), if read", Unit.LENGTH, false));
-            case MeasurementTask.Plates p -> List.of(new Part("inner, " + p.way().label() + " wheel", Unit.ANGLE, true), new Part("outer, " + p.way().other().label() + " wheel", Unit.ANGLE, true));
+            case MeasurementTask.Dot _ ->
+                List.of(
+                        new Part("to the left (− to the right)", Unit.LENGTH, true),
+                        new Part("up (− down), if read", Unit.LENGTH, false));
+            case MeasurementTask.Plates p ->
+                List.of(
+                        new Part("inner, " + p.way().label() + " wheel", Unit.ANGLE, true),
+                        new Part("outer, " + p.way().other().label() + " wheel", Unit.ANGLE, true));
             case MeasurementTask.Dial _ -> List.of(new Part("", Unit.FINE_LENGTH, true));
         };
     }
@@ -41,10 +48,12 @@ record ReadingEntry(MeasurementTask asked) {
     /** What an instrument shows as the figures of this. */
     List<Double> figures(InstrumentReading t) {
         return switch (asked.what()) {
-            case MeasurementTask.One o -> switch (o.gauge()) {
-                case Measurand.LockAngle g -> List.of(g.way().sign() * t.values().get(g.wheel() == Side.LEFT ? 0 : 1));
-                default -> List.of(t.values().getFirst());
-            };
+            case MeasurementTask.One o ->
+                switch (o.gauge()) {
+                    case Measurand.LockAngle g ->
+                        List.of(g.way().sign() * t.values().get(g.wheel() == Side.LEFT ? 0 : 1));
+                    default -> List.of(t.values().getFirst());
+                };
             case MeasurementTask.Dot _ -> t.values();
             case MeasurementTask.Plates p -> {
                 double left = p.way().sign() * t.values().get(0);
@@ -79,8 +88,17 @@ record ReadingEntry(MeasurementTask asked) {
     TrialReading reading(List<Double> figures, double spread, String by) {
         return switch (asked.what()) {
             case MeasurementTask.One o -> new TrialReading.Figure(o.gauge(), figures.getFirst(), spread, by);
-            case MeasurementTask.Dot d -> new TrialReading.WallDot(d.wheel(), d.rodOn(), d.travel(), figures.getFirst(), figures.size() > 1 ? figures.get(1) : 0, spread, by);
-            case MeasurementTask.Plates p -> new TrialReading.PlatePair(p.way(), figures.get(0), figures.get(1), spread, by);
+            case MeasurementTask.Dot d ->
+                new TrialReading.WallDot(
+                        d.wheel(),
+                        d.rodOn(),
+                        d.travel(),
+                        figures.getFirst(),
+                        figures.size() > 1 ? figures.get(1) : 0,
+                        spread,
+                        by);
+            case MeasurementTask.Plates p ->
+                new TrialReading.PlatePair(p.way(), figures.get(0), figures.get(1), spread, by);
             case MeasurementTask.Dial d -> new TrialReading.RunOut(d.shaft(), d.along(), figures, spread, by);
         };
     }
@@ -91,7 +109,12 @@ record ReadingEntry(MeasurementTask asked) {
             case TrialReading.Figure f -> List.of(f.value());
             case TrialReading.WallDot d -> List.of(d.left(), d.up());
             case TrialReading.PlatePair p -> List.of(p.inner(), p.outer());
-            case TrialReading.RunOut o -> List.of(o.dial().stream().mapToDouble(Double::doubleValue).max().orElse(0) - o.dial().stream().mapToDouble(Double::doubleValue).min().orElse(0));
+            case TrialReading.RunOut o ->
+                List.of(o.dial().stream().mapToDouble(Double::doubleValue).max().orElse(0)
+                        - o.dial().stream()
+                                .mapToDouble(Double::doubleValue)
+                                .min()
+                                .orElse(0));
         };
     }
 

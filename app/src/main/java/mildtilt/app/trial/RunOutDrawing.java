@@ -1,4 +1,5 @@
 package mildtilt.app.trial;
+
 import java.util.List;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
@@ -33,7 +34,13 @@ final class RunOutDrawing extends CanvasPane {
     @Override
     protected void draw(GraphicsContext g, double w, double h) {
         List<Station> s = run.stations();
-        double last = Math.max(s.getLast().along(), run.bearings().stream().mapToDouble(AtBearing::along).max().orElse(0)) * 1.05;
+        double last = Math.max(
+                        s.getLast().along(),
+                        run.bearings().stream()
+                                .mapToDouble(AtBearing::along)
+                                .max()
+                                .orElse(0))
+                * 1.05;
         double most = Math.max(0.05, s.stream().mapToDouble(Station::off).max().orElse(0));
         double mid = h / 2 - 6;
         double up = (h / 2 - 34) / most;
@@ -57,8 +64,20 @@ final class RunOutDrawing extends CanvasPane {
             g.setTextAlign(TextAlignment.CENTER);
             g.fillText(b.bearing(), x, 10);
         }
-        trace(g, s.stream().mapToDouble(p -> LEFT + p.along() * k).toArray(), s.stream().mapToDouble(p -> mid - up * p.off() * Math.cos(Math.toRadians(p.highDeg()))).toArray(), ColorToken.ACCENT);
-        trace(g, s.stream().mapToDouble(p -> LEFT + p.along() * k).toArray(), s.stream().mapToDouble(p -> mid - up * p.off() * Math.sin(Math.toRadians(p.highDeg()))).toArray(), ColorToken.BEFORE);
+        trace(
+                g,
+                s.stream().mapToDouble(p -> LEFT + p.along() * k).toArray(),
+                s.stream()
+                        .mapToDouble(p -> mid - up * p.off() * Math.cos(Math.toRadians(p.highDeg())))
+                        .toArray(),
+                ColorToken.ACCENT);
+        trace(
+                g,
+                s.stream().mapToDouble(p -> LEFT + p.along() * k).toArray(),
+                s.stream()
+                        .mapToDouble(p -> mid - up * p.off() * Math.sin(Math.toRadians(p.highDeg())))
+                        .toArray(),
+                ColorToken.BEFORE);
         run.bend().ifPresent(b -> {
             double x = LEFT + b.along() * k;
             g.setStroke(ink(ColorToken.STOP));

@@ -1,4 +1,5 @@
 package mildtilt.app.trial;
+
 import java.util.ArrayList;
 import java.util.List;
 import javafx.geometry.VPos;
@@ -25,7 +26,8 @@ final class ToeDrawing extends ChartPane {
     record Line(String name, List<double[]> points, boolean dashed) {}
 
     /** @param across what runs along the bottom, with its unit; @param from of the band, none where it is not before to */
-    record Sheet(String title, String across, String up, List<Line> lines, List<Point> points, double from, double to) {}
+    record Sheet(
+            String title, String across, String up, List<Line> lines, List<Point> points, double from, double to) {}
 
     private final Sheet sheet;
 
@@ -59,7 +61,10 @@ final class ToeDrawing extends ChartPane {
             g.setStroke(ink(l.dashed ? ColorToken.BEFORE : ColorToken.LINE));
             g.setLineWidth(l.dashed ? 1.3 : 2);
             g.setLineDashes(l.dashed ? new double[] {5, 4} : new double[0]);
-            g.strokePolyline(l.points.stream().mapToDouble(p -> x.at(p[0])).toArray(), l.points.stream().mapToDouble(p -> y.at(p[1])).toArray(), l.points.size());
+            g.strokePolyline(
+                    l.points.stream().mapToDouble(p -> x.at(p[0])).toArray(),
+                    l.points.stream().mapToDouble(p -> y.at(p[1])).toArray(),
+                    l.points.size());
             g.setLineDashes();
         }
         g.setStroke(ink(ColorToken.ACCENT));

@@ -1,4 +1,5 @@
 package mildtilt.app.trial;
+
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
@@ -37,7 +38,11 @@ final class TrialDesk {
     record TrialResult(Id vehicle, TrialFigures figures, Optional<Diagnosis> cause, List<MeasurementTask> asked) {
 
         static TrialResult of(Id vehicle, Trial t, TrialFigures figures) {
-            return new TrialResult(vehicle, figures, Diagnosis.of(t.sheet(), Job.of("", t.plan())), MeasurementTask.of(figures.then(), t.sheet().setup()));
+            return new TrialResult(
+                    vehicle,
+                    figures,
+                    Diagnosis.of(t.sheet(), Job.of("", t.plan())),
+                    MeasurementTask.of(figures.then(), t.sheet().setup()));
         }
 
         private boolean isOf(Id other, Trial t) {
@@ -55,7 +60,9 @@ final class TrialDesk {
     TrialDesk(Workbench bench, Clock clock) {
         this.bench = bench;
         this.clock = clock;
-        beside = new LatestTask<>(t -> told.set(Optional.of(t)), problem -> bench.refuse("The trial could not be worked out: " + problem.getMessage()));
+        beside = new LatestTask<>(
+                t -> told.set(Optional.of(t)),
+                problem -> bench.refuse("The trial could not be worked out: " + problem.getMessage()));
         bench.jobProperty().addListener((_, _, _) -> ask());
         bench.stageProperty().addListener((_, _, _) -> ask());
         vehicle.addListener((_, _, _) -> ask());
@@ -69,7 +76,8 @@ final class TrialDesk {
 
     /** What is told, as long as it is of the trial in hand. */
     Optional<TrialResult> told() {
-        return told.get().filter(x -> trial().filter(t -> x.isOf(vehicle().id(), t)).isPresent());
+        return told.get()
+                .filter(x -> trial().filter(t -> x.isOf(vehicle().id(), t)).isPresent());
     }
 
     /** The vehicle that was chosen; nothing until one is. */
@@ -87,7 +95,9 @@ final class TrialDesk {
 
     /** The vehicle in hand: the one chosen, else the first. */
     BuiltVehicle vehicle() {
-        return vehicle.get().flatMap(bench.job().log()::vehicle).orElse(bench.job().log().vehicles().getFirst());
+        return vehicle.get()
+                .flatMap(bench.job().log()::vehicle)
+                .orElse(bench.job().log().vehicles().getFirst());
     }
 
     void choose(BuiltVehicle v) {
@@ -109,17 +119,26 @@ final class TrialDesk {
         Trial t = now.get();
         Id of = vehicle().id();
         Optional<TrialResult> before = told.get();
-        boolean sameReadings = before.filter(x -> x.isOf(of, t) && x.figures.trial().equals(t)).isPresent();
+        boolean sameReadings =
+                before.filter(x -> x.isOf(of, t) && x.figures.trial().equals(t)).isPresent();
         boolean sameRoom = before.filter(x -> samePlan(x, t, job)).isPresent();
         if (sameReadings && sameRoom) {
             return;
         }
-        beside.ask(() -> TrialResult.of(of, t, before.filter(_ -> sameRoom).map(b -> TrialFigures.of(t, job, b.figures.then())).orElseGet(() -> TrialFigures.of(t, job))));
+        beside.ask(() -> TrialResult.of(
+                of,
+                t,
+                before.filter(_ -> sameRoom)
+                        .map(b -> TrialFigures.of(t, job, b.figures.then()))
+                        .orElseGet(() -> TrialFigures.of(t, job))));
     }
 
     private static boolean samePlan(TrialResult told, Trial t, Job job) {
         Job was = told.figures.then().job();
-        return told.figures.trial().plan().equals(t.plan()) && was.surroundings().equals(job.surroundings()) && was.rules().equals(job.rules()) && was.log().tolerances().equals(job.log().tolerances())
+        return told.figures.trial().plan().equals(t.plan())
+                && was.surroundings().equals(job.surroundings())
+                && was.rules().equals(job.rules())
+                && was.log().tolerances().equals(job.log().tolerances())
                 && was.making().equals(job.making());
     }
 
@@ -149,7 +168,15 @@ final class TrialDesk {
         }
         String name = "Trial " + n;
         Setup setup = v.last().map(t -> t.sheet().setup()).orElse(Setup.RAISED);
-        TrialSheet sheet = new TrialSheet(name, LocalDateTime.now(clock).truncatedTo(ChronoUnit.MINUTES), v.last().map(t -> t.sheet().by()).orElse(""), "", setup, List.of(), List.of(), "");
+        TrialSheet sheet = new TrialSheet(
+                name,
+                LocalDateTime.now(clock).truncatedTo(ChronoUnit.MINUTES),
+                v.last().map(t -> t.sheet().by()).orElse(""),
+                "",
+                setup,
+                List.of(),
+                List.of(),
+                "");
         Plan plan = bench.job().plan();
         Id id = v.nextTrial();
         if (edit("Begin " + name, b -> b.withTrial(sheet, plan))) {

@@ -1,4 +1,5 @@
 package mildtilt.app.trial;
+
 import java.util.List;
 import java.util.Optional;
 import mildtilt.app.forms.FormPane;
@@ -30,16 +31,25 @@ abstract class TrialPane extends FormPane {
 
     @Override
     protected Optional<String> missing(AnalysisUpdate worked) {
-        return desk.trial().isEmpty() ? Optional.of("There is no trial of " + desk.vehicle().name() + " yet. Begin one on the sheet \"Measure\" or \"Trials\".") : desk.told().isEmpty() ? Optional.of("Working it out …") : Optional.empty();
+        return desk.trial().isEmpty()
+                ? Optional.of("There is no trial of " + desk.vehicle().name()
+                        + " yet. Begin one on the sheet \"Measure\" or \"Trials\".")
+                : desk.told().isEmpty() ? Optional.of("Working it out …") : Optional.empty();
     }
 
     @Override
     protected Object basis(AnalysisUpdate worked) {
-        return List.of(new SameOnly(bench.job()), desk.vehicle().name(), desk.told().<Object>map(SameOnly::new).orElse("none yet"), desk.trial().map(t -> t.sheet().name()).orElse(""));
+        return List.of(
+                new SameOnly(bench.job()),
+                desk.vehicle().name(),
+                desk.told().<Object>map(SameOnly::new).orElse("none yet"),
+                desk.trial().map(t -> t.sheet().name()).orElse(""));
     }
 
     /** Which trial it is, under the sheet's title. */
     protected final void of(Trial t) {
-        hint(desk.vehicle().name() + ", " + t.sheet().name() + ", " + t.sheet().at().toLocalDate() + (t.sheet().by().isBlank() ? "" : ", " + t.sheet().by()) + ": against the plan as it was then.");
+        hint(desk.vehicle().name() + ", " + t.sheet().name() + ", "
+                + t.sheet().at().toLocalDate()
+                + (t.sheet().by().isBlank() ? "" : ", " + t.sheet().by()) + ": against the plan as it was then.");
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.app.trial;
+
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.List;
@@ -38,25 +39,40 @@ public final class TrialStagePane extends HBox implements AutoCloseable {
     /** @param vehicle the vehicle to look at, beside the large figures */
     public TrialStagePane(Workbench bench, Clock clock, Files files, Region vehicle) {
         TrialDesk desk = new TrialDesk(bench, clock);
-        SheetRail.fill(this, "fit", TrialSheetChoice.values(), TrialSheetChoice::label, bench.fitSheetProperty(), s -> switch (s) {
-            case BENCH -> measuring(bench, desk, files, vehicle);
-            case TRIALS -> new TrialsPane(bench, desk, () -> files.photo().ifPresent(p -> TrialsPane.added(desk, p)));
-            case WALL -> new WallPane(bench, desk);
-            case PLATES -> new PlatesPane(bench, desk);
-            case RUN_OUT -> new RunOutPane(bench, desk);
-            case DIAGNOSIS -> new DiagnosisPane(bench, desk);
-            case LOG -> new LogPane(bench, desk);
-            case INSPECTION -> new InspectionPane(bench, desk, () -> files.inspection(desk.vehicle()));
-        });
+        SheetRail.fill(
+                this,
+                "fit",
+                TrialSheetChoice.values(),
+                TrialSheetChoice::label,
+                bench.fitSheetProperty(),
+                s -> switch (s) {
+                    case BENCH -> measuring(bench, desk, files, vehicle);
+                    case TRIALS ->
+                        new TrialsPane(bench, desk, () -> files.photo().ifPresent(p -> TrialsPane.added(desk, p)));
+                    case WALL -> new WallPane(bench, desk);
+                    case PLATES -> new PlatesPane(bench, desk);
+                    case RUN_OUT -> new RunOutPane(bench, desk);
+                    case DIAGNOSIS -> new DiagnosisPane(bench, desk);
+                    case LOG -> new LogPane(bench, desk);
+                    case INSPECTION -> new InspectionPane(bench, desk, () -> files.inspection(desk.vehicle()));
+                });
     }
 
     /** The vehicle beside the large figures. */
     private HBox measuring(Workbench bench, TrialDesk desk, Files files, Region view) {
-        MeasurePane pane = new MeasurePane(bench, desk, link, MeasurePane.sources(List.of(
-                item("Stand-ins on a simulated vehicle", "fit-stand-ins", () -> desk.trial().ifPresentOrElse(t -> link.standIns(t.back(bench.job()), System.nanoTime()), () -> bench.refuse("Begin a trial first."))),
-                item("On a port of this machine…", "fit-port", () -> askPort(bench, files.owner())),
-                item("From a file an instrument writes…", "fit-file", () -> files.readings().ifPresent(link::file)),
-                item("None: I type", "fit-none", link::drop))));
+        MeasurePane pane = new MeasurePane(
+                bench,
+                desk,
+                link,
+                MeasurePane.sources(List.of(
+                        item("Stand-ins on a simulated vehicle", "fit-stand-ins", () -> desk.trial()
+                                .ifPresentOrElse(
+                                        t -> link.standIns(t.back(bench.job()), System.nanoTime()),
+                                        () -> bench.refuse("Begin a trial first."))),
+                        item("On a port of this machine…", "fit-port", () -> askPort(bench, files.owner())),
+                        item("From a file an instrument writes…", "fit-file", () -> files.readings()
+                                .ifPresent(link::file)),
+                        item("None: I type", "fit-none", link::drop))));
         HBox both = new HBox(view, pane);
         both.setMinSize(0, 0);
         HBox.setHgrow(view, Priority.ALWAYS);

@@ -1,4 +1,5 @@
 package mildtilt.app.trial;
+
 import java.nio.file.Files;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -53,7 +54,9 @@ final class TrialsPane extends TrialPane {
 
     @Override
     protected void show(AnalysisUpdate worked) {
-        title("Trials", "Tack, cycle, measure, write down. A trial keeps what was changed, how the vehicle stood, every reading, and the plan as it was then.");
+        title(
+                "Trials",
+                "Tack, cycle, measure, write down. A trial keeps what was changed, how the vehicle stood, every reading, and the plan as it was then.");
         vehicles();
         desk.trial().ifPresent(t -> {
             head(t.sheet().name());
@@ -80,16 +83,23 @@ final class TrialsPane extends TrialPane {
         WordField name = new WordField(v.name(), t -> rename(v, t.strip()));
         name.setId("fit-vehicle-name");
         name.setPrefWidth(130);
-        row(named("Vehicle of the batch", choiceBox("fit-vehicle", bench.job().log().vehicles(), Optional.of(v), BuiltVehicle::name, b -> {
-            if (!b.id().equals(desk.vehicle().id())) {
-                desk.choose(b);
-                showAgain();
-            }
-        })), named("Called", name), named("Add to the batch", another),
+        row(
+                named(
+                        "Vehicle of the batch",
+                        choiceBox(
+                                "fit-vehicle", bench.job().log().vehicles(), Optional.of(v), BuiltVehicle::name, b -> {
+                                    if (!b.id().equals(desk.vehicle().id())) {
+                                        desk.choose(b);
+                                        showAgain();
+                                    }
+                                })),
+                named("Called", name),
+                named("Add to the batch", another),
                 named("Trial", choiceBox("fit-trial", v.trials(), desk.trial(), Trial::name, t -> {
                     desk.trialProperty().set(Optional.of(t.id()));
                     showAgain();
-                })), named(" ", small("Begin a trial", "fit-begin-trial", desk::begin)));
+                })),
+                named(" ", small("Begin a trial", "fit-begin-trial", desk::begin)));
     }
 
     private void rename(BuiltVehicle v, String to) {
@@ -107,9 +117,21 @@ final class TrialsPane extends TrialPane {
         });
         name.setId("fit-trial-name");
         name.setPrefWidth(150);
-        row(named("Called", name), field("By", "fit-by", s.by(), 110, (x, v) -> x.withWords(v, x.changed(), x.remarks())),
-                field("Changed since the one before", "fit-changed", s.changed(), 300, (x, v) -> x.withWords(x.by(), v, x.remarks())),
-                named(" ", small("Delete the trial", "fit-out-trial", () -> desk.edit("Take out " + s.name(), b -> b.withoutTrial(t.id())))));
+        row(
+                named("Called", name),
+                field("By", "fit-by", s.by(), 110, (x, v) -> x.withWords(v, x.changed(), x.remarks())),
+                field(
+                        "Changed since the one before",
+                        "fit-changed",
+                        s.changed(),
+                        300,
+                        (x, v) -> x.withWords(x.by(), v, x.remarks())),
+                named(
+                        " ",
+                        small(
+                                "Delete the trial",
+                                "fit-out-trial",
+                                () -> desk.edit("Take out " + s.name(), b -> b.withoutTrial(t.id())))));
         row(field("Remarks", "fit-remarks", s.remarks(), 620, (x, v) -> x.withWords(x.by(), x.changed(), v)));
     }
 
@@ -118,7 +140,8 @@ final class TrialsPane extends TrialPane {
     }
 
     private Node field(String label, String id, String value, double width, Said said) {
-        WordField f = new WordField(value, t -> desk.editTrial(label + (t.isBlank() ? " cleared" : ": " + t), s -> said.with(s, t)));
+        WordField f = new WordField(
+                value, t -> desk.editTrial(label + (t.isBlank() ? " cleared" : ": " + t), s -> said.with(s, t)));
         f.setId(id);
         f.setPrefWidth(width);
         return named(label, f);
@@ -127,17 +150,49 @@ final class TrialsPane extends TrialPane {
     private void setup(Trial t) {
         Setup s = t.sheet().setup();
         Id id = t.id();
-        row(tick("On its tyres", "fit-ground", s.onGround(), on -> desk.editTrial(on ? "On its tyres" : "Raised", x -> x.withSetup(x.setup().withOnGround(on)))),
-                tick("Springs off", "fit-springs", s.springsOff(), on -> desk.editTrial(on ? "Springs off" : "Springs on", x -> x.withSetup(x.setup().withOff(on, x.setup().stopsOff())))),
-                tick("Bump stops off", "fit-stops", s.stopsOff(), on -> desk.editTrial(on ? "Stops off" : "Stops on", x -> x.withSetup(x.setup().withOff(x.setup().springsOff(), on)))),
+        row(
+                tick(
+                        "On its tyres",
+                        "fit-ground",
+                        s.onGround(),
+                        on -> desk.editTrial(
+                                on ? "On its tyres" : "Raised",
+                                x -> x.withSetup(x.setup().withOnGround(on)))),
+                tick(
+                        "Springs off",
+                        "fit-springs",
+                        s.springsOff(),
+                        on -> desk.editTrial(
+                                on ? "Springs off" : "Springs on",
+                                x -> x.withSetup(x.setup().withOff(on, x.setup().stopsOff())))),
+                tick(
+                        "Bump stops off",
+                        "fit-stops",
+                        s.stopsOff(),
+                        on -> desk.editTrial(
+                                on ? "Stops off" : "Stops on",
+                                x -> x.withSetup(x.setup().withOff(x.setup().springsOff(), on)))),
                 length("Wall ahead of the wheels", "fit-wall", s.wall(), (j, v) -> at(j, id, u -> u.withWall(v))),
-                angle("Steering wheel at", "fit-steering", s.steeringWheelDeg(), (j, v) -> at(j, id, u -> u.at(v, u.travelLeft(), u.travelRight()))),
-                length("Left wheel up", "fit-travel-left", s.travelLeft(), (j, v) -> at(j, id, u -> u.at(u.steeringWheelDeg(), v, u.travelRight()))),
-                length("Right wheel up", "fit-travel-right", s.travelRight(), (j, v) -> at(j, id, u -> u.at(u.steeringWheelDeg(), u.travelLeft(), v))));
+                angle(
+                        "Steering wheel at",
+                        "fit-steering",
+                        s.steeringWheelDeg(),
+                        (j, v) -> at(j, id, u -> u.at(v, u.travelLeft(), u.travelRight()))),
+                length(
+                        "Left wheel up",
+                        "fit-travel-left",
+                        s.travelLeft(),
+                        (j, v) -> at(j, id, u -> u.at(u.steeringWheelDeg(), v, u.travelRight()))),
+                length(
+                        "Right wheel up",
+                        "fit-travel-right",
+                        s.travelRight(),
+                        (j, v) -> at(j, id, u -> u.at(u.steeringWheelDeg(), u.travelLeft(), v))));
     }
 
     private Job at(Job j, Id trial, UnaryOperator<Setup> edit) {
-        return j.editLog(l -> l.edit(desk.vehicle().id(), b -> b.editTrial(trial, t -> t.edit(s -> s.withSetup(edit.apply(s.setup()))))));
+        return j.editLog(l -> l.edit(
+                desk.vehicle().id(), b -> b.editTrial(trial, t -> t.edit(s -> s.withSetup(edit.apply(s.setup()))))));
     }
 
     private static Node tick(String label, String id, boolean on, Consumer<Boolean> take) {
@@ -157,15 +212,37 @@ final class TrialsPane extends TrialPane {
         long out = told.figures().out();
         head("Planned against measured");
         if (!told.figures().figures().isEmpty()) {
-            say(out == 0 ? "No figure is out of its tolerance." : out + (out == 1 ? " figure is" : " figures are") + " not as planned.");
-            table(FitTables.figures(desk.vehicle().name(), told.figures()), "what+state", "planned", "read", "off", "tolerance", "by");
+            say(
+                    out == 0
+                            ? "No figure is out of its tolerance."
+                            : out + (out == 1 ? " figure is" : " figures are") + " not as planned.");
+            table(
+                    FitTables.figures(desk.vehicle().name(), told.figures()),
+                    "what+state",
+                    "planned",
+                    "read",
+                    "off",
+                    "tolerance",
+                    "by");
         }
         lockToLock(t);
         tolerances();
-        told.figures().traces().forEach(x -> say("Wall trace of the " + x.wheel().label() + " wheel: {0} of toe over what was read, at most {1} from the plan.",
-                Quantity.angle(x.peakToPeak(-1e4, 1e4).orElse(0.0)), Quantity.angle(x.worstOff())));
-        told.figures().plates().stream().flatMap(r -> r.off().stream()).mapToDouble(Math::abs).max().ifPresent(v -> say("Turn plates: the outer wheel at most {0} from the plan.", Quantity.angle(v)));
-        told.figures().runOuts().forEach(r -> say(Phrase.name(told.figures().names().apply(r.shaft())) + ": " + r.verdict().label() + "."));
+        told.figures()
+                .traces()
+                .forEach(x -> say(
+                        "Wall trace of the " + x.wheel().label()
+                                + " wheel: {0} of toe over what was read, at most {1} from the plan.",
+                        Quantity.angle(x.peakToPeak(-1e4, 1e4).orElse(0.0)),
+                        Quantity.angle(x.worstOff())));
+        told.figures().plates().stream()
+                .flatMap(r -> r.off().stream())
+                .mapToDouble(Math::abs)
+                .max()
+                .ifPresent(v -> say("Turn plates: the outer wheel at most {0} from the plan.", Quantity.angle(v)));
+        told.figures()
+                .runOuts()
+                .forEach(r -> say(Phrase.name(told.figures().names().apply(r.shaft())) + ": "
+                        + r.verdict().label() + "."));
         told.cause().ifPresent(d -> hint("What may be behind it stands on the sheet \"Diagnosis\"."));
     }
 
@@ -175,13 +252,22 @@ final class TrialsPane extends TrialPane {
         Optional<Double> right = turns(t, Side.RIGHT);
         if (left.isPresent() && right.isPresent()) {
             double apart = left.get() - right.get();
-            say("Lock to lock {0}; " + (Math.abs(apart) < 0.05 ? "as far one way as the other." : "{1} further to the " + (apart > 0 ? "left" : "right") + ": gear and road wheels are not straight ahead together, or the stops differ."),
-                    Quantity.turns(left.get() + right.get()), Quantity.turns(Math.abs(apart)));
+            say(
+                    "Lock to lock {0}; "
+                            + (Math.abs(apart) < 0.05
+                                    ? "as far one way as the other."
+                                    : "{1} further to the " + (apart > 0 ? "left" : "right")
+                                            + ": gear and road wheels are not straight ahead together, or the stops differ."),
+                    Quantity.turns(left.get() + right.get()),
+                    Quantity.turns(Math.abs(apart)));
         }
     }
 
     private static Optional<Double> turns(Trial t, Side way) {
-        return t.sheet().figures().stream().filter(f -> f.what().equals(new Measurand.TurnsTo(way))).map(TrialReading.Figure::value).findFirst();
+        return t.sheet().figures().stream()
+                .filter(f -> f.what().equals(new Measurand.TurnsTo(way)))
+                .map(TrialReading.Figure::value)
+                .findFirst();
     }
 
     private void tolerances() {
@@ -192,7 +278,8 @@ final class TrialsPane extends TrialPane {
     private Node tolerance(Tolerances.Kind k) {
         String id = "tol-" + k.name().toLowerCase(Locale.ROOT).replaceAll("_.*", "");
         double now = bench.job().log().tolerances().of(k);
-        BiFunction<Job, Double, Job> set = (j, v) -> j.editLog(l -> l.withTolerances(l.tolerances().with(k, v)));
+        BiFunction<Job, Double, Job> set =
+                (j, v) -> j.editLog(l -> l.withTolerances(l.tolerances().with(k, v)));
         return switch (k.unit()) {
             case LENGTH -> length(k.label(), id, now, set);
             case ANGLE -> angle(k.label(), id, now, set);
@@ -205,16 +292,29 @@ final class TrialsPane extends TrialPane {
         FlowPane shots = new FlowPane(10, 6);
         for (String p : t.sheet().photos()) {
             VBox one = new VBox(2);
-            bench.fileProperty().get().map(f -> PhotoFile.beside(f, p)).filter(Files::isRegularFile).ifPresentOrElse(f -> {
-                ImageView v = new ImageView(new Image(f.toUri().toString(), 160, 110, true, true, true));
-                v.setAccessibleText("Photo " + p);
-                one.getChildren().add(v);
-            }, () -> one.getChildren().add(Wrap.text("Not there: " + p, "brings")));
-            one.getChildren().addAll(new Label(p), small("Delete", "fit-photo-out-" + p.replaceAll("[^a-zA-Z0-9]", "-"), () -> desk.editTrial("Take out a photo", s -> {
-                List<String> left = new ArrayList<>(s.photos());
-                left.remove(p);
-                return s.withPhotos(left);
-            })));
+            bench.fileProperty()
+                    .get()
+                    .map(f -> PhotoFile.beside(f, p))
+                    .filter(Files::isRegularFile)
+                    .ifPresentOrElse(
+                            f -> {
+                                ImageView v =
+                                        new ImageView(new Image(f.toUri().toString(), 160, 110, true, true, true));
+                                v.setAccessibleText("Photo " + p);
+                                one.getChildren().add(v);
+                            },
+                            () -> one.getChildren().add(Wrap.text("Not there: " + p, "brings")));
+            one.getChildren()
+                    .addAll(
+                            new Label(p),
+                            small(
+                                    "Delete",
+                                    "fit-photo-out-" + p.replaceAll("[^a-zA-Z0-9]", "-"),
+                                    () -> desk.editTrial("Take out a photo", s -> {
+                                        List<String> left = new ArrayList<>(s.photos());
+                                        left.remove(p);
+                                        return s.withPhotos(left);
+                                    })));
             shots.getChildren().add(one);
         }
         if (!shots.getChildren().isEmpty()) {

@@ -1,4 +1,5 @@
 package mildtilt.app.view;
+
 import java.util.Optional;
 import javafx.scene.AccessibleRole;
 import javafx.scene.control.Tooltip;
@@ -48,8 +49,10 @@ final class AngleHandle extends Polygon {
             double toX = view.x(c.end(joint + 1)) - x;
             double toY = view.y(c.end(joint + 1)) - y;
             double after = Math.hypot(toX, toY);
-            return Math.hypot(fromX, fromY) < SHORTEST || after < SHORTEST ? Optional.empty()
-                    : Optional.of(new Seen(x, y, Math.atan2(fromY, fromX), Math.atan2(toY, toX), Math.min(OUT, after * 0.6)));
+            return Math.hypot(fromX, fromY) < SHORTEST || after < SHORTEST
+                    ? Optional.empty()
+                    : Optional.of(
+                            new Seen(x, y, Math.atan2(fromY, fromX), Math.atan2(toY, toX), Math.min(OUT, after * 0.6)));
         }
     }
 
@@ -60,6 +63,7 @@ final class AngleHandle extends Polygon {
     private double pressedAt;
     /** The joint moves while it is bent; the pointer goes round the place where it was. */
     private @Nullable Seen start;
+
     private double degAtStart;
 
     AngleHandle(Workbench bench, ElevationSheet sheet) {
@@ -82,7 +86,8 @@ final class AngleHandle extends Polygon {
         joint = which;
         setTranslateX(seen.x + seen.radius * Math.cos(seen.bent));
         setTranslateY(seen.y + seen.radius * Math.sin(seen.bent));
-        String text = "Angle of " + column().joints().get(joint).name() + ", " + Quantity.angle(degrees()).text(bench.lengthUnit());
+        String text = "Angle of " + column().joints().get(joint).name() + ", "
+                + Quantity.angle(degrees()).text(bench.lengthUnit());
         tip.setText(text + "\nDrag round the joint to set it");
         setAccessibleText(text);
     }
@@ -151,7 +156,9 @@ final class AngleHandle extends Polygon {
             e.consume();
             return;
         }
-        int way = e.getCode() == KeyCode.RIGHT || e.getCode() == KeyCode.UP ? 1 : e.getCode() == KeyCode.LEFT || e.getCode() == KeyCode.DOWN ? -1 : 0;
+        int way = e.getCode() == KeyCode.RIGHT || e.getCode() == KeyCode.UP
+                ? 1
+                : e.getCode() == KeyCode.LEFT || e.getCode() == KeyCode.DOWN ? -1 : 0;
         if (way == 0 || e.isAltDown()) {
             return;
         }

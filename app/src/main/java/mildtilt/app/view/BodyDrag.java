@@ -1,4 +1,5 @@
 package mildtilt.app.view;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -29,7 +30,10 @@ final class BodyDrag {
      * points lie elsewhere then.
      */
     static Optional<BodyDrag> of(Workbench bench, Optional<Element> under) {
-        if (under.isEmpty() || !under.equals(bench.selectionProperty().get()) || !bench.hands().straightAhead() || !movable(under.get())) {
+        if (under.isEmpty()
+                || !under.equals(bench.selectionProperty().get())
+                || !bench.hands().straightAhead()
+                || !movable(under.get())) {
             return Optional.empty();
         }
         Job job = bench.job();
@@ -40,10 +44,24 @@ final class BodyDrag {
 
     private static boolean movable(Element e) {
         return switch (e) {
-            case Element.Wheel _, Element.ShaftAt _, Element.JointAt _, Element.GearElement _, Element.SteeringArms _, Element.InTheWay _ -> true;
-            // A bearing and a tube slide along their shaft, a rod is where its ends are; the rest is held by suspension and tyres.
-            case Element.Tube _, Element.BearingAt _, Element.GearArm _, Element.DrivenRod _, Element.Relay _, Element.TieRods _, Element.Knuckles _,
-                    Element.BeamElement _, Element.Tyres _, Element.AtTheWheel _ -> false;
+            case Element.Wheel _,
+                    Element.ShaftAt _,
+                    Element.JointAt _,
+                    Element.GearElement _,
+                    Element.SteeringArms _,
+                    Element.InTheWay _ -> true;
+            // A bearing and a tube slide along their shaft, a rod is where its ends are; the rest is held by suspension
+            // and tyres.
+            case Element.Tube _,
+                    Element.BearingAt _,
+                    Element.GearArm _,
+                    Element.DrivenRod _,
+                    Element.Relay _,
+                    Element.TieRods _,
+                    Element.Knuckles _,
+                    Element.BeamElement _,
+                    Element.Tyres _,
+                    Element.AtTheWheel _ -> false;
         };
     }
 

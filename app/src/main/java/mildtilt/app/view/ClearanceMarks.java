@@ -1,4 +1,5 @@
 package mildtilt.app.view;
+
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
@@ -38,7 +39,10 @@ final class ClearanceMarks {
         g.setStroke(ink.apply(ColorToken.ACCENT));
         g.setLineWidth(large ? 4 : 2.4);
         g.setLineDashes(9, 7);
-        g.strokePolyline(points.stream().mapToDouble(v::x).toArray(), points.stream().mapToDouble(v::y).toArray(), points.size());
+        g.strokePolyline(
+                points.stream().mapToDouble(v::x).toArray(),
+                points.stream().mapToDouble(v::y).toArray(),
+                points.size());
         g.setLineDashes();
         g.setLineWidth(1.6);
         for (Point p : points.subList(1, points.size() - 1)) {
@@ -53,7 +57,12 @@ final class ClearanceMarks {
             if (s.element().orElse(null) instanceof Element.InTheWay e && s.pen() != Pen.SWEPT && named.add(e)) {
                 double x = s.points().stream().mapToDouble(v::x).average().orElse(0);
                 double y = s.points().stream().mapToDouble(v::y).average().orElse(0);
-                figures.beside(Element.label(bench.job(), e), x, y, bench.selectionProperty().get().equals(Optional.of(e)) ? ColorToken.ACCENT : ColorToken.LINE, Fonts.text(12));
+                figures.beside(
+                        Element.label(bench.job(), e),
+                        x,
+                        y,
+                        bench.selectionProperty().get().equals(Optional.of(e)) ? ColorToken.ACCENT : ColorToken.LINE,
+                        Fonts.text(12));
             }
         }
     }

@@ -1,4 +1,5 @@
 package mildtilt.app.view;
+
 import java.util.EnumMap;
 import java.util.IdentityHashMap;
 import java.util.List;
@@ -66,6 +67,7 @@ final class ElevationSheet extends ColoredPane {
     private Sketch sketch = new Sketch(List.of(), List.of());
     /** Outlines of the last drawing, by the stroke itself: what does not move has the same again. */
     private Map<Stroke, List<Outlines.Flat>> hulls = new IdentityHashMap<>();
+
     private Map<Stroke, List<Outlines.Flat>> drawnHulls = hulls;
     private boolean large = true;
     private double pressedX;
@@ -114,7 +116,9 @@ final class ElevationSheet extends ColoredPane {
         addEventHandler(MouseEvent.MOUSE_PRESSED, e -> {
             pressedX = e.getX();
             pressedY = e.getY();
-            body = e.getButton() == MouseButton.PRIMARY ? BodyDrag.of(bench, nearest(e.getX(), e.getY())) : Optional.empty();
+            body = e.getButton() == MouseButton.PRIMARY
+                    ? BodyDrag.of(bench, nearest(e.getX(), e.getY()))
+                    : Optional.empty();
         });
         addEventHandler(MouseEvent.MOUSE_DRAGGED, this::dragged);
         addEventHandler(MouseEvent.MOUSE_RELEASED, _ -> {
@@ -165,9 +169,14 @@ final class ElevationSheet extends ColoredPane {
 
     /** Comes near to some points, with room about them. */
     void lookAt(List<Point> around) {
-        Extent there = Extent.of(new Sketch(List.of(new Stroke.Line(Optional.empty(), Pen.GAP, around)), List.of()), elevation);
+        Extent there = Extent.of(
+                new Sketch(List.of(new Stroke.Line(Optional.empty(), Pen.GAP, around)), List.of()), elevation);
         double room = Math.max(LEAST_SEEN, 1.8 * Math.max(there.width(), there.height()));
-        Extent wide = new Extent(there.middleAcross() - room / 2, there.middleUp() - room / 2, there.middleAcross() + room / 2, there.middleUp() + room / 2);
+        Extent wide = new Extent(
+                there.middleAcross() - room / 2,
+                there.middleUp() - room / 2,
+                there.middleAcross() + room / 2,
+                there.middleUp() + room / 2);
         if (getWidth() < 20 || getHeight() < 20) {
             // Not laid out yet: what it is to show then.
             awaited = Optional.of(wide);
@@ -191,7 +200,12 @@ final class ElevationSheet extends ColoredPane {
     /** A selected part goes with the pointer; elsewhere the sheet does. */
     private void dragged(MouseEvent e) {
         if (body.isPresent() && view != null && !e.isStillSincePress()) {
-            body.get().to(bench, elevation.inSpace(Math.rint((e.getX() - pressedX) / view.pixelsPerMm()), Math.rint((pressedY - e.getY()) / view.pixelsPerMm())));
+            body.get()
+                    .to(
+                            bench,
+                            elevation.inSpace(
+                                    Math.rint((e.getX() - pressedX) / view.pixelsPerMm()),
+                                    Math.rint((pressedY - e.getY()) / view.pixelsPerMm())));
         } else {
             pan(e);
         }
@@ -265,7 +279,11 @@ final class ElevationSheet extends ColoredPane {
     private void point(MouseEvent e) {
         Optional<Element> part = view == null || bench.dragging() ? Optional.empty() : nearest(e.getX(), e.getY());
         part.ifPresent(p -> {
-            String figure = sketch.notes().stream().filter(n -> n.element().equals(p)).findFirst().map(n -> "  " + n.figure().text(bench.lengthUnit())).orElse("");
+            String figure = sketch.notes().stream()
+                    .filter(n -> n.element().equals(p))
+                    .findFirst()
+                    .map(n -> "  " + n.figure().text(bench.lengthUnit()))
+                    .orElse("");
             say(Element.label(bench.job(), p) + figure, e.getX(), e.getY());
         });
         pointed.setVisible(part.isPresent());
@@ -276,7 +294,10 @@ final class ElevationSheet extends ColoredPane {
         double w = getWidth();
         double h = getHeight();
         // A view that is not chosen is in no scene, and draws when it is.
-        if (getScene() == null || w < 20 || h < 20 || !seen.test(bench.stageProperty().get())) {
+        if (getScene() == null
+                || w < 20
+                || h < 20
+                || !seen.test(bench.stageProperty().get())) {
             return;
         }
         canvas.setWidth(w);
@@ -284,7 +305,11 @@ final class ElevationSheet extends ColoredPane {
         sketch = bench.sketch();
         // While a point is dragged the sheet holds still under the pointer.
         if (view == null || !userView && !bench.dragging()) {
-            view = SheetView.fitting(elevation, Extent.of(StageParts.inSight(bench.stageProperty().get(), sketch), elevation), w, h - 16);
+            view = SheetView.fitting(
+                    elevation,
+                    Extent.of(StageParts.inSight(bench.stageProperty().get(), sketch), elevation),
+                    w,
+                    h - 16);
         }
         if (awaited.isPresent()) {
             view = SheetView.fitting(elevation, awaited.get(), w, h - 16);
@@ -298,18 +323,36 @@ final class ElevationSheet extends ColoredPane {
         SheetFrame frame = new SheetFrame(g, v, w, h, this::ink);
         frame.datum(elevation, large);
         LabelPlacer placer = new LabelPlacer(new Box(2, 2, w - 4, h - 22));
-        boolean constructing = large && elevation == Elevation.PLAN && bench.stageProperty().get() == WorkStage.LINKAGE;
+        boolean constructing =
+                large && elevation == Elevation.PLAN && bench.stageProperty().get() == WorkStage.LINKAGE;
         Optional<Box> inset = constructing ? TurnInset.box(w, h, bench, box -> hidden(v, box)) : Optional.empty();
-        boolean swept = large && (bench.stageProperty().get() == WorkStage.LINKAGE || bench.stageProperty().get() == WorkStage.CLEARANCE);
-        sketch.construction().strokes().stream().filter(s -> s.pen() == Pen.ENVELOPE ? swept : constructing).forEach(s -> constructionLine(g, v, s));
+        boolean swept = large
+                && (bench.stageProperty().get() == WorkStage.LINKAGE
+                        || bench.stageProperty().get() == WorkStage.CLEARANCE);
+        sketch.construction().strokes().stream()
+                .filter(s -> s.pen() == Pen.ENVELOPE ? swept : constructing)
+                .forEach(s -> constructionLine(g, v, s));
         inset.ifPresent(placer::keepClear);
-        painter = new PartPainter(g, v, this::ink, bench.selectionProperty().get().filter(Element.of(bench.job())::contains), this::ofStage);
-        painter.draw(bench.parts().stream().filter(p -> shown(Optional.of(p.element()), false)).toList(),
-                bench.train().column().map(c -> Yokes.of(c, bench.hands().steeringWheelDeg())).orElse(List.of()), placer);
+        painter = new PartPainter(
+                g,
+                v,
+                this::ink,
+                bench.selectionProperty().get().filter(Element.of(bench.job())::contains),
+                this::ofStage);
+        painter.draw(
+                bench.parts().stream()
+                        .filter(p -> shown(Optional.of(p.element()), false))
+                        .toList(),
+                bench.train()
+                        .column()
+                        .map(c -> Yokes.of(c, bench.hands().steeringWheelDeg()))
+                        .orElse(List.of()),
+                placer);
         drawnHulls = new IdentityHashMap<>();
         boolean assembled = bench.pose().flatMap(AxlePose::assembled).isPresent();
         for (Stroke s : sketch.strokes()) {
-            if (shown(s.element(), scanned(s)) && (!s.pen().solid() || scanned(s) || !assembled && s.pen().onAxle())) {
+            if (shown(s.element(), scanned(s))
+                    && (!s.pen().solid() || scanned(s) || !assembled && s.pen().onAxle())) {
                 stroke(g, v, s, placer);
             }
         }
@@ -324,15 +367,25 @@ final class ElevationSheet extends ColoredPane {
         // What is selected is written first: it finds room before all else.
         for (boolean chosen : new boolean[] {true, false}) {
             for (Note note : sketch.notes()) {
-                if (selected(Optional.of(note.element())) == chosen && note.belongsIn(elevation) && !sketch.hides(note, elevation)
-                        && (chosen || large && ofStage(note.element()) && bench.stageProperty().get() != WorkStage.CLEARANCE)) {
+                if (selected(Optional.of(note.element())) == chosen
+                        && note.belongsIn(elevation)
+                        && !sketch.hides(note, elevation)
+                        && (chosen
+                                || large
+                                        && ofStage(note.element())
+                                        && bench.stageProperty().get() != WorkStage.CLEARANCE)) {
                     figures.write(note, chosen ? ColorToken.ACCENT : ColorToken.LINE, FigureWriter.font(large));
                 }
             }
         }
         if (constructing) {
             for (Note note : sketch.construction().notes()) {
-                figures.beside(note.figure().text(bench.lengthUnit()), v.x(note.at()), v.y(note.at()), ColorToken.ACCENT, Fonts.text(12));
+                figures.beside(
+                        note.figure().text(bench.lengthUnit()),
+                        v.x(note.at()),
+                        v.y(note.at()),
+                        ColorToken.ACCENT,
+                        Fonts.text(12));
             }
         }
         bench.shownGap().ifPresent(p -> marks.gap(p, figures));
@@ -354,17 +407,26 @@ final class ElevationSheet extends ColoredPane {
             return false;
         }
         return stage != WorkStage.LINKAGE
-                || !(element.orElse(null) instanceof Element.InTheWay || element.orElse(null) instanceof Element.AtTheWheel);
+                || !(element.orElse(null) instanceof Element.InTheWay
+                        || element.orElse(null) instanceof Element.AtTheWheel);
     }
 
     /** How much of what matters a box would hide, strong lines counting double. */
     private double hidden(SheetView v, Box box) {
         double sum = 0;
-        for (Stroke s : Stream.concat(sketch.strokes().stream(), sketch.construction().strokes().stream()).toList()) {
-            double weight = s.pen() == Pen.TURN_AXIS || !s.element().map(this::ofStage).orElse(false) ? 0.2 : s.pen().matters() ? 2 : 0.7;
+        for (Stroke s : Stream.concat(sketch.strokes().stream(), sketch.construction().strokes().stream())
+                .toList()) {
+            double weight =
+                    s.pen() == Pen.TURN_AXIS || !s.element().map(this::ofStage).orElse(false)
+                            ? 0.2
+                            : s.pen().matters() ? 2 : 0.7;
             boolean crossed = false;
             for (int i = 1; i < s.points().size() && !crossed; i++) {
-                crossed = box.crossedBy(v.x(s.points().get(i - 1)), v.y(s.points().get(i - 1)), v.x(s.points().get(i)), v.y(s.points().get(i)));
+                crossed = box.crossedBy(
+                        v.x(s.points().get(i - 1)),
+                        v.y(s.points().get(i - 1)),
+                        v.x(s.points().get(i)),
+                        v.y(s.points().get(i)));
             }
             sum += crossed ? weight : 0;
         }
@@ -378,13 +440,18 @@ final class ElevationSheet extends ColoredPane {
             g.setFont(Fonts.text(12));
             g.setTextAlign(TextAlignment.RIGHT);
             g.setTextBaseline(VPos.CENTER);
-            g.fillText("Lock ends: left " + lock(s, Side.LEFT) + ", right " + lock(s, Side.RIGHT), w - 8, h - 10, w * 0.66);
+            g.fillText(
+                    "Lock ends: left " + lock(s, Side.LEFT) + ", right " + lock(s, Side.RIGHT),
+                    w - 8,
+                    h - 10,
+                    w * 0.66);
         });
     }
 
     private static String lock(SteerFigures s, Side way) {
         SteerFigures.Lock lock = s.lock(way);
-        return lock.hit().limit().label() + " at " + LengthText.decimal(Math.abs(lock.turn().steeringWheelDeg()), 0) + "°";
+        return lock.hit().limit().label() + " at "
+                + LengthText.decimal(Math.abs(lock.turn().steeringWheelDeg()), 0) + "°";
     }
 
     /** The operating angle of the selected joint: from where the shaft before would go straight on, to the shaft after. */
@@ -395,15 +462,25 @@ final class ElevationSheet extends ColoredPane {
         double on = a.radius() + 14;
         g.strokeLine(a.x(), a.y(), a.x() + on * Math.cos(a.straightOn()), a.y() + on * Math.sin(a.straightOn()));
         g.setLineDashes();
-        g.strokeArc(a.x() - a.radius(), a.y() - a.radius(), 2 * a.radius(), 2 * a.radius(), -Math.toDegrees(a.straightOn()),
-                -Math.toDegrees(a.between()), ArcType.OPEN);
+        g.strokeArc(
+                a.x() - a.radius(),
+                a.y() - a.radius(),
+                2 * a.radius(),
+                2 * a.radius(),
+                -Math.toDegrees(a.straightOn()),
+                -Math.toDegrees(a.between()),
+                ArcType.OPEN);
     }
 
     private void constructionLine(GraphicsContext g, SheetView v, Stroke s) {
         if (s instanceof Stroke.Outline tyre) {
             List<Outlines.Flat> hull = Outlines.of(tyre, elevation);
-            double[] xs = hull.stream().mapToDouble(f -> v.originX() + f.across() * v.pixelsPerMm()).toArray();
-            double[] ys = hull.stream().mapToDouble(f -> v.originY() - f.up() * v.pixelsPerMm()).toArray();
+            double[] xs = hull.stream()
+                    .mapToDouble(f -> v.originX() + f.across() * v.pixelsPerMm())
+                    .toArray();
+            double[] ys = hull.stream()
+                    .mapToDouble(f -> v.originY() - f.up() * v.pixelsPerMm())
+                    .toArray();
             boolean envelope = s.pen() == Pen.ENVELOPE;
             g.setGlobalAlpha(envelope ? 0.04 : 0.07);
             g.setFill(ink(ColorToken.ACCENT));
@@ -442,8 +519,12 @@ final class ElevationSheet extends ColoredPane {
 
     private void stroke(GraphicsContext g, SheetView v, Stroke s, LabelPlacer placer) {
         boolean chosen = selected(s.element());
-        boolean quiet = PenLook.quiet(s.pen()) || !s.element().map(this::ofStage).orElse(false);
-        g.setStroke(ink(chosen ? ColorToken.ACCENT : quiet ? ColorToken.FAINT : s.pen() == Pen.HOT ? ColorToken.LOOK : ColorToken.LINE));
+        boolean quiet =
+                PenLook.quiet(s.pen()) || !s.element().map(this::ofStage).orElse(false);
+        g.setStroke(ink(
+                chosen
+                        ? ColorToken.ACCENT
+                        : quiet ? ColorToken.FAINT : s.pen() == Pen.HOT ? ColorToken.LOOK : ColorToken.LINE));
         g.setLineWidth(PenLook.width(s.pen()) * (large ? 1 : 0.6) + (chosen ? 1.5 : 0));
         if (s.pen() == Pen.SWEPT) {
             g.setLineDashes(3, 3);
@@ -465,8 +546,12 @@ final class ElevationSheet extends ColoredPane {
             }
             case Stroke.Outline outline -> {
                 List<Outlines.Flat> hull = hull(outline);
-                double[] xs = hull.stream().mapToDouble(f -> v.originX() + f.across() * v.pixelsPerMm()).toArray();
-                double[] ys = hull.stream().mapToDouble(f -> v.originY() - f.up() * v.pixelsPerMm()).toArray();
+                double[] xs = hull.stream()
+                        .mapToDouble(f -> v.originX() + f.across() * v.pixelsPerMm())
+                        .toArray();
+                double[] ys = hull.stream()
+                        .mapToDouble(f -> v.originY() - f.up() * v.pixelsPerMm())
+                        .toArray();
                 g.strokePolygon(xs, ys, xs.length);
             }
         }

@@ -1,4 +1,5 @@
 package mildtilt.app.view;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -54,9 +55,19 @@ final class FigureWriter {
     /** Whether there was room for a dimension line. */
     private boolean dimension(Note note, Note.Span span, ColorToken colour, Font font) {
         String text = note.figure().text(unit);
-        // Above in the side view, where legs and pedals are below; below elsewhere, where the arms are above. Alike on both sides.
-        Optional<Dimension> placed = Dimension.place(placer, v.x(span.from()), v.y(span.from()), v.x(span.to()), v.y(span.to()), span.from().distanceTo(span.to()) * v.pixelsPerMm(),
-                width(text, font), font.getSize() + 2, ARROW, v.elevation() == Elevation.SIDE);
+        // Above in the side view, where legs and pedals are below; below elsewhere, where the arms are above. Alike on
+        // both sides.
+        Optional<Dimension> placed = Dimension.place(
+                placer,
+                v.x(span.from()),
+                v.y(span.from()),
+                v.x(span.to()),
+                v.y(span.to()),
+                span.from().distanceTo(span.to()) * v.pixelsPerMm(),
+                width(text, font),
+                font.getSize() + 2,
+                ARROW,
+                v.elevation() == Elevation.SIDE);
         placed.ifPresent(d -> {
             g.setStroke(ink.apply(colour).interpolate(ink.apply(ColorToken.PAPER), 0.25));
             g.setLineWidth(0.9);

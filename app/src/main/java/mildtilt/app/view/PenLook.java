@@ -1,4 +1,5 @@
 package mildtilt.app.view;
+
 import mildtilt.drawing.Pen;
 
 /** How each pen looks on the screen. */
@@ -9,8 +10,38 @@ final class PenLook {
     /** Whether it stays in the background whatever is worked on. */
     static boolean quiet(Pen pen) {
         return switch (pen) {
-            case GROUND, CENTRE_LINE, TYRE, WISHBONE, STEER_AXIS, GEAR_BOX, STRUT, SPINDLE, BEAM, TRACK_BAR, TUBE, SWEPT, DRIVER, LOCK_ARC, ENVELOPE, TURN_AXIS -> true;
-            case STEERING_WHEEL, SHAFT, JOINT, FORK_PIN, BEARING, RACK, TIE_ROD, STEERING_ARM, GEAR_ARM, DRIVEN_ROD, GUIDE, SHUTTLE, OBSTACLE, HOT, GHOST, GAP -> false;
+            case GROUND,
+                    CENTRE_LINE,
+                    TYRE,
+                    WISHBONE,
+                    STEER_AXIS,
+                    GEAR_BOX,
+                    STRUT,
+                    SPINDLE,
+                    BEAM,
+                    TRACK_BAR,
+                    TUBE,
+                    SWEPT,
+                    DRIVER,
+                    LOCK_ARC,
+                    ENVELOPE,
+                    TURN_AXIS -> true;
+            case STEERING_WHEEL,
+                    SHAFT,
+                    JOINT,
+                    FORK_PIN,
+                    BEARING,
+                    RACK,
+                    TIE_ROD,
+                    STEERING_ARM,
+                    GEAR_ARM,
+                    DRIVEN_ROD,
+                    GUIDE,
+                    SHUTTLE,
+                    OBSTACLE,
+                    HOT,
+                    GHOST,
+                    GAP -> false;
         };
     }
 

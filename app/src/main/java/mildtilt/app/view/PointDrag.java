@@ -1,4 +1,5 @@
 package mildtilt.app.view;
+
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -26,6 +27,7 @@ record PointDrag(Job start, PointId id, List<Point> ends) {
 
     /** So near to a place it snaps there, pixels. */
     private static final double NEAR = 5;
+
     private static final double SAME = 0.5;
 
     PointDrag(Job start, PointId id) {
@@ -40,7 +42,8 @@ record PointDrag(Job start, PointId id, List<Point> ends) {
     Point target(SheetView view, double pixelsRight, double pixelsDown, double snap) {
         Vector by = view.elevation().inSpace(pixelsRight / view.pixelsPerMm(), -pixelsDown / view.pixelsPerMm());
         Point from = JobPoints.position(start, id);
-        return new Point(snapped(from.x(), by.x(), snap), snapped(from.y(), by.y(), snap), snapped(from.z(), by.z(), snap));
+        return new Point(
+                snapped(from.x(), by.x(), snap), snapped(from.y(), by.y(), snap), snapped(from.z(), by.z(), snap));
     }
 
     /**
@@ -66,24 +69,39 @@ record PointDrag(Job start, PointId id, List<Point> ends) {
         for (Point other : ends) {
             double up = e.up(other) - e.up(to);
             if (pixelsDown != 0 && Math.abs(up) * view.pixelsPerMm() < NEAR) {
-                return new Snapped(to.plus(e.inSpace(0, up)), e == Elevation.PLAN ? "straight across from its other end" : "level with its other end");
+                return new Snapped(
+                        to.plus(e.inSpace(0, up)),
+                        e == Elevation.PLAN ? "straight across from its other end" : "level with its other end");
             }
             double across = e.across(other) - e.across(to);
             if (pixelsRight != 0 && Math.abs(across) * view.pixelsPerMm() < NEAR) {
-                return new Snapped(to.plus(e.inSpace(across, 0)), e == Elevation.PLAN ? "straight ahead of its other end" : "plumb with its other end");
+                return new Snapped(
+                        to.plus(e.inSpace(across, 0)),
+                        e == Elevation.PLAN ? "straight ahead of its other end" : "plumb with its other end");
             }
         }
         return new Snapped(to, "");
     }
 
     private static List<Point> otherEnds(Job job, Point from) {
-        return Sketch.ofDesign(job, new SteeringTrain(job)).notes().stream().flatMap(n -> n.span().stream())
-                .flatMap(s -> s.from().distanceTo(from) < SAME ? Stream.of(s.to()) : s.to().distanceTo(from) < SAME ? Stream.of(s.from()) : Stream.empty()).toList();
+        return Sketch.ofDesign(job, new SteeringTrain(job)).notes().stream()
+                .flatMap(n -> n.span().stream())
+                .flatMap(s -> s.from().distanceTo(from) < SAME
+                        ? Stream.of(s.to())
+                        : s.to().distanceTo(from) < SAME ? Stream.of(s.from()) : Stream.empty())
+                .toList();
     }
 
     private Optional<Snapped> toArms(SheetView view, Point to) {
-        boolean ofRod = id instanceof PointId.InnerPivot || id instanceof PointId.OnCorner c && c.which() == CornerPoint.TIE_ROD_POINT;
-        if (!ofRod || start.axle().isEmpty() || !(start.axle().get().corner(to.y() >= 0 ? Side.LEFT : Side.RIGHT).suspension() instanceof DoubleWishbone w)) {
+        boolean ofRod = id instanceof PointId.InnerPivot
+                || id instanceof PointId.OnCorner c && c.which() == CornerPoint.TIE_ROD_POINT;
+        if (!ofRod
+                || start.axle().isEmpty()
+                || !(start.axle()
+                                .get()
+                                .corner(to.y() >= 0 ? Side.LEFT : Side.RIGHT)
+                                .suspension()
+                        instanceof DoubleWishbone w)) {
             return Optional.empty();
         }
         Point lower = w.lowerInnerFront().midwayTo(w.lowerInnerRear());
@@ -95,7 +113,10 @@ record PointDrag(Job start, PointId id, List<Point> ends) {
             }
         }
         Vector arm = w.lowerBallJoint().minus(lower);
-        return ends.stream().flatMap(o -> onto(view, to, o, arm).stream()).findFirst().map(p -> new Snapped(p, "parallel with the lower arm"));
+        return ends.stream()
+                .flatMap(o -> onto(view, to, o, arm).stream())
+                .findFirst()
+                .map(p -> new Snapped(p, "parallel with the lower arm"));
     }
 
     /** The nearest place on a line as seen on the sheet, if it is near; what lies toward the viewer stays. */
@@ -112,7 +133,9 @@ record PointDrag(Job start, PointId id, List<Point> ends) {
         double t = (dx * ax + dy * ay) / n;
         double offX = t * ax - dx;
         double offY = t * ay - dy;
-        return Math.hypot(offX, offY) * view.pixelsPerMm() < NEAR ? Optional.of(p.plus(e.inSpace(offX, offY))) : Optional.empty();
+        return Math.hypot(offX, offY) * view.pixelsPerMm() < NEAR
+                ? Optional.of(p.plus(e.inSpace(offX, offY)))
+                : Optional.empty();
     }
 
     Job moved(Job job, Point to) {

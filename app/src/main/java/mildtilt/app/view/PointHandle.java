@@ -1,4 +1,5 @@
 package mildtilt.app.view;
+
 import java.util.Locale;
 import javafx.scene.AccessibleRole;
 import javafx.scene.control.Tooltip;
@@ -36,7 +37,8 @@ final class PointHandle extends Circle {
         this.id = id;
         setRadius(5.5);
         getStyleClass().add("point-handle");
-        setId(sheet.getId() + "-" + JobPoints.label(bench.job(), id).toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-"));
+        setId(sheet.getId() + "-"
+                + JobPoints.label(bench.job(), id).toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-"));
         setFocusTraversable(true);
         setAccessibleRole(AccessibleRole.BUTTON);
         Tooltip.install(this, tip);
@@ -51,8 +53,9 @@ final class PointHandle extends Circle {
         setCenterX(view.x(at));
         setCenterY(view.y(at));
         String label = JobPoints.label(bench.job(), id);
-        String place = "x " + LengthText.format(at.x(), bench.lengthUnit()) + "   y " + LengthText.format(at.y(), bench.lengthUnit())
-                + "   z " + LengthText.format(at.z(), bench.lengthUnit());
+        String place = "x " + LengthText.format(at.x(), bench.lengthUnit()) + "   y "
+                + LengthText.format(at.y(), bench.lengthUnit()) + "   z "
+                + LengthText.format(at.z(), bench.lengthUnit());
         tip.setText(label + "\n" + place);
         setAccessibleText(label + ", " + place);
     }
@@ -72,7 +75,9 @@ final class PointHandle extends Circle {
         if (d != null) {
             sheet.view().ifPresent(v -> {
                 // With Shift it goes where it is drawn, to a tenth.
-                PointDrag.Snapped to = e.isShiftDown() ? new PointDrag.Snapped(d.target(v, e.getSceneX() - pressedX, e.getSceneY() - pressedY, FINE), "")
+                PointDrag.Snapped to = e.isShiftDown()
+                        ? new PointDrag.Snapped(
+                                d.target(v, e.getSceneX() - pressedX, e.getSceneY() - pressedY, FINE), "")
                         : d.snapped(v, e.getSceneX() - pressedX, e.getSceneY() - pressedY, STEP);
                 bench.drag(start -> d.moved(start, to.at()));
                 sheet.say(to.words(), getCenterX(), getCenterY());
@@ -86,7 +91,8 @@ final class PointHandle extends Circle {
         drag = null;
         sheet.say("", 0, 0);
         if (d != null && bench.dragging()) {
-            bench.endDrag(PointMoves.said(bench, id, JobPoints.position(d.start(), id), JobPoints.position(bench.job(), id)));
+            bench.endDrag(
+                    PointMoves.said(bench, id, JobPoints.position(d.start(), id), JobPoints.position(bench.job(), id)));
         }
         e.consume();
     }
@@ -102,13 +108,14 @@ final class PointHandle extends Circle {
             return;
         }
         double step = e.isShiftDown() ? COARSE : e.isShortcutDown() ? FINE : STEP;
-        Vector by = switch (e.getCode()) {
-            case LEFT -> sheet.elevation().inSpace(-step, 0);
-            case RIGHT -> sheet.elevation().inSpace(step, 0);
-            case UP -> sheet.elevation().inSpace(0, step);
-            case DOWN -> sheet.elevation().inSpace(0, -step);
-            default -> new Vector(0, 0, 0);
-        };
+        Vector by =
+                switch (e.getCode()) {
+                    case LEFT -> sheet.elevation().inSpace(-step, 0);
+                    case RIGHT -> sheet.elevation().inSpace(step, 0);
+                    case UP -> sheet.elevation().inSpace(0, step);
+                    case DOWN -> sheet.elevation().inSpace(0, -step);
+                    default -> new Vector(0, 0, 0);
+                };
         if (by.norm() > 0) {
             Point from = JobPoints.position(bench.job(), id);
             Point to = from.plus(by);

@@ -1,4 +1,5 @@
 package mildtilt.app.view;
+
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -65,19 +66,27 @@ final class PointHandles extends Pane {
 
     /** The selected joint's angle, on the large sheet with the hands centred. */
     Optional<AngleHandle.Seen> angleSeen(SheetView view) {
-        return bench.selectionProperty().get()
-                .filter(e -> sheet.large() && bench.hands().straightAhead() && bench.stageProperty().get() == WorkStage.COLUMN
+        return bench.selectionProperty()
+                .get()
+                .filter(e -> sheet.large()
+                        && bench.hands().straightAhead()
+                        && bench.stageProperty().get() == WorkStage.COLUMN
                         && Element.trainOf(bench.job()).contains(e))
-                .flatMap(e -> e instanceof Element.JointAt j ? AngleHandle.Seen.of(bench.job().column().orElseThrow(), j.index(), view) : Optional.empty());
+                .flatMap(e -> e instanceof Element.JointAt j
+                        ? AngleHandle.Seen.of(bench.job().column().orElseThrow(), j.index(), view)
+                        : Optional.empty());
     }
 
     void keepClear(LabelPlacer placer) {
-        handles.values().forEach(h -> placer.keepClear(new LabelPlacer.Box(h.getCenterX() - 6, h.getCenterY() - 6, 12, 12)));
+        handles.values()
+                .forEach(h -> placer.keepClear(new LabelPlacer.Box(h.getCenterX() - 6, h.getCenterY() - 6, 12, 12)));
     }
 
     private List<PointId> shown() {
         Set<PointId> selected = new HashSet<>();
-        bench.selectionProperty().get().filter(Element.of(bench.job())::contains)
+        bench.selectionProperty()
+                .get()
+                .filter(Element.of(bench.job())::contains)
                 .ifPresent(e -> selected.addAll(Element.points(bench.job(), e)));
         List<PointId> all = new ArrayList<>();
         for (PointId id : JobPoints.of(bench.job())) {
@@ -91,25 +100,48 @@ final class PointHandles extends Pane {
     private boolean ofStage(PointId id) {
         WorkStage stage = bench.stageProperty().get();
         return switch (id) {
-            case PointId.Hub _, PointId.JointCentre _, PointId.GearInput _, PointId.BearingMiddle _ -> stage != WorkStage.LINKAGE;
-            case PointId.GearCentre _, PointId.GearArmEnd _, PointId.IdlerPivot _, PointId.IdlerEnd _, PointId.CrankPivot _,
-                    PointId.DrivenPoint _, PointId.InnerPivot _, PointId.TrackBarBody _, PointId.TrackBarAxle _,
+            case PointId.Hub _, PointId.JointCentre _, PointId.GearInput _, PointId.BearingMiddle _ ->
+                stage != WorkStage.LINKAGE;
+            case PointId.GearCentre _,
+                    PointId.GearArmEnd _,
+                    PointId.IdlerPivot _,
+                    PointId.IdlerEnd _,
+                    PointId.CrankPivot _,
+                    PointId.DrivenPoint _,
+                    PointId.InnerPivot _,
+                    PointId.TrackBarBody _,
+                    PointId.TrackBarAxle _,
                     PointId.CentrePinPoint _ -> stage != WorkStage.COLUMN;
             case PointId.ObstaclePoint _, PointId.DriverHip _, PointId.DriverHeel _ -> false;
-            case PointId.OnCorner c -> stage == WorkStage.LINKAGE || stage == WorkStage.MAKE
-                    && c.which() == CornerPoint.TIE_ROD_POINT;
+            case PointId.OnCorner c ->
+                stage == WorkStage.LINKAGE || stage == WorkStage.MAKE && c.which() == CornerPoint.TIE_ROD_POINT;
         };
     }
 
     /** From the side the right of a mirrored axle lies behind the left. */
     private boolean distinct(PointId id) {
         boolean mirrored = bench.job().axle().map(a -> a.ownRight().isEmpty()).orElse(true);
-        return !(sheet.elevation() == Elevation.SIDE && mirrored && switch (id) {
-            case PointId.OnCorner c -> c.side() == Side.RIGHT;
-            case PointId.InnerPivot e -> e.side() == Side.RIGHT;
-            case PointId.Hub _, PointId.JointCentre _, PointId.GearInput _, PointId.BearingMiddle _, PointId.GearCentre _, PointId.GearArmEnd _,
-                    PointId.IdlerPivot _, PointId.IdlerEnd _, PointId.CrankPivot _, PointId.DrivenPoint _, PointId.TrackBarBody _,
-                    PointId.TrackBarAxle _, PointId.CentrePinPoint _, PointId.ObstaclePoint _, PointId.DriverHip _, PointId.DriverHeel _ -> false;
-        });
+        return !(sheet.elevation() == Elevation.SIDE
+                && mirrored
+                && switch (id) {
+                    case PointId.OnCorner c -> c.side() == Side.RIGHT;
+                    case PointId.InnerPivot e -> e.side() == Side.RIGHT;
+                    case PointId.Hub _,
+                            PointId.JointCentre _,
+                            PointId.GearInput _,
+                            PointId.BearingMiddle _,
+                            PointId.GearCentre _,
+                            PointId.GearArmEnd _,
+                            PointId.IdlerPivot _,
+                            PointId.IdlerEnd _,
+                            PointId.CrankPivot _,
+                            PointId.DrivenPoint _,
+                            PointId.TrackBarBody _,
+                            PointId.TrackBarAxle _,
+                            PointId.CentrePinPoint _,
+                            PointId.ObstaclePoint _,
+                            PointId.DriverHip _,
+                            PointId.DriverHeel _ -> false;
+                });
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.app.view;
+
 import java.util.Optional;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.geometry.Point;
@@ -15,10 +16,15 @@ final class PointMoves {
 
     /** Selects what the point belongs to, unless the present selection owns it too. */
     static void selectOwner(Workbench bench, PointId id) {
-        boolean owned = bench.selectionProperty().get().map(s -> Element.points(bench.job(), s).contains(id.onLeft())).orElse(false);
+        boolean owned = bench.selectionProperty()
+                .get()
+                .map(s -> Element.points(bench.job(), s).contains(id.onLeft()))
+                .orElse(false);
         if (!owned) {
-            Element.trainOf(bench.job()).stream().filter(e -> !(e instanceof Element.ShaftAt || e instanceof Element.TieRods))
-                    .filter(e -> Element.points(bench.job(), e).contains(id.onLeft())).findFirst()
+            Element.trainOf(bench.job()).stream()
+                    .filter(e -> !(e instanceof Element.ShaftAt || e instanceof Element.TieRods))
+                    .filter(e -> Element.points(bench.job(), e).contains(id.onLeft()))
+                    .findFirst()
                     .ifPresent(e -> bench.selectionProperty().set(Optional.of(e)));
         }
     }
@@ -36,7 +42,9 @@ final class PointMoves {
     private static void say(Workbench bench, StringBuilder said, double mm, String plus, String minus) {
         if (Math.abs(mm) > 1e-9) {
             said.append(said.indexOf(":") < 0 ? ": " : ", ")
-                    .append(LengthText.format(Math.abs(mm), bench.lengthUnit())).append(' ').append(mm > 0 ? plus : minus);
+                    .append(LengthText.format(Math.abs(mm), bench.lengthUnit()))
+                    .append(' ')
+                    .append(mm > 0 ? plus : minus);
         }
     }
 }

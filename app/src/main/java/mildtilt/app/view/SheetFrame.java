@@ -1,4 +1,5 @@
 package mildtilt.app.view;
+
 import java.util.function.Function;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
@@ -42,16 +43,18 @@ record SheetFrame(GraphicsContext g, SheetView v, double w, double h, Function<C
         g.setFill(ink.apply(ColorToken.FAINT));
         g.setFont(Fonts.text(12));
         g.setTextBaseline(VPos.TOP);
-        String left = switch (elevation) {
-            case SIDE -> "front";
-            case PLAN -> "left";
-            case FRONT -> "right";
-        };
-        String right = switch (elevation) {
-            case SIDE -> "rear";
-            case PLAN -> "right";
-            case FRONT -> "left";
-        };
+        String left =
+                switch (elevation) {
+                    case SIDE -> "front";
+                    case PLAN -> "left";
+                    case FRONT -> "right";
+                };
+        String right =
+                switch (elevation) {
+                    case SIDE -> "rear";
+                    case PLAN -> "right";
+                    case FRONT -> "left";
+                };
         g.setTextAlign(TextAlignment.LEFT);
         g.fillText("◂ " + left, 8, 6);
         g.setTextAlign(TextAlignment.RIGHT);

@@ -1,4 +1,5 @@
 package mildtilt.app.view;
+
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -36,7 +37,8 @@ final class SkinMesh {
                 add(mesh, p);
                 continue;
             }
-            List<Long> key = new ArrayList<>(List.of(Math.round(p.x() / cell), Math.round(p.y() / cell), Math.round(p.z() / cell)));
+            List<Long> key = new ArrayList<>(
+                    List.of(Math.round(p.x() / cell), Math.round(p.y() / cell), Math.round(p.z() / cell)));
             Integer known = cells.get(key);
             if (known == null) {
                 known = cells.size();

@@ -1,4 +1,5 @@
 package mildtilt.app.view;
+
 import java.util.List;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Vector;
@@ -14,6 +15,7 @@ record SolidDrag(Point from, List<double[]> axes) {
 
     /** An axis that is seen shorter than this part of the longest is looked along. */
     private static final double ALONG = 0.18;
+
     private static final List<Vector> UNIT = List.of(Vector.X, Vector.Y, Vector.Z);
     private static final List<String> NAMES = List.of("x, fore and aft", "y, across", "z, up and down");
 
@@ -30,7 +32,8 @@ record SolidDrag(Point from, List<double[]> axes) {
 
     /** @param step whole multiples of this are kept to along each axis that is moved along, mm */
     Held target(double right, double down, double step) {
-        double longest = axes.stream().mapToDouble(a -> Math.hypot(a[0], a[1])).max().orElseThrow();
+        double longest =
+                axes.stream().mapToDouble(a -> Math.hypot(a[0], a[1])).max().orElseThrow();
         for (int i = 0; i < 3; i++) {
             if (Math.hypot(axes.get(i)[0], axes.get(i)[1]) < ALONG * longest) {
                 return inPlane((i + 1) % 3, (i + 2) % 3, right, down, step);

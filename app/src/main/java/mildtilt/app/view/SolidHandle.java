@@ -1,4 +1,5 @@
 package mildtilt.app.view;
+
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -33,7 +34,10 @@ final class SolidHandle extends Circle {
         String label = JobPoints.label(bench.job(), id);
         setId("solid-" + label.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-"));
         setAccessibleText(label);
-        Tooltip.install(this, new Tooltip(label + ": drag it. Looked at square it moves in the plane of the picture, askew along one axis."));
+        Tooltip.install(
+                this,
+                new Tooltip(label
+                        + ": drag it. Looked at square it moves in the plane of the picture, askew along one axis."));
         setOnMousePressed(this::press);
         setOnMouseDragged(this::move);
         setOnMouseReleased(this::release);
@@ -54,7 +58,8 @@ final class SolidHandle extends Circle {
 
     private void move(MouseEvent e) {
         drag.ifPresent(d -> {
-            SolidDrag.Held to = d.target(e.getSceneX() - pressedX, e.getSceneY() - pressedY, e.isShiftDown() ? FINE : STEP);
+            SolidDrag.Held to =
+                    d.target(e.getSceneX() - pressedX, e.getSceneY() - pressedY, e.isShiftDown() ? FINE : STEP);
             bench.drag(start -> JobPoints.moved(start, id, to.at()));
             bench.say(PointMoves.said(bench, id, d.from(), to.at()) + ", " + to.words());
         });
@@ -62,7 +67,9 @@ final class SolidHandle extends Circle {
     }
 
     private void release(MouseEvent e) {
-        drag.filter(_ -> bench.dragging()).ifPresent(d -> bench.endDrag(PointMoves.said(bench, id, d.from(), JobPoints.position(bench.job(), id))));
+        drag.filter(_ -> bench.dragging())
+                .ifPresent(
+                        d -> bench.endDrag(PointMoves.said(bench, id, d.from(), JobPoints.position(bench.job(), id))));
         drag = Optional.empty();
         e.consume();
     }

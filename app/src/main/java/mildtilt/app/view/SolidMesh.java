@@ -1,4 +1,5 @@
 package mildtilt.app.view;
+
 import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;

@@ -1,4 +1,5 @@
 package mildtilt.app.view;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -79,6 +80,7 @@ final class SolidSheet extends ColoredPane {
     private final SubScene smooth = new SubScene(new Group(), 100, 100, true, SceneAntialiasing.BALANCED);
     /** While it moves, one pixel drawn for several of the screen. */
     private final SubScene quick = new SubScene(new Group(), 100, 100, true, SceneAntialiasing.DISABLED);
+
     private boolean moving;
     private double size = 1;
 
@@ -136,8 +138,16 @@ final class SolidSheet extends ColoredPane {
             pressedY = e.getY();
         });
         addEventHandler(MouseEvent.MOUSE_CLICKED, this::select);
-        presets.getChildren().addAll(preset("Quarter", "look-quarter", 128, 24), preset("Left", "look-left", 90, 0), preset("Front", "look-front", 180, 0), preset("Above", "look-above", 0, 89),
-                button("Along the shaft", "look-along", this::along), cutting(), button("Copy picture", "look-copy", this::copy), button("Save picture…", "look-save", () -> save.accept(picture())));
+        presets.getChildren()
+                .addAll(
+                        preset("Quarter", "look-quarter", 128, 24),
+                        preset("Left", "look-left", 90, 0),
+                        preset("Front", "look-front", 180, 0),
+                        preset("Above", "look-above", 0, 89),
+                        button("Along the shaft", "look-along", this::along),
+                        cutting(),
+                        button("Copy picture", "look-copy", this::copy),
+                        button("Save picture…", "look-save", () -> save.accept(picture())));
         presets.setAlignment(Pos.CENTER_LEFT);
         presets.setManaged(false);
         getChildren().add(presets);
@@ -234,10 +244,22 @@ final class SolidSheet extends ColoredPane {
         if (!able || getScene() == null || getWidth() < 20 || getHeight() < 20) {
             return;
         }
-        Solids solids = new Solids(this::ink, bench.selectionProperty().get(), e -> StageParts.about(bench.stageProperty().get(), e), moving);
+        Solids solids = new Solids(
+                this::ink,
+                bench.selectionProperty().get(),
+                e -> StageParts.about(bench.stageProperty().get(), e),
+                moving);
         boolean room = bench.stageProperty().get() != WorkStage.LINKAGE;
-        solids.draw(bench.parts().stream().filter(p -> room || !(p.element() instanceof Element.InTheWay) && !(p.element() instanceof Element.AtTheWheel)).toList(),
-                bench.train().column().map(c -> Yokes.of(c, bench.hands().steeringWheelDeg())).orElse(List.of()));
+        solids.draw(
+                bench.parts().stream()
+                        .filter(p -> room
+                                || !(p.element() instanceof Element.InTheWay)
+                                        && !(p.element() instanceof Element.AtTheWheel))
+                        .toList(),
+                bench.train()
+                        .column()
+                        .map(c -> Yokes.of(c, bench.hands().steeringWheelDeg()))
+                        .orElse(List.of()));
         bench.ghost().ifPresent(solids::route);
         world.getChildren().setAll(solids.nodes());
         if (!bench.dragging()) {
@@ -277,11 +299,18 @@ final class SolidSheet extends ColoredPane {
 
     /** The points of the selected part, to be dragged; with the wheels turned there are none, as in the other views. */
     private void handles() {
-        List<PointId> wanted = bench.hands().straightAhead() ? bench.selectionProperty().get().filter(Element.of(bench.job())::contains).map(e -> Element.points(bench.job(), e)).orElse(List.of()) : List.of();
+        List<PointId> wanted = bench.hands().straightAhead()
+                ? bench.selectionProperty()
+                        .get()
+                        .filter(Element.of(bench.job())::contains)
+                        .map(e -> Element.points(bench.job(), e))
+                        .orElse(List.of())
+                : List.of();
         if (!handles.stream().map(SolidHandle::point).toList().equals(wanted)) {
             getChildren().removeAll(handles);
             handles.clear();
-            wanted.forEach(id -> handles.add(new SolidHandle(bench, id, () -> axes(JobPoints.position(bench.job(), id)))));
+            wanted.forEach(
+                    id -> handles.add(new SolidHandle(bench, id, () -> axes(JobPoints.position(bench.job(), id)))));
             getChildren().addAll(handles);
         }
         for (SolidHandle h : handles) {
@@ -294,7 +323,10 @@ final class SolidSheet extends ColoredPane {
     /** How far one mm along each axis goes on the screen at a place of the vehicle. */
     private List<double[]> axes(Point at) {
         double[] here = onScreen(at);
-        return Stream.of(Vector.X, Vector.Y, Vector.Z).map(v -> onScreen(at.plus(v))).map(p -> new double[] {p[0] - here[0], p[1] - here[1]}).toList();
+        return Stream.of(Vector.X, Vector.Y, Vector.Z)
+                .map(v -> onScreen(at.plus(v)))
+                .map(p -> new double[] {p[0] - here[0], p[1] - here[1]})
+                .toList();
     }
 
     private double[] onScreen(Point p) {
@@ -325,9 +357,15 @@ final class SolidSheet extends ColoredPane {
     /** Along the selected shaft, from the wheel toward the gear; along the first where none is selected. */
     private void along() {
         bench.job().column().ifPresent(c -> {
-            int shaft = bench.selectionProperty().get().map(e -> e instanceof Element.ShaftAt s ? s.index() : 0).orElse(0);
+            int shaft = bench.selectionProperty()
+                    .get()
+                    .map(e -> e instanceof Element.ShaftAt s ? s.index() : 0)
+                    .orElse(0);
             Direction a = c.axis(Math.min(shaft, c.shafts().size() - 1));
-            look(Math.toDegrees(Math.atan2(-a.y(), a.x())), Math.toDegrees(Math.asin(Math.clamp(-a.z(), -1, 1))), false);
+            look(
+                    Math.toDegrees(Math.atan2(-a.y(), a.x())),
+                    Math.toDegrees(Math.asin(Math.clamp(-a.z(), -1, 1))),
+                    false);
         });
     }
 
@@ -348,8 +386,14 @@ final class SolidSheet extends ColoredPane {
 
     private void select(MouseEvent e) {
         // A press on a button or a handle is not one on the vehicle.
-        if (e.getTarget() instanceof Node n && (n == this || n instanceof SubScene || n instanceof Shape3D) && e.isStillSincePress() && e.getButton() == MouseButton.PRIMARY) {
-            bench.showPart(Optional.ofNullable(e.getPickResult().getIntersectedNode()).map(Node::getUserData).filter(Element.class::isInstance).map(Element.class::cast));
+        if (e.getTarget() instanceof Node n
+                && (n == this || n instanceof SubScene || n instanceof Shape3D)
+                && e.isStillSincePress()
+                && e.getButton() == MouseButton.PRIMARY) {
+            bench.showPart(Optional.ofNullable(e.getPickResult().getIntersectedNode())
+                    .map(Node::getUserData)
+                    .filter(Element.class::isInstance)
+                    .map(Element.class::cast));
         }
     }
 }

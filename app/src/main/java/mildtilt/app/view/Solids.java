@@ -1,4 +1,5 @@
 package mildtilt.app.view;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -35,11 +36,15 @@ final class Solids {
     private static final int ROUND = 20;
     /** While it moves. */
     private static final int COARSE_ROUND = 6;
+
     private static final double GLASS = 0.34;
     /** Thickness of an edge as a part of its box. */
     private static final double EDGE = 0.004;
+
     private static final int EDGE_ROUND = 4;
-    private static final int[][] BOX_FACES = {{0, 1, 3, 2}, {4, 6, 7, 5}, {0, 4, 5, 1}, {2, 3, 7, 6}, {0, 2, 6, 4}, {1, 5, 7, 3}};
+    private static final int[][] BOX_FACES = {
+        {0, 1, 3, 2}, {4, 6, 7, 5}, {0, 4, 5, 1}, {2, 3, 7, 6}, {0, 2, 6, 4}, {1, 5, 7, 3}
+    };
 
     private final Function<ColorToken, Color> ink;
     private final Optional<Element> selected;
@@ -94,23 +99,25 @@ final class Solids {
     }
 
     private void part(VehicleSolids.Part p) {
-        boolean seeThrough = switch (p.kind()) {
-            case DRIVER, OBSTACLE, HOT_OBSTACLE, TUBE -> true;
-            // A wheel is looked through where the column is worked on.
-            case TYRE, WHEEL_RING -> !about.test(p.element());
-            case SUSPENSION, STEERING_ARM, ROD, GEAR, BEAM, STEERING_WHEEL, SHAFT, JOINT_SWEEP -> false;
-        };
+        boolean seeThrough =
+                switch (p.kind()) {
+                    case DRIVER, OBSTACLE, HOT_OBSTACLE, TUBE -> true;
+                    // A wheel is looked through where the column is worked on.
+                    case TYRE, WHEEL_RING -> !about.test(p.element());
+                    case SUSPENSION, STEERING_ARM, ROD, GEAR, BEAM, STEERING_WHEEL, SHAFT, JOINT_SWEEP -> false;
+                };
         boolean through = seeThrough && !selected.equals(Optional.of(p.element()));
-        Color full = ink.apply(switch (p.kind()) {
-            case SHAFT, STEERING_WHEEL, ROD, STEERING_ARM -> ColorToken.TRAIN;
-            case GEAR, JOINT_SWEEP -> ColorToken.YOKE;
-            case TUBE -> ColorToken.METAL;
-            case SUSPENSION, BEAM -> ColorToken.SUSPENSION;
-            case TYRE, WHEEL_RING -> ColorToken.FAINT;
-            case OBSTACLE -> ColorToken.METAL;
-            case HOT_OBSTACLE -> ColorToken.LOOK;
-            case DRIVER -> ColorToken.FAINT;
-        });
+        Color full = ink.apply(
+                switch (p.kind()) {
+                    case SHAFT, STEERING_WHEEL, ROD, STEERING_ARM -> ColorToken.TRAIN;
+                    case GEAR, JOINT_SWEEP -> ColorToken.YOKE;
+                    case TUBE -> ColorToken.METAL;
+                    case SUSPENSION, BEAM -> ColorToken.SUSPENSION;
+                    case TYRE, WHEEL_RING -> ColorToken.FAINT;
+                    case OBSTACLE -> ColorToken.METAL;
+                    case HOT_OBSTACLE -> ColorToken.LOOK;
+                    case DRIVER -> ColorToken.FAINT;
+                });
         Color faded = about.test(p.element()) ? full : full.interpolate(ink.apply(ColorToken.PAPER), 0.3);
         PhongMaterial m = material(p.element(), through ? glass(faded) : faded);
         List<Node> into = through ? glass : opaque;
@@ -161,7 +168,12 @@ final class Solids {
         } else if (c.isCylinder()) {
             Vector end = core.getLast().minus(core.getFirst());
             Vector over = end.norm() < 1e-9 ? end : end.direction().times(c.rounding());
-            into.bar(core.getFirst().plus(over.negated()), core.getLast().plus(over), c.radius(), round(c.radius()), true);
+            into.bar(
+                    core.getFirst().plus(over.negated()),
+                    core.getLast().plus(over),
+                    c.radius(),
+                    round(c.radius()),
+                    true);
         } else if (core.size() == 1) {
             into.ball(core.getFirst(), c.rounding(), round(c.rounding()));
         } else if (core.size() == 8) {
@@ -181,7 +193,8 @@ final class Solids {
         for (int i = 0; i < 8; i++) {
             for (int bit = 1; bit < 8; bit <<= 1) {
                 if ((i & bit) == 0) {
-                    edges.bar(corners.get(i), corners.get(i | bit), Math.clamp(size * EDGE, 0.6, 2.2), EDGE_ROUND, false);
+                    edges.bar(
+                            corners.get(i), corners.get(i | bit), Math.clamp(size * EDGE, 0.6, 2.2), EDGE_ROUND, false);
                 }
             }
         }
@@ -195,7 +208,8 @@ final class Solids {
         into.flat(IntStream.range(0, n).mapToObj(i -> core.get(2 * i + 1)).toList(), middle);
         for (int i = 0; i < n; i++) {
             int next = (i + 1) % n;
-            into.flat(List.of(core.get(2 * i), core.get(2 * i + 1), core.get(2 * next + 1), core.get(2 * next)), middle);
+            into.flat(
+                    List.of(core.get(2 * i), core.get(2 * i + 1), core.get(2 * next + 1), core.get(2 * next)), middle);
         }
     }
 
@@ -230,8 +244,20 @@ final class Solids {
         view.setMaterial(m);
         view.setUserData(e);
         RigidMove by = skin.place();
-        view.getTransforms().add(new Affine(by.ex().x(), by.ey().x(), by.ez().x(), by.shift().x(), by.ex().y(), by.ey().y(), by.ez().y(), by.shift().y(),
-                by.ex().z(), by.ey().z(), by.ez().z(), by.shift().z()));
+        view.getTransforms()
+                .add(new Affine(
+                        by.ex().x(),
+                        by.ey().x(),
+                        by.ez().x(),
+                        by.shift().x(),
+                        by.ex().y(),
+                        by.ey().y(),
+                        by.ez().y(),
+                        by.shift().y(),
+                        by.ex().z(),
+                        by.ey().z(),
+                        by.ez().z(),
+                        by.shift().z()));
         into.add(view);
     }
 

@@ -1,4 +1,5 @@
 package mildtilt.app.view;
+
 import java.util.Comparator;
 import java.util.Optional;
 import java.util.function.Function;
@@ -38,15 +39,23 @@ final class TurnInset {
      * @param hidden how much of the drawing a place would hide
      */
     static Optional<Box> box(double w, double h, Workbench bench, ToDoubleFunction<Box> hidden) {
-        boolean turned = bench.pose().flatMap(AxlePose::assembled)
-                .map(a -> Math.abs(a.left().steerDeg()) > STRAIGHT && Math.abs(a.right().steerDeg()) > STRAIGHT).orElse(false);
+        boolean turned = bench.pose()
+                .flatMap(AxlePose::assembled)
+                .map(a -> Math.abs(a.left().steerDeg()) > STRAIGHT
+                        && Math.abs(a.right().steerDeg()) > STRAIGHT)
+                .orElse(false);
         if (!turned || w < 420 || h < 260) {
             return Optional.empty();
         }
         double low = h - HEIGHT - 26;
         double middle = (w - WIDTH) / 2;
-        return Stream.of(new Box(middle, low, WIDTH, HEIGHT), new Box(middle, 24, WIDTH, HEIGHT), new Box(w - WIDTH - 8, low, WIDTH, HEIGHT),
-                        new Box(8, low - 4, WIDTH, HEIGHT), new Box(w - WIDTH - 8, 24, WIDTH, HEIGHT), new Box(8, 24, WIDTH, HEIGHT))
+        return Stream.of(
+                        new Box(middle, low, WIDTH, HEIGHT),
+                        new Box(middle, 24, WIDTH, HEIGHT),
+                        new Box(w - WIDTH - 8, low, WIDTH, HEIGHT),
+                        new Box(8, low - 4, WIDTH, HEIGHT),
+                        new Box(w - WIDTH - 8, 24, WIDTH, HEIGHT),
+                        new Box(8, 24, WIDTH, HEIGHT))
                 .min(Comparator.comparingDouble(hidden));
     }
 
@@ -93,7 +102,8 @@ final class TurnInset {
         g.setTextAlign(TextAlignment.LEFT);
         g.setTextBaseline(VPos.BOTTOM);
         String apart = LengthText.format(Math.abs(left - right), bench.lengthUnit());
-        g.fillText("Wheel axes meet the rear axle " + apart + " apart", box.x() + 6, box.y() + box.h() - 3, box.w() - 12);
+        g.fillText(
+                "Wheel axes meet the rear axle " + apart + " apart", box.x() + 6, box.y() + box.h() - 3, box.w() - 12);
         g.restore();
     }
 

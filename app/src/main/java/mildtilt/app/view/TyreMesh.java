@@ -1,4 +1,5 @@
 package mildtilt.app.view;
+
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import javafx.scene.shape.TriangleMesh;
@@ -28,10 +29,22 @@ final class TyreMesh {
 
     private static TriangleMesh make(Size s) {
         double in = s.half * SHOULDER;
-        // Across the wheel from the inside of one face round the tread to the other, and back inside the rim: y, radius.
-        double[][] profile = {{-s.half * 0.9, s.inner}, {-s.half * 0.9, s.inner + 12}, {-s.half, (s.inner + s.outer) / 2}, {-s.half + in * 0.25, s.outer - in * 0.9},
-            {-s.half + in, s.outer - in * 0.15}, {-s.half * 0.4, s.outer}, {s.half * 0.4, s.outer}, {s.half - in, s.outer - in * 0.15},
-            {s.half - in * 0.25, s.outer - in * 0.9}, {s.half, (s.inner + s.outer) / 2}, {s.half * 0.9, s.inner + 12}, {s.half * 0.9, s.inner}};
+        // Across the wheel from the inside of one face round the tread to the other, and back inside the rim: y,
+        // radius.
+        double[][] profile = {
+            {-s.half * 0.9, s.inner},
+            {-s.half * 0.9, s.inner + 12},
+            {-s.half, (s.inner + s.outer) / 2},
+            {-s.half + in * 0.25, s.outer - in * 0.9},
+            {-s.half + in, s.outer - in * 0.15},
+            {-s.half * 0.4, s.outer},
+            {s.half * 0.4, s.outer},
+            {s.half - in, s.outer - in * 0.15},
+            {s.half - in * 0.25, s.outer - in * 0.9},
+            {s.half, (s.inner + s.outer) / 2},
+            {s.half * 0.9, s.inner + 12},
+            {s.half * 0.9, s.inner}
+        };
         TriangleMesh mesh = new TriangleMesh();
         mesh.getTexCoords().addAll(0, 0);
         for (int i = 0; i < AROUND; i++) {

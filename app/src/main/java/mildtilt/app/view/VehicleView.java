@@ -1,4 +1,5 @@
 package mildtilt.app.view;
+
 import java.util.Locale;
 import javafx.scene.control.Label;
 import javafx.scene.layout.BorderPane;

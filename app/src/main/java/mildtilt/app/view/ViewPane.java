@@ -1,4 +1,5 @@
 package mildtilt.app.view;
+
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
@@ -49,11 +50,12 @@ public final class ViewPane extends VBox {
         getChildren().addAll(bar(), place);
         bench.viewProperty().addListener((_, _, _) -> show());
         bench.handsProperty().addListener((_, _, _) -> refresh());
-        bench.spotlightProperty().addListener((_, _, spot) -> spot.ifPresent(s -> seen().forEach(d -> {
-            if (d instanceof ElevationSheet e) {
-                e.lookAt(s.around());
-            }
-        })));
+        bench.spotlightProperty()
+                .addListener((_, _, spot) -> spot.ifPresent(s -> seen().forEach(d -> {
+                    if (d instanceof ElevationSheet e) {
+                        e.lookAt(s.around());
+                    }
+                })));
         show();
     }
 
@@ -96,20 +98,27 @@ public final class ViewPane extends VBox {
         HBox bar = new HBox(8, choices, sense, gap, locked, all);
         bar.getStyleClass().add("view-bar");
         bar.setAlignment(Pos.CENTER_LEFT);
-        why.textProperty().bind(Bindings.when(bar.widthProperty().greaterThan(690)).then("Editing is locked while the wheels are turned.").otherwise("Editing is locked."));
+        why.textProperty()
+                .bind(Bindings.when(bar.widthProperty().greaterThan(690))
+                        .then("Editing is locked while the wheels are turned.")
+                        .otherwise("Editing is locked."));
         // Where there is no room for both, which way the view looks gives way.
-        sense.visibleProperty().bind(bar.widthProperty().greaterThan(760).and(locked.visibleProperty().not()));
+        sense.visibleProperty()
+                .bind(bar.widthProperty()
+                        .greaterThan(760)
+                        .and(locked.visibleProperty().not()));
         sense.managedProperty().bind(sense.visibleProperty());
         return bar;
     }
 
     private void show() {
         ViewChoice now = bench.viewProperty().get();
-        sense.setText(switch (now) {
-            case SIDE, PLAN, FRONT -> now.elevation().orElseThrow().sense();
-            case SOLID -> "drag to look round, scroll to come nearer";
-            case ALL -> "";
-        });
+        sense.setText(
+                switch (now) {
+                    case SIDE, PLAN, FRONT -> now.elevation().orElseThrow().sense();
+                    case SOLID -> "drag to look round, scroll to come nearer";
+                    case ALL -> "";
+                });
         place.getChildren().clear();
         four.getChildren().clear();
         if (now == ViewChoice.ALL) {
@@ -148,7 +157,8 @@ public final class ViewPane extends VBox {
     }
 
     private void refresh() {
-        locked.setVisible(!bench.hands().straightAhead() && bench.viewProperty().get().elevation().isPresent());
+        locked.setVisible(!bench.hands().straightAhead()
+                && bench.viewProperty().get().elevation().isPresent());
         locked.setManaged(locked.isVisible());
     }
 
@@ -163,7 +173,7 @@ public final class ViewPane extends VBox {
             switch (n) {
                 case ElevationSheet e -> e.zoom(factor, e.getWidth() / 2, e.getHeight() / 2);
                 case SolidSheet s -> s.zoomBy(factor);
-                default -> { }
+                default -> {}
             }
         }
     }
@@ -174,7 +184,7 @@ public final class ViewPane extends VBox {
             switch (n) {
                 case ElevationSheet e -> e.shift(pixelsRight, pixelsDown);
                 case SolidSheet s -> s.look(pixelsRight / 6, pixelsDown / 6);
-                default -> { }
+                default -> {}
             }
         }
     }

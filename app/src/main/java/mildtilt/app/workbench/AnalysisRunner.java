@@ -1,4 +1,5 @@
 package mildtilt.app.workbench;
+
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
@@ -74,9 +75,12 @@ final class AnalysisRunner implements AutoCloseable {
 
     private static String sentence(Throwable e) {
         return switch (e) {
-            case OutOfMemoryError _ -> "There is not enough memory to work this job out. Take out or thin the largest scans; nothing of the job is lost.";
-            case ImpossibleGeometryException g -> "This job can't be worked out. " + g.getMessage() + " Undo the last change, or correct it.";
-            default -> "This job can't be worked out: Mild Tilt itself has a fault here. Undo the last change; the job is as you left it.";
+            case OutOfMemoryError _ ->
+                "There is not enough memory to work this job out. Take out or thin the largest scans; nothing of the job is lost.";
+            case ImpossibleGeometryException g ->
+                "This job can't be worked out. " + g.getMessage() + " Undo the last change, or correct it.";
+            default ->
+                "This job can't be worked out: Mild Tilt itself has a fault here. Undo the last change; the job is as you left it.";
         };
     }
 

@@ -1,4 +1,5 @@
 package mildtilt.app.workbench;
+
 import java.util.Map;
 import java.util.Optional;
 import mildtilt.analysis.Analysis;

@@ -1,4 +1,5 @@
 package mildtilt.app.workbench;
+
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.Optional;

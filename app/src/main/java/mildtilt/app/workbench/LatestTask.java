@@ -1,4 +1,5 @@
 package mildtilt.app.workbench;
+
 import java.util.concurrent.CompletableFuture;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
@@ -20,14 +21,15 @@ public final class LatestTask<V> {
     /** To be called on the interface thread. */
     public void ask(Supplier<V> work) {
         int mine = ++asked;
-        CompletableFuture.supplyAsync(work).whenComplete((v, problem) -> Platform.runLater(() -> {
-            if (mine == asked) {
-                if (problem == null) {
-                    take.accept(v);
-                } else {
-                    failed.accept(problem.getCause() == null ? problem : problem.getCause());
-                }
-            }
-        }));
+        CompletableFuture.supplyAsync(work)
+                .whenComplete((v, problem) -> Platform.runLater(() -> {
+                    if (mine == asked) {
+                        if (problem == null) {
+                            take.accept(v);
+                        } else {
+                            failed.accept(problem.getCause() == null ? problem : problem.getCause());
+                        }
+                    }
+                }));
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.app.workbench;
+
 import java.util.List;
 import java.util.Optional;
 import mildtilt.clearance.VehicleSolids;
@@ -10,14 +11,29 @@ import mildtilt.steer.SteeringInput;
 import mildtilt.steer.SteeringTrain;
 
 /** What all views draw: a job where the hands hold it; good for one train and one place of the hands. */
-record PosedJob(SteeringTrain train, SteeringInput hands, Optional<AxlePose> pose, Sketch sketch, Backdrop backdrop, VehicleSolids solids, List<VehicleSolids.Part> parts) {
+record PosedJob(
+        SteeringTrain train,
+        SteeringInput hands,
+        Optional<AxlePose> pose,
+        Sketch sketch,
+        Backdrop backdrop,
+        VehicleSolids solids,
+        List<VehicleSolids.Part> parts) {
 
     /** @param before whose backdrop is as good still where nothing of it changed */
     static PosedJob of(Job job, SteeringTrain train, SteeringInput h, Optional<PosedJob> before) {
         Backdrop backdrop = Backdrop.of(job, train, before.map(PosedJob::backdrop));
-        VehicleSolids solids = before.filter(b -> b.train == train).map(PosedJob::solids).orElseGet(() -> VehicleSolids.of(job));
-        Optional<AxlePose> pose = train.axle().map(_ -> train.pose(h.steeringWheelDeg(), h.travelLeft(), h.travelRight()));
-        return new PosedJob(train, h, pose, Sketch.of(job, train, h.steeringWheelDeg(), h.travelLeft(), h.travelRight(), pose, backdrop), backdrop, solids,
+        VehicleSolids solids =
+                before.filter(b -> b.train == train).map(PosedJob::solids).orElseGet(() -> VehicleSolids.of(job));
+        Optional<AxlePose> pose =
+                train.axle().map(_ -> train.pose(h.steeringWheelDeg(), h.travelLeft(), h.travelRight()));
+        return new PosedJob(
+                train,
+                h,
+                pose,
+                Sketch.of(job, train, h.steeringWheelDeg(), h.travelLeft(), h.travelRight(), pose, backdrop),
+                backdrop,
+                solids,
                 solids.at(pose, h.travelLeft(), h.travelRight()));
     }
 

@@ -1,4 +1,5 @@
 package mildtilt.app.workbench;
+
 import java.util.Arrays;
 import java.util.Optional;
 import mildtilt.drawing.Elevation;
@@ -34,7 +35,10 @@ public enum ViewChoice {
     }
 
     public static ViewChoice of(Elevation elevation) {
-        return Arrays.stream(values()).filter(v -> v.elevation.equals(Optional.of(elevation))).findFirst().orElseThrow();
+        return Arrays.stream(values())
+                .filter(v -> v.elevation.equals(Optional.of(elevation)))
+                .findFirst()
+                .orElseThrow();
     }
 
     /** What a stage shows until the user chooses. */

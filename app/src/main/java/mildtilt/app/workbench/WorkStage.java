@@ -1,4 +1,5 @@
 package mildtilt.app.workbench;
+
 import mildtilt.findings.Finding;
 import mildtilt.job.Element;
 
@@ -29,15 +30,70 @@ public enum WorkStage {
     /** The stage in which what is found can be seen and cured. */
     public static WorkStage of(Finding finding) {
         return switch (finding.fault()) {
-            case ROD_SHORT_OF_THREAD, LOCK_NUT_MISSING, JOIN_WEAK, BODY_TOO_WEAK, ROD_END_TILTS_LESS, JOIN_FORBIDDEN, JOIN_TO_BE_TESTED, STUD_DOES_NOT_SEAT,
-                    THREADS_DIFFER, STUD_IN_SINGLE_SHEAR, JOIN_LOST, ROD_CAN_NOT_BE_SET -> MAKE;
+            case ROD_SHORT_OF_THREAD,
+                    LOCK_NUT_MISSING,
+                    JOIN_WEAK,
+                    BODY_TOO_WEAK,
+                    ROD_END_TILTS_LESS,
+                    JOIN_FORBIDDEN,
+                    JOIN_TO_BE_TESTED,
+                    STUD_DOES_NOT_SEAT,
+                    THREADS_DIFFER,
+                    STUD_IN_SINGLE_SHEAR,
+                    JOIN_LOST,
+                    ROD_CAN_NOT_BE_SET -> MAKE;
             case TOUCHES, TYRE_TOUCHES, GAP_SHORT, SIZES_GUESSED, FIXED_TO_NOTHING -> CLEARANCE;
-            case WRONG_WAY, WHEELS_DO_NOT_FOLLOW, SHAFT_FLOATS, BEARING_OFF_SHAFT, SLIDE_SHORT, ENGAGEMENT_SHORT, LOCK_NOT_REACHED, NEAR_TOGGLE, NOT_WORKED_OUT,
-                    JOINT_LOCKED, JOINT_OVER_LIMIT, NO_ROOM_FOR_SHAFT, SLIDE_BOTTOMS, CAN_NOT_FOLLOW, MUST_SLIDE, ROD_END_OVER_LIMIT, WEIGHT_TURNS_AWAY,
-                    TRAIL_RUNS_AWAY, TRAVEL_NOT_REACHED, AXES_MISS, BEARING_FORCED, BEARINGS_FIGHT, SHAFT_WEAK, JOINT_WEAK, ARM_WEAK, ROD_BUCKLES, ROD_BENDS,
-                    ROD_END_WEAK, FRONT_PUSH, HOLD_NOT_ACCEPTED, WELDED_SHAFT, JOINT_IN_CABIN, OUT_OF_CLASS, ENDS_DO_NOT_FIT, BEARING_BORE, RIPPLE, LOPSIDED,
-                    LOCK_UNEQUAL, STATIC_TOE, STEER_AXIS_UNUSUAL, SPAN_LONG, WIND_UP, REVERSED_ACKERMANN, ACKERMANN, LOCK_SHORT, GEAR_OVERTRAVELS, BUMP_STEER,
-                    ROLL_STEER, RAKED_ROD, HEAVY, GEAR_TAKES_THE_BLOW -> of(finding.element());
+            case WRONG_WAY,
+                    WHEELS_DO_NOT_FOLLOW,
+                    SHAFT_FLOATS,
+                    BEARING_OFF_SHAFT,
+                    SLIDE_SHORT,
+                    ENGAGEMENT_SHORT,
+                    LOCK_NOT_REACHED,
+                    NEAR_TOGGLE,
+                    NOT_WORKED_OUT,
+                    JOINT_LOCKED,
+                    JOINT_OVER_LIMIT,
+                    NO_ROOM_FOR_SHAFT,
+                    SLIDE_BOTTOMS,
+                    CAN_NOT_FOLLOW,
+                    MUST_SLIDE,
+                    ROD_END_OVER_LIMIT,
+                    WEIGHT_TURNS_AWAY,
+                    TRAIL_RUNS_AWAY,
+                    TRAVEL_NOT_REACHED,
+                    AXES_MISS,
+                    BEARING_FORCED,
+                    BEARINGS_FIGHT,
+                    SHAFT_WEAK,
+                    JOINT_WEAK,
+                    ARM_WEAK,
+                    ROD_BUCKLES,
+                    ROD_BENDS,
+                    ROD_END_WEAK,
+                    FRONT_PUSH,
+                    HOLD_NOT_ACCEPTED,
+                    WELDED_SHAFT,
+                    JOINT_IN_CABIN,
+                    OUT_OF_CLASS,
+                    ENDS_DO_NOT_FIT,
+                    BEARING_BORE,
+                    RIPPLE,
+                    LOPSIDED,
+                    LOCK_UNEQUAL,
+                    STATIC_TOE,
+                    STEER_AXIS_UNUSUAL,
+                    SPAN_LONG,
+                    WIND_UP,
+                    REVERSED_ACKERMANN,
+                    ACKERMANN,
+                    LOCK_SHORT,
+                    GEAR_OVERTRAVELS,
+                    BUMP_STEER,
+                    ROLL_STEER,
+                    RAKED_ROD,
+                    HEAVY,
+                    GEAR_TAKES_THE_BLOW -> of(finding.element());
         };
     }
 
@@ -45,8 +101,15 @@ public enum WorkStage {
         return switch (element) {
             case Element.Wheel _, Element.ShaftAt _, Element.JointAt _, Element.Tube _, Element.BearingAt _ -> COLUMN;
             case Element.InTheWay _, Element.AtTheWheel _ -> CLEARANCE;
-            case Element.GearElement _, Element.GearArm _, Element.DrivenRod _, Element.Relay _, Element.TieRods _, Element.SteeringArms _,
-                    Element.Knuckles _, Element.BeamElement _, Element.Tyres _ -> LINKAGE;
+            case Element.GearElement _,
+                    Element.GearArm _,
+                    Element.DrivenRod _,
+                    Element.Relay _,
+                    Element.TieRods _,
+                    Element.SteeringArms _,
+                    Element.Knuckles _,
+                    Element.BeamElement _,
+                    Element.Tyres _ -> LINKAGE;
         };
     }
 }

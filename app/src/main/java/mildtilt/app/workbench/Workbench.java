@@ -1,4 +1,5 @@
 package mildtilt.app.workbench;
+
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.LocalDateTime;
@@ -45,10 +46,12 @@ public final class Workbench implements AutoCloseable {
     public record Message(String text, boolean refusal) {}
 
     private final ReadOnlyObjectWrapper<Job> job;
-    private final ReadOnlyObjectWrapper<Optional<AnalysisUpdate>> worked = new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final ReadOnlyObjectWrapper<Optional<AnalysisUpdate>> worked =
+            new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyBooleanWrapper working = new ReadOnlyBooleanWrapper();
     private final ReadOnlyObjectWrapper<Optional<Path>> file = new ReadOnlyObjectWrapper<>(Optional.empty());
-    private final ReadOnlyObjectWrapper<SteeringInput> hands = new ReadOnlyObjectWrapper<>(SteeringInput.STRAIGHT_AHEAD);
+    private final ReadOnlyObjectWrapper<SteeringInput> hands =
+            new ReadOnlyObjectWrapper<>(SteeringInput.STRAIGHT_AHEAD);
     private final ObjectProperty<Optional<Element>> selection = new SimpleObjectProperty<>(Optional.empty());
     private final ObjectProperty<LengthUnit> lengthUnit = new SimpleObjectProperty<>(LengthUnit.MM);
     private final ObjectProperty<WorkStage> stage = new SimpleObjectProperty<>(WorkStage.COLUMN);
@@ -192,8 +195,11 @@ public final class Workbench implements AutoCloseable {
     /** Selects a part and shows its sizes in the side panel; nothing selected shows those of the vehicle. */
     public void showPart(Optional<Element> part) {
         selection.set(part);
-        boolean listed = part.orElse(null) instanceof Element.InTheWay || part.orElse(null) instanceof Element.AtTheWheel;
-        if (SideTab.PART.belongsTo(stage.get()) && !(listed && sideTab.get() == SideTab.IN_THE_WAY) && part.isPresent()) {
+        boolean listed =
+                part.orElse(null) instanceof Element.InTheWay || part.orElse(null) instanceof Element.AtTheWheel;
+        if (SideTab.PART.belongsTo(stage.get())
+                && !(listed && sideTab.get() == SideTab.IN_THE_WAY)
+                && part.isPresent()) {
             sideTab.set(SideTab.PART);
         }
     }
@@ -237,13 +243,20 @@ public final class Workbench implements AutoCloseable {
 
     /** The pair looked at, as long as the hands are where its gap is smallest. */
     public Optional<PairGap> shownGap() {
-        return shownGap.get().filter(p -> hands.get().equals(within(new SteeringInput(p.where().steeringWheelDeg(), p.where().travelLeft(), p.where().travelRight()))));
+        return shownGap.get().filter(p -> hands.get()
+                .equals(within(new SteeringInput(
+                        p.where().steeringWheelDeg(),
+                        p.where().travelLeft(),
+                        p.where().travelRight()))));
     }
 
     /** Takes the hands to where a pair is nearest to each other. */
     public void lookAt(PairGap pair) {
         shownGap.set(Optional.empty());
-        moveHands(new SteeringInput(pair.where().steeringWheelDeg(), pair.where().travelLeft(), pair.where().travelRight()));
+        moveHands(new SteeringInput(
+                pair.where().steeringWheelDeg(),
+                pair.where().travelLeft(),
+                pair.where().travelRight()));
         shownGap.set(Optional.of(pair));
     }
 
@@ -344,8 +357,14 @@ public final class Workbench implements AutoCloseable {
 
     /** With the change written into the job, unless it is itself something written down: a step ticked, a reading taken, a reason given. */
     private Job logged(Job before, Job after, String change, String why) {
-        Job apart = after.editMaking(m -> m.withPlan(before.making().plan()).withWelds(before.making().welds())).withLog(before.log()).withChanges(before.changes());
-        return apart.equals(before) ? after : after.after(new Change(LocalDateTime.now(clock).truncatedTo(ChronoUnit.SECONDS), cut(change), cut(why)));
+        Job apart = after.editMaking(m -> m.withPlan(before.making().plan())
+                        .withWelds(before.making().welds()))
+                .withLog(before.log())
+                .withChanges(before.changes());
+        return apart.equals(before)
+                ? after
+                : after.after(
+                        new Change(LocalDateTime.now(clock).truncatedTo(ChronoUnit.SECONDS), cut(change), cut(why)));
     }
 
     private static String cut(String text) {

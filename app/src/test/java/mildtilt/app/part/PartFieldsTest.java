@@ -1,4 +1,5 @@
 package mildtilt.app.part;
+
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.catchThrowable;
@@ -34,7 +35,14 @@ class PartFieldsTest {
                     assertThat(said).as(f.label()).isInstanceOf(ImpossibleGeometryException.class);
                     boolean range = said.getMessage().matches(".* is -?[0-9.]+.*; it can(?:'t)? be .*");
                     refused += range ? 1 : 0;
-                    assertThat(range || Math.abs(v) < 1e6 || f.label().matches("Angle it stands at|Arm length.*|.* slopes down|.* points left|.* leans .*|Tube outside.*|Front axle load, kg|Pivot, .")).as(f.label() + " " + v + ": " + said.getMessage()).isTrue();
+                    assertThat(
+                                    range
+                                            || Math.abs(v) < 1e6
+                                            || f.label()
+                                                    .matches(
+                                                            "Angle it stands at|Arm length.*|.* slopes down|.* points left|.* leans .*|Tube outside.*|Front axle load, kg|Pivot, ."))
+                            .as(f.label() + " " + v + ": " + said.getMessage())
+                            .isTrue();
                 }
             }
         }
@@ -44,10 +52,15 @@ class PartFieldsTest {
     @Test
     void theSentenceOfAFieldIsThatOfItsFile() {
         Job job = DemoJob.LIBRARY_BUS.job();
-        PartField ratio = PartFieldGroups.of(job, new Element.GearElement()).stream().filter(f -> f.label().equals("Ratio of the box")).findFirst().orElseThrow();
+        PartField ratio = PartFieldGroups.of(job, new Element.GearElement()).stream()
+                .filter(f -> f.label().equals("Ratio of the box"))
+                .findFirst()
+                .orElseThrow();
         String file = JobWriter.write(job).replaceFirst("\"ratio\" : -?[0-9.]+", "\"ratio\" : 4000");
         Throwable inFile = catchThrowable(() -> JobReader.read(file));
-        assertThatThrownBy(() -> ratio.set().apply(job, 4000.0)).hasMessage(inFile.getMessage()).hasMessage("Axle, gear, ratio is 4000; it can be -1000 to 1000.");
+        assertThatThrownBy(() -> ratio.set().apply(job, 4000.0))
+                .hasMessage(inFile.getMessage())
+                .hasMessage("Axle, gear, ratio is 4000; it can be -1000 to 1000.");
         List<PartField> joint = PartFieldGroups.of(job, new Element.JointAt(0));
         assertThat(joint).extracting(PartField::label).contains("Largest angle allowed", "Take-off, gear side");
     }

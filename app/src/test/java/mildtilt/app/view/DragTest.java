@@ -1,4 +1,5 @@
 package mildtilt.app.view;
+
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -64,7 +65,8 @@ class DragTest {
         PointDrag.Snapped near = new PointDrag(demo, joint).snapped(view, 3, -down + 3, 1);
         assertThat(near.at().z()).isEqualTo(upper.z());
         assertThat(near.words()).startsWith("level");
-        assertThat(new PointDrag(demo, joint).snapped(view, 3, -down + 20, 1).words()).isEmpty();
+        assertThat(new PointDrag(demo, joint).snapped(view, 3, -down + 20, 1).words())
+                .isEmpty();
     }
 
     /** The inner end of a tie rod comes into line with the pivots of the arms, or its rod parallel with the lower arm. */
@@ -79,7 +81,8 @@ class DragTest {
         Point from = JobPoints.position(job, inner);
         double t = (from.z() - lower.z()) / (upper.z() - lower.z());
         double wanted = lower.y() + t * (upper.y() - lower.y());
-        PointDrag.Snapped s = new PointDrag(job, inner).snapped(view, (wanted - from.y()) * view.pixelsPerMm() + 2, 0, 1);
+        PointDrag.Snapped s =
+                new PointDrag(job, inner).snapped(view, (wanted - from.y()) * view.pixelsPerMm() + 2, 0, 1);
         assertThat(s.words()).contains("pivots of the arms");
         double at = (s.at().z() - lower.z()) / (upper.z() - lower.z());
         assertThat(s.at().y()).isCloseTo(lower.y() + at * (upper.y() - lower.y()), within(1e-9));

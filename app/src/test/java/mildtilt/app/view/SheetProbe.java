@@ -1,4 +1,5 @@
 package mildtilt.app.view;
+
 import java.util.ArrayList;
 import java.util.List;
 import javafx.scene.Node;
@@ -20,7 +21,10 @@ public final class SheetProbe {
         for (int i = 0; i < figures.size(); i++) {
             Box a = figures.get(i);
             for (Box b : figures.subList(i + 1, figures.size())) {
-                if (a.x() < b.x() + b.w() - 0.5 && b.x() < a.x() + a.w() - 0.5 && a.y() < b.y() + b.h() - 0.5 && b.y() < a.y() + a.h() - 0.5) {
+                if (a.x() < b.x() + b.w() - 0.5
+                        && b.x() < a.x() + a.w() - 0.5
+                        && a.y() < b.y() + b.h() - 0.5
+                        && b.y() < a.y() + a.h() - 0.5) {
                     all.add("figure on figure " + a + " " + b);
                 }
             }
@@ -41,7 +45,8 @@ public final class SheetProbe {
     public static boolean whole(Node sheet, Workbench bench) {
         ElevationSheet s = (ElevationSheet) sheet;
         SheetView v = s.view().orElseThrow();
-        return StageParts.inSight(bench.stageProperty().get(), bench.sketch()).strokes().stream().flatMap(x -> x.points().stream())
+        return StageParts.inSight(bench.stageProperty().get(), bench.sketch()).strokes().stream()
+                .flatMap(x -> x.points().stream())
                 .allMatch((Point p) -> v.x(p) >= 0 && v.x(p) <= s.getWidth() && v.y(p) >= 0 && v.y(p) <= s.getHeight());
     }
 }

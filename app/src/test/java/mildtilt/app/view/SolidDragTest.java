@@ -1,4 +1,5 @@
 package mildtilt.app.view;
+
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
@@ -12,7 +13,8 @@ class SolidDragTest {
     /** From the left: x to the left of the screen, z up, y toward the eye. */
     @Test
     void lookedAtSquareAPointMovesInThePlane() {
-        SolidDrag drag = new SolidDrag(FROM, List.of(new double[] {-0.5, 0}, new double[] {0.01, 0.01}, new double[] {0, -0.5}));
+        SolidDrag drag =
+                new SolidDrag(FROM, List.of(new double[] {-0.5, 0}, new double[] {0.01, 0.01}, new double[] {0, -0.5}));
         SolidDrag.Held to = drag.target(-20, 10, 1);
         assertThat(to.at()).isEqualTo(new Point(140, 20, 280));
         assertThat(to.words()).contains("plane");
@@ -20,7 +22,8 @@ class SolidDragTest {
 
     @Test
     void lookedAtAskewItMovesAlongTheAxisThePointerFollows() {
-        SolidDrag drag = new SolidDrag(FROM, List.of(new double[] {-0.4, 0.2}, new double[] {0.35, 0.25}, new double[] {0, -0.45}));
+        SolidDrag drag = new SolidDrag(
+                FROM, List.of(new double[] {-0.4, 0.2}, new double[] {0.35, 0.25}, new double[] {0, -0.45}));
         assertThat(drag.target(2, -45, 1).at()).isEqualTo(new Point(100.4, 20, 400));
         SolidDrag.Held across = drag.target(35, 25, 0.1);
         assertThat(across.at().y()).isEqualTo(120);

@@ -1,4 +1,5 @@
 package mildtilt.app.workbench;
+
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -63,8 +64,10 @@ class WorkbenchTest {
     }
 
     private void settle() throws Exception {
-        WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () ->
-                bench().workedProperty().get().map(w -> w.now().job() == bench().job() && w.whole()).orElse(false));
+        WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> bench().workedProperty()
+                .get()
+                .map(w -> w.now().job() == bench().job() && w.whole())
+                .orElse(false));
         WaitForAsyncUtils.waitForFxEvents();
     }
 
@@ -72,7 +75,8 @@ class WorkbenchTest {
     void hundredsOfEditsAreUndoneAndDoneAgain() {
         onFx(() -> {
             for (int i = 0; i < 300; i++) {
-                assertThat(bench().edit("step " + i, j -> moved(j, HUB, 0, 0, 0.5))).isTrue();
+                assertThat(bench().edit("step " + i, j -> moved(j, HUB, 0, 0, 0.5)))
+                        .isTrue();
             }
             Job last = bench().job();
             assertThat(JobPoints.position(last, HUB).z()).isCloseTo(1010 + 150, within(1e-6));
@@ -89,21 +93,27 @@ class WorkbenchTest {
             assertThat(bench().job()).isEqualTo(last);
             bench().undo();
             bench().edit("another way", j -> moved(j, HUB, 1, 0, 0));
-            assertThat(bench().redoable()).as("a new change ends the old future").isEmpty();
+            assertThat(bench().redoable())
+                    .as("a new change ends the old future")
+                    .isEmpty();
         });
     }
 
     @Test
     void whatCannotBeIsRefusedAndNothingChanges() {
         onFx(() -> {
-            assertThat(bench().edit("fold the arm", j -> JobPoints.moved(j, new PointId.JointCentre(0),
-                    JobPoints.position(j, HUB)))).isFalse();
+            assertThat(bench().edit(
+                                    "fold the arm",
+                                    j -> JobPoints.moved(j, new PointId.JointCentre(0), JobPoints.position(j, HUB))))
+                    .isFalse();
             Message said = bench().messageProperty().get();
             assertThat(said.refusal()).isTrue();
             assertThat(said.text()).contains("\"Column shaft\" has no length").contains("Nothing was changed");
             // A size the file could not hold is refused as well, before it can be saved.
-            assertThat(bench().edit("far away", j -> JobPoints.moved(j, HUB, new Point(-5e6, 0, 0)))).isFalse();
-            assertThat(bench().messageProperty().get().text()).contains("hub, x is -5000000 mm; it can be -20000 to 20000 mm");
+            assertThat(bench().edit("far away", j -> JobPoints.moved(j, HUB, new Point(-5e6, 0, 0))))
+                    .isFalse();
+            assertThat(bench().messageProperty().get().text())
+                    .contains("hub, x is -5000000 mm; it can be -20000 to 20000 mm");
             assertThat(bench().job()).isSameAs(demo);
             assertThat(bench().undoable()).isEmpty();
             assertThat(bench().unsaved()).isFalse();
@@ -125,7 +135,8 @@ class WorkbenchTest {
             assertThat(bench().notesSeen()).isTrue();
         });
         settle();
-        onFx(() -> assertThat(bench().workedProperty().get().orElseThrow().effects()).isNotEmpty());
+        onFx(() -> assertThat(bench().workedProperty().get().orElseThrow().effects())
+                .isNotEmpty());
     }
 
     @Test
@@ -139,7 +150,8 @@ class WorkbenchTest {
             assertThat(bench().undoable()).isEmpty();
             assertThat(JobPoints.position(bench().job(), ARM).x()).isEqualTo(-158 + 30);
             // On its way a drag may pass places that can't be; it stays at the last that can.
-            bench().drag(start -> JobPoints.moved(start, ARM, JobPoints.position(start, new PointId.InnerPivot(Side.LEFT))));
+            bench().drag(start ->
+                    JobPoints.moved(start, ARM, JobPoints.position(start, new PointId.InnerPivot(Side.LEFT))));
             assertThat(JobPoints.position(bench().job(), ARM).x()).isEqualTo(-158 + 30);
             bench().endDrag("move the arm");
             assertThat(bench().undoable()).contains("move the arm");
@@ -173,7 +185,11 @@ class WorkbenchTest {
     }
 
     private Job before() {
-        return bench().workedProperty().get().flatMap(AnalysisUpdate::before).orElseThrow().job();
+        return bench().workedProperty()
+                .get()
+                .flatMap(AnalysisUpdate::before)
+                .orElseThrow()
+                .job();
     }
 
     @Test
@@ -186,7 +202,9 @@ class WorkbenchTest {
         settle();
         AnalysisUpdate worked = bench().workedProperty().get().orElseThrow();
         assertThat(worked.now().job()).isSameAs(bench().job());
-        assertThat(worked.effects()).hasSize((int) worked.now().findings().stream().mapToLong(f -> f.remedies().size()).sum());
+        assertThat(worked.effects()).hasSize((int) worked.now().findings().stream()
+                .mapToLong(f -> f.remedies().size())
+                .sum());
         assertThat(worked.now().headlines().get(Headline.RATIO)).isPresent();
     }
 
@@ -195,12 +213,14 @@ class WorkbenchTest {
         onFx(() -> {
             bench().moveHands(new SteeringInput(1e6, 500, -500));
             SteeringInput h = bench().hands();
-            assertThat(h.steeringWheelDeg()).isEqualTo(bench().train().stopDeg(Side.LEFT).orElseThrow());
+            assertThat(h.steeringWheelDeg())
+                    .isEqualTo(bench().train().stopDeg(Side.LEFT).orElseThrow());
             assertThat(h.travelLeft()).isEqualTo(70);
             assertThat(h.travelRight()).isEqualTo(-60);
             assertThat(bench().pose().orElseThrow().assembled()).isPresent();
-            assertThat(bench().pose().orElseThrow().left()).isInstanceOfSatisfying(KnucklePose.class,
-                    k -> assertThat(k.steerDeg()).isGreaterThan(25));
+            assertThat(bench().pose().orElseThrow().left())
+                    .isInstanceOfSatisfying(
+                            KnucklePose.class, k -> assertThat(k.steerDeg()).isGreaterThan(25));
             // A shorter rack brings the hands back with it.
             bench().edit("half the travel", j -> j.withVehicle(j.vehicle().withBump(20)));
             assertThat(bench().hands().travelLeft()).isEqualTo(20);

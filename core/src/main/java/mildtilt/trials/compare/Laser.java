@@ -1,4 +1,5 @@
 package mildtilt.trials.compare;
+
 import java.util.Optional;
 import mildtilt.geometry.Axis;
 import mildtilt.geometry.Point;
@@ -66,7 +67,11 @@ public final class Laser {
         }
         double wallX = rest.get().wheelCentre().x() + wall;
         Vector off = beam.on(wallX).minus(still.on(wallX));
-        return Optional.of(new Dot(off.y(), off.z(), Math.toDegrees(beam.heading() - still.heading()), steer - rest.get().steerDeg()));
+        return Optional.of(new Dot(
+                off.y(),
+                off.z(),
+                Math.toDegrees(beam.heading() - still.heading()),
+                steer - rest.get().steerDeg()));
     }
 
     /** Turned about the steer axis to a heading; a few secant steps, since the heading goes nearly as the turn. */
@@ -82,12 +87,15 @@ public final class Laser {
 
     static Optional<KnucklePose> knuckle(SteeringTrain train, Side wheel, double travel) {
         WheelTravel how = train.requireAxle().wheelTravel();
-        double other = switch (how) {
-            case FREE -> train.requireAxle().beam().isPresent() ? travel : 0;
-            case ROLL_ONLY -> -travel;
-            case NONE -> 0;
-        };
+        double other =
+                switch (how) {
+                    case FREE -> train.requireAxle().beam().isPresent() ? travel : 0;
+                    case ROLL_ONLY -> -travel;
+                    case NONE -> 0;
+                };
         double own = how == WheelTravel.NONE ? 0 : travel;
-        return (wheel == Side.LEFT ? train.pose(0, own, other) : train.pose(0, other, own)).assembled().map(a -> a.knuckle(wheel));
+        return (wheel == Side.LEFT ? train.pose(0, own, other) : train.pose(0, other, own))
+                .assembled()
+                .map(a -> a.knuckle(wheel));
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.trials.compare;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -32,13 +33,27 @@ public record MeasurementTask(Round round, What what, Optional<Element> where, S
 
     /** Rounds in the order they are gone. */
     public enum Round {
-        LENGTHS("Angles and lengths", "An angle finder across both shafts of a joint; a tape or trammel from centre to centre."),
-        CENTRE("Centre and lock", "Gear in the middle and road wheels straight both at once; then to each lock, the wheels on turn plates."),
-        PLATES("Turn plates", "Zero both plates straight ahead. Turn until the inner one says what is asked, and read both."),
-        WALL("Wall trace", "Springs and bump stops off, steering wheel held still. Mark the dot at ride height; then lift the hub step by step and take how far the dot is from its mark."),
-        RUN_OUT("Run-out", "Dial square to the shaft, zero with the mark up; turn the shaft and read at equal steps. Off the vehicle in V-blocks, or between its joints."),
-        RIM("At the rim", "A pull scale square to the spoke at the rim. Raised first, then parked on its tyres. Free return at walking pace, on closed ground."),
-        GAPS("Gaps", "The tightest of the plan, each where the plan has it tightest: go through the whole range and take the least.");
+        LENGTHS(
+                "Angles and lengths",
+                "An angle finder across both shafts of a joint; a tape or trammel from centre to centre."),
+        CENTRE(
+                "Centre and lock",
+                "Gear in the middle and road wheels straight both at once; then to each lock, the wheels on turn plates."),
+        PLATES(
+                "Turn plates",
+                "Zero both plates straight ahead. Turn until the inner one says what is asked, and read both."),
+        WALL(
+                "Wall trace",
+                "Springs and bump stops off, steering wheel held still. Mark the dot at ride height; then lift the hub step by step and take how far the dot is from its mark."),
+        RUN_OUT(
+                "Run-out",
+                "Dial square to the shaft, zero with the mark up; turn the shaft and read at equal steps. Off the vehicle in V-blocks, or between its joints."),
+        RIM(
+                "At the rim",
+                "A pull scale square to the spoke at the rim. Raised first, then parked on its tyres. Free return at walking pace, on closed ground."),
+        GAPS(
+                "Gaps",
+                "The tightest of the plan, each where the plan has it tightest: go through the whole range and take the least.");
 
         private final String label;
         private final String how;
@@ -81,12 +96,24 @@ public record MeasurementTask(Round round, What what, Optional<Element> where, S
     }
 
     public Optional<TrialReading> reading(TrialSheet sheet) {
-        return sheet.readings().stream().filter(r -> switch (what) {
-            case One o -> r instanceof TrialReading.Figure f && f.what().equals(o.gauge);
-            case Dot d -> r instanceof TrialReading.WallDot w && w.wheel() == d.wheel && w.rodOn() == d.rodOn && Math.abs(w.travel() - d.travel) < 0.5;
-            case Plates p -> r instanceof TrialReading.PlatePair q && q.way() == p.way && Math.abs(q.inner() - p.inner) < 2.5;
-            case Dial d -> r instanceof TrialReading.RunOut o && o.shaft().equals(d.shaft) && Math.abs(o.along() - d.along) < 0.5;
-        }).findFirst();
+        return sheet.readings().stream()
+                .filter(r -> switch (what) {
+                    case One o -> r instanceof TrialReading.Figure f && f.what().equals(o.gauge);
+                    case Dot d ->
+                        r instanceof TrialReading.WallDot w
+                                && w.wheel() == d.wheel
+                                && w.rodOn() == d.rodOn
+                                && Math.abs(w.travel() - d.travel) < 0.5;
+                    case Plates p ->
+                        r instanceof TrialReading.PlatePair q
+                                && q.way() == p.way
+                                && Math.abs(q.inner() - p.inner) < 2.5;
+                    case Dial d ->
+                        r instanceof TrialReading.RunOut o
+                                && o.shaft().equals(d.shaft)
+                                && Math.abs(o.along() - d.along) < 0.5;
+                })
+                .findFirst();
     }
 
     /** In a word or two, as it stands on the bench. @param names what parts are called */
@@ -110,7 +137,10 @@ public record MeasurementTask(Round round, What what, Optional<Element> where, S
         Setup ahead = setup.at(0, 0, 0);
         List<Element> train = Element.trainOf(job);
         job.column().ifPresent(c -> lengths(all, c, ahead));
-        a.train().axle().ifPresent(x -> x.lengths().keySet().stream().sorted().forEach(rod -> all.add(new MeasurementTask(Round.LENGTHS, new One(new Measurand.RodLength(rod)), at(train, rod), ahead))));
+        a.train().axle().ifPresent(x -> x.lengths().keySet().stream()
+                .sorted()
+                .forEach(rod -> all.add(new MeasurementTask(
+                        Round.LENGTHS, new One(new Measurand.RodLength(rod)), at(train, rod), ahead))));
         a.steer().ifPresent(s -> turning(all, job, s, ahead));
         if (job.axle().isPresent() && job.axle().get().wheelTravel() != WheelTravel.NONE) {
             trace(all, job.vehicle(), ahead);
@@ -119,10 +149,15 @@ public record MeasurementTask(Round round, What what, Optional<Element> where, S
         if (job.column().isPresent() && job.axle().isPresent()) {
             for (boolean onGround : new boolean[] {false, true}) {
                 for (Measurand g : List.of(new Measurand.RimForce(onGround), new Measurand.RimPlay(onGround))) {
-                    all.add(new MeasurementTask(Round.RIM, new One(g), Optional.of(new Element.Wheel()), ahead.withOnGround(onGround)));
+                    all.add(new MeasurementTask(
+                            Round.RIM, new One(g), Optional.of(new Element.Wheel()), ahead.withOnGround(onGround)));
                 }
             }
-            all.add(new MeasurementTask(Round.RIM, new One(new Measurand.FreeReturn()), Optional.of(new Element.Wheel()), ahead.withOnGround(true)));
+            all.add(new MeasurementTask(
+                    Round.RIM,
+                    new One(new Measurand.FreeReturn()),
+                    Optional.of(new Element.Wheel()),
+                    ahead.withOnGround(true)));
         }
         a.clearance().ifPresent(c -> c.pairs().stream().limit(GAPS).forEach(p -> all.add(gap(p, setup))));
         return List.copyOf(all);
@@ -130,18 +165,27 @@ public record MeasurementTask(Round round, What what, Optional<Element> where, S
 
     private static void lengths(List<MeasurementTask> all, Column c, Setup ahead) {
         for (int i = 0; i < c.joints().size(); i++) {
-            all.add(new MeasurementTask(Round.LENGTHS, new One(new Measurand.JointAngle(c.joints().get(i).id())), Optional.of(new Element.JointAt(i)), ahead));
+            all.add(new MeasurementTask(
+                    Round.LENGTHS,
+                    new One(new Measurand.JointAngle(c.joints().get(i).id())),
+                    Optional.of(new Element.JointAt(i)),
+                    ahead));
         }
         for (int i = 0; i < c.shafts().size(); i++) {
-            all.add(new MeasurementTask(Round.LENGTHS, new One(new Measurand.ShaftLength(c.shafts().get(i).id())), Optional.of(new Element.ShaftAt(i)), ahead));
+            all.add(new MeasurementTask(
+                    Round.LENGTHS,
+                    new One(new Measurand.ShaftLength(c.shafts().get(i).id())),
+                    Optional.of(new Element.ShaftAt(i)),
+                    ahead));
         }
     }
 
     private static Optional<Element> at(List<Element> train, Rod rod) {
-        Element e = switch (rod) {
-            case LEFT_TIE_ROD, RIGHT_TIE_ROD, TIE_ROD -> new Element.TieRods();
-            case CENTRE_LINK, DRAG_LINK, DRAG_ROD, SHORT_LINK -> new Element.DrivenRod();
-        };
+        Element e =
+                switch (rod) {
+                    case LEFT_TIE_ROD, RIGHT_TIE_ROD, TIE_ROD -> new Element.TieRods();
+                    case CENTRE_LINK, DRAG_LINK, DRAG_ROD, SHORT_LINK -> new Element.DrivenRod();
+                };
         return train.contains(e) ? Optional.of(e) : Optional.empty();
     }
 
@@ -149,29 +193,43 @@ public record MeasurementTask(Round round, What what, Optional<Element> where, S
         Optional<Element> gear = Optional.of(new Element.GearElement());
         all.add(new MeasurementTask(Round.CENTRE, new One(new Measurand.GearOffCentre()), gear, ahead));
         if (job.column().isPresent()) {
-            all.add(new MeasurementTask(Round.CENTRE, new One(new Measurand.SpokesOffStraight()), Optional.of(new Element.Wheel()), ahead));
+            all.add(new MeasurementTask(
+                    Round.CENTRE, new One(new Measurand.SpokesOffStraight()), Optional.of(new Element.Wheel()), ahead));
         }
         for (Side way : Side.values()) {
             Setup lock = ahead.at(s.lock(way).turn().steeringWheelDeg(), 0, 0);
-            all.add(new MeasurementTask(Round.CENTRE, new One(new Measurand.TurnsTo(way)), Optional.of(job.column().isPresent() ? new Element.Wheel() : new Element.GearElement()), lock));
+            all.add(new MeasurementTask(
+                    Round.CENTRE,
+                    new One(new Measurand.TurnsTo(way)),
+                    Optional.of(job.column().isPresent() ? new Element.Wheel() : new Element.GearElement()),
+                    lock));
             for (Side wheel : Side.values()) {
-                all.add(new MeasurementTask(Round.CENTRE, new One(new Measurand.LockAngle(way, wheel)), Optional.of(new Element.Tyres()), lock));
+                all.add(new MeasurementTask(
+                        Round.CENTRE,
+                        new One(new Measurand.LockAngle(way, wheel)),
+                        Optional.of(new Element.Tyres()),
+                        lock));
             }
         }
         for (Side way : Side.values()) {
             double most = s.lock(way).turn().innerDeg();
             for (double inner = 10; inner < most - 2; inner += 5) {
                 double sw = steeringFor(s, way, inner);
-                all.add(new MeasurementTask(Round.PLATES, new Plates(way, inner), Optional.of(new Element.Tyres()), ahead.at(sw, 0, 0)));
+                all.add(new MeasurementTask(
+                        Round.PLATES, new Plates(way, inner), Optional.of(new Element.Tyres()), ahead.at(sw, 0, 0)));
             }
         }
     }
 
     /** About where the inner wheel stands so; it is only to look at. */
     private static double steeringFor(SteerFigures s, Side way, double inner) {
-        return s.rows().stream().filter(r -> r.turn().filter(t -> t.turned() == way).isPresent())
-                .min((p, q) -> Double.compare(Math.abs(p.turn().orElseThrow().innerDeg() - inner), Math.abs(q.turn().orElseThrow().innerDeg() - inner)))
-                .map(SteerFigures.SteerRow::steeringWheelDeg).orElse(0.0);
+        return s.rows().stream()
+                .filter(r -> r.turn().filter(t -> t.turned() == way).isPresent())
+                .min((p, q) -> Double.compare(
+                        Math.abs(p.turn().orElseThrow().innerDeg() - inner),
+                        Math.abs(q.turn().orElseThrow().innerDeg() - inner)))
+                .map(SteerFigures.SteerRow::steeringWheelDeg)
+                .orElse(0.0);
     }
 
     private static void trace(List<MeasurementTask> all, Vehicle v, Setup ahead) {
@@ -179,7 +237,10 @@ public record MeasurementTask(Round round, What what, Optional<Element> where, S
             for (boolean rodOn : new boolean[] {true, false}) {
                 for (double z : Grid.spread(v.droop(), v.bump(), TRACE_STEPS_EACH_WAY)) {
                     double travel = Math.rint(z);
-                    all.add(new MeasurementTask(Round.WALL, new Dot(side, rodOn, travel), Optional.of(new Element.Knuckles()),
+                    all.add(new MeasurementTask(
+                            Round.WALL,
+                            new Dot(side, rodOn, travel),
+                            Optional.of(new Element.Knuckles()),
                             side == Side.LEFT ? ahead.at(0, travel, 0) : ahead.at(0, 0, travel)));
                 }
             }
@@ -190,14 +251,26 @@ public record MeasurementTask(Round round, What what, Optional<Element> where, S
         for (int i = 0; i < c.shafts().size(); i++) {
             double length = c.start(i).distanceTo(c.end(i));
             for (int k = 0; k < STATIONS; k++) {
-                all.add(new MeasurementTask(Round.RUN_OUT, new Dial(c.shafts().get(i).id(), Math.rint(length * (0.12 + 0.76 * k / (STATIONS - 1))), DIAL_STEPS),
-                        Optional.of(new Element.ShaftAt(i)), ahead));
+                all.add(new MeasurementTask(
+                        Round.RUN_OUT,
+                        new Dial(
+                                c.shafts().get(i).id(),
+                                Math.rint(length * (0.12 + 0.76 * k / (STATIONS - 1))),
+                                DIAL_STEPS),
+                        Optional.of(new Element.ShaftAt(i)),
+                        ahead));
             }
         }
     }
 
     private static MeasurementTask gap(PairGap p, Setup setup) {
-        return new MeasurementTask(Round.GAPS, new One(new Measurand.Gap(p.firstId(), p.secondId())), Optional.of(p.firstElement()),
-                setup.at(p.where().steeringWheelDeg(), p.where().travelLeft(), p.where().travelRight()));
+        return new MeasurementTask(
+                Round.GAPS,
+                new One(new Measurand.Gap(p.firstId(), p.secondId())),
+                Optional.of(p.firstElement()),
+                setup.at(
+                        p.where().steeringWheelDeg(),
+                        p.where().travelLeft(),
+                        p.where().travelRight()));
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.trials.compare;
+
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -21,7 +22,12 @@ public final class PlateAngles {
      * @param wanted by the job's own table, if it has one
      * @param ackermannPct as read
      */
-    public record Row(PlatePair read, Optional<Double> planned, Optional<Double> ideal, Optional<Double> wanted, Optional<Double> ackermannPct) {
+    public record Row(
+            PlatePair read,
+            Optional<Double> planned,
+            Optional<Double> ideal,
+            Optional<Double> wanted,
+            Optional<Double> ackermannPct) {
 
         /** Outer angle as read less as planned, degrees. */
         public Optional<Double> off() {
@@ -32,6 +38,7 @@ public final class PlateAngles {
     private static final int STEPS = 12;
     /** A wheel that was read further round than the plan's gear lets it: its stop is then not where the plan has it. */
     private static final double PAST_STOP = 1.3;
+
     private static final int HALVINGS = 60;
     private static final double NEAR_ENOUGH = 1e-6;
     private static final double CLOSE = 1e-9;
@@ -44,9 +51,21 @@ public final class PlateAngles {
             return rows;
         }
         Optional<AxlePose.Assembled> ahead = train.pose(0, 0, 0).assembled();
-        for (PlatePair p : sheet.plates().stream().sorted(Comparator.comparing(PlatePair::way).thenComparingDouble(PlatePair::inner)).toList()) {
-            Optional<Turn> read = ahead.map(a -> new Turn(0, p.leftDeg(), p.rightDeg(), job.vehicle().wheelbase(), a.left().axisOnGround().y() - a.right().axisOnGround().y(), train.requireAxle().track()));
-            rows.add(new Row(p, outerAt(train, p.way(), p.inner()), read.map(Turn::idealOuterDeg), job.targets().outerTable().map((OuterWheelTable t) -> t.outerAt(p.inner())),
+        for (PlatePair p : sheet.plates().stream()
+                .sorted(Comparator.comparing(PlatePair::way).thenComparingDouble(PlatePair::inner))
+                .toList()) {
+            Optional<Turn> read = ahead.map(a -> new Turn(
+                    0,
+                    p.leftDeg(),
+                    p.rightDeg(),
+                    job.vehicle().wheelbase(),
+                    a.left().axisOnGround().y() - a.right().axisOnGround().y(),
+                    train.requireAxle().track()));
+            rows.add(new Row(
+                    p,
+                    outerAt(train, p.way(), p.inner()),
+                    read.map(Turn::idealOuterDeg),
+                    job.targets().outerTable().map((OuterWheelTable t) -> t.outerAt(p.inner())),
                     read.flatMap(Turn::ackermannPct)));
         }
         return List.copyOf(rows);
@@ -61,7 +80,12 @@ public final class PlateAngles {
         double left = train.stopDeg(Side.LEFT).orElse(0.0);
         double right = train.stopDeg(Side.RIGHT).orElse(0.0);
         // The road wheels decide which way it is, whatever the hands do.
-        double toward = turned(train, ahead.get(), way, way.sign() * left * 1e-3, way).filter(v -> v > 0).isPresent() == (way == Side.LEFT) ? left : right;
+        double toward = turned(train, ahead.get(), way, way.sign() * left * 1e-3, way)
+                                .filter(v -> v > 0)
+                                .isPresent()
+                        == (way == Side.LEFT)
+                ? left
+                : right;
         Inner inner = sw -> turned(train, ahead.get(), way, sw, way);
         double low = 0;
         double lowDeg = 0;
@@ -71,7 +95,9 @@ public final class PlateAngles {
             if (deg.isEmpty() || deg.get() >= innerDeg) {
                 double at = crossed(inner, innerDeg, low, lowDeg, sw, deg);
                 // Where the linkage ends before the wheel is so far round there is no such place.
-                return inner.at(at).filter(v -> Math.abs(v - innerDeg) < NEAR_ENOUGH).flatMap(_ -> turned(train, ahead.get(), way, at, way.other()));
+                return inner.at(at)
+                        .filter(v -> Math.abs(v - innerDeg) < NEAR_ENOUGH)
+                        .flatMap(_ -> turned(train, ahead.get(), way, at, way.other()));
             }
             low = sw;
             lowDeg = deg.get();
@@ -85,7 +111,8 @@ public final class PlateAngles {
     }
 
     /** Where the inner wheel passes an angle: along the chord where both ends can be assembled, else by halves. */
-    private static double crossed(Inner inner, double innerDeg, double from, double fromDeg, double to, Optional<Double> toDeg) {
+    private static double crossed(
+            Inner inner, double innerDeg, double from, double fromDeg, double to, Optional<Double> toDeg) {
         double low = from;
         double lowDeg = fromDeg;
         double high = to;
@@ -95,7 +122,8 @@ public final class PlateAngles {
             double baseDeg = lowDeg;
             double top = high;
             // Off the chord's own end a little, so that both ends close in.
-            double part = highDeg.map(h -> Math.clamp((innerDeg - baseDeg) / (h - baseDeg), 1e-3, 1 - 1e-3)).orElse(0.5);
+            double part = highDeg.map(h -> Math.clamp((innerDeg - baseDeg) / (h - baseDeg), 1e-3, 1 - 1e-3))
+                    .orElse(0.5);
             double mid = i % 4 == 3 ? (low + high) / 2 : base + part * (top - base);
             Optional<Double> deg = inner.at(mid);
             if (deg.filter(v -> Math.abs(v - innerDeg) < CLOSE).isPresent()) {
@@ -113,7 +141,11 @@ public final class PlateAngles {
     }
 
     /** How far a wheel is turned from straight ahead into a turn that way, degrees. */
-    private static Optional<Double> turned(SteeringTrain train, AxlePose.Assembled ahead, Side way, double sw, Side wheel) {
-        return train.pose(sw, 0, 0).assembled().map(a -> way.sign() * (a.knuckle(wheel).steerDeg() - ahead.knuckle(wheel).steerDeg()));
+    private static Optional<Double> turned(
+            SteeringTrain train, AxlePose.Assembled ahead, Side way, double sw, Side wheel) {
+        return train.pose(sw, 0, 0)
+                .assembled()
+                .map(a -> way.sign()
+                        * (a.knuckle(wheel).steerDeg() - ahead.knuckle(wheel).steerDeg()));
     }
 }

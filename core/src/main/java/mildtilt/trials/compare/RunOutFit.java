@@ -1,4 +1,5 @@
 package mildtilt.trials.compare;
+
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -21,7 +22,8 @@ import org.hipparchus.linear.SingularValueDecomposition;
  * @param bend where the two straight halves meet, if it is bent
  * @param bearings run-out where a bearing sits, against what it stands
  */
-public record RunOutFit(Id shaft, List<Station> stations, Verdict verdict, Optional<Bend> bend, List<AtBearing> bearings) {
+public record RunOutFit(
+        Id shaft, List<Station> stations, Verdict verdict, Optional<Bend> bend, List<AtBearing> bearings) {
 
     /**
      * @param along mm from the wheel end
@@ -50,7 +52,8 @@ public record RunOutFit(Id shaft, List<Station> stations, Verdict verdict, Optio
      * @param wobbleDeg how far the shaft swings out of line with the bearing each turn
      * @param standsDeg how far the bearing lets it
      */
-    public record AtBearing(String bearing, double along, double reading, double most, double wobbleDeg, double standsDeg) {
+    public record AtBearing(
+            String bearing, double along, double reading, double most, double wobbleDeg, double standsDeg) {
 
         public boolean tooMuch() {
             return reading > most || wobbleDeg > standsDeg;
@@ -59,7 +62,8 @@ public record RunOutFit(Id shaft, List<Station> stations, Verdict verdict, Optio
 
     public enum Verdict {
         TRUE("runs true, as far as the dial can tell"),
-        ECCENTRIC("straight, but off the axis it turns about by the same all along: eccentric in its mounts or its forks"),
+        ECCENTRIC(
+                "straight, but off the axis it turns about by the same all along: eccentric in its mounts or its forks"),
         ASKEW("straight, but held askew: more off at one end than at the other"),
         BENT("bent"),
         TOO_FEW("too few stations to tell bent from eccentric: two tell if it is off, four if it is bent");
@@ -89,14 +93,21 @@ public record RunOutFit(Id shaft, List<Station> stations, Verdict verdict, Optio
 
     /** Of each shaft that was read. @param outOfLine what the rule set lets a bearing stand out of line, mm */
     public static List<RunOutFit> of(List<RunOut> all, Optional<Column> column, double outOfLine) {
-        return all.stream().map(RunOut::shaft).distinct().map(s -> of(s, all.stream().filter(r -> r.shaft().equals(s)).toList(), column, outOfLine)).toList();
+        return all.stream()
+                .map(RunOut::shaft)
+                .distinct()
+                .map(s -> of(s, all.stream().filter(r -> r.shaft().equals(s)).toList(), column, outOfLine))
+                .toList();
     }
 
     private static RunOutFit of(Id shaft, List<RunOut> read, Optional<Column> column, double outOfLine) {
-        List<RunOut> sorted = read.stream().sorted(Comparator.comparingDouble(RunOut::along)).toList();
+        List<RunOut> sorted =
+                read.stream().sorted(Comparator.comparingDouble(RunOut::along)).toList();
         List<Station> stations = sorted.stream().map(RunOutFit::station).toList();
         // The amplitude of one harmonic of n readings is known to spread * root(2 / n), each way.
-        double[] sd = sorted.stream().mapToDouble(r -> r.spread() * Math.sqrt(2.0 / r.dial().size())).toArray();
+        double[] sd = sorted.stream()
+                .mapToDouble(r -> r.spread() * Math.sqrt(2.0 / r.dial().size()))
+                .toArray();
         double none = 0;
         for (int i = 0; i < stations.size(); i++) {
             none += square(stations.get(i).off() / sd[i]);
@@ -129,7 +140,8 @@ public record RunOutFit(Id shaft, List<Station> stations, Verdict verdict, Optio
 
     private static Station station(RunOut r) {
         int n = r.dial().size();
-        double mean = r.dial().stream().mapToDouble(Double::doubleValue).average().orElse(0);
+        double mean =
+                r.dial().stream().mapToDouble(Double::doubleValue).average().orElse(0);
         double[] c = new double[2];
         double[] d = new double[2];
         for (int i = 0; i < n; i++) {
@@ -159,7 +171,9 @@ public record RunOutFit(Id shaft, List<Station> stations, Verdict verdict, Optio
         }
         double chi2 = 0;
         for (int i = 0; i < sd.length; i++) {
-            chi2 += (square(stations.get(i).x() - x / w) + square(stations.get(i).y() - y / w)) / square(sd[i]);
+            chi2 += (square(stations.get(i).x() - x / w)
+                            + square(stations.get(i).y() - y / w))
+                    / square(sd[i]);
         }
         return chi2;
     }
@@ -196,7 +210,9 @@ public record RunOutFit(Id shaft, List<Station> stations, Verdict verdict, Optio
         for (int i = 0; i < stations.size(); i++) {
             Station s = stations.get(i);
             double beyond = knee.map(k -> Math.max(0, s.along() - k)).orElse(0.0);
-            chi2 += (square(s.x() - x[0] - x[1] * s.along() - x[2] * beyond) + square(s.y() - y[0] - y[1] * s.along() - y[2] * beyond)) / square(sd[i]);
+            chi2 += (square(s.x() - x[0] - x[1] * s.along() - x[2] * beyond)
+                            + square(s.y() - y[0] - y[1] * s.along() - y[2] * beyond))
+                    / square(sd[i]);
         }
         return new Line(x, y, chi2);
     }
@@ -214,18 +230,27 @@ public record RunOutFit(Id shaft, List<Station> stations, Verdict verdict, Optio
             }
             b[i] = (isX ? s.x() : s.y()) / sd[i];
         }
-        RealVector v = new SingularValueDecomposition(new Array2DRowRealMatrix(a, false)).getSolver().solve(new ArrayRealVector(b, false));
+        RealVector v = new SingularValueDecomposition(new Array2DRowRealMatrix(a, false))
+                .getSolver()
+                .solve(new ArrayRealVector(b, false));
         return new double[] {v.getEntry(0), v.getEntry(1), knee.isPresent() ? v.getEntry(2) : 0};
     }
 
     /** Between the stations beside it, along a straight line; at the end station's own beyond them. */
-    private static List<AtBearing> bearings(Id shaft, List<Station> stations, Line line, Optional<Column> column, double outOfLine) {
+    private static List<AtBearing> bearings(
+            Id shaft, List<Station> stations, Line line, Optional<Column> column, double outOfLine) {
         List<AtBearing> all = new ArrayList<>();
         column.ifPresent(c -> {
             for (Bearing b : c.bearings()) {
                 if (c.shafts().get(b.shaft()).id().equals(shaft) && stations.size() > 1) {
                     double off = offAt(stations, b.along());
-                    all.add(new AtBearing(b.name(), b.along(), 2 * off, outOfLine / 2, Math.max(line.slopeDeg(), slopeDeg(stations, b.along())), b.kind().selfAlignDeg()));
+                    all.add(new AtBearing(
+                            b.name(),
+                            b.along(),
+                            2 * off,
+                            outOfLine / 2,
+                            Math.max(line.slopeDeg(), slopeDeg(stations, b.along())),
+                            b.kind().selfAlignDeg()));
                 }
             }
         });
@@ -235,8 +260,14 @@ public record RunOutFit(Id shaft, List<Station> stations, Verdict verdict, Optio
     private static double offAt(List<Station> s, double at) {
         for (int i = 1; i < s.size(); i++) {
             if (at <= s.get(i).along() || i == s.size() - 1) {
-                double t = Math.clamp((at - s.get(i - 1).along()) / Math.max(1e-9, s.get(i).along() - s.get(i - 1).along()), 0, 1);
-                return Math.hypot(s.get(i - 1).x() + t * (s.get(i).x() - s.get(i - 1).x()), s.get(i - 1).y() + t * (s.get(i).y() - s.get(i - 1).y()));
+                double t = Math.clamp(
+                        (at - s.get(i - 1).along())
+                                / Math.max(1e-9, s.get(i).along() - s.get(i - 1).along()),
+                        0,
+                        1);
+                return Math.hypot(
+                        s.get(i - 1).x() + t * (s.get(i).x() - s.get(i - 1).x()),
+                        s.get(i - 1).y() + t * (s.get(i).y() - s.get(i - 1).y()));
             }
         }
         return s.getFirst().off();
@@ -246,7 +277,10 @@ public record RunOutFit(Id shaft, List<Station> stations, Verdict verdict, Optio
         for (int i = 1; i < s.size(); i++) {
             if (at <= s.get(i).along() || i == s.size() - 1) {
                 double length = Math.max(1e-9, s.get(i).along() - s.get(i - 1).along());
-                return Math.toDegrees(Math.atan(Math.hypot(s.get(i).x() - s.get(i - 1).x(), s.get(i).y() - s.get(i - 1).y()) / length));
+                return Math.toDegrees(Math.atan(Math.hypot(
+                                s.get(i).x() - s.get(i - 1).x(),
+                                s.get(i).y() - s.get(i - 1).y())
+                        / length));
             }
         }
         return 0;

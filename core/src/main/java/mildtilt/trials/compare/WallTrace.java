@@ -1,4 +1,5 @@
 package mildtilt.trials.compare;
+
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -47,10 +48,14 @@ public record WallTrace(Side wheel, List<ToePoint> points, boolean hubTraced) {
     }
 
     private static List<WallDot> dots(TrialSheet sheet, Side side, boolean rodOn) {
-        return sheet.dots().stream().filter(d -> d.wheel() == side && d.rodOn() == rodOn).sorted(Comparator.comparingDouble(WallDot::travel)).toList();
+        return sheet.dots().stream()
+                .filter(d -> d.wheel() == side && d.rodOn() == rodOn)
+                .sorted(Comparator.comparingDouble(WallDot::travel))
+                .toList();
     }
 
-    private static Optional<ToePoint> point(WallDot d, List<WallDot> on, List<WallDot> off, SteeringTrain plan, double wall) {
+    private static Optional<ToePoint> point(
+            WallDot d, List<WallDot> on, List<WallDot> off, SteeringTrain plan, double wall) {
         Optional<Laser.Dot> there = Laser.dot(plan, d.wheel(), d.travel(), true, wall);
         Optional<Laser.Dot> hub = Laser.dot(plan, d.wheel(), d.travel(), false, wall);
         if (there.isEmpty() || hub.isEmpty()) {
@@ -59,13 +64,20 @@ public record WallTrace(Side wheel, List<ToePoint> points, boolean hubTraced) {
         // The mark is where the rod-on dot was at ride height, if it was read there.
         double mark = between(on, 0).orElse(0.0);
         Optional<Double> traced = between(off, d.travel());
-        double sideways = traced.orElse(hub.get().left()) - between(off, 0).filter(_ -> traced.isPresent()).orElse(0.0);
+        double sideways = traced.orElse(hub.get().left())
+                - between(off, 0).filter(_ -> traced.isPresent()).orElse(0.0);
         double heading = Math.toDegrees(Math.atan2(d.left() - mark - sideways, wall));
-        // What the beam can't see: steer angle against the beam's heading, as caster and camber change; of the plan, since it is small.
+        // What the beam can't see: steer angle against the beam's heading, as caster and camber change; of the plan,
+        // since it is small.
         double steer = heading + there.get().steerDeg() - there.get().headingDeg();
-        double spread = traced.isPresent() ? Math.hypot(d.spread(), off.getFirst().spread()) : d.spread();
+        double spread =
+                traced.isPresent() ? Math.hypot(d.spread(), off.getFirst().spread()) : d.spread();
         double sign = -d.wheel().sign();
-        return Optional.of(new ToePoint(d.travel(), sign * steer, Math.toDegrees(spread / wall), sign * there.get().steerDeg()));
+        return Optional.of(new ToePoint(
+                d.travel(),
+                sign * steer,
+                Math.toDegrees(spread / wall),
+                sign * there.get().steerDeg()));
     }
 
     /** Between the dots along straight lines; none beyond them. */
@@ -74,7 +86,8 @@ public record WallTrace(Side wheel, List<ToePoint> points, boolean hubTraced) {
             WallDot a = dots.get(i - 1);
             WallDot b = dots.get(i);
             if (travel >= a.travel() - 0.5 && travel <= b.travel() + 0.5 && b.travel() > a.travel()) {
-                return Optional.of(a.left() + (b.left() - a.left()) * (travel - a.travel()) / (b.travel() - a.travel()));
+                return Optional.of(
+                        a.left() + (b.left() - a.left()) * (travel - a.travel()) / (b.travel() - a.travel()));
             }
         }
         return Optional.empty();
@@ -82,13 +95,20 @@ public record WallTrace(Side wheel, List<ToePoint> points, boolean hubTraced) {
 
     /** Peak to peak between two travels as read, degrees; empty with fewer than two points there. */
     public Optional<Double> peakToPeak(double from, double to) {
-        List<ToePoint> in = points.stream().filter(p -> p.travel() >= from - 0.5 && p.travel() <= to + 0.5).toList();
-        return in.size() < 2 ? Optional.empty()
-                : Optional.of(in.stream().mapToDouble(ToePoint::toeIn).max().orElseThrow() - in.stream().mapToDouble(ToePoint::toeIn).min().orElseThrow());
+        List<ToePoint> in = points.stream()
+                .filter(p -> p.travel() >= from - 0.5 && p.travel() <= to + 0.5)
+                .toList();
+        return in.size() < 2
+                ? Optional.empty()
+                : Optional.of(in.stream().mapToDouble(ToePoint::toeIn).max().orElseThrow()
+                        - in.stream().mapToDouble(ToePoint::toeIn).min().orElseThrow());
     }
 
     /** How far the worst point is from the plan, degrees. */
     public double worstOff() {
-        return points.stream().mapToDouble(p -> Math.abs(p.toeIn() - p.planned())).max().orElse(0);
+        return points.stream()
+                .mapToDouble(p -> Math.abs(p.toeIn() - p.planned()))
+                .max()
+                .orElse(0);
     }
 }

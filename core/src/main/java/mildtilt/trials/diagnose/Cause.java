@@ -1,9 +1,9 @@
 package mildtilt.trials.diagnose;
+
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
-import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.job.Job;
 import mildtilt.units.Phrase;
 import mildtilt.units.Quantity;
@@ -18,7 +18,8 @@ import mildtilt.units.Quantity;
  * @param confidence 0 to 1, among all causes that are known
  * @param built the plan with this wrong
  */
-public record Cause(boolean armsSwapped, List<Amount> amounts, double misfit, double left, double confidence, Job built) {
+public record Cause(
+        boolean armsSwapped, List<Amount> amounts, double misfit, double left, double confidence, Job built) {
 
     /** @param mm the vehicle less the plan; @param sd its ± */
     public record Amount(Deviation what, double mm, double sd) {}
@@ -38,8 +39,11 @@ public record Cause(boolean armsSwapped, List<Amount> amounts, double misfit, do
 
     /** Whether it says all that another says, if nearly by the same amounts, and maybe more. */
     boolean saysToo(Cause other) {
-        return armsSwapped == other.armsSwapped && other.amounts.stream().allMatch(o -> amounts.stream().anyMatch(a ->
-                a.what() == o.what() && Math.abs(a.mm() - o.mm()) < 2 * Math.hypot(a.sd(), o.sd()) + 0.1 * Math.abs(o.mm())));
+        return armsSwapped == other.armsSwapped
+                && other.amounts.stream().allMatch(o -> amounts.stream()
+                        .anyMatch(a -> a.what() == o.what()
+                                && Math.abs(a.mm() - o.mm())
+                                        < 2 * Math.hypot(a.sd(), o.sd()) + 0.1 * Math.abs(o.mm())));
     }
 
     /** "a rack 3.1 mm low and 1.4 mm to the left", with each ±. */
@@ -48,14 +52,19 @@ public record Cause(boolean armsSwapped, List<Amount> amounts, double misfit, do
             return Phrase.of("the plan as it is");
         }
         Phrase p = armsSwapped ? Phrase.of("left and right steering arms swapped") : Phrase.of("");
-        Map<Deviation.Part, List<Amount>> parts = amounts.stream().collect(Collectors.groupingBy(a -> a.what().part(), LinkedHashMap::new, Collectors.toList()));
+        Map<Deviation.Part, List<Amount>> parts = amounts.stream()
+                .collect(Collectors.groupingBy(a -> a.what().part(), LinkedHashMap::new, Collectors.toList()));
         boolean first = !armsSwapped;
         for (Map.Entry<Deviation.Part, List<Amount>> e : parts.entrySet()) {
             p = p.then((first ? "" : ", and ") + "the " + e.getKey().label(plan) + " ");
             first = false;
             boolean and = false;
             for (Amount a : e.getValue()) {
-                p = p.then(and ? " and " : "").then(Phrase.of("{0} (± {1}) " + a.what().way(a.mm()), Quantity.length(Math.abs(a.mm())), Quantity.length(a.sd())));
+                p = p.then(and ? " and " : "")
+                        .then(Phrase.of(
+                                "{0} (± {1}) " + a.what().way(a.mm()),
+                                Quantity.length(Math.abs(a.mm())),
+                                Quantity.length(a.sd())));
                 and = true;
             }
         }

@@ -1,4 +1,5 @@
 package mildtilt.trials.diagnose;
+
 import mildtilt.gear.ArmGear;
 import mildtilt.gear.RackAndPinion;
 import mildtilt.geometry.Direction;
@@ -47,7 +48,12 @@ public enum Deviation {
 
         /** What the bench calls it in this job. */
         public String label(Job job) {
-            return this == GEAR && job.axle().map(a -> a.gear() instanceof RackAndPinion).orElse(false) ? "rack" : label;
+            return this == GEAR
+                            && job.axle()
+                                    .map(a -> a.gear() instanceof RackAndPinion)
+                                    .orElse(false)
+                    ? "rack"
+                    : label;
         }
     }
 
@@ -72,7 +78,9 @@ public enum Deviation {
 
     /** Whether a job has what this is about. */
     public boolean applies(Job job) {
-        return job.axle().map(a -> this != GEAR_TILT || a.gear() instanceof RackAndPinion || a.linkage() instanceof CentreLink).orElse(false);
+        return job.axle()
+                .map(a -> this != GEAR_TILT || a.gear() instanceof RackAndPinion || a.linkage() instanceof CentreLink)
+                .orElse(false);
     }
 
     /**
@@ -111,12 +119,23 @@ public enum Deviation {
         return job.editAxle(a -> {
             Knuckle k = a.corner(side).knuckle();
             Point p = k.tieRodPoint();
-            Vector by = switch (this) {
-                case LEFT_ARM_UP, RIGHT_ARM_UP, BOTH_ARMS_UP -> new Vector(0, 0, mm);
-                case LEFT_ARM_OUT, RIGHT_ARM_OUT, BOTH_ARMS_OUT -> new Vector(0, side.sign() * mm, 0);
-                // Away from the steer axis, fore or aft as the arm goes.
-                default -> new Vector(Math.signum(p.x() - a.corner(side).suspension().steerAxis().footOf(p).x()) * mm, 0, 0);
-            };
+            Vector by =
+                    switch (this) {
+                        case LEFT_ARM_UP, RIGHT_ARM_UP, BOTH_ARMS_UP -> new Vector(0, 0, mm);
+                        case LEFT_ARM_OUT, RIGHT_ARM_OUT, BOTH_ARMS_OUT -> new Vector(0, side.sign() * mm, 0);
+                        // Away from the steer axis, fore or aft as the arm goes.
+                        default ->
+                            new Vector(
+                                    Math.signum(p.x()
+                                                    - a.corner(side)
+                                                            .suspension()
+                                                            .steerAxis()
+                                                            .footOf(p)
+                                                            .x())
+                                            * mm,
+                                    0,
+                                    0);
+                    };
             return a.withCorner(side, a.corner(side).withKnuckle(k.withTieRodPoint(p.plus(by))));
         });
     }
@@ -127,8 +146,12 @@ public enum Deviation {
         return apart.editAxle(a -> {
             Point left = swapped(a, Side.LEFT);
             Point right = swapped(a, Side.RIGHT);
-            SteeredAxle l = a.withCorner(Side.LEFT, a.left().withKnuckle(a.left().knuckle().withTieRodPoint(left)));
-            return l.withCorner(Side.RIGHT, l.corner(Side.RIGHT).withKnuckle(l.corner(Side.RIGHT).knuckle().withTieRodPoint(right)));
+            SteeredAxle l = a.withCorner(
+                    Side.LEFT, a.left().withKnuckle(a.left().knuckle().withTieRodPoint(left)));
+            return l.withCorner(
+                    Side.RIGHT,
+                    l.corner(Side.RIGHT)
+                            .withKnuckle(l.corner(Side.RIGHT).knuckle().withTieRodPoint(right)));
         });
     }
 
@@ -139,6 +162,9 @@ public enum Deviation {
 
     /** The steer axis at the height of the tie-rod point: an arm is bolted on level, so that swapped twice it is as it was. */
     private static Point foot(SteeredAxle a, Side side) {
-        return a.corner(side).suspension().steerAxis().atHeight(a.corner(side).knuckle().tieRodPoint().z());
+        return a.corner(side)
+                .suspension()
+                .steerAxis()
+                .atHeight(a.corner(side).knuckle().tieRodPoint().z());
     }
 }

@@ -1,4 +1,5 @@
 package mildtilt.trials.diagnose;
+
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
@@ -35,9 +36,11 @@ public record Diagnosis(List<Cause> causes, String told, int readings) {
     private static final double LESS_LIKELY = 5;
     /** What is left, in times the ± of the readings, above which nothing that is known explains it. */
     private static final double UNEXPLAINED = 2;
+
     private static final int FEWEST = 4;
     /** An amount as large as is usual has to move the readings by so many of their own ± in all. */
     private static final double SEEN = 1.5;
+
     private static final int NARROWED = 20;
     private static final int STEPS = 6;
     private static final double STEP = 0.2;
@@ -67,12 +70,20 @@ public record Diagnosis(List<Cause> causes, String told, int readings) {
 
     /** Causes that say something else than the best and that the readings can't tell from it: less than five times less likely. */
     public List<Cause> asLikely() {
-        return causes.stream().skip(1).filter(c -> c.confidence() > best().confidence() / 5 && !c.saysToo(best())).toList();
+        return causes.stream()
+                .skip(1)
+                .filter(c -> c.confidence() > best().confidence() / 5 && !c.saysToo(best()))
+                .toList();
     }
 
     /** How sure the best cause is, 0 to 1: its own share and that of all that say the same and more. */
     public double confidence() {
-        return best().asPlanned() ? best().confidence() : causes.stream().filter(c -> c.saysToo(best())).mapToDouble(Cause::confidence).sum();
+        return best().asPlanned()
+                ? best().confidence()
+                : causes.stream()
+                        .filter(c -> c.saysToo(best()))
+                        .mapToDouble(Cause::confidence)
+                        .sum();
     }
 
     /** A set of misfits, with the arms swapped or not. */
@@ -86,7 +97,9 @@ public record Diagnosis(List<Cause> causes, String told, int readings) {
         Search(TrialResiduals readings, Job plan) {
             this.readings = readings;
             this.plan = plan;
-            knobs = Arrays.stream(Deviation.values()).filter(m -> m.applies(plan)).toList();
+            knobs = Arrays.stream(Deviation.values())
+                    .filter(m -> m.applies(plan))
+                    .toList();
         }
 
         List<Cause> causes() {
@@ -98,14 +111,20 @@ public record Diagnosis(List<Cause> causes, String told, int readings) {
             all.sort(Comparator.comparingDouble(Guess::evidence).reversed());
             List<Guess> narrowed = new ArrayList<>();
             // One that hangs on an amount that may as well be nothing says no more than the one without it.
-            all.stream().limit(NARROWED).map(this::narrowed).filter(g -> cause(g, 0).amounts().stream().allMatch(a -> Math.abs(a.mm()) > a.sd())).forEach(narrowed::add);
+            all.stream()
+                    .limit(NARROWED)
+                    .map(this::narrowed)
+                    .filter(g -> cause(g, 0).amounts().stream().allMatch(a -> Math.abs(a.mm()) > a.sd()))
+                    .forEach(narrowed::add);
             // The plan as it is is always told of.
             if (narrowed.stream().noneMatch(g -> !g.swapped && g.misfits.isEmpty())) {
                 all.stream().filter(g -> !g.swapped && g.misfits.isEmpty()).forEach(narrowed::add);
             }
             narrowed.sort(Comparator.comparingDouble(Guess::evidence).reversed());
             double best = narrowed.getFirst().evidence;
-            double sum = narrowed.stream().mapToDouble(g -> Math.exp(g.evidence - best)).sum();
+            double sum = narrowed.stream()
+                    .mapToDouble(g -> Math.exp(g.evidence - best))
+                    .sum();
             List<Cause> causes = new ArrayList<>();
             for (Guess g : narrowed) {
                 if (causes.size() < KEPT || !g.swapped && g.misfits.isEmpty()) {
@@ -129,7 +148,9 @@ public record Diagnosis(List<Cause> causes, String told, int readings) {
             List<Guess> all = new ArrayList<>();
             List<List<Deviation>> sets = new ArrayList<>(List.of(List.of()));
             // What the readings do not see can't be found in them.
-            List<Deviation> seen = knobs.stream().filter(m -> USUAL * j.getColumnVector(knobs.indexOf(m)).getNorm() > SEEN).toList();
+            List<Deviation> seen = knobs.stream()
+                    .filter(m -> USUAL * j.getColumnVector(knobs.indexOf(m)).getNorm() > SEEN)
+                    .toList();
             for (int a = 0; a < seen.size(); a++) {
                 sets.add(List.of(seen.get(a)));
                 for (int b = a + 1; b < seen.size(); b++) {
@@ -155,7 +176,10 @@ public record Diagnosis(List<Cause> causes, String told, int readings) {
         /** Both arms and one of them are three names for two amounts. */
         private static boolean together(Deviation a, Deviation b) {
             boolean both = a.part() == Deviation.Part.BOTH_ARMS || b.part() == Deviation.Part.BOTH_ARMS;
-            boolean one = a.part() == Deviation.Part.LEFT_ARM || a.part() == Deviation.Part.RIGHT_ARM || b.part() == Deviation.Part.LEFT_ARM || b.part() == Deviation.Part.RIGHT_ARM;
+            boolean one = a.part() == Deviation.Part.LEFT_ARM
+                    || a.part() == Deviation.Part.RIGHT_ARM
+                    || b.part() == Deviation.Part.LEFT_ARM
+                    || b.part() == Deviation.Part.RIGHT_ARM;
             return !(both && one);
         }
 
@@ -167,7 +191,9 @@ public record Diagnosis(List<Cause> causes, String told, int readings) {
                     part[i][k] = column[i];
                 }
             }
-            return set.isEmpty() ? new Array2DRowRealMatrix(j.getRowDimension(), 1) : new Array2DRowRealMatrix(part, false);
+            return set.isEmpty()
+                    ? new Array2DRowRealMatrix(j.getRowDimension(), 1)
+                    : new Array2DRowRealMatrix(part, false);
         }
 
         private RealMatrix jacobian(Job base, List<Deviation> set, double[] at) {
@@ -181,7 +207,9 @@ public record Diagnosis(List<Cause> causes, String told, int readings) {
                 double[] less = residuals(base, set, down);
                 for (int i = 0; i < more.length; i++) {
                     // At the edge of what can be assembled there is no slope to follow.
-                    j[i][k] = TrialResiduals.hopeless(more[i]) || TrialResiduals.hopeless(less[i]) ? 0 : (more[i] - less[i]) / (2 * STEP);
+                    j[i][k] = TrialResiduals.hopeless(more[i]) || TrialResiduals.hopeless(less[i])
+                            ? 0
+                            : (more[i] - less[i]) / (2 * STEP);
                 }
             }
             return new Array2DRowRealMatrix(j, false);
@@ -209,8 +237,12 @@ public record Diagnosis(List<Cause> causes, String told, int readings) {
                 return at;
             }
             RealMatrix normal = j.transpose().multiply(j);
-            RealVector right = normal.operate(new ArrayRealVector(at)).subtract(j.transpose().operate(new ArrayRealVector(r)));
-            return new LUDecomposition(normal.add(prior(at.length))).getSolver().solve(right).toArray();
+            RealVector right = normal.operate(new ArrayRealVector(at))
+                    .subtract(j.transpose().operate(new ArrayRealVector(r)));
+            return new LUDecomposition(normal.add(prior(at.length)))
+                    .getSolver()
+                    .solve(right)
+                    .toArray();
         }
 
         private static RealMatrix prior(int n) {
@@ -223,7 +255,10 @@ public record Diagnosis(List<Cause> causes, String told, int readings) {
                 e -= v * v / (2 * USUAL * USUAL);
             }
             if (p.length > 0) {
-                RealMatrix h = j.transpose().multiply(j).scalarMultiply(USUAL * USUAL).add(MatrixUtils.createRealIdentityMatrix(p.length));
+                RealMatrix h = j.transpose()
+                        .multiply(j)
+                        .scalarMultiply(USUAL * USUAL)
+                        .add(MatrixUtils.createRealIdentityMatrix(p.length));
                 e -= Math.log(new LUDecomposition(h).getDeterminant()) / 2;
             }
             long parts = set.stream().map(Deviation::part).distinct().count() + (swapped ? 1 : 0);
@@ -278,7 +313,13 @@ public record Diagnosis(List<Cause> causes, String told, int readings) {
                 }
             }
             int spare = Math.max(1, readings.size() - readings.traces() - g.mm.length);
-            return new Cause(g.swapped, List.copyOf(amounts), squares(r), Math.sqrt(squares(r) / spare), confidence, built(base, g.misfits, g.mm).orElse(base));
+            return new Cause(
+                    g.swapped,
+                    List.copyOf(amounts),
+                    squares(r),
+                    Math.sqrt(squares(r) / spare),
+                    confidence,
+                    built(base, g.misfits, g.mm).orElse(base));
         }
 
         private static double squares(double[] r) {

@@ -1,4 +1,5 @@
 package mildtilt.trials.diagnose;
+
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -30,10 +31,13 @@ final class TrialResiduals {
     private final double wall;
 
     TrialResiduals(TrialSheet sheet, Job plan) {
-        boolean travels = plan.axle().map(a -> a.wheelTravel() != WheelTravel.NONE).orElse(false);
+        boolean travels =
+                plan.axle().map(a -> a.wheelTravel() != WheelTravel.NONE).orElse(false);
         dots = travels ? sheet.dots() : List.of();
         plates = sheet.plates();
-        rods = sheet.figures().stream().filter(f -> f.what() instanceof Measurand.RodLength).toList();
+        rods = sheet.figures().stream()
+                .filter(f -> f.what() instanceof Measurand.RodLength)
+                .toList();
         wall = sheet.setup().wall();
     }
 
@@ -47,7 +51,8 @@ final class TrialResiduals {
 
     /** How many marks on the wall were made by eye, each of them a little off itself. */
     int traces() {
-        return (int) dots.stream().map(d -> List.of(d.wheel(), d.rodOn())).distinct().count();
+        return (int)
+                dots.stream().map(d -> List.of(d.wheel(), d.rodOn())).distinct().count();
     }
 
     /** What is said of them, counted. */
@@ -86,7 +91,9 @@ final class TrialResiduals {
         }
         for (PlatePair p : plates) {
             // The inner angle is read no better than the outer one.
-            r[k++] = PlateAngles.outerAt(train, p.way(), p.inner()).map(o -> (o - p.outer()) / (p.spread() * Math.sqrt(2))).orElse(HOPELESS);
+            r[k++] = PlateAngles.outerAt(train, p.way(), p.inner())
+                    .map(o -> (o - p.outer()) / (p.spread() * Math.sqrt(2)))
+                    .orElse(HOPELESS);
         }
         Map<Rod, Double> lengths = train.axle().orElseThrow().lengths();
         for (Figure f : rods) {

@@ -1,4 +1,5 @@
 package mildtilt.trials.instruments;
+
 import java.io.IOException;
 import java.io.RandomAccessFile;
 import java.nio.charset.StandardCharsets;
@@ -19,7 +20,8 @@ public final class FileInstruments implements Instruments {
     public FileInstruments(Path file) throws InstrumentException {
         this.file = file;
         if (!Files.isRegularFile(file)) {
-            throw new InstrumentException("There is no file " + file.getFileName() + " that an instrument could write to. Choose the file it writes.");
+            throw new InstrumentException("There is no file " + file.getFileName()
+                    + " that an instrument could write to. Choose the file it writes.");
         }
     }
 
@@ -33,12 +35,18 @@ public final class FileInstruments implements Instruments {
             f.readFully(bytes);
             end = new String(bytes, StandardCharsets.UTF_8);
         } catch (IOException e) {
-            throw new InstrumentException(file.getFileName() + " can't be read: " + e.getMessage() + ". Type what the instrument shows.");
+            throw new InstrumentException(
+                    file.getFileName() + " can't be read: " + e.getMessage() + ". Type what the instrument shows.");
         }
         // A line that is still being written is left for the next time.
         String whole = end.substring(0, end.lastIndexOf('\n') + 1);
-        Optional<InstrumentReading> last = whole.lines().map(InstrumentReading::parse).flatMap(Optional::stream).filter(t -> t.kind() == kind).reduce((_, b) -> b);
-        return last.orElseThrow(() -> new InstrumentException(file.getFileName() + " holds no reading of the " + kind.label() + " yet: it would be a line like \"value " + kind.key() + " " + kind.unit() + " "
+        Optional<InstrumentReading> last = whole.lines()
+                .map(InstrumentReading::parse)
+                .flatMap(Optional::stream)
+                .filter(t -> t.kind() == kind)
+                .reduce((_, b) -> b);
+        return last.orElseThrow(() -> new InstrumentException(file.getFileName() + " holds no reading of the "
+                + kind.label() + " yet: it would be a line like \"value " + kind.key() + " " + kind.unit() + " "
                 + LineText.number(kind.spread()) + " free" + " 0".repeat(kind.figures()) + "\"."));
     }
 

@@ -1,4 +1,5 @@
 package mildtilt.trials.instruments;
+
 import java.util.Arrays;
 import java.util.Optional;
 

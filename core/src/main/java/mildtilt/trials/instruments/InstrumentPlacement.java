@@ -1,4 +1,5 @@
 package mildtilt.trials.instruments;
+
 import java.util.Optional;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Side;
@@ -54,10 +55,16 @@ public sealed interface InstrumentPlacement {
         String rest = w.length > 1 ? w[1] : "";
         return switch (w[0]) {
             case "joint" -> id(rest).map(OnJoint::new);
-            case "wheel" -> rest.equals("left") ? Optional.of(new OnWheel(Side.LEFT)) : rest.equals("right") ? Optional.of(new OnWheel(Side.RIGHT)) : Optional.empty();
+            case "wheel" ->
+                rest.equals("left")
+                        ? Optional.of(new OnWheel(Side.LEFT))
+                        : rest.equals("right") ? Optional.of(new OnWheel(Side.RIGHT)) : Optional.empty();
             case "shaft" -> {
                 String[] s = rest.split("\\s+", 3);
-                yield s.length < 3 ? Optional.empty() : LineText.number(s[0]).flatMap(along -> LineText.number(s[1]).flatMap(turned -> id(s[2]).map(on -> new OnShaft(on, along, turned))));
+                yield s.length < 3
+                        ? Optional.empty()
+                        : LineText.number(s[0]).flatMap(along -> LineText.number(s[1])
+                                .flatMap(turned -> id(s[2]).map(on -> new OnShaft(on, along, turned))));
             }
             case "rim" -> Optional.of(new AtRim());
             case "plates" -> Optional.of(new UnderWheels());
@@ -76,12 +83,20 @@ public sealed interface InstrumentPlacement {
     /** What reads a thing that is asked for, if an instrument does. */
     static Optional<InstrumentKind> kind(MeasurementTask asked) {
         return switch (asked.what()) {
-            case MeasurementTask.One o -> switch (o.gauge()) {
-                case Measurand.JointAngle _ -> Optional.of(InstrumentKind.ANGLE_FINDER);
-                case Measurand.LockAngle _ -> Optional.of(InstrumentKind.TURN_PLATES);
-                case Measurand.RimForce _ -> Optional.of(InstrumentKind.PULL_SCALE);
-                case Measurand.ShaftLength _, Measurand.RodLength _, Measurand.Gap _, Measurand.TurnsTo _, Measurand.GearOffCentre _, Measurand.SpokesOffStraight _, Measurand.RimPlay _, Measurand.FreeReturn _ -> Optional.empty();
-            };
+            case MeasurementTask.One o ->
+                switch (o.gauge()) {
+                    case Measurand.JointAngle _ -> Optional.of(InstrumentKind.ANGLE_FINDER);
+                    case Measurand.LockAngle _ -> Optional.of(InstrumentKind.TURN_PLATES);
+                    case Measurand.RimForce _ -> Optional.of(InstrumentKind.PULL_SCALE);
+                    case Measurand.ShaftLength _,
+                            Measurand.RodLength _,
+                            Measurand.Gap _,
+                            Measurand.TurnsTo _,
+                            Measurand.GearOffCentre _,
+                            Measurand.SpokesOffStraight _,
+                            Measurand.RimPlay _,
+                            Measurand.FreeReturn _ -> Optional.empty();
+                };
             case MeasurementTask.Dot _ -> Optional.of(InstrumentKind.LASER);
             case MeasurementTask.Plates _ -> Optional.of(InstrumentKind.TURN_PLATES);
             case MeasurementTask.Dial _ -> Optional.of(InstrumentKind.DIAL);
@@ -91,11 +106,20 @@ public sealed interface InstrumentPlacement {
     /** Where it is put for that. @param step of the turn of a shaft, 0 the first */
     static InstrumentPlacement of(MeasurementTask asked, int step) {
         return switch (asked.what()) {
-            case MeasurementTask.One o -> switch (o.gauge()) {
-                case Measurand.JointAngle g -> new OnJoint(g.joint());
-                case Measurand.RimForce _ -> new AtRim();
-                case Measurand.LockAngle _, Measurand.ShaftLength _, Measurand.RodLength _, Measurand.Gap _, Measurand.TurnsTo _, Measurand.GearOffCentre _, Measurand.SpokesOffStraight _, Measurand.RimPlay _, Measurand.FreeReturn _ -> new UnderWheels();
-            };
+            case MeasurementTask.One o ->
+                switch (o.gauge()) {
+                    case Measurand.JointAngle g -> new OnJoint(g.joint());
+                    case Measurand.RimForce _ -> new AtRim();
+                    case Measurand.LockAngle _,
+                            Measurand.ShaftLength _,
+                            Measurand.RodLength _,
+                            Measurand.Gap _,
+                            Measurand.TurnsTo _,
+                            Measurand.GearOffCentre _,
+                            Measurand.SpokesOffStraight _,
+                            Measurand.RimPlay _,
+                            Measurand.FreeReturn _ -> new UnderWheels();
+                };
             case MeasurementTask.Dot d -> new OnWheel(d.wheel());
             case MeasurementTask.Plates _ -> new UnderWheels();
             case MeasurementTask.Dial d -> new OnShaft(d.shaft(), d.along(), 360.0 * step / d.steps());

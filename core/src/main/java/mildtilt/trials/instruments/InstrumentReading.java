@@ -1,4 +1,5 @@
 package mildtilt.trials.instruments;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -18,7 +19,8 @@ public record InstrumentReading(InstrumentKind kind, List<Double> values, double
 
     /** As the protocol writes it: {@code value KIND UNIT SPREAD free|held FIGURE …}. */
     public String line() {
-        StringBuilder s = new StringBuilder("value " + kind.key() + " " + kind.unit() + " " + LineText.number(spread) + (held ? " held" : " free"));
+        StringBuilder s = new StringBuilder(
+                "value " + kind.key() + " " + kind.unit() + " " + LineText.number(spread) + (held ? " held" : " free"));
         values.forEach(v -> s.append(' ').append(LineText.number(v)));
         return s.toString();
     }
@@ -30,7 +32,10 @@ public record InstrumentReading(InstrumentKind kind, List<Double> values, double
             return Optional.empty();
         }
         Optional<InstrumentKind> kind = InstrumentKind.of(w[1]);
-        if (kind.isEmpty() || !w[2].equals(kind.get().unit()) || !w[4].equals("free") && !w[4].equals("held") || w.length != 5 + kind.get().figures()) {
+        if (kind.isEmpty()
+                || !w[2].equals(kind.get().unit())
+                || !w[4].equals("free") && !w[4].equals("held")
+                || w.length != 5 + kind.get().figures()) {
             return Optional.empty();
         }
         Optional<Double> spread = LineText.number(w[3]);
@@ -38,6 +43,7 @@ public record InstrumentReading(InstrumentKind kind, List<Double> values, double
         for (int i = 5; i < w.length; i++) {
             LineText.number(w[i]).ifPresent(values::add);
         }
-        return spread.filter(s -> s > 0 && values.size() == kind.get().figures()).map(s -> new InstrumentReading(kind.get(), values, s, w[4].equals("held")));
+        return spread.filter(s -> s > 0 && values.size() == kind.get().figures())
+                .map(s -> new InstrumentReading(kind.get(), values, s, w[4].equals("held")));
     }
 }

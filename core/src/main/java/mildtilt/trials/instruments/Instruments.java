@@ -1,4 +1,5 @@
 package mildtilt.trials.instruments;
+
 import mildtilt.trials.Setup;
 
 /** Instruments that can be read, wherever they are. Not to be called on the interface thread: a device may be slow. */

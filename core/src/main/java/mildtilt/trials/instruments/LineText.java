@@ -1,4 +1,5 @@
 package mildtilt.trials.instruments;
+
 import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Pattern;
@@ -6,7 +7,8 @@ import java.util.regex.Pattern;
 /** Numbers as the protocol writes them. */
 final class LineText {
 
-    private static final Pattern NUMBER = Pattern.compile("[+-]?(\\d{1,12}(\\.\\d{0,12})?|\\.\\d{1,12})([eE][+-]?\\d{1,2})?");
+    private static final Pattern NUMBER =
+            Pattern.compile("[+-]?(\\d{1,12}(\\.\\d{0,12})?|\\.\\d{1,12})([eE][+-]?\\d{1,2})?");
 
     private LineText() {}
 
@@ -17,6 +19,8 @@ final class LineText {
 
     static Optional<Double> number(String text) {
         // Not all that Java takes for a number: "5d" and "0x1p3" are a garbled line.
-        return NUMBER.matcher(text).matches() ? Optional.of(Double.parseDouble(text)).filter(v -> Math.abs(v) < 1e6) : Optional.empty();
+        return NUMBER.matcher(text).matches()
+                ? Optional.of(Double.parseDouble(text)).filter(v -> Math.abs(v) < 1e6)
+                : Optional.empty();
     }
 }

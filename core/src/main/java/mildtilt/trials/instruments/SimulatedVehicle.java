@@ -1,4 +1,5 @@
 package mildtilt.trials.instruments;
+
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
@@ -51,13 +52,25 @@ public final class SimulatedVehicle {
             for (int i = 0; i < c.shafts().size(); i++) {
                 double length = c.start(i).distanceTo(c.end(i));
                 double bend = secret.nextDouble() < 0.4 ? 0.2 + 0.4 * secret.nextDouble() : 0;
-                shafts.put(c.shafts().get(i).id(), new Shaft(length * (0.35 + 0.3 * secret.nextDouble()), bend, 360 * secret.nextDouble(), 0.1 * secret.nextDouble(), 360 * secret.nextDouble()));
+                shafts.put(
+                        c.shafts().get(i).id(),
+                        new Shaft(
+                                length * (0.35 + 0.3 * secret.nextDouble()),
+                                bend,
+                                360 * secret.nextDouble(),
+                                0.1 * secret.nextDouble(),
+                                360 * secret.nextDouble()));
             }
         });
         heavier = 0.95 + 0.3 * secret.nextDouble();
         drag = 8 + 10 * secret.nextDouble();
-        locks = Lazy.of(() -> Arrays.stream(Side.values()).map(way -> (1 - 1e-6) * LockLimits.stop(train, built, way).steeringWheelDeg()).toList());
-        parked = Lazy.of(() -> SteerSweep.of(train, built, Grid.USUAL).flatMap(SteerFigures::effort).map(e -> heavier * e.worstParked()).orElse(drag));
+        locks = Lazy.of(() -> Arrays.stream(Side.values())
+                .map(way -> (1 - 1e-6) * LockLimits.stop(train, built, way).steeringWheelDeg())
+                .toList());
+        parked = Lazy.of(() -> SteerSweep.of(train, built, Grid.USUAL)
+                .flatMap(SteerFigures::effort)
+                .map(e -> heavier * e.worstParked())
+                .orElse(drag));
     }
 
     /** One built as it really is, known to a test. */
@@ -70,10 +83,20 @@ public final class SimulatedVehicle {
         Random secret = new Random(seed);
         Job job = plan;
         if (plan.axle().isPresent()) {
-            List<Deviation> all = List.of(Deviation.GEAR_UP, Deviation.GEAR_UP, Deviation.LEFT_ARM_UP, Deviation.RIGHT_ARM_UP, Deviation.GEAR_TILT);
+            List<Deviation> all = List.of(
+                    Deviation.GEAR_UP,
+                    Deviation.GEAR_UP,
+                    Deviation.LEFT_ARM_UP,
+                    Deviation.RIGHT_ARM_UP,
+                    Deviation.GEAR_TILT);
             List<Job> wrong = new ArrayList<>();
             tried(wrong, job, secret.nextDouble() < 0.15, 0, Optional.empty());
-            tried(wrong, wrong.getLast(), false, (secret.nextBoolean() ? 1 : -1) * (1.5 + 2.5 * secret.nextDouble()), Optional.of(all.get(secret.nextInt(all.size()))));
+            tried(
+                    wrong,
+                    wrong.getLast(),
+                    false,
+                    (secret.nextBoolean() ? 1 : -1) * (1.5 + 2.5 * secret.nextDouble()),
+                    Optional.of(all.get(secret.nextInt(all.size()))));
             tried(wrong, wrong.getLast(), false, 1.5 * secret.nextGaussian(), Optional.of(Deviation.GEAR_LEFT));
             job = wrong.getLast();
         }
@@ -81,14 +104,22 @@ public final class SimulatedVehicle {
         for (int i = 0; i < joints; i++) {
             PointId id = new PointId.JointCentre(i);
             Point p = JobPoints.position(job, id);
-            job = JobPoints.moved(job, id, p.plus(new Vector(1.5 * secret.nextGaussian(), 1.5 * secret.nextGaussian(), 1.5 * secret.nextGaussian())));
+            job = JobPoints.moved(
+                    job,
+                    id,
+                    p.plus(new Vector(
+                            1.5 * secret.nextGaussian(), 1.5 * secret.nextGaussian(), 1.5 * secret.nextGaussian())));
         }
         return new SimulatedVehicle(job, secret);
     }
 
     private static void tried(List<Job> all, Job job, boolean swapped, double mm, Optional<Deviation> misfit) {
         try {
-            Job next = swapped ? Deviation.armsSwapped(job) : misfit.filter(m -> m.applies(job)).map(m -> m.apply(job, mm)).orElse(job);
+            Job next = swapped
+                    ? Deviation.armsSwapped(job)
+                    : misfit.filter(m -> m.applies(job))
+                            .map(m -> m.apply(job, mm))
+                            .orElse(job);
             all.add(new SteeringTrain(next).pose(0, 0, 0).assembled().isPresent() ? next : job);
         } catch (ImpossibleGeometryException e) {
             all.add(job);
@@ -106,8 +137,18 @@ public final class SimulatedVehicle {
             case ANGLE_FINDER -> mark instanceof InstrumentPlacement.OnJoint j ? joint(j.joint()) : Optional.empty();
             case DIAL -> mark instanceof InstrumentPlacement.OnShaft s ? dial(s) : Optional.empty();
             case TURN_PLATES -> plates(setup);
-            case LASER -> mark instanceof InstrumentPlacement.OnWheel w && train.axle().isPresent() && train.locked().isEmpty() ? Laser.dot(train, w.side(), w.side() == Side.LEFT ? setup.travelLeft() : setup.travelRight(), rodOn, setup.wall())
-                    .map(d -> List.of(d.left(), d.up())) : Optional.empty();
+            case LASER ->
+                mark instanceof InstrumentPlacement.OnWheel w
+                                && train.axle().isPresent()
+                                && train.locked().isEmpty()
+                        ? Laser.dot(
+                                        train,
+                                        w.side(),
+                                        w.side() == Side.LEFT ? setup.travelLeft() : setup.travelRight(),
+                                        rodOn,
+                                        setup.wall())
+                                .map(d -> List.of(d.left(), d.up()))
+                        : Optional.empty();
             case PULL_SCALE -> Optional.of(List.of(pull(setup)));
         };
     }
@@ -127,7 +168,8 @@ public final class SimulatedVehicle {
             return Optional.empty();
         }
         double part = m.along() < s.bendAlong ? m.along() / s.bendAlong : (length - m.along()) / (length - s.bendAlong);
-        return Optional.of(List.of(high(s.bend * Math.max(0, part), s.bendDeg, m.turnedDeg()) + high(s.eccentric, s.eccentricDeg, m.turnedDeg())));
+        return Optional.of(List.of(high(s.bend * Math.max(0, part), s.bendDeg, m.turnedDeg())
+                + high(s.eccentric, s.eccentricDeg, m.turnedDeg())));
     }
 
     private static double high(double off, double atDeg, double turnedDeg) {
@@ -140,9 +182,13 @@ public final class SimulatedVehicle {
         }
         Optional<AxlePose.Assembled> ahead = train.pose(0, 0, 0).assembled();
         // It turns no further than it can, whatever the plan says.
-        double steering = Math.clamp(setup.steeringWheelDeg(), locks.get().get(1), locks.get().get(0));
-        return train.pose(steering, setup.travelLeft(), setup.travelRight()).assembled().flatMap(p -> ahead.map(a ->
-                List.of(p.left().steerDeg() - a.left().steerDeg(), p.right().steerDeg() - a.right().steerDeg())));
+        double steering = Math.clamp(
+                setup.steeringWheelDeg(), locks.get().get(1), locks.get().get(0));
+        return train.pose(steering, setup.travelLeft(), setup.travelRight())
+                .assembled()
+                .flatMap(p -> ahead.map(a -> List.of(
+                        p.left().steerDeg() - a.left().steerDeg(),
+                        p.right().steerDeg() - a.right().steerDeg())));
     }
 
     private double pull(Setup setup) {

@@ -1,4 +1,5 @@
 package mildtilt.trials.instruments;
+
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStreamReader;
@@ -27,12 +28,14 @@ public final class SocketInstruments implements Instruments {
             in = new BufferedReader(new InputStreamReader(socket.getInputStream(), StandardCharsets.UTF_8));
         } catch (IOException | IllegalArgumentException e) {
             close();
-            throw new InstrumentException("No instrument answers on port " + port + ": " + e.getMessage() + ". Start it, or read it yourself and type what it shows.");
+            throw new InstrumentException("No instrument answers on port " + port + ": " + e.getMessage()
+                    + ". Start it, or read it yourself and type what it shows.");
         }
         String hello = ask("hello " + StandIn.VERSION);
         if (!hello.startsWith("hello " + StandIn.VERSION)) {
             close();
-            throw new InstrumentException("What answers on port " + port + " is no instrument of this protocol: \"" + hello + "\".");
+            throw new InstrumentException(
+                    "What answers on port " + port + " is no instrument of this protocol: \"" + hello + "\".");
         }
     }
 
@@ -42,7 +45,8 @@ public final class SocketInstruments implements Instruments {
             socket.getOutputStream().flush();
             return StandIn.line(in).orElseThrow(() -> new IOException("it hung up"));
         } catch (IOException e) {
-            throw new InstrumentException("The instrument on port " + port + " does not answer: " + e.getMessage() + ". Type what it shows, or connect it again.");
+            throw new InstrumentException("The instrument on port " + port + " does not answer: " + e.getMessage()
+                    + ". Type what it shows, or connect it again.");
         }
     }
 
@@ -51,7 +55,10 @@ public final class SocketInstruments implements Instruments {
         String answer = ask("read " + kind.key());
         Optional<InstrumentReading> taken = InstrumentReading.parse(answer).filter(t -> t.kind() == kind);
         if (taken.isEmpty()) {
-            throw new InstrumentException(answer.startsWith("no ") ? sentence(answer) : "The " + kind.label() + " answered what is no reading: \"" + answer + "\".");
+            throw new InstrumentException(
+                    answer.startsWith("no ")
+                            ? sentence(answer)
+                            : "The " + kind.label() + " answered what is no reading: \"" + answer + "\".");
         }
         return taken.get();
     }
@@ -75,7 +82,8 @@ public final class SocketInstruments implements Instruments {
 
     @Override
     public boolean stand(Setup s, boolean rodOn) throws InstrumentException {
-        return wanted(ask("stand " + LineText.number(s.steeringWheelDeg()) + " " + LineText.number(s.travelLeft()) + " " + LineText.number(s.travelRight()) + (rodOn ? " rod-on " : " rod-off ")
+        return wanted(ask("stand " + LineText.number(s.steeringWheelDeg()) + " " + LineText.number(s.travelLeft()) + " "
+                + LineText.number(s.travelRight()) + (rodOn ? " rod-on " : " rod-off ")
                 + (s.onGround() ? "ground " : "raised ") + LineText.number(s.wall())));
     }
 
@@ -92,8 +100,11 @@ public final class SocketInstruments implements Instruments {
         if (answer.equals("no") || answer.equals("no need") || answer.startsWith("no need ")) {
             return false;
         }
-        throw new InstrumentException(answer.startsWith("no ") ? "The instrument can't be put there: " + sentence(answer)
-                : "The instrument answered \"" + answer + "\" when it was told where it is; its reading would be of another place.");
+        throw new InstrumentException(
+                answer.startsWith("no ")
+                        ? "The instrument can't be put there: " + sentence(answer)
+                        : "The instrument answered \"" + answer
+                                + "\" when it was told where it is; its reading would be of another place.");
     }
 
     @Override

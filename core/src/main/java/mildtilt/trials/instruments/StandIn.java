@@ -1,4 +1,5 @@
 package mildtilt.trials.instruments;
+
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStreamReader;
@@ -44,7 +45,8 @@ public final class StandIn implements AutoCloseable {
         try {
             server = new ServerSocket(port, 8, InetAddress.getLoopbackAddress());
         } catch (IOException e) {
-            throw new InstrumentException("The stand-ins can't listen on port " + port + ": " + e.getMessage() + ". Choose another port, or 0 for any that is free.");
+            throw new InstrumentException("The stand-ins can't listen on port " + port + ": " + e.getMessage()
+                    + ". Choose another port, or 0 for any that is free.");
         }
         Thread.ofVirtual().name("stand-in").start(this::serve);
     }
@@ -63,7 +65,8 @@ public final class StandIn implements AutoCloseable {
                     socket.close();
                 }
             } catch (IOException e) {
-                // One caller that could not be taken must not be the last; where the machine has no handles left they come back after a while.
+                // One caller that could not be taken must not be the last; where the machine has no handles left they
+                // come back after a while.
                 LockSupport.parkNanos(TimeUnit.MILLISECONDS.toNanos(20));
             }
         }
@@ -72,7 +75,10 @@ public final class StandIn implements AutoCloseable {
     private void talk(Socket socket) {
         Talk talk = new Talk();
         talking.add(socket);
-        try (socket; BufferedReader in = new BufferedReader(new InputStreamReader(socket.getInputStream(), StandardCharsets.UTF_8)); OutputStream out = socket.getOutputStream()) {
+        try (socket;
+                BufferedReader in =
+                        new BufferedReader(new InputStreamReader(socket.getInputStream(), StandardCharsets.UTF_8));
+                OutputStream out = socket.getOutputStream()) {
             for (Optional<String> line = line(in); line.isPresent(); line = line(in)) {
                 out.write((talk.answer(line.get()) + "\n").getBytes(StandardCharsets.UTF_8));
                 out.flush();
@@ -108,10 +114,23 @@ public final class StandIn implements AutoCloseable {
         String answer(String line) {
             String[] w = line.strip().split("\\s+", 3);
             return switch (w[0]) {
-                case "hello" -> w.length > 1 && w[1].equals(Integer.toString(VERSION)) ? "hello " + VERSION + " stand-ins on a simulated vehicle" : "no I speak version " + VERSION;
+                case "hello" ->
+                    w.length > 1 && w[1].equals(Integer.toString(VERSION))
+                            ? "hello " + VERSION + " stand-ins on a simulated vehicle"
+                            : "no I speak version " + VERSION;
                 case "list" -> list();
-                case "read", "hold", "free" -> w.length < 2 ? "no which instrument?" : InstrumentKind.of(w[1]).map(k -> one(w[0], k)).orElse("no there is no instrument \"" + w[1] + "\"");
-                case "put" -> w.length < 3 ? "no put what where?" : InstrumentKind.of(w[1]).map(k -> put(k, w[2])).orElse("no there is no instrument \"" + w[1] + "\"");
+                case "read", "hold", "free" ->
+                    w.length < 2
+                            ? "no which instrument?"
+                            : InstrumentKind.of(w[1])
+                                    .map(k -> one(w[0], k))
+                                    .orElse("no there is no instrument \"" + w[1] + "\"");
+                case "put" ->
+                    w.length < 3
+                            ? "no put what where?"
+                            : InstrumentKind.of(w[1])
+                                    .map(k -> put(k, w[2]))
+                                    .orElse("no there is no instrument \"" + w[1] + "\"");
                 case "stand" -> stand(line.strip().split("\\s+"));
                 default -> "no I do not know \"" + w[0] + "\"";
             };
@@ -120,7 +139,13 @@ public final class StandIn implements AutoCloseable {
         private String list() {
             StringBuilder s = new StringBuilder();
             for (InstrumentKind k : InstrumentKind.values()) {
-                s.append("instrument ").append(k.key()).append(' ').append(k.unit()).append(' ').append(LineText.number(k.spread())).append('\n');
+                s.append("instrument ")
+                        .append(k.key())
+                        .append(' ')
+                        .append(k.unit())
+                        .append(' ')
+                        .append(LineText.number(k.spread()))
+                        .append('\n');
             }
             return s + "end";
         }
@@ -130,12 +155,17 @@ public final class StandIn implements AutoCloseable {
                 held.remove(kind);
                 return "ok";
             }
-            Optional<InstrumentReading> now = Optional.ofNullable(held.get(kind)).or(() -> read(kind));
+            Optional<InstrumentReading> now =
+                    Optional.ofNullable(held.get(kind)).or(() -> read(kind));
             if (now.isEmpty()) {
-                return "no there is nothing for the " + kind.label() + " to read there: choose another place, or stand the vehicle as it can stand";
+                return "no there is nothing for the " + kind.label()
+                        + " to read there: choose another place, or stand the vehicle as it can stand";
             }
             if (what.equals("hold")) {
-                held.put(kind, new InstrumentReading(kind, now.get().values(), now.get().spread(), true));
+                held.put(
+                        kind,
+                        new InstrumentReading(
+                                kind, now.get().values(), now.get().spread(), true));
                 return "ok";
             }
             return now.get().line();
@@ -143,7 +173,14 @@ public final class StandIn implements AutoCloseable {
 
         private Optional<InstrumentReading> read(InstrumentKind kind) {
             InstrumentPlacement mark = marks.getOrDefault(kind, new InstrumentPlacement.UnderWheels());
-            return vehicle.shown(kind, mark, setup, rodOn).map(values -> new InstrumentReading(kind, values.stream().map(v -> rounded(v + kind.spread() * gaussian(), kind.step())).toList(), kind.spread(), false));
+            return vehicle.shown(kind, mark, setup, rodOn)
+                    .map(values -> new InstrumentReading(
+                            kind,
+                            values.stream()
+                                    .map(v -> rounded(v + kind.spread() * gaussian(), kind.step()))
+                                    .toList(),
+                            kind.spread(),
+                            false));
         }
 
         private String put(InstrumentKind kind, String where) {
@@ -154,12 +191,24 @@ public final class StandIn implements AutoCloseable {
 
         /** {@code stand STEERING LEFT RIGHT rod-on|rod-off raised|ground WALL}. */
         private String stand(String[] w) {
-            List<Optional<Double>> figures = w.length == 7 ? List.of(LineText.number(w[1]), LineText.number(w[2]), LineText.number(w[3]), LineText.number(w[6])) : List.of(Optional.empty());
-            if (figures.stream().anyMatch(Optional::isEmpty) || !w[4].startsWith("rod-") || !w[5].equals("raised") && !w[5].equals("ground")) {
+            List<Optional<Double>> figures = w.length == 7
+                    ? List.of(
+                            LineText.number(w[1]), LineText.number(w[2]), LineText.number(w[3]), LineText.number(w[6]))
+                    : List.of(Optional.empty());
+            if (figures.stream().anyMatch(Optional::isEmpty)
+                    || !w[4].startsWith("rod-")
+                    || !w[5].equals("raised") && !w[5].equals("ground")) {
                 return "no stand how? stand STEERING LEFT RIGHT rod-on|rod-off raised|ground WALL";
             }
             try {
-                setup = new Setup(w[5].equals("ground"), false, false, figures.get(0).orElseThrow(), figures.get(1).orElseThrow(), figures.get(2).orElseThrow(), figures.get(3).orElseThrow());
+                setup = new Setup(
+                        w[5].equals("ground"),
+                        false,
+                        false,
+                        figures.get(0).orElseThrow(),
+                        figures.get(1).orElseThrow(),
+                        figures.get(2).orElseThrow(),
+                        figures.get(3).orElseThrow());
             } catch (ImpossibleGeometryException e) {
                 return "no " + e.getMessage();
             }

@@ -6,5 +6,5 @@
  */
 @NullMarked
 package mildtilt.trials.instruments;
-import org.jspecify.annotations.NullMarked;
 
+import org.jspecify.annotations.NullMarked;

@@ -1,4 +1,5 @@
 package mildtilt.trials.compare;
+
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -20,14 +21,19 @@ class RunOutFitTest {
     private static final double NOISE = 0.01;
 
     /** @param x off to the mark at a place along; @param y off a quarter turn on */
-    private static List<RunOut> turned(String shaft, double[] along, DoubleUnaryOperator x, DoubleUnaryOperator y, double oval, Random r) {
+    private static List<RunOut> turned(
+            String shaft, double[] along, DoubleUnaryOperator x, DoubleUnaryOperator y, double oval, Random r) {
         List<RunOut> all = new ArrayList<>();
         for (double s : along) {
             List<Double> dial = new ArrayList<>();
             double zero = r.nextGaussian();
             for (int i = 0; i < 8; i++) {
                 double a = 2 * Math.PI * i / 8;
-                dial.add(zero + x.applyAsDouble(s) * Math.cos(a) + y.applyAsDouble(s) * Math.sin(a) + oval / 2 * Math.cos(2 * a) + NOISE * r.nextGaussian());
+                dial.add(zero
+                        + x.applyAsDouble(s) * Math.cos(a)
+                        + y.applyAsDouble(s) * Math.sin(a)
+                        + oval / 2 * Math.cos(2 * a)
+                        + NOISE * r.nextGaussian());
             }
             all.add(new RunOut(new Id(shaft), s, dial, NOISE, "typed"));
         }
@@ -46,9 +52,14 @@ class RunOutFitTest {
             double b = r.nextGaussian() * 0.1 - 0.1;
             double knee = 150 + 80 * r.nextDouble();
             double slope = (r.nextBoolean() ? 1 : -1) * (0.0012 + 0.001 * r.nextDouble());
-            List<List<RunOut>> cases = List.of(turned("s", FIVE, _ -> 0, _ -> 0, 0, r), turned("s", FIVE, _ -> a, _ -> b, 0, r),
-                    turned("s", FIVE, s -> a + slope * s, s -> b - slope * s, 0, r), turned("s", FIVE, s -> a + slope * Math.max(0, s - knee), s -> b, 0, r));
-            RunOutFit.Verdict[] want = {RunOutFit.Verdict.TRUE, RunOutFit.Verdict.ECCENTRIC, RunOutFit.Verdict.ASKEW, RunOutFit.Verdict.BENT};
+            List<List<RunOut>> cases = List.of(
+                    turned("s", FIVE, _ -> 0, _ -> 0, 0, r),
+                    turned("s", FIVE, _ -> a, _ -> b, 0, r),
+                    turned("s", FIVE, s -> a + slope * s, s -> b - slope * s, 0, r),
+                    turned("s", FIVE, s -> a + slope * Math.max(0, s - knee), s -> b, 0, r));
+            RunOutFit.Verdict[] want = {
+                RunOutFit.Verdict.TRUE, RunOutFit.Verdict.ECCENTRIC, RunOutFit.Verdict.ASKEW, RunOutFit.Verdict.BENT
+            };
             for (int c = 0; c < 4; c++) {
                 RunOutFit f = RunOutFit.of(cases.get(c), Optional.empty(), 0.5).getFirst();
                 right[c] += f.verdict() == want[c] ? 1 : 0;
@@ -68,7 +79,17 @@ class RunOutFitTest {
         // Ends true, the middle 0.3 mm out, a third of a turn on from the mark, and the shaft oval besides.
         double high = Math.toRadians(120);
         DoubleUnaryOperator bulge = s -> 0.3 * (s < 200 ? s / 200 : (400 - s) / 200);
-        RunOutFit f = RunOutFit.of(turned("s", new double[] {20, 100, 200, 300, 380}, s -> bulge.applyAsDouble(s) * Math.cos(high), s -> bulge.applyAsDouble(s) * Math.sin(high), 0.08, new Random(1)), Optional.empty(), 0.5).getFirst();
+        RunOutFit f = RunOutFit.of(
+                        turned(
+                                "s",
+                                new double[] {20, 100, 200, 300, 380},
+                                s -> bulge.applyAsDouble(s) * Math.cos(high),
+                                s -> bulge.applyAsDouble(s) * Math.sin(high),
+                                0.08,
+                                new Random(1)),
+                        Optional.empty(),
+                        0.5)
+                .getFirst();
         assertThat(f.verdict()).isEqualTo(RunOutFit.Verdict.BENT);
         assertThat(f.bend().orElseThrow().along()).isCloseTo(200, within(6.0));
         assertThat(f.bend().orElseThrow().highDeg()).isCloseTo(120, within(4.0));
@@ -82,13 +103,38 @@ class RunOutFitTest {
     @Test
     void aBearingSeesWhatTheShaftDoesThere() {
         Job job = DemoJob.MARSH_CARRIER.job();
-        Job held = job.editColumn(c -> c.withTrain(c.shafts(), c.joints(), List.of(new Bearing(Id.Kind.BEARING.first(), "hanger", Bearing.Kind.IN_TUBE, Bearing.Mount.FRAME, 1, 180, 20, 0, 0, false))));
-        RunOutFit f = RunOutFit.of(turned("shaft-2", FIVE, s -> 0.4, s -> 0, 0, new Random(2)), held.column(), 0.5).getFirst();
+        Job held = job.editColumn(c -> c.withTrain(
+                c.shafts(),
+                c.joints(),
+                List.of(new Bearing(
+                        Id.Kind.BEARING.first(),
+                        "hanger",
+                        Bearing.Kind.IN_TUBE,
+                        Bearing.Mount.FRAME,
+                        1,
+                        180,
+                        20,
+                        0,
+                        0,
+                        false))));
+        RunOutFit f = RunOutFit.of(turned("shaft-2", FIVE, s -> 0.4, s -> 0, 0, new Random(2)), held.column(), 0.5)
+                .getFirst();
         RunOutFit.AtBearing b = f.bearings().getFirst();
         assertThat(b.reading()).as("twice what it is off").isCloseTo(0.8, within(0.03));
         assertThat(b.most()).isEqualTo(0.25);
         assertThat(b.tooMuch()).isTrue();
-        assertThat(RunOutFit.of(turned("shaft-2", FIVE, _ -> 0.02, _ -> 0, 0, new Random(2)), held.column(), 0.5).getFirst().bearings().getFirst().tooMuch()).isFalse();
-        assertThat(RunOutFit.of(turned("shaft-2", new double[] {40, 300}, _ -> 0.4, _ -> 0, 0, new Random(2)), held.column(), 0.5).getFirst().verdict()).isEqualTo(RunOutFit.Verdict.TOO_FEW);
+        assertThat(RunOutFit.of(turned("shaft-2", FIVE, _ -> 0.02, _ -> 0, 0, new Random(2)), held.column(), 0.5)
+                        .getFirst()
+                        .bearings()
+                        .getFirst()
+                        .tooMuch())
+                .isFalse();
+        assertThat(RunOutFit.of(
+                                turned("shaft-2", new double[] {40, 300}, _ -> 0.4, _ -> 0, 0, new Random(2)),
+                                held.column(),
+                                0.5)
+                        .getFirst()
+                        .verdict())
+                .isEqualTo(RunOutFit.Verdict.TOO_FEW);
     }
 }

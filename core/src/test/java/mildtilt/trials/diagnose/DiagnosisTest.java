@@ -1,4 +1,5 @@
 package mildtilt.trials.diagnose;
+
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -35,24 +36,34 @@ class DiagnosisTest {
         SteeringTrain t = new SteeringTrain(built);
         List<TrialReading> all = new ArrayList<>();
         for (Side s : Side.values()) {
-            for (double z : dots ? Grid.spread(built.vehicle().droop(), built.vehicle().bump(), 3) : new double[0]) {
+            for (double z :
+                    dots ? Grid.spread(built.vehicle().droop(), built.vehicle().bump(), 3) : new double[0]) {
                 for (boolean rodOn : new boolean[] {true, false}) {
-                    Laser.dot(t, s, z, rodOn, 3000).ifPresent(d -> all.add(new TrialReading.WallDot(s, rodOn, z, d.left() + DOT * r.nextGaussian(), 0, DOT, "laser")));
+                    Laser.dot(t, s, z, rodOn, 3000)
+                            .ifPresent(d -> all.add(new TrialReading.WallDot(
+                                    s, rodOn, z, d.left() + DOT * r.nextGaussian(), 0, DOT, "laser")));
                 }
             }
             for (double inner = 10; plates && inner <= 25; inner += 5) {
                 double m = inner;
-                PlateAngles.outerAt(t, s, m + PLATE * r.nextGaussian()).ifPresent(o -> all.add(new TrialReading.PlatePair(s, m, o + PLATE * r.nextGaussian(), PLATE, "plates")));
+                PlateAngles.outerAt(t, s, m + PLATE * r.nextGaussian())
+                        .ifPresent(o -> all.add(
+                                new TrialReading.PlatePair(s, m, o + PLATE * r.nextGaussian(), PLATE, "plates")));
             }
         }
         if (rods) {
-            t.axle().orElseThrow().lengths().forEach((rod, mm) -> all.add(new TrialReading.Figure(new Measurand.RodLength(rod), mm + 0.25 * r.nextGaussian(), 0.25, "typed")));
+            t.axle()
+                    .orElseThrow()
+                    .lengths()
+                    .forEach((rod, mm) -> all.add(new TrialReading.Figure(
+                            new Measurand.RodLength(rod), mm + 0.25 * r.nextGaussian(), 0.25, "typed")));
         }
         return new TrialSheet("t", LocalDateTime.of(2026, 1, 1, 0, 0), "", "", Setup.RAISED, all, List.of(), "");
     }
 
     private static Diagnosis of(Job built, Job plan, long seed) {
-        return Diagnosis.of(measured(built, new Random(seed), true, true, true), plan).orElseThrow();
+        return Diagnosis.of(measured(built, new Random(seed), true, true, true), plan)
+                .orElseThrow();
     }
 
     @Test
@@ -77,23 +88,53 @@ class DiagnosisTest {
         // The ± that is told is the scatter there is.
         assertThat(Math.sqrt(squares / n)).isBetween(0.4, 1.8);
         Diagnosis d = of(built, plan, 1);
-        assertThat(d.best().told(plan).text(LengthUnit.MM)).contains("the rack 3.").contains(" low").contains("to the left");
-        String bench = String.join(" ", Correction.of(d.best(), plan).stream().map(p -> p.text(LengthUnit.MM)).toList());
-        assertThat(bench).contains("Raise the rack by 3").contains("to the right in its mounts").contains("of its body").contains("left tie rod").contains("longer").contains("shorter");
+        assertThat(d.best().told(plan).text(LengthUnit.MM))
+                .contains("the rack 3.")
+                .contains(" low")
+                .contains("to the left");
+        String bench = String.join(
+                " ",
+                Correction.of(d.best(), plan).stream()
+                        .map(p -> p.text(LengthUnit.MM))
+                        .toList());
+        assertThat(bench)
+                .contains("Raise the rack by 3")
+                .contains("to the right in its mounts")
+                .contains("of its body")
+                .contains("left tie rod")
+                .contains("longer")
+                .contains("shorter");
     }
 
     @Test
     void swappedArmsAreKnownFromTurnPlatesAlone() {
-        for (DemoJob demo : List.of(DemoJob.MARSH_CARRIER, DemoJob.LIBRARY_BUS, DemoJob.BOG_TENDER, DemoJob.GREENHOUSE_TUG, DemoJob.SALT_RAKE)) {
+        for (DemoJob demo : List.of(
+                DemoJob.MARSH_CARRIER,
+                DemoJob.LIBRARY_BUS,
+                DemoJob.BOG_TENDER,
+                DemoJob.GREENHOUSE_TUG,
+                DemoJob.SALT_RAKE)) {
             Job plan = demo.job();
-            Diagnosis d = Diagnosis.of(measured(Deviation.armsSwapped(plan), new Random(2), false, true, false), plan).orElseThrow();
+            Diagnosis d = Diagnosis.of(measured(Deviation.armsSwapped(plan), new Random(2), false, true, false), plan)
+                    .orElseThrow();
             assertThat(d.best().armsSwapped()).as(demo.file()).isTrue();
             assertThat(d.confidence()).as(demo.file()).isGreaterThan(0.7);
             assertThat(d.causes()).as("the plan is told of, too").anyMatch(Cause::asPlanned);
-            assertThat(Correction.of(d.best(), plan).getFirst().text(LengthUnit.MM)).contains("put each on the other side");
+            assertThat(Correction.of(d.best(), plan).getFirst().text(LengthUnit.MM))
+                    .contains("put each on the other side");
             // Swapped twice is as planned.
-            assertThat(new SteeringTrain(Deviation.armsSwapped(Deviation.armsSwapped(plan))).axle().orElseThrow().lengths().values())
-                    .zipSatisfy(new SteeringTrain(plan).axle().orElseThrow().lengths().values(), (a, b) -> assertThat(a).isCloseTo(b, within(1e-9)));
+            assertThat(new SteeringTrain(Deviation.armsSwapped(Deviation.armsSwapped(plan)))
+                            .axle()
+                            .orElseThrow()
+                            .lengths()
+                            .values())
+                    .zipSatisfy(
+                            new SteeringTrain(plan)
+                                    .axle()
+                                    .orElseThrow()
+                                    .lengths()
+                                    .values(),
+                            (a, b) -> assertThat(a).isCloseTo(b, within(1e-9)));
         }
     }
 
@@ -112,7 +153,9 @@ class DiagnosisTest {
     }
 
     @ParameterizedTest
-    @EnumSource(value = Deviation.class, names = {"GEAR_UP", "GEAR_TILT", "RIGHT_ARM_UP", "BOTH_ARMS_OUT", "LEFT_ARM_LONG"})
+    @EnumSource(
+            value = Deviation.class,
+            names = {"GEAR_UP", "GEAR_TILT", "RIGHT_ARM_UP", "BOTH_ARMS_OUT", "LEFT_ARM_LONG"})
     void eachFaultIsNamedOrWhatCantBeToldFromItIs(Deviation fault) {
         for (DemoJob demo : List.of(DemoJob.MARSH_CARRIER, DemoJob.LIBRARY_BUS)) {
             Job plan = demo.job();
@@ -120,9 +163,18 @@ class DiagnosisTest {
             Diagnosis d = of(fault.apply(plan, mm), plan, 5);
             List<Cause> said = new ArrayList<>(List.of(d.best()));
             said.addAll(d.asLikely());
-            Optional<Cause.Amount> found = said.stream().flatMap(c -> c.amounts().stream()).filter(a -> a.what() == fault).findFirst();
-            assertThat(found).as(demo + ": " + d.causes().stream().map(c -> c.told(plan).text(LengthUnit.MM)).toList()).isPresent();
-            assertThat(found.get().mm()).isCloseTo(mm, within(Math.max(0.6, 3.2 * found.get().sd())));
+            Optional<Cause.Amount> found = said.stream()
+                    .flatMap(c -> c.amounts().stream())
+                    .filter(a -> a.what() == fault)
+                    .findFirst();
+            assertThat(found)
+                    .as(demo + ": "
+                            + d.causes().stream()
+                                    .map(c -> c.told(plan).text(LengthUnit.MM))
+                                    .toList())
+                    .isPresent();
+            assertThat(found.get().mm())
+                    .isCloseTo(mm, within(Math.max(0.6, 3.2 * found.get().sd())));
             assertThat(d.unexplained()).isFalse();
         }
     }
@@ -134,10 +186,22 @@ class DiagnosisTest {
         // Every other dot on the wrong mark.
         List<TrialReading> wild = new ArrayList<>();
         for (TrialReading r : s.readings()) {
-            wild.add(r instanceof TrialReading.WallDot d ? new TrialReading.WallDot(d.wheel(), d.rodOn(), d.travel(), d.left() + (wild.size() / 2 % 2 == 0 ? 15 : -15), 0, d.spread(), d.by()) : r);
+            wild.add(
+                    r instanceof TrialReading.WallDot d
+                            ? new TrialReading.WallDot(
+                                    d.wheel(),
+                                    d.rodOn(),
+                                    d.travel(),
+                                    d.left() + (wild.size() / 2 % 2 == 0 ? 15 : -15),
+                                    0,
+                                    d.spread(),
+                                    d.by())
+                            : r);
         }
-        assertThat(Diagnosis.of(s.withReadings(wild), plan).orElseThrow().unexplained()).isTrue();
-        assertThat(Diagnosis.of(s.withReadings(s.readings().subList(0, 3)), plan)).isEmpty();
+        assertThat(Diagnosis.of(s.withReadings(wild), plan).orElseThrow().unexplained())
+                .isTrue();
+        assertThat(Diagnosis.of(s.withReadings(s.readings().subList(0, 3)), plan))
+                .isEmpty();
         Job column = Job.of("t", new Plan(plan.vehicle(), plan.column(), Optional.empty(), plan.targets()));
         assertThat(Diagnosis.of(s, column)).isEmpty();
         // An axle that does not travel has no wall trace to be judged by.
