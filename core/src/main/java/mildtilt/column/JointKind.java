@@ -9,10 +9,10 @@ public sealed interface JointKind {
     /**
      * Two crosses in one yoke, taken as an ideal constant-velocity joint.
      *
-     * @param straightAhead whether a ball or socket inside keeps the yoke halving the angle; without one the shafts on both
+     * @param centred whether a ball or socket inside keeps the yoke halving the angle; without one the shafts on both
      *     sides must each be held by bearings of their own
      */
-    record Double(boolean straightAhead) implements JointKind {}
+    record Double(boolean centred) implements JointKind {}
 
     /** A flexible disc or block between two flanges: even over the small angle it allows. */
     record Coupling() implements JointKind {}
@@ -20,7 +20,7 @@ public sealed interface JointKind {
     default String label() {
         return switch (this) {
             case Single _ -> "single joint";
-            case Double d -> d.straightAhead() ? "double joint, self-centring" : "double joint";
+            case Double d -> d.centred() ? "double joint, self-centring" : "double joint";
             case Coupling _ -> "flexible coupling";
         };
     }
@@ -62,7 +62,7 @@ public sealed interface JointKind {
     default boolean locates() {
         return switch (this) {
             case Single _, Coupling _ -> true;
-            case Double d -> d.straightAhead();
+            case Double d -> d.centred();
         };
     }
 }
