@@ -23,7 +23,7 @@ import javafx.scene.paint.Color;
 import javafx.stage.Stage;
 import javafx.stage.WindowEvent;
 import mildtilt.app.shell.Recovery;
-import mildtilt.app.workbench.Compared;
+import mildtilt.app.workbench.CompareWith;
 import mildtilt.app.workbench.SideTab;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.format.DemoJob;
@@ -252,7 +252,7 @@ class ViewsTest {
                 .as("the stage brings its curve")
                 .isZero();
         press(robot, KeyCode.CONTROL, KeyCode.B);
-        assertThat(app.bench.comparedProperty().get()).isEqualTo(Compared.PINNED);
+        assertThat(app.bench.comparedProperty().get()).isEqualTo(CompareWith.PINNED);
         assertThat(app.text(robot, "#message")).startsWith("Marked");
     }
 

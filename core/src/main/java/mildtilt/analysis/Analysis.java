@@ -113,7 +113,7 @@ public record Analysis(
         Headlines headlines = w.attempt(
                 "The headline figures",
                 new Element.GearElement(),
-                () -> Headlines.of(new Sources(train.column(), steer, map, match, clearance)),
+                () -> Headlines.of(new FigureOrigins(train.column(), steer, map, match, clearance)),
                 Headlines.NONE);
         List<NotJudged> notJudged = w.attempt(
                 "What was not judged",

@@ -19,7 +19,7 @@ import mildtilt.geometry.Side;
 import mildtilt.steer.ArmMatch;
 import mildtilt.steer.Effort;
 import mildtilt.steer.SteerFigures;
-import mildtilt.steer.Turn;
+import mildtilt.steer.TurnGeometry;
 import mildtilt.suspension.KnucklePose;
 import mildtilt.units.Unit;
 
@@ -318,7 +318,7 @@ public enum Headline {
     private final Better better;
     private final String usual;
     private final String meaning;
-    private final Function<Sources, Optional<Double>> from;
+    private final Function<FigureOrigins, Optional<Double>> from;
     private final Set<ShownIn> where;
 
     Headline(
@@ -328,7 +328,7 @@ public enum Headline {
             Better better,
             String usual,
             String meaning,
-            Function<Sources, Optional<Double>> from,
+            Function<FigureOrigins, Optional<Double>> from,
             ShownIn first,
             ShownIn... others) {
         this.key = key;
@@ -381,37 +381,37 @@ public enum Headline {
     }
 
     /** Empty if the job has none. */
-    Optional<Double> of(Sources s) {
+    Optional<Double> of(FigureOrigins s) {
         return from.apply(s);
     }
 
-    private static Function<Sources, Optional<Double>> steering(Function<SteerFigures, Optional<Double>> of) {
+    private static Function<FigureOrigins, Optional<Double>> steering(Function<SteerFigures, Optional<Double>> of) {
         return w -> w.steer().flatMap(of);
     }
 
-    private static Function<Sources, Optional<Double>> always(Function<SteerFigures, Double> of) {
+    private static Function<FigureOrigins, Optional<Double>> always(Function<SteerFigures, Double> of) {
         return w -> w.steer().map(of);
     }
 
-    private static Function<Sources, Optional<Double>> knuckle(Function<KnucklePose, Double> of) {
+    private static Function<FigureOrigins, Optional<Double>> knuckle(Function<KnucklePose, Double> of) {
         return w -> w.steer().map(SteerFigures::left).map(of);
     }
 
-    private static Function<Sources, Optional<Double>> effort(Function<Effort, Double> of) {
+    private static Function<FigureOrigins, Optional<Double>> effort(Function<Effort, Double> of) {
         return w -> w.steer().flatMap(SteerFigures::effort).map(of);
     }
 
-    private static Turn lock(SteerFigures s, Side side) {
+    private static TurnGeometry lock(SteerFigures s, Side side) {
         return s.lock(side).turn();
     }
 
-    private static Optional<Double> widestJoint(Sources w) {
+    private static Optional<Double> widestJoint(FigureOrigins w) {
         return w.column().flatMap(c -> IntStream.range(0, c.column().joints().size())
                 .mapToObj(c::jointAngleDeg)
                 .reduce(Math::max));
     }
 
-    private static Optional<Double> rodEnd(Sources w) {
+    private static Optional<Double> rodEnd(FigureOrigins w) {
         return w.map().flatMap(m -> m.extremes().tilts().values().stream()
                 .flatMap(t -> t.allowedDeg().map(a -> a - t.deg()).stream())
                 .reduce(Math::min));

@@ -89,7 +89,7 @@ public record Headlines(Map<Headline, Double> values) {
 
     private static Headlines of(
             SteeringTrain train, Job job, Optional<SteerFigures> steer, Optional<TravelMap> map, boolean gaps) {
-        return of(new Sources(
+        return of(new FigureOrigins(
                 train.column(),
                 steer,
                 map,
@@ -97,7 +97,7 @@ public record Headlines(Map<Headline, Double> values) {
                 gaps ? Clearances.of(job, train) : Optional.empty()));
     }
 
-    static Headlines of(Sources sources) {
+    static Headlines of(FigureOrigins sources) {
         Map<Headline, Double> v = new EnumMap<>(Headline.class);
         for (Headline h : Headline.values()) {
             h.of(sources).ifPresent(x -> v.put(h, x));

@@ -12,13 +12,13 @@ final class BodyOverRange {
     private static final double SPARE = 1.1;
 
     final Body body;
-    private final Range range;
+    private final SweptPositions range;
     private final int columns;
     private final int parts;
     private final @Nullable Solid[] solids;
     private final double[][] markers;
 
-    BodyOverRange(Body body, Range range) {
+    BodyOverRange(Body body, SweptPositions range) {
         this.body = body;
         this.range = range;
         columns = body.onColumn() ? range.columns.size() : 1;
@@ -33,7 +33,7 @@ final class BodyOverRange {
                 + (body.onPart() ? part : 0);
     }
 
-    static Configuration stand(Range range, int position, int column, int part) {
+    static Configuration stand(SweptPositions range, int position, int column, int part) {
         Configuration s = range.positions.get(position).stand();
         return new Configuration(
                 s.pose(), s.travelLeft(), s.travelRight(), range.columns.get(column), range.parts[part]);

@@ -39,7 +39,7 @@ public final class Clearances {
     private static final int MOST_TRIES = 6;
 
     private final Job job;
-    private final Range range;
+    private final SweptPositions range;
     private final List<NearestSoFar> pairs = new ArrayList<>();
     private final double[] cellMargin;
     private final @Nullable NearestSoFar[] cellPair;
@@ -50,7 +50,7 @@ public final class Clearances {
 
     private Clearances(Job job, SteeringTrain train) {
         this.job = job;
-        range = new Range(job, train);
+        range = new SweptPositions(job, train);
         cellMargin = new double[range.reachable.length];
         Arrays.fill(cellMargin, GapMap.AMPLE);
         cellPair = new NearestSoFar[cellMargin.length];
@@ -101,7 +101,7 @@ public final class Clearances {
                 Body a = tracks.get(i).body;
                 Body b = tracks.get(j).body;
                 if ((about.test(a) || about.test(b))
-                        && Pairing.matters(a, b)
+                        && PairsToCheck.matters(a, b)
                         && job.surroundings().meant().stream().noneMatch(t -> t.is(a.id(), b.id()))) {
                     looked++;
                     NearestSoFar p = new NearestSoFar(

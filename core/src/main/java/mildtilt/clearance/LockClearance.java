@@ -7,7 +7,7 @@ import java.util.Optional;
 import mildtilt.geometry.Side;
 import mildtilt.job.Job;
 import mildtilt.steer.AxlePose;
-import mildtilt.steer.Turn;
+import mildtilt.steer.TurnGeometry;
 
 /** Looks how much of the lock, and of the travel with it, the gaps leave. */
 final class LockClearance {
@@ -15,9 +15,9 @@ final class LockClearance {
     private static final int LOCK_STEPS = 14;
 
     private final Job job;
-    private final Range range;
+    private final SweptPositions range;
 
-    LockClearance(Job job, Range range) {
+    LockClearance(Job job, SweptPositions range) {
         this.job = job;
         this.range = range;
     }
@@ -54,7 +54,7 @@ final class LockClearance {
         double travel = range.travels[row];
         List<Integer> outward = new ArrayList<>();
         for (int i = 0; i < range.positions.size(); i++) {
-            Range.Position p = range.positions.get(i);
+            SweptPositions.Position p = range.positions.get(i);
             if (p.cell() >= 0 && p.cell() / range.steer.length == row && range.steeringWheelDeg(i) * side.sign() >= 0) {
                 outward.add(i);
             }
@@ -63,7 +63,7 @@ final class LockClearance {
         if (outward.isEmpty()) {
             return new LockKept.KeptLock(0, 0, 0, 0, Optional.empty());
         }
-        Turn lock = turn(range.stand(outward.getLast()));
+        TurnGeometry lock = turn(range.stand(outward.getLast()));
         for (int n = 0; n < outward.size(); n++) {
             int at = outward.get(n);
             List<NearestSoFar> first = bad.stream().filter(p -> p.foul[at]).toList();
@@ -91,7 +91,7 @@ final class LockClearance {
                         by = w.orElse(by);
                     }
                 }
-                Turn kept = turn(in);
+                TurnGeometry kept = turn(in);
                 return new LockKept.KeptLock(
                         inner(lock, side),
                         inner(kept, side),
@@ -108,11 +108,11 @@ final class LockClearance {
                 Optional.empty());
     }
 
-    private static double inner(Turn t, Side side) {
+    private static double inner(TurnGeometry t, Side side) {
         return side == Side.LEFT ? t.leftDeg() : -t.rightDeg();
     }
 
-    private static double outer(Turn t, Side side) {
+    private static double outer(TurnGeometry t, Side side) {
         return side == Side.LEFT ? t.rightDeg() : -t.leftDeg();
     }
 
@@ -138,9 +138,9 @@ final class LockClearance {
         return Optional.empty();
     }
 
-    private Turn turn(Configuration s) {
+    private TurnGeometry turn(Configuration s) {
         AxlePose.Assembled a = s.pose().orElseThrow().assembled().orElseThrow();
-        return new Turn(
+        return new TurnGeometry(
                 s.pose().get().steeringWheelDeg(),
                 a.left().steerDeg(),
                 a.right().steerDeg(),

@@ -28,7 +28,7 @@ final class NearestSoFar {
     NearestSoFar(BodyOverRange a, BodyOverRange b, Configuration rest) {
         this.a = a;
         this.b = b;
-        need = Pairing.need(a.body, b.body);
+        need = PairsToCheck.need(a.body, b.body);
         where = rest;
     }
 

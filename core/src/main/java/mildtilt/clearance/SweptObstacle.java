@@ -24,7 +24,7 @@ public record SweptObstacle(String name, double need, List<Solid> places, boolea
 
     /** All but the column itself and what it ends in. */
     public static List<SweptObstacle> of(Job job) {
-        Range range = new Range(job, new SteeringTrain(job));
+        SweptPositions range = new SweptPositions(job, new SteeringTrain(job));
         List<SweptObstacle> all = new ArrayList<>();
         if (range.positions.isEmpty()) {
             return all;
@@ -47,7 +47,7 @@ public record SweptObstacle(String name, double need, List<Solid> places, boolea
     }
 
     /** A coarse grid with all ends of the range. */
-    private static Set<Integer> positions(Range range) {
+    private static Set<Integer> positions(SweptPositions range) {
         Set<Integer> all = new TreeSet<>();
         int n = Math.max(1, range.steer.length);
         for (int i = 0; i < range.positions.size(); i++) {

@@ -26,9 +26,9 @@ final class TyreRoom {
     private static final double MOST = ClearanceFigures.NEAR;
 
     private final Job job;
-    private final Range range;
+    private final SweptPositions range;
 
-    TyreRoom(Job job, Range range) {
+    TyreRoom(Job job, SweptPositions range) {
         this.job = job;
         this.range = range;
     }
@@ -85,7 +85,7 @@ final class TyreRoom {
             return;
         }
         Side side = tyre.side().orElseThrow();
-        double need = Pairing.need(tyre, other) + other.extra();
+        double need = PairsToCheck.need(tyre, other) + other.extra();
         int p0 = -1;
         int c0 = 0;
         int k0 = 0;

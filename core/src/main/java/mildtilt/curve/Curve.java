@@ -15,7 +15,7 @@ import mildtilt.steer.Effort;
 import mildtilt.steer.SteerFigures;
 import mildtilt.steer.SteerFigures.BumpRow;
 import mildtilt.steer.SteerFigures.SteerRow;
-import mildtilt.steer.Turn;
+import mildtilt.steer.TurnGeometry;
 import mildtilt.suspension.KnucklePose;
 import mildtilt.units.LengthUnit;
 import mildtilt.units.Unit;
@@ -31,8 +31,8 @@ public enum Curve {
             "°",
             Unit.ANGLE,
             a -> List.of(
-                    series("left", steer(a, r -> r.turn().map(Turn::leftDeg))),
-                    series("right", steer(a, r -> r.turn().map(Turn::rightDeg))))),
+                    series("left", steer(a, r -> r.turn().map(TurnGeometry::leftDeg))),
+                    series("right", steer(a, r -> r.turn().map(TurnGeometry::rightDeg))))),
     ACKERMANN(
             "Ackermann",
             Across.STEER,
@@ -40,7 +40,7 @@ public enum Curve {
             Unit.PERCENT,
             a -> List.of(series("", steer(a, r -> r.turn()
                     .filter(t -> t.innerDeg() >= Curve.LEAST_FOR_ACKERMANN)
-                    .flatMap(Turn::ackermannPct))))),
+                    .flatMap(TurnGeometry::ackermannPct))))),
     OUTER_ERROR("Outer wheel off the ideal", Across.STEER, "°", Unit.ANGLE, Curve::outerError),
     OUTER("Outer against inner wheel", Across.INNER, "°", Unit.ANGLE, Curve::schools),
     EFFORT("Force at the rim", Across.STEER, "N", Unit.FORCE, Curve::effort),
@@ -213,7 +213,7 @@ public enum Curve {
 
     private static List<Series> outerError(Analysis a) {
         List<Series> all = new ArrayList<>(
-                List.of(series("true Ackermann", steer(a, r -> r.turn().flatMap(Turn::outerErrorDeg)))));
+                List.of(series("true Ackermann", steer(a, r -> r.turn().flatMap(TurnGeometry::outerErrorDeg)))));
         a.job()
                 .targets()
                 .outerTable()
@@ -222,13 +222,13 @@ public enum Curve {
         return all;
     }
 
-    private static Optional<Double> miss(OuterWheelTable table, Turn turn) {
+    private static Optional<Double> miss(OuterWheelTable table, TurnGeometry turn) {
         return turn.innerDeg() < 0.5 ? Optional.empty() : Optional.of(turn.outerDeg() - table.outerAt(turn.innerDeg()));
     }
 
     /** This job beside the schools: rolling about one point, both alike, and the job's own table. */
     private static List<Series> schools(Analysis a) {
-        List<Turn> turns = a.steer()
+        List<TurnGeometry> turns = a.steer()
                 .map(s -> s.rows().stream()
                         .filter(r -> r.steeringWheelDeg() > 0)
                         .flatMap(r -> r.turn().stream())
@@ -239,9 +239,9 @@ public enum Curve {
             return List.of();
         }
         List<Series> all = new ArrayList<>(List.of(
-                against("this job", turns, Turn::outerDeg),
-                against("full Ackermann", turns, Turn::idealOuterDeg),
-                against("parallel", turns, Turn::innerDeg)));
+                against("this job", turns, TurnGeometry::outerDeg),
+                against("full Ackermann", turns, TurnGeometry::idealOuterDeg),
+                against("parallel", turns, TurnGeometry::innerDeg)));
         a.job()
                 .targets()
                 .outerTable()
@@ -249,7 +249,7 @@ public enum Curve {
         return all;
     }
 
-    private static Series against(String name, List<Turn> turns, ToDoubleFunction<Turn> outer) {
+    private static Series against(String name, List<TurnGeometry> turns, ToDoubleFunction<TurnGeometry> outer) {
         return series(
                 name,
                 List.of(new Run(turns.stream()

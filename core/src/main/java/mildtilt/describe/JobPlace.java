@@ -64,6 +64,6 @@ public record JobPlace(@Nullable JobPlace around, Object key) {
     /** A key without its unit and its strokes. */
     public static String plain(String key) {
         Matcher m = UNIT.matcher(key);
-        return Sentences.cut((m.matches() ? m.group(1) : key).replace('_', ' '));
+        return RefusalText.cut((m.matches() ? m.group(1) : key).replace('_', ' '));
     }
 }

@@ -80,14 +80,14 @@ public final class RangeCheck {
             case Kind.Whole w -> {
                 int n = (Integer) v;
                 if (n < w.least() || n > w.most()) {
-                    faults.wrong(Sentences.outOfRange(at, n, w.least(), w.most()));
+                    faults.wrong(RefusalText.outOfRange(at, n, w.least(), w.most()));
                 }
             }
             case Kind.Text t -> {
                 String text = (String) v;
                 int n = text.codePointCount(0, text.length());
                 if (n < t.least() || n > t.most()) {
-                    faults.wrong(Sentences.length(at, n, t.least(), t.most()));
+                    faults.wrong(RefusalText.length(at, n, t.least(), t.most()));
                 }
             }
             case Kind.Place p -> {
@@ -98,7 +98,7 @@ public final class RangeCheck {
             }
             case Kind.Reference r -> {
                 if (r.kind().filter(k -> !((Id) v).is(k)).isPresent()) {
-                    faults.wrong(Sentences.notSoWritten(at, Sentences.quoted(((Id) v).text())));
+                    faults.wrong(RefusalText.notSoWritten(at, RefusalText.quoted(((Id) v).text())));
                 }
             }
             case Kind.Many<?> m -> many(m, cast((List<?>) v), at);
@@ -123,7 +123,7 @@ public final class RangeCheck {
 
     private void size(Range range, double v, JobPlace at) {
         if (!range.holds(v)) {
-            faults.wrong(Sentences.outOfRange(at, v, range));
+            faults.wrong(RefusalText.outOfRange(at, v, range));
         }
     }
 
@@ -148,7 +148,7 @@ public final class RangeCheck {
 
     private void entries(int n, int least, int most, JobPlace at) {
         if (n < least || n > most) {
-            faults.wrong(Sentences.entries(at, n, least, most));
+            faults.wrong(RefusalText.entries(at, n, least, most));
         }
     }
 

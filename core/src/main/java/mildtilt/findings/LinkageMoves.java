@@ -13,7 +13,7 @@ import mildtilt.linkage.SteeredAxle;
 import mildtilt.steer.BumpSteer;
 import mildtilt.steer.SteerSweep;
 import mildtilt.steer.SteeringTrain;
-import mildtilt.steer.Turn;
+import mildtilt.steer.TurnGeometry;
 import mildtilt.suspension.CornerPoint;
 import mildtilt.units.Phrase;
 import mildtilt.units.Quantity;
@@ -64,7 +64,7 @@ final class LinkageMoves {
     private static Optional<Double> ackermann(Job job, double outboard) {
         try {
             Job moved = armsMoved(job, outboard);
-            return SteerSweep.leftTurnAtInner20(new SteeringTrain(moved), moved).flatMap(Turn::ackermannPct);
+            return SteerSweep.leftTurnAtInner20(new SteeringTrain(moved), moved).flatMap(TurnGeometry::ackermannPct);
         } catch (ImpossibleGeometryException e) {
             return Optional.empty();
         }

@@ -24,7 +24,7 @@ import mildtilt.shop.BenchSheet;
 import mildtilt.steer.Effort;
 import mildtilt.steer.SteerFigures;
 import mildtilt.steer.TravelMap;
-import mildtilt.steer.Turn;
+import mildtilt.steer.TurnGeometry;
 import mildtilt.suspension.KnucklePose;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
@@ -182,11 +182,11 @@ public final class CsvFiles {
             rows.add(new Object[] {
                 r.steeringWheelDeg(),
                 r.gearInputDeg(),
-                cell(r.turn().map(Turn::leftDeg)),
-                cell(r.turn().map(Turn::rightDeg)),
+                cell(r.turn().map(TurnGeometry::leftDeg)),
+                cell(r.turn().map(TurnGeometry::rightDeg)),
                 cell(r.ratio()),
-                cell(r.turn().flatMap(Turn::ackermannPct)),
-                cell(r.turn().flatMap(Turn::outerErrorDeg))
+                cell(r.turn().flatMap(TurnGeometry::ackermannPct)),
+                cell(r.turn().flatMap(TurnGeometry::outerErrorDeg))
             });
         }
         return csv(

@@ -15,7 +15,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
-import mildtilt.describe.Sentences;
+import mildtilt.describe.RefusalText;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
@@ -109,7 +109,7 @@ record CsvText(String file, List<String> heads, List<List<String>> rows, List<Lo
         Set<String> seen = new HashSet<>();
         for (String h : heads) {
             if (!h.isBlank() && !seen.add(h.strip().toLowerCase(Locale.ROOT))) {
-                throw new JobFileException(name + ": two columns are called \"" + Sentences.cut(h)
+                throw new JobFileException(name + ": two columns are called \"" + RefusalText.cut(h)
                         + "\". Take one out, or give it another name.");
             }
         }
@@ -158,8 +158,8 @@ record CsvText(String file, List<String> heads, List<List<String>> rows, List<Lo
         try {
             return numbers.value(text);
         } catch (NumberFormatException e) {
-            throw new JobFileException(where(row) + ": " + "\"" + Sentences.cut(text) + "\" is not a usable number"
-                    + " in the column \"" + Sentences.cut(heads.get(column)) + "\""
+            throw new JobFileException(where(row) + ": " + "\"" + RefusalText.cut(text) + "\" is not a usable number"
+                    + " in the column \"" + RefusalText.cut(heads.get(column)) + "\""
                     + (e.getMessage() == null ? "." : ": " + e.getMessage()));
         }
     }
@@ -184,7 +184,7 @@ record CsvText(String file, List<String> heads, List<List<String>> rows, List<Lo
         if (words.size() > 1
                 && Set.of("ft", "feet", "foot", "yd", "km", "um", "µm", "thou", "mil")
                         .contains(words.getLast())) {
-            throw new JobFileException("The heading \"" + Sentences.cut(head) + "\" gives its lengths in "
+            throw new JobFileException("The heading \"" + RefusalText.cut(head) + "\" gives its lengths in "
                     + words.getLast() + "; give them in mm, cm, m or inches.");
         }
         return unitOf(words);

@@ -30,7 +30,7 @@ import mildtilt.describe.Kind;
 import mildtilt.describe.Part;
 import mildtilt.describe.Range;
 import mildtilt.describe.Ranges;
-import mildtilt.describe.Sentences;
+import mildtilt.describe.RefusalText;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
@@ -88,7 +88,7 @@ final class FormReader {
     /** A form in braces of its own; null where something is wrong with it. */
     private @Nullable Object group(Form<?> form, JsonNode node, JobPlace at) {
         if (!(node instanceof ObjectNode o)) {
-            faults.wrong(Sentences.wrongType(at, "a group of sizes", found(node)));
+            faults.wrong(RefusalText.wrongType(at, "a group of sizes", found(node)));
             return null;
         }
         mustBeKnown(keys(form, o), o, at);
@@ -98,7 +98,7 @@ final class FormReader {
     private void mustBeKnown(Set<String> known, ObjectNode o, JobPlace at) {
         o.fieldNames().forEachRemaining(k -> {
             if (!known.contains(k)) {
-                faults.misspelt(Sentences.unknown(at, k));
+                faults.misspelt(RefusalText.unknown(at, k));
             }
         });
     }
@@ -168,10 +168,10 @@ final class FormReader {
             return part(part.get(), o, at);
         }
         if (o.has(k.key())) {
-            faults.wrong(Sentences.noneOf(
+            faults.wrong(RefusalText.noneOf(
                     at.in(k.key()), found(o.get(k.key())), List.copyOf(k.kinds().keySet())));
         } else {
-            faults.missing(Sentences.missing(at, k.key()));
+            faults.missing(RefusalText.missing(at, k.key()));
         }
         return null;
     }
@@ -262,7 +262,7 @@ final class FormReader {
             return switch (k.presence()) {
                 case Presence.Required<V> _ -> {
                     if (!there) {
-                        faults.missing(Sentences.missing(at, k.key()));
+                        faults.missing(RefusalText.missing(at, k.key()));
                         yield null;
                     }
                     yield into(f, value(k.kind(), o.get(k.key()), at, k.key()));
@@ -288,7 +288,7 @@ final class FormReader {
         private @Nullable Object constant(Shape.Constant c) {
             JsonNode n = o.path(c.key());
             if (n.isMissingNode()) {
-                faults.missing(Sentences.missing(at, c.key()));
+                faults.missing(RefusalText.missing(at, c.key()));
                 return null;
             }
             boolean same = c.value() instanceof Integer i
@@ -297,7 +297,7 @@ final class FormReader {
                             ? n.isBoolean() && n.asBoolean() == b
                             : n.isTextual() && n.asText().equals(c.value());
             if (!same) {
-                faults.wrong(Sentences.noneOf(at.in(c.key()), found(n), List.of(String.valueOf(c.value()))));
+                faults.wrong(RefusalText.noneOf(at.in(c.key()), found(n), List.of(String.valueOf(c.value()))));
                 return null;
             }
             return c.value();
@@ -319,7 +319,7 @@ final class FormReader {
     /** What stands behind a key; null where something is wrong with it. */
     private @Nullable Object value(Kind<?> kind, JsonNode node, JobPlace around, String key) {
         if (node.isMissingNode()) {
-            faults.missing(Sentences.missing(around, key));
+            faults.missing(RefusalText.missing(around, key));
             return null;
         }
         return value(kind, node, around.in(key));
@@ -335,14 +335,14 @@ final class FormReader {
                             int n = x.codePointCount(0, x.length());
                             boolean fits = n >= t.least() && n <= t.most();
                             if (!fits) {
-                                faults.wrong(Sentences.length(at, n, t.least(), t.most()));
+                                faults.wrong(RefusalText.length(at, n, t.least(), t.most()));
                             }
                             return fits;
                         })
                         .orElse(null);
             case Kind.Flag _ -> {
                 if (!node.isBoolean()) {
-                    faults.wrong(Sentences.wrongType(at, "true or false", found(node)));
+                    faults.wrong(RefusalText.wrongType(at, "true or false", found(node)));
                     yield null;
                 }
                 yield node.asBoolean();
@@ -355,7 +355,7 @@ final class FormReader {
                         .filter(x -> {
                             boolean fits = STEP_KEY.matcher(x).matches();
                             if (!fits) {
-                                faults.wrong(Sentences.notSoWritten(at, Sentences.quoted(x)));
+                                faults.wrong(RefusalText.notSoWritten(at, RefusalText.quoted(x)));
                             }
                             return fits;
                         })
@@ -375,12 +375,12 @@ final class FormReader {
 
     private @Nullable Double size(Range range, JsonNode node, JobPlace at) {
         if (!node.isNumber()) {
-            faults.wrong(Sentences.wrongType(at, "a number", found(node)));
+            faults.wrong(RefusalText.wrongType(at, "a number", found(node)));
             return null;
         }
         double v = node.asDouble();
         if (!range.holds(v)) {
-            faults.wrong(Sentences.outOfRange(at, v, range));
+            faults.wrong(RefusalText.outOfRange(at, v, range));
             return null;
         }
         return v;
@@ -389,11 +389,11 @@ final class FormReader {
     private @Nullable Integer whole(Kind.Whole w, JsonNode node, JobPlace at) {
         double v = node.asDouble();
         if (!node.isNumber() || v != Math.rint(v)) {
-            faults.wrong(Sentences.wrongType(at, "a whole number", found(node)));
+            faults.wrong(RefusalText.wrongType(at, "a whole number", found(node)));
             return null;
         }
         if (!(v >= w.least() && v <= w.most())) {
-            faults.wrong(Sentences.outOfRange(at, v, new Range("", w.least(), w.most(), 0, "")));
+            faults.wrong(RefusalText.outOfRange(at, v, new Range("", w.least(), w.most(), 0, "")));
             return null;
         }
         return (int) v;
@@ -401,7 +401,7 @@ final class FormReader {
 
     private Optional<String> text(JsonNode node, JobPlace at) {
         if (!node.isTextual()) {
-            faults.wrong(Sentences.wrongType(at, "a text", found(node)));
+            faults.wrong(RefusalText.wrongType(at, "a text", found(node)));
             return Optional.empty();
         }
         return Optional.of(node.asText());
@@ -418,7 +418,7 @@ final class FormReader {
                         .findFirst()
                 : Optional.empty();
         if (found.isEmpty()) {
-            faults.wrong(Sentences.noneOf(
+            faults.wrong(RefusalText.noneOf(
                     at,
                     found(node),
                     Arrays.stream(of.getEnumConstants()).map(FormReader::word).toList()));
@@ -449,7 +449,7 @@ final class FormReader {
         } catch (ImpossibleGeometryException e) {
             // Said below.
         }
-        faults.wrong(Sentences.notSoWritten(at, Sentences.quoted(text.get())));
+        faults.wrong(RefusalText.notSoWritten(at, RefusalText.quoted(text.get())));
         return null;
     }
 
@@ -461,7 +461,7 @@ final class FormReader {
         try {
             return parser.apply(text.get());
         } catch (DateTimeException e) {
-            faults.wrong(Sentences.capital(at.words()) + " is " + Sentences.quoted(text.get()) + ", which is not "
+            faults.wrong(RefusalText.capital(at.words()) + " is " + RefusalText.quoted(text.get()) + ", which is not "
                     + like + ".");
             return null;
         }
@@ -469,11 +469,11 @@ final class FormReader {
 
     private boolean entries(JsonNode node, int least, int most, JobPlace at) {
         if (!node.isArray()) {
-            faults.wrong(Sentences.wrongType(at, "a list", found(node)));
+            faults.wrong(RefusalText.wrongType(at, "a list", found(node)));
             return false;
         }
         if (node.size() < least || node.size() > most) {
-            faults.wrong(Sentences.entries(at, node.size(), least, most));
+            faults.wrong(RefusalText.entries(at, node.size(), least, most));
             return false;
         }
         return true;
@@ -565,7 +565,7 @@ final class FormReader {
         for (int i = 0; i < node.size(); i++) {
             JobPlace here = at.at(i);
             if (!(node.get(i) instanceof ObjectNode o)) {
-                faults.wrong(Sentences.wrongType(here, "a group of sizes", found(node.get(i))));
+                faults.wrong(RefusalText.wrongType(here, "a group of sizes", found(node.get(i))));
                 return null;
             }
             Set<String> known = new HashSet<>(keys(b.part(), o));
@@ -575,7 +575,7 @@ final class FormReader {
             Object v = part(b.part(), o, here);
             good &= k != null && v != null;
             if (k != null && v != null && all.put(k, v) != null) {
-                faults.wrong(Sentences.capital(here.in(b.key()).words()) + " is " + Sentences.quoted(k.toString())
+                faults.wrong(RefusalText.capital(here.in(b.key()).words()) + " is " + RefusalText.quoted(k.toString())
                         + ", as another is.");
             }
         }
@@ -584,7 +584,7 @@ final class FormReader {
 
     private <E extends Enum<E>> @Nullable Object byConstant(Class<E> of, Part<?> part, JsonNode node, JobPlace at) {
         if (!(node instanceof ObjectNode o)) {
-            faults.wrong(Sentences.wrongType(at, "a group of sizes", found(node)));
+            faults.wrong(RefusalText.wrongType(at, "a group of sizes", found(node)));
             return null;
         }
         Map<E, Object> all = new LinkedHashMap<>();
@@ -606,8 +606,8 @@ final class FormReader {
 
     private static String found(JsonNode value) {
         return switch (value.getNodeType()) {
-            case STRING -> Sentences.quoted(value.asText());
-            case NUMBER -> Sentences.shown(value.asDouble());
+            case STRING -> RefusalText.quoted(value.asText());
+            case NUMBER -> RefusalText.shown(value.asDouble());
             case BOOLEAN -> value.asText();
             case ARRAY -> "a list";
             case OBJECT, POJO -> "a group";

@@ -16,7 +16,7 @@ import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import mildtilt.describe.JobPlace;
-import mildtilt.describe.Sentences;
+import mildtilt.describe.RefusalText;
 
 /**
  * JSON text as a tree, refused in plain words where it is damaged or larger than any job. Bounded before the tree is made, so
@@ -86,8 +86,8 @@ final class JsonText {
 
     private static void finite(JsonNode node, String place) throws JobFileException {
         if (node.isFloatingPointNumber() && !Double.isFinite(node.asDouble())) {
-            throw new JobFileException(
-                    Sentences.capital(place.isEmpty() ? "the file" : place) + " is a number too large to be anything.");
+            throw new JobFileException(RefusalText.capital(place.isEmpty() ? "the file" : place)
+                    + " is a number too large to be anything.");
         }
         if (node.isArray()) {
             for (int i = 0; i < node.size(); i++) {
@@ -112,7 +112,7 @@ final class JsonText {
             return "The file is cut short: it ends in the middle" + place + ".";
         }
         if (doubled.matches()) {
-            return "The file says \"" + Sentences.cut(doubled.group(1)) + "\" twice in one place" + place
+            return "The file says \"" + RefusalText.cut(doubled.group(1)) + "\" twice in one place" + place
                     + ". Take one of the two out.";
         }
         return "The file is damaged or is not JSON: it can't be read any further" + place + ".";

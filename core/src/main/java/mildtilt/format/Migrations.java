@@ -19,9 +19,9 @@ final class Migrations {
 
     /** From version 1 to 2, from 2 to 3, and so on. What a version only added needs no step: readers take what is usual for it. */
     private static final List<Consumer<ObjectNode>> STEPS =
-            List.of(_ -> {}, Forks::bringUp, _ -> {}, _ -> {}, _ -> {}, Migrations::ownParts, root -> {
+            List.of(_ -> {}, ForkSettingMigration::bringUp, _ -> {}, _ -> {}, _ -> {}, Migrations::ownParts, root -> {
                 // Versions up to 7 still took forks as version 2 wrote them.
-                Forks.bringUp(root);
+                ForkSettingMigration.bringUp(root);
                 IdsForNames.bringUp(root);
             });
 

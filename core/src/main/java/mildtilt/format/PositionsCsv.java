@@ -4,7 +4,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import mildtilt.describe.Sentences;
+import mildtilt.describe.RefusalText;
 import mildtilt.steer.SteeringInput;
 
 /** Positions of steering wheel and road wheels from a CSV, one a line. */
@@ -48,14 +48,14 @@ public final class PositionsCsv {
             }
         }
         throw new JobFileException(text.file() + ": the first line must name a column \"" + asWritten + "\"; it names "
-                + Sentences.cut(String.join(", ", text.heads())) + ".");
+                + RefusalText.cut(String.join(", ", text.heads())) + ".");
     }
 
     private static double unit(CsvText text, int column) throws JobFileException {
         Optional<FileUnit> unit = CsvText.unit(text.heads().get(column));
         if (unit.isEmpty()) {
             throw new JobFileException(text.file() + ": the heading \""
-                    + Sentences.cut(text.heads().get(column))
+                    + RefusalText.cut(text.heads().get(column))
                     + "\" names no unit. Write travel_left_mm, or _cm, _m or _in.");
         }
         return unit.get().mm();
@@ -65,7 +65,7 @@ public final class PositionsCsv {
             throws JobFileException {
         if (Math.abs(v) > most) {
             throw new JobFileException(
-                    text.where(row) + ": " + text.heads().get(column) + " is " + Sentences.cut(text.cell(row, column))
+                    text.where(row) + ": " + text.heads().get(column) + " is " + RefusalText.cut(text.cell(row, column))
                             + "; it can be -" + Math.round(most) + " to " + Math.round(most) + unit + ".");
         }
         return v;

@@ -24,7 +24,7 @@ import mildtilt.steer.SteerFigures.Sense;
 import mildtilt.steer.SteerFigures.SteerRow;
 import mildtilt.steer.TravelMap;
 import mildtilt.steer.TravelMap.At;
-import mildtilt.steer.Turn;
+import mildtilt.steer.TurnGeometry;
 import mildtilt.suspension.KnucklePose;
 
 /** The figures of gear, linkage and corners as JSON. */
@@ -108,11 +108,11 @@ final class SteerJson {
         number(o, "steering_wheel_deg", r.steeringWheelDeg());
         number(o, "gear_input_deg", r.gearInputDeg());
         o.put("assembles", r.turn().isPresent());
-        optional(o, "delta_left_deg", r.turn().map(Turn::leftDeg));
-        optional(o, "delta_right_deg", r.turn().map(Turn::rightDeg));
+        optional(o, "delta_left_deg", r.turn().map(TurnGeometry::leftDeg));
+        optional(o, "delta_right_deg", r.turn().map(TurnGeometry::rightDeg));
         optional(o, "ratio", r.ratio());
-        optional(o, "ackermann_pct", r.turn().flatMap(Turn::ackermannPct));
-        optional(o, "outer_wheel_error_deg", r.turn().flatMap(Turn::outerErrorDeg));
+        optional(o, "ackermann_pct", r.turn().flatMap(TurnGeometry::ackermannPct));
+        optional(o, "outer_wheel_error_deg", r.turn().flatMap(TurnGeometry::outerErrorDeg));
         mechanism(o, axle, r.pose().stance());
         return o;
     }
@@ -162,11 +162,11 @@ final class SteerJson {
         return o;
     }
 
-    private static void turnOrNull(ObjectNode o, String key, Optional<Turn> turn) {
+    private static void turnOrNull(ObjectNode o, String key, Optional<TurnGeometry> turn) {
         turn.ifPresentOrElse(t -> o.set(key, turn(t)), () -> o.putNull(key));
     }
 
-    static ObjectNode turn(Turn t) {
+    static ObjectNode turn(TurnGeometry t) {
         ObjectNode o = object();
         number(o, "steering_wheel_deg", t.steeringWheelDeg());
         o.put("road_wheels_turned", t.turned().code());

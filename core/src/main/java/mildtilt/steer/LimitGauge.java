@@ -77,7 +77,7 @@ public final class LimitGauge {
         if (pose.assembled().isPresent()) {
             each(
                     pose,
-                    RodEndReading.of(axle, pose.stance()),
+                    RodEndTilts.of(axle, pose.stance()),
                     m -> all.merge(m.limit, m, (a, b) -> b.amount < a.amount ? b : a));
         }
         return all;
@@ -85,7 +85,7 @@ public final class LimitGauge {
 
     /** The tightest of all margins in degrees; a shuttle's, in mm, only where it is past. */
     @Nullable
-    Margin tightest(AxlePose pose, RodEndReading reading) {
+    Margin tightest(AxlePose pose, RodEndTilts reading) {
         if (pose.assembled().isEmpty()) {
             return null;
         }
@@ -99,7 +99,7 @@ public final class LimitGauge {
         return least[0];
     }
 
-    private void each(AxlePose pose, RodEndReading reading, Consumer<Margin> to) {
+    private void each(AxlePose pose, RodEndTilts reading, Consumer<Margin> to) {
         for (int i = 0; i < ENDS.length; i++) {
             if (Double.isFinite(allowedTilt[i]) && !Double.isNaN(reading.tilt[i])) {
                 to.accept(new Margin(allowedTilt[i] - reading.tilt[i], Limit.ROD_END, WHERE[i]));

@@ -65,16 +65,16 @@ public record QuickFigures(
         Optional<QuickFigures> figures() {
             double left = end(Side.LEFT);
             double right = end(Side.RIGHT);
-            Optional<Turn> leftTurn = turn(left);
-            Optional<Turn> rightTurn = turn(right);
+            Optional<TurnGeometry> leftTurn = turn(left);
+            Optional<TurnGeometry> rightTurn = turn(right);
             double step = train.stopDeg(Side.LEFT).orElseThrow() * 1e-3;
-            Optional<Turn> up = turn(step);
-            Optional<Turn> down = turn(-step);
+            Optional<TurnGeometry> up = turn(step);
+            Optional<TurnGeometry> down = turn(-step);
             if (leftTurn.isEmpty() || rightTurn.isEmpty() || up.isEmpty() || down.isEmpty()) {
                 return Optional.empty();
             }
             double mean = up.get().meanDeg() - down.get().meanDeg();
-            RodEndRecord ends = new RodEndRecord();
+            RodEndExtremes ends = new RodEndExtremes();
             boolean whole = whole(ends, left, right);
             double toggle = !whole ? 0 : ends.leastOffCentre();
             double margin = ends.tilts(gauge).values().stream()
@@ -83,7 +83,7 @@ public record QuickFigures(
                     .orElse(Double.POSITIVE_INFINITY);
             return Optional.of(new QuickFigures(
                     Math.min(leftTurn.get().innerDeg(), rightTurn.get().innerDeg()),
-                    atInner(20, left).flatMap(Turn::ackermannPct),
+                    atInner(20, left).flatMap(TurnGeometry::ackermannPct),
                     job.targets().outerTable().flatMap(t -> miss(t, left)),
                     2 * step / mean,
                     (left - right) / 360,
@@ -127,10 +127,10 @@ public record QuickFigures(
             return pose.assembled().isPresent() && (until == Until.GEAR_END || gauge.withinStops(pose));
         }
 
-        private Optional<Turn> turn(double sw) {
+        private Optional<TurnGeometry> turn(double sw) {
             return train.pose(sw, 0, 0)
                     .assembled()
-                    .map(a -> new Turn(
+                    .map(a -> new TurnGeometry(
                             sw,
                             a.left().steerDeg(),
                             a.right().steerDeg(),
@@ -154,7 +154,7 @@ public record QuickFigures(
                             .y();
         }
 
-        private boolean whole(RodEndRecord ends, double left, double right) {
+        private boolean whole(RodEndExtremes ends, double left, double right) {
             boolean whole = true;
             AxleSolver axle = train.axle().orElseThrow();
             WheelTravel travel = train.requireAxle().wheelTravel();
@@ -168,14 +168,14 @@ public record QuickFigures(
                         whole = false;
                         continue;
                     }
-                    ends.add(RodEndReading.of(axle, pose.stance()), new TravelMap.At(sw, z));
+                    ends.add(RodEndTilts.of(axle, pose.stance()), new TravelMap.At(sw, z));
                 }
             }
             return whole;
         }
 
         /** By false position, halving where that stalls. */
-        private Optional<Turn> atInner(double innerDeg, double end) {
+        private Optional<TurnGeometry> atInner(double innerDeg, double end) {
             double a = 0;
             double b = end;
             Optional<Double> ahead = over(0, innerDeg);
@@ -210,7 +210,7 @@ public record QuickFigures(
         private Optional<Double> miss(OuterWheelTable table, double end) {
             double worst = 0;
             for (OuterWheelTable.Row r : table.rows()) {
-                Optional<Turn> t = atInner(r.innerDeg(), end);
+                Optional<TurnGeometry> t = atInner(r.innerDeg(), end);
                 if (t.isEmpty()) {
                     return Optional.empty();
                 }

@@ -66,7 +66,7 @@ public record RangeExtremes(Map<RodEnd, OffCentre> offCentre, Map<RodEnd, Tilt> 
             this.tilt = tilt;
         }
 
-        double of(RodEndReading r) {
+        double of(RodEndTilts r) {
             return tilt ? r.tilt[end.ordinal()] : r.offCentre[end.ordinal()];
         }
 
@@ -109,7 +109,7 @@ public record RangeExtremes(Map<RodEnd, OffCentre> offCentre, Map<RodEnd, Tilt> 
             for (double z : travels) {
                 for (int i = -STEER_STEPS; i <= STEER_STEPS; i++) {
                     double part = (double) i / STEER_STEPS;
-                    RodEndReading r = reading(part, z);
+                    RodEndTilts r = reading(part, z);
                     all.forEach(b -> b.take(b.of(r), part, z));
                 }
                 for (Side way : Side.values()) {
@@ -138,8 +138,8 @@ public record RangeExtremes(Map<RodEnd, OffCentre> offCentre, Map<RodEnd, Tilt> 
             return new RangeExtremes(offCentre, tilts, not);
         }
 
-        private RodEndReading reading(double part, double z) {
-            return RodEndReading.of(
+        private RodEndTilts reading(double part, double z) {
+            return RodEndTilts.of(
                     axle, range.pose(range.steeringWheelDeg(part, z), z).stance());
         }
 

@@ -56,8 +56,8 @@ public record SteerFigures(
         List<SteerRow> rows,
         Optional<Double> ratioAtCentre,
         Sense sense,
-        Optional<Turn> leftAtInner20,
-        Optional<Turn> rightAtInner20,
+        Optional<TurnGeometry> leftAtInner20,
+        Optional<TurnGeometry> rightAtInner20,
         Optional<Double> ackermannWithoutToePct,
         Map<Side, WeightLift> lift,
         List<BumpRow> bump,
@@ -99,7 +99,7 @@ public record SteerFigures(
      * @param byToggle whether the linkage runs out before the gear does
      * @param turn the wheels there
      */
-    public record Reach(double stopDeg, double reachedDeg, boolean byToggle, Turn turn) {}
+    public record Reach(double stopDeg, double reachedDeg, boolean byToggle, TurnGeometry turn) {}
 
     /**
      * The end of the lock one way, at ride height.
@@ -107,13 +107,13 @@ public record SteerFigures(
      * @param turn the wheels there
      * @param hit what ends it
      */
-    public record Lock(Turn turn, LockLimits.Hit hit) {}
+    public record Lock(TurnGeometry turn, LockLimits.Hit hit) {}
 
     /**
      * @param turn both wheels; empty where the pose can't be assembled
      * @param ratio d(steering wheel)/d(mean steer angle) there
      */
-    public record SteerRow(AxlePose pose, Optional<Turn> turn, Optional<Double> ratio) {
+    public record SteerRow(AxlePose pose, Optional<TurnGeometry> turn, Optional<Double> ratio) {
 
         public double steeringWheelDeg() {
             return pose.steeringWheelDeg();
@@ -223,8 +223,8 @@ public record SteerFigures(
 
     /** Ackermann at 20 degrees of inner wheel, the way that is further from true; empty if never reached. */
     public Optional<Double> ackermannAt20Pct() {
-        Optional<Double> l = leftAtInner20.flatMap(Turn::ackermannPct);
-        Optional<Double> r = rightAtInner20.flatMap(Turn::ackermannPct);
+        Optional<Double> l = leftAtInner20.flatMap(TurnGeometry::ackermannPct);
+        Optional<Double> r = rightAtInner20.flatMap(TurnGeometry::ackermannPct);
         if (l.isPresent() && r.isPresent()) {
             return Math.abs(l.get() - 100) >= Math.abs(r.get() - 100) ? l : r;
         }

@@ -67,7 +67,7 @@ public final class SteerSweep {
     }
 
     /** Just the wheels where the inner one stands at 20 degrees, turning left: what a search needs. */
-    public static Optional<Turn> leftTurnAtInner20(SteeringTrain train, Job job) {
+    public static Optional<TurnGeometry> leftTurnAtInner20(SteeringTrain train, Job job) {
         return start(train, job).flatMap(s -> s.atInner(20, Side.LEFT, s.reach(Side.LEFT)));
     }
 
@@ -159,7 +159,7 @@ public final class SteerSweep {
                                     low = mid;
                                 }
                             }
-                            return straightened(high).flatMap(Turn::ackermannPct).stream();
+                            return straightened(high).flatMap(TurnGeometry::ackermannPct).stream();
                         }
                     }
                     return Stream.empty();
@@ -168,10 +168,10 @@ public final class SteerSweep {
     }
 
     /** Both wheels less what they stand at straight ahead. */
-    private Optional<Turn> straightened(double sw) {
+    private Optional<TurnGeometry> straightened(double sw) {
         return train.pose(sw, 0, 0)
                 .assembled()
-                .map(a -> new Turn(
+                .map(a -> new TurnGeometry(
                         sw,
                         a.left().steerDeg() - left.steerDeg(),
                         a.right().steerDeg() - right.steerDeg(),
@@ -302,20 +302,20 @@ public final class SteerSweep {
         return Math.toDegrees(Math.atan2(sine, Math.abs(rod.x() * moves.x() + rod.y() * moves.y())));
     }
 
-    private Optional<Turn> turnAt(double sw) {
+    private Optional<TurnGeometry> turnAt(double sw) {
         return train.pose(sw, 0, 0).assembled().map(a -> turn(sw, a));
     }
 
-    private Turn turn(double sw, AxlePose.Assembled a) {
-        return new Turn(sw, a.left().steerDeg(), a.right().steerDeg(), vehicle.wheelbase(), axisSpacing, track);
+    private TurnGeometry turn(double sw, AxlePose.Assembled a) {
+        return new TurnGeometry(sw, a.left().steerDeg(), a.right().steerDeg(), vehicle.wheelbase(), axisSpacing, track);
     }
 
     /** Central where there is room to both sides, else to the side there is. */
     private Optional<Double> ratioAt(double sw, double step) {
-        Optional<Turn> up = turnAt(sw + step);
-        Optional<Turn> down = turnAt(sw - step);
-        Turn to = up.or(() -> turnAt(sw)).orElse(null);
-        Turn from = down.or(() -> turnAt(sw)).orElse(null);
+        Optional<TurnGeometry> up = turnAt(sw + step);
+        Optional<TurnGeometry> down = turnAt(sw - step);
+        TurnGeometry to = up.or(() -> turnAt(sw)).orElse(null);
+        TurnGeometry from = down.or(() -> turnAt(sw)).orElse(null);
         if (to == null || from == null || to.steeringWheelDeg() == from.steeringWheelDeg()) {
             return Optional.empty();
         }
@@ -323,8 +323,8 @@ public final class SteerSweep {
     }
 
     private Sense sense(double step) {
-        Optional<Turn> up = turnAt(step);
-        Optional<Turn> down = turnAt(-step);
+        Optional<TurnGeometry> up = turnAt(step);
+        Optional<TurnGeometry> down = turnAt(-step);
         if (up.isEmpty() || down.isEmpty()) {
             return Sense.NONE;
         }
@@ -369,7 +369,7 @@ public final class SteerSweep {
     }
 
     /** Where the inner wheel of a turn first stands at an angle; the road wheels decide which is inner. */
-    private Optional<Turn> atInner(double innerDeg, Side way, Reach reach) {
+    private Optional<TurnGeometry> atInner(double innerDeg, Side way, Reach reach) {
         int steps = 40;
         double before = 0;
         for (int i = 1; i <= steps; i++) {

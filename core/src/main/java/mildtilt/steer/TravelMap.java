@@ -122,7 +122,7 @@ public record TravelMap(
         private final LimitGauge gauge;
         private final List<NotAssembled> not = new ArrayList<>();
         private final List<Cell> cells = new ArrayList<>();
-        private final RodEndRecord whole = new RodEndRecord();
+        private final RodEndExtremes whole = new RodEndExtremes();
 
         Gatherer(AxleSolver axle, LimitGauge gauge) {
             this.axle = axle;
@@ -138,7 +138,7 @@ public record TravelMap(
 
         private void add(At at, AxlePose pose) {
             pose.obstacle().ifPresent(o -> not.add(new NotAssembled(at, o)));
-            RodEndReading reading = RodEndReading.of(axle, pose.stance());
+            RodEndTilts reading = RodEndTilts.of(axle, pose.stance());
             LimitGauge.Margin least = gauge.tightest(pose, reading);
             cells.add(
                     least == null ? new Cell(NONE_LEFT, Limit.LINKAGE_ENDS) : new Cell(least.amount(), least.limit()));

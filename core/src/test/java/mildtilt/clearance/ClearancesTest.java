@@ -82,7 +82,7 @@ class ClearancesTest {
     void nowhereIsAGapSmallerThanTold(DemoJob demo) {
         Job job = demo.job();
         ClearanceFigures f = figures(job);
-        Range range = new Range(job, new SteeringTrain(job));
+        SweptPositions range = new SweptPositions(job, new SteeringTrain(job));
         List<Body> bodies = new Bodies(job).all();
         Map<String, PairGap> told = new HashMap<>();
         f.pairs().forEach(p -> told.put(p.label(), p));
@@ -103,11 +103,11 @@ class ClearancesTest {
                 for (int j = i + 1; j < bodies.size(); j++) {
                     Body a = bodies.get(i);
                     Body b = bodies.get(j);
-                    if (!Pairing.matters(a, b)
+                    if (!PairsToCheck.matters(a, b)
                             || job.surroundings().meant().stream().anyMatch(t -> t.is(a.id(), b.id()))) {
                         continue;
                     }
-                    double need = Pairing.need(a, b);
+                    double need = PairsToCheck.need(a, b);
                     double least = told.containsKey(a.name() + " and " + b.name())
                             ? told.get(a.name() + " and " + b.name()).gap()
                             : need + ClearanceFigures.NEAR;

@@ -22,7 +22,7 @@ import mildtilt.analysis.Headline;
 import mildtilt.column.Bearing;
 import mildtilt.describe.Range;
 import mildtilt.describe.Ranges;
-import mildtilt.describe.Sentences;
+import mildtilt.describe.RefusalText;
 import mildtilt.geometry.Point;
 import mildtilt.id.Id;
 import mildtilt.job.Job;
@@ -120,10 +120,10 @@ class DocumentationTest {
             table.append("| ")
                     .append(r.name())
                     .append(" | ")
-                    .append(Sentences.shown(r.least()))
+                    .append(RefusalText.shown(r.least()))
                     .append(" to ")
-                    .append(Sentences.shown(r.most()))
-                    .append(r.nearest() > 0 ? " (no nearer to 0 than " + Sentences.shown(r.nearest()) + ")" : "")
+                    .append(RefusalText.shown(r.most()))
+                    .append(r.nearest() > 0 ? " (no nearer to 0 than " + RefusalText.shown(r.nearest()) + ")" : "")
                     .append(" | ")
                     .append(
                             keys.isEmpty()

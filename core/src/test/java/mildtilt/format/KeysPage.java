@@ -16,7 +16,7 @@ import mildtilt.describe.JobPlace;
 import mildtilt.describe.Kind;
 import mildtilt.describe.Part;
 import mildtilt.describe.Range;
-import mildtilt.describe.Sentences;
+import mildtilt.describe.RefusalText;
 import mildtilt.id.Id;
 
 /** The page of docs/ that tells every key of a job file, made from the descriptions. */
@@ -69,14 +69,14 @@ final class KeysPage {
                 .getSimpleName()
                 .replaceAll("([a-z])([A-Z])", "$1 $2")
                 .toLowerCase(Locale.ROOT);
-        return Sentences.capital(words);
+        return RefusalText.capital(words);
     }
 
     private void section(Form<?> form) {
         page.append("\n## ")
                 .append(titles.get(form))
                 .append("\n\n")
-                .append(Sentences.capital(form.help()))
+                .append(RefusalText.capital(form.help()))
                 .append(".\n\n");
         switch (form) {
             case Form.Kinds<?> k -> {
@@ -249,7 +249,7 @@ final class KeysPage {
     }
 
     private static String range(Range r, String key) {
-        return Sentences.shown(r.least()) + " to " + Sentences.shown(r.most())
+        return RefusalText.shown(r.least()) + " to " + RefusalText.shown(r.most())
                 + JobPlace.WHOLE.in(key).unit();
     }
 

@@ -84,10 +84,10 @@ class LimitsOfLockTest {
         }
         assertThat(map.tightest().orElseThrow().getValue().limit()).isEqualTo(Limit.KNUCKLE_STOP);
         // Past the knuckle stops there is nothing to be warned of.
-        RodEndRecord whole = new RodEndRecord();
+        RodEndExtremes whole = new RodEndExtremes();
         for (double sw : map.steeringWheelDeg()) {
             whole.add(
-                    RodEndReading.of(
+                    RodEndTilts.of(
                             train.axle().orElseThrow(), train.pose(sw, 0, 0).stance()),
                     new TravelMap.At(sw, 0));
         }
@@ -211,7 +211,7 @@ class LimitsOfLockTest {
                                 s.rightReach().turn().innerDeg()),
                         within(1e-9));
         s.leftAtInner20()
-                .flatMap(Turn::ackermannPct)
+                .flatMap(TurnGeometry::ackermannPct)
                 .ifPresent(a -> assertThat(q.ackermannPct().orElseThrow()).isCloseTo(a, within(1e-5)));
         assertThat(q.bumpDeg())
                 .isLessThanOrEqualTo(s.worstBumpSteerDeg() + 1e-9)

@@ -177,15 +177,17 @@ class SteeringTrainTest {
         double w = 1300;
         double l = 2400;
         double outer = Math.toDegrees(Math.atan(1 / (1 / Math.tan(Math.toRadians(inner)) + w / l)));
-        assertThat(new Turn(0, inner, outer, l, w, 1500).ackermannPct().orElseThrow())
+        assertThat(new TurnGeometry(0, inner, outer, l, w, 1500).ackermannPct().orElseThrow())
                 .isCloseTo(100, within(1e-9));
-        assertThat(new Turn(0, -outer, -inner, l, w, 1500).ackermannPct().orElseThrow())
+        assertThat(new TurnGeometry(0, -outer, -inner, l, w, 1500)
+                        .ackermannPct()
+                        .orElseThrow())
                 .isCloseTo(100, within(1e-9));
-        assertThat(new Turn(0, inner, inner, l, w, 1500).ackermannPct().orElseThrow())
+        assertThat(new TurnGeometry(0, inner, inner, l, w, 1500).ackermannPct().orElseThrow())
                 .isZero();
-        assertThat(new Turn(0, 0.1, 0.1, l, w, 1500).turningCircle()).isEmpty();
+        assertThat(new TurnGeometry(0, 0.1, 0.1, l, w, 1500).turningCircle()).isEmpty();
         // At 45 degrees both, the radius is the wheelbase.
-        assertThat(new Turn(0, 45, 45, l, w, 0).turningCircle().orElseThrow())
+        assertThat(new TurnGeometry(0, 45, 45, l, w, 0).turningCircle().orElseThrow())
                 .isCloseTo(2 * Math.hypot(l, l), within(1e-6));
     }
 }

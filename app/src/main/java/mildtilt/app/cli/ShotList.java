@@ -26,7 +26,7 @@ import javafx.scene.robot.Robot;
 import javafx.util.Duration;
 import javax.imageio.ImageIO;
 import mildtilt.app.shell.MildTilt.Running;
-import mildtilt.app.workbench.Compared;
+import mildtilt.app.workbench.CompareWith;
 import mildtilt.app.workbench.MakeSheet;
 import mildtilt.app.workbench.SideTab;
 import mildtilt.app.workbench.TrialSheetChoice;
@@ -172,7 +172,7 @@ final class ShotList {
             press(running, "#at-hands");
             press(running, "#show-map");
             bench.sideTabProperty().set(SideTab.KNUCKLE);
-            bench.comparedProperty().set(Compared.OPENED);
+            bench.comparedProperty().set(CompareWith.OPENED);
             bench.edit(
                     "Steering arms shorter and in",
                     j -> KnuckleEdits.changedBoth(j, new KnuckleChange(-10, -4, 3, 0, 0)));

@@ -26,7 +26,7 @@ import mildtilt.analysis.Headlines;
 import mildtilt.app.controls.Choices;
 import mildtilt.app.controls.Wrap;
 import mildtilt.app.workbench.AnalysisUpdate;
-import mildtilt.app.workbench.Compared;
+import mildtilt.app.workbench.CompareWith;
 import mildtilt.app.workbench.Workbench;
 
 /** Every headline figure now, beside what it was before. */
@@ -105,7 +105,8 @@ public final class CompareTable extends VBox {
     }
 
     private HBox head() {
-        ChoiceBox<Compared> choice = Choices.of(Compared.class, Compared::label, "compared", "What before means");
+        ChoiceBox<CompareWith> choice =
+                Choices.of(CompareWith.class, CompareWith::label, "compared", "What before means");
         choice.valueProperty().bindBidirectional(bench.comparedProperty());
         Button pin = new Button("Mark");
         pin.setTooltip(new Tooltip("Keep the job as it stands now to compare with (Ctrl+B)"));

@@ -317,7 +317,7 @@ public final class SolvePane extends VBox {
         }
         for (int i = 0; i < found.answers.size(); i++) {
             answers.getChildren()
-                    .add(new AnswerCard(
+                    .add(new SolveAnswerCard(
                             bench, found.answers.get(i).answer, found.answers.get(i).effects, "answer-" + i));
         }
     }

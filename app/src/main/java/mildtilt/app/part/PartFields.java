@@ -15,7 +15,7 @@ import mildtilt.describe.JobPlace;
 import mildtilt.describe.Kind;
 import mildtilt.describe.Part;
 import mildtilt.describe.Range;
-import mildtilt.describe.Sentences;
+import mildtilt.describe.RefusalText;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.job.Job;
@@ -94,7 +94,7 @@ final class PartFields {
         Optional<UnaryOperator<Job>> clear = k.presence() instanceof Presence.May<V>
                 ? Optional.of(j -> set.apply(j, Optional.empty()))
                 : Optional.empty();
-        String meaning = Sentences.capital(f.help()) + ".";
+        String meaning = RefusalText.capital(f.help()) + ".";
         switch (k.kind()) {
             case Kind.Size s ->
                 all.add(new PartField(
@@ -127,7 +127,7 @@ final class PartFields {
     /** Refused as in a file, before the part itself is asked. */
     private double within(Range range, double v, String key) {
         if (!range.holds(v)) {
-            throw new ImpossibleGeometryException(Sentences.outOfRange(at.in(key), v, range));
+            throw new ImpossibleGeometryException(RefusalText.outOfRange(at.in(key), v, range));
         }
         return v;
     }
@@ -137,7 +137,8 @@ final class PartFields {
             throw new ImpossibleGeometryException(label + " come whole.");
         }
         if (v < kind.least() || v > kind.most()) {
-            throw new ImpossibleGeometryException(Sentences.outOfRange(at.in(key), (int) v, kind.least(), kind.most()));
+            throw new ImpossibleGeometryException(
+                    RefusalText.outOfRange(at.in(key), (int) v, kind.least(), kind.most()));
         }
         return (int) v;
     }

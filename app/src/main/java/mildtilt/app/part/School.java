@@ -5,7 +5,7 @@ import java.util.Optional;
 import mildtilt.job.Job;
 import mildtilt.job.OuterWheelTable;
 import mildtilt.job.Targets;
-import mildtilt.steer.Turn;
+import mildtilt.steer.TurnGeometry;
 
 /** The main schools of how the outer wheel should follow the inner one, and what each costs. */
 enum School {
@@ -62,7 +62,7 @@ enum School {
     }
 
     /** The job with this school's aims; a table starts with the true Ackermann of the job's own vehicle. */
-    Job chosen(Job job, Optional<Turn> anyTurn) {
+    Job chosen(Job job, Optional<TurnGeometry> anyTurn) {
         Targets t = job.targets();
         return switch (this) {
             case FULL, PARALLEL ->
@@ -78,9 +78,9 @@ enum School {
         };
     }
 
-    private static OuterWheelTable.Row row(double inner, Optional<Turn> turn) {
-        double outer = turn.map(
-                        x -> new Turn(0, inner, inner, x.wheelbase(), x.axisSpacing(), x.track()).idealOuterDeg())
+    private static OuterWheelTable.Row row(double inner, Optional<TurnGeometry> turn) {
+        double outer = turn.map(x ->
+                        new TurnGeometry(0, inner, inner, x.wheelbase(), x.axisSpacing(), x.track()).idealOuterDeg())
                 .orElse(inner);
         return new OuterWheelTable.Row(inner, Math.rint(outer * 10) / 10);
     }

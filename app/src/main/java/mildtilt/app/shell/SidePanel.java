@@ -23,7 +23,7 @@ import mildtilt.app.findings.FindingsPane;
 import mildtilt.app.linkage.ArmsPane;
 import mildtilt.app.linkage.SolvePane;
 import mildtilt.app.linkage.VariantsPane;
-import mildtilt.app.part.PartSizes;
+import mildtilt.app.part.PartPane;
 import mildtilt.app.survey.SurveyPane;
 import mildtilt.app.survey.UncertaintyPane;
 import mildtilt.app.workbench.SideTab;
@@ -85,7 +85,7 @@ final class SidePanel extends VBox {
         for (SideTab t : SideTab.values()) {
             LazyPane.put(panes, bench.sideTabProperty().isEqualTo(t), () -> switch (t) {
                 case NOTES -> new FindingsPane(bench);
-                case PART -> new PartPane(bench);
+                case PART -> new PartTab(bench);
                 case MEASURED -> new SurveyPane(bench, () -> documents.openPoints(window));
                 case SURE -> new UncertaintyPane(bench);
                 case KNUCKLE -> new ArmsPane(bench);
@@ -95,7 +95,7 @@ final class SidePanel extends VBox {
                 case HOLDING -> new SupportsPane(bench);
                 case RANGE -> new RangePane(bench);
                 case IN_THE_WAY ->
-                    new ObstaclesPane(bench, new PartSizes(bench, ofObstacles, true), () -> documents.openScan(window));
+                    new ObstaclesPane(bench, new PartPane(bench, ofObstacles, true), () -> documents.openScan(window));
                 case GAPS -> new GapsPane(bench);
                 case ROUTE -> new RoutePane(bench);
                 case RULES ->

@@ -9,7 +9,7 @@ import mildtilt.app.workbench.Workbench;
 import mildtilt.geometry.Side;
 import mildtilt.job.Trial;
 import mildtilt.steer.SteerFigures.SteerRow;
-import mildtilt.steer.Turn;
+import mildtilt.steer.TurnGeometry;
 import mildtilt.trials.compare.FitTables;
 import mildtilt.trials.compare.PlateAngles;
 
@@ -82,7 +82,7 @@ final class PlatesPane extends TrialPane {
 
     /** Planned, true Ackermann, and the table if there is one. */
     private static List<ToeDrawing.Line> lines(Analysis a, Side way) {
-        List<Turn> turns = a.steer()
+        List<TurnGeometry> turns = a.steer()
                 .map(s -> s.rows().stream()
                         .map(SteerRow::turn)
                         .flatMap(o -> o.stream())

@@ -60,7 +60,7 @@ public final class Workbench implements AutoCloseable {
     private final BooleanProperty dockFolded = new SimpleBooleanProperty();
     private final ObjectProperty<Optional<Finding>> askedFinding = new SimpleObjectProperty<>(Optional.empty());
     private final ObjectProperty<Optional<Spotlight>> spotlight = new SimpleObjectProperty<>(Optional.empty());
-    private final ObjectProperty<Compared> compared = new SimpleObjectProperty<>(Compared.LAST_CHANGE);
+    private final ObjectProperty<CompareWith> compared = new SimpleObjectProperty<>(CompareWith.LAST_CHANGE);
     private final ObjectProperty<Catalogue> catalogue = new SimpleObjectProperty<>(CatalogueFile.shipped());
     private final ObjectProperty<SideTab> sideTab = new SimpleObjectProperty<>(SideTab.NOTES);
     private final ObjectProperty<Optional<Ghost>> ghost = new SimpleObjectProperty<>(Optional.empty());
@@ -260,7 +260,7 @@ public final class Workbench implements AutoCloseable {
         shownGap.set(Optional.of(pair));
     }
 
-    public ObjectProperty<Compared> comparedProperty() {
+    public ObjectProperty<CompareWith> comparedProperty() {
         return compared;
     }
 
@@ -313,7 +313,7 @@ public final class Workbench implements AutoCloseable {
         file.set(from);
         hands.set(SteeringInput.STRAIGHT_AHEAD);
         selection.set(Optional.empty());
-        compared.set(Compared.LAST_CHANGE);
+        compared.set(CompareWith.LAST_CHANGE);
         say("");
         put(job);
         openings.set(openings.get() + 1);
@@ -455,7 +455,7 @@ public final class Workbench implements AutoCloseable {
     /** Keeps the present job to compare with. */
     public void pin() {
         pinned = Optional.of(job());
-        compared.set(Compared.PINNED);
+        compared.set(CompareWith.PINNED);
         requestAnalysis();
         say("Marked. Changes from here on are compared with the job as it is now.");
     }

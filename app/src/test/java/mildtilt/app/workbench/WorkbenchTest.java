@@ -175,13 +175,13 @@ class WorkbenchTest {
         onFx(() -> bench().edit("raise it again", j -> moved(j, HUB, 0, 0, 10)));
         settle();
         assertThat(JobPoints.position(before(), HUB).z()).isEqualTo(1020);
-        onFx(() -> bench().comparedProperty().set(Compared.OPENED));
+        onFx(() -> bench().comparedProperty().set(CompareWith.OPENED));
         WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> before().equals(demo));
         onFx(() -> bench().pin());
         onFx(() -> bench().edit("and again", j -> moved(j, HUB, 0, 0, 10)));
         settle();
         assertThat(JobPoints.position(before(), HUB).z()).isEqualTo(1030);
-        assertThat(bench().comparedProperty().get()).isEqualTo(Compared.PINNED);
+        assertThat(bench().comparedProperty().get()).isEqualTo(CompareWith.PINNED);
     }
 
     private Job before() {

@@ -8,7 +8,7 @@ import mildtilt.geometry.Side;
 import mildtilt.linkage.AxleSolver;
 import mildtilt.steer.Effort;
 import mildtilt.steer.SteerFigures;
-import mildtilt.steer.Turn;
+import mildtilt.steer.TurnGeometry;
 import mildtilt.trials.Measurand;
 import mildtilt.trials.Tolerances;
 import mildtilt.trials.TrialReading.Figure;
@@ -108,7 +108,7 @@ public record AgainstPlan(
                 a.train().axle().map(AxleSolver::lengths).map(l -> l.get(g.rod()));
             case Measurand.LockAngle g ->
                 steer.map(s -> {
-                    Turn t = s.lock(g.way()).turn();
+                    TurnGeometry t = s.lock(g.way()).turn();
                     return g.way().sign() * (g.wheel() == Side.LEFT ? t.leftDeg() : t.rightDeg());
                 });
             case Measurand.Gap g -> pair(g, a).map(PairGap::gap);

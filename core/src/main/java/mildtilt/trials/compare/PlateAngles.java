@@ -9,7 +9,7 @@ import mildtilt.job.Job;
 import mildtilt.job.OuterWheelTable;
 import mildtilt.steer.AxlePose;
 import mildtilt.steer.SteeringTrain;
-import mildtilt.steer.Turn;
+import mildtilt.steer.TurnGeometry;
 import mildtilt.trials.TrialReading.PlatePair;
 import mildtilt.trials.TrialSheet;
 
@@ -54,7 +54,7 @@ public final class PlateAngles {
         for (PlatePair p : sheet.plates().stream()
                 .sorted(Comparator.comparing(PlatePair::way).thenComparingDouble(PlatePair::inner))
                 .toList()) {
-            Optional<Turn> read = ahead.map(a -> new Turn(
+            Optional<TurnGeometry> read = ahead.map(a -> new TurnGeometry(
                     0,
                     p.leftDeg(),
                     p.rightDeg(),
@@ -64,9 +64,9 @@ public final class PlateAngles {
             rows.add(new Row(
                     p,
                     outerAt(train, p.way(), p.inner()),
-                    read.map(Turn::idealOuterDeg),
+                    read.map(TurnGeometry::idealOuterDeg),
                     job.targets().outerTable().map((OuterWheelTable t) -> t.outerAt(p.inner())),
-                    read.flatMap(Turn::ackermannPct)));
+                    read.flatMap(TurnGeometry::ackermannPct)));
         }
         return List.copyOf(rows);
     }

@@ -21,7 +21,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 
-class WorkOutTest {
+class SolverTest {
 
     private static Job raised() {
         return DemoJob.MARSH_CARRIER.job().editAxle(a -> a.withGearMoved(new Vector(0, 0, 14)));

@@ -8,7 +8,7 @@ import mildtilt.steer.SteerFigures;
 import mildtilt.steer.TravelMap;
 
 /** What the headline figures are taken from; what a job has not got, or could not be worked out, is empty. */
-record Sources(
+record FigureOrigins(
         Optional<ColumnTrain> column,
         Optional<SteerFigures> steer,
         Optional<TravelMap> map,

@@ -43,7 +43,7 @@ import org.testfx.util.WaitForAsyncUtils;
 
 /** The Fit stage as its users work in it: measure, write down, find the cause, put it right, sign. */
 @ExtendWith(ApplicationExtension.class)
-class FitStageTest {
+class TrialStageTest {
 
     private AppWindow app;
 

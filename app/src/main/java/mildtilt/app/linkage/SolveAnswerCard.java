@@ -15,11 +15,11 @@ import mildtilt.solve.SolveAnswer;
 import mildtilt.units.Phrase;
 
 /** One answer: what to do, what is still missing, every figure it changes, and the press that takes it. */
-final class AnswerCard extends VBox {
+final class SolveAnswerCard extends VBox {
 
     private static final int SHOWN = 9;
 
-    AnswerCard(Workbench bench, SolveAnswer answer, Effect effects, String id) {
+    SolveAnswerCard(Workbench bench, SolveAnswer answer, Effect effects, String id) {
         getStyleClass().addAll("finding-card", answer.meets() ? "meets" : "near");
         setId(id);
         String text = answer.sentence().text(bench.lengthUnit());

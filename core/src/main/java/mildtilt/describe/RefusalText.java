@@ -6,14 +6,14 @@ import java.util.Locale;
 import java.util.stream.Collectors;
 
 /** What is wrong with a value, as a sentence for the shop: where, what stands there, what can stand there. */
-public final class Sentences {
+public final class RefusalText {
 
     private static final int LONGEST_SHOWN = 40;
     private static final int MOST_WORDS = 8;
     private static final double ALL_BUT_0 = 1e-6;
     private static final double HUGE = 1e12;
 
-    private Sentences() {}
+    private RefusalText() {}
 
     public static String outOfRange(JobPlace at, double value, Range r) {
         String unit = at.unit();

@@ -36,7 +36,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** What holds the shafts: counted, placed, and measured out of line. */
-class SupportTest {
+class BearingsTest {
 
     private static Column inTube(int joints, int seed) {
         return TestColumns.inTube(TestColumns.random(new Random(seed), joints));

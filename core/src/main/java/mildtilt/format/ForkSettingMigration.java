@@ -5,9 +5,9 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import mildtilt.geometry.ImpossibleGeometryException;
 
 /** Up to version 2 a shaft said how its gear-end fork can be set; since then that follows from the fork's bore. */
-final class Forks {
+final class ForkSettingMigration {
 
-    private Forks() {}
+    private ForkSettingMigration() {}
 
     static void bringUp(ObjectNode root) {
         Migrations.plans(root).forEach(plan -> {

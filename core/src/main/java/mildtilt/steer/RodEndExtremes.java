@@ -10,7 +10,7 @@ import mildtilt.steer.TravelMap.RodToArm;
 import mildtilt.steer.TravelMap.Tilt;
 
 /** The extremes of many readings, and where they were. */
-final class RodEndRecord {
+final class RodEndExtremes {
 
     private static final RodEnd[] ENDS = RodEnd.values();
 
@@ -22,11 +22,11 @@ final class RodEndRecord {
     private final double[] tilt = new double[ENDS.length];
     private final At[] tiltAt = new At[ENDS.length];
 
-    RodEndRecord() {
+    RodEndExtremes() {
         Arrays.fill(offCentre, Double.NaN);
     }
 
-    void add(RodEndReading r, At at) {
+    void add(RodEndTilts r, At at) {
         for (int i = 0; i < ENDS.length; i++) {
             if (!Double.isNaN(r.tilt[i]) && (tiltAt[i] == null || r.tilt[i] > tilt[i])) {
                 tilt[i] = r.tilt[i];

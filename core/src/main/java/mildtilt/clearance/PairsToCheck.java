@@ -6,9 +6,9 @@ import mildtilt.job.Element;
 import mildtilt.obstacle.Carrier;
 
 /** Which bodies are looked at against each other: not those that are joined, nor two that never move against each other. */
-final class Pairing {
+final class PairsToCheck {
 
-    private Pairing() {}
+    private PairsToCheck() {}
 
     static boolean matters(Body a, Body b) {
         return a.sort().compareTo(b.sort()) <= 0 ? ordered(a, b) : ordered(b, a);

@@ -1,14 +1,14 @@
 package mildtilt.app.workbench;
 
 /** What "before" means in the comparison. */
-public enum Compared {
+public enum CompareWith {
     LAST_CHANGE("last change"),
     OPENED("as opened"),
     PINNED("my mark");
 
     private final String label;
 
-    Compared(String label) {
+    CompareWith(String label) {
         this.label = label;
     }
 

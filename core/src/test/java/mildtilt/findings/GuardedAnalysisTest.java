@@ -10,7 +10,7 @@ import mildtilt.units.Phrase;
 import org.junit.jupiter.api.Test;
 
 /** One part that fails is one finding, the gravest kind, and all other parts are as they would be without it. */
-class WorkingsTest {
+class GuardedAnalysisTest {
 
     private static final Element GEAR = new Element.GearElement();
     private static final Finding OTHER =

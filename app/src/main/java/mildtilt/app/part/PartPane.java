@@ -37,7 +37,7 @@ import mildtilt.units.LengthUnit;
 import org.jspecify.annotations.Nullable;
 
 /** The sizes of the selected element, to be read and typed. Lengths may be typed in any unit. */
-public final class PartSizes extends VBox {
+public final class PartPane extends VBox {
 
     /** Sizes shown before the rest is folded. */
     private static final int USUAL = 8;
@@ -57,7 +57,7 @@ public final class PartSizes extends VBox {
      * @param wanted whether it is to be seen: what nobody looks at is not laid out
      * @param own whether it shows the vehicle's own thicknesses and gaps where nothing is selected, as beside the obstacles
      */
-    public PartSizes(Workbench bench, ObservableBooleanValue wanted, boolean own) {
+    public PartPane(Workbench bench, ObservableBooleanValue wanted, boolean own) {
         this.bench = bench;
         this.wanted = wanted;
         this.own = own;

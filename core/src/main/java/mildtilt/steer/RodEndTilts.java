@@ -7,20 +7,20 @@ import mildtilt.linkage.RodEnd;
 import mildtilt.linkage.RodEndAngles;
 
 /** Every rod end's tilt, its angle to its arm and how far it is off centre in one pose, degrees; NaN where there is none. For inner loops. */
-final class RodEndReading implements RodEndAngles.Visitor {
+final class RodEndTilts implements RodEndAngles.Visitor {
 
     final double[] tilt = new double[RodEnd.values().length];
     final double[] arm = new double[RodEnd.values().length];
     final double[] offCentre = new double[RodEnd.values().length];
 
-    private RodEndReading() {
+    private RodEndTilts() {
         Arrays.fill(tilt, Double.NaN);
         Arrays.fill(arm, Double.NaN);
         Arrays.fill(offCentre, Double.NaN);
     }
 
-    static RodEndReading of(AxleSolver axle, AxleConfiguration stance) {
-        RodEndReading r = new RodEndReading();
+    static RodEndTilts of(AxleSolver axle, AxleConfiguration stance) {
+        RodEndTilts r = new RodEndTilts();
         axle.atRodEnds(stance, r);
         return r;
     }

@@ -14,7 +14,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /** Disks that are full, files that are none, folders that can't be written. */
-class FaultsTest {
+class DamagedFilesTest {
 
     @TempDir
     private Path folder = Path.of("");

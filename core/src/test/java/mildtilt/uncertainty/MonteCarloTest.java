@@ -30,7 +30,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 
 /** What is told of how sure the figures are, against cases where it can be said by hand. */
-class DrawsTest {
+class MonteCarloTest {
 
     private static final String INNER_CALLED = "left inner tie-rod pivot";
     private static final String OUTER_CALLED = "left tie-rod point on the steering arm";

@@ -20,7 +20,7 @@ import mildtilt.steer.SteeringTrain;
  * wheels go, and up to those stops themselves; a beam axle rolled besides; the wheel's adjustment; parts of the way of what moves
  * by itself.
  */
-final class Range {
+final class SweptPositions {
 
     static final int STEER_EACH_WAY = 12;
     static final int TRAVEL_EACH_WAY = 8;
@@ -44,7 +44,7 @@ final class Range {
 
     private record Asked(double steeringWheelDeg, double left, double right) {}
 
-    Range(Job job, SteeringTrain train) {
+    SweptPositions(Job job, SteeringTrain train) {
         this.job = job;
         this.train = train;
         columns = job.column().map(ColumnRange::placings).orElse(List.of(Configuration.NO_COLUMN));

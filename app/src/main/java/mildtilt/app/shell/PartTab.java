@@ -12,13 +12,13 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import mildtilt.app.controls.Wrap;
 import mildtilt.app.findings.FindingList;
-import mildtilt.app.part.PartSizes;
+import mildtilt.app.part.PartPane;
 import mildtilt.app.train.TrainMenu;
 import mildtilt.app.workbench.SideTab;
 import mildtilt.app.workbench.Workbench;
 
 /** The selected part: its sizes, and under them what was found at it. */
-final class PartPane extends VBox {
+final class PartTab extends VBox {
 
     private final Workbench bench;
     private final BooleanBinding wanted;
@@ -27,7 +27,7 @@ final class PartPane extends VBox {
     private final MenuButton change = new MenuButton("Change");
     private final Label head = new Label("Findings at this part");
 
-    PartPane(Workbench bench) {
+    PartTab(Workbench bench) {
         this.bench = bench;
         menu = new TrainMenu(bench);
         setId("piece");
@@ -48,7 +48,7 @@ final class PartPane extends VBox {
                         .setAll(bench.selectionProperty().get().map(menu::of).orElse(List.of()));
             }
         });
-        StackPane sizes = new StackPane(new PartSizes(bench, wanted, false), change);
+        StackPane sizes = new StackPane(new PartPane(bench, wanted, false), change);
         StackPane.setAlignment(change, Pos.TOP_RIGHT);
         VBox body = new VBox(sizes, head, found);
         body.getStyleClass().add("tab-body");

@@ -13,7 +13,7 @@ import mildtilt.geometry.Side;
  * @param axisSpacing between the two steer axes at the ground, straight ahead, mm
  * @param track mm
  */
-public record Turn(
+public record TurnGeometry(
         double steeringWheelDeg, double leftDeg, double rightDeg, double wheelbase, double axisSpacing, double track) {
 
     /** Below this inner angle neither Ackermann nor a turning circle means anything, degrees. */

@@ -34,7 +34,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 
 /** The column over its range, bent, tilted, pushed, and its train changed part by part. */
-class RoutingTest {
+class ColumnRangeTest {
 
     private final Catalogue parts = CatalogueFile.shipped();
 
