@@ -67,7 +67,7 @@ class SurveyStageTest {
                         .get(3))
                 .length();
         AppWindow.type(robot, "#survey-length-gear-input-3", Double.toString(read - 30));
-        untilSays(robot, "No reading stands out.");
+        untilSays(robot, "No reading looks wrong.");
         Point plan = JobPoints.position(app.bench.job(), new PointId.GearInput());
         AppWindow.press(robot, "#survey-put-gear-input");
         Point put = JobPoints.position(app.bench.job(), new PointId.GearInput());

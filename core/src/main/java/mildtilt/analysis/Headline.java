@@ -220,7 +220,7 @@ public enum Headline {
             Unit.LENGTH,
             HIGHER,
             "0 or more: each gap has what it needs.",
-            "The least that any gap in the whole range leaves over what it needs; below 0 it is too small. None is told where all leave plenty.",
+            "The least that any gap in the whole range leaves over what it needs; below 0 it is too small. Blank if all gaps are ample.",
             w -> w.clearance().flatMap(ClearanceFigures::tightest).map(p -> p.margin()),
             LINKAGE,
             CLEARANCE),

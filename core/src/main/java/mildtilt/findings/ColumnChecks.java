@@ -259,7 +259,7 @@ final class ColumnChecks {
                         Quantity.percent(ripple),
                         Quantity.percent(wanted),
                         Quantity.percent(best)),
-                "Twice in every turn the road wheels run quick and then slow against the hands: the wheel "
+                "Twice in every turn the road wheels run ahead of the steering wheel and then behind it: the wheel "
                         + "feels as if it catches, and it does not feel the same to left and right.",
                 clockings(turning)));
     }

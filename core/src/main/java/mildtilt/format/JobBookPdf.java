@@ -127,7 +127,7 @@ public final class JobBookPdf {
         }
         pages.heading("Found by the checks");
         if (analysis.findings().isEmpty()) {
-            pages.say("Nothing found by the checks this program makes. That proves nothing by itself.");
+            pages.say("The checks of this program found nothing. That is no proof that all is well.");
         }
         for (Finding f : analysis.findings()) {
             pages.say(

@@ -323,7 +323,7 @@ public final class JobCardPdf {
             lines.add("… and " + (open.size() - 6) + " more found; see the job.");
         }
         if (open.isEmpty()) {
-            lines.add("Nothing found by the checks this program makes. That proves nothing by itself.");
+            lines.add("The checks of this program found nothing. That is no proof that all is well.");
         }
         lines.addAll(sheet.wrap(sheet.regular, TEXT, inside(), CAUTION));
         return lines;

@@ -83,7 +83,7 @@ public final class ScanFile {
                 all.add(
                         "It has holes: " + faults.openEdges()
                                 + " edges belong to one triangle alone, or to more than two. Gaps to its skin are right, but "
-                                + "nothing can be told of a part that lies wholly inside it, or passes through a hole. Close the holes if it is a solid part.");
+                                + "a part that lies wholly inside it, or passes through a hole, is not found. Close the holes if it is a solid part.");
             }
             if (faults.flipped() > 0) {
                 all.add(

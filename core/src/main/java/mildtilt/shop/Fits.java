@@ -162,7 +162,7 @@ public final class Fits {
                 what,
                 into,
                 s,
-                s.good() ? told : told.then(" The ways out are in the notes."),
+                s.good() ? told : told.then(" Findings shows what you can do."),
                 List.of(),
                 Optional.empty());
     }

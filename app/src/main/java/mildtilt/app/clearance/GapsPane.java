@@ -36,7 +36,7 @@ public final class GapsPane extends FactsPane {
     @Override
     protected Optional<String> missing(AnalysisUpdate worked) {
         return worked.now().clearance().isEmpty()
-                ? Optional.of("No gap could be worked out. The notes say why.")
+                ? Optional.of("No gap could be worked out. Findings says why.")
                 : Optional.empty();
     }
 
@@ -45,7 +45,7 @@ public final class GapsPane extends FactsPane {
         ClearanceFigures f = worked.now().clearance().orElseThrow();
         head("Smallest gaps over the whole range");
         hint(f.looked() + " pairs looked at in " + f.positions()
-                + " positions of steering, travel and the wheel's adjustment. Press one to take the hands there.");
+                + " positions of steering, travel and the wheel's adjustment. Press one to go there.");
         for (int i = 0; i < Math.min(SHOWN, f.pairs().size()); i++) {
             pair(f.pairs().get(i), i);
         }

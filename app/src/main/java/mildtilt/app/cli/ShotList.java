@@ -151,7 +151,7 @@ final class ShotList {
             bench.open(DemoJob.BOG_TENDER.job(), Optional.empty());
             bench.stageProperty().set(WorkStage.COLUMN);
             bench.sideTabProperty().set(SideTab.PHASING);
-            pick(running, "#curve", "Gear ahead of the hands");
+            pick(running, "#curve", "Gear ahead of the steering wheel");
             bench.moveHands(new SteeringInput(60, 0, 0));
         }));
     }

@@ -29,7 +29,7 @@ public final class ClockingPane extends FactsPane {
         Column c = worked.now().job().column().orElseThrow();
         ColumnFigures figures = worked.now().column().orElseThrow();
         if (figures.turning().isEmpty()) {
-            say("A joint stands so far over that the column can't turn at all. The notes say which.");
+            say("A joint is at so large an angle that the column can't turn at all. Findings says which.");
             return;
         }
         Turning t = figures.turning().get();
@@ -37,7 +37,7 @@ public final class ClockingPane extends FactsPane {
                 worked.now().job().targets().ripplePct(),
                 worked.now().job().rules().ripplePct());
         say(
-                "Ripple {0}, wanted {1} at most. Gear ahead of or behind the hands by up to {2} in all.",
+                "Ripple {0}, wanted {1} at most. The gear is ahead of or behind the steering wheel by up to {2} in all.",
                 Quantity.percent(t.transfer().ripplePct()),
                 Quantity.percent(wanted),
                 Quantity.angle(t.transfer().positionErrorDeg()));
@@ -122,7 +122,7 @@ public final class ClockingPane extends FactsPane {
         for (EvenFeel.Choice choice : feel.choices()) {
             boolean there = Math.abs(choice.turnDeg()) < 0.05;
             String way = there
-                    ? "stands so now"
+                    ? "as it is now"
                     : text(Quantity.angle(Math.abs(choice.turnDeg())))
                             + (choice.turnDeg() > 0 ? " clockwise" : " anticlockwise");
             String rest = Math.abs(choice.leftRightPct()) > 0.5

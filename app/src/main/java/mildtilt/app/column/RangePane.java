@@ -77,7 +77,7 @@ public final class RangePane extends FactsPane {
             }
         }
         hint(
-                "Tilt, reach and how far the frame moves are sizes of the steering wheel: press it in the strip above, with Notes at the side.");
+                "Tilt, reach and how far the frame moves are sizes of the steering wheel: press it in the strip above to see them.");
     }
 
     private void tilt(GearTilt tilt) {

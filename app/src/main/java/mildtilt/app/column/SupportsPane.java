@@ -43,7 +43,7 @@ public final class SupportsPane extends FactsPane {
         f.load()
                 .ifPresentOrElse(
                         l -> strength(c, l, rules),
-                        () -> say("A joint is locked: what the shafts carry can't be told."));
+                        () -> say("A joint is locked, so the load on the shafts is not known."));
     }
 
     private void held(Column c, ColumnFigures f) {

@@ -109,7 +109,7 @@ public final class CompareTable extends VBox {
                 Choices.of(CompareWith.class, CompareWith::label, "compared", "What before means");
         choice.valueProperty().bindBidirectional(bench.comparedProperty());
         Button pin = new Button("Mark");
-        pin.setTooltip(new Tooltip("Keep the job as it stands now to compare with (Ctrl+B)"));
+        pin.setTooltip(new Tooltip("Mark the job as it is now, to compare with it later (Ctrl+B)"));
         pin.setOnAction(_ -> bench.pin());
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);

@@ -75,7 +75,7 @@ public final class FindingsPane extends VBox {
                 nothing
                         ? "There is no column and no axle in this job yet, so there is nothing to check. "
                                 + "Open a job (Ctrl+O), or write one: docs/job-format.md says how."
-                        : "Nothing found by the checks this program makes. That is not an approval: tack, turn "
+                        : "The checks of this program found nothing. That is not an approval: tack, turn "
                                 + "through the whole range, and have it looked at.");
         notJudged.setVisible(!worked.get().now().notJudged().isEmpty() && !nothing);
         if (notJudged.isVisible()) {

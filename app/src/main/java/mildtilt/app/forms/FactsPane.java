@@ -86,7 +86,7 @@ public abstract class FactsPane extends VBox {
         }
         return Optional.of(
                 worked.now().job().column().isPresent()
-                        ? "The column could not be worked out. The notes say why."
+                        ? "The column could not be worked out. Findings says why."
                         : "This job has no column yet.");
     }
 

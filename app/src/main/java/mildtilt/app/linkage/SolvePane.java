@@ -175,7 +175,7 @@ public final class SolvePane extends VBox {
             asked.add(
                     Wrap.text(
                             "This job can't be worked on so: it has no axle, does not steer the right way, or can't go "
-                                    + "through its whole range. The notes say why.",
+                                    + "through its whole range. Findings says why.",
                             "hint"),
                     0,
                     row,
@@ -306,7 +306,7 @@ public final class SolvePane extends VBox {
     private void show(Goal g, Outcome found) {
         found.told.forEach(p -> answers.getChildren().add(Wrap.text(p.text(bench.lengthUnit()), "step")));
         if (found.met) {
-            answers.getChildren().add(Wrap.text("What is wanted is met as it stands.", "finding-what"));
+            answers.getChildren().add(Wrap.text("Already meets all targets.", "finding-what"));
         }
         if (found.answers.isEmpty() && !found.met && g != Goal.ARM_MATCH) {
             answers.getChildren()

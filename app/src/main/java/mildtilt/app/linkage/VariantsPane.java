@@ -75,7 +75,7 @@ public final class VariantsPane extends VBox {
         Alert alert = new Alert(Alert.AlertType.CONFIRMATION, "", replace, stay);
         alert.initOwner(getScene().getWindow());
         alert.setTitle("Mild Tilt");
-        alert.setHeaderText("There is a variant \"" + n + "\" already. Replace it with the plan as it stands?");
+        alert.setHeaderText("There is a variant \"" + n + "\" already. Replace it with the present plan?");
         return alert.showAndWait().orElse(stay) == replace;
     }
 

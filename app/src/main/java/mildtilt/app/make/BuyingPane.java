@@ -53,8 +53,7 @@ final class BuyingPane extends MakePane {
         say("Priced so far: " + LengthText.decimal(b.price(), 2)
                 + (b.unpriced() > 0 ? "; " + b.unpriced() + " without a price." : "."));
         if (plan.wanted().isEmpty()) {
-            hint(
-                    "Say when it should be ready, and how long each thing takes to come, and the latest day to order is told.");
+            hint("Say when it should be ready and how long each thing takes to come, to see the latest day to order.");
         }
         long late = b.items().stream().filter(i -> i.late() > 0).count();
         if (late > 0) {

@@ -166,7 +166,7 @@ final class HeatPane extends MakePane {
                                 "Delete the last",
                                 "heat-drop-" + i,
                                 () -> make(
-                                        "Drop the last reading of " + w.piece(),
+                                        "Delete the last reading of " + w.piece(),
                                         m -> m.editWeld(
                                                 i,
                                                 x -> x.withReadings(

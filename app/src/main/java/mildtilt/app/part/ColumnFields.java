@@ -230,7 +230,8 @@ final class ColumnFields {
                         "bolted down",
                         axis.isEmpty(),
                         (j, free) -> set.apply(j, free ? Optional.empty() : Optional.of(drawn)))
-                .meaning("Bolted down, its axis is kept as measured, and joints that stand off it are told.");
+                .meaning(
+                        "If the gear is bolted down, its axis stays as measured, and joints off that axis are reported.");
     }
 
     private List<PartChoice> shaftChoices(int index) {
@@ -310,7 +311,7 @@ final class ColumnFields {
                                         Math.toDegrees(c.axis(index).angleTo(c.axis(index + 1))),
                                         (j, v) -> j.editColumn(k -> JointBend.withAngle(k, index, v)))
                                 .meaning(
-                                        "Its operating angle. Typed, the joint moves square to the line between its neighbours until it stands so.")));
+                                        "Its operating angle. Type one, and the joint moves square to the line between its neighbours until it has that angle.")));
         all.addAll(PartFields.of(at, ColumnParts.JOINT, joint, "", (j, change) -> joint(j, index, change)));
         all.addAll(fit(
                 at.in("wheel_side"),

@@ -122,6 +122,7 @@ public final class Shell {
                 }));
         theme.addListener((_, _, t) -> t.applyTo(scene));
         theme.get().applyTo(scene);
+        StyleWatch.start(() -> theme.get().applyTo(scene));
         commands.installKeys(scene, find);
         window.setScene(scene);
         // Not left to whatever control comes first.

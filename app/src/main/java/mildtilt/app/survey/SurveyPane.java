@@ -158,7 +158,7 @@ public final class SurveyPane extends FormPane {
                 + (s.spare() == 0 ? " Nothing checks anything yet: one misread tape would not be seen." : ""));
         s.worst().ifPresentOrElse(t -> add(Wrap.text("! " + words(t), "brings")), () -> {
             if (s.spare() > 0) {
-                hint("No reading stands out.");
+                hint("No reading looks wrong.");
             }
         });
     }
@@ -375,7 +375,8 @@ public final class SurveyPane extends FormPane {
                         "×",
                         "survey-drop-" + id,
                         () -> change(
-                                "Drop a reading of " + names.apply(p.id()), x -> x.edit(p.id(), q -> q.without(i))))));
+                                "Delete a reading of " + names.apply(p.id()),
+                                x -> x.edit(p.id(), q -> q.without(i))))));
         hint(capital(r.label(names))
                 + s.flatMap(x -> x.told().stream()
                                 .filter(t -> t.point().equals(p.id()) && t.index() == i)

@@ -70,7 +70,7 @@ final class DiagnosisPane extends TrialPane {
                             "The readings of " + t.sheet().name() + " fit "
                                     + best.told(plan).text(bench.lengthUnit()) + ".",
                             best::onto)));
-            hint("That changes the plan, and with it every figure, the cut list and the notes. Undo takes it back.");
+            hint("That changes the plan, and with it every figure, the cut list and the findings. Undo takes it back.");
         }
         head("All that were fitted best");
         table(CauseTable.of(t.sheet().name(), d, plan), "cause", "confidence_pct", "left_times_spread");

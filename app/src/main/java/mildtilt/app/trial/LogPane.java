@@ -51,7 +51,7 @@ final class LogPane extends TrialPane {
             }));
         }
         if (all.size() > SHOWN) {
-            hint((all.size() - SHOWN) + " older ones stand in the job book and in the CSV.");
+            hint((all.size() - SHOWN) + " older ones are in the job book and in the CSV.");
         }
     }
 

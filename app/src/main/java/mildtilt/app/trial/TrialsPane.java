@@ -271,7 +271,7 @@ final class TrialsPane extends TrialPane {
     }
 
     private void tolerances() {
-        hint("What may be off, before it is told not as planned: yours to set.");
+        hint("How far a reading may be off before it counts as not as planned. Set your own.");
         row(Arrays.stream(Tolerances.Kind.values()).map(this::tolerance).toArray(Node[]::new));
     }
 

@@ -14,7 +14,7 @@ public final class CauseTable {
     public static Table of(String trial, Diagnosis d, Job plan) {
         return new Table(
                 "trial-causes",
-                "What fits the readings: " + trial,
+                "Diagnosis: " + trial,
                 List.of("trial", "cause", "confidence_pct", "left_times_spread"),
                 List.of("Trial", "Cause", "Confidence", "Left unexplained"),
                 d.causes().stream()

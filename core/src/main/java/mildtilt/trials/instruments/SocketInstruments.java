@@ -104,7 +104,7 @@ public final class SocketInstruments implements Instruments {
                 answer.startsWith("no ")
                         ? "The instrument can't be put there: " + sentence(answer)
                         : "The instrument answered \"" + answer
-                                + "\" when it was told where it is; its reading would be of another place.");
+                                + "\" when it was given its place, so its reading would be of another place.");
     }
 
     @Override
