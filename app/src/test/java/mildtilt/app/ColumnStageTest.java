@@ -286,7 +286,7 @@ class ColumnStageTest {
         phasing(robot);
         for (double width : new double[] {1280, 1100}) {
             robot.interact(() -> app.stage.setWidth(width));
-            robot.sleep(150);
+            AppWindow.until(() -> Math.abs(app.stage.getScene().getWidth() - width) < 20);
             List<Bounds> dials = robot.lookup(".fork-dial").queryAll().stream()
                     .map(n -> n.localToScene(n.getLayoutBounds()))
                     .toList();

@@ -319,7 +319,6 @@ class JourneyTest {
             AppWindow.until(() -> Math.abs(app.stage.getScene().getWidth() - size[0]) < 20);
             for (WorkStage stage : WorkStage.values()) {
                 robot.interact(() -> app.bench.stageProperty().set(stage));
-                robot.sleep(150);
                 app.nothingIsCutOff(stage + " at " + size[0]);
                 if (stage == WorkStage.COLUMN) {
                     everyElementsSizesCanBeRead(robot);

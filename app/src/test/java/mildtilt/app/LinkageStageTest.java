@@ -224,11 +224,7 @@ class LinkageStageTest {
                     app.bench.sideTabProperty().set(tab);
                     app.bench.moveHands(new SteeringInput(tab.ordinal() * 15, 10, 10));
                 });
-                robot.sleep(120);
-                robot.interact(() -> app.stage.getScene().getRoot().layout());
-                assertThat(AppWindow.cutOff(app.stage.getScene().getRoot()))
-                        .as(demo + ", " + tab)
-                        .isEmpty();
+                app.nothingIsCutOff(demo + ", " + tab);
             }
             robot.interact(() -> app.bench.sideTabProperty().set(SideTab.NOTES));
             for (Element e : Element.trainOf(demo.job())) {

@@ -68,7 +68,8 @@ class MakeStageTest {
     /** Waits until the papers shown are of the job as it stands. */
     private void ready(FxRobot robot) {
         app.settle();
-        robot.sleep(250);
+        AppWindow.until(() -> Optional.of(app.bench.job())
+                .equals(robot.lookup("#make-stage-pane").query().getUserData()));
         WaitForAsyncUtils.waitForFxEvents();
     }
 

@@ -4,6 +4,7 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import mildtilt.describe.Field.Presence;
 import mildtilt.describe.Field.Shape;
@@ -44,7 +45,7 @@ public final class RangeCheck {
                 p.fields().forEach(f -> field(f, value, at));
                 refusedBy(() -> p.check().accept(value));
             }
-            case Form.Kinds<T> k -> form(cast(k.kinds().get(k.word(value))), value, at);
+            case Form.Kinds<T> k -> form(cast(Objects.requireNonNull(k.kinds().get(k.word(value)))), value, at);
             case Form.Either<T> e -> form(cast(e.of(value).form()), value, at);
             case Form.Under<T> u -> form(u.part(), value, at.in(u.key()));
             case Form.Packed _ -> {}

@@ -2,6 +2,7 @@ package mildtilt.findings;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import mildtilt.geometry.Side;
 import mildtilt.job.Element;
@@ -50,7 +51,7 @@ final class GeometryChecks {
 
     private void weight(List<Finding> all) {
         for (Side way : Side.values()) {
-            WeightLift lift = figures.lift().get(way);
+            WeightLift lift = Objects.requireNonNull(figures.lift().get(way));
             if (lift.leastMm() < -SINKS) {
                 all.add(new Finding(
                         Fault.WEIGHT_TURNS_AWAY,

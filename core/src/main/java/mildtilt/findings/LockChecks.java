@@ -2,6 +2,7 @@ package mildtilt.findings;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.function.DoubleFunction;
 import mildtilt.gear.ArmGear;
@@ -178,8 +179,10 @@ final class LockChecks {
         SteeringTrain after = new SteeringTrain(turned(job, g, deg));
         for (Rod rod : new Rod[] {Rod.DRAG_LINK, Rod.DRAG_ROD, Rod.SHORT_LINK, Rod.CENTRE_LINK}) {
             if (before.axle().orElseThrow().lengths().containsKey(rod)) {
-                double by = after.axle().orElseThrow().lengths().get(rod)
-                        - before.axle().orElseThrow().lengths().get(rod);
+                double by = Objects.requireNonNull(
+                                after.axle().orElseThrow().lengths().get(rod))
+                        - Objects.requireNonNull(
+                                before.axle().orElseThrow().lengths().get(rod));
                 return Math.abs(by) < 0.05
                         ? Phrase.of("")
                         : Phrase.of(

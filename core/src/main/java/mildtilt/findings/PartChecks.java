@@ -1,6 +1,7 @@
 package mildtilt.findings;
 
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Stream;
 import mildtilt.build.Piece;
@@ -130,7 +131,7 @@ final class PartChecks {
         if (tube.isEmpty() || force <= l.force()) {
             return;
         }
-        double length = s.lengths().get(l.rod());
+        double length = Objects.requireNonNull(s.lengths().get(l.rod()));
         double holds = tube.get().bucklingLoad(length);
         double stress = tube.get().stress(force, length);
         boolean buckles = holds < force;

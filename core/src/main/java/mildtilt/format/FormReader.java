@@ -14,6 +14,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
@@ -551,7 +552,7 @@ final class FormReader {
                     @Override
                     @SuppressWarnings("unchecked")
                     public <X> X get(String component) {
-                        return (X) values.get(component);
+                        return (X) Objects.requireNonNull(values.get(component));
                     }
                 }));
     }

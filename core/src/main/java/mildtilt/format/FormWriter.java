@@ -7,6 +7,7 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.Collection;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import mildtilt.describe.Field;
 import mildtilt.describe.Field.Presence;
 import mildtilt.describe.Field.Shape;
@@ -36,7 +37,7 @@ final class FormWriter {
                 if (k.said() || !k.usual().filter(word::equals).isPresent()) {
                     o.put(k.key(), word);
                 }
-                write(cast(k.kinds().get(word)), value, o);
+                write(cast(Objects.requireNonNull(k.kinds().get(word))), value, o);
             }
             case Form.Either<T> e -> write(cast(e.of(value).form()), value, o);
             case Form.Under<T> u -> o.set(u.key(), write(u.part(), value));

@@ -19,6 +19,7 @@ import java.nio.file.attribute.PosixFilePermission;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.Locale;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.atomic.AtomicInteger;
@@ -212,7 +213,7 @@ public final class JobFile {
         }
         // A job reached through a link stays where the link points.
         Path target = Files.exists(file) ? file.toRealPath() : file.toAbsolutePath();
-        Path folder = target.getParent();
+        Path folder = Objects.requireNonNull(target.getParent(), "a file lies in a folder");
         Optional<Set<PosixFilePermission>> permissions = permissions(Files.exists(target) ? target : like);
         clearParts(folder);
         Path part = folder.resolve(PART + ProcessHandle.current().pid() + "-" + PARTS.incrementAndGet() + PART_ENDING);

@@ -1,5 +1,7 @@
 package mildtilt.format;
 
+import java.util.Objects;
+
 /** A job file that can't be read or written. The message says what, where in it, and what to do. */
 public final class JobFileException extends Exception {
 
@@ -7,5 +9,11 @@ public final class JobFileException extends Exception {
 
     public JobFileException(String message) {
         super(message);
+    }
+
+    /** Always there: whoever throws one says why. */
+    @Override
+    public String getMessage() {
+        return Objects.requireNonNull(super.getMessage());
     }
 }

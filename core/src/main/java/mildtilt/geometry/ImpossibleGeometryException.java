@@ -1,5 +1,7 @@
 package mildtilt.geometry;
 
+import java.util.Objects;
+
 /** Geometry that can't exist, such as a shaft without length. The message is for the user. */
 public final class ImpossibleGeometryException extends IllegalArgumentException {
 
@@ -7,5 +9,11 @@ public final class ImpossibleGeometryException extends IllegalArgumentException 
 
     public ImpossibleGeometryException(String message) {
         super(message);
+    }
+
+    /** Always there: whoever throws one says why. */
+    @Override
+    public String getMessage() {
+        return Objects.requireNonNull(super.getMessage());
     }
 }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import mildtilt.gear.RackAndPinion;
 import mildtilt.geometry.Point;
@@ -75,7 +76,7 @@ public final class AsBuiltJob {
             }
             placed = switch (id) {
                 case InnerPivot p -> withInner(placed, p, to, JobPoints.position(apart, id));
-                case PointId.ObstaclePoint o -> shifted(placed, o.index(), by.get(id));
+                case PointId.ObstaclePoint o -> shifted(placed, o.index(), Objects.requireNonNull(by.get(id)));
                 case PointId.Hub _,
                         PointId.JointCentre _,
                         PointId.GearInput _,

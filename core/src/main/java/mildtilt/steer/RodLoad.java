@@ -3,6 +3,7 @@ package mildtilt.steer;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import mildtilt.linkage.Rod;
 import mildtilt.linkage.RodEnds;
@@ -38,7 +39,7 @@ public record RodLoad(
                 continue;
             }
             double force = effort.rodForce().get(rod);
-            double length = lengths.get(rod);
+            double length = Objects.requireNonNull(lengths.get(rod));
             Optional<RodTube> tube = axle.rodEnds(rod).flatMap(RodEnds::tube).filter(_ -> force > 0);
             Optional<Double> stress = tube.map(t -> t.stress(force, length));
             all.add(new RodLoad(

@@ -3,6 +3,7 @@ package mildtilt.steer;
 import java.util.Collections;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.TreeMap;
 import mildtilt.geometry.Side;
@@ -163,7 +164,7 @@ public record SteerFigures(
     }
 
     public Lock lock(Side way) {
-        return locks.get(way);
+        return Objects.requireNonNull(locks.get(way));
     }
 
     /** Steering-wheel turns from where the lock really ends to where it ends the other way. */
@@ -200,12 +201,12 @@ public record SteerFigures(
 
     /** Toe change of one wheel over the whole travel, straight ahead, peak to peak, degrees. */
     public double bumpSteerDeg(Side side) {
-        return bumpSteer.get(side);
+        return Objects.requireNonNull(bumpSteer.get(side));
     }
 
     /** The same over the normal travel alone. */
     public double normalBumpSteerDeg(Side side) {
-        return normalBumpSteer.get(side);
+        return Objects.requireNonNull(normalBumpSteer.get(side));
     }
 
     public double worstBumpSteerDeg() {

@@ -95,11 +95,13 @@ public final class SteerSweep {
             rows.add(new SteerRow(pose, pose.assembled().map(p -> turn(sw, p)), ratioAt(sw, step)));
         }
         Optional<Double> ratio = ratioAt(0, step);
-        Map<Side, SteerFigures.Lock> locks = Map.of(Side.LEFT, lock(Side.LEFT), Side.RIGHT, lock(Side.RIGHT));
-        double lockRight = locks.get(Side.RIGHT).turn().steeringWheelDeg();
-        double lockLeft = locks.get(Side.LEFT).turn().steeringWheelDeg();
-        double loadedRight = loadedTo(locks.get(Side.RIGHT));
-        double loadedLeft = loadedTo(locks.get(Side.LEFT));
+        SteerFigures.Lock atRight = lock(Side.RIGHT);
+        SteerFigures.Lock atLeft = lock(Side.LEFT);
+        Map<Side, SteerFigures.Lock> locks = Map.of(Side.LEFT, atLeft, Side.RIGHT, atRight);
+        double lockRight = atRight.turn().steeringWheelDeg();
+        double lockLeft = atLeft.turn().steeringWheelDeg();
+        double loadedRight = loadedTo(atRight);
+        double loadedLeft = loadedTo(atLeft);
         Optional<Effort> effort = Effort.of(train, job, loadedRight, loadedLeft, grid.steerStepsEachWay(), step);
         double both = Math.min(vehicle.droop(), vehicle.bump());
         return new SteerFigures(

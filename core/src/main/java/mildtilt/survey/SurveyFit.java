@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
@@ -144,7 +145,7 @@ public final class SurveyFit {
         }
         for (SurveyPoint p : points) {
             Point x = known.getOrDefault(p.id(), new Point(0, 0, 300));
-            int i = 3 * index.get(p.id());
+            int i = 3 * row(p.id());
             at[i] = x.x();
             at[i + 1] = x.y();
             at[i + 2] = x.z();
@@ -161,17 +162,17 @@ public final class SurveyFit {
             if (r.others().isEmpty() || !known.keySet().containsAll(r.others())) {
                 continue;
             }
-            Point from = known.get(r.others().getFirst());
+            Point from = known(known, r.others().getFirst());
             switch (r) {
                 case MirrorOf _ -> {
                     return Optional.of(from.mirrored());
                 }
                 case Middle m -> {
-                    return Optional.of(from.midwayTo(known.get(m.other())));
+                    return Optional.of(from.midwayTo(known(known, m.other())));
                 }
                 case Along a -> {
                     return Optional.of(from.plus(
-                            known.get(a.toward()).minus(from).direction().times(a.length())));
+                            known(known, a.toward()).minus(from).direction().times(a.length())));
                 }
                 case Slope s -> {
                     return Optional.of(from.plus(
@@ -195,6 +196,10 @@ public final class SurveyFit {
         return Optional.empty();
     }
 
+    private static Point known(Map<Id, Point> known, Id point) {
+        return Objects.requireNonNull(known.get(point));
+    }
+
     private double[] solved(double[] start) {
         LeastSquaresOptimizer.Optimum o = new LevenbergMarquardtOptimizer()
                 .optimize(new LeastSquaresBuilder()
@@ -212,8 +217,13 @@ public final class SurveyFit {
         return new Point(x[3 * i], x[3 * i + 1], x[3 * i + 2]);
     }
 
+    /** Which of the points it is, from 0. */
+    private int row(Id point) {
+        return Objects.requireNonNull(index.get(point));
+    }
+
     private Point at(double[] x, Id point) {
-        return at(x, index.get(point));
+        return at(x, row(point));
     }
 
     /** What was read less what the places say, each over its spread. */
@@ -282,7 +292,7 @@ public final class SurveyFit {
         RealMatrix v = svd.getV();
         Map<Id, String> open = new LinkedHashMap<>();
         for (SurveyPoint p : points) {
-            int i = 3 * index.get(p.id());
+            int i = 3 * row(p.id());
             double moved = 0;
             for (int c = 0; c < v.getColumnDimension(); c++) {
                 if (s[c] <= OPEN * most) {
@@ -316,7 +326,7 @@ public final class SurveyFit {
                 .getInverse();
         Map<Id, Place> places = new LinkedHashMap<>();
         for (SurveyPoint p : points) {
-            int i = 3 * index.get(p.id());
+            int i = 3 * row(p.id());
             places.put(p.id(), new Place(at(x, p.id()), sd(q, i), sd(q, i + 1), sd(q, i + 2)));
         }
         RealMatrix jq = j.multiply(q);

@@ -1,5 +1,7 @@
 package mildtilt.units;
 
+import java.util.Objects;
+
 /** A length, angle or number that could not be read. The message is for the user. */
 public final class UnreadableMeasureException extends IllegalArgumentException {
 
@@ -7,5 +9,11 @@ public final class UnreadableMeasureException extends IllegalArgumentException {
 
     public UnreadableMeasureException(String message) {
         super(message);
+    }
+
+    /** Always there: whoever throws one says why. */
+    @Override
+    public String getMessage() {
+        return Objects.requireNonNull(super.getMessage());
     }
 }

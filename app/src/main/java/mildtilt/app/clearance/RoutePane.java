@@ -2,6 +2,7 @@ package mildtilt.app.clearance;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.atomic.AtomicBoolean;
@@ -185,7 +186,7 @@ public final class RoutePane extends VBox {
                     try {
                         take.accept(v);
                     } catch (ImpossibleGeometryException | UnreadableMeasureException e) {
-                        bench.refuse(e.getMessage());
+                        bench.refuse(Objects.requireNonNull(e.getMessage()));
                         Platform.runLater(this::ask);
                     }
                 },

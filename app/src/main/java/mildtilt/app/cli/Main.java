@@ -11,6 +11,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.stream.Collectors;
@@ -238,7 +239,10 @@ public final class Main implements Callable<Integer> {
                 System.err.println(e.getMessage());
             } catch (IOException | UncheckedIOException e) {
                 System.err.println("The CSV files could not be written: "
-                        + JobFile.reason(e instanceof UncheckedIOException u ? u.getCause() : (IOException) e));
+                        + JobFile.reason(
+                                e instanceof UncheckedIOException u
+                                        ? Objects.requireNonNull(u.getCause())
+                                        : (IOException) e));
             }
             return BAD_INPUT;
         }

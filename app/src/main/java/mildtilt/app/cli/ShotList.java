@@ -34,8 +34,10 @@ import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.arms.KnuckleChange;
 import mildtilt.arms.KnuckleEdits;
+import mildtilt.curve.Curve;
 import mildtilt.format.DemoJob;
 import mildtilt.steer.SteeringInput;
+import mildtilt.trials.compare.MeasurementTask;
 import mildtilt.units.LengthUnit;
 import org.jspecify.annotations.Nullable;
 
@@ -110,7 +112,7 @@ final class ShotList {
                 () -> {
                     bench.stageProperty().set(WorkStage.FIT);
                     after(SETTLE, () -> {
-                        pick(running, "#fit-round", "Turn plates");
+                        pick(running, "#fit-round", MeasurementTask.Round.PLATES);
                         ((MenuButton) running.window().getScene().lookup("#fit-sources"))
                                 .getItems()
                                 .getFirst()
@@ -151,7 +153,7 @@ final class ShotList {
             bench.open(DemoJob.BOG_TENDER.job(), Optional.empty());
             bench.stageProperty().set(WorkStage.COLUMN);
             bench.sideTabProperty().set(SideTab.PHASING);
-            pick(running, "#curve", "Gear ahead of the steering wheel");
+            pick(running, "#curve", Curve.COLUMN_LEAD);
             bench.moveHands(new SteeringInput(60, 0, 0));
         }));
     }
@@ -176,14 +178,14 @@ final class ShotList {
             bench.edit(
                     "Steering arms shorter and in",
                     j -> KnuckleEdits.changedBoth(j, new KnuckleChange(-10, -4, 3, 0, 0)));
-            pick(running, "#curve", "Outer against inner wheel");
+            pick(running, "#curve", Curve.OUTER);
         }));
         shots.add(new Shot(
                 "work-it-out",
                 () -> {
                     bench.open(DemoJob.GARDEN_SHUTTLE.job(), Optional.empty());
                     bench.sideTabProperty().set(SideTab.WORK_OUT);
-                    pick(running, "#curve", "Bump steer, toe-in");
+                    pick(running, "#curve", Curve.BUMP_STEER);
                     press(running, "#knob-gear-fore-aft");
                     press(running, "#run-work-out");
                 },
@@ -232,13 +234,8 @@ final class ShotList {
     }
 
     @SuppressWarnings("unchecked")
-    private static void pick(Running running, String id, String title) {
-        ChoiceBox<Object> choice =
-                (ChoiceBox<Object>) running.window().getScene().lookup(id);
-        choice.setValue(choice.getItems().stream()
-                .filter(i -> choice.getConverter().toString(i).equals(title))
-                .findFirst()
-                .orElseThrow());
+    private static void pick(Running running, String id, Object value) {
+        ((ChoiceBox<Object>) running.window().getScene().lookup(id)).setValue(value);
     }
 
     private static void press(Running running, String id) {

@@ -3,6 +3,7 @@ package mildtilt.app.compare;
 import java.util.EnumMap;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import javafx.css.PseudoClass;
 import javafx.geometry.HPos;
@@ -97,7 +98,7 @@ public final class CompareTable extends VBox {
         int at = 0;
         for (Headline h : Headline.values()) {
             if (h.standsAt(where)) {
-                Row row = rows.get(h);
+                Row row = Objects.requireNonNull(rows.get(h));
                 grid.addRow(at++, row.name, row.before, row.now);
                 grid.getRowConstraints().add(new RowConstraints(ROW_HEIGHT));
             }

@@ -2,6 +2,7 @@ package mildtilt.app.compare;
 
 import java.util.EnumMap;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Function;
 import javafx.geometry.HPos;
@@ -145,8 +146,7 @@ final class HandsTable extends VBox {
     }
 
     private String rakeForce(SteerFigures s, Side side) {
-        return s.rake()
-                .get(side)
+        return Objects.requireNonNull(s.rake().get(side))
                 .forceFactor()
                 .map(f -> Quantity.times(f).text(bench.lengthUnit()))
                 .orElse("beyond");
@@ -192,7 +192,8 @@ final class HandsTable extends VBox {
     }
 
     private String rake(SteerFigures s, Side side) {
-        return Quantity.angle(s.rake().get(side).worstDeg()).text(bench.lengthUnit());
+        return Quantity.angle(Objects.requireNonNull(s.rake().get(side)).worstDeg())
+                .text(bench.lengthUnit());
     }
 
     private String angle(Map<RodEnd, Double> map, RodEnd end) {

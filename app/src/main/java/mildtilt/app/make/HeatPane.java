@@ -2,6 +2,7 @@ package mildtilt.app.make;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import javafx.scene.control.ChoiceBox;
@@ -151,7 +152,7 @@ final class HeatPane extends MakePane {
                         "Reading of " + w.piece() + ": " + LengthText.trimmed(c, 0) + " °C",
                         m -> m.editWeld(i, x -> x.withReading(new Reading(at, c, moment.getValue()))));
             } catch (UnreadableMeasureException | ImpossibleGeometryException e) {
-                bench.refuse(e.getMessage());
+                bench.refuse(Objects.requireNonNull(e.getMessage()));
             }
         };
         celsius.setOnAction(_ -> take.run());

@@ -27,6 +27,10 @@ public final class MakeStagePane extends HBox {
 
     public MakeStagePane(Workbench bench, Clock clock, Saving saving) {
         PapersDesk desk = new PapersDesk(bench, clock);
+        setId("make-stage-pane");
+        // Of which job what is shown is.
+        desk.papersProperty()
+                .addListener((_, _, p) -> setUserData(p.map(x -> x.analysis().job())));
         SheetRail.fill(this, "make", MakeSheet.values(), MakeSheet::label, bench.makeSheetProperty(), s -> switch (s) {
             case CUT_LIST -> new CutListPane(bench, desk);
             case RODS -> new RodsPane(bench, desk);

@@ -2,6 +2,7 @@ package mildtilt.app.part;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.BiFunction;
@@ -61,7 +62,8 @@ final class PartFields {
     private <T> void add(Form<T> form, T value, Edit<T> edit) {
         switch (form) {
             case Part<T> p -> p.fields().forEach(f -> add(p, f, value, edit));
-            case Form.Kinds<T> k -> add((Form<T>) k.kinds().get(k.word(value)), value, edit);
+            case Form.Kinds<T> k ->
+                add((Form<T>) Objects.requireNonNull(k.kinds().get(k.word(value))), value, edit);
             case Form.Either<T> e -> add((Form<T>) e.of(value).form(), value, edit);
             case Form.Under<T> u -> add(u.part(), value, edit);
             case Form.Packed _ -> {}

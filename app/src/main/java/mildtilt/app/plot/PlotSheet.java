@@ -227,7 +227,7 @@ final class PlotSheet extends ChartPane {
             boolean dashed) {
         g.setStroke(ink(ink));
         g.setLineWidth(width);
-        g.setLineDashes(dashed ? new double[] {5, 4} : null);
+        g.setLineDashes(dashed ? new double[] {5, 4} : new double[0]);
         for (Run run : runs) {
             double[] xs =
                     run.points().stream().mapToDouble(p -> x.at(p[0] * shown)).toArray();

@@ -9,6 +9,7 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
@@ -355,7 +356,10 @@ public final class Documents {
                     bench.edit("Import the points of " + read.file(), j -> j.withSurvey(survey));
                 }
             } catch (JobFileException | ImpossibleGeometryException | UnreadableMeasureException e) {
-                tell(owner, "Those points were not taken. The survey is as it was.", e.getMessage());
+                tell(
+                        owner,
+                        "Those points were not taken. The survey is as it was.",
+                        Objects.requireNonNull(e.getMessage()));
             }
         });
     }

@@ -2,6 +2,7 @@ package mildtilt.app.trial;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
@@ -402,7 +403,7 @@ final class MeasurePane extends VBox {
                 dial.clear();
             }
         } catch (UnreadableMeasureException | ImpossibleGeometryException x) {
-            bench.refuse(x.getMessage());
+            bench.refuse(Objects.requireNonNull(x.getMessage()));
         }
     }
 

@@ -1,5 +1,7 @@
 package mildtilt.trials.instruments;
 
+import java.util.Objects;
+
 /** An instrument that can't be read, with a sentence that says which, why and what to do. */
 public final class InstrumentException extends Exception {
 
@@ -7,5 +9,11 @@ public final class InstrumentException extends Exception {
 
     public InstrumentException(String message) {
         super(message);
+    }
+
+    /** Always there: whoever throws one says why. */
+    @Override
+    public String getMessage() {
+        return Objects.requireNonNull(super.getMessage());
     }
 }
