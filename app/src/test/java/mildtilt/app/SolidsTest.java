@@ -103,6 +103,12 @@ class SolidsTest {
         assertThat(app.bench.undoable()).hasValueSatisfying(l -> assertThat(l).contains("up"));
         robot.interact(app.bench::undo);
         assertThat(JobPoints.position(app.bench.job(), id)).isEqualTo(was);
+        robot.drag("#look-cut .thumb").moveBy(40, 0).drop();
+        assertThat(robot.lookup("#look-cut").queryAs(Slider.class).getValue()).isGreaterThan(0.2);
+        robot.interact(() -> robot.lookup("#look-cut").queryAs(Slider.class).setValue(0));
+        assertThat(differ(whole, picture(robot)))
+                .as("the slider does not turn the vehicle")
+                .isLessThan(50);
         robot.interact(() -> robot.lookup("#look-cut").queryAs(Slider.class).setValue(0.6));
         assertThat(differ(whole, picture(robot))).as("what is near is cut away").isGreaterThan(2000);
         app.chosen = AppWindow.temporary().resolve("left.png");

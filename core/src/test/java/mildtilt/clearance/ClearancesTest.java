@@ -118,7 +118,7 @@ class ClearancesTest {
                     // Once two are in each other, how deep is not followed to the last.
                     assertThat(g)
                             .as(a.name() + " and " + b.name() + " at " + sw + "°, " + z)
-                            .isGreaterThan(least < -1 ? -60 : least - 1.5);
+                            .isGreaterThan(least < -1 ? -60 : least - 0.2);
                 }
             }
         }

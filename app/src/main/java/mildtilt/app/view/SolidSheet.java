@@ -150,6 +150,8 @@ final class SolidSheet extends ColoredPane {
                         button("Save picture…", "look-save", () -> save.accept(picture())));
         presets.setAlignment(Pos.CENTER_LEFT);
         presets.setManaged(false);
+        // The slider is dragged, not the vehicle behind it.
+        presets.addEventHandler(MouseEvent.ANY, MouseEvent::consume);
         getChildren().add(presets);
         setOnScroll(e -> zoomBy(Math.pow(1.1, Math.signum(e.getDeltaY()))));
         setOnKeyPressed(this::key);
