@@ -76,13 +76,17 @@ final class SolidSheet extends ColoredPane {
     private final List<SolidHandle> handles = new ArrayList<>();
     private final PauseTransition rest = new PauseTransition(Duration.millis(450));
     private final Group root = new Group();
-    /** At rest, with smooth edges. */
-    private final SubScene smooth = new SubScene(new Group(), 100, 100, true, SceneAntialiasing.BALANCED);
-    /** While it moves, one pixel drawn for several of the screen. */
-    private final SubScene quick = new SubScene(new Group(), 100, 100, true, SceneAntialiasing.DISABLED);
+    /** What is drawn on; none where the machine can't draw solids. */
+    private Optional<Surfaces> surfaces = Optional.empty();
 
     private boolean moving;
     private double size = 1;
+
+    /**
+     * @param smooth at rest
+     * @param quick while it moves, one pixel drawn for several of the screen, without smooth edges
+     */
+    private record Surfaces(SubScene smooth, SubScene quick) {}
 
     /** @param save puts a picture into a file */
     SolidSheet(Workbench bench, Consumer<Image> save) {
@@ -122,11 +126,15 @@ final class SolidSheet extends ColoredPane {
         camera.setFieldOfView(FIELD_OF_VIEW);
         camera.setNearClip(NEAREST);
         camera.setFarClip(60_000);
-        smooth.setId("solid-smooth");
-        fill(smooth, 1);
-        fill(quick, COARSE);
-        show(smooth, quick);
-        getChildren().addAll(smooth, quick);
+        Surfaces both = new Surfaces(
+                new SubScene(new Group(), 100, 100, true, SceneAntialiasing.BALANCED),
+                new SubScene(new Group(), 100, 100, true, SceneAntialiasing.DISABLED));
+        both.smooth.setId("solid-smooth");
+        fill(both.smooth, 1);
+        fill(both.quick, COARSE);
+        surfaces = Optional.of(both);
+        show();
+        getChildren().addAll(both.smooth, both.quick);
         addEventHandler(MouseEvent.MOUSE_PRESSED, e -> {
             requestFocus();
             pressedX = e.getX();
@@ -175,7 +183,7 @@ final class SolidSheet extends ColoredPane {
         rest.playFromStart();
         if (!moving) {
             moving = true;
-            show(quick, smooth);
+            show();
             redraw();
         }
     }
@@ -190,7 +198,7 @@ final class SolidSheet extends ColoredPane {
 
     private void resting() {
         moving = false;
-        show(smooth, quick);
+        show();
         redraw();
     }
 
@@ -200,14 +208,18 @@ final class SolidSheet extends ColoredPane {
         sub.getTransforms().add(new Scale(coarse, coarse));
     }
 
-    /** The root of the solids goes from one surface to the other. */
-    private void show(SubScene on, SubScene off) {
-        off.setCamera(null);
-        off.setRoot(new Group());
-        off.setVisible(false);
-        on.setRoot(root);
-        on.setCamera(camera);
-        on.setVisible(true);
+    /** The root of the solids goes from one surface to the other, as the view moves or rests. */
+    private void show() {
+        surfaces.ifPresent(s -> {
+            SubScene on = moving ? s.quick : s.smooth;
+            SubScene off = moving ? s.smooth : s.quick;
+            off.setCamera(null);
+            off.setRoot(new Group());
+            off.setVisible(false);
+            on.setRoot(root);
+            on.setCamera(camera);
+            on.setVisible(true);
+        });
     }
 
     /** A slider that cuts away what is nearer than a plane parallel to the picture. */
