@@ -23,7 +23,7 @@ import mildtilt.units.Unit;
 /** The curves that can be shown, each from an analysis alone. */
 public enum Curve {
     COLUMN_TURN("Column speed over a turn", Across.COLUMN_TURN, "%", Unit.PERCENT, Curve::columnTurn),
-    COLUMN_LEAD("Gear ahead of the steering wheel", Across.COLUMN_TURN, "°", Unit.ANGLE, Curve::columnLead),
+    COLUMN_LEAD("Gear ahead of the wheel", Across.COLUMN_TURN, "°", Unit.ANGLE, Curve::columnLead),
     RATIO("Steering ratio", Across.STEER, ": 1", Unit.RATIO, a -> List.of(series("", steer(a, SteerRow::ratio)))),
     STEER(
             "Road wheels",
