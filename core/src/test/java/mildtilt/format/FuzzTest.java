@@ -34,7 +34,7 @@ import org.junit.jupiter.api.io.TempDir;
  */
 class FuzzTest {
 
-    private static final int ALL = Integer.getInteger("mildtilt.fuzz", 12_000);
+    private static final int ALL = Integer.getInteger("mildtilt.fuzz", 20_000);
     private static final int MOST_TOLD = 12;
     private static final Duration SOON = Duration.ofSeconds(10);
 

@@ -64,6 +64,7 @@ public final class PartPainter {
     private final Predicate<Element> about;
     private final List<Shape> drawn = new ArrayList<>();
     private final List<double[]> dark = new ArrayList<>();
+    private final List<Cover> covers = new ArrayList<>();
 
     public PartPainter(
             GraphicsContext g,
@@ -127,17 +128,6 @@ public final class PartPainter {
 
     /** What lies behind something in the way is shown through it, its edges dashed. */
     private void hidden(List<Draft> drafts) {
-        List<Cover> covers = new ArrayList<>();
-        for (Draft d : drafts) {
-            boolean inTheWay = d.part.kind() == Kind.OBSTACLE || d.part.kind() == Kind.HOT_OBSTACLE;
-            if (inTheWay && d.part.solid() instanceof Solid.Parts p) {
-                p.parts()
-                        .forEach(c -> covers.add(new Cover(
-                                nearest(c),
-                                outline(d.part.element(), c),
-                                fill(d.part.element(), d.part.kind(), d.about))));
-            }
-        }
         if (covers.isEmpty()) {
             return;
         }
@@ -293,7 +283,15 @@ public final class PartPainter {
                 g.setGlobalAlpha(kind == Kind.TYRE ? 0.72 : 1);
                 List<Convex> bars = p.parts().stream().filter(Convex::isBar).toList();
                 bars(e, bars, fill, edge, dark ? Optional.of(placer) : Optional.empty());
-                p.parts().stream().filter(c -> !c.isBar()).forEach(c -> area(e, c, fill, edge));
+                boolean inTheWay = kind == Kind.OBSTACLE || kind == Kind.HOT_OBSTACLE;
+                for (Convex c : p.parts()) {
+                    // A round bar in the way is painted as a stroke, but covers what lies behind it as its outline
+                    // does.
+                    Optional<Shape> painted = c.isBar() ? Optional.empty() : Optional.of(area(e, c, fill, edge));
+                    if (inTheWay) {
+                        covers.add(new Cover(nearest(c), painted.orElseGet(() -> outline(e, c)), fill));
+                    }
+                }
                 g.setGlobalAlpha(1);
             }
             case Solid.Ring r -> rim(e, r, edge);
@@ -330,7 +328,7 @@ public final class PartPainter {
         }
     }
 
-    private void area(Element e, Convex c, Color fill, Color edge) {
+    private Shape area(Element e, Convex c, Color fill, Color edge) {
         Shape s = outline(e, c);
         g.setFill(fill);
         g.fillPolygon(s.xs, s.ys, s.xs.length);
@@ -338,6 +336,7 @@ public final class PartPainter {
         g.setLineWidth(chosen(e) ? 2 : 1.1);
         g.strokePolygon(s.xs, s.ys, s.xs.length);
         drawn.add(s);
+        return s;
     }
 
     private Shape outline(Element e, Convex c) {

@@ -136,7 +136,7 @@ public final class Documents {
         }
         bench.say("Laying out: " + vehicle.described() + " …");
         // Putting right what the new sizes would make wrong takes a second or two: not on the interface thread.
-        CompletableFuture.supplyAsync(() -> vehicle.job(LocalDate.now()))
+        CompletableFuture.supplyAsync(() -> vehicle.job(LocalDate.now(clock)))
                 .whenComplete((job, trouble) -> Platform.runLater(() -> {
                     if (trouble == null) {
                         began(

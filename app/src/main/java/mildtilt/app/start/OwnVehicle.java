@@ -24,7 +24,7 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
+import mildtilt.app.controls.Choices;
 import mildtilt.app.controls.MeasureField;
 import mildtilt.app.controls.Wrap;
 import mildtilt.app.workbench.Workbench;
@@ -238,22 +238,8 @@ final class OwnVehicle extends VBox {
     }
 
     private Node unit() {
-        ChoiceBox<LengthUnit> box = new ChoiceBox<>();
-        box.setId("start-unit");
-        box.getItems().setAll(LengthUnit.values());
-        box.setConverter(new StringConverter<>() {
-            @Override
-            public String toString(LengthUnit u) {
-                return u.label();
-            }
-
-            @Override
-            public LengthUnit fromString(String text) {
-                throw new UnsupportedOperationException("units are chosen, not typed");
-            }
-        });
+        ChoiceBox<LengthUnit> box = Choices.of(LengthUnit.class, LengthUnit::label, "start-unit", "Unit of lengths");
         box.setValue(bench.lengthUnit());
-        box.setAccessibleText("Unit of lengths");
         box.setOnAction(_ -> bench.lengthUnitProperty().set(box.getValue()));
         return named("Your tape", box);
     }

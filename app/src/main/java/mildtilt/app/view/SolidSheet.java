@@ -178,20 +178,26 @@ final class SolidSheet extends ColoredPane {
         aim();
     }
 
-    /** While it moves it is drawn coarser and without edges: without a graphics card they would cost the frame rate. */
-    private void moving() {
+    /**
+     * While it moves it is drawn coarser and without edges: without a graphics card they would cost the frame rate.
+     *
+     * @return whether it begins to move, and is drawn anew already
+     */
+    private boolean moving() {
         rest.playFromStart();
-        if (!moving) {
+        boolean begins = !moving;
+        if (begins) {
             moving = true;
             show();
             redraw();
         }
+        return begins;
     }
 
     /** @param moves whether more of the same is to be expected at once */
     private void follow(boolean moves) {
-        if (moves && able && getScene() != null) {
-            moving();
+        if (moves && able && getScene() != null && moving()) {
+            return;
         }
         redraw();
     }
