@@ -26,7 +26,7 @@ import mildtilt.app.workbench.MakeSheet;
 import mildtilt.app.workbench.SideTab;
 import mildtilt.app.workbench.TrialSheetChoice;
 import mildtilt.app.workbench.WorkStage;
-import mildtilt.format.DemoJob;
+import mildtilt.io.jobfile.DemoJob;
 import mildtilt.job.Element;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;

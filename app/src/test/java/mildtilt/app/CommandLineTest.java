@@ -10,8 +10,8 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import mildtilt.app.cli.Main;
-import mildtilt.format.DemoJob;
-import mildtilt.format.JobFile;
+import mildtilt.io.jobfile.DemoJob;
+import mildtilt.io.jobfile.JobFile;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 

@@ -17,10 +17,11 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import mildtilt.app.shell.Recovery;
-import mildtilt.format.DemoJob;
-import mildtilt.format.FileStamp;
-import mildtilt.format.JobFile;
-import mildtilt.format.JobWriter;
+import mildtilt.io.FileStamp;
+import mildtilt.io.SafeFiles;
+import mildtilt.io.jobfile.DemoJob;
+import mildtilt.io.jobfile.JobFile;
+import mildtilt.io.jobfile.JobWriter;
 import mildtilt.job.Job;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -79,7 +80,8 @@ class KilledTest {
                 // It does not write over its own: that would be its own loss.
                 if (job.title().startsWith("edit")) {
                     String title = "other " + written.size() + " after " + number(job);
-                    JobFile.replace(file, JobWriter.write(job.withTitle(title)).getBytes(StandardCharsets.UTF_8));
+                    SafeFiles.replace(
+                            file, JobWriter.write(job.withTitle(title)).getBytes(StandardCharsets.UTF_8));
                     written.add(title);
                 }
             } catch (Exception e) {

@@ -13,7 +13,7 @@ import javafx.stage.Stage;
 import mildtilt.app.view.SheetProbe;
 import mildtilt.app.workbench.SideTab;
 import mildtilt.app.workbench.WorkStage;
-import mildtilt.format.DemoJob;
+import mildtilt.io.jobfile.DemoJob;
 import mildtilt.units.LengthUnit;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;

@@ -27,7 +27,7 @@ import mildtilt.build.ScrewThread;
 import mildtilt.build.ShaftJoin.School;
 import mildtilt.build.WorkPlan;
 import mildtilt.findings.Fault;
-import mildtilt.format.DemoJob;
+import mildtilt.io.jobfile.DemoJob;
 import mildtilt.job.Change;
 import mildtilt.job.Job;
 import mildtilt.job.Plan;

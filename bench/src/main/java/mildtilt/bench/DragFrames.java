@@ -14,7 +14,7 @@ import javafx.scene.input.MouseButton;
 import javafx.scene.robot.Robot;
 import javafx.util.Duration;
 import mildtilt.app.shell.MildTilt;
-import mildtilt.format.DemoJob;
+import mildtilt.io.jobfile.DemoJob;
 import mildtilt.job.Element;
 
 /**

@@ -4,7 +4,7 @@ import java.util.Optional;
 import java.util.concurrent.TimeUnit;
 import mildtilt.analysis.Analysis;
 import mildtilt.analysis.Headlines;
-import mildtilt.format.DemoJob;
+import mildtilt.io.jobfile.DemoJob;
 import mildtilt.job.Job;
 import mildtilt.job.Trial;
 import mildtilt.trials.compare.TrialFigures;

@@ -1,8 +1,8 @@
 package mildtilt.bench;
 
 import java.util.concurrent.TimeUnit;
-import mildtilt.format.DemoJob;
 import mildtilt.geometry.Side;
+import mildtilt.io.jobfile.DemoJob;
 import mildtilt.linkage.WheelTravel;
 import mildtilt.steer.SteeringTrain;
 import org.openjdk.jmh.annotations.Benchmark;

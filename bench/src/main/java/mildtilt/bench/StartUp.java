@@ -12,7 +12,7 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.BorderPane;
 import javafx.stage.Stage;
 import mildtilt.app.shell.MildTilt;
-import mildtilt.format.DemoJob;
+import mildtilt.io.jobfile.DemoJob;
 
 /** One start of a window, told in a line: milliseconds from the start of the process to its third drawn frame, and the memory it then holds. */
 public final class StartUp {

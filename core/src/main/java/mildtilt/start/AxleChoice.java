@@ -1,6 +1,6 @@
 package mildtilt.start;
 
-import mildtilt.format.DemoJob;
+import mildtilt.io.jobfile.DemoJob;
 
 /** What carries the steered wheels. */
 public enum AxleChoice {

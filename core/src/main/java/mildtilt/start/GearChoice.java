@@ -1,6 +1,6 @@
 package mildtilt.start;
 
-import mildtilt.format.DemoJob;
+import mildtilt.io.jobfile.DemoJob;
 
 /** The steering gear, where it sits and what leads from it to the knuckles. */
 public enum GearChoice {

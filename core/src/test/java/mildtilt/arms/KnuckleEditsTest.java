@@ -4,10 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
-import mildtilt.format.DemoJob;
 import mildtilt.geometry.Axis;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
+import mildtilt.io.jobfile.DemoJob;
 import mildtilt.job.Job;
 import mildtilt.steer.Grid;
 import mildtilt.steer.SteerFigures;

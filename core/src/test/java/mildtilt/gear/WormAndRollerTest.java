@@ -6,10 +6,10 @@ import static org.assertj.core.api.Assertions.within;
 
 import mildtilt.analysis.Analysis;
 import mildtilt.analysis.Headline;
-import mildtilt.format.DemoJob;
-import mildtilt.format.JobReader;
-import mildtilt.format.JobWriter;
 import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.io.jobfile.DemoJob;
+import mildtilt.io.jobfile.JobReader;
+import mildtilt.io.jobfile.JobWriter;
 import mildtilt.job.Job;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;

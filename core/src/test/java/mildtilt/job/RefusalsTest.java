@@ -6,9 +6,9 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import java.util.Optional;
-import mildtilt.format.DemoJob;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.id.Id;
+import mildtilt.io.jobfile.DemoJob;
 import mildtilt.linkage.WheelLimits;
 import org.assertj.core.api.ThrowableAssert.ThrowingCallable;
 import org.junit.jupiter.api.Test;

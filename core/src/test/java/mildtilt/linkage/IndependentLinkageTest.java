@@ -4,13 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.function.UnaryOperator;
-import mildtilt.format.DemoJob;
 import mildtilt.gear.ArmGear;
 import mildtilt.geometry.Axis;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
+import mildtilt.io.jobfile.DemoJob;
 import mildtilt.suspension.Kingpin;
 import mildtilt.suspension.Knuckle;
 import mildtilt.suspension.KnucklePose;

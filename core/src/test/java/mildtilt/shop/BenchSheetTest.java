@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.Optional;
 import mildtilt.clocking.ForkMark;
-import mildtilt.format.DemoJob;
+import mildtilt.io.jobfile.DemoJob;
 import mildtilt.job.Job;
 import mildtilt.job.Plan;
 import mildtilt.linkage.Rod;

@@ -5,9 +5,9 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import java.util.concurrent.atomic.AtomicInteger;
-import mildtilt.format.DemoJob;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
+import mildtilt.io.jobfile.DemoJob;
 import mildtilt.job.Job;
 import mildtilt.linkage.WheelLimits;
 import mildtilt.steer.Grid;

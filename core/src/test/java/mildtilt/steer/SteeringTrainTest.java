@@ -5,12 +5,12 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.Optional;
 import java.util.Random;
-import mildtilt.format.DemoJob;
 import mildtilt.gear.RackAndPinion;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
+import mildtilt.io.jobfile.DemoJob;
 import mildtilt.job.Job;
 import mildtilt.job.JobPoints;
 import mildtilt.job.Plan;

@@ -17,19 +17,20 @@ import java.util.concurrent.Callable;
 import java.util.stream.Collectors;
 import mildtilt.analysis.Analysis;
 import mildtilt.app.shell.MildTilt;
-import mildtilt.format.AnalysisJson;
-import mildtilt.format.CatalogueFile;
-import mildtilt.format.CsvFiles;
-import mildtilt.format.DemoJob;
-import mildtilt.format.FileUnit;
-import mildtilt.format.JobFile;
-import mildtilt.format.JobFileException;
-import mildtilt.format.PapersFiles;
-import mildtilt.format.PositionsCsv;
-import mildtilt.format.RouteJson;
-import mildtilt.format.RulesFile;
-import mildtilt.format.ScanFile;
 import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.io.FileUnit;
+import mildtilt.io.JobFileException;
+import mildtilt.io.SafeFiles;
+import mildtilt.io.csv.CsvFiles;
+import mildtilt.io.csv.PositionsCsv;
+import mildtilt.io.jobfile.CatalogueFile;
+import mildtilt.io.jobfile.DemoJob;
+import mildtilt.io.jobfile.JobFile;
+import mildtilt.io.jobfile.RulesFile;
+import mildtilt.io.json.AnalysisJson;
+import mildtilt.io.json.RouteJson;
+import mildtilt.io.papers.PapersFiles;
+import mildtilt.io.scan.ScanFile;
 import mildtilt.job.Job;
 import mildtilt.report.Papers;
 import mildtilt.routes.RouteAnswer;
@@ -239,7 +240,7 @@ public final class Main implements Callable<Integer> {
                 System.err.println(e.getMessage());
             } catch (IOException | UncheckedIOException e) {
                 System.err.println("The CSV files could not be written: "
-                        + JobFile.reason(
+                        + SafeFiles.reason(
                                 e instanceof UncheckedIOException u
                                         ? Objects.requireNonNull(u.getCause())
                                         : (IOException) e));
@@ -445,7 +446,7 @@ public final class Main implements Callable<Integer> {
             } catch (JobFileException e) {
                 System.err.println(e.getMessage());
             } catch (IOException e) {
-                System.err.println("The papers could not be written into " + out + ": " + JobFile.reason(e));
+                System.err.println("The papers could not be written into " + out + ": " + SafeFiles.reason(e));
             }
             return BAD_INPUT;
         }

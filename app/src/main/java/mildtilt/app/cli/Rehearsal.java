@@ -11,7 +11,7 @@ import javafx.util.Duration;
 import mildtilt.app.shell.MildTilt;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
-import mildtilt.format.DemoJob;
+import mildtilt.io.jobfile.DemoJob;
 import mildtilt.steer.SteeringInput;
 import picocli.CommandLine.Command;
 

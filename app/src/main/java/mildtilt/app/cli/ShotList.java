@@ -35,7 +35,7 @@ import mildtilt.app.workbench.Workbench;
 import mildtilt.arms.KnuckleChange;
 import mildtilt.arms.KnuckleEdits;
 import mildtilt.curve.Curve;
-import mildtilt.format.DemoJob;
+import mildtilt.io.jobfile.DemoJob;
 import mildtilt.steer.SteeringInput;
 import mildtilt.trials.compare.MeasurementTask;
 import mildtilt.units.LengthUnit;

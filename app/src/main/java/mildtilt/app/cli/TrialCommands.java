@@ -8,10 +8,11 @@ import java.util.concurrent.Callable;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.Collectors;
 import mildtilt.analysis.Headlines;
-import mildtilt.format.JobFile;
-import mildtilt.format.JobFileException;
-import mildtilt.format.TrialFiles;
-import mildtilt.format.UncertaintyJson;
+import mildtilt.io.JobFileException;
+import mildtilt.io.SafeFiles;
+import mildtilt.io.jobfile.JobFile;
+import mildtilt.io.json.UncertaintyJson;
+import mildtilt.io.papers.TrialFiles;
 import mildtilt.job.Job;
 import mildtilt.trials.instruments.InstrumentException;
 import mildtilt.trials.instruments.SimulatedVehicle;
@@ -100,7 +101,7 @@ final class TrialCommands {
             } catch (JobFileException e) {
                 System.err.println(e.getMessage());
             } catch (IOException e) {
-                System.err.println("The log could not be written into " + out + ": " + JobFile.reason(e));
+                System.err.println("The log could not be written into " + out + ": " + SafeFiles.reason(e));
             }
             return Main.BAD_INPUT;
         }

@@ -37,7 +37,7 @@ import mildtilt.app.workbench.TrialSheetChoice;
 import mildtilt.app.workbench.ViewChoice;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
-import mildtilt.format.DemoJob;
+import mildtilt.io.jobfile.DemoJob;
 import mildtilt.steer.SteeringInput;
 import mildtilt.units.LengthUnit;
 

@@ -22,16 +22,17 @@ import javafx.stage.Window;
 import mildtilt.app.shell.FilePrompt.Kind;
 import mildtilt.app.trial.TrialStagePane;
 import mildtilt.app.workbench.Workbench;
-import mildtilt.format.DemoJob;
-import mildtilt.format.FileStamp;
-import mildtilt.format.FileUnit;
-import mildtilt.format.JobFile;
-import mildtilt.format.JobFileException;
-import mildtilt.format.PhotoFile;
-import mildtilt.format.PointsCsv;
-import mildtilt.format.RulesFile;
-import mildtilt.format.ScanFile;
 import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.io.FileStamp;
+import mildtilt.io.FileUnit;
+import mildtilt.io.JobFileException;
+import mildtilt.io.SafeFiles;
+import mildtilt.io.csv.PointsCsv;
+import mildtilt.io.jobfile.DemoJob;
+import mildtilt.io.jobfile.JobFile;
+import mildtilt.io.jobfile.PhotoFile;
+import mildtilt.io.jobfile.RulesFile;
+import mildtilt.io.scan.ScanFile;
 import mildtilt.job.BuiltVehicle;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
@@ -264,7 +265,7 @@ public final class Documents {
         try {
             PhotoFile.copyAlong(bench.job(), from, to);
         } catch (IOException e) {
-            bench.refuse("The job is saved, but its photos could not be copied beside it: " + JobFile.reason(e));
+            bench.refuse("The job is saved, but its photos could not be copied beside it: " + SafeFiles.reason(e));
         }
     }
 
@@ -426,7 +427,7 @@ public final class Documents {
     public void saveCatalogue(Window owner) {
         prompt.save(owner, "Save a copy of the catalogue to edit", Kind.CATALOGUE, "catalogue")
                 .ifPresent(p -> put(owner, () -> {
-                    JobFile.replace(p, own.text().getBytes(StandardCharsets.UTF_8));
+                    SafeFiles.replace(p, own.text().getBytes(StandardCharsets.UTF_8));
                     return "The catalogue is in " + p.getFileName()
                             + ". Edit it, then take it with Job, Use a catalogue.";
                 }));
@@ -440,7 +441,7 @@ public final class Documents {
             } catch (JobFileException e) {
                 tell(owner, "That catalogue was not taken. The one in use stays.", e.getMessage());
             } catch (IOException e) {
-                tell(owner, "That catalogue could not be kept.", JobFile.reason(e));
+                tell(owner, "That catalogue could not be kept.", SafeFiles.reason(e));
             }
         });
     }
@@ -450,7 +451,7 @@ public final class Documents {
             bench.catalogueProperty().set(own.drop());
             bench.say("Parts come from the catalogue that ships.");
         } catch (IOException e) {
-            tell(owner, "Your own catalogue could not be taken away.", JobFile.reason(e));
+            tell(owner, "Your own catalogue could not be taken away.", SafeFiles.reason(e));
         }
     }
 
@@ -473,7 +474,7 @@ public final class Documents {
                         bench.say(said);
                     } else {
                         String why = rootOf(problem) instanceof IOException e
-                                ? JobFile.reason(e)
+                                ? SafeFiles.reason(e)
                                 : "Mild Tilt itself has a fault here.";
                         tell(owner, "It was not written.", why + "\nChoose another place.");
                     }

@@ -10,8 +10,8 @@ import java.util.stream.Stream;
 import javafx.stage.DirectoryChooser;
 import javafx.stage.FileChooser;
 import javafx.stage.Window;
-import mildtilt.format.JobFile;
-import mildtilt.format.RulesFile;
+import mildtilt.io.jobfile.JobFile;
+import mildtilt.io.jobfile.RulesFile;
 import org.jspecify.annotations.Nullable;
 
 /** Asks the user for a file or folder. Behind an interface so that a test can answer for the user. */

@@ -14,7 +14,7 @@ import javafx.scene.image.Image;
 import javafx.stage.Stage;
 import mildtilt.app.controls.Fonts;
 import mildtilt.app.workbench.Workbench;
-import mildtilt.format.CatalogueFile;
+import mildtilt.io.jobfile.CatalogueFile;
 import mildtilt.job.Job;
 import mildtilt.job.Plan;
 import mildtilt.job.Targets;

@@ -7,7 +7,7 @@ import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
-import mildtilt.format.FileStamp;
+import mildtilt.io.FileStamp;
 
 /**
  * The note beside a kept copy: which file its job was opened from, and what that file held then. Three lines: the size and the checksum of what it

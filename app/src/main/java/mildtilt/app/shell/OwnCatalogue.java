@@ -5,9 +5,9 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import mildtilt.catalogue.Catalogue;
-import mildtilt.format.CatalogueFile;
-import mildtilt.format.JobFile;
-import mildtilt.format.JobFileException;
+import mildtilt.io.JobFileException;
+import mildtilt.io.SafeFiles;
+import mildtilt.io.jobfile.CatalogueFile;
 
 /** The user's own catalogue of parts, kept in the program's folder; the shipped one holds where there is none. */
 public final class OwnCatalogue {
@@ -45,7 +45,7 @@ public final class OwnCatalogue {
         Catalogue taken = CatalogueFile.open(from);
         Files.createDirectories(file.getParent());
         if (!Files.exists(file) || !Files.isSameFile(from, file)) {
-            JobFile.replace(file, Files.readAllBytes(from));
+            SafeFiles.replace(file, Files.readAllBytes(from));
         }
         return taken;
     }

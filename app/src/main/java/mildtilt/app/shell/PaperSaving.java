@@ -15,14 +15,14 @@ import mildtilt.app.shell.Documents.Put;
 import mildtilt.app.shell.FilePrompt.Kind;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.catalogue.Catalogue;
-import mildtilt.format.CsvFiles;
-import mildtilt.format.InspectionPdf;
-import mildtilt.format.JobBookPdf;
-import mildtilt.format.JobCardPdf;
-import mildtilt.format.JobFile;
-import mildtilt.format.PapersFiles;
-import mildtilt.format.RunSheetPdf;
-import mildtilt.format.TrialFiles;
+import mildtilt.io.SafeFiles;
+import mildtilt.io.csv.CsvFiles;
+import mildtilt.io.papers.PapersFiles;
+import mildtilt.io.papers.TrialFiles;
+import mildtilt.io.pdf.InspectionPdf;
+import mildtilt.io.pdf.JobBookPdf;
+import mildtilt.io.pdf.JobCardPdf;
+import mildtilt.io.pdf.RunSheetPdf;
 import mildtilt.job.BuiltVehicle;
 import mildtilt.job.Job;
 import mildtilt.report.Papers;
@@ -72,7 +72,7 @@ public final class PaperSaving implements MakeStagePane.Saving {
         Now now = now();
         prompt.save(owner, "Save the job card", Kind.CARD, suggested() + "-job-card")
                 .ifPresent(p -> put.accept(() -> {
-                    JobFile.replace(p, JobCardPdf.write(papers(now).analysis(), now.unit, now.day, now.file));
+                    SafeFiles.replace(p, JobCardPdf.write(papers(now).analysis(), now.unit, now.day, now.file));
                     return "The job card is in " + p.getFileName() + ".";
                 }));
     }
@@ -82,7 +82,7 @@ public final class PaperSaving implements MakeStagePane.Saving {
         Now now = now();
         prompt.save(owner, "Save the job book", Kind.CARD, suggested() + "-job-book")
                 .ifPresent(p -> put.accept(() -> {
-                    JobFile.replace(p, JobBookPdf.write(papers(now), now.unit, now.day, now.file));
+                    SafeFiles.replace(p, JobBookPdf.write(papers(now), now.unit, now.day, now.file));
                     return "The job book is in " + p.getFileName() + ".";
                 }));
     }
@@ -92,7 +92,7 @@ public final class PaperSaving implements MakeStagePane.Saving {
         Now now = now();
         prompt.save(owner, "Save the run sheet", Kind.CARD, suggested() + "-run-sheet")
                 .ifPresent(p -> put.accept(() -> {
-                    JobFile.replace(p, RunSheetPdf.write(papers(now), now.unit, now.day, now.file));
+                    SafeFiles.replace(p, RunSheetPdf.write(papers(now), now.unit, now.day, now.file));
                     return "The run sheet is in " + p.getFileName() + ".";
                 }));
     }
@@ -103,7 +103,7 @@ public final class PaperSaving implements MakeStagePane.Saving {
                 .ifPresent(p -> put.accept(() -> {
                     ByteArrayOutputStream bytes = new ByteArrayOutputStream();
                     ImageIO.write(SwingFXUtils.fromFXImage(image, null), "png", bytes);
-                    JobFile.replace(p, bytes.toByteArray());
+                    SafeFiles.replace(p, bytes.toByteArray());
                     return "The picture is in " + p.getFileName() + ".";
                 }));
     }
@@ -152,7 +152,7 @@ public final class PaperSaving implements MakeStagePane.Saving {
         Now now = now();
         prompt.save(owner, "Save the inspection sheet", Kind.CARD, suggested() + "-inspection")
                 .ifPresent(p -> put.accept(() -> {
-                    JobFile.replace(
+                    SafeFiles.replace(
                             p,
                             InspectionPdf.write(
                                     vehicle,

@@ -16,9 +16,9 @@ import javafx.scene.layout.VBox;
 import javafx.stage.Window;
 import mildtilt.app.controls.Choices;
 import mildtilt.app.controls.Wrap;
-import mildtilt.format.FileUnit;
-import mildtilt.format.JobFileException;
-import mildtilt.format.PointsCsv;
+import mildtilt.io.FileUnit;
+import mildtilt.io.JobFileException;
+import mildtilt.io.csv.PointsCsv;
 import mildtilt.units.LengthText;
 import mildtilt.units.LengthUnit;
 

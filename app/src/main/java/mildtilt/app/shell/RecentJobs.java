@@ -7,7 +7,7 @@ import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import mildtilt.format.JobFile;
+import mildtilt.io.SafeFiles;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
@@ -47,7 +47,7 @@ public final class RecentJobs {
         all().stream().filter(p -> !p.equals(whole)).limit(MOST - 1).forEach(p -> lines.add(p.toString()));
         try {
             Files.createDirectories(file.getParent());
-            JobFile.replace(file, String.join("\n", lines).getBytes(StandardCharsets.UTF_8));
+            SafeFiles.replace(file, String.join("\n", lines).getBytes(StandardCharsets.UTF_8));
         } catch (IOException e) {
             LOG.warn("the list of jobs can't be kept: {}", e.toString());
         }

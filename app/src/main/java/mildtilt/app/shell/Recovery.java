@@ -24,11 +24,12 @@ import java.util.concurrent.ScheduledFuture;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
 import java.util.stream.Stream;
-import mildtilt.format.FileStamp;
-import mildtilt.format.JobFile;
-import mildtilt.format.JobFileException;
-import mildtilt.format.JobReader;
-import mildtilt.format.JobWriter;
+import mildtilt.io.FileStamp;
+import mildtilt.io.JobFileException;
+import mildtilt.io.SafeFiles;
+import mildtilt.io.jobfile.JobFile;
+import mildtilt.io.jobfile.JobReader;
+import mildtilt.io.jobfile.JobWriter;
 import mildtilt.job.Job;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
@@ -151,14 +152,14 @@ public final class Recovery implements AutoCloseable {
         byte[] bytes = JobWriter.write(now.job).getBytes(StandardCharsets.UTF_8);
         synchronized (this) {
             try {
-                JobFile.replace(origin, OriginNote.write(now.from, now.stamp));
-                JobFile.replace(copy, bytes);
+                SafeFiles.replace(origin, OriginNote.write(now.from, now.stamp));
+                SafeFiles.replace(copy, bytes);
                 troubled = false;
                 return true;
             } catch (IOException e) {
                 LOG.warn("unsaved work could not be kept: {}", e.toString());
                 if (!troubled) {
-                    trouble.accept("What is not saved can't be kept safe in " + folder + ": " + JobFile.reason(e)
+                    trouble.accept("What is not saved can't be kept safe in " + folder + ": " + SafeFiles.reason(e)
                             + " Save the job, or make room there.");
                 }
                 troubled = true;

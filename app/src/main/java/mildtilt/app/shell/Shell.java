@@ -40,8 +40,8 @@ import mildtilt.app.view.ViewPane;
 import mildtilt.app.workbench.SideTab;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
-import mildtilt.format.DemoJob;
 import mildtilt.glossary.Glossary;
+import mildtilt.io.jobfile.DemoJob;
 import mildtilt.start.StartingVehicle;
 
 /** The window: header and train strip above, the drawing in the middle, the side panel beside it, the dock below. */

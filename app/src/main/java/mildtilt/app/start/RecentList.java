@@ -19,9 +19,9 @@ import mildtilt.app.controls.Wrap;
 import mildtilt.drawing.Elevation;
 import mildtilt.findings.Finding;
 import mildtilt.findings.Severity;
-import mildtilt.format.JobFile;
-import mildtilt.format.JobFileException;
 import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.io.JobFileException;
+import mildtilt.io.jobfile.JobFile;
 import mildtilt.job.Job;
 
 /** The jobs of before, each with its picture and its state, read beside. */

@@ -11,7 +11,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import mildtilt.app.controls.Wrap;
 import mildtilt.app.workbench.Workbench;
-import mildtilt.format.DemoJob;
+import mildtilt.io.jobfile.DemoJob;
 import mildtilt.start.StartingVehicle;
 
 /** Where to begin: a vehicle of one's own, the tour, a job from before, or a demo. */

@@ -5,10 +5,10 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.catchThrowable;
 
 import java.util.List;
-import mildtilt.format.DemoJob;
-import mildtilt.format.JobReader;
-import mildtilt.format.JobWriter;
 import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.io.jobfile.DemoJob;
+import mildtilt.io.jobfile.JobReader;
+import mildtilt.io.jobfile.JobWriter;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
 import org.junit.jupiter.api.Test;

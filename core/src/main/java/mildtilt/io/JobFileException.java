@@ -1,0 +1,19 @@
+package mildtilt.io;
+
+import java.util.Objects;
+
+/** A job file that can't be read or written. The message says what, where in it, and what to do. */
+public final class JobFileException extends Exception {
+
+    private static final long serialVersionUID = 1L;
+
+    public JobFileException(String message) {
+        super(message);
+    }
+
+    /** Always there: whoever throws one says why. */
+    @Override
+    public String getMessage() {
+        return Objects.requireNonNull(super.getMessage());
+    }
+}
