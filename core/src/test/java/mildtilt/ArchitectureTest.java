@@ -8,6 +8,11 @@ import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.domain.JavaPackage;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.NullMarked;
 import org.junit.jupiter.api.Test;
 
@@ -21,6 +26,63 @@ class ArchitectureTest {
     @Test
     void packagesFormNoRing() {
         slices().matching("mildtilt.(**)").should().beFreeOfCycles().check(CORE);
+    }
+
+    /** From the ground up: a package may use its own group and those before it. */
+    private static final List<Set<String>> GROUPS = List.of(
+            Set.of("geometry", "units", "withers", "id", "solid", "describe"),
+            Set.of(
+                    "gear",
+                    "suspension",
+                    "column",
+                    "linkage",
+                    "obstacle",
+                    "survey",
+                    "rules",
+                    "build",
+                    "catalogue",
+                    "trials",
+                    "job"),
+            Set.of(
+                    "clocking",
+                    "shaftload",
+                    "bearings",
+                    "columnrange",
+                    "steer",
+                    "arms",
+                    "clearance",
+                    "routes",
+                    "template",
+                    "drawing",
+                    "shop",
+                    "runsheet"),
+            Set.of("parts", "io", "io.jobfile", "io.scan"),
+            Set.of("findings", "analysis", "solve", "uncertainty"),
+            Set.of("curve", "report", "glossary", "start", "trials.compare", "trials.diagnose", "trials.instruments"),
+            Set.of("io.json", "io.csv", "io.pdf", "io.cad", "io.papers"));
+
+    @Test
+    void packagesUseOnlyTheirOwnGroupAndThoseBeforeIt() {
+        Map<String, Integer> order = new TreeMap<>();
+        for (int i = 0; i < GROUPS.size(); i++) {
+            for (String name : GROUPS.get(i)) {
+                order.put("mildtilt." + name, i);
+            }
+        }
+        Set<String> packages = CORE.getPackage("mildtilt").getSubpackagesInTree().stream()
+                .filter(p -> !p.getClasses().isEmpty())
+                .map(JavaPackage::getName)
+                .collect(Collectors.toSet());
+        assertThat(packages).isEqualTo(order.keySet());
+        for (JavaPackage p : CORE.getPackage("mildtilt").getSubpackagesInTree()) {
+            for (JavaPackage used : p.getPackageDependenciesFromThisPackage()) {
+                if (order.containsKey(used.getName())) {
+                    assertThat(order.get(used.getName()))
+                            .as("%s uses %s", p.getName(), used.getName())
+                            .isLessThanOrEqualTo(order.get(p.getName()));
+                }
+            }
+        }
     }
 
     @Test
