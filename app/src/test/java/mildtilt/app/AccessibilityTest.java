@@ -11,6 +11,7 @@ import java.util.Set;
 import java.util.stream.Stream;
 import javafx.scene.Node;
 import javafx.scene.Parent;
+import javafx.scene.control.ButtonBar.ButtonData;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
@@ -160,7 +161,7 @@ class AccessibilityTest {
                 .isEmpty();
         assertThat(reached)
                 .extracting(Node::getId)
-                .contains("wheel-dial", "travel-left", "travel-right", "sheet-side-upper-joint-centre", "side-divider");
+                .contains("wheel-dial", "travel-left", "travel-right", "sheet-side-joint-0", "side-divider");
     }
 
     @Test
@@ -201,6 +202,6 @@ class AccessibilityTest {
         AppWindow.until(() -> robot.lookup("#glossary-search").tryQuery().isPresent());
         assertThat(robot.lookup("#glossary-search").queryAs(TextField.class).getText())
                 .isEqualTo("Knuckle");
-        AppWindow.answer(robot, "Close");
+        AppWindow.answer(robot, ButtonData.CANCEL_CLOSE);
     }
 }

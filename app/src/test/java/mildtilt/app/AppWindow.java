@@ -14,6 +14,8 @@ import java.util.stream.Stream;
 import javafx.event.ActionEvent;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.ButtonBar;
+import javafx.scene.control.ButtonBar.ButtonData;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.control.Label;
 import javafx.scene.control.Labeled;
@@ -155,20 +157,20 @@ final class AppWindow implements AutoCloseable {
         WaitForAsyncUtils.waitForFxEvents();
     }
 
-    /** Presses the button of a dialogue, as soon as the dialogue stands. */
-    static void answer(FxRobot robot, String text) {
-        until(() -> dialogueButton(robot, text).isPresent());
-        robot.interactNoWait(() -> dialogueButton(robot, text).orElseThrow().fire());
+    /** Presses the button of a dialogue, as soon as the dialogue is open. @param does what the button is for */
+    static void answer(FxRobot robot, ButtonData does) {
+        until(() -> dialogueButton(robot, does).isPresent());
+        robot.interactNoWait(() -> dialogueButton(robot, does).orElseThrow().fire());
         WaitForAsyncUtils.waitForFxEvents();
     }
 
-    private static Optional<Button> dialogueButton(FxRobot robot, String text) {
+    private static Optional<Button> dialogueButton(FxRobot robot, ButtonData does) {
         return robot.lookup(".dialog-pane").queryAll().stream()
                 .flatMap(pane -> pane.lookupAll(".button").stream())
                 .filter(Button.class::isInstance)
                 .map(Button.class::cast)
-                .filter(b ->
-                        b.getText().equals(text) && b.getScene().getWindow().isShowing())
+                .filter(b -> ButtonBar.getButtonData(b) == does
+                        && b.getScene().getWindow().isShowing())
                 .findFirst();
     }
 

@@ -11,6 +11,7 @@ import java.util.Optional;
 import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.ButtonBar.ButtonData;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
@@ -81,14 +82,14 @@ class ClearanceStageTest {
         AppWindow.menu(robot, "#add-obstacle", "add-box");
         assertThat(all()).hasSize(before + 1);
         assertThat(app.bench.selectionProperty().get()).contains(new Element.InTheWay(before));
-        AppWindow.type(robot, "#field-length", "12 in");
-        AppWindow.type(robot, "#field-gap-it-needs", "20");
+        AppWindow.type(robot, "#field-surroundings-obstacles-shape-length-mm", "12 in");
+        AppWindow.type(robot, "#field-surroundings-obstacles-gap-mm", "20");
         AppWindow.type(robot, "#field-name", "left tool box");
-        choose(robot, "#choice-fixed-to", Carrier.LEFT_LOWER_ARM.ordinal());
+        choose(robot, "#choice-carrier", Carrier.LEFT_LOWER_ARM.ordinal());
         WaitForAsyncUtils.waitForFxEvents();
-        choose(robot, "#choice-moves-by-itself", 5);
+        choose(robot, "#choice-sweep", 5);
         WaitForAsyncUtils.waitForFxEvents();
-        choose(robot, "#choice-heat", 0);
+        choose(robot, "#choice-hot", 0);
         WaitForAsyncUtils.waitForFxEvents();
         Obstacle box = all().getLast();
         assertThat(((Shape.Box) box.shape()).length()).isCloseTo(304.8, within(1e-9));
@@ -98,7 +99,7 @@ class ClearanceStageTest {
         assertThat(box.hot()).isTrue();
         assertThat(box.gap()).as("a gap of its own stays").isEqualTo(20);
         // A size that can't be is refused and leaves all as it was.
-        AppWindow.type(robot, "#field-width", "-4");
+        AppWindow.type(robot, "#field-surroundings-obstacles-shape-width-mm", "-4");
         assertThat(((Shape.Box) all().getLast().shape()).width()).isEqualTo(150);
         assertThat(app.text(robot, "#message")).contains("width is -4 mm; it can be 0.1 to 20000 mm");
         AppWindow.menu(robot, "#more-" + before, "mirror-" + before);
@@ -130,8 +131,7 @@ class ClearanceStageTest {
         assertThat(app.bench.workedProperty().get().orElseThrow().now().findings())
                 .anyMatch(f -> f.about().equals("left tyre and tray bracket"));
         robot.interact(() -> app.bench.showPart(Optional.of(new Element.InTheWay(bracket))));
-        Node handle =
-                robot.lookup("#sheet-side-tray-bracket-origin-of-the-scan").query();
+        Node handle = robot.lookup("#sheet-side-obstacle-" + bracket + "-0").query();
         Point was = all().get(bracket).shape().points().getFirst();
         robot.interact(handle::requestFocus);
         robot.push(KeyCode.SHIFT, KeyCode.UP);
@@ -188,13 +188,13 @@ class ClearanceStageTest {
                 () -> robot.lookup("#scan-unit-mm").queryAs(RadioButton.class).setSelected(true));
         assertThat(robot.lookup("#scan-unit-m").queryAs(RadioButton.class).getText())
                 .contains("in metres", "of the wheelbase");
-        AppWindow.answer(robot, "Import");
+        AppWindow.answer(robot, ButtonData.YES);
         AppWindow.until(() -> all().size() == before + 1);
         Shape.Scan scan = (Shape.Scan) all().getLast().shape();
         assertThat(scan.mesh().bounds().size().x()).isCloseTo(112.5, within(0.2));
         // Left, nothing is taken in.
         Platform.runLater(() -> app.shell.documents().openScan(app.stage));
-        AppWindow.answer(robot, "Leave it");
+        AppWindow.answer(robot, ButtonData.CANCEL_CLOSE);
         assertThat(all()).hasSize(before + 1);
         // Cut short, it is refused with a sentence and the job is as it was.
         Job was = job();
@@ -206,7 +206,7 @@ class ClearanceStageTest {
         AppWindow.until(() -> robot.lookup("#problem-text").tryQuery().isPresent());
         assertThat(robot.lookup("#problem-text").queryAs(Label.class).getText())
                 .contains("cut short", "Nothing was taken in");
-        AppWindow.answer(robot, "OK");
+        AppWindow.answer(robot, ButtonData.OK_DONE);
         assertThat(job()).isEqualTo(was);
         app.settle();
     }

@@ -18,6 +18,7 @@ import javafx.geometry.Bounds;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.ButtonBar.ButtonData;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
@@ -178,7 +179,7 @@ class ColumnStageTest {
         assertThat(app.bench.undoable().orElseThrow()).isEqualTo("Bend Upper joint to " + (int) Math.rint(deg) + "°");
         robot.type(KeyCode.UP);
         assertThat(new ColumnTrain(column()).jointAngleDeg(0)).isCloseTo(Math.rint(deg) + 1, within(1e-6));
-        TextField typed = robot.lookup("#field-angle-it-stands-at").queryAs(TextField.class);
+        TextField typed = robot.lookup("#field-joint-angle").queryAs(TextField.class);
         robot.interact(() -> {
             typed.setText("18");
             typed.getOnAction().handle(null);
@@ -189,7 +190,11 @@ class ColumnStageTest {
         assertThat(robot.lookup("#sheet-side-angle").tryQuery()).isEmpty();
     }
 
-    /** Opens an element's menu and fires the entry at the end of a way through its submenus; an entry is known by how it begins. */
+    /**
+     * Opens an element's menu and takes an entry of its submenus.
+     *
+     * @param way ids of menus, then the id of an entry or the name of a part in the catalogue
+     */
     private void choose(FxRobot robot, int element, String... way) {
         robot.interact(() ->
                 app.bench.showPart(Optional.of(Element.trainOf(app.bench.job()).get(element))));
@@ -201,7 +206,8 @@ class ColumnStageTest {
             MenuItem found = null;
             for (String step : way) {
                 found = items.stream()
-                        .filter(i -> i.getText() != null && i.getText().startsWith(step))
+                        .filter(i -> step.equals(i.getId())
+                                || i.getText() != null && i.getText().startsWith(step))
                         .findFirst()
                         .orElseThrow(() -> new AssertionError("no entry " + step));
                 items = found instanceof Menu m ? m.getItems() : List.of();
@@ -220,41 +226,41 @@ class ColumnStageTest {
     void theTrainIsSplitSwappedHeldAndTakenApart(FxRobot robot) {
         app.settle();
         Job before = app.bench.job();
-        choose(robot, index(new Element.ShaftAt(1)), "Split it", "Single joint, welded 19.05 both");
+        choose(robot, index(new Element.ShaftAt(1)), "split", "Single joint, welded 19.05 both");
         assertThat(column().joints()).extracting(Joint::name).containsExactly("Upper joint", "Joint", "Lower joint");
         assertThat(app.bench.selectionProperty().get()).contains(new Element.JointAt(1));
         assertThat(app.bench.workedProperty().get().orElseThrow().now().findings())
                 .anyMatch(f -> f.fault() == Fault.SHAFT_FLOATS);
 
-        choose(robot, index(new Element.ShaftAt(2)), "Put a bearing on it", "pillow block", "Pillow block, bore 19.05");
+        choose(robot, index(new Element.ShaftAt(2)), "bearing", "PILLOW_BLOCK", "Pillow block, bore 19.05");
         assertThat(app.bench.workedProperty().get().orElseThrow().now().findings())
                 .noneMatch(f -> f.fault() == Fault.SHAFT_FLOATS);
         assertThat(robot.lookup("#element-" + index(new Element.BearingAt(0)))
                         .query()
                         .getAccessibleText())
                 .contains("bore, typical 19.1 mm");
-        choose(robot, index(new Element.BearingAt(0)), "Swap it for", "rod end", "Rod end, bore 20");
+        choose(robot, index(new Element.BearingAt(0)), "swap", "ROD_END", "Rod end, bore 20");
         assertThat(column().bearings().getFirst().bore()).isEqualTo(20);
-        choose(robot, index(new Element.BearingAt(0)), "Delete it");
+        choose(robot, index(new Element.BearingAt(0)), "delete");
         assertThat(column().bearings()).isEmpty();
 
-        choose(robot, index(new Element.JointAt(1)), "Swap it for", "Double joint, self-centring");
+        choose(robot, index(new Element.JointAt(1)), "swap", "Double joint, self-centring");
         assertThat(column().joints().get(1).kind()).isEqualTo(new JointKind.Double(true));
         assertThat(column().joints().get(1).typical()).isTrue();
         assertThat(robot.lookup("#element-" + index(new Element.JointAt(1)))
                         .query()
                         .getAccessibleText())
                 .contains("angle, typical");
-        choose(robot, index(new Element.JointAt(1)), "Delete it");
+        choose(robot, index(new Element.JointAt(1)), "delete");
         assertThat(column().points()).isEqualTo(before.column().orElseThrow().points());
 
-        choose(robot, index(new Element.ShaftAt(1)), "Swap it for", "Tube 25.4 x 3.2");
+        choose(robot, index(new Element.ShaftAt(1)), "swap", "Tube 25.4 x 3.2");
         assertThat(column().shafts().get(1).bore()).isEqualTo(19);
-        choose(robot, index(new Element.Tube()), "Delete it");
+        choose(robot, index(new Element.Tube()), "delete");
         assertThat(column().tube()).isEmpty();
-        choose(robot, index(new Element.ShaftAt(0)), "Put it in a column tube", "Column tube 50, collapsing");
+        choose(robot, index(new Element.ShaftAt(0)), "tube", "Column tube 50, collapsing");
         assertThat(column().tube().orElseThrow().collapse()).isPositive();
-        choose(robot, index(new Element.Tube()), "Swap it for", "Column tube 38");
+        choose(robot, index(new Element.Tube()), "swap", "Column tube 38");
         assertThat(column().tube().orElseThrow().outside()).isEqualTo(38);
         for (int i = 0; i < 10; i++) {
             robot.interact(app.bench::undo);
@@ -445,7 +451,7 @@ class ColumnStageTest {
         Files.writeString(app.chosen, "{}", StandardCharsets.UTF_8);
         Platform.runLater(
                 () -> robot.lookup("#open-rules").queryAs(Button.class).fire());
-        AppWindow.answer(robot, "OK");
+        AppWindow.answer(robot, ButtonData.OK_DONE);
         assertThat(app.bench.job().rules()).isEqualTo(rules);
     }
 
@@ -459,7 +465,7 @@ class ColumnStageTest {
                 StandardCharsets.UTF_8);
         app.chosen = mine;
         robot.interact(() -> app.shell.documents().openCatalogue(app.stage));
-        choose(robot, index(new Element.ShaftAt(1)), "Swap it for", "Bar from my own rack");
+        choose(robot, index(new Element.ShaftAt(1)), "swap", "Bar from my own rack");
         assertThat(column().shafts().get(1).diameter()).isEqualTo(20);
         // A bad one is told and the one in use stays; it is there at the next start too.
         Files.writeString(
@@ -467,7 +473,7 @@ class ColumnStageTest {
                 "{\"format\": \"mild-tilt-catalogue\", \"version\": 1, \"joints\": [{}]}",
                 StandardCharsets.UTF_8);
         Platform.runLater(() -> app.shell.documents().openCatalogue(app.stage));
-        AppWindow.answer(robot, "OK");
+        AppWindow.answer(robot, ButtonData.OK_DONE);
         assertThat(app.bench.catalogueProperty().get().names()).contains("Bar from my own rack");
         robot.interact(() -> {
             app.bench.catalogueProperty().set(CatalogueFile.shipped());
@@ -581,7 +587,7 @@ class ColumnStageTest {
             robot.lookup(".dialog-pane .label").queryAll().forEach(l -> said.append(((Label) l).getText())
                     .append(' '));
             assertThat(said.toString()).contains(sheet[1]);
-            AppWindow.answer(robot, "OK");
+            AppWindow.answer(robot, ButtonData.OK_DONE);
         }
     }
 
@@ -604,7 +610,7 @@ class ColumnStageTest {
         app.settle();
         tab(robot, SideTab.PHASING);
         String before = words(robot, "#phasing-pane");
-        Node joint = robot.lookup("#sheet-side-lower-joint-centre").query();
+        Node joint = robot.lookup("#sheet-side-joint-1").query();
         Bounds b = joint.localToScreen(joint.getBoundsInLocal());
         robot.drag(new Point2D(b.getCenterX(), b.getCenterY()), MouseButton.PRIMARY)
                 .moveBy(12, -6)
@@ -623,7 +629,7 @@ class ColumnStageTest {
     void fieldsAndNotesStayWhileSomethingIsDragged(FxRobot robot) {
         robot.interact(() -> app.bench.showPart(Optional.of(new Element.JointAt(1))));
         app.settleWhole();
-        TextField angle = robot.lookup("#field-angle-it-stands-at").queryAs(TextField.class);
+        TextField angle = robot.lookup("#field-joint-angle").queryAs(TextField.class);
         assertThat(angle.getText()).isEqualTo("37.405°");
         AppWindow.openRow(robot, "#part-finding-0");
         app.settleWhole();
@@ -641,7 +647,7 @@ class ColumnStageTest {
         robot.moveBy(4, 6);
         AppWindow.until(() -> !angle.getText().equals(dragged));
         app.settle();
-        assertThat(robot.lookup("#field-angle-it-stands-at").queryAs(TextField.class))
+        assertThat(robot.lookup("#field-joint-angle").queryAs(TextField.class))
                 .as("the same field, other figures")
                 .isSameAs(angle);
         Node still = robot.lookup("#part-finding-0").query();
@@ -649,9 +655,7 @@ class ColumnStageTest {
         robot.drop();
         app.settleWhole();
         double deg = new ColumnTrain(column()).jointAngleDeg(1);
-        assertThat(robot.lookup("#field-angle-it-stands-at")
-                        .queryAs(TextField.class)
-                        .getText())
+        assertThat(robot.lookup("#field-joint-angle").queryAs(TextField.class).getText())
                 .isEqualTo(LengthText.trimmed(deg, 3) + "°");
         AppWindow.until(() -> robot.lookup("#piece .take-remedy")
                 .tryQuery()
@@ -677,12 +681,12 @@ class ColumnStageTest {
     void measuredAxesAreTypedAsAnAngleFinderGivesThem(FxRobot robot) {
         app.settle();
         robot.interact(() -> app.bench.showPart(Optional.of(new Element.Wheel())));
-        robot.interact(() -> robot.lookup("#choice-column-is")
+        robot.interact(() -> robot.lookup("#choice-column-axis")
                 .queryAs(ChoiceBox.class)
                 .getSelectionModel()
                 .select(1));
         app.settle();
-        type(robot, "#field-column-slopes-down", "40");
+        type(robot, "#field-column-axis-down", "40");
         assertThat(column().installation().columnAxis().orElseThrow().downDeg()).isCloseTo(40, within(1e-9));
         assertThat(app.bench.workedProperty().get().orElseThrow().now().findings())
                 .anyMatch(f -> f.fault() == Fault.AXES_MISS);

@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
+import javafx.scene.control.ButtonBar.ButtonData;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.control.TitledPane;
@@ -131,7 +132,7 @@ class JourneyTest {
         // The steering arm is shortened by dragging its tie-rod point in the plan; every figure follows.
         Job clocked = app.bench.job();
         robot.clickOn("#stage-linkage");
-        Point2D arm = onScreen(robot, "#sheet-plan-left-tie-rod-point-on-the-steering-arm");
+        Point2D arm = onScreen(robot, "#sheet-plan-tie-rod-point-left");
         robot.drag(arm, MouseButton.PRIMARY).moveBy(0, -3).moveBy(0, -4);
         assertThat(app.bench.dragging()).isTrue();
         robot.drop();
@@ -191,8 +192,7 @@ class JourneyTest {
     void everythingByKeysAndInInches(FxRobot robot) {
         app.settle();
         // A point is nudged with the arrow keys where it stands.
-        robot.interact(
-                () -> robot.lookup("#sheet-side-lower-joint-centre").query().requestFocus());
+        robot.interact(() -> robot.lookup("#sheet-side-joint-1").query().requestFocus());
         robot.press(KeyCode.SHIFT, KeyCode.UP).release(KeyCode.UP, KeyCode.SHIFT);
         robot.type(KeyCode.LEFT);
         app.settle();
@@ -220,17 +220,17 @@ class JourneyTest {
         robot.press(KeyCode.CONTROL, KeyCode.U).release(KeyCode.U, KeyCode.CONTROL);
         assertThat(app.bench.lengthUnit()).isEqualTo(LengthUnit.INCH_FRACTION);
         robot.interact(() -> app.bench.showPart(Optional.of(new Element.Wheel())));
-        TextField rim = robot.lookup("#field-rim-diameter").queryAs(TextField.class);
+        TextField rim = robot.lookup("#field-column-steering-wheel-diameter-mm").queryAs(TextField.class);
         type(robot, rim, "14 1/2");
         assertThat(app.bench.job().column().orElseThrow().wheel().diameter()).isCloseTo(368.3, within(1e-9));
-        type(robot, robot.lookup("#field-rim-diameter").queryAs(TextField.class), "360 mm");
+        type(robot, robot.lookup("#field-column-steering-wheel-diameter-mm").queryAs(TextField.class), "360 mm");
         assertThat(app.bench.job().column().orElseThrow().wheel().diameter()).isEqualTo(360);
 
         // What can't be read is refused with a sentence, and so is what can't be; nothing changes.
         Job before = app.bench.job();
-        type(robot, robot.lookup("#field-rim-diameter").queryAs(TextField.class), "1,234");
+        type(robot, robot.lookup("#field-column-steering-wheel-diameter-mm").queryAs(TextField.class), "1,234");
         assertThat(app.text(robot, "#message")).contains("comma");
-        type(robot, robot.lookup("#field-rim-diameter").queryAs(TextField.class), "-5");
+        type(robot, robot.lookup("#field-column-steering-wheel-diameter-mm").queryAs(TextField.class), "-5");
         assertThat(app.text(robot, "#message")).contains("diameter is -127 mm; it can be 100 to 1000 mm");
         assertThat(app.bench.job()).isEqualTo(before);
 
@@ -303,7 +303,7 @@ class JourneyTest {
         robot.press(KeyCode.CONTROL, KeyCode.O).release(KeyCode.O, KeyCode.CONTROL);
         AppWindow.until(() -> robot.lookup("#problem-text").tryQuery().isPresent());
         assertThat(app.text(robot, "#problem-text")).contains("broken.tilt").contains("newer Mild Tilt");
-        AppWindow.answer(robot, "OK");
+        AppWindow.answer(robot, ButtonData.OK_DONE);
         assertThat(app.bench.job()).isEqualTo(DemoJob.MARSH_CARRIER.job());
         assertThat(app.bench.fileProperty().get()).isEmpty();
     }

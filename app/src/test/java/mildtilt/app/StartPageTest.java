@@ -9,6 +9,7 @@ import javafx.application.Platform;
 import javafx.geometry.Bounds;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
+import javafx.scene.control.ButtonBar.ButtonData;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
@@ -118,8 +119,8 @@ class StartPageTest {
         robot.clickOn("#stage-linkage");
         robot.clickOn("#element-" + Element.trainOf(app.bench.job()).indexOf(new Element.GearElement()));
         double was = rackX();
-        AppWindow.until(() -> shown(robot, "#field-x-rack-midway-between-pivots"));
-        AppWindow.type(robot, "#field-x-rack-midway-between-pivots", String.valueOf(Math.rint(was) - 20));
+        AppWindow.until(() -> shown(robot, "#field-x-gear"));
+        AppWindow.type(robot, "#field-x-gear", String.valueOf(Math.rint(was) - 20));
         assertThat(rackX()).isEqualTo(Math.rint(was) - 20);
         app.settle();
         // The forks clocked as is best for where the rack is now.
@@ -159,7 +160,7 @@ class StartPageTest {
         app.settleWhole();
         step(robot, 1, () -> robot.clickOn("#element-5"));
         step(robot, 2, () -> {
-            Node ring = robot.lookup("#sheet-side-lower-joint-centre").query();
+            Node ring = robot.lookup("#sheet-side-joint-1").query();
             Bounds at = ring.localToScreen(ring.getBoundsInLocal());
             robot.drag(new Point2D(at.getCenterX(), at.getCenterY()), MouseButton.PRIMARY);
             for (int i = 0; i < 60 && jointHeight() > 496; i++) {
@@ -279,7 +280,7 @@ class StartPageTest {
                 () -> robot.lookup("#glossary-search").queryAs(TextField.class).setText(""));
         assertThat(robot.lookup("#glossary-terms .sub-head").queryAllAs(Label.class))
                 .hasSize(Glossary.terms().size());
-        AppWindow.answer(robot, "Close");
+        AppWindow.answer(robot, ButtonData.CANCEL_CLOSE);
     }
 
     @Test
@@ -290,12 +291,12 @@ class StartPageTest {
         robot.interact(() -> app.bench.edit("Mine", j -> j.withTitle("mine")));
         JobFile.save(file, DemoJob.SALT_RAKE.job().withTitle("theirs"));
         Platform.runLater(() -> app.shell.documents().save(app.stage));
-        AppWindow.answer(robot, "Don't save now");
+        AppWindow.answer(robot, ButtonData.CANCEL_CLOSE);
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(JobFile.open(file).title()).isEqualTo("theirs");
         assertThat(app.bench.unsaved()).isTrue();
         Platform.runLater(() -> app.shell.documents().save(app.stage));
-        AppWindow.answer(robot, "Save mine over it");
+        AppWindow.answer(robot, ButtonData.NO);
         AppWindow.until(() -> !app.bench.unsaved());
         assertThat(JobFile.open(file).title()).isEqualTo("mine");
         assertThat(JobFile.open(file.resolveSibling("shared.theirs.tilt")).title())
@@ -309,7 +310,7 @@ class StartPageTest {
         JobFile.save(file, DemoJob.SALT_RAKE.job().withTitle("theirs again"));
         robot.interact(() -> app.bench.edit("Most", j -> j.withTitle("most")));
         Platform.runLater(() -> app.shell.documents().save(app.stage));
-        AppWindow.answer(robot, "Save under another name");
+        AppWindow.answer(robot, ButtonData.YES);
         AppWindow.until(() -> !app.bench.unsaved());
         assertThat(JobFile.open(app.chosen).title()).isEqualTo("most");
         assertThat(JobFile.open(file).title()).isEqualTo("theirs again");

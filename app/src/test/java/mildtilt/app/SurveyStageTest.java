@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.nio.file.Files;
 import java.util.Optional;
 import javafx.application.Platform;
+import javafx.scene.control.ButtonBar.ButtonData;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.control.ChoiceBox;
 import javafx.stage.Stage;
@@ -90,17 +91,17 @@ class SurveyStageTest {
         AppWindow.until(() -> robot.lookup("#points-x").tryQuery().isPresent());
         assertThat(robot.lookup("#points-x").queryAs(ChoiceBox.class).getValue())
                 .isEqualTo(2);
-        AppWindow.answer(robot, "Import");
+        AppWindow.answer(robot, ButtonData.OK_DONE);
         untilSays(robot, "x −800.0 mm, y 620.0 mm, z 310.0 mm");
         // A file that can't be taken changes nothing.
         Job before = app.bench.job();
         Files.writeString(app.chosen, "mark,x,y,z\nsill,one,2,3\n");
         Platform.runLater(
                 () -> robot.lookup("#survey-csv").queryAs(ButtonBase.class).fire());
-        AppWindow.answer(robot, "Import");
+        AppWindow.answer(robot, ButtonData.OK_DONE);
         AppWindow.until(() -> robot.lookup("#problem-text").tryQuery().isPresent());
         assertThat(app.text(robot, "#problem-text")).contains("line 2").contains("\"one\" is not a usable number");
-        AppWindow.answer(robot, "OK");
+        AppWindow.answer(robot, ButtonData.OK_DONE);
         assertThat(app.bench.job()).isEqualTo(before);
     }
 

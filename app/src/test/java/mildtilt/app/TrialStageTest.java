@@ -11,6 +11,7 @@ import java.util.Optional;
 import javafx.application.Platform;
 import javafx.embed.swing.SwingFXUtils;
 import javafx.scene.Node;
+import javafx.scene.control.ButtonBar.ButtonData;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Labeled;
@@ -313,7 +314,7 @@ class TrialStageTest {
                 () -> robot.lookup("#fit-add-photo").queryAs(ButtonBase.class).fire());
         AppWindow.until(() -> robot.lookup("#problem-text").tryQuery().isPresent());
         assertThat(app.text(robot, "#problem-text")).contains("JPG or PNG");
-        AppWindow.answer(robot, "OK");
+        AppWindow.answer(robot, ButtonData.OK_DONE);
     }
 
     /** Some picture: of the window itself. */

@@ -14,6 +14,7 @@ import javafx.application.Platform;
 import javafx.geometry.Bounds;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
+import javafx.scene.control.ButtonBar.ButtonData;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
@@ -149,7 +150,7 @@ class ViewsTest {
     void aFieldGivesUpWithEscapeAndMarksWhatItCannotRead(FxRobot robot) {
         app.settle();
         robot.interact(() -> app.bench.showPart(Optional.of(new Element.JointAt(0))));
-        TextField field = robot.lookup("#field-largest-angle-allowed").queryAs(TextField.class);
+        TextField field = robot.lookup("#field-column-joints-max-angle-deg").queryAs(TextField.class);
         robot.interact(() -> {
             field.requestFocus();
             field.setText("wide");
@@ -186,14 +187,14 @@ class ViewsTest {
             assertThat(large.getWidth()).isGreaterThan(500);
         }
         press(robot, KeyCode.CONTROL, KeyCode.DIGIT1);
-        Node joint = robot.lookup("#sheet-side-upper-joint-centre").query();
+        Node joint = robot.lookup("#sheet-side-joint-0").query();
         Bounds fitted = joint.getBoundsInParent();
         press(robot, KeyCode.CONTROL, KeyCode.EQUALS);
         press(robot, KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.LEFT);
-        assertThat(robot.lookup("#sheet-side-upper-joint-centre").query().getBoundsInParent())
+        assertThat(robot.lookup("#sheet-side-joint-0").query().getBoundsInParent())
                 .isNotEqualTo(fitted);
         press(robot, KeyCode.CONTROL, KeyCode.DIGIT0);
-        Bounds again = robot.lookup("#sheet-side-upper-joint-centre").query().getBoundsInParent();
+        Bounds again = robot.lookup("#sheet-side-joint-0").query().getBoundsInParent();
         assertThat(again.getCenterX()).isCloseTo(fitted.getCenterX(), within(0.5));
         assertThat(again.getCenterY()).isCloseTo(fitted.getCenterY(), within(0.5));
     }
@@ -274,7 +275,7 @@ class ViewsTest {
         assertThat(app.bench.job()).isEqualTo(before);
         find(robot, "scrub radius glossary");
         AppWindow.until(() -> robot.lookup("#glossary-search").tryQuery().isPresent());
-        AppWindow.answer(robot, "Close");
+        AppWindow.answer(robot, ButtonData.CANCEL_CLOSE);
     }
 
     private void find(FxRobot robot, String text) {
@@ -319,8 +320,8 @@ class ViewsTest {
         Job before = app.bench.job();
         Point upper = JobPoints.position(before, new PointId.JointCentre(0));
         Point lower = JobPoints.position(before, new PointId.JointCentre(1));
-        Point2D a = middle(robot, "#sheet-side-upper-joint-centre");
-        Point2D b = middle(robot, "#sheet-side-lower-joint-centre");
+        Point2D a = middle(robot, "#sheet-side-joint-0");
+        Point2D b = middle(robot, "#sheet-side-joint-1");
         Point2D body = a.midpoint(b);
         robot.drag(body, MouseButton.PRIMARY).moveBy(8, 0).moveBy(8, 0).drop();
         assertThat(app.bench.job()).as("the sheet was shifted instead").isEqualTo(before);
@@ -328,8 +329,7 @@ class ViewsTest {
             app.bench.showPart(Optional.of(new Element.ShaftAt(1)));
             robot.lookup("#show-whole").queryButton().fire();
         });
-        body = middle(robot, "#sheet-side-upper-joint-centre")
-                .midpoint(middle(robot, "#sheet-side-lower-joint-centre"));
+        body = middle(robot, "#sheet-side-joint-0").midpoint(middle(robot, "#sheet-side-joint-1"));
         robot.drag(body, MouseButton.PRIMARY).moveBy(8, 0).moveBy(8, 4).drop();
         WaitForAsyncUtils.waitForFxEvents();
         Vector went =
@@ -383,10 +383,10 @@ class ViewsTest {
         assertThat(app.stage.getTitle()).contains("not saved");
         app.chosen = folder.resolve("kept.tilt");
         Platform.runLater(() -> app.stage.fireEvent(new WindowEvent(app.stage, WindowEvent.WINDOW_CLOSE_REQUEST)));
-        AppWindow.answer(robot, "Cancel");
+        AppWindow.answer(robot, ButtonData.CANCEL_CLOSE);
         assertThat(app.stage.isShowing()).isTrue();
         Platform.runLater(() -> app.stage.fireEvent(new WindowEvent(app.stage, WindowEvent.WINDOW_CLOSE_REQUEST)));
-        AppWindow.answer(robot, "Save");
+        AppWindow.answer(robot, ButtonData.YES);
         AppWindow.until(() -> !app.stage.isShowing());
         assertThat(JobFile.open(app.chosen).vehicle().bump()).isEqualTo(80);
         assertThat(app.bench.unsaved()).isFalse();
@@ -403,7 +403,7 @@ class ViewsTest {
                 state.resolve("dead.origin"), folder.resolve("lost.tilt").toString());
         Files.writeString(state.resolve("dead.lock"), "");
         Platform.runLater(() -> app.shell.documents().offerRecovered(app.stage));
-        AppWindow.answer(robot, "Recover it");
+        AppWindow.answer(robot, ButtonData.YES);
         AppWindow.until(() -> app.bench.job().equals(lost));
         assertThat(app.bench.unsaved()).isTrue();
         assertThat(app.bench.fileProperty().get()).contains(folder.resolve("lost.tilt"));
@@ -427,10 +427,10 @@ class ViewsTest {
         Files.writeString(state.resolve("dead.lock"), "");
         JobFile.save(file, mine.withTitle("theirs"));
         Platform.runLater(() -> app.shell.documents().offerRecovered(app.stage));
-        AppWindow.answer(robot, "Recover it");
+        AppWindow.answer(robot, ButtonData.YES);
         AppWindow.until(() -> app.bench.job().title().equals("mine"));
         Platform.runLater(() -> app.shell.documents().save(app.stage));
-        AppWindow.answer(robot, "Save mine over it");
+        AppWindow.answer(robot, ButtonData.NO);
         AppWindow.until(() -> !app.bench.unsaved());
         assertThat(JobFile.open(file).title()).isEqualTo("mine");
         assertThat(JobFile.open(folder.resolve("shared.theirs.tilt")).title()).isEqualTo("theirs");
@@ -450,11 +450,11 @@ class ViewsTest {
         assumeThat(file.toFile().setWritable(false, false)).isTrue();
         robot.interact(() -> app.bench.edit("title", j -> j.withTitle("changed")));
         Platform.runLater(() -> app.shell.documents().save(app.stage));
-        AppWindow.answer(robot, "Cancel");
+        AppWindow.answer(robot, ButtonData.CANCEL_CLOSE);
         assertThat(JobFile.open(file).title()).isNotEqualTo("changed");
         assertThat(app.bench.unsaved()).isTrue();
         Platform.runLater(() -> app.shell.documents().save(app.stage));
-        AppWindow.answer(robot, "Replace it");
+        AppWindow.answer(robot, ButtonData.YES);
         AppWindow.until(() -> !app.bench.unsaved());
         assertThat(JobFile.open(file).title()).isEqualTo("changed");
     }

@@ -50,6 +50,16 @@ public record JobPlace(@Nullable JobPlace around, Object key) {
         };
     }
 
+    /** What the place is found by, in small letters, digits and hyphens, such as {@code column-joints-max-angle-deg}: alike for all parts of a list. */
+    public String id() {
+        String before = around == null || around.around == null ? "" : around.id() + "-";
+        return switch (key) {
+            case Integer _ -> around == null ? "" : around.id();
+            case Axis a -> before + "xyz".charAt(a.index());
+            default -> before + key.toString().replace('_', '-');
+        };
+    }
+
     /** The unit of the number there, with its space, as the key says; empty for one without. */
     public String unit() {
         for (JobPlace s = this; s.around != null; s = s.around) {

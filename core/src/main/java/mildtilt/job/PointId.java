@@ -1,5 +1,6 @@
 package mildtilt.job;
 
+import java.util.Locale;
 import mildtilt.geometry.Side;
 import mildtilt.suspension.CornerPoint;
 
@@ -54,6 +55,32 @@ public sealed interface PointId {
     record DriverHeel() implements PointId {}
 
     record OnCorner(Side side, CornerPoint which) implements PointId {}
+
+    /** What the point is found by, in small letters, digits and hyphens. Joints, bearings and obstacles count from 0. */
+    default String code() {
+        return switch (this) {
+            case Hub _ -> "hub";
+            case JointCentre j -> "joint-" + j.index();
+            case GearInput _ -> "gear-input";
+            case BearingMiddle b -> "bearing-" + b.index();
+            case GearCentre _ -> "gear";
+            case GearArmEnd _ -> "gear-arm-end";
+            case IdlerPivot _ -> "idler-pivot";
+            case IdlerEnd _ -> "idler-end";
+            case CrankPivot _ -> "crank-pivot";
+            case DrivenPoint _ -> "driven-point";
+            case InnerPivot i -> "inner-pivot-" + i.side().code();
+            case TrackBarBody _ -> "track-bar-body";
+            case TrackBarAxle _ -> "track-bar-axle";
+            case CentrePinPoint _ -> "centre-pin";
+            case ObstaclePoint o -> "obstacle-" + o.index() + "-" + o.point();
+            case DriverHip _ -> "driver-hip";
+            case DriverHeel _ -> "driver-heel";
+            case OnCorner c ->
+                c.which().name().toLowerCase(Locale.ROOT).replace('_', '-') + "-"
+                        + c.side().code();
+        };
+    }
 
     /** The same point on the left, where it is one of a pair. */
     default PointId onLeft() {

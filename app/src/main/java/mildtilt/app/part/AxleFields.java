@@ -55,8 +55,11 @@ final class AxleFields {
             case Element.GearArm _ ->
                 axle.armGear()
                         .map(ArmGear::armLength)
-                        .map(now ->
-                                List.of(length("Arm length", now, (j, v) -> KnuckleEdits.scaledGearArm(j, v / now))))
+                        .map(now -> List.of(length(
+                                "gear-arm-length",
+                                "Arm length",
+                                now,
+                                (j, v) -> KnuckleEdits.scaledGearArm(j, v / now))))
                         .orElse(List.of());
             case Element.DrivenRod _ -> drivenRod(axle);
             case Element.Relay _ -> relay(axle.linkage());
@@ -101,6 +104,7 @@ final class AxleFields {
 
     private static PartChoice ratioChoice(boolean same, Gear other) {
         return PartChoice.yesNo(
+                        "constant-ratio",
                         "Ratio of the box",
                         "the same all the way",
                         "changes with the swing",
@@ -168,6 +172,7 @@ final class AxleFields {
         List<PartField> all = PartFields.of(at, AxleParts.ROD_ENDS, ends, of, edit, "outer_bolt", "inner_bolt");
         RodTube tube = ends.tube().orElse(new RodTube(22, 3, 0, RodTube.USUAL_YIELD));
         all.add(optional(
+                        at.in("tube").in("outside_mm").id(),
                         "Tube outside" + of,
                         PartField.Measure.LENGTH,
                         ends.tube().map(RodTube::outside),
@@ -193,6 +198,7 @@ final class AxleFields {
         for (Side side : sides(axle)) {
             double now = KnuckleEdits.armLength(job, side);
             all.add(length(
+                            "arm-length-" + side.code(),
                             "Arm length" + of(axle, side),
                             now,
                             (j, v) -> KnuckleEdits.changed(j, side, new KnuckleChange(v - now, 0, 0, 0, 0)))
@@ -217,6 +223,7 @@ final class AxleFields {
     private static List<PartField> tyres(Vehicle v) {
         Loads usual = v.loads().orElse(Loads.of(600));
         List<PartField> all = new ArrayList<>(List.of(optional(
+                        "vehicle-loads-front-axle-kg",
                         "Front axle load, kg",
                         PartField.Measure.NUMBER,
                         v.loads().map(Loads::frontAxleKg),

@@ -95,8 +95,13 @@ final class ColumnFields {
         return switch (element) {
             case Element.Wheel _ -> {
                 List<PartChoice> all = new ArrayList<>(socketChoices(
-                        "", c.wheel().fit(), c.shafts().getFirst().diameter(), (j, f) -> wheel(j, w -> w.withFit(f))));
+                        "hub",
+                        "",
+                        c.wheel().fit(),
+                        c.shafts().getFirst().diameter(),
+                        (j, f) -> wheel(j, w -> w.withFit(f))));
                 all.add(axisChoice(
+                        "column-axis",
                         "Column is",
                         c.installation().columnAxis(),
                         c.axis(0),
@@ -142,6 +147,7 @@ final class ColumnFields {
         all.addAll(PartFields.of(
                 COLUMN.in("installation"), ColumnParts.INSTALLATION, c.installation(), "", ColumnFields::installation));
         all.addAll(axis(
+                "column-axis",
                 "Column",
                 c.installation().columnAxis(),
                 (j, d) -> installation(j, i -> i.withColumnAxis(Optional.of(d)))));
@@ -193,6 +199,7 @@ final class ColumnFields {
                                 shaft(j, index, x -> x.withSlide(x.slide().map(change))))));
         if (index == c.joints().size()) {
             all.addAll(axis(
+                    "gear-axis",
                     "Gear input",
                     c.gear().axis(),
                     (j, d) -> j.editColumn(k -> k.withGear(k.gear().withAxis(Optional.of(d))))));
@@ -207,14 +214,17 @@ final class ColumnFields {
     }
 
     /** An axis as measured where it is bolted down; nothing where it is free. */
-    private static List<PartField> axis(String whose, Optional<Direction> axis, BiFunction<Job, Direction, Job> set) {
+    private static List<PartField> axis(
+            String id, String whose, Optional<Direction> axis, BiFunction<Job, Direction, Job> set) {
         return axis.map(d -> List.of(
                         angle(
+                                        id + "-down",
                                         whose + " slopes down",
                                         d.downDeg(),
                                         (j, v) -> set.apply(j, Direction.ofSlope(v, d.leftDeg())))
                                 .meaning("With an angle finder on the shaft, against level, going forward."),
                         angle(
+                                        id + "-left",
                                         whose + " points left",
                                         d.leftDeg(),
                                         (j, v) -> set.apply(j, Direction.ofSlope(d.downDeg(), v)))
@@ -223,8 +233,13 @@ final class ColumnFields {
     }
 
     private static PartChoice axisChoice(
-            String label, Optional<Direction> axis, Direction drawn, BiFunction<Job, Optional<Direction>, Job> set) {
+            String id,
+            String label,
+            Optional<Direction> axis,
+            Direction drawn,
+            BiFunction<Job, Optional<Direction>, Job> set) {
         return PartChoice.yesNo(
+                        id,
                         label,
                         "free to be set",
                         "bolted down",
@@ -238,30 +253,35 @@ final class ColumnFields {
         Shaft s = c.shafts().get(index);
         List<PartChoice> all = new ArrayList<>();
         all.add(ProfileForm.choice(
+                "form",
                 "Form",
                 Optional.of(s.profile()),
                 "",
                 s.diameter(),
                 (j, f) -> shaft(j, index, x -> x.withProfile(f.orElseThrow()))));
         all.add(ProfileForm.choice(
+                "wheel-end",
                 "Wheel end",
                 s.wheelEnd(),
                 "as the shaft",
                 s.diameter(),
                 (j, f) -> shaft(j, index, x -> x.withEnds(f, x.gearEnd()))));
         all.add(ProfileForm.choice(
+                "gear-end",
                 "Gear end",
                 s.gearEnd(),
                 "as the shaft",
                 s.diameter(),
                 (j, f) -> shaft(j, index, x -> x.withEnds(x.wheelEnd(), f))));
         all.add(PartChoice.yesNo(
+                "sliding",
                 "Length",
                 "rigid",
                 "sliding",
                 s.slide().isEmpty(),
                 (j, rigid) -> shaft(j, index, x -> x.withSlide(rigid ? Optional.empty() : Optional.of(USUAL_SLIDE)))));
         all.add(PartChoice.yesNo(
+                "to-cut",
                 "Made",
                 "cut to length",
                 "used as it comes",
@@ -269,6 +289,7 @@ final class ColumnFields {
                 (j, cut) -> shaft(j, index, x -> x.withToCut(cut))));
         if (c.liesBetweenJoints(index)) {
             all.add(PartChoice.yesNo(
+                    "clockable",
                     "Forks",
                     "can be clocked",
                     "on for good",
@@ -277,11 +298,13 @@ final class ColumnFields {
         }
         if (index == c.joints().size()) {
             all.add(axisChoice(
+                    "gear-axis",
                     "Gear is",
                     c.gear().axis(),
                     c.axis(index),
                     (j, d) -> j.editColumn(k -> k.withGear(k.gear().withAxis(d)))));
             all.addAll(socketChoices(
+                    "gear",
                     ", gear",
                     c.gear().fit(),
                     s.diameter(),
@@ -292,7 +315,7 @@ final class ColumnFields {
     }
 
     private static PartChoice typical(boolean is, BiFunction<Job, Boolean, Job> set) {
-        return PartChoice.yesNo("Sizes are", "typical", "measured", is, set)
+        return PartChoice.yesNo("typical", "Sizes are", "typical", "measured", is, set)
                 .meaning(
                         "Typical sizes come from a catalogue. Measure the part in your hand, type what differs, then say measured.");
     }
@@ -307,6 +330,7 @@ final class ColumnFields {
         List<PartField> all = new ArrayList<>(
                 List.of(
                         angle(
+                                        "joint-angle",
                                         "Angle it stands at",
                                         Math.toDegrees(c.axis(index).angleTo(c.axis(index + 1))),
                                         (j, v) -> j.editColumn(k -> JointBend.withAngle(k, index, v)))
@@ -340,10 +364,11 @@ final class ColumnFields {
     }
 
     private static List<PartChoice> socketChoices(
-            String where, YokeDimensions fit, double diameter, BiFunction<Job, YokeDimensions, Job> set) {
+            String id, String where, YokeDimensions fit, double diameter, BiFunction<Job, YokeDimensions, Job> set) {
         List<PartChoice> all = new ArrayList<>();
         Retention hold = fit.socket().map(Socket::hold).orElse(Retention.PINCH_BOLT);
         all.add(ProfileForm.choice(
+                id + "-bore",
                 "Bore" + where,
                 fit.socket().map(Socket::seat),
                 "not known",
@@ -352,6 +377,7 @@ final class ColumnFields {
                         j, new YokeDimensions(fit.takeOff(), fit.engagement(), seat.map(s -> new Socket(s, hold))))));
         fit.socket()
                 .ifPresent(s -> all.add(PartChoice.of(
+                        id + "-retention",
                         "Kept by" + where,
                         Retention.values(),
                         Retention::label,
@@ -364,6 +390,7 @@ final class ColumnFields {
         Joint joint = c.joints().get(index);
         List<PartChoice> all = new ArrayList<>();
         all.add(new PartChoice(
+                "kind",
                 "Kind",
                 "",
                 KINDS.stream().map(JointKind::label).toList(),
@@ -371,11 +398,13 @@ final class ColumnFields {
                 (j, i) -> joint(j, index, x -> x.withKind(KINDS.get(i))
                         .withMaxAngleDeg(KINDS.get(i).usualLimitDeg()))));
         all.addAll(socketChoices(
+                "wheel-side",
                 ", wheel side",
                 joint.wheelSide(),
                 c.shafts().get(index).gearEndSeat().diameter(),
                 (j, f) -> joint(j, index, x -> x.withFits(f, x.gearSide()))));
         all.addAll(socketChoices(
+                "gear-side",
                 ", gear side",
                 joint.gearSide(),
                 c.shafts().get(index + 1).wheelEndSeat().diameter(),
@@ -408,12 +437,14 @@ final class ColumnFields {
         Bearing b = c.bearings().get(index);
         return List.of(
                 PartChoice.of(
+                        "kind",
                         "Kind",
                         Bearing.Kind.values(),
                         Bearing.Kind::label,
                         b.kind(),
                         (j, k) -> bearing(j, index, x -> x.withKind(k))),
                 PartChoice.of(
+                        "mount",
                         "Fixed to",
                         Bearing.Mount.values(),
                         Bearing.Mount::label,

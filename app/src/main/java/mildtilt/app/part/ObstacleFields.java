@@ -65,20 +65,22 @@ final class ObstacleFields {
         Point p = axis.origin();
         BiFunction<Job, Point, Job> set = (j, q) ->
                 j.editSurroundings(s -> s.edit(index, o -> o.withSweep(about.with(new Axis(q, axis.direction())))));
-        all.add(length("Pivot, x", p.x(), (j, v) -> set.apply(j, new Point(v, p.y(), p.z()))));
-        all.add(length("Pivot, y", p.y(), (j, v) -> set.apply(j, new Point(p.x(), v, p.z()))));
-        all.add(length("Pivot, z", p.z(), (j, v) -> set.apply(j, new Point(p.x(), p.y(), v))));
+        all.add(length("pivot-x", "Pivot, x", p.x(), (j, v) -> set.apply(j, new Point(v, p.y(), p.z()))));
+        all.add(length("pivot-y", "Pivot, y", p.y(), (j, v) -> set.apply(j, new Point(p.x(), v, p.z()))));
+        all.add(length("pivot-z", "Pivot, z", p.z(), (j, v) -> set.apply(j, new Point(p.x(), p.y(), v))));
     }
 
     static List<PartChoice> choices(Obstacle o, int index) {
         List<PartChoice> all = new ArrayList<>();
         all.add(PartChoice.of(
+                "carrier",
                 "Fixed to",
                 Carrier.values(),
                 Carrier::label,
                 o.carrier(),
                 (j, c) -> j.editSurroundings(s -> s.edit(index, x -> x.withCarrier(c)))));
         all.add(PartChoice.yesNo(
+                        "hot",
                         "Heat",
                         "gives off heat",
                         "cold",
@@ -96,6 +98,7 @@ final class ObstacleFields {
                 "left wheel turns it",
                 "right wheel turns it");
         all.add(new PartChoice(
+                "sweep",
                 "Moves by itself",
                 "Pedals and rocking engines turn, hoses wander, an anti-roll bar is turned by its wheel.",
                 words,
@@ -103,12 +106,14 @@ final class ObstacleFields {
                 (j, i) -> j.editSurroundings(s -> s.edit(index, x -> x.withSweep(ways.get(i))))));
         List<String> may = Stream.of(May.values()).map(May::label).toList();
         all.add(new PartChoice(
+                "may",
                 "May it give way",
                 "What a remedy or a route may ask of it: a battery box is moved, a rail is notched, a leaf spring or a slide bar is neither.",
                 may,
                 o.may().ordinal(),
                 (j, i) -> j.editSurroundings(s -> s.edit(index, x -> x.withMay(Optional.of(May.values()[i]))))));
         all.add(PartChoice.yesNo(
+                        "takes-bearings",
                         "Bearings",
                         "bracket can be fixed",
                         "none fixed to it",

@@ -91,6 +91,7 @@ final class PartFields {
 
     private <T, V> void keyed(Part<T> part, Field<T, V> f, Shape.Keyed<V> k, T value, Edit<T> edit) {
         Optional<Object> now = Optional.ofNullable(f.of(value));
+        String id = at.in(k.key()).id();
         String label = f.label() + after;
         BiFunction<Job, Optional<?>, Job> set = (j, v) -> edit.apply(j, t -> part.with(t, f, v));
         Optional<UnaryOperator<Job>> clear = k.presence() instanceof Presence.May<V>
@@ -100,6 +101,7 @@ final class PartFields {
         switch (k.kind()) {
             case Kind.Size s ->
                 all.add(new PartField(
+                        id,
                         label,
                         meaning,
                         measure(k.key()),
@@ -108,6 +110,7 @@ final class PartFields {
                         clear));
             case Kind.Whole w ->
                 all.add(new PartField(
+                        id,
                         label,
                         meaning,
                         Measure.NUMBER,
@@ -117,7 +120,7 @@ final class PartFields {
             case Kind.Heading _ ->
                 now.map(Direction.class::cast)
                         .ifPresent(d ->
-                                all.addAll(direction(f.label(), after, d, (j, n) -> set.apply(j, Optional.of(n)))));
+                                all.addAll(direction(id, f.label(), after, d, (j, n) -> set.apply(j, Optional.of(n)))));
             default -> throw new IllegalStateException("a label on " + k.key() + ", which is no size");
         }
     }
@@ -147,14 +150,21 @@ final class PartFields {
 
     /** A direction as an angle finder and a compass on the floor tell it. */
     private static List<PartField> direction(
-            String what, String after, Direction d, BiFunction<Job, Direction, Job> set) {
+            String id, String what, String after, Direction d, BiFunction<Job, Direction, Job> set) {
         double lean = Math.toDegrees(Math.atan2(Math.hypot(d.x(), d.y()), d.z()));
         double toward = Math.toDegrees(Math.atan2(d.y(), d.x()));
-        List<PartField> all = new ArrayList<>(List.of(
-                PartField.angle(what + after + " leans from upright", lean, (j, v) -> set.apply(j, leaning(v, toward)))
-                        .meaning("0° points straight up, 90° lies level, 180° points down.")));
+        List<PartField> all = new ArrayList<>(List.of(PartField.angle(
+                        id + "-lean",
+                        what + after + " leans from upright",
+                        lean,
+                        (j, v) -> set.apply(j, leaning(v, toward)))
+                .meaning("0° points straight up, 90° lies level, 180° points down.")));
         if (lean > 0.01 && lean < 179.99) {
-            all.add(PartField.angle(what + after + " leans toward", toward, (j, v) -> set.apply(j, leaning(lean, v)))
+            all.add(PartField.angle(
+                            id + "-toward",
+                            what + after + " leans toward",
+                            toward,
+                            (j, v) -> set.apply(j, leaning(lean, v)))
                     .meaning("Seen from above: 0° forward, 90° to the left, −90° to the right, 180° back."));
         }
         return all;

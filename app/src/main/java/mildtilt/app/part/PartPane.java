@@ -3,7 +3,6 @@ package mildtilt.app.part;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.BiFunction;
@@ -214,7 +213,7 @@ public final class PartPane extends VBox {
                             t -> read(f, t),
                             v -> change(f, j -> f.set().apply(j, v)),
                             bench::refuse));
-            field.setId("field-" + f.label().toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-"));
+            field.setId("field-" + f.id());
             field.setAccessibleText(f.label());
             if (f.measure() == PartField.Measure.LENGTH) {
                 f.value().ifPresent(v -> field.exact(LengthText.editable(v, bench.lengthUnit())));
@@ -262,7 +261,7 @@ public final class PartPane extends VBox {
             ChoiceBox<String> box = new ChoiceBox<>();
             box.getItems().setAll(c.options());
             box.getSelectionModel().select(c.chosen());
-            box.setId("choice-" + c.label().toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-"));
+            box.setId("choice-" + c.id());
             box.setAccessibleText(c.label());
             box.getStyleClass().add("piece-choice");
             box.getSelectionModel().selectedIndexProperty().addListener((_, was, is) -> {
@@ -339,7 +338,7 @@ public final class PartPane extends VBox {
                 t -> LengthText.parse(t, unit),
                 v -> bench.edit("Move " + label + ", " + axis, job -> JobPoints.moved(job, id, to.apply(v))),
                 bench::refuse);
-        field.setId("field-" + axis + "-" + label.replaceAll("[^a-z0-9A-Z]+", "-"));
+        field.setId("field-" + axis + "-" + id.code());
         field.setAccessibleText(label + " " + axis);
         field.exact(LengthText.editable(along.applyAsDouble(JobPoints.position(bench.job(), id)), unit));
         coordinates.put(field, text);

@@ -45,6 +45,7 @@ enum ProfileForm {
 
     /** A form chosen; where nothing need be known, that too, first. */
     static PartChoice choice(
+            String id,
             String label,
             Optional<ShaftProfile> seat,
             String none,
@@ -56,6 +57,7 @@ enum ProfileForm {
                 .toList();
         int first = none.isEmpty() ? 0 : 1;
         return new PartChoice(
+                id,
                 label,
                 "",
                 options,

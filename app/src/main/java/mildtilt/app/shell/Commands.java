@@ -3,7 +3,9 @@ package mildtilt.app.shell;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.Supplier;
@@ -44,10 +46,18 @@ import mildtilt.units.LengthUnit;
 /** Every command once: it feeds its menu entry, its keys and the sheet of shortcuts. */
 final class Commands {
 
-    /** @param entry what the menu says just now; empty while there is nothing to do */
-    private record Command(String name, Optional<String> keys, Supplier<Optional<String>> entry, Runnable run) {}
+    /**
+     * @param id what it is found by, whatever it is called
+     * @param entry what the menu says just now; empty while there is nothing to do
+     */
+    private record Command(
+            String id, String name, Optional<String> keys, Supplier<Optional<String>> entry, Runnable run) {}
 
-    private record Group(String name, List<Command> commands) {}
+    private record Group(String id, String name, List<Command> commands) {}
+
+    /** Commands that a menu sets off with a line above. */
+    private static final Set<String> STARTS_A_BLOCK =
+            Set.of("stage-survey", "tab-notes", "tab-phasing", "tab-in_the_way");
 
     private final Stage window;
     private final Workbench bench;
@@ -66,41 +76,52 @@ final class Commands {
         this.documents = documents;
         PaperSaving papers = documents.papers(window);
         groups.add(new Group(
+                "job",
                 "Job",
                 List.of(
-                        always("Start page", "Shortcut+N", start),
-                        always("Open…", "Shortcut+O", () -> documents.open(window)),
-                        always("Save", "Shortcut+S", () -> documents.save(window)),
-                        always("Save as…", "Shortcut+Shift+S", () -> documents.saveAs(window)),
-                        always("Save the job card as PDF…", "Shortcut+P", papers::jobCard),
-                        always("Save the job book as PDF…", "Shortcut+Shift+P", papers::jobBook),
-                        always("Save all templates…", "Shortcut+T", papers::templates),
-                        always("Save everything for the bench…", "Shortcut+Shift+E", papers::everything),
-                        always("Save tables and curves as CSV…", "Shortcut+E", papers::csv),
-                        unkeyed("Save the log of trials…", papers::log),
-                        always("Import a scan…", "Shortcut+I", () -> documents.openScan(window)),
-                        unkeyed("Import points from a CSV…", () -> documents.openPoints(window)),
-                        unkeyed("Save a copy of the catalogue…", () -> documents.saveCatalogue(window)),
-                        unkeyed("Use a catalogue…", () -> documents.openCatalogue(window)),
-                        unkeyed("Use the catalogue that ships", () -> documents.dropCatalogue(window)),
+                        always("start", "Start page", "Shortcut+N", start),
+                        always("open", "Open…", "Shortcut+O", () -> documents.open(window)),
+                        always("save", "Save", "Shortcut+S", () -> documents.save(window)),
+                        always("save-as", "Save as…", "Shortcut+Shift+S", () -> documents.saveAs(window)),
+                        always("job-card", "Save the job card as PDF…", "Shortcut+P", papers::jobCard),
+                        always("job-book", "Save the job book as PDF…", "Shortcut+Shift+P", papers::jobBook),
+                        always("templates", "Save all templates…", "Shortcut+T", papers::templates),
+                        always("bench", "Save everything for the bench…", "Shortcut+Shift+E", papers::everything),
+                        always("csv", "Save tables and curves as CSV…", "Shortcut+E", papers::csv),
+                        unkeyed("trial-log", "Save the log of trials…", papers::log),
+                        always("import-scan", "Import a scan…", "Shortcut+I", () -> documents.openScan(window)),
+                        unkeyed("import-points", "Import points from a CSV…", () -> documents.openPoints(window)),
+                        unkeyed(
+                                "save-catalogue",
+                                "Save a copy of the catalogue…",
+                                () -> documents.saveCatalogue(window)),
+                        unkeyed("open-catalogue", "Use a catalogue…", () -> documents.openCatalogue(window)),
+                        unkeyed(
+                                "shipped-catalogue",
+                                "Use the catalogue that ships",
+                                () -> documents.dropCatalogue(window)),
                         always(
+                                "quit",
                                 "Quit",
                                 "Shortcut+Q",
                                 () -> window.fireEvent(new WindowEvent(window, WindowEvent.WINDOW_CLOSE_REQUEST))))));
         groups.add(new Group(
+                "edit",
                 "Edit",
                 List.of(
                         new Command(
+                                "undo",
                                 "Undo",
                                 Optional.of("Shortcut+Z"),
                                 () -> bench.undoable().map(c -> "Undo: " + c),
                                 bench::undo),
                         new Command(
+                                "redo",
                                 "Redo",
                                 Optional.of("Shortcut+Shift+Z"),
                                 () -> bench.redoable().map(c -> "Redo: " + c),
                                 bench::redo),
-                        always("Set a mark to compare with", "Shortcut+B", bench::pin),
+                        always("mark", "Set a mark to compare with", "Shortcut+B", bench::pin),
                         tab("Findings", "Shortcut+Alt+1", SideTab.NOTES),
                         tab("Readings", "Shortcut+Alt+M", SideTab.MEASURED),
                         tab("Uncertainty of the figures", "Shortcut+Alt+S", SideTab.SURE),
@@ -116,74 +137,84 @@ final class Commands {
                         tab("Gaps", "Shortcut+Alt+0", SideTab.GAPS),
                         tab("Routes", "Shortcut+R", SideTab.ROUTE))));
         groups.add(new Group(
+                "view",
                 "View",
                 List.of(
-                        always("Side", "Shortcut+1", () -> bench.viewProperty().set(ViewChoice.SIDE)),
-                        always("Plan", "Shortcut+2", () -> bench.viewProperty().set(ViewChoice.PLAN)),
-                        always("Front", "Shortcut+3", () -> bench.viewProperty().set(ViewChoice.FRONT)),
-                        always("3-D", "Shortcut+4", () -> bench.viewProperty().set(ViewChoice.SOLID)),
-                        always("All four views", "Shortcut+5", () -> bench.viewProperty()
+                        always("side", "Side", "Shortcut+1", () -> bench.viewProperty()
+                                .set(ViewChoice.SIDE)),
+                        always("plan", "Plan", "Shortcut+2", () -> bench.viewProperty()
+                                .set(ViewChoice.PLAN)),
+                        always("front", "Front", "Shortcut+3", () -> bench.viewProperty()
+                                .set(ViewChoice.FRONT)),
+                        always("solid", "3-D", "Shortcut+4", () -> bench.viewProperty()
+                                .set(ViewChoice.SOLID)),
+                        always("all-views", "All four views", "Shortcut+5", () -> bench.viewProperty()
                                 .set(ViewChoice.ALL)),
-                        always("Fold or open the dock", "Shortcut+J", () -> bench.dockFoldedProperty()
+                        always("dock", "Fold or open the dock", "Shortcut+J", () -> bench.dockFoldedProperty()
                                 .set(!bench.dockFoldedProperty().get())),
-                        always("Fit the vehicle into the view", "Shortcut+0", bay::fit),
-                        always("Nearer", "Shortcut+Equals", () -> bay.zoom(1.15)),
-                        always("Farther", "Shortcut+Minus", () -> bay.zoom(1 / 1.15)),
-                        always("Look left", "Shortcut+Shift+Left", () -> bay.pan(60, 0)),
-                        always("Look right", "Shortcut+Shift+Right", () -> bay.pan(-60, 0)),
-                        always("Look up", "Shortcut+Shift+Up", () -> bay.pan(0, 60)),
-                        always("Look down", "Shortcut+Shift+Down", () -> bay.pan(0, -60)),
-                        always("Survey stage", "Alt+0", () -> bench.stageProperty()
+                        always("show-all", "Show all", "Shortcut+0", bay::fit),
+                        always("nearer", "Nearer", "Shortcut+Equals", () -> bay.zoom(1.15)),
+                        always("farther", "Farther", "Shortcut+Minus", () -> bay.zoom(1 / 1.15)),
+                        always("look-left", "Look left", "Shortcut+Shift+Left", () -> bay.pan(60, 0)),
+                        always("look-right", "Look right", "Shortcut+Shift+Right", () -> bay.pan(-60, 0)),
+                        always("look-up", "Look up", "Shortcut+Shift+Up", () -> bay.pan(0, 60)),
+                        always("look-down", "Look down", "Shortcut+Shift+Down", () -> bay.pan(0, -60)),
+                        always("stage-survey", "Survey stage", "Alt+0", () -> bench.stageProperty()
                                 .set(WorkStage.SURVEY)),
-                        always("Linkage stage", "Alt+1", () -> bench.stageProperty()
+                        always("stage-linkage", "Linkage stage", "Alt+1", () -> bench.stageProperty()
                                 .set(WorkStage.LINKAGE)),
-                        always("Column stage", "Alt+2", () -> bench.stageProperty()
+                        always("stage-column", "Column stage", "Alt+2", () -> bench.stageProperty()
                                 .set(WorkStage.COLUMN)),
-                        always("Clearance stage", "Alt+3", () -> bench.stageProperty()
+                        always("stage-clearance", "Clearance stage", "Alt+3", () -> bench.stageProperty()
                                 .set(WorkStage.CLEARANCE)),
-                        always("Make stage", "Alt+4", () -> bench.stageProperty()
+                        always("stage-make", "Make stage", "Alt+4", () -> bench.stageProperty()
                                 .set(WorkStage.MAKE)),
-                        always("Trial stage", "Alt+5", () -> bench.stageProperty()
+                        always("stage-trial", "Trial stage", "Alt+5", () -> bench.stageProperty()
                                 .set(WorkStage.FIT)),
-                        always("Next sheet of Make or Trial", "Shortcut+M", this::nextSheet),
-                        always("Next unit of length", "Shortcut+U", this::nextUnit),
+                        always("next-sheet", "Next sheet of Make or Trial", "Shortcut+M", this::nextSheet),
+                        always("next-unit", "Next unit of length", "Shortcut+U", this::nextUnit),
                         always(
+                                "theme",
                                 "Light or dark",
                                 "Shortcut+D",
                                 () -> theme.set(theme.get().other())))));
         groups.add(new Group(
+                "turn",
                 "Turn the wheel",
                 List.of(
-                        always("Steering wheel left", "Alt+Left", () -> turn(10)),
-                        always("Steering wheel right", "Alt+Right", () -> turn(-10)),
-                        always("Both wheels up", "Alt+Up", () -> travel(5)),
-                        always("Both wheels down", "Alt+Down", () -> travel(-5)),
-                        always("Full left lock", "Alt+Shift+Left", () -> turn(1e6)),
-                        always("Full right lock", "Alt+Shift+Right", () -> turn(-1e6)),
+                        always("turn-left", "Steering wheel left", "Alt+Left", () -> turn(10)),
+                        always("turn-right", "Steering wheel right", "Alt+Right", () -> turn(-10)),
+                        always("bump", "Both wheels up", "Alt+Up", () -> travel(5)),
+                        always("droop", "Both wheels down", "Alt+Down", () -> travel(-5)),
+                        always("lock-left", "Full left lock", "Alt+Shift+Left", () -> turn(1e6)),
+                        always("lock-right", "Full right lock", "Alt+Shift+Right", () -> turn(-1e6)),
                         always(
+                                "straight-ahead",
                                 "Back to straight ahead",
                                 "Alt+Home",
                                 () -> bench.moveHands(SteeringInput.STRAIGHT_AHEAD)))));
         groups.add(new Group(
+                "help",
                 "Help",
                 List.of(
-                        always("Shortcuts", "F1", this::shortcuts),
-                        always("Cautions", "F2", this::cautions),
-                        always("Practice and its costs", "F3", this::practice),
-                        always("Glossary", "F4", () -> bench.askedProperty().set(Optional.of(""))))));
+                        always("shortcuts", "Shortcuts", "F1", this::shortcuts),
+                        always("cautions", "Cautions", "F2", this::cautions),
+                        always("practice", "Practice and its costs", "F3", this::practice),
+                        always("glossary", "Glossary", "F4", () -> bench.askedProperty()
+                                .set(Optional.of(""))))));
     }
 
-    private static Command always(String name, String keys, Runnable run) {
-        return new Command(name, Optional.of(keys), () -> Optional.of(name), run);
+    private static Command always(String id, String name, String keys, Runnable run) {
+        return new Command(id, name, Optional.of(keys), () -> Optional.of(name), run);
     }
 
-    private static Command unkeyed(String name, Runnable run) {
-        return new Command(name, Optional.empty(), () -> Optional.of(name), run);
+    private static Command unkeyed(String id, String name, Runnable run) {
+        return new Command(id, name, Optional.empty(), () -> Optional.of(name), run);
     }
 
     /** A use of the side, in a stage that has it: the present one if it has. */
     private Command tab(String name, String keys, SideTab tab) {
-        return always(name, keys, () -> {
+        return always("tab-" + tab.name().toLowerCase(Locale.ROOT), name, keys, () -> {
             if (!tab.belongsTo(bench.stageProperty().get())) {
                 bench.stageProperty()
                         .set(Arrays.stream(WorkStage.values())
@@ -196,10 +227,12 @@ final class Commands {
     }
 
     /** A menu with an entry for each demo vehicle. */
-    private static Menu ofDemos(String name, Function<DemoJob, String> entry, Consumer<DemoJob> run) {
+    private static Menu ofDemos(String id, String name, Function<DemoJob, String> entry, Consumer<DemoJob> run) {
         Menu menu = new Menu(name);
+        menu.setId(id);
         for (DemoJob d : DemoJob.values()) {
             MenuItem item = new MenuItem(entry.apply(d));
+            item.setId(id + "-" + d.file());
             item.setOnAction(_ -> run.accept(d));
             menu.getItems().add(item);
         }
@@ -216,20 +249,22 @@ final class Commands {
         menu.setAccessibleText("Job");
         Group job = groups.getFirst();
         for (Command c : job.commands) {
-            if (c.name.equals("Save")) {
-                menu.getItems().add(ofDemos("New job with", DemoJob::steering, d -> documents.newLike(window, d)));
+            if (c.id.equals("save")) {
+                menu.getItems()
+                        .add(ofDemos("new-like", "New job with", DemoJob::steering, d -> documents.newLike(window, d)));
                 menu.getItems()
                         .add(ofDemos(
+                                "demos",
                                 "Demo vehicles",
                                 d -> d.title() + ": " + d.steering(),
                                 d -> documents.openDemo(window, d)));
             }
-            if (c.name.equals("Quit")) {
+            if (c.id.equals("quit")) {
                 menu.getItems().add(new SeparatorMenuItem());
-                groups.stream().filter(g -> g != job && !g.name.equals("Help")).forEach(g -> menu.getItems()
+                groups.stream().filter(g -> g != job && !g.id.equals("help")).forEach(g -> menu.getItems()
                         .add(menu(g)));
             }
-            if (c.name.equals("Quit") || c.name.equals("Save a copy of the catalogue…")) {
+            if (c.id.equals("quit") || c.id.equals("save-catalogue")) {
                 menu.getItems().add(new SeparatorMenuItem());
             }
             menu.getItems().add(item(c));
@@ -248,11 +283,9 @@ final class Commands {
 
     private Menu menu(Group group) {
         Menu menu = new Menu(group.name);
+        menu.setId("commands-" + group.id);
         for (Command c : group.commands) {
-            if (c.name.equals("Survey stage")
-                    || c.name.equals("Findings")
-                    || c.name.equals("Phasing")
-                    || c.name.equals("Obstacles")) {
+            if (STARTS_A_BLOCK.contains(c.id)) {
                 menu.getItems().add(new SeparatorMenuItem());
             }
             menu.getItems().add(item(c));
@@ -262,6 +295,7 @@ final class Commands {
 
     private MenuItem item(Command c) {
         MenuItem item = new MenuItem(c.name);
+        item.setId("command-" + c.id);
         item.setMnemonicParsing(false);
         c.keys.ifPresent(k -> item.setAccelerator(KeyCombination.valueOf(k)));
         item.setOnAction((ActionEvent _) -> c.run.run());
@@ -355,7 +389,7 @@ final class Commands {
         columns.getChildren().add(column);
         for (Group g : groups) {
             // Columns of much the same length.
-            if (!g.name.equals("Job") && !g.name.equals("Help")) {
+            if (!g.id.equals("job") && !g.id.equals("help")) {
                 column = new VBox(2);
                 columns.getChildren().add(column);
             }

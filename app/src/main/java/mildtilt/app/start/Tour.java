@@ -116,7 +116,7 @@ public final class Tour extends HBox {
                 new Step(
                         "Drag. The lower joint bends 37.4° and allows 35°. Drag its ring about 40 mm straight down and watch the angle.",
                         () -> at(WorkStage.COLUMN, ViewChoice.SIDE, SideTab.PART),
-                        () -> node("#sheet-side-lower-joint-centre"),
+                        () -> node("#sheet-side-joint-1"),
                         () -> !stopAt(LOWER_JOINT),
                         this::dragDown),
                 new Step(

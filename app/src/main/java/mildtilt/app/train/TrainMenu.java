@@ -65,6 +65,7 @@ public final class TrainMenu {
         String name = name(new Element.ShaftAt(index));
         List<MenuItem> all = new ArrayList<>();
         Menu split = menu(
+                "split",
                 "Split it with a joint",
                 parts.joints(),
                 Joint::name,
@@ -77,11 +78,13 @@ public final class TrainMenu {
                 .orElse(true));
         all.add(split);
         Menu hold = new Menu("Put a bearing on it");
+        hold.setId("bearing");
         for (Bearing.Kind kind : Bearing.Kind.values()) {
             List<Bearing> ofKind =
                     parts.bearings().stream().filter(b -> b.kind() == kind).toList();
             hold.getItems()
                     .add(menu(
+                            kind.name(),
                             kind.label(),
                             ofKind,
                             Bearing::name,
@@ -92,6 +95,7 @@ public final class TrainMenu {
         all.add(hold);
         if (index == 0 && bench.job().column().flatMap(Column::tube).isEmpty()) {
             all.add(menu(
+                    "tube",
                     "Put it in a column tube",
                     parts.tubes(),
                     NamedTube::name,
@@ -101,6 +105,7 @@ public final class TrainMenu {
                             c, part.tube().outside(), part.tube().collapse())));
         }
         all.add(menu(
+                "swap",
                 "Swap it for",
                 parts.shafts(),
                 Shaft::name,
@@ -114,6 +119,7 @@ public final class TrainMenu {
         String name = name(new Element.JointAt(index));
         return List.of(
                 menu(
+                        "swap",
                         "Swap it for",
                         parts.joints(),
                         Joint::name,
@@ -122,6 +128,7 @@ public final class TrainMenu {
                         (c, part) -> TrainEdits.swapped(c, index, part)),
                 new SeparatorMenuItem(),
                 item(
+                        "delete",
                         "Delete it: its two shafts become one",
                         "Take out " + name,
                         c -> TrainEdits.withoutJoint(c, index)));
@@ -130,6 +137,7 @@ public final class TrainMenu {
     private List<MenuItem> tube(Catalogue parts) {
         return List.of(
                 menu(
+                        "swap",
                         "Swap it for",
                         parts.tubes(),
                         NamedTube::name,
@@ -139,18 +147,24 @@ public final class TrainMenu {
                                 c.tube().map(t -> t.withOutside(part.tube().outside())
                                         .withCollapse(part.tube().collapse())))),
                 new SeparatorMenuItem(),
-                item("Delete it: a bare shaft", "Take the column tube away", c -> c.withTube(Optional.empty())));
+                item(
+                        "delete",
+                        "Delete it: a bare shaft",
+                        "Take the column tube away",
+                        c -> c.withTube(Optional.empty())));
     }
 
     private List<MenuItem> bearing(int index, Catalogue parts) {
         String name = name(new Element.BearingAt(index));
         List<MenuItem> all = new ArrayList<>();
         Menu swap = new Menu("Swap it for");
+        swap.setId("swap");
         for (Bearing.Kind kind : Bearing.Kind.values()) {
             List<Bearing> ofKind =
                     parts.bearings().stream().filter(b -> b.kind() == kind).toList();
             swap.getItems()
                     .add(menu(
+                            kind.name(),
                             kind.label(),
                             ofKind,
                             Bearing::name,
@@ -160,12 +174,13 @@ public final class TrainMenu {
         }
         all.add(swap);
         all.add(new SeparatorMenuItem());
-        all.add(item("Delete it", "Take " + name + " away", c -> TrainEdits.withoutBearing(c, index)));
+        all.add(item("delete", "Delete it", "Take " + name + " away", c -> TrainEdits.withoutBearing(c, index)));
         return all;
     }
 
-    private MenuItem item(String text, String change, UnaryOperator<Column> edit) {
+    private MenuItem item(String id, String text, String change, UnaryOperator<Column> edit) {
         MenuItem item = new MenuItem(text);
+        item.setId(id);
         item.setOnAction(_ -> bench.edit(change, j -> j.editColumn(edit)));
         return item;
     }
@@ -175,8 +190,15 @@ public final class TrainMenu {
     }
 
     private <T> Menu menu(
-            String text, List<T> parts, Function<T, String> name, String change, Optional<Element> then, Put<T> put) {
+            String id,
+            String text,
+            List<T> parts,
+            Function<T, String> name,
+            String change,
+            Optional<Element> then,
+            Put<T> put) {
         Menu menu = new Menu(text);
+        menu.setId(id);
         for (T part : parts) {
             MenuItem item = new MenuItem(name.apply(part));
             item.setMnemonicParsing(false);

@@ -1,6 +1,5 @@
 package mildtilt.app.view;
 
-import java.util.Locale;
 import javafx.scene.AccessibleRole;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
@@ -37,8 +36,7 @@ final class PointHandle extends Circle {
         this.id = id;
         setRadius(5.5);
         getStyleClass().add("point-handle");
-        setId(sheet.getId() + "-"
-                + JobPoints.label(bench.job(), id).toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-"));
+        setId(sheet.getId() + "-" + id.code());
         setFocusTraversable(true);
         setAccessibleRole(AccessibleRole.BUTTON);
         Tooltip.install(this, tip);

@@ -1,7 +1,6 @@
 package mildtilt.app.view;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Supplier;
 import javafx.scene.control.Tooltip;
@@ -32,7 +31,7 @@ final class SolidHandle extends Circle {
         setRadius(5.5);
         getStyleClass().add("point-handle");
         String label = JobPoints.label(bench.job(), id);
-        setId("solid-" + label.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-"));
+        setId("solid-" + id.code());
         setAccessibleText(label);
         Tooltip.install(
                 this,
