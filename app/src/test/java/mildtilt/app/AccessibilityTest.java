@@ -106,10 +106,10 @@ class AccessibilityTest {
                                     .<Runnable>map(s ->
                                             () -> app.bench.makeSheetProperty().set(s))
                                     .toList();
-                        case FIT ->
+                        case TRIAL ->
                             Arrays.stream(TrialSheetChoice.values())
                                     .<Runnable>map(s ->
-                                            () -> app.bench.fitSheetProperty().set(s))
+                                            () -> app.bench.trialSheetProperty().set(s))
                                     .toList();
                         case SURVEY, LINKAGE, COLUMN, CLEARANCE ->
                             Arrays.stream(SideTab.values())
@@ -127,7 +127,7 @@ class AccessibilityTest {
         }
         robot.interact(() -> {
             app.bench.stageProperty().set(WorkStage.COLUMN);
-            app.bench.sideTabProperty().set(SideTab.NOTES);
+            app.bench.sideTabProperty().set(SideTab.FINDINGS);
         });
         for (Element e : Element.of(app.bench.job())) {
             robot.interact(() -> app.bench.showPart(Optional.of(e)));

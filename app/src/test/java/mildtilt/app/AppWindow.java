@@ -80,16 +80,16 @@ final class AppWindow implements AutoCloseable {
 
     /** Waits until the background has worked out the job as it stands, with what each remedy would do. */
     void settleWhole() {
-        until(() -> bench.workedProperty()
+        until(() -> bench.analysisProperty()
                 .get()
-                .map(w -> w.now().job() == bench.job() && (w.whole() || bench.dragging() || !bench.notesSeen()))
+                .map(w -> w.now().job() == bench.job() && (w.whole() || bench.dragging() || !bench.findingsSeen()))
                 .orElse(false));
         WaitForAsyncUtils.waitForFxEvents();
     }
 
     /** Waits until the figures of the job as it stands are there. */
     void settle() {
-        until(() -> bench.workedProperty()
+        until(() -> bench.analysisProperty()
                 .get()
                 .map(w -> w.now().job() == bench.job())
                 .orElse(false));

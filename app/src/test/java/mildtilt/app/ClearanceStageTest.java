@@ -77,7 +77,7 @@ class ClearanceStageTest {
 
     @Test
     void thingsArePutInTheWaySizedMovedCopiedAndTakenOut(FxRobot robot) {
-        tab(robot, SideTab.IN_THE_WAY);
+        tab(robot, SideTab.OBSTACLES);
         int before = all().size();
         AppWindow.menu(robot, "#add-obstacle", "add-box");
         assertThat(all()).hasSize(before + 1);
@@ -128,7 +128,7 @@ class ClearanceStageTest {
     void aPointInTheWayIsNudgedWithTheKeysAndTheFoulFollows(FxRobot robot) {
         int bracket = all().size() - 1;
         app.settle();
-        assertThat(app.bench.workedProperty().get().orElseThrow().now().findings())
+        assertThat(app.bench.analysisProperty().get().orElseThrow().now().findings())
                 .anyMatch(f -> f.about().equals("left tyre and tray bracket"));
         robot.interact(() -> app.bench.showPart(Optional.of(new Element.InTheWay(bracket))));
         Node handle = robot.lookup("#sheet-side-obstacle-" + bracket + "-0").query();
@@ -151,12 +151,12 @@ class ClearanceStageTest {
         assertThat(first.getStyleClass()).contains("gap-touches");
         AppWindow.press(robot, "#gap-0");
         PairGap shown = app.bench.shownGap().orElseThrow();
-        assertThat(app.bench.hands().steeringWheelDeg())
+        assertThat(app.bench.steeringInput().steeringWheelDeg())
                 .isCloseTo(shown.where().steeringWheelDeg(), within(1e-9))
                 .isGreaterThan(400);
-        assertThat(app.bench.hands().travelLeft()).isCloseTo(70, within(1.0));
+        assertThat(app.bench.steeringInput().travelLeft()).isCloseTo(70, within(1.0));
         assertThat(app.bench.selectionProperty().get()).contains(new Element.Tyres());
-        robot.interact(() -> app.bench.moveHands(SteeringInput.STRAIGHT_AHEAD));
+        robot.interact(() -> app.bench.steerTo(SteeringInput.STRAIGHT_AHEAD));
         assertThat(app.bench.shownGap()).as("elsewhere the gap is another").isEmpty();
         AppWindow.until(() -> said(robot).stream().anyMatch(t -> t.startsWith("At this width up to")));
         List<String> said = said(robot);
@@ -165,14 +165,14 @@ class ClearanceStageTest {
                 .anyMatch(t -> t.contains("of bump is free"))
                 .anyMatch(t -> t.startsWith("At this width up to"));
         // The remedy that sets the stops takes the foul away.
-        robot.interact(() -> app.bench.sideTabProperty().set(SideTab.NOTES));
+        robot.interact(() -> app.bench.sideTabProperty().set(SideTab.FINDINGS));
         AppWindow.openRow(robot, "#finding-1");
         app.settleWhole();
         AppWindow.press(robot, "#finding-1-remedy-0");
         app.settle();
         assertThat(job().axle().orElseThrow().left().limits().stopInner().orElseThrow())
                 .isLessThan(24);
-        assertThat(app.bench.workedProperty().get().orElseThrow().now().findings())
+        assertThat(app.bench.analysisProperty().get().orElseThrow().now().findings())
                 .noneMatch(f -> f.about().equals("left tyre and tray bracket"));
         assertThat(AppWindow.cutOff(app.stage.getScene().getRoot())).isEmpty();
     }
@@ -213,7 +213,7 @@ class ClearanceStageTest {
 
     @Test
     void aRouteIsLookedForShownAsAGhostAndTaken(FxRobot robot) {
-        tab(robot, SideTab.ROUTE);
+        tab(robot, SideTab.ROUTES);
         choose(robot, "#route-most", 1);
         WaitForAsyncUtils.waitForFxEvents();
         AppWindow.press(robot, "#run-route");
@@ -236,7 +236,7 @@ class ClearanceStageTest {
         assertThat(job().column().orElseThrow().points()).isEqualTo(ghost);
         assertThat(app.bench.ghost()).isEmpty();
         app.settle();
-        assertThat(app.bench.workedProperty().get().orElseThrow().now().findings())
+        assertThat(app.bench.analysisProperty().get().orElseThrow().now().findings())
                 .noneMatch(f -> f.fault() == Fault.JOINT_OVER_LIMIT);
         robot.interact(() -> app.bench.undo());
         assertThat(job()).isEqualTo(before);

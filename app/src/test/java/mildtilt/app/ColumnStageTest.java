@@ -186,7 +186,7 @@ class ColumnStageTest {
         });
         assertThat(new ColumnTrain(column()).jointAngleDeg(0)).isCloseTo(18, within(1e-9));
         // With the hands off centre points stand elsewhere, and there is no handle.
-        robot.interact(() -> app.bench.moveHands(new SteeringInput(90, 0, 0)));
+        robot.interact(() -> app.bench.steerTo(new SteeringInput(90, 0, 0)));
         assertThat(robot.lookup("#sheet-side-angle").tryQuery()).isEmpty();
     }
 
@@ -229,11 +229,11 @@ class ColumnStageTest {
         choose(robot, index(new Element.ShaftAt(1)), "split", "Single joint, welded 19.05 both");
         assertThat(column().joints()).extracting(Joint::name).containsExactly("Upper joint", "Joint", "Lower joint");
         assertThat(app.bench.selectionProperty().get()).contains(new Element.JointAt(1));
-        assertThat(app.bench.workedProperty().get().orElseThrow().now().findings())
+        assertThat(app.bench.analysisProperty().get().orElseThrow().now().findings())
                 .anyMatch(f -> f.fault() == Fault.SHAFT_FLOATS);
 
         choose(robot, index(new Element.ShaftAt(2)), "bearing", "PILLOW_BLOCK", "Pillow block, bore 19.05");
-        assertThat(app.bench.workedProperty().get().orElseThrow().now().findings())
+        assertThat(app.bench.analysisProperty().get().orElseThrow().now().findings())
                 .noneMatch(f -> f.fault() == Fault.SHAFT_FLOATS);
         assertThat(robot.lookup("#element-" + index(new Element.BearingAt(0)))
                         .query()
@@ -276,7 +276,7 @@ class ColumnStageTest {
         assertThat(column().joints()).hasSize(1);
         phasing(robot);
         assertThat(robot.lookup("#fork-0").tryQuery()).isPresent();
-        assertThat(app.bench.workedProperty().get().orElseThrow().now().findings())
+        assertThat(app.bench.analysisProperty().get().orElseThrow().now().findings())
                 .allMatch(f -> f.fault() == Fault.WELDED_SHAFT || f.fault() == Fault.FRONT_PUSH);
         assertThat(robot.lookup("#begin-column").tryQuery()).isEmpty();
     }
@@ -363,13 +363,13 @@ class ColumnStageTest {
                 .job()
                 .editColumn(c -> TrainEdits.split(c, 1, c.joints().getFirst().withName("Middle joint")));
         open(robot, job);
-        tab(robot, SideTab.HOLDING);
-        assertThat(words(robot, "#holding-pane"))
+        tab(robot, SideTab.SUPPORTS);
+        assertThat(words(robot, "#supports-pane"))
                 .contains("floats")
                 .contains("1 bearing is still needed")
                 .contains("600 N at the rim is 114 N·m");
         press(robot, "#put-bearing-0");
-        assertThat(words(robot, "#holding-pane")).doesNotContain("floats");
+        assertThat(words(robot, "#supports-pane")).doesNotContain("floats");
         tab(robot, SideTab.RANGE);
         assertThat(words(robot, "#range-pane"))
                 .contains("frame moved")
@@ -617,7 +617,7 @@ class ColumnStageTest {
                 .moveBy(10, -5);
         AppWindow.until(() -> !words(robot, "#phasing-pane").equals(before));
         assertThat(app.bench.dragging()).isTrue();
-        assertThat(app.bench.workedProperty().get().orElseThrow().effects()).isEmpty();
+        assertThat(app.bench.analysisProperty().get().orElseThrow().effects()).isEmpty();
         robot.type(KeyCode.ESCAPE);
         robot.release(MouseButton.PRIMARY);
         app.settle();
@@ -688,7 +688,7 @@ class ColumnStageTest {
         app.settle();
         type(robot, "#field-column-axis-down", "40");
         assertThat(column().installation().columnAxis().orElseThrow().downDeg()).isCloseTo(40, within(1e-9));
-        assertThat(app.bench.workedProperty().get().orElseThrow().now().findings())
+        assertThat(app.bench.analysisProperty().get().orElseThrow().now().findings())
                 .anyMatch(f -> f.fault() == Fault.AXES_MISS);
     }
 
@@ -705,7 +705,7 @@ class ColumnStageTest {
             robot.interact(() -> {
                 app.bench.stageProperty().set(WorkStage.COLUMN);
                 app.bench.sideTabProperty().set(tab);
-                app.bench.moveHands(new SteeringInput(r.nextGaussian() * 300, 0, 0));
+                app.bench.steerTo(new SteeringInput(r.nextGaussian() * 300, 0, 0));
             });
             app.settle();
             assertThat(words(robot, "#" + tab.name().toLowerCase(Locale.ROOT) + "-pane"))

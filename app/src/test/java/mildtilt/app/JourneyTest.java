@@ -62,7 +62,7 @@ class JourneyTest {
     }
 
     private Finding finding(Fault fault) {
-        return app.bench.workedProperty().get().orElseThrow().now().findings().stream()
+        return app.bench.analysisProperty().get().orElseThrow().now().findings().stream()
                 .filter(f -> f.fault() == fault)
                 .findFirst()
                 .orElseThrow();
@@ -70,7 +70,7 @@ class JourneyTest {
 
     private double now(Headline h) {
         return app.bench
-                .workedProperty()
+                .analysisProperty()
                 .get()
                 .orElseThrow()
                 .now()
@@ -89,7 +89,7 @@ class JourneyTest {
         app.settleWhole();
         // The column binds, and the window says where and why.
         assertThat(app.text(robot, "#notes-head")).startsWith("4 stop, 1 check");
-        assertThat(robot.lookup("#side-notes").queryAs(ToggleButton.class).getText())
+        assertThat(robot.lookup("#side-findings").queryAs(ToggleButton.class).getText())
                 .isEqualTo("Findings 5");
         AppWindow.openRow(robot, "#finding-0");
         assertThat(robot.lookup("#finding-0 .finding-what").queryAs(Label.class).getText())
@@ -99,7 +99,7 @@ class JourneyTest {
         assertThat(open.getText())
                 .isEqualTo("Not judged: "
                         + app.bench
-                                .workedProperty()
+                                .analysisProperty()
                                 .get()
                                 .orElseThrow()
                                 .now()
@@ -115,7 +115,7 @@ class JourneyTest {
 
         // One press turns one fork to the clock angle worked out; the ripple falls.
         double rippleBefore = now(Headline.RIPPLE);
-        robot.clickOn("#side-notes");
+        robot.clickOn("#side-findings");
         AppWindow.openRow(robot, "#finding-3");
         app.settleWhole();
         robot.interact(() -> robot.lookup("#finding-3-remedy-0").queryButton().requestFocus());
@@ -279,19 +279,19 @@ class JourneyTest {
         for (int i = 0; i < 10; i++) {
             robot.type(KeyCode.LEFT);
         }
-        assertThat(app.bench.hands().steeringWheelDeg()).isEqualTo(50);
+        assertThat(app.bench.steeringInput().steeringWheelDeg()).isEqualTo(50);
         assertThat(app.text(robot, "#steer-left")).matches("L \\d+\\.\\d° left");
         // Away from centre there is nothing to drag, and a way back is offered.
         assertThat(robot.lookup(".point-handle").queryAll()).isEmpty();
         robot.press(KeyCode.ALT, KeyCode.SHIFT, KeyCode.RIGHT).release(KeyCode.RIGHT, KeyCode.SHIFT, KeyCode.ALT);
-        assertThat(app.bench.hands().steeringWheelDeg())
+        assertThat(app.bench.steeringInput().steeringWheelDeg())
                 .isCloseTo(app.bench.train().stopDeg(Side.RIGHT).orElseThrow(), within(1e-9));
         assertThat(app.text(robot, "#steer-right")).matches("R \\d+\\.\\d° right");
         robot.interact(() -> robot.lookup("#travel-left").query().requestFocus());
         robot.type(KeyCode.PAGE_UP);
-        assertThat(app.bench.hands().travelLeft()).isEqualTo(70);
+        assertThat(app.bench.steeringInput().travelLeft()).isEqualTo(70);
         robot.clickOn("#centre-hands");
-        assertThat(app.bench.hands().straightAhead()).isTrue();
+        assertThat(app.bench.steeringInput().straightAhead()).isTrue();
         assertThat(robot.lookup(".point-handle").queryAll()).isNotEmpty();
     }
 
@@ -389,7 +389,7 @@ class JourneyTest {
             }
             assertThat(robot.lookup(".element-tile").queryAll())
                     .hasSize(Element.trainOf(job).size());
-            assertThat(app.bench.workedProperty().get().orElseThrow().now().job())
+            assertThat(app.bench.analysisProperty().get().orElseThrow().now().job())
                     .isEqualTo(Analysis.of(job).job());
         }
     }

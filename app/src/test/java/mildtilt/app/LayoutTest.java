@@ -120,7 +120,7 @@ class LayoutTest {
                                     ? WorkStage.LINKAGE
                                     : tab.belongsTo(WorkStage.COLUMN) ? WorkStage.COLUMN : WorkStage.CLEARANCE;
                     // Working the uncertainty out takes its own time and is looked at by its own test.
-                    if (tab == SideTab.SURE) {
+                    if (tab == SideTab.UNCERTAINTY) {
                         continue;
                     }
                     robot.interact(() -> {

@@ -59,7 +59,7 @@ class LinkageStageTest {
 
     private double now(Headline h) {
         return app.bench
-                .workedProperty()
+                .analysisProperty()
                 .get()
                 .orElseThrow()
                 .now()
@@ -89,7 +89,7 @@ class LinkageStageTest {
         app.settle();
         double ratio = now(Headline.RATIO);
         // Shorter and in: told as a change from the piece as opened, and written out for the bench.
-        robot.clickOn("#side-knuckle");
+        robot.clickOn("#side-arms");
         type(robot, "#knuckle-lengthen", "-12");
         type(robot, "#knuckle-out", "-1/8\"");
         app.settle();
@@ -97,7 +97,7 @@ class LinkageStageTest {
         KnuckleChange made = KnuckleEdits.between(DemoJob.LIBRARY_BUS.job(), app.bench.job(), Side.LEFT);
         assertThat(made.lengthen()).isCloseTo(-12, within(1e-9));
         assertThat(made.out()).isCloseTo(-3.175, within(1e-9));
-        Set<Node> steps = Set.copyOf(robot.lookup("#knuckle-pane .step").queryAll());
+        Set<Node> steps = Set.copyOf(robot.lookup("#arms-pane .step").queryAll());
         assertThat(steps).anySatisfy(s -> assertThat(((Label) s).getText()).contains("12.0 mm toward the steer axis"));
         assertThat(robot.lookup("#knuckle-lengthen").queryAs(TextField.class).getText())
                 .isEqualTo("−12 mm");
@@ -141,7 +141,7 @@ class LinkageStageTest {
         app.settle();
         assertThat(now(Headline.BUMP_STEER_NORMAL)).isGreaterThan(0.3);
         Job before = app.bench.job();
-        robot.clickOn("#side-work-out");
+        robot.clickOn("#side-solve");
         // One thing may not be changed, another only a little.
         press(robot, "#knob-gear-fore-aft");
         robot.interact(
@@ -180,15 +180,16 @@ class LinkageStageTest {
         robot.interact(() -> app.bench.stageProperty().set(WorkStage.LINKAGE));
         app.settle();
         robot.clickOn("#plot");
-        assertThat(app.bench.hands().travelLeft()).isCloseTo(2.5, within(25.0));
+        assertThat(app.bench.steeringInput().travelLeft()).isCloseTo(2.5, within(25.0));
         robot.moveBy(60, 0).clickOn(MouseButton.PRIMARY);
-        assertThat(app.bench.hands().travelLeft()).isGreaterThan(10);
-        assertThat(app.bench.hands().travelRight()).isEqualTo(app.bench.hands().travelLeft());
+        assertThat(app.bench.steeringInput().travelLeft()).isGreaterThan(10);
+        assertThat(app.bench.steeringInput().travelRight())
+                .isEqualTo(app.bench.steeringInput().travelLeft());
         press(robot, "#show-map");
         robot.interact(() -> app.stage.getScene().getRoot().layout());
         robot.moveTo("#map").moveBy(-30, -20).clickOn(MouseButton.PRIMARY);
-        assertThat(app.bench.hands().steeringWheelDeg()).isNotZero();
-        assertThat(app.bench.hands().travelLeft()).isGreaterThan(5);
+        assertThat(app.bench.steeringInput().steeringWheelDeg()).isNotZero();
+        assertThat(app.bench.steeringInput().travelLeft()).isGreaterThan(5);
         press(robot, "#at-hands");
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(robot.lookup("#hands-table .figure-now").queryAll().size()).isGreaterThan(20);
@@ -197,13 +198,13 @@ class LinkageStageTest {
     @Test
     void beamsRollAndWheelsOnTheFrameStay(FxRobot robot) {
         robot.interact(() -> app.bench.open(DemoJob.HOP_PLATFORM.job(), Optional.empty()));
-        robot.interact(() -> app.bench.moveHands(new SteeringInput(0, 30, 0)));
-        assertThat(app.bench.hands()).isEqualTo(new SteeringInput(0, 30, -30));
-        robot.interact(() -> app.bench.moveHands(new SteeringInput(0, 30, 55)));
-        assertThat(app.bench.hands()).isEqualTo(new SteeringInput(0, -55, 55));
+        robot.interact(() -> app.bench.steerTo(new SteeringInput(0, 30, 0)));
+        assertThat(app.bench.steeringInput()).isEqualTo(new SteeringInput(0, 30, -30));
+        robot.interact(() -> app.bench.steerTo(new SteeringInput(0, 30, 55)));
+        assertThat(app.bench.steeringInput()).isEqualTo(new SteeringInput(0, -55, 55));
         robot.interact(() -> app.bench.open(DemoJob.GREENHOUSE_TUG.job(), Optional.empty()));
-        robot.interact(() -> app.bench.moveHands(new SteeringInput(10, 5, 5)));
-        assertThat(app.bench.hands()).isEqualTo(new SteeringInput(10, 0, 0));
+        robot.interact(() -> app.bench.steerTo(new SteeringInput(10, 5, 5)));
+        assertThat(app.bench.steeringInput()).isEqualTo(new SteeringInput(10, 0, 0));
         assertThat(robot.lookup("#travel-left").query().getAccessibleText()).contains("fixed to the frame");
     }
 
@@ -222,11 +223,11 @@ class LinkageStageTest {
                             .stageProperty()
                             .set(tab.belongsTo(WorkStage.LINKAGE) ? WorkStage.LINKAGE : WorkStage.COLUMN);
                     app.bench.sideTabProperty().set(tab);
-                    app.bench.moveHands(new SteeringInput(tab.ordinal() * 15, 10, 10));
+                    app.bench.steerTo(new SteeringInput(tab.ordinal() * 15, 10, 10));
                 });
                 app.nothingIsCutOff(demo + ", " + tab);
             }
-            robot.interact(() -> app.bench.sideTabProperty().set(SideTab.NOTES));
+            robot.interact(() -> app.bench.sideTabProperty().set(SideTab.FINDINGS));
             for (Element e : Element.trainOf(demo.job())) {
                 robot.interact(() -> app.bench.showPart(Optional.of(e)));
                 WaitForAsyncUtils.waitForFxEvents();
@@ -272,7 +273,7 @@ class LinkageStageTest {
     void sidesMayDifferAndEachHasItsOwnFieldsAndInstruction(FxRobot robot) {
         robot.interact(() -> {
             app.bench.stageProperty().set(WorkStage.LINKAGE);
-            app.bench.sideTabProperty().set(SideTab.KNUCKLE);
+            app.bench.sideTabProperty().set(SideTab.ARMS);
         });
         app.settle();
         press(robot, "#own-right");
@@ -289,21 +290,21 @@ class LinkageStageTest {
         assertThat(KnuckleEdits.between(DemoJob.LIBRARY_BUS.job(), job, Side.LEFT)
                         .movesEnd())
                 .isFalse();
-        assertThat(robot.lookup("#knuckle-pane .step").queryAll())
+        assertThat(robot.lookup("#arms-pane .step").queryAll())
                 .anySatisfy(s -> assertThat(((Label) s).getText()).contains("right steering arm"));
         // The boss is turned in degrees, and told as what an angle finder shows.
         type(robot, "#knuckle-roll-boss", "5");
-        assertThat(robot.lookup("#knuckle-pane .step").queryAll())
+        assertThat(robot.lookup("#arms-pane .step").queryAll())
                 .anySatisfy(s -> assertThat(((Label) s).getText()).contains("its stud leans"));
         robot.interact(() -> {
-            app.bench.sideTabProperty().set(SideTab.NOTES);
+            app.bench.sideTabProperty().set(SideTab.FINDINGS);
             app.bench.showPart(Optional.of(new Element.Knuckles()));
         });
         assertThat(robot.lookup("#piece .measure-field").queryAll().stream()
                         .map(Node::getId)
                         .toList())
-                .contains("field-lock-stop-wheel-inside-left", "field-lock-stop-wheel-inside-right");
-        robot.interact(() -> app.bench.sideTabProperty().set(SideTab.KNUCKLE));
+                .contains("field-axle-left-limits-stop-inner-deg", "field-axle-right-limits-stop-inner-deg");
+        robot.interact(() -> app.bench.sideTabProperty().set(SideTab.ARMS));
         press(robot, "#own-right");
         assertThat(app.bench.job().axle().orElseThrow().ownRight()).isEmpty();
     }
@@ -312,16 +313,16 @@ class LinkageStageTest {
     void swappedKnucklesAndAFlippedGearAreWarnedOf(FxRobot robot) {
         robot.interact(() -> {
             app.bench.stageProperty().set(WorkStage.LINKAGE);
-            app.bench.sideTabProperty().set(SideTab.KNUCKLE);
+            app.bench.sideTabProperty().set(SideTab.ARMS);
         });
         press(robot, "#swap-knuckles");
         app.settle();
-        robot.interact(() -> app.bench.sideTabProperty().set(SideTab.NOTES));
+        robot.interact(() -> app.bench.sideTabProperty().set(SideTab.FINDINGS));
         assertThat(app.text(robot, "#notes-head")).contains(" stop").doesNotStartWith("0 stop");
-        robot.interact(() -> app.bench.sideTabProperty().set(SideTab.KNUCKLE));
+        robot.interact(() -> app.bench.sideTabProperty().set(SideTab.ARMS));
         press(robot, "#flip-gear");
         app.settle();
-        assertThat(app.bench.workedProperty().get().orElseThrow().now().findings())
+        assertThat(app.bench.analysisProperty().get().orElseThrow().now().findings())
                 .anyMatch(f -> f.fault() == Fault.REVERSED_ACKERMANN);
         robot.interact(() -> {
             app.bench.undo();
@@ -330,7 +331,7 @@ class LinkageStageTest {
         press(robot, "#reverse-gear");
         app.settle();
         assertThat(app.bench
-                        .workedProperty()
+                        .analysisProperty()
                         .get()
                         .orElseThrow()
                         .now()
@@ -339,7 +340,7 @@ class LinkageStageTest {
                         .fault())
                 .isEqualTo(Fault.WRONG_WAY);
         // Nothing can be worked out for a vehicle that steers the wrong way, and it says so.
-        robot.interact(() -> app.bench.sideTabProperty().set(SideTab.WORK_OUT));
+        robot.interact(() -> app.bench.sideTabProperty().set(SideTab.SOLVE));
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(robot.lookup("#run-work-out").queryButton().isDisabled()).isTrue();
         robot.interact(app.bench::undo);
@@ -362,7 +363,7 @@ class LinkageStageTest {
         });
         app.settleWhole();
         List<Finding> found =
-                app.bench.workedProperty().get().orElseThrow().now().findings();
+                app.bench.analysisProperty().get().orElseThrow().now().findings();
         int ackermann = IntStream.range(0, found.size())
                 .filter(i -> found.get(i).fault() == Fault.ACKERMANN)
                 .findFirst()
@@ -379,7 +380,7 @@ class LinkageStageTest {
     void aSearchIsGivenUpAndTheMatchOfArmsIsTold(FxRobot robot) {
         robot.interact(() -> {
             app.bench.stageProperty().set(WorkStage.LINKAGE);
-            app.bench.sideTabProperty().set(SideTab.WORK_OUT);
+            app.bench.sideTabProperty().set(SideTab.SOLVE);
         });
         app.settle();
         Job before = app.bench.job();
@@ -426,7 +427,7 @@ class LinkageStageTest {
             KeyCode.DIGIT0
         };
         robot.press(KeyCode.CONTROL, KeyCode.R).release(KeyCode.R, KeyCode.CONTROL);
-        assertThat(app.bench.sideTabProperty().get()).isEqualTo(SideTab.ROUTE);
+        assertThat(app.bench.sideTabProperty().get()).isEqualTo(SideTab.ROUTES);
         for (int i = digits.length - 1; i >= 0; i--) {
             robot.press(KeyCode.CONTROL, KeyCode.ALT, digits[i]).release(digits[i], KeyCode.ALT, KeyCode.CONTROL);
             WaitForAsyncUtils.waitForFxEvents();
@@ -434,7 +435,7 @@ class LinkageStageTest {
             assertThat(tabs[i].belongsTo(app.bench.stageProperty().get())).isTrue();
         }
         robot.interact(() -> app.bench.lengthUnitProperty().set(LengthUnit.INCH));
-        robot.interact(() -> app.bench.sideTabProperty().set(SideTab.WORK_OUT));
+        robot.interact(() -> app.bench.sideTabProperty().set(SideTab.SOLVE));
         assertThat(robot.lookup("#reach-gear-height").queryAs(TextField.class).getText())
                 .endsWith("\"");
         press(robot, "#at-hands");

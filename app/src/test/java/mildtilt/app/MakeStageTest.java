@@ -105,7 +105,7 @@ class MakeStageTest {
         AppWindow.untilSays(robot, "#fit-1", "rattles in the right steering arm");
         press(robot, "#fit-1-way-0");
         AppWindow.untilSays(robot, "#fit-1", "fits the right steering arm");
-        assertThat(app.bench.workedProperty().get().orElseThrow().now().findings())
+        assertThat(app.bench.analysisProperty().get().orElseThrow().now().findings())
                 .noneMatch(f -> f.fault() == Fault.STUD_DOES_NOT_SEAT);
         // Measured otherwise, it sinks; the figures follow at once.
         type(robot, "#hole-large-right-tie-rod-outer", "16.4");
@@ -190,7 +190,7 @@ class MakeStageTest {
         type(robot, "#rod-length-left-tie-rod", "none");
         choose(robot, "#rod-hand-left-tie-rod-inner", "right-hand");
         AppWindow.untilSays(robot, "#make-rods", "Both threads turn the same way");
-        assertThat(app.bench.workedProperty().get().orElseThrow().now().findings())
+        assertThat(app.bench.analysisProperty().get().orElseThrow().now().findings())
                 .anyMatch(f -> f.fault() == Fault.ROD_CAN_NOT_BE_SET);
         press(robot, "#rod-copy-right-tie-rod");
         assertThat(making().rod(Rod.LEFT_TIE_ROD)).isEqualTo(making().rod(Rod.RIGHT_TIE_ROD));
@@ -250,7 +250,7 @@ class MakeStageTest {
         assertThat(robot.lookup("#school-take-0-plug").queryButton().isDisabled())
                 .isTrue();
         assertThat(app.bench
-                        .workedProperty()
+                        .analysisProperty()
                         .get()
                         .orElseThrow()
                         .now()
@@ -260,7 +260,7 @@ class MakeStageTest {
                 .isEqualTo(Fault.JOIN_FORBIDDEN);
         press(robot, "#school-take-0-coupling");
         assertThat(making().joins().getFirst().school()).isEqualTo(School.COUPLING);
-        assertThat(app.bench.workedProperty().get().orElseThrow().now().findings())
+        assertThat(app.bench.analysisProperty().get().orElseThrow().now().findings())
                 .noneMatch(f -> f.fault() == Fault.JOIN_FORBIDDEN);
     }
 

@@ -197,7 +197,7 @@ class RandomUseTest {
         closeDialogues();
         app.bench.cancelDrag();
         AppWindow.until(() -> app.bench
-                .workedProperty()
+                .analysisProperty()
                 .get()
                 .map(w -> w.now().job() == app.bench.job())
                 .orElse(false));
@@ -239,7 +239,7 @@ class RandomUseTest {
             }
         }
         WeakReference<Analysis> first = new WeakReference<>(
-                app.bench.workedProperty().get().orElseThrow().now());
+                app.bench.analysisProperty().get().orElseThrow().now());
         for (int n = 1; n <= 3; n++) {
             int bump = 60 + n;
             onInterface(() -> {

@@ -112,7 +112,7 @@ class StartPageTest {
         robot.clickOn("#start-own");
         AppWindow.until(() -> !shown(robot, "#start-page"));
         app.settleWhole();
-        assertThat(app.bench.workedProperty().get().orElseThrow().now().findings())
+        assertThat(app.bench.analysisProperty().get().orElseThrow().now().findings())
                 .as("no findings of its own making")
                 .noneMatch(f -> f.severity() == Severity.STOP);
         // The rack 20 mm back: pressed in the strip, typed in the panel.
@@ -188,7 +188,7 @@ class StartPageTest {
         step(robot, 9, () -> {});
         assertThat(shown(robot, "#tour")).isFalse();
         app.settle();
-        assertThat(app.bench.workedProperty().get().orElseThrow().now().findings())
+        assertThat(app.bench.analysisProperty().get().orElseThrow().now().findings())
                 .noneMatch(f -> f.severity() == Severity.STOP);
     }
 
@@ -205,7 +205,7 @@ class StartPageTest {
             });
         }
         app.settle();
-        assertThat(app.bench.workedProperty().get().orElseThrow().now().findings())
+        assertThat(app.bench.analysisProperty().get().orElseThrow().now().findings())
                 .noneMatch(f -> f.severity() == Severity.STOP);
     }
 

@@ -54,7 +54,7 @@ class SurveyStageTest {
 
     @Test
     void theMisreadTapeIsNamedAndMendedAndThePointPutThere(FxRobot robot) {
-        assertThat(app.bench.sideTabProperty().get()).isEqualTo(SideTab.MEASURED);
+        assertThat(app.bench.sideTabProperty().get()).isEqualTo(SideTab.READINGS);
         untilSays(robot, "! gear input, tape from mark D, looks wrong: misread by about 29.6 mm");
         assertThat(says(robot, "The axle stands 0.26° from square to the frame"))
                 .isTrue();
@@ -154,13 +154,13 @@ class SurveyStageTest {
         robot.interact(() -> {
             app.bench.open(DemoJob.GREENHOUSE_TUG.job(), Optional.empty());
             app.bench.stageProperty().set(WorkStage.SURVEY);
-            app.bench.sideTabProperty().set(SideTab.SURE);
+            app.bench.sideTabProperty().set(SideTab.UNCERTAINTY);
         });
         for (String text : new String[] {"1. ", "Caster, left\n", "→ ±"}) {
-            AppWindow.untilSays(robot, "#sure-pane", text);
+            AppWindow.untilSays(robot, "#uncertainty-pane", text);
         }
-        AppWindow.until(() -> !AppWindow.says(robot, "#sure-pane", "times so far"));
-        assertThat(AppWindow.cutOff(robot.lookup("#sure-pane").query())).isEmpty();
+        AppWindow.until(() -> !AppWindow.says(robot, "#uncertainty-pane", "times so far"));
+        assertThat(AppWindow.cutOff(robot.lookup("#uncertainty-pane").query())).isEmpty();
         // A better tape makes everything surer; what it is told of is the job as it stands.
         AppWindow.type(robot, "#sure-point", "0.2");
         assertThat(app.bench.job().survey().stated().point()).isEqualTo(0.2);

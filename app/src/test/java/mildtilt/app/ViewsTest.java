@@ -267,7 +267,7 @@ class ViewsTest {
         find(robot, "linkage stage");
         assertThat(app.bench.stageProperty().get()).isEqualTo(WorkStage.LINKAGE);
         find(robot, "ackermann off");
-        assertThat(app.bench.sideTabProperty().get()).isEqualTo(SideTab.NOTES);
+        assertThat(app.bench.sideTabProperty().get()).isEqualTo(SideTab.FINDINGS);
         assertThat(app.bench.selectionProperty().get()).contains(new Element.SteeringArms());
         // What is called nothing is said to be, and nothing happens.
         Job before = app.bench.job();
@@ -291,26 +291,27 @@ class ViewsTest {
     void theSteeringIsPlayedAndBothWheelsTravelTogether(FxRobot robot) {
         app.settle();
         robot.clickOn("#play-steer");
-        AppWindow.until(() -> Math.abs(app.bench.hands().steeringWheelDeg()) > 40);
-        assertThat(app.bench.hands().travelLeft()).isZero();
+        AppWindow.until(() -> Math.abs(app.bench.steeringInput().steeringWheelDeg()) > 40);
+        assertThat(app.bench.steeringInput().travelLeft()).isZero();
         robot.clickOn("#play-steer");
-        SteeringInput paused = app.bench.hands();
+        SteeringInput paused = app.bench.steeringInput();
         WaitForAsyncUtils.waitForFxEvents(20);
-        assertThat(app.bench.hands()).isEqualTo(paused);
+        assertThat(app.bench.steeringInput()).isEqualTo(paused);
         robot.clickOn("#centre-hands");
         robot.clickOn("#travel-together");
         robot.interact(() -> robot.lookup("#travel-left").query().requestFocus());
         robot.type(KeyCode.PAGE_UP);
-        assertThat(app.bench.hands().travelLeft()).isEqualTo(70);
-        assertThat(app.bench.hands().travelRight()).isEqualTo(70);
+        assertThat(app.bench.steeringInput().travelLeft()).isEqualTo(70);
+        assertThat(app.bench.steeringInput().travelRight()).isEqualTo(70);
         robot.clickOn("#play-travel");
-        AppWindow.until(() -> app.bench.hands().travelLeft() < 30);
-        assertThat(app.bench.hands().travelRight()).isEqualTo(app.bench.hands().travelLeft());
+        AppWindow.until(() -> app.bench.steeringInput().travelLeft() < 30);
+        assertThat(app.bench.steeringInput().travelRight())
+                .isEqualTo(app.bench.steeringInput().travelLeft());
         // Another stage is looked at with a still wheel.
         robot.clickOn("#stage-linkage");
-        SteeringInput left = app.bench.hands();
+        SteeringInput left = app.bench.steeringInput();
         WaitForAsyncUtils.waitForFxEvents(20);
-        assertThat(app.bench.hands()).isEqualTo(left);
+        assertThat(app.bench.steeringInput()).isEqualTo(left);
     }
 
     /** A selected shaft is dragged by its body: both its ends go along, as one change; what is not selected is not moved. */
@@ -359,19 +360,19 @@ class ViewsTest {
         // A quarter round to the left, holding the rim at the top.
         robot.moveTo(cx, cy - 50).press(MouseButton.PRIMARY);
         robot.moveTo(cx - 35, cy - 35).moveTo(cx - 50, cy).release(MouseButton.PRIMARY);
-        assertThat(app.bench.hands().steeringWheelDeg()).isCloseTo(90, within(3.0));
+        assertThat(app.bench.steeringInput().steeringWheelDeg()).isCloseTo(90, within(3.0));
         Node lever = robot.lookup("#travel-right").query();
         Bounds leverAt = lever.localToScreen(lever.getLayoutBounds());
         robot.moveTo(leverAt.getCenterX(), leverAt.getMinY() + 24)
                 .press(MouseButton.PRIMARY)
                 .release(MouseButton.PRIMARY);
-        assertThat(app.bench.hands().travelRight()).isGreaterThan(50);
-        assertThat(app.bench.hands().travelLeft()).isZero();
+        assertThat(app.bench.steeringInput().travelRight()).isGreaterThan(50);
+        assertThat(app.bench.steeringInput().travelLeft()).isZero();
         press(robot, KeyCode.ALT, KeyCode.HOME);
-        assertThat(app.bench.hands()).isEqualTo(SteeringInput.STRAIGHT_AHEAD);
+        assertThat(app.bench.steeringInput()).isEqualTo(SteeringInput.STRAIGHT_AHEAD);
         press(robot, KeyCode.ALT, KeyCode.LEFT);
         press(robot, KeyCode.ALT, KeyCode.UP);
-        assertThat(app.bench.hands()).isEqualTo(new SteeringInput(10, 5, 5));
+        assertThat(app.bench.steeringInput()).isEqualTo(new SteeringInput(10, 5, 5));
         assertThat(app.bench.train().stopDeg(Side.LEFT).orElseThrow()).isGreaterThan(10);
     }
 
@@ -454,7 +455,7 @@ class ViewsTest {
         assertThat(JobFile.open(file).title()).isNotEqualTo("changed");
         assertThat(app.bench.unsaved()).isTrue();
         Platform.runLater(() -> app.shell.documents().save(app.stage));
-        AppWindow.answer(robot, ButtonData.YES);
+        AppWindow.answer(robot, ButtonData.NO);
         AppWindow.until(() -> !app.bench.unsaved());
         assertThat(JobFile.open(file).title()).isEqualTo("changed");
     }

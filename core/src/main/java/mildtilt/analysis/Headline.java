@@ -376,7 +376,7 @@ public enum Headline {
                 + (better.sentence.isEmpty() ? "" : " " + better.sentence);
     }
 
-    public boolean standsAt(ShownIn w) {
+    public boolean placeOf(ShownIn w) {
         return where.contains(w);
     }
 

@@ -202,7 +202,7 @@ public record Part<T>(Class<T> type, List<Field<T, ?>> fields, Function<Found, T
                 try {
                     return type.cast((Object) constructor.invokeExact(values));
                 } catch (Throwable t) {
-                    throw sneaky(t);
+                    throw unchecked(t);
                 }
             };
         }
@@ -221,12 +221,12 @@ public record Part<T>(Class<T> type, List<Field<T, ?>> fields, Function<Found, T
                 try {
                     return (V) (Object) get.invokeExact((Object) part);
                 } catch (Throwable t) {
-                    throw sneaky(t);
+                    throw unchecked(t);
                 }
             };
         }
 
-        private static RuntimeException sneaky(Throwable t) {
+        private static RuntimeException unchecked(Throwable t) {
             return switch (t) {
                 case RuntimeException e -> e;
                 case Error e -> throw e;

@@ -135,10 +135,10 @@ final class EndChecks {
                 new Element.ShaftAt(end.shaft()),
                 what,
                 "An end that does not fit is never hammered on, filed to suit or shimmed with sheet. What the catalogue has is typical: measure both parts first.",
-                waysOut(end, socket, seat)));
+                joinRemedies(end, socket, seat)));
     }
 
-    private List<Remedy> waysOut(End end, Socket socket, ShaftProfile seat) {
+    private List<Remedy> joinRemedies(End end, Socket socket, ShaftProfile seat) {
         List<Remedy> all = new ArrayList<>();
         Shaft shaft = column.shafts().get(end.shaft());
         double bore = socket.seat().diameter();

@@ -160,7 +160,7 @@ public final class RouteFinder {
 
     /** The best of many ways, each weighed, the best first. */
     private List<Weighed> weighed(List<RouteParameters> ways) {
-        return lattice.bestByAngles(ways.isEmpty() ? lattice.anyhow() : ways, WEIGHED).parallelStream()
+        return lattice.bestByAngles(ways.isEmpty() ? lattice.withoutPreference() : ways, WEIGHED).parallelStream()
                 .map(w -> new Weighed(w, weigh.of(w)))
                 .sorted(Comparator.comparingDouble(w -> w.worth.cost()))
                 .toList();

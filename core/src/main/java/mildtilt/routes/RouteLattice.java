@@ -333,7 +333,7 @@ final class RouteLattice {
     }
 
     /** Where no place is clear at all, ways through whatever is there: one of them lacks least, and tells what blocks. */
-    List<RouteParameters> anyhow() {
+    List<RouteParameters> withoutPreference() {
         List<End> gear = allGearEnds();
         return columnEnds().stream()
                 .flatMap(c -> gear.stream().map(g -> RouteParameters.of(c.set, c.along, g.tilt, g.along, List.of())))

@@ -45,12 +45,12 @@ public enum Goal {
 
     private final String label;
     private final String meaning;
-    private final List<DesignVariable> knobs;
+    private final List<DesignVariable> variables;
 
-    Goal(String label, String meaning, List<DesignVariable> knobs) {
+    Goal(String label, String meaning, List<DesignVariable> variables) {
         this.label = label;
         this.meaning = meaning;
-        this.knobs = knobs;
+        this.variables = variables;
     }
 
     public String label() {
@@ -62,8 +62,8 @@ public enum Goal {
     }
 
     /** What may be changed for it in a job. */
-    public List<DesignVariable> knobs(Job job) {
-        return knobs.stream().filter(k -> k.appliesTo(job)).toList();
+    public List<DesignVariable> variables(Job job) {
+        return variables.stream().filter(k -> k.appliesTo(job)).toList();
     }
 
     /** What it asks for, with values to begin with; empty if the job can't be measured as it is. */

@@ -25,7 +25,7 @@ public record SolveQuestion(List<VariableBounds> freedoms, List<Target> wants) {
     /** A goal with its usual reaches and values. */
     public static SolveQuestion usual(Goal goal, Job job) {
         return new SolveQuestion(
-                goal.knobs(job).stream()
+                goal.variables(job).stream()
                         .map(k -> VariableBounds.either(k, k.usualReach()))
                         .toList(),
                 goal.wants(job));

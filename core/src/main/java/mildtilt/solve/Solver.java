@@ -224,7 +224,7 @@ public final class Solver {
     private Job applied(List<VariableBounds> set, double[] amounts) {
         Job changed = job;
         for (int i = 0; i < amounts.length; i++) {
-            changed = set.get(i).knob().turned(changed, amounts[i]);
+            changed = set.get(i).variable().turned(changed, amounts[i]);
         }
         return changed;
     }
@@ -234,7 +234,7 @@ public final class Solver {
         double[] r = new double[at.length];
         for (int i = 0; i < r.length; i++) {
             VariableBounds f = set.get(i);
-            double unit = f.knob().inDegrees() ? ROUND_DEG : ROUND_MM;
+            double unit = f.variable().inDegrees() ? ROUND_DEG : ROUND_MM;
             double in = Math.clamp(at[i], f.least(), f.most());
             r[i] = Math.clamp(Math.rint(in / unit) * unit, f.least(), f.most());
         }
@@ -248,20 +248,20 @@ public final class Solver {
     }
 
     private static Set<DesignVariable> used(Found f) {
-        Set<DesignVariable> knobs = EnumSet.noneOf(DesignVariable.class);
+        Set<DesignVariable> variables = EnumSet.noneOf(DesignVariable.class);
         for (int i = 0; i < f.amounts.length; i++) {
             if (f.amounts[i] != 0) {
-                knobs.add(f.set.get(i).knob());
+                variables.add(f.set.get(i).variable());
             }
         }
-        return knobs;
+        return variables;
     }
 
     /** How far all is moved, each against its own reach. */
     private static double moved(Found f) {
         double sum = 0;
         for (int i = 0; i < f.amounts.length; i++) {
-            sum += Math.abs(f.amounts[i]) / f.set.get(i).knob().usualReach();
+            sum += Math.abs(f.amounts[i]) / f.set.get(i).variable().usualReach();
         }
         return sum;
     }
@@ -270,7 +270,7 @@ public final class Solver {
         List<Phrase> orders = new ArrayList<>();
         for (int i = 0; i < f.amounts.length; i++) {
             if (f.amounts[i] != 0) {
-                orders.add(f.set.get(i).knob().order(job, f.amounts[i]));
+                orders.add(f.set.get(i).variable().order(job, f.amounts[i]));
             }
         }
         QuickFigures figures = figures(f.set, f.amounts).orElseThrow();

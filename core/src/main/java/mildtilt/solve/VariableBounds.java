@@ -1,7 +1,7 @@
 package mildtilt.solve;
 
 /** What may be changed, and how far from where it is: mm or degrees as the knob says. */
-public record VariableBounds(DesignVariable knob, double least, double most) {
+public record VariableBounds(DesignVariable variable, double least, double most) {
 
     /** @throws IllegalArgumentException if there is nothing between the ends */
     public VariableBounds {
@@ -10,7 +10,7 @@ public record VariableBounds(DesignVariable knob, double least, double most) {
         }
     }
 
-    public static VariableBounds either(DesignVariable knob, double reach) {
-        return new VariableBounds(knob, -reach, reach);
+    public static VariableBounds either(DesignVariable variable, double reach) {
+        return new VariableBounds(variable, -reach, reach);
     }
 }

@@ -56,7 +56,7 @@ public final class MonteCarlo {
     private static final int BATCH = 20;
     private static final int FEWEST = 10;
 
-    private final InputUncertainty doubt;
+    private final InputUncertainty uncertainty;
     private final Headlines plan;
     private final Settings settings;
     private final BooleanSupplier stop;
@@ -65,7 +65,7 @@ public final class MonteCarlo {
     private final List<Again> again = new ArrayList<>();
 
     private MonteCarlo(Job job, Headlines plan, Settings settings, BooleanSupplier stop) {
-        doubt = new InputUncertainty(job, JobPoints.surveyed(job));
+        uncertainty = new InputUncertainty(job, JobPoints.surveyed(job));
         this.plan = plan;
         this.settings = settings;
         this.stop = stop;
@@ -90,7 +90,7 @@ public final class MonteCarlo {
             int from = offs.size();
             int count = Math.min(BATCH, settings.draws - from);
             for (int i = 0; i < count; i++) {
-                offs.add(doubt.draw(random));
+                offs.add(uncertainty.draw(random));
             }
             // In the order they were drawn, however many are worked out at once.
             outcomes.addAll(IntStream.range(from, from + count)
@@ -103,7 +103,7 @@ public final class MonteCarlo {
 
     private Optional<Headlines> workedOut(double[] off, boolean gaps) {
         try {
-            return Headlines.quick(doubt.with(off), gaps);
+            return Headlines.quick(uncertainty.with(off), gaps);
         } catch (ImpossibleGeometryException e) {
             return Optional.empty();
         }
@@ -111,7 +111,7 @@ public final class MonteCarlo {
 
     private List<InputUncertainty.Part> candidates() {
         // What is in the way changes gaps alone, which are not gone through again.
-        return doubt.parts().stream().filter(p -> !p.inTheWay()).toList();
+        return uncertainty.parts().stream().filter(p -> !p.inTheWay()).toList();
     }
 
     private void measureAgain(Consumer<UncertaintyReport> progress) {
@@ -125,7 +125,7 @@ public final class MonteCarlo {
                     .toList();
             List<Optional<Headlines>> surer = IntStream.range(0, settings.againDraws)
                     .parallel()
-                    .mapToObj(i -> workedOut(doubt.measuredAgain(offs.get(i), p, noise.get(i)), false))
+                    .mapToObj(i -> workedOut(uncertainty.measuredAgain(offs.get(i), p, noise.get(i)), false))
                     .toList();
             again.add(new Again(p.what(), p.surveyed(), gains(surer)));
             progress.accept(told());

@@ -97,7 +97,7 @@ class ExtremesTest {
         if (!said.cannot().isEmpty()) {
             return "cannot: " + said.cannot();
         }
-        List<String> open = said.notWorkedOut();
+        List<String> open = said.analysisFailed();
         return open.isEmpty()
                 ? "worked out: "
                         + said.findings().stream()

@@ -103,7 +103,7 @@ public record AllThatIsSaid(String cannot, List<Finding> findings) {
     }
 
     /** Parts that could not be worked out, with why. */
-    public List<String> notWorkedOut() {
+    public List<String> analysisFailed() {
         return findings.stream()
                 .filter(f -> f.fault() == Fault.NOT_WORKED_OUT)
                 .map(f -> f.about() + ": " + f.why().text(LengthUnit.MM))

@@ -99,7 +99,7 @@ class HostileFilesTest {
         for (double small : new double[] {1, 4, 8, 12, 15.9}) {
             tapers.forEach(t -> t.put("small_mm", small));
             try {
-                assertThat(AllThatIsSaid.of(JobReader.read(tree.toString())).notWorkedOut())
+                assertThat(AllThatIsSaid.of(JobReader.read(tree.toString())).analysisFailed())
                         .isEmpty();
             } catch (JobFileException e) {
                 assertThat(e.getMessage()).contains("must be above its small one");

@@ -123,14 +123,15 @@ class SolverTest {
     void everyKnobOfEveryDemoTurnsBothWaysAndTellsWhat(DemoJob which) {
         Job job = which.job();
         for (Goal goal : Goal.values()) {
-            for (DesignVariable knob : goal.knobs(job)) {
+            for (DesignVariable variable : goal.variables(job)) {
                 for (double amount : new double[] {-3, 3}) {
-                    Job turned = knob.turned(job, amount);
-                    assertThat(turned).as(knob.label()).isNotEqualTo(job);
+                    Job turned = variable.turned(job, amount);
+                    assertThat(turned).as(variable.label()).isNotEqualTo(job);
                     new SteeringTrain(turned);
-                    assertThat(knob.order(job, amount).text(LengthUnit.MM)).matches("[A-Z].*3\\.0( mm|°).*|[A-Z].*°.*");
+                    assertThat(variable.order(job, amount).text(LengthUnit.MM))
+                            .matches("[A-Z].*3\\.0( mm|°).*|[A-Z].*°.*");
                 }
-                assertThat(knob.turned(job, 0)).isEqualTo(job);
+                assertThat(variable.turned(job, 0)).isEqualTo(job);
             }
         }
     }

@@ -123,19 +123,19 @@ class MonteCarloTest {
     @Test
     void aPartMeasuredAgainLeavesTheCovarianceThatItShould() {
         Job job = DemoJob.MARSH_CARRIER.job();
-        InputUncertainty doubt = new InputUncertainty(job, JobPoints.surveyed(job));
-        InputUncertainty.Part hub = doubt.parts().stream()
+        InputUncertainty uncertainty = new InputUncertainty(job, JobPoints.surveyed(job));
+        InputUncertainty.Part hub = uncertainty.parts().stream()
                 .filter(p -> p.what().equals("steering wheel hub"))
                 .findFirst()
                 .orElseThrow();
         assertThat(hub.surveyed()).isTrue();
         Random random = new Random(3);
-        double[] before = new double[doubt.size()];
-        double[] after = new double[doubt.size()];
+        double[] before = new double[uncertainty.size()];
+        double[] after = new double[uncertainty.size()];
         int n = 4000;
         for (int i = 0; i < n; i++) {
-            double[] x = doubt.draw(random);
-            double[] y = doubt.measuredAgain(
+            double[] x = uncertainty.draw(random);
+            double[] y = uncertainty.measuredAgain(
                     x, hub, new double[] {random.nextGaussian(), random.nextGaussian(), random.nextGaussian()});
             for (int k = 0; k < x.length; k++) {
                 before[k] += x[k] * x[k] / n;
@@ -157,7 +157,7 @@ class MonteCarloTest {
                     .isGreaterThan(0.5 * Math.min(told[k], again));
         }
         // What has nothing to do with it is as it was.
-        int other = doubt.parts().stream()
+        int other = uncertainty.parts().stream()
                 .filter(p -> p.what().equals("left lower ball joint"))
                 .findFirst()
                 .orElseThrow()

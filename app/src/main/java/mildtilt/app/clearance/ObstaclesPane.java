@@ -42,14 +42,14 @@ public final class ObstaclesPane extends VBox {
     public ObstaclesPane(Workbench bench, Region sizes, Runnable takeScan) {
         this.bench = bench;
         this.takeScan = takeScan;
-        setId("in-the-way-pane");
+        setId("obstacles-pane");
         getStyleClass().add("tab-pane-body");
         VBox body = new VBox(adding(), list, sizes);
         body.getStyleClass().add("tab-body");
         list.getStyleClass().add("obstacle-list");
         getChildren().add(Wrap.tall(body));
         bench.jobProperty().addListener((_, _, _) -> refresh());
-        bench.workedProperty().addListener((_, _, _) -> refresh());
+        bench.analysisProperty().addListener((_, _, _) -> refresh());
         bench.selectionProperty().addListener((_, _, _) -> refresh());
         bench.lengthUnitProperty().addListener((_, _, _) -> refresh());
         visibleProperty().addListener((_, _, _) -> refresh());
@@ -248,7 +248,7 @@ public final class ObstaclesPane extends VBox {
 
     /** The smallest gap anything has to it, or nothing where all is far away. */
     private String gap(Element e) {
-        return bench.workedProperty()
+        return bench.analysisProperty()
                 .get()
                 .flatMap(w -> w.now().clearance())
                 .flatMap(c -> c.pairs().stream().filter(p -> p.has(e)).findFirst())

@@ -51,7 +51,7 @@ public final class RoutePane extends VBox {
 
     public RoutePane(Workbench bench) {
         this.bench = bench;
-        setId("route-pane");
+        setId("routes-pane");
         getStyleClass().add("tab-pane-body");
         asked.getStyleClass().add("piece-grid");
         answers.getStyleClass().add("notes-cards");

@@ -34,7 +34,7 @@ final class Rehearsal implements Callable<Integer> {
             Workbench bench = running.bench();
             Deque<Runnable> steps = new ArrayDeque<>();
             for (double deg : new double[] {120, -200, 0}) {
-                steps.add(() -> bench.moveHands(new SteeringInput(deg, 20, -10)));
+                steps.add(() -> bench.steerTo(new SteeringInput(deg, 20, -10)));
             }
             Arrays.stream(WorkStage.values())
                     .forEach(s -> steps.add(() -> bench.stageProperty().set(s)));

@@ -76,15 +76,15 @@ final class ShotList {
                 SETTLE.multiply(3)));
         shots.add(new Shot(
                 "finding",
-                () -> bench.workedProperty()
+                () -> bench.analysisProperty()
                         .get()
                         .flatMap(w -> w.now().findings().stream().findFirst())
-                        .ifPresent(f -> bench.askedFindingProperty().set(Optional.of(f))),
+                        .ifPresent(f -> bench.requestedFindingProperty().set(Optional.of(f))),
                 SETTLE.multiply(4)));
         shots.add(new Shot("solid", () -> {
             bench.stageProperty().set(WorkStage.CLEARANCE);
             press(running, "#show-solid");
-            bench.moveHands(new SteeringInput(120, 30, -20));
+            bench.steerTo(new SteeringInput(120, 30, -20));
             bench.selectionProperty().set(Optional.empty());
         }));
         shots.add(new Shot(
@@ -95,7 +95,7 @@ final class ShotList {
                     after(SETTLE, () -> press(running, "#survey-point-gear-input"));
                 },
                 SETTLE.multiply(3)));
-        shots.add(new Shot("how-sure", () -> bench.sideTabProperty().set(SideTab.SURE), SETTLE.multiply(25)));
+        shots.add(new Shot("how-sure", () -> bench.sideTabProperty().set(SideTab.UNCERTAINTY), SETTLE.multiply(25)));
         fitting(running, shots);
         making(running, shots);
         columns(running, shots);
@@ -108,19 +108,19 @@ final class ShotList {
     private static void fitting(Running running, Deque<Shot> shots) {
         Workbench bench = running.bench();
         shots.add(new Shot(
-                "fit-measure",
+                "trial-measure",
                 () -> {
-                    bench.stageProperty().set(WorkStage.FIT);
+                    bench.stageProperty().set(WorkStage.TRIAL);
                     after(SETTLE, () -> {
-                        pick(running, "#fit-round", MeasurementTask.Round.PLATES);
-                        ((MenuButton) running.window().getScene().lookup("#fit-sources"))
+                        pick(running, "#trial-round", MeasurementTask.Round.PLATES);
+                        ((MenuButton) running.window().getScene().lookup("#trial-sources"))
                                 .getItems()
                                 .getFirst()
                                 .fire();
                     });
                 },
                 SETTLE.multiply(3)));
-        shots.add(new Shot("fit-what-fits", () -> bench.fitSheetProperty().set(TrialSheetChoice.DIAGNOSIS)));
+        shots.add(new Shot("trial-what-fits", () -> bench.trialSheetProperty().set(TrialSheetChoice.DIAGNOSIS)));
     }
 
     /** The sheets of the Make stage. */
@@ -154,7 +154,7 @@ final class ShotList {
             bench.stageProperty().set(WorkStage.COLUMN);
             bench.sideTabProperty().set(SideTab.PHASING);
             pick(running, "#curve", Curve.COLUMN_LEAD);
-            bench.moveHands(new SteeringInput(60, 0, 0));
+            bench.steerTo(new SteeringInput(60, 0, 0));
         }));
     }
 
@@ -167,13 +167,13 @@ final class ShotList {
             press(running, "#show-plan");
             press(running, "#at-hands");
             press(running, "#show-map");
-            bench.moveHands(new SteeringInput(400, 20, 20));
+            bench.steerTo(new SteeringInput(400, 20, 20));
         }));
         shots.add(new Shot("knuckle-change", () -> {
-            bench.moveHands(SteeringInput.STRAIGHT_AHEAD);
+            bench.steerTo(SteeringInput.STRAIGHT_AHEAD);
             press(running, "#at-hands");
             press(running, "#show-map");
-            bench.sideTabProperty().set(SideTab.KNUCKLE);
+            bench.sideTabProperty().set(SideTab.ARMS);
             bench.comparedProperty().set(CompareWith.OPENED);
             bench.edit(
                     "Steering arms shorter and in",
@@ -184,7 +184,7 @@ final class ShotList {
                 "work-it-out",
                 () -> {
                     bench.open(DemoJob.GARDEN_SHUTTLE.job(), Optional.empty());
-                    bench.sideTabProperty().set(SideTab.WORK_OUT);
+                    bench.sideTabProperty().set(SideTab.SOLVE);
                     pick(running, "#curve", Curve.BUMP_STEER);
                     press(running, "#knob-gear-fore-aft");
                     press(running, "#run-work-out");
@@ -208,10 +208,10 @@ final class ShotList {
         shots.add(new Shot(
                 "clearance-route",
                 () -> {
-                    bench.moveHands(SteeringInput.STRAIGHT_AHEAD);
+                    bench.steerTo(SteeringInput.STRAIGHT_AHEAD);
                     bench.selectionProperty().set(Optional.empty());
                     press(running, "#show-side");
-                    bench.sideTabProperty().set(SideTab.ROUTE);
+                    bench.sideTabProperty().set(SideTab.ROUTES);
                     after(SETTLE, () -> {
                         ((CheckBox) running.window().getScene().lookup("#route-tilt")).fire();
                         press(running, "#run-route");

@@ -25,7 +25,7 @@ import mildtilt.units.Unit;
 public final class SupportsPane extends FactsPane {
 
     public SupportsPane(Workbench bench) {
-        super(bench, "holding-pane");
+        super(bench, "supports-pane");
         refresh();
     }
 

@@ -52,7 +52,7 @@ public final class UnrolledStrip extends ColoredPane {
         dials.setPickOnBounds(false);
         getChildren().addAll(canvas, dials);
         bench.jobProperty().addListener((_, _, _) -> redraw());
-        bench.handsProperty().addListener((_, _, _) -> redraw());
+        bench.steeringInputProperty().addListener((_, _, _) -> redraw());
         bench.selectionProperty().addListener((_, _, _) -> redraw());
         bench.lengthUnitProperty().addListener((_, _, _) -> redraw());
         visibleProperty().addListener((_, _, _) -> redraw());
@@ -110,7 +110,7 @@ public final class UnrolledStrip extends ColoredPane {
             return;
         }
         unrolled = UnrolledColumn.of(
-                bench.train().column().orElseThrow(), bench.hands().steeringWheelDeg());
+                bench.train().column().orElseThrow(), bench.steeringInput().steeringWheelDeg());
         Column c = bench.job().column().get();
         g.setLineCap(StrokeLineCap.BUTT);
         parts(g, c);

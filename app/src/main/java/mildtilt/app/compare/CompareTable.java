@@ -57,7 +57,7 @@ public final class CompareTable extends VBox {
         for (Headline h : Headline.values()) {
             Row row = new Row(new Label(h.label()), new Label(), new Label());
             row.name.setTooltip(new Tooltip(h.told() + " Press for the glossary."));
-            row.name.setOnMouseClicked(_ -> bench.askedProperty().set(Optional.of(h.label())));
+            row.name.setOnMouseClicked(_ -> bench.glossaryTermProperty().set(Optional.of(h.label())));
             row.before.getStyleClass().add("figure-before");
             row.now.getStyleClass().add("figure-now");
             row.before.setId("before-" + h.name().toLowerCase(Locale.ROOT));
@@ -74,7 +74,7 @@ public final class CompareTable extends VBox {
         getChildren().addAll(head(), tables);
         lay();
         bench.stageProperty().addListener((_, _, _) -> lay());
-        bench.workedProperty().addListener((_, _, _) -> refresh());
+        bench.analysisProperty().addListener((_, _, _) -> refresh());
         bench.lengthUnitProperty().addListener((_, _, _) -> refresh());
         refresh();
     }
@@ -93,11 +93,11 @@ public final class CompareTable extends VBox {
                 switch (bench.stageProperty().get()) {
                     case LINKAGE -> Headline.ShownIn.LINKAGE;
                     case CLEARANCE -> Headline.ShownIn.CLEARANCE;
-                    case SURVEY, COLUMN, MAKE, FIT -> Headline.ShownIn.COLUMN;
+                    case SURVEY, COLUMN, MAKE, TRIAL -> Headline.ShownIn.COLUMN;
                 };
         int at = 0;
         for (Headline h : Headline.values()) {
-            if (h.standsAt(where)) {
+            if (h.placeOf(where)) {
                 Row row = Objects.requireNonNull(rows.get(h));
                 grid.addRow(at++, row.name, row.before, row.now);
                 grid.getRowConstraints().add(new RowConstraints(ROW_HEIGHT));
@@ -131,7 +131,7 @@ public final class CompareTable extends VBox {
     }
 
     private void refresh() {
-        Optional<AnalysisUpdate> worked = bench.workedProperty().get();
+        Optional<AnalysisUpdate> worked = bench.analysisProperty().get();
         rows.forEach((h, row) -> {
             Optional<Double> now = worked.flatMap(w -> w.now().headlines().get(h));
             Optional<Double> before = worked.flatMap(AnalysisUpdate::before)

@@ -50,10 +50,10 @@ final class HandsTable extends VBox {
         ScrollPane scroll = Wrap.tall(grid);
         scroll.getStyleClass().add("table-scroll");
         getChildren().add(scroll);
-        bench.handsProperty().addListener((_, _, _) -> refresh());
+        bench.steeringInputProperty().addListener((_, _, _) -> refresh());
         bench.jobProperty().addListener((_, _, _) -> refresh());
         bench.lengthUnitProperty().addListener((_, _, _) -> refresh());
-        bench.workedProperty().addListener((_, _, _) -> refresh());
+        bench.analysisProperty().addListener((_, _, _) -> refresh());
         visibleProperty().addListener((_, _, _) -> refresh());
         refresh();
     }
@@ -81,7 +81,7 @@ final class HandsTable extends VBox {
 
     private void wheels(AxlePose pose) {
         pair(pose, "Steer, + left", k -> Quantity.angle(k.steerDeg()));
-        if (bench.hands().steeringWheelDeg() == 0) {
+        if (bench.steeringInput().steeringWheelDeg() == 0) {
             pair(pose, "Toe-in", k -> Quantity.angle(k.toeInDeg()));
         }
         pair(pose, "Camber", k -> Quantity.angle(k.camberDeg()));
@@ -142,7 +142,7 @@ final class HandsTable extends VBox {
             }
         }
         effort();
-        bench.workedProperty().get().flatMap(w -> w.now().steer()).ifPresent(this::wholeRange);
+        bench.analysisProperty().get().flatMap(w -> w.now().steer()).ifPresent(this::wholeRange);
     }
 
     private String rakeForce(SteerFigures s, Side side) {
@@ -178,17 +178,26 @@ final class HandsTable extends VBox {
     }
 
     private void effort() {
-        Effort.at(bench.train(), bench.job(), bench.hands().steeringWheelDeg()).ifPresent(e -> {
-            line("Rim force, parked", "", Quantity.force(e.row().parked()).text(bench.lengthUnit()));
-            line("Rim force, creeping", "", Quantity.force(e.row().creeping()).text(bench.lengthUnit()));
-            line(
-                    "Weight returns it with",
-                    "",
-                    Quantity.force(e.row().returning()).text(bench.lengthUnit()));
-            e.rodForce()
-                    .forEach((rod, n) -> line(
-                            "Force in the " + rod.label(), "", Quantity.force(n).text(bench.lengthUnit())));
-        });
+        Effort.at(bench.train(), bench.job(), bench.steeringInput().steeringWheelDeg())
+                .ifPresent(e -> {
+                    line(
+                            "Rim force, parked",
+                            "",
+                            Quantity.force(e.row().parked()).text(bench.lengthUnit()));
+                    line(
+                            "Rim force, creeping",
+                            "",
+                            Quantity.force(e.row().creeping()).text(bench.lengthUnit()));
+                    line(
+                            "Weight returns it with",
+                            "",
+                            Quantity.force(e.row().returning()).text(bench.lengthUnit()));
+                    e.rodForce()
+                            .forEach((rod, n) -> line(
+                                    "Force in the " + rod.label(),
+                                    "",
+                                    Quantity.force(n).text(bench.lengthUnit())));
+                });
     }
 
     private String rake(SteerFigures s, Side side) {

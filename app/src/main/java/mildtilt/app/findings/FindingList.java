@@ -106,7 +106,7 @@ public final class FindingList extends VBox {
         if (opens) {
             FindingPlace.show(bench, worked, f);
         }
-        show(bench.workedProperty().get().orElse(worked));
+        show(bench.analysisProperty().get().orElse(worked));
     }
 
     /** Opens the row of a finding and goes there. */

@@ -36,7 +36,7 @@ final class FindingPlace {
         if (pair.isPresent()) {
             bench.lookAt(pair.get());
         } else {
-            bench.moveHands(f.at().map(a -> new SteeringInput(a.steeringWheelDeg(), a.travelLeft(), a.travelRight()))
+            bench.steerTo(f.at().map(a -> new SteeringInput(a.steeringWheelDeg(), a.travelLeft(), a.travelRight()))
                     .orElse(SteeringInput.STRAIGHT_AHEAD));
         }
         List<Point> around = pair.map(p -> List.of(p.onFirst(), p.onSecond()))

@@ -27,7 +27,7 @@ public final class FindingsPane extends VBox {
     public FindingsPane(Workbench bench) {
         this.bench = bench;
         rows = new FindingList(bench, "finding-", _ -> true);
-        getStyleClass().add("notes-pane");
+        getStyleClass().add("findings-pane");
         setId("notes");
         notJudged.setId("not-judged");
         notJudged.setExpanded(false);
@@ -43,19 +43,19 @@ public final class FindingsPane extends VBox {
         ScrollPane scroll = Wrap.tall(body);
         scroll.getStyleClass().add("notes-scroll");
         getChildren().add(scroll);
-        bench.workedProperty().addListener((_, _, _) -> refresh());
+        bench.analysisProperty().addListener((_, _, _) -> refresh());
         bench.lengthUnitProperty().addListener((_, _, _) -> refresh());
-        bench.askedFindingProperty()
+        bench.requestedFindingProperty()
                 .addListener((_, _, asked) ->
-                        asked.ifPresent(f -> bench.workedProperty().get().ifPresent(w -> rows.open(w, f))));
+                        asked.ifPresent(f -> bench.analysisProperty().get().ifPresent(w -> rows.open(w, f))));
         refresh();
-        bench.askedFindingProperty()
+        bench.requestedFindingProperty()
                 .get()
-                .ifPresent(f -> bench.workedProperty().get().ifPresent(w -> rows.open(w, f)));
+                .ifPresent(f -> bench.analysisProperty().get().ifPresent(w -> rows.open(w, f)));
     }
 
     private void refresh() {
-        Optional<AnalysisUpdate> worked = bench.workedProperty().get();
+        Optional<AnalysisUpdate> worked = bench.analysisProperty().get();
         // Until the first figures come, or where none can: what was there before must not stand for another job.
         if (worked.isEmpty()) {
             head.setText("");

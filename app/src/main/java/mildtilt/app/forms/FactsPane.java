@@ -35,7 +35,7 @@ public abstract class FactsPane extends VBox {
         body.getStyleClass().add("tab-body");
         getChildren().add(Wrap.tall(body));
         bench.jobProperty().addListener((_, _, _) -> refresh());
-        bench.workedProperty().addListener((_, _, _) -> refresh());
+        bench.analysisProperty().addListener((_, _, _) -> refresh());
         bench.lengthUnitProperty().addListener((_, _, _) -> refresh());
         visibleProperty().addListener((_, _, _) -> refresh());
     }
@@ -46,10 +46,10 @@ public abstract class FactsPane extends VBox {
             letGo();
             return;
         }
-        if (bench.workedProperty().get().isEmpty()) {
+        if (bench.analysisProperty().get().isEmpty()) {
             return;
         }
-        AnalysisUpdate worked = bench.workedProperty().get().get();
+        AnalysisUpdate worked = bench.analysisProperty().get().get();
         List<Object> now = List.of(basis(worked), bench.lengthUnit());
         if (shown.equals(Optional.of(now))) {
             return;

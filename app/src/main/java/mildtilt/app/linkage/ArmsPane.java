@@ -54,7 +54,7 @@ public final class ArmsPane extends VBox {
 
     public ArmsPane(Workbench bench) {
         this.bench = bench;
-        setId("knuckle-pane");
+        setId("arms-pane");
         getStyleClass().add("tab-pane-body");
         which.setValue(Arms.BOTH);
         which.valueProperty().addListener((_, _, _) -> refresh());
@@ -128,7 +128,7 @@ public final class ArmsPane extends VBox {
         }
         fields.getChildren().clear();
         steps.getChildren().clear();
-        Job hand = bench.pieceInHand();
+        Job hand = bench.editedPart();
         if (bench.job().axle().isEmpty() || hand.axle().isEmpty()) {
             steps.getChildren().add(Wrap.text("This job has no axle yet.", "hint"));
             return;
@@ -178,7 +178,7 @@ public final class ArmsPane extends VBox {
     }
 
     private void change(Part part, double value) {
-        Job hand = bench.pieceInHand();
+        Job hand = bench.editedPart();
         List<Side> sides = sides();
         String unit = part.inDegrees() ? degrees(value) : LengthText.format(value, bench.lengthUnit());
         bench.edit("Steering arm: " + part.label() + " " + unit, j -> {

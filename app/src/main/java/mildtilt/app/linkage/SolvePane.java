@@ -64,7 +64,7 @@ public final class SolvePane extends VBox {
 
     public SolvePane(Workbench bench) {
         this.bench = bench;
-        setId("work-out-pane");
+        setId("solve-pane");
         getStyleClass().add("tab-pane-body");
         asked.getStyleClass().add("piece-grid");
         answers.getStyleClass().add("notes-cards");
@@ -101,7 +101,7 @@ public final class SolvePane extends VBox {
         Job job = bench.job();
         Goal g = goal.getValue();
         meaning.setText(g.meaning());
-        g.knobs(job).forEach(k -> freedoms.put(k, VariableBounds.either(k, k.usualReach())));
+        g.variables(job).forEach(k -> freedoms.put(k, VariableBounds.either(k, k.usualReach())));
         g.wants(job).forEach(w -> wants.put(w.wish(), w.value()));
         ask();
     }
@@ -136,10 +136,10 @@ public final class SolvePane extends VBox {
                     w.getValue(),
                     w::setValue);
         }
-        if (!g.knobs(job).isEmpty()) {
+        if (!g.variables(job).isEmpty()) {
             asked.add(sub("May change, either way by"), 0, row++, 2, 1);
         }
-        for (DesignVariable k : g.knobs(job)) {
+        for (DesignVariable k : g.variables(job)) {
             CheckBox use = new CheckBox(k.label());
             use.setId("knob-" + id(k));
             use.setSelected(freedoms.containsKey(k));
@@ -168,7 +168,7 @@ public final class SolvePane extends VBox {
                 switch (g) {
                     case LOCK_STOPS, ARM_MATCH -> job.axle().isPresent();
                     case LEAST_BUMP_STEER, ARM_SHAPE, RATIO ->
-                        !wants.isEmpty() && !g.knobs(job).isEmpty();
+                        !wants.isEmpty() && !g.variables(job).isEmpty();
                 };
         controls.setStartable(can);
         if (!can) {

@@ -41,7 +41,7 @@ public final class VariantsTable extends BorderPane {
         ScrollPane scroll = new ScrollPane(grid);
         scroll.getStyleClass().add("table-scroll");
         setCenter(scroll);
-        bench.workedProperty().addListener((_, _, _) -> refresh());
+        bench.analysisProperty().addListener((_, _, _) -> refresh());
         bench.lengthUnitProperty().addListener((_, _, _) -> refresh());
         visibleProperty().addListener((_, _, _) -> refresh());
     }
@@ -50,7 +50,8 @@ public final class VariantsTable extends BorderPane {
         if (!isVisible()) {
             return;
         }
-        Optional<Headlines> plan = bench.workedProperty().get().map(w -> w.now().headlines());
+        Optional<Headlines> plan =
+                bench.analysisProperty().get().map(w -> w.now().headlines());
         List<Variant> variants = bench.job().variants().all();
         List<Job> jobs = variants.stream().map(bench.job()::as).toList();
         known.keySet().retainAll(jobs);

@@ -25,7 +25,7 @@ public final class PapersDesk {
         beside = new LatestTask<>(
                 p -> papers.set(Optional.of(p)),
                 problem -> bench.refuse("The papers could not be worked out: " + problem.getMessage()));
-        bench.workedProperty().addListener((_, _, _) -> ask());
+        bench.analysisProperty().addListener((_, _, _) -> ask());
         bench.stageProperty().addListener((_, _, _) -> ask());
         ask();
     }
@@ -39,7 +39,7 @@ public final class PapersDesk {
     }
 
     private void ask() {
-        Optional<Analysis> analysis = bench.workedProperty().get().map(w -> w.now());
+        Optional<Analysis> analysis = bench.analysisProperty().get().map(w -> w.now());
         boolean have = papers.get()
                 .map(Papers::analysis)
                 .filter(a -> analysis.filter(b -> a == b).isPresent())

@@ -39,7 +39,7 @@ final class SchoolFields extends VBox {
                         "Outer wheel: " + s.label(),
                         j -> s.chosen(
                                 j,
-                                bench.workedProperty()
+                                bench.analysisProperty()
                                         .get()
                                         .flatMap(w -> w.now().steer())
                                         .map(f -> f.leftReach().turn()))));

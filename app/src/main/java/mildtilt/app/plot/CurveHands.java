@@ -11,7 +11,7 @@ final class CurveHands {
     private CurveHands() {}
 
     static double at(Curve curve, Workbench bench) {
-        SteeringInput hands = bench.hands();
+        SteeringInput hands = bench.steeringInput();
         return switch (curve.acrossWhat()) {
             case INNER ->
                 bench.pose()
@@ -26,11 +26,11 @@ final class CurveHands {
     }
 
     static void take(Curve curve, Workbench bench, double value) {
-        SteeringInput h = bench.hands();
-        bench.moveHands(
+        SteeringInput h = bench.steeringInput();
+        bench.steerTo(
                 switch (curve.acrossWhat()) {
                     case INNER ->
-                        bench.workedProperty()
+                        bench.analysisProperty()
                                 .get()
                                 .flatMap(w -> w.now().steer())
                                 .flatMap(s -> s.rows().stream()

@@ -46,8 +46,8 @@ final class MapSheet extends CanvasPane {
         setId("map");
         setMinSize(200, 120);
         setAccessibleText("Map of steering wheel against travel, by the margin to what limits first");
-        bench.workedProperty().addListener((_, _, _) -> redraw());
-        bench.handsProperty().addListener((_, _, _) -> redraw());
+        bench.analysisProperty().addListener((_, _, _) -> redraw());
+        bench.steeringInputProperty().addListener((_, _, _) -> redraw());
         bench.lengthUnitProperty().addListener((_, _, _) -> redraw());
         visibleProperty().addListener((_, _, _) -> redraw());
         bench.stageProperty().addListener((_, _, _) -> redraw());
@@ -81,7 +81,7 @@ final class MapSheet extends CanvasPane {
     }
 
     private Optional<Shown> map() {
-        return bench.workedProperty()
+        return bench.analysisProperty()
                 .get()
                 .flatMap(w -> bench.stageProperty().get() == WorkStage.CLEARANCE
                         ? w.now().clearance().flatMap(c -> c.map()).map(this::gaps)
@@ -152,7 +152,7 @@ final class MapSheet extends CanvasPane {
             double up = m.travels().getLast()
                     - fromCells((y - TOP) / height(), m.travels().size())
                             * (m.travels().getLast() - m.travels().getFirst());
-            bench.moveHands(new SteeringInput(sw, up, up));
+            bench.steerTo(new SteeringInput(sw, up, up));
         });
     }
 
@@ -198,8 +198,8 @@ final class MapSheet extends CanvasPane {
         }
         axes(g, m, w, h);
         legend(g, m, w);
-        double hx = xAt(m, bench.hands().steeringWheelDeg());
-        double hy = yAt(m, bench.hands().travelLeft());
+        double hx = xAt(m, bench.steeringInput().steeringWheelDeg());
+        double hy = yAt(m, bench.steeringInput().travelLeft());
         g.setStroke(ink(ColorToken.LINE));
         g.setLineWidth(2);
         g.strokeLine(hx - 8, hy, hx + 8, hy);
@@ -313,13 +313,17 @@ final class MapSheet extends CanvasPane {
         boolean pointing =
                 pointedX >= LEFT && pointedX < LEFT + width() && pointedY >= TOP && pointedY < TOP + height();
         int i = Math.clamp(
-                (int) (((pointing ? pointedX : xAt(m, bench.hands().steeringWheelDeg())) - LEFT) / cw),
+                (int) (((pointing ? pointedX : xAt(m, bench.steeringInput().steeringWheelDeg())) - LEFT) / cw),
                 0,
                 m.steeringWheelDeg().size() - 1);
         int j = Math.clamp(
                 m.travels().size()
                         - 1
-                        - (int) (((pointing ? pointedY : yAt(m, bench.hands().travelLeft())) - TOP) / ch),
+                        - (int) (((pointing
+                                                ? pointedY
+                                                : yAt(m, bench.steeringInput().travelLeft()))
+                                        - TOP)
+                                / ch),
                 0,
                 m.travels().size() - 1);
         // Between the last place of the grid and a stop the hands read the place they came from.

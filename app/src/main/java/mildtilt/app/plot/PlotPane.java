@@ -89,7 +89,7 @@ public final class PlotPane extends VBox {
     /** The curve's points, one line each: what is along, then each of its lines. */
     private static void copyTable(Workbench bench, Curve curve) {
         StringBuilder text = new StringBuilder();
-        bench.workedProperty()
+        bench.analysisProperty()
                 .get()
                 .map(w -> curve.series(w.now()))
                 .orElse(List.of())

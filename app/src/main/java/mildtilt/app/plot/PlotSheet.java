@@ -50,8 +50,8 @@ final class PlotSheet extends ChartPane {
         this.bench = bench;
         setId("plot");
         setMinSize(200, 120);
-        bench.workedProperty().addListener((_, _, _) -> redraw());
-        bench.handsProperty().addListener((_, _, _) -> redraw());
+        bench.analysisProperty().addListener((_, _, _) -> redraw());
+        bench.steeringInputProperty().addListener((_, _, _) -> redraw());
         bench.lengthUnitProperty().addListener((_, _, _) -> redraw());
         addEventHandler(MouseEvent.MOUSE_MOVED, e -> point(e.getX()));
         addEventHandler(MouseEvent.MOUSE_EXITED, _ -> point(Double.NaN));
@@ -85,7 +85,7 @@ final class PlotSheet extends ChartPane {
 
     @Override
     protected void draw(GraphicsContext g, double w, double h) {
-        Optional<AnalysisUpdate> worked = bench.workedProperty().get();
+        Optional<AnalysisUpdate> worked = bench.analysisProperty().get();
         List<Series> now = worked.map(x -> curve.series(x.now())).orElse(List.of());
         List<Series> before =
                 worked.flatMap(AnalysisUpdate::before).map(curve::series).orElse(List.of());

@@ -65,7 +65,7 @@ final class Play {
     private void begin(boolean on) {
         if (on && !(steer.get() && travel.get())) {
             // From where the wheel is: it does not jump.
-            SteeringInput h = bench.hands();
+            SteeringInput h = bench.steeringInput();
             Vehicle v = bench.job().vehicle();
             double stop = h.steeringWheelDeg() >= 0 ? left() : -right();
             steerPhase = stop == 0 ? 0 : Math.asin(Math.clamp(h.steeringWheelDeg() / stop, -1, 1));
@@ -89,7 +89,7 @@ final class Play {
     }
 
     private void move(double seconds) {
-        SteeringInput h = bench.hands();
+        SteeringInput h = bench.steeringInput();
         Vehicle v = bench.job().vehicle();
         steerPhase += steer.get() ? 2 * Math.PI * seconds * speed / STEER_SECONDS : 0;
         travelPhase += travel.get() ? 2 * Math.PI * seconds * speed / TRAVEL_SECONDS : 0;
@@ -97,7 +97,7 @@ final class Play {
         double t = Math.sin(travelPhase);
         double wheel = steer.get() ? s * (s >= 0 ? left() : -right()) : h.steeringWheelDeg();
         double up = t * (t >= 0 ? v.bump() : v.droop());
-        bench.moveHands(
+        bench.steerTo(
                 travel.get()
                         ? new SteeringInput(wheel, up, up)
                         : new SteeringInput(wheel, h.travelLeft(), h.travelRight()));

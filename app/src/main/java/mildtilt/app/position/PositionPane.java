@@ -38,7 +38,7 @@ public final class PositionPane extends HBox {
         centre.setTooltip(new Tooltip("Back to straight ahead at ride height (Alt+Home)"));
         centre.setOnAction(_ -> {
             player.pause();
-            bench.moveHands(SteeringInput.STRAIGHT_AHEAD);
+            bench.steerTo(SteeringInput.STRAIGHT_AHEAD);
         });
         left.getStyleClass().add("steer-angle");
         right.getStyleClass().add("steer-angle");
@@ -72,7 +72,7 @@ public final class PositionPane extends HBox {
                         new TravelLever(bench, Side.LEFT),
                         new TravelLever(bench, Side.RIGHT),
                         reading);
-        bench.handsProperty().addListener((_, _, _) -> refresh());
+        bench.steeringInputProperty().addListener((_, _, _) -> refresh());
         bench.jobProperty().addListener((_, _, _) -> refresh());
         bench.lengthUnitProperty().addListener((_, _, _) -> refresh());
         refresh();
@@ -115,7 +115,7 @@ public final class PositionPane extends HBox {
                 .map(c -> c.sentence(bench.lengthUnit()))
                 .map(Tooltip::new)
                 .orElse(null));
-        centre.setDisable(bench.hands().straightAhead());
+        centre.setDisable(bench.steeringInput().straightAhead());
     }
 
     private static String reading(String side, CornerPose pose) {

@@ -33,7 +33,7 @@ final class TravelLever extends CanvasPane {
         setAccessibleRole(AccessibleRole.SLIDER);
         setMinSize(56, 120);
         setPrefWidth(56);
-        bench.handsProperty().addListener((_, _, _) -> redraw());
+        bench.steeringInputProperty().addListener((_, _, _) -> redraw());
         bench.jobProperty().addListener((_, _, _) -> redraw());
         bench.lengthUnitProperty().addListener((_, _, _) -> redraw());
         focusedProperty().addListener((_, _, _) -> redraw());
@@ -64,14 +64,16 @@ final class TravelLever extends CanvasPane {
     }
 
     private double travel() {
-        return side == Side.LEFT ? bench.hands().travelLeft() : bench.hands().travelRight();
+        return side == Side.LEFT
+                ? bench.steeringInput().travelLeft()
+                : bench.steeringInput().travelRight();
     }
 
     private void to(double mm, boolean shift) {
-        SteeringInput h = bench.hands();
+        SteeringInput h = bench.steeringInput();
         // Shift does the other of what is chosen.
         boolean both = shift != bench.travelTogetherProperty().get();
-        bench.moveHands(new SteeringInput(
+        bench.steerTo(new SteeringInput(
                 h.steeringWheelDeg(),
                 side == Side.LEFT || both ? mm : h.travelLeft(),
                 side == Side.RIGHT || both ? mm : h.travelRight()));

@@ -38,9 +38,9 @@ final class WheelDial extends CanvasPane {
         setFocusTraversable(true);
         setAccessibleRole(AccessibleRole.SLIDER);
         setMinSize(116, 120);
-        bench.handsProperty().addListener((_, _, _) -> redraw());
+        bench.steeringInputProperty().addListener((_, _, _) -> redraw());
         bench.jobProperty().addListener((_, _, _) -> redraw());
-        bench.workedProperty().addListener((_, _, _) -> redraw());
+        bench.analysisProperty().addListener((_, _, _) -> redraw());
         focusedProperty().addListener((_, _, _) -> redraw());
         addEventHandler(MouseEvent.MOUSE_PRESSED, e -> {
             requestFocus();
@@ -49,10 +49,10 @@ final class WheelDial extends CanvasPane {
         addEventHandler(MouseEvent.MOUSE_DRAGGED, this::turn);
         addEventHandler(MouseEvent.MOUSE_CLICKED, e -> markAt(e.getX(), e.getY())
                 .filter(_ -> e.isStillSincePress())
-                .ifPresent(m -> bench.moveHands(new SteeringInput(
+                .ifPresent(m -> bench.steerTo(new SteeringInput(
                         m.steeringWheelDeg,
-                        bench.hands().travelLeft(),
-                        bench.hands().travelRight()))));
+                        bench.steeringInput().travelLeft(),
+                        bench.steeringInput().travelRight()))));
         addEventHandler(MouseEvent.MOUSE_MOVED, e -> {
             Optional<Mark> mark = markAt(e.getX(), e.getY());
             setCursor(mark.isPresent() ? Cursor.HAND : Cursor.DEFAULT);
@@ -81,8 +81,8 @@ final class WheelDial extends CanvasPane {
     }
 
     private void turnBy(double left) {
-        SteeringInput h = bench.hands();
-        bench.moveHands(new SteeringInput(h.steeringWheelDeg() + left, h.travelLeft(), h.travelRight()));
+        SteeringInput h = bench.steeringInput();
+        bench.steerTo(new SteeringInput(h.steeringWheelDeg() + left, h.travelLeft(), h.travelRight()));
     }
 
     private void key(KeyEvent e) {
@@ -94,8 +94,10 @@ final class WheelDial extends CanvasPane {
             case LEFT, DOWN -> turnBy(step);
             case RIGHT, UP -> turnBy(-step);
             case HOME, DIGIT0 ->
-                bench.moveHands(new SteeringInput(
-                        0, bench.hands().travelLeft(), bench.hands().travelRight()));
+                bench.steerTo(new SteeringInput(
+                        0,
+                        bench.steeringInput().travelLeft(),
+                        bench.steeringInput().travelRight()));
             default -> {
                 return;
             }
@@ -105,7 +107,7 @@ final class WheelDial extends CanvasPane {
 
     @Override
     protected void draw(GraphicsContext g, double w, double h) {
-        double deg = bench.hands().steeringWheelDeg();
+        double deg = bench.steeringInput().steeringWheelDeg();
         double r = Math.min(w, h - 18) / 2 - 12;
         double cx = w / 2;
         double cy = middle();
@@ -146,7 +148,7 @@ final class WheelDial extends CanvasPane {
 
     private List<Mark> marks() {
         List<Mark> all = new ArrayList<>();
-        bench.workedProperty().get().flatMap(x -> x.now().steer()).ifPresent(s -> {
+        bench.analysisProperty().get().flatMap(x -> x.now().steer()).ifPresent(s -> {
             for (Side way : Side.values()) {
                 double end = Math.abs(s.reach(way).stopDeg());
                 double lock = Math.abs(s.lock(way).turn().steeringWheelDeg());

@@ -57,7 +57,7 @@ final class Commands {
 
     /** Commands that a menu sets off with a line above. */
     private static final Set<String> STARTS_A_BLOCK =
-            Set.of("stage-survey", "tab-notes", "tab-phasing", "tab-in_the_way");
+            Set.of("stage-survey", "tab-findings", "tab-phasing", "tab-obstacles");
 
     private final Stage window;
     private final Workbench bench;
@@ -122,20 +122,20 @@ final class Commands {
                                 () -> bench.redoable().map(c -> "Redo: " + c),
                                 bench::redo),
                         always("mark", "Set a mark to compare with", "Shortcut+B", bench::pin),
-                        tab("Findings", "Shortcut+Alt+1", SideTab.NOTES),
-                        tab("Readings", "Shortcut+Alt+M", SideTab.MEASURED),
-                        tab("Uncertainty of the figures", "Shortcut+Alt+S", SideTab.SURE),
-                        tab("Changes of the steering arms", "Shortcut+Alt+2", SideTab.KNUCKLE),
-                        tab("Solve for …", "Shortcut+Alt+3", SideTab.WORK_OUT),
+                        tab("Findings", "Shortcut+Alt+1", SideTab.FINDINGS),
+                        tab("Readings", "Shortcut+Alt+M", SideTab.READINGS),
+                        tab("Uncertainty of the figures", "Shortcut+Alt+S", SideTab.UNCERTAINTY),
+                        tab("Changes of the steering arms", "Shortcut+Alt+2", SideTab.ARMS),
+                        tab("Solve for …", "Shortcut+Alt+3", SideTab.SOLVE),
                         tab("Part", "Shortcut+Alt+P", SideTab.PART),
                         tab("Variants", "Shortcut+Alt+4", SideTab.VARIANTS),
                         tab("Phasing", "Shortcut+Alt+5", SideTab.PHASING),
-                        tab("Supports", "Shortcut+Alt+6", SideTab.HOLDING),
+                        tab("Supports", "Shortcut+Alt+6", SideTab.SUPPORTS),
                         tab("Range", "Shortcut+Alt+7", SideTab.RANGE),
                         tab("Rules", "Shortcut+Alt+8", SideTab.RULES),
-                        tab("Obstacles", "Shortcut+Alt+9", SideTab.IN_THE_WAY),
+                        tab("Obstacles", "Shortcut+Alt+9", SideTab.OBSTACLES),
                         tab("Gaps", "Shortcut+Alt+0", SideTab.GAPS),
-                        tab("Routes", "Shortcut+R", SideTab.ROUTE))));
+                        tab("Routes", "Shortcut+R", SideTab.ROUTES))));
         groups.add(new Group(
                 "view",
                 "View",
@@ -170,7 +170,7 @@ final class Commands {
                         always("stage-make", "Make stage", "Alt+4", () -> bench.stageProperty()
                                 .set(WorkStage.MAKE)),
                         always("stage-trial", "Trial stage", "Alt+5", () -> bench.stageProperty()
-                                .set(WorkStage.FIT)),
+                                .set(WorkStage.TRIAL)),
                         always("next-sheet", "Next sheet of Make or Trial", "Shortcut+M", this::nextSheet),
                         always("next-unit", "Next unit of length", "Shortcut+U", this::nextUnit),
                         always(
@@ -192,7 +192,7 @@ final class Commands {
                                 "straight-ahead",
                                 "Back to straight ahead",
                                 "Alt+Home",
-                                () -> bench.moveHands(SteeringInput.STRAIGHT_AHEAD)))));
+                                () -> bench.steerTo(SteeringInput.STRAIGHT_AHEAD)))));
         groups.add(new Group(
                 "help",
                 "Help",
@@ -200,7 +200,7 @@ final class Commands {
                         always("shortcuts", "Shortcuts", "F1", this::shortcuts),
                         always("cautions", "Cautions", "F2", this::cautions),
                         always("practice", "Practice and its costs", "F3", this::practice),
-                        always("glossary", "Glossary", "F4", () -> bench.askedProperty()
+                        always("glossary", "Glossary", "F4", () -> bench.glossaryTermProperty()
                                 .set(Optional.of(""))))));
     }
 
@@ -352,10 +352,11 @@ final class Commands {
 
     /** In either stage that has sheets; from another to the Make stage. */
     private void nextSheet() {
-        if (bench.stageProperty().get() == WorkStage.FIT) {
-            bench.fitSheetProperty()
+        if (bench.stageProperty().get() == WorkStage.TRIAL) {
+            bench.trialSheetProperty()
                     .set(after(
-                            TrialSheetChoice.values(), bench.fitSheetProperty().get()));
+                            TrialSheetChoice.values(),
+                            bench.trialSheetProperty().get()));
         } else if (bench.stageProperty().get() == WorkStage.MAKE) {
             bench.makeSheetProperty()
                     .set(after(MakeSheet.values(), bench.makeSheetProperty().get()));
@@ -374,13 +375,13 @@ final class Commands {
     }
 
     private void turn(double deg) {
-        SteeringInput h = bench.hands();
-        bench.moveHands(new SteeringInput(h.steeringWheelDeg() + deg, h.travelLeft(), h.travelRight()));
+        SteeringInput h = bench.steeringInput();
+        bench.steerTo(new SteeringInput(h.steeringWheelDeg() + deg, h.travelLeft(), h.travelRight()));
     }
 
     private void travel(double mm) {
-        SteeringInput h = bench.hands();
-        bench.moveHands(new SteeringInput(h.steeringWheelDeg(), h.travelLeft() + mm, h.travelRight() + mm));
+        SteeringInput h = bench.steeringInput();
+        bench.steerTo(new SteeringInput(h.steeringWheelDeg(), h.travelLeft() + mm, h.travelRight() + mm));
     }
 
     private void shortcuts() {

@@ -45,7 +45,7 @@ final class Dock extends StackPane {
         line.visibleProperty().bind(bench.dockFoldedProperty());
         line.managedProperty().bind(line.visibleProperty());
         getChildren().addAll(whole, line);
-        bench.handsProperty().addListener((_, _, _) -> refresh());
+        bench.steeringInputProperty().addListener((_, _, _) -> refresh());
         bench.jobProperty().addListener((_, _, _) -> refresh());
         bench.lengthUnitProperty().addListener((_, _, _) -> refresh());
         refresh();
@@ -85,18 +85,20 @@ final class Dock extends StackPane {
         steer.valueProperty().addListener((_, _, v) -> {
             if (!showing) {
                 // The slider's right end is the wheel turned right.
-                bench.moveHands(new SteeringInput(
+                bench.steerTo(new SteeringInput(
                         -Math.rint(v.doubleValue()),
-                        bench.hands().travelLeft(),
-                        bench.hands().travelRight()));
+                        bench.steeringInput().travelLeft(),
+                        bench.steeringInput().travelRight()));
             }
         });
         travel.setId("folded-travel");
         travel.setAccessibleText("Travel of both wheels");
         travel.valueProperty().addListener((_, _, v) -> {
             if (!showing) {
-                bench.moveHands(new SteeringInput(
-                        bench.hands().steeringWheelDeg(), Math.rint(v.doubleValue()), Math.rint(v.doubleValue())));
+                bench.steerTo(new SteeringInput(
+                        bench.steeringInput().steeringWheelDeg(),
+                        Math.rint(v.doubleValue()),
+                        Math.rint(v.doubleValue())));
             }
         });
         HBox.setHgrow(steer, Priority.ALWAYS);
@@ -129,7 +131,7 @@ final class Dock extends StackPane {
 
     private void refresh() {
         showing = true;
-        SteeringInput h = bench.hands();
+        SteeringInput h = bench.steeringInput();
         Vehicle v = bench.job().vehicle();
         steer.setMin(-Math.abs(bench.train().stopDeg(Side.LEFT).orElse(360.0)));
         steer.setMax(Math.abs(bench.train().stopDeg(Side.RIGHT).orElse(-360.0)));

@@ -75,7 +75,7 @@ public final class Documents {
     }
 
     public void open(Window owner) {
-        if (mayLetGo(owner)) {
+        if (confirmDiscard(owner)) {
             prompt.open(owner, "Open a job", Kind.JOB).ifPresent(p -> open(owner, p));
         }
     }
@@ -87,7 +87,7 @@ public final class Documents {
 
     /** Opens a file if what is open may be let go. */
     public void openInstead(Window owner, Path file) {
-        if (mayLetGo(owner)) {
+        if (confirmDiscard(owner)) {
             open(owner, file);
         }
     }
@@ -110,7 +110,7 @@ public final class Documents {
 
     /** Puts a demo vehicle on the bench, as a job not saved anywhere yet. */
     public boolean openDemo(Window owner, DemoJob demo) {
-        boolean may = mayLetGo(owner);
+        boolean may = confirmDiscard(owner);
         if (may) {
             bench.open(demo.job(), Optional.empty());
             stamp = Optional.empty();
@@ -121,7 +121,7 @@ public final class Documents {
 
     /** A new job with a demo's kind of steering and sizes to begin with, to be typed over with one's own. */
     public void newLike(Window owner, DemoJob demo) {
-        if (mayLetGo(owner)) {
+        if (confirmDiscard(owner)) {
             Job like = demo.job();
             began(
                     Job.of("New job", like.plan()).withRules(like.rules()).withSurroundings(like.surroundings()),
@@ -132,7 +132,7 @@ public final class Documents {
 
     /** A new job that begins from what its builder says of the vehicle. */
     public void begin(Window owner, StartingVehicle vehicle) {
-        if (!mayLetGo(owner)) {
+        if (!confirmDiscard(owner)) {
             return;
         }
         bench.say("Laying out: " + vehicle.described() + " …");
@@ -379,7 +379,7 @@ public final class Documents {
                     .whenComplete((read, problem) -> Platform.runLater(() -> {
                         bench.say("");
                         if (problem != null) {
-                            notTaken(owner, problem);
+                            importRefused(owner, problem);
                         } else {
                             new ScanQuestion(owner, read, bench.job().vehicle().wheelbase(), bench.lengthUnit())
                                     .ask()
@@ -389,7 +389,7 @@ public final class Documents {
         });
     }
 
-    private void notTaken(Window owner, Throwable problem) {
+    private void importRefused(Window owner, Throwable problem) {
         tell(
                 owner,
                 "That scan was not taken in. The job is as it was.",
@@ -402,7 +402,7 @@ public final class Documents {
                 .whenComplete((scan, problem) -> Platform.runLater(() -> {
                     bench.say("");
                     if (problem != null) {
-                        notTaken(owner, problem);
+                        importRefused(owner, problem);
                         return;
                     }
                     String name = read.file().replaceFirst("\\.[^.]*$", "");
@@ -488,7 +488,7 @@ public final class Documents {
     }
 
     /** Whether what is open may be let go: it is saved, or the user says so. */
-    public boolean mayLetGo(Window owner) {
+    public boolean confirmDiscard(Window owner) {
         if (!bench.unsaved()) {
             return true;
         }

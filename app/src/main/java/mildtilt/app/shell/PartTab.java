@@ -53,7 +53,7 @@ final class PartTab extends VBox {
         VBox body = new VBox(sizes, head, found);
         body.getStyleClass().add("tab-body");
         getChildren().add(Wrap.tall(body));
-        bench.workedProperty().addListener((_, _, _) -> refresh());
+        bench.analysisProperty().addListener((_, _, _) -> refresh());
         bench.selectionProperty().addListener((_, _, _) -> refresh());
         bench.lengthUnitProperty().addListener((_, _, _) -> refresh());
         wanted.addListener((_, _, _) -> refresh());
@@ -63,7 +63,7 @@ final class PartTab extends VBox {
     private void refresh() {
         change.setVisible(bench.selectionProperty().get().map(TrainMenu::has).orElse(false));
         if (wanted.get()) {
-            head.setVisible(bench.workedProperty().get().map(found::show).orElse(false));
+            head.setVisible(bench.analysisProperty().get().map(found::show).orElse(false));
         }
     }
 }

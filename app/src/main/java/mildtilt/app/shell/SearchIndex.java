@@ -31,18 +31,18 @@ final class SearchIndex {
         for (Element e : Element.of(job)) {
             all.add(new Found("part", Element.label(job, e), () -> bench.showPart(Optional.of(e))));
         }
-        bench.workedProperty().get().ifPresent(w -> w.now()
+        bench.analysisProperty().get().ifPresent(w -> w.now()
                 .findings()
                 .forEach(f -> all.add(new Found("finding", f.headline(w.now().job()), () -> {
-                    bench.sideTabProperty().set(SideTab.NOTES);
-                    bench.askedFindingProperty().set(Optional.of(f));
-                    bench.askedFindingProperty().set(Optional.empty());
+                    bench.sideTabProperty().set(SideTab.FINDINGS);
+                    bench.requestedFindingProperty().set(Optional.of(f));
+                    bench.requestedFindingProperty().set(Optional.empty());
                 }))));
         all.addAll(commands.found());
         for (PointId p : JobPoints.of(job)) {
             all.add(new Found("point", Element.capital(JobPoints.label(job, p)), () -> point(p)));
         }
-        bench.workedProperty().get().ifPresent(w -> {
+        bench.analysisProperty().get().ifPresent(w -> {
             for (Headline h : Headline.values()) {
                 w.now()
                         .headlines()
@@ -50,18 +50,18 @@ final class SearchIndex {
                         .ifPresent(v -> all.add(new Found(
                                 "figure  " + h.unit().format(v, bench.lengthUnit()),
                                 h.label(),
-                                () -> bench.askedProperty().set(Optional.of(h.label())))));
+                                () -> bench.glossaryTermProperty().set(Optional.of(h.label())))));
             }
         });
         Glossary.terms()
                 .forEach(t -> all.add(new Found(
-                        "glossary", t.name(), () -> bench.askedProperty().set(Optional.of(t.name())))));
+                        "glossary", t.name(), () -> bench.glossaryTermProperty().set(Optional.of(t.name())))));
         return all;
     }
 
     private void point(PointId p) {
         if (bench.stageProperty().get() == WorkStage.MAKE
-                || bench.stageProperty().get() == WorkStage.FIT) {
+                || bench.stageProperty().get() == WorkStage.TRIAL) {
             bench.stageProperty().set(WorkStage.COLUMN);
         }
         Element.of(bench.job()).stream()

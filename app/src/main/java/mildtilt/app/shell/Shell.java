@@ -88,7 +88,7 @@ public final class Shell {
         // room.
         SideDivider divider = new SideDivider(side, layouts.sideWidthProperty());
         for (Region r : List.of(side, divider)) {
-            r.visibleProperty().bind(bench.stageProperty().isNotEqualTo(WorkStage.FIT));
+            r.visibleProperty().bind(bench.stageProperty().isNotEqualTo(WorkStage.TRIAL));
             r.managedProperty().bind(r.visibleProperty());
         }
         HBox.setHgrow(views, Priority.ALWAYS);
@@ -113,9 +113,9 @@ public final class Shell {
         bench.stageProperty().addListener((_, _, _) -> starting.set(false));
         Scene scene = new Scene(new StackPane(root, over), 1280, 800);
         TermHints hints = new TermHints(scene);
-        bench.askedProperty()
+        bench.glossaryTermProperty()
                 .addListener((_, _, asked) -> asked.ifPresent(a -> {
-                    bench.askedProperty().set(Optional.empty());
+                    bench.glossaryTermProperty().set(Optional.empty());
                     GlossarySheet.show(
                             window, Optional.of(a).filter(t -> !t.isEmpty()).or(() -> hints.asked()
                                     .map(Glossary.Term::name)));
@@ -133,7 +133,7 @@ public final class Shell {
                 .bind(Bindings.createStringBinding(
                         this::title, bench.jobProperty(), bench.fileProperty(), bench.messageProperty()));
         window.setOnCloseRequest(e -> {
-            if (!documents.mayLetGo(window)) {
+            if (!documents.confirmDiscard(window)) {
                 e.consume();
             }
         });
@@ -225,7 +225,7 @@ public final class Shell {
                 middle,
                 bench.stageProperty().isEqualTo(WorkStage.MAKE),
                 () -> new MakeStagePane(bench, clock, documents.papers(window)));
-        LazyPane.put(middle, bench.stageProperty().isEqualTo(WorkStage.FIT), () -> {
+        LazyPane.put(middle, bench.stageProperty().isEqualTo(WorkStage.TRIAL), () -> {
             TrialStagePane fit = new TrialStagePane(bench, clock, documents.fitFiles(window), new VehicleView(bench));
             fitting = Optional.of(fit);
             return fit;
@@ -247,8 +247,8 @@ public final class Shell {
         working.setVisible(false);
         working.setManaged(false);
         PauseTransition wait = new PauseTransition(Duration.seconds(1));
-        wait.setOnFinished(_ -> show(working, bench.workingProperty().get()));
-        bench.workingProperty().addListener((_, _, busy) -> {
+        wait.setOnFinished(_ -> show(working, bench.analysingProperty().get()));
+        bench.analysingProperty().addListener((_, _, busy) -> {
             if (busy) {
                 wait.playFromStart();
             } else {

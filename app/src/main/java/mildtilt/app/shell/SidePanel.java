@@ -38,7 +38,7 @@ final class SidePanel extends VBox {
 
     SidePanel(Stage window, Workbench bench, Documents documents) {
         this.bench = bench;
-        ofObstacles = bench.sideTabProperty().isEqualTo(SideTab.IN_THE_WAY);
+        ofObstacles = bench.sideTabProperty().isEqualTo(SideTab.OBSTACLES);
         getStyleClass().add("side");
         setId("side-panel");
         StackPane panes = panes(window, documents);
@@ -64,8 +64,8 @@ final class SidePanel extends VBox {
                     .bind(Bindings.createBooleanBinding(
                             () -> t.belongsTo(bench.stageProperty().get()), bench.stageProperty()));
             b.managedProperty().bind(b.visibleProperty());
-            if (t == SideTab.NOTES) {
-                bench.workedProperty()
+            if (t == SideTab.FINDINGS) {
+                bench.analysisProperty()
                         .addListener((_, _, worked) -> b.setText(t.label()
                                 + worked.map(w -> " "
                                                 + FindingList.rows(
@@ -84,20 +84,20 @@ final class SidePanel extends VBox {
         panes.setMinSize(0, 0);
         for (SideTab t : SideTab.values()) {
             LazyPane.put(panes, bench.sideTabProperty().isEqualTo(t), () -> switch (t) {
-                case NOTES -> new FindingsPane(bench);
+                case FINDINGS -> new FindingsPane(bench);
                 case PART -> new PartTab(bench);
-                case MEASURED -> new SurveyPane(bench, () -> documents.openPoints(window));
-                case SURE -> new UncertaintyPane(bench);
-                case KNUCKLE -> new ArmsPane(bench);
-                case WORK_OUT -> new SolvePane(bench);
+                case READINGS -> new SurveyPane(bench, () -> documents.openPoints(window));
+                case UNCERTAINTY -> new UncertaintyPane(bench);
+                case ARMS -> new ArmsPane(bench);
+                case SOLVE -> new SolvePane(bench);
                 case VARIANTS -> new VariantsPane(bench);
                 case PHASING -> new ClockingPane(bench);
-                case HOLDING -> new SupportsPane(bench);
+                case SUPPORTS -> new SupportsPane(bench);
                 case RANGE -> new RangePane(bench);
-                case IN_THE_WAY ->
+                case OBSTACLES ->
                     new ObstaclesPane(bench, new PartPane(bench, ofObstacles, true), () -> documents.openScan(window));
                 case GAPS -> new GapsPane(bench);
-                case ROUTE -> new RoutePane(bench);
+                case ROUTES -> new RoutePane(bench);
                 case RULES ->
                     new RulesPane(bench, () -> documents.saveRules(window), () -> documents.openRules(window));
             });

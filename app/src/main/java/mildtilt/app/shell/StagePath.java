@@ -30,7 +30,7 @@ final class StagePath extends HBox {
         for (WorkStage s : WorkStage.values()) {
             getChildren().add(button(s));
         }
-        bench.workedProperty().addListener((_, _, _) -> refresh());
+        bench.analysisProperty().addListener((_, _, _) -> refresh());
         refresh();
     }
 
@@ -53,7 +53,7 @@ final class StagePath extends HBox {
     }
 
     private void refresh() {
-        Optional<AnalysisUpdate> worked = bench.workedProperty().get();
+        Optional<AnalysisUpdate> worked = bench.analysisProperty().get();
         for (WorkStage s : WorkStage.values()) {
             long stops = count(worked, s, Severity.STOP);
             long checks = count(worked, s, Severity.LOOK);

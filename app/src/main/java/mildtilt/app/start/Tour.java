@@ -109,7 +109,7 @@ public final class Tour extends HBox {
         return List.of(
                 new Step(
                         "Select. This strip holds every part from hands to tyres, with its figure and its state: ● OK, ▲ check, ■ stop. Press Lower joint.",
-                        () -> at(WorkStage.COLUMN, ViewChoice.SIDE, SideTab.NOTES),
+                        () -> at(WorkStage.COLUMN, ViewChoice.SIDE, SideTab.FINDINGS),
                         () -> tile(LOWER_JOINT),
                         () -> selected(LOWER_JOINT),
                         () -> bench.showPart(Optional.of(LOWER_JOINT))),
@@ -121,7 +121,7 @@ public final class Tour extends HBox {
                         this::dragDown),
                 new Step(
                         "Find. Findings lists what is wrong, gravest first. Press \"Column turns unevenly\" to see why, and what cures it.",
-                        () -> at(WorkStage.COLUMN, ViewChoice.SIDE, SideTab.NOTES),
+                        () -> at(WorkStage.COLUMN, ViewChoice.SIDE, SideTab.FINDINGS),
                         () -> row(Fault.RIPPLE),
                         () -> row(Fault.RIPPLE)
                                         .map(r -> !r.lookupAll(".finding-why").isEmpty())
@@ -146,26 +146,26 @@ public final class Tour extends HBox {
                         }),
                 new Step(
                         "Turn. Drag the steering wheel to the left until it stops. The road wheels, the curve and the figures follow.",
-                        () -> at(WorkStage.LINKAGE, ViewChoice.PLAN, SideTab.NOTES),
+                        () -> at(WorkStage.LINKAGE, ViewChoice.PLAN, SideTab.FINDINGS),
                         () -> node("#wheel-dial"),
                         this::atLeftStop,
-                        () -> bench.moveHands(new SteeringInput(1e6, 0, 0))),
+                        () -> bench.steerTo(new SteeringInput(1e6, 0, 0))),
                 new Step(
                         "A tyre hits a bracket at left lock. Press the finding: the window goes to the place. Then press Apply at \"Move tray bracket\".",
-                        () -> bench.sideTabProperty().set(SideTab.NOTES),
+                        () -> bench.sideTabProperty().set(SideTab.FINDINGS),
                         () -> row(Fault.TOUCHES),
                         () -> cured(Fault.TOUCHES),
                         () -> cure(Fault.TOUCHES, 1)),
                 new Step(
                         "The last stop: a tie-rod end rattles in its arm. Press the finding, then Apply at the way you would make it seat.",
-                        () -> bench.sideTabProperty().set(SideTab.NOTES),
+                        () -> bench.sideTabProperty().set(SideTab.FINDINGS),
                         () -> row(Fault.STUD_DOES_NOT_SEAT),
                         () -> cured(Fault.STUD_DOES_NOT_SEAT),
                         () -> cure(Fault.STUD_DOES_NOT_SEAT, 0)),
                 new Step(
                         "No stop is left: you know the five moves. Begin your own from the job's menu, Start page. F1 lists the keys, Ctrl+K finds anything. "
                                 + "Nothing here approves a design: local rules and licensed practice come first.",
-                        () -> at(WorkStage.COLUMN, ViewChoice.SIDE, SideTab.NOTES),
+                        () -> at(WorkStage.COLUMN, ViewChoice.SIDE, SideTab.FINDINGS),
                         () -> node("#job-menu"),
                         () -> true,
                         () -> {}));
@@ -225,7 +225,7 @@ public final class Tour extends HBox {
         bench.viewProperty().set(view);
         bench.sideTabProperty().set(tab);
         bench.dockFoldedProperty().set(false);
-        bench.moveHands(SteeringInput.STRAIGHT_AHEAD);
+        bench.steerTo(SteeringInput.STRAIGHT_AHEAD);
     }
 
     private Optional<Node> node(String id) {
@@ -269,7 +269,7 @@ public final class Tour extends HBox {
     }
 
     private Optional<Finding> stop(Fault fault) {
-        return bench.workedProperty().get().flatMap(w -> w.now().findings().stream()
+        return bench.analysisProperty().get().flatMap(w -> w.now().findings().stream()
                 .filter(f -> f.fault() == fault && f.severity() == Severity.STOP)
                 .findFirst());
     }
@@ -281,7 +281,7 @@ public final class Tour extends HBox {
 
     private boolean settled() {
         return !bench.dragging()
-                && bench.workedProperty()
+                && bench.analysisProperty()
                         .get()
                         .map(w -> w.now().job() == bench.job())
                         .orElse(false);
@@ -289,7 +289,7 @@ public final class Tour extends HBox {
 
     private boolean stopAt(Element e) {
         return !settled()
-                || bench.workedProperty()
+                || bench.analysisProperty()
                         .get()
                         .map(w -> w.now().stateOf(e) == Severity.STOP)
                         .orElse(true);
@@ -303,8 +303,8 @@ public final class Tour extends HBox {
 
     private void open(Fault fault) {
         stop(fault).ifPresent(f -> {
-            bench.askedFindingProperty().set(Optional.of(f));
-            bench.askedFindingProperty().set(Optional.empty());
+            bench.requestedFindingProperty().set(Optional.of(f));
+            bench.requestedFindingProperty().set(Optional.empty());
         });
     }
 
@@ -326,7 +326,7 @@ public final class Tour extends HBox {
     private boolean atLeftStop() {
         return bench.train()
                 .stopDeg(Side.LEFT)
-                .map(stop -> bench.hands().steeringWheelDeg() > 0.9 * stop)
+                .map(stop -> bench.steeringInput().steeringWheelDeg() > 0.9 * stop)
                 .orElse(true);
     }
 }

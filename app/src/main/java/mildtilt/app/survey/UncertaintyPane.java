@@ -44,24 +44,24 @@ public final class UncertaintyPane extends FormPane {
     private Optional<Headline> about = Optional.empty();
 
     public UncertaintyPane(Workbench bench) {
-        super(bench, "sure-pane");
-        Stream.<ObservableValue<?>>of(bench.workedProperty(), bench.stageProperty(), bench.sideTabProperty())
+        super(bench, "uncertainty-pane");
+        Stream.<ObservableValue<?>>of(bench.analysisProperty(), bench.stageProperty(), bench.sideTabProperty())
                 .forEach(o -> o.addListener((_, _, _) -> ask()));
         ask();
         refresh();
     }
 
-    private boolean lookedAt() {
+    private boolean reviewed() {
         return bench.stageProperty().get() == WorkStage.SURVEY
-                && bench.sideTabProperty().get() == SideTab.SURE;
+                && bench.sideTabProperty().get() == SideTab.UNCERTAINTY;
     }
 
     private void ask() {
-        Optional<Analysis> plan = bench.workedProperty().get().map(AnalysisUpdate::now);
-        if (asked != null && (asked != bench.job() || !lookedAt())) {
+        Optional<Analysis> plan = bench.analysisProperty().get().map(AnalysisUpdate::now);
+        if (asked != null && (asked != bench.job() || !reviewed())) {
             stop.set(true);
         }
-        if (!lookedAt() || plan.filter(a -> a.job() == bench.job()).isEmpty() || asked == bench.job()) {
+        if (!reviewed() || plan.filter(a -> a.job() == bench.job()).isEmpty() || asked == bench.job()) {
             return;
         }
         start(plan.get());
@@ -153,7 +153,7 @@ public final class UncertaintyPane extends FormPane {
         bar.setAccessibleText("Worked out so far");
         add(bar);
         if (stop.get()) {
-            row(small("Go on from the beginning", "sure-start", () -> bench.workedProperty()
+            row(small("Go on from the beginning", "sure-start", () -> bench.analysisProperty()
                     .get()
                     .ifPresent(w -> start(w.now()))));
         } else {

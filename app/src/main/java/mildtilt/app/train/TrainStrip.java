@@ -126,7 +126,7 @@ public final class TrainStrip extends Pane {
             row.setTranslateX(-shifted);
         });
         bench.jobProperty().addListener((_, _, _) -> rebuildIfChanged());
-        bench.workedProperty().addListener((_, _, _) -> refresh());
+        bench.analysisProperty().addListener((_, _, _) -> refresh());
         bench.lengthUnitProperty().addListener((_, _, _) -> refresh());
         bench.selectionProperty().addListener((_, _, _) -> refresh());
         bench.stageProperty().addListener((_, _, _) -> fold());
@@ -262,7 +262,7 @@ public final class TrainStrip extends Pane {
             String label = Element.label(bench.job(), element);
             name.setText(label);
             whole.setText(label);
-            bench.workedProperty()
+            bench.analysisProperty()
                     .get()
                     .map(w -> w.now())
                     .filter(a -> Element.trainOf(a.job()).equals(shown))
@@ -386,7 +386,7 @@ public final class TrainStrip extends Pane {
     private void refresh() {
         tiles.forEach(Tile::refresh);
         fold();
-        bench.workedProperty()
+        bench.analysisProperty()
                 .get()
                 .ifPresent(w -> groups.forEach(g -> g.worst.show(
                         g.own.stream().map(t -> w.now().stateOf(t.element)).reduce(Severity.FINE, Severity::worse))));

@@ -15,7 +15,7 @@ import mildtilt.units.Quantity;
 final class DiagnosisPane extends TrialPane {
 
     DiagnosisPane(Workbench bench, TrialDesk desk) {
-        super(bench, desk, "fit-diagnosis");
+        super(bench, desk, "trial-diagnosis");
         refresh();
     }
 
@@ -39,7 +39,7 @@ final class DiagnosisPane extends TrialPane {
                 best.asPlanned()
                         ? "These readings fit the plan as it is."
                         : "These readings fit " + best.told(plan).text(bench.lengthUnit()) + ".",
-                "fit-verdict"));
+                "trial-verdict"));
         say(
                 "Confidence {0}" + (best.asPlanned() ? "" : ", with all that say the same and more")
                         + ". What is left unexplained is {1} the ± of the readings"
@@ -64,7 +64,7 @@ final class DiagnosisPane extends TrialPane {
             }
             row(small(
                     "Leave it so: make the plan what was built",
-                    "fit-take-built",
+                    "trial-take-built",
                     () -> bench.edit(
                             "Plan made what was built",
                             "The readings of " + t.sheet().name() + " fit "

@@ -28,10 +28,10 @@ final class InspectionPane extends FormPane {
     private String who = "";
 
     InspectionPane(Workbench bench, TrialDesk desk, Runnable savePdf) {
-        super(bench, "fit-inspection");
+        super(bench, "trial-inspection");
         this.desk = desk;
         this.savePdf = savePdf;
-        getStyleClass().addAll("make-sheet", "fit-sheet");
+        getStyleClass().addAll("make-sheet", "trial-sheet");
         refresh();
     }
 

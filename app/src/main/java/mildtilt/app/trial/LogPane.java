@@ -16,7 +16,7 @@ final class LogPane extends TrialPane {
     private static final int SHOWN = 40;
 
     LogPane(Workbench bench, TrialDesk desk) {
-        super(bench, desk, "fit-log");
+        super(bench, desk, "trial-log");
         refresh();
     }
 
@@ -60,7 +60,7 @@ final class LogPane extends TrialPane {
         head("The plan of " + t.sheet().name() + " beside the plan now");
         Headlines then = told.figures().then().headlines();
         List<List<String>> rows = new ArrayList<>();
-        bench.workedProperty().get().map(AnalysisUpdate::now).ifPresent(now -> {
+        bench.analysisProperty().get().map(AnalysisUpdate::now).ifPresent(now -> {
             for (Headlines.Change c : then.against(now.headlines())) {
                 if (c.notable()) {
                     Headline h = c.headline();

@@ -52,13 +52,13 @@ final class MeasurePane extends VBox {
 
     private final TrialDesk desk;
     private final InstrumentLink link;
-    private final ChoiceBox<Round> rounds = Choices.of(Round.class, Round::label, "fit-round", "What is measured");
+    private final ChoiceBox<Round> rounds = Choices.of(Round.class, Round::label, "trial-round", "What is measured");
     private final Label count = new Label();
-    private final Label title = Wrap.text("", "fit-title");
-    private final Label stands = Wrap.text("", "fit-stands");
+    private final Label title = Wrap.text("", "trial-title");
+    private final Label stands = Wrap.text("", "trial-stands");
     private final Label how = Wrap.text("", "hint");
     private final Label figure = new Label();
-    private final Label planned = Wrap.text("", "fit-planned");
+    private final Label planned = Wrap.text("", "trial-planned");
     private final FlowPane fields = new FlowPane(10, 6);
     private final Button take = new Button("Record");
     private final ToggleButton hold = new ToggleButton("Hold");
@@ -78,24 +78,24 @@ final class MeasurePane extends VBox {
         names = Names.of(bench.job());
         this.desk = desk;
         this.link = link;
-        setId("fit-measure");
-        getStyleClass().add("fit-measure");
+        setId("trial-measure");
+        getStyleClass().add("trial-measure");
         rounds.setValue(Round.LENGTHS);
         rounds.valueProperty().addListener((_, _, _) -> go(firstOpen()));
-        figure.setId("fit-figure");
-        figure.getStyleClass().add("fit-figure");
+        figure.setId("trial-figure");
+        figure.getStyleClass().add("trial-figure");
         figure.setMinWidth(0);
-        title.setId("fit-asked");
-        planned.setId("fit-planned");
+        title.setId("trial-asked");
+        planned.setId("trial-planned");
         count.getStyleClass().add("hint");
-        take.setId("fit-take");
-        take.getStyleClass().addAll("take-remedy", "fit-button");
+        take.setId("trial-take");
+        take.getStyleClass().addAll("take-remedy", "trial-button");
         take.setOnAction(_ -> take());
         take.setMinWidth(USE_PREF_SIZE);
-        hold.setId("fit-hold");
-        hold.getStyleClass().add("fit-button");
+        hold.setId("trial-hold");
+        hold.getStyleClass().add("trial-button");
         hold.setOnAction(_ -> link.hold(hold.isSelected()));
-        state.setId("fit-instrument");
+        state.setId("trial-instrument");
         Region gap = new Region();
         VBox.setVgrow(gap, Priority.ALWAYS);
         HBox where = new HBox(10, rounds, count);
@@ -104,9 +104,9 @@ final class MeasurePane extends VBox {
                 10,
                 take,
                 hold,
-                plain("Back", "fit-back", () -> go(index - 1)),
-                plain("Skip", "fit-skip", () -> go(index + 1)),
-                plain("Undo", "fit-undo", bench::undo));
+                plain("Back", "trial-back", () -> go(index - 1)),
+                plain("Skip", "trial-skip", () -> go(index + 1)),
+                plain("Undo", "trial-undo", bench::undo));
         go.setAlignment(Pos.CENTER_LEFT);
         HBox from = new HBox(10, instruments, state);
         from.setAlignment(Pos.CENTER_LEFT);
@@ -115,7 +115,7 @@ final class MeasurePane extends VBox {
         getChildren().addAll(where, title, stands, how, figure, planned, gap, fields, go, from);
         link.stateProperty().addListener((_, _, s) -> state.setText(s));
         link.liveProperty().addListener((_, _, _) -> live());
-        desk.toldProperty().addListener((_, _, _) -> refresh());
+        desk.resultProperty().addListener((_, _, _) -> refresh());
         bench.jobProperty().addListener((_, _, _) -> refresh());
         bench.lengthUnitProperty().addListener((_, _, _) -> {
             shown = Optional.empty();
@@ -124,7 +124,7 @@ final class MeasurePane extends VBox {
         desk.vehicleProperty().addListener((_, _, _) -> go(firstOpen()));
         desk.trialProperty().addListener((_, _, _) -> go(firstOpen()));
         bench.stageProperty().addListener((_, before, now) -> entered(before, now));
-        bench.fitSheetProperty().addListener((_, _, _) -> watch());
+        bench.trialSheetProperty().addListener((_, _, _) -> watch());
         // Made when the stage is first entered: what was looked at till then is put back after.
         entered(WorkStage.COLUMN, bench.stageProperty().get());
         refresh();
@@ -132,13 +132,13 @@ final class MeasurePane extends VBox {
 
     /** The stage moves hands and selection to what it asks for; what they were before is put back when it is left. */
     private void entered(WorkStage before, WorkStage now) {
-        if (now == WorkStage.FIT) {
-            hands = bench.hands();
+        if (now == WorkStage.TRIAL) {
+            hands = bench.steeringInput();
             selection = bench.selectionProperty().get();
             refresh();
             entry.ifPresent(e -> look(e.asked()));
-        } else if (before == WorkStage.FIT) {
-            bench.moveHands(hands);
+        } else if (before == WorkStage.TRIAL) {
+            bench.steerTo(hands);
             bench.selectionProperty().set(selection);
         }
         watch();
@@ -147,7 +147,7 @@ final class MeasurePane extends VBox {
     private static Button plain(String text, String id, Runnable run) {
         Button b = new Button(text);
         b.setId(id);
-        b.getStyleClass().add("fit-button");
+        b.getStyleClass().add("trial-button");
         b.setMinWidth(USE_PREF_SIZE);
         b.setOnAction(_ -> run.run());
         return b;
@@ -181,7 +181,7 @@ final class MeasurePane extends VBox {
     }
 
     private void refresh() {
-        if (bench.stageProperty().get() != WorkStage.FIT) {
+        if (bench.stageProperty().get() != WorkStage.TRIAL) {
             return;
         }
         List<MeasurementTask> all = round();
@@ -226,7 +226,7 @@ final class MeasurePane extends VBox {
     }
 
     private Button begin() {
-        return plain("Begin a trial", "fit-begin", desk::begin);
+        return plain("Begin a trial", "trial-begin", desk::begin);
     }
 
     private void nothingToTake(boolean none) {
@@ -280,8 +280,8 @@ final class MeasurePane extends VBox {
         ReadingEntry e = new ReadingEntry(a);
         for (int i = 0; i < e.parts().size(); i++) {
             TextField f = new TextField();
-            f.setId("fit-typed-" + i);
-            f.getStyleClass().add("fit-typed");
+            f.setId("trial-typed-" + i);
+            f.getStyleClass().add("trial-typed");
             f.setPromptText("type it");
             f.setOnAction(_ -> take());
             f.setAccessibleText(a.title(names) + " " + e.parts().get(i).name());
@@ -290,7 +290,7 @@ final class MeasurePane extends VBox {
             l.getStyleClass().add("hint");
             fields.getChildren().add(e.parts().get(i).name().isEmpty() ? f : new VBox(1, l, f));
         }
-        if (bench.stageProperty().get() == WorkStage.FIT) {
+        if (bench.stageProperty().get() == WorkStage.TRIAL) {
             look(a);
         }
     }
@@ -298,7 +298,7 @@ final class MeasurePane extends VBox {
     /** The vehicle beside it shows what is meant. */
     private void look(MeasurementTask a) {
         bench.selectionProperty().set(a.where());
-        bench.moveHands(new SteeringInput(
+        bench.steerTo(new SteeringInput(
                 a.setup().steeringWheelDeg(), a.setup().travelLeft(), a.setup().travelRight()));
     }
 
@@ -319,7 +319,7 @@ final class MeasurePane extends VBox {
 
     private String told(MeasurementTask a, Optional<TrialReading> taken) {
         StringBuilder s = new StringBuilder();
-        planned.getStyleClass().removeAll("fit-out", "fit-fine");
+        planned.getStyleClass().removeAll("trial-out", "trial-fine");
         if (a.what() instanceof MeasurementTask.One o) {
             desk.told()
                     .flatMap(t -> AgainstPlan.planned(o.gauge(), t.figures().then()))
@@ -339,8 +339,8 @@ final class MeasurePane extends VBox {
                         planned.getStyleClass()
                                 .add(
                                         f.state() == AgainstPlan.State.OUT || f.state() == AgainstPlan.State.PAST_LIMIT
-                                                ? "fit-out"
-                                                : "fit-fine");
+                                                ? "trial-out"
+                                                : "trial-fine");
                     });
             return s.toString();
         }
@@ -354,8 +354,8 @@ final class MeasurePane extends VBox {
     }
 
     private void watch() {
-        boolean looked = bench.stageProperty().get() == WorkStage.FIT
-                && bench.fitSheetProperty().get() == TrialSheetChoice.BENCH;
+        boolean looked = bench.stageProperty().get() == WorkStage.TRIAL
+                && bench.trialSheetProperty().get() == TrialSheetChoice.BENCH;
         link.watch(entry.filter(_ -> looked)
                 .flatMap(e -> InstrumentPlacement.kind(e.asked()).map(kind -> {
                     Setup s = e.asked().setup();
@@ -420,7 +420,7 @@ final class MeasurePane extends VBox {
     /** Where readings come from. */
     static MenuButton sources(List<MenuItem> items) {
         MenuButton m = new MenuButton("Instruments");
-        m.setId("fit-sources");
+        m.setId("trial-sources");
         m.getItems().addAll(items);
         m.setMinWidth(USE_PREF_SIZE);
         return m;

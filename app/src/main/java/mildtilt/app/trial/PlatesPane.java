@@ -17,7 +17,7 @@ import mildtilt.trials.compare.PlateAngles;
 final class PlatesPane extends TrialPane {
 
     PlatesPane(Workbench bench, TrialDesk desk) {
-        super(bench, desk, "fit-plates-sheet");
+        super(bench, desk, "trial-plates-sheet");
         refresh();
     }
 

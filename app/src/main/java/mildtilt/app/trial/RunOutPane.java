@@ -12,7 +12,7 @@ import mildtilt.units.Quantity;
 final class RunOutPane extends TrialPane {
 
     RunOutPane(Workbench bench, TrialDesk desk) {
-        super(bench, desk, "fit-run-out-sheet");
+        super(bench, desk, "trial-run-out-sheet");
         refresh();
     }
 

@@ -70,7 +70,7 @@ final class TrialDesk {
         ask();
     }
 
-    ReadOnlyObjectProperty<Optional<TrialResult>> toldProperty() {
+    ReadOnlyObjectProperty<Optional<TrialResult>> resultProperty() {
         return told.getReadOnlyProperty();
     }
 
@@ -113,7 +113,7 @@ final class TrialDesk {
     private void ask() {
         Optional<Trial> now = trial();
         Job job = bench.job();
-        if (bench.stageProperty().get() != WorkStage.FIT || now.isEmpty()) {
+        if (bench.stageProperty().get() != WorkStage.TRIAL || now.isEmpty()) {
             return;
         }
         Trial t = now.get();

@@ -15,8 +15,8 @@ abstract class TrialPane extends FormPane {
     TrialPane(Workbench bench, TrialDesk desk, String id) {
         super(bench, id);
         this.desk = desk;
-        getStyleClass().addAll("make-sheet", "fit-sheet");
-        desk.toldProperty().addListener((_, _, _) -> refresh());
+        getStyleClass().addAll("make-sheet", "trial-sheet");
+        desk.resultProperty().addListener((_, _, _) -> refresh());
         desk.vehicleProperty().addListener((_, _, _) -> refresh());
         desk.trialProperty().addListener((_, _, _) -> refresh());
     }

@@ -44,7 +44,7 @@ public final class TrialStagePane extends HBox implements AutoCloseable {
                 "fit",
                 TrialSheetChoice.values(),
                 TrialSheetChoice::label,
-                bench.fitSheetProperty(),
+                bench.trialSheetProperty(),
                 s -> switch (s) {
                     case BENCH -> measuring(bench, desk, files, vehicle);
                     case TRIALS ->
@@ -65,14 +65,14 @@ public final class TrialStagePane extends HBox implements AutoCloseable {
                 desk,
                 link,
                 MeasurePane.sources(List.of(
-                        item("Stand-ins on a simulated vehicle", "fit-stand-ins", () -> desk.trial()
+                        item("Stand-ins on a simulated vehicle", "trial-stand-ins", () -> desk.trial()
                                 .ifPresentOrElse(
                                         t -> link.standIns(t.back(bench.job()), System.nanoTime()),
                                         () -> bench.refuse("Begin a trial first."))),
-                        item("On a port of this machine…", "fit-port", () -> askPort(bench, files.owner())),
-                        item("From a file an instrument writes…", "fit-file", () -> files.readings()
+                        item("On a port of this machine…", "trial-port", () -> promptForPort(bench, files.owner())),
+                        item("From a file an instrument writes…", "trial-file", () -> files.readings()
                                 .ifPresent(link::file)),
-                        item("None: I type", "fit-none", link::drop))));
+                        item("None: I type", "trial-none", link::drop))));
         HBox both = new HBox(view, pane);
         both.setMinSize(0, 0);
         HBox.setHgrow(view, Priority.ALWAYS);
@@ -80,7 +80,7 @@ public final class TrialStagePane extends HBox implements AutoCloseable {
         return both;
     }
 
-    private void askPort(Workbench bench, Window owner) {
+    private void promptForPort(Workbench bench, Window owner) {
         TextInputDialog ask = new TextInputDialog("47110");
         ask.initOwner(owner);
         ask.setTitle("Mild Tilt");

@@ -42,7 +42,7 @@ final class TrialsPane extends TrialPane {
     private final Runnable addPhoto;
 
     TrialsPane(Workbench bench, TrialDesk desk, Runnable addPhoto) {
-        super(bench, desk, "fit-trials");
+        super(bench, desk, "trial-list");
         this.addPhoto = addPhoto;
         refresh();
     }
@@ -77,17 +77,21 @@ final class TrialsPane extends TrialPane {
                 }
             }
         });
-        another.setId("fit-another");
+        another.setId("trial-another");
         another.setPromptText("name of another");
         another.setPrefWidth(130);
         WordField name = new WordField(v.name(), t -> rename(v, t.strip()));
-        name.setId("fit-vehicle-name");
+        name.setId("trial-vehicle-name");
         name.setPrefWidth(130);
         row(
                 named(
                         "Vehicle of the batch",
                         choiceBox(
-                                "fit-vehicle", bench.job().log().vehicles(), Optional.of(v), BuiltVehicle::name, b -> {
+                                "trial-vehicle",
+                                bench.job().log().vehicles(),
+                                Optional.of(v),
+                                BuiltVehicle::name,
+                                b -> {
                                     if (!b.id().equals(desk.vehicle().id())) {
                                         desk.choose(b);
                                         showAgain();
@@ -95,11 +99,11 @@ final class TrialsPane extends TrialPane {
                                 })),
                 named("Called", name),
                 named("Add to the batch", another),
-                named("Trial", choiceBox("fit-trial", v.trials(), desk.trial(), Trial::name, t -> {
+                named("Trial", choiceBox("trial-choice", v.trials(), desk.trial(), Trial::name, t -> {
                     desk.trialProperty().set(Optional.of(t.id()));
                     showAgain();
                 })),
-                named(" ", small("Begin a trial", "fit-begin-trial", desk::begin)));
+                named(" ", small("Begin a trial", "trial-begin-trial", desk::begin)));
     }
 
     private void rename(BuiltVehicle v, String to) {
@@ -115,14 +119,14 @@ final class TrialsPane extends TrialPane {
                 desk.editTrial("Call it " + x.strip(), y -> y.withName(x.strip()));
             }
         });
-        name.setId("fit-trial-name");
+        name.setId("trial-name");
         name.setPrefWidth(150);
         row(
                 named("Called", name),
-                field("By", "fit-by", s.by(), 110, (x, v) -> x.withWords(v, x.changed(), x.remarks())),
+                field("By", "trial-by", s.by(), 110, (x, v) -> x.withWords(v, x.changed(), x.remarks())),
                 field(
                         "Changed since the one before",
-                        "fit-changed",
+                        "trial-changed",
                         s.changed(),
                         300,
                         (x, v) -> x.withWords(x.by(), v, x.remarks())),
@@ -130,9 +134,9 @@ final class TrialsPane extends TrialPane {
                         " ",
                         small(
                                 "Delete the trial",
-                                "fit-out-trial",
+                                "trial-out-trial",
                                 () -> desk.edit("Take out " + s.name(), b -> b.withoutTrial(t.id())))));
-        row(field("Remarks", "fit-remarks", s.remarks(), 620, (x, v) -> x.withWords(x.by(), x.changed(), v)));
+        row(field("Remarks", "trial-remarks", s.remarks(), 620, (x, v) -> x.withWords(x.by(), x.changed(), v)));
     }
 
     private interface Said {
@@ -153,39 +157,39 @@ final class TrialsPane extends TrialPane {
         row(
                 tick(
                         "On its tyres",
-                        "fit-ground",
+                        "trial-ground",
                         s.onGround(),
                         on -> desk.editTrial(
                                 on ? "On its tyres" : "Raised",
                                 x -> x.withSetup(x.setup().withOnGround(on)))),
                 tick(
                         "Springs off",
-                        "fit-springs",
+                        "trial-springs",
                         s.springsOff(),
                         on -> desk.editTrial(
                                 on ? "Springs off" : "Springs on",
                                 x -> x.withSetup(x.setup().withOff(on, x.setup().stopsOff())))),
                 tick(
                         "Bump stops off",
-                        "fit-stops",
+                        "trial-stops",
                         s.stopsOff(),
                         on -> desk.editTrial(
                                 on ? "Stops off" : "Stops on",
                                 x -> x.withSetup(x.setup().withOff(x.setup().springsOff(), on)))),
-                length("Wall ahead of the wheels", "fit-wall", s.wall(), (j, v) -> at(j, id, u -> u.withWall(v))),
+                length("Wall ahead of the wheels", "trial-wall", s.wall(), (j, v) -> at(j, id, u -> u.withWall(v))),
                 angle(
                         "Steering wheel at",
-                        "fit-steering",
+                        "trial-steering",
                         s.steeringWheelDeg(),
                         (j, v) -> at(j, id, u -> u.at(v, u.travelLeft(), u.travelRight()))),
                 length(
                         "Left wheel up",
-                        "fit-travel-left",
+                        "trial-travel-left",
                         s.travelLeft(),
                         (j, v) -> at(j, id, u -> u.at(u.steeringWheelDeg(), v, u.travelRight()))),
                 length(
                         "Right wheel up",
-                        "fit-travel-right",
+                        "trial-travel-right",
                         s.travelRight(),
                         (j, v) -> at(j, id, u -> u.at(u.steeringWheelDeg(), u.travelLeft(), v))));
     }
@@ -309,7 +313,7 @@ final class TrialsPane extends TrialPane {
                             new Label(p),
                             small(
                                     "Delete",
-                                    "fit-photo-out-" + p.replaceAll("[^a-zA-Z0-9]", "-"),
+                                    "trial-photo-out-" + p.replaceAll("[^a-zA-Z0-9]", "-"),
                                     () -> desk.editTrial("Take out a photo", s -> {
                                         List<String> left = new ArrayList<>(s.photos());
                                         left.remove(p);
@@ -320,7 +324,7 @@ final class TrialsPane extends TrialPane {
         if (!shots.getChildren().isEmpty()) {
             add(shots);
         }
-        row(small("Add a photo…", "fit-add-photo", addPhoto));
+        row(small("Add a photo…", "trial-add-photo", addPhoto));
         hint("Photos are copied beside the job, into the folder \"" + PhotoFile.FOLDER + "\", and named from there.");
     }
 

@@ -25,7 +25,7 @@ final class WallPane extends TrialPane {
     private static final int STEPS_EACH_WAY = 12;
 
     WallPane(Workbench bench, TrialDesk desk) {
-        super(bench, desk, "fit-wall-sheet");
+        super(bench, desk, "trial-wall-sheet");
         refresh();
     }
 

@@ -32,7 +32,7 @@ final class BodyDrag {
     static Optional<BodyDrag> of(Workbench bench, Optional<Element> under) {
         if (under.isEmpty()
                 || !under.equals(bench.selectionProperty().get())
-                || !bench.hands().straightAhead()
+                || !bench.steeringInput().straightAhead()
                 || !movable(under.get())) {
             return Optional.empty();
         }

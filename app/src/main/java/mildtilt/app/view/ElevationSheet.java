@@ -95,7 +95,7 @@ final class ElevationSheet extends ColoredPane {
         setMinSize(60, 40);
         sceneProperty().addListener((_, _, _) -> redraw());
         bench.jobProperty().addListener((_, _, _) -> redraw());
-        bench.handsProperty().addListener((_, _, _) -> redraw());
+        bench.steeringInputProperty().addListener((_, _, _) -> redraw());
         bench.selectionProperty().addListener((_, _, _) -> redraw());
         bench.lengthUnitProperty().addListener((_, _, _) -> redraw());
         bench.ghostProperty().addListener((_, _, _) -> redraw());
@@ -106,7 +106,7 @@ final class ElevationSheet extends ColoredPane {
             fit();
         });
         if (elevation == Elevation.PLAN) {
-            bench.workedProperty().addListener((_, _, _) -> redraw());
+            bench.analysisProperty().addListener((_, _, _) -> redraw());
         }
         setOnScroll(e -> {
             if (e.getDeltaY() != 0) {
@@ -345,7 +345,7 @@ final class ElevationSheet extends ColoredPane {
                         .toList(),
                 bench.train()
                         .column()
-                        .map(c -> Yokes.of(c, bench.hands().steeringWheelDeg()))
+                        .map(c -> Yokes.of(c, bench.steeringInput().steeringWheelDeg()))
                         .orElse(List.of()),
                 placer);
         drawnHulls = new IdentityHashMap<>();
@@ -435,7 +435,7 @@ final class ElevationSheet extends ColoredPane {
 
     /** What ends the lock each way. */
     private void locks(GraphicsContext g, double w, double h) {
-        bench.workedProperty().get().flatMap(x -> x.now().steer()).ifPresent(s -> {
+        bench.analysisProperty().get().flatMap(x -> x.now().steer()).ifPresent(s -> {
             g.setFill(ink(ColorToken.ACCENT));
             g.setFont(Fonts.text(12));
             g.setTextAlign(TextAlignment.RIGHT);

@@ -37,7 +37,7 @@ final class PointHandles extends Pane {
 
     /** Puts a handle on every point shown. With the hands off centre there are none: plan points lie elsewhere then. */
     void update(SheetView view) {
-        List<PointId> wanted = bench.hands().straightAhead() ? shown() : List.of();
+        List<PointId> wanted = bench.steeringInput().straightAhead() ? shown() : List.of();
         Set<PointId> gone = new HashSet<>(handles.keySet());
         for (PointId id : wanted) {
             gone.remove(id);
@@ -69,7 +69,7 @@ final class PointHandles extends Pane {
         return bench.selectionProperty()
                 .get()
                 .filter(e -> sheet.large()
-                        && bench.hands().straightAhead()
+                        && bench.steeringInput().straightAhead()
                         && bench.stageProperty().get() == WorkStage.COLUMN
                         && Element.trainOf(bench.job()).contains(e))
                 .flatMap(e -> e instanceof Element.JointAt j

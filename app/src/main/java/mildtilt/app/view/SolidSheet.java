@@ -111,7 +111,7 @@ final class SolidSheet extends ColoredPane {
         rest.setOnFinished(_ -> resting());
         sceneProperty().addListener((_, _, _) -> redraw());
         bench.jobProperty().addListener((_, _, _) -> follow(bench.dragging()));
-        bench.handsProperty().addListener((_, _, _) -> follow(true));
+        bench.steeringInputProperty().addListener((_, _, _) -> follow(true));
         bench.selectionProperty().addListener((_, _, _) -> redraw());
         bench.stageProperty().addListener((_, _, _) -> redraw());
         bench.ghostProperty().addListener((_, _, _) -> redraw());
@@ -278,7 +278,7 @@ final class SolidSheet extends ColoredPane {
                         .toList(),
                 bench.train()
                         .column()
-                        .map(c -> Yokes.of(c, bench.hands().steeringWheelDeg()))
+                        .map(c -> Yokes.of(c, bench.steeringInput().steeringWheelDeg()))
                         .orElse(List.of()));
         bench.ghost().ifPresent(solids::route);
         world.getChildren().setAll(solids.nodes());
@@ -319,7 +319,7 @@ final class SolidSheet extends ColoredPane {
 
     /** The points of the selected part, to be dragged; with the wheels turned there are none, as in the other views. */
     private void handles() {
-        List<PointId> wanted = bench.hands().straightAhead()
+        List<PointId> wanted = bench.steeringInput().straightAhead()
                 ? bench.selectionProperty()
                         .get()
                         .filter(Element.of(bench.job())::contains)

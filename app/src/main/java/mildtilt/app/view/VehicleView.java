@@ -16,8 +16,8 @@ public final class VehicleView extends VBox {
         getStyleClass().add("vehicle-view");
         setMinSize(0, 0);
         for (Elevation e : new Elevation[] {Elevation.PLAN, Elevation.SIDE}) {
-            ElevationSheet sheet = new ElevationSheet(bench, e, s -> s == WorkStage.FIT);
-            sheet.setId("fit-sheet-" + e.name().toLowerCase(Locale.ROOT));
+            ElevationSheet sheet = new ElevationSheet(bench, e, s -> s == WorkStage.TRIAL);
+            sheet.setId("trial-sheet-" + e.name().toLowerCase(Locale.ROOT));
             sheet.setLarge(false);
             Label name = new Label(e.label());
             name.getStyleClass().add("hint");

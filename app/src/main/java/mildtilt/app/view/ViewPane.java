@@ -49,7 +49,7 @@ public final class ViewPane extends VBox {
         four.setMinSize(0, 0);
         getChildren().addAll(bar(), place);
         bench.viewProperty().addListener((_, _, _) -> show());
-        bench.handsProperty().addListener((_, _, _) -> refresh());
+        bench.steeringInputProperty().addListener((_, _, _) -> refresh());
         bench.spotlightProperty()
                 .addListener((_, _, spot) -> spot.ifPresent(s -> seen().forEach(d -> {
                     if (d instanceof ElevationSheet e) {
@@ -86,7 +86,7 @@ public final class ViewPane extends VBox {
         back.setId("unlock-editing");
         back.getStyleClass().add("sheet-button");
         back.setMinWidth(Region.USE_PREF_SIZE);
-        back.setOnAction(_ -> bench.moveHands(SteeringInput.STRAIGHT_AHEAD));
+        back.setOnAction(_ -> bench.steerTo(SteeringInput.STRAIGHT_AHEAD));
         locked.getChildren().addAll(why, back);
         locked.setAlignment(Pos.CENTER_LEFT);
         Button all = new Button("Show all");
@@ -157,7 +157,7 @@ public final class ViewPane extends VBox {
     }
 
     private void refresh() {
-        locked.setVisible(!bench.hands().straightAhead()
+        locked.setVisible(!bench.steeringInput().straightAhead()
                 && bench.viewProperty().get().elevation().isPresent());
         locked.setManaged(locked.isVisible());
     }

@@ -63,7 +63,7 @@ final class AnalysisRunner implements AutoCloseable {
         }
         Platform.runLater(() -> busy.accept(true));
         try {
-            workOut(order);
+            analyse(order);
         } catch (RuntimeException | Error e) {
             LOG.error("analysis failed", e);
             Platform.runLater(() -> failed.accept(sentence(e)));
@@ -85,7 +85,7 @@ final class AnalysisRunner implements AutoCloseable {
     }
 
     /** Tells the figures as soon as they are there, then again with the effects. */
-    private void workOut(Order order) {
+    private void analyse(Order order) {
         Analysis now = Analysis.of(order.job, Grid.USUAL, order.catalogue);
         Optional<Analysis> before = order.before.flatMap(b -> analysisOfBefore(b, order.catalogue));
         boolean none = now.findings().stream().allMatch(f -> f.remedies().isEmpty());

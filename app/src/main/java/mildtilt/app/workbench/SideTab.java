@@ -2,20 +2,20 @@ package mildtilt.app.workbench;
 
 /** What the side panel shows: findings or the selected part in every stage, and the tools of the stage. */
 public enum SideTab {
-    NOTES("Findings"),
+    FINDINGS("Findings"),
     PART("Part"),
-    KNUCKLE("Arms"),
-    WORK_OUT("Solve for …"),
+    ARMS("Arms"),
+    SOLVE("Solve for …"),
     VARIANTS("Variants"),
     PHASING("Phasing"),
-    HOLDING("Supports"),
+    SUPPORTS("Supports"),
     RANGE("Range"),
     RULES("Rules"),
-    IN_THE_WAY("Obstacles"),
+    OBSTACLES("Obstacles"),
     GAPS("Gaps"),
-    ROUTE("Route"),
-    MEASURED("Readings"),
-    SURE("Uncertainty");
+    ROUTES("Route"),
+    READINGS("Readings"),
+    UNCERTAINTY("Uncertainty");
 
     private final String label;
 
@@ -29,12 +29,12 @@ public enum SideTab {
 
     public boolean belongsTo(WorkStage stage) {
         return switch (this) {
-            case NOTES -> true;
+            case FINDINGS -> true;
             case PART -> !stage.ownSheets();
-            case MEASURED, SURE -> stage == WorkStage.SURVEY;
-            case KNUCKLE, WORK_OUT, VARIANTS -> stage == WorkStage.LINKAGE;
-            case PHASING, HOLDING, RANGE, RULES -> stage == WorkStage.COLUMN;
-            case IN_THE_WAY, GAPS, ROUTE -> stage == WorkStage.CLEARANCE;
+            case READINGS, UNCERTAINTY -> stage == WorkStage.SURVEY;
+            case ARMS, SOLVE, VARIANTS -> stage == WorkStage.LINKAGE;
+            case PHASING, SUPPORTS, RANGE, RULES -> stage == WorkStage.COLUMN;
+            case OBSTACLES, GAPS, ROUTES -> stage == WorkStage.CLEARANCE;
         };
     }
 }

@@ -10,7 +10,7 @@ public enum WorkStage {
     COLUMN("Column"),
     CLEARANCE("Clearance"),
     MAKE("Make"),
-    FIT("Trial");
+    TRIAL("Trial");
 
     private final String label;
 
@@ -20,7 +20,7 @@ public enum WorkStage {
 
     /** Whether the stage fills the middle with sheets of its own, instead of views, hands and curves. */
     public boolean ownSheets() {
-        return this == MAKE || this == FIT;
+        return this == MAKE || this == TRIAL;
     }
 
     public String label() {

@@ -62,7 +62,7 @@ public final class Workbench implements AutoCloseable {
     private final ObjectProperty<Optional<Spotlight>> spotlight = new SimpleObjectProperty<>(Optional.empty());
     private final ObjectProperty<CompareWith> compared = new SimpleObjectProperty<>(CompareWith.LAST_CHANGE);
     private final ObjectProperty<Catalogue> catalogue = new SimpleObjectProperty<>(CatalogueFile.shipped());
-    private final ObjectProperty<SideTab> sideTab = new SimpleObjectProperty<>(SideTab.NOTES);
+    private final ObjectProperty<SideTab> sideTab = new SimpleObjectProperty<>(SideTab.FINDINGS);
     private final ObjectProperty<Optional<Ghost>> ghost = new SimpleObjectProperty<>(Optional.empty());
     private final ObjectProperty<Optional<PairGap>> shownGap = new SimpleObjectProperty<>(Optional.empty());
     private final ObjectProperty<Message> message = new SimpleObjectProperty<>(new Message("", false));
@@ -93,18 +93,18 @@ public final class Workbench implements AutoCloseable {
         train = new SteeringTrain(first);
         opened = first;
         saved = Optional.of(first);
-        runner = new AnalysisRunner(w -> worked.set(Optional.of(w)), this::notWorkedOut, working::set);
+        runner = new AnalysisRunner(w -> worked.set(Optional.of(w)), this::analysisFailed, working::set);
         compared.addListener((_, _, _) -> requestAnalysis());
         catalogue.addListener((_, _, _) -> requestAnalysis());
         stage.addListener((_, _, now) -> {
-            if (now == WorkStage.SURVEY && sideTab.get() != SideTab.SURE) {
-                sideTab.set(SideTab.MEASURED);
+            if (now == WorkStage.SURVEY && sideTab.get() != SideTab.UNCERTAINTY) {
+                sideTab.set(SideTab.READINGS);
             } else if (!sideTab.get().belongsTo(now)) {
-                sideTab.set(SideTab.NOTES);
+                sideTab.set(SideTab.FINDINGS);
             }
-            notesShown();
+            findingsShown();
         });
-        sideTab.addListener((_, _, _) -> notesShown());
+        sideTab.addListener((_, _, _) -> findingsShown());
         requestAnalysis();
     }
 
@@ -114,7 +114,7 @@ public final class Workbench implements AutoCloseable {
     }
 
     /** A word or figure that is asked about; empty text for all words. Taken away once it is answered. */
-    public ObjectProperty<Optional<String>> askedProperty() {
+    public ObjectProperty<Optional<String>> glossaryTermProperty() {
         return asked;
     }
 
@@ -127,12 +127,12 @@ public final class Workbench implements AutoCloseable {
     }
 
     /** What the background last worked out; while a point is dragged it may lag a moment behind the job. */
-    public ReadOnlyObjectProperty<Optional<AnalysisUpdate>> workedProperty() {
+    public ReadOnlyObjectProperty<Optional<AnalysisUpdate>> analysisProperty() {
         return worked.getReadOnlyProperty();
     }
 
     /** Whether figures are being worked out. */
-    public ReadOnlyBooleanProperty workingProperty() {
+    public ReadOnlyBooleanProperty analysingProperty() {
         return working.getReadOnlyProperty();
     }
 
@@ -140,11 +140,11 @@ public final class Workbench implements AutoCloseable {
         return file.getReadOnlyProperty();
     }
 
-    public ReadOnlyObjectProperty<SteeringInput> handsProperty() {
+    public ReadOnlyObjectProperty<SteeringInput> steeringInputProperty() {
         return hands.getReadOnlyProperty();
     }
 
-    public SteeringInput hands() {
+    public SteeringInput steeringInput() {
         return hands.get();
     }
 
@@ -188,7 +188,7 @@ public final class Workbench implements AutoCloseable {
     }
 
     /** A finding to open in the list; set anew each time it is asked for. */
-    public ObjectProperty<Optional<Finding>> askedFindingProperty() {
+    public ObjectProperty<Optional<Finding>> requestedFindingProperty() {
         return askedFinding;
     }
 
@@ -198,7 +198,7 @@ public final class Workbench implements AutoCloseable {
         boolean listed =
                 part.orElse(null) instanceof Element.InTheWay || part.orElse(null) instanceof Element.AtTheWheel;
         if (SideTab.PART.belongsTo(stage.get())
-                && !(listed && sideTab.get() == SideTab.IN_THE_WAY)
+                && !(listed && sideTab.get() == SideTab.OBSTACLES)
                 && part.isPresent()) {
             sideTab.set(SideTab.PART);
         }
@@ -210,7 +210,7 @@ public final class Workbench implements AutoCloseable {
     }
 
     /** Which of its sheets the Fit stage shows. */
-    public ObjectProperty<TrialSheetChoice> fitSheetProperty() {
+    public ObjectProperty<TrialSheetChoice> trialSheetProperty() {
         return fitSheet;
     }
 
@@ -253,7 +253,7 @@ public final class Workbench implements AutoCloseable {
     /** Takes the hands to where a pair is nearest to each other. */
     public void lookAt(PairGap pair) {
         shownGap.set(Optional.empty());
-        moveHands(new SteeringInput(
+        steerTo(new SteeringInput(
                 pair.where().steeringWheelDeg(),
                 pair.where().travelLeft(),
                 pair.where().travelRight()));
@@ -461,7 +461,7 @@ public final class Workbench implements AutoCloseable {
     }
 
     /** The job that changes are told from: as pinned, else as opened. */
-    public Job pieceInHand() {
+    public Job editedPart() {
         return pinned.orElse(opened);
     }
 
@@ -474,7 +474,7 @@ public final class Workbench implements AutoCloseable {
     }
 
     /** Figures of another job must not stand beside this one. */
-    private void notWorkedOut(String why) {
+    private void analysisFailed(String why) {
         worked.set(Optional.empty());
         refuse(why);
     }
@@ -488,24 +488,24 @@ public final class Workbench implements AutoCloseable {
     }
 
     private void requestAnalysis() {
-        effectsAsked = dragStart.isEmpty() && notesSeen();
+        effectsAsked = dragStart.isEmpty() && findingsSeen();
         runner.request(job(), before(), catalogue.get(), effectsAsked);
     }
 
     /** Whether what each remedy would do is to be seen: it takes many times as long as all else, and is not worked out for nobody. */
-    public boolean notesSeen() {
-        return (sideTab.get() == SideTab.NOTES || sideTab.get() == SideTab.PART) && stage.get() != WorkStage.FIT;
+    public boolean findingsSeen() {
+        return (sideTab.get() == SideTab.FINDINGS || sideTab.get() == SideTab.PART) && stage.get() != WorkStage.TRIAL;
     }
 
-    private void notesShown() {
+    private void findingsShown() {
         // What stands in the notes now may be of another job, and what is under way may leave the effects out.
-        if (notesSeen() && !effectsAsked) {
+        if (findingsSeen() && !effectsAsked) {
             requestAnalysis();
         }
     }
 
     /** Moves the hands, no further than the gear and the travel allow. */
-    public void moveHands(SteeringInput to) {
+    public void steerTo(SteeringInput to) {
         hands.set(within(to));
     }
 

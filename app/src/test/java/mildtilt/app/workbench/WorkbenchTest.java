@@ -64,7 +64,7 @@ class WorkbenchTest {
     }
 
     private void settle() throws Exception {
-        WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> bench().workedProperty()
+        WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> bench().analysisProperty()
                 .get()
                 .map(w -> w.now().job() == bench().job() && w.whole())
                 .orElse(false));
@@ -126,16 +126,16 @@ class WorkbenchTest {
     void whatRemediesDoIsWorkedOutAsSoonAsTheNotesAreSeen() throws Exception {
         settle();
         onFx(() -> {
-            bench().stageProperty().set(WorkStage.FIT);
-            assertThat(bench().notesSeen()).isFalse();
+            bench().stageProperty().set(WorkStage.TRIAL);
+            assertThat(bench().findingsSeen()).isFalse();
             bench().edit("while no notes are seen", j -> moved(j, HUB, 0, 0, 1));
             // What is worked out still is of the job before, and whole.
-            assertThat(bench().workedProperty().get().orElseThrow().whole()).isTrue();
+            assertThat(bench().analysisProperty().get().orElseThrow().whole()).isTrue();
             bench().stageProperty().set(WorkStage.MAKE);
-            assertThat(bench().notesSeen()).isTrue();
+            assertThat(bench().findingsSeen()).isTrue();
         });
         settle();
-        onFx(() -> assertThat(bench().workedProperty().get().orElseThrow().effects())
+        onFx(() -> assertThat(bench().analysisProperty().get().orElseThrow().effects())
                 .isNotEmpty());
     }
 
@@ -185,7 +185,7 @@ class WorkbenchTest {
     }
 
     private Job before() {
-        return bench().workedProperty()
+        return bench().analysisProperty()
                 .get()
                 .flatMap(AnalysisUpdate::before)
                 .orElseThrow()
@@ -200,7 +200,7 @@ class WorkbenchTest {
             }
         });
         settle();
-        AnalysisUpdate worked = bench().workedProperty().get().orElseThrow();
+        AnalysisUpdate worked = bench().analysisProperty().get().orElseThrow();
         assertThat(worked.now().job()).isSameAs(bench().job());
         assertThat(worked.effects()).hasSize((int) worked.now().findings().stream()
                 .mapToLong(f -> f.remedies().size())
@@ -211,8 +211,8 @@ class WorkbenchTest {
     @Test
     void theHandsGoNoFurtherThanTheGearAndTheTravel() {
         onFx(() -> {
-            bench().moveHands(new SteeringInput(1e6, 500, -500));
-            SteeringInput h = bench().hands();
+            bench().steerTo(new SteeringInput(1e6, 500, -500));
+            SteeringInput h = bench().steeringInput();
             assertThat(h.steeringWheelDeg())
                     .isEqualTo(bench().train().stopDeg(Side.LEFT).orElseThrow());
             assertThat(h.travelLeft()).isEqualTo(70);
@@ -223,7 +223,7 @@ class WorkbenchTest {
                             KnucklePose.class, k -> assertThat(k.steerDeg()).isGreaterThan(25));
             // A shorter rack brings the hands back with it.
             bench().edit("half the travel", j -> j.withVehicle(j.vehicle().withBump(20)));
-            assertThat(bench().hands().travelLeft()).isEqualTo(20);
+            assertThat(bench().steeringInput().travelLeft()).isEqualTo(20);
         });
     }
 
@@ -242,7 +242,7 @@ class WorkbenchTest {
             bench().open(demo.withTitle("other"), Optional.empty());
             assertThat(bench().undoable()).isEmpty();
             assertThat(bench().selectionProperty().get()).isEmpty();
-            assertThat(bench().hands().straightAhead()).isTrue();
+            assertThat(bench().steeringInput().straightAhead()).isTrue();
             bench().markUnsaved();
             assertThat(bench().unsaved()).isTrue();
         });

@@ -199,7 +199,7 @@ public final class ScanFile {
         boolean fits = count >= 0 && STL_HEAD + count * STL_TRIANGLE == size;
         if (!fits
                 && new String(start, StandardCharsets.ISO_8859_1).stripLeading().startsWith("solid")
-                && texty(start)) {
+                && looksLikeText(start)) {
             textStl(file, to);
             return;
         }
@@ -228,7 +228,7 @@ public final class ScanFile {
         }
     }
 
-    private static boolean texty(byte[] start) {
+    private static boolean looksLikeText(byte[] start) {
         for (byte b : start) {
             if (b == 0) {
                 return false;

@@ -38,7 +38,7 @@ public record Cause(
     }
 
     /** Whether it says all that another says, if nearly by the same amounts, and maybe more. */
-    boolean saysToo(Cause other) {
+    boolean alsoSays(Cause other) {
         return armsSwapped == other.armsSwapped
                 && other.amounts.stream().allMatch(o -> amounts.stream()
                         .anyMatch(a -> a.what() == o.what()

@@ -72,7 +72,7 @@ public record Diagnosis(List<Cause> causes, String told, int readings) {
     public List<Cause> asLikely() {
         return causes.stream()
                 .skip(1)
-                .filter(c -> c.confidence() > best().confidence() / 5 && !c.saysToo(best()))
+                .filter(c -> c.confidence() > best().confidence() / 5 && !c.alsoSays(best()))
                 .toList();
     }
 
@@ -81,7 +81,7 @@ public record Diagnosis(List<Cause> causes, String told, int readings) {
         return best().asPlanned()
                 ? best().confidence()
                 : causes.stream()
-                        .filter(c -> c.saysToo(best()))
+                        .filter(c -> c.alsoSays(best()))
                         .mapToDouble(Cause::confidence)
                         .sum();
     }
@@ -92,12 +92,12 @@ public record Diagnosis(List<Cause> causes, String told, int readings) {
     private static final class Search {
         private final TrialResiduals readings;
         private final Job plan;
-        private final List<Deviation> knobs;
+        private final List<Deviation> variables;
 
         Search(TrialResiduals readings, Job plan) {
             this.readings = readings;
             this.plan = plan;
-            knobs = Arrays.stream(Deviation.values())
+            variables = Arrays.stream(Deviation.values())
                     .filter(m -> m.applies(plan))
                     .toList();
         }
@@ -106,7 +106,7 @@ public record Diagnosis(List<Cause> causes, String told, int readings) {
             List<Guess> all = new ArrayList<>();
             for (boolean swapped : new boolean[] {false, true}) {
                 Optional<Job> base = base(swapped);
-                base.ifPresent(job -> all.addAll(guesses(job, swapped)));
+                base.ifPresent(job -> all.addAll(startValues(job, swapped)));
             }
             all.sort(Comparator.comparingDouble(Guess::evidence).reversed());
             List<Guess> narrowed = new ArrayList<>();
@@ -142,14 +142,14 @@ public record Diagnosis(List<Cause> causes, String told, int readings) {
             }
         }
 
-        private List<Guess> guesses(Job base, boolean swapped) {
+        private List<Guess> startValues(Job base, boolean swapped) {
             double[] r = readings.residuals(base);
-            RealMatrix j = jacobian(base, knobs, new double[knobs.size()]);
+            RealMatrix j = jacobian(base, variables, new double[variables.size()]);
             List<Guess> all = new ArrayList<>();
             List<List<Deviation>> sets = new ArrayList<>(List.of(List.of()));
             // What the readings do not see can't be found in them.
-            List<Deviation> seen = knobs.stream()
-                    .filter(m -> USUAL * j.getColumnVector(knobs.indexOf(m)).getNorm() > SEEN)
+            List<Deviation> seen = variables.stream()
+                    .filter(m -> USUAL * j.getColumnVector(variables.indexOf(m)).getNorm() > SEEN)
                     .toList();
             for (int a = 0; a < seen.size(); a++) {
                 sets.add(List.of(seen.get(a)));
@@ -186,7 +186,7 @@ public record Diagnosis(List<Cause> causes, String told, int readings) {
         private RealMatrix columns(RealMatrix j, List<Deviation> set) {
             double[][] part = new double[j.getRowDimension()][set.size()];
             for (int k = 0; k < set.size(); k++) {
-                double[] column = j.getColumn(knobs.indexOf(set.get(k)));
+                double[] column = j.getColumn(variables.indexOf(set.get(k)));
                 for (int i = 0; i < column.length; i++) {
                     part[i][k] = column[i];
                 }
