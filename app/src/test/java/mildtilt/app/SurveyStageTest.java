@@ -113,7 +113,7 @@ class SurveyStageTest {
             ChoiceBox<Id> box = robot.lookup("#survey-add").queryAs(ChoiceBox.class);
             box.setValue(new Id("hub"));
         });
-        untilSays(robot, "Nothing of it is measured yet.");
+        untilSays(robot, "Not measured yet.");
         AppWindow.menu(robot, "#survey-read-hub", "survey-add-plumb");
         untilSays(robot, "Its readings settle 2 figures of three");
         AppWindow.menu(robot, "#survey-read-hub", "survey-add-height");

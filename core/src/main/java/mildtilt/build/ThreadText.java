@@ -128,7 +128,7 @@ public final class ThreadText {
                         ? number(metric.group(2))
                         : Optional.ofNullable(COARSE.get(major))
                                 .orElseThrow(() -> refused("M" + LengthText.trimmed(major, 2)
-                                        + " has no coarse pitch of its own: say the pitch as well."));
+                                        + " has no standard coarse pitch: type the pitch as well."));
                 return new ScrewThread(major, pitch, hand(metric.group(3), usual));
             }
             if (unified.matches() && (unified.group(2) != null || unified.group(3) != null)) {

@@ -59,7 +59,7 @@ public record WeldRecord(
         public Reading {
             if (!(minutes >= 0 && minutes <= 100_000) || !(celsius >= -60 && celsius <= 1500)) {
                 throw new ImpossibleGeometryException(
-                        "A reading has a time from 0 on, in minutes, and a temperature between −60 and 1500 °C.");
+                        "A reading needs a time of 0 minutes or more and a temperature from −60 to 1500 °C.");
             }
         }
     }
@@ -72,7 +72,7 @@ public record WeldRecord(
                 || !(mostBetween >= preheat && mostBetween <= 900)
                 || !(coolPerHour > 0)) {
             throw new ImpossibleGeometryException(
-                    "Preheat lies between 0 and 800 °C, the most between runs above it, and cooling has a pace.");
+                    "Preheat must be 0 to 800 °C, the most between runs above it, and the cooling rate above 0.");
         }
     }
 

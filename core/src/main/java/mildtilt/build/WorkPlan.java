@@ -48,7 +48,7 @@ public record WorkPlan(
 
         public StepMark {
             if (hours.filter(h -> !(h >= 0 && h <= 1000)).isPresent()) {
-                throw new ImpossibleGeometryException("A step takes from 0 to 1000 hours.");
+                throw new ImpossibleGeometryException("A step's hours must be 0 to 1000.");
             }
         }
     }
@@ -60,7 +60,7 @@ public record WorkPlan(
     public record OwnStep(String key, String after, String title) {}
 
     /**
-     * @param price of all of it together, in whatever money the workshop counts in
+     * @param price of all of it together, in the workshop's own currency
      * @param leadDays from ordering to having it
      */
     @Withers
@@ -77,7 +77,7 @@ public record WorkPlan(
             if (price.filter(p -> !(p >= 0)).isPresent()
                     || leadDays.filter(d -> d < 0 || d > 3650).isPresent()) {
                 throw new ImpossibleGeometryException(
-                        "A price can't be negative, and what is ordered comes within ten years.");
+                        "A price can't be negative, and a delivery time must be within ten years.");
             }
         }
     }
@@ -88,7 +88,7 @@ public record WorkPlan(
         purchases = Collections.unmodifiableMap(new TreeMap<>(purchases));
         ownPurchases = List.copyOf(ownPurchases);
         if (!(hoursPerWeek > 0 && hoursPerWeek <= 168)) {
-            throw new ImpossibleGeometryException("Hours worked in a week lie between 0 and 168.");
+            throw new ImpossibleGeometryException("Hours worked in a week must be 0 to 168.");
         }
     }
 

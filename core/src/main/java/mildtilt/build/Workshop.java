@@ -64,7 +64,7 @@ public record Workshop(
     public record StockBar(Section section, Metal metal, double length, int count) {
         public StockBar {
             if (!(length > 0) || count < 1 || count > 200) {
-                throw new ImpossibleGeometryException("A bar on hand has a length, and there are 1 to 200 of it.");
+                throw new ImpossibleGeometryException("A bar on hand needs a length above 0 and a count of 1 to 200.");
             }
         }
     }
@@ -73,11 +73,10 @@ public record Workshop(
     public Workshop {
         stock = List.copyOf(stock);
         if (sets < 1 || sets > 100) {
-            throw new ImpossibleGeometryException("From 1 to 100 sets can be made.");
+            throw new ImpossibleGeometryException("The number of sets must be 1 to 100.");
         }
         if (!(kerf >= 0 && kerf < 20) || !(facing >= 0 && facing < 50) || !(rootGap >= 0 && rootGap < 10)) {
-            throw new ImpossibleGeometryException(
-                    "Saw kerf, facing and root gap can't be negative, nor as wide as that.");
+            throw new ImpossibleGeometryException("Saw kerf, facing and root gap can't be negative or that wide.");
         }
         if (!(usualBar > 0)) {
             throw new ImpossibleGeometryException("The length of a new bar must be above 0.");

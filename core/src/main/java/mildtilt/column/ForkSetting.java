@@ -72,7 +72,7 @@ public sealed interface ForkSetting {
                 s.settings().length == 1
                         ? "one way and half a turn from it only"
                         : LengthText.trimmed(180.0 / s.settings().length, 2) + "° at a time";
-            case Fixed _ -> "on for good";
+            case Fixed _ -> "fixed";
         };
     }
 

@@ -23,7 +23,7 @@ public final class JointBend {
      */
     public static Column withAngle(Column c, int joint, double deg) {
         if (!(deg >= 0 && deg < 90)) {
-            throw new ImpossibleGeometryException("An operating angle that is set must be from 0 to below 90 degrees.");
+            throw new ImpossibleGeometryException("The operating angle must be at least 0 and below 90 degrees.");
         }
         Point from = c.start(joint);
         Point to = c.end(joint + 1);
@@ -38,7 +38,7 @@ public final class JointBend {
         double b = from.distanceTo(to) - a;
         if (!(a > 0 && b > 0)) {
             throw new ImpossibleGeometryException(
-                    "This joint does not stand between its neighbours, so it can't be bent to an angle; move its centre.");
+                    "This joint does not lie between its neighbours, so it can't be bent to an angle; move its centre.");
         }
         Vector off = centre.minus(foot);
         Vector square = off.norm() > STRAIGHT ? off : upward(line);

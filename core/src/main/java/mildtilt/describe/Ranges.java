@@ -98,7 +98,7 @@ public final class Ranges {
     public static final Range THREAD_ENGAGEMENT = Range.of("thread engagement", 0.5, 5, "in thread diameters");
     public static final Range HOURS_A_WEEK = Range.of("hours a week", 0.1, 168, "worked");
     public static final Range HOURS = Range.of("hours", 0, 1000, "that a step takes");
-    public static final Range PRICE = Range.of("price", 0, 1e12, "in whatever money the workshop counts in");
+    public static final Range PRICE = Range.of("price", 0, 1e12, "in the workshop's own currency");
     public static final Range PREHEAT = Range.of("preheat", 0, 800, "°C");
     public static final Range HEAT_BETWEEN = Range.of("heat between", 0, 900, "°C between runs");
     public static final Range MINUTES = Range.of("minutes", 0, 100000, "from the beginning");

@@ -31,14 +31,14 @@ record AckermannCause(String likely, List<Remedy> remedies) {
         if (ahead != leansIn) {
             return new AckermannCause(
                     "The arms lean the right way for their side, so the likely cause is where the inner ends "
-                            + "are: the gear stands too far " + (ahead ? "back" : "forward")
+                            + "are: the gear sits too far " + (ahead ? "back" : "forward")
                             + " of the arms' ends, or it was moved to this side of the axle.",
                     List.of());
         }
         String shape = "The arms point " + (ahead ? "ahead and lean in" : "back and lean out")
                 + ": that is the shape of arms made to point " + (ahead ? "back" : "ahead")
                 + ". Likely the left and right knuckles are swapped, or the gear was moved to the other side of the axle and the "
-                + "arms with it. Some builders choose it for fast grip; then lower the target.";
+                + "arms with it. Some builders choose it for grip in fast corners; then lower the target.";
         // Arms and gear together on the other side of the axle turn the wheels the other way.
         Job moved = KnuckleEdits.swapSides(KnuckleEdits.flipGear(job, false));
         Job right = KnuckleEdits.steeringRight(moved);

@@ -105,7 +105,7 @@ final class AimChecks {
                                 Phrase.of(
                                         "The outer wheel misses the table of wanted angles by up to {0}; {1} is tolerated.",
                                         Quantity.angle(miss), Quantity.angle(table.toleranceDeg())),
-                                "The table is this job's own aim. Solve for … (at the side) looks for an arm that follows it.",
+                                "The table is this job's own target. Solve for … (at the side) looks for an arm that follows it.",
                                 List.of())
                         .titled("Outer wheel misses its table of angles")));
     }
@@ -159,8 +159,8 @@ final class AimChecks {
         return switch (limit) {
             case KNUCKLE_STOP -> "the knuckle stop acts";
             case TYRE -> "the " + where + " touches";
-            case ROD_END -> "the " + where + " is out of tilt";
-            case OVER_CENTRE -> "the " + where + " comes as near over centre as was chosen";
+            case ROD_END -> "the " + where + " is at its tilt limit";
+            case OVER_CENTRE -> "the " + where + " comes as close to over-centre as the limit allows";
             case SHUTTLE_END -> "the shuttle meets its mount";
             case LINKAGE_ENDS -> "the " + where + " has no more length";
             case GEAR_END -> "the gear is at its end";

@@ -77,7 +77,7 @@ final class AxleChecks {
                         Severity.STOP,
                         gear,
                         Phrase.of("The road wheels do not follow the steering wheel."),
-                        "The rods pull square to the way the arms can move, or stand in line with them.",
+                        "The rods pull square to the way the arms can move, or lie in line with them.",
                         List.of()));
         }
     }
@@ -127,7 +127,7 @@ final class AxleChecks {
                         Severity.STOP,
                         new Element.Knuckles(),
                         Phrase.of(
-                                "The wheels can't go through the whole range: with {0} of travel everything ends at {1} of steering wheel.",
+                                "The wheels can't reach the whole range: with {0} of travel the linkage stops at {1} of steering wheel.",
                                 Quantity.length(first.at().travel()),
                                 Quantity.angle(first.at().steeringWheelDeg())),
                         first.reason()
@@ -154,15 +154,15 @@ final class AxleChecks {
                                     Phrase.of(
                                             (end.onSlide(job.axle().orElseThrow())
                                                             ? "The " + end.rod().label()
-                                                                    + " comes within {0} of standing square to what pushes it"
+                                                                    + " comes within {0} of a right angle to what pushes it"
                                                             : "The " + end.rod().label() + " and the " + end.arm()
                                                                     + " come within {0} of being in line")
-                                                    + " (chosen least {1}), at {2} of steering wheel with {3} of travel.",
+                                                    + " (limit {1}), at {2} of steering wheel with {3} of travel.",
                                             Quantity.angle(deg),
                                             Quantity.angle(job.targets().toggleDeg()),
                                             Quantity.angle(at.steeringWheelDeg()),
                                             Quantity.length(at.travel())),
-                                    "Near there the rod has no lever left: the tyre's pull grows many times over in it, and play can let the arm go over "
+                                    "Near there the rod has almost no leverage: the tyre's pull grows many times over in it, and play can let the arm go over "
                                             + "centre and stay there. Less lock, a longer arm or another angle between rod and arm keeps away from it. Measured "
                                             + "in the plane the arm turns in.",
                                     List.of())
@@ -193,7 +193,7 @@ final class AxleChecks {
                                         Quantity.angle(tilt.at().steeringWheelDeg()),
                                         Quantity.length(tilt.at().travel())),
                                 Phrase.of(
-                                        "A rod end out of angle is bent at its shank each time, and breaks there. Lean its stud or bolt to the "
+                                        "A rod end past its angle bends its shank every time, and breaks there. Lean its stud or bolt to the "
                                                 + "middle of its movement, use one with more angle, or less travel."),
                                 RodEndMoves.of(job, end, tilt.deg(), allowed))
                         .titled("%s's %s end over its tilt"
@@ -215,7 +215,7 @@ final class AxleChecks {
                                     "Turning " + way.label() + ", the tyre touches first (" + Phrase.name(h.where())
                                             + ") at {0} of steering wheel, " + "before any stop.",
                                     Quantity.angle(Math.abs(h.steeringWheelDeg()))),
-                            "A tyre that ends the lock is cut, and the hands feel no firm end. A knuckle stop a little before it, or "
+                            "A tyre that ends the lock gets cut, and the driver feels no firm stop. A knuckle stop a little before it, or "
                                     + "less gear travel, keeps it clear.",
                             StopMoves.beforeEverything(job, figures))
                     .at(h.steeringWheelDeg(), 0, 0)));

@@ -26,12 +26,12 @@ public final class BumpReasons {
         SteeredAxle axle = job.axle().orElseThrow();
         FrontView.of(axle, Side.LEFT).ifPresent(v -> {
             all.add(Phrase.of(
-                    "Seen from the front, the left tie rod stands at {0} to the lower arm (0° would be parallel).",
+                    "Seen from the front, the left tie rod is at {0} to the lower arm (0° would be parallel).",
                     Quantity.angle(Math.abs(v.rodToLowerArmDeg()))));
             double high = v.innerAboveAim();
             all.add(Phrase.of(
-                    "Aimed at the arms' instant centre its inner end would sit {0} " + (high > 0 ? "lower" : "higher")
-                            + ".",
+                    "To point at the arms' instant centre its inner end would sit {0} "
+                            + (high > 0 ? "lower" : "higher") + ".",
                     Quantity.length(Math.abs(high))));
             v.innerOutboardOfPivots()
                     .ifPresent(mm -> all.add(Phrase.of(
@@ -59,7 +59,7 @@ public final class BumpReasons {
         Vector drag = BumpSteer.dragLink(axle, link, gear);
         if (s.trackBar().isEmpty()) {
             return Optional.of(Phrase.of(
-                    "The drag link stands at {0} to level, seen from the front; as the axle rises it swings, and "
+                    "Seen from the front the drag link is {0} from level; as the axle rises it swings, and "
                             + "without a track bar nothing swings with it.",
                     Quantity.angle(Math.abs(FrontView.slopeDeg(drag)))));
         }

@@ -66,8 +66,8 @@ final class ClearanceChecks {
                         new Element.InTheWay(i),
                         Phrase.of(Phrase.name(o.name()) + " is fixed to the "
                                 + o.carrier().label()
-                                + ", which this axle has not got. It is taken as fixed to the frame."),
-                        "Where it really goes as the wheels travel is not known, so its gaps are right at ride height only.",
+                                + ", which this axle does not have. It is treated as fixed to the frame."),
+                        "How it moves as the wheels travel is unknown, so its gaps are right only at ride height.",
                         List.of()));
             }
         }
@@ -82,8 +82,8 @@ final class ClearanceChecks {
         }
         Phrase what = Phrase.of(
                 pairs.size() == 1
-                        ? "Not measured yet: one pair comes near by guessed sizes only: "
-                        : "Not measured yet: " + pairs.size() + " pairs come near by guessed sizes only: ");
+                        ? "Not measured yet: one pair is close, by guessed sizes: "
+                        : "Not measured yet: " + pairs.size() + " pairs are close, by guessed sizes: ");
         for (int i = 0; i < pairs.size(); i++) {
             PairGap p = pairs.get(i);
             what = what.then(i == 0 ? "" : "; ")
@@ -92,7 +92,7 @@ final class ClearanceChecks {
                                     + (p.touches() ? " ({0} in each other)" : " ({0} apart)"),
                             Quantity.length(Math.abs(p.gap()))));
         }
-        Phrase why = Phrase.of("Nobody gave these sizes, so usual ones were taken: ");
+        Phrase why = Phrase.of("These sizes were not given, so usual ones are used: ");
         for (int i = 0; i < f.assumed().size(); i++) {
             why = why.then(i == 0 ? "" : "; ").then(f.assumed().get(i));
         }
@@ -102,7 +102,7 @@ final class ClearanceChecks {
                 pairs.getFirst().firstElement(),
                 what.then("."),
                 why.then(
-                        ". Measure the parts and give the sizes (Clearance, Own parts): then each pair that is too near gets a finding of its own."),
+                        ". Measure the parts and type the sizes (Clearance, Own parts); each pair that is too close then gets its own finding."),
                 List.of()));
     }
 
@@ -172,7 +172,7 @@ final class ClearanceChecks {
                 .then(Phrase.of(". {0} is needed.", Quantity.length(p.need())))
                 .then(rest);
         String why = own(p)
-                ? "Both are taken as straight round bars between their joints. If the real part is bent there, measure it, or leave the pair out."
+                ? "Both are treated as straight round bars between their joints. If the real part is bent there, measure it, or leave the pair out."
                 : p.firstElement() instanceof Element.AtTheWheel || p.secondElement() instanceof Element.AtTheWheel
                         ? "A knee or hand caught between the steering wheel and anything else keeps the driver from steering, or is hurt in a crash."
                         : hot
@@ -213,7 +213,7 @@ final class ClearanceChecks {
         moveObstacle(p).ifPresent(all::add);
         if (own(p) || p.atRest() <= 0) {
             all.add(new Remedy(
-                    Phrase.of("Leave this pair out: they are meant to be so near, or are not as taken here"),
+                    Phrase.of("Leave this pair out: they are meant to be this close, or the real parts differ"),
                     j -> j.editSurroundings(s -> own(p)
                             ? s.leavingOut(p.firstId(), p.secondId())
                                     .leavingOut(FixedPart.otherSide(p.firstId()), FixedPart.otherSide(p.secondId()))

@@ -86,7 +86,7 @@ final class ColumnChecks {
                         .toList()
                 : List.of();
         String noMove = moves.isEmpty()
-                ? " No move of one joint alone cures it: move two, or share the bend among more joints."
+                ? " Moving one joint is not enough: move two, or share the bend among more joints."
                 : "";
         String when = range.at().isEmpty() ? "" : " with the " + range.at();
         String whose = limit < joint.maxAngleDeg() ? "the rule set's limit" : "its limit";
@@ -96,7 +96,7 @@ final class ColumnChecks {
                     Fault.JOINT_LOCKED,
                     Severity.STOP,
                     where,
-                    Phrase.of(Phrase.name(joint.name()) + " stands at {0} and can't turn at all.", Quantity.angle(now)),
+                    Phrase.of(Phrase.name(joint.name()) + " is at {0} and can't turn at all.", Quantity.angle(now)),
                     "A single joint passes no rotation at a right angle or beyond: the column is solid." + noMove,
                     moves));
         } else if (over > 0) {
@@ -107,7 +107,7 @@ final class ColumnChecks {
                     Phrase.of(
                             Phrase.name(joint.name())
                                     + (limit < joint.maxAngleDeg() && deg <= joint.maxAngleDeg()
-                                            ? " stands too far over"
+                                            ? " is bent too far"
                                             : " binds")
                                     + when + ": {0}, which is {1} over " + whose + " of {2}.",
                             Quantity.angle(deg),

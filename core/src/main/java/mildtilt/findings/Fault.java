@@ -31,7 +31,7 @@ public enum Fault {
     MUST_SLIDE(BINDS, "{part} needs a sliding part"),
     ROD_END_OVER_LIMIT(BINDS, "{part}: a rod end over its tilt"),
     WEIGHT_TURNS_AWAY(BINDS, "Weight turns the wheels away from centre"),
-    TRAIL_RUNS_AWAY(BINDS, "Trail of the wheels not as usual"),
+    TRAIL_RUNS_AWAY(BINDS, "Trail outside the usual range"),
     TRAVEL_NOT_REACHED(BINDS, "Wheels can't reach full travel"),
     AXES_MISS(BINDS, "{part} off the axis of its shaft"),
     BEARING_FORCED(BINDS, "{part} forced out of line"),
@@ -44,13 +44,13 @@ public enum Fault {
     ROD_BENDS(BINDS, "{part} can bend"),
     ROD_END_WEAK(BINDS, "{part}: a rod end is weak"),
     BODY_TOO_WEAK(BINDS, "{part}: too little metal"),
-    ROD_END_TILTS_LESS(BINDS, "{part}: ends tilt less than judged by"),
+    ROD_END_TILTS_LESS(BINDS, "{part}: ends tilt less than the limit used"),
 
     TOUCHES(TOUCHING, "{part} touches"),
     TYRE_TOUCHES(TOUCHING, "Tyre touches before any stop"),
     GAP_SHORT(TOUCHING, "{part} too close"),
 
-    FRONT_PUSH(BREAKS_RULES, "Column can be pushed at the driver"),
+    FRONT_PUSH(BREAKS_RULES, "Column can be pushed into the driver"),
     HOLD_NOT_ACCEPTED(BREAKS_RULES, "{part}: fixing not accepted"),
     WELDED_SHAFT(BREAKS_RULES, "{part}: welded fork"),
     JOIN_FORBIDDEN(BREAKS_RULES, "{part}: welded join forbidden"),
@@ -70,21 +70,21 @@ public enum Fault {
     RIPPLE(UNEVEN, "Column turns unevenly"),
     LOPSIDED(UNEVEN, "Steering quicker one way"),
     LOCK_UNEQUAL(UNEVEN, "Lock differs left and right"),
-    STATIC_TOE(UNEVEN, "Toe straight ahead not as usual"),
-    STEER_AXIS_UNUSUAL(UNEVEN, "Steer axis not as usual"),
+    STATIC_TOE(UNEVEN, "Toe straight ahead out of range"),
+    STEER_AXIS_UNUSUAL(UNEVEN, "Steer axis outside the usual range"),
     SPAN_LONG(UNEVEN, "{part}: long span without bearing"),
     WIND_UP(UNEVEN, "Shafts wind up under a heavy pull"),
     REVERSED_ACKERMANN(UNEVEN, "Ackermann is reversed"),
-    ACKERMANN(UNEVEN, "Ackermann off what is wanted"),
+    ACKERMANN(UNEVEN, "Ackermann outside the target"),
     LOCK_SHORT(UNEVEN, "Gear ends before the wanted lock"),
     GEAR_OVERTRAVELS(UNEVEN, "Gear has travel left at full lock"),
-    BUMP_STEER(UNEVEN, "Bump steer over what is wanted"),
-    ROLL_STEER(UNEVEN, "Roll steer over what is usual"),
+    BUMP_STEER(UNEVEN, "Bump steer above the target"),
+    ROLL_STEER(UNEVEN, "Roll steer above the usual range"),
     RAKED_ROD(UNEVEN, "Tie rod raked in plan"),
-    HEAVY(UNEVEN, "Steering heavier than wanted"),
+    HEAVY(UNEVEN, "Steering heavier than the target"),
     GEAR_TAKES_THE_BLOW(UNEVEN, "Gear ends before the knuckle stop"),
 
-    SIZES_GUESSED(NOT_MEASURED, "Gaps that rest on guessed sizes");
+    SIZES_GUESSED(NOT_MEASURED, "Gaps based on guessed sizes");
 
     /** What a fault does to the vehicle; the gravest first. */
     public enum Group {
@@ -99,7 +99,7 @@ public enum Fault {
         /** It does not go together as bought. */
         DOES_NOT_FIT("does not go together"),
         /** It is uneven, or off what is wanted. */
-        UNEVEN("uneven or off what is wanted"),
+        UNEVEN("uneven or off target"),
         /** Only sizes that nobody gave say so. */
         NOT_MEASURED("not measured yet");
 

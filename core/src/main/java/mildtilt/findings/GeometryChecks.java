@@ -63,7 +63,7 @@ final class GeometryChecks {
                                 Quantity.angle(Math.abs(lift.atDeg())),
                                 Quantity.length(-lift.leastMm())),
                         Phrase.of(
-                                "Weight should lift as the wheels turn, so that it brings them back. Here it falls to the lock by itself and has to be held. It comes of a steer "
+                                "Weight should lift as the wheels turn, so that it brings them back. Here the steering falls to lock by itself and must be held. The cause is a steer "
                                         + "axis that leans outward at the top, or the wrong way fore and aft. Look whether left and right, or top and bottom, are swapped."),
                         List.of()));
                 return;
@@ -82,7 +82,7 @@ final class GeometryChecks {
         Phrase what = behind
                 ? Phrase.of(
                         "The " + side.label()
-                                + " wheel runs away by itself: its steer axis meets the ground {0} behind where the tyre stands (caster {1}).",
+                                + " wheel swings to lock by itself: its steer axis meets the ground {0} behind the tyre's contact point (caster {1}).",
                         Quantity.length(-trail),
                         Quantity.angle(caster))
                 : Phrase.of(
@@ -136,7 +136,7 @@ final class GeometryChecks {
         if (off.isEmpty() || side == Side.RIGHT && alike(all, Fault.STEER_AXIS_UNUSUAL)) {
             return;
         }
-        Phrase what = Phrase.of("The " + side.label() + " steer axis is not as usual: ");
+        Phrase what = Phrase.of("The " + side.label() + " steer axis is outside the usual range: ");
         for (int i = 0; i < off.size(); i++) {
             what = what.then(i == 0 ? "" : "; ").then(off.get(i));
         }
@@ -185,7 +185,7 @@ final class GeometryChecks {
         Optional<Double> reads = figures.ackermannAt20Pct();
         Optional<Double> without = figures.ackermannWithoutToePct();
         Phrase why = Phrase.of(
-                "Toe drags the tyres sideways all the time: they wear in no time, and the vehicle wanders. Set it to nought or a little in, with the tie rods.");
+                "Toe drags the tyres sideways all the time: they wear in no time, and the vehicle wanders. Set it to 0 or slightly in, with the tie rods.");
         if (reads.isPresent() && without.isPresent() && Math.abs(reads.get() - without.get()) > 5) {
             why = why.then(Phrase.of(
                     " It makes Ackermann read {0}; with the wheels straight it is {1}.",
@@ -196,7 +196,7 @@ final class GeometryChecks {
                 Math.abs(worst) > GRAVE_TOE * usual.toeDeg() ? Severity.STOP : Severity.LOOK,
                 new Element.TieRods(),
                 Phrase.of(
-                        "Straight ahead the wheels stand toed " + (worst > 0 ? "in" : "out")
+                        "Straight ahead the wheels are toed " + (worst > 0 ? "in" : "out")
                                 + ": left {0}, right {1}; up to {2} each is usual.",
                         Quantity.angle(Math.abs(left)),
                         Quantity.angle(Math.abs(right)),

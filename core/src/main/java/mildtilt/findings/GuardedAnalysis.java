@@ -73,8 +73,8 @@ public final class GuardedAnalysis {
                 Phrase.of(Phrase.name(part) + " could not be worked out."),
                 Phrase.of(
                         Phrase.name(cause)
-                                + "Nothing is known of this part: do not take it as fine. All else on this page is worked out. "
-                                + "Look for a size or a point that is far from any real vehicle's, most likely the last one changed, and correct it."),
+                                + "This part was not checked: do not assume it is good. Everything else on this page is worked out. "
+                                + "Look for a size or point that no real vehicle has, most likely the last one changed, and correct it."),
                 List.of()));
     }
 }

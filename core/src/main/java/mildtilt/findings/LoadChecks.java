@@ -72,10 +72,10 @@ final class LoadChecks {
                     Severity.LOOK,
                     new Element.Wheel(),
                     Phrase.of(
-                            "Parked, the rim wants up to {0}; the chosen limit is {1}. Creeping it is {2}.",
+                            "Parked, the rim needs up to {0}; the limit is {1}. At walking pace it needs {2}.",
                             Quantity.force(e.worstParked()), Quantity.force(limit), Quantity.force(e.worstCreeping())),
                     "Longer knuckle arms, a slower gear, a larger steering wheel, less scrub or narrower tyres ease it; each costs "
-                            + "lock, turns or room. Worked out for dry ground with the engine off.",
+                            + "lock, turns or room. For dry ground, with the engine off.",
                     List.of()));
         }
     }
@@ -95,7 +95,8 @@ final class LoadChecks {
                         m < STOP_MARGIN ? Severity.STOP : Severity.LOOK,
                         where,
                         Phrase.of(
-                                "The " + l.rod().label() + " carries {0} parked, and buckles at {1} that; wanted {2}.",
+                                "The " + l.rod().label()
+                                        + " carries {0} parked and buckles at {1} that load; {2} is wanted.",
                                 Quantity.force(l.force()),
                                 Quantity.times(m),
                                 Quantity.times(wanted)),
@@ -110,7 +111,7 @@ final class LoadChecks {
                         where,
                         Phrase.of(
                                 "The cranked " + l.rod().label()
-                                        + " stands {0} off its line: parked, its stress is {1}, which leaves "
+                                        + " is cranked {0} off its line: parked, its stress is {1}, which leaves "
                                         + "{2} to yield.",
                                 Quantity.length(crank),
                                 Quantity.stress(l.stress().orElse(0.0)),

@@ -73,7 +73,8 @@ final class LockChecks {
                         Quantity.angle(Math.min(l, r) / 2), Quantity.turns(x[0]), Quantity.turns(x[1])))
                 .orElse(Phrase.of(""));
         List<Cause> causes = causes();
-        Phrase why = Phrase.of("The vehicle turns tighter one way than the other, and the hands learn the wrong feel. ")
+        Phrase why = Phrase.of(
+                        "The vehicle turns tighter one way than the other, and the driver learns the wrong feel. ")
                 .then(ends());
         for (Cause c : causes.stream().limit(1).toList()) {
             why = why.then(" Likely cause: ").then(c.why).then(".");
@@ -141,13 +142,13 @@ final class LockChecks {
                                 FARTHEST)
                         .ifPresent(s -> all.add(new Cause(
                                 Phrase.of(
-                                        "the rack stands {0} too far to the " + (s > 0 ? "right" : "left")
+                                        "the rack is {0} too far to the " + (s > 0 ? "right" : "left")
                                                 + ", so that one tie rod is longer than the other",
                                         Quantity.length(Math.abs(s))),
                                 new Remedy(
                                         Phrase.of(
                                                 "Move the rack {0} to the " + (s > 0 ? "left" : "right")
-                                                        + " and set both tie rods anew",
+                                                        + " and set both tie rods again",
                                                 Quantity.length(Math.abs(s))),
                                         j -> j.editAxle(a -> a.editRack(x -> x.withCentre(
                                                 r.centre().plus(r.axis().times(s)))))))));
@@ -155,7 +156,7 @@ final class LockChecks {
                 equal(deg -> turned(job, g, deg), FARTHEST)
                         .ifPresent(deg -> all.add(new Cause(
                                 Phrase.of(
-                                                "the gear's arm stands {0} off its middle straight ahead",
+                                                "the gear's arm is {0} off its middle straight ahead",
                                                 Quantity.angle(Math.abs(deg)))
                                         .then(rodChange(g, deg)),
                                 new Remedy(

@@ -93,7 +93,7 @@ final class MakingChecks {
                         r.rod().label() + outer,
                         Phrase.of(
                                 name + " has {0} of thread in at its " + Fits.label(r.rod(), outer)
-                                        + "; never under {1} is wanted.",
+                                        + "; at least {1} is wanted.",
                                 Quantity.length(e.engaged()),
                                 Quantity.length(e.least())),
                         Phrase.of(
@@ -247,7 +247,7 @@ final class MakingChecks {
                                         + "'s ends allow {0} of tilt, and the linkage is not judged by it.",
                                 Quantity.angle(least)),
                 Phrase.of(
-                        "An end tilted past what it allows levers on its shank and breaks. Judge the linkage by the ends that are really taken."),
+                        "An end tilted past what it allows levers on its shank and breaks. Judge the linkage by the ends really used."),
                 List.of(new Remedy(
                         Phrase.of("Judge the " + r.rod().label() + " by {0}", Quantity.angle(least)),
                         j -> j.editAxle(a -> a.editRodEnds(r.rod(), e -> e.withAllowedDeg(least)))))));
@@ -263,7 +263,7 @@ final class MakingChecks {
         return r.makeUp().body().length().isEmpty()
                 ? List.of()
                 : List.of(new Remedy(
-                        Phrase.of("Make a new body, so that the threads stand in their middle"),
+                        Phrase.of("Make a new body, so that the threads are at their middle"),
                         j -> j.editMaking(m -> m.withRod(
                                 r.rod(),
                                 m.rod(r.rod()).map(x -> x.withBody(x.body().withLength(Optional.empty())))))));

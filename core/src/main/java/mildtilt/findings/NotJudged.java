@@ -55,15 +55,12 @@ public record NotJudged(String matter, Element element, Phrase missing) {
         if (job.column().isPresent()) {
             g.column(job.column().get(), column);
         } else {
-            g.add("The column", new Element.GearElement(), "from the hands to the gear there is nothing in this job");
+            g.add("The column", new Element.GearElement(), "this job has no column");
         }
         job.axle()
                 .ifPresentOrElse(
                         a -> g.axle(a, steer),
-                        () -> g.add(
-                                "Gear, linkage and wheels",
-                                new Element.Wheel(),
-                                "behind the column there is nothing in this job"));
+                        () -> g.add("Gear, linkage and wheels", new Element.Wheel(), "this job has no axle"));
         g.room(clearance);
         g.always();
         return List.copyOf(g.all);
@@ -114,7 +111,7 @@ public record NotJudged(String matter, Element element, Phrase missing) {
             if (c.gear().fit().socket().isEmpty()) {
                 bores.put("the gear's input", new Element.GearElement());
             }
-            group("Whether a shaft's end goes in, and what keeps it there", bores, "bore and hold not given");
+            group("Whether a shaft's end goes in, and what keeps it there", bores, "bore and retention not given");
             group("A joint's strength", torque, "the most torque its maker allows not given");
             group("How much room a joint sweeps", swing, "the circle its ears and screws sweep not given");
             if (c.gear().axis().isEmpty()) {
@@ -161,7 +158,7 @@ public record NotJudged(String matter, Element element, Phrase missing) {
                     round.values().iterator().next(),
                     Phrase.of(
                             "clamped alone it would slip: by friction an M8 bolt holds {0} and "
-                                    + "an M10 {1}" + (most > 0 ? ", where a heavy pull asks {2}" : "")
+                                    + "an M10 {1}" + (most > 0 ? "; a heavy pull needs {2}" : "")
                                     + ". See that bolt or screw lies in a notch or dimple of the shaft, or weld, key or tooth it: "
                                     + round.keySet().stream().map(Phrase::name).collect(Collectors.joining(", ")),
                             Quantity.torque(clamp(M8_PULL, least)),
@@ -276,7 +273,7 @@ public record NotJudged(String matter, Element element, Phrase missing) {
                 add("Room past frame, engine, axle and footwell", new Element.Tyres(), "nothing in the way is given");
             }
             if (clearance.isEmpty()) {
-                add("Every gap", new Element.Tyres(), "the wheels can't be put together anywhere");
+                add("Every gap", new Element.Tyres(), "the linkage can't be assembled anywhere");
             }
         }
 
@@ -284,7 +281,7 @@ public record NotJudged(String matter, Element element, Phrase missing) {
             add(
                     "Fatigue, blows at speed, heat, the quality of welds and of bought parts",
                     new Element.Wheel(),
-                    "no program sees them: inspection, test, and whoever is answerable for the vehicle");
+                    "no program can see these: they need inspection, tests, and the person responsible for the vehicle");
         }
     }
 }

@@ -71,7 +71,7 @@ final class PartChecks {
                 p.id().text(),
                 Phrase.of(
                         (p.kind() == Kind.ARM_PLATE ? "" : "The ") + Phrase.name(p.what()) + " "
-                                + (margin < 1 ? "yields " : "has little in hand ") + worst.label()
+                                + (margin < 1 ? "yields " : "has little strength in reserve ") + worst.label()
                                 + ": {0} in its rod give it {1}, and it yields at {2}; margin {3}, wanted {4}.",
                         Quantity.force(force),
                         Quantity.stress(p.stress(worst) * force),
@@ -94,7 +94,7 @@ final class PartChecks {
     private static String why(Kind kind) {
         return switch (kind) {
             case ARM_PLATE ->
-                "An arm that bends changes every angle, and one that was bent back breaks. Reckoned as plain structural steel plate with the hole at its root cut out. "
+                "An arm that bends changes every angle, and one that was bent back breaks. Calculated as plain structural steel plate with the root hole cut out. "
                         + "Thicker plate helps in proportion, more metal round the root hole with its square.";
             case SHANK -> "A shank that gives lets go of the wheel. Take a larger end, and a body to go with it.";
             case STUD ->

@@ -99,7 +99,7 @@ final class RangeChecks {
                 Severity.STOP,
                 new Element.ShaftAt(index),
                 Phrase.of(
-                        Phrase.name(s.name()) + " must give {0} in length and has no sliding part.",
+                        Phrase.name(s.name()) + " must change length by {0} and has no sliding part.",
                         Quantity.length(range.longest() - range.shortest())),
                 Phrase.of(
                         "Over the wheel's adjustment and the frame's movement its ends come as near as {0} and as far as {1}. "
@@ -132,7 +132,7 @@ final class RangeChecks {
                                     Phrase.name(s.name()) + " overlaps {0} at its longest; the least is {1}.",
                                     Quantity.length(least),
                                     Quantity.length(wanted)),
-                    "The overlap carries the whole pull of the hands; short of its least it wears, rattles, and can come apart while driving.",
+                    "The overlap carries the driver's whole pull; below its least it wears, rattles, and can come apart while driving.",
                     List.of(new Remedy(
                             Phrase.of("Make the inner part {0} longer", Quantity.length(more)),
                             j -> j.editColumn(c -> c.editShaft(

@@ -122,7 +122,7 @@ final class SupportChecks {
         Optional<Joint> loose =
                 column.joints().stream().filter(j -> !j.kind().locates()).findFirst();
         String why = bare
-                ? "Nothing is said to hold the shaft at the wheel: it needs two bearings of its own, those of a column tube or two that carry a "
+                ? "Nothing holds the shaft at the wheel: it needs two bearings of its own, those of a column tube or two that carry a "
                         + "bare shaft. "
                 : loose.isPresent()
                         ? Phrase.name(loose.get().name())
@@ -196,8 +196,7 @@ final class SupportChecks {
         }
         Phrase what = bent
                 ? Phrase.of(
-                        Phrase.name(b.name())
-                                + " fights the others: it stands {0} out of line and is pressed with {1}.",
+                        Phrase.name(b.name()) + " fights the others: it is {0} out of line and loaded with {1}.",
                         Quantity.length(o.off()),
                         Quantity.force(o.sideLoad()))
                 : Phrase.of(
@@ -321,7 +320,7 @@ final class SupportChecks {
                     Severity.STOP,
                     new Element.Tube(),
                     Phrase.of(
-                            "The tube's lower bearing stands {0} from the hub, where "
+                            "The tube's lower bearing sits {0} from the hub, where "
                                     + Phrase.name(column.shafts().getFirst().name()) + " has ended.",
                             Quantity.length(t.to())),
                     Phrase.of(
@@ -354,7 +353,7 @@ final class SupportChecks {
                 new Element.BearingAt(index),
                 Phrase.of(
                         Phrase.name(b.name()) + " does not sit on " + Phrase.name(shaft)
-                                + ": it stands {0} from its wheel end, and the shaft is clear from {1} to {2}.",
+                                + ": it sits {0} from its wheel end, and the shaft is clear from {1} to {2}.",
                         Quantity.length(b.along()),
                         Quantity.length(from),
                         Quantity.length(to)),
@@ -451,9 +450,9 @@ final class SupportChecks {
                 Severity.STOP,
                 new Element.JointAt(joint),
                 Phrase.of(
-                        Phrase.name(name) + " stands {0} off the axis of " + whose + " as measured.",
+                        Phrase.name(name) + " is {0} off the axis of " + whose + " as measured.",
                         Quantity.length(off.get())),
-                "A shaft that is bolted down points where it points: a joint drawn beside its axis will not go on, or bends what holds it.",
+                "A bolted-down shaft can't be aimed again: a joint drawn beside its axis will not go on, or bends what holds it.",
                 remedies));
     }
 
@@ -484,12 +483,12 @@ final class SupportChecks {
                 Phrase.of(
                         x.miss() > ON_AXIS
                                 ? "The axes of column and gear miss each other by {0}; one joint can't join them."
-                                : "The axes of column and gear meet {1} from where the joint stands.",
+                                : "The axes of column and gear meet {1} from the joint.",
                         Quantity.length(x.miss()),
                         Quantity.length(column.joints().getFirst().centre().distanceTo(x.onGear()))),
                 Phrase.of(
                         "A single joint turns freely only where both axes go through its centre; a small miss bends both shafts in every "
-                                + "turn and works the bearings loose. Where they pass nearest they stand at {0} to each other.",
+                                + "turn and works the bearings loose. At their closest they cross at {0}.",
                         Quantity.angle(x.angleDeg())),
                 remedies));
     }

@@ -86,8 +86,8 @@ public final class JsonText {
 
     private static void finite(JsonNode node, String place) throws JobFileException {
         if (node.isFloatingPointNumber() && !Double.isFinite(node.asDouble())) {
-            throw new JobFileException(RefusalText.capital(place.isEmpty() ? "the file" : place)
-                    + " is a number too large to be anything.");
+            throw new JobFileException(
+                    RefusalText.capital(place.isEmpty() ? "the file" : place) + " is far too large a number.");
         }
         if (node.isArray()) {
             for (int i = 0; i < node.size(); i++) {
@@ -113,7 +113,7 @@ public final class JsonText {
         }
         if (doubled.matches()) {
             return "The file says \"" + RefusalText.cut(doubled.group(1)) + "\" twice in one place" + place
-                    + ". Take one of the two out.";
+                    + ". Delete one of the two.";
         }
         return "The file is damaged or is not JSON: it can't be read any further" + place + ".";
     }

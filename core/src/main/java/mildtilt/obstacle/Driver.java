@@ -37,7 +37,7 @@ public record Driver(Point hip, Point heel, double thigh, double shin, double kn
         double reach = hip.distanceTo(heel);
         if (reach >= thigh + shin || reach <= Math.abs(thigh - shin)) {
             throw new ImpossibleGeometryException(
-                    "Thigh and shin do not go from the hip to the heel as given: mend a length, the seat or the heel.");
+                    "Thigh and shin do not go from the hip to the heel as given: correct a length, the seat or the heel.");
         }
     }
 

@@ -55,7 +55,7 @@ public final class JobParts {
                     "rules",
                     new Group<>(RuleParts.RULES),
                     ShippedRules.CAUTIOUS_ROAD.rules(),
-                    "the limits it is judged by; the cautious set that ships if left out")
+                    "the limits it is judged by; the built-in cautious set if left out")
             .omits(
                     "surroundings",
                     "surroundings",

@@ -108,7 +108,7 @@ final class RouteBuilder {
         if (margin.filter(m -> m < 0).isPresent()) {
             return Built.refused(Phrase.of(
                     "With " + way(way) + ", "
-                            + Phrase.name(tightest.orElseThrow().label()) + " lack {0} of their gap, worst "
+                            + Phrase.name(tightest.orElseThrow().label()) + " are {0} short of their gap, worst "
                             + tightest.orElseThrow().where().words(),
                     Quantity.length(-margin.get())));
         }

@@ -71,9 +71,9 @@ final class RouteScorer {
                         need - l,
                         i == 0
                                 ? Phrase.of(
-                                        "Between the lower end of the column's tube and where " + name
-                                                + " would have its joint {0} are lacking: a shorter tube, or wheel and gear farther "
-                                                + "apart, give them",
+                                        name
+                                                + " needs its joint {0} farther from the lower end of the column's tube: shorten "
+                                                + "the tube, or move wheel and gear apart",
                                         Quantity.length(need - l))
                                 : Phrase.of(
                                         name + " is {0} too short for what sits on its ends",
@@ -89,7 +89,7 @@ final class RouteScorer {
                 lacks.add(new Lack(
                         over,
                         Phrase.of(
-                                Phrase.name(layout.joint(i, joints).name()) + " stands at {0}, {1} over what it may",
+                                Phrase.name(layout.joint(i, joints).name()) + " is at {0}, {1} over its limit",
                                 Quantity.angle(deg),
                                 Quantity.angle(over))));
             }

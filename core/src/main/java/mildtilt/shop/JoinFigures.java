@@ -361,7 +361,7 @@ public record JoinFigures(
                                     Quantity.length(Math.max(1, Math.round(d / 10))))),
                     1,
                     d,
-                    "Nothing to come apart and nothing to test; the dearest, and the whole shaft is made anew if its length was wrong.");
+                    "Nothing to come apart and nothing to test; it costs most, and a wrong length means a new shaft.");
         }
 
         /** Bolts on one side and what they carry of the shaft's twist. */
@@ -473,7 +473,9 @@ public record JoinFigures(
                 all.add(
                         alone > 0.995
                                 ? Phrase.of("It carries the shaft's whole twist"
-                                        + (join.school().welded() ? " without its butt weld, which is in hand." : "."))
+                                        + (join.school().welded()
+                                                ? " without its butt weld, which is in reserve."
+                                                : "."))
                                 : inner < d
                                         ? Phrase.of(
                                                 "Without its butt weld it carries {0} of the shaft's twist, with one that goes through the whole wall and was tested, {1}.",

@@ -13,7 +13,7 @@ import mildtilt.steer.QuickFigures.Until;
 public enum Goal {
     LEAST_BUMP_STEER(
             "Least bump steer",
-            "Place the gear so that toe keeps still over the travel.",
+            "Place the gear so that toe changes least over the travel.",
             List.of(
                     DesignVariable.GEAR_HEIGHT,
                     DesignVariable.GEAR_FORE_AFT,

@@ -6,7 +6,7 @@ public record VariableBounds(DesignVariable variable, double least, double most)
     /** @throws IllegalArgumentException if there is nothing between the ends */
     public VariableBounds {
         if (!(least <= 0 && most >= 0 && most > least)) {
-            throw new IllegalArgumentException("A freedom must reach from 0 or below to 0 or above.");
+            throw new IllegalArgumentException("A variable's bounds must go from 0 or below to 0 or above.");
         }
     }
 

@@ -106,7 +106,7 @@ public sealed interface Reading {
             readable(spread, downDeg, leftDeg);
             if (Math.abs(downDeg) > 85) {
                 throw new ImpossibleGeometryException(
-                        "A shaft that stands within 5 degrees of upright has no angle in plan: measure it otherwise.");
+                        "A shaft within 5 degrees of upright has no angle in plan: measure it another way.");
             }
         }
 
@@ -177,7 +177,7 @@ public sealed interface Reading {
             }
         }
         if (!(spread > 0 && spread <= 1000)) {
-            throw new ImpossibleGeometryException("How well it was read must be above 0: nothing is measured exactly.");
+            throw new ImpossibleGeometryException("The ± of a reading must be above 0: nothing is measured exactly.");
         }
     }
 }

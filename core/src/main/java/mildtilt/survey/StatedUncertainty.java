@@ -21,7 +21,7 @@ public record StatedUncertainty(double point, double clockingDeg, double again)
     public StatedUncertainty {
         if (!(point > 0 && point <= 100) || !(clockingDeg > 0 && clockingDeg <= 30) || !(again > 0 && again <= 100)) {
             throw new ImpossibleGeometryException(
-                    "How well something is known must be above 0 and within 100 mm, or 30 degrees for a fork.");
+                    "A stated ± must be above 0 and within 100 mm, or 30 degrees for a fork.");
         }
     }
 }

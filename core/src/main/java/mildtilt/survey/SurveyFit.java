@@ -82,10 +82,10 @@ public final class SurveyFit {
                         .filter(o -> !there.contains(o))
                         .findFirst();
                 if (p.readings().isEmpty()) {
-                    open.put(p.id(), "Nothing of it is measured yet.");
+                    open.put(p.id(), "Not measured yet.");
                 } else {
-                    missing.ifPresent(m ->
-                            open.put(p.id(), "It is measured from \"" + names.apply(m) + "\", which is not settled."));
+                    missing.ifPresent(m -> open.put(
+                            p.id(), "It is measured from \"" + names.apply(m) + "\", which is not located yet."));
                 }
                 return p.readings().isEmpty() || missing.isPresent();
             });
@@ -111,7 +111,7 @@ public final class SurveyFit {
                     .toList();
             List<SurveyPoint> bare =
                     left.stream().filter(p -> p.readings().isEmpty()).toList();
-            bare.forEach(p -> open.put(p.id(), "It is measured only from points that are not settled."));
+            bare.forEach(p -> open.put(p.id(), "It is measured only from points that are not located yet."));
             left = left.stream().filter(p -> !p.readings().isEmpty()).toList();
         }
         return new Surveyed(Map.of(), open, List.of(), 0, Covariance.NONE);

@@ -32,11 +32,11 @@ public record Setup(
                 || !(Math.abs(travelLeft) <= 2000)
                 || !(Math.abs(travelRight) <= 2000)) {
             throw new ImpossibleGeometryException(
-                    "The steering wheel stands within ten turns and a wheel's travel within 2 m.");
+                    "The steering wheel must be within ten turns, and a wheel's travel within 2 m.");
         }
         if (!(wall >= 200 && wall <= 50_000)) {
             throw new ImpossibleGeometryException(
-                    "The wall must stand between 200 mm and 50 m ahead of the wheel centres.");
+                    "The wall must be between 200 mm and 50 m ahead of the wheel centres.");
         }
     }
 

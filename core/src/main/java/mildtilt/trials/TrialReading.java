@@ -111,7 +111,7 @@ public sealed interface TrialReading {
             }
         }
         if (!(spread > 0 && spread <= 1000)) {
-            throw new ImpossibleGeometryException("How well it was read must be above 0: nothing is measured exactly.");
+            throw new ImpossibleGeometryException("The ± of a reading must be above 0: nothing is measured exactly.");
         }
     }
 }

@@ -35,7 +35,7 @@ public record TrialSheet(
             throw new ImpossibleGeometryException("A trial needs a name.");
         }
         if (readings.size() > MOST) {
-            throw new ImpossibleGeometryException("A trial holds up to " + MOST + " readings: begin another.");
+            throw new ImpossibleGeometryException("A trial holds up to " + MOST + " readings: begin another trial.");
         }
         photos.forEach(p -> {
             if (p.isBlank()
@@ -44,7 +44,7 @@ public record TrialSheet(
                     || p.contains("\\")
                     || p.contains(":")
                     || p.chars().anyMatch(Character::isISOControl)) {
-                throw new ImpossibleGeometryException("A photo lies beside the job and is named from there, not \""
+                throw new ImpossibleGeometryException("A photo must be in the job's folder and named from there, not \""
                         + p.replaceAll("\\p{Cntrl}", "·") + "\".");
             }
         });

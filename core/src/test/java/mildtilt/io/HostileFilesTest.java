@@ -51,7 +51,7 @@ class HostileFilesTest {
             quoteCharacter = '~',
             value = {
                 "crash-log-rod-name | Log, vehicles number 1, trials number 2, readings number 29, part is \"Upper joint\"; it can be left_tie_rod, right_tie_rod,",
-                "crash-version-1e400 | Version is a number too large to be anything.",
+                "crash-version-1e400 | Version is far too large a number.",
                 "infinity-column.shafts0 | Column, shafts number 1, diameter is all but 0 mm; it can be 3 to 200 mm.",
                 "infinity-eff | Vehicle, loads, efficiency is all but 0; it can be 0.05 to 1.",
                 "tyre-radius-minus-50 | Axle, left, knuckle, wheel centre, z is -50 mm; it can be 50 to 1500 mm.",
@@ -134,7 +134,7 @@ class HostileFilesTest {
         Path obj = Files.writeString(folder.resolve("a.obj"), "v 0 0 0\nv 1 0 0\nv 0 1 0\n" + line + "\n");
         assertThatThrownBy(() -> ScanFile.read(obj))
                 .isInstanceOf(JobFileException.class)
-                .hasMessageEndingWith("Nothing was taken in.")
+                .hasMessageEndingWith("Nothing was imported.")
                 .matches(e -> AllThatIsSaid.isASentence(e.getMessage()));
     }
 
@@ -163,7 +163,7 @@ class HostileFilesTest {
         ((ObjectNode) tree.at("/log/vehicles/0/trials/0")).putArray("photos").add(name);
         assertThatThrownBy(() -> JobReader.read(tree.toString()))
                 .isInstanceOf(JobFileException.class)
-                .hasMessageContaining("A photo lies beside the job");
+                .hasMessageContaining("A photo must be in the job's folder");
     }
 
     /** Reads each file with less memory than a lavish reading of it would take, and says what comes of it. */

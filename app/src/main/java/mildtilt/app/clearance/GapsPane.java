@@ -44,13 +44,13 @@ public final class GapsPane extends FactsPane {
     protected void show(AnalysisUpdate worked) {
         ClearanceFigures f = worked.now().clearance().orElseThrow();
         head("Smallest gaps over the whole range");
-        hint(f.looked() + " pairs looked at in " + f.positions()
+        hint(f.looked() + " pairs checked in " + f.positions()
                 + " positions of steering, travel and the wheel's adjustment. Press one to go there.");
         for (int i = 0; i < Math.min(SHOWN, f.pairs().size()); i++) {
             pair(f.pairs().get(i), i);
         }
         if (f.pairs().isEmpty()) {
-            say("Nothing comes within {0} of what it needs.", Quantity.length(ClearanceFigures.NEAR));
+            say("No gap comes within {0} of the least it needs.", Quantity.length(ClearanceFigures.NEAR));
         } else if (f.pairs().size() > SHOWN) {
             hint((f.pairs().size() - SHOWN) + " more leave still more room; gaps.csv has them all.");
         }
@@ -78,7 +78,7 @@ public final class GapsPane extends FactsPane {
     }
 
     private void lock(LockKept l, Job job) {
-        head("What the gaps leave of the steering");
+        head("Steering range that the gaps leave");
         List<List<String>> rows = new ArrayList<>();
         for (double travel :
                 new double[] {job.vehicle().bump(), 0, -job.vehicle().droop()}) {
@@ -107,7 +107,7 @@ public final class GapsPane extends FactsPane {
                         "With full lock on, {0} of droop is free of the whole {1}.",
                         Quantity.length(z), Quantity.length(job.vehicle().droop())));
         if (l.stop(Side.LEFT).isEmpty() && l.stop(Side.RIGHT).isEmpty()) {
-            hint("No gap asks for an earlier stop.");
+            hint("No gap needs an earlier stop.");
         }
     }
 
@@ -176,7 +176,7 @@ public final class GapsPane extends FactsPane {
                         Wrap.text(
                                 "The wheel centre stays where it is. Makers' widths are nominal: measure the tyre on its rim.",
                                 "hint")))
-                .orElseGet(() -> List.of(Wrap.text("Nothing stands near enough to the tyres to limit them.", "hint")));
+                .orElseGet(() -> List.of(Wrap.text("Nothing is close enough to the tyres to limit them.", "hint")));
     }
 
     private static String ends(String by) {
@@ -185,9 +185,9 @@ public final class GapsPane extends FactsPane {
 
     private void taken(List<Phrase> assumed) {
         if (!assumed.isEmpty()) {
-            head("Sizes taken, not measured");
+            head("Sizes assumed, not measured");
             say(assumed.stream().map(a -> a.text(bench.lengthUnit())).collect(Collectors.joining("; ")) + ".");
-            hint("Mend them in the fields above the list of what is in the way, with nothing selected.");
+            hint("Type them in the fields above the list of obstacles, with nothing selected.");
         }
     }
 }

@@ -152,8 +152,8 @@ public final class ObstaclesPane extends VBox {
                 .ifPresent(_ -> rows.add(row(new Element.AtTheWheel(), "Driver", "legs, and knuckles on the rim")));
         if (rows.isEmpty()) {
             rows.add(Wrap.text(
-                    "Nothing yet. Put in what the column and the wheels must pass: frame rails, engine, battery, pedals, exhaust, the driver. "
-                            + "The vehicle's own tyres, rims, arms, rods and shafts are looked at without being drawn.",
+                    "No obstacles yet. Add what the column and the wheels must clear: frame rails, engine, battery, pedals, exhaust, the driver. "
+                            + "The vehicle's own tyres, rims, arms, rods and shafts are checked without being added.",
                     "hint"));
         }
         if (!job.surroundings().meant().isEmpty()) {
@@ -162,7 +162,7 @@ public final class ObstaclesPane extends VBox {
                     new Button("Look at the " + n + (n == 1 ? " pair that is" : " pairs that are") + " left out again");
             again.setId("look-again");
             again.setOnAction(
-                    _ -> bench.edit("Look at all pairs again", j -> j.editSurroundings(s -> s.leavingOutNone())));
+                    _ -> bench.edit("Check all pairs again", j -> j.editSurroundings(s -> s.leavingOutNone())));
             rows.add(again);
         }
         list.getChildren().setAll(rows);
@@ -192,7 +192,7 @@ public final class ObstaclesPane extends VBox {
             more.setAccessibleText("More for " + name);
             more.getItems()
                     .addAll(
-                            item("Put the same on the other side", "mirror-" + i.index(), () -> mirror(i.index())),
+                            item("Add the same on the other side", "mirror-" + i.index(), () -> mirror(i.index())),
                             item(
                                     "Delete it",
                                     "remove-" + i.index(),

@@ -251,8 +251,7 @@ public final class RoutePane extends VBox {
         Platform.runLater(this::toAnswers);
         cards(job, answer.routes());
         if (answer.routes().isEmpty()) {
-            answers.getChildren()
-                    .add(Wrap.text("There is no way within these limits. Nearest to one:", "finding-what"));
+            answers.getChildren().add(Wrap.text("No route fits these limits. Closest:", "finding-what"));
             List<Phrase> why = answer.blocked();
             for (int i = 0; i < Math.min(4, why.size()); i++) {
                 answers.getChildren().add(Wrap.text(why.get(i).text(bench.lengthUnit()) + ".", "step"));
@@ -264,7 +263,8 @@ public final class RoutePane extends VBox {
         } else {
             answers.getChildren()
                     .add(Wrap.text(
-                            String.format("%,d", answer.considered()) + " ways weighed. None is taken yet.", "hint"));
+                            String.format("%,d", answer.considered()) + " routes compared. None is applied yet.",
+                            "hint"));
             look(job, answer.routes().getFirst());
         }
     }

@@ -213,7 +213,7 @@ public final class Main implements Callable<Integer> {
         @Option(
                 names = "--catalogue",
                 paramLabel = "FILE",
-                description = "draw parts from this catalogue instead of the one that ships")
+                description = "take parts from this catalogue instead of the built-in one")
         private Optional<Path> catalogue = Optional.empty();
 
         @Override
@@ -260,7 +260,7 @@ public final class Main implements Callable<Integer> {
                 // Told below, together with even numbers.
             }
             throw new JobFileException(
-                    "--grid \"" + grid + "\" is not usable: give two odd numbers from 3 to 2001, like 61x41.");
+                    "--grid \"" + grid + "\" is not valid: give two odd numbers from 3 to 2001, like 61x41.");
         }
     }
 
@@ -273,7 +273,7 @@ public final class Main implements Callable<Integer> {
     @Command(
             name = "rules",
             mixinStandardHelpOptions = true,
-            description = "Prints a rule set that ships, to be copied and edited.")
+            description = "Prints a built-in rule set, to copy and edit.")
     static final class PrintRules implements Callable<Integer> {
         @Parameters(
                 paramLabel = "NAME",
@@ -307,7 +307,7 @@ public final class Main implements Callable<Integer> {
     @Command(
             name = "catalogue",
             mixinStandardHelpOptions = true,
-            description = "Prints the catalogue that ships, to be copied and edited.")
+            description = "Prints the built-in catalogue, to copy and edit.")
     static final class PrintCatalogue implements Callable<Integer> {
         @Override
         public Integer call() {
@@ -395,7 +395,7 @@ public final class Main implements Callable<Integer> {
                         bracket);
             } catch (NumberFormatException e) {
                 throw new JobFileException(
-                        "--joints \"" + joints + "\" is not usable: give the fewest and the most, like 1-3.");
+                        "--joints \"" + joints + "\" is not valid: give the fewest and the most, like 1-3.");
             }
         }
     }
@@ -425,7 +425,7 @@ public final class Main implements Callable<Integer> {
         @Option(
                 names = "--catalogue",
                 paramLabel = "FILE",
-                description = "draw parts from this catalogue instead of the one that ships")
+                description = "take parts from this catalogue instead of the built-in one")
         private Optional<Path> catalogue = Optional.empty();
 
         @Override
@@ -455,7 +455,7 @@ public final class Main implements Callable<Integer> {
     @Command(
             name = "scan",
             mixinStandardHelpOptions = true,
-            description = "Tells what a scan (STL or OBJ) holds: triangles, size in each unit, what is wrong with it.")
+            description = "Prints what a scan (STL or OBJ) contains: triangles, size in each unit, faults.")
     static final class CheckScan implements Callable<Integer> {
         @Parameters(paramLabel = "FILE", description = "an STL or OBJ file")
         private Path file = Path.of("");

@@ -32,7 +32,7 @@ final class TrialCommands {
             name = "sure",
             mixinStandardHelpOptions = true,
             description =
-                    "Works a job out many times over with every point a little elsewhere, and prints how sure each headline figure is, and what to measure once more, as JSON.")
+                    "Recalculates a job many times with every point moved within its ±, and prints the uncertainty of each headline figure and what to measure again, as JSON.")
     static final class Sure implements Callable<Integer> {
         @Parameters(paramLabel = "FILE", description = "a job file")
         private Path file = Path.of("");
@@ -48,8 +48,8 @@ final class TrialCommands {
                 MonteCarlo.Settings settings = MonteCarlo.Settings.USUAL.withDraws(draws);
                 Optional<Headlines> plan = Headlines.of(job);
                 if (plan.isEmpty()) {
-                    System.err.println(file.getFileName()
-                            + ": the plan can't be put together as it is, so there are no figures to be sure of.");
+                    System.err.println(
+                            file.getFileName() + ": the plan can't be assembled as it is, so it has no figures.");
                     return Main.BAD_INPUT;
                 }
                 Main.print(UncertaintyJson.write(
@@ -111,7 +111,7 @@ final class TrialCommands {
             name = "instruments",
             mixinStandardHelpOptions = true,
             description =
-                    "Answers the instruments' protocol on this machine for a vehicle built to a job, but not quite, until it is stopped.")
+                    "Simulates instruments on this machine, measuring a vehicle built almost to a job's plan, until stopped.")
     static final class Instruments implements Callable<Integer> {
         @Parameters(paramLabel = "FILE", description = "a job file")
         private Path file = Path.of("");
@@ -122,10 +122,10 @@ final class TrialCommands {
         @Option(
                 names = "--seed",
                 paramLabel = "N",
-                description = "the same seed has the same things wrong (by the clock)")
+                description = "the same seed gives the same errors (default: from the clock)")
         private long seed = System.nanoTime();
 
-        @Option(names = "--for", paramLabel = "SECONDS", description = "stop by itself after so long")
+        @Option(names = "--for", paramLabel = "SECONDS", description = "stop after this many seconds")
         private Optional<Integer> seconds = Optional.empty();
 
         @Override

@@ -114,11 +114,11 @@ public final class ClockingPane extends FactsPane {
         say("The gear turns " + LengthText.decimal(feel.ratioAhead(), 3) + " for 1 at the wheel: "
                 + feel.middle().label() + ", " + sides + ".");
         if (feel.choices().isEmpty()) {
-            hint("So even that nobody feels where it lies.");
+            hint("Too even for anyone to feel where it lies.");
             return;
         }
         hint(
-                "The whole train turned on in hub and gear, with the wheel and the gear left where they are, moves the ripple without changing it:");
+                "Turning the whole train in hub and gear, with wheel and gear left in place, moves the ripple without changing its size:");
         for (EvenFeel.Choice choice : feel.choices()) {
             boolean there = Math.abs(choice.turnDeg()) < 0.05;
             String way = there

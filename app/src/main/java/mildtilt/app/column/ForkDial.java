@@ -125,7 +125,7 @@ final class ForkDial extends CanvasPane {
             bench.refuse(
                     f.atGearEnd()
                             ? "The forks of " + c.shafts().get(f.shaft()).name()
-                                    + " are on it for good: they can't be clocked."
+                                    + " are fixed to it: they can't be clocked."
                             : "Clocking is measured from this fork: drag the one at the gear end of the shaft.");
             return;
         }

@@ -119,7 +119,7 @@ public final class RangePane extends FactsPane {
     private void push(Column c, FrontPush p, Rules rules) {
         head("A push from the front (advice)");
         say(
-                "Free stroke before the wheel is reached: {0}. Kink on the way: {1} in all. Joints stand up to {2} off a straight line from gear to driver.",
+                "Free stroke before the wheel is reached: {0}. Kink on the way: {1} in all. Joints are up to {2} off a straight line from gear to driver.",
                 Quantity.length(p.stroke()), Quantity.angle(p.kinkDeg()), Quantity.length(p.standsOff()));
         for (int j = 0; j < c.joints().size(); j++) {
             say(

@@ -92,7 +92,7 @@ public final class SupportsPane extends FactsPane {
 
     private void outOfLine(Column c, OutOfLine o) {
         say(
-                Phrase.name(c.bearings().get(o.bearing()).name()) + " stands {0} out of line; the shaft leans {1} in it"
+                Phrase.name(c.bearings().get(o.bearing()).name()) + " is {0} out of line; the shaft leans {1} in it"
                         + (o.sideLoad() > 0 ? " and presses on it with {2}." : "."),
                 Quantity.length(o.off()),
                 Quantity.angle(o.tiltDeg()),

@@ -117,7 +117,7 @@ public final class CompareTable extends VBox {
         Label now = new Label("now");
         now.getStyleClass().add("pane-head");
         choice.setPrefWidth(112);
-        choice.setTooltip(new Tooltip("What the figures before are: before the last change, as opened, or as pinned"));
+        choice.setTooltip(new Tooltip("What to compare with: the last change, as opened, or a saved mark"));
         pin.setMinWidth(Region.USE_PREF_SIZE);
         now.setMinWidth(Region.USE_PREF_SIZE);
         atHands.setId("at-hands");

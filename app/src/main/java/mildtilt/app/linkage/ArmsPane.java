@@ -61,7 +61,7 @@ public final class ArmsPane extends VBox {
         fields.getStyleClass().add("piece-grid");
         steps.getStyleClass().add("steps");
         Label from = Wrap.text(
-                "From the piece in hand: the arm as opened, or as pinned (Ctrl+B). Along, across and up are the arm's own directions.",
+                "Compared with the arm as opened, or at the saved mark (Ctrl+B). Along, across and up are the arm's own directions.",
                 "hint");
         Button swap = button(
                 "Swap left and right knuckles",

@@ -50,7 +50,7 @@ public final class SolvePane extends VBox {
     private static final double USUAL_BOLT_RADIUS = 60;
 
     private final Workbench bench;
-    private final ChoiceBox<Goal> goal = Choices.of(Goal.class, Goal::label, "goal", "What is to be worked out");
+    private final ChoiceBox<Goal> goal = Choices.of(Goal.class, Goal::label, "goal", "What to solve for");
     private final Label meaning = Wrap.text("", "hint");
     private final GridPane asked = new GridPane();
     private final SearchRow controls = new SearchRow("Solve", "run-work-out", "give-up", this::search, this::stop);
@@ -112,7 +112,8 @@ public final class SolvePane extends VBox {
         Job job = bench.job();
         Goal g = goal.getValue();
         if (g == Goal.LOCK_STOPS) {
-            row = field(row, "Stop acts before all else by", "stop-before", Measure.ANGLE, before, v -> before = v);
+            row = field(
+                    row, "Stop acts before anything else by", "stop-before", Measure.ANGLE, before, v -> before = v);
             row = field(
                     row,
                     "Stop bolt from the steer axis",
@@ -174,8 +175,8 @@ public final class SolvePane extends VBox {
         if (!can) {
             asked.add(
                     Wrap.text(
-                            "This job can't be worked on so: it has no axle, does not steer the right way, or can't go "
-                                    + "through its whole range. Findings says why.",
+                            "Solving needs an axle that steers the right way and goes "
+                                    + "through its whole range. Findings says what is wrong.",
                             "hint"),
                     0,
                     row,
@@ -311,8 +312,8 @@ public final class SolvePane extends VBox {
         if (found.answers.isEmpty() && !found.met && g != Goal.ARM_MATCH) {
             answers.getChildren()
                     .add(Wrap.text(
-                            "Nothing within these limits brings it much nearer. Let it go further, or let "
-                                    + "more change, or want less.",
+                            "Nothing within these limits comes much closer. Widen the limits, let "
+                                    + "more change, or lower the target.",
                             "finding-what"));
         }
         for (int i = 0; i < found.answers.size(); i++) {

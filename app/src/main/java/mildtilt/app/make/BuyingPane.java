@@ -53,7 +53,7 @@ final class BuyingPane extends MakePane {
         say("Priced so far: " + LengthText.decimal(b.price(), 2)
                 + (b.unpriced() > 0 ? "; " + b.unpriced() + " without a price." : "."));
         if (plan.wanted().isEmpty()) {
-            hint("Say when it should be ready and how long each thing takes to come, to see the latest day to order.");
+            hint("Type when the job should be ready and each delivery time, to see the latest day to order.");
         }
         long late = b.items().stream().filter(i -> i.late() > 0).count();
         if (late > 0) {

@@ -106,7 +106,7 @@ final class JoinsPane extends MakePane {
         if (found) {
             add(schools);
         } else {
-            say("That shaft is there no more or is not cut, or the join lies too near its end.");
+            say("That shaft no longer exists or is not cut, or the join lies too near its end.");
         }
     }
 

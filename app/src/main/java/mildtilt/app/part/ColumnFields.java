@@ -292,7 +292,7 @@ final class ColumnFields {
                     "clockable",
                     "Forks",
                     "can be clocked",
-                    "on for good",
+                    "fixed",
                     !s.forksFixed(),
                     (j, free) -> shaft(j, index, x -> x.withForksFixed(!free))));
         }
@@ -331,11 +331,11 @@ final class ColumnFields {
                 List.of(
                         angle(
                                         "joint-angle",
-                                        "Angle it stands at",
+                                        "Operating angle",
                                         Math.toDegrees(c.axis(index).angleTo(c.axis(index + 1))),
                                         (j, v) -> j.editColumn(k -> JointBend.withAngle(k, index, v)))
                                 .meaning(
-                                        "Its operating angle. Type one, and the joint moves square to the line between its neighbours until it has that angle.")));
+                                        "Type one, and the joint moves square to the line between its neighbours until it has that angle.")));
         all.addAll(PartFields.of(at, ColumnParts.JOINT, joint, "", (j, change) -> joint(j, index, change)));
         all.addAll(fit(
                 at.in("wheel_side"),

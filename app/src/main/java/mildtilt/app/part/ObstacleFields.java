@@ -86,7 +86,7 @@ final class ObstacleFields {
                         "cold",
                         o.hot(),
                         (j, hot) -> j.editSurroundings(s -> s.edit(index, x -> x.withHot(hot))))
-                .meaning("What is hot asks for a larger gap."));
+                .meaning("Hot parts need a larger gap."));
         List<Sweep> ways = sweeps(o);
         List<String> words = List.of(
                 "stays",

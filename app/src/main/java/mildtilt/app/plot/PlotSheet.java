@@ -96,7 +96,10 @@ final class PlotSheet extends ChartPane {
             g.setFont(Fonts.text(14));
             g.setTextAlign(TextAlignment.LEFT);
             g.fillText(
-                    "Nothing to draw: this job lacks the parts, or they can't move so.", LEFT, h / 2, w - LEFT - RIGHT);
+                    "Nothing to draw: this job lacks the parts, or they can't move that way.",
+                    LEFT,
+                    h / 2,
+                    w - LEFT - RIGHT);
             return;
         }
         top = named(now) ? TOP_NAMED : TOP;

@@ -98,7 +98,7 @@ final class Commands {
                         unkeyed("open-catalogue", "Use a catalogue…", () -> documents.openCatalogue(window)),
                         unkeyed(
                                 "shipped-catalogue",
-                                "Use the catalogue that ships",
+                                "Use the built-in catalogue",
                                 () -> documents.dropCatalogue(window)),
                         always(
                                 "quit",
@@ -411,7 +411,7 @@ final class Commands {
         column.getChildren()
                 .add(text(
                         "A point with the focus: arrow keys move it 1 mm, with Shift 10 mm, with Ctrl 0.1 mm. "
-                                + "Dragging a point keeps to whole millimetres; with Shift to tenths. Escape gives a drag up. "
+                                + "Dragging a point keeps to whole millimetres; with Shift to tenths. Escape cancels a drag. "
                                 + "The diamond at a joint bends it by its angle, a degree a key. A fork's clock turns by a degree or a tooth; with Shift "
                                 + "by ten degrees, with Ctrl by a tenth. The wheel and the levers take the arrow keys too, Home for the middle.",
                         300));

@@ -251,7 +251,7 @@ public final class Documents {
                             () -> bench.say(
                                     gone
                                             ? file.getFileName()
-                                                    + " had been taken away since it was opened; it is written anew."
+                                                    + " was deleted since it was opened; it is written again."
                                             : "Saved " + file.getFileName() + "."));
             before.filter(b -> !b.equals(file)).ifPresent(b -> takePhotosAlong(b, file));
             return true;
@@ -341,7 +341,7 @@ public final class Documents {
                 Rules rules = RulesFile.open(p);
                 bench.edit("Judge by the rule set \"" + rules.name() + "\"", j -> j.withRules(rules));
             } catch (JobFileException e) {
-                tell(owner, "That rule set was not taken. The job is judged by the one it had.", e.getMessage());
+                tell(owner, "That rule set was not opened. The job keeps the one it had.", e.getMessage());
             }
         });
     }
@@ -359,7 +359,7 @@ public final class Documents {
             } catch (JobFileException | ImpossibleGeometryException | UnreadableMeasureException e) {
                 tell(
                         owner,
-                        "Those points were not taken. The survey is as it was.",
+                        "Those points were not imported. The survey is as it was.",
                         Objects.requireNonNull(e.getMessage()));
             }
         });
@@ -392,7 +392,7 @@ public final class Documents {
     private void importRefused(Window owner, Throwable problem) {
         tell(
                 owner,
-                "That scan was not taken in. The job is as it was.",
+                "That scan was not imported. The job is as it was.",
                 String.valueOf((problem.getCause() == null ? problem : problem.getCause()).getMessage()));
     }
 
@@ -420,7 +420,7 @@ public final class Documents {
         try {
             bench.catalogueProperty().set(own.load());
         } catch (JobFileException e) {
-            tell(owner, "Your own catalogue can't be used. The one that ships is used instead.", e.getMessage());
+            tell(owner, "Your own catalogue can't be used. The built-in one is used instead.", e.getMessage());
         }
     }
 
@@ -428,8 +428,7 @@ public final class Documents {
         prompt.save(owner, "Save a copy of the catalogue to edit", Kind.CATALOGUE, "catalogue")
                 .ifPresent(p -> put(owner, () -> {
                     SafeFiles.replace(p, own.text().getBytes(StandardCharsets.UTF_8));
-                    return "The catalogue is in " + p.getFileName()
-                            + ". Edit it, then take it with Job, Use a catalogue.";
+                    return "The catalogue is in " + p.getFileName() + ". Edit it, then choose Job, Use a catalogue.";
                 }));
     }
 
@@ -439,7 +438,7 @@ public final class Documents {
                 bench.catalogueProperty().set(own.adopt(p));
                 bench.say("Parts now come from " + p.getFileName() + ".");
             } catch (JobFileException e) {
-                tell(owner, "That catalogue was not taken. The one in use stays.", e.getMessage());
+                tell(owner, "That catalogue was not opened. The one in use stays.", e.getMessage());
             } catch (IOException e) {
                 tell(owner, "That catalogue could not be kept.", SafeFiles.reason(e));
             }
@@ -449,9 +448,9 @@ public final class Documents {
     public void dropCatalogue(Window owner) {
         try {
             bench.catalogueProperty().set(own.drop());
-            bench.say("Parts come from the catalogue that ships.");
+            bench.say("Parts come from the built-in catalogue.");
         } catch (IOException e) {
-            tell(owner, "Your own catalogue could not be taken away.", SafeFiles.reason(e));
+            tell(owner, "Your own catalogue could not be removed.", SafeFiles.reason(e));
         }
     }
 

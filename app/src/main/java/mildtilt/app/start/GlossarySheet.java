@@ -54,7 +54,7 @@ public final class GlossarySheet {
             terms.getChildren().add(one);
         }
         if (terms.getChildren().isEmpty()) {
-            terms.getChildren().add(Wrap.text("Nothing here is called so.", "hint"));
+            terms.getChildren().add(Wrap.text("No entry found.", "hint"));
         }
     }
 }

@@ -108,7 +108,7 @@ public final class Tour extends HBox {
     private List<Step> steps() {
         return List.of(
                 new Step(
-                        "Select. This strip holds every part from hands to tyres, with its figure and its state: ● OK, ▲ check, ■ stop. Press Lower joint.",
+                        "Select. This strip holds every part from steering wheel to tyres, with its figure and its state: ● OK, ▲ check, ■ stop. Press Lower joint.",
                         () -> at(WorkStage.COLUMN, ViewChoice.SIDE, SideTab.FINDINGS),
                         () -> tile(LOWER_JOINT),
                         () -> selected(LOWER_JOINT),

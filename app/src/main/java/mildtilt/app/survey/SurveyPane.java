@@ -155,7 +155,7 @@ public final class SurveyPane extends FormPane {
         }
         say(s.places().size() + (s.places().size() == 1 ? " point is" : " points are") + " settled, with " + s.spare()
                 + (s.spare() == 1 ? " reading" : " readings") + " to spare."
-                + (s.spare() == 0 ? " Nothing checks anything yet: one misread tape would not be seen." : ""));
+                + (s.spare() == 0 ? " Nothing is checked yet: one misread tape would not show." : ""));
         s.worst().ifPresentOrElse(t -> add(Wrap.text("! " + words(t), "brings")), () -> {
             if (s.spare() > 0) {
                 hint("No reading looks wrong.");
@@ -485,7 +485,7 @@ public final class SurveyPane extends FormPane {
                         .toList());
         skew.axleDeg()
                 .ifPresent(d -> say(
-                        "The axle stands {0} from square to the frame, ± {1}"
+                        "The axle is {0} from square to the frame, ± {1}"
                                 + (Math.abs(d) > 2 * skew.axleSd()
                                         ? ", the " + (d > 0 ? "left" : "right") + " wheel ahead."
                                         : ": square as far as was measured."),

@@ -80,8 +80,7 @@ public final class UncertaintyPane extends FormPane {
                         mine,
                         MonteCarlo.of(job, plan.headlines(), MonteCarlo.Settings.USUAL, s -> tell(mine, s), mine::get));
             } catch (RuntimeException e) {
-                Platform.runLater(
-                        () -> bench.refuse("How sure the figures are could not be worked out: " + e.getMessage()));
+                Platform.runLater(() -> bench.refuse("The uncertainty could not be worked out: " + e.getMessage()));
             }
         });
         showAgain();
@@ -113,7 +112,7 @@ public final class UncertaintyPane extends FormPane {
     protected void show(AnalysisUpdate worked) {
         StatedUncertainty stated = bench.job().survey().stated();
         hint(
-                "The whole plan is worked out a thousand times, each time with every point a little elsewhere, as far as it may well be: surveyed points as the survey found, all others as stated here. ± is what two in three are within.");
+                "The plan is recalculated a thousand times with every point moved within its ±: surveyed points by the survey, all others as stated here. Two results in three lie within the ± shown.");
         row(
                 length(
                         "Points not surveyed ±",
@@ -135,7 +134,7 @@ public final class UncertaintyPane extends FormPane {
             if (s.impossible() > 0) {
                 add(Wrap.text(
                         "! In " + s.impossible() + " of " + s.draws()
-                                + " the wheels or the column could not be put together: parts stand nearer to their limits than they are measured.",
+                                + " the wheels or the column could not be put together: their ± is larger than the room to their limits.",
                         "brings"));
             }
             again(s);
@@ -169,18 +168,18 @@ public final class UncertaintyPane extends FormPane {
     }
 
     private void again(UncertaintyReport s) {
-        head("Measure once more first");
+        head("Measure again first");
         if (s.again().isEmpty()) {
             hint(
                     s.finished()
-                            ? "No single measuring would make any figure noticeably surer."
-                            : "That comes when the draws are done.");
+                            ? "Measuring any one point again would not narrow any figure noticeably."
+                            : "Shown when the run is finished.");
             return;
         }
         List<Headline> from =
                 s.figures().keySet().stream().filter(h -> s.best(h).isPresent()).toList();
         row(named(
-                "For the sake of",
+                "To narrow",
                 choiceBox(
                         "sure-about",
                         Stream.concat(
@@ -232,6 +231,6 @@ public final class UncertaintyPane extends FormPane {
                         })
                         .toList());
         hint(
-                "Under each figure stands what nine draws in ten lie between. Where the plan's own figure lies outside, as peak to peak figures do, the plan is at its best only if everything is exactly where it says.");
+                "Under each figure: the range that holds nine results in ten. A planned figure outside it, as with peak-to-peak figures, is reached only if every point is exactly as planned.");
     }
 }

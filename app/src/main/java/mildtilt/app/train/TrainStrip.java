@@ -300,7 +300,7 @@ public final class TrainStrip extends Pane {
             }
             row.getChildren().setAll(groups);
             if (tiles.isEmpty()) {
-                Label none = new Label("The parts from steering wheel to tyres stand here once a job has some.");
+                Label none = new Label("The parts from steering wheel to tyres are shown here once a job has some.");
                 none.getStyleClass().add("hint");
                 row.getChildren().add(none);
             }
@@ -374,7 +374,7 @@ public final class TrainStrip extends Pane {
                 .findFirst()
                 .ifPresentOrElse(
                         part -> bench.edit(
-                                "Begin a column: a wheel, a shaft in a tube, a joint, a stub into the gear",
+                                "Start a column: a wheel, a shaft in a tube, a joint, a stub into the gear",
                                 j -> j.withColumn(TrainEdits.begun(
                                         j.axle().map(_ -> JobPoints.position(j, new PointId.GearCentre())), part))),
                         () -> bench.refuse("The catalogue in use has no joint to begin with.")));

@@ -23,7 +23,7 @@ final class DiagnosisPane extends TrialPane {
     protected void show(Trial t, TrialDesk.TrialResult told) {
         title(
                 "Diagnosis",
-                "Every cause that is known, and every two of them, are fitted to the readings: gear high, low, to a side, forward or tilted; either arm or both, up, out or long; the arms swapped. Rods are taken to be set anew after.");
+                "Every known cause, alone and in pairs, is fitted to the readings: gear high, low, to a side, forward or tilted; either arm or both, up, out or long; the arms swapped. It is assumed that the rods are set again afterwards.");
         of(t);
         Optional<Diagnosis> cause = told.cause();
         if (cause.isEmpty()) {
@@ -48,7 +48,7 @@ final class DiagnosisPane extends TrialPane {
                 Quantity.times(best.left()));
         if (d.unexplained()) {
             add(Wrap.text(
-                    "! None of the causes that are known explains these readings. Look for what is not among them: something bent, loose or bound, the wrong side up, a dot taken on the wrong mark. Measure again before anything is cut.",
+                    "! No known cause explains these readings. Look for what is not among them: something bent, loose or bound, the wrong side up, a dot taken on the wrong mark. Measure again before anything is cut.",
                     "brings"));
         }
         d.asLikely().stream()
@@ -63,16 +63,16 @@ final class DiagnosisPane extends TrialPane {
                 say(++n + ". " + p.text(bench.lengthUnit()));
             }
             row(small(
-                    "Leave it so: make the plan what was built",
+                    "Keep it as built: change the plan to match",
                     "trial-take-built",
                     () -> bench.edit(
-                            "Plan made what was built",
+                            "Plan changed to what was built",
                             "The readings of " + t.sheet().name() + " fit "
                                     + best.told(plan).text(bench.lengthUnit()) + ".",
                             best::onto)));
             hint("That changes the plan, and with it every figure, the cut list and the findings. Undo takes it back.");
         }
-        head("All that were fitted best");
+        head("Best fits");
         table(CauseTable.of(t.sheet().name(), d, plan), "cause", "confidence_pct", "left_times_spread");
     }
 }

@@ -34,12 +34,12 @@ final class LogPane extends TrialPane {
     protected void show(AnalysisUpdate worked) {
         title(
                 "Log",
-                "What was done to the plan and why, newest first. Readings, ticks and reasons carry their own dates and are no changes of the plan.");
+                "What was done to the plan and why, newest first. Readings, ticks and reasons have their own dates and don't change the plan.");
         desk.trial().ifPresent(t -> desk.told().ifPresent(d -> show(t, d)));
         head("Changes of the plan");
         List<Change> all = bench.job().changes();
         if (all.isEmpty()) {
-            hint("None yet since this is written down.");
+            hint("No changes logged yet.");
         }
         for (int i = all.size() - 1; i >= Math.max(0, all.size() - SHOWN); i--) {
             int at = i;

@@ -192,10 +192,10 @@ final class MeasurePane extends VBox {
             index = -1;
             title.setText(
                     trial.isEmpty()
-                            ? "Begin a trial to write readings into."
+                            ? "Begin a trial to record readings."
                             : desk.told().isEmpty()
                                     ? "Working out what to measure …"
-                                    : "There is nothing of this to measure on this vehicle.");
+                                    : "This vehicle has nothing to measure here.");
             how.setText(
                     trial.isEmpty()
                             ? "A trial keeps what was changed, how the vehicle stood, every reading, and the plan as it is now."
@@ -376,7 +376,7 @@ final class MeasurePane extends VBox {
         boolean any = typed.stream().anyMatch(f -> !f.getText().isBlank());
         Optional<InstrumentReading> now = link.liveProperty().get();
         if (!any && now.isEmpty()) {
-            bench.refuse("There is nothing to take: type what you read, or connect an instrument.");
+            bench.refuse("Nothing to record: type the reading, or connect an instrument.");
             return;
         }
         try {

@@ -25,7 +25,7 @@ final class PlatesPane extends TrialPane {
     protected void show(Trial t, TrialDesk.TrialResult told) {
         title(
                 "Turn plates",
-                "Both plates zeroed straight ahead. Where the dots leave the plan alike to both sides, both arms or the gear stand otherwise; where they cross it, the sides differ.");
+                "Both plates zeroed straight ahead. Dots off the plan the same way on both sides: both arms or the gear are elsewhere. Dots that cross it: the sides differ.");
         of(t);
         List<PlateAngles.Row> rows = told.figures().plates();
         if (rows.isEmpty()) {

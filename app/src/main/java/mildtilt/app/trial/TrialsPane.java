@@ -247,7 +247,7 @@ final class TrialsPane extends TrialPane {
                 .runOuts()
                 .forEach(r -> say(Phrase.name(told.figures().names().apply(r.shaft())) + ": "
                         + r.verdict().label() + "."));
-        told.cause().ifPresent(d -> hint("What may be behind it stands on the sheet \"Diagnosis\"."));
+        told.cause().ifPresent(d -> hint("The sheet \"Diagnosis\" shows likely causes."));
     }
 
     /** Both turns together, and whether the gear stands in the middle of its travel when the wheels are straight. */
@@ -275,7 +275,7 @@ final class TrialsPane extends TrialPane {
     }
 
     private void tolerances() {
-        hint("How far a reading may be off before it counts as not as planned. Set your own.");
+        hint("How far a reading may differ before it counts as out of tolerance. Set your own.");
         row(Arrays.stream(Tolerances.Kind.values()).map(this::tolerance).toArray(Node[]::new));
     }
 

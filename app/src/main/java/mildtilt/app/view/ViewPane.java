@@ -93,7 +93,7 @@ public final class ViewPane extends VBox {
         all.setId("show-whole");
         all.getStyleClass().add("sheet-button");
         all.setMinWidth(Region.USE_PREF_SIZE);
-        all.setTooltip(new Tooltip("Fit the vehicle into the view (Ctrl+0)"));
+        all.setTooltip(new Tooltip("Show all (Ctrl+0)"));
         all.setOnAction(_ -> fit());
         HBox bar = new HBox(8, choices, sense, gap, locked, all);
         bar.getStyleClass().add("view-bar");

@@ -374,7 +374,7 @@ public final class Workbench implements AutoCloseable {
     /** A size no job file may hold, such as a joint that allows 400 degrees, is refused when it is typed. */
     private boolean fitsFile(Job after) {
         Optional<String> fault = RangeCheck.fault(JobParts.JOB, after);
-        fault.ifPresent(f -> refuse("That can't be. " + f + " Nothing was changed."));
+        fault.ifPresent(f -> refuse("That is not possible. " + f + " Nothing was changed."));
         return fault.isEmpty();
     }
 
@@ -384,7 +384,7 @@ public final class Workbench implements AutoCloseable {
             new SteeringTrain(after);
             return Optional.of(after);
         } catch (ImpossibleGeometryException e) {
-            refuse("That can't be. " + e.getMessage() + " Nothing was changed.");
+            refuse("That is not possible. " + e.getMessage() + " Nothing was changed.");
             return Optional.empty();
         }
     }

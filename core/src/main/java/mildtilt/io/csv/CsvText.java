@@ -98,7 +98,7 @@ record CsvText(String file, List<String> heads, List<List<String>> rows, List<Lo
                 before = parser.getCurrentLineNumber();
                 if (rows.size() - 1 > mostRows) {
                     throw new JobFileException(name + " has more than " + mostRows
-                            + " lines below its headings, the most that can be taken.");
+                            + " lines below its headings, the most that can be read.");
                 }
             }
         } catch (IOException | UncheckedIOException | IllegalStateException | IllegalArgumentException e) {

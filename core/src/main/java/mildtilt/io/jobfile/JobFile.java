@@ -99,7 +99,7 @@ public final class JobFile {
                     return new Saved(FileStamp.of(text), others);
                 }
             }
-            throw new IOException("something else goes on writing to it");
+            throw new IOException("another program keeps writing to it");
         } catch (IOException e) {
             throw new JobFileException(file + " can't be saved: " + SafeFiles.reason(e)
                     + " The job is still open and unsaved; save it somewhere else.");

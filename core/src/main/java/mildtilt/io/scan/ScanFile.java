@@ -118,12 +118,12 @@ public final class ScanFile {
             }
             return soup.joined(name);
         } catch (JobFileException e) {
-            throw new JobFileException(name + ": " + e.getMessage() + " Nothing was taken in.");
+            throw new JobFileException(name + ": " + e.getMessage() + " Nothing was imported.");
         } catch (CharacterCodingException e) {
             throw new JobFileException(
-                    name + ": the file is damaged or is no scan: it should be text, and is not. Nothing was taken in.");
+                    name + ": the file is damaged or is no scan: it should be text, and is not. Nothing was imported.");
         } catch (IOException e) {
-            throw new JobFileException(name + " can't be read: " + e.getMessage() + ". Nothing was taken in.");
+            throw new JobFileException(name + " can't be read: " + e.getMessage() + ". Nothing was imported.");
         }
     }
 

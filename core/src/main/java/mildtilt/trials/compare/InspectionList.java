@@ -227,7 +227,7 @@ public final class InspectionList {
                 new Id("direction"),
                 Group.CENTRE,
                 Phrase.of(
-                        "Steering wheel turned to the left: the front of both road wheels goes to the left. Tried, not thought."));
+                        "Steering wheel turned to the left: the front of both road wheels goes to the left. Try it; don't assume it."));
         add(
                 new Id("centre"),
                 Group.CENTRE,

@@ -41,7 +41,7 @@ public record MeasurementTask(Round round, What what, Optional<Element> where, S
                 "Gear in the middle and road wheels straight both at once; then to each lock, the wheels on turn plates."),
         PLATES(
                 "Turn plates",
-                "Zero both plates straight ahead. Turn until the inner one says what is asked, and read both."),
+                "Zero both plates straight ahead. Turn until the inner plate shows the angle asked for, and read both."),
         WALL(
                 "Wall trace",
                 "Springs and bump stops off, steering wheel held still. Mark the dot at ride height; then lift the hub step by step and take how far the dot is from its mark."),
@@ -53,7 +53,7 @@ public record MeasurementTask(Round round, What what, Optional<Element> where, S
                 "A pull scale square to the spoke at the rim. Raised first, then parked on its tyres. Free return at walking pace, on closed ground."),
         GAPS(
                 "Gaps",
-                "The tightest of the plan, each where the plan has it tightest: go through the whole range and take the least.");
+                "The tightest of the plan, each where the plan has it tightest: go through the whole range and read the smallest.");
 
         private final String label;
         private final String how;

@@ -178,7 +178,7 @@ class ScanFileTest {
                 .isInstanceOf(JobFileException.class)
                 .hasMessageContaining(why)
                 .hasMessageStartingWith(name)
-                .hasMessageEndingWith("Nothing was taken in.");
+                .hasMessageEndingWith("Nothing was imported.");
     }
 
     @Test
