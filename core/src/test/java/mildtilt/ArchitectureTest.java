@@ -24,7 +24,7 @@ class ArchitectureTest {
             .importPackages("mildtilt");
 
     @Test
-    void packagesFormNoRing() {
+    void packageDependenciesAreAcyclic() {
         slices().matching("mildtilt.(**)").should().beFreeOfCycles().check(CORE);
     }
 
@@ -62,7 +62,7 @@ class ArchitectureTest {
             Set.of("io.json", "io.csv", "io.pdf", "io.cad", "io.papers"));
 
     @Test
-    void packagesUseOnlyTheirOwnGroupAndThoseBeforeIt() {
+    void packageGroupsDependOnlyOnEarlierGroups() {
         Map<String, Integer> order = new TreeMap<>();
         for (int i = 0; i < GROUPS.size(); i++) {
             for (String name : GROUPS.get(i)) {
@@ -86,7 +86,7 @@ class ArchitectureTest {
     }
 
     @Test
-    void theCoreKnowsNoInterface() {
+    void coreHasNoUserInterfaceDependencies() {
         noClasses()
                 .should()
                 .dependOnClassesThat()
@@ -95,7 +95,7 @@ class ArchitectureTest {
     }
 
     @Test
-    void everyPackageSaysWhatItIsAndThatNothingIsNull() {
+    void everyPackageIsNullMarked() {
         JavaPackage root = CORE.getPackage("mildtilt");
         assertThat(root.getSubpackagesInTree())
                 .isNotEmpty()

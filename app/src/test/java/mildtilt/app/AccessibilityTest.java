@@ -94,7 +94,7 @@ class AccessibilityTest {
     }
 
     @Test
-    void everyControlOfEveryViewHasAName(FxRobot robot) {
+    void everyControlHasAnAccessibleName(FxRobot robot) {
         app.settle();
         List<String> found = new ArrayList<>();
         for (WorkStage stage : WorkStage.values()) {
@@ -139,7 +139,7 @@ class AccessibilityTest {
     }
 
     @Test
-    void everythingIsReachedWithTheKeyboard(FxRobot robot) {
+    void everythingIsReachableByKeyboard(FxRobot robot) {
         app.settleWhole();
         robot.interact(() -> robot.lookup("#element-0").query().requestFocus());
         Set<Node> reached = new LinkedHashSet<>();
@@ -165,7 +165,7 @@ class AccessibilityTest {
     }
 
     @Test
-    void everyWordTellsWhatItMeans(FxRobot robot) {
+    void everyTermHasAHint(FxRobot robot) {
         app.settle();
         Label meaning = robot.lookup("#finding-4 .label")
                 .match((Label l) -> l.getText().startsWith("Ackermann off"))

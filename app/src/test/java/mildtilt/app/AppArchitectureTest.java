@@ -34,13 +34,13 @@ class AppArchitectureTest {
             .importPackages("mildtilt.app");
 
     @Test
-    void packagesFormNoRing() {
+    void packageDependenciesAreAcyclic() {
         assertThat(APP).hasSizeGreaterThan(40);
         slices().matching("mildtilt.app.(*)..").should().beFreeOfCycles().check(APP);
     }
 
     @Test
-    void noViewReadsAnotherView() {
+    void viewsDontDependOnEachOther() {
         for (String view : VIEWS) {
             assertThat(APP.containPackage("mildtilt.app." + view)).as(view).isTrue();
             String[] others = VIEWS.stream()

@@ -76,7 +76,7 @@ class ClearanceStageTest {
     }
 
     @Test
-    void thingsArePutInTheWaySizedMovedCopiedAndTakenOut(FxRobot robot) {
+    void obstaclesAreAddedSizedCopiedAndDeleted(FxRobot robot) {
         tab(robot, SideTab.OBSTACLES);
         int before = all().size();
         AppWindow.menu(robot, "#add-obstacle", "add-box");
@@ -125,7 +125,7 @@ class ClearanceStageTest {
     }
 
     @Test
-    void aPointInTheWayIsNudgedWithTheKeysAndTheFoulFollows(FxRobot robot) {
+    void obstaclePointMovesByKeysAndGapUpdates(FxRobot robot) {
         int bracket = all().size() - 1;
         app.settle();
         assertThat(app.bench.analysisProperty().get().orElseThrow().now().findings())
@@ -144,7 +144,7 @@ class ClearanceStageTest {
     }
 
     @Test
-    void aGapIsPressedAndTheHandsGoThere(FxRobot robot) {
+    void pressingAGapGoesToItsPosition(FxRobot robot) {
         tab(robot, SideTab.GAPS);
         Button first = robot.lookup("#gap-0").queryAs(Button.class);
         assertThat(first.getText()).startsWith("left tyre and tray bracket").contains("touches");
@@ -178,7 +178,7 @@ class ClearanceStageTest {
     }
 
     @Test
-    void aScanIsTakenInByItsSizeOrNotAtAll(FxRobot robot) throws Exception {
+    void scanImportAsksForUnit(FxRobot robot) throws Exception {
         Path sample = Path.of("..", "docs", "samples", "tray-bracket.stl");
         int before = all().size();
         app.chosen = sample;
@@ -212,7 +212,7 @@ class ClearanceStageTest {
     }
 
     @Test
-    void aRouteIsLookedForShownAsAGhostAndTaken(FxRobot robot) {
+    void routeIsFoundPreviewedAndApplied(FxRobot robot) {
         tab(robot, SideTab.ROUTES);
         choose(robot, "#route-most", 1);
         WaitForAsyncUtils.waitForFxEvents();

@@ -109,7 +109,7 @@ class ColumnStageTest {
     }
 
     @Test
-    void aForkIsDraggedRoundAndClicksWhereItsEndsAllow(FxRobot robot) {
+    void forkDragSnapsToAllowedClocks(FxRobot robot) {
         app.settle();
         // Plain ends: any angle, kept to whole degrees. The lower shaft's gear-end fork is the third.
         dragRound(robot, "#fork-2", 90, 151);
@@ -152,7 +152,7 @@ class ColumnStageTest {
     }
 
     @Test
-    void escapeGivesADragOfAForkUp(FxRobot robot) {
+    void escapeCancelsForkDrag(FxRobot robot) {
         app.settle();
         Job before = app.bench.job();
         robot.moveTo(onRim(robot, "#fork-2", 90)).press(MouseButton.PRIMARY).moveTo(onRim(robot, "#fork-2", 130));
@@ -163,7 +163,7 @@ class ColumnStageTest {
     }
 
     @Test
-    void aJointIsBentByItsAngle(FxRobot robot) {
+    void jointIsBentByItsAngleHandle(FxRobot robot) {
         app.settle();
         robot.interact(() -> app.bench.showPart(Optional.of(new Element.JointAt(0))));
         Node handle = robot.lookup("#sheet-side-angle").query();
@@ -223,7 +223,7 @@ class ColumnStageTest {
     }
 
     @Test
-    void theTrainIsSplitSwappedHeldAndTakenApart(FxRobot robot) {
+    void trainMenuSplitsSwapsSupportsAndDeletes(FxRobot robot) {
         app.settle();
         Job before = app.bench.job();
         choose(robot, index(new Element.ShaftAt(1)), "split", "Single joint, welded 19.05 both");
@@ -269,7 +269,7 @@ class ColumnStageTest {
     }
 
     @Test
-    void aJobWithoutAColumnIsGivenOne(FxRobot robot) {
+    void columnIsAddedToAJob(FxRobot robot) {
         open(robot, MildTilt.empty());
         robot.interact(() -> robot.lookup("#begin-column").queryButton().fire());
         app.settle();
@@ -282,7 +282,7 @@ class ColumnStageTest {
     }
 
     @Test
-    void eightJointsStillHaveEveryDialInSight(FxRobot robot) {
+    void eightJointDialsAreInSight(FxRobot robot) {
         Column c = DemoJob.MARSH_CARRIER.job().column().orElseThrow();
         for (int i = 0; i < 6; i++) {
             c = TrainEdits.split(c, 1 + i % 2, c.joints().getFirst().withName("Joint"));
@@ -337,7 +337,7 @@ class ColumnStageTest {
     }
 
     @Test
-    void phasingTellsSharesAndSetsTheForks(FxRobot robot) {
+    void phasingShowsSharesAndSetsForks(FxRobot robot) {
         app.settle();
         tab(robot, SideTab.PHASING);
         assertThat(words(robot, "#phasing-pane"))
@@ -358,7 +358,7 @@ class ColumnStageTest {
     }
 
     @Test
-    void holdingPutsABearingAndRangeTurnsTheRack(FxRobot robot) {
+    void supportsAddABearingAndRangeTurnsTheRack(FxRobot robot) {
         Job job = DemoJob.MARSH_CARRIER
                 .job()
                 .editColumn(c -> TrainEdits.split(c, 1, c.joints().getFirst().withName("Middle joint")));
@@ -403,7 +403,7 @@ class ColumnStageTest {
 
     @Test
     @SuppressWarnings("unchecked")
-    void aRuleSetIsChosenEditedSavedAndTakenBack(FxRobot robot) throws Exception {
+    void ruleSetIsChosenEditedSavedAndOpened(FxRobot robot) throws Exception {
         app.settle();
         tab(robot, SideTab.RULES);
         robot.interact(() -> robot.lookup("#rule-set")
@@ -456,7 +456,7 @@ class ColumnStageTest {
     }
 
     @Test
-    void onesOwnCatalogueIsTakenKeptAndLetGo(FxRobot robot) throws Exception {
+    void ownCatalogueIsUsedKeptAndDropped(FxRobot robot) throws Exception {
         app.settle();
         Path mine = Files.createTempDirectory("parts").resolve("mine.json");
         Files.writeString(
@@ -491,7 +491,7 @@ class ColumnStageTest {
     /** Every choice of every element is taken, shown, and undone. */
     @Test
     @SuppressWarnings("unchecked")
-    void everyChoiceOfEveryPartIsTaken(FxRobot robot) {
+    void everyPartChoiceWorks(FxRobot robot) {
         open(
                 robot,
                 DemoJob.BOG_TENDER
@@ -549,7 +549,7 @@ class ColumnStageTest {
     }
 
     @Test
-    void whatStandsInTheStripIsPressed(FxRobot robot) {
+    void trainStripSelectsParts(FxRobot robot) {
         open(
                 robot,
                 DemoJob.MARSH_CARRIER
@@ -576,7 +576,7 @@ class ColumnStageTest {
     }
 
     @Test
-    void theSheetsOfHelpSayWhatIsNotOfferedAndWhy(FxRobot robot) {
+    void helpSheetsExplainWhatIsNotOffered(FxRobot robot) {
         app.settle();
         for (String[] sheet : new String[][] {
             {"F1", "Practice and its costs"}, {"F2", "never approves a design"}, {"F3", "not offered"}
@@ -592,7 +592,7 @@ class ColumnStageTest {
     }
 
     @Test
-    void aPartIsRenamedAndNeverNameless(FxRobot robot) {
+    void partIsRenamedButNeverUnnamed(FxRobot robot) {
         app.settle();
         robot.interact(() -> app.bench.showPart(Optional.of(new Element.JointAt(0))));
         type(robot, "#field-name", "Joint at the firewall");
@@ -606,7 +606,7 @@ class ColumnStageTest {
 
     /** While a joint is dragged the panes at the side follow, before it is let go. */
     @Test
-    void figuresFollowADragBeforeItEnds(FxRobot robot) {
+    void figuresUpdateDuringDrag(FxRobot robot) {
         app.settle();
         tab(robot, SideTab.PHASING);
         String before = words(robot, "#phasing-pane");
@@ -626,7 +626,7 @@ class ColumnStageTest {
 
     /** The same fields and cards go on to tell the figures as they are; what can be done is offered again once it is let go. */
     @Test
-    void fieldsAndNotesStayWhileSomethingIsDragged(FxRobot robot) {
+    void fieldsAndFindingsStayDuringDrag(FxRobot robot) {
         robot.interact(() -> app.bench.showPart(Optional.of(new Element.JointAt(1))));
         app.settleWhole();
         TextField angle = robot.lookup("#field-joint-angle").queryAs(TextField.class);
@@ -678,7 +678,7 @@ class ColumnStageTest {
     }
 
     @Test
-    void measuredAxesAreTypedAsAnAngleFinderGivesThem(FxRobot robot) {
+    void measuredAxesAreTypedAsSlopeAndPlanAngle(FxRobot robot) {
         app.settle();
         robot.interact(() -> app.bench.showPart(Optional.of(new Element.Wheel())));
         robot.interact(() -> robot.lookup("#choice-column-axis")
@@ -693,7 +693,7 @@ class ColumnStageTest {
     }
 
     @Test
-    void nonsenseColumnsAreShownOrRefusedAndNothingBreaks(FxRobot robot) {
+    void nonsenseColumnsNeverBreakTheWindow(FxRobot robot) {
         Random r = new Random(8);
         app.settle();
         for (int i = 0; i < 12; i++) {

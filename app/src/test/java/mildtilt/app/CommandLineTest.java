@@ -36,7 +36,7 @@ class CommandLineTest {
     }
 
     @Test
-    void makeWritesEverythingTheBenchNeedsAndRefusesWhatIsNoJob(@TempDir Path folder) throws Exception {
+    void makeWritesAllPapersAndRefusesNonJobs(@TempDir Path folder) throws Exception {
         Path file = folder.resolve("demo.tilt");
         JobFile.save(file, DemoJob.BOG_TENDER.job());
         Said said =
@@ -68,7 +68,7 @@ class CommandLineTest {
     }
 
     @Test
-    void sureFitAndInstrumentsDoWhatTheySayAndRefuseWhatTheyCant(@TempDir Path folder) throws Exception {
+    void sureFitAndInstrumentsWorkAndRefuse(@TempDir Path folder) throws Exception {
         Path file = folder.resolve("demo.tilt");
         JobFile.save(file, DemoJob.MARSH_CARRIER.job());
         Path tug = folder.resolve("tug.tilt");
@@ -91,7 +91,7 @@ class CommandLineTest {
     }
 
     @Test
-    void analysePrintsEveryFigureAndWritesTheCurves(@TempDir Path folder) throws Exception {
+    void analysePrintsFiguresAndWritesCurves(@TempDir Path folder) throws Exception {
         Path file = folder.resolve("demo.tilt");
         JobFile.save(file, DemoJob.MARSH_CARRIER.job());
         Path positions = Files.writeString(
@@ -120,7 +120,7 @@ class CommandLineTest {
     }
 
     @Test
-    void rulesAndCatalogueArePrintedAndTakenBack(@TempDir Path folder) throws Exception {
+    void rulesAndCatalogueRoundTrip(@TempDir Path folder) throws Exception {
         Path job = folder.resolve("demo.tilt");
         JobFile.save(job, DemoJob.MARSH_CARRIER.job());
         Path rules = Files.writeString(
@@ -154,7 +154,7 @@ class CommandLineTest {
     }
 
     @Test
-    void unusableInputIsASentenceAndACode(@TempDir Path folder) throws Exception {
+    void invalidInputGivesSentenceAndExitCode(@TempDir Path folder) throws Exception {
         Path file = folder.resolve("x.tilt");
         Files.writeString(file, "no json");
         assertThat(run("analyse", file.toString())).satisfies(s -> {
@@ -177,7 +177,7 @@ class CommandLineTest {
 
     /** Each refused in one or two sentences, without a trace, and with a code. */
     @Test
-    void hostileArgumentsAreSentencesToo(@TempDir Path folder) throws Exception {
+    void hostileArgumentsGiveSentences(@TempDir Path folder) throws Exception {
         Path file = folder.resolve("x.tilt");
         JobFile.save(file, DemoJob.GREENHOUSE_TUG.job());
         Path scan = Files.writeString(folder.resolve("a.obj"), "v 0 0 0\nv 1 0 0\nv 0 1 0\nf // 2 3\n");

@@ -85,7 +85,7 @@ class JourneyTest {
     }
 
     @Test
-    void fromBindingColumnToJobCard(FxRobot robot) throws Exception {
+    void bindingColumnIsCuredAndPrinted(FxRobot robot) throws Exception {
         app.settleWhole();
         // The column binds, and the window says where and why.
         assertThat(app.text(robot, "#notes-head")).startsWith("4 stop, 1 check");
@@ -189,7 +189,7 @@ class JourneyTest {
     }
 
     @Test
-    void everythingByKeysAndInInches(FxRobot robot) {
+    void journeyByKeyboardInInches(FxRobot robot) {
         app.settle();
         // A point is nudged with the arrow keys where it stands.
         robot.interact(() -> robot.lookup("#sheet-side-joint-1").query().requestFocus());
@@ -272,7 +272,7 @@ class JourneyTest {
     }
 
     @Test
-    void theHandsTurnAndEverythingFollows(FxRobot robot) {
+    void turningTheWheelUpdatesEverything(FxRobot robot) {
         app.settle();
         robot.clickOn("#wheel-dial");
         robot.interact(() -> robot.lookup("#wheel-dial").query().requestFocus());
@@ -296,7 +296,7 @@ class JourneyTest {
     }
 
     @Test
-    void aFileThatWillNotOpenLeavesWhatWasOpen(FxRobot robot) throws Exception {
+    void unreadableFileLeavesOpenJob(FxRobot robot) throws Exception {
         app.settle();
         app.chosen =
                 Files.writeString(folder.resolve("broken.tilt"), "{\"format\": \"mild-tilt-job\", \"version\": 9}");
@@ -309,7 +309,7 @@ class JourneyTest {
     }
 
     @Test
-    void nothingIsCutOffAtAnyOfTheSizes(FxRobot robot) {
+    void nothingIsCutOffAtAnyWindowSize(FxRobot robot) {
         app.settle();
         for (double[] size : new double[][] {{1280, 800}, {1100, 700}, {1600, 1000}}) {
             robot.interact(() -> {
@@ -373,7 +373,7 @@ class JourneyTest {
     }
 
     @Test
-    void aJobWithHalfOfItMissingStillWorks(FxRobot robot) {
+    void partialJobsWork(FxRobot robot) {
         Job demo = DemoJob.MARSH_CARRIER.job();
         Job columnOnly =
                 Job.of("column only", new Plan(demo.vehicle(), demo.column(), Optional.empty(), demo.targets()));

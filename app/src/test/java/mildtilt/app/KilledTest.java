@@ -108,7 +108,7 @@ class KilledTest {
     }
 
     @Test
-    void nothingSavedIsLostAndOfTheEditingOnlyTheLastMoments(@TempDir Path folder) throws Exception {
+    void killLosesOnlyTheLastMoments(@TempDir Path folder) throws Exception {
         Path state = folder.resolve("state");
         Path file = folder.resolve("carrier.tilt");
         JobFile.save(file, DemoJob.GREENHOUSE_TUG.job().withTitle("edit 0"));

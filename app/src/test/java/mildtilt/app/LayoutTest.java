@@ -67,7 +67,7 @@ class LayoutTest {
     }
 
     @Test
-    void theVehicleIsWholeAndNoFigureStandsOnAnotherOrOnADarkLine(FxRobot robot) {
+    void drawingIsCompleteAndLabelsAreClear(FxRobot robot) {
         int figures = 0;
         for (double[] size : SIZES) {
             size(robot, size[0], size[1]);
@@ -98,7 +98,7 @@ class LayoutTest {
     }
 
     @Test
-    void noTextIsCutOffInAnyPanelOfAnyDemo(FxRobot robot) {
+    void noPanelTextIsCutOff(FxRobot robot) {
         for (double[] size : SIZES) {
             size(robot, size[0], size[1]);
             // At each size other demos, so that all are seen at two of them.
@@ -151,7 +151,7 @@ class LayoutTest {
 
     /** The shares of the window that the design asks for at 1280 by 800. */
     @Test
-    void theDrawingHasItsShareAndFindingsAndSizesAreInSight(FxRobot robot) {
+    void drawingShareAndSidePanelRowsAreMet(FxRobot robot) {
         app.settleWhole();
         size(robot, 1280, 800);
         double window = 1280.0 * 800;

@@ -84,7 +84,7 @@ class LinkageStageTest {
     }
 
     @Test
-    void anArmIsChangedFromThePieceInHandTriedKeptBesideAndTaken(FxRobot robot) {
+    void armChangeIsTriedKeptAndApplied(FxRobot robot) {
         robot.clickOn("#stage-linkage");
         app.settle();
         double ratio = now(Headline.RATIO);
@@ -133,7 +133,7 @@ class LinkageStageTest {
     }
 
     @Test
-    void theGearIsPlacedByWorkingItOut(FxRobot robot) {
+    void gearIsPlacedBySolving(FxRobot robot) {
         robot.interact(() -> {
             app.bench.stageProperty().set(WorkStage.LINKAGE);
             app.bench.edit("raise", j -> j.editAxle(a -> a.withGearMoved(new Vector(0, 0, 15))));
@@ -176,7 +176,7 @@ class LinkageStageTest {
     }
 
     @Test
-    void theMapAndTheCurvesArePointedAtAndTakeTheHandsThere(FxRobot robot) {
+    void mapAndCurvesMoveTheSteering(FxRobot robot) {
         robot.interact(() -> app.bench.stageProperty().set(WorkStage.LINKAGE));
         app.settle();
         robot.clickOn("#plot");
@@ -196,7 +196,7 @@ class LinkageStageTest {
     }
 
     @Test
-    void beamsRollAndWheelsOnTheFrameStay(FxRobot robot) {
+    void beamsRollAndFrameKingpinsStay(FxRobot robot) {
         robot.interact(() -> app.bench.open(DemoJob.HOP_PLATFORM.job(), Optional.empty()));
         robot.interact(() -> app.bench.steerTo(new SteeringInput(0, 30, 0)));
         assertThat(app.bench.steeringInput()).isEqualTo(new SteeringInput(0, 30, -30));
@@ -209,7 +209,7 @@ class LinkageStageTest {
     }
 
     @Test
-    void everyDemoIsShownWholeWithEveryUseOfTheSide(FxRobot robot) {
+    void everyDemoShowsEverySideTab(FxRobot robot) {
         for (DemoJob demo : DemoJob.values()) {
             robot.interact(() -> app.bench.open(demo.job(), Optional.empty()));
             app.settle();
@@ -242,7 +242,7 @@ class LinkageStageTest {
     }
 
     @Test
-    void aSchoolIsChosenAndItsTableTyped(FxRobot robot) {
+    void ackermannSchoolAndTableAreSet(FxRobot robot) {
         robot.interact(() -> {
             app.bench.stageProperty().set(WorkStage.LINKAGE);
             app.bench.showPart(Optional.of(new Element.SteeringArms()));
@@ -270,7 +270,7 @@ class LinkageStageTest {
     }
 
     @Test
-    void sidesMayDifferAndEachHasItsOwnFieldsAndInstruction(FxRobot robot) {
+    void asymmetricSidesHaveOwnFields(FxRobot robot) {
         robot.interact(() -> {
             app.bench.stageProperty().set(WorkStage.LINKAGE);
             app.bench.sideTabProperty().set(SideTab.ARMS);
@@ -310,7 +310,7 @@ class LinkageStageTest {
     }
 
     @Test
-    void swappedKnucklesAndAFlippedGearAreWarnedOf(FxRobot robot) {
+    void swappedKnucklesAndFlippedGearAreReported(FxRobot robot) {
         robot.interact(() -> {
             app.bench.stageProperty().set(WorkStage.LINKAGE);
             app.bench.sideTabProperty().set(SideTab.ARMS);
@@ -349,7 +349,7 @@ class LinkageStageTest {
     }
 
     @Test
-    void whatACureWouldStopIsToldBesideIt(FxRobot robot) {
+    void remedyShowsWhatItWouldBreak(FxRobot robot) {
         // Rod ends with no room to spare: arms bent in for Ackermann tilt them too far.
         robot.interact(() -> {
             app.bench.open(
@@ -377,7 +377,7 @@ class LinkageStageTest {
     }
 
     @Test
-    void aSearchIsGivenUpAndTheMatchOfArmsIsTold(FxRobot robot) {
+    void searchIsCancelledAndArmMatchShown(FxRobot robot) {
         robot.interact(() -> {
             app.bench.stageProperty().set(WorkStage.LINKAGE);
             app.bench.sideTabProperty().set(SideTab.SOLVE);
@@ -411,7 +411,7 @@ class LinkageStageTest {
     }
 
     @Test
-    void everythingOfTheStageIsReachedByKeysAndInInches(FxRobot robot) {
+    void linkageStageByKeyboardInInches(FxRobot robot) {
         SideTab[] tabs =
                 Arrays.stream(SideTab.values()).filter(t -> t != SideTab.PART).toArray(SideTab[]::new);
         KeyCode[] digits = {
@@ -460,7 +460,7 @@ class LinkageStageTest {
     }
 
     @Test
-    void aNewJobStartsFromAKindOfSteeringAndIsNotSavedYet(FxRobot robot) {
+    void newJobStartsUnsaved(FxRobot robot) {
         robot.interact(() -> app.shell.documents().newLike(app.stage, DemoJob.SALT_RAKE));
         app.settle();
         assertThat(app.bench.job().title()).isEqualTo("New job");

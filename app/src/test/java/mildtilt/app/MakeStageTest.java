@@ -100,7 +100,7 @@ class MakeStageTest {
     }
 
     @Test
-    void aTaperThatRattlesIsReamedFromTheSheet(FxRobot robot) {
+    void looseTaperIsReamedFromSheet(FxRobot robot) {
         sheet(robot, MakeSheet.FITS);
         AppWindow.untilSays(robot, "#fit-1", "rattles in the right steering arm");
         press(robot, "#fit-1-way-0");
@@ -129,7 +129,7 @@ class MakeStageTest {
     }
 
     @Test
-    void theCutListIsSortedCopiedAndTheRunSheetPrinted(FxRobot robot) throws Exception {
+    void cutListSortsCopiesAndRunSheetPrints(FxRobot robot) throws Exception {
         sheet(robot, MakeSheet.CUT_LIST);
         AppWindow.until(() -> robot.lookup("#sort-cut-list-saw-mm").tryQuery().isPresent());
         press(robot, "#sort-cut-list-saw-mm");
@@ -160,7 +160,7 @@ class MakeStageTest {
     }
 
     @Test
-    void aThreadIsTypedInItsOwnStandard(FxRobot robot) {
+    void threadIsTypedInItsStandard(FxRobot robot) {
         sheet(robot, MakeSheet.RODS);
         robot.interact(() -> app.bench.lengthUnitProperty().set(LengthUnit.INCH_FRACTION));
         AppWindow.until(
@@ -181,7 +181,7 @@ class MakeStageTest {
     }
 
     @Test
-    void aRodIsMadeUpAndTellsWhatATurnDoes(FxRobot robot) {
+    void rodMakeUpShowsToePerTurn(FxRobot robot) {
         sheet(robot, MakeSheet.RODS);
         AppWindow.untilSays(
                 robot, "#make-rods", "Body 171.6 mm. It grows and shrinks: 12.0 mm longer, 12.0 mm shorter.");
@@ -209,7 +209,7 @@ class MakeStageTest {
     }
 
     @Test
-    void theCutListFollowsTheSawAndTheStock(FxRobot robot) {
+    void cutListFollowsSawAndStock(FxRobot robot) {
         sheet(robot, MakeSheet.CUT_LIST);
         AppWindow.untilSays(robot, "#table-cut-list", "173.6 mm");
         type(robot, "#make-facing", "2");
@@ -234,7 +234,7 @@ class MakeStageTest {
     }
 
     @Test
-    void schoolsStandSideBySideAndAForbiddenOneCanNotBeChosen(FxRobot robot) {
+    void forbiddenJoinCannotBeChosen(FxRobot robot) {
         robot.interact(() -> app.bench.open(DemoJob.BOG_TENDER.job(), Optional.empty()));
         robot.interact(() -> app.bench.stageProperty().set(WorkStage.MAKE));
         sheet(robot, MakeSheet.JOINS);
@@ -265,7 +265,7 @@ class MakeStageTest {
     }
 
     @Test
-    void stepsAreTickedDatedAndPutInAndThingsBought(FxRobot robot) {
+    void stepsAndPurchasesAreTickedAndAdded(FxRobot robot) {
         sheet(robot, MakeSheet.RUN);
         Job before = app.bench.job();
         robot.interact(() -> robot.lookup("#tick-weld").queryAs(CheckBox.class).fire());
@@ -298,7 +298,7 @@ class MakeStageTest {
     }
 
     @Test
-    void aReadingTooColdIsSaidAtOnce(FxRobot robot) {
+    void coldReadingIsReportedAtOnce(FxRobot robot) {
         sheet(robot, MakeSheet.HEAT);
         type(robot, "#heat-add", "Right knuckle");
         AppWindow.untilSays(robot, "#make-heat", "A steering part of this metal (not known yet) is not welded");
@@ -323,7 +323,7 @@ class MakeStageTest {
     }
 
     @Test
-    void templatesAreLookedAtAndEverythingIsTakenOut(FxRobot robot) throws Exception {
+    void templatesArePreviewedAndAllSaved(FxRobot robot) throws Exception {
         sheet(robot, MakeSheet.TEMPLATES);
         choose(robot, "#template-look", "Left arm plate");
         AppWindow.untilSays(robot, "#make-templates", "1 sheet of A4. From steer axis");
@@ -369,7 +369,7 @@ class MakeStageTest {
     }
 
     @Test
-    void aJobWithNothingToMakeSaysWhatIsMissing(FxRobot robot) {
+    void emptyMakeStageSaysWhatIsMissing(FxRobot robot) {
         Job demo = DemoJob.MARSH_CARRIER.job();
         robot.interact(() -> app.bench.open(
                 Job.of("nothing yet", new Plan(demo.vehicle(), Optional.empty(), Optional.empty(), demo.targets())),

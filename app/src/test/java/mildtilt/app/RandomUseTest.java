@@ -173,7 +173,7 @@ class RandomUseTest {
     }
 
     @Test
-    void nothingFailsWhateverIsPressed(FxRobot robot) {
+    void randomUseNeverFails(FxRobot robot) {
         Instant until = Instant.now().plus(FOR);
         int n = 0;
         while (Instant.now().isBefore(until) && wrong.isEmpty()) {
@@ -213,7 +213,7 @@ class RandomUseTest {
 
     /** Panes that were looked at and left hold no analysis of a job that has changed since. */
     @Test
-    void whatNobodySeesIsLetGo() {
+    void closedWindowsAreReleased() {
         app.settle();
         for (WorkStage stage : List.of(WorkStage.COLUMN, WorkStage.LINKAGE, WorkStage.CLEARANCE, WorkStage.MAKE)) {
             onInterface(() -> {

@@ -49,7 +49,7 @@ class RecoveryTest {
     }
 
     @Test
-    void unsavedWorkSurvivesAKillAndIsOfferedOnce(@TempDir Path folder) throws Exception {
+    void unsavedWorkSurvivesKillAndIsOfferedOnce(@TempDir Path folder) throws Exception {
         Process victim = new ProcessBuilder(
                         ProcessHandle.current().info().command().orElse("java"),
                         "-cp",
@@ -94,7 +94,7 @@ class RecoveryTest {
     }
 
     @Test
-    void whatCannotBeKeptIsToldOnceUntilItCanBe(@TempDir Path folder) throws Exception {
+    void failedRecoveryWriteIsReportedOnce(@TempDir Path folder) throws Exception {
         Path state = folder.resolve("state");
         List<String> told = new ArrayList<>();
         try (Recovery recovery = new Recovery(state)) {
@@ -120,7 +120,7 @@ class RecoveryTest {
 
     /** The copy of the job before is taken away by the writer some time later: not the one that was just recovered. */
     @Test
-    void whatWasRecoveredIsKeptThoughAnotherCopyIsStillToBeTakenAway(@TempDir Path folder) throws Exception {
+    void recoveredWorkIsKeptBesideOtherCopies(@TempDir Path folder) throws Exception {
         for (int i = 0; i < 50; i++) {
             try (Recovery recovery = new Recovery(folder)) {
                 recovery.allSaved();
@@ -135,7 +135,7 @@ class RecoveryTest {
 
     @ParameterizedTest
     @ValueSource(strings = {"", "\0", "-\n-", "x\ny\nz", "12\n13\nbad\0name", "9999999999999999999999\n1\n/a.tilt"})
-    void aBrokenNoteOfWhereItCameFromCostsNoWork(String note, @TempDir Path folder) throws Exception {
+    void brokenRecoveryNoteLosesNoWork(String note, @TempDir Path folder) throws Exception {
         left(folder, JobWriter.write(DemoJob.GREENHOUSE_TUG.job()), note);
         try (Recovery recovery = new Recovery(folder)) {
             assertThat(recovery.left()).singleElement().isInstanceOfSatisfying(Recovery.Whole.class, l -> {
@@ -146,7 +146,7 @@ class RecoveryTest {
     }
 
     @Test
-    void aNoteOfTheVersionBeforeIsItsPathAlone(@TempDir Path folder) throws Exception {
+    void oldRecoveryNoteIsReadAsPath(@TempDir Path folder) throws Exception {
         left(folder, JobWriter.write(DemoJob.GREENHOUSE_TUG.job()), "/somewhere/tug.tilt");
         try (Recovery recovery = new Recovery(folder)) {
             assertThat(recovery.left()).singleElement().isInstanceOfSatisfying(Recovery.Whole.class, l -> assertThat(
@@ -157,7 +157,7 @@ class RecoveryTest {
 
     @ParameterizedTest
     @ValueSource(strings = {"", "{", "{\"format\":\"mild-tilt-job\"}"})
-    void aDamagedCopyIsReportedAndKept(String text, @TempDir Path folder) throws Exception {
+    void damagedRecoveryCopyIsReportedAndKept(String text, @TempDir Path folder) throws Exception {
         left(folder, text, "");
         try (Recovery recovery = new Recovery(folder)) {
             assertThat(recovery.left()).singleElement().isInstanceOfSatisfying(Recovery.Damaged.class, d -> {

@@ -61,7 +61,7 @@ class SolidsTest {
     }
 
     @Test
-    void solidsAreDrawnTurnedAndFollowTheJob(FxRobot robot) {
+    void solidsDrawTurnAndFollowTheJob(FxRobot robot) {
         app.settle();
         assumeThat(Platform.isSupported(ConditionalFeature.SCENE3D)).isTrue();
         robot.press(KeyCode.CONTROL, KeyCode.DIGIT4).release(KeyCode.DIGIT4, KeyCode.CONTROL);
@@ -84,7 +84,7 @@ class SolidsTest {
 
     /** In the solid view a joint is dragged, the near part cut away, and a picture kept. */
     @Test
-    void aPointIsDraggedTheViewCutAndThePictureKept(FxRobot robot) throws Exception {
+    void pointDragCutPlaneAndPicture(FxRobot robot) throws Exception {
         app.settle();
         assumeThat(Platform.isSupported(ConditionalFeature.SCENE3D)).isTrue();
         robot.interact(() -> {

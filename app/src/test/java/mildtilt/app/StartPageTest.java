@@ -61,7 +61,7 @@ class StartPageTest {
     }
 
     @Test
-    void aVehicleOfOnesOwnIsBegunFromFewNumbersAndFoundAgain(FxRobot robot) throws Exception {
+    void ownVehicleStartsFromAFewNumbers(FxRobot robot) throws Exception {
         assertThat(shown(robot, "#start-page")).isTrue();
         assertThat(AppWindow.cutOff(robot.lookup("#start-page").query())).isEmpty();
         AppWindow.press(robot, "#start-gear-box-to-knuckle");
@@ -105,7 +105,7 @@ class StartPageTest {
 
     /** A stranger's first job with nothing but what is on the screen: own vehicle, rack moved, forks clocked, tightest gap, cut list on paper. */
     @Test
-    void aStrangersFirstTaskIsDoneFromTheStartPage(FxRobot robot) throws Exception {
+    void firstTaskFromStartPage(FxRobot robot) throws Exception {
         AppWindow.until(() -> !robot.lookup("#start-own").query().isDisabled());
         robot.clickOn("#start-track");
         AppWindow.type(robot, "#start-track", "1450");
@@ -155,7 +155,7 @@ class StartPageTest {
 
     /** Done by hand, each step waits for it, lights what it speaks of, and at the end the demo has no stop left. */
     @Test
-    void theTourIsDoneByHandAndCuresTheDemo(FxRobot robot) {
+    void tourByHandCuresTheDemo(FxRobot robot) {
         AppWindow.press(robot, "#start-tour");
         app.settleWhole();
         step(robot, 1, () -> robot.clickOn("#element-5"));
@@ -194,7 +194,7 @@ class StartPageTest {
 
     /** What the tour does for the user ends as well. */
     @Test
-    void theTourDoesEachStepOnRequest(FxRobot robot) {
+    void tourDoesStepsOnRequest(FxRobot robot) {
         AppWindow.press(robot, "#start-tour");
         for (int i = 1; i <= 9; i++) {
             app.settleWhole();
@@ -245,7 +245,7 @@ class StartPageTest {
     }
 
     @Test
-    void anyFigureLeadsToItsWordInTheGlossary(FxRobot robot) {
+    void figureOpensItsGlossaryEntry(FxRobot robot) {
         robot.interact(() -> app.bench.open(DemoJob.MARSH_CARRIER.job(), Optional.empty()));
         app.settle();
         Node figure = robot.lookup(".compare-grid .label")
@@ -284,7 +284,7 @@ class StartPageTest {
     }
 
     @Test
-    void whatSomeoneElseWroteIsNotWrittenOverUnasked(FxRobot robot) throws Exception {
+    void savingAsksBeforeReplacingOthersWork(FxRobot robot) throws Exception {
         Path file = AppWindow.temporary().resolve("shared.tilt");
         JobFile.save(file, DemoJob.SALT_RAKE.job());
         robot.interact(() -> app.shell.documents().open(app.stage, file));

@@ -53,7 +53,7 @@ class SurveyStageTest {
     }
 
     @Test
-    void theMisreadTapeIsNamedAndMendedAndThePointPutThere(FxRobot robot) {
+    void misreadTapeIsNamedCorrectedAndApplied(FxRobot robot) {
         assertThat(app.bench.sideTabProperty().get()).isEqualTo(SideTab.READINGS);
         untilSays(robot, "! gear input, tape from mark D, looks wrong: misread by about 29.6 mm");
         assertThat(says(robot, "The axle stands 0.26° from square to the frame"))
@@ -82,7 +82,7 @@ class SurveyStageTest {
     }
 
     @Test
-    void pointsComeFromACsvOnceTheColumnsWereSeen(FxRobot robot) throws Exception {
+    void pointsImportFromCsvAfterPreview(FxRobot robot) throws Exception {
         app.chosen = Files.writeString(
                 AppWindow.temporary().resolve("bay.csv"),
                 "mark,z cm,x cm,y cm\nsill left,31,-80,62\nsill right,31.2,-80,-62\n");
@@ -106,7 +106,7 @@ class SurveyStageTest {
     }
 
     @Test
-    void aPointIsMeasuredFromNothing(FxRobot robot) {
+    void newPointIsMeasured(FxRobot robot) {
         robot.interact(() -> app.bench.edit("Nothing measured", j -> j.withSurvey(Survey.NONE)));
         robot.interact(() -> {
             @SuppressWarnings("unchecked")
@@ -150,7 +150,7 @@ class SurveyStageTest {
     }
 
     @Test
-    void howSureTheFiguresAreIsWorkedOutBesideAndWhatToMeasureAgainIsNamed(FxRobot robot) {
+    void uncertaintyRunsAndNamesWhatToRemeasure(FxRobot robot) {
         robot.interact(() -> {
             app.bench.open(DemoJob.GREENHOUSE_TUG.job(), Optional.empty());
             app.bench.stageProperty().set(WorkStage.SURVEY);

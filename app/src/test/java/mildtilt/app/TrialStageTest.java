@@ -92,7 +92,7 @@ class TrialStageTest {
     }
 
     @Test
-    void figuresAreTypedAndTakenBackAndTheVehicleBesideShowsWhatIsMeant(FxRobot robot) {
+    void readingsAreTypedUndoneAndShown(FxRobot robot) {
         AppWindow.until(() -> asked(robot).equals("Angle of Upper joint"));
         assertThat(app.text(robot, "#trial-planned")).isEqualTo("Planned 26.7°");
         assertThat(app.bench.steeringInput()).isEqualTo(SteeringInput.STRAIGHT_AHEAD);
@@ -135,7 +135,7 @@ class TrialStageTest {
     }
 
     @Test
-    void theStandInsAreHeldAndReadIntoANewTrial(FxRobot robot) {
+    void standInsAreReadIntoANewTrial(FxRobot robot) {
         AppWindow.until(() -> asked(robot).equals("Angle of Upper joint"));
         sheet(robot, TrialSheetChoice.TRIALS);
         AppWindow.press(robot, "#trial-begin-trial");
@@ -181,7 +181,7 @@ class TrialStageTest {
     }
 
     @Test
-    void theCauseIsFoundPutRightAndWrittenDown(FxRobot robot) {
+    void causeIsDiagnosedCorrectedAndLogged(FxRobot robot) {
         sheet(robot, TrialSheetChoice.DIAGNOSIS);
         AppWindow.untilSays(robot, "#trial-diagnosis", "These readings fit the rack 3.");
         assertThat(AppWindow.says(robot, "#trial-diagnosis", "Raise the rack by 3."))
@@ -232,7 +232,7 @@ class TrialStageTest {
     }
 
     @Test
-    void theInspectionIsTickedWithWhoAndWhenAndABatchKeepsItsOwnReadings(FxRobot robot) throws Exception {
+    void inspectionIsTickedPerVehicle(FxRobot robot) throws Exception {
         sheet(robot, TrialSheetChoice.INSPECTION);
         AppWindow.untilSays(robot, "#trial-inspection", "builder's record, not an approval");
         assertThat(AppWindow.says(robot, "#trial-inspection", "1 item was found not fine: not to be driven."))
@@ -290,7 +290,7 @@ class TrialStageTest {
     }
 
     @Test
-    void aPhotoIsCopiedBesideASavedJobAndGoesAlong(FxRobot robot) throws Exception {
+    void photoIsCopiedWithTheJob(FxRobot robot) throws Exception {
         sheet(robot, TrialSheetChoice.TRIALS);
         AppWindow.untilSays(robot, "#trial-list", "Photos are copied beside the job");
         AppWindow.press(robot, "#trial-add-photo");
@@ -335,7 +335,7 @@ class TrialStageTest {
     }
 
     @Test
-    void aVehicleItWasNotBuiltForAndOneWithNothingAreTold(FxRobot robot) {
+    void mismatchedAndEmptyVehiclesAreReported(FxRobot robot) {
         robot.interact(() -> app.bench.open(DemoJob.GREENHOUSE_TUG.job(), Optional.empty()));
         sheet(robot, TrialSheetChoice.BENCH);
         AppWindow.until(() -> asked(robot).contains("Begin a trial"));

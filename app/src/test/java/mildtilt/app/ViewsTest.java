@@ -77,7 +77,7 @@ class ViewsTest {
     }
 
     @Test
-    void theTrainIsWalkedWithTheArrowKeys(FxRobot robot) {
+    void arrowKeysWalkTheTrain(FxRobot robot) {
         app.settle();
         robot.clickOn("#element-0");
         assertThat(app.bench.selectionProperty().get()).contains(new Element.Wheel());
@@ -95,7 +95,7 @@ class ViewsTest {
     }
 
     @Test
-    void everySizeOfEveryElementIsTypedAndTaken(FxRobot robot) {
+    void everySizeFieldWorks(FxRobot robot) {
         // Without a range to go through the many jobs made here are worked out sooner.
         robot.interact(() -> app.bench.edit(
                 "No range",
@@ -147,7 +147,7 @@ class ViewsTest {
     }
 
     @Test
-    void aFieldGivesUpWithEscapeAndMarksWhatItCannotRead(FxRobot robot) {
+    void fieldCancelsWithEscapeAndMarksErrors(FxRobot robot) {
         app.settle();
         robot.interact(() -> app.bench.showPart(Optional.of(new Element.JointAt(0))));
         TextField field = robot.lookup("#field-column-joints-max-angle-deg").queryAs(TextField.class);
@@ -168,7 +168,7 @@ class ViewsTest {
     }
 
     @Test
-    void anyViewIsMadeLargeZoomedShiftedAndFitted(FxRobot robot) {
+    void viewsEnlargeZoomPanAndFit(FxRobot robot) {
         app.settle();
         String[] titles = {"#show-side", "#show-plan", "#show-front", "#show-solid"};
         KeyCode[] digits = {KeyCode.DIGIT1, KeyCode.DIGIT2, KeyCode.DIGIT3, KeyCode.DIGIT4};
@@ -200,7 +200,7 @@ class ViewsTest {
     }
 
     @Test
-    void whereNoSolidCanBeDrawnItIsSaid(FxRobot robot) {
+    void missingOpenGlIsReported(FxRobot robot) {
         app.settle();
         press(robot, KeyCode.CONTROL, KeyCode.DIGIT4);
         if (!Platform.isSupported(ConditionalFeature.SCENE3D)) {
@@ -211,7 +211,7 @@ class ViewsTest {
     }
 
     @Test
-    void lightAndDarkAndEveryUnit(FxRobot robot) {
+    void themesAndUnitsSwitch(FxRobot robot) {
         app.settle();
         Color[] paper = new Color[2];
         robot.interact(() ->
@@ -233,7 +233,7 @@ class ViewsTest {
     }
 
     @Test
-    void everyCurveAndEveryBeforeIsShown(FxRobot robot) {
+    void everyCurveAndComparisonIsShown(FxRobot robot) {
         app.settle();
         robot.interact(() ->
                 app.bench.edit("longer travel", j -> j.withVehicle(j.vehicle().withBump(80))));
@@ -259,7 +259,7 @@ class ViewsTest {
 
     /** The one search field finds a part, a point, a command, a figure and a word, and goes there. */
     @Test
-    void anythingIsFoundAndGoneTo(FxRobot robot) {
+    void searchGoesToAnything(FxRobot robot) {
         app.settle();
         find(robot, "lower joint");
         assertThat(app.bench.selectionProperty().get()).contains(new Element.JointAt(1));
@@ -288,7 +288,7 @@ class ViewsTest {
 
     /** Played, the wheel turns by itself until it is paused, and the levers move both wheels where that is chosen. */
     @Test
-    void theSteeringIsPlayedAndBothWheelsTravelTogether(FxRobot robot) {
+    void steeringPlaysAndWheelsTravelTogether(FxRobot robot) {
         app.settle();
         robot.clickOn("#play-steer");
         AppWindow.until(() -> Math.abs(app.bench.steeringInput().steeringWheelDeg()) > 40);
@@ -316,7 +316,7 @@ class ViewsTest {
 
     /** A selected shaft is dragged by its body: both its ends go along, as one change; what is not selected is not moved. */
     @Test
-    void aSelectedPartIsDraggedByItsBody(FxRobot robot) {
+    void selectedPartDragsByItsBody(FxRobot robot) {
         app.settle();
         Job before = app.bench.job();
         Point upper = JobPoints.position(before, new PointId.JointCentre(0));
@@ -351,7 +351,7 @@ class ViewsTest {
     }
 
     @Test
-    void theHandsByMouse(FxRobot robot) {
+    void steeringByMouse(FxRobot robot) {
         app.settle();
         Node dial = robot.lookup("#wheel-dial").query();
         Bounds at = dial.localToScreen(dial.getLayoutBounds());
@@ -377,7 +377,7 @@ class ViewsTest {
     }
 
     @Test
-    void unsavedWorkIsAskedAboutAndSaved(FxRobot robot) throws Exception {
+    void unsavedWorkPromptsToSave(FxRobot robot) throws Exception {
         app.settle();
         robot.interact(() ->
                 app.bench.edit("longer travel", j -> j.withVehicle(j.vehicle().withBump(80))));
@@ -394,7 +394,7 @@ class ViewsTest {
     }
 
     @Test
-    void whatAKilledProgramLeftIsOfferedAndTakenBack(FxRobot robot) throws Exception {
+    void killedSessionIsRecovered(FxRobot robot) throws Exception {
         app.settle();
         Job lost = DemoJob.MARSH_CARRIER.job().withTitle("lost and found");
         // A copy with a lock that nobody holds is what a killed program leaves.
@@ -416,7 +416,7 @@ class ViewsTest {
 
     /** What was recovered began from what the file held then: if somebody has written it since, saving asks, and theirs is kept whatever follows. */
     @Test
-    void recoveredWorkDoesNotSaveOverWhatSomebodyElseWrote(FxRobot robot) throws Exception {
+    void recoveredWorkAsksBeforeReplacing(FxRobot robot) throws Exception {
         app.settle();
         Path file = folder.resolve("shared.tilt");
         Job mine = DemoJob.GREENHOUSE_TUG.job();
@@ -443,7 +443,7 @@ class ViewsTest {
     }
 
     @Test
-    void aWriteProtectedJobIsAskedAbout(FxRobot robot) throws Exception {
+    void writeProtectedJobPrompts(FxRobot robot) throws Exception {
         app.settle();
         Path file = folder.resolve("locked.tilt");
         JobFile.save(file, DemoJob.GREENHOUSE_TUG.job());

@@ -58,7 +58,7 @@ class EdgesTest {
 
     @ParameterizedTest
     @EnumSource(DemoJob.class)
-    void pointsInOnePlaceOrFarAway(DemoJob demo) {
+    void coincidentAndDistantPointsAreHandled(DemoJob demo) {
         Job job = demo.job();
         List<PointId> points = JobPoints.of(job);
         Random r = new Random(80 + demo.ordinal());
@@ -82,7 +82,7 @@ class EdgesTest {
 
     @ParameterizedTest
     @EnumSource(DemoJob.class)
-    void flatTinyAndEnormous(DemoJob demo) {
+    void flatTinyAndHugeColumnsAreHandled(DemoJob demo) {
         Job job = demo.job();
         for (UnaryOperator<Point> move : List.<UnaryOperator<Point>>of(
                 p -> new Point(p.x(), p.y(), 0),
@@ -96,7 +96,7 @@ class EdgesTest {
 
     /** A column straight as a rod, at a right angle, and folded back on itself. */
     @Test
-    void jointsAtTheirEdges() {
+    void jointsAtTheirLimitAnglesAreHandled() {
         Job job = DemoJob.MARSH_CARRIER.job();
         List<String> said = new ArrayList<>();
         for (double deg : new double[] {0, 1e-9, 1e-3, 45, 89.999, 90, 90.001, 135, 179.999, 180}) {
@@ -115,7 +115,7 @@ class EdgesTest {
     }
 
     @Test
-    void gearsThatHardlyMoveOrMoveTooFar() {
+    void gearsWithExtremeTravelAreHandled() {
         Job job = DemoJob.MARSH_CARRIER.job();
         RackAndPinion rack = (RackAndPinion) job.axle().orElseThrow().gear();
         for (double perTurn : new double[] {1e-6, -1e-6, 5e4, -5e4}) {

@@ -110,7 +110,7 @@ class ExtremesTest {
 
     @ParameterizedTest
     @EnumSource(DemoJob.class)
-    void everyNumberAtItsExtremes(DemoJob demo) throws IOException {
+    void extremeValuesOfEveryNumberAreHandled(DemoJob demo) throws IOException {
         JsonNode whole = MAPPER.readTree(JobWriter.write(demo.job()));
         // What is in the way takes most of the time, and says little of other sizes.
         JsonNode clear = MAPPER.readTree(JobWriter.write(demo.job().editSurroundings(s -> s.withObstacles(List.of()))));

@@ -28,7 +28,7 @@ class KnuckleEditsTest {
 
     @ParameterizedTest
     @EnumSource(DemoJob.class)
-    void aChangeIsReadBackAsItWasMade(DemoJob which) {
+    void knuckleChangeRoundTrips(DemoJob which) {
         Job job = which.job();
         KnuckleChange change = new KnuckleChange(-11, 4.5, 7, 6, -4);
         Job changed = KnuckleEdits.changed(job, Side.LEFT, change);
@@ -46,7 +46,7 @@ class KnuckleEditsTest {
     }
 
     @Test
-    void lengtheningKeepsTheArmsDirectionAndOutGoesTowardTheWheel() {
+    void lengtheningKeepsArmDirectionAndOutMovesTowardWheel() {
         Axis steer = demo.axle().orElseThrow().left().suspension().steerAxis();
         Point foot = steer.footOf(end(demo, Side.LEFT));
         Point longer = end(KnuckleEdits.changed(demo, Side.LEFT, new KnuckleChange(20, 0, 0, 0, 0)), Side.LEFT);
@@ -59,7 +59,7 @@ class KnuckleEditsTest {
 
     @ParameterizedTest
     @EnumSource(DemoJob.class)
-    void swappedTwiceOrFlippedTwiceIsAsItWas(DemoJob which) {
+    void swappingOrFlippingTwiceIsIdentity(DemoJob which) {
         Job job = which.job();
         Job swapped = KnuckleEdits.swapSides(job);
         for (Side side : Side.values()) {
@@ -80,7 +80,7 @@ class KnuckleEditsTest {
     }
 
     @Test
-    void swappedKnucklesSteerTheWrongWayUntilTheGearGoesWithThem() {
+    void swappedKnucklesReverseSteeringUntilGearMovesToo() {
         Job swapped = KnuckleEdits.swapSides(demo);
         assertThat(SteerSweep.sense(new SteeringTrain(swapped), swapped)).isEqualTo(SteerFigures.Sense.WRONG_WAY);
         Job both = KnuckleEdits.flipGear(swapped, true);
@@ -94,7 +94,7 @@ class KnuckleEditsTest {
     }
 
     @Test
-    void theInstructionTellsTheMoveAndTheTapeLengths() {
+    void instructionGivesMoveAndTapeLengths() {
         Job changed = KnuckleEdits.changedBoth(demo, new KnuckleChange(-15, 0, 6, 5, 0));
         List<String> steps = CutAndMove.steps(Side.LEFT, demo, changed).stream()
                 .map(p -> p.text(LengthUnit.MM))

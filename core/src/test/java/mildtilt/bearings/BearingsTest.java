@@ -59,7 +59,7 @@ class BearingsTest {
     /** Between a column in its tube and the gear, every joint past two lets the train fold: each wants a bearing. */
     @ParameterizedTest
     @ValueSource(ints = {0, 1, 2, 3, 4, 5, 6, 7, 8})
-    void everyJointPastTwoWantsABearing(int joints) {
+    void eachJointBeyondTwoNeedsABearing(int joints) {
         Column c = inTube(joints, 3);
         Supports s = Supports.of(c);
         assertThat(s.missing()).isEqualTo(Math.max(0, joints - 2));
@@ -81,7 +81,7 @@ class BearingsTest {
     }
 
     @Test
-    void whichShaftsFloat() {
+    void unsupportedShaftsAreFound() {
         Column bare = TestColumns.random(new Random(1), 2);
         // Nothing but the gear: only its own stub is held.
         assertThat(Supports.of(bare).held()).containsExactly(false, false, true);
@@ -108,7 +108,7 @@ class BearingsTest {
     }
 
     @Test
-    void aBearingDoesMostCloseToTheJoint() {
+    void bearingIsMostEffectiveNearJoint() {
         Column c = TestColumns.inTube(
                 TestColumns.straight(3, 400).editJoint(0, j -> j.withFits(j.wheelSide(), new YokeDimensions(40, 26))));
         for (BearingPlace p : BearingPlace.of(c)) {
@@ -149,7 +149,7 @@ class BearingsTest {
     }
 
     @Test
-    void axesThatNeverPassAndAxesNotMeasured() {
+    void parallelAndUnmeasuredAxesAreHandled() {
         Column c = TestColumns.random(new Random(1), 1);
         assertThat(FixedAxes.of(c)).isEmpty();
         Optional<Direction> d = Optional.of(Direction.along(1, 0, -1));
@@ -170,7 +170,7 @@ class BearingsTest {
     /** The side load against a beam bent by quadrature: deflection by the unit-load integral over its moment line. */
     @ParameterizedTest
     @ValueSource(doubles = {150, 300, 420, 620})
-    void theSideLoadOfABearingOutOfLine(double along) {
+    void misalignedBearingSideLoadMatchesBeamTheory(double along) {
         Column c = TestColumns.straight(1, 500).withTube(Optional.of(new ColumnTube(45, 50, 450, 0)));
         c = c.withJoint(0, c.joints().getFirst().withCentre(new Point(700, 0, 900)))
                 .withGearInput(new Point(800, 0, 900))
@@ -195,7 +195,7 @@ class BearingsTest {
     }
 
     @Test
-    void aShaftInTwoBearingsOnlyLeansAndABearingInItsHousingTakesLittle() {
+    void twoBearingsOnlyTiltShaftAndHousingToleratesLittle() {
         Column c = TestColumns.random(new Random(1), 0);
         Column two = with(with(c, 0, 20), 0, 220);
         // The gear holds the end too: three places. Without any measured off there is nothing to tell.
@@ -214,7 +214,7 @@ class BearingsTest {
 
     /** Against the beam formula put together from the section itself. */
     @Test
-    void aSpanShakesAsABeamDoes() {
+    void spanFrequencyMatchesBeamFormula() {
         Shaft tube = Shaft.round(Id.Kind.SHAFT.first(), "t", 30, 0, true).withBore(24);
         double i = Math.PI / 64 * (Math.pow(30, 4) - Math.pow(24, 4));
         double kgPerMm = Math.PI / 4 * (900 - 576) * 7850e-9;
@@ -233,7 +233,7 @@ class BearingsTest {
     }
 
     @Test
-    void aBearingGoesAlongWithItsShaft() {
+    void bearingMovesWithItsShaft() {
         Column c = with(inTube(3, 9), 2, 60);
         Point place = c.place(c.bearings().getFirst());
         Column split = TrainEdits.split(c, 1, c.joints().getFirst());
@@ -252,7 +252,7 @@ class BearingsTest {
 
     /** A bar of 22 in tube bearings at 60 and 510, a bearing between them 1 mm up: 3 E I L / (a² b²), and with the next one 100 mm on more than that. */
     @Test
-    void aBearingOutOfLinePressesAsABeamOverAllItsSupportsDoes() {
+    void misalignedBearingLoadMatchesContinuousBeam() {
         Column bare = TestColumns.inTube(TestColumns.straight(1, 580))
                 .editShaft(0, s -> s.withDiameter(22))
                 .withTube(Optional.of(new ColumnTube(45, 60, 510, 0)));
@@ -278,7 +278,7 @@ class BearingsTest {
 
     /** A joint's couple on the shaft that drives it is held by the two bearings of its tube alone: M over their span. */
     @Test
-    void theCoupleOfAJointsAngleIsHeldByTheBearingsOfItsTube() {
+    void jointCoupleIsCarriedByTubeBearings() {
         Column c = TestColumns.through(
                 List.of(
                         new Point(-900, 0, 900),
@@ -303,7 +303,7 @@ class BearingsTest {
 
     /** A frame bearing on a shaft whose lower joint goes with the frame follows; the tube's shaft, on the body, is carried off it. */
     @Test
-    void aBearingIsForcedByAsMuchAsItsShaftIsCarriedOffIt() {
+    void bearingOffsetEqualsShaftMovement() {
         Column c = TestColumns.inTube(TestColumns.straight(2, 500))
                 .editShaft(1, s -> s.withSlide(Optional.of(new Slide(80, 50, 30))));
         Column on = with(c, 0, 250).editBearing(0, b -> b.withMount(Bearing.Mount.FRAME));

@@ -38,7 +38,7 @@ class ThreadTextTest {
 
     @ParameterizedTest
     @ValueSource(strings = {"", "16", "M", "M17", "5/8", "5/8-11 UNF", "M16 × 20", "fine", "5/8-0", "-5/8-18"})
-    void whatIsNoThreadIsRefusedInASentence(String typed) {
+    void invalidThreadsAreRefusedWithASentence(String typed) {
         assertThatThrownBy(() -> ThreadText.parse(typed, Hand.RIGHT))
                 .isInstanceOf(UnreadableMeasureException.class)
                 .hasMessageMatching("(?s).+[.].*");

@@ -79,7 +79,7 @@ class ClearancesTest {
     /** No place of the range, however it is come by, has a smaller gap than is told, or a small one that is not told at all. */
     @ParameterizedTest
     @EnumSource(DemoJob.class)
-    void nowhereIsAGapSmallerThanTold(DemoJob demo) {
+    void reportedGapIsTheMinimumOverTheRange(DemoJob demo) {
         Job job = demo.job();
         ClearanceFigures f = figures(job);
         SweptPositions range = new SweptPositions(job, new SteeringTrain(job));
@@ -126,7 +126,7 @@ class ClearancesTest {
     }
 
     @Test
-    void thePlantedFoulShowsAtLockInBumpOnly() {
+    void plantedContactOccursOnlyAtLockInBump() {
         ClearanceFigures f = figures(CARRIER);
         GapMap map = f.map().orElseThrow();
         int foul = 0;
@@ -168,7 +168,7 @@ class ClearancesTest {
     }
 
     @Test
-    void aShaftPastABallIsAsNearAsGeometrySays() {
+    void shaftToBallDistanceMatchesGeometry() {
         Column c = BARE.column().orElseThrow();
         Point middle = c.start(1).midwayTo(c.end(1));
         Direction off = c.axis(1).anySquare();
@@ -188,7 +188,7 @@ class ClearancesTest {
     }
 
     @Test
-    void whatMovesByItselfIsLookedAtAllOverItsWay() {
+    void sweptObstaclesAreCheckedOverTheirWholeSweep() {
         Column c = BARE.column().orElseThrow();
         Point joint = c.joints().get(1).centre();
         // A ball on a pedal that swings from far away to 100 mm beside the joint's centre, level with it.
@@ -238,7 +238,7 @@ class ClearancesTest {
     }
 
     @Test
-    void whatIsFixedToAPartRidesWithIt() {
+    void obstacleFixedToPartMovesWithIt() {
         Point wheel = JobPoints.position(BARE, new PointId.OnCorner(Side.LEFT, CornerPoint.WHEEL_CENTRE));
         Obstacle caliper = new Obstacle(
                 Id.Kind.OBSTACLE.first(),
@@ -289,7 +289,7 @@ class ClearancesTest {
     }
 
     @Test
-    void aNotchIsAsDeepAndLongAsTheBallAndItsGapAskFor() {
+    void notchDepthAndLengthMatchBallAndGap() {
         Column c = BARE.column().orElseThrow();
         Point joint = c.joints().get(1).centre();
         double low = 20;
@@ -337,7 +337,7 @@ class ClearancesTest {
     }
 
     @Test
-    void theLargestTyreEndsAtTheWallBesideIt() {
+    void largestTyreIsLimitedByNearbyWall() {
         // A wall 60 mm inboard of the tyre's inner face while the wheel can't be steered or travel: knuckles on the
         // frame.
         Job tug = DemoJob.GREENHOUSE_TUG.job();
@@ -373,7 +373,7 @@ class ClearancesTest {
     }
 
     @Test
-    void kneesAndHandsAreKeptClearOf() {
+    void kneesAndHandsAreChecked() {
         Driver d = new Driver(new Point(-1500, 380, 640), new Point(-730, 380, 400), 440, 500, 300);
         for (Side side : Side.values()) {
             assertThat(d.knee(side).distanceTo(d.hip().plus(new Vector(0, side.sign() * 150, 0))))
@@ -397,7 +397,7 @@ class ClearancesTest {
     }
 
     @Test
-    void aPairLeftOutIsToldNothingOf() {
+    void excludedPairIsNotReported() {
         Job job = CARRIER.editSurroundings(s -> s.leavingOut(
                 s.named("tray bracket").orElseThrow().id(),
                 FixedPart.TYRE.called(Side.LEFT).id()));
@@ -408,7 +408,7 @@ class ClearancesTest {
     }
 
     @Test
-    void aColumnWithoutAnAxleAndAnAxleWithoutAColumnAreLookedAtToo() {
+    void columnOrAxleAloneIsChecked() {
         Column c = BARE.column().orElseThrow();
         Obstacle ball = Obstacle.fixed(
                 "ball", new Shape.Sphere(c.joints().get(0).centre().plus(new Vector(0, 60, 0)), 40));

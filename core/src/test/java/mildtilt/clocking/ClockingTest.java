@@ -67,7 +67,7 @@ class ClockingTest {
     }
 
     @Test
-    void manySplinedShaftsAreStillSetOnTheirSteps() {
+    void splinedShaftsAreClockedInWholeSteps() {
         ColumnTrain train = new ColumnTrain(TestColumns.random(new Random(7), 8));
         BestClocking best = BestClocking.withAll(train, new Stepped(36));
         assertThat(best.proven()).isTrue();
@@ -137,7 +137,7 @@ class ClockingTest {
     }
 
     @Test
-    void plainShaftsBesideSplinedOnesAreSetToAnyAngleAndFixedOnesStay() {
+    void plainShaftsClockFreelyAndFixedOnesStay() {
         Column c = TestColumns.splined(TestColumns.random(new Random(5), 4), 36, 36, 0, 36, 48, 48)
                 .editShaft(3, s -> s.withForksFixed(true));
         assertThat(c.setting(1)).isInstanceOf(Stepped.class);
@@ -163,7 +163,7 @@ class ClockingTest {
 
     /** Where there is too much to rule all out, what is found is said not to be proven, and is still no worse than a long search by chance. */
     @Test
-    void tooManyToTryAreStillSetWell() {
+    void clockingIsGoodWhenTooManyCombinations() {
         // Free shafts among fine steps, and fine steps only, past what can be gone through.
         for (int[] ways : new int[][] {{48, 36, 0, 36, 36, 48}, {48, 40}}) {
             Column c = TestColumns.splined(TestColumns.random(new Random(17), 8), ways);
@@ -190,7 +190,7 @@ class ClockingTest {
     }
 
     @Test
-    void whatTheEndsAllow() {
+    void clockingRespectsShaftEnds() {
         assertThat(ForkSetting.of(List.of(36, 48), 0)).isEqualTo(new Stepped(144, 0));
         assertThat(new Stepped(144).settings()).hasSize(72);
         assertThat(new Stepped(144).label()).isEqualTo("2.5° at a time");
@@ -244,7 +244,7 @@ class ClockingTest {
     }
 
     @Test
-    void theDemoWithTeethSaysThemInWords() {
+    void splinedDemoDescribesTeeth() {
         Column c = DemoJob.BOG_TENDER.job().column().orElseThrow();
         BestClocking best = BestClocking.asMade(new ColumnTrain(c));
         assertThat(ForkMark.of(c, 1, best.clockingDeg().getFirst()).teethText())
@@ -297,7 +297,7 @@ class ClockingTest {
 
     /** One joint in the plane of the vehicle, first fork square to that plane: a textbook's slow and quick quarter. */
     @Test
-    void oneJointIsSlowOrQuickAsItsForkStands() {
+    void singleJointSpeedDependsOnForkClock() {
         double cos = Math.cos(Math.toRadians(30));
         Column c = TestColumns.through(
                 List.of(new Point(0, 0, 0), new Point(100, 0, 0), new Point(100 + 100 * cos, 0, -50)), new double[0]);

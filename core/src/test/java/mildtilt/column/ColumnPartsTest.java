@@ -96,7 +96,7 @@ class ColumnPartsTest {
 
     @ParameterizedTest
     @MethodSource("refused")
-    void whatCannotBeIsRefusedInWords(ThrowingCallable made, String says) {
+    void impossiblePartsAreRefusedWithASentence(ThrowingCallable made, String says) {
         assertThatThrownBy(made)
                 .isInstanceOf(ImpossibleGeometryException.class)
                 .hasMessageContaining(says)
@@ -136,7 +136,7 @@ class ColumnPartsTest {
 
     /** A bearing dragged goes along its shaft and nowhere else, and no farther than its ends. */
     @Test
-    void aBearingIsDraggedAlongItsShaft() {
+    void bearingDragMovesAlongShaft() {
         Job job = DEMO.editColumn(c -> c.withBearings(List.of(Bearing.planned(
                 Id.Kind.BEARING.first(), "Steady", Bearing.Kind.ROD_END, Bearing.Mount.FRAME, 1, 100, 19))));
         PointId middle = new PointId.BearingMiddle(0);
@@ -167,7 +167,7 @@ class ColumnPartsTest {
     }
 
     @Test
-    void directionsAsAnAngleFinderGivesThem() {
+    void directionsFromSlopeAndPlanAngles() {
         Random r = new Random(6);
         for (int i = 0; i < 200; i++) {
             double down = -80 + 160 * r.nextDouble();
@@ -183,7 +183,7 @@ class ColumnPartsTest {
 
     /** Whatever is said of one part, the others stay: each edit by name against the column rebuilt by hand. */
     @Test
-    void editsChangeTheirOwnPartOnly() {
+    void editsChangeOnlyTheirPart() {
         Column c = new RandomColumns(77).next();
         while (c.joints().size() < 3) {
             c = new RandomColumns(c.hashCode()).next();

@@ -50,7 +50,7 @@ class ColumnTrainTest {
     }
 
     @Test
-    void limitingCases() {
+    void limitingCasesMatchClosedForm() {
         // Straight on: even, whatever the clocking.
         ColumnTrain straight = new ColumnTrain(TestColumns.through(
                 List.of(new Point(0, 0, 0), new Point(100, 0, 0), new Point(200, 0, 0), new Point(300, 0, 0)),
@@ -94,7 +94,7 @@ class ColumnTrainTest {
     }
 
     @Test
-    void cutLengthTakesOffTheForksAndAddsTheEngagement() {
+    void cutLengthSubtractsForksAndAddsEngagement() {
         Joint upper = Joint.single(
                 Id.Kind.JOINT.first(),
                 "u",
@@ -121,7 +121,7 @@ class ColumnTrainTest {
     }
 
     @Test
-    void whatCannotBeIsRefusedWithTheNameOfThePart() {
+    void impossibleColumnsAreRefusedNamingThePart() {
         assertThatThrownBy(() -> TestColumns.through(
                         List.of(new Point(0, 0, 0), new Point(0, 0, 0), new Point(1, 0, 0)), new double[0]))
                 .isInstanceOf(ImpossibleGeometryException.class)

@@ -65,7 +65,7 @@ class ByHandTest {
     }
 
     @Test
-    void anglesLengthsAndCuts() {
+    void anglesLengthsAndCutsMatchHandFigures() {
         ColumnFigures f = figures(column);
         assertThat(f.jointAnglesDeg()).allSatisfy(a -> assertThat(a).isCloseTo(30, within(1e-9)));
         assertThat(f.shaftLengths().get(1)).isCloseTo(400, within(1e-9));
@@ -75,7 +75,7 @@ class ByHandTest {
     }
 
     @Test
-    void inLineTheTwoJointsCancelAndCrossedTheyAddUp() {
+    void alignedForksCancelAndCrossedForksAdd() {
         ColumnFigures.Turning even = figures(column).turning().orElseThrow();
         assertThat(even.transfer().ripplePct()).isCloseTo(0, within(1e-9));
         assertThat(even.transfer().positionErrorDeg()).isCloseTo(0, within(1e-6));
@@ -96,7 +96,7 @@ class ByHandTest {
     }
 
     @Test
-    void whatItCarries() {
+    void loadsMatchHandFigures() {
         var load = figures(column).load().orElseThrow();
         // 500 N at 200 mm; past the first joint at most over cos 30; past both the wheel's again.
         assertThat(load.wheelTorque()).isEqualTo(100_000);
@@ -113,7 +113,7 @@ class ByHandTest {
     }
 
     @Test
-    void whatHoldsItAndWhatAPushMeets() {
+    void supportsAndCollapseMatchHandFigures() {
         ColumnFigures f = figures(column);
         assertThat(f.supports().held()).containsExactly(true, true, true);
         // Between the tube's bearings 450; past the upper one 50, counted double; past the lower one 100 to the joint.
@@ -125,7 +125,7 @@ class ByHandTest {
     }
 
     @Test
-    void tiltedAndReachedByHand() {
+    void tiltAndReachMatchHandFigures() {
         // Tilted up by 10 about the first joint, the hub rises and the column points down by 10 into a joint that falls
         // by 30: 20 are left.
         Column up = column.withWheel(column.wheel().withAdjustment(new Adjustment(0, 0, 10, 0, Optional.empty())));

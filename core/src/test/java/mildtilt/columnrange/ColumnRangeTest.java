@@ -43,7 +43,7 @@ class ColumnRangeTest {
     }
 
     @Test
-    void withNothingToSetTheRangeIsThePlan() {
+    void rangeWithoutAdjustmentIsThePlan() {
         Column c = TestColumns.random(new Random(4), 4);
         ColumnRange range = ColumnRange.of(c);
         for (int j = 0; j < 4; j++) {
@@ -110,7 +110,7 @@ class ColumnRangeTest {
     }
 
     @Test
-    void tiltUpLiftsTheHubAndASlidingColumnTakesTheReachItself() {
+    void tiltRaisesHubAndSlidingColumnTakesReach() {
         Column c = TestColumns.random(new Random(2), 2);
         Point up = ColumnRange.pointsAt(c, 0, 5).getFirst();
         assertThat(up.z()).isGreaterThan(c.hub().z());
@@ -151,7 +151,7 @@ class ColumnRangeTest {
     }
 
     @Test
-    void aRackTurnedInItsClampsKeepsItsSizesAndTheStretchesEndAtTheLimit() {
+    void rotatedRackKeepsSizesAndRangesEndAtLimit() {
         Job job = DemoJob.MARSH_CARRIER.job();
         GearTilt tilt = GearTilt.of(job).orElseThrow();
         Column was = job.column().orElseThrow();
@@ -201,7 +201,7 @@ class ColumnRangeTest {
     }
 
     @Test
-    void whatAFrontalPushMeets() {
+    void frontalPushMeetsStrokeThenKink() {
         FrontPush straight = FrontPush.of(TestColumns.straight(2, 300));
         assertThat(straight).isEqualTo(new FrontPush(0, 0, 0, List.of()));
         Column c = TestColumns.through(
@@ -226,7 +226,7 @@ class ColumnRangeTest {
     /** Split and taken out again the train is as it was; nothing else moves, and names stay apart. */
     @ParameterizedTest
     @EnumSource(DemoJob.class)
-    void splitAndTakenOutAgain(DemoJob demo) {
+    void splittingAndRemovingAJointIsIdentity(DemoJob demo) {
         Column c = demo.job().column().orElseThrow();
         for (int s = 0; s < c.shafts().size(); s++) {
             Column split = TrainEdits.split(c, s, parts.joints().getFirst());
@@ -254,7 +254,7 @@ class ColumnRangeTest {
     }
 
     @Test
-    void upToEightJointsAndNoMore() {
+    void columnTakesAtMostEightJoints() {
         Column c = TestColumns.random(new Random(1), 8);
         assertThatThrownBy(() -> TrainEdits.split(c, 3, parts.joints().getFirst()))
                 .isInstanceOf(ImpossibleGeometryException.class)
@@ -273,7 +273,7 @@ class ColumnRangeTest {
     }
 
     @Test
-    void aSwappedPartKeepsItsNameAndPlace() {
+    void swappedPartKeepsNameAndPlace() {
         Column c = DemoJob.MARSH_CARRIER.job().column().orElseThrow();
         Joint part = parts.joints().get(3);
         Column joint = TrainEdits.swapped(c, 1, part);

@@ -27,7 +27,7 @@ class CurveTest {
     private final Analysis analysis = Analysis.of(demo);
 
     @Test
-    void theColumnCurveHasTheRippleThatIsTold() {
+    void columnCurveMatchesReportedRipple() {
         List<double[]> points =
                 Curve.COLUMN_TURN.series(analysis).getFirst().runs().getFirst().points();
         double high = points.stream().mapToDouble(p -> p[1]).max().orElseThrow();
@@ -44,7 +44,7 @@ class CurveTest {
     }
 
     @Test
-    void theRatioAtTheMiddleIsTheHeadline() {
+    void ratioCurveMatchesHeadlineAtCentre() {
         List<double[]> points =
                 Curve.RATIO.series(analysis).getFirst().runs().getFirst().points();
         assertThat(points).hasSize(61);
@@ -55,7 +55,7 @@ class CurveTest {
     }
 
     @Test
-    void ackermannHasNoMeaningStraightAheadSoTheCurveHasAGapThere() {
+    void ackermannCurveHasGapStraightAhead() {
         List<Run> runs = Curve.ACKERMANN.series(analysis).getFirst().runs();
         assertThat(runs).hasSize(2);
         assertThat(runs.getFirst().points().getLast()[0]).isNegative();
@@ -63,7 +63,7 @@ class CurveTest {
     }
 
     @Test
-    void aPlaceThatCannotBeReachedIsAGapToo() {
+    void unreachablePositionsAreGaps() {
         Job shortArms = JobPoints.moved(
                 demo, new PointId.OnCorner(Side.LEFT, CornerPoint.TIE_ROD_POINT), new Point(-80, 612, 330));
         List<Run> runs = Curve.RATIO.series(Analysis.of(shortArms)).getFirst().runs();
@@ -72,7 +72,7 @@ class CurveTest {
     }
 
     @Test
-    void aJobWithoutThePartsHasNoCurve() {
+    void curveIsEmptyWithoutItsParts() {
         Analysis none =
                 Analysis.of(Job.of("n", new Plan(demo.vehicle(), Optional.empty(), Optional.empty(), demo.targets())));
         for (Curve c : Curve.values()) {
@@ -81,7 +81,7 @@ class CurveTest {
     }
 
     @Test
-    void lengthsAlongAndUpAreShownInTheUnitChosen() {
+    void curveAxesUseChosenUnit() {
         assertThat(Curve.BUMP_STEER.shown(LengthUnit.INCH)).isCloseTo(1 / 25.4, within(1e-12));
         assertThat(Curve.BUMP_STEER.across(LengthUnit.INCH, false)).isEqualTo("travel, in");
         assertThat(Curve.BUMP_STEER.across(LengthUnit.MM, true)).contains("right wheel down, mm");
@@ -91,7 +91,7 @@ class CurveTest {
     }
 
     @Test
-    void theSchoolsStandSideBySide() {
+    void curveShowsAckermannSchools() {
         List<Series> all = Curve.OUTER.series(analysis);
         assertThat(all).extracting(Series::name).containsExactly("this job", "full Ackermann", "parallel");
         for (double inner : new double[] {8, 15, 25}) {
@@ -107,7 +107,7 @@ class CurveTest {
 
     @ParameterizedTest
     @CsvSource({"0, 1, 5", "-73, 41, 6", "0.011, 0.013, 4", "-1e-7, 1e-7, 4", "14.2, 14.2, 3", "-900, 900, 8"})
-    void marksAreRoundAndInsideTheScale(double low, double high, double marks) {
+    void axisTicksAreRoundAndInRange(double low, double high, double marks) {
         Scale s = Scale.over(
                 List.of(new Run(List.of(new double[] {0, low}, new double[] {1, high}))),
                 List.of(),

@@ -29,7 +29,7 @@ class DrawingTest {
 
     @ParameterizedTest
     @EnumSource(Elevation.class)
-    void aMoveOnTheSheetIsTheSameMoveInSpace(Elevation e) {
+    void elevationMoveEqualsMoveInSpace(Elevation e) {
         Point p = new Point(-310, 205, 480);
         Vector by = e.inSpace(12, -7);
         Point q = p.plus(by);
@@ -39,7 +39,7 @@ class DrawingTest {
     }
 
     @Test
-    void figuresNeverHideEachOtherAndKeepOffLinesWhereTheyCan() {
+    void labelsDoNotOverlapAndAvoidLines() {
         Random random = new Random(5);
         LabelPlacer placer = new LabelPlacer(new Box(0, 0, 600, 400));
         placer.keepClear(0, 200, 600, 200);
@@ -58,7 +58,7 @@ class DrawingTest {
     }
 
     @Test
-    void theSketchFollowsTheHands() {
+    void sketchFollowsSteeringInput() {
         Job demo = DemoJob.MARSH_CARRIER.job();
         SteeringTrain train = new SteeringTrain(demo);
         Sketch still = Sketch.ofDesign(demo, train);
@@ -86,7 +86,7 @@ class DrawingTest {
     /** What is taken over from the position or the job before is what would have been drawn anew. */
     @ParameterizedTest
     @EnumSource(DemoJob.class)
-    void aBackdropTakenOverDrawsTheSame(DemoJob which) {
+    void reusedBackdropDrawsTheSame(DemoJob which) {
         Job job = which.job();
         SteeringTrain train = new SteeringTrain(job);
         Backdrop first = Backdrop.of(job, train, Optional.empty());
@@ -114,7 +114,7 @@ class DrawingTest {
 
     @ParameterizedTest
     @EnumSource(DemoJob.class)
-    void everyKindOfSteeringIsDrawnWholeAndWhereItStands(DemoJob which) {
+    void everyLinkageIsDrawnCompletely(DemoJob which) {
         Job job = which.job();
         SteeringTrain t = new SteeringTrain(job);
         Backdrop backdrop = Backdrop.of(job, t, Optional.empty());
@@ -151,7 +151,7 @@ class DrawingTest {
     }
 
     @Test
-    void aCrankedRodHangsOffItsLine() {
+    void crankedRodIsDrawnOffItsLine() {
         Job cranked = DemoJob.MARSH_CARRIER
                 .job()
                 .editAxle(a -> a.withCorner(

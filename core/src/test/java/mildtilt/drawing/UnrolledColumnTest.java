@@ -45,7 +45,7 @@ class UnrolledColumnTest {
     }
 
     @Test
-    void ofAStraightColumnTheTwoForksOfAJointStandSquare() {
+    void straightColumnForksArePerpendicular() {
         UnrolledColumn u = UnrolledColumn.of(new ColumnTrain(TestColumns.straight(2, 300)), 20);
         assertThat(apart(u.forks().get(1).clockDeg(), u.forks().get(0).clockDeg() + 90))
                 .isCloseTo(0, within(1e-7));

@@ -244,7 +244,7 @@ class AnyColumnTest {
     /** No edit of the demo's column by its own remedies, taken one after another, ends in anything but a column that is found better. */
     @ParameterizedTest
     @EnumSource(DemoJob.class)
-    void remediesTakenOneAfterAnotherComeToAnEnd(DemoJob demo) {
+    void applyingRemediesTerminates(DemoJob demo) {
         Job job = demo.job();
         int stops = stops(job);
         for (int taken = 0; taken < 12; taken++) {

@@ -54,7 +54,7 @@ class CautionsTest {
 
     @ParameterizedTest
     @EnumSource(DemoJob.class)
-    void theDemosSteerTheRightWayAndReversedOnesDoNot(DemoJob which) {
+    void reversedSteeringIsReported(DemoJob which) {
         Job job = which.job();
         assertThat(Analysis.of(job).findings())
                 .noneMatch(f -> f.fault() == Fault.WRONG_WAY)
@@ -67,7 +67,7 @@ class CautionsTest {
     }
 
     @Test
-    void reversedAckermannNamesSwappedKnucklesAsTheLikelyCause() {
+    void reversedAckermannNamesSwappedKnuckles() {
         Job swapped = KnuckleEdits.flipGear(KnuckleEdits.swapSides(demo), true);
         Finding f = find(swapped, Fault.REVERSED_ACKERMANN).orElseThrow();
         assertThat(f.why().text(LengthUnit.MM)).contains("ahead and lean in").contains("swapped");
@@ -85,7 +85,7 @@ class CautionsTest {
     }
 
     @Test
-    void aTableOfOuterAnglesGoesBeforeTheBand() {
+    void outerAngleTableOverridesBand() {
         Job table = demo.withTargets(demo.targets()
                 .withOuterTable(Optional.of(new OuterWheelTable(
                         List.of(
@@ -103,7 +103,7 @@ class CautionsTest {
     }
 
     @Test
-    void aStopThatComesTooLateOrATyreThatComesFirst() {
+    void lateStopOrEarlyTyreIsReported() {
         Job bare = corner(demo, c -> c.withLimits(WheelLimits.NONE));
         assertThat(what(bare, Fault.GEAR_TAKES_THE_BLOW))
                 .contains("gear's own end comes first")
@@ -129,7 +129,7 @@ class CautionsTest {
     }
 
     @Test
-    void aGearTooShortOrTooLongForTheArmsAndWhatPutsItRight() {
+    void mismatchedGearTravelIsReportedWithRemedies() {
         Job wanting = corner(demo, c -> c.withLimits(WheelLimits.NONE))
                 .withTargets(demo.targets().withLockDeg(Optional.of(36.0)));
         assertThat(what(wanting, Fault.LOCK_SHORT)).contains("36.0° is wanted");
@@ -152,7 +152,7 @@ class CautionsTest {
     }
 
     @Test
-    void rakedCrankedAndThinRodsAndAHeavyRim() {
+    void rodAndEffortFaultsAreReported() {
         Job raked = demo.editAxle(a -> a.withGearMoved(new Vector(165, 0, 0)));
         assertThat(what(raked, Fault.RAKED_ROD)).contains("raked up to");
         assertThat(find(raked, Fault.RAKED_ROD).orElseThrow().why().text(LengthUnit.MM))
@@ -171,7 +171,7 @@ class CautionsTest {
     }
 
     @Test
-    void overCentreIsTheChosenAngleAwayAndOnlyWhereTheWheelsCanGo() {
+    void overCentreMarginOnlyCountsReachablePoses() {
         Job strict = demo.withTargets(demo.targets().withToggleDeg(60));
         assertThat(what(strict, Fault.NEAR_TOGGLE)).contains("tie rod").contains("chosen least 60.0°");
         assertThat(find(demo, Fault.NEAR_TOGGLE)).isEmpty();
@@ -184,7 +184,7 @@ class CautionsTest {
     }
 
     @Test
-    void aRodEndPastItsAngleIsCuredByLeaningItsStud() {
+    void rodEndTiltIsCuredByLeaningStud() {
         Job leaned = corner(
                 demo,
                 c -> c.withRodEnds(
@@ -197,7 +197,7 @@ class CautionsTest {
     }
 
     @Test
-    void bumpSteerInTheNormalBandComesWithItsPlainReasons() {
+    void bumpSteerFindingGivesReasons() {
         Job high = demo.editAxle(a -> a.withGearMoved(new Vector(0, 0, 24)));
         String why = find(high, Fault.BUMP_STEER).orElseThrow().why().text(LengthUnit.MM);
         assertThat(why)
@@ -214,7 +214,7 @@ class CautionsTest {
     }
 
     @Test
-    void variantsAreKeptComparedAndTaken() throws Exception {
+    void variantsAreKeptComparedAndApplied() throws Exception {
         Job shorter = KnuckleEdits.changedBoth(demo, new KnuckleChange(-10, 0, 0, 0, 0));
         Job with = shorter.keepingVariant("short arms").withPlan(demo.plan()).keepingVariant("as found");
         assertThat(with.variants().all()).extracting(Variant::name).containsExactly("short arms", "as found");

@@ -41,7 +41,7 @@ class ChecksTest {
     }
 
     @Test
-    void theDemosPlantedFaultsAreFoundAndNothingElse() {
+    void demoFindingsAreExactlyThePlantedFaults() {
         assertThat(Analysis.of(demo).findings())
                 .extracting(Finding::fault)
                 .containsExactly(
@@ -49,7 +49,7 @@ class ChecksTest {
     }
 
     @Test
-    void eachRemedyDoesWhatItsEffectSaid() {
+    void remedyEffectMatchesItsPrediction() {
         Analysis before = Analysis.of(demo);
         for (Finding f : before.findings()) {
             assertThat(f.remedies()).as(f.fault().name()).isNotEmpty();
@@ -70,7 +70,7 @@ class ChecksTest {
     }
 
     @Test
-    void steeringTheWrongWayComesBeforeAllElse() {
+    void wrongWaySteeringIsFirst() {
         Job wrong = withRack(demo, r -> r.withTravelPerLeftTurn(-r.travelPerLeftTurn()));
         Finding first = Analysis.of(wrong).findings().getFirst();
         assertThat(first.fault()).isEqualTo(Fault.WRONG_WAY);
@@ -79,7 +79,7 @@ class ChecksTest {
     }
 
     @Test
-    void aRaisedRackIsBroughtBackDown() {
+    void raisedRackIsLoweredByRemedy() {
         Job raised = withRack(demo, r -> r.withCentre(r.centre().plus(new Vector(0, 0, 22))));
         Finding f = find(raised, Fault.BUMP_STEER).orElseThrow();
         double was = Analysis.of(raised).headlines().get(Headline.BUMP_STEER).orElseThrow();
@@ -93,7 +93,7 @@ class ChecksTest {
     }
 
     @Test
-    void shortArmsLongTravelAndTightRodEndsAreFound() {
+    void shortArmsLongTravelAndTightRodEndsAreReported() {
         PointId arm = new PointId.OnCorner(Side.LEFT, CornerPoint.TIE_ROD_POINT);
         Job shortArms = JobPoints.moved(demo, arm, JobPoints.position(demo, arm).plus(new Vector(78, 0, 0)));
         assertThat(find(shortArms, Fault.LOCK_NOT_REACHED)).isPresent();
@@ -107,7 +107,7 @@ class ChecksTest {
     }
 
     @Test
-    void columnsWithoutRoomOrSupportAreFound() {
+    void columnsWithoutRoomOrSupportAreReported() {
         Column c = demo.column().orElseThrow();
         PointId lower = new PointId.JointCentre(1);
         Job cramped =

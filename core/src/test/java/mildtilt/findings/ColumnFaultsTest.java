@@ -376,7 +376,7 @@ class ColumnFaultsTest {
     }
 
     @Test
-    void theSoundColumnHasNoneOfThese() {
+    void soundColumnHasNoColumnFaults() {
         faults().map(Broken::fault)
                 .distinct()
                 .forEach(f -> assertThat(findings(SOUND, f)).as(f.toString()).isEmpty());
@@ -384,7 +384,7 @@ class ColumnFaultsTest {
 
     @ParameterizedTest
     @MethodSource("faults")
-    void eachIsToldAndCured(Broken b) {
+    void eachColumnFaultIsReportedAndCured(Broken b) {
         List<Finding> found = findings(b.job, b.fault);
         assertThat(found).isNotEmpty();
         Finding f = found.getFirst();
@@ -405,7 +405,7 @@ class ColumnFaultsTest {
 
     /** One joint between a column and a gear that are both bolted down. */
     @Test
-    void axesThatMissAreShimmedOrJoinedByTwo() {
+    void missingAxesGetShimOrTwoJoints() {
         Job bus = DemoJob.LIBRARY_BUS.job();
         assertThat(findings(bus, Fault.AXES_MISS)).isEmpty();
         Job missing = bus.editColumn(c -> c.withHub(c.hub().plus(new Vector(0, 12, 3))));
@@ -436,7 +436,7 @@ class ColumnFaultsTest {
 
     /** The demo's rack, turned in its clamps as offered, brings its joint inside; nothing of the axle changes. */
     @Test
-    void aRackTurnedInItsClampsIsOfferedForAJointTooFarOver() {
+    void rotatingRackIsOfferedForOverbentJoint() {
         Job demo = DemoJob.MARSH_CARRIER.job();
         Finding f = findings(demo, Fault.JOINT_OVER_LIMIT).getFirst();
         Remedy turn = f.remedies().getLast();
@@ -455,7 +455,7 @@ class ColumnFaultsTest {
     }
 
     @Test
-    void theNearestStandardBoresOfAnOddShaftAreTold() {
+    void nearestStandardBoresAreOffered() {
         Job odd = SOUND.editColumn(c -> bearing(c.editShaft(1, s -> s.withDiameter(20.6)), 1, 200, 19.05));
         Finding f = findings(odd, Fault.BEARING_BORE).getFirst();
         assertThat(f.why().text(LengthUnit.MM))
@@ -472,7 +472,7 @@ class ColumnFaultsTest {
     }
 
     @Test
-    void theStricterRuleSetFindsNoLess() {
+    void stricterRulesFindAtLeastAsMuch() {
         for (DemoJob demo : DemoJob.values()) {
             Job job = demo.job().withRules(ShippedRules.SLOW_WORKPLACE.rules());
             long lenient =
@@ -487,7 +487,7 @@ class ColumnFaultsTest {
 
     /** Nothing a rule set or a check says calls a design approved. */
     @Test
-    void nothingIsCalledApproved() {
+    void noTextCallsADesignApproved() {
         faults().flatMap(b -> Analysis.of(b.job, COARSE, CatalogueFile.shipped()).findings().stream())
                 .flatMap(f -> Stream.of(f.what().text(LengthUnit.MM), f.why().text(LengthUnit.INCH)))
                 .forEach(t -> assertThat(t)

@@ -51,7 +51,7 @@ class DangersTest {
 
     @ParameterizedTest
     @MethodSource("cases")
-    void casesThatOnceMisled(String name, Fault first, Severity severity) throws Exception {
+    void formerlyMisleadingCasesAreCorrect(String name, Fault first, Severity severity) throws Exception {
         Finding found = findings(JobReader.read(text(name))).getFirst();
         assertThat(found.fault()).as(found.what().text(LengthUnit.MM)).isEqualTo(first);
         assertThat(found.severity()).isEqualTo(severity);
@@ -256,7 +256,7 @@ class DangersTest {
 
     @ParameterizedTest
     @MethodSource
-    void dangers(Danger d) throws Exception {
+    void dangerousCasesAreReported(Danger d) throws Exception {
         Tree tree = new Tree((ObjectNode) JSON.readTree(text("d00_sane")));
         d.edit.accept(tree);
         List<Finding> all = findings(JobReader.read(tree.root.toString()));
@@ -273,7 +273,7 @@ class DangersTest {
     }
 
     @Test
-    void aSaneVehicleIsLeftInPeace() throws Exception {
+    void saneVehicleHasNoFindings() throws Exception {
         assertThat(findings(JobReader.read(text("d00_sane")))).isEmpty();
         Analysis unknown =
                 Analysis.of(JobReader.read(text("d26_rodend_bolt_unknown")), Grid.USUAL, CatalogueFile.shipped());
@@ -288,7 +288,7 @@ class DangersTest {
     /** The demos show their planted faults and no others. */
     @ParameterizedTest
     @EnumSource(DemoJob.class)
-    void demosShowWhatWasPlanted(DemoJob demo) {
+    void demosShowPlantedDangers(DemoJob demo) {
         List<Fault> planted =
                 switch (demo) {
                     case MARSH_CARRIER ->
@@ -306,7 +306,7 @@ class DangersTest {
 
     /** What is missing is listed, and gone from the list once it is given. */
     @Test
-    void whatIsNotJudgedIsListed() throws Exception {
+    void unjudgedMattersAreListed() throws Exception {
         Tree bare = new Tree((ObjectNode) JSON.readTree(text("d00_sane")));
         bare.drop("making/rods")
                 .drop("vehicle/loads")

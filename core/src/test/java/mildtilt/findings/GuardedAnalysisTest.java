@@ -17,7 +17,7 @@ class GuardedAnalysisTest {
             new Finding(Fault.RIPPLE, Severity.LOOK, new Element.Wheel(), Phrase.of("ripple"), "", List.of());
 
     @Test
-    void aFailedPartIsNamedAndTheOthersGoOn() {
+    void failedPartIsNamedAndOthersContinue() {
         GuardedAnalysis w = new GuardedAnalysis();
         assertThat(w.attempt("The lock", GEAR, () -> 1 / Integer.parseInt("0"), 7))
                 .isEqualTo(7);

@@ -76,7 +76,7 @@ class LimitsTest {
     /** One joint at an angle has a ripple of 100 (1/cos − cos). */
     @ParameterizedTest
     @CsvSource({"10, FINE", "17.5, FINE", "18.5, LOOK", "29, LOOK", "32, STOP"})
-    void theRippleAgainstWhatIsWanted(double angle, Severity expected) {
+    void rippleIsJudgedAgainstTarget(double angle, Severity expected) {
         Analysis analysis = Analysis.of(bent(angle, 50));
         double cos = Math.cos(Math.toRadians(angle));
         assertThat(analysis.headlines().get(Headline.RIPPLE).orElseThrow())
@@ -97,7 +97,7 @@ class LimitsTest {
     }
 
     @Test
-    void aMoveOfAMiddleJointIsTheSmallestThatServes() {
+    void middleJointMoveIsMinimal() {
         Column c = demo.column().orElseThrow();
         Joint middle = Joint.single(
                 Id.Kind.JOINT.number(9),
@@ -151,7 +151,7 @@ class LimitsTest {
     }
 
     @Test
-    void aDoubleJointBesideAnotherWantsABearing() {
+    void doubleJointNextToAnotherNeedsBearing() {
         Column c = demo.column().orElseThrow();
         Joint j = c.joints().get(1);
         Job job = demo.withColumn(
@@ -163,7 +163,7 @@ class LimitsTest {
     }
 
     @Test
-    void theStateOfAnElementIsTheWorstFoundThere() {
+    void elementStateIsItsWorstFinding() {
         Analysis a = Analysis.of(demo);
         assertThat(a.stateOf(new Element.JointAt(1))).isEqualTo(Severity.STOP);
         assertThat(a.stateOf(new Element.JointAt(0))).isEqualTo(Severity.FINE);
@@ -173,7 +173,7 @@ class LimitsTest {
     }
 
     @Test
-    void aChangeIsNotableOnlyWhereItShows() {
+    void effectsAreNotableOnlyWhenVisible() {
         Headlines before = Headlines.of(demo).orElseThrow();
         assertThat(before.against(before)).isNotEmpty().noneMatch(Headlines.Change::notable);
         Job wider = demo.withVehicle(demo.vehicle().withWheelbase(2500));

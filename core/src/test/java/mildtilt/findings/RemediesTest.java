@@ -59,7 +59,7 @@ class RemediesTest {
 
     @ParameterizedTest
     @EnumSource(DemoJob.class)
-    void noRemedyIsWorseThanItsFaultAndWhatItBringsIsTold(DemoJob demo) throws Exception {
+    void remediesNeverMakeThingsWorseUnannounced(DemoJob demo) throws Exception {
         for (Job job : vehicles(demo)) {
             Analysis before = Analysis.of(job);
             for (Finding f : before.findings()) {

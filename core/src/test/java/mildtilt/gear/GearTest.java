@@ -30,7 +30,7 @@ class GearTest {
     }
 
     @Test
-    void aRackMovesAsItIsTurnedAndEndsWhereItSays() {
+    void rackTravelMatchesInputAndEndsAtLimit() {
         for (int i = 0; i < 200; i++) {
             RackAndPinion rack = new RackAndPinion(
                     anyPoint(),
@@ -63,7 +63,7 @@ class GearTest {
     }
 
     @Test
-    void anArmSwingsRoundItsShaftAndEndsWhereItSays() {
+    void armSwingMatchesInputAndEndsAtLimit() {
         for (int i = 0; i < 200; i++) {
             Axis axis = new Axis(anyPoint(), anyDirection());
             Point end = anyPoint();
@@ -93,7 +93,7 @@ class GearTest {
     }
 
     @Test
-    void whatNoGearIsIsRefused() {
+    void impossibleGearsAreRefused() {
         Axis up = new Axis(Point.ORIGIN, Direction.along(0, 0, 1));
         Point end = new Point(150, 0, 0);
         assertThatThrownBy(() -> new SteeringBox(up, new Point(0, 0, 40), 16, 40))

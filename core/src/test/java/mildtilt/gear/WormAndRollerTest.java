@@ -31,7 +31,7 @@ class WormAndRollerTest {
 
     @ParameterizedTest
     @CsvSource({"16, 22", "22, 16", "-18, -14", "-14, -18", "16, 16", "16, 16.00001"})
-    void theInputTurnsByTheRatioOfEachPlaceWhateverItHasTurnedSoFar(double ratio, double turned) {
+    void inputRateIsTheLocalRatio(double ratio, double turned) {
         WormAndRoller g = gear(ratio, turned);
         double stop = g.inputStop();
         double before = 0;
@@ -52,14 +52,14 @@ class WormAndRollerTest {
 
     /** The law's integral by Simpson's rule, which is exact for a square. */
     @Test
-    void theWholeTurnIsTheMeanRatioTimesTheSwing() {
+    void fullTurnIsMeanRatioTimesSwing() {
         WormAndRoller g = new WormAndRoller(BOX.axis(), BOX.armEnd(), 16, 22, 42, 42);
         double swing = Math.toRadians(42);
         assertThat(g.inputStop()).isCloseTo(swing / 6 * (16 + 4 * g.localRatio(swing / 2) + 22), within(1e-12));
     }
 
     @Test
-    void aRatioThatStaysIsAPlainBox() {
+    void constantRatioEqualsSteeringBox() {
         Analysis plain = Analysis.of(BUS);
         Analysis even = Analysis.of(
                 with(new WormAndRoller(BOX.axis(), BOX.armEnd(), BOX.ratio(), BOX.ratio(), 30, BOX.sweepEachWayDeg())));
@@ -73,7 +73,7 @@ class WormAndRollerTest {
     }
 
     @Test
-    void quickInTheMiddleIsQuickAheadAndSlowToTheLocks() throws Exception {
+    void quickCentreRatioSlowsTowardLock() throws Exception {
         Analysis plain = Analysis.of(BUS);
         double r = BOX.ratio();
         Job job = with(new WormAndRoller(
@@ -96,7 +96,7 @@ class WormAndRollerTest {
     }
 
     @Test
-    void ratiosThatTurnTheArmTwoWaysAreRefused() {
+    void ratiosOfOppositeSignAreRefused() {
         assertThatThrownBy(() -> gear(16, -20))
                 .isInstanceOf(ImpossibleGeometryException.class)
                 .hasMessageContaining("both be above 0");

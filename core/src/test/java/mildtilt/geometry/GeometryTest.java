@@ -18,7 +18,7 @@ class GeometryTest {
     /** At every scale a turning point is found again where it was, on the branch it was on. */
     @ParameterizedTest
     @ValueSource(doubles = {1e-3, 1, 1000, 1e6})
-    void aTurningPointIsFoundAtItsDistance(double scale) {
+    void orbitPointIsFoundAtDistance(double scale) {
         Random random = new Random(1);
         for (int i = 0; i < 500; i++) {
             Axis axis = Axis.through(point(random, scale), point(random, scale));
@@ -37,7 +37,7 @@ class GeometryTest {
     }
 
     @Test
-    void outOfReachSaysByHowMuchAndWhichWay() {
+    void unreachableDistanceReportsShortfall() {
         Orbit orbit = Orbit.of(new Axis(Point.ORIGIN, new Direction(0, 0, 1)), new Point(100, 0, 0));
         Point anchor = new Point(300, 0, 0);
         Orbit.Reach tooShort = orbit.atReach(anchor, 150, 1);
@@ -54,7 +54,7 @@ class GeometryTest {
     }
 
     @Test
-    void turningIsRightHandedAndKeepsLength() {
+    void rotationIsRightHandedAndKeepsLength() {
         assertThat(new Direction(0, 0, 1).turn(Vector.X, Math.PI / 2)).satisfies(v -> {
             assertThat(v.x()).isCloseTo(0, within(1e-15));
             assertThat(v.y()).isCloseTo(1, within(1e-15));
@@ -72,7 +72,7 @@ class GeometryTest {
     }
 
     @Test
-    void anglesKeepTheirDigitsNearStraightAndNearOpposed() {
+    void anglesArePreciseNearZeroAndStraight() {
         double tiny = 1e-9;
         assertThat(Vector.X.angleTo(new Vector(Math.cos(tiny), Math.sin(tiny), 0)))
                 .isCloseTo(tiny, within(1e-20));
@@ -81,7 +81,7 @@ class GeometryTest {
     }
 
     @Test
-    void aFrameCarriesWhatIsFixedInIt() {
+    void frameMovesItsPoints() {
         Frame was = new Frame(new Point(1, 2, 3), Vector.X, Vector.Y, Vector.Z);
         Frame is = new Frame(new Point(-4, 0, 9), Vector.Y, Vector.Z, Vector.X);
         assertThat(is.carried(new Point(11, 2, 3), was)).isEqualTo(new Point(-4, 10, 9));
@@ -91,7 +91,7 @@ class GeometryTest {
     }
 
     @Test
-    void axesMeetTheGroundWhereTheyShould() {
+    void axisGroundIntersectionIsCorrect() {
         Axis kingpin = Axis.through(new Point(5, 640, 280), new Point(-14, 610, 500));
         Point ground = kingpin.atHeight(0);
         assertThat(ground.z()).isCloseTo(0, within(1e-12));
@@ -102,7 +102,7 @@ class GeometryTest {
     }
 
     @Test
-    void whatHasNoDirectionIsRefused() {
+    void zeroVectorsAreRefused() {
         assertThatThrownBy(() -> new Vector(0, 0, 0).direction()).isInstanceOf(ImpossibleGeometryException.class);
         assertThatThrownBy(() -> Axis.through(Point.ORIGIN, Point.ORIGIN)).hasMessageContaining("in one place");
         assertThatThrownBy(() -> new Direction(1, 1, 0)).hasMessageContaining("length one");
@@ -112,7 +112,7 @@ class GeometryTest {
     }
 
     @Test
-    void mirroringTwiceIsNothing() {
+    void mirroringTwiceIsIdentity() {
         Point p = new Point(-3, 41, 7);
         assertThat(p.mirrored()).isEqualTo(new Point(-3, -41, 7));
         assertThat(p.mirrored().mirrored()).isEqualTo(p);

@@ -10,7 +10,7 @@ import org.junit.jupiter.api.Test;
 class GlossaryTest {
 
     @Test
-    void everyTermIsToldOnceAndEveryFigureFindsItsOwn() {
+    void glossaryTermsAreUniqueAndCoverFigures() {
         assertThat(Glossary.terms())
                 .hasSizeGreaterThan(45)
                 .allMatch(t -> t.meaning().length() > 15);
@@ -30,7 +30,7 @@ class GlossaryTest {
     }
 
     @Test
-    void theTermsOfATextAreFoundTheLongestWordFirst() {
+    void longestGlossaryTermMatchesFirst() {
         assertThat(Glossary.in("Left tie rods are over-centre at full droop."))
                 .extracting(Glossary.Term::name)
                 .containsExactly("Tie rod", "Over centre", "Bump and droop");

@@ -39,7 +39,7 @@ class DamagedFilesTest {
     }
 
     @Test
-    void aDiskThatFillsUpLosesNothing() throws Exception {
+    void fullDiskLosesNothing() throws Exception {
         assumeThat(Path.of("/bin/bash")).isExecutable();
         Path file = folder.resolve("carrier.tilt");
         JobFile.save(file, DemoJob.MARSH_CARRIER.job());
@@ -67,7 +67,7 @@ class DamagedFilesTest {
     }
 
     @Test
-    void whatHasNoEndIsNotRead() throws Exception {
+    void endlessFilesAreRefused() throws Exception {
         List<Path> endless = List.of(Path.of("/dev/zero"), Path.of("/dev/random"));
         for (Path p : endless) {
             assumeThat(p).exists();
@@ -91,7 +91,7 @@ class DamagedFilesTest {
     }
 
     @Test
-    void whereNothingCanBeWrittenItIsSaid() throws Exception {
+    void unwritableFoldersAreReported() throws Exception {
         Job job = DemoJob.GREENHOUSE_TUG.job();
         Path inAFile = Files.writeString(folder.resolve("file"), "no folder").resolve("x.tilt");
         assertThatThrownBy(() -> JobFile.save(inAFile, job))

@@ -63,7 +63,7 @@ class DocumentationTest {
     }
 
     @Test
-    void theSchemaIsMadeOfTheDescriptions() throws Exception {
+    void schemaMatchesDescriptions() throws Exception {
         String made = JsonTree.print(new SchemaMaker()
                 .schema(
                         JobParts.JOB,
@@ -76,7 +76,7 @@ class DocumentationTest {
     }
 
     @Test
-    void thePageOfKeysIsMadeOfTheDescriptions() throws Exception {
+    void keysPageMatchesDescriptions() throws Exception {
         String made = KeysPage.of(JobParts.JOB);
         if (RENEW) {
             Files.writeString(DOCS.resolve("job-keys.md"), made);
@@ -85,7 +85,7 @@ class DocumentationTest {
     }
 
     @Test
-    void theTableOfFiguresIsMadeOfTheCatalogue() throws Exception {
+    void figuresPageMatchesHeadlines() throws Exception {
         StringBuilder table =
                 new StringBuilder("| name | called | what it is | usual | better |\n|---|---|---|---|---|\n");
         for (Headline h : Headline.values()) {
@@ -117,7 +117,7 @@ class DocumentationTest {
     }
 
     @Test
-    void theTableOfRangesIsMadeOfTheDescriptions() throws Exception {
+    void rangesPageMatchesDescriptions() throws Exception {
         SchemaMaker maker = new SchemaMaker();
         List.of(JobParts.JOB, RuleParts.FILE, CatalogueParts.FILE).forEach(p -> maker.schema(p, "", ""));
         StringBuilder table = new StringBuilder("| kind of size | range | keys |\n|---|---|---|\n");
@@ -145,7 +145,7 @@ class DocumentationTest {
     }
 
     @Test
-    void theSmallestJobOfTheDocumentationIsAJob() throws Exception {
+    void documentedSmallestJobOpens() throws Exception {
         Matcher example = Pattern.compile("```json\\n(.*?)```", Pattern.DOTALL).matcher(doc("job-format.md"));
         assertThat(example.find()).isTrue();
         Job job = JobReader.read(example.group(1));
@@ -158,7 +158,7 @@ class DocumentationTest {
     }
 
     @Test
-    void everyKeyOfTheSchemaIsDescribed() throws Exception {
+    void everySchemaKeyIsDescribed() throws Exception {
         String text = doc("job-keys.md") + doc("job-format.md") + doc("rules.md");
         Set<String> keys = new TreeSet<>();
         collectKeys(schema(), keys);
@@ -174,7 +174,7 @@ class DocumentationTest {
     }
 
     @Test
-    void everythingThatIsWrittenIsInTheSchemaAndNothingIsNamedTwice() throws Exception {
+    void writtenJobsMatchSchemaWithoutDuplicates() throws Exception {
         Set<String> keys = new TreeSet<>();
         collectKeys(schema(), keys);
         Set<String> written = new TreeSet<>();
@@ -191,7 +191,7 @@ class DocumentationTest {
 
     @ParameterizedTest
     @EnumSource(DemoJob.class)
-    void theDemosThatShipAreHeldAgainstTheSchemaAndAreAsTheyWouldBeSaved(DemoJob demo) throws Exception {
+    void demosMatchSchemaAndSavedForm(DemoJob demo) throws Exception {
         try (InputStream in = DemoJob.class.getResourceAsStream("/mildtilt/demo/" + demo.file() + ".tilt")) {
             String shipped = new String(in.readAllBytes(), StandardCharsets.UTF_8);
             assertThat(JobReader.read(shipped)).isEqualTo(demo.job());
@@ -201,7 +201,7 @@ class DocumentationTest {
     }
 
     @Test
-    void theFiguresThatAreDocumentedArePrinted() throws Exception {
+    void documentedFiguresArePrinted() throws Exception {
         Set<String> names = new TreeSet<>();
         Bearing askew = Bearing.planned(
                         Id.Kind.BEARING.first(), "Askew", Bearing.Kind.ROD_END, Bearing.Mount.FRAME, 1, 100, 19)

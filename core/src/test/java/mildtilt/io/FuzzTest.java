@@ -166,7 +166,7 @@ class FuzzTest {
     }
 
     @Test
-    void damagedLinesOfInstrumentsAreReadOrPassedOver() throws Exception {
+    void damagedInstrumentLinesAreReadOrIgnored() throws Exception {
         byte[] lines =
                 "value angle-finder deg 0.1 free 12.35\nvalue dial mm 0.01 held -0.35\nvalue turn-plates deg 0.2 free 20.1 18.4\n"
                         .getBytes(StandardCharsets.UTF_8);

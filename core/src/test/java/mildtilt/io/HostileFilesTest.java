@@ -67,7 +67,7 @@ class HostileFilesTest {
 
     @ParameterizedTest
     @ValueSource(strings = {"crash-rack-travel-remedy", "crash-taper", "rim-larger-than-0.64-of-tyre"})
-    void whatCanBeIsWorkedOutWhole(String name) throws Exception {
+    void hostileButPossibleJobsAreAnalysed(String name) throws Exception {
         AllThatIsSaid said = AllThatIsSaid.of(JobReader.read(hostile(name)));
         assertThat(said.cannot()).isEmpty();
         assertThat(said.findings()).isNotEmpty().noneMatch(f -> f.fault() == Fault.NOT_WORKED_OUT);
@@ -139,7 +139,7 @@ class HostileFilesTest {
     }
 
     @Test
-    void theRootIsNoFile() {
+    void folderIsRefusedAsFile() {
         assertThatThrownBy(() -> ScanFile.read(Path.of("/"))).hasMessageContaining("/: it is a folder");
         assertThatThrownBy(() -> JobFile.open(Path.of("/"))).hasMessageContaining("/: it is a folder");
         assertThatThrownBy(() -> PhotoFile.copyBeside(folder.resolve("a.tilt"), Path.of("/")))
@@ -185,7 +185,7 @@ class HostileFilesTest {
     }
 
     @Test
-    void filesThatUnpackOrCountToFarMoreThanTheyAre() throws Exception {
+    void expandingFilesAreRefused() throws Exception {
         String base = "{\"format\":\"mild-tilt-job\",\"version\":6,\"title\":\"x\",\"vehicle\":{\"wheelbase_mm\":2380}";
         List<String> files = new ArrayList<>();
         files.add(file("bomb", base + ",\"surroundings\":{\"obstacles\":[" + scans(100) + "]}}"));
@@ -250,7 +250,7 @@ class HostileFilesTest {
 
     /** Tubes that would take minutes are refused; as many as are taken are gone through in seconds. */
     @Test
-    void tubesThatTurn() throws Exception {
+    void rotatingTubesAreLimited() throws Exception {
         JsonNode tree = Mutator.tree(hostile("slow-5-tubes-turning-14s"));
         ArrayNode obstacles = (ArrayNode) tree.at("/surroundings/obstacles");
         assertThat(AllThatIsSaid.of(JobReader.read(tree.toString())).findings()).isNotEmpty();
@@ -265,7 +265,7 @@ class HostileFilesTest {
 
     /** Scans that hold more triangles together than a machine can hold. */
     @Test
-    void scansThatAreTooMuchTogether() {
+    void totalScanSizeIsLimited() {
         Job job = DemoJob.MARSH_CARRIER.job();
         float[] corners = new float[9];
         corners[3] = 10;

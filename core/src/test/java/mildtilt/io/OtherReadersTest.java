@@ -53,7 +53,7 @@ class OtherReadersTest {
     }
 
     @Test
-    void popplerReadsThePdfs() throws Exception {
+    void pdfsOpenInPoppler() throws Exception {
         assumeTrue(there("pdfinfo") && there("pdftotext"));
         for (Path pdf : all(".pdf")) {
             assertThat(run("pdfinfo", pdf.toString())).contains("Mild Tilt").doesNotContain("Error");
@@ -69,7 +69,7 @@ class OtherReadersTest {
     }
 
     @Test
-    void aDxfReaderFindsCutLinesAndMarksApart() throws Exception {
+    void dxfLayersSeparateCutsAndMarks() throws Exception {
         assumeTrue(Files.isExecutable(Path.of("/usr/bin/python3"))
                 && Files.exists(Path.of("/usr/lib/python3/dist-packages/ezdxf")));
         String script = """
@@ -91,7 +91,7 @@ class OtherReadersTest {
     }
 
     @Test
-    void anSvgReaderDrawsThemAtTheirSize() throws Exception {
+    void svgRendersAtFullSize() throws Exception {
         assumeTrue(there("rsvg-convert"));
         for (Path svg : all(".svg")) {
             Path png = folder.resolve("x.png");
@@ -104,7 +104,7 @@ class OtherReadersTest {
     }
 
     @Test
-    void aMeshReaderFindsTheJigWhole() throws Exception {
+    void jigMeshIsClosed() throws Exception {
         assumeTrue(there("admesh"));
         for (Path stl : all(".stl")) {
             String said = run("admesh", stl.toString());

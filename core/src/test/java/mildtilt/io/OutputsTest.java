@@ -54,7 +54,7 @@ class OutputsTest {
     }
 
     @Test
-    void theJobCardSaysWhatTheBenchNeeds() throws Exception {
+    void jobCardHasTheBenchFigures() throws Exception {
         String text = card(demo, LengthUnit.MM);
         assertThat(text)
                 .contains(
@@ -87,7 +87,7 @@ class OutputsTest {
 
     /** Two names that differ differ on paper, too; what only joins signs is left out. */
     @Test
-    void signsThatTheFontLacksAreSpelled() throws Exception {
+    void missingGlyphsAreSpelledOut() throws Exception {
         Job job = Job.of(
                 "Rig \uD83D\uDE00\uFE0F 車",
                 new Plan(
@@ -102,13 +102,13 @@ class OutputsTest {
 
     @ParameterizedTest
     @ValueSource(strings = {"=1+1", " =1+1", "\t=1", "\u00a0@x", "\uFF1D1+1", "\uFF20x", "-2", "+2", "\u200B=1"})
-    void whatASpreadsheetWouldRunIsText(String name) {
+    void csvFormulasAreEscaped(String name) {
         Table table = new Table("t", "T", List.of("name"), List.of("Name"), List.of(List.of(Cell.of(name))));
         assertThat(CsvFiles.table(table)).contains("'" + name);
     }
 
     @Test
-    void positionsWrittenOneByOneAreTheSameFile() throws Exception {
+    void streamedPositionsEqualWholeFile() throws Exception {
         List<SteeringInput> places = List.of(new SteeringInput(0, 0, 0), new SteeringInput(-90, 10, -10));
         StringWriter streamed = new StringWriter();
         List<Integer> told = new ArrayList<>();
@@ -118,7 +118,7 @@ class OutputsTest {
     }
 
     @Test
-    void aColumnOfEightJointsStillFitsOnePage() throws Exception {
+    void eightJointColumnFitsOnePage() throws Exception {
         Column c = demo.job().column().orElseThrow();
         List<Joint> joints = new ArrayList<>();
         List<Shaft> shafts = new ArrayList<>(List.of(c.shafts().getFirst()));
@@ -136,7 +136,7 @@ class OutputsTest {
     }
 
     @Test
-    void positionsComeBackWithTheWholePoseOrTheReason() throws Exception {
+    void positionsReturnPoseOrReason() throws Exception {
         JsonNode reference = ReferenceCases.load("double_wishbone_rack");
         Analysis orchard = Analysis.of(JobReader.read(ReferenceCases.linkageJob(reference.get("input"))));
         StringBuilder csv = new StringBuilder("travel_right_mm,steering_wheel_deg,travel_left_mm\n");
@@ -188,7 +188,7 @@ class OutputsTest {
     }
 
     @Test
-    void unusablePositionsAreRefusedWithTheLine(@TempDir Path folder) throws Exception {
+    void invalidPositionsAreRefusedWithLine(@TempDir Path folder) throws Exception {
         Path p = folder.resolve("p.csv");
         Files.writeString(p, "steering_wheel_deg,travel_left_mm,travel_right_mm\n1,2,3\n4,five,6\n");
         assertThatThrownBy(() -> PositionsCsv.read(p))
@@ -200,7 +200,7 @@ class OutputsTest {
     }
 
     @Test
-    void curvesAreWrittenWithUnitsInTheirHeads(@TempDir Path folder) throws Exception {
+    void curveCsvHeadingsHaveUnits(@TempDir Path folder) throws Exception {
         List<Path> written = CsvFiles.write(demo, folder);
         assertThat(written).hasSize(11);
         List<String> steer = Files.readAllLines(folder.resolve("steer-curve.csv"));

@@ -88,7 +88,7 @@ class ReferenceTest {
      * their angles there say little.
      */
     @Test
-    void aLinkageWithStrutsEndsExactlyWhereItGoesOverCentre() throws JobFileException {
+    void strutLinkageEndsAtOverCentre() throws JobFileException {
         JsonNode reference = ReferenceCases.load("strut_box_toggle");
         JsonNode expected = reference.get("expected");
         Job job = JobReader.read(ReferenceCases.linkageJob(reference.get("input")));

@@ -35,7 +35,7 @@ class JobPointsTest {
     }
 
     @Test
-    void everyPointGoesWhereItIsPutAndNothingElseThatIsNotTiedToItMoves() {
+    void movingAPointMovesOnlyTiedPoints() {
         for (Job job : List.of(demo, ownRight())) {
             boolean mirrored = job.axle().orElseThrow().ownRight().isEmpty();
             for (PointId id : JobPoints.of(job)) {
@@ -61,7 +61,7 @@ class JobPointsTest {
 
     @ParameterizedTest
     @EnumSource(DemoJob.class)
-    void everyPointOfEveryKindOfSteeringGoesWhereItIsPut(DemoJob which) {
+    void everyPointMovesInEveryLinkage(DemoJob which) {
         Job job = which.job();
         for (PointId id : JobPoints.of(job)) {
             Point to = JobPoints.position(job, id).plus(new Vector(2, 1, -3));
@@ -85,7 +85,7 @@ class JobPointsTest {
     }
 
     @Test
-    void aMirroredAxleMovesBothSidesAndAnOwnSideOnlyItself() {
+    void mirroredAxleMovesBothSides() {
         PointId right = new PointId.OnCorner(Side.RIGHT, CornerPoint.TIE_ROD_POINT);
         PointId left = right.onLeft();
         Point to = JobPoints.position(demo, right).plus(new Vector(10, -5, 0));
@@ -95,7 +95,7 @@ class JobPointsTest {
     }
 
     @Test
-    void theRackStaysStraightWhenAnEndIsMoved() {
+    void rackStaysStraight() {
         PointId end = new PointId.InnerPivot(Side.LEFT);
         Job wider = JobPoints.moved(demo, end, JobPoints.position(demo, end).plus(new Vector(0, 12, 7)));
         assertThat(rack(wider).pivotSpacing()).isCloseTo(rack(demo).pivotSpacing() + 24, within(1e-9));
@@ -106,7 +106,7 @@ class JobPointsTest {
     }
 
     @Test
-    void movingTheWheelKeepsItsToeAndCamber() {
+    void wheelMoveKeepsToeAndCamber() {
         PointId wheel = new PointId.OnCorner(Side.LEFT, CornerPoint.WHEEL_CENTRE);
         Knuckle before = demo.axle().orElseThrow().left().knuckle();
         Knuckle after = JobPoints.moved(demo, wheel, before.wheelCentre().plus(new Vector(5, 20, 10)))
@@ -122,7 +122,7 @@ class JobPointsTest {
     }
 
     @Test
-    void theTrainRunsFromHandsToTyresAndOwnsItsPoints() {
+    void trainListsElementsAndTheirPoints() {
         List<Element> train = Element.trainOf(demo);
         assertThat(train)
                 .hasSize(12)
@@ -140,7 +140,7 @@ class JobPointsTest {
     }
 
     @Test
-    void halfAJobHasHalfThePoints() {
+    void partialJobsHaveTheirOwnPoints() {
         Job columnOnly = Job.of("c", new Plan(demo.vehicle(), demo.column(), Optional.empty(), demo.targets()));
         assertThat(JobPoints.of(columnOnly)).hasSize(4);
         assertThatThrownBy(() -> JobPoints.position(columnOnly, new PointId.GearCentre()))
@@ -156,7 +156,7 @@ class JobPointsTest {
     }
 
     @Test
-    void sizesThatCannotBeAreRefusedByTheRecordsThemselves() {
+    void recordsRefuseImpossibleSizes() {
         assertThatThrownBy(() -> demo.vehicle().withWheelbase(0)).hasMessageContaining("wheelbase");
         assertThatThrownBy(() -> demo.vehicle().withDroop(-1)).hasMessageContaining("negative");
         assertThatThrownBy(() -> demo.vehicle().withTyreWidth(Double.NaN)).hasMessageContaining("tyre width");

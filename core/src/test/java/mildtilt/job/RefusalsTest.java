@@ -25,7 +25,7 @@ class RefusalsTest {
     }
 
     @Test
-    void aimsThatCannotBe() {
+    void impossibleTargetsAreRefused() {
         refused(() -> USUAL.withLockDeg(Optional.of(90.0)), "wanted lock");
         refused(() -> USUAL.withToggleDeg(0), "over-centre");
         refused(() -> USUAL.withRakeDeg(95), "rake");
@@ -42,7 +42,7 @@ class RefusalsTest {
     }
 
     @Test
-    void loadsLimitsAndTravelThatCannotBe() {
+    void impossibleLoadsLimitsAndTravelAreRefused() {
         refused(() -> Loads.of(0), "load on the front axle");
         refused(() -> new Loads(500, 4, 0.02, 0.85), "friction");
         refused(() -> new Loads(500, 0.8, 1.1, 0.85), "rolling resistance");
@@ -60,7 +60,7 @@ class RefusalsTest {
     }
 
     @Test
-    void aTableIsReadInBetweenAlongStraightLines() {
+    void outerTableInterpolatesLinearly() {
         OuterWheelTable t =
                 new OuterWheelTable(List.of(new OuterWheelTable.Row(10, 9), new OuterWheelTable.Row(30, 24)), 0.5);
         assertThat(t.outerAt(5)).isCloseTo(4.5, within(1e-12));
@@ -70,7 +70,7 @@ class RefusalsTest {
     }
 
     @Test
-    void jobsWithTwoVariantsOfOneNameOrIdAndVariantsThatAreNot() {
+    void duplicateVariantsAreRefused() {
         Job job = DemoJob.SALT_RAKE.job();
         Id one = Id.Kind.VARIANT.first();
         Id other = Id.Kind.VARIANT.number(2);

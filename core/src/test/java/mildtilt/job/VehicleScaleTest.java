@@ -21,7 +21,7 @@ class VehicleScaleTest {
 
     @ParameterizedTest
     @EnumSource(DemoJob.class)
-    void aVehicleOfOtherSizesIsWholeAndSteersAlike(DemoJob demo) throws Exception {
+    void scaledVehicleSteersAlike(DemoJob demo) throws Exception {
         Job job = demo.job();
         VehicleScale own = VehicleScale.of(job).orElseThrow();
         Headlines was = Headlines.quick(job, false).orElseThrow();
@@ -66,7 +66,7 @@ class VehicleScaleTest {
 
     @ParameterizedTest
     @EnumSource(value = DemoJob.class, names = "BOG_TENDER")
-    void sizesThatAreNoVehiclesAreRefused(DemoJob demo) {
+    void impossibleVehicleSizesAreRefused(DemoJob demo) {
         assertThatThrownBy(() -> new VehicleScale(0, 2000, 600))
                 .isInstanceOf(ImpossibleGeometryException.class)
                 .hasMessageContaining("The track");

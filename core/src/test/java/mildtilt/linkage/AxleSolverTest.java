@@ -36,7 +36,7 @@ class AxleSolverTest {
 
     @ParameterizedTest
     @EnumSource(DemoJob.class)
-    void everyRodKeepsItsLengthAndEveryKnuckleItsShape(DemoJob demo) {
+    void rodsAndKnucklesStayRigid(DemoJob demo) {
         stands(axle(demo));
     }
 
@@ -51,7 +51,7 @@ class AxleSolverTest {
     }
 
     @Test
-    void aSectorShaftMayLieLevelWithItsArmHangingDown() {
+    void levelSectorShaftIsSupported() {
         // The box on the left rail, its arm swinging fore and aft, a drag link along the frame to the left knuckle.
         SteeredAxle tender = axle(DemoJob.BOG_TENDER);
         SteeringBox box = new SteeringBox(
@@ -161,7 +161,7 @@ class AxleSolverTest {
 
     @ParameterizedTest
     @EnumSource(DemoJob.class)
-    void straightAheadItStandsAsItWasDrawn(DemoJob demo) {
+    void straightAheadPoseIsTheDesign(DemoJob demo) {
         SteeredAxle axle = axle(demo);
         AxleConfiguration s = new AxleSolver(axle).pose(0, 0, 0);
         for (Side side : Side.values()) {
@@ -174,7 +174,7 @@ class AxleSolverTest {
     }
 
     @Test
-    void equalParallelArmsOfACentreLinkSwingAlike() {
+    void parallelCentreLinkArmsSwingEqually() {
         SteeredAxle bus = axle(DemoJob.LIBRARY_BUS);
         SteeringBox box = (SteeringBox) bus.gear();
         SteeredAxle parallel = bus.withLinkage(((CentreLink) bus.linkage())
@@ -189,7 +189,7 @@ class AxleSolverTest {
     }
 
     @Test
-    void aShuttleStraightAheadOfItsArmMovesByTheSineLessTheLinksSlant() {
+    void shuttleTravelMatchesClosedForm() {
         // Arm of 100 along −x from an upright shaft at the origin's height, a link of 80 along −y to the shuttle.
         SteeredAxle rake = axle(DemoJob.SALT_RAKE);
         SteeringBox box = new SteeringBox(
@@ -220,7 +220,7 @@ class AxleSolverTest {
     }
 
     @Test
-    void aBeamOnACentrePinOnlyRolls() {
+    void centrePinnedBeamOnlyRolls() {
         AxleSolver solver = new AxleSolver(axle(DemoJob.HOP_PLATFORM));
         assertThat(solver.pose(0, 20, 20).left()).isInstanceOfSatisfying(CannotAssemble.class, c -> {
             assertThat(c.reason()).isEqualTo(CannotAssemble.Reason.WHEEL_TRAVEL);
@@ -236,7 +236,7 @@ class AxleSolverTest {
     }
 
     @Test
-    void wheelsOnTheFrameDoNotTravel() {
+    void frameKingpinsHaveNoTravel() {
         AxleSolver tug = new AxleSolver(axle(DemoJob.GREENHOUSE_TUG));
         assertThat(tug.pose(0.2, 0, 0).left()).isInstanceOf(KnucklePose.class);
         assertThat(tug.pose(0.2, 5, 0).left()).isInstanceOf(CannotAssemble.class);
@@ -244,7 +244,7 @@ class AxleSolverTest {
 
     @ParameterizedTest
     @EnumSource(DemoJob.class)
-    void pastTheGearsEndNothingIsMadeUp(DemoJob demo) {
+    void posesBeyondGearEndAreRefused(DemoJob demo) {
         AxleSolver solver = new AxleSolver(axle(demo));
         AxleConfiguration s = solver.pose(solver.gearInputStop() * 1.02, 0, 0);
         assertThat(s.left()).isInstanceOfSatisfying(CannotAssemble.class, c -> {
@@ -255,7 +255,7 @@ class AxleSolverTest {
     }
 
     @Test
-    void partsThatDoNotGoTogetherAreRefused() {
+    void incompatiblePartsAreRefused() {
         SteeredAxle carrier = axle(DemoJob.MARSH_CARRIER);
         SteeredAxle tender = axle(DemoJob.BOG_TENDER);
         assertThatThrownBy(() -> tender.withLinkage(new RackTieRods())).hasMessageContaining("linkage of its own");

@@ -95,7 +95,7 @@ class IndependentLinkageTest {
     }
 
     @Test
-    void aDragLinkOnTheTieRodOfAnAxleThatRolls() {
+    void dragLinkOnTieRodMatchesIndependentFigures() {
         SteeredAxle axle = DemoJob.HOP_PLATFORM.job().axle().orElseThrow();
         ArmGear gear = (ArmGear) axle.gear();
         Beam.CentrePin pin = (Beam.CentrePin) axle.beam().orElseThrow();
@@ -135,7 +135,7 @@ class IndependentLinkageTest {
     }
 
     @Test
-    void aDragLinkOnTheKnuckleOfAnAxleHeldByATrackBar() {
+    void dragLinkWithTrackBarMatchesIndependentFigures() {
         SteeredAxle axle = DemoJob.BOG_TENDER.job().axle().orElseThrow();
         ArmGear gear = (ArmGear) axle.gear();
         Beam.TrackBar bar = ((Beam.Sprung) axle.beam().orElseThrow()).trackBar().orElseThrow();
@@ -176,7 +176,7 @@ class IndependentLinkageTest {
     }
 
     @Test
-    void aBellCrankPushedFromTheColumn() {
+    void bellCrankMatchesIndependentFigures() {
         SteeredAxle axle = DemoJob.GREENHOUSE_TUG.job().axle().orElseThrow();
         ArmGear gear = (ArmGear) axle.gear();
         BellCrank crank = (BellCrank) axle.linkage();

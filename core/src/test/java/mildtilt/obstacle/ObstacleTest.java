@@ -55,7 +55,7 @@ class ObstacleTest {
 
     /** As far from a ball as the mirror image is from the ball's own. */
     @Test
-    void aMirroredShapeIsTheMirrorImage() {
+    void mirroredShapeIsReflected() {
         for (Shape shape : shapes()) {
             Shape image = shape.mirrored();
             for (int i = 0; i < 6; i++) {
@@ -73,7 +73,7 @@ class ObstacleTest {
     }
 
     @Test
-    void whatMovesByItselfPassesThroughWhereItStands() {
+    void sweepIncludesRestPosition() {
         for (int i = 0; i < 200; i++) {
             Axis axis = new Axis(anyPoint(), anyDirection());
             double from = -60 * random.nextDouble();
@@ -112,7 +112,7 @@ class ObstacleTest {
     }
 
     @Test
-    void aKneeIsWhereThighAndShinMeet() {
+    void kneeIsAtThighAndShinLengths() {
         for (int i = 0; i < 300; i++) {
             Point hub = anyPoint();
             Driver d = Driver.behind(hub);
@@ -146,7 +146,7 @@ class ObstacleTest {
     }
 
     @Test
-    void everythingInTheWayHasANameOfItsOwn() {
+    void obstacleNamesMustBeUnique() {
         Surroundings s = Surroundings.NONE;
         for (int i = 0; i < 5; i++) {
             s = s.with(Obstacle.fixed("post", new Shape.Sphere(new Point(i, 0, 0), 10)));

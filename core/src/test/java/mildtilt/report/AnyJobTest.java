@@ -68,7 +68,7 @@ class AnyJobTest {
 
     @ParameterizedTest
     @EnumSource(DemoJob.class)
-    void everyDemoMadeOfEveryPartOfTheCatalogue(DemoJob demo) throws Exception {
+    void everyCataloguePartMakesPapers(DemoJob demo) throws Exception {
         Catalogue catalogue = CatalogueFile.shipped();
         Job job = demo.job().withSurroundings(Surroundings.NONE);
         for (EndPart part : catalogue.rodEnds()) {
@@ -84,7 +84,7 @@ class AnyJobTest {
 
     /** Numbers of the making replaced by others, wild ones among them. */
     @Test
-    void numbersOfAnySizeAreRefusedOrMade() throws Exception {
+    void anyNumberMakesPapersOrIsRefused() throws Exception {
         Job full = DemoJob.BOG_TENDER.job().editMaking(m -> m.withJoins(List.of())
                 .withJoin(new Id("shaft-2"), 90, ShaftJoin.School.PLUG)
                 .withJoin(new Id("shaft-2"), 130, ShaftJoin.School.COUPLING)

@@ -97,7 +97,7 @@ class HostileNamesTest {
 
     @ParameterizedTest
     @EnumSource(DemoJob.class)
-    void theDemosAndAllThatIsMadeOfThem(DemoJob demo) throws Exception {
+    void hostileNamesSurviveEveryPaper(DemoJob demo) throws Exception {
         Job job = demo.job();
         Id shaft = job.column()
                 .orElseThrow()
@@ -147,7 +147,7 @@ class HostileNamesTest {
     }
 
     @Test
-    void aNameIsShownAsItIs() {
+    void namesAreShownVerbatim() {
         Phrase p = Phrase.of(
                 Phrase.name("Frame {1}") + " is {0} from " + Phrase.name("{0}"), mildtilt.units.Quantity.length(5));
         assertThat(p.text(LengthUnit.MM)).isEqualTo("Frame {1} is 5.0 mm from {0}");

@@ -44,7 +44,7 @@ class RouteFinderTest {
     }
 
     @Test
-    void throughTwoJointsOnlyWithTheRackTurned() {
+    void routeNeedsRotatedRack() {
         RouteAnswer held = search(CARRIER, TWO);
         assertThat(held.routes()).isEmpty();
         assertThat(held.blocked()).isNotEmpty();
@@ -80,7 +80,7 @@ class RouteFinderTest {
     @EnumSource(
             value = DemoJob.class,
             names = {"MARSH_CARRIER", "BOG_TENDER"})
-    void everyRouteHolds(DemoJob demo) throws Exception {
+    void everyRouteMeetsItsLimits(DemoJob demo) throws Exception {
         Job job = demo.job();
         RouteQuestion q = RouteQuestion.USUAL.withTilt(-30, 30).withWheelFree(true);
         RouteAnswer answer = search(job, q);
@@ -125,7 +125,7 @@ class RouteFinderTest {
     /** Every demo has a way, but for the tug, whose straight column leaves no room for a joint and is told so. */
     @ParameterizedTest
     @EnumSource(DemoJob.class)
-    void everyDemoHasAWayOrTheTrueReason(DemoJob demo) {
+    void demosHaveRoutesOrTrueReasons(DemoJob demo) {
         RouteAnswer answer = search(demo.job(), RouteQuestion.USUAL.withJoints(1, 3));
         if (demo == DemoJob.GREENHOUSE_TUG) {
             assertThat(answer.routes()).isEmpty();
@@ -148,7 +148,7 @@ class RouteFinderTest {
     }
 
     @Test
-    void theSameQuestionGetsTheSameAnswersAndTellsHowFarItIs() {
+    void routeSearchIsDeterministicAndReportsProgress() {
         List<Double> told = Collections.synchronizedList(new ArrayList<>());
         RouteAnswer one =
                 RouteFinder.search(CARRIER, RouteQuestion.USUAL.withTilt(-20, 20), (done, _) -> told.add(done));
@@ -169,7 +169,7 @@ class RouteFinderTest {
     }
 
     @Test
-    void whatStandsInTheWayIsNamedAndByHowLittle() {
+    void blockingObstacleIsNamedWithShortfall() {
         Column c = CARRIER.column().orElseThrow();
         Job open = CARRIER.withSurroundings(Surroundings.NONE);
         assertThat(search(open, TWO).routes()).as("nothing in the way").isNotEmpty();
@@ -195,7 +195,7 @@ class RouteFinderTest {
     }
 
     @Test
-    void aBearingGoesWhereASurfaceIsMarkedOrTheRouteIsNone() {
+    void bearingsNeedAMarkedSurface() {
         Job open = CARRIER.withSurroundings(Surroundings.NONE);
         RouteQuestion three = RouteQuestion.USUAL.withJoints(3, 3);
         assertThat(search(open, three).routes())
@@ -218,7 +218,7 @@ class RouteFinderTest {
     }
 
     @Test
-    void oneJointWhereTheColumnCanBeAimedAndTheLongWayRoundWhereThereIsRoom() {
+    void singleJointAndDetourRoutesAreFound() {
         Job open = CARRIER.withSurroundings(Surroundings.NONE);
         RouteAnswer one = search(open, RouteQuestion.USUAL.withJoints(1, 1).withTilt(-90, 90));
         one.routes().forEach(r -> assertThat(r.joints()).isEqualTo(1));
@@ -230,7 +230,7 @@ class RouteFinderTest {
     }
 
     @Test
-    void whatCantBeAskedIsRefused() {
+    void invalidRouteQuestionsAreRefused() {
         assertThatThrownBy(() -> RouteQuestion.USUAL.withJoints(0, 2))
                 .isInstanceOf(ImpossibleGeometryException.class)
                 .hasMessageContaining("from 1 to 4");

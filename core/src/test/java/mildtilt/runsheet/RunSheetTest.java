@@ -44,7 +44,7 @@ class RunSheetTest {
 
     @ParameterizedTest
     @EnumSource(DemoJob.class)
-    void whatMustComeFirstDoes(DemoJob demo) {
+    void stepsFollowTheirDependencies(DemoJob demo) {
         RunSheet run = papers(demo.job()).run();
         List<String> keys = keys(run);
         assertThat(keys).doesNotHaveDuplicates().startsWith("stands").endsWith("drive");
@@ -68,7 +68,7 @@ class RunSheetTest {
     }
 
     @Test
-    void aJobHasTheStepsOfWhatIsInIt() {
+    void stepsMatchJobContents() {
         Job demo = DemoJob.MARSH_CARRIER.job();
         Job axleOnly = Job.of("axle", new Plan(demo.vehicle(), Optional.empty(), demo.axle(), demo.targets()));
         assertThat(keys(papers(axleOnly).run()))
@@ -94,7 +94,7 @@ class RunSheetTest {
             List.of(step("a", 4, 0), step("b", 2, 1, "a"), step("c", 6, 0), step("d", 3, 0, "b", "c"));
 
     @Test
-    void aTickBeforeItsTimeIsSeenAndALeftOutStepHoldsNothingUp() {
+    void earlyTicksAreFlaggedAndSkippedStepsDontBlock() {
         WorkPlan plan = WorkPlan.NONE.withMark("b", StepMark.NONE.withDone(Optional.of(DAY)));
         RunSheet run = RunSheet.of(STEPS, plan);
         assertThat(run.lines())
@@ -111,7 +111,7 @@ class RunSheetTest {
     }
 
     @Test
-    void stepsOfOnesOwnStayWhereTheyWerePut() {
+    void addedStepsKeepTheirPlace() {
         WorkPlan plan = WorkPlan.NONE
                 .withOwnStep("b", "first")
                 .withOwnStep("b", "second")
@@ -130,7 +130,7 @@ class RunSheetTest {
     }
 
     @Test
-    void theLatestDayToOrderFollowsFromTheWantedDay() {
+    void orderByDateFollowsReadyDate() {
         // 7 hours a week is an hour a day: c and d are nine hours, so c begins nine days before; b has a day's wait
         // besides.
         WorkPlan plan = WorkPlan.NONE
@@ -186,7 +186,7 @@ class RunSheetTest {
     }
 
     @Test
-    void aWeldKeptAsWantedHasNothingWrong() {
+    void goodHeatRecordHasNoFaults() {
         WeldRecord good = weld(WeldedMetal.MEDIUM_CARBON, new double[][] {
             {0, 20, 0}, {40, 220, 0}, {50, 280, 1}, {60, 300, 1}, {120, 245, 2}, {240, 130, 2}, {300, 80, 2}
         });
@@ -221,7 +221,7 @@ class RunSheetTest {
     }
 
     @Test
-    void castIronAndWhatIsNotKnownAreNotWelded() {
+    void castIronAndUnknownMetalsAreNotWelded() {
         assertThat(wrong(weld(WeldedMetal.CAST_IRON))).anyMatch(s -> s.contains("is not welded"));
         assertThat(wrong(weld(WeldedMetal.UNKNOWN))).anyMatch(s -> s.contains("is not welded"));
         assertThat(wrong(weld(WeldedMetal.MILD_STEEL))).isEmpty();

@@ -27,7 +27,7 @@ class ShaftLoadTest {
     }
 
     @Test
-    void aStraightBarByHand() {
+    void straightBarMatchesHandFigures() {
         Column c = TestColumns.straight(1, 400)
                 .editShaft(0, s -> s.withDiameter(19))
                 .editShaft(1, s -> s.withDiameter(22).withBore(16));
@@ -101,7 +101,7 @@ class ShaftLoadTest {
     }
 
     @Test
-    void endsAreWeakerThanTheirShaftAndADoubleJointHalvesTheBend() {
+    void endsAreWeakerAndDoubleJointHalvesBending() {
         Column c = TestColumns.through(
                 List.of(new Point(0, 0, 0), new Point(400, 0, 0), new Point(700, 0, -173.2)), new double[0]);
         ShaftLoad plain = load(c, 500).shafts().getFirst();
@@ -134,7 +134,7 @@ class ShaftLoadTest {
     }
 
     @Test
-    void aJointsMarginIsItsMakersTorqueOverWhatItPasses() {
+    void jointMarginIsRatedOverAppliedTorque() {
         Column c = TestColumns.straight(1, 300).editJoint(0, j -> j.withTorqueNm(Optional.of(162.0)));
         assertThat(load(c, 600).joints().getFirst().margin().orElseThrow()).isCloseTo(1.5, within(1e-9));
         assertThat(load(TestColumns.straight(1, 300), 600).joints().getFirst().margin())

@@ -15,7 +15,7 @@ import org.junit.jupiter.api.Test;
 class BenchSheetTest {
 
     @Test
-    void whatTheDemoTakesToTheBench() {
+    void benchSheetOfTheDemo() {
         Job demo = DemoJob.MARSH_CARRIER.job();
         BenchSheet sheet = BenchSheet.of(demo, new SteeringTrain(demo));
         assertThat(sheet.joints()).extracting(BenchSheet.JointLine::name).containsExactly("Upper joint", "Lower joint");
@@ -31,14 +31,14 @@ class BenchSheetTest {
     }
 
     @Test
-    void marksAreToldAsSeenFromTheWheelEnd() {
+    void forkMarksAreSeenFromWheelEnd() {
         assertThat(new ForkMark(12, 2, 19, Optional.empty()).way()).isEqualTo("clockwise");
         assertThat(new ForkMark(-12, 2, 19, Optional.empty()).way()).isEqualTo("anticlockwise");
         assertThat(new ForkMark(0.01, 0, 19, Optional.empty()).way()).isEqualTo("in line");
     }
 
     @Test
-    void aJobWithoutPartsHasAnEmptySheet() {
+    void benchSheetIsEmptyWithoutParts() {
         Job demo = DemoJob.MARSH_CARRIER.job();
         Job none = Job.of("none", new Plan(demo.vehicle(), Optional.empty(), Optional.empty(), demo.targets()));
         BenchSheet sheet = BenchSheet.of(none, new SteeringTrain(none));

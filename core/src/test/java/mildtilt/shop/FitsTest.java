@@ -53,7 +53,7 @@ class FitsTest {
 
     /** Where it comes to rest it touches, and is nowhere larger than the hole: found by sliding it in. */
     @Test
-    void theStudRestsWhereItFirstTouches() {
+    void studSeatsAtFirstContact() {
         Random random = new Random(8);
         for (int n = 0; n < 1000; n++) {
             double length = 12 + 15 * random.nextDouble();
@@ -89,7 +89,7 @@ class FitsTest {
 
     /** Every way out, whatever is wrong, ends in a stud that may be built so; and a bad stud has at least one. */
     @Test
-    void everyWayOutIsOne() {
+    void everyFitRemedyWorks() {
         Random random = new Random(21);
         List<EndPart> parts = CatalogueFile.shipped().rodEnds().stream()
                 .filter(p -> !(p.stud() instanceof Stud.OnGear))
@@ -128,7 +128,7 @@ class FitsTest {
     }
 
     @Test
-    void reamingNeverAsksForMetalThatIsGone() {
+    void reamingNeverAddsMetal() {
         Random random = new Random(5);
         for (int n = 0; n < 500; n++) {
             Hole.Tapered hole = new Hole.Tapered(15 + 2 * random.nextDouble(), 12 + 2 * random.nextDouble(), 22);
@@ -192,7 +192,7 @@ class FitsTest {
     }
 
     @Test
-    void aBoltInSingleShearIsLookedAtAndCuredByASecondPlate() {
+    void singleShearIsReportedAndCured() {
         Job job = with(
                 Rod.LEFT_TIE_ROD,
                 CatalogueFile.shipped().rodEnds().stream()

@@ -36,7 +36,7 @@ class JoinFiguresTest {
 
     @ParameterizedTest
     @CsvSource({"0, 420", "0, 235", "12, 420", "15, 600"})
-    void whatTheJoinIsMadeWithCarriesWhatTheShaftDoes(double bore, double yield) {
+    void joinStrengthMatchesShaft(double bore, double yield) {
         Job job = joined(School.SLEEVE, 120)
                 .editColumn(c -> c.editShaft(1, s -> s.withBore(bore).withYieldMpa(yield)));
         double shaft = polar(19, bore) * yield;
@@ -65,7 +65,7 @@ class JoinFiguresTest {
     /** The pieces and gaps of a joined shaft are together as long as the shaft, by every school. */
     @ParameterizedTest
     @EnumSource(School.class)
-    void theCutPiecesMakeUpTheShaft(School school) {
+    void joinPiecesAddUpToShaft(School school) {
         Job job = joined(school, 120);
         double whole = job.column().orElseThrow().cutLength(1);
         CutList cuts = Papers.of(Analysis.of(job), LocalDate.EPOCH).cuts();
@@ -93,7 +93,7 @@ class JoinFiguresTest {
     }
 
     @Test
-    void whereWeldsAreForbiddenNoWeldedSchoolWillDo() {
+    void forbiddenWeldsRuleOutWeldedJoins() {
         for (School s : School.values()) {
             for (Welding w : Welding.values()) {
                 Job job = joined(s, 120).withRules(tender.rules().withWelding(w));
@@ -115,7 +115,7 @@ class JoinFiguresTest {
     }
 
     @Test
-    void aJoinWhoseShaftIsGoneIsToldAndNotCutSomewhereElse() {
+    void orphanedJoinIsReported() {
         Job gone = joined(School.SLEEVE, 120).editColumn(c -> c.editShaft(1, s -> s.withId(Id.Kind.SHAFT.number(9))));
         for (Job job : List.of(gone, joined(School.SLEEVE, 4000), joined(School.SLEEVE, 5))) {
             Finding lost = Analysis.of(job).findings().stream()
@@ -131,7 +131,7 @@ class JoinFiguresTest {
     }
 
     @Test
-    void aSleeveThatMeetsAForkOrABearingHasNoRoom() {
+    void sleeveNeedsRoomFromForksAndBearings() {
         Job tight = joined(School.SLEEVE, 180);
         Finding f = Analysis.of(tight).findings().stream()
                 .filter(x -> x.fault() == Fault.JOIN_LOST)
@@ -168,7 +168,7 @@ class JoinFiguresTest {
     }
 
     @Test
-    void whatTheHeatWouldReachIsNamedWithItsDistance() {
+    void heatedPartsAreNamedWithDistance() {
         JoinFigures f = JoinFigures.of(
                         joined(School.SLEEVE, 60),
                         joined(School.SLEEVE, 60).making().joins().getFirst())
@@ -179,7 +179,7 @@ class JoinFiguresTest {
 
     /** The shaft of the case: 22 outside, bore 16, its plug sheared at the bore's radius by the welds of one side. */
     @Test
-    void plugWeldsAreShearedAtTheBoreAndThoseOfOneSideCarryTheWhole() {
+    void plugWeldsOfOneSideCarryAllShear() {
         Job job = joined(School.PLUG, 120)
                 .editColumn(c -> c.editShaft(
                         1, s -> s.withBore(0).withDiameter(22).withBore(16).withYieldMpa(420)));

@@ -34,8 +34,7 @@ class PartLoadTest {
     /** Where along the plate it works hardest, gone through in steps; the root's hole taken out of its section. */
     @ParameterizedTest
     @CsvSource({"12, 30, 13, 12, 140", "10, 40, 8, 4, 200", "16, 20, 20, 10, 90", "8, 60, 6, 15, 300"})
-    void aPlateWorksHardestAtItsRootOrWhereItHasGrownNarrow(
-            double thick, double root, double end, double margin, double length) {
+    void plateStressPeaksAtRootOrNarrowing(double thick, double root, double end, double margin, double length) {
         Piece.ArmPlate p = plate(thick, root, end, margin);
         double whole = root + 2 * margin;
         double tip = end + 2 * margin;
@@ -54,7 +53,7 @@ class PartLoadTest {
     }
 
     @Test
-    void marginsAreYieldOverWhatEachLoadDoes() {
+    void marginIsYieldOverStress() {
         Analysis a = Analysis.of(carrier);
         RodLoad rod = a.steer().orElseThrow().rodLoads().stream()
                 .filter(l -> l.rod() == Rod.LEFT_TIE_ROD)
@@ -92,7 +91,7 @@ class PartLoadTest {
 
     /** The kerb's push on one wheel, held by its tie rod alone: moments about the steer axis by hand, straight ahead and on lock. */
     @Test
-    void aKerbIsHeldByTheTieRodOfTheWheelThatMeetsIt() {
+    void kerbLoadsTheTieRodOfItsWheel() {
         Analysis a = Analysis.of(carrier);
         double push = carrier.rules().kerbTimes()
                 * carrier.vehicle().loads().orElseThrow().wheelLoad();
@@ -141,7 +140,7 @@ class PartLoadTest {
 
     /** Under the heavy pull, without loss, the work of the hands is the work of both rods on the rack. */
     @Test
-    void aHeavyPullReachesTheRackThroughBothRods() {
+    void heavyPullLoadsBothRods() {
         Analysis a = Analysis.of(carrier);
         List<RodLoad> rods = a.steer().orElseThrow().rodLoads();
         SteeringTrain train = new SteeringTrain(carrier);

@@ -53,7 +53,7 @@ class RodFiguresTest {
     }
 
     @Test
-    void aRodByHand() {
+    void rodMatchesHandFigures() {
         // Reach 96. In: neck 52 and nut 8, so 60 from ball to face; out: 96 − 24 = 72. In the middle 66.
         RodFigures r = figures(made(tapped(48, 54)), 400);
         assertThat(r.body()).isCloseTo(400 - 2 * 66, within(1e-12));
@@ -70,7 +70,7 @@ class RodFiguresTest {
 
     /** Whatever the sizes: never under the least, the nut never past the thread, no more thread than there is. */
     @Test
-    void theThreadsHoldOverTheWholeAdjustment() {
+    void engagementHoldsOverAdjustment() {
         Random random = new Random(6);
         for (int i = 0; i < 2000; i++) {
             double d0 = 8 + random.nextInt(12);
@@ -112,14 +112,14 @@ class RodFiguresTest {
 
     @ParameterizedTest
     @CsvSource({"268, BOTH", "256.5, ONLY_SHRINKS", "279.5, ONLY_GROWS"})
-    void aBodyThatIsThereTellsWhichWayTheRodCanGo(double body, LengthChange way) {
+    void existingBodyLimitsAdjustmentDirection(double body, LengthChange way) {
         RodFigures r = figures(made(tapped(48, 54).withLength(Optional.of(body))), 400);
         assertThat(r.way()).isEqualTo(way);
         assertThat(r.shortOfThread()).isFalse();
     }
 
     @Test
-    void aBodyThatIsTooShortIsShortOfThreadAndOneTooLongDoesNotGoTogether() {
+    void wrongBodyLengthIsReported() {
         assertThat(figures(made(tapped(48, 54).withLength(Optional.of(250.0))), 400)
                         .shortOfThread())
                 .isTrue();
@@ -128,7 +128,7 @@ class RodFiguresTest {
     }
 
     @Test
-    void withBothThreadsOneWayTurningTheBodySetsNothing() {
+    void sameHandThreadsDontAdjust() {
         RodMakeUp same = new RodMakeUp(RodMakeUp.End.of(END), RodMakeUp.End.of(END), tapped(48, 54));
         RodFigures r = figures(same, 400);
         assertThat(r.sameHand()).isTrue();
@@ -144,7 +144,7 @@ class RodFiguresTest {
     }
 
     @Test
-    void shanksThatMeetInAThroughTappedBodyAreSeen() {
+    void collidingShanksAreReported() {
         // Through a bung a shank goes on until it meets the other one.
         Body bungs = new Body(BodyKind.BUNGS, 40, 40, Optional.empty(), Optional.empty(), Optional.empty());
         RodFigures r = figures(made(bungs), 190);
@@ -153,7 +153,7 @@ class RodFiguresTest {
     }
 
     @Test
-    void anEndThatTiltsLessThanTheLinkageIsJudgedByIsToldAndTakenOver() {
+    void smallerTiltOfEndsIsReportedAndApplied() {
         Job demo = DemoJob.MARSH_CARRIER.job();
         Job job = demo.editMaking(m -> m.withRod(
                 Rod.LEFT_TIE_ROD,
@@ -192,7 +192,7 @@ class RodFiguresTest {
     }
 
     @Test
-    void aShankTooShortForNutAndEngagementIsAStopOfItsOwn() {
+    void shortShankIsAStop() {
         Job job = DemoJob.MARSH_CARRIER
                 .job()
                 .editMaking(m -> m.withRod(
@@ -208,7 +208,7 @@ class RodFiguresTest {
     /** Against the knuckle turned by a small angle and the rod measured again. */
     @ParameterizedTest
     @EnumSource(DemoJob.class)
-    void toePerTurnIsWhatTheTurnedKnuckleShows(DemoJob demo) {
+    void toePerTurnMatchesKnuckle(DemoJob demo) {
         SteeredAxle axle = demo.job().axle().orElseThrow();
         for (Rod rod : new Rod[] {Rod.LEFT_TIE_ROD, Rod.RIGHT_TIE_ROD, Rod.TIE_ROD}) {
             boolean one = axle.oneTieRod();

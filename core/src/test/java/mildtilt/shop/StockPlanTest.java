@@ -73,7 +73,7 @@ class StockPlanTest {
     }
 
     @Test
-    void noLayoutBuysFewerBars() {
+    void stockPlanIsOptimal() {
         Random random = new Random(11);
         for (int n = 0; n < 150; n++) {
             double[] pieces = random.doubles(3 + random.nextInt(6), 80, 700)
@@ -103,7 +103,7 @@ class StockPlanTest {
     }
 
     @Test
-    void longestFirstIsNotEnoughAndTheSearchSeesIt() {
+    void searchBeatsLongestFirst() {
         // Longest first into the fullest bar takes three bars of 100; two do.
         StockPlan plan = plan(0, 100, List.of(), 42, 35, 33, 32, 30, 28);
         assertThat(plan.bars()).hasSize(2);
@@ -111,13 +111,13 @@ class StockPlanTest {
     }
 
     @Test
-    void theLastCutIsNotNeededWhereAPieceEndsWithTheBar() {
+    void noFinalCutAtBarEnd() {
         assertThat(plan(3, 1000, List.of(), 497, 500).bars()).hasSize(1);
         assertThat(plan(3, 1000, List.of(), 497, 501).bars()).hasSize(2);
     }
 
     @Test
-    void whatIsOnHandIsUsedBeforeAnythingIsBought() {
+    void stockOnHandIsUsedFirst() {
         StockPlan plan = plan(2, 3000, List.of(onHand(420, 1), onHand(900, 2)), 400, 300, 300, 290);
         assertThat(plan.bars()).allMatch(StockPlan.Bar::onHand);
         assertThat(plan.bars().stream().mapToDouble(StockPlan.Bar::length).sum())
@@ -131,7 +131,7 @@ class StockPlanTest {
     }
 
     @Test
-    void aPieceLongerThanAnyBarIsToldAndTheRestIsStillSawn() {
+    void overlongPieceIsReported() {
         StockPlan plan = plan(2, 1000, List.of(onHand(1500, 1)), 1400, 1300, 2000, 500);
         assertThat(plan.tooLong()).extracting(StockPlan.Cut::saw).containsExactlyInAnyOrder(2000.0, 1300.0);
         sound(plan, 4, 2);
@@ -143,7 +143,7 @@ class StockPlanTest {
     }
 
     @Test
-    void moreThanAnyoneMakesIsLaidOutAllTheSame() {
+    void hugeCutListsArePlanned() {
         double[] pieces = new double[40_000];
         Arrays.fill(pieces, 0, 20_000, 171.6);
         Arrays.fill(pieces, 20_000, 40_000, 18.0);
@@ -155,7 +155,7 @@ class StockPlanTest {
     }
 
     @Test
-    void manyPiecesComeToAnEndAndAreNeverLost() {
+    void largeStockPlansTerminateWithAllPieces() {
         Random random = new Random(3);
         double[] pieces = random.doubles(300, 30, 900).toArray();
         StockPlan plan = plan(2, 3000, List.of(onHand(1200, 5)), pieces);

@@ -53,7 +53,7 @@ class GapsTest {
     }
 
     @Test
-    void whatIsNearestIsProvenByThePlaneBetween() {
+    void nearestDistanceIsProvenBySeparatingPlane() {
         int apart = 0;
         for (int i = 0; i < 4000; i++) {
             Convex a = anyConvex(p(0, 0, 0));
@@ -135,7 +135,7 @@ class GapsTest {
 
     /** A gap that is asked for only up to a bound is the gap where it is below, and never less than the bound where it is not. */
     @Test
-    void whatIsFarEnoughIsGivenUpAndNothingElse() {
+    void distantPairsAreSkippedSafely() {
         int below = 0;
         for (int i = 0; i < 1500; i++) {
             Solid a = anySolid(Point.ORIGIN);
@@ -157,7 +157,7 @@ class GapsTest {
 
     /** Parts that are out of all proportion, one wholly in the other, are measured as soon as any. */
     @Test
-    void theLongestAndTheSmallestAreMeasured() {
+    void extremeSizesAreMeasured() {
         Convex beam = Convex.bar(p(-1e6, 0, 0), p(1e6, 0, 0), 4e4);
         for (double size : new double[] {1e-3, 1, 1e3, 1e5}) {
             Gap g = Gaps.between(
@@ -171,7 +171,7 @@ class GapsTest {
     }
 
     @Test
-    void plainOnesAsByHand() {
+    void simpleDistancesMatchHandFigures() {
         assertThat(Gaps.between(Convex.sphere(p(0, 0, 0), 10), Convex.sphere(p(50, 0, 0), 10))
                         .mm())
                 .isCloseTo(30, within(1e-9));
@@ -229,7 +229,7 @@ class GapsTest {
     }
 
     @Test
-    void aScanIsAsNearAsItsNearestTriangle() {
+    void scanDistanceIsItsNearestTriangle() {
         TriangleMesh mesh = hills(40);
         RigidMove place = RigidMove.placing(p(30, -10, 5), 25, -12, 40);
         Solid.Skin skin = new Solid.Skin(mesh, place);
@@ -265,7 +265,7 @@ class GapsTest {
     }
 
     @Test
-    void whatIsWhollyInsideAClosedScanIsInIt() {
+    void solidInsideClosedScanPenetrates() {
         Solid.Skin skin = new Solid.Skin(box(100, 80, 60), RigidMove.by(new Vector(10, 10, 10)));
         assertThat(skin.mesh().closed()).isTrue();
         assertThat(Gaps.between(Solid.of(Convex.sphere(p(60, 50, 40), 4)), skin).mm())
@@ -286,7 +286,7 @@ class GapsTest {
 
     @ParameterizedTest
     @ValueSource(longs = {1, 2, 3})
-    void aBarInOrBesideARingIsAsNearAsItsNearestPoint(long seed) {
+    void barToRingDistanceIsExact(long seed) {
         Random r = new Random(seed);
         Solid.Ring ring = new Solid.Ring(
                 p(5, 5, 5),
@@ -324,7 +324,7 @@ class GapsTest {
     }
 
     @Test
-    void movesAreRigidAndUndone() {
+    void movesAreRigidAndInvertible() {
         List<RigidMove> moves = new ArrayList<>(List.of(
                 RigidMove.placing(p(3, 4, 5), 30, -20, 50),
                 RigidMove.about(Axis.through(p(1, 2, 3), p(4, 4, 4)), 1.1)));

@@ -28,7 +28,7 @@ class SolverTest {
     }
 
     @Test
-    void theGearIsPutWhereTheToeKeepsStillAndTheAnswerHoldsInTheFullAnalysis() {
+    void leastBumpSteerAnswerHoldsInFullAnalysis() {
         Job job = raised();
         SolveQuestion q = SolveQuestion.usual(Goal.LEAST_BUMP_STEER, job);
         List<SolveAnswer> answers = Solver.search(job, q, Progress.SILENT);
@@ -53,7 +53,7 @@ class SolverTest {
     }
 
     @Test
-    void anArmIsShapedForLockAndAckermannWithTheMarginsKept() {
+    void armShapeSolvesForLockAndAckermann() {
         Job job = DemoJob.MARSH_CARRIER.job();
         List<VariableBounds> free = List.of(
                 VariableBounds.either(DesignVariable.ARM_LENGTH, 40),
@@ -75,7 +75,7 @@ class SolverTest {
     @EnumSource(
             value = DemoJob.class,
             names = {"GREENHOUSE_TUG", "BOG_TENDER"})
-    void aRatioIsFoundForArmGears(DemoJob which) {
+    void ratioIsSolvedForArmGears(DemoJob which) {
         Job job = which.job();
         double wanted =
                 QuickFigures.of(job, QuickFigures.Until.GEAR_END).orElseThrow().ratio() * 1.12;
@@ -93,7 +93,7 @@ class SolverTest {
     }
 
     @Test
-    void whatCannotBeHadIsToldAsNearOrNotAtAll() {
+    void unreachableGoalsReportClosestAnswer() {
         Job job = DemoJob.MARSH_CARRIER.job();
         SolveQuestion greedy = new SolveQuestion(
                 List.of(VariableBounds.either(DesignVariable.ARM_LENGTH, 10)),
@@ -107,7 +107,7 @@ class SolverTest {
     }
 
     @Test
-    void aSearchIsGivenUpWhenAskedTo() {
+    void searchCanBeCancelled() {
         Job job = raised();
         AtomicInteger calls = new AtomicInteger();
         assertThat(Solver.search(job, SolveQuestion.usual(Goal.LEAST_BUMP_STEER, job), done -> {
@@ -120,7 +120,7 @@ class SolverTest {
 
     @ParameterizedTest
     @EnumSource(DemoJob.class)
-    void everyKnobOfEveryDemoTurnsBothWaysAndTellsWhat(DemoJob which) {
+    void everyDesignVariableMovesBothWays(DemoJob which) {
         Job job = which.job();
         for (Goal goal : Goal.values()) {
             for (DesignVariable variable : goal.variables(job)) {
@@ -137,7 +137,7 @@ class SolverTest {
     }
 
     @Test
-    void lockStopsActBeforeAllElse() {
+    void lockStopsActFirst() {
         Job bare = DemoJob.MARSH_CARRIER
                 .job()
                 .editAxle(a -> a.withCorner(Side.LEFT, a.left().withLimits(WheelLimits.NONE)));

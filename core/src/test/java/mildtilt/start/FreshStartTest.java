@@ -25,7 +25,7 @@ class FreshStartTest {
 
     @ParameterizedTest
     @EnumSource(DemoJob.class)
-    void nothingIsFoundInAFreshVehicle(DemoJob kind) {
+    void freshVehiclesHaveNoFindings(DemoJob kind) {
         Job like = kind.job();
         VehicleScale own = VehicleScale.of(like).orElseThrow();
         for (double part : new double[] {0.88, 1.2}) {

@@ -30,7 +30,7 @@ class StartingVehicleTest {
     /** Each gear on its usual axle is looked at by {@link FreshStartTest}. */
     @ParameterizedTest
     @EnumSource(GearChoice.class)
-    void everyGearTurnsTheOtherAxlesItSuits(GearChoice gear) {
+    void everyGearWorksWithItsAxles(GearChoice gear) {
         for (AxleChoice axle : AxleChoice.values()) {
             if (!gear.suits(axle)) {
                 assertThatThrownBy(() -> new StartingVehicle(axle, gear, SIZES, Set.of()))
@@ -56,7 +56,7 @@ class StartingVehicleTest {
     }
 
     @Test
-    void whatIsThereIsNotBought() {
+    void ownedPartsAreNotBought() {
         StartingVehicle bare = new StartingVehicle(AxleChoice.STRUTS, GearChoice.RACK_BEHIND, SIZES, Set.of());
         Job bought = bare.job(TODAY);
         Job there = new StartingVehicle(

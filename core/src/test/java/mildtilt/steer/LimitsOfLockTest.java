@@ -36,7 +36,7 @@ class LimitsOfLockTest {
     }
 
     @Test
-    void theFirstThingMetEndsTheLock() {
+    void lockEndsAtFirstLimit() {
         Job bare = limits(demo, WheelLimits.NONE);
         assertThat(figures(bare).lock(Side.LEFT).hit().limit()).isEqualTo(Limit.GEAR_END);
         assertThat(figures(bare).lock(Side.LEFT).turn())
@@ -65,7 +65,7 @@ class LimitsOfLockTest {
     }
 
     @Test
-    void theMapTellsTheSameMarginsAsTheGauge() {
+    void mapMarginsMatchLimitGauge() {
         SteeringTrain train = new SteeringTrain(demo);
         TravelMap map = TravelMap.of(train, demo, new Grid(4, 2)).orElseThrow();
         LimitGauge gauge = new LimitGauge(train.axle().orElseThrow(), demo.targets());
@@ -98,7 +98,7 @@ class LimitsOfLockTest {
     @EnumSource(
             value = DemoJob.class,
             names = {"MARSH_CARRIER", "GARDEN_SHUTTLE"})
-    void aMatchedArmUsesTheWholeGear(DemoJob which) {
+    void matchedArmUsesFullGearTravel(DemoJob which) {
         // A lock that the gear as it is does not give, wanted of it.
         Job job = limits(which.job(), WheelLimits.NONE);
         double lock = Math.floor(figures(job).leftReach().turn().innerDeg()) - 6;
@@ -120,7 +120,7 @@ class LimitsOfLockTest {
     }
 
     @Test
-    void aRodAimedAtTheInstantCentreDoesNotSteerAtFirst() {
+    void rodAtInstantCentreHasNoInitialBumpSteer() {
         Random r = new Random(3);
         for (DemoJob which : List.of(DemoJob.MARSH_CARRIER, DemoJob.GARDEN_SHUTTLE)) {
             for (int i = 0; i < 12; i++) {
@@ -181,7 +181,7 @@ class LimitsOfLockTest {
     }
 
     @Test
-    void theGainOfRaisingTheGearIsWhatRaisingItDoes() {
+    void gearHeightSensitivityMatchesMove() {
         SteeringTrain train = new SteeringTrain(demo);
         double gain = BumpSteer.perMmOfGearHeight(demo, train).orElseThrow();
         Job raised = demo.editAxle(a -> a.withGearMoved(new Vector(0, 0, 10)));
@@ -198,7 +198,7 @@ class LimitsOfLockTest {
 
     @ParameterizedTest
     @EnumSource(DemoJob.class)
-    void theQuickFiguresAreTheFullOnes(DemoJob which) {
+    void quickFiguresEqualFullFigures(DemoJob which) {
         Job job = which.job();
         QuickFigures q = QuickFigures.of(job, QuickFigures.Until.GEAR_END).orElseThrow();
         SteerFigures s = figures(job);
@@ -219,7 +219,7 @@ class LimitsOfLockTest {
     }
 
     @Test
-    void whatLiesBeyondAStopIsNeitherCountedNorSearched() {
+    void posesBeyondStopsAreIgnored() {
         // Raised so far that the gear's last few degrees can't be assembled in droop; the knuckle stops come first.
         Job bus = DemoJob.LIBRARY_BUS.job().editAxle(a -> a.withGearMoved(new Vector(0, 0, 15)));
         TravelMap map = TravelMap.of(new SteeringTrain(bus), bus, Grid.USUAL).orElseThrow();

@@ -33,7 +33,7 @@ import org.junit.jupiter.params.provider.EnumSource;
 class LoadsTest {
 
     @Test
-    void parkedTorqueInItsLimits() {
+    void parkedTorqueLimitingCases() {
         Loads loads = new Loads(1000, 0.8, 0.02, 0.85);
         double w = 1000 * 9.80665 / 2;
         assertThat(Effort.parkedTorque(loads, 200, 0)).isCloseTo(w * 0.8 * 200 / Math.sqrt(8), within(1e-6));
@@ -45,7 +45,7 @@ class LoadsTest {
     /** The work put in at the gear's first member for a small turn is what the knuckles take out. */
     @ParameterizedTest
     @EnumSource(DemoJob.class)
-    void rodForcesDoTheWorkThatTheKnucklesTake(DemoJob demo) {
+    void rodForcesSatisfyVirtualWork(DemoJob demo) {
         Job job = demo.job();
         SteeringTrain train = new SteeringTrain(job);
         AxleSolver axle = train.axle().orElseThrow();
@@ -66,7 +66,7 @@ class LoadsTest {
     /** Whatever the curve does on the way, from straight ahead to the lock it rises by that much for each degree. */
     @ParameterizedTest
     @EnumSource(DemoJob.class)
-    void theRimForceAtWalkingPaceRisesByItsSlopeToTheHarderLock(DemoJob demo) {
+    void creepingForceSlopeMatchesHarderLock(DemoJob demo) {
         Job job = demo.job();
         Analysis a = Analysis.of(job);
         double ahead = Effort.at(a.train(), job, 0).orElseThrow().row().creeping();
@@ -146,7 +146,7 @@ class LoadsTest {
     }
 
     @Test
-    void anEffortWithoutWeightsPullIsTheFrictionAlone() {
+    void effortWithoutWeightIsFriction() {
         Job job = DemoJob.GARDEN_SHUTTLE.job();
         SteeringTrain train = new SteeringTrain(job);
         Effort.Here middle = Effort.at(train, job, 0).orElseThrow();
@@ -167,7 +167,7 @@ class LoadsTest {
     }
 
     @Test
-    void rodsBuckleByEulerWhenSlenderAndNeverPastTheirYield() {
+    void bucklingFollowsEulerAndYield() {
         RodTube tube = new RodTube(25, 3, 0, 235);
         double i = Math.PI * (Math.pow(25, 4) - Math.pow(19, 4)) / 64;
         assertThat(tube.bucklingLoad(2000)).isCloseTo(Math.PI * Math.PI * 205_000 * i / 4e6, within(1e-6));

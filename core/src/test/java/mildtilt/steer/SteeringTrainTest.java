@@ -42,7 +42,7 @@ class SteeringTrainTest {
     }
 
     @Test
-    void everyLinkKeepsItsLengthInEveryPose() {
+    void linksKeepTheirLength() {
         // An askew rack off centre and a right side of its own: nothing may lean on symmetry.
         RackAndPinion r = rack(demo);
         RackAndPinion askew = new RackAndPinion(
@@ -103,7 +103,7 @@ class SteeringTrainTest {
     }
 
     @Test
-    void theColumnIsPartOfTheSteering() {
+    void columnDrivesTheSteering() {
         SteeringTrain train = new SteeringTrain(demo);
         double gear = train.gearInputDeg(200);
         assertThat(gear).isNotCloseTo(200, within(5.0));
@@ -121,7 +121,7 @@ class SteeringTrainTest {
     }
 
     @Test
-    void aRackTurnedOverSteersTheWrongWayAndIsSaidSo() {
+    void flippedRackSteersTheWrongWay() {
         assertThat(figures(demo).sense()).isEqualTo(Sense.RIGHT_WAY);
         SteerFigures reversed = figures(withRack(demo, rack(demo).withTravelPerLeftTurn(55)));
         assertThat(reversed.sense()).isEqualTo(Sense.WRONG_WAY);
@@ -140,7 +140,7 @@ class SteeringTrainTest {
     }
 
     @Test
-    void aLinkThatCannotReachIsNamedWithWhatIsMissing() {
+    void unreachableLinkIsNamedWithShortfall() {
         // Short arms and a long rack: the arm comes into line before the rack ends.
         PointId arm = new PointId.OnCorner(Side.LEFT, CornerPoint.TIE_ROD_POINT);
         Job shortArms = JobPoints.moved(demo, arm, new Point(-80, 612, 330));
@@ -160,7 +160,7 @@ class SteeringTrainTest {
     }
 
     @Test
-    void mirrorImagesTurnAlike() {
+    void mirrorImagesTurnEqually() {
         SteeringTrain train =
                 new SteeringTrain(Job.of("m", new Plan(demo.vehicle(), Optional.empty(), demo.axle(), demo.targets())));
         AxlePose.Assembled left = train.pose(170, 20, -10).assembled().orElseThrow();
@@ -171,7 +171,7 @@ class SteeringTrainTest {
     }
 
     @Test
-    void ackermannAndTurningCircleOfKnownTurns() {
+    void ackermannAndTurningCircleMatchKnownTurns() {
         // Wheels that roll about one point are at 100 percent; parallel wheels at 0.
         double inner = 25;
         double w = 1300;

@@ -28,7 +28,7 @@ class SweepTest {
     private final SteerFigures figures = SteerSweep.of(train, demo, Grid.USUAL).orElseThrow();
 
     @Test
-    void theRowsAreThePosesAndReachBothStops() {
+    void sweepRowsArePosesToBothStops() {
         List<SteerRow> rows = figures.rows();
         assertThat(rows).hasSize(61);
         assertThat(rows.getFirst().steeringWheelDeg())
@@ -49,7 +49,7 @@ class SweepTest {
     }
 
     @Test
-    void theRatioIsTheSlopeOfTheCurveAndAveragesToLockOverLock() {
+    void ratioIsCurveSlope() {
         // Sum of d(mean) = d(wheel) / ratio over the range, by Simpson's rule, against the ends themselves.
         List<SteerRow> rows = figures.rows();
         double sum = 0;
@@ -72,7 +72,7 @@ class SweepTest {
     }
 
     @Test
-    void atTwentyDegreesTheInnerWheelStandsAtTwenty() {
+    void ackermannIsTakenAtTwentyDegrees() {
         assertThat(figures.leftAtInner20().orElseThrow().innerDeg()).isCloseTo(20, within(1e-9));
         assertThat(figures.rightAtInner20().orElseThrow().innerDeg()).isCloseTo(20, within(1e-9));
         assertThat(figures.leftAtInner20().orElseThrow().turned()).isEqualTo(Side.LEFT);
@@ -86,7 +86,7 @@ class SweepTest {
     }
 
     @Test
-    void bumpSteerIsTheSpreadOfToeOverTheTravel() {
+    void bumpSteerIsToeSpread() {
         double least = Double.POSITIVE_INFINITY;
         double most = Double.NEGATIVE_INFINITY;
         for (double z = -60; z <= 70; z += 0.25) {
@@ -100,7 +100,7 @@ class SweepTest {
     }
 
     @Test
-    void theMapHoldsTheExtremesOfAllPoses() {
+    void mapHoldsExtremesOfAllPoses() {
         Grid grid = new Grid(6, 3);
         TravelMap map = TravelMap.of(train, demo, grid).orElseThrow();
         assertThat(map.posesRequested()).isEqualTo(13 * 7);
@@ -129,7 +129,7 @@ class SweepTest {
     }
 
     @Test
-    void whereTheLinkageRunsOutTheRodAndTheArmAreInLine() {
+    void linkageEndsWithRodAndArmInLine() {
         Job shortArms = JobPoints.moved(
                 demo, new PointId.OnCorner(Side.LEFT, CornerPoint.TIE_ROD_POINT), new Point(-80, 612, 330));
         SteeringTrain t = new SteeringTrain(shortArms);
@@ -152,7 +152,7 @@ class SweepTest {
     }
 
     @Test
-    void thereIsNothingToSweepWithoutAnAxleOrWithALockedJoint() {
+    void noSweepWithoutAxleOrWithLockedJoint() {
         Job columnOnly = Job.of("c", new Plan(demo.vehicle(), demo.column(), Optional.empty(), demo.targets()));
         SteeringTrain t = new SteeringTrain(columnOnly);
         assertThat(SteerSweep.of(t, demo, Grid.USUAL)).isEmpty();
@@ -171,7 +171,7 @@ class SweepTest {
     }
 
     @Test
-    void gridsHaveTheMiddleAndTheEnds() {
+    void gridIncludesMiddleAndEnds() {
         assertThat(Grid.spread(60, 70, 4)).containsExactly(-60, -45, -30, -15, 0, 17.5, 35, 52.5, 70);
         assertThatThrownBy(() -> new Grid(0, 4)).hasMessageContaining("between 1 and 1000");
         assertThatThrownBy(() -> new Grid(4, 1001)).isInstanceOf(IllegalArgumentException.class);

@@ -79,7 +79,7 @@ class SurveyFitTest {
     }
 
     @Test
-    void threeTapesSettleAPointAndAFourthIsToSpare() {
+    void threeTapesLocateAPoint() {
         Point truth = new Point(420, 310, 650);
         Surveyed three = fit(taped(marks(), "joint", truth, "A", "B", "C"));
         near(at(three, "joint"), truth, 1e-5);
@@ -92,7 +92,7 @@ class SurveyFitTest {
     }
 
     @Test
-    void aMisreadTapeIsNamed() {
+    void misreadTapeIsNamed() {
         Point truth = new Point(420, 310, 650);
         Random random = new Random(4);
         int found = 0;
@@ -123,7 +123,7 @@ class SurveyFitTest {
 
     /** The ± told is the scatter that many surveys with such readings really have. */
     @Test
-    void theSpreadToldIsTheSpreadThereIs() {
+    void reportedSpreadMatchesScatter() {
         Point truth = new Point(420, 310, 650);
         Random random = new Random(9);
         int runs = 600;
@@ -151,7 +151,7 @@ class SurveyFitTest {
     }
 
     @Test
-    void everyKindOfReadingFindsItsPoint() {
+    void everyReadingKindLocatesItsPoint() {
         Survey s = taped(marks(), "hub", new Point(-100, 300, 900), "A", "B", "C");
         s = read(s, "joint", new Slope(id("hub"), 30, -10, 0.2), new Tape(id("hub"), 500, 1));
         s = read(s, "bearing", new Along(id("hub"), id("joint"), 180, 1));
@@ -173,7 +173,7 @@ class SurveyFitTest {
     }
 
     @Test
-    void whatIsNotSettledIsSaidAndTheRestIsStillWorkedOut() {
+    void unlocatedPointsAreReported() {
         Survey s = taped(marks(), "two tapes", new Point(300, 300, 400), "A", "B");
         s = taped(s, "joint", new Point(420, 310, 650), "A", "B", "C");
         s = read(s, "dropped", new Height(5, 1), new Plumb(3, 4, 1));
@@ -201,7 +201,7 @@ class SurveyFitTest {
     }
 
     @Test
-    void ofTwoPlacesThatSuitThePlansIsMeant() {
+    void ambiguousPointUsesThePlan() {
         Point above = new Point(420, 310, 650);
         Survey s = taped(marks(), "joint", above, "A", "B", "C");
         near(
@@ -225,7 +225,7 @@ class SurveyFitTest {
     }
 
     @Test
-    void aSkewVehicleIsTold() {
+    void skewVehicleIsReported() {
         Survey s = read(
                 read(Survey.NONE, "left wheel centre", new Plumb(6, 760, 1), new Height(390, 1)),
                 "right wheel centre",
@@ -243,7 +243,7 @@ class SurveyFitTest {
     }
 
     @Test
-    void readingsThatCanNotBeAreRefused() {
+    void impossibleReadingsAreRefused() {
         assertThatThrownBy(() -> new Tape(id("A"), 0, 1)).isInstanceOf(ImpossibleGeometryException.class);
         assertThatThrownBy(() -> new Height(5, 0)).hasMessageContaining("nothing is measured exactly");
         assertThatThrownBy(() -> new Slope(id("A"), 89, 0, 1)).hasMessageContaining("upright");

@@ -36,7 +36,7 @@ class CornerSolverTest {
     }
 
     @Test
-    void aParallelogramRisesUprightAndDrawsIn() {
+    void parallelogramWishbonesKeepCamber() {
         CornerSolver solver = solver(Side.LEFT, PARALLEL, UPRIGHT, INNER);
         for (double z = -150; z <= 150; z += 25) {
             KnucklePose p = pose(solver, INNER, z);
@@ -53,7 +53,7 @@ class CornerSolverTest {
     }
 
     @Test
-    void steeringAnUprightKingpinTurnsTheArmByItsSine() {
+    void uprightKingpinMatchesSine() {
         CornerSolver solver = solver(Side.LEFT, PARALLEL, UPRIGHT, INNER);
         // A long way round: the rod stays parallel to y only to first order, so compare with the plane triangle.
         for (double d = -60; d <= 60; d += 15) {
@@ -69,7 +69,7 @@ class CornerSolverTest {
     }
 
     @Test
-    void leftAndRightAreMirrorImages() {
+    void leftAndRightCornersMirror() {
         CornerSolver left = solver(Side.LEFT, PARALLEL, UPRIGHT, INNER);
         CornerSolver right = solver(Side.RIGHT, PARALLEL.mirrored(), UPRIGHT.mirrored(), INNER.mirrored());
         KnucklePose l = pose(left, INNER.plus(new Vector(3, 40, -8)), 55);
@@ -82,7 +82,7 @@ class CornerSolverTest {
     }
 
     @Test
-    void staticFiguresOfAKnownKnuckle() {
+    void staticFiguresMatchKnownKnuckle() {
         // Leaning 20 in over 200 up and 10 back over 200 up.
         DoubleWishbone leaning = new DoubleWishbone(
                 new Point(100, 300, 200),
@@ -105,7 +105,7 @@ class CornerSolverTest {
     }
 
     @Test
-    void camberAndToeAreReadOffTheSpinAxis() {
+    void camberAndToeComeFromSpinAxis() {
         Knuckle set = new Knuckle(new Point(0, 700, 300), new Point(1, 800, 302), new Point(-150, 600, 300));
         KnucklePose p = pose(solver(Side.LEFT, PARALLEL, set, INNER), INNER, 0);
         // With the outer end of the spin axis ahead, the left wheel points to the right: inward.
@@ -114,7 +114,7 @@ class CornerSolverTest {
     }
 
     @Test
-    void theTravelThatArmsCannotGiveIsSaid() {
+    void unreachableTravelIsReported() {
         CornerSolver solver = solver(Side.LEFT, PARALLEL, UPRIGHT, INNER);
         assertThat(solver.solve(INNER, INNER, 290)).isInstanceOf(KnucklePose.class);
         for (double z : new double[] {305, 400, 5000, -305, -5000}) {
@@ -129,7 +129,7 @@ class CornerSolverTest {
     }
 
     @Test
-    void aRodPulledPastReachSaysTooShortOrTooLong() {
+    void overreachedRodReportsShortOrLong() {
         CornerSolver solver = solver(Side.LEFT, PARALLEL, UPRIGHT, INNER);
         assertThat(solver.solve(INNER.plus(new Vector(0, -200, 0)), INNER, 0))
                 .isInstanceOfSatisfying(CannotAssemble.class, c -> {
@@ -144,7 +144,7 @@ class CornerSolverTest {
     }
 
     @Test
-    void cornersThatCannotBeAreRefused() {
+    void impossibleCornersAreRefused() {
         assertThatThrownBy(() -> solver(Side.LEFT, PARALLEL, UPRIGHT.withTieRodPoint(new Point(0, 600, 250)), INNER))
                 .isInstanceOf(ImpossibleGeometryException.class)
                 .hasMessageContaining("left steering arm has no length");

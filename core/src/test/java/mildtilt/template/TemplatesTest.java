@@ -51,7 +51,7 @@ class TemplatesTest {
     /** A point on the cut edge lies on the other tube: the axes set up in space, the distance measured there. */
     @ParameterizedTest
     @CsvSource({"45, 62, 0", "50, 90, 8", "60, 40, -10", "80, 125, 15", "0, 60, 0", "30, 90, 2.5"})
-    void aCopeFollowsTheTubeItMeets(double into, double angle, double offset) {
+    void copeMatchesTubeIntersection(double into, double angle, double offset) {
         Meeting m = new Meeting(into, angle, offset, 0);
         Direction branch = Direction.along(0, 0, 1);
         double a = Math.toRadians(angle);
@@ -78,7 +78,7 @@ class TemplatesTest {
     }
 
     @Test
-    void aStayBetweenTwoTubesIsAsLongAsItIsDrawn() {
+    void stayLengthMatchesDrawing() {
         // Square between two tubes of 50: at the sides of the tube nothing is cut away but the sagitta.
         Piece.CopedTube stay = new Piece.CopedTube(
                 Id.Kind.PIECE.first(),
@@ -113,7 +113,7 @@ class TemplatesTest {
     }
 
     @Test
-    void anArmPlateIsAsLongAsTheJobsArm() {
+    void armPlateMatchesJobArm() {
         FlatPattern p = pattern(
                 of(demo, new Piece.ArmPlate(Id.Kind.PIECE.first(), "Arm", ArmOf.LEFT_STEERING_ARM, 12, 30, 16, 11)),
                 "Arm");
@@ -195,7 +195,7 @@ class TemplatesTest {
 
     /** Each place of the foot's edge, put back into the vehicle, lies on what the bracket stands on; the plate is square to the shaft. */
     @Test
-    void aBracketsFootStandsOnTheRailAtItsAngle() {
+    void bracketFootMatchesRailAngle() {
         Column c = demo.column()
                 .orElseThrow()
                 .withBearings(List.of(Bearing.planned(
@@ -240,7 +240,7 @@ class TemplatesTest {
     }
 
     @Test
-    void aBracketThatCanNotBeDrawnSaysWhy() {
+    void impossibleBracketSaysWhy() {
         Column c = demo.column()
                 .orElseThrow()
                 .withBearings(List.of(Bearing.planned(
@@ -283,7 +283,7 @@ class TemplatesTest {
     /** Wrapped round, a mark stands where the clocking says, seen from the wheel. */
     @ParameterizedTest
     @CsvSource({"20", "-35", "0", "88", "-90"})
-    void aStripPutsTheForkWhereTheClockingIs(double clocking) {
+    void clockingStripMatchesClocking(double clocking) {
         Job job = demo.editColumn(c -> c.editShaft(1, s -> s.withClockingDeg(clocking)));
         FlatPattern p = pattern(Templates.of(job, List.of()), "Lower shaft, gear end strip");
         assertThat(p.bounds().width()).isCloseTo(Math.PI * 19, within(1e-9));
@@ -312,7 +312,7 @@ class TemplatesTest {
     }
 
     @Test
-    void aNotchIsLinedAndBoxed() {
+    void notchTemplatesLineAndBox() {
         Shape.Box rail = new Shape.Box(new Point(-320, 270, 425), 1300, 50, 60);
         Job job = demo.withSurroundings(Surroundings.NONE.with(Obstacle.fixed("rail", rail)));
         Notch n = new Notch(
@@ -353,7 +353,7 @@ class TemplatesTest {
 
     @ParameterizedTest
     @CsvSource({"19, 19, 90, 8", "19, 25, 100, 10", "12, 30, 80, 6", "16, 15.875, 60, 5"})
-    void aJigIsClosedAndGoesRoundItsShafts(double one, double other, double length, double wall) {
+    void jigIsClosedAndFitsShafts(double one, double other, double length, double wall) {
         TriangleMesh mesh = JigMesh.of(new Piece.CentringJig(Id.Kind.PIECE.first(), "j", one, other, length, wall));
         Map<Long, Integer> edges = new HashMap<>();
         int[] t = mesh.trianglesCopy();
@@ -391,7 +391,7 @@ class TemplatesTest {
     }
 
     @Test
-    void theDemosNotchesAreWhatTheClearancesSay() {
+    void demoNotchesMatchClearances() {
         Analysis a = Analysis.of(demo);
         List<Notch> notches = a.clearance().orElseThrow().notches();
         Templates t = Templates.of(demo, notches);

@@ -140,7 +140,7 @@ class LogFileTest {
 
     @ParameterizedTest
     @EnumSource(DemoJob.class)
-    void aLogIsReadBackAsItWasWritten(DemoJob demo) throws Exception {
+    void trialLogRoundTrips(DemoJob demo) throws Exception {
         for (int n = 0; n < 5; n++) {
             Job job = withLog(demo.job());
             String text = JobWriter.write(job);
@@ -154,7 +154,7 @@ class LogFileTest {
     }
 
     @Test
-    void whatCantBeInALogIsRefusedWithItsPlace() {
+    void impossibleLogsAreRefusedWithPlace() {
         String good = JobWriter.write(DemoJob.MARSH_CARRIER.job());
         List<String[]> wrong = List.of(
                 new String[] {"\"spread\" : 0.7", "\"spread\" : 0", "spread"},
@@ -187,7 +187,7 @@ class LogFileTest {
     }
 
     @Test
-    void whatIsReadAgainReplacesWhatWasReadBefore() {
+    void repeatedReadingReplacesEarlierOne() {
         TrialSheet s =
                 new TrialSheet("t", LocalDateTime.of(2026, 1, 1, 0, 0), "", "", Setup.RAISED, List.of(), List.of(), "");
         for (double v : new double[] {1, 2, 3}) {
@@ -212,7 +212,7 @@ class LogFileTest {
 
     @ParameterizedTest
     @EnumSource(DemoJob.class)
-    void everythingAskedForHasAPlaceAndWhatThePlanSaysIsFoundAsPlanned(DemoJob demo) {
+    void plannedReadingsMatchThePlan(DemoJob demo) {
         Job job = demo.job();
         Analysis a = Analysis.of(job);
         TrialSheet s = new TrialSheet(
@@ -273,7 +273,7 @@ class LogFileTest {
     }
 
     @Test
-    void theFilesOfTheLogHoldWhatTheScreenShows(@TempDir Path folder) throws Exception {
+    void logFilesMatchScreen(@TempDir Path folder) throws Exception {
         Job job = DemoJob.MARSH_CARRIER.job().editLog(l -> l.with("carrier / 2"));
         List<Path> written = TrialFiles.write(job, LengthUnit.INCH, LocalDate.of(2026, 12, 1), "marsh.tilt", folder);
         assertThat(written)
@@ -314,7 +314,7 @@ class LogFileTest {
     }
 
     @Test
-    void photosGoBesideTheJobUnderSafeNames(@TempDir Path folder) throws Exception {
+    void photosAreCopiedUnderSafeNames(@TempDir Path folder) throws Exception {
         Path camera = Files.createDirectories(folder.resolve("camera"));
         Path job = Files.createDirectories(folder.resolve("jobs")).resolve("my.tilt");
         Path photo = Files.write(camera.resolve("IMG 01 (β).JPG"), new byte[] {1, 2, 3});

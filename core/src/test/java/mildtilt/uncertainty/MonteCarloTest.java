@@ -50,7 +50,7 @@ class MonteCarloTest {
     }
 
     @Test
-    void aRodBetweenTwoPointsIsAsUnsureAsBothEndsTogether() {
+    void rodUncertaintyCombinesBothEnds() {
         // A tie rod's length hangs on both ends along the rod: sigma times the root of two. Measured once more to r,
         // one end's part is sigma r / hypot.
         Job job = bare(DemoJob.GREENHOUSE_TUG, new Survey(List.of(), new StatedUncertainty(1.5, 1, 0.4)));
@@ -77,7 +77,7 @@ class MonteCarloTest {
     }
 
     @Test
-    void whatBothEndsShareDoesNotMakeTheRodUnsure() {
+    void sharedErrorCancelsInRodLength() {
         // Both ends are taped from one mark that is itself known to no better than 20 mm: the ends go wrong together.
         Job plan = bare(DemoJob.GREENHOUSE_TUG, Survey.NONE);
         Point inner = JobPoints.position(plan, new PointId.InnerPivot(Side.LEFT));
@@ -121,7 +121,7 @@ class MonteCarloTest {
     }
 
     @Test
-    void aPartMeasuredAgainLeavesTheCovarianceThatItShould() {
+    void remeasuringGivesExpectedCovariance() {
         Job job = DemoJob.MARSH_CARRIER.job();
         InputUncertainty uncertainty = new InputUncertainty(job, JobPoints.surveyed(job));
         InputUncertainty.Part hub = uncertainty.parts().stream()
@@ -167,7 +167,7 @@ class MonteCarloTest {
 
     @ParameterizedTest
     @EnumSource(DemoJob.class)
-    void everyPointCanBeOffByItselfAndComesOutWhereItIs(DemoJob demo) {
+    void everyPointDrawIsApplied(DemoJob demo) {
         Job job = demo.job();
         assertThat(Headlines.quick(AsBuiltJob.sidesApart(job), false)).isEqualTo(Headlines.quick(job, false));
         Random random = new Random(demo.ordinal());
@@ -198,7 +198,7 @@ class MonteCarloTest {
     }
 
     @Test
-    void theSameAskedTwiceIsAnsweredAlikeAndTheNewestIsTold() {
+    void runsAreRepeatableAndReportProgress() {
         Job job = bare(DemoJob.GREENHOUSE_TUG, Survey.NONE);
         Headlines plan = Headlines.of(job).orElseThrow();
         MonteCarlo.Settings few = new MonteCarlo.Settings(60, 30, 20, 1);

@@ -34,7 +34,7 @@ class LengthTextTest {
     @ValueSource(
             strings = {"", "abc", "1,234", "3 1/0\"", "12 furlongs", "1/2/3", "--4", "5' x", "NaN", "1e400", "3 1/2 1/4"
             })
-    void refusesWhatItCannotBeSureOf(String text) {
+    void ambiguousLengthsAreRefused(String text) {
         assertThatThrownBy(() -> LengthText.parse(text, LengthUnit.MM))
                 .isInstanceOf(UnreadableMeasureException.class)
                 .hasMessageContaining("\"");
@@ -56,7 +56,7 @@ class LengthTextTest {
 
     @ParameterizedTest
     @EnumSource(LengthUnit.class)
-    void whatIsShownForEditingReadsBackTheSame(LengthUnit unit) {
+    void editableTextRoundTrips(LengthUnit unit) {
         Random random = new Random(11);
         for (int i = 0; i < 2000; i++) {
             double mm = Math.rint((random.nextDouble() - 0.5) * 6e6) / 1000;
@@ -65,13 +65,13 @@ class LengthTextTest {
     }
 
     @Test
-    void anglesTakeADegreeMarkOrNone() {
+    void anglesParseWithOrWithoutDegreeSign() {
         assertThat(LengthText.parseDegrees(" −61.5° ")).isEqualTo(-61.5);
         assertThatThrownBy(() -> LengthText.parseDegrees("10,5")).hasMessageContaining("comma");
     }
 
     @Test
-    void forcesStressesAndFactorsInBothWorlds() {
+    void forcesStressesAndFactorsInBothUnits() {
         assertThat(Quantity.force(444.82216).text(LengthUnit.MM)).isEqualTo("445 N");
         assertThat(Quantity.force(444.82216).text(LengthUnit.INCH)).isEqualTo("100 lbf");
         assertThat(Quantity.stress(6.894757).text(LengthUnit.INCH_FRACTION)).isEqualTo("1000 psi");
@@ -82,7 +82,7 @@ class LengthTextTest {
     }
 
     @Test
-    void sentencesAreJoinedWithTheirMeasures() {
+    void phrasesJoinWithQuantities() {
         Phrase both = Phrase.of("Raise it {0}", Quantity.length(12))
                 .then(", then ")
                 .then(Phrase.of("lean it {0} over {1}.", Quantity.angle(3), Quantity.length(25.4)));
@@ -92,7 +92,7 @@ class LengthTextTest {
 
     /** What a tape measures is shown in fractions, what it does not in decimals; either can be read back. */
     @Test
-    void aFieldShowsFractionsOfWhatATapeMeasures() {
+    void fieldsShowTapeFractions() {
         assertThat(LengthText.inField(2380, LengthUnit.INCH_FRACTION)).isEqualTo("7' 9 11/16\"");
         assertThat(LengthText.inField(368.3, LengthUnit.INCH_FRACTION)).isEqualTo("14 1/2\"");
         assertThat(LengthText.inField(1.5, LengthUnit.INCH_FRACTION)).isEqualTo("0.0591\"");

@@ -45,7 +45,7 @@ class ContrastTest {
 
     @ParameterizedTest
     @ValueSource(strings = {"light", "dark"})
-    void wordsStandOffTheirGround(String theme) throws Exception {
+    void textContrastIsSufficient(String theme) throws Exception {
         Map<String, Color> inks = new HashMap<>();
         try (InputStream in = ContrastTest.class.getResourceAsStream("/mildtilt/app/tokens-" + theme + ".css")) {
             Matcher m = Pattern.compile("(-[\\w-]+): (#\\w{6});")

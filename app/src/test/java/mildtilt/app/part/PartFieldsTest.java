@@ -22,7 +22,7 @@ class PartFieldsTest {
     /** Whatever is typed into any field of any part: either the job takes it, and its file does, or it is refused in the words of the file. */
     @ParameterizedTest
     @EnumSource(DemoJob.class)
-    void whatAFieldRefusesItRefusesInTheWordsOfTheFile(DemoJob demo) throws Exception {
+    void fieldRefusalsMatchFileRefusals(DemoJob demo) throws Exception {
         Job job = demo.job();
         int refused = 0;
         for (Element e : Element.of(job)) {
@@ -50,7 +50,7 @@ class PartFieldsTest {
     }
 
     @Test
-    void theSentenceOfAFieldIsThatOfItsFile() {
+    void fieldSentenceEqualsFileSentence() {
         Job job = DemoJob.LIBRARY_BUS.job();
         PartField ratio = PartFieldGroups.of(job, new Element.GearElement()).stream()
                 .filter(f -> f.label().equals("Ratio of the box"))

@@ -32,7 +32,7 @@ class DragTest {
 
     @ParameterizedTest
     @EnumSource(Elevation.class)
-    void thePointStaysUnderThePointer(Elevation elevation) {
+    void draggedPointStaysUnderPointer(Elevation elevation) {
         SheetView view = SheetView.fitting(elevation, new Extent(-1200, 0, 400, 1100), 700, 400);
         Point from = JobPoints.position(demo, joint);
         Point to = new PointDrag(demo, joint).target(view, 40, -25, 1);
@@ -43,7 +43,7 @@ class DragTest {
     }
 
     @Test
-    void aDragKeepsToWholeMillimetresOnlyWhereItMoves() {
+    void dragRoundsOnlyMovedAxes() {
         Job odd = JobPoints.moved(demo, joint, new Point(-285.37, 215.21, 535.68));
         SheetView view = SheetView.fitting(Elevation.SIDE, new Extent(-1200, 0, 400, 1100), 700, 400);
         Point to = new PointDrag(odd, joint).target(view, 10, 10, 1);
@@ -57,7 +57,7 @@ class DragTest {
 
     /** Near to level with the joint before it a joint comes level with it, and says so; farther off it does not. */
     @Test
-    void aDragSnapsLevelWithTheOtherEnd() {
+    void dragSnapsLevel() {
         SheetView view = SheetView.fitting(Elevation.SIDE, new Extent(-1200, 0, 400, 1100), 700, 400);
         Point from = JobPoints.position(demo, joint);
         Point upper = JobPoints.position(demo, new PointId.JointCentre(0));
@@ -71,7 +71,7 @@ class DragTest {
 
     /** The inner end of a tie rod comes into line with the pivots of the arms, or its rod parallel with the lower arm. */
     @Test
-    void aTieRodsEndSnapsToTheArms() {
+    void tieRodEndSnapsToArms() {
         PointId inner = new PointId.InnerPivot(Side.LEFT);
         Job job = DemoJob.MARSH_CARRIER.job();
         SheetView view = SheetView.fitting(Elevation.FRONT, new Extent(-900, 0, 900, 900), 900, 450);
@@ -90,7 +90,7 @@ class DragTest {
     }
 
     @Test
-    void zoomingHoldsThePlaceUnderThePointer() {
+    void zoomKeepsPointUnderPointer() {
         SheetView view = SheetView.fitting(Elevation.PLAN, new Extent(-900, -600, 900, 400), 600, 420);
         Point p = new Point(-100, 300, 50);
         double x = view.x(p);
@@ -104,7 +104,7 @@ class DragTest {
     }
 
     @Test
-    void fittingShowsAllOfIt() {
+    void showAllShowsEverything() {
         SteeringTrain train = new SteeringTrain(demo);
         Sketch sketch = Sketch.ofDesign(demo, train);
         for (WorkStage stage : WorkStage.values()) {

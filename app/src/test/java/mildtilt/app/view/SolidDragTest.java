@@ -12,7 +12,7 @@ class SolidDragTest {
 
     /** From the left: x to the left of the screen, z up, y toward the eye. */
     @Test
-    void lookedAtSquareAPointMovesInThePlane() {
+    void squareViewDragsInPlane() {
         SolidDrag drag =
                 new SolidDrag(FROM, List.of(new double[] {-0.5, 0}, new double[] {0.01, 0.01}, new double[] {0, -0.5}));
         SolidDrag.Held to = drag.target(-20, 10, 1);
@@ -21,7 +21,7 @@ class SolidDragTest {
     }
 
     @Test
-    void lookedAtAskewItMovesAlongTheAxisThePointerFollows() {
+    void obliqueViewDragsAlongAxis() {
         SolidDrag drag = new SolidDrag(
                 FROM, List.of(new double[] {-0.4, 0.2}, new double[] {0.35, 0.25}, new double[] {0, -0.45}));
         assertThat(drag.target(2, -45, 1).at()).isEqualTo(new Point(100.4, 20, 400));

@@ -72,7 +72,7 @@ class WorkbenchTest {
     }
 
     @Test
-    void hundredsOfEditsAreUndoneAndDoneAgain() {
+    void manyEditsUndoAndRedo() {
         onFx(() -> {
             for (int i = 0; i < 300; i++) {
                 assertThat(bench().edit("step " + i, j -> moved(j, HUB, 0, 0, 0.5)))
@@ -100,7 +100,7 @@ class WorkbenchTest {
     }
 
     @Test
-    void whatCannotBeIsRefusedAndNothingChanges() {
+    void refusedEditChangesNothing() {
         onFx(() -> {
             assertThat(bench().edit(
                                     "fold the arm",
@@ -123,7 +123,7 @@ class WorkbenchTest {
 
     /** An edit made where no notes stand leaves the remedies out; the notes shown before it is worked out bring them all the same. */
     @Test
-    void whatRemediesDoIsWorkedOutAsSoonAsTheNotesAreSeen() throws Exception {
+    void remedyEffectsComputeWhenFindingsOpen() throws Exception {
         settle();
         onFx(() -> {
             bench().stageProperty().set(WorkStage.TRIAL);
@@ -140,7 +140,7 @@ class WorkbenchTest {
     }
 
     @Test
-    void aDragIsOneChangeAndCanBeGivenUp() {
+    void dragIsOneUndoableChange() {
         onFx(() -> {
             bench().beginDrag();
             for (int i = 1; i <= 30; i++) {
@@ -168,7 +168,7 @@ class WorkbenchTest {
     }
 
     @Test
-    void beforeIsTheLastChangeOrTheOpenedOrThePinned() throws Exception {
+    void compareWithLastChangeOpenedOrMark() throws Exception {
         onFx(() -> bench().edit("raise the hub", j -> moved(j, HUB, 0, 0, 10)));
         settle();
         assertThat(before()).isEqualTo(demo);
@@ -193,7 +193,7 @@ class WorkbenchTest {
     }
 
     @Test
-    void theNewestJobWinsInTheBackground() throws Exception {
+    void newestAnalysisWins() throws Exception {
         onFx(() -> {
             for (int i = 0; i < 60; i++) {
                 bench().edit("step", j -> moved(j, ARM, 0.5, 0, 0));
@@ -209,7 +209,7 @@ class WorkbenchTest {
     }
 
     @Test
-    void theHandsGoNoFurtherThanTheGearAndTheTravel() {
+    void steeringInputStopsAtLimits() {
         onFx(() -> {
             bench().steerTo(new SteeringInput(1e6, 500, -500));
             SteeringInput h = bench().steeringInput();
@@ -228,7 +228,7 @@ class WorkbenchTest {
     }
 
     @Test
-    void savedAndOpenedAreTold() {
+    void savedAndOpenedAreReported() {
         onFx(() -> {
             bench().edit("raise the hub", j -> moved(j, HUB, 0, 0, 10));
             assertThat(bench().unsaved()).isTrue();

@@ -23,7 +23,7 @@ class GridTest {
 
     @ParameterizedTest
     @EnumSource(DemoJob.class)
-    void nothingButTheTablesHangsOnTheGrid(DemoJob demo) {
+    void onlyTablesDependOnGrid(DemoJob demo) {
         Job job = demo.job();
         Analysis coarse = Analysis.of(job, new Grid(2, 2));
         Analysis fine = Analysis.of(job, new Grid(17, 9));

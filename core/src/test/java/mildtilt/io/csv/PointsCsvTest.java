@@ -75,7 +75,7 @@ class PointsCsvTest {
     }
 
     @Test
-    void ourOwnPointsComeBackAndReplaceWhatWasMeasured() throws Exception {
+    void exportedPointsRoundTrip() throws Exception {
         Id mark = Id.Kind.MARK.first();
         Survey before = Survey.NONE
                 .with(new SurveyPoint(HUB, "steering wheel hub", List.of(new Reading.Height(5, 1))))
@@ -180,7 +180,7 @@ class PointsCsvTest {
     }
 
     @Test
-    void lettersOfOldOfficeProgramsAreRead() throws Exception {
+    void legacyEncodingsAreRead() throws Exception {
         PointsCsv.Read read = PointsCsv.read(Files.write(
                 folder.resolve("p.csv"), "Größe;x;y;z\nÖse;1;2;3\n".getBytes(Charset.forName("windows-1252"))));
         assertThat(read.rows().getFirst().getFirst()).isEqualTo("Öse");

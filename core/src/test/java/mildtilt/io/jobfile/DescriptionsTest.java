@@ -49,7 +49,7 @@ class DescriptionsTest {
 
     @ParameterizedTest
     @EnumSource(DemoJob.class)
-    void theReaderRefusesWhatTheSchemaRefuses(DemoJob demo) throws Exception {
+    void readerAndSchemaRefuseTheSame(DemoJob demo) throws Exception {
         JsonSchema schema = JsonSchemaFactory.getInstance(SpecVersion.VersionFlag.V202012)
                 .getSchema(new SchemaMaker().schema(JobParts.JOB, "urn:test", "test"));
         Random random = new Random(demo.ordinal());
@@ -149,7 +149,7 @@ class DescriptionsTest {
     /** A size changed through its description, past its range, is refused with the words with which its file would be. */
     @ParameterizedTest
     @EnumSource(DemoJob.class)
-    void anEditIsRefusedWithTheSentenceOfTheFile(DemoJob demo) throws Exception {
+    void editAndFileRefusalsMatch(DemoJob demo) throws Exception {
         Random random = new Random(demo.ordinal());
         int refused = 0;
         int changed = 0;

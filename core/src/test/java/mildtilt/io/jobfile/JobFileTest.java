@@ -46,7 +46,7 @@ class JobFileTest {
     private Path folder = Path.of("");
 
     @Test
-    void savedOpenedAndSavedAgainIsTheSameFile() throws Exception {
+    void savingIsIdempotent() throws Exception {
         Path first = folder.resolve("a.tilt");
         Path second = folder.resolve("b.tilt");
         for (String text : List.of(
@@ -65,7 +65,7 @@ class JobFileTest {
     }
 
     @Test
-    void aSaveKeepsTheCopyItReplacesAndLeavesNothingElse() throws Exception {
+    void saveKeepsPreviousCopyOnly() throws Exception {
         Path file = folder.resolve("carrier.tilt");
         Job job = DemoJob.MARSH_CARRIER.job();
         JobFile.save(file, job);
@@ -85,7 +85,7 @@ class JobFileTest {
     }
 
     @Test
-    void savingKeepsWhoMayReadAndWriteAJob() throws Exception {
+    void saveKeepsPermissions() throws Exception {
         Path file = folder.resolve("own.tilt");
         assumeThat(Files.getFileStore(folder).supportsFileAttributeView(PosixFileAttributeView.class))
                 .isTrue();
@@ -118,7 +118,7 @@ class JobFileTest {
     }
 
     @Test
-    void aNameThatOpensCanBeSaved() throws Exception {
+    void longestNamesCanBeSaved() throws Exception {
         Job job = DemoJob.GREENHOUSE_TUG.job();
         byte[] text = JobWriter.write(job).getBytes(StandardCharsets.UTF_8);
         for (String name : List.of(
@@ -138,7 +138,7 @@ class JobFileTest {
 
     /** What somebody else wrote has a name of its own, which the saves that follow leave alone. */
     @Test
-    void whatSomebodyElseWroteIsKept() throws Exception {
+    void concurrentChangesAreKept() throws Exception {
         Path file = folder.resolve("carrier.tilt");
         Job mine = DemoJob.GREENHOUSE_TUG.job().withTitle("mine");
         Optional<FileStamp> known =
@@ -159,7 +159,7 @@ class JobFileTest {
     }
 
     @Test
-    void halfWrittenCopiesOfDeadProgramsAreTakenAway() throws Exception {
+    void stalePartFilesAreRemoved() throws Exception {
         Process dead = new ProcessBuilder(
                         ProcessHandle.current().info().command().orElse("java"), "-version")
                 .redirectErrorStream(true)
@@ -218,7 +218,7 @@ class JobFileTest {
     }
 
     @Test
-    void aFileOfAnEarlierVersionIsReadWithNothingMadeUp() throws Exception {
+    void earlierVersionsReadWithoutInventedValues() throws Exception {
         String old = new String(
                 JobFileTest.class
                         .getResourceAsStream("/jobs/version-2/bog-tender.tilt")
@@ -243,7 +243,7 @@ class JobFileTest {
     }
 
     @Test
-    void filesThatAreNoJobsAtAll() throws IOException {
+    void nonJobFilesAreRefused() throws IOException {
         Path binary =
                 Files.write(folder.resolve("photo.tilt"), new byte[] {(byte) 0x89, 'P', 'N', 'G', (byte) 0xff, 0});
         assertThatThrownBy(() -> JobFile.open(binary))

@@ -60,7 +60,7 @@ class OldFilesTest {
 
     @ParameterizedTest
     @MethodSource("files")
-    void everyOldFileOpensWithTheSameFiguresToTheLastDigit(String file) throws Exception {
+    void oldFilesGiveIdenticalFigures(String file) throws Exception {
         Job job = JobReader.read(text(file));
         Analysis a = Analysis.of(job);
         Map<String, Double> expected = new HashMap<>();
@@ -86,7 +86,7 @@ class OldFilesTest {
     }
 
     @Test
-    void everythingThatWasReferredToByNameIsReferredToById() throws Exception {
+    void migrationReplacesNamesByIds() throws Exception {
         for (int version : new int[] {6, 7}) {
             Job job = JobReader.read(text("version-" + version + "/marsh-carrier.tilt"));
             Names names = Names.of(job);
@@ -140,7 +140,7 @@ class OldFilesTest {
     }
 
     @Test
-    void aRenamedPartKeepsWhatWasSaidOfIt() throws Exception {
+    void renamedPartKeepsReferences() throws Exception {
         Job job = JobReader.read(text("version-7/marsh-carrier.tilt"));
         Job renamed = job.editColumn(c -> c.editShaft(1, s -> s.withName("Long shaft"))
                         .editJoint(0, j -> j.withName("Top joint"))
@@ -163,7 +163,7 @@ class OldFilesTest {
 
     /** What is taken out and what is put in after it are two things, whatever still speaks of the first. */
     @Test
-    void anIdIsNotGivenTwice() throws Exception {
+    void idsAreUnique() throws Exception {
         Job job = JobReader.read(text("version-7/marsh-carrier.tilt"));
         Id bearing = job.column().orElseThrow().bearings().getFirst().id();
         Job without = job.editColumn(c -> c.withBearings(List.of()));

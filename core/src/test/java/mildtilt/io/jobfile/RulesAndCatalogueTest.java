@@ -39,7 +39,7 @@ class RulesAndCatalogueTest {
 
     @ParameterizedTest
     @EnumSource(ShippedRules.class)
-    void aShippedSetComesBackFromItsFileAsItWas(ShippedRules shipped) throws Exception {
+    void builtInRulesRoundTrip(ShippedRules shipped) throws Exception {
         Path file = folder.resolve("mine" + RulesFile.ENDING);
         RulesFile.save(shipped.rules(), file);
         assertThat(RulesFile.open(file)).isEqualTo(shipped.rules());
@@ -50,7 +50,7 @@ class RulesAndCatalogueTest {
     }
 
     @Test
-    void everyLimitIsChangedByItselfAndJudgedBy() {
+    void everyRuleLimitChangesAndApplies() {
         Rules rules = ShippedRules.CAUTIOUS_ROAD.rules();
         for (RuleLimit limit : RuleLimit.values()) {
             Rules changed = rules.with(limit, 7);
@@ -103,7 +103,7 @@ class RulesAndCatalogueTest {
     }
 
     @Test
-    void filesThatAreNoRuleSetsAreNamed() throws Exception {
+    void invalidRuleFilesAreNamed() throws Exception {
         Path binary = Files.write(folder.resolve("photo" + RulesFile.ENDING), new byte[] {(byte) 0x89, 'P', 0});
         assertThatThrownBy(() -> RulesFile.open(binary))
                 .isInstanceOf(JobFileException.class)
@@ -114,7 +114,7 @@ class RulesAndCatalogueTest {
     }
 
     @Test
-    void theShippedCatalogueIsTypicalThroughoutAndHasEveryKind() throws Exception {
+    void builtInCatalogueIsCompleteAndTypical() throws Exception {
         Catalogue all = CatalogueFile.shipped();
         assertThat(CatalogueFile.read(CatalogueFile.shippedText())).isEqualTo(all);
         assertThat(all.joints()).allMatch(j -> j.typical());
@@ -140,7 +140,7 @@ class RulesAndCatalogueTest {
     }
 
     @Test
-    void theNextBoresAndALikeJoint() throws Exception {
+    void nextBoresAndSimilarJointAreFound() throws Exception {
         Catalogue all = CatalogueFile.shipped();
         List<Double> bores = all.bores().boxed().toList();
         assertThat(bores).isSorted();
@@ -159,7 +159,7 @@ class RulesAndCatalogueTest {
 
     @ParameterizedTest
     @CsvSource({"20, 20, FITS", "19.95, 20, FITS", "19.8, 20, TOO_SMALL", "20.01, 20, TOO_LARGE"})
-    void anEndInItsBore(double end, double bore, EndFit expected) {
+    void endFitsItsBore(double end, double bore, EndFit expected) {
         assertThat(EndFit.between(
                         new ShaftProfile.Round(end),
                         new Socket(new ShaftProfile.Round(bore), Retention.PINCH_BOLT),
@@ -188,7 +188,7 @@ class RulesAndCatalogueTest {
     }
 
     @Test
-    void anEditedCatalogueIsTakenAndABadOneNamesThePart() throws Exception {
+    void editedCatalogueLoadsAndBadOneNamesPart() throws Exception {
         String text = CatalogueFile.shippedText();
         Path mine = folder.resolve("mine.json");
         Files.writeString(mine, text.replaceFirst("Round bar 20\"", "Bar from my own rack\""), StandardCharsets.UTF_8);

@@ -71,7 +71,7 @@ class ScaledAndMirroredTest {
 
     @ParameterizedTest
     @EnumSource(DemoJob.class)
-    void twiceAsLarge(DemoJob demo) throws Exception {
+    void doublingAllLengthsScalesFigures(DemoJob demo) throws Exception {
         JsonNode file = MAPPER.readTree(JobWriter.write(said(demo.job())));
         JsonNode expected =
                 Numbers.times(printed(file.toString(), places(demo, 1, false)), ScaledAndMirroredTest::figureTwice);
@@ -98,7 +98,7 @@ class ScaledAndMirroredTest {
     /** A vehicle told from another origin, farther back, and with what is in the way the other way round, is the same vehicle: every angle, length, force and gap, overlaps too. */
     @ParameterizedTest
     @EnumSource(DemoJob.class)
-    void fromAnotherOriginAndInAnotherOrder(DemoJob demo) throws Exception {
+    void originAndOrderDoNotMatter(DemoJob demo) throws Exception {
         JsonNode file = MAPPER.readTree(JobWriter.write(said(demo.job())));
         JsonNode expected = printed(file.toString(), List.of());
         ObjectNode moved = (ObjectNode) shifted("", file);
@@ -195,7 +195,7 @@ class ScaledAndMirroredTest {
 
     @ParameterizedTest
     @EnumSource(DemoJob.class)
-    void asInAMirror(DemoJob demo) throws Exception {
+    void mirroredVehicleMirrorsFigures(DemoJob demo) throws Exception {
         JsonNode file = MAPPER.readTree(JobWriter.write(said(demo.job())));
         JsonNode expected = mirrored("", printed(file.toString(), places(demo, 1, false)));
         if (demo.job().axle().orElseThrow().wheelTravel() == WheelTravel.ROLL_ONLY) {
@@ -266,7 +266,7 @@ class ScaledAndMirroredTest {
     /** Columns of any parts: twice as large, and in a mirror, every figure of theirs follows. */
     @ParameterizedTest
     @ValueSource(longs = {1, 2, 3, 5, 7})
-    void anyColumn(long seed) throws Exception {
+    void columnSymmetriesHold(long seed) throws Exception {
         JsonNode file = MAPPER.readTree(
                 JobWriter.write(said(DemoJob.MARSH_CARRIER.job().withColumn(new RandomColumns(seed).next()))));
         JsonNode plain = printed(file.toString(), List.of());

@@ -105,7 +105,7 @@ class PapersFilesTest {
     /** Every figure of every table stands in the book as the screen shows it, whatever the unit. */
     @ParameterizedTest
     @EnumSource(LengthUnit.class)
-    void theBookHasTheFiguresOfTheScreen(LengthUnit unit) throws Exception {
+    void jobBookMatchesScreenFigures(LengthUnit unit) throws Exception {
         Job job = demo.after(
                 new Change(LocalDateTime.of(2026, 11, 1, 9, 30), "Moved the lower joint", "it fouled the rail"));
         Papers papers = papers(job);
@@ -146,7 +146,7 @@ class PapersFilesTest {
     }
 
     @Test
-    void aTableIsWrittenAsNumbersAndTextThatCanNotRun(@TempDir Path folder) throws Exception {
+    void tablesWriteNumbersAndEscapedText(@TempDir Path folder) throws Exception {
         Table t = new Table(
                 "t",
                 "T",
@@ -182,7 +182,7 @@ class PapersFilesTest {
     }
 
     @Test
-    void namesOfAnyLettersAreSafeInEveryFile(@TempDir Path folder) throws Exception {
+    void unicodeNamesAreSafeInEveryFile(@TempDir Path folder) throws Exception {
         Job job = demo.withTitle("<&> ../x")
                 .editMaking(m -> m.withPieces(NASTY.stream()
                         .flatMap(n -> Stream.<Piece>of(
@@ -240,7 +240,7 @@ class PapersFilesTest {
     /** A pattern larger than a sheet, printed and measured: its line is as long on paper as it is, over all sheets. */
     @ParameterizedTest
     @CsvSource({"A4, 500, 120", "LETTER, 380, 300", "A4, 150, 700"})
-    void whatIsLargerThanASheetIsLaidOverSeveralAtFullSize(Paper paper, double wide, double high) throws Exception {
+    void largeTemplatesTileAtFullSize(Paper paper, double wide, double high) throws Exception {
         FlatPattern p = new FlatPattern(
                 "big",
                 Phrase.of("how"),
@@ -335,7 +335,7 @@ class PapersFilesTest {
     }
 
     @Test
-    void howItIsMadeIsKeptToTheLastBit() throws Exception {
+    void makingSettingsRoundTrip() throws Exception {
         Job job = full();
         assertThat(JobReader.read(JobWriter.write(job))).isEqualTo(job);
         assertThat(JobWriter.write(JobReader.read(JobWriter.write(job)))).isEqualTo(JobWriter.write(job));
@@ -347,7 +347,7 @@ class PapersFilesTest {
     }
 
     @Test
-    void aFileFromBeforeHasNothingMadeUp() throws Exception {
+    void olderFilesHaveNoMakingSettings() throws Exception {
         Job plain = demo.withMaking(Making.NONE).withLog(TrialLog.NONE).withChanges(List.of());
         String text = JobWriter.write(plain);
         assertThat(text).doesNotContain("making").doesNotContain("\"log\"").doesNotContain("changes");
@@ -381,7 +381,7 @@ class PapersFilesTest {
     }
 
     @Test
-    void anOldCatalogueIsReadWithTheUsualShank() throws Exception {
+    void oldCatalogueGetsUsualShank() throws Exception {
         Catalogue c = CatalogueFile.read(
                 "{\"format\":\"mild-tilt-catalogue\",\"version\":1,\"rod_end_parts\":[{\"name\":\"Old\",\"bore_mm\":12,\"thread_mm\":12,\"tilt_deg\":13}]}");
         assertThat(c.rodEnds()).singleElement().satisfies(p -> {

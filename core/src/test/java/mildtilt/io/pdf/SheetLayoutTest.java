@@ -34,7 +34,7 @@ class SheetLayoutTest {
     @EnumSource(
             value = DemoJob.class,
             names = {"MARSH_CARRIER", "BOG_TENDER"})
-    void everySheetCanBeReadAndSaysWhatItIs(DemoJob demo) throws IOException {
+    void sheetsAreReadableAndTitled(DemoJob demo) throws IOException {
         Papers p = Papers.of(Analysis.of(demo.job()), DAY);
         int patterns = TemplatePdfSheets.of(p);
         check(JobCardPdf.write(p.analysis(), LengthUnit.INCH_FRACTION, DAY, "x.tilt"), "Job card", 0, p);
@@ -101,7 +101,7 @@ class SheetLayoutTest {
     /** Nothing that is written on a template lies across one of its lines, or across another word. */
     @ParameterizedTest
     @EnumSource(DemoJob.class)
-    void wordsOnATemplateLieOffItsLines(DemoJob demo) {
+    void templateTextAvoidsLines(DemoJob demo) {
         for (FlatPattern pattern :
                 Papers.of(Analysis.of(demo.job()), DAY).templates().patterns()) {
             List<Box> words = new ArrayList<>();

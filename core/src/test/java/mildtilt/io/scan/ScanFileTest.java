@@ -122,7 +122,7 @@ class ScanFileTest {
     }
 
     @Test
-    void allThreeKindsOfFileHoldTheSameBlock() throws Exception {
+    void scanFormatsReadTheSameBlock() throws Exception {
         List<ScanFile.Read> all = List.of(
                 ScanFile.read(put("a.stl", textStl(6))),
                 ScanFile.read(Files.write(folder.resolve("b.STL"), binaryStl(6, 12))),
@@ -142,7 +142,7 @@ class ScanFileTest {
     }
 
     @Test
-    void whatIsWrongWithAMeshIsToldAndItIsReadAllTheSame() throws Exception {
+    void meshFaultsAreReportedAndRead() throws Exception {
         ScanFile.Read open = ScanFile.read(put("open.stl", textStl(5)));
         assertThat(open.faults().openEdges()).isEqualTo(4);
         assertThat(open.warnings()).singleElement().asString().contains("It has holes: 4 edges");
@@ -182,7 +182,7 @@ class ScanFileTest {
     }
 
     @Test
-    void binaryFilesCutShortTooLongOrEmptyAreRefused() throws Exception {
+    void truncatedOrOversizedBinariesAreRefused() throws Exception {
         assertThatThrownBy(() -> ScanFile.read(Files.write(folder.resolve("cut.stl"), binaryStl(5, 12))))
                 .hasMessageContaining("says 12 triangles and holds 10");
         assertThatThrownBy(() -> ScanFile.read(Files.write(folder.resolve("long.stl"), binaryStl(6, 4))))
@@ -232,7 +232,7 @@ class ScanFileTest {
     }
 
     @Test
-    void everythingInTheWayIsKeptThroughTheFileAndAMirrorTwice() throws Exception {
+    void obstaclesRoundTripAndMirror() throws Exception {
         Job job = DemoJob.LIBRARY_BUS.job().withSurroundings(everything());
         Job again = JobReader.read(JobWriter.write(job));
         assertThat(again).isEqualTo(job);

@@ -53,7 +53,7 @@ class LaserTest {
 
     @ParameterizedTest
     @EnumSource(DemoJob.class)
-    void theBeamIsTwoPointsOfTheHubProlongedToTheWall(DemoJob demo) {
+    void laserBeamExtendsHubToWall(DemoJob demo) {
         Job job = demo.job();
         SteeringTrain t = new SteeringTrain(job);
         if (t.requireAxle().wheelTravel() == WheelTravel.NONE) {
@@ -93,7 +93,7 @@ class LaserTest {
 
     @ParameterizedTest
     @EnumSource(DemoJob.class)
-    void toeIsReadBackFromTheDotsOfAVehicleThatIsNotAsPlanned(DemoJob demo) {
+    void toeIsRecoveredFromDots(DemoJob demo) {
         Job plan = demo.job();
         SteeringTrain planned = new SteeringTrain(plan);
         if (planned.requireAxle().wheelTravel() == WheelTravel.NONE) {
@@ -122,7 +122,7 @@ class LaserTest {
     }
 
     @Test
-    void aMarkMadeBesideTheDotOrAWallElsewhereChangesNothing() {
+    void markOffsetAndWallDistanceCancel() {
         Job built = Deviation.GEAR_UP.apply(DemoJob.GARDEN_SHUTTLE.job(), 5);
         SteeringTrain plan = new SteeringTrain(DemoJob.GARDEN_SHUTTLE.job());
         List<WallDot> dots = dots(built, true);
@@ -152,7 +152,7 @@ class LaserTest {
 
     @ParameterizedTest
     @EnumSource(DemoJob.class)
-    void platesSayWhatTheSweepSays(DemoJob demo) {
+    void turnPlatesMatchSweep(DemoJob demo) {
         Job job = demo.job();
         SteeringTrain t = new SteeringTrain(job);
         int looked = 0;

@@ -43,7 +43,7 @@ class RunOutFitTest {
     private static final double[] FIVE = {40, 110, 180, 250, 320};
 
     @Test
-    void bentEccentricAskewAndTrueAreToldApart() {
+    void runOutKindsAreDistinguished() {
         Random r = new Random(4);
         int[] right = new int[4];
         int draws = 200;
@@ -75,7 +75,7 @@ class RunOutFitTest {
     }
 
     @Test
-    void theBulgeIsMeasuredWhereItStandsOut() {
+    void bendIsLocated() {
         // Ends true, the middle 0.3 mm out, a third of a turn on from the mark, and the shaft oval besides.
         double high = Math.toRadians(120);
         DoubleUnaryOperator bulge = s -> 0.3 * (s < 200 ? s / 200 : (400 - s) / 200);
@@ -101,7 +101,7 @@ class RunOutFitTest {
     }
 
     @Test
-    void aBearingSeesWhatTheShaftDoesThere() {
+    void bearingRunOutMatchesShaft() {
         Job job = DemoJob.MARSH_CARRIER.job();
         Job held = job.editColumn(c -> c.withTrain(
                 c.shafts(),

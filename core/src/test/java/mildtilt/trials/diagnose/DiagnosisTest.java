@@ -67,7 +67,7 @@ class DiagnosisTest {
     }
 
     @Test
-    void aRackLowAndToTheLeftIsFoundWithBothAmounts() {
+    void misplacedRackIsDiagnosed() {
         Job plan = DemoJob.MARSH_CARRIER.job();
         Job built = Deviation.GEAR_LEFT.apply(Deviation.GEAR_UP.apply(plan, -3.1), 1.4);
         double squares = 0;
@@ -107,7 +107,7 @@ class DiagnosisTest {
     }
 
     @Test
-    void swappedArmsAreKnownFromTurnPlatesAlone() {
+    void swappedArmsAreDiagnosedFromTurnPlates() {
         for (DemoJob demo : List.of(
                 DemoJob.MARSH_CARRIER,
                 DemoJob.LIBRARY_BUS,
@@ -140,7 +140,7 @@ class DiagnosisTest {
 
     @ParameterizedTest
     @EnumSource(DemoJob.class)
-    void aVehicleBuiltToPlanIsNotAccused(DemoJob demo) {
+    void vehicleBuiltToPlanHasNoDiagnosis(DemoJob demo) {
         Job plan = demo.job();
         int good = 0;
         for (int seed = 10; seed < 12; seed++) {
@@ -156,7 +156,7 @@ class DiagnosisTest {
     @EnumSource(
             value = Deviation.class,
             names = {"GEAR_UP", "GEAR_TILT", "RIGHT_ARM_UP", "BOTH_ARMS_OUT", "LEFT_ARM_LONG"})
-    void eachFaultIsNamedOrWhatCantBeToldFromItIs(Deviation fault) {
+    void eachDeviationIsDiagnosedOrItsEquals(Deviation fault) {
         for (DemoJob demo : List.of(DemoJob.MARSH_CARRIER, DemoJob.LIBRARY_BUS)) {
             Job plan = demo.job();
             double mm = fault.name().endsWith("UP") || fault == Deviation.GEAR_TILT ? 4 : -9;
@@ -180,7 +180,7 @@ class DiagnosisTest {
     }
 
     @Test
-    void whatNoKnownCauseExplainsIsSaidAndTooLittleSaysNothing() {
+    void unexplainedReadingsAreReported() {
         Job plan = DemoJob.MARSH_CARRIER.job();
         TrialSheet s = measured(plan, new Random(3), true, true, false);
         // Every other dot on the wrong mark.

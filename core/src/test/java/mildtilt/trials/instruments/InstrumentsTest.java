@@ -44,7 +44,7 @@ class InstrumentsTest {
     }
 
     @Test
-    void theStandInsReadTheVehicleThatIsThereAndNotThePlan() throws Exception {
+    void standInsMeasureTheBuiltVehicle() throws Exception {
         Job built = Deviation.GEAR_UP.apply(DemoJob.MARSH_CARRIER.job(), -5);
         try (StandIn s = standIn(built);
                 Instruments i = new SocketInstruments(s.port())) {
@@ -78,7 +78,7 @@ class InstrumentsTest {
     }
 
     @Test
-    void aDialReadsOnItsShaftAlone() throws Exception {
+    void dialReadsOnlyItsShaft() throws Exception {
         Job job = DemoJob.MARSH_CARRIER.job();
         Id shaft = job.column().orElseThrow().shafts().getFirst().id();
         double length =
@@ -99,7 +99,7 @@ class InstrumentsTest {
     }
 
     @Test
-    void numbersOnTheLineAreNumbers() {
+    void instrumentNumbersAreParsed() {
         assertThat(List.of(
                         LineText.number(-0.0), LineText.number(-0.00001), LineText.number(-1.5), LineText.number(20)))
                 .containsExactly("0", "0", "-1.5", "20");
@@ -111,7 +111,7 @@ class InstrumentsTest {
 
     /** Many callers at once, some of them cut off: the next one is still answered. */
     @Test
-    void oneCallerThatIsNotTakenIsNotTheLast() throws Exception {
+    void refusedCallerDoesNotBlockOthers() throws Exception {
         try (StandIn s = standIn(DemoJob.SALT_RAKE.job())) {
             List<Socket> callers = new ArrayList<>();
             for (int n = 0; n < 90; n++) {
@@ -136,7 +136,7 @@ class InstrumentsTest {
     }
 
     @Test
-    void aHeldReadingStaysUntilItIsFreed() throws Exception {
+    void heldReadingStaysUntilReleased() throws Exception {
         try (StandIn s = standIn(DemoJob.MARSH_CARRIER.job());
                 Instruments i = new SocketInstruments(s.port());
                 Instruments other = new SocketInstruments(s.port())) {
@@ -159,7 +159,7 @@ class InstrumentsTest {
 
     @ParameterizedTest
     @EnumSource(DemoJob.class)
-    void everythingThatIsAskedForWithAnInstrumentIsReadByOne(DemoJob demo) throws Exception {
+    void everyInstrumentTaskHasAnInstrument(DemoJob demo) throws Exception {
         Job plan = demo.job();
         int read = 0;
         try (StandIn s = new StandIn(SimulatedVehicle.builtTo(plan, 40 + demo.ordinal()), 0, 2);
@@ -185,7 +185,7 @@ class InstrumentsTest {
     }
 
     @Test
-    void linesAreReadAsTheyAreWritten() {
+    void instrumentLinesRoundTrip() {
         Random r = new Random(9);
         for (int n = 0; n < 2000; n++) {
             InstrumentKind k = InstrumentKind.values()[r.nextInt(InstrumentKind.values().length)];
@@ -230,7 +230,7 @@ class InstrumentsTest {
     }
 
     @Test
-    void nonsenseIsAnsweredAndChangesNothing() throws Exception {
+    void nonsenseIsRefusedWithoutEffect() throws Exception {
         try (StandIn s = standIn(DemoJob.SALT_RAKE.job());
                 Socket socket = new Socket(InetAddress.getLoopbackAddress(), s.port())) {
             socket.setSoTimeout(3000);
@@ -265,7 +265,7 @@ class InstrumentsTest {
     }
 
     @Test
-    void nobodyAStrangerAndOneWhoFallsSilentAreToldApart() throws Exception {
+    void absentForeignAndSilentInstrumentsAreDistinguished() throws Exception {
         int free;
         try (ServerSocket probe = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
             free = probe.getLocalPort();
@@ -300,7 +300,7 @@ class InstrumentsTest {
     }
 
     @Test
-    void aFileIsReadToItsLastWholeLine(@TempDir Path folder) throws Exception {
+    void fileInstrumentReadsLastCompleteLine(@TempDir Path folder) throws Exception {
         Path file = folder.resolve("dial.txt");
         assertThatThrownBy(() -> new FileInstruments(file))
                 .isInstanceOf(InstrumentException.class)
