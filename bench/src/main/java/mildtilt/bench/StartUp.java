@@ -14,7 +14,7 @@ import javafx.stage.Stage;
 import mildtilt.app.shell.MildTilt;
 import mildtilt.io.jobfile.DemoJob;
 
-/** One start of a window, told in a line: milliseconds from the start of the process to its third drawn frame, and the memory it then holds. */
+/** One start of a window, printed as a line: milliseconds from the start of the process to its third drawn frame, and the memory it then holds. */
 public final class StartUp {
 
     private StartUp() {}
@@ -56,7 +56,7 @@ public final class StartUp {
         }.start();
     }
 
-    /** Megabytes, where the system tells. */
+    /** Megabytes, where the system reports them. */
     private static long residentMb() {
         try {
             return Files.readAllLines(Path.of("/proc/self/status")).stream()

@@ -32,14 +32,14 @@ import mildtilt.steer.TravelMap;
 /**
  * Everything worked out of one job. A part that fails is empty, and a finding says so.
  *
- * @param train ready to be turned to any position of the hands
+ * @param train ready to be turned to any position
  * @param column empty without a column
  * @param steer empty without an axle, or with a joint locked
  * @param match gear against knuckle arms, where anything but the gear ends the lock
  * @param clearance empty where the wheels can't be assembled anywhere
  * @param parts how hard what is made or bought for the linkage works
  * @param findings gravest first
- * @param notJudged and what is missing for it: what is in neither list was looked at and is fine
+ * @param notJudged and what is missing for it: what is in neither list was checked and is good
  * @param catalogue whose parts the remedies may name
  */
 public record Analysis(
@@ -176,7 +176,7 @@ public record Analysis(
     public Effect effectOf(Job changed) {
         try {
             Analysis after = of(changed, Grid.USUAL, catalogue, Optional.of(this));
-            // Where the gaps were not gone through anew, no figure of theirs is told.
+            // Gap figures are left out when they were reused.
             boolean gaps = !sameRoom(job, changed);
             return new Effect(
                     headlines.against(after.headlines).stream()

@@ -7,7 +7,7 @@ import mildtilt.steer.ArmMatch;
 import mildtilt.steer.SteerFigures;
 import mildtilt.steer.TravelMap;
 
-/** What the headline figures are taken from; what a job has not got, or could not be worked out, is empty. */
+/** The results that headline figures come from; empty where a job lacks the part or it could not be worked out. */
 record FigureOrigins(
         Optional<ColumnTrain> column,
         Optional<SteerFigures> steer,

@@ -369,7 +369,7 @@ public enum Headline {
         return meaning;
     }
 
-    /** All that is told of it: what it is, what is usual, which way is better. */
+    /** Its full explanation: what it is, what is usual, which way is better. */
     public String told() {
         return meaning
                 + (usual.isEmpty() ? "" : " Usual: " + usual)

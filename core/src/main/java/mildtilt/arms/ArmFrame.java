@@ -48,7 +48,7 @@ record ArmFrame(Point foot, Direction along, Direction out, Direction up, double
                 .direction();
     }
 
-    /** What brings this arm to another place of its end and stud; the boss's angles as an angle finder tells them. */
+    /** What brings this arm to another place of its end and stud; the boss's angles as an angle finder reads them. */
     KnuckleChange toward(Point end, Point newEnd, Optional<Direction> stud, Optional<Direction> newStud) {
         Vector move = newEnd.minus(end);
         boolean both = stud.isPresent() && newStud.isPresent();

@@ -56,7 +56,7 @@ public final class KnuckleEdits {
                         is.rodEnds().outerBolt());
     }
 
-    /** A job with one side's arm as a change makes it from another job's arm, the piece in hand. */
+    /** A job with one side's arm as a change makes it from another job's arm. */
     public static Job changedFrom(Job hand, Job job, Side side, KnuckleChange change) {
         Corner made = changed(hand, side, change).axle().orElseThrow().corner(side);
         return job.editAxle(a -> {
@@ -129,7 +129,7 @@ public final class KnuckleEdits {
      * The gear on the other side of the axle: all that stands on the body between it and the tie rods goes to the
      * mirror place ahead of or behind the wheel centres. The column's end stays where it was.
      *
-     * @param keepSteering whether a gear that drives the other way is taken where it would else steer wrongly
+     * @param keepSteering whether to use a gear that drives the other way where it would otherwise steer wrongly
      */
     public static Job flipGear(Job job, boolean keepSteering) {
         Job flipped = job.editAxle(a -> {

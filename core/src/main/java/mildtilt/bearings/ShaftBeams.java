@@ -142,7 +142,7 @@ final class ShaftBeams {
         solver = new LUDecomposition(stiffness.getSubMatrix(free, free)).getSolver();
     }
 
-    /** Level, to the left of a shaft that points forward; as off-line readings are taken. */
+    /** Level, to the left of a shaft that points forward, as misalignment is measured. */
     static Direction across(Direction axis) {
         Vector left = Vector.Z.cross(axis.vector());
         return left.norm() < 1e-9 ? Vector.Y.direction() : left.direction();

@@ -1,6 +1,6 @@
 package mildtilt.build;
 
-/** What pieces are made of, with the density that masses are reckoned by. */
+/** What pieces are made of, with its density. */
 public enum Metal {
     STEEL("mild steel", 7850),
     ALLOY_STEEL("alloy steel", 7850),

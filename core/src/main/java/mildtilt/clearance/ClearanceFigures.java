@@ -13,8 +13,8 @@ import mildtilt.units.Phrase;
  * @param map empty without an axle that can be turned
  * @param lock how much of it the gaps leave; empty without an axle that can be turned
  * @param notches rails that would have to be notched
- * @param largestTyre worked out when it is asked for; empty where nothing is near enough to the tyres to stop a larger one within reason
- * @param assumed sizes taken for want of the job's own
+ * @param largestTyre worked out on first use; empty where nothing is near enough to the tyres to stop a larger one within reason
+ * @param assumed sizes assumed where the job gives none
  */
 public record ClearanceFigures(
         List<PairGap> pairs,
@@ -26,7 +26,7 @@ public record ClearanceFigures(
         Lazy<Optional<LargestTyre>> largestTyre,
         List<Phrase> assumed) {
 
-    /** Pairs with a margin over this are not told, mm. */
+    /** Pairs with a margin over this are not reported, mm. */
     public static final double NEAR = 40;
 
     public Optional<LargestTyre> tyre() {

@@ -89,7 +89,7 @@ public final class Clearances {
         return c.near().stream().map(c::told).toList();
     }
 
-    /** Pairs of which one is asked about, as far as they can come near at all, gone through. */
+    /** The wanted pairs that can come close at all, checked. */
     private void pair(Bodies bodies, Predicate<Body> about) {
         List<BodyOverRange> tracks =
                 bodies.all().stream().map(b -> new BodyOverRange(b, range)).toList();
@@ -182,7 +182,7 @@ public final class Clearances {
                     double bound = known
                             - p.a.carried(p0, c0, k0, position, c, part)
                             - p.b.carried(p0, c0, k0, position, c, part);
-                    // A gap that leaves more than is told need not be known.
+                    // A gap with more room than is reported need not be exact.
                     double wanted = Math.max(
                             Math.min(p.best, p.need + ClearanceFigures.NEAR),
                             cell < 0 ? Double.NEGATIVE_INFINITY : cellMargin[cell] + p.need);

@@ -12,7 +12,7 @@ import org.jspecify.annotations.Nullable;
  */
 public record GapMap(List<Double> steeringWheelDeg, List<Double> travels, List<Cell> cells) {
 
-    /** Margins over this are not told one by one, mm. */
+    /** Margins over this are not reported one by one, mm. */
     public static final double AMPLE = 20;
 
     /**

@@ -4,7 +4,7 @@ import java.util.Objects;
 import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 
-/** Something worked out once, when it is first asked for. */
+/** A value computed once, on first use. */
 public final class Lazy<T> {
 
     private @Nullable Supplier<T> how;

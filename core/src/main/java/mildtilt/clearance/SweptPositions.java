@@ -87,7 +87,7 @@ final class SweptPositions {
         }
     }
 
-    /** Where something that moves by itself is taken to be at rest. */
+    /** Where an obstacle that moves by itself rests. */
     private double rest() {
         return parts[PARTS / 2];
     }

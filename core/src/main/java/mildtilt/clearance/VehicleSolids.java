@@ -15,7 +15,7 @@ import mildtilt.steer.AxlePose;
 /** The vehicle's parts and what is in their way as solids in one position: the very ones that the gaps are worked out between. */
 public final class VehicleSolids {
 
-    /** What a solid is, as a drawing tells parts apart. */
+    /** What a solid is, so that a drawing can tell parts apart. */
     public enum Kind {
         TYRE,
         /** Rim and tyre as a ring: its hole is the room inside the wheel. */

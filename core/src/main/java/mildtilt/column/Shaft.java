@@ -17,7 +17,7 @@ import mildtilt.withers.Withers;
  * @param clockingDeg from wheel-end fork pin to gear-end fork pin, degrees, + clockwise seen from the
  *     wheel end; 0 on the first and last shaft, which have one fork only
  * @param indexDeg one clocking that splined, flatted or keyed ends allow as they are made, degrees
- * @param forksFixed whether both forks are on it for good, so that it can't be clocked any more
+ * @param forksFixed whether both forks are fixed to it, so that it can't be clocked
  * @param toCut whether the fabricator cuts this shaft to length; false for a part used as it comes
  * @param slide if its length can change
  * @param typical whether its sizes are still typical ones that nobody has measured on the part itself

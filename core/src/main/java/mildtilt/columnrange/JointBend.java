@@ -6,7 +6,7 @@ import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Vector;
 
-/** A joint moved so that it stands at a wanted operating angle. */
+/** A joint moved to a wanted operating angle. */
 public final class JointBend {
 
     private static final double STRAIGHT = 1e-9;

@@ -43,7 +43,7 @@ public record Field<T, V>(
 
         record Required<V>() implements Presence<V> {}
 
-        /** @param usual what is taken where it is left out; @param written even if it is as usual */
+        /** @param usual the value where it is left out; @param written even if it is as usual */
         record Usual<V>(Function<Found, V> usual, boolean written) implements Presence<V> {}
 
         /** The part has it or has not. */

@@ -57,7 +57,7 @@ public sealed interface Form<T> permits Part, Form.Kinds, Form.Either, Form.Unde
      *
      * @param ways in which it is written
      * @param otherwise where the keys are of none
-     * @param refusal what is said where they are of none and that won't do, or of two
+     * @param refusal the message where the keys fit none, or two
      */
     record Either<T>(
             List<Variant<? extends T>> ways, Optional<Variant<? extends T>> otherwise, String refusal, String help)

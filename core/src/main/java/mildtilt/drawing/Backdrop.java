@@ -8,7 +8,7 @@ import mildtilt.obstacle.Surroundings;
 import mildtilt.steer.SteeringTrain;
 
 /**
- * What stays as it is wherever the hands are, worked out once for a job and drawn in every position of it: the arcs and sectors of the locks, and what is in
+ * What is the same at every position, worked out once for a job: the arcs and sectors of the locks, and what is in
  * the way and does not move.
  */
 public final class Backdrop {
@@ -25,7 +25,7 @@ public final class Backdrop {
         this.standing = standing;
     }
 
-    /** @param before of an earlier state of the job: what did not change since is taken over as it is */
+    /** @param before of an earlier state of the job: what did not change since is reused */
     public static Backdrop of(Job job, SteeringTrain train, Optional<Backdrop> before) {
         LockArcs arcs = before.filter(b -> b.train == train).map(b -> b.arcs).orElseGet(() -> LockArcs.of(job, train));
         List<Stroke> standing = before.filter(b -> b.surroundings == job.surroundings())

@@ -18,7 +18,7 @@ import mildtilt.units.Quantity;
 
 /**
  * For the plan: the arcs of the arms' ends, the sector each wheel turns through up to where something stops it, and the
- * axes to the turning centre. Worked out once for a job, drawn for any place of the hands.
+ * axes to the turning centre. Worked out once for a job, drawn for any position.
  *
  * @param over the whole lock at ride height, from the right to the left
  * @param travelled straight ahead and at either lock, at the ends of the travel

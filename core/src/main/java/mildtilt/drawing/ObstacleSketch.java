@@ -22,7 +22,7 @@ import mildtilt.solid.Solid;
 import mildtilt.solid.TriangleMesh;
 import mildtilt.steer.AxlePose;
 
-/** What is in the way, where the hands hold the wheels; what moves by itself stands as given, with its ends in thin line. */
+/** The obstacles at the current position; one that moves by itself is drawn as given, with its ends in thin line. */
 public final class ObstacleSketch {
 
     /** Of a scan so many triangles are drawn. */

@@ -16,7 +16,7 @@ import mildtilt.steer.SteeringTrain;
 import mildtilt.units.Quantity;
 
 /**
- * A job's steering in one position of the hands, as strokes and figures in space.
+ * A job's steering at one position, as strokes and figures in space.
  *
  * @param construction lines that explain rather than show parts: arcs of the arms, lock sectors, axes to the
  *     turning centre; they do not settle how far a view reaches

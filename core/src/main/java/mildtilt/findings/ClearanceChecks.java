@@ -26,7 +26,7 @@ final class ClearanceChecks {
 
     /** What is moved out of the way is moved so much more than is lacking, mm. */
     private static final double SPARE = 1;
-    /** Gaps on either side that differ by less are told as one, mm. */
+    /** Gaps left and right that differ by less are reported as one, mm. */
     private static final double ALIKE = 2;
 
     private final Job job;
@@ -118,7 +118,7 @@ final class ClearanceChecks {
         return e instanceof Element.InTheWay || e instanceof Element.AtTheWheel;
     }
 
-    /** Whether both are parts of the linkage, whose forms are taken as straight bars. */
+    /** Whether both are parts of the linkage, treated as straight bars. */
     private static boolean own(PairGap p) {
         return !foreign(p.firstElement())
                 && !foreign(p.secondElement())

@@ -30,7 +30,7 @@ final class EndChecks {
     private static final double THINNEST_SLEEVE = 1.5;
     /** An end may be turned down by no more than this part of itself, as its strength goes with the third power. */
     private static final double TURN_DOWN = 0.15;
-    /** Engagement this near to what is wanted is within what a tape tells. */
+    /** Engagement this close to the limit is within a tape's accuracy. */
     private static final double TAPE = 0.95;
 
     private final Column column;

@@ -100,7 +100,7 @@ public enum Fault {
         DOES_NOT_FIT("does not go together"),
         /** It is uneven, or off what is wanted. */
         UNEVEN("uneven or off target"),
-        /** Only sizes that nobody gave say so. */
+        /** It rests on guessed sizes only. */
         NOT_MEASURED("not measured yet");
 
         private final String label;

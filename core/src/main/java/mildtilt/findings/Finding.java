@@ -69,7 +69,7 @@ public record Finding(
         remedies = List.copyOf(remedies);
     }
 
-    /** Whether another finding tells of the same thing, whatever its figures. */
+    /** Whether another finding is about the same thing, whatever its figures. */
     public boolean same(Finding o) {
         return fault == o.fault && about.equals(o.about);
     }

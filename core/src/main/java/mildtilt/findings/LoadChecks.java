@@ -16,7 +16,7 @@ import mildtilt.units.Quantity;
 /** Raked rods, heavy steering, rods that could bend. */
 final class LoadChecks {
 
-    /** A rod with less than this in hand against buckling or yield is a stop. */
+    /** A rod with a smaller margin against buckling or yield is a stop. */
     private static final double STOP_MARGIN = 1.5;
 
     private final Job job;

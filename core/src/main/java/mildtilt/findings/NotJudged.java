@@ -241,7 +241,7 @@ public record NotJudged(String matter, Element element, Phrase missing) {
             group("Whether an arm bends", arms, "no plate of it is given, with its thickness and root");
         }
 
-        /** What the gear pushes its mounts with is told, not judged. */
+        /** The force on the gear's mounts is shown, not judged. */
         void gearBolts(List<RodLoad> loads) {
             // Both tie rods pull at a rack together; an arm's gear is pushed by the one rod at its arm.
             boolean together =

@@ -54,7 +54,7 @@ final class RangeChecks {
         }
     }
 
-    /** The gear holds its input in line, and so few joints take up nothing beside it. */
+    /** The gear holds its input in line, and so few joints can't take up a sideways offset. */
     private void canNotFollow(double off, List<Finding> all) {
         int last = column.joints().size();
         String carried = last == 0 ? "the wheel" : column.joints().getFirst().name();

@@ -1,6 +1,6 @@
 package mildtilt.findings;
 
-/** How grave a finding is; told on screen by shape and word as well as colour. */
+/** How grave a finding is; shown by shape and word as well as colour. */
 public enum Severity {
     FINE("fine", "OK"),
     LOOK("look", "Check"),

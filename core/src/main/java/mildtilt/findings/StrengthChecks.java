@@ -18,7 +18,7 @@ final class StrengthChecks {
 
     private static final double ONE_LARGER = 1.02;
 
-    /** How far a joint's rated torque is taken to lie under the one it yields at: the least that is usual. */
+    /** The assumed ratio of a joint's yield torque to its rated torque: the smallest usual one. */
     private static final double RATING_UNDER_YIELD = 1.2;
 
     private final Job job;

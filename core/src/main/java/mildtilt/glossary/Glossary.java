@@ -38,7 +38,7 @@ public final class Glossary {
 
     private static final List<Term> TERMS = read();
 
-    /** What is looked for in a text, made when the first text is asked about: a start need not wait for it. */
+    /** The patterns to look for, built on first use so that a start does not wait for them. */
     private static final class Words {
         /** Longest first, so that a tie rod is not taken for a rod. */
         private static final List<Word> ALL = TERMS.stream()
@@ -132,7 +132,7 @@ public final class Glossary {
                                 list(p[4]));
                     })
                     .toList());
-            // A figure that no term tells of is a term itself.
+            // A figure without a term of its own is a term itself.
             for (Headline h : Headline.values()) {
                 if (all.stream().noneMatch(t -> t.explains.contains(h))) {
                     all.add(new Term(h.label(), h.meaning(), h.usual(), List.of(h), List.of()));

@@ -72,7 +72,7 @@ public record Id(String text) implements Comparable<Id> {
             return next(taken.toList());
         }
 
-        /** The first of its kind. */
+        /** The first id of this kind. */
         public Id first() {
             return number(1);
         }

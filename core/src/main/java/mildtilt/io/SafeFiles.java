@@ -67,7 +67,7 @@ public final class SafeFiles {
         return String.valueOf(file.getFileName() == null ? file : file.getFileName());
     }
 
-    /** Folders, pipes and devices are turned down before they are read: some have no end. What is not there at all is reported by whoever reads it. */
+    /** Folders, pipes and devices are refused before they are read: some have no end. What is not there at all is reported by whoever reads it. */
     public static void needPlain(Path file, String what) throws JobFileException {
         if (Files.isDirectory(file)) {
             throw new JobFileException("it is a folder, not " + what + ".");

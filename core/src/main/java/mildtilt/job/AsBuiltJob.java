@@ -111,7 +111,7 @@ public final class AsBuiltJob {
         return id instanceof GearCentre || id instanceof PointId.IdlerPivot || id instanceof PointId.CrankPivot;
     }
 
-    /** Whether a pivot takes it along, so that it must be put back though it is not off itself. */
+    /** Whether a pivot moves it, so that it must be put back although it is in place itself. */
     private static boolean carried(PointId id) {
         return id instanceof PointId.GearArmEnd
                 || id instanceof PointId.IdlerEnd

@@ -65,7 +65,7 @@ final class Ids {
                                 .toList());
     }
 
-    /** What each new id that is taken elsewhere becomes. */
+    /** New ids that are already in use, and what each becomes. */
     private static Map<Id, Id> fresh(Job job, Set<Id> before, Collection<Id> now) {
         if (before.containsAll(now)) {
             return Map.of();

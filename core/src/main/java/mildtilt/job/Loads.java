@@ -8,7 +8,7 @@ import mildtilt.geometry.ImpossibleGeometryException;
  * @param frontAxleKg mass carried by both steered wheels together, kg
  * @param friction of tyre on ground, sliding; about 0.8 on dry concrete
  * @param rollingResistance of the tyre, as a part of the load on it; about 0.02 on a hard floor
- * @param efficiency part of the hands' work that reaches the knuckles; about 0.85
+ * @param efficiency part of the driver's work that reaches the knuckles; about 0.85
  */
 public record Loads(double frontAxleKg, double friction, double rollingResistance, double efficiency) {
 

@@ -48,7 +48,7 @@ public record Vehicle(
         this(wheelbase, bump, droop, bump * USUAL_NORMAL_PART, droop * USUAL_NORMAL_PART, tyreWidth, Optional.empty());
     }
 
-    /** The normal part goes along where it would not fit any more. */
+    /** The normal travel shrinks too where it would no longer fit. */
     public Vehicle withBump(double mm) {
         return new Vehicle(wheelbase, mm, droop, Math.min(normalBump, Math.max(0, mm)), normalDroop, tyreWidth, loads);
     }

@@ -49,7 +49,7 @@ public record VehicleScale(double track, double wheelbase, double tyre) {
     }
 
     /**
-     * The job at these sizes. What is in the way and whoever sits in it stay behind: they are another vehicle's.
+     * The job at these sizes. Obstacles and driver are dropped: they belong to another vehicle.
      *
      * @throws ImpossibleGeometryException if a part can't be so small or so large
      */

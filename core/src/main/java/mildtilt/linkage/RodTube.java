@@ -6,7 +6,7 @@ import mildtilt.geometry.Point;
 import mildtilt.geometry.Vector;
 
 /**
- * What a rod is made of, between its rod ends. Steel is taken.
+ * What a rod is made of, between its rod ends. Steel is assumed.
  *
  * @param outside diameter, mm
  * @param wall thickness, mm; half the diameter for a solid bar

@@ -78,7 +78,7 @@ public record Obstacle(
     }
 
     /**
-     * What may be done to it. Where nobody said: a member that brackets are welded to may be notched and is never moved; what rides
+     * What may be done to it. If not given: a member that brackets are welded to may be notched and is never moved; what rides
      * on the axle, and anything long enough to be a spring, a slide bar or a rail of its own, is left alone; the rest may be moved.
      */
     public May may() {

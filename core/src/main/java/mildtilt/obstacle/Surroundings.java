@@ -15,7 +15,7 @@ import mildtilt.withers.Withers;
  *
  * @param obstacles names differ
  * @param driver if there is one to be kept clear of
- * @param meant pairs that are meant to touch, or that the user has left out; nothing is told of them
+ * @param meant pairs that are meant to touch, or that the user has left out; they are not reported
  */
 @Withers
 public record Surroundings(List<Obstacle> obstacles, Optional<Driver> driver, OwnParts own, List<Touching> meant)
@@ -104,7 +104,7 @@ public record Surroundings(List<Obstacle> obstacles, Optional<Driver> driver, Ow
                 all, driver, own, meant.stream().filter(t -> !t.has(gone)).toList());
     }
 
-    /** With a pair told nothing about any more. */
+    /** With a pair no longer reported. */
     public Surroundings leavingOut(Id first, Id second) {
         List<Touching> all = new ArrayList<>(meant);
         all.add(new Touching(first, second));

@@ -63,7 +63,7 @@ public final class PlanParts {
                     "efficiency",
                     new Size(EFFICIENCY),
                     L.efficiency(),
-                    "part of the hands' work that reaches the knuckles; about 0.85")
+                    "part of the driver's work that reaches the knuckles; about 0.85")
             .label("Efficiency")
             .help("what presses the steered tyres on the ground");
 

@@ -47,7 +47,7 @@ public final class RuleParts {
     private RuleParts() {}
 
     private static final Part<Rules.Collapse> COLLAPSE = Part.of(Rules.Collapse.class)
-            .needs("stroke", "stroke_mm", new Size(STROKE), "least free stroke; 0 if none is asked for")
+            .needs("stroke", "stroke_mm", new Size(STROKE), "least free stroke; 0 if none is required")
             .may("kinkDeg", "kink_deg", new Size(KINK), "sum of joint angles taken instead; left out if none is")
             .usualOf(
                     "straightForbidden",

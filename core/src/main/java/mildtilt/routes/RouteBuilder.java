@@ -135,7 +135,7 @@ final class RouteBuilder {
         return joints == 1 ? "one joint" : joints + " joints";
     }
 
-    /** A column with what must give made to slide. @param told what was made so, as sentences */
+    /** A column with the shafts that must change length made to slide. @param notes what was made to slide, as sentences */
     private record Sliding(Column column, List<Phrase> told, Optional<Phrase> refused) {}
 
     /** Every shaft that must give over the adjustment and the frame's movement made to slide, as the rule set wants it, where it has the length. */

@@ -100,7 +100,7 @@ public final class RouteFinder {
             if (routes.isEmpty() && !all.isEmpty()) {
                 take(List.of(narrow(all.getFirst(), (_, w) -> w.cost())), routes, new ArrayList<>(), new ArrayList<>());
                 tell(0.75);
-                // It comes again among all of its kind.
+                // It comes again in its own group.
                 routes.clear();
             }
             take(narrowed(all), routes, misses, refused);
@@ -170,7 +170,7 @@ public final class RouteFinder {
     private List<Weighed> narrowed(List<Weighed> all) {
         List<Weighed> starts = new ArrayList<>();
         for (Weighed w : all) {
-            // What lacks too much by far does not become a way by being narrowed; the best of it tells what blocks.
+            // A route far too short of room can't be refined into one; the best of them shows what blocks.
             boolean worth = starts.isEmpty() || w.worth.lacking() < LACKS_TOO_MUCH;
             if (worth
                     && starts.size() < (w.way.between() == 0 ? KEPT / 2 : KEPT)

@@ -40,8 +40,8 @@ final class RouteLattice {
     private final AtomicLong considered = new AtomicLong();
 
     /**
-     * @param progress told how far the present kind of way has come, 0 to 1, from any thread
-     * @param givenUp asked now and then: what is found after that need not be all
+     * @param progress called from any thread with the progress of the present kind of route, 0 to 1
+     * @param givenUp polled; when true, the results may be incomplete
      */
     RouteLattice(
             RouteEnds layout,
@@ -332,7 +332,7 @@ final class RouteLattice {
         return widest + 0.3 * sum;
     }
 
-    /** Where no place is clear at all, ways through whatever is there: one of them lacks least, and tells what blocks. */
+    /** Where no place is clear, routes through the obstacles: the one short of least shows what blocks. */
     List<RouteParameters> withoutPreference() {
         List<End> gear = allGearEnds();
         return columnEnds().stream()

@@ -13,7 +13,7 @@ import mildtilt.solid.Solid;
 /** All that a route must keep clear of, with the gap each needs, in every place it is looked at in. */
 final class RouteObstacles {
 
-    /** Farther than this over its need nothing is told, mm. */
+    /** Gaps larger than their limit by this are not reported, mm. */
     static final double FAR = 60;
 
     /** @param gear whether it is part of the gear itself */

@@ -4,7 +4,7 @@ import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.withers.Withers;
 
 /**
- * What is asked of a route.
+ * The limits of a route.
  *
  * @param fewest joints
  * @param most joints

@@ -73,7 +73,7 @@ public record Rules(
      * What must keep a blow from the front from driving the wheel at the driver. Two schools: a column that collapses,
      * or a column that is kinked so that it folds.
      *
-     * @param stroke least free stroke of sliding and collapsing parts, mm; 0 if none is asked for
+     * @param stroke least free stroke of sliding and collapsing parts, mm; 0 if none is required
      * @param kinkDeg the sum of the joints' angles that is taken instead, if it is
      * @param straightForbidden whether a column that is all but a straight bar from gear to driver, without that stroke, is a
      *     stop; else it is a thing to look at

@@ -16,7 +16,7 @@ import mildtilt.column.Shaft;
  * ratio of the train up to it. Bending: a cross can pass no moment about its own pins, so its moment stands square to
  * both; for a torque T in the driving shaft and an angle b that leaves up to {@code T tan b} to bend the driving shaft
  * and up to {@code T sin b} to bend the driven one. A double joint's yoke halves the angle: each side takes
- * {@code T tan(b/2)}. Both at once are taken though they come at different places of the turn, which is on the safe side.
+ * {@code T tan(b/2)}. Both are combined although they occur at different places of the turn, which is on the safe side.
  * Shear and bending go together by von Mises: {@code sqrt(σ² + 3 τ²)} against yield.
  *
  * @param torque N·mm

@@ -178,7 +178,7 @@ public record JoinFigures(
             };
         }
 
-        /** Yield of the shaft over that of plain steel, of which sleeves, plugs and welds are taken to be. */
+        /** Yield of the shaft over that of plain steel, which sleeves, plugs and welds are assumed to be. */
         private double stronger() {
             return shaft.yieldMpa() / PLAIN_YIELD;
         }

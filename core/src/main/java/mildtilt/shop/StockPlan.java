@@ -30,7 +30,7 @@ import mildtilt.build.Workshop;
 public record StockPlan(List<Bar> bars, List<Cut> tooLong) {
 
     private static final int MOST_BRANCHES = 200_000;
-    /** Of more pieces than this the quick layouts are taken; with so many they come as near as makes no matter. */
+    /** With more pieces than this the quick layouts are used; with so many they are as good. */
     private static final int MOST_SEARCHED = 600;
 
     private static final double EXACT = 1e-6;
@@ -140,7 +140,7 @@ public record StockPlan(List<Bar> bars, List<Cut> tooLong) {
         });
     }
 
-    /** Bars on hand are numbered first, shortest first; bars bought follow. A bar and every piece are taken a kerf longer, which counts every cut but one that ends with the bar. */
+    /** Bars on hand are numbered first, shortest first; bars bought follow. A bar and every piece count a kerf longer, which counts every cut but one that ends with the bar. */
     private static final class Search {
         private final double[] pieces;
         private final double[] onHand;

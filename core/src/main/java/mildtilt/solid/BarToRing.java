@@ -20,7 +20,7 @@ final class BarToRing {
     private double best;
     private double at = -1;
 
-    /** @param enough a gap that need not be told any more, mm */
+    /** @param enough a gap that need not be exact, mm */
     BarToRing(Convex bar, Solid.Ring ring, double enough) {
         this.bar = bar;
         this.ring = ring;

@@ -193,7 +193,7 @@ final class Epa {
         return true;
     }
 
-    /** An edge of a face that is taken off: two such faces have it in common, or it is part of the rim. */
+    /** An edge of a removed face: two such faces have it in common, or it is part of the rim. */
     private void edge(int i, int j) {
         for (int n = rim.size() - 1; n >= 0; n--) {
             if (rim.get(n)[0] == j && rim.get(n)[1] == i) {

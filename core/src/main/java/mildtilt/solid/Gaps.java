@@ -18,7 +18,7 @@ public final class Gaps {
     }
 
     /**
-     * @param enough a gap that need not be told any more, mm: where none is smaller, one of that size is given, without places
+     * @param enough a gap that need not be exact, mm: where none is smaller, one of that size is given, without places
      *     that mean anything
      */
     public static Gap between(Solid first, Solid second, double enough) {

@@ -118,7 +118,7 @@ final class MeshTree {
     /**
      * The gap from a convex solid to the skin, if below a bound.
      *
-     * @param enough a gap that need not be told any more, mm
+     * @param enough a gap that need not be exact, mm
      * @return a gap of {@code enough} without places that mean anything where none is smaller
      */
     Gap gap(Convex solid, double enough) {

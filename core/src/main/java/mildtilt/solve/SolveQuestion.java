@@ -12,7 +12,7 @@ public record SolveQuestion(List<VariableBounds> freedoms, List<Target> wants) {
         wants = List.copyOf(wants);
     }
 
-    /** Where a wanted lock or turns are asked for, the stops can be set anew after; else they end the lock. */
+    /** With a wanted lock or turns the stops can be set again afterwards; otherwise they end the lock. */
     Until until() {
         return wants.stream().anyMatch(w -> switch (w.wish()) {
                     case LOCK, TURNS -> true;

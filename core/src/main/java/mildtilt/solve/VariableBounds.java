@@ -1,6 +1,6 @@
 package mildtilt.solve;
 
-/** What may be changed, and how far from where it is: mm or degrees as the knob says. */
+/** What may be changed, and how far from where it is: mm or degrees as the variable says. */
 public record VariableBounds(DesignVariable variable, double least, double most) {
 
     /** @throws IllegalArgumentException if there is nothing between the ends */

@@ -59,7 +59,7 @@ public final class FreshStart {
         Job now = job;
         for (PointId id : JobPoints.of(job)) {
             if (id instanceof PointId.OnCorner c && c.which() == CornerPoint.WHEEL_CENTRE) {
-                // Track and tyre stay as they were asked for.
+                // Track and tyre stay as requested.
                 continue;
             }
             Point p = JobPoints.position(now, id);

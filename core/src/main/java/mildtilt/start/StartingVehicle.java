@@ -42,9 +42,9 @@ public record StartingVehicle(AxleChoice axle, GearChoice gear, VehicleScale siz
     }
 
     /**
-     * The job: nothing in it that the program finds fault with, but for sizes that are nobody's measurement yet.
+     * The job: without findings, except sizes that are not measured yet.
      *
-     * @param today when the parts that are there are booked as there
+     * @param today the day the parts at hand are recorded
      * @throws ImpossibleGeometryException if such a vehicle can't have these sizes
      */
     public Job job(LocalDate today) {

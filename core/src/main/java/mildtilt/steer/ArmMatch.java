@@ -17,7 +17,7 @@ import mildtilt.job.Job;
  */
 public record ArmMatch(double gearArm, double gearGives, Toward left, Toward right) {
 
-    /** How much longer than it is the gear is taken to be, to see what would end the lock without its stop. */
+    /** How much longer the gear is assumed to be, to see what would end the lock without its stop. */
     private static final double LONGER = 2.5;
 
     private static final double WIDEST_SWEEP_DEG = 150;

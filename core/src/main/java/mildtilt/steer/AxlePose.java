@@ -8,7 +8,7 @@ import mildtilt.suspension.CornerPose;
 import mildtilt.suspension.KnucklePose;
 
 /**
- * Both corners for one place of the hands.
+ * Both corners at one position.
  *
  * @param steeringWheelDeg as asked
  * @param gearInputDeg rotation of the gear's input to the left, degrees

@@ -16,7 +16,7 @@ import mildtilt.linkage.Rod;
 import mildtilt.suspension.KnucklePose;
 
 /**
- * What the hands must pull at the rim and what the rods carry, at ride height.
+ * The rim force the driver needs and what the rods carry, at ride height.
  *
  * <p>Parked, the torque to turn a tyre on the spot is Gough's empirical formula (V. E. Gough, Practical
  * tyre research, SAE Transactions 64, 1956): {@code T = W μ sqrt(B² / 8 + E²)} with W the load, μ sliding
@@ -30,7 +30,7 @@ import mildtilt.suspension.KnucklePose;
  * <p>The weight's own pull toward (or away from) the middle is the moment of the load, straight up at the
  * contact point, about the inclined steer axis.
  *
- * @param rows from right lock to left lock, both ends with them, as finely as asked for: for tables and curves only
+ * @param rows from right lock to left lock, both ends with them, as fine as requested, for tables and curves only
  * @param worstParked the most that the rim wants parked, N
  * @param worstCreeping the most that it wants at walking pace, N
  * @param creepingPerDeg how much more the rim wants at walking pace for a degree of steering wheel, from straight ahead to the lock, the harder way, N/°; below 0

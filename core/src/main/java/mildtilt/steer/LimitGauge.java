@@ -29,7 +29,7 @@ public final class LimitGauge {
     private final double toggleDeg;
     private static final RodEnd[] ENDS = RodEnd.values();
 
-    /** What the user reads for each rod end, made once: a margin is told thousands of times. */
+    /** The text for each rod end, made once: a margin is asked for thousands of times. */
     private static final String[] WHERE = Arrays.stream(ENDS)
             .map(e -> e.label() + " end of the " + e.rod().label())
             .toArray(String[]::new);
@@ -128,7 +128,7 @@ public final class LimitGauge {
         }
     }
 
-    /** A left turn has the left wheel inside. Where the wheel truly points decides, not the hands. */
+    /** A left turn has the left wheel inside. The wheel's true direction decides, not the steering wheel. */
     private static boolean inner(KnucklePose k) {
         return k.steerDeg() * k.side().sign() >= 0;
     }

@@ -21,7 +21,7 @@ import mildtilt.suspension.KnucklePose;
  * @param axisSpacing between the steer axes at the ground, mm
  * @param leftReach how far the wheel can be turned left at ride height
  * @param rightReach how far the wheel can be turned right at ride height
- * @param rows at ride height, from the right end to the left end, as finely as asked for: for tables and curves only
+ * @param rows at ride height, from the right end to the left end, as fine as requested, for tables and curves only
  * @param ratioAtCentre d(steering wheel)/d(mean steer angle); negative when the wheels turn the wrong way;
  *     empty when the wheels do not turn
  * @param sense which way the wheels turn

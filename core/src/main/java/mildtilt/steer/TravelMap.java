@@ -32,7 +32,7 @@ public record TravelMap(
         List<Double> travels,
         List<Cell> cells) {
 
-    /** Margin told where a place can't be assembled at all, degrees. */
+    /** Margin reported where a place can't be assembled at all, degrees. */
     public static final double NONE_LEFT = -90;
 
     /** A place on the grid. @param travel of the left wheel, mm */

@@ -90,7 +90,7 @@ public final class SurveyFit {
                 return p.readings().isEmpty() || missing.isPresent();
             });
         }
-        // What is under-measured is taken out, and the rest settled again.
+        // What is under-measured is taken out, and the rest located again.
         while (!left.isEmpty()) {
             SurveyFit fit = new SurveyFit(left);
             double[] at = fit.solved(fit.start(plan));

@@ -8,13 +8,13 @@ import mildtilt.geometry.Point;
 import mildtilt.id.Id;
 
 /**
- * What a survey says.
+ * The result of a survey.
  *
  * @param places where each settled point is
  * @param open what can't be settled, with why
- * @param told every reading of settled points against what all together say
+ * @param told every reading of a located point against the fit
  * @param spare how many readings more there are than are needed
- * @param together how sure all places are, and which go wrong together
+ * @param together the covariance of all places
  */
 public record Surveyed(
         Map<Id, Place> places, Map<Id, String> open, List<ReadingCheck> told, int spare, Covariance together) {

@@ -30,7 +30,7 @@ public record Knuckle(Point wheelCentre, Point spinAxisPoint, Point tieRodPoint)
         return new Knuckle(wheelCentre, spinAxisPoint, p);
     }
 
-    /** The wheel moved as it stands: its spin axis goes along, so toe and camber stay. */
+    /** The wheel moved as it stands: its spin axis moves with it, so toe and camber stay. */
     public Knuckle withWheelCentre(Point p) {
         return new Knuckle(p, spinAxisPoint.plus(p.minus(wheelCentre)), tieRodPoint);
     }

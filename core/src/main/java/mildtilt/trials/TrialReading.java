@@ -37,10 +37,10 @@ public sealed interface TrialReading {
     /**
      * Where the laser on a hub draws its dot on the wall ahead, from the mark of that hub's dot at ride height with the rod on.
      *
-     * @param rodOn whether the tie rod was on; off, the hub is held straight ahead by hand, so that the dot tells how the hub itself goes sideways
+     * @param rodOn whether the tie rod was on; off, the hub is held straight ahead by hand, so that the dot shows how the hub itself moves sideways
      * @param travel of that wheel, mm
      * @param left mm to the left, seen by the driver
-     * @param up mm; where it was not read 0, and nothing is made of it
+     * @param up mm; 0 where it was not read; not used
      */
     record WallDot(Side wheel, boolean rodOn, double travel, double left, double up, double spread, String by)
             implements TrialReading {

@@ -73,8 +73,8 @@ public final class MonteCarlo {
 
     /**
      * @param plan the plan's own headlines
-     * @param progress told now and then what is known so far
-     * @param stop asked now and then; when it says so, what is known so far is the answer
+     * @param progress called now and then with the result so far
+     * @param stop polled; when true, the result so far is the answer
      */
     public static UncertaintyReport of(
             Job job, Headlines plan, Settings settings, Consumer<UncertaintyReport> progress, BooleanSupplier stop) {

@@ -109,7 +109,7 @@ public final class LengthText {
     /**
      * Reads a length.
      *
-     * @param shown the unit a bare number is taken to be in
+     * @param shown the unit of a bare number
      * @return mm
      * @throws UnreadableMeasureException with a sentence for the user
      */

@@ -11,7 +11,7 @@ public final class UnreadableMeasureException extends IllegalArgumentException {
         super(message);
     }
 
-    /** Always there: whoever throws one says why. */
+    /** Never null: every constructor takes a message. */
     @Override
     public String getMessage() {
         return Objects.requireNonNull(super.getMessage());

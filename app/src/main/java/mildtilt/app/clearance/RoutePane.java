@@ -36,7 +36,7 @@ import mildtilt.units.Phrase;
 import mildtilt.units.Quantity;
 import mildtilt.units.UnreadableMeasureException;
 
-/** Asks what a route may be, looks for routes in the background, shows each as a ghost in the drawings; nothing is changed until one is taken. */
+/** Takes the limits of a route, looks for routes in the background, and previews each in the drawings. Nothing changes until one is applied. */
 public final class RoutePane extends VBox {
 
     private final Workbench bench;

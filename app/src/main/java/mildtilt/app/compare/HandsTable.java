@@ -31,7 +31,7 @@ import mildtilt.suspension.KnucklePose;
 import mildtilt.units.LengthText;
 import mildtilt.units.Quantity;
 
-/** Every figure of both wheels and of the rods where the hands hold them. */
+/** Every figure of both wheels and of the rods at the current position. */
 final class HandsTable extends VBox {
 
     private final Workbench bench;
@@ -152,7 +152,7 @@ final class HandsTable extends VBox {
                 .orElse("beyond");
     }
 
-    /** What holds for the whole lock, wherever the hands are. */
+    /** What holds for the whole lock, at any position. */
     private void wholeRange(SteerFigures s) {
         if (!s.rake().isEmpty()) {
             line("Tie rod rake, worst", rake(s, Side.LEFT), rake(s, Side.RIGHT));

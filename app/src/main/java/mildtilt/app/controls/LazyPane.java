@@ -5,7 +5,7 @@ import javafx.beans.value.ObservableBooleanValue;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.Region;
 
-/** Panes that are made when they are first seen: a start need not wait for what nobody looks at yet. */
+/** Panes that are made when they are first shown, so that a start does not wait for them. */
 public final class LazyPane {
 
     private LazyPane() {}

@@ -11,8 +11,7 @@ import mildtilt.units.UnreadableMeasureException;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A field for one measure. Enter or leaving it takes what was typed; Escape puts back what was there. What
- * can't be read stays to be mended, marked, with the reason; nothing is taken.
+ * A field for one measure. Enter or leaving it takes what was typed; Escape puts back what was there. Text that can't be read stays, marked, with the reason; the value does not change.
  */
 public final class MeasureField extends TypedField {
 
@@ -55,7 +54,7 @@ public final class MeasureField extends TypedField {
         getStyleClass().add("measure-field");
     }
 
-    /** What is kept underneath where the text shows it rounded: told on hover. */
+    /** The exact value where the text shows it rounded; shown on hover. */
     public void exact(String text) {
         exact = text.equals(getText()) ? null : "Exactly " + text;
         mark(null);

@@ -44,7 +44,7 @@ public final class SearchRow extends HBox {
         }
     }
 
-    /** Takes the focus, so that what was typed last elsewhere is taken. */
+    /** Takes the focus, so that the field that had it commits its text. */
     public void takeFocus() {
         start.requestFocus();
     }

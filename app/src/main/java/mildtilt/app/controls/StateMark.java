@@ -6,7 +6,7 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.Region;
 import mildtilt.findings.Severity;
 
-/** A state told three ways: by shape, by word, by colour. */
+/** A state shown three ways: by shape, word and colour. */
 public final class StateMark extends Label {
 
     private static final String CIRCLE = "M0,5 A5,5 0 1,1 10,5 A5,5 0 1,1 0,5 Z";
@@ -21,7 +21,7 @@ public final class StateMark extends Label {
         this(severity, false);
     }
 
-    /** The shape alone, where its word would be read beside it or has no room. */
+    /** The shape alone, where its word is shown elsewhere or has no room. */
     public static StateMark bare(Severity severity) {
         return new StateMark(severity, true);
     }

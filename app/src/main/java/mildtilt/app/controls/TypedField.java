@@ -4,7 +4,7 @@ import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import org.jspecify.annotations.Nullable;
 
-/** A field whose text is taken by Enter or by leaving it; Escape puts back what was there. */
+/** A field that commits its text on Enter or when it loses the focus; Escape restores the old text. */
 abstract class TypedField extends TextField {
 
     private String shown;
@@ -28,7 +28,7 @@ abstract class TypedField extends TextField {
         });
     }
 
-    /** Shows what is so now, unless somebody is typing. */
+    /** Shows the present value, unless the user is typing. */
     public final void show(String now) {
         if (getText().equals(shown)) {
             shown = now;
@@ -37,7 +37,7 @@ abstract class TypedField extends TextField {
     }
 
     private void commit() {
-        // Taking it may build this field anew, which takes the focus from this one: it is taken once.
+        // Committing may rebuild this field, which takes its focus: commit once only.
         if (getText().equals(shown) || getText().equals(taken)) {
             unchanged();
         } else if (readable()) {

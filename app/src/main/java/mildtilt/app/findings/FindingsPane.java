@@ -83,7 +83,7 @@ public final class FindingsPane extends VBox {
         }
     }
 
-    /** What no finding speaks of though nothing says that it is fine; folded away until asked for. */
+    /** What could not be judged; folded until opened. */
     private void notJudged(List<NotJudged> all) {
         VBox lines = new VBox(6);
         for (NotJudged n : all) {

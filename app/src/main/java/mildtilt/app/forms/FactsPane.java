@@ -20,7 +20,7 @@ import mildtilt.job.Job;
 import mildtilt.units.Phrase;
 import mildtilt.units.Quantity;
 
-/** A pane at the side that tells what was worked out, anew whenever that changes and the pane is in sight. */
+/** A side pane that shows results, rebuilt whenever they change while it is in sight. */
 public abstract class FactsPane extends VBox {
 
     protected final Workbench bench;
@@ -65,7 +65,7 @@ public abstract class FactsPane extends VBox {
         focused.map(id -> body.lookup("#" + id)).ifPresent(Node::requestFocus);
     }
 
-    /** What nobody sees is of a job that has changed by now: its buttons hold figures that take up memory. */
+    /** A hidden pane shows an old job, and its buttons keep that job's figures in memory: let them go. */
     private void letGo() {
         if (shown.isPresent() && !shownOf.refersTo(bench.job())) {
             shown = Optional.empty();
@@ -96,8 +96,7 @@ public abstract class FactsPane extends VBox {
     }
 
     /**
-     * Equal only to the very same thing: comparing two analyses would take longer than drawing one. It does not keep the thing: a pane that
-     * nobody looks at must not hold an analysis of long ago.
+     * Equal only to the same object: comparing two analyses takes longer than drawing one. Held weakly, so that a hidden pane keeps no old analysis.
      */
     public static final class SameOnly {
         private final WeakReference<Object> thing;

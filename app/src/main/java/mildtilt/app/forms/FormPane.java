@@ -28,7 +28,7 @@ import mildtilt.report.Table;
 import mildtilt.units.LengthText;
 import mildtilt.units.UnreadableMeasureException;
 
-/** A pane that tells what was worked out and takes what is typed: each field changes the job. */
+/** A pane of results and fields; each field changes the job. */
 public abstract class FormPane extends FactsPane {
 
     private final Map<String, TablePane.Sort> sorts = new HashMap<>();

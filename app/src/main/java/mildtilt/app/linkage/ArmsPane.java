@@ -26,7 +26,7 @@ import mildtilt.units.LengthText;
 import mildtilt.units.Phrase;
 
 /**
- * Changes to the steering arms as a fabricator makes them, told from the piece in hand: the job as pinned, else as opened.
+ * Changes to the steering arms as a fabricator makes them, measured from the arm at the saved mark, else as opened.
  * What is typed is the whole change, so that a point dragged in the drawing shows here too.
  */
 public final class ArmsPane extends VBox {

@@ -42,8 +42,7 @@ import mildtilt.units.LengthUnit;
 import mildtilt.units.Phrase;
 
 /**
- * Asks what may move and how far, and what is wanted; looks for answers in the background with a way to give up; shows
- * each with what it costs. Nothing is changed until one is taken.
+ * Takes what may move, how far, and the targets; looks for answers in the background until cancelled; shows each with its costs. Nothing changes until one is applied.
  */
 public final class SolvePane extends VBox {
 
@@ -232,9 +231,9 @@ public final class SolvePane extends VBox {
     private record Priced(SolveAnswer answer, Effect effects) {}
 
     /**
-     * What came of it.
+     * The result.
      *
-     * @param told what is to be known before any answer
+     * @param notes to be read before any answer
      * @param met whether what is wanted is met as it stands
      */
     private record Outcome(List<Phrase> told, boolean met, List<Priced> answers) {}

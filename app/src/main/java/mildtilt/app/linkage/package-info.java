@@ -1,4 +1,4 @@
-/** The linkage stage's own panes: knuckle changes, working it out, variants, figures at the hands. */
+/** The linkage stage's own panes: knuckle changes, working it out, variants, figures at the current position. */
 @NullMarked
 package mildtilt.app.linkage;
 

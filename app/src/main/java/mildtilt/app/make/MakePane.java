@@ -8,7 +8,7 @@ import mildtilt.app.workbench.Workbench;
 import mildtilt.build.Making;
 import mildtilt.report.Papers;
 
-/** One sheet of the Make stage: told from the papers, made anew when they are. */
+/** One sheet of the Make stage, rebuilt whenever the papers are. */
 abstract class MakePane extends FormPane {
 
     protected final PapersDesk desk;

@@ -47,7 +47,7 @@ public final class PapersDesk {
         if (bench.stageProperty().get() != WorkStage.MAKE
                 && !have
                 && papers.get().isPresent()) {
-            // Of a job that has changed by now, and nobody looks at them.
+            // They are of an earlier job and not shown.
             papers.set(Optional.empty());
         }
         if (bench.stageProperty().get() != WorkStage.MAKE || analysis.isEmpty() || have) {

@@ -19,7 +19,7 @@ final class StockDrawing extends CanvasPane {
     private static final double BAR = 17;
     private static final double STEP = 40;
 
-    /** More layouts than these are told in the table alone. */
+    /** More layouts than these are shown only in the table. */
     private static final int MOST = 12;
 
     private final Map<StockPlan.Bar, Long> bars = new LinkedHashMap<>();

@@ -129,7 +129,7 @@ final class PartFields {
         return key.endsWith("_mm") ? Measure.LENGTH : key.endsWith("_deg") ? Measure.ANGLE : Measure.NUMBER;
     }
 
-    /** Refused as in a file, before the part itself is asked. */
+    /** Refused as in a file, before the part is built. */
     private double within(Range range, double v, String key) {
         if (!range.holds(v)) {
             throw new ImpossibleGeometryException(RefusalText.outOfRange(at.in(key), v, range));

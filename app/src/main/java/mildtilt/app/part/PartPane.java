@@ -53,7 +53,7 @@ public final class PartPane extends VBox {
     private final Map<MeasureField, Supplier<String>> coordinates = new LinkedHashMap<>();
 
     /**
-     * @param wanted whether it is to be seen: what nobody looks at is not laid out
+     * @param wanted whether it is visible; a hidden pane is not laid out
      * @param own whether it shows the vehicle's own thicknesses and gaps where nothing is selected, as beside the obstacles
      */
     public PartPane(Workbench bench, ObservableBooleanValue wanted, boolean own) {

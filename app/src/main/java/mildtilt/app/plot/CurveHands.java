@@ -5,7 +5,7 @@ import mildtilt.curve.Curve;
 import mildtilt.steer.AxlePose;
 import mildtilt.steer.SteeringInput;
 
-/** Where the hands stand on a curve, and how they are taken to a place on it. */
+/** Where the current position is on a curve, and how to go to a place on it. */
 final class CurveHands {
 
     private CurveHands() {}

@@ -22,7 +22,7 @@ import mildtilt.units.Quantity;
 
 /**
  * Steering wheel against travel, each place in the ink of the margin to whatever limits it first, and hatched where it
- * is past. Pointed at it tells the margin and the limit; pressed it takes the hands there.
+ * is past. Hovering shows the margin and the limit; pressing moves the steering there.
  */
 final class MapSheet extends CanvasPane {
 
@@ -326,7 +326,7 @@ final class MapSheet extends CanvasPane {
                                 / ch),
                 0,
                 m.travels().size() - 1);
-        // Between the last place of the grid and a stop the hands read the place they came from.
+        // Between the grid's last place and a stop, the last place counts.
         while (!pointing
                 && m.reachable.length > 0
                 && !m.reachable[j * m.steeringWheelDeg().size() + i]

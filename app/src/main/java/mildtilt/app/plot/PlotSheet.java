@@ -25,7 +25,7 @@ import org.jspecify.annotations.Nullable;
 /**
  * One curve, now in full ink and before the change in faint, with the hands' place marked and what is used of the range
  * shaded: the normal travel, the wheel from lock to lock.
- * Pointed at it tells its values there; pressed it takes the hands there.
+ * Hovering shows its values there; pressing moves the steering there.
  */
 final class PlotSheet extends ChartPane {
 
@@ -174,7 +174,7 @@ final class PlotSheet extends ChartPane {
         return all.stream().flatMap(s -> s.runs().stream()).toList();
     }
 
-    /** What the curve says where it is pointed at, else where the hands are. */
+    /** The curve's values at the pointer, else at the current position. */
     private void reading(
             GraphicsContext g, Scale x, List<Series> now, List<Series> before, double shown, double w, double h) {
         boolean pointing = !Double.isNaN(pointed);

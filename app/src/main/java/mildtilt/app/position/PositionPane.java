@@ -21,7 +21,7 @@ import mildtilt.suspension.CornerPose;
 import mildtilt.suspension.KnucklePose;
 import mildtilt.units.LengthText;
 
-/** The hands: a wheel to turn, a lever for each road wheel, and where the road wheels point. */
+/** The position: a steering wheel to turn, a lever for each road wheel, and where the road wheels point. */
 public final class PositionPane extends HBox {
 
     private final Workbench bench;

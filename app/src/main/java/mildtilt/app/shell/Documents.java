@@ -42,7 +42,7 @@ import mildtilt.start.StartingVehicle;
 import mildtilt.survey.Survey;
 import mildtilt.units.UnreadableMeasureException;
 
-/** Opening, saving, putting out. Whatever goes wrong is told, and what was open stays as it was. */
+/** Opening, saving and exporting. Shows any error, and keeps what was open. */
 public final class Documents {
 
     private final Workbench bench;
@@ -234,7 +234,7 @@ public final class Documents {
         };
     }
 
-    /** @param known what the file held when it was last looked at: anything else there is somebody else's, and is kept */
+    /** @param known what the file held when it was last looked at: anything else there was written by another program, and is kept */
     private boolean saveTo(Window owner, Path file, Optional<FileStamp> known) {
         try {
             Optional<Path> before = bench.fileProperty().get();
@@ -454,12 +454,12 @@ public final class Documents {
         }
     }
 
-    /** Writes something and tells what. */
+    /** Writes something and reports it. */
     interface Put {
         String write() throws IOException;
     }
 
-    /** Off the interface thread: a first page takes a second or two. What comes of it is told when it is done. */
+    /** Off the interface thread: a first page takes a second or two. The result is reported when it is done. */
     private void put(Window owner, Put put) {
         CompletableFuture.supplyAsync(() -> {
                     try {

@@ -92,7 +92,7 @@ public final class MildTilt extends Application {
         shell = s;
         window.getIcons().add(new Image(MildTilt.class.getResourceAsStream("/mildtilt/app/icon.png")));
         window.show();
-        // Shows any fault nobody foresaw; nobody sees a stack trace on a terminal. The job stays as it is.
+        // Shows any unexpected fault: the user sees no stack trace on a terminal. The job stays as it is.
         Thread.setDefaultUncaughtExceptionHandler((_, e) -> {
             LOG.error("uncaught", e);
             Platform.runLater(

@@ -38,7 +38,7 @@ public final class PaperSaving implements MakeStagePane.Saving {
     private final Clock clock;
     private final Consumer<Put> put;
 
-    /** @param put writes beside the interface and tells what came of it */
+    /** @param put writes on a background thread and reports the result */
     PaperSaving(Window owner, Workbench bench, FilePrompt prompt, Clock clock, Consumer<Put> put) {
         this.owner = owner;
         this.bench = bench;

@@ -110,7 +110,7 @@ final class PointsQuestion {
                 LengthText.parse(spread.getText(), unit)));
     }
 
-    /** What can't be read as a unit is refused when the points are taken. */
+    /** What can't be read as a unit is refused when the points are imported. */
     private Optional<FileUnit> unitOf(int column) {
         try {
             return PointsCsv.unitOf(read, column);

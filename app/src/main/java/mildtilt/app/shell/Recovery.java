@@ -102,12 +102,12 @@ public final class Recovery implements AutoCloseable {
         return set != null ? Path.of(set) : Path.of(System.getProperty("user.home"), ".mild-tilt", "unsaved");
     }
 
-    /** Who is told, on the writer's thread, when unsaved work can't be kept; again only after it could be once more. */
+    /** Called on the writer's thread when unsaved work can't be kept; again only after it could be. */
     public synchronized void onTrouble(Consumer<String> told) {
         trouble = told;
     }
 
-    /** Notes that the job stands so and is not saved; written within half a second, off the interface thread. */
+    /** Notes the job's present state, not saved yet; written within half a second, off the interface thread. */
     public synchronized void changed(Job job, Optional<Path> from, Optional<FileStamp> stamp) {
         newest = new Unsaved(job, from, stamp);
         // One that waits is not put off by the next change: a drag changes the job for as long as it lasts.
@@ -148,7 +148,7 @@ public final class Recovery implements AutoCloseable {
 
     /** @return whether it is kept */
     private boolean write(Unsaved now) {
-        // Packing a large scan takes a second or two; nobody waits for this lock meanwhile.
+        // Packing a large scan takes a second or two; do it outside this lock.
         byte[] bytes = JobWriter.write(now.job).getBytes(StandardCharsets.UTF_8);
         synchronized (this) {
             try {

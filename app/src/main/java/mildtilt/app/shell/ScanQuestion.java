@@ -19,7 +19,7 @@ import mildtilt.units.LengthText;
 import mildtilt.units.LengthUnit;
 import mildtilt.units.Quantity;
 
-/** Asks in which unit a scan's numbers are, by the size it would have beside the wheelbase, and tells what is wrong with it. */
+/** Asks in which unit a scan's numbers are, by the size it would have beside the wheelbase, and shows its faults. */
 final class ScanQuestion {
 
     private final Window owner;

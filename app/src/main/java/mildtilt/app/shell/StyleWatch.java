@@ -9,7 +9,7 @@ import javafx.animation.KeyFrame;
 import javafx.animation.Timeline;
 import javafx.util.Duration;
 
-/** For whoever works on the look of the window: reads the style sheets again whenever one of them is saved. */
+/** For work on the look of the window: reads the style sheets again whenever one is saved. */
 final class StyleWatch {
 
     private static final String PROPERTY = "mildtilt.styles";
@@ -17,7 +17,7 @@ final class StyleWatch {
 
     private StyleWatch() {}
 
-    /** The folder that the style sheets are taken from instead of the program, if one is named. */
+    /** The folder to read the style sheets from instead of the program's own, if one is named. */
     static Optional<Path> folder() {
         return Optional.ofNullable(System.getProperty(PROPERTY)).map(Path::of);
     }

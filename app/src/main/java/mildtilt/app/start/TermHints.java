@@ -54,7 +54,7 @@ public final class TermHints {
         }
     }
 
-    /** The term that is asked about: of what the pointer rests on, else of what the keyboard is at; empty if they name none. */
+    /** The term under the pointer, else at the keyboard focus; empty if neither names one. */
     public Optional<Term> asked() {
         Labeled p = pointed;
         if (p != null && p.getScene() == scene && p.isHover()) {

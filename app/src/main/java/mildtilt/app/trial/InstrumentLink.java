@@ -45,7 +45,7 @@ final class InstrumentLink implements AutoCloseable {
     private final ReadOnlyObjectWrapper<Optional<InstrumentReading>> live =
             new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyStringWrapper state = new ReadOnlyStringWrapper(NONE);
-    // On the interface thread: a reading that was still on its way when something else was asked for is not taken for
+    // On the interface thread: a reading still on its way when the task changed must not count for
     // that.
     private Optional<Watch> wanted = Optional.empty();
     // Only ever touched on the worker.
@@ -115,7 +115,7 @@ final class InstrumentLink implements AutoCloseable {
         }
     }
 
-    /** What to read from now on; nothing while nobody looks. */
+    /** What to read from now on; nothing while the pane is hidden. */
     void watch(Optional<Watch> w) {
         wanted = w;
         live.set(Optional.empty());

@@ -130,7 +130,7 @@ final class MeasurePane extends VBox {
         refresh();
     }
 
-    /** The stage moves hands and selection to what it asks for; what they were before is put back when it is left. */
+    /** The stage moves the steering and the selection to each task, and restores both when it is left. */
     private void entered(WorkStage before, WorkStage now) {
         if (now == WorkStage.TRIAL) {
             hands = bench.steeringInput();
@@ -295,7 +295,7 @@ final class MeasurePane extends VBox {
         }
     }
 
-    /** The vehicle beside it shows what is meant. */
+    /** The vehicle drawing shows the task. */
     private void look(MeasurementTask a) {
         bench.selectionProperty().set(a.where());
         bench.steerTo(new SteeringInput(

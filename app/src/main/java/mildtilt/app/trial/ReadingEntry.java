@@ -14,7 +14,7 @@ import mildtilt.units.Quantity;
 import mildtilt.units.Unit;
 import mildtilt.units.UnreadableMeasureException;
 
-/** What is typed or read for one thing that is asked for: which figures it has, how they are shown, and the reading they make. */
+/** The entry for one measuring task: its figures, how they are shown, and the reading they make. */
 record ReadingEntry(MeasurementTask asked) {
 
     /** @param name what the figure is called; empty where there is one only */

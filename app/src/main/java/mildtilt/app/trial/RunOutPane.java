@@ -8,7 +8,7 @@ import mildtilt.trials.compare.RunOutFit;
 import mildtilt.units.Phrase;
 import mildtilt.units.Quantity;
 
-/** Run-out at stations along each shaft, bent and eccentric told apart, against what the bearings stand. */
+/** Run-out at stations along each shaft, bent and eccentric told apart, against what the bearings tolerate. */
 final class RunOutPane extends TrialPane {
 
     RunOutPane(Workbench bench, TrialDesk desk) {

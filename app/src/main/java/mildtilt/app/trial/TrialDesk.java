@@ -26,7 +26,7 @@ import mildtilt.trials.compare.MeasurementTask;
 import mildtilt.trials.compare.TrialFigures;
 import mildtilt.trials.diagnose.Diagnosis;
 
-/** Which vehicle and trial are in hand, and what is worked out of them beside the interface; the newest wins. */
+/** The current vehicle and trial, and their results from a background thread; the newest wins. */
 final class TrialDesk {
 
     /**
@@ -74,7 +74,7 @@ final class TrialDesk {
         return told.getReadOnlyProperty();
     }
 
-    /** What is told, as long as it is of the trial in hand. */
+    /** The result, while it belongs to the current trial. */
     Optional<TrialResult> told() {
         return told.get()
                 .filter(x -> trial().filter(t -> x.isOf(vehicle().id(), t)).isPresent());
@@ -93,7 +93,7 @@ final class TrialDesk {
         return LocalDate.now(clock);
     }
 
-    /** The vehicle in hand: the one chosen, else the first. */
+    /** The current vehicle: the chosen one, else the first. */
     BuiltVehicle vehicle() {
         return vehicle.get()
                 .flatMap(bench.job().log()::vehicle)
@@ -105,7 +105,7 @@ final class TrialDesk {
         trial.set(v.last().map(Trial::id));
     }
 
-    /** The trial in hand: the one chosen, else the last. */
+    /** The current trial: the chosen one, else the last. */
     Optional<Trial> trial() {
         return trial.get().flatMap(vehicle()::trial).or(() -> vehicle().last());
     }
@@ -142,13 +142,13 @@ final class TrialDesk {
                 && was.making().equals(job.making());
     }
 
-    /** Changes the vehicle in hand. */
+    /** Changes the current vehicle. */
     boolean edit(String change, UnaryOperator<BuiltVehicle> edit) {
         Id id = vehicle().id();
         return bench.edit(change, j -> j.editLog(l -> l.edit(id, edit)));
     }
 
-    /** Changes the trial in hand. */
+    /** Changes the current trial. */
     boolean editTrial(String change, UnaryOperator<TrialSheet> edit) {
         Optional<Trial> now = trial();
         return now.isPresent() && edit(change, v -> v.editTrial(now.get().id(), t -> t.edit(edit)));
@@ -159,7 +159,7 @@ final class TrialDesk {
         return editTrial(what, s -> s.with(r));
     }
 
-    /** A new trial of the vehicle in hand with the plan as it stands, set up like the one before. */
+    /** A new trial of the current vehicle with the present plan, set up like the last one. */
     void begin() {
         BuiltVehicle v = vehicle();
         int n = v.trials().size() + 1;

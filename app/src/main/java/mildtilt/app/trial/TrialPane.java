@@ -7,7 +7,7 @@ import mildtilt.app.workbench.AnalysisUpdate;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.job.Trial;
 
-/** One sheet of the Fit stage that tells of the trial in hand, made anew when that or what it came to changes. */
+/** One sheet of the Trial stage, about the current trial; rebuilt when the trial or its result changes. */
 abstract class TrialPane extends FormPane {
 
     protected final TrialDesk desk;

@@ -328,7 +328,7 @@ final class TrialsPane extends TrialPane {
         hint("Photos are copied beside the job, into the folder \"" + PhotoFile.FOLDER + "\", and named from there.");
     }
 
-    /** Writes a photo that was copied beside the job into the trial in hand. */
+    /** Adds a photo, already copied into the job's folder, to the current trial. */
     static void added(TrialDesk desk, String name) throws ImpossibleGeometryException {
         desk.editTrial("Add a photo", s -> {
             List<String> all = new ArrayList<>(s.photos());

@@ -44,7 +44,7 @@ import mildtilt.steer.SteerFigures;
 import mildtilt.units.LengthText;
 import org.jspecify.annotations.Nullable;
 
-/** One elevation to scale, drawn anew for every place of the hands; points are dragged on it. */
+/** One elevation to scale, redrawn for every position; points are dragged on it. */
 final class ElevationSheet extends ColoredPane {
 
     private static final double NEAR = 9;

@@ -35,7 +35,7 @@ final class PointHandles extends Pane {
         getStyleClass().add("point-handles");
     }
 
-    /** Puts a handle on every point shown. With the hands off centre there are none: plan points lie elsewhere then. */
+    /** Puts a handle on every point shown. With the wheels turned there are none: the points are elsewhere then. */
     void update(SheetView view) {
         List<PointId> wanted = bench.steeringInput().straightAhead() ? shown() : List.of();
         Set<PointId> gone = new HashSet<>(handles.keySet());
@@ -64,7 +64,7 @@ final class PointHandles extends Pane {
         }
     }
 
-    /** The selected joint's angle, on the large sheet with the hands centred. */
+    /** The selected joint's angle, on the large sheet, straight ahead. */
     Optional<AngleHandle.Seen> angleSeen(SheetView view) {
         return bench.selectionProperty()
                 .get()

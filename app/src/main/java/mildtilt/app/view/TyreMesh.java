@@ -11,7 +11,7 @@ final class TyreMesh {
     /** Parts of the width that the shoulders and the rim's edge take. */
     private static final double SHOULDER = 0.24;
 
-    /** Tyres of one size are asked for at every frame. */
+    /** Tyres of one size are needed at every frame. */
     private static final Map<Size, TriangleMesh> MADE = new ConcurrentHashMap<>();
 
     private record Size(double half, double inner, double outer) {}

@@ -5,7 +5,7 @@ import java.util.function.Consumer;
 import java.util.function.Supplier;
 import javafx.application.Platform;
 
-/** Work that runs beside the interface; of several asked for, only what the newest comes to is taken. */
+/** Background work; of several requests only the newest one's result is used. */
 public final class LatestTask<V> {
 
     private final Consumer<V> take;

@@ -10,7 +10,7 @@ import mildtilt.steer.AxlePose;
 import mildtilt.steer.SteeringInput;
 import mildtilt.steer.SteeringTrain;
 
-/** What all views draw: a job where the hands hold it; good for one train and one place of the hands. */
+/** What all views draw: a job at one position; valid for one train and one position. */
 record PosedJob(
         SteeringTrain train,
         SteeringInput hands,

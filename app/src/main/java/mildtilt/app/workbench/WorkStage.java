@@ -18,7 +18,7 @@ public enum WorkStage {
         this.label = label;
     }
 
-    /** Whether the stage fills the middle with sheets of its own, instead of views, hands and curves. */
+    /** Whether the stage fills the middle with sheets of its own, instead of views, dock and curves. */
     public boolean ownSheets() {
         return this == MAKE || this == TRIAL;
     }

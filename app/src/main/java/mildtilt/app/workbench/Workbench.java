@@ -79,7 +79,7 @@ public final class Workbench implements AutoCloseable {
     private Optional<Job> saved;
     private Optional<Job> pinned = Optional.empty();
     private Optional<Job> dragStart = Optional.empty();
-    /** Whether what the remedies would do was asked for with the last analysis. */
+    /** Whether the last analysis was to include the remedies' effects. */
     private boolean effectsAsked;
 
     public Workbench(Job first) {
@@ -113,7 +113,7 @@ public final class Workbench implements AutoCloseable {
         return openings.getReadOnlyProperty();
     }
 
-    /** A word or figure that is asked about; empty text for all words. Taken away once it is answered. */
+    /** The term or figure to show in the glossary; empty text for all terms. Cleared once shown. */
     public ObjectProperty<Optional<String>> glossaryTermProperty() {
         return asked;
     }
@@ -182,12 +182,12 @@ public final class Workbench implements AutoCloseable {
     /** A place the drawing is to zoom to. @param around points that are to be in sight */
     public record Spotlight(List<Point> around) {}
 
-    /** Set to send the drawing to a place; a new one each time, so that the same place can be asked for again. */
+    /** Set to send the drawing to a place; a new one each time, so that the same place works again. */
     public ObjectProperty<Optional<Spotlight>> spotlightProperty() {
         return spotlight;
     }
 
-    /** A finding to open in the list; set anew each time it is asked for. */
+    /** A finding to open in the list; set again at each request. */
     public ObjectProperty<Optional<Finding>> requestedFindingProperty() {
         return askedFinding;
     }
@@ -241,7 +241,7 @@ public final class Workbench implements AutoCloseable {
         return shownGap;
     }
 
-    /** The pair looked at, as long as the hands are where its gap is smallest. */
+    /** The pair shown, while the steering is where its gap is smallest. */
     public Optional<PairGap> shownGap() {
         return shownGap.get().filter(p -> hands.get()
                 .equals(within(new SteeringInput(
@@ -250,7 +250,7 @@ public final class Workbench implements AutoCloseable {
                         p.where().travelRight()))));
     }
 
-    /** Takes the hands to where a pair is nearest to each other. */
+    /** Moves the steering to where a pair is closest. */
     public void lookAt(PairGap pair) {
         shownGap.set(Optional.empty());
         steerTo(new SteeringInput(
@@ -281,17 +281,17 @@ public final class Workbench implements AutoCloseable {
         return train;
     }
 
-    /** The axle where the hands hold it, if the job has one. */
+    /** The axle at the current position, if the job has one. */
     public Optional<AxlePose> pose() {
         return posed().pose();
     }
 
-    /** The job as lines in space where the hands hold it: worked out once for all views. */
+    /** The job as lines in space at the current position: worked out once for all views. */
     public Sketch sketch() {
         return posed().sketch();
     }
 
-    /** The parts as solids where the hands hold them. */
+    /** The parts as solids at the current position. */
     public List<VehicleSolids.Part> parts() {
         return posed().parts();
     }
@@ -334,7 +334,7 @@ public final class Workbench implements AutoCloseable {
     }
 
     /**
-     * Changes the job. If its parts can't be so, the job stays as it is and the user is told why.
+     * Changes the job. If the result is impossible, the job stays as it is and the reason is shown.
      *
      * @return whether it was changed
      */
@@ -460,7 +460,7 @@ public final class Workbench implements AutoCloseable {
         say("Marked. Changes from here on are compared with the job as it is now.");
     }
 
-    /** The job that changes are told from: as pinned, else as opened. */
+    /** The job that changes are compared with: the saved mark, else as opened. */
     public Job editedPart() {
         return pinned.orElse(opened);
     }
@@ -492,7 +492,7 @@ public final class Workbench implements AutoCloseable {
         runner.request(job(), before(), catalogue.get(), effectsAsked);
     }
 
-    /** Whether what each remedy would do is to be seen: it takes many times as long as all else, and is not worked out for nobody. */
+    /** Whether remedy effects are visible: they take many times as long as the rest, so they are computed only then. */
     public boolean findingsSeen() {
         return (sideTab.get() == SideTab.FINDINGS || sideTab.get() == SideTab.PART) && stage.get() != WorkStage.TRIAL;
     }
@@ -504,7 +504,7 @@ public final class Workbench implements AutoCloseable {
         }
     }
 
-    /** Moves the hands, no further than the gear and the travel allow. */
+    /** Moves the steering and the wheels, no further than the gear and the travel allow. */
     public void steerTo(SteeringInput to) {
         hands.set(within(to));
     }

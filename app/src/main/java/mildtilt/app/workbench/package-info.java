@@ -1,6 +1,5 @@
 /**
- * What is open and how it is looked at: the job with its history, the hands, the selection, and what the
- * background worked out. Every view reads it; none reads another view.
+ * What is open and how it is shown: the job with its history, the position, the selection, and the background results. Every view reads it; none reads another view.
  */
 @NullMarked
 package mildtilt.app.workbench;

@@ -9,7 +9,7 @@ enum CsvNumber {
     POINT,
     /** 1234,5, and 1.234,5 with its thousands grouped. */
     COMMA,
-    /** Nothing in the table tells whether a comma groups thousands or begins the decimals. */
+    /** Nothing in the table shows whether a comma groups thousands or begins the decimals. */
     UNCLEAR;
 
     private static final Pattern PLAIN = Pattern.compile("[+-]?(\\d+(\\.\\d*)?|\\.\\d+)([eE][+-]?\\d{1,3})?");

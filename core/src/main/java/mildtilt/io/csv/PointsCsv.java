@@ -15,7 +15,7 @@ import mildtilt.survey.Reading;
 import mildtilt.survey.Survey;
 import mildtilt.survey.SurveyPoint;
 
-/** Points from a CSV: a name and three coordinates a line. Which column is which is guessed from the heads and shown before anything is taken. */
+/** Points from a CSV: a name and three coordinates a line. Which column is which is guessed from the heads and shown before anything is imported. */
 public final class PointsCsv {
 
     private static final int MOST_ROWS = 150;

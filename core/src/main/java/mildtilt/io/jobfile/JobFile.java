@@ -56,9 +56,9 @@ public final class JobFile {
     }
 
     /**
-     * What came of saving.
+     * The result of saving.
      *
-     * @param stamp of what was written; what the file holds a moment later may be somebody else's again
+     * @param stamp of what was written; the file may be changed by another program a moment later
      * @param others where another's version is kept, the last if there were several; empty if there was none
      */
     public record Saved(FileStamp stamp, Optional<Path> others) {}
@@ -69,7 +69,7 @@ public final class JobFile {
     }
 
     /**
-     * Saves a job over the file that it was opened from. What somebody else wrote there in the meantime is kept beside it under a name of its own,
+     * Saves a job over the file that it was opened from. What another program wrote there in the meantime is kept under a name of its own,
      * which no later save replaces.
      *
      * @param known what the file held when it was last looked at; empty if that is not known

@@ -47,7 +47,7 @@ public final class AnalysisJson {
     /**
      * The same, each position written as soon as it is worked out: a million of them take minutes and would fill the memory.
      *
-     * @param done told after each position how many there are so far
+     * @param done called after each position with the count so far
      */
     public static void write(Analysis analysis, List<SteeringInput> positions, Writer out, IntConsumer done)
             throws IOException {
@@ -127,7 +127,7 @@ public final class AnalysisJson {
         return o;
     }
 
-    /** The tables of the papers, but for those that hang on the day or are told elsewhere: a list of rows each, under the keys of the CSV. */
+    /** The tables of the papers, without those that depend on the day or appear elsewhere: a list of rows each, under the keys of the CSV. */
     private static ObjectNode making(Analysis analysis) {
         ObjectNode o = object();
         for (Table t : Papers.of(analysis, LocalDate.EPOCH).tables()) {

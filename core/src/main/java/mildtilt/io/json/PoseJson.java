@@ -16,7 +16,7 @@ import mildtilt.suspension.CannotAssemble;
 import mildtilt.suspension.CornerPose;
 import mildtilt.suspension.KnucklePose;
 
-/** The whole pose at one position of the hands as JSON, or why there is none. */
+/** The whole pose at one position as JSON, or why there is none. */
 final class PoseJson {
 
     private PoseJson() {}

@@ -15,7 +15,7 @@ import mildtilt.steer.LockLimits;
 import mildtilt.steer.RodLoad;
 import mildtilt.steer.SteerFigures;
 
-/** What ends the lock, what the hands and rods carry, how the arms match, as JSON. */
+/** What ends the lock, rim force and rod loads, how the arms match, as JSON. */
 final class RangeJson {
 
     private RangeJson() {}

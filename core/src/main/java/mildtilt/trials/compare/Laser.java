@@ -41,7 +41,7 @@ public final class Laser {
 
     /**
      * @param rodOn false with the tie rod off and the hub held, about its steer axis, to the heading it has at ride height
-     * @param travel of that wheel, mm; the other stays, or goes along where a beam takes it
+     * @param travel of that wheel, mm; the other stays, or moves with a beam
      * @param wall from the wheel centre forward, mm
      * @return empty where the wheels can't be so, or the beam does not reach the wall
      */

@@ -221,7 +221,7 @@ public record MeasurementTask(Round round, What what, Optional<Element> where, S
         }
     }
 
-    /** About where the inner wheel stands so; it is only to look at. */
+    /** The approximate inner angle, for display only. */
     private static double steeringFor(SteerFigures s, Side way, double inner) {
         return s.rows().stream()
                 .filter(r -> r.turn().filter(t -> t.turned() == way).isPresent())

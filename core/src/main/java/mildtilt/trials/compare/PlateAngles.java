@@ -79,7 +79,7 @@ public final class PlateAngles {
         }
         double left = train.stopDeg(Side.LEFT).orElse(0.0);
         double right = train.stopDeg(Side.RIGHT).orElse(0.0);
-        // The road wheels decide which way it is, whatever the hands do.
+        // The road wheels decide the direction, not the steering wheel.
         double toward = turned(train, ahead.get(), way, way.sign() * left * 1e-3, way)
                                 .filter(v -> v > 0)
                                 .isPresent()

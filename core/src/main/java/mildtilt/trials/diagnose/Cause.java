@@ -11,7 +11,7 @@ import mildtilt.units.Quantity;
 /**
  * One thing that may be wrong, as far as it fits.
  *
- * @param armsSwapped whether each arm is taken to be on the other side
+ * @param armsSwapped whether each arm is assumed to be on the other side
  * @param amounts what is off, and by how much
  * @param misfit sum of squares of what is left, each reading over its ±
  * @param left root of the same for each reading to spare, so in times the ± of the readings: about 1 where all is explained

@@ -116,7 +116,7 @@ public record Diagnosis(List<Cause> causes, String told, int readings) {
                     .map(this::narrowed)
                     .filter(g -> cause(g, 0).amounts().stream().allMatch(a -> Math.abs(a.mm()) > a.sd()))
                     .forEach(narrowed::add);
-            // The plan as it is is always told of.
+            // The unchanged plan is always listed.
             if (narrowed.stream().noneMatch(g -> !g.swapped && g.misfits.isEmpty())) {
                 all.stream().filter(g -> !g.swapped && g.misfits.isEmpty()).forEach(narrowed::add);
             }

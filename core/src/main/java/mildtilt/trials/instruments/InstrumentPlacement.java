@@ -80,7 +80,7 @@ public sealed interface InstrumentPlacement {
         }
     }
 
-    /** What reads a thing that is asked for, if an instrument does. */
+    /** The instrument for a measuring task, if there is one. */
     static Optional<InstrumentKind> kind(MeasurementTask asked) {
         return switch (asked.what()) {
             case MeasurementTask.One o ->

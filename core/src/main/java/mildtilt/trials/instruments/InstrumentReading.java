@@ -8,7 +8,7 @@ import java.util.Optional;
  * One reading of an instrument.
  *
  * @param values in the kind's unit, as many as it has
- * @param spread ± as the instrument tells it, one standard deviation
+ * @param spread ± as the instrument reports it, one standard deviation
  * @param held whether its button is pressed, so that it shows what it showed then
  */
 public record InstrumentReading(InstrumentKind kind, List<Double> values, double spread, boolean held) {

@@ -19,7 +19,7 @@ public interface Instruments extends AutoCloseable {
      */
     boolean put(InstrumentKind kind, InstrumentPlacement mark) throws InstrumentException;
 
-    /** Tells a stand-in how its vehicle stands; a real vehicle stands as it does. @return whether it wanted to know. @throws InstrumentException if it can't stand so */
+    /** Sends a stand-in the vehicle's position; a real vehicle needs none. @return whether it was accepted. @throws InstrumentException if it can't stand so */
     boolean stand(Setup setup, boolean rodOn) throws InstrumentException;
 
     @Override

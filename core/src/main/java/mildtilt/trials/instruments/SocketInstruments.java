@@ -88,8 +88,7 @@ public final class SocketInstruments implements Instruments {
     }
 
     /**
-     * Whether it took what it was told. A real instrument need not know and says so; one that must know and can't have it so would go on
-     * reading the place before.
+     * Whether the position was accepted. A real instrument may ignore it; a stand-in that refuses would go on reading the position before.
      *
      * @throws InstrumentException if it refused
      */
