@@ -96,14 +96,14 @@ class RecoveryTest {
     @Test
     void failedRecoveryWriteIsReportedOnce(@TempDir Path folder) throws Exception {
         Path state = folder.resolve("state");
-        List<String> told = new ArrayList<>();
+        List<String> reported = new ArrayList<>();
         try (Recovery recovery = new Recovery(state)) {
-            recovery.onTrouble(told::add);
+            recovery.onTrouble(reported::add);
             Path aside = folder.resolve("aside");
             Files.move(state, aside);
             recovery.keepNow(work(DemoJob.GREENHOUSE_TUG.job()));
             recovery.keepNow(work(DemoJob.GREENHOUSE_TUG.job()));
-            assertThat(told)
+            assertThat(reported)
                     .singleElement()
                     .asString()
                     .contains("can't be kept safe in " + state)
@@ -113,7 +113,7 @@ class RecoveryTest {
             recovery.keepNow(work(DemoJob.GREENHOUSE_TUG.job()));
             Files.move(state, aside);
             recovery.keepNow(work(DemoJob.GREENHOUSE_TUG.job()));
-            assertThat(told).hasSize(2);
+            assertThat(reported).hasSize(2);
             Files.move(aside, state);
         }
     }

@@ -370,7 +370,7 @@ public enum Headline {
     }
 
     /** Its full explanation: what it is, what is usual, which way is better. */
-    public String told() {
+    public String explanation() {
         return meaning
                 + (usual.isEmpty() ? "" : " Usual: " + usual)
                 + (better.sentence.isEmpty() ? "" : " " + better.sentence);

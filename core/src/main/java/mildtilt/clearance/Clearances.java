@@ -86,7 +86,7 @@ public final class Clearances {
         c.pair(
                 new Bodies(job),
                 b -> b.sort() == Body.Sort.SHAFT || b.sort() == Body.Sort.STUB || b.sort() == Body.Sort.JOINT);
-        return c.near().stream().map(c::told).toList();
+        return c.near().stream().map(c::report).toList();
     }
 
     /** The wanted pairs that can come close at all, checked. */
@@ -146,7 +146,7 @@ public final class Clearances {
                         .of(near.stream().filter(p -> !guessed(p)).toList()))
                 : Optional.empty();
         return new ClearanceFigures(
-                near.stream().map(this::told).toList(),
+                near.stream().map(this::report).toList(),
                 looked,
                 range.positions.size() * range.columns.size(),
                 map(),
@@ -348,7 +348,7 @@ public final class Clearances {
         return p.best < was;
     }
 
-    private PairGap told(NearestSoFar p) {
+    private PairGap report(NearestSoFar p) {
         return new PairGap(
                 p.a.body.name(),
                 p.a.body.id(),

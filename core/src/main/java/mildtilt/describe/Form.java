@@ -19,10 +19,11 @@ public sealed interface Form<T> permits Part, Form.Kinds, Form.Either, Form.Unde
      *
      * @param key whose value is the word
      * @param usual the word that is meant where the key is left out
-     * @param said whether the usual word is written, too
+     * @param savedWord whether the usual word is written, too
      * @param kinds by their words
      */
-    record Kinds<T>(String key, Optional<String> usual, boolean said, Map<String, Part<? extends T>> kinds, String help)
+    record Kinds<T>(
+            String key, Optional<String> usual, boolean savedWord, Map<String, Part<? extends T>> kinds, String help)
             implements Form<T> {
 
         /** The word for a value. */
@@ -43,12 +44,12 @@ public sealed interface Form<T> permits Part, Form.Kinds, Form.Either, Form.Unde
         public Kinds<T> or(String word, Part<? extends T> part) {
             Map<String, Part<? extends T>> all = new LinkedHashMap<>(kinds);
             all.put(word, part);
-            return new Kinds<>(key, usual, said, all, help);
+            return new Kinds<>(key, usual, savedWord, all, help);
         }
 
         /** The same with a word that is meant where there is none. */
-        public Kinds<T> usually(String word, boolean said) {
-            return new Kinds<>(key, Optional.of(word), said, kinds, help);
+        public Kinds<T> usually(String word, boolean savedWord) {
+            return new Kinds<>(key, Optional.of(word), savedWord, kinds, help);
         }
     }
 

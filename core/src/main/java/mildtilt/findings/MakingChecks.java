@@ -278,7 +278,7 @@ final class MakingChecks {
                         Fits.label(at.rod(), at.outer()),
                         f.seating().label()));
         return f.seating() == SeatingResult.RATTLES // Its last figure is how much it has to rock.
-                ? titled.by(f.told().measures().getLast())
+                ? titled.by(f.note().measures().getLast())
                 : titled;
     }
 
@@ -291,7 +291,7 @@ final class MakingChecks {
                 f.ways().stream().map(w -> new Remedy(w.action(), w.edit())).toList();
         Phrase what = Phrase.of(
                         Phrase.name(f.what()) + " " + f.seating().label() + " in the " + Phrase.name(f.into()) + ". ")
-                .then(f.told());
+                .then(f.note());
         String about = f.rod().get().rod().label() + f.rod().get().outer();
         if (f.seating().bad()) {
             Fault fault =

@@ -29,7 +29,7 @@ public final class Glossary {
     public record Term(String name, String meaning, String usual, List<Headline> explains, List<String> also) {
 
         /** What it means and what is usual, as one text. */
-        public String told() {
+        public String explanation() {
             return meaning + (usual.isEmpty() ? "" : " Usual: " + usual);
         }
     }

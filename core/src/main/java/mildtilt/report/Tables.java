@@ -383,7 +383,7 @@ final class Tables {
                                     Cell.of(f.what()),
                                     Cell.of(f.into()),
                                     Cell.of(f.seating().label()),
-                                    Cell.of(f.told()),
+                                    Cell.of(f.note()),
                                     Cell.of(ways));
                         })
                         .toList());
@@ -429,7 +429,7 @@ final class Tables {
                                 near = near.then(near.pattern().isEmpty() ? "" : "; ")
                                         .then(Phrase.of(Phrase.name(n.name()) + " at {0}", mm(n.away())));
                             }
-                            Phrase told = j.noRoom()
+                            Phrase description = j.noRoom()
                                     .map(why -> Phrase.of("NO ROOM: ").then(why).then(" "))
                                     .orElse(Phrase.of(""))
                                     .then(dims);
@@ -442,7 +442,7 @@ final class Tables {
                                     Cell.of(Quantity.percent(100 * j.withButt())),
                                     Cell.of(Quantity.fine(j.runOut())),
                                     Cell.of(Quantity.fine(j.runOutAtBearings())),
-                                    Cell.of(told),
+                                    Cell.of(description),
                                     Cell.of(near),
                                     Cell.of(j.costs()));
                         })

@@ -88,7 +88,7 @@ final class RouteBuilder {
             return Built.refused(sliding.refused.get());
         }
         c = sliding.column;
-        bearings.addAll(sliding.told);
+        bearings.addAll(sliding.notes);
         Column clocked = c;
         BestClocking best = BestClocking.asMade(new ColumnTrain(c));
         for (int i = 0; i < best.clockingDeg().size(); i++) {
@@ -136,12 +136,12 @@ final class RouteBuilder {
     }
 
     /** A column with the shafts that must change length made to slide. @param notes what was made to slide, as sentences */
-    private record Sliding(Column column, List<Phrase> told, Optional<Phrase> refused) {}
+    private record Sliding(Column column, List<Phrase> notes, Optional<Phrase> refused) {}
 
     /** Every shaft that must give over the adjustment and the frame's movement made to slide, as the rule set wants it, where it has the length. */
     private Sliding sliding(Column c) {
         Column made = c;
-        List<Phrase> told = new ArrayList<>();
+        List<Phrase> notes = new ArrayList<>();
         for (int i = 0; i < c.shafts().size(); i++) {
             Shaft s = c.shafts().get(i);
             ColumnRange.ShaftRange r = ColumnRange.of(made).shafts().get(i);
@@ -164,19 +164,19 @@ final class RouteBuilder {
             if (!room) {
                 return new Sliding(
                         c,
-                        told,
+                        notes,
                         Optional.of(Phrase.of(
                                 Phrase.name(s.name()) + " would have to change its length by {0} and "
                                         + (s.toCut() ? "is too short to be made sliding" : "is used as it comes"),
                                 Quantity.length(r.longest() - r.shortest()))));
             }
             made = with;
-            told.add(Phrase.of(
+            notes.add(Phrase.of(
                     Phrase.name(s.name()) + " made to slide: {0} of overlap, {1} to close",
                     Quantity.length(slide.overlap()),
                     Quantity.length(slide.closes())));
         }
-        return new Sliding(made, told, Optional.empty());
+        return new Sliding(made, notes, Optional.empty());
     }
 
     private Optional<BearingPlace> place(Column c) {

@@ -71,11 +71,11 @@ public final class RouteFinder {
     }
 
     /** A way with what it is worth. */
-    private record Weighed(RouteParameters way, RouteScore worth) {}
+    private record Scored(RouteParameters way, RouteScore worth) {}
 
     private RouteAnswer answer() {
         List<Route> routes = new ArrayList<>();
-        List<Weighed> misses = new ArrayList<>();
+        List<Scored> misses = new ArrayList<>();
         List<Phrase> refused = new ArrayList<>();
         int kinds = question.most() - question.fewest() + 1;
         for (int joints = question.fewest(); joints <= question.most() && !given.get(); joints++) {
@@ -84,13 +84,13 @@ public final class RouteFinder {
             if (joints == 3 && routes.isEmpty()) {
                 // A first answer soon, on a lattice that is gone through in no time.
                 take(
-                        narrowed(weighed(lattice.threes(RouteLattice.COARSE))),
+                        narrowed(scored(lattice.threes(RouteLattice.COARSE))),
                         routes,
                         new ArrayList<>(),
                         new ArrayList<>());
                 tell(0.1);
             }
-            List<Weighed> all = weighed(
+            List<Scored> all = scored(
                     switch (joints) {
                         case 1 -> lattice.single();
                         case 2 -> lattice.pairs();
@@ -112,7 +112,7 @@ public final class RouteFinder {
         if (!shown.isEmpty()) {
             return new RouteAnswer(shown, lattice.considered(), List.of(), Optional.empty());
         }
-        Optional<Weighed> nearest = misses.stream().min(Comparator.comparingDouble(w -> w.worth.lacking()));
+        Optional<Scored> nearest = misses.stream().min(Comparator.comparingDouble(w -> w.worth.lacking()));
         List<Phrase> blocked = new ArrayList<>();
         // A way that only its bearings, its adjustment or its full range keep from being a route is nearer than any
         // that lacks.
@@ -121,7 +121,7 @@ public final class RouteFinder {
         } else {
             nearest.ifPresent(w -> w.worth.lacks().stream()
                     .sorted(Comparator.comparingDouble(RouteScorer.Lack::amount).reversed())
-                    .map(RouteScorer.Lack::told)
+                    .map(RouteScorer.Lack::reason)
                     .forEach(blocked::add));
         }
         if (layout.straight()) {
@@ -136,7 +136,7 @@ public final class RouteFinder {
     }
 
     /** Builds those that can be gone; of the others keeps the nearest miss. */
-    private void take(List<Weighed> found, List<Route> routes, List<Weighed> misses, List<Phrase> refused) {
+    private void take(List<Scored> found, List<Route> routes, List<Scored> misses, List<Phrase> refused) {
         found.stream().filter(w -> w.worth.lacking() > 0).findFirst().ifPresent(misses::add);
         for (RouteBuilder.Built b : found.parallelStream()
                 .filter(w -> w.worth.lacking() == 0)
@@ -159,17 +159,17 @@ public final class RouteFinder {
     // Narrowing.
 
     /** The best of many ways, each weighed, the best first. */
-    private List<Weighed> weighed(List<RouteParameters> ways) {
+    private List<Scored> scored(List<RouteParameters> ways) {
         return lattice.bestByAngles(ways.isEmpty() ? lattice.withoutPreference() : ways, WEIGHED).parallelStream()
-                .map(w -> new Weighed(w, weigh.of(w)))
+                .map(w -> new Scored(w, weigh.of(w)))
                 .sorted(Comparator.comparingDouble(w -> w.worth.cost()))
                 .toList();
     }
 
     /** The best of many, apart from one another, each at its own best; those that can be gone before those that lack. */
-    private List<Weighed> narrowed(List<Weighed> all) {
-        List<Weighed> starts = new ArrayList<>();
-        for (Weighed w : all) {
+    private List<Scored> narrowed(List<Scored> all) {
+        List<Scored> starts = new ArrayList<>();
+        for (Scored w : all) {
             // A route far too short of room can't be refined into one; the best of them shows what blocks.
             boolean worth = starts.isEmpty() || w.worth.lacking() < LACKS_TOO_MUCH;
             if (worth
@@ -178,12 +178,12 @@ public final class RouteFinder {
                 starts.add(w);
             }
         }
-        List<Weighed> done = starts.parallelStream()
+        List<Scored> done = starts.parallelStream()
                 .flatMap(w -> Stream.of(narrow(w, (_, x) -> x.cost()), narrow(w, (_, x) -> x.roomy())))
                 .sorted(Comparator.comparingDouble(w -> w.worth.cost()))
                 .toList();
-        List<Weighed> kept = new ArrayList<>();
-        for (Weighed w : done) {
+        List<Scored> kept = new ArrayList<>();
+        for (Scored w : done) {
             if (kept.size() < NARROWED && kept.stream().noneMatch(k -> near(k.way, w.way))) {
                 kept.add(w);
             }
@@ -206,7 +206,7 @@ public final class RouteFinder {
     }
 
     /** The best that stays well away from the tight one. */
-    private Optional<Weighed> longWay(List<Weighed> all, List<Point> tight) {
+    private Optional<Scored> longWay(List<Scored> all, List<Point> tight) {
         return all.stream()
                 .filter(w -> apart(layout.points(w.way), tight) > LONG_WAY)
                 .limit(LONG_WAYS)
@@ -243,8 +243,8 @@ public final class RouteFinder {
         return most;
     }
 
-    private Weighed narrow(Weighed start, ToDoubleBiFunction<RouteParameters, RouteScore> cost) {
-        Weighed best = start;
+    private Scored narrow(Scored start, ToDoubleBiFunction<RouteParameters, RouteScore> cost) {
+        Scored best = start;
         double step = 24;
         for (int round = 0; round < 7 && !given.get(); round++) {
             boolean better = true;
@@ -257,7 +257,7 @@ public final class RouteFinder {
                         if (tried.isPresent()) {
                             RouteScore w = weigh.of(tried.get());
                             if (cost.applyAsDouble(tried.get(), w) < cost.applyAsDouble(best.way, best.worth) - 1e-6) {
-                                best = new Weighed(tried.get(), w);
+                                best = new Scored(tried.get(), w);
                                 better = true;
                             }
                         }
@@ -269,7 +269,7 @@ public final class RouteFinder {
         RouteParameters rounded = best.way.rounded();
         RouteScore w = weigh.of(rounded);
         return w.lacking() <= best.worth.lacking() + (best.worth.lacking() > 0 ? 0.2 : 0)
-                ? new Weighed(rounded, w)
+                ? new Scored(rounded, w)
                 : best;
     }
 

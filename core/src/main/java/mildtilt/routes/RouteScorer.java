@@ -36,7 +36,7 @@ final class RouteScorer {
     }
 
     /** One thing a way lacks. @param amount in degrees or mm, above 0 */
-    record Lack(double amount, Phrase told) {}
+    record Lack(double amount, Phrase reason) {}
 
     /**
      * @param cost the lower the better, lacks weighed in

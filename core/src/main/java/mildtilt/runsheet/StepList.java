@@ -350,7 +350,7 @@ public final class StepList {
         }
         List<Phrase> studs = Fits.of(b.job, Catalogue.NONE).stream()
                 .filter(f -> f.kind() == Fits.Kind.STUD)
-                .map(f -> Phrase.of(Phrase.name(f.what()) + ": ").then(f.told()))
+                .map(f -> Phrase.of(Phrase.name(f.what()) + ": ").then(f.note()))
                 .toList();
         if (!studs.isEmpty()) {
             step(

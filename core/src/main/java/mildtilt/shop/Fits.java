@@ -58,7 +58,7 @@ public final class Fits {
     /**
      * @param what goes into the other
      * @param into what it goes into
-     * @param told sizes and how it sits
+     * @param note sizes and how it sits
      * @param ways out, for a fit that is bad
      * @param rod that it is on, with which end, if it is on one
      */
@@ -67,7 +67,7 @@ public final class Fits {
             String what,
             String into,
             SeatingResult seating,
-            Phrase told,
+            Phrase note,
             List<FitRemedy> ways,
             Optional<RodPlace> rod) {}
 
@@ -150,7 +150,7 @@ public final class Fits {
                     case OTHER_FORM, OTHER_TEETH -> SeatingResult.OTHER_FORM;
                 };
         ShaftProfile bore = socket.get().seat();
-        Phrase told = socket.get().hold() == Socket.Retention.ONE_PIECE
+        Phrase note = socket.get().hold() == Socket.Retention.ONE_PIECE
                 ? Phrase.of("One piece with it.")
                 : Phrase.of(
                         seat.label() + " {0} in " + bore.label() + " {1}, "
@@ -162,7 +162,7 @@ public final class Fits {
                 what,
                 into,
                 s,
-                s.good() ? told : told.then(" Findings shows what you can do."),
+                s.good() ? note : note.then(" Findings shows what you can do."),
                 List.of(),
                 Optional.empty());
     }
@@ -179,11 +179,11 @@ public final class Fits {
                         : shank.hand() != tap.hand()
                                 ? SeatingResult.OTHER_HAND
                                 : tube.map(t -> metal(m, tap, t)).orElse(SeatingResult.FITS);
-        Phrase told = Phrase.of(shank.label() + " into " + tap.label()
+        Phrase note = Phrase.of(shank.label() + " into " + tap.label()
                 + (s == SeatingResult.OTHER_PITCH ? ": it starts, then binds and tears the thread." : "."));
         if (tube.isPresent() && (s == SeatingResult.SHALLOW || s == SeatingResult.THIN)) {
             RodTube t = tube.get();
-            told = told.then(
+            note = note.then(
                     s == SeatingResult.SHALLOW
                             ? Phrase.of(
                                     " The body's bore of {0} leaves {1} of the thread's depth; the tap drill is {2}.",
@@ -218,7 +218,7 @@ public final class Fits {
                 part(rod, m, outer),
                 rod.label() + "'s body",
                 s,
-                told,
+                note,
                 ways,
                 Optional.of(new RodPlace(rod, outer)));
     }
@@ -278,7 +278,7 @@ public final class Fits {
         }
         Hole hole = end.hole().get();
         SeatingResult seating;
-        Phrase told;
+        Phrase note;
         List<FitRemedy> ways = new ArrayList<>();
         Phrase hint = Phrase.of("");
         switch (end.part().stud()) {
@@ -286,7 +286,7 @@ public final class Fits {
             when hole instanceof Hole.Tapered h -> {
                 TaperFit f = TaperFit.of(t, h);
                 seating = f.seating(h);
-                told = taper(t, h, f, seating);
+                note = taper(t, h, f, seating);
                 if (seating == SeatingResult.NUT_RUNS_OUT) {
                     hint = Phrase.of(
                             " A hardened washer {0} thick or more under the nut makes up for it.",
@@ -304,7 +304,7 @@ public final class Fits {
                         : room > BOLT_ROOM + 1e-6
                                 ? SeatingResult.LOOSE
                                 : end.doubleShear() ? SeatingResult.FITS : SeatingResult.SINGLE_SHEAR;
-                told = Phrase.of(
+                note = Phrase.of(
                         "Bolt {0} in a hole of {1} through {2}"
                                 + (end.doubleShear()
                                         ? ", held on both sides."
@@ -337,7 +337,7 @@ public final class Fits {
             case Stud.OnGear _ -> throw new IllegalStateException("nothing to fit");
             case Stud.Taper t -> {
                 seating = SeatingResult.OTHER_FORM;
-                told = Phrase.of(
+                note = Phrase.of(
                         "A tapered stud of {0} in a plain hole of {1}: it would rock.",
                         Quantity.fine(t.large()), Quantity.fine(((Hole.Plain) hole).diameter()));
                 TaperFit.holeFor(t, hole.thickness())
@@ -347,7 +347,7 @@ public final class Fits {
             case Stud.Bolt b -> {
                 Hole.Tapered h = (Hole.Tapered) hole;
                 seating = SeatingResult.OTHER_FORM;
-                told = Phrase.of(
+                note = Phrase.of(
                         "A bolt of {0} in a tapered hole of {1} to {2}: it touches one edge only.",
                         Quantity.fine(b.diameter()), Quantity.fine(h.large()), Quantity.fine(h.small()));
                 if (b.diameter() >= h.large() - 1e-6) {
@@ -363,7 +363,7 @@ public final class Fits {
         if (seating.bad()) {
             otherEnd(rod, outer, end, hole, catalogue).ifPresent(ways::add);
         }
-        return new Fit(Kind.STUD, what, into, seating, told.then(hint), List.copyOf(ways), place);
+        return new Fit(Kind.STUD, what, into, seating, note.then(hint), List.copyOf(ways), place);
     }
 
     private static Phrase taper(Stud.Taper t, Hole.Tapered h, TaperFit f, SeatingResult s) {

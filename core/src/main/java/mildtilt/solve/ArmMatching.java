@@ -15,7 +15,7 @@ public final class ArmMatching {
     private ArmMatching() {}
 
     /** The match in words, a sentence for each way. */
-    public static List<Phrase> told(ArmMatch match) {
+    public static List<Phrase> describe(ArmMatch match) {
         List<Phrase> all = new ArrayList<>();
         for (Side way : Side.values()) {
             ArmMatch.Toward w = match.toward(way);

@@ -96,7 +96,7 @@ public final class SurveyFit {
             double[] at = fit.solved(fit.start(plan));
             Map<Id, String> loose = fit.loose(at);
             if (loose.isEmpty()) {
-                return fit.told(at, open);
+                return fit.checks(at, open);
             }
             open.putAll(loose);
             Set<Id> gone = new LinkedHashSet<>(loose.keySet());
@@ -319,7 +319,7 @@ public final class SurveyFit {
         return open;
     }
 
-    private Surveyed told(double[] x, Map<Id, String> open) {
+    private Surveyed checks(double[] x, Map<Id, String> open) {
         RealMatrix j = jacobian(x);
         RealMatrix q = new SingularValueDecomposition(j.transpose().multiply(j))
                 .getSolver()
@@ -331,7 +331,7 @@ public final class SurveyFit {
         }
         RealMatrix jq = j.multiply(q);
         double[] v = residuals(x);
-        List<ReadingCheck> told = new ArrayList<>();
+        List<ReadingCheck> checks = new ArrayList<>();
         int k = 0;
         for (SurveyPoint p : points) {
             for (int n = 0; n < p.readings().size(); n++) {
@@ -349,13 +349,13 @@ public final class SurveyFit {
                         times = Math.max(times, Math.abs(v[k]) / Math.sqrt(seen));
                     }
                 }
-                told.add(new ReadingCheck(p.id(), n, reading, off, misread, times, checked));
+                checks.add(new ReadingCheck(p.id(), n, reading, off, misread, times, checked));
             }
         }
         return new Surveyed(
                 places,
                 open,
-                List.copyOf(told),
+                List.copyOf(checks),
                 rows - x.length,
                 new Covariance(List.copyOf(places.keySet()), q.getData()));
     }

@@ -12,12 +12,12 @@ import mildtilt.id.Id;
  *
  * @param places where each settled point is
  * @param open what can't be settled, with why
- * @param told every reading of a located point against the fit
+ * @param checks every reading of a located point against the fit
  * @param spare how many readings more there are than are needed
  * @param together the covariance of all places
  */
 public record Surveyed(
-        Map<Id, Place> places, Map<Id, String> open, List<ReadingCheck> told, int spare, Covariance together) {
+        Map<Id, Place> places, Map<Id, String> open, List<ReadingCheck> checks, int spare, Covariance together) {
 
     /** More than this many of its own ± off is more than chance. */
     public static final double SUSPECT = 3;
@@ -52,12 +52,12 @@ public record Surveyed(
      * is held to can't be told apart where nothing else is measured from there; then it is the one that is off by more.
      */
     public Optional<ReadingCheck> worst() {
-        double most = told.stream()
+        double most = checks.stream()
                 .filter(ReadingCheck::suspect)
                 .mapToDouble(ReadingCheck::times)
                 .max()
                 .orElse(0);
-        return told.stream()
+        return checks.stream()
                 .filter(t -> t.suspect() && t.times > 0.99 * most)
                 .max(Comparator.comparingDouble(ReadingCheck::off));
     }

@@ -81,7 +81,7 @@ public final class MonteCarlo {
         MonteCarlo d = new MonteCarlo(job, plan, settings, stop);
         d.draw(progress);
         d.measureAgain(progress);
-        return d.told();
+        return d.report();
     }
 
     private void draw(Consumer<UncertaintyReport> progress) {
@@ -97,7 +97,7 @@ public final class MonteCarlo {
                     .parallel()
                     .mapToObj(i -> workedOut(offs.get(i), i % settings.clearanceEach == 0))
                     .toList());
-            progress.accept(told());
+            progress.accept(report());
         }
     }
 
@@ -128,7 +128,7 @@ public final class MonteCarlo {
                     .mapToObj(i -> workedOut(uncertainty.measuredAgain(offs.get(i), p, noise.get(i)), false))
                     .toList();
             again.add(new Again(p.what(), p.surveyed(), gains(surer)));
-            progress.accept(told());
+            progress.accept(report());
         }
     }
 
@@ -168,7 +168,7 @@ public final class MonteCarlo {
         return Math.sqrt(Arrays.stream(y).map(v -> (v - mean) * (v - mean)).sum() / (y.length - 1));
     }
 
-    private UncertaintyReport told() {
+    private UncertaintyReport report() {
         Map<Headline, Figure> figures = new EnumMap<>(Headline.class);
         for (Headline h : Headline.values()) {
             double[] y = outcomes.stream()

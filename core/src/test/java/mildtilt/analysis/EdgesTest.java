@@ -33,7 +33,7 @@ class EdgesTest {
     private static final Grid GRID = new Grid(4, 3);
 
     /** Why there can't be such a vehicle, if there can't. */
-    private static String told(Job job) {
+    private static String description(Job job) {
         return AllThatIsSaid.of(job, Double.MAX_VALUE).cannot();
     }
 
@@ -75,7 +75,7 @@ class EdgesTest {
                         case 5 -> Point.ORIGIN;
                         default -> JobPoints.position(job, a).mirrored();
                     };
-            refused += told(tried(job, j -> JobPoints.moved(j, a, to))).isEmpty() ? 0 : 1;
+            refused += description(tried(job, j -> JobPoints.moved(j, a, to))).isEmpty() ? 0 : 1;
         }
         assertThat(refused).as("most are vehicles, if poor ones").isLessThan(6);
     }
@@ -90,7 +90,7 @@ class EdgesTest {
                 p -> new Point(p.x(), 0, p.z()),
                 p -> new Point(p.x() * 1e-3, p.y() * 1e-3, p.z() * 1e-3),
                 p -> new Point(p.x() * 1e4, p.y() * 1e4, p.z() * 1e4))) {
-            told(moved(job, move));
+            description(moved(job, move));
         }
     }
 
@@ -101,7 +101,7 @@ class EdgesTest {
         List<String> said = new ArrayList<>();
         for (double deg : new double[] {0, 1e-9, 1e-3, 45, 89.999, 90, 90.001, 135, 179.999, 180}) {
             Job bent = tried(job, j -> j.editColumn(c -> JointBend.withAngle(c, 0, deg)));
-            said.add(told(bent));
+            said.add(description(bent));
             if (deg <= 90 && said.getLast().isEmpty() && !bent.equals(job)) {
                 assertThat(new ColumnTrain(bent.column().orElseThrow()).jointAngleDeg(0))
                         .isBetween(deg - 1e-3, deg + 1e-3);
@@ -110,7 +110,7 @@ class EdgesTest {
         assertThat(said.subList(0, 4)).as("straight is no fault of geometry").containsOnly("");
         // A joint at a right angle turns nothing: everything still has a figure or says that it can't be.
         Job square = tried(job, j -> j.editColumn(c -> JointBend.withAngle(c, 1, 90)));
-        told(square);
+        description(square);
         assertThat(Analysis.of(square, GRID).findings()).isNotEmpty();
     }
 
@@ -119,13 +119,13 @@ class EdgesTest {
         Job job = DemoJob.MARSH_CARRIER.job();
         RackAndPinion rack = (RackAndPinion) job.axle().orElseThrow().gear();
         for (double perTurn : new double[] {1e-6, -1e-6, 5e4, -5e4}) {
-            told(tried(job, j -> j.editAxle(a -> a.withGear(rack.withTravelPerLeftTurn(perTurn)))));
+            description(tried(job, j -> j.editAxle(a -> a.withGear(rack.withTravelPerLeftTurn(perTurn)))));
         }
         for (double each : new double[] {1e-6, 5e4}) {
-            told(tried(job, j -> j.editAxle(a -> a.withGear(rack.withTravelEachWay(each)))));
+            description(tried(job, j -> j.editAxle(a -> a.withGear(rack.withTravelEachWay(each)))));
         }
         for (double spacing : new double[] {1e-6, 5000}) {
-            told(tried(job, j -> j.editAxle(a -> a.withGear(rack.withPivotSpacing(spacing)))));
+            description(tried(job, j -> j.editAxle(a -> a.withGear(rack.withPivotSpacing(spacing)))));
         }
         // Out of reach is a value with a length, not a fault: the pose says which rod and by how much.
         Job short1 = tried(job, j -> j.editAxle(a -> a.withGear(rack.withTravelEachWay(5000))));

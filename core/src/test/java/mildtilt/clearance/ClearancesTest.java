@@ -84,8 +84,8 @@ class ClearancesTest {
         ClearanceFigures f = figures(job);
         SweptPositions range = new SweptPositions(job, new SteeringTrain(job));
         List<Body> bodies = new Bodies(job).all();
-        Map<String, PairGap> told = new HashMap<>();
-        f.pairs().forEach(p -> told.put(p.label(), p));
+        Map<String, PairGap> reported = new HashMap<>();
+        f.pairs().forEach(p -> reported.put(p.label(), p));
         Random r = new Random(demo.ordinal());
         int stands = 0;
         for (int n = 0; n < 70; n++) {
@@ -108,8 +108,8 @@ class ClearancesTest {
                         continue;
                     }
                     double need = PairsToCheck.need(a, b);
-                    double least = told.containsKey(a.name() + " and " + b.name())
-                            ? told.get(a.name() + " and " + b.name()).gap()
+                    double least = reported.containsKey(a.name() + " and " + b.name())
+                            ? reported.get(a.name() + " and " + b.name()).gap()
                             : need + ClearanceFigures.NEAR;
                     double g = Gaps.between(a.solid().apply(at.get()), b.solid().apply(at.get()), least + 50)
                                     .mm()

@@ -169,16 +169,16 @@ class AnyColumnTest {
     @RepeatedTest(45)
     void everyRemedyOfAnyColumnCures(RepetitionInfo rep) {
         Job job = any(rep.getCurrentRepetition());
-        List<String> before = told(findings(job));
+        List<String> before = description(findings(job));
         for (Finding f : findings(job)) {
             for (Remedy r : f.remedies()) {
                 Job cured = r.edit().apply(job);
                 List<Finding> then = findings(cured);
                 String what = f.what().text(LengthUnit.MM);
-                assertThat(told(then)).as(r.action().text(LengthUnit.MM)).doesNotContain(f.element() + what);
+                assertThat(description(then)).as(r.action().text(LengthUnit.MM)).doesNotContain(f.element() + what);
                 if (CURED.contains(f.fault())) {
                     long was = same(before, findings(job), f);
-                    assertThat(same(told(then), then, f))
+                    assertThat(same(description(then), then, f))
                             .as(what + " > " + r.action().text(LengthUnit.MM))
                             .isLessThan(was);
                 }
@@ -186,14 +186,14 @@ class AnyColumnTest {
         }
     }
 
-    private static long same(List<String> told, List<Finding> all, Finding f) {
-        assertThat(told).hasSameSizeAs(all);
+    private static long same(List<String> description, List<Finding> all, Finding f) {
+        assertThat(description).hasSameSizeAs(all);
         return all.stream()
                 .filter(x -> x.fault() == f.fault() && x.element().equals(f.element()))
                 .count();
     }
 
-    private static List<String> told(List<Finding> all) {
+    private static List<String> description(List<Finding> all) {
         return all.stream().map(f -> f.element() + f.what().text(LengthUnit.MM)).toList();
     }
 

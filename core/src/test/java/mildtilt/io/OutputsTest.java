@@ -111,10 +111,10 @@ class OutputsTest {
     void streamedPositionsEqualWholeFile() throws Exception {
         List<SteeringInput> places = List.of(new SteeringInput(0, 0, 0), new SteeringInput(-90, 10, -10));
         StringWriter streamed = new StringWriter();
-        List<Integer> told = new ArrayList<>();
-        AnalysisJson.write(demo, places, streamed, told::add);
+        List<Integer> reported = new ArrayList<>();
+        AnalysisJson.write(demo, places, streamed, reported::add);
         assertThat(streamed.toString()).isEqualTo(AnalysisJson.write(demo, places));
-        assertThat(told).containsExactly(1, 2);
+        assertThat(reported).containsExactly(1, 2);
     }
 
     @Test

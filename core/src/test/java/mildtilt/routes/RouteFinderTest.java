@@ -149,14 +149,14 @@ class RouteFinderTest {
 
     @Test
     void routeSearchIsDeterministicAndReportsProgress() {
-        List<Double> told = Collections.synchronizedList(new ArrayList<>());
+        List<Double> reported = Collections.synchronizedList(new ArrayList<>());
         RouteAnswer one =
-                RouteFinder.search(CARRIER, RouteQuestion.USUAL.withTilt(-20, 20), (done, _) -> told.add(done));
+                RouteFinder.search(CARRIER, RouteQuestion.USUAL.withTilt(-20, 20), (done, _) -> reported.add(done));
         RouteAnswer other = search(CARRIER, RouteQuestion.USUAL.withTilt(-20, 20));
         assertThat(other.routes().stream().map(Route::points).toList())
                 .isEqualTo(one.routes().stream().map(Route::points).toList());
         assertThat(other.considered()).isEqualTo(one.considered());
-        assertThat(told)
+        assertThat(reported)
                 .allSatisfy(d -> assertThat(d).isBetween(0.0, 1.0))
                 .last()
                 .isEqualTo(1.0);

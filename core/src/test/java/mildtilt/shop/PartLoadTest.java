@@ -119,14 +119,14 @@ class PartLoadTest {
                 }
             }
         }
-        double told = a.steer().orElseThrow().rodLoads().stream()
+        double reported = a.steer().orElseThrow().rodLoads().stream()
                 .filter(l -> l.rod() == Rod.LEFT_TIE_ROD)
                 .findFirst()
                 .orElseThrow()
                 .kerbForce()
                 .orElseThrow();
         assertThat(carrier.vehicle().tyreWidth()).isEqualTo(280);
-        assertThat(told).isCloseTo(worst, within(worst * 1e-6));
+        assertThat(reported).isCloseTo(worst, within(worst * 1e-6));
         assertThat(Analysis.of(carrier.withRules(carrier.rules().with(mildtilt.rules.RuleLimit.KERB, 0)))
                         .steer()
                         .orElseThrow()

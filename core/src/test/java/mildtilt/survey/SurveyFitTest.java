@@ -84,7 +84,7 @@ class SurveyFitTest {
         Surveyed three = fit(taped(marks(), "joint", truth, "A", "B", "C"));
         near(at(three, "joint"), truth, 1e-5);
         assertThat(three.spare()).isZero();
-        assertThat(three.told()).filteredOn(t -> t.reading() instanceof Tape).noneMatch(ReadingCheck::checked);
+        assertThat(three.checks()).filteredOn(t -> t.reading() instanceof Tape).noneMatch(ReadingCheck::checked);
         Surveyed four = fit(taped(marks(), "joint", truth, "A", "B", "C", "D"));
         near(at(four, "joint"), truth, 1e-5);
         assertThat(four.spare()).isEqualTo(1);
@@ -128,7 +128,7 @@ class SurveyFitTest {
         Random random = new Random(9);
         int runs = 600;
         double[] sum = new double[3];
-        Surveyed.Place told = null;
+        Surveyed.Place checks = null;
         for (int n = 0; n < runs; n++) {
             Survey s = Survey.NONE;
             for (Map.Entry<String, Point> m : MARKS.entrySet()) {
@@ -139,15 +139,15 @@ class SurveyFitTest {
                 double length = truth.distanceTo(m.getValue()) + 2 * random.nextGaussian();
                 s = read(s, "joint", new Tape(id(m.getKey()), length, 2));
             }
-            told = fit(s).places().get(id("joint"));
-            sum[0] += Math.pow(told.at().x() - truth.x(), 2);
-            sum[1] += Math.pow(told.at().y() - truth.y(), 2);
-            sum[2] += Math.pow(told.at().z() - truth.z(), 2);
+            checks = fit(s).places().get(id("joint"));
+            sum[0] += Math.pow(checks.at().x() - truth.x(), 2);
+            sum[1] += Math.pow(checks.at().y() - truth.y(), 2);
+            sum[2] += Math.pow(checks.at().z() - truth.z(), 2);
         }
         // Of 600 draws a standard deviation is known to some 3 %.
-        assertThat(Math.sqrt(sum[0] / runs)).isCloseTo(told.sdX(), within(0.1 * told.sdX()));
-        assertThat(Math.sqrt(sum[1] / runs)).isCloseTo(told.sdY(), within(0.1 * told.sdY()));
-        assertThat(Math.sqrt(sum[2] / runs)).isCloseTo(told.sdZ(), within(0.1 * told.sdZ()));
+        assertThat(Math.sqrt(sum[0] / runs)).isCloseTo(checks.sdX(), within(0.1 * checks.sdX()));
+        assertThat(Math.sqrt(sum[1] / runs)).isCloseTo(checks.sdY(), within(0.1 * checks.sdY()));
+        assertThat(Math.sqrt(sum[2] / runs)).isCloseTo(checks.sdZ(), within(0.1 * checks.sdZ()));
     }
 
     @Test

@@ -142,19 +142,19 @@ class MonteCarloTest {
                 after[k] += y[k] * y[k] / n;
             }
         }
-        double[] told = {
+        double[] reported = {
             JobPoints.surveyed(job).places().get(new Id("hub")).sdX(),
             JobPoints.surveyed(job).places().get(new Id("hub")).sdY(),
             JobPoints.surveyed(job).places().get(new Id("hub")).sdZ()
         };
         double again = job.survey().stated().again();
         for (int k = 0; k < 3; k++) {
-            assertThat(Math.sqrt(before[hub.first() + k])).isCloseTo(told[k], within(0.05 * told[k]));
+            assertThat(Math.sqrt(before[hub.first() + k])).isCloseTo(reported[k], within(0.05 * reported[k]));
             // Never surer than the second measuring and the first together could make it, never less sure than the
             // second alone.
             assertThat(Math.sqrt(after[hub.first() + k]))
                     .isLessThan(again * 1.05)
-                    .isGreaterThan(0.5 * Math.min(told[k], again));
+                    .isGreaterThan(0.5 * Math.min(reported[k], again));
         }
         // What has nothing to do with it is as it was.
         int other = uncertainty.parts().stream()

@@ -145,13 +145,13 @@ public final class GapsPane extends FactsPane {
                 .whenComplete((tyre, problem) -> Platform.runLater(() -> place.getChildren()
                         .setAll(
                                 problem == null
-                                        ? told(tyre)
+                                        ? description(tyre)
                                         : List.of(Wrap.text(
                                                 "The largest tyre could not be worked out: " + problem.getMessage(),
                                                 "hint")))));
     }
 
-    private List<Label> told(Optional<LargestTyre> tyre) {
+    private List<Label> description(Optional<LargestTyre> tyre) {
         return tyre.map(t -> List.of(
                         Wrap.text(
                                 Phrase.of(

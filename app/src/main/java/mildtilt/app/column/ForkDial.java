@@ -161,11 +161,11 @@ final class ForkDial extends CanvasPane {
     private void release(MouseEvent e) {
         e.consume();
         if (bench.dragging() && fork != null && column != null) {
-            bench.endDrag(told(column, fork));
+            bench.endDrag(description(column, fork));
         }
     }
 
-    private static String told(Column c, Fork f) {
+    private static String description(Column c, Fork f) {
         return f.shaft() == 0
                 ? "Turn the whole train: first fork at " + LengthText.decimal(c.firstForkDeg(), 1) + "°"
                 : "Clock " + c.shafts().get(f.shaft()).name() + ": " + UnrolledStrip.clocking(clocking(c, f));

@@ -56,7 +56,7 @@ public final class CompareTable extends VBox {
         grid.getColumnConstraints().addAll(name, figures(60), figures(70));
         for (Headline h : Headline.values()) {
             Row row = new Row(new Label(h.label()), new Label(), new Label());
-            row.name.setTooltip(new Tooltip(h.told() + " Press for the glossary."));
+            row.name.setTooltip(new Tooltip(h.explanation() + " Press for the glossary."));
             row.name.setOnMouseClicked(_ -> bench.glossaryTermProperty().set(Optional.of(h.label())));
             row.before.getStyleClass().add("figure-before");
             row.now.getStyleClass().add("figure-now");

@@ -85,7 +85,7 @@ public final class MeasureField extends TypedField {
 
     private void mark(@Nullable String why) {
         pseudoClassStateChanged(WRONG, why != null);
-        String told = why == null ? exact : why;
-        setTooltip(told == null ? null : new Tooltip(told));
+        String description = why == null ? exact : why;
+        setTooltip(description == null ? null : new Tooltip(description));
     }
 }

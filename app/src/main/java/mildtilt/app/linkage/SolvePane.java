@@ -236,7 +236,7 @@ public final class SolvePane extends VBox {
      * @param notes to be read before any answer
      * @param met whether what is wanted is met as it stands
      */
-    private record Outcome(List<Phrase> told, boolean met, List<Priced> answers) {}
+    private record Outcome(List<Phrase> notes, boolean met, List<Priced> answers) {}
 
     private void search() {
         stop();
@@ -260,7 +260,7 @@ public final class SolvePane extends VBox {
                             .map(a -> new Priced(a, now.effectOf(a.job())))
                             .toList();
                     return new Outcome(
-                            told(g, now), !question.wants().isEmpty() && Solver.alreadyMet(job, question), answers);
+                            notes(g, now), !question.wants().isEmpty() && Solver.alreadyMet(job, question), answers);
                 })
                 .whenComplete((found, problem) -> Platform.runLater(() -> {
                     if (!mine.get()) {
@@ -289,11 +289,11 @@ public final class SolvePane extends VBox {
         };
     }
 
-    private static List<Phrase> told(Goal g, Analysis now) {
+    private static List<Phrase> notes(Goal g, Analysis now) {
         return switch (g) {
             case ARM_MATCH ->
                 now.match()
-                        .map(ArmMatching::told)
+                        .map(ArmMatching::describe)
                         .orElse(
                                 List.of(
                                         Phrase.of(
@@ -304,7 +304,7 @@ public final class SolvePane extends VBox {
     }
 
     private void show(Goal g, Outcome found) {
-        found.told.forEach(p -> answers.getChildren().add(Wrap.text(p.text(bench.lengthUnit()), "step")));
+        found.notes.forEach(p -> answers.getChildren().add(Wrap.text(p.text(bench.lengthUnit()), "step")));
         if (found.met) {
             answers.getChildren().add(Wrap.text("Already meets all targets.", "finding-what"));
         }

@@ -27,7 +27,7 @@ public final class VariantsTable extends BorderPane {
     private final Workbench bench;
     private final GridPane grid = new GridPane();
     private final Map<Job, Optional<Headlines>> known = new HashMap<>();
-    private int asked;
+    private int request;
 
     public VariantsTable(Workbench bench) {
         this.bench = bench;
@@ -58,7 +58,7 @@ public final class VariantsTable extends BorderPane {
         List<Job> missing = jobs.stream().filter(j -> !known.containsKey(j)).toList();
         show(plan, variants);
         if (!missing.isEmpty()) {
-            int mine = ++asked;
+            int mine = ++request;
             CompletableFuture.supplyAsync(() -> {
                         Map<Job, Optional<Headlines>> found = new HashMap<>();
                         missing.forEach(j -> found.put(j, Headlines.of(j)));
@@ -66,7 +66,7 @@ public final class VariantsTable extends BorderPane {
                     })
                     .thenAccept(found -> Platform.runLater(() -> {
                         known.putAll(found);
-                        if (mine == asked) {
+                        if (mine == request) {
                             refresh();
                         }
                     }));
@@ -87,7 +87,7 @@ public final class VariantsTable extends BorderPane {
                 continue;
             }
             Label name = new Label(h.label());
-            name.setTooltip(new Tooltip(h.told()));
+            name.setTooltip(new Tooltip(h.explanation()));
             grid.add(name, 0, row);
             grid.add(figure(h, now, false), 1, row);
             for (int i = 0; i < variants.size(); i++) {

@@ -69,7 +69,7 @@ final class FitsPane extends MakePane {
         HBox.setHgrow(what, Priority.ALWAYS);
         VBox card = new VBox(
                 new HBox(8, new StateMark(severity(f.seating())), what),
-                Wrap.text(f.told().text(bench.lengthUnit()), "finding-why"));
+                Wrap.text(f.note().text(bench.lengthUnit()), "finding-why"));
         card.getStyleClass()
                 .addAll(
                         "finding-card",

@@ -84,7 +84,7 @@ final class RodsPane extends MakePane {
             if (r.body() > 0) {
                 add(new RodDrawing(r, bench.lengthUnit()));
             }
-            told(r);
+            description(r);
         });
         end(rod, made.get(), true);
         end(rod, made.get(), false);
@@ -95,7 +95,7 @@ final class RodsPane extends MakePane {
         return rod.name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
 
-    private void told(RodFigures r) {
+    private void description(RodFigures r) {
         say(
                 "Body {0}. It " + r.way().label() + ": {1} longer, {2} shorter.",
                 Quantity.length(r.body()),

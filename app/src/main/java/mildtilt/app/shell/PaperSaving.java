@@ -114,7 +114,7 @@ public final class PaperSaving implements MakeStagePane.Saving {
         prompt.folder(owner, "Folder for the CSV files")
                 .ifPresent(p -> put.accept(() -> {
                     Papers papers = papers(now);
-                    return told(
+                    return description(
                             CsvFiles.curves(papers.analysis(), p).size()
                                     + PapersFiles.tables(papers, p).size(),
                             "CSV files",
@@ -128,7 +128,7 @@ public final class PaperSaving implements MakeStagePane.Saving {
         prompt.folder(owner, "Folder for the templates")
                 .ifPresent(p -> put.accept(() -> {
                     int n = PapersFiles.templates(papers(now), now.unit, p).size();
-                    return n == 0 ? "There is no template to save yet." : told(n, "template files", p);
+                    return n == 0 ? "There is no template to save yet." : description(n, "template files", p);
                 }));
     }
 
@@ -138,7 +138,7 @@ public final class PaperSaving implements MakeStagePane.Saving {
         prompt.folder(owner, "Folder for everything the bench needs")
                 .ifPresent(p -> put.accept(() -> {
                     Papers papers = papers(now);
-                    return told(
+                    return description(
                             PapersFiles.write(papers, now.unit, now.day, now.file, p)
                                             .size()
                                     + CsvFiles.curves(papers.analysis(), p).size(),
@@ -168,14 +168,14 @@ public final class PaperSaving implements MakeStagePane.Saving {
     void log() {
         Now now = now();
         prompt.folder(owner, "Folder for the log of trials")
-                .ifPresent(p -> put.accept(() -> told(
+                .ifPresent(p -> put.accept(() -> description(
                         TrialFiles.write(now.job, now.unit, now.day, now.file, p)
                                 .size(),
                         "files",
                         p)));
     }
 
-    private static String told(int n, String what, Path folder) {
+    private static String description(int n, String what, Path folder) {
         return n + " " + what + " are in " + folder.getFileName() + ".";
     }
 }

@@ -103,8 +103,8 @@ public final class Recovery implements AutoCloseable {
     }
 
     /** Called on the writer's thread when unsaved work can't be kept; again only after it could be. */
-    public synchronized void onTrouble(Consumer<String> told) {
-        trouble = told;
+    public synchronized void onTrouble(Consumer<String> description) {
+        trouble = description;
     }
 
     /** Notes the job's present state, not saved yet; written within half a second, off the interface thread. */

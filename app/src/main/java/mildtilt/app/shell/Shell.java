@@ -117,7 +117,7 @@ public final class Shell {
                 .addListener((_, _, asked) -> asked.ifPresent(a -> {
                     bench.glossaryTermProperty().set(Optional.empty());
                     GlossarySheet.show(
-                            window, Optional.of(a).filter(t -> !t.isEmpty()).or(() -> hints.asked()
+                            window, Optional.of(a).filter(t -> !t.isEmpty()).or(() -> hints.term()
                                     .map(Glossary.Term::name)));
                 }));
         theme.addListener((_, _, t) -> t.applyTo(scene));

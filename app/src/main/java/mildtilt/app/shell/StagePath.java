@@ -73,9 +73,9 @@ final class StagePath extends HBox {
                                                 WorkStage.CLEARANCE,
                                                 WorkStage.MAKE)
                                         .contains(s)));
-                String told = worst == Severity.FINE ? "nothing found" : stops + " stop, " + checks + " check";
-                button.getTooltip().setText(s.label() + ": " + told);
-                button.setAccessibleText(s.label() + ", " + told);
+                String description = worst == Severity.FINE ? "nothing found" : stops + " stop, " + checks + " check";
+                button.getTooltip().setText(s.label() + ": " + description);
+                button.setAccessibleText(s.label() + ", " + description);
             }
         }
     }

@@ -48,14 +48,14 @@ public final class TermHints {
     /** A hint given here, which goes when the label says something else. */
     private static final class Hint extends Tooltip {
         Hint(Term term) {
-            super(term.name() + ": " + term.told());
+            super(term.name() + ": " + term.explanation());
             setWrapText(true);
             setMaxWidth(WIDTH);
         }
     }
 
     /** The term under the pointer, else at the keyboard focus; empty if neither names one. */
-    public Optional<Term> asked() {
+    public Optional<Term> term() {
         Labeled p = pointed;
         if (p != null && p.getScene() == scene && p.isHover()) {
             Optional<Term> there = Glossary.in(p.getText()).stream().findFirst();

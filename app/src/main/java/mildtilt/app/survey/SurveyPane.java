@@ -378,7 +378,7 @@ public final class SurveyPane extends FormPane {
                                 "Delete a reading of " + names.apply(p.id()),
                                 x -> x.edit(p.id(), q -> q.without(i))))));
         hint(capital(r.label(names))
-                + s.flatMap(x -> x.told().stream()
+                + s.flatMap(x -> x.checks().stream()
                                 .filter(t -> t.point().equals(p.id()) && t.index() == i)
                                 .findFirst())
                         .map(t -> !t.checked()

@@ -272,10 +272,10 @@ public final class TrainStrip extends Pane {
                         state.show(a.stateOf(element));
                         // Nothing is called fine before it is worked out.
                         state.setVisible(true);
-                        String told = meaning + " " + figure.getText() + ", "
+                        String description = meaning + " " + figure.getText() + ", "
                                 + a.stateOf(element).label();
-                        whole.setText(label + "\n" + told);
-                        setAccessibleText(label + ", " + told);
+                        whole.setText(label + "\n" + description);
+                        setAccessibleText(label + ", " + description);
                     });
         }
     }

@@ -20,12 +20,12 @@ final class DiagnosisPane extends TrialPane {
     }
 
     @Override
-    protected void show(Trial t, TrialDesk.TrialResult told) {
+    protected void show(Trial t, TrialDesk.TrialResult result) {
         title(
                 "Diagnosis",
                 "Every known cause, alone and in pairs, is fitted to the readings: gear high, low, to a side, forward or tilted; either arm or both, up, out or long; the arms swapped. It is assumed that the rods are set again afterwards.");
         of(t);
-        Optional<Diagnosis> cause = told.cause();
+        Optional<Diagnosis> cause = result.cause();
         if (cause.isEmpty()) {
             say(
                     "There are too few readings that say where gear and arms are. A wall trace of both wheels and turn plates to both sides say most; rod lengths help to tell left from right.");
@@ -34,11 +34,11 @@ final class DiagnosisPane extends TrialPane {
         Diagnosis d = cause.get();
         Job plan = Job.of("", t.plan());
         Cause best = d.best();
-        say("From " + d.told() + ":");
+        say("From " + d.basis() + ":");
         add(Wrap.text(
                 best.asPlanned()
                         ? "These readings fit the plan as it is."
-                        : "These readings fit " + best.told(plan).text(bench.lengthUnit()) + ".",
+                        : "These readings fit " + best.describe(plan).text(bench.lengthUnit()) + ".",
                 "trial-verdict"));
         say(
                 "Confidence {0}" + (best.asPlanned() ? "" : ", with all that say the same and more")
@@ -53,13 +53,13 @@ final class DiagnosisPane extends TrialPane {
         }
         d.asLikely().stream()
                 .limit(3)
-                .forEach(c ->
-                        say("The readings can't tell that from " + c.told(plan).text(bench.lengthUnit()) + " ("
+                .forEach(c -> say(
+                        "The readings can't tell that from " + c.describe(plan).text(bench.lengthUnit()) + " ("
                                 + Quantity.percent(100 * c.confidence()).text(bench.lengthUnit()) + ")."));
         if (!best.asPlanned()) {
             head("At the bench");
             int n = 0;
-            for (var p : Correction.of(best, told.figures().then().job())) {
+            for (var p : Correction.of(best, result.figures().then().job())) {
                 say(++n + ". " + p.text(bench.lengthUnit()));
             }
             row(small(
@@ -68,7 +68,7 @@ final class DiagnosisPane extends TrialPane {
                     () -> bench.edit(
                             "Plan changed to what was built",
                             "The readings of " + t.sheet().name() + " fit "
-                                    + best.told(plan).text(bench.lengthUnit()) + ".",
+                                    + best.describe(plan).text(bench.lengthUnit()) + ".",
                             best::onto)));
             hint("That changes the plan, and with it every figure, the cut list and the findings. Undo takes it back.");
         }

@@ -97,10 +97,10 @@ final class InspectionPane extends FormPane {
         Label what = Wrap.text(item.what().text(bench.lengthUnit()), "step");
         HBox.setHgrow(what, Priority.ALWAYS);
         what.setMaxWidth(Double.MAX_VALUE);
-        Label told = Wrap.text(
+        Label result = Wrap.text(
                 tick.map(t -> t.day() + (t.by().isBlank() ? "" : ", " + t.by())).orElse("open"),
                 tick.filter(t -> !t.found()).isPresent() ? "brings" : "hint");
-        told.setMinWidth(110);
+        result.setMinWidth(110);
         WordField note = new WordField(
                 tick.map(Tick::note).orElse(""),
                 text -> tick.ifPresent(t -> desk.edit(
@@ -114,7 +114,7 @@ final class InspectionPane extends FormPane {
         note.setMinWidth(140);
         // A note goes with what was found.
         note.setVisible(tick.isPresent());
-        HBox row = new HBox(8, fine, wrong, what, note, told);
+        HBox row = new HBox(8, fine, wrong, what, note, result);
         row.setAlignment(Pos.CENTER_LEFT);
         row.getStyleClass().add("obstacle-row");
         add(row);

@@ -35,7 +35,7 @@ final class LogPane extends TrialPane {
         title(
                 "Log",
                 "What was done to the plan and why, newest first. Readings, ticks and reasons have their own dates and don't change the plan.");
-        desk.trial().ifPresent(t -> desk.told().ifPresent(d -> show(t, d)));
+        desk.trial().ifPresent(t -> desk.result().ifPresent(d -> show(t, d)));
         head("Changes of the plan");
         List<Change> all = bench.job().changes();
         if (all.isEmpty()) {
@@ -56,9 +56,9 @@ final class LogPane extends TrialPane {
     }
 
     @Override
-    protected void show(Trial t, TrialDesk.TrialResult told) {
+    protected void show(Trial t, TrialDesk.TrialResult result) {
         head("The plan of " + t.sheet().name() + " beside the plan now");
-        Headlines then = told.figures().then().headlines();
+        Headlines then = result.figures().then().headlines();
         List<List<String>> rows = new ArrayList<>();
         bench.analysisProperty().get().map(AnalysisUpdate::now).ifPresent(now -> {
             for (Headlines.Change c : then.against(now.headlines())) {

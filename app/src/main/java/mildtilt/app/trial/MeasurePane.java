@@ -136,7 +136,7 @@ final class MeasurePane extends VBox {
             hands = bench.steeringInput();
             selection = bench.selectionProperty().get();
             refresh();
-            entry.ifPresent(e -> look(e.asked()));
+            entry.ifPresent(e -> look(e.task()));
         } else if (before == WorkStage.TRIAL) {
             bench.steerTo(hands);
             bench.selectionProperty().set(selection);
@@ -155,7 +155,7 @@ final class MeasurePane extends VBox {
 
     /** What there is to measure in this round, of the plan as it was at the trial. */
     private List<MeasurementTask> round() {
-        return desk.told()
+        return desk.result()
                 .map(x -> x.asked().stream()
                         .filter(a -> a.round() == rounds.getValue())
                         .toList())
@@ -193,7 +193,7 @@ final class MeasurePane extends VBox {
             title.setText(
                     trial.isEmpty()
                             ? "Begin a trial to record readings."
-                            : desk.told().isEmpty()
+                            : desk.result().isEmpty()
                                     ? "Working out what to measure …"
                                     : "This vehicle has nothing to measure here.");
             how.setText(
@@ -210,7 +210,7 @@ final class MeasurePane extends VBox {
         nothingToTake(false);
         index = index < 0 ? firstOpen() : Math.min(index, all.size() - 1);
         MeasurementTask a = all.get(index);
-        names = desk.told().map(t -> t.figures().names()).orElseGet(() -> Names.of(bench.job()));
+        names = desk.result().map(t -> t.figures().names()).orElseGet(() -> Names.of(bench.job()));
         long done = all.stream().filter(x -> x.taken(trial.get().sheet())).count();
         count.setText((index + 1) + " of " + all.size() + " · " + done + " read");
         if (!shown.equals(Optional.of(a))) {
@@ -311,21 +311,21 @@ final class MeasurePane extends VBox {
         figure.setText(now.map(t -> e.text(e.figures(t), bench.lengthUnit()))
                 .or(() -> taken.map(r -> e.text(ReadingEntry.figures(r), bench.lengthUnit())))
                 .orElse("–"));
-        planned.setText(told(a, taken));
+        planned.setText(result(a, taken));
         hold.setSelected(now.map(InstrumentReading::held).orElse(false));
         hold.setText(hold.isSelected() ? "Held" : "Hold");
         hold.setDisable(now.isEmpty());
     }
 
-    private String told(MeasurementTask a, Optional<TrialReading> taken) {
+    private String result(MeasurementTask a, Optional<TrialReading> taken) {
         StringBuilder s = new StringBuilder();
         planned.getStyleClass().removeAll("trial-out", "trial-fine");
         if (a.what() instanceof MeasurementTask.One o) {
-            desk.told()
+            desk.result()
                     .flatMap(t -> AgainstPlan.planned(o.gauge(), t.figures().then()))
                     .ifPresent(p -> s.append("Planned ")
                             .append(new Quantity(p, o.gauge().unit()).text(bench.lengthUnit())));
-            desk.told()
+            desk.result()
                     .flatMap(t -> t.figures().figures().stream()
                             .filter(f -> f.read().what().equals(o.gauge()))
                             .findFirst())
@@ -357,11 +357,11 @@ final class MeasurePane extends VBox {
         boolean looked = bench.stageProperty().get() == WorkStage.TRIAL
                 && bench.trialSheetProperty().get() == TrialSheetChoice.BENCH;
         link.watch(entry.filter(_ -> looked)
-                .flatMap(e -> InstrumentPlacement.kind(e.asked()).map(kind -> {
-                    Setup s = e.asked().setup();
+                .flatMap(e -> InstrumentPlacement.kind(e.task()).map(kind -> {
+                    Setup s = e.task().setup();
                     return new InstrumentLink.Watch(
                             kind,
-                            InstrumentPlacement.of(e.asked(), dial.size()),
+                            InstrumentPlacement.of(e.task(), dial.size()),
                             s,
                             e.rodOn().orElse(true));
                 })));
@@ -395,7 +395,7 @@ final class MeasurePane extends VBox {
                 figures = List.copyOf(dial);
             }
             TrialReading r = e.reading(figures, spread, by);
-            if (desk.take("Read: " + e.asked().title(names), r)) {
+            if (desk.take("Read: " + e.task().title(names), r)) {
                 link.hold(false);
                 go(index + 1);
                 typed.stream().findFirst().ifPresent(Node::requestFocus);

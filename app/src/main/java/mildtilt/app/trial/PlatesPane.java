@@ -22,12 +22,12 @@ final class PlatesPane extends TrialPane {
     }
 
     @Override
-    protected void show(Trial t, TrialDesk.TrialResult told) {
+    protected void show(Trial t, TrialDesk.TrialResult result) {
         title(
                 "Turn plates",
                 "Both plates zeroed straight ahead. Dots off the plan the same way on both sides: both arms or the gear are elsewhere. Dots that cross it: the sides differ.");
         of(t);
-        List<PlateAngles.Row> rows = told.figures().plates();
+        List<PlateAngles.Row> rows = result.figures().plates();
         if (rows.isEmpty()) {
             say("Nothing is read on turn plates yet. Choose \"Turn plates\" on the sheet \"Measure\".");
             return;
@@ -41,7 +41,7 @@ final class PlatesPane extends TrialPane {
                         "Turned " + way.label(),
                         "inner wheel, °",
                         "outer, °",
-                        lines(told.figures().then(), way),
+                        lines(result.figures().then(), way),
                         of.stream()
                                 .map(r -> new ToeDrawing.Point(
                                         r.read().inner(),
@@ -57,7 +57,7 @@ final class PlatesPane extends TrialPane {
         add(both);
         boolean wanted = rows.stream().anyMatch(r -> r.wanted().isPresent());
         table(
-                FitTables.plates(desk.vehicle().name(), told.figures()),
+                FitTables.plates(desk.vehicle().name(), result.figures()),
                 wanted
                         ? new String[] {
                             "turned",

@@ -15,13 +15,13 @@ import mildtilt.units.Unit;
 import mildtilt.units.UnreadableMeasureException;
 
 /** The entry for one measuring task: its figures, how they are shown, and the reading they make. */
-record ReadingEntry(MeasurementTask asked) {
+record ReadingEntry(MeasurementTask task) {
 
     /** @param name what the figure is called; empty where there is one only */
     record Part(String name, Unit unit, boolean needed) {}
 
     List<Part> parts() {
-        return switch (asked.what()) {
+        return switch (task.what()) {
             case MeasurementTask.One o -> List.of(new Part("", o.gauge().unit(), true));
             case MeasurementTask.Dot _ ->
                 List.of(
@@ -37,7 +37,7 @@ record ReadingEntry(MeasurementTask asked) {
 
     /** ± where nothing says otherwise. */
     double usualSpread() {
-        return switch (asked.what()) {
+        return switch (task.what()) {
             case MeasurementTask.One o -> o.gauge().usualSpread();
             case MeasurementTask.Dot _ -> 1;
             case MeasurementTask.Plates _ -> 0.25;
@@ -47,7 +47,7 @@ record ReadingEntry(MeasurementTask asked) {
 
     /** What an instrument shows as the figures of this. */
     List<Double> figures(InstrumentReading t) {
-        return switch (asked.what()) {
+        return switch (task.what()) {
             case MeasurementTask.One o ->
                 switch (o.gauge()) {
                     case Measurand.LockAngle g ->
@@ -86,7 +86,7 @@ record ReadingEntry(MeasurementTask asked) {
 
     /** @param figures one a part, the last ones left out where they need not be; for a dial one a step */
     TrialReading reading(List<Double> figures, double spread, String by) {
-        return switch (asked.what()) {
+        return switch (task.what()) {
             case MeasurementTask.One o -> new TrialReading.Figure(o.gauge(), figures.getFirst(), spread, by);
             case MeasurementTask.Dot d ->
                 new TrialReading.WallDot(
@@ -120,10 +120,10 @@ record ReadingEntry(MeasurementTask asked) {
 
     /** How many times it is read before it is one reading. */
     int steps() {
-        return asked.what() instanceof MeasurementTask.Dial d ? d.steps() : 1;
+        return task.what() instanceof MeasurementTask.Dial d ? d.steps() : 1;
     }
 
     Optional<Boolean> rodOn() {
-        return asked.what() instanceof MeasurementTask.Dot d ? Optional.of(d.rodOn()) : Optional.empty();
+        return task.what() instanceof MeasurementTask.Dot d ? Optional.of(d.rodOn()) : Optional.empty();
     }
 }

@@ -17,16 +17,16 @@ final class RunOutPane extends TrialPane {
     }
 
     @Override
-    protected void show(Trial t, TrialDesk.TrialResult told) {
+    protected void show(Trial t, TrialDesk.TrialResult result) {
         title(
                 "Run-out",
                 "At each station the once-a-turn part of the dial is how far the shaft's middle stands off the axis it turns about. A straight shaft's middles lie on one straight line, however it is held; a bent one's do not.");
         of(t);
-        if (told.figures().runOuts().isEmpty()) {
+        if (result.figures().runOuts().isEmpty()) {
             say("No dial is read yet. Choose \"Run-out\" on the sheet \"Measure\".");
         }
-        for (RunOutFit r : told.figures().runOuts()) {
-            String shaft = told.figures().names().apply(r.shaft());
+        for (RunOutFit r : result.figures().runOuts()) {
+            String shaft = result.figures().names().apply(r.shaft());
             head(shaft);
             say(Phrase.name(shaft) + ": " + r.verdict().label() + ".");
             r.bend()
@@ -55,9 +55,9 @@ final class RunOutPane extends TrialPane {
                 add(new RunOutDrawing(r, bench.lengthUnit()));
             }
         }
-        if (!told.figures().runOuts().isEmpty()) {
+        if (!result.figures().runOuts().isEmpty()) {
             table(
-                    FitTables.runOut(desk.vehicle().name(), told.figures()),
+                    FitTables.runOut(desk.vehicle().name(), result.figures()),
                     "shaft",
                     "along_mm",
                     "dial_mm",

@@ -54,14 +54,14 @@ final class TrialDesk {
     private final Clock clock;
     private final ObjectProperty<Optional<Id>> vehicle = new SimpleObjectProperty<>(Optional.empty());
     private final ObjectProperty<Optional<Id>> trial = new SimpleObjectProperty<>(Optional.empty());
-    private final ReadOnlyObjectWrapper<Optional<TrialResult>> told = new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final ReadOnlyObjectWrapper<Optional<TrialResult>> result = new ReadOnlyObjectWrapper<>(Optional.empty());
     private final LatestTask<TrialResult> beside;
 
     TrialDesk(Workbench bench, Clock clock) {
         this.bench = bench;
         this.clock = clock;
         beside = new LatestTask<>(
-                t -> told.set(Optional.of(t)),
+                t -> result.set(Optional.of(t)),
                 problem -> bench.refuse("The trial could not be worked out: " + problem.getMessage()));
         bench.jobProperty().addListener((_, _, _) -> ask());
         bench.stageProperty().addListener((_, _, _) -> ask());
@@ -71,12 +71,12 @@ final class TrialDesk {
     }
 
     ReadOnlyObjectProperty<Optional<TrialResult>> resultProperty() {
-        return told.getReadOnlyProperty();
+        return result.getReadOnlyProperty();
     }
 
     /** The result, while it belongs to the current trial. */
-    Optional<TrialResult> told() {
-        return told.get()
+    Optional<TrialResult> result() {
+        return result.get()
                 .filter(x -> trial().filter(t -> x.isOf(vehicle().id(), t)).isPresent());
     }
 
@@ -118,7 +118,7 @@ final class TrialDesk {
         }
         Trial t = now.get();
         Id of = vehicle().id();
-        Optional<TrialResult> before = told.get();
+        Optional<TrialResult> before = result.get();
         boolean sameReadings =
                 before.filter(x -> x.isOf(of, t) && x.figures.trial().equals(t)).isPresent();
         boolean sameRoom = before.filter(x -> samePlan(x, t, job)).isPresent();
@@ -133,9 +133,9 @@ final class TrialDesk {
                         .orElseGet(() -> TrialFigures.of(t, job))));
     }
 
-    private static boolean samePlan(TrialResult told, Trial t, Job job) {
-        Job was = told.figures.then().job();
-        return told.figures.trial().plan().equals(t.plan())
+    private static boolean samePlan(TrialResult result, Trial t, Job job) {
+        Job was = result.figures.then().job();
+        return result.figures.trial().plan().equals(t.plan())
                 && was.surroundings().equals(job.surroundings())
                 && was.rules().equals(job.rules())
                 && was.log().tolerances().equals(job.log().tolerances())

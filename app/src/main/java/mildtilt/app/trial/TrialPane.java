@@ -22,11 +22,11 @@ abstract class TrialPane extends FormPane {
     }
 
     /** Adds everything to the empty sheet. */
-    protected abstract void show(Trial trial, TrialDesk.TrialResult told);
+    protected abstract void show(Trial trial, TrialDesk.TrialResult result);
 
     @Override
     protected void show(AnalysisUpdate worked) {
-        show(desk.trial().orElseThrow(), desk.told().orElseThrow());
+        show(desk.trial().orElseThrow(), desk.result().orElseThrow());
     }
 
     @Override
@@ -34,7 +34,7 @@ abstract class TrialPane extends FormPane {
         return desk.trial().isEmpty()
                 ? Optional.of("There is no trial of " + desk.vehicle().name()
                         + " yet. Begin one on the sheet \"Measure\" or \"Trials\".")
-                : desk.told().isEmpty() ? Optional.of("Working it out …") : Optional.empty();
+                : desk.result().isEmpty() ? Optional.of("Working it out …") : Optional.empty();
     }
 
     @Override
@@ -42,7 +42,7 @@ abstract class TrialPane extends FormPane {
         return List.of(
                 new SameOnly(bench.job()),
                 desk.vehicle().name(),
-                desk.told().<Object>map(SameOnly::new).orElse("none yet"),
+                desk.result().<Object>map(SameOnly::new).orElse("none yet"),
                 desk.trial().map(t -> t.sheet().name()).orElse(""));
     }
 

@@ -62,7 +62,7 @@ final class TrialsPane extends TrialPane {
             head(t.sheet().name());
             words(t);
             setup(t);
-            desk.told().ifPresent(d -> show(t, d));
+            desk.result().ifPresent(d -> show(t, d));
             photos(t);
         });
     }
@@ -208,20 +208,20 @@ final class TrialsPane extends TrialPane {
     }
 
     @Override
-    protected void show(Trial t, TrialDesk.TrialResult told) {
-        if (told.figures().trial().sheet().readings().isEmpty()) {
+    protected void show(Trial t, TrialDesk.TrialResult result) {
+        if (result.figures().trial().sheet().readings().isEmpty()) {
             hint("Nothing is read yet: go to the sheet \"Measure\".");
             return;
         }
-        long out = told.figures().out();
+        long out = result.figures().out();
         head("Planned against measured");
-        if (!told.figures().figures().isEmpty()) {
+        if (!result.figures().figures().isEmpty()) {
             say(
                     out == 0
                             ? "No figure is out of its tolerance."
                             : out + (out == 1 ? " figure is" : " figures are") + " not as planned.");
             table(
-                    FitTables.figures(desk.vehicle().name(), told.figures()),
+                    FitTables.figures(desk.vehicle().name(), result.figures()),
                     "what+state",
                     "planned",
                     "read",
@@ -231,23 +231,23 @@ final class TrialsPane extends TrialPane {
         }
         lockToLock(t);
         tolerances();
-        told.figures()
+        result.figures()
                 .traces()
                 .forEach(x -> say(
                         "Wall trace of the " + x.wheel().label()
                                 + " wheel: {0} of toe over what was read, at most {1} from the plan.",
                         Quantity.angle(x.peakToPeak(-1e4, 1e4).orElse(0.0)),
                         Quantity.angle(x.worstOff())));
-        told.figures().plates().stream()
+        result.figures().plates().stream()
                 .flatMap(r -> r.off().stream())
                 .mapToDouble(Math::abs)
                 .max()
                 .ifPresent(v -> say("Turn plates: the outer wheel at most {0} from the plan.", Quantity.angle(v)));
-        told.figures()
+        result.figures()
                 .runOuts()
-                .forEach(r -> say(Phrase.name(told.figures().names().apply(r.shaft())) + ": "
+                .forEach(r -> say(Phrase.name(result.figures().names().apply(r.shaft())) + ": "
                         + r.verdict().label() + "."));
-        told.cause().ifPresent(d -> hint("The sheet \"Diagnosis\" shows likely causes."));
+        result.cause().ifPresent(d -> hint("The sheet \"Diagnosis\" shows likely causes."));
     }
 
     /** Both turns together, and whether the gear stands in the middle of its travel when the wheels are straight. */

@@ -30,19 +30,19 @@ final class WallPane extends TrialPane {
     }
 
     @Override
-    protected void show(Trial t, TrialDesk.TrialResult told) {
+    protected void show(Trial t, TrialDesk.TrialResult result) {
         title(
                 "Wall trace",
                 "Springs and bump stops off. The laser on the hub draws a dot on the wall ahead; how far it goes sideways with the rod on, less how far with the rod off and the hub held straight, is the hub turning.");
         of(t);
-        if (told.figures().traces().isEmpty()) {
+        if (result.figures().traces().isEmpty()) {
             say("No dot is read yet. Choose \"Wall trace\" on the sheet \"Measure\".");
             return;
         }
-        Vehicle v = told.figures().then().job().vehicle();
+        Vehicle v = result.figures().then().job().vehicle();
         double scale = bench.lengthUnit() == LengthUnit.MM ? 1 : LengthUnit.INCH.mm();
         HBox both = new HBox(12);
-        for (WallTrace w : told.figures().traces()) {
+        for (WallTrace w : result.figures().traces()) {
             ToeDrawing d = new ToeDrawing(new ToeDrawing.Sheet(
                     "Toe-in, " + w.wheel().label() + " wheel",
                     "travel, " + (scale == 1 ? "mm" : "in"),
@@ -50,7 +50,7 @@ final class WallPane extends TrialPane {
                     List.of(new ToeDrawing.Line(
                             "planned",
                             planned(
-                                    told.figures().then().train(),
+                                    result.figures().then().train(),
                                     w.wheel(),
                                     v,
                                     t.sheet().setup().wall(),
@@ -65,9 +65,9 @@ final class WallPane extends TrialPane {
             both.getChildren().add(d);
         }
         add(both);
-        for (WallTrace w : told.figures().traces()) {
+        for (WallTrace w : result.figures().traces()) {
             double allowed = bench.job().log().tolerances().of(Tolerances.Kind.TOE_DEG);
-            double target = told.figures().then().job().targets().bumpSteerDeg();
+            double target = result.figures().then().job().targets().bumpSteerDeg();
             Optional<Double> normal = w.peakToPeak(-v.normalDroop(), v.normalBump());
             say(
                     "The " + w.wheel().label() + " wheel: "
@@ -87,7 +87,7 @@ final class WallPane extends TrialPane {
             }
         }
         table(
-                FitTables.wall(desk.vehicle().name(), told.figures()),
+                FitTables.wall(desk.vehicle().name(), result.figures()),
                 "wheel",
                 "travel_mm",
                 "toe_in_deg",

@@ -142,11 +142,11 @@ final class AngleHandle extends Polygon {
     private void release(MouseEvent e) {
         e.consume();
         if (bench.dragging()) {
-            bench.endDrag(told(degrees()));
+            bench.endDrag(description(degrees()));
         }
     }
 
-    private String told(double deg) {
+    private String description(double deg) {
         return "Bend " + column().joints().get(joint).name() + " to " + LengthText.trimmed(deg, 1) + "°";
     }
 
@@ -165,7 +165,7 @@ final class AngleHandle extends Polygon {
         double step = e.isShiftDown() ? COARSE : e.isShortcutDown() ? FINE : 1;
         double deg = Math.clamp(degrees() + way * step, 0, WIDEST);
         int which = joint;
-        bench.edit(told(deg), j -> bent(j, which, deg));
+        bench.edit(description(deg), j -> bent(j, which, deg));
         e.consume();
     }
 }

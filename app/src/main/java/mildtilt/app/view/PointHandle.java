@@ -89,8 +89,8 @@ final class PointHandle extends Circle {
         drag = null;
         sheet.say("", 0, 0);
         if (d != null && bench.dragging()) {
-            bench.endDrag(
-                    PointMoves.said(bench, id, JobPoints.position(d.start(), id), JobPoints.position(bench.job(), id)));
+            bench.endDrag(PointMoves.describe(
+                    bench, id, JobPoints.position(d.start(), id), JobPoints.position(bench.job(), id)));
         }
         e.consume();
     }
@@ -118,7 +118,7 @@ final class PointHandle extends Circle {
             Point from = JobPoints.position(bench.job(), id);
             Point to = from.plus(by);
             PointMoves.selectOwner(bench, id);
-            bench.edit(PointMoves.said(bench, id, from, to), job -> JobPoints.moved(job, id, to));
+            bench.edit(PointMoves.describe(bench, id, from, to), job -> JobPoints.moved(job, id, to));
             e.consume();
         }
     }

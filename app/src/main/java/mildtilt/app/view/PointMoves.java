@@ -30,18 +30,18 @@ final class PointMoves {
     }
 
     /** The change, as the list of changes and Undo name it. */
-    static String said(Workbench bench, PointId id, Point from, Point to) {
+    static String describe(Workbench bench, PointId id, Point from, Point to) {
         Vector by = to.minus(from);
-        StringBuilder said = new StringBuilder("Move " + JobPoints.label(bench.job(), id));
-        say(bench, said, by.x(), "forward", "back");
-        say(bench, said, by.y(), "to the left", "to the right");
-        say(bench, said, by.z(), "up", "down");
-        return said.toString();
+        StringBuilder describe = new StringBuilder("Move " + JobPoints.label(bench.job(), id));
+        say(bench, describe, by.x(), "forward", "back");
+        say(bench, describe, by.y(), "to the left", "to the right");
+        say(bench, describe, by.z(), "up", "down");
+        return describe.toString();
     }
 
-    private static void say(Workbench bench, StringBuilder said, double mm, String plus, String minus) {
+    private static void say(Workbench bench, StringBuilder describe, double mm, String plus, String minus) {
         if (Math.abs(mm) > 1e-9) {
-            said.append(said.indexOf(":") < 0 ? ": " : ", ")
+            describe.append(describe.indexOf(":") < 0 ? ": " : ", ")
                     .append(LengthText.format(Math.abs(mm), bench.lengthUnit()))
                     .append(' ')
                     .append(mm > 0 ? plus : minus);

@@ -60,15 +60,15 @@ final class SolidHandle extends Circle {
             SolidDrag.Held to =
                     d.target(e.getSceneX() - pressedX, e.getSceneY() - pressedY, e.isShiftDown() ? FINE : STEP);
             bench.drag(start -> JobPoints.moved(start, id, to.at()));
-            bench.say(PointMoves.said(bench, id, d.from(), to.at()) + ", " + to.words());
+            bench.say(PointMoves.describe(bench, id, d.from(), to.at()) + ", " + to.words());
         });
         e.consume();
     }
 
     private void release(MouseEvent e) {
         drag.filter(_ -> bench.dragging())
-                .ifPresent(
-                        d -> bench.endDrag(PointMoves.said(bench, id, d.from(), JobPoints.position(bench.job(), id))));
+                .ifPresent(d ->
+                        bench.endDrag(PointMoves.describe(bench, id, d.from(), JobPoints.position(bench.job(), id))));
         drag = Optional.empty();
         e.consume();
     }

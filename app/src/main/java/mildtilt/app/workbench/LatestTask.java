@@ -10,7 +10,7 @@ public final class LatestTask<V> {
 
     private final Consumer<V> take;
     private final Consumer<Throwable> failed;
-    private int asked;
+    private int request;
 
     /** @param take on the interface thread; @param failed on the interface thread */
     public LatestTask(Consumer<V> take, Consumer<Throwable> failed) {
@@ -20,10 +20,10 @@ public final class LatestTask<V> {
 
     /** To be called on the interface thread. */
     public void ask(Supplier<V> work) {
-        int mine = ++asked;
+        int mine = ++request;
         CompletableFuture.supplyAsync(work)
                 .whenComplete((v, problem) -> Platform.runLater(() -> {
-                    if (mine == asked) {
+                    if (mine == request) {
                         if (problem == null) {
                             take.accept(v);
                         } else {

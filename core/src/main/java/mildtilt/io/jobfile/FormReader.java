@@ -129,7 +129,7 @@ final class FormReader {
                 yield all;
             }
             case Form.Either<?> e -> {
-                List<? extends Form.Either.Variant<?>> ways = said(e, o);
+                List<? extends Form.Either.Variant<?>> ways = written(e, o);
                 Set<String> all = new HashSet<>();
                 Stream<? extends Form.Either.Variant<?>> meant = ways.size() == 1
                         ? ways.stream()
@@ -150,7 +150,7 @@ final class FormReader {
                 k.kinds().get(word.isMissingNode() ? k.usual().orElse("") : word.isTextual() ? word.asText() : ""));
     }
 
-    private static <T> List<Form.Either.Variant<? extends T>> said(Form.Either<T> e, ObjectNode o) {
+    private static <T> List<Form.Either.Variant<? extends T>> written(Form.Either<T> e, ObjectNode o) {
         return e.ways().stream().filter(w -> o.has(w.key())).toList();
     }
 
@@ -179,7 +179,7 @@ final class FormReader {
     }
 
     private @Nullable Object either(Form.Either<?> e, ObjectNode o, JobPlace at) {
-        List<? extends Form.Either.Variant<?>> ways = said(e, o);
+        List<? extends Form.Either.Variant<?>> ways = written(e, o);
         if (ways.size() == 1) {
             return form(ways.getFirst().form(), o, at);
         }

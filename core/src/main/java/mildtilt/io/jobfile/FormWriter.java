@@ -35,7 +35,7 @@ public final class FormWriter {
             case Part<T> p -> p.fields().forEach(f -> field(f, value, o));
             case Form.Kinds<T> k -> {
                 String word = k.word(value);
-                if (k.said() || !k.usual().filter(word::equals).isPresent()) {
+                if (k.savedWord() || !k.usual().filter(word::equals).isPresent()) {
                     o.put(k.key(), word);
                 }
                 write(cast(Objects.requireNonNull(k.kinds().get(word))), value, o);

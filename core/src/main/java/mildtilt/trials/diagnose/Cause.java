@@ -47,7 +47,7 @@ public record Cause(
     }
 
     /** "a rack 3.1 mm low and 1.4 mm to the left", with each ±. */
-    public Phrase told(Job plan) {
+    public Phrase describe(Job plan) {
         if (asPlanned()) {
             return Phrase.of("the plan as it is");
         }

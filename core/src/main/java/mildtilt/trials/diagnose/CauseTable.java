@@ -20,7 +20,7 @@ public final class CauseTable {
                 d.causes().stream()
                         .map(c -> List.of(
                                 Cell.of(trial),
-                                Cell.of(c.told(plan)),
+                                Cell.of(c.describe(plan)),
                                 Cell.of(Quantity.percent(100 * c.confidence())),
                                 Cell.of(Quantity.times(c.left()))))
                         .toList());

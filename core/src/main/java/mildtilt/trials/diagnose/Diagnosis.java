@@ -25,10 +25,10 @@ import org.hipparchus.linear.RealVector;
  * is read.
  *
  * @param causes the likeliest first
- * @param told the readings it rests on
+ * @param basis the readings it rests on
  * @param readings how many
  */
-public record Diagnosis(List<Cause> causes, String told, int readings) {
+public record Diagnosis(List<Cause> causes, String basis, int readings) {
 
     /** How far off things usually are, mm, one standard deviation. */
     static final double USUAL = 5;
@@ -56,7 +56,7 @@ public record Diagnosis(List<Cause> causes, String told, int readings) {
             return Optional.empty();
         }
         Search search = new Search(readings, plan);
-        return Optional.of(new Diagnosis(search.causes(), readings.told(), readings.size()));
+        return Optional.of(new Diagnosis(search.causes(), readings.basis(), readings.size()));
     }
 
     public Cause best() {

@@ -56,7 +56,7 @@ final class TrialResiduals {
     }
 
     /** What is said of them, counted. */
-    String told() {
+    String basis() {
         List<String> all = new ArrayList<>();
         if (!dots.isEmpty()) {
             all.add(dots.size() + " dots on the wall");

@@ -88,7 +88,7 @@ class DiagnosisTest {
         // The ± that is told is the scatter there is.
         assertThat(Math.sqrt(squares / n)).isBetween(0.4, 1.8);
         Diagnosis d = of(built, plan, 1);
-        assertThat(d.best().told(plan).text(LengthUnit.MM))
+        assertThat(d.best().describe(plan).text(LengthUnit.MM))
                 .contains("the rack 3.")
                 .contains(" low")
                 .contains("to the left");
@@ -170,7 +170,7 @@ class DiagnosisTest {
             assertThat(found)
                     .as(demo + ": "
                             + d.causes().stream()
-                                    .map(c -> c.told(plan).text(LengthUnit.MM))
+                                    .map(c -> c.describe(plan).text(LengthUnit.MM))
                                     .toList())
                     .isPresent();
             assertThat(found.get().mm())
