@@ -168,7 +168,7 @@ class AccessibilityTest {
     void everyTermHasAHint(FxRobot robot) {
         app.settle();
         Label meaning = robot.lookup("#finding-4 .label")
-                .match((Label l) -> l.getText().startsWith("Ackermann off"))
+                .match((Label l) -> l.getText().startsWith("Ackermann"))
                 .queryAs(Label.class);
         robot.interact(() -> meaning.fireEvent(new MouseEvent(
                 MouseEvent.MOUSE_ENTERED_TARGET,

@@ -205,7 +205,7 @@ class ClearanceStageTest {
         Platform.runLater(() -> app.shell.documents().openScan(app.stage));
         AppWindow.until(() -> robot.lookup("#problem-text").tryQuery().isPresent());
         assertThat(robot.lookup("#problem-text").queryAs(Label.class).getText())
-                .contains("cut short", "Nothing was taken in");
+                .contains("cut short", "Nothing was imported");
         AppWindow.answer(robot, ButtonData.OK_DONE);
         assertThat(job()).isEqualTo(was);
         app.settle();
@@ -219,7 +219,7 @@ class ClearanceStageTest {
         AppWindow.press(robot, "#run-route");
         AppWindow.until(() -> robot.lookup("#routes .finding-what").tryQuery().isPresent());
         assertThat(robot.lookup("#routes .finding-what").queryAs(Label.class).getText())
-                .contains("no way within these limits");
+                .contains("No route fits these limits");
         // The nearest miss is shown, in the same breath as it is told.
         AppWindow.until(() -> app.bench.ghost().isPresent());
         robot.interact(() -> robot.lookup("#route-tilt").queryAs(CheckBox.class).fire());

@@ -149,7 +149,7 @@ class LinkageStageTest {
         type(robot, "#reach-pivot-spacing", "15 mm");
         press(robot, "#run-work-out");
         AppWindow.until(() -> robot.lookup("#answer-0-take").tryQuery().isPresent());
-        assertThat(app.bench.job()).as("nothing is changed until one is taken").isSameAs(before);
+        assertThat(app.bench.job()).as("nothing changes until one is applied").isSameAs(before);
         assertThat(robot.lookup("#answers").query().lookupAll(".finding-what"))
                 .isNotEmpty()
                 .noneSatisfy(l -> assertThat(((Label) l).getText()).containsIgnoringCase("forward"));

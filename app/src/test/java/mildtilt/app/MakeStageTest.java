@@ -229,7 +229,7 @@ class MakeStageTest {
         press(robot, "#piece-out-4");
         assertThat(making().pieces()).hasSize(4);
         type(robot, "#make-sets", "0");
-        assertThat(app.text(robot, "#message")).contains("From 1 to 100 sets");
+        assertThat(app.text(robot, "#message")).contains("number of sets must be 1 to 100");
         assertThat(making().workshop().sets()).isEqualTo(6);
     }
 

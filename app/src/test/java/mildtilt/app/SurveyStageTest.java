@@ -56,8 +56,7 @@ class SurveyStageTest {
     void misreadTapeIsNamedCorrectedAndApplied(FxRobot robot) {
         assertThat(app.bench.sideTabProperty().get()).isEqualTo(SideTab.READINGS);
         untilSays(robot, "! gear input, tape from mark D, looks wrong: misread by about 29.6 mm");
-        assertThat(says(robot, "The axle stands 0.26° from square to the frame"))
-                .isTrue();
+        assertThat(says(robot, "The axle is 0.26° from square to the frame")).isTrue();
         AppWindow.press(robot, "#survey-point-gear-input");
         double read = ((Reading.Tape) app.bench
                         .job()
@@ -121,7 +120,7 @@ class SurveyStageTest {
         AppWindow.type(robot, "#survey-y-hub-0", "15\"");
         AppWindow.type(robot, "#survey-z-hub-1", "1m");
         untilSays(robot, "x −1050.0 mm, y 381.0 mm, z 1000.0 mm; ± 1.5 mm");
-        assertThat(says(robot, "one misread tape would not be seen")).isTrue();
+        assertThat(says(robot, "one misread tape would not show")).isTrue();
         AppWindow.type(robot, "#survey-add-mark", "mark on the sill");
         AppWindow.menu(robot, "#survey-read-mark-1", "survey-add-tape");
         assertThat(app.bench

@@ -144,7 +144,7 @@ class TrialStageTest {
         sheet(robot, TrialSheetChoice.BENCH);
         AppWindow.until(() -> asked(robot).equals("Angle of Upper joint"));
         AppWindow.press(robot, "#trial-take");
-        assertThat(app.text(robot, "#message")).contains("nothing to take");
+        assertThat(app.text(robot, "#message")).contains("Nothing to record");
         AppWindow.menu(robot, "#trial-sources", "trial-stand-ins");
         AppWindow.until(() -> app.text(robot, "#trial-figure").endsWith("°"));
         robot.interact(
@@ -235,12 +235,12 @@ class TrialStageTest {
     void inspectionIsTickedPerVehicle(FxRobot robot) throws Exception {
         sheet(robot, TrialSheetChoice.INSPECTION);
         AppWindow.untilSays(robot, "#trial-inspection", "builder's record, not an approval");
-        assertThat(AppWindow.says(robot, "#trial-inspection", "1 item was found not fine: not to be driven."))
+        assertThat(AppWindow.says(robot, "#trial-inspection", "1 item failed: do not drive."))
                 .isTrue();
         AppWindow.type(robot, "#inspection-who", "foreman");
         AppWindow.press(robot, "#inspect-fine-hoses");
         AppWindow.untilSays(robot, "#trial-inspection", "2026-11-24, foreman");
-        assertThat(AppWindow.says(robot, "#trial-inspection", "found not fine")).isFalse();
+        assertThat(AppWindow.says(robot, "#trial-inspection", " failed:")).isFalse();
         AppWindow.type(robot, "#inspection-own", "Winch cable");
         AppWindow.untilSays(robot, "#trial-inspection", "Winch cable");
         AppWindow.type(robot, "#inspection-driven", "2026-11-30");
@@ -343,7 +343,7 @@ class TrialStageTest {
         AppWindow.until(
                 () -> asked(robot).startsWith("Angle of") || asked(robot).startsWith("Length of"));
         pick(robot, "#trial-round", "Wall trace");
-        assertThat(asked(robot)).contains("nothing of this to measure");
+        assertThat(asked(robot)).contains("nothing to measure here");
         for (TrialSheetChoice s : TrialSheetChoice.values()) {
             sheet(robot, s);
             assertThat(AppWindow.cutOff(app.stage.getScene().getRoot()))

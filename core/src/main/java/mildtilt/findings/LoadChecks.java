@@ -111,7 +111,7 @@ final class LoadChecks {
                         where,
                         Phrase.of(
                                 "The cranked " + l.rod().label()
-                                        + " is cranked {0} off its line: parked, its stress is {1}, which leaves "
+                                        + " is {0} off its line: parked, its stress is {1}, which leaves "
                                         + "{2} to yield.",
                                 Quantity.length(crank),
                                 Quantity.stress(l.stress().orElse(0.0)),

@@ -162,18 +162,18 @@ class CautionsTest {
         Job cranked =
                 corner(demo, c -> c.withRodEnds(c.rodEnds().withTube(Optional.of(new RodTube(22, 3.5, 70, 235)))));
         assertThat(what(cranked, Fault.ROD_BENDS))
-                .contains("stands 70.0 mm off its line")
+                .contains("is 70.0 mm off its line")
                 .contains("MPa");
         assertThat(find(cranked, Fault.ROD_BENDS).orElseThrow().what().text(LengthUnit.INCH))
                 .contains("psi");
         Job heavy = demo.withTargets(demo.targets().withRimForce(100));
-        assertThat(what(heavy, Fault.HEAVY)).contains("the chosen limit is 100 N");
+        assertThat(what(heavy, Fault.HEAVY)).contains("the limit is 100 N");
     }
 
     @Test
     void overCentreMarginOnlyCountsReachablePoses() {
         Job strict = demo.withTargets(demo.targets().withToggleDeg(60));
-        assertThat(what(strict, Fault.NEAR_TOGGLE)).contains("tie rod").contains("chosen least 60.0°");
+        assertThat(what(strict, Fault.NEAR_TOGGLE)).contains("tie rod").contains("limit 60.0°");
         assertThat(find(demo, Fault.NEAR_TOGGLE)).isEmpty();
         Job quick = KnuckleEdits.scaledArms(corner(demo, c -> c.withLimits(WheelLimits.NONE)), 0.6);
         assertThat(find(quick, Fault.NEAR_TOGGLE).or(() -> find(quick, Fault.LOCK_NOT_REACHED)))

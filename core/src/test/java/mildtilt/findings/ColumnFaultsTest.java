@@ -140,7 +140,7 @@ class ColumnFaultsTest {
                         "a bare shaft in no bearing",
                         Fault.SHAFT_FLOATS,
                         Severity.STOP,
-                        "Nothing is said to hold the shaft at the wheel",
+                        "Nothing holds the shaft at the wheel",
                         1,
                         c -> c.withTube(Optional.empty())),
                 broken(
@@ -431,7 +431,7 @@ class ColumnFaultsTest {
         Job beside =
                 bus.editColumn(c -> c.editJoint(0, j -> j.withCentre(j.centre().plus(new Vector(20, 0, 0)))));
         assertThat(findings(beside, Fault.AXES_MISS).getFirst().what().text(LengthUnit.MM))
-                .contains("from where the joint stands");
+                .contains("from the joint");
     }
 
     /** The demo's rack, turned in its clamps as offered, brings its joint inside; nothing of the axle changes. */

@@ -39,7 +39,7 @@ class GuardedAnalysisTest {
                 .extracting(f -> f.what().text(LengthUnit.MM))
                 .containsSubsequence("The lock could not be worked out.", "The angle of {0} could not be worked out.");
         assertThat(found.get(1).why().text(LengthUnit.MM))
-                .startsWith("A rod {1} has no length. Nothing is known of this part: do not take it as fine.");
+                .startsWith("A rod {1} has no length. This part was not checked: do not assume it is good.");
         assertThat(found.get(1).element()).isEqualTo(new Element.JointAt(1));
         assertThat(found.get(0).same(found.get(1))).as("two that fail are two").isFalse();
     }

@@ -142,7 +142,7 @@ class ObstacleTest {
         }
         assertThatThrownBy(() -> Driver.behind(Point.ORIGIN).withMeasures(300, 300, 200))
                 .isInstanceOf(ImpossibleGeometryException.class)
-                .hasMessageContaining("mend a length");
+                .hasMessageContaining("correct a length");
     }
 
     @Test

@@ -160,8 +160,9 @@ class LogFileTest {
                 new String[] {"\"spread\" : 0.7", "\"spread\" : 0", "spread"},
                 new String[] {"\"kind\" : \"wall_dot\"", "\"kind\" : \"wall_spot\"", "readings"},
                 new String[] {"\"name\" : \"Arms changed over\"", "\"name\" : \"First roll-out\"", "two trials"},
-                new String[] {"\"photos\" : [ ]", "\"photos\" : [ \"../../etc/passwd\" ]", "lies beside the job"},
-                new String[] {"\"photos\" : [ ]", "\"photos\" : [ \"/etc/passwd\" ]", "lies beside the job"},
+                new String[] {"\"photos\" : [ ]", "\"photos\" : [ \"../../etc/passwd\" ]", "must be in the job's folder"
+                },
+                new String[] {"\"photos\" : [ ]", "\"photos\" : [ \"/etc/passwd\" ]", "must be in the job's folder"},
                 new String[] {"2026-11-19T16:20", "yesterday", "is not a day and time"},
                 new String[] {"\"wall_mm\" : 3000", "\"wall_mm\" : 3", "wall is"},
                 new String[] {"\"day\" : \"2026-11-22\"", "\"day\" : \"2026-13-22\"", "is not a day"});

@@ -133,7 +133,7 @@ final class InspectionPane extends FormPane {
         LocalDate today = desk.today();
         Optional<Tick> tick =
                 found.map(f -> new Tick(f, who, today, before.map(Tick::note).orElse("")));
-        String change = found.map(f -> f ? "Found fine: " : "Found not fine: ").orElse("Open again: ")
+        String change = found.map(f -> f ? "Passed: " : "Failed: ").orElse("Open again: ")
                 + item.group().label();
         desk.edit(change, b -> b.editInspection((Inspection i) -> i.withTick(item.id(), tick)));
     }

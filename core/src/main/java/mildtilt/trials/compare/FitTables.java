@@ -217,12 +217,10 @@ public final class FitTables {
                         .isPresent())
                 .count();
         Optional<LocalDate> driven = vehicle.inspection().driven();
-        return Phrase.of(
-                (wrong > 0 ? wrong + (wrong == 1 ? " item was" : " items were") + " failed: do not drive. " : "")
-                        + (open > 0
-                                ? open + (open == 1 ? " item is" : " items are")
-                                        + " still open before the first drive. "
-                                : wrong == 0 ? "Every item before the first drive is ticked. " : "")
-                        + driven.map(d -> "First driven on " + d + ".").orElse("Not driven yet."));
+        return Phrase.of((wrong > 0 ? wrong + (wrong == 1 ? " item" : " items") + " failed: do not drive. " : "")
+                + (open > 0
+                        ? open + (open == 1 ? " item is" : " items are") + " still open before the first drive. "
+                        : wrong == 0 ? "Every item before the first drive is ticked. " : "")
+                + driven.map(d -> "First driven on " + d + ".").orElse("Not driven yet."));
     }
 }

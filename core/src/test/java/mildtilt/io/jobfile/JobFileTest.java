@@ -193,7 +193,7 @@ class JobFileTest {
                 "\"version\" : 8 | \"version\" : 9 | newer Mild Tilt (job version 9",
                 "\"bump_mm\" : 70 | \"bump_mm\" : -70 | Vehicle, bump is -70 mm; it can be 0 to 1000 mm.",
                 "\"bump_mm\" : 70 | \"bump_mm\" : \"seventy\" | Vehicle, bump should be a number and is \"seventy\".",
-                "\"bump_mm\" : 70 | \"bump_mm\" : 1e999 | Vehicle, bump is a number too large",
+                "\"bump_mm\" : 70 | \"bump_mm\" : 1e999 | Vehicle, bump is far too large a number",
                 "\"bump_mm\" : 70 | \"bumps_mm\" : 70 | bumps_mm",
                 "\"bump_mm\" : 70 | \"bump_mm\" : 70, \"bump_mm\" : 71 | line 8",
                 "[ -285, 215, 535 ] | [ -285, 215 ] | Column, joints number 2, centre has 2 entries; it needs at least 3.",
