@@ -255,7 +255,7 @@ class DangersTest {
     }
 
     @ParameterizedTest
-    @MethodSource
+    @MethodSource("dangers")
     void dangerousCasesAreReported(Danger d) throws Exception {
         Tree tree = new Tree((ObjectNode) JSON.readTree(text("d00_sane")));
         d.edit.accept(tree);
