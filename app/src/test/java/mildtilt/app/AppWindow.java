@@ -190,7 +190,10 @@ final class AppWindow implements AutoCloseable {
                 .map(Labeled::getText);
     }
 
-    /** A label whose text just changed shows it after the next layout: what is still cut off then, and a moment later, is cut off. */
+    /**
+     * A label whose text just changed shows it after the next layout: what is still cut off then, and a moment later,
+     * is cut off.
+     */
     void nothingIsCutOff(String where) {
         for (int i = 0; i < 20 && !cutOffNow().isEmpty(); i++) {
             WaitForAsyncUtils.sleep(100, TimeUnit.MILLISECONDS);

@@ -624,7 +624,10 @@ class ColumnStageTest {
         assertThat(words(robot, "#phasing-pane")).isEqualTo(before);
     }
 
-    /** The same fields and cards go on to tell the figures as they are; what can be done is offered again once it is let go. */
+    /**
+     * The same fields and cards go on to tell the figures as they are; what can be done is offered again once it is let
+     * go.
+     */
     @Test
     void fieldsAndFindingsStayDuringDrag(FxRobot robot) {
         robot.interact(() -> app.bench.showPart(Optional.of(new Element.JointAt(1))));

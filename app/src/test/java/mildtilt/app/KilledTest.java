@@ -27,7 +27,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /**
- * A program killed at any moment while it saves and edits loses no saved job and no more than the last moments of editing; and where somebody else writes
+ * A program killed at any moment while it saves and edits loses no saved job and no more than the last moments of
+ * editing; and where somebody else writes
  * the same file in between, what they wrote is kept, too.
  */
 class KilledTest {

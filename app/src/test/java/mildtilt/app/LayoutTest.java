@@ -24,7 +24,8 @@ import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
 
 /**
- * The window over all demos, stages, panels, sizes and units: room enough for the drawing, all of the vehicle in it, no text cut
+ * The window over all demos, stages, panels, sizes and units: room enough for the drawing, all of the vehicle in it, no
+ * text cut
  * off, no figure on another or on a dark line.
  */
 @ExtendWith(ApplicationExtension.class)

@@ -54,7 +54,8 @@ import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
 
 /**
- * Someone who presses, types and drags whatever there is, without sense: nothing fails, nothing hangs, and what is open can be worked out at the end. Some
+ * Someone who presses, types and drags whatever there is, without sense: nothing fails, nothing hangs, and what is open
+ * can be worked out at the end. Some
  * seconds in every test run; an hour with -Dmildtilt.random.seconds=3600.
  */
 @ExtendWith(ApplicationExtension.class)

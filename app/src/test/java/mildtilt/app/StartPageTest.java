@@ -103,7 +103,10 @@ class StartPageTest {
         assertThat(app.bench.fileProperty().get()).contains(app.chosen.toAbsolutePath());
     }
 
-    /** A stranger's first job with nothing but what is on the screen: own vehicle, rack moved, forks clocked, tightest gap, cut list on paper. */
+    /**
+     * A stranger's first job with nothing but what is on the screen: own vehicle, rack moved, forks clocked, tightest
+     * gap, cut list on paper.
+     */
     @Test
     void firstTaskFromStartPage(FxRobot robot) throws Exception {
         AppWindow.until(() -> !robot.lookup("#start-own").query().isDisabled());

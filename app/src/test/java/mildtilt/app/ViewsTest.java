@@ -314,7 +314,10 @@ class ViewsTest {
         assertThat(app.bench.steeringInput()).isEqualTo(left);
     }
 
-    /** A selected shaft is dragged by its body: both its ends go along, as one change; what is not selected is not moved. */
+    /**
+     * A selected shaft is dragged by its body: both its ends go along, as one change; what is not selected is not
+     * moved.
+     */
     @Test
     void selectedPartDragsByItsBody(FxRobot robot) {
         app.settle();
@@ -414,7 +417,10 @@ class ViewsTest {
         }
     }
 
-    /** What was recovered began from what the file held then: if somebody has written it since, saving asks, and theirs is kept whatever follows. */
+    /**
+     * What was recovered began from what the file held then: if somebody has written it since, saving asks, and theirs
+     * is kept whatever follows.
+     */
     @Test
     void recoveredWorkAsksBeforeReplacing(FxRobot robot) throws Exception {
         app.settle();

@@ -35,7 +35,10 @@ import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
 
-/** Distances, the gaps of the demo, with a scan of half a million triangles too, and the search for routes past forty things. */
+/**
+ * Distances, the gaps of the demo, with a scan of half a million triangles too, and the search for routes past forty
+ * things.
+ */
 @State(Scope.Benchmark)
 @BenchmarkMode(Mode.AverageTime)
 @OutputTimeUnit(TimeUnit.MILLISECONDS)

@@ -30,7 +30,9 @@ import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
 
-/** For columns of so many joints: the best clocking by steps and to any angle, and everything worked out of the column. */
+/**
+ * For columns of so many joints: the best clocking by steps and to any angle, and everything worked out of the column.
+ */
 @State(Scope.Benchmark)
 @BenchmarkMode(Mode.AverageTime)
 @OutputTimeUnit(TimeUnit.MICROSECONDS)

@@ -18,7 +18,8 @@ import mildtilt.io.jobfile.DemoJob;
 import mildtilt.job.Element;
 
 /**
- * How long frames take while something is dragged in the real window: the heaviest demo, the mouse pressed on a handle and moved at every frame, first a
+ * How long frames take while something is dragged in the real window: the heaviest demo, the mouse pressed on a handle
+ * and moved at every frame, first a
  * joint's angle in the side elevation (an edit each), then the steering wheel (a pose each). Told in two lines.
  */
 public final class DragFrames {

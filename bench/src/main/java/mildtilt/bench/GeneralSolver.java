@@ -25,8 +25,10 @@ import org.hipparchus.optim.nonlinear.vector.leastsquares.LevenbergMarquardtOpti
 import org.hipparchus.util.Pair;
 
 /**
- * The same poses by a general-purpose solver: Levenberg–Marquardt (Hipparchus) on nothing but which lengths must hold, the six freedoms of a knuckle as
- * unknowns, slopes by differences, each pose begun from the one before. What our own closed forms are compared with; for all but beam axles, whose one tie rod joins both sides.
+ * The same poses by a general-purpose solver: Levenberg–Marquardt (Hipparchus) on nothing but which lengths must hold,
+ * the six freedoms of a knuckle as
+ * unknowns, slopes by differences, each pose begun from the one before. What our own closed forms are compared with;
+ * for all but beam axles, whose one tie rod joins both sides.
  */
 final class GeneralSolver {
 

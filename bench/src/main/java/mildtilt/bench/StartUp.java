@@ -14,7 +14,10 @@ import javafx.stage.Stage;
 import mildtilt.app.shell.MildTilt;
 import mildtilt.io.jobfile.DemoJob;
 
-/** One start of a window, printed as a line: milliseconds from the start of the process to its third drawn frame, and the memory it then holds. */
+/**
+ * One start of a window, printed as a line: milliseconds from the start of the process to its third drawn frame, and
+ * the memory it then holds.
+ */
 public final class StartUp {
 
     private StartUp() {}

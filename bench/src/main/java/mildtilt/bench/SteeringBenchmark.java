@@ -31,7 +31,10 @@ import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
 
-/** For each kind of steering: a pose of both sides, the whole map, the whole analysis after an edit, the gaps alone, one search. */
+/**
+ * For each kind of steering: a pose of both sides, the whole map, the whole analysis after an edit, the gaps alone, one
+ * search.
+ */
 @State(Scope.Benchmark)
 @BenchmarkMode(Mode.AverageTime)
 @OutputTimeUnit(TimeUnit.MICROSECONDS)

@@ -13,7 +13,10 @@ import org.openjdk.jmh.runner.RunnerException;
 import org.openjdk.jmh.runner.options.OptionsBuilder;
 import org.openjdk.jmh.runner.options.VerboseMode;
 
-/** Runs what the design aims at and prints one table: aim, reached, and how many times as long a general-purpose solver takes for the same. */
+/**
+ * Runs what the design aims at and prints one table: aim, reached, and how many times as long a general-purpose solver
+ * takes for the same.
+ */
 public final class TargetTable {
 
     private TargetTable() {}

@@ -126,7 +126,10 @@ public record Analysis(
                 catalogue);
     }
 
-    /** Whether two jobs differ in nothing that takes up room: their forks may be clocked otherwise, or their wants and rules be others. */
+    /**
+     * Whether two jobs differ in nothing that takes up room: their forks may be clocked otherwise, or their wants and
+     * rules be others.
+     */
     private static boolean sameRoom(Job a, Job b) {
         return a.vehicle().equals(b.vehicle())
                 && a.axle().equals(b.axle())

@@ -24,7 +24,8 @@ import mildtilt.suspension.KnucklePose;
 import mildtilt.units.Unit;
 
 /**
- * The figures a fabricator compares before and after a change: each described here and nowhere else. The tables of the window, the analysis
+ * The figures a fabricator compares before and after a change: each described here and nowhere else. The tables of the
+ * window, the analysis
  * JSON, {@code figures.csv}, the papers, docs/figures.md and the glossary follow from it, in this order.
  */
 public enum Headline {

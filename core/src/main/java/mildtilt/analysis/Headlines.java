@@ -77,7 +77,10 @@ public record Headlines(Map<Headline, Double> values) {
     /** For what is worked out a thousand times over: as fine as usual in steer, since lock ends between two samples. */
     private static final Grid QUICK = new Grid(30, 4);
 
-    /** The headlines from a coarser grid, with or without the gaps, which take longer than all else; empty if the wheels can't be assembled. */
+    /**
+     * The headlines from a coarser grid, with or without the gaps, which take longer than all else; empty if the wheels
+     * can't be assembled.
+     */
     public static Optional<Headlines> quick(Job job, boolean gaps) {
         SteeringTrain train = new SteeringTrain(job);
         Optional<SteerFigures> steer = SteerSweep.of(train, job, QUICK);

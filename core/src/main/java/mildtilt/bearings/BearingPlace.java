@@ -10,7 +10,8 @@ import mildtilt.id.Id;
 /**
  * A place for one more bearing.
  *
- * <p>A shaft held at one end and by a bearing moves its free end by L/a times the bearing's play, with a from the held end
+ * <p>A shaft held at one end and by a bearing moves its free end by L/a times the bearing's play, with a from the held
+ * end
  * to the bearing: it does most close to the joint that would else be free, and on the longer shaft.
  *
  * @param shaft 0 the first

@@ -6,10 +6,14 @@ import mildtilt.column.Column;
 import mildtilt.column.JointKind;
 
 /**
- * What a bearing carries under a heavy pull because a joint stands at an angle. A cross passes no moment about its own pins, so a
- * joint at angle b that passes the torque T bends the shaft that drives it with up to {@code T tan b} and, a quarter turn on, the
- * one that is driven with up to {@code T sin b}; a double joint does both at once with {@code T tan(b/2)}. The shafts are beams over
- * all that holds them ({@link ShaftBeams}); what the joints do is added up as if it came together, which is on the safe side.
+ * What a bearing carries under a heavy pull because a joint stands at an angle. A cross passes no moment about its own
+ * pins, so a
+ * joint at angle b that passes the torque T bends the shaft that drives it with up to {@code T tan b} and, a quarter
+ * turn on, the
+ * one that is driven with up to {@code T sin b}; a double joint does both at once with {@code T tan(b/2)}. The shafts
+ * are beams over
+ * all that holds them ({@link ShaftBeams}); what the joints do is added up as if it came together, which is on the safe
+ * side.
  *
  * @param bearing index among the column's bearings; −1 for the tube's upper bearing, −2 for its lower one
  * @param newtons across the shaft

@@ -9,8 +9,10 @@ import mildtilt.column.Column;
 import mildtilt.geometry.Vector;
 
 /**
- * A bearing that its shaft is carried away from: the body, with the column tube and what is fixed to the bulkhead, moves against
- * the frame, or the wheel is tilted, while the bearing stays where it is bolted. All that moves any way is taken at its worst way.
+ * A bearing that its shaft is carried away from: the body, with the column tube and what is fixed to the bulkhead,
+ * moves against
+ * the frame, or the wheel is tilted, while the bearing stays where it is bolted. All that moves any way is taken at its
+ * worst way.
  *
  * @param bearing index among the column's bearings
  * @param off how far the shaft would be carried off its middle if it did not hold it, mm; 0 where the shaft needs it

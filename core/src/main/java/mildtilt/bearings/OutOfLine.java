@@ -8,13 +8,18 @@ import mildtilt.column.Column;
  * A bearing that was measured off its shaft's line, or that the shaft leans in for it.
  *
  * @param bearing index among the column's bearings of the one that is off
- * @param off from where the shaft would run without it, the others as measured, mm; 0 where the shaft needs it to be held at all
+ * @param off from where the shaft would run without it, the others as measured, mm; 0 where the shaft needs it to be
+ * held at all
  * @param tiltDeg how far the shaft leans in it against its mount, degrees
- * @param sideLoad with which the shaft, bent back into it, presses on it, N; 0 where no more places hold the shaft than it needs
+ * @param sideLoad with which the shaft, bent back into it, presses on it, N; 0 where no more places hold the shaft than
+ * it needs
  */
 public record OutOfLine(int bearing, double off, double tiltDeg, double sideLoad) {
 
-    /** Every bearing that was measured off its shaft's line or is leant on, those that stay so with nothing off left out. */
+    /**
+     * Every bearing that was measured off its shaft's line or is leant on, those that stay so with nothing off left
+     * out.
+     */
     public static List<OutOfLine> of(Column c) {
         if (c.bearings().stream().allMatch(b -> b.off() == 0)) {
             return List.of();

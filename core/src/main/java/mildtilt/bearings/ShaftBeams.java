@@ -17,12 +17,16 @@ import org.hipparchus.linear.RealMatrix;
 import org.hipparchus.linear.RealVector;
 
 /**
- * A column's shafts as beams over all that holds them, with a hinge at every joint: what each bearing presses, and how each shaft
+ * A column's shafts as beams over all that holds them, with a hinge at every joint: what each bearing presses, and how
+ * each shaft
  * stands, when bearings are off their line or joints load them with a couple.
  *
- * <p>Each shaft bends in two planes as Euler and Bernoulli's beam, {@code E I} of its own section all along. A joint that keeps
- * both shafts in one place passes a force and no couple; a double joint that does not centre itself passes neither. The gear
- * holds the last shaft's end in place and in line, a bearing and either end of the column tube hold it in place only. The column
+ * <p>Each shaft bends in two planes as Euler and Bernoulli's beam, {@code E I} of its own section all along. A joint
+ * that keeps
+ * both shafts in one place passes a force and no couple; a double joint that does not centre itself passes neither. The
+ * gear
+ * holds the last shaft's end in place and in line, a bearing and either end of the column tube hold it in place only.
+ * The column
  * holds the first shaft along itself; other shafts are as long as they are, but for one that slides. N, mm, N·mm, rad.
  */
 final class ShaftBeams {
@@ -35,7 +39,8 @@ final class ShaftBeams {
     /**
      * A place that holds a shaft.
      *
-     * @param bearing index among the column's bearings; below 0 for the tube's upper end ({@link #TUBE_UPPER}) and lower end
+     * @param bearing index among the column's bearings; below 0 for the tube's upper end ({@link #TUBE_UPPER}) and
+     * lower end
      * @param along from the shaft's wheel end, mm
      */
     record Support(int bearing, int shaft, double along) {}
@@ -57,7 +62,10 @@ final class ShaftBeams {
     private final int[] free;
     private final DecompositionSolver solver;
 
-    /** A place of a shaft. @param shift first of its shifts (two across the shaft, or three at a joint). @param turn first of its two rotations */
+    /**
+     * A place of a shaft. @param shift first of its shifts (two across the shaft, or three at a joint). @param turn
+     * first of its two rotations
+     */
     private record Node(int shaft, double along, int shift, boolean atJoint, int turn, int support) {}
 
     /** What holds the column's shafts; bearings off their shaft hold nothing. */
@@ -186,7 +194,9 @@ final class ShaftBeams {
         }
     }
 
-    /** What holds shafts along themselves: the body the first, and every one that does not slide its two ends, E A / L. */
+    /**
+     * What holds shafts along themselves: the body the first, and every one that does not slide its two ends, E A / L.
+     */
     private void along(double[][] k) {
         if (column.joints().isEmpty()) {
             return;

@@ -24,7 +24,10 @@ public record Span(int shaft, double from, double to, double hertz) {
         return to - from;
     }
 
-    /** Between the places that hold the shaft: its joints, the gear and its bearings; what hangs over at the steering wheel counts double. */
+    /**
+     * Between the places that hold the shaft: its joints, the gear and its bearings; what hangs over at the steering
+     * wheel counts double.
+     */
     public static Span longest(Column c, int shaft) {
         List<Double> places = new ArrayList<>(c.supportsOn(shaft));
         if (shaft > 0) {

@@ -9,7 +9,8 @@ import mildtilt.id.Id;
 /**
  * Which shafts are held and which float.
  *
- * <p>A shaft is held when two places along it are: by a bearing, or by a joint whose other shaft is held. The gear's own
+ * <p>A shaft is held when two places along it are: by a bearing, or by a joint whose other shaft is held. The gear's
+ * own
  * bearings hold the last shaft. Every free shaft in a row between two held ones needs one bearing less than there are
  * of them: one alone is held by its two joints, two fold about their joint and need one. A double joint that does not
  * centre itself holds nothing.

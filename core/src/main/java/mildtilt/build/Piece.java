@@ -132,7 +132,8 @@ public sealed interface Piece {
      *
      * @param into diameter of what it meets; 0 for a flat
      * @param angleDeg between both tubes' axes, or between the axis and the flat; 90 square
-     * @param offset how far the other's axis lies to the left of the tube's, seen along the tube toward this end with its 0 line up; that line, unturned,
+     * @param offset how far the other's axis lies to the left of the tube's, seen along the tube toward this end with
+     * its 0 line up; that line, unturned,
      *     lies in the narrower angle where the angle is below 90
      * @param turnDeg of this end's cope about the tube, against the other end's
      */
@@ -152,7 +153,8 @@ public sealed interface Piece {
     }
 
     /**
-     * A stay or strut of tube with copes. Its length runs from axis to axis of what it meets; to the middle of a flat's face.
+     * A stay or strut of tube with copes. Its length runs from axis to axis of what it meets; to the middle of a flat's
+     * face.
      */
     @Withers
     record CopedTube(

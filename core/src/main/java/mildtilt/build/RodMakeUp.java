@@ -5,7 +5,8 @@ import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.withers.Withers;
 
 /**
- * How a rod is put together: an end, a jam nut, the body, a jam nut, an end. What the body is made of is the rod's tube.
+ * How a rod is put together: an end, a jam nut, the body, a jam nut, an end. What the body is made of is the rod's
+ * tube.
  *
  * @param outer at the steering arm, or at what else the rod drives
  * @param inner at the gear, or at what else drives the rod; of a tie rod across, the right one

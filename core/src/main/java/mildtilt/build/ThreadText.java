@@ -13,7 +13,9 @@ import mildtilt.units.LengthUnit;
 import mildtilt.units.UnreadableMeasureException;
 import org.jspecify.annotations.Nullable;
 
-/** Threads as they are stamped and ordered, each in its own standard: M16 × 1.5, 5/8-18 UNF, with LH where left-hand. */
+/**
+ * Threads as they are stamped and ordered, each in its own standard: M16 × 1.5, 5/8-18 UNF, with LH where left-hand.
+ */
 public final class ThreadText {
 
     private static final double INCH = 25.4;

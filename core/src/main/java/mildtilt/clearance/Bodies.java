@@ -47,7 +47,8 @@ import mildtilt.units.Phrase;
 import mildtilt.units.Quantity;
 
 /**
- * The vehicle's own parts as solids, made from the sizes the job has, and what is in their way. Sizes that are not in the job are
+ * The vehicle's own parts as solids, made from the sizes the job has, and what is in their way. Sizes that are not in
+ * the job are
  * taken from {@link OwnParts} or as usual, and said to be.
  */
 final class Bodies {

@@ -13,7 +13,8 @@ import mildtilt.units.Phrase;
  * @param map empty without an axle that can be turned
  * @param lock how much of it the gaps leave; empty without an axle that can be turned
  * @param notches rails that would have to be notched
- * @param largestTyre worked out on first use; empty where nothing is near enough to the tyres to stop a larger one within reason
+ * @param largestTyre worked out on first use; empty where nothing is near enough to the tyres to stop a larger one
+ * within reason
  * @param assumed sizes assumed where the job gives none
  */
 public record ClearanceFigures(

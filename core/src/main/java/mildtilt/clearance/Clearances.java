@@ -18,8 +18,10 @@ import mildtilt.steer.SteeringTrain;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Goes through the whole range for the smallest gap of every pair. A gap changes between two positions by no more than both
- * bodies are carried: a position is only looked at where that bound leaves a chance of a smaller gap than is known already. What
+ * Goes through the whole range for the smallest gap of every pair. A gap changes between two positions by no more than
+ * both
+ * bodies are carried: a position is only looked at where that bound leaves a chance of a smaller gap than is known
+ * already. What
  * is found on the grid is then narrowed between its places.
  */
 public final class Clearances {
@@ -257,7 +259,8 @@ public final class Clearances {
             double steer, double travel, double halfSteer, double halfTravel, double carried, double least) {}
 
     /**
-     * Looks into the stretches between the places of the grid, the most promising first. No gap in a stretch is smaller than the
+     * Looks into the stretches between the places of the grid, the most promising first. No gap in a stretch is smaller
+     * than the
      * one in its middle less what both bodies are carried from there; a stretch that can't hold a smaller one is left.
      */
     private void within(NearestSoFar p) {
@@ -327,7 +330,10 @@ public final class Clearances {
         }
     }
 
-    /** To the best of all neighbours, one step away in steer, travel and the part's own way, so that no way is preferred to another. */
+    /**
+     * To the best of all neighbours, one step away in steer, travel and the part's own way, so that no way is preferred
+     * to another.
+     */
     private boolean step(NearestSoFar p, double steer, double travel, double part) {
         Configuration from = p.where;
         double was = p.best;
@@ -453,7 +459,9 @@ public final class Clearances {
         return job.surroundings().obstacles().get(index);
     }
 
-    /** A box that is a good deal longer than wide or high, and stands still on the frame, is a rail that can be notched. */
+    /**
+     * A box that is a good deal longer than wide or high, and stands still on the frame, is a rail that can be notched.
+     */
     private Optional<Integer> box(Body b) {
         return b.element() instanceof Element.InTheWay i
                         && !b.moves()

@@ -3,7 +3,8 @@ package mildtilt.clearance;
 import java.util.List;
 
 /**
- * The largest tyre that keeps its gaps to all round it, the wheel centre staying where it is. Never smaller than the rim it stands on.
+ * The largest tyre that keeps its gaps to all round it, the wheel centre staying where it is. Never smaller than the
+ * rim it stands on.
  *
  * @param diameter at the width as it is, mm
  * @param width at the diameter as it is, grown alike on both sides, mm

@@ -34,7 +34,9 @@ final class LockClearance {
         return new LockKept(List.copyOf(rows), free(rows, 1), free(rows, -1));
     }
 
-    /** How far the wheels may travel one way with full lock on, before anything comes too near; empty if nothing does. */
+    /**
+     * How far the wheels may travel one way with full lock on, before anything comes too near; empty if nothing does.
+     */
     private static Optional<Double> free(List<LockKept.Row> rows, int way) {
         List<LockKept.Row> outward = rows.stream()
                 .filter(r -> r.travel() * way >= 0)

@@ -8,7 +8,8 @@ import mildtilt.geometry.Side;
  * How much of the steering the gaps leave, at each wheel travel: whichever of both wheels' parts meets something first.
  *
  * @param rows from droop to bump
- * @param freeBumpAtLock the rise up to which nothing comes too near at full lock either way, mm; empty where nothing does at all
+ * @param freeBumpAtLock the rise up to which nothing comes too near at full lock either way, mm; empty where nothing
+ * does at all
  * @param freeDroopAtLock the same for the fall, mm
  */
 public record LockKept(List<Row> rows, Optional<Double> freeBumpAtLock, Optional<Double> freeDroopAtLock) {
@@ -25,7 +26,8 @@ public record LockKept(List<Row> rows, Optional<Double> freeBumpAtLock, Optional
      * One way of turning at one travel.
      *
      * @param lockDeg the inner wheel's angle at which the steering ends as the job has it
-     * @param keptDeg the inner wheel's angle up to which every gap is kept; the same as the lock where nothing comes too near
+     * @param keptDeg the inner wheel's angle up to which every gap is kept; the same as the lock where nothing comes
+     * too near
      * @param outerDeg the outer wheel's angle then
      * @param steeringWheelDeg then, + left
      * @param pair what comes too near first
@@ -39,7 +41,8 @@ public record LockKept(List<Row> rows, Optional<Double> freeBumpAtLock, Optional
     }
 
     /**
-     * Where the lock must end, turning one way, so that every gap is kept at any travel; empty where nothing comes too near.
+     * Where the lock must end, turning one way, so that every gap is kept at any travel; empty where nothing comes too
+     * near.
      * What comes too near straight ahead at some travel is not cured by a stop and does not count.
      */
     public Optional<KeptLock> stop(Side way) {

@@ -15,15 +15,19 @@ import mildtilt.solid.Gaps;
 import mildtilt.solid.Solid;
 
 /**
- * How large a notch must be. What passes, grown by the gap it needs, cuts a convex piece out of the rail; how far that piece
- * reaches along each of the rail's directions is found by slicing the rail square to it: the distance to a slice is a convex
+ * How large a notch must be. What passes, grown by the gap it needs, cuts a convex piece out of the rail; how far that
+ * piece
+ * reaches along each of the rail's directions is found by slicing the rail square to it: the distance to a slice is a
+ * convex
  * function of where the slice is.
  */
 final class NotchPlan {
 
     /** Reach is found to this, mm. */
     private static final double CLOSE = 0.05;
-    /** So many places of what passes are cut, the nearest ones; those between reach no farther than their neighbours. */
+    /**
+     * So many places of what passes are cut, the nearest ones; those between reach no farther than their neighbours.
+     */
     private static final int MOST_PLACES = 40;
 
     private static final double GOLDEN = (Math.sqrt(5) - 1) / 2;

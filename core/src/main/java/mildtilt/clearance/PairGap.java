@@ -17,7 +17,8 @@ import mildtilt.job.Element;
  * @param onFirst its place on the first
  * @param onSecond its place on the second
  * @param steered whether steering or wheel travel changes it
- * @param guessed whether only guessed sizes say that it is too small: with parts as slim as such parts ever are it need not be
+ * @param guessed whether only guessed sizes say that it is too small: with parts as slim as such parts ever are it need
+ * not be
  */
 public record PairGap(
         String first,

@@ -5,7 +5,9 @@ import mildtilt.clearance.Body.Sort;
 import mildtilt.job.Element;
 import mildtilt.obstacle.Carrier;
 
-/** Which bodies are looked at against each other: not those that are joined, nor two that never move against each other. */
+/**
+ * Which bodies are looked at against each other: not those that are joined, nor two that never move against each other.
+ */
 final class PairsToCheck {
 
     private PairsToCheck() {}
@@ -87,7 +89,10 @@ final class PairsToCheck {
                 : obstacle.carrier().equals(Optional.of(Carrier.AXLE));
     }
 
-    /** A rod and what it is bolted to: its own steering arm and knuckle, the gear, idler or rod that drives it, and its fellow there. */
+    /**
+     * A rod and what it is bolted to: its own steering arm and knuckle, the gear, idler or rod that drives it, and its
+     * fellow there.
+     */
     private static boolean joined(Body a, Body b) {
         if (a.sort() == Sort.CORNER) {
             boolean endsThere = a.element() instanceof Element.SteeringArms;

@@ -7,7 +7,9 @@ import mildtilt.column.Shaft;
 import mildtilt.geometry.Point;
 import mildtilt.solid.Convex;
 
-/** What a joint sweeps as it turns: a ball about its centre, and both hubs with their screws as far as the shafts go in. */
+/**
+ * What a joint sweeps as it turns: a ball about its centre, and both hubs with their screws as far as the shafts go in.
+ */
 public final class SweptJoint {
 
     /** Swing of a joint whose own is not known, in diameters of the thicker shaft in it. */
@@ -20,7 +22,9 @@ public final class SweptJoint {
         return joint.swingDiameter().orElseGet(() -> USUAL_SWING * Math.max(wheelSide.diameter(), gearSide.diameter()));
     }
 
-    /** @param before where the shaft on the wheel's side comes from. @param after where that on the gear's side goes to */
+    /**
+     * @param before where the shaft on the wheel's side comes from. @param after where that on the gear's side goes to
+     */
     public static List<Convex> parts(Point before, Point centre, Point after, Joint joint, double swing) {
         List<Convex> parts = new ArrayList<>(List.of(Convex.sphere(centre, swing / 2)));
         hub(parts, centre, before, joint.wheelSide().takeOff(), swing);

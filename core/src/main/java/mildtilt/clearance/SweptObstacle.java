@@ -15,7 +15,8 @@ import mildtilt.steer.SteeringTrain;
  *
  * @param name as the user reads it
  * @param need gap it wants, with how much nearer than drawn it may be, mm
- * @param places everywhere it goes, at steps: the axle's parts over steering and travel, what moves by itself over its way
+ * @param places everywhere it goes, at steps: the axle's parts over steering and travel, what moves by itself over its
+ * way
  * @param gear whether it is part of the gear, in which the last shaft ends
  */
 public record SweptObstacle(String name, double need, List<Solid> places, boolean gear) {

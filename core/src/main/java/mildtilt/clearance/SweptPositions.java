@@ -16,8 +16,10 @@ import mildtilt.steer.LimitGauge;
 import mildtilt.steer.SteeringTrain;
 
 /**
- * The positions that are gone through: steering against travel on a grid, as far as the linkage and the stops as set let the
- * wheels go, and up to those stops themselves; a beam axle rolled besides; the wheel's adjustment; parts of the way of what moves
+ * The positions that are gone through: steering against travel on a grid, as far as the linkage and the stops as set
+ * let the
+ * wheels go, and up to those stops themselves; a beam axle rolled besides; the wheel's adjustment; parts of the way of
+ * what moves
  * by itself.
  */
 final class SweptPositions {

@@ -12,7 +12,10 @@ import mildtilt.obstacle.Obstacle;
 import mildtilt.solid.Solid;
 import mildtilt.steer.AxlePose;
 
-/** The vehicle's parts and what is in their way as solids in one position: the very ones that the gaps are worked out between. */
+/**
+ * The vehicle's parts and what is in their way as solids in one position: the very ones that the gaps are worked out
+ * between.
+ */
 public final class VehicleSolids {
 
     /** What a solid is, so that a drawing can tell parts apart. */
@@ -34,7 +37,9 @@ public final class VehicleSolids {
         OBSTACLE,
         HOT_OBSTACLE;
 
-        /** The order a drawing is built up in: what is large and light stays under what is slender, whichever is nearer. */
+        /**
+         * The order a drawing is built up in: what is large and light stays under what is slender, whichever is nearer.
+         */
         public int layer() {
             return switch (this) {
                 case DRIVER -> 0;

@@ -85,7 +85,9 @@ public record ForkMark(double deg, double arc, double diameter, Optional<Teeth> 
         return new ForkMark(deg, Math.abs(Math.toRadians(deg) * d / 2), d, teeth(c, shaft, deg));
     }
 
-    /** The fewest teeth that give a clocking, counted from the index; empty without splines or where no tooth gives it. */
+    /**
+     * The fewest teeth that give a clocking, counted from the index; empty without splines or where no tooth gives it.
+     */
     private static Optional<Teeth> teeth(Column c, int shaft, double deg) {
         if (!(c.setting(shaft) instanceof ForkSetting.Stepped s)) {
             return Optional.empty();

@@ -147,7 +147,10 @@ final class StepSearch {
         return n;
     }
 
-    /** All combinations of the shafts from one to before another, each as one stretch: joints {@code from} to {@code to}. */
+    /**
+     * All combinations of the shafts from one to before another, each as one stretch: joints {@code from} to {@code
+     * to}.
+     */
     private static List<Half> halves(ColumnTrain train, List<double[]> choices, int from, int to) {
         List<Half> all = new ArrayList<>();
         boolean before = from == 0;

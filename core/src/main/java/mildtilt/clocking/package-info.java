@@ -1,5 +1,6 @@
 /**
- * Setting the forks against each other: which clockings leave the least ripple, which of them the shafts' ends allow, how
+ * Setting the forks against each other: which clockings leave the least ripple, which of them the shafts' ends allow,
+ * how
  * they are marked at the bench, and how the train feels about straight ahead.
  *
  * <p>Clockings are as in {@link mildtilt.column}: + clockwise seen from the wheel end. Example: forks welded on a plain

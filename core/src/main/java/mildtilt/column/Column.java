@@ -191,8 +191,10 @@ public record Column(
     }
 
     /**
-     * How far a sliding shaft can really be pushed together, mm: until it bottoms or its outer half meets the other fork. Halves of
-     * a shaft that is cut are alike, the overlap in the middle; of a bought one the outer half is at least as long as the overlap.
+     * How far a sliding shaft can really be pushed together, mm: until it bottoms or its outer half meets the other
+     * fork. Halves of
+     * a shaft that is cut are alike, the overlap in the middle; of a bought one the outer half is at least as long as
+     * the overlap.
      * 0 for a shaft that does not slide.
      */
     public double freeToClose(int shaft) {

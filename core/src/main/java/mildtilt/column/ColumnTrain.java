@@ -120,7 +120,10 @@ public final class ColumnTrain {
         return unevenness[joint];
     }
 
-    /** From joint {@code gap}'s normal to the next joint's input reference, without the clocking of the shaft between, rad. */
+    /**
+     * From joint {@code gap}'s normal to the next joint's input reference, without the clocking of the shaft between,
+     * rad.
+     */
     public double phase(int gap) {
         return phases[gap];
     }

@@ -10,7 +10,8 @@ import mildtilt.withers.Withers;
  *
  * @param columnAxis the way the column points, from the hub toward the gear, as measured where it is bolted down; empty
  *     where it is still free to be set
- * @param frameMovement how far the frame, with gear and lower joints, moves against the body that carries the column, any
+ * @param frameMovement how far the frame, with gear and lower joints, moves against the body that carries the column,
+ * any
  *     way, mm
  * @param bulkhead x of the bulkhead between cabin and front, mm, if there is one
  */

@@ -46,7 +46,10 @@ public record Transfer(Complex conformal, Complex flip) {
         return flip.norm() / conformal.norm();
     }
 
-    /** How far it stretches along one line: {@code ln((1 + u) / (1 - u))}, which adds up along a line in the hyperbolic plane. */
+    /**
+     * How far it stretches along one line: {@code ln((1 + u) / (1 - u))}, which adds up along a line in the hyperbolic
+     * plane.
+     */
     public double stretch() {
         double u = unevenness();
         return Math.log((1 + u) / (1 - u));

@@ -12,7 +12,8 @@ import mildtilt.geometry.Point;
 import mildtilt.geometry.Vector;
 
 /**
- * A column over all its driver can set and all the frame moves: the angle of every joint at its worst, the length of every
+ * A column over all its driver can set and all the frame moves: the angle of every joint at its worst, the length of
+ * every
  * shaft at its shortest and longest.
  *
  * <p>Tilt turns hub and first shaft about the pivot; what of the shaft lies past the pivot carries the first joint the
@@ -22,7 +23,8 @@ import mildtilt.geometry.Vector;
  *
  * @param joints for each joint
  * @param shafts for each shaft
- * @param offGear the most that the last shaft's wheel end is carried off the gear's input as planned, mm: the gear holds
+ * @param offGear the most that the last shaft's wheel end is carried off the gear's input as planned, mm: the gear
+ * holds
  *     its input in line, so with two joints or more it is 0, and with fewer something else must give
  */
 public record ColumnRange(List<JointRange> joints, List<ShaftRange> shafts, double offGear) {
@@ -112,7 +114,10 @@ public record ColumnRange(List<JointRange> joints, List<ShaftRange> shafts, doub
         return new ColumnRange(List.copyOf(ofJoints), List.copyOf(ofShafts), offGear);
     }
 
-    /** The column with its wheel set somewhere. @param words how it is set, empty as planned; @param points hub, joints, gear input */
+    /**
+     * The column with its wheel set somewhere. @param words how it is set, empty as planned; @param points hub, joints,
+     * gear input
+     */
     public record Placed(String words, List<Point> points) {}
 
     /** Every place of the wheel's adjustment that is gone through, the frame as planned; as planned first. */
@@ -123,7 +128,10 @@ public record ColumnRange(List<JointRange> joints, List<ShaftRange> shafts, doub
                 .toList();
     }
 
-    /** Hub, joints and gear input with the wheel set and the frame as planned. @param reach toward the gear, mm. @param tilt up, degrees */
+    /**
+     * Hub, joints and gear input with the wheel set and the frame as planned. @param reach toward the gear, mm. @param
+     * tilt up, degrees
+     */
     public static List<Point> pointsAt(Column c, double reach, double tilt) {
         return pointsAt(c, new Setting(reach, tilt, new Vector(0, 0, 0)));
     }

@@ -9,8 +9,10 @@ import mildtilt.geometry.Axis;
  * What meets a blow from the front that drives the gear back toward the driver. Geometry only: no claim on how any part
  * behaves in a crash.
  *
- * @param stroke that sliding shafts and the column can be pushed together by before the wheel is reached, mm. Tube and shaft
- *     of a column give together, so what they share counts once, and a solid shaft in a tube that collapses gives nothing
+ * @param stroke that sliding shafts and the column can be pushed together by before the wheel is reached, mm. Tube and
+ * shaft
+ *     of a column give together, so what they share counts once, and a solid shaft in a tube that collapses gives
+ * nothing
  * @param kinkDeg sum of the joints' operating angles: how far the train is from a straight push rod
  * @param standsOff the most any joint stands off the straight line from gear to hub, mm
  * @param inCabin joints on the driver's side of the bulkhead
@@ -45,7 +47,10 @@ public record FrontPush(double stroke, double kinkDeg, double standsOff, List<In
         return new FrontPush(stroke, kink, off, List.copyOf(inside));
     }
 
-    /** What the first shaft gives: as it slides, and no farther than its fork can go before it meets a tube that does not collapse. */
+    /**
+     * What the first shaft gives: as it slides, and no farther than its fork can go before it meets a tube that does
+     * not collapse.
+     */
     private static double first(Column c) {
         double slides = c.freeToClose(0);
         return c.tube()

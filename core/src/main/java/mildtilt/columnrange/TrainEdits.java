@@ -38,7 +38,8 @@ public final class TrainEdits {
     private static final double BELOW = 600;
 
     /**
-     * A column to begin with: a wheel, a shaft, a joint and a stub into the gear. Every size is to be changed to one's own.
+     * A column to begin with: a wheel, a shaft, a joint and a stub into the gear. Every size is to be changed to one's
+     * own.
      *
      * @param gear where the gear's input is, if that is known
      */
@@ -65,7 +66,8 @@ public final class TrainEdits {
 
     /**
      * A shaft parted in its middle by a joint. Bearings stay where they are; the part toward the gear is a shaft of its
-     * own, its forks set so that the column turns as it did, or as nearly as its ends allow. A sliding part stays with the
+     * own, its forks set so that the column turns as it did, or as nearly as its ends allow. A sliding part stays with
+     * the
      * part toward the wheel.
      *
      * @param part its sizes; its id, place and name mean nothing
@@ -142,7 +144,8 @@ public final class TrainEdits {
     }
 
     /**
-     * A joint taken out: the two shafts it joined become one straight one, the one toward the wheel going on to the next
+     * A joint taken out: the two shafts it joined become one straight one, the one toward the wheel going on to the
+     * next
      * centre. Bearings of both are put on it at their nearest place.
      *
      * @throws ImpossibleGeometryException if what is left can't be

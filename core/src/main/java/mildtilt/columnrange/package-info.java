@@ -1,5 +1,6 @@
 /**
- * The column as a whole in the vehicle: over the wheel's adjustment and the frame's movement, with the gear turned in its
+ * The column as a whole in the vehicle: over the wheel's adjustment and the frame's movement, with the gear turned in
+ * its
  * clamps, under a blow from the front; edits of its train; and all its figures together.
  *
  * <p>Lengths mm, angles degrees. Tilt + lifts the steering wheel; reach + goes toward the gear. Example: a wheel that

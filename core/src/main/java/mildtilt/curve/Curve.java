@@ -104,7 +104,10 @@ public enum Curve {
         }
     }
 
-    /** Of the inner wheel, degrees: nearer to straight ahead both wheels all but agree, and a part of next to nothing has no meaning. */
+    /**
+     * Of the inner wheel, degrees: nearer to straight ahead both wheels all but agree, and a part of next to nothing
+     * has no meaning.
+     */
     private static final double LEAST_FOR_ACKERMANN = 3;
 
     private final String title;

@@ -20,25 +20,25 @@ public final class JobFaults {
     private boolean more;
 
     /** That there are so many already that the rest need not be looked at. */
-    public static final class Enough extends RuntimeException {
+    public static final class TooManyFaults extends RuntimeException {
         private static final long serialVersionUID = 1L;
 
-        Enough() {
+        TooManyFaults() {
             super(null, null, false, false);
         }
     }
 
-    /** A value that can't be. @throws Enough when there are many */
+    /** A value that can't be. @throws TooManyFaults when there are many */
     public void wrong(String sentence) {
         add(wrong, sentence);
     }
 
-    /** A key that nothing has: it explains one that is missing. @throws Enough when there are many */
+    /** A key that nothing has: it explains one that is missing. @throws TooManyFaults when there are many */
     public void misspelt(String sentence) {
         add(misspelt, sentence);
     }
 
-    /** @throws Enough when there are many */
+    /** @throws TooManyFaults when there are many */
     public void missing(String sentence) {
         add(missing, sentence);
     }
@@ -47,7 +47,7 @@ public final class JobFaults {
         kind.add(sentence);
         if (misspelt.size() + wrong.size() + missing.size() >= MOST) {
             more = true;
-            throw new Enough();
+            throw new TooManyFaults();
         }
     }
 

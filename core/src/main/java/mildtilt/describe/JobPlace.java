@@ -6,7 +6,8 @@ import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A place in a job: behind a key, or one of a list, from the outside in. As a person reads it {@code column, joints number 2, centre, z}.
+ * A place in a job: behind a key, or one of a list, from the outside in. As a person reads it {@code column, joints
+ * number 2, centre, z}.
  *
  * @param around the place round it; null for the whole
  * @param key of this place; a number for one of a list, 0 the first
@@ -50,7 +51,10 @@ public record JobPlace(@Nullable JobPlace around, Object key) {
         };
     }
 
-    /** What the place is found by, in small letters, digits and hyphens, such as {@code column-joints-max-angle-deg}: alike for all parts of a list. */
+    /**
+     * What the place is found by, in small letters, digits and hyphens, such as {@code column-joints-max-angle-deg}:
+     * alike for all parts of a list.
+     */
     public String id() {
         String before = around == null || around.around == null ? "" : around.id() + "-";
         return switch (key) {

@@ -20,7 +20,8 @@ import mildtilt.describe.Field.Shape;
 /**
  * The description of one record: every component has its field, in the order of the file.
  *
- * @param check looks at a part that was read: throws {@link mildtilt.geometry.ImpossibleGeometryException} if it can't be
+ * @param check looks at a part that was read: throws {@link mildtilt.geometry.ImpossibleGeometryException} if it can't
+ * be
  */
 public record Part<T>(Class<T> type, List<Field<T, ?>> fields, Function<Found, T> make, Consumer<T> check, String help)
         implements Form<T> {
@@ -113,7 +114,10 @@ public record Part<T>(Class<T> type, List<Field<T, ?>> fields, Function<Found, T
                     component, new Shape.Keyed<>(key, kind, presence), getter(component), (_, v) -> v, "", help));
         }
 
-        /** A value that the record holds in another way than the file. @param into what the record holds, of what the file does and all else that is read */
+        /**
+         * A value that the record holds in another way than the file. @param into what the record holds, of what the
+         * file does and all else that is read
+         */
         public <V> Builder<T> adapted(
                 String component,
                 String key,

@@ -1,7 +1,8 @@
 package mildtilt.describe;
 
 /**
- * What one kind of size can be: far wider than any vehicle needs, so that what lies outside is a slip. The unit is that of the key.
+ * What one kind of size can be: far wider than any vehicle needs, so that what lies outside is a slip. The unit is that
+ * of the key.
  *
  * @param name of the kind, as in the table of docs/job-format.md
  * @param least included

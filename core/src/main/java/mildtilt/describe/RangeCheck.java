@@ -25,7 +25,7 @@ public final class RangeCheck {
         RangeCheck check = new RangeCheck();
         try {
             check.form(form, value, JobPlace.WHOLE);
-        } catch (JobFaults.Enough e) {
+        } catch (JobFaults.TooManyFaults e) {
             return Optional.of(check.faults.text());
         }
         return check.faults.isEmpty() ? check.refusal : Optional.of(check.faults.text());

@@ -6,7 +6,8 @@ import java.util.Optional;
 
 /**
  * Finds room for figures beside the places they belong to, so that none hides another or a line that
- * matters; where there is no room near by, farther off, with a line that leads there. Works in the units of the surface drawn on, y downward.
+ * matters; where there is no room near by, farther off, with a line that leads there. Works in the units of the surface
+ * drawn on, y downward.
  */
 public final class LabelPlacer {
 
@@ -106,7 +107,8 @@ public final class LabelPlacer {
     }
 
     /**
-     * The nearest place for a figure of a given size that hides no other figure and no line that is to be kept clear, which is
+     * The nearest place for a figure of a given size that hides no other figure and no line that is to be kept clear,
+     * which is
      * then taken; empty where there is none.
      */
     public Optional<Spot> place(double anchorX, double anchorY, double w, double h) {

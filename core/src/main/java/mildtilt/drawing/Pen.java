@@ -82,7 +82,10 @@ public enum Pen {
         };
     }
 
-    /** Whether it draws what hangs on the axle: where that can't be assembled there are no solids, and its lines are drawn instead. */
+    /**
+     * Whether it draws what hangs on the axle: where that can't be assembled there are no solids, and its lines are
+     * drawn instead.
+     */
     public boolean onAxle() {
         return switch (this) {
             case RACK,

@@ -58,7 +58,10 @@ public final class Yokes {
         return Convex.cylinder(centre.plus(half.negated()), centre.plus(half), swing * PIN, 0);
     }
 
-    /** Two ears beside the cross, and the hub that the shaft goes into. @param toward along the shaft, away from the joint */
+    /**
+     * Two ears beside the cross, and the hub that the shaft goes into. @param toward along the shaft, away from the
+     * joint
+     */
     private static List<Convex> fork(Point centre, Direction pin, Vector toward, double reach, double swing) {
         List<Convex> parts = new ArrayList<>();
         Vector across = pin.cross(toward).direction().times(swing * EAR_WIDE);

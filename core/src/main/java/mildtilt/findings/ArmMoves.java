@@ -31,7 +31,8 @@ public final class ArmMoves {
     private ArmMoves() {}
 
     /**
-     * Ways to use the whole gear for the lock there is, or to get the lock from the gear there is. None that meets another
+     * Ways to use the whole gear for the lock there is, or to get the lock from the gear there is. None that meets
+     * another
      * limit sooner: a longer arm may tilt a rod end or go over centre before the lock is there. Where the two ways of
      * turning differ the one that needs most of the gear decides, so that neither loses lock.
      */

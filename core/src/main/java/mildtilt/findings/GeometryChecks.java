@@ -14,7 +14,10 @@ import mildtilt.suspension.KnucklePose;
 import mildtilt.units.Phrase;
 import mildtilt.units.Quantity;
 
-/** Steer axes, trail and toe that make a vehicle run off by itself, and steering by roll; judged by what the rule set calls usual. */
+/**
+ * Steer axes, trail and toe that make a vehicle run off by itself, and steering by roll; judged by what the rule set
+ * calls usual.
+ */
 final class GeometryChecks {
 
     /** Less lift lost than this is within what points are measured to, mm. */

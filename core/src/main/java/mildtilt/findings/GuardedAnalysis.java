@@ -13,7 +13,8 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
 /**
- * Works an analysis out part by part. A part that fails becomes one finding that names it, and all other parts go on: one bad
+ * Works an analysis out part by part. A part that fails becomes one finding that names it, and all other parts go on:
+ * one bad
  * size must not hide what is known of the rest. May be used from several threads.
  */
 public final class GuardedAnalysis {

@@ -27,7 +27,10 @@ final class LockChecks {
     /** Of the larger lock: a lock smaller than this part of the other is a stop. */
     private static final double GRAVE = 0.5;
 
-    /** Turns to either lock that differ by more than this part of the larger get a finding, even where the wheels turn alike. */
+    /**
+     * Turns to either lock that differ by more than this part of the larger get a finding, even where the wheels turn
+     * alike.
+     */
     private static final double TURNS_APART = 0.2;
 
     /** A gear is looked for off its middle by up to this, mm or degrees. */

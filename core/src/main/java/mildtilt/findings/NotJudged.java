@@ -28,7 +28,8 @@ import mildtilt.units.Phrase;
 import mildtilt.units.Quantity;
 
 /**
- * What was not judged of a job, and what is missing for it. Where a thing is neither among the findings nor here, it was looked
+ * What was not judged of a job, and what is missing for it. Where a thing is neither among the findings nor here, it
+ * was looked
  * at and is fine by the rule set.
  *
  * @param matter what was not judged, always in the same words
@@ -40,7 +41,9 @@ public record NotJudged(String matter, Element element, Phrase missing) {
     /** Friction of dry steel on steel that a clamp may be trusted with. */
     static final double CLAMP_FRICTION = 0.12;
 
-    /** Pull of an M8 bolt of class 8.8 tightened to 70 % of its proof stress (36.6 mm² × 580 MPa × 0.7; ISO 898-1), N. */
+    /**
+     * Pull of an M8 bolt of class 8.8 tightened to 70 % of its proof stress (36.6 mm² × 580 MPa × 0.7; ISO 898-1), N.
+     */
     static final double M8_PULL = 0.7 * 580 * 36.6;
 
     /** The same of an M10 bolt, 58 mm². */
@@ -166,7 +169,10 @@ public record NotJudged(String matter, Element element, Phrase missing) {
                             Quantity.torque(most))));
         }
 
-        /** Torque that a clamp holds by friction: pressed together by the bolt's pull on two lines, each holds half of μ F d; N·mm. */
+        /**
+         * Torque that a clamp holds by friction: pressed together by the bolt's pull on two lines, each holds half of μ
+         * F d; N·mm.
+         */
         static double clamp(double pull, double diameter) {
             return CLAMP_FRICTION * pull * diameter;
         }

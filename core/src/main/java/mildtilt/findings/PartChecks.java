@@ -40,7 +40,9 @@ final class PartChecks {
                 all -> steer.ifPresent(s -> s.rodLoads().forEach(l -> rod(s, l, all))));
     }
 
-    /** Nothing may yield at the kerb or under the heavy pull; parked, which is every day, the rule set's margin is kept. */
+    /**
+     * Nothing may yield at the kerb or under the heavy pull; parked, which is every day, the rule set's margin is kept.
+     */
     private double wanted(Load load) {
         return load == Load.PARKED ? job.rules().strengthMargin() : 1;
     }
@@ -104,7 +106,9 @@ final class PartChecks {
         };
     }
 
-    /** The same plate as thick as it has to be, up to three times what it is. @param part of what is wanted that it has */
+    /**
+     * The same plate as thick as it has to be, up to three times what it is. @param part of what is wanted that it has
+     */
     private List<Remedy> thicker(PartLoad p, double part) {
         return plate(p).stream()
                 .flatMap(a -> {

@@ -14,7 +14,10 @@ import mildtilt.job.Job;
 import mildtilt.units.Phrase;
 import mildtilt.units.Quantity;
 
-/** Faults over the wheel's adjustment and the frame's movement: shafts that must give and can't, overlap and stroke that run out. */
+/**
+ * Faults over the wheel's adjustment and the frame's movement: shafts that must give and can't, overlap and stroke that
+ * run out.
+ */
 final class RangeChecks {
 
     /** Spare stroke given to a shaft that is made to slide, mm. */

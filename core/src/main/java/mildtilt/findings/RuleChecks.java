@@ -18,7 +18,10 @@ import mildtilt.rules.Rules.VehicleClass;
 import mildtilt.units.Phrase;
 import mildtilt.units.Quantity;
 
-/** What the rule set asks of the whole: a blow from the front, joints in the cabin, the vehicle's class. Advice, never a verdict. */
+/**
+ * What the rule set asks of the whole: a blow from the front, joints in the cabin, the vehicle's class. Advice, never a
+ * verdict.
+ */
 final class RuleChecks {
 
     private static final double SPEAR = 12;

@@ -35,7 +35,10 @@ public final class StopMoves {
         return all;
     }
 
-    /** Where the inner wheels' stops belong, to a half degree down: so far before all else that ends the lock, either way. */
+    /**
+     * Where the inner wheels' stops belong, to a half degree down: so far before all else that ends the lock, either
+     * way.
+     */
     public static Optional<Double> innerStopDeg(Job job, SteerFigures figures, double before) {
         SteeringTrain train = new SteeringTrain(job);
         return inner(train, figures, Side.LEFT)
@@ -77,7 +80,9 @@ public final class StopMoves {
         });
     }
 
-    /** A rack with its travel cut by limiters so that it ends with the inner wheel at an angle; empty for other gears. */
+    /**
+     * A rack with its travel cut by limiters so that it ends with the inner wheel at an angle; empty for other gears.
+     */
     public static Optional<Double> limiterMm(Job job, double innerDeg) {
         if (!(job.axle().orElseThrow().gear() instanceof RackAndPinion r)) {
             return Optional.empty();

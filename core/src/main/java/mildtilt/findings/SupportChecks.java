@@ -30,7 +30,10 @@ import mildtilt.job.Job;
 import mildtilt.units.Phrase;
 import mildtilt.units.Quantity;
 
-/** Faults of what holds the column: floating shafts, long spans, bearings out of line or of the wrong bore, axes that miss. */
+/**
+ * Faults of what holds the column: floating shafts, long spans, bearings out of line or of the wrong bore, axes that
+ * miss.
+ */
 final class SupportChecks {
 
     /** A joint is put on a measured axis at best this truly, mm. */

@@ -5,13 +5,17 @@ import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
 
 /**
- * A steering box whose ratio changes with the swing of its arm, as that of a worm and roller does: i(θ) = i₀ + (i₁ − i₀) (θ/θ₁)² up to θ₁ either
- * way, i₁ beyond. So the input for a swing is i₀ θ + (i₁ − i₀) θ³ / (3 θ₁²), and the swing for an input is the one real root of that cubic
- * on the branch through straight ahead (Cardano's, in hyperbolic form where the ratio rises, in Viète's trigonometric form where it falls).
+ * A steering box whose ratio changes with the swing of its arm, as that of a worm and roller does: i(θ) = i₀ + (i₁ −
+ * i₀) (θ/θ₁)² up to θ₁ either
+ * way, i₁ beyond. So the input for a swing is i₀ θ + (i₁ − i₀) θ³ / (3 θ₁²), and the swing for an input is the one real
+ * root of that cubic
+ * on the branch through straight ahead (Cardano's, in hyperbolic form where the ratio rises, in Viète's trigonometric
+ * form where it falls).
  *
  * @param axis the sector shaft, at any angle
  * @param armEnd centre of the joint at the pitman arm's end, straight ahead, mm
- * @param ratio turns of the input for one of the sector shaft, straight ahead; above 0 a left turn of the input swings the arm right-handed about
+ * @param ratio turns of the input for one of the sector shaft, straight ahead; above 0 a left turn of the input swings
+ * the arm right-handed about
  *     {@code axis}, below 0 the other way
  * @param ratioTurned the same with the arm turned by {@code turnedDeg}, and beyond
  * @param turnedDeg swing of the arm at which that ratio was taken, degrees

@@ -27,8 +27,10 @@ public record Axis(Point origin, Direction direction) {
     }
 
     /**
-     * How far a rod is from going over centre on an arm that turns about this axis: the angle between the rod and the arm at
-     * the joint between them, seen along the axis, from being in line. In space a rod that slopes to the plane the joint turns
+     * How far a rod is from going over centre on an arm that turns about this axis: the angle between the rod and the
+     * arm at
+     * the joint between them, seen along the axis, from being in line. In space a rod that slopes to the plane the
+     * joint turns
      * in never comes into line with its arm, though its lever is gone all the same.
      *
      * @param joint at the arm's end

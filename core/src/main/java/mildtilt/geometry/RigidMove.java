@@ -35,7 +35,8 @@ public record RigidMove(Vector ex, Vector ey, Vector ez, Vector shift) {
     }
 
     /**
-     * A part made at the origin and put in its place: rolled about x, then sloped down, then headed to the left, then shifted.
+     * A part made at the origin and put in its place: rolled about x, then sloped down, then headed to the left, then
+     * shifted.
      * Degrees; + down lowers the front, + left points the front to the left, + roll lifts the left side.
      */
     public static RigidMove placing(Point at, double leftDeg, double downDeg, double rollDeg) {

@@ -30,7 +30,9 @@ public record Id(String text) implements Comparable<Id> {
 
     private static final Pattern NUMBERED = Pattern.compile("([a-z]+)-([1-9][0-9]{0,8})");
 
-    /** What a job can have many of. A number is given once: a new one is above every number that is still referred to. */
+    /**
+     * What a job can have many of. A number is given once: a new one is above every number that is still referred to.
+     */
     public enum Kind {
         SHAFT,
         JOINT,
@@ -61,7 +63,9 @@ public record Id(String text) implements Comparable<Id> {
             return new Id(prefix() + "-" + number);
         }
 
-        /** The id after the highest of its kind among those taken, parts of one counted as it; other kinds don't matter. */
+        /**
+         * The id after the highest of its kind among those taken, parts of one counted as it; other kinds don't matter.
+         */
         public Id next(Collection<Id> taken) {
             return number(
                     1 + taken.stream().mapToInt(id -> id.numberAs(this)).max().orElse(0));

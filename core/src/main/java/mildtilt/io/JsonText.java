@@ -19,7 +19,8 @@ import mildtilt.describe.JobPlace;
 import mildtilt.describe.RefusalText;
 
 /**
- * JSON text as a tree, refused in plain words where it is damaged or larger than any job. Bounded before the tree is made, so
+ * JSON text as a tree, refused in plain words where it is damaged or larger than any job. Bounded before the tree is
+ * made, so
  * that memory stays in proportion to the file.
  */
 public final class JsonText {

@@ -26,7 +26,8 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
- * Reads whole text files, refusing what is no plain file or far too large, and replaces files in one step: the bytes go to a
+ * Reads whole text files, refusing what is no plain file or far too large, and replaces files in one step: the bytes go
+ * to a
  * temporary file beside it, are flushed to the disk, and take the file's name.
  */
 public final class SafeFiles {
@@ -67,7 +68,10 @@ public final class SafeFiles {
         return String.valueOf(file.getFileName() == null ? file : file.getFileName());
     }
 
-    /** Folders, pipes and devices are refused before they are read: some have no end. What is not there at all is reported by whoever reads it. */
+    /**
+     * Folders, pipes and devices are refused before they are read: some have no end. What is not there at all is
+     * reported by whoever reads it.
+     */
     public static void needPlain(Path file, String what) throws JobFileException {
         if (Files.isDirectory(file)) {
             throw new JobFileException("it is a folder, not " + what + ".");

@@ -14,12 +14,18 @@ import mildtilt.job.PointId.GearCentre;
 import mildtilt.job.PointId.InnerPivot;
 import mildtilt.linkage.SteeredAxle;
 
-/** A job as it really stands rather than as drawn: each point where it is, and neither side the mirror image of the other. */
+/**
+ * A job as it really stands rather than as drawn: each point where it is, and neither side the mirror image of the
+ * other.
+ */
 public final class AsBuiltJob {
 
     private AsBuiltJob() {}
 
-    /** The points that can be off by themselves. A rack is where its two pivots are; a bearing is on its shaft; an obstacle is off as a whole. */
+    /**
+     * The points that can be off by themselves. A rack is where its two pivots are; a bearing is on its shaft; an
+     * obstacle is off as a whole.
+     */
     public static List<PointId> points(Job job) {
         return JobPoints.of(job).stream()
                 .filter(id -> switch (id) {

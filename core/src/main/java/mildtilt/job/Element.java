@@ -21,7 +21,10 @@ import mildtilt.linkage.Rod;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.suspension.CornerPoint;
 
-/** One link of the steering train from steering wheel to tyres, or an obstacle. What is paired left and right is one element. */
+/**
+ * One link of the steering train from steering wheel to tyres, or an obstacle. What is paired left and right is one
+ * element.
+ */
 public sealed interface Element {
 
     record Wheel() implements Element {}

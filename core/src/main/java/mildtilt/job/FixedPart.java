@@ -8,7 +8,10 @@ import mildtilt.id.NamedPart;
 import mildtilt.linkage.RelayPart;
 import mildtilt.linkage.Rod;
 
-/** The parts that a vehicle has one of, or one on each side, and that can be near something. Rods are {@link Rod}, what they push {@link RelayPart}. */
+/**
+ * The parts that a vehicle has one of, or one on each side, and that can be near something. Rods are {@link Rod}, what
+ * they push {@link RelayPart}.
+ */
 public enum FixedPart {
     TYRE(true, "tyre"),
     /** Rim and tyre from inside, for what reaches into the wheel. */

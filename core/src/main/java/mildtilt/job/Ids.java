@@ -17,8 +17,10 @@ import mildtilt.obstacle.Obstacle;
 import mildtilt.obstacle.Surroundings;
 
 /**
- * Keeps ids from being given twice. An edit of a column, of what is in the way or of how it is made sees only that, and takes the next number there; a
- * reading, a tick, a join, a trial's plan or a variant may still refer to a part of that number that was taken out. Such a new part gets a number
+ * Keeps ids from being given twice. An edit of a column, of what is in the way or of how it is made sees only that, and
+ * takes the next number there; a
+ * reading, a tick, a join, a trial's plan or a variant may still refer to a part of that number that was taken out.
+ * Such a new part gets a number
  * that nothing in the job refers to, so that it inherits nothing.
  */
 final class Ids {

@@ -78,7 +78,10 @@ public final class JobPoints {
         };
     }
 
-    /** What a person would call each point of a job, and each mark of its survey, and so what a list from elsewhere may call it. */
+    /**
+     * What a person would call each point of a job, and each mark of its survey, and so what a list from elsewhere may
+     * call it.
+     */
     public static Map<String, Id> idsByLabel(Job job) {
         Map<String, Id> all = new TreeMap<>();
         job.survey().points().stream()

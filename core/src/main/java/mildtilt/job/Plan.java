@@ -7,7 +7,8 @@ import mildtilt.linkage.SteeredAxle;
 import mildtilt.withers.Withers;
 
 /**
- * What is built: the vehicle's steering from wheel to tyres, and what it should do. Either half may still be missing while the other is
+ * What is built: the vehicle's steering from wheel to tyres, and what it should do. Either half may still be missing
+ * while the other is
  * worked on.
  *
  * @param column from steering wheel to gear, if laid out yet

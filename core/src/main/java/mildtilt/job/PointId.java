@@ -56,7 +56,9 @@ public sealed interface PointId {
 
     record OnCorner(Side side, CornerPoint which) implements PointId {}
 
-    /** What the point is found by, in small letters, digits and hyphens. Joints, bearings and obstacles count from 0. */
+    /**
+     * What the point is found by, in small letters, digits and hyphens. Joints, bearings and obstacles count from 0.
+     */
     default String code() {
         return switch (this) {
             case Hub _ -> "hub";

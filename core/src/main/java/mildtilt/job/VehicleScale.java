@@ -16,7 +16,8 @@ import mildtilt.linkage.Shuttle;
 import mildtilt.linkage.SteeredAxle;
 
 /**
- * A vehicle like another, of other sizes: to begin one's own from. Across it grows with the track; lengthwise and up with the wheel, so that the angles seen from
+ * A vehicle like another, of other sizes: to begin one's own from. Across it grows with the track; lengthwise and up
+ * with the wheel, so that the angles seen from
  * the side, caster among them, stay.
  *
  * @param track between the wheel centres, mm

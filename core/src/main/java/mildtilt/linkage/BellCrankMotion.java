@@ -7,7 +7,10 @@ import mildtilt.geometry.Orbit;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 
-/** The crank's driven point is where its circle is met at the drag rod's length from the arm's end; the tie rods' points turn with it. */
+/**
+ * The crank's driven point is where its circle is met at the drag rod's length from the arm's end; the tie rods' points
+ * turn with it.
+ */
 final class BellCrankMotion implements Motion {
 
     private final BellCrank crank;

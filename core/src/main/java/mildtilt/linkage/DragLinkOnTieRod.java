@@ -148,7 +148,8 @@ final class DragLinkOnTieRod implements Motion {
     }
 
     /**
-     * The root by the secant rule from where it would be if everything went in proportion; empty where that leads astray, or
+     * The root by the secant rule from where it would be if everything went in proportion; empty where that leads
+     * astray, or
      * to a place where the gap closes the other way round, which lies beyond over-centre.
      */
     private Optional<TieRodTrial> bySecant(Frame beam, Point end, double guess) {

@@ -10,8 +10,10 @@ import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 
 /**
- * What carries the gear's movement to the steering arms. Each kind says itself which gear it needs, which rods and points it has, how it moves
- * and what stands between gear and tie rods ({@link Mechanism}); whoever draws it, keeps clear of it or surveys it asks it.
+ * What carries the gear's movement to the steering arms. Each kind says itself which gear it needs, which rods and
+ * points it has, how it moves
+ * and what stands between gear and tie rods ({@link Mechanism}); whoever draws it, keeps clear of it or surveys it asks
+ * it.
  */
 public sealed interface Linkage permits RackTieRods, CentreLink, DragLink, BellCrank, Shuttle {
 
@@ -57,7 +59,9 @@ public sealed interface Linkage permits RackTieRods, CentreLink, DragLink, BellC
     /** With a right side of its own even where that is the mirror image. */
     Linkage sidesApart(Gear gear);
 
-    /** With the right side the mirror image of the left, where this one's was. @param was before the sides were apart */
+    /**
+     * With the right side the mirror image of the left, where this one's was. @param was before the sides were apart
+     */
     Linkage sidesAlike(Linkage was);
 
     /** An axle of this linkage with the inner pivots further apart, mm; the same where there are none. */

@@ -11,7 +11,9 @@ import mildtilt.geometry.Side;
 import mildtilt.suspension.CannotAssemble;
 import mildtilt.suspension.CannotAssemble.Reason;
 
-/** How one linkage on one axle carries the turn of the gear's input to both knuckles: each kind of linkage has its own. */
+/**
+ * How one linkage on one axle carries the turn of the gear's input to both knuckles: each kind of linkage has its own.
+ */
 interface Motion {
 
     /** How far past its end the gear may be asked to go and still counts as at its end, mm or rad. */

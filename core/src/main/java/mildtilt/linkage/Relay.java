@@ -5,7 +5,10 @@ import java.util.List;
 import mildtilt.geometry.Axis;
 import mildtilt.geometry.Point;
 
-/** What passes the gear's movement on to the tie rods, where it stands: what is drawn of it and what keeps clear of it follow from that. */
+/**
+ * What passes the gear's movement on to the tie rods, where it stands: what is drawn of it and what keeps clear of it
+ * follow from that.
+ */
 public sealed interface Relay {
 
     RelayPart part();

@@ -28,7 +28,8 @@ public final class RodEndAngles {
         void arm(RodEnd end, double deg);
 
         /**
-         * How far a rod is from having no lever on what it pushes: on an arm, from being in line with it in the plane the arm
+         * How far a rod is from having no lever on what it pushes: on an arm, from being in line with it in the plane
+         * the arm
          * turns in; on a slide, from standing square to it.
          *
          * @param deg 0 no lever, 90 the most

@@ -15,7 +15,8 @@ import mildtilt.withers.Withers;
  * @param carrier what it is fixed to
  * @param sweep how it moves by itself besides
  * @param takesBearings whether the bracket of a bearing can be fixed to it
- * @param said what may be done to it when it is in the way, where that was said; else {@link #may()} takes what is usual
+ * @param said what may be done to it when it is in the way, where that was said; else {@link #may()} takes what is
+ * usual
  */
 @Withers
 public record Obstacle(
@@ -78,8 +79,10 @@ public record Obstacle(
     }
 
     /**
-     * What may be done to it. If not given: a member that brackets are welded to may be notched and is never moved; what rides
-     * on the axle, and anything long enough to be a spring, a slide bar or a rail of its own, is left alone; the rest may be moved.
+     * What may be done to it. If not given: a member that brackets are welded to may be notched and is never moved;
+     * what rides
+     * on the axle, and anything long enough to be a spring, a slide bar or a rail of its own, is left alone; the rest
+     * may be moved.
      */
     public May may() {
         return said.orElseGet(() -> takesBearings

@@ -6,7 +6,8 @@ import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.withers.Withers;
 
 /**
- * Sizes of the vehicle's own parts that only clearances ask for, and the gaps its parts need among themselves. Lengths mm. A size that is not given gets a usual value, and findings that depend on it say so.
+ * Sizes of the vehicle's own parts that only clearances ask for, and the gaps its parts need among themselves. Lengths
+ * mm. A size that is not given gets a usual value, and findings that depend on it say so.
  *
  * @param rim diameter of the wheel's rim, as given
  * @param arm diameter of suspension arms, track bar and axle beam, as given

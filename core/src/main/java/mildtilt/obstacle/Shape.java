@@ -160,7 +160,10 @@ public sealed interface Shape {
         }
     }
 
-    /** Convex: three corners or more, going round; a warped one counts as the hull of its corners. @param thickness half of it on either side of the corners, mm */
+    /**
+     * Convex: three corners or more, going round; a warped one counts as the hull of its corners. @param thickness half
+     * of it on either side of the corners, mm
+     */
     record Plate(List<Point> corners, double thickness) implements Shape {
 
         public Plate {

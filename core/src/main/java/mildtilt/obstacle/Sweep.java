@@ -84,7 +84,9 @@ public sealed interface Sweep {
         return this instanceof Turns || this instanceof Slides;
     }
 
-    /** Where it has gone at a part of its own way: 0 at one end, a half where it stands as given, 1 at the other end. */
+    /**
+     * Where it has gone at a part of its own way: 0 at one end, a half where it stands as given, 1 at the other end.
+     */
     default RigidMove at(double part) {
         return switch (this) {
             case Still _, Wanders _, FollowsWheel _ -> RigidMove.NONE;

@@ -34,7 +34,7 @@ public sealed interface Cell {
     }
 
     /** A sentence with measures in it. */
-    record Said(Phrase phrase) implements Cell {
+    record Sentence(Phrase phrase) implements Cell {
         @Override
         public String text(LengthUnit unit) {
             return phrase.text(unit);
@@ -88,7 +88,7 @@ public sealed interface Cell {
     }
 
     static Cell of(Phrase phrase) {
-        return new Said(phrase);
+        return new Sentence(phrase);
     }
 
     static Cell of(Quantity q) {

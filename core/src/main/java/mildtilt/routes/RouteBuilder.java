@@ -28,7 +28,10 @@ import mildtilt.steer.SteeringTrain;
 import mildtilt.units.Phrase;
 import mildtilt.units.Quantity;
 
-/** Makes a way into a job with bearings and clocking, and goes through it in full: range of adjustment, supports, every gap. */
+/**
+ * Makes a way into a job with bearings and clocking, and goes through it in full: range of adjustment, supports, every
+ * gap.
+ */
 final class RouteBuilder {
 
     /** Stroke and overlap over what the range asks, mm. */
@@ -135,10 +138,15 @@ final class RouteBuilder {
         return joints == 1 ? "one joint" : joints + " joints";
     }
 
-    /** A column with the shafts that must change length made to slide. @param notes what was made to slide, as sentences */
+    /**
+     * A column with the shafts that must change length made to slide. @param notes what was made to slide, as sentences
+     */
     private record Sliding(Column column, List<Phrase> notes, Optional<Phrase> refused) {}
 
-    /** Every shaft that must give over the adjustment and the frame's movement made to slide, as the rule set wants it, where it has the length. */
+    /**
+     * Every shaft that must give over the adjustment and the frame's movement made to slide, as the rule set wants it,
+     * where it has the length.
+     */
     private Sliding sliding(Column c) {
         Column made = c;
         List<Phrase> notes = new ArrayList<>();

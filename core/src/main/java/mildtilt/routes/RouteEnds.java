@@ -25,7 +25,8 @@ import mildtilt.id.Id;
 import mildtilt.job.Job;
 
 /**
- * What a route begins and ends with, and the parts it is made of: those of the job's column, its first and last joint and shaft in
+ * What a route begins and ends with, and the parts it is made of: those of the job's column, its first and last joint
+ * and shaft in
  * their places, more of the first joint and of the shaft between where more are needed.
  */
 final class RouteEnds {

@@ -16,8 +16,10 @@ import mildtilt.routes.RouteScorer.RouteScore;
 import mildtilt.units.Phrase;
 
 /**
- * Looks for routes: first every way over a lattice of places for the joints, then the best of them, and those that lack least,
- * narrowed by steps that halve; each that can be gone is then built with bearings and clocking and gone through in full. What is
+ * Looks for routes: first every way over a lattice of places for the joints, then the best of them, and those that lack
+ * least,
+ * narrowed by steps that halve; each that can be gone is then built with bearings and clocking and gone through in
+ * full. What is
  * looked at does not hang on how many threads look: the same question always gets the same answers.
  */
 public final class RouteFinder {
@@ -166,7 +168,9 @@ public final class RouteFinder {
                 .toList();
     }
 
-    /** The best of many, apart from one another, each at its own best; those that can be gone before those that lack. */
+    /**
+     * The best of many, apart from one another, each at its own best; those that can be gone before those that lack.
+     */
     private List<Scored> narrowed(List<Scored> all) {
         List<Scored> starts = new ArrayList<>();
         for (Scored w : all) {

@@ -12,8 +12,10 @@ import mildtilt.geometry.RigidMove;
 import mildtilt.solid.Convex;
 
 /**
- * All ways over a lattice of places for the joints. With the first joint on the column's line and the last on the gear input's, a
- * way of n joints has n − 2 free ones between. Its stretches are weighed apart: those from the column to a place between, those
+ * All ways over a lattice of places for the joints. With the first joint on the column's line and the last on the gear
+ * input's, a
+ * way of n joints has n − 2 free ones between. Its stretches are weighed apart: those from the column to a place
+ * between, those
  * from a place between to the gear, and only what is good on both sides is put together.
  */
 final class RouteLattice {

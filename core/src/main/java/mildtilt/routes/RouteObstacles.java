@@ -43,7 +43,10 @@ final class RouteObstacles {
         }
     }
 
-    /** Of a part of the column. @param extra by how much it may be nearer than drawn, mm; @param enough a margin from which on none is wanted. @param inGear whether the part ends in the gear */
+    /**
+     * Of a part of the column. @param extra by how much it may be nearer than drawn, mm; @param enough a margin from
+     * which on none is wanted. @param inGear whether the part ends in the gear
+     */
     Margin margin(Convex part, double extra, double enough, boolean inGear) {
         Margin least = new Margin(enough, "", Point.ORIGIN);
         Solid solid = Solid.of(part);
@@ -62,7 +65,10 @@ final class RouteObstacles {
         return least;
     }
 
-    /** Whether a part keeps every gap but for a little. @param lacking how much may be lacking, mm. @param inGear whether the part ends in the gear */
+    /**
+     * Whether a part keeps every gap but for a little. @param lacking how much may be lacking, mm. @param inGear
+     * whether the part ends in the gear
+     */
     boolean clears(Convex part, double extra, double lacking, boolean inGear) {
         for (Blocker b : all) {
             // With more lacking than the whole gap nothing is in the way but what is run right through.

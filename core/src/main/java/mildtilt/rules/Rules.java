@@ -25,7 +25,8 @@ import mildtilt.geometry.ImpossibleGeometryException;
  * @param windUpDeg most twist of all shafts together under that pull, degrees
  * @param spanHz least frequency at which an unsupported span may shake, Hz
  * @param outOfLine most that a bearing may be out of line where a shaft has more than two supports, mm
- * @param kerbTimes how many times its own load a wheel is pushed back with by a kerb or a hole, that nothing may yield under
+ * @param kerbTimes how many times its own load a wheel is pushed back with by a kerb or a hole, that nothing may yield
+ * under
  * @param geometry what is usual of the wheels' geometry
  * @param classes of vehicle the set is meant for; none for any vehicle
  * @param differ where authorities differ, one sentence each
@@ -75,7 +76,8 @@ public record Rules(
      *
      * @param stroke least free stroke of sliding and collapsing parts, mm; 0 if none is required
      * @param kinkDeg the sum of the joints' angles that is taken instead, if it is
-     * @param straightForbidden whether a column that is all but a straight bar from gear to driver, without that stroke, is a
+     * @param straightForbidden whether a column that is all but a straight bar from gear to driver, without that
+     * stroke, is a
      *     stop; else it is a thing to look at
      */
     public record Collapse(double stroke, Optional<Double> kinkDeg, boolean straightForbidden) {

@@ -3,7 +3,8 @@ package mildtilt.rules;
 import mildtilt.geometry.ImpossibleGeometryException;
 
 /**
- * What is usual of a steered wheel's geometry. A vehicle outside of it may be intended; it still gets a finding, and never as something
+ * What is usual of a steered wheel's geometry. A vehicle outside of it may be intended; it still gets a finding, and
+ * never as something
  * else. Angles and lengths as the static figures have them, straight ahead at ride height.
  *
  * @param casterMinDeg least caster, degrees

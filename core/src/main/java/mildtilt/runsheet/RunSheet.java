@@ -92,7 +92,10 @@ public record RunSheet(List<Line> lines) {
         return lines.stream().filter(l -> l.step().key().equals(key)).findFirst();
     }
 
-    /** Days from the beginning of a step to the end of the work, all before it done: the hours left at the week's pace, and the waits. */
+    /**
+     * Days from the beginning of a step to the end of the work, all before it done: the hours left at the week's pace,
+     * and the waits.
+     */
     public int daysFrom(String key, double hoursPerWeek) {
         double hours = 0;
         double waits = 0;

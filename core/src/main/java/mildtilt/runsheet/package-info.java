@@ -1,7 +1,9 @@
 /**
- * The order of the work, what must be bought for it, and how a weld's heat went. Times in hours and days, temperatures °C.
+ * The order of the work, what must be bought for it, and how a weld's heat went. Times in hours and days, temperatures
+ * °C.
  *
- * <p>Example: the final weld comes after the trial at full travel, because what is welded can't be moved; ticked before it, the
+ * <p>Example: the final weld comes after the trial at full travel, because what is welded can't be moved; ticked before
+ * it, the
  * step is shown as out of order.
  */
 @NullMarked

@@ -117,7 +117,10 @@ public record ShaftLoad(
                 weakest);
     }
 
-    /** Twist at which a shaft yields along its length, with nothing else on it: {@code 0.577 σ π (d⁴ − b⁴) / (16 d)}, N·mm. */
+    /**
+     * Twist at which a shaft yields along its length, with nothing else on it: {@code 0.577 σ π (d⁴ − b⁴) / (16 d)},
+     * N·mm.
+     */
     public static double twistAtYield(Shaft s) {
         double d = s.profile().roundNoStronger();
         return s.yieldMpa() / Math.sqrt(3) * Math.PI * (Math.pow(d, 4) - Math.pow(s.bore(), 4)) / (16 * d);

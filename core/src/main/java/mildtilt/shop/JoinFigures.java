@@ -18,14 +18,21 @@ import mildtilt.units.Quantity;
 /**
  * What a join in a shaft is made with, by one school, and how much of the shaft's twist it carries.
  *
- * <p>A round shaft of diameter d and bore b carries {@code T = τ π (d⁴ − b⁴) / (16 d)}; a sleeve, a plug or a spigot is such a shaft
- * itself. A fillet of throat a round the shaft carries {@code τ 2π (d/2)² a}, and is no larger than the wall it is laid on. Each
+ * <p>A round shaft of diameter d and bore b carries {@code T = τ π (d⁴ − b⁴) / (16 d)}; a sleeve, a plug or a spigot is
+ * such a shaft
+ * itself. A fillet of throat a round the shaft carries {@code τ 2π (d/2)² a}, and is no larger than the wall it is laid
+ * on. Each
  * plug weld of diameter h is sheared where the two parts meet, at the radius r of the bore or the spigot, and carries
- * {@code τ (π h²/4) r}: those of one side of the joint carry the whole, not both sides together. A bolt through the middle carries
- * {@code 2 (π s²/4) τ d/2} in its two planes; it presses on a solid shaft with {@code 6 T / (s d²)}, on a tube's wall t with
- * {@code T / (d s t)}, and its hole weakens a solid shaft by {@code s d²/6} of its modulus, a tube by {@code s / (π r)}. A butt weld
- * adds the twist of the ring that it joins, if it goes through the whole wall and was tested. (Statics of thin rings and of short
- * bolts; the shear yield is taken as 0.577 of the tensile, pressure up to 1.5 of it.) Static: nothing is said of fatigue.
+ * {@code τ (π h²/4) r}: those of one side of the joint carry the whole, not both sides together. A bolt through the
+ * middle carries
+ * {@code 2 (π s²/4) τ d/2} in its two planes; it presses on a solid shaft with {@code 6 T / (s d²)}, on a tube's wall t
+ * with
+ * {@code T / (d s t)}, and its hole weakens a solid shaft by {@code s d²/6} of its modulus, a tube by {@code s / (π
+ * r)}. A butt weld
+ * adds the twist of the ring that it joins, if it goes through the whole wall and was tested. (Statics of thin rings
+ * and of short
+ * bolts; the shear yield is taken as 0.577 of the tensile, pressure up to 1.5 of it.) Static: nothing is said of
+ * fatigue.
  *
  * @param shaft 0 the one at the wheel
  * @param along from the cut shaft's wheel end, mm
@@ -249,7 +256,10 @@ public record JoinFigures(
             return Math.max(5, Math.round(d / 3));
         }
 
-        /** On one side of the joint, even, so that they go in pairs across. @param part of the shaft's twist they are to carry. @param across where the parts meet, mm */
+        /**
+         * On one side of the joint, even, so that they go in pairs across. @param part of the shaft's twist they are to
+         * carry. @param across where the parts meet, mm
+         */
         private int plugs(double part, double across) {
             double h = plugHole();
             double n = part * twist() * stronger() / (2 * h * h * across);

@@ -18,18 +18,26 @@ import mildtilt.linkage.SteeredAxle;
 import mildtilt.steer.RodLoad;
 
 /**
- * How hard a part that is made or bought works: an arm cut from plate, a rod end's shank, its stud or bolt, its thread in the body.
- * Each is judged under three forces in its rod: parked, at the rule set's kerb, and under its heavy pull at the rim. Static, on
+ * How hard a part that is made or bought works: an arm cut from plate, a rod end's shank, its stud or bolt, its thread
+ * in the body.
+ * Each is judged under three forces in its rod: parked, at the rule set's kerb, and under its heavy pull at the rim.
+ * Static, on
  * sound metal; fatigue, blows and welds are not in it.
  *
- * <p>Every day's load, parked, is held against the first yield of the outermost fibre; a kerb and a heavy pull, that come once,
- * against the yield of the whole section ({@code Z_p}, Roark, beams of ductile metal beyond the elastic limit), after which it bends
+ * <p>Every day's load, parked, is held against the first yield of the outermost fibre; a kerb and a heavy pull, that
+ * come once,
+ * against the yield of the whole section ({@code Z_p}, Roark, beams of ductile metal beyond the elastic limit), after
+ * which it bends
  * for good.
  *
- * <p>Plate: {@code σ = M c / I} at the hole at its root, the hole's part taken out, and where the plate between is worked hardest
- * (Roark's Formulas for Stress and Strain, beams in bending). Shank: {@code F / (π/4 (d − 0.9382 p)²)}, the stress area of a 60°
- * thread (ISO 898-1). Stud or bolt: held in the arm it bends with the ball about one diameter off the arm's face, so that
- * {@code σ = 32 F / (π d²)}; held on both sides it is sheared twice, {@code 2 F / (π d²)}, yielding at 1/√3 of the yield strength
+ * <p>Plate: {@code σ = M c / I} at the hole at its root, the hole's part taken out, and where the plate between is
+ * worked hardest
+ * (Roark's Formulas for Stress and Strain, beams in bending). Shank: {@code F / (π/4 (d − 0.9382 p)²)}, the stress area
+ * of a 60°
+ * thread (ISO 898-1). Stud or bolt: held in the arm it bends with the ball about one diameter off the arm's face, so
+ * that
+ * {@code σ = 32 F / (π d²)}; held on both sides it is sheared twice, {@code 2 F / (π d²)}, yielding at 1/√3 of the
+ * yield strength
  * (von Mises). Thread: sheared on half the cylinder of its outside diameter, {@code 2 F / (π d L)}.
  *
  * @param id of the piece, or of the rod's end and what of it
@@ -161,8 +169,10 @@ public record PartLoad(
     /**
      * Largest bending stress in an arm's plate for a newton square to the arm at its end, MPa.
      *
-     * <p>At the hole at its root {@code 6 L B / (t (B³ − d³))}; between the holes the plate, from B wide at the root to b at the
-     * end, has {@code 6 (L − x) / (t w(x)²)}, at its most at the root or, where b is under half of B, at {@code x = 2 L − B / k}
+     * <p>At the hole at its root {@code 6 L B / (t (B³ − d³))}; between the holes the plate, from B wide at the root to
+     * b at the
+     * end, has {@code 6 (L − x) / (t w(x)²)}, at its most at the root or, where b is under half of B, at {@code x = 2 L
+     * − B / k}
      * with k the taper.
      *
      * @param length of the arm, mm
@@ -173,7 +183,10 @@ public record PartLoad(
         return Math.max(atHole, 6 * betweenHoles(p, length) / p.thickness());
     }
 
-    /** The same with the whole section at its yield: {@code 4 L / (t (B² − d²))} at the root's hole, {@code 4 (L − x) / (t w(x)²)} between. */
+    /**
+     * The same with the whole section at its yield: {@code 4 L / (t (B² − d²))} at the root's hole, {@code 4 (L − x) /
+     * (t w(x)²)} between.
+     */
     public static double plateWhole(Piece.ArmPlate p, double length) {
         double root = root(p);
         return Math.max(

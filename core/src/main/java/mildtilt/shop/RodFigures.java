@@ -22,9 +22,12 @@ import mildtilt.linkage.SteeredAxle;
 /**
  * A rod put together: how long its body is, how far each shank is in it, and what turning it does.
  *
- * <p>An end stands with its ball's centre x from the body's face. It can come in until its jam nut, tight on the face, is at
- * the end of its thread, or the shank meets the ground of its hole; it can go out until no more than the least engagement is
- * left. With a right-hand thread at one end and a left-hand one at the other, a turn of the body moves both ends, each by its
+ * <p>An end stands with its ball's centre x from the body's face. It can come in until its jam nut, tight on the face,
+ * is at
+ * the end of its thread, or the shank meets the ground of its hole; it can go out until no more than the least
+ * engagement is
+ * left. With a right-hand thread at one end and a left-hand one at the other, a turn of the body moves both ends, each
+ * by its
  * own pitch.
  *
  * @param centres wanted between both balls' centres, mm
@@ -34,9 +37,11 @@ import mildtilt.linkage.SteeredAxle;
  * @param perTurn of the body, mm; 0 where turning the body does nothing
  * @param turnsLonger turns of the body to the longest
  * @param turnsShorter turns of the body to the shortest
- * @param toePerTurn change of the wheel's toe-in for a turn that lengthens it, degrees; of both wheels' together for a rod from
+ * @param toePerTurn change of the wheel's toe-in for a turn that lengthens it, degrees; of both wheels' together for a
+ * rod from
  *     arm to arm; empty for a rod that sets no toe
- * @param betweenTips that is left between both shanks' tips inside the body at the shortest, mm; empty where each has a hole of
+ * @param betweenTips that is left between both shanks' tips inside the body at the shortest, mm; empty where each has a
+ * hole of
  *     its own
  */
 public record RodFigures(
@@ -250,7 +255,10 @@ public record RodFigures(
                 now - back - in);
     }
 
-    /** Thread that holds with the face so far from the ball's centre, mm: no more than the shank has, and no more than the body has. */
+    /**
+     * Thread that holds with the face so far from the ball's centre, mm: no more than the shank has, and no more than
+     * the body has.
+     */
     private static double engaged(RodMakeUp m, boolean atOuter, double face) {
         End e = m.end(atOuter);
         return Math.max(
@@ -261,8 +269,10 @@ public record RodFigures(
     }
 
     /**
-     * Change of toe-in for a mm that a tie rod is lengthened, degrees; the rest of the linkage held still. The rod's end goes
-     * round the steer axis k: for a turn dδ it moves along the rod, u, by (k × r) · u dδ, r from the axis to the rod's end. The wheel's
+     * Change of toe-in for a mm that a tie rod is lengthened, degrees; the rest of the linkage held still. The rod's
+     * end goes
+     * round the steer axis k: for a turn dδ it moves along the rod, u, by (k × r) · u dδ, r from the axis to the rod's
+     * end. The wheel's
      * heading turns with the spin axis s by (s × (k × s))_z / (s_x² + s_y²) dδ, seen from above.
      */
     static Optional<Double> degreesPerMm(SteeredAxle axle, Rod rod) {

@@ -16,12 +16,16 @@ import mildtilt.build.Section;
 import mildtilt.build.Workshop;
 
 /**
- * Which piece is sawn from which bar, the least length of bar used. On hand bars cost nothing and are used first where they
+ * Which piece is sawn from which bar, the least length of bar used. On hand bars cost nothing and are used first where
+ * they
  * serve; what is still wanted is bought in the usual length.
  *
- * <p>A cutting-stock solve by branch and bound: the longest piece left is put into each bar begun that has room and into each
- * kind of bar not begun, and a branch is left when what it has bought and what it must still buy is no less than the best so far. It
- * begins with the best of a few quick layouts (longest piece first into the fullest bar), so that what it returns is never
+ * <p>A cutting-stock solve by branch and bound: the longest piece left is put into each bar begun that has room and
+ * into each
+ * kind of bar not begun, and a branch is left when what it has bought and what it must still buy is no less than the
+ * best so far. It
+ * begins with the best of a few quick layouts (longest piece first into the fullest bar), so that what it returns is
+ * never
  * worse than those, and stops at a set number of branches: then it says that it may not be the least.
  *
  * @param bars in the order they are sawn
@@ -55,7 +59,9 @@ public record StockPlan(List<Bar> bars, List<Cut> tooLong) {
             double rest,
             boolean least) {
 
-        /** Of the bar that becomes neither a piece nor a rest worth keeping, with what is left over: part of its length. */
+        /**
+         * Of the bar that becomes neither a piece nor a rest worth keeping, with what is left over: part of its length.
+         */
         public double lostPart() {
             return (kerf + rest) / length;
         }
@@ -140,7 +146,10 @@ public record StockPlan(List<Bar> bars, List<Cut> tooLong) {
         });
     }
 
-    /** Bars on hand are numbered first, shortest first; bars bought follow. A bar and every piece count a kerf longer, which counts every cut but one that ends with the bar. */
+    /**
+     * Bars on hand are numbered first, shortest first; bars bought follow. A bar and every piece count a kerf longer,
+     * which counts every cut but one that ends with the bar.
+     */
     private static final class Search {
         private final double[] pieces;
         private final double[] onHand;
@@ -195,7 +204,10 @@ public record StockPlan(List<Bar> bars, List<Cut> tooLong) {
             return room;
         }
 
-        /** The longest first, into the bar that it fills best. @param handFirst whether a bar on hand is begun before a bought one */
+        /**
+         * The longest first, into the bar that it fills best. @param handFirst whether a bar on hand is begun before a
+         * bought one
+         */
         private void quick(boolean handFirst) {
             // By the room they have left, the bars that may be used.
             TreeMap<Double, ArrayDeque<Integer>> open = new TreeMap<>();

@@ -7,8 +7,10 @@ import mildtilt.build.Stud;
 /**
  * How a tapered stud sits in a tapered hole.
  *
- * <p>With the stud's large end p above the arm's face, its diameter at depth z below the face is {@code L − r (p + z)}; the hole's
- * is {@code D − q z}. It goes in until they meet: at the ball's face where the stud's rate r is the greater, at the nut's face where the
+ * <p>With the stud's large end p above the arm's face, its diameter at depth z below the face is {@code L − r (p + z)};
+ * the hole's
+ * is {@code D − q z}. It goes in until they meet: at the ball's face where the stud's rate r is the greater, at the
+ * nut's face where the
  * hole's rate q is.
  *
  * @param proud how far the stud's large end stands above the arm's face, mm; below 0 it has sunk into the hole
@@ -19,7 +21,9 @@ import mildtilt.build.Stud;
  */
 record TaperFit(double proud, double contact, double through, double play, boolean playAtNut) {
 
-    /** Tapers that differ by no more than this in diameter over the arm bear over all their length when drawn tight, mm. */
+    /**
+     * Tapers that differ by no more than this in diameter over the arm bear over all their length when drawn tight, mm.
+     */
     static final double SAME_RATE = 0.05;
     /** Of the arm's thickness that must be in contact. */
     static final double LEAST_CONTACT = 0.75;
@@ -50,8 +54,10 @@ record TaperFit(double proud, double contact, double through, double play, boole
     }
 
     /**
-     * The hole that this stud would seat in: its large end a millimetre proud, or as much as keeps its small end inside; the arm as thick as it
-     * is, or faced down to the stud where that is too short for it. Empty where so steep a taper would have come to a point before that.
+     * The hole that this stud would seat in: its large end a millimetre proud, or as much as keeps its small end
+     * inside; the arm as thick as it
+     * is, or faced down to the stud where that is too short for it. Empty where so steep a taper would have come to a
+     * point before that.
      */
     static Optional<Hole.Tapered> holeFor(Stud.Taper stud, double is) {
         double thickness = is > (stud.length() - 1) / LEAST_CONTACT ? stud.length() - 0.5 : is;

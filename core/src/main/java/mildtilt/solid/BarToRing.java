@@ -4,8 +4,10 @@ import java.util.Arrays;
 import mildtilt.geometry.Point;
 
 /**
- * The place of a round bar's middle line nearest to a ring. The line is parted where it goes from the hole into the material and
- * out of it again. Within the hole the distance to its wall can only be least at an end of such a stretch, since the distance from
+ * The place of a round bar's middle line nearest to a ring. The line is parted where it goes from the hole into the
+ * material and
+ * out of it again. Within the hole the distance to its wall can only be least at an end of such a stretch, since the
+ * distance from
  * the axis is a convex function along a line; on the others it is looked for by golden sections.
  */
 final class BarToRing {

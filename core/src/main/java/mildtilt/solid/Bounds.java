@@ -50,7 +50,10 @@ public record Bounds(double minX, double minY, double minZ, double maxX, double 
         return Math.sqrt(x * x + y * y + z * z);
     }
 
-    /** No smaller gap than this can be between what two boxes hold, mm: below 0 the least move that parts the boxes along an axis. */
+    /**
+     * No smaller gap than this can be between what two boxes hold, mm: below 0 the least move that parts the boxes
+     * along an axis.
+     */
     double leastGap(Bounds o) {
         double in = Math.min(
                 Math.min(o.maxX - minX, maxX - o.minX),

@@ -8,7 +8,8 @@ import mildtilt.geometry.RigidMove;
 import mildtilt.geometry.Vector;
 
 /**
- * A convex solid: the hull of points, or of discs about those points, all grown by a sphere. One point is a sphere, two a bar
+ * A convex solid: the hull of points, or of discs about those points, all grown by a sphere. One point is a sphere, two
+ * a bar
  * with round ends, two discs a cylinder, eight points a box.
  */
 public final class Convex {
@@ -150,7 +151,8 @@ public final class Convex {
     }
 
     /**
-     * Points all round the outline that it shows square on, in order: of each direction in the sheet the farthest point. Sharp
+     * Points all round the outline that it shows square on, in order: of each direction in the sheet the farthest
+     * point. Sharp
      * corners come out exact, rounds as chords.
      *
      * @param right unit vector to the right on the sheet

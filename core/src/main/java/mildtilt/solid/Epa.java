@@ -4,10 +4,14 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * How deep two convex solids stand in each other: the least move that parts them, exact for flat-sided ones and to {@link #CLOSE}
- * of their size for round ones. G. van den Bergen's expanding polytope, "Proximity queries and penetration depth computation on 3D
- * game objects", 2001: what the corners of one solid less those of the other span holds the origin where they overlap, and its
- * surface is nearest to it where they overlap least. A polytope inside of it is grown toward that place, face by face. Swapped,
+ * How deep two convex solids stand in each other: the least move that parts them, exact for flat-sided ones and to
+ * {@link #CLOSE}
+ * of their size for round ones. G. van den Bergen's expanding polytope, "Proximity queries and penetration depth
+ * computation on 3D
+ * game objects", 2001: what the corners of one solid less those of the other span holds the origin where they overlap,
+ * and its
+ * surface is nearest to it where they overlap least. A polytope inside of it is grown toward that place, face by face.
+ * Swapped,
  * mirrored, turned or scaled solids give the same depth. One thread at a time.
  */
 final class Epa {
@@ -39,7 +43,8 @@ final class Epa {
     /**
      * Of two cores that overlap or touch: the least move of one that parts them, mm. Their rounding is left out.
      *
-     * @param floor as soon as the depth is known to be no more than this, what is known is the answer, mm; 0 to have it in any case
+     * @param floor as soon as the depth is known to be no more than this, what is known is the answer, mm; 0 to have it
+     * in any case
      */
     double depth(Convex p, Convex q, double floor) {
         points.clear();

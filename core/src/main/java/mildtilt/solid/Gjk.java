@@ -4,9 +4,12 @@ import java.util.Arrays;
 import mildtilt.geometry.Point;
 
 /**
- * The distance between two convex solids: E. G. Gilbert, D. W. Johnson and S. S. Keerthi, "A fast procedure for computing the
- * distance between complex objects in three-dimensional space", 1988. The nearest point of a simplex to the origin is found by
- * the regions of C. Ericson, Real-time collision detection, 5.1. How deep solids that overlap stand in each other is {@link Epa}'s.
+ * The distance between two convex solids: E. G. Gilbert, D. W. Johnson and S. S. Keerthi, "A fast procedure for
+ * computing the
+ * distance between complex objects in three-dimensional space", 1988. The nearest point of a simplex to the origin is
+ * found by
+ * the regions of C. Ericson, Real-time collision detection, 5.1. How deep solids that overlap stand in each other is
+ * {@link Epa}'s.
  * One thread at a time.
  */
 final class Gjk {
@@ -295,7 +298,10 @@ final class Gjk {
         return outside;
     }
 
-    /** Whether the origin lies on the other side of a face than the corner opposite; true too where they are in one plane. */
+    /**
+     * Whether the origin lies on the other side of a face than the corner opposite; true too where they are in one
+     * plane.
+     */
     private boolean beyond(int[] f) {
         double[] p = w[f[0]];
         double ux = w[f[1]][0] - p[0];
@@ -313,7 +319,10 @@ final class Gjk {
         return Math.abs(corner) <= 1e-12 * scale || origin * corner < 0;
     }
 
-    /** The least move, mm, that parts two overlapping cores; its direction, from the second to the first, is left in (vx, vy, vz). */
+    /**
+     * The least move, mm, that parts two overlapping cores; its direction, from the second to the first, is left in
+     * (vx, vy, vz).
+     */
     private double overlap(Convex p, Convex q, double floor) {
         double depth = epa.depth(p, q, Math.max(0, floor));
         vx = epa.way[0];

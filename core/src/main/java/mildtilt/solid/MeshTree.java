@@ -14,7 +14,9 @@ final class MeshTree {
     private final int[] order;
     /** Of each node: its box, six numbers. */
     private float[] boxes = new float[0];
-    /** Of each node: its second child, the first being the next node; or, below 0, the leaf's first triangle, as ~first. */
+    /**
+     * Of each node: its second child, the first being the next node; or, below 0, the leaf's first triangle, as ~first.
+     */
     private int[] link = new int[0];
 
     private int[] counts = new int[0];
@@ -160,7 +162,10 @@ final class MeshTree {
         }
     }
 
-    /** No triangle of a node is nearer than this: the distance to the ball round its box. A long or slanting solid fills its own box badly. */
+    /**
+     * No triangle of a node is nearer than this: the distance to the ball round its box. A long or slanting solid fills
+     * its own box badly.
+     */
     private double atLeast(Search s, int node) {
         int i = 6 * node;
         double x = (boxes[i + 3] - boxes[i]) / 2.0;

@@ -90,7 +90,9 @@ public sealed interface Solid {
             return new Ring(by.moved(centre), by.turned(axis), half, inner, outer);
         }
 
-        /** From a point to its surface, − inside of its material, mm: a rectangle in the half-plane through the axis. */
+        /**
+         * From a point to its surface, − inside of its material, mm: a rectangle in the half-plane through the axis.
+         */
         double distance(double x, double y, double z) {
             double dx = x - centre.x();
             double dy = y - centre.y();
@@ -125,7 +127,8 @@ public sealed interface Solid {
         }
 
         /**
-         * The same as convex pieces, with chords for its arcs: the hole is nowhere taken too large, the outside too small by no
+         * The same as convex pieces, with chords for its arcs: the hole is nowhere taken too large, the outside too
+         * small by no
          * more than the chords' rise.
          */
         Parts pieces() {

@@ -16,7 +16,10 @@ public final class TriangleMesh {
     /** A scan with more triangles than this is to be thinned out first. */
     public static final int MOST_TRIANGLES = 2_000_000;
 
-    /** No corner of a scan lies farther than this from its origin along an axis, mm: a vehicle is smaller, and farther out a float is too coarse. */
+    /**
+     * No corner of a scan lies farther than this from its origin along an axis, mm: a vehicle is smaller, and farther
+     * out a float is too coarse.
+     */
     public static final float FARTHEST = 100_000;
 
     private final float[] corners;
@@ -29,7 +32,8 @@ public final class TriangleMesh {
     /**
      * @param corners x, y, z of each, mm; kept, not copied
      * @param triangles three corners each, by their place; kept, not copied
-     * @throws ImpossibleGeometryException if a triangle names a corner that is not there, a corner is no number, or there is none
+     * @throws ImpossibleGeometryException if a triangle names a corner that is not there, a corner is no number, or
+     * there is none
      */
     public TriangleMesh(float[] corners, int[] triangles) {
         if (triangles.length < 3 || triangles.length % 3 != 0 || corners.length % 3 != 0) {

@@ -18,7 +18,8 @@ public final class LockStops {
     private LockStops() {}
 
     /**
-     * @param beforeDeg how far before the first thing that would else end the lock the stop acts, degrees of inner wheel
+     * @param beforeDeg how far before the first thing that would else end the lock the stop acts, degrees of inner
+     * wheel
      * @param boltRadius from the steer axis to where the stop bolt meets, mm
      */
     public static List<SolveAnswer> of(Job job, double beforeDeg, double boltRadius) {

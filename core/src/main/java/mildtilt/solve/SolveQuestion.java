@@ -4,7 +4,10 @@ import java.util.List;
 import mildtilt.job.Job;
 import mildtilt.steer.QuickFigures.Until;
 
-/** What may move and how far, and what is wanted. The margins to over-centre and of the rod ends are kept without asking. */
+/**
+ * What may move and how far, and what is wanted. The margins to over-centre and of the rod ends are kept without
+ * asking.
+ */
 public record SolveQuestion(List<VariableBounds> freedoms, List<Target> wants) {
 
     public SolveQuestion {

@@ -85,7 +85,10 @@ public record Target(Wish wish, double value, double tolerance) {
         };
     }
 
-    /** What every answer keeps: the chosen distance from over-centre and the rod ends' angles, or what there is now if less. */
+    /**
+     * What every answer keeps: the chosen distance from over-centre and the rod ends' angles, or what there is now if
+     * less.
+     */
     static Target[] kept(Job job, QuickFigures now) {
         Targets t = job.targets();
         return new Target[] {

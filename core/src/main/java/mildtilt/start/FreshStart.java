@@ -20,7 +20,8 @@ import mildtilt.job.VehicleScale;
 import mildtilt.suspension.CornerPoint;
 
 /**
- * A vehicle to begin one's own from: like another, at other sizes, in whole millimetres, and with what its new sizes would make wrong
+ * A vehicle to begin one's own from: like another, at other sizes, in whole millimetres, and with what its new sizes
+ * would make wrong
  * put right by the remedies the program itself offers. What is found in it later is then the user's, not the start's.
  */
 public final class FreshStart {
@@ -73,7 +74,10 @@ public final class FreshStart {
         return now;
     }
 
-    /** With the last joint moved the least way to where the forks can be clocked to an even column and no joint is near its limit. */
+    /**
+     * With the last joint moved the least way to where the forks can be clocked to an even column and no joint is near
+     * its limit.
+     */
     private static Job evened(Job job) {
         Optional<Column> column = job.column().filter(c -> c.joints().size() > 1);
         if (column.isEmpty() || even(column.get(), job)) {

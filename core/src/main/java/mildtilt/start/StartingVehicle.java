@@ -25,7 +25,7 @@ import mildtilt.linkage.SteeredAxle;
  *
  * @param there what need not be bought
  */
-public record StartingVehicle(AxleChoice axle, GearChoice gear, VehicleScale sizes, Set<PartThere> there) {
+public record StartingVehicle(AxleChoice axle, GearChoice gear, VehicleScale sizes, Set<PartAtHand> there) {
 
     /** @throws ImpossibleGeometryException if the gear can't steer such an axle */
     public StartingVehicle {
@@ -82,13 +82,13 @@ public record StartingVehicle(AxleChoice axle, GearChoice gear, VehicleScale siz
 
     private List<Id> ofColumn(Column c) {
         List<Id> parts = new ArrayList<>();
-        if (there.contains(PartThere.COLUMN)) {
+        if (there.contains(PartAtHand.COLUMN)) {
             Stream.concat(
                             Stream.of(c.shafts().getFirst().id()),
                             c.bearings().stream().filter(b -> b.shaft() == 0).map(Bearing::id))
                     .forEach(parts::add);
         }
-        if (there.contains(PartThere.JOINTS)) {
+        if (there.contains(PartAtHand.JOINTS)) {
             c.joints().stream().map(Joint::id).forEach(parts::add);
         }
         return parts;

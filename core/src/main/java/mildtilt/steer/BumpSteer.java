@@ -57,7 +57,9 @@ public final class BumpSteer {
                 : Optional.empty();
     }
 
-    /** How much that changes for each mm the gear is raised, degrees; empty where wheels do not travel or it can't be. */
+    /**
+     * How much that changes for each mm the gear is raised, degrees; empty where wheels do not travel or it can't be.
+     */
     public static Optional<Double> perMmOfGearHeight(Job job, SteeringTrain train) {
         if (train.requireAxle().wheelTravel() == WheelTravel.NONE) {
             return Optional.empty();

@@ -33,9 +33,11 @@ import mildtilt.suspension.KnucklePose;
  * @param rows from right lock to left lock, both ends with them, as fine as requested, for tables and curves only
  * @param worstParked the most that the rim wants parked, N
  * @param worstCreeping the most that it wants at walking pace, N
- * @param creepingPerDeg how much more the rim wants at walking pace for a degree of steering wheel, from straight ahead to the lock, the harder way, N/°; below 0
+ * @param creepingPerDeg how much more the rim wants at walking pace for a degree of steering wheel, from straight ahead
+ * to the lock, the harder way, N/°; below 0
  *     where it wants less at the lock
- * @param leastReturning the least with which the weight turns the wheel back toward the middle away from it, N; below 0 where
+ * @param leastReturning the least with which the weight turns the wheel back toward the middle away from it, N; below 0
+ * where
  *     it turns it away
  * @param leastReturningAt steering wheel there, degrees
  * @param rodForce the largest force along each rod while parked, N, without sign
@@ -132,7 +134,8 @@ public record Effort(
     }
 
     /**
-     * At one place of the steering wheel, ride height; empty without loads, without a steering wheel, or where it can't be.
+     * At one place of the steering wheel, ride height; empty without loads, without a steering wheel, or where it can't
+     * be.
      *
      * @param row force at the rim, N
      * @param rodForce along each rod while parked, N, without sign
@@ -140,7 +143,10 @@ public record Effort(
      */
     public record Here(Row row, Map<Rod, Double> rodForce, double held) {}
 
-    /** Along each rod straight ahead, N, when the rim is pulled as the rule set says and both wheels are held as parked tyres hold them: nothing is lost on the way. */
+    /**
+     * Along each rod straight ahead, N, when the rim is pulled as the rule set says and both wheels are held as parked
+     * tyres hold them: nothing is lost on the way.
+     */
     static Map<Rod, Double> heavyPull(SteeringTrain train, Job job) {
         Map<Rod, Double> all = new EnumMap<>(Rod.class);
         at(train, job, 0)
@@ -241,7 +247,10 @@ public record Effort(
                             / rim));
         }
 
-        /** Change of where a wheel points, seen from above, for a turn about its steer axis k: (s × (k × s))_z / (s_x² + s_y²), s along the spin axis. */
+        /**
+         * Change of where a wheel points, seen from above, for a turn about its steer axis k: (s × (k × s))_z / (s_x² +
+         * s_y²), s along the spin axis.
+         */
         private static double heading(KnucklePose k) {
             Vector s = k.spin();
             Vector turned = k.steerAxis().direction().cross(s);

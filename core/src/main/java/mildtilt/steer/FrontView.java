@@ -46,7 +46,10 @@ public record FrontView(
         }
     }
 
-    /** Empty for a kingpin, where one rod joins both arms, and where the plane of an arm stands upright: it turns about no line then. */
+    /**
+     * Empty for a kingpin, where one rod joins both arms, and where the plane of an arm stands upright: it turns about
+     * no line then.
+     */
     public static Optional<FrontView> of(SteeredAxle axle, Side side) {
         Optional<Point> inner = axle.innerEnd(side);
         Corner corner = axle.corner(side);

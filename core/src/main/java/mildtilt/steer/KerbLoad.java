@@ -13,15 +13,20 @@ import mildtilt.linkage.Rod;
 import mildtilt.suspension.KnucklePose;
 
 /**
- * What a kerb or a hole does to the rods, hit by one front wheel at a time, the driver holding the steering wheel still.
+ * What a kerb or a hole does to the rods, hit by one front wheel at a time, the driver holding the steering wheel
+ * still.
  *
- * <p>The wheel is pushed straight back with so many times its own load as the rule set says, at the tyre's outer or inner edge.
- * As it rolls, its bearing passes the push on at the height of the wheel's centre, so that the torque about the steer axis k is
- * {@code k · ((c ± w/2 s − o) × F)}: c the wheel's centre, s along the spin axis, w the tyre's width, o on the steer axis. Static:
+ * <p>The wheel is pushed straight back with so many times its own load as the rule set says, at the tyre's outer or
+ * inner edge.
+ * As it rolls, its bearing passes the push on at the height of the wheel's centre, so that the torque about the steer
+ * axis k is
+ * {@code k · ((c ± w/2 s − o) × F)}: c the wheel's centre, s along the spin axis, w the tyre's width, o on the steer
+ * axis. Static:
  * speed makes it more, give in tyre and springs less. Our own load case, like the parking loads.
  *
  * @param push N
- * @param rodForce the largest along each rod, straight ahead and at nine tenths of either lock (at the very end a stop takes the
+ * @param rodForce the largest along each rod, straight ahead and at nine tenths of either lock (at the very end a stop
+ * takes the
  *     blow), N, without sign
  */
 public record KerbLoad(double push, Map<Rod, Double> rodForce) {

@@ -139,7 +139,8 @@ public final class LimitGauge {
     }
 
     /**
-     * What is left until the first knuckle stop, tyre contact or shuttle mount, degrees of wheel or mm of shuttle, below 0 past
+     * What is left until the first knuckle stop, tyre contact or shuttle mount, degrees of wheel or mm of shuttle,
+     * below 0 past
      * it; infinite where there is none, NaN where the pose can't be assembled.
      */
     double solidMargin(AxlePose pose) {

@@ -11,7 +11,8 @@ import org.hipparchus.optim.univariate.UnivariateObjectiveFunction;
 import org.hipparchus.optim.univariate.UnivariatePointValuePair;
 
 /**
- * The greatest value of a function over a stretch, both ends with it: the best of some samples, then looked for between the
+ * The greatest value of a function over a stretch, both ends with it: the best of some samples, then looked for between
+ * the
  * neighbours of that one. So no figure hangs on how finely something is drawn.
  *
  * @param at where

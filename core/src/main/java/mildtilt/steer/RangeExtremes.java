@@ -16,8 +16,10 @@ import mildtilt.steer.TravelMap.NotAssembled;
 import mildtilt.steer.TravelMap.Tilt;
 
 /**
- * The worst of every rod end over all the places the wheels can really go ({@link WheelRange}), both locks and both ends of the
- * travel with them. Found rather than sampled, so that no grid that is drawn or printed changes it: the best of a few hundred
+ * The worst of every rod end over all the places the wheels can really go ({@link WheelRange}), both locks and both
+ * ends of the
+ * travel with them. Found rather than sampled, so that no grid that is drawn or printed changes it: the best of a few
+ * hundred
  * places, then steps that halve from there until they no longer matter.
  *
  * @param offCentre of each rod end that pushes an arm or a slide, how near it comes to having no lever
@@ -31,7 +33,10 @@ public record RangeExtremes(Map<RodEnd, OffCentre> offCentre, Map<RodEnd, Tilt> 
     private static final int TRAVEL_STEPS = 4;
     private static final double FINEST = 1e-6;
 
-    /** How near a rod comes to having no lever on what it pushes: 0 in line, 90 square. @param deg see {@link mildtilt.geometry.Axis#offCentreDeg} */
+    /**
+     * How near a rod comes to having no lever on what it pushes: 0 in line, 90 square. @param deg see {@link
+     * mildtilt.geometry.Axis#offCentreDeg}
+     */
     public record OffCentre(double deg, At at) {}
 
     public RangeExtremes {

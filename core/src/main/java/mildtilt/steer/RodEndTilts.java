@@ -6,7 +6,10 @@ import mildtilt.linkage.AxleSolver;
 import mildtilt.linkage.RodEnd;
 import mildtilt.linkage.RodEndAngles;
 
-/** Every rod end's tilt, its angle to its arm and how far it is off centre in one pose, degrees; NaN where there is none. For inner loops. */
+/**
+ * Every rod end's tilt, its angle to its arm and how far it is off centre in one pose, degrees; NaN where there is
+ * none. For inner loops.
+ */
 final class RodEndTilts implements RodEndAngles.Visitor {
 
     final double[] tilt = new double[RodEnd.values().length];

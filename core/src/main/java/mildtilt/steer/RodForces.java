@@ -72,7 +72,8 @@ final class RodForces {
     }
 
     /**
-     * What the pitman arm does to a centre link that two tie rods pull at: the idler holds it square to the link as a beam
+     * What the pitman arm does to a centre link that two tie rods pull at: the idler holds it square to the link as a
+     * beam
      * on two supports, and along it only so far that nothing turns the idler.
      */
     static Vector onCentreLink(Mechanism.CentreLinkAt c, Vector onLeft, Vector onRight) {
@@ -119,7 +120,8 @@ final class RodForces {
 
     /**
      * A drag link that pulls at the tie rod between its ends: square to the rod its pull is shared as on a beam on two
-     * supports, along it so that both knuckles have their torque. Two equations for the pull on the left end and the drag
+     * supports, along it so that both knuckles have their torque. Two equations for the pull on the left end and the
+     * drag
      * link's force.
      */
     private static void onTieRod(

@@ -14,8 +14,10 @@ import mildtilt.linkage.SteeredAxle;
  * What a rod carries at the worst of the lock with the vehicle parked, and what is left.
  *
  * @param force N, without sign: the wheel is turned both ways, so each rod is pushed as hard as it is pulled
- * @param kerbForce the largest when one wheel meets the rule set's kerb, N ({@link KerbLoad}); empty where it asks for none
- * @param pullForce straight ahead when the rim is pulled as hard as the rule set says and both wheels are held as a parked tyre
+ * @param kerbForce the largest when one wheel meets the rule set's kerb, N ({@link KerbLoad}); empty where it asks for
+ * none
+ * @param pullForce straight ahead when the rim is pulled as hard as the rule set says and both wheels are held as a
+ * parked tyre
  *     holds them, N, nothing lost on the way
  * @param bucklingMargin the load at which the rod as made buckles over the force; empty without a known tube
  * @param stress largest, a cranked rod's bending with it, MPa; empty without a known tube

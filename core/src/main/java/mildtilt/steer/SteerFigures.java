@@ -26,18 +26,22 @@ import mildtilt.suspension.KnucklePose;
  *     empty when the wheels do not turn
  * @param sense which way the wheels turn
  * @param atInner20 where the inner wheel stands at exactly 20 degrees, turning left and right, if it does
- * @param ackermannWithoutToePct Ackermann at 20 degrees of inner wheel with the static toe taken out of both wheels, the way that
+ * @param ackermannWithoutToePct Ackermann at 20 degrees of inner wheel with the static toe taken out of both wheels,
+ * the way that
  *     is further from true; empty if never reached
  * @param lift what turning to either lock lifts the axle's weight by
  * @param bump straight ahead over the travel, from droop to bump; both wheels alike, or against each other
  *     where the axle only rolls
  * @param roll straight ahead, the left wheel up as the right goes down, over the travel that both allow
- * @param rollSteer degrees both wheels steer on average for a degree of roll at ride height, + to the left as the left wheel
- *     rises (the body leaning left, as in a turn to the right: above 0 it steers out of the turn, roll understeer); empty
+ * @param rollSteer degrees both wheels steer on average for a degree of roll at ride height, + to the left as the left
+ * wheel
+ *     rises (the body leaning left, as in a turn to the right: above 0 it steers out of the turn, roll understeer);
+ * empty
  *     where the wheels do not roll
  * @param bumpSteer toe change of each wheel over the whole travel, straight ahead, peak to peak, degrees
  * @param normalBumpSteer the same over the normal travel alone
- * @param worstMiss largest miss of the job's own table of outer angles over the angles it covers, both ways, degrees; empty
+ * @param worstMiss largest miss of the job's own table of outer angles over the angles it covers, both ways, degrees;
+ * empty
  *     without one or where none of it is reached
  * @param rake of each tie rod in plan; empty where one tie rod joins both arms
  * @param limits what stops the lock
@@ -134,7 +138,10 @@ public record SteerFigures(
      */
     public record Rake(double designDeg, double worstDeg, double steeringWheelDeg) {
 
-        /** From here on the rod pulls so nearly along what it should pull across that no figure of its force means anything, degrees. */
+        /**
+         * From here on the rod pulls so nearly along what it should pull across that no figure of its force means
+         * anything, degrees.
+         */
         private static final double ALL_BUT_ALONG_DEG = 89.9;
 
         /** How many times the rod's force grows against a square pull: 1 / cos. Empty where it all but pulls along. */

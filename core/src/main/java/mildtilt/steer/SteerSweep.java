@@ -242,7 +242,8 @@ public final class SteerSweep {
     }
 
     /**
-     * How far toward a lock loads are worked out: to its end, or short of it where the linkage itself ends it, since over centre a rod
+     * How far toward a lock loads are worked out: to its end, or short of it where the linkage itself ends it, since
+     * over centre a rod
      * has no lever and every load is without end.
      */
     private static double loadedTo(SteerFigures.Lock lock) {

@@ -15,7 +15,10 @@ public record SteeringInput(double steeringWheelDeg, double travelLeft, double t
 
     public static final SteeringInput STRAIGHT_AHEAD = new SteeringInput(0, 0, 0);
 
-    /** The nearest that gear and travel allow. @param before the input before this: which lever leads where one wheel goes up as the other goes down */
+    /**
+     * The nearest that gear and travel allow. @param before the input before this: which lever leads where one wheel
+     * goes up as the other goes down
+     */
     public SteeringInput within(SteeringTrain train, Vehicle v, WheelTravel travel, SteeringInput before) {
         double left = train.stopDeg(Side.LEFT).orElse(360.0);
         double right = train.stopDeg(Side.RIGHT).orElse(-360.0);

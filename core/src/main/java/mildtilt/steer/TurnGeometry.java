@@ -47,7 +47,10 @@ public record TurnGeometry(
         return innerDeg() < SMALLEST ? Optional.empty() : Optional.of(outerDeg() - idealOuterDeg());
     }
 
-    /** (inner − outer) / (inner − ideal outer), percent: 0 parallel, 100 true, below 0 reversed. None where both wheels stand on one line: they want the same angle. */
+    /**
+     * (inner − outer) / (inner − ideal outer), percent: 0 parallel, 100 true, below 0 reversed. None where both wheels
+     * stand on one line: they want the same angle.
+     */
     public Optional<Double> ackermannPct() {
         double wanted = innerDeg() - idealOuterDeg();
         return innerDeg() < SMALLEST || Math.abs(wanted) < 1e-9

@@ -5,8 +5,10 @@ import mildtilt.geometry.Vector;
 import mildtilt.suspension.KnucklePose;
 
 /**
- * How far the axle's own weight has to be lifted to turn the wheels, at ride height: what the tyres do against the body as each
- * knuckle turns about its inclined steer axis, integrated from straight ahead. Below 0 the axle sinks as it is turned: its weight
+ * How far the axle's own weight has to be lifted to turn the wheels, at ride height: what the tyres do against the body
+ * as each
+ * knuckle turns about its inclined steer axis, integrated from straight ahead. Below 0 the axle sinks as it is turned:
+ * its weight
  * then turns the wheels away from straight ahead, and holds them there.
  *
  * @param leastMm least lift anywhere on the way to the lock, both wheels' mean, mm; 0 where it only rises

@@ -10,8 +10,10 @@ import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
 import org.hipparchus.exception.MathRuntimeException;
 
 /**
- * Where the wheels can really go: at every travel as far to either side as gear, linkage, knuckle stops, tyres and a shuttle's
- * mounts let them. A place is given by its travel, mm, and by how far it is on the way to that travel's lock: −1 right lock,
+ * Where the wheels can really go: at every travel as far to either side as gear, linkage, knuckle stops, tyres and a
+ * shuttle's
+ * mounts let them. A place is given by its travel, mm, and by how far it is on the way to that travel's lock: −1 right
+ * lock,
  * 0 straight ahead, 1 left lock. One thread at a time.
  */
 final class WheelRange {
@@ -56,7 +58,10 @@ final class WheelRange {
         return Math.abs(part) * lockDeg(part >= 0 ? Side.LEFT : Side.RIGHT, z);
     }
 
-    /** Steering wheel at which the wheels meet the first solid thing, or the linkage its end, at one travel; degrees, + left. */
+    /**
+     * Steering wheel at which the wheels meet the first solid thing, or the linkage its end, at one travel; degrees, +
+     * left.
+     */
     double lockDeg(Side way, double z) {
         return locks.computeIfAbsent(z, this::locks)[way.ordinal()];
     }
@@ -116,7 +121,9 @@ final class WheelRange {
         return in;
     }
 
-    /** What is left until something solid, degrees of wheel or mm of shuttle; NaN where the linkage can't be assembled. */
+    /**
+     * What is left until something solid, degrees of wheel or mm of shuttle; NaN where the linkage can't be assembled.
+     */
     private double margin(double sw, double z) {
         return gauge.solidMargin(pose(sw, z));
     }

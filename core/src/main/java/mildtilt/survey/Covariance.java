@@ -13,7 +13,10 @@ public record Covariance(List<Id> points, double[][] mm2) {
 
     public static final Covariance NONE = new Covariance(List.of(), new double[0][0]);
 
-    /** Covariance of one coordinate of a point with one of another, mm²; 0 if either is not settled. @param axis 0 x, 1 y, 2 z */
+    /**
+     * Covariance of one coordinate of a point with one of another, mm²; 0 if either is not settled. @param axis 0 x, 1
+     * y, 2 z
+     */
     public double of(Id a, int axis, Id b, int otherAxis) {
         int i = points.indexOf(a);
         int j = points.indexOf(b);

@@ -14,7 +14,8 @@ import mildtilt.survey.Surveyed.Place;
  * How far a vehicle's two sides differ, as measured.
  *
  * @param pairs each left point against the mirror image of its right one
- * @param axleDeg how far the line between both wheel centres is from square to the frame, degrees; + with the left wheel ahead; empty if they
+ * @param axleDeg how far the line between both wheel centres is from square to the frame, degrees; + with the left
+ * wheel ahead; empty if they
  *     are not both measured
  * @param axleSd its ±, degrees
  */
@@ -34,7 +35,10 @@ public record SideDifference(List<Pair> pairs, Optional<Double> axleDeg, double 
         }
     }
 
-    /** @param names what points are called; two marks are a pair if one is called left and the other right, and else alike */
+    /**
+     * @param names what points are called; two marks are a pair if one is called left and the other right, and else
+     * alike
+     */
     public static SideDifference of(Surveyed s, Function<Id, String> names) {
         List<Pair> all = new ArrayList<>();
         s.places().forEach((id, left) -> onRight(s, id, names)

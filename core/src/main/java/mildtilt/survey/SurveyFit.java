@@ -35,9 +35,12 @@ import org.hipparchus.optim.nonlinear.vector.leastsquares.LevenbergMarquardtOpti
 import org.hipparchus.util.Pair;
 
 /**
- * All points of a survey settled at once by least squares, each reading weighed by its ±: residuals over spread, Levenberg–Marquardt by
- * Hipparchus. What the readings leave open is seen in the singular values of the last Jacobian. With Q the inverse of its normal matrix a
- * point's ± is the root of Q's diagonal; a reading's redundancy is 1 − (J Q Jᵀ)ᵢᵢ, and its residual over the root of that is what W. Baarda's data
+ * All points of a survey settled at once by least squares, each reading weighed by its ±: residuals over spread,
+ * Levenberg–Marquardt by
+ * Hipparchus. What the readings leave open is seen in the singular values of the last Jacobian. With Q the inverse of
+ * its normal matrix a
+ * point's ± is the root of Q's diagonal; a reading's redundancy is 1 − (J Q Jᵀ)ᵢᵢ, and its residual over the root of
+ * that is what W. Baarda's data
  * snooping looks at (A testing procedure for use in geodetic networks, 1968).
  */
 public final class SurveyFit {
@@ -65,7 +68,8 @@ public final class SurveyFit {
     }
 
     /**
-     * @param plan where a point is thought to be, if it is: of two places that suit as well, the one nearer to it is meant
+     * @param plan where a point is thought to be, if it is: of two places that suit as well, the one nearer to it is
+     * meant
      * @param names what a point is called in what is said of it
      */
     public static Surveyed of(Survey survey, Function<Id, Optional<Point>> plan, Function<Id, String> names) {

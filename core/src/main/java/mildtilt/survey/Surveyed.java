@@ -34,7 +34,8 @@ public record Surveyed(
      * @param point whose reading
      * @param index among its readings
      * @param off how far what was read is from what all say, mm or degrees; the worst of several figures
-     * @param misread how far it would have to be misread for the others to say what they say, mm or degrees; more than {@code off}, as a wrong reading draws
+     * @param misread how far it would have to be misread for the others to say what they say, mm or degrees; more than
+     * {@code off}, as a wrong reading draws
      *     the point to itself
      * @param times {@code off} in its own ±, allowing for how much of it the other readings can see
      * @param checked whether other readings can see it at all
@@ -48,7 +49,8 @@ public record Surveyed(
     }
 
     /**
-     * The reading most likely to be wrong, if one is. The worst alone: a wrong one makes its neighbours look wrong. A tape and the place of the mark it
+     * The reading most likely to be wrong, if one is. The worst alone: a wrong one makes its neighbours look wrong. A
+     * tape and the place of the mark it
      * is held to can't be told apart where nothing else is measured from there; then it is the one that is off by more.
      */
     public Optional<ReadingCheck> worst() {

@@ -29,7 +29,8 @@ import org.jspecify.annotations.Nullable;
  * that function continuous; what is missing is reported at the end.
  *
  * <p>Where rod and arm come near to being in line that way fails a little too early: as the knuckle turns on, the
- * suspension moves too, and with it the place where the rod runs out. There the knuckle's turn is taken as given instead, the
+ * suspension moves too, and with it the place where the rod runs out. There the knuckle's turn is taken as given
+ * instead, the
  * swing follows from the height, and the rod's length is the root; the linkage ends exactly where that length is at its
  * greatest or least ({@link #byTurn}).
  */
@@ -50,7 +51,10 @@ public final class CornerSolver {
     private final Orbit lower;
     private final Upper upper;
     private final double designHeight;
-    /** Whether the rod's point comes nearer to its other end (−1) or goes away from it (1) as it turns on, in the design position. */
+    /**
+     * Whether the rod's point comes nearer to its other end (−1) or goes away from it (1) as it turns on, in the design
+     * position.
+     */
     private final double rodSense;
     /** Rise of the wheel for a swing of the lower arm in the design position, mm/rad, and how that changes. */
     private final double heightPerSwing;
@@ -175,9 +179,12 @@ public final class CornerSolver {
     }
 
     /**
-     * The same with the knuckle's turn as the unknown. Seen from its other end the rod's point is farther away the more the
-     * knuckle turns, up to where rod and arm are in line, or the other way about; {@code gap} is how much farther than the
-     * rod is long. A turn before that place is a pose; where even that place is not reached, what is missing there is the answer.
+     * The same with the knuckle's turn as the unknown. Seen from its other end the rod's point is farther away the more
+     * the
+     * knuckle turns, up to where rod and arm are in line, or the other way about; {@code gap} is how much farther than
+     * the
+     * rod is long. A turn before that place is a pose; where even that place is not reached, what is missing there is
+     * the answer.
      *
      * @param near a trial to begin from, if there is one
      * @return empty if the wheel can't be brought to the height
@@ -263,7 +270,10 @@ public final class CornerSolver {
         return Double.isNaN(gap) ? -want * 1e6 : gap;
     }
 
-    /** The swing of the lower arm that keeps the wheel at its height for a given turn of the knuckle, each found from the last. */
+    /**
+     * The swing of the lower arm that keeps the wheel at its height for a given turn of the knuckle, each found from
+     * the last.
+     */
     private final class TurnedSwing {
         private final Point inner;
         private final double target;

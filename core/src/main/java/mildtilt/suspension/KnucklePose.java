@@ -107,7 +107,10 @@ public record KnucklePose(
         return contactPoint().minus(axisOnGround()).dot(flat);
     }
 
-    /** Mechanical trail along the wheel as it is turned, mm; the same as {@link #mechanicalTrail} with the wheel straight. */
+    /**
+     * Mechanical trail along the wheel as it is turned, mm; the same as {@link #mechanicalTrail} with the wheel
+     * straight.
+     */
     public double trailAlongWheel() {
         Vector heading = new Vector(spin.y(), -spin.x(), 0).direction().times(side.sign());
         return axisOnGround().minus(contactPoint()).dot(heading);
@@ -123,7 +126,10 @@ public record KnucklePose(
         return armAngleDeg(tieRodPoint, tieRodInner);
     }
 
-    /** How far a rod is from going over centre on this knuckle, in the plane square to the steer axis: 0 in line, 90 square; degrees. */
+    /**
+     * How far a rod is from going over centre on this knuckle, in the plane square to the steer axis: 0 in line, 90
+     * square; degrees.
+     */
     public double offCentreDeg(Point rodPoint, Point otherEnd) {
         return steerAxis().offCentreDeg(rodPoint, otherEnd);
     }

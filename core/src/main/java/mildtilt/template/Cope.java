@@ -12,9 +12,12 @@ import mildtilt.units.Quantity;
 /**
  * The ends of a tube cut to meet other tubes.
  *
- * <p>With the tube's axis along z from the other's axis, its points at radius r are (r cos φ, r sin φ, z); the other, of radius R, runs along
- * (sin θ, 0, cos θ) through (0, e, 0). They meet where {@code (r sin φ − e)² + (r cos φ cos θ − z sin θ)² = R²}, on the near side
- * {@code z = (r cos φ cos θ + sqrt(R² − (r sin φ − e)²)) / sin θ}; a flat is R = 0 without the root. The cut is made square through the wall,
+ * <p>With the tube's axis along z from the other's axis, its points at radius r are (r cos φ, r sin φ, z); the other,
+ * of radius R, runs along
+ * (sin θ, 0, cos θ) through (0, e, 0). They meet where {@code (r sin φ − e)² + (r cos φ cos θ − z sin θ)² = R²}, on the
+ * near side
+ * {@code z = (r cos φ cos θ + sqrt(R² − (r sin φ − e)²)) / sin θ}; a flat is R = 0 without the root. The cut is made
+ * square through the wall,
  * so of the wall's two faces the one that has to be cut back farther counts.
  */
 public final class Cope {

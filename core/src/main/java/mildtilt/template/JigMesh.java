@@ -11,10 +11,12 @@ import mildtilt.units.Phrase;
 import mildtilt.units.Quantity;
 
 /**
- * The surface of a centring jig: two half shells round the shafts' axis z, each bored for one shaft below and the other above the
+ * The surface of a centring jig: two half shells round the shafts' axis z, each bored for one shaft below and the other
+ * above the
  * middle, with windows to tack through and two grooves for clamps.
  *
- * <p>Made of cells between steps of radius, angle and length, filled or not; the surface is every face between a filled cell and an
+ * <p>Made of cells between steps of radius, angle and length, filled or not; the surface is every face between a filled
+ * cell and an
  * empty one. Faces share their corners, so that it is closed whatever the sizes.
  */
 final class JigMesh {

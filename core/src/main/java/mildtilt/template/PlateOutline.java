@@ -38,7 +38,10 @@ final class PlateOutline {
         return all;
     }
 
-    /** Direction of the point where the tangent from a spot touches the circle, rad. @param way 1 to the right of the line from the spot to the middle */
+    /**
+     * Direction of the point where the tangent from a spot touches the circle, rad. @param way 1 to the right of the
+     * line from the spot to the middle
+     */
     private static double tangent(PatternPoint s, double r, int way) {
         double d = Math.hypot(s.x(), s.y());
         return Math.atan2(s.y(), s.x()) + way * Math.acos(Math.min(1, r / d));

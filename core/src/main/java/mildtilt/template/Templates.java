@@ -264,7 +264,10 @@ public record Templates(List<FlatPattern> patterns, List<Jig> jigs, List<Phrase>
 
     private record Reach(Direction way, SurfaceReach.Hit hit) {}
 
-    /** Where the foot meets what it stands on, from left to right seen from the wheel with the foot down; empty where part of it meets nothing. */
+    /**
+     * Where the foot meets what it stands on, from left to right seen from the wheel with the foot down; empty where
+     * part of it meets nothing.
+     */
     private static List<PatternPoint> edge(
             Piece.BearingBracket b, Point middle, Direction axis, Direction way, Shape shape) {
         // Seen from the wheel along the axis, down is toward the foot; right is then down turned a quarter against the

@@ -34,7 +34,9 @@ public sealed interface Measurand {
     /** How far the steering wheel's spokes are turned to the left with the road wheels straight. */
     record SpokesOffStraight() implements Measurand {}
 
-    /** Most force at the rim to turn the wheels. @param onGround the tyres on the ground, standing still; else raised */
+    /**
+     * Most force at the rim to turn the wheels. @param onGround the tyres on the ground, standing still; else raised
+     */
     record RimForce(boolean onGround) implements Measurand {}
 
     /** Free movement of the rim before a road wheel stirs. @param onGround the tyres on the ground; else raised */

@@ -35,9 +35,11 @@ public sealed interface TrialReading {
     }
 
     /**
-     * Where the laser on a hub draws its dot on the wall ahead, from the mark of that hub's dot at ride height with the rod on.
+     * Where the laser on a hub draws its dot on the wall ahead, from the mark of that hub's dot at ride height with the
+     * rod on.
      *
-     * @param rodOn whether the tie rod was on; off, the hub is held straight ahead by hand, so that the dot shows how the hub itself moves sideways
+     * @param rodOn whether the tie rod was on; off, the hub is held straight ahead by hand, so that the dot shows how
+     * the hub itself moves sideways
      * @param travel of that wheel, mm
      * @param left mm to the left, seen by the driver
      * @param up mm; 0 where it was not read; not used
@@ -79,7 +81,8 @@ public sealed interface TrialReading {
     }
 
     /**
-     * A dial indicator at one station of a shaft, read at equal steps of one turn, the first with the mark up; + pushed in.
+     * A dial indicator at one station of a shaft, read at equal steps of one turn, the first with the mark up; + pushed
+     * in.
      *
      * @param along from the shaft's wheel end, mm
      */

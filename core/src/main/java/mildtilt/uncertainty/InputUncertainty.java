@@ -19,7 +19,8 @@ import org.hipparchus.linear.MatrixUtils;
 import org.hipparchus.linear.RealMatrix;
 
 /**
- * What of a job is not known exactly: three figures of each point, and how each shaft's forks are clocked. Surveyed points are in doubt as
+ * What of a job is not known exactly: three figures of each point, and how each shaft's forks are clocked. Surveyed
+ * points are in doubt as
  * the survey found, together; all others by what is stated, each by itself.
  */
 final class InputUncertainty {
@@ -141,8 +142,10 @@ final class InputUncertainty {
     }
 
     /**
-     * The same draw, had one part been measured once more: x − K (H x + r v), where H picks that part's figures, r is what it would be measured to, v a
-     * standard draw and K = C Hᵀ (H C Hᵀ + r²)⁻¹. Over all draws that has the covariance C − K H C: what hangs together with that part is surer, too, and
+     * The same draw, had one part been measured once more: x − K (H x + r v), where H picks that part's figures, r is
+     * what it would be measured to, v a
+     * standard draw and K = C Hᵀ (H C Hᵀ + r²)⁻¹. Over all draws that has the covariance C − K H C: what hangs together
+     * with that part is surer, too, and
      * what does not is as it was to the last bit.
      */
     double[] measuredAgain(double[] off, Part part, double[] v) {

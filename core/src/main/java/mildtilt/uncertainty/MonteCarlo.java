@@ -21,8 +21,10 @@ import mildtilt.uncertainty.UncertaintyReport.Figure;
 import mildtilt.uncertainty.UncertaintyReport.Gain;
 
 /**
- * Works a plan out many times over, each time with everything a little off as it may well be (Monte Carlo; JCGM 101:2008, Propagation of distributions
- * using a Monte Carlo method). Then some of the same draws once more for each thing that could be measured again, with it less off: what that leaves of a
+ * Works a plan out many times over, each time with everything a little off as it may well be (Monte Carlo; JCGM
+ * 101:2008, Propagation of distributions
+ * using a Monte Carlo method). Then some of the same draws once more for each thing that could be measured again, with
+ * it less off: what that leaves of a
  * figure's ± needs no straight line between the two, which a worst of two sides is far from.
  */
 public final class MonteCarlo {

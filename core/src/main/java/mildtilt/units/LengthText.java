@@ -12,7 +12,9 @@ public final class LengthText {
 
     /** Fractions are shown to the nearest 1/32 inch, the finest mark on a common tape. */
     private static final int DENOMINATOR = 32;
-    /** Shorter than this a length is a bore, a thread or a wall, which no tape measures: it is shown in decimals, mm. */
+    /**
+     * Shorter than this a length is a bore, a thread or a wall, which no tape measures: it is shown in decimals, mm.
+     */
     private static final double FROM_TAPE = 50;
 
     private static final String NUMBER = "(?:\\d+(?:\\.\\d*)?|\\.\\d+)";
@@ -44,8 +46,10 @@ public final class LengthText {
     }
 
     /**
-     * What a field shows of a length, as a person uses it: with fractions chosen, to the nearest one that is marked on a tape where it is long enough to be
-     * measured with one; what is shorter, a bore or a wall, to a ten-thousandth of an inch. The field keeps the exact value underneath as long as nothing else is typed.
+     * What a field shows of a length, as a person uses it: with fractions chosen, to the nearest one that is marked on
+     * a tape where it is long enough to be
+     * measured with one; what is shorter, a bore or a wall, to a ten-thousandth of an inch. The field keeps the exact
+     * value underneath as long as nothing else is typed.
      */
     public static String inField(double mm, LengthUnit unit) {
         String exact = editable(mm, unit);

@@ -10,7 +10,9 @@ import java.util.List;
  */
 public record Phrase(String pattern, List<Quantity> measures) {
 
-    /** Stands for an opening brace of a user's own text until the sentence is shown; no text that can be typed holds it. */
+    /**
+     * Stands for an opening brace of a user's own text until the sentence is shown; no text that can be typed holds it.
+     */
     private static final char BRACE = '\u0001';
 
     /** A user's own text as it may stand in a pattern. */

@@ -8,7 +8,8 @@ import java.lang.annotation.Target;
 
 /**
  * Asks for {@code withX(x)} of every component of a record. The record {@code Shaft} then implements the generated
- * {@code ShaftBuilder.With}; {@code End} inside {@code RodMakeUp} implements {@code RodMakeUpEndBuilder.With}. A method of the
+ * {@code ShaftBuilder.With}; {@code End} inside {@code RodMakeUp} implements {@code RodMakeUpEndBuilder.With}. A method
+ * of the
  * same name in the record itself comes first, so a change with a rule of its own is written by hand.
  */
 @RecordBuilder.Template(options = @RecordBuilder.Options(enableGetters = false, addStaticBuilder = false))

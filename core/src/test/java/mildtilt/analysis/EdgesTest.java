@@ -27,7 +27,10 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 
-/** Geometry at its edges: whatever is typed or dragged ends in figures that are figures, or in a sentence that says what can't be. */
+/**
+ * Geometry at its edges: whatever is typed or dragged ends in figures that are figures, or in a sentence that says what
+ * can't be.
+ */
 class EdgesTest {
 
     private static final Grid GRID = new Grid(4, 3);

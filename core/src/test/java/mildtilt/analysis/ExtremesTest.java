@@ -30,7 +30,8 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 
 /**
- * Every number of every demo put to extremes, one at a time: it is refused with a sentence, or everything is worked out of it. A part of the numbers in every
+ * Every number of every demo put to extremes, one at a time: it is refused with a sentence, or everything is worked out
+ * of it. A part of the numbers in every
  * test run; all, with what became of each written to target, with -Dmildtilt.extremes=1.
  */
 class ExtremesTest {

@@ -250,7 +250,10 @@ class BearingsTest {
         assertThat(along.cross(place.minus(split.start(3))).norm()).isCloseTo(0, within(1e-9));
     }
 
-    /** A bar of 22 in tube bearings at 60 and 510, a bearing between them 1 mm up: 3 E I L / (a² b²), and with the next one 100 mm on more than that. */
+    /**
+     * A bar of 22 in tube bearings at 60 and 510, a bearing between them 1 mm up: 3 E I L / (a² b²), and with the next
+     * one 100 mm on more than that.
+     */
     @Test
     void misalignedBearingLoadMatchesContinuousBeam() {
         Column bare = TestColumns.inTube(TestColumns.straight(1, 580))
@@ -276,7 +279,9 @@ class BearingsTest {
         assertThat(OutOfLine.of(two).getFirst().sideLoad()).isCloseTo(reaction, within(reaction * 0.01));
     }
 
-    /** A joint's couple on the shaft that drives it is held by the two bearings of its tube alone: M over their span. */
+    /**
+     * A joint's couple on the shaft that drives it is held by the two bearings of its tube alone: M over their span.
+     */
     @Test
     void jointCoupleIsCarriedByTubeBearings() {
         Column c = TestColumns.through(
@@ -301,7 +306,10 @@ class BearingsTest {
                 .isCloseTo(Math.max(couple / 400, across * 50 / 400), within(couple / 400 * 1e-3));
     }
 
-    /** A frame bearing on a shaft whose lower joint goes with the frame follows; the tube's shaft, on the body, is carried off it. */
+    /**
+     * A frame bearing on a shaft whose lower joint goes with the frame follows; the tube's shaft, on the body, is
+     * carried off it.
+     */
     @Test
     void bearingOffsetEqualsShaftMovement() {
         Column c = TestColumns.inTube(TestColumns.straight(2, 500))

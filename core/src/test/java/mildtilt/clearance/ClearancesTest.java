@@ -47,7 +47,10 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 
-/** The gaps of whole vehicles against the same bodies at random places of the range, and of simple ones against geometry by hand. */
+/**
+ * The gaps of whole vehicles against the same bodies at random places of the range, and of simple ones against geometry
+ * by hand.
+ */
 class ClearancesTest {
 
     private static final Job CARRIER = DemoJob.MARSH_CARRIER.job();
@@ -76,7 +79,10 @@ class ClearancesTest {
         return pair(figures(job), a, b).orElseThrow(() -> new AssertionError("not near: " + a + ", " + b));
     }
 
-    /** No place of the range, however it is come by, has a smaller gap than is told, or a small one that is not told at all. */
+    /**
+     * No place of the range, however it is come by, has a smaller gap than is told, or a small one that is not told at
+     * all.
+     */
     @ParameterizedTest
     @EnumSource(DemoJob.class)
     void reportedGapIsTheMinimumOverTheRange(DemoJob demo) {

@@ -22,7 +22,10 @@ import mildtilt.suspension.CornerPoint;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 
-/** What must hold of gaps whatever the vehicle: how they change when an obstacle is moved, grown, mirrored or joined by others. */
+/**
+ * What must hold of gaps whatever the vehicle: how they change when an obstacle is moved, grown, mirrored or joined by
+ * others.
+ */
 class GapPropertiesTest {
 
     /** How far two passes over the range may differ: each finds the smallest gap to this, mm. */

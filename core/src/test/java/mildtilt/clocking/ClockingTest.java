@@ -161,7 +161,10 @@ class ClockingTest {
         assertThat(best.ripplePct()).isLessThanOrEqualTo(least + 1e-9).isCloseTo(least, within(0.05));
     }
 
-    /** Where there is too much to rule all out, what is found is said not to be proven, and is still no worse than a long search by chance. */
+    /**
+     * Where there is too much to rule all out, what is found is said not to be proven, and is still no worse than a
+     * long search by chance.
+     */
     @Test
     void clockingIsGoodWhenTooManyCombinations() {
         // Free shafts among fine steps, and fine steps only, past what can be gone through.

@@ -103,7 +103,10 @@ class ColumnPartsTest {
                 .hasMessageEndingWith(".");
     }
 
-    /** Any column comes back from its file as it was, is worked out without a figure that is none, and every remedy applies. */
+    /**
+     * Any column comes back from its file as it was, is worked out without a figure that is none, and every remedy
+     * applies.
+     */
     @RepeatedTest(8)
     void anyColumnIsKeptAndJudgedWhole(RepetitionInfo rep) throws Exception {
         Column c = new RandomColumns(rep.getCurrentRepetition()).next();

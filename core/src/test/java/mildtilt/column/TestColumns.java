@@ -12,7 +12,9 @@ public final class TestColumns {
 
     private TestColumns() {}
 
-    /** @param clocking of the shafts between joints. @param doubles which joints are double ones that centre themselves */
+    /**
+     * @param clocking of the shafts between joints. @param doubles which joints are double ones that centre themselves
+     */
     public static Column through(List<Point> points, double[] clocking, boolean... doubles) {
         int joints = points.size() - 2;
         List<Shaft> shafts = new ArrayList<>();
@@ -69,7 +71,9 @@ public final class TestColumns {
         return through(points, new double[Math.max(0, joints - 1)]);
     }
 
-    /** Splines of so many teeth in the forks at the ends of the shafts between joints, cyclically; 0 for a plain bore. */
+    /**
+     * Splines of so many teeth in the forks at the ends of the shafts between joints, cyclically; 0 for a plain bore.
+     */
     public static Column splined(Column c, int... teeth) {
         Column changed = c;
         for (int s = 1; s < c.joints().size(); s++) {

@@ -26,7 +26,8 @@ import mildtilt.rules.ShippedRules;
 import org.junit.jupiter.api.Test;
 
 /**
- * One column small enough for pencil and paper: level for 600, down at 30 degrees for 400, level again for 200, all in the plane of
+ * One column small enough for pencil and paper: level for 600, down at 30 degrees for 400, level again for 200, all in
+ * the plane of
  * the wheel. Every figure below is worked out beside it.
  */
 class ByHandTest {

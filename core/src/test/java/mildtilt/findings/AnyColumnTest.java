@@ -100,7 +100,9 @@ class AnyColumnTest {
         return CARRIER.withColumn(new RandomColumns(seed).next());
     }
 
-    /** A limit made stricter never finds less, one made laxer never more, and what it does not judge stays as it was. */
+    /**
+     * A limit made stricter never finds less, one made laxer never more, and what it does not judge stays as it was.
+     */
     @ParameterizedTest
     // The carrier is alike left and right, has hardly any toe or roll steer, and any kingpin leans in by more than
     // nothing.
@@ -197,7 +199,10 @@ class AnyColumnTest {
         return all.stream().map(f -> f.element() + f.what().text(LengthUnit.MM)).toList();
     }
 
-    /** Put together from the figures by hand: a joint is over its limit exactly where the figures say so, a shaft without room likewise. */
+    /**
+     * Put together from the figures by hand: a joint is over its limit exactly where the figures say so, a shaft
+     * without room likewise.
+     */
     @RepeatedTest(25)
     void theFindingsAreTheFiguresAgainstTheLimits(RepetitionInfo rep) {
         Job job = any(900 + rep.getCurrentRepetition());
@@ -241,7 +246,10 @@ class AnyColumnTest {
         return fit.takeOff() > 0 && fit.engagement() > fit.takeOff();
     }
 
-    /** No edit of the demo's column by its own remedies, taken one after another, ends in anything but a column that is found better. */
+    /**
+     * No edit of the demo's column by its own remedies, taken one after another, ends in anything but a column that is
+     * found better.
+     */
     @ParameterizedTest
     @EnumSource(DemoJob.class)
     void applyingRemediesTerminates(DemoJob demo) {

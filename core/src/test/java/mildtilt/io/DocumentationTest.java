@@ -55,7 +55,10 @@ class DocumentationTest {
         return Files.readString(DOCS.resolve(name));
     }
 
-    /** With {@code -Dmildtilt.renew=true} what is made of the descriptions is written to docs/ instead of being held against it. */
+    /**
+     * With {@code -Dmildtilt.renew=true} what is made of the descriptions is written to docs/ instead of being held
+     * against it.
+     */
     private static final boolean RENEW = Boolean.getBoolean("mildtilt.renew");
 
     private static JsonNode schema() throws IOException {

@@ -37,7 +37,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /**
- * Files of every format damaged in every way that can be thought of, the same ones every time: each is read, or refused soon with a sentence; and of what is
+ * Files of every format damaged in every way that can be thought of, the same ones every time: each is read, or refused
+ * soon with a sentence; and of what is
  * read all that is said is sound. Twenty thousand in every test run; more with -Dmildtilt.fuzz=100000.
  */
 class FuzzTest {

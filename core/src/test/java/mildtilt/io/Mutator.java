@@ -26,7 +26,8 @@ import mildtilt.parts.JobParts;
 import mildtilt.parts.RuleParts;
 
 /**
- * Damages files knowing what they are made of: wrong types, keys lost, doubled and misspelt, sizes at their extremes, lists of other lengths, names that
+ * Damages files knowing what they are made of: wrong types, keys lost, doubled and misspelt, sizes at their extremes,
+ * lists of other lengths, names that
  * bite, deep nesting, packed data that is none; and bytes at random. The same damage for the same seed.
  */
 final class Mutator {
@@ -39,7 +40,9 @@ final class Mutator {
 
     private static final double[] FACTORS = {-1, 0.01, 0.3, 0.8, 1.25, 3, 100};
 
-    /** The ends of the ranges that a size of each key can be in, and what lies just beyond them: from the descriptions. */
+    /**
+     * The ends of the ranges that a size of each key can be in, and what lies just beyond them: from the descriptions.
+     */
     private static final Map<String, List<Double>> ENDS = ends();
 
     private static final List<String> NAMES = List.of(

@@ -22,7 +22,10 @@ import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
-/** The files opened by programs other than ours. Each test is left out where its program is not installed; the launcher installs them all. */
+/**
+ * The files opened by programs other than ours. Each test is left out where its program is not installed; the launcher
+ * installs them all.
+ */
 class OtherReadersTest {
 
     @TempDir

@@ -83,8 +83,10 @@ class ReferenceTest {
     }
 
     /**
-     * Struts on a centre link, both sides of their own, that go over centre to one side: how far it can be turned at every
-     * travel, and poses with both wheels apart. At the very end the wheels turn with the square root of what is left, so that
+     * Struts on a centre link, both sides of their own, that go over centre to one side: how far it can be turned at
+     * every
+     * travel, and poses with both wheels apart. At the very end the wheels turn with the square root of what is left,
+     * so that
      * their angles there say little.
      */
     @Test

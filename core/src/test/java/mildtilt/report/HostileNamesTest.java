@@ -34,7 +34,10 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
-/** Names that look like the places of measures in a sentence: every sentence reads as with plain names, no measure moves into them. */
+/**
+ * Names that look like the places of measures in a sentence: every sentence reads as with plain names, no measure moves
+ * into them.
+ */
 class HostileNamesTest {
 
     private static final String HOSTILE = " {0}{1}{2}{3}";

@@ -50,7 +50,8 @@ class ShaftLoadTest {
     }
 
     /**
-     * Round a whole turn: a cross passes a moment square to both its pins only. Its part along each shaft is that shaft's
+     * Round a whole turn: a cross passes a moment square to both its pins only. Its part along each shaft is that
+     * shaft's
      * torque, the rest bends the shaft.
      */
     @RepeatedTest(8)

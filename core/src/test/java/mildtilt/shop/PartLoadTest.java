@@ -89,7 +89,10 @@ class PartLoadTest {
                 .orElseThrow();
     }
 
-    /** The kerb's push on one wheel, held by its tie rod alone: moments about the steer axis by hand, straight ahead and on lock. */
+    /**
+     * The kerb's push on one wheel, held by its tie rod alone: moments about the steer axis by hand, straight ahead and
+     * on lock.
+     */
     @Test
     void kerbLoadsTheTieRodOfItsWheel() {
         Analysis a = Analysis.of(carrier);

@@ -133,7 +133,10 @@ class GapsTest {
                         .toList());
     }
 
-    /** A gap that is asked for only up to a bound is the gap where it is below, and never less than the bound where it is not. */
+    /**
+     * A gap that is asked for only up to a bound is the gap where it is below, and never less than the bound where it
+     * is not.
+     */
     @Test
     void distantPairsAreSkippedSafely() {
         int below = 0;

@@ -60,7 +60,10 @@ class StartingVehicleTest {
         StartingVehicle bare = new StartingVehicle(AxleChoice.STRUTS, GearChoice.RACK_BEHIND, SIZES, Set.of());
         Job bought = bare.job(TODAY);
         Job there = new StartingVehicle(
-                        AxleChoice.STRUTS, GearChoice.RACK_BEHIND, SIZES, EnumSet.of(PartThere.JOINTS, PartThere.GEAR))
+                        AxleChoice.STRUTS,
+                        GearChoice.RACK_BEHIND,
+                        SIZES,
+                        EnumSet.of(PartAtHand.JOINTS, PartAtHand.GEAR))
                 .job(TODAY);
         assertThat(bought.axle().orElseThrow().left().suspension()).isInstanceOf(Strut.class);
         assertThat(there.about())

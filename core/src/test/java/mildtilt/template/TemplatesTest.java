@@ -193,7 +193,10 @@ class TemplatesTest {
         };
     }
 
-    /** Each place of the foot's edge, put back into the vehicle, lies on what the bracket stands on; the plate is square to the shaft. */
+    /**
+     * Each place of the foot's edge, put back into the vehicle, lies on what the bracket stands on; the plate is square
+     * to the shaft.
+     */
     @Test
     void bracketFootMatchesRailAngle() {
         Column c = demo.column()

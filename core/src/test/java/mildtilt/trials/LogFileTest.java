@@ -32,10 +32,10 @@ import mildtilt.job.TrialLog;
 import mildtilt.linkage.Rod;
 import mildtilt.report.Table;
 import mildtilt.trials.compare.AgainstPlan;
-import mildtilt.trials.compare.FitTables;
 import mildtilt.trials.compare.InspectionList;
 import mildtilt.trials.compare.MeasurementTask;
 import mildtilt.trials.compare.TrialFigures;
+import mildtilt.trials.compare.TrialTables;
 import mildtilt.units.LengthUnit;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -290,7 +290,7 @@ class LogFileTest {
                         "trial-run-out.csv",
                         "changes.csv");
         Trial t = job.log().vehicles().getFirst().last().orElseThrow();
-        Table wall = FitTables.wall("carrier 1", TrialFigures.of(t, job));
+        Table wall = TrialTables.wall("carrier 1", TrialFigures.of(t, job));
         List<String> lines = Files.readAllLines(folder.resolve("trial-wall-trace.csv"), StandardCharsets.UTF_8);
         assertThat(lines).hasSize(1 + wall.rows().size());
         assertThat(lines.get(3)).endsWith("," + wall.rows().get(2).getLast().raw());

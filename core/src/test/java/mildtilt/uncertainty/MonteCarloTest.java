@@ -107,7 +107,10 @@ class MonteCarloTest {
         assertThat(sure.figures().get(Headline.SCRUB).spread()).isGreaterThan(1);
     }
 
-    /** A point said to lie where the mark is plus an offset known well: by mirror images of the marks, which carry its error. */
+    /**
+     * A point said to lie where the mark is plus an offset known well: by mirror images of the marks, which carry its
+     * error.
+     */
     private static SurveyPoint hung(Id id, Point at) {
         double away = at.minus(new Point(0, 0, 0)).norm();
         Vector d = at.minus(Point.ORIGIN);

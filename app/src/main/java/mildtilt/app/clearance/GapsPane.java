@@ -23,7 +23,10 @@ import mildtilt.job.Job;
 import mildtilt.units.Phrase;
 import mildtilt.units.Quantity;
 
-/** The smallest gaps, each of which moves the steering there when pressed; what the lock keeps, notches, the largest tyre. */
+/**
+ * The smallest gaps, each of which moves the steering there when pressed; what the lock keeps, notches, the largest
+ * tyre.
+ */
 public final class GapsPane extends FactsPane {
 
     private static final int SHOWN = 24;

@@ -36,7 +36,10 @@ import mildtilt.units.Phrase;
 import mildtilt.units.Quantity;
 import mildtilt.units.UnreadableMeasureException;
 
-/** Takes the limits of a route, looks for routes in the background, and previews each in the drawings. Nothing changes until one is applied. */
+/**
+ * Takes the limits of a route, looks for routes in the background, and previews each in the drawings. Nothing changes
+ * until one is applied.
+ */
 public final class RoutePane extends VBox {
 
     private final Workbench bench;

@@ -48,7 +48,10 @@ import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 
-/** The command line: {@code demo}, {@code open}, {@code analyse}, {@code route}, {@code scan}, {@code make}, {@code sure}, {@code fit}, {@code instruments}, {@code shots}. */
+/**
+ * The command line: {@code demo}, {@code open}, {@code analyse}, {@code route}, {@code scan}, {@code make}, {@code
+ * sure}, {@code fit}, {@code instruments}, {@code shots}.
+ */
 @Command(
         name = "mild-tilt",
         mixinStandardHelpOptions = true,
@@ -83,7 +86,10 @@ public final class Main implements Callable<Integer> {
         System.exit(run(args));
     }
 
-    /** Runs a command and returns its exit code: 0 done, 1 a fault of the program itself, 2 unusable input, 3 nothing found, 4 not enough memory. */
+    /**
+     * Runs a command and returns its exit code: 0 done, 1 a fault of the program itself, 2 unusable input, 3 nothing
+     * found, 4 not enough memory.
+     */
     public static int run(String... args) {
         try {
             return new CommandLine(new Main())

@@ -3,7 +3,10 @@ package mildtilt.app.cli;
 import java.util.Locale;
 import java.util.concurrent.TimeUnit;
 
-/** Tells on the error stream how far a long piece of work has come, once a second; nothing of a short one. Ctrl-C ends it. For any thread. */
+/**
+ * Tells on the error stream how far a long piece of work has come, once a second; nothing of a short one. Ctrl-C ends
+ * it. For any thread.
+ */
 final class Progress {
 
     private static final long EVERY = TimeUnit.SECONDS.toNanos(1);

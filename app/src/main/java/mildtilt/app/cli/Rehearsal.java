@@ -16,7 +16,8 @@ import mildtilt.steer.SteeringInput;
 import picocli.CommandLine.Command;
 
 /**
- * Opens the demo, goes once through the stages and closes: what the launcher has the JDK watch to make its ahead-of-time cache, so that later starts find classes
+ * Opens the demo, goes once through the stages and closes: what the launcher has the JDK watch to make its
+ * ahead-of-time cache, so that later starts find classes
  * loaded and know what runs often.
  */
 @Command(

@@ -262,7 +262,10 @@ final class ShotList {
         });
     }
 
-    /** A picture is taken when the window shows the same twice, and not what the picture before it shows: drawing may lag behind. */
+    /**
+     * A picture is taken when the window shows the same twice, and not what the picture before it shows: drawing may
+     * lag behind.
+     */
     private void takeSteady(Running running, String name, WritableImage before, Runnable then) {
         after(SETTLE, () -> {
             WritableImage now = capture(running);

@@ -16,7 +16,10 @@ import mildtilt.columnrange.ColumnFigures.Turning;
 import mildtilt.units.LengthText;
 import mildtilt.units.Quantity;
 
-/** How evenly the column turns, each joint's share in it, how it sits about straight ahead, and the best the forks can be set to. */
+/**
+ * How evenly the column turns, each joint's share in it, how it sits about straight ahead, and the best the forks can
+ * be set to.
+ */
 public final class ClockingPane extends FactsPane {
 
     public ClockingPane(Workbench bench) {

@@ -23,7 +23,10 @@ import mildtilt.units.LengthText;
 import mildtilt.units.Phrase;
 import mildtilt.units.Quantity;
 
-/** The column over all the wheel can be set and the frame moves, a rack turned in its clamps, and what a frontal push does. */
+/**
+ * The column over all the wheel can be set and the frame moves, a rack turned in its clamps, and what a frontal push
+ * does.
+ */
 public final class RangePane extends FactsPane {
 
     public RangePane(Workbench bench) {

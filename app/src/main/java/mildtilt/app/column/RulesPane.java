@@ -44,7 +44,10 @@ public final class RulesPane extends FactsPane {
         refresh();
     }
 
-    /** Only the rules: they are there at once, and typing one limit after another is not disturbed by what is worked out. */
+    /**
+     * Only the rules: they are there at once, and typing one limit after another is not disturbed by what is worked
+     * out.
+     */
     @Override
     protected Object basis(AnalysisUpdate worked) {
         return List.of(bench.job().rules(), worked.now().column().isPresent());

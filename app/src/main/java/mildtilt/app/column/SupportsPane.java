@@ -21,7 +21,10 @@ import mildtilt.units.Phrase;
 import mildtilt.units.Quantity;
 import mildtilt.units.Unit;
 
-/** What holds the shafts and what they carry: floating shafts, places for bearings, spans, bearings out of line, strength. */
+/**
+ * What holds the shafts and what they carry: floating shafts, places for bearings, spans, bearings out of line,
+ * strength.
+ */
 public final class SupportsPane extends FactsPane {
 
     public SupportsPane(Workbench bench) {

@@ -10,7 +10,10 @@ import mildtilt.app.controls.ColorToken;
 import mildtilt.app.controls.Fonts;
 import mildtilt.columnrange.GearTilt;
 
-/** Which way a rack can be turned about its own axis, seen from the vehicle's left: thick where every joint stays inside its limit. */
+/**
+ * Which way a rack can be turned about its own axis, seen from the vehicle's left: thick where every joint stays inside
+ * its limit.
+ */
 final class TiltDial extends CanvasPane {
 
     private static final double HEIGHT = 108;

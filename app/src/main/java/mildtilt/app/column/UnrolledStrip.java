@@ -24,7 +24,10 @@ import mildtilt.units.LengthText;
 import mildtilt.units.LengthUnit;
 import mildtilt.units.Quantity;
 
-/** The column laid straight with true lengths, and under each joint its two forks as clocks that turn with the steering wheel. */
+/**
+ * The column laid straight with true lengths, and under each joint its two forks as clocks that turn with the steering
+ * wheel.
+ */
 public final class UnrolledStrip extends ColoredPane {
 
     public static final double HEIGHT = 126;

@@ -66,7 +66,7 @@ public final class CompareTable extends VBox {
         }
         ScrollPane scroll = Wrap.tall(grid);
         scroll.getStyleClass().add("table-scroll");
-        HandsTable hands = new HandsTable(bench);
+        PositionTable hands = new PositionTable(bench);
         hands.visibleProperty().bind(atHands.selectedProperty());
         scroll.visibleProperty().bind(atHands.selectedProperty().not());
         StackPane tables = new StackPane(scroll, hands);

@@ -18,7 +18,10 @@ public abstract class ChartPane extends CanvasPane {
         g.setGlobalAlpha(1);
     }
 
-    /** Lines at round figures, the figures beside them. @param across what runs along the bottom; @param up the unit up the side */
+    /**
+     * Lines at round figures, the figures beside them. @param across what runs along the bottom; @param up the unit up
+     * the side
+     */
     protected final void grid(GraphicsContext g, Scale x, Scale y, String across, String up) {
         g.setFont(Fonts.text(12));
         g.setLineWidth(1);

@@ -5,7 +5,8 @@ import javafx.scene.Node;
 import javafx.scene.layout.Pane;
 
 /**
- * Controls in even columns: each takes as many whole columns as it needs, and what finds no room goes on in the next line, under the columns of
+ * Controls in even columns: each takes as many whole columns as it needs, and what finds no room goes on in the next
+ * line, under the columns of
  * the line before.
  */
 public final class EvenRow extends Pane {

@@ -11,7 +11,8 @@ import mildtilt.units.UnreadableMeasureException;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A field for one measure. Enter or leaving it takes what was typed; Escape puts back what was there. Text that can't be read stays, marked, with the reason; the value does not change.
+ * A field for one measure. Enter or leaving it takes what was typed; Escape puts back what was there. Text that can't
+ * be read stays, marked, with the reason; the value does not change.
  */
 public final class MeasureField extends TypedField {
 

@@ -10,7 +10,10 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 
-/** A stage that is worked through sheet by sheet: their names down the side, one of them shown, each made when it is first seen. */
+/**
+ * A stage that is worked through sheet by sheet: their names down the side, one of them shown, each made when it is
+ * first seen.
+ */
 public final class SheetRail {
 
     private SheetRail() {}

@@ -23,7 +23,8 @@ import mildtilt.solid.Convex;
 import mildtilt.solid.Solid;
 
 /**
- * Draws parts in their true widths with a fill by what they are, farther ones first; what the stage is about over all else. Keeps
+ * Draws parts in their true widths with a fill by what they are, farther ones first; what the stage is about over all
+ * else. Keeps
  * what it drew, to tell what is under the pointer.
  */
 public final class PartPainter {

@@ -86,7 +86,10 @@ public final class FindingList extends VBox {
         return !rows.isEmpty();
     }
 
-    /** While something is dragged a row that still fits only changes its words: new ones at every step would make the drag stutter. */
+    /**
+     * While something is dragged a row that still fits only changes its words: new ones at every step would make the
+     * drag stutter.
+     */
     private FindingRow row(AnalysisUpdate worked, List<Finding> row, int place) {
         Finding f = row.getFirst();
         boolean isOpen = open.equals(Optional.of(Key.of(f)));

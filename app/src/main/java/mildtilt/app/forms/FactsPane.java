@@ -40,7 +40,10 @@ public abstract class FactsPane extends VBox {
         visibleProperty().addListener((_, _, _) -> refresh());
     }
 
-    /** To be called by the subclass once it is made. What is being typed elsewhere in the pane is not disturbed without need. */
+    /**
+     * To be called by the subclass once it is made. What is being typed elsewhere in the pane is not disturbed without
+     * need.
+     */
     protected final void refresh() {
         if (!isVisible()) {
             letGo();
@@ -96,7 +99,8 @@ public abstract class FactsPane extends VBox {
     }
 
     /**
-     * Equal only to the same object: comparing two analyses takes longer than drawing one. Held weakly, so that a hidden pane keeps no old analysis.
+     * Equal only to the same object: comparing two analyses takes longer than drawing one. Held weakly, so that a
+     * hidden pane keeps no old analysis.
      */
     public static final class SameOnly {
         private final WeakReference<Object> thing;

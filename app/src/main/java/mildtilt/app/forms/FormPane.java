@@ -213,7 +213,10 @@ public abstract class FormPane extends FactsPane {
         return b;
     }
 
-    /** Some columns of a paper's table. @param keys of the columns, as in the CSV; with a plus, others shown small below the first */
+    /**
+     * Some columns of a paper's table. @param keys of the columns, as in the CSV; with a plus, others shown small below
+     * the first
+     */
     protected final void table(Table t, String... keys) {
         add(new TablePane(
                 t,

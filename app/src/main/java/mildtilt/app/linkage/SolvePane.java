@@ -42,7 +42,8 @@ import mildtilt.units.LengthUnit;
 import mildtilt.units.Phrase;
 
 /**
- * Takes what may move, how far, and the targets; looks for answers in the background until cancelled; shows each with its costs. Nothing changes until one is applied.
+ * Takes what may move, how far, and the targets; looks for answers in the background until cancelled; shows each with
+ * its costs. Nothing changes until one is applied.
  */
 public final class SolvePane extends VBox {
 

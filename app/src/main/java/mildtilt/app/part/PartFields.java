@@ -21,7 +21,10 @@ import mildtilt.geometry.Direction;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.job.Job;
 
-/** The sizes of a part that can be typed: every one that its description has a label for, in the order of the description. */
+/**
+ * The sizes of a part that can be typed: every one that its description has a label for, in the order of the
+ * description.
+ */
 final class PartFields {
 
     private final JobPlace at;

@@ -54,7 +54,8 @@ public final class PartPane extends VBox {
 
     /**
      * @param wanted whether it is visible; a hidden pane is not laid out
-     * @param own whether it shows the vehicle's own thicknesses and gaps where nothing is selected, as beside the obstacles
+     * @param own whether it shows the vehicle's own thicknesses and gaps where nothing is selected, as beside the
+     * obstacles
      */
     public PartPane(Workbench bench, ObservableBooleanValue wanted, boolean own) {
         this.bench = bench;
@@ -98,7 +99,10 @@ public final class PartPane extends VBox {
         return bench.selectionProperty().get().filter(Element.of(bench.job())::contains);
     }
 
-    /** While something is dragged the figures change and the fields stay: new ones at every step would make the drag stutter. */
+    /**
+     * While something is dragged the figures change and the fields stay: new ones at every step would make the drag
+     * stutter.
+     */
     private void follow() {
         if (!wanted.get()) {
             return;

@@ -255,7 +255,10 @@ final class MapSheet extends CanvasPane {
         return cells == 1 ? 0 : (part * cells - 0.5) / (cells - 1);
     }
 
-    /** The reading; where there is little width without the names of what is near, which stand in the findings and at the gap. */
+    /**
+     * The reading; where there is little width without the names of what is near, which stand in the findings and at
+     * the gap.
+     */
     private static String fitting(String reading, double width) {
         Text measured = new Text(reading);
         measured.setFont(Fonts.figure(13));

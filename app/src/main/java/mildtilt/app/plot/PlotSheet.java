@@ -79,7 +79,7 @@ final class PlotSheet extends ChartPane {
         Scale scale = xScale;
         if (scale != null) {
             double value = Math.clamp(scale.valueAt(x), scale.low(), scale.high());
-            CurveHands.take(curve, bench, value / curve.shown(bench.lengthUnit()));
+            CurvePosition.take(curve, bench, value / curve.shown(bench.lengthUnit()));
         }
     }
 
@@ -132,7 +132,7 @@ final class PlotSheet extends ChartPane {
                     i == 0 ? 2.5 : 1.5,
                     false);
         }
-        double at = x.at(Math.clamp(CurveHands.at(curve, bench) * shown, x.low(), x.high()));
+        double at = x.at(Math.clamp(CurvePosition.at(curve, bench) * shown, x.low(), x.high()));
         g.setStroke(ink(ColorToken.LINE));
         g.setLineWidth(1);
         g.strokeLine(at, top, at, h - BOTTOM);
@@ -178,7 +178,7 @@ final class PlotSheet extends ChartPane {
     private void reading(
             GraphicsContext g, Scale x, List<Series> now, List<Series> before, double shown, double w, double h) {
         boolean pointing = !Double.isNaN(pointed);
-        double at = pointing ? pointed : CurveHands.at(curve, bench) * shown;
+        double at = pointing ? pointed : CurvePosition.at(curve, bench) * shown;
         StringBuilder text = new StringBuilder(
                 LengthText.decimal(at, Math.max(x.decimals(), curve.acrossWhat().isLength() ? 0 : 1)));
         text.append(!curve.acrossWhat().isLength() ? "°" : bench.lengthUnit() == LengthUnit.MM ? " mm" : "\"")

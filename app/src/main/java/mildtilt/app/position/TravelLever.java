@@ -16,7 +16,9 @@ import mildtilt.linkage.WheelTravel;
 import mildtilt.steer.SteeringInput;
 import mildtilt.units.LengthText;
 
-/** Moves one wheel between droop and bump, or both together where that is chosen; with Shift held the other of the two. */
+/**
+ * Moves one wheel between droop and bump, or both together where that is chosen; with Shift held the other of the two.
+ */
 final class TravelLever extends CanvasPane {
 
     private static final double TOP = 16;

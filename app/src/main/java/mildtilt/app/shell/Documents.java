@@ -179,7 +179,10 @@ public final class Documents {
         NEITHER
     }
 
-    /** Asks, if someone else has written the job's file since it was opened or saved here: another window, another program, another machine. */
+    /**
+     * Asks, if someone else has written the job's file since it was opened or saved here: another window, another
+     * program, another machine.
+     */
     private Whose othersWrote(Window owner, Path file) {
         Optional<FileStamp> now = FileStamp.of(file);
         // A file that is gone is simply written anew: nothing of anybody's is lost by that.
@@ -234,7 +237,10 @@ public final class Documents {
         };
     }
 
-    /** @param known what the file held when it was last looked at: anything else there was written by another program, and is kept */
+    /**
+     * @param known what the file held when it was last looked at: anything else there was written by another program,
+     * and is kept
+     */
     private boolean saveTo(Window owner, Path file, Optional<FileStamp> known) {
         try {
             Optional<Path> before = bench.fileProperty().get();

@@ -20,7 +20,10 @@ import javafx.stage.Popup;
 import mildtilt.app.controls.Wrap;
 import org.jspecify.annotations.Nullable;
 
-/** The one search field: finds a command, a part, a point, a finding, a figure or a word of the glossary, and goes there. */
+/**
+ * The one search field: finds a command, a part, a point, a finding, a figure or a word of the glossary, and goes
+ * there.
+ */
 final class FindField extends TextField {
 
     /**

@@ -10,7 +10,8 @@ import java.util.Optional;
 import mildtilt.io.FileStamp;
 
 /**
- * The note beside a kept copy: which file its job was opened from, and what that file held then. Three lines: the size and the checksum of what it
+ * The note beside a kept copy: which file its job was opened from, and what that file held then. Three lines: the size
+ * and the checksum of what it
  * held, each "-" if not known, then the path. Notes of up to version 0.1 are the path alone.
  */
 record OriginNote(Optional<Path> from, Optional<FileStamp> stamp) {

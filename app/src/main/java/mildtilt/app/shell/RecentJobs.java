@@ -11,7 +11,9 @@ import mildtilt.io.SafeFiles;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
-/** The jobs that were opened or saved last, a path a line, newest first. A convenience: errors are logged, not shown. */
+/**
+ * The jobs that were opened or saved last, a path a line, newest first. A convenience: errors are logged, not shown.
+ */
 public final class RecentJobs {
 
     private static final Logger LOG = LoggerFactory.getLogger(RecentJobs.class);

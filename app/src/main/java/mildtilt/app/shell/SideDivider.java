@@ -6,7 +6,10 @@ import javafx.scene.Cursor;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.Region;
 
-/** The line between the drawing and the side panel: dragged, or moved with the arrow keys, it makes the panel wider or narrower. */
+/**
+ * The line between the drawing and the side panel: dragged, or moved with the arrow keys, it makes the panel wider or
+ * narrower.
+ */
 final class SideDivider extends Region {
 
     private static final double LEAST = 320;

@@ -19,7 +19,8 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
 /**
- * What the user last chose in each stage: the view, and whether the dock is folded; and how wide the side panel is. Kept from one
+ * What the user last chose in each stage: the view, and whether the dock is folded; and how wide the side panel is.
+ * Kept from one
  * start to the next. A convenience: errors are logged, and the usual layout is used.
  */
 final class StageLayouts {

@@ -27,7 +27,8 @@ enum Theme {
     }
 
     /**
-     * The sheet that ships; while someone works on it, the one in the folder that the property {@code mildtilt.styles} names, which {@link StyleWatch}
+     * The sheet that ships; while someone works on it, the one in the folder that the property {@code mildtilt.styles}
+     * names, which {@link StyleWatch}
      * reads again when it is saved.
      */
     private static String sheet(String name) {

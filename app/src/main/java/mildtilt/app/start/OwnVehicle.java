@@ -34,7 +34,7 @@ import mildtilt.io.jobfile.DemoJob;
 import mildtilt.job.VehicleScale;
 import mildtilt.start.AxleChoice;
 import mildtilt.start.GearChoice;
-import mildtilt.start.PartThere;
+import mildtilt.start.PartAtHand;
 import mildtilt.start.StartingVehicle;
 import mildtilt.units.LengthText;
 import mildtilt.units.LengthUnit;
@@ -47,7 +47,7 @@ final class OwnVehicle extends VBox {
     private final Map<AxleChoice, ToggleButton> axles = new EnumMap<>(AxleChoice.class);
     private final Map<GearChoice, ToggleButton> gears = new EnumMap<>(GearChoice.class);
     private final Map<DemoJob, VehicleScale> shipped = new EnumMap<>(DemoJob.class);
-    private final Set<PartThere> there = EnumSet.noneOf(PartThere.class);
+    private final Set<PartAtHand> there = EnumSet.noneOf(PartAtHand.class);
     private final FlowPane sizes = new FlowPane(10, 6);
     private final Button go = new Button("Begin with these");
     private AxleChoice axle = AxleChoice.WISHBONES;
@@ -68,7 +68,7 @@ final class OwnVehicle extends VBox {
         go.setOnAction(_ -> begin());
         sizes.setAlignment(Pos.BOTTOM_LEFT);
         FlowPane parts = new FlowPane(16, 6);
-        for (PartThere p : PartThere.values()) {
+        for (PartAtHand p : PartAtHand.values()) {
             parts.getChildren().add(box(p));
         }
         getChildren()
@@ -153,7 +153,7 @@ final class OwnVehicle extends VBox {
         return pane;
     }
 
-    private CheckBox box(PartThere p) {
+    private CheckBox box(PartAtHand p) {
         CheckBox box = new CheckBox(p.label());
         box.setId("start-there-" + p.name().toLowerCase(Locale.ROOT));
         box.setTooltip(

@@ -13,7 +13,8 @@ import mildtilt.glossary.Glossary.Term;
 import org.jspecify.annotations.Nullable;
 
 /**
- * The glossary, within reach of every word in the window: a short label that names a term tells what it means and what is usual while the pointer rests on it, and
+ * The glossary, within reach of every word in the window: a short label that names a term tells what it means and what
+ * is usual while the pointer rests on it, and
  * the glossary's key opens it at whatever the pointer rests on or the keyboard is at.
  */
 public final class TermHints {

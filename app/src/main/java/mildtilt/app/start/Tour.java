@@ -34,7 +34,8 @@ import mildtilt.job.PointId;
 import mildtilt.steer.SteeringInput;
 
 /**
- * A tour of the demo in five moves: select, drag, apply a remedy, undo, turn the wheel. Each step lights what it speaks of and
+ * A tour of the demo in five moves: select, drag, apply a remedy, undo, turn the wheel. Each step lights what it speaks
+ * of and
  * waits until the user has done it; at the end the demo has no stop left.
  */
 public final class Tour extends HBox {

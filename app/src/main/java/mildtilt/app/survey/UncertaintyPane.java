@@ -27,7 +27,10 @@ import mildtilt.uncertainty.UncertaintyReport.Figure;
 import mildtilt.uncertainty.UncertaintyReport.Gain;
 import org.jspecify.annotations.Nullable;
 
-/** How sure every headline figure is, and what to measure once more first. Worked out beside the interface while it is looked at. */
+/**
+ * How sure every headline figure is, and what to measure once more first. Worked out beside the interface while it is
+ * looked at.
+ */
 public final class UncertaintyPane extends FormPane {
 
     private static final int TOLD = 8;

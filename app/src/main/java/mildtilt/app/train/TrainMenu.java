@@ -18,7 +18,10 @@ import mildtilt.column.Shaft;
 import mildtilt.columnrange.TrainEdits;
 import mildtilt.job.Element;
 
-/** What can be done to an element on the train strip: parts put in, split, swapped for others of the catalogue, taken out. */
+/**
+ * What can be done to an element on the train strip: parts put in, split, swapped for others of the catalogue, taken
+ * out.
+ */
 public final class TrainMenu {
 
     private final Workbench bench;

@@ -37,7 +37,10 @@ import mildtilt.job.JobPoints;
 import mildtilt.job.PointId;
 import org.jspecify.annotations.Nullable;
 
-/** Every part of the steering in order, from hands to tyres, each with its figure and its state. Selecting one selects it everywhere. */
+/**
+ * Every part of the steering in order, from hands to tyres, each with its figure and its state. Selecting one selects
+ * it everywhere.
+ */
 public final class TrainStrip extends Pane {
 
     private static final PseudoClass SELECTED = PseudoClass.getPseudoClass("selected-element");
@@ -312,7 +315,8 @@ public final class TrainStrip extends Pane {
     }
 
     /**
-     * Where the tiles would be too narrow to read, groups that are not worked on are folded to one tile each, the largest first. A
+     * Where the tiles would be too narrow to read, groups that are not worked on are folded to one tile each, the
+     * largest first. A
      * train too long even so is shifted so that what is selected is in sight.
      */
     private void fold() {

@@ -16,11 +16,13 @@ import mildtilt.app.workbench.Workbench;
 import mildtilt.job.BuiltVehicle;
 import mildtilt.trials.Inspection;
 import mildtilt.trials.Inspection.Tick;
-import mildtilt.trials.compare.FitTables;
 import mildtilt.trials.compare.InspectionList;
 import mildtilt.trials.compare.InspectionList.Item;
+import mildtilt.trials.compare.TrialTables;
 
-/** What is looked at before the vehicle is driven and after it was driven first, with who and when: a builder's record. */
+/**
+ * What is looked at before the vehicle is driven and after it was driven first, with who and when: a builder's record.
+ */
 final class InspectionPane extends FormPane {
 
     private final TrialDesk desk;
@@ -54,7 +56,7 @@ final class InspectionPane extends FormPane {
         title("Inspection: " + v.name(), "");
         add(Wrap.text(InspectionList.CAUTION, "step"));
         List<Item> items = InspectionList.of(worked.now(), v.inspection());
-        say(FitTables.signed(v, items).text(bench.lengthUnit()));
+        say(TrialTables.signed(v, items).text(bench.lengthUnit()));
         WordField by = new WordField(who, t -> who = t.strip());
         by.setId("inspection-who");
         by.setPromptText("role or initials");

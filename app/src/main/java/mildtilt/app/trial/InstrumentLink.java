@@ -23,7 +23,10 @@ import mildtilt.trials.instruments.SocketInstruments;
 import mildtilt.trials.instruments.StandIn;
 import org.jspecify.annotations.Nullable;
 
-/** The instruments in use, asked a few times a second on a thread of their own: a device may be slow, or gone. Its properties change on the interface thread. */
+/**
+ * The instruments in use, asked a few times a second on a thread of their own: a device may be slow, or gone. Its
+ * properties change on the interface thread.
+ */
 final class InstrumentLink implements AutoCloseable {
 
     static final String NONE = "No instrument: type what you read.";

@@ -41,7 +41,10 @@ import mildtilt.units.Phrase;
 import mildtilt.units.Quantity;
 import mildtilt.units.UnreadableMeasureException;
 
-/** What to measure next, readable from the vehicle: one figure large, few controls, the numbers from keyboard or instrument. */
+/**
+ * What to measure next, readable from the vehicle: one figure large, few controls, the numbers from keyboard or
+ * instrument.
+ */
 final class MeasurePane extends VBox {
 
     private static final PseudoClass SEVERAL = PseudoClass.getPseudoClass("several");

@@ -10,10 +10,12 @@ import mildtilt.geometry.Side;
 import mildtilt.job.Trial;
 import mildtilt.steer.SteerFigures.SteerRow;
 import mildtilt.steer.TurnGeometry;
-import mildtilt.trials.compare.FitTables;
 import mildtilt.trials.compare.PlateAngles;
+import mildtilt.trials.compare.TrialTables;
 
-/** Inner and outer wheel on turn plates against the plan, against rolling about one point, and against the wanted table. */
+/**
+ * Inner and outer wheel on turn plates against the plan, against rolling about one point, and against the wanted table.
+ */
 final class PlatesPane extends TrialPane {
 
     PlatesPane(Workbench bench, TrialDesk desk) {
@@ -57,7 +59,7 @@ final class PlatesPane extends TrialPane {
         add(both);
         boolean wanted = rows.stream().anyMatch(r -> r.wanted().isPresent());
         table(
-                FitTables.plates(desk.vehicle().name(), result.figures()),
+                TrialTables.plates(desk.vehicle().name(), result.figures()),
                 wanted
                         ? new String[] {
                             "turned",

@@ -3,8 +3,8 @@ package mildtilt.app.trial;
 import mildtilt.app.controls.Wrap;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.job.Trial;
-import mildtilt.trials.compare.FitTables;
 import mildtilt.trials.compare.RunOutFit;
+import mildtilt.trials.compare.TrialTables;
 import mildtilt.units.Phrase;
 import mildtilt.units.Quantity;
 
@@ -57,7 +57,7 @@ final class RunOutPane extends TrialPane {
         }
         if (!result.figures().runOuts().isEmpty()) {
             table(
-                    FitTables.runOut(desk.vehicle().name(), result.figures()),
+                    TrialTables.runOut(desk.vehicle().name(), result.figures()),
                     "shaft",
                     "along_mm",
                     "dial_mm",

@@ -25,7 +25,9 @@ final class ToeDrawing extends ChartPane {
     /** A line. @param dashed the ones beside the plan */
     record Line(String name, List<double[]> points, boolean dashed) {}
 
-    /** @param across what runs along the bottom, with its unit; @param from of the band, none where it is not before to */
+    /**
+     * @param across what runs along the bottom, with its unit; @param from of the band, none where it is not before to
+     */
     record Sheet(
             String title, String across, String up, List<Line> lines, List<Point> points, double from, double to) {}
 

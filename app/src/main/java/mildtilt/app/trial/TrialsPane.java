@@ -32,11 +32,14 @@ import mildtilt.trials.Setup;
 import mildtilt.trials.Tolerances;
 import mildtilt.trials.TrialReading;
 import mildtilt.trials.TrialSheet;
-import mildtilt.trials.compare.FitTables;
+import mildtilt.trials.compare.TrialTables;
 import mildtilt.units.Phrase;
 import mildtilt.units.Quantity;
 
-/** The vehicles of the batch and their trials: what was changed, how it stood, what was read against the plan, photos, remarks. */
+/**
+ * The vehicles of the batch and their trials: what was changed, how it stood, what was read against the plan, photos,
+ * remarks.
+ */
 final class TrialsPane extends TrialPane {
 
     private final Runnable addPhoto;
@@ -221,7 +224,7 @@ final class TrialsPane extends TrialPane {
                             ? "No figure is out of its tolerance."
                             : out + (out == 1 ? " figure is" : " figures are") + " not as planned.");
             table(
-                    FitTables.figures(desk.vehicle().name(), result.figures()),
+                    TrialTables.figures(desk.vehicle().name(), result.figures()),
                     "what+state",
                     "planned",
                     "read",

@@ -12,8 +12,8 @@ import mildtilt.job.Vehicle;
 import mildtilt.steer.Grid;
 import mildtilt.steer.SteeringTrain;
 import mildtilt.trials.Tolerances;
-import mildtilt.trials.compare.FitTables;
 import mildtilt.trials.compare.Laser;
+import mildtilt.trials.compare.TrialTables;
 import mildtilt.trials.compare.WallTrace;
 import mildtilt.units.LengthUnit;
 import mildtilt.units.Phrase;
@@ -87,7 +87,7 @@ final class WallPane extends TrialPane {
             }
         }
         table(
-                FitTables.wall(desk.vehicle().name(), result.figures()),
+                TrialTables.wall(desk.vehicle().name(), result.figures()),
                 "wheel",
                 "travel_mm",
                 "toe_in_deg",

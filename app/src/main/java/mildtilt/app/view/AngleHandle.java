@@ -16,7 +16,10 @@ import mildtilt.units.LengthText;
 import mildtilt.units.Quantity;
 import org.jspecify.annotations.Nullable;
 
-/** The operating angle of the selected joint, dragged round the joint as an angle; the joint moves square to its neighbours' line. */
+/**
+ * The operating angle of the selected joint, dragged round the joint as an angle; the joint moves square to its
+ * neighbours' line.
+ */
 final class AngleHandle extends Polygon {
 
     private static final double OUT = 58;

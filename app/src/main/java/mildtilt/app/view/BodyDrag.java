@@ -26,7 +26,8 @@ final class BodyDrag {
     }
 
     /**
-     * Empty where the part under the pointer is not the selected one, has no points of its own, or the wheels are turned: its
+     * Empty where the part under the pointer is not the selected one, has no points of its own, or the wheels are
+     * turned: its
      * points lie elsewhere then.
      */
     static Optional<BodyDrag> of(Workbench bench, Optional<Element> under) {

@@ -19,7 +19,9 @@ import mildtilt.geometry.Point;
 import mildtilt.job.Element;
 import mildtilt.units.Quantity;
 
-/** What the clearance stage adds to an elevation: the route looked at, the gap looked at, what each thing in the way is. */
+/**
+ * What the clearance stage adds to an elevation: the route looked at, the gap looked at, what each thing in the way is.
+ */
 final class ClearanceMarks {
 
     private final Workbench bench;

@@ -400,7 +400,10 @@ final class ElevationSheet extends ColoredPane {
         g.setGlobalAlpha(1);
     }
 
-    /** What is in the way is drawn where the column or the room round it is worked on; of a scan only the outline beside the column. */
+    /**
+     * What is in the way is drawn where the column or the room round it is worked on; of a scan only the outline beside
+     * the column.
+     */
     private boolean shown(Optional<Element> element, boolean scanned) {
         WorkStage stage = bench.stageProperty().get();
         if (stage == WorkStage.COLUMN && scanned) {
@@ -454,7 +457,9 @@ final class ElevationSheet extends ColoredPane {
                 + LengthText.decimal(Math.abs(lock.turn().steeringWheelDeg()), 0) + "°";
     }
 
-    /** The operating angle of the selected joint: from where the shaft before would go straight on, to the shaft after. */
+    /**
+     * The operating angle of the selected joint: from where the shaft before would go straight on, to the shaft after.
+     */
     private void bend(GraphicsContext g, AngleHandle.Seen a) {
         g.setStroke(ink(ColorToken.ACCENT));
         g.setLineWidth(1.2);

@@ -20,7 +20,10 @@ import mildtilt.drawing.LabelPlacer.Box;
 import mildtilt.drawing.Note;
 import mildtilt.units.LengthUnit;
 
-/** Writes figures on a drawing: a length between two points as a dimension beside it, all else near its place with a leader. */
+/**
+ * Writes figures on a drawing: a length between two points as a dimension beside it, all else near its place with a
+ * leader.
+ */
 final class FigureWriter {
 
     private static final double ARROW = 7;

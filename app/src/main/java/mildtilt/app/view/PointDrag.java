@@ -54,8 +54,10 @@ record PointDrag(Job start, PointId id, List<Point> ends) {
     record Snapped(Point at, String words) {}
 
     /**
-     * As {@link #target}, and near to a place that builders look for right onto it: level or plumb with the other end of what
-     * the point is an end of; seen from the front, in line with the pivots of the arms, or with its rod parallel to the lower arm.
+     * As {@link #target}, and near to a place that builders look for right onto it: level or plumb with the other end
+     * of what
+     * the point is an end of; seen from the front, in line with the pivots of the arms, or with its rod parallel to the
+     * lower arm.
      */
     Snapped snapped(SheetView view, double pixelsRight, double pixelsDown, double snap) {
         Point to = target(view, pixelsRight, pixelsDown, snap);

@@ -5,7 +5,8 @@ import mildtilt.geometry.Point;
 import mildtilt.geometry.Vector;
 
 /**
- * Dragging a point in the solid view: looked at square, it moves in the plane of the picture; looked at askew, along the axis of the vehicle that
+ * Dragging a point in the solid view: looked at square, it moves in the plane of the picture; looked at askew, along
+ * the axis of the vehicle that
  * the pointer follows best.
  *
  * @param from where the point was

@@ -11,7 +11,8 @@ import mildtilt.geometry.Point;
 import mildtilt.geometry.Vector;
 
 /**
- * Bars, balls and flat-faced bodies of one colour gathered into one mesh: hundreds of shapes of their own would take longer to draw than all they
+ * Bars, balls and flat-faced bodies of one colour gathered into one mesh: hundreds of shapes of their own would take
+ * longer to draw than all they
  * are made of.
  */
 final class SolidMesh {

@@ -28,7 +28,8 @@ import mildtilt.solid.Convex;
 import mildtilt.solid.Solid;
 
 /**
- * The parts as solids to be looked at: the same that the elevations draw. What is large and hides what matters is of glass, and
+ * The parts as solids to be looked at: the same that the elevations draw. What is large and hides what matters is of
+ * glass, and
  * comes last, so that what stands behind it is seen through it.
  */
 final class Solids {

@@ -20,7 +20,8 @@ import mildtilt.suspension.KnucklePose;
 import mildtilt.units.LengthText;
 
 /**
- * The whole vehicle from above in a corner of the plan: where each wheel's axis meets the line of the rear axle. At true
+ * The whole vehicle from above in a corner of the plan: where each wheel's axis meets the line of the rear axle. At
+ * true
  * Ackermann both meet it in one place, the turning centre.
  */
 final class TurnInset {
@@ -33,7 +34,8 @@ final class TurnInset {
     private TurnInset() {}
 
     /**
-     * Where it goes: of the places along the top, the bottom and the sides, the one that hides least of the drawing; empty
+     * Where it goes: of the places along the top, the bottom and the sides, the one that hides least of the drawing;
+     * empty
      * while the wheels stand straight or can't stand at all.
      *
      * @param hidden how much of the drawing a place would hide

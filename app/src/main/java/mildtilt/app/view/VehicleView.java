@@ -9,7 +9,9 @@ import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.drawing.Elevation;
 
-/** The vehicle from above and from the side, to look at beside something else: the selection, at the current position. */
+/**
+ * The vehicle from above and from the side, to look at beside something else: the selection, at the current position.
+ */
 public final class VehicleView extends VBox {
 
     public VehicleView(Workbench bench) {

@@ -219,7 +219,9 @@ public final class Workbench implements AutoCloseable {
         return sideTab;
     }
 
-    /** The generic parts that elements are swapped for and that remedies draw on: the shipped ones, or the user's own. */
+    /**
+     * The generic parts that elements are swapped for and that remedies draw on: the shipped ones, or the user's own.
+     */
     public ObjectProperty<Catalogue> catalogueProperty() {
         return catalogue;
     }
@@ -355,7 +357,10 @@ public final class Workbench implements AutoCloseable {
         return true;
     }
 
-    /** With the change written into the job, unless it is itself something written down: a step ticked, a reading taken, a reason given. */
+    /**
+     * With the change written into the job, unless it is itself something written down: a step ticked, a reading taken,
+     * a reason given.
+     */
     private Job logged(Job before, Job after, String change, String why) {
         Job apart = after.editMaking(m -> m.withPlan(before.making().plan())
                         .withWelds(before.making().welds()))

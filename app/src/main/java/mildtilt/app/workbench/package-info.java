@@ -1,5 +1,6 @@
 /**
- * What is open and how it is shown: the job with its history, the position, the selection, and the background results. Every view reads it; none reads another view.
+ * What is open and how it is shown: the job with its history, the position, the selection, and the background results.
+ * Every view reads it; none reads another view.
  */
 @NullMarked
 package mildtilt.app.workbench;

@@ -14,7 +14,10 @@ import javafx.scene.paint.Color;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
-/** Every ink that writes words stands off every ground that words are written on, by the ratio that the web's accessibility guidelines ask of plain text. */
+/**
+ * Every ink that writes words stands off every ground that words are written on, by the ratio that the web's
+ * accessibility guidelines ask of plain text.
+ */
 class ContrastTest {
 
     private static final double PLAIN_TEXT = 4.5;

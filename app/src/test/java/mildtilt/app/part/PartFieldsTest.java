@@ -19,7 +19,10 @@ class PartFieldsTest {
 
     private static final double[] TYPED = {1e7, -1e7, 0, 0.3, 999};
 
-    /** Whatever is typed into any field of any part: either the job takes it, and its file does, or it is refused in the words of the file. */
+    /**
+     * Whatever is typed into any field of any part: either the job takes it, and its file does, or it is refused in the
+     * words of the file.
+     */
     @ParameterizedTest
     @EnumSource(DemoJob.class)
     void fieldRefusalsMatchFileRefusals(DemoJob demo) throws Exception {

@@ -19,7 +19,10 @@ import org.junit.jupiter.params.provider.ValueSource;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.util.WaitForAsyncUtils;
 
-/** What is remembered from one start to the next: recent jobs and the layout of each stage. Damage to it never stops a start. */
+/**
+ * What is remembered from one start to the next: recent jobs and the layout of each stage. Damage to it never stops a
+ * start.
+ */
 @ExtendWith(ApplicationExtension.class)
 class KeptForTheUserTest {
 

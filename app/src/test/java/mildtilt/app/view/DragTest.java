@@ -69,7 +69,9 @@ class DragTest {
                 .isEmpty();
     }
 
-    /** The inner end of a tie rod comes into line with the pivots of the arms, or its rod parallel with the lower arm. */
+    /**
+     * The inner end of a tie rod comes into line with the pivots of the arms, or its rod parallel with the lower arm.
+     */
     @Test
     void tieRodEndSnapsToArms() {
         PointId inner = new PointId.InnerPivot(Side.LEFT);

@@ -121,7 +121,10 @@ class WorkbenchTest {
         });
     }
 
-    /** An edit made where no notes stand leaves the remedies out; the notes shown before it is worked out bring them all the same. */
+    /**
+     * An edit made where no notes stand leaves the remedies out; the notes shown before it is worked out bring them all
+     * the same.
+     */
     @Test
     void remedyEffectsComputeWhenFindingsOpen() throws Exception {
         settle();

@@ -8,7 +8,8 @@ import mildtilt.template.PatternPoint;
 import mildtilt.units.LengthUnit;
 
 /**
- * A pattern as DXF of release 12, which every cutting table reads: millimetres, lines that are cut on the layer CUT, marks on MARK, words on
+ * A pattern as DXF of release 12, which every cutting table reads: millimetres, lines that are cut on the layer CUT,
+ * marks on MARK, words on
  * TEXT.
  */
 public final class TemplateDxf {

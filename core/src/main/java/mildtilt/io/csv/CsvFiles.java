@@ -266,7 +266,8 @@ public final class CsvFiles {
     }
 
     /**
-     * What begins like a formula would be run as one by a spreadsheet, also behind spaces and with full-width signs: an apostrophe before
+     * What begins like a formula would be run as one by a spreadsheet, also behind spaces and with full-width signs: an
+     * apostrophe before
      * it makes it text. Numbers stay numbers.
      */
     private static Object safe(Object cell) {

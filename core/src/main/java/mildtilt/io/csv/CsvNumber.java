@@ -3,7 +3,9 @@ package mildtilt.io.csv;
 import java.util.List;
 import java.util.regex.Pattern;
 
-/** How the numbers of one table are written: all alike, so that "1,234" in one line can be told from "10,5" in another. */
+/**
+ * How the numbers of one table are written: all alike, so that "1,234" in one line can be told from "10,5" in another.
+ */
 enum CsvNumber {
     /** 1234.5, and 1,234.5 with its thousands grouped. */
     POINT,

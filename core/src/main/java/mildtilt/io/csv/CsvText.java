@@ -24,7 +24,8 @@ import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
 
 /**
- * A table of text as any program writes it: UTF-8, UTF-16 or Latin-1, with or without a mark at its start; columns parted by
+ * A table of text as any program writes it: UTF-8, UTF-16 or Latin-1, with or without a mark at its start; columns
+ * parted by
  * commas, semicolons or tabs; decimals with a point or a comma; thousands grouped or not; units in the headings.
  *
  * @param file its name
@@ -36,7 +37,10 @@ record CsvText(String file, List<String> heads, List<List<String>> rows, List<Lo
 
     private static final char BOM = '\uFEFF';
 
-    /** @param what it should be, as "a list of points"; @param mostRows beside the headings; @param mostBytes of the file */
+    /**
+     * @param what it should be, as "a list of points"; @param mostRows beside the headings; @param mostBytes of the
+     * file
+     */
     static CsvText read(Path file, String what, int mostRows, long mostBytes) throws JobFileException {
         String name = String.valueOf(file.getFileName());
         try {
@@ -51,7 +55,10 @@ record CsvText(String file, List<String> heads, List<List<String>> rows, List<Lo
         }
     }
 
-    /** By its mark if it has one; else UTF-16 where every other byte is empty, else UTF-8 if it is that, else Latin-1 with the marks of office programs. */
+    /**
+     * By its mark if it has one; else UTF-16 where every other byte is empty, else UTF-8 if it is that, else Latin-1
+     * with the marks of office programs.
+     */
     static String decoded(byte[] bytes) {
         if (starts(bytes, 0xFF, 0xFE)) {
             return new String(bytes, 2, bytes.length - 2, StandardCharsets.UTF_16LE);

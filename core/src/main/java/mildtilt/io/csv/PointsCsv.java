@@ -15,7 +15,10 @@ import mildtilt.survey.Reading;
 import mildtilt.survey.Survey;
 import mildtilt.survey.SurveyPoint;
 
-/** Points from a CSV: a name and three coordinates a line. Which column is which is guessed from the heads and shown before anything is imported. */
+/**
+ * Points from a CSV: a name and three coordinates a line. Which column is which is guessed from the heads and shown
+ * before anything is imported.
+ */
 public final class PointsCsv {
 
     private static final int MOST_ROWS = 150;
@@ -91,7 +94,8 @@ public final class PointsCsv {
     }
 
     /**
-     * The survey with these points in it, each as dropped to the floor grid with a height; one of the same name is measured anew.
+     * The survey with these points in it, each as dropped to the floor grid with a height; one of the same name is
+     * measured anew.
      *
      * @param job whose points are found by what they are called; any other name is a mark's
      *

@@ -22,7 +22,8 @@ public final class PositionsCsv {
     private PositionsCsv() {}
 
     /**
-     * From the columns {@code steering_wheel_deg}, {@code travel_left_mm} and {@code travel_right_mm}, in any order; a travel may be in cm, m or in.
+     * From the columns {@code steering_wheel_deg}, {@code travel_left_mm} and {@code travel_right_mm}, in any order; a
+     * travel may be in cm, m or in.
      *
      * @throws JobFileException naming the line that can't be read
      */

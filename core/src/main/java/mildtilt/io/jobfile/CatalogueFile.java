@@ -12,7 +12,10 @@ import mildtilt.io.JsonText;
 import mildtilt.io.SafeFiles;
 import mildtilt.parts.CatalogueParts;
 
-/** The catalogue of generic parts: one ships, a user's own copy takes its place. Its parts are written as in a job, without their places. */
+/**
+ * The catalogue of generic parts: one ships, a user's own copy takes its place. Its parts are written as in a job,
+ * without their places.
+ */
 public final class CatalogueFile {
 
     /** Name of the user's own in the folder the program keeps its state in. */

@@ -42,7 +42,8 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
 /**
- * Reads a part from JSON by its description. Everything that is wrong is gathered before anything is said; what the parts themselves refuse is
+ * Reads a part from JSON by its description. Everything that is wrong is gathered before anything is said; what the
+ * parts themselves refuse is
  * said only where nothing else is wrong.
  */
 final class FormReader {
@@ -65,7 +66,7 @@ final class FormReader {
         Object value = null;
         try {
             value = reader.group(part, root, JobPlace.WHOLE);
-        } catch (JobFaults.Enough e) {
+        } catch (JobFaults.TooManyFaults e) {
             // What there is will do.
         } catch (RuntimeException e) {
             // Whatever was not thought of must still not end the program.

@@ -25,7 +25,8 @@ import mildtilt.linkage.RelayPart;
 import mildtilt.linkage.Rod;
 
 /**
- * Up to version 7 parts were referred to by what they were called. Parts of one name in the plan, its variants and the plans of its trials
+ * Up to version 7 parts were referred to by what they were called. Parts of one name in the plan, its variants and the
+ * plans of its trials
  * are one part, as they were taken to be; what referred to a name that nothing bears keeps referring to nothing.
  */
 final class IdsForNames {
@@ -53,7 +54,10 @@ final class IdsForNames {
         number(root.path("variants"), Id.Kind.VARIANT);
     }
 
-    /** The ids of one kind of part, by name; of several parts of one name in one plan the first is the one that was meant. */
+    /**
+     * The ids of one kind of part, by name; of several parts of one name in one plan the first is the one that was
+     * meant.
+     */
     private static final class Names {
         private final Id.Kind kind;
         private final Map<String, Id> ids = new LinkedHashMap<>();

@@ -69,7 +69,8 @@ public final class JobFile {
     }
 
     /**
-     * Saves a job over the file that it was opened from. What another program wrote there in the meantime is kept under a name of its own,
+     * Saves a job over the file that it was opened from. What another program wrote there in the meantime is kept under
+     * a name of its own,
      * which no later save replaces.
      *
      * @param known what the file held when it was last looked at; empty if that is not known

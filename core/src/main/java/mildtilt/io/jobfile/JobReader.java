@@ -8,7 +8,8 @@ import mildtilt.job.Job;
 import mildtilt.parts.JobParts;
 
 /**
- * Reads a job from JSON text: first as JSON, then brought up to this version, then by its description ({@link JobParts}), and at last by what
+ * Reads a job from JSON text: first as JSON, then brought up to this version, then by its description ({@link
+ * JobParts}), and at last by what
  * its parts themselves refuse. Every refusal names the place in the file.
  */
 public final class JobReader {

@@ -20,7 +20,10 @@ public final class MeshText {
 
     private static final int MOST_BYTES = 12 * TriangleMesh.MOST_TRIANGLES;
 
-    /** Numbers of a real surface pack to a fifth or a tenth; what unpacks to more than this many times its size is no scan. */
+    /**
+     * Numbers of a real surface pack to a fifth or a tenth; what unpacks to more than this many times its size is no
+     * scan.
+     */
     private static final int MOST_TIMES = 200;
 
     /** A small scan of a flat plate may pack very tightly. */

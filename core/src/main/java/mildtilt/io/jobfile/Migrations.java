@@ -12,13 +12,18 @@ import mildtilt.io.JobFileException;
 import mildtilt.parts.JobParts;
 
 /**
- * Job files of older versions brought up to the current one, a step a version, before anything else looks at them. A step changes what
- * that version wrote otherwise, and passes over what it could not have written: the schema refuses that after. Words and sizes in here
+ * Job files of older versions brought up to the current one, a step a version, before anything else looks at them. A
+ * step changes what
+ * that version wrote otherwise, and passes over what it could not have written: the schema refuses that after. Words
+ * and sizes in here
  * are what those versions wrote; they stay although the program may call things otherwise by now.
  */
 final class Migrations {
 
-    /** From version 1 to 2, from 2 to 3, and so on. What a version only added needs no step: readers take what is usual for it. */
+    /**
+     * From version 1 to 2, from 2 to 3, and so on. What a version only added needs no step: readers take what is usual
+     * for it.
+     */
     private static final List<Consumer<ObjectNode>> STEPS =
             List.of(_ -> {}, ForkSettingMigration::bringUp, _ -> {}, _ -> {}, _ -> {}, Migrations::ownParts, root -> {
                 // Versions up to 7 still took forks as version 2 wrote them.

@@ -12,7 +12,10 @@ import mildtilt.job.BuiltVehicle;
 import mildtilt.job.Job;
 import mildtilt.job.Trial;
 
-/** Photos of trials: copied into a folder beside the job and named from the job's own folder, so that both can be moved together. */
+/**
+ * Photos of trials: copied into a folder beside the job and named from the job's own folder, so that both can be moved
+ * together.
+ */
 public final class PhotoFile {
 
     /** Beside the job. */

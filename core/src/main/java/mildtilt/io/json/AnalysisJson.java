@@ -45,7 +45,8 @@ public final class AnalysisJson {
     }
 
     /**
-     * The same, each position written as soon as it is worked out: a million of them take minutes and would fill the memory.
+     * The same, each position written as soon as it is worked out: a million of them take minutes and would fill the
+     * memory.
      *
      * @param done called after each position with the count so far
      */
@@ -127,7 +128,10 @@ public final class AnalysisJson {
         return o;
     }
 
-    /** The tables of the papers, without those that depend on the day or appear elsewhere: a list of rows each, under the keys of the CSV. */
+    /**
+     * The tables of the papers, without those that depend on the day or appear elsewhere: a list of rows each, under
+     * the keys of the CSV.
+     */
     private static ObjectNode making(Analysis analysis) {
         ObjectNode o = object();
         for (Table t : Papers.of(analysis, LocalDate.EPOCH).tables()) {

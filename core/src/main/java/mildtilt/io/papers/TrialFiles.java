@@ -18,13 +18,16 @@ import mildtilt.job.Job;
 import mildtilt.job.Trial;
 import mildtilt.report.Cell;
 import mildtilt.report.Table;
-import mildtilt.trials.compare.FitTables;
 import mildtilt.trials.compare.TrialFigures;
+import mildtilt.trials.compare.TrialTables;
 import mildtilt.trials.diagnose.CauseTable;
 import mildtilt.trials.diagnose.Diagnosis;
 import mildtilt.units.LengthUnit;
 
-/** The log of all vehicles as files: a CSV of each kind of reading with all trials in it, and an inspection sheet a vehicle. */
+/**
+ * The log of all vehicles as files: a CSV of each kind of reading with all trials in it, and an inspection sheet a
+ * vehicle.
+ */
 public final class TrialFiles {
 
     private TrialFiles() {}
@@ -39,7 +42,7 @@ public final class TrialFiles {
         Set<String> taken = new HashSet<>();
         for (BuiltVehicle b : job.log().vehicles()) {
             for (Trial t : b.trials()) {
-                FitTables.of(b.name(), TrialFigures.of(t, job)).forEach(x -> add(tables, x));
+                TrialTables.of(b.name(), TrialFigures.of(t, job)).forEach(x -> add(tables, x));
                 Job then = Job.of("", t.plan());
                 Diagnosis.of(t.sheet(), then)
                         .ifPresent(d -> add(
@@ -50,7 +53,7 @@ public final class TrialFiles {
                     folder.resolve(SafeName.of("inspection-" + b.name(), taken) + ".pdf"),
                     InspectionPdf.write(b, now, unit, date, file)));
             written.add(PapersFiles.csv(
-                    folder, SafeName.of("inspection-list-" + b.name(), taken), FitTables.inspection(b, now)));
+                    folder, SafeName.of("inspection-list-" + b.name(), taken), TrialTables.inspection(b, now)));
         }
         if (!job.changes().isEmpty()) {
             add(tables, Table.ofChanges(job));

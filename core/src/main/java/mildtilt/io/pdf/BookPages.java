@@ -50,7 +50,10 @@ final class BookPages {
         scales.put(sheets, of);
     }
 
-    /** Writes the title block on every sheet of these, once it is known how many there are; sheets that follow have their own foot. */
+    /**
+     * Writes the title block on every sheet of these, once it is known how many there are; sheets that follow have
+     * their own foot.
+     */
     void finish() throws IOException {
         int all = sheet.pages();
         for (int i = 1; i <= all; i++) {

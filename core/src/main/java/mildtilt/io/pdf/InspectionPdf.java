@@ -8,8 +8,8 @@ import java.util.Optional;
 import mildtilt.analysis.Analysis;
 import mildtilt.job.BuiltVehicle;
 import mildtilt.trials.Inspection;
-import mildtilt.trials.compare.FitTables;
 import mildtilt.trials.compare.InspectionList;
+import mildtilt.trials.compare.TrialTables;
 import mildtilt.units.LengthUnit;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 
@@ -38,7 +38,7 @@ public final class InspectionPdf {
             pages.down(28);
             pages.strong(InspectionList.CAUTION);
             List<InspectionList.Item> items = InspectionList.of(analysis, vehicle.inspection());
-            pages.say(FitTables.signed(vehicle, items).text(unit));
+            pages.say(TrialTables.signed(vehicle, items).text(unit));
             for (InspectionList.Group g : InspectionList.Group.values()) {
                 pages.heading(g.label());
                 for (InspectionList.Item i :

@@ -122,7 +122,10 @@ final class PdfSheet implements AutoCloseable {
         text(font, size, middle - textWidth(font, size, text) / 2, y, text);
     }
 
-    /** A name typed by a user may hold signs the font lacks: those are spelled, so that two names that differ also differ on paper. */
+    /**
+     * A name typed by a user may hold signs the font lacks: those are spelled, so that two names that differ also
+     * differ on paper.
+     */
     private static String writable(PDFont font, String text) {
         StringBuilder kept = new StringBuilder();
         text.codePoints().forEach(c -> {

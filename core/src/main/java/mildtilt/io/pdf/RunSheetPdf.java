@@ -11,7 +11,9 @@ import mildtilt.units.LengthText;
 import mildtilt.units.LengthUnit;
 import mildtilt.units.Phrase;
 
-/** The run sheet on paper: a box to tick at each step, what to measure with room for what was read, and who did it when. */
+/**
+ * The run sheet on paper: a box to tick at each step, what to measure with room for what was read, and who did it when.
+ */
 public final class RunSheetPdf {
 
     private static final double IN = 16;

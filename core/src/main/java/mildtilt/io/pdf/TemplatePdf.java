@@ -11,7 +11,8 @@ import mildtilt.units.LengthUnit;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 
 /**
- * Patterns at full size on sheets of paper. One larger than a sheet is laid over several that overlap, with crosses to lay upon each other. Every sheet
+ * Patterns at full size on sheets of paper. One larger than a sheet is laid over several that overlap, with crosses to
+ * lay upon each other. Every sheet
  * has a bar to measure: if it is not as long as it says, the sheet was printed too small.
  */
 public final class TemplatePdf {
@@ -51,7 +52,9 @@ public final class TemplatePdf {
         }
     }
 
-    /** How many sheets a pattern takes across and up. @param turned whether it is laid on its side, for fewer of them */
+    /**
+     * How many sheets a pattern takes across and up. @param turned whether it is laid on its side, for fewer of them
+     */
     record Tiles(int across, int up, boolean turned) {
         int count() {
             return across * up;
@@ -75,7 +78,9 @@ public final class TemplatePdf {
         return length <= sheet ? 1 : (int) Math.ceil((length - OVERLAP) / (sheet - OVERLAP) - 1e-9);
     }
 
-    /** Draws them from the present sheet on, which must be empty: several on one sheet where they fit below each other. */
+    /**
+     * Draws them from the present sheet on, which must be empty: several on one sheet where they fit below each other.
+     */
     void patterns(List<FlatPattern> all) throws IOException {
         double full = HEAD + high;
         double used = 0;
@@ -106,7 +111,9 @@ public final class TemplatePdf {
         }
     }
 
-    /** @param column from the left; @param row from the top; @param at where it begins, and how much height it has, mm */
+    /**
+     * @param column from the left; @param row from the top; @param at where it begins, and how much height it has, mm
+     */
     private void tile(FlatPattern p, Tiles t, int column, int row, double at, double height) throws IOException {
         FlatPattern.Bounds b = p.bounds();
         double mm = PdfSheet.MM;

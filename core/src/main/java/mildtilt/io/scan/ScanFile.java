@@ -57,7 +57,10 @@ public final class ScanFile {
             return new double[] {high[0] - low[0], high[1] - low[1], high[2] - low[2]};
         }
 
-        /** The unit in which the scan's longest side is most like a part of a vehicle: nearest to a quarter of the wheelbase. */
+        /**
+         * The unit in which the scan's longest side is most like a part of a vehicle: nearest to a quarter of the
+         * wheelbase.
+         */
         public FileUnit likely(double wheelbase) {
             double longest = Arrays.stream(size()).max().orElse(1);
             return Arrays.stream(FileUnit.values())

@@ -19,7 +19,8 @@ import mildtilt.units.Quantity;
  *
  * @param planned empty where the plan has no such part any more, or has nothing to say
  * @param tolerance how far it may be off
- * @param limit what it must not pass, if there is such a thing: a joint's angle and a force from above, a gap from below
+ * @param limit what it must not pass, if there is such a thing: a joint's angle and a force from above, a gap from
+ * below
  */
 public record AgainstPlan(
         Figure read, Optional<Double> planned, double tolerance, Optional<Double> limit, State state) {

@@ -15,7 +15,10 @@ import mildtilt.trials.Inspection;
 import mildtilt.units.Phrase;
 import mildtilt.units.Quantity;
 
-/** What is looked at before a vehicle is driven, and after it was driven first; made from what the job has. A builder's record, not an approval. */
+/**
+ * What is looked at before a vehicle is driven, and after it was driven first; made from what the job has. A builder's
+ * record, not an approval.
+ */
 public final class InspectionList {
 
     /** Said on screen and paper wherever the list stands. */

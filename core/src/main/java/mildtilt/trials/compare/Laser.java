@@ -10,8 +10,10 @@ import mildtilt.steer.SteeringTrain;
 import mildtilt.suspension.KnucklePose;
 
 /**
- * A laser fixed to a hub at the wheel centre, level and along the wheel at ride height, drawing on an upright wall square ahead. It turns with the
- * knuckle in all three ways: its dot goes up and down with caster change as well as with the wheel, and its heading is not quite the wheel's steer angle once
+ * A laser fixed to a hub at the wheel centre, level and along the wheel at ride height, drawing on an upright wall
+ * square ahead. It turns with the
+ * knuckle in all three ways: its dot goes up and down with caster change as well as with the wheel, and its heading is
+ * not quite the wheel's steer angle once
  * the camber and the caster have changed both.
  */
 public final class Laser {
@@ -40,7 +42,8 @@ public final class Laser {
     private Laser() {}
 
     /**
-     * @param rodOn false with the tie rod off and the hub held, about its steer axis, to the heading it has at ride height
+     * @param rodOn false with the tie rod off and the hub held, about its steer axis, to the heading it has at ride
+     * height
      * @param travel of that wheel, mm; the other stays, or moves with a beam
      * @param wall from the wheel centre forward, mm
      * @return empty where the wheels can't be so, or the beam does not reach the wall

@@ -71,7 +71,10 @@ public final class PlateAngles {
         return List.copyOf(rows);
     }
 
-    /** The outer wheel's angle, into the turn, where the inner one has turned by an angle from straight ahead; empty where it never does. */
+    /**
+     * The outer wheel's angle, into the turn, where the inner one has turned by an angle from straight ahead; empty
+     * where it never does.
+     */
     public static Optional<Double> outerAt(SteeringTrain train, Side way, double innerDeg) {
         Optional<AxlePose.Assembled> ahead = train.pose(0, 0, 0).assembled();
         if (ahead.isEmpty() || train.locked().isPresent()) {

@@ -14,7 +14,8 @@ import org.hipparchus.linear.RealVector;
 import org.hipparchus.linear.SingularValueDecomposition;
 
 /**
- * What a dial along a shaft says. At each station the once-a-turn part of the dial is how far the shaft's middle stands off the axis it turns about, and
+ * What a dial along a shaft says. At each station the once-a-turn part of the dial is how far the shaft's middle stands
+ * off the axis it turns about, and
  * which way; a straight shaft's middles lie on one straight line, however it is held, and a bent one's on two.
  *
  * @param stations from the wheel end
@@ -43,7 +44,10 @@ public record RunOutFit(
         }
     }
 
-    /** @param along mm; @param deg by how much; @param deep how far the place is off the straight line of both ends, mm; @param highDeg which way it bulges, from the mark on */
+    /**
+     * @param along mm; @param deg by how much; @param deep how far the place is off the straight line of both ends, mm;
+     * @param highDeg which way it bulges, from the mark on
+     */
     public record Bend(double along, double deg, double deep, double highDeg) {}
 
     /**
@@ -79,7 +83,10 @@ public record RunOutFit(
         }
     }
 
-    /** One line through all stations, or two that meet, across the shaft both ways: off = a + b along + c (along − knee where beyond it). */
+    /**
+     * One line through all stations, or two that meet, across the shaft both ways: off = a + b along + c (along − knee
+     * where beyond it).
+     */
     private record Line(double[] x, double[] y, double chi2) {
 
         double slopeDeg() {
@@ -88,7 +95,10 @@ public record RunOutFit(
     }
 
     private static final int KNEES = 60;
-    /** What each amount that is fitted must take off the sum of squares: chance alone takes off as much of two in one shaft of thirty. */
+    /**
+     * What each amount that is fitted must take off the sum of squares: chance alone takes off as much of two in one
+     * shaft of thirty.
+     */
     private static final double EARNED = 3.5;
 
     /** Of each shaft that was read. @param outOfLine what the rule set lets a bearing stand out of line, mm */

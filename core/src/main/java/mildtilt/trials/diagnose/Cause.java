@@ -14,7 +14,8 @@ import mildtilt.units.Quantity;
  * @param armsSwapped whether each arm is assumed to be on the other side
  * @param amounts what is off, and by how much
  * @param misfit sum of squares of what is left, each reading over its ±
- * @param left root of the same for each reading to spare, so in times the ± of the readings: about 1 where all is explained
+ * @param left root of the same for each reading to spare, so in times the ± of the readings: about 1 where all is
+ * explained
  * @param confidence 0 to 1, among all causes that are known
  * @param built the plan with this wrong
  */

@@ -140,7 +140,10 @@ public enum Deviation {
         });
     }
 
-    /** Each steering arm on the other side's knuckle, bolted on as it was made: how far it stands in or out is then the wrong way about. */
+    /**
+     * Each steering arm on the other side's knuckle, bolted on as it was made: how far it stands in or out is then the
+     * wrong way about.
+     */
     public static Job armsSwapped(Job job) {
         Job apart = AsBuiltJob.sidesApart(job);
         return apart.editAxle(a -> {
@@ -160,7 +163,10 @@ public enum Deviation {
         return a.corner(side).suspension().steerAxis().atHeight(other.z()).plus(other.minus(foot(a, side.other())));
     }
 
-    /** The steer axis at the height of the tie-rod point: an arm is bolted on level, so that swapped twice it is as it was. */
+    /**
+     * The steer axis at the height of the tie-rod point: an arm is bolted on level, so that swapped twice it is as it
+     * was.
+     */
     private static Point foot(SteeredAxle a, Side side) {
         return a.corner(side)
                 .suspension()

@@ -19,9 +19,12 @@ import org.hipparchus.linear.RealVector;
 /**
  * Which of the causes that are known fit the readings of a trial, and how well.
  *
- * <p>Every cause, and every two of them, alone and with the arms swapped, is fitted: first along straight lines, then, for the best, by Gauss–Newton
- * steps on the linkage itself. A cause is weighed by its evidence in Laplace's approximation (D. MacKay, <i>Bayesian Interpolation</i>, Neural Computation
- * 4, 1992): how well it fits, less what it costs to have an amount to fit with. Amounts are thought to lie within some {@value #USUAL} mm before anything
+ * <p>Every cause, and every two of them, alone and with the arms swapped, is fitted: first along straight lines, then,
+ * for the best, by Gauss–Newton
+ * steps on the linkage itself. A cause is weighed by its evidence in Laplace's approximation (D. MacKay, <i>Bayesian
+ * Interpolation</i>, Neural Computation
+ * 4, 1992): how well it fits, less what it costs to have an amount to fit with. Amounts are thought to lie within some
+ * {@value #USUAL} mm before anything
  * is read.
  *
  * @param causes the likeliest first
@@ -68,7 +71,10 @@ public record Diagnosis(List<Cause> causes, String basis, int readings) {
         return best().left() > UNEXPLAINED;
     }
 
-    /** Causes that say something else than the best and that the readings can't tell from it: less than five times less likely. */
+    /**
+     * Causes that say something else than the best and that the readings can't tell from it: less than five times less
+     * likely.
+     */
     public List<Cause> asLikely() {
         return causes.stream()
                 .skip(1)

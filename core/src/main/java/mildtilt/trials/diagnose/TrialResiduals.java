@@ -103,7 +103,9 @@ final class TrialResiduals {
         return r;
     }
 
-    /** A trace shifted as a whole says that its mark was made beside the place: what all its dots share is taken out. */
+    /**
+     * A trace shifted as a whole says that its mark was made beside the place: what all its dots share is taken out.
+     */
     private void withoutMark(double[] r, Side side, boolean rodOn) {
         double along = 0;
         double norm = 0;

@@ -8,7 +8,10 @@ import java.nio.file.Path;
 import java.util.Optional;
 import mildtilt.trials.Setup;
 
-/** Instruments that write their readings to the end of a text file, a line each; the last whole line of a kind is its reading. */
+/**
+ * Instruments that write their readings to the end of a text file, a line each; the last whole line of a kind is its
+ * reading.
+ */
 public final class FileInstruments implements Instruments {
 
     /** So much of the file's end is looked at. */

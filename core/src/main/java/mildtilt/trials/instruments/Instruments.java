@@ -19,7 +19,10 @@ public interface Instruments extends AutoCloseable {
      */
     boolean put(InstrumentKind kind, InstrumentPlacement mark) throws InstrumentException;
 
-    /** Sends a stand-in the vehicle's position; a real vehicle needs none. @return whether it was accepted. @throws InstrumentException if it can't stand so */
+    /**
+     * Sends a stand-in the vehicle's position; a real vehicle needs none. @return whether it was accepted. @throws
+     * InstrumentException if it can't stand so
+     */
     boolean stand(Setup setup, boolean rodOn) throws InstrumentException;
 
     @Override

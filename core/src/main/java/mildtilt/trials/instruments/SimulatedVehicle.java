@@ -27,13 +27,19 @@ import mildtilt.trials.Setup;
 import mildtilt.trials.compare.Laser;
 import mildtilt.trials.diagnose.Deviation;
 
-/** A vehicle that stands in for a real one: built to a plan, but not quite, as real ones are. What is wrong with it is its own secret. */
+/**
+ * A vehicle that stands in for a real one: built to a plan, but not quite, as real ones are. What is wrong with it is
+ * its own secret.
+ */
 public final class SimulatedVehicle {
 
     /** A dial is set up along a shaft no closer than this, mm. */
     private static final double SET_TO = 0.5;
 
-    /** How a shaft runs: straight lines from its held ends to a bend, mm off at the bend, and held off its axis by so much all along. */
+    /**
+     * How a shaft runs: straight lines from its held ends to a bend, mm off at the bend, and held off its axis by so
+     * much all along.
+     */
     private record Shaft(double bendAlong, double bend, double bendDeg, double eccentric, double eccentricDeg) {}
 
     private final Job built;

@@ -88,7 +88,8 @@ public final class SocketInstruments implements Instruments {
     }
 
     /**
-     * Whether the position was accepted. A real instrument may ignore it; a stand-in that refuses would go on reading the position before.
+     * Whether the position was accepted. A real instrument may ignore it; a stand-in that refuses would go on reading
+     * the position before.
      *
      * @throws InstrumentException if it refused
      */

@@ -21,7 +21,8 @@ import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.trials.Setup;
 
 /**
- * The stand-ins of all instruments on one simulated vehicle, answering the line protocol on this machine alone: a server on the loopback address, one
+ * The stand-ins of all instruments on one simulated vehicle, answering the line protocol on this machine alone: a
+ * server on the loopback address, one
  * conversation a connection, each with its own places and its own held readings.
  */
 public final class StandIn implements AutoCloseable {

@@ -114,7 +114,10 @@ class PointsCsvTest {
                 .hasMessageContaining(says);
     }
 
-    /** Each: a line below "name;x;y;z" in mm, parted by what its marks say, and where the point is; or what the refusal says. */
+    /**
+     * Each: a line below "name;x;y;z" in mm, parted by what its marks say, and where the point is; or what the refusal
+     * says.
+     */
     @ParameterizedTest
     @CsvSource(
             delimiter = '|',

@@ -146,7 +146,9 @@ class DescriptionsTest {
         };
     }
 
-    /** A size changed through its description, past its range, is refused with the words with which its file would be. */
+    /**
+     * A size changed through its description, past its range, is refused with the words with which its file would be.
+     */
     @ParameterizedTest
     @EnumSource(DemoJob.class)
     void editAndFileRefusalsMatch(DemoJob demo) throws Exception {

@@ -49,7 +49,9 @@ class ScaledAndMirroredTest {
             + "|largest_reachable_steering_wheel_\\w+|gear_input_deg|delta_\\w*deg|mean_delta_deg|(pitman|idler|column_arm|bell_crank)_angle_deg|\\w+_y_shift_mm"
             + "|(shuttle|rack)_displacement_mm|heading_deg|roll_deg|clocking_deg|clocking_arc_mm|first_fork_deg|clocking_index_deg|off_across_mm|best_clocking_\\w+_deg|best_clocking_48_spline_7.5_deg"
             + "|left_less_right_percent|turn_whole_train_deg");
-    /** Where a thing was found tells nothing where two places are as good; a set of clockings is one of several as good. */
+    /**
+     * Where a thing was found tells nothing where two places are as good; a set of clockings is one of several as good.
+     */
     private static final Set<String> ANY_OF_SEVERAL = Set.of("closest_at", "closest_to_toggle_at", "at");
 
     private static JsonNode printed(String job, List<SteeringInput> places) throws JobFileException {
@@ -95,7 +97,10 @@ class ScaledAndMirroredTest {
         });
     }
 
-    /** A vehicle told from another origin, farther back, and with what is in the way the other way round, is the same vehicle: every angle, length, force and gap, overlaps too. */
+    /**
+     * A vehicle told from another origin, farther back, and with what is in the way the other way round, is the same
+     * vehicle: every angle, length, force and gap, overlaps too.
+     */
     @ParameterizedTest
     @EnumSource(DemoJob.class)
     void originAndOrderDoNotMatter(DemoJob demo) throws Exception {

@@ -23,7 +23,9 @@ import mildtilt.describe.Ranges;
 import mildtilt.id.Id;
 import mildtilt.io.JsonTree;
 
-/** The JSON Schema of a part, for programs of other people: made from the description that the reader itself goes by. */
+/**
+ * The JSON Schema of a part, for programs of other people: made from the description that the reader itself goes by.
+ */
 public final class SchemaMaker {
 
     private static final String DAY = "^[0-9]{4}-[0-9]{2}-[0-9]{2}$";

@@ -24,7 +24,10 @@ import org.apache.pdfbox.text.TextPosition;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 
-/** Papers as a shop expects them: type that can be read, a title block on every sheet, tables with their headings, words off the lines. */
+/**
+ * Papers as a shop expects them: type that can be read, a title block on every sheet, tables with their headings, words
+ * off the lines.
+ */
 class SheetLayoutTest {
 
     private static final LocalDate DAY = LocalDate.of(2026, 11, 26);

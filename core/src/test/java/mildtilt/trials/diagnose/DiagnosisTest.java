@@ -25,13 +25,19 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 
-/** Vehicles with known faults, measured with noise: the fault is named, its amount is within its ±, and what can't be known is not claimed. */
+/**
+ * Vehicles with known faults, measured with noise: the fault is named, its amount is within its ±, and what can't be
+ * known is not claimed.
+ */
 class DiagnosisTest {
 
     private static final double DOT = 0.7;
     private static final double PLATE = 0.15;
 
-    /** A wall trace of both wheels with rod on and off, turn plates both ways, and the rods' lengths, of a vehicle as built. */
+    /**
+     * A wall trace of both wheels with rod on and off, turn plates both ways, and the rods' lengths, of a vehicle as
+     * built.
+     */
     private static TrialSheet measured(Job built, Random r, boolean dots, boolean plates, boolean rods) {
         SteeringTrain t = new SteeringTrain(built);
         List<TrialReading> all = new ArrayList<>();

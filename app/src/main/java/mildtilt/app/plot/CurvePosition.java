@@ -6,9 +6,9 @@ import mildtilt.steer.AxlePose;
 import mildtilt.steer.SteeringInput;
 
 /** Where the current position is on a curve, and how to go to a place on it. */
-final class CurveHands {
+final class CurvePosition {
 
-    private CurveHands() {}
+    private CurvePosition() {}
 
     static double at(Curve curve, Workbench bench) {
         SteeringInput hands = bench.steeringInput();

@@ -14,9 +14,9 @@ import mildtilt.units.Quantity;
 import mildtilt.units.Unit;
 
 /** What trials came to, as tables for screen, paper and CSV. */
-public final class FitTables {
+public final class TrialTables {
 
-    private FitTables() {}
+    private TrialTables() {}
 
     /** Everything of one trial that has rows. */
     public static List<Table> of(String vehicle, TrialFigures f) {

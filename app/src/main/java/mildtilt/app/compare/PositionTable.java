@@ -32,13 +32,13 @@ import mildtilt.units.LengthText;
 import mildtilt.units.Quantity;
 
 /** Every figure of both wheels and of the rods at the current position. */
-final class HandsTable extends VBox {
+final class PositionTable extends VBox {
 
     private final Workbench bench;
     private final GridPane grid = new GridPane();
     private int row;
 
-    public HandsTable(Workbench bench) {
+    public PositionTable(Workbench bench) {
         this.bench = bench;
         setId("hands-table");
         grid.getStyleClass().add("compare-grid");

@@ -1,7 +1,7 @@
 package mildtilt.start;
 
 /** What the builder has already: it is measured, not bought. */
-public enum PartThere {
+public enum PartAtHand {
     COLUMN("Steering column"),
     JOINTS("Column joints"),
     GEAR("Steering gear"),
@@ -10,7 +10,7 @@ public enum PartThere {
 
     private final String label;
 
-    PartThere(String label) {
+    PartAtHand(String label) {
         this.label = label;
     }
 
