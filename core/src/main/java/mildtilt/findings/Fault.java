@@ -84,6 +84,8 @@ public enum Fault {
     HEAVY(UNEVEN, "Steering heavier than the target"),
     GEAR_TAKES_THE_BLOW(UNEVEN, "Gear ends before the knuckle stop"),
 
+    /** What rides on the axle in most vehicles is worked out as if it were on the frame. */
+    GEAR_ASSUMED_ON_FRAME(NOT_MEASURED, "Steering gear treated as fixed to the frame"),
     SIZES_GUESSED(NOT_MEASURED, "Gaps based on guessed sizes");
 
     /** What a fault does to the vehicle; the gravest first. */

@@ -11,20 +11,29 @@ import mildtilt.analysis.Headline;
 import mildtilt.arms.KnuckleChange;
 import mildtilt.arms.KnuckleEdits;
 import mildtilt.build.Making;
+import mildtilt.gear.RackAndPinion;
 import mildtilt.geometry.Direction;
+import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
 import mildtilt.io.jobfile.DemoJob;
 import mildtilt.io.jobfile.JobReader;
 import mildtilt.io.jobfile.JobWriter;
+import mildtilt.job.Element;
 import mildtilt.job.Job;
+import mildtilt.job.JobPoints;
 import mildtilt.job.OuterWheelTable;
+import mildtilt.job.PointId;
 import mildtilt.job.TrialLog;
 import mildtilt.job.Variant;
+import mildtilt.linkage.Beam;
 import mildtilt.linkage.Corner;
+import mildtilt.linkage.RackTieRods;
 import mildtilt.linkage.RodTube;
+import mildtilt.linkage.SteeredAxle;
 import mildtilt.linkage.WheelLimits;
 import mildtilt.survey.Survey;
+import mildtilt.suspension.CornerPoint;
 import mildtilt.units.LengthUnit;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -82,6 +91,27 @@ class CautionsTest {
         Job rackFar = demo.editAxle(a -> a.withGearMoved(new Vector(110, 0, 0)));
         find(rackFar, Fault.REVERSED_ACKERMANN)
                 .ifPresent(g -> assertThat(g.why().text(LengthUnit.MM)).contains("inner ends"));
+    }
+
+    /** How the column moves with a gear on the axle is not worked out: that must be said wherever it may matter. */
+    @Test
+    void gearThatMaySitOnABeamIsReported() {
+        Job platform = DemoJob.HOP_PLATFORM.job();
+        assertThat(find(platform, Fault.GEAR_ASSUMED_ON_FRAME))
+                .as("a drag link from the frame")
+                .isEmpty();
+        Point arm = JobPoints.position(platform, new PointId.OnCorner(Side.LEFT, CornerPoint.TIE_ROD_POINT));
+        RackAndPinion rack = new RackAndPinion(
+                new Point(arm.x(), 0, arm.z()), Direction.along(0, 1, 0), 600, arm.x() > 0 ? 44 : -44, 70);
+        Job racked = platform.editAxle(a -> new SteeredAxle(rack, new RackTieRods(), a.beam(), a.left(), a.ownRight()));
+        for (Job onBeam : List.of(racked, racked.editAxle(a -> a.withBeam(new Beam.Sprung(Optional.empty()))))) {
+            Finding f = find(onBeam, Fault.GEAR_ASSUMED_ON_FRAME).orElseThrow();
+            assertThat(f.severity()).isEqualTo(Severity.LOOK);
+            assertThat(f.element()).isEqualTo(new Element.GearElement());
+        }
+        assertThat(find(demo, Fault.GEAR_ASSUMED_ON_FRAME))
+                .as("wheels that travel on their own")
+                .isEmpty();
     }
 
     @Test

@@ -93,7 +93,8 @@ public enum WorkStage {
                     ROLL_STEER,
                     RAKED_ROD,
                     HEAVY,
-                    GEAR_TAKES_THE_BLOW -> of(finding.element());
+                    GEAR_TAKES_THE_BLOW,
+                    GEAR_ASSUMED_ON_FRAME -> of(finding.element());
         };
     }
 

@@ -144,18 +144,26 @@ class DiagnosisTest {
         }
     }
 
-    @ParameterizedTest
-    @EnumSource(DemoJob.class)
-    void vehicleBuiltToPlanHasNoDiagnosis(DemoJob demo) {
-        Job plan = demo.job();
-        int good = 0;
-        for (int seed = 10; seed < 12; seed++) {
-            Diagnosis d = of(plan, plan, seed);
-            good += d.best().asPlanned() ? 1 : 0;
-            assertThat(d.unexplained()).isFalse();
-            assertThat(d.causes().stream().mapToDouble(Cause::confidence).sum()).isCloseTo(1, within(0.05));
+    /** Of 42 vehicles built to plan, measured with noise, hardly any may be accused, and none with confidence. */
+    @Test
+    void vehicleBuiltToPlanHasNoDiagnosis() {
+        List<String> accused = new ArrayList<>();
+        for (DemoJob demo : DemoJob.values()) {
+            Job plan = demo.job();
+            for (int seed = 10; seed < 16; seed++) {
+                Diagnosis d = of(plan, plan, seed);
+                assertThat(d.unexplained()).as(demo.file()).isFalse();
+                assertThat(d.causes().stream().mapToDouble(Cause::confidence).sum())
+                        .as(demo.file())
+                        .isCloseTo(1, within(0.05));
+                if (!d.best().asPlanned()) {
+                    accused.add(demo.file() + " " + seed + ": "
+                            + d.best().describe(plan).text(LengthUnit.MM) + " " + d.confidence());
+                    assertThat(d.confidence()).as(accused.getLast()).isLessThan(0.8);
+                }
+            }
         }
-        assertThat(good).isGreaterThanOrEqualTo(1);
+        assertThat(accused).hasSizeLessThanOrEqualTo(4);
     }
 
     @ParameterizedTest
@@ -163,7 +171,7 @@ class DiagnosisTest {
             value = Deviation.class,
             names = {"GEAR_UP", "GEAR_TILT", "RIGHT_ARM_UP", "BOTH_ARMS_OUT", "LEFT_ARM_LONG"})
     void eachDeviationIsDiagnosedOrItsEquals(Deviation fault) {
-        for (DemoJob demo : List.of(DemoJob.MARSH_CARRIER, DemoJob.LIBRARY_BUS)) {
+        for (DemoJob demo : List.of(DemoJob.MARSH_CARRIER, DemoJob.LIBRARY_BUS, DemoJob.GARDEN_SHUTTLE)) {
             Job plan = demo.job();
             double mm = fault.name().endsWith("UP") || fault == Deviation.GEAR_TILT ? 4 : -9;
             Diagnosis d = of(fault.apply(plan, mm), plan, 5);
