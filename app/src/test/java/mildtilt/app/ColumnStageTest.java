@@ -141,7 +141,7 @@ class ColumnStageTest {
         robot.interact(
                 () -> app.bench.edit("for good", j -> j.editColumn(c -> c.editShaft(1, s -> s.withForksFixed(true)))));
         dragRound(robot, "#fork-2", 0, 60);
-        assertThat(app.text(robot, "#message")).contains("on it for good");
+        assertThat(app.text(robot, "#message")).contains("fixed to it");
         assertThat(column().shafts().get(1).clockingDeg())
                 .isEqualTo(before.column().orElseThrow().shafts().get(1).clockingDeg());
 

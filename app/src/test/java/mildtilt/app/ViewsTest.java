@@ -23,6 +23,7 @@ import javafx.scene.input.MouseButton;
 import javafx.scene.paint.Color;
 import javafx.stage.Stage;
 import javafx.stage.WindowEvent;
+import mildtilt.analysis.Analysis;
 import mildtilt.app.shell.Recovery;
 import mildtilt.app.workbench.CompareWith;
 import mildtilt.app.workbench.SideTab;
@@ -266,7 +267,14 @@ class ViewsTest {
         assertThat(app.bench.sideTabProperty().get()).isEqualTo(SideTab.PART);
         find(robot, "linkage stage");
         assertThat(app.bench.stageProperty().get()).isEqualTo(WorkStage.LINKAGE);
-        find(robot, "ackermann off");
+        Analysis now = app.bench.analysisProperty().get().orElseThrow().now();
+        find(
+                robot,
+                now.findings().stream()
+                        .filter(f -> f.element() instanceof Element.SteeringArms)
+                        .findFirst()
+                        .orElseThrow()
+                        .headline(now.job()));
         assertThat(app.bench.sideTabProperty().get()).isEqualTo(SideTab.FINDINGS);
         assertThat(app.bench.selectionProperty().get()).contains(new Element.SteeringArms());
         // What is called nothing is said to be, and nothing happens.
