@@ -64,7 +64,7 @@ public final class GapsPane extends FactsPane {
     }
 
     private void pair(PairGap p, int index) {
-        String state = p.touches() ? "touches" : p.margin() < 0 ? "short" : "fine";
+        String state = p.touches() ? "touches" : p.margin() < 0 ? "short" : "OK";
         String where = p.steered()
                 ? p.where().words()
                 : p.where().column().isEmpty() ? "always" : p.where().column();

@@ -95,7 +95,7 @@ final class ShotList {
                     after(SETTLE, () -> press(running, "#survey-point-gear-input"));
                 },
                 SETTLE.multiply(3)));
-        shots.add(new Shot("how-sure", () -> bench.sideTabProperty().set(SideTab.UNCERTAINTY), SETTLE.multiply(25)));
+        shots.add(new Shot("uncertainty", () -> bench.sideTabProperty().set(SideTab.UNCERTAINTY), SETTLE.multiply(45)));
         fitting(running, shots);
         making(running, shots);
         columns(running, shots);
@@ -120,7 +120,7 @@ final class ShotList {
                     });
                 },
                 SETTLE.multiply(3)));
-        shots.add(new Shot("trial-what-fits", () -> bench.trialSheetProperty().set(TrialSheetChoice.DIAGNOSIS)));
+        shots.add(new Shot("trial-diagnosis", () -> bench.trialSheetProperty().set(TrialSheetChoice.DIAGNOSIS)));
     }
 
     /** The sheets of the Make stage. */
@@ -181,7 +181,7 @@ final class ShotList {
             pick(running, "#curve", Curve.OUTER);
         }));
         shots.add(new Shot(
-                "work-it-out",
+                "solve",
                 () -> {
                     bench.open(DemoJob.GARDEN_SHUTTLE.job(), Optional.empty());
                     bench.sideTabProperty().set(SideTab.SOLVE);

@@ -128,7 +128,7 @@ final class MapSheet extends CanvasPane {
                             : c.pair() == null
                                     ? "plenty of room"
                                     : lengthOf(Math.abs(c.margin()))
-                                            + (c.margin() < 0 ? " lacking: " : " spare: ")
+                                            + (c.margin() < 0 ? " short: " : " spare: ")
                                             + c.pair();
                 });
     }

@@ -91,9 +91,9 @@ final class InspectionPane extends FormPane {
         Optional<Tick> tick = v.inspection().tick(item.id());
         String id = item.id().text().replaceAll("[^a-z0-9]+", "-");
         ToggleButton fine =
-                state("Fine", "inspect-fine-" + id, tick.filter(Tick::found).isPresent());
+                state("Passed", "inspect-fine-" + id, tick.filter(Tick::found).isPresent());
         ToggleButton wrong = state(
-                "Not fine", "inspect-wrong-" + id, tick.filter(t -> !t.found()).isPresent());
+                "Failed", "inspect-wrong-" + id, tick.filter(t -> !t.found()).isPresent());
         fine.setOnAction(_ -> mark(item, fine.isSelected() ? Optional.of(true) : Optional.empty(), tick));
         wrong.setOnAction(_ -> mark(item, wrong.isSelected() ? Optional.of(false) : Optional.empty(), tick));
         Label what = Wrap.text(item.what().text(bench.lengthUnit()), "step");

@@ -70,7 +70,7 @@ public final class InspectionPdf {
                     sheet.bold,
                     pages.left() + 16,
                     pages.wide() - 16,
-                    (t.found() ? "Fine" : "NOT FINE") + (t.by().isBlank() ? "" : ", " + t.by()) + ", " + t.day()
+                    (t.found() ? "Passed" : "FAILED") + (t.by().isBlank() ? "" : ", " + t.by()) + ", " + t.day()
                             + (t.note().isBlank() ? "" : ": " + t.note()));
         }
         pages.down(3);

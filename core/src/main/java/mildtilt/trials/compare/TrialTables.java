@@ -192,7 +192,7 @@ public final class TrialTables {
             rows.add(List.of(
                     Cell.of(i.group().label()),
                     Cell.of(i.what()),
-                    Cell.of(t.map(x -> x.found() ? "fine" : "NOT FINE").orElse("open")),
+                    Cell.of(t.map(x -> x.found() ? "passed" : "FAILED").orElse("open")),
                     Cell.of(t.map(Inspection.Tick::by).orElse("")),
                     Cell.day(t.map(Inspection.Tick::day)),
                     Cell.of(t.map(Inspection.Tick::note).orElse(""))));
