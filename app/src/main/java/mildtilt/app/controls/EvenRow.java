@@ -95,11 +95,11 @@ public final class EvenRow extends Pane {
         return computePrefHeight(width);
     }
 
+    /** A control that would like several columns takes fewer where there are no more: a long choice must not widen its pane. */
     @Override
     protected double computeMinWidth(double height) {
         return getChildren().stream()
-                        .mapToInt(EvenRow::cells)
-                        .mapToDouble(EvenRow::span)
+                        .mapToDouble(n -> Math.min(n.minWidth(-1), span(cells(n))))
                         .max()
                         .orElse(0)
                 + getInsets().getLeft()

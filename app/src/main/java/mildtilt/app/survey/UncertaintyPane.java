@@ -208,14 +208,21 @@ public final class UncertaintyPane extends FormPane {
             say(++n + ". " + a.what() + (a.surveyed() ? " (surveyed)" : ""));
             List<Gain> gains = about.flatMap(a::of)
                     .map(List::of)
-                    .orElse(a.gains().stream().limit(3).toList());
+                    // A spread that shows as 0 before and after says nothing.
+                    .orElse(a.gains().stream()
+                            .filter(g -> !shown(g, g.before()).equals(shown(g, g.after())))
+                            .limit(3)
+                            .toList());
             hint(gains.stream().map(this::words).collect(Collectors.joining("; ")));
         }
     }
 
     private String words(Gain g) {
-        return g.headline().label() + " ± " + g.headline().unit().format(g.before(), bench.lengthUnit()) + " → ± "
-                + g.headline().unit().format(g.after(), bench.lengthUnit());
+        return g.headline().label() + " ± " + shown(g, g.before()) + " → ± " + shown(g, g.after());
+    }
+
+    private String shown(Gain g, double spread) {
+        return g.headline().unit().format(spread, bench.lengthUnit());
     }
 
     private void figures(UncertaintyReport s) {
