@@ -18,14 +18,12 @@ import javafx.scene.control.TextField;
 import javafx.scene.layout.VBox;
 import mildtilt.app.controls.Choices;
 import mildtilt.app.controls.EvenRow;
-import mildtilt.app.controls.MeasureField;
 import mildtilt.app.controls.WordField;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.build.ScrewThread;
 import mildtilt.build.ThreadText;
 import mildtilt.job.Job;
 import mildtilt.report.Table;
-import mildtilt.units.LengthText;
 import mildtilt.units.UnreadableMeasureException;
 
 /** A pane of results and fields; each field changes the job. */
@@ -69,73 +67,30 @@ public abstract class FormPane extends FactsPane {
     }
 
     protected final Node length(String label, String id, double mm, BiFunction<Job, Double, Job> set) {
-        MeasureField f = new MeasureField(
-                LengthText.inField(mm, bench.lengthUnit()),
-                t -> LengthText.parse(t, bench.lengthUnit()),
-                v -> bench.edit(label + ": " + LengthText.editable(v, bench.lengthUnit()), j -> set.apply(j, v)),
-                bench::refuse);
-        f.exact(LengthText.editable(mm, bench.lengthUnit()));
-        return measure(label, id, f);
+        return size(SizeField.length(id, label, mm, set));
     }
 
     protected final Node number(String label, String id, double value, BiFunction<Job, Double, Job> set) {
-        return measure(
-                label,
-                id,
-                LengthText.trimmed(value, 3),
-                LengthText::parseNumber,
-                v -> bench.edit(label + ": " + LengthText.trimmed(v, 3), j -> set.apply(j, v)));
+        return size(SizeField.number(id, label, value, set));
     }
 
     protected final Node angle(String label, String id, double deg, BiFunction<Job, Double, Job> set) {
-        return measure(
-                label,
-                id,
-                LengthText.trimmed(deg, 2) + "°",
-                LengthText::parseDegrees,
-                v -> bench.edit(label + ": " + LengthText.trimmed(v, 2) + "°", j -> set.apply(j, v)));
+        return size(SizeField.angle(id, label, deg, set));
     }
 
     /** A length that need not be known: "none" takes it away. */
     protected final Node maybeLength(
             String label, String id, Optional<Double> mm, BiFunction<Job, Optional<Double>, Job> set) {
-        return maybe(
-                label,
-                id,
-                mm.map(v -> LengthText.inField(v, bench.lengthUnit())),
-                t -> LengthText.parse(t, bench.lengthUnit()),
-                set);
+        return size(SizeField.optional(id, label, SizeField.Measure.LENGTH, mm, set));
     }
 
     protected final Node maybeNumber(
             String label, String id, Optional<Double> v, BiFunction<Job, Optional<Double>, Job> set) {
-        return maybe(label, id, v.map(x -> LengthText.trimmed(x, 2)), LengthText::parseNumber, set);
+        return size(SizeField.optional(id, label, SizeField.Measure.NUMBER, v, set));
     }
 
-    private Node maybe(
-            String label,
-            String id,
-            Optional<String> shown,
-            Function<String, Double> read,
-            BiFunction<Job, Optional<Double>, Job> set) {
-        return measure(
-                label,
-                id,
-                MeasureField.optional(
-                        shown.orElse(MeasureField.NONE),
-                        read::apply,
-                        v -> bench.edit(
-                                label + (v.isEmpty() ? ": " + MeasureField.NONE : " set"), j -> set.apply(j, v)),
-                        bench::refuse));
-    }
-
-    private Node measure(String label, String id, MeasureField f) {
-        f.setId(id);
-        return named(label, f);
-    }
-
-    private Node measure(String label, String id, String shown, Function<String, Double> read, Consumer<Double> take) {
-        return measure(label, id, new MeasureField(shown, read::apply, take::accept, bench::refuse));
+    private Node size(SizeField size) {
+        return named(size.label(), size.control(bench, ""));
     }
 
     protected final Node words(String label, String id, String value, double width, BiFunction<Job, String, Job> set) {
@@ -180,14 +135,18 @@ public abstract class FormPane extends FactsPane {
 
     protected final <T> Node choice(
             String label, String id, List<T> from, T chosen, Function<T, String> name, BiFunction<Job, T, Job> set) {
-        return named(
+        List<T> all = new ArrayList<>(from);
+        if (!all.contains(chosen)) {
+            all.addFirst(chosen);
+        }
+        ChoiceField field = new ChoiceField(
+                id,
                 label,
-                choiceBox(
-                        id,
-                        from,
-                        Optional.of(chosen),
-                        name,
-                        v -> bench.edit(label + ": " + name.apply(v), j -> set.apply(j, v))));
+                "",
+                all.stream().map(name).toList(),
+                all.indexOf(chosen),
+                (j, i) -> set.apply(j, all.get(i)));
+        return named(label, field.control(bench, "", this::showAgain));
     }
 
     protected final <T> ChoiceBox<T> choiceBox(

@@ -1,11 +1,13 @@
 package mildtilt.app.part;
 
-import static mildtilt.app.part.PartField.length;
-import static mildtilt.app.part.PartField.optional;
+import static mildtilt.app.forms.SizeField.length;
+import static mildtilt.app.forms.SizeField.optional;
 
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.UnaryOperator;
+import mildtilt.app.forms.ChoiceField;
+import mildtilt.app.forms.SizeField;
 import mildtilt.arms.KnuckleChange;
 import mildtilt.arms.KnuckleEdits;
 import mildtilt.describe.JobPlace;
@@ -42,7 +44,7 @@ final class AxleFields {
 
     private AxleFields() {}
 
-    static List<PartField> of(Job job, Element element) {
+    static List<SizeField> of(Job job, Element element) {
         SteeredAxle axle = job.axle().orElseThrow();
         return switch (element) {
             case Element.GearElement _ ->
@@ -86,7 +88,7 @@ final class AxleFields {
     }
 
     /** What is chosen from a few: whether a box's ratio stays the same. */
-    static List<PartChoice> choices(SteeredAxle axle, Element element) {
+    static List<ChoiceField> choices(SteeredAxle axle, Element element) {
         if (!(element instanceof Element.GearElement)) {
             return List.of();
         }
@@ -102,8 +104,8 @@ final class AxleFields {
         };
     }
 
-    private static PartChoice ratioChoice(boolean same, Gear other) {
-        return PartChoice.yesNo(
+    private static ChoiceField ratioChoice(boolean same, Gear other) {
+        return ChoiceField.yesNo(
                         "constant-ratio",
                         "Ratio of the box",
                         "the same all the way",
@@ -114,8 +116,8 @@ final class AxleFields {
                         "A worm and roller is quicker or slower in the middle than near the locks. Turn its input and read the arm's swing in the middle and near an end.");
     }
 
-    private static List<PartField> drivenRod(SteeredAxle axle) {
-        List<PartField> all = PartFields.of(
+    private static List<SizeField> drivenRod(SteeredAxle axle) {
+        List<SizeField> all = PartFields.of(
                 LINKAGE,
                 AxleParts.LINKAGE,
                 axle.linkage(),
@@ -145,7 +147,7 @@ final class AxleFields {
         return all;
     }
 
-    private static List<PartField> relay(Linkage linkage) {
+    private static List<SizeField> relay(Linkage linkage) {
         return switch (linkage) {
             case BellCrank _, Shuttle _ -> PartFields.of(LINKAGE, AxleParts.LINKAGE, linkage, "", AxleFields::linkage);
             case CentreLink _, RackTieRods _, DragLink _ -> List.of();
@@ -156,8 +158,8 @@ final class AxleFields {
         return job.editAxle(a -> a.withLinkage(change.apply(a.linkage())));
     }
 
-    private static List<PartField> tieRods(SteeredAxle axle) {
-        List<PartField> all = new ArrayList<>();
+    private static List<SizeField> tieRods(SteeredAxle axle) {
+        List<SizeField> all = new ArrayList<>();
         for (Side side : sides(axle)) {
             all.addAll(rodEnds(
                     AXLE.in(side.code()).in("rod_ends"),
@@ -168,13 +170,13 @@ final class AxleFields {
         return all;
     }
 
-    private static List<PartField> rodEnds(JobPlace at, RodEnds ends, String of, PartFields.Edit<RodEnds> edit) {
-        List<PartField> all = PartFields.of(at, AxleParts.ROD_ENDS, ends, of, edit, "outer_bolt", "inner_bolt");
+    private static List<SizeField> rodEnds(JobPlace at, RodEnds ends, String of, PartFields.Edit<RodEnds> edit) {
+        List<SizeField> all = PartFields.of(at, AxleParts.ROD_ENDS, ends, of, edit, "outer_bolt", "inner_bolt");
         RodTube tube = ends.tube().orElse(new RodTube(22, 3, 0, RodTube.USUAL_YIELD));
         all.add(optional(
                         at.in("tube").in("outside_mm").id(),
                         "Tube outside" + of,
-                        PartField.Measure.LENGTH,
+                        SizeField.Measure.LENGTH,
                         ends.tube().map(RodTube::outside),
                         (j, v) -> edit.apply(
                                 j,
@@ -193,8 +195,8 @@ final class AxleFields {
         return all;
     }
 
-    private static List<PartField> arms(Job job, SteeredAxle axle) {
-        List<PartField> all = new ArrayList<>();
+    private static List<SizeField> arms(Job job, SteeredAxle axle) {
+        List<SizeField> all = new ArrayList<>();
         for (Side side : sides(axle)) {
             double now = KnuckleEdits.armLength(job, side);
             all.add(length(
@@ -207,8 +209,8 @@ final class AxleFields {
         return all;
     }
 
-    private static List<PartField> knuckles(SteeredAxle axle) {
-        List<PartField> all = new ArrayList<>();
+    private static List<SizeField> knuckles(SteeredAxle axle) {
+        List<SizeField> all = new ArrayList<>();
         for (Side side : sides(axle)) {
             all.addAll(PartFields.of(
                     AXLE.in(side.code()).in("limits"),
@@ -220,12 +222,12 @@ final class AxleFields {
         return all;
     }
 
-    private static List<PartField> tyres(Vehicle v) {
+    private static List<SizeField> tyres(Vehicle v) {
         Loads usual = v.loads().orElse(Loads.of(600));
-        List<PartField> all = new ArrayList<>(List.of(optional(
+        List<SizeField> all = new ArrayList<>(List.of(optional(
                         "vehicle-loads-front-axle-kg",
                         "Front axle load, kg",
-                        PartField.Measure.NUMBER,
+                        SizeField.Measure.NUMBER,
                         v.loads().map(Loads::frontAxleKg),
                         (j, x) -> j.withVehicle(j.vehicle()
                                 .withLoads(x.map(kg -> new Loads(

@@ -1,12 +1,14 @@
 package mildtilt.app.part;
 
-import static mildtilt.app.part.PartField.angle;
+import static mildtilt.app.forms.SizeField.angle;
 
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.UnaryOperator;
+import mildtilt.app.forms.ChoiceField;
+import mildtilt.app.forms.SizeField;
 import mildtilt.column.Bearing;
 import mildtilt.column.Column;
 import mildtilt.column.ColumnTube;
@@ -43,7 +45,7 @@ final class ColumnFields {
     }
 
     /** Sizes to type; none for an element that is not the column's. */
-    List<PartField> of(Element element) {
+    List<SizeField> of(Element element) {
         return switch (element) {
             case Element.Wheel _ -> wheel();
             case Element.ShaftAt s -> shaft(s.index());
@@ -91,10 +93,10 @@ final class ColumnFields {
     }
 
     /** What is chosen from a few; none for an element that is not the column's. */
-    List<PartChoice> choices(Element element) {
+    List<ChoiceField> choices(Element element) {
         return switch (element) {
             case Element.Wheel _ -> {
-                List<PartChoice> all = new ArrayList<>(socketChoices(
+                List<ChoiceField> all = new ArrayList<>(socketChoices(
                         "hub",
                         "",
                         c.wheel().fit(),
@@ -134,8 +136,8 @@ final class ColumnFields {
         return job.editColumn(k -> k.withInstallation(edit.apply(k.installation())));
     }
 
-    private List<PartField> wheel() {
-        List<PartField> all = new ArrayList<>();
+    private List<SizeField> wheel() {
+        List<SizeField> all = new ArrayList<>();
         all.add(PartFields.one(WHEEL, ColumnParts.WHEEL, "diameter_mm", c.wheel(), ColumnFields::wheel));
         all.add(PartFields.one(COLUMN, ColumnParts.COLUMN, "first_fork_deg", c, Job::editColumn));
         all.addAll(PartFields.of(
@@ -163,14 +165,14 @@ final class ColumnFields {
         return job.editColumn(k -> k.editShaft(index, edit));
     }
 
-    private List<PartField> shaft(int index) {
+    private List<SizeField> shaft(int index) {
         Shaft s = c.shafts().get(index);
         JobPlace at = COLUMN.in("shafts").at(index);
         PartFields.Edit<Shaft> edit = (j, change) -> shaft(j, index, change);
         // Only a shaft between two joints can be clocked.
         String[] leftOut =
                 c.liesBetweenJoints(index) ? new String[0] : new String[] {"clocking_deg", "clocking_index_deg"};
-        List<PartField> all = PartFields.of(at, ColumnParts.SHAFT, s, "", edit, leftOut);
+        List<SizeField> all = PartFields.of(at, ColumnParts.SHAFT, s, "", edit, leftOut);
         s.wheelEnd()
                 .ifPresent(e -> all.addAll(PartFields.of(
                         at.in("wheel_end"),
@@ -214,7 +216,7 @@ final class ColumnFields {
     }
 
     /** An axis as measured where it is bolted down; nothing where it is free. */
-    private static List<PartField> axis(
+    private static List<SizeField> axis(
             String id, String whose, Optional<Direction> axis, BiFunction<Job, Direction, Job> set) {
         return axis.map(d -> List.of(
                         angle(
@@ -232,13 +234,13 @@ final class ColumnFields {
                 .orElse(List.of());
     }
 
-    private static PartChoice axisChoice(
+    private static ChoiceField axisChoice(
             String id,
             String label,
             Optional<Direction> axis,
             Direction drawn,
             BiFunction<Job, Optional<Direction>, Job> set) {
-        return PartChoice.yesNo(
+        return ChoiceField.yesNo(
                         id,
                         label,
                         "free to be set",
@@ -249,9 +251,9 @@ final class ColumnFields {
                         "If the gear is bolted down, its axis stays as measured, and joints off that axis are reported.");
     }
 
-    private List<PartChoice> shaftChoices(int index) {
+    private List<ChoiceField> shaftChoices(int index) {
         Shaft s = c.shafts().get(index);
-        List<PartChoice> all = new ArrayList<>();
+        List<ChoiceField> all = new ArrayList<>();
         all.add(ProfileForm.choice(
                 "form",
                 "Form",
@@ -273,14 +275,14 @@ final class ColumnFields {
                 "as the shaft",
                 s.diameter(),
                 (j, f) -> shaft(j, index, x -> x.withEnds(x.wheelEnd(), f))));
-        all.add(PartChoice.yesNo(
+        all.add(ChoiceField.yesNo(
                 "sliding",
                 "Length",
                 "rigid",
                 "sliding",
                 s.slide().isEmpty(),
                 (j, rigid) -> shaft(j, index, x -> x.withSlide(rigid ? Optional.empty() : Optional.of(USUAL_SLIDE)))));
-        all.add(PartChoice.yesNo(
+        all.add(ChoiceField.yesNo(
                 "to-cut",
                 "Made",
                 "cut to length",
@@ -288,7 +290,7 @@ final class ColumnFields {
                 s.toCut(),
                 (j, cut) -> shaft(j, index, x -> x.withToCut(cut))));
         if (c.liesBetweenJoints(index)) {
-            all.add(PartChoice.yesNo(
+            all.add(ChoiceField.yesNo(
                     "clockable",
                     "Forks",
                     "can be clocked",
@@ -314,8 +316,8 @@ final class ColumnFields {
         return all;
     }
 
-    private static PartChoice typical(boolean is, BiFunction<Job, Boolean, Job> set) {
-        return PartChoice.yesNo("typical", "Sizes are", "typical", "measured", is, set)
+    private static ChoiceField typical(boolean is, BiFunction<Job, Boolean, Job> set) {
+        return ChoiceField.yesNo("typical", "Sizes are", "typical", "measured", is, set)
                 .meaning(
                         "Typical sizes come from a catalogue. Measure the part in your hand, type what differs, then say measured.");
     }
@@ -324,10 +326,10 @@ final class ColumnFields {
         return job.editColumn(k -> k.editJoint(index, edit));
     }
 
-    private List<PartField> joint(int index) {
+    private List<SizeField> joint(int index) {
         Joint joint = c.joints().get(index);
         JobPlace at = COLUMN.in("joints").at(index);
-        List<PartField> all = new ArrayList<>(
+        List<SizeField> all = new ArrayList<>(
                 List.of(
                         angle(
                                         "joint-angle",
@@ -350,9 +352,9 @@ final class ColumnFields {
         return all;
     }
 
-    private static List<PartField> fit(
+    private static List<SizeField> fit(
             JobPlace at, String where, YokeDimensions fit, PartFields.Edit<YokeDimensions> edit) {
-        List<PartField> all = PartFields.of(at, ColumnParts.FIT, fit, ", " + where, edit);
+        List<SizeField> all = PartFields.of(at, ColumnParts.FIT, fit, ", " + where, edit);
         fit.socket()
                 .ifPresent(s -> all.addAll(PartFields.of(
                         at.in("socket"),
@@ -363,9 +365,9 @@ final class ColumnFields {
         return all;
     }
 
-    private static List<PartChoice> socketChoices(
+    private static List<ChoiceField> socketChoices(
             String id, String where, YokeDimensions fit, double diameter, BiFunction<Job, YokeDimensions, Job> set) {
-        List<PartChoice> all = new ArrayList<>();
+        List<ChoiceField> all = new ArrayList<>();
         Retention hold = fit.socket().map(Socket::hold).orElse(Retention.PINCH_BOLT);
         all.add(ProfileForm.choice(
                 id + "-bore",
@@ -376,7 +378,7 @@ final class ColumnFields {
                 (j, seat) -> set.apply(
                         j, new YokeDimensions(fit.takeOff(), fit.engagement(), seat.map(s -> new Socket(s, hold))))));
         fit.socket()
-                .ifPresent(s -> all.add(PartChoice.of(
+                .ifPresent(s -> all.add(ChoiceField.of(
                         id + "-retention",
                         "Kept by" + where,
                         Retention.values(),
@@ -386,10 +388,10 @@ final class ColumnFields {
         return all;
     }
 
-    private List<PartChoice> jointChoices(int index) {
+    private List<ChoiceField> jointChoices(int index) {
         Joint joint = c.joints().get(index);
-        List<PartChoice> all = new ArrayList<>();
-        all.add(new PartChoice(
+        List<ChoiceField> all = new ArrayList<>();
+        all.add(new ChoiceField(
                 "kind",
                 "Kind",
                 "",
@@ -417,7 +419,7 @@ final class ColumnFields {
         return job.editColumn(k -> k.editBearing(index, edit));
     }
 
-    private List<PartField> bearing(int index) {
+    private List<SizeField> bearing(int index) {
         return PartFields.of(
                 COLUMN.in("bearings").at(index),
                 ColumnParts.BEARING,
@@ -433,17 +435,17 @@ final class ColumnFields {
                 }));
     }
 
-    private List<PartChoice> bearingChoices(int index) {
+    private List<ChoiceField> bearingChoices(int index) {
         Bearing b = c.bearings().get(index);
         return List.of(
-                PartChoice.of(
+                ChoiceField.of(
                         "kind",
                         "Kind",
                         Bearing.Kind.values(),
                         Bearing.Kind::label,
                         b.kind(),
                         (j, k) -> bearing(j, index, x -> x.withKind(k))),
-                PartChoice.of(
+                ChoiceField.of(
                         "mount",
                         "Fixed to",
                         Bearing.Mount.values(),

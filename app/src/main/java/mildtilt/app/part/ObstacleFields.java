@@ -1,12 +1,14 @@
 package mildtilt.app.part;
 
-import static mildtilt.app.part.PartField.length;
+import static mildtilt.app.forms.SizeField.length;
 
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.stream.Stream;
+import mildtilt.app.forms.ChoiceField;
+import mildtilt.app.forms.SizeField;
 import mildtilt.describe.JobPlace;
 import mildtilt.geometry.Axis;
 import mildtilt.geometry.Point;
@@ -30,10 +32,10 @@ final class ObstacleFields {
 
     private ObstacleFields() {}
 
-    static List<PartField> of(Obstacle o, int index) {
+    static List<SizeField> of(Obstacle o, int index) {
         JobPlace at = JobPlace.WHOLE.in("surroundings").in("obstacles").at(index);
         PartFields.Edit<Obstacle> edit = (j, change) -> j.editSurroundings(s -> s.edit(index, change));
-        List<PartField> all = PartFields.of(at, ObstacleParts.OBSTACLE, o, "", edit);
+        List<SizeField> all = PartFields.of(at, ObstacleParts.OBSTACLE, o, "", edit);
         all.addAll(PartFields.of(
                 at.in("shape"),
                 ObstacleParts.SHAPE,
@@ -61,7 +63,7 @@ final class ObstacleFields {
         Sweep with(Axis axis);
     }
 
-    private static void pivot(List<PartField> all, int index, Axis axis, About about) {
+    private static void pivot(List<SizeField> all, int index, Axis axis, About about) {
         Point p = axis.origin();
         BiFunction<Job, Point, Job> set = (j, q) ->
                 j.editSurroundings(s -> s.edit(index, o -> o.withSweep(about.with(new Axis(q, axis.direction())))));
@@ -70,16 +72,16 @@ final class ObstacleFields {
         all.add(length("pivot-z", "Pivot, z", p.z(), (j, v) -> set.apply(j, new Point(p.x(), p.y(), v))));
     }
 
-    static List<PartChoice> choices(Obstacle o, int index) {
-        List<PartChoice> all = new ArrayList<>();
-        all.add(PartChoice.of(
+    static List<ChoiceField> choices(Obstacle o, int index) {
+        List<ChoiceField> all = new ArrayList<>();
+        all.add(ChoiceField.of(
                 "carrier",
                 "Fixed to",
                 Carrier.values(),
                 Carrier::label,
                 o.carrier(),
                 (j, c) -> j.editSurroundings(s -> s.edit(index, x -> x.withCarrier(c)))));
-        all.add(PartChoice.yesNo(
+        all.add(ChoiceField.yesNo(
                         "hot",
                         "Heat",
                         "gives off heat",
@@ -97,7 +99,7 @@ final class ObstacleFields {
                 "wanders",
                 "left wheel turns it",
                 "right wheel turns it");
-        all.add(new PartChoice(
+        all.add(new ChoiceField(
                 "sweep",
                 "Moves by itself",
                 "Pedals and rocking engines turn, hoses wander, an anti-roll bar is turned by its wheel.",
@@ -105,14 +107,14 @@ final class ObstacleFields {
                 chosen(o.sweep()),
                 (j, i) -> j.editSurroundings(s -> s.edit(index, x -> x.withSweep(ways.get(i))))));
         List<String> may = Stream.of(May.values()).map(May::label).toList();
-        all.add(new PartChoice(
+        all.add(new ChoiceField(
                 "may",
                 "May it give way",
                 "What a remedy or a route may ask of it: a battery box is moved, a rail is notched, a leaf spring or a slide bar is neither.",
                 may,
                 o.may().ordinal(),
                 (j, i) -> j.editSurroundings(s -> s.edit(index, x -> x.withMay(Optional.of(May.values()[i]))))));
-        all.add(PartChoice.yesNo(
+        all.add(ChoiceField.yesNo(
                         "takes-bearings",
                         "Bearings",
                         "bracket can be fixed",
@@ -148,7 +150,7 @@ final class ObstacleFields {
         };
     }
 
-    static List<PartField> driver(Driver d) {
+    static List<SizeField> driver(Driver d) {
         return PartFields.of(
                 JobPlace.WHOLE.in("surroundings").in("driver"),
                 ObstacleParts.DRIVER,
@@ -157,7 +159,7 @@ final class ObstacleFields {
                 (j, change) -> j.editSurroundings(s -> s.withDriver(s.driver().map(change))));
     }
 
-    static List<PartField> own(Job job) {
+    static List<SizeField> own(Job job) {
         return PartFields.of(
                 JobPlace.WHOLE.in("surroundings").in("own_parts"),
                 ObstacleParts.OWN,

@@ -1,6 +1,7 @@
 package mildtilt.app.part;
 
 import java.util.List;
+import mildtilt.app.forms.SizeField;
 import mildtilt.describe.JobPlace;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
@@ -11,8 +12,8 @@ final class PartFieldGroups {
 
     private PartFieldGroups() {}
 
-    static List<PartField> ofVehicle(Job job) {
-        List<PartField> all = PartFields.of(
+    static List<SizeField> ofVehicle(Job job) {
+        List<SizeField> all = PartFields.of(
                 JobPlace.WHOLE.in("vehicle"),
                 PlanParts.VEHICLE,
                 job.vehicle(),
@@ -27,7 +28,7 @@ final class PartFieldGroups {
         return all;
     }
 
-    static List<PartField> of(Job job, Element element) {
+    static List<SizeField> of(Job job, Element element) {
         return switch (element) {
             case Element.Wheel _, Element.ShaftAt _, Element.JointAt _, Element.Tube _, Element.BearingAt _ ->
                 new ColumnFields(job.column().orElseThrow()).of(element);

@@ -7,7 +7,8 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.BiFunction;
 import java.util.function.UnaryOperator;
-import mildtilt.app.part.PartField.Measure;
+import mildtilt.app.forms.SizeField;
+import mildtilt.app.forms.SizeField.Measure;
 import mildtilt.describe.Field;
 import mildtilt.describe.Field.Presence;
 import mildtilt.describe.Field.Shape;
@@ -30,7 +31,7 @@ final class PartFields {
     private final JobPlace at;
     private final String after;
     private final Set<String> leftOut;
-    private final List<PartField> all = new ArrayList<>();
+    private final List<SizeField> all = new ArrayList<>();
 
     private PartFields(JobPlace at, String after, Set<String> leftOut) {
         this.at = at;
@@ -48,14 +49,14 @@ final class PartFields {
      * @param after each label, such as ", left"
      * @param leftOut keys of sizes that are not shown
      */
-    static <T> List<PartField> of(JobPlace at, Form<T> form, T value, String after, Edit<T> edit, String... leftOut) {
+    static <T> List<SizeField> of(JobPlace at, Form<T> form, T value, String after, Edit<T> edit, String... leftOut) {
         PartFields fields = new PartFields(at, after, Set.of(leftOut));
         fields.add(form, value, edit);
         return fields.all;
     }
 
     /** One size of a part, by its key. */
-    static <T> PartField one(JobPlace at, Part<T> part, String key, T value, Edit<T> edit) {
+    static <T> SizeField one(JobPlace at, Part<T> part, String key, T value, Edit<T> edit) {
         PartFields fields = new PartFields(at, "", Set.of());
         fields.add(part, part.field(key), value, edit);
         return fields.all.getFirst();
@@ -103,7 +104,7 @@ final class PartFields {
         String meaning = RefusalText.capital(f.help()) + ".";
         switch (k.kind()) {
             case Kind.Size s ->
-                all.add(new PartField(
+                all.add(new SizeField(
                         id,
                         label,
                         meaning,
@@ -112,7 +113,7 @@ final class PartFields {
                         (j, v) -> set.apply(j, Optional.of(within(s.range(), v, k.key()))),
                         clear));
             case Kind.Whole w ->
-                all.add(new PartField(
+                all.add(new SizeField(
                         id,
                         label,
                         meaning,
@@ -152,18 +153,18 @@ final class PartFields {
     }
 
     /** A direction as an angle finder and a compass on the floor tell it. */
-    private static List<PartField> direction(
+    private static List<SizeField> direction(
             String id, String what, String after, Direction d, BiFunction<Job, Direction, Job> set) {
         double lean = Math.toDegrees(Math.atan2(Math.hypot(d.x(), d.y()), d.z()));
         double toward = Math.toDegrees(Math.atan2(d.y(), d.x()));
-        List<PartField> all = new ArrayList<>(List.of(PartField.angle(
+        List<SizeField> all = new ArrayList<>(List.of(SizeField.angle(
                         id + "-lean",
                         what + after + " leans from upright",
                         lean,
                         (j, v) -> set.apply(j, leaning(v, toward)))
                 .meaning("0° points straight up, 90° lies level, 180° points down.")));
         if (lean > 0.01 && lean < 179.99) {
-            all.add(PartField.angle(
+            all.add(SizeField.angle(
                             id + "-toward",
                             what + after + " leans toward",
                             toward,

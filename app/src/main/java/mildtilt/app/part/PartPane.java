@@ -9,8 +9,6 @@ import java.util.function.BiFunction;
 import java.util.function.DoubleFunction;
 import java.util.function.Supplier;
 import java.util.function.ToDoubleFunction;
-import java.util.function.UnaryOperator;
-import javafx.application.Platform;
 import javafx.beans.value.ObservableBooleanValue;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -25,6 +23,8 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import mildtilt.app.controls.MeasureField;
+import mildtilt.app.forms.ChoiceField;
+import mildtilt.app.forms.SizeField;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.geometry.Point;
 import mildtilt.job.Element;
@@ -107,18 +107,18 @@ public final class PartPane extends VBox {
         if (!wanted.get()) {
             return;
         }
-        List<PartField> now = fields(selected());
+        List<SizeField> now = fields(selected());
         if (now.size() != sizes.size()) {
             refresh();
             return;
         }
         for (int i = 0; i < now.size(); i++) {
-            sizes.get(i).show(text(now.get(i)));
+            sizes.get(i).show(now.get(i).text(bench.lengthUnit()));
         }
         coordinates.forEach((field, text) -> field.show(text.get()));
     }
 
-    private List<PartField> fields(Optional<Element> selected) {
+    private List<SizeField> fields(Optional<Element> selected) {
         return selected.map(e -> PartFieldGroups.of(bench.job(), e))
                 .orElseGet(() -> own ? ObstacleFields.own(bench.job()) : PartFieldGroups.ofVehicle(bench.job()));
     }
@@ -146,7 +146,7 @@ public final class PartPane extends VBox {
             body.getChildren().add(new SchoolFields(bench));
         }
         GridPane grid = grid();
-        List<PartField> fields = fields(Optional.of(element));
+        List<SizeField> fields = fields(Optional.of(element));
         addFields(grid, fields.subList(0, Math.min(USUAL, fields.size())));
         ColumnFields.rename(element).ifPresent(rename -> addName(grid, rename));
         // Choices are wider than sizes: in a grid of their own they leave the names of the sizes their room.
@@ -199,29 +199,15 @@ public final class PartPane extends VBox {
         return grid;
     }
 
-    private void addFields(GridPane grid, List<PartField> fields) {
+    private void addFields(GridPane grid, List<SizeField> fields) {
         int row = grid.getRowCount();
-        for (PartField f : fields) {
+        for (SizeField f : fields) {
             Label name = new Label(f.label());
             if (!f.meaning().isEmpty()) {
                 name.setTooltip(new Tooltip(f.meaning()));
             }
-            MeasureField field = f.clear()
-                    .map(clear -> MeasureField.optional(
-                            text(f),
-                            t -> read(f, t),
-                            v -> change(f, j -> v.map(x -> f.set().apply(j, x)).orElseGet(() -> clear.apply(j))),
-                            bench::refuse))
-                    .orElseGet(() -> new MeasureField(
-                            text(f),
-                            t -> read(f, t),
-                            v -> change(f, j -> f.set().apply(j, v)),
-                            bench::refuse));
+            MeasureField field = f.control(bench, head.getText());
             field.setId("field-" + f.id());
-            field.setAccessibleText(f.label());
-            if (f.measure() == PartField.Measure.LENGTH) {
-                f.value().ifPresent(v -> field.exact(LengthText.editable(v, bench.lengthUnit())));
-            }
             name.setLabelFor(field);
             GridPane.setHgrow(name, Priority.ALWAYS);
             grid.addRow(row++, name, field);
@@ -255,61 +241,21 @@ public final class PartPane extends VBox {
         grid.addRow(grid.getRowCount(), name, field);
     }
 
-    private void addChoices(GridPane grid, List<PartChoice> choices) {
+    private void addChoices(GridPane grid, List<ChoiceField> choices) {
         int row = grid.getRowCount();
-        for (PartChoice c : choices) {
+        for (ChoiceField c : choices) {
             Label name = new Label(c.label());
             if (!c.meaning().isEmpty()) {
                 name.setTooltip(new Tooltip(c.meaning()));
             }
-            ChoiceBox<String> box = new ChoiceBox<>();
-            box.getItems().setAll(c.options());
-            box.getSelectionModel().select(c.chosen());
+            ChoiceBox<Integer> box = c.control(bench, head.getText(), this::refresh);
             box.setId("choice-" + c.id());
-            box.setAccessibleText(c.label());
             box.getStyleClass().add("piece-choice");
-            box.getSelectionModel().selectedIndexProperty().addListener((_, was, is) -> {
-                // A refused choice shows what holds again.
-                if (is.intValue() >= 0
-                        && !is.equals(c.chosen())
-                        && !bench.edit(
-                                c.label() + " of " + head.getText() + ": "
-                                        + c.options().get(is.intValue()),
-                                j -> c.set().apply(j, is.intValue()))) {
-                    Platform.runLater(this::refresh);
-                }
-            });
             name.setLabelFor(box);
             name.setMinWidth(Region.USE_PREF_SIZE);
             GridPane.setHgrow(name, Priority.ALWAYS);
             grid.addRow(row++, name, box);
         }
-    }
-
-    private static String trim(double v) {
-        return LengthText.trimmed(v, 3);
-    }
-
-    private String text(PartField f) {
-        return f.value()
-                .map(v -> switch (f.measure()) {
-                    case LENGTH -> LengthText.inField(v, bench.lengthUnit());
-                    case ANGLE -> trim(v) + "°";
-                    case NUMBER -> trim(v);
-                })
-                .orElse(MeasureField.NONE);
-    }
-
-    private double read(PartField f, String typed) {
-        return switch (f.measure()) {
-            case LENGTH -> LengthText.parse(typed, bench.lengthUnit());
-            case ANGLE -> LengthText.parseDegrees(typed);
-            case NUMBER -> LengthText.parseNumber(typed);
-        };
-    }
-
-    private void change(PartField f, UnaryOperator<Job> edit) {
-        bench.edit(f.label() + " of " + head.getText(), edit);
     }
 
     private Node point(PointId id) {

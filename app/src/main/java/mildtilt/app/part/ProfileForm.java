@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.stream.Stream;
+import mildtilt.app.forms.ChoiceField;
 import mildtilt.column.ShaftProfile;
 import mildtilt.job.Job;
 
@@ -44,7 +45,7 @@ enum ProfileForm {
     }
 
     /** A form chosen; where nothing need be known, that too, first. */
-    static PartChoice choice(
+    static ChoiceField choice(
             String id,
             String label,
             Optional<ShaftProfile> seat,
@@ -56,7 +57,7 @@ enum ProfileForm {
                         Stream.of(values()).map(f -> f.label))
                 .toList();
         int first = none.isEmpty() ? 0 : 1;
-        return new PartChoice(
+        return new ChoiceField(
                 id,
                 label,
                 "",

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.catchThrowable;
 
 import java.util.List;
+import mildtilt.app.forms.SizeField;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.io.jobfile.DemoJob;
 import mildtilt.io.jobfile.JobReader;
@@ -33,7 +34,7 @@ class PartFieldsTest {
         Job job = demo.job();
         int refused = 0;
         for (Element e : Element.of(job)) {
-            for (PartField f : PartFieldGroups.of(job, e)) {
+            for (SizeField f : PartFieldGroups.of(job, e)) {
                 for (double v : TYPED) {
                     Throwable said = catchThrowable(() -> f.set().apply(job, v));
                     if (said == null) {
@@ -54,7 +55,7 @@ class PartFieldsTest {
     @Test
     void fieldSentenceEqualsFileSentence() {
         Job job = DemoJob.LIBRARY_BUS.job();
-        PartField ratio = PartFieldGroups.of(job, new Element.GearElement()).stream()
+        SizeField ratio = PartFieldGroups.of(job, new Element.GearElement()).stream()
                 .filter(f -> f.id().equals("axle-gear-ratio"))
                 .findFirst()
                 .orElseThrow();
@@ -63,9 +64,9 @@ class PartFieldsTest {
         assertThatThrownBy(() -> ratio.set().apply(job, 4000.0))
                 .hasMessage(inFile.getMessage())
                 .hasMessage("Axle, gear, ratio is 4000; it can be -1000 to 1000.");
-        List<PartField> joint = PartFieldGroups.of(job, new Element.JointAt(0));
+        List<SizeField> joint = PartFieldGroups.of(job, new Element.JointAt(0));
         assertThat(joint)
-                .extracting(PartField::id)
+                .extracting(SizeField::id)
                 .contains("column-joints-max-angle-deg", "column-joints-gear-side-take-off-mm");
     }
 }
