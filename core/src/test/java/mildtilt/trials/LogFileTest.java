@@ -309,7 +309,7 @@ class LogFileTest {
             assertThat(sheet).contains(i.what().text(LengthUnit.INCH).replaceAll("\\s+", ""));
         }
         assertThat(sheet)
-                .contains("NOTFINE,helper,2026-11-22:leftfronthosepulls")
+                .contains("FAILED,helper,2026-11-22:leftfronthosepulls")
                 .contains("notanapproval")
                 .contains("Lookedoverby");
     }
