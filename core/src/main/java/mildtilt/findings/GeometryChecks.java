@@ -214,8 +214,8 @@ final class GeometryChecks {
     }
 
     /**
-     * A gear whose tie rods go to a beam axle from the frame steers with every bump; such gears sit on the axle, which this
-     * program does not work out yet. Said, because the figures would else look right.
+     * Gears with both tie rods to a beam axle usually sit on the axle, which is not worked out yet; without this
+     * finding the figures would look right.
      */
     private void gearMount(List<Finding> all) {
         axle.filter(a -> a.beam().isPresent() && !(a.linkage() instanceof DragLink))

@@ -80,8 +80,8 @@ class ClearancesTest {
     }
 
     /**
-     * No place of the range, however it is come by, has a smaller gap than is told, or a small one that is not told at
-     * all.
+     * No place of the range, however reached, has a smaller gap than the reported one, or a small gap that is not
+     * reported.
      */
     @ParameterizedTest
     @EnumSource(DemoJob.class)

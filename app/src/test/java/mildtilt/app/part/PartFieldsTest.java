@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.catchThrowable;
 
+import java.util.ArrayList;
 import java.util.List;
 import mildtilt.app.forms.SizeField;
 import mildtilt.geometry.ImpossibleGeometryException;
@@ -12,6 +13,8 @@ import mildtilt.io.jobfile.JobReader;
 import mildtilt.io.jobfile.JobWriter;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
+import mildtilt.job.JobPoints;
+import mildtilt.job.PointId;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -50,6 +53,26 @@ class PartFieldsTest {
             }
         }
         assertThat(refused).isGreaterThan(60);
+    }
+
+    /** Two of one id in a pane would take each other's focus, and a test the wrong one. */
+    @ParameterizedTest
+    @EnumSource(DemoJob.class)
+    void everySizeAndChoiceOfAPartHasAnIdOfItsOwn(DemoJob demo) {
+        Job job = demo.job();
+        for (Element e : Element.of(job)) {
+            assertThat(PartFieldGroups.of(job, e))
+                    .as(e.toString())
+                    .extracting(PartField::id)
+                    .doesNotHaveDuplicates()
+                    .allMatch(id -> id.matches("[a-z0-9-]+"));
+            List<PartChoice> choices = new ArrayList<>();
+            job.column().ifPresent(c -> choices.addAll(new ColumnFields(c).choices(e)));
+            job.axle().ifPresent(a -> choices.addAll(AxleFields.choices(a, e)));
+            assertThat(choices).as(e.toString()).extracting(PartChoice::id).doesNotHaveDuplicates();
+        }
+        assertThat(PartFieldGroups.ofVehicle(job)).extracting(PartField::id).doesNotHaveDuplicates();
+        assertThat(JobPoints.of(job)).extracting(PointId::code).doesNotHaveDuplicates();
     }
 
     @Test

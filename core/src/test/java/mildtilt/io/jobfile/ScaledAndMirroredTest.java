@@ -98,7 +98,7 @@ class ScaledAndMirroredTest {
     }
 
     /**
-     * A vehicle told from another origin, farther back, and with what is in the way the other way round, is the same
+     * A vehicle given from another origin, farther back, and with its obstacles in reverse order, is the same
      * vehicle: every angle, length, force and gap, overlaps too.
      */
     @ParameterizedTest
