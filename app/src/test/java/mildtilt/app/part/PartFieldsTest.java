@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.catchThrowable;
 
 import java.util.ArrayList;
 import java.util.List;
+import mildtilt.app.forms.ChoiceField;
 import mildtilt.app.forms.SizeField;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.io.jobfile.DemoJob;
@@ -63,15 +64,15 @@ class PartFieldsTest {
         for (Element e : Element.of(job)) {
             assertThat(PartFieldGroups.of(job, e))
                     .as(e.toString())
-                    .extracting(PartField::id)
+                    .extracting(SizeField::id)
                     .doesNotHaveDuplicates()
                     .allMatch(id -> id.matches("[a-z0-9-]+"));
-            List<PartChoice> choices = new ArrayList<>();
+            List<ChoiceField> choices = new ArrayList<>();
             job.column().ifPresent(c -> choices.addAll(new ColumnFields(c).choices(e)));
             job.axle().ifPresent(a -> choices.addAll(AxleFields.choices(a, e)));
-            assertThat(choices).as(e.toString()).extracting(PartChoice::id).doesNotHaveDuplicates();
+            assertThat(choices).as(e.toString()).extracting(ChoiceField::id).doesNotHaveDuplicates();
         }
-        assertThat(PartFieldGroups.ofVehicle(job)).extracting(PartField::id).doesNotHaveDuplicates();
+        assertThat(PartFieldGroups.ofVehicle(job)).extracting(SizeField::id).doesNotHaveDuplicates();
         assertThat(JobPoints.of(job)).extracting(PointId::code).doesNotHaveDuplicates();
     }
 
