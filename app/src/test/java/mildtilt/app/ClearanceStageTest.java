@@ -31,7 +31,7 @@ import mildtilt.obstacle.Carrier;
 import mildtilt.obstacle.Obstacle;
 import mildtilt.obstacle.Shape;
 import mildtilt.obstacle.Sweep;
-import mildtilt.steer.SteeringInput;
+import mildtilt.steer.position.SteeringInput;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;

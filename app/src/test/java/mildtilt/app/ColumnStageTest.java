@@ -48,7 +48,7 @@ import mildtilt.job.Element;
 import mildtilt.job.Job;
 import mildtilt.rules.RuleLimit;
 import mildtilt.rules.ShippedRules;
-import mildtilt.steer.SteeringInput;
+import mildtilt.steer.position.SteeringInput;
 import mildtilt.units.LengthText;
 import mildtilt.units.LengthUnit;
 import org.junit.jupiter.api.AfterEach;

@@ -30,7 +30,7 @@ import mildtilt.io.jobfile.DemoJob;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
 import mildtilt.job.Variant;
-import mildtilt.steer.SteeringInput;
+import mildtilt.steer.position.SteeringInput;
 import mildtilt.units.LengthUnit;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;

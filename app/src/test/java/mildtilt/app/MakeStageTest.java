@@ -31,7 +31,7 @@ import mildtilt.io.jobfile.DemoJob;
 import mildtilt.job.Change;
 import mildtilt.job.Job;
 import mildtilt.job.Plan;
-import mildtilt.linkage.Rod;
+import mildtilt.linkage.rods.Rod;
 import mildtilt.rules.Rules.Welding;
 import mildtilt.units.LengthText;
 import mildtilt.units.LengthUnit;

@@ -30,7 +30,7 @@ import mildtilt.job.Job;
 import mildtilt.job.Plan;
 import mildtilt.job.Trial;
 import mildtilt.job.Variant;
-import mildtilt.steer.SteeringInput;
+import mildtilt.steer.position.SteeringInput;
 import mildtilt.trials.Measurand;
 import mildtilt.trials.TrialReading;
 import mildtilt.units.LengthUnit;

@@ -39,7 +39,7 @@ import mildtilt.job.Element;
 import mildtilt.job.Job;
 import mildtilt.job.JobPoints;
 import mildtilt.job.PointId;
-import mildtilt.steer.SteeringInput;
+import mildtilt.steer.position.SteeringInput;
 import mildtilt.units.LengthUnit;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;

@@ -23,7 +23,7 @@ import mildtilt.solid.Gap;
 import mildtilt.solid.Gaps;
 import mildtilt.solid.Solid;
 import mildtilt.solid.TriangleMesh;
-import mildtilt.steer.SteeringTrain;
+import mildtilt.steer.position.SteeringTrain;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
 import org.openjdk.jmh.annotations.Fork;

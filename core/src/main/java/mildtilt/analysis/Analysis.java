@@ -10,12 +10,12 @@ import mildtilt.clearance.ClearanceFigures;
 import mildtilt.clearance.Clearances;
 import mildtilt.column.Column;
 import mildtilt.columnrange.ColumnFigures;
-import mildtilt.findings.Checks;
 import mildtilt.findings.Finding;
 import mildtilt.findings.GuardedAnalysis;
-import mildtilt.findings.NotJudged;
 import mildtilt.findings.Remedy;
 import mildtilt.findings.Severity;
+import mildtilt.findings.checks.Checks;
+import mildtilt.findings.checks.NotJudged;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
@@ -23,11 +23,11 @@ import mildtilt.shop.BenchSheet;
 import mildtilt.shop.PartLoad;
 import mildtilt.shop.RodFigures;
 import mildtilt.steer.ArmMatch;
-import mildtilt.steer.Grid;
 import mildtilt.steer.SteerFigures;
 import mildtilt.steer.SteerSweep;
-import mildtilt.steer.SteeringTrain;
-import mildtilt.steer.TravelMap;
+import mildtilt.steer.position.Grid;
+import mildtilt.steer.position.SteeringTrain;
+import mildtilt.steer.range.TravelMap;
 
 /**
  * Everything worked out of one job. A part that fails is empty, and a finding says so.

@@ -5,7 +5,7 @@ import mildtilt.clearance.ClearanceFigures;
 import mildtilt.column.ColumnTrain;
 import mildtilt.steer.ArmMatch;
 import mildtilt.steer.SteerFigures;
-import mildtilt.steer.TravelMap;
+import mildtilt.steer.range.TravelMap;
 
 /** The results that headline figures come from; empty where a job lacks the part or it could not be worked out. */
 record FigureOrigins(

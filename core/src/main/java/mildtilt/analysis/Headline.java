@@ -17,9 +17,9 @@ import mildtilt.clearance.ClearanceFigures;
 import mildtilt.column.Transfer;
 import mildtilt.geometry.Side;
 import mildtilt.steer.ArmMatch;
-import mildtilt.steer.Effort;
 import mildtilt.steer.SteerFigures;
 import mildtilt.steer.TurnGeometry;
+import mildtilt.steer.forces.Effort;
 import mildtilt.suspension.KnucklePose;
 import mildtilt.units.Unit;
 

@@ -11,11 +11,11 @@ import mildtilt.clearance.Clearances;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.job.Job;
 import mildtilt.steer.ArmMatch;
-import mildtilt.steer.Grid;
 import mildtilt.steer.SteerFigures;
 import mildtilt.steer.SteerSweep;
-import mildtilt.steer.SteeringTrain;
-import mildtilt.steer.TravelMap;
+import mildtilt.steer.position.Grid;
+import mildtilt.steer.position.SteeringTrain;
+import mildtilt.steer.range.TravelMap;
 import mildtilt.units.LengthUnit;
 
 /** The headline figures of one job. One that a job does not have is not in the map. */

@@ -6,7 +6,7 @@ import mildtilt.geometry.Direction;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
-import mildtilt.linkage.Corner;
+import mildtilt.linkage.corner.Corner;
 
 /**
  * The directions of one steering arm.

@@ -7,7 +7,7 @@ import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
 import mildtilt.job.Job;
-import mildtilt.linkage.Corner;
+import mildtilt.linkage.corner.Corner;
 import mildtilt.suspension.DoubleWishbone;
 import mildtilt.suspension.Kingpin;
 import mildtilt.suspension.Strut;

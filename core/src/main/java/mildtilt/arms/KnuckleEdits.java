@@ -11,15 +11,15 @@ import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
 import mildtilt.job.Job;
 import mildtilt.linkage.CentreLink;
-import mildtilt.linkage.Corner;
 import mildtilt.linkage.DragLink;
 import mildtilt.linkage.DragLink.Attachment;
-import mildtilt.linkage.RodEnds;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.linkage.SwingArm;
+import mildtilt.linkage.corner.Corner;
+import mildtilt.linkage.rods.RodEnds;
 import mildtilt.steer.SteerFigures;
 import mildtilt.steer.SteerSweep;
-import mildtilt.steer.SteeringTrain;
+import mildtilt.steer.position.SteeringTrain;
 import mildtilt.suspension.Knuckle;
 
 /** Jobs with their knuckles changed. Each is a function Job → Job; a job without an axle stays as it is. */

@@ -11,7 +11,7 @@ import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.id.Id;
-import mildtilt.linkage.Rod;
+import mildtilt.linkage.rods.Rod;
 import mildtilt.withers.Withers;
 
 /**

@@ -1,6 +1,8 @@
 package mildtilt.clearance;
 
 import java.util.List;
+import mildtilt.clearance.bodies.Body;
+import mildtilt.clearance.bodies.Configuration;
 import mildtilt.geometry.Point;
 import mildtilt.solid.Solid;
 import org.jspecify.annotations.Nullable;

@@ -7,14 +7,17 @@ import java.util.List;
 import java.util.Optional;
 import java.util.PriorityQueue;
 import java.util.function.Predicate;
+import mildtilt.clearance.bodies.Bodies;
+import mildtilt.clearance.bodies.Body;
+import mildtilt.clearance.bodies.Configuration;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
 import mildtilt.obstacle.Obstacle;
 import mildtilt.obstacle.Shape;
 import mildtilt.solid.Gap;
 import mildtilt.solid.Gaps;
-import mildtilt.steer.AxlePose;
-import mildtilt.steer.SteeringTrain;
+import mildtilt.steer.position.AxlePose;
+import mildtilt.steer.position.SteeringTrain;
 import org.jspecify.annotations.Nullable;
 
 /**

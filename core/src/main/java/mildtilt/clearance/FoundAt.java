@@ -2,6 +2,7 @@ package mildtilt.clearance;
 
 import java.util.ArrayList;
 import java.util.List;
+import mildtilt.clearance.bodies.Configuration;
 
 /**
  * The position in which something was found.

@@ -4,10 +4,11 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import mildtilt.clearance.bodies.Configuration;
 import mildtilt.geometry.Side;
 import mildtilt.job.Job;
-import mildtilt.steer.AxlePose;
 import mildtilt.steer.TurnGeometry;
+import mildtilt.steer.position.AxlePose;
 
 /** Looks how much of the lock, and of the travel with it, the gaps leave. */
 final class LockClearance {

@@ -2,6 +2,8 @@ package mildtilt.clearance;
 
 import java.util.ArrayList;
 import java.util.List;
+import mildtilt.clearance.bodies.BodyPair;
+import mildtilt.clearance.bodies.Configuration;
 import mildtilt.geometry.Point;
 import mildtilt.solid.Gap;
 import mildtilt.solid.Gaps;

@@ -1,5 +1,6 @@
 package mildtilt.clearance;
 
+import mildtilt.clearance.bodies.BodyPair;
 import mildtilt.geometry.Point;
 import mildtilt.id.Id;
 import mildtilt.id.NamedPart;

@@ -1,7 +1,8 @@
 package mildtilt.clearance;
 
 import java.util.Optional;
-import mildtilt.clearance.Body.Sort;
+import mildtilt.clearance.bodies.Body;
+import mildtilt.clearance.bodies.Body.Sort;
 import mildtilt.job.Element;
 import mildtilt.obstacle.Carrier;
 

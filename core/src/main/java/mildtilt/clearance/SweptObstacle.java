@@ -4,11 +4,13 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
-import mildtilt.clearance.Body.Sort;
+import mildtilt.clearance.bodies.Bodies;
+import mildtilt.clearance.bodies.Body;
+import mildtilt.clearance.bodies.Body.Sort;
 import mildtilt.job.Job;
 import mildtilt.obstacle.Carrier;
 import mildtilt.solid.Solid;
-import mildtilt.steer.SteeringTrain;
+import mildtilt.steer.position.SteeringTrain;
 
 /**
  * Something a new route must keep clear of.

@@ -5,15 +5,16 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import mildtilt.clearance.bodies.Configuration;
 import mildtilt.columnrange.ColumnRange;
 import mildtilt.columnrange.ColumnRange.Placed;
 import mildtilt.geometry.Side;
 import mildtilt.job.Job;
-import mildtilt.linkage.WheelTravel;
-import mildtilt.steer.AxlePose;
-import mildtilt.steer.Grid;
-import mildtilt.steer.LimitGauge;
-import mildtilt.steer.SteeringTrain;
+import mildtilt.linkage.corner.WheelTravel;
+import mildtilt.steer.position.AxlePose;
+import mildtilt.steer.position.Grid;
+import mildtilt.steer.position.SteeringTrain;
+import mildtilt.steer.range.LimitGauge;
 
 /**
  * The positions that are gone through: steering against travel on a grid, as far as the linkage and the stops as set

@@ -5,7 +5,7 @@ import java.util.Optional;
 import mildtilt.drawing.Sketch.Builder;
 import mildtilt.job.Job;
 import mildtilt.obstacle.Surroundings;
-import mildtilt.steer.SteeringTrain;
+import mildtilt.steer.position.SteeringTrain;
 
 /**
  * What is the same at every position, worked out once for a job: the arcs and sectors of the locks, and what is in

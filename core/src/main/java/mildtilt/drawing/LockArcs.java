@@ -9,10 +9,10 @@ import mildtilt.geometry.Vector;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
 import mildtilt.job.Vehicle;
-import mildtilt.linkage.WheelTravel;
-import mildtilt.steer.AxlePose;
-import mildtilt.steer.LockLimits;
-import mildtilt.steer.SteeringTrain;
+import mildtilt.linkage.corner.WheelTravel;
+import mildtilt.steer.position.AxlePose;
+import mildtilt.steer.position.SteeringTrain;
+import mildtilt.steer.range.LockLimits;
 import mildtilt.suspension.KnucklePose;
 import mildtilt.units.Quantity;
 

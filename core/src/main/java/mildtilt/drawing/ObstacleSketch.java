@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BiFunction;
-import mildtilt.clearance.CarrierMotion;
+import mildtilt.clearance.bodies.CarrierMotion;
 import mildtilt.drawing.Sketch.Builder;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.RigidMove;
@@ -20,7 +20,7 @@ import mildtilt.obstacle.Sweep;
 import mildtilt.solid.Convex;
 import mildtilt.solid.Solid;
 import mildtilt.solid.TriangleMesh;
-import mildtilt.steer.AxlePose;
+import mildtilt.steer.position.AxlePose;
 
 /** The obstacles at the current position; one that moves by itself is drawn as given, with its ends in thin line. */
 public final class ObstacleSketch {

@@ -11,8 +11,8 @@ import mildtilt.geometry.Point;
 import mildtilt.geometry.Vector;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
-import mildtilt.steer.AxlePose;
-import mildtilt.steer.SteeringTrain;
+import mildtilt.steer.position.AxlePose;
+import mildtilt.steer.position.SteeringTrain;
 import mildtilt.units.Quantity;
 
 /**

@@ -2,7 +2,7 @@ package mildtilt.drawing;
 
 import java.util.ArrayList;
 import java.util.List;
-import mildtilt.clearance.SweptJoint;
+import mildtilt.clearance.bodies.SweptJoint;
 import mildtilt.column.Column;
 import mildtilt.column.ColumnTrain;
 import mildtilt.column.Joint;

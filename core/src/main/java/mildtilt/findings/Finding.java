@@ -75,17 +75,17 @@ public record Finding(
     }
 
     /** With a headline of its own. */
-    Finding titled(String headline) {
+    public Finding titled(String headline) {
         return brief(new Brief(Optional.of(headline), brief.figure, brief.at));
     }
 
     /** With the figure that says how bad it is. */
-    Finding by(Quantity figure) {
+    public Finding by(Quantity figure) {
         return brief(new Brief(brief.headline, Optional.of(figure), brief.at));
     }
 
     /** With the place in the range where it is worst. */
-    Finding at(double steeringWheelDeg, double travelLeft, double travelRight) {
+    public Finding at(double steeringWheelDeg, double travelLeft, double travelRight) {
         return brief(new Brief(
                 brief.headline, brief.figure, Optional.of(new At(steeringWheelDeg, travelLeft, travelRight))));
     }

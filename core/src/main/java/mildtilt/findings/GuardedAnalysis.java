@@ -40,7 +40,7 @@ public final class GuardedAnalysis {
     }
 
     /** Makes one check, which adds what it finds to the list it is given. What it found before it failed is kept. */
-    void check(String part, Element at, Consumer<List<Finding>> check) {
+    public void check(String part, Element at, Consumer<List<Finding>> check) {
         List<Finding> found = new ArrayList<>();
         try {
             check.accept(found);
@@ -52,7 +52,7 @@ public final class GuardedAnalysis {
     }
 
     /** What was found and what failed, the gravest first. */
-    List<Finding> sorted() {
+    public List<Finding> sorted() {
         List<Finding> all = new ArrayList<>(findings);
         all.sort(Comparator.comparing(Finding::severity).reversed().thenComparing(Finding::fault));
         return List.copyOf(all);

@@ -17,8 +17,8 @@ import mildtilt.job.PointId.InnerPivot;
 import mildtilt.job.PointId.JointCentre;
 import mildtilt.job.PointId.OnCorner;
 import mildtilt.linkage.RelayPart;
-import mildtilt.linkage.Rod;
 import mildtilt.linkage.SteeredAxle;
+import mildtilt.linkage.rods.Rod;
 import mildtilt.suspension.CornerPoint;
 
 /**

@@ -6,7 +6,7 @@ import mildtilt.geometry.Side;
 import mildtilt.id.Id;
 import mildtilt.id.NamedPart;
 import mildtilt.linkage.RelayPart;
-import mildtilt.linkage.Rod;
+import mildtilt.linkage.rods.Rod;
 
 /**
  * The parts that a vehicle has one of, or one on each side, and that can be near something. Rods are {@link Rod}, what

@@ -8,6 +8,8 @@ import java.util.TreeMap;
 import mildtilt.geometry.Frame;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Side;
+import mildtilt.linkage.corner.Beam;
+import mildtilt.linkage.rods.Rod;
 import mildtilt.suspension.CannotAssemble;
 import mildtilt.suspension.CannotAssemble.Reason;
 

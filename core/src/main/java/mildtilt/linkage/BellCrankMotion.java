@@ -6,6 +6,7 @@ import mildtilt.gear.ArmGear;
 import mildtilt.geometry.Orbit;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
+import mildtilt.linkage.rods.Rod;
 
 /**
  * The crank's driven point is where its circle is met at the drag rod's length from the arm's end; the tie rods' points

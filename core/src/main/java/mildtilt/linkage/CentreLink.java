@@ -8,6 +8,8 @@ import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Placing;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
+import mildtilt.linkage.rods.Rod;
+import mildtilt.linkage.rods.RodEnds;
 
 /**
  * A centre link between the pitman arm and an idler arm, with the tie rods' inner ends on it.

@@ -5,6 +5,7 @@ import java.util.Optional;
 import mildtilt.gear.ArmGear;
 import mildtilt.geometry.Orbit;
 import mildtilt.geometry.Side;
+import mildtilt.linkage.rods.Rod;
 
 /** The idler arm's end is where its circle is met at the centre link's length from the pitman arm's end. */
 final class CentreLinkMotion implements Motion {

@@ -3,6 +3,8 @@ package mildtilt.linkage;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
+import mildtilt.linkage.corner.Corner;
+import mildtilt.linkage.rods.Rod;
 import mildtilt.suspension.CornerSolver;
 import mildtilt.suspension.Kingpin;
 import mildtilt.suspension.KingpinSolver;

@@ -7,6 +7,8 @@ import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Placing;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
+import mildtilt.linkage.rods.Rod;
+import mildtilt.linkage.rods.RodEnds;
 
 /**
  * A drag link from the gear's arm, and one tie rod from knuckle to knuckle.

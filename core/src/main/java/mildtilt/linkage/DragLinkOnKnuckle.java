@@ -6,6 +6,7 @@ import mildtilt.gear.ArmGear;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 import mildtilt.linkage.DragLink.Attachment;
+import mildtilt.linkage.rods.Rod;
 import mildtilt.suspension.CornerPose;
 import mildtilt.suspension.KnucklePose;
 

@@ -8,6 +8,7 @@ import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 import mildtilt.linkage.DragLink.Attachment;
+import mildtilt.linkage.rods.Rod;
 import mildtilt.suspension.CannotAssemble;
 import mildtilt.suspension.CannotAssemble.Reason;
 import mildtilt.suspension.CornerPose;

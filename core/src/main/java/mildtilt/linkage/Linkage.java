@@ -8,6 +8,8 @@ import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Placing;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
+import mildtilt.linkage.rods.Rod;
+import mildtilt.linkage.rods.RodEnds;
 
 /**
  * What carries the gear's movement to the steering arms. Each kind says itself which gear it needs, which rods and

@@ -6,6 +6,7 @@ import mildtilt.gear.ArmGear;
 import mildtilt.gear.RackAndPinion;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
+import mildtilt.linkage.rods.Rod;
 
 /** Where the parts between gear and tie rods stand. Angles rad, right-handed about their axes; points mm. */
 public sealed interface Mechanism {

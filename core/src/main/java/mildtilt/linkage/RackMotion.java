@@ -4,6 +4,7 @@ import java.util.Map;
 import java.util.Optional;
 import mildtilt.gear.RackAndPinion;
 import mildtilt.geometry.Side;
+import mildtilt.linkage.rods.Rod;
 
 /** The tie rods' inner ends go with the rack. */
 record RackMotion(RackAndPinion rack, Corners corners) implements Motion {

@@ -9,6 +9,8 @@ import mildtilt.geometry.Placing;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
+import mildtilt.linkage.rods.Rod;
+import mildtilt.linkage.rods.RodEnds;
 
 /** A tie rod from each end of the rack to the steering arm on that side. */
 public record RackTieRods() implements Linkage {

@@ -1,5 +1,7 @@
 package mildtilt.linkage;
 
+import mildtilt.linkage.rods.Rod;
+
 /**
  * Every joint at the end of a rod, with what it turns on.
  *

@@ -5,6 +5,7 @@ import java.util.Optional;
 import mildtilt.gear.ArmGear;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
+import mildtilt.linkage.rods.Rod;
 
 /** The shuttle's link point slides along a line and stands at the short link's length from the arm's end. */
 final class ShuttleMotion implements Motion {

@@ -11,6 +11,11 @@ import mildtilt.geometry.Placing;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
+import mildtilt.linkage.corner.Beam;
+import mildtilt.linkage.corner.Corner;
+import mildtilt.linkage.corner.WheelTravel;
+import mildtilt.linkage.rods.Rod;
+import mildtilt.linkage.rods.RodEnds;
 import mildtilt.suspension.Kingpin;
 import mildtilt.withers.Withers;
 

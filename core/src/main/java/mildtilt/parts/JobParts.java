@@ -17,7 +17,7 @@ import mildtilt.job.Variant;
 import mildtilt.job.Variants;
 import mildtilt.obstacle.Surroundings;
 import mildtilt.rules.ShippedRules;
-import mildtilt.steer.SteeringTrain;
+import mildtilt.steer.position.SteeringTrain;
 import mildtilt.survey.Survey;
 
 /** A whole job. */

@@ -60,7 +60,7 @@ import mildtilt.describe.Kind.Text;
 import mildtilt.describe.Kind.Whole;
 import mildtilt.describe.Part;
 import mildtilt.id.Id;
-import mildtilt.linkage.Rod;
+import mildtilt.linkage.rods.Rod;
 
 /** How a job is made. */
 public final class MakingParts {

@@ -24,7 +24,7 @@ import mildtilt.routes.RouteScorer.RouteScore;
 import mildtilt.solid.Convex;
 import mildtilt.solid.Gaps;
 import mildtilt.solid.Solid;
-import mildtilt.steer.SteeringTrain;
+import mildtilt.steer.position.SteeringTrain;
 import mildtilt.units.Phrase;
 import mildtilt.units.Quantity;
 

@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import mildtilt.clearance.SweptJoint;
+import mildtilt.clearance.bodies.SweptJoint;
 import mildtilt.column.Adjustment;
 import mildtilt.column.Bearing;
 import mildtilt.column.Column;

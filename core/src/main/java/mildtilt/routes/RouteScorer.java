@@ -2,7 +2,7 @@ package mildtilt.routes;
 
 import java.util.ArrayList;
 import java.util.List;
-import mildtilt.clearance.SweptJoint;
+import mildtilt.clearance.bodies.SweptJoint;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Vector;
 import mildtilt.routes.RouteObstacles.Margin;

@@ -11,8 +11,8 @@ import mildtilt.column.Shaft;
 import mildtilt.columnrange.ColumnFigures;
 import mildtilt.columnrange.ColumnRange;
 import mildtilt.job.Job;
-import mildtilt.linkage.Rod;
-import mildtilt.steer.SteeringTrain;
+import mildtilt.linkage.rods.Rod;
+import mildtilt.steer.position.SteeringTrain;
 
 /** The figures a fabricator takes to the bench, always of the job as planned. */
 public record BenchSheet(List<JointLine> joints, List<ShaftLine> shafts, List<RodLine> rods) {

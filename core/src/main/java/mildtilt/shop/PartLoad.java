@@ -13,9 +13,9 @@ import mildtilt.build.Stud;
 import mildtilt.geometry.Side;
 import mildtilt.id.Id;
 import mildtilt.job.Job;
-import mildtilt.linkage.Rod;
 import mildtilt.linkage.SteeredAxle;
-import mildtilt.steer.RodLoad;
+import mildtilt.linkage.rods.Rod;
+import mildtilt.steer.forces.RodLoad;
 
 /**
  * How hard a part that is made or bought works: an arm cut from plate, a rod end's shank, its stud or bolt, its thread

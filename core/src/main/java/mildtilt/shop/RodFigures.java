@@ -13,11 +13,11 @@ import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
 import mildtilt.job.Job;
 import mildtilt.linkage.AxleSolver;
-import mildtilt.linkage.Corner;
-import mildtilt.linkage.Rod;
-import mildtilt.linkage.RodEnds;
-import mildtilt.linkage.RodTube;
 import mildtilt.linkage.SteeredAxle;
+import mildtilt.linkage.corner.Corner;
+import mildtilt.linkage.rods.Rod;
+import mildtilt.linkage.rods.RodEnds;
+import mildtilt.linkage.rods.RodTube;
 
 /**
  * A rod put together: how long its body is, how far each shank is in it, and what turning it does.

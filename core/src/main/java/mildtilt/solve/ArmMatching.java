@@ -2,7 +2,7 @@ package mildtilt.solve;
 
 import java.util.ArrayList;
 import java.util.List;
-import mildtilt.findings.ArmMoves;
+import mildtilt.findings.remedies.ArmMoves;
 import mildtilt.geometry.Side;
 import mildtilt.job.Job;
 import mildtilt.steer.ArmMatch;

@@ -8,10 +8,10 @@ import mildtilt.geometry.Axis;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Vector;
 import mildtilt.job.Job;
-import mildtilt.linkage.Beam;
 import mildtilt.linkage.BellCrank;
 import mildtilt.linkage.LinkagePoint;
 import mildtilt.linkage.SteeredAxle;
+import mildtilt.linkage.corner.Beam;
 import mildtilt.units.Phrase;
 import mildtilt.units.Quantity;
 

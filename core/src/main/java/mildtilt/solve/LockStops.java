@@ -3,12 +3,12 @@ package mildtilt.solve;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import mildtilt.findings.StopMoves;
+import mildtilt.findings.remedies.StopMoves;
 import mildtilt.job.Job;
-import mildtilt.steer.Grid;
 import mildtilt.steer.SteerFigures;
 import mildtilt.steer.SteerSweep;
-import mildtilt.steer.SteeringTrain;
+import mildtilt.steer.position.Grid;
+import mildtilt.steer.position.SteeringTrain;
 import mildtilt.units.Phrase;
 import mildtilt.units.Quantity;
 

@@ -7,6 +7,9 @@ import mildtilt.gear.Gear;
 import mildtilt.gear.RackAndPinion;
 import mildtilt.geometry.Side;
 import mildtilt.job.Job;
+import mildtilt.steer.position.SteeringTrain;
+import mildtilt.steer.range.Limit;
+import mildtilt.steer.range.LockLimits;
 
 /**
  * The gear-side arm against the knuckle-side arm, sweep against sweep: whether the gear runs out before the

@@ -10,7 +10,9 @@ import mildtilt.job.Job;
 import mildtilt.linkage.DragLink;
 import mildtilt.linkage.DragLink.Attachment;
 import mildtilt.linkage.SteeredAxle;
-import mildtilt.linkage.WheelTravel;
+import mildtilt.linkage.corner.WheelTravel;
+import mildtilt.steer.position.AxlePose;
+import mildtilt.steer.position.SteeringTrain;
 
 /** Toe over the travel, straight ahead: just that, for searches. */
 public final class BumpSteer {

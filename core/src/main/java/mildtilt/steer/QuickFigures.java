@@ -6,7 +6,14 @@ import mildtilt.geometry.Side;
 import mildtilt.job.Job;
 import mildtilt.job.OuterWheelTable;
 import mildtilt.linkage.AxleSolver;
-import mildtilt.linkage.WheelTravel;
+import mildtilt.linkage.corner.WheelTravel;
+import mildtilt.steer.position.AxlePose;
+import mildtilt.steer.position.Grid;
+import mildtilt.steer.position.SteeringTrain;
+import mildtilt.steer.range.LimitGauge;
+import mildtilt.steer.range.RodEndExtremes;
+import mildtilt.steer.range.RodEndTilts;
+import mildtilt.steer.range.TravelMap;
 
 /**
  * The few figures a search needs, a fraction of a millisecond each time.

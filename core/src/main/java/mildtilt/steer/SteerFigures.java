@@ -7,7 +7,13 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.TreeMap;
 import mildtilt.geometry.Side;
-import mildtilt.linkage.Rod;
+import mildtilt.linkage.rods.Rod;
+import mildtilt.steer.forces.Effort;
+import mildtilt.steer.forces.RodLoad;
+import mildtilt.steer.forces.WeightLift;
+import mildtilt.steer.position.AxlePose;
+import mildtilt.steer.range.LockLimits;
+import mildtilt.steer.range.TravelMap;
 import mildtilt.suspension.KnucklePose;
 
 /**

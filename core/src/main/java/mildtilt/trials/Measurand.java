@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.function.Function;
 import mildtilt.geometry.Side;
 import mildtilt.id.Id;
-import mildtilt.linkage.Rod;
+import mildtilt.linkage.rods.Rod;
 import mildtilt.units.Unit;
 
 /** One figure that is read at a trial and that the plan has too, or that should be nothing. */

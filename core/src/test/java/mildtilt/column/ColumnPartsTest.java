@@ -26,7 +26,7 @@ import mildtilt.job.Element;
 import mildtilt.job.Job;
 import mildtilt.job.JobPoints;
 import mildtilt.job.PointId;
-import mildtilt.steer.Grid;
+import mildtilt.steer.position.Grid;
 import mildtilt.units.LengthUnit;
 import org.assertj.core.api.ThrowableAssert.ThrowingCallable;
 import org.junit.jupiter.api.RepeatedTest;

@@ -25,7 +25,7 @@ import mildtilt.rules.RuleLimit;
 import mildtilt.rules.Rules;
 import mildtilt.rules.Rules.Welding;
 import mildtilt.rules.ShippedRules;
-import mildtilt.steer.Grid;
+import mildtilt.steer.position.Grid;
 import mildtilt.units.LengthUnit;
 import org.junit.jupiter.api.RepeatedTest;
 import org.junit.jupiter.api.RepetitionInfo;

@@ -30,7 +30,7 @@ import mildtilt.rules.Rules;
 import mildtilt.rules.Rules.VehicleClass;
 import mildtilt.rules.Rules.Welding;
 import mildtilt.rules.ShippedRules;
-import mildtilt.steer.Grid;
+import mildtilt.steer.position.Grid;
 import mildtilt.units.LengthUnit;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;

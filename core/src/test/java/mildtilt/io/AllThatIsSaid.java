@@ -18,9 +18,9 @@ import mildtilt.io.json.AnalysisJson;
 import mildtilt.job.Job;
 import mildtilt.report.Papers;
 import mildtilt.report.Table;
-import mildtilt.steer.AxlePose;
-import mildtilt.steer.Grid;
-import mildtilt.steer.SteeringInput;
+import mildtilt.steer.position.AxlePose;
+import mildtilt.steer.position.Grid;
+import mildtilt.steer.position.SteeringInput;
 import mildtilt.units.LengthUnit;
 import mildtilt.units.Quantity;
 

@@ -40,7 +40,7 @@ import mildtilt.parts.RuleParts;
 import mildtilt.routes.RouteFinder;
 import mildtilt.routes.RouteProgress;
 import mildtilt.routes.RouteQuestion;
-import mildtilt.steer.SteeringInput;
+import mildtilt.steer.position.SteeringInput;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;

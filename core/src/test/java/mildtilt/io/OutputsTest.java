@@ -31,7 +31,7 @@ import mildtilt.job.JobPoints;
 import mildtilt.job.Plan;
 import mildtilt.report.Cell;
 import mildtilt.report.Table;
-import mildtilt.steer.SteeringInput;
+import mildtilt.steer.position.SteeringInput;
 import mildtilt.units.LengthUnit;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;

@@ -9,7 +9,7 @@ import java.util.Optional;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.id.Id;
 import mildtilt.io.jobfile.DemoJob;
-import mildtilt.linkage.WheelLimits;
+import mildtilt.linkage.corner.WheelLimits;
 import org.assertj.core.api.ThrowableAssert.ThrowingCallable;
 import org.junit.jupiter.api.Test;
 

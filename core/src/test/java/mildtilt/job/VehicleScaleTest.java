@@ -12,7 +12,7 @@ import mildtilt.geometry.Side;
 import mildtilt.io.jobfile.DemoJob;
 import mildtilt.io.jobfile.JobReader;
 import mildtilt.io.jobfile.JobWriter;
-import mildtilt.steer.SteeringTrain;
+import mildtilt.steer.position.SteeringTrain;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 

@@ -66,7 +66,7 @@ class HostileNamesTest {
 
     /** All that is said of a job: findings, remedies, papers. */
     private static List<String> said(Job job) {
-        Analysis a = Analysis.of(job, mildtilt.steer.Grid.USUAL, CatalogueFile.shipped());
+        Analysis a = Analysis.of(job, mildtilt.steer.position.Grid.USUAL, CatalogueFile.shipped());
         List<String> all = new ArrayList<>();
         for (Finding f : a.findings()) {
             all.add(f.what().text(LengthUnit.MM));

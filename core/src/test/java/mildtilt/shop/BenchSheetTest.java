@@ -8,8 +8,8 @@ import mildtilt.clocking.ForkMark;
 import mildtilt.io.jobfile.DemoJob;
 import mildtilt.job.Job;
 import mildtilt.job.Plan;
-import mildtilt.linkage.Rod;
-import mildtilt.steer.SteeringTrain;
+import mildtilt.linkage.rods.Rod;
+import mildtilt.steer.position.SteeringTrain;
 import org.junit.jupiter.api.Test;
 
 class BenchSheetTest {

@@ -6,11 +6,11 @@ import java.util.List;
 import mildtilt.OwnVehicles;
 import mildtilt.geometry.Vector;
 import mildtilt.job.Job;
-import mildtilt.steer.Grid;
 import mildtilt.steer.QuickFigures;
 import mildtilt.steer.SteerFigures;
 import mildtilt.steer.SteerSweep;
-import mildtilt.steer.SteeringTrain;
+import mildtilt.steer.position.Grid;
+import mildtilt.steer.position.SteeringTrain;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 

@@ -29,7 +29,7 @@ import mildtilt.job.Change;
 import mildtilt.job.Job;
 import mildtilt.job.Trial;
 import mildtilt.job.TrialLog;
-import mildtilt.linkage.Rod;
+import mildtilt.linkage.rods.Rod;
 import mildtilt.report.Table;
 import mildtilt.trials.compare.AgainstPlan;
 import mildtilt.trials.compare.InspectionList;

@@ -12,7 +12,7 @@ import mildtilt.app.shell.MildTilt;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.io.jobfile.DemoJob;
-import mildtilt.steer.SteeringInput;
+import mildtilt.steer.position.SteeringInput;
 import picocli.CommandLine.Command;
 
 /**

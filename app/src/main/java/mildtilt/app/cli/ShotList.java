@@ -36,7 +36,7 @@ import mildtilt.arms.KnuckleChange;
 import mildtilt.arms.KnuckleEdits;
 import mildtilt.curve.Curve;
 import mildtilt.io.jobfile.DemoJob;
-import mildtilt.steer.SteeringInput;
+import mildtilt.steer.position.SteeringInput;
 import mildtilt.trials.compare.MeasurementTask;
 import mildtilt.units.LengthUnit;
 import org.jspecify.annotations.Nullable;

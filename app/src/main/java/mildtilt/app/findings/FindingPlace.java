@@ -14,7 +14,7 @@ import mildtilt.drawing.Elevation;
 import mildtilt.findings.Finding;
 import mildtilt.geometry.Point;
 import mildtilt.job.Element;
-import mildtilt.steer.SteeringInput;
+import mildtilt.steer.position.SteeringInput;
 
 /** Takes the window to where something was found: stage, view, zoom, position, and the part lit. */
 final class FindingPlace {

@@ -10,8 +10,8 @@ import mildtilt.app.controls.Wrap;
 import mildtilt.app.workbench.AnalysisUpdate;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.findings.Finding;
-import mildtilt.findings.NotJudged;
 import mildtilt.findings.Severity;
+import mildtilt.findings.checks.NotJudged;
 import mildtilt.job.Job;
 
 /** All findings, and what could not be judged. */

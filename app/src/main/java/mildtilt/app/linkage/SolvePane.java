@@ -25,7 +25,7 @@ import mildtilt.app.controls.MeasureField;
 import mildtilt.app.controls.SearchRow;
 import mildtilt.app.controls.Wrap;
 import mildtilt.app.workbench.Workbench;
-import mildtilt.findings.StopMoves;
+import mildtilt.findings.remedies.StopMoves;
 import mildtilt.job.Job;
 import mildtilt.solve.ArmMatching;
 import mildtilt.solve.DesignVariable;

@@ -18,7 +18,7 @@ import mildtilt.build.RodMakeUp;
 import mildtilt.build.Stud;
 import mildtilt.findings.Severity;
 import mildtilt.job.Job;
-import mildtilt.linkage.Rod;
+import mildtilt.linkage.rods.Rod;
 import mildtilt.report.Papers;
 import mildtilt.shop.Fits;
 import mildtilt.shop.SeatingResult;

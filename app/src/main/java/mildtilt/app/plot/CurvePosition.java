@@ -2,8 +2,8 @@ package mildtilt.app.plot;
 
 import mildtilt.app.workbench.Workbench;
 import mildtilt.curve.Curve;
-import mildtilt.steer.AxlePose;
-import mildtilt.steer.SteeringInput;
+import mildtilt.steer.position.AxlePose;
+import mildtilt.steer.position.SteeringInput;
 
 /** Where the current position is on a curve, and how to go to a place on it. */
 final class CurvePosition {

@@ -17,7 +17,7 @@ import mildtilt.curve.Curve;
 import mildtilt.curve.Curve.Run;
 import mildtilt.curve.Curve.Series;
 import mildtilt.curve.Scale;
-import mildtilt.linkage.WheelTravel;
+import mildtilt.linkage.corner.WheelTravel;
 import mildtilt.units.LengthText;
 import mildtilt.units.LengthUnit;
 import org.jspecify.annotations.Nullable;

@@ -7,7 +7,7 @@ import javafx.beans.property.SimpleBooleanProperty;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.geometry.Side;
 import mildtilt.job.Vehicle;
-import mildtilt.steer.SteeringInput;
+import mildtilt.steer.position.SteeringInput;
 
 /** Turns the wheel from lock to lock, cycles the travel of both wheels, or both at once, until it is paused. */
 final class Play {

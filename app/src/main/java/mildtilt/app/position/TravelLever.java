@@ -12,8 +12,8 @@ import mildtilt.app.controls.Fonts;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.geometry.Side;
 import mildtilt.job.Vehicle;
-import mildtilt.linkage.WheelTravel;
-import mildtilt.steer.SteeringInput;
+import mildtilt.linkage.corner.WheelTravel;
+import mildtilt.steer.position.SteeringInput;
 import mildtilt.units.LengthText;
 
 /**

@@ -17,8 +17,8 @@ import mildtilt.app.controls.ColorToken;
 import mildtilt.app.controls.Fonts;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.geometry.Side;
-import mildtilt.steer.LockLimits;
-import mildtilt.steer.SteeringInput;
+import mildtilt.steer.position.SteeringInput;
+import mildtilt.steer.range.LockLimits;
 import mildtilt.units.LengthText;
 
 /** The steering wheel as the driver sees it, to turn with the mouse, the scroll wheel or the arrow keys. */

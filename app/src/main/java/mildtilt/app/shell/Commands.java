@@ -40,7 +40,7 @@ import mildtilt.app.workbench.ViewChoice;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.io.jobfile.DemoJob;
-import mildtilt.steer.SteeringInput;
+import mildtilt.steer.position.SteeringInput;
 import mildtilt.units.LengthUnit;
 
 /** Every command once: it feeds its menu entry, its keys and the sheet of shortcuts. */

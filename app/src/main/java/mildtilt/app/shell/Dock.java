@@ -20,7 +20,7 @@ import mildtilt.app.position.PositionPane;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.geometry.Side;
 import mildtilt.job.Vehicle;
-import mildtilt.steer.SteeringInput;
+import mildtilt.steer.position.SteeringInput;
 import mildtilt.units.LengthText;
 
 /** The steering wheel and the travel of the wheels, the key figures and a curve; folded, a line with two sliders. */

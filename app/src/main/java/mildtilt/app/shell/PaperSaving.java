@@ -26,7 +26,7 @@ import mildtilt.io.pdf.RunSheetPdf;
 import mildtilt.job.BuiltVehicle;
 import mildtilt.job.Job;
 import mildtilt.report.Papers;
-import mildtilt.steer.Grid;
+import mildtilt.steer.position.Grid;
 import mildtilt.units.LengthUnit;
 
 /** Asks where to, and writes what goes to the bench, of the job as it stands then. */

@@ -31,7 +31,7 @@ import mildtilt.geometry.Vector;
 import mildtilt.job.Element;
 import mildtilt.job.JobPoints;
 import mildtilt.job.PointId;
-import mildtilt.steer.SteeringInput;
+import mildtilt.steer.position.SteeringInput;
 
 /**
  * A tour of the demo in five moves: select, drag, apply a remedy, undo, turn the wheel. Each step lights what it speaks

@@ -6,7 +6,7 @@ import javafx.scene.canvas.GraphicsContext;
 import mildtilt.app.controls.CanvasPane;
 import mildtilt.app.draw.PartPainter;
 import mildtilt.app.draw.SheetView;
-import mildtilt.clearance.VehicleSolids;
+import mildtilt.clearance.bodies.VehicleSolids;
 import mildtilt.drawing.Elevation;
 import mildtilt.drawing.Extent;
 import mildtilt.drawing.LabelPlacer;
@@ -14,7 +14,7 @@ import mildtilt.drawing.Sketch;
 import mildtilt.drawing.Yokes;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
-import mildtilt.steer.SteeringTrain;
+import mildtilt.steer.position.SteeringTrain;
 import org.jspecify.annotations.Nullable;
 
 /** A vehicle's steering, small, drawn as in the window: to know one kind from another. */

@@ -28,7 +28,7 @@ import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.job.Element;
 import mildtilt.job.Names;
 import mildtilt.job.Trial;
-import mildtilt.steer.SteeringInput;
+import mildtilt.steer.position.SteeringInput;
 import mildtilt.trials.Measurand;
 import mildtilt.trials.Setup;
 import mildtilt.trials.TrialReading;

@@ -39,8 +39,8 @@ import mildtilt.drawing.Yokes;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 import mildtilt.job.Element;
-import mildtilt.steer.AxlePose;
 import mildtilt.steer.SteerFigures;
+import mildtilt.steer.position.AxlePose;
 import mildtilt.units.LengthText;
 import org.jspecify.annotations.Nullable;
 

@@ -12,7 +12,7 @@ import mildtilt.geometry.Vector;
 import mildtilt.job.Job;
 import mildtilt.job.JobPoints;
 import mildtilt.job.PointId;
-import mildtilt.steer.SteeringTrain;
+import mildtilt.steer.position.SteeringTrain;
 import mildtilt.suspension.CornerPoint;
 import mildtilt.suspension.DoubleWishbone;
 

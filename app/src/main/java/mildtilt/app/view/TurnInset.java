@@ -15,7 +15,7 @@ import mildtilt.app.workbench.Workbench;
 import mildtilt.drawing.LabelPlacer.Box;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
-import mildtilt.steer.AxlePose;
+import mildtilt.steer.position.AxlePose;
 import mildtilt.suspension.KnucklePose;
 import mildtilt.units.LengthText;
 

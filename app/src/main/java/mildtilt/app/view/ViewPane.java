@@ -22,7 +22,7 @@ import javafx.scene.layout.VBox;
 import mildtilt.app.workbench.ViewChoice;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.drawing.Elevation;
-import mildtilt.steer.SteeringInput;
+import mildtilt.steer.position.SteeringInput;
 
 /** The one large drawing of the vehicle: an elevation, the solid view, or all four together. */
 public final class ViewPane extends VBox {

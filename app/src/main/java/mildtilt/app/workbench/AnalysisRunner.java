@@ -15,7 +15,7 @@ import mildtilt.findings.Finding;
 import mildtilt.findings.Remedy;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.job.Job;
-import mildtilt.steer.Grid;
+import mildtilt.steer.position.Grid;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;

@@ -2,13 +2,13 @@ package mildtilt.app.workbench;
 
 import java.util.List;
 import java.util.Optional;
-import mildtilt.clearance.VehicleSolids;
+import mildtilt.clearance.bodies.VehicleSolids;
 import mildtilt.drawing.Backdrop;
 import mildtilt.drawing.Sketch;
 import mildtilt.job.Job;
-import mildtilt.steer.AxlePose;
-import mildtilt.steer.SteeringInput;
-import mildtilt.steer.SteeringTrain;
+import mildtilt.steer.position.AxlePose;
+import mildtilt.steer.position.SteeringInput;
+import mildtilt.steer.position.SteeringTrain;
 
 /** What all views draw: a job at one position; valid for one train and one position. */
 record PosedJob(

@@ -18,7 +18,7 @@ import mildtilt.job.Job;
 import mildtilt.job.JobPoints;
 import mildtilt.job.Plan;
 import mildtilt.job.PointId;
-import mildtilt.steer.SteeringTrain;
+import mildtilt.steer.position.SteeringTrain;
 import mildtilt.suspension.DoubleWishbone;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;

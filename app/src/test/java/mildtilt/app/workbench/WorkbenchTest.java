@@ -18,7 +18,7 @@ import mildtilt.job.Element;
 import mildtilt.job.Job;
 import mildtilt.job.JobPoints;
 import mildtilt.job.PointId;
-import mildtilt.steer.SteeringInput;
+import mildtilt.steer.position.SteeringInput;
 import mildtilt.suspension.CornerPoint;
 import mildtilt.suspension.KnucklePose;
 import org.junit.jupiter.api.AfterEach;

@@ -7,7 +7,7 @@ import java.util.Optional;
 import mildtilt.describe.RefusalText;
 import mildtilt.io.FileUnit;
 import mildtilt.io.JobFileException;
-import mildtilt.steer.SteeringInput;
+import mildtilt.steer.position.SteeringInput;
 
 /** Positions of steering wheel and road wheels from a CSV, one a line. */
 public final class PositionsCsv {

@@ -22,7 +22,7 @@ import mildtilt.geometry.Side;
 import mildtilt.id.Id;
 import mildtilt.job.FixedPart;
 import mildtilt.linkage.RelayPart;
-import mildtilt.linkage.Rod;
+import mildtilt.linkage.rods.Rod;
 
 /**
  * Up to version 7 parts were referred to by what they were called. Parts of one name in the plan, its variants and the

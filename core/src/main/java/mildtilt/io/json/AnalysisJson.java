@@ -20,13 +20,13 @@ import mildtilt.analysis.Analysis;
 import mildtilt.analysis.Headline;
 import mildtilt.clocking.ForkMark;
 import mildtilt.findings.Finding;
-import mildtilt.findings.NotJudged;
+import mildtilt.findings.checks.NotJudged;
 import mildtilt.io.JsonTree;
 import mildtilt.report.Cell;
 import mildtilt.report.Papers;
 import mildtilt.report.Table;
 import mildtilt.shop.BenchSheet;
-import mildtilt.steer.SteeringInput;
+import mildtilt.steer.position.SteeringInput;
 import mildtilt.units.LengthUnit;
 
 /**

@@ -10,10 +10,10 @@ import mildtilt.analysis.Analysis;
 import mildtilt.geometry.Side;
 import mildtilt.shop.PartLoad;
 import mildtilt.steer.ArmMatch;
-import mildtilt.steer.Effort;
-import mildtilt.steer.LockLimits;
-import mildtilt.steer.RodLoad;
 import mildtilt.steer.SteerFigures;
+import mildtilt.steer.forces.Effort;
+import mildtilt.steer.forces.RodLoad;
+import mildtilt.steer.range.LockLimits;
 
 /** What ends the lock, rim force and rod loads, how the arms match, as JSON. */
 final class RangeJson {

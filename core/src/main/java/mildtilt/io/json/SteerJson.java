@@ -13,18 +13,18 @@ import mildtilt.gear.ArmGear;
 import mildtilt.geometry.Side;
 import mildtilt.job.Job;
 import mildtilt.linkage.AxleConfiguration;
-import mildtilt.linkage.Beam;
 import mildtilt.linkage.Mechanism;
-import mildtilt.linkage.Rod;
 import mildtilt.linkage.SteeredAxle;
+import mildtilt.linkage.corner.Beam;
+import mildtilt.linkage.rods.Rod;
 import mildtilt.steer.SteerFigures;
 import mildtilt.steer.SteerFigures.BumpRow;
 import mildtilt.steer.SteerFigures.Reach;
 import mildtilt.steer.SteerFigures.Sense;
 import mildtilt.steer.SteerFigures.SteerRow;
-import mildtilt.steer.TravelMap;
-import mildtilt.steer.TravelMap.At;
 import mildtilt.steer.TurnGeometry;
+import mildtilt.steer.range.TravelMap;
+import mildtilt.steer.range.TravelMap.At;
 import mildtilt.suspension.KnucklePose;
 
 /** The figures of gear, linkage and corners as JSON. */

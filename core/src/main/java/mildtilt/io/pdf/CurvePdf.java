@@ -6,7 +6,7 @@ import java.util.Optional;
 import mildtilt.analysis.Analysis;
 import mildtilt.curve.Curve;
 import mildtilt.curve.Scale;
-import mildtilt.linkage.WheelTravel;
+import mildtilt.linkage.corner.WheelTravel;
 import mildtilt.units.LengthText;
 import mildtilt.units.LengthUnit;
 

@@ -5,8 +5,8 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
-import mildtilt.clearance.VehicleSolids;
-import mildtilt.clearance.VehicleSolids.Kind;
+import mildtilt.clearance.bodies.VehicleSolids;
+import mildtilt.clearance.bodies.VehicleSolids.Kind;
 import mildtilt.drawing.Dimension;
 import mildtilt.drawing.Elevation;
 import mildtilt.drawing.Extent;
@@ -23,8 +23,8 @@ import mildtilt.job.Job;
 import mildtilt.solid.Bounds;
 import mildtilt.solid.Convex;
 import mildtilt.solid.Solid;
-import mildtilt.steer.AxlePose;
-import mildtilt.steer.SteeringTrain;
+import mildtilt.steer.position.AxlePose;
+import mildtilt.steer.position.SteeringTrain;
 import mildtilt.units.LengthUnit;
 
 /** Elevations of a sketch on a sheet, to one scale that is said beside them. */

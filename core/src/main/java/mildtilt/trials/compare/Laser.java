@@ -5,8 +5,8 @@ import mildtilt.geometry.Axis;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
-import mildtilt.linkage.WheelTravel;
-import mildtilt.steer.SteeringTrain;
+import mildtilt.linkage.corner.WheelTravel;
+import mildtilt.steer.position.SteeringTrain;
 import mildtilt.suspension.KnucklePose;
 
 /**

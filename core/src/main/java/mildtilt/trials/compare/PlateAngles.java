@@ -7,9 +7,9 @@ import java.util.Optional;
 import mildtilt.geometry.Side;
 import mildtilt.job.Job;
 import mildtilt.job.OuterWheelTable;
-import mildtilt.steer.AxlePose;
-import mildtilt.steer.SteeringTrain;
 import mildtilt.steer.TurnGeometry;
+import mildtilt.steer.position.AxlePose;
+import mildtilt.steer.position.SteeringTrain;
 import mildtilt.trials.TrialReading.PlatePair;
 import mildtilt.trials.TrialSheet;
 

@@ -5,7 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import mildtilt.geometry.Side;
-import mildtilt.steer.SteeringTrain;
+import mildtilt.steer.position.SteeringTrain;
 import mildtilt.trials.TrialReading.WallDot;
 import mildtilt.trials.TrialSheet;
 

@@ -10,7 +10,7 @@ import mildtilt.analysis.Analysis;
 import mildtilt.io.jobfile.DemoJob;
 import mildtilt.io.json.AnalysisJson;
 import mildtilt.job.Job;
-import mildtilt.steer.Grid;
+import mildtilt.steer.position.Grid;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 

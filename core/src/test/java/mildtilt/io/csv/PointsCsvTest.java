@@ -16,7 +16,7 @@ import mildtilt.io.JobFileException;
 import mildtilt.io.jobfile.DemoJob;
 import mildtilt.job.Job;
 import mildtilt.obstacle.Surroundings;
-import mildtilt.steer.SteeringInput;
+import mildtilt.steer.position.SteeringInput;
 import mildtilt.survey.Reading;
 import mildtilt.survey.Survey;
 import mildtilt.survey.SurveyFit;

@@ -32,7 +32,7 @@ import mildtilt.io.json.AnalysisJson;
 import mildtilt.job.Job;
 import mildtilt.job.JobPoints;
 import mildtilt.job.PointId;
-import mildtilt.steer.SteeringInput;
+import mildtilt.steer.position.SteeringInput;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -284,7 +284,7 @@ class JobFileTest {
                 read++;
                 finite(
                         AnalysisJson.tree(
-                                Analysis.of(job, new mildtilt.steer.Grid(4, 3)),
+                                Analysis.of(job, new mildtilt.steer.position.Grid(4, 3)),
                                 List.of(new SteeringInput(40, 10, -10))),
                         text);
             } catch (JobFileException e) {

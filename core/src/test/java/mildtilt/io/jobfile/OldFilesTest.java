@@ -23,7 +23,7 @@ import mildtilt.id.Id;
 import mildtilt.job.FixedPart;
 import mildtilt.job.Job;
 import mildtilt.job.Names;
-import mildtilt.linkage.Rod;
+import mildtilt.linkage.rods.Rod;
 import mildtilt.parts.JobParts;
 import mildtilt.survey.Reading;
 import mildtilt.trials.Inspection;

@@ -25,7 +25,7 @@ import mildtilt.geometry.Side;
 import mildtilt.id.Id;
 import mildtilt.io.jobfile.DemoJob;
 import mildtilt.job.Job;
-import mildtilt.steer.SteeringTrain;
+import mildtilt.steer.position.SteeringTrain;
 import mildtilt.trials.Setup;
 import mildtilt.trials.compare.Laser;
 import mildtilt.trials.compare.MeasurementTask;

@@ -1,0 +1,762 @@
+package mildtilt.clearance.bodies;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import mildtilt.clearance.bodies.Body.Sort;
+import mildtilt.column.Column;
+import mildtilt.column.Joint;
+import mildtilt.columnrange.ColumnRange;
+import mildtilt.gear.ArmGear;
+import mildtilt.gear.RackAndPinion;
+import mildtilt.geometry.Axis;
+import mildtilt.geometry.Direction;
+import mildtilt.geometry.Frame;
+import mildtilt.geometry.Point;
+import mildtilt.geometry.RigidMove;
+import mildtilt.geometry.Side;
+import mildtilt.geometry.Vector;
+import mildtilt.id.NamedPart;
+import mildtilt.job.Element;
+import mildtilt.job.FixedPart;
+import mildtilt.job.Job;
+import mildtilt.linkage.Mechanism;
+import mildtilt.linkage.RelayPart;
+import mildtilt.linkage.SteeredAxle;
+import mildtilt.linkage.corner.Beam;
+import mildtilt.linkage.rods.Rod;
+import mildtilt.linkage.rods.RodEnds;
+import mildtilt.linkage.rods.RodTube;
+import mildtilt.obstacle.Carrier;
+import mildtilt.obstacle.Driver;
+import mildtilt.obstacle.Obstacle;
+import mildtilt.obstacle.OwnParts;
+import mildtilt.obstacle.Sweep;
+import mildtilt.solid.Bounds;
+import mildtilt.solid.Convex;
+import mildtilt.solid.Solid;
+import mildtilt.suspension.DoubleWishbone;
+import mildtilt.suspension.Kingpin;
+import mildtilt.suspension.Knuckle;
+import mildtilt.suspension.KnucklePose;
+import mildtilt.suspension.Strut;
+import mildtilt.units.Phrase;
+import mildtilt.units.Quantity;
+
+/**
+ * The vehicle's own parts as solids, made from the sizes the job has, and what is in their way. Sizes that are not in
+ * the job are
+ * taken from {@link OwnParts} or as usual, and said to be.
+ */
+public final class Bodies {
+
+    /** Sectors that a ring is made of. */
+    private static final int SECTORS = 24;
+
+    private static final double RIM_WALL = 9;
+    /** Part of a tyre's width that its shoulders are rounded by. */
+    private static final double SHOULDER = 0.15;
+    /** Of the steering wheel's rim, mm. */
+    private static final double RIM_RADIUS = 14;
+
+    private final Job job;
+    private final OwnParts own;
+    private final List<Body> all = new ArrayList<>();
+    private final List<Phrase> assumed = new ArrayList<>();
+
+    public Bodies(Job job) {
+        this.job = job;
+        own = job.surroundings().own();
+        job.axle().ifPresent(this::axle);
+        job.column().ifPresent(this::column);
+        job.surroundings().driver().ifPresent(this::driver);
+        for (int i = 0; i < job.surroundings().obstacles().size(); i++) {
+            obstacle(i, job.surroundings().obstacles().get(i));
+        }
+    }
+
+    public List<Body> all() {
+        return all;
+    }
+
+    /** Sizes that were taken for want of the job's own. */
+    public List<Phrase> assumed() {
+        return assumed;
+    }
+
+    private void onPose(
+            NamedPart part,
+            Element element,
+            Sort sort,
+            Optional<Side> side,
+            double need,
+            Function<Configuration, List<Point>> markers,
+            Function<Configuration, Solid> solid,
+            Body.Guess guess) {
+        all.add(new Body(
+                part.id(),
+                part.name(),
+                element,
+                sort,
+                side,
+                need,
+                0,
+                true,
+                false,
+                false,
+                Optional.empty(),
+                markers,
+                solid,
+                guess));
+    }
+
+    /** What a bar's thickness is worth. */
+    private enum Known {
+        GIVEN,
+        /** A straight bar whose thickness was guessed. */
+        STRAIGHT,
+        /** A part whose thickness was guessed, and which hardly is a straight bar. */
+        SHAPED;
+
+        static Known of(Optional<Double> given, Known otherwise) {
+            return given.isPresent() ? GIVEN : otherwise;
+        }
+    }
+
+    /** Round bars along a line of points that the pose settles. */
+    private void bars(
+            NamedPart part,
+            Element element,
+            Sort sort,
+            Optional<Side> side,
+            double diameter,
+            Known known,
+            Function<Configuration, List<Point>> line) {
+        Function<Configuration, Solid> least = s -> bars(line.apply(s), diameter * OwnParts.LEAST_PART);
+        onPose(
+                part,
+                element,
+                sort,
+                side,
+                own.gap(),
+                line,
+                s -> bars(line.apply(s), diameter),
+                switch (known) {
+                    case GIVEN -> Body.GIVEN;
+                    case STRAIGHT -> new Body.Guess.Size(least);
+                    case SHAPED -> new Body.Guess.Form(least);
+                });
+    }
+
+    private Known arms(Known otherwise) {
+        return Known.of(own.arm(), otherwise);
+    }
+
+    private Known steeringArms() {
+        return Known.of(own.steeringArm(), Known.SHAPED);
+    }
+
+    private static Solid bars(List<Point> line, double diameter) {
+        List<Convex> parts = new ArrayList<>();
+        for (int i = 1; i < line.size(); i++) {
+            parts.add(Convex.bar(line.get(i - 1), line.get(i), diameter / 2));
+        }
+        return new Solid.Parts(parts);
+    }
+
+    private static KnucklePose knuckle(Configuration s, Side side) {
+        return (KnucklePose) s.pose().orElseThrow().corner(side);
+    }
+
+    private void axle(SteeredAxle axle) {
+        for (Side side : Side.values()) {
+            wheel(axle, side);
+            corner(axle, side);
+        }
+        gear(axle);
+        linkage(axle);
+        axle.beam().ifPresent(b -> beam(axle, b));
+        if (own.rim().isEmpty()) {
+            assumed.add(Phrase.of("rims {0} across", Quantity.length(rimRadius(job, Side.LEFT) * 2)));
+        }
+        assume("arms and track bar", own.arm(), own.armDiameter());
+        assume("steering arms", own.steeringArm(), own.steeringArmDiameter());
+        assume("gear", own.gear(), own.gearDiameter());
+    }
+
+    private void assume(String what, Optional<Double> given, double taken) {
+        if (given.isEmpty()) {
+            assumed.add(Phrase.of(what + " {0} across", Quantity.length(taken)));
+        }
+    }
+
+    /** Of the room inside a wheel, mm. */
+    public static double innerRadius(Job job, Side side) {
+        return rimRadius(job, side) - RIM_WALL;
+    }
+
+    public static double rimRadius(Job job, Side side) {
+        double tyre = 2
+                * job.axle().orElseThrow().corner(side).knuckle().wheelCentre().z();
+        return Math.min(job.surroundings().own().rim().orElse(tyre * OwnParts.USUAL_RIM_PART) / 2, tyre / 2 - 5);
+    }
+
+    private void wheel(SteeredAxle axle, Side side) {
+        double radius = axle.corner(side).knuckle().wheelCentre().z();
+        double half = job.vehicle().tyreWidth() / 2;
+        onPose(
+                FixedPart.TYRE.called(side),
+                new Element.Tyres(),
+                Sort.TYRE,
+                Optional.of(side),
+                own.tyreGap(),
+                drumMarkers(axle, side, half, radius),
+                s -> drum(knuckle(s, side), half, radius),
+                Body.GIVEN);
+        double inner = innerRadius(job, side);
+        // Rim and tyre are one ring to what stands inside.
+        onPose(
+                FixedPart.WHEEL_INSIDE.called(side),
+                new Element.Tyres(),
+                Sort.WHEEL_RING,
+                Optional.of(side),
+                own.gap(),
+                drumMarkers(axle, side, half, radius),
+                s -> ring(knuckle(s, side), half, inner, radius),
+                own.rim().isPresent()
+                        ? Body.GIVEN
+                        : new Body.Guess.Size(s ->
+                                ring(knuckle(s, side), half, radius * OwnParts.LARGEST_RIM_PART - RIM_WALL, radius)));
+    }
+
+    public static Solid drum(KnucklePose k, double half, double radius) {
+        Vector out = k.spin().times(half);
+        return Solid.of(Convex.cylinder(
+                k.wheelCentre().plus(out.negated()), k.wheelCentre().plus(out), radius, 2 * half * SHOULDER));
+    }
+
+    /** The corners of a box round a drum, fixed to the knuckle: they are carried farther than any point of the drum. */
+    private static Function<Configuration, List<Point>> drumMarkers(
+            SteeredAxle axle, Side side, double half, double radius) {
+        Knuckle design = axle.corner(side).knuckle();
+        Direction axis = design.spinAxisPoint().minus(design.wheelCentre()).direction();
+        Vector u = axis.anySquare().times(radius);
+        List<Point> corners = Convex.box(design.wheelCentre(), axis.times(half), u, axis.cross(u))
+                .core();
+        return s -> {
+            KnucklePose k = knuckle(s, side);
+            return corners.stream().map(k::carried).toList();
+        };
+    }
+
+    public static Solid ring(KnucklePose k, double half, double inner, double outer) {
+        return new Solid.Ring(k.wheelCentre(), k.spin(), half, inner, outer);
+    }
+
+    private void corner(SteeredAxle axle, Side side) {
+        Element knuckles = new Element.Knuckles();
+        Optional<Side> on = Optional.of(side);
+        switch (axle.corner(side).suspension()) {
+            case DoubleWishbone w -> {
+                bars(
+                        FixedPart.LOWER_ARM.called(side),
+                        knuckles,
+                        Sort.CORNER,
+                        on,
+                        own.armDiameter(),
+                        arms(Known.SHAPED),
+                        s -> List.of(w.lowerInnerFront(), knuckle(s, side).steerAxisLow(), w.lowerInnerRear()));
+                bars(
+                        FixedPart.UPPER_ARM.called(side),
+                        knuckles,
+                        Sort.CORNER,
+                        on,
+                        own.armDiameter(),
+                        arms(Known.SHAPED),
+                        s -> List.of(w.upperInnerFront(), knuckle(s, side).steerAxisHigh(), w.upperInnerRear()));
+            }
+            case Strut t -> {
+                bars(
+                        FixedPart.LOWER_ARM.called(side),
+                        knuckles,
+                        Sort.CORNER,
+                        on,
+                        own.armDiameter(),
+                        arms(Known.SHAPED),
+                        s -> List.of(t.lowerInnerFront(), knuckle(s, side).steerAxisLow(), t.lowerInnerRear()));
+                bars(
+                        FixedPart.STRUT.called(side),
+                        knuckles,
+                        Sort.CORNER,
+                        on,
+                        own.armDiameter() * 1.8,
+                        arms(Known.SHAPED),
+                        s -> List.of(t.topMount(), knuckle(s, side).carried(t.axisLowerPoint())));
+            }
+            case Kingpin _ -> {}
+        }
+        bars(
+                FixedPart.STEERING_ARM.called(side),
+                new Element.SteeringArms(),
+                Sort.CORNER,
+                on,
+                own.steeringArmDiameter(),
+                steeringArms(),
+                s -> {
+                    KnucklePose k = knuckle(s, side);
+                    Point foot = k.steerAxis().footOf(k.tieRodPoint());
+                    return foot.distanceTo(k.tieRodPoint()) < 1
+                            ? List.of(foot, k.tieRodPoint().plus(Vector.Z))
+                            : List.of(foot, k.tieRodPoint());
+                });
+    }
+
+    private double rodDiameter(SteeredAxle axle, Rod rod) {
+        return axle.rodEnds(rod).flatMap(RodEnds::tube).map(RodTube::outside).orElse(own.rodDiameter());
+    }
+
+    private double crank(SteeredAxle axle, Rod rod) {
+        return axle.rodEnds(rod).flatMap(RodEnds::tube).map(RodTube::crank).orElse(0.0);
+    }
+
+    private void linkage(SteeredAxle axle) {
+        if (axle.oneTieRod()) {
+            rod(
+                    axle,
+                    Rod.TIE_ROD,
+                    new Element.TieRods(),
+                    Optional.empty(),
+                    s -> knuckle(s, Side.LEFT).tieRodPoint(),
+                    s -> knuckle(s, Side.LEFT).tieRodInner());
+        } else {
+            rod(
+                    axle,
+                    Rod.LEFT_TIE_ROD,
+                    new Element.TieRods(),
+                    Optional.of(Side.LEFT),
+                    s -> knuckle(s, Side.LEFT).tieRodInner(),
+                    s -> knuckle(s, Side.LEFT).tieRodPoint());
+            rod(
+                    axle,
+                    Rod.RIGHT_TIE_ROD,
+                    new Element.TieRods(),
+                    Optional.of(Side.RIGHT),
+                    s -> knuckle(s, Side.RIGHT).tieRodInner(),
+                    s -> knuckle(s, Side.RIGHT).tieRodPoint());
+        }
+        Element driven = new Element.DrivenRod();
+        Element relay = new Element.Relay();
+        axle.linkage()
+                .drivenRod()
+                .ifPresent(rod -> rod(
+                        axle,
+                        rod,
+                        driven,
+                        Optional.empty(),
+                        s -> mechanism(s).link().orElseThrow().from(),
+                        s -> mechanism(s).link().orElseThrow().to()));
+        axle.linkage().relay().ifPresent(part -> {
+            boolean slides = part == RelayPart.SHUTTLE;
+            bars(
+                    FixedPart.called(part),
+                    relay,
+                    Sort.GEAR,
+                    Optional.empty(),
+                    slides ? own.gearDiameter() : own.steeringArmDiameter(),
+                    slides ? Known.of(own.gear(), Known.STRAIGHT) : steeringArms(),
+                    s -> mechanism(s).relay().orElseThrow().line());
+        });
+    }
+
+    private void rod(
+            SteeredAxle axle,
+            Rod rod,
+            Element element,
+            Optional<Side> side,
+            Function<Configuration, Point> from,
+            Function<Configuration, Point> to) {
+        double crank = crank(axle, rod);
+        boolean given = axle.rodEnds(rod).flatMap(RodEnds::tube).isPresent()
+                || own.rod().isPresent();
+        bars(
+                FixedPart.called(rod),
+                element,
+                Sort.ROD,
+                side,
+                rodDiameter(axle, rod),
+                given ? Known.GIVEN : Known.STRAIGHT,
+                s -> RodTube.line(from.apply(s), to.apply(s), crank));
+        if (!given && side.orElse(Side.LEFT) == Side.LEFT) {
+            assumed.add(Phrase.of(rod.label() + " {0} across", Quantity.length(own.rodDiameter())));
+        }
+    }
+
+    private static Mechanism mechanism(Configuration s) {
+        return s.pose().orElseThrow().stance().mechanism().orElseThrow();
+    }
+
+    /** The gear's housing. */
+    private void still(NamedPart part, Element element, Sort sort, Solid solid, Solid least) {
+        all.add(new Body(
+                part.id(),
+                part.name(),
+                element,
+                sort,
+                Optional.empty(),
+                own.gap(),
+                0,
+                false,
+                false,
+                false,
+                Optional.empty(),
+                _ -> List.of(),
+                _ -> solid,
+                own.gear().isPresent() ? Body.GIVEN : new Body.Guess.Form(_ -> least)));
+    }
+
+    private void gear(SteeredAxle axle) {
+        Element gear = new Element.GearElement();
+        switch (axle.gear()) {
+            case RackAndPinion r -> {
+                Vector half = r.axis().times(r.pivotSpacing() * 0.4);
+                still(
+                        FixedPart.RACK_HOUSING.called(),
+                        gear,
+                        Sort.GEAR,
+                        Solid.of(Convex.cylinder(
+                                r.centre().plus(half.negated()), r.centre().plus(half), own.gearDiameter() / 2, 0)),
+                        Solid.of(Convex.cylinder(
+                                r.centre().plus(half.negated()),
+                                r.centre().plus(half),
+                                own.gearDiameter() / 2 * OwnParts.LEAST_PART,
+                                0)));
+                bars(
+                        FixedPart.RACK_BAR.called(),
+                        gear,
+                        Sort.GEAR,
+                        Optional.empty(),
+                        own.gearDiameter() / 2,
+                        Known.of(own.gear(), Known.STRAIGHT),
+                        s -> {
+                            double d = r.displacementAt(
+                                    Math.toRadians(s.pose().orElseThrow().gearInputDeg()));
+                            return List.of(r.innerPivot(Side.LEFT, d), r.innerPivot(Side.RIGHT, d));
+                        });
+            }
+            case ArmGear g -> {
+                Axis axis = g.axis();
+                Point foot = axis.footOf(g.armEnd());
+                if (g.boxed()) {
+                    Vector away = axis.origin().minus(foot);
+                    double reach = Math.max(away.norm(), 1.5 * own.gearDiameter());
+                    Vector along = axis.direction().times(axis.direction().dot(away) >= 0 ? 1 : -1);
+                    Vector half = along.times(own.gearDiameter() * 0.9);
+                    Point middle = foot.plus(along.times(reach));
+                    still(
+                            FixedPart.STEERING_BOX.called(),
+                            gear,
+                            Sort.GEAR,
+                            Solid.of(Convex.cylinder(
+                                    middle.plus(half.negated()), middle.plus(half), own.gearDiameter() * 0.9, 0)),
+                            Solid.of(Convex.cylinder(
+                                    middle.plus(half.times(-OwnParts.LEAST_PART)),
+                                    middle.plus(half.times(OwnParts.LEAST_PART)),
+                                    own.gearDiameter() * 0.9 * OwnParts.LEAST_PART,
+                                    0)));
+                }
+                bars(
+                        (g.boxed() ? FixedPart.PITMAN_ARM : FixedPart.COLUMN_ARM).called(),
+                        new Element.GearArm(),
+                        Sort.GEAR,
+                        Optional.empty(),
+                        own.steeringArmDiameter(),
+                        steeringArms(),
+                        s -> {
+                            Point end = mechanism(s) instanceof Mechanism.ByArm a ? a.armEnd() : g.armEnd();
+                            return List.of(foot, end);
+                        });
+            }
+        }
+    }
+
+    private void beam(SteeredAxle axle, Beam beam) {
+        Frame design = axle.beamDesign();
+        Element element = new Element.BeamElement();
+        bars(
+                FixedPart.AXLE_BEAM.called(),
+                element,
+                Sort.BEAM,
+                Optional.empty(),
+                own.armDiameter() * 2,
+                arms(Known.SHAPED),
+                s -> {
+                    Frame now = s.pose().orElseThrow().stance().beam().orElse(design);
+                    return List.of(
+                            now.carried(pin(axle, Side.LEFT), design), now.carried(pin(axle, Side.RIGHT), design));
+                });
+        if (beam instanceof Beam.Sprung p && p.trackBar().isPresent()) {
+            Beam.TrackBar t = p.trackBar().get();
+            bars(
+                    FixedPart.TRACK_BAR.called(),
+                    element,
+                    Sort.TRACK_BAR,
+                    Optional.empty(),
+                    own.armDiameter(),
+                    arms(Known.STRAIGHT),
+                    s -> {
+                        Frame now = s.pose().orElseThrow().stance().beam().orElse(design);
+                        return List.of(t.bodyEnd(), now.carried(t.axleEnd(), design));
+                    });
+        }
+    }
+
+    private static Point pin(SteeredAxle axle, Side side) {
+        return axle.corner(side)
+                .suspension()
+                .steerAxis()
+                .footOf(axle.corner(side).knuckle().wheelCentre());
+    }
+
+    private void column(Column c) {
+        double moves = c.installation().frameMovement();
+        int joints = c.joints().size();
+        onColumn(
+                FixedPart.STEERING_WHEEL.called(),
+                new Element.Wheel(),
+                Sort.STEERING_WHEEL,
+                own.gap(),
+                moves,
+                s -> rimMarkers(s, c),
+                s -> rim(s, c, RIM_RADIUS));
+        if (job.surroundings().driver().isPresent()) {
+            onColumn(
+                    FixedPart.HANDS.called(),
+                    new Element.Wheel(),
+                    Sort.HANDS,
+                    0,
+                    moves,
+                    s -> rimMarkers(s, c),
+                    s -> rim(s, c, Driver.KNUCKLES));
+        }
+        c.tube()
+                .ifPresent(t -> onColumn(
+                        FixedPart.COLUMN_TUBE.called(),
+                        new Element.Tube(),
+                        Sort.TUBE,
+                        own.gap(),
+                        moves,
+                        s -> List.of(s.columnPoint(0), s.columnPoint(1)),
+                        s -> {
+                            Vector along = s.columnPoint(1)
+                                    .minus(s.columnPoint(0))
+                                    .direction()
+                                    .vector();
+                            return Solid.of(Convex.cylinder(
+                                    s.columnPoint(0).plus(along.times(t.from() - t.beyond())),
+                                    s.columnPoint(0).plus(along.times(t.to() + t.beyond())),
+                                    t.outside() / 2,
+                                    0));
+                        }));
+        for (int i = 0; i <= joints; i++) {
+            int shaft = i;
+            // The first shaft and the first joint hang on the body, all that follows on the frame.
+            ofColumn(
+                    moved(c, i) || moved(c, i + 1),
+                    new NamedPart(c.shafts().get(i).id(), c.shafts().get(i).name()),
+                    new Element.ShaftAt(i),
+                    i == joints ? Sort.STUB : Sort.SHAFT,
+                    own.gap(),
+                    i < 2 ? moves : 0,
+                    s -> List.of(s.columnPoint(shaft), s.columnPoint(shaft + 1)),
+                    s -> Solid.of(Convex.bar(
+                            s.columnPoint(shaft),
+                            s.columnPoint(shaft + 1),
+                            c.shafts().get(shaft).diameter() / 2)));
+        }
+        for (int i = 0; i < joints; i++) {
+            joint(c, i, i == 0 ? moves : 0);
+        }
+    }
+
+    /** Whether the steering wheel's adjustment carries a point of the column. */
+    private static boolean moved(Column c, int point) {
+        return ColumnRange.placings(c).stream()
+                .anyMatch(p -> p.points().get(point).distanceTo(c.points().get(point)) > 1e-9);
+    }
+
+    private void onColumn(
+            NamedPart part,
+            Element element,
+            Sort sort,
+            double need,
+            double extra,
+            Function<Configuration, List<Point>> markers,
+            Function<Configuration, Solid> solid) {
+        ofColumn(true, part, element, sort, need, extra, markers, solid);
+    }
+
+    private void ofColumn(
+            boolean moves,
+            NamedPart part,
+            Element element,
+            Sort sort,
+            double need,
+            double extra,
+            Function<Configuration, List<Point>> markers,
+            Function<Configuration, Solid> solid) {
+        ofColumn(moves, part, element, sort, need, extra, markers, solid, Body.GIVEN);
+    }
+
+    private void ofColumn(
+            boolean moves,
+            NamedPart part,
+            Element element,
+            Sort sort,
+            double need,
+            double extra,
+            Function<Configuration, List<Point>> markers,
+            Function<Configuration, Solid> solid,
+            Body.Guess guess) {
+        all.add(new Body(
+                part.id(),
+                part.name(),
+                element,
+                sort,
+                Optional.empty(),
+                need,
+                extra,
+                false,
+                moves,
+                false,
+                Optional.empty(),
+                markers,
+                solid,
+                guess));
+    }
+
+    private void joint(Column c, int index, double moves) {
+        Joint j = c.joints().get(index);
+        double swing = SweptJoint.swing(j, c.shafts().get(index), c.shafts().get(index + 1));
+        if (j.swingDiameter().isEmpty()) {
+            assumed.add(Phrase.of(Phrase.name(j.name()) + " swinging {0}", Quantity.length(swing)));
+        }
+        ofColumn(
+                moved(c, index) || moved(c, index + 1) || moved(c, index + 2),
+                new NamedPart(j.id(), j.name()),
+                new Element.JointAt(index),
+                Sort.JOINT,
+                own.gap(),
+                moves,
+                s -> List.of(s.columnPoint(index), s.columnPoint(index + 1), s.columnPoint(index + 2)),
+                s -> swept(s, index, j, swing),
+                j.swingDiameter().isPresent()
+                        ? Body.GIVEN
+                        : new Body.Guess.Size(s -> swept(s, index, j, swing * OwnParts.LEAST_PART)));
+    }
+
+    private static Solid swept(Configuration s, int index, Joint j, double swing) {
+        return new Solid.Parts(
+                SweptJoint.parts(s.columnPoint(index), s.columnPoint(index + 1), s.columnPoint(index + 2), j, swing));
+    }
+
+    /** A square about the rim. */
+    private static List<Point> rimMarkers(Configuration s, Column c) {
+        Direction axis = s.columnPoint(1).minus(s.columnPoint(0)).direction();
+        Vector u = axis.anySquare().times(c.wheel().diameter() / 2);
+        Vector v = axis.cross(u);
+        return List.of(
+                s.columnPoint(0).plus(u.plus(v)),
+                s.columnPoint(0).plus(u.minus(v)),
+                s.columnPoint(0).plus(v.minus(u)),
+                s.columnPoint(0).plus(u.plus(v).negated()));
+    }
+
+    private static Solid rim(Configuration s, Column c, double thickness) {
+        Direction axis = s.columnPoint(1).minus(s.columnPoint(0)).direction();
+        Vector u = axis.anySquare().vector();
+        Vector v = axis.cross(u);
+        // Chords that swing as far outside the circle as inside it.
+        double r = c.wheel().diameter() / 2 * 2 / (1 + Math.cos(Math.PI / SECTORS));
+        List<Point> round = IntStream.rangeClosed(0, SECTORS)
+                .mapToObj(i -> {
+                    double a = 2 * Math.PI * i / SECTORS;
+                    return s.columnPoint(0).plus(u.times(r * Math.cos(a))).plus(v.times(r * Math.sin(a)));
+                })
+                .toList();
+        return bars(round, 2 * thickness);
+    }
+
+    private void driver(Driver d) {
+        for (Side side : Side.values()) {
+            Solid leg = d.leg(side);
+            all.add(new Body(
+                    FixedPart.LEG.called(side).id(),
+                    FixedPart.LEG.called(side).name(),
+                    new Element.AtTheWheel(),
+                    Sort.LEG,
+                    Optional.empty(),
+                    own.driverGap(),
+                    0,
+                    false,
+                    false,
+                    false,
+                    Optional.empty(),
+                    _ -> List.of(),
+                    _ -> leg,
+                    Body.GIVEN));
+        }
+    }
+
+    private void obstacle(int index, Obstacle o) {
+        Solid design = o.shape().solid();
+        Sweep sweep = o.sweep();
+        boolean rides = job.axle()
+                .map(a -> o.carrier() != Carrier.FRAME && CarrierMotion.exists(a, o.carrier()))
+                .orElse(false);
+        boolean follows = job.axle().isPresent() && sweep instanceof Sweep.FollowsWheel;
+        Function<Configuration, RigidMove> move = s -> {
+            RigidMove m = sweep instanceof Sweep.FollowsWheel f && follows
+                    ? RigidMove.about(
+                            f.axis(),
+                            Math.toRadians(f.degPerMm() * (f.side() == Side.LEFT ? s.travelLeft() : s.travelRight())))
+                    : sweep.at(s.part());
+            return rides
+                    ? m.then(CarrierMotion.move(
+                            job.axle().orElseThrow(), s.pose().orElseThrow(), o.carrier()))
+                    : m;
+        };
+        List<Point> corners = corners(design.bounds());
+        boolean moves = rides || follows || sweep.free();
+        double extra = sweep instanceof Sweep.Wanders w ? w.by() : 0;
+        all.add(new Body(
+                o.id(),
+                o.name(),
+                new Element.InTheWay(index),
+                Sort.OBSTACLE,
+                o.carrier().side(),
+                o.gap(),
+                extra,
+                rides || follows,
+                false,
+                sweep.free(),
+                Optional.of(rides ? o.carrier() : Carrier.FRAME),
+                moves
+                        ? s -> {
+                            RigidMove m = move.apply(s);
+                            return corners.stream().map(m::moved).toList();
+                        }
+                        : _ -> List.of(),
+                moves ? s -> design.moved(move.apply(s)) : _ -> design,
+                Body.GIVEN));
+    }
+
+    private static List<Point> corners(Bounds b) {
+        return Stream.of(b.minX(), b.maxX())
+                .flatMap(x -> Stream.of(b.minY(), b.maxY())
+                        .flatMap(y -> Stream.of(b.minZ(), b.maxZ()).map(z -> new Point(x, y, z))))
+                .toList();
+    }
+}

@@ -1,0 +1,293 @@
+package mildtilt.findings.checks;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import mildtilt.build.Piece;
+import mildtilt.build.RodMakeUp;
+import mildtilt.build.Stud;
+import mildtilt.clearance.ClearanceFigures;
+import mildtilt.column.Column;
+import mildtilt.column.ShaftProfile;
+import mildtilt.column.Socket;
+import mildtilt.column.Socket.Retention;
+import mildtilt.column.YokeDimensions;
+import mildtilt.columnrange.ColumnFigures;
+import mildtilt.job.Element;
+import mildtilt.job.Job;
+import mildtilt.linkage.SteeredAxle;
+import mildtilt.linkage.rods.Rod;
+import mildtilt.linkage.rods.RodEnds;
+import mildtilt.steer.SteerFigures;
+import mildtilt.steer.forces.RodLoad;
+import mildtilt.units.Phrase;
+import mildtilt.units.Quantity;
+
+/**
+ * What was not judged of a job, and what is missing for it. Where a thing is neither among the findings nor here, it
+ * was looked
+ * at and is fine by the rule set.
+ *
+ * @param matter what was not judged, always in the same words
+ * @param element where in the train, the first of several
+ * @param missing what to give, or what to look at oneself
+ */
+public record NotJudged(String matter, Element element, Phrase missing) {
+
+    /** Friction of dry steel on steel that a clamp may be trusted with. */
+    static final double CLAMP_FRICTION = 0.12;
+
+    /**
+     * Pull of an M8 bolt of class 8.8 tightened to 70 % of its proof stress (36.6 mm² × 580 MPa × 0.7; ISO 898-1), N.
+     */
+    static final double M8_PULL = 0.7 * 580 * 36.6;
+
+    /** The same of an M10 bolt, 58 mm². */
+    static final double M10_PULL = 0.7 * 580 * 58;
+
+    public static List<NotJudged> of(
+            Job job,
+            Optional<ColumnFigures> column,
+            Optional<SteerFigures> steer,
+            Optional<ClearanceFigures> clearance) {
+        Gatherer g = new Gatherer(job);
+        if (job.column().isPresent()) {
+            g.column(job.column().get(), column);
+        } else {
+            g.add("The column", new Element.GearElement(), "this job has no column");
+        }
+        job.axle()
+                .ifPresentOrElse(
+                        a -> g.axle(a, steer),
+                        () -> g.add("Gear, linkage and wheels", new Element.Wheel(), "this job has no axle"));
+        g.room(clearance);
+        g.always();
+        return List.copyOf(g.all);
+    }
+
+    private static final class Gatherer {
+        final Job job;
+        final List<NotJudged> all = new ArrayList<>();
+
+        Gatherer(Job job) {
+            this.job = job;
+        }
+
+        void add(String matter, Element at, String missing) {
+            all.add(new NotJudged(matter, at, Phrase.of(missing)));
+        }
+
+        /** One line for all that lack the same. */
+        void group(String matter, Map<String, Element> who, String missing) {
+            if (!who.isEmpty()) {
+                add(
+                        matter,
+                        who.values().iterator().next(),
+                        missing + ": " + who.keySet().stream().map(Phrase::name).collect(Collectors.joining(", ")));
+            }
+        }
+
+        void column(Column c, Optional<ColumnFigures> figures) {
+            Map<String, Element> torque = new LinkedHashMap<>();
+            Map<String, Element> swing = new LinkedHashMap<>();
+            Map<String, Element> bores = new LinkedHashMap<>();
+            for (int i = 0; i < c.joints().size(); i++) {
+                Element at = new Element.JointAt(i);
+                if (c.joints().get(i).torqueNm().isEmpty()) {
+                    torque.put(c.joints().get(i).name(), at);
+                }
+                if (c.joints().get(i).swingDiameter().isEmpty()) {
+                    swing.put(c.joints().get(i).name(), at);
+                }
+                if (c.joints().get(i).wheelSide().socket().isEmpty()
+                        || c.joints().get(i).gearSide().socket().isEmpty()) {
+                    bores.put(c.joints().get(i).name(), at);
+                }
+            }
+            if (c.wheel().fit().socket().isEmpty()) {
+                bores.put("the wheel's hub", new Element.Wheel());
+            }
+            if (c.gear().fit().socket().isEmpty()) {
+                bores.put("the gear's input", new Element.GearElement());
+            }
+            group("Whether a shaft's end goes in, and what keeps it there", bores, "bore and retention not given");
+            group("A joint's strength", torque, "the most torque its maker allows not given");
+            group("How much room a joint sweeps", swing, "the circle its ears and screws sweep not given");
+            if (c.gear().axis().isEmpty()) {
+                add(
+                        "Whether the last shaft is in line with the gear's input",
+                        new Element.GearElement(),
+                        "which way the input points not measured");
+            }
+            clamps(c, figures);
+            add(
+                    "Bolts and welds of the column's brackets",
+                    c.tube().isPresent() ? new Element.Tube() : new Element.Wheel(),
+                    "no size is asked for; the bearings' side loads are on the page of the column");
+        }
+
+        /** Round ends that a pinch bolt or set screws hold: by friction they carry little. */
+        void clamps(Column c, Optional<ColumnFigures> figures) {
+            Map<String, Element> round = new LinkedHashMap<>();
+            double least = Double.POSITIVE_INFINITY;
+            double most = 0;
+            for (int i = 0; i < c.joints().size(); i++) {
+                for (YokeDimensions f :
+                        List.of(c.joints().get(i).wheelSide(), c.joints().get(i).gearSide())) {
+                    Optional<Socket> s = f.socket()
+                            .filter(x -> x.seat() instanceof ShaftProfile.Round
+                                    && (x.hold() == Retention.PINCH_BOLT || x.hold() == Retention.SET_SCREW));
+                    if (s.isPresent()) {
+                        round.put(c.joints().get(i).name(), new Element.JointAt(i));
+                        least = Math.min(least, s.get().seat().diameter());
+                        int joint = i;
+                        most = Math.max(
+                                most,
+                                figures.flatMap(ColumnFigures::load)
+                                        .map(l -> l.joints().get(joint).torque())
+                                        .orElse(0.0));
+                    }
+                }
+            }
+            if (round.isEmpty()) {
+                return;
+            }
+            all.add(new NotJudged(
+                    "A round shaft in a fork without teeth",
+                    round.values().iterator().next(),
+                    Phrase.of(
+                            "clamped alone it would slip: by friction an M8 bolt holds {0} and "
+                                    + "an M10 {1}" + (most > 0 ? "; a heavy pull needs {2}" : "")
+                                    + ". See that bolt or screw lies in a notch or dimple of the shaft, or weld, key or tooth it: "
+                                    + round.keySet().stream().map(Phrase::name).collect(Collectors.joining(", ")),
+                            Quantity.torque(clamp(M8_PULL, least)),
+                            Quantity.torque(clamp(M10_PULL, least)),
+                            Quantity.torque(most))));
+        }
+
+        /**
+         * Torque that a clamp holds by friction: pressed together by the bolt's pull on two lines, each holds half of μ
+         * F d; N·mm.
+         */
+        static double clamp(double pull, double diameter) {
+            return CLAMP_FRICTION * pull * diameter;
+        }
+
+        void axle(SteeredAxle axle, Optional<SteerFigures> steer) {
+            Element ends = new Element.TieRods();
+            Map<String, Element> bolts = new LinkedHashMap<>();
+            Map<String, Element> tilts = new LinkedHashMap<>();
+            Map<String, Element> tubes = new LinkedHashMap<>();
+            Map<String, Element> make = new LinkedHashMap<>();
+            Map<String, Element> holes = new LinkedHashMap<>();
+            for (Rod rod : steer.map(s -> s.lengths().keySet().stream().sorted().toList())
+                    .orElse(List.of())) {
+                Element at = MakingChecks.element(rod);
+                Optional<RodEnds> e = axle.rodEnds(rod);
+                Optional<RodMakeUp> made = job.making().rod(rod);
+                if (e.flatMap(RodEnds::outerBolt).isEmpty()) {
+                    bolts.put(rod.label() + ", outer end", at);
+                }
+                if (e.flatMap(RodEnds::innerBolt).isEmpty()
+                        && made.filter(m -> m.inner().part().stud() instanceof Stud.OnGear)
+                                .isEmpty()) {
+                    bolts.put(rod.label() + ", inner end", at);
+                }
+                if (e.flatMap(RodEnds::allowedDeg).isEmpty()) {
+                    tilts.put(rod.label(), at);
+                }
+                if (e.flatMap(RodEnds::tube).isEmpty()) {
+                    tubes.put(rod.label(), at);
+                }
+                if (made.isEmpty()) {
+                    make.put(rod.label(), at);
+                }
+                for (boolean outer : new boolean[] {true, false}) {
+                    made.map(m -> m.end(outer))
+                            .filter(x -> x.hole().isEmpty() && !(x.part().stud() instanceof Stud.OnGear))
+                            .ifPresent(_ -> holes.put(rod.label() + (outer ? ", outer end" : ", inner end"), at));
+                }
+            }
+            group("How far a rod end tilts", bolts, "its bolt's direction not given");
+            group("Whether a rod end tilts too far", tilts, "the tilt it allows not given");
+            if (job.vehicle().loads().isEmpty()) {
+                add(
+                        "Effort, and every load on rods, arms and rod ends",
+                        new Element.Tyres(),
+                        "the mass on the front axle not given");
+            } else {
+                group("Whether a rod buckles", tubes, "its tube not given");
+            }
+            group("Thread in use, lock nuts, studs and shanks", make, "how the rod is made up not given");
+            group("Whether a stud seats in its arm", holes, "the arm's hole not measured");
+            arms(axle);
+            steer.ifPresent(s -> gearBolts(s.rodLoads()));
+            if (job.vehicle().bump() == 0 && job.vehicle().droop() == 0) {
+                add("Bump steer, and all that springing moves", ends, "the wheels' travel is 0");
+            }
+        }
+
+        void arms(SteeredAxle axle) {
+            List<Piece.ArmOf> plates = job.making().pieces().stream()
+                    .filter(Piece.ArmPlate.class::isInstance)
+                    .map(p -> ((Piece.ArmPlate) p).of())
+                    .toList();
+            Map<String, Element> arms = new LinkedHashMap<>();
+            for (Piece.ArmOf of : Piece.ArmOf.values()) {
+                if (!plates.contains(of) && of.length(axle).isPresent()) {
+                    arms.put(
+                            of.label(),
+                            of == Piece.ArmOf.GEAR_ARM ? new Element.GearArm() : new Element.SteeringArms());
+                }
+            }
+            group("Whether an arm bends", arms, "no plate of it is given, with its thickness and root");
+        }
+
+        /** The force on the gear's mounts is shown, not judged. */
+        void gearBolts(List<RodLoad> loads) {
+            // Both tie rods pull at a rack together; an arm's gear is pushed by the one rod at its arm.
+            boolean together =
+                    loads.stream().noneMatch(l -> MakingChecks.element(l.rod()) instanceof Element.DrivenRod);
+            Stream<RodLoad> on =
+                    loads.stream().filter(l -> together || MakingChecks.element(l.rod()) instanceof Element.DrivenRod);
+            double force = on.mapToDouble(l -> Stream.of(
+                                    l.force(),
+                                    l.kerbForce().orElse(0.0),
+                                    l.pullForce().orElse(0.0))
+                            .max(Double::compare)
+                            .orElse(0.0))
+                    .sum();
+            if (force > 0) {
+                all.add(new NotJudged(
+                        "The gear's bolts and bracket",
+                        new Element.GearElement(),
+                        Phrase.of(
+                                "no size is asked for; they must hold {0} along the rods (heavy pull, kerb or "
+                                        + "parked, the most), and what its lever does besides. Clamped plates hold by friction: "
+                                        + (int) Math.max(2, Math.ceil(force / (CLAMP_FRICTION * M10_PULL)))
+                                        + " bolts M10 of class 8.8 for that force alone",
+                                Quantity.force(force))));
+            }
+        }
+
+        void room(Optional<ClearanceFigures> clearance) {
+            if (job.surroundings().obstacles().isEmpty()) {
+                add("Room past frame, engine, axle and footwell", new Element.Tyres(), "nothing in the way is given");
+            }
+            if (clearance.isEmpty()) {
+                add("Every gap", new Element.Tyres(), "the linkage can't be assembled anywhere");
+            }
+        }
+
+        void always() {
+            add(
+                    "Fatigue, blows at speed, heat, the quality of welds and of bought parts",
+                    new Element.Wheel(),
+                    "no program can see these: they need inspection, tests, and the person responsible for the vehicle");
+        }
+    }
+}

@@ -1,0 +1,180 @@
+package mildtilt.findings.checks;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import mildtilt.column.Column;
+import mildtilt.column.Slide;
+import mildtilt.columnrange.ColumnFigures;
+import mildtilt.columnrange.FrontPush;
+import mildtilt.findings.Fault;
+import mildtilt.findings.Finding;
+import mildtilt.findings.GuardedAnalysis;
+import mildtilt.findings.Remedy;
+import mildtilt.findings.Severity;
+import mildtilt.geometry.Side;
+import mildtilt.job.Element;
+import mildtilt.job.Job;
+import mildtilt.rules.Rules;
+import mildtilt.rules.Rules.VehicleClass;
+import mildtilt.units.Phrase;
+import mildtilt.units.Quantity;
+
+/**
+ * What the rule set asks of the whole: a blow from the front, joints in the cabin, the vehicle's class. Advice, never a
+ * verdict.
+ */
+final class RuleChecks {
+
+    private static final double SPEAR = 12;
+
+    private final Job job;
+    private final Column column;
+    private final ColumnFigures figures;
+    private final Rules rules;
+
+    RuleChecks(Job job, ColumnFigures figures) {
+        this.job = job;
+        this.column = job.column().orElseThrow();
+        this.figures = figures;
+        this.rules = job.rules();
+    }
+
+    void look(GuardedAnalysis w) {
+        w.check(
+                "What the column does when it is pushed from the front",
+                new Element.Wheel(),
+                all -> push(figures.push(), all));
+        w.check("Joints inside the cabin", new Element.Wheel(), all -> cabin(figures.push(), all));
+        w.check("The rule set's class of vehicle", new Element.Wheel(), this::vehicleClass);
+    }
+
+    /** Two schools: a column that shortens, or one that is kinked so that it folds aside. */
+    private void push(FrontPush push, List<Finding> all) {
+        double wanted = rules.collapse().stroke();
+        Optional<Double> kink = rules.collapse().kinkDeg();
+        boolean shortens = push.stroke() >= wanted;
+        boolean folds = kink.map(k -> push.kinkDeg() >= k).orElse(false);
+        if (wanted == 0 || shortens || folds) {
+            return;
+        }
+        Phrase asks = kink.map(k -> Phrase.of(
+                        " The rule set \"" + Phrase.name(rules.name())
+                                + "\" asks for {0} of free stroke, or {1} of kink instead.",
+                        Quantity.length(wanted),
+                        Quantity.angle(k)))
+                .orElseGet(() -> Phrase.of(
+                        " The rule set \"" + Phrase.name(rules.name()) + "\" asks for {0} of free stroke.",
+                        Quantity.length(wanted)));
+        boolean spear = push.kinkDeg() < SPEAR;
+        String straight = spear
+                ? "From gear to driver it is all but a straight bar: pushed from the front it comes at the driver like a spear. "
+                : "";
+        all.add(new Finding(
+                Fault.FRONT_PUSH,
+                spear && rules.collapse().straightForbidden() ? Severity.STOP : Severity.LOOK,
+                new Element.Wheel(),
+                spear
+                        ? Phrase.of(
+                                "The column is a spear: all but straight from gear to driver, with {1} of kink and {0} of free stroke.",
+                                Quantity.length(push.stroke()), Quantity.angle(push.kinkDeg()))
+                        : Phrase.of(
+                                "Advice: a blow that drives the gear back reaches the wheel after {0}, with {1} of kink on the way.",
+                                Quantity.length(push.stroke()), Quantity.angle(push.kinkDeg())),
+                Phrase.of(
+                                straight
+                                        + "A column that shortens keeps the wheel where it is but needs a part made for it; a kinked one folds aside with plain parts, "
+                                        + "and only as far as its bearings let it. What a blow really does is not worked out here.")
+                        .then(asks),
+                moreStroke(wanted)));
+    }
+
+    /** A shaft made to slide together farther, where that really gives the stroke wanted. */
+    private List<Remedy> moreStroke(double wanted) {
+        double missing = wanted - figures.push().stroke();
+        return IntStream.range(0, column.shafts().size())
+                .filter(i -> column.shafts().get(i).toCut())
+                .boxed()
+                .sorted(Comparator.comparingDouble(column::length).reversed())
+                .map(i -> {
+                    Slide was = column.shafts()
+                            .get(i)
+                            .slide()
+                            .orElse(new Slide(Math.ceil(rules.overlap() + 10), rules.overlap(), 0));
+                    return Map.entry(i, was.withCloses(Math.ceil(was.closes() + missing)));
+                })
+                .filter(e ->
+                        FrontPush.of(sliding(column, e.getKey(), e.getValue())).stroke() >= wanted - 1e-6)
+                .findFirst()
+                .map(e -> List.of(new Remedy(
+                        Phrase.of(
+                                "Let "
+                                        + Phrase.name(
+                                                column.shafts().get(e.getKey()).name()) + " slide together by {0}",
+                                Quantity.length(e.getValue().closes())),
+                        j -> j.editColumn(c -> sliding(c, e.getKey(), e.getValue())))))
+                .orElse(List.of());
+    }
+
+    private static Column sliding(Column c, int shaft, Slide slide) {
+        return c.editShaft(shaft, s -> s.withSlide(Optional.of(slide)));
+    }
+
+    private void cabin(FrontPush push, List<Finding> all) {
+        if (push.inCabin().isEmpty() || rules.jointInCabin()) {
+            return;
+        }
+        String names =
+                push.inCabin().stream().map(i -> column.joints().get(i).name()).collect(Collectors.joining(", "));
+        all.add(new Finding(
+                Fault.JOINT_IN_CABIN,
+                Severity.LOOK,
+                new Element.JointAt(push.inCabin().getFirst()),
+                Phrase.of("Inside the cabin: " + names + "."),
+                "The rule set \"" + Phrase.name(rules.name())
+                        + "\" wants joints ahead of the bulkhead. Inside they stay dry and are looked at, but feet, hoses and "
+                        + "carpets come near them; outside they need boots and a sealed bearing in the bulkhead.",
+                List.of()));
+    }
+
+    private void vehicleClass(List<Finding> all) {
+        if (rules.classes().isEmpty()) {
+            return;
+        }
+        double wheelbase = job.vehicle().wheelbase();
+        Optional<Double> width = job.axle()
+                .map(a -> a.corner(Side.LEFT).knuckle().wheelCentre().y()
+                        - a.corner(Side.RIGHT).knuckle().wheelCentre().y()
+                        + job.vehicle().tyreWidth());
+        List<VehicleClass> fitting = rules.classes().stream()
+                .filter(c -> c.takesWheelbase(wheelbase))
+                .toList();
+        if (fitting.isEmpty()) {
+            all.add(new Finding(
+                    Fault.OUT_OF_CLASS,
+                    Severity.LOOK,
+                    new Element.Wheel(),
+                    Phrase.of(
+                            "A wheelbase of {0} is in none of the classes of the rule set \""
+                                    + Phrase.name(rules.name()) + "\".",
+                            Quantity.length(wheelbase)),
+                    "Its limits may not be meant for this vehicle. Put the class you are inspected in into a copy of the rule set.",
+                    List.of()));
+        } else if (width.isPresent() && fitting.stream().noneMatch(c -> width.get() <= c.widthMax())) {
+            all.add(new Finding(
+                    Fault.OUT_OF_CLASS,
+                    Severity.LOOK,
+                    new Element.Tyres(),
+                    Phrase.of(
+                            "{0} over the tyres is wider than the class \""
+                                    + Phrase.name(fitting.getFirst().name()) + "\" takes: {1}.",
+                            Quantity.length(width.get()),
+                            Quantity.length(fitting.getFirst().widthMax())),
+                    "Width and wheelbase of a class differ from one organiser to the next: check theirs.",
+                    List.of()));
+        }
+    }
+}

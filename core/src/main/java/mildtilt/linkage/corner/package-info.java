@@ -1,0 +1,8 @@
+/**
+ * One steered corner as it is described and asked for: knuckle on its suspension, its limits, its travel, and the beam
+ * that joins two. Lengths mm, travel + up.
+ */
+@NullMarked
+package mildtilt.linkage.corner;
+
+import org.jspecify.annotations.NullMarked;
