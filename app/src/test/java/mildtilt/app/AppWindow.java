@@ -7,10 +7,12 @@ import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.Callable;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import java.util.function.BooleanSupplier;
 import java.util.stream.Stream;
+import javafx.application.Platform;
 import javafx.event.ActionEvent;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -96,9 +98,22 @@ final class AppWindow implements AutoCloseable {
         WaitForAsyncUtils.waitForFxEvents();
     }
 
+    /** Looks while nothing else changes what is looked at. */
+    static <T> T onFx(Callable<T> look) {
+        if (!Platform.isFxApplicationThread()) {
+            return WaitForAsyncUtils.waitFor(WaitForAsyncUtils.asyncFx(look));
+        }
+        try {
+            return look.call();
+        } catch (Exception e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    /** Waits for what the window shows, looked at on its own thread. */
     static void until(BooleanSupplier condition) {
         try {
-            WaitForAsyncUtils.waitFor(45, TimeUnit.SECONDS, condition::getAsBoolean);
+            WaitForAsyncUtils.waitFor(45, TimeUnit.SECONDS, () -> onFx(condition::getAsBoolean));
         } catch (TimeoutException e) {
             throw new AssertionError("waited too long", e);
         }
@@ -110,9 +125,8 @@ final class AppWindow implements AutoCloseable {
 
     /** Whether a label within a pane holds a text; looked at while nothing else changes what is looked at. */
     static boolean says(FxRobot robot, String pane, String text) {
-        return WaitForAsyncUtils.waitFor(
-                WaitForAsyncUtils.asyncFx(() -> robot.lookup(pane + " .label").queryAllAs(Label.class).stream()
-                        .anyMatch(l -> l.getText().contains(text))));
+        return onFx(() -> robot.lookup(pane + " .label").queryAllAs(Label.class).stream()
+                .anyMatch(l -> l.getText().contains(text)));
     }
 
     static void untilSays(FxRobot robot, String pane, String text) {
@@ -204,10 +218,10 @@ final class AppWindow implements AutoCloseable {
     }
 
     private List<String> cutOffNow() {
-        return WaitForAsyncUtils.waitFor(WaitForAsyncUtils.asyncFx(() -> {
+        return onFx(() -> {
             stage.getScene().getRoot().layout();
             return cutOff(stage.getScene().getRoot()).toList();
-        }));
+        });
     }
 
     static boolean shownInTree(Node node) {

@@ -244,9 +244,8 @@ class ClearanceStageTest {
     }
 
     private static List<String> said(FxRobot robot) {
-        return WaitForAsyncUtils.waitFor(WaitForAsyncUtils.asyncFx(
-                () -> robot.lookup("#gaps-pane").queryAs(VBox.class).lookupAll(".label").stream()
-                        .map(n -> ((Label) n).getText())
-                        .toList()));
+        return AppWindow.onFx(() -> robot.lookup("#gaps-pane").queryAs(VBox.class).lookupAll(".label").stream()
+                .map(n -> ((Label) n).getText())
+                .toList());
     }
 }

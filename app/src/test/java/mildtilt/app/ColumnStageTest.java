@@ -12,7 +12,6 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
-import java.util.concurrent.Callable;
 import javafx.application.Platform;
 import javafx.geometry.Bounds;
 import javafx.geometry.Point2D;
@@ -502,11 +501,11 @@ class ColumnStageTest {
         Set<String> done = new HashSet<>();
         for (Element e : Element.trainOf(app.bench.job())) {
             robot.interact(() -> app.bench.showPart(Optional.of(e)));
-            for (String id : onFx(() -> robot.lookup("#piece .piece-choice").queryAll().stream()
+            for (String id : AppWindow.onFx(() -> robot.lookup("#piece .piece-choice").queryAll().stream()
                     .map(Node::getId)
                     .filter(i -> done.add(e.getClass() + i))
                     .toList())) {
-                int options = onFx(() -> robot.lookup("#" + id)
+                int options = AppWindow.onFx(() -> robot.lookup("#" + id)
                         .queryAs(ChoiceBox.class)
                         .getItems()
                         .size());
@@ -523,14 +522,14 @@ class ColumnStageTest {
                         continue;
                     }
                     taken++;
-                    assertThat(onFx(() -> robot.lookup("#" + id)
+                    assertThat(AppWindow.onFx(() -> robot.lookup("#" + id)
                                     .queryAs(ChoiceBox.class)
                                     .getSelectionModel()
                                     .getSelectedIndex()))
                             .as(id + " " + i)
                             .isEqualTo(chosen);
                     // What the choice brings to type is typed whole: no name or figure is cut off.
-                    assertThat(onFx(() -> AppWindow.cutOff(
+                    assertThat(AppWindow.onFx(() -> AppWindow.cutOff(
                                             robot.lookup("#piece").query())
                                     .toList()))
                             .as(id + " " + i)
@@ -541,11 +540,6 @@ class ColumnStageTest {
             }
         }
         assertThat(taken).isGreaterThan(10);
-    }
-
-    /** Looks while nothing else changes what is looked at. */
-    private static <T> T onFx(Callable<T> look) {
-        return WaitForAsyncUtils.waitFor(WaitForAsyncUtils.asyncFx(look));
     }
 
     @Test

@@ -84,7 +84,7 @@ public final class KnuckleEdits {
         return job.editAxle(a -> {
             Corner left = withKnuckleOf(a.corner(Side.LEFT), a.corner(Side.RIGHT));
             Optional<Corner> right = a.ownRight().map(r -> withKnuckleOf(r, a.corner(Side.LEFT)));
-            SteeredAxle swapped = new SteeredAxle(a.gear(), a.linkage(), a.beam(), left, right);
+            SteeredAxle swapped = a.withLeft(left).withOwnRight(right);
             return a.linkage() instanceof DragLink d && d.attachment() instanceof Attachment.OnKnuckle k
                     ? swapped.withLinkage(d.withAttachment(new Attachment.OnKnuckle(
                             k.side().other(),

@@ -51,15 +51,16 @@ final class PairsToCheck {
                 };
             case GEAR ->
                 switch (b.sort()) {
-                    case TRACK_BAR, BEAM, STEERING_WHEEL, TUBE -> true;
-                    case SHAFT, JOINT -> a.onPose();
+                    case BEAM -> !onAxle(a);
+                    case TRACK_BAR, STEERING_WHEEL, TUBE -> true;
+                    case SHAFT, JOINT -> a.onPose() && !together(a, b);
                     case STUB -> false;
-                    case OBSTACLE -> a.onPose() || b.moves();
+                    case OBSTACLE -> (a.onPose() || b.moves()) && !together(a, b);
                     case TYRE, WHEEL_RING, CORNER, ROD, GEAR, HANDS, LEG -> false;
                 };
             case BEAM, TRACK_BAR ->
                 switch (b.sort()) {
-                    case SHAFT, STUB, JOINT, TUBE -> true;
+                    case SHAFT, STUB, JOINT, TUBE -> !onAxle(b);
                     case OBSTACLE -> !b.carrier().equals(Optional.of(Carrier.AXLE));
                     case TYRE, WHEEL_RING, CORNER, ROD, GEAR, BEAM, TRACK_BAR, STEERING_WHEEL, HANDS, LEG -> false;
                 };
@@ -68,7 +69,8 @@ final class PairsToCheck {
             case SHAFT, STUB, JOINT ->
                 switch (b.sort()) {
                     case SHAFT, STUB, JOINT -> apart(a.element(), b.element());
-                    case LEG, OBSTACLE -> true;
+                    case LEG -> true;
+                    case OBSTACLE -> !together(a, b);
                     case TYRE, WHEEL_RING, CORNER, ROD, GEAR, BEAM, TRACK_BAR, STEERING_WHEEL, HANDS, TUBE -> false;
                 };
             case TUBE -> b.sort() == Sort.LEG || b.sort() == Sort.OBSTACLE;
@@ -81,6 +83,15 @@ final class PairsToCheck {
                         || a.onPose() && !b.onPose()
                         || b.onPose() && !a.onPose();
         };
+    }
+
+    private static boolean onAxle(Body b) {
+        return b.carrier().equals(Optional.of(Carrier.AXLE));
+    }
+
+    /** Both are bolted to the axle and never move against each other. */
+    private static boolean together(Body a, Body b) {
+        return onAxle(a) && onAxle(b);
     }
 
     /** Whether something is fixed to what carries the wheel, so that it may stand inside of it. */

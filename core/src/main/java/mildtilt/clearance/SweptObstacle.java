@@ -34,7 +34,7 @@ public record SweptObstacle(String name, double need, List<Solid> places, boolea
         }
         Set<Integer> positions = positions(range);
         for (Body b : new Bodies(job).all()) {
-            boolean gear = b.sort() == Sort.GEAR && !b.onPose();
+            boolean gear = b.sort() == Sort.GEAR && (!b.onPose() || b.carrier().isPresent());
             if (!b.sort().ofColumn() && b.sort() != Sort.WHEEL_RING && !gear) {
                 List<Solid> places = new ArrayList<>();
                 for (int p : b.onPose() ? positions : Set.of(0)) {

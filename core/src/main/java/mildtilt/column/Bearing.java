@@ -56,7 +56,9 @@ public record Bearing(
     /** What it is fixed to. */
     public enum Mount {
         FRAME("frame"),
-        BULKHEAD("bulkhead");
+        BULKHEAD("bulkhead"),
+        /** What it holds goes with the axle, as the gear there does. */
+        AXLE("axle");
 
         private final String label;
 

@@ -52,7 +52,7 @@ public final class ColumnTrain {
     }
 
     /** Angle from one vector to another about an axis square to both, rad. */
-    private static double turnAbout(Vector axis, Vector from, Vector to) {
+    static double turnAbout(Vector axis, Vector from, Vector to) {
         return Math.atan2(axis.dot(from.cross(to)), from.dot(to));
     }
 
@@ -62,6 +62,11 @@ public final class ColumnTrain {
 
     public double jointAngleDeg(int joint) {
         return Math.toDegrees(angles[joint]);
+    }
+
+    /** Where a joint's angles are measured from: square to both its shafts. */
+    Vector normal(int joint) {
+        return normals[joint];
     }
 
     /** The first joint that can't turn at all at its operating angle, if there is one. */

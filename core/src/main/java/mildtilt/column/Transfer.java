@@ -65,6 +65,11 @@ public record Transfer(Complex conformal, Complex flip) {
         return flip.norm() == 0 ? conformal.getArgument() : (conformal.getArgument() + flip.getArgument()) / 2;
     }
 
+    /** Where the output stands straight ahead, from what the last joint's angles are measured from, rad. */
+    double angleAtRest() {
+        return conformal.add(flip).getArgument();
+    }
+
     /** Rotation of the output, rad, for a rotation of the input, rad; both 0 straight ahead. */
     public double outputAt(double input) {
         Complex t = t();

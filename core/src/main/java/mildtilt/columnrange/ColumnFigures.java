@@ -92,7 +92,7 @@ public record ColumnFigures(
                                         .mapToObj(j -> new Share(train.ownRipplePct(j), train.rippleWithoutPct(j)))
                                         .toList(),
                                 EvenFeel.of(train).orElseThrow())),
-                ColumnRange.of(column),
+                ColumnRange.of(job),
                 Supports.of(column),
                 IntStream.range(0, shafts)
                         .mapToObj(s -> Span.longest(column, s))
@@ -118,7 +118,9 @@ public record ColumnFigures(
      * The least that any joint is inside its limit over the whole range, degrees. Where one is over it as planned
      * already, the figure is that one's: the range is not gone through.
      */
-    public static double spareDeg(Column c, Rules rules) {
+    public static double spareDeg(Job job) {
+        Column c = job.column().orElseThrow();
+        Rules rules = job.rules();
         double planned = Double.POSITIVE_INFINITY;
         for (int i = 0; i < c.joints().size(); i++) {
             double now = Math.toDegrees(c.axis(i).angleTo(c.axis(i + 1)));
@@ -127,7 +129,7 @@ public record ColumnFigures(
         if (planned < 0) {
             return planned;
         }
-        ColumnRange range = ColumnRange.of(c);
+        ColumnRange range = ColumnRange.of(job);
         return IntStream.range(0, c.joints().size())
                 .mapToDouble(i -> limitDeg(c.joints().get(i), rules)
                         - range.joints().get(i).worstDeg())

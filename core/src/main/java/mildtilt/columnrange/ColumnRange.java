@@ -3,13 +3,19 @@ package mildtilt.columnrange;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.ToDoubleFunction;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import mildtilt.column.Adjustment;
 import mildtilt.column.Column;
+import mildtilt.column.FollowingColumn;
 import mildtilt.column.Slide;
 import mildtilt.geometry.Axis;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.Point;
+import mildtilt.geometry.RigidMove;
 import mildtilt.geometry.Vector;
+import mildtilt.job.Job;
 
 /**
  * A column over all its driver can set and all the frame moves: the angle of every joint at its worst, the length of
@@ -20,6 +26,7 @@ import mildtilt.geometry.Vector;
  * other way. Reach slides the hub along the first shaft where that shaft is a sliding one; else the first joint goes
  * along, and the second shaft must give. The frame's movement shifts hub and first joint against all that follows, in
  * the directions of the vehicle, between them, and along each shaft. Tilt is taken in steps of an eighth of its range.
+ * A gear on the axle takes the last joint along over the whole travel ({@link FollowingColumn}).
  *
  * @param joints for each joint
  * @param shafts for each shaft
@@ -70,48 +77,136 @@ public record ColumnRange(List<JointRange> joints, List<ShaftRange> shafts, doub
         }
     }
 
+    /** With the gear on the frame. */
     public static ColumnRange of(Column c) {
-        List<Setting> settings = settings(c);
+        return of(c, Optional.empty());
+    }
+
+    /** @param job with a column */
+    public static ColumnRange of(Job job) {
+        return of(job.column().orElseThrow(), GearTravel.of(job));
+    }
+
+    /** @param travel of a gear that is on the axle; empty for one on the frame */
+    public static ColumnRange of(Column c, Optional<GearTravel> travel) {
         int joints = c.joints().size();
-        double[] worst = new double[joints];
-        String[] at = new String[joints];
-        double[] shortest = new double[joints + 1];
-        double[] longest = new double[joints + 1];
-        Axis input = Axis.through(c.start(joints), c.end(joints));
-        double offGear = 0;
-        for (int k = 0; k < settings.size(); k++) {
-            List<Point> p = pointsAt(c, settings.get(k));
-            offGear = Math.max(offGear, k == 0 ? 0 : input.distanceTo(p.get(joints)));
-            for (int i = 0; i <= joints; i++) {
-                double length = p.get(i).distanceTo(p.get(i + 1));
-                shortest[i] = k == 0 ? length : Math.min(shortest[i], length);
-                longest[i] = k == 0 ? length : Math.max(longest[i], length);
-                if (i < joints) {
-                    double deg = Math.toDegrees(
-                            p.get(i + 1).minus(p.get(i)).angleTo(p.get(i + 2).minus(p.get(i + 1))));
-                    if (k == 0 || deg > worst[i] + 1e-9) {
-                        worst[i] = deg;
-                        at[i] = settings.get(k).words();
-                    }
-                }
+        List<Setting> settings = settings(c);
+        List<Extreme> angles = new ArrayList<>();
+        List<Extreme> shortest = new ArrayList<>();
+        List<Extreme> longest = new ArrayList<>();
+        for (int i = 0; i <= joints; i++) {
+            int shaft = i;
+            if (i < joints) {
+                angles.add(new Extreme(p -> angleDeg(p, shaft)));
+            }
+            longest.add(new Extreme(p -> p.get(shaft).distanceTo(p.get(shaft + 1))));
+            shortest.add(new Extreme(p -> -p.get(shaft).distanceTo(p.get(shaft + 1))));
+        }
+        Extreme off = new Extreme(p -> offGear(c, p));
+        List<Extreme> all = Stream.of(angles, shortest, longest, List.of(off))
+                .flatMap(List::stream)
+                .toList();
+        for (GearTravel.At at : travel.map(GearTravel::grid).orElse(List.of(GearTravel.At.REST))) {
+            Optional<RigidMove> move = travel.flatMap(t -> t.move(at));
+            if (travel.isPresent() && move.isEmpty()) {
+                continue;
+            }
+            for (Setting s : settings) {
+                List<Point> p = followed(c, pointsAt(c, s), move);
+                all.forEach(e -> e.look(s, at, p));
             }
         }
-        List<JointRange> ofJoints = new ArrayList<>();
-        for (int i = 0; i < joints; i++) {
-            ofJoints.add(new JointRange(worst[i], at[i]));
-        }
+        travel.ifPresent(t -> all.forEach(e -> e.refine(c, t)));
+        List<JointRange> ofJoints =
+                angles.stream().map(a -> new JointRange(a.most, a.words())).toList();
         List<ShaftRange> ofShafts = new ArrayList<>();
         for (int i = 0; i <= joints; i++) {
             Optional<Slide> slide = c.shafts().get(i).slide();
-            double longer = longest[i] - c.length(i);
-            double shorter = c.length(i) - shortest[i];
+            double longer = longest.get(i).most - c.length(i);
+            double shorter = c.length(i) + shortest.get(i).most;
             ofShafts.add(new ShaftRange(
-                    shortest[i],
-                    longest[i],
+                    -shortest.get(i).most,
+                    longest.get(i).most,
                     slide.map(s -> s.overlap() - longer),
                     slide.isPresent() ? Optional.of(c.freeToClose(i) - shorter) : Optional.empty()));
         }
-        return new ColumnRange(List.copyOf(ofJoints), List.copyOf(ofShafts), offGear);
+        return new ColumnRange(ofJoints, List.copyOf(ofShafts), off.most);
+    }
+
+    private static double angleDeg(List<Point> p, int joint) {
+        return Math.toDegrees(
+                p.get(joint + 1).minus(p.get(joint)).angleTo(p.get(joint + 2).minus(p.get(joint + 1))));
+    }
+
+    /** How far the last shaft's wheel end is off the gear's input, which the last point of the line goes with. */
+    private static double offGear(Column c, List<Point> p) {
+        int joints = c.joints().size();
+        Point held = p.get(joints + 2);
+        return Axis.through(held, p.get(joints + 1)).distanceTo(p.get(joints));
+    }
+
+    /**
+     * The points as they are with the gear gone somewhere, and after them where the gear's input would have the last
+     * shaft's wheel end.
+     */
+    private static List<Point> followed(Column c, List<Point> points, Optional<RigidMove> move) {
+        List<Point> p = new ArrayList<>(points);
+        int joints = c.joints().size();
+        p.add(c.start(joints));
+        if (move.isPresent()) {
+            int first = FollowingColumn.canFollow(c) ? FollowingColumn.firstToFollow(c) + 1 : joints + 1;
+            for (int i = first; i < p.size(); i++) {
+                p.set(i, move.get().moved(p.get(i)));
+            }
+        }
+        return p;
+    }
+
+    /** The largest of something over all settings and the travel. */
+    private static final class Extreme {
+
+        private static final double FINE = 1e-4;
+        /** Less than this is not more: rounding. */
+        private static final double MORE = 1e-9;
+
+        private final ToDoubleFunction<List<Point>> what;
+        private double most = Double.NEGATIVE_INFINITY;
+        private Setting setting = new Setting(0, 0, new Vector(0, 0, 0));
+        private GearTravel.At at = GearTravel.At.REST;
+
+        Extreme(ToDoubleFunction<List<Point>> what) {
+            this.what = what;
+        }
+
+        boolean look(Setting s, GearTravel.At travel, List<Point> points) {
+            double now = what.applyAsDouble(points);
+            if (!(now > most + MORE)) {
+                return false;
+            }
+            most = now;
+            setting = s;
+            at = travel;
+            return true;
+        }
+
+        /** Between the places of the grid: toward more in ever smaller steps. */
+        void refine(Column c, GearTravel travel) {
+            double by = travel.coarseness() / 2;
+            while (by > FINE) {
+                boolean more = false;
+                for (GearTravel.At near : travel.near(at, by)) {
+                    Optional<RigidMove> move = travel.move(near);
+                    more |= move.isPresent() && look(setting, near, followed(c, pointsAt(c, setting), move));
+                }
+                by = more ? by : by / 2;
+            }
+        }
+
+        String words() {
+            return Stream.of(setting.words(), at.words())
+                    .filter(w -> !w.isEmpty())
+                    .collect(Collectors.joining(", "));
+        }
     }
 
     /**

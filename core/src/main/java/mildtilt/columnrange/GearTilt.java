@@ -98,7 +98,7 @@ public record GearTilt(List<Step> steps, List<Stretch> suits) {
 
     private static double spare(Job job, double deg) {
         try {
-            return ColumnFigures.spareDeg(tilted(job, deg).column().orElseThrow(), job.rules());
+            return ColumnFigures.spareDeg(tilted(job, deg));
         } catch (ImpossibleGeometryException e) {
             return -180;
         }

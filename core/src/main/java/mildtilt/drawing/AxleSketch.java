@@ -76,7 +76,7 @@ final class AxleSketch {
     }
 
     private void gear() {
-        switch (axle.gear()) {
+        switch (axle.gear().placed(pose.stance().gearMove())) {
             case RackAndPinion rack -> {
                 double displacement = rack.displacementAt(Math.toRadians(pose.gearInputDeg()));
                 double half = rack.pivotSpacing() / 2 * 0.8;

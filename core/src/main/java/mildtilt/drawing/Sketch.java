@@ -8,6 +8,7 @@ import mildtilt.column.Column;
 import mildtilt.column.ColumnTrain;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.Point;
+import mildtilt.geometry.RigidMove;
 import mildtilt.geometry.Vector;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
@@ -80,7 +81,8 @@ public record Sketch(List<Stroke> strokes, List<Note> notes, Construction constr
             Optional<AxlePose> pose,
             Backdrop backdrop) {
         Builder b = new Builder();
-        train.column().ifPresent(c -> b.column(c, steeringWheelDeg));
+        train.columnAt(pose.map(p -> p.stance().gearMove()).orElse(RigidMove.NONE))
+                .ifPresent(c -> b.column(c, steeringWheelDeg));
         pose.ifPresent(p -> new AxleSketch(b, job, train.requireAxle(), p).draw());
         b.strokes.addAll(backdrop.standing());
         ObstacleSketch.drawMoving(b, job, pose, travelLeft, travelRight);

@@ -27,7 +27,7 @@ public enum Fault {
     JOINT_OVER_LIMIT(BINDS, "{part} over its limit"),
     NO_ROOM_FOR_SHAFT(BINDS, "{part}: no room between its joints"),
     SLIDE_BOTTOMS(BINDS, "{part} bottoms out"),
-    CAN_NOT_FOLLOW(BINDS, "Column can't follow the frame"),
+    CAN_NOT_FOLLOW(BINDS, "Column can't follow what its gear is on"),
     MUST_SLIDE(BINDS, "{part} needs a sliding part"),
     ROD_END_OVER_LIMIT(BINDS, "{part}: a rod end over its tilt"),
     WEIGHT_TURNS_AWAY(BINDS, "Weight turns the wheels away from centre"),

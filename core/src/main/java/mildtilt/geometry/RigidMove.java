@@ -8,7 +8,7 @@ package mildtilt.geometry;
  * @param ez where the z direction is turned to
  * @param shift of the origin, mm
  */
-public record RigidMove(Vector ex, Vector ey, Vector ez, Vector shift) {
+public record RigidMove(Vector ex, Vector ey, Vector ez, Vector shift) implements Placing {
 
     public static final RigidMove NONE = new RigidMove(Vector.X, Vector.Y, Vector.Z, new Vector(0, 0, 0));
 
@@ -62,6 +62,25 @@ public record RigidMove(Vector ex, Vector ey, Vector ez, Vector shift) {
         Vector z = new Vector(ex.z(), ey.z(), ez.z());
         RigidMove turn = new RigidMove(x, y, z, new Vector(0, 0, 0));
         return new RigidMove(x, y, z, turn.turned(shift).negated());
+    }
+
+    /** Whether it moves nothing at all. */
+    public boolean stays() {
+        return equals(NONE);
+    }
+
+    @Override
+    public Point point(Point p) {
+        return moved(p);
+    }
+
+    @Override
+    public Direction direction(Direction d) {
+        return turned(d.vector()).direction();
+    }
+
+    public Frame frame(Frame f) {
+        return new Frame(moved(f.origin()), turned(f.e()), turned(f.f()), turned(f.g()));
     }
 
     public Point moved(Point p) {

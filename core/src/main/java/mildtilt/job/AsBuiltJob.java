@@ -12,7 +12,6 @@ import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
 import mildtilt.job.PointId.GearCentre;
 import mildtilt.job.PointId.InnerPivot;
-import mildtilt.linkage.SteeredAxle;
 
 /**
  * A job as it really stands rather than as drawn: each point where it is, and neither side the mirror image of the
@@ -52,12 +51,8 @@ public final class AsBuiltJob {
     /** The same vehicle with a right side of its own, so that one side can be changed without the other. */
     public static Job sidesApart(Job job) {
         return job.axle()
-                .map(a -> job.withAxle(new SteeredAxle(
-                        a.gear(),
-                        a.linkage().sidesApart(a.gear()),
-                        a.beam(),
-                        a.left(),
-                        Optional.of(a.corner(Side.RIGHT)))))
+                .map(a -> job.withAxle(a.withLinkage(a.linkage().sidesApart(a.gear()))
+                        .withOwnRight(Optional.of(a.corner(Side.RIGHT)))))
                 .orElse(job);
     }
 

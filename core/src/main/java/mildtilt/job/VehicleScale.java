@@ -96,12 +96,8 @@ public record VehicleScale(double track, double wheelbase, double tyre) {
 
     /** With the right side the mirror image again where it was one. */
     private static SteeredAxle mirrored(SteeredAxle was, SteeredAxle a) {
-        return new SteeredAxle(
-                a.gear(),
-                a.linkage().sidesAlike(was.linkage()),
-                a.beam(),
-                a.left(),
-                was.ownRight().map(_ -> a.corner(Side.RIGHT)));
+        return a.withLinkage(a.linkage().sidesAlike(was.linkage()))
+                .withOwnRight(was.ownRight().map(_ -> a.corner(Side.RIGHT)));
     }
 
     /** Each at the same part of its shaft, the tube's too. */

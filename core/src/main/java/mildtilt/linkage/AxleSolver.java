@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.TreeMap;
 import mildtilt.geometry.Frame;
 import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.geometry.RigidMove;
 import mildtilt.geometry.Side;
 import mildtilt.linkage.corner.Beam;
 import mildtilt.linkage.rods.Rod;
@@ -21,6 +22,7 @@ import mildtilt.suspension.CannotAssemble.Reason;
 public final class AxleSolver {
 
     private static final double NO_TRAVEL = 1e-9;
+    private static final Optional<RigidMove> STAYS = Optional.of(RigidMove.NONE);
 
     private final SteeredAxle axle;
     private final Motion motion;
@@ -70,29 +72,58 @@ public final class AxleSolver {
      */
     public AxleConfiguration pose(double gearInputLeft, double travelLeft, double travelRight) {
         return switch (motion.corners()) {
-            case Corners.OnArms c -> pose(gearInputLeft, new CornerPair.OnArms(c, travelLeft, travelRight));
+            case Corners.OnArms c ->
+                pose(gearInputLeft, new CornerPair.OnArms(c, travelLeft, travelRight), RigidMove.NONE);
             case Corners.OnKingpins c -> {
-                Beam.Place place = axle.beam()
-                        .map(b -> b.place(beamDesign, track, travelLeft, travelRight))
-                        .orElseGet(() -> fixed(travelLeft, travelRight));
-                yield place.now()
-                        .map(at -> pose(gearInputLeft, new CornerPair.OnKingpins(c, at)))
-                        .orElseGet(() -> {
-                            CannotAssemble no = axle.beam()
-                                            .filter(b -> b instanceof Beam.Sprung)
-                                            .isPresent()
+                Beam.Place place = place(travelLeft, travelRight);
+                yield place.now().map(at -> onBeam(gearInputLeft, c, at)).orElseGet(() -> {
+                    CannotAssemble no =
+                            axle.beam().filter(b -> b instanceof Beam.Sprung).isPresent()
                                     ? new CannotAssemble("track bar", place.missing(), Reason.LINK)
                                     : new CannotAssemble("axle", place.missing(), Reason.WHEEL_TRAVEL);
-                            return new AxleConfiguration(no, no, motion.gearAlone(gearInputLeft), Optional.empty());
-                        });
+                    return new AxleConfiguration(no, no, motion.gearAlone(gearInputLeft), Optional.empty());
+                });
             }
         };
     }
 
-    private AxleConfiguration pose(double gearInputLeft, CornerPair footing) {
+    /**
+     * What is bolted to the axle keeps its place to the kingpins, so it is solved with the beam as designed, what is on
+     * the frame moved the other way; then all of it is carried to where the beam stands.
+     */
+    private AxleConfiguration onBeam(double gearInputLeft, Corners.OnKingpins corners, Frame at) {
+        RigidMove beam = RigidMove.between(beamDesign, at);
+        RigidMove gear = axle.gearOnAxle() ? beam : RigidMove.NONE;
+        return switch (axle.relayOn()) {
+            case FRAME ->
+                pose(gearInputLeft, new CornerPair.OnKingpins(corners, at), gear)
+                        .withMoves(gear, RigidMove.NONE);
+            case AXLE -> {
+                RigidMove gearToBeam = axle.gearOnAxle() ? RigidMove.NONE : beam.inverse();
+                yield pose(gearInputLeft, new CornerPair.OnKingpins(corners, beamDesign), gearToBeam)
+                        .carried(beam)
+                        .withMoves(gear, beam);
+            }
+        };
+    }
+
+    private AxleConfiguration pose(double gearInputLeft, CornerPair footing, RigidMove gearMove) {
         return Motion.pastEnd(axle.gear(), gearInputLeft)
                 .map(no -> new AxleConfiguration(no, no, Optional.empty(), footing.beam()))
-                .orElseGet(() -> motion.stance(gearInputLeft, footing));
+                .orElseGet(() -> motion.stance(gearInputLeft, footing, gearMove));
+    }
+
+    /** Where the gear's housing goes with the axle. Travel as for {@link #pose}; empty where the beam can't go there. */
+    public Optional<RigidMove> gearMove(double travelLeft, double travelRight) {
+        return axle.gearOnAxle()
+                ? place(travelLeft, travelRight).now().map(at -> RigidMove.between(beamDesign, at))
+                : STAYS;
+    }
+
+    private Beam.Place place(double travelLeft, double travelRight) {
+        return axle.beam()
+                .map(b -> b.place(beamDesign, track, travelLeft, travelRight))
+                .orElseGet(() -> fixed(travelLeft, travelRight));
     }
 
     /** Kingpins on the frame itself do not travel. */

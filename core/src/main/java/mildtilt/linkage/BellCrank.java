@@ -94,6 +94,11 @@ public record BellCrank(
     }
 
     @Override
+    public boolean relayOnItsOwn() {
+        return true;
+    }
+
+    @Override
     public Optional<RodEnds> drivenEnds() {
         return Optional.of(dragRodEnds);
     }

@@ -5,6 +5,7 @@ import java.util.Optional;
 import mildtilt.gear.ArmGear;
 import mildtilt.geometry.Orbit;
 import mildtilt.geometry.Point;
+import mildtilt.geometry.RigidMove;
 import mildtilt.geometry.Side;
 import mildtilt.linkage.rods.Rod;
 
@@ -41,8 +42,8 @@ final class BellCrankMotion implements Motion {
     }
 
     @Override
-    public AxleConfiguration stance(double gearInputLeft, CornerPair footing) {
-        Mechanism.Broken at = arm.at(gearInputLeft);
+    public AxleConfiguration stance(double gearInputLeft, CornerPair footing, RigidMove gearMove) {
+        Mechanism.Broken at = arm.at(gearInputLeft, gearMove);
         Orbit.Reach reach = follows.atReach(at.armEnd(), length, branch);
         if (Math.abs(reach.missing()) > REACH_TOLERANCE) {
             return Motion.broken(Rod.DRAG_ROD, reach.missing(), at, footing);
@@ -51,12 +52,12 @@ final class BellCrankMotion implements Motion {
         Point l = crank.pivot().turned(crank.tieRodPoint(Side.LEFT), turned);
         Point r = crank.pivot().turned(crank.tieRodPoint(Side.RIGHT), turned);
         return Motion.onTieRods(
-                new Mechanism.BellCrankAt(crank, arm.gear(), at.armAngle(), at.armEnd(), turned, reach.point(), l, r),
+                new Mechanism.BellCrankAt(crank, at.gear(), at.armAngle(), at.armEnd(), turned, reach.point(), l, r),
                 footing);
     }
 
     @Override
     public Optional<Mechanism> gearAlone(double gearInputLeft) {
-        return Optional.of(arm.at(gearInputLeft));
+        return Optional.of(arm.at(gearInputLeft, RigidMove.NONE));
     }
 }

@@ -93,6 +93,11 @@ public record CentreLink(Optional<SwingArm> ownIdler, double leftFraction, doubl
 
     /** Its ends turn on the arms. */
     @Override
+    public boolean relayOnItsOwn() {
+        return false;
+    }
+
+    @Override
     public Optional<RodEnds> drivenEnds() {
         return Optional.empty();
     }

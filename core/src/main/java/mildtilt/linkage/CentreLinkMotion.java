@@ -4,6 +4,7 @@ import java.util.Map;
 import java.util.Optional;
 import mildtilt.gear.ArmGear;
 import mildtilt.geometry.Orbit;
+import mildtilt.geometry.RigidMove;
 import mildtilt.geometry.Side;
 import mildtilt.linkage.rods.Rod;
 
@@ -42,8 +43,8 @@ final class CentreLinkMotion implements Motion {
     }
 
     @Override
-    public AxleConfiguration stance(double gearInputLeft, CornerPair footing) {
-        Mechanism.Broken at = arm.at(gearInputLeft);
+    public AxleConfiguration stance(double gearInputLeft, CornerPair footing, RigidMove gearMove) {
+        Mechanism.Broken at = arm.at(gearInputLeft, gearMove);
         Orbit.Reach reach = follows.atReach(at.armEnd(), length, branch);
         if (Math.abs(reach.missing()) > REACH_TOLERANCE) {
             return Motion.broken(Rod.CENTRE_LINK, reach.missing(), at, footing);
@@ -51,7 +52,7 @@ final class CentreLinkMotion implements Motion {
         return Motion.onTieRods(
                 new Mechanism.CentreLinkAt(
                         link,
-                        arm.gear(),
+                        at.gear(),
                         at.armAngle(),
                         at.armEnd(),
                         idler,
@@ -62,6 +63,6 @@ final class CentreLinkMotion implements Motion {
 
     @Override
     public Optional<Mechanism> gearAlone(double gearInputLeft) {
-        return Optional.of(arm.at(gearInputLeft));
+        return Optional.of(arm.at(gearInputLeft, RigidMove.NONE));
     }
 }

@@ -90,6 +90,11 @@ public record DragLink(Attachment attachment, RodEnds ends) implements Linkage {
     }
 
     @Override
+    public boolean relayOnItsOwn() {
+        return false;
+    }
+
+    @Override
     public Optional<RodEnds> drivenEnds() {
         return Optional.of(ends);
     }

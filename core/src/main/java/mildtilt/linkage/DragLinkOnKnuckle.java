@@ -4,6 +4,7 @@ import java.util.Map;
 import java.util.Optional;
 import mildtilt.gear.ArmGear;
 import mildtilt.geometry.Point;
+import mildtilt.geometry.RigidMove;
 import mildtilt.geometry.Side;
 import mildtilt.linkage.DragLink.Attachment;
 import mildtilt.linkage.rods.Rod;
@@ -44,8 +45,8 @@ final class DragLinkOnKnuckle implements Motion {
     }
 
     @Override
-    public AxleConfiguration stance(double gearInputLeft, CornerPair footing) {
-        Mechanism.Broken alone = arm.at(gearInputLeft);
+    public AxleConfiguration stance(double gearInputLeft, CornerPair footing, RigidMove gearMove) {
+        Mechanism.Broken alone = arm.at(gearInputLeft, gearMove);
         Point end = alone.armEnd();
         CornerPose first = footing.corner(at.side(), end, end);
         if (!(first instanceof KnucklePose driving)) {
@@ -55,7 +56,7 @@ final class DragLinkOnKnuckle implements Motion {
         CornerPose firstWhole =
                 driving.withTieRodInner(second instanceof KnucklePose s ? s.tieRodPoint() : driving.tieRodPoint());
         Mechanism mechanism =
-                new Mechanism.DragLinkAt(link, arm.gear(), alone.armAngle(), end, driving.carried(at.point()));
+                new Mechanism.DragLinkAt(link, alone.gear(), alone.armAngle(), end, driving.carried(at.point()));
         return at.side() == Side.LEFT
                 ? new AxleConfiguration(firstWhole, second, Optional.of(mechanism), footing.beam())
                 : new AxleConfiguration(second, firstWhole, Optional.of(mechanism), footing.beam());
@@ -63,6 +64,6 @@ final class DragLinkOnKnuckle implements Motion {
 
     @Override
     public Optional<Mechanism> gearAlone(double gearInputLeft) {
-        return Optional.of(arm.at(gearInputLeft));
+        return Optional.of(arm.at(gearInputLeft, RigidMove.NONE));
     }
 }

@@ -6,6 +6,7 @@ import mildtilt.gear.ArmGear;
 import mildtilt.geometry.Frame;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
+import mildtilt.geometry.RigidMove;
 import mildtilt.geometry.Side;
 import mildtilt.linkage.DragLink.Attachment;
 import mildtilt.linkage.rods.Rod;
@@ -79,16 +80,16 @@ final class DragLinkOnTieRod implements Motion {
     }
 
     @Override
-    public AxleConfiguration stance(double gearInputLeft, CornerPair footing) {
+    public AxleConfiguration stance(double gearInputLeft, CornerPair footing, RigidMove gearMove) {
         return switch (footing) {
-            case CornerPair.OnKingpins k -> stance(arm.at(gearInputLeft), k.at());
+            case CornerPair.OnKingpins k -> stance(arm.at(gearInputLeft, gearMove), k.at());
             case CornerPair.OnArms _ -> throw new IllegalStateException(DragLink.NEEDS_KINGPINS);
         };
     }
 
     @Override
     public Optional<Mechanism> gearAlone(double gearInputLeft) {
-        return Optional.of(arm.at(gearInputLeft));
+        return Optional.of(arm.at(gearInputLeft, RigidMove.NONE));
     }
 
     private static AxleConfiguration broken(CornerPose no, Mechanism.Broken alone, Frame beam) {
@@ -144,7 +145,8 @@ final class DragLinkOnTieRod implements Motion {
         return new AxleConfiguration(
                 held.left.withTieRodInner(r.tieRodPoint()),
                 r,
-                Optional.of(new Mechanism.DragLinkAt(link, arm.gear(), alone.armAngle(), alone.armEnd(), held.driven)),
+                Optional.of(
+                        new Mechanism.DragLinkAt(link, alone.gear(), alone.armAngle(), alone.armEnd(), held.driven)),
                 Optional.of(beam));
     }
 

@@ -46,6 +46,9 @@ public sealed interface Linkage permits RackTieRods, CentreLink, DragLink, BellC
     /** What passes the movement on from that rod to the tie rods, if anything does. */
     Optional<RelayPart> relay();
 
+    /** Whether that stands on mounts of its own, which can be on another body than the gear's. */
+    boolean relayOnItsOwn();
+
     /** Both ends of the driven rod, and what it is made of; empty where its ends turn on the arms themselves. */
     Optional<RodEnds> drivenEnds();
 

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import mildtilt.gear.ArmGear;
 import mildtilt.gear.RackAndPinion;
+import mildtilt.geometry.Placing;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 import mildtilt.linkage.rods.Rod;
@@ -20,11 +21,17 @@ public sealed interface Mechanism {
     /** What passes the movement on from it to the tie rods. */
     Optional<Relay> relay();
 
+    /** All of it carried elsewhere. */
+    Mechanism placed(Placing by);
+
     /** A rod between two joints. */
     record Link(Rod rod, Point from, Point to) {}
 
     /** One that an arm drives. */
     sealed interface ByArm extends Mechanism {
+
+        @Override
+        ByArm placed(Placing by);
 
         ArmGear gear();
 
@@ -36,6 +43,11 @@ public sealed interface Mechanism {
 
     /** @param displacement toward the left, mm */
     record RackAt(RackAndPinion rack, double displacement) implements Mechanism {
+
+        @Override
+        public RackAt placed(Placing by) {
+            return new RackAt(rack.placed(by), displacement);
+        }
 
         @Override
         public Point inner(Side side) {
@@ -64,6 +76,18 @@ public sealed interface Mechanism {
             implements ByArm {
 
         @Override
+        public CentreLinkAt placed(Placing by) {
+            return new CentreLinkAt(
+                    centreLink,
+                    gear.placed(by),
+                    armAngle,
+                    by.point(armEnd),
+                    idler.placed(by),
+                    idlerAngle,
+                    by.point(idlerEnd));
+        }
+
+        @Override
         public Point inner(Side side) {
             return centreLink.innerAt(side, armEnd, idlerEnd);
         }
@@ -82,6 +106,11 @@ public sealed interface Mechanism {
     /** @param drivenPoint where the drag link drives the knuckle or the tie rod */
     record DragLinkAt(DragLink dragLink, ArmGear gear, double armAngle, Point armEnd, Point drivenPoint)
             implements ByArm {
+
+        @Override
+        public DragLinkAt placed(Placing by) {
+            return new DragLinkAt(dragLink, gear.placed(by), armAngle, by.point(armEnd), by.point(drivenPoint));
+        }
 
         @Override
         public Point inner(Side side) {
@@ -109,6 +138,19 @@ public sealed interface Mechanism {
             Point left,
             Point right)
             implements ByArm {
+
+        @Override
+        public BellCrankAt placed(Placing by) {
+            return new BellCrankAt(
+                    crank.placed(gear, by),
+                    gear.placed(by),
+                    armAngle,
+                    by.point(armEnd),
+                    crankAngle,
+                    by.point(crankPoint),
+                    by.point(left),
+                    by.point(right));
+        }
 
         @Override
         public Point inner(Side side) {
@@ -139,6 +181,19 @@ public sealed interface Mechanism {
             implements ByArm {
 
         @Override
+        public ShuttleAt placed(Placing by) {
+            return new ShuttleAt(
+                    shuttle.placed(gear, by),
+                    gear.placed(by),
+                    armAngle,
+                    by.point(armEnd),
+                    displacement,
+                    by.point(linkPoint),
+                    by.point(left),
+                    by.point(right));
+        }
+
+        @Override
         public Point inner(Side side) {
             return side == Side.LEFT ? left : right;
         }
@@ -156,6 +211,11 @@ public sealed interface Mechanism {
 
     /** The gear's arm alone moved; what follows it can't be assembled. */
     record Broken(ArmGear gear, double armAngle, Point armEnd) implements ByArm {
+
+        @Override
+        public Broken placed(Placing by) {
+            return new Broken(gear.placed(by), armAngle, by.point(armEnd));
+        }
 
         @Override
         public Point inner(Side side) {

@@ -7,6 +7,7 @@ import mildtilt.gear.Gear;
 import mildtilt.gear.RackAndPinion;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
+import mildtilt.geometry.RigidMove;
 import mildtilt.geometry.Side;
 import mildtilt.linkage.rods.Rod;
 import mildtilt.suspension.CannotAssemble;
@@ -27,8 +28,11 @@ interface Motion {
     /** Between centres, mm, of every rod but the tie rods that steer a knuckle by themselves. */
     Map<Rod, Double> lengths();
 
-    /** @param gearInputLeft rotation of the gear's input to the left, rad, no further than its end */
-    AxleConfiguration stance(double gearInputLeft, CornerPair footing);
+    /**
+     * @param gearInputLeft rotation of the gear's input to the left, rad, no further than its end
+     * @param gearMove where the gear has gone against what stands between it and the tie rods
+     */
+    AxleConfiguration stance(double gearInputLeft, CornerPair footing, RigidMove gearMove);
 
     /** Where the gear itself stands, for wheels that can't follow it. */
     Optional<Mechanism> gearAlone(double gearInputLeft);

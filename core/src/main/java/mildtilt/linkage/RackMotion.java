@@ -3,6 +3,7 @@ package mildtilt.linkage;
 import java.util.Map;
 import java.util.Optional;
 import mildtilt.gear.RackAndPinion;
+import mildtilt.geometry.RigidMove;
 import mildtilt.geometry.Side;
 import mildtilt.linkage.rods.Rod;
 
@@ -19,8 +20,9 @@ record RackMotion(RackAndPinion rack, Corners corners) implements Motion {
     }
 
     @Override
-    public AxleConfiguration stance(double gearInputLeft, CornerPair footing) {
-        return Motion.onTieRods(new Mechanism.RackAt(rack, rack.displacementAt(gearInputLeft)), footing);
+    public AxleConfiguration stance(double gearInputLeft, CornerPair footing, RigidMove gearMove) {
+        RackAndPinion at = gearMove.stays() ? rack : rack.placed(gearMove);
+        return Motion.onTieRods(new Mechanism.RackAt(at, at.displacementAt(gearInputLeft)), footing);
     }
 
     @Override

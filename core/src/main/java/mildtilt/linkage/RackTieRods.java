@@ -64,6 +64,11 @@ public record RackTieRods() implements Linkage {
     }
 
     @Override
+    public boolean relayOnItsOwn() {
+        return false;
+    }
+
+    @Override
     public Optional<RodEnds> drivenEnds() {
         return Optional.empty();
     }

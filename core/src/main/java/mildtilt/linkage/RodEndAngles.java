@@ -4,6 +4,7 @@ import java.util.Optional;
 import mildtilt.geometry.Axis;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.Point;
+import mildtilt.geometry.RigidMove;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
 import mildtilt.linkage.DragLink.Attachment;
@@ -44,24 +45,28 @@ public final class RodEndAngles {
                 || stance.mechanism().isEmpty()) {
             return;
         }
+        RigidMove gear = stance.gearMove();
+        RigidMove relay = stance.relayMove();
         boolean one = axle.oneTieRod();
         atKnuckle(l, one ? RodEnd.TIE_LEFT : RodEnd.LEFT_OUTER, visitor);
         atKnuckle(r, one ? RodEnd.TIE_RIGHT : RodEnd.RIGHT_OUTER, visitor);
         switch (stance.mechanism().get()) {
             case Mechanism.RackAt m -> {
-                inners(l, r, v -> v, visitor);
+                inners(l, r, relay::turned, visitor);
                 onSlide(m.rack().axis(), l, r, visitor);
             }
             case Mechanism.ShuttleAt m -> {
-                inners(l, r, v -> v, visitor);
+                inners(l, r, relay::turned, visitor);
                 Shuttle s = m.shuttle();
                 Vector rod = m.linkPoint().minus(m.armEnd());
-                s.linkEnds().outerBolt().ifPresent(b -> visitor.tilt(RodEnd.SHORT_SHUTTLE, tilt(b.vector(), rod)));
+                s.linkEnds()
+                        .outerBolt()
+                        .ifPresent(b -> visitor.tilt(RodEnd.SHORT_SHUTTLE, tilt(relay.turned(b.vector()), rod)));
                 s.linkEnds()
                         .innerBolt()
                         .ifPresent(b -> visitor.tilt(
                                 RodEnd.SHORT_PITMAN,
-                                tilt(m.gear().axis().direction().turn(b.vector(), m.armAngle()), rod)));
+                                tilt(m.gear().axis().direction().turn(gear.turned(b.vector()), m.armAngle()), rod)));
                 arm(visitor, RodEnd.SHORT_PITMAN, m.gear().axis(), m.armEnd(), m.linkPoint());
                 visitor.offCentre(RodEnd.SHORT_SHUTTLE, offSlide(s.slide(), rod));
                 onSlide(s.slide(), l, r, visitor);
@@ -69,26 +74,26 @@ public final class RodEndAngles {
             case Mechanism.CentreLinkAt m -> {
                 Vector was = m.idler().end().minus(m.gear().armEnd());
                 Vector now = m.idlerEnd().minus(m.armEnd());
-                inners(l, r, v -> swung(v, was, now), visitor);
+                inners(l, r, v -> swung(relay.turned(v), was, now), visitor);
                 arm(visitor, RodEnd.LINK_PITMAN, m.gear().axis(), m.armEnd(), m.idlerEnd());
                 arm(visitor, RodEnd.LINK_IDLER, m.idler().axis(), m.idlerEnd(), m.armEnd());
             }
             case Mechanism.BellCrankAt m -> {
                 BellCrank b = m.crank();
                 Direction pivot = b.pivot().direction();
-                inners(l, r, v -> pivot.turn(v, m.crankAngle()), visitor);
+                inners(l, r, v -> pivot.turn(relay.turned(v), m.crankAngle()), visitor);
                 arm(visitor, RodEnd.LEFT_INNER, b.pivot(), m.left(), l.tieRodPoint());
                 arm(visitor, RodEnd.RIGHT_INNER, b.pivot(), m.right(), r.tieRodPoint());
                 Vector rod = m.crankPoint().minus(m.armEnd());
                 b.dragRodEnds()
                         .outerBolt()
-                        .ifPresent(
-                                d -> visitor.tilt(RodEnd.ROD_CRANK, tilt(pivot.turn(d.vector(), m.crankAngle()), rod)));
+                        .ifPresent(d -> visitor.tilt(
+                                RodEnd.ROD_CRANK, tilt(pivot.turn(relay.turned(d.vector()), m.crankAngle()), rod)));
                 b.dragRodEnds()
                         .innerBolt()
                         .ifPresent(d -> visitor.tilt(
                                 RodEnd.ROD_SHAFT_ARM,
-                                tilt(m.gear().axis().direction().turn(d.vector(), m.armAngle()), rod)));
+                                tilt(m.gear().axis().direction().turn(gear.turned(d.vector()), m.armAngle()), rod)));
                 arm(visitor, RodEnd.ROD_CRANK, b.pivot(), m.crankPoint(), m.armEnd());
                 arm(visitor, RodEnd.ROD_SHAFT_ARM, m.gear().axis(), m.armEnd(), m.crankPoint());
             }
@@ -99,7 +104,7 @@ public final class RodEndAngles {
                         .innerBolt()
                         .ifPresent(b -> visitor.tilt(
                                 RodEnd.DRAG_PITMAN,
-                                tilt(m.gear().axis().direction().turn(b.vector(), m.armAngle()), rod)));
+                                tilt(m.gear().axis().direction().turn(gear.turned(b.vector()), m.armAngle()), rod)));
                 arm(visitor, RodEnd.DRAG_PITMAN, m.gear().axis(), m.armEnd(), m.drivenPoint());
                 switch (d.attachment()) {
                     case Attachment.OnKnuckle k -> {

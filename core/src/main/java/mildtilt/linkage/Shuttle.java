@@ -100,6 +100,11 @@ public record Shuttle(
     }
 
     @Override
+    public boolean relayOnItsOwn() {
+        return true;
+    }
+
+    @Override
     public Optional<RodEnds> drivenEnds() {
         return Optional.of(linkEnds);
     }

@@ -3,6 +3,7 @@ package mildtilt.linkage;
 import java.util.Map;
 import java.util.Optional;
 import mildtilt.gear.ArmGear;
+import mildtilt.geometry.RigidMove;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
 import mildtilt.linkage.rods.Rod;
@@ -35,8 +36,8 @@ final class ShuttleMotion implements Motion {
     }
 
     @Override
-    public AxleConfiguration stance(double gearInputLeft, CornerPair footing) {
-        Mechanism.Broken at = arm.at(gearInputLeft);
+    public AxleConfiguration stance(double gearInputLeft, CornerPair footing, RigidMove gearMove) {
+        Mechanism.Broken at = arm.at(gearInputLeft, gearMove);
         Vector w = shuttle.linkPoint().minus(at.armEnd());
         double along = shuttle.slide().dot(w);
         double square = length * length - (w.dot(w) - along * along);
@@ -48,7 +49,7 @@ final class ShuttleMotion implements Motion {
         return Motion.onTieRods(
                 new Mechanism.ShuttleAt(
                         shuttle,
-                        arm.gear(),
+                        at.gear(),
                         at.armAngle(),
                         at.armEnd(),
                         displacement,
@@ -60,6 +61,6 @@ final class ShuttleMotion implements Motion {
 
     @Override
     public Optional<Mechanism> gearAlone(double gearInputLeft) {
-        return Optional.of(arm.at(gearInputLeft));
+        return Optional.of(arm.at(gearInputLeft, RigidMove.NONE));
     }
 }

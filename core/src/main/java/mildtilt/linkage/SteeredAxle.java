@@ -2,7 +2,9 @@ package mildtilt.linkage;
 
 import java.util.Optional;
 import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
 import mildtilt.gear.ArmGear;
+import mildtilt.gear.ColumnArm;
 import mildtilt.gear.Gear;
 import mildtilt.gear.RackAndPinion;
 import mildtilt.geometry.Frame;
@@ -22,12 +24,21 @@ import mildtilt.withers.Withers;
 /**
  * The gear, the linkage and the two corners it turns.
  *
+ * @param statedGearOn what the gear's housing is bolted to; empty where nobody has said, which counts as the frame
+ * @param statedRelayOn what a bell crank's pivot or a shuttle's bar is bolted to; empty if it is what the gear is on
  * @param beam the axle beam that carries both kingpins; empty for wheels that travel on their own, and for
  *     kingpins fixed to the frame
  * @param ownRight the right corner where it differs; empty if it is the mirror image of the left
  */
 @Withers
-public record SteeredAxle(Gear gear, Linkage linkage, Optional<Beam> beam, Corner left, Optional<Corner> ownRight)
+public record SteeredAxle(
+        Gear gear,
+        Linkage linkage,
+        Optional<MountedOn> statedGearOn,
+        Optional<MountedOn> statedRelayOn,
+        Optional<Beam> beam,
+        Corner left,
+        Optional<Corner> ownRight)
         implements SteeredAxleBuilder.With {
 
     static final String ONE_KINGPIN = "Either both wheels turn on kingpins or neither does.";
@@ -49,6 +60,42 @@ public record SteeredAxle(Gear gear, Linkage linkage, Optional<Beam> beam, Corne
             throw new ImpossibleGeometryException("A beam axle carries kingpins: give both corners a kingpin.");
         }
         linkage.mustSuit(gear, leftPin);
+        if (statedRelayOn.isPresent() && !linkage.relayOnItsOwn()) {
+            throw new ImpossibleGeometryException("This linkage (" + linkage.label()
+                    + ") has nothing between gear and tie rods that could be bolted to something else than the gear; "
+                    + "only a bell crank and a shuttle have.");
+        }
+        if (beam.isEmpty()
+                && Stream.of(statedGearOn, statedRelayOn)
+                        .flatMap(Optional::stream)
+                        .anyMatch(on -> on == MountedOn.AXLE)) {
+            throw new ImpossibleGeometryException(
+                    "Steering parts can be bolted to the axle only where there is an axle beam; say what beam it is, or "
+                            + "bolt them to the frame.");
+        }
+        if (statedGearOn.equals(Optional.of(MountedOn.AXLE)) && gear instanceof ColumnArm) {
+            throw new ImpossibleGeometryException(
+                    "An arm on the column itself goes with the column, not with the axle: bolt it to the frame.");
+        }
+    }
+
+    /** With the gear on the frame, and all that stands between it and the tie rods. */
+    public SteeredAxle(Gear gear, Linkage linkage, Optional<Beam> beam, Corner left, Optional<Corner> ownRight) {
+        this(gear, linkage, Optional.empty(), Optional.empty(), beam, left, ownRight);
+    }
+
+    public MountedOn gearOn() {
+        return statedGearOn.orElse(MountedOn.FRAME);
+    }
+
+    /** What bell crank or shuttle is bolted to, or whatever else stands on the body the gear stands on. */
+    public MountedOn relayOn() {
+        return statedRelayOn.orElseGet(this::gearOn);
+    }
+
+    /** Whether a column has to follow the axle. */
+    public boolean gearOnAxle() {
+        return gearOn() == MountedOn.AXLE;
     }
 
     /** A rack with a tie rod to each steering arm. */
@@ -145,7 +192,7 @@ public record SteeredAxle(Gear gear, Linkage linkage, Optional<Beam> beam, Corne
 
     /** The gear put elsewhere, with all that stands on the body between it and the rods. */
     public SteeredAxle withGearPlaced(Placing placing) {
-        return new SteeredAxle(gear.placed(placing), linkage.placed(gear, placing), beam, left, ownRight);
+        return withGear(gear.placed(placing)).withLinkage(linkage.placed(gear, placing));
     }
 
     /** The knuckle that a drag link drives, if one does. */
@@ -156,16 +203,14 @@ public record SteeredAxle(Gear gear, Linkage linkage, Optional<Beam> beam, Corne
     }
 
     public SteeredAxle withBeam(Beam b) {
-        return new SteeredAxle(gear, linkage, Optional.of(b), left, ownRight);
+        return withBeam(Optional.of(b));
     }
 
     /** One corner changed; where the right is the mirror of the left, both are. */
     public SteeredAxle withCorner(Side side, Corner corner) {
         if (ownRight.isEmpty()) {
-            return new SteeredAxle(gear, linkage, beam, side == Side.LEFT ? corner : corner.mirrored(), ownRight);
+            return withLeft(side == Side.LEFT ? corner : corner.mirrored());
         }
-        return side == Side.LEFT
-                ? new SteeredAxle(gear, linkage, beam, corner, ownRight)
-                : new SteeredAxle(gear, linkage, beam, left, Optional.of(corner));
+        return side == Side.LEFT ? withLeft(corner) : withOwnRight(Optional.of(corner));
     }
 }

@@ -36,6 +36,7 @@ import mildtilt.linkage.CentreLink;
 import mildtilt.linkage.DragLink;
 import mildtilt.linkage.DragLink.Attachment;
 import mildtilt.linkage.Linkage;
+import mildtilt.linkage.MountedOn;
 import mildtilt.linkage.RackTieRods;
 import mildtilt.linkage.Shuttle;
 import mildtilt.linkage.SteeredAxle;
@@ -398,6 +399,19 @@ public final class AxleParts {
                     new Group<>(LINKAGE),
                     new RackTieRods(),
                     "what carries the gear's movement to the steering arms; rack and tie rods if left out")
+            .may(
+                    "statedGearOn",
+                    "gear_on",
+                    new Choice<>(MountedOn.class),
+                    "what the gear's housing is bolted to; the frame if left out, and the column follows the axle if it "
+                            + "is the axle")
+            .label("Gear bolted to")
+            .may(
+                    "statedRelayOn",
+                    "relay_on",
+                    new Choice<>(MountedOn.class),
+                    "what the pivot of a bell crank or the bar of a shuttle is bolted to; the same as the gear if left out")
+            .label("Pivot or bar bolted to")
             .may(
                     "beam",
                     "beam",

@@ -17,6 +17,7 @@ import mildtilt.column.Slide;
 import mildtilt.columnrange.ColumnFigures;
 import mildtilt.columnrange.ColumnRange;
 import mildtilt.columnrange.FrontPush;
+import mildtilt.columnrange.GearTravel;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
 import mildtilt.job.Job;
@@ -38,11 +39,13 @@ final class RouteBuilder {
     private static final double SPARE = 10;
 
     private final RouteEnds layout;
+    private final Optional<GearTravel> gearTravel;
     private final List<Solid> brackets;
 
     RouteBuilder(RouteEnds layout) {
         this.layout = layout;
         brackets = SweptObstacle.brackets(layout.job);
+        gearTravel = GearTravel.of(layout.job);
     }
 
     /** A route, or why it is none after all. */
@@ -79,7 +82,7 @@ final class RouteBuilder {
                             + (brackets.isEmpty() ? "; no surface is marked to fix it to" : ""),
                     Quantity.length(place.get().toJoint())));
         }
-        double spare = ColumnFigures.spareDeg(c, layout.job.rules());
+        double spare = ColumnFigures.spareDeg(layout.job.withColumn(c));
         if (spare < 0) {
             return Built.refused(Phrase.of(
                     "With " + way(way)
@@ -152,7 +155,7 @@ final class RouteBuilder {
         List<Phrase> notes = new ArrayList<>();
         for (int i = 0; i < c.shafts().size(); i++) {
             Shaft s = c.shafts().get(i);
-            ColumnRange.ShaftRange r = ColumnRange.of(made).shafts().get(i);
+            ColumnRange.ShaftRange r = ColumnRange.of(made, gearTravel).shafts().get(i);
             double longer = r.longest() - c.length(i);
             double shorter = c.length(i) - r.shortest();
             double least = layout.job.rules().overlap();

@@ -49,7 +49,7 @@ public record BenchSheet(List<JointLine> joints, List<ShaftLine> shafts, List<Ro
         List<JointLine> joints = new ArrayList<>();
         List<ShaftLine> shafts = new ArrayList<>();
         train.column().ifPresent(c -> {
-            ColumnRange range = ColumnRange.of(c.column());
+            ColumnRange range = ColumnRange.of(job);
             for (int i = 0; i < c.column().joints().size(); i++) {
                 Joint j = c.column().joints().get(i);
                 joints.add(new JointLine(

@@ -56,12 +56,8 @@ public record StartingVehicle(AxleChoice axle, GearChoice gear, VehicleScale siz
     private Job onAxle(Job sized) {
         SteeredAxle own = sized.axle().orElseThrow();
         SteeredAxle other = sizes.apply(axle.example().job()).axle().orElseThrow();
-        return sized.withAxle(new SteeredAxle(
-                own.gear(),
-                own.linkage(),
-                own.beam(),
-                own.left().withSuspension(other.left().suspension()),
-                Optional.empty()));
+        return sized.withAxle(own.withOwnRight(Optional.empty())
+                .withLeft(own.left().withSuspension(other.left().suspension())));
     }
 
     private Job withThere(Job job, LocalDate today) {

@@ -1,5 +1,6 @@
 package mildtilt.suspension;
 
+import mildtilt.geometry.RigidMove;
 import mildtilt.units.LengthText;
 import mildtilt.units.LengthUnit;
 import mildtilt.units.Phrase;
@@ -21,6 +22,11 @@ public record CannotAssemble(String part, double amount, Reason reason) implemen
         /** In degrees of the gear's input. */
         GEAR_TURNED_OUT,
         JOINT_LOCKED
+    }
+
+    @Override
+    public CannotAssemble carried(RigidMove by) {
+        return this;
     }
 
     /** The same for a finding, shown in any unit. */

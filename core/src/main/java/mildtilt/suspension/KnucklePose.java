@@ -3,6 +3,7 @@ package mildtilt.suspension;
 import mildtilt.geometry.Axis;
 import mildtilt.geometry.Frame;
 import mildtilt.geometry.Point;
+import mildtilt.geometry.RigidMove;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
 
@@ -37,6 +38,20 @@ public record KnucklePose(
     /** With the wheel carried along its own axis, as a spacer does. */
     public KnucklePose withWheelCentre(Point p) {
         return new KnucklePose(side, design, now, steerAxisLow, steerAxisHigh, tieRodPoint, tieRodInner, p, spin);
+    }
+
+    @Override
+    public KnucklePose carried(RigidMove by) {
+        return new KnucklePose(
+                side,
+                design,
+                by.frame(now),
+                by.point(steerAxisLow),
+                by.point(steerAxisHigh),
+                by.point(tieRodPoint),
+                by.point(tieRodInner),
+                by.point(wheelCentre),
+                by.turned(spin));
     }
 
     /** A point fixed in the knuckle, given in the design position, as it stands. */

@@ -197,7 +197,7 @@ class ColumnRangeTest {
     }
 
     private static double spare(Job job) {
-        return ColumnFigures.spareDeg(job.column().orElseThrow(), job.rules());
+        return ColumnFigures.spareDeg(job);
     }
 
     @Test

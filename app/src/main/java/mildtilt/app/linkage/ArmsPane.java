@@ -21,7 +21,6 @@ import mildtilt.arms.KnuckleChange.Part;
 import mildtilt.arms.KnuckleEdits;
 import mildtilt.geometry.Side;
 import mildtilt.job.Job;
-import mildtilt.linkage.SteeredAxle;
 import mildtilt.units.LengthText;
 import mildtilt.units.Phrase;
 
@@ -114,12 +113,7 @@ public final class ArmsPane extends VBox {
         boolean differ = bench.job().axle().map(a -> a.ownRight().isPresent()).orElse(false);
         edit(
                 ownRightText(),
-                j -> j.editAxle(a -> new SteeredAxle(
-                        a.gear(),
-                        a.linkage(),
-                        a.beam(),
-                        a.left(),
-                        differ ? Optional.empty() : Optional.of(a.corner(Side.RIGHT)))));
+                j -> j.editAxle(a -> a.withOwnRight(differ ? Optional.empty() : Optional.of(a.corner(Side.RIGHT)))));
     }
 
     private void refresh() {

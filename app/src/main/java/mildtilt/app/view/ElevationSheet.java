@@ -343,8 +343,7 @@ final class ElevationSheet extends ColoredPane {
                 bench.parts().stream()
                         .filter(p -> shown(Optional.of(p.element()), false))
                         .toList(),
-                bench.train()
-                        .column()
+                bench.columnNow()
                         .map(c -> Yokes.of(c, bench.steeringInput().steeringWheelDeg()))
                         .orElse(List.of()),
                 placer);

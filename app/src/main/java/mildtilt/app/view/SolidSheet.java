@@ -276,8 +276,7 @@ final class SolidSheet extends ColoredPane {
                                 || !(p.element() instanceof Element.InTheWay)
                                         && !(p.element() instanceof Element.AtTheWheel))
                         .toList(),
-                bench.train()
-                        .column()
+                bench.columnNow()
                         .map(c -> Yokes.of(c, bench.steeringInput().steeringWheelDeg()))
                         .orElse(List.of()));
         bench.ghost().ifPresent(solids::route);

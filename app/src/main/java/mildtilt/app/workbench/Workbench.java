@@ -18,11 +18,13 @@ import javafx.beans.property.SimpleObjectProperty;
 import mildtilt.catalogue.Catalogue;
 import mildtilt.clearance.PairGap;
 import mildtilt.clearance.bodies.VehicleSolids;
+import mildtilt.column.ColumnTrain;
 import mildtilt.describe.RangeCheck;
 import mildtilt.drawing.Sketch;
 import mildtilt.findings.Finding;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
+import mildtilt.geometry.RigidMove;
 import mildtilt.io.jobfile.CatalogueFile;
 import mildtilt.job.Change;
 import mildtilt.job.Element;
@@ -281,6 +283,11 @@ public final class Workbench implements AutoCloseable {
     /** The present job made ready to be turned. */
     public SteeringTrain train() {
         return train;
+    }
+
+    /** The column as it stands now: one whose gear is on the axle follows it. */
+    public Optional<ColumnTrain> columnNow() {
+        return train().columnAt(pose().map(p -> p.stance().gearMove()).orElse(RigidMove.NONE));
     }
 
     /** The axle at the current position, if the job has one. */

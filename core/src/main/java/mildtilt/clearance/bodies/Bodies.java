@@ -8,6 +8,7 @@ import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import mildtilt.clearance.bodies.Body.Sort;
 import mildtilt.column.Column;
+import mildtilt.column.FollowingColumn;
 import mildtilt.column.Joint;
 import mildtilt.columnrange.ColumnRange;
 import mildtilt.gear.ArmGear;
@@ -64,12 +65,21 @@ public final class Bodies {
 
     private final Job job;
     private final OwnParts own;
+    /** The first point of the column that goes with a gear on the axle; past the last one where none does. */
+    private final int firstWithGear;
+
     private final List<Body> all = new ArrayList<>();
     private final List<Phrase> assumed = new ArrayList<>();
 
     public Bodies(Job job) {
         this.job = job;
         own = job.surroundings().own();
+        firstWithGear = job.axle()
+                .filter(SteeredAxle::gearOnAxle)
+                .flatMap(_ -> job.column())
+                .filter(FollowingColumn::canFollow)
+                .map(c -> FollowingColumn.firstToFollow(c) + 1)
+                .orElse(Integer.MAX_VALUE);
         job.axle().ifPresent(this::axle);
         job.column().ifPresent(this::column);
         job.surroundings().driver().ifPresent(this::driver);
@@ -399,22 +409,29 @@ public final class Bodies {
     }
 
     /** The gear's housing. */
-    private void still(NamedPart part, Element element, Sort sort, Solid solid, Solid least) {
+    private void housing(SteeredAxle axle, NamedPart part, Solid solid, Solid least) {
+        boolean onAxle = axle.gearOnAxle();
         all.add(new Body(
                 part.id(),
                 part.name(),
-                element,
-                sort,
+                new Element.GearElement(),
+                Sort.GEAR,
                 Optional.empty(),
                 own.gap(),
                 0,
+                onAxle,
                 false,
                 false,
-                false,
-                Optional.empty(),
-                _ -> List.of(),
-                _ -> solid,
-                own.gear().isPresent() ? Body.GIVEN : new Body.Guess.Form(_ -> least)));
+                onAxle ? Optional.of(Carrier.AXLE) : Optional.empty(),
+                s -> onAxle
+                        ? corners(solid.bounds()).stream()
+                                .map(gearMove(s)::moved)
+                                .toList()
+                        : List.of(),
+                s -> onAxle ? solid.moved(gearMove(s)) : solid,
+                own.gear().isPresent()
+                        ? Body.GIVEN
+                        : new Body.Guess.Form(s -> onAxle ? least.moved(gearMove(s)) : least)));
     }
 
     private void gear(SteeredAxle axle) {
@@ -422,10 +439,9 @@ public final class Bodies {
         switch (axle.gear()) {
             case RackAndPinion r -> {
                 Vector half = r.axis().times(r.pivotSpacing() * 0.4);
-                still(
+                housing(
+                        axle,
                         FixedPart.RACK_HOUSING.called(),
-                        gear,
-                        Sort.GEAR,
                         Solid.of(Convex.cylinder(
                                 r.centre().plus(half.negated()), r.centre().plus(half), own.gearDiameter() / 2, 0)),
                         Solid.of(Convex.cylinder(
@@ -443,7 +459,9 @@ public final class Bodies {
                         s -> {
                             double d = r.displacementAt(
                                     Math.toRadians(s.pose().orElseThrow().gearInputDeg()));
-                            return List.of(r.innerPivot(Side.LEFT, d), r.innerPivot(Side.RIGHT, d));
+                            return List.of(
+                                    gearMove(s).moved(r.innerPivot(Side.LEFT, d)),
+                                    gearMove(s).moved(r.innerPivot(Side.RIGHT, d)));
                         });
             }
             case ArmGear g -> {
@@ -455,10 +473,9 @@ public final class Bodies {
                     Vector along = axis.direction().times(axis.direction().dot(away) >= 0 ? 1 : -1);
                     Vector half = along.times(own.gearDiameter() * 0.9);
                     Point middle = foot.plus(along.times(reach));
-                    still(
+                    housing(
+                            axle,
                             FixedPart.STEERING_BOX.called(),
-                            gear,
-                            Sort.GEAR,
                             Solid.of(Convex.cylinder(
                                     middle.plus(half.negated()), middle.plus(half), own.gearDiameter() * 0.9, 0)),
                             Solid.of(Convex.cylinder(
@@ -476,7 +493,7 @@ public final class Bodies {
                         steeringArms(),
                         s -> {
                             Point end = mechanism(s) instanceof Mechanism.ByArm a ? a.armEnd() : g.armEnd();
-                            return List.of(foot, end);
+                            return List.of(gearMove(s).moved(foot), end);
                         });
             }
         }
@@ -548,15 +565,12 @@ public final class Bodies {
                         Sort.TUBE,
                         own.gap(),
                         moves,
-                        s -> List.of(s.columnPoint(0), s.columnPoint(1)),
+                        s -> List.of(at(s, 0), at(s, 1)),
                         s -> {
-                            Vector along = s.columnPoint(1)
-                                    .minus(s.columnPoint(0))
-                                    .direction()
-                                    .vector();
+                            Vector along = at(s, 1).minus(at(s, 0)).direction().vector();
                             return Solid.of(Convex.cylinder(
-                                    s.columnPoint(0).plus(along.times(t.from() - t.beyond())),
-                                    s.columnPoint(0).plus(along.times(t.to() + t.beyond())),
+                                    at(s, 0).plus(along.times(t.from() - t.beyond())),
+                                    at(s, 0).plus(along.times(t.to() + t.beyond())),
                                     t.outside() / 2,
                                     0));
                         }));
@@ -564,21 +578,44 @@ public final class Bodies {
             int shaft = i;
             // The first shaft and the first joint hang on the body, all that follows on the frame.
             ofColumn(
+                    follows(i + 1),
+                    onAxle(i),
                     moved(c, i) || moved(c, i + 1),
                     new NamedPart(c.shafts().get(i).id(), c.shafts().get(i).name()),
                     new Element.ShaftAt(i),
                     i == joints ? Sort.STUB : Sort.SHAFT,
                     own.gap(),
                     i < 2 ? moves : 0,
-                    s -> List.of(s.columnPoint(shaft), s.columnPoint(shaft + 1)),
+                    s -> List.of(at(s, shaft), at(s, shaft + 1)),
                     s -> Solid.of(Convex.bar(
-                            s.columnPoint(shaft),
-                            s.columnPoint(shaft + 1),
-                            c.shafts().get(shaft).diameter() / 2)));
+                            at(s, shaft),
+                            at(s, shaft + 1),
+                            c.shafts().get(shaft).diameter() / 2)),
+                    Body.GIVEN);
         }
         for (int i = 0; i < joints; i++) {
             joint(c, i, i == 0 ? moves : 0);
         }
+    }
+
+    /** A point of the column: hub, joints, gear input. Where the gear is on the axle, the last ones go with it. */
+    private Point at(Configuration s, int point) {
+        Point p = s.columnPoint(point);
+        return point >= firstWithGear ? gearMove(s).moved(p) : p;
+    }
+
+    /** Whether a part of the column goes with a gear on the axle. @param lastPoint its end toward the gear */
+    private boolean follows(int lastPoint) {
+        return lastPoint >= firstWithGear;
+    }
+
+    /** What a part of the column is fixed to, where all of it goes with the axle. */
+    private Optional<Carrier> onAxle(int firstPoint) {
+        return firstPoint >= firstWithGear ? Optional.of(Carrier.AXLE) : Optional.empty();
+    }
+
+    private static RigidMove gearMove(Configuration s) {
+        return s.pose().map(p -> p.stance().gearMove()).orElse(RigidMove.NONE);
     }
 
     /** Whether the steering wheel's adjustment carries a point of the column. */
@@ -595,22 +632,12 @@ public final class Bodies {
             double extra,
             Function<Configuration, List<Point>> markers,
             Function<Configuration, Solid> solid) {
-        ofColumn(true, part, element, sort, need, extra, markers, solid);
+        ofColumn(follows(1), Optional.empty(), true, part, element, sort, need, extra, markers, solid, Body.GIVEN);
     }
 
     private void ofColumn(
-            boolean moves,
-            NamedPart part,
-            Element element,
-            Sort sort,
-            double need,
-            double extra,
-            Function<Configuration, List<Point>> markers,
-            Function<Configuration, Solid> solid) {
-        ofColumn(moves, part, element, sort, need, extra, markers, solid, Body.GIVEN);
-    }
-
-    private void ofColumn(
+            boolean follows,
+            Optional<Carrier> carrier,
             boolean moves,
             NamedPart part,
             Element element,
@@ -628,10 +655,10 @@ public final class Bodies {
                 Optional.empty(),
                 need,
                 extra,
-                false,
+                follows,
                 moves,
                 false,
-                Optional.empty(),
+                carrier,
                 markers,
                 solid,
                 guess));
@@ -644,38 +671,39 @@ public final class Bodies {
             assumed.add(Phrase.of(Phrase.name(j.name()) + " swinging {0}", Quantity.length(swing)));
         }
         ofColumn(
+                follows(index + 2),
+                onAxle(index + 1),
                 moved(c, index) || moved(c, index + 1) || moved(c, index + 2),
                 new NamedPart(j.id(), j.name()),
                 new Element.JointAt(index),
                 Sort.JOINT,
                 own.gap(),
                 moves,
-                s -> List.of(s.columnPoint(index), s.columnPoint(index + 1), s.columnPoint(index + 2)),
+                s -> List.of(at(s, index), at(s, index + 1), at(s, index + 2)),
                 s -> swept(s, index, j, swing),
                 j.swingDiameter().isPresent()
                         ? Body.GIVEN
                         : new Body.Guess.Size(s -> swept(s, index, j, swing * OwnParts.LEAST_PART)));
     }
 
-    private static Solid swept(Configuration s, int index, Joint j, double swing) {
-        return new Solid.Parts(
-                SweptJoint.parts(s.columnPoint(index), s.columnPoint(index + 1), s.columnPoint(index + 2), j, swing));
+    private Solid swept(Configuration s, int index, Joint j, double swing) {
+        return new Solid.Parts(SweptJoint.parts(at(s, index), at(s, index + 1), at(s, index + 2), j, swing));
     }
 
     /** A square about the rim. */
-    private static List<Point> rimMarkers(Configuration s, Column c) {
-        Direction axis = s.columnPoint(1).minus(s.columnPoint(0)).direction();
+    private List<Point> rimMarkers(Configuration s, Column c) {
+        Direction axis = at(s, 1).minus(at(s, 0)).direction();
         Vector u = axis.anySquare().times(c.wheel().diameter() / 2);
         Vector v = axis.cross(u);
         return List.of(
-                s.columnPoint(0).plus(u.plus(v)),
-                s.columnPoint(0).plus(u.minus(v)),
-                s.columnPoint(0).plus(v.minus(u)),
-                s.columnPoint(0).plus(u.plus(v).negated()));
+                at(s, 0).plus(u.plus(v)),
+                at(s, 0).plus(u.minus(v)),
+                at(s, 0).plus(v.minus(u)),
+                at(s, 0).plus(u.plus(v).negated()));
     }
 
-    private static Solid rim(Configuration s, Column c, double thickness) {
-        Direction axis = s.columnPoint(1).minus(s.columnPoint(0)).direction();
+    private Solid rim(Configuration s, Column c, double thickness) {
+        Direction axis = at(s, 1).minus(at(s, 0)).direction();
         Vector u = axis.anySquare().vector();
         Vector v = axis.cross(u);
         // Chords that swing as far outside the circle as inside it.
@@ -683,7 +711,7 @@ public final class Bodies {
         List<Point> round = IntStream.rangeClosed(0, SECTORS)
                 .mapToObj(i -> {
                     double a = 2 * Math.PI * i / SECTORS;
-                    return s.columnPoint(0).plus(u.times(r * Math.cos(a))).plus(v.times(r * Math.sin(a)));
+                    return at(s, 0).plus(u.times(r * Math.cos(a))).plus(v.times(r * Math.sin(a)));
                 })
                 .toList();
         return bars(round, 2 * thickness);

@@ -7,11 +7,13 @@ import java.util.Optional;
 import mildtilt.findings.Fault;
 import mildtilt.findings.Finding;
 import mildtilt.findings.GuardedAnalysis;
+import mildtilt.findings.Remedy;
 import mildtilt.findings.Severity;
 import mildtilt.geometry.Side;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
 import mildtilt.linkage.DragLink;
+import mildtilt.linkage.MountedOn;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.rules.WheelGeometry;
 import mildtilt.steer.SteerFigures;
@@ -217,21 +219,24 @@ final class GeometryChecks {
                 List.of()));
     }
 
-    /**
-     * Gears with both tie rods to a beam axle usually sit on the axle, which is not worked out yet; without this
-     * finding the figures would look right.
-     */
+    /** A gear with both tie rods to a beam axle usually sits on the axle; taken as on the frame it is all wrong. */
     private void gearMount(List<Finding> all) {
-        axle.filter(a -> a.beam().isPresent() && !(a.linkage() instanceof DragLink))
+        axle.filter(a -> a.beam().isPresent() && a.statedGearOn().isEmpty() && !(a.linkage() instanceof DragLink))
                 .ifPresent(a -> all.add(new Finding(
                         Fault.GEAR_ASSUMED_ON_FRAME,
                         Severity.LOOK,
                         new Element.GearElement(),
                         Phrase.of(
                                 "The gear is treated as fixed to the frame, and both tie rods go from there to a beam axle."),
-                        "If it sits on the axle, do not use the bump and roll steer, the column's angles over the travel or its "
-                                + "sliding lengths shown here: how the column moves with the axle is not worked out. Cycle the axle and measure them.",
-                        List.of())));
+                        "Nobody has said what it is bolted to. On the axle it goes up, down and round with the wheels, and the column must follow: "
+                                + "joint angles, sliding lengths, bump and roll steer are all different then.",
+                        List.of(
+                                new Remedy(
+                                        Phrase.of("Say that the gear is bolted to the axle"),
+                                        j -> j.editAxle(x -> x.withStatedGearOn(Optional.of(MountedOn.AXLE)))),
+                                new Remedy(
+                                        Phrase.of("Say that it is bolted to the frame"),
+                                        j -> j.editAxle(x -> x.withStatedGearOn(Optional.of(MountedOn.FRAME))))))));
     }
 
     private void rollSteer(List<Finding> all) {

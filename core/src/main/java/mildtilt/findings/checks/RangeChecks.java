@@ -16,6 +16,7 @@ import mildtilt.findings.Remedy;
 import mildtilt.findings.Severity;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
+import mildtilt.linkage.SteeredAxle;
 import mildtilt.units.Phrase;
 import mildtilt.units.Quantity;
 
@@ -64,36 +65,49 @@ final class RangeChecks {
 
     /** The gear holds its input in line, and so few joints can't take up a sideways offset. */
     private void canNotFollow(double off, List<Finding> all) {
+        boolean onAxle = job.axle().filter(SteeredAxle::gearOnAxle).isPresent();
         int last = column.joints().size();
         String carried = last == 0 ? "the wheel" : column.joints().getFirst().name();
         List<Remedy> remedies = last == 1 && column.length(1) > ROOM_FOR_TWO
                 ? List.of(new Remedy(
                         Phrase.of("Put a second joint in "
                                 + Phrase.name(column.shafts().get(1).name()) + " and let the part between slide"),
-                        j -> j.editColumn(c -> twoJoints(c, job.rules().overlap()))))
+                        RangeChecks::twoJoints))
                 : List.of();
         all.add(new Finding(
                 Fault.CAN_NOT_FOLLOW,
                 Severity.STOP,
                 new Element.ShaftAt(last),
                 Phrase.of(
-                        "The wheel's adjustment and the frame's movement carry " + carried
-                                + " {0} off the line of the gear's input.",
+                        onAxle
+                                ? "The axle's travel carries the gear's input {0} off the line of its shaft."
+                                : "The wheel's adjustment and the frame's movement carry " + carried
+                                        + " {0} off the line of the gear's input.",
                         Quantity.length(off)),
                 "The gear holds its input in line. With " + (last == 0 ? "no joint" : "one joint")
                         + " nothing takes that up but the gear's bearings and the column's bracket. "
-                        + "Use two joints with a sliding shaft between them, or fix the column to what carries the gear.",
+                        + (onAxle
+                                ? "Use two joints with a sliding shaft between them, the first held on the frame: the second goes with the axle."
+                                : "Use two joints with a sliding shaft between them, or fix the column to what carries the gear."),
                 remedies));
     }
 
-    private static Column twoJoints(Column c, double overlap) {
-        Column split = TrainEdits.split(c, 1, c.joints().getFirst());
-        ShaftRange range = ColumnRange.of(split).shafts().get(1);
+    private static Job twoJoints(Job job) {
+        double overlap = job.rules().overlap();
+        Job parted = job.editColumn(c -> TrainEdits.split(c, 1, c.joints().getFirst()));
+        Column split = parted.column().orElseThrow();
+        ShaftRange range = ColumnRange.of(parted).shafts().get(1);
         Slide made = new Slide(
                 Math.ceil(overlap + range.longest() - split.length(1) + SPARE),
                 overlap,
                 Math.ceil(split.length(1) - range.shortest() + SPARE));
-        return split.editShaft(1, s -> s.withSlide(Optional.of(made)));
+        return parted.withColumn(split.editShaft(1, s -> s.withSlide(Optional.of(made))));
+    }
+
+    private String range() {
+        return job.axle().filter(SteeredAxle::gearOnAxle).isPresent()
+                ? "the wheel's adjustment and the axle's travel"
+                : "the wheel's adjustment and the frame's movement";
     }
 
     private void rigid(int index, ShaftRange range, List<Finding> all) {
@@ -110,9 +124,10 @@ final class RangeChecks {
                         Phrase.name(s.name()) + " must change length by {0} and has no sliding part.",
                         Quantity.length(range.longest() - range.shortest())),
                 Phrase.of(
-                        "Over the wheel's adjustment and the frame's movement its ends come as near as {0} and as far as {1}. "
+                        "Over " + range() + " its ends come as near as {0} and as far as {1}. "
                                 + "A rigid shaft there loads the gear and tears at the bearings.",
-                        Quantity.length(range.shortest()), Quantity.length(range.longest())),
+                        Quantity.length(range.shortest()),
+                        Quantity.length(range.longest())),
                 List.of(new Remedy(
                         Phrase.of(
                                 "Make " + Phrase.name(s.name()) + " a sliding shaft: {0} of overlap, {1} to close",

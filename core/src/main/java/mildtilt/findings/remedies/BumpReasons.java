@@ -10,6 +10,7 @@ import mildtilt.job.Job;
 import mildtilt.linkage.DragLink;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.linkage.corner.Beam;
+import mildtilt.linkage.corner.WheelTravel;
 import mildtilt.steer.BumpSteer;
 import mildtilt.steer.FrontView;
 import mildtilt.steer.position.SteeringTrain;
@@ -42,11 +43,26 @@ public final class BumpReasons {
                             Quantity.length(Math.abs(mm)))));
         });
         trackBar(axle).ifPresent(all::add);
+        turnedByTravel(job, train).ifPresent(all::add);
         Optional<Double> gain = BumpSteer.perMmOfGearHeight(job, train);
         gain.ifPresent(g -> all.add(Phrase.of(
                 "Raising the gear {0} changes the left wheel's toe-in over the normal travel by {1}.",
                 Quantity.length(1), Quantity.angle(g))));
         return all;
+    }
+
+    /** A gear on the axle is turned by the column as the axle moves under it. */
+    private static Optional<Phrase> turnedByTravel(Job job, SteeringTrain train) {
+        if (!train.requireAxle().gearOnAxle() || train.column().isEmpty()) {
+            return Optional.empty();
+        }
+        double up = job.vehicle().normalBump();
+        boolean rolls = train.requireAxle().wheelTravel() == WheelTravel.ROLL_ONLY;
+        return Optional.of(Phrase.of(
+                (rolls ? "With the axle rolled by {0}" : "With the axle up {0}")
+                        + " and the steering wheel held, the column turns the gear's input by {1}.",
+                Quantity.length(up),
+                Quantity.angle(Math.abs(train.pose(0, up, rolls ? -up : up).gearInputDeg()))));
     }
 
     /** A drag link on a sprung beam should swing as the track bar does. */

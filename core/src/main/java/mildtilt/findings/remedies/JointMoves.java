@@ -86,7 +86,7 @@ public final class JointMoves {
             if (ClearShaft.holdsAll(column) && !ClearShaft.holdsAll(moved)) {
                 return false;
             }
-            if (ColumnFigures.spareDeg(moved, job.rules()) < MARGIN_DEG) {
+            if (ColumnFigures.spareDeg(job.withColumn(moved)) < MARGIN_DEG) {
                 return false;
             }
             for (int i = 0; i < moved.shafts().size(); i++) {

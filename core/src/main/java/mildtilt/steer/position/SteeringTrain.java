@@ -2,7 +2,9 @@ package mildtilt.steer.position;
 
 import java.util.Optional;
 import mildtilt.column.ColumnTrain;
+import mildtilt.column.FollowingColumn;
 import mildtilt.column.Transfer;
+import mildtilt.geometry.RigidMove;
 import mildtilt.geometry.Side;
 import mildtilt.job.Job;
 import mildtilt.linkage.AxleConfiguration;
@@ -13,25 +15,39 @@ import mildtilt.suspension.CannotAssemble.Reason;
 
 /**
  * A job's steering made ready to be turned. A job without a column is turned at the gear's input; a
- * column is there to be seen turning even without an axle.
+ * column is there to be seen turning even without an axle. Where the gear is bolted to the axle, the column follows it,
+ * and the axle's travel turns the gear's input.
  */
 public final class SteeringTrain {
+
+    /** What the sums may be off by at the very end of the gear, rad. */
+    private static final double ROUNDING = 1e-9;
 
     private final Optional<ColumnTrain> column;
     private final Transfer transfer;
     private final Optional<CannotAssemble> locked;
     private final Optional<AxleSolver> axle;
+    private final Optional<FollowingColumn> following;
 
     /** @throws mildtilt.geometry.ImpossibleGeometryException if a rod or arm has no length */
     public SteeringTrain(Job job) {
         column = job.column().map(ColumnTrain::new);
         transfer = column.flatMap(ColumnTrain::transfer).orElse(Transfer.EVEN);
-        locked = column.filter(c -> c.lockedJoint().isPresent()).map(c -> {
-            int joint = c.lockedJoint().getAsInt();
-            return new CannotAssemble(
-                    c.column().joints().get(joint).name(), c.jointAngleDeg(joint), Reason.JOINT_LOCKED);
-        });
+        locked = column.flatMap(SteeringTrain::locked);
         axle = job.axle().map(AxleSolver::new);
+        following = column.filter(c -> locked.isEmpty()
+                        && job.axle().filter(SteeredAxle::gearOnAxle).isPresent()
+                        && FollowingColumn.canFollow(c.column()))
+                .map(FollowingColumn::new);
+    }
+
+    private static Optional<CannotAssemble> locked(ColumnTrain c) {
+        return c.lockedJoint().isPresent()
+                ? Optional.of(new CannotAssemble(
+                        c.column().joints().get(c.lockedJoint().getAsInt()).name(),
+                        c.jointAngleDeg(c.lockedJoint().getAsInt()),
+                        Reason.JOINT_LOCKED))
+                : Optional.empty();
     }
 
     public Optional<ColumnTrain> column() {
@@ -40,6 +56,11 @@ public final class SteeringTrain {
 
     public Optional<AxleSolver> axle() {
         return axle;
+    }
+
+    /** The column as it stands with the gear gone somewhere; as planned unless the gear is on the axle. */
+    public Optional<ColumnTrain> columnAt(RigidMove gearMove) {
+        return gearMove.stays() || following.isEmpty() ? column : following.map(f -> new ColumnTrain(f.at(gearMove)));
     }
 
     /** The joint that can't turn at all, if there is one. */
@@ -74,8 +95,30 @@ public final class SteeringTrain {
                     steeringWheelDeg,
                     new AxleConfiguration(locked.get(), locked.get(), Optional.empty(), Optional.empty()));
         }
+        if (following.isPresent()) {
+            return followingPose(solver, following.get(), steeringWheelDeg, travelLeft, travelRight);
+        }
         double gear = gearInputDeg(steeringWheelDeg);
         return new AxlePose(steeringWheelDeg, gear, solver.pose(Math.toRadians(gear), travelLeft, travelRight));
+    }
+
+    /** The gear's input as the axle's own movement turns it, no further than the gear's end. */
+    private AxlePose followingPose(
+            AxleSolver solver, FollowingColumn f, double steeringWheelDeg, double travelLeft, double travelRight) {
+        RigidMove move = solver.gearMove(travelLeft, travelRight).orElse(RigidMove.NONE);
+        ColumnTrain now = new ColumnTrain(f.at(move));
+        Optional<CannotAssemble> no = locked(now);
+        if (no.isPresent()) {
+            return new AxlePose(
+                    steeringWheelDeg,
+                    steeringWheelDeg,
+                    new AxleConfiguration(no.get(), no.get(), Optional.empty(), Optional.empty()));
+        }
+        double asked = -f.turning(now, move).outputAt(-Math.toRadians(steeringWheelDeg));
+        double end = solver.gearInputStop();
+        double planned = Math.toRadians(gearInputDeg(steeringWheelDeg));
+        double gear = Math.abs(planned) <= end + ROUNDING ? Math.clamp(asked, -end, end) : asked;
+        return new AxlePose(steeringWheelDeg, Math.toDegrees(gear), solver.pose(gear, travelLeft, travelRight));
     }
 
     public SteeredAxle requireAxle() {
