@@ -35,6 +35,7 @@ import mildtilt.shaftload.ShaftLoad;
  * @param axes empty where neither the column's nor the gear's axis is measured
  * @param load under a heavy pull; empty if a joint is locked
  * @param tilt what turning the rack about its own axis does; empty where there is no rack or no joint to follow it
+ * @param following what the axle's travel does to it; empty where the gear is on the frame
  */
 public record ColumnFigures(
         List<Double> jointAnglesDeg,
@@ -51,7 +52,8 @@ public record ColumnFigures(
         Optional<FixedAxes> axes,
         Optional<ShaftLoad.All> load,
         FrontPush push,
-        Optional<GearTilt> tilt) {
+        Optional<GearTilt> tilt,
+        Optional<AxleFollowing> following) {
 
     /**
      * @param transfer output against input
@@ -111,7 +113,8 @@ public record ColumnFigures(
                 FixedAxes.of(column),
                 load,
                 FrontPush.of(column),
-                GearTilt.of(job));
+                GearTilt.of(job),
+                AxleFollowing.of(job));
     }
 
     /**

@@ -165,10 +165,6 @@ public record ColumnRange(List<JointRange> joints, List<ShaftRange> shafts, doub
     /** The largest of something over all settings and the travel. */
     private static final class Extreme {
 
-        private static final double FINE = 1e-4;
-        /** Less than this is not more: rounding. */
-        private static final double MORE = 1e-9;
-
         private final ToDoubleFunction<List<Point>> what;
         private double most = Double.NEGATIVE_INFINITY;
         private Setting setting = new Setting(0, 0, new Vector(0, 0, 0));
@@ -180,7 +176,7 @@ public record ColumnRange(List<JointRange> joints, List<ShaftRange> shafts, doub
 
         boolean look(Setting s, GearTravel.At travel, List<Point> points) {
             double now = what.applyAsDouble(points);
-            if (!(now > most + MORE)) {
+            if (!(now > most + GearTravel.MORE)) {
                 return false;
             }
             most = now;
@@ -192,7 +188,7 @@ public record ColumnRange(List<JointRange> joints, List<ShaftRange> shafts, doub
         /** Between the places of the grid: toward more in ever smaller steps. */
         void refine(Column c, GearTravel travel) {
             double by = travel.coarseness() / 2;
-            while (by > FINE) {
+            while (by > GearTravel.FINE) {
                 boolean more = false;
                 for (GearTravel.At near : travel.near(at, by)) {
                     Optional<RigidMove> move = travel.move(near);

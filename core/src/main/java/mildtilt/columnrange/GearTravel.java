@@ -3,6 +3,7 @@ package mildtilt.columnrange;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.ToDoubleFunction;
 import mildtilt.geometry.RigidMove;
 import mildtilt.job.Job;
 import mildtilt.job.Vehicle;
@@ -14,6 +15,10 @@ import mildtilt.linkage.corner.WheelTravel;
 public final class GearTravel {
 
     private static final int STEPS_EACH_WAY = 2;
+    /** How finely extremes are found, mm of travel. */
+    static final double FINE = 1e-4;
+    /** Less than this is not more: rounding. */
+    static final double MORE = 1e-9;
 
     private final AxleSolver solver;
     private final Vehicle vehicle;
@@ -98,6 +103,31 @@ public final class GearTravel {
 
     private double within(double mm) {
         return Math.clamp(mm, -vehicle.droop(), vehicle.bump());
+    }
+
+    /** The most of something anywhere in the travel: over the grid, then toward more in ever smaller steps. */
+    double most(ToDoubleFunction<RigidMove> what) {
+        At best = At.REST;
+        double most = Double.NEGATIVE_INFINITY;
+        for (At at : grid()) {
+            double v = move(at).map(m -> what.applyAsDouble(m)).orElse(Double.NEGATIVE_INFINITY);
+            if (v > most) {
+                most = v;
+                best = at;
+            }
+        }
+        for (double by = coarseness() / 2; by > FINE; ) {
+            At from = best;
+            for (At at : near(from, by)) {
+                double v = move(at).map(m -> what.applyAsDouble(m)).orElse(Double.NEGATIVE_INFINITY);
+                if (v > most + MORE) {
+                    most = v;
+                    best = at;
+                }
+            }
+            by = best.equals(from) ? by / 2 : by;
+        }
+        return most;
     }
 
     /** Empty where the beam can't go there. */

@@ -10,6 +10,7 @@ public enum GearChoice {
     BOX_SHUTTLE("Box and shuttle on a bar", DemoJob.SALT_RAKE, AxleChoice.WISHBONES),
     BOX_TO_KNUCKLE("Box, drag link to the knuckle", DemoJob.BOG_TENDER, AxleChoice.SPRUNG_BEAM),
     BOX_TO_TIE_ROD("Box, drag link to the tie rod", DemoJob.HOP_PLATFORM, AxleChoice.PINNED_BEAM),
+    RACK_ON_AXLE("Rack bolted to the axle", DemoJob.VINE_SPRAYER, AxleChoice.PINNED_BEAM),
     COLUMN_ARM("Column arm and bell crank", DemoJob.GREENHOUSE_TUG, AxleChoice.FRAME_KINGPINS);
 
     private final String label;
@@ -38,6 +39,8 @@ public enum GearChoice {
 
     /** Whether it can steer wheels that are carried this way. */
     public boolean suits(AxleChoice axle) {
-        return axle == usual || axle.independent() && usual.independent();
+        return axle == usual
+                || axle.independent() && usual.independent()
+                || this == RACK_ON_AXLE && axle == AxleChoice.SPRUNG_BEAM;
     }
 }

@@ -52,12 +52,13 @@ public record StartingVehicle(AxleChoice axle, GearChoice gear, VehicleScale siz
         return withThere(FreshStart.cured(axle == gear.usual() ? sized : onAxle(sized)), today);
     }
 
-    /** With the links of the other axle at both wheels; the gear, the linkage and the steering arms stay. */
+    /** With the links, or the beam, of the other axle; the gear, the linkage and the steering arms stay. */
     private Job onAxle(Job sized) {
         SteeredAxle own = sized.axle().orElseThrow();
         SteeredAxle other = sizes.apply(axle.example().job()).axle().orElseThrow();
         return sized.withAxle(own.withOwnRight(Optional.empty())
-                .withLeft(own.left().withSuspension(other.left().suspension())));
+                .withLeft(own.left().withSuspension(other.left().suspension()))
+                .withBeam(other.beam()));
     }
 
     private Job withThere(Job job, LocalDate today) {

@@ -12,6 +12,7 @@ import mildtilt.app.forms.FactsPane;
 import mildtilt.app.workbench.AnalysisUpdate;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.column.Column;
+import mildtilt.columnrange.AxleFollowing;
 import mildtilt.columnrange.ColumnFigures;
 import mildtilt.columnrange.ColumnRange.JointRange;
 import mildtilt.columnrange.ColumnRange.ShaftRange;
@@ -41,6 +42,7 @@ public final class RangePane extends FactsPane {
         ColumnFigures f = worked.now().column().orElseThrow();
         joints(c, f);
         shafts(c, f);
+        f.following().ifPresent(this::following);
         f.tilt().ifPresent(this::tilt);
         push(c, f.push(), job.rules());
     }
@@ -81,6 +83,14 @@ public final class RangePane extends FactsPane {
         }
         hint(
                 "Tilt, reach and how far the frame moves are sizes of the steering wheel: press it in the strip above to see them.");
+    }
+
+    private void following(AxleFollowing f) {
+        head("The axle's travel");
+        say(
+                "The gear is on the axle. With the steering wheel held, the travel turns the gear's input by up to {0}; "
+                        + "ripple is {1} at the worst.",
+                Quantity.angle(f.inputTurnDeg()), Quantity.percent(f.worstRipplePct()));
     }
 
     private void tilt(GearTilt tilt) {

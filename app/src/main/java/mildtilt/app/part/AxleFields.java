@@ -5,6 +5,8 @@ import static mildtilt.app.forms.SizeField.optional;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.function.BiFunction;
 import java.util.function.UnaryOperator;
 import mildtilt.app.forms.ChoiceField;
 import mildtilt.app.forms.SizeField;
@@ -26,6 +28,7 @@ import mildtilt.linkage.BellCrank;
 import mildtilt.linkage.CentreLink;
 import mildtilt.linkage.DragLink;
 import mildtilt.linkage.Linkage;
+import mildtilt.linkage.MountedOn;
 import mildtilt.linkage.RackTieRods;
 import mildtilt.linkage.Shuttle;
 import mildtilt.linkage.SteeredAxle;
@@ -89,19 +92,66 @@ final class AxleFields {
 
     /** What is chosen from a few: whether a box's ratio stays the same. */
     static List<ChoiceField> choices(SteeredAxle axle, Element element) {
-        if (!(element instanceof Element.GearElement)) {
-            return List.of();
+        List<ChoiceField> all = new ArrayList<>();
+        if (element instanceof Element.GearElement) {
+            switch (axle.gear()) {
+                case SteeringBox b ->
+                    all.add(ratioChoice(
+                            true,
+                            new WormAndRoller(
+                                    b.axis(),
+                                    b.armEnd(),
+                                    b.ratio(),
+                                    b.ratio(),
+                                    b.sweepEachWayDeg(),
+                                    b.sweepEachWayDeg())));
+                case WormAndRoller w ->
+                    all.add(ratioChoice(false, new SteeringBox(w.axis(), w.armEnd(), w.ratio(), w.sweepEachWayDeg())));
+                case RackAndPinion _, ColumnArm _ -> {}
+            }
+            if (axle.beam().isPresent() && !(axle.gear() instanceof ColumnArm)) {
+                all.add(
+                        mounted(
+                                        AXLE.in("gear_on").id(),
+                                        "Bolted to",
+                                        "not said: the frame",
+                                        axle.statedGearOn(),
+                                        (a, on) -> a.withStatedGearOn(on))
+                                .meaning(
+                                        "A gear on the axle goes with it over the whole travel, and the column has to follow: a sliding shaft and two joints."));
+            }
         }
-        return switch (axle.gear()) {
-            case SteeringBox b ->
-                List.of(ratioChoice(
-                        true,
-                        new WormAndRoller(
-                                b.axis(), b.armEnd(), b.ratio(), b.ratio(), b.sweepEachWayDeg(), b.sweepEachWayDeg())));
-            case WormAndRoller w ->
-                List.of(ratioChoice(false, new SteeringBox(w.axis(), w.armEnd(), w.ratio(), w.sweepEachWayDeg())));
-            case RackAndPinion _, ColumnArm _ -> List.of();
-        };
+        if (element instanceof Element.Relay
+                && axle.beam().isPresent()
+                && axle.linkage().relayOnItsOwn()) {
+            all.add(mounted(
+                            AXLE.in("relay_on").id(),
+                            "Bolted to",
+                            "what the gear is on",
+                            axle.statedRelayOn(),
+                            (a, on) -> a.withStatedRelayOn(on))
+                    .meaning("What the pivot of the bell crank, or the bar of the shuttle, is bolted to."));
+        }
+        return all;
+    }
+
+    private static ChoiceField mounted(
+            String id,
+            String label,
+            String none,
+            Optional<MountedOn> now,
+            BiFunction<SteeredAxle, Optional<MountedOn>, SteeredAxle> set) {
+        List<Optional<MountedOn>> all =
+                List.of(Optional.empty(), Optional.of(MountedOn.FRAME), Optional.of(MountedOn.AXLE));
+        return new ChoiceField(
+                id,
+                label,
+                "",
+                all.stream()
+                        .map(m -> m.map(on -> "the " + on.label()).orElse(none))
+                        .toList(),
+                all.indexOf(now),
+                (j, i) -> j.editAxle(a -> set.apply(a, all.get(i))));
     }
 
     private static ChoiceField ratioChoice(boolean same, Gear other) {

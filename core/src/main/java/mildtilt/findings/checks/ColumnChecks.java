@@ -10,10 +10,12 @@ import mildtilt.clocking.BestClocking;
 import mildtilt.clocking.EvenFeel;
 import mildtilt.clocking.ForkMark;
 import mildtilt.column.Column;
+import mildtilt.column.FollowingColumn;
 import mildtilt.column.ForkSetting;
 import mildtilt.column.Joint;
 import mildtilt.column.JointKind;
 import mildtilt.column.YokeDimensions;
+import mildtilt.columnrange.AxleFollowing;
 import mildtilt.columnrange.ColumnFigures;
 import mildtilt.columnrange.ColumnFigures.Turning;
 import mildtilt.columnrange.ColumnRange;
@@ -247,6 +249,9 @@ final class ColumnChecks {
         double ripple = turning.transfer().ripplePct();
         double wanted = Math.min(job.targets().ripplePct(), job.rules().ripplePct());
         if (ripple <= wanted) {
+            figures.following()
+                    .filter(f -> f.worstRipplePct() > wanted)
+                    .ifPresent(f -> all.add(rippleOverTravel(f, wanted)));
             return;
         }
         double best = turning.best().ripplePct();
@@ -268,6 +273,19 @@ final class ColumnChecks {
                 "Twice in every turn the road wheels run ahead of the steering wheel and then behind it: the wheel "
                         + "feels as if it catches, and it does not feel the same to left and right.",
                 clockings(turning)));
+    }
+
+    private Finding rippleOverTravel(AxleFollowing f, double wanted) {
+        return new Finding(
+                Fault.RIPPLE,
+                f.worstRipplePct() > GRAVE_RIPPLE * wanted ? Severity.STOP : Severity.LOOK,
+                new Element.ShaftAt(FollowingColumn.slidingShaft(column)),
+                Phrase.of(
+                        "With the axle moved the column turns unevenly: ripple {0} at the worst, wanted {1}.",
+                        Quantity.percent(f.worstRipplePct()), Quantity.percent(wanted)),
+                "The gear is on the axle, so the joints' angles change with the travel, and forks that cancel at ride height do not "
+                        + "cancel away from it. A longer sliding shaft changes its angles less.",
+                List.of());
     }
 
     private void lopsided(Turning turning, List<Finding> all) {

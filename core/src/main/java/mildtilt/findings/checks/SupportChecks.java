@@ -21,6 +21,7 @@ import mildtilt.column.Joint;
 import mildtilt.column.JointKind;
 import mildtilt.column.Shaft;
 import mildtilt.column.ShaftProfile;
+import mildtilt.columnrange.AxleFollowing;
 import mildtilt.columnrange.ColumnFigures;
 import mildtilt.columnrange.TrainEdits;
 import mildtilt.findings.Fault;
@@ -78,6 +79,8 @@ final class SupportChecks {
                 .forEach(o -> fighting(o, all)));
         w.check("How the frame's movement pushes on the bearings", new Element.Wheel(), all -> figures.forced()
                 .forEach(f -> forced(f, all)));
+        w.check("How the axle's travel pushes on the bearings", new Element.Wheel(), all -> figures.following()
+                .ifPresent(f -> f.carried().forEach(c -> carried(c, all))));
         w.check("The column tube on its shaft", new Element.Wheel(), this::tubeOnShaft);
         for (int i = 0; i < column.bearings().size(); i++) {
             int bearing = i;
@@ -290,6 +293,29 @@ final class SupportChecks {
                 "It bends the shaft, stiffens the steering as the frame works, and cracks its bracket or wears the gear's own bearing. Where a bulkhead only has to be "
                         + "sealed, a boot or a bearing in a slot that floats does it.",
                 remedies));
+    }
+
+    private void carried(AxleFollowing.Carried carried, List<Finding> all) {
+        if (carried.off() <= job.rules().outOfLine()) {
+            return;
+        }
+        Bearing b = column.bearings().get(carried.bearing());
+        String name = Phrase.name(b.name());
+        UnaryOperator<Column> dropped = c -> c.withBearings(
+                c.bearings().stream().filter(x -> !x.id().equals(b.id())).toList());
+        all.add(new Finding(
+                Fault.BEARING_FORCED,
+                Severity.STOP,
+                new Element.BearingAt(carried.bearing()),
+                Phrase.of(
+                        name + ", fixed to the " + b.mount().label()
+                                + ", is forced {0} off its shaft by the axle's travel.",
+                        Quantity.length(carried.off())),
+                "The gear goes up, down and round with the axle and takes this shaft along. A bearing that stays behind bends the shaft, "
+                        + "binds the steering, and breaks. Hold the shafts before the sliding one on the frame, those after it on the axle, the sliding one nowhere.",
+                Supports.of(dropped.apply(column)).allHeld()
+                        ? List.of(new Remedy(Phrase.of("Take " + name + " off"), j -> j.editColumn(dropped)))
+                        : List.of()));
     }
 
     /** Along its shaft to where it is no longer forced. */

@@ -16,7 +16,8 @@ public enum DemoJob {
     BOG_TENDER("bog-tender", "Peat fire tender", "beam axle on springs, drag link to the knuckle, track bar"),
     HOP_PLATFORM("hop-platform", "Hop-garden platform", "beam axle on a centre pin, drag link to the tie rod"),
     GREENHOUSE_TUG("greenhouse-tug", "Greenhouse tug", "column arm, bell crank, knuckles on the frame"),
-    SALT_RAKE("salt-rake", "Salt-pan rake carrier", "pitman arm, shuttle on a bar");
+    SALT_RAKE("salt-rake", "Salt-pan rake carrier", "pitman arm, shuttle on a bar"),
+    VINE_SPRAYER("vine-sprayer", "Vineyard sprayer", "rack bolted to a beam axle on a centre pin");
 
     private final String file;
     private final String title;

@@ -64,6 +64,11 @@ final class ColumnJson {
             line.put("setting", j.at().isEmpty() ? "as planned" : j.at());
         });
         number(o, "carried_off_gear_mm", figures.range().offGear());
+        figures.following().ifPresent(f -> {
+            ObjectNode line = o.putObject("gear_on_axle");
+            number(line, "input_turned_by_travel_deg", f.inputTurnDeg());
+            number(line, "worst_ripple_percent", f.worstRipplePct());
+        });
         ArrayNode shafts = o.putArray("shaft_range");
         figures.range().shafts().forEach(s -> {
             ObjectNode line = shafts.addObject();
