@@ -48,7 +48,7 @@ public final class RangePane extends FactsPane {
     }
 
     private void joints(Column c, ColumnFigures f) {
-        head("Joint angles over the adjustment");
+        head("Joint angles over " + range(f));
         List<List<String>> rows = new ArrayList<>();
         for (int j = 0; j < c.joints().size(); j++) {
             JointRange r = f.range().joints().get(j);
@@ -62,7 +62,7 @@ public final class RangePane extends FactsPane {
     }
 
     private void shafts(Column c, ColumnFigures f) {
-        head("Lengths over the adjustment");
+        head("Lengths over " + range(f));
         List<List<String>> rows = new ArrayList<>();
         for (int s = 0; s < c.shafts().size(); s++) {
             ShaftRange r = f.range().shafts().get(s);
@@ -83,6 +83,10 @@ public final class RangePane extends FactsPane {
         }
         hint(
                 "Tilt, reach and how far the frame moves are sizes of the steering wheel: press it in the strip above to see them.");
+    }
+
+    private static String range(ColumnFigures f) {
+        return f.following().isPresent() ? "adjustment and travel" : "the adjustment";
     }
 
     private void following(AxleFollowing f) {
