@@ -37,6 +37,7 @@ class ArchitectureTest {
                     "column",
                     "linkage",
                     "linkage.rods",
+                    "linkage.beam",
                     "linkage.corner",
                     "obstacle",
                     "survey",

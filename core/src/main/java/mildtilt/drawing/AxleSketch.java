@@ -10,6 +10,7 @@ import mildtilt.gear.RackAndPinion;
 import mildtilt.geometry.Axis;
 import mildtilt.geometry.Frame;
 import mildtilt.geometry.Point;
+import mildtilt.geometry.RigidMove;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
 import mildtilt.job.Element;
@@ -18,7 +19,8 @@ import mildtilt.linkage.Mechanism;
 import mildtilt.linkage.Relay;
 import mildtilt.linkage.Shuttle;
 import mildtilt.linkage.SteeredAxle;
-import mildtilt.linkage.corner.Beam;
+import mildtilt.linkage.beam.Bar;
+import mildtilt.linkage.beam.Beam;
 import mildtilt.linkage.corner.Corner;
 import mildtilt.linkage.rods.Rod;
 import mildtilt.linkage.rods.RodEnds;
@@ -197,17 +199,18 @@ final class AxleSketch {
             Point left = now.carried(axis(Side.LEFT), design);
             Point right = now.carried(axis(Side.RIGHT), design);
             out.line(BEAM, Pen.BEAM, left, right);
-            switch (b) {
-                case Beam.Sprung s ->
-                    s.trackBar()
-                            .ifPresent(
-                                    t -> out.line(BEAM, Pen.TRACK_BAR, t.bodyEnd(), now.carried(t.axleEnd(), design)));
-                case Beam.CentrePin c ->
-                    out.line(
-                            BEAM,
-                            Pen.GUIDE,
-                            c.pin().origin().plus(c.pin().direction().times(-60)),
-                            c.pin().origin().plus(c.pin().direction().times(60)));
+            for (Bar bar : b.bars()) {
+                out.line(
+                        BEAM,
+                        Pen.TRACK_BAR,
+                        bar.line(RigidMove.between(design, now)).toArray(Point[]::new));
+            }
+            if (b instanceof Beam.CentrePin c) {
+                out.line(
+                        BEAM,
+                        Pen.GUIDE,
+                        c.pin().origin().plus(c.pin().direction().times(-60)),
+                        c.pin().origin().plus(c.pin().direction().times(60)));
             }
         }));
     }

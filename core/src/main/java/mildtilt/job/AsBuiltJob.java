@@ -40,9 +40,7 @@ public final class AsBuiltJob {
                             PointId.CrankPivot _,
                             PointId.DrivenPoint _,
                             InnerPivot _,
-                            PointId.TrackBarBody _,
-                            PointId.TrackBarAxle _,
-                            PointId.CentrePinPoint _,
+                            PointId.OnBeam _,
                             PointId.OnCorner _ -> true;
                 })
                 .toList();
@@ -88,9 +86,7 @@ public final class AsBuiltJob {
                         PointId.IdlerEnd _,
                         PointId.CrankPivot _,
                         PointId.DrivenPoint _,
-                        PointId.TrackBarBody _,
-                        PointId.TrackBarAxle _,
-                        PointId.CentrePinPoint _,
+                        PointId.OnBeam _,
                         PointId.DriverHip _,
                         PointId.DriverHeel _,
                         PointId.OnCorner _ ->

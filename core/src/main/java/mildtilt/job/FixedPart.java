@@ -6,6 +6,7 @@ import mildtilt.geometry.Side;
 import mildtilt.id.Id;
 import mildtilt.id.NamedPart;
 import mildtilt.linkage.RelayPart;
+import mildtilt.linkage.beam.BeamPart;
 import mildtilt.linkage.rods.Rod;
 
 /**
@@ -27,7 +28,6 @@ public enum FixedPart {
     COLUMN_ARM(false, "column arm"),
     PITMAN_ARM(false, "pitman arm"),
     AXLE_BEAM(false, "axle beam"),
-    TRACK_BAR(false, "track bar"),
     STEERING_WHEEL(false, "steering wheel"),
     HANDS(false, "knuckles of the hands"),
     COLUMN_TUBE(false, "column tube");
@@ -50,6 +50,11 @@ public enum FixedPart {
 
     /** What stands between the gear and the tie rods. */
     public static NamedPart called(RelayPart part) {
+        return new NamedPart(Id.of(part), part.label());
+    }
+
+    /** What holds a beam axle. */
+    public static NamedPart called(BeamPart part) {
         return new NamedPart(Id.of(part), part.label());
     }
 
@@ -80,6 +85,9 @@ public enum FixedPart {
             }
         }
         for (RelayPart part : RelayPart.values()) {
+            all.put(Id.of(part), part.label());
+        }
+        for (BeamPart part : BeamPart.values()) {
             all.put(Id.of(part), part.label());
         }
         for (Rod rod : Rod.values()) {

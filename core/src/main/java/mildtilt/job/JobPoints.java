@@ -8,13 +8,11 @@ import java.util.TreeMap;
 import mildtilt.column.Column;
 import mildtilt.gear.ArmGear;
 import mildtilt.gear.RackAndPinion;
-import mildtilt.geometry.Axis;
 import mildtilt.geometry.Placing;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 import mildtilt.id.Id;
 import mildtilt.job.PointId.BearingMiddle;
-import mildtilt.job.PointId.CentrePinPoint;
 import mildtilt.job.PointId.CrankPivot;
 import mildtilt.job.PointId.DrivenPoint;
 import mildtilt.job.PointId.GearArmEnd;
@@ -25,13 +23,11 @@ import mildtilt.job.PointId.IdlerEnd;
 import mildtilt.job.PointId.IdlerPivot;
 import mildtilt.job.PointId.InnerPivot;
 import mildtilt.job.PointId.JointCentre;
+import mildtilt.job.PointId.OnBeam;
 import mildtilt.job.PointId.OnCorner;
-import mildtilt.job.PointId.TrackBarAxle;
-import mildtilt.job.PointId.TrackBarBody;
 import mildtilt.linkage.LinkagePoint;
 import mildtilt.linkage.SteeredAxle;
-import mildtilt.linkage.corner.Beam;
-import mildtilt.linkage.corner.Beam.TrackBar;
+import mildtilt.linkage.beam.BeamPoint;
 import mildtilt.obstacle.Driver;
 import mildtilt.obstacle.Obstacle;
 import mildtilt.obstacle.Shape;
@@ -68,9 +64,7 @@ public final class JobPoints {
             case CrankPivot _ -> new Id("bell_crank.pivot");
             case DrivenPoint _ -> new Id("driven_point");
             case InnerPivot e -> new Id(e.side().code() + ".inner_pivot");
-            case TrackBarBody _ -> new Id("track_bar.body_end");
-            case TrackBarAxle _ -> new Id("track_bar.axle_end");
-            case CentrePinPoint _ -> new Id("centre_pin");
+            case OnBeam b -> new Id(b.which().id());
             case PointId.ObstaclePoint o -> obstacle(job, o).id().part(String.valueOf(o.point() + 1));
             case PointId.DriverHip _ -> new Id("driver.hip");
             case PointId.DriverHeel _ -> new Id("driver.heel");
@@ -154,16 +148,19 @@ public final class JobPoints {
                 .orElseThrow(() -> noSuch(id));
     }
 
+    private static BeamPoint ofBeam(Job job, OnBeam id) {
+        return axle(job).beam().stream()
+                .flatMap(b -> b.points().stream())
+                .filter(p -> p.which() == id.which())
+                .findFirst()
+                .orElseThrow(() -> noSuch(id));
+    }
+
     static List<PointId> ofBeam(SteeredAxle a) {
-        return a.beam()
-                .map(b -> switch (b) {
-                    case Beam.Sprung s ->
-                        s.trackBar().isPresent()
-                                ? List.<PointId>of(new TrackBarBody(), new TrackBarAxle())
-                                : List.<PointId>of();
-                    case Beam.CentrePin _ -> List.<PointId>of(new CentrePinPoint());
-                })
-                .orElse(List.of());
+        return a.beam().stream()
+                .flatMap(b -> b.points().stream())
+                .<PointId>map(p -> new OnBeam(p.which()))
+                .toList();
     }
 
     static boolean hasInnerPivots(SteeredAxle a) {
@@ -184,9 +181,7 @@ public final class JobPoints {
             case GearArmEnd _ -> "end of the gear's arm";
             case IdlerPivot _, IdlerEnd _, CrankPivot _, DrivenPoint _, InnerPivot _ ->
                 ofLinkage(job, id).label();
-            case TrackBarBody _ -> "track bar, frame end";
-            case TrackBarAxle _ -> "track bar, axle end";
-            case CentrePinPoint _ -> "axle centre pin";
+            case OnBeam b -> b.which().label();
             case PointId.ObstaclePoint o -> pointLabel(obstacle(job, o), o.point());
             case PointId.DriverHip _ -> "driver's hip";
             case PointId.DriverHeel _ -> "driver's heel";
@@ -209,9 +204,7 @@ public final class JobPoints {
             case GearArmEnd _ -> arm(job, id).armEnd();
             case IdlerPivot _, IdlerEnd _, CrankPivot _, DrivenPoint _, InnerPivot _ ->
                 ofLinkage(job, id).at();
-            case TrackBarBody _ -> trackBar(job, id).bodyEnd();
-            case TrackBarAxle _ -> trackBar(job, id).axleEnd();
-            case CentrePinPoint _ -> pin(job, id).origin();
+            case OnBeam b -> ofBeam(job, b).at();
             case PointId.ObstaclePoint o -> obstacle(job, o).shape().points().get(o.point());
             case PointId.DriverHip _ -> driver(job).hip();
             case PointId.DriverHeel _ -> driver(job).heel();
@@ -247,14 +240,7 @@ public final class JobPoints {
             case GearArmEnd _ -> job.editAxle(a -> a.withGear(arm(job, id).withArmEnd(to)));
             case IdlerPivot _, IdlerEnd _, CrankPivot _, DrivenPoint _, InnerPivot _ ->
                 job.withAxle(ofLinkage(job, id).moved().apply(to));
-            case TrackBarBody _ ->
-                withTrackBar(job, new TrackBar(to, trackBar(job, id).axleEnd()));
-            case TrackBarAxle _ ->
-                withTrackBar(job, new TrackBar(trackBar(job, id).bodyEnd(), to));
-            case CentrePinPoint _ -> {
-                Axis pin = pin(job, id);
-                yield job.editAxle(a -> a.withBeam(new Beam.CentrePin(new Axis(to, pin.direction()))));
-            }
+            case OnBeam b -> job.editAxle(a -> a.withBeam(ofBeam(job, b).moved().apply(to)));
             case PointId.ObstaclePoint o -> {
                 Obstacle was = obstacle(job, o);
                 yield job.editSurroundings(
@@ -274,10 +260,6 @@ public final class JobPoints {
         int shaft = c.bearings().get(bearing).shaft();
         double along = c.axis(shaft).dot(to.minus(c.start(shaft)));
         return c.editBearing(bearing, b -> b.on(shaft, Math.clamp(along, 0, c.length(shaft))));
-    }
-
-    private static Job withTrackBar(Job job, TrackBar bar) {
-        return job.editAxle(a -> a.withBeam(new Beam.Sprung(Optional.of(bar))));
     }
 
     private static Obstacle obstacle(Job job, PointId.ObstaclePoint id) {
@@ -317,21 +299,6 @@ public final class JobPoints {
     private static ArmGear arm(Job job, PointId id) {
         if (axle(job).gear() instanceof ArmGear g) {
             return g;
-        }
-        throw noSuch(id);
-    }
-
-    private static TrackBar trackBar(Job job, PointId id) {
-        if (axle(job).beam().orElse(null) instanceof Beam.Sprung s
-                && s.trackBar().isPresent()) {
-            return s.trackBar().get();
-        }
-        throw noSuch(id);
-    }
-
-    private static Axis pin(Job job, PointId id) {
-        if (axle(job).beam().orElse(null) instanceof Beam.CentrePin c) {
-            return c.pin();
         }
         throw noSuch(id);
     }

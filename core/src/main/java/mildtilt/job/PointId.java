@@ -2,6 +2,7 @@ package mildtilt.job;
 
 import java.util.Locale;
 import mildtilt.geometry.Side;
+import mildtilt.linkage.beam.BeamPoint;
 import mildtilt.suspension.CornerPoint;
 
 /** Names one point of a job that can be measured, typed or dragged. */
@@ -40,12 +41,8 @@ public sealed interface PointId {
      */
     record InnerPivot(Side side) implements PointId {}
 
-    record TrackBarBody() implements PointId {}
-
-    record TrackBarAxle() implements PointId {}
-
-    /** On the pin a beam axle rolls on. */
-    record CentrePinPoint() implements PointId {}
+    /** Of what holds a beam axle, or of the pin it rolls on. */
+    record OnBeam(BeamPoint.Which which) implements PointId {}
 
     /** A point of something in the way. @param index among the job's obstacles; @param point of its shape */
     record ObstaclePoint(int index, int point) implements PointId {}
@@ -72,9 +69,7 @@ public sealed interface PointId {
             case CrankPivot _ -> "crank-pivot";
             case DrivenPoint _ -> "driven-point";
             case InnerPivot i -> "inner-pivot-" + i.side().code();
-            case TrackBarBody _ -> "track-bar-body";
-            case TrackBarAxle _ -> "track-bar-axle";
-            case CentrePinPoint _ -> "centre-pin";
+            case OnBeam b -> b.which().code();
             case ObstaclePoint o -> "obstacle-" + o.index() + "-" + o.point();
             case DriverHip _ -> "driver-hip";
             case DriverHeel _ -> "driver-heel";
@@ -97,6 +92,7 @@ public sealed interface PointId {
         return switch (this) {
             case InnerPivot _ -> new InnerPivot(side);
             case OnCorner c -> new OnCorner(side, c.which());
+            case OnBeam b -> new OnBeam(b.which().on(side));
             case Hub _,
                     JointCentre _,
                     GearInput _,
@@ -107,9 +103,6 @@ public sealed interface PointId {
                     IdlerEnd _,
                     CrankPivot _,
                     DrivenPoint _,
-                    TrackBarBody _,
-                    TrackBarAxle _,
-                    CentrePinPoint _,
                     ObstaclePoint _,
                     DriverHip _,
                     DriverHeel _ -> this;

@@ -112,6 +112,12 @@ public final class BodySystem {
         return this;
     }
 
+    /** A vector of the frame, turned about an axis by an input, rad, stays square to one of the body. */
+    public BodySystem drivenSquare(Vector ofFrame, Direction axis, int angle, Body b, Vector ofB) {
+        equations.add(new Equation.Square(Body.FRAME, ofFrame, axis.vector(), angle, b, ofB));
+        return this;
+    }
+
     /** A rod with a ball at either end, as a distance. */
     public BodySystem rod(String name, Body a, Point onA, Body b, Point onB) {
         int longer = input();

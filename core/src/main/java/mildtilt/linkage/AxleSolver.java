@@ -9,7 +9,7 @@ import mildtilt.geometry.Frame;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.RigidMove;
 import mildtilt.geometry.Side;
-import mildtilt.linkage.corner.Beam;
+import mildtilt.linkage.beam.BeamPlacer;
 import mildtilt.linkage.rods.Rod;
 import mildtilt.suspension.CannotAssemble;
 import mildtilt.suspension.CannotAssemble.Reason;
@@ -22,20 +22,21 @@ import mildtilt.suspension.CannotAssemble.Reason;
 public final class AxleSolver {
 
     private static final double NO_TRAVEL = 1e-9;
+    private static final String AXLE = "axle";
     private static final Optional<RigidMove> STAYS = Optional.of(RigidMove.NONE);
 
     private final SteeredAxle axle;
     private final Motion motion;
     private final Map<Rod, Double> lengths = new EnumMap<>(Rod.class);
     private final Frame beamDesign;
-    private final double track;
+    private final BeamPlacer placer;
     private final RodEndAngles rodEnds;
 
     /** @throws ImpossibleGeometryException if a rod or arm has no length */
     public AxleSolver(SteeredAxle axle) {
         this.axle = axle;
         beamDesign = axle.beamDesign();
-        track = axle.track();
+        placer = axle.beam().map(b -> b.placer(beamDesign, axle.track())).orElseGet(() -> fixed(beamDesign));
         motion = axle.linkage().motion(axle);
         lengths.putAll(motion.lengths());
         if (!axle.oneTieRod()) {
@@ -75,12 +76,12 @@ public final class AxleSolver {
             case Corners.OnArms c ->
                 pose(gearInputLeft, new CornerPair.OnArms(c, travelLeft, travelRight), RigidMove.NONE);
             case Corners.OnKingpins c -> {
-                Beam.Place place = place(travelLeft, travelRight);
+                BeamPlacer.Place place = place(travelLeft, travelRight);
                 yield place.now().map(at -> onBeam(gearInputLeft, c, at)).orElseGet(() -> {
-                    CannotAssemble no =
-                            axle.beam().filter(b -> b instanceof Beam.Sprung).isPresent()
-                                    ? new CannotAssemble("track bar", place.missing(), Reason.LINK)
-                                    : new CannotAssemble("axle", place.missing(), Reason.WHEEL_TRAVEL);
+                    CannotAssemble no = new CannotAssemble(
+                            place.part(),
+                            place.missing(),
+                            place.part().equals(AXLE) ? Reason.WHEEL_TRAVEL : Reason.LINK);
                     return new AxleConfiguration(no, no, motion.gearAlone(gearInputLeft), Optional.empty());
                 });
             }
@@ -120,18 +121,16 @@ public final class AxleSolver {
                 : STAYS;
     }
 
-    private Beam.Place place(double travelLeft, double travelRight) {
-        return axle.beam()
-                .map(b -> b.place(beamDesign, track, travelLeft, travelRight))
-                .orElseGet(() -> fixed(travelLeft, travelRight));
+    private BeamPlacer.Place place(double travelLeft, double travelRight) {
+        return placer.place(travelLeft, travelRight);
     }
 
     /** Kingpins on the frame itself do not travel. */
-    private Beam.Place fixed(double travelLeft, double travelRight) {
-        double most = Math.abs(travelLeft) > Math.abs(travelRight) ? travelLeft : travelRight;
-        return Math.abs(most) > NO_TRAVEL
-                ? new Beam.Place(Optional.empty(), most)
-                : new Beam.Place(Optional.of(beamDesign), 0);
+    private static BeamPlacer fixed(Frame at) {
+        return (left, right) -> {
+            double most = Math.abs(left) > Math.abs(right) ? left : right;
+            return Math.abs(most) > NO_TRAVEL ? BeamPlacer.Place.not(AXLE, most) : BeamPlacer.Place.at(at);
+        };
     }
 
     /** Goes through the rod ends of an axle that stands. */

@@ -13,7 +13,7 @@ import mildtilt.geometry.Placing;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
-import mildtilt.linkage.corner.Beam;
+import mildtilt.linkage.beam.Beam;
 import mildtilt.linkage.corner.Corner;
 import mildtilt.linkage.corner.WheelTravel;
 import mildtilt.linkage.rods.Rod;

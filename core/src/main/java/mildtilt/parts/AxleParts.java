@@ -41,7 +41,12 @@ import mildtilt.linkage.RackTieRods;
 import mildtilt.linkage.Shuttle;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.linkage.SwingArm;
-import mildtilt.linkage.corner.Beam;
+import mildtilt.linkage.beam.Beam;
+import mildtilt.linkage.beam.Leaf;
+import mildtilt.linkage.beam.LeafSprung;
+import mildtilt.linkage.beam.Link;
+import mildtilt.linkage.beam.Linked;
+import mildtilt.linkage.beam.RadiusArms;
 import mildtilt.linkage.corner.Corner;
 import mildtilt.linkage.corner.WheelLimits;
 import mildtilt.linkage.rods.RodEnds;
@@ -292,15 +297,24 @@ public final class AxleParts {
             .needs("axleEnd", "axle_end_mm", ANYWHERE, "on the axle")
             .help("a track bar");
 
+    private static final String BAR_HELP = "leave out where the springs alone hold it sideways";
+
+    private static final Part<Link> AXLE_LINK = Part.of(Link.class)
+            .needs("bodyEnd", "body_end_mm", ANYWHERE, "on the frame")
+            .needs("axleEnd", "axle_end_mm", ANYWHERE, "on the axle")
+            .help("a link or arm of the axle");
+
+    private static final Part<Leaf> LEAF = Part.of(Leaf.class)
+            .needs("eye", "eye_mm", ANYWHERE, "the eye that is fixed to the frame, ahead of the axle or behind it")
+            .needs("seat", "seat_mm", ANYWHERE, "where the axle is clamped to it")
+            .needs("shackle", "shackle_mm", ANYWHERE, "the eye that hangs in the shackle")
+            .help("a leaf spring");
+
     public static final Form<Beam> BEAM = Form.Kinds.<Beam>of("kind", "the axle beam that carries both kingpins")
             .or(
                     "sprung",
                     Part.of(Beam.Sprung.class)
-                            .may(
-                                    "trackBar",
-                                    "track_bar",
-                                    new Group<>(TRACK_BAR),
-                                    "leave out where the springs alone hold it sideways")
+                            .may("trackBar", "track_bar", new Group<>(TRACK_BAR), BAR_HELP)
                             .help("on springs"))
             .or(
                     "centre_pin",
@@ -313,7 +327,43 @@ public final class AxleParts {
                                             "pin_axis",
                                             "along the pin, fore and aft",
                                             "Pin"))
-                            .help("rolls about a pin"));
+                            .help("rolls about a pin"))
+            .or(
+                    "leaf_springs",
+                    Part.of(LeafSprung.class)
+                            .needs("left", "left", new Group<>(LEAF), "the left spring")
+                            .may(
+                                    "ownRight",
+                                    "right",
+                                    new Group<>(LEAF),
+                                    "leave out if it is the mirror image of the left")
+                            .may("trackBar", "track_bar", new Group<>(TRACK_BAR), BAR_HELP)
+                            .help("on leaf springs, which also hold it"))
+            .or(
+                    "radius_arms",
+                    Part.of(RadiusArms.class)
+                            .needs("left", "left", new Group<>(AXLE_LINK), "the left arm")
+                            .may(
+                                    "ownRight",
+                                    "right",
+                                    new Group<>(AXLE_LINK),
+                                    "leave out if it is the mirror image of the left")
+                            .may("trackBar", "track_bar", new Group<>(TRACK_BAR), BAR_HELP)
+                            .help("on two radius arms fixed to it"))
+            .or(
+                    "links",
+                    Part.of(Linked.class)
+                            .needs(
+                                    "links",
+                                    "links",
+                                    new Kind.Many<>(new Group<>(AXLE_LINK), Linked.LEAST, Linked.MOST),
+                                    "three, with a track bar, or four")
+                            .may(
+                                    "trackBar",
+                                    "track_bar",
+                                    new Group<>(TRACK_BAR),
+                                    "leave out where two of four links are spread")
+                            .help("on three or four links"));
 
     private static final Form<Suspension> SUSPENSION = Form.Kinds.<Suspension>of("kind", "what holds the knuckle")
             .or(

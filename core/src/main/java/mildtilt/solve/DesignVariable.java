@@ -11,7 +11,7 @@ import mildtilt.job.Job;
 import mildtilt.linkage.BellCrank;
 import mildtilt.linkage.LinkagePoint;
 import mildtilt.linkage.SteeredAxle;
-import mildtilt.linkage.corner.Beam;
+import mildtilt.linkage.beam.Beam;
 import mildtilt.units.Phrase;
 import mildtilt.units.Quantity;
 
@@ -64,8 +64,7 @@ public enum DesignVariable {
             case PIVOT_SPACING -> !a.oneTieRod();
             case TRAVEL_PER_TURN -> a.gear() instanceof RackAndPinion;
             case DRAG_POINT_HEIGHT -> a.dragLinkSide().isPresent();
-            case TRACK_BAR_HEIGHT ->
-                a.beam().orElse(null) instanceof Beam.Sprung s && s.trackBar().isPresent();
+            case TRACK_BAR_HEIGHT -> a.beam().flatMap(Beam::trackBar).isPresent();
         };
     }
 
@@ -111,13 +110,9 @@ public enum DesignVariable {
                                 .orElse(a));
                     case TRACK_BAR_HEIGHT ->
                         job.editAxle(a -> a.beam()
-                                .map(b -> switch (b) {
-                                    case Beam.Sprung s ->
-                                        a.withBeam(new Beam.Sprung(s.trackBar()
-                                                .map(t -> new Beam.TrackBar(
-                                                        t.bodyEnd().plus(new Vector(0, 0, amount)), t.axleEnd()))));
-                                    case Beam.CentrePin _ -> a;
-                                })
+                                .map(b -> a.withBeam(b.withBar(b.trackBar()
+                                        .map(t -> new Beam.TrackBar(
+                                                t.bodyEnd().plus(new Vector(0, 0, amount)), t.axleEnd())))))
                                 .orElse(a));
                 };
     }

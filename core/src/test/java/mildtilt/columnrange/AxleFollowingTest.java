@@ -25,7 +25,7 @@ import mildtilt.io.jobfile.DemoJob;
 import mildtilt.job.FixedPart;
 import mildtilt.job.Job;
 import mildtilt.linkage.MountedOn;
-import mildtilt.linkage.corner.Beam;
+import mildtilt.linkage.beam.Beam;
 import mildtilt.solid.Bounds;
 import mildtilt.steer.position.AxlePose;
 import mildtilt.steer.position.SteeringTrain;

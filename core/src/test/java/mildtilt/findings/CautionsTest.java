@@ -28,7 +28,7 @@ import mildtilt.job.TrialLog;
 import mildtilt.job.Variant;
 import mildtilt.linkage.RackTieRods;
 import mildtilt.linkage.SteeredAxle;
-import mildtilt.linkage.corner.Beam;
+import mildtilt.linkage.beam.Beam;
 import mildtilt.linkage.corner.Corner;
 import mildtilt.linkage.corner.WheelLimits;
 import mildtilt.linkage.rods.RodTube;

@@ -21,7 +21,9 @@ import mildtilt.io.jobfile.DemoJob;
 import mildtilt.kinematics.Body;
 import mildtilt.kinematics.BodySystem;
 import mildtilt.kinematics.PoseSolver;
-import mildtilt.linkage.corner.Beam;
+import mildtilt.linkage.beam.Beam;
+import mildtilt.linkage.beam.Leaf;
+import mildtilt.linkage.beam.LeafSprung;
 import mildtilt.linkage.corner.Corner;
 import mildtilt.suspension.DoubleWishbone;
 import mildtilt.suspension.Kingpin;
@@ -36,6 +38,11 @@ class GearOnAxleTest {
     private static final Beam PIN = new Beam.CentrePin(new Axis(new Point(15, 4, 390), Direction.along(1, 0, 0.06)));
     private static final Beam SPRUNG =
             new Beam.Sprung(Optional.of(new Beam.TrackBar(new Point(-90, 330, 440), new Point(-85, -380, 395))));
+
+    private static final Beam LEAVES = new LeafSprung(
+            new Leaf(new Point(520, 430, 400), new Point(0, 430, 440), new Point(-600, 430, 470)),
+            Optional.empty(),
+            Optional.empty());
 
     private static SteeredAxle onBeam(SteeredAxle a, Beam beam) {
         return new SteeredAxle(
@@ -58,6 +65,7 @@ class GearOnAxleTest {
                 onBeam(DemoJob.MARSH_CARRIER.job().axle().orElseThrow(), PIN),
                 onBeam(DemoJob.MARSH_CARRIER.job().axle().orElseThrow(), SPRUNG),
                 onBeam(DemoJob.LIBRARY_BUS.job().axle().orElseThrow(), SPRUNG),
+                onBeam(DemoJob.MARSH_CARRIER.job().axle().orElseThrow(), LEAVES),
                 DemoJob.BOG_TENDER.job().axle().orElseThrow(),
                 DemoJob.HOP_PLATFORM.job().axle().orElseThrow());
     }

@@ -11,7 +11,7 @@ import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
 import mildtilt.io.jobfile.DemoJob;
-import mildtilt.linkage.corner.Beam;
+import mildtilt.linkage.beam.Beam;
 import mildtilt.linkage.rods.Rod;
 import mildtilt.suspension.Kingpin;
 import mildtilt.suspension.Knuckle;

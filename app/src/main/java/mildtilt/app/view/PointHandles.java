@@ -109,9 +109,7 @@ final class PointHandles extends Pane {
                     PointId.CrankPivot _,
                     PointId.DrivenPoint _,
                     PointId.InnerPivot _,
-                    PointId.TrackBarBody _,
-                    PointId.TrackBarAxle _,
-                    PointId.CentrePinPoint _ -> stage != WorkStage.COLUMN;
+                    PointId.OnBeam _ -> stage != WorkStage.COLUMN;
             case PointId.ObstaclePoint _, PointId.DriverHip _, PointId.DriverHeel _ -> false;
             case PointId.OnCorner c ->
                 stage == WorkStage.LINKAGE || stage == WorkStage.MAKE && c.which() == CornerPoint.TIE_ROD_POINT;
@@ -126,6 +124,7 @@ final class PointHandles extends Pane {
                 && switch (id) {
                     case PointId.OnCorner c -> c.side() == Side.RIGHT;
                     case PointId.InnerPivot e -> e.side() == Side.RIGHT;
+                    case PointId.OnBeam b -> b.which().side().equals(Optional.of(Side.RIGHT));
                     case PointId.Hub _,
                             PointId.JointCentre _,
                             PointId.GearInput _,
@@ -136,9 +135,6 @@ final class PointHandles extends Pane {
                             PointId.IdlerEnd _,
                             PointId.CrankPivot _,
                             PointId.DrivenPoint _,
-                            PointId.TrackBarBody _,
-                            PointId.TrackBarAxle _,
-                            PointId.CentrePinPoint _,
                             PointId.ObstaclePoint _,
                             PointId.DriverHip _,
                             PointId.DriverHeel _ -> false;

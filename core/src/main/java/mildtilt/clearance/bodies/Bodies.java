@@ -27,7 +27,8 @@ import mildtilt.job.Job;
 import mildtilt.linkage.Mechanism;
 import mildtilt.linkage.RelayPart;
 import mildtilt.linkage.SteeredAxle;
-import mildtilt.linkage.corner.Beam;
+import mildtilt.linkage.beam.Bar;
+import mildtilt.linkage.beam.Beam;
 import mildtilt.linkage.rods.Rod;
 import mildtilt.linkage.rods.RodEnds;
 import mildtilt.linkage.rods.RodTube;
@@ -514,19 +515,16 @@ public final class Bodies {
                     return List.of(
                             now.carried(pin(axle, Side.LEFT), design), now.carried(pin(axle, Side.RIGHT), design));
                 });
-        if (beam instanceof Beam.Sprung p && p.trackBar().isPresent()) {
-            Beam.TrackBar t = p.trackBar().get();
+        for (Bar bar : beam.bars()) {
             bars(
-                    FixedPart.TRACK_BAR.called(),
+                    FixedPart.called(bar.part()),
                     element,
                     Sort.TRACK_BAR,
                     Optional.empty(),
                     own.armDiameter(),
                     arms(Known.STRAIGHT),
-                    s -> {
-                        Frame now = s.pose().orElseThrow().stance().beam().orElse(design);
-                        return List.of(t.bodyEnd(), now.carried(t.axleEnd(), design));
-                    });
+                    s -> bar.line(RigidMove.between(
+                            design, s.pose().orElseThrow().stance().beam().orElse(design))));
         }
     }
 

@@ -9,7 +9,7 @@ import mildtilt.geometry.Vector;
 import mildtilt.job.Job;
 import mildtilt.linkage.DragLink;
 import mildtilt.linkage.SteeredAxle;
-import mildtilt.linkage.corner.Beam;
+import mildtilt.linkage.beam.Beam;
 import mildtilt.linkage.corner.WheelTravel;
 import mildtilt.steer.BumpSteer;
 import mildtilt.steer.FrontView;
@@ -69,17 +69,19 @@ public final class BumpReasons {
     private static Optional<Phrase> trackBar(SteeredAxle axle) {
         if (!(axle.linkage() instanceof DragLink link)
                 || !(axle.gear() instanceof ArmGear gear)
-                || !(axle.beam().orElse(null) instanceof Beam.Sprung s)) {
+                || axle.beam().isEmpty()
+                || axle.beam().get() instanceof Beam.CentrePin) {
             return Optional.empty();
         }
         Vector drag = BumpSteer.dragLink(axle, link, gear);
-        if (s.trackBar().isEmpty()) {
+        Optional<Beam.TrackBar> held = axle.beam().get().trackBar();
+        if (held.isEmpty()) {
             return Optional.of(Phrase.of(
                     "Seen from the front the drag link is {0} from level; as the axle rises it swings, and "
                             + "without a track bar nothing swings with it.",
                     Quantity.angle(Math.abs(FrontView.slopeDeg(drag)))));
         }
-        Vector bar = s.trackBar().get().axleEnd().minus(s.trackBar().get().bodyEnd());
+        Vector bar = held.get().axleEnd().minus(held.get().bodyEnd());
         return Optional.of(Phrase.of(
                 "Seen from the front the drag link slopes {0} and the track bar {1}; parallel and of one length "
                         + "({2} and {3} now) they would swing alike.",

@@ -22,6 +22,7 @@ import mildtilt.geometry.Side;
 import mildtilt.id.Id;
 import mildtilt.job.FixedPart;
 import mildtilt.linkage.RelayPart;
+import mildtilt.linkage.beam.BeamPart;
 import mildtilt.linkage.rods.Rod;
 
 /**
@@ -480,11 +481,11 @@ final class IdsForNames {
                         Map.entry("column arm", FixedPart.COLUMN_ARM),
                         Map.entry("pitman arm", FixedPart.PITMAN_ARM),
                         Map.entry("axle beam", FixedPart.AXLE_BEAM),
-                        Map.entry("track bar", FixedPart.TRACK_BAR),
                         Map.entry("steering wheel", FixedPart.STEERING_WHEEL),
                         Map.entry("knuckles of the hands", FixedPart.HANDS),
                         Map.entry("column tube", FixedPart.COLUMN_TUBE))
                 .forEach((called, part) -> all.put(called, part.called().id()));
+        all.put("track bar", FixedPart.called(BeamPart.TRACK_BAR).id());
         Map<String, FixedPart> sided = Map.of(
                 "tyre",
                 FixedPart.TYRE,

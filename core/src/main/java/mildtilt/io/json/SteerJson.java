@@ -15,7 +15,7 @@ import mildtilt.job.Job;
 import mildtilt.linkage.AxleConfiguration;
 import mildtilt.linkage.Mechanism;
 import mildtilt.linkage.SteeredAxle;
-import mildtilt.linkage.corner.Beam;
+import mildtilt.linkage.beam.Beam;
 import mildtilt.linkage.rods.Rod;
 import mildtilt.steer.SteerFigures;
 import mildtilt.steer.SteerFigures.BumpRow;
@@ -97,10 +97,7 @@ final class SteerJson {
     }
 
     private static Optional<Double> trackBar(Job job) {
-        return job.axle()
-                .flatMap(SteeredAxle::beam)
-                .flatMap(b -> b instanceof Beam.Sprung sprung ? sprung.trackBar() : Optional.empty())
-                .map(Beam.TrackBar::length);
+        return job.axle().flatMap(SteeredAxle::beam).flatMap(Beam::trackBar).map(Beam.TrackBar::length);
     }
 
     private static ObjectNode steerRow(SteeredAxle axle, SteerRow r) {

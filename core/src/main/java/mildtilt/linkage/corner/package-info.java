@@ -1,6 +1,6 @@
 /**
- * One steered corner as it is described and asked for: knuckle on its suspension, its limits, its travel, and the beam
- * that joins two. Lengths mm, travel + up.
+ * One steered corner as it is described and asked for: knuckle on its suspension, its limits, and its travel.
+ * Lengths mm, travel + up.
  */
 @NullMarked
 package mildtilt.linkage.corner;
