@@ -6,7 +6,8 @@ import mildtilt.io.jobfile.DemoJob;
 public enum AxleChoice {
     WISHBONES("Double wishbones", DemoJob.MARSH_CARRIER),
     STRUTS("Struts", DemoJob.GARDEN_SHUTTLE),
-    SPRUNG_BEAM("Beam axle on springs", DemoJob.BOG_TENDER),
+    SPRUNG_BEAM("Beam axle on coils, track bar", DemoJob.BOG_TENDER),
+    LEAF_BEAM("Beam axle on leaf springs", DemoJob.LOG_HAULER),
     PINNED_BEAM("Beam axle on a centre pin", DemoJob.HOP_PLATFORM),
     FRAME_KINGPINS("Kingpins fixed to the frame", DemoJob.GREENHOUSE_TUG);
 
@@ -31,7 +32,7 @@ public enum AxleChoice {
     boolean independent() {
         return switch (this) {
             case WISHBONES, STRUTS -> true;
-            case SPRUNG_BEAM, PINNED_BEAM, FRAME_KINGPINS -> false;
+            case SPRUNG_BEAM, LEAF_BEAM, PINNED_BEAM, FRAME_KINGPINS -> false;
         };
     }
 }

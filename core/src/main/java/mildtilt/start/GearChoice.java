@@ -9,6 +9,7 @@ public enum GearChoice {
     BOX_CENTRE_LINK("Box, idler and centre link", DemoJob.LIBRARY_BUS, AxleChoice.WISHBONES),
     BOX_SHUTTLE("Box and shuttle on a bar", DemoJob.SALT_RAKE, AxleChoice.WISHBONES),
     BOX_TO_KNUCKLE("Box, drag link to the knuckle", DemoJob.BOG_TENDER, AxleChoice.SPRUNG_BEAM),
+    BOX_ALONG_SPRING("Box, drag link along the frame", DemoJob.LOG_HAULER, AxleChoice.LEAF_BEAM),
     BOX_TO_TIE_ROD("Box, drag link to the tie rod", DemoJob.HOP_PLATFORM, AxleChoice.PINNED_BEAM),
     RACK_ON_AXLE("Rack bolted to the axle", DemoJob.VINE_SPRAYER, AxleChoice.PINNED_BEAM),
     COLUMN_ARM("Column arm and bell crank", DemoJob.GREENHOUSE_TUG, AxleChoice.FRAME_KINGPINS);
@@ -37,10 +38,13 @@ public enum GearChoice {
         return usual;
     }
 
+    /** A beam that goes up and down. */
+    private static boolean beam(AxleChoice axle) {
+        return axle == AxleChoice.SPRUNG_BEAM || axle == AxleChoice.LEAF_BEAM;
+    }
+
     /** Whether it can steer wheels that are carried this way. */
     public boolean suits(AxleChoice axle) {
-        return axle == usual
-                || axle.independent() && usual.independent()
-                || this == RACK_ON_AXLE && axle == AxleChoice.SPRUNG_BEAM;
+        return axle == usual || axle.independent() && usual.independent() || this == RACK_ON_AXLE && beam(axle);
     }
 }

@@ -32,6 +32,7 @@ import mildtilt.linkage.MountedOn;
 import mildtilt.linkage.RackTieRods;
 import mildtilt.linkage.Shuttle;
 import mildtilt.linkage.SteeredAxle;
+import mildtilt.linkage.beam.BeamKind;
 import mildtilt.linkage.corner.Corner;
 import mildtilt.linkage.rods.Rod;
 import mildtilt.linkage.rods.RodEnds;
@@ -120,6 +121,21 @@ final class AxleFields {
                                 .meaning(
                                         "A gear on the axle goes with it over the whole travel, and the column has to follow: a sliding shaft and two joints."));
             }
+        }
+        if (element instanceof Element.BeamElement) {
+            axle.beam()
+                    .ifPresent(
+                            b -> all.add(
+                                    ChoiceField.of(
+                                                    AXLE.in("beam").in("kind").id(),
+                                                    "Held by",
+                                                    BeamKind.values(),
+                                                    BeamKind::label,
+                                                    BeamKind.of(b),
+                                                    (j, kind) -> j.editAxle(a -> a.withBeam(
+                                                            kind.usual(a.beamDesign(), a.track(), b.trackBar()))))
+                                            .meaning(
+                                                    "What takes the axle fore and aft, sideways and in twist. Another one comes in usual sizes: move its points to where yours are.")));
         }
         if (element instanceof Element.Relay
                 && axle.beam().isPresent()

@@ -17,7 +17,8 @@ public enum DemoJob {
     HOP_PLATFORM("hop-platform", "Hop-garden platform", "beam axle on a centre pin, drag link to the tie rod"),
     GREENHOUSE_TUG("greenhouse-tug", "Greenhouse tug", "column arm, bell crank, knuckles on the frame"),
     SALT_RAKE("salt-rake", "Salt-pan rake carrier", "pitman arm, shuttle on a bar"),
-    VINE_SPRAYER("vine-sprayer", "Vineyard sprayer", "rack bolted to a beam axle on a centre pin");
+    VINE_SPRAYER("vine-sprayer", "Vineyard sprayer", "rack bolted to a beam axle on a centre pin"),
+    LOG_HAULER("log-hauler", "Log hauler", "beam axle on leaf springs, drag link along the spring");
 
     private final String file;
     private final String title;

@@ -27,6 +27,7 @@ import mildtilt.suspension.CannotAssemble;
 import mildtilt.suspension.KnucklePose;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.MethodSource;
 
 /** How beam axles go as their wheels rise, by what holds them. */
@@ -290,5 +291,22 @@ class BeamTest {
         assertThat(new PointId.OnBeam(BeamPoint.Which.LEFT_EYE).onRight())
                 .isEqualTo(new PointId.OnBeam(BeamPoint.Which.RIGHT_EYE));
         assertThat(BeamPoint.Which.CENTRE_PIN.on(Side.RIGHT)).isEqualTo(BeamPoint.Which.CENTRE_PIN);
+    }
+
+    /** Whatever is chosen to hold it, the axle is held, the wheels follow, and the choice is read back. */
+    @ParameterizedTest
+    @EnumSource(BeamKind.class)
+    void everyKindBeginsWithWhatHoldsTheAxle(BeamKind kind) {
+        Job job = DemoJob.BOG_TENDER
+                .job()
+                .editAxle(a -> a.withBeam(kind.usual(
+                        a.beamDesign(), a.track(), a.beam().orElseThrow().trackBar())));
+        assertThat(BeamKind.of(job.axle().orElseThrow().beam().orElseThrow())).isEqualTo(kind);
+        AxleSolver axle = new AxleSolver(job.axle().orElseThrow());
+        for (double[] z : kind == BeamKind.CENTRE_PIN ? new double[][] {{0, 0}, {50, -50}} : RISES) {
+            assertThat(axle.pose(0.2, z[0], z[1]).left())
+                    .as(kind + " at " + z[0] + ", " + z[1])
+                    .isInstanceOf(KnucklePose.class);
+        }
     }
 }
