@@ -24,12 +24,16 @@ import mildtilt.arms.KnuckleChange;
 import mildtilt.arms.KnuckleEdits;
 import mildtilt.findings.Fault;
 import mildtilt.findings.Finding;
+import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
 import mildtilt.io.jobfile.DemoJob;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
 import mildtilt.job.Variant;
+import mildtilt.linkage.MountedOn;
+import mildtilt.linkage.beam.BeamKind;
+import mildtilt.linkage.beam.LeafSprung;
 import mildtilt.steer.position.SteeringInput;
 import mildtilt.units.LengthUnit;
 import org.junit.jupiter.api.AfterEach;
@@ -471,5 +475,60 @@ class LinkageStageTest {
         robot.interact(() -> app.shell.documents().openDemo(app.stage, DemoJob.BOG_TENDER));
         assertThat(app.bench.job()).isEqualTo(DemoJob.BOG_TENDER.job());
         assertThat(app.bench.unsaved()).isFalse();
+    }
+
+    private void choose(FxRobot robot, String id, int option) {
+        AppWindow.until(() -> robot.lookup(id).tryQuery().isPresent());
+        robot.interact(() ->
+                robot.lookup(id).queryAs(ChoiceBox.class).getSelectionModel().select(option));
+        app.settle();
+    }
+
+    /** A rack that was taken as on the frame is said to be on the axle: the column turns it as the axle rolls. */
+    @Test
+    void gearIsBoltedToTheAxleAndTheAxleHeldOtherwise(FxRobot robot) {
+        Job framed = DemoJob.VINE_SPRAYER.job().editAxle(a -> a.withStatedGearOn(Optional.of(MountedOn.FRAME)));
+        robot.interact(() -> app.bench.open(framed, Optional.empty()));
+        app.settle();
+        robot.interact(() -> {
+            app.bench.stageProperty().set(WorkStage.LINKAGE);
+            app.bench.showPart(Optional.of(new Element.GearElement()));
+        });
+        app.settle();
+        double fixed = now(Headline.BUMP_STEER_NORMAL);
+        robot.interact(() -> app.bench.steerTo(new SteeringInput(0, 60, -60)));
+        double input = app.bench.pose().orElseThrow().gearInputDeg();
+        assertThat(input).isZero();
+        choose(robot, "#choice-axle-gear-on", 2);
+        assertThat(app.bench.job()).isEqualTo(DemoJob.VINE_SPRAYER.job());
+        assertThat(Math.abs(app.bench.pose().orElseThrow().gearInputDeg())).isGreaterThan(3);
+        assertThat(now(Headline.BUMP_STEER_NORMAL)).isNotEqualTo(fixed);
+        // The range says what the travel does to the column.
+        robot.interact(() -> {
+            app.bench.stageProperty().set(WorkStage.COLUMN);
+            app.bench.sideTabProperty().set(SideTab.RANGE);
+        });
+        AppWindow.untilSays(robot, "#range-pane", "The gear is on the axle");
+        // Held by leaf springs instead of a pin: their points can be typed at once.
+        robot.interact(() -> {
+            app.bench.steerTo(SteeringInput.STRAIGHT_AHEAD);
+            app.bench.stageProperty().set(WorkStage.LINKAGE);
+            app.bench.showPart(Optional.of(new Element.BeamElement()));
+        });
+        choose(robot, "#choice-axle-beam-kind", BeamKind.LEAF_SPRINGS.ordinal());
+        LeafSprung leaves =
+                (LeafSprung) app.bench.job().axle().orElseThrow().beam().orElseThrow();
+        AppWindow.type(robot, "#field-z-left-eye", "505");
+        assertThat(app.bench.job().axle().orElseThrow().beam())
+                .contains(leaves.withLeft(leaves.left()
+                        .withEye(new Point(
+                                leaves.left().eye().x(), leaves.left().eye().y(), 505))));
+        app.settle();
+        app.nothingIsCutOff("the beam's points");
+        robot.interact(() -> {
+            app.bench.undo();
+            app.bench.undo();
+        });
+        assertThat(app.bench.job()).isEqualTo(DemoJob.VINE_SPRAYER.job());
     }
 }

@@ -12,6 +12,7 @@ import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
+import mildtilt.linkage.DragLink;
 import mildtilt.linkage.Shuttle;
 import mildtilt.linkage.SteeredAxle;
 
@@ -76,12 +77,16 @@ public record VehicleScale(double track, double wheelbase, double tyre) {
                 v.tyreWidth() * along,
                 v.loads());
         Job sized = placed.withVehicle(vehicle)
-                .withAxle(
-                        mirrored(bare.axle().orElseThrow(), travel(placed.axle().orElseThrow(), along)));
+                .withAxle(mirrored(
+                        bare.axle().orElseThrow(),
+                        swing(bare.axle().orElseThrow(), travel(placed.axle().orElseThrow(), along))));
         return sized.column()
                 .map(c -> sized.withColumn(bearings(job.column().orElseThrow(), c)))
                 .orElse(sized);
     }
+
+    /** As far as a box's arm swings, degrees. */
+    private static final double MOST_SWING = 60;
 
     /** The gear's travel goes with the arms' length, a shuttle's with it. */
     private static SteeredAxle travel(SteeredAxle a, double along) {
@@ -92,6 +97,21 @@ public record VehicleScale(double track, double wheelbase, double tyre) {
         return geared.linkage() instanceof Shuttle s
                 ? geared.withLinkage(s.withTravelEachWay(s.travelEachWay().map(t -> t * along)))
                 : geared;
+    }
+
+    /** An arm on the knuckle that has grown more than the gear's needs so much more swing for the same lock. */
+    private static SteeredAxle swing(SteeredAxle was, SteeredAxle a) {
+        Optional<Double> more = lever(a).flatMap(now -> lever(was).map(before -> now / before));
+        return more.map(m -> a.editArmGear(g -> g.withSweepEachWay(Math.min(MOST_SWING, g.sweepEachWayDeg() * m))))
+                .orElse(a);
+    }
+
+    /** Of the arm that a drag link pushes on a knuckle, in lengths of the gear's arm. */
+    private static Optional<Double> lever(SteeredAxle a) {
+        return a.linkage() instanceof DragLink d && d.attachment() instanceof DragLink.Attachment.OnKnuckle k
+                ? a.armGear()
+                        .map(g -> a.corner(k.side()).suspension().steerAxis().distanceTo(k.point()) / g.armLength())
+                : Optional.empty();
     }
 
     /** With the right side the mirror image again where it was one. */

@@ -331,10 +331,10 @@ public final class AxleParts {
             .or(
                     "leaf_springs",
                     Part.of(LeafSprung.class)
-                            .needs("left", "left", new Group<>(LEAF), "the left spring")
+                            .needs("left", "spring", new Group<>(LEAF), "the left spring")
                             .may(
                                     "ownRight",
-                                    "right",
+                                    "right_spring",
                                     new Group<>(LEAF),
                                     "leave out if it is the mirror image of the left")
                             .may("trackBar", "track_bar", new Group<>(TRACK_BAR), BAR_HELP)
@@ -342,10 +342,10 @@ public final class AxleParts {
             .or(
                     "radius_arms",
                     Part.of(RadiusArms.class)
-                            .needs("left", "left", new Group<>(AXLE_LINK), "the left arm")
+                            .needs("left", "arm", new Group<>(AXLE_LINK), "the left arm")
                             .may(
                                     "ownRight",
-                                    "right",
+                                    "right_arm",
                                     new Group<>(AXLE_LINK),
                                     "leave out if it is the mirror image of the left")
                             .may("trackBar", "track_bar", new Group<>(TRACK_BAR), BAR_HELP)

@@ -30,6 +30,8 @@ public enum DesignVariable {
     DRAG_POINT_HEIGHT("Drag link's end on the knuckle, up or down", 40),
     TRACK_BAR_HEIGHT("Track bar's frame end, up or down", 60);
 
+    private static final double MOSTLY_ACROSS = 0.9;
+
     private final String label;
     private final double usual;
 
@@ -60,7 +62,10 @@ public enum DesignVariable {
         return switch (this) {
             case GEAR_HEIGHT, GEAR_FORE_AFT, ARM_LENGTH, ARM_OUT, ARM_RAISE, GEAR_TRAVEL -> true;
             // A rack turned about itself leaves its pivots where they are.
-            case GEAR_TILT, GEAR_ARM -> a.gear() instanceof ArmGear;
+            case GEAR_ARM -> a.gear() instanceof ArmGear;
+            // A shaft across the vehicle does not lean as it is turned about the vehicle's left.
+            case GEAR_TILT ->
+                a.gear() instanceof ArmGear g && Math.abs(g.axis().direction().y()) < MOSTLY_ACROSS;
             case PIVOT_SPACING -> !a.oneTieRod();
             case TRAVEL_PER_TURN -> a.gear() instanceof RackAndPinion;
             case DRAG_POINT_HEIGHT -> a.dragLinkSide().isPresent();

@@ -4,8 +4,10 @@ import static mildtilt.io.JsonTree.number;
 import static mildtilt.io.JsonTree.object;
 import static mildtilt.io.JsonTree.point;
 
+import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import mildtilt.analysis.Analysis;
+import mildtilt.column.ColumnTrain;
 import mildtilt.geometry.Side;
 import mildtilt.linkage.AxleSolver;
 import mildtilt.linkage.RodEnd;
@@ -26,12 +28,16 @@ final class PoseJson {
         number(o, "steering_wheel_deg", at.steeringWheelDeg());
         number(o, "travel_left_mm", at.travelLeft());
         number(o, "travel_right_mm", at.travelRight());
-        number(o, "gear_input_deg", analysis.train().gearInputDeg(at.steeringWheelDeg()));
         if (analysis.train().axle().isEmpty()) {
+            number(o, "gear_input_deg", analysis.train().gearInputDeg(at.steeringWheelDeg()));
             return o;
         }
         AxleSolver axle = analysis.train().axle().get();
         AxlePose pose = analysis.train().pose(at.steeringWheelDeg(), at.travelLeft(), at.travelRight());
+        number(o, "gear_input_deg", pose.gearInputDeg());
+        if (axle.axle().gearOnAxle()) {
+            analysis.train().columnAt(pose.stance().gearMove()).ifPresent(c -> following(o, c));
+        }
         SteerJson.mechanism(o, axle.axle(), pose.stance());
         o.put("assembles", pose.assembled().isPresent());
         o.set("left", corner(axle, Side.LEFT, pose.left()));
@@ -58,6 +64,18 @@ final class PoseJson {
             });
         }
         return o;
+    }
+
+    /** A column that goes with the axle stands otherwise at each position. */
+    private static void following(ObjectNode o, ColumnTrain now) {
+        ArrayNode angles = o.putArray("joint_angles_deg");
+        for (int i = 0; i < now.column().joints().size(); i++) {
+            angles.add(now.jointAngleDeg(i));
+        }
+        ArrayNode lengths = o.putArray("shaft_lengths_mm");
+        for (int i = 0; i < now.column().shafts().size(); i++) {
+            lengths.add(now.column().length(i));
+        }
     }
 
     private static ObjectNode corner(AxleSolver axle, Side side, CornerPose pose) {
