@@ -500,7 +500,7 @@ class LinkageStageTest {
         double input = app.bench.pose().orElseThrow().gearInputDeg();
         assertThat(input).isZero();
         choose(robot, "#choice-axle-gear-on", 2);
-        assertThat(app.bench.job()).isEqualTo(DemoJob.VINE_SPRAYER.job());
+        assertThat(app.bench.job().plan()).isEqualTo(DemoJob.VINE_SPRAYER.job().plan());
         assertThat(Math.abs(app.bench.pose().orElseThrow().gearInputDeg())).isGreaterThan(3);
         assertThat(now(Headline.BUMP_STEER_NORMAL)).isNotEqualTo(fixed);
         // The range says what the travel does to the column.
@@ -529,6 +529,6 @@ class LinkageStageTest {
             app.bench.undo();
             app.bench.undo();
         });
-        assertThat(app.bench.job()).isEqualTo(DemoJob.VINE_SPRAYER.job());
+        assertThat(app.bench.job().plan()).isEqualTo(DemoJob.VINE_SPRAYER.job().plan());
     }
 }
