@@ -11,6 +11,7 @@ import mildtilt.linkage.corner.Corner;
 import mildtilt.suspension.DoubleWishbone;
 import mildtilt.suspension.Kingpin;
 import mildtilt.suspension.Strut;
+import mildtilt.suspension.SwingBeam;
 import mildtilt.units.Phrase;
 import mildtilt.units.Quantity;
 
@@ -135,6 +136,11 @@ public final class CutAndMove {
                 List.of(
                         new Mark("the lower ball joint", s.lowerBallJoint()),
                         new Mark("the strut's lower point", s.axisLowerPoint()),
+                        wheel);
+            case SwingBeam b ->
+                List.of(
+                        new Mark("the kingpin's lower point", b.lower()),
+                        new Mark("the kingpin's upper point", b.upper()),
                         wheel);
             case Kingpin k ->
                 List.of(

@@ -30,6 +30,7 @@ import mildtilt.suspension.DoubleWishbone;
 import mildtilt.suspension.Kingpin;
 import mildtilt.suspension.KnucklePose;
 import mildtilt.suspension.Strut;
+import mildtilt.suspension.SwingBeam;
 import mildtilt.units.Quantity;
 
 /** Gear, linkage, corners and beam as they stand. */
@@ -231,6 +232,11 @@ final class AxleSketch {
                 out.line(KNUCKLES, Pen.WISHBONE, s.lowerInnerFront(), k.steerAxisLow(), s.lowerInnerRear());
                 out.line(KNUCKLES, Pen.STRUT, s.topMount(), k.carried(s.axisLowerPoint()));
                 out.line(KNUCKLES, Pen.WISHBONE, k.carried(s.axisLowerPoint()), k.steerAxisLow());
+            }
+            case SwingBeam b -> {
+                Point end = k.steerAxis().footOf(k.wheelCentre());
+                out.line(KNUCKLES, Pen.BEAM, b.pivot(), end);
+                out.line(KNUCKLES, Pen.WISHBONE, b.armEnd(), b.armOnBeam(end));
             }
             case Kingpin _ -> {}
         }

@@ -20,6 +20,8 @@ public enum FixedPart {
     LOWER_ARM(true, "lower arm"),
     UPPER_ARM(true, "upper arm"),
     STRUT(true, "strut"),
+    SWING_BEAM(true, "swing beam"),
+    RADIUS_ARM(true, "radius arm"),
     STEERING_ARM(true, "steering arm"),
     LEG(true, "leg"),
     RACK_HOUSING(false, "rack housing"),

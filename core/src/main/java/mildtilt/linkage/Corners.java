@@ -8,6 +8,9 @@ import mildtilt.linkage.rods.Rod;
 import mildtilt.suspension.CornerSolver;
 import mildtilt.suspension.Kingpin;
 import mildtilt.suspension.KingpinSolver;
+import mildtilt.suspension.SwingBeam;
+import mildtilt.suspension.SwingBeamSolver;
+import mildtilt.suspension.TravellingCorner;
 
 /** Both corners of an axle made ready, each steered by a rod whose other end the linkage moves. */
 sealed interface Corners {
@@ -21,9 +24,9 @@ sealed interface Corners {
     record RodAt(Point onKnuckle, Point otherEnd, String rod) {}
 
     /** Each on suspension arms of its own. */
-    record OnArms(CornerSolver left, CornerSolver right) implements Corners {
+    record OnArms(TravellingCorner left, TravellingCorner right) implements Corners {
 
-        CornerSolver of(Side side) {
+        TravellingCorner of(Side side) {
             return side == Side.LEFT ? left : right;
         }
 
@@ -64,9 +67,11 @@ sealed interface Corners {
                 new RodAt(axle.corner(Side.RIGHT).knuckle().tieRodPoint(), rightInner, Rod.RIGHT_TIE_ROD.label()));
     }
 
-    private static CornerSolver arms(SteeredAxle axle, Side side, RodAt rod) {
+    private static TravellingCorner arms(SteeredAxle axle, Side side, RodAt rod) {
         Corner c = axle.corner(side);
-        return new CornerSolver(side, c.suspension(), c.knuckle(), rod.onKnuckle, rod.otherEnd, rod.rod);
+        return c.suspension() instanceof SwingBeam b
+                ? new SwingBeamSolver(side, b, c.knuckle(), rod.onKnuckle, rod.otherEnd, rod.rod)
+                : new CornerSolver(side, c.suspension(), c.knuckle(), rod.onKnuckle, rod.otherEnd, rod.rod);
     }
 
     private static KingpinSolver kingpin(SteeredAxle axle, Side side, RodAt rod) {

@@ -56,6 +56,7 @@ import mildtilt.suspension.Kingpin;
 import mildtilt.suspension.Knuckle;
 import mildtilt.suspension.Strut;
 import mildtilt.suspension.Suspension;
+import mildtilt.suspension.SwingBeam;
 
 /** Gear, linkage, beam and corners. */
 public final class AxleParts {
@@ -389,6 +390,14 @@ public final class AxleParts {
                                     ANYWHERE,
                                     "second point on the strut's axis, fixed to the knuckle")
                             .help("a strut"))
+            .or(
+                    "swing_beam",
+                    Part.of(SwingBeam.class)
+                            .needs("pivot", "pivot_mm", ANYWHERE, "the beam's pivot on the frame")
+                            .needs("armEnd", "radius_arm_mm", ANYWHERE, "the radius arm's joint on the frame")
+                            .needs("lower", "lower_point_mm", ANYWHERE, "a point on the kingpin's axis")
+                            .needs("upper", "upper_point_mm", ANYWHERE, "a point on it further up")
+                            .help("a long beam of its own"))
             .or(
                     "kingpin",
                     Part.of(Kingpin.class)

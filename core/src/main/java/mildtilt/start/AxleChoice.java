@@ -6,6 +6,7 @@ import mildtilt.io.jobfile.DemoJob;
 public enum AxleChoice {
     WISHBONES("Double wishbones", DemoJob.MARSH_CARRIER),
     STRUTS("Struts", DemoJob.GARDEN_SHUTTLE),
+    SWING_BEAMS("Swing beams, radius arms", DemoJob.DUNE_WARDEN),
     SPRUNG_BEAM("Beam axle on coils, track bar", DemoJob.BOG_TENDER),
     LEAF_BEAM("Beam axle on leaf springs", DemoJob.LOG_HAULER),
     PINNED_BEAM("Beam axle on a centre pin", DemoJob.HOP_PLATFORM),
@@ -32,7 +33,7 @@ public enum AxleChoice {
     boolean independent() {
         return switch (this) {
             case WISHBONES, STRUTS -> true;
-            case SPRUNG_BEAM, LEAF_BEAM, PINNED_BEAM, FRAME_KINGPINS -> false;
+            case SWING_BEAMS, SPRUNG_BEAM, LEAF_BEAM, PINNED_BEAM, FRAME_KINGPINS -> false;
         };
     }
 }

@@ -12,6 +12,8 @@ public enum CornerPoint {
     STRUT_LOWER("point low on the strut"),
     KINGPIN_LOWER("kingpin, lower point"),
     KINGPIN_UPPER("kingpin, upper point"),
+    BEAM_PIVOT("swing beam, pivot on the frame"),
+    BEAM_ARM("radius arm, joint on the frame"),
     WHEEL_CENTRE("wheel centre"),
     TIE_ROD_POINT("tie-rod point on the steering arm");
 

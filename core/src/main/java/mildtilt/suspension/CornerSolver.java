@@ -34,7 +34,7 @@ import org.jspecify.annotations.Nullable;
  * swing follows from the height, and the rod's length is the root; the linkage ends exactly where that length is at its
  * greatest or least ({@link #byTurn}).
  */
-public final class CornerSolver {
+public final class CornerSolver implements TravellingCorner {
 
     private static final double HEIGHT_TOLERANCE = 1e-11;
     private static final double ROOT = 1e-8;
@@ -107,6 +107,7 @@ public final class CornerSolver {
                 lower = Orbit.of(Axis.through(s.lowerInnerRear(), s.lowerInnerFront()), s.lowerBallJoint());
                 upper = new Upper.TopMount(s.topMount());
             }
+            case SwingBeam _ -> throw new ImpossibleGeometryException("A swing beam has a solver of its own.");
             case Kingpin _ -> throw new ImpossibleGeometryException("A kingpin does not travel by itself.");
         }
         designHeight = knuckle.wheelCentre().z();
@@ -127,6 +128,7 @@ public final class CornerSolver {
                 : -1;
     }
 
+    @Override
     public double rodLength() {
         return knuckle.rodLength();
     }
@@ -152,6 +154,7 @@ public final class CornerSolver {
      * @param tieRodInner place of the tie rod's inner end; the same unless another rod steers this knuckle
      * @param travel rise of the wheel centre from its design height, mm
      */
+    @Override
     public CornerPose solve(Point inner, Point tieRodInner, double travel) {
         double target = designHeight + travel;
         Trial trial = bySecant(inner, target);

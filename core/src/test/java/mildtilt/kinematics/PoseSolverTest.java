@@ -29,6 +29,7 @@ import mildtilt.suspension.DoubleWishbone;
 import mildtilt.suspension.Kingpin;
 import mildtilt.suspension.KnucklePose;
 import mildtilt.suspension.Strut;
+import mildtilt.suspension.SwingBeam;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -84,6 +85,11 @@ class PoseSolverTest {
                     // The top mount lies on the strut's axis, which the knuckle carries.
                     system.onLine(knuckle, Axis.through(s.axisLowerPoint(), s.topMount()), Body.FRAME, s.topMount());
                     system.driven(knuckle, c.knuckle().wheelCentre(), Vector.Z.direction(), rise);
+                }
+                case SwingBeam b -> {
+                    Body beam = system.body(b.lower());
+                    system.hinge(Body.FRAME, beam, b.hinge()).hinge(beam, knuckle, b.steerAxis());
+                    system.driven(beam, c.knuckle().wheelCentre(), Vector.Z.direction(), rise);
                 }
                 case Kingpin k -> system.hinge(Body.FRAME, knuckle, Axis.through(k.lower(), k.upper()));
             }
@@ -194,6 +200,22 @@ class PoseSolverTest {
                         onKingpin(a.left()),
                         a.ownRight().map(PoseSolverTest::onKingpin)))
                 .orElseThrow());
+    }
+
+    @Test
+    void swingBeamsAreAsInClosedForm() {
+        isAsInClosedForm(DemoJob.MARSH_CARRIER
+                .job()
+                .axle()
+                .orElseThrow()
+                .withLeft(onSwingBeam(
+                        DemoJob.MARSH_CARRIER.job().axle().orElseThrow().left())));
+    }
+
+    private static Corner onSwingBeam(Corner c) {
+        DoubleWishbone w = (DoubleWishbone) c.suspension();
+        return c.withSuspension(new SwingBeam(
+                new Point(25, -190, 330), new Point(-720, 330, 400), w.lowerBallJoint(), w.upperBallJoint()));
     }
 
     private static Corner onKingpin(Corner c) {

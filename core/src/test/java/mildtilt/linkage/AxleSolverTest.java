@@ -27,6 +27,7 @@ import mildtilt.suspension.DoubleWishbone;
 import mildtilt.suspension.Kingpin;
 import mildtilt.suspension.KnucklePose;
 import mildtilt.suspension.Strut;
+import mildtilt.suspension.SwingBeam;
 import mildtilt.units.LengthUnit;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -153,6 +154,7 @@ class AxleSolverTest {
                 switch (corner.suspension()) {
                     case DoubleWishbone w -> w.lowerBallJoint();
                     case Strut s -> s.lowerBallJoint();
+                    case SwingBeam b -> b.lower();
                     case Kingpin p -> p.lower();
                 };
         holds(k.steerAxisLow(), k.wheelCentre(), low.distanceTo(corner.knuckle().wheelCentre()));

@@ -27,6 +27,7 @@ import mildtilt.suspension.DoubleWishbone;
 import mildtilt.suspension.Kingpin;
 import mildtilt.suspension.Strut;
 import mildtilt.suspension.Suspension;
+import mildtilt.suspension.SwingBeam;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -175,6 +176,7 @@ class LimitsOfLockTest {
                                 t.topMount().x(),
                                 t.axisLowerPoint().y(),
                                 t.axisLowerPoint().z()));
+            case SwingBeam b -> b;
             case Kingpin k -> k;
         };
     }

@@ -45,6 +45,7 @@ import mildtilt.suspension.Kingpin;
 import mildtilt.suspension.Knuckle;
 import mildtilt.suspension.KnucklePose;
 import mildtilt.suspension.Strut;
+import mildtilt.suspension.SwingBeam;
 import mildtilt.units.Phrase;
 import mildtilt.units.Quantity;
 
@@ -307,6 +308,24 @@ public final class Bodies {
                         arms(Known.SHAPED),
                         s -> List.of(t.topMount(), knuckle(s, side).carried(t.axisLowerPoint())));
             }
+            case SwingBeam b -> {
+                bars(
+                        FixedPart.SWING_BEAM.called(side),
+                        knuckles,
+                        Sort.CORNER,
+                        on,
+                        own.armDiameter() * 2,
+                        arms(Known.SHAPED),
+                        s -> List.of(b.pivot(), kingpinMiddle(s, side)));
+                bars(
+                        FixedPart.RADIUS_ARM.called(side),
+                        knuckles,
+                        Sort.CORNER,
+                        on,
+                        own.armDiameter(),
+                        arms(Known.SHAPED),
+                        s -> List.of(b.armEnd(), b.armOnBeam(kingpinMiddle(s, side))));
+            }
             case Kingpin _ -> {}
         }
         bars(
@@ -323,6 +342,11 @@ public final class Bodies {
                             ? List.of(foot, k.tieRodPoint().plus(Vector.Z))
                             : List.of(foot, k.tieRodPoint());
                 });
+    }
+
+    private static Point kingpinMiddle(Configuration s, Side side) {
+        KnucklePose k = knuckle(s, side);
+        return k.steerAxisLow().midwayTo(k.steerAxisHigh());
     }
 
     private double rodDiameter(SteeredAxle axle, Rod rod) {

@@ -14,6 +14,7 @@ import mildtilt.suspension.Kingpin;
 import mildtilt.suspension.KnucklePose;
 import mildtilt.suspension.Strut;
 import mildtilt.suspension.Suspension;
+import mildtilt.suspension.SwingBeam;
 
 /** How what things are fixed to has moved from the design position. */
 public final class CarrierMotion {
@@ -79,6 +80,7 @@ public final class CarrierMotion {
                                 s.lowerBallJoint(),
                                 k.steerAxisLow())
                         : RigidMove.NONE;
+            case SwingBeam b -> lower ? swung(b.hinge(), b.lower(), k.steerAxisLow()) : RigidMove.NONE;
             case Kingpin _ -> beam(axle, pose);
         };
     }

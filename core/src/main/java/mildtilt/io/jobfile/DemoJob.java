@@ -18,7 +18,8 @@ public enum DemoJob {
     GREENHOUSE_TUG("greenhouse-tug", "Greenhouse tug", "column arm, bell crank, knuckles on the frame"),
     SALT_RAKE("salt-rake", "Salt-pan rake carrier", "pitman arm, shuttle on a bar"),
     VINE_SPRAYER("vine-sprayer", "Vineyard sprayer", "rack bolted to a beam axle on a centre pin"),
-    LOG_HAULER("log-hauler", "Log hauler", "beam axle on leaf springs, drag link along the spring");
+    LOG_HAULER("log-hauler", "Log hauler", "beam axle on leaf springs, drag link along the spring"),
+    DUNE_WARDEN("dune-warden", "Dune warden", "swing beams with radius arms, drag link to the knuckle");
 
     private final String file;
     private final String title;

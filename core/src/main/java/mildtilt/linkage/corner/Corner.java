@@ -43,7 +43,9 @@ public record Corner(Suspension suspension, Knuckle knuckle, RodEnds rodEnds, Wh
                     STRUT_TOP,
                     STRUT_LOWER,
                     KINGPIN_LOWER,
-                    KINGPIN_UPPER -> withSuspension(suspension.withPoint(which, p));
+                    KINGPIN_UPPER,
+                    BEAM_PIVOT,
+                    BEAM_ARM -> withSuspension(suspension.withPoint(which, p));
         };
     }
 }
