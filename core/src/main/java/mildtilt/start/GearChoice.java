@@ -6,14 +6,14 @@ import mildtilt.io.jobfile.DemoJob;
 public enum GearChoice {
     RACK_BEHIND("Rack behind the axle", DemoJob.MARSH_CARRIER, AxleChoice.WISHBONES),
     RACK_AHEAD("Rack ahead of the axle", DemoJob.GARDEN_SHUTTLE, AxleChoice.STRUTS),
-    BOX_CENTRE_LINK("Box, idler and centre link", DemoJob.LIBRARY_BUS, AxleChoice.WISHBONES),
-    BOX_SHUTTLE("Box and shuttle on a bar", DemoJob.SALT_RAKE, AxleChoice.WISHBONES),
-    BOX_TO_KNUCKLE("Box, drag link to the knuckle", DemoJob.BOG_TENDER, AxleChoice.SPRUNG_BEAM),
-    BOX_ALONG_SPRING("Box, drag link along the frame", DemoJob.LOG_HAULER, AxleChoice.LEAF_BEAM),
-    BOX_TO_SWING_BEAM("Box across to a swing beam", DemoJob.DUNE_WARDEN, AxleChoice.SWING_BEAMS),
-    BOX_TO_TIE_ROD("Box, drag link to the tie rod", DemoJob.HOP_PLATFORM, AxleChoice.PINNED_BEAM),
-    RACK_ON_AXLE("Rack bolted to the axle", DemoJob.VINE_SPRAYER, AxleChoice.PINNED_BEAM),
-    COLUMN_ARM("Column arm and bell crank", DemoJob.GREENHOUSE_TUG, AxleChoice.FRAME_KINGPINS);
+    BOX_CENTRE_LINK("Box and centre link", DemoJob.LIBRARY_BUS, AxleChoice.WISHBONES),
+    BOX_SHUTTLE("Box and shuttle bar", DemoJob.SALT_RAKE, AxleChoice.WISHBONES),
+    BOX_TO_KNUCKLE("Box, link to knuckle", DemoJob.BOG_TENDER, AxleChoice.SPRUNG_BEAM),
+    BOX_ALONG_SPRING("Box, link along frame", DemoJob.LOG_HAULER, AxleChoice.LEAF_BEAM),
+    BOX_TO_SWING_BEAM("Box to swing beam", DemoJob.DUNE_WARDEN, AxleChoice.SWING_BEAMS),
+    BOX_TO_TIE_ROD("Box, link to tie rod", DemoJob.HOP_PLATFORM, AxleChoice.PINNED_BEAM),
+    RACK_ON_AXLE("Rack on the axle", DemoJob.VINE_SPRAYER, AxleChoice.PINNED_BEAM),
+    COLUMN_ARM("Column arm, bell crank", DemoJob.GREENHOUSE_TUG, AxleChoice.FRAME_KINGPINS);
 
     private final String label;
     private final DemoJob example;

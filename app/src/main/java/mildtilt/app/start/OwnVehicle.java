@@ -20,8 +20,9 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.control.Tooltip;
+import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.FlowPane;
-import javafx.scene.layout.HBox;
+import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import mildtilt.app.controls.Choices;
@@ -76,6 +77,7 @@ final class OwnVehicle extends VBox {
                         StartPane.title("A vehicle of your own"),
                         step("1  What carries the wheels?"),
                         cards(
+                                AxleChoice.values().length,
                                 List.of(AxleChoice.values()),
                                 axles,
                                 AxleChoice::label,
@@ -84,6 +86,7 @@ final class OwnVehicle extends VBox {
                                 this::chooseAxle),
                         step("2  Which steering gear, and where does it sit?"),
                         cards(
+                                (GearChoice.values().length + 1) / 2,
                                 List.of(GearChoice.values()),
                                 gears,
                                 GearChoice::label,
@@ -129,15 +132,22 @@ final class OwnVehicle extends VBox {
         return l;
     }
 
-    /** All in one row, however wide the window is. */
-    private <C extends Enum<C>> HBox cards(
+    /** In rows of so many, each as wide as the window leaves. */
+    private <C extends Enum<C>> GridPane cards(
+            int columns,
             List<C> choices,
             Map<C, ToggleButton> into,
             Function<C, String> label,
             String id,
             String style,
             Consumer<C> choose) {
-        HBox pane = new HBox(8);
+        GridPane pane = new GridPane(8, 8);
+        for (int i = 0; i < columns; i++) {
+            ColumnConstraints wide = new ColumnConstraints();
+            wide.setPercentWidth(100.0 / columns);
+            wide.setHgrow(Priority.ALWAYS);
+            pane.getColumnConstraints().add(wide);
+        }
         ToggleGroup group = new ToggleGroup();
         for (C c : choices) {
             ToggleButton b = new ToggleButton(label.apply(c));
@@ -146,9 +156,9 @@ final class OwnVehicle extends VBox {
             b.setToggleGroup(group);
             b.getStyleClass().addAll("start-card", style);
             b.setOnAction(_ -> choose.accept(c));
-            HBox.setHgrow(b, Priority.ALWAYS);
+            b.setMaxWidth(Double.MAX_VALUE);
             into.put(c, b);
-            pane.getChildren().add(b);
+            pane.add(b, c.ordinal() % columns, c.ordinal() / columns);
         }
         return pane;
     }

@@ -56,8 +56,8 @@ final class VehiclePicture extends CanvasPane {
     private @Nullable Drawn drawn;
 
     VehiclePicture() {
-        setMinSize(84, 66);
-        setPrefSize(88, 76);
+        setMinSize(80, 48);
+        setPrefSize(88, 52);
         setMouseTransparent(true);
     }
 
