@@ -17,6 +17,7 @@ import mildtilt.linkage.SwingArm;
 import mildtilt.suspension.DoubleWishbone;
 import mildtilt.suspension.Kingpin;
 import mildtilt.suspension.Strut;
+import mildtilt.suspension.SwingBeam;
 import org.hipparchus.linear.Array2DRowRealMatrix;
 import org.hipparchus.linear.ArrayRealVector;
 import org.hipparchus.linear.RealVector;
@@ -154,6 +155,15 @@ final class GeneralSolver {
                                 height
                             };
                         }
+                        case SwingBeam b ->
+                            new double[] {
+                                off(centre, v, b.lower(), b.pivot()),
+                                off(centre, v, b.lower(), b.armEnd()),
+                                off(centre, v, b.upper(), b.pivot()),
+                                off(centre, v, b.upper(), b.armEnd()),
+                                rod,
+                                height
+                            };
                         case Kingpin _ -> throw new IllegalStateException();
                     };
                 },
