@@ -18,12 +18,11 @@ import mildtilt.job.Job;
  * What the axle's travel does to a column whose gear is bolted to the axle.
  *
  * @param inputTurnDeg the most that the gear's input is turned with the steering wheel held straight ahead, degrees
- * @param worstRipplePct the most ripple anywhere in the travel, percent; 100 and more where a joint locks
+ * @param worstRipplePct the most ripple anywhere in the travel, percent; empty where a joint locks in it
  * @param carried bearings that their shaft is carried away from
  */
-public record AxleFollowing(double inputTurnDeg, double worstRipplePct, List<Carried> carried) {
+public record AxleFollowing(double inputTurnDeg, Optional<Double> worstRipplePct, List<Carried> carried) {
 
-    private static final double LOCKED_RIPPLE = 1000;
     /** Less than this is rounding, mm. */
     private static final double MOVES = 1e-6;
 
@@ -40,9 +39,11 @@ public record AxleFollowing(double inputTurnDeg, double worstRipplePct, List<Car
     private static AxleFollowing of(Column c, GearTravel travel) {
         ColumnTrain planned = new ColumnTrain(c);
         FollowingColumn f = new FollowingColumn(planned);
-        boolean turns = planned.lockedJoint().isEmpty();
-        ToDoubleFunction<RigidMove> turned = m ->
-                Math.abs(Math.toDegrees(f.turning(new ColumnTrain(f.at(m)), m).outputAt(0)));
+        ToDoubleFunction<RigidMove> turned = m -> {
+            ColumnTrain now = new ColumnTrain(f.at(m));
+            boolean turns = planned.lockedJoint().isEmpty() && now.lockedJoint().isEmpty();
+            return turns ? Math.abs(Math.toDegrees(f.turning(now, m).outputAt(0))) : 0;
+        };
         List<Carried> carried = new ArrayList<>();
         for (int i = 0; i < c.bearings().size(); i++) {
             Bearing b = c.bearings().get(i);
@@ -52,12 +53,16 @@ public record AxleFollowing(double inputTurnDeg, double worstRipplePct, List<Car
             }
         }
         return new AxleFollowing(
-                turns ? travel.most(turned) : 0,
-                travel.most(m -> new ColumnTrain(f.at(m))
+                travel.most(turned),
+                finite(travel.most(m -> new ColumnTrain(f.at(m))
                         .transfer()
                         .map(Transfer::ripplePct)
-                        .orElse(LOCKED_RIPPLE)),
+                        .orElse(Double.POSITIVE_INFINITY))),
                 List.copyOf(carried));
+    }
+
+    private static Optional<Double> finite(double most) {
+        return Optional.of(most).filter(Double::isFinite);
     }
 
     /** From where the bearing is bolted to the line its shaft runs in. */

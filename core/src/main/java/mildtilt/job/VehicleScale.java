@@ -102,7 +102,8 @@ public record VehicleScale(double track, double wheelbase, double tyre) {
     /** An arm on the knuckle that has grown more than the gear's needs so much more swing for the same lock. */
     private static SteeredAxle swing(SteeredAxle was, SteeredAxle a) {
         Optional<Double> more = lever(a).flatMap(now -> lever(was).map(before -> now / before));
-        return more.map(m -> a.editArmGear(g -> g.withSweepEachWay(Math.min(MOST_SWING, g.sweepEachWayDeg() * m))))
+        return more.map(m -> a.editArmGear(g -> g.withSweepEachWay(
+                        Math.min(Math.max(MOST_SWING, g.sweepEachWayDeg()), g.sweepEachWayDeg() * m))))
                 .orElse(a);
     }
 

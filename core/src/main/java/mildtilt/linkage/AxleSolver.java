@@ -12,7 +12,6 @@ import mildtilt.geometry.Side;
 import mildtilt.linkage.beam.BeamPlacer;
 import mildtilt.linkage.rods.Rod;
 import mildtilt.suspension.CannotAssemble;
-import mildtilt.suspension.CannotAssemble.Reason;
 
 /**
  * Poses of a steered axle for a turn of the gear's input and a travel of each wheel. Each member of the
@@ -22,7 +21,6 @@ import mildtilt.suspension.CannotAssemble.Reason;
 public final class AxleSolver {
 
     private static final double NO_TRAVEL = 1e-9;
-    private static final String AXLE = "axle";
     private static final Optional<RigidMove> STAYS = Optional.of(RigidMove.NONE);
 
     private final SteeredAxle axle;
@@ -78,10 +76,7 @@ public final class AxleSolver {
             case Corners.OnKingpins c -> {
                 BeamPlacer.Place place = place(travelLeft, travelRight);
                 yield place.now().map(at -> onBeam(gearInputLeft, c, at)).orElseGet(() -> {
-                    CannotAssemble no = new CannotAssemble(
-                            place.part(),
-                            place.missing(),
-                            place.part().equals(AXLE) ? Reason.WHEEL_TRAVEL : Reason.LINK);
+                    CannotAssemble no = place.no().orElseThrow();
                     return new AxleConfiguration(no, no, motion.gearAlone(gearInputLeft), Optional.empty());
                 });
             }
@@ -129,7 +124,7 @@ public final class AxleSolver {
     private static BeamPlacer fixed(Frame at) {
         return (left, right) -> {
             double most = Math.abs(left) > Math.abs(right) ? left : right;
-            return Math.abs(most) > NO_TRAVEL ? BeamPlacer.Place.not(AXLE, most) : BeamPlacer.Place.at(at);
+            return Math.abs(most) > NO_TRAVEL ? BeamPlacer.Place.outOfReach(most) : BeamPlacer.Place.at(at);
         };
     }
 

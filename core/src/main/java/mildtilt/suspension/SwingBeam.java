@@ -73,21 +73,10 @@ public record SwingBeam(Point pivot, Point armEnd, Point lower, Point upper)
 
     @Override
     public SwingBeam withPoint(CornerPoint which, Point p) {
-        return switch (which) {
-            case KINGPIN_LOWER -> withLower(p);
-            case KINGPIN_UPPER -> withUpper(p);
-            case BEAM_PIVOT -> withPivot(p);
-            case BEAM_ARM -> withArmEnd(p);
-            case LOWER_INNER_FRONT,
-                    LOWER_INNER_REAR,
-                    LOWER_BALL_JOINT,
-                    UPPER_INNER_FRONT,
-                    UPPER_INNER_REAR,
-                    UPPER_BALL_JOINT,
-                    STRUT_TOP,
-                    STRUT_LOWER,
-                    WHEEL_CENTRE,
-                    TIE_ROD_POINT -> this;
-        };
+        return new SwingBeam(
+                which == CornerPoint.BEAM_PIVOT ? p : pivot,
+                which == CornerPoint.BEAM_ARM ? p : armEnd,
+                which == CornerPoint.KINGPIN_LOWER ? p : lower,
+                which == CornerPoint.KINGPIN_UPPER ? p : upper);
     }
 }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -130,7 +131,7 @@ class GearOnAxleTest {
     }
 
     private static List<Double> tilts(AxleSolver solver, AxleConfiguration at) {
-        List<Double> all = new java.util.ArrayList<>();
+        List<Double> all = new ArrayList<>();
         solver.atRodEnds(at, new RodEndAngles.Visitor() {
             @Override
             public void tilt(RodEnd end, double deg) {

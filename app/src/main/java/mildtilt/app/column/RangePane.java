@@ -92,9 +92,9 @@ public final class RangePane extends FactsPane {
     private void following(AxleFollowing f) {
         head("The axle's travel");
         say(
-                "The gear is on the axle. With the steering wheel held, the travel turns the gear's input by up to {0}; "
-                        + "ripple is {1} at the worst.",
-                Quantity.angle(f.inputTurnDeg()), Quantity.percent(f.worstRipplePct()));
+                "The gear is on the axle. With the steering wheel held, the travel turns the gear's input by up to {0}.",
+                Quantity.angle(f.inputTurnDeg()));
+        f.worstRipplePct().ifPresent(v -> say("Ripple is {0} at the worst.", Quantity.percent(v)));
     }
 
     private void tilt(GearTilt tilt) {

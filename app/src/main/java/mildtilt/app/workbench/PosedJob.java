@@ -3,8 +3,10 @@ package mildtilt.app.workbench;
 import java.util.List;
 import java.util.Optional;
 import mildtilt.clearance.bodies.VehicleSolids;
+import mildtilt.column.ColumnTrain;
 import mildtilt.drawing.Backdrop;
 import mildtilt.drawing.Sketch;
+import mildtilt.geometry.RigidMove;
 import mildtilt.job.Job;
 import mildtilt.steer.position.AxlePose;
 import mildtilt.steer.position.SteeringInput;
@@ -15,6 +17,7 @@ record PosedJob(
         SteeringTrain train,
         SteeringInput hands,
         Optional<AxlePose> pose,
+        Optional<ColumnTrain> column,
         Sketch sketch,
         Backdrop backdrop,
         VehicleSolids solids,
@@ -31,6 +34,7 @@ record PosedJob(
                 train,
                 h,
                 pose,
+                train.columnAt(pose.map(p -> p.stance().gearMove()).orElse(RigidMove.NONE)),
                 Sketch.of(job, train, h.steeringWheelDeg(), h.travelLeft(), h.travelRight(), pose, backdrop),
                 backdrop,
                 solids,

@@ -24,7 +24,6 @@ import mildtilt.drawing.Sketch;
 import mildtilt.findings.Finding;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
-import mildtilt.geometry.RigidMove;
 import mildtilt.io.jobfile.CatalogueFile;
 import mildtilt.job.Change;
 import mildtilt.job.Element;
@@ -287,7 +286,7 @@ public final class Workbench implements AutoCloseable {
 
     /** The column as it stands now: one whose gear is on the axle follows it. */
     public Optional<ColumnTrain> columnNow() {
-        return train().columnAt(pose().map(p -> p.stance().gearMove()).orElse(RigidMove.NONE));
+        return posed().column();
     }
 
     /** The axle at the current position, if the job has one. */

@@ -269,61 +269,42 @@ public final class Bodies {
     }
 
     private void corner(SteeredAxle axle, Side side) {
-        Element knuckles = new Element.Knuckles();
         Optional<Side> on = Optional.of(side);
         switch (axle.corner(side).suspension()) {
             case DoubleWishbone w -> {
-                bars(
-                        FixedPart.LOWER_ARM.called(side),
-                        knuckles,
-                        Sort.CORNER,
-                        on,
+                suspensionBars(
+                        FixedPart.LOWER_ARM,
+                        side,
                         own.armDiameter(),
-                        arms(Known.SHAPED),
                         s -> List.of(w.lowerInnerFront(), knuckle(s, side).steerAxisLow(), w.lowerInnerRear()));
-                bars(
-                        FixedPart.UPPER_ARM.called(side),
-                        knuckles,
-                        Sort.CORNER,
-                        on,
+                suspensionBars(
+                        FixedPart.UPPER_ARM,
+                        side,
                         own.armDiameter(),
-                        arms(Known.SHAPED),
                         s -> List.of(w.upperInnerFront(), knuckle(s, side).steerAxisHigh(), w.upperInnerRear()));
             }
             case Strut t -> {
-                bars(
-                        FixedPart.LOWER_ARM.called(side),
-                        knuckles,
-                        Sort.CORNER,
-                        on,
+                suspensionBars(
+                        FixedPart.LOWER_ARM,
+                        side,
                         own.armDiameter(),
-                        arms(Known.SHAPED),
                         s -> List.of(t.lowerInnerFront(), knuckle(s, side).steerAxisLow(), t.lowerInnerRear()));
-                bars(
-                        FixedPart.STRUT.called(side),
-                        knuckles,
-                        Sort.CORNER,
-                        on,
+                suspensionBars(
+                        FixedPart.STRUT,
+                        side,
                         own.armDiameter() * 1.8,
-                        arms(Known.SHAPED),
                         s -> List.of(t.topMount(), knuckle(s, side).carried(t.axisLowerPoint())));
             }
             case SwingBeam b -> {
-                bars(
-                        FixedPart.SWING_BEAM.called(side),
-                        knuckles,
-                        Sort.CORNER,
-                        on,
+                suspensionBars(
+                        FixedPart.SWING_BEAM,
+                        side,
                         own.armDiameter() * 2,
-                        arms(Known.SHAPED),
                         s -> List.of(b.pivot(), kingpinMiddle(s, side)));
-                bars(
-                        FixedPart.RADIUS_ARM.called(side),
-                        knuckles,
-                        Sort.CORNER,
-                        on,
+                suspensionBars(
+                        FixedPart.RADIUS_ARM,
+                        side,
                         own.armDiameter(),
-                        arms(Known.SHAPED),
                         s -> List.of(b.armEnd(), b.armOnBeam(kingpinMiddle(s, side))));
             }
             case Kingpin _ -> {}
@@ -342,6 +323,17 @@ public final class Bodies {
                             ? List.of(foot, k.tieRodPoint().plus(Vector.Z))
                             : List.of(foot, k.tieRodPoint());
                 });
+    }
+
+    private void suspensionBars(FixedPart part, Side side, double diameter, Function<Configuration, List<Point>> line) {
+        bars(
+                part.called(side),
+                new Element.Knuckles(),
+                Sort.CORNER,
+                Optional.of(side),
+                diameter,
+                arms(Known.SHAPED),
+                line);
     }
 
     private static Point kingpinMiddle(Configuration s, Side side) {

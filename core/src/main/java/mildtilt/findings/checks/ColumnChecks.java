@@ -250,8 +250,9 @@ final class ColumnChecks {
         double wanted = Math.min(job.targets().ripplePct(), job.rules().ripplePct());
         if (ripple <= wanted) {
             figures.following()
-                    .filter(f -> f.worstRipplePct() > wanted)
-                    .ifPresent(f -> all.add(rippleOverTravel(f, wanted)));
+                    .flatMap(AxleFollowing::worstRipplePct)
+                    .filter(worst -> worst > wanted)
+                    .ifPresent(worst -> all.add(rippleOverTravel(worst, wanted)));
             return;
         }
         double best = turning.best().ripplePct();
@@ -275,14 +276,14 @@ final class ColumnChecks {
                 clockings(turning)));
     }
 
-    private Finding rippleOverTravel(AxleFollowing f, double wanted) {
+    private Finding rippleOverTravel(double worst, double wanted) {
         return new Finding(
                 Fault.RIPPLE,
-                f.worstRipplePct() > GRAVE_RIPPLE * wanted ? Severity.STOP : Severity.LOOK,
+                worst > GRAVE_RIPPLE * wanted ? Severity.STOP : Severity.LOOK,
                 new Element.ShaftAt(FollowingColumn.slidingShaft(column)),
                 Phrase.of(
                         "With the axle moved the column turns unevenly: ripple {0} at the worst, wanted {1}.",
-                        Quantity.percent(f.worstRipplePct()), Quantity.percent(wanted)),
+                        Quantity.percent(worst), Quantity.percent(wanted)),
                 "The gear is on the axle, so the joints' angles change with the travel, and forks that cancel at ride height do not "
                         + "cancel away from it. A longer sliding shaft changes its angles less.",
                 List.of());

@@ -67,7 +67,7 @@ final class ColumnJson {
         figures.following().ifPresent(f -> {
             ObjectNode line = o.putObject("gear_on_axle");
             number(line, "input_turned_by_travel_deg", f.inputTurnDeg());
-            number(line, "worst_ripple_percent", f.worstRipplePct());
+            f.worstRipplePct().ifPresent(v -> number(line, "worst_ripple_percent", v));
         });
         ArrayNode shafts = o.putArray("shaft_range");
         figures.range().shafts().forEach(s -> {

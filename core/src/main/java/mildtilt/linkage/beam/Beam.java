@@ -36,7 +36,7 @@ public sealed interface Beam permits Beam.Sprung, Beam.CentrePin, LeafSprung, Ra
             return (left, right) -> {
                 double sine = (left - right) / track;
                 if (Math.abs(sine) > MOST_SINE) {
-                    return BeamPlacer.Place.not("axle", Math.abs(left - right) - MOST_SINE * track);
+                    return BeamPlacer.Place.outOfReach(Math.abs(left - right) - MOST_SINE * track);
                 }
                 double cosine = Math.cos(Math.asin(sine));
                 Frame risen = new Frame(
@@ -53,7 +53,7 @@ public sealed interface Beam permits Beam.Sprung, Beam.CentrePin, LeafSprung, Ra
             Vector w = risen.carried(bar.axleEnd, design).minus(bar.bodyEnd);
             double square = bar.length() * bar.length() - w.x() * w.x() - w.z() * w.z();
             if (square < 0) {
-                return BeamPlacer.Place.not(BeamPart.TRACK_BAR.label(), Math.hypot(w.x(), w.z()) - bar.length());
+                return BeamPlacer.Place.held(BeamPart.TRACK_BAR.label(), Math.hypot(w.x(), w.z()) - bar.length());
             }
             double across = Math.signum(bar.axleEnd.y() - bar.bodyEnd.y()) * Math.sqrt(square);
             Vector shift = new Vector(0, across - w.y(), 0);
@@ -97,10 +97,10 @@ public sealed interface Beam permits Beam.Sprung, Beam.CentrePin, LeafSprung, Ra
                 double sine = (left - right) / track;
                 double rise = (left + right) / 2;
                 if (Math.abs(sine) > MOST_SINE) {
-                    return BeamPlacer.Place.not("axle", Math.abs(left - right) - MOST_SINE * track);
+                    return BeamPlacer.Place.outOfReach(Math.abs(left - right) - MOST_SINE * track);
                 }
                 if (Math.abs(rise) > NO_RISE) {
-                    return BeamPlacer.Place.not("axle", rise);
+                    return BeamPlacer.Place.outOfReach(rise);
                 }
                 // The pin may point forward or back; a roll that lifts the left wheel is about forward.
                 double about = Math.signum(pin.direction().x()) * Math.asin(sine);

@@ -73,15 +73,15 @@ final class HeldBeam implements BeamPlacer {
     @Override
     public Place place(double left, double right) {
         if (Math.abs(left - right) > MOST_SINE * track) {
-            return Place.not("axle", Math.abs(left - right) - MOST_SINE * track);
+            return Place.outOfReach(Math.abs(left - right) - MOST_SINE * track);
         }
         PoseSolver s = solver.get();
         s.toDesign();
         double more = extra.applyAsDouble(left, right);
         if (s.go(left, right, more) < 1) {
             return s.missing(left, right, more)
-                    .map(m -> Place.not(m.rod(), m.longer()))
-                    .orElse(Place.not("axle", Math.max(Math.abs(left), Math.abs(right))));
+                    .map(m -> Place.held(m.rod(), m.longer()))
+                    .orElse(Place.outOfReach(Math.max(Math.abs(left), Math.abs(right))));
         }
         return Place.at(new Frame(
                 s.at(beam, design.origin()),
