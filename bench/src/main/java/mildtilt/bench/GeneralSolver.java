@@ -18,6 +18,7 @@ import mildtilt.suspension.DoubleWishbone;
 import mildtilt.suspension.Kingpin;
 import mildtilt.suspension.Strut;
 import mildtilt.suspension.SwingBeam;
+import mildtilt.suspension.TrailingArms;
 import org.hipparchus.linear.Array2DRowRealMatrix;
 import org.hipparchus.linear.ArrayRealVector;
 import org.hipparchus.linear.RealVector;
@@ -155,6 +156,7 @@ final class GeneralSolver {
                                 height
                             };
                         }
+                        case TrailingArms _ -> throw new IllegalStateException("not compared");
                         case SwingBeam b ->
                             new double[] {
                                 off(centre, v, b.lower(), b.pivot()),

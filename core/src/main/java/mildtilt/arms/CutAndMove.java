@@ -12,6 +12,7 @@ import mildtilt.suspension.DoubleWishbone;
 import mildtilt.suspension.Kingpin;
 import mildtilt.suspension.Strut;
 import mildtilt.suspension.SwingBeam;
+import mildtilt.suspension.TrailingArms;
 import mildtilt.units.Phrase;
 import mildtilt.units.Quantity;
 
@@ -137,6 +138,16 @@ public final class CutAndMove {
                         new Mark("the lower ball joint", s.lowerBallJoint()),
                         new Mark("the strut's lower point", s.axisLowerPoint()),
                         wheel);
+            case TrailingArms t ->
+                t.kingpin()
+                        .map(k -> List.of(
+                                new Mark("the kingpin's lower point", k.lower()),
+                                new Mark("the kingpin's upper point", k.upper()),
+                                wheel))
+                        .orElseGet(() -> List.of(
+                                new Mark("the lower ball joint", t.lowerEnd()),
+                                new Mark("the upper ball joint", t.upperEnd()),
+                                wheel));
             case SwingBeam b ->
                 List.of(
                         new Mark("the kingpin's lower point", b.lower()),

@@ -31,6 +31,7 @@ import mildtilt.suspension.Kingpin;
 import mildtilt.suspension.KnucklePose;
 import mildtilt.suspension.Strut;
 import mildtilt.suspension.SwingBeam;
+import mildtilt.suspension.TrailingArms;
 import mildtilt.units.Quantity;
 
 /** Gear, linkage, corners and beam as they stand. */
@@ -41,6 +42,7 @@ final class AxleSketch {
     private static final double BOX_HALF = 45;
     private static final double SHUTTLE_RADIUS = 24;
     private static final double PIVOT_OVERHANG = 28;
+    private static final double PIVOT_TUBE = 160;
 
     private static final Element GEAR = new Element.GearElement();
     private static final Element ARM = new Element.GearArm();
@@ -134,7 +136,7 @@ final class AxleSketch {
     private void mechanism(Mechanism m) {
         if (m instanceof Mechanism.ByArm a) {
             Axis axis = a.gear().axis();
-            out.line(ARM, Pen.GEAR_ARM, axis.footOf(a.armEnd()), a.armEnd());
+            out.line(ARM, Pen.GEAR_ARM, a.armLine().toArray(Point[]::new));
             out.notes.add(Note.between(ARM, axis.footOf(a.armEnd()), a.armEnd()));
         }
         m.relay().ifPresent(r -> {
@@ -143,10 +145,10 @@ final class AxleSketch {
                 case Relay.Slider s -> shuttle(s);
             }
         });
-        m.link().ifPresent(l -> {
-            rod(DRIVEN, Pen.DRIVEN_ROD, l.rod(), l.from(), l.to());
-            dragLinkArm(l.to());
-        });
+        m.links().forEach(l -> rod(DRIVEN, Pen.DRIVEN_ROD, l.rod(), l.from(), l.to()));
+        if (m instanceof Mechanism.DragLinkAt d) {
+            dragLinkArm(d.drivenPoint());
+        }
     }
 
     private void lever(Relay.Lever l) {
@@ -233,6 +235,17 @@ final class AxleSketch {
                 out.line(KNUCKLES, Pen.STRUT, s.topMount(), k.carried(s.axisLowerPoint()));
                 out.line(KNUCKLES, Pen.WISHBONE, k.carried(s.axisLowerPoint()), k.steerAxisLow());
             }
+            case TrailingArms t -> {
+                Point low = t.lowerEndAt(k);
+                Point high = t.upperEndAt(k);
+                out.line(KNUCKLES, Pen.WISHBONE, t.lowerAxis().footOf(t.lowerEnd()), low);
+                out.line(KNUCKLES, Pen.WISHBONE, t.upperAxis().footOf(t.upperEnd()), high);
+                out.line(KNUCKLES, Pen.WISHBONE, pivotTube(t.lowerAxis(), t.lowerEnd(), k.side()));
+                out.line(KNUCKLES, Pen.WISHBONE, pivotTube(t.upperAxis(), t.upperEnd(), k.side()));
+                if (t.kingpin().isPresent()) {
+                    out.line(KNUCKLES, Pen.SPINDLE, low, high);
+                }
+            }
             case SwingBeam b -> {
                 Point end = k.steerAxis().footOf(k.wheelCentre());
                 out.line(KNUCKLES, Pen.BEAM, b.pivot(), end);
@@ -268,6 +281,12 @@ final class AxleSketch {
                 Quantity.length(k.steeringArm().norm()),
                 Optional.of(new Note.Span(axis.footOf(k.tieRodPoint()), k.tieRodPoint()))));
         out.notes.add(new Note(new Element.Tyres(), k.contactPoint(), Quantity.angle(k.steerDeg())));
+    }
+
+    /** A stretch of the pivot, inward from the arm. */
+    private static Point[] pivotTube(Axis pivot, Point end, Side side) {
+        Point foot = pivot.footOf(end);
+        return new Point[] {foot, foot.plus(pivot.direction().times(-side.sign() * PIVOT_TUBE))};
     }
 
     private void rod(Element element, Pen pen, Rod rod, Point from, Point to) {

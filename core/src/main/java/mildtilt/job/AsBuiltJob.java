@@ -38,6 +38,9 @@ public final class AsBuiltJob {
                             PointId.IdlerPivot _,
                             PointId.IdlerEnd _,
                             PointId.CrankPivot _,
+                            PointId.RelayPivot _,
+                            PointId.RelayLinkPoint _,
+                            PointId.RelayDragLinkPoint _,
                             PointId.DrivenPoint _,
                             InnerPivot _,
                             PointId.OnBeam _,
@@ -85,6 +88,9 @@ public final class AsBuiltJob {
                         PointId.IdlerPivot _,
                         PointId.IdlerEnd _,
                         PointId.CrankPivot _,
+                        PointId.RelayPivot _,
+                        PointId.RelayLinkPoint _,
+                        PointId.RelayDragLinkPoint _,
                         PointId.DrivenPoint _,
                         PointId.OnBeam _,
                         PointId.DriverHip _,
@@ -105,13 +111,18 @@ public final class AsBuiltJob {
     }
 
     private static boolean carriesOthers(PointId id) {
-        return id instanceof GearCentre || id instanceof PointId.IdlerPivot || id instanceof PointId.CrankPivot;
+        return id instanceof GearCentre
+                || id instanceof PointId.IdlerPivot
+                || id instanceof PointId.CrankPivot
+                || id instanceof PointId.RelayPivot;
     }
 
     /** Whether a pivot moves it, so that it must be put back although it is in place itself. */
     private static boolean carried(PointId id) {
         return id instanceof PointId.GearArmEnd
                 || id instanceof PointId.IdlerEnd
+                || id instanceof PointId.RelayLinkPoint
+                || id instanceof PointId.RelayDragLinkPoint
                 || id instanceof PointId.DrivenPoint
                 || id instanceof InnerPivot;
     }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import mildtilt.gear.ArmGear;
@@ -99,8 +100,11 @@ public sealed interface Element {
         });
         job.axle().ifPresent(a -> {
             train.add(new GearElement());
-            if (a.linkage().drivenRod().isPresent()) {
-                train.addAll(List.of(new GearArm(), new DrivenRod()));
+            if (a.gear() instanceof ArmGear) {
+                train.add(new GearArm());
+            }
+            if (!a.linkage().drivenRods().isEmpty()) {
+                train.add(new DrivenRod());
             }
             a.linkage().relay().ifPresent(_ -> train.add(new Relay()));
             train.addAll(List.of(new TieRods(), new SteeringArms(), new Knuckles()));
@@ -108,6 +112,14 @@ public sealed interface Element {
             train.add(new Tyres());
         });
         return train;
+    }
+
+    /** Where a rod is in the train. */
+    static Element of(Rod rod) {
+        return switch (rod) {
+            case LEFT_TIE_ROD, RIGHT_TIE_ROD, TIE_ROD -> new TieRods();
+            case CENTRE_LINK, INTERMEDIATE_LINK, DRAG_LINK, DRAG_ROD, SHORT_LINK -> new DrivenRod();
+        };
     }
 
     static String label(Job job, Element element) {
@@ -121,12 +133,9 @@ public sealed interface Element {
             case GearElement _ -> axle(job).gear().label();
             case GearArm _ -> axle(job).gear() instanceof ArmGear g ? g.armLabel() : "Arm";
             case DrivenRod _ ->
-                axle(job)
-                        .linkage()
-                        .drivenRod()
+                capital(axle(job).linkage().drivenRods().stream()
                         .map(Rod::label)
-                        .map(Element::capital)
-                        .orElse("Drag link");
+                        .collect(Collectors.joining(" and ")));
             case Relay _ ->
                 axle(job)
                         .linkage()

@@ -25,6 +25,9 @@ import mildtilt.job.PointId.InnerPivot;
 import mildtilt.job.PointId.JointCentre;
 import mildtilt.job.PointId.OnBeam;
 import mildtilt.job.PointId.OnCorner;
+import mildtilt.job.PointId.RelayDragLinkPoint;
+import mildtilt.job.PointId.RelayLinkPoint;
+import mildtilt.job.PointId.RelayPivot;
 import mildtilt.linkage.LinkagePoint;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.linkage.beam.BeamPoint;
@@ -62,6 +65,9 @@ public final class JobPoints {
             case IdlerPivot _ -> new Id("idler.pivot");
             case IdlerEnd _ -> new Id("idler.end");
             case CrankPivot _ -> new Id("bell_crank.pivot");
+            case RelayPivot _ -> new Id("relay_arm.pivot");
+            case RelayLinkPoint _ -> new Id("relay_arm.link_point");
+            case RelayDragLinkPoint _ -> new Id("relay_arm.drag_link_point");
             case DrivenPoint _ -> new Id("driven_point");
             case InnerPivot e -> new Id(e.side().code() + ".inner_pivot");
             case OnBeam b -> new Id(b.which().id());
@@ -134,6 +140,9 @@ public final class JobPoints {
             case IDLER_PIVOT -> new IdlerPivot();
             case IDLER_END -> new IdlerEnd();
             case CRANK_PIVOT -> new CrankPivot();
+            case RELAY_PIVOT -> new RelayPivot();
+            case RELAY_LINK -> new RelayLinkPoint();
+            case RELAY_DRAG_LINK -> new RelayDragLinkPoint();
             case DRIVEN -> new DrivenPoint();
             case LEFT_INNER -> new InnerPivot(Side.LEFT);
             case RIGHT_INNER -> new InnerPivot(Side.RIGHT);
@@ -179,8 +188,14 @@ public final class JobPoints {
                         ? "rack, midway between pivots"
                         : "gear's arm, point on its shaft";
             case GearArmEnd _ -> "end of the gear's arm";
-            case IdlerPivot _, IdlerEnd _, CrankPivot _, DrivenPoint _, InnerPivot _ ->
-                ofLinkage(job, id).label();
+            case IdlerPivot _,
+                    IdlerEnd _,
+                    CrankPivot _,
+                    RelayPivot _,
+                    RelayLinkPoint _,
+                    RelayDragLinkPoint _,
+                    DrivenPoint _,
+                    InnerPivot _ -> ofLinkage(job, id).label();
             case OnBeam b -> b.which().label();
             case PointId.ObstaclePoint o -> pointLabel(obstacle(job, o), o.point());
             case PointId.DriverHip _ -> "driver's hip";
@@ -202,8 +217,14 @@ public final class JobPoints {
                     case ArmGear g -> g.axis().origin();
                 };
             case GearArmEnd _ -> arm(job, id).armEnd();
-            case IdlerPivot _, IdlerEnd _, CrankPivot _, DrivenPoint _, InnerPivot _ ->
-                ofLinkage(job, id).at();
+            case IdlerPivot _,
+                    IdlerEnd _,
+                    CrankPivot _,
+                    RelayPivot _,
+                    RelayLinkPoint _,
+                    RelayDragLinkPoint _,
+                    DrivenPoint _,
+                    InnerPivot _ -> ofLinkage(job, id).at();
             case OnBeam b -> ofBeam(job, b).at();
             case PointId.ObstaclePoint o -> obstacle(job, o).shape().points().get(o.point());
             case PointId.DriverHip _ -> driver(job).hip();
@@ -238,8 +259,14 @@ public final class JobPoints {
                                 g.placed(Placing.moved(to.minus(g.axis().origin())));
                         }));
             case GearArmEnd _ -> job.editAxle(a -> a.withGear(arm(job, id).withArmEnd(to)));
-            case IdlerPivot _, IdlerEnd _, CrankPivot _, DrivenPoint _, InnerPivot _ ->
-                job.withAxle(ofLinkage(job, id).moved().apply(to));
+            case IdlerPivot _,
+                    IdlerEnd _,
+                    CrankPivot _,
+                    RelayPivot _,
+                    RelayLinkPoint _,
+                    RelayDragLinkPoint _,
+                    DrivenPoint _,
+                    InnerPivot _ -> job.withAxle(ofLinkage(job, id).moved().apply(to));
             case OnBeam b -> job.editAxle(a -> a.withBeam(ofBeam(job, b).moved().apply(to)));
             case PointId.ObstaclePoint o -> {
                 Obstacle was = obstacle(job, o);

@@ -32,6 +32,15 @@ public sealed interface PointId {
     /** On the bell crank's axis; moving it moves the whole crank. */
     record CrankPivot() implements PointId {}
 
+    /** On the relay arm's axis; moving it moves the whole arm. */
+    record RelayPivot() implements PointId {}
+
+    /** Where the link from the gear's arm meets the relay arm. */
+    record RelayLinkPoint() implements PointId {}
+
+    /** Where the drag link begins on the relay arm. */
+    record RelayDragLinkPoint() implements PointId {}
+
     /** Where the rod from the gear's arm drives: on a knuckle, a bell crank or a shuttle. */
     record DrivenPoint() implements PointId {}
 
@@ -67,6 +76,9 @@ public sealed interface PointId {
             case IdlerPivot _ -> "idler-pivot";
             case IdlerEnd _ -> "idler-end";
             case CrankPivot _ -> "crank-pivot";
+            case RelayPivot _ -> "relay-pivot";
+            case RelayLinkPoint _ -> "relay-link-point";
+            case RelayDragLinkPoint _ -> "relay-drag-link-point";
             case DrivenPoint _ -> "driven-point";
             case InnerPivot i -> "inner-pivot-" + i.side().code();
             case OnBeam b -> b.which().code();
@@ -102,6 +114,9 @@ public sealed interface PointId {
                     IdlerPivot _,
                     IdlerEnd _,
                     CrankPivot _,
+                    RelayPivot _,
+                    RelayLinkPoint _,
+                    RelayDragLinkPoint _,
                     DrivenPoint _,
                     ObstaclePoint _,
                     DriverHip _,

@@ -69,8 +69,8 @@ public record BellCrank(
     }
 
     @Override
-    public Optional<Rod> drivenRod() {
-        return Optional.of(Rod.DRAG_ROD);
+    public List<Rod> drivenRods() {
+        return List.of(Rod.DRAG_ROD);
     }
 
     @Override
@@ -99,12 +99,12 @@ public record BellCrank(
     }
 
     @Override
-    public Optional<RodEnds> drivenEnds() {
+    public Optional<RodEnds> drivenEnds(Rod rod) {
         return Optional.of(dragRodEnds);
     }
 
     @Override
-    public BellCrank withDrivenEnds(RodEnds ends) {
+    public BellCrank withDrivenEnds(Rod rod, RodEnds ends) {
         return withDragRodEnds(ends);
     }
 

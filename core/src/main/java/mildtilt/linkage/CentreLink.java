@@ -66,8 +66,8 @@ public record CentreLink(Optional<SwingArm> ownIdler, double leftFraction, doubl
     }
 
     @Override
-    public Optional<Rod> drivenRod() {
-        return Optional.of(Rod.CENTRE_LINK);
+    public List<Rod> drivenRods() {
+        return List.of(Rod.CENTRE_LINK);
     }
 
     @Override
@@ -98,12 +98,12 @@ public record CentreLink(Optional<SwingArm> ownIdler, double leftFraction, doubl
     }
 
     @Override
-    public Optional<RodEnds> drivenEnds() {
+    public Optional<RodEnds> drivenEnds(Rod rod) {
         return Optional.empty();
     }
 
     @Override
-    public CentreLink withDrivenEnds(RodEnds ends) {
+    public CentreLink withDrivenEnds(Rod rod, RodEnds ends) {
         return this;
     }
 

@@ -8,8 +8,11 @@ import mildtilt.linkage.rods.Rod;
 import mildtilt.suspension.CornerSolver;
 import mildtilt.suspension.Kingpin;
 import mildtilt.suspension.KingpinSolver;
+import mildtilt.suspension.LinkPinSolver;
+import mildtilt.suspension.Suspension;
 import mildtilt.suspension.SwingBeam;
 import mildtilt.suspension.SwingBeamSolver;
+import mildtilt.suspension.TrailingArms;
 import mildtilt.suspension.TravellingCorner;
 
 /** Both corners of an axle made ready, each steered by a rod whose other end the linkage moves. */
@@ -69,9 +72,13 @@ sealed interface Corners {
 
     private static TravellingCorner arms(SteeredAxle axle, Side side, RodAt rod) {
         Corner c = axle.corner(side);
-        return c.suspension() instanceof SwingBeam b
-                ? new SwingBeamSolver(side, b, c.knuckle(), rod.onKnuckle, rod.otherEnd, rod.rod)
-                : new CornerSolver(side, c.suspension(), c.knuckle(), rod.onKnuckle, rod.otherEnd, rod.rod);
+        return switch (c.suspension()) {
+            case SwingBeam b -> new SwingBeamSolver(side, b, c.knuckle(), rod.onKnuckle, rod.otherEnd, rod.rod);
+            case TrailingArms t
+            when t.kingpin().isPresent() ->
+                new LinkPinSolver(side, t, c.knuckle(), rod.onKnuckle, rod.otherEnd, rod.rod);
+            case Suspension other -> new CornerSolver(side, other, c.knuckle(), rod.onKnuckle, rod.otherEnd, rod.rod);
+        };
     }
 
     private static KingpinSolver kingpin(SteeredAxle axle, Side side, RodAt rod) {

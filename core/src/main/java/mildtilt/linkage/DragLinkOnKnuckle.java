@@ -16,22 +16,23 @@ final class DragLinkOnKnuckle implements Motion {
 
     private final DragLink link;
     private final Attachment.OnKnuckle at;
-    private final ArmEnd arm;
+    private final DragLinkStart start;
     private final Map<Rod, Double> lengths;
     private final Corners corners;
 
     DragLinkOnKnuckle(DragLink link, Attachment.OnKnuckle at, ArmGear gear, SteeredAxle axle) {
         this.link = link;
         this.at = at;
-        arm = new ArmEnd(gear);
+        start = new DragLinkStart(link, gear);
         Point tieLeft = axle.corner(Side.LEFT).knuckle().tieRodPoint();
         Point tieRight = axle.corner(Side.RIGHT).knuckle().tieRodPoint();
-        double drag = Motion.length(Rod.DRAG_LINK, gear.armEnd(), at.point());
-        Corners.RodAt driving = new Corners.RodAt(at.point(), gear.armEnd(), Rod.DRAG_LINK.label());
+        double drag = Motion.length(Rod.DRAG_LINK, link.start(gear), at.point());
+        Corners.RodAt driving = new Corners.RodAt(at.point(), link.start(gear), Rod.DRAG_LINK.label());
         corners = at.side() == Side.LEFT
                 ? Corners.of(axle, driving, new Corners.RodAt(tieRight, tieLeft, Rod.TIE_ROD.label()))
                 : Corners.of(axle, new Corners.RodAt(tieLeft, tieRight, Rod.TIE_ROD.label()), driving);
-        lengths = Map.of(Rod.DRAG_LINK, drag, Rod.TIE_ROD, Motion.length(Rod.TIE_ROD, tieLeft, tieRight));
+        lengths = start.lengths(drag);
+        lengths.put(Rod.TIE_ROD, Motion.length(Rod.TIE_ROD, tieLeft, tieRight));
     }
 
     @Override
@@ -46,8 +47,12 @@ final class DragLinkOnKnuckle implements Motion {
 
     @Override
     public AxleConfiguration stance(double gearInputLeft, CornerPair footing, RigidMove gearMove) {
-        Mechanism.Broken alone = arm.at(gearInputLeft, gearMove);
-        Point end = alone.armEnd();
+        DragLinkStart.Place from = start.at(gearInputLeft, gearMove);
+        Mechanism.Broken alone = from.gear();
+        if (Math.abs(from.missing()) > REACH_TOLERANCE) {
+            return Motion.broken(Rod.INTERMEDIATE_LINK, from.missing(), alone, footing);
+        }
+        Point end = from.at();
         CornerPose first = footing.corner(at.side(), end, end);
         if (!(first instanceof KnucklePose driving)) {
             return new AxleConfiguration(first, first, Optional.of(alone), footing.beam());
@@ -55,8 +60,8 @@ final class DragLinkOnKnuckle implements Motion {
         CornerPose second = footing.corner(at.side().other(), driving.tieRodPoint(), driving.tieRodPoint());
         CornerPose firstWhole =
                 driving.withTieRodInner(second instanceof KnucklePose s ? s.tieRodPoint() : driving.tieRodPoint());
-        Mechanism mechanism =
-                new Mechanism.DragLinkAt(link, alone.gear(), alone.armAngle(), end, driving.carried(at.point()));
+        Mechanism mechanism = new Mechanism.DragLinkAt(
+                link, alone.gear(), alone.armAngle(), alone.armEnd(), from.relay(), driving.carried(at.point()));
         return at.side() == Side.LEFT
                 ? new AxleConfiguration(firstWhole, second, Optional.of(mechanism), footing.beam())
                 : new AxleConfiguration(second, firstWhole, Optional.of(mechanism), footing.beam());
@@ -64,6 +69,6 @@ final class DragLinkOnKnuckle implements Motion {
 
     @Override
     public Optional<Mechanism> gearAlone(double gearInputLeft) {
-        return Optional.of(arm.at(gearInputLeft, RigidMove.NONE));
+        return Optional.of(start.gearAlone(gearInputLeft));
     }
 }

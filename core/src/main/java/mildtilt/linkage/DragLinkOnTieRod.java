@@ -27,7 +27,7 @@ final class DragLinkOnTieRod implements Motion {
     private static final double TURN_STEP = 0.02;
 
     private final DragLink link;
-    private final ArmEnd arm;
+    private final DragLinkStart start;
     private final Map<Rod, Double> lengths;
     private final Corners.OnKingpins corners;
     private final double fraction;
@@ -41,15 +41,16 @@ final class DragLinkOnTieRod implements Motion {
 
     DragLinkOnTieRod(DragLink link, Attachment.OnTieRod at, ArmGear gear, SteeredAxle axle) {
         this.link = link;
-        arm = new ArmEnd(gear);
+        start = new DragLinkStart(link, gear);
         fraction = at.fraction();
         Point tieLeft = axle.corner(Side.LEFT).knuckle().tieRodPoint();
         Point tieRight = axle.corner(Side.RIGHT).knuckle().tieRodPoint();
         length = Motion.length(
                 Rod.DRAG_LINK,
-                gear.armEnd(),
+                link.start(gear),
                 tieLeft.plus(tieRight.minus(tieLeft).times(fraction)));
-        lengths = Map.of(Rod.DRAG_LINK, length, Rod.TIE_ROD, Motion.length(Rod.TIE_ROD, tieLeft, tieRight));
+        lengths = start.lengths(length);
+        lengths.put(Rod.TIE_ROD, Motion.length(Rod.TIE_ROD, tieLeft, tieRight));
         corners = switch (Corners.of(
                 axle,
                 new Corners.RodAt(tieLeft, tieRight, Rod.TIE_ROD.label()),
@@ -61,11 +62,10 @@ final class DragLinkOnTieRod implements Motion {
         right = corners.right();
         Frame design = axle.beamDesign();
         double h = DESIGN_STEP;
-        Point end = arm.orbit().at(0);
+        Point end = start.swung(0);
         gapPerTurn = (tieRodTrial(design, h, end).gap - tieRodTrial(design, -h, end).gap) / (2 * h);
-        double gapPerArm = (tieRodTrial(design, 0, arm.orbit().at(h)).gap
-                        - tieRodTrial(design, 0, arm.orbit().at(-h)).gap)
-                / (2 * h);
+        double gapPerArm =
+                (tieRodTrial(design, 0, start.swung(h)).gap - tieRodTrial(design, 0, start.swung(-h)).gap) / (2 * h);
         turnPerArm = gapPerTurn == 0 ? 0 : -gapPerArm / gapPerTurn;
     }
 
@@ -82,14 +82,19 @@ final class DragLinkOnTieRod implements Motion {
     @Override
     public AxleConfiguration stance(double gearInputLeft, CornerPair footing, RigidMove gearMove) {
         return switch (footing) {
-            case CornerPair.OnKingpins k -> stance(arm.at(gearInputLeft, gearMove), k.at());
+            case CornerPair.OnKingpins k -> {
+                DragLinkStart.Place from = start.at(gearInputLeft, gearMove);
+                yield Math.abs(from.missing()) > REACH_TOLERANCE
+                        ? Motion.broken(Rod.INTERMEDIATE_LINK, from.missing(), from.gear(), footing)
+                        : stance(from, k.at());
+            }
             case CornerPair.OnArms _ -> throw new IllegalStateException(DragLink.NEEDS_KINGPINS);
         };
     }
 
     @Override
     public Optional<Mechanism> gearAlone(double gearInputLeft) {
-        return Optional.of(arm.at(gearInputLeft, RigidMove.NONE));
+        return Optional.of(start.gearAlone(gearInputLeft));
     }
 
     private static AxleConfiguration broken(CornerPose no, Mechanism.Broken alone, Frame beam) {
@@ -101,11 +106,12 @@ final class DragLinkOnTieRod implements Motion {
      * link has its length, found by stepping out from straight ahead the way that closes the gap, then
      * halving.
      */
-    private AxleConfiguration stance(Mechanism.Broken alone, Frame beam) {
-        Point end = alone.armEnd();
+    private AxleConfiguration stance(DragLinkStart.Place from, Frame beam) {
+        Mechanism.Broken alone = from.gear();
+        Point end = from.at();
         Optional<TieRodTrial> quick = bySecant(beam, end, turnPerArm * alone.armAngle());
         if (quick.isPresent()) {
-            return onTieRod(quick.get(), alone, beam);
+            return onTieRod(quick.get(), from, beam);
         }
         double at = 0;
         double gap = tieRodTrial(beam, 0, end).gap;
@@ -114,14 +120,14 @@ final class DragLinkOnTieRod implements Motion {
             double ahead = tieRodTrial(beam, 1e-4, end).gap;
             double way = (ahead - gap) * gap < 0 ? 1 : -1;
             boolean found = false;
-            double from = 0;
+            double behind = 0;
             for (double to = way * TURN_STEP; Math.abs(to) < WIDEST_TURN; to += way * TURN_STEP) {
                 TieRodTrial there = tieRodTrial(beam, to, end);
                 if (there.right instanceof CannotAssemble) {
                     break;
                 }
                 if (gap * there.gap <= 0) {
-                    at = halved(beam, end, from, to, gap);
+                    at = halved(beam, end, behind, to, gap);
                     found = true;
                     break;
                 }
@@ -129,24 +135,25 @@ final class DragLinkOnTieRod implements Motion {
                     break;
                 }
                 nearest = there.gap;
-                from = to;
+                behind = to;
             }
             if (!found) {
                 return broken(new CannotAssemble(Rod.DRAG_LINK.label(), nearest, Reason.LINK), alone, beam);
             }
         }
-        return onTieRod(tieRodTrial(beam, at, end), alone, beam);
+        return onTieRod(tieRodTrial(beam, at, end), from, beam);
     }
 
-    private AxleConfiguration onTieRod(TieRodTrial held, Mechanism.Broken alone, Frame beam) {
+    private AxleConfiguration onTieRod(TieRodTrial held, DragLinkStart.Place from, Frame beam) {
+        Mechanism.Broken alone = from.gear();
         if (!(held.right instanceof KnucklePose r)) {
             return broken(held.right, alone, beam);
         }
         return new AxleConfiguration(
                 held.left.withTieRodInner(r.tieRodPoint()),
                 r,
-                Optional.of(
-                        new Mechanism.DragLinkAt(link, alone.gear(), alone.armAngle(), alone.armEnd(), held.driven)),
+                Optional.of(new Mechanism.DragLinkAt(
+                        link, alone.gear(), alone.armAngle(), alone.armEnd(), from.relay(), held.driven)),
                 Optional.of(beam));
     }
 

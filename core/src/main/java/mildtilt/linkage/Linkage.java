@@ -17,7 +17,7 @@ import mildtilt.linkage.rods.RodEnds;
  * and what stands between gear and tie rods ({@link Mechanism}); whoever draws it, keeps clear of it or surveys it asks
  * it.
  */
-public sealed interface Linkage permits RackTieRods, CentreLink, DragLink, BellCrank, Shuttle {
+public sealed interface Linkage permits RackTieRods, ArmTieRods, CentreLink, DragLink, BellCrank, Shuttle {
 
     /** What the trade calls it. */
     String label();
@@ -40,8 +40,8 @@ public sealed interface Linkage permits RackTieRods, CentreLink, DragLink, BellC
     /** Whether the tie rods begin on a part that slides rather than turns. */
     boolean innersSlide();
 
-    /** The rod that the gear's arm pushes, if there is one. */
-    Optional<Rod> drivenRod();
+    /** The rods between the gear's arm and what the tie rods begin on, the one that the gear's arm pushes first. */
+    List<Rod> drivenRods();
 
     /** What passes the movement on from that rod to the tie rods, if anything does. */
     Optional<RelayPart> relay();
@@ -49,11 +49,11 @@ public sealed interface Linkage permits RackTieRods, CentreLink, DragLink, BellC
     /** Whether that stands on mounts of its own, which can be on another body than the gear's. */
     boolean relayOnItsOwn();
 
-    /** Both ends of the driven rod, and what it is made of; empty where its ends turn on the arms themselves. */
-    Optional<RodEnds> drivenEnds();
+    /** Both ends of such a rod, and what it is made of; empty where its ends turn on the arms themselves. */
+    Optional<RodEnds> drivenEnds(Rod rod);
 
-    /** With other ends; as it is if it has none of its own. */
-    Linkage withDrivenEnds(RodEnds ends);
+    /** With other ends; as it is if it has no such rod. */
+    Linkage withDrivenEnds(Rod rod, RodEnds ends);
 
     /** Points of its own that can be measured and moved, in the order of the train; the tie rods' inner ends last. */
     List<LinkagePoint> points(SteeredAxle axle);

@@ -18,6 +18,10 @@ public record LinkagePoint(Which which, String label, Point at, Function<Point, 
         IDLER_END,
         /** On the bell crank's pivot; the whole crank goes with it. */
         CRANK_PIVOT,
+        /** On the relay arm's pivot; the whole arm goes with it. */
+        RELAY_PIVOT,
+        RELAY_LINK,
+        RELAY_DRAG_LINK,
         /** Where the rod from the gear's arm drives. */
         DRIVEN,
         LEFT_INNER,

@@ -15,8 +15,8 @@ public sealed interface Mechanism {
     /** Inner end of a side's tie rod; where one rod joins both knuckles, what the gear pushes at. */
     Point inner(Side side);
 
-    /** The rod that the gear's arm pushes. */
-    Optional<Link> link();
+    /** The rods between the gear's arm and what the tie rods begin on, the one that the gear's arm pushes first. */
+    List<Link> links();
 
     /** What passes the movement on from it to the tie rods. */
     Optional<Relay> relay();
@@ -39,6 +39,11 @@ public sealed interface Mechanism {
         double armAngle();
 
         Point armEnd();
+
+        /** A line of points along the arm. */
+        default List<Point> armLine() {
+            return List.of(gear().axis().footOf(armEnd()), armEnd());
+        }
     }
 
     /** @param displacement toward the left, mm */
@@ -55,8 +60,8 @@ public sealed interface Mechanism {
         }
 
         @Override
-        public Optional<Link> link() {
-            return Optional.empty();
+        public List<Link> links() {
+            return List.of();
         }
 
         @Override
@@ -93,8 +98,8 @@ public sealed interface Mechanism {
         }
 
         @Override
-        public Optional<Link> link() {
-            return Optional.of(new Link(Rod.CENTRE_LINK, armEnd, idlerEnd));
+        public List<Link> links() {
+            return List.of(new Link(Rod.CENTRE_LINK, armEnd, idlerEnd));
         }
 
         @Override
@@ -103,13 +108,45 @@ public sealed interface Mechanism {
         }
     }
 
-    /** @param drivenPoint where the drag link drives the knuckle or the tie rod */
-    record DragLinkAt(DragLink dragLink, ArmGear gear, double armAngle, Point armEnd, Point drivenPoint)
+    /**
+     * A relay arm.
+     *
+     * @param angle from straight ahead
+     */
+    record RelayAt(RelayArm relay, double angle, Point linkPoint, Point dragLinkPoint) {
+
+        RelayAt placed(Placing by) {
+            return new RelayAt(relay.placed(by), angle, by.point(linkPoint), by.point(dragLinkPoint));
+        }
+    }
+
+    /**
+     * @param relayArm where the drag link begins on one
+     * @param drivenPoint where the drag link drives the knuckle or the tie rod
+     */
+    record DragLinkAt(
+            DragLink dragLink,
+            ArmGear gear,
+            double armAngle,
+            Point armEnd,
+            Optional<RelayAt> relayArm,
+            Point drivenPoint)
             implements ByArm {
 
         @Override
         public DragLinkAt placed(Placing by) {
-            return new DragLinkAt(dragLink, gear.placed(by), armAngle, by.point(armEnd), by.point(drivenPoint));
+            return new DragLinkAt(
+                    dragLink,
+                    gear.placed(by),
+                    armAngle,
+                    by.point(armEnd),
+                    relayArm.map(r -> r.placed(by)),
+                    by.point(drivenPoint));
+        }
+
+        /** Where the drag link begins. */
+        public Point start() {
+            return relayArm.map(RelayAt::dragLinkPoint).orElse(armEnd);
         }
 
         @Override
@@ -118,8 +155,42 @@ public sealed interface Mechanism {
         }
 
         @Override
-        public Optional<Link> link() {
-            return Optional.of(new Link(Rod.DRAG_LINK, armEnd, drivenPoint));
+        public List<Link> links() {
+            Link drag = new Link(Rod.DRAG_LINK, start(), drivenPoint);
+            return relayArm.map(r -> List.of(new Link(Rod.INTERMEDIATE_LINK, armEnd, r.linkPoint()), drag))
+                    .orElse(List.of(drag));
+        }
+
+        @Override
+        public Optional<Relay> relay() {
+            return relayArm.map(r ->
+                    new Relay.Lever(RelayPart.RELAY_ARM, r.relay().pivot(), r.linkPoint(), List.of(r.dragLinkPoint())));
+        }
+    }
+
+    /** @param left where the left tie rod begins on the arm */
+    record ArmTieRodsAt(ArmTieRods rods, ArmGear gear, double armAngle, Point armEnd, Point left, Point right)
+            implements ByArm {
+
+        @Override
+        public ArmTieRodsAt placed(Placing by) {
+            return new ArmTieRodsAt(rods, gear.placed(by), armAngle, by.point(armEnd), by.point(left), by.point(right));
+        }
+
+        @Override
+        public Point inner(Side side) {
+            return side == Side.LEFT ? left : right;
+        }
+
+        @Override
+        public List<Point> armLine() {
+            Point foot = gear.axis().footOf(armEnd);
+            return List.of(left, foot, right);
+        }
+
+        @Override
+        public List<Link> links() {
+            return List.of();
         }
 
         @Override
@@ -158,8 +229,8 @@ public sealed interface Mechanism {
         }
 
         @Override
-        public Optional<Link> link() {
-            return Optional.of(new Link(Rod.DRAG_ROD, armEnd, crankPoint));
+        public List<Link> links() {
+            return List.of(new Link(Rod.DRAG_ROD, armEnd, crankPoint));
         }
 
         @Override
@@ -199,8 +270,8 @@ public sealed interface Mechanism {
         }
 
         @Override
-        public Optional<Link> link() {
-            return Optional.of(new Link(Rod.SHORT_LINK, armEnd, linkPoint));
+        public List<Link> links() {
+            return List.of(new Link(Rod.SHORT_LINK, armEnd, linkPoint));
         }
 
         @Override
@@ -223,8 +294,8 @@ public sealed interface Mechanism {
         }
 
         @Override
-        public Optional<Link> link() {
-            return Optional.empty();
+        public List<Link> links() {
+            return List.of();
         }
 
         @Override

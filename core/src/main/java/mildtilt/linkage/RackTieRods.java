@@ -54,8 +54,8 @@ public record RackTieRods() implements Linkage {
     }
 
     @Override
-    public Optional<Rod> drivenRod() {
-        return Optional.empty();
+    public List<Rod> drivenRods() {
+        return List.of();
     }
 
     @Override
@@ -69,12 +69,12 @@ public record RackTieRods() implements Linkage {
     }
 
     @Override
-    public Optional<RodEnds> drivenEnds() {
+    public Optional<RodEnds> drivenEnds(Rod rod) {
         return Optional.empty();
     }
 
     @Override
-    public RackTieRods withDrivenEnds(RodEnds ends) {
+    public RackTieRods withDrivenEnds(Rod rod, RodEnds ends) {
         return this;
     }
 

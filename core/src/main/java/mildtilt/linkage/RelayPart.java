@@ -3,6 +3,7 @@ package mildtilt.linkage;
 /** What passes the gear's movement on between its arm and the tie rods. */
 public enum RelayPart {
     IDLER_ARM("idler arm"),
+    RELAY_ARM("relay arm"),
     BELL_CRANK("bell crank"),
     SHUTTLE("shuttle");
 

@@ -97,15 +97,24 @@ public final class RodEndAngles {
                 arm(visitor, RodEnd.ROD_CRANK, b.pivot(), m.crankPoint(), m.armEnd());
                 arm(visitor, RodEnd.ROD_SHAFT_ARM, m.gear().axis(), m.armEnd(), m.crankPoint());
             }
+            case Mechanism.ArmTieRodsAt m -> {
+                Axis axis = m.gear().axis();
+                inners(l, r, v -> axis.direction().turn(gear.turned(v), m.armAngle()), visitor);
+                arm(visitor, RodEnd.LEFT_INNER, axis, m.left(), l.tieRodPoint());
+                arm(visitor, RodEnd.RIGHT_INNER, axis, m.right(), r.tieRodPoint());
+            }
             case Mechanism.DragLinkAt m -> {
                 DragLink d = m.dragLink();
-                Vector rod = m.drivenPoint().minus(m.armEnd());
-                d.ends()
-                        .innerBolt()
-                        .ifPresent(b -> visitor.tilt(
-                                RodEnd.DRAG_PITMAN,
-                                tilt(m.gear().axis().direction().turn(gear.turned(b.vector()), m.armAngle()), rod)));
-                arm(visitor, RodEnd.DRAG_PITMAN, m.gear().axis(), m.armEnd(), m.drivenPoint());
+                Vector rod = m.drivenPoint().minus(m.start());
+                Carry arm = v -> m.gear().axis().direction().turn(gear.turned(v), m.armAngle());
+                if (m.relayArm().isPresent()) {
+                    relayArm(m, m.relayArm().get(), arm, relay, visitor);
+                } else {
+                    d.ends()
+                            .innerBolt()
+                            .ifPresent(b -> visitor.tilt(RodEnd.DRAG_PITMAN, tilt(arm.now(b.vector()), rod)));
+                    arm(visitor, RodEnd.DRAG_PITMAN, m.gear().axis(), m.armEnd(), m.drivenPoint());
+                }
                 switch (d.attachment()) {
                     case Attachment.OnKnuckle k -> {
                         KnucklePose driving = k.side() == Side.LEFT ? l : r;
@@ -114,8 +123,8 @@ public final class RodEndAngles {
                                 .outerBolt()
                                 .ifPresent(b -> visitor.tilt(
                                         end, tilt(driving.now().carried(b.vector(), driving.design()), rod)));
-                        visitor.arm(end, driving.armAngleDeg(m.drivenPoint(), m.armEnd()));
-                        visitor.offCentre(end, driving.offCentreDeg(m.drivenPoint(), m.armEnd()));
+                        visitor.arm(end, driving.armAngleDeg(m.drivenPoint(), m.start()));
+                        visitor.offCentre(end, driving.offCentreDeg(m.drivenPoint(), m.start()));
                     }
                     case Attachment.OnTieRod _ -> {
                         Vector now = r.tieRodPoint().minus(l.tieRodPoint());
@@ -132,6 +141,30 @@ public final class RodEndAngles {
             }
             case Mechanism.Broken _ -> {}
         }
+    }
+
+    /** Both ends of the link that turns a relay arm, and the drag link's end on it. */
+    private static void relayArm(
+            Mechanism.DragLinkAt m, Mechanism.RelayAt at, Carry gearArm, RigidMove moved, Visitor visitor) {
+        RelayArm r = at.relay();
+        Direction pivot = r.pivot().direction();
+        Carry relayArm = v -> pivot.turn(moved.turned(v), at.angle());
+        Vector link = at.linkPoint().minus(m.armEnd());
+        r.linkEnds()
+                .innerBolt()
+                .ifPresent(b -> visitor.tilt(RodEnd.INTERMEDIATE_PITMAN, tilt(gearArm.now(b.vector()), link)));
+        r.linkEnds()
+                .outerBolt()
+                .ifPresent(b -> visitor.tilt(RodEnd.INTERMEDIATE_RELAY, tilt(relayArm.now(b.vector()), link)));
+        arm(visitor, RodEnd.INTERMEDIATE_PITMAN, m.gear().axis(), m.armEnd(), at.linkPoint());
+        arm(visitor, RodEnd.INTERMEDIATE_RELAY, r.pivot(), at.linkPoint(), m.armEnd());
+        m.dragLink()
+                .ends()
+                .innerBolt()
+                .ifPresent(b -> visitor.tilt(
+                        RodEnd.DRAG_RELAY,
+                        tilt(relayArm.now(b.vector()), m.drivenPoint().minus(m.start()))));
+        arm(visitor, RodEnd.DRAG_RELAY, r.pivot(), at.dragLinkPoint(), m.drivenPoint());
     }
 
     private void atKnuckle(KnucklePose k, RodEnd end, Visitor visitor) {

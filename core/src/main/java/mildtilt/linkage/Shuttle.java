@@ -75,8 +75,8 @@ public record Shuttle(
     }
 
     @Override
-    public Optional<Rod> drivenRod() {
-        return Optional.of(Rod.SHORT_LINK);
+    public List<Rod> drivenRods() {
+        return List.of(Rod.SHORT_LINK);
     }
 
     @Override
@@ -105,12 +105,12 @@ public record Shuttle(
     }
 
     @Override
-    public Optional<RodEnds> drivenEnds() {
+    public Optional<RodEnds> drivenEnds(Rod rod) {
         return Optional.of(linkEnds);
     }
 
     @Override
-    public Shuttle withDrivenEnds(RodEnds ends) {
+    public Shuttle withDrivenEnds(Rod rod, RodEnds ends) {
         return withLinkEnds(ends);
     }
 

@@ -25,7 +25,7 @@ import mildtilt.withers.Withers;
  * The gear, the linkage and the two corners it turns.
  *
  * @param statedGearOn what the gear's housing is bolted to; empty where nobody has said, which counts as the frame
- * @param statedRelayOn what a bell crank's pivot or a shuttle's bar is bolted to; empty if it is what the gear is on
+ * @param statedRelayOn what the pivot of a bell crank or relay arm, or a shuttle's bar, is bolted to; empty if it is what the gear is on
  * @param beam the axle beam that carries both kingpins; empty for wheels that travel on their own, and for
  *     kingpins fixed to the frame
  * @param ownRight the right corner where it differs; empty if it is the mirror image of the left
@@ -63,7 +63,7 @@ public record SteeredAxle(
         if (statedRelayOn.isPresent() && !linkage.relayOnItsOwn()) {
             throw new ImpossibleGeometryException("This linkage (" + linkage.label()
                     + ") has nothing between gear and tie rods that could be bolted to something else than the gear; "
-                    + "only a bell crank and a shuttle have.");
+                    + "only a bell crank, a shuttle and a relay arm have.");
         }
         if (beam.isEmpty()
                 && Stream.of(statedGearOn, statedRelayOn)
@@ -88,7 +88,7 @@ public record SteeredAxle(
         return statedGearOn.orElse(MountedOn.FRAME);
     }
 
-    /** What bell crank or shuttle is bolted to, or whatever else stands on the body the gear stands on. */
+    /** What bell crank, relay arm or shuttle is bolted to, or whatever else stands on the body the gear stands on. */
     public MountedOn relayOn() {
         return statedRelayOn.orElseGet(this::gearOn);
     }
@@ -113,7 +113,26 @@ public record SteeredAxle(
             case LEFT_TIE_ROD, TIE_ROD -> Optional.of(left.rodEnds());
             case RIGHT_TIE_ROD -> Optional.of(corner(Side.RIGHT).rodEnds());
             case CENTRE_LINK -> Optional.empty();
-            case DRAG_LINK, DRAG_ROD, SHORT_LINK -> linkage.drivenEnds();
+            case INTERMEDIATE_LINK, DRAG_LINK, DRAG_ROD, SHORT_LINK -> linkage.drivenEnds(rod);
+        };
+    }
+
+    /** Where an end of a rod is, the outer or the inner one. */
+    public RodEnd rodEnd(Rod rod, boolean outer) {
+        return switch (rod) {
+            case LEFT_TIE_ROD -> outer ? RodEnd.LEFT_OUTER : RodEnd.LEFT_INNER;
+            case RIGHT_TIE_ROD -> outer ? RodEnd.RIGHT_OUTER : RodEnd.RIGHT_INNER;
+            case TIE_ROD -> outer ? RodEnd.TIE_LEFT : RodEnd.TIE_RIGHT;
+            case CENTRE_LINK -> outer ? RodEnd.LINK_IDLER : RodEnd.LINK_PITMAN;
+            case INTERMEDIATE_LINK -> outer ? RodEnd.INTERMEDIATE_RELAY : RodEnd.INTERMEDIATE_PITMAN;
+            case DRAG_LINK ->
+                outer
+                        ? dragLinkSide()
+                                .map(s -> s == Side.LEFT ? RodEnd.DRAG_LEFT : RodEnd.DRAG_RIGHT)
+                                .orElse(RodEnd.DRAG_ON_TIE_ROD)
+                        : linkage.relay().isPresent() ? RodEnd.DRAG_RELAY : RodEnd.DRAG_PITMAN;
+            case DRAG_ROD -> outer ? RodEnd.ROD_CRANK : RodEnd.ROD_SHAFT_ARM;
+            case SHORT_LINK -> outer ? RodEnd.SHORT_SHUTTLE : RodEnd.SHORT_PITMAN;
         };
     }
 
@@ -127,9 +146,9 @@ public record SteeredAxle(
                         corner(Side.RIGHT)
                                 .withRodEnds(edit.apply(corner(Side.RIGHT).rodEnds())));
             case CENTRE_LINK -> this;
-            case DRAG_LINK, DRAG_ROD, SHORT_LINK ->
-                linkage.drivenEnds()
-                        .map(e -> withLinkage(linkage.withDrivenEnds(edit.apply(e))))
+            case INTERMEDIATE_LINK, DRAG_LINK, DRAG_ROD, SHORT_LINK ->
+                linkage.drivenEnds(rod)
+                        .map(e -> withLinkage(linkage.withDrivenEnds(rod, edit.apply(e))))
                         .orElse(this);
         };
     }

@@ -31,6 +31,7 @@ import mildtilt.geometry.Axis;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
+import mildtilt.linkage.ArmTieRods;
 import mildtilt.linkage.BellCrank;
 import mildtilt.linkage.CentreLink;
 import mildtilt.linkage.DragLink;
@@ -38,6 +39,7 @@ import mildtilt.linkage.DragLink.Attachment;
 import mildtilt.linkage.Linkage;
 import mildtilt.linkage.MountedOn;
 import mildtilt.linkage.RackTieRods;
+import mildtilt.linkage.RelayArm;
 import mildtilt.linkage.Shuttle;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.linkage.SwingArm;
@@ -57,6 +59,7 @@ import mildtilt.suspension.Knuckle;
 import mildtilt.suspension.Strut;
 import mildtilt.suspension.Suspension;
 import mildtilt.suspension.SwingBeam;
+import mildtilt.suspension.TrailingArms;
 
 /** Gear, linkage, beam and corners. */
 public final class AxleParts {
@@ -237,6 +240,11 @@ public final class AxleParts {
                             .label("Along the tie rod")
                             .help("on the tie rod"));
 
+    public static final Part<ArmTieRods> ARM_TIE_RODS = Part.of(ArmTieRods.class)
+            .needs("leftPoint", "left_tie_rod_point_mm", ANYWHERE, "where the left tie rod meets the gear's arm")
+            .may("ownRightPoint", "right_tie_rod_point_mm", ANYWHERE, "leave out if it is the mirror image")
+            .help("both tie rods on the gear's arm");
+
     public static final Part<CentreLink> CENTRE_LINK = Part.of(CentreLink.class)
             .needs(
                     "leftFraction",
@@ -255,9 +263,23 @@ public final class AxleParts {
             .may("ownIdler", "idler", new Group<>(IDLER), "leave out if it is the mirror image of the pitman arm")
             .help("a centre link between pitman arm and idler arm");
 
+    public static final Part<RelayArm> RELAY_ARM = Part.of(RelayArm.class)
+            .inline(
+                    "pivot",
+                    axis("pivot_point_mm", "a point on the pivot", "pivot_axis", "along the pivot, upward", "Pivot"))
+            .needs("linkPoint", "link_point_mm", ANYWHERE, "where the link from the gear's arm meets it")
+            .needs("dragLinkPoint", "drag_link_point_mm", ANYWHERE, "where the drag link begins on it")
+            .usual("linkEnds", "link_ends", new Group<>(ROD_ENDS), RodEnds.UNKNOWN, "of the link from the gear's arm")
+            .help("a relay arm between gear and drag link");
+
     public static final Part<DragLink> DRAG_LINK = Part.of(DragLink.class)
             .inline("attachment", ATTACHMENT)
             .usual("ends", "ends", new Group<>(ROD_ENDS), RodEnds.UNKNOWN, "of the drag link")
+            .may(
+                    "relayArm",
+                    "relay_arm",
+                    new Group<>(RELAY_ARM),
+                    "between gear and drag link; leave out where the drag link begins at the gear's arm")
             .help("a drag link, and one tie rod from knuckle to knuckle");
 
     public static final Part<BellCrank> BELL_CRANK = Part.of(BellCrank.class)
@@ -288,6 +310,7 @@ public final class AxleParts {
     public static final Form<Linkage> LINKAGE = Form.Kinds.<Linkage>of(
                     "kind", "what carries the gear's movement to the steering arms")
             .or("rack_tie_rods", Part.of(RackTieRods.class).help("tie rods on the rack"))
+            .or("arm_tie_rods", ARM_TIE_RODS)
             .or("centre_link", CENTRE_LINK)
             .or("drag_link", DRAG_LINK)
             .or("bell_crank", BELL_CRANK)
@@ -366,6 +389,11 @@ public final class AxleParts {
                                     "leave out where two of four links are spread")
                             .help("on three or four links"));
 
+    private static final Part<Kingpin> KINGPIN = Part.of(Kingpin.class)
+            .needs("lower", "lower_point_mm", ANYWHERE, "a point on the kingpin's axis")
+            .needs("upper", "upper_point_mm", ANYWHERE, "a point on it further up")
+            .help("a kingpin");
+
     private static final Form<Suspension> SUSPENSION = Form.Kinds.<Suspension>of("kind", "what holds the knuckle")
             .or(
                     "double_wishbone",
@@ -391,6 +419,25 @@ public final class AxleParts {
                                     "second point on the strut's axis, fixed to the knuckle")
                             .help("a strut"))
             .or(
+                    "trailing_arms",
+                    Part.of(TrailingArms.class)
+                            .usual(
+                                    "pivotAxis",
+                                    "pivot_axis",
+                                    new Heading(),
+                                    TO_THE_LEFT,
+                                    "along both arms' pivots, toward the left")
+                            .needs("lowerPivot", "lower_pivot_mm", ANYWHERE, "a point on the lower arm's pivot")
+                            .needs("lowerEnd", "lower_end_mm", ANYWHERE, "the lower arm's ball joint or link pin")
+                            .needs("upperPivot", "upper_pivot_mm", ANYWHERE, "a point on the upper arm's pivot")
+                            .needs("upperEnd", "upper_end_mm", ANYWHERE, "the upper arm's ball joint or link pin")
+                            .may(
+                                    "kingpin",
+                                    "kingpin",
+                                    new Group<>(KINGPIN),
+                                    "of the carrier that link pins hold; leave out with ball joints")
+                            .help("two trailing arms"))
+            .or(
                     "swing_beam",
                     Part.of(SwingBeam.class)
                             .needs("pivot", "pivot_mm", ANYWHERE, "the beam's pivot on the frame")
@@ -398,12 +445,7 @@ public final class AxleParts {
                             .needs("lower", "lower_point_mm", ANYWHERE, "a point on the kingpin's axis")
                             .needs("upper", "upper_point_mm", ANYWHERE, "a point on it further up")
                             .help("a long beam of its own"))
-            .or(
-                    "kingpin",
-                    Part.of(Kingpin.class)
-                            .needs("lower", "lower_point_mm", ANYWHERE, "a point on the kingpin's axis")
-                            .needs("upper", "upper_point_mm", ANYWHERE, "a point on it further up")
-                            .help("a kingpin"));
+            .or("kingpin", KINGPIN);
 
     private static final Part<Knuckle> KNUCKLE = Part.of(Knuckle.class)
             .needs(

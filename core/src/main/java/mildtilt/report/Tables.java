@@ -303,7 +303,7 @@ final class Tables {
                 RodMakeUp.End made = r.makeUp().end(outer);
                 rows.add(List.of(
                         Cell.of(CutList.capital(r.rod().label())),
-                        Cell.of(Fits.label(r.rod(), outer)),
+                        Cell.of(e.label()),
                         Cell.of(made.part().name()),
                         Cell.of(made.part().thread().label()),
                         Cell.of(mm(e.faceOut())),

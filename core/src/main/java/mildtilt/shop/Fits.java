@@ -16,6 +16,7 @@ import mildtilt.column.ShaftProfile;
 import mildtilt.column.Socket;
 import mildtilt.job.Job;
 import mildtilt.linkage.RodEnd;
+import mildtilt.linkage.SteeredAxle;
 import mildtilt.linkage.rods.Rod;
 import mildtilt.linkage.rods.RodEnds;
 import mildtilt.linkage.rods.RodTube;
@@ -71,7 +72,14 @@ public final class Fits {
             List<FitRemedy> ways,
             Optional<RodPlace> rod) {}
 
-    public record RodPlace(Rod rod, boolean outer) {}
+    /** @param at which end it is */
+    public record RodPlace(Rod rod, boolean outer, RodEnd at) {
+
+        /** What it is called. */
+        public String label() {
+            return at.label() + " end";
+        }
+    }
 
     /** @param edit the job with it done */
     public record FitRemedy(Phrase action, UnaryOperator<Job> edit) {}
@@ -81,21 +89,22 @@ public final class Fits {
     public static List<Fit> of(Job job, Catalogue catalogue) {
         List<Fit> all = new ArrayList<>();
         job.column().ifPresent(c -> column(c, all));
+        job.axle().ifPresent(a -> rods(job, a, catalogue, all));
+        return List.copyOf(all);
+    }
+
+    private static void rods(Job job, SteeredAxle axle, Catalogue catalogue, List<Fit> all) {
         for (Rod rod : Rod.values()) {
             job.making().rod(rod).ifPresent(m -> {
                 for (boolean outer : new boolean[] {true, false}) {
-                    all.add(thread(
-                            rod,
-                            m,
-                            outer,
-                            job.axle().flatMap(a -> a.rodEnds(rod)).flatMap(RodEnds::tube)));
+                    RodPlace place = new RodPlace(rod, outer, axle.rodEnd(rod, outer));
+                    all.add(thread(place, m, axle.rodEnds(rod).flatMap(RodEnds::tube)));
                     if (!(m.end(outer).part().stud() instanceof Stud.OnGear)) {
-                        all.add(stud(rod, m, outer, catalogue));
+                        all.add(stud(place, m, catalogue));
                     }
                 }
             });
         }
-        return List.copyOf(all);
     }
 
     private static void column(Column c, List<Fit> all) {
@@ -167,7 +176,9 @@ public final class Fits {
                 Optional.empty());
     }
 
-    private static Fit thread(Rod rod, RodMakeUp m, boolean outer, Optional<RodTube> tube) {
+    private static Fit thread(RodPlace place, RodMakeUp m, Optional<RodTube> tube) {
+        Rod rod = place.rod();
+        boolean outer = place.outer();
         ScrewThread shank = m.end(outer).part().thread();
         ScrewThread tap = m.tap(outer);
         boolean size = Math.abs(shank.major() - tap.major()) < 0.06;
@@ -213,14 +224,7 @@ public final class Fits {
                                                         : r.body()
                                                                 .withTaps(
                                                                         r.body().outerTap(), Optional.empty())))))));
-        return new Fit(
-                Kind.THREAD,
-                part(rod, m, outer),
-                rod.label() + "'s body",
-                s,
-                note,
-                ways,
-                Optional.of(new RodPlace(rod, outer)));
+        return new Fit(Kind.THREAD, part(place, m), rod.label() + "'s body", s, note, ways, Optional.of(place));
     }
 
     /** Diameter of what is tapped, mm. */
@@ -239,33 +243,17 @@ public final class Fits {
                 : SeatingResult.FITS;
     }
 
-    private static String part(Rod rod, RodMakeUp m, boolean outer) {
-        return m.end(outer).part().name() + " (" + rod.label() + ", " + label(rod, outer) + ")";
+    private static String part(RodPlace at, RodMakeUp m) {
+        return m.end(at.outer).part().name() + " (" + at.rod.label() + ", " + at.label() + ")";
     }
 
-    /** What an end of a rod is called, the outer or the inner of a make-up. */
-    public static String label(Rod rod, boolean outer) {
-        return end(rod, outer).label() + " end";
-    }
-
-    /** Where an end of a rod is. */
-    public static RodEnd end(Rod rod, boolean outer) {
-        return switch (rod) {
-            case LEFT_TIE_ROD -> outer ? RodEnd.LEFT_OUTER : RodEnd.LEFT_INNER;
-            case RIGHT_TIE_ROD -> outer ? RodEnd.RIGHT_OUTER : RodEnd.RIGHT_INNER;
-            case TIE_ROD -> outer ? RodEnd.TIE_LEFT : RodEnd.TIE_RIGHT;
-            case CENTRE_LINK -> outer ? RodEnd.LINK_IDLER : RodEnd.LINK_PITMAN;
-            case DRAG_LINK -> outer ? RodEnd.DRAG_LEFT : RodEnd.DRAG_PITMAN;
-            case DRAG_ROD -> outer ? RodEnd.ROD_CRANK : RodEnd.ROD_SHAFT_ARM;
-            case SHORT_LINK -> outer ? RodEnd.SHORT_SHUTTLE : RodEnd.SHORT_PITMAN;
-        };
-    }
-
-    private static Fit stud(Rod rod, RodMakeUp m, boolean outer, Catalogue catalogue) {
+    private static Fit stud(RodPlace at, RodMakeUp m, Catalogue catalogue) {
+        Rod rod = at.rod();
+        boolean outer = at.outer();
         RodMakeUp.End end = m.end(outer);
-        String what = part(rod, m, outer);
-        String into = end(rod, outer).arm();
-        Optional<RodPlace> place = Optional.of(new RodPlace(rod, outer));
+        String what = part(at, m);
+        String into = at.at().arm();
+        Optional<RodPlace> place = Optional.of(at);
         if (end.hole().isEmpty()) {
             return new Fit(
                     Kind.STUD,

@@ -162,7 +162,7 @@ public record PartLoad(
                 yield Optional.of(
                         axle.oneTieRod() ? Rod.TIE_ROD : side == Side.LEFT ? Rod.LEFT_TIE_ROD : Rod.RIGHT_TIE_ROD);
             }
-            case GEAR_ARM -> axle.linkage().drivenRod();
+            case GEAR_ARM -> axle.linkage().drivenRods().stream().findFirst();
         };
     }
 
@@ -209,7 +209,7 @@ public record PartLoad(
     private static void end(RodFigures r, boolean atOuter, RodLoad load, List<PartLoad> all) {
         RodMakeUp.End e = r.makeUp().end(atOuter);
         EndPart part = e.part();
-        String at = r.rod().label() + "'s " + Fits.label(r.rod(), atOuter);
+        String at = r.rod().label() + "'s " + r.end(atOuter).label();
         double stressed = part.thread().major() - 0.9382 * part.thread().pitch();
         add(
                 all,

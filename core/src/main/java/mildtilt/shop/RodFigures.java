@@ -13,6 +13,7 @@ import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
 import mildtilt.job.Job;
 import mildtilt.linkage.AxleSolver;
+import mildtilt.linkage.RodEnd;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.linkage.corner.Corner;
 import mildtilt.linkage.rods.Rod;
@@ -64,6 +65,7 @@ public record RodFigures(
     public static final double WORTHWHILE = 1;
 
     /**
+     * @param at which end it is
      * @param faceOut from the ball's centre to the body's face now, mm
      * @param faceShort with the rod at its shortest, mm
      * @param faceIn the least it can be, mm
@@ -75,6 +77,7 @@ public record RodFigures(
      * @param gapToHousing between jam nut and the end of the thread at the shortest, mm
      */
     public record EndFigures(
+            RodEnd at,
             double faceOut,
             double faceShort,
             double faceIn,
@@ -83,7 +86,13 @@ public record RodFigures(
             double engagedShort,
             double engagedLong,
             double least,
-            double gapToHousing) {}
+            double gapToHousing) {
+
+        /** What it is called. */
+        public String label() {
+            return at.label() + " end";
+        }
+    }
 
     /** What can be done to its length. */
     public enum LengthChange {
@@ -139,6 +148,7 @@ public record RodFigures(
             if (made.isPresent() && tube.isPresent() && solver.get().lengths().containsKey(rod)) {
                 all.add(of(
                         rod,
+                        new Ends(axle.rodEnd(rod, true), axle.rodEnd(rod, false)),
                         made.get(),
                         tube.get(),
                         solver.get().lengths().get(rod),
@@ -149,9 +159,18 @@ public record RodFigures(
         return List.copyOf(all);
     }
 
+    /** Where a rod's ends are. */
+    record Ends(RodEnd outer, RodEnd inner) {}
+
     /** @param toePerMm change of toe-in for a mm that the rod is lengthened, degrees */
     static RodFigures of(
-            Rod rod, RodMakeUp m, RodTube tube, double centres, double engagementTimes, Optional<Double> toePerMm) {
+            Rod rod,
+            Ends ends,
+            RodMakeUp m,
+            RodTube tube,
+            double centres,
+            double engagementTimes,
+            Optional<Double> toePerMm) {
         double[] in = new double[2];
         double[] far = new double[2];
         double[] least = new double[2];
@@ -201,6 +220,7 @@ public record RodFigures(
             shorter = turnsShorter * perTurn;
         }
         EndFigures outer = end(
+                ends.outer(),
                 m,
                 true,
                 in[0],
@@ -210,6 +230,7 @@ public record RodFigures(
                 same ? far[0] - now[0] : turnsLonger * p0,
                 same ? now[0] - in[0] : turnsShorter * p0);
         EndFigures inner = end(
+                ends.inner(),
                 m,
                 false,
                 in[1],
@@ -242,8 +263,17 @@ public record RodFigures(
     }
 
     private static EndFigures end(
-            RodMakeUp m, boolean atOuter, double in, double far, double now, double least, double out, double back) {
+            RodEnd at,
+            RodMakeUp m,
+            boolean atOuter,
+            double in,
+            double far,
+            double now,
+            double least,
+            double out,
+            double back) {
         return new EndFigures(
+                at,
                 now,
                 now - back,
                 in,
@@ -284,7 +314,7 @@ public record RodFigures(
                 Side held = axle.dragLinkSide().orElse(Side.LEFT);
                 yield toePerMm(axle, held.other(), axle.corner(held).knuckle().tieRodPoint());
             }
-            case CENTRE_LINK, DRAG_LINK, DRAG_ROD, SHORT_LINK -> Optional.empty();
+            case CENTRE_LINK, INTERMEDIATE_LINK, DRAG_LINK, DRAG_ROD, SHORT_LINK -> Optional.empty();
         };
     }
 

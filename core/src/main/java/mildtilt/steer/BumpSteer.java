@@ -3,12 +3,10 @@ package mildtilt.steer;
 import java.util.Optional;
 import mildtilt.gear.ArmGear;
 import mildtilt.geometry.ImpossibleGeometryException;
-import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
 import mildtilt.job.Job;
 import mildtilt.linkage.DragLink;
-import mildtilt.linkage.DragLink.Attachment;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.linkage.corner.WheelTravel;
 import mildtilt.steer.position.AxlePose;
@@ -78,18 +76,6 @@ public final class BumpSteer {
 
     /** The drag link from the gear's arm to what it drives, in the design position, mm. */
     public static Vector dragLink(SteeredAxle axle, DragLink link, ArmGear gear) {
-        Point driven =
-                switch (link.attachment()) {
-                    case Attachment.OnKnuckle k -> k.point();
-                    case Attachment.OnTieRod t -> {
-                        Point l = axle.corner(Side.LEFT).knuckle().tieRodPoint();
-                        yield l.plus(axle.corner(Side.RIGHT)
-                                .knuckle()
-                                .tieRodPoint()
-                                .minus(l)
-                                .times(t.fraction()));
-                    }
-                };
-        return driven.minus(gear.armEnd());
+        return link.driven(axle).minus(link.start(gear));
     }
 }

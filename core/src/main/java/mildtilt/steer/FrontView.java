@@ -12,6 +12,7 @@ import mildtilt.suspension.DoubleWishbone;
 import mildtilt.suspension.Kingpin;
 import mildtilt.suspension.Strut;
 import mildtilt.suspension.SwingBeam;
+import mildtilt.suspension.TrailingArms;
 
 /**
  * A corner as the plain geometry of bump steer sees it: cut by the cross plane through the tie rod's outer end.
@@ -48,7 +49,7 @@ public record FrontView(
     }
 
     /**
-     * Empty for a kingpin and a swing beam, where one rod joins both arms, and where the plane of an arm stands upright: it turns about
+     * Empty for a kingpin, a swing beam and trailing arms, where one rod joins both arms, and where the plane of an arm stands upright: it turns about
      * no line then.
      */
     public static Optional<FrontView> of(SteeredAxle axle, Side side) {
@@ -58,7 +59,7 @@ public record FrontView(
             return Optional.empty();
         }
         return switch (corner.suspension()) {
-            case Kingpin _, SwingBeam _ -> Optional.empty();
+            case Kingpin _, SwingBeam _, TrailingArms _ -> Optional.empty();
             case DoubleWishbone w ->
                 of(
                         side,

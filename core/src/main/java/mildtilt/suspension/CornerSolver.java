@@ -19,7 +19,7 @@ import org.hipparchus.optim.univariate.UnivariatePointValuePair;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Finds how the knuckle of a wheel that moves on its own stands (double wishbones or a strut) for a travel
+ * Finds how the knuckle of a wheel that moves on its own stands (double wishbones, trailing arms with ball joints, or a strut) for a travel
  * of that wheel and a place of its rod's other end. Made ready once for a corner, then asked for any number
  * of poses.
  *
@@ -69,6 +69,11 @@ public final class CornerSolver implements TravellingCorner {
 
         record TopMount(Point mount) implements Upper {}
 
+        /** An upper arm as it stands in the design position. */
+        static Wishbone arm(Orbit orbit, Point lowerBallJoint) {
+            return new Wishbone(orbit, orbit.branchAt(0, lowerBallJoint), lowerBallJoint.distanceTo(orbit.at(0)));
+        }
+
         /** @param missing 0 where the upper wishbone reaches, else by how much it does not, mm */
         record Top(Point point, double missing) {}
 
@@ -97,11 +102,16 @@ public final class CornerSolver implements TravellingCorner {
         switch (suspension) {
             case DoubleWishbone w -> {
                 lower = Orbit.of(Axis.through(w.lowerInnerRear(), w.lowerInnerFront()), w.lowerBallJoint());
-                Orbit high = Orbit.of(Axis.through(w.upperInnerRear(), w.upperInnerFront()), w.upperBallJoint());
-                upper = new Upper.Wishbone(
-                        high,
-                        high.branchAt(0, w.lowerBallJoint()),
-                        w.lowerBallJoint().distanceTo(w.upperBallJoint()));
+                upper = Upper.arm(
+                        Orbit.of(Axis.through(w.upperInnerRear(), w.upperInnerFront()), w.upperBallJoint()),
+                        w.lowerBallJoint());
+            }
+            case TrailingArms t -> {
+                if (t.kingpin().isPresent()) {
+                    throw new ImpossibleGeometryException("Trailing arms on link pins have a solver of their own.");
+                }
+                lower = Orbit.of(t.lowerAxis(), t.lowerEnd());
+                upper = Upper.arm(Orbit.of(t.upperAxis(), t.upperEnd()), t.lowerEnd());
             }
             case Strut s -> {
                 lower = Orbit.of(Axis.through(s.lowerInnerRear(), s.lowerInnerFront()), s.lowerBallJoint());

@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import mildtilt.OwnVehicles;
 import mildtilt.gear.ArmGear;
 import mildtilt.gear.RackAndPinion;
@@ -17,22 +18,30 @@ import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
 import mildtilt.io.jobfile.DemoJob;
 import mildtilt.job.Job;
+import mildtilt.linkage.ArmTieRods;
 import mildtilt.linkage.AxleConfiguration;
 import mildtilt.linkage.AxleSolver;
+import mildtilt.linkage.BellCrank;
 import mildtilt.linkage.CentreLink;
+import mildtilt.linkage.DragLink;
 import mildtilt.linkage.RackTieRods;
+import mildtilt.linkage.RelayArm;
+import mildtilt.linkage.Shuttle;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.linkage.SwingArm;
 import mildtilt.linkage.corner.Corner;
+import mildtilt.linkage.rods.RodEnds;
 import mildtilt.suspension.CornerPose;
 import mildtilt.suspension.DoubleWishbone;
 import mildtilt.suspension.Kingpin;
 import mildtilt.suspension.KnucklePose;
 import mildtilt.suspension.Strut;
 import mildtilt.suspension.SwingBeam;
+import mildtilt.suspension.TrailingArms;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** The general solver against the closed forms, and against mechanisms that have an answer by hand. */
 class PoseSolverTest {
@@ -54,13 +63,18 @@ class PoseSolverTest {
             for (Side side : Side.values()) {
                 knuckles.put(side, knuckle(axle.corner(side), side == Side.LEFT ? left : right));
             }
-            Body inner =
-                    switch (axle.linkage()) {
-                        case RackTieRods _ -> rack((RackAndPinion) axle.gear());
-                        case CentreLink c -> centreLink(c, (ArmGear) axle.gear());
-                        default ->
-                            throw new IllegalArgumentException(axle.linkage().label());
-                    };
+            switch (axle.linkage()) {
+                case RackTieRods _ -> tieRods(rack((RackAndPinion) axle.gear()));
+                case ArmTieRods _ -> tieRods(arm((ArmGear) axle.gear()));
+                case CentreLink c -> tieRods(centreLink(c, (ArmGear) axle.gear()));
+                case DragLink d -> dragLink(d, (ArmGear) axle.gear());
+                case BellCrank _, Shuttle _ ->
+                    throw new IllegalArgumentException(axle.linkage().label());
+            }
+            solver = new PoseSolver(system);
+        }
+
+        private void tieRods(Body inner) {
             for (Side side : Side.values()) {
                 system.rod(
                         side.label() + " tie rod",
@@ -69,7 +83,31 @@ class PoseSolverTest {
                         inner,
                         axle.linkage().inner(axle.gear(), side).orElseThrow());
             }
-            solver = new PoseSolver(system);
+        }
+
+        private void dragLink(DragLink d, ArmGear box) {
+            Body start = arm(box);
+            if (d.relayArm().isPresent()) {
+                RelayArm r = d.relayArm().get();
+                Body relay = system.body(r.linkPoint());
+                system.hinge(Body.FRAME, relay, r.pivot())
+                        .rod("intermediate link", start, box.armEnd(), relay, r.linkPoint());
+                start = relay;
+            }
+            DragLink.Attachment.OnKnuckle at = (DragLink.Attachment.OnKnuckle) d.attachment();
+            system.rod("drag link", start, d.start(box), knuckles.get(at.side()), at.point())
+                    .rod(
+                            "tie rod",
+                            knuckles.get(Side.LEFT),
+                            axle.corner(Side.LEFT).knuckle().tieRodPoint(),
+                            knuckles.get(Side.RIGHT),
+                            axle.corner(Side.RIGHT).knuckle().tieRodPoint());
+        }
+
+        private Body arm(ArmGear box) {
+            Body arm = system.body(box.armEnd());
+            system.drivenHinge(Body.FRAME, arm, box.axis(), gear);
+            return arm;
         }
 
         private Body knuckle(Corner c, int rise) {
@@ -85,6 +123,24 @@ class PoseSolverTest {
                     // The top mount lies on the strut's axis, which the knuckle carries.
                     system.onLine(knuckle, Axis.through(s.axisLowerPoint(), s.topMount()), Body.FRAME, s.topMount());
                     system.driven(knuckle, c.knuckle().wheelCentre(), Vector.Z.direction(), rise);
+                }
+                case TrailingArms t -> {
+                    Body lower = system.body(t.lowerEnd());
+                    system.hinge(Body.FRAME, lower, t.lowerAxis());
+                    if (t.kingpin().isEmpty()) {
+                        Body upper = system.body(t.upperEnd());
+                        system.hinge(Body.FRAME, upper, t.upperAxis())
+                                .ball(lower, knuckle, t.lowerEnd())
+                                .ball(upper, knuckle, t.upperEnd())
+                                .driven(knuckle, c.knuckle().wheelCentre(), Vector.Z.direction(), rise);
+                    } else {
+                        // Held in its plane by the lower arm's two pins, the carrier needs the upper arm's length only.
+                        Body carrier = system.body(t.lowerEnd());
+                        system.hinge(lower, carrier, new Axis(t.lowerEnd(), t.pivotAxis()))
+                                .rod("upper arm", Body.FRAME, t.upperAxis().footOf(t.upperEnd()), carrier, t.upperEnd())
+                                .hinge(carrier, knuckle, t.steerAxis())
+                                .driven(carrier, c.knuckle().wheelCentre(), Vector.Z.direction(), rise);
+                    }
                 }
                 case SwingBeam b -> {
                     Body beam = system.body(b.lower());
@@ -108,8 +164,7 @@ class PoseSolverTest {
         }
 
         private Body centreLink(CentreLink c, ArmGear box) {
-            Body pitman = system.body(box.armEnd());
-            system.drivenHinge(Body.FRAME, pitman, box.axis(), gear);
+            Body pitman = arm(box);
             SwingArm idler = c.idler(box);
             Body swing = system.body(idler.end());
             system.hinge(Body.FRAME, swing, idler.axis());
@@ -210,6 +265,52 @@ class PoseSolverTest {
                 .orElseThrow()
                 .withLeft(onSwingBeam(
                         DemoJob.MARSH_CARRIER.job().axle().orElseThrow().left())));
+    }
+
+    @ParameterizedTest
+    @ValueSource(booleans = {false, true})
+    void trailingArmsAreAsInClosedForm(boolean linkPins) {
+        SteeredAxle carrier = DemoJob.MARSH_CARRIER.job().axle().orElseThrow();
+        isAsInClosedForm(carrier.withLeft(onTrailingArms(carrier.left(), linkPins)));
+    }
+
+    /** Neither parallel nor of one length, with pivots that do not run square across. */
+    private static Corner onTrailingArms(Corner c, boolean linkPins) {
+        DoubleWishbone w = (DoubleWishbone) c.suspension();
+        Point low = w.lowerBallJoint();
+        Point high = w.upperBallJoint();
+        return c.withSuspension(new TrailingArms(
+                Direction.along(0.06, 1, -0.02),
+                low.plus(new Vector(-330, -120, 25)),
+                low,
+                high.plus(new Vector(-290, -150, 10)),
+                high,
+                linkPins
+                        ? Optional.of(new Kingpin(low.plus(new Vector(8, 30, -10)), high.plus(new Vector(-9, 22, 15))))
+                        : Optional.empty()));
+    }
+
+    @Test
+    void tieRodsOnTheGearsArmAreAsInClosedForm() {
+        SteeredAxle bus = DemoJob.LIBRARY_BUS.job().axle().orElseThrow();
+        Point end = ((ArmGear) bus.gear()).armEnd();
+        isAsInClosedForm(bus.withLinkage(
+                new ArmTieRods(end.plus(new Vector(12, 60, 8)), Optional.of(end.plus(new Vector(5, -70, -4))))));
+    }
+
+    @Test
+    void relayArmIsAsInClosedForm() {
+        SteeredAxle bus = DemoJob.LIBRARY_BUS.job().axle().orElseThrow();
+        DragLink link = new DragLink(
+                new DragLink.Attachment.OnKnuckle(
+                        Side.LEFT, bus.left().knuckle().tieRodPoint().plus(new Vector(20, -25, 90))),
+                RodEnds.UNKNOWN,
+                Optional.of(new RelayArm(
+                        new Axis(new Point(-80, 150, 280), Direction.along(0.1, 0.05, 1)),
+                        new Point(-215, 160, 270),
+                        new Point(-200, 180, 330),
+                        RodEnds.UNKNOWN)));
+        isAsInClosedForm(bus.withLinkage(link));
     }
 
     private static Corner onSwingBeam(Corner c) {

@@ -28,6 +28,7 @@ import mildtilt.suspension.Kingpin;
 import mildtilt.suspension.KnucklePose;
 import mildtilt.suspension.Strut;
 import mildtilt.suspension.SwingBeam;
+import mildtilt.suspension.TrailingArms;
 import mildtilt.units.LengthUnit;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -106,7 +107,17 @@ class AxleSolverTest {
             case Mechanism.RackAt m ->
                 holds(m.inner(Side.LEFT), m.inner(Side.RIGHT), ((RackAndPinion) axle.gear()).pivotSpacing());
             case Mechanism.CentreLinkAt m -> holds(m.armEnd(), m.idlerEnd(), lengths.get(Rod.CENTRE_LINK));
-            case Mechanism.DragLinkAt m -> holds(m.armEnd(), m.drivenPoint(), lengths.get(Rod.DRAG_LINK));
+            case Mechanism.DragLinkAt m -> {
+                holds(m.start(), m.drivenPoint(), lengths.get(Rod.DRAG_LINK));
+                m.relayArm().ifPresent(r -> holds(m.armEnd(), r.linkPoint(), lengths.get(Rod.INTERMEDIATE_LINK)));
+            }
+            case Mechanism.ArmTieRodsAt m ->
+                holds(
+                        m.left(),
+                        m.right(),
+                        axle.innerEnd(Side.LEFT)
+                                .orElseThrow()
+                                .distanceTo(axle.innerEnd(Side.RIGHT).orElseThrow()));
             case Mechanism.BellCrankAt m -> {
                 holds(m.armEnd(), m.crankPoint(), lengths.get(Rod.DRAG_ROD));
                 BellCrank b = (BellCrank) axle.linkage();
@@ -117,14 +128,7 @@ class AxleSolverTest {
             case Mechanism.Broken _ -> throw new AssertionError("both knuckles stand on a broken mechanism");
         }
         if (axle.gear() instanceof ArmGear g) {
-            Point end =
-                    switch (s.mechanism().get()) {
-                        case Mechanism.CentreLinkAt m -> m.armEnd();
-                        case Mechanism.DragLinkAt m -> m.armEnd();
-                        case Mechanism.BellCrankAt m -> m.armEnd();
-                        case Mechanism.ShuttleAt m -> m.armEnd();
-                        case Mechanism.RackAt _, Mechanism.Broken _ -> throw new AssertionError();
-                    };
+            Point end = ((Mechanism.ByArm) s.mechanism().get()).armEnd();
             assertThat(g.axis().distanceTo(end)).isCloseTo(g.armLength(), within(1e-8));
         }
         axle.beam().ifPresent(b -> {
@@ -154,6 +158,7 @@ class AxleSolverTest {
                 switch (corner.suspension()) {
                     case DoubleWishbone w -> w.lowerBallJoint();
                     case Strut s -> s.lowerBallJoint();
+                    case TrailingArms t -> t.kingpin().map(Kingpin::lower).orElse(t.lowerEnd());
                     case SwingBeam b -> b.lower();
                     case Kingpin p -> p.lower();
                 };

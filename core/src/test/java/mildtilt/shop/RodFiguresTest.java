@@ -21,6 +21,7 @@ import mildtilt.geometry.Side;
 import mildtilt.io.jobfile.DemoJob;
 import mildtilt.job.Job;
 import mildtilt.linkage.AxleSolver;
+import mildtilt.linkage.RodEnd;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.linkage.corner.Corner;
 import mildtilt.linkage.rods.Rod;
@@ -49,7 +50,14 @@ class RodFiguresTest {
     }
 
     private static RodFigures figures(RodMakeUp m, double centres) {
-        return RodFigures.of(Rod.LEFT_TIE_ROD, m, TUBE, centres, 1.5, Optional.of(0.4));
+        return RodFigures.of(
+                Rod.LEFT_TIE_ROD,
+                new RodFigures.Ends(RodEnd.LEFT_OUTER, RodEnd.LEFT_INNER),
+                m,
+                TUBE,
+                centres,
+                1.5,
+                Optional.of(0.4));
     }
 
     @Test

@@ -28,6 +28,7 @@ import mildtilt.suspension.Kingpin;
 import mildtilt.suspension.Strut;
 import mildtilt.suspension.Suspension;
 import mildtilt.suspension.SwingBeam;
+import mildtilt.suspension.TrailingArms;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -176,6 +177,7 @@ class LimitsOfLockTest {
                                 t.topMount().x(),
                                 t.axisLowerPoint().y(),
                                 t.axisLowerPoint().z()));
+            case TrailingArms t -> t;
             case SwingBeam b -> b;
             case Kingpin k -> k;
         };

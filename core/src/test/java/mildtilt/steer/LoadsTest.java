@@ -120,8 +120,22 @@ class LoadsTest {
                 Vector push = RodForces.onCentreLink(m, left, right);
                 yield push.dot(ends(up)[0].minus(ends(down)[0]));
             }
+            case ArmGear _
+            when here.stance().mechanism().orElseThrow() instanceof Mechanism.ArmTieRodsAt m -> {
+                AxlePose.Assembled a = here.assembled().orElseThrow();
+                Mechanism.ArmTieRodsAt low =
+                        (Mechanism.ArmTieRodsAt) down.stance().mechanism().orElseThrow();
+                Mechanism.ArmTieRodsAt high =
+                        (Mechanism.ArmTieRodsAt) up.stance().mechanism().orElseThrow();
+                // The arm holds against both tie rods.
+                yield -pullOn(a.left(), forces.get(Rod.LEFT_TIE_ROD))
+                                .dot(high.left().minus(low.left()))
+                        - pullOn(a.right(), forces.get(Rod.RIGHT_TIE_ROD))
+                                .dot(high.right().minus(low.right()));
+            }
             case ArmGear _ -> {
-                Rod rod = List.of(Rod.CENTRE_LINK, Rod.DRAG_LINK, Rod.DRAG_ROD, Rod.SHORT_LINK).stream()
+                Rod rod = List.of(Rod.CENTRE_LINK, Rod.INTERMEDIATE_LINK, Rod.DRAG_LINK, Rod.DRAG_ROD, Rod.SHORT_LINK)
+                        .stream()
                         .filter(forces::containsKey)
                         .findFirst()
                         .orElseThrow();
@@ -143,10 +157,11 @@ class LoadsTest {
     private static Point[] ends(AxlePose pose) {
         return switch (pose.stance().mechanism().orElseThrow()) {
             case Mechanism.CentreLinkAt m -> new Point[] {m.armEnd(), m.idlerEnd()};
-            case Mechanism.DragLinkAt m -> new Point[] {m.armEnd(), m.drivenPoint()};
+            case Mechanism.DragLinkAt m ->
+                new Point[] {m.armEnd(), m.links().getFirst().to()};
             case Mechanism.BellCrankAt m -> new Point[] {m.armEnd(), m.crankPoint()};
             case Mechanism.ShuttleAt m -> new Point[] {m.armEnd(), m.linkPoint()};
-            case Mechanism.RackAt _, Mechanism.Broken _ -> throw new AssertionError();
+            case Mechanism.RackAt _, Mechanism.ArmTieRodsAt _, Mechanism.Broken _ -> throw new AssertionError();
         };
     }
 

@@ -17,7 +17,6 @@ import mildtilt.linkage.rods.RodEnds;
 import mildtilt.report.Papers;
 import mildtilt.shop.BenchSheet;
 import mildtilt.shop.CutList;
-import mildtilt.shop.Fits;
 import mildtilt.shop.RodFigures;
 import mildtilt.units.Quantity;
 
@@ -86,8 +85,8 @@ final class RodsPane extends MakePane {
             }
             description(r);
         });
-        end(rod, made.get(), true);
-        end(rod, made.get(), false);
+        end(axle, rod, made.get(), true);
+        end(axle, rod, made.get(), false);
         body(rod, made.get());
     }
 
@@ -120,7 +119,7 @@ final class RodsPane extends MakePane {
         for (boolean outer : new boolean[] {true, false}) {
             RodFigures.EndFigures e = r.end(outer);
             rows.add(List.of(
-                    Fits.label(r.rod(), outer),
+                    e.label(),
                     text(Quantity.length(e.faceOut())),
                     text(Quantity.length(e.engaged())),
                     text(Quantity.length(e.engagedShort())),
@@ -147,13 +146,13 @@ final class RodsPane extends MakePane {
         return j.editMaking(m -> m.withRod(rod, m.rod(rod).map(edit)));
     }
 
-    private void end(Rod rod, RodMakeUp made, boolean outer) {
+    private void end(SteeredAxle axle, Rod rod, RodMakeUp made, boolean outer) {
         RodMakeUp.End e = made.end(outer);
         String id = key(rod) + (outer ? "-outer" : "-inner");
         ScrewThread t = e.part().thread();
         row(
                 choice(
-                        CutList.capital(Fits.label(rod, outer)),
+                        CutList.capital(axle.rodEnd(rod, outer).label() + " end"),
                         "rod-part-" + id,
                         bench.catalogueProperty().get().rodEnds().stream()
                                 .map(x -> x.withHand(t.hand()))

@@ -24,6 +24,7 @@ import mildtilt.job.Element;
 import mildtilt.job.Job;
 import mildtilt.job.Loads;
 import mildtilt.job.Vehicle;
+import mildtilt.linkage.ArmTieRods;
 import mildtilt.linkage.BellCrank;
 import mildtilt.linkage.CentreLink;
 import mildtilt.linkage.DragLink;
@@ -193,9 +194,19 @@ final class AxleFields {
                 "pivot_axis",
                 "travel_each_way_mm");
         switch (axle.linkage()) {
-            case DragLink d ->
+            case DragLink d -> {
+                d.relayArm()
+                        .ifPresent(r -> all.addAll(rodEnds(
+                                LINKAGE.in("relay_arm").in("link_ends"),
+                                r.linkEnds(),
+                                ", link",
+                                (j, e) -> j.editAxle(x -> x.editRodEnds(Rod.INTERMEDIATE_LINK, e)))));
                 all.addAll(rodEnds(
-                        LINKAGE.in("ends"), d.ends(), "", (j, e) -> j.editAxle(x -> x.editRodEnds(Rod.DRAG_LINK, e))));
+                        LINKAGE.in("ends"),
+                        d.ends(),
+                        d.relayArm().isPresent() ? ", drag link" : "",
+                        (j, e) -> j.editAxle(x -> x.editRodEnds(Rod.DRAG_LINK, e))));
+            }
             case BellCrank b ->
                 all.addAll(rodEnds(
                         LINKAGE.in("drag_rod_ends"),
@@ -208,7 +219,7 @@ final class AxleFields {
                         s.linkEnds(),
                         "",
                         (j, e) -> j.editAxle(x -> x.editRodEnds(Rod.SHORT_LINK, e))));
-            case CentreLink _, RackTieRods _ -> {}
+            case CentreLink _, RackTieRods _, ArmTieRods _ -> {}
         }
         return all;
     }
@@ -216,7 +227,7 @@ final class AxleFields {
     private static List<SizeField> relay(Linkage linkage) {
         return switch (linkage) {
             case BellCrank _, Shuttle _ -> PartFields.of(LINKAGE, AxleParts.LINKAGE, linkage, "", AxleFields::linkage);
-            case CentreLink _, RackTieRods _, DragLink _ -> List.of();
+            case CentreLink _, RackTieRods _, ArmTieRods _, DragLink _ -> List.of();
         };
     }
 

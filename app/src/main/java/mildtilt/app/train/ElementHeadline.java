@@ -80,7 +80,8 @@ final class ElementHeadline {
     }
 
     private static Optional<Double> drivenRod(Analysis a) {
-        return a.steer().flatMap(s -> Stream.of(Rod.CENTRE_LINK, Rod.DRAG_LINK, Rod.DRAG_ROD, Rod.SHORT_LINK)
+        return a.steer().flatMap(s -> Stream.of(
+                        Rod.CENTRE_LINK, Rod.INTERMEDIATE_LINK, Rod.DRAG_LINK, Rod.DRAG_ROD, Rod.SHORT_LINK)
                 .filter(s.lengths()::containsKey)
                 .map(s.lengths()::get)
                 .findFirst());

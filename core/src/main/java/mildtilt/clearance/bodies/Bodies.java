@@ -46,6 +46,7 @@ import mildtilt.suspension.Knuckle;
 import mildtilt.suspension.KnucklePose;
 import mildtilt.suspension.Strut;
 import mildtilt.suspension.SwingBeam;
+import mildtilt.suspension.TrailingArms;
 import mildtilt.units.Phrase;
 import mildtilt.units.Quantity;
 
@@ -295,6 +296,18 @@ public final class Bodies {
                         own.armDiameter() * 1.8,
                         s -> List.of(t.topMount(), knuckle(s, side).carried(t.axisLowerPoint())));
             }
+            case TrailingArms t -> {
+                suspensionBars(
+                        FixedPart.LOWER_ARM,
+                        side,
+                        own.armDiameter(),
+                        s -> List.of(t.lowerAxis().footOf(t.lowerEnd()), t.lowerEndAt(knuckle(s, side))));
+                suspensionBars(
+                        FixedPart.UPPER_ARM,
+                        side,
+                        own.armDiameter(),
+                        s -> List.of(t.upperAxis().footOf(t.upperEnd()), t.upperEndAt(knuckle(s, side))));
+            }
             case SwingBeam b -> {
                 suspensionBars(
                         FixedPart.SWING_BEAM,
@@ -377,14 +390,10 @@ public final class Bodies {
         Element driven = new Element.DrivenRod();
         Element relay = new Element.Relay();
         axle.linkage()
-                .drivenRod()
-                .ifPresent(rod -> rod(
-                        axle,
-                        rod,
-                        driven,
-                        Optional.empty(),
-                        s -> mechanism(s).link().orElseThrow().from(),
-                        s -> mechanism(s).link().orElseThrow().to()));
+                .drivenRods()
+                .forEach(rod -> rod(
+                        axle, rod, driven, Optional.empty(), s -> link(s, rod).from(), s -> link(s, rod)
+                                .to()));
         axle.linkage().relay().ifPresent(part -> {
             boolean slides = part == RelayPart.SHUTTLE;
             bars(
@@ -396,6 +405,13 @@ public final class Bodies {
                     slides ? Known.of(own.gear(), Known.STRAIGHT) : steeringArms(),
                     s -> mechanism(s).relay().orElseThrow().line());
         });
+    }
+
+    private static Mechanism.Link link(Configuration s, Rod rod) {
+        return mechanism(s).links().stream()
+                .filter(l -> l.rod() == rod)
+                .findFirst()
+                .orElseThrow();
     }
 
     private void rod(
@@ -508,10 +524,9 @@ public final class Bodies {
                         Optional.empty(),
                         own.steeringArmDiameter(),
                         steeringArms(),
-                        s -> {
-                            Point end = mechanism(s) instanceof Mechanism.ByArm a ? a.armEnd() : g.armEnd();
-                            return List.of(gearMove(s).moved(foot), end);
-                        });
+                        s -> mechanism(s) instanceof Mechanism.ByArm a
+                                ? a.armLine()
+                                : List.of(gearMove(s).moved(foot), gearMove(s).moved(g.armEnd())));
             }
         }
     }

@@ -15,6 +15,7 @@ import mildtilt.suspension.KnucklePose;
 import mildtilt.suspension.Strut;
 import mildtilt.suspension.Suspension;
 import mildtilt.suspension.SwingBeam;
+import mildtilt.suspension.TrailingArms;
 
 /** How what things are fixed to has moved from the design position. */
 public final class CarrierMotion {
@@ -41,7 +42,11 @@ public final class CarrierMotion {
             case FRAME, LEFT_KNUCKLE, RIGHT_KNUCKLE -> true;
             case AXLE -> axle.beam().isPresent();
             case LEFT_LOWER_ARM, RIGHT_LOWER_ARM -> !(suspension(axle, carrier) instanceof Kingpin);
-            case LEFT_UPPER_ARM, RIGHT_UPPER_ARM -> suspension(axle, carrier) instanceof DoubleWishbone;
+            case LEFT_UPPER_ARM, RIGHT_UPPER_ARM ->
+                switch (suspension(axle, carrier)) {
+                    case DoubleWishbone _, TrailingArms _ -> true;
+                    case Strut _, SwingBeam _, Kingpin _ -> false;
+                };
         };
     }
 
@@ -80,6 +85,10 @@ public final class CarrierMotion {
                                 s.lowerBallJoint(),
                                 k.steerAxisLow())
                         : RigidMove.NONE;
+            case TrailingArms t ->
+                lower
+                        ? swung(t.lowerAxis(), t.lowerEnd(), t.lowerEndAt(k))
+                        : swung(t.upperAxis(), t.upperEnd(), t.upperEndAt(k));
             case SwingBeam b -> lower ? swung(b.hinge(), b.lower(), k.steerAxisLow()) : RigidMove.NONE;
             case Kingpin _ -> beam(axle, pose);
         };

@@ -157,7 +157,7 @@ final class AxleChecks {
                     all.add(new Finding(
                                     Fault.NEAR_TOGGLE,
                                     deg < TOGGLE_STOP ? Severity.STOP : Severity.LOOK,
-                                    end.atSteeringArm() ? new Element.SteeringArms() : elementOf(end),
+                                    end.atSteeringArm() ? new Element.SteeringArms() : Element.of(end.rod()),
                                     Phrase.of(
                                             (end.onSlide(job.axle().orElseThrow())
                                                             ? "The " + end.rod().label()
@@ -189,7 +189,7 @@ final class AxleChecks {
                 .ifPresent(allowed -> all.add(new Finding(
                                 Fault.ROD_END_OVER_LIMIT,
                                 Severity.STOP,
-                                elementOf(end),
+                                Element.of(end.rod()),
                                 end.tiltKey(),
                                 Phrase.of(
                                         "The " + end.rod().label() + "'s " + end.label()
@@ -227,13 +227,5 @@ final class AxleChecks {
                             StopMoves.beforeEverything(job, figures))
                     .at(h.steeringWheelDeg(), 0, 0)));
         }
-    }
-
-    /** The element of the train that a rod belongs to. */
-    static Element elementOf(RodEnd end) {
-        return switch (end.rod()) {
-            case LEFT_TIE_ROD, RIGHT_TIE_ROD, TIE_ROD -> new Element.TieRods();
-            case CENTRE_LINK, DRAG_LINK, DRAG_ROD, SHORT_LINK -> new Element.DrivenRod();
-        };
     }
 }

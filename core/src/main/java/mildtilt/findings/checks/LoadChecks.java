@@ -85,11 +85,7 @@ final class LoadChecks {
     }
 
     private void rod(RodLoad l, List<Finding> all) {
-        Element where =
-                switch (l.rod()) {
-                    case LEFT_TIE_ROD, RIGHT_TIE_ROD, TIE_ROD -> new Element.TieRods();
-                    case CENTRE_LINK, DRAG_LINK, DRAG_ROD, SHORT_LINK -> new Element.DrivenRod();
-                };
+        Element where = Element.of(l.rod());
         double crank = crank(l.rod());
         double wanted = job.targets().bucklingMargin();
         l.bucklingMargin()

@@ -186,7 +186,8 @@ final class LockChecks {
     private Phrase rodChange(ArmGear g, double deg) {
         SteeringTrain before = new SteeringTrain(job);
         SteeringTrain after = new SteeringTrain(turned(job, g, deg));
-        for (Rod rod : new Rod[] {Rod.DRAG_LINK, Rod.DRAG_ROD, Rod.SHORT_LINK, Rod.CENTRE_LINK}) {
+        for (Rod rod :
+                new Rod[] {Rod.INTERMEDIATE_LINK, Rod.DRAG_LINK, Rod.DRAG_ROD, Rod.SHORT_LINK, Rod.CENTRE_LINK}) {
             if (before.axle().orElseThrow().lengths().containsKey(rod)) {
                 double by = Objects.requireNonNull(
                                 after.axle().orElseThrow().lengths().get(rod))

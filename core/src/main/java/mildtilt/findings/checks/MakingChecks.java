@@ -19,7 +19,6 @@ import mildtilt.findings.Severity;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
 import mildtilt.job.Names;
-import mildtilt.linkage.rods.Rod;
 import mildtilt.linkage.rods.RodEnds;
 import mildtilt.shaftload.ShaftLoad;
 import mildtilt.shop.Fits;
@@ -60,16 +59,8 @@ final class MakingChecks {
                 .forEach(j -> join(j, all)));
     }
 
-    /** Where a rod is in the train. */
-    static Element element(Rod rod) {
-        return switch (rod) {
-            case LEFT_TIE_ROD, RIGHT_TIE_ROD, TIE_ROD -> new Element.TieRods();
-            case CENTRE_LINK, DRAG_LINK, DRAG_ROD, SHORT_LINK -> new Element.DrivenRod();
-        };
-    }
-
     private void rod(RodFigures r, List<Finding> all) {
-        Element at = element(r.rod());
+        Element at = Element.of(r.rod());
         String name = "The " + r.rod().label();
         if (!(r.body() > 0)) {
             all.add(new Finding(
@@ -97,8 +88,8 @@ final class MakingChecks {
                         at,
                         r.rod().label() + outer,
                         Phrase.of(
-                                name + " has {0} of thread in at its " + Fits.label(r.rod(), outer)
-                                        + "; at least {1} is wanted.",
+                                name + " has {0} of thread in at its "
+                                        + r.end(outer).label() + "; at least {1} is wanted.",
                                 Quantity.length(e.engaged()),
                                 Quantity.length(e.least())),
                         Phrase.of(
@@ -112,7 +103,8 @@ final class MakingChecks {
                         at,
                         r.rod().label() + outer + "in",
                         Phrase.of(
-                                name + "'s body is {0} too long at its " + Fits.label(r.rod(), outer)
+                                name + "'s body is {0} too long at its "
+                                        + r.end(outer).label()
                                         + ": jam nut or shank is on the ground before it is short enough.",
                                 Quantity.length(e.faceIn() - e.faceOut())),
                         Phrase.of("It can't be screwed together to its length. Shorten the body, or drill deeper."),
@@ -156,7 +148,8 @@ final class MakingChecks {
                     Phrase.of(
                             "Turning the body then screws one end in and the other out. To set it, one end must come off its arm each time, half a turn at a time."),
                     List.of(new Remedy(
-                            Phrase.of("Take a left-hand thread at the " + Fits.label(r.rod(), false)),
+                            Phrase.of("Take a left-hand thread at the "
+                                    + r.end(false).label()),
                             j -> j.editMaking(
                                     m -> m.withRod(r.rod(), m.rod(r.rod()).map(MakingChecks::opposed)))))));
         } else if (r.way() != RodFigures.LengthChange.BOTH && !r.shortOfThread()) {
@@ -183,11 +176,11 @@ final class MakingChecks {
         if (bare.isEmpty()) {
             return;
         }
-        String ends = bare.stream().map(outer -> Fits.label(r.rod(), outer)).collect(Collectors.joining(" and its "));
+        String ends = bare.stream().map(outer -> r.end(outer).label()).collect(Collectors.joining(" and its "));
         all.add(new Finding(
                 Fault.LOCK_NUT_MISSING,
                 Severity.STOP,
-                element(r.rod()),
+                Element.of(r.rod()),
                 r.rod().label() + "nut",
                 Phrase.of("The " + r.rod().label() + " has no lock nut at its " + ends + "."),
                 Phrase.of(
@@ -213,10 +206,10 @@ final class MakingChecks {
         all.add(new Finding(
                 Fault.ROD_SHORT_OF_THREAD,
                 Severity.STOP,
-                element(r.rod()),
+                Element.of(r.rod()),
                 r.rod().label() + outer + "shank",
                 Phrase.of(
-                        "The " + r.rod().label() + "'s " + Fits.label(r.rod(), outer)
+                        "The " + r.rod().label() + "'s " + r.end(outer).label()
                                 + " has {0} of thread on a shank of {1}; a jam nut of {2} and {3} in the body do not go on it together, or its hole of {4} is too shallow.",
                         Quantity.length(e.part().threadLength()),
                         Quantity.length(e.part().reach()),
@@ -239,7 +232,7 @@ final class MakingChecks {
         all.add(new Finding(
                 Fault.ROD_END_TILTS_LESS,
                 judged.isPresent() ? Severity.STOP : Severity.LOOK,
-                element(r.rod()),
+                Element.of(r.rod()),
                 r.rod().label() + "tilt",
                 judged.isPresent()
                         ? Phrase.of(
@@ -280,7 +273,7 @@ final class MakingChecks {
         Finding titled = found.titled("%s: %s %s"
                 .formatted(
                         Element.capital(at.rod().label()),
-                        Fits.label(at.rod(), at.outer()),
+                        at.label(),
                         f.seating().label()));
         return f.seating() == SeatingResult.RATTLES // Its last figure is how much it has to rock.
                 ? titled.by(f.note().measures().getLast())
@@ -291,7 +284,7 @@ final class MakingChecks {
         if (f.rod().isEmpty()) {
             return;
         }
-        Element at = element(f.rod().get().rod());
+        Element at = Element.of(f.rod().get().rod());
         List<Remedy> ways =
                 f.ways().stream().map(w -> new Remedy(w.action(), w.edit())).toList();
         Phrase what = Phrase.of(

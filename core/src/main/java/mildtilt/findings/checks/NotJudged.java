@@ -186,7 +186,7 @@ public record NotJudged(String matter, Element element, Phrase missing) {
             Map<String, Element> holes = new LinkedHashMap<>();
             for (Rod rod : steer.map(s -> s.lengths().keySet().stream().sorted().toList())
                     .orElse(List.of())) {
-                Element at = MakingChecks.element(rod);
+                Element at = Element.of(rod);
                 Optional<RodEnds> e = axle.rodEnds(rod);
                 Optional<RodMakeUp> made = job.making().rod(rod);
                 if (e.flatMap(RodEnds::outerBolt).isEmpty()) {
@@ -250,10 +250,9 @@ public record NotJudged(String matter, Element element, Phrase missing) {
         /** The force on the gear's mounts is shown, not judged. */
         void gearBolts(List<RodLoad> loads) {
             // Both tie rods pull at a rack together; an arm's gear is pushed by the one rod at its arm.
-            boolean together =
-                    loads.stream().noneMatch(l -> MakingChecks.element(l.rod()) instanceof Element.DrivenRod);
+            boolean together = loads.stream().noneMatch(l -> Element.of(l.rod()) instanceof Element.DrivenRod);
             Stream<RodLoad> on =
-                    loads.stream().filter(l -> together || MakingChecks.element(l.rod()) instanceof Element.DrivenRod);
+                    loads.stream().filter(l -> together || Element.of(l.rod()) instanceof Element.DrivenRod);
             double force = on.mapToDouble(l -> Stream.of(
                                     l.force(),
                                     l.kerbForce().orElse(0.0),

@@ -70,7 +70,7 @@ final class PartChecks {
         Severity severity = margin < 1 ? Severity.STOP : Severity.LOOK;
         Element at = plate(p).<Element>map(
                         a -> a.of() == Piece.ArmOf.GEAR_ARM ? new Element.GearArm() : new Element.SteeringArms())
-                .orElseGet(() -> MakingChecks.element(p.rod()));
+                .orElseGet(() -> Element.of(p.rod()));
         all.add(new Finding(
                 p.kind() == Kind.ARM_PLATE ? Fault.ARM_WEAK : Fault.ROD_END_WEAK,
                 severity,
@@ -151,7 +151,7 @@ final class PartChecks {
         all.add(new Finding(
                 buckles ? Fault.ROD_BUCKLES : Fault.ROD_BENDS,
                 Severity.STOP,
-                MakingChecks.element(l.rod()),
+                Element.of(l.rod()),
                 l.rod() + "-" + load,
                 buckles
                         ? Phrase.of(

@@ -124,7 +124,11 @@ final class SteerJson {
                 number(o, arm, Math.toDegrees(m.armAngle()));
                 number(o, "idler_angle_deg", Math.toDegrees(m.idlerAngle()));
             }
-            case Mechanism.DragLinkAt m -> number(o, arm, Math.toDegrees(m.armAngle()));
+            case Mechanism.ArmTieRodsAt m -> number(o, arm, Math.toDegrees(m.armAngle()));
+            case Mechanism.DragLinkAt m -> {
+                number(o, arm, Math.toDegrees(m.armAngle()));
+                optional(o, "relay_arm_angle_deg", m.relayArm().map(r -> Math.toDegrees(r.angle())));
+            }
             case Mechanism.BellCrankAt m -> {
                 number(o, arm, Math.toDegrees(m.armAngle()));
                 number(o, "bell_crank_angle_deg", Math.toDegrees(m.crankAngle()));

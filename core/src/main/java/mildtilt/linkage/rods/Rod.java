@@ -6,6 +6,7 @@ public enum Rod {
     RIGHT_TIE_ROD("right tie rod", "tie_rod_right_mm"),
     TIE_ROD("tie rod", "tie_rod_mm"),
     CENTRE_LINK("centre link", "centre_link_mm"),
+    INTERMEDIATE_LINK("intermediate link", "intermediate_link_mm"),
     DRAG_LINK("drag link", "drag_link_mm"),
     DRAG_ROD("drag rod", "drag_rod_mm"),
     SHORT_LINK("short link", "pitman_link_mm");

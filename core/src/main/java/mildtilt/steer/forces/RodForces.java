@@ -2,6 +2,7 @@ package mildtilt.steer.forces;
 
 import java.util.EnumMap;
 import java.util.Map;
+import java.util.Objects;
 import mildtilt.geometry.Axis;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.Point;
@@ -38,6 +39,16 @@ public final class RodForces {
         Mechanism mechanism = pose.stance().mechanism().orElseThrow();
         if (mechanism instanceof Mechanism.DragLinkAt d) {
             oneTieRod(forces, d, l, r, torqueLeft, torqueRight);
+            d.relayArm().ifPresent(relay -> {
+                Axis pivot = relay.relay().pivot();
+                double drag = Objects.requireNonNull(forces.get(Rod.DRAG_LINK));
+                put(
+                        forces,
+                        Rod.INTERMEDIATE_LINK,
+                        moment(pivot, relay.linkPoint(), unit(relay.linkPoint(), d.armEnd())),
+                        -drag * moment(pivot, d.start(), unit(d.start(), d.drivenPoint())),
+                        SHORTEST_LEVER);
+            });
             return forces;
         }
         double left = pull(lever(l, l.tieRodPoint(), l.tieRodInner()), torqueLeft);
@@ -48,7 +59,7 @@ public final class RodForces {
         Vector onLeft = unit(l.tieRodInner(), l.tieRodPoint()).times(left);
         Vector onRight = unit(r.tieRodInner(), r.tieRodPoint()).times(right);
         switch (mechanism) {
-            case Mechanism.RackAt _, Mechanism.Broken _, Mechanism.DragLinkAt _ -> {}
+            case Mechanism.RackAt _, Mechanism.ArmTieRodsAt _, Mechanism.Broken _, Mechanism.DragLinkAt _ -> {}
             case Mechanism.ShuttleAt s -> {
                 Direction slide = s.shuttle().slide();
                 double along = slide.dot(unit(s.linkPoint(), s.armEnd()));
@@ -112,10 +123,10 @@ public final class RodForces {
                 KnucklePose driving = fromLeft ? l : r;
                 double rest = fromLeft ? torqueLeft - tie * leverLeft : torqueRight - tie * leverRight;
                 forces.put(Rod.TIE_ROD, tie);
-                put(forces, Rod.DRAG_LINK, lever(driving, at.drivenPoint(), at.armEnd()), rest, SHORTEST_LEVER);
+                put(forces, Rod.DRAG_LINK, lever(driving, at.drivenPoint(), at.start()), rest, SHORTEST_LEVER);
             }
             case Attachment.OnTieRod t ->
-                onTieRod(forces, t.fraction(), unit(at.drivenPoint(), at.armEnd()), l, r, torqueLeft, torqueRight);
+                onTieRod(forces, t.fraction(), unit(at.drivenPoint(), at.start()), l, r, torqueLeft, torqueRight);
         }
     }
 

@@ -181,11 +181,7 @@ public record MeasurementTask(Round round, What what, Optional<Element> where, S
     }
 
     private static Optional<Element> at(List<Element> train, Rod rod) {
-        Element e =
-                switch (rod) {
-                    case LEFT_TIE_ROD, RIGHT_TIE_ROD, TIE_ROD -> new Element.TieRods();
-                    case CENTRE_LINK, DRAG_LINK, DRAG_ROD, SHORT_LINK -> new Element.DrivenRod();
-                };
+        Element e = Element.of(rod);
         return train.contains(e) ? Optional.of(e) : Optional.empty();
     }
 
