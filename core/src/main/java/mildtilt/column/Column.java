@@ -8,9 +8,11 @@ import java.util.Set;
 import java.util.function.UnaryOperator;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import mildtilt.geometry.Axis;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
+import mildtilt.geometry.Vector;
 import mildtilt.id.Id;
 import mildtilt.withers.Withers;
 
@@ -41,6 +43,8 @@ public record Column(
 
     public static final int MOST_JOINTS = 8;
 
+    private static final double SHORTEST_HAND = 30;
+
     /** @throws ImpossibleGeometryException naming the shaft that has no length, or the miscount */
     public Column {
         shafts = List.copyOf(shafts);
@@ -67,6 +71,7 @@ public record Column(
                         + "\" has one fork only, so it has no clocking: only a shaft between two joints has.");
             }
         }
+        mustTurn(wheel, end(0, joints, gear));
         mustDiffer("shafts", shafts.stream().map(Shaft::id));
         mustDiffer("joints", joints.stream().map(Joint::id));
         mustDiffer("bearings", bearings.stream().map(Bearing::id));
@@ -129,6 +134,52 @@ public record Column(
 
     public Point hub() {
         return wheel.hub();
+    }
+
+    /** @param next where the first shaft ends */
+    private static void mustTurn(SteeringWheel wheel, Point next) {
+        wheel.bar().ifPresent(b -> {
+            if (b.grips().stream().anyMatch(g -> offAxis(g, wheel.hub(), next) < SHORTEST_HAND)) {
+                throw new ImpossibleGeometryException("The " + b.kind().held() + " of the "
+                        + b.kind().label() + " must lie at least " + (int) SHORTEST_HAND
+                        + " mm off the line of the column: nearer to it a hand turns nothing.");
+            }
+        });
+    }
+
+    private static Point end(int shaft, List<Joint> joints, GearInput gear) {
+        return shaft == joints.size() ? gear.point() : joints.get(shaft).centre();
+    }
+
+    private static double offAxis(Vector grip, Point hub, Point next) {
+        return Axis.through(hub, next).distanceTo(hub.plus(grip));
+    }
+
+    /** From the axis of the first shaft to where the hands pull, mm. */
+    public double handRadius() {
+        return wheel.bar()
+                .map(b -> offAxis(b.grips().getFirst(), hub(), end(0)))
+                .orElse(wheel.diameter() / 2);
+    }
+
+    /**
+     * The middles of the grips with the bar turned, the left one first; none where it is a wheel.
+     *
+     * @param hub as the driver has set it
+     * @param next the first joint, or the gear, as the driver has set it
+     * @param leftDeg turned to the left from straight ahead, degrees
+     */
+    public List<Point> grips(Point hub, Point next, double leftDeg) {
+        Direction now = next.minus(hub).direction();
+        return wheel.bar().stream()
+                .flatMap(b -> b.gripsTurned(axis(0), now, leftDeg).stream())
+                .map(hub::plus)
+                .toList();
+    }
+
+    /** The same as designed. */
+    public List<Point> grips(double leftDeg) {
+        return grips(hub(), end(0), leftDeg);
     }
 
     public Point gearInput() {

@@ -39,6 +39,11 @@ public final class Ranges {
     public static final Range WANDER = Range.of("wander", 0, 2000, "of a hose or a wire, either way");
     public static final Range GAP = Range.of("gap", 0, 1000, "left free between two parts");
     public static final Range ROAD_WHEEL = Range.of("road wheel", 50, 3000, "of a rim or a tyre");
+    public static final Range GRIPS_APART = Range.of("grips apart", 0, 1500, "of a handlebar or two levers");
+    public static final Range GRIP_OFFSET = Range.of("grip offset", -1500, 1500, "of a grip from the hub");
+    public static final Range HAND_SWING = Range.of("hand swing", 5, 180, "that hands follow, each way");
+    public static final Range LEAN = Range.of("lean", -90, 90, "of a person's trunk");
+    public static final Range CRANK_OF_PEDALS = Range.of("crank of pedals", 30, 300, "from axle to pedal");
     public static final Range LIMB = Range.of("limb", 100, 1000, "of a person");
     public static final Range KNEES = Range.of("knees", 0, 1500, "between a person's knees");
     public static final Range HOLE = Range.of("hole", 1, 300, "of a hole, a stud or a plate");

@@ -123,10 +123,8 @@ public record Sketch(List<Stroke> strokes, List<Note> notes, Construction constr
             strokes.add(new Stroke.Outline(Optional.of(e), pen, points));
         }
 
-        void column(ColumnTrain train, double steeringWheelDeg) {
-            Column c = train.column();
+        private void rim(Column c, Direction axis, double steeringWheelDeg) {
             Element wheel = new Element.Wheel();
-            Direction axis = c.axis(0);
             strokes.add(new Stroke.Line(
                     Optional.of(wheel),
                     Pen.STEERING_WHEEL,
@@ -139,6 +137,19 @@ public record Sketch(List<Stroke> strokes, List<Note> notes, Construction constr
             Vector spoke = axis.turn(up, -Math.toRadians(steeringWheelDeg))
                     .times(c.wheel().diameter() / 2);
             line(wheel, Pen.STEERING_WHEEL, c.hub(), c.hub().plus(spoke));
+        }
+
+        void column(ColumnTrain train, double steeringWheelDeg) {
+            Column c = train.column();
+            Element wheel = new Element.Wheel();
+            Direction axis = c.axis(0);
+            if (c.wheel().bar().isPresent()) {
+                for (Point grip : c.grips(steeringWheelDeg)) {
+                    line(wheel, Pen.STEERING_WHEEL, c.hub(), grip);
+                }
+            } else {
+                rim(c, axis, steeringWheelDeg);
+            }
             for (int i = 0; i < c.shafts().size(); i++) {
                 Element shaft = new Element.ShaftAt(i);
                 line(shaft, Pen.SHAFT, c.start(i), c.end(i));

@@ -32,6 +32,8 @@ public enum Fault {
     ROD_END_OVER_LIMIT(BINDS, "{part}: a rod end over its tilt"),
     WEIGHT_TURNS_AWAY(BINDS, "Weight turns the wheels away from centre"),
     TRAIL_RUNS_AWAY(BINDS, "Trail outside the usual range"),
+    HANDS_CAN_NOT_FOLLOW(BINDS, "Hands can't follow to full lock"),
+    HANDS_CAN_NOT_REACH(BINDS, "A grip is out of reach"),
     TRAVEL_NOT_REACHED(BINDS, "Wheels can't reach full travel"),
     AXES_MISS(BINDS, "{part} off the axis of its shaft"),
     BEARING_FORCED(BINDS, "{part} forced out of line"),

@@ -124,7 +124,7 @@ public sealed interface Element {
 
     static String label(Job job, Element element) {
         return switch (element) {
-            case Wheel _ -> "Steering wheel";
+            case Wheel _ -> capital(job.column().orElseThrow().wheel().label());
             case ShaftAt s -> job.column().orElseThrow().shafts().get(s.index()).name();
             case JointAt j -> job.column().orElseThrow().joints().get(j.index()).name();
             case Tube _ -> "Column tube";

@@ -4,6 +4,9 @@ import static mildtilt.describe.Ranges.ADJUSTMENT;
 import static mildtilt.describe.Ranges.ALONG_A_SHAFT;
 import static mildtilt.describe.Ranges.ANGLE;
 import static mildtilt.describe.Ranges.COORDINATE;
+import static mildtilt.describe.Ranges.GRIPS_APART;
+import static mildtilt.describe.Ranges.GRIP_OFFSET;
+import static mildtilt.describe.Ranges.HAND_SWING;
 import static mildtilt.describe.Ranges.IN_A_BORE;
 import static mildtilt.describe.Ranges.JOINT_ACROSS;
 import static mildtilt.describe.Ranges.JOINT_ANGLE;
@@ -25,6 +28,7 @@ import mildtilt.column.Bearing;
 import mildtilt.column.Column;
 import mildtilt.column.ColumnTube;
 import mildtilt.column.GearInput;
+import mildtilt.column.HandBar;
 import mildtilt.column.Installation;
 import mildtilt.column.Joint;
 import mildtilt.column.JointKind;
@@ -152,6 +156,32 @@ public final class ColumnParts {
             .label("Tilt pivot, from hub")
             .help("how far its driver can set it from where it is planned");
 
+    public static final Part<HandBar> HAND_BAR = Part.of(HandBar.class)
+            .needs("kind", "kind", new Choice<>(HandBar.Kind.class), "what the hands hold")
+            .usual(
+                    "apart",
+                    "grips_apart_mm",
+                    new Size(GRIPS_APART),
+                    0.0,
+                    "between the middles of both grips; a tiller has one, in the middle")
+            .label("Grips apart")
+            .needs(
+                    "back",
+                    "back_mm",
+                    new Size(GRIP_OFFSET),
+                    "how far the grips lie behind the hub; below 0 ahead of it")
+            .label("Grips behind the hub")
+            .needs("up", "up_mm", new Size(GRIP_OFFSET), "how far they lie above the hub; below 0 under it")
+            .label("Grips above the hub")
+            .usual(
+                    "swingEachWayDeg",
+                    "swing_each_way_deg",
+                    new Size(HAND_SWING),
+                    60.0,
+                    "as far as hands can follow it from straight ahead")
+            .label("Hands follow, each way")
+            .help("handlebar, levers or tiller");
+
     public static final Part<SteeringWheel> WHEEL = Part.of(SteeringWheel.class)
             .needs("hub", "hub_mm", Place.ANYWHERE, "centre of the hub")
             .usual("diameter", "diameter_mm", new Size(RIM_OF_HANDS), 360.0, "of the rim")
@@ -163,7 +193,12 @@ public final class ColumnParts {
                     new Group<>(ADJUSTMENTS),
                     Adjustment.NONE,
                     "how far its driver can set it")
-            .help("the steering wheel");
+            .may(
+                    "bar",
+                    "hand_bar",
+                    new Group<>(HAND_BAR),
+                    "handlebar, levers or tiller; leave out where the hands hold a wheel")
+            .help("the steering wheel, or what the hands hold instead");
 
     public static final Part<ColumnTube> TUBE = tube(false);
 

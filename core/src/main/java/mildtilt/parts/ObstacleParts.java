@@ -3,8 +3,10 @@ package mildtilt.parts;
 import static mildtilt.describe.Ranges.ANGLE;
 import static mildtilt.describe.Ranges.BODY_SIZE;
 import static mildtilt.describe.Ranges.BODY_THICKNESS;
+import static mildtilt.describe.Ranges.CRANK_OF_PEDALS;
 import static mildtilt.describe.Ranges.GAP;
 import static mildtilt.describe.Ranges.KNEES;
+import static mildtilt.describe.Ranges.LEAN;
 import static mildtilt.describe.Ranges.LIMB;
 import static mildtilt.describe.Ranges.PER_MM_OF_TRAVEL;
 import static mildtilt.describe.Ranges.ROAD_WHEEL;
@@ -201,6 +203,14 @@ public final class ObstacleParts {
                             + "notched, long boxes and what rides on the axle neither, the rest moved")
             .help("something in the way");
 
+    public static final Part<Driver.Pedals> PEDALS = Part.of(Driver.Pedals.class)
+            .needs("axle", "axle_mm", ANYWHERE, "middle of the cranks' axle")
+            .needs("crank", "crank_mm", new Size(CRANK_OF_PEDALS), "from there to a pedal")
+            .label("Pedal crank")
+            .needs("apart", "apart_mm", new Size(KNEES), "between the feet's middles")
+            .label("Feet apart")
+            .help("pedals that the feet turn");
+
     public static final Part<Driver> DRIVER = Part.of(Driver.class)
             .needs("hip", "hip_mm", ANYWHERE, "midway between the hip joints, seated")
             .needs("heel", "heel_mm", ANYWHERE, "midway between the heels on the floor")
@@ -210,6 +220,27 @@ public final class ObstacleParts {
             .label("Shin, knee to heel")
             .needs("kneesApart", "knees_apart_mm", new Size(KNEES), "between the knees' middles")
             .label("Knees apart")
+            .usual("trunk", "trunk_mm", new Size(LIMB), Driver.USUAL_TRUNK, "hip joint to shoulder joint")
+            .label("Trunk, hip to shoulder")
+            .usual(
+                    "leanDeg",
+                    "lean_deg",
+                    new Size(LEAN),
+                    Driver.USUAL_LEAN,
+                    "how far the trunk leans back from upright; below 0 forward")
+            .label("Trunk leans back")
+            .usual(
+                    "arm",
+                    "arm_mm",
+                    new Size(LIMB),
+                    Driver.USUAL_ARM,
+                    "shoulder joint to the middle of the closed hand, as far as the driver reaches")
+            .label("Arm, shoulder to hand")
+            .may(
+                    "pedals",
+                    "pedals",
+                    new Group<>(PEDALS),
+                    "that the feet turn; leave out where the heels rest on the floor")
             .help("who sits at the wheel, to be kept clear of");
 
     public static final Part<OwnParts> OWN = Part.of(OwnParts.class)

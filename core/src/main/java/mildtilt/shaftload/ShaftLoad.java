@@ -51,7 +51,7 @@ public record ShaftLoad(
             return Optional.empty();
         }
         Column c = train.column();
-        double wheel = pull * c.wheel().diameter() / 2;
+        double wheel = pull * c.handRadius();
         List<ShaftLoad> shafts = new ArrayList<>();
         double[] torque = new double[c.shafts().size()];
         for (int i = 0; i < torque.length; i++) {

@@ -9,6 +9,7 @@ import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Orbit;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.RigidMove;
+import mildtilt.geometry.Vector;
 import mildtilt.withers.Withers;
 
 /**
@@ -56,6 +57,14 @@ public record TrailingArms(
             throw new ImpossibleGeometryException(
                     "The " + which + " trailing arm has no length: its end lies on its pivot.");
         }
+    }
+
+    private static final double PIN_OUTBOARD = 25;
+
+    /** Link pins, with a kingpin between both arms' ends, a little toward the wheel. */
+    public TrailingArms withUsualKingpin(Point wheelCentre) {
+        Vector out = new Vector(0, Math.signum(wheelCentre.y()) * PIN_OUTBOARD, 0);
+        return withKingpin(Optional.of(new Kingpin(lowerEnd.plus(out), upperEnd.plus(out))));
     }
 
     public Axis lowerAxis() {

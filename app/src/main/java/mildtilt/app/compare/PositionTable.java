@@ -19,6 +19,7 @@ import mildtilt.linkage.AxleSolver;
 import mildtilt.linkage.RodEnd;
 import mildtilt.linkage.RodEndAngles;
 import mildtilt.linkage.rods.Rod;
+import mildtilt.steer.HandSwing;
 import mildtilt.steer.SteerFigures;
 import mildtilt.steer.forces.Effort;
 import mildtilt.steer.forces.RodLoad;
@@ -154,6 +155,7 @@ final class PositionTable extends VBox {
 
     /** What holds for the whole lock, at any position. */
     private void wholeRange(SteerFigures s) {
+        HandSwing.of(bench.job(), s).ifPresent(this::hands);
         if (!s.rake().isEmpty()) {
             line("Tie rod rake, worst", rake(s, Side.LEFT), rake(s, Side.RIGHT));
             line("… its force, times", rakeForce(s, Side.LEFT), rakeForce(s, Side.RIGHT));
@@ -177,15 +179,28 @@ final class PositionTable extends VBox {
         }
     }
 
+    private void hands(HandSwing h) {
+        line(
+                "Full lock, " + h.bar().kind().label(),
+                Quantity.angle(h.leftDeg()).text(bench.lengthUnit()),
+                Quantity.angle(h.rightDeg()).text(bench.lengthUnit()));
+        line("Grip forward, at most", "", Quantity.length(h.ahead()).text(bench.lengthUnit()));
+        line("Grip back, at most", "", Quantity.length(h.back()).text(bench.lengthUnit()));
+        h.reach()
+                .ifPresent(r -> line(
+                        "Farthest from shoulder", "", Quantity.length(r.mm()).text(bench.lengthUnit())));
+    }
+
     private void effort() {
+        String held = capital(bench.job().column().map(c -> c.wheel().held()).orElse("rim"));
         Effort.at(bench.train(), bench.job(), bench.steeringInput().steeringWheelDeg())
                 .ifPresent(e -> {
                     line(
-                            "Rim force, parked",
+                            held + " force, parked",
                             "",
                             Quantity.force(e.row().parked()).text(bench.lengthUnit()));
                     line(
-                            "Rim force, creeping",
+                            held + " force, creeping",
                             "",
                             Quantity.force(e.row().creeping()).text(bench.lengthUnit()));
                     line(

@@ -40,6 +40,7 @@ import mildtilt.linkage.rods.RodEnds;
 import mildtilt.linkage.rods.RodTube;
 import mildtilt.parts.AxleParts;
 import mildtilt.parts.PlanParts;
+import mildtilt.suspension.TrailingArms;
 
 /** Which sizes, points apart, each element from the gear to the tyres has to type. */
 final class AxleFields {
@@ -138,6 +139,49 @@ final class AxleFields {
                                             .meaning(
                                                     "What takes the axle fore and aft, sideways and in twist. Another one comes in usual sizes: move its points to where yours are.")));
         }
+        if (element instanceof Element.DrivenRod && axle.linkage() instanceof DragLink d) {
+            all.add(
+                    ChoiceField.yesNo(
+                                    LINKAGE.in("relay_arm").id(),
+                                    "Drag link begins",
+                                    "at the gear's arm",
+                                    "on a relay arm",
+                                    d.relayArm().isEmpty(),
+                                    (j, direct) -> j.editAxle(a -> a.linkage() instanceof DragLink now
+                                            ? a.withLinkage(
+                                                    direct
+                                                            ? now.withRelayArm(Optional.empty())
+                                                            : now.withUsualRelayArm(a))
+                                            : a))
+                            .meaning(
+                                    "A relay arm on its own pivot takes the movement of the gear's arm further. It comes half-way between both, in a usual size: move its points to where yours are."));
+        }
+        if (element instanceof Element.Knuckles) {
+            for (Side side : sides(axle)) {
+                if (axle.corner(side).suspension() instanceof TrailingArms t) {
+                    all.add(
+                            ChoiceField.yesNo(
+                                            AXLE.in(side.code())
+                                                    .in("suspension")
+                                                    .in("kingpin")
+                                                    .id(),
+                                            "Trailing arms end in" + of(axle, side),
+                                            "ball joints",
+                                            "link pins, with a kingpin between",
+                                            t.kingpin().isEmpty(),
+                                            (j, balls) -> withCorner(
+                                                    j,
+                                                    side,
+                                                    c -> c.withSuspension(
+                                                            balls
+                                                                    ? t.withKingpin(Optional.empty())
+                                                                    : t.withUsualKingpin(c.knuckle()
+                                                                            .wheelCentre()))))
+                                    .meaning(
+                                            "With ball joints the wheel steers about the line through both. Link pins hold a carrier, and the wheel steers on the kingpin in it."));
+                }
+            }
+        }
         if (element instanceof Element.Relay
                 && axle.beam().isPresent()
                 && axle.linkage().relayOnItsOwn()) {
@@ -147,7 +191,8 @@ final class AxleFields {
                             "what the gear is on",
                             axle.statedRelayOn(),
                             (a, on) -> a.withStatedRelayOn(on))
-                    .meaning("What the pivot of the bell crank, or the bar of the shuttle, is bolted to."));
+                    .meaning(
+                            "What the pivot of the bell crank or relay arm, or the bar of the shuttle, is bolted to."));
         }
         return all;
     }

@@ -3,6 +3,7 @@ package mildtilt.app.part;
 import static mildtilt.app.forms.SizeField.angle;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BiFunction;
@@ -12,6 +13,7 @@ import mildtilt.app.forms.SizeField;
 import mildtilt.column.Bearing;
 import mildtilt.column.Column;
 import mildtilt.column.ColumnTube;
+import mildtilt.column.HandBar;
 import mildtilt.column.Installation;
 import mildtilt.column.Joint;
 import mildtilt.column.JointKind;
@@ -96,7 +98,8 @@ final class ColumnFields {
     List<ChoiceField> choices(Element element) {
         return switch (element) {
             case Element.Wheel _ -> {
-                List<ChoiceField> all = new ArrayList<>(socketChoices(
+                List<ChoiceField> all = new ArrayList<>(List.of(held()));
+                all.addAll(socketChoices(
                         "hub",
                         "",
                         c.wheel().fit(),
@@ -138,7 +141,12 @@ final class ColumnFields {
 
     private List<SizeField> wheel() {
         List<SizeField> all = new ArrayList<>();
-        all.add(PartFields.one(WHEEL, ColumnParts.WHEEL, "diameter_mm", c.wheel(), ColumnFields::wheel));
+        c.wheel()
+                .bar()
+                .ifPresentOrElse(
+                        b -> all.addAll(handBar(b)),
+                        () -> all.add(PartFields.one(
+                                WHEEL, ColumnParts.WHEEL, "diameter_mm", c.wheel(), ColumnFields::wheel)));
         all.add(PartFields.one(COLUMN, ColumnParts.COLUMN, "first_fork_deg", c, Job::editColumn));
         all.addAll(PartFields.of(
                 WHEEL.in("adjustment"),
@@ -155,6 +163,31 @@ final class ColumnFields {
                 (j, d) -> installation(j, i -> i.withColumnAxis(Optional.of(d)))));
         all.addAll(fit(WHEEL, "hub", c.wheel().fit(), (j, change) -> wheel(j, w -> w.withFit(change.apply(w.fit())))));
         return all;
+    }
+
+    private static List<SizeField> handBar(HandBar bar) {
+        return PartFields.of(
+                WHEEL.in("hand_bar"),
+                ColumnParts.HAND_BAR,
+                bar,
+                "",
+                (j, change) -> wheel(j, w -> w.withBar(w.bar().map(change))),
+                bar.kind() == HandBar.Kind.TILLER ? new String[] {"grips_apart_mm"} : new String[0]);
+    }
+
+    /** What the hands hold: a wheel, or one of the bars. */
+    private ChoiceField held() {
+        List<Optional<HandBar.Kind>> all = new ArrayList<>(List.of(Optional.empty()));
+        Arrays.stream(HandBar.Kind.values()).map(Optional::of).forEach(all::add);
+        return new ChoiceField(
+                WHEEL.in("hand_bar").in("kind").id(),
+                "Hands hold",
+                "A bar goes with the first shaft as it is turned, and hands follow it only so far.",
+                all.stream()
+                        .map(k -> k.map(HandBar.Kind::label).orElse("a steering wheel"))
+                        .toList(),
+                all.indexOf(c.wheel().bar().map(HandBar::kind)),
+                (j, i) -> wheel(j, w -> w.withBar(all.get(i).map(HandBar.Kind::usual))));
     }
 
     private static Job tube(Job job, UnaryOperator<ColumnTube> edit) {

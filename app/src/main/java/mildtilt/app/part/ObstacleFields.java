@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BiFunction;
+import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import mildtilt.app.forms.ChoiceField;
 import mildtilt.app.forms.SizeField;
@@ -150,13 +151,49 @@ final class ObstacleFields {
         };
     }
 
+    private static final JobPlace DRIVER = JobPlace.WHOLE.in("surroundings").in("driver");
+
     static List<SizeField> driver(Driver d) {
-        return PartFields.of(
-                JobPlace.WHOLE.in("surroundings").in("driver"),
-                ObstacleParts.DRIVER,
-                d,
-                "",
-                (j, change) -> j.editSurroundings(s -> s.withDriver(s.driver().map(change))));
+        List<SizeField> all = PartFields.of(DRIVER, ObstacleParts.DRIVER, d, "", ObstacleFields::driver);
+        d.pedals().ifPresent(p -> {
+            JobPlace at = DRIVER.in("pedals");
+            all.addAll(PartFields.of(
+                    at,
+                    ObstacleParts.PEDALS,
+                    p,
+                    "",
+                    (j, change) -> driver(j, x -> x.withPedals(x.pedals().map(change)))));
+            all.add(length(
+                    at.in("x").id(),
+                    "Pedal axle, x",
+                    p.axle().x(),
+                    (j, v) -> axle(j, new Point(v, p.axle().y(), p.axle().z()))));
+            all.add(length(
+                    at.in("z").id(),
+                    "Pedal axle, z",
+                    p.axle().z(),
+                    (j, v) -> axle(j, new Point(p.axle().x(), p.axle().y(), v))));
+        });
+        return all;
+    }
+
+    private static Job driver(Job job, UnaryOperator<Driver> edit) {
+        return job.editSurroundings(s -> s.withDriver(s.driver().map(edit)));
+    }
+
+    private static Job axle(Job job, Point to) {
+        return driver(job, d -> d.withPedals(d.pedals().map(p -> new Driver.Pedals(to, p.crank(), p.apart()))));
+    }
+
+    static List<ChoiceField> driverChoices(Driver d) {
+        return List.of(ChoiceField.yesNo(
+                        DRIVER.in("pedals").id(),
+                        "Feet",
+                        "rest on the floor",
+                        "turn pedals",
+                        d.pedals().isEmpty(),
+                        (j, floor) -> driver(j, x -> floor ? x.withPedals(Optional.empty()) : x.onUsualPedals()))
+                .meaning("Legs that turn pedals are looked at all round their turn: knees come up as the bar swings."));
     }
 
     static List<SizeField> own(Job job) {

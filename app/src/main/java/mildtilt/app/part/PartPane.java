@@ -153,6 +153,9 @@ public final class PartPane extends VBox {
         GridPane chosen = grid();
         bench.job().column().ifPresent(c -> addChoices(chosen, new ColumnFields(c).choices(element)));
         bench.job().axle().ifPresent(a -> addChoices(chosen, AxleFields.choices(a, element)));
+        if (element instanceof Element.AtTheWheel) {
+            bench.job().surroundings().driver().ifPresent(d -> addChoices(chosen, ObstacleFields.driverChoices(d)));
+        }
         if (element instanceof Element.InTheWay i) {
             addChoices(
                     chosen,

@@ -24,7 +24,7 @@ final class ElementHeadline {
                         .get(Headline.TURNS)
                         .map(v -> Headline.TURNS.unit().format(v, unit))
                         .orElseGet(() -> Quantity.length(
-                                        a.job().column().orElseThrow().wheel().diameter())
+                                        2 * a.job().column().orElseThrow().handRadius())
                                 .text(unit));
             case Element.ShaftAt s -> {
                 var line = a.bench().shafts().get(s.index());
@@ -119,7 +119,10 @@ final class ElementHeadline {
 
     private static String plainMeaning(Analysis a, Element element) {
         return switch (element) {
-            case Element.Wheel _ -> a.steer().isPresent() ? "lock to lock" : "rim diameter";
+            case Element.Wheel _ ->
+                a.steer().isPresent()
+                        ? "lock to lock"
+                        : "across the " + a.job().column().orElseThrow().wheel().held();
             case Element.ShaftAt s -> a.bench().shafts().get(s.index()).cut().isPresent() ? "cut to" : "centres";
             case Element.JointAt _ -> "angle";
             case Element.Tube _ -> "bearing span";

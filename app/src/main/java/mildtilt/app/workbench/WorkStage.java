@@ -59,6 +59,8 @@ public enum WorkStage {
                     CAN_NOT_FOLLOW,
                     MUST_SLIDE,
                     ROD_END_OVER_LIMIT,
+                    HANDS_CAN_NOT_FOLLOW,
+                    HANDS_CAN_NOT_REACH,
                     WEIGHT_TURNS_AWAY,
                     TRAIL_RUNS_AWAY,
                     TRAVEL_NOT_REACHED,

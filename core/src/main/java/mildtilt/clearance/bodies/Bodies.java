@@ -40,6 +40,7 @@ import mildtilt.obstacle.Sweep;
 import mildtilt.solid.Bounds;
 import mildtilt.solid.Convex;
 import mildtilt.solid.Solid;
+import mildtilt.steer.position.AxlePose;
 import mildtilt.suspension.DoubleWishbone;
 import mildtilt.suspension.Kingpin;
 import mildtilt.suspension.Knuckle;
@@ -61,6 +62,9 @@ public final class Bodies {
     private static final int SECTORS = 24;
 
     private static final double RIM_WALL = 9;
+
+    private static final double BAR_RADIUS = 12.5;
+    private static final double HALF_HAND = 45;
     /** Part of a tyre's width that its shoulders are rounded by. */
     private static final double SHOULDER = 0.15;
     /** Of the steering wheel's rim, mm. */
@@ -569,23 +573,10 @@ public final class Bodies {
     private void column(Column c) {
         double moves = c.installation().frameMovement();
         int joints = c.joints().size();
-        onColumn(
-                FixedPart.STEERING_WHEEL.called(),
-                new Element.Wheel(),
-                Sort.STEERING_WHEEL,
-                own.gap(),
-                moves,
-                s -> rimMarkers(s, c),
-                s -> rim(s, c, RIM_RADIUS));
-        if (job.surroundings().driver().isPresent()) {
-            onColumn(
-                    FixedPart.HANDS.called(),
-                    new Element.Wheel(),
-                    Sort.HANDS,
-                    0,
-                    moves,
-                    s -> rimMarkers(s, c),
-                    s -> rim(s, c, Driver.KNUCKLES));
+        if (c.wheel().bar().isPresent()) {
+            handBar(c, moves);
+        } else {
+            steeringWheel(c, moves);
         }
         c.tube()
                 .ifPresent(t -> onColumn(
@@ -719,6 +710,77 @@ public final class Bodies {
         return new Solid.Parts(SweptJoint.parts(at(s, index), at(s, index + 1), at(s, index + 2), j, swing));
     }
 
+    private void steeringWheel(Column c, double moves) {
+        onColumn(
+                FixedPart.STEERING_WHEEL.called(),
+                new Element.Wheel(),
+                Sort.STEERING_WHEEL,
+                own.gap(),
+                moves,
+                s -> rimMarkers(s, c),
+                s -> rim(s, c, RIM_RADIUS));
+        if (job.surroundings().driver().isPresent()) {
+            onColumn(
+                    FixedPart.HANDS.called(),
+                    new Element.Wheel(),
+                    Sort.HANDS,
+                    0,
+                    moves,
+                    s -> rimMarkers(s, c),
+                    s -> rim(s, c, Driver.KNUCKLES));
+        }
+    }
+
+    /** Unlike a rim, a bar takes other room with every turn of it. */
+    private void handBar(Column c, double moves) {
+        if (job.axle().isEmpty()) {
+            assumed.add(
+                    Phrase.of("the " + c.wheel().label() + " straight ahead, for without an axle no lock is known"));
+        }
+        Function<Configuration, List<Point>> grips = s -> c.grips(
+                at(s, 0), at(s, 1), s.pose().map(AxlePose::steeringWheelDeg).orElse(0.0));
+        Function<Configuration, List<Point>> markers = s -> {
+            List<Point> all = new ArrayList<>(grips.apply(s));
+            all.add(at(s, 0));
+            return all;
+        };
+        ofColumn(
+                true,
+                Optional.empty(),
+                true,
+                new NamedPart(FixedPart.STEERING_WHEEL.called().id(), c.wheel().label()),
+                new Element.Wheel(),
+                Sort.STEERING_WHEEL,
+                own.gap(),
+                moves,
+                markers,
+                s -> new Solid.Parts(grips.apply(s).stream()
+                        .map(g -> Convex.bar(at(s, 0), g, BAR_RADIUS))
+                        .toList()),
+                Body.GIVEN);
+        if (job.surroundings().driver().isPresent()) {
+            ofColumn(
+                    true,
+                    Optional.empty(),
+                    true,
+                    FixedPart.HANDS.called(),
+                    new Element.Wheel(),
+                    Sort.HANDS,
+                    0,
+                    moves,
+                    markers,
+                    s -> new Solid.Parts(
+                            grips.apply(s).stream().map(g -> hand(at(s, 0), g)).toList()),
+                    Body.GIVEN);
+        }
+    }
+
+    /** A closed hand about the end of a bar. */
+    private static Convex hand(Point hub, Point grip) {
+        Vector along = grip.minus(hub).direction().times(HALF_HAND);
+        return Convex.bar(grip.plus(along.negated()), grip.plus(along), Driver.KNUCKLES);
+    }
+
     /** A square about the rim. */
     private List<Point> rimMarkers(Configuration s, Column c) {
         Direction axis = at(s, 1).minus(at(s, 0)).direction();
@@ -747,6 +809,7 @@ public final class Bodies {
     }
 
     private void driver(Driver d) {
+        boolean pedals = d.pedals().isPresent();
         for (Side side : Side.values()) {
             Solid leg = d.leg(side);
             all.add(new Body(
@@ -759,10 +822,10 @@ public final class Bodies {
                     0,
                     false,
                     false,
-                    false,
+                    pedals,
                     Optional.empty(),
-                    _ -> List.of(),
-                    _ -> leg,
+                    pedals ? s -> d.legPoints(side, s.part()) : _ -> List.of(),
+                    pedals ? s -> d.leg(side, s.part()) : _ -> leg,
                     Body.GIVEN));
         }
     }

@@ -45,6 +45,7 @@ public final class Checks {
             new LoadChecks(job, s).look(w);
             new GeometryChecks(job, s).look(w);
             new LockChecks(job, s).look(w);
+            new HandChecks(job, s).look(w);
         });
         new PartChecks(job, parts, steer).look(w);
         new ClearanceChecks(job, clearance).look(w);

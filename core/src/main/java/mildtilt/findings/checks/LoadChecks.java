@@ -76,12 +76,20 @@ final class LoadChecks {
                     Severity.LOOK,
                     new Element.Wheel(),
                     Phrase.of(
-                            "Parked, the rim needs up to {0}; the limit is {1}. At walking pace it needs {2}.",
-                            Quantity.force(e.worstParked()), Quantity.force(limit), Quantity.force(e.worstCreeping())),
-                    "Longer knuckle arms, a slower gear, a larger steering wheel, less scrub or narrower tyres ease it; each costs "
+                            "Parked, the " + held() + " up to {0}; the limit is {1}. At walking pace {2}.",
+                            Quantity.force(e.worstParked()),
+                            Quantity.force(limit),
+                            Quantity.force(e.worstCreeping())),
+                    "Longer knuckle arms, a slower gear, more radius in the hands, less scrub or narrower tyres ease it; each costs "
                             + "lock, turns or room. For dry ground, with the engine off.",
                     List.of()));
         }
+    }
+
+    private String held() {
+        return job.column()
+                .map(c -> c.wheel().held() + (c.wheel().held().endsWith("s") ? " need" : " needs"))
+                .orElse("rim needs");
     }
 
     private void rod(RodLoad l, List<Finding> all) {

@@ -11,12 +11,14 @@ import java.util.Optional;
 import mildtilt.analysis.Analysis;
 import mildtilt.gear.ArmGear;
 import mildtilt.geometry.Side;
+import mildtilt.id.Id;
 import mildtilt.job.Job;
 import mildtilt.linkage.AxleConfiguration;
 import mildtilt.linkage.Mechanism;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.linkage.beam.Beam;
 import mildtilt.linkage.rods.Rod;
+import mildtilt.steer.HandSwing;
 import mildtilt.steer.SteerFigures;
 import mildtilt.steer.SteerFigures.BumpRow;
 import mildtilt.steer.SteerFigures.Reach;
@@ -51,6 +53,7 @@ final class SteerJson {
         lock.set("steering_wheel_left", lock(s.leftReach()));
         lock.set("steering_wheel_right", lock(s.rightReach()));
         number(o, "turns_lock_to_lock", s.turnsLockToLock());
+        HandSwing.of(analysis.job(), s).ifPresent(h -> o.set("hands", hands(h)));
         ObjectNode at20 = o.putObject("ackermann_at_inner_20_deg");
         turnOrNull(at20, "steering_wheel_left", s.leftAtInner20());
         turnOrNull(at20, "steering_wheel_right", s.rightAtInner20());
@@ -60,6 +63,18 @@ final class SteerJson {
         s.bump().forEach(b -> bump.add(bumpRow(s, b)));
         RangeJson.put(o, analysis, s);
         analysis.map().ifPresent(m -> map(o, m));
+        return o;
+    }
+
+    private static ObjectNode hands(HandSwing h) {
+        ObjectNode o = object();
+        o.put("on", Id.of(h.bar().kind()).text());
+        number(o, "radius_mm", h.radius());
+        number(o, "turned_left_deg", h.leftDeg());
+        number(o, "turned_right_deg", h.rightDeg());
+        number(o, "grip_forward_mm", h.ahead());
+        number(o, "grip_back_mm", h.back());
+        optional(o, "farthest_from_shoulder_mm", h.reach().map(HandSwing.Reach::mm));
         return o;
     }
 

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.function.ToDoubleFunction;
+import mildtilt.column.Column;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
 import mildtilt.job.Job;
@@ -100,7 +101,7 @@ public record Effort(
     public static Optional<Effort> of(
             SteeringTrain train, Job job, double lockRight, double lockLeft, int stepsEachWay, double step) {
         Optional<Loads> loads = job.vehicle().loads();
-        Optional<Double> rim = job.column().map(c -> c.wheel().diameter() / 2);
+        Optional<Double> rim = job.column().map(Column::handRadius);
         if (loads.isEmpty() || rim.isEmpty()) {
             return Optional.empty();
         }
@@ -162,7 +163,7 @@ public record Effort(
 
     public static Optional<Here> at(SteeringTrain train, Job job, double steeringWheelDeg) {
         Optional<Loads> loads = job.vehicle().loads();
-        Optional<Double> rim = job.column().map(c -> c.wheel().diameter() / 2);
+        Optional<Double> rim = job.column().map(Column::handRadius);
         if (loads.isEmpty()
                 || rim.isEmpty()
                 || train.axle().isEmpty()
