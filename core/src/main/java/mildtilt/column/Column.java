@@ -163,23 +163,24 @@ public record Column(
     }
 
     /**
-     * The middles of the grips with the bar turned, the left one first; none where it is a wheel.
+     * How a bar runs from the hub to each grip as it is turned, the hub first, the left side before the right; none where it
+     * is a wheel.
      *
      * @param hub as the driver has set it
      * @param next the first joint, or the gear, as the driver has set it
      * @param leftDeg turned to the left from straight ahead, degrees
      */
-    public List<Point> grips(Point hub, Point next, double leftDeg) {
+    public List<List<Point>> handRuns(Point hub, Point next, double leftDeg) {
         Direction now = next.minus(hub).direction();
         return wheel.bar().stream()
-                .flatMap(b -> b.gripsTurned(axis(0), now, leftDeg).stream())
-                .map(hub::plus)
+                .flatMap(b -> b.runs(axis(0), now, leftDeg).stream())
+                .map(run -> run.stream().map(hub::plus).toList())
                 .toList();
     }
 
-    /** The same as designed. */
+    /** The middles of the grips as designed, the bar turned to the left, degrees; the left one first. */
     public List<Point> grips(double leftDeg) {
-        return grips(hub(), end(0), leftDeg);
+        return handRuns(hub(), end(0), leftDeg).stream().map(List::getLast).toList();
     }
 
     public Point gearInput() {

@@ -1,7 +1,7 @@
 package mildtilt.column;
 
-import java.util.ArrayList;
 import java.util.List;
+import java.util.function.UnaryOperator;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Vector;
@@ -21,17 +21,19 @@ public record HandBar(Kind kind, double apart, double back, double up, double sw
 
     /** What it is. */
     public enum Kind {
-        HANDLEBAR("handlebar", "grips", new double[] {720, 160, 60}, 60),
-        LEVERS("two levers", "grips", new double[] {560, 300, 40}, 45),
-        TILLER("tiller", "grip", new double[] {0, 480, 20}, 60);
+        HANDLEBAR("handlebar", "handlebar", "grips", new double[] {720, 160, 60}, 60),
+        LEVERS("two levers", "hand lever", "grips", new double[] {560, 300, 40}, 45),
+        TILLER("tiller", "tiller", "grip", new double[] {0, 480, 20}, 60);
 
         private final String label;
+        private final String part;
         private final String held;
         private final double[] usual;
         private final double swing;
 
-        Kind(String label, String held, double[] usual, double swing) {
+        Kind(String label, String part, String held, double[] usual, double swing) {
             this.label = label;
+            this.part = part;
             this.held = held;
             this.usual = usual;
             this.swing = swing;
@@ -40,6 +42,11 @@ public record HandBar(Kind kind, double apart, double back, double up, double sw
         /** What the trade calls it. */
         public String label() {
             return label;
+        }
+
+        /** One part of it, for a sentence about that. */
+        public String part() {
+            return part;
         }
 
         /** What the hands hold of it. */
@@ -64,6 +71,21 @@ public record HandBar(Kind kind, double apart, double back, double up, double sw
         }
     }
 
+    /**
+     * How it runs from the hub to each grip, straight ahead, the hub first, mm: a handlebar rises before it goes out, levers go
+     * out level and then rise beside the driver.
+     */
+    private List<List<Vector>> runs() {
+        Vector none = new Vector(0, 0, 0);
+        return grips().stream()
+                .map(g -> switch (kind) {
+                    case HANDLEBAR -> List.of(none, new Vector(0, 0, up), g);
+                    case LEVERS -> List.of(none, new Vector(g.x(), g.y(), 0), g);
+                    case TILLER -> List.of(none, g);
+                })
+                .toList();
+    }
+
     /** From the hub to the middle of each grip, straight ahead, the left one first, mm. */
     List<Vector> grips() {
         return kind == Kind.TILLER
@@ -72,19 +94,16 @@ public record HandBar(Kind kind, double apart, double back, double up, double sw
     }
 
     /**
-     * The same with the bar turned.
+     * How it runs from the hub to each grip with the bar turned, the hub first, the left side before the right, mm.
      *
      * @param design along the first shaft toward the gear, as designed
      * @param now the same as the driver has set it
      * @param leftDeg turned to the left from straight ahead, degrees
      */
-    List<Vector> gripsTurned(Direction design, Direction now, double leftDeg) {
-        List<Vector> all = new ArrayList<>();
+    List<List<Vector>> runs(Direction design, Direction now, double leftDeg) {
         Vector about = design.cross(now.vector());
-        for (Vector v : grips()) {
-            Vector set = about.norm() < 1e-12 ? v : about.direction().turn(v, design.angleTo(now));
-            all.add(now.turn(set, -Math.toRadians(leftDeg)));
-        }
-        return all;
+        UnaryOperator<Vector> turned = v -> now.turn(
+                about.norm() < 1e-12 ? v : about.direction().turn(v, design.angleTo(now)), -Math.toRadians(leftDeg));
+        return runs().stream().map(run -> run.stream().map(turned).toList()).toList();
     }
 }

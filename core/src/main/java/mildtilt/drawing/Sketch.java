@@ -144,9 +144,8 @@ public record Sketch(List<Stroke> strokes, List<Note> notes, Construction constr
             Element wheel = new Element.Wheel();
             Direction axis = c.axis(0);
             if (c.wheel().bar().isPresent()) {
-                for (Point grip : c.grips(steeringWheelDeg)) {
-                    line(wheel, Pen.STEERING_WHEEL, c.hub(), grip);
-                }
+                c.handRuns(c.hub(), c.end(0), steeringWheelDeg)
+                        .forEach(run -> line(wheel, Pen.STEERING_WHEEL, run.toArray(Point[]::new)));
             } else {
                 rim(c, axis, steeringWheelDeg);
             }

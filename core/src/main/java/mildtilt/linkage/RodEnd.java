@@ -10,14 +10,20 @@ import mildtilt.linkage.rods.Rod;
 public enum RodEnd {
     LEFT_OUTER(
             Rod.LEFT_TIE_ROD, "outer", "left steering arm", "tie_rod_left_outer_end", "tie_rod_to_steering_arm_left"),
-    LEFT_INNER(Rod.LEFT_TIE_ROD, "inner", "its inner pivot", "tie_rod_left_inner_end", "tie_rod_to_inner_arm_left"),
+    LEFT_INNER(
+            Rod.LEFT_TIE_ROD, "inner", "arm at its inner end", "tie_rod_left_inner_end", "tie_rod_to_inner_arm_left"),
     RIGHT_OUTER(
             Rod.RIGHT_TIE_ROD,
             "outer",
             "right steering arm",
             "tie_rod_right_outer_end",
             "tie_rod_to_steering_arm_right"),
-    RIGHT_INNER(Rod.RIGHT_TIE_ROD, "inner", "its inner pivot", "tie_rod_right_inner_end", "tie_rod_to_inner_arm_right"),
+    RIGHT_INNER(
+            Rod.RIGHT_TIE_ROD,
+            "inner",
+            "arm at its inner end",
+            "tie_rod_right_inner_end",
+            "tie_rod_to_inner_arm_right"),
     TIE_LEFT(Rod.TIE_ROD, "left", "left steering arm", "tie_rod_left_end", "tie_rod_to_steering_arm_left"),
     TIE_RIGHT(Rod.TIE_ROD, "right", "right steering arm", "tie_rod_right_end", "tie_rod_to_steering_arm_right"),
     LINK_PITMAN(Rod.CENTRE_LINK, "pitman", "pitman arm", "centre_link_pitman_end", "centre_link_to_pitman_arm"),

@@ -6,6 +6,7 @@ import mildtilt.io.jobfile.DemoJob;
 public enum AxleChoice {
     WISHBONES("Double wishbones", DemoJob.MARSH_CARRIER),
     STRUTS("Struts", DemoJob.GARDEN_SHUTTLE),
+    TRAILING_ARMS("Trailing arms", DemoJob.REED_SKIMMER),
     SWING_BEAMS("Swing beams, radius arms", DemoJob.DUNE_WARDEN),
     SPRUNG_BEAM("Beam axle on coils, track bar", DemoJob.BOG_TENDER),
     LEAF_BEAM("Beam axle on leaf springs", DemoJob.LOG_HAULER),
@@ -29,11 +30,14 @@ public enum AxleChoice {
         return example;
     }
 
-    /** Each wheel on links of its own, which any gear on the frame can steer. */
+    /**
+     * Each wheel on links of its own that any gear on the frame can steer. Trailing arms are not: they carry the wheel straight
+     * up, which only long tie rods follow.
+     */
     boolean independent() {
         return switch (this) {
             case WISHBONES, STRUTS -> true;
-            case SWING_BEAMS, SPRUNG_BEAM, LEAF_BEAM, PINNED_BEAM, FRAME_KINGPINS -> false;
+            case TRAILING_ARMS, SWING_BEAMS, SPRUNG_BEAM, LEAF_BEAM, PINNED_BEAM, FRAME_KINGPINS -> false;
         };
     }
 }

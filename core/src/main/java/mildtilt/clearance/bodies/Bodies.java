@@ -4,13 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
-import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import mildtilt.clearance.bodies.Body.Sort;
-import mildtilt.column.Column;
-import mildtilt.column.FollowingColumn;
-import mildtilt.column.Joint;
-import mildtilt.columnrange.ColumnRange;
 import mildtilt.gear.ArmGear;
 import mildtilt.gear.RackAndPinion;
 import mildtilt.geometry.Axis;
@@ -40,7 +35,6 @@ import mildtilt.obstacle.Sweep;
 import mildtilt.solid.Bounds;
 import mildtilt.solid.Convex;
 import mildtilt.solid.Solid;
-import mildtilt.steer.position.AxlePose;
 import mildtilt.suspension.DoubleWishbone;
 import mildtilt.suspension.Kingpin;
 import mildtilt.suspension.Knuckle;
@@ -58,37 +52,25 @@ import mildtilt.units.Quantity;
  */
 public final class Bodies {
 
-    /** Sectors that a ring is made of. */
-    private static final int SECTORS = 24;
-
     private static final double RIM_WALL = 9;
 
-    private static final double BAR_RADIUS = 12.5;
-    private static final double HALF_HAND = 45;
     /** Part of a tyre's width that its shoulders are rounded by. */
     private static final double SHOULDER = 0.15;
-    /** Of the steering wheel's rim, mm. */
-    private static final double RIM_RADIUS = 14;
 
     private final Job job;
     private final OwnParts own;
-    /** The first point of the column that goes with a gear on the axle; past the last one where none does. */
-    private final int firstWithGear;
-
     private final List<Body> all = new ArrayList<>();
     private final List<Phrase> assumed = new ArrayList<>();
 
     public Bodies(Job job) {
         this.job = job;
         own = job.surroundings().own();
-        firstWithGear = job.axle()
-                .filter(SteeredAxle::gearOnAxle)
-                .flatMap(_ -> job.column())
-                .filter(FollowingColumn::canFollow)
-                .map(c -> FollowingColumn.firstToFollow(c) + 1)
-                .orElse(Integer.MAX_VALUE);
         job.axle().ifPresent(this::axle);
-        job.column().ifPresent(this::column);
+        job.column().ifPresent(c -> {
+            ColumnBodies column = new ColumnBodies(job, c);
+            all.addAll(column.all());
+            assumed.addAll(column.assumed());
+        });
         job.surroundings().driver().ifPresent(this::driver);
         for (int i = 0; i < job.surroundings().obstacles().size(); i++) {
             obstacle(i, job.surroundings().obstacles().get(i));
@@ -176,7 +158,8 @@ public final class Bodies {
         return Known.of(own.steeringArm(), Known.SHAPED);
     }
 
-    private static Solid bars(List<Point> line, double diameter) {
+    /** Round bars along a line of points. */
+    static Solid.Parts bars(List<Point> line, double diameter) {
         List<Convex> parts = new ArrayList<>();
         for (int i = 1; i < line.size(); i++) {
             parts.add(Convex.bar(line.get(i - 1), line.get(i), diameter / 2));
@@ -570,242 +553,8 @@ public final class Bodies {
                 .footOf(axle.corner(side).knuckle().wheelCentre());
     }
 
-    private void column(Column c) {
-        double moves = c.installation().frameMovement();
-        int joints = c.joints().size();
-        if (c.wheel().bar().isPresent()) {
-            handBar(c, moves);
-        } else {
-            steeringWheel(c, moves);
-        }
-        c.tube()
-                .ifPresent(t -> onColumn(
-                        FixedPart.COLUMN_TUBE.called(),
-                        new Element.Tube(),
-                        Sort.TUBE,
-                        own.gap(),
-                        moves,
-                        s -> List.of(at(s, 0), at(s, 1)),
-                        s -> {
-                            Vector along = at(s, 1).minus(at(s, 0)).direction().vector();
-                            return Solid.of(Convex.cylinder(
-                                    at(s, 0).plus(along.times(t.from() - t.beyond())),
-                                    at(s, 0).plus(along.times(t.to() + t.beyond())),
-                                    t.outside() / 2,
-                                    0));
-                        }));
-        for (int i = 0; i <= joints; i++) {
-            int shaft = i;
-            // The first shaft and the first joint hang on the body, all that follows on the frame.
-            ofColumn(
-                    follows(i + 1),
-                    onAxle(i),
-                    moved(c, i) || moved(c, i + 1),
-                    new NamedPart(c.shafts().get(i).id(), c.shafts().get(i).name()),
-                    new Element.ShaftAt(i),
-                    i == joints ? Sort.STUB : Sort.SHAFT,
-                    own.gap(),
-                    i < 2 ? moves : 0,
-                    s -> List.of(at(s, shaft), at(s, shaft + 1)),
-                    s -> Solid.of(Convex.bar(
-                            at(s, shaft),
-                            at(s, shaft + 1),
-                            c.shafts().get(shaft).diameter() / 2)),
-                    Body.GIVEN);
-        }
-        for (int i = 0; i < joints; i++) {
-            joint(c, i, i == 0 ? moves : 0);
-        }
-    }
-
-    /** A point of the column: hub, joints, gear input. Where the gear is on the axle, the last ones go with it. */
-    private Point at(Configuration s, int point) {
-        Point p = s.columnPoint(point);
-        return point >= firstWithGear ? gearMove(s).moved(p) : p;
-    }
-
-    /** Whether a part of the column goes with a gear on the axle. @param lastPoint its end toward the gear */
-    private boolean follows(int lastPoint) {
-        return lastPoint >= firstWithGear;
-    }
-
-    /** What a part of the column is fixed to, where all of it goes with the axle. */
-    private Optional<Carrier> onAxle(int firstPoint) {
-        return firstPoint >= firstWithGear ? Optional.of(Carrier.AXLE) : Optional.empty();
-    }
-
-    private static RigidMove gearMove(Configuration s) {
+    static RigidMove gearMove(Configuration s) {
         return s.pose().map(p -> p.stance().gearMove()).orElse(RigidMove.NONE);
-    }
-
-    /** Whether the steering wheel's adjustment carries a point of the column. */
-    private static boolean moved(Column c, int point) {
-        return ColumnRange.placings(c).stream()
-                .anyMatch(p -> p.points().get(point).distanceTo(c.points().get(point)) > 1e-9);
-    }
-
-    private void onColumn(
-            NamedPart part,
-            Element element,
-            Sort sort,
-            double need,
-            double extra,
-            Function<Configuration, List<Point>> markers,
-            Function<Configuration, Solid> solid) {
-        ofColumn(follows(1), Optional.empty(), true, part, element, sort, need, extra, markers, solid, Body.GIVEN);
-    }
-
-    private void ofColumn(
-            boolean follows,
-            Optional<Carrier> carrier,
-            boolean moves,
-            NamedPart part,
-            Element element,
-            Sort sort,
-            double need,
-            double extra,
-            Function<Configuration, List<Point>> markers,
-            Function<Configuration, Solid> solid,
-            Body.Guess guess) {
-        all.add(new Body(
-                part.id(),
-                part.name(),
-                element,
-                sort,
-                Optional.empty(),
-                need,
-                extra,
-                follows,
-                moves,
-                false,
-                carrier,
-                markers,
-                solid,
-                guess));
-    }
-
-    private void joint(Column c, int index, double moves) {
-        Joint j = c.joints().get(index);
-        double swing = SweptJoint.swing(j, c.shafts().get(index), c.shafts().get(index + 1));
-        if (j.swingDiameter().isEmpty()) {
-            assumed.add(Phrase.of(Phrase.name(j.name()) + " swinging {0}", Quantity.length(swing)));
-        }
-        ofColumn(
-                follows(index + 2),
-                onAxle(index + 1),
-                moved(c, index) || moved(c, index + 1) || moved(c, index + 2),
-                new NamedPart(j.id(), j.name()),
-                new Element.JointAt(index),
-                Sort.JOINT,
-                own.gap(),
-                moves,
-                s -> List.of(at(s, index), at(s, index + 1), at(s, index + 2)),
-                s -> swept(s, index, j, swing),
-                j.swingDiameter().isPresent()
-                        ? Body.GIVEN
-                        : new Body.Guess.Size(s -> swept(s, index, j, swing * OwnParts.LEAST_PART)));
-    }
-
-    private Solid swept(Configuration s, int index, Joint j, double swing) {
-        return new Solid.Parts(SweptJoint.parts(at(s, index), at(s, index + 1), at(s, index + 2), j, swing));
-    }
-
-    private void steeringWheel(Column c, double moves) {
-        onColumn(
-                FixedPart.STEERING_WHEEL.called(),
-                new Element.Wheel(),
-                Sort.STEERING_WHEEL,
-                own.gap(),
-                moves,
-                s -> rimMarkers(s, c),
-                s -> rim(s, c, RIM_RADIUS));
-        if (job.surroundings().driver().isPresent()) {
-            onColumn(
-                    FixedPart.HANDS.called(),
-                    new Element.Wheel(),
-                    Sort.HANDS,
-                    0,
-                    moves,
-                    s -> rimMarkers(s, c),
-                    s -> rim(s, c, Driver.KNUCKLES));
-        }
-    }
-
-    /** Unlike a rim, a bar takes other room with every turn of it. */
-    private void handBar(Column c, double moves) {
-        if (job.axle().isEmpty()) {
-            assumed.add(
-                    Phrase.of("the " + c.wheel().label() + " straight ahead, for without an axle no lock is known"));
-        }
-        Function<Configuration, List<Point>> grips = s -> c.grips(
-                at(s, 0), at(s, 1), s.pose().map(AxlePose::steeringWheelDeg).orElse(0.0));
-        Function<Configuration, List<Point>> markers = s -> {
-            List<Point> all = new ArrayList<>(grips.apply(s));
-            all.add(at(s, 0));
-            return all;
-        };
-        ofColumn(
-                true,
-                Optional.empty(),
-                true,
-                new NamedPart(FixedPart.STEERING_WHEEL.called().id(), c.wheel().label()),
-                new Element.Wheel(),
-                Sort.STEERING_WHEEL,
-                own.gap(),
-                moves,
-                markers,
-                s -> new Solid.Parts(grips.apply(s).stream()
-                        .map(g -> Convex.bar(at(s, 0), g, BAR_RADIUS))
-                        .toList()),
-                Body.GIVEN);
-        if (job.surroundings().driver().isPresent()) {
-            ofColumn(
-                    true,
-                    Optional.empty(),
-                    true,
-                    FixedPart.HANDS.called(),
-                    new Element.Wheel(),
-                    Sort.HANDS,
-                    0,
-                    moves,
-                    markers,
-                    s -> new Solid.Parts(
-                            grips.apply(s).stream().map(g -> hand(at(s, 0), g)).toList()),
-                    Body.GIVEN);
-        }
-    }
-
-    /** A closed hand about the end of a bar. */
-    private static Convex hand(Point hub, Point grip) {
-        Vector along = grip.minus(hub).direction().times(HALF_HAND);
-        return Convex.bar(grip.plus(along.negated()), grip.plus(along), Driver.KNUCKLES);
-    }
-
-    /** A square about the rim. */
-    private List<Point> rimMarkers(Configuration s, Column c) {
-        Direction axis = at(s, 1).minus(at(s, 0)).direction();
-        Vector u = axis.anySquare().times(c.wheel().diameter() / 2);
-        Vector v = axis.cross(u);
-        return List.of(
-                at(s, 0).plus(u.plus(v)),
-                at(s, 0).plus(u.minus(v)),
-                at(s, 0).plus(v.minus(u)),
-                at(s, 0).plus(u.plus(v).negated()));
-    }
-
-    private Solid rim(Configuration s, Column c, double thickness) {
-        Direction axis = at(s, 1).minus(at(s, 0)).direction();
-        Vector u = axis.anySquare().vector();
-        Vector v = axis.cross(u);
-        // Chords that swing as far outside the circle as inside it.
-        double r = c.wheel().diameter() / 2 * 2 / (1 + Math.cos(Math.PI / SECTORS));
-        List<Point> round = IntStream.rangeClosed(0, SECTORS)
-                .mapToObj(i -> {
-                    double a = 2 * Math.PI * i / SECTORS;
-                    return at(s, 0).plus(u.times(r * Math.cos(a))).plus(v.times(r * Math.sin(a)));
-                })
-                .toList();
-        return bars(round, 2 * thickness);
     }
 
     private void driver(Driver d) {

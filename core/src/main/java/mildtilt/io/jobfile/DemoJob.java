@@ -19,7 +19,10 @@ public enum DemoJob {
     SALT_RAKE("salt-rake", "Salt-pan rake carrier", "pitman arm, shuttle on a bar"),
     VINE_SPRAYER("vine-sprayer", "Vineyard sprayer", "rack bolted to a beam axle on a centre pin"),
     LOG_HAULER("log-hauler", "Log hauler", "beam axle on leaf springs, drag link along the spring"),
-    DUNE_WARDEN("dune-warden", "Dune warden", "swing beams with radius arms, drag link to the knuckle");
+    DUNE_WARDEN("dune-warden", "Dune warden", "swing beams with radius arms, drag link to the knuckle"),
+    REED_SKIMMER("reed-skimmer", "Reed skimmer", "trailing arms on link pins, both tie rods on the box's arm"),
+    HEATH_RIDER("heath-rider", "Heath rider", "handlebar, both tie rods on the stem's arm"),
+    PARCEL_TRIKE("parcel-trike", "Parcel trike", "hand levers, relay arm, drag link, pedalling legs");
 
     private final String file;
     private final String title;
