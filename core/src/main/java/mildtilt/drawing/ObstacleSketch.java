@@ -25,6 +25,9 @@ import mildtilt.steer.position.AxlePose;
 /** The obstacles at the current position; one that moves by itself is drawn as given, with its ends in thin line. */
 public final class ObstacleSketch {
 
+    /** Places of a pedalling leg that are drawn. */
+    private static final int LEGS_ROUND = 6;
+
     /** Of a scan so many triangles are drawn. */
     private static final int DRAWN = 140;
 
@@ -78,11 +81,21 @@ public final class ObstacleSketch {
         }
     }
 
+    /** Where it rests; a leg that pedals also a few times round its turn. */
     private static void leg(Builder out, Driver d, Side side) {
+        if (d.pedals().isPresent()) {
+            for (int i = 1; i < LEGS_ROUND; i++) {
+                leg(out, Pen.SWEPT, d.leg(side, (double) i / LEGS_ROUND));
+            }
+        }
+        leg(out, Pen.DRIVER, d.leg(side));
+    }
+
+    private static void leg(Builder out, Pen pen, Solid leg) {
         Element e = new Element.AtTheWheel();
-        for (Convex c : ((Solid.Parts) d.leg(side)).parts()) {
+        for (Convex c : ((Solid.Parts) leg).parts()) {
             List<Point> ends = c.core();
-            out.outline(e, Pen.DRIVER, capsule(ends.getFirst(), ends.getLast(), c.rounding()));
+            out.outline(e, pen, capsule(ends.getFirst(), ends.getLast(), c.rounding()));
         }
     }
 

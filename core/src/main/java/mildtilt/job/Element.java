@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
-import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import mildtilt.gear.ArmGear;
@@ -133,9 +132,9 @@ public sealed interface Element {
             case GearElement _ -> axle(job).gear().label();
             case GearArm _ -> axle(job).gear() instanceof ArmGear g ? g.armLabel() : "Arm";
             case DrivenRod _ ->
-                capital(axle(job).linkage().drivenRods().stream()
-                        .map(Rod::label)
-                        .collect(Collectors.joining(" and ")));
+                axle(job).linkage().drivenRods().size() > 1
+                        ? "Link, drag link"
+                        : capital(axle(job).linkage().drivenRods().getFirst().label());
             case Relay _ ->
                 axle(job)
                         .linkage()

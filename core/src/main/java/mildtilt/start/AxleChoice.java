@@ -7,11 +7,11 @@ public enum AxleChoice {
     WISHBONES("Double wishbones", DemoJob.MARSH_CARRIER),
     STRUTS("Struts", DemoJob.GARDEN_SHUTTLE),
     TRAILING_ARMS("Trailing arms", DemoJob.REED_SKIMMER),
-    SWING_BEAMS("Swing beams, radius arms", DemoJob.DUNE_WARDEN),
-    SPRUNG_BEAM("Beam axle on coils, track bar", DemoJob.BOG_TENDER),
-    LEAF_BEAM("Beam axle on leaf springs", DemoJob.LOG_HAULER),
-    PINNED_BEAM("Beam axle on a centre pin", DemoJob.HOP_PLATFORM),
-    FRAME_KINGPINS("Kingpins fixed to the frame", DemoJob.GREENHOUSE_TUG);
+    SWING_BEAMS("Swing beams", DemoJob.DUNE_WARDEN),
+    SPRUNG_BEAM("Beam on coils", DemoJob.BOG_TENDER),
+    LEAF_BEAM("Beam on leaf springs", DemoJob.LOG_HAULER),
+    PINNED_BEAM("Beam on a centre pin", DemoJob.HOP_PLATFORM),
+    FRAME_KINGPINS("Kingpins on the frame", DemoJob.GREENHOUSE_TUG);
 
     private final String label;
     private final DemoJob example;

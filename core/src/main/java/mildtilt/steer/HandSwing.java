@@ -45,7 +45,18 @@ public record HandSwing(
                         job.surroundings().driver())));
     }
 
-    static HandSwing of(Column c, HandBar bar, double leftDeg, double rightDeg, Optional<Driver> driver) {
+    /** The same turns of another bar on the same column: what the wheels need does not change with it. */
+    public HandSwing withBar(Job job, HandBar other) {
+        Column c = job.column().orElseThrow();
+        return of(
+                c.withWheel(c.wheel().withBar(Optional.of(other))),
+                other,
+                leftDeg,
+                rightDeg,
+                job.surroundings().driver());
+    }
+
+    private static HandSwing of(Column c, HandBar bar, double leftDeg, double rightDeg, Optional<Driver> driver) {
         List<Point> rest = c.grips(0);
         double ahead = 0;
         double back = 0;

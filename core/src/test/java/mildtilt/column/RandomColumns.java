@@ -66,7 +66,12 @@ public final class RandomColumns {
         GearInput gear = new GearInput(
                 c.gearInput(), fit(), maybe() ? Optional.of(Direction.along(0.7, 0.1, -1)) : Optional.empty());
         return new Column(
-                new SteeringWheel(300 + r.nextInt(150), c.hub(), fit(), adjustment),
+                new SteeringWheel(
+                        300 + r.nextInt(150),
+                        c.hub(),
+                        fit(),
+                        adjustment,
+                        maybe() ? Optional.empty() : Optional.of(HandBar.Kind.values()[r.nextInt(3)].usual())),
                 shafts,
                 all,
                 gear,

@@ -171,10 +171,7 @@ final class MapSheet extends CanvasPane {
         }
         Optional<Shown> map = map();
         if (map.isEmpty()) {
-            g.setFill(ink(ColorToken.FAINT));
-            g.setFont(Fonts.text(14));
-            g.setTextAlign(TextAlignment.LEFT);
-            g.fillText("Nothing to draw: this job has no axle, or it can't turn.", LEFT, h / 2, w - LEFT);
+            drawNothing(g, LEFT, h, "Nothing to draw:", "this job has no axle,", "or it can't turn.");
             return;
         }
         Shown m = map.get();

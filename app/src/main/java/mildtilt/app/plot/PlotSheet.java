@@ -92,14 +92,7 @@ final class PlotSheet extends ChartPane {
         setAccessibleText(curve.title());
         if (now.isEmpty()) {
             xScale = null;
-            g.setFill(ink(ColorToken.FAINT));
-            g.setFont(Fonts.text(14));
-            g.setTextAlign(TextAlignment.LEFT);
-            g.fillText(
-                    "Nothing to draw: this job lacks the parts, or they can't move that way.",
-                    LEFT,
-                    h / 2,
-                    w - LEFT - RIGHT);
+            drawNothing(g, LEFT, h, "Nothing to draw:", "this job lacks the parts,", "or they can't move that way.");
             return;
         }
         top = named(now) ? TOP_NAMED : TOP;

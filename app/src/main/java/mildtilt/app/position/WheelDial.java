@@ -16,7 +16,11 @@ import mildtilt.app.controls.CanvasPane;
 import mildtilt.app.controls.ColorToken;
 import mildtilt.app.controls.Fonts;
 import mildtilt.app.workbench.Workbench;
+import mildtilt.column.Column;
+import mildtilt.column.HandBar;
+import mildtilt.column.SteeringWheel;
 import mildtilt.geometry.Side;
+import mildtilt.job.Element;
 import mildtilt.steer.position.SteeringInput;
 import mildtilt.steer.range.LockLimits;
 import mildtilt.units.LengthText;
@@ -112,19 +116,26 @@ final class WheelDial extends CanvasPane {
         double cx = w / 2;
         double cy = middle();
         limits(g, cx, cy, r + 7, deg);
+        Optional<SteeringWheel> held = bench.job().column().map(Column::wheel);
+        Optional<HandBar.Kind> bar = held.flatMap(SteeringWheel::bar).map(HandBar::kind);
         g.setStroke(isFocused() ? ink(ColorToken.ACCENT) : ink(ColorToken.LINE));
-        g.setLineWidth(7);
+        g.setLineWidth(bar.isPresent() ? 1 : 7);
         g.strokeOval(cx - r, cy - r, 2 * r, 2 * r);
         g.setStroke(ink(ColorToken.LINE));
         g.setLineWidth(5);
-        for (double spoke : new double[] {0, 120, 240}) {
-            double a = Math.toRadians(spoke - deg);
+        for (double spoke : spokes(bar)) {
             g.setStroke(spoke == 0 ? ink(ColorToken.ACCENT) : ink(ColorToken.LINE));
-            g.strokeLine(
-                    cx + Math.sin(a) * 20,
-                    cy - Math.cos(a) * 20,
-                    cx + Math.sin(a) * (r - 3),
-                    cy - Math.cos(a) * (r - 3));
+            g.setLineWidth(5);
+            spoke(g, cx, cy, spoke - deg, 20, r - 3);
+            if (bar.isPresent()) {
+                g.setLineWidth(11);
+                spoke(g, cx, cy, spoke - deg, 0.6 * r, r - 3);
+            }
+        }
+        if (bar.isPresent()) {
+            g.setLineWidth(5);
+            g.setStroke(ink(ColorToken.ACCENT));
+            spoke(g, cx, cy, -deg, r - 10, r);
         }
         g.setTextAlign(TextAlignment.CENTER);
         g.setTextBaseline(VPos.CENTER);
@@ -134,8 +145,23 @@ final class WheelDial extends CanvasPane {
         String way = Math.abs(deg) < 0.5 ? "" : deg > 0 ? ", left" : ", right";
         g.fillText(text, cx, cy);
         g.setFont(Fonts.text(12));
-        g.fillText("Steering wheel" + way, cx, h - 9);
-        setAccessibleText("Steering wheel, " + text + way);
+        String name = Element.capital(held.map(SteeringWheel::label).orElse("steering wheel"));
+        g.fillText(name + way, cx, h - 9);
+        setAccessibleText(name + ", " + text + way);
+    }
+
+    /** Where spokes, or grips, stand straight ahead, degrees clockwise from the top, as the driver looks down at them. */
+    private static double[] spokes(Optional<HandBar.Kind> bar) {
+        return switch (bar.orElse(null)) {
+            case null -> new double[] {0, 120, 240};
+            case HANDLEBAR, LEVERS -> new double[] {90, 270};
+            case TILLER -> new double[] {180};
+        };
+    }
+
+    private static void spoke(GraphicsContext g, double cx, double cy, double deg, double from, double to) {
+        double a = Math.toRadians(deg);
+        g.strokeLine(cx + Math.sin(a) * from, cy - Math.cos(a) * from, cx + Math.sin(a) * to, cy - Math.cos(a) * to);
     }
 
     /**

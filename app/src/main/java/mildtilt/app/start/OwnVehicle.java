@@ -1,5 +1,6 @@
 package mildtilt.app.start;
 
+import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.List;
@@ -16,6 +17,7 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ChoiceBox;
+import javafx.scene.control.ContentDisplay;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
@@ -23,7 +25,6 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.GridPane;
-import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import mildtilt.app.controls.Choices;
 import mildtilt.app.controls.MeasureField;
@@ -43,6 +44,9 @@ import mildtilt.units.LengthUnit;
 /** Asks in pictures what the user's own vehicle has, and for its three sizes. */
 final class OwnVehicle extends VBox {
 
+    /** A few cards are no wider than so many would be. */
+    private static final int FEWEST_COLUMNS = 6;
+
     private final Workbench bench;
     private final Consumer<StartingVehicle> begin;
     private final Map<AxleChoice, ToggleButton> axles = new EnumMap<>(AxleChoice.class);
@@ -59,6 +63,10 @@ final class OwnVehicle extends VBox {
     /** Sizes of the user's own are kept when another kind is pressed. */
     private boolean typed;
 
+    private final GridPane axleRow = new GridPane(8, 8);
+    private final GridPane gearRow = new GridPane(8, 8);
+    private final FlowPane otherGears = new FlowPane(4, 4);
+
     OwnVehicle(Workbench bench, Consumer<StartingVehicle> begin) {
         super(6);
         this.bench = bench;
@@ -68,6 +76,10 @@ final class OwnVehicle extends VBox {
         go.getStyleClass().add("take-remedy");
         go.setOnAction(_ -> begin());
         sizes.setAlignment(Pos.BOTTOM_LEFT);
+        cards(AxleChoice.values(), axles, AxleChoice::label, "start-axle-", "start-axle", this::chooseAxle);
+        cards(GearChoice.values(), gears, GearChoice::label, "start-gear-", "start-gear", this::chooseGear);
+        lay(axleRow, List.copyOf(axles.values()));
+        otherGears.setAlignment(Pos.CENTER_LEFT);
         FlowPane parts = new FlowPane(16, 6);
         for (PartAtHand p : PartAtHand.values()) {
             parts.getChildren().add(box(p));
@@ -76,23 +88,10 @@ final class OwnVehicle extends VBox {
                 .addAll(
                         StartPane.title("A vehicle of your own"),
                         step("1  What carries the wheels?"),
-                        cards(
-                                AxleChoice.values().length,
-                                List.of(AxleChoice.values()),
-                                axles,
-                                AxleChoice::label,
-                                "start-axle-",
-                                "start-axle",
-                                this::chooseAxle),
+                        axleRow,
                         step("2  Which steering gear, and where does it sit?"),
-                        cards(
-                                (GearChoice.values().length + 1) / 2,
-                                List.of(GearChoice.values()),
-                                gears,
-                                GearChoice::label,
-                                "start-gear-",
-                                "start-gear",
-                                this::chooseGear),
+                        gearRow,
+                        otherGears,
                         step("3  What do you have already?"),
                         parts,
                         step("4  How large is it?"),
@@ -115,8 +114,12 @@ final class OwnVehicle extends VBox {
                     show();
                 });
             }
-            axles.forEach(
-                    (a, b) -> picture(b, VehiclePicture.Drawn.ofAxle(a.example().job())));
+            axles.forEach((a, b) -> picture(
+                    b,
+                    VehiclePicture.Drawn.ofAxle(
+                            a.example().job(),
+                            // From the front trailing arms are seen end-on.
+                            a == AxleChoice.TRAILING_ARMS ? Elevation.PLAN : Elevation.FRONT)));
             gears.forEach(
                     (g, b) -> picture(b, VehiclePicture.Drawn.of(g.example().job(), Elevation.PLAN)));
         });
@@ -132,35 +135,55 @@ final class OwnVehicle extends VBox {
         return l;
     }
 
-    /** In rows of so many, each as wide as the window leaves. */
-    private <C extends Enum<C>> GridPane cards(
-            int columns,
-            List<C> choices,
+    private static <C extends Enum<C>> void cards(
+            C[] choices,
             Map<C, ToggleButton> into,
             Function<C, String> label,
             String id,
             String style,
             Consumer<C> choose) {
-        GridPane pane = new GridPane(8, 8);
-        for (int i = 0; i < columns; i++) {
-            ColumnConstraints wide = new ColumnConstraints();
-            wide.setPercentWidth(100.0 / columns);
-            wide.setHgrow(Priority.ALWAYS);
-            pane.getColumnConstraints().add(wide);
-        }
         ToggleGroup group = new ToggleGroup();
         for (C c : choices) {
             ToggleButton b = new ToggleButton(label.apply(c));
             b.setId(id + c.name().toLowerCase(Locale.ROOT).replace('_', '-'));
             b.setGraphic(new VehiclePicture());
+            b.setContentDisplay(ContentDisplay.TOP);
             b.setToggleGroup(group);
             b.getStyleClass().addAll("start-card", style);
             b.setOnAction(_ -> choose.accept(c));
             b.setMaxWidth(Double.MAX_VALUE);
             into.put(c, b);
-            pane.add(b, c.ordinal() % columns, c.ordinal() / columns);
         }
-        return pane;
+    }
+
+    /** In one row, each as wide as the window leaves. */
+    private static void lay(GridPane row, List<ToggleButton> cards) {
+        row.getChildren().clear();
+        row.getColumnConstraints().clear();
+        for (ToggleButton card : cards) {
+            ColumnConstraints wide = new ColumnConstraints();
+            wide.setPercentWidth(100.0 / Math.max(FEWEST_COLUMNS, cards.size()));
+            row.getColumnConstraints().add(wide);
+            row.add(card, row.getChildren().size(), 0);
+        }
+    }
+
+    /** Gears that can steer the chosen axle as cards, the others in a line of words below them. */
+    private void layGears() {
+        List<ToggleButton> cards = new ArrayList<>();
+        otherGears.getChildren().setAll(new Label("With another axle:"));
+        gears.forEach((g, b) -> {
+            boolean suits = g.suits(axle);
+            b.setContentDisplay(suits ? ContentDisplay.TOP : ContentDisplay.TEXT_ONLY);
+            b.pseudoClassStateChanged(StartPane.OTHER, !suits);
+            if (suits) {
+                cards.add(b);
+            } else {
+                gearRow.getChildren().remove(b);
+                otherGears.getChildren().add(b);
+            }
+        });
+        lay(gearRow, cards);
     }
 
     private CheckBox box(PartAtHand p) {
@@ -200,10 +223,10 @@ final class OwnVehicle extends VBox {
     }
 
     private void show() {
+        layGears();
         axles.forEach((a, b) -> b.setSelected(a == axle));
         gears.forEach((g, b) -> {
             b.setSelected(g == gear);
-            b.pseudoClassStateChanged(StartPane.OTHER, !g.suits(axle));
             b.setTooltip(
                     g.suits(axle)
                             ? null

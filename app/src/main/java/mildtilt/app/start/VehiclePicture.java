@@ -35,9 +35,9 @@ final class VehiclePicture extends CanvasPane {
                     train.column().map(c -> Yokes.of(c, 0)).orElse(List.of()));
         }
 
-        /** What carries the wheels alone, from the front. */
-        static Drawn ofAxle(Job job) {
-            Drawn all = of(Job.of(job.title(), job.plan().withColumn(Optional.empty())), Elevation.FRONT);
+        /** What carries the wheels alone. */
+        static Drawn ofAxle(Job job, Elevation from) {
+            Drawn all = of(Job.of(job.title(), job.plan().withColumn(Optional.empty())), from);
             return new Drawn(
                     all.from,
                     all.extent,
@@ -56,7 +56,7 @@ final class VehiclePicture extends CanvasPane {
     private @Nullable Drawn drawn;
 
     VehiclePicture() {
-        setMinSize(80, 48);
+        setMinSize(56, 48);
         setPrefSize(88, 52);
         setMouseTransparent(true);
     }

@@ -22,7 +22,9 @@ final class ElementHeadline {
             case Element.Wheel _ ->
                 a.headlines()
                         .get(Headline.TURNS)
-                        .map(v -> Headline.TURNS.unit().format(v, unit))
+                        .map(v -> a.job().column().orElseThrow().wheel().bar().isPresent()
+                                ? Quantity.angle(360 * v).text(unit)
+                                : Headline.TURNS.unit().format(v, unit))
                         .orElseGet(() -> Quantity.length(
                                         2 * a.job().column().orElseThrow().handRadius())
                                 .text(unit));

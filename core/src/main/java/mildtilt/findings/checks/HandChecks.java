@@ -1,12 +1,17 @@
 package mildtilt.findings.checks;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.BiFunction;
+import java.util.function.UnaryOperator;
+import mildtilt.column.HandBar;
 import mildtilt.findings.Fault;
 import mildtilt.findings.Finding;
 import mildtilt.findings.GuardedAnalysis;
 import mildtilt.findings.Remedy;
 import mildtilt.findings.Severity;
+import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
 import mildtilt.obstacle.Driver;
@@ -17,6 +22,9 @@ import mildtilt.units.Quantity;
 
 /** Whether hands can follow a handlebar, levers or a tiller to full lock. */
 final class HandChecks {
+
+    private static final double STEP = 10;
+    private static final double FARTHEST = 300;
 
     private final Job job;
     private final SteerFigures figures;
@@ -78,12 +86,42 @@ final class HandChecks {
                                 Quantity.length(by)),
                         "The driver would have to lean or let go in the middle of a turn. Grips further back or closer "
                                 + "together, a seat further forward, or less swing help.",
-                        List.of(new Remedy(
-                                Phrase.of("Bring the grips {0} further back", Quantity.length(Math.ceil(by / 5) * 5)),
-                                j -> j.editColumn(c -> c.withWheel(c.wheel()
-                                        .withBar(c.wheel()
-                                                .bar()
-                                                .map(b -> b.withBack(b.back() + Math.ceil(by / 5) * 5))))))))
+                        closer(s, driver.get().arm()))
                 .at(far.turnedDeg(), 0, 0));
+    }
+
+    /** The smallest changes of the bar that bring every grip within reach. */
+    private List<Remedy> closer(HandSwing s, double arm) {
+        List<Remedy> all = new ArrayList<>();
+        first(s, arm, (b, mm) -> b.withBack(b.back() + mm))
+                .ifPresent(
+                        mm -> all.add(remedy("Bring the grips {0} further back", mm, b -> b.withBack(b.back() + mm))));
+        first(s, arm, (b, mm) -> b.withBack(b.back() - mm))
+                .ifPresent(
+                        mm -> all.add(remedy("Put the grips {0} further forward", mm, b -> b.withBack(b.back() - mm))));
+        first(s, arm, (b, mm) -> b.withApart(b.apart() - mm))
+                .ifPresent(mm ->
+                        all.add(remedy("Bring the grips {0} closer together", mm, b -> b.withApart(b.apart() - mm))));
+        return all;
+    }
+
+    private static Remedy remedy(String words, double mm, UnaryOperator<HandBar> edit) {
+        return new Remedy(
+                Phrase.of(words, Quantity.length(mm)),
+                j -> j.editColumn(
+                        c -> c.withWheel(c.wheel().withBar(c.wheel().bar().map(edit)))));
+    }
+
+    private Optional<Double> first(HandSwing s, double arm, BiFunction<HandBar, Double, HandBar> by) {
+        for (double mm = STEP; mm <= FARTHEST; mm += STEP) {
+            try {
+                if (s.withBar(job, by.apply(s.bar(), mm)).reach().orElseThrow().mm() <= arm) {
+                    return Optional.of(mm);
+                }
+            } catch (ImpossibleGeometryException e) {
+                return Optional.empty();
+            }
+        }
+        return Optional.empty();
     }
 }
