@@ -220,16 +220,16 @@ public final class ObstacleParts {
             .label("Shin, knee to heel")
             .needs("kneesApart", "knees_apart_mm", new Size(KNEES), "between the knees' middles")
             .label("Knees apart")
-            .usual("trunk", "trunk_mm", new Size(LIMB), Driver.USUAL_TRUNK, "hip joint to shoulder joint")
+            .omits("trunk", "trunk_mm", new Size(LIMB), Driver.USUAL_TRUNK, "hip joint to shoulder joint")
             .label("Trunk, hip to shoulder")
-            .usual(
+            .omits(
                     "leanDeg",
                     "lean_deg",
                     new Size(LEAN),
                     Driver.USUAL_LEAN,
                     "how far the trunk leans back from upright; below 0 forward")
             .label("Trunk leans back")
-            .usual(
+            .omits(
                     "arm",
                     "arm_mm",
                     new Size(LIMB),
