@@ -20,6 +20,7 @@ import javafx.stage.Stage;
 import mildtilt.analysis.Headline;
 import mildtilt.app.workbench.SideTab;
 import mildtilt.app.workbench.WorkStage;
+import mildtilt.arms.KnuckleArm;
 import mildtilt.arms.KnuckleChange;
 import mildtilt.arms.KnuckleEdits;
 import mildtilt.findings.Fault;
@@ -98,7 +99,7 @@ class LinkageStageTest {
         type(robot, "#knuckle-out", "-1/8\"");
         app.settle();
         assertThat(now(Headline.RATIO)).isLessThan(ratio);
-        KnuckleChange made = KnuckleEdits.between(DemoJob.LIBRARY_BUS.job(), app.bench.job(), Side.LEFT);
+        KnuckleChange made = KnuckleEdits.between(DemoJob.LIBRARY_BUS.job(), app.bench.job(), KnuckleArm.LEFT_STEERING);
         assertThat(made.lengthen()).isCloseTo(-12, within(1e-9));
         assertThat(made.out()).isCloseTo(-3.175, within(1e-9));
         Set<Node> steps = Set.copyOf(robot.lookup("#arms-pane .step").queryAll());
@@ -288,10 +289,10 @@ class LinkageStageTest {
                 .selectLast());
         type(robot, "#knuckle-raise", "7");
         Job job = app.bench.job();
-        assertThat(KnuckleEdits.between(DemoJob.LIBRARY_BUS.job(), job, Side.RIGHT)
+        assertThat(KnuckleEdits.between(DemoJob.LIBRARY_BUS.job(), job, KnuckleArm.RIGHT_STEERING)
                         .raise())
                 .isCloseTo(7, within(1e-9));
-        assertThat(KnuckleEdits.between(DemoJob.LIBRARY_BUS.job(), job, Side.LEFT)
+        assertThat(KnuckleEdits.between(DemoJob.LIBRARY_BUS.job(), job, KnuckleArm.LEFT_STEERING)
                         .movesEnd())
                 .isFalse();
         assertThat(robot.lookup("#arms-pane .step").queryAll())

@@ -4,12 +4,11 @@ import java.util.Optional;
 import mildtilt.geometry.Axis;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.Point;
-import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
-import mildtilt.linkage.corner.Corner;
+import mildtilt.linkage.SteeredAxle;
 
 /**
- * The directions of one steering arm.
+ * The directions of one arm on a knuckle.
  *
  * @param foot of the arm on the steer axis, mm
  * @param along from the foot to the arm's end
@@ -19,14 +18,14 @@ import mildtilt.linkage.corner.Corner;
  */
 record ArmFrame(Point foot, Direction along, Direction out, Direction up, double length) {
 
-    static ArmFrame of(Corner corner, Side side) {
-        Axis steer = corner.suspension().steerAxis();
-        Point end = corner.knuckle().tieRodPoint();
+    static ArmFrame of(SteeredAxle axle, KnuckleArm of) {
+        Axis steer = of.corner(axle).suspension().steerAxis();
+        Point end = of.end(axle);
         Point foot = steer.footOf(end);
         Vector arm = end.minus(foot);
         Direction along = arm.direction();
         Vector across = steer.direction().cross(along.vector());
-        Direction out = (across.y() * side.sign() >= 0 ? across : across.negated()).direction();
+        Direction out = (across.y() * of.side(axle).sign() >= 0 ? across : across.negated()).direction();
         return new ArmFrame(foot, along, out, steer.direction(), arm.norm());
     }
 

@@ -2,11 +2,13 @@ package mildtilt.arms;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
 import mildtilt.job.Job;
+import mildtilt.linkage.SteeredAxle;
 import mildtilt.linkage.corner.Corner;
 import mildtilt.suspension.DoubleWishbone;
 import mildtilt.suspension.Kingpin;
@@ -16,7 +18,7 @@ import mildtilt.suspension.TrailingArms;
 import mildtilt.units.Phrase;
 import mildtilt.units.Quantity;
 
-/** What to do to one steering arm, in the order of the bench, and the tape lengths to check it by. */
+/** What to do to one arm on a knuckle, in the order of the bench, and the tape lengths to check it by. */
 public final class CutAndMove {
 
     private static final double NOTHING_MM = 0.05;
@@ -27,26 +29,26 @@ public final class CutAndMove {
     /**
      * The way from one arm to another.
      *
-     * @param side whose arm
      * @param from the job with the piece as it is
      * @param to the job as wanted
      */
-    public static List<Phrase> steps(Side side, Job from, Job to) {
-        Corner before = from.axle().orElseThrow().corner(side);
-        Corner after = to.axle().orElseThrow().corner(side);
-        ArmFrame frame = ArmFrame.of(before, side);
-        Point was = before.knuckle().tieRodPoint();
-        Point is = after.knuckle().tieRodPoint();
+    public static List<Phrase> steps(KnuckleArm arm, Job from, Job to) {
+        SteeredAxle before = from.axle().orElseThrow();
+        SteeredAxle after = to.axle().orElseThrow();
+        Side side = arm.side(before);
+        String label = arm.label(before);
+        ArmFrame frame = ArmFrame.of(before, arm);
+        Point was = arm.end(before);
+        Point is = arm.end(after);
         Vector move = is.minus(was);
         double along = frame.along().dot(move);
         double out = frame.out().dot(move);
         double up = frame.up().dot(move);
         List<Phrase> all = new ArrayList<>();
         if (move.norm() >= NOTHING_MM) {
-            double length = ArmFrame.of(after, side).length();
+            double length = arm.length(after);
             all.add(Phrase.of(
-                    "Cut the " + side.label()
-                            + " steering arm between its root and its boss. The boss moves {0} in all:",
+                    "Cut the " + label + " between its root and its boss. The boss moves {0} in all:",
                     Quantity.length(move.norm())));
             add(
                     all,
@@ -60,11 +62,11 @@ public final class CutAndMove {
                     "The arm's length, steer axis to boss centre, goes from {0} to {1}.",
                     Quantity.length(frame.length()), Quantity.length(length)));
         }
-        boss(all, frame, before, after);
+        boss(all, frame, arm.stud(before), arm.stud(after));
         if (all.isEmpty()) {
-            return List.of(Phrase.of("The " + side.label() + " steering arm stays as it is."));
+            return List.of(Phrase.of("The " + label + " stays as it is."));
         }
-        for (Mark m : marks(before)) {
+        for (Mark m : marks(arm.corner(before))) {
             all.add(Phrase.of(
                     "Check with a tape: boss centre to " + m.name + " {0} (was {1}).",
                     Quantity.length(is.distanceTo(m.at)),
@@ -79,13 +81,12 @@ public final class CutAndMove {
         }
     }
 
-    private static void boss(List<Phrase> all, ArmFrame frame, Corner before, Corner after) {
-        if (before.rodEnds().outerBolt().isEmpty()
-                || after.rodEnds().outerBolt().isEmpty()) {
+    private static void boss(List<Phrase> all, ArmFrame frame, Optional<Direction> before, Optional<Direction> after) {
+        if (before.isEmpty() || after.isEmpty()) {
             return;
         }
-        Direction was = before.rodEnds().outerBolt().get();
-        Direction is = after.rodEnds().outerBolt().get();
+        Direction was = before.get();
+        Direction is = after.get();
         if (Math.toDegrees(was.angleTo(is)) < NOTHING_DEG) {
             return;
         }

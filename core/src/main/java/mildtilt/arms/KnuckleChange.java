@@ -1,7 +1,7 @@
 package mildtilt.arms;
 
 /**
- * What is done to one steering arm.
+ * What is done to one arm on a knuckle.
  *
  * @param lengthen along the arm, mm; below 0 shortens it
  * @param out of the arm's end across the arm toward the wheel, mm; below 0 toward the vehicle's middle

@@ -8,8 +8,8 @@ import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Placing;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
-import mildtilt.geometry.Vector;
 import mildtilt.job.Job;
+import mildtilt.linkage.ArmTieRods;
 import mildtilt.linkage.CentreLink;
 import mildtilt.linkage.DragLink;
 import mildtilt.linkage.DragLink.Attachment;
@@ -28,52 +28,35 @@ public final class KnuckleEdits {
     private KnuckleEdits() {}
 
     /**
-     * One side's arm changed; where the right is the mirror of the left, both are.
+     * One arm changed; where the right side is the mirror of the left, both sides' steering arms are.
      *
      * @throws ImpossibleGeometryException if the arm can't be so
      */
-    public static Job changed(Job job, Side side, KnuckleChange change) {
+    public static Job changed(Job job, KnuckleArm arm, KnuckleChange change) {
         return job.editAxle(a -> {
-            Corner corner = a.corner(side);
-            ArmFrame frame = ArmFrame.of(corner, side);
-            RodEnds ends = corner.rodEnds();
-            Corner moved = corner.withKnuckle(corner.knuckle()
-                            .withTieRodPoint(corner.knuckle().tieRodPoint().plus(frame.move(change))))
-                    .withRodEnds(ends.withOuterBolt(ends.outerBolt().map(b -> frame.turned(b, change))));
-            return a.withCorner(side, moved);
+            ArmFrame frame = ArmFrame.of(a, arm);
+            return arm.with(a, arm.end(a).plus(frame.move(change)), arm.stud(a).map(b -> frame.turned(b, change)));
         });
     }
 
-    /** What was done to one side's arm between two jobs. */
-    public static KnuckleChange between(Job from, Job to, Side side) {
-        Corner was = from.axle().orElseThrow().corner(side);
-        Corner is = to.axle().orElseThrow().corner(side);
-        return ArmFrame.of(was, side)
-                .toward(
-                        was.knuckle().tieRodPoint(),
-                        is.knuckle().tieRodPoint(),
-                        was.rodEnds().outerBolt(),
-                        is.rodEnds().outerBolt());
+    /** What was done to one arm between two jobs. */
+    public static KnuckleChange between(Job from, Job to, KnuckleArm arm) {
+        SteeredAxle was = from.axle().orElseThrow();
+        SteeredAxle is = to.axle().orElseThrow();
+        return ArmFrame.of(was, arm).toward(arm.end(was), arm.end(is), arm.stud(was), arm.stud(is));
     }
 
-    /** A job with one side's arm as a change makes it from another job's arm. */
-    public static Job changedFrom(Job hand, Job job, Side side, KnuckleChange change) {
-        Corner made = changed(hand, side, change).axle().orElseThrow().corner(side);
-        return job.editAxle(a -> {
-            Corner c = a.corner(side);
-            return a.withCorner(
-                    side,
-                    c.withKnuckle(c.knuckle().withTieRodPoint(made.knuckle().tieRodPoint()))
-                            .withRodEnds(
-                                    c.rodEnds().withOuterBolt(made.rodEnds().outerBolt())));
-        });
+    /** A job with one arm as a change makes it from another job's arm. */
+    public static Job changedFrom(Job hand, Job job, KnuckleArm arm, KnuckleChange change) {
+        SteeredAxle made = changed(hand, arm, change).axle().orElseThrow();
+        return job.editAxle(a -> arm.with(a, arm.end(made), arm.stud(made)));
     }
 
     /** Both sides' arms changed alike. */
     public static Job changedBoth(Job job, KnuckleChange change) {
-        Job left = changed(job, Side.LEFT, change);
+        Job left = changed(job, KnuckleArm.LEFT_STEERING, change);
         boolean mirrored = job.axle().map(a -> a.ownRight().isEmpty()).orElse(true);
-        return mirrored ? left : changed(left, Side.RIGHT, change);
+        return mirrored ? left : changed(left, KnuckleArm.RIGHT_STEERING, change);
     }
 
     /**
@@ -144,36 +127,36 @@ public final class KnuckleEdits {
     /** The same with a gear that drives the other way, if it steers wrongly. */
     public static Job steeringRight(Job job) {
         return SteerSweep.sense(new SteeringTrain(job), job) == SteerFigures.Sense.WRONG_WAY
-                ? job.editAxle(a -> a.withGear(a.gear().reversed()))
+                ? job.editAxle(SteeredAxle::withGearReversed)
                 : job;
     }
 
-    /** Both arms made longer or shorter by a factor, along themselves. */
+    /** Both steering arms made longer or shorter by a factor, along themselves. */
     public static Job scaledArms(Job job, double factor) {
-        return job.editAxle(a -> {
-            SteeredAxle changed = a;
-            for (Side side : Side.values()) {
-                if (side == Side.LEFT || a.ownRight().isPresent()) {
-                    ArmFrame frame = ArmFrame.of(a.corner(side), side);
-                    Vector by = frame.along().times(frame.length() * (factor - 1));
-                    Corner c = changed.corner(side);
-                    changed = changed.withCorner(
-                            side,
-                            c.withKnuckle(c.knuckle()
-                                    .withTieRodPoint(c.knuckle().tieRodPoint().plus(by))));
-                }
-            }
-            return changed;
-        });
+        boolean mirrored = job.axle().map(a -> a.ownRight().isEmpty()).orElse(true);
+        Job left = scaledArm(job, KnuckleArm.LEFT_STEERING, factor);
+        return mirrored ? left : scaledArm(left, KnuckleArm.RIGHT_STEERING, factor);
     }
 
-    /** The gear's arm, and an idler with it, made longer or shorter by a factor; a rack stays as it is. */
+    /** One arm made longer or shorter by a factor, along itself. */
+    public static Job scaledArm(Job job, KnuckleArm arm, double factor) {
+        return job.axle()
+                .map(a -> changed(job, arm, new KnuckleChange(arm.length(a) * (factor - 1), 0, 0, 0, 0)))
+                .orElse(job);
+    }
+
+    /** The gear's arm, and what is on it or an idler with it, made longer or shorter by a factor; a rack stays as it is. */
     public static Job scaledGearArm(Job job, double factor) {
         return job.editAxle(a -> {
             if (!(a.gear() instanceof ArmGear g)) {
                 return a;
             }
             SteeredAxle changed = a.withGear(g.withArmEnd(scaled(g.axis(), g.armEnd(), factor)));
+            if (a.linkage() instanceof ArmTieRods r) {
+                return changed.withLinkage(new ArmTieRods(
+                        scaled(g.axis(), r.leftPoint(), factor),
+                        r.ownRightPoint().map(p -> scaled(g.axis(), p, factor))));
+            }
             return a.linkage() instanceof CentreLink c && c.ownIdler().isPresent()
                     ? changed.withLinkage(c.withIdler(new SwingArm(
                             c.ownIdler().get().axis(),
@@ -185,10 +168,5 @@ public final class KnuckleEdits {
     private static Point scaled(Axis axis, Point end, double factor) {
         Point foot = axis.footOf(end);
         return foot.plus(end.minus(foot).times(factor));
-    }
-
-    /** From the steer axis to the end of one steering arm, mm. */
-    public static double armLength(Job job, Side side) {
-        return ArmFrame.of(job.axle().orElseThrow().corner(side), side).length();
     }
 }

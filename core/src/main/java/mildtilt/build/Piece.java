@@ -5,6 +5,7 @@ import mildtilt.gear.ArmGear;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Side;
 import mildtilt.id.Id;
+import mildtilt.linkage.DragLink;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.withers.Withers;
 
@@ -40,6 +41,7 @@ public sealed interface Piece {
     enum ArmOf {
         LEFT_STEERING_ARM("left steering arm"),
         RIGHT_STEERING_ARM("right steering arm"),
+        DRAG_LINK_ARM("drag-link arm"),
         GEAR_ARM("gear's arm");
 
         private final String label;
@@ -57,6 +59,13 @@ public sealed interface Piece {
             return switch (this) {
                 case LEFT_STEERING_ARM -> Optional.of(steeringArm(axle, Side.LEFT));
                 case RIGHT_STEERING_ARM -> Optional.of(steeringArm(axle, Side.RIGHT));
+                case DRAG_LINK_ARM ->
+                    axle.linkage() instanceof DragLink d && d.attachment() instanceof DragLink.Attachment.OnKnuckle k
+                            ? Optional.of(axle.corner(k.side())
+                                    .suspension()
+                                    .steerAxis()
+                                    .distanceTo(k.point()))
+                            : Optional.empty();
                 case GEAR_ARM -> axle.gear() instanceof ArmGear g ? Optional.of(g.armLength()) : Optional.empty();
             };
         }

@@ -155,10 +155,15 @@ public record Column(
         return Axis.through(hub, next).distanceTo(hub.plus(grip));
     }
 
-    /** From the axis of the first shaft to where the hands pull, mm. */
+    /**
+     * From the axis of the first shaft to where the hands pull, mm; the mean of both grips, which stand unequally far where
+     * the shaft does not point straight fore and aft, for both hands pull alike.
+     */
     public double handRadius() {
         return wheel.bar()
-                .map(b -> offAxis(b.grips().getFirst(), hub(), end(0)))
+                .flatMap(b -> b.grips().stream().mapToDouble(g -> offAxis(g, hub(), end(0))).average().stream()
+                        .boxed()
+                        .findFirst())
                 .orElse(wheel.diameter() / 2);
     }
 

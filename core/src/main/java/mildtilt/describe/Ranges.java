@@ -44,6 +44,7 @@ public final class Ranges {
     public static final Range HAND_SWING = Range.of("hand swing", 5, 180, "that hands follow, each way");
     public static final Range LEAN = Range.of("lean", -90, 90, "of a person's trunk");
     public static final Range CRANK_OF_PEDALS = Range.of("crank of pedals", 30, 300, "from axle to pedal");
+    public static final Range REACH = Range.of("reach", 100, 1500, "of a person's trunk or arm");
     public static final Range LIMB = Range.of("limb", 100, 1000, "of a person");
     public static final Range KNEES = Range.of("knees", 0, 1500, "between a person's knees");
     public static final Range HOLE = Range.of("hole", 1, 300, "of a hole, a stud or a plate");

@@ -170,7 +170,9 @@ final class AxleSketch {
     /** The arm on the knuckle that the drag link pushes, where it is not the tie rod that it pushes. */
     private void dragLinkArm(Point driven) {
         if (axle.dragLinkSide().map(pose::corner).orElse(null) instanceof KnucklePose k) {
-            out.line(STEERING_ARMS, Pen.STEERING_ARM, k.steerAxis().footOf(driven), driven);
+            Point foot = k.steerAxis().footOf(driven);
+            out.line(STEERING_ARMS, Pen.STEERING_ARM, foot, driven);
+            out.notes.add(Note.between(STEERING_ARMS, foot, driven));
         }
     }
 

@@ -112,6 +112,7 @@ public final class AsBuiltJob {
 
     private static boolean carriesOthers(PointId id) {
         return id instanceof GearCentre
+                || id instanceof PointId.GearArmEnd
                 || id instanceof PointId.IdlerPivot
                 || id instanceof PointId.CrankPivot
                 || id instanceof PointId.RelayPivot;

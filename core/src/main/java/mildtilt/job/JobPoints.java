@@ -28,6 +28,7 @@ import mildtilt.job.PointId.OnCorner;
 import mildtilt.job.PointId.RelayDragLinkPoint;
 import mildtilt.job.PointId.RelayLinkPoint;
 import mildtilt.job.PointId.RelayPivot;
+import mildtilt.linkage.ArmTieRods;
 import mildtilt.linkage.LinkagePoint;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.linkage.beam.BeamPoint;
@@ -258,7 +259,15 @@ public final class JobPoints {
                             case ArmGear g ->
                                 g.placed(Placing.moved(to.minus(g.axis().origin())));
                         }));
-            case GearArmEnd _ -> job.editAxle(a -> a.withGear(arm(job, id).withArmEnd(to)));
+            case GearArmEnd _ ->
+                job.editAxle(a -> {
+                    ArmGear g = arm(job, id);
+                    SteeredAxle moved = a.withGear(g.withArmEnd(to));
+                    // Holes in the arm go with its end.
+                    return a.linkage() instanceof ArmTieRods r
+                            ? moved.withLinkage(r.placed(g, Placing.moved(to.minus(g.armEnd()))))
+                            : moved;
+                });
             case IdlerPivot _,
                     IdlerEnd _,
                     CrankPivot _,

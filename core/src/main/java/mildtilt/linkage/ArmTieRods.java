@@ -2,7 +2,10 @@ package mildtilt.linkage;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
+import mildtilt.gear.ArmGear;
 import mildtilt.gear.Gear;
+import mildtilt.geometry.Direction;
 import mildtilt.geometry.Placing;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
@@ -29,6 +32,14 @@ public record ArmTieRods(Point leftPoint, Optional<Point> ownRightPoint) impleme
             return new ArmTieRods(side == Side.LEFT ? p : p.mirrored(), ownRightPoint);
         }
         return side == Side.LEFT ? new ArmTieRods(p, ownRightPoint) : new ArmTieRods(leftPoint, Optional.of(p));
+    }
+
+    /** With the holes as far on the other side of the gear's shaft, each still on its own side of the arm. */
+    ArmTieRods onOtherSide(ArmGear gear) {
+        Point foot = gear.axis().footOf(gear.armEnd());
+        Direction arm = gear.armEnd().minus(foot).direction();
+        UnaryOperator<Point> over = p -> p.plus(arm.times(-2 * arm.dot(p.minus(foot))));
+        return new ArmTieRods(over.apply(leftPoint), ownRightPoint.map(over));
     }
 
     @Override

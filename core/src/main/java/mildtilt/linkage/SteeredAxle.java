@@ -214,6 +214,14 @@ public record SteeredAxle(
         return withGear(gear.placed(placing)).withLinkage(linkage.placed(gear, placing));
     }
 
+    /** With a gear that drives the other way. Holes in an arm on the column go to the other side of its shaft with it. */
+    public SteeredAxle withGearReversed() {
+        SteeredAxle reversed = withGear(gear.reversed());
+        return gear instanceof ColumnArm c && linkage instanceof ArmTieRods r
+                ? reversed.withLinkage(r.onOtherSide(c))
+                : reversed;
+    }
+
     /** The knuckle that a drag link drives, if one does. */
     public Optional<Side> dragLinkSide() {
         return linkage instanceof DragLink d && d.attachment() instanceof DragLink.Attachment.OnKnuckle k

@@ -9,6 +9,7 @@ import static mildtilt.describe.Ranges.KNEES;
 import static mildtilt.describe.Ranges.LEAN;
 import static mildtilt.describe.Ranges.LIMB;
 import static mildtilt.describe.Ranges.PER_MM_OF_TRAVEL;
+import static mildtilt.describe.Ranges.REACH;
 import static mildtilt.describe.Ranges.ROAD_WHEEL;
 import static mildtilt.describe.Ranges.ROD_DIAMETER;
 import static mildtilt.describe.Ranges.SLIDE_BACK;
@@ -220,7 +221,7 @@ public final class ObstacleParts {
             .label("Shin, knee to heel")
             .needs("kneesApart", "knees_apart_mm", new Size(KNEES), "between the knees' middles")
             .label("Knees apart")
-            .omits("trunk", "trunk_mm", new Size(LIMB), Driver.USUAL_TRUNK, "hip joint to shoulder joint")
+            .omits("trunk", "trunk_mm", new Size(REACH), Driver.USUAL_TRUNK, "hip joint to shoulder joint")
             .label("Trunk, hip to shoulder")
             .omits(
                     "leanDeg",
@@ -232,7 +233,7 @@ public final class ObstacleParts {
             .omits(
                     "arm",
                     "arm_mm",
-                    new Size(LIMB),
+                    new Size(REACH),
                     Driver.USUAL_ARM,
                     "shoulder joint to the middle of the closed hand, as far as the driver reaches")
             .label("Arm, shoulder to hand")

@@ -162,6 +162,7 @@ public record PartLoad(
                 yield Optional.of(
                         axle.oneTieRod() ? Rod.TIE_ROD : side == Side.LEFT ? Rod.LEFT_TIE_ROD : Rod.RIGHT_TIE_ROD);
             }
+            case DRAG_LINK_ARM -> Optional.of(Rod.DRAG_LINK);
             case GEAR_ARM -> axle.linkage().drivenRods().stream().findFirst();
         };
     }

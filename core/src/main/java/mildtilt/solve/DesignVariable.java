@@ -1,5 +1,6 @@
 package mildtilt.solve;
 
+import mildtilt.arms.KnuckleArm;
 import mildtilt.arms.KnuckleChange;
 import mildtilt.arms.KnuckleEdits;
 import mildtilt.gear.ArmGear;
@@ -27,6 +28,7 @@ public enum DesignVariable {
     GEAR_ARM("Gear arm's length", 40),
     TRAVEL_PER_TURN("Rack travel per turn", 20),
     GEAR_TRAVEL("Gear's travel each way", 25),
+    DRAG_ARM_LENGTH("Drag-link arm's length", 40),
     DRAG_POINT_HEIGHT("Drag link's end on the knuckle, up or down", 40),
     TRACK_BAR_HEIGHT("Track bar's frame end, up or down", 60);
 
@@ -68,7 +70,7 @@ public enum DesignVariable {
                 a.gear() instanceof ArmGear g && Math.abs(g.axis().direction().y()) < MOSTLY_ACROSS;
             case PIVOT_SPACING -> !a.oneTieRod();
             case TRAVEL_PER_TURN -> a.gear() instanceof RackAndPinion;
-            case DRAG_POINT_HEIGHT -> a.dragLinkSide().isPresent();
+            case DRAG_ARM_LENGTH, DRAG_POINT_HEIGHT -> a.dragLinkSide().isPresent();
             case TRACK_BAR_HEIGHT -> a.beam().flatMap(Beam::trackBar).isPresent();
         };
     }
@@ -107,6 +109,8 @@ public enum DesignVariable {
                                         g.withSweepEachWay(
                                                 g.sweepEachWayDeg() + Math.toDegrees(amount / g.armLength()));
                                 }));
+                    case DRAG_ARM_LENGTH ->
+                        KnuckleEdits.changed(job, KnuckleArm.DRAG_LINK, new KnuckleChange(amount, 0, 0, 0, 0));
                     case DRAG_POINT_HEIGHT ->
                         job.editAxle(a -> a.linkage().points(a).stream()
                                 .filter(p -> p.which() == LinkagePoint.Which.DRIVEN)
@@ -153,6 +157,7 @@ public enum DesignVariable {
             case PIVOT_SPACING ->
                 Phrase.of("Put the inner pivots {0} " + (more ? "further apart" : "closer together"), by);
             case ARM_LENGTH -> Phrase.of((more ? "Lengthen" : "Shorten") + " both steering arms {0}", by);
+            case DRAG_ARM_LENGTH -> Phrase.of((more ? "Lengthen" : "Shorten") + " the drag-link arm {0}", by);
             case ARM_OUT -> Phrase.of("Move both arms' ends {0} " + (more ? "outboard" : "inboard"), by);
             case ARM_RAISE -> Phrase.of((more ? "Raise" : "Drop") + " both arms' ends {0}", by);
             case GEAR_ARM -> Phrase.of("Use a gear arm {0} " + (more ? "longer" : "shorter"), by);

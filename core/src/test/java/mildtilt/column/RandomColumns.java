@@ -71,7 +71,7 @@ public final class RandomColumns {
                         c.hub(),
                         fit(),
                         adjustment,
-                        maybe() ? Optional.empty() : Optional.of(HandBar.Kind.values()[r.nextInt(3)].usual())),
+                        maybe() ? Optional.empty() : Optional.of(HandBar.Kind.values()[r.nextInt(2)].usual())),
                 shafts,
                 all,
                 gear,

@@ -68,7 +68,7 @@ class CautionsTest {
         assertThat(Analysis.of(job).findings())
                 .noneMatch(f -> f.fault() == Fault.WRONG_WAY)
                 .noneMatch(f -> f.severity() == Severity.STOP && which != DemoJob.MARSH_CARRIER);
-        Job reversed = job.editAxle(a -> a.withGear(a.gear().reversed()));
+        Job reversed = job.editAxle(SteeredAxle::withGearReversed);
         Finding first = Analysis.of(reversed).findings().getFirst();
         assertThat(first.fault()).isEqualTo(Fault.WRONG_WAY);
         assertThat(find(first.remedies().getFirst().edit().apply(reversed), Fault.WRONG_WAY))

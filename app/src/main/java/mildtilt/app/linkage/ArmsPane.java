@@ -16,11 +16,13 @@ import mildtilt.app.controls.MeasureField;
 import mildtilt.app.controls.Wrap;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.arms.CutAndMove;
+import mildtilt.arms.KnuckleArm;
 import mildtilt.arms.KnuckleChange;
 import mildtilt.arms.KnuckleChange.Part;
 import mildtilt.arms.KnuckleEdits;
 import mildtilt.geometry.Side;
 import mildtilt.job.Job;
+import mildtilt.linkage.SteeredAxle;
 import mildtilt.units.LengthText;
 import mildtilt.units.Phrase;
 
@@ -35,7 +37,8 @@ public final class ArmsPane extends VBox {
     private enum Arms {
         BOTH("both arms"),
         LEFT("left arm"),
-        RIGHT("right arm");
+        RIGHT("right arm"),
+        DRAG_LINK("drag-link arm");
 
         private final String label;
 
@@ -73,9 +76,7 @@ public final class ArmsPane extends VBox {
         Button right = button(
                 "Use a gear that drives the other way",
                 "reverse-gear",
-                () -> edit(
-                        "Use a gear that drives the other way",
-                        j -> j.editAxle(a -> a.withGear(a.gear().reversed()))));
+                () -> edit("Use a gear that drives the other way", j -> j.editAxle(SteeredAxle::withGearReversed)));
         Button own = button("", "own-right", this::ownRight);
         bench.jobProperty().addListener((_, _, _) -> own.setText(ownRightText()));
         own.setText(ownRightText());
@@ -120,6 +121,7 @@ public final class ArmsPane extends VBox {
         if (!isVisible()) {
             return;
         }
+        offerDragLinkArm(KnuckleArm.of(bench.job()).contains(KnuckleArm.DRAG_LINK));
         fields.getChildren().clear();
         steps.getChildren().clear();
         Job hand = bench.editedPart();
@@ -127,10 +129,13 @@ public final class ArmsPane extends VBox {
             steps.getChildren().add(Wrap.text("This job has no axle yet.", "hint"));
             return;
         }
-        Side shown = which.getValue() == Arms.RIGHT ? Side.RIGHT : Side.LEFT;
+        if (which.getValue() == Arms.DRAG_LINK && !KnuckleArm.of(hand).contains(KnuckleArm.DRAG_LINK)) {
+            steps.getChildren().add(Wrap.text("It was not there yet in what this is compared with.", "hint"));
+            return;
+        }
+        KnuckleArm shown = arms().getFirst();
         KnuckleChange now = KnuckleEdits.between(hand, bench.job(), shown);
-        boolean stud =
-                bench.job().axle().get().corner(shown).rodEnds().outerBolt().isPresent();
+        boolean stud = shown.stud(bench.job().axle().get()).isPresent();
         int row = 0;
         for (Part part : Part.values()) {
             if (part.inDegrees() && !stud) {
@@ -149,10 +154,22 @@ public final class ArmsPane extends VBox {
             GridPane.setHgrow(name, Priority.ALWAYS);
             fields.addRow(row++, name, field);
         }
-        for (Side side : sides()) {
-            for (Phrase p : CutAndMove.steps(side, hand, bench.job())) {
+        for (KnuckleArm arm : arms()) {
+            for (Phrase p : CutAndMove.steps(arm, hand, bench.job())) {
                 steps.getChildren().add(Wrap.text(p.text(bench.lengthUnit()), "step"));
             }
+        }
+    }
+
+    private void offerDragLinkArm(boolean there) {
+        if (there == which.getItems().contains(Arms.DRAG_LINK)) {
+            return;
+        }
+        if (there) {
+            which.getItems().add(Arms.DRAG_LINK);
+        } else {
+            which.setValue(Arms.BOTH);
+            which.getItems().remove(Arms.DRAG_LINK);
         }
     }
 
@@ -160,26 +177,27 @@ public final class ArmsPane extends VBox {
         return LengthText.trimmed(v, 2) + "°";
     }
 
-    private List<Side> sides() {
+    private List<KnuckleArm> arms() {
         return switch (which.getValue()) {
             case BOTH ->
                 bench.job().axle().map(a -> a.ownRight().isPresent()).orElse(false)
-                        ? List.of(Side.LEFT, Side.RIGHT)
-                        : List.of(Side.LEFT);
-            case LEFT -> List.of(Side.LEFT);
-            case RIGHT -> List.of(Side.RIGHT);
+                        ? List.of(KnuckleArm.LEFT_STEERING, KnuckleArm.RIGHT_STEERING)
+                        : List.of(KnuckleArm.LEFT_STEERING);
+            case LEFT -> List.of(KnuckleArm.LEFT_STEERING);
+            case RIGHT -> List.of(KnuckleArm.RIGHT_STEERING);
+            case DRAG_LINK -> List.of(KnuckleArm.DRAG_LINK);
         };
     }
 
     private void change(Part part, double value) {
         Job hand = bench.editedPart();
-        List<Side> sides = sides();
+        List<KnuckleArm> arms = arms();
         String unit = part.inDegrees() ? degrees(value) : LengthText.format(value, bench.lengthUnit());
         bench.edit("Steering arm: " + part.label() + " " + unit, j -> {
             Job changed = j;
-            for (Side side : sides) {
-                KnuckleChange c = KnuckleEdits.between(hand, j, side).with(part, value);
-                changed = KnuckleEdits.changedFrom(hand, changed, side, c);
+            for (KnuckleArm arm : arms) {
+                KnuckleChange c = KnuckleEdits.between(hand, j, arm).with(part, value);
+                changed = KnuckleEdits.changedFrom(hand, changed, arm, c);
             }
             return changed;
         });

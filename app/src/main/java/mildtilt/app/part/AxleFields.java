@@ -10,6 +10,7 @@ import java.util.function.BiFunction;
 import java.util.function.UnaryOperator;
 import mildtilt.app.forms.ChoiceField;
 import mildtilt.app.forms.SizeField;
+import mildtilt.arms.KnuckleArm;
 import mildtilt.arms.KnuckleChange;
 import mildtilt.arms.KnuckleEdits;
 import mildtilt.describe.JobPlace;
@@ -72,7 +73,7 @@ final class AxleFields {
             case Element.DrivenRod _ -> drivenRod(axle);
             case Element.Relay _ -> relay(axle.linkage());
             case Element.TieRods _ -> tieRods(axle);
-            case Element.SteeringArms _ -> arms(job, axle);
+            case Element.SteeringArms _ -> arms(axle);
             case Element.Knuckles _ -> knuckles(axle);
             case Element.BeamElement _ ->
                 PartFields.of(
@@ -317,17 +318,21 @@ final class AxleFields {
         return all;
     }
 
-    private static List<SizeField> arms(Job job, SteeredAxle axle) {
+    private static SizeField arm(String id, String label, SteeredAxle axle, KnuckleArm arm) {
+        double now = arm.length(axle);
+        return length(id, label, now, (j, v) -> KnuckleEdits.changed(j, arm, new KnuckleChange(v - now, 0, 0, 0, 0)));
+    }
+
+    private static List<SizeField> arms(SteeredAxle axle) {
         List<SizeField> all = new ArrayList<>();
         for (Side side : sides(axle)) {
-            double now = KnuckleEdits.armLength(job, side);
-            all.add(length(
-                            "arm-length-" + side.code(),
-                            "Arm length" + of(axle, side),
-                            now,
-                            (j, v) -> KnuckleEdits.changed(j, side, new KnuckleChange(v - now, 0, 0, 0, 0)))
+            all.add(arm("arm-length-" + side.code(), "Arm length" + of(axle, side), axle, KnuckleArm.steering(side))
                     .meaning("From the steer axis, square, to the tie rod's joint."));
         }
+        axle.dragLinkSide()
+                .ifPresent(
+                        _ -> all.add(arm("arm-length-drag-link", "Drag-link arm's length", axle, KnuckleArm.DRAG_LINK)
+                                .meaning("From the steer axis, square, to the drag link's joint.")));
         return all;
     }
 

@@ -14,6 +14,7 @@ import mildtilt.geometry.Side;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
 import mildtilt.linkage.RodEnd;
+import mildtilt.linkage.SteeredAxle;
 import mildtilt.steer.SteerFigures;
 import mildtilt.steer.range.Limit;
 import mildtilt.steer.range.LockLimits;
@@ -92,7 +93,7 @@ final class AxleChecks {
     private Remedy turnGearRound() {
         return new Remedy(
                 Phrase.of(job.axle().orElseThrow().gear().howToReverse()),
-                j -> j.editAxle(a -> a.withGear(a.gear().reversed())));
+                j -> j.editAxle(SteeredAxle::withGearReversed));
     }
 
     private void range(List<Finding> all) {

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.BiFunction;
+import mildtilt.arms.KnuckleArm;
 import mildtilt.arms.KnuckleEdits;
 import mildtilt.findings.Remedy;
 import mildtilt.gear.ArmGear;
@@ -12,6 +13,7 @@ import mildtilt.gear.RackAndPinion;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Side;
 import mildtilt.job.Job;
+import mildtilt.linkage.SteeredAxle;
 import mildtilt.steer.ArmMatch;
 import mildtilt.steer.position.SteeringTrain;
 import mildtilt.steer.range.LockLimits;
@@ -74,18 +76,26 @@ public final class ArmMoves {
         return true;
     }
 
+    /** The arms on the knuckles that the gear's side pushes: the drag link's where it ends on one, else both tie rods'. */
     private static Optional<Remedy> knuckleArms(Job job, Side way, double lock) {
-        return factor(job, way, lock, KnuckleEdits::scaledArms).map(f -> {
-            double now = KnuckleEdits.armLength(job, Side.LEFT);
-            return new Remedy(
-                    Phrase.of(
-                            "Make both steering arms {0} long instead of {1} (drill {2} "
-                                    + (f < 1 ? "nearer" : "farther from") + " the steer axis)",
-                            Quantity.length(now * f),
-                            Quantity.length(now),
-                            Quantity.length(now * Math.abs(f - 1))),
-                    j -> KnuckleEdits.scaledArms(j, f));
-        });
+        SteeredAxle axle = job.axle().orElseThrow();
+        boolean drag = axle.dragLinkSide().isPresent();
+        if (axle.oneTieRod() && !drag) {
+            return Optional.empty();
+        }
+        BiFunction<Job, Double, Job> scaled =
+                drag ? (j, f) -> KnuckleEdits.scaledArm(j, KnuckleArm.DRAG_LINK, f) : KnuckleEdits::scaledArms;
+        double now = (drag ? KnuckleArm.DRAG_LINK : KnuckleArm.LEFT_STEERING).length(axle);
+        String which = drag ? "the " + KnuckleArm.DRAG_LINK.label(axle) : "both steering arms";
+        return factor(job, way, lock, scaled)
+                .map(f -> new Remedy(
+                        Phrase.of(
+                                "Make " + which + " {0} long instead of {1} (drill {2} "
+                                        + (f < 1 ? "nearer" : "farther from") + " the steer axis)",
+                                Quantity.length(now * f),
+                                Quantity.length(now),
+                                Quantity.length(now * Math.abs(f - 1))),
+                        j -> scaled.apply(j, f)));
     }
 
     private static Optional<Remedy> gearArm(Job job, Side way, double lock) {

@@ -2,7 +2,6 @@ package mildtilt.steer.forces;
 
 import java.util.EnumMap;
 import java.util.Map;
-import java.util.Objects;
 import mildtilt.geometry.Axis;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.Point;
@@ -39,16 +38,7 @@ public final class RodForces {
         Mechanism mechanism = pose.stance().mechanism().orElseThrow();
         if (mechanism instanceof Mechanism.DragLinkAt d) {
             oneTieRod(forces, d, l, r, torqueLeft, torqueRight);
-            d.relayArm().ifPresent(relay -> {
-                Axis pivot = relay.relay().pivot();
-                double drag = Objects.requireNonNull(forces.get(Rod.DRAG_LINK));
-                put(
-                        forces,
-                        Rod.INTERMEDIATE_LINK,
-                        moment(pivot, relay.linkPoint(), unit(relay.linkPoint(), d.armEnd())),
-                        -drag * moment(pivot, d.start(), unit(d.start(), d.drivenPoint())),
-                        SHORTEST_LEVER);
-            });
+            relayed(forces, d);
             return forces;
         }
         double left = pull(lever(l, l.tieRodPoint(), l.tieRodInner()), torqueLeft);
@@ -101,6 +91,21 @@ public final class RodForces {
             idler = idler.plus(along.times(-idler.dot(swings) / lever));
         }
         return idler.plus(onLeft).plus(onRight).negated();
+    }
+
+    /** What turns the relay arm against the drag link that it pushes, if there is one. */
+    private static void relayed(Map<Rod, Double> forces, Mechanism.DragLinkAt d) {
+        Double drag = forces.get(Rod.DRAG_LINK);
+        if (d.relayArm().isPresent() && drag != null) {
+            Mechanism.RelayAt relay = d.relayArm().get();
+            Axis pivot = relay.relay().pivot();
+            put(
+                    forces,
+                    Rod.INTERMEDIATE_LINK,
+                    moment(pivot, relay.linkPoint(), unit(relay.linkPoint(), d.armEnd())),
+                    -drag * moment(pivot, d.start(), unit(d.start(), d.drivenPoint())),
+                    SHORTEST_LEVER);
+        }
     }
 
     private static Vector squareTo(Vector along, Vector v) {
