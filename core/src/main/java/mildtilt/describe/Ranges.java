@@ -26,6 +26,7 @@ public final class Ranges {
     public static final Range JOINT_ACROSS = Range.of("joint across", 5, 500, "what a joint sweeps out");
     public static final Range OUT_OF_LINE = Range.of("out of line", -200, 200, "of a bearing");
     public static final Range ROD_DIAMETER = Range.of("rod diameter", 2, 400, "of a rod, a tube or an arm");
+    public static final Range ROD_GIVES = Range.of("rod gives", 0, 100, "along its length before it is solid");
     public static final Range WALL = Range.of("wall", 0.2, 200, "of a tube");
     public static final Range CRANK = Range.of("crank", 0, 1000, "of a bent rod");
     public static final Range RACK_SPACING =

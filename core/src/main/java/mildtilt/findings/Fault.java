@@ -82,6 +82,7 @@ public enum Fault {
     GEAR_OVERTRAVELS(UNEVEN, "Gear has travel left at full lock"),
     BUMP_STEER(UNEVEN, "Bump steer above the target"),
     ROLL_STEER(UNEVEN, "Roll steer above the usual range"),
+    FREE_PLAY(UNEVEN, "Wheels turn by themselves"),
     RAKED_ROD(UNEVEN, "Tie rod raked in plan"),
     HEAVY(UNEVEN, "Steering heavier than the target"),
     GEAR_TAKES_THE_BLOW(UNEVEN, "Gear ends before the knuckle stop"),

@@ -1,5 +1,7 @@
 package mildtilt.linkage;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
@@ -105,6 +107,13 @@ public record SteeredAxle(
 
     public Corner corner(Side side) {
         return side == Side.LEFT ? left : ownRight.orElseGet(left::mirrored);
+    }
+
+    /** Every rod there is, from the gear outward. */
+    public List<Rod> rods() {
+        List<Rod> all = new ArrayList<>(linkage.drivenRods());
+        all.addAll(oneTieRod() ? List.of(Rod.TIE_ROD) : List.of(Rod.LEFT_TIE_ROD, Rod.RIGHT_TIE_ROD));
+        return all;
     }
 
     /** Both ends of a rod and what it is made of; empty for a centre link, whose ends turn on its arms. */

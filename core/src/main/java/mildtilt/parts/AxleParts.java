@@ -9,6 +9,7 @@ import static mildtilt.describe.Ranges.PER_TURN;
 import static mildtilt.describe.Ranges.RACK_SPACING;
 import static mildtilt.describe.Ranges.ROD_DIAMETER;
 import static mildtilt.describe.Ranges.ROD_FRACTION;
+import static mildtilt.describe.Ranges.ROD_GIVES;
 import static mildtilt.describe.Ranges.STEER_ANGLE;
 import static mildtilt.describe.Ranges.WALL;
 import static mildtilt.describe.Ranges.WHEEL_HEIGHT;
@@ -212,6 +213,12 @@ public final class AxleParts {
                     "tube",
                     new Group<>(ROD_TUBE),
                     "what the rod is made of; without it no buckling can be worked out")
+            .may(
+                    "play",
+                    "play_mm",
+                    new Size(ROD_GIVES),
+                    "how far the rod gives along its length before it is solid, in all: a slot, or ends on springs")
+            .label("Gives along its length")
             .help("the ends of a rod");
 
     private static final Part<SwingArm> IDLER = Part.of(SwingArm.class)

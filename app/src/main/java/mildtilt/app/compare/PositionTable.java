@@ -23,6 +23,7 @@ import mildtilt.steer.HandSwing;
 import mildtilt.steer.SteerFigures;
 import mildtilt.steer.forces.Effort;
 import mildtilt.steer.forces.RodLoad;
+import mildtilt.steer.forces.RodPlay;
 import mildtilt.steer.position.AxlePose;
 import mildtilt.steer.range.LimitGauge;
 import mildtilt.steer.range.LockLimits;
@@ -156,6 +157,13 @@ final class PositionTable extends VBox {
     /** What holds for the whole lock, at any position. */
     private void wholeRange(SteerFigures s) {
         HandSwing.of(bench.job(), s).ifPresent(this::hands);
+        RodPlay.of(bench.train()).ifPresent(p -> {
+            line(
+                    "Free in its rods, wheel",
+                    Quantity.angle(p.leftDeg()).text(bench.lengthUnit()),
+                    Quantity.angle(p.rightDeg()).text(bench.lengthUnit()));
+            line("… in the hands", "", Quantity.angle(p.steeringWheelDeg()).text(bench.lengthUnit()));
+        });
         if (!s.rake().isEmpty()) {
             line("Tie rod rake, worst", rake(s, Side.LEFT), rake(s, Side.RIGHT));
             line("… its force, times", rakeForce(s, Side.LEFT), rakeForce(s, Side.RIGHT));

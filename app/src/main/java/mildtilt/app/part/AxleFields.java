@@ -314,7 +314,7 @@ final class AxleFields {
                         of,
                         (j, change) -> edit.apply(j, e -> e.withTube(e.tube().map(change))),
                         "outside_mm")));
-        all.addAll(PartFields.of(at, AxleParts.ROD_ENDS, ends, of, edit, "allowed_deg"));
+        all.addAll(PartFields.of(at, AxleParts.ROD_ENDS, ends, of, edit, "allowed_deg", "play_mm"));
         return all;
     }
 

@@ -93,6 +93,7 @@ public enum WorkStage {
                     GEAR_OVERTRAVELS,
                     BUMP_STEER,
                     ROLL_STEER,
+                    FREE_PLAY,
                     RAKED_ROD,
                     HEAVY,
                     GEAR_TAKES_THE_BLOW,

@@ -46,6 +46,7 @@ public final class Checks {
             new GeometryChecks(job, s).look(w);
             new LockChecks(job, s).look(w);
             new HandChecks(job, s).look(w);
+            new PlayChecks(job, train).look(w);
         });
         new PartChecks(job, parts, steer).look(w);
         new ClearanceChecks(job, clearance).look(w);

@@ -13,17 +13,19 @@ import mildtilt.withers.Withers;
  * @param innerBolt fixed in the gear, or in what else drives the rod
  * @param allowedDeg the largest tilt from square to the bolt that the rod ends allow, degrees
  * @param tube the rod between them, if chosen
+ * @param play how far the rod gives along its length before it is solid, in all, mm: a slot, or ends on springs
  */
 @Withers
 public record RodEnds(
         Optional<Direction> outerBolt,
         Optional<Direction> innerBolt,
         Optional<Double> allowedDeg,
-        Optional<RodTube> tube)
+        Optional<RodTube> tube,
+        Optional<Double> play)
         implements RodEndsBuilder.With {
 
     public static final RodEnds UNKNOWN =
-            new RodEnds(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
+            new RodEnds(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
 
     /** @throws ImpossibleGeometryException if the allowed tilt is not between 0 and 90 */
     public RodEnds {
@@ -33,14 +35,15 @@ public record RodEnds(
     }
 
     public RodEnds mirrored() {
-        return new RodEnds(outerBolt.map(Direction::mirrored), innerBolt.map(Direction::mirrored), allowedDeg, tube);
+        return new RodEnds(
+                outerBolt.map(Direction::mirrored), innerBolt.map(Direction::mirrored), allowedDeg, tube, play);
     }
 
     public RodEnds withAllowed(Optional<Double> deg) {
-        return new RodEnds(outerBolt, innerBolt, deg, tube);
+        return new RodEnds(outerBolt, innerBolt, deg, tube, play);
     }
 
     public RodEnds withAllowedDeg(double deg) {
-        return new RodEnds(outerBolt, innerBolt, Optional.of(deg), tube);
+        return new RodEnds(outerBolt, innerBolt, Optional.of(deg), tube, play);
     }
 }
