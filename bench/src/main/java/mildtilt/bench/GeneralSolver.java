@@ -16,6 +16,7 @@ import mildtilt.linkage.SteeredAxle;
 import mildtilt.linkage.SwingArm;
 import mildtilt.suspension.DoubleWishbone;
 import mildtilt.suspension.Kingpin;
+import mildtilt.suspension.SplitLinks;
 import mildtilt.suspension.Strut;
 import mildtilt.suspension.SwingBeam;
 import mildtilt.suspension.TrailingArms;
@@ -156,7 +157,7 @@ final class GeneralSolver {
                                 height
                             };
                         }
-                        case TrailingArms _ -> throw new IllegalStateException("not compared");
+                        case TrailingArms _, SplitLinks _ -> throw new IllegalStateException("not compared");
                         case SwingBeam b ->
                             new double[] {
                                 off(centre, v, b.lower(), b.pivot()),

@@ -12,6 +12,7 @@ import mildtilt.linkage.SteeredAxle;
 import mildtilt.linkage.corner.Corner;
 import mildtilt.suspension.DoubleWishbone;
 import mildtilt.suspension.Kingpin;
+import mildtilt.suspension.SplitLinks;
 import mildtilt.suspension.Strut;
 import mildtilt.suspension.SwingBeam;
 import mildtilt.suspension.TrailingArms;
@@ -138,6 +139,11 @@ public final class CutAndMove {
                 List.of(
                         new Mark("the lower ball joint", s.lowerBallJoint()),
                         new Mark("the strut's lower point", s.axisLowerPoint()),
+                        wheel);
+            case SplitLinks l ->
+                List.of(
+                        new Mark("the lower front link's joint", l.lowerFront().outer()),
+                        new Mark("the lower rear link's joint", l.lowerRear().outer()),
                         wheel);
             case TrailingArms t ->
                 t.kingpin()

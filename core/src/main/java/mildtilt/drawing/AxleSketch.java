@@ -29,6 +29,7 @@ import mildtilt.steer.position.AxlePose;
 import mildtilt.suspension.DoubleWishbone;
 import mildtilt.suspension.Kingpin;
 import mildtilt.suspension.KnucklePose;
+import mildtilt.suspension.SplitLinks;
 import mildtilt.suspension.Strut;
 import mildtilt.suspension.SwingBeam;
 import mildtilt.suspension.TrailingArms;
@@ -236,6 +237,12 @@ final class AxleSketch {
                 out.line(KNUCKLES, Pen.WISHBONE, s.lowerInnerFront(), k.steerAxisLow(), s.lowerInnerRear());
                 out.line(KNUCKLES, Pen.STRUT, s.topMount(), k.carried(s.axisLowerPoint()));
                 out.line(KNUCKLES, Pen.WISHBONE, k.carried(s.axisLowerPoint()), k.steerAxisLow());
+            }
+            case SplitLinks l -> {
+                l.links().forEach(x -> out.line(KNUCKLES, Pen.WISHBONE, x.inner(), k.carried(x.outer())));
+                if (l.upper() instanceof SplitLinks.Upper.StrutTop s) {
+                    out.line(KNUCKLES, Pen.STRUT, s.topMount(), k.carried(s.axisLowerPoint()));
+                }
             }
             case TrailingArms t -> {
                 Point low = t.lowerEndAt(k);

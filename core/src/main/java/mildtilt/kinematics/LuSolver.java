@@ -4,7 +4,7 @@ package mildtilt.kinematics;
  * Solves small dense systems by elimination with row exchanges, in place: a pose takes a handful of these, so that nothing is
  * allocated. (G. Golub, C. Van Loan, Matrix Computations, section 3.4.)
  */
-final class LuSolver {
+public final class LuSolver {
 
     private final int n;
     private final double[][] m;
@@ -13,14 +13,14 @@ final class LuSolver {
     private double logDeterminant;
 
     /** @param m the matrix; overwritten by {@link #factor} */
-    LuSolver(double[][] m) {
+    public LuSolver(double[][] m) {
         this.m = m;
         n = m.length;
         row = new int[n];
     }
 
     /** @return false where the matrix is singular to the last digit */
-    boolean factor() {
+    public boolean factor() {
         determinantSign = 1;
         logDeterminant = 0;
         for (int k = 0; k < n; k++) {
@@ -60,7 +60,7 @@ final class LuSolver {
     }
 
     /** Solves for one right side, overwritten by the answer. */
-    void solve(double[] x) {
+    public void solve(double[] x) {
         for (int k = 0; k < n; k++) {
             double swap = x[k];
             x[k] = x[row[k]];
@@ -85,12 +85,12 @@ final class LuSolver {
     }
 
     /** −1, 0 or 1. */
-    double determinantSign() {
+    public double determinantSign() {
         return determinantSign;
     }
 
     /** Natural logarithm of the determinant without its sign. */
-    double logDeterminant() {
+    public double logDeterminant() {
         return logDeterminant;
     }
 }

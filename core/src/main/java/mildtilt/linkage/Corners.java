@@ -9,6 +9,8 @@ import mildtilt.suspension.CornerSolver;
 import mildtilt.suspension.Kingpin;
 import mildtilt.suspension.KingpinSolver;
 import mildtilt.suspension.LinkPinSolver;
+import mildtilt.suspension.SplitLinkSolver;
+import mildtilt.suspension.SplitLinks;
 import mildtilt.suspension.Suspension;
 import mildtilt.suspension.SwingBeam;
 import mildtilt.suspension.SwingBeamSolver;
@@ -73,6 +75,7 @@ sealed interface Corners {
     private static TravellingCorner arms(SteeredAxle axle, Side side, RodAt rod) {
         Corner c = axle.corner(side);
         return switch (c.suspension()) {
+            case SplitLinks l -> new SplitLinkSolver(side, l, c.knuckle(), rod.onKnuckle, rod.otherEnd, rod.rod);
             case SwingBeam b -> new SwingBeamSolver(side, b, c.knuckle(), rod.onKnuckle, rod.otherEnd, rod.rod);
             case TrailingArms t
             when t.kingpin().isPresent() ->

@@ -57,8 +57,11 @@ import mildtilt.linkage.rods.RodTube;
 import mildtilt.suspension.DoubleWishbone;
 import mildtilt.suspension.Kingpin;
 import mildtilt.suspension.Knuckle;
+import mildtilt.suspension.SplitLinks;
+import mildtilt.suspension.SplitLinks.Upper;
 import mildtilt.suspension.Strut;
 import mildtilt.suspension.Suspension;
+import mildtilt.suspension.SuspensionLink;
 import mildtilt.suspension.SwingBeam;
 import mildtilt.suspension.TrailingArms;
 
@@ -396,6 +399,29 @@ public final class AxleParts {
                                     "leave out where two of four links are spread")
                             .help("on three or four links"));
 
+    private static final Part<SuspensionLink> LINK = Part.of(SuspensionLink.class)
+            .needs("inner", "inner_mm", ANYWHERE, "its joint on the frame")
+            .needs("outer", "outer_mm", ANYWHERE, "its joint at the knuckle")
+            .help("a link between frame and knuckle");
+
+    private static final Form<Upper> UPPER = Form.Kinds.<Upper>of("kind", "what holds the knuckle's upper end")
+            .or(
+                    "two_links",
+                    Part.of(Upper.TwoLinks.class)
+                            .needs("front", "front", new Group<>(LINK), "upper front link")
+                            .needs("rear", "rear", new Group<>(LINK), "upper rear link")
+                            .help("two links; an arm where they end in one joint"))
+            .or(
+                    "strut",
+                    Part.of(Upper.StrutTop.class)
+                            .needs("topMount", "top_mount_mm", ANYWHERE, "top mount, fixed to the body")
+                            .needs(
+                                    "axisLowerPoint",
+                                    "strut_lower_point_mm",
+                                    ANYWHERE,
+                                    "second point on the strut's axis, fixed to the knuckle")
+                            .help("a strut"));
+
     private static final Part<Kingpin> KINGPIN = Part.of(Kingpin.class)
             .needs("lower", "lower_point_mm", ANYWHERE, "a point on the kingpin's axis")
             .needs("upper", "upper_point_mm", ANYWHERE, "a point on it further up")
@@ -425,6 +451,13 @@ public final class AxleParts {
                                     ANYWHERE,
                                     "second point on the strut's axis, fixed to the knuckle")
                             .help("a strut"))
+            .or(
+                    "split_links",
+                    Part.of(SplitLinks.class)
+                            .needs("lowerFront", "lower_front", new Group<>(LINK), "lower front link")
+                            .needs("lowerRear", "lower_rear", new Group<>(LINK), "lower rear link")
+                            .needs("upper", "upper", new Group<>(UPPER), "what holds the knuckle's upper end")
+                            .help("separate links"))
             .or(
                     "trailing_arms",
                     Part.of(TrailingArms.class)

@@ -10,6 +10,7 @@ import mildtilt.linkage.SteeredAxle;
 import mildtilt.linkage.corner.Corner;
 import mildtilt.suspension.DoubleWishbone;
 import mildtilt.suspension.Kingpin;
+import mildtilt.suspension.SplitLinks;
 import mildtilt.suspension.Strut;
 import mildtilt.suspension.SwingBeam;
 import mildtilt.suspension.TrailingArms;
@@ -49,7 +50,7 @@ public record FrontView(
     }
 
     /**
-     * Empty for a kingpin, a swing beam and trailing arms, where one rod joins both arms, and where the plane of an arm stands upright: it turns about
+     * Empty for a kingpin, a swing beam, trailing arms and separate links, where one rod joins both arms, and where the plane of an arm stands upright: it turns about
      * no line then.
      */
     public static Optional<FrontView> of(SteeredAxle axle, Side side) {
@@ -59,7 +60,7 @@ public record FrontView(
             return Optional.empty();
         }
         return switch (corner.suspension()) {
-            case Kingpin _, SwingBeam _, TrailingArms _ -> Optional.empty();
+            case Kingpin _, SwingBeam _, TrailingArms _, SplitLinks _ -> Optional.empty();
             case DoubleWishbone w ->
                 of(
                         side,

@@ -197,12 +197,6 @@ public final class SteerSweep {
         if (travel == WheelTravel.NONE || z <= 0) {
             return Optional.empty();
         }
-        // Two steps, the larger one's error taken out (Richardson): a slope, whatever the vehicle's size.
-        return rollSteerOver(z).flatMap(whole -> rollSteerOver(z / 2).map(half -> (4 * half - whole) / 3));
-    }
-
-    /** @param z of the left wheel up and the right one down, and the other way, mm */
-    private Optional<Double> rollSteerOver(double z) {
         Optional<AxlePose.Assembled> up = train.pose(0, z, -z).assembled();
         Optional<AxlePose.Assembled> down = train.pose(0, -z, z).assembled();
         double rollDeg = 2

@@ -117,6 +117,7 @@ public final class CornerSolver implements TravellingCorner {
                 lower = Orbit.of(Axis.through(s.lowerInnerRear(), s.lowerInnerFront()), s.lowerBallJoint());
                 upper = new Upper.TopMount(s.topMount());
             }
+            case SplitLinks _ -> throw new ImpossibleGeometryException("Separate links have a solver of their own.");
             case SwingBeam _ -> throw new ImpossibleGeometryException("A swing beam has a solver of its own.");
             case Kingpin _ -> throw new ImpossibleGeometryException("A kingpin does not travel by itself.");
         }

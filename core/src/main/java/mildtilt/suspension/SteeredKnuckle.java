@@ -60,7 +60,7 @@ final class SteeredKnuckle {
                 d = strut.direction().vector();
                 toAxis = strut.footOf(s.lowerBallJoint()).minus(s.lowerBallJoint());
             }
-            case DoubleWishbone _, TrailingArms _, SwingBeam _, Kingpin _ -> {
+            case DoubleWishbone _, SplitLinks _, TrailingArms _, SwingBeam _, Kingpin _ -> {
                 d = steer.direction().vector();
                 toAxis = new Vector(0, 0, 0);
             }

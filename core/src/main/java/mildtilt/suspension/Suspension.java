@@ -5,7 +5,7 @@ import mildtilt.geometry.Axis;
 import mildtilt.geometry.Point;
 
 /** How a knuckle is held. */
-public sealed interface Suspension permits DoubleWishbone, Strut, TrailingArms, SwingBeam, Kingpin {
+public sealed interface Suspension permits DoubleWishbone, Strut, SplitLinks, TrailingArms, SwingBeam, Kingpin {
 
     /** The same on the other side of the vehicle. */
     Suspension mirrored();

@@ -35,6 +35,8 @@ import mildtilt.suspension.CornerPose;
 import mildtilt.suspension.DoubleWishbone;
 import mildtilt.suspension.Kingpin;
 import mildtilt.suspension.KnucklePose;
+import mildtilt.suspension.SplitLinks;
+import mildtilt.suspension.SplitLinksTest;
 import mildtilt.suspension.Strut;
 import mildtilt.suspension.SwingBeam;
 import mildtilt.suspension.TrailingArms;
@@ -122,6 +124,14 @@ class PoseSolverTest {
                     arm(knuckle, s.lowerInnerFront(), s.lowerInnerRear(), s.lowerBallJoint());
                     // The top mount lies on the strut's axis, which the knuckle carries.
                     system.onLine(knuckle, Axis.through(s.axisLowerPoint(), s.topMount()), Body.FRAME, s.topMount());
+                    system.driven(knuckle, c.knuckle().wheelCentre(), Vector.Z.direction(), rise);
+                }
+                case SplitLinks l -> {
+                    l.links().forEach(x -> system.rod("link", Body.FRAME, x.inner(), knuckle, x.outer()));
+                    if (l.upper() instanceof SplitLinks.Upper.StrutTop s) {
+                        system.onLine(
+                                knuckle, Axis.through(s.axisLowerPoint(), s.topMount()), Body.FRAME, s.topMount());
+                    }
                     system.driven(knuckle, c.knuckle().wheelCentre(), Vector.Z.direction(), rise);
                 }
                 case TrailingArms t -> {
@@ -265,6 +275,17 @@ class PoseSolverTest {
                 .orElseThrow()
                 .withLeft(onSwingBeam(
                         DemoJob.MARSH_CARRIER.job().axle().orElseThrow().left())));
+    }
+
+    /** The lower joints apart, one ahead of the other: the wheel steers about where the links' lines meet, outside of it. */
+    @ParameterizedTest
+    @EnumSource(
+            value = DemoJob.class,
+            names = {"MARSH_CARRIER", "GARDEN_SHUTTLE"})
+    void separateLinksAreAsByTheGeneralSolver(DemoJob demo) {
+        SteeredAxle axle = demo.job().axle().orElseThrow();
+        isAsInClosedForm(axle.withLeft(
+                axle.left().withSuspension(SplitLinksTest.spread(axle.left().suspension()))));
     }
 
     @ParameterizedTest

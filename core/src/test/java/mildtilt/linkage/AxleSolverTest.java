@@ -26,6 +26,7 @@ import mildtilt.suspension.CannotAssemble;
 import mildtilt.suspension.DoubleWishbone;
 import mildtilt.suspension.Kingpin;
 import mildtilt.suspension.KnucklePose;
+import mildtilt.suspension.SplitLinks;
 import mildtilt.suspension.Strut;
 import mildtilt.suspension.SwingBeam;
 import mildtilt.suspension.TrailingArms;
@@ -158,6 +159,8 @@ class AxleSolverTest {
                 switch (corner.suspension()) {
                     case DoubleWishbone w -> w.lowerBallJoint();
                     case Strut s -> s.lowerBallJoint();
+                    // The steer axis of separate links moves in the knuckle.
+                    case SplitLinks _ -> k.design().carried(k.steerAxisLow(), k.now());
                     case TrailingArms t -> t.kingpin().map(Kingpin::lower).orElse(t.lowerEnd());
                     case SwingBeam b -> b.lower();
                     case Kingpin p -> p.lower();

@@ -25,6 +25,7 @@ import mildtilt.steer.range.RodEndTilts;
 import mildtilt.steer.range.TravelMap;
 import mildtilt.suspension.DoubleWishbone;
 import mildtilt.suspension.Kingpin;
+import mildtilt.suspension.SplitLinks;
 import mildtilt.suspension.Strut;
 import mildtilt.suspension.Suspension;
 import mildtilt.suspension.SwingBeam;
@@ -177,6 +178,7 @@ class LimitsOfLockTest {
                                 t.topMount().x(),
                                 t.axisLowerPoint().y(),
                                 t.axisLowerPoint().z()));
+            case SplitLinks l -> l;
             case TrailingArms t -> t;
             case SwingBeam b -> b;
             case Kingpin k -> k;

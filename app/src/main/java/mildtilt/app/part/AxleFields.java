@@ -41,6 +41,12 @@ import mildtilt.linkage.rods.RodEnds;
 import mildtilt.linkage.rods.RodTube;
 import mildtilt.parts.AxleParts;
 import mildtilt.parts.PlanParts;
+import mildtilt.suspension.DoubleWishbone;
+import mildtilt.suspension.Kingpin;
+import mildtilt.suspension.SplitLinks;
+import mildtilt.suspension.Strut;
+import mildtilt.suspension.Suspension;
+import mildtilt.suspension.SwingBeam;
 import mildtilt.suspension.TrailingArms;
 
 /** Which sizes, points apart, each element from the gear to the tyres has to type. */
@@ -159,6 +165,7 @@ final class AxleFields {
         }
         if (element instanceof Element.Knuckles) {
             for (Side side : sides(axle)) {
+                splitLinks(axle, side).ifPresent(all::add);
                 if (axle.corner(side).suspension() instanceof TrailingArms t) {
                     all.add(
                             ChoiceField.yesNo(
@@ -196,6 +203,27 @@ final class AxleFields {
                             "What the pivot of the bell crank or relay arm, or the bar of the shuttle, is bolted to."));
         }
         return all;
+    }
+
+    /** Whether an arm is one piece or two separate links. */
+    private static Optional<ChoiceField> splitLinks(SteeredAxle axle, Side side) {
+        Optional<Suspension> other =
+                switch (axle.corner(side).suspension()) {
+                    case DoubleWishbone w -> Optional.of(SplitLinks.of(w));
+                    case Strut s -> Optional.of(SplitLinks.of(s));
+                    case SplitLinks l -> Optional.of(l.withArms());
+                    case TrailingArms _, SwingBeam _, Kingpin _ -> Optional.empty();
+                };
+        return other.map(
+                o -> ChoiceField.yesNo(
+                                AXLE.in(side.code()).in("suspension").in("kind").id(),
+                                "Arms are" + of(axle, side),
+                                "one piece, with a ball joint",
+                                "separate links",
+                                !(axle.corner(side).suspension() instanceof SplitLinks),
+                                (j, _) -> withCorner(j, side, c -> c.withSuspension(o)))
+                        .meaning(
+                                "Where each of two links has a joint of its own at the knuckle, the wheel steers about no joint: the steer axis is found from all links and moves as the wheel turns. Both links begin in the arm's ball joint: move their joints to where yours are."));
     }
 
     private static ChoiceField mounted(

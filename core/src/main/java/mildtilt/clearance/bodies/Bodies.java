@@ -39,7 +39,9 @@ import mildtilt.suspension.DoubleWishbone;
 import mildtilt.suspension.Kingpin;
 import mildtilt.suspension.Knuckle;
 import mildtilt.suspension.KnucklePose;
+import mildtilt.suspension.SplitLinks;
 import mildtilt.suspension.Strut;
+import mildtilt.suspension.SuspensionLink;
 import mildtilt.suspension.SwingBeam;
 import mildtilt.suspension.TrailingArms;
 import mildtilt.units.Phrase;
@@ -283,6 +285,22 @@ public final class Bodies {
                         own.armDiameter() * 1.8,
                         s -> List.of(t.topMount(), knuckle(s, side).carried(t.axisLowerPoint())));
             }
+            case SplitLinks l -> {
+                link(FixedPart.LOWER_FRONT_LINK, side, l.lowerFront());
+                link(FixedPart.LOWER_REAR_LINK, side, l.lowerRear());
+                switch (l.upper()) {
+                    case SplitLinks.Upper.TwoLinks u -> {
+                        link(FixedPart.UPPER_FRONT_LINK, side, u.front());
+                        link(FixedPart.UPPER_REAR_LINK, side, u.rear());
+                    }
+                    case SplitLinks.Upper.StrutTop u ->
+                        suspensionBars(
+                                FixedPart.STRUT,
+                                side,
+                                own.armDiameter() * 1.8,
+                                s -> List.of(u.topMount(), knuckle(s, side).carried(u.axisLowerPoint())));
+                }
+            }
             case TrailingArms t -> {
                 suspensionBars(
                         FixedPart.LOWER_ARM,
@@ -323,6 +341,14 @@ public final class Bodies {
                             ? List.of(foot, k.tieRodPoint().plus(Vector.Z))
                             : List.of(foot, k.tieRodPoint());
                 });
+    }
+
+    private void link(FixedPart part, Side side, SuspensionLink l) {
+        suspensionBars(
+                part,
+                side,
+                own.armDiameter(),
+                s -> List.of(l.inner(), knuckle(s, side).carried(l.outer())));
     }
 
     private void suspensionBars(FixedPart part, Side side, double diameter, Function<Configuration, List<Point>> line) {

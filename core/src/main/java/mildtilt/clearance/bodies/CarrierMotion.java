@@ -12,6 +12,7 @@ import mildtilt.steer.position.AxlePose;
 import mildtilt.suspension.DoubleWishbone;
 import mildtilt.suspension.Kingpin;
 import mildtilt.suspension.KnucklePose;
+import mildtilt.suspension.SplitLinks;
 import mildtilt.suspension.Strut;
 import mildtilt.suspension.Suspension;
 import mildtilt.suspension.SwingBeam;
@@ -41,11 +42,15 @@ public final class CarrierMotion {
         return switch (carrier) {
             case FRAME, LEFT_KNUCKLE, RIGHT_KNUCKLE -> true;
             case AXLE -> axle.beam().isPresent();
-            case LEFT_LOWER_ARM, RIGHT_LOWER_ARM -> !(suspension(axle, carrier) instanceof Kingpin);
+            case LEFT_LOWER_ARM, RIGHT_LOWER_ARM ->
+                switch (suspension(axle, carrier)) {
+                    case DoubleWishbone _, Strut _, TrailingArms _, SwingBeam _ -> true;
+                    case SplitLinks _, Kingpin _ -> false;
+                };
             case LEFT_UPPER_ARM, RIGHT_UPPER_ARM ->
                 switch (suspension(axle, carrier)) {
                     case DoubleWishbone _, TrailingArms _ -> true;
-                    case Strut _, SwingBeam _, Kingpin _ -> false;
+                    case Strut _, SplitLinks _, SwingBeam _, Kingpin _ -> false;
                 };
         };
     }
@@ -85,6 +90,7 @@ public final class CarrierMotion {
                                 s.lowerBallJoint(),
                                 k.steerAxisLow())
                         : RigidMove.NONE;
+            case SplitLinks _ -> RigidMove.NONE;
             case TrailingArms t ->
                 lower
                         ? swung(t.lowerAxis(), t.lowerEnd(), t.lowerEndAt(k))
