@@ -23,6 +23,7 @@ import mildtilt.app.workbench.WorkStage;
 import mildtilt.arms.KnuckleArm;
 import mildtilt.arms.KnuckleChange;
 import mildtilt.arms.KnuckleEdits;
+import mildtilt.column.HandBar;
 import mildtilt.findings.Fault;
 import mildtilt.findings.Finding;
 import mildtilt.geometry.Point;
@@ -32,10 +33,14 @@ import mildtilt.io.jobfile.DemoJob;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
 import mildtilt.job.Variant;
+import mildtilt.linkage.DragLink;
 import mildtilt.linkage.MountedOn;
+import mildtilt.linkage.RelayArm;
 import mildtilt.linkage.beam.BeamKind;
 import mildtilt.linkage.beam.LeafSprung;
 import mildtilt.steer.position.SteeringInput;
+import mildtilt.suspension.SplitLinks;
+import mildtilt.suspension.Strut;
 import mildtilt.units.LengthUnit;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
@@ -531,5 +536,89 @@ class LinkageStageTest {
             app.bench.undo();
         });
         assertThat(app.bench.job().plan()).isEqualTo(DemoJob.VINE_SPRAYER.job().plan());
+    }
+
+    private void show(FxRobot robot, DemoJob demo, WorkStage stage, Element element) {
+        robot.interact(() -> app.bench.open(demo.job(), Optional.empty()));
+        app.settle();
+        robot.interact(() -> {
+            app.bench.stageProperty().set(stage);
+            app.bench.showPart(Optional.of(element));
+        });
+        app.settle();
+    }
+
+    @Test
+    void relayArmIsPutBetweenGearAndDragLink(FxRobot robot) {
+        show(robot, DemoJob.BOG_TENDER, WorkStage.LINKAGE, new Element.DrivenRod());
+        choose(robot, "#choice-axle-linkage-relay-arm", 1);
+        DragLink link = (DragLink) app.bench.job().axle().orElseThrow().linkage();
+        RelayArm relay = link.relayArm().orElseThrow();
+        assertThat(Element.of(app.bench.job())).contains(new Element.Relay());
+        robot.interact(() -> app.bench.showPart(Optional.of(new Element.Relay())));
+        app.settle();
+        AppWindow.type(
+                robot,
+                "#field-z-relay-link-point",
+                String.valueOf(relay.linkPoint().z() + 12));
+        DragLink moved = (DragLink) app.bench.job().axle().orElseThrow().linkage();
+        assertThat(moved.relayArm().orElseThrow().linkPoint().z())
+                .isCloseTo(relay.linkPoint().z() + 12, within(1e-9));
+        assertThat(moved.relayArm().orElseThrow().dragLinkPoint()).isEqualTo(relay.dragLinkPoint());
+        app.settle();
+        app.nothingIsCutOff("a relay arm");
+        robot.interact(() -> {
+            app.bench.undo();
+            app.bench.undo();
+        });
+        assertThat(app.bench.job().plan()).isEqualTo(DemoJob.BOG_TENDER.job().plan());
+    }
+
+    @Test
+    void armsBecomeSeparateLinksAndTheAxisFollows(FxRobot robot) {
+        show(robot, DemoJob.GARDEN_SHUTTLE, WorkStage.LINKAGE, new Element.Knuckles());
+        double scrub = figure(Headline.SCRUB);
+        choose(robot, "#choice-axle-left-suspension-kind", 1);
+        SplitLinks links =
+                (SplitLinks) app.bench.job().axle().orElseThrow().left().suspension();
+        assertThat(figure(Headline.SCRUB))
+                .as("both links end in the ball joint still")
+                .isCloseTo(scrub, within(1e-6));
+        // The front link's joint further out: the lines meet further out, the scrub radius shrinks.
+        AppWindow.type(
+                robot,
+                "#field-x-lower-front-outer-left",
+                String.valueOf(links.lowerFront().outer().x() + 45));
+        assertThat(Math.abs(figure(Headline.SCRUB) - scrub)).isGreaterThan(1);
+        app.nothingIsCutOff("separate links");
+        choose(robot, "#choice-axle-left-suspension-kind", 0);
+        assertThat(app.bench.job().axle().orElseThrow().left().suspension()).isInstanceOf(Strut.class);
+    }
+
+    @Test
+    void handlebarTakesTheWheelsPlaceAndLegsPedal(FxRobot robot) {
+        show(robot, DemoJob.HEATH_RIDER, WorkStage.COLUMN, new Element.Wheel());
+        choose(robot, "#choice-column-steering-wheel-hand-bar-kind", 0);
+        assertThat(app.bench.job().column().orElseThrow().wheel().bar()).isEmpty();
+        choose(robot, "#choice-column-steering-wheel-hand-bar-kind", 1 + HandBar.Kind.TILLER.ordinal());
+        HandBar tiller = app.bench.job().column().orElseThrow().wheel().bar().orElseThrow();
+        assertThat(tiller.kind()).isEqualTo(HandBar.Kind.TILLER);
+        assertThat(robot.lookup("#wheel-dial").query().getAccessibleText()).startsWith("Tiller");
+        app.settle();
+        app.nothingIsCutOff("a tiller");
+        show(robot, DemoJob.PARCEL_TRIKE, WorkStage.CLEARANCE, new Element.AtTheWheel());
+        choose(robot, "#choice-surroundings-driver-pedals", 0);
+        assertThat(app.bench.job().surroundings().driver().orElseThrow().pedals())
+                .isEmpty();
+        robot.interact(app.bench::undo);
+        assertThat(app.bench.job().surroundings().driver().orElseThrow().pedals())
+                .isPresent();
+        app.settle();
+        app.nothingIsCutOff("pedals");
+    }
+
+    private double figure(Headline h) {
+        app.settle();
+        return now(h);
     }
 }
