@@ -171,7 +171,7 @@ final class AxleSketch {
     /** The arm on the knuckle that the drag link pushes, where it is not the tie rod that it pushes. */
     private void dragLinkArm(Point driven) {
         if (axle.dragLinkSide().map(pose::corner).orElse(null) instanceof KnucklePose k) {
-            Point foot = k.steerAxis().footOf(driven);
+            Point foot = axle.corner(k.side()).suspension().root(k, driven);
             out.line(STEERING_ARMS, Pen.STEERING_ARM, foot, driven);
             out.notes.add(Note.between(STEERING_ARMS, foot, driven));
         }
@@ -265,8 +265,9 @@ final class AxleSketch {
         Axis axis = k.steerAxis();
         Vector over = axis.direction().times(AXIS_OVERHANG);
         out.line(KNUCKLES, Pen.STEER_AXIS, k.axisOnGround(), k.steerAxisHigh().plus(over));
-        out.line(KNUCKLES, Pen.SPINDLE, axis.footOf(k.wheelCentre()), k.wheelCentre());
-        out.line(STEERING_ARMS, Pen.STEERING_ARM, axis.footOf(k.tieRodPoint()), k.tieRodPoint());
+        out.line(KNUCKLES, Pen.SPINDLE, corner.suspension().root(k, k.wheelCentre()), k.wheelCentre());
+        Point root = corner.suspension().root(k, k.tieRodPoint());
+        out.line(STEERING_ARMS, Pen.STEERING_ARM, root, k.tieRodPoint());
         if (!axle.oneTieRod()) {
             line(
                     RODS,

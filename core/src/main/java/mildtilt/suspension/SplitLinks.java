@@ -138,6 +138,12 @@ public record SplitLinks(SuspensionLink lowerFront, SuspensionLink lowerRear, Up
         return Axis.through(axis.atHeight(lowHeight()), axis.atHeight(upper.height()));
     }
 
+    /** The steer axis may lie outside of the knuckle: what is made of metal begins between its joints. */
+    @Override
+    public Point root(KnucklePose now, Point end) {
+        return now.carried(lowerFront.outer().midwayTo(lowerRear.outer()));
+    }
+
     @Override
     public SequencedMap<CornerPoint, Point> points() {
         SequencedMap<CornerPoint, Point> all = new LinkedHashMap<>();

@@ -13,6 +13,15 @@ public sealed interface Suspension permits DoubleWishbone, Strut, SplitLinks, Tr
     /** The steer axis in the design position, upward. */
     Axis steerAxis();
 
+    /**
+     * Where the metal of an arm or a spindle begins on the knuckle: on the steer axis, where joints stand on it.
+     *
+     * @param end of it, as it stands
+     */
+    default Point root(KnucklePose now, Point end) {
+        return now.steerAxis().footOf(end);
+    }
+
     /** The points that hold the knuckle, those at the knuckle first. */
     SequencedMap<CornerPoint, Point> points();
 

@@ -336,7 +336,7 @@ public final class Bodies {
                 steeringArms(),
                 s -> {
                     KnucklePose k = knuckle(s, side);
-                    Point foot = k.steerAxis().footOf(k.tieRodPoint());
+                    Point foot = axle.corner(side).suspension().root(k, k.tieRodPoint());
                     return foot.distanceTo(k.tieRodPoint()) < 1
                             ? List.of(foot, k.tieRodPoint().plus(Vector.Z))
                             : List.of(foot, k.tieRodPoint());
