@@ -18,7 +18,10 @@ public enum OwnVehicles {
     SHUTTLE(AxleChoice.WISHBONES, GearChoice.BOX_SHUTTLE, 1390, 2300, 620),
     SPRUNG_BEAM(AxleChoice.SPRUNG_BEAM, GearChoice.BOX_TO_KNUCKLE, 1570, 2900, 810),
     PINNED_BEAM(AxleChoice.PINNED_BEAM, GearChoice.BOX_TO_TIE_ROD, 1290, 2050, 700),
-    FRAME_KINGPINS(AxleChoice.FRAME_KINGPINS, GearChoice.COLUMN_ARM, 1120, 1800, 480);
+    FRAME_KINGPINS(AxleChoice.FRAME_KINGPINS, GearChoice.COLUMN_ARM, 1120, 1800, 480),
+    TRAILING_ARMS(AxleChoice.TRAILING_ARMS, GearChoice.BOX_BOTH_RODS, 1240, 1960, 610),
+    HANDLEBAR(AxleChoice.WISHBONES, GearChoice.HANDLEBAR, 980, 1310, 570),
+    LEVERS(AxleChoice.FRAME_KINGPINS, GearChoice.LEVERS, 860, 1240, 520);
 
     private static final Map<OwnVehicles, Job> JOBS = new ConcurrentHashMap<>();
 

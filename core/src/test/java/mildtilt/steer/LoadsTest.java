@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Map;
+import mildtilt.MixedVehicles;
 import mildtilt.analysis.Analysis;
 import mildtilt.analysis.Headline;
 import mildtilt.gear.ArmGear;
@@ -51,7 +52,16 @@ class LoadsTest {
     @ParameterizedTest
     @EnumSource(DemoJob.class)
     void rodForcesSatisfyVirtualWork(DemoJob demo) {
-        Job job = demo.job();
+        rodForcesSatisfyVirtualWork(demo.title(), demo.job());
+    }
+
+    @ParameterizedTest
+    @EnumSource(MixedVehicles.class)
+    void rodForcesOfMixedKindsSatisfyVirtualWork(MixedVehicles vehicle) {
+        rodForcesSatisfyVirtualWork(vehicle.name(), vehicle.job());
+    }
+
+    private static void rodForcesSatisfyVirtualWork(String what, Job job) {
         SteeringTrain train = new SteeringTrain(job);
         AxleSolver axle = train.axle().orElseThrow();
         double step = 1e-4 * train.stopDeg(Side.LEFT).orElseThrow();
@@ -64,7 +74,7 @@ class LoadsTest {
             double taken = 120_000 * turned(here.assembled().get().left(), down.left(), up.left())
                     + 90_000 * turned(here.assembled().get().right(), down.right(), up.right());
             double given = given(job, forces, here, train.pose(sw - step, 0, 0), train.pose(sw + step, 0, 0));
-            assertThat(given).as(demo + " at " + part).isCloseTo(taken, within(Math.abs(taken) * 2e-4 + 1));
+            assertThat(given).as(what + " at " + part).isCloseTo(taken, within(Math.abs(taken) * 2e-4 + 1));
         }
     }
 
